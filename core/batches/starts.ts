@@ -1,0 +1,67 @@
+import { DomainError } from "../errors";
+
+/** What is known of successes: α good and β bad, prior and log together. */
+export interface Outcomes {
+  good: number;
+  bad: number;
+}
+
+/** Before anything is logged: what a careful room sees. */
+export const flyPrior: Outcomes = { good: 48, bad: 2 };
+export const piecePrior: Outcomes = { good: 48, bad: 2 };
+export const SERVICE_LEVEL = 0.9;
+
+const SLACK = 1e-9;
+
+/**
+ * P(G ≥ owed) for G ~ BetaBinomial(n, good, bad): enough of n turn out well.
+ * Summed over the number that fail, in logarithms so that long tails do not underflow.
+ */
+export function chanceOfEnough(n: number, owed: number, known: Outcomes): number {
+  if (owed <= 0) return 1;
+  if (n < owed) return 0;
+  const { good: a, bad: b } = known;
+  let logTerm = 0;
+  for (let i = 0; i < n; i++) logTerm += Math.log((a + i) / (a + b + i));
+  let sum = Math.exp(logTerm);
+  for (let r = 0; r < n - owed; r++) {
+    logTerm += Math.log(((n - r) / (r + 1)) * ((b + r) / (a + n - r - 1)));
+    sum += Math.exp(logTerm);
+  }
+  return Math.min(1, sum);
+}
+
+/**
+ * Flies or pieces to start so that `owed` good ones come of it with the chance `level`.
+ *
+ * @param owed whole number ≥ 0; 0 gives 0
+ * @param known good, bad > 0
+ * @param level 0 < level < 1, the shop's service level
+ * @returns the smallest n with P(G ≥ owed) ≥ level
+ * @throws DomainError PROBABILITY_INVALID, QUANTITY_INVALID, TOO_LITTLE_KNOWN (more than 20·owed + 1000)
+ * @example startsFor(120, { good: 48, bad: 2 }) // 131
+ *
+ * Source: beta-binomial predictive distribution; P grows with n, so the smallest n is found by bisection.
+ */
+export function startsFor(owed: number, known: Outcomes = flyPrior, level = SERVICE_LEVEL): number {
+  if (!(known.good > 0 && known.bad > 0)) throw new DomainError("PROBABILITY_INVALID", { name: "A record of good and rejected", value: Math.min(known.good, known.bad) });
+  if (!(level > 0 && level < 1)) throw new DomainError("PROBABILITY_INVALID", { name: "A service level", value: level });
+  if (!(Number.isInteger(owed) && owed >= 0)) throw new DomainError("QUANTITY_INVALID", { name: "The number owed", value: owed });
+  if (owed === 0) return 0;
+  const most = 20 * owed + 1000;
+  const enough = (n: number) => chanceOfEnough(n, owed, known) >= level - SLACK;
+  let low = owed - 1;
+  let gap = 1;
+  while (!enough(Math.min(low + gap, most))) {
+    if (low + gap >= most) throw new DomainError("TOO_LITTLE_KNOWN", { owed });
+    low += gap;
+    gap *= 2;
+  }
+  let high = Math.min(low + gap, most);
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (enough(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}

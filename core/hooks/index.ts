@@ -1,0 +1,3 @@
+export * from "./geometry";
+export * from "./place";
+export * from "./size";

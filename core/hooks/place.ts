@@ -1,0 +1,70 @@
+import { DomainError } from "../errors";
+import type { HookGeometry } from "./geometry";
+
+export const landmarks = ["eye", "point", "barb", "bend", "intoBend"] as const;
+export type Landmark = (typeof landmarks)[number];
+
+/** A place on the shank as it is said: a landmark, eye lengths behind the eye, or a fraction of the shank. */
+export type Place = { landmark: Landmark } | { eyeLengths: number } | { fraction: number };
+
+/** Distance in mm behind the eye at which the profile ends: some way into the bend. */
+export const profileEnd = (hook: HookGeometry): number => hook.shank + 0.5 * hook.gape;
+
+/**
+ * Where a place lies, in mm behind the back of the eye.
+ *
+ * @param beadMm length taken by a bead or cone against the eye, 0 without one. `eye` and `eyeLengths`
+ *   count from behind it; fractions stay fractions of the whole shank.
+ */
+export function placeAt(place: Place, hook: HookGeometry, beadMm = 0): number {
+  if ("fraction" in place) return place.fraction * hook.shank;
+  if ("eyeLengths" in place) return beadMm + place.eyeLengths * hook.eye;
+  switch (place.landmark) {
+    case "eye":
+      return beadMm;
+    case "point":
+      return hook.point;
+    case "barb":
+      return hook.barb;
+    case "bend":
+      return hook.shank;
+    case "intoBend":
+      return hook.shank + 0.39 * hook.gape;
+  }
+}
+
+const EDGE = 1e-9;
+
+export interface Zone {
+  from: number;
+  to: number;
+  /** True when it was given from the bend towards the eye, so that its targets turn round too. */
+  turned: boolean;
+}
+
+/**
+ * A zone in mm, turned so that it runs away from the eye and clipped to the usable shank.
+ * @throws DomainError ZONE_OVER_EYE, ZONE_BEYOND_PROFILE, ZONE_EMPTY, ZONE_UNDER_BEAD
+ */
+export function zoneOf(a: number, b: number, hook: HookGeometry, beadMm = 0): Zone {
+  const turned = a > b;
+  const [low, high] = turned ? [b, a] : [a, b];
+  const end = profileEnd(hook);
+  if (low < -EDGE) throw new DomainError("ZONE_OVER_EYE", { fromMm: low });
+  if (high > end + EDGE) throw new DomainError("ZONE_BEYOND_PROFILE", { toMm: high, endMm: end });
+  if (high - low < EDGE) throw new DomainError("ZONE_EMPTY", { fromMm: low, toMm: high });
+  const from = Math.max(low, beadMm);
+  if (high - from < EDGE) throw new DomainError("ZONE_UNDER_BEAD", { fromMm: low, toMm: high, beadMm });
+  return { from, to: high, turned };
+}
+
+/**
+ * A single spot in mm.
+ * @throws DomainError SPOT_UNDER_BEAD, SPOT_OFF_PROFILE
+ */
+export function spotOf(at: number, hook: HookGeometry, beadMm = 0): number {
+  if (at < beadMm - EDGE) throw new DomainError("SPOT_UNDER_BEAD", { atMm: at, beadMm });
+  const end = profileEnd(hook);
+  if (at > end + EDGE || at < -EDGE) throw new DomainError("SPOT_OFF_PROFILE", { atMm: at, endMm: end });
+  return at;
+}

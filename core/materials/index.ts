@@ -1,0 +1,5 @@
+export * from "./calibration";
+export * from "./material";
+export * from "./pieces";
+export * from "./requirements";
+export * from "./words";

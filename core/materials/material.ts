@@ -1,0 +1,48 @@
+import type { Dubbing, LiquidKind, StrandSize, Thread } from "../tying";
+
+export const materialForms = [
+  "hook", "bead", "eyes", "weight wire", "thread", "wire", "tinsel", "floss", "yarn", "chenille", "herl", "stretch body", "hackle",
+  "feather fibre", "quill", "hair", "flash", "rubber", "dubbing", "blend", "extended body", "liquid", "made part",
+] as const;
+export type MaterialForm = (typeof materialForms)[number];
+
+/** Base units in which stock is kept, always whole numbers: pieces, µm, µg, nL. */
+export const stockUnits = ["count", "um", "ug", "nl"] as const;
+export type StockUnit = (typeof stockUnits)[number];
+
+/** Base units per unit of the core (piece, mm, mg, µl). */
+export const basePerCore: Record<StockUnit, number> = { count: 1, um: 1000, ug: 1000, nl: 1000 };
+
+/** What the drawer gives out, at least, by unit: a piece, 10 mm, 1 mg, 1 µl; in base units. */
+export const issueStep: Record<StockUnit, number> = { count: 1, um: 10_000, ug: 1000, nl: 1000 };
+
+/**
+ * A material as the computation needs it. Each form has the figures that belong to it; lengths in mm, masses in mg.
+ * Figures are nominal until the room has measured its own.
+ */
+export interface Material {
+  code: string;
+  name: string;
+  form: MaterialForm;
+  unit: StockUnit;
+  /** As seen, for drawing: "#rrggbb"; absent when nobody has said. */
+  colour?: string;
+  colourName?: string;
+  measured: boolean;
+  lead: boolean;
+  /** Named when its trade may be restricted; papers are kept with the lot. */
+  controlledSpecies?: string;
+  caution?: string;
+  strand?: StrandSize;
+  dubbing?: Dubbing;
+  part?: { diameter: number; length: number; mass: number; bore?: number };
+  thread?: Thread;
+  /** Wound or stripped feathers. `usable` stem; fibres per mm of one side over `span`. */
+  feather?: { usable: number; grip: number; perMm: number; span: number; sides: number; unusable: number };
+  /** Length of one hank strand, cut piece or made part. */
+  pieceMm?: number;
+  hair?: { density: number };
+  liquid?: { kind: LiquidKind };
+  blend?: { parts: Record<string, number>; leastChargeMg: number };
+  hook?: { model: string; size: string };
+}

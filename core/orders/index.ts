@@ -1,0 +1,3 @@
+export * from "./dates";
+export * from "./nearest";
+export * from "./read";

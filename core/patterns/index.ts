@@ -1,0 +1,4 @@
+export * from "./completeness";
+export * from "./compose";
+export * from "./lengths";
+export * from "./recipe";

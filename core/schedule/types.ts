@@ -1,0 +1,69 @@
+/** A schedule as data. All times are integer minutes from the start of the horizon; see docs/scheduling.md for the rules. */
+export interface SetupState {
+  pattern: string;
+  thread: string;
+  hook: string;
+}
+
+export interface SchedulePerson {
+  id: string;
+  /** Working windows [start, end): sorted, disjoint, rests already taken off. */
+  windows: [number, number][];
+  /** What is set up on the bench at 0. */
+  setupState?: SetupState;
+}
+
+export interface ScheduleOperation {
+  id: string;
+  kind: "prep" | "tie" | "coat" | "inspect" | "pack";
+  /** Who may do it, and how many minutes it takes them. */
+  choices: { person: string; minutes: number }[];
+  /** These instead of the operation before it. */
+  after?: string[];
+  /** Also held while the work is being done. */
+  station?: string;
+  setupState?: SetupState;
+  /** After it: passive, in clock minutes, holding rack places. */
+  dry?: { minutes: number; rack: string; places: number };
+  /** Must stay exactly there. */
+  pinned?: { person: string; start: number };
+}
+
+export interface ScheduleJob {
+  id: string;
+  release: number;
+  due: number;
+  weight: number;
+  operations: ScheduleOperation[];
+}
+
+export interface ScheduleProblem {
+  horizon: number;
+  people: SchedulePerson[];
+  stations: { id: string; capacity: number }[];
+  racks: { id: string; places: number }[];
+  jobs: ScheduleJob[];
+  /** Minutes added where that part of the set-up differs. */
+  setup: { pattern: number; thread: number; hook: number };
+  objective: { tardiness: number; setup: number; flow: number; makespan: number };
+}
+
+export interface Assignment {
+  operation: string;
+  person: string;
+  setupStart: number;
+  start: number;
+  end: number;
+  setupMinutes: number;
+  dryUntil?: number;
+}
+
+export interface ScheduleResult {
+  assignments: Assignment[];
+  completions: { job: string; at: number; lateBy: number }[];
+  cost: { total: number; tardiness: number; setup: number; flow: number; makespan: number };
+  /** No plan of the scheduled jobs can cost less. */
+  lowerBound: number;
+  iterations: number;
+  unscheduled: { job: string; reason: string }[];
+}

@@ -1,0 +1,95 @@
+import { DomainError } from "../errors";
+import { midpoint, stationsOf, type Profile } from "./profile";
+
+/** Dubbing as it is packed on the thread: ρ_p in mg/mm³, the noodle's line density λ in mg/mm. */
+export interface Dubbing {
+  density: number;
+  lineDensity: number;
+  /** Share that falls on the bench, 0 ≤ loss < 1. */
+  loss?: number;
+}
+
+export const DEFAULT_DUBBING_LOSS = 0.3;
+
+export interface DressResult {
+  from: number;
+  to: number;
+  /** mm³ of packed dubbing on the fly. */
+  volume: number;
+  /** mg taken from the packet, with the loss. */
+  mass: number;
+  /** mg that stays on the fly. */
+  massOnFly: number;
+  /** mm of noodle: as stated, or the equivalent of the fullness. */
+  noodle: number;
+  /** D after it in the first and last station of the zone. */
+  endDiameters: [number, number];
+  /** True when the body was as full as that already. */
+  nothingToFill: boolean;
+}
+
+/** What is dressed: towards a fullness in mm at both ends of the zone, or with a noodle of a length in mm. */
+export type DressRule = { target: [number, number] } | { noodle: number };
+
+/**
+ * Dub over [from, to): by fullness D becomes max(T, D); by noodle D holds the noodle's volume, spread evenly.
+ * Each school gets the other's figure.
+ *
+ * @param profile changed in place
+ * @returns mass with the loss, and `noodle` either way
+ * @throws DomainError QUANTITY_INVALID for a loss outside [0, 1) or a noodle that is not positive
+ *
+ * Source: V = Σ π/4·(max(T, D)² − D²)·Δx and ℓ·λ/ρ (docs/arithmetic.md, Dress).
+ */
+export function dress(profile: Profile, dubbing: Dubbing, zone: { from: number; to: number; turned?: boolean }, rule: DressRule): DressResult {
+  const loss = dubbing.loss ?? DEFAULT_DUBBING_LOSS;
+  if (!(loss >= 0 && loss < 1)) throw new DomainError("QUANTITY_INVALID", { name: "loss", value: loss });
+  const [first, last] = stationsOf(profile, zone.from, zone.to);
+  const volume = "noodle" in rule ? byNoodle(profile, dubbing, zone, rule.noodle, first, last) : byFullness(profile, zone, rule.target, first, last);
+  const massOnFly = volume * dubbing.density;
+  return {
+    from: zone.from,
+    to: zone.to,
+    volume,
+    mass: massOnFly / (1 - loss),
+    massOnFly,
+    noodle: "noodle" in rule ? rule.noodle : massOnFly / dubbing.lineDensity,
+    endDiameters: [profile.d[first] as number, profile.d[last - 1] as number],
+    nothingToFill: volume <= 0,
+  };
+}
+
+function byFullness(
+  profile: Profile,
+  zone: { from: number; to: number; turned?: boolean },
+  target: [number, number],
+  first: number,
+  last: number,
+): number {
+  const [atFrom, atTo] = zone.turned ? [target[1], target[0]] : target;
+  const span = zone.to - zone.from;
+  const dx = span / (last - first);
+  let sum = 0;
+  for (let i = first; i < last; i++) {
+    const t = (midpoint(profile, i) - zone.from) / span;
+    const full = atFrom + (atTo - atFrom) * t;
+    const d = profile.d[i] as number;
+    if (full > d) {
+      sum += full * full - d * d;
+      profile.d[i] = full;
+    }
+    profile.body[i] = Math.max(profile.body[i] as number, full);
+  }
+  return (Math.PI / 4) * sum * dx;
+}
+
+function byNoodle(profile: Profile, dubbing: Dubbing, zone: { from: number; to: number }, noodle: number, first: number, last: number): number {
+  if (!(noodle > 0)) throw new DomainError("QUANTITY_INVALID", { name: "noodle", value: noodle });
+  const volume = (noodle * dubbing.lineDensity) / dubbing.density;
+  const added = (4 * volume) / (Math.PI * (zone.to - zone.from));
+  for (let i = first; i < last; i++) {
+    profile.d[i] = Math.sqrt((profile.d[i] as number) ** 2 + added);
+    profile.body[i] = Math.sqrt((profile.body[i] as number) ** 2 + added);
+  }
+  return volume;
+}

@@ -1,0 +1,25 @@
+import { stationsOf, type Profile } from "./profile";
+import type { Strand } from "./strand";
+import { wind } from "./wind";
+
+/**
+ * Bind strands down along [from, to): D becomes √(D² + 4·A/π) for their whole cross-section A in mm².
+ * @param profile changed in place
+ * @returns the length of each strand that is bound down, in mm
+ */
+export function lay(profile: Profile, areaTotal: number, from: number, to: number): number {
+  const [first, last] = stationsOf(profile, from, to);
+  const added = (4 * areaTotal) / Math.PI;
+  for (let i = first; i < last; i++) {
+    profile.d[i] = Math.sqrt((profile.d[i] as number) ** 2 + added);
+    profile.body[i] = Math.sqrt((profile.body[i] as number) ** 2 + added);
+  }
+  return to - from;
+}
+
+/** Thread that binds a lay down: there and back at a pitch of twice its width, on D after the lay. Adds nothing to D. */
+export const threadOverLay = (profile: Profile, thread: Strand, from: number, to: number): number =>
+  wind(profile, thread, { from, to }, { pitch: 2 * thread.width }, { passes: 2 }).length;
+
+/** Cross-section of a clump of hair squeezed to a diameter q: π/4·q². */
+export const clumpArea = (compressedMm: number): number => (Math.PI / 4) * compressedMm ** 2;

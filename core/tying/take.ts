@@ -1,0 +1,112 @@
+import { DomainError } from "../errors";
+import { ceilSafe, floorSafe, roundHalfUp } from "../numeric";
+
+/** What one use takes from stock, all lengths in mm. Source: docs/arithmetic.md, "What one use takes". */
+
+/** From the spool: L/σ + bound + trim. */
+export const fromSpool = (use: { length: number; stretch?: number; bound?: number; trim?: number }): number =>
+  use.length / (use.stretch ?? 1) + (use.bound ?? 0) + (use.trim ?? 0);
+
+/**
+ * Flies from one cut piece: ⌊(P − grip − trim)/(L/σ + bound)⌋. Learned κ multiplies what the fly takes, not the piece.
+ * @throws DomainError PIECE_TOO_SHORT when not even one fly comes of it
+ */
+export function fliesPerPiece(
+  piece: { piece: number; grip?: number; trim?: number },
+  use: { length: number; stretch?: number; bound?: number },
+  kappa = 1,
+): number {
+  const perFly = kappa * (use.length / (use.stretch ?? 1) + (use.bound ?? 0));
+  const waste = (piece.grip ?? 0) + (piece.trim ?? 0);
+  const k = floorSafe((piece.piece - waste) / perFly);
+  if (k < 1) throw new DomainError("PIECE_TOO_SHORT", { pieceMm: piece.piece, neededMm: perFly + waste });
+  return k;
+}
+
+/**
+ * Feathers per fly for a wound hackle: 1/k where one feather ties k flies, a whole number where a fly needs several.
+ * @throws DomainError FEATHER_TOO_SHORT when holding and binding use up the stem
+ */
+export function feathersPerFly(
+  feather: { usable: number; grip?: number },
+  use: { length: number; bound?: number },
+  kappa = 1,
+): { fliesPerFeather: number } | { feathersPerFly: number } {
+  const grip = feather.grip ?? 0;
+  const bound = kappa * (use.bound ?? 0);
+  const length = kappa * use.length;
+  const free = feather.usable - grip - bound;
+  if (free <= 0) throw new DomainError("FEATHER_TOO_SHORT", { usableMm: feather.usable, neededMm: grip + bound });
+  const k = floorSafe((feather.usable - grip) / (length + bound));
+  return k >= 1 ? { fliesPerFeather: k } : { feathersPerFly: ceilSafe(length / free) };
+}
+
+/** Usable fibres of one feather: span × f × sides × (1 − unusable). */
+export const fibresPerFeather = (feather: { span: number; perMm: number; sides: number; unusable?: number }): number =>
+  feather.span * feather.perMm * feather.sides * (1 - (feather.unusable ?? 0));
+
+/** Fibres in a span of stem, one side: round(s·f). */
+export const fibresInSpan = (spanMm: number, perMm: number): number => roundHalfUp(spanMm * perMm);
+
+/**
+ * Feathers for so many uses of n fibres. Pooled, leftovers go to the next fly; else each feather serves whole flies only.
+ * @throws DomainError FIBRES_TOO_FEW when one feather cannot serve one fly and they are not pooled
+ */
+export function feathersForFibres(uses: number, perFly: number, perFeather: number, pooled = true): number {
+  if (pooled) return ceilSafe((uses * perFly) / perFeather);
+  const k = floorSafe(perFeather / perFly);
+  if (k < 1) throw new DomainError("FIBRES_TOO_FEW", { perFeather, perFly });
+  return ceilSafe(uses / k);
+}
+
+/** Slips of a width from one feather: ⌊span / width⌋. */
+export const slipsPerFeather = (usableSpan: number, width: number): number => floorSafe(usableSpan / width);
+
+/** Pairs from lefts and rights of each length class: the smaller side decides. */
+export function pairs(left: Record<string, number>, right: Record<string, number>): { byClass: Record<string, number>; total: number } {
+  const byClass = Object.fromEntries(
+    [...new Set([...Object.keys(left), ...Object.keys(right)])].map((c) => [c, Math.min(left[c] ?? 0, right[c] ?? 0)]),
+  );
+  return { byClass, total: Object.values(byClass).reduce((a, b) => a + b, 0) };
+}
+
+/** Strands with so many ends showing: folded round the thread, a piece of twice the length gives two ends. */
+export function strandPieces(s: { hank: number; piece: number; ends: number; folded: boolean }): {
+  piecesPerStrand: number;
+  piecesPerFly: number;
+} {
+  const length = s.folded ? 2 * s.piece : s.piece;
+  const piecesPerStrand = floorSafe(s.hank / length);
+  if (piecesPerStrand < 1) throw new DomainError("PIECE_TOO_SHORT", { pieceMm: s.hank, neededMm: length });
+  return { piecesPerStrand, piecesPerFly: s.folded ? ceilSafe(s.ends / 2) : s.ends };
+}
+
+/** Hair by compressed clump: mass in mg = π/4·q²·length·ρ·0.6. */
+export const clumpMass = (compressedMm: number, lengthMm: number, density: number): number =>
+  (Math.PI / 4) * compressedMm ** 2 * lengthMm * density * 0.6;
+
+/** Film in mm that a liquid leaves on the head. */
+export const liquidFilm = { lacquer: 0.1, resin: 0.2, glue: 0.05 } as const;
+export type LiquidKind = keyof typeof liquidFilm;
+
+/** Microlitres per fly: coats · max(3, π·D·ℓ·h/0.15); most of it stays on the needle. */
+export const liquidVolume = (kind: LiquidKind, headDiameter: number, headLength: number, coats: number): number =>
+  coats * Math.max(3, (Math.PI * headDiameter * headLength * liquidFilm[kind]) / 0.15);
+
+/**
+ * A batch's blend in one charge of the mill: the need, but no less than the mill takes, split by parts.
+ * @returns mg; what is left over becomes stock of the blend
+ */
+export function blendCharge(needMg: number, leastChargeMg: number, parts: Record<string, number>): {
+  charge: number;
+  parts: Record<string, number>;
+  leftOver: number;
+} {
+  const charge = Math.max(needMg, leastChargeMg);
+  const whole = Object.values(parts).reduce((a, b) => a + b, 0);
+  return {
+    charge,
+    parts: Object.fromEntries(Object.entries(parts).map(([name, share]) => [name, (charge * share) / whole])),
+    leftOver: charge - needMg,
+  };
+}

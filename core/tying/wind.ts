@@ -1,0 +1,128 @@
+import { DomainError } from "../errors";
+import { diameterAt, meanDiameter, stationsOf, type Profile } from "./profile";
+import { stretched, type Strand } from "./strand";
+
+/** How a winding is stated: exactly one of these, or touching together with turns. */
+export interface WindRule {
+  touching?: boolean;
+  /** Share of its width by which each turn lies on the one before, 0 ≤ o < 1. */
+  overlap?: number;
+  turns?: number;
+  /** Distance from turn to turn in mm. */
+  pitch?: number;
+}
+
+export interface WindOptions {
+  /** 1 one way, 2 there and back. Turns and pitch are per pass. */
+  passes?: number;
+  /** σ ≥ 1: length under tension ÷ length at rest. */
+  stretch?: number;
+}
+
+export interface WindResult {
+  from: number;
+  to: number;
+  /** Wound length in mm, under tension. */
+  length: number;
+  /** The same at rest: what leaves the spool. */
+  unstretched: number;
+  /** Over all passes. */
+  turns: number;
+  pitch: number;
+  cover: number;
+  growth: number;
+  perPass: number[];
+}
+
+/** Deepest pile of turns that a zone holds. */
+const MOST_COVER = 12;
+
+/** Exactly one way of stating it; touching and turns together mean a zone that ends where the turns end. */
+export function guardRule(rule: WindRule): void {
+  const given = (["touching", "overlap", "turns", "pitch"] as const).filter((k) => rule[k] !== undefined && rule[k] !== false);
+  const isTouchingTurns = given.length === 2 && rule.touching === true && rule.turns !== undefined;
+  if (given.length !== 1 && !isTouchingTurns) throw new DomainError("WIND_RULE_INVALID", { given });
+  for (const [name, value] of [["turns", rule.turns], ["pitch", rule.pitch]] as const)
+    if (value !== undefined && !(value > 0)) throw new DomainError("QUANTITY_INVALID", { name, value });
+  if (rule.overlap !== undefined && !(rule.overlap >= 0 && rule.overlap < 1))
+    throw new DomainError("QUANTITY_INVALID", { name: "overlap", value: rule.overlap });
+}
+
+/** Growth of the fly's radius, in layers, under a cover c = w/p: open turns add nothing, touching ones a layer. */
+export function growthOf(cover: number, capped: boolean): number {
+  const g = cover <= 0.75 ? 0 : cover < 0.95 ? (cover * (cover - 0.75)) / 0.2 : cover;
+  return capped ? Math.min(1, g) : g;
+}
+
+const pitchOf = (rule: WindRule, width: number, span: number): number => {
+  if (rule.pitch !== undefined) return rule.pitch;
+  if (rule.overlap !== undefined) return width * (1 - rule.overlap);
+  if (rule.turns !== undefined && !rule.touching) return span / rule.turns;
+  return width;
+};
+
+/**
+ * Wind a strand over [from, to) and let the fly grow under it.
+ *
+ * @param profile changed in place: D + 2·t·g over the zone, after each pass
+ * @param zone in mm, already clipped; `to` is undefined for touching with N turns
+ * @returns lengths in mm; `turns` counts all passes
+ * @throws DomainError WIND_RULE_INVALID, STRETCH_INVALID, TOO_MANY_TURNS, ZONE_BEYOND_PROFILE
+ *
+ * Source: a helix on the outside diameter, L = Σ √((π·(D + t_c·max(1, g)))² + p²)·Δx/p (docs/arithmetic.md, Wind).
+ */
+export function wind(
+  profile: Profile,
+  strandAtRest: Strand,
+  zone: { from: number; to?: number },
+  rule: WindRule,
+  { passes = 1, stretch = 1 }: WindOptions = {},
+): WindResult {
+  guardRule(rule);
+  if (!(stretch >= 1)) throw new DomainError("STRETCH_INVALID", { stretch });
+  const strand = stretched(strandAtRest, stretch);
+  const from = zone.from;
+  const to = zone.to ?? from + (rule.turns ?? 0) * strand.width;
+  if (to > profile.end + 1e-9) throw new DomainError("ZONE_BEYOND_PROFILE", { toMm: to, endMm: profile.end });
+  const pitch = pitchOf(rule, strand.width, to - from);
+  const cover = strand.width / pitch;
+  const turnsPerPass = (to - from) / pitch;
+  if (cover > MOST_COVER) throw new DomainError("TOO_MANY_TURNS", { turns: turnsPerPass, cover });
+  const growth = growthOf(cover, strand.capped);
+  const perPass: number[] = [];
+  for (let pass = 0; pass < passes; pass++) perPass.push(onePass(profile, strand, from, to, pitch, growth));
+  const length = perPass.reduce((sum, l) => sum + l, 0);
+  return { from, to, length, unstretched: length / stretch, turns: passes * turnsPerPass, pitch, cover, growth, perPass };
+}
+
+function onePass(profile: Profile, strand: Strand, from: number, to: number, pitch: number, growth: number): number {
+  const [first, last] = stationsOf(profile, from, to);
+  const dx = (to - from) / (last - first);
+  const lift = strand.core * Math.max(1, growth);
+  const grown = 2 * strand.thickness * growth;
+  const bodyGrown = strand.pile ? grown / 2 : grown;
+  const { d, body } = profile;
+  const p2 = pitch * pitch;
+  let sum = 0;
+  for (let i = first; i < last; i++) {
+    const round = Math.PI * ((d[i] as number) + lift);
+    sum += Math.sqrt(round * round + p2);
+    d[i] = (d[i] as number) + grown;
+    body[i] = (body[i] as number) + bodyGrown;
+  }
+  return (sum * dx) / pitch;
+}
+
+/**
+ * Turns at one spot: L = N·π·(D̄ + t_c), D̄ the mean of D over the strand's width. D is not changed.
+ */
+export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: number, stretch = 1): WindResult {
+  if (!(turns > 0)) throw new DomainError("QUANTITY_INVALID", { name: "turns", value: turns });
+  const s = stretched(strand, stretch);
+  const length = turns * Math.PI * (meanDiameter(profile, at, at + s.width) + s.core);
+  return { from: at, to: at, length, unstretched: length / stretch, turns, pitch: 0, cover: 0, growth: 0, perPass: [length] };
+}
+
+/** Thread of a tie-in: N wraps on what lies there before the step. */
+export const tieInThread = (profile: Profile, at: number, wraps: number, thread: Strand): number =>
+  wraps * Math.PI * (diameterAt(profile, at) + thread.thickness);
