@@ -1,3 +1,4 @@
+export * from "./allocate";
 export * from "./calibration";
 export * from "./material";
 export * from "./pieces";

@@ -27,6 +27,7 @@ const nouns: Partial<Record<MaterialForm, [string, string]>> = {
   "extended body": ["body", "bodies"],
   "made part": ["part", "parts"],
   herl: ["herl", "herls"],
+  "feather fibre": ["feather", "feathers"],
 };
 
 /** The same quantity in the words used at the bench: "38 feathers, barbs 7.2–9.6 mm", "cut 24 lengths of 60 mm". */

@@ -1,3 +1,4 @@
+export * from "./destination";
 export * from "./dates";
 export * from "./nearest";
 export * from "./read";

@@ -231,6 +231,12 @@ class Composer {
 
   private layAmount(step: RecipeStep, amount: LayAmount, material: Material, lengthMm: number, flyStep: FlyStep): { strand: Strand; strands: number } {
     const strand = () => strandOf(strandSize(material, step));
+    const bought = this.components.get(step.component ?? "")?.bought;
+    if (material.form === "made part" && bought) {
+      flyStep.fibres = bought.perFly;
+      this.use(step, { kind: "pieces", each: bought.perFly });
+      return { strand: strand(), strands: bought.perFly };
+    }
     const counted = step.do === "lay" && step.countedWhenWound === true;
     if ("clump" in amount) {
       const q = this.lengths.mm(amount.clump);

@@ -81,7 +81,7 @@ export type RecipeStep = RecipeStepBase &
         /** Against the winding of the body, as a guard. */
         counter?: boolean;
       }
-    | { do: "lay"; from: Place; to: Place; amount: LayAmount; shown?: LengthRule; attitude?: Attitude; countedWhenWound?: boolean }
+    | { do: "lay"; from: Place; to: Place; amount: LayAmount; shown?: LengthRule; attitude?: Attitude; countedWhenWound?: boolean; /** Left hanging for a later step that pulls it over. */ hanging?: boolean }
     | { do: "dress"; from: Place; to: Place; fullness?: [LengthRule, LengthRule]; noodle?: LengthRule; loopMm?: number }
     | { do: "thread" }
     | { do: "whip"; from: Place; to: Place; turns: number }

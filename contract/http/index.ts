@@ -1,0 +1,3 @@
+export * from "./common";
+export * from "./endpoint";
+export * from "./problem";

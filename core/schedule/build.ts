@@ -1,0 +1,120 @@
+import type { ScheduleJob, ScheduleOperation, SchedulePerson, ScheduleProblem } from "./types";
+
+/** One weekday's hours, minutes after midnight; 1 is Monday. */
+export interface Hours {
+  day: number;
+  from: number;
+  to: number;
+}
+
+/** A day of the horizon: the minute at which it begins, and its weekday. Days with a clock change are longer or shorter. */
+export interface Day {
+  minute: number;
+  weekday: number;
+}
+
+/**
+ * The minutes in which a person works: their weekly hours over the days, from `now` on, with a rest taken off every hour.
+ * Hands and eyes get hurt without it.
+ */
+export function windowsOf(hours: Hours[], days: Day[], now: number, restPerHour: number): [number, number][] {
+  const windows: [number, number][] = [];
+  for (const day of days)
+    for (const h of hours.filter((x) => x.day === day.weekday).sort((a, b) => a.from - b.from))
+      for (let from = h.from; from < h.to; from += 60) {
+        const start = Math.max(now, day.minute + from);
+        const end = day.minute + Math.min(from + 60 - restPerHour, h.to);
+        if (end > start) windows.push([start, end]);
+      }
+  return windows;
+}
+
+/** A batch as the plan sees it. */
+export interface PlannableBatch {
+  id: string;
+  pattern: string;
+  thread: string;
+  hook: string;
+  /** Flies still to be tied. */
+  left: number;
+  /** Flies that go through finishing and packing. */
+  flies: number;
+  release: number;
+  due: number;
+  weight: number;
+  minutesPerFly: number;
+  /** 1 fly by fly; the pattern's factor step by step. */
+  modeFactor: number;
+  skills: string[];
+  prep: { minutes: number; station?: string }[];
+  coats: number;
+  dryMinutes: number;
+}
+
+export interface PlanningPerson {
+  id: string;
+  role: "owner" | "tier" | "shop";
+  skills: string[];
+  pace: number;
+  windows: [number, number][];
+}
+
+export interface PlanningRules {
+  horizon: number;
+  setup: ScheduleProblem["setup"];
+  rackPlaces: number;
+  finishingPlaces: number;
+}
+
+const TIE_FIXED = 6;
+const COAT_FIXED = 2;
+const COAT_PER_FLY = 0.15;
+const INSPECT_PER_FLY = 0.2;
+const PACK_FIXED = 2;
+const PACK_PER_FLY = 0.05;
+export const objective: ScheduleProblem["objective"] = { tardiness: 1, setup: 0.5, flow: 0.001, makespan: 0.01 };
+
+const may = (person: PlanningPerson, skills: string[]): boolean => skills.every((s) => person.skills.includes(s));
+
+/** A batch as a job: preparation, tying, coats with their drying, inspection, packing. */
+export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): ScheduleJob {
+  const tiers = people.filter((p) => p.role !== "shop");
+  const by = (who: PlanningPerson[], minutes: number, skills: string[] = []) =>
+    who.filter((p) => may(p, skills)).map((p) => ({ person: p.id, minutes: Math.max(1, Math.ceil(minutes * p.pace)) }));
+  const operations: ScheduleOperation[] = [];
+  batch.prep.forEach((task, i) => operations.push({ id: `${batch.id}:prep${i}`, kind: "prep", choices: by(tiers, task.minutes), station: task.station }));
+  if (batch.left > 0)
+    operations.push({
+      id: `${batch.id}:tie`,
+      kind: "tie",
+      choices: by(tiers, TIE_FIXED + batch.left * batch.minutesPerFly * batch.modeFactor, batch.skills),
+      setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
+    });
+  for (let coat = 1; coat <= batch.coats; coat++)
+    operations.push({
+      id: `${batch.id}:coat${coat}`,
+      kind: "coat",
+      choices: by(tiers, COAT_FIXED + COAT_PER_FLY * batch.flies),
+      station: "finishing",
+      dry: { minutes: batch.dryMinutes, rack: "rack", places: batch.flies },
+    });
+  operations.push({ id: `${batch.id}:inspect`, kind: "inspect", choices: by(tiers, INSPECT_PER_FLY * batch.flies) });
+  operations.push({ id: `${batch.id}:pack`, kind: "pack", choices: by(people, PACK_FIXED + PACK_PER_FLY * batch.flies) });
+  return { id: batch.id, release: batch.release, due: batch.due, weight: batch.weight, operations };
+}
+
+/** The whole room as a schedule problem. */
+export function problemOf(batches: PlannableBatch[], people: PlanningPerson[], rules: PlanningRules): ScheduleProblem {
+  return {
+    horizon: rules.horizon,
+    people: people.map((p): SchedulePerson => ({ id: p.id, windows: p.windows })),
+    stations: [
+      { id: "finishing", capacity: rules.finishingPlaces },
+      { id: "mill", capacity: 1 },
+    ],
+    racks: [{ id: "rack", places: rules.rackPlaces }],
+    jobs: batches.map((b) => jobOf(b, people)),
+    setup: rules.setup,
+    objective,
+  };
+}

@@ -1,0 +1,7 @@
+export * from "./compute";
+export * from "./csv";
+export * from "./detail";
+export * from "./knowledge";
+export * from "./makeUp";
+export * from "./open";
+export * from "./routes";

@@ -1,0 +1,28 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import type { EntityManager } from "typeorm";
+import { makeUp } from "../batches";
+import { importHooks, importLots, importMaterials, importPattern } from "./cabinet";
+import { importCustomers, importPeople, importSettings } from "./people";
+import { importHistory, importOrders } from "./work";
+
+/** Loads a whole room from a folder of open files (see docs/formats.md), in one transaction: all of it or nothing. */
+export async function loadFolder(db: EntityManager, folder: string, now: Date): Promise<void> {
+  const text = (name: string) => readFileSync(join(folder, name), "utf8");
+  const json = (name: string): unknown => JSON.parse(text(name));
+  await importSettings(db, json("settings.json"), now);
+  const people = await importPeople(db, json("people.json"));
+  const owner = people.find((p) => p.role === "owner") ?? people[0];
+  const shop = people.find((p) => p.role === "shop") ?? owner;
+  if (!owner || !shop) throw new Error("people.json names nobody");
+  await importHooks(db, text("hook-models.csv"), text("hook-sizes.csv"));
+  await importMaterials(db, text("materials.csv"));
+  await importLots(db, owner, text("lots.csv"), now);
+  for (const file of readdirSync(join(folder, "patterns")).sort()) if (file.endsWith(".json")) await importPattern(db, owner, json(join("patterns", file)));
+  await importCustomers(db, text("customers.csv"));
+  await importHistory(db, text("history.csv"), now);
+  await importOrders(db, shop, text("orders.csv"), now);
+  await makeUp(db);
+}
+
+export * from "./csv";

@@ -1,0 +1,66 @@
+import { createServer, type Server } from "node:http";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import pino from "pino";
+import { buildApp } from "./app";
+import { openDatabase, row } from "./database/source";
+import { Live } from "./http/live";
+import { loadFolder } from "./import";
+import { setUpCode } from "./team";
+
+const root = process.env.KASTEN_ROOT ?? process.cwd();
+const log = pino({ level: process.env.LOG_LEVEL ?? "warn" });
+const databaseUrl = process.env.DATABASE_URL;
+if (!databaseUrl) throw new Error("Set DATABASE_URL to a PostgreSQL database, or start with npm start, which brings its own.");
+
+const WANTED_PORT = 4680;
+const PORT_TRIES = 50;
+
+/** Listens on the wanted port, or says that it is taken and takes the next free one. */
+async function listen(server: Server, wanted: number, host: string): Promise<number> {
+  for (let port = wanted; port < wanted + PORT_TRIES; port++) {
+    const taken = await new Promise<boolean>((resolve, reject) => {
+      server.once("error", (error: NodeJS.ErrnoException) => (error.code === "EADDRINUSE" ? resolve(true) : reject(error)));
+      server.listen(port, host, () => resolve(false));
+    });
+    server.removeAllListeners("error");
+    if (!taken) return port;
+    console.log(`Port ${port} is taken; trying ${port + 1}.`);
+  }
+  throw new Error(`No free port from ${wanted} to ${wanted + PORT_TRIES - 1}.`);
+}
+
+const source = await openDatabase(databaseUrl);
+const live = new Live(databaseUrl, log);
+const nobody = await row<{ n: number }>(source.manager, "SELECT count(*)::int AS n FROM person");
+if (nobody?.n === 0 && process.env.KASTEN_DEMO) {
+  console.log("Loading the demo room …");
+  await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
+} else if (nobody?.n === 0) console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
+await live.open();
+
+const { version } = JSON.parse(readFileSync(join(root, "package.json"), "utf8")) as { version: string };
+const { app, close } = await buildApp({
+  source, databaseUrl, live, log, version, web: join(root, "web/dist"), trustProxy: process.env.TRUST_PROXY === "1",
+  ...(process.env.REQUESTS_PER_MINUTE && { requestsPerMinute: Number(process.env.REQUESTS_PER_MINUTE) }),
+});
+const server = createServer(app);
+server.requestTimeout = 30_000;
+const host = process.env.HOST ?? "127.0.0.1";
+const port = await listen(server, Number(process.env.PORT ?? WANTED_PORT), host);
+console.log(`Kasten is ready: http://${host.includes(":") ? `[${host}]` : host}:${port}`);
+
+let stopping = false;
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+  await live.close();
+  server.closeIdleConnections();
+  await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 8000))]);
+  await close();
+  await source.destroy();
+  process.exit(0);
+}
+process.on("SIGTERM", () => void stop());
+process.on("SIGINT", () => void stop());

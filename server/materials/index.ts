@@ -1,0 +1,4 @@
+export * from "./lots";
+export * from "./needs";
+export * from "./proposals";
+export * from "./routes";

@@ -1,0 +1,3 @@
+export * from "./routes";
+export * from "./settings";
+export * from "./world";

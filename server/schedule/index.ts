@@ -1,0 +1,3 @@
+export * from "./build";
+export * from "./promise";
+export * from "./routes";

@@ -1,0 +1,2 @@
+export * from "./ledger";
+export * from "./routes";
