@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { defineAsyncComponent } from "vue";
+import { useRoute } from "vue-router";
+import SignIn from "./team/SignIn.vue";
+import { useSession } from "./team/session";
+
+const RoomFrame = defineAsyncComponent(() => import("./frame/RoomFrame.vue"));
+const { state, person } = useSession();
+const route = useRoute();
+</script>
+<template>
+  <SignIn v-if="state && !person" />
+  <RoomFrame v-else-if="person" :key="person.id"><RouterView :key="String(route.params.id ?? route.name)" /></RoomFrame>
+</template>

@@ -1,0 +1,14 @@
+import { reactive } from "vue";
+
+/** Whether the server and its database answer. Written here only. */
+export const connection = reactive({
+  away: null as null | "server" | "database",
+  since: 0,
+  reached() {
+    this.away = null;
+  },
+  missed(what: "server" | "database") {
+    if (!this.away) this.since = Date.now();
+    this.away = what;
+  },
+});

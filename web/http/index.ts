@@ -1,0 +1,3 @@
+export * from "./client";
+export * from "./connection";
+export * from "./live";

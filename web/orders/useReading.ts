@@ -1,0 +1,55 @@
+import { useStorage } from "@vueuse/core";
+import { computed, type Ref } from "vue";
+import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
+import { forSize } from "@kasten/core/patterns";
+import { useCatalogue } from "../patterns/catalogue";
+import { useSession } from "../team/session";
+
+/** What is typed, kept until it is saved, and how it is understood. */
+export function useReading(storageKey: string, initial = "") {
+  const text: Ref<string> = useStorage(storageKey, initial);
+  const { forReading, patterns, materials, hooks, data } = useCatalogue();
+  const { person } = useSession();
+  const read = computed<ReadOrder>(() => readOrder(text.value, forReading(person.value?.numberWords ?? {})));
+  const whole = computed(() => isWhole(read.value));
+  const customer = computed(() => data.value?.customers.find((c) => c.id === read.value.customer));
+
+  /** What the destination forbids, told while the order is being typed. */
+  const conflicts = computed(() => {
+    const c = customer.value;
+    if (!c) return [];
+    return read.value.lines.flatMap((l) => {
+      const p = patterns.value.get(l.pattern ?? "");
+      if (!p || !l.size || !l.variant) return [];
+      const form = p.recipe.forms.find((f) => f.id === l.form);
+      const swaps = { ...p.recipe.variants.find((v) => v.id === l.variant)?.swaps, ...form?.swaps };
+      const used = p.recipe.components.flatMap((x) => (form?.omit.includes(x.id) ? [] : (materials.value.get(forSize(swaps[x.id] ?? x.material, l.size ?? "") ?? "") ?? [])));
+      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(p.recipe.hookModel)?.barbless ?? false, materials: used });
+    });
+  });
+
+  /** Puts a candidate in the place of what was doubtful. */
+  function mend(at: [number, number], replacement: string): void {
+    text.value = text.value.slice(0, at[0]) + replacement + text.value.slice(at[1]);
+  }
+
+  /** The typed text in pieces, each marked as understood, doubtful or neither. */
+  const pieces = computed(() => {
+    const marks = [
+      ...read.value.understood.map((u) => ({ at: u.at, kind: "known" as const })),
+      ...read.value.lines.flatMap((l) => l.understood.map((u) => ({ at: u.at, kind: "known" as const }))),
+      ...read.value.doubts.map((d) => ({ at: d.at, kind: "doubt" as const })),
+      ...read.value.lines.flatMap((l) => l.doubts.map((d) => ({ at: d.at, kind: "doubt" as const }))),
+    ].filter((m) => m.at[1] > m.at[0]).sort((a, b) => a.at[0] - b.at[0]);
+    const out: { text: string; kind: "" | "known" | "doubt" }[] = [];
+    let at = 0;
+    for (const m of marks) {
+      if (m.at[0] < at) continue;
+      out.push({ text: text.value.slice(at, m.at[0]), kind: "" }, { text: text.value.slice(...m.at), kind: m.kind });
+      at = m.at[1];
+    }
+    out.push({ text: text.value.slice(at), kind: "" });
+    return out;
+  });
+  return { text, read, whole, customer, conflicts, mend, pieces };
+}

@@ -1,0 +1,20 @@
+import { useQuery, useQueryCache } from "@pinia/colada";
+import { computed } from "vue";
+import { mayDo, me, signOut, whoMay, type Permission } from "@kasten/contract/team";
+import { call } from "../http";
+
+/** Who is signed in, and what they may do. */
+export function useSession() {
+  const cache = useQueryCache();
+  const query = useQuery({ key: ["me"], query: () => call(me), staleTime: 600_000 });
+  const person = computed(() => query.data.value?.person ?? null);
+  const may = (permission: Permission): boolean => person.value !== null && mayDo(person.value.role, permission);
+  /** What to say beside an action that is not this person's. */
+  const askWhom = (permission: Permission): string => `To ${permission} is for ${whoMay(permission)}.`;
+  async function leave(): Promise<void> {
+    await call(signOut);
+    location.assign("/");
+  }
+  const refresh = () => cache.invalidateQueries({ key: ["me"] });
+  return { state: query.data, person, may, askWhom, leave, refresh };
+}
