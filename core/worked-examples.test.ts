@@ -86,7 +86,7 @@ function flyOf(g: Given) {
         end_diameters: s.endDiameters, head_diameter: s.headDiameter, head_length: s.headLength,
         flies_per_feather: s.feathers && "fliesPerFeather" in s.feathers ? s.feathers.fliesPerFeather : undefined,
       },
-      D: g.look_at.map((place: Place) => diameterAt({ ...fly.profile, d: s.after as Float64Array }, placeAt(place, fly.hook, s.do === "seat" ? 0 : fly.beadMm))),
+      D: g.look_at.map((place: Place) => diameterAt({ ...fly.profile, d: s.after as number[] }, placeAt(place, fly.hook, s.do === "seat" ? 0 : fly.beadMm))),
     })),
     last: diameterAtPlace(fly, { landmark: "bend" }),
   };

@@ -2,9 +2,9 @@ import { z } from "zod";
 import { endpoint, isoDay, none } from "../http";
 
 export const planSchema = z.object({
-  /** Instant of minute 0. */
-  origin: z.string(),
-  days: z.number().int(),
+  /** The days of the plan in shop time; all minutes count from the first. */
+  days: z.array(z.object({ minute: z.number().int(), date: isoDay })),
+  now: z.number().int(),
   people: z.array(z.object({ id: z.string(), name: z.string(), windows: z.array(z.tuple([z.number(), z.number()])) })),
   work: z.array(z.object({ batch: z.uuid(), number: z.number().int(), patternName: z.string(), size: z.string(), kind: z.string(), person: z.string(), setupStart: z.number(), start: z.number(), end: z.number(), setupMinutes: z.number(), dryUntil: z.number().nullable(), colour: z.string().nullable() })),
   batches: z.array(z.object({ id: z.uuid(), number: z.number().int(), patternName: z.string(), size: z.string(), owed: z.number(), due: isoDay, ready: isoDay.nullable(), readyAt: z.number().nullable(), lateDays: z.number(), held: z.string().nullable(), waitsFor: z.string().nullable() })),

@@ -12,23 +12,47 @@ export const piecePrior: Outcomes = { good: 48, bad: 2 };
 export const SERVICE_LEVEL = 0.9;
 
 const SLACK = 1e-9;
+/** Products are folded into a logarithm before they underflow. */
+const TINY = 1e-200;
+/** Logarithm above which the terms themselves do not underflow. */
+const FLOOR = -600;
 
 /**
  * P(G ≥ owed) for G ~ BetaBinomial(n, good, bad): enough of n turn out well.
- * Summed over the number that fail, in logarithms so that long tails do not underflow.
+ * Summed over the number that fail; in logarithms where the terms themselves would underflow.
  */
 export function chanceOfEnough(n: number, owed: number, known: Outcomes): number {
   if (owed <= 0) return 1;
   if (n < owed) return 0;
   const { good: a, bad: b } = known;
-  let logTerm = 0;
-  for (let i = 0; i < n; i++) logTerm += Math.log((a + i) / (a + b + i));
-  let sum = Math.exp(logTerm);
-  for (let r = 0; r < n - owed; r++) {
-    logTerm += Math.log(((n - r) / (r + 1)) * ((b + r) / (a + n - r - 1)));
-    sum += Math.exp(logTerm);
+  const logNone = logNoneFail(n, a, b);
+  const few = n - owed;
+  let sum = 0;
+  if (logNone > FLOOR) {
+    let term = Math.exp(logNone);
+    sum = term;
+    for (let r = 0; r < few; r++) sum += term *= ((n - r) / (r + 1)) * ((b + r) / (a + n - r - 1));
+  } else {
+    let logTerm = logNone;
+    sum = Math.exp(logTerm);
+    for (let r = 0; r < few; r++) sum += Math.exp((logTerm += Math.log(((n - r) / (r + 1)) * ((b + r) / (a + n - r - 1)))));
   }
   return Math.min(1, sum);
+}
+
+/** ln P(none of n fails) = ln B(a + n, b)/B(a, b): over the n that succeed or, when fewer and whole, over the b that failed. */
+function logNoneFail(n: number, a: number, b: number): number {
+  const overBad = Number.isInteger(b) && b < n;
+  let logSum = 0;
+  let product = 1;
+  for (let i = 0; i < (overBad ? b : n); i++) {
+    product *= overBad ? (a + i) / (a + n + i) : (a + i) / (a + b + i);
+    if (product < TINY) {
+      logSum += Math.log(product);
+      product = 1;
+    }
+  }
+  return logSum + Math.log(product);
 }
 
 /**

@@ -80,14 +80,16 @@ class Drafter {
   }
 
   /** The outline of D over a zone, both sides. */
-  private outline(result: StepResult, from = result.from, to = result.to): [number, number][] {
+  private outline(result: StepResult, soft = false): [number, number][] {
+    const { from, to } = result;
     const { profile } = this.fly.tied;
     const [first, last] = stationsOf(profile, from, to);
     const upper: [number, number][] = [];
     const lower: [number, number][] = [];
     const every = Math.max(1, Math.floor((last - first) / 60));
     const add = (x: number) => {
-      const half = this.diameter(result, x) / 2;
+      const full = this.diameter(result, x) / 2;
+      const half = soft ? full * roundedEnd(Math.min(x - from, to - x), Math.min(full * 0.8, (to - from) / 2)) : full;
       upper.push(this.line.offset(x, half));
       lower.push(this.line.offset(x, -half));
     };
@@ -129,7 +131,7 @@ class Drafter {
     if (form === "weight wire") return this.weightWire(step, result);
     const isRib = (result.growth ?? 0) === 0;
     if (isRib) return this.ribTurns(step, result, step.material?.strand?.width ?? 0.15, "rib");
-    this.area(step, "body", this.outline(result));
+    this.area(step, "body", this.outline(result, form === "herl" || form === "chenille" || form === "yarn"));
     if (form === "herl") return this.herlBarbs(step, result);
     if (form === "chenille") return this.loose(step, result, 9, 0.5);
     if (form === "yarn") return this.loose(step, result, 5, 0.25);
@@ -194,7 +196,7 @@ class Drafter {
   }
 
   private dress(step: FlyStep, result: StepResult): void {
-    this.area(step, "body", this.outline(result));
+    this.area(step, "body", this.outline(result, true));
     const fluffy = step.material?.dubbing && step.material.dubbing.density < 0.3 ? 12 : 8;
     this.loose(step, result, fluffy, 0.55);
     this.measures.push(this.along(step.name, result.from, result.to));
@@ -327,6 +329,13 @@ class Drafter {
     if ((result.volume ?? 0) > 0) this.stroke(head, "head", shine, (result.headDiameter ?? 1) * 0.14, 0.6, colour);
     this.measures.push(this.along("head", result.from, result.to));
   }
+}
+
+/** Soft material rounds off at its ends: a quarter circle over `reach`, never below half. */
+function roundedEnd(inside: number, reach: number): number {
+  if (inside >= reach || reach <= 0) return 1;
+  const t = 1 - inside / reach;
+  return 0.5 + 0.5 * Math.sqrt(1 - t * t);
 }
 
 function boxOf(shapes: Shape[]): [number, number, number, number] {

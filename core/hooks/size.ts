@@ -16,6 +16,18 @@ const LARGEST_AUGHT = 10;
  * @example sizeNumber("2/0") // -1
  */
 export function sizeNumber(size: HookSize): number {
+  const known = numbers.get(size);
+  if (known !== undefined) return known;
+  const n = parse(size);
+  if (numbers.size < MOST_KEPT) numbers.set(size, n);
+  return n;
+}
+
+/** Sizes read before: the same few dozen texts come again and again in a batch. */
+const numbers = new Map<HookSize, number>();
+const MOST_KEPT = 200;
+
+function parse(size: HookSize): number {
   const aught = /^\s*#?\s*(\d{1,2})\s*\/\s*0\s*$/.exec(size);
   if (aught) {
     const n = Number(aught[1]);

@@ -9,8 +9,15 @@ const MOST_STEPS = 60;
  * @returns sentences; an empty list means complete
  */
 export function missingFrom(recipe: Recipe): string[] {
-  return [...missingParts(recipe), ...missingSteps(recipe), ...orderFaults(recipe)];
+  const known = checked.get(recipe);
+  if (known) return known;
+  const missing = [...missingParts(recipe), ...missingSteps(recipe), ...orderFaults(recipe)];
+  checked.set(recipe, missing);
+  return missing;
 }
+
+/** A recipe is a version and does not change: it is checked once for as long as it is held. */
+const checked = new WeakMap<Recipe, string[]>();
 
 function missingParts(recipe: Recipe): string[] {
   const missing: string[] = [];

@@ -3,7 +3,7 @@ import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Pl
 import type { Material } from "../materials";
 import {
   clumpArea, clumpMass, fibresInSpan, fibresPerFeather, slipsPerFeather, strandOf, strandPieces, tieFly,
-  type Dubbing, type LiquidKind, type Strand, type StrandSize, type Take, type Thread, type TiedFly, type TyingStep,
+  type Dubbing, type LiquidKind, type Strand, type Take, type Thread, type TiedFly, type TyingStep,
 } from "../tying";
 import { missingFrom } from "./completeness";
 import { Lengths } from "./lengths";
@@ -65,14 +65,23 @@ export function forSize<T>(options: BySize<T>[], size: string): T | undefined {
 const cappedForms = new Set(["herl", "chenille", "hackle"]);
 const pileForms = new Set(["herl", "chenille", "yarn", "hackle"]);
 
-const strandSize = (material: Material, step: RecipeStep): StrandSize => {
+/** Strands by material: the same material is wound and laid again and again. */
+const strands = new WeakMap<Material, Strand>();
+
+function strandFor(material: Material, step: RecipeStep): Strand {
+  const known = strands.get(material);
+  if (known) return known;
   if (!material.strand) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the width and thickness of “${material.name}”` });
-  return { ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) };
-};
+  const strand = strandOf({ ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) });
+  strands.set(material, strand);
+  return strand;
+}
 
 class Composer {
   readonly hook: HookGeometry;
   readonly lengths: Lengths;
+  /** Length that a bead takes against the eye. */
+  private readonly beadMm: number;
   readonly parts = new Map<string, FlyPart>();
   readonly flySteps: FlyStep[] = [];
   private readonly components: Map<string, Component>;
@@ -92,7 +101,8 @@ class Composer {
     this.components = new Map(recipe.components.filter((c) => !omitted.has(c.id)).map((c) => [c.id, c]));
     const swaps = { ...variant.swaps, ...form?.swaps };
     for (const c of this.components.values()) if (c.role !== "hook") this.chooseMaterial(c, swaps[c.id] ?? c.material);
-    this.lengths = new Lengths(recipe, this.hook, this.beadLength());
+    this.beadMm = this.beadLength();
+    this.lengths = new Lengths(recipe, this.hook, this.beadMm);
   }
 
   private chooseMaterial(c: Component, options: BySize<string>[]): void {
@@ -148,23 +158,28 @@ class Composer {
   }
 
   private resolve(step: RecipeStep): TyingStep {
-    const base = { id: step.id, name: step.name, ...(step.tieIn && { tieIn: { at: step.tieIn.at, wraps: step.tieIn.wraps ?? 5 } }) };
     const component = step.component ? this.components.get(step.component) : undefined;
     const flyStep: FlyStep = { id: step.id, name: step.name, step, role: component?.role, material: step.component ? this.chosen.get(step.component) : undefined };
     this.flySteps.push(flyStep);
+    const resolved = this.resolveUse(step, flyStep);
+    if (step.tieIn) resolved.tieIn = { at: step.tieIn.at, wraps: step.tieIn.wraps ?? 5 };
+    return resolved;
+  }
+
+  private resolveUse(step: RecipeStep, flyStep: FlyStep): TyingStep {
     switch (step.do) {
       case "seat":
-        return { ...base, ...this.seat(step) };
+        return this.seat(step);
       case "wind":
-        return { ...base, ...this.wind(step, flyStep) };
+        return this.wind(step, flyStep);
       case "lay":
-        return { ...base, ...this.lay(step, flyStep) };
+        return this.lay(step, flyStep);
       case "dress":
-        return { ...base, ...this.dress(step) };
+        return this.dress(step);
       case "thread":
-        return { ...base, do: "thread", thread: this.threadOf(step) };
+        return { id: step.id, name: step.name, do: "thread", thread: this.threadOf(step) };
       case "whip":
-        return { ...base, ...this.whip(step) };
+        return this.whip(step);
     }
   }
 
@@ -184,7 +199,7 @@ class Composer {
 
   /** Bound length of a wound material: what its own laid zone, or the step that bound it in, holds down. */
   private boundMm(step: RecipeStep & { do: "wind" }): number {
-    const bead = this.beadLength();
+    const bead = this.beadMm;
     const span = (z: { from: Place; to: Place }) =>
       Math.abs(Math.max(bead, placeAt(z.to, this.hook, bead)) - Math.max(bead, placeAt(z.from, this.hook, bead)));
     const tiedIn = step.tiedIn ? this.recipe.steps.find((s) => s.id === step.tiedIn) : undefined;
@@ -193,13 +208,13 @@ class Composer {
 
   private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): Extract<TyingStep, { do: "wind" }> {
     const material = this.material(step);
-    const common = { id: step.id, name: step.name, do: "wind" as const, from: step.from, to: step.to, rule: step.rule };
-    if (material.form === "thread") return { ...common, strand: "thread", passes: step.passes };
-    const strand = strandOf(strandSize(material, step));
+    const { id, name, from, to, rule, passes, stretch, rope, laid } = step;
+    if (material.form === "thread") return { id, name, do: "wind", from, to, rule, strand: "thread", passes };
+    const strand = strandFor(material, step);
     const bound = this.boundMm(step);
     if (step.barb) flyStep.barbMm = [this.lengths.mm(step.barb[0]), this.lengths.mm(step.barb[1])];
     const take = this.take(step, material, bound);
-    return { ...common, strand, passes: step.passes, stretch: step.stretch, rope: step.rope, laid: step.laid, take };
+    return { id, name, do: "wind", from, to, rule, strand, passes, stretch, rope, laid, take };
   }
 
   private take(step: RecipeStep & { do: "wind" }, material: Material, bound: number): Take {
@@ -219,18 +234,17 @@ class Composer {
 
   private lay(step: RecipeStep & { do: "lay" }, flyStep: FlyStep): Extract<TyingStep, { do: "lay" }> {
     const material = this.material(step);
-    const bead = this.beadLength();
+    const bead = this.beadMm;
     const bound = Math.abs(Math.max(bead, placeAt(step.to, this.hook, bead)) - Math.max(bead, placeAt(step.from, this.hook, bead)));
     const shown = step.shown ? this.lengths.mm(step.shown) : 0;
     flyStep.shownMm = shown;
     const taken = this.layAmount(step, step.amount, material, shown + bound, flyStep);
-    const common = { id: step.id, name: step.name, do: "lay" as const, from: step.from, to: step.to };
-    if (step.countedWhenWound) return { ...common, strand: taken.strand, strands: taken.strands };
-    return { ...common, strand: taken.strand, strands: taken.strands, strandLength: shown + bound };
+    const strandLength = step.countedWhenWound ? undefined : shown + bound;
+    return { id: step.id, name: step.name, do: "lay", from: step.from, to: step.to, strand: taken.strand, strands: taken.strands, strandLength };
   }
 
   private layAmount(step: RecipeStep, amount: LayAmount, material: Material, lengthMm: number, flyStep: FlyStep): { strand: Strand; strands: number } {
-    const strand = () => strandOf(strandSize(material, step));
+    const strand = () => strandFor(material, step);
     const bought = this.components.get(step.component ?? "")?.bought;
     if (material.form === "made part" && bought) {
       flyStep.fibres = bought.perFly;

@@ -1,7 +1,7 @@
 import type { Assignment, ScheduleProblem, ScheduleResult, SetupState } from "./types";
 
 /**
- * Every violation of the rules in a result. Written apart from any solver: it counts minutes one by one and knows only the rules.
+ * Every violation of the rules in a result. Written apart from any solver: it walks through the windows and knows only the rules.
  * @returns sentences; an empty list means that the plan can be worked
  */
 export function checkSchedule(problem: ScheduleProblem, result: ScheduleResult): string[] {
@@ -43,9 +43,7 @@ function checkPeople(problem: ScheduleProblem, at: At): string[] {
   const operations = new Map(problem.jobs.flatMap((j) => j.operations.map((o) => [o.id, o] as const)));
   return problem.people.flatMap((person) => {
     const faults: string[] = [];
-    const minutes: number[] = [];
-    for (const [start, end] of person.windows) for (let m = start; m < end; m++) minutes.push(m);
-    const index = new Map(minutes.map((m, i) => [m, i]));
+    const index = (minute: number) => workedBefore(person.windows, minute);
     const own = [...at.values()].filter((a) => a.person === person.id).sort((a, b) => a.start - b.start);
     let state: SetupState | undefined = person.setupState;
     let free = 0;
@@ -54,7 +52,7 @@ function checkPeople(problem: ScheduleProblem, at: At): string[] {
       const needed = o?.choices.find((c) => c.person === person.id)?.minutes ?? 0;
       const differs = (key: keyof SetupState) => (o?.setupState && state?.[key] !== o.setupState[key] ? problem.setup[key] : 0);
       const setup = differs("pattern") + differs("thread") + differs("hook");
-      const [first, start, last] = [index.get(a.setupStart), index.get(a.start), index.get(a.end - 1)];
+      const [first, start, last] = [index(a.setupStart), index(a.start), index(a.end - 1)];
       if (first === undefined || start === undefined || last === undefined) faults.push(`${a.operation} lies outside the hours of ${person.id}`);
       else {
         if (a.setupMinutes !== setup || start - first !== setup) faults.push(`${a.operation} has a wrong change-over: ${a.setupMinutes}, not ${setup}`);
@@ -66,6 +64,17 @@ function checkPeople(problem: ScheduleProblem, at: At): string[] {
     }
     return faults;
   });
+}
+
+/** How many minutes a person has worked before one in which they work; undefined for a minute in which they do not. */
+function workedBefore(windows: [number, number][], minute: number): number | undefined {
+  let worked = 0;
+  for (const [start, end] of windows) {
+    if (minute < start) return undefined;
+    if (minute < end) return worked + minute - start;
+    worked += end - start;
+  }
+  return undefined;
 }
 
 /** The most that is held at any one time, of intervals with weights. */

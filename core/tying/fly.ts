@@ -81,7 +81,7 @@ export interface StepResult {
   /** Diameter under the step, mean over its zone, before it. */
   under?: number;
   /** D after this step, kept only when asked for. */
-  after?: Float64Array;
+  after?: number[];
 }
 
 export interface ThreadUse {

@@ -10,8 +10,8 @@ export const STATIONS = 250;
 export interface Profile {
   end: number;
   step: number;
-  d: Float64Array;
-  body: Float64Array;
+  d: number[];
+  body: number[];
 }
 
 /** The bare hook: D is the wire everywhere. */
@@ -20,8 +20,8 @@ export function bareProfile(hook: HookGeometry): Profile {
   return {
     end,
     step: end / STATIONS,
-    d: new Float64Array(STATIONS).fill(hook.wire),
-    body: new Float64Array(STATIONS).fill(hook.wire),
+    d: new Array<number>(STATIONS).fill(hook.wire),
+    body: new Array<number>(STATIONS).fill(hook.wire),
   };
 }
 
@@ -39,7 +39,7 @@ export function stationsOf(profile: Profile, a: number, b: number): [number, num
 export const midpoint = (profile: Profile, i: number): number => (i + 0.5) * profile.step;
 
 /** D at x: linear between the two nearest midpoints, constant beyond the first and last. */
-export function diameterAt(profile: Profile, x: number, d: Float64Array = profile.d): number {
+export function diameterAt(profile: Profile, x: number, d: number[] = profile.d): number {
   const at = x / profile.step - 0.5;
   if (at <= 0) return d[0] as number;
   if (at >= STATIONS - 1) return d[STATIONS - 1] as number;

@@ -5,3 +5,4 @@ export * from "./knowledge";
 export * from "./makeUp";
 export * from "./open";
 export * from "./routes";
+export { pull, release, reserve } from "./service";

@@ -1,5 +1,5 @@
 import { materialForms, stockUnits, type Material } from "@kasten/core/materials";
-import { normalSize } from "@kasten/core/hooks";
+import { normalSize, type HookModel } from "@kasten/core/hooks";
 import { patternFileSchema } from "@kasten/contract/patterns";
 import { z } from "zod";
 import type { EntityManager } from "typeorm";
@@ -49,6 +49,29 @@ function figuresOf(m: MaterialRow): Partial<Material> {
     ...(m.liquid && { liquid: { kind: m.liquid } }),
     ...(m.blend_parts && { blend: { parts: Object.fromEntries(m.blend_parts.split(";").map((p) => { const [code, share] = p.split(":"); return [code ?? "", Number(share)]; })), leastChargeMg: m.blend_least_mg ?? 0 } }),
   };
+}
+
+/** The materials of a file as the computation takes them, without a database: for timing and for tests. */
+export const materialsFrom = (text: string): Map<string, Material> =>
+  new Map(
+    readCsv("materials.csv", text, materialRow).map((m) => [
+      m.code,
+      { ...figuresOf(m), code: m.code, name: m.name, form: m.form, unit: m.unit, colour: m.colour, colourName: m.colour_name, measured: m.measured, lead: m.lead, controlledSpecies: m.controlled_species, caution: m.caution },
+    ]),
+  );
+
+/** The hook models of two files, without a database. */
+export function hooksFrom(models: string, sizes: string): Map<string, HookModel> {
+  const rows = readCsv("hook-sizes.csv", sizes, sizeRow);
+  return new Map(
+    readCsv("hook-models.csv", models, modelRow).map((m) => [
+      m.id,
+      {
+        id: m.id, name: m.name, shankSteps: m.shank_steps, wireSteps: m.wire_steps, barbless: m.barbless,
+        rows: rows.filter((r) => r.model === m.id).map((r) => ({ size: normalSize(r.size), shank: r.shank_mm, gape: r.gape_mm, wire: r.wire_mm, eye: r.eye_mm })),
+      },
+    ]),
+  );
 }
 
 export async function importMaterials(db: EntityManager, text: string): Promise<void> {

@@ -4,6 +4,7 @@ import type { EntityManager } from "typeorm";
 import { makeUp } from "../batches";
 import { importHooks, importLots, importMaterials, importPattern } from "./cabinet";
 import { importCustomers, importPeople, importSettings } from "./people";
+import { importProgress } from "./progress";
 import { importHistory, importOrders } from "./work";
 
 /** Loads a whole room from a folder of open files (see docs/formats.md), in one transaction: all of it or nothing. */
@@ -23,6 +24,8 @@ export async function loadFolder(db: EntityManager, folder: string, now: Date): 
   await importHistory(db, text("history.csv"), now);
   await importOrders(db, shop, text("orders.csv"), now);
   await makeUp(db);
+  await importProgress(db, text("progress.csv"));
 }
 
+export { hooksFrom, materialsFrom } from "./cabinet";
 export * from "./csv";

@@ -17,6 +17,9 @@ export interface Frame {
   now: number;
   days: Day[];
   minuteOf: (isoDay: string) => number;
+  /** The end of a day: what is ready on the day promised is in time. */
+  endOf: (isoDay: string) => number;
+  dates: string[];
   dayOf: (minute: number) => string;
 }
 
@@ -27,11 +30,14 @@ export function frameOf(timeZone: string, now: Date): Frame {
   const minute = (d: Date) => Math.round((d.getTime() - midnight.getTime()) / MINUTE);
   const iso = (d: Date) => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, "0")}-${String(d.getDate()).padStart(2, "0")}`;
   const byIso = new Map(starts.map((d) => [iso(d), minute(d)]));
+  const minuteOf = (day: string) => byIso.get(day) ?? (day < iso(midnight) ? 0 : (HORIZON_DAYS + 30) * 1440);
   return {
     origin: new Date(midnight.getTime()),
     now: minute(now),
     days: starts.map((d) => ({ minute: minute(d), weekday: d.getDay() === 0 ? 7 : d.getDay() })),
-    minuteOf: (day) => byIso.get(day) ?? (day < iso(midnight) ? 0 : (HORIZON_DAYS + 30) * 1440),
+    minuteOf,
+    endOf: (day) => (day < iso(midnight) ? 0 : (byIso.get(iso(addDays(new TZDate(`${day}T00:00:00`, timeZone), 1))) ?? minuteOf(day) + 1440)),
+    dates: starts.map(iso),
     dayOf: (m) => iso(starts[Math.min(starts.length - 1, starts.findLastIndex((d) => minute(d) <= m))] ?? midnight),
   };
 }
@@ -57,7 +63,7 @@ export function plannable(c: ComputedBatch, frame: Frame, release: number, prepD
     left: Math.max(0, batch.starts - done),
     flies: batch.starts,
     release: Math.max(frame.now, release),
-    due: frame.minuteOf(batch.due),
+    due: frame.endOf(batch.due),
     weight: Math.max(1, 4 - rank),
     minutesPerFly: recipe.minutesPerFly,
     modeFactor: batch.mode === "step by step" ? recipe.stepByStepFactor : 1,

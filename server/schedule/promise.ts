@@ -54,7 +54,7 @@ export async function promiseLines(db: EntityManager, lines: Line[]): Promise<Pr
     const batch = plannable(computed, planning.frame, arrives ? planning.frame.minuteOf(arrives) : 0, new Set(), 3);
     const result = promise(planning.problem, plan, jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, planning.planners), planning.frame.now);
     if (result.at === undefined) return { ...line, day: null, holds: result.holds, sentence: `No day within ${HORIZON_DAYS} days: ${reasons[result.holds]}.` };
-    const day = planning.frame.dayOf(result.at + 1440 - 1);
+    const day = planning.frame.dayOf(result.at - 1);
     return { ...line, day, holds: result.holds, sentence: `${day} at the earliest: ${reasons[result.holds]}.` };
   });
 }

@@ -17,8 +17,8 @@ function toPlan(planning: Planning): Plan {
   const at = new Map(result.completions.map((c) => [c.job, c]));
   const left = new Map(result.unscheduled.map((u) => [u.job, u.reason]));
   return {
-    origin: frame.origin.toISOString(),
-    days: frame.days.length - 1,
+    days: frame.days.slice(0, -1).map((d, i) => ({ minute: d.minute, date: frame.dates[i] ?? "" })),
+    now: frame.now,
     people: people.map((p) => ({ id: p.id, name: p.name, windows: merged(planning.planners.find((x) => x.id === p.id)?.windows ?? [], room.world.settings.restPerHour) })),
     work: result.assignments.map((a) => {
       const id = operationBatch(a.operation);
@@ -33,7 +33,7 @@ function toPlan(planning: Planning): Plan {
       const waits = planning.shortages.filter((s) => s.batch === batch.id);
       const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
       return {
-        id: batch.id, number: batch.number, patternName: batch.patternName, size: batch.size, owed: batch.owed, due: batch.due, ready: c ? frame.dayOf(c.at) : null, readyAt: c?.at ?? null,
+        id: batch.id, number: batch.number, patternName: batch.patternName, size: batch.size, owed: batch.owed, due: batch.due, ready: c ? frame.dayOf(c.at - 1) : null, readyAt: c?.at ?? null,
         lateDays: c ? Math.ceil(c.lateBy / 1440) : 0, held: fault ?? left.get(batch.id) ?? null, waitsFor: waitsFor || null,
       };
     }),

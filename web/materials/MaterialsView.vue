@@ -4,6 +4,7 @@ import { computed, ref } from "vue";
 import { listNeeds } from "@kasten/contract/materials";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
+import NumberWords from "../parts/NumberWords.vue";
 import { day, money, quantity } from "../parts/format";
 
 const needs = useQuery({ key: ["needs"], query: () => call(listNeeds) });
@@ -25,7 +26,7 @@ const share = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100
         <tr v-for="n in rows" :key="n.material + (n.side ?? '')">
           <td class="fig">{{ n.drawer }}</td>
           <td><ColourSwatch :colour="n.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${n.material}`">{{ n.materialName }}</RouterLink><span v-if="n.side" class="tag ml-1">{{ n.side }}</span></td>
-          <td class="fig whitespace-nowrap text-right text-lg">{{ quantity(n.need, n.unit) }}</td><td class="fig whitespace-nowrap text-right">{{ quantity(n.inDrawers, n.unit) }}</td><td class="fig whitespace-nowrap text-right">{{ n.reserved > 0 ? quantity(n.reserved, n.unit) : "" }}</td>
+          <td class="fig whitespace-nowrap text-right text-lg"><NumberWords :words="quantity(n.need, n.unit)" /></td><td class="fig whitespace-nowrap text-right"><NumberWords :words="quantity(n.inDrawers, n.unit)" /></td><td class="fig whitespace-nowrap text-right">{{ n.reserved > 0 ? quantity(n.reserved, n.unit) : "" }}</td>
           <td><svg viewBox="0 0 100 8" preserveAspectRatio="none" class="h-2.5 w-full" aria-hidden="true"><rect width="100" height="8" fill="var(--well)" /><rect :width="share(n.need - n.short, n.need)" height="8" fill="var(--rule-strong)" /><rect :width="share(n.reserved, n.need)" height="8" fill="var(--deep)" /></svg></td>
           <td class="max-w-80 text-[0.93rem]"><template v-if="n.short > 0"><span class="tag tag-call">short {{ quantity(n.short, n.unit) }}</span> <template v-if="n.proposal">Order <b class="fig">{{ n.proposal.packs }} × {{ n.proposal.packWords }}</b> from {{ n.proposal.supplier }}, {{ money(n.proposal.priceCents) }}: here by <b>{{ day(n.proposal.arrives) }}</b></template><template v-else>Find a supplier.</template></template><span v-else class="text-soft">covered</span></td>
           <td class="fig text-[0.9rem]"><RouterLink v-for="b in n.batches.slice(0, 6)" :key="b.id" class="link mr-1.5" :to="`/batches/${b.id}`" :title="`${b.pattern}: ${quantity(b.issue, n.unit)}, due ${day(b.due)}`">{{ b.number }}</RouterLink><span v-if="n.batches.length > 6" class="text-soft">+ {{ n.batches.length - 6 }}</span></td>

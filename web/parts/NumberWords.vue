@@ -4,5 +4,5 @@ const props = defineProps<{ words: string }>();
 const pieces = () => props.words.split(/(\d[\d.,]*)/).filter((p) => p !== "");
 </script>
 <template>
-  <span><template v-for="(p, i) in pieces()" :key="i"><span v-if="/^\d/.test(p)" class="fig">{{ p }}</span><span v-else class="text-[0.9em]">{{ p }}</span></template></span>
+  <span><template v-for="(p, i) in pieces()" :key="i"><span v-if="/^\d/.test(p)" class="fig">{{ p }}</span><span v-else class="font-sans text-[0.88em]">{{ p }}</span></template></span>
 </template>

@@ -25,11 +25,11 @@ const path = (s: Exclude<Shape, { kind: "disc" }>): string => {
 const title = computed(() => `${patterns.value.get(props.pattern)?.name ?? ""}, size ${props.size}, side view to scale`);
 const box = computed(() => {
   const [x, y, w, h] = drawing.value?.box ?? [0, 0, 10, 6];
-  return [x, y, w, h + (props.measures ? 3.2 : 1.5)];
+  return props.measures ? [x, y, w * 1.42, Math.max(h + 2.2, w * 0.36)] : [x, y, w, h];
 });
-const bar = computed(() => (box.value[2] ?? 10) > 40 ? 10 : 5);
+const bar = computed(() => ((box.value[2] ?? 10) > 40 ? 10 : 5));
 const scaleAt = computed(() => ({ x: (box.value[0] ?? 0) + 0.4, y: (box.value[1] ?? 0) + (box.value[3] ?? 6) - 0.5 }));
-const text = computed(() => Math.max(0.55, (box.value[2] ?? 10) / 38));
+const text = computed(() => Math.max(0.55, (box.value[2] ?? 10) / 46));
 </script>
 <template>
   <figure class="fly relative bg-[var(--fly-ground)]">
@@ -40,13 +40,12 @@ const text = computed(() => Math.max(0.55, (box.value[2] ?? 10) / 38));
         <path v-else-if="s.kind === 'stroke'" :d="path(s)" fill="none" :stroke="shaded(s.colour, s.shade)" :stroke-width="s.width" stroke-linecap="round" stroke-linejoin="round" />
         <circle v-else :cx="s.at[0]" :cy="s.at[1]" :r="s.radius" :fill="shaded(s.colour, s.shade)" />
       </template>
-      <g :font-size="text" fill="#1b2a2b">
+      <g v-if="measures" :font-size="text" fill="#1b2a2b">
         <path :d="`M${scaleAt.x} ${scaleAt.y}h${bar}M${scaleAt.x} ${scaleAt.y - 0.25}v.5M${scaleAt.x + bar} ${scaleAt.y - 0.25}v.5`" stroke="#1b2a2b" stroke-width="0.09" />
         <text :x="scaleAt.x + bar + 0.4" :y="scaleAt.y + text * 0.35">{{ bar }} mm</text>
-        <template v-if="measures">
-          <g v-for="(m, i) in drawing.measures.slice(0, 5)" :key="m.label">
-            <text :x="(box[0] ?? 0) + (box[2] ?? 0) - 0.3" :y="(box[1] ?? 0) + (i + 1) * text * 1.25" text-anchor="end">{{ m.label }} {{ m.mm.toFixed(1) }} mm</text>
-          </g>
+        <template v-for="(m, i) in drawing.measures.slice(0, 8)" :key="m.label">
+          <text :x="(box[0] ?? 0) + (box[2] ?? 0) - text * 4.6" :y="(box[1] ?? 0) + (i + 1.6) * text * 1.5" text-anchor="end">{{ m.label }}</text>
+          <text :x="(box[0] ?? 0) + (box[2] ?? 0) - text * 0.6" :y="(box[1] ?? 0) + (i + 1.6) * text * 1.5" text-anchor="end" font-weight="700">{{ m.mm.toFixed(1) }} mm</text>
         </template>
       </g>
     </svg>

@@ -4,6 +4,7 @@ import { computed, reactive, ref } from "vue";
 import { correctStock, readStock, receiveStock } from "@kasten/contract/stock";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
+import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, moment, money, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
@@ -42,9 +43,9 @@ async function correct(lot: string, place: number): Promise<void> {
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1><ColourSwatch :colour="m.colour" class="mr-2 !h-5 !w-5" />{{ m.name }} <span class="fig font-normal text-soft">{{ m.code }}</span></h1><p>drawer <b class="fig">{{ m.drawer }}</b></p></div>
     <p v-if="m.caution" class="callout mb-3">{{ m.caution }} Local law and the maker’s data sheet go first.</p>
     <dl class="mb-4 flex flex-wrap gap-x-10 gap-y-1">
-      <div><dt class="text-soft">In drawers</dt><dd class="fig text-3xl">{{ quantity(m.quantity, m.unit) }}</dd></div>
-      <div><dt class="text-soft">Reserved</dt><dd class="fig text-3xl">{{ quantity(m.reserved, m.unit) }}</dd></div>
-      <div v-if="m.coversDozens !== null"><dt class="text-soft">The coming work needs</dt><dd class="fig text-3xl" :class="{ 'text-call': m.needed > m.quantity }">{{ quantity(m.needed, m.unit) }}</dd></div>
+      <div><dt class="text-soft">In drawers</dt><dd class="fig text-3xl"><NumberWords :words="quantity(m.quantity, m.unit)" /></dd></div>
+      <div><dt class="text-soft">Reserved</dt><dd class="fig text-3xl"><NumberWords :words="quantity(m.reserved, m.unit)" /></dd></div>
+      <div v-if="m.coversDozens !== null"><dt class="text-soft">The coming work needs</dt><dd class="fig text-3xl" :class="{ 'text-call': m.needed > m.quantity }"><NumberWords :words="quantity(m.needed, m.unit)" /></dd></div>
       <div v-for="s in m.sources" :key="s.supplier"><dt class="text-soft">{{ s.supplier }}</dt><dd>{{ money(s.priceCents) }} for {{ s.packWords }}, here in <span class="fig">{{ s.leadDays }}</span> days</dd></div>
     </dl>
     <RefusalNote :refusal="refusal" />
@@ -52,7 +53,7 @@ async function correct(lot: string, place: number): Promise<void> {
     <div class="sheet mb-4 overflow-x-auto"><table>
       <thead><tr><th scope="col">Lot</th><th scope="col">Dye lot</th><th scope="col">Class</th><th scope="col">Received</th><th scope="col">Where</th><th scope="col" class="text-right">There</th><th scope="col" class="text-right">Reserved</th><th v-if="may('handle stock')" scope="col"><span class="sr-only">Count</span></th></tr></thead>
       <tbody><tr v-for="l in m.lotList" :key="l.id + l.placeId">
-        <td class="fig">{{ l.code }}<span v-if="l.remnant" class="tag ml-1">remnant</span></td><td>{{ l.dyeLot }}</td><td>{{ l.side ?? "" }}<template v-if="l.barb">barbs {{ l.barb[0] }}–{{ l.barb[1] }} mm</template></td><td>{{ dayYear(l.receivedAt) }}</td><td>{{ l.place }}</td><td class="fig text-right text-lg">{{ quantity(l.quantity, m.unit) }}</td><td class="fig text-right">{{ l.reserved ? quantity(l.reserved, m.unit) : "" }}</td>
+        <td class="fig">{{ l.code }}<span v-if="l.remnant" class="tag ml-1">remnant</span></td><td>{{ l.dyeLot }}</td><td>{{ l.side ?? "" }}<template v-if="l.barb">barbs {{ l.barb[0] }}–{{ l.barb[1] }} mm</template></td><td>{{ dayYear(l.receivedAt) }}</td><td>{{ l.place }}</td><td class="fig text-right text-lg"><NumberWords :words="quantity(l.quantity, m.unit)" /></td><td class="fig text-right">{{ l.reserved ? quantity(l.reserved, m.unit) : "" }}</td>
         <td v-if="may('handle stock')" class="whitespace-nowrap">
           <button v-if="counting !== l.id + l.placeId" class="btn btn-plain" @click="counting = l.id + l.placeId; counted = undefined; why = ''">Count it<span class="sr-only">, lot {{ l.code }}</span></button>
           <form v-else class="flex items-center gap-1" @submit.prevent="correct(l.id, l.placeId)"><input v-model.number="counted" class="field fig w-24" type="number" min="0" step="any" required :aria-label="`Counted, in ${unitWord[m.unit]}`" /><input v-model="why" class="field w-36" required placeholder="why" aria-label="Why it differs" /><button class="btn" :disabled="busy">Put right</button></form>
@@ -71,7 +72,7 @@ async function correct(lot: string, place: number): Promise<void> {
     </form>
     <h2 class="mb-1">Movements</h2>
     <div class="sheet overflow-x-auto"><table class="text-[0.94rem]"><thead><tr><th scope="col">When</th><th scope="col">Who</th><th scope="col">Why</th><th scope="col">Lot</th><th scope="col" class="text-right">How much</th><th scope="col">From</th><th scope="col">To</th></tr></thead><tbody>
-      <tr v-for="x in m.movements" :key="x.id"><td class="fig whitespace-nowrap">{{ moment(x.at) }}</td><td>{{ x.person }}</td><td>{{ x.reason }}{{ x.note ? `: ${x.note}` : "" }}{{ x.batch ? `, batch ${x.batch}` : "" }}</td><td class="fig">{{ x.lot }}</td><td class="fig whitespace-nowrap text-right">{{ quantity(x.quantity, m.unit) }}</td><td>{{ x.from }}</td><td>{{ x.to }}</td></tr>
+      <tr v-for="x in m.movements" :key="x.id"><td class="fig whitespace-nowrap">{{ moment(x.at) }}</td><td>{{ x.person }}</td><td>{{ x.reason }}{{ x.note ? `: ${x.note}` : "" }}{{ x.batch ? `, batch ${x.batch}` : "" }}</td><td class="fig">{{ x.lot }}</td><td class="fig whitespace-nowrap text-right"><NumberWords :words="quantity(x.quantity, m.unit)" /></td><td>{{ x.from }}</td><td>{{ x.to }}</td></tr>
     </tbody></table></div>
   </template>
   <p v-else-if="stock.error.value" class="callout">{{ stock.error.value.message }} <RouterLink class="link" to="/stock">The cabinet</RouterLink></p>

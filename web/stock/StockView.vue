@@ -5,6 +5,7 @@ import { fold } from "@kasten/core/orders";
 import { listStock } from "@kasten/contract/stock";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
+import NumberWords from "../parts/NumberWords.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import { quantity } from "../parts/format";
 import { useCatalogue, variantName } from "../patterns/catalogue";
@@ -28,7 +29,7 @@ const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity
       <h2 class="plate fig">{{ drawer }}</h2>
       <ul>
         <li v-for="i in items" :key="i.code" class="py-0.5">
-          <RouterLink :to="`/stock/${i.code}`" class="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-2 hover:text-deep"><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span><b class="fig whitespace-nowrap">{{ quantity(i.quantity, i.unit) }}</b></RouterLink>
+          <RouterLink :to="`/stock/${i.code}`" class="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-2 hover:text-deep"><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span><b class="fig whitespace-nowrap"><NumberWords :words="quantity(i.quantity, i.unit)" /></b></RouterLink>
           <p v-if="i.coversDozens !== null" class="pl-5 text-[0.85rem]" :class="short(i) ? 'font-semibold text-call' : 'text-soft'">{{ short(i) ? "runs out after" : "covers all" }} <span class="fig">{{ i.coversDozens.toFixed(0) }}</span> dz of the coming work</p>
         </li>
       </ul>
