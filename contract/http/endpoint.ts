@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { Permission } from "../team/permissions";
+import type { Permission } from "../team";
 
 export type Method = "get" | "post" | "put" | "patch" | "delete";
 

@@ -27,7 +27,7 @@ export function chanceOfEnough(n: number, owed: number, known: Outcomes): number
   const { good: a, bad: b } = known;
   const logNone = logNoneFail(n, a, b);
   const few = n - owed;
-  let sum = 0;
+  let sum: number;
   if (logNone > FLOOR) {
     let term = Math.exp(logNone);
     sum = term;

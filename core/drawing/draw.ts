@@ -87,8 +87,9 @@ class Drafter {
     const upper: [number, number][] = [];
     const lower: [number, number][] = [];
     const every = Math.max(1, Math.floor((last - first) / 60));
+    const margin = Math.min(profile.step / 2, (to - from) / 2);
     const add = (x: number) => {
-      const full = this.diameter(result, x) / 2;
+      const full = this.diameter(result, Math.min(to - margin, Math.max(from + margin, x))) / 2;
       const half = soft ? full * roundedEnd(Math.min(x - from, to - x), Math.min(full * 0.8, (to - from) / 2)) : full;
       upper.push(this.line.offset(x, half));
       lower.push(this.line.offset(x, -half));

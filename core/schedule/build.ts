@@ -47,6 +47,8 @@ export interface PlannableBatch {
   modeFactor: number;
   skills: string[];
   prep: { minutes: number; station?: string }[];
+  /** Who has begun to tie it: work in progress stays with them. */
+  begunBy?: string;
   coats: number;
   dryMinutes: number;
 }
@@ -87,7 +89,7 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
     operations.push({
       id: `${batch.id}:tie`,
       kind: "tie",
-      choices: by(tiers, TIE_FIXED + batch.left * batch.minutesPerFly * batch.modeFactor, batch.skills),
+      choices: by(batch.begunBy ? people.filter((p) => p.id === batch.begunBy) : tiers, TIE_FIXED + batch.left * batch.minutesPerFly * batch.modeFactor, batch.begunBy ? [] : batch.skills),
       setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
     });
   for (let coat = 1; coat <= batch.coats; coat++)

@@ -4,7 +4,7 @@ import { hookRequirement, requirementsOf, type Knowledge, type Requirement } fro
 import { composeFly, type ComposedFly, type Recipe } from "@kasten/core/patterns";
 import type { Batch } from "@kasten/contract/batches";
 import { Problem } from "../http/problems";
-import type { World } from "../patterns/world";
+import type { World } from "../patterns";
 import type { Learned } from "./knowledge";
 import type { OpenBatch } from "./open";
 

@@ -1,7 +1,7 @@
 import { gather, mostOwedFor, type Need, type PlannedBatch } from "@kasten/core/batches";
 import type { EntityManager } from "typeorm";
 import { row, rows } from "../database/source";
-import { readSettings } from "../patterns/settings";
+import { readSettings } from "../patterns";
 import { readLearned } from "./knowledge";
 import { openBatches } from "./open";
 

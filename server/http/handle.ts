@@ -5,7 +5,7 @@ import type { AnyEndpoint, BodyOf, ParamsOf, QueryOf, ReplyOf } from "@kasten/co
 import { mayDo, whoMay, type Person } from "@kasten/contract/team";
 import type { DataSource, EntityManager } from "typeorm";
 import { row } from "../database/source";
-import { personById } from "../team/people";
+import { personById } from "../team";
 import { Problem } from "./problems";
 
 declare module "express-session" {

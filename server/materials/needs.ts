@@ -60,7 +60,7 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
         shortages.push({ batch: batch.id, material: r.material, short: plan.short, arrives: isBlend ? room.today : (proposalFor(plan.short, room.sources.get(r.material), room.today)?.arrives ?? null) });
       }
     }
-  for (const need of needs.values()) need.proposal = proposalFor(need.short, room.sources.get(need.material), room.today);
+  for (const need of needs.values()) need.proposal = need.milled ? null : proposalFor(need.short, room.sources.get(need.material), room.today);
   return { needs: [...needs.values()].sort((a, b) => Number(b.short > 0) - Number(a.short > 0) || a.drawer.localeCompare(b.drawer) || a.material.localeCompare(b.material)), shortages };
 }
 
@@ -71,7 +71,7 @@ function needOf(needs: Map<string, Need>, room: Room, code: string, name: string
   const lots = (room.lots.get(code) ?? []).filter((l) => !side || l.side === side);
   const fresh: Need = {
     material: code, materialName: name, colour: room.world.materials.get(code)?.colour ?? null, unit, side, drawer: lots[0]?.drawer ?? "",
-    need: 0, inDrawers: lots.reduce((sum, l) => sum + l.quantity, 0), reserved: 0, short: 0, batches: [], proposal: null,
+    need: 0, inDrawers: lots.reduce((sum, l) => sum + l.quantity, 0), reserved: 0, short: 0, batches: [], milled: room.world.materials.get(code)?.blend !== undefined, proposal: null,
   };
   needs.set(key, fresh);
   return fresh;

@@ -52,7 +52,7 @@ export interface Planning {
   problem: ScheduleProblem;
 }
 
-export function plannable(c: ComputedBatch, frame: Frame, release: number, prepDone: Set<string>, rank: number): PlannableBatch {
+export function plannable(c: ComputedBatch, frame: Frame, release: number, prepDone: Set<string>, rank: number, begunBy?: string): PlannableBatch {
   const { batch, recipe, fly } = c;
   const done = batch.good + batch.rejected;
   return {
@@ -71,6 +71,7 @@ export function plannable(c: ComputedBatch, frame: Frame, release: number, prepD
     prep: c.prep.filter((t) => !prepDone.has(`${batch.id}|${t.kind}|${t.component}`)).map((t) => ({ minutes: t.minutes, station: t.station })),
     coats: recipe.finish.state === "given" ? recipe.finish.coats : 0,
     dryMinutes: recipe.finish.state === "given" ? recipe.finish.dryMinutes : 0,
+    begunBy,
   };
 }
 
@@ -81,6 +82,9 @@ export async function readPlanning(db: EntityManager, now: Date = new Date()): P
   const people = await allPeople(db);
   const prep = await rows<{ key: string }>(db, "SELECT bp.batch_id || '|' || bp.kind || '|' || bp.component AS key FROM batch_prep bp JOIN batch b ON b.id = bp.batch_id WHERE b.state NOT IN ('finished', 'dissolved')");
   const ranks = new Map((await rows<{ name: string; rank: number }>(db, "SELECT name, rank FROM customer")).map((c) => [c.name, c.rank]));
+  const begun = new Map(
+    (await rows<{ batch: string; person: string }>(db, "SELECT DISTINCT ON (t.batch_id) t.batch_id AS batch, t.person_id AS person FROM tally t JOIN batch b ON b.id = t.batch_id WHERE b.state = 'tying' ORDER BY t.batch_id, t.at DESC")).map((t) => [t.batch, t.person]),
+  );
   const frame = frameOf(room.world.settings.timeZone, now);
   const { settings } = room.world;
   const planners: PlanningPerson[] = people.map((p) => ({ id: p.id, role: p.role, skills: p.skills, pace: p.pace, windows: windowsOf(p.hours, frame.days.slice(0, HORIZON_DAYS), frame.now, settings.restPerHour) }));
@@ -90,7 +94,7 @@ export async function readPlanning(db: EntityManager, now: Date = new Date()): P
     .map((c) => {
       const waits = shortages.filter((s) => s.batch === c.batch.id);
       const release = waits.length === 0 ? 0 : Math.max(...waits.map((w) => (w.arrives ? frame.minuteOf(w.arrives) : HORIZON_DAYS * 1440)));
-      return plannable(c, frame, release, prepDone, Math.min(...c.batch.claims.map((x) => ranks.get(x.customer) ?? 3), 3));
+      return plannable(c, frame, release, prepDone, Math.min(...c.batch.claims.map((x) => ranks.get(x.customer) ?? 3), 3), begun.get(c.batch.id));
     });
   const rules = { horizon: HORIZON_DAYS * 1440, setup: settings.changeOver, rackPlaces: settings.rackPlaces, finishingPlaces: settings.finishingPlaces };
   return { room, frame, people, planners, shortages, batches, problem: problemOf(batches, planners, rules) };

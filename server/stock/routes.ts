@@ -5,7 +5,7 @@ import { row, rows } from "../database/source";
 import type { Register } from "../http/handle";
 import { logEvent } from "../http/log";
 import { notFound, refused } from "../http/problems";
-import { readRoom, shareOut, sourcesByMaterial } from "../materials";
+import { readRoom, sourcesByMaterial } from "../materials";
 import { counted, insertLot, move, placeId } from "./ledger";
 
 const items = (db: EntityManager): Promise<Omit<StockItem, "coversDozens" | "needed">[]> =>

@@ -7,7 +7,7 @@ import type { Register } from "../http/handle";
 import { logEvent } from "../http/log";
 import { notFound, Problem } from "../http/problems";
 import { stale } from "../http/versions";
-import { isDemo } from "../patterns/settings";
+import { isDemo } from "../patterns";
 import { allPeople, insertPerson, personById, personByPassword } from "./people";
 
 /** A fresh session id at every change of person, so that one planted before cannot be used after. */

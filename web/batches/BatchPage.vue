@@ -9,9 +9,8 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { clock, day } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useWorking } from "../parts/working";
-import { formName, useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 import MaterialRows from "./MaterialRows.vue";
 
 const props = defineProps<{ id: string }>();

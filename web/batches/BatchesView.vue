@@ -7,9 +7,8 @@ import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { clock, day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { formName, useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 
 const { may, askWhom } = useSession();
 const { patterns } = useCatalogue();

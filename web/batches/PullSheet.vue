@@ -9,9 +9,8 @@ import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();

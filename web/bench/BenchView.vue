@@ -6,8 +6,8 @@ import { readPlan } from "@kasten/contract/schedule";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { day } from "../parts/format";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing } from "../patterns";
+import { useSession } from "../team";
 
 const { person, may, askWhom } = useSession();
 const batches = useQuery({ key: ["batches"], query: () => call(listBatches) });

@@ -10,9 +10,8 @@ import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 import FinishBatch from "./FinishBatch.vue";
 import { useTallies } from "./tallyQueue";
 
@@ -124,6 +123,7 @@ async function finish(uses: { key: string; used: number; scrapped: number }[], m
 </template>
 <style scoped>
 .tally { padding: 1.1rem; text-align: center; background: var(--deep); color: var(--deep-ink); border-radius: 2px; }
+.tally :deep(.unit) { color: inherit; }
 .tally:active:not(:disabled) { filter: brightness(1.2); }
 .tally:disabled { background: var(--well); color: var(--ink-soft); }
 </style>

@@ -7,9 +7,8 @@ import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 
 const { may } = useSession();
 const { patterns } = useCatalogue();

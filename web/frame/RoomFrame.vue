@@ -10,7 +10,7 @@ import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
 import WorkingPanel from "../parts/WorkingPanel.vue";
 import { drawers, stations } from "../router";
-import { useSession } from "../team/session";
+import { useSession } from "../team";
 import { theme, themeChoice } from "./theme";
 
 const { person, leave } = useSession();

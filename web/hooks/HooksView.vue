@@ -6,8 +6,8 @@ import { measureHook } from "@kasten/contract/hooks";
 import type { HookModelData } from "@kasten/contract/hooks";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
-import { useCatalogue } from "../patterns/catalogue";
-import { useSession } from "../team/session";
+import { useCatalogue } from "../patterns";
+import { useSession } from "../team";
 
 const { data } = useCatalogue();
 const { may } = useSession();

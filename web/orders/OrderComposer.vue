@@ -9,8 +9,7 @@ import DoubtNote from "../parts/DoubtNote.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day, dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { formName, useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
+import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
 import NewCustomer from "./NewCustomer.vue";
 import { useReading } from "./useReading";
 

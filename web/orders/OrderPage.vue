@@ -9,9 +9,8 @@ import HistoryList from "../parts/HistoryList.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { useCatalogue, variantName } from "../patterns/catalogue";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
-import { useSession } from "../team/session";
+import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 import OrderComposer from "./OrderComposer.vue";
 
 const props = defineProps<{ id: string }>();

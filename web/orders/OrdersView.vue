@@ -6,7 +6,7 @@ import { readPlan } from "@kasten/contract/schedule";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { day, dayYear } from "../parts/format";
-import { useSession } from "../team/session";
+import { useSession } from "../team";
 import OrderComposer from "./OrderComposer.vue";
 
 const { may, askWhom } = useSession();

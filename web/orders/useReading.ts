@@ -2,8 +2,8 @@ import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
 import { forSize } from "@kasten/core/patterns";
-import { useCatalogue } from "../patterns/catalogue";
-import { useSession } from "../team/session";
+import { useCatalogue } from "../patterns";
+import { useSession } from "../team";
 
 /** What is typed, kept until it is saved, and how it is understood. */
 export function useReading(storageKey: string, initial = "") {

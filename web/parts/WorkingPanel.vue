@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from "@headlessui/vue";
 import { X } from "lucide-vue-next";
-import FlyDrawing from "../patterns/FlyDrawing.vue";
+import { FlyDrawing } from "../patterns";
 import { useWorking } from "./working";
 import NumberWords from "./NumberWords.vue";
 import WorkingTree from "./WorkingTree.vue";

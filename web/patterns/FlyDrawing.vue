@@ -27,9 +27,9 @@ const box = computed(() => {
   const [x, y, w, h] = drawing.value?.box ?? [0, 0, 10, 6];
   return props.measures ? [x, y, w * 1.42, Math.max(h + 2.2, w * 0.36)] : [x, y, w, h];
 });
-const bar = computed(() => ((box.value[2] ?? 10) > 40 ? 10 : 5));
-const scaleAt = computed(() => ({ x: (box.value[0] ?? 0) + 0.4, y: (box.value[1] ?? 0) + (box.value[3] ?? 6) - 0.5 }));
 const text = computed(() => Math.max(0.55, (box.value[2] ?? 10) / 46));
+const bar = computed(() => ((box.value[2] ?? 10) > 40 ? 10 : 5));
+const scaleAt = computed(() => ({ x: (box.value[0] ?? 0) + 0.4, y: (box.value[1] ?? 0) + (box.value[3] ?? 6) - text.value }));
 </script>
 <template>
   <figure class="fly relative bg-[var(--fly-ground)]">
@@ -44,7 +44,7 @@ const text = computed(() => Math.max(0.55, (box.value[2] ?? 10) / 46));
         <path :d="`M${scaleAt.x} ${scaleAt.y}h${bar}M${scaleAt.x} ${scaleAt.y - 0.25}v.5M${scaleAt.x + bar} ${scaleAt.y - 0.25}v.5`" stroke="#1b2a2b" stroke-width="0.09" />
         <text :x="scaleAt.x + bar + 0.4" :y="scaleAt.y + text * 0.35">{{ bar }} mm</text>
         <template v-for="(m, i) in drawing.measures.slice(0, 8)" :key="m.label">
-          <text :x="(box[0] ?? 0) + (box[2] ?? 0) - text * 4.6" :y="(box[1] ?? 0) + (i + 1.6) * text * 1.5" text-anchor="end">{{ m.label }}</text>
+          <text :x="(box[0] ?? 0) + (box[2] ?? 0) - text * 5.6" :y="(box[1] ?? 0) + (i + 1.6) * text * 1.5" text-anchor="end">{{ m.label }}</text>
           <text :x="(box[0] ?? 0) + (box[2] ?? 0) - text * 0.6" :y="(box[1] ?? 0) + (i + 1.6) * text * 1.5" text-anchor="end" font-weight="700">{{ m.mm.toFixed(1) }} mm</text>
         </template>
       </g>

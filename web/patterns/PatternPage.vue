@@ -37,7 +37,7 @@ const materials = computed(() => {
 });
 const marks = computed(() => {
   const f = composed.value.fly;
-  return f ? landmarks.map((l) => ({ name: l === "intoBend" ? "into the bend" : l, mm: placeAt({ landmark: l }, f.hook, f.tied.beadMm) })) : [];
+  return f ? landmarks.filter((l) => l !== "eye" || f.tied.beadMm > 0).map((l) => ({ name: l === "intoBend" ? "into the bend" : l === "eye" ? "behind the bead" : l, mm: placeAt({ landmark: l }, f.hook, f.tied.beadMm) })) : [];
 });
 function show(r: (typeof materials.value)[number]): void {
   const f = composed.value.fly;
@@ -68,7 +68,7 @@ function show(r: (typeof materials.value)[number]): void {
           <table class="sheet"><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Material</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="r in materials" :key="r.key"><th scope="row" class="!border-b !border-rule">{{ r.role }}{{ r.side ? ` ${r.side}` : "" }}</th><td>{{ r.materialName }}<span class="block text-[0.88rem] text-soft"><NumberWords :words="r.words" /></span></td><td class="whitespace-nowrap text-right"><button class="num text-lg" :aria-label="`Working of ${r.role}`" @click="show(r)">{{ quantity(r.issue, r.unit) }}</button></td></tr></tbody></table>
         </section>
         <section><h2 class="mb-1">Steps</h2>
-          <ol class="sheet"><li v-for="(s, i) in composed.fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5"><span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b>{{ s.name }}</b><span class="text-soft"> {{ s.material?.name }}</span><span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span><span v-if="s.step.caution" class="block text-[0.93rem] text-call">{{ s.step.caution }}</span></li></ol>
+          <ol class="sheet"><li v-for="(s, i) in composed.fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5"><span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b class="mr-2">{{ s.name }}</b><span class="text-soft">{{ s.material?.name }}</span><span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span><span v-if="s.step.caution" class="block text-[0.93rem] text-call">{{ s.step.caution }}</span></li></ol>
           <p class="mt-2 text-[0.93rem]">Finish: <template v-if="p.recipe.finish.state === 'given'">{{ p.recipe.finish.coats }} {{ p.recipe.finish.coats === 1 ? "coat" : "coats" }}, {{ p.recipe.finish.dryMinutes }} minutes to dry each</template><template v-else>none, on purpose</template>.</p>
           <p v-for="c in p.recipe.components.filter((x) => x.asStated)" :key="c.id" class="text-[0.93rem] text-soft">As it was said, {{ c.role }}: “{{ c.asStated }}”</p>
         </section>

@@ -8,7 +8,7 @@ import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, moment, money, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { useSession } from "../team/session";
+import { useSession } from "../team";
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();

@@ -8,7 +8,7 @@ import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import { quantity } from "../parts/format";
-import { useCatalogue, variantName } from "../patterns/catalogue";
+import { useCatalogue, variantName } from "../patterns";
 
 const { patterns } = useCatalogue();
 const stock = useQuery({ key: ["stock"], query: () => call(listStock) });

@@ -1,0 +1,2 @@
+export * from "./catalogue";
+export { default as FlyDrawing } from "./FlyDrawing.vue";

@@ -1,0 +1,1 @@
+export { useSession } from "./session";
