@@ -56,7 +56,7 @@ export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const e = error as Error & DatabaseError;
   const code = e.driverError?.code ?? e.code ?? "";
-  return awayCodes.has(code) || /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Driver not Connected/i.test(error.message);
+  return awayCodes.has(code) || /not currently accepting connections|timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Driver not Connected/i.test(error.message);
 }
 
 /** What goes over the wire for an error; undefined for the unexpected, of which nothing is told. */

@@ -15,6 +15,9 @@ function programs() {
   return found ? found.replace(/\/initdb$/, "") : undefined;
 }
 
+/** Folder of PostgreSQL's programs, installed first where they are missing. */
+export const programsFolder = () => ensurePrograms();
+
 function ensurePrograms() {
   const there = programs();
   if (there) return there;

@@ -1,0 +1,11 @@
+import { expect, type Page } from "@playwright/test";
+
+/** Signs in by the demo's buttons. */
+export async function enterAs(page: Page, name: string): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("button", { name: new RegExp(name) }).click();
+  await expect(page.getByRole("navigation", { name: "Along the bench" })).toBeVisible();
+}
+
+export const station = (page: Page, name: string) => page.getByRole("navigation", { name: "Along the bench" }).getByRole("link", { name: new RegExp(name) }).click();
+export const leave = (page: Page) => page.getByRole("button", { name: "Sign out" }).click();

@@ -1,0 +1,59 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+import { enterAs } from "./room";
+
+const screens = ["/orders", "/batches", "/materials", "/plan", "/bench", "/box", "/patterns", "/patterns/copper-lodger", "/patterns/old-pilot", "/stock", "/stock/HK-DRY-GZ", "/hooks", "/people", "/book"];
+
+for (const scheme of ["light", "dark"] as const)
+  test(`every main screen passes WCAG 2.2 AA checks, ${scheme}`, async ({ browser }) => {
+    test.setTimeout(180_000);
+    const context = await browser.newContext({ colorScheme: scheme, viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    const check = async (name: string) => {
+      const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
+      expect.soft(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(" | ")}`), name).toEqual([]);
+    };
+    await page.goto("/");
+    await expect(page.getByText("Enter the demo room as")).toBeVisible();
+    await check("sign-in");
+    await enterAs(page, "Maren Holt");
+    for (const screen of screens) {
+      await page.goto(screen);
+      await page.waitForLoadState("networkidle");
+      await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      await check(screen);
+    }
+    await page.goto("/batches");
+    await page.getByRole("row", { name: /Slate Wisp 12 slate/ }).getByRole("link").first().click();
+    await page.getByRole("button", { name: /Working of/ }).first().waitFor();
+    await check("a batch");
+    await page.getByRole("button", { name: /Working of/ }).first().click();
+    await check("the working panel");
+    await page.keyboard.press("Escape");
+    await page.getByRole("link", { name: "Pull sheet" }).click();
+    await expect(page.getByRole("heading", { name: /Pull sheet/ })).toBeVisible();
+    await check("the pull sheet");
+    await page.goto("/bench");
+    await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
+    await expect(page.getByTestId("good")).toBeVisible();
+    await check("the tally");
+    await context.close();
+  });
+
+test("bench and stock work on a phone", async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await enterAs(page, "Tobias Reek");
+  for (const screen of ["/bench", "/stock", "/stock/TH-70-OL", "/orders", "/batches"]) {
+    await page.goto(screen);
+    await page.waitForLoadState("networkidle");
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), screen).toBeLessThanOrEqual(390);
+  }
+  await page.goto("/bench");
+  await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
+  const before = Number(await page.getByTestId("good").textContent());
+  await page.getByRole("button", { name: /Good fly/ }).tap();
+  await expect(page.getByTestId("good")).toHaveText(String(before + 1));
+  for (const name of [/Good fly/, /^Reject/, /^Undo/, /Next/]) expect((await page.getByRole("button", { name }).boundingBox())?.height).toBeGreaterThanOrEqual(44);
+  await context.close();
+});
