@@ -8,4 +8,8 @@ export async function enterAs(page: Page, name: string): Promise<void> {
 }
 
 export const station = (page: Page, name: string) => page.getByRole("navigation", { name: "Along the bench" }).getByRole("link", { name: new RegExp(name) }).click();
-export const leave = (page: Page) => page.getByRole("button", { name: "Sign out" }).click();
+export async function leave(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Sign out" }).click();
+  await expect(page.getByText("Enter the demo room as")).toBeVisible();
+  await page.waitForLoadState("networkidle");
+}

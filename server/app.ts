@@ -59,7 +59,7 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
   app.set("trust proxy", options.trustProxy ? 1 : false);
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/health" }, serializers: { req: (r: { method: string; url: string }) => ({ method: r.method, url: r.url }), res: (r: { statusCode: number }) => ({ status: r.statusCode }) } }));
   app.use(headers);
-  app.use(compression({ filter: (request, response) => request.path !== "/api/live" && compression.filter(request, response) }));
+  app.use(compression({ filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response) }));
   app.use("/api", rateLimit({ windowMs: 60_000, limit: options.requestsPerMinute ?? 1200, standardHeaders: "draft-8", legacyHeaders: false, handler: () => { throw new Problem(429, "too-many-requests", "Too many requests", "Too many requests in a minute. Wait a little."); } }));
   openRoutes(app, options);
   app.use("/api", express.json({ limit: "512kb" }), sameOrigin);

@@ -42,8 +42,8 @@ const close = () => emit("finish", rows.value.map((r) => ({ key: r.key, used: in
     </table></div>
     <div class="mt-3 flex flex-wrap items-end gap-3">
       <label><span class="label">Minutes at the vise, if known</span><input v-model.number="minutes" class="field fig w-28" type="number" min="0" /></label>
-      <button class="btn btn-main min-h-11" :disabled="busy || !adds">Finish the batch</button>
-      <button type="button" class="btn min-h-11" @click="$emit('leave')">Not yet</button>
+      <button class="btn btn-main min-h-[44px]" :disabled="busy || !adds">Finish the batch</button>
+      <button type="button" class="btn min-h-[44px]" @click="$emit('leave')">Not yet</button>
       <span v-if="!adds" class="text-call">More is used and spoiled than was taken: correct it.</span>
     </div>
   </form>

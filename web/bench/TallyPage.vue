@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
-import { computed, onMounted, ref } from "vue";
+import { computed, onMounted, ref, watch } from "vue";
 import { finishBatch, losses, rejectReasons } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
@@ -20,18 +20,19 @@ const { may } = useSession();
 const { patterns, fly } = useCatalogue();
 const router = useRouter();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
-const { pending, waiting, refused, tally, send: sendWaiting } = useTallies(props.id);
+const { counts, heard, waiting, refused, tally, send: sendWaiting } = useTallies(props.id);
 const { busy, refusal, send } = useChange();
 const choosing = ref(false);
 const loss = ref<(typeof losses)[number]>("whole fly");
 const finishing = ref(false);
-const last = useStorage<string[]>(`kasten.tallied.${props.id}`, []);
+const last = useStorage<{ id: string; kind: "good" | "reject" }[]>(`kasten.tallied.${props.id}`, []);
 const step = useStorage(`kasten.step.${props.id}`, 0);
 onMounted(() => void sendWaiting());
 
 const b = computed(() => batch.data.value);
-const good = computed(() => (b.value?.good ?? 0) + pending.value.good);
-const rejected = computed(() => (b.value?.rejected ?? 0) + pending.value.rejected);
+watch(b, (now) => now && heard(now.good, now.rejected), { immediate: true });
+const good = computed(() => counts.value.good);
+const rejected = computed(() => counts.value.rejected);
 const steps = computed(() => {
   const p = patterns.value.get(b.value?.pattern ?? "");
   if (!b.value || !p) return [];
@@ -47,17 +48,17 @@ const now = computed(() => steps.value[Math.min(step.value, steps.value.length -
 const canTally = computed(() => may("tie and tally") && ["pulled", "tying"].includes(b.value?.state ?? "") && !finishing.value);
 
 function one(): void {
-  if (canTally.value) last.value = [...last.value.slice(-200), tally({ kind: "good" })];
+  if (canTally.value) last.value = [...last.value.slice(-200), { id: tally({ kind: "good" }), kind: "good" }];
 }
 function reject(reason: (typeof rejectReasons)[number]): void {
   choosing.value = false;
-  if (canTally.value) last.value = [...last.value.slice(-200), tally({ kind: "reject", reason, loss: loss.value })];
+  if (canTally.value) last.value = [...last.value.slice(-200), { id: tally({ kind: "reject", reason, loss: loss.value }), kind: "reject" }];
 }
 function undo(): void {
-  const id = last.value.at(-1);
-  if (!id || !canTally.value) return;
+  const latest = last.value.at(-1);
+  if (!latest || !canTally.value) return;
   last.value = last.value.slice(0, -1);
-  tally({ kind: "undo", undoes: id });
+  tally({ kind: "undo", undoes: latest.id, undoesKind: latest.kind });
 }
 const away = (e: KeyboardEvent) => e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A|SUMMARY)$/.test(e.target.tagName);
 onKeyStroke([" ", "Enter"], (e) => {
@@ -92,7 +93,7 @@ async function finish(uses: { key: string; used: number; scrapped: number }[], m
       <section aria-label="The step in hand">
         <FlyDrawing :pattern="b.pattern" :size="b.size" :variant="b.variant" :form="b.form" class="h-56 border border-rule" />
         <div v-if="now" class="sheet mt-2 p-4">
-          <div class="flex items-start justify-between gap-3"><p class="text-soft">Step <span class="fig">{{ step + 1 }}</span> of <span class="fig">{{ steps.length }}</span></p><div class="flex gap-2"><button class="btn min-h-11" :disabled="step === 0" @click="step--">Back <span class="key">←</span></button><button class="btn min-h-11" :disabled="step >= steps.length - 1" @click="step++">Next <span class="key">→</span></button></div></div>
+          <div class="flex items-start justify-between gap-3"><p class="text-soft">Step <span class="fig">{{ step + 1 }}</span> of <span class="fig">{{ steps.length }}</span></p><div class="flex gap-2"><button class="btn min-h-[44px]" :disabled="step === 0" @click="step--">Back <span class="key">←</span></button><button class="btn min-h-[44px]" :disabled="step >= steps.length - 1" @click="step++">Next <span class="key">→</span></button></div></div>
           <p class="text-2xl font-bold">{{ now.name }}</p>
           <p v-if="now.material" class="text-lg">{{ now.material }}</p>
           <p class="fig text-xl">{{ now.zone }}</p>
@@ -110,10 +111,10 @@ async function finish(uses: { key: string; used: number; scrapped: number }[], m
         <div v-if="choosing" class="sheet p-3">
           <p class="mb-1 font-semibold">What was wrong?</p>
           <label class="mb-2 block">Lost: <select v-model="loss" class="field"><option v-for="l in losses" :key="l">{{ l }}</option></select></label>
-          <div class="grid grid-cols-2 gap-2"><button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-11 justify-start" @click="reject(r)"><span class="key">{{ i + 1 }}</span>{{ r }}</button></div>
+          <div class="grid grid-cols-2 gap-2"><button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-[44px] justify-start" @click="reject(r)"><span class="key">{{ i + 1 }}</span>{{ r }}</button></div>
         </div>
         <p v-if="waiting.length > 0" class="text-soft" role="status"><span class="fig">{{ waiting.length }}</span> {{ waiting.length === 1 ? "tally is" : "tallies are" }} kept here and on the way to the server.</p>
-        <button class="btn min-h-11 justify-center" :class="{ 'btn-main': good >= b.owed }" :disabled="!canTally || waiting.length > 0 || good + rejected === 0" @click="finishing = true">Finish the batch</button>
+        <button class="btn min-h-[44px] justify-center" :class="{ 'btn-main': good >= b.owed }" :disabled="!canTally || waiting.length > 0 || good + rejected === 0" @click="finishing = true">Finish the batch</button>
         <p v-if="!canTally" class="callout">{{ b.state === "finished" ? "This batch is finished." : may("tie and tally") ? "Pull its kit first: then it can be tallied." : "Tallying is for tiers. Ask one of them." }}</p>
         <details class="text-[0.95rem]"><summary>In the kit</summary><ul><li v-for="r in b.requirements" :key="r.key">{{ r.role }}: {{ quantity(r.pulled, r.unit) }} {{ r.materialName }}</li></ul></details>
         <p class="text-[0.88rem] text-soft">Rest hands, neck and eyes ten minutes in every hour.</p>

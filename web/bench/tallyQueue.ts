@@ -1,5 +1,5 @@
 import { useStorage } from "@vueuse/core";
-import { computed, ref } from "vue";
+import { computed, reactive, ref } from "vue";
 import { sendTallies, type Tally } from "@kasten/contract/bench";
 import { call, newKey, Refusal } from "../http";
 
@@ -7,7 +7,11 @@ import { call, newKey, Refusal } from "../http";
  * Tallies of this device. Each is kept here before anything else happens, and leaves only when the server has it;
  * every one has its own id, so that sending twice counts once.
  */
-const waiting = useStorage<Tally[]>("kasten.tallies", []);
+/** A tally on its way; an undo also remembers what it takes back, so that the count shown is right before the server knows. */
+type Waiting = Tally & { undoesKind?: "good" | "reject" };
+const waiting = useStorage<Waiting[]>("kasten.tallies", []);
+/** The server's counts as last heard, in its reply or with the batch, whichever came last. */
+const confirmed = reactive<Record<string, { good: number; rejected: number }>>({});
 const refused = ref<{ id: string; detail: string }[]>([]);
 const sending = ref(false);
 const RETRY_MS = 1500;
@@ -23,6 +27,7 @@ async function send(): Promise<void> {
     const reply = await call(sendTallies, { body: { tallies: lot }, once: true });
     const gone = new Set(lot.map((t) => t.id));
     waiting.value = waiting.value.filter((t) => !gone.has(t.id));
+    for (const c of reply.counts) confirmed[c.batch] = { good: c.good, rejected: c.rejected };
     refused.value = [...refused.value, ...reply.refused];
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
@@ -36,19 +41,18 @@ async function send(): Promise<void> {
 
 export function useTallies(batch: string) {
   const mine = computed(() => waiting.value.filter((t) => t.batch === batch));
-  /** Counts that the server does not have yet. */
-  const pending = computed(() => {
-    const undone = new Set(mine.value.flatMap((t) => (t.undoes ? [t.undoes] : [])));
-    const known = new Set(mine.value.map((t) => t.id));
-    const live = mine.value.filter((t) => t.kind !== "undo" && !undone.has(t.id));
-    return { good: live.filter((t) => t.kind === "good").length, rejected: live.filter((t) => t.kind === "reject").length, takenBack: mine.value.filter((t) => t.kind === "undo" && !known.has(t.undoes ?? "")).length };
-  });
-  function tally(t: Pick<Tally, "kind" | "reason" | "loss" | "undoes">): string {
+  const of = (kind: "good" | "reject") => mine.value.filter((t) => t.kind === kind).length - mine.value.filter((t) => t.kind === "undo" && t.undoesKind === kind).length;
+  /** What the server has, and what is still on the way to it. */
+  const counts = computed(() => ({ good: (confirmed[batch]?.good ?? 0) + of("good"), rejected: (confirmed[batch]?.rejected ?? 0) + of("reject") }));
+  const heard = (good: number, rejected: number) => {
+    confirmed[batch] = { good, rejected };
+  };
+  function tally(t: Pick<Waiting, "kind" | "reason" | "loss" | "undoes" | "undoesKind">): string {
     const id = newKey();
     waiting.value = [...waiting.value, { ...t, id, batch, at: new Date().toISOString() }];
     timer = undefined;
     void send();
     return id;
   }
-  return { pending, waiting: mine, refused, tally, send };
+  return { counts, heard, waiting: mine, refused, tally, send };
 }

@@ -4,7 +4,7 @@ import { onKeyStroke } from "@vueuse/core";
 import { BookOpen, Feather, LogOut, Moon, Package, Sun, Users, Anchor } from "lucide-vue-next";
 import { Toaster } from "vue-sonner";
 import "vue-sonner/style.css";
-import { computed } from "vue";
+import { computed, nextTick, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
@@ -23,6 +23,7 @@ const here = computed(() => {
   const path = route.path;
   return (p: string) => path === p || path.startsWith(`${p}/`);
 });
+watch(() => route.path, () => void nextTick(() => document.querySelector(".station.is-here")?.scrollIntoView({ inline: "center", block: "nearest" })), { immediate: true });
 const isTyping = (e: KeyboardEvent) => e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName);
 onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
   if (isTyping(e) || e.ctrlKey || e.metaKey || !e.altKey) return;
@@ -39,7 +40,7 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
         <RouterLink to="/orders" class="hidden w-[8.6rem] shrink-0 items-center gap-2 border-r border-rule px-3 text-lg font-bold md:flex"><img src="/mark.svg" alt="" class="h-6 w-6" />Kasten</RouterLink>
         <nav aria-label="Along the bench" class="min-w-0 flex-1 overflow-x-auto">
           <ol class="flex h-full">
-            <li v-for="s in stations" :key="s.name" class="flex min-w-20 flex-1">
+            <li v-for="s in stations" :key="s.name" class="flex min-w-[6.4rem] flex-1">
               <RouterLink :to="s.path" class="station flex w-full flex-col justify-center px-3 pb-2 pt-2" :class="{ 'is-here': here(s.path) }" :aria-current="here(s.path) ? 'page' : undefined" :title="`Alt + ${s.key}`">
                 <span class="flex items-baseline justify-between gap-2"><span class="font-semibold">{{ s.label }}</span><span class="fig text-[0.95rem] text-soft"><span class="sr-only">waiting: </span>{{ counts.data.value?.[s.name] ?? "" }}</span></span>
               </RouterLink>

@@ -29,7 +29,7 @@ const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity
       <h2 class="plate fig">{{ drawer }}</h2>
       <ul>
         <li v-for="i in items" :key="i.code" class="py-0.5">
-          <RouterLink :to="`/stock/${i.code}`" class="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-2 hover:text-deep"><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span><b class="fig whitespace-nowrap"><NumberWords :words="quantity(i.quantity, i.unit)" /></b></RouterLink>
+          <RouterLink :to="`/stock/${i.code}`" class="grid min-h-[24px] grid-cols-[auto_1fr_auto] items-baseline gap-x-2 py-0.5 hover:text-deep"><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span><b class="fig whitespace-nowrap"><NumberWords :words="quantity(i.quantity, i.unit)" /></b></RouterLink>
           <p v-if="i.coversDozens !== null" class="pl-5 text-[0.85rem]" :class="short(i) ? 'font-semibold text-call' : 'text-soft'">{{ short(i) ? "runs out after" : "covers all" }} <span class="fig">{{ i.coversDozens.toFixed(0) }}</span> dz of the coming work</p>
         </li>
       </ul>

@@ -46,7 +46,7 @@ async function begin(): Promise<void> {
         <section v-if="state?.demo.length" class="mb-6">
           <h2 class="mb-2">Enter the demo room as</h2>
           <ul class="grid gap-1.5">
-            <li v-for="p in state.demo" :key="p.id"><button class="btn w-full justify-between !min-h-11" :disabled="busy" @click="enterAs(p.id)"><span>{{ p.name }}</span><span class="font-normal text-soft">{{ words[p.role] }}</span></button></li>
+            <li v-for="p in state.demo" :key="p.id"><button class="btn w-full justify-between !min-h-[44px]" :disabled="busy" @click="enterAs(p.id)"><span>{{ p.name }}</span><span class="font-normal text-soft">{{ words[p.role] }}</span></button></li>
           </ul>
         </section>
         <form class="grid gap-3" @submit.prevent="enter">

@@ -1,0 +1,65 @@
+import { spawn } from "node:child_process";
+import { existsSync, mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { ensureModules, installPackages, root } from "./lib/run.mjs";
+import { ensureBuilt } from "./lib/serve.mjs";
+
+/** npm run shots: remakes docs/screenshots/ from a fresh demo room, one picture of each main view. */
+ensureModules();
+if (!existsSync("/usr/bin/chromium")) installPackages(["chromium"], "for the pictures");
+ensureBuilt();
+const { chromium } = await import("@playwright/test");
+const folder = join(root, "docs/screenshots");
+mkdirSync(folder, { recursive: true });
+const PORT = "4695";
+const base = `http://127.0.0.1:${PORT}`;
+const server = spawn(process.execPath, ["e2e/serve.mjs"], { cwd: root, stdio: "inherit", env: { ...process.env, PORT, E2E_DATABASE: "shots_room" } });
+for (let i = 0; i < 240; i++) {
+  if ((await fetch(`${base}/api/health`).catch(() => undefined))?.ok) break;
+  await new Promise((r) => setTimeout(r, 250));
+}
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] });
+
+async function enter(options) {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: "Europe/Berlin", ...options })).newPage();
+  await page.goto(base);
+  await page.getByRole("button", { name: /Maren Holt/ }).click();
+  await page.getByRole("navigation", { name: "Along the bench" }).waitFor();
+  return page;
+}
+async function shot(page, path, name, before) {
+  if (path) await page.goto(base + path);
+  await page.getByRole("heading", { level: 1 }).first().waitFor();
+  await before?.();
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(`${name}.png`);
+}
+
+const page = await enter({});
+await shot(page, "/orders", "orders", () => page.fill("#order-text", "6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar"));
+await page.fill("#order-text", "");
+await shot(page, "/batches", "batches");
+await page.getByRole("row", { name: /Copper Lodger 14 olive/ }).getByRole("link").first().click();
+await shot(page, undefined, "batch");
+await page.getByRole("button", { name: /Working of rib/ }).click();
+await shot(page, undefined, "working");
+await page.keyboard.press("Escape");
+await page.getByRole("link", { name: "Pull sheet" }).click();
+await page.getByRole("heading", { name: /Pull sheet/ }).waitFor();
+await shot(page, undefined, "pull-sheet");
+for (const [path, name] of [["/materials", "materials"], ["/plan", "plan"], ["/box", "box"], ["/patterns", "patterns"], ["/stock", "stock"], ["/hooks", "hooks"], ["/people", "people"], ["/book", "book"]]) await shot(page, path, name);
+await page.goto(`${base}/bench`);
+await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
+await page.getByTestId("good").waitFor();
+await shot(page, undefined, "bench");
+const dark = await enter({ colorScheme: "dark" });
+await shot(dark, "/patterns/mole-pier", "pattern-dark");
+const phone = await enter({ viewport: { width: 390, height: 844 } });
+await phone.goto(`${base}/bench`);
+await phone.getByRole("link", { name: /Slate Wisp 12/ }).click();
+await phone.getByTestId("good").waitFor();
+await shot(phone, undefined, "bench-phone");
+await browser.close();
+server.kill("SIGTERM");
+await new Promise((r) => server.once("exit", r));
