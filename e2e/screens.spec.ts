@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
-import { enterAs } from "./room";
+import { enterAs, settled } from "./room";
 
 const screens = ["/orders", "/batches", "/materials", "/plan", "/bench", "/box", "/patterns", "/patterns/copper-lodger", "/patterns/old-pilot", "/stock", "/stock/HK-DRY-GZ", "/hooks", "/people", "/book"];
 
@@ -19,8 +19,7 @@ for (const scheme of ["light", "dark"] as const)
     await enterAs(page, "Maren Holt");
     for (const screen of screens) {
       await page.goto(screen);
-      await page.waitForLoadState("networkidle");
-      await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      await settled(page);
       await check(screen);
     }
     await page.goto("/batches");
@@ -46,7 +45,7 @@ test("bench and stock work on a phone", async ({ browser }) => {
   await enterAs(page, "Tobias Reek");
   for (const screen of ["/bench", "/stock", "/stock/TH-70-OL", "/orders", "/batches"]) {
     await page.goto(screen);
-    await page.waitForLoadState("networkidle");
+    await settled(page);
     expect(await page.evaluate("document.documentElement.scrollWidth"), screen).toBeLessThanOrEqual(390);
   }
   await page.goto("/bench");

@@ -29,37 +29,44 @@ async function enter(options) {
 }
 async function shot(page, path, name, before) {
   if (path) await page.goto(base + path);
-  await page.getByRole("heading", { level: 1 }).first().waitFor();
+  await page.locator("h1").first().waitFor();
   await before?.();
   await page.waitForTimeout(900);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`${name}.png`);
 }
 
-const page = await enter({});
-await shot(page, "/orders", "orders", () => page.fill("#order-text", "6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar"));
-await page.fill("#order-text", "");
-await shot(page, "/batches", "batches");
-await page.getByRole("row", { name: /Copper Lodger 14 olive/ }).getByRole("link").first().click();
-await shot(page, undefined, "batch");
-await page.getByRole("button", { name: /Working of rib/ }).click();
-await shot(page, undefined, "working");
-await page.keyboard.press("Escape");
-await page.getByRole("link", { name: "Pull sheet" }).click();
-await page.getByRole("heading", { name: /Pull sheet/ }).waitFor();
-await shot(page, undefined, "pull-sheet");
-for (const [path, name] of [["/materials", "materials"], ["/plan", "plan"], ["/box", "box"], ["/patterns", "patterns"], ["/stock", "stock"], ["/hooks", "hooks"], ["/people", "people"], ["/book", "book"]]) await shot(page, path, name);
-await page.goto(`${base}/bench`);
-await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
-await page.getByTestId("good").waitFor();
-await shot(page, undefined, "bench");
-const dark = await enter({ colorScheme: "dark" });
-await shot(dark, "/patterns/mole-pier", "pattern-dark");
-const phone = await enter({ viewport: { width: 390, height: 844 } });
-await phone.goto(`${base}/bench`);
-await phone.getByRole("link", { name: /Slate Wisp 12/ }).click();
-await phone.getByTestId("good").waitFor();
-await shot(phone, undefined, "bench-phone");
-await browser.close();
-server.kill("SIGTERM");
-await new Promise((r) => server.once("exit", r));
+async function all() {
+  const page = await enter({});
+  await shot(page, "/orders", "orders", () => page.fill("#order-text", "6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar"));
+  await page.fill("#order-text", "");
+  await shot(page, "/batches", "batches");
+  await page.getByRole("row", { name: /Copper Lodger 14 olive/ }).getByRole("link").first().click();
+  await shot(page, undefined, "batch");
+  await page.getByRole("button", { name: /Working of rib/ }).click();
+  await shot(page, undefined, "working");
+  await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Pull sheet" }).click();
+  await page.getByRole("heading", { name: /Pull sheet/ }).waitFor();
+  await shot(page, undefined, "pull-sheet");
+  for (const [path, name] of [["/materials", "materials"], ["/plan", "plan"], ["/box", "box"], ["/patterns", "patterns"], ["/stock", "stock"], ["/hooks", "hooks"], ["/people", "people"], ["/book", "book"]]) await shot(page, path, name);
+  await page.goto(`${base}/bench`);
+  await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
+  await page.getByTestId("good").waitFor();
+  await shot(page, undefined, "bench");
+  const dark = await enter({ colorScheme: "dark" });
+  await shot(dark, "/patterns/mole-pier", "pattern-dark");
+  const phone = await enter({ viewport: { width: 390, height: 844 } });
+  await phone.goto(`${base}/bench`);
+  await phone.getByRole("link", { name: /Slate Wisp 12/ }).click();
+  await phone.getByTestId("good").waitFor();
+  await shot(phone, undefined, "bench-phone");
+}
+
+try {
+  await all();
+} finally {
+  await browser.close();
+  server.kill("SIGTERM");
+  await new Promise((r) => server.once("exit", r));
+}
