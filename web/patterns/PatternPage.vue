@@ -69,7 +69,8 @@ function show(r: (typeof materials.value)[number]): void {
         </section>
         <section><h2 class="mb-1">Steps</h2>
           <ol class="sheet"><li v-for="(s, i) in composed.fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5"><span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b class="mr-2">{{ s.name }}</b><span class="text-soft">{{ s.material?.name }}</span><span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span><span v-if="s.step.caution" class="block text-[0.93rem] text-call">{{ s.step.caution }}</span></li></ol>
-          <p class="mt-2 text-[0.93rem]">Finish: <template v-if="p.recipe.finish.state === 'given'">{{ p.recipe.finish.coats }} {{ p.recipe.finish.coats === 1 ? "coat" : "coats" }}, {{ p.recipe.finish.dryMinutes }} minutes to dry each</template><template v-else>none, on purpose</template>.</p>
+          <p class="mt-2 text-[0.93rem]">Hook: {{ hooks.get(p.recipe.hookModel)?.name }}<template v-if="p.recipe.shankTolerance">; a shank up to {{ p.recipe.shankTolerance }} {{ p.recipe.shankTolerance === 1 ? "step" : "steps" }} longer or shorter will do</template>.</p>
+          <p class="text-[0.93rem]">Finish: <template v-if="p.recipe.finish.state === 'given'">{{ p.recipe.finish.coats }} {{ p.recipe.finish.coats === 1 ? "coat" : "coats" }}, {{ p.recipe.finish.dryMinutes }} minutes to dry each</template><template v-else>none, on purpose</template>.</p>
           <p v-for="c in p.recipe.components.filter((x) => x.asStated)" :key="c.id" class="text-[0.93rem] text-soft">As it was said, {{ c.role }}: “{{ c.asStated }}”</p>
         </section>
       </div>

@@ -64,6 +64,7 @@ async function save(p: Person | null): Promise<void> {
         <div>
           <ul class="flex flex-wrap gap-x-4 text-[0.94rem]"><li v-for="(d, k) in weekdays" v-show="p.hours.some((h) => h.day === k + 1)" :key="d"><b>{{ d }}</b> <span class="fig">{{ p.hours.filter((h) => h.day === k + 1).map((h) => `${time(h.from)}–${time(h.to)}`).join(", ") }}</span></li></ul>
           <p class="text-[0.94rem]">{{ p.skills.join(", ") || "no tying skills" }}</p>
+          <p v-if="Object.keys(p.methods).length" class="text-[0.92rem]">{{ Object.entries(p.methods).map(([question, way]) => `${question} ${way}`).join(", ") }}</p>
           <p v-if="Object.keys(p.numberWords).length" class="text-[0.92rem] text-soft">Says {{ Object.entries(p.numberWords).map(([w, n]) => `“${w}” for ${n}`).join(", ") }}</p>
         </div>
         <button v-if="may('manage people')" class="btn self-start" @click="edit(p)">Change<span class="sr-only"> {{ p.name }}</span></button>
