@@ -40,7 +40,8 @@ export function ensureModules() {
   const stamp = join(root, "node_modules/.package-lock.json");
   if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(join(root, "package-lock.json")).mtimeMs) return;
   console.log("Installing dependencies …");
-  run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"]);
+  // Not npm ci: it refuses a lock file that lacks optional builds for other platforms, which not every registry offers.
+  run("npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"]);
 }
 
 /** The newest change among the sources below some folders. */
