@@ -7,8 +7,8 @@ const SLACK = 1e-9;
 /** Floor of `x`, forgiving 1e-9 below a whole number. */
 export const floorSafe = (x: number): number => Math.floor(x + SLACK);
 
-/** Ceiling of `x`, forgiving 1e-9 above a whole number. */
-export const ceilSafe = (x: number): number => Math.ceil(x - SLACK);
+/** Ceiling of `x`, forgiving 1e-9 above a whole number. Zero is never negative zero. */
+export const ceilSafe = (x: number): number => Math.ceil(x - SLACK) + 0;
 
 /** Round half up: 2.5 → 3, −2.5 → −2. */
 export const roundHalfUp = (x: number): number => Math.floor(x + 0.5 + SLACK);
