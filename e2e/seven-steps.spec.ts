@@ -38,6 +38,7 @@ test("from a typed order to a boxed dozen", async ({ page }) => {
 
   await test.step("3 open it: materials, the working of a number, the fly to scale", async () => {
     await page.getByRole("row", { name: /Copper Lodger 12 rust/ }).getByRole("link").first().click();
+    await expect(page.getByRole("heading", { level: 1, name: /^Batch \d+/ })).toBeVisible();
     await expect(page.getByRole("img", { name: "Copper Lodger, size 12, side view to scale" })).toBeVisible();
     await page.getByRole("button", { name: /Working of rib/ }).click();
     const panel = page.getByRole("dialog");
