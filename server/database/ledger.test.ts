@@ -16,7 +16,7 @@ const places: Record<string, number> = {};
 const admin = new pg.Pool({ connectionString: inject("databaseUrl"), max: 1 });
 
 beforeAll(async () => {
-  const name = `ledger_${process.pid}`;
+  const name = `test_ledger_${process.pid}`;
   await admin.query(`CREATE DATABASE ${name}`);
   const u = new URL(inject("databaseUrl"));
   u.pathname = `/${name}`;
@@ -30,7 +30,6 @@ beforeAll(async () => {
 afterAll(async () => {
   await pool.end();
   await room.stop();
-  await admin.query(`DROP DATABASE ledger_${process.pid} WITH (FORCE)`);
   await admin.end();
 });
 
@@ -105,7 +104,7 @@ test("a backup is restored whole, rules included", async () => {
   const folder = mkdtempSync(join(tmpdir(), "kasten-backup-"));
   const file = join(folder, "room.dump");
   const root = join(import.meta.dirname, "../..");
-  const restoredUrl = await freshDatabase(room.source, url, `restored_${process.pid}`);
+  const restoredUrl = await freshDatabase(room.source, url, `test_restored_${process.pid}`);
   execFileSync(process.execPath, ["tools/backup.mjs", file], { cwd: root, env: { ...process.env, DATABASE_URL: url } });
   execFileSync(process.execPath, ["tools/restore.mjs", file], { cwd: root, env: { ...process.env, DATABASE_URL: restoredUrl } });
   const restored = new pg.Pool({ connectionString: restoredUrl, max: 2 });
@@ -113,6 +112,5 @@ test("a backup is restored whole, rules included", async () => {
   expect((await restored.query(counts)).rows).toEqual((await pool.query(counts)).rows);
   await expect(restored.query("DELETE FROM movement")).rejects.toMatchObject({ constraint: "movement_is_for_good" });
   await restored.end();
-  await room.source.query(`DROP DATABASE restored_${process.pid} WITH (FORCE)`);
   rmSync(folder, { recursive: true });
 });

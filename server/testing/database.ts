@@ -12,15 +12,15 @@ declare module "vitest" {
 export default async function setup(project: TestProject): Promise<() => Promise<void>> {
   const admin = process.env.TEST_POSTGRES;
   if (!admin) throw new Error("Run the API tests with npm test, which starts a PostgreSQL for them.");
-  const name = `api_${randomBytes(4).toString("hex")}`;
+  const name = `test_api_${randomBytes(4).toString("hex")}`;
   const client = new pg.Client({ connectionString: admin });
   await client.connect();
+  // Those of earlier runs are dropped now: at the end of a run, connections may still be closing.
+  const old = await client.query<{ datname: string }>("SELECT datname FROM pg_database WHERE datname LIKE 'test\\_%'");
+  for (const { datname } of old.rows) await client.query(`DROP DATABASE "${datname}" WITH (FORCE)`);
   await client.query(`CREATE DATABASE ${name}`);
   const url = new URL(admin);
   url.pathname = `/${name}`;
   project.provide("databaseUrl", url.href);
-  return async () => {
-    await client.query(`DROP DATABASE ${name} WITH (FORCE)`);
-    await client.end();
-  };
+  return () => client.end();
 }
