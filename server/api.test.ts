@@ -213,6 +213,14 @@ describe("batches", () => {
     expect(bought.minutes).toBeCloseTo(made.minutes * 0.88, 6);
   });
 
+  test("a station that is down holds back only the batches that need it", async () => {
+    const held = async (pattern: string, size: string, variant: string) => (await owner.ok(readBatch, { params: { id: (await batchesOf({ pattern, size, variant }))[0]?.id ?? "" } })).held_back.join(" ");
+    await room.source.query("UPDATE setting SET value = value || '{\"stationsDown\": [\"finishing\"]}' WHERE key = 'shop'");
+    expect(await held("tar-pupa", "14", "black")).toContain("The finishing station is down");
+    expect(await held("dawn-bollard", "18", "grey")).not.toContain("is down");
+    await room.source.query("UPDATE setting SET value = value || '{\"stationsDown\": []}' WHERE key = 'shop'");
+  });
+
   test("a blend is milled for the batch with a reserve, parts out and one lot in", async () => {
     const [batch] = await batchesOf({ pattern: "rope-walker", size: "8", variant: "dark" });
     if (!batch) throw new Error("no batch");

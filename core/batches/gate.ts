@@ -17,6 +17,6 @@ export function gateReasons(g: GateInput): string[] {
     ...g.shortages.map((s) => `Short of ${s}.`),
     ...g.mixedLots.map((m) => `The ${m} would mix dye lots. Choose one lot, or say that mixing is accepted.`),
     ...(g.peopleAble === 0 ? [`Nobody in the room has every skill that it asks for: ${g.skills.join(", ")}.`] : []),
-    ...g.stationsDown.map((s) => `The ${s} is down.`),
+    ...g.stationsDown.map((s) => `The ${s} station is down.`),
   ];
 }

@@ -85,6 +85,7 @@ const emptyWorking: Working = { formula: "", written: "", inputs: [], through: [
 export function gateOf(room: BatchRoom, people: { role: string; skills: string[] }[]): string[] {
   const { batch, recipe, requirements, fault } = room.computed;
   const skills = [...new Set([...recipe.skills, ...recipe.steps.flatMap((s) => (s.component && batch.buy.includes(s.component) ? [] : (s.skills ?? [])))])];
+  const stations = new Set([...room.computed.prep.flatMap((t) => (t.station ? [t.station] : [])), ...(recipe.finish.state === "given" ? ["finishing"] : [])]);
   const mixed = requirements.filter((r) => new Set(room.reserved.filter((x) => x.key === r.key && x.dyeLot).map((x) => x.dyeLot)).size > 1);
   return [
     ...(fault ? [fault] : []),
@@ -94,7 +95,7 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
       mixedLots: batch.mixLots ? [] : mixed.map((r) => r.materialName),
       skills,
       peopleAble: people.filter((p) => p.role !== "shop" && skills.every((s) => p.skills.includes(s))).length,
-      stationsDown: room.world.settings.stationsDown,
+      stationsDown: room.world.settings.stationsDown.filter((s) => stations.has(s)),
     }),
   ];
 }
