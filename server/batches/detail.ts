@@ -11,7 +11,7 @@ import { allocateFor, freeFor, lotsInDrawers, proposalFor, proposalWords, pulled
 import { readWorld, todayIn, type World } from "../patterns";
 import { allPeople } from "../team";
 import { computeBatch, type ComputedBatch } from "./compute";
-import { readLearned } from "./knowledge";
+import { readLearned, type Learned } from "./knowledge";
 import { batchById } from "./open";
 
 /** Everything about one batch that its page, its pull sheet and its gate need. */
@@ -19,6 +19,7 @@ export interface BatchRoom {
   world: World;
   today: string;
   computed: ComputedBatch;
+  learned: Learned;
   lots: Map<string, StockedLot[]>;
   reserved: ReservedRow[];
   pulled: Map<string, number>;
@@ -29,10 +30,12 @@ export async function readBatchRoom(db: EntityManager, id: string): Promise<Batc
   const open = await batchById(db, id);
   if (!open) throw notFound("batch");
   const world = await readWorld(db);
+  const learned = await readLearned(db);
   return {
     world,
     today: todayIn(world.settings.timeZone),
-    computed: computeBatch(world, await readLearned(db), open),
+    computed: computeBatch(world, learned, open),
+    learned,
     lots: await lotsInDrawers(db),
     reserved: await reservedRows(db, id),
     pulled: new Map((await pulledRows(db, id)).map((p) => [p.key, p.quantity])),
@@ -103,8 +106,7 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
 export async function batchDetail(db: EntityManager, id: string): Promise<BatchDetail> {
   const room = await readBatchRoom(db, id);
   const { batch, recipe, requirements, prep } = room.computed;
-  const learned = await readLearned(db);
-  const outcomes = learned.outcomes(batch.pattern);
+  const outcomes = room.learned.outcomes(batch.pattern);
   const level = room.world.settings.serviceLevel;
   const done = await rows<{ kind: string; component: string; by: string }>(db, "SELECT bp.kind, bp.component, p.name AS by FROM batch_prep bp JOIN person p ON p.id = bp.person_id WHERE bp.batch_id = $1", [id]);
   const data = requirements.map((r) => toData(room, r));
