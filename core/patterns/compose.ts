@@ -61,6 +61,16 @@ export function forSize<T>(options: BySize<T>[], size: string): T | undefined {
   return options.find((o) => !o.sizes || sizeWithin(size, o.sizes))?.value;
 }
 
+/** The materials of a choice, without tying it; what is not in the cabinet is left out. */
+export function materialsOf(recipe: Recipe, choice: Pick<FlyChoice, "size" | "variant" | "form">, materials: Materials): Material[] {
+  const form = recipe.forms.find((f) => f.id === choice.form);
+  const swaps = { ...recipe.variants.find((v) => v.id === choice.variant)?.swaps, ...form?.swaps };
+  return recipe.components.flatMap((c) => {
+    const code = form?.omit.includes(c.id) ? undefined : forSize(swaps[c.id] ?? c.material, choice.size);
+    return (code !== undefined && materials.get(code)) || [];
+  });
+}
+
 /** Forms of material whose turns splay out instead of piling up; yarn is pile too but keeps its growth. */
 const cappedForms = new Set(["herl", "chenille", "hackle"]);
 const pileForms = new Set(["herl", "chenille", "yarn", "hackle"]);

@@ -1,6 +1,6 @@
 import { destinationConflicts, dozensText } from "@kasten/core/orders";
 import { normalSize, sizeWithin } from "@kasten/core/hooks";
-import { forSize } from "@kasten/core/patterns";
+import { materialsOf } from "@kasten/core/patterns";
 import type { BodyOf } from "@kasten/contract/http";
 import type { addOrder, Order } from "@kasten/contract/orders";
 import type { Customer } from "@kasten/contract/patterns";
@@ -36,14 +36,8 @@ export function conflictsOf(world: World, customer: Customer, lines: LineInput[]
     const pattern = world.patterns.get(line.pattern);
     if (!pattern) return [];
     const { recipe } = pattern;
-    const form = recipe.forms.find((f) => f.id === line.form);
-    const swaps = { ...recipe.variants.find((v) => v.id === line.variant)?.swaps, ...form?.swaps };
-    const materials = recipe.components.flatMap((c) => {
-      const code = form?.omit.includes(c.id) ? undefined : forSize(swaps[c.id] ?? c.material, line.size);
-      return (code && world.materials.get(code)) || [];
-    });
     const hook = world.hooks.get(recipe.hookModel);
-    return destinationConflicts(customer.destination, { label: `${pattern.name} ${line.size}`, barbless: hook?.barbless ?? false, materials });
+    return destinationConflicts(customer.destination, { label: `${pattern.name} ${line.size}`, barbless: hook?.barbless ?? false, materials: materialsOf(recipe, line, world.materials) });
   });
 }
 

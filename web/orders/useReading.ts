@@ -1,7 +1,7 @@
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
-import { forSize } from "@kasten/core/patterns";
+import { materialsOf } from "@kasten/core/patterns";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
@@ -21,9 +21,7 @@ export function useReading(storageKey: string, initial = "") {
     return read.value.lines.flatMap((l) => {
       const p = patterns.value.get(l.pattern ?? "");
       if (!p || !l.size || !l.variant) return [];
-      const form = p.recipe.forms.find((f) => f.id === l.form);
-      const swaps = { ...p.recipe.variants.find((v) => v.id === l.variant)?.swaps, ...form?.swaps };
-      const used = p.recipe.components.flatMap((x) => (form?.omit.includes(x.id) ? [] : (materials.value.get(forSize(swaps[x.id] ?? x.material, l.size ?? "") ?? "") ?? [])));
+      const used = materialsOf(p.recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
       return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(p.recipe.hookModel)?.barbless ?? false, materials: used });
     });
   });
