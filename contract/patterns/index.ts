@@ -1,74 +1,105 @@
 import { z } from "zod";
 import { landmarks } from "@kasten/core/hooks";
 import { materialForms, stockUnits } from "@kasten/core/materials";
-import { roles } from "@kasten/core/patterns";
+import { acts, attitudes, dubbedShapes, measures, moments, noodleThicknesses, reaches, roles } from "@kasten/core/patterns";
 import { hookModelSchema } from "../hooks";
 import { endpoint, isoDay, none } from "../http";
 
-const short = z.string().max(80);
+const short = z.string().min(1).max(80);
+const words = z.string().max(80);
 const sentence = z.string().max(400);
 const size = z.string().max(6);
 const number = z.number().finite();
+const mm = number.min(-60).max(600);
+const count = z.number().int().positive().max(2000);
 
-export const placeSchema = z.union([z.strictObject({ landmark: z.enum(landmarks) }), z.strictObject({ eyeLengths: number }), z.strictObject({ fraction: number })]);
-const bySize = z.array(z.strictObject({ sizes: z.strictObject({ from: size, to: size }).optional(), value: short })).max(30);
-const length = z.union([
-  z.strictObject({ mm: number }),
-  z.strictObject({ of: z.enum(["shank", "gape", "eye", "hook", "body", "tail", "wing"]), times: number }),
+export const placeSchema = z.union([
+  z.strictObject({ landmark: z.enum(landmarks) }), z.strictObject({ eyeLengths: number.min(-20).max(60) }), z.strictObject({ fraction: number.min(-2).max(3) }),
 ]);
-const componentSchema = z.strictObject({
-  id: short, role: z.enum(roles), material: bySize, optional: z.boolean().optional(), asStated: sentence.optional(), alternates: z.array(short).max(20).optional(),
-  bought: z.strictObject({ material: short, perFly: z.number().int().positive() }).optional(), makeMinutes: number.optional(),
+const span = z.strictObject({ from: size, to: size });
+const bySize = z.array(z.strictObject({ sizes: span.optional(), value: short })).max(30);
+const length = z.union([
+  z.strictObject({ mm }),
+  z.strictObject({ of: z.enum(measures), times: number.min(0).max(40) }),
+  z.strictObject({ reach: z.enum(reaches), pastMm: mm.optional() }),
+]);
+const amount = z.union([
+  z.strictObject({ fibres: count }), z.strictObject({ spanMm: number.positive().max(200) }), z.strictObject({ clump: length }), z.strictObject({ slipWidth: length }),
+  z.strictObject({ strands: count, folded: z.boolean() }), z.strictObject({ pieces: count }),
+  z.strictObject({ feathers: number.positive().max(200), paired: z.boolean().optional() }), z.strictObject({ patchMm2: number.positive().max(10_000) }),
+]);
+const windRule = z.strictObject({ touching: z.boolean().optional(), overlap: number.min(0).max(0.99).optional(), turns: number.positive().max(2000).optional(), pitch: number.positive().max(100).optional() });
+const passes = z.number().int().min(1).max(6);
+const rope = z.number().int().min(1).max(60);
+const stretch = number.min(1).max(10);
+const ways = z.record(short, short);
+const stepChange = z.strictObject({
+  amount: amount.optional(), shown: length.optional(), rule: windRule.optional(), passes: passes.optional(), stretch: stretch.optional(), rope: rope.optional(),
+  fullness: z.tuple([length, length]).optional(), noodle: length.optional(), thickness: z.enum(noodleThicknesses).optional(), methods: ways.optional(),
 });
+const alternate = z.strictObject({ material: short, effect: sentence.optional(), changes: z.record(short, stepChange).optional() });
+const componentSchema = z.strictObject({
+  id: short, role: z.enum(roles), material: bySize, optional: z.boolean().optional(), asStated: sentence.optional(), alternates: z.array(alternate).max(20).optional(),
+  bought: z.strictObject({ material: short, perFly: count }).optional(), makeMinutes: number.min(0).max(600).optional(), sharesWith: short.optional(),
+});
+const check = z.strictObject({ feature: sentence, when: z.enum(moments), tolerance: sentence.optional() });
 const stepBase = {
-  id: short, name: short, component: short.optional(), tieIn: z.strictObject({ at: placeSchema, wraps: z.number().int().positive().optional() }).optional(),
-  skills: z.array(short).max(10).optional(), caution: sentence.optional(), tiedIn: short.optional(), instruction: sentence.optional(),
+  id: short, name: short, component: short.optional(), tieIn: z.strictObject({ at: placeSchema, wraps: count.optional() }).optional(),
+  skills: z.array(short).max(10).optional(), tools: z.array(short).max(10).optional(), caution: sentence.optional(), tiedIn: short.optional(), instruction: sentence.optional(), stated: sentence.optional(),
+  after: z.array(z.strictObject({ step: short, hard: z.boolean().optional(), because: sentence.optional() })).max(20).optional(), mayPrecede: short.optional(),
+  bySize: z.array(z.strictObject({ sizes: span, set: stepChange })).max(12).optional(), methods: ways.optional(), because: sentence.optional(), guard: sentence.optional(),
+  checks: z.array(check).max(12).optional(), coveredBy: short.optional(),
 };
 const zone = { from: placeSchema, to: placeSchema };
 const stepSchema = z.discriminatedUnion("do", [
-  z.strictObject({ ...stepBase, do: z.literal("seat"), from: placeSchema, count: z.number().int().positive().optional() }),
+  z.strictObject({ ...stepBase, do: z.literal("seat"), from: placeSchema, count: count.optional(), glue: short.optional() }),
   z.strictObject({
-    ...stepBase, do: z.literal("wind"), from: placeSchema, to: placeSchema.optional(),
-    rule: z.strictObject({ touching: z.boolean().optional(), overlap: number.optional(), turns: number.optional(), pitch: number.optional() }),
-    passes: z.number().int().min(1).max(6).optional(), stretch: number.optional(), rope: z.number().int().min(1).max(20).optional(), laid: z.strictObject(zone).optional(),
+    ...stepBase, do: z.literal("wind"), from: placeSchema, to: placeSchema.optional(), rule: windRule, passes: passes.optional(), stretch: stretch.optional(), rope: rope.optional(), laid: z.strictObject(zone).optional(),
     take: z.discriminatedUnion("from", [
-      z.strictObject({ from: z.literal("spool"), trimMm: number }),
-      z.strictObject({ from: z.literal("pieces"), pieceMm: number, gripMm: number, trimMm: number }),
+      z.strictObject({ from: z.literal("spool"), trimMm: mm }),
+      z.strictObject({ from: z.literal("pieces"), pieceMm: number.positive().max(2000), gripMm: mm, trimMm: mm }),
       z.strictObject({ from: z.literal("feather") }),
     ]).optional(),
-    barb: z.tuple([length, length]).optional(), counter: z.boolean().optional(),
+    barb: z.tuple([length, length]).optional(), counter: z.boolean().optional(), carries: short.optional(), sweep: z.enum(["back", "square", "forward"]).optional(),
   }),
   z.strictObject({
-    ...stepBase, do: z.literal("lay"), ...zone,
-    amount: z.union([
-      z.strictObject({ fibres: z.number().int().positive() }), z.strictObject({ spanMm: number }), z.strictObject({ clump: length }), z.strictObject({ slipWidth: length }),
-      z.strictObject({ strands: z.number().int().positive(), folded: z.boolean() }), z.strictObject({ pieces: z.number().int().positive() }),
-    ]),
-    shown: length.optional(), attitude: z.enum(["back", "forward", "down", "up", "sides", "over"]).optional(), countedWhenWound: z.boolean().optional(), hanging: z.boolean().optional(),
+    ...stepBase, do: z.literal("lay"), ...zone, amount, shown: length.optional(), attitude: z.enum(attitudes).optional(), countedWhenWound: z.boolean().optional(), hanging: z.boolean().optional(),
+    overTake: number.min(1).max(10).optional(), trimMm: mm.optional(),
   }),
-  z.strictObject({ ...stepBase, do: z.literal("dress"), ...zone, fullness: z.tuple([length, length]).optional(), noodle: length.optional(), loopMm: number.optional() }),
+  z.strictObject({
+    ...stepBase, do: z.literal("dress"), ...zone, fullness: z.tuple([length, length]).optional(), shape: z.enum(dubbedShapes).optional(), noodle: length.optional(), thickness: z.enum(noodleThicknesses).optional(),
+    loopMm: number.positive().max(1000).optional(), brushed: z.boolean().optional(),
+  }),
   z.strictObject({ ...stepBase, do: z.literal("thread") }),
-  z.strictObject({ ...stepBase, do: z.literal("whip"), ...zone, turns: z.number().int().positive() }),
+  z.strictObject({ ...stepBase, do: z.literal("glue"), at: placeSchema, drops: number.positive().max(20), openMinutes: number.min(0).max(600).optional() }),
+  z.strictObject({ ...stepBase, do: z.literal("act"), act: z.enum(acts), at: placeSchema.optional(), minutes: number.min(0).max(600), direction: z.enum(["back", "forward"]).optional() }),
+  z.strictObject({ ...stepBase, do: z.literal("whip"), ...zone, turns: count }),
 ]);
+const coat = { component: short, coats: z.number().int().min(1).max(9), dryMinutes: z.number().int().min(0).max(100_000) };
 
 /** A pattern's recipe: the open format in which patterns are written. */
 export const recipeSchema = z.strictObject({
-  hookModel: short,
-  shankTolerance: z.number().int().optional(),
+  hookModel: words,
+  shankTolerance: z.number().int().min(0).max(6).optional(),
   sizes: z.strictObject({ from: size, to: size }),
   components: z.array(componentSchema).max(40),
   steps: z.array(stepSchema).max(60),
   variants: z.array(z.strictObject({ id: short, name: short, swaps: z.record(short, bySize) })).max(60),
-  forms: z.array(z.strictObject({ id: short, name: short, omit: z.array(short), swaps: z.record(short, bySize).optional() })).max(6),
+  forms: z.array(z.strictObject({ id: short, name: short, omit: z.array(short).max(40), swaps: z.record(short, bySize).optional() })).max(6),
   finish: z.discriminatedUnion("state", [
-    z.strictObject({ state: z.literal("given"), component: short, coats: z.number().int().min(1).max(9), dryMinutes: z.number().int().min(0) }),
+    z.strictObject({ state: z.literal("given"), ...coat, then: z.array(z.strictObject(coat)).max(6).optional() }),
     z.strictObject({ state: z.literal("none") }),
     z.strictObject({ state: z.literal("not stated") }),
   ]),
-  minutesPerFly: number.nonnegative(),
-  stepByStepFactor: number.positive(),
+  minutesPerFly: z.number().nonnegative().max(1000),
+  stepByStepFactor: z.number().positive().max(5),
   skills: z.array(short).max(20),
-  pricePerDozenCents: z.number().int().nonnegative(),
+  pricePerDozenCents: z.number().int().nonnegative().max(10_000_000),
+  parents: z.array(z.strictObject({ pattern: short, changes: sentence })).max(6).optional(),
+  density: z.enum(["slim", "sparse", "full"]).optional(),
+  avoid: z.array(sentence).max(20).optional(),
+  sample: z.boolean().optional(),
+  queries: z.array(z.strictObject({ about: short, question: sentence })).max(20).optional(),
 });
 
 /** A pattern file. */
@@ -89,10 +120,11 @@ export const materialSchema = z.object({
   code: z.string(), name: z.string(), form: z.enum(materialForms), unit: z.enum(stockUnits), colour: z.string().optional(), colourName: z.string().optional(),
   measured: z.boolean(), lead: z.boolean(), controlledSpecies: z.string().optional(), caution: z.string().optional(), strand: strand.optional(),
   dubbing: z.object({ density: number, lineDensity: number, loss: number.optional() }).optional(),
-  part: z.object({ diameter: number, length: number, mass: number, bore: number.optional() }).optional(),
+  part: z.object({ diameter: number, length: number, mass: number, bore: number.optional(), cavityMm: number.optional() }).optional(),
   thread: z.object({ denier: number, fibre: z.enum(["polyester", "nylon", "gel-spun"]), aspect: z.enum(["asItComes", "flat", "corded"]).optional() }).optional(),
   feather: z.object({ usable: number, grip: number, perMm: number, span: number, sides: number, unusable: number }).optional(),
-  pieceMm: number.optional(), hair: z.object({ density: number }).optional(), liquid: z.object({ kind: z.enum(["lacquer", "resin", "glue"]) }).optional(),
+  pieceMm: number.optional(), hair: z.object({ density: number }).optional(), hide: z.object({ areaMm2: number, loss: number }).optional(),
+  qualities: z.object({ mobility: number.optional(), strength: number.optional(), floats: number.optional() }).optional(), liquid: z.object({ kind: z.enum(["lacquer", "resin", "glue"]) }).optional(),
   blend: z.object({ parts: z.record(z.string(), number), leastChargeMg: number }).optional(), hook: z.object({ model: z.string(), size: z.string() }).optional(),
 });
 

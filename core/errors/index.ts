@@ -16,6 +16,7 @@ export interface ErrorDetails {
   STRETCH_INVALID: { stretch: number };
   PIECE_TOO_SHORT: { pieceMm: number; neededMm: number };
   FEATHER_TOO_SHORT: { usableMm: number; neededMm: number };
+  PATCH_TOO_SMALL: { patchMm2: number; neededMm2: number };
   FIBRES_TOO_FEW: { perFeather: number; perFly: number };
   TOO_MANY_STEPS: { steps: number; most: number };
   STEP_NEEDS: { step: string; missing: string };
@@ -28,6 +29,10 @@ export interface ErrorDetails {
   TOO_LITTLE_KNOWN: { owed: number };
   QUANTITY_INVALID: { name: string; value: number };
   SCHEDULE_INVALID: { reason: string };
+  METHOD_UNKNOWN: { step: string; question: string; school: string; known: string[] };
+  STEP_ORDER: { step: string; before: string; because: string };
+  BLEND_CYCLE: { blend: string; through: string[] };
+  NOT_OPTIONAL: { component: string };
 }
 export type ErrorCode = keyof ErrorDetails;
 
@@ -68,6 +73,7 @@ const sentences: { [C in ErrorCode]: (details: ErrorDetails[C]) => string } = {
   PIECE_TOO_SHORT: (d) => `A piece of ${round(d.pieceMm)} mm is too short: one fly needs ${round(d.neededMm)} mm of it.`,
   FEATHER_TOO_SHORT: (d) =>
     `A feather with ${round(d.usableMm)} mm of usable stem is too short to tie in: holding and binding take ${round(d.neededMm)} mm.`,
+  PATCH_TOO_SMALL: (d) => `A patch with ${round(d.patchMm2)} mm² to use is too small: one fly takes ${round(d.neededMm2)} mm².`,
   FIBRES_TOO_FEW: (d) => `One feather gives ${round(d.perFeather)} fibres, fewer than the ${round(d.perFly)} of one fly.`,
   TOO_MANY_STEPS: (d) => `A pattern has at most ${d.most} steps; this one has ${d.steps}.`,
   STEP_NEEDS: (d) => `The step “${d.step}” needs ${d.missing}.`,
@@ -81,6 +87,10 @@ const sentences: { [C in ErrorCode]: (details: ErrorDetails[C]) => string } = {
     `Too little is known of the rejects to promise ${d.owed} flies. Log a batch of this pattern first, or lower the service level.`,
   QUANTITY_INVALID: (d) => `${d.name} cannot be ${d.value}.`,
   SCHEDULE_INVALID: (d) => d.reason,
+  METHOD_UNKNOWN: (d) => `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,
+  STEP_ORDER: (d) => `“${d.step}” cannot come before “${d.before}”: ${d.because}.`,
+  BLEND_CYCLE: (d) => `The blend “${d.blend}” would be mixed from itself, through ${d.through.join(", ")}. Take one of them out.`,
+  NOT_OPTIONAL: (d) => `The ${d.component} cannot be left out of this pattern. Mark it optional first.`,
 };
 
 /** The sentence for a person, for any error of the core. */

@@ -35,13 +35,18 @@ export interface Material {
   caution?: string;
   strand?: StrandSize;
   dubbing?: Dubbing;
-  part?: { diameter: number; length: number; mass: number; bore?: number };
+  /** A hard part; `cavityMm` is the depth into which weight wire can be pushed. */
+  part?: { diameter: number; length: number; mass: number; bore?: number; cavityMm?: number };
   thread?: Thread;
   /** Wound or stripped feathers. `usable` stem; fibres per mm of one side over `span`. */
   feather?: { usable: number; grip: number; perMm: number; span: number; sides: number; unusable: number };
   /** Length of one hank strand, cut piece or made part. */
   pieceMm?: number;
   hair?: { density: number };
+  /** A patch of hide as it lies in the drawer: its area and the share of it that is lost to edges and culls. */
+  hide?: { areaMm2: number; loss: number };
+  /** What it is good for, so that a substitute that is weaker, stiffer or thinner can be told: 1 least to 5 most. */
+  qualities?: { mobility?: number; strength?: number; floats?: number };
   liquid?: { kind: LiquidKind };
   blend?: { parts: Record<string, number>; leastChargeMg: number };
   hook?: { model: string; size: string };

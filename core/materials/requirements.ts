@@ -2,7 +2,7 @@ import { SERVICE_LEVEL, startsFor, piecePrior, type Outcomes } from "../batches"
 import { computed, setting, term, type Derivation, type Source } from "../derivation";
 import { ceilSafe, ceilTo } from "../numeric";
 import type { ComponentUse, ComposedFly, FlyPart, Role } from "../patterns";
-import { feathersPerFly, fliesPerPiece } from "../tying";
+import { feathersForFibres, feathersPerFly, fliesPerPiece } from "../tying";
 import { issueQuantity, uncalibrated, type Calibration } from "./calibration";
 import { basePerCore, issueStep, type StockUnit } from "./material";
 import { benchWords } from "./words";
@@ -58,9 +58,13 @@ function piecesPerFly(use: ComponentUse, kappa: number): number | undefined {
     case "cut":
       return 1 / fliesPerPiece(use, use, kappa);
     case "fibres":
-      return use.fibres / use.perFeather;
+      return feathersPerUse(use);
     case "slips":
       return 1 / use.perFeather;
+    case "feathers":
+      return use.paired ? use.each / 2 : use.each;
+    case "patch":
+      return 1 / use.fliesPerPatch;
     case "strands":
       return use.piecesPerFly / use.piecesPerStrand;
     case "length":
@@ -68,6 +72,11 @@ function piecesPerFly(use: ComponentUse, kappa: number): number | undefined {
     case "volume":
       return undefined;
   }
+}
+
+/** Feathers for the fibres of one fly: pooled within the batch, or a whole number of flies from each. */
+function feathersPerUse(use: Extract<ComponentUse, { kind: "fibres" }>): number {
+  return use.pooled ? use.fibres / use.perFeather : feathersForFibres(1e6, use.fibres, use.perFeather, false) / 1e6;
 }
 
 const measured = (use: ComponentUse): number =>
@@ -137,7 +146,7 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
  */
 export function requirementsOf(fly: ComposedFly, flies: number, known: Knowledge = {}): Requirement[] {
   return fly.parts.flatMap((part) => {
-    const sided = part.uses.some(({ use }) => use.kind === "slips");
+    const sided = part.uses.some(({ use }) => use.kind === "slips" || (use.kind === "feathers" && use.paired));
     return sided ? (["left", "right"] as const).map((side) => forPart(part, flies, known, side)) : [forPart(part, flies, known)];
   });
 }
@@ -238,9 +247,9 @@ function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Co
       );
     case "fibres":
       return made(
-        "Fibres", "n / F, leftovers pooled within the batch",
+        "Fibres", use.pooled ? "n / F, leftovers pooled within the batch" : "1 / ⌊F / n⌋, each feather for whole flies only",
         [term("n, fibres a fly", use.fibres, "fibres", fromPattern), term("F, fibres a feather", use.perFeather, "fibres", fromMaterial)],
-        { name: "a fly", value: use.fibres / use.perFeather, unit: "feathers" },
+        { name: "a fly", value: feathersPerUse(use), unit: "feathers" },
         [{ name: "shown and bound length", value: use.lengthMm, unit: "mm" }],
       );
     case "slips":
@@ -248,6 +257,16 @@ function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Co
         "Matched slips", "⌊usable span / width⌋, each side apart",
         [term("width", use.widthMm, "mm", fromPattern), term("slips a feather", use.perFeather, "pieces", fromMaterial)],
         { name: "a fly and side", value: 1 / use.perFeather, unit: "feathers" },
+      );
+    case "feathers":
+      return made(
+        "Whole feathers", use.paired ? "as stated, half from each side" : "as stated",
+        [term("feathers a fly", use.each, "feathers", fromPattern)], { name: use.paired ? "a fly and side" : "a fly", value: use.paired ? use.each / 2 : use.each, unit: "feathers" },
+      );
+    case "patch":
+      return made(
+        "Patch of hide", "⌊A · (1 − loss) / a⌋ flies a patch, whole clumps only",
+        [term("a, patch a fly", use.areaMm2, "mm²", fromPattern), term("flies a patch", use.fliesPerPatch, "flies", fromMaterial)], { name: "a fly", value: 1 / use.fliesPerPatch, unit: "pieces" },
       );
     case "strands":
       return made(

@@ -41,9 +41,13 @@ export function benchWords(
     case "wound feather":
       return `${plural(r.issue, "feather")}${r.barb ? `, barbs ${number(r.barb[0])}–${number(r.barb[1])} mm` : ""}`;
     case "fibres":
-      return `${plural(r.issue, "feather")}: ${number(first.fibres)} fibres a fly, ${number(Math.floor(first.perFeather))} a feather, ${number(first.lengthMm)} mm or longer`;
+      return `${plural(r.issue, "feather")}: ${number(first.fibres)} fibres a fly${first.pooled ? "" : ", each feather for whole flies"}, ${number(Math.floor(first.perFeather))} a feather, ${number(first.lengthMm)} mm or longer`;
     case "slips":
       return `${plural(r.issue, `${r.side ?? ""} feather`.trim())}: slips ${number(first.widthMm)} mm wide, ${first.perFeather} a feather`;
+    case "feathers":
+      return `${plural(r.issue, `${r.side ?? ""} feather`.trim())}: ${number(first.paired ? first.each / 2 : first.each)} a fly`;
+    case "patch":
+      return `${plural(r.issue, "patch", "patches")}: ${number(first.areaMm2)} mm² a fly`;
     case "strands":
       return `${plural(r.issue, "strand")}: cut pieces of ${number(first.pieceMm)} mm, ${first.piecesPerFly} a fly`;
     case "cut": {

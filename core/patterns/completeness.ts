@@ -1,5 +1,6 @@
 import { guardRule } from "../tying";
 import { DomainError } from "../errors";
+import { circleIn, orderFaults } from "./order";
 import type { Recipe, RecipeStep } from "./recipe";
 
 const MOST_STEPS = 60;
@@ -11,7 +12,7 @@ const MOST_STEPS = 60;
 export function missingFrom(recipe: Recipe): string[] {
   const known = checked.get(recipe);
   if (known) return known;
-  const missing = [...missingParts(recipe), ...missingSteps(recipe), ...orderFaults(recipe)];
+  const missing = [...missingParts(recipe), ...missingSteps(recipe), ...wrongOrder(recipe)];
   checked.set(recipe, missing);
   return missing;
 }
@@ -32,11 +33,27 @@ function missingParts(recipe: Recipe): string[] {
   if (recipe.finish.state === "not stated") missing.push("the finish is not stated: name it, or say that there is none on purpose");
   if (recipe.variants.length === 0) missing.push("no colour variant is described");
   if (!(recipe.minutesPerFly > 0)) missing.push("the minutes per fly are not stated");
+  for (const q of recipe.queries ?? []) missing.push(`${q.about}: ${q.question}`);
+  if (recipe.sample) missing.push("it is a showing version, which is never tied to order");
   return missing;
+}
+
+/** Only hard precedences hold a pattern back; a soft one is told in the editor. */
+function wrongOrder(recipe: Recipe): string[] {
+  const name = new Map(recipe.steps.map((s) => [s.id, s.name]));
+  const lost = recipe.steps.flatMap((s) => {
+    const links = [s.tiedIn, s.do === "wind" ? s.carries : undefined, ...(s.after ?? []).map((a) => a.step)];
+    return links.filter((id) => id !== undefined && !name.has(id)).map(() => `“${s.name}” leans on an earlier step that is not there`);
+  });
+  const circle = circleIn(recipe);
+  if (circle) return [...lost, `the steps ${circle.map((id) => `“${name.get(id) ?? id}”`).join(", ")} each wait for the next: no order is right`];
+  return [...lost, ...orderFaults(recipe).filter((f) => f.hard).map((f) => f.sentence.replace(/\.$/, ""))];
 }
 
 function missingSteps(recipe: Recipe): string[] {
   const missing: string[] = [];
+  const ids = recipe.steps.map((s) => s.id);
+  for (const id of new Set(ids.filter((id, i) => ids.indexOf(id) !== i))) missing.push(`two steps are both named “${id}” inside`);
   if (recipe.steps.length === 0) missing.push("no steps are described");
   if (recipe.steps.length > MOST_STEPS) missing.push(`it has ${recipe.steps.length} steps, ${MOST_STEPS} is the most`);
   if (!recipe.steps.some((s) => s.do === "whip")) missing.push("no knot ends it: add the whip finish");
@@ -44,12 +61,15 @@ function missingSteps(recipe: Recipe): string[] {
   const used = new Set(recipe.steps.flatMap((s) => (s.component ? [s.component] : [])));
   for (const step of recipe.steps) {
     if (step.component && !known.has(step.component)) missing.push(`“${step.name}” uses “${step.component}”, which is not among the components`);
-    if (!step.component && step.do !== "whip") missing.push(`“${step.name}” does not say which component it uses`);
+    if (!step.component && step.do !== "whip" && step.do !== "act") missing.push(`“${step.name}” does not say which component it uses`);
     missing.push(...quantityFaults(step));
   }
-  const finish = recipe.finish.state === "given" ? recipe.finish.component : "";
+  const glued = recipe.steps.flatMap((s) => (s.do === "seat" && s.glue ? [s.glue] : []));
+  const coats = recipe.finish.state === "given" ? [recipe.finish.component, ...(recipe.finish.then ?? []).map((c) => c.component)] : [];
+  for (const id of coats) if (!known.has(id)) missing.push(`the finish uses “${id}”, which is not among the components`);
+  for (const id of [...coats, ...glued]) used.add(id);
   for (const c of recipe.components)
-    if (c.role !== "hook" && !used.has(c.id) && c.id !== finish && c.role !== "thread") missing.push(`no step uses the ${c.role}`);
+    if (c.role !== "hook" && !used.has(c.id) && c.role !== "thread" && c.role !== "finish") missing.push(`no step uses the ${c.role}`);
   return missing;
 }
 
@@ -63,20 +83,4 @@ function quantityFaults(step: RecipeStep): string[] {
     if (error instanceof DomainError) return [`“${step.name}” does not say how it is wound`];
     throw error;
   }
-}
-
-/** Hard precedence: a bead goes on the bare hook before all else; what is bound in comes before it is used. */
-function orderFaults(recipe: Recipe): string[] {
-  const faults: string[] = [];
-  const roleOf = new Map(recipe.components.map((c) => [c.id, c.role]));
-  recipe.steps.forEach((step, i) => {
-    if (step.do === "seat" && roleOf.get(step.component ?? "") === "bead" && recipe.steps.slice(0, i).some((s) => s.do !== "seat"))
-      faults.push(`“${step.name}” comes too late: a bead goes on the bare hook before anything else`);
-    if (step.tiedIn !== undefined) {
-      const at = recipe.steps.findIndex((s) => s.id === step.tiedIn);
-      if (at === -1) faults.push(`“${step.name}” is said to be bound in earlier, but that step is not there`);
-      else if (at >= i) faults.push(`“${step.name}” comes before the step that binds its material in`);
-    }
-  });
-  return faults;
 }

@@ -2,74 +2,17 @@ import { DomainError } from "../errors";
 import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Place } from "../hooks";
 import type { Material } from "../materials";
 import {
-  clumpArea, clumpMass, fibresInSpan, fibresPerFeather, slipsPerFeather, strandOf, strandPieces, tieFly,
-  type Dubbing, type LiquidKind, type Strand, type Take, type Thread, type TiedFly, type TyingStep,
+  DEFAULT_DUBBING_LOSS, strandOf, tieFly,
+  type Dubbing, type DressRule, type Strand, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
 } from "../tying";
+import { fibreUse, layAmount } from "./amount";
+import { reordered, stepFor } from "./change";
+import { codeOf, componentsOf } from "./choose";
 import { missingFrom } from "./completeness";
-import { Lengths } from "./lengths";
-import type { BySize, Component, FlyChoice, LayAmount, Recipe, RecipeStep, Role } from "./recipe";
-
-export type Materials = ReadonlyMap<string, Material>;
-
-/** What one fly uses of a component, in the way in which it is taken. Lengths mm, mass mg, volume µl. */
-export type ComponentUse =
-  | { kind: "pieces"; each: number }
-  | { kind: "length"; mm: number }
-  | { kind: "mass"; mg: number }
-  | { kind: "volume"; ul: number }
-  | { kind: "wound feather"; length: number; bound: number; usable: number; grip: number; barb?: [number, number] }
-  | { kind: "cut"; length: number; bound: number; piece: number; grip: number; trim: number }
-  | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number }
-  | { kind: "slips"; widthMm: number; perFeather: number }
-  | { kind: "strands"; piecesPerFly: number; piecesPerStrand: number; pieceMm: number };
-
-/** A component on this fly: chosen material, the steps that use it and what they take. */
-export interface FlyPart {
-  component: string;
-  role: Role;
-  material: Material;
-  /** Alternates allowed by the pattern, best first. */
-  alternates: string[];
-  uses: { step: string; use: ComponentUse }[];
-  made: boolean;
-  makeMinutes: number;
-}
-
-/** A step with what the drawing and the bench need beside the computation. */
-export interface FlyStep {
-  id: string;
-  name: string;
-  step: RecipeStep;
-  role?: Role;
-  material?: Material;
-  shownMm?: number;
-  barbMm?: [number, number];
-  fibres?: number;
-  widthMm?: number;
-}
-
-export interface ComposedFly {
-  choice: FlyChoice;
-  hook: HookGeometry;
-  tied: TiedFly;
-  parts: FlyPart[];
-  steps: FlyStep[];
-}
-
-/** The entry that holds for a size, or undefined. */
-export function forSize<T>(options: BySize<T>[], size: string): T | undefined {
-  return options.find((o) => !o.sizes || sizeWithin(size, o.sizes))?.value;
-}
-
-/** The materials of a choice, without tying it; what is not in the cabinet is left out. */
-export function materialsOf(recipe: Recipe, choice: Pick<FlyChoice, "size" | "variant" | "form">, materials: Materials): Material[] {
-  const form = recipe.forms.find((f) => f.id === choice.form);
-  const swaps = { ...recipe.variants.find((v) => v.id === choice.variant)?.swaps, ...form?.swaps };
-  return recipe.components.flatMap((c) => {
-    const code = form?.omit.includes(c.id) ? undefined : forSize(swaps[c.id] ?? c.material, choice.size);
-    return (code !== undefined && materials.get(code)) || [];
-  });
-}
+import { Lengths, rootOf } from "./lengths";
+import { methodFigures, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
+import type { Component, DubbedShape, FlyChoice, NoodleThickness, Recipe, RecipeStep } from "./recipe";
+import type { ComponentUse, ComposedFly, FlyPart, FlyStep, Materials } from "./use";
 
 /** Forms of material whose turns splay out instead of piling up; yarn is pile too but keeps its growth. */
 const cappedForms = new Set(["herl", "chenille", "hackle"]);
@@ -87,15 +30,33 @@ function strandFor(material: Material, step: RecipeStep): Strand {
   return strand;
 }
 
+/** Fullness along a dubbed shape, as shares of its fullest, from the end named first. */
+const shapes: Record<DubbedShape, number[]> = {
+  slim: [1, 0.85],
+  tapered: [1, 0.5],
+  cigar: [0.6, 0.95, 1, 0.85, 0.5],
+  ball: [0.45, 0.9, 1, 0.9, 0.45],
+};
+
+/** Line density of a noodle in mg/mm as people name it; docs/arithmetic.md, "Dress". */
+export const noodleDensities: Record<NoodleThickness, number> = { sparse: 0.04, medium: 0.1, full: 0.14 };
+
+/** Least that holds a wound feather, in mm of stem. */
+const FEATHER_BOUND = 4;
+const USUAL_TRIM = 20;
+const USUAL_WRAPS = 5;
+
 class Composer {
   readonly hook: HookGeometry;
-  readonly lengths: Lengths;
   /** Length that a bead takes against the eye. */
   private readonly beadMm: number;
+  private readonly lengths: Lengths;
   readonly parts = new Map<string, FlyPart>();
   readonly flySteps: FlyStep[] = [];
   private readonly components: Map<string, Component>;
   private readonly chosen = new Map<string, Material>();
+  private readonly order: RecipeStep[];
+  private readonly schools = new Map<string, Map<string, School>>();
 
   constructor(
     readonly recipe: Recipe,
@@ -104,20 +65,17 @@ class Composer {
     readonly materials: Materials,
   ) {
     this.hook = hookAt(model, choice.size);
-    const form = recipe.forms.find((f) => f.id === choice.form);
-    const omitted = new Set(form?.omit ?? []);
-    const variant = recipe.variants.find((v) => v.id === choice.variant);
-    if (!variant) throw new DomainError("PATTERN_VARIANT_UNKNOWN", { variant: choice.variant, known: recipe.variants.map((v) => v.name) });
-    this.components = new Map(recipe.components.filter((c) => !omitted.has(c.id)).map((c) => [c.id, c]));
-    const swaps = { ...variant.swaps, ...form?.swaps };
-    for (const c of this.components.values()) if (c.role !== "hook") this.chooseMaterial(c, swaps[c.id] ?? c.material);
+    if (!recipe.variants.some((v) => v.id === choice.variant)) throw new DomainError("PATTERN_VARIANT_UNKNOWN", { variant: choice.variant, known: recipe.variants.map((v) => v.name) });
+    this.components = new Map(componentsOf(recipe, choice).map((c) => [c.id, c]));
+    for (const c of this.components.values()) if (c.role !== "hook") this.chooseMaterial(c);
+    this.order = this.stepsOfThisFly();
     this.beadMm = this.beadLength();
-    this.lengths = new Lengths(recipe, this.hook, this.beadMm);
+    this.lengths = new Lengths(this.order, (id) => this.components.get(id)?.role, this.hook, this.beadMm);
   }
 
-  private chooseMaterial(c: Component, options: BySize<string>[]): void {
-    const buys = c.bought && this.choice.buy?.includes(c.id);
-    const code = buys ? c.bought?.material : forSize(options, this.choice.size);
+  private chooseMaterial(c: Component): void {
+    const buys = c.bought !== undefined && this.choice.buy?.includes(c.id) === true;
+    const code = codeOf(this.recipe, this.choice, c);
     const material = code === undefined ? undefined : this.materials.get(code);
     if (!material) throw new DomainError("MATERIAL_UNKNOWN", { material: code ?? "none for this size", component: c.role });
     this.chosen.set(c.id, material);
@@ -125,24 +83,46 @@ class Composer {
       component: c.id,
       role: c.role,
       material,
-      alternates: c.alternates ?? [],
+      alternates: (c.alternates ?? []).map((a) => a.material),
       uses: [],
       made: c.bought !== undefined && !buys,
       makeMinutes: buys ? 0 : (c.makeMinutes ?? 0),
     });
   }
 
+  /** Steps that this fly has, as they hold for its size, in the order of its methods. Those of components left out fall away. */
+  private stepsOfThisFly(): RecipeStep[] {
+    const here = this.recipe.steps
+      .filter((s) => !s.component || this.components.has(s.component))
+      .map((s) => stepFor(s, this.choice, s.component ? this.components.get(s.component) : undefined));
+    for (const step of here) this.schools.set(step.id, this.schoolsOf(step));
+    return reordered(here, (s) => this.school(s, "order") === "before");
+  }
+
+  private facts(step: RecipeStep): StepFacts {
+    const component = step.component ? this.components.get(step.component) : undefined;
+    return { step, role: component?.role, form: component && this.chosen.get(component.id)?.form, recipe: this.recipe };
+  }
+
+  private schoolsOf(step: RecipeStep): Map<string, School> {
+    const facts = this.facts(step);
+    return new Map(questionsOf(facts).map((q) => [q.id, schoolOf(q, facts, this.choice)]));
+  }
+
+  private school(step: RecipeStep, question: string): string | undefined {
+    return this.schools.get(step.id)?.get(question)?.id;
+  }
+
   private beadLength(): number {
-    for (const step of this.recipe.steps) {
-      if (step.do !== "seat" || !step.component || !this.components.has(step.component)) continue;
+    for (const step of this.order) {
+      if (step.do !== "seat" || !step.component) continue;
       if (placeAt(step.from, this.hook) < 1e-9) return this.chosen.get(step.component)?.part?.length ?? 0;
     }
     return 0;
   }
 
-  /** Steps that this fly has: those of omitted components fall away. */
   steps(): TyingStep[] {
-    return this.recipe.steps.filter((s) => !s.component || this.components.has(s.component)).map((s) => this.resolve(s));
+    return this.order.map((s) => this.resolve(s));
   }
 
   private use(step: RecipeStep, use: ComponentUse): void {
@@ -169,14 +149,27 @@ class Composer {
 
   private resolve(step: RecipeStep): TyingStep {
     const component = step.component ? this.components.get(step.component) : undefined;
-    const flyStep: FlyStep = { id: step.id, name: step.name, step, role: component?.role, material: step.component ? this.chosen.get(step.component) : undefined };
+    const flyStep: FlyStep = {
+      id: step.id, name: step.name, step, role: component?.role, material: component && this.chosen.get(component.id),
+      methods: [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({ question, school: s.id, words: s.words })),
+    };
     this.flySteps.push(flyStep);
-    const resolved = this.resolveUse(step, flyStep);
-    if (step.tieIn) resolved.tieIn = { at: step.tieIn.at, wraps: step.tieIn.wraps ?? 5 };
-    return resolved;
+    try {
+      const resolved = this.resolveUse(step, flyStep);
+      if (step.tieIn) resolved.tieIn = { at: step.tieIn.at, wraps: (step.tieIn.wraps ?? USUAL_WRAPS) + this.extraWraps(step) };
+      return resolved;
+    } catch (error) {
+      if (error instanceof DomainError) error.step ??= { id: step.id, name: step.name };
+      throw error;
+    }
+  }
+
+  private extraWraps(step: RecipeStep): number {
+    return this.school(step, "weighted eyes") === "thread only" ? methodFigures.threadOnlyWraps : 0;
   }
 
   private resolveUse(step: RecipeStep, flyStep: FlyStep): TyingStep {
+    const { id, name } = step;
     switch (step.do) {
       case "seat":
         return this.seat(step);
@@ -187,7 +180,11 @@ class Composer {
       case "dress":
         return this.dress(step);
       case "thread":
-        return { id: step.id, name: step.name, do: "thread", thread: this.threadOf(step) };
+        return { id, name, do: "thread", thread: this.threadOf(step) };
+      case "glue":
+        return { id, name, do: "glue", at: step.at, drops: step.drops };
+      case "act":
+        return { id, name, do: "act", at: step.at, hitches: step.act === "half hitch" ? 1 : undefined };
       case "whip":
         return this.whip(step);
     }
@@ -199,165 +196,216 @@ class Composer {
     return this.thread(component);
   }
 
-  private seat(step: RecipeStep & { do: "seat" }): Extract<TyingStep, { do: "seat" }> {
+  private seat(step: RecipeStep & { do: "seat" }): TyingStep {
     const { part, name } = this.material(step);
     if (!part) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the diameter, length and weight of “${name}”` });
     const count = step.count ?? 1;
     this.use(step, { kind: "pieces", each: count });
+    const DROP = 3;
+    if (step.glue !== undefined && this.school(step, "weighted eyes") === "glued") this.parts.get(step.glue)?.uses.push({ step: step.id, use: { kind: "volume", ul: DROP } });
     return { id: step.id, name: step.name, do: "seat", from: step.from, part, count };
+  }
+
+  private span(z: { from: Place; to: Place }): number {
+    const at = (p: Place) => Math.max(this.beadMm, placeAt(p, this.hook, this.beadMm));
+    return Math.abs(at(z.to) - at(z.from));
   }
 
   /** Bound length of a wound material: what its own laid zone, or the step that bound it in, holds down. */
   private boundMm(step: RecipeStep & { do: "wind" }): number {
-    const bead = this.beadMm;
-    const span = (z: { from: Place; to: Place }) =>
-      Math.abs(Math.max(bead, placeAt(z.to, this.hook, bead)) - Math.max(bead, placeAt(z.from, this.hook, bead)));
-    const tiedIn = step.tiedIn ? this.recipe.steps.find((s) => s.id === step.tiedIn) : undefined;
-    return (step.laid ? span(step.laid) : 0) + (tiedIn?.do === "lay" ? span(tiedIn) : 0);
+    const tiedIn = step.tiedIn ? this.order.find((s) => s.id === step.tiedIn) : undefined;
+    return (step.laid ? this.span(step.laid) : 0) + (tiedIn?.do === "lay" ? this.span(tiedIn) : 0);
   }
 
-  private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): Extract<TyingStep, { do: "wind" }> {
+  private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): TyingStep {
     const material = this.material(step);
     const { id, name, from, to, rule, passes, stretch, rope, laid } = step;
     if (material.form === "thread") return { id, name, do: "wind", from, to, rule, strand: "thread", passes };
-    const strand = strandFor(material, step);
-    const bound = this.boundMm(step);
+    if (this.school(step, "body ground") === "flat thread") return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };
     if (step.barb) flyStep.barbMm = [this.lengths.mm(step.barb[0]), this.lengths.mm(step.barb[1])];
-    const take = this.take(step, material, bound);
-    return { id, name, do: "wind", from, to, rule, strand, passes, stretch, rope, laid, take };
+    const take = this.take(step, material, this.boundMm(step));
+    const useUp = this.school(step, "hackle turns") === "whole feather" && take.from === "feather" ? take.usable - take.grip - take.bound : undefined;
+    return { id, name, do: "wind", from, to, rule, strand: strandFor(material, step), passes, stretch, rope, laid, take, useUp };
   }
 
   private take(step: RecipeStep & { do: "wind" }, material: Material, bound: number): Take {
-    const rule = step.take ?? (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: 20 });
-    switch (rule.from) {
-      case "spool":
-        return { from: "spool", bound, trim: rule.trimMm };
-      case "pieces":
-        return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim: rule.trimMm };
-      case "feather": {
-        const f = material.feather;
-        if (!f) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the usable stem of “${material.name}”` });
-        return { from: "feather", usable: f.usable, grip: f.grip, bound: Math.max(bound, 4) };
-      }
-    }
+    const rule = step.take ?? (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: USUAL_TRIM });
+    if (rule.from === "feather") return this.featherTake(step, material, bound);
+    const trim = this.school(step, "wire ends") === "broken" ? Math.min(rule.trimMm, methodFigures.brokenEnd) : rule.trimMm;
+    if (rule.from === "pieces" && this.school(step, "pieces") !== "spool") return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim };
+    return { from: "spool", bound, trim };
   }
 
-  private lay(step: RecipeStep & { do: "lay" }, flyStep: FlyStep): Extract<TyingStep, { do: "lay" }> {
+  private featherTake(step: RecipeStep, material: Material, bound: number): Take {
+    const f = this.featherOf(material, step);
+    const byTip = this.school(step, "hackle tied in") === "tip";
+    const held = Math.max(bound, FEATHER_BOUND);
+    // By the butt the pliers hold the usable tip; by the tip they hold the thick butt, which is not usable anyway.
+    return byTip
+      ? { from: "feather", usable: f.usable, grip: 0, bound: held + methodFigures.tipDoubledBack }
+      : { from: "feather", usable: f.usable, grip: f.grip, bound: held };
+  }
+
+  private lay(step: RecipeStep & { do: "lay" }, flyStep: FlyStep): TyingStep {
     const material = this.material(step);
-    const bead = this.beadMm;
-    const bound = Math.abs(Math.max(bead, placeAt(step.to, this.hook, bead)) - Math.max(bead, placeAt(step.from, this.hook, bead)));
-    const shown = step.shown ? this.lengths.mm(step.shown) : 0;
+    const bound = this.span(step);
+    const root = rootOf(step, this.hook, this.beadMm);
+    const shown = step.shown ? this.lengths.mm(step.shown, root) : 0;
+    const butts = this.school(step, "butts") === "trimmed after" ? (step.trimMm ?? methodFigures.longButts) : 0;
     flyStep.shownMm = shown;
-    const taken = this.layAmount(step, step.amount, material, shown + bound, flyStep);
-    const strandLength = step.countedWhenWound ? undefined : shown + bound;
-    return { id: step.id, name: step.name, do: "lay", from: step.from, to: step.to, strand: taken.strand, strands: taken.strands, strandLength };
+    flyStep.grossMm = shown + bound + butts;
+    const taken = this.laid(step, material, flyStep.grossMm);
+    flyStep.fibres = taken.fibres;
+    flyStep.widthMm = taken.widthMm;
+    if (taken.use && !step.countedWhenWound) this.use(step, taken.use);
+    return {
+      id: step.id, name: step.name, do: "lay", from: step.from, to: step.to, strand: taken.strand, strands: taken.strands,
+      strandLength: step.countedWhenWound ? undefined : shown + bound,
+    };
   }
 
-  private layAmount(step: RecipeStep, amount: LayAmount, material: Material, lengthMm: number, flyStep: FlyStep): { strand: Strand; strands: number } {
+  private laid(step: RecipeStep & { do: "lay" }, material: Material, grossMm: number) {
     const strand = () => strandFor(material, step);
     const bought = this.components.get(step.component ?? "")?.bought;
-    if (material.form === "made part" && bought) {
-      flyStep.fibres = bought.perFly;
-      this.use(step, { kind: "pieces", each: bought.perFly });
-      return { strand: strand(), strands: bought.perFly };
-    }
-    const counted = step.do === "lay" && step.countedWhenWound === true;
-    if ("clump" in amount) {
-      const q = this.lengths.mm(amount.clump);
-      const density = material.hair?.density ?? 1.3;
-      flyStep.widthMm = q;
-      this.use(step, { kind: "mass", mg: clumpMass(q, lengthMm, density) });
-      const area = clumpArea(q);
-      return { strand: { width: q, thickness: q, core: q, area, massPerMm: area * density * 0.6, capped: false, pile: false }, strands: 1 };
-    }
-    if ("slipWidth" in amount) {
-      const width = this.lengths.mm(amount.slipWidth);
-      const f = this.featherOf(material, step);
-      flyStep.widthMm = width;
-      flyStep.fibres = fibresInSpan(width, f.perMm);
-      this.use(step, { kind: "slips", widthMm: width, perFeather: Math.max(1, slipsPerFeather(f.span, width)) });
-      return { strand: strand(), strands: 2 * flyStep.fibres };
-    }
-    if ("fibres" in amount || "spanMm" in amount) {
-      const f = this.featherOf(material, step);
-      const fibres = "fibres" in amount ? amount.fibres : fibresInSpan(amount.spanMm, f.perMm);
-      flyStep.fibres = fibres;
-      if (!counted) this.use(step, { kind: "fibres", fibres, perFeather: fibresPerFeather(f), lengthMm });
-      return { strand: strand(), strands: fibres };
-    }
-    if ("strands" in amount) {
-      flyStep.fibres = amount.strands;
-      if (!counted) {
-        const s = strandPieces({ hank: material.pieceMm ?? 0, piece: lengthMm, ends: amount.strands, folded: amount.folded });
-        this.use(step, { kind: "strands", ...s, pieceMm: amount.folded ? 2 * lengthMm : lengthMm });
-      }
-      return { strand: strand(), strands: amount.strands };
-    }
-    flyStep.fibres = amount.pieces;
-    if (!counted) this.use(step, { kind: "pieces", each: amount.pieces });
-    return { strand: strand(), strands: amount.pieces };
+    if (material.form === "made part" && bought)
+      return { strand: strand(), strands: bought.perFly, fibres: bought.perFly, widthMm: undefined, use: { kind: "pieces", each: bought.perFly } as const };
+    return layAmount(step.amount, { step, material, strand, mm: (rule) => this.lengths.mm(rule), grossMm, pooled: this.school(step, "feather use") !== "whole flies" });
   }
 
   private featherOf(material: Material, step: RecipeStep) {
-    if (!material.feather) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the fibres per mm of “${material.name}”` });
+    if (!material.feather) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the usable stem of “${material.name}”` });
     return material.feather;
   }
 
-  private dress(step: RecipeStep & { do: "dress" }): Extract<TyingStep, { do: "dress" }> {
+  private dress(step: RecipeStep & { do: "dress" }): TyingStep {
     const material = this.material(step);
-    const dubbing: Dubbing | undefined = material.dubbing;
-    if (!dubbing) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the packed density of “${material.name}”` });
-    const rule = step.noodle
-      ? { noodle: this.lengths.mm(step.noodle) }
-      : step.fullness
-        ? { target: [this.lengths.mm(step.fullness[0]), this.lengths.mm(step.fullness[1])] as [number, number] }
-        : undefined;
-    if (!rule) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how full, or how long a noodle" });
-    return { id: step.id, name: step.name, do: "dress", from: step.from, to: step.to, rule, dubbing, loop: step.loopMm };
+    if (!material.dubbing) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the packed density of “${material.name}”` });
+    const way = this.school(step, "dubbing way");
+    const dubbing: Dubbing = {
+      density: material.dubbing.density,
+      lineDensity: step.thickness ? noodleDensities[step.thickness] : material.dubbing.lineDensity,
+      loss: way === "touched" ? methodFigures.touchedLoss : (material.dubbing.loss ?? DEFAULT_DUBBING_LOSS),
+    };
+    const loop = way === "loop" ? (step.loopMm ?? ("as the noodle" as const)) : undefined;
+    return { id: step.id, name: step.name, do: "dress", from: step.from, to: step.to, rule: this.dressRule(step), dubbing, loop };
   }
 
-  private whip(step: RecipeStep & { do: "whip" }): Extract<TyingStep, { do: "whip" }> {
+  private dressRule(step: RecipeStep & { do: "dress" }): DressRule {
+    const byShape = step.fullness && this.school(step, "dubbing amount") !== "noodle";
+    if (step.noodle && !byShape) return { noodle: this.lengths.mm(step.noodle) };
+    if (!step.fullness) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how full, or how long a noodle" });
+    const [a, b] = [this.lengths.mm(step.fullness[0]), this.lengths.mm(step.fullness[1])];
+    if (!step.shape) return { target: [a, b] };
+    const full = Math.max(a, b);
+    return { target: shapes[step.shape].map((share) => share * full) };
+  }
+
+  private whip(step: RecipeStep & { do: "whip" }): TyingStep {
+    const head = this.school(step, "head");
+    const { coats, component } = this.headCoats(head);
+    const liquid = component === undefined ? undefined : this.chosen.get(component)?.liquid?.kind;
+    return { id: step.id, name: step.name, do: "whip", from: step.from, to: step.to, turns: head === "none" ? 2 * step.turns : step.turns, liquid, coats };
+  }
+
+  private headCoats(school: string | undefined): { component?: string; coats: number } {
     const finish = this.recipe.finish;
-    const liquid: LiquidKind | undefined = finish.state === "given" ? this.chosen.get(finish.component)?.liquid?.kind : undefined;
-    return {
-      id: step.id,
-      name: step.name,
-      do: "whip",
-      from: step.from,
-      to: step.to,
-      turns: step.turns,
-      liquid,
-      coats: finish.state === "given" ? finish.coats : 0,
-    };
+    if (school === "none") return { coats: 0 };
+    if (school !== undefined && school !== "as stated") return { component: school, coats: 1 };
+    return finish.state === "given" ? finish : { coats: 0 };
   }
 
   /** Once tied: what windings, dubbing, threads and coats took. */
   collect(tied: TiedFly): void {
+    const byId = new Map(this.flySteps.map((s) => [s.id, s]));
     for (const result of tied.steps) {
-      const flyStep = this.flySteps.find((s) => s.id === result.id);
+      const flyStep = byId.get(result.id);
       if (!flyStep) continue;
       if (result.do === "dress") this.use(flyStep.step, { kind: "mass", mg: result.mass ?? 0 });
-      if (result.do === "wind" && flyStep.material?.form !== "thread") this.use(flyStep.step, this.woundUse(flyStep, result));
-      if (result.do === "whip" && this.recipe.finish.state === "given" && result.volume)
-        this.parts.get(this.recipe.finish.component)?.uses.push({ step: result.id, use: { kind: "volume", ul: result.volume } });
+      if (result.do === "wind" && result.strands !== undefined) this.collectWound(flyStep, result);
+      if (result.do === "glue") this.use(flyStep.step, { kind: "volume", ul: result.volume ?? 0 });
+      if (result.do === "whip") this.collectCoats(flyStep.step, result);
     }
     const threads = [this.firstThread().id, ...this.flySteps.filter((s) => s.step.do === "thread").map((s) => s.step.component ?? "")];
     tied.threads.forEach((t, i) => this.parts.get(threads[i] ?? "")?.uses.push({ step: "thread", use: { kind: "length", mm: t.use.total } }));
+    this.shareFeathers();
   }
 
-  private woundUse(flyStep: FlyStep, result: TiedFly["steps"][number]): ComponentUse {
+  private collectCoats(step: RecipeStep, result: StepResult): void {
+    const school = this.school(step, "head");
+    const { component } = this.headCoats(school);
+    if (component === undefined || !result.volume) return;
+    this.parts.get(component)?.uses.push({ step: result.id, use: { kind: "volume", ul: result.volume } });
+    const finish = this.recipe.finish;
+    if (school !== "as stated" || finish.state !== "given") return;
+    const perCoat = result.volume / finish.coats;
+    for (const coat of finish.then ?? []) this.parts.get(coat.component)?.uses.push({ step: result.id, use: { kind: "volume", ul: perCoat * coat.coats } });
+  }
+
+  /** Feathers that serve several parts are needed once: their fibres are counted together. */
+  private shareFeathers(): void {
+    for (const c of this.components.values()) {
+      const own = this.parts.get(c.id);
+      const shared = c.sharesWith === undefined ? undefined : this.parts.get(c.sharesWith);
+      if (!own || !shared || own.material !== shared.material) continue;
+      shared.uses.push(...own.uses.splice(0));
+    }
+  }
+
+  private collectWound(flyStep: FlyStep, result: StepResult): void {
+    const { step } = flyStep;
+    if (step.do !== "wind" || !flyStep.material) return;
+    const carried = step.carries === undefined ? undefined : this.flySteps.find((s) => s.id === step.carries);
+    if (carried && this.school(step, "bundle") === "fold back") {
+      // The same bundle goes on: counted once, but it has to be long enough for both.
+      const use = this.parts.get(carried.step.component ?? "")?.uses.find((u) => u.step === carried.id)?.use;
+      if (use?.kind === "fibres") use.lengthMm += result.strandLength ?? 0;
+      return;
+    }
+    this.use(step, this.woundUse(flyStep, step, flyStep.material, result));
+  }
+
+  private woundUse(flyStep: FlyStep, step: RecipeStep & { do: "wind" }, material: Material, result: StepResult): ComponentUse {
     const length = result.length ?? 0;
     const bound = result.bound ?? 0;
-    if (flyStep.material?.form === "hackle") {
-      const f = this.featherOf(flyStep.material, flyStep.step);
-      return { kind: "wound feather", length, bound: Math.max(bound, 4), usable: f.usable, grip: f.grip, barb: flyStep.barbMm };
-    }
-    const strands = result.strands ?? 1;
-    const take = flyStep.step.do === "wind" ? flyStep.step.take : undefined;
     const one = result.strandLength ?? 0;
-    if (flyStep.material?.unit === "count") return { kind: "pieces", each: strands };
-    if (take?.from === "pieces") return { kind: "cut", length: one - bound, bound, piece: take.pieceMm, grip: take.gripMm, trim: take.trimMm };
-    return { kind: "length", mm: strands * (result.use ?? one) };
+    const count = result.strands ?? 1;
+    if (material.form === "hackle") {
+      const take = this.featherTake(step, material, bound - (this.school(step, "hackle tied in") === "tip" ? methodFigures.tipDoubledBack : 0));
+      const { usable, grip } = take.from === "feather" ? take : { usable: 0, grip: 0 };
+      return { kind: "wound feather", length, bound, usable, grip, barb: flyStep.barbMm, ...(this.school(step, "hackle turns") === "whole feather" && { whole: true }) };
+    }
+    if (material.form === "feather fibre" && material.feather) return fibreUse(material, step, count, one, this.school(step, "feather use") !== "whole flies");
+    if (material.unit === "count") return { kind: "pieces", each: count };
+    if (this.school(step, "pieces") === "cut") return this.cutUse(step, one, bound);
+    return { kind: "length", mm: count * (result.use ?? one) };
+  }
+
+  private cutUse(step: RecipeStep & { do: "wind" }, one: number, bound: number): ComponentUse {
+    const take = step.take?.from === "pieces" ? step.take : undefined;
+    if (take) return { kind: "cut", length: one - bound, bound, piece: take.pieceMm, grip: take.gripMm, trim: take.trimMm };
+    const FIVE = 5;
+    const piece = Math.ceil((one + methodFigures.cutHandling) / FIVE - 1e-9) * FIVE;
+    return { kind: "cut", length: one - bound, bound, piece, grip: 0, trim: methodFigures.cutHandling };
+  }
+
+  /** The pattern's minutes, with what the methods add or spare and an even share for every step left out. */
+  minutes(): number {
+    const { minutesPerFly, steps } = this.recipe;
+    const perStep = steps.length > 0 ? minutesPerFly / steps.length : 0;
+    const left = new Set(this.choice.leave ?? []);
+    const leftOut = steps.filter((s) => s.component !== undefined && left.has(s.component)).length;
+    const ways = this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0);
+    return Math.max(0, minutesPerFly - leftOut * perStep + ways);
+  }
+
+  /** Only what differs from the pattern's own way: that one is in its minutes already. */
+  private minutesOfWays(step: RecipeStep): number {
+    const facts = this.facts(step);
+    return questionsOf(facts).reduce((sum, q) => {
+      const now = this.schools.get(step.id)?.get(q.id);
+      const own = schoolOf(q, facts, {});
+      return now && now.id !== own.id ? sum + (now.minutes ?? 0) - (own.minutes ?? 0) : sum;
+    }, 0);
   }
 }
 
@@ -366,16 +414,23 @@ class Composer {
  *
  * @param materials by code; every material that the recipe names for this choice must be there
  * @param options.keepProfiles keep D after each step, for drawing
+ * @param options.incomplete tie it all the same, for the editor, as far as what is there allows
  * @returns the tied fly, and per component what one fly uses
- * @throws DomainError PATTERN_INCOMPLETE, PATTERN_SIZE_OUTSIDE, PATTERN_VARIANT_UNKNOWN, MATERIAL_UNKNOWN, STEP_NEEDS
- *   and whatever a step refuses (with `step` set)
+ * @throws DomainError PATTERN_INCOMPLETE, PATTERN_SIZE_OUTSIDE, PATTERN_VARIANT_UNKNOWN, MATERIAL_UNKNOWN, METHOD_UNKNOWN,
+ *   NOT_OPTIONAL, STEP_NEEDS and whatever a step refuses (with `step` set)
  */
-export function composeFly(recipe: Recipe, choice: FlyChoice, model: HookModel, materials: Materials, options: { keepProfiles?: boolean } = {}): ComposedFly {
-  const missing = missingFrom(recipe);
+export function composeFly(
+  recipe: Recipe, choice: FlyChoice, model: HookModel, materials: Materials, options: { keepProfiles?: boolean; incomplete?: boolean } = {},
+): ComposedFly {
+  const missing = options.incomplete ? [] : missingFrom(recipe);
   if (missing.length > 0) throw new DomainError("PATTERN_INCOMPLETE", { missing });
   if (!sizeWithin(choice.size, recipe.sizes)) throw new DomainError("PATTERN_SIZE_OUTSIDE", { size: choice.size, ...recipe.sizes });
   const composer = new Composer(recipe, choice, model, materials);
   const tied = tieFly(composer.hook, composer.thread(composer.firstThread()), composer.steps(), options);
   composer.collect(tied);
-  return { choice, hook: composer.hook, tied, parts: [...composer.parts.values()].filter((p) => p.uses.length > 0), steps: composer.flySteps };
+  return {
+    choice, hook: composer.hook, tied, steps: composer.flySteps, minutes: composer.minutes(),
+    parts: [...composer.parts.values()].filter((p) => p.uses.length > 0),
+  };
 }
+

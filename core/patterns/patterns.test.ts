@@ -71,8 +71,8 @@ describe("a complete recipe", () => {
     ["a winding stated twice", (r) => { r.steps[5] = { id: "rib", name: "rib", do: "wind", component: "rib", from: { fraction: 0.5 }, to: { landmark: "bend" }, rule: { turns: 5, pitch: 1 } }; }, /how it is wound/],
     ["a part that no step uses", (r) => { r.steps = r.steps.filter((s) => s.id !== "wing"); }, /no step uses the wing/],
     ["a bead after the thread", (r) => { r.steps.splice(1, 0, ...r.steps.splice(0, 1)); }, /bead goes on the bare hook before anything else/],
-    ["a rib wound before it is bound in", (r) => { [r.steps[3], r.steps[5]] = [r.steps[5] as never, r.steps[3] as never]; }, /comes before the step that binds its material in/],
-    ["a binding-in that is not there", (r) => { r.steps = r.steps.filter((s) => s.id !== "rib-in"); }, /that step is not there/],
+    ["a rib wound before it is bound in", (r) => { [r.steps[3], r.steps[5]] = [r.steps[5] as never, r.steps[3] as never]; }, /goes first, as its material is bound in there/],
+    ["a binding-in that is not there", (r) => { r.steps = r.steps.filter((s) => s.id !== "rib-in"); }, /leans on an earlier step that is not there/],
   ];
   test.each(broken)("%s is said, and keeps it from the bench", (_what, breakIt, sentence) => {
     const r = recipe();

@@ -7,14 +7,34 @@ export const roles = [
 ] as const;
 export type Role = (typeof roles)[number];
 
-/** A length as it is said: in mm, or as so many times a measure of the hook or of a part already planned. */
-export type LengthRule = { mm: number } | { of: "shank" | "gape" | "eye" | "hook" | "body" | "tail" | "wing"; times: number };
+export const measures = ["shank", "gape", "eye", "hook", "body", "tail", "wing"] as const;
+export const reaches = ["point", "barb", "bend", "mid-tail", "tail", "wing"] as const;
+
+/**
+ * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned,
+ * or as far as a landmark or the tip of another part, `past` it by so many mm.
+ */
+export type LengthRule = { mm: number } | { of: (typeof measures)[number]; times: number } | { reach: (typeof reaches)[number]; pastMm?: number };
+
+export interface SizeSpan {
+  from: HookSize;
+  to: HookSize;
+}
 
 /** A choice that may differ by hook size; the first entry whose span holds the size counts. */
 export interface BySize<T> {
   /** Both ends included; absent for every size. */
-  sizes?: { from: HookSize; to: HookSize };
+  sizes?: SizeSpan;
   value: T;
+}
+
+/** A material that does the same, with what it changes on the fly. */
+export interface Alternate {
+  material: string;
+  /** Its effect in the words of the room: livelier, weaker, floats less. */
+  effect?: string;
+  /** Quantities and methods of its own, by step. */
+  changes?: Record<string, StepChange>;
 }
 
 export interface Component {
@@ -26,21 +46,27 @@ export interface Component {
   /** What the recipe's giver said, in their own words; never converted. */
   asStated?: string;
   /** Other materials that do the same, best first. */
-  alternates?: string[];
+  alternates?: Alternate[];
   /** A part that can be bought ready, or made here from the component's material. */
   bought?: { material: string; perFly: number };
   /** Minutes to make what one fly needs, when made here. */
   makeMinutes?: number;
+  /** The component whose feather this part is taken from too: their fibres are needed together. */
+  sharesWith?: string;
 }
 
-/** How much of a fibrous material is laid: by number, by a span of stem, or as a clump squeezed to a diameter. */
+/** How much of a material is laid: by number, by span of stem, by clump, slip, patch or whole feathers. */
 export type LayAmount =
   | { fibres: number }
   | { spanMm: number }
   | { clump: LengthRule }
   | { slipWidth: LengthRule }
   | { strands: number; folded: boolean }
-  | { pieces: number };
+  | { pieces: number }
+  /** Whole or half feathers; paired ones come from the left and the right. */
+  | { feathers: number; paired?: boolean }
+  /** A patch of hide, in mm². */
+  | { patchMm2: number };
 
 export type TakeRule =
   | { from: "spool"; trimMm: number }
@@ -48,7 +74,37 @@ export type TakeRule =
   | { from: "feather" };
 
 /** Where a laid part points, for drawing and for the bench: back past the bend, forward, down, up or to both sides. */
-export type Attitude = "back" | "forward" | "down" | "up" | "sides" | "over";
+export const attitudes = ["back", "forward", "down", "up", "sides", "over"] as const;
+export type Attitude = (typeof attitudes)[number];
+
+export const noodleThicknesses = ["sparse", "medium", "full"] as const;
+export type NoodleThickness = (typeof noodleThicknesses)[number];
+
+export const dubbedShapes = ["slim", "tapered", "cigar", "ball"] as const;
+export type DubbedShape = (typeof dubbedShapes)[number];
+
+/** What a size rule, an alternate or a method may set anew in a step; what is left out stays. */
+export interface StepChange {
+  amount?: LayAmount;
+  shown?: LengthRule;
+  rule?: WindRule;
+  passes?: number;
+  stretch?: number;
+  rope?: number;
+  fullness?: [LengthRule, LengthRule];
+  noodle?: LengthRule;
+  thickness?: NoodleThickness;
+  methods?: Record<string, string>;
+}
+
+export const moments = ["before the cover", "wet", "dry", "after brushing", "finished"] as const;
+/** What is looked at on the master fly, when, and how strictly. */
+export interface Check {
+  feature: string;
+  when: (typeof moments)[number];
+  /** "strict", "loose", or in words: “± half an eye length”. */
+  tolerance?: string;
+}
 
 interface RecipeStepBase {
   id: string;
@@ -57,15 +113,35 @@ interface RecipeStepBase {
   tieIn?: { at: Place; wraps?: number };
   /** Other skills than tying itself. */
   skills?: string[];
+  tools?: string[];
   caution?: string;
   /** The earlier step in which this material was bound in and left hanging. */
   tiedIn?: string;
   instruction?: string;
+  /** The quantity as it was typed, kept beside what was understood. */
+  stated?: string;
+  /** Steps that come before this one; `hard` ones have no remedy later. Bound-in materials and beads need not be named. */
+  after?: { step: string; hard?: boolean; because?: string }[];
+  /** A step before which this one may come just as well: several orders are right. */
+  mayPrecede?: string;
+  /** Whole numbers that change by size range instead of scaling. */
+  bySize?: { sizes: SizeSpan; set: StepChange }[];
+  /** School chosen for each question that this step raises. */
+  methods?: Record<string, string>;
+  /** Why that school; absent where nobody gave a reason. */
+  because?: string;
+  /** What this step guards against: a counter-wind that locks, a glued base. No substitute may silently take it away. */
+  guard?: string;
+  checks?: Check[];
+  /** An untidy result is allowed: this later step covers it. */
+  coveredBy?: string;
 }
+
+export const acts = ["brush", "trim", "half hitch", "wax", "turn the hook", "wait"] as const;
 
 export type RecipeStep = RecipeStepBase &
   (
-    | { do: "seat"; from: Place; count?: number }
+    | { do: "seat"; from: Place; count?: number; /** Component of the glue that may fix it, one drop. */ glue?: string }
     | {
         do: "wind";
         from: Place;
@@ -80,15 +156,53 @@ export type RecipeStep = RecipeStepBase &
         barb?: [LengthRule, LengthRule];
         /** Against the winding of the body, as a guard. */
         counter?: boolean;
+        /** The laid bundle that is carried on as this winding: counted once. */
+        carries?: string;
+        /** Where the barbs of a hackle lie: swept back, square, or forward. */
+        sweep?: "back" | "square" | "forward";
       }
-    | { do: "lay"; from: Place; to: Place; amount: LayAmount; shown?: LengthRule; attitude?: Attitude; countedWhenWound?: boolean; /** Left hanging for a later step that pulls it over. */ hanging?: boolean }
-    | { do: "dress"; from: Place; to: Place; fullness?: [LengthRule, LengthRule]; noodle?: LengthRule; loopMm?: number }
+    | {
+        do: "lay";
+        from: Place;
+        to: Place;
+        amount: LayAmount;
+        shown?: LengthRule;
+        attitude?: Attitude;
+        countedWhenWound?: boolean;
+        /** Left hanging for a later step that pulls it over. */
+        hanging?: boolean;
+        /** Taken in so many times the amount that stays, the rest culled. */
+        overTake?: number;
+        /** Length thrown away where butts are trimmed after tying in. */
+        trimMm?: number;
+      }
+    | {
+        do: "dress";
+        from: Place;
+        to: Place;
+        fullness?: [LengthRule, LengthRule];
+        /** Shape of the dubbed zone; the fullness is then its fullest. */
+        shape?: DubbedShape;
+        noodle?: LengthRule;
+        thickness?: NoodleThickness;
+        loopMm?: number;
+        /** Brushed out afterwards: rough is right. */
+        brushed?: boolean;
+      }
     | { do: "thread" }
+    | { do: "glue"; at: Place; drops: number; openMinutes?: number }
+    | { do: "act"; act: (typeof acts)[number]; at?: Place; minutes: number; direction?: "back" | "forward" }
     | { do: "whip"; from: Place; to: Place; turns: number }
   );
 
-/** The finish has three values: given, none on purpose, or nobody has said. */
-export type Finish = { state: "given"; component: string; coats: number; dryMinutes: number } | { state: "none" } | { state: "not stated" };
+export interface Coat {
+  component: string;
+  coats: number;
+  dryMinutes: number;
+}
+
+/** The finish has three values: given, none on purpose, or nobody has said. Coats may follow each other in different products. */
+export type Finish = ({ state: "given"; then?: Coat[] } & Coat) | { state: "none" } | { state: "not stated" };
 
 /** Colour variant: a whole set of materials swapped together. */
 export interface Variant {
@@ -109,7 +223,7 @@ export interface Recipe {
   hookModel: string;
   /** The shank may be this many steps longer or shorter when the named hook is not to be had. */
   shankTolerance?: number;
-  sizes: { from: HookSize; to: HookSize };
+  sizes: SizeSpan;
   components: Component[];
   steps: RecipeStep[];
   variants: Variant[];
@@ -121,6 +235,16 @@ export interface Recipe {
   stepByStepFactor: number;
   skills: string[];
   pricePerDozenCents: number;
+  /** Patterns from which this one comes, and what it changes. */
+  parents?: { pattern: string; changes: string }[];
+  /** How densely it is dressed. */
+  density?: "slim" | "sparse" | "full";
+  /** What must not be: thread colours to avoid, parts never coated, places kept bare. */
+  avoid?: string[];
+  /** A showing version: it is drawn, but sets no quantities and takes no orders. */
+  sample?: boolean;
+  /** What disagrees with itself or was given with doubt; it holds the pattern from the bench until answered. */
+  queries?: { about: string; question: string }[];
 }
 
 /** Which fly of the pattern: its size, colour variant and weight form. */
@@ -130,4 +254,10 @@ export interface FlyChoice {
   form: string;
   /** Components for which the bought part is used. */
   buy?: string[];
+  /** Optional components left out. */
+  leave?: string[];
+  /** Alternate materials taken, by component. */
+  use?: Record<string, string>;
+  /** Schools that differ from the pattern's, as "step/question". */
+  methods?: Record<string, string>;
 }

@@ -28,8 +28,11 @@ export interface DressResult {
   nothingToFill: boolean;
 }
 
-/** What is dressed: towards a fullness in mm at both ends of the zone, or with a noodle of a length in mm. */
-export type DressRule = { target: [number, number] } | { noodle: number };
+/**
+ * What is dressed: towards a fullness in mm at equally spaced places of the zone, both ends included (two of them are a
+ * straight taper, three or more a shape), or with a noodle of a length in mm.
+ */
+export type DressRule = { target: number[] } | { noodle: number };
 
 /**
  * Dub over [from, to): by fullness D becomes max(T, D); by noodle D holds the noodle's volume, spread evenly.
@@ -62,17 +65,17 @@ export function dress(profile: Profile, dubbing: Dubbing, zone: { from: number; 
 function byFullness(
   profile: Profile,
   zone: { from: number; to: number; turned?: boolean },
-  target: [number, number],
+  target: number[],
   first: number,
   last: number,
 ): number {
-  const [atFrom, atTo] = zone.turned ? [target[1], target[0]] : target;
+  const along = zone.turned ? [...target].reverse() : target;
   const span = zone.to - zone.from;
   const dx = span / (last - first);
   let sum = 0;
   for (let i = first; i < last; i++) {
     const t = (midpoint(profile, i) - zone.from) / span;
-    const full = atFrom + (atTo - atFrom) * t;
+    const full = between(along, t);
     const d = profile.d[i] as number;
     if (full > d) {
       sum += full * full - d * d;
@@ -81,6 +84,14 @@ function byFullness(
     profile.body[i] = Math.max(profile.body[i] as number, full);
   }
   return (Math.PI / 4) * sum * dx;
+}
+
+/** Linear between equally spaced values, t from 0 to 1. */
+function between(values: number[], t: number): number {
+  const at = t * (values.length - 1);
+  const i = Math.min(values.length - 2, Math.floor(at));
+  const a = values[i] as number;
+  return a + ((values[i + 1] as number) - a) * (at - i);
 }
 
 function byNoodle(profile: Profile, dubbing: Dubbing, zone: { from: number; to: number }, noodle: number, first: number, last: number): number {

@@ -4,9 +4,10 @@ import { dress, type DressRule, type Dubbing } from "./dress";
 import { lay, threadOverLay } from "./lay";
 import { bareProfile, diameterAt, meanDiameter, midpoint, stationsOf, type Profile } from "./profile";
 import { seat, type Part } from "./seat";
-import { ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread } from "./strand";
+import { ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
 import { fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";
-import { tieInThread, wind, windAtSpot, type WindRule } from "./wind";
+import { judge, type Warning } from "./judge";
+import { pitchToUseUp, tieInThread, turnsToUseUp, wind, windAtSpot, type WindRule } from "./wind";
 
 /** How one use is taken from stock; lengths in mm. */
 export type Take =
@@ -34,6 +35,10 @@ export type TyingStep =
       take?: Take;
       /** The step's own material bound down along a zone before it is wound. */
       laid?: { from: Place; to: Place };
+      /** Wind until so many mm are used up; the rule's turns are then what comes of it. */
+      useUp?: number;
+      /** How the thread lies when it is the thread that is wound; absent as it runs. */
+      aspect?: ThreadAspect;
     })
   | (StepBase & {
       do: "lay";
@@ -44,8 +49,11 @@ export type TyingStep =
       /** Shown + bound length of each strand in mm; absent where the material is counted when it is wound. */
       strandLength?: number;
     })
-  | (StepBase & { do: "dress"; from: Place; to: Place; rule: DressRule; dubbing: Dubbing; loop?: number })
+  | (StepBase & { do: "dress"; from: Place; to: Place; rule: DressRule; dubbing: Dubbing; /** Length of the loop in mm, or as long as the equivalent noodle. */ loop?: number | "as the noodle" })
   | (StepBase & { do: "thread"; thread: Thread })
+  | (StepBase & { do: "glue"; at: Place; drops: number })
+  /** Something done that adds no material; half hitches take thread. */
+  | (StepBase & { do: "act"; at?: Place; hitches?: number })
   | (StepBase & { do: "whip"; from: Place; to: Place; turns: number; liquid?: LiquidKind; coats: number });
 
 /** What one step used, in mm, mg, µl and counts; only what applies is there. */
@@ -61,6 +69,8 @@ export interface StepResult {
   pitch?: number;
   cover?: number;
   growth?: number;
+  /** What it adds to the diameter. */
+  growthMm?: number;
   perPass?: number[];
   /** Length leaving the spool. */
   use?: number;
@@ -97,12 +107,6 @@ export interface ThreadUse {
   total: number;
 }
 
-export interface Warning {
-  step: string;
-  code: "NOTHING_TO_FILL" | "HEAD_CROWDS_EYE" | "POINT_NOT_CLEAR";
-  sentence: string;
-}
-
 export interface TiedFly {
   hook: HookGeometry;
   profile: Profile;
@@ -120,6 +124,8 @@ const START_TAG = 80;
 const FINISH_TAG = 160;
 const THREAD_SLACK = 1.15;
 const LOOP_EXTRA = 40;
+/** A drop from the needle, in µl. */
+const DROP = 3;
 
 class Tying {
   readonly profile: Profile;
@@ -175,6 +181,10 @@ class Tying {
         return this.dress(step);
       case "thread":
         return this.changeThread(step);
+      case "glue":
+        return this.glue(step);
+      case "act":
+        return this.act(step);
       case "whip":
         return this.whip(step);
     }
@@ -190,13 +200,16 @@ class Tying {
   }
 
   private wind(step: TyingStep & { do: "wind" }): StepResult {
-    const strand = step.strand === "thread" ? this.strand : ropeOf(step.strand, step.rope ?? 1);
+    const strand = step.strand === "thread" ? this.threadAs(step.aspect) : ropeOf(step.strand, step.rope ?? 1);
     if (step.laid) this.bind(strand.area, step.laid.from, step.laid.to);
+    const before = this.profile.d.slice();
     const wound = this.windOn(step, strand);
+    const under = diameterAt(this.profile, (wound.from + wound.to) / 2, before);
     const base: StepResult = {
       id: step.id,
       name: step.name,
       do: "wind",
+      under,
       from: wound.from,
       to: wound.to,
       length: wound.length,
@@ -204,6 +217,7 @@ class Tying {
       pitch: wound.pitch,
       cover: wound.cover,
       growth: wound.growth,
+      growthMm: 2 * strand.thickness * wound.growth * (step.passes ?? 1),
       perPass: wound.perPass,
       stretch: step.stretch ?? 1,
     };
@@ -216,13 +230,24 @@ class Tying {
     return { ...base, bound, ...this.taken(step, wound.length, bound) };
   }
 
+  private threadAs(aspect: ThreadAspect | undefined): Strand {
+    return aspect ? threadStrand({ ...this.thread, aspect }) : this.strand;
+  }
+
   private windOn(step: TyingStep & { do: "wind" }, strand: Strand) {
     const a = placeAt(step.from, this.hook, this.beadMm);
     const b = step.to === undefined ? undefined : placeAt(step.to, this.hook, this.beadMm);
-    if (b !== undefined && Math.abs(b - a) < 1e-9)
-      return windAtSpot(this.profile, strand, spotOf(a, this.hook, this.beadMm), step.rule.turns ?? 0, step.stretch);
+    if (b !== undefined && Math.abs(b - a) < 1e-9) {
+      const at = spotOf(a, this.hook, this.beadMm);
+      const turns = step.useUp === undefined ? (step.rule.turns ?? 0) : turnsToUseUp(this.profile, strand, at, step.useUp);
+      return windAtSpot(this.profile, strand, at, turns, step.stretch);
+    }
     const options = { passes: step.passes ?? 1, stretch: step.stretch ?? 1 };
-    if (b !== undefined) return wind(this.profile, strand, zoneOf(a, b, this.hook, this.beadMm), step.rule, options);
+    if (b !== undefined) {
+      const zone = zoneOf(a, b, this.hook, this.beadMm);
+      const rule = step.useUp === undefined ? step.rule : { pitch: pitchToUseUp(this.profile, strand, zone, step.useUp) };
+      return wind(this.profile, strand, zone, rule, options);
+    }
     if (!(step.rule.touching && step.rule.turns)) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });
     if (a < -1e-9) throw new DomainError("ZONE_OVER_EYE", { fromMm: a });
     return wind(this.profile, strand, { from: Math.max(a, this.beadMm) }, step.rule, options);
@@ -265,7 +290,7 @@ class Tying {
     const under = meanDiameter(this.profile, zone.from, zone.to);
     const dressed = dress(this.profile, step.dubbing, zone, step.rule);
     this.mass.dubbing += dressed.massOnFly;
-    if (step.loop !== undefined) this.use.loops += 2 * step.loop + LOOP_EXTRA;
+    if (step.loop !== undefined) this.use.loops += 2 * (step.loop === "as the noodle" ? dressed.noodle : step.loop) + LOOP_EXTRA;
     else this.use.underDubbing += dressed.noodle;
     if (dressed.nothingToFill)
       this.warnings.push({ step: step.id, code: "NOTHING_TO_FILL", sentence: `“${step.name}” adds nothing: the body is as full as that already.` });
@@ -280,41 +305,29 @@ class Tying {
     return { id: step.id, name: step.name, do: "thread", from: 0, to: 0 };
   }
 
+  private glue(step: TyingStep & { do: "glue" }): StepResult {
+    const at = spotOf(placeAt(step.at, this.hook, this.beadMm), this.hook, this.beadMm);
+    return { id: step.id, name: step.name, do: "glue", from: at, to: at, volume: step.drops * DROP };
+  }
+
+  private act(step: TyingStep & { do: "act" }): StepResult {
+    const at = step.at ? spotOf(placeAt(step.at, this.hook, this.beadMm), this.hook, this.beadMm) : 0;
+    if (step.hitches) this.use.tieIns += tieInThread(this.profile, at, step.hitches, this.strand);
+    return { id: step.id, name: step.name, do: "act", from: at, to: at };
+  }
+
   private whip(step: TyingStep & { do: "whip" }): StepResult {
     const zone = this.zone(step.from, step.to);
     const headDiameter = meanDiameter(this.profile, zone.from, zone.to);
     const headLength = zone.to - zone.from;
     const length = step.turns * Math.PI * (headDiameter + this.strand.thickness);
     this.use.whip += length;
-    if (headLength > 1.5 * this.hook.eye + 1e-9)
-      this.warnings.push({
-        step: step.id,
-        code: "HEAD_CROWDS_EYE",
-        sentence: `The head is ${headLength.toFixed(1)} mm long, more than one and a half eye lengths: the eye gets crowded.`,
-      });
     const volume = step.liquid ? liquidVolume(step.liquid, headDiameter, headLength, step.coats) : 0;
     return { id: step.id, name: step.name, do: "whip", from: zone.from, to: zone.to, length, turns: step.turns, headDiameter, headLength, volume };
   }
 
-  /** Judge the body between 0.4·S and the point: fuller than 0.6·G, and the hook point no longer clears. */
-  private judgeCrowding(): void {
-    const { hook, profile } = this;
-    const [first, last] = stationsOf(profile, 0.4 * hook.shank, hook.point);
-    let worst = first;
-    for (let i = first; i < last; i++) if ((profile.body[i] as number) > (profile.body[worst] as number)) worst = i;
-    const full = profile.body[worst] as number;
-    if (full <= 0.6 * hook.gape + 1e-9) return;
-    const x = midpoint(profile, worst);
-    const culprit = [...this.results].reverse().find((r) => r.do !== "seat" && r.from <= x && x < r.to && r.growth !== 0);
-    this.warnings.push({
-      step: culprit?.id ?? "",
-      code: "POINT_NOT_CLEAR",
-      sentence: `The body is ${full.toFixed(1)} mm full over the point, more than 0.6 of the gape: the hook point no longer clears.`,
-    });
-  }
-
   finish(): TiedFly {
-    this.judgeCrowding();
+    this.warnings.push(...judge(this.hook, this.profile, this.results));
     let threadOnFly = 0;
     for (const { use, thread } of this.threads) {
       const onFly = use.windings + use.tieIns + use.overLays + use.underDubbing + use.loops + use.whip;

@@ -1,5 +1,7 @@
+export * from "./bead";
 export * from "./dress";
 export * from "./fly";
+export * from "./judge";
 export * from "./lay";
 export * from "./profile";
 export * from "./seat";

@@ -123,6 +123,32 @@ export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: 
   return { from: at, to: at, length, unstretched: length / stretch, turns, pitch: 0, cover: 0, growth: 0, perPass: [length] };
 }
 
+/** Turns at one spot that use up so many mm. */
+export const turnsToUseUp = (profile: Profile, strand: Strand, at: number, lengthMm: number): number =>
+  lengthMm / (Math.PI * (meanDiameter(profile, at, at + strand.width) + strand.core));
+
+/**
+ * The pitch at which one pass over a zone uses up so many mm, by halving: a closer pitch always takes more.
+ * Never closer than the deepest pile that a zone holds, never wider than one turn.
+ */
+export function pitchToUseUp(profile: Profile, strand: Strand, zone: { from: number; to: number }, lengthMm: number): number {
+  const [first, last] = stationsOf(profile, zone.from, zone.to);
+  const lengthAt = (pitch: number): number => {
+    const lift = strand.core * Math.max(1, growthOf(strand.width / pitch, strand.capped));
+    let sum = 0;
+    for (let i = first; i < last; i++) sum += Math.hypot(Math.PI * ((profile.d[i] as number) + lift), pitch);
+    return (sum * (zone.to - zone.from)) / (last - first) / pitch;
+  };
+  let [close, wide] = [strand.width / MOST_COVER, zone.to - zone.from];
+  const HALVINGS = 50;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (close + wide) / 2;
+    if (lengthAt(middle) > lengthMm) close = middle;
+    else wide = middle;
+  }
+  return (close + wide) / 2;
+}
+
 /** Thread of a tie-in: N wraps on what lies there before the step. */
 export const tieInThread = (profile: Profile, at: number, wraps: number, thread: Strand): number =>
   wraps * Math.PI * (diameterAt(profile, at) + thread.thickness);

@@ -1,0 +1,174 @@
+import { DomainError } from "../errors";
+import type { MaterialForm } from "../materials";
+import type { FlyChoice, Recipe, RecipeStep, Role } from "./recipe";
+
+/**
+ * Where good tiers differ: the questions, the schools that answer each, and what a school costs.
+ * No school is marked right. Figures are the room's nominal ones until its own log says otherwise.
+ */
+export interface School {
+  id: string;
+  words: string;
+  /** Minutes a fly more (or fewer) than the pattern's own. */
+  minutes?: number;
+  tools?: string[];
+}
+
+export interface StepFacts {
+  step: RecipeStep;
+  role?: Role;
+  form?: MaterialForm;
+  recipe: Recipe;
+}
+
+export interface Question {
+  id: string;
+  asks: string;
+  /** What the answer changes. */
+  changes: "quantities" | "order" | "direction" | "look";
+  /** Whether a step raises the question. */
+  raisedBy: (f: StepFacts) => boolean;
+  schools: (f: StepFacts) => School[];
+  /** The school of a step that names none: what its quantities already say. */
+  usual: (f: StepFacts) => string;
+}
+
+const fixed = (...schools: School[]) => () => schools;
+
+/** Lengths and shares that a school brings with it, in mm; docs/arithmetic.md, "Methods". */
+export const methodFigures = {
+  /** Tied in by the tip, the fine end is doubled back and bound. */
+  tipDoubledBack: 5,
+  /** Wire broken by twisting leaves this much at the hook. */
+  brokenEnd: 2,
+  /** Butts trimmed after tying in stand this far out. */
+  longButts: 12,
+  /** A piece cut beforehand is longer than it winds, for holding. */
+  cutHandling: 20,
+  /** Share of touched dubbing that does not stay on the waxed thread. */
+  touchedLoss: 0.5,
+  /** Wraps more where the thread alone holds weighted eyes. */
+  threadOnlyWraps: 6,
+} as const;
+
+export const questions: readonly Question[] = [
+  {
+    id: "dubbing amount", asks: "How is the dubbing measured?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "dress" && step.noodle !== undefined && step.fullness !== undefined,
+    schools: fixed({ id: "noodle", words: "by the noodle's length and thickness" }, { id: "shape", words: "by the finished shape" }),
+    usual: () => "noodle",
+  },
+  {
+    id: "dubbing way", asks: "How is the dubbing put on?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "dress",
+    schools: fixed(
+      { id: "twisted", words: "twisted on the thread" },
+      { id: "loop", words: "in a dubbing loop", minutes: 0.8, tools: ["loop spinner"] },
+      { id: "touched", words: "touched on waxed thread", minutes: -0.2, tools: ["wax"] },
+    ),
+    usual: ({ step }) => (step.do === "dress" && step.loopMm !== undefined ? "loop" : "twisted"),
+  },
+  {
+    id: "hackle tied in", asks: "By which end is the feather tied in?", changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "wind" && form === "hackle",
+    schools: fixed({ id: "butt", words: "by the stripped butt" }, { id: "tip", words: "by the tip, doubled back", minutes: 0.1 }),
+    usual: () => "butt",
+  },
+  {
+    id: "hackle turns", asks: "How many turns of hackle?", changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "wind" && form === "hackle",
+    schools: fixed({ id: "count", words: "a count, sparse" }, { id: "whole feather", words: "the whole usable feather", minutes: 0.2 }),
+    usual: () => "count",
+  },
+  {
+    id: "bundle", asks: "Is the bundle carried on?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "wind" && step.carries !== undefined,
+    schools: fixed({ id: "fold back", words: "fold the ends back and wind them" }, { id: "cut anew", words: "cut, and tie a new bundle in", minutes: 0.4 }),
+    usual: () => "fold back",
+  },
+  {
+    id: "body ground", asks: "What is the body wound of?", changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "wind" && form === "floss",
+    schools: fixed({ id: "floss", words: "floss laid for it" }, { id: "flat thread", words: "the thread itself, flattened", minutes: -0.3 }),
+    usual: () => "floss",
+  },
+  {
+    id: "rib direction", asks: "Which way does the rib run?", changes: "direction",
+    raisedBy: ({ step, role }) => step.do === "wind" && role === "rib",
+    schools: fixed({ id: "against", words: "against the body, as a guard" }, { id: "with", words: "with the body, bedded in its grooves" }),
+    usual: ({ step }) => (step.do === "wind" && step.counter ? "against" : "with"),
+  },
+  {
+    id: "wire ends", asks: "How does the wire end?", changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "wind" && (form === "wire" || form === "weight wire"),
+    schools: fixed({ id: "cut", words: "cut with snips", tools: ["wire snips"] }, { id: "broken", words: "broken by twisting", minutes: 0.05 }),
+    usual: () => "cut",
+  },
+  {
+    id: "order", asks: "When does it go on?", changes: "order",
+    raisedBy: ({ step, recipe }) => step.mayPrecede !== undefined && recipe.steps.some((s) => s.id === step.mayPrecede),
+    schools: ({ step, recipe }) => {
+      const other = recipe.steps.find((s) => s.id === step.mayPrecede)?.name ?? "";
+      return [{ id: "after", words: `after ${other}` }, { id: "before", words: `before ${other}` }];
+    },
+    usual: () => "after",
+  },
+  {
+    id: "butts", asks: "What becomes of the butts?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "lay" && step.shown !== undefined && !step.hanging && ("fibres" in step.amount || "clump" in step.amount || "spanMm" in step.amount || "strands" in step.amount),
+    schools: fixed({ id: "cut first", words: "cut to length before tying in" }, { id: "trimmed after", words: "tied in long and trimmed", minutes: 0.1 }),
+    usual: ({ step }) => (step.do === "lay" && step.trimMm ? "trimmed after" : "cut first"),
+  },
+  {
+    id: "weighted eyes", asks: "What holds the eyes?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "seat" && step.glue !== undefined,
+    schools: fixed({ id: "glued", words: "thread and a drop of glue", minutes: 0.3 }, { id: "thread only", words: "thread only", minutes: 0.1 }),
+    usual: () => "glued",
+  },
+  {
+    id: "head", asks: "How is the head finished?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "whip",
+    schools: ({ recipe }) => [
+      { id: "as stated", words: recipe.finish.state === "given" ? "as the pattern says" : "no finish, whipped once" },
+      { id: "none", words: "no finish, whip finished twice", minutes: 0.1 },
+      ...recipe.components.filter((c) => c.role === "finish" && !finishing(recipe).includes(c.id)).map((c) => ({ id: c.id, words: `${c.id}, one coat` })),
+    ],
+    usual: () => "as stated",
+  },
+  {
+    id: "pieces", asks: "Straight from the spool?", changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "wind" && step.carries === undefined && ["wire", "tinsel", "floss", "yarn", "chenille", "stretch body"].includes(form ?? ""),
+    schools: fixed({ id: "spool", words: "straight from the spool" }, { id: "cut", words: "cut to length beforehand", minutes: -0.1 }),
+    usual: ({ step }) => (step.do === "wind" && step.take?.from === "pieces" ? "cut" : "spool"),
+  },
+  {
+    id: "feather use", asks: "What of the fibres left over?", changes: "quantities",
+    raisedBy: ({ step, form }) => (step.do === "lay" && ("fibres" in step.amount || "spanMm" in step.amount) && !step.countedWhenWound) || (step.do === "wind" && form === "feather fibre"),
+    schools: fixed({ id: "pooled", words: "pooled for the next fly" }, { id: "whole flies", words: "each feather for whole flies only" }),
+    usual: () => "pooled",
+  },
+  {
+    id: "symmetry", asks: "How even are the legs?", changes: "look",
+    raisedBy: ({ step, role }) => step.do === "lay" && role === "legs",
+    schools: fixed({ id: "matched", words: "matched and even", minutes: 0.3 }, { id: "loose", words: "deliberately loose" }),
+    usual: () => "loose",
+  },
+];
+
+const finishing = (recipe: Recipe): string[] =>
+  recipe.finish.state === "given" ? [recipe.finish.component, ...(recipe.finish.then ?? []).map((c) => c.component)] : [];
+
+/** The questions that a step raises. */
+export const questionsOf = (facts: StepFacts): Question[] => questions.filter((q) => q.raisedBy(facts));
+
+/**
+ * The school by which a step is tied: the order's or the tier's choice, else the pattern's, else what its quantities say.
+ * @throws DomainError METHOD_UNKNOWN for a school that does not answer the question
+ */
+export function schoolOf(question: Question, facts: StepFacts, choice: Pick<FlyChoice, "methods">): School {
+  const id = choice.methods?.[`${facts.step.id}/${question.id}`] ?? facts.step.methods?.[question.id] ?? question.usual(facts);
+  const schools = question.schools(facts);
+  const school = schools.find((s) => s.id === id);
+  if (!school) throw new DomainError("METHOD_UNKNOWN", { step: facts.step.name, question: question.id, school: id, known: schools.map((s) => s.id) });
+  return school;
+}

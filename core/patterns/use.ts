@@ -1,0 +1,60 @@
+import type { Role } from "./recipe";
+import type { HookGeometry } from "../hooks";
+import type { Material } from "../materials";
+import type { TiedFly } from "../tying";
+import type { FlyChoice, RecipeStep } from "./recipe";
+
+export type Materials = ReadonlyMap<string, Material>;
+
+/** What one fly uses of a component, in the way in which it is taken. Lengths mm, areas mm², mass mg, volume µl. */
+export type ComponentUse =
+  | { kind: "pieces"; each: number }
+  | { kind: "length"; mm: number }
+  | { kind: "mass"; mg: number }
+  | { kind: "volume"; ul: number }
+  | { kind: "wound feather"; length: number; bound: number; usable: number; grip: number; barb?: [number, number]; /** The whole feather is wound, whatever its length. */ whole?: boolean }
+  | { kind: "cut"; length: number; bound: number; piece: number; grip: number; trim: number }
+  | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number; pooled: boolean }
+  | { kind: "slips"; widthMm: number; perFeather: number }
+  | { kind: "feathers"; each: number; paired: boolean }
+  | { kind: "patch"; areaMm2: number; fliesPerPatch: number }
+  | { kind: "strands"; piecesPerFly: number; piecesPerStrand: number; pieceMm: number };
+
+/** A component on this fly: chosen material, the steps that use it and what they take. */
+export interface FlyPart {
+  component: string;
+  role: Role;
+  material: Material;
+  /** Materials allowed by the pattern in its place, best first. */
+  alternates: string[];
+  uses: { step: string; use: ComponentUse }[];
+  made: boolean;
+  makeMinutes: number;
+}
+
+/** A step with what the drawing and the bench need beside the computation. */
+export interface FlyStep {
+  id: string;
+  name: string;
+  step: RecipeStep;
+  role?: Role;
+  material?: Material;
+  shownMm?: number;
+  /** Shown and bound length together, with butts that are trimmed away. */
+  grossMm?: number;
+  barbMm?: [number, number];
+  fibres?: number;
+  widthMm?: number;
+  /** The school of each question that the step raises. */
+  methods: { question: string; school: string; words: string }[];
+}
+
+export interface ComposedFly {
+  choice: FlyChoice;
+  hook: HookGeometry;
+  tied: TiedFly;
+  parts: FlyPart[];
+  steps: FlyStep[];
+  /** Standard minutes of this fly, its methods and what was left out counted. */
+  minutes: number;
+}
