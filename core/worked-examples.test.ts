@@ -5,7 +5,7 @@ import { hookAt, hookMass, placeAt, zoneOf, type HookGeometry, type HookModel, t
 import { calibrate, issueQuantity, piecesToIssue } from "./materials";
 import { ceilTo } from "./numeric";
 import {
-  areaOf, bareProfile, beadMass, beadPasses, blendCharge, diameterAt, diameterAtPlace, dress, feathersForFibres, feathersPerFly,
+  areaOf, bareProfile, beadMass, beadPasses, blendCharge, diameterAt, diameterAtPlace, dress, exchangeBead, feathersForFibres, feathersPerFly,
   fibresPerFeather, fliesPerPiece, fromSpool, lay, liquidVolume, pairs, ropeOf, ropeStrandLength, seat, stationsOf, strandOf,
   strandPieces, threadStrand, tieFly, wind, windAtSpot, type Profile, type StrandSize, type TyingStep,
 } from "./tying";
@@ -154,6 +154,13 @@ const calls: Record<string, (g: Given) => unknown> = {
   thread_section: (g) => threadStrand(g as { denier: number; fibre: "polyester" }),
   liquid: (g) => ({ volume: liquidVolume(g.kind, g.head_diameter, g.head_length, g.coats) }),
   bead_mass: (g) => ({ mass: beadMass(g.diameter, g.density) }),
+  bead_swap: (g) => {
+    const b = exchangeBead({
+      massOld: beadMass(g.old.diameter, g.old.density), massNew: beadMass(g.new.diameter, g.new.density),
+      wire: { diameter: g.wire_diameter, density: g.wire_density }, behindMm: g.behind_bead, roomMm: g.room,
+    });
+    return { mass_difference: b.difference, mass_per_turn: b.massPerTurn, turns_exact: b.turnsExact, turns: b.turns, fits: b.fits, turns_that_fit: b.turnsThatFit, missing: b.missing };
+  },
   bead_fits: (g) => ({ passes_wire: beadPasses(g.bead.bore, g.wire), in_size_range: Number(g.size) >= Number(g.bead.largest_hook) && Number(g.size) <= Number(g.bead.smallest_hook) }),
   starts: (g) => ({ starts: startsFor(g.T, { good: g.alpha ?? 48, bad: g.beta ?? 2 }, g.q) }),
   pieces_to_issue: (g) => {
@@ -187,7 +194,7 @@ function expectLike(actual: unknown, expected: unknown, path: string): void {
 }
 
 describe("worked examples", () => {
-  test("there are as many as were written down", () => expect(examples.length).toBeGreaterThanOrEqual(55));
+  test("there are as many as were written down", () => expect(examples.length).toBeGreaterThanOrEqual(61));
 
   test.each(examples.map((e) => [`${e.call}: ${e.what}`, e] as const))("%s", (_name, example) => {
     const run = calls[example.call];

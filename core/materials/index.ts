@@ -4,3 +4,5 @@ export * from "./material";
 export * from "./pieces";
 export * from "./requirements";
 export * from "./words";
+export * from "./blend";
+export * from "./compare";

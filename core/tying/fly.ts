@@ -2,7 +2,7 @@ import { DomainError } from "../errors";
 import { hookMass, placeAt, spotOf, zoneOf, type HookGeometry, type Place } from "../hooks";
 import { dress, type DressRule, type Dubbing } from "./dress";
 import { lay, threadOverLay } from "./lay";
-import { bareProfile, diameterAt, meanDiameter, midpoint, stationsOf, type Profile } from "./profile";
+import { bareProfile, diameterAt, meanDiameter, type Profile } from "./profile";
 import { seat, type Part } from "./seat";
 import { ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
 import { fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";

@@ -1,0 +1,385 @@
+import { describe, expect, test } from "vitest";
+import fc from "fast-check";
+import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, blendFor, requirementsOf, type Material } from "../materials";
+import { choose, materials, model, recipe } from "../testing/nymph";
+import {
+  cautionsOf, changesBetween, checksOf, circleIn, composeFly, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, roomToMove, sharesOfShank, tieInsOf,
+  type FlyChoice, type Recipe, type RecipeStep,
+} from ".";
+
+const fly = (r: Recipe = recipe(), c: Partial<FlyChoice> = {}) => composeFly(r, choose(c), model, materials, { keepProfiles: true });
+const change = (change: (r: Recipe) => void): Recipe => {
+  const r = recipe();
+  change(r);
+  return r;
+};
+/** The nymph with a step put in before the whip finish, or in place of one of the same id. */
+const withStep = (step: RecipeStep, component?: Recipe["components"][number]): Recipe =>
+  change((r) => {
+    if (component) r.components = [...r.components.filter((c) => c.id !== component.id), component];
+    const at = r.steps.findIndex((s) => s.id === step.id);
+    if (at >= 0) r.steps[at] = step;
+    else r.steps.splice(r.steps.length - 1, 0, step);
+  });
+const request = (r: Recipe, c: Partial<FlyChoice> = {}) => ({ recipe: r, choice: choose(c), model, materials });
+const find = (r: Recipe, question: string, school: string, flies = 120, c: Partial<FlyChoice> = {}) =>
+  methodDifferences(request(r, c), flies).find((d) => d.question === question && d.other.id === school);
+
+describe("methods", () => {
+  const collar = withStep(
+    { id: "collar", name: "collar", do: "wind", component: "hackle", from: { eyeLengths: 0.6 }, to: { eyeLengths: 0.6 }, rule: { turns: 2 }, barb: [{ of: "gape", times: 1 }, { of: "gape", times: 1.4 }] },
+    { id: "hackle", role: "collar", material: [{ value: "hackle" }] },
+  );
+  const folded = withStep(
+    { id: "abdomen", name: "fibre abdomen", do: "wind", component: "tail", from: { fraction: 0.5 }, to: { landmark: "bend" }, rule: { touching: true }, rope: 6, carries: "tail" },
+  );
+
+  test("folding the ends back spares the feathers that a new bundle would take, to the feather", () => {
+    const feathers = (c: Partial<FlyChoice>) => requirementsOf(composeFly(folded, choose(c), model, materials), 120).filter((x) => x.component === "tail")[0]?.issue ?? 0;
+    const [fold, anew] = [feathers({}), feathers({ methods: { "abdomen/bundle": "cut anew" } })];
+    // 6 + 6 fibres instead of 6; a feather gives 40 · 2.5 · 2 · 0.9 = 180: 720 fibres are 4 feathers, 1440 are 8, before spoilage.
+    expect(anew).toBeGreaterThan(fold);
+    const d = find(folded, "bundle", "cut anew");
+    expect(d?.differences.find((x) => x.material === "pheasant")).toMatchObject({ before: fold, after: anew });
+    expect(d?.sentence).toBe(`cut, and tie a new bundle in: takes ${anew - fold} pheasant more, 48 minutes more`);
+  });
+
+  test("a bundle carried on must be long enough for both", () => {
+    const use = fly(folded).parts.find((p) => p.component === "tail")?.uses[0]?.use;
+    const alone = fly().parts.find((p) => p.component === "tail")?.uses[0]?.use;
+    if (use?.kind !== "fibres" || alone?.kind !== "fibres") throw new Error("the tail is taken by fibres");
+    expect(use.lengthMm).toBeGreaterThan(alone.lengthMm + 8);
+  });
+
+  test("the whole feather: as many turns as its usable stem gives, one feather a fly", () => {
+    const whole = fly(collar, { methods: { "collar/hackle turns": "whole feather" } });
+    const turned = whole.tied.steps.find((s) => s.id === "collar");
+    expect(turned?.length).toBeCloseTo(60 - 20 - 4, 6);
+    expect(turned?.turns).toBeGreaterThan(2);
+    expect(requirementsOf(whole, 100).find((r) => r.component === "hackle")?.perFly).toBe(1);
+  });
+
+  test("by the tip the pliers hold the butt, so that the usable stem is longer", () => {
+    const tip = fly(collar, { methods: { "collar/hackle tied in": "tip", "collar/hackle turns": "whole feather" } });
+    expect(tip.tied.steps.find((s) => s.id === "collar")?.length).toBeCloseTo(60 - 9, 6);
+  });
+
+  test("a whole feather over a zone is wound closer until it is used up", () => {
+    const palmer = withStep({ id: "palmer", name: "palmer", do: "wind", component: "hackle", from: { fraction: 0.5 }, to: { fraction: 0.9 }, rule: { turns: 3 }, methods: { "hackle turns": "whole feather" } }, { id: "hackle", role: "hackle", material: [{ value: "hackle" }] });
+    expect(fly(palmer).tied.steps.find((s) => s.id === "palmer")?.length).toBeCloseTo(36, 3);
+  });
+
+  test("dubbing in a loop takes thread for the loop and none for the noodle", () => {
+    const threads = (c: Partial<FlyChoice>) => fly(recipe(), c).tied.threads[0]?.use;
+    const [twisted, loop] = [threads({}), threads({ methods: { "body/dubbing way": "loop" } })];
+    expect(loop?.underDubbing).toBe(0);
+    expect(loop?.loops).toBeCloseTo(2 * (twisted?.underDubbing ?? 0) + 40, 6);
+  });
+
+  test("touched dubbing loses more: mass is that of the same body over half", () => {
+    const mass = (c: Partial<FlyChoice>) => fly(recipe(), c).tied.steps.find((s) => s.id === "body")?.mass ?? 0;
+    expect(mass({ methods: { "body/dubbing way": "touched" } }) / mass({})).toBeCloseTo(0.7 / 0.5, 6);
+  });
+
+  test("floss or the thread itself: the floss falls away, the thread grows", () => {
+    const floss = change((r) => {
+      r.components = r.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "floss" }] } : c));
+      r.steps[4] = { id: "body", name: "body", do: "wind", component: "body", from: { fraction: 0.5 }, to: { landmark: "bend" }, rule: { touching: true }, passes: 2 };
+    });
+    const d = find(floss, "body ground", "flat thread");
+    expect(d?.differences.find((x) => x.material === "floss")?.after).toBe(0);
+    expect((d?.differences.find((x) => x.material === "olive")?.after ?? 0) > (d?.differences.find((x) => x.material === "olive")?.before ?? 0)).toBe(true);
+  });
+
+  test.each([
+    ["wire ends", "broken", "wire", -1], ["butts", "trimmed after", undefined, 0], ["feather use", "whole flies", "pheasant", 0], ["head", "none", "lacquer", -1], ["pieces", "cut", "wire", -1],
+  ] as const)("%s: %s", (question, school, code, sign) => {
+    const d = find(recipe(), question, school);
+    expect(d?.fault).toBeUndefined();
+    if (code && sign !== 0) expect(Math.sign((d?.differences.find((x) => x.material === code)?.after ?? 0) - (d?.differences.find((x) => x.material === code)?.before ?? 0))).toBe(sign);
+    expect(d?.sentence).toMatch(/: /);
+  });
+
+  test("no finish, whipped twice: twice the turns of the whip", () => {
+    const whip = (c: Partial<FlyChoice>) => fly(recipe(), c).tied.threads[0]?.use.whip ?? 0;
+    expect(whip({ methods: { "whip/head": "none" } })).toBeCloseTo(2 * whip({}), 9);
+  });
+
+  test("another finish of the pattern is one of the schools", () => {
+    const r = change((x) => x.components.push({ id: "resin", role: "finish", material: [{ value: "glue" }] }));
+    expect(fly(r, { methods: { "whip/head": "resin" } }).parts.map((p) => p.component)).toContain("resin");
+    expect(fly(r).parts.map((p) => p.component)).not.toContain("resin");
+  });
+
+  test("coats follow each other in different products", () => {
+    const r = change((x) => {
+      x.components.push({ id: "glue", role: "finish", material: [{ value: "glue" }] });
+      x.finish = { state: "given", component: "glue", coats: 1, dryMinutes: 1, then: [{ component: "finish", coats: 2, dryMinutes: 360 }] };
+    });
+    const parts = fly(r).parts;
+    expect(parts.find((p) => p.component === "finish")?.uses[0]?.use).toMatchObject({ kind: "volume" });
+    expect(missingFrom(r)).toEqual([]);
+  });
+
+  test("weighted eyes: a drop of glue, or six wraps more", () => {
+    const r = withStep({ id: "eyes", name: "eyes", do: "seat", component: "eyes", from: { eyeLengths: 0.2 }, glue: "glue", tieIn: { at: { eyeLengths: 0.2 }, wraps: 10 } }, { id: "eyes", role: "eyes", material: [{ value: "eyes" }] });
+    r.components.push({ id: "glue", role: "finish", material: [{ value: "glue" }] });
+    const use = (c: Partial<FlyChoice>) => fly(r, c);
+    const thread = { methods: { "eyes/weighted eyes": "thread only" } };
+    expect(use({}).parts.find((p) => p.component === "glue")?.uses[0]?.use).toEqual({ kind: "volume", ul: 3 });
+    expect(use(thread).parts.some((p) => p.component === "glue")).toBe(false);
+    expect((use(thread).tied.threads[0]?.use.tieIns ?? 0) > (use({}).tied.threads[0]?.use.tieIns ?? 0)).toBe(true);
+  });
+
+  test("dubbing stated both ways: the noodle counts unless the shape is chosen", () => {
+    const r = change((x) => { x.steps[4] = { ...(x.steps[4] as RecipeStep), noodle: { mm: 40 }, thickness: "sparse" } as RecipeStep; });
+    const body = (c: Partial<FlyChoice>) => fly(r, c).tied.steps.find((s) => s.id === "body");
+    expect(body({})?.noodle).toBe(40);
+    expect(body({})?.mass).toBeCloseTo((40 * 0.04) / 0.7, 9);
+    expect(body({ methods: { "body/dubbing amount": "shape" } })?.endDiameters?.[0]).toBeCloseTo(0.4 * fly(r).hook.gape, 1);
+  });
+
+  test("an unknown school is refused with those that are known", () =>
+    expect(() => fly(recipe(), { methods: { "body/dubbing way": "glued" } })).toThrow(expect.objectContaining({ code: "METHOD_UNKNOWN" })));
+
+  test("choosing the pattern's own way changes nothing", () => {
+    const own = fly();
+    const chosen = fly(recipe(), { methods: Object.fromEntries(own.steps.flatMap((s) => s.methods.map((m) => [`${s.id}/${m.question}`, m.school]))) });
+    expect(chosen.tied).toEqual(own.tied);
+    expect(chosen.minutes).toBe(own.minutes);
+  });
+});
+
+describe("the order of the steps", () => {
+  test("the pattern as it stands breaks nothing", () => expect(orderFaults(recipe())).toEqual([]));
+  test("a bead goes before all else, a bound-in rib before its winding, the knot last", () => {
+    const hard = precedences(recipe()).filter((p) => p.hard);
+    expect(hard).toContainEqual({ first: "rib-in", then: "rib", hard: true, because: "its material is bound in there" });
+    expect(new Set(hard.filter((p) => p.first === "bead").map((p) => p.then)).size).toBe(recipe().steps.length - 1);
+    expect(new Set(hard.filter((p) => p.then === "whip").map((p) => p.first)).size).toBe(recipe().steps.length - 1);
+  });
+  test("a step can move as far as its hard precedences let it", () => {
+    const r = recipe();
+    const rib = r.steps.findIndex((s) => s.id === "rib");
+    expect(roomToMove(r, rib)).toEqual({ first: r.steps.findIndex((s) => s.id === "rib-in") + 1, last: r.steps.length - 2 });
+    for (let to = 0; to < r.steps.length; to++) {
+      const moved = { ...r, steps: moveStep(r.steps, rib, to) };
+      const { first, last } = roomToMove(r, rib);
+      expect(orderFaults(moved).some((f) => f.hard), `to ${to}`).toBe(to < first || to > last);
+    }
+  });
+  test("moving a step and moving it back gives the same list", () =>
+    fc.assert(fc.property(fc.nat(8), fc.nat(8), (a, b) => { expect(moveStep(moveStep(recipe().steps, a, b), b, a)).toEqual(recipe().steps); })));
+  test("a soft precedence is told, but does not hold the pattern back", () => {
+    const r = change((x) => { x.steps[2] = { ...(x.steps[2] as RecipeStep), after: [{ step: "legs", because: "the legs hide it" }] }; });
+    expect(orderFaults(r).map((f) => f.sentence)).toEqual(["“tail” comes earlier than usual: “legs” goes first, as the legs hide it."]);
+    expect(missingFrom(r)).toEqual([]);
+  });
+  test("steps that wait for each other are found", () => {
+    const r = change((x) => {
+      x.steps[2] = { ...(x.steps[2] as RecipeStep), after: [{ step: "legs", hard: true }] };
+      x.steps[6] = { ...(x.steps[6] as RecipeStep), after: [{ step: "tail", hard: true }] };
+    });
+    expect(circleIn(r)?.sort()).toEqual(["legs", "tail"]);
+    expect(missingFrom(r).join()).toMatch(/each wait for the next/);
+  });
+  test("a step that may go before another goes there when its school says so", () => {
+    const r = change((x) => { x.steps[7] = { ...(x.steps[7] as RecipeStep), mayPrecede: "legs" }; });
+    const order = (c: Partial<FlyChoice>) => fly(r, c).steps.map((s) => s.id);
+    expect(order({}).indexOf("wing")).toBe(order({}).indexOf("legs") + 1);
+    expect(order({ methods: { "wing/order": "before" } }).indexOf("wing")).toBe(order({ methods: { "wing/order": "before" } }).indexOf("legs") - 1);
+  });
+});
+
+describe("what may differ from fly to fly", () => {
+  test("a size rule sets whole numbers where they would not scale", () => {
+    const r = change((x) => { x.steps[2] = { ...(x.steps[2] as RecipeStep), bySize: [{ sizes: { from: "15", to: "18" }, set: { amount: { fibres: 4 } } }] }; });
+    const fibres = (size: string) => fly(r, { size }).steps.find((s) => s.id === "tail")?.fibres;
+    expect([fibres("14"), fibres("16")]).toEqual([6, 4]);
+  });
+  test("a size rule may switch the method", () => {
+    const r = change((x) => { x.steps[4] = { ...(x.steps[4] as RecipeStep), bySize: [{ sizes: { from: "16", to: "16" }, set: { methods: { "dubbing way": "touched" } } }] }; });
+    expect(fly(r, { size: "16" }).steps.find((s) => s.id === "body")?.methods).toContainEqual(expect.objectContaining({ question: "dubbing way", school: "touched" }));
+  });
+  test("leaving an optional part out takes its step, its material and its minutes away", () => {
+    const without = fly(recipe(), { leave: ["wing"] });
+    expect(without.steps.map((s) => s.id)).not.toContain("wing");
+    expect(without.parts.map((p) => p.component)).not.toContain("wing");
+    expect(without.minutes).toBeCloseTo(5 - 5 / 9, 9);
+  });
+  test("what is not optional cannot be left out", () => expect(() => fly(recipe(), { leave: ["body"] })).toThrow(expect.objectContaining({ code: "NOT_OPTIONAL" })));
+  test("several parts of one feather: their fibres are needed together", () => {
+    const r = withStep({ id: "throat", name: "throat", do: "lay", component: "throat", from: { eyeLengths: 0.2 }, to: { eyeLengths: 0.6 }, amount: { fibres: 10 }, shown: { of: "gape", times: 0.8 }, attitude: "down" }, { id: "throat", role: "throat", material: [{ value: "pheasant" }], sharesWith: "tail" });
+    const tail = requirementsOf(fly(r), 90).find((x) => x.component === "tail");
+    expect(tail?.perFly).toBeCloseTo(16 / 180, 9);
+    expect(requirementsOf(fly(r), 90).some((x) => x.component === "throat")).toBe(false);
+  });
+  test("whole feathers in pairs come from both sides", () => {
+    const r = withStep({ id: "cheeks", name: "cheeks", do: "lay", component: "cheeks", from: { eyeLengths: 0.2 }, to: { eyeLengths: 0.6 }, amount: { feathers: 2, paired: true }, shown: { of: "gape", times: 0.8 }, attitude: "over" }, { id: "cheeks", role: "cheeks", material: [{ value: "quill" }] });
+    const rows = requirementsOf(fly(r), 50).filter((x) => x.component === "cheeks");
+    expect(rows.map((x) => [x.side, x.perFly])).toEqual([["left", 1], ["right", 1]]);
+    expect(rows[0]?.words).toMatch(/left feathers: 1 a fly/);
+  });
+  test("half a feather a fly: ten of them take five", () => {
+    const r = withStep({ id: "x", name: "half a feather", do: "lay", component: "x", from: { eyeLengths: 0.2 }, to: { eyeLengths: 0.6 }, amount: { feathers: 0.5 }, shown: { mm: 8 } }, { id: "x", role: "wing", material: [{ value: "quill" }] });
+    expect(requirementsOf(fly(r), 10).find((x) => x.component === "x")?.net).toBe(5);
+  });
+  test("a patch of hide serves whole clumps only", () => {
+    const r = (mm2: number) => withStep({ id: "h", name: "hair", do: "lay", component: "h", from: { eyeLengths: 0.2 }, to: { eyeLengths: 0.6 }, amount: { patchMm2: mm2 }, shown: { mm: 8 } }, { id: "h", role: "wing", material: [{ value: "hide" }] });
+    expect(requirementsOf(fly(r(25)), 56).find((x) => x.component === "h")).toMatchObject({ perFly: 1 / 28, net: 2 });
+    expect(() => fly(r(800))).toThrow(expect.objectContaining({ code: "PATCH_TOO_SMALL", step: { id: "h", name: "hair" } }));
+  });
+  test("hair that tapers is taken at a multiple, and the rest culled", () => {
+    const r = (overTake?: number) => withStep({ id: "h", name: "hair", do: "lay", component: "h", from: { eyeLengths: 0.2 }, to: { eyeLengths: 0.6 }, amount: { clump: { mm: 1 } }, shown: { mm: 8 }, overTake }, { id: "h", role: "wing", material: [{ value: "hair" }] });
+    const mg = (x: Recipe) => requirementsOf(fly(x), 12).find((q) => q.component === "h")?.perFly ?? 0;
+    expect(mg(r(2.5)) / mg(r())).toBeCloseTo(2.5, 9);
+  });
+  test("a shape is fullest where it says: a cigar in its middle, a ball round", () => {
+    const r = (shape: "cigar" | "ball") => change((x) => { x.steps[4] = { ...(x.steps[4] as RecipeStep), shape, fullness: [{ mm: 2.4 }, { mm: 2.4 }] } as RecipeStep; });
+    for (const shape of ["cigar", "ball"] as const) {
+      const f = fly(r(shape));
+      const { from = 0, to = 0, after = [] } = f.tied.steps.find((s) => s.id === "body") ?? {};
+      const at = (t: number) => after[Math.round((from + (to - from) * t) / f.tied.profile.step)] ?? 0;
+      expect(at(0.5)).toBeCloseTo(2.4, 1);
+      expect(at(0.03)).toBeLessThan(1.7);
+    }
+  });
+  test("a length reaches to a landmark, or just past another part", () => {
+    const r = change((x) => {
+      x.steps[6] = { ...(x.steps[6] as RecipeStep), attitude: "over", shown: { reach: "point" } } as RecipeStep;
+      x.steps[7] = { ...(x.steps[7] as RecipeStep), shown: { reach: "tail", pastMm: 1 } } as RecipeStep;
+    });
+    const f = fly(r);
+    const legs = f.steps.find((s) => s.id === "legs")?.shownMm ?? 0;
+    expect(legs + 0.42 * f.hook.shank).toBeCloseTo(f.hook.point, 9);
+    const tail = f.steps.find((s) => s.id === "tail")?.shownMm ?? 0;
+    const wing = f.steps.find((s) => s.id === "wing")?.shownMm ?? 0;
+    expect(wing + f.tied.beadMm + 0.2 * f.hook.eye).toBeCloseTo(f.hook.shank + tail + 1, 9);
+  });
+  test("a reach that lies in front of the tie-in is refused at its step", () => {
+    const r = change((x) => { x.steps[2] = { ...(x.steps[2] as RecipeStep), shown: { reach: "point" } } as RecipeStep; });
+    expect(() => fly(r)).toThrow(expect.objectContaining({ code: "LENGTH_RULE_UNRESOLVED", step: { id: "tail", name: "tail" } }));
+  });
+  test("glue, half hitches and brushing are steps of their own", () => {
+    const r = withStep({ id: "g", name: "glue", do: "glue", component: "glue", at: { fraction: 0.5 }, drops: 2 }, { id: "glue", role: "finish", material: [{ value: "glue" }] });
+    r.steps.splice(3, 0, { id: "hitch", name: "half hitch", do: "act", act: "half hitch", at: { fraction: 0.5 }, minutes: 0.1 });
+    r.steps.splice(8, 0, { id: "brush", name: "brush", do: "act", act: "brush", minutes: 0.3, direction: "back" });
+    expect(missingFrom(r)).toEqual([]);
+    const f = fly(r);
+    expect(f.parts.find((p) => p.component === "glue")?.uses[0]?.use).toEqual({ kind: "volume", ul: 6 });
+    expect((f.tied.threads[0]?.use.tieIns ?? 0) > (fly().tied.threads[0]?.use.tieIns ?? 0)).toBe(true);
+    expect(cautionsOf(f).map((c) => c.step)).toEqual(expect.arrayContaining(["g", "brush"]));
+  });
+});
+
+describe("a material in another's place", () => {
+  const withAlternates = change((r) => {
+    r.components = r.components.map((c) =>
+      c.id === "body" ? { ...c, alternates: [{ material: "weak-fur", effect: "livelier, wears sooner", changes: { body: { fullness: [{ of: "gape", times: 0.3 }, { of: "gape", times: 0.15 }] } } }] }
+      : c.id === "rib" ? { ...c, alternates: [{ material: "thin-wire", changes: { rib: { rule: { turns: 7 } } } }] } : c);
+    r.steps[5] = { ...(r.steps[5] as RecipeStep), counter: true, guard: "locks the body" } as RecipeStep;
+  });
+  const strong = new Map([...materials, ["fur", { ...(materials.get("fur") as Material), qualities: { strength: 4 } }]]);
+
+  test("brings its own quantities", () => {
+    const rib = composeFly(withAlternates, choose({ use: { rib: "thin-wire" } }), model, materials).tied.steps.find((s) => s.id === "rib");
+    expect(rib?.turns).toBeCloseTo(7, 9);
+  });
+  test("a thinner body leaves a gap that is told with its remedy; a weaker one is told too", () => {
+    const j = judgeSubstitute({ ...request(withAlternates), materials: strong }, "body", "weak-fur", 60);
+    expect(j.warnings.map((w) => w.about)).toEqual(["strength", "gap"]);
+    expect(j.warnings[1]?.sentence).toMatch(/thinner at “body”\. Fill it with \d+\.\d m more thread/);
+    expect(j.effect).toBe("livelier, wears sooner");
+  });
+  test("a durability measure that goes with its component is told", () => {
+    const r = { ...withAlternates, components: withAlternates.components.map((c) => (c.id === "rib" ? { ...c, optional: true } : c)) };
+    const before = composeFly(r, choose(), model, materials);
+    const after = composeFly(r, choose({ leave: ["rib"] }), model, materials);
+    expect(differencesBetween(requirementsOf(before, 12), requirementsOf(after, 12)).some((d) => d.role === "rib" && d.after === 0)).toBe(true);
+  });
+  test("what cannot be tied says why", () => expect(judgeSubstitute(request(withAlternates), "body", "nowhere", 12).fault).toMatch(/No material “nowhere”/));
+});
+
+describe("beads", () => {
+  const weighted = withStep({ id: "tin", name: "tin", do: "wind", component: "tin", from: { landmark: "eye" }, rule: { touching: true, turns: 4 } }, { id: "tin", role: "weight", material: [{ value: "tin" }] });
+  const get = (code: string) => materials.get(code) as Material;
+  test("a lighter bead asks for more turns of weight wire, a heavier one for fewer", () => {
+    const lighter = judgeBead(fly(weighted), get("brass-bead"), undefined);
+    expect(lighter).toMatchObject({ difference: 82, turnsNow: expect.closeTo(4, 9) as number });
+    expect((lighter?.turns ?? 0) > 0).toBe(true);
+    const heavier = judgeBead(fly(weighted), get("big-bead"), undefined);
+    expect((heavier?.turns ?? 0) < 0).toBe(true);
+    // Only the four that are there can be left off.
+    expect(heavier?.turnsThatFit).toBe(-4);
+    expect(heavier?.fits).toBe(false);
+    expect(heavier?.missing).toBeLessThan(0);
+  });
+  test("the turns make up the difference within half a turn, when they fit", () => {
+    const j = judgeBead(fly(weighted), get("brass-bead"), undefined);
+    expect(Math.abs((j?.difference ?? 0) - (j?.turns ?? 0) * (j?.massPerTurn ?? 0))).toBeLessThanOrEqual((j?.massPerTurn ?? 0) / 2 + 1e-9);
+  });
+  test("a bore that is too narrow and a size that is too small are said", () => {
+    const r = change((x) => { x.components = x.components.map((c) => (c.id === "bead" ? { ...c, material: [{ value: "small-bead" }] } : c)); });
+    const faults = ownBeadFaults(fly(r)).map((f) => f.sentence).join(" ");
+    expect(faults).toMatch(/does not pass/);
+    expect(faults).toMatch(/usually goes on hooks 18 to 20; for size 14 take 2\.5 or 2\.8 or 3 or 3\.3 mm/);
+  });
+  test("a fly without a bead has none to exchange", () => expect(judgeBead(fly(recipe(), { form: "light" }), get("brass-bead"), get("tin"))).toBeUndefined());
+});
+
+describe("what the card says", () => {
+  test("proportions in working order, with their rule", () => {
+    const p = proportionsOf(fly());
+    expect(p.map((x) => x.step)).toEqual(["tail", "body", "rib", "legs", "wing", "whip"]);
+    expect(p[0]).toMatchObject({ kind: "shown", rule: "0.5 body" });
+    expect(p.at(-1)).toMatchObject({ part: "head", mm: expect.closeTo(0.5 * fly().hook.eye, 9) as number });
+  });
+  test("the parts share the shank, and the shares add up to one", () => {
+    const shares = sharesOfShank(fly());
+    expect(shares.map((s) => s.part)).toEqual(["head", "body"]);
+    expect(shares.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 12);
+  });
+  test("tie-ins by landmark", () => expect(tieInsOf(fly())).toEqual([{ place: "bend", steps: ["tail"], wraps: 5 }]));
+  test("checks are bound to their moment; loose legs are no ground for rejection", () => {
+    const r = change((x) => { x.steps[4] = { ...(x.steps[4] as RecipeStep), brushed: true, checks: [{ feature: "segments even", when: "wet" }] } as RecipeStep; });
+    const checks = checksOf(fly(r));
+    expect(checks[0]).toEqual({ feature: "segments even", when: "wet", step: "body" });
+    expect(checks).toContainEqual(expect.objectContaining({ feature: "legs: uneven is right", tolerance: "loose" }));
+    expect(checks).toContainEqual(expect.objectContaining({ when: "after brushing" }));
+  });
+  test("lead is warned of once, without saying what is legal", () => {
+    const r = withStep({ id: "lead", name: "lead", do: "wind", component: "lead", from: { landmark: "eye" }, rule: { touching: true, turns: 3 } }, { id: "lead", role: "weight", material: [{ value: "lead" }] });
+    const lead = cautionsOf(fly(r)).filter((c) => /Lead/.test(c.sentence));
+    expect(lead).toHaveLength(1);
+    expect(lead[0]?.sentence).not.toMatch(/\b(safe|legal|allowed)\b/i);
+  });
+});
+
+describe("two versions", () => {
+  const names = (code: string) => code.toUpperCase();
+  test("the same recipe differs in nothing", () => expect(changesBetween(recipe(), recipe(), names)).toEqual([]));
+  test.each([
+    ["a quantity", (r: Recipe) => { r.steps[2] = { ...(r.steps[2] as RecipeStep), amount: { fibres: 8 } } as RecipeStep; }, { where: "step “tail”", before: expect.stringContaining("6 fibres") as string, after: expect.stringContaining("8 fibres") as string }],
+    ["a material", (r: Recipe) => { r.components[5] = { id: "body", role: "body", material: [{ value: "mix" }] }; }, { where: "body, material", before: "FUR", after: "MIX" }],
+    ["the price", (r: Recipe) => { r.pricePerDozenCents = 3000; }, { where: "price a dozen", before: "25.00", after: "30.00" }],
+    ["a caution", (r: Recipe) => { r.steps[4] = { ...(r.steps[4] as RecipeStep), caution: "Dust." }; }, { where: "step “body”, notes", before: "as before", after: "caution: Dust." }],
+    ["the order", (r: Recipe) => { r.steps = moveStep(r.steps, 2, 4); }, { where: "order of the steps" }],
+    ["a step more", (r: Recipe) => { r.steps.splice(3, 0, { id: "wax", name: "wax", do: "act", act: "wax", minutes: 0.1 }); }, { where: "step “wax”", before: undefined }],
+    ["a colour", (r: Recipe) => { r.variants.push({ id: "red", name: "red", swaps: {} }); }, { where: "colour variant", after: "red" }],
+    ["an optional part", (r: Recipe) => { r.components[5] = { ...(r.components[5] as Recipe["components"][number]), optional: true }; }, { where: "body, how it may be replaced or left out", after: "may be left out" }],
+    ["no finish", (r: Recipe) => { r.finish = { state: "none" }; }, { where: "finish", after: "none, on purpose" }],
+  ] as [string, (r: Recipe) => void, object][])("%s is said", (_what, edit, expected) => {
+    expect(changesBetween(recipe(), change(edit), names)).toContainEqual(expect.objectContaining(expected));
+  });
+});
+
+describe("blends", () => {
+  const cabinet = new Map<string, { blend?: { parts: Record<string, number>; leastChargeMg: number } }>([
+    ["a", {}], ["b", {}], ["ab", { blend: { parts: { a: 3, b: 1 }, leastChargeMg: 500 } }], ["abb", { blend: { parts: { ab: 0.5, b: 0.5 }, leastChargeMg: 100 } }],
+    ["x", { blend: { parts: { y: 1 }, leastChargeMg: 0 } }], ["y", { blend: { parts: { x: 1 }, leastChargeMg: 0 } }],
+  ]);
+  test("a blend of blends comes down to its plain parts", () => expect(plainParts("abb", cabinet)).toEqual({ a: 0.375, b: 0.625 }));
+  test("less than the mill takes leaves some over", () => expect(blendFor("ab", 200, cabinet)).toEqual({ charge: 500, parts: { a: 375, b: 125 }, leftOver: 300 }));
+  test("a blend of itself is refused, naming the way round", () => expect(() => plainParts("x", cabinet)).toThrow(expect.objectContaining({ code: "BLEND_CYCLE", details: { blend: "x", through: ["y", "x"] } })));
+  test("a part that is not there is named", () => expect(() => plainParts("zz", cabinet)).toThrow(expect.objectContaining({ code: "MATERIAL_UNKNOWN" })));
+});
