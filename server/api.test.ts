@@ -28,7 +28,7 @@ afterAll(() => room.stop());
 /** An order as it would be typed. */
 async function typed(text: string): Promise<BodyOf<typeof addOrder>> {
   const c = await shop.ok(catalogue);
-  const read = readOrder(text, { today: c.today, customers: c.customers, seasons: c.settings.seasons, numberWords: {}, patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.recipe.sizes, variants: p.recipe.variants, forms: p.recipe.forms })) });
+  const read = readOrder(text, { today: c.today, customers: c.customers, seasons: c.settings.seasons, numberWords: {}, patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })) });
   const lines = read.lines.map((l) => ({ pattern: l.pattern ?? "", variant: l.variant ?? "", form: l.form ?? "", size: l.size ?? "", flies: l.flies ?? 0 }));
   return { text, customer: read.customer ?? "", due: read.due ?? "", note: "", lines, acceptsConflicts: false };
 }
@@ -256,7 +256,7 @@ describe("stock", () => {
     const [batch] = await batchesOf({ pattern: "slate-wisp", size: "10", variant: "amber" });
     const floss = async () => (await owner.ok(readBatch, { params: { id: batch?.id ?? "" } })).requirements.find((r) => r.component === "body")?.issue ?? 0;
     const before = await floss();
-    await tier.ok(measureHook, { params: { id: "W1" }, body: { size: "10", shank: 12.6 } });
+    await tier.ok(measureHook, { params: { id: "W1" }, body: { rows: [{ size: "10", shank: 12.6 }] } });
     expect(await floss()).toBeGreaterThan(before);
   });
 });

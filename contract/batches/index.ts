@@ -8,7 +8,9 @@ export const batchModes = ["fly by fly", "step by step"] as const;
 
 export const batchSchema = skuSchema.extend({
   id: z.uuid(), number: z.number().int(), patternName: z.string(), patternVersion: z.number().int(), state: z.enum(batchStates), held: z.boolean(), mode: z.enum(batchModes),
-  buy: z.array(z.string()), mixLots: z.boolean(), owed: z.number().int(), starts: z.number().int(), due: isoDay, version: z.number().int(),
+  buy: z.array(z.string()),
+  /** Schools that differ from the pattern's, as "step/question"; optional parts left out; alternates taken, by component. */
+  methods: z.record(z.string(), z.string()), leave: z.array(z.string()), use: z.record(z.string(), z.string()), mixLots: z.boolean(), owed: z.number().int(), starts: z.number().int(), due: isoDay, version: z.number().int(),
   good: z.number().int(), rejected: z.number().int(), minutes: z.number(),
   claims: z.array(z.object({ line: z.uuid(), order: z.number().int(), orderId: z.uuid(), customer: z.string(), due: isoDay, flies: z.number().int() })),
 });
@@ -20,6 +22,8 @@ export const batchDetailSchema = batchSchema.extend({
   startsWorking: z.object({ owed: z.number(), good: z.number(), bad: z.number(), level: z.number(), chance: z.number(), batches: z.number() }),
   buyable: z.array(z.object({ component: z.string(), role: z.string(), bought: z.string(), makeMinutes: z.number() })),
   cautions: z.array(z.string()),
+  /** The newest version of the pattern, which may be newer than the one that the batch is bound to. */
+  newestVersion: z.number().int(),
 });
 export type BatchDetail = z.infer<typeof batchDetailSchema>;
 
@@ -31,7 +35,8 @@ export const splitBatch = endpoint({ ...base, id: "splitBatch", method: "post", 
 export const mergeBatches = endpoint({ ...base, params: none, id: "mergeBatches", method: "post", path: "/batches/merge", summary: "Merge planned batches of the same fly", permission: "make up batches", body: z.object({ batches: z.array(z.object({ id: z.uuid(), version: z.number().int() })).min(2).max(20) }), reply: z.object({ id: z.uuid() }) });
 export const editBatch = endpoint({
   ...base, id: "editBatch", method: "patch", path: "/batches/:id", summary: "Choose how a batch is tied", permission: "make up batches",
-  body: withVersion.extend({ mode: z.enum(batchModes).optional(), buy: z.array(z.string().max(60)).max(20).optional(), mixLots: z.boolean().optional() }), reply: done,
+  body: withVersion.extend({ mode: z.enum(batchModes).optional(), buy: z.array(z.string().max(60)).max(20).optional(), methods: z.record(z.string().max(160), z.string().max(80)).optional(), leave: z.array(z.string().max(80)).max(40).optional(),
+    use: z.record(z.string().max(80), z.string().max(80)).optional(), /** Bind it to the pattern's newest version. */ renew: z.literal(true).optional(), mixLots: z.boolean().optional() }), reply: done,
 });
 export const reserveBatch = endpoint({ ...base, id: "reserveBatch", method: "post", path: "/batches/:id/reserve", summary: "Reserve its materials, lot by lot", permission: "make up batches", body: none, reply: z.object({ short: z.array(z.string()) }) });
 export const unreserveBatch = endpoint({ ...base, id: "unreserveBatch", method: "delete", path: "/batches/:id/reserve", summary: "Give its reservations back", permission: "make up batches", body: none, reply: done });

@@ -3,7 +3,7 @@ import { landmarks } from "@kasten/core/hooks";
 import { materialForms, stockUnits } from "@kasten/core/materials";
 import { acts, attitudes, dubbedShapes, measures, moments, noodleThicknesses, reaches, roles } from "@kasten/core/patterns";
 import { hookModelSchema } from "../hooks";
-import { endpoint, isoDay, none } from "../http";
+import { endpoint, idParams, isoDay, none } from "../http";
 
 const short = z.string().min(1).max(80);
 const words = z.string().max(80);
@@ -102,30 +102,42 @@ export const recipeSchema = z.strictObject({
   queries: z.array(z.strictObject({ about: short, question: sentence })).max(20).optional(),
 });
 
-/** A pattern file. */
-export const patternFileSchema = z.strictObject({ id: short, name: short, style: short, origin: z.string().max(200).optional(), species: z.string().max(200).optional(), recipe: recipeSchema });
+export type RecipeData = z.infer<typeof recipeSchema>;
 
-export const patternSchema = z.object({
-  id: z.string(), name: z.string(), style: z.string(), origin: z.string(), species: z.string(), version: z.number().int(), recipe: recipeSchema,
+/** Changed only together with docs/schema: a reader of an older version is told which one it needs. */
+export const PATTERN_FORMAT = 1;
+/** A pattern as it is written to a file. */
+export const patternFileSchema = z.strictObject({
+  id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "Small letters, digits and hyphens, at most 60"), name: short, style: short, origin: z.string().max(200).optional(), species: z.string().max(200).optional(), recipe: recipeSchema,
+});
+export type PatternFile = z.infer<typeof patternFileSchema>;
+
+/** What lists, filters and orders need of a pattern; the recipe itself is read apart. */
+export const patternEntrySchema = z.object({
+  id: z.string(), name: z.string(), style: z.string(), origin: z.string(), species: z.string(), version: z.number().int(), hookModel: z.string(), sizes: z.object({ from: z.string(), to: z.string() }),
+  variants: z.array(z.object({ id: z.string(), name: z.string() })), forms: z.array(z.object({ id: z.string(), name: z.string() })),
+  minutesPerFly: z.number(), pricePerDozenCents: z.number().int(), skills: z.array(z.string()), sample: z.boolean(),
+  /** Every material that some size, colour or form of it may take, by code. */
+  materials: z.array(z.string()),
   /** What it still lacks; empty when it may be tied. */
   missing: z.array(z.string()),
 });
-export type PatternData = z.infer<typeof patternSchema>;
+export type PatternEntry = z.infer<typeof patternEntrySchema>;
 
-const strand = z.object({
+const strand = z.strictObject({
   section: z.enum(["round", "oval", "flat"]).optional(), width: number, thickness: number, core: number.optional(), density: number.optional(), lineDensity: number.optional(),
 });
 /** What the computation needs of a material. */
-export const materialSchema = z.object({
+export const materialSchema = z.strictObject({
   code: z.string(), name: z.string(), form: z.enum(materialForms), unit: z.enum(stockUnits), colour: z.string().optional(), colourName: z.string().optional(),
   measured: z.boolean(), lead: z.boolean(), controlledSpecies: z.string().optional(), caution: z.string().optional(), strand: strand.optional(),
-  dubbing: z.object({ density: number, lineDensity: number, loss: number.optional() }).optional(),
-  part: z.object({ diameter: number, length: number, mass: number, bore: number.optional(), cavityMm: number.optional() }).optional(),
-  thread: z.object({ denier: number, fibre: z.enum(["polyester", "nylon", "gel-spun"]), aspect: z.enum(["asItComes", "flat", "corded"]).optional() }).optional(),
-  feather: z.object({ usable: number, grip: number, perMm: number, span: number, sides: number, unusable: number }).optional(),
-  pieceMm: number.optional(), hair: z.object({ density: number }).optional(), hide: z.object({ areaMm2: number, loss: number }).optional(),
-  qualities: z.object({ mobility: number.optional(), strength: number.optional(), floats: number.optional() }).optional(), liquid: z.object({ kind: z.enum(["lacquer", "resin", "glue"]) }).optional(),
-  blend: z.object({ parts: z.record(z.string(), number), leastChargeMg: number }).optional(), hook: z.object({ model: z.string(), size: z.string() }).optional(),
+  dubbing: z.strictObject({ density: number, lineDensity: number, loss: number.optional() }).optional(),
+  part: z.strictObject({ diameter: number, length: number, mass: number, bore: number.optional(), cavityMm: number.optional() }).optional(),
+  thread: z.strictObject({ denier: number, fibre: z.enum(["polyester", "nylon", "gel-spun"]), aspect: z.enum(["asItComes", "flat", "corded"]).optional() }).optional(),
+  feather: z.strictObject({ usable: number, grip: number, perMm: number, span: number, sides: number, unusable: number }).optional(),
+  pieceMm: number.optional(), hair: z.strictObject({ density: number }).optional(), hide: z.strictObject({ areaMm2: number, loss: number }).optional(),
+  qualities: z.strictObject({ mobility: number.optional(), strength: number.optional(), floats: number.optional() }).optional(), liquid: z.strictObject({ kind: z.enum(["lacquer", "resin", "glue"]) }).optional(),
+  blend: z.strictObject({ parts: z.record(z.string(), number), leastChargeMg: number }).optional(), hook: z.strictObject({ model: z.string(), size: z.string() }).optional(),
 });
 
 export const destinationSchema = z.object({ noLead: z.boolean(), barblessOnly: z.boolean(), forbiddenSpecies: z.array(z.string()) });
@@ -145,10 +157,38 @@ export type Settings = z.infer<typeof settingsSchema>;
 
 /** All that reading an order and drawing a fly need. */
 export const catalogueSchema = z.object({
-  today: isoDay, settings: settingsSchema, patterns: z.array(patternSchema), materials: z.array(materialSchema), hooks: z.array(hookModelSchema), customers: z.array(customerSchema),
+  today: isoDay, settings: settingsSchema, patterns: z.array(patternEntrySchema), materials: z.array(materialSchema), hooks: z.array(hookModelSchema), customers: z.array(customerSchema),
 });
 export const catalogue = endpoint({
   id: "catalogue", method: "get", path: "/catalogue", summary: "Patterns, materials, hooks, customers and settings", room: "patterns", permission: "see the room",
   params: none, query: none, body: none, reply: catalogueSchema,
 });
-export const patternEndpoints = [catalogue];
+
+/** A file of patterns: with the blends and other materials that they use, so that another room can tie them. */
+export const patternBookSchema = z.strictObject({
+  format: z.literal("kasten-patterns"), version: z.literal(PATTERN_FORMAT), patterns: z.array(patternFileSchema).min(1).max(500), materials: z.array(materialSchema).max(2000).optional(),
+});
+export type PatternBook = z.infer<typeof patternBookSchema>;
+
+const base = { room: "patterns", params: none, query: none, body: none };
+const idList = z.string().max(6000).transform((text) => text.split(",").filter(Boolean)).pipe(z.array(z.string().max(80)).max(60));
+export const readRecipes = endpoint({
+  ...base, id: "readRecipes", method: "get", path: "/patterns/recipes", summary: "Recipes, as pattern or pattern@version, by comma", permission: "see the room",
+  query: z.object({ of: idList }), reply: z.object({ recipes: z.array(z.object({ id: z.string(), version: z.number().int(), current: z.boolean(), recipe: recipeSchema })) }),
+});
+export const patternVersions = endpoint({
+  ...base, id: "patternVersions", method: "get", path: "/patterns/:id/versions", summary: "The versions of a pattern, newest first, and the batches that are bound to each", permission: "see the room",
+  params: idParams, reply: z.object({ versions: z.array(z.object({ version: z.number().int(), at: z.string(), person: z.string().nullable(), note: z.string(), batches: z.array(z.number().int()) })) }),
+});
+export const savePattern = endpoint({
+  ...base, id: "savePattern", method: "put", path: "/patterns/:id", summary: "Save a pattern as a new version; base is the version it was made from, 0 for a new pattern", permission: "write patterns",
+  params: idParams, body: z.object({ base: z.number().int().min(0), note: z.string().max(400), pattern: patternFileSchema }), reply: z.object({ version: z.number().int(), missing: z.array(z.string()) }),
+});
+export const exportPatterns = endpoint({
+  ...base, id: "exportPatterns", method: "get", path: "/patterns/file", summary: "Patterns as an open file, with the materials that they use", permission: "see the room", query: z.object({ of: idList }), reply: patternBookSchema,
+});
+export const importPatterns = endpoint({
+  ...base, id: "importPatterns", method: "post", path: "/patterns/file", summary: "Take in a file of patterns: all of it, or nothing", permission: "write patterns", body: patternBookSchema,
+  reply: z.object({ added: z.array(z.string()), renewed: z.array(z.string()), same: z.array(z.string()), materials: z.array(z.string()) }),
+});
+export const patternEndpoints = [catalogue, readRecipes, patternVersions, savePattern, exportPatterns, importPatterns];

@@ -11,6 +11,7 @@ export const permissions = {
   "tie and tally": ["owner", "tier"],
   "box and send": ["owner", "shop", "tier"],
   "measure hooks": ["owner", "tier"],
+  "write patterns": ["owner", "tier"],
   "manage people": ["owner"],
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;

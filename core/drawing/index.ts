@@ -1,2 +1,3 @@
 export * from "./draw";
-export * from "./shapes";
+export * from "./paths";
+export type * from "./shapes";

@@ -6,6 +6,9 @@ import { formatSize, sizeNumber, type HookSize } from "./size";
 export const hookQuantities = ["shank", "gape", "wire", "eye"] as const;
 export type HookQuantity = (typeof hookQuantities)[number];
 
+export const hookBends = ["round", "curved"] as const;
+export type HookBend = (typeof hookBends)[number];
+
 /** One measured size of a model, in mm. What was not measured is left out. */
 export interface HookRow {
   size: HookSize;
@@ -13,6 +16,8 @@ export interface HookRow {
   gape?: number;
   wire?: number;
   eye?: number;
+  /** Weighed mass of one bare hook, in mg. */
+  mass?: number;
 }
 
 /** A hook as made: its family in steps away from standard, and what was measured of it here. */
@@ -24,6 +29,12 @@ export interface HookModel {
   /** n of nX heavy; negative for nX fine. Changes the wire only. */
   wireSteps: number;
   barbless: boolean;
+  /** How the wire runs: straight to a round bend, or curved so that a body continues round it. */
+  bend?: HookBend;
+  /** Points: a double has two. */
+  points?: 1 | 2;
+  /** n steps wider (negative: narrower) in the gape than its family; changes the gape only. */
+  gapeSteps?: number;
   rows: HookRow[];
   /** Point and barb measured at one size, as mm behind the eye; kept as fractions of the shank elsewhere. */
   landmarks?: { size: HookSize; point?: number; barb?: number };
@@ -39,6 +50,10 @@ export interface HookGeometry {
   point: number;
   barb: number;
   barbless: boolean;
+  bend: HookBend;
+  points: 1 | 2;
+  /** Mass of the bare hook as weighed, in mg; absent when it was not, and then reckoned from the wire. */
+  weighed?: number;
   sources: Record<HookQuantity, Source>;
 }
 
@@ -72,7 +87,7 @@ const nominalKnown = Object.fromEntries(
 
 /** A longer shank is the shank of a larger size; a heavier wire is the wire of a larger size. */
 const familyShift = (model: HookModel, q: HookQuantity): number =>
-  q === "shank" ? model.shankSteps : q === "wire" ? model.wireSteps : 0;
+  q === "shank" ? model.shankSteps : q === "wire" ? model.wireSteps : q === "gape" ? (model.gapeSteps ?? 0) : 0;
 
 function nominal(model: HookModel, q: HookQuantity, n: number, size: HookSize): number {
   const at = n - familyShift(model, q);
@@ -128,6 +143,9 @@ export function hookAt(model: HookModel, size: HookSize): HookGeometry {
     point: place(own?.point, 0.43),
     barb: place(own?.barb, 0.19),
     barbless: model.barbless,
+    bend: model.bend ?? "round",
+    points: model.points ?? 1,
+    weighed: model.rows.find((r) => r.mass !== undefined && sizeNumber(r.size) === sizeNumber(size))?.mass,
     sources: {
       shank: found.shank.source,
       gape: found.gape.source,
@@ -138,7 +156,9 @@ export function hookAt(model: HookModel, size: HookSize): HookGeometry {
 }
 
 /**
- * Mass of a bare hook in mg from its wire, when it was not weighed: 7.8·π/4·d²·(2·E + S + 2.57·G).
+ * Mass of a bare hook in mg: as weighed, else from its wire: 7.8·π/4·d²·(2·E + S + 2.57·G), a second bend counted.
  */
 export const hookMass = (hook: HookGeometry): number =>
-  7.8 * (Math.PI / 4) * hook.wire ** 2 * (2 * hook.eye + hook.shank + 2.57 * hook.gape);
+  hook.weighed ?? STEEL * (Math.PI / 4) * hook.wire ** 2 * (2 * hook.eye + hook.shank + 2.57 * hook.gape * hook.points);
+
+const STEEL = 7.8;

@@ -50,7 +50,8 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
       sentence: `The head is ${full.toFixed(1)} mm full, more than ${HEAD_FULLEST} eye lengths; ${named(bulkiest ?? whip)} adds most to it.`,
     });
   }
-  const intruder = covers.find((r) => r.do !== "lay" && r.strands !== undefined && overlap(r, whip) > 0.34 * (whip.to - whip.from));
+  const isBeaded = results.some((r) => r.do === "seat" && r.from < 1e-9);
+  const intruder = isBeaded ? undefined : covers.find((r) => r.do !== "lay" && r.strands !== undefined && overlap(r, whip) > 0.34 * (whip.to - whip.from));
   if (intruder)
     warnings.push({
       step: intruder.id, code: "PART_IN_HEAD",

@@ -121,6 +121,7 @@ export async function batchDetail(db: EntityManager, id: string): Promise<BatchD
     history: await historyOf(db, "batch", id),
     startsWorking: { owed: batch.owed, good: outcomes.good, bad: outcomes.bad, level, chance: chanceOfEnough(batch.starts, batch.owed, outcomes), batches: outcomes.batches },
     buyable: recipe.components.flatMap((c) => (c.bought ? [{ component: c.id, role: c.role, bought: room.world.materials.get(c.bought.material)?.name ?? c.bought.material, makeMinutes: c.makeMinutes ?? 0 }] : [])),
+    newestVersion: room.world.patterns.get(batch.pattern)?.version ?? batch.patternVersion,
     cautions: [...new Set([...data.flatMap((r) => (r.caution ? [r.caution] : [])), ...recipe.steps.flatMap((s) => (s.caution ? [s.caution] : []))])],
   };
 }

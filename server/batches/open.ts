@@ -6,7 +6,7 @@ import { rows } from "../database/source";
 export type OpenBatch = Omit<Batch, "owed" | "starts" | "due" | "patternName" | "minutes"> & { storedStarts: number | null; kitId: number | null; patternName: string };
 
 const select = `
-  SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion", b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.mix_lots AS "mixLots",
+  SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion", b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.mix_lots AS "mixLots",
     b.starts AS "storedStarts", b.kit_id AS "kitId", b.version, COALESCE(t.good, 0) AS good, COALESCE(t.rejected, 0) AS rejected, COALESCE(c.claims, '[]') AS claims
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
   LEFT JOIN tally_count t ON t.batch_id = b.id

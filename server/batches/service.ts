@@ -67,14 +67,43 @@ export async function merge(db: EntityManager, person: Who, list: { id: string; 
   return first.id;
 }
 
-export async function edit(db: EntityManager, person: Who, id: string, change: { version: number; mode?: string; buy?: string[]; mixLots?: boolean }): Promise<void> {
+/** What may be chosen anew for a planned batch. */
+export interface BatchChange {
+  version: number;
+  mode?: string;
+  buy?: string[];
+  mixLots?: boolean;
+  methods?: Record<string, string>;
+  leave?: string[];
+  use?: Record<string, string>;
+  renew?: true;
+}
+
+export async function edit(db: EntityManager, person: Who, id: string, change: BatchChange): Promise<void> {
   const batch = await lockedBatch(db, id, ["planned"], change.version);
-  if (change.buy) await db.query("DELETE FROM reservation WHERE batch_id = $1", [id]);
-  await db.query("UPDATE batch SET mode = COALESCE($2, mode), buy = COALESCE($3, buy), mix_lots = COALESCE($4, mix_lots), version = version + 1 WHERE id = $1", [
-    id, change.mode ?? null, change.buy ? JSON.stringify(change.buy) : null, change.mixLots ?? null,
-  ]);
-  const words = [change.mode && `tied ${change.mode}`, change.buy && (change.buy.length > 0 ? `with bought ${change.buy.join(", ")}` : "with all parts made here"), change.mixLots !== undefined && (change.mixLots ? "dye lots may be mixed" : "dye lots are not mixed")];
-  await logEvent(db, person, "batch", id, "changed", `Batch ${batch.number}: ${words.filter(Boolean).join(", ")}`);
+  const changesNeed = change.buy ?? change.methods ?? change.leave ?? change.use ?? change.renew;
+  if (changesNeed !== undefined) await db.query("DELETE FROM reservation WHERE batch_id = $1", [id]);
+  const json = (value: unknown) => (value === undefined ? null : JSON.stringify(value));
+  await db.query(
+    `UPDATE batch SET mode = COALESCE($2, mode), buy = COALESCE($3, buy), mix_lots = COALESCE($4, mix_lots), methods = COALESCE($5, methods), leave = COALESCE($6, leave), use = COALESCE($7, use),
+       pattern_version = CASE WHEN $8 THEN (SELECT version FROM pattern WHERE id = pattern_id) ELSE pattern_version END, version = version + 1 WHERE id = $1`,
+    [id, change.mode ?? null, json(change.buy), change.mixLots ?? null, json(change.methods), json(change.leave), json(change.use), change.renew ?? false],
+  );
+  const fault = changesNeed === undefined ? undefined : (await readBatchRoom(db, id)).computed.fault;
+  if (fault && !change.renew) throw refused(fault);
+  await logEvent(db, person, "batch", id, "changed", `Batch ${batch.number}: ${changeWords(change).join(", ")}`);
+}
+
+function changeWords(change: BatchChange): string[] {
+  const words: string[] = [];
+  if (change.mode) words.push(`tied ${change.mode}`);
+  if (change.buy) words.push(change.buy.length > 0 ? `with bought ${change.buy.join(", ")}` : "with all parts made here");
+  if (change.mixLots !== undefined) words.push(change.mixLots ? "dye lots may be mixed" : "dye lots are not mixed");
+  if (change.methods) words.push(Object.keys(change.methods).length > 0 ? `by ${Object.values(change.methods).join(", ")}` : "by the pattern's own methods");
+  if (change.leave) words.push(change.leave.length > 0 ? `without ${change.leave.join(", ")}` : "with every part");
+  if (change.use) words.push(Object.keys(change.use).length > 0 ? `with ${Object.values(change.use).join(", ")} in place of the original` : "of the original materials");
+  if (change.renew) words.push("bound to the newest version of its pattern");
+  return words;
 }
 
 /** Reserves all that is there; says what is short. What others reserve at the same moment is theirs: the database decides. */

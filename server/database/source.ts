@@ -1,6 +1,7 @@
 import pg from "pg";
 import { DataSource, type EntityManager } from "typeorm";
 import { First1700000000001 } from "./migration-0001";
+import { Second1700000000002 } from "./migration-0002";
 
 // Stock quantities stay far below 2^53 base units (nine billion metres of thread), so they are read as plain numbers.
 const INT8 = 20;
@@ -10,7 +11,7 @@ pg.types.setTypeParser(INT8, Number);
 pg.types.setTypeParser(NUMERIC, Number);
 pg.types.setTypeParser(DATE, (text) => text);
 
-export const migrations = [First1700000000001];
+export const migrations = [First1700000000001, Second1700000000002];
 
 /** Opens the database and brings its schema up to date. */
 export async function openDatabase(url: string): Promise<DataSource> {

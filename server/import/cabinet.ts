@@ -1,5 +1,6 @@
 import { materialForms, stockUnits, type Material } from "@kasten/core/materials";
-import { normalSize, type HookModel } from "@kasten/core/hooks";
+import { hookBends, normalSize, type HookModel } from "@kasten/core/hooks";
+import { eyeForms, hookFamilies } from "@kasten/contract/hooks";
 import { patternFileSchema } from "@kasten/contract/patterns";
 import { z } from "zod";
 import type { EntityManager } from "typeorm";
@@ -12,15 +13,26 @@ const number = z.coerce.number().finite();
 const flag = z.enum(["0", "1"]).transform((f) => f === "1").default(false);
 const um = (mm: number | undefined): number | null => (mm === undefined ? null : Math.round(mm * 1000));
 
-const modelRow = z.object({ id: z.string(), name: z.string(), family: z.string(), shank_steps: number, wire_steps: number, barbless: flag, bend: z.string() });
-const sizeRow = z.object({ model: z.string(), size: z.string(), shank_mm: number.optional(), gape_mm: number.optional(), wire_mm: number.optional(), eye_mm: number.optional() });
+const modelRow = z.object({ id: z.string(), name: z.string(), family: z.enum(hookFamilies), shank_steps: number, wire_steps: number, barbless: flag, bend: z.enum(hookBends), gape_steps: number.default(0), points: number.default(1), eye_form: z.enum(eyeForms).default("turned down"), finish: z.string().default(""), wire_reason: z.string().default(""),
+  /** Near equivalents, "model: what differs", by semicolon. */
+  near: z.string().default(""),
+});
+const sizeRow = z.object({ model: z.string(), size: z.string(), shank_mm: number.optional(), gape_mm: number.optional(), wire_mm: number.optional(), eye_mm: number.optional(), mass_mg: number.optional() });
 
 export async function importHooks(db: EntityManager, models: string, sizes: string): Promise<void> {
   for (const m of readCsv("hook-models.csv", models, modelRow))
-    await db.query("INSERT INTO hook_model (id, name, family, bend, shank_steps, wire_steps, barbless) VALUES ($1, $2, $3, $4, $5, $6, $7)", [m.id, m.name, m.family, m.bend, m.shank_steps, m.wire_steps, m.barbless]);
+    await db.query("INSERT INTO hook_model (id, name, family, bend, shank_steps, wire_steps, gape_steps, barbless, points, eye_form, finish, wire_reason, near) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)", [
+      m.id, m.name, m.family, m.bend, m.shank_steps, m.wire_steps, m.gape_steps, m.barbless, m.points, m.eye_form, m.finish, m.wire_reason, JSON.stringify(nearOf(m.near)),
+    ]);
   for (const s of readCsv("hook-sizes.csv", sizes, sizeRow))
-    await db.query("INSERT INTO hook_size (model_id, size, shank_um, gape_um, wire_um, eye_um) VALUES ($1, $2, $3, $4, $5, $6)", [s.model, normalSize(s.size), um(s.shank_mm), um(s.gape_mm), um(s.wire_mm), um(s.eye_mm)]);
+    await db.query("INSERT INTO hook_size (model_id, size, shank_um, gape_um, wire_um, eye_um, mass_ug) VALUES ($1, $2, $3, $4, $5, $6, $7)", [s.model, normalSize(s.size), um(s.shank_mm), um(s.gape_mm), um(s.wire_mm), um(s.eye_mm), um(s.mass_mg)]);
 }
+
+const nearOf = (text: string): { model: string; differs: string }[] =>
+  text.split(";").flatMap((entry) => {
+    const [model, ...differs] = entry.split(":").map((t) => t.trim());
+    return model ? [{ model, differs: differs.join(": ") }] : [];
+  });
 
 /** Stock quantities in files are in pieces, metres, grams and millilitres. */
 export const perFileUnit: Record<Material["unit"], number> = { count: 1, um: 1_000_000, ug: 1_000_000, nl: 1_000_000 };
@@ -67,7 +79,7 @@ export function hooksFrom(models: string, sizes: string): Map<string, HookModel>
     readCsv("hook-models.csv", models, modelRow).map((m) => [
       m.id,
       {
-        id: m.id, name: m.name, shankSteps: m.shank_steps, wireSteps: m.wire_steps, barbless: m.barbless,
+        id: m.id, name: m.name, shankSteps: m.shank_steps, wireSteps: m.wire_steps, barbless: m.barbless, bend: m.bend, gapeSteps: m.gape_steps, points: m.points === 2 ? (2 as const) : (1 as const),
         rows: rows.filter((r) => r.model === m.id).map((r) => ({ size: normalSize(r.size), shank: r.shank_mm, gape: r.gape_mm, wire: r.wire_mm, eye: r.eye_mm })),
       },
     ]),

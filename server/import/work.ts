@@ -70,7 +70,7 @@ async function importFinished(db: EntityManager, h: HistoryRow, at: Date): Promi
 async function importUses(db: EntityManager, batch: string, sku: { pattern: string; variant: string; form: string; size: string }, h: HistoryRow): Promise<void> {
   const world = await readWorld(db);
   const flies = h.good + h.rejected;
-  const open: OpenBatch = { id: batch, number: 0, ...sku, patternName: "", patternVersion: 1, state: "finished", held: false, mode: "fly by fly", buy: [], mixLots: false, storedStarts: flies, kitId: null, version: 1, good: h.good, rejected: h.rejected, claims: [] };
+  const open: OpenBatch = { id: batch, number: 0, ...sku, patternName: "", patternVersion: 1, state: "finished", held: false, mode: "fly by fly", buy: [], methods: {}, leave: [], use: {}, mixLots: false, storedStarts: flies, kitId: null, version: 1, good: h.good, rejected: h.rejected, claims: [] };
   for (const r of computeBatch(world, await readLearned(db), open).requirements) {
     const computed = Math.max(1, Math.round(r.perFly * flies * basePerCore[r.unit]));
     const used = r.unit === "count" ? computed : Math.round(computed * h.use_ratio);

@@ -2,10 +2,11 @@ import type { HookModel } from "@kasten/core/hooks";
 import type { Material } from "@kasten/core/materials";
 import type { Recipe } from "@kasten/core/patterns";
 import { missingFrom } from "@kasten/core/patterns";
-import type { Customer, PatternData, Settings } from "@kasten/contract/patterns";
+import type { Customer, PatternEntry, Settings } from "@kasten/contract/patterns";
 import type { HookModelData } from "@kasten/contract/hooks";
 import type { EntityManager } from "typeorm";
 import { rows } from "../database/source";
+import { recipeKey, recipesOf } from "./recipes";
 import { readSettings } from "./settings";
 
 /** All that the computation draws on, read with a fixed number of queries. */
@@ -13,7 +14,7 @@ export interface World {
   settings: Settings;
   materials: Map<string, Material>;
   hooks: Map<string, HookModelData & HookModel>;
-  patterns: Map<string, PatternData>;
+  patterns: Map<string, PatternEntry & { recipe: Recipe }>;
   /** Recipes by "pattern@version", current ones and those of open batches. */
   recipes: Map<string, { recipe: Recipe; name: string }>;
 }
@@ -43,6 +44,7 @@ interface SizeRow {
   gape: number | null;
   wire: number | null;
   eye: number | null;
+  mass: number | null;
 }
 
 const mm = (um: number | null): number | undefined => (um === null ? undefined : um / 1000);
@@ -50,16 +52,16 @@ const mm = (um: number | null): number | undefined => (um === null ? undefined :
 async function readHooks(db: EntityManager): Promise<World["hooks"]> {
   const models = await rows<Omit<HookModelData, "rows" | "landmarks"> & { landmarks: HookModelData["landmarks"] | null }>(
     db,
-    `SELECT id, name, family, bend, shank_steps AS "shankSteps", wire_steps AS "wireSteps", barbless, landmarks FROM hook_model ORDER BY id`,
+    `SELECT id, name, family, bend, shank_steps AS "shankSteps", wire_steps AS "wireSteps", gape_steps AS "gapeSteps", points, eye_form AS "eyeForm", finish, wire_reason AS "wireReason", near, barbless, landmarks FROM hook_model ORDER BY id`,
   );
-  const sizes = await rows<SizeRow>(db, `SELECT model_id AS "modelId", size, shank_um AS shank, gape_um AS gape, wire_um AS wire, eye_um AS eye FROM hook_size`);
+  const sizes = await rows<SizeRow>(db, `SELECT model_id AS "modelId", size, shank_um AS shank, gape_um AS gape, wire_um AS wire, eye_um AS eye, mass_ug AS mass FROM hook_size`);
   return new Map(
     models.map((m) => [
       m.id,
       {
         ...m,
         landmarks: m.landmarks ?? undefined,
-        rows: sizes.filter((s) => s.modelId === m.id).map((s) => ({ size: s.size, shank: mm(s.shank), gape: mm(s.gape), wire: mm(s.wire), eye: mm(s.eye) })),
+        rows: sizes.filter((s) => s.modelId === m.id).map((s) => ({ size: s.size, shank: mm(s.shank), gape: mm(s.gape), wire: mm(s.wire), eye: mm(s.eye), mass: mm(s.mass) })),
       },
     ]),
   );
@@ -73,28 +75,42 @@ interface PatternRow {
   species: string;
   version: number;
   current: boolean;
-  recipe: Recipe;
 }
 
+/** What lists and orders need of a pattern. */
+export function entryOf(p: Omit<PatternRow, "current">, recipe: Recipe): PatternEntry {
+  const swapped = [...recipe.variants.map((v) => v.swaps), ...recipe.forms.map((f) => f.swaps ?? {})].flatMap((s) => Object.values(s).flat());
+  const own = recipe.components.flatMap((c) => [...c.material, ...(c.bought ? [{ value: c.bought.material }] : [])]);
+  return {
+    id: p.id, name: p.name, style: p.style, origin: p.origin, species: p.species, version: p.version, hookModel: recipe.hookModel, sizes: recipe.sizes,
+    variants: recipe.variants.map(({ id, name }) => ({ id, name })), forms: recipe.forms.map(({ id, name }) => ({ id, name })),
+    minutesPerFly: recipe.minutesPerFly, pricePerDozenCents: recipe.pricePerDozenCents, sample: recipe.sample ?? false,
+    skills: [...new Set([...recipe.skills, ...recipe.steps.flatMap((s) => s.skills ?? [])])],
+    materials: [...new Set([...own, ...swapped].map((m) => m.value))], missing: missingFrom(recipe),
+  };
+}
+
+/** Newest version by pattern; patterns that are not there are left out. */
+export const currentVersions = async (db: EntityManager, ids: string[]): Promise<Map<string, number>> =>
+  new Map((await rows<{ id: string; version: number }>(db, "SELECT id, version FROM pattern WHERE id = ANY($1)", [ids])).map((r) => [r.id, r.version]));
+
 export async function readWorld(db: EntityManager): Promise<World> {
-  const [settings, hooks, materials, versions] = [
-    await readSettings(db),
-    await readHooks(db),
-    await rows<MaterialRow>(db, `SELECT code, name, form, unit, colour, colour_name AS "colourName", lead, controlled_species AS "controlledSpecies", caution, measured, figures FROM material ORDER BY code`),
-    await rows<PatternRow>(
-      db,
-      `SELECT p.id, p.name, p.style, p.origin, p.species, v.version, v.version = p.version AS current, v.recipe FROM pattern p JOIN pattern_version v ON v.pattern_id = p.id
-       WHERE v.version = p.version OR EXISTS (SELECT 1 FROM batch b WHERE b.pattern_id = p.id AND b.pattern_version = v.version AND b.state NOT IN ('finished', 'dissolved')) ORDER BY p.name`,
-    ),
-  ];
+  const settings = await readSettings(db);
+  const hooks = await readHooks(db);
+  const materials = await rows<MaterialRow>(db, `SELECT code, name, form, unit, colour, colour_name AS "colourName", lead, controlled_species AS "controlledSpecies", caution, measured, figures FROM material ORDER BY code`);
+  const versions = await rows<PatternRow>(
+    db,
+    `SELECT p.id, p.name, p.style, p.origin, p.species, v.version, v.version = p.version AS current FROM pattern p JOIN pattern_version v ON v.pattern_id = p.id
+     WHERE v.version = p.version OR EXISTS (SELECT 1 FROM batch b WHERE b.pattern_id = p.id AND b.pattern_version = v.version AND b.state NOT IN ('finished', 'dissolved')) ORDER BY p.name`,
+  );
+  const recipes = await recipesOf(db, versions);
+  const recipe = (v: PatternRow): Recipe => recipes.get(recipeKey(v.id, v.version)) as Recipe;
   return {
     settings,
     hooks,
     materials: new Map(materials.map((m) => [m.code, toMaterial(m)])),
-    recipes: new Map(versions.map((v) => [`${v.id}@${v.version}`, { recipe: v.recipe, name: v.name }])),
-    patterns: new Map(
-      versions.filter((v) => v.current).map(({ current: _current, ...v }) => [v.id, { ...v, recipe: v.recipe as PatternData["recipe"], missing: missingFrom(v.recipe) }]),
-    ),
+    recipes: new Map(versions.map((v) => [recipeKey(v.id, v.version), { recipe: recipe(v), name: v.name }])),
+    patterns: new Map(versions.filter((v) => v.current).map(({ current: _current, ...v }) => [v.id, { ...entryOf(v, recipe({ ...v, current: true })), recipe: recipe({ ...v, current: true }) }])),
   };
 }
 

@@ -22,7 +22,7 @@ const reasons: Record<Promised["holds"], string> = {
 /** A batch that is not there yet, for what the shelf does not cover. */
 const imagined = (line: Line, flies: number, version: number): OpenBatch => ({
   id: "new", number: 0, pattern: line.pattern, patternName: "", patternVersion: version, variant: line.variant, form: line.form, size: line.size, state: "planned", held: false, mode: "fly by fly",
-  buy: [], mixLots: false, storedStarts: null, kitId: null, version: 0, good: 0, rejected: 0,
+  buy: [], methods: {}, leave: [], use: {}, mixLots: false, storedStarts: null, kitId: null, version: 0, good: 0, rejected: 0,
   claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies }],
 });
 

@@ -1,0 +1,116 @@
+import { plainParts, type Material } from "@kasten/core/materials";
+import { DomainError, sentenceOf } from "@kasten/core/errors";
+import type { Recipe } from "@kasten/core/patterns";
+import { PATTERN_FORMAT, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
+import type { EntityManager } from "typeorm";
+import { row, rows } from "../database/source";
+import { Problem } from "../http/problems";
+import { entryOf, readWorld, type World } from "./world";
+import { saveVersion } from "./versions";
+
+type Who = { id: string };
+
+/** Codes of a recipe's materials: of every size, colour and form, bought parts and alternates. */
+export function codesOf(recipe: Recipe): string[] {
+  const entry = entryOf({ id: "", name: "", style: "", origin: "", species: "", version: 0 }, recipe);
+  return [...new Set([...entry.materials, ...recipe.components.flatMap((c) => (c.alternates ?? []).map((a) => a.material))])];
+}
+
+/** Patterns as a file, with what they are tied of; blends with their parts. Nothing asked for: all of them. */
+export async function bookOf(db: EntityManager, ids: string[]): Promise<PatternBook> {
+  const world = await readWorld(db);
+  const chosen = [...world.patterns.values()].filter((p) => ids.length === 0 || ids.includes(p.id));
+  if (chosen.length === 0) throw new Problem(404, "not-found", "Not found", "None of these patterns is here.");
+  const codes = new Set(chosen.flatMap((p) => codesOf(p.recipe)));
+  for (const code of [...codes]) addParts(code, world, codes);
+  return {
+    format: "kasten-patterns", version: PATTERN_FORMAT,
+    patterns: chosen.map((p): PatternFile => ({ id: p.id, name: p.name, style: p.style, ...(p.origin && { origin: p.origin }), ...(p.species && { species: p.species }), recipe: p.recipe as PatternFile["recipe"] })),
+    materials: [...codes].sort().flatMap((code) => world.materials.get(code) ?? []),
+  };
+}
+
+function addParts(code: string, world: World, into: Set<string>): void {
+  for (const part of Object.keys(world.materials.get(code)?.blend?.parts ?? {}))
+    if (!into.has(part)) {
+      into.add(part);
+      addParts(part, world, into);
+    }
+}
+
+interface Wrong {
+  path: string;
+  detail: string;
+}
+
+/** What is wrong with a file beyond its shape: blends that turn in circles, one id twice, hooks that nobody knows. */
+function wrongIn(book: PatternBook, world: World): Wrong[] {
+  const cabinet = new Map<string, Material>([...world.materials, ...(book.materials ?? []).map((m): [string, Material] => [m.code, m])]);
+  const wrong: Wrong[] = [];
+  const seen = new Set<string>();
+  book.patterns.forEach((p, i) => {
+    if (seen.has(p.id)) wrong.push({ path: `patterns.${i}.id`, detail: `“${p.id}” stands twice in the file.` });
+    seen.add(p.id);
+    if (p.recipe.hookModel && !world.hooks.has(p.recipe.hookModel)) wrong.push({ path: `patterns.${i}.recipe.hookModel`, detail: `No hook model “${p.recipe.hookModel}” is here. Add it under Hooks first.` });
+    p.recipe.components.forEach((c, j) =>
+      c.material.forEach((m, k) => {
+        if (!cabinet.has(m.value)) wrong.push({ path: `patterns.${i}.recipe.components.${j}.material.${k}.value`, detail: `The material “${m.value}” is neither in the file nor in the cabinet.` });
+      }),
+    );
+    const steps = new Set<string>();
+    p.recipe.steps.forEach((s, j) => {
+      if (steps.has(s.id)) wrong.push({ path: `patterns.${i}.recipe.steps.${j}.id`, detail: `“${s.id}” names two steps.` });
+      steps.add(s.id);
+    });
+  });
+  (book.materials ?? []).forEach((m, i) => {
+    try {
+      plainParts(m.code, cabinet);
+    } catch (error) {
+      if (!(error instanceof DomainError)) throw error;
+      wrong.push({ path: `materials.${i}.blend`, detail: sentenceOf(error) });
+    }
+  });
+  return wrong;
+}
+
+/** Materials that come with a file wait here until somebody gives them a drawer of their own. */
+const NEW_DRAWER = "NEW";
+
+async function addMaterials(db: EntityManager, book: PatternBook, world: World): Promise<string[]> {
+  const added = (book.materials ?? []).filter((m) => !world.materials.has(m.code));
+  if (added.length === 0) return [];
+  await db.query("INSERT INTO place (kind, code, name) VALUES ('drawer', $1, 'Newly named, no drawer yet') ON CONFLICT (code) DO NOTHING", [NEW_DRAWER]);
+  const drawer = await row<{ id: number }>(db, "SELECT id FROM place WHERE code = $1", [NEW_DRAWER]);
+  for (const { code, name, form, unit, colour, colourName, lead, controlledSpecies, caution, measured, ...figures } of added)
+    await db.query("INSERT INTO material (code, name, form, unit, colour, colour_name, lead, controlled_species, caution, figures, measured, drawer_id) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)", [
+      code, name, form, unit, colour ?? null, colourName ?? null, lead, controlledSpecies ?? null, caution ?? null, JSON.stringify(figures), measured, drawer?.id,
+    ]);
+  return added.map((m) => m.code);
+}
+
+/** Take in a file: every pattern, or none. A pattern that is here already gets a new version, unless nothing differs. */
+export async function takeIn(db: EntityManager, person: Who, book: PatternBook): Promise<{ added: string[]; renewed: string[]; same: string[]; materials: string[] }> {
+  const world = await readWorld(db);
+  const wrong = wrongIn(book, world);
+  if (wrong.length > 0) throw new Problem(422, "import-refused", "Nothing was imported", wrong.map((w) => w.detail).slice(0, 5).join(" "), { errors: wrong });
+  const materials = await addMaterials(db, book, world);
+  const result: { added: string[]; renewed: string[]; same: string[] } = { added: [], renewed: [], same: [] };
+  const versions = new Map((await rows<{ id: string; version: number }>(db, "SELECT id, version FROM pattern WHERE id = ANY($1)", [book.patterns.map((p) => p.id)])).map((r) => [r.id, r.version]));
+  for (const pattern of book.patterns) {
+    const here = world.patterns.get(pattern.id);
+    if (here && isSame(here, pattern)) result.same.push(pattern.name);
+    else {
+      await saveVersion(db, person, pattern.id, { base: versions.get(pattern.id) ?? 0, note: "from a file", pattern });
+      (here ? result.renewed : result.added).push(pattern.name);
+    }
+  }
+  return { ...result, materials };
+}
+
+/** Stored JSON has its own key order: compared by content. */
+function isSame(here: World["patterns"] extends Map<string, infer P> ? P : never, file: PatternFile): boolean {
+  return here.name === file.name && here.style === file.style && here.origin === (file.origin ?? "") && here.species === (file.species ?? "") && ordered(here.recipe) === ordered(file.recipe);
+}
+const ordered = (value: unknown): string =>
+  JSON.stringify(value, (_key, v: unknown) => (v !== null && typeof v === "object" && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v));
