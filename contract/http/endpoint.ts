@@ -28,5 +28,7 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
 
 export type ParamsOf<E extends AnyEndpoint> = z.infer<E["params"]>;
 export type QueryOf<E extends AnyEndpoint> = z.infer<E["query"]>;
+/** A query as it is written, before the contract reads it. */
+export type QueryInputOf<E extends AnyEndpoint> = z.input<E["query"]>;
 export type BodyOf<E extends AnyEndpoint> = z.infer<E["body"]>;
 export type ReplyOf<E extends AnyEndpoint> = z.infer<E["reply"]>;

@@ -53,7 +53,7 @@ export class Bodies {
   /** Turns on the near side, slanting with the direction of winding; bright metal gets a face. */
   turns(step: FlyStep, result: StepResult, width: number, layer: Layer, options: { shade?: number; bright?: boolean } = {}): void {
     const pitch = result.pitch || 1;
-    const counter = step.step.do === "wind" && step.step.counter ? -1 : 1;
+    const counter = step.clockwise === false ? -1 : 1;
     const clamp = (v: number) => Math.min(result.to, Math.max(result.from, v));
     for (let x = result.from + pitch / 2; x < result.to - 1e-6; x += pitch) {
       const lean = Math.min(pitch * 0.28, 0.6) * counter;

@@ -1,4 +1,4 @@
-import { landmarks, placeAt } from "../hooks";
+import { landmarks, placeAt, type HookGeometry } from "../hooks";
 import type { ComposedFly, FlyStep } from "../patterns";
 import type { StepResult } from "../tying";
 import { Bodies } from "./body";
@@ -6,6 +6,7 @@ import { Fibres } from "./fibres";
 import { Hackles } from "./hackle";
 import { Hard } from "./hard";
 import { HookLine, hookShapes } from "./hook";
+import { pathsOf, type DrawnPath } from "./paths";
 import { Pen } from "./pen";
 import { layers, type Colour, type Drawing, type Layer, type Measure, type Point, type Shape } from "./shapes";
 
@@ -198,3 +199,6 @@ function boxOf(shapes: Shape[]): [number, number, number, number] {
   const margin = 0.04 * (x1 - x0);
   return [x0 - margin, y0 - margin, x1 - x0 + 2 * margin, y1 - y0 + 2 * margin];
 }
+
+/** The bare hook to scale, as paths. */
+export const drawHook = (hook: HookGeometry): DrawnPath[] => pathsOf({ shapes: hookShapes(new HookLine(hook)) });

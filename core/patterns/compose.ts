@@ -153,6 +153,7 @@ class Composer {
       id: step.id, name: step.name, step, role: component?.role, material: component && this.chosen.get(component.id),
       methods: [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({ question, school: s.id, words: s.words })),
     };
+    if (step.do === "wind") flyStep.clockwise = this.isClockwise(step);
     this.flySteps.push(flyStep);
     try {
       const resolved = this.resolveUse(step, flyStep);
@@ -162,6 +163,15 @@ class Composer {
       if (error instanceof DomainError) error.step ??= { id: step.id, name: step.name };
       throw error;
     }
+  }
+
+  /** A rib runs against the body or with it, whichever way the body is wound; reversing the body turns its ribs round. */
+  private isClockwise(step: RecipeStep & { do: "wind" }): boolean {
+    const direction = this.school(step, "rib direction");
+    if (direction === undefined) return step.counter !== true;
+    const body = this.order.find((s) => s.do === "wind" && this.components.get(s.component ?? "")?.role === "body");
+    const bodyClockwise = body?.do === "wind" ? body.counter !== true : true;
+    return direction === "against" ? !bodyClockwise : bodyClockwise;
   }
 
   private extraWraps(step: RecipeStep): number {

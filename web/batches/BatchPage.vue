@@ -9,18 +9,25 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { clock, day } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useWorking } from "../parts/working";
-import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
+import { FlyDrawing, MethodTable, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+
 import MaterialRows from "./MaterialRows.vue";
 
 const props = defineProps<{ id: string }>();
 const { may, askWhom } = useSession();
-const { patterns } = useCatalogue();
+const { patterns, materials, recipeOf } = useCatalogue();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { busy, refusal, send } = useChange();
 const panel = useWorking();
 const inside = ref(false);
 const b = computed(() => batch.data.value);
+const recipe = computed(() => b.value && recipeOf(b.value.pattern, b.value.patternVersion));
+const ofFly = computed(() => ({ size: b.value?.size ?? "", variant: b.value?.variant ?? "", form: b.value?.form ?? "", buy: b.value?.buy, methods: b.value?.methods, leave: b.value?.leave, use: b.value?.use }));
+/** Parts that may be left out, and what may take another's place. */
+const optional = computed(() => (recipe.value?.components ?? []).filter((c) => c.optional));
+const replaceable = computed(() => (recipe.value?.components ?? []).filter((c) => (c.alternates?.length ?? 0) > 0));
+const materialName = (code: string | undefined): string => materials.value.get(code ?? "")?.name ?? code ?? "";
 const maker = computed(() => may("make up batches"));
 const allReserved = computed(() => (b.value?.requirements ?? []).every((r) => r.reserved.reduce((n, x) => n + x.quantity, 0) + r.pulled >= r.issue));
 const someReserved = computed(() => (b.value?.requirements ?? []).some((r) => r.reserved.length > 0));
@@ -52,7 +59,7 @@ async function giveBack(): Promise<void> {
 async function release(version: number): Promise<void> {
   if (await send(releaseBatch, { params: { id: props.id }, body: { version } }, "Released: pull its kit")) await again();
 }
-async function choose(change: { mode?: "fly by fly" | "step by step"; buy?: string[]; mixLots?: boolean }): Promise<void> {
+async function choose(change: { mode?: "fly by fly" | "step by step"; buy?: string[]; mixLots?: boolean; methods?: Record<string, string>; leave?: string[]; use?: Record<string, string>; renew?: true }): Promise<void> {
   if (b.value && (await send(editBatch, { params: { id: props.id }, body: { version: b.value.version, ...change } }))) await again();
 }
 async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
@@ -68,7 +75,7 @@ async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
     <RefusalNote :refusal="refusal" />
     <div class="mb-4 grid gap-4 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div>
-        <FlyDrawing :pattern="b.pattern" :size="b.size" :variant="b.variant" :form="b.form" :inside="inside" measures class="h-64 border border-rule" />
+        <FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" :inside="inside" measures class="h-64 border border-rule" />
         <label class="mt-1 inline-flex items-center gap-2"><input v-model="inside" type="checkbox" class="h-5 w-5" />See inside</label>
       </div>
       <div class="sheet p-4">
@@ -84,7 +91,7 @@ async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
         <div v-if="maker" class="mt-4 flex flex-wrap gap-2">
           <button v-if="!allReserved && ['planned', 'released'].includes(b.state)" class="btn btn-main" :disabled="busy" @click="reserve">Reserve what is there</button>
           <button v-if="b.state === 'planned'" class="btn" :class="{ 'btn-main': allReserved }" :disabled="busy || b.held_back.length > 0" @click="release(b.version)">Release to the bench</button>
-          <RouterLink class="btn" :class="{ 'btn-main': b.state === 'released' }" :to="`/batches/${b.id}/sheet`">Pull sheet</RouterLink>
+          <RouterLink class="btn" :class="{ 'btn-main': b.state === 'released' }" :to="`/batches/${b.id}/sheet`">Pull sheet</RouterLink><RouterLink class="btn" :to="`/batches/${b.id}/card`">Bench card</RouterLink>
           <RouterLink v-if="['pulled', 'tying'].includes(b.state)" class="btn btn-main" :to="`/bench/${b.id}`">To the bench</RouterLink>
           <button v-if="someReserved && b.state === 'planned'" class="btn" :disabled="busy" @click="giveBack">Give reservations back</button>
           <label v-if="b.state === 'planned'" class="flex items-center gap-2"><input type="checkbox" class="h-5 w-5" :checked="b.mixLots" @change="choose({ mixLots: !b.mixLots })" />dye lots may be mixed</label>
@@ -92,6 +99,11 @@ async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
         <p v-else class="mt-3 text-soft">{{ askWhom("make up batches") }}</p>
         <details v-if="b.state === 'planned' && b.held_back.length > 0" class="mt-3"><summary class="font-semibold text-call">Not ready for the bench: {{ b.held_back.length }} {{ b.held_back.length === 1 ? "reason" : "reasons" }}</summary><ul class="mt-1 list-disc pl-5"><li v-for="r in b.held_back" :key="r">{{ r }}</li></ul></details>
       </div>
+    </div>
+    <p v-if="b.newestVersion > b.patternVersion" class="callout mb-3">This batch is bound to version <span class="fig">{{ b.patternVersion }}</span> of the pattern; there is a version <span class="fig">{{ b.newestVersion }}</span>. <RouterLink class="link" :to="`/patterns/${b.pattern}`">See what changed</RouterLink> <button v-if="maker && b.state === 'planned'" class="btn ml-2 !min-h-7" @click="choose({ renew: true })">Tie it by version {{ b.newestVersion }}</button></p>
+    <div v-if="b.state === 'planned' && (optional.length > 0 || replaceable.length > 0)" class="mb-4 flex flex-wrap gap-x-5 gap-y-2">
+      <label v-for="c in optional" :key="c.id" class="flex items-center gap-2"><input type="checkbox" class="h-5 w-5" :disabled="!maker" :checked="!b.leave.includes(c.id)" @change="choose({ leave: b.leave.includes(c.id) ? b.leave.filter((x) => x !== c.id) : [...b.leave, c.id] })" />with {{ c.role }}</label>
+      <label v-for="c in replaceable" :key="`use${c.id}`">{{ c.role }} <select class="field" :disabled="!maker" :value="b.use[c.id] ?? ''" @change="choose({ use: Object.fromEntries([...Object.entries(b.use).filter(([k]) => k !== c.id), ...(($event.target as HTMLSelectElement).value ? [[c.id, ($event.target as HTMLSelectElement).value]] : [])]) })"><option value="">as in the pattern</option><option v-for="a in c.alternates" :key="a.material" :value="a.material">{{ materialName(a.material) }}</option></select></label>
     </div>
     <div class="mb-1 flex items-baseline justify-between"><h2>Materials</h2><a class="link no-print" :href="`/api/batches/${b.id}/materials.csv`">as CSV</a></div>
     <MaterialRows :batch="b" class="mb-5" />
@@ -108,6 +120,7 @@ async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
       </section>
       <section><h2 class="mb-1">History</h2><HistoryList :events="b.history" /></section>
     </div>
+    <MethodTable v-if="recipe" :recipe="recipe" :choice="ofFly" :flies="b.starts" :fixed="!maker || b.state !== 'planned'" class="mt-5" @choose="choose({ methods: $event })" />
   </template>
   <p v-else-if="batch.error.value" class="callout">{{ batch.error.value.message }} <RouterLink class="link" to="/batches">All batches</RouterLink></p>
 </template>

@@ -56,7 +56,7 @@ async function split(b: Batch): Promise<void> {
         <tr v-for="b in all" :key="b.id">
           <td v-if="may('make up batches')"><input v-if="b.state === 'planned'" v-model="chosen" type="checkbox" class="h-5 w-5" :value="b.id" :aria-label="`Choose batch ${b.number}`" /></td>
           <td><RouterLink class="link fig text-lg" :to="`/batches/${b.id}`">{{ b.number }}</RouterLink><span v-if="b.held" class="tag ml-2" title="Split or merged by hand: nothing is added to it">by hand</span></td>
-          <td><span class="flex items-center gap-3"><FlyDrawing :pattern="b.pattern" :size="b.size" :variant="b.variant" :form="b.form" class="h-11 w-[5.5rem] shrink-0" /><span>{{ b.patternName }} <b class="fig">{{ b.size }}</b><span class="block text-[0.9rem] text-soft">{{ variantName(patterns.get(b.pattern), b.variant) }}{{ formName(patterns.get(b.pattern), b.form) ? `, ${formName(patterns.get(b.pattern), b.form)}` : "" }}</span></span></span></td>
+          <td><span class="flex items-center gap-3"><FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" class="h-11 w-[5.5rem] shrink-0" /><span>{{ b.patternName }} <b class="fig">{{ b.size }}</b><span class="block text-[0.9rem] text-soft">{{ variantName(patterns.get(b.pattern), b.variant) }}{{ formName(patterns.get(b.pattern), b.form) ? `, ${formName(patterns.get(b.pattern), b.form)}` : "" }}</span></span></span></td>
           <td class="whitespace-nowrap">{{ day(b.due) }}</td>
           <td class="text-right text-lg"><DozenCount :flies="b.owed" /></td>
           <td class="fig text-right text-lg">{{ b.starts }}</td>

@@ -41,7 +41,7 @@ const print = () => window.print();
   <article v-if="b" class="mx-auto max-w-[62rem]">
     <RefusalNote :refusal="refusal" />
     <header class="mb-3 flex flex-wrap items-center gap-5">
-      <FlyDrawing :pattern="b.pattern" :size="b.size" :variant="b.variant" :form="b.form" class="h-24 w-56 border border-rule" />
+      <FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" class="h-24 w-56 border border-rule" />
       <div class="flex-1">
         <h1>Pull sheet · batch {{ b.number }}</h1>
         <p>{{ b.patternName }} <b class="fig">{{ b.size }}</b>, {{ variantName(patterns.get(b.pattern), b.variant) }}; <DozenCount :flies="b.owed" /> owed, <b class="fig">{{ b.starts }}</b> to start, due {{ day(b.due) }}</p>

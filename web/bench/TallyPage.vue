@@ -34,9 +34,9 @@ watch(b, (now) => now && heard(now.good, now.rejected), { immediate: true });
 const good = computed(() => counts.value.good);
 const rejected = computed(() => counts.value.rejected);
 const steps = computed(() => {
-  const p = patterns.value.get(b.value?.pattern ?? "");
-  if (!b.value || !p) return [];
-  const composed = fly(p, { size: b.value.size, variant: b.value.variant, form: b.value.form, buy: b.value.buy }).fly;
+  if (!b.value) return [];
+  const { size, variant, form, buy, methods, leave, use } = b.value;
+  const composed = fly(b.value.pattern, { size, variant, form, buy, methods, leave, use }, { version: b.value.patternVersion }).fly;
   return (composed?.steps ?? []).map((s) => {
     const r = composed?.tied.steps.find((x) => x.id === s.id);
     const zone = r && r.to > r.from ? `${r.from.toFixed(1)} to ${r.to.toFixed(1)} mm behind the eye` : r && r.do !== "thread" ? `at ${r.from.toFixed(1)} mm behind the eye` : "";
@@ -91,7 +91,7 @@ async function finish(uses: { key: string; used: number; scrapped: number }[], m
     <FinishBatch v-if="finishing" :batch="b" :good="good" :rejected="rejected" :busy="busy" @leave="finishing = false" @finish="finish" />
     <div v-else class="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(19rem,1fr)]">
       <section aria-label="The step in hand">
-        <FlyDrawing :pattern="b.pattern" :size="b.size" :variant="b.variant" :form="b.form" class="h-56 border border-rule" />
+        <FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" class="h-56 border border-rule" />
         <div v-if="now" class="sheet mt-2 p-4">
           <div class="flex items-start justify-between gap-3"><p class="text-soft">Step <span class="fig">{{ step + 1 }}</span> of <span class="fig">{{ steps.length }}</span></p><div class="flex gap-2"><button class="btn min-h-[44px]" :disabled="step === 0" @click="step--">Back <span class="key">←</span></button><button class="btn min-h-[44px]" :disabled="step >= steps.length - 1" @click="step++">Next <span class="key">→</span></button></div></div>
           <p class="text-2xl font-bold">{{ now.name }}</p>

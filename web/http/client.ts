@@ -1,4 +1,4 @@
-import type { AnyEndpoint, BodyOf, ParamsOf, ProblemDetails, QueryOf, ReplyOf } from "@kasten/contract/http";
+import type { AnyEndpoint, BodyOf, ParamsOf, ProblemDetails, QueryInputOf, ReplyOf } from "@kasten/contract/http";
 import { connection } from "./connection";
 
 /** A refusal of the server, with its sentence for the person. */
@@ -11,7 +11,7 @@ export class Refusal extends Error {
 
 export interface CallInput<E extends AnyEndpoint> {
   params?: ParamsOf<E>;
-  query?: Partial<QueryOf<E>>;
+  query?: Partial<QueryInputOf<E>>;
   body?: BodyOf<E>;
   /** Given by whoever may repeat the very same change later; else a new one. */
   key?: string;

@@ -51,7 +51,7 @@ watchDebounced(
   { debounce: 400 },
 );
 const tooEarly = computed(() => promised.value.filter((p) => p.day === null || (read.value.due !== undefined && p.day > read.value.due)));
-const total = computed(() => lines.value.reduce((sum, l) => sum + ((l.flies ?? 0) / 12) * (l.of?.recipe.pricePerDozenCents ?? 0), 0));
+const total = computed(() => lines.value.reduce((sum, l) => sum + ((l.flies ?? 0) / 12) * (l.of?.pricePerDozenCents ?? 0), 0));
 
 async function save(): Promise<void> {
   const saved = props.order
@@ -87,7 +87,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
             <td>{{ l.of?.name ?? "?" }} <span v-if="l.of && formName(l.of, l.form ?? '')" class="tag">{{ formName(l.of, l.form ?? "") }}</span><span v-if="l.policy" class="tag ml-1">{{ l.policy }}</span></td>
             <td class="fig">{{ l.size ?? "?" }}</td>
             <td>{{ l.variant ? variantName(l.of, l.variant) : "?" }}</td>
-            <td class="fig whitespace-nowrap">{{ l.of && l.flies ? money((l.flies / 12) * l.of.recipe.pricePerDozenCents) : "" }}</td>
+            <td class="fig whitespace-nowrap">{{ l.of && l.flies ? money((l.flies / 12) * l.of.pricePerDozenCents) : "" }}</td>
             <td><span v-if="promised[i]" :title="promised[i]?.sentence">{{ promised[i]?.day ? day(promised[i]?.day ?? "") : "no day" }}<span class="block text-[0.83rem] text-soft">{{ promised[i]?.holds === "shelf" ? "on the shelf" : `held by ${promised[i]?.holds}` }}</span></span></td>
           </tr>
           <tr v-if="l.doubts.length > 0"><td colspan="7" class="!pt-0"><DoubtNote v-for="(d, k) in l.doubts" :key="k" :sentence="d.sentence" :candidates="d.candidates" @choose="mend(d.at, $event)" /></td></tr>

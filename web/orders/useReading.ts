@@ -8,7 +8,7 @@ import { useSession } from "../team";
 /** What is typed, kept until it is saved, and how it is understood. */
 export function useReading(storageKey: string, initial = "") {
   const text: Ref<string> = useStorage(storageKey, initial);
-  const { forReading, patterns, materials, hooks, data } = useCatalogue();
+  const { forReading, patterns, materials, hooks, recipeOf, data } = useCatalogue();
   const { person } = useSession();
   const read = computed<ReadOrder>(() => readOrder(text.value, forReading(person.value?.numberWords ?? {})));
   const whole = computed(() => isWhole(read.value));
@@ -20,9 +20,10 @@ export function useReading(storageKey: string, initial = "") {
     if (!c) return [];
     return read.value.lines.flatMap((l) => {
       const p = patterns.value.get(l.pattern ?? "");
-      if (!p || !l.size || !l.variant) return [];
-      const used = materialsOf(p.recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
-      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(p.recipe.hookModel)?.barbless ?? false, materials: used });
+      const recipe = p && recipeOf(p.id);
+      if (!recipe || !l.size || !l.variant) return [];
+      const used = materialsOf(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
+      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(recipe.hookModel)?.barbless ?? false, materials: used });
     });
   });
 

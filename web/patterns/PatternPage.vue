@@ -1,80 +1,133 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { Columns2, Download, Pencil } from "lucide-vue-next";
+import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
-import { compareSizes, formatSize, sizeNumber, landmarks, placeAt } from "@kasten/core/hooks";
-import { hookRequirement, requirementsOf, workingOf } from "@kasten/core/materials";
+import { placeAt } from "@kasten/core/hooks";
+import { drawFly, svgFile } from "@kasten/core/drawing";
+import { differencesBetween, sayDifference, workingOf } from "@kasten/core/materials";
+import { sayStep, type FlyChoice } from "@kasten/core/patterns";
 import type { Working } from "@kasten/contract/materials";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import { money, quantity } from "../parts/format";
 import { useWorking } from "../parts/working";
+import { useSession } from "../team";
+import BeadTool from "./BeadTool.vue";
 import { useCatalogue } from "./catalogue";
-import FlyDrawing from "./FlyDrawing.vue";
+import ChoiceBar from "./ChoiceBar.vue";
+import FlyPicture from "./FlyPicture.vue";
+import MethodTable from "./MethodTable.vue";
+import SubstituteTable from "./SubstituteTable.vue";
+import { DOZEN, usePatternFly, useSizes } from "./usePattern";
+import VersionList from "./VersionList.vue";
 
 const props = defineProps<{ id: string }>();
 const route = useRoute();
-const { patterns, hooks, fly } = useCatalogue();
+const { patterns, hooks, recipeOf } = useCatalogue();
+const { may } = useSession();
 const panel = useWorking();
-const p = computed(() => patterns.value.get(props.id));
-const size = ref(typeof route.query.size === "string" ? route.query.size : "");
-const variant = ref(typeof route.query.variant === "string" ? route.query.variant : "");
-const form = ref("");
+const entry = computed(() => patterns.value.get(props.id));
+const recipe = computed(() => recipeOf(props.id));
+const sizes = useSizes(() => props.id);
 const inside = ref(false);
-const sizes = computed(() => {
-  if (!p.value || p.value.missing.length > 0) return [];
-  const [a, b] = [sizeNumber(p.value.recipe.sizes.from), sizeNumber(p.value.recipe.sizes.to)];
-  const measured = (hooks.value.get(p.value.recipe.hookModel)?.rows ?? []).map((r) => r.size);
-  const inSpan = Array.from({ length: Math.abs(b - a) + 1 }, (_, i) => formatSize(Math.min(a, b) + i)).filter((s) => measured.includes(s));
-  return inSpan.sort(compareSizes);
-});
-const choice = computed(() => ({ size: size.value || sizes.value[0] || "", variant: variant.value || (p.value?.recipe.variants[0]?.id ?? ""), form: form.value || (p.value?.recipe.forms[0]?.id ?? "") }));
-const composed = computed(() => (p.value && p.value.missing.length === 0 ? fly(p.value, choice.value) : { fault: "" }));
-const DOZEN = 12;
-const materials = computed(() => {
-  const f = composed.value.fly;
-  const model = p.value && hooks.value.get(p.value.recipe.hookModel);
-  return f && model ? [hookRequirement(model, f.hook.size, DOZEN), ...requirementsOf(f, DOZEN)] : [];
-});
+const comparing = ref(false);
+const step = ref<string>();
+
+const query = (name: string): string | undefined => (typeof route.query[name] === "string" ? (route.query[name] as string) : undefined);
+const start = (size: string | undefined): FlyChoice => ({ size: size ?? "", variant: query("variant") ?? entry.value?.variants[0]?.id ?? "", form: query("form") ?? entry.value?.forms[0]?.id ?? "" });
+const choice = ref<FlyChoice>(start(query("size")));
+const other = ref<FlyChoice>(start(undefined));
+watch([entry, sizes], () => {
+  if (!choice.value.size || !choice.value.variant) choice.value = { ...start(query("size") ?? sizes.value[0]), size: query("size") ?? sizes.value[0] ?? "" };
+  if (!other.value.size) other.value = { ...start(sizes.value.at(-1)), size: sizes.value.at(-1) ?? "" };
+}, { immediate: true });
+
+const { tied, materials, proportions, shares, cautions, checks, warnings } = usePatternFly(() => props.id, choice);
+const second = usePatternFly(() => props.id, other);
+const optional = computed(() => recipe.value?.components.filter((c) => c.optional && !entry.value?.forms.some((f) => f.id === choice.value.form && recipe.value?.forms.find((x) => x.id === f.id)?.omit.includes(c.id))) ?? []);
+const fly = computed(() => tied.value.fly);
 const marks = computed(() => {
-  const f = composed.value.fly;
-  return f ? landmarks.filter((l) => l !== "eye" || f.tied.beadMm > 0).map((l) => ({ name: l === "intoBend" ? "into the bend" : l === "eye" ? "behind the bead" : l, mm: placeAt({ landmark: l }, f.hook, f.tied.beadMm) })) : [];
+  const f = fly.value;
+  return f ? [["mid-shank", placeAt({ fraction: 0.5 }, f.hook)], ["point", f.hook.point], ["barb", f.hook.barb], ["bend", f.hook.shank]] as const : [];
 });
+const compared = computed(() => differencesBetween(materials.value, second.materials.value));
+const lengths = computed(() => proportions.value.map((p, i) => ({ ...p, then: second.proportions.value.find((q) => q.step === p.step && q.kind === p.kind)?.mm, i })));
+const priceNow = computed(() => entry.value?.pricePerDozenCents ?? 0);
+
 function show(r: (typeof materials.value)[number]): void {
-  const f = composed.value.fly;
-  if (f) panel.show({ title: `${r.role}, ${r.materialName}, for a dozen`, words: r.words, working: workingOf(r, f, DOZEN) as Working, fly: { pattern: props.id, ...choice.value } });
+  if (fly.value) panel.show({ title: `${r.role}, ${r.materialName}, for a dozen`, words: r.words, working: workingOf(r, fly.value, DOZEN) as Working, fly: { pattern: props.id, ...choice.value } });
+}
+function saveDrawing(): void {
+  if (!fly.value || !entry.value) return;
+  const file = svgFile(drawFly(fly.value, { seed: props.id, inside: inside.value }), `${entry.value.name}, size ${choice.value.size}`);
+  const link = Object.assign(document.createElement("a"), { href: URL.createObjectURL(new Blob([file], { type: "image/svg+xml" })), download: `${props.id}-${choice.value.size.replace("/", "-")}.svg` });
+  link.click();
+  URL.revokeObjectURL(link.href);
 }
 </script>
 <template>
-  <template v-if="p">
-    <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1>{{ p.name }} <span class="font-normal text-soft">{{ p.style }}</span></h1><p class="text-soft">{{ p.origin }}<template v-if="p.species">, for {{ p.species }}</template>; version {{ p.version }}</p></div>
-    <section v-if="p.missing.length > 0" class="callout mb-4"><h2>Kept, but not to be tied yet. It lacks:</h2><ul class="list-disc pl-5"><li v-for="m in p.missing" :key="m">{{ m }}</li></ul></section>
+  <template v-if="entry">
+    <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
+      <h1>{{ entry.name }} <span class="font-normal text-soft">{{ entry.style }}</span></h1>
+      <div class="flex flex-wrap items-center gap-2"><span class="text-soft">{{ entry.origin }}<template v-if="entry.species">, for {{ entry.species }}</template></span>
+        <RouterLink v-if="may('write patterns')" class="btn" :to="`/patterns/${id}/edit`"><Pencil :size="16" aria-hidden="true" />{{ entry.missing.length > 0 ? "Complete it" : "Edit" }}</RouterLink></div>
+    </div>
+    <section v-if="entry.missing.length > 0" class="callout mb-4"><h2>Kept, but held from costing and from the bench. It lacks:</h2><ul class="list-disc pl-5"><li v-for="m in entry.missing" :key="m">{{ m }}</li></ul></section>
     <template v-else>
-      <div class="mb-2 flex flex-wrap items-end gap-4">
-        <div role="group" aria-label="Size" class="flex flex-wrap gap-1"><button v-for="s in sizes" :key="s" class="btn fig" :class="{ 'btn-main': s === choice.size }" :aria-pressed="s === choice.size" @click="size = s">{{ s }}</button></div>
-        <label><span class="label">Colour</span><select class="field" :value="choice.variant" @change="variant = ($event.target as HTMLSelectElement).value"><option v-for="v in p.recipe.variants" :key="v.id" :value="v.id">{{ v.name }}</option></select></label>
-        <label v-if="p.recipe.forms.length > 1"><span class="label">Weight</span><select class="field" :value="choice.form" @change="form = ($event.target as HTMLSelectElement).value"><option v-for="v in p.recipe.forms" :key="v.id" :value="v.id">{{ v.name }}</option></select></label>
+      <ChoiceBar v-model="choice" :entry="entry" :sizes="sizes" :optional="optional" class="mb-2" :label="comparing ? 'left' : undefined">
         <label class="flex min-h-9 items-center gap-2"><input v-model="inside" type="checkbox" class="h-5 w-5" />See inside</label>
+        <button class="btn btn-plain" :aria-pressed="comparing" @click="comparing = !comparing"><Columns2 :size="17" aria-hidden="true" />{{ comparing ? "Only one" : "Beside another" }}</button>
+        <button class="btn btn-plain" @click="saveDrawing"><Download :size="17" aria-hidden="true" />Drawing</button>
+      </ChoiceBar>
+      <p v-if="tied.fault" class="callout mb-3">{{ tied.fault }}</p>
+      <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
+        <div><figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-[26rem]'"><FlyPicture v-if="fly" :fly="fly" :seed="id" :title="`${entry.name}, size ${choice.size}, side view to scale`" :inside="inside" measures :step="step" /></figure></div>
+        <div v-if="comparing">
+          <figure class="h-72 border border-rule bg-[var(--fly-ground)]"><FlyPicture v-if="second.tied.value.fly" :fly="second.tied.value.fly" :seed="id" :title="`${entry.name}, size ${other.size}, side view to scale`" :inside="inside" measures /></figure>
+          <ChoiceBar v-model="other" :entry="entry" :sizes="sizes" :optional="optional" class="mt-2" label="right" />
+          <p v-if="second.tied.value.fault" class="callout mt-2">{{ second.tied.value.fault }}</p>
+        </div>
       </div>
-      <FlyDrawing :pattern="id" v-bind="choice" :inside="inside" measures class="mb-3 h-80 border border-rule" />
-      <p v-for="w in composed.fly?.tied.warnings ?? []" :key="w.sentence" class="callout mb-2">{{ w.sentence }}</p>
-      <dl class="mb-4 flex flex-wrap gap-x-8 gap-y-1">
-        <div><dt class="text-soft">Weight</dt><dd class="text-xl"><span class="fig">{{ composed.fly?.tied.mass.total.toFixed(0) }}</span><span class="unit">mg</span></dd></div>
-        <div><dt class="text-soft">Time</dt><dd class="text-xl"><span class="fig">{{ p.recipe.minutesPerFly }}</span><span class="unit">min a fly</span></dd></div>
-        <div><dt class="text-soft">Price</dt><dd class="text-xl"><span class="fig">{{ money(p.recipe.pricePerDozenCents) }}</span><span class="unit">a dozen</span></dd></div>
-        <div v-for="m in marks" :key="m.name"><dt class="text-soft">{{ m.name }}</dt><dd class="text-xl"><span class="fig">{{ m.mm.toFixed(1) }}</span><span class="unit">mm</span></dd></div>
+      <section v-if="comparing" class="sheet mb-4 p-3" aria-label="What differs">
+        <h2 class="mb-1">On the right, for a dozen</h2>
+        <p v-if="compared.length === 0">The same quantities.</p>
+        <ul class="grid gap-x-6 sm:grid-cols-2"><li v-for="d in compared" :key="d.key + d.material" class="border-b border-rule py-0.5">{{ d.role }}: <NumberWords :words="sayDifference(d)" /></li></ul>
+        <p v-if="fly && second.tied.value.fly" class="mt-1">Weight <span class="fig">{{ fly.tied.mass.total.toFixed(0) }}</span> → <b class="fig">{{ second.tied.value.fly.tied.mass.total.toFixed(0) }}</b><span class="unit">mg</span>, time <span class="fig">{{ fly.minutes.toFixed(1) }}</span> → <b class="fig">{{ second.tied.value.fly.minutes.toFixed(1) }}</b><span class="unit">min</span></p>
+      </section>
+      <p v-for="w in warnings" :key="w.sentence" class="callout mb-2">{{ w.sentence }} <button class="link" @mouseenter="step = w.step" @mouseleave="step = undefined" @focus="step = w.step" @blur="step = undefined">Show the step</button></p>
+      <dl v-if="fly" class="mb-4 flex flex-wrap gap-x-7 gap-y-1">
+        <div><dt class="text-soft">Weight</dt><dd class="text-xl"><span class="fig">{{ fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg, {{ ((fly.tied.mass.total * DOZEN) / 1000).toFixed(1) }} g a dozen</span></dd></div>
+        <div><dt class="text-soft">Time</dt><dd class="text-xl"><span class="fig">{{ Number(fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span></dd></div>
+        <div><dt class="text-soft">Price</dt><dd class="text-xl"><span class="fig">{{ money(priceNow) }}</span><span class="unit">a dozen</span></dd></div>
+        <div v-for="[name, mm] in marks" :key="name"><dt class="text-soft">{{ name }}</dt><dd class="text-xl"><span class="fig">{{ mm.toFixed(1) }}</span><span class="unit">mm</span></dd></div>
+        <div v-if="shares.length > 1"><dt class="text-soft">{{ shares.map((s) => s.part).join(" : ") }}</dt><dd class="text-xl"><span class="fig">{{ shares.map((s) => Math.round(100 * s.share)).join(" : ") }}</span></dd></div>
       </dl>
       <div class="grid gap-5 lg:grid-cols-2">
         <section><h2 class="mb-1">Materials for a dozen</h2>
           <table class="sheet"><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Material</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="r in materials" :key="r.key"><th scope="row" class="!border-b !border-rule">{{ r.role }}{{ r.side ? ` ${r.side}` : "" }}</th><td>{{ r.materialName }}<span class="block text-[0.88rem] text-soft"><NumberWords :words="r.words" /></span></td><td class="whitespace-nowrap text-right"><button class="num text-lg" :aria-label="`Working of ${r.role}`" @click="show(r)">{{ quantity(r.issue, r.unit) }}</button></td></tr></tbody></table>
+          <h2 class="mb-1 mt-4">Lengths against the ruler</h2>
+          <table class="sheet"><thead><tr><th scope="col">Part</th><th scope="col">Rule</th><th scope="col" class="text-right">mm</th><th v-if="comparing" scope="col" class="text-right">right</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.i"><th scope="row" class="!border-b !border-rule">{{ p.part }}<span v-if="p.kind === 'barb'" class="font-normal text-soft">, barbs</span></th><td class="text-soft">{{ p.rule }}</td><td class="fig text-right text-lg">{{ p.mm.toFixed(1) }}</td><td v-if="comparing" class="fig text-right text-lg">{{ p.then?.toFixed(1) ?? "–" }}</td></tr></tbody></table>
         </section>
         <section><h2 class="mb-1">Steps</h2>
-          <ol class="sheet"><li v-for="(s, i) in composed.fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5"><span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b class="mr-2">{{ s.name }}</b><span class="text-soft">{{ s.material?.name }}</span><span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span><span v-if="s.step.caution" class="block text-[0.93rem] text-call">{{ s.step.caution }}</span></li></ol>
-          <p class="mt-2 text-[0.93rem]">Hook: {{ hooks.get(p.recipe.hookModel)?.name }}<template v-if="p.recipe.shankTolerance">; a shank up to {{ p.recipe.shankTolerance }} {{ p.recipe.shankTolerance === 1 ? "step" : "steps" }} longer or shorter will do</template>.</p>
-          <p class="text-[0.93rem]">Finish: <template v-if="p.recipe.finish.state === 'given'">{{ p.recipe.finish.coats }} {{ p.recipe.finish.coats === 1 ? "coat" : "coats" }}, {{ p.recipe.finish.dryMinutes }} minutes to dry each</template><template v-else>none, on purpose</template>.</p>
-          <p v-for="c in p.recipe.components.filter((x) => x.asStated)" :key="c.id" class="text-[0.93rem] text-soft">As it was said, {{ c.role }}: “{{ c.asStated }}”</p>
+          <ol class="sheet"><li v-for="(s, i) in fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5 hover:bg-ground" @mouseenter="step = s.id" @mouseleave="step = undefined">
+            <span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b class="mr-2">{{ s.name }}</b><span class="text-soft">{{ s.material?.name }}</span>
+            <span class="block text-[0.93rem]">{{ sayStep(s.step) }}</span>
+            <span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span>
+            <span v-if="s.step.guard" class="block text-[0.93rem] text-soft">{{ s.step.guard }}</span>
+            <span v-for="c in cautions.filter((x) => x.step === s.id)" :key="c.sentence" class="block text-[0.93rem] text-call">{{ c.sentence }}</span>
+          </li></ol>
+          <p v-if="recipe" class="mt-2 text-[0.93rem]">Hook: <RouterLink class="link" to="/hooks">{{ hooks.get(recipe.hookModel)?.name }}</RouterLink><template v-if="recipe.shankTolerance">; a shank up to {{ recipe.shankTolerance }} {{ recipe.shankTolerance === 1 ? "step" : "steps" }} longer or shorter will do</template>.</p>
+          <p v-if="recipe" class="text-[0.93rem]">Finish: <template v-if="recipe.finish.state === 'given'"><template v-for="(c, i) in [recipe.finish, ...(recipe.finish.then ?? [])]" :key="i">{{ i > 0 ? ", then " : "" }}{{ c.coats }} {{ c.coats === 1 ? "coat" : "coats" }} of {{ c.component }}, {{ c.dryMinutes }} minutes to dry each</template></template><template v-else>none, on purpose</template>.</p>
+          <p v-for="a in recipe?.avoid ?? []" :key="a" class="text-[0.93rem]">Not to be: {{ a }}</p>
+          <p v-for="a in recipe?.parents ?? []" :key="a.pattern" class="text-[0.93rem]">Comes from {{ a.pattern }}: {{ a.changes }}</p>
+          <p v-for="c in recipe?.components.filter((x) => x.asStated) ?? []" :key="c.id" class="text-[0.93rem] text-soft">As it was said, {{ c.role }}: “{{ c.asStated }}”</p>
+          <h2 class="mb-1 mt-4">Beside the master fly</h2>
+          <ul class="sheet px-3 py-1.5 text-[0.95rem]"><li v-for="(c, i) in checks" :key="i" class="py-0.5"><span class="tag mr-2">{{ c.when }}</span>{{ c.feature }}<span v-if="c.tolerance" class="text-soft">, {{ c.tolerance }}</span></li></ul>
         </section>
       </div>
-      <p v-if="composed.fault" class="callout">{{ composed.fault }}</p>
+      <MethodTable v-if="recipe && fly" :recipe="recipe" :choice="choice" class="mt-5" @choose="choice = { ...choice, methods: $event }" />
+      <div class="mt-5 grid gap-5 lg:grid-cols-2"><SubstituteTable v-if="recipe && fly" :recipe="recipe" :choice="choice" /><BeadTool v-if="fly" :fly="fly" /></div>
     </template>
+    <VersionList :id="id" class="mt-5" />
   </template>
 </template>

@@ -1,37 +1,76 @@
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
-import { composeFly, type ComposedFly, type FlyChoice } from "@kasten/core/patterns";
+import { composeFly, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { DomainError, sentenceOf } from "@kasten/core/errors";
+import type { HookModel } from "@kasten/core/hooks";
 import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
-import { catalogue, type PatternData } from "@kasten/contract/patterns";
+import { catalogue, type PatternEntry } from "@kasten/contract/patterns";
 import { call } from "../http";
+import { useRecipes } from "./recipes";
+
+export interface Tied {
+  fly?: ComposedFly;
+  /** Why it cannot be tied, and at which step. */
+  fault?: string;
+  step?: string;
+  /** The recipe is on its way. */
+  pending?: boolean;
+}
 
 /** Patterns, materials, hooks, customers and settings: what reading an order and drawing a fly need. */
 export function useCatalogue() {
   const query = useQuery({ key: ["catalogue"], query: () => call(catalogue), staleTime: 600_000, gcTime: 3_600_000 });
+  const recipes = useRecipes();
   const materials = computed(() => new Map((query.data.value?.materials ?? []).map((m) => [m.code, m])));
   const patterns = computed(() => new Map((query.data.value?.patterns ?? []).map((p) => [p.id, p])));
   const hooks = computed(() => new Map((query.data.value?.hooks ?? []).map((h) => [h.id, h])));
 
-  /** One fly by computation, in the page itself; or the sentence that says why not. */
-  function fly(pattern: PatternData | undefined, choice: FlyChoice, keepProfiles = false): { fly?: ComposedFly; fault?: string } {
-    const model = pattern && hooks.value.get(pattern.recipe.hookModel);
-    if (!pattern || !model) return { fault: "The pattern or its hook is not known." };
-    try {
-      return { fly: composeFly(pattern.recipe, choice, model, materials.value, { keepProfiles }) };
-    } catch (error) {
-      if (!(error instanceof DomainError)) throw error;
-      return { fault: sentenceOf(error) };
-    }
+  /** A recipe, or undefined while it is on its way; the newest version when none is named. */
+  function recipeOf(id: string, version?: number): Recipe | undefined {
+    const wanted = version ?? patterns.value.get(id)?.version;
+    return wanted === undefined ? undefined : recipes.recipe(id, wanted);
   }
+
+  /** One fly by computation, in the page itself; or the sentence that says why not. */
+  function tie(recipe: Recipe, choice: FlyChoice, options: { keepProfiles?: boolean; incomplete?: boolean } = {}): Tied {
+    const model = hooks.value.get(recipe.hookModel);
+    if (!model) return { fault: recipe.hookModel ? `The hook “${recipe.hookModel}” is not known here.` : "The hook is not named." };
+    return attempt(() => composeFly(recipe, choice, model, materials.value, options));
+  }
+
+  /** A fly of a pattern, in a version or its newest. */
+  function fly(id: string | undefined, choice: FlyChoice, options: { version?: number; keepProfiles?: boolean } = {}): Tied {
+    const entry = patterns.value.get(id ?? "");
+    if (!entry) return query.data.value ? { fault: "The pattern is not known." } : { pending: true };
+    const recipe = recipeOf(entry.id, options.version);
+    if (recipe) return tie(recipe, choice, options);
+    const fault = recipes.fault(entry.id, options.version ?? entry.version);
+    return fault === undefined ? { pending: true } : { fault };
+  }
+
   const forReading = (numberWords: Record<string, number>): ReadCatalogue => ({
     today: query.data.value?.today ?? "",
-    patterns: (query.data.value?.patterns ?? []).map((p) => ({ id: p.id, name: p.name, sizes: p.recipe.sizes, variants: p.recipe.variants, forms: p.recipe.forms })),
+    patterns: (query.data.value?.patterns ?? []).map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
     customers: query.data.value?.customers ?? [],
     seasons: query.data.value?.settings.seasons ?? [],
     numberWords,
   });
-  return { data: query.data, materials, patterns, hooks, fly, forReading };
+  return { data: query.data, refetch: query.refetch, materials, patterns, hooks, recipeOf, fly, tie, forReading };
 }
-export const variantName = (p: PatternData | undefined, id: string): string => p?.recipe.variants.find((v) => v.id === id)?.name ?? id;
-export const formName = (p: PatternData | undefined, id: string): string => (p && p.recipe.forms.length > 1 ? (p.recipe.forms.find((f) => f.id === id)?.name ?? id) : "");
+
+function attempt(compose: () => ComposedFly): Tied {
+  try {
+    return { fly: compose() };
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    return { fault: sentenceOf(error), step: error.step?.id };
+  }
+}
+
+/** Sizes that a hook is kept in and a pattern allows, largest hook first; all of the span where none is measured. */
+export function sizesOf(model: HookModel | undefined, span: { from: string; to: string }, within: (size: string, span: { from: string; to: string }) => boolean): string[] {
+  return (model?.rows ?? []).map((r) => r.size).filter((s) => within(s, span));
+}
+
+export const variantName = (p: PatternEntry | undefined, id: string): string => p?.variants.find((v) => v.id === id)?.name ?? id;
+export const formName = (p: PatternEntry | undefined, id: string): string => (p && p.forms.length > 1 ? (p.forms.find((f) => f.id === id)?.name ?? id) : "");

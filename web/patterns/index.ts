@@ -1,2 +1,4 @@
 export * from "./catalogue";
 export { default as FlyDrawing } from "./FlyDrawing.vue";
+export { default as FlyPicture } from "./FlyPicture.vue";
+export { default as MethodTable } from "./MethodTable.vue";

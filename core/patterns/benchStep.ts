@@ -1,0 +1,53 @@
+import { placeAt } from "../hooks";
+import { directionWords } from "./direction";
+import type { ComposedFly, FlyStep } from "./use";
+import { questions } from "./methods";
+import { sayStep } from "./words";
+
+/** A step as it is read at the bench: in mm for the size in hand, in the chosen way, from the tier's side. */
+export interface BenchStep {
+  id: string;
+  name: string;
+  material: string;
+  /** Where, in mm behind the eye. */
+  where: string;
+  /** Lengths, fullness, turns: the figures of this size. */
+  figures: string[];
+  /** Ways that differ from the usual, or that the pattern names. */
+  ways: string[];
+  instruction?: string;
+  /** As it is said, without the size. */
+  words: string;
+}
+
+const mm = (value: number): string => value.toFixed(1);
+
+export function benchStepOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right"): BenchStep {
+  const r = fly.tied.steps.find((x) => x.id === s.id);
+  const where = !r || r.do === "thread" ? "" : r.to > r.from ? `${mm(r.from)} to ${mm(r.to)} mm` : `at ${mm(r.from)} mm`;
+  return { id: s.id, name: s.name, material: s.material?.name ?? "", where, figures: figuresOf(fly, s, handed), ways: waysOf(fly, s), instruction: s.step.instruction, words: sayStep(s.step) };
+}
+
+function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right"): string[] {
+  const r = fly.tied.steps.find((x) => x.id === s.id);
+  const figures: string[] = [];
+  const { step } = s;
+  if (s.fibres) figures.push(`${s.fibres} ${"fibres" in (step.do === "lay" ? step.amount : {}) || s.material?.form === "feather fibre" ? "fibres" : "strands or pieces"}`);
+  if (s.widthMm) figures.push(`${mm(s.widthMm)} mm ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
+  if (s.shownMm) figures.push(`${mm(s.shownMm)} mm showing${s.grossMm ? `, ${mm(s.grossMm)} mm in all` : ""}`);
+  if (s.barbMm) figures.push(`barbs ${mm(s.barbMm[0])}–${mm(s.barbMm[1])} mm`);
+  if (step.do === "wind" && r?.turns && s.material?.form !== "thread") figures.push(`${Number(r.turns.toFixed(1))} turns${r.pitch && s.role === "rib" ? `, ${mm(r.pitch)} mm apart` : ""}`);
+  if (step.do === "wind" && s.clockwise !== undefined && s.role === "rib") figures.push(directionWords(s.clockwise, handed));
+  if (r?.endDiameters) figures.push(`${mm(r.endDiameters[0])} mm full in front, ${mm(r.endDiameters[1])} at the rear; or ${r.noodle?.toFixed(0) ?? ""} mm of noodle`);
+  if (step.tieIn) figures.push(`${step.tieIn.wraps ?? 5} wraps at ${mm(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))} mm`);
+  return figures;
+}
+
+/** The chosen way of each question, but for those where every pattern goes the same usual way. */
+function waysOf(fly: ComposedFly, s: FlyStep): string[] {
+  return s.methods.flatMap((m) => {
+    const question = questions.find((q) => q.id === m.question);
+    const named = s.step.methods?.[m.question] !== undefined || fly.choice.methods?.[`${s.id}/${m.question}`] !== undefined;
+    return question && named ? [m.words] : [];
+  });
+}

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { methodDifferences } from "@kasten/core/materials";
+import type { FlyChoice, Recipe } from "@kasten/core/patterns";
+import { useCatalogue } from "./catalogue";
+
+/** Where good tiers differ on this fly, and what the other way would change. */
+const props = defineProps<{ recipe: Recipe; choice: FlyChoice; flies?: number; /** Nothing may be chosen here. */ fixed?: boolean }>();
+const emit = defineEmits<{ choose: [methods: Record<string, string>] }>();
+const { hooks, materials } = useCatalogue();
+const dozens = ref(10);
+const flies = computed(() => props.flies ?? dozens.value * 12);
+const questions = computed(() => {
+  const model = hooks.value.get(props.recipe.hookModel);
+  if (!model) return [];
+  const found = methodDifferences({ recipe: props.recipe, choice: props.choice, model, materials: materials.value }, flies.value);
+  const groups = new Map<string, { key: string; step: string; asks: string; current: string; others: typeof found }>();
+  for (const d of found) {
+    const key = `${d.step}/${d.question}`;
+    const group = groups.get(key) ?? { key, step: d.stepName, asks: d.asks, current: d.current.words, others: [] };
+    group.others.push(d);
+    groups.set(key, group);
+  }
+  return [...groups.values()];
+});
+const chosen = computed(() => Object.keys(props.choice.methods ?? {}).length);
+const take = (key: string, school: string): void => emit("choose", { ...props.choice.methods, [key]: school });
+</script>
+<template>
+  <section>
+    <div class="mb-1 flex flex-wrap items-baseline gap-3"><h2>Ways of tying it</h2>
+      <label v-if="props.flies === undefined" class="text-soft">for <input v-model.number="dozens" type="number" min="1" max="500" class="field fig !min-h-7 w-16" /> dozen</label>
+      <button v-if="chosen > 0 && !fixed" class="btn btn-plain !min-h-7" @click="emit('choose', {})">Back to the pattern’s own ways</button>
+    </div>
+    <p class="mb-1 text-[0.93rem] text-soft">Good tiers differ. Each way is computed; none is wrong. Minutes are nominal until the room has its own.</p>
+    <div class="sheet overflow-x-auto"><table><thead><tr><th scope="col">Step</th><th scope="col">Question</th><th scope="col">Tied here</th><th scope="col">The other way</th></tr></thead><tbody>
+      <tr v-for="q in questions" :key="q.key">
+        <th scope="row" class="!border-b !border-rule">{{ q.step }}</th><td>{{ q.asks }}</td><td>{{ q.current }}</td>
+        <td><div v-for="d in q.others" :key="d.other.id" class="flex items-baseline gap-2 py-0.5"><button v-if="!fixed && !d.fault" class="btn !min-h-7 !px-2" :aria-label="`Take: ${d.other.words}, ${q.step}`" @click="take(q.key, d.other.id)">Take</button><span :class="{ 'text-soft': d.differences.length === 0 }">{{ d.sentence }}</span></div></td>
+      </tr>
+    </tbody></table></div>
+  </section>
+</template>

@@ -1,0 +1,19 @@
+import type { MaterialForm } from "@kasten/core/materials";
+import { changed, readStep, sayStep, type RecipeStep, type Role, type StepChange } from "@kasten/core/patterns";
+
+const changeable = ["amount", "shown", "rule", "passes", "stretch", "rope", "fullness", "noodle", "thickness"] as const;
+
+/** What a few words would change in a step: only quantities, and only those that differ. */
+export function sizeRuleOf(words: string, step: RecipeStep, role: Role | undefined, form: MaterialForm | undefined): StepChange {
+  const read = readStep(`${words}, ${sayStep(step)}`, { id: step.id, component: step.component, role, form }).step;
+  const alone = readStep(words, { id: step.id, component: step.component, role, form }).step ?? read;
+  if (!alone) return {};
+  const [next, now] = [alone as unknown as Record<string, unknown>, step as unknown as Record<string, unknown>];
+  return Object.fromEntries(changeable.filter((k) => next[k] !== undefined && JSON.stringify(next[k]) !== JSON.stringify(now[k])).map((k) => [k, next[k]])) as StepChange;
+}
+
+/** The same in words: the clauses that the rule makes different. */
+export function sizeRuleWords(step: RecipeStep, set: StepChange): string {
+  const usual = new Set(sayStep(step).split(", "));
+  return sayStep(changed(step, set)).split(", ").filter((c) => !usual.has(c)).join(", ");
+}

@@ -1,0 +1,71 @@
+import { useDebouncedRefHistory, useStorage } from "@vueuse/core";
+import { computed, ref, watch } from "vue";
+import { missingFrom, moveStep, orderFaults, ownBeadFaults, roomToMove, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { useSession } from "../team";
+import { useCatalogue } from "./catalogue";
+import { addLine, readRow, recipeOfDraft, type Draft } from "./draft";
+
+const MOST_FAULTY = 8;
+
+/** The draft of a pattern, how it is understood, and the fly that it makes. One writer: the verbs below. */
+export function useDraft(id: string, initial: () => Draft) {
+  const { materials, tie } = useCatalogue();
+  const { person } = useSession();
+  const draft = useStorage<Draft>(`kasten.draft.${id}`, initial(), undefined, { deep: true });
+  const { undo, redo, canUndo, canRedo } = useDebouncedRefHistory(draft, { deep: true, debounce: 400, capacity: 60 });
+  const numberWords = computed(() => person.value?.numberWords ?? {});
+  const choice = ref<FlyChoice>({ size: draft.value.recipe.sizes.from, variant: draft.value.recipe.variants[0]?.id ?? "", form: draft.value.recipe.forms[0]?.id ?? "" });
+
+  const readings = computed(() => draft.value.rows.map((_, i) => readRow(draft.value, i, materials.value, numberWords.value)));
+  const recipe = computed<Recipe>(() => recipeOfDraft(draft.value, readings.value));
+  watch(readings, (now) => {
+    // The last understood step is kept with its row, so that half-typed words do not make the fly vanish.
+    now.forEach((reading, i) => {
+      const row = draft.value.rows[i];
+      if (row && reading.step && JSON.stringify(reading.step) !== JSON.stringify(row.was)) row.was = reading.step;
+    });
+  });
+
+  /** The fly as far as it can be tied: a faulty step is told, left out, and the rest tied without it. */
+  const tied = computed<{ fly?: ComposedFly; faults: Map<string, string>; whole?: string }>(() => {
+    const faults = new Map<string, string>();
+    let steps = recipe.value.steps;
+    for (let n = 0; n < MOST_FAULTY; n++) {
+      const attempt = tie({ ...recipe.value, steps }, choice.value, { keepProfiles: true, incomplete: true });
+      if (attempt.fly) return { fly: attempt.fly, faults };
+      if (attempt.step === undefined) return { faults, whole: attempt.fault };
+      faults.set(attempt.step, attempt.fault ?? "");
+      steps = steps.filter((s) => s.id !== attempt.step);
+    }
+    return { faults };
+  });
+  const missing = computed(() => missingFrom(recipe.value));
+  /** What is to be said at a step: what cannot be tied, a wrong order, and what crowds. */
+  const notes = computed(() => {
+    const at = new Map<string, { sentence: string; hard: boolean }[]>();
+    const add = (step: string, sentence: string, hard: boolean) => at.set(step, [...(at.get(step) ?? []), { sentence, hard }]);
+    for (const [step, sentence] of tied.value.faults) add(step, sentence, true);
+    for (const f of orderFaults(recipe.value)) add(f.then, f.sentence, f.hard);
+    for (const w of [...(tied.value.fly?.tied.warnings ?? []), ...(tied.value.fly ? ownBeadFaults(tied.value.fly) : [])]) add(w.step, w.sentence, false);
+    return at;
+  });
+
+  const move = (from: number, to: number): void => {
+    if (to < 0 || to >= draft.value.rows.length || from === to) return;
+    const row = draft.value.rows[from];
+    if (row) draft.value.rows = [...draft.value.rows.filter((_, i) => i !== from).slice(0, to), row, ...draft.value.rows.filter((_, i) => i !== from).slice(to)];
+  };
+  const room = (index: number) => roomToMove({ ...recipe.value, steps: moveStep(recipe.value.steps, index, index) }, index);
+  const remove = (index: number): void => void (draft.value.rows = draft.value.rows.filter((_, i) => i !== index));
+  /** Adds what was typed; before the knot when there is one, unless it is a knot itself. */
+  function add(text: string): string | undefined {
+    const { row, component, problem } = addLine(draft.value, text, materials.value, numberWords.value);
+    if (problem !== undefined) return problem;
+    if (component) draft.value.recipe.components.push(component);
+    const knot = draft.value.rows.findIndex((r) => r.was?.do === "whip");
+    const at = knot === -1 || row.was?.do === "whip" || row.was?.do === "act" ? draft.value.rows.length : knot;
+    draft.value.rows = [...draft.value.rows.slice(0, at), row, ...draft.value.rows.slice(at)];
+    return undefined;
+  }
+  return { draft, readings, recipe, tied, missing, notes, choice, move, room, remove, add, undo, redo, canUndo, canRedo };
+}

@@ -1,0 +1,37 @@
+import { computed, type MaybeRefOrGetter, toValue } from "vue";
+import { compareSizes, formatSize, sizeNumber, sizeWithin } from "@kasten/core/hooks";
+import { hookRequirement, requirementsOf } from "@kasten/core/materials";
+import { cautionsOf, checksOf, ownBeadFaults, proportionsOf, sharesOfShank, type FlyChoice } from "@kasten/core/patterns";
+import { useCatalogue } from "./catalogue";
+
+export const DOZEN = 12;
+
+/** Sizes to choose from: those that the hook is kept in and the pattern allows, else every even size of its span. */
+export function useSizes(pattern: MaybeRefOrGetter<string>) {
+  const { patterns, hooks } = useCatalogue();
+  return computed(() => {
+    const p = patterns.value.get(toValue(pattern));
+    if (!p || !p.sizes.from || !p.sizes.to) return [];
+    const kept = (hooks.value.get(p.hookModel)?.rows ?? []).map((r) => r.size).filter((s) => sizeWithin(s, p.sizes));
+    if (kept.length > 0) return kept.sort(compareSizes).reverse();
+    const [a, b] = [sizeNumber(p.sizes.from), sizeNumber(p.sizes.to)].sort((x, y) => x - y) as [number, number];
+    return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
+  });
+}
+
+/** One fly of a pattern with everything that its page shows. */
+export function usePatternFly(pattern: MaybeRefOrGetter<string>, choice: MaybeRefOrGetter<FlyChoice>, version?: MaybeRefOrGetter<number | undefined>) {
+  const { hooks, patterns, fly } = useCatalogue();
+  const tied = computed(() => fly(toValue(pattern), toValue(choice), { keepProfiles: true, version: toValue(version) }));
+  const materials = computed(() => {
+    const f = tied.value.fly;
+    const model = hooks.value.get(patterns.value.get(toValue(pattern))?.hookModel ?? "");
+    return f && model ? [hookRequirement(model, f.hook.size, DOZEN), ...requirementsOf(f, DOZEN)] : [];
+  });
+  const proportions = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
+  const shares = computed(() => (tied.value.fly ? sharesOfShank(tied.value.fly) : []));
+  const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
+  const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly) : []));
+  const warnings = computed(() => (tied.value.fly ? [...tied.value.fly.tied.warnings, ...ownBeadFaults(tied.value.fly)] : []));
+  return { tied, materials, proportions, shares, cautions, checks, warnings };
+}
