@@ -42,7 +42,7 @@ export class Bodies {
     const { soft = false, gloss = 0.16, role } = options;
     const colour = "colour" in options ? options.colour : step.material?.colour;
     this.pen.area(step, layer, this.band(result, -1, 1, soft), { edged: !soft, colour, role });
-    this.pen.area(step, layer, this.band(result, -1, -0.45, soft), { shade: -0.28, colour, role });
+    this.pen.area(step, layer, this.band(result, -1, -0.45, soft), { shade: soft ? -0.16 : -0.28, colour, role });
     this.pen.area(step, layer, this.band(result, 0.25, 0.68, soft), { shade: gloss, colour, role });
   }
 
@@ -122,9 +122,22 @@ export class Bodies {
     }
   }
 
+  /** Short fibres all over the near side, every way: the look of fur. */
+  private fur(step: FlyStep, result: StepResult): void {
+    const count = Math.min(260, Math.round((result.to - result.from) * 26));
+    for (let i = 0; i < count; i++) {
+      const x = result.from + ((i + this.pen.random()) / count) * (result.to - result.from);
+      const half = this.diameter(result, x) / 2;
+      const [y, turn] = [this.pen.around(0.85) * half, this.pen.around(0.9)];
+      const reach = 0.2 + 0.35 * this.pen.random();
+      this.pen.stroke(step, "body", [this.pen.line.offset(x, y), this.pen.line.offset(Math.min(result.to, x + reach), Math.max(-half, Math.min(half, y + turn * reach * 0.7)))], 0.05, this.pen.around(0.32) + (y > 0 ? 0.06 : -0.1));
+    }
+  }
+
   /** Dubbing: a core, and fibres whose number follows how dense it is packed and whether it is brushed out. */
   dubbed(step: FlyStep, result: StepResult): void {
-    this.solid(step, "body", result, { soft: true, gloss: 0.1 });
+    this.solid(step, "body", result, { soft: true, gloss: 0.05 });
+    this.fur(step, result);
     const density = step.material?.dubbing?.density ?? 0.35;
     const brushed = step.step.do === "dress" && step.step.brushed === true;
     const looped = step.step.do === "dress" && step.step.loopMm !== undefined;

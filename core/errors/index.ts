@@ -82,10 +82,10 @@ const sentences: { [C in ErrorCode]: (details: ErrorDetails[C]) => string } = {
   PATTERN_SIZE_OUTSIDE: (d) => `Size ${d.size} is outside this pattern's sizes, ${d.from} to ${d.to}.`,
   PATTERN_VARIANT_UNKNOWN: (d) => `There is no variant “${d.variant}”. Known here: ${d.known.join(", ")}.`,
   MATERIAL_UNKNOWN: (d) => `No material “${d.material}” is in the cabinet for the ${d.component}. Add it, or choose another.`,
-  PROBABILITY_INVALID: (d) => `${d.name} cannot be ${d.value}.`,
+  PROBABILITY_INVALID: (d) => `“${d.name}” cannot be ${d.value}: it lies between 0 and 1.`,
   TOO_LITTLE_KNOWN: (d) =>
     `Too little is known of the rejects to promise ${d.owed} flies. Log a batch of this pattern first, or lower the service level.`,
-  QUANTITY_INVALID: (d) => `${d.name} cannot be ${d.value}.`,
+  QUANTITY_INVALID: (d) => `“${d.name}” cannot be ${d.value}. Give a quantity that can be measured.`,
   SCHEDULE_INVALID: (d) => d.reason,
   METHOD_UNKNOWN: (d) => `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,
   STEP_ORDER: (d) => `“${d.step}” cannot come before “${d.before}”: ${d.because}.`,

@@ -139,14 +139,15 @@ describe("the drawing", () => {
     const wire = d.shapes.filter((s) => s.role === "hook" && s.kind === "stroke").flatMap((s) => (s.kind === "stroke" ? s.points : []));
     expect(Math.min(...wire.map((p) => p[0]))).toBeCloseTo(-(f.hook.shank + f.hook.gape / 2), 1);
     expect(Math.max(...wire.map((p) => p[1]))).toBeCloseTo(f.hook.gape, 1);
-    const tail = d.shapes.filter((s) => s.step === "tail" && s.kind === "stroke");
+    // A tapering fibre is two strokes, the shorter one over its root.
+    const tail = d.shapes.filter((s) => s.step === "tail" && s.kind === "stroke" && s.points.length === 6);
     expect(tail).toHaveLength(6);
     const reach = Math.max(...tail.map((s) => (s.kind === "stroke" ? Math.hypot((s.points[0]?.[0] ?? 0) - (s.points.at(-1)?.[0] ?? 0), (s.points[0]?.[1] ?? 0) - (s.points.at(-1)?.[1] ?? 0)) : 0)));
     expect(reach).toBeCloseTo(f.steps.find((s) => s.id === "tail")?.shownMm ?? 0, 0);
     const bead = d.shapes.find((s) => s.step === "bead" && s.kind === "disc");
     expect(bead?.kind === "disc" && bead.radius).toBe(1.4);
   });
-  test("shows as many turns of the rib as were wound", () => expect(d.shapes.filter((s) => s.step === "rib" && s.layer === "rib")).toHaveLength(5));
+  test("shows as many turns of the rib as were wound", () => expect(d.shapes.filter((s) => s.step === "rib" && s.kind === "stroke" && s.width === 0.14)).toHaveLength(5));
   test("a larger hook gives a larger box", () => expect(drawFly(fly({ size: "10" }), { seed: "a" }).box[2]).toBeGreaterThan(d.box[2]));
   test("what lies inside is shown on demand only", () => {
     expect(d.shapes.some((s) => s.layer === "inside")).toBe(false);

@@ -27,6 +27,18 @@ export const materials = new Map<string, Material>([
   material("hide", { form: "hair", unit: "count", strand: { section: "round", width: 0.1, thickness: 0.1, density: 1.3 }, hair: { density: 1.3 }, hide: { areaMm2: 900, loss: 0.2 } }),
   material("eyes", { form: "eyes", unit: "count", part: { diameter: 2.4, length: 2.2, mass: 95 } }),
   material("glue", { form: "liquid", unit: "nl", liquid: { kind: "glue" }, caution: "Instant glue: air the room." }),
+  material("herl", { form: "herl", unit: "count", strand: { width: 1.2, thickness: 0.6, core: 0.2, lineDensity: 0.012 } }),
+  material("chenille", { form: "chenille", strand: { width: 2.5, thickness: 1.2, core: 0.5, lineDensity: 0.18 } }),
+  material("yarn", { form: "yarn", strand: { width: 1.5, thickness: 0.9, core: 0.5, lineDensity: 0.25 } }),
+  material("stretch", { form: "stretch body", strand: { section: "flat", width: 1, thickness: 0.4, density: 1.05 } }),
+  material("tinsel", { form: "tinsel", strand: { section: "flat", width: 0.8, thickness: 0.03, density: 1.4 } }),
+  material("flash", { form: "flash", unit: "count", pieceMm: 250, strand: { section: "flat", width: 0.3, thickness: 0.03, density: 1.4 } }),
+  material("rubber", { form: "rubber", unit: "count", pieceMm: 200, strand: { section: "flat", width: 0.8, thickness: 0.8, density: 1 } }),
+  material("plume", { form: "feather fibre", unit: "count", colour: "#f4f2ea", strand: { section: "flat", width: 0.08, thickness: 0.05, density: 0.6 }, feather: { usable: 60, grip: 15, perMm: 3, span: 60, sides: 2, unusable: 0.2 } }),
+  material("body", { form: "extended body", unit: "count", strand: { section: "round", width: 1.4, thickness: 1.4, density: 0.3 }, part: { diameter: 1.4, length: 8, mass: 4 } }),
+  material("dumbbell", { form: "eyes", unit: "count", part: { diameter: 5, length: 4.2, mass: 620 } }),
+  material("stiff", { form: "hackle", unit: "count", strand: { section: "oval", width: 0.45, thickness: 0.3, density: 1.2 }, feather: { usable: 75, grip: 20, perMm: 1.8, span: 40, sides: 2, unusable: 0.1 } }),
+  material("nameless", { form: "floss", colour: undefined, strand: { section: "flat", width: 0.8, thickness: 0.06, density: 1.3 } }),
   material("lacquer", { form: "liquid", unit: "nl", liquid: { kind: "lacquer" } }),
 ]);
 export const model: HookModel = { id: "N", name: "Nymph", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };

@@ -50,7 +50,7 @@ const y = computed(() => {
   return scaleLog([Math.min(...values) * 0.92, Math.max(...values) * 1.08], [H - pad.bottom, pad.top]);
 });
 const path = computed(() => line<[number, number]>((p) => x.value(p[0]), (p) => y.value(p[1])).curve(curveLinear));
-const ticks = computed(() => y.value.ticks(4).filter((t, i, all) => all.length <= 6 || i % 3 === 0));
+const ticks = computed(() => scaleLinear(y.value.domain(), [0, 1]).ticks(4));
 const sizes = computed(() => Array.from({ length: span.value[1] - span.value[0] + 1 }, (_, i) => span.value[0] + i).filter((n) => n % 2 === 0));
 const extent = computed(() => {
   const ns = measured.value.map((m) => m.n);

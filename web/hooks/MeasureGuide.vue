@@ -79,13 +79,13 @@ async function keep(): Promise<void> {
   <section class="sheet mb-3 p-4" :aria-label="`Measure ${model.name}`">
     <div class="mb-2 flex flex-wrap items-baseline justify-between gap-3"><h3 class="font-semibold">Measure {{ model.name }} with calipers: three sizes are enough for all</h3><button class="btn btn-plain" @click="emit('leave')">Leave; what is typed is kept</button></div>
     <RefusalNote :refusal="refusal" />
-    <div class="grid gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(15rem,1fr)]">
+    <div class="grid gap-4 xl:grid-cols-[minmax(0,1.9fr)_minmax(14rem,1fr)]">
       <div>
-        <table><thead><tr><th scope="col">Size</th><th v-for="q in hookQuantities" :key="q" scope="col">{{ labels[q] }}, mm</th><th scope="col">One hook, mg</th><th /></tr></thead><tbody>
+        <div class="overflow-x-auto"><table><thead><tr><th scope="col">Size</th><th v-for="q in hookQuantities" :key="q" scope="col">{{ labels[q] }}, mm</th><th scope="col">One hook, mg</th><th /></tr></thead><tbody>
           <tr v-for="(r, i) in rows" :key="i"><td><input v-model="r.size" class="field fig w-16" :aria-label="`Size ${i + 1}`" /></td>
-            <td v-for="q in hookQuantities" :key="q"><input v-model.number="r[q]" class="field fig w-20" :class="{ '!border-call': odd(r, q) }" type="number" step="0.01" min="0.05" max="80" :aria-label="`${labels[q]} of size ${r.size}, mm`" @focus="at = { row: i, quantity: q }" /></td>
-            <td><input v-model.number="r.mass" class="field fig w-20" type="number" step="0.5" min="1" :aria-label="`Weight of one hook of size ${r.size}, mg`" /></td><td><button class="btn btn-plain" :aria-label="`Take size ${r.size} out`" @click="rows.splice(i, 1)">×</button></td></tr>
-        </tbody></table>
+            <td v-for="q in hookQuantities" :key="q"><input v-model.number="r[q]" class="field fig w-[4.6rem]" :class="{ '!border-call': odd(r, q) }" type="number" step="0.01" min="0.05" max="80" :aria-label="`${labels[q]} of size ${r.size}, mm`" @focus="at = { row: i, quantity: q }" /></td>
+            <td><input v-model.number="r.mass" class="field fig w-[4.6rem]" type="number" step="0.5" min="1" :aria-label="`Weight of one hook of size ${r.size}, mg`" /></td><td><button class="btn btn-plain" :aria-label="`Take size ${r.size} out`" @click="rows.splice(i, 1)">×</button></td></tr>
+        </tbody></table></div>
         <button class="btn btn-plain" @click="rows.push({ size: '' })">Another size</button>
         <p v-for="(r, i) in rows.filter((x) => x.size !== '' && !isReadable(x.size))" :key="`bad${i}`" class="text-call">“{{ r.size }}” is not a hook size. Write a number such as 14, or an aught size such as 2/0.</p>
         <template v-for="(r, i) in rows" :key="`odd${i}`"><p v-for="q in hookQuantities.filter((x) => odd(r, x))" :key="q" class="text-call">Size {{ r.size }}, {{ labels[q].toLowerCase() }}: {{ odd(r, q) }}</p></template>

@@ -11,7 +11,7 @@ import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
-import { draftOf, emptyRecipe, fileOf, slug, type Draft } from "./draft";
+import { draftOf, emptyRecipe, fileOf, isSame, slug, type Draft } from "./draft";
 import FlyPicture from "./FlyPicture.vue";
 import PartDetails from "./PartDetails.vue";
 import PatternFacts from "./PatternFacts.vue";
@@ -58,7 +58,7 @@ if (!sizes.value.includes(choice.value.size)) choice.value.size = shownSize.valu
 const pick = (size: string): void => void (choice.value = { ...choice.value, size });
 const needs = computed(() => (tied.value.fly ? requirementsOf(tied.value.fly, 12) : []));
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly).slice(0, 7) : []));
-const isChanged = computed(() => !props.recipe || JSON.stringify(fileOf(draft.value, props.id, recipe.value)) !== JSON.stringify(fileOf(begin(), props.id, props.recipe)));
+const isChanged = computed(() => !props.recipe || !isSame(fileOf(draft.value, props.id, recipe.value), fileOf(begin(), props.id, props.recipe)));
 
 function setStep(index: number, step: RecipeStep): void {
   const row = draft.value.rows[index];
@@ -115,7 +115,7 @@ async function save(base: number): Promise<void> {
   <RefusalNote :refusal="refusal" />
   <div v-if="refusal?.problem.changes && refusal.problem.version !== undefined" class="callout mb-3"><p v-for="c in refusal.problem.changes" :key="c.field"><b>{{ c.field }}</b>: {{ c.yours || "nothing" }} → {{ c.theirs || "nothing" }}</p><button class="btn mt-1" @click="save(refusal.problem.version)">Save mine on top of version {{ refusal.problem.version }}</button></div>
   <PatternFacts v-model="draft" class="mb-3" />
-  <div class="grid gap-4 xl:grid-cols-[minmax(0,1.35fr)_minmax(22rem,1fr)]">
+  <div class="grid gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(21rem,1fr)]">
     <section aria-label="Steps" class="min-w-0">
       <VueDraggable v-model="draft.rows" tag="ol" handle=".handle" :animation="120" class="border border-rule">
         <StepRow
@@ -133,13 +133,13 @@ async function save(base: number): Promise<void> {
       <p v-if="lineProblem" class="mt-1 text-call" role="alert">{{ lineProblem }}</p>
       <p class="mt-1 text-[0.88rem] text-soft">Say it as at the bench: 10 fibres · 3 turns · = half shank · noodle 90 mm sparse · 2 strands folded · 5 turns counter · from mid-shank to bend. <span class="key">Alt ↑</span> <span class="key">Alt ↓</span> move a step, <span class="key">Alt ⌫</span> takes it out.</p>
     </section>
-    <aside class="min-w-0"><div class="xl:sticky xl:top-16">
+    <aside class="min-w-0"><div class="lg:sticky lg:top-16">
       <div class="mb-1 flex flex-wrap items-center gap-1"><button v-for="s in sizes" :key="s" class="btn fig !min-h-8 !px-2" :class="{ 'btn-main': s === choice.size }" :aria-pressed="s === choice.size" @click="pick(s)">{{ s }}</button>
         <select v-if="draft.recipe.variants.length > 1" v-model="choice.variant" class="field !min-h-8" aria-label="Colour"><option v-for="v in draft.recipe.variants" :key="v.id" :value="v.id">{{ v.name }}</option></select>
         <select v-if="draft.recipe.forms.length > 1" v-model="choice.form" class="field !min-h-8" aria-label="Weight"><option v-for="f in draft.recipe.forms" :key="f.id" :value="f.id">{{ f.name }}</option></select>
         <label class="ml-1 flex items-center gap-1"><input v-model="inside" type="checkbox" class="h-5 w-5" />see inside</label></div>
       <figure class="h-64 border border-rule bg-[var(--fly-ground)]" data-testid="drawing"><FlyPicture v-if="tied.fly" :fly="tied.fly" :seed="id" :title="`${draft.name}, size ${choice.size}`" :inside="inside" measures :step="looked" /><figcaption v-else class="flex h-full items-center justify-center p-4 text-center text-[#33443f]">{{ tied.whole ?? "Name the hook, the sizes and the thread: then the fly is drawn." }}</figcaption></figure>
-      <p v-if="tied.fly" class="mt-1"><span class="fig">{{ tied.fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg</span> <span class="ml-3 fig">{{ Number(tied.fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span> <span v-for="p in lengths" :key="p.step + p.kind" class="ml-3 whitespace-nowrap text-[0.92rem]"><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ p.mm.toFixed(1) }}</span></span></p>
+      <p v-if="tied.fly" class="mt-1 flex flex-wrap items-baseline gap-x-3"><span><span class="fig">{{ tied.fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg</span></span><span><span class="fig">{{ Number(tied.fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span></span><span v-for="p in lengths" :key="p.step + p.kind" class="text-[0.92rem]"><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ p.mm.toFixed(1) }}</span></span></p>
       <table v-if="needs.length > 0" class="sheet mt-2"><caption class="px-2 pt-1 text-left text-[0.9rem] font-semibold">For a dozen</caption><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="n in needs" :key="n.key"><td class="!py-0.5">{{ n.role }} <span class="text-[0.88rem] text-soft">{{ n.materialName }}</span></td><td class="!py-0.5 text-right"><NumberWords :words="n.words" /></td></tr></tbody></table>
       <div v-if="missing.length > 0" class="callout mt-2"><p class="font-semibold">Not complete; it can be saved all the same.</p><ul class="max-h-40 list-disc overflow-y-auto pl-5 text-[0.93rem]"><li v-for="m in missing" :key="m">{{ m }}</li></ul></div>
     </div></aside>

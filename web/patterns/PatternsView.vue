@@ -22,7 +22,7 @@ const { busy, refusal, send } = useChange();
 const grid = useTemplateRef<HTMLElement>("grid");
 const { width, top } = useElementBounding(grid);
 const columns = computed(() => Math.max(1, Math.floor(width.value / 300)));
-const ROW = 254;
+const ROW = 236;
 const start = ref(0);
 watch(top, (now) => { start.value = now + window.scrollY; }, { immediate: true });
 const rowCount = computed(() => Math.ceil(list.value.length / columns.value));

@@ -1,0 +1,149 @@
+import { describe, expect, test } from "vitest";
+import { hookAt, type HookModel } from "../hooks";
+import { composeFly, type FlyChoice, type Recipe, type RecipeStep, type Role } from "../patterns";
+import { choose, materials, model, recipe } from "../testing/nymph";
+import { drawFly, drawHook, pathsOf, shaded, svgFile, type Shape } from ".";
+import { HookLine } from "./hook";
+
+const bend = { landmark: "bend" } as const;
+const half = { fraction: 0.5 } as const;
+/** The nymph with one more part, or with its body done otherwise. */
+function withPart(code: string, role: Role, step: Partial<RecipeStep> & { do: RecipeStep["do"] }): Recipe {
+  const r = recipe();
+  r.components.push({ id: "x", role, material: [{ value: code }] });
+  r.steps.splice(r.steps.length - 1, 0, { id: "x", name: "it", component: "x", ...step } as RecipeStep);
+  return r;
+}
+const draw = (r: Recipe, options: { inside?: boolean; c?: Partial<FlyChoice>; m?: HookModel } = {}) => drawFly(composeFly(r, choose(options.c), options.m ?? model, materials, { keepProfiles: true }), { seed: "a", inside: options.inside });
+const points = (s: Shape) => (s.kind === "disc" ? [s.at] : s.points);
+const ofX = (shapes: Shape[]) => shapes.filter((s) => s.step === "x");
+const wound = (rule: object, more: object = {}) => ({ do: "wind" as const, from: half, to: bend, rule, ...more }) as Partial<RecipeStep> & { do: "wind" };
+const laid = (amount: object, attitude: string, more: object = {}) => ({ do: "lay" as const, from: { fraction: 0.3 }, to: half, amount, attitude, shown: { mm: 10 }, ...more }) as Partial<RecipeStep> & { do: "lay" };
+
+const parts: [string, Recipe, number][] = [
+  ["herl, with its pile", withPart("herl", "thorax", wound({ touching: true }, { rope: 3 })), 100],
+  ["chenille", withPart("chenille", "body", wound({ touching: true })), 60],
+  ["yarn", withPart("yarn", "body", wound({ touching: true })), 60],
+  ["stretch body, in segments", withPart("stretch", "body", wound({ touching: true }, { stretch: 2 })), 6],
+  ["floss", withPart("floss", "body", wound({ touching: true })), 4],
+  ["flat tinsel, bright", withPart("tinsel", "body", wound({ touching: true })), 4],
+  ["weight wire, seen inside", withPart("tin", "weight", { do: "wind", from: { fraction: 0.4 }, rule: { touching: true, turns: 5 } } as never), 6],
+  ["dubbing in a loop", withPart("fur", "body", { do: "dress", from: half, to: bend, fullness: [{ mm: 3 }, { mm: 3 }], loopMm: 60 } as never), 60],
+  ["dubbing brushed out", withPart("weak-fur", "body", { do: "dress", from: half, to: bend, fullness: [{ mm: 3 }, { mm: 3 }], brushed: true } as never), 60],
+  ["a clump of hair", withPart("hair", "wing", laid({ clump: { mm: 1.2 } }, "over")), 50],
+  ["flash", withPart("flash", "flash", laid({ strands: 4, folded: true }, "over")), 8],
+  ["rubber legs", withPart("rubber", "tail", laid({ strands: 2, folded: false }, "back")), 4],
+  ["a plume", withPart("plume", "tail", laid({ fibres: 60 }, "back")), 60],
+  ["matched slips", withPart("quill", "wing", laid({ slipWidth: { mm: 2 } }, "over")), 10],
+  ["an extended body", withPart("body", "body", laid({ pieces: 1 }, "back")), 10],
+  ["legs to both sides", withPart("pheasant", "legs", laid({ fibres: 6 }, "sides")), 18],
+  ["a throat", withPart("pheasant", "throat", laid({ fibres: 8 }, "down")), 8],
+  ["breathers, forward", withPart("plume", "tail", laid({ fibres: 4 }, "forward")), 4],
+  ["dumbbell eyes, with a pupil", withPart("dumbbell", "eyes", { do: "seat", from: { fraction: 0.1 } } as never), 8],
+  ["a soft collar", withPart("hackle", "collar", { do: "wind", from: half, to: half, rule: { turns: 3 }, barb: [{ mm: 8 }, { mm: 9 }] } as never), 20],
+  ["a stiff palmer", withPart("stiff", "hackle", wound({ turns: 6 }, { barb: [{ mm: 6 }, { mm: 7 }], sweep: "forward" })), 60],
+  ["a back pulled over", withPart("pheasant", "wing case", laid({ fibres: 12 }, "over", { shown: undefined })), 4],
+];
+
+describe("every form of material", () => {
+  test.each(parts)("%s is drawn where it is, in finite numbers", (_name, r, least) => {
+    const d = draw(r, { inside: true });
+    const own = ofX(d.shapes);
+    expect(own.length).toBeGreaterThanOrEqual(least);
+    expect(own.flatMap(points).flat().every(Number.isFinite)).toBe(true);
+    const [x, y, w, h] = d.box;
+    for (const [px, py] of own.flatMap(points)) expect(px >= x && px <= x + w && py >= y && py <= y + h).toBe(true);
+  });
+
+  test("a part never shows longer than it is", () => {
+    for (const [name, r] of parts) {
+      const shown = r.steps.find((s) => s.id === "x");
+      if (shown?.do !== "lay" || !shown.shown || name.includes("extended") || name.includes("slips")) continue;
+      const strokes = ofX(draw(r).shapes).flatMap((s) => (s.kind === "stroke" ? [s.points] : []));
+      for (const p of strokes) expect(Math.hypot((p[0]?.[0] ?? 0) - (p.at(-1)?.[0] ?? 0), (p[0]?.[1] ?? 0) - (p.at(-1)?.[1] ?? 0)), name).toBeLessThanOrEqual(10.01);
+    }
+  });
+
+  test("what lies inside comes to the front only when asked for", () => {
+    const r = withPart("tin", "weight", { do: "wind", from: { fraction: 0.4 }, rule: { touching: true, turns: 5 } } as never);
+    expect(ofX(draw(r).shapes)).toEqual([]);
+    const shown = draw(r, { inside: true }).shapes;
+    const order = shown.map((s) => s.layer);
+    expect(order.indexOf("inside")).toBeGreaterThan(order.lastIndexOf("body"));
+  });
+
+  test("a barb on the far side lies behind the body, one on the near side before it", () => {
+    const layers = ofX(draw(parts.find(([n]) => n === "a soft collar")?.[1] as Recipe).shapes).map((s) => s.layer);
+    expect(new Set(layers)).toEqual(new Set(["far", "hackle"]));
+  });
+
+  test("a counter-wound rib leans the other way", () => {
+    const lean = (counter: boolean) => {
+      const r = recipe();
+      r.steps[5] = { ...(r.steps[5] as RecipeStep), counter } as RecipeStep;
+      const turn = draw(r).shapes.find((s) => s.step === "rib" && s.kind === "stroke");
+      const p = turn?.kind === "stroke" ? turn.points : [];
+      return Math.sign((p[0]?.[0] ?? 0) - (p.at(-1)?.[0] ?? 0));
+    };
+    expect(lean(true)).toBe(-lean(false));
+  });
+
+  test("measures come in the order of working and say the fly's own mm", () => {
+    const f = composeFly(recipe(), choose(), model, materials, { keepProfiles: true });
+    const d = drawFly(f, { seed: "a" });
+    expect(d.measures.map((m) => m.label)).toEqual(["tail", "body", "legs", "wing", "head"]);
+    expect(d.measures[0]?.mm).toBe(f.steps.find((s) => s.id === "tail")?.shownMm);
+    expect(d.landmarks.map((l) => l.name)).toEqual(["behind the bead", "point", "barb", "bend", "into the bend"]);
+  });
+});
+
+describe("the hook", () => {
+  test("a straight one runs level to the bend, and its bend opens to the gape", () => {
+    const hook = hookAt(model, "12");
+    const line = new HookLine(hook);
+    expect(line.at(hook.shank).point[0]).toBeCloseTo(-hook.shank, 1);
+    expect(line.at(hook.shank).point[1]).toBeCloseTo(0, 3);
+    expect(line.at(line.end).point[1]).toBeCloseTo(hook.gape, 1);
+    expect(line.at(-1).point[0]).toBeCloseTo(1, 6);
+  });
+  test("a curved one has turned by the time its bend begins, and its line is as long", () => {
+    const hook = hookAt({ ...model, bend: "curved" }, "12");
+    const line = new HookLine(hook);
+    expect(line.at(hook.shank).turned).toBeGreaterThan(0.6);
+    let length = 0;
+    for (let i = 0; i < 200; i++) {
+      const [a, b] = [line.at((hook.shank * i) / 200).point, line.at((hook.shank * (i + 1)) / 200).point];
+      length += Math.hypot(a[0] - b[0], a[1] - b[1]);
+    }
+    expect(length).toBeCloseTo(hook.shank, 1);
+  });
+  test("a double has a second spear, a barbless hook no barb", () => {
+    const count = (m: Partial<HookModel>) => drawHook(hookAt({ ...model, ...m }, "12")).length;
+    expect(count({ points: 2 })).toBe(count({}) + 2);
+    expect(count({ barbless: true })).toBe(count({}) - 1);
+  });
+});
+
+describe("as SVG", () => {
+  test("strokes of one look become one path; nothing of the drawing is lost", () => {
+    const d = draw(recipe());
+    const paths = pathsOf(d);
+    expect(paths.length).toBeLessThan(d.shapes.length);
+    const strokes = d.shapes.filter((s) => s.kind === "stroke").length;
+    expect(paths.filter((p) => p.stroke !== undefined).reduce((n, p) => n + (p.d.match(/M/g)?.length ?? 0), 0)).toBe(strokes);
+  });
+  test("shades go towards white and black", () => expect([shaded("#808080", 1), shaded("#808080", -1), shaded("#204060", 0)]).toEqual(["#ffffff", "#000000", "#204060"]));
+  test("an unknown colour is hatched", () => {
+    const file = svgFile(draw(withPart("nameless", "body", wound({ touching: true }))), "x");
+    expect(file).toContain("url(#hatch)");
+  });
+  test("a hostile name does not become markup", () => {
+    const file = svgFile(draw(recipe()), `<script>alert("x")</script>&`);
+    expect(file).not.toContain("<script");
+    expect(file.match(/<title>(.*?)<\/title>/)?.[1]).toBe("&#60;script&#62;alert(&#34;x&#34;)&#60;/script&#62;&#38;");
+  });
+  test("the file is in true mm", () => {
+    const d = draw(recipe());
+    expect(svgFile(d, "x")).toContain(`width="${Number(d.box[2].toFixed(2))}mm"`);
+  });
+});
