@@ -62,7 +62,7 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
   app.use(compression({ filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response) }));
   app.use("/api", rateLimit({ windowMs: 60_000, limit: options.requestsPerMinute ?? 1200, standardHeaders: "draft-8", legacyHeaders: false, handler: () => { throw new Problem(429, "too-many-requests", "Too many requests", "Too many requests in a minute. Wait a little."); } }));
   openRoutes(app, options);
-  app.use("/api", express.json({ limit: "512kb" }), sameOrigin);
+  app.use("/api", smallBodies, sameOrigin);
   const Store = connectPgSimple(session);
   app.use(
     "/api",
@@ -72,6 +72,7 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
       cookie: { httpOnly: true, sameSite: "strict", secure: "auto", maxAge: 14 * 24 * 3600 * 1000 },
     }),
   );
+  app.use(`/api${FILES}`, signedIn, express.json({ limit: "16mb" }));
   roomRoutes(app, options);
   if (options.web && existsSync(options.web)) serveWeb(app, options.web);
   app.use((_request, _response) => {
@@ -135,10 +136,19 @@ const problems = (log: Logger) => (error: unknown, request: Request, response: R
   response.status(details.status).type("application/problem+json").send(JSON.stringify(details));
 };
 
+const FILES = "/patterns/file";
+const small = express.json({ limit: "512kb" });
+/** What is sent is small; only a book of patterns is a file, and that is read once it is known who sends it. */
+const smallBodies: express.RequestHandler = (request, response, next) => (request.path === FILES ? next() : small(request, response, next));
+const signedIn: express.RequestHandler = (request, _response, next) => {
+  if (!request.session.person) throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first; the file is still where it was.");
+  next();
+};
+
 /** Errors of the JSON reader: too large, or not JSON. */
 function bodyProblem(error: unknown) {
   const type = (error as { type?: string }).type;
-  if (type === "entity.too.large") return { type: "too-large", title: "Too large", status: 413, detail: "That is more than one request may carry (512 kB). Send it in parts." };
+  if (type === "entity.too.large") return { type: "too-large", title: "Too large", status: 413, detail: "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts." };
   if (type === "entity.parse.failed") return { type: "not-json", title: "Not JSON", status: 400, detail: "The request is not valid JSON." };
   return undefined;
 }

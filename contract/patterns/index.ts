@@ -166,7 +166,7 @@ export const catalogue = endpoint({
 
 /** A file of patterns: with the blends and other materials that they use, so that another room can tie them. */
 export const patternBookSchema = z.strictObject({
-  format: z.literal("kasten-patterns"), version: z.literal(PATTERN_FORMAT), patterns: z.array(patternFileSchema).min(1).max(500), materials: z.array(materialSchema).max(2000).optional(),
+  format: z.literal("kasten-patterns"), version: z.literal(PATTERN_FORMAT), patterns: z.array(patternFileSchema).min(1).max(2000), materials: z.array(materialSchema).max(2000).optional(),
 });
 export type PatternBook = z.infer<typeof patternBookSchema>;
 

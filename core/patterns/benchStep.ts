@@ -1,5 +1,6 @@
 import { placeAt } from "../hooks";
 import { directionWords } from "./direction";
+import type { LayAmount } from "./recipe";
 import type { ComposedFly, FlyStep } from "./use";
 import { questions } from "./methods";
 import { sayStep } from "./words";
@@ -32,7 +33,7 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right"): stri
   const r = fly.tied.steps.find((x) => x.id === s.id);
   const figures: string[] = [];
   const { step } = s;
-  if (s.fibres) figures.push(`${s.fibres} ${"fibres" in (step.do === "lay" ? step.amount : {}) || s.material?.form === "feather fibre" ? "fibres" : "strands or pieces"}`);
+  if (s.fibres && step.do === "lay") figures.push(counted(s.fibres, step.amount));
   if (s.widthMm) figures.push(`${mm(s.widthMm)} mm ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
   if (s.shownMm) figures.push(`${mm(s.shownMm)} mm showing${s.grossMm ? `, ${mm(s.grossMm)} mm in all` : ""}`);
   if (s.barbMm) figures.push(`barbs ${mm(s.barbMm[0])}–${mm(s.barbMm[1])} mm`);
@@ -42,6 +43,9 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right"): stri
   if (step.tieIn) figures.push(`${step.tieIn.wraps ?? 5} wraps at ${mm(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))} mm`);
   return figures;
 }
+
+const noun = (amount: LayAmount): string => ("strands" in amount ? "strand" : "pieces" in amount ? "piece" : "feathers" in amount ? "feather" : "fibre");
+const counted = (n: number, amount: LayAmount): string => `${n} ${noun(amount)}${n === 1 ? "" : "s"}`;
 
 /** The chosen way of each question, but for those where every pattern goes the same usual way. */
 function waysOf(fly: ComposedFly, s: FlyStep): string[] {

@@ -77,12 +77,22 @@ interface PatternRow {
   current: boolean;
 }
 
+type OfRecipe = Omit<PatternEntry, "id" | "name" | "style" | "origin" | "species" | "version">;
+/** What follows from a recipe alone is worked out once for as long as the recipe is kept. */
+const derived = new WeakMap<Recipe, OfRecipe>();
+
 /** What lists and orders need of a pattern. */
 export function entryOf(p: Omit<PatternRow, "current">, recipe: Recipe): PatternEntry {
+  const known = derived.get(recipe) ?? fromRecipe(recipe);
+  derived.set(recipe, known);
+  return { id: p.id, name: p.name, style: p.style, origin: p.origin, species: p.species, version: p.version, ...known };
+}
+
+function fromRecipe(recipe: Recipe): OfRecipe {
   const swapped = [...recipe.variants.map((v) => v.swaps), ...recipe.forms.map((f) => f.swaps ?? {})].flatMap((s) => Object.values(s).flat());
   const own = recipe.components.flatMap((c) => [...c.material, ...(c.bought ? [{ value: c.bought.material }] : [])]);
   return {
-    id: p.id, name: p.name, style: p.style, origin: p.origin, species: p.species, version: p.version, hookModel: recipe.hookModel, sizes: recipe.sizes,
+    hookModel: recipe.hookModel, sizes: recipe.sizes,
     variants: recipe.variants.map(({ id, name }) => ({ id, name })), forms: recipe.forms.map(({ id, name }) => ({ id, name })),
     minutesPerFly: recipe.minutesPerFly, pricePerDozenCents: recipe.pricePerDozenCents, sample: recipe.sample ?? false,
     skills: [...new Set([...recipe.skills, ...recipe.steps.flatMap((s) => s.skills ?? [])])],
@@ -101,7 +111,7 @@ export async function readWorld(db: EntityManager): Promise<World> {
   const versions = await rows<PatternRow>(
     db,
     `SELECT p.id, p.name, p.style, p.origin, p.species, v.version, v.version = p.version AS current FROM pattern p JOIN pattern_version v ON v.pattern_id = p.id
-     WHERE v.version = p.version OR EXISTS (SELECT 1 FROM batch b WHERE b.pattern_id = p.id AND b.pattern_version = v.version AND b.state NOT IN ('finished', 'dissolved')) ORDER BY p.name`,
+     WHERE v.version = p.version OR (v.pattern_id, v.version) IN (SELECT b.pattern_id, b.pattern_version FROM batch b WHERE b.state NOT IN ('finished', 'dissolved')) ORDER BY p.name`,
   );
   const recipes = await recipesOf(db, versions);
   const recipe = (v: PatternRow): Recipe => recipes.get(recipeKey(v.id, v.version)) as Recipe;

@@ -45,7 +45,7 @@ const print = () => window.print();
     </header>
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
-      <figure class="drawing"><FlyPicture :fly="tied.fly" :seed="b.pattern" :title="`${b.patternName}, size ${b.size}`" measures /></figure>
+      <figure class="drawing"><FlyPicture :fly="tied.fly" :seed="b.pattern" :title="`${b.patternName}, size ${b.size}`" measures :letters="30" /></figure>
       <div class="grid grid-cols-[minmax(0,1.75fr)_minmax(0,1fr)] gap-4">
         <section><h2 class="!text-[1.15em]">Steps</h2>
           <ol class="steps"><li v-for="(s, i) in steps" :key="s.id"><span class="fig no">{{ i + 1 }}</span>
@@ -68,7 +68,7 @@ const print = () => window.print();
 </template>
 <style scoped>
 .card { width: 190mm; max-width: 100%; padding: 5mm; line-height: 1.28; border: 1px solid var(--rule); }
-.drawing { height: 52mm; margin: 1.5mm 0; background: white; }
+.drawing { height: 62mm; margin: 1.5mm 0; background: white; }
 .steps li { display: grid; grid-template-columns: 1.6em 1fr; padding: 0.28em 0; border-bottom: 0.5px solid #b5bfba; }
 .no { font-weight: 700; }
 .caution { display: block; font-weight: 600; color: #8a2706; }

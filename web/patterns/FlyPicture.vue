@@ -5,7 +5,7 @@ import type { ComposedFly } from "@kasten/core/patterns";
 import { useSession } from "../team";
 
 /** The side view of a computed fly, to scale. */
-const props = defineProps<{ fly: ComposedFly; seed: string; title: string; inside?: boolean; measures?: boolean; /** The step to show in the call colour. */ step?: string }>();
+const props = defineProps<{ fly: ComposedFly; seed: string; title: string; inside?: boolean; measures?: boolean; /** How many letters high the fly is wide: fewer are larger. */ letters?: number; /** The step to show in the call colour. */ step?: string }>();
 const { person } = useSession();
 const hatch = useId();
 const drawing = computed(() => drawFly(props.fly, { seed: props.seed, inside: props.inside }));
@@ -17,7 +17,7 @@ const frame = computed(() => {
   const [x, y, w, h] = drawing.value.box;
   return { x, y, w, h };
 });
-const text = computed(() => frame.value.w / 50);
+const text = computed(() => frame.value.w / (props.letters ?? 50));
 const flip = (x: number): number => (mirrored.value ? 2 * frame.value.x + frame.value.w - x : x);
 const ink = (colour: string | undefined): string => (colour === "hatch" ? `url(#${hatch})` : (colour ?? "none"));
 

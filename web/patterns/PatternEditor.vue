@@ -3,7 +3,6 @@ import { Redo2, Undo2 } from "lucide-vue-next";
 import { computed, ref, nextTick, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
 import { VueDraggable } from "vue-draggable-plus";
-import { sizeNumber, formatSize } from "@kasten/core/hooks";
 import { requirementsOf } from "@kasten/core/materials";
 import { proportionsOf, type Component, type Recipe, type RecipeStep } from "@kasten/core/patterns";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
@@ -27,7 +26,7 @@ const { materials, refetch } = useCatalogue();
 const recipes = useRecipes();
 const { busy, refusal, send } = useChange();
 const begin = (): Draft => (props.entry && props.recipe ? draftOf({ ...props.entry, recipe: props.recipe }) : { base: 0, name: "", style: "", origin: "", species: "", recipe: emptyRecipe(), rows: [] });
-const { draft, readings, recipe, tied, missing, notes, choice, move, remove, add, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
+const { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, remove, add, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
 if (props.entry && draft.value.base > props.entry.version) draft.value = begin();
 
 const open = ref<string>();
@@ -44,17 +43,6 @@ const facts = (id: string | undefined) => {
   const m = materials.value.get(c?.material[0]?.value ?? "");
   return { role: c?.role, material: m?.name ?? (c ? (c.asStated ? `“${c.asStated}”` : "no material yet") : ""), colour: m?.colour, sizes: (c?.material.length ?? 0) > 1 };
 };
-const sizes = computed(() => {
-  const { from, to } = draft.value.recipe.sizes;
-  try {
-    const [a, b] = [sizeNumber(from), sizeNumber(to)].sort((x, y) => x - y) as [number, number];
-    return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
-  } catch {
-    return []; // sizes that cannot be read are said among what is missing
-  }
-});
-const shownSize = computed(() => (sizes.value.includes(choice.value.size) ? choice.value.size : (sizes.value[0] ?? "")));
-if (!sizes.value.includes(choice.value.size)) choice.value.size = shownSize.value;
 const pick = (size: string): void => void (choice.value = { ...choice.value, size });
 const needs = computed(() => (tied.value.fly ? requirementsOf(tied.value.fly, 12) : []));
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly).slice(0, 7) : []));
@@ -134,11 +122,11 @@ async function save(base: number): Promise<void> {
       <p class="mt-1 text-[0.88rem] text-soft">Say it as at the bench: 10 fibres · 3 turns · = half shank · noodle 90 mm sparse · 2 strands folded · 5 turns counter · from mid-shank to bend. <span class="key">Alt ↑</span> <span class="key">Alt ↓</span> move a step, <span class="key">Alt ⌫</span> takes it out.</p>
     </section>
     <aside class="min-w-0"><div class="lg:sticky lg:top-16">
-      <div class="mb-1 flex flex-wrap items-center gap-1"><button v-for="s in sizes" :key="s" class="btn fig !min-h-8 !px-2" :class="{ 'btn-main': s === choice.size }" :aria-pressed="s === choice.size" @click="pick(s)">{{ s }}</button>
-        <select v-if="draft.recipe.variants.length > 1" v-model="choice.variant" class="field !min-h-8" aria-label="Colour"><option v-for="v in draft.recipe.variants" :key="v.id" :value="v.id">{{ v.name }}</option></select>
-        <select v-if="draft.recipe.forms.length > 1" v-model="choice.form" class="field !min-h-8" aria-label="Weight"><option v-for="f in draft.recipe.forms" :key="f.id" :value="f.id">{{ f.name }}</option></select>
+      <div class="mb-1 flex flex-wrap items-center gap-1"><button v-for="s in sizes" :key="s" class="btn fig !min-h-8 !px-2" :class="{ 'btn-main': s === shown.size }" :aria-pressed="s === shown.size" @click="pick(s)">{{ s }}</button>
+        <select v-if="draft.recipe.variants.length > 1" :value="shown.variant" class="field !min-h-8" aria-label="Colour" @change="choice = { ...choice, variant: ($event.target as HTMLSelectElement).value }"><option v-for="v in draft.recipe.variants" :key="v.id" :value="v.id">{{ v.name }}</option></select>
+        <select v-if="draft.recipe.forms.length > 1" :value="shown.form" class="field !min-h-8" aria-label="Weight" @change="choice = { ...choice, form: ($event.target as HTMLSelectElement).value }"><option v-for="f in draft.recipe.forms" :key="f.id" :value="f.id">{{ f.name }}</option></select>
         <label class="ml-1 flex items-center gap-1"><input v-model="inside" type="checkbox" class="h-5 w-5" />see inside</label></div>
-      <figure class="h-64 border border-rule bg-[var(--fly-ground)]" data-testid="drawing"><FlyPicture v-if="tied.fly" :fly="tied.fly" :seed="id" :title="`${draft.name}, size ${choice.size}`" :inside="inside" measures :step="looked" /><figcaption v-else class="flex h-full items-center justify-center p-4 text-center text-[#33443f]">{{ tied.whole ?? "Name the hook, the sizes and the thread: then the fly is drawn." }}</figcaption></figure>
+      <figure class="h-64 border border-rule bg-[var(--fly-ground)]" data-testid="drawing"><FlyPicture v-if="tied.fly" :fly="tied.fly" :seed="id" :title="`${draft.name}, size ${shown.size}`" :inside="inside" measures :step="looked" /><figcaption v-else class="flex h-full items-center justify-center p-4 text-center text-[#33443f]">{{ tied.whole ?? "Name the hook, the sizes and the thread: then the fly is drawn." }}</figcaption></figure>
       <p v-if="tied.fly" class="mt-1 flex flex-wrap items-baseline gap-x-3"><span><span class="fig">{{ tied.fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg</span></span><span><span class="fig">{{ Number(tied.fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span></span><span v-for="p in lengths" :key="p.step + p.kind" class="text-[0.92rem]"><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ p.mm.toFixed(1) }}</span></span></p>
       <table v-if="needs.length > 0" class="sheet mt-2"><caption class="px-2 pt-1 text-left text-[0.9rem] font-semibold">For a dozen</caption><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="n in needs" :key="n.key"><td class="!py-0.5">{{ n.role }} <span class="text-[0.88rem] text-soft">{{ n.materialName }}</span></td><td class="!py-0.5 text-right"><NumberWords :words="n.words" /></td></tr></tbody></table>
       <div v-if="missing.length > 0" class="callout mt-2"><p class="font-semibold">Not complete; it can be saved all the same.</p><ul class="max-h-40 list-disc overflow-y-auto pl-5 text-[0.93rem]"><li v-for="m in missing" :key="m">{{ m }}</li></ul></div>

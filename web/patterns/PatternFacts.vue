@@ -50,8 +50,8 @@ const lines = (text: string): string[] | undefined => {
   <div class="grid gap-4">
     <div class="flex flex-wrap items-end gap-3">
       <label class="min-w-52 flex-1"><span class="label">Name</span><input v-model="draft.name" class="field w-full text-lg font-semibold" maxlength="80" required /></label>
-      <label class="min-w-40"><span class="label">Style</span><input v-model="draft.style" class="field w-full" maxlength="80" list="styles" /><datalist id="styles"><option v-for="s in styles" :key="s">{{ s }}</option></datalist></label>
-      <label><span class="label">Hook</span><select v-model="r.hookModel" class="field"><option value="">not named yet</option><option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }} {{ h.name }}</option></select></label>
+      <label class="min-w-40"><span class="label">Style</span><input v-model="draft.style" class="field w-full" maxlength="80" list="styles" /></label><datalist id="styles"><option v-for="s in styles" :key="s" :value="s" /></datalist>
+      <label for="hook-model" class="grid"><span class="label">Hook</span><select id="hook-model" v-model="r.hookModel" class="field" aria-label="Hook"><option value="">not named yet</option><option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }} {{ h.name }}</option></select></label>
       <label><span class="label">Sizes</span><span class="flex items-center gap-1"><input v-model="r.sizes.from" class="field fig w-16" aria-label="From size" /> to <input v-model="r.sizes.to" class="field fig w-16" aria-label="To size" /></span></label>
       <label><span class="label">Minutes a fly</span><input class="field fig w-20" type="number" min="0" step="0.1" :value="r.minutesPerFly" @change="r.minutesPerFly = number($event)" /></label>
       <label><span class="label">Price a dozen, €</span><input class="field fig w-24" type="number" min="0" step="0.5" :value="r.pricePerDozenCents / 100" @change="r.pricePerDozenCents = Math.round(number($event) * 100)" /></label>

@@ -10,10 +10,10 @@ import { money } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
-import FlyDrawing from "./FlyDrawing.vue";
+import BookFly from "./BookFly.vue";
 import { useBook } from "./useBook";
 
-const { data, wanted, list, styles, sizes, drawers, tiers, usedMaterials, narrowed, clear } = useBook();
+const { data, wanted, list, inDrawer, styles, sizes, drawers, tiers, usedMaterials, narrowed, clear } = useBook();
 const { refetch } = useCatalogue();
 const { may } = useSession();
 const { busy, refusal, send } = useChange();
@@ -87,13 +87,13 @@ async function giveOut(): Promise<void> {
   <p v-if="taken" class="sheet mb-3 p-3" role="status">Taken in. {{ taken }}.</p>
   <ul ref="grid" class="relative" :style="{ height: `${virtual.getTotalSize()}px` }" aria-label="Patterns">
     <template v-for="row in virtual.getVirtualItems()" :key="String(row.key)">
-      <li v-for="(p, i) in inRow(row.index)" :key="p.id" class="absolute p-px" :style="{ top: 0, left: `${(100 * i) / columns}%`, width: `${100 / columns}%`, height: `${ROW}px`, transform: `translateY(${row.start - start}px)` }">
+      <li v-for="(p, i) in inRow(row.index)" :key="i" class="absolute p-px" :style="{ top: 0, left: `${(100 * i) / columns}%`, width: `${100 / columns}%`, height: `${ROW}px`, transform: `translateY(${row.start - start}px)` }">
         <RouterLink :to="{ path: `/patterns/${p.id}`, query: wanted.size ? { size: wanted.size } : {} }" class="block h-full border border-rule bg-sheet p-3 hover:border-deep">
-          <FlyDrawing v-if="p.missing.length === 0" :pattern="p.id" :size="wanted.size || p.sizes.from" :variant="p.variants[0]?.id ?? ''" :form="p.forms[0]?.id ?? ''" class="h-36" />
+          <BookFly v-if="p.missing.length === 0" :entry="p" :size="wanted.size || p.sizes.from" class="h-36" />
           <div v-else class="flex h-36 items-center justify-center bg-well p-4 text-center text-soft">Not complete: {{ p.missing[0] }}</div>
           <div class="mt-1.5 flex items-baseline justify-between gap-3"><b class="truncate text-lg">{{ p.name }}</b><span v-if="p.sizes.from" class="fig whitespace-nowrap">{{ p.sizes.from }}–{{ p.sizes.to }}</span><span v-if="p.missing.length > 0" class="tag tag-call">incomplete</span></div>
           <p class="truncate text-[0.93rem] text-soft">{{ p.style }}<template v-if="p.species">, for {{ p.species }}</template></p>
-          <p class="truncate text-[0.93rem]"><span v-if="wanted.drawer" class="tag tag-done mr-1"><span class="fig">{{ p.inDrawer }}</span> of <span class="fig">{{ p.materials.length }}</span> from {{ wanted.drawer }}</span><template v-if="p.missing.length === 0"><span class="fig">{{ p.minutesPerFly }}</span><span class="unit">min</span> <span class="fig">{{ money(p.pricePerDozenCents) }}</span><span class="unit">a dozen</span> · {{ p.variants.map((v) => v.name).join(", ") }}</template></p>
+          <p class="truncate text-[0.93rem]"><span v-if="wanted.drawer" class="tag tag-done mr-1"><span class="fig">{{ inDrawer(p) }}</span> of <span class="fig">{{ p.materials.length }}</span> from {{ wanted.drawer }}</span><template v-if="p.missing.length === 0"><span class="fig">{{ p.minutesPerFly }}</span><span class="unit">min</span> <span class="fig">{{ money(p.pricePerDozenCents) }}</span><span class="unit">a dozen</span> · {{ p.variants.map((v) => v.name).join(", ") }}</template></p>
         </RouterLink>
       </li>
     </template>

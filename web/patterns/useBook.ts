@@ -1,18 +1,12 @@
 import { useQuery } from "@pinia/colada";
 import MiniSearch from "minisearch";
-import { computed, reactive } from "vue";
+import { computed, reactive, watch } from "vue";
 import { sizeNumber, sizeWithin } from "@kasten/core/hooks";
 import { listPeople } from "@kasten/contract/team";
 import { listStock } from "@kasten/contract/stock";
 import type { PatternEntry } from "@kasten/contract/patterns";
 import { call } from "../http";
 import { useCatalogue } from "./catalogue";
-
-/** An entry of the book with what the filters found out about it. */
-export interface BookEntry extends PatternEntry {
-  /** How many of its materials lie in the chosen drawer. */
-  inDrawer: number;
-}
 
 /** The recipe book: found by words, narrowed by style, size, drawer, material and person. */
 export function useBook() {
@@ -29,11 +23,13 @@ export function useBook() {
         if (field === "materials") return p.materials.map((code) => materials.value.get(code)?.name ?? "").join(" ");
         return String(p[field as "id" | "name" | "style" | "species" | "origin"]);
       },
-      searchOptions: { prefix: true, fuzzy: 0.15, combineWith: "AND", boost: { name: 4, style: 2 } },
+      searchOptions: { prefix: true, fuzzy: (term) => (term.length > 4 ? 1 : false), maxFuzzy: 1, combineWith: "AND", boost: { name: 4, style: 2 } },
     });
     search.addAll(data.value?.patterns ?? []);
     return search;
   });
+  // Built before anybody types, so that the first letter does not wait for it.
+  watch(index, () => undefined, { immediate: true });
   const byId = computed(() => new Map((data.value?.patterns ?? []).map((p) => [p.id, p])));
   /** Materials with something free in a drawer. */
   const held = computed(() => new Map((stock.data.value?.items ?? []).filter((i) => i.quantity > i.reserved).map((i) => [i.code, i.drawer])));
@@ -46,24 +42,28 @@ export function useBook() {
     return Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((n) => n < 4 || n % 2 === 0).map((n) => (n >= 1 ? String(n) : `${1 - n}/0`));
   });
 
+  const narrowed = computed(() => Object.values(wanted).some((v) => v !== "" && v !== false));
   const found = computed<PatternEntry[]>(() => {
     const words = wanted.words.trim();
     if (words === "") return data.value?.patterns ?? [];
     return index.value.search(words).flatMap((hit) => byId.value.get(String(hit.id)) ?? []);
   });
-  const list = computed<BookEntry[]>(() => {
+  /** How many of a pattern's materials lie in the chosen drawer. */
+  const inDrawer = (p: PatternEntry): number => p.materials.filter((code) => held.value.get(code) === wanted.drawer).length;
+  const list = computed<PatternEntry[]>(() => {
+    if (!narrowed.value || (!wanted.style && !wanted.size && !wanted.person && !wanted.material && !wanted.onHand && !wanted.drawer)) return found.value;
     const person = people.data.value?.people.find((p) => p.id === wanted.person);
     const entries = found.value
       .filter((p) => (!wanted.style || p.style === wanted.style) && (!wanted.size || (p.sizes.from !== "" && sizeWithin(wanted.size, p.sizes))))
       .filter((p) => !person || (p.missing.length === 0 && p.skills.every((s) => person.skills.includes(s))))
       .filter((p) => !wanted.material || p.materials.includes(wanted.material))
-      .filter((p) => !wanted.onHand || (p.missing.length === 0 && p.materials.some((code) => held.value.has(code)) && p.materials.every((code) => held.value.has(code))))
-      .map((p) => ({ ...p, inDrawer: wanted.drawer ? p.materials.filter((code) => held.value.get(code) === wanted.drawer).length : 0 }));
-    return wanted.drawer ? entries.filter((p) => p.inDrawer > 0).sort((a, b) => b.inDrawer / b.materials.length - a.inDrawer / a.materials.length) : entries;
+      .filter((p) => !wanted.onHand || (p.missing.length === 0 && p.materials.some((code) => held.value.has(code)) && p.materials.every((code) => held.value.has(code))));
+    if (!wanted.drawer) return entries;
+    const share = new Map(entries.map((p) => [p.id, inDrawer(p) / Math.max(1, p.materials.length)]));
+    return entries.filter((p) => (share.get(p.id) ?? 0) > 0).sort((a, b) => (share.get(b.id) ?? 0) - (share.get(a.id) ?? 0));
   });
-  const narrowed = computed(() => Object.values(wanted).some((v) => v !== "" && v !== false));
   const clear = (): void => void Object.assign(wanted, { words: "", style: "", size: "", drawer: "", material: "", person: "", onHand: false });
   const tiers = computed(() => (people.data.value?.people ?? []).filter((p) => p.role !== "shop"));
   const usedMaterials = computed(() => [...new Set((data.value?.patterns ?? []).flatMap((p) => p.materials))].flatMap((code) => materials.value.get(code) ?? []).sort((a, b) => a.name.localeCompare(b.name)));
-  return { data, wanted, list, styles, sizes, drawers, tiers, usedMaterials, narrowed, clear };
+  return { data, wanted, list, inDrawer, styles, sizes, drawers, tiers, usedMaterials, narrowed, clear };
 }

@@ -1,5 +1,6 @@
 import { useDebouncedRefHistory, useStorage } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
+import { formatSize, sizeNumber } from "@kasten/core/hooks";
 import { missingFrom, moveStep, orderFaults, ownBeadFaults, roomToMove, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
@@ -26,12 +27,31 @@ export function useDraft(id: string, initial: () => Draft) {
     });
   });
 
+  /** Sizes that the pattern allows: its ends and the even ones between; none while they cannot be read. */
+  const sizes = computed(() => {
+    try {
+      const [a, b] = [sizeNumber(draft.value.recipe.sizes.from), sizeNumber(draft.value.recipe.sizes.to)].sort((x, y) => x - y) as [number, number];
+      return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
+    } catch {
+      return []; // what is wrong with them is said among what is missing
+    }
+  });
+  /** The fly that is shown: what was chosen, as far as the draft still has it. */
+  const shown = computed<FlyChoice>(() => {
+    const { variants, forms } = draft.value.recipe;
+    const kept = (list: { id: string }[], id: string) => (list.some((x) => x.id === id) ? id : (list[0]?.id ?? ""));
+    return { ...choice.value, size: sizes.value.includes(choice.value.size) ? choice.value.size : (sizes.value[0] ?? ""), variant: kept(variants, choice.value.variant), form: kept(forms, choice.value.form) };
+  });
+
   /** The fly as far as it can be tied: a faulty step is told, left out, and the rest tied without it. */
   const tied = computed<{ fly?: ComposedFly; faults: Map<string, string>; whole?: string }>(() => {
     const faults = new Map<string, string>();
+    if (sizes.value.length === 0) return { faults };
     let steps = recipe.value.steps;
+    // A part without a material yet is left out with its steps.
+    const components = recipe.value.components.filter((c) => c.role === "hook" || c.material.length > 0);
     for (let n = 0; n < MOST_FAULTY; n++) {
-      const attempt = tie({ ...recipe.value, steps }, choice.value, { keepProfiles: true, incomplete: true });
+      const attempt = tie({ ...recipe.value, components, steps }, shown.value, { keepProfiles: true, incomplete: true });
       if (attempt.fly) return { fly: attempt.fly, faults };
       if (attempt.step === undefined) return { faults, whole: attempt.fault };
       faults.set(attempt.step, attempt.fault ?? "");
@@ -67,5 +87,5 @@ export function useDraft(id: string, initial: () => Draft) {
     draft.value.rows = [...draft.value.rows.slice(0, at), row, ...draft.value.rows.slice(at)];
     return undefined;
   }
-  return { draft, readings, recipe, tied, missing, notes, choice, move, room, remove, add, undo, redo, canUndo, canRedo };
+  return { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, room, remove, add, undo, redo, canUndo, canRedo };
 }

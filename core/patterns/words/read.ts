@@ -2,6 +2,7 @@ import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import type { RecipeStep, Role } from "../recipe";
 import { clauses, sayStep, type Said } from "./clauses";
+import { sayPlace } from "./text";
 
 /** What a line is about, as far as it is known before it is read. */
 export interface StepContext {
@@ -157,11 +158,12 @@ function assume(said: Said, kind: RecipeStep["do"], { role, boundIn }: StepConte
   if (needsZone && said.from === undefined && usual) {
     said.from = usual[0];
     if (!touchingTurns) said.to = usual[1];
-    assumed.push("the usual place");
+    assumed.push(touchingTurns ? `from ${sayPlace(usual[0])}` : `from ${sayPlace(usual[0])} to ${sayPlace(usual[1])}`);
   }
   if ((kind === "seat") && said.from === undefined) {
-    said.from = role === "eyes" ? { eyeLengths: 1 } : { landmark: "eye" };
-    assumed.push("the usual place");
+    const at: Place = role === "eyes" ? { eyeLengths: 1 } : { landmark: "eye" };
+    said.from = at;
+    assumed.push(`at ${sayPlace(at)}`);
   }
   if (kind === "glue" && said.at === undefined) {
     said.at = { fraction: 0.5 };
