@@ -2,7 +2,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { enterAs, settled } from "./room";
 
-const screens = ["/orders", "/batches", "/materials", "/plan", "/bench", "/box", "/patterns", "/patterns/copper-lodger", "/patterns/old-pilot", "/stock", "/stock/HK-DRY-GZ", "/hooks", "/people", "/book"];
+const screens = ["/orders", "/batches", "/materials", "/plan", "/bench", "/box", "/patterns", "/patterns/copper-lodger", "/patterns/old-pilot", "/patterns/rope-walker/edit", "/patterns/new", "/stock", "/stock/HK-DRY-GZ", "/hooks", "/people", "/book"];
 
 for (const scheme of ["light", "dark"] as const)
   test(`every main screen passes WCAG 2.2 AA checks, ${scheme}`, async ({ browser }) => {
@@ -29,9 +29,16 @@ for (const scheme of ["light", "dark"] as const)
     await page.getByRole("button", { name: /Working of/ }).first().click();
     await check("the working panel");
     await page.keyboard.press("Escape");
+    await page.getByRole("link", { name: "Bench card" }).click();
+    await expect(page.getByRole("heading", { name: "Steps" })).toBeVisible();
+    await check("the bench card");
+    await page.goBack();
     await page.getByRole("link", { name: "Pull sheet" }).click();
     await expect(page.getByRole("heading", { name: /Pull sheet/ })).toBeVisible();
     await check("the pull sheet");
+    await page.goto("/hooks");
+    await page.getByRole("button", { name: "Measure it" }).click();
+    await check("measuring a hook");
     await page.goto("/bench");
     await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
     await expect(page.getByTestId("good")).toBeVisible();

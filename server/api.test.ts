@@ -317,7 +317,7 @@ describe("over the wire", () => {
     const response = await shop.raw("GET", "/api/health");
     expect(response.headers.get("Content-Security-Policy")).toContain("script-src 'self'");
     expect(response.headers.get("X-Powered-By")).toBeNull();
-    expect(await response.json()).toMatchObject({ ok: true, database: "up", version: "test", migration: expect.stringContaining("First") });
+    expect(await response.json()).toMatchObject({ ok: true, database: "up", version: "test", migration: expect.stringContaining("Second") });
   });
 
   test("materials come as CSV that no spreadsheet takes for a formula", async () => {

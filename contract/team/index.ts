@@ -46,7 +46,7 @@ export const setUp = endpoint({
   body: z.object({ code: z.string().max(80), name: z.string().min(1).max(80), login: z.string().min(2).max(80), password: z.string().min(10, "At least 10 characters").max(200) }), reply: meSchema,
 });
 export const listPeople = endpoint({ ...base, id: "listPeople", method: "get", path: "/people", summary: "Everyone in the room", permission: "see the room", body: none, reply: z.object({ people: z.array(personSchema) }) });
-const personEdit = personSchema.pick({ name: true, role: true, skills: true, hours: true, pace: true, handed: true, numberWords: true });
+const personEdit = personSchema.pick({ name: true, role: true, skills: true, hours: true, pace: true, handed: true, numberWords: true, methods: true }).partial({ methods: true });
 export const addPerson = endpoint({
   ...base, id: "addPerson", method: "post", path: "/people", summary: "Add a person", permission: "manage people",
   body: personEdit.extend({ login: z.string().min(2).max(80), password: z.string().min(10, "At least 10 characters").max(200) }), reply: personSchema,

@@ -3,8 +3,8 @@ import fc from "fast-check";
 import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, blendFor, requirementsOf, type Material } from "../materials";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import {
-  cautionsOf, changesBetween, checksOf, circleIn, composeFly, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, roomToMove, sharesOfShank, tieInsOf,
-  type FlyChoice, type Recipe, type RecipeStep,
+  benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, roomToMove, sharesOfShank, tieInsOf,
+  type FlyChoice, type FlyStep, type Recipe, type RecipeStep,
 } from ".";
 
 const fly = (r: Recipe = recipe(), c: Partial<FlyChoice> = {}) => composeFly(r, choose(c), model, materials, { keepProfiles: true });
@@ -325,6 +325,68 @@ describe("beads", () => {
     expect(faults).toMatch(/usually goes on hooks 18 to 20; for size 14 take 2\.5 or 2\.8 or 3 or 3\.3 mm/);
   });
   test("a fly without a bead has none to exchange", () => expect(judgeBead(fly(recipe(), { form: "light" }), get("brass-bead"), get("tin"))).toBeUndefined());
+});
+
+describe("faults that are told at their step", () => {
+  const warnings = (r: Recipe) => fly(r).tied.warnings;
+  const head = (to: number, turns: number) => change((x) => {
+    x.steps.splice(x.steps.length - 1, 1, { id: "head", name: "head", do: "wind", component: "thread", from: { eyeLengths: 0 }, to: { eyeLengths: to }, rule: { turns } }, { id: "whip", name: "whip finish", do: "whip", from: { eyeLengths: 0 }, to: { eyeLengths: to }, turns: 5 });
+  });
+  test("the nymph as it stands has none", () => expect(warnings(recipe())).toEqual([]));
+  test("a tail shorter than its own tie-in", () => {
+    const r = change((x) => { x.steps[2] = { ...(x.steps[2] as RecipeStep), shown: { mm: 0.5 } } as RecipeStep; });
+    expect(warnings(r)).toEqual([expect.objectContaining({ step: "tail", code: "SHORTER_THAN_TIE_IN", sentence: expect.stringContaining("“tail” shows 0.5 mm") as string })]);
+  });
+  test("a head too long crowds the eye", () => expect(warnings(head(1.8, 8)).map((w) => [w.step, w.code])).toContainEqual(["whip", "HEAD_CROWDS_EYE"]));
+  test("a head wound too often is bulky, and the step that does it is named", () => expect(fly(head(0.5, 34), { variant: "mixed" }).tied.warnings.map((w) => [w.step, w.code])).toContainEqual(["head", "HEAD_BULKY"]));
+  test("a body too full keeps the point from clearing, and the step is named", () => {
+    const r = change((x) => { x.steps[4] = { ...(x.steps[4] as RecipeStep), fullness: [{ of: "gape", times: 0.9 }, { of: "gape", times: 0.9 }] } as RecipeStep; });
+    expect(warnings(r)).toContainEqual(expect.objectContaining({ step: "body", code: "POINT_NOT_CLEAR", sentence: expect.stringContaining("After “body”") as string }));
+  });
+  test("a hackle in the room of the head", () => {
+    const r = withStep({ id: "h", name: "front hackle", do: "wind", component: "h", from: { eyeLengths: 0.1 }, to: { eyeLengths: 0.5 }, rule: { turns: 3 } }, { id: "h", role: "hackle", material: [{ value: "hackle" }] });
+    expect(fly(r, { form: "light" }).tied.warnings.map((w) => [w.step, w.code])).toContainEqual(["h", "PART_IN_HEAD"]);
+  });
+  test("thick wire that ends abruptly shows through thin floss, and is told; under dubbing it does not", () => {
+    const weight: RecipeStep = { id: "w", name: "lead", do: "wind", component: "w", from: { fraction: 0.5 }, rule: { touching: true, turns: 4 } };
+    const over = (code: string, step: RecipeStep) => change((x) => {
+      x.components.push({ id: "w", role: "weight", material: [{ value: "lead" }] });
+      x.components = x.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: code }] } : c));
+      x.steps[4] = step;
+      x.steps.splice(4, 0, weight);
+    });
+    const floss: RecipeStep = { id: "body", name: "floss body", do: "wind", component: "body", from: { fraction: 0.45 }, to: { landmark: "bend" }, rule: { touching: true } };
+    expect(warnings(over("floss", floss)).map((w) => [w.step, w.code])).toContainEqual(["w", "STEP_SHOWS"]);
+    expect(warnings(over("fur", recipe().steps[4] as RecipeStep)).map((w) => w.code)).not.toContain("STEP_SHOWS");
+  });
+});
+
+describe("a tier's own ways", () => {
+  const facts = () => fly().steps.map((s) => ({ step: s.step, role: s.role, form: s.material?.form, recipe: recipe() }));
+  test("fall on every step that raises the question, and on no other", () =>
+    expect(habitsOn(facts(), { "dubbing way": "touched", "hackle tied in": "tip", butts: "trimmed after", nonsense: "x", "wire ends": "melted" })).toEqual({ "body/dubbing way": "touched", "tail/butts": "trimmed after", "legs/butts": "trimmed after" }));
+  test("a left-handed tier winds towards themselves what a right-handed one winds away", () => {
+    expect(directionWords(true, "right")).toBe(directionWords(false, "left"));
+    expect(directionWords(true, "right")).not.toBe(directionWords(true, "left"));
+  });
+  test("a rib runs against the body however the body runs", () => {
+    const rib = (bodyCounter: boolean, school: string) => {
+      const r = change((x) => {
+        x.components = x.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "floss" }] } : c));
+        x.steps[4] = { id: "body", name: "body", do: "wind", component: "body", from: { fraction: 0.5 }, to: { landmark: "bend" }, rule: { touching: true }, counter: bodyCounter };
+      });
+      return fly(r, { methods: { "rib/rib direction": school } }).steps.find((s) => s.id === "rib")?.clockwise;
+    };
+    expect([rib(false, "against"), rib(false, "with"), rib(true, "against"), rib(true, "with")]).toEqual([false, true, true, false]);
+  });
+  test("a step at the bench is told in mm, in the chosen way", () => {
+    const f = fly(recipe(), { methods: { "body/dubbing way": "loop" } });
+    const step = (id: string) => benchStepOf(f, f.steps.find((s) => s.id === id) as FlyStep, "right");
+    expect(step("tail").figures).toEqual(["6 fibres", expect.stringMatching(/^\d\.\d mm showing, \d\.\d mm in all$/) as string, expect.stringMatching(/^5 wraps at 7\.9 mm$/) as string]);
+    expect(step("body").ways).toEqual(["in a dubbing loop"]);
+    expect(step("rib").figures[0]).toMatch(/^5 turns, 0\.8 mm apart$/);
+    expect(step("rib").figures).toContain("over the top, away from you");
+  });
 });
 
 describe("what the card says", () => {

@@ -30,6 +30,9 @@ function strandFor(material: Material, step: RecipeStep): Strand {
   return strand;
 }
 
+/** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */
+const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; schools: Map<string, School> }>();
+
 /** Fullness along a dubbed shape, as shares of its fullest, from the end named first. */
 const shapes: Record<DubbedShape, number[]> = {
   slim: [1, 0.85],
@@ -106,7 +109,11 @@ class Composer {
 
   private schoolsOf(step: RecipeStep): Map<string, School> {
     const facts = this.facts(step);
-    return new Map(questionsOf(facts).map((q) => [q.id, schoolOf(q, facts, this.choice)]));
+    const known = ownSchools.get(step);
+    if (known && known.recipe === this.recipe && known.form === facts.form && known.role === facts.role && !this.choice.methods) return known.schools;
+    const schools = new Map(questionsOf(facts).map((q) => [q.id, schoolOf(q, facts, this.choice)]));
+    if (!this.choice.methods) ownSchools.set(step, { recipe: this.recipe, form: facts.form, role: facts.role, schools });
+    return schools;
   }
 
   private school(step: RecipeStep, question: string): string | undefined {
@@ -270,7 +277,7 @@ class Composer {
     if (taken.use && !step.countedWhenWound) this.use(step, taken.use);
     return {
       id: step.id, name: step.name, do: "lay", from: step.from, to: step.to, strand: taken.strand, strands: taken.strands,
-      strandLength: step.countedWhenWound ? undefined : shown + bound,
+      strandLength: step.countedWhenWound ? undefined : shown + bound, shown,
     };
   }
 
@@ -404,7 +411,7 @@ class Composer {
     const perStep = steps.length > 0 ? minutesPerFly / steps.length : 0;
     const left = new Set(this.choice.leave ?? []);
     const leftOut = steps.filter((s) => s.component !== undefined && left.has(s.component)).length;
-    const ways = this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0);
+    const ways = this.choice.methods ? this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0) : 0;
     return Math.max(0, minutesPerFly - leftOut * perStep + ways);
   }
 

@@ -48,6 +48,8 @@ export type TyingStep =
       to: Place;
       /** Shown + bound length of each strand in mm; absent where the material is counted when it is wound. */
       strandLength?: number;
+      /** Length that shows behind its tie-in, in mm. */
+      shown?: number;
     })
   | (StepBase & { do: "dress"; from: Place; to: Place; rule: DressRule; dubbing: Dubbing; /** Length of the loop in mm, or as long as the equivalent noodle. */ loop?: number | "as the noodle" })
   | (StepBase & { do: "thread"; thread: Thread })
@@ -202,9 +204,8 @@ class Tying {
   private wind(step: TyingStep & { do: "wind" }): StepResult {
     const strand = step.strand === "thread" ? this.threadAs(step.aspect) : ropeOf(step.strand, step.rope ?? 1);
     if (step.laid) this.bind(strand.area, step.laid.from, step.laid.to);
-    const before = this.profile.d.slice();
+    const under = diameterAt(this.profile, placeAt(step.from, this.hook, this.beadMm));
     const wound = this.windOn(step, strand);
-    const under = diameterAt(this.profile, (wound.from + wound.to) / 2, before);
     const base: StepResult = {
       id: step.id,
       name: step.name,
@@ -282,6 +283,12 @@ class Tying {
   private lay(step: TyingStep & { do: "lay" }): StepResult {
     const { from, to, lengthEach, under } = this.bind(step.strands * step.strand.area, step.from, step.to);
     if (step.strandLength !== undefined) this.mass.materials += step.strands * step.strand.massPerMm * step.strandLength;
+    const wrapped = (step.tieIn?.wraps ?? 0) * this.strand.width;
+    if (step.shown && step.shown < wrapped)
+      this.warnings.push({
+        step: step.id, code: "SHORTER_THAN_TIE_IN",
+        sentence: `“${step.name}” shows ${step.shown.toFixed(1)} mm, less than the ${wrapped.toFixed(1)} mm of its own tie-in: it would vanish under the wraps.`,
+      });
     return { id: step.id, name: step.name, do: "lay", from, to, strands: step.strands, lengthEach, under };
   }
 

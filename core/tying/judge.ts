@@ -5,7 +5,7 @@ import { midpoint, stationsOf, type Profile } from "./profile";
 export interface Warning {
   /** The step that causes it. */
   step: string;
-  code: "NOTHING_TO_FILL" | "HEAD_CROWDS_EYE" | "HEAD_BULKY" | "PART_IN_HEAD" | "POINT_NOT_CLEAR" | "STEP_SHOWS";
+  code: "NOTHING_TO_FILL" | "SHORTER_THAN_TIE_IN" | "HEAD_CROWDS_EYE" | "HEAD_BULKY" | "PART_IN_HEAD" | "POINT_NOT_CLEAR" | "STEP_SHOWS";
   sentence: string;
 }
 
@@ -16,7 +16,7 @@ const HEAD_FULLEST = 1.6;
 /** Fullest body over the point, as a share of the gape. */
 const BODY_OF_GAPE = 0.6;
 /** A sudden step of this share of the gape shows through what is wound over it. */
-const LEDGE_OF_GAPE = 0.14;
+const LEDGE_OF_GAPE = 0.08;
 
 const named = (r: StepResult | undefined): string => (r ? `“${r.name}”` : "a step");
 

@@ -70,10 +70,10 @@ export function teamRoutes(register: Register): void {
     if (!before) throw notFound("person");
     if (before.version !== body.version) throw stale(before.version, before, body, ["name", "role", "pace", "handed"]);
     await db.query(
-      "UPDATE person SET name = $2, role = $3, skills = $4, hours = $5, pace = $6, handed = $7, number_words = $8, version = version + 1 WHERE id = $1",
-      [params.id, body.name, body.role, JSON.stringify(body.skills), JSON.stringify(body.hours), body.pace, body.handed, JSON.stringify(body.numberWords)],
+      "UPDATE person SET name = $2, role = $3, skills = $4, hours = $5, pace = $6, handed = $7, number_words = $8, methods = COALESCE($9, methods), version = version + 1 WHERE id = $1",
+      [params.id, body.name, body.role, JSON.stringify(body.skills), JSON.stringify(body.hours), body.pace, body.handed, JSON.stringify(body.numberWords), body.methods ? JSON.stringify(body.methods) : null],
     );
-    await logEvent(db, person, "person", params.id, "changed", `Changed the hours, skills or words of ${body.name}`);
+    await logEvent(db, person, "person", params.id, "changed", `Changed the hours, skills, ways or words of ${body.name}`);
     return (await personById(db, params.id)) ?? before;
   });
 }

@@ -9,18 +9,15 @@ import NumberWords from "../parts/NumberWords.vue";
 import { day } from "../parts/format";
 import { FlyPicture, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import { useBatchFly } from "./useBatchFly";
 
 /** One printed page for the bench: drawing, steps in mm, cut list, master-fly checks, cautions at their steps. A4 or Letter. */
 const props = defineProps<{ id: string }>();
-const { patterns, fly } = useCatalogue();
+const { patterns } = useCatalogue();
 const { person } = useSession();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const b = computed(() => batch.data.value);
-const tied = computed(() => {
-  if (!b.value) return {};
-  const { size, variant, form, buy, methods, leave, use } = b.value;
-  return fly(b.value.pattern, { size, variant, form, buy, methods, leave, use }, { version: b.value.patternVersion, keepProfiles: true });
-});
+const { tied, differs } = useBatchFly(b);
 const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
 const handed = computed(() => person.value?.handed ?? "right");
 const steps = computed(() => {
@@ -45,6 +42,7 @@ const print = () => window.print();
     </header>
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
+      <p v-if="differs.length > 0">By {{ person?.name }}’s ways: {{ differs.join("; ") }} than was pulled.</p>
       <figure class="drawing"><FlyPicture :fly="tied.fly" :seed="b.pattern" :title="`${b.patternName}, size ${b.size}`" measures :letters="30" /></figure>
       <div class="grid grid-cols-[minmax(0,1.75fr)_minmax(0,1fr)] gap-4">
         <section><h2 class="!text-[1.15em]">Steps</h2>

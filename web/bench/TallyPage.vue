@@ -2,6 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
 import { computed, onMounted, ref, watch } from "vue";
+import { benchStepOf, cautionsOf } from "@kasten/core/patterns";
 import { finishBatch, losses, rejectReasons } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
@@ -11,13 +12,14 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { useBatchFly } from "../batches";
 import { useSession } from "../team";
 import FinishBatch from "./FinishBatch.vue";
 import { useTallies } from "./tallyQueue";
 
 const props = defineProps<{ id: string }>();
-const { may } = useSession();
-const { patterns, fly } = useCatalogue();
+const { may, person } = useSession();
+const { patterns } = useCatalogue();
 const router = useRouter();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { counts, heard, waiting, refused, tally, send: sendWaiting } = useTallies(props.id);
@@ -33,15 +35,14 @@ const b = computed(() => batch.data.value);
 watch(b, (now) => now && heard(now.good, now.rejected), { immediate: true });
 const good = computed(() => counts.value.good);
 const rejected = computed(() => counts.value.rejected);
+const { tied, differs } = useBatchFly(b);
 const steps = computed(() => {
-  if (!b.value) return [];
-  const { size, variant, form, buy, methods, leave, use } = b.value;
-  const composed = fly(b.value.pattern, { size, variant, form, buy, methods, leave, use }, { version: b.value.patternVersion }).fly;
-  return (composed?.steps ?? []).map((s) => {
-    const r = composed?.tied.steps.find((x) => x.id === s.id);
-    const zone = r && r.to > r.from ? `${r.from.toFixed(1)} to ${r.to.toFixed(1)} mm behind the eye` : r && r.do !== "thread" ? `at ${r.from.toFixed(1)} mm behind the eye` : "";
-    const more = [s.shownMm ? `${s.shownMm.toFixed(1)} mm showing` : "", s.barbMm ? `barbs ${s.barbMm[0].toFixed(1)}–${s.barbMm[1].toFixed(1)} mm` : "", r?.endDiameters ? `${r.endDiameters[0].toFixed(1)} mm full, ${r.endDiameters[1].toFixed(1)} at the rear; or ${r.noodle?.toFixed(0)} mm of noodle` : "", s.step.do === "wind" && s.step.counter ? "against the body" : ""].filter(Boolean).join(", ");
-    return { ...s, zone, more, material: s.material?.name ?? "" };
+  const f = tied.value.fly;
+  if (!f) return [];
+  const cautions = cautionsOf(f);
+  return f.steps.map((s) => {
+    const { where, figures, ways, material } = benchStepOf(f, s, person.value?.handed ?? "right");
+    return { ...s, zone: where && `${where} behind the eye`, more: [...figures, ...ways].join("; "), material, cautions: cautions.filter((c) => c.step === s.id).map((c) => c.sentence) };
   });
 });
 const now = computed(() => steps.value[Math.min(step.value, steps.value.length - 1)]);
@@ -99,7 +100,8 @@ async function finish(uses: { key: string; used: number; scrapped: number }[], m
           <p class="fig text-xl">{{ now.zone }}</p>
           <p v-if="now.more" class="text-lg">{{ now.more }}</p>
           <p v-if="now.step.instruction" class="mt-1">{{ now.step.instruction }}</p>
-          <p v-if="now.step.caution" class="callout mt-2">{{ now.step.caution }}</p>
+          <p v-for="c in now.cautions" :key="c" class="callout mt-2">{{ c }}</p>
+          <p v-if="differs.length > 0" class="mt-2 text-[0.93rem] text-soft">By your ways: {{ differs.join("; ") }} than was pulled.</p>
         </div>
       </section>
       <section aria-label="Tally" class="flex flex-col gap-3">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useQueryCache } from "@pinia/colada";
 import { Redo2, Undo2 } from "lucide-vue-next";
 import { computed, ref, nextTick, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
@@ -24,6 +25,7 @@ const props = defineProps<{ id: string; entry?: PatternEntry; recipe?: Recipe }>
 const router = useRouter();
 const { materials, refetch } = useCatalogue();
 const recipes = useRecipes();
+const cache = useQueryCache();
 const { busy, refusal, send } = useChange();
 const begin = (): Draft => (props.entry && props.recipe ? draftOf({ ...props.entry, recipe: props.recipe }) : { base: 0, name: "", style: "", origin: "", species: "", recipe: emptyRecipe(), rows: [] });
 const { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, remove, add, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
@@ -85,7 +87,7 @@ async function save(base: number): Promise<void> {
   const reply = await send(savePattern, { params: { id }, body: { base, note: note.value, pattern } }, base === 0 ? "Written" : "Saved as a new version; running batches keep theirs");
   if (!reply) return;
   recipes.keep(id, reply.version, pattern.recipe as Recipe);
-  await refetch();
+  await Promise.all([refetch(), cache.invalidateQueries({ key: ["versions", id] })]);
   localStorage.removeItem(`kasten.draft.${props.id}`);
   await router.push(`/patterns/${id}`);
 }

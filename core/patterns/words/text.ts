@@ -9,14 +9,14 @@ const counting: Record<string, number> = {
 const spelled = Object.keys(counting).filter((w) => /^[a-z]{2,}$/.test(w) && w !== "an").sort((a, b) => b.length - a.length).join("|");
 
 /** A number as it is typed: 10, 1.5, 1,5, 2½, 1/2, half, six, two and a half. */
-export const NUMBER = `(?:\\d+\\s*/\\s*\\d+|\\d+(?:[.,]\\d+)?(?:\\s*[½¼¾⅓⅔])?|[½¼¾⅓⅔]|an?\\s+(?:half|third|quarter)|(?:${spelled})(?:\\s+and\\s+a\\s+half)?(?:\\s+an?\\b)?|an?\\b)`;
+export const NUMBER = `(?:\\d+\\s*/\\s*\\d+|[-−]?\\d+(?:[.,]\\d+)?(?:\\s*[½¼¾⅓⅔])?|[½¼¾⅓⅔]|an?\\s+(?:half|third|quarter)|(?:${spelled})(?:\\s+and\\s+a\\s+half)?(?:\\s+an?\\b)?|an?\\b)`;
 
 /** @returns the number, or undefined when it cannot be read */
 export function readNumber(text: string): number | undefined {
   const t = text.trim().toLowerCase();
   const ratio = /^(\d+)\s*\/\s*(\d+)$/.exec(t);
   if (ratio) return Number(ratio[2]) > 0 ? Number(ratio[1]) / Number(ratio[2]) : undefined;
-  const mixed = /^(\d+(?:[.,]\d+)?)\s*([½¼¾⅓⅔])?$/.exec(t);
+  const mixed = /^(-?\d+(?:[.,]\d+)?)\s*([½¼¾⅓⅔])?$/.exec(t.replace("−", "-"));
   if (mixed) return Number((mixed[1] ?? "").replace(",", ".")) + (mixed[2] ? (counting[mixed[2]] ?? 0) : 0);
   const halved = /^(\w+)\s+and\s+a\s+half$/.exec(t);
   if (halved) {

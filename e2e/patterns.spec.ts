@@ -1,0 +1,178 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { expect, test, type Page } from "@playwright/test";
+import { enterAs } from "./room";
+
+const demo = (id: string) => JSON.parse(readFileSync(join(import.meta.dirname, `../demo/patterns/${id}.json`), "utf8")) as { id: string; name: string; recipe: { hookModel: string } };
+const how = (page: Page, n: number) => page.getByLabel(`How step ${n} is done`);
+const drawing = (page: Page) => page.getByTestId("drawing").locator("svg");
+async function addLine(page: Page, text: string): Promise<void> {
+  await page.getByLabel("A new step").fill(text);
+  await page.getByLabel("A new step").press("Enter");
+  await expect(page.getByLabel("A new step")).toHaveValue("");
+}
+
+test("a new pattern is written as it is said, drawn as it is typed, kept, changed and compared", async ({ page }) => {
+  test.setTimeout(120_000);
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns/new");
+  await page.getByLabel("Name", { exact: true }).fill("Mooring Bug");
+  await page.getByLabel("Style", { exact: true }).fill("palmered dry");
+  await page.getByLabel("Hook", { exact: true }).selectOption("D1");
+  await page.getByLabel("From size").fill("12");
+  await page.getByLabel("To size").fill("16");
+  await page.getByLabel("Minutes a fly").fill("6");
+  await addLine(page, "thread base: thread 70 denier brown, touching");
+  await expect(drawing(page)).toBeVisible();
+  await addLine(page, "tail: hackle fibres brown, 8 fibres, = shank");
+  await addLine(page, "body: hare fur natural, noodle 40 mm sparse");
+  await addLine(page, "hackle: stiff dry hackle brown, 5 turns, barbs 1.2 to 1.7 gape, from 1.2 eyes to 0.4 shank");
+  await addLine(page, "whip finish, 5 turns");
+
+  await test.step("the drawing and the quantities move with the words", async () => {
+    const before = await drawing(page).innerHTML();
+    await how(page, 2).fill("16 fibres, = 1.5 shank");
+    await expect.poll(async () => (await drawing(page).innerHTML()) !== before).toBe(true);
+    await expect(page.getByRole("cell", { name: /16 fibres a fly/ })).toBeVisible();
+  });
+
+  await test.step("what is not understood stays as typed and says what would be", async () => {
+    await how(page, 2).fill("a few fibres, = shank");
+    await expect(page.getByText(/“a few” is a different number to each tier/)).toBeVisible();
+    await expect(how(page, 2)).toHaveValue("a few fibres, = shank");
+    await expect(drawing(page)).toBeVisible();
+    await how(page, 2).fill("8 fibres, = shank");
+    await expect(page.getByText(/different number to each tier/)).toHaveCount(0);
+  });
+
+  await test.step("a mistake is told at its step, and the rest of the fly stays", async () => {
+    await how(page, 3).fill("noodle 40 mm sparse, from -1 eyes to bend");
+    await expect(page.locator("li", { has: how(page, 3) }).getByText(/winds over the eye/)).toBeVisible();
+    await expect(drawing(page)).toBeVisible();
+    await how(page, 3).fill("noodle 40 mm sparse");
+    await how(page, 2).fill("8 fibres, = 0.5 mm, tied in at bend with 6 wraps");
+    await expect(page.getByText(/less than the 0\.9 mm of its own tie-in/)).toBeVisible();
+    await how(page, 2).fill("8 fibres, = shank");
+  });
+
+  await test.step("steps move by keys; a wrong order is told", async () => {
+    await how(page, 5).press("Alt+ArrowUp");
+    await expect(page.getByText(/goes first, as nothing is tied after the last knot/).first()).toBeVisible();
+    await how(page, 4).press("Alt+ArrowDown");
+    await expect(page.getByText(/nothing is tied after the last knot/)).toHaveCount(0);
+  });
+
+  await test.step("typed words outlast a reload", async () => {
+    await page.waitForTimeout(300);
+    await page.reload();
+    await expect(how(page, 3)).toHaveValue("noodle 40 mm sparse");
+  });
+
+  await page.getByText("Colours, weights, finish and the rest").click();
+  await page.getByLabel("Finish", { exact: true }).selectOption("none");
+  await expect(page.getByText("Not complete")).toHaveCount(0);
+  await page.getByRole("button", { name: "Save the pattern" }).click();
+  await expect(page).toHaveURL(/\/patterns\/mooring-bug$/);
+  await expect(page.getByRole("heading", { name: /Mooring Bug/ })).toBeVisible();
+
+  await test.step("a second version, and what differs", async () => {
+    await page.getByRole("link", { name: "Edit" }).click();
+    await how(page, 2).fill("12 fibres, = shank");
+    await page.getByLabel("What this version changes").fill("a fuller tail");
+    await page.getByRole("button", { name: "Save as a new version" }).click();
+    await expect(page.getByText("a fuller tail")).toBeVisible();
+    const row = page.getByRole("row", { name: /step “tail”/ });
+    await expect(row.getByRole("cell").nth(0)).toContainText("8 fibres");
+    await expect(row.getByRole("cell").nth(1)).toContainText("12 fibres");
+  });
+
+  await test.step("the book finds it by a material", async () => {
+    await page.goto("/patterns");
+    await page.getByRole("searchbox").fill("mooring hare");
+    await expect(page.getByRole("list", { name: "Patterns" }).getByRole("link")).toHaveCount(1);
+    await expect(page.getByRole("img", { name: /Mooring Bug, size 12/ })).toBeVisible();
+  });
+});
+
+test("the book is narrowed by size, drawer and person", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns");
+  const found = page.getByRole("list", { name: "Patterns" }).getByRole("link");
+  await expect(found.first()).toBeVisible();
+  await page.getByLabel("Hook size").selectOption("2");
+  await expect(found).toHaveCount(1);
+  await expect(found.first()).toContainText("Wharf Lantern");
+  await page.getByRole("button", { name: "Show all" }).click();
+  await page.getByLabel("From drawer").selectOption("C21");
+  await expect(found.first()).toContainText("from C21");
+  await expect(found.filter({ hasText: "Net Loft" })).toHaveCount(0);
+});
+
+test("two sizes stand side by side, another bead and another way say what they change", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns/copper-lodger?size=14");
+  await page.getByRole("button", { name: "Beside another" }).click();
+  await expect(page.getByRole("img", { name: /side view to scale/ })).toHaveCount(2);
+  await expect(page.getByRole("region", { name: "What differs" })).toContainText("thread: saves");
+  await page.getByLabel(/In place of tungsten bead/).selectOption("BD-B28");
+  await expect(page.getByText(/^Add \d+ turns?\.$/)).toBeVisible();
+  await page.goto("/patterns/quay-sparrow?size=12");
+  await expect(page.getByRole("row", { name: /Is the bundle carried on/ })).toContainText(/takes \d+ pheasant tail feather more/);
+  await page.getByRole("button", { name: /Take: cut, and tie a new bundle in/ }).click();
+  await expect(page.getByRole("row", { name: /Is the bundle carried on/ })).toContainText(/fold the ends back and wind them: saves \d+ pheasant tail feather/);
+});
+
+test("a file that is not right is refused with every wrong path, and nothing of it is taken in", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns");
+  const send = (content: unknown) => page.getByLabel("Take in a file").setInputFiles({ name: "patterns.json", mimeType: "application/json", buffer: Buffer.from(typeof content === "string" ? content : JSON.stringify(content)) });
+  const good = demo("net-loft");
+  await send({ format: "kasten-patterns", version: 1, patterns: [{ ...good, id: "fresh", name: "Fresh", colour: "red" }, { ...good, id: "Not An Id" }] });
+  const alert = page.getByRole("alert");
+  await expect(alert).toContainText("patterns.0");
+  await expect(alert).toContainText("patterns.1.id");
+  await send("{ not json");
+  await expect(alert).toContainText("the file");
+  await send({ format: "kasten-patterns", version: 1, patterns: [{ ...good, id: "fresh", name: "Fresh", recipe: { ...good.recipe, hookModel: "ZZ" } }] });
+  await expect(page.getByText(/No hook model “ZZ” is here/)).toBeVisible();
+  await send({ format: "kasten-patterns", version: 1, patterns: [{ ...good, id: "fresh", name: "Fresh One" }] });
+  await expect(page.getByRole("status").filter({ hasText: "1 new: Fresh One" })).toBeVisible();
+});
+
+test("measuring a hook tells what it would change, and what it changed", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/hooks");
+  await page.getByRole("navigation", { name: "Hook models" }).getByRole("button", { name: /W1/ }).click();
+  await page.getByRole("button", { name: "Measure it" }).click();
+  const guide = page.getByRole("region", { name: /Measure Yard Wet/ });
+  await guide.getByLabel(/Shank of size 12/).fill("80");
+  await expect(guide.getByText(/much more than the nominal/)).toBeVisible();
+  await guide.getByLabel(/Shank of size 12/).fill("10.1");
+  await expect(guide.getByText(/much more than the nominal/)).toHaveCount(0);
+  await expect(guide.getByText(/thread .* →/).first()).toBeVisible();
+  await guide.getByRole("button", { name: "Keep this size" }).click();
+  await expect(page.getByText("What that changed in the running batches")).toBeVisible();
+  await expect(page.getByRole("row", { name: /^12 10\.10/ })).toBeVisible();
+  await page.getByRole("button", { name: "Take back what was measured at size 12" }).click();
+  await expect(page.getByRole("row", { name: /^12 10\.10/ })).toHaveCount(0);
+});
+
+test("every batch has a bench card of one page, on A4 and on Letter", async ({ page }) => {
+  test.setTimeout(120_000);
+  await enterAs(page, "Maren Holt");
+  const { batches } = (await (await page.request.get("/api/batches")).json()) as { batches: { id: string; pattern: string; size: string }[] };
+  const one = new Map(batches.map((b) => [b.pattern, b]));
+  expect(one.size).toBeGreaterThan(8);
+  for (const b of one.values()) {
+    await page.goto(`/batches/${b.id}/card`);
+    await expect(page.locator(".card svg")).toBeVisible();
+    for (const format of ["A4", "Letter"]) {
+      const pdf = (await page.pdf({ format, printBackground: true })).toString("latin1");
+      expect(pdf.match(/\/Type\s*\/Page[^s]/g), `${b.pattern} ${b.size} on ${format}`).toHaveLength(1);
+    }
+  }
+  await page.emulateMedia({ media: "print" });
+  const shown = page.locator(".card");
+  for (const part of ["Steps", "Against the ruler", "Cut and count", "Beside the master fly"]) await expect(shown.getByRole("heading", { name: part })).toBeVisible();
+  await expect(page.getByRole("navigation", { name: "Along the bench" })).toBeHidden();
+});

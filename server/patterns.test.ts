@@ -1,0 +1,227 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
+import { editBatch, listBatches, readBatch, reserveBatch } from "@kasten/contract/batches";
+import { forgetHookSize, hookEffect, measureHook, saveHook } from "@kasten/contract/hooks";
+import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, savePattern, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
+import { listStock } from "@kasten/contract/stock";
+import { demoFolder } from "./testing/demo";
+import { freshDatabase, openTestRoom, type Client, type TestRoom } from "./testing/app";
+
+let room: TestRoom;
+let owner: Client;
+let shop: Client;
+let tier: Client;
+beforeAll(async () => {
+  const url = inject("databaseUrl");
+  const admin = await openTestRoom(url, { demo: false });
+  room = await openTestRoom(await freshDatabase(admin.source, url, `patterns_room_${process.pid}`));
+  await admin.stop();
+  [owner, shop, tier] = await Promise.all([room.signedIn("owner"), room.signedIn("shop"), room.signedIn("tier")]);
+});
+afterAll(() => room.stop());
+
+const file = (id: string): PatternFile => JSON.parse(readFileSync(join(demoFolder, "patterns", `${id}.json`), "utf8")) as PatternFile;
+const book = (...patterns: PatternFile[]): PatternBook => ({ format: "kasten-patterns", version: 1, patterns });
+/** As it stands on the server now, to be changed and saved again. */
+async function current(id: string): Promise<{ version: number; pattern: PatternFile }> {
+  const { recipes } = await owner.ok(readRecipes, { query: { of: id as never } });
+  const entry = (await owner.ok(catalogue)).patterns.find((p) => p.id === id);
+  const recipe = recipes[0];
+  if (!recipe || !entry) throw new Error(`no ${id}`);
+  return { version: recipe.version, pattern: { id, name: entry.name, style: entry.style, origin: entry.origin, species: entry.species, recipe: recipe.recipe } };
+}
+const count = async () => (await owner.ok(catalogue)).patterns.length;
+
+describe("versions", () => {
+  test("a pattern in use is not changed under a running batch; the batch can be bound to the new version", async () => {
+    const batch = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "slate-wisp" && b.state === "planned");
+    const id = batch?.id ?? "";
+    const floss = async () => (await owner.ok(readBatch, { params: { id } })).requirements.find((r) => r.component === "body")?.perFly;
+    const before = await floss();
+    const { version, pattern } = await current("slate-wisp");
+    const body = pattern.recipe.steps.find((s) => s.id === "body");
+    if (body?.do !== "wind") throw new Error("the body is wound");
+    body.passes = 3;
+    expect(await tier.ok(savePattern, { params: { id: "slate-wisp" }, body: { base: version, note: "a fuller body", pattern } })).toEqual({ version: version + 1, missing: [] });
+    expect(await floss()).toBe(before);
+    const detail = await owner.ok(readBatch, { params: { id } });
+    expect([detail.patternVersion, detail.newestVersion]).toEqual([version, version + 1]);
+    const versions = (await owner.ok(patternVersions, { params: { id: "slate-wisp" } })).versions;
+    expect(versions.map((v) => [v.version, v.note, v.batches.includes(detail.number)])).toEqual([[version + 1, "a fuller body", false], [version, "", true]]);
+    await owner.ok(editBatch, { params: { id }, body: { version: detail.version, renew: true } });
+    expect(await floss()).toBeGreaterThan((before ?? 0) * 1.8);
+  });
+
+  test("both versions can be read", async () => {
+    const { recipes } = await owner.ok(readRecipes, { query: { of: "slate-wisp@1,slate-wisp,nobody" as never } });
+    expect(recipes.map((r) => [r.version, r.current])).toEqual([[1, false], [2, true]]);
+  });
+
+  test("of two who write at once the second is told what the first changed, and loses nothing", async () => {
+    const { version, pattern } = await current("tar-pupa");
+    const mine = structuredClone(pattern);
+    pattern.recipe.minutesPerFly = 3.4;
+    mine.recipe.pricePerDozenCents = 2600;
+    await owner.ok(savePattern, { params: { id: "tar-pupa" }, body: { base: version, note: "", pattern } });
+    const late = await tier.send(savePattern, { params: { id: "tar-pupa" }, body: { base: version, note: "", pattern: mine } });
+    expect(late.problem).toMatchObject({ status: 409, type: "stale", version: version + 1, changes: [{ field: "minutes a fly", yours: "3.1", theirs: "3.4" }] });
+    expect((await tier.ok(savePattern, { params: { id: "tar-pupa" }, body: { base: version + 1, note: "", pattern: mine } })).version).toBe(version + 2);
+  });
+
+  test("what open orders wait for cannot be taken away", async () => {
+    const { version, pattern } = await current("mole-pier");
+    pattern.recipe.variants = pattern.recipe.variants.slice(0, 1);
+    const out = await owner.send(savePattern, { params: { id: "mole-pier" }, body: { base: version, note: "", pattern } });
+    expect(out.problem.detail).toMatch(/^Order [\d, ]+ waits for this pattern in black/);
+  });
+
+  test("an incomplete pattern is kept, and says what it lacks", async () => {
+    const { pattern } = await current("old-pilot");
+    const copy = { ...pattern, id: "old-pilot-2", name: "Old Pilot the Second" };
+    const saved = await tier.ok(savePattern, { params: { id: copy.id }, body: { base: 0, note: "", pattern: copy } });
+    expect(saved.missing.join()).toMatch(/hook is not named.*size: the letter says/s);
+    expect((await tier.send(savePattern, { params: { id: copy.id }, body: { base: 0, note: "", pattern: copy } })).problem.type).toBe("taken");
+  });
+
+  test("a size that cannot be read is refused by its path", async () => {
+    const { version, pattern } = await current("net-loft");
+    pattern.recipe.sizes = { from: "big", to: "14" };
+    const out = await owner.send(savePattern, { params: { id: "net-loft" }, body: { base: version, note: "", pattern } });
+    expect(out.problem.errors).toEqual([{ path: "recipe.sizes.from", detail: expect.stringContaining("“big” is not a hook size") as string }]);
+  });
+
+  test("the shop writes orders, not patterns", async () => {
+    const { version, pattern } = await current("net-loft");
+    expect((await shop.send(savePattern, { params: { id: "net-loft" }, body: { base: version, note: "", pattern } })).status).toBe(403);
+  });
+});
+
+describe("files of patterns", () => {
+  test("what goes out comes in again without loss", async () => {
+    const out = await owner.ok(exportPatterns, { query: { of: "" as never } });
+    expect(await tier.ok(importPatterns, { body: out })).toEqual({ added: [], renewed: [], same: out.patterns.map((p) => p.name), materials: [] });
+    const renamed = { ...out, patterns: out.patterns.map((p) => ({ ...p, id: `${p.id}-copy`, name: `${p.name} copy` })) };
+    expect((await tier.ok(importPatterns, { body: renamed })).added).toHaveLength(out.patterns.length);
+    const again = await owner.ok(exportPatterns, { query: { of: renamed.patterns.map((p) => p.id).join(",") as never } });
+    const sorted = (b: PatternBook) => [...b.patterns].sort((a, c) => a.id.localeCompare(c.id));
+    expect(sorted(again)).toEqual(sorted(renamed));
+    expect(again.materials).toEqual(out.materials);
+  });
+
+  test("a blend that is new here comes with its parts, and waits for a drawer", async () => {
+    const pattern = { ...file("copper-lodger"), id: "strange-lodger", name: "Strange Lodger" };
+    const body = pattern.recipe.components.find((c) => c.id === "body");
+    if (body) body.material = [{ value: "BL-STRANGE" }];
+    const blend = { code: "BL-STRANGE", name: "strange blend", form: "blend" as const, unit: "ug" as const, measured: false, lead: false, dubbing: { density: 0.3, lineDensity: 0.1 }, blend: { parts: { "DU-HARE": 0.5, "DU-NEW": 0.5 }, leastChargeMg: 800 } };
+    const plain = { code: "DU-NEW", name: "new fur", form: "dubbing" as const, unit: "ug" as const, measured: false, lead: false, dubbing: { density: 0.3, lineDensity: 0.1 } };
+    expect((await tier.ok(importPatterns, { body: { ...book(pattern), materials: [blend, plain] } })).materials).toEqual(["BL-STRANGE", "DU-NEW"]);
+    expect((await owner.ok(listStock)).items.find((i) => i.code === "DU-NEW")).toMatchObject({ drawer: "NEW", quantity: 0 });
+    const { materials } = await owner.ok(exportPatterns, { query: { of: "strange-lodger" as never } });
+    expect(materials?.map((m) => m.code)).toEqual(expect.arrayContaining(["BL-STRANGE", "DU-NEW", "DU-HARE"]));
+  });
+
+  const bad: [string, (p: PatternFile, b: PatternBook) => unknown, RegExp][] = [
+    ["an unknown field", (p) => ({ ...p, recipe: { ...p.recipe, colourOfBox: "red" } }), /patterns\.0\.recipe: .*colourOfBox/],
+    ["a length with a unit in it", (p) => ({ ...p, recipe: { ...p.recipe, steps: p.recipe.steps.map((s) => (s.id === "tail" ? { ...s, shown: { mm: "5 cm" } } : s)) } }), /patterns\.0\.recipe\.steps\.3\.shown/],
+    ["10,000 steps", (p) => ({ ...p, recipe: { ...p.recipe, steps: Array.from({ length: 10_000 }, () => p.recipe.steps[0]) } }), /patterns\.0\.recipe\.steps: /],
+    ["a name as long as a book", (p) => ({ ...p, name: "x".repeat(5000) }), /patterns\.0\.name/],
+    ["an id that is a path", (p) => ({ ...p, id: "../../etc" }), /patterns\.0\.id: Small letters, digits and hyphens/],
+    ["a material that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, components: p.recipe.components.map((c) => (c.id === "tail" ? { ...c, material: [{ value: "<img src=x>" }] } : c)) } }), /patterns\.0\.recipe\.components\.4\.material\.0\.value: .*“<img src=x>”/],
+    ["a hook that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, hookModel: "ZZ" } }), /patterns\.0\.recipe\.hookModel/],
+    ["two steps of one name", (p) => ({ ...p, recipe: { ...p.recipe, steps: [...p.recipe.steps, p.recipe.steps[1]] } }), /patterns\.0\.recipe\.steps\.10\.id/],
+    ["a size in words", (p) => ({ ...p, recipe: { ...p.recipe, sizes: { from: "ten", to: "14" } } }), /recipe\.sizes\.from/],
+  ];
+  test.each(bad)("%s is refused with its path, and nothing is imported", async (_what, spoil, path) => {
+    const before = await count();
+    const good = { ...file("net-loft"), id: "good-one", name: "Good One" };
+    const spoiled = spoil({ ...file("copper-lodger"), id: "bad-one", name: "Bad One" }, book()) as PatternFile;
+    const out = await tier.send(importPatterns, { body: book(spoiled, good) });
+    expect([400, 422]).toContain(out.status);
+    expect((out.problem.errors ?? []).map((e) => `${e.path}: ${e.detail}`).join("\n")).toMatch(path);
+    expect(await count()).toBe(before);
+  });
+
+  test("several things wrong are all named", async () => {
+    const one = { ...file("net-loft"), id: "Bad Id", name: "" };
+    const out = await tier.send(importPatterns, { body: book(one, { ...file("net-loft"), id: "b", recipe: { ...file("net-loft").recipe, minutesPerFly: -1 } }) });
+    expect(out.problem.errors?.map((e) => e.path)).toEqual(["patterns.0.id", "patterns.0.name", "patterns.1.recipe.minutesPerFly"]);
+  });
+
+  test("a blend mixed from itself is refused, with the way round", async () => {
+    const blend = (code: string, part: string) => ({ code, name: code, form: "blend" as const, unit: "ug" as const, measured: false, lead: false, dubbing: { density: 0.3, lineDensity: 0.1 }, blend: { parts: { [part]: 1 }, leastChargeMg: 0 } });
+    const before = (await owner.ok(listStock)).items.length;
+    const out = await tier.send(importPatterns, { body: { ...book({ ...file("net-loft"), id: "c", name: "C" }), materials: [blend("BL-A", "BL-B"), blend("BL-B", "BL-A")] } });
+    expect(out.problem.errors?.map((e) => e.path)).toEqual(["materials.0.blend", "materials.1.blend"]);
+    expect(out.problem.errors?.[0]?.detail).toMatch(/“BL-A” would be mixed from itself, through BL-B, BL-A/);
+    expect((await owner.ok(listStock)).items.length).toBe(before);
+  });
+
+  test("another format or version is not taken for ours", async () => {
+    const out = await tier.send(importPatterns, { body: { ...book(file("net-loft")), version: 2 } as never });
+    expect(out.problem.errors?.map((e) => e.path)).toEqual(["version"]);
+  });
+
+  test("a file of half a megabyte and more is read, but only from somebody signed in", async () => {
+    const many = Array.from({ length: 150 }, (_, i) => ({ ...file("copper-lodger"), id: `many-${i}`, name: `Many ${i}` }));
+    const body = JSON.stringify(book(...many));
+    expect(body.length).toBeGreaterThan(512 * 1024);
+    const headers = { "Content-Type": "application/json", "Idempotency-Key": "many" };
+    expect((await fetch(`${room.base}/api/patterns/file`, { method: "POST", body, headers })).status).toBe(401);
+    expect((await tier.raw("POST", "/api/patterns/file", { body, headers })).status).toBe(200);
+  });
+});
+
+describe("ways of tying a batch", () => {
+  test("another way changes what is needed, gives reservations back, and is written down", async () => {
+    const open = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "copper-lodger" && b.state === "planned");
+    const id = open?.id ?? "";
+    const read = () => owner.ok(readBatch, { params: { id } });
+    await owner.ok(reserveBatch, { params: { id } });
+    const before = await read();
+    const need = (d: typeof before, component: string) => d.requirements.find((r) => r.component === component)?.issue ?? 0;
+    await owner.ok(editBatch, { params: { id }, body: { version: before.version, methods: { "body/dubbing way": "touched" } } });
+    const after = await read();
+    expect(need(after, "body") / need(before, "body")).toBeCloseTo(0.7 / 0.5, 1);
+    expect(after.minutes).toBeLessThan(before.minutes);
+    expect(after.requirements.every((r) => r.reserved.length === 0)).toBe(true);
+    expect(after.history[0]?.sentence).toMatch(/by touched$/);
+    await owner.ok(editBatch, { params: { id }, body: { version: after.version, methods: {}, use: { body: "DU-HARE-OL" } } });
+    expect((await read()).requirements.find((r) => r.component === "body")?.material).toBe("DU-HARE-OL");
+  });
+
+  test("a way that nobody knows, and a part that cannot be left out, are refused and change nothing", async () => {
+    const open = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "copper-lodger" && b.state === "planned");
+    const id = open?.id ?? "";
+    const change = async (body: object) => owner.send(editBatch, { params: { id }, body: { version: (await owner.ok(readBatch, { params: { id } })).version, ...body } });
+    expect((await change({ methods: { "body/dubbing way": "glued" } })).problem.detail).toMatch(/no way “glued”.*Known: twisted, loop, touched/);
+    expect((await change({ leave: ["body"] })).problem.detail).toMatch(/cannot be left out/);
+    expect((await owner.ok(readBatch, { params: { id } })).methods).toEqual({});
+  });
+});
+
+describe("hooks", () => {
+  const n1 = async () => (await owner.ok(catalogue)).hooks.find((h) => h.id === "N1");
+  test("what measuring would change is told before, and done after, and can be taken back", async () => {
+    const rows = [{ size: "14", shank: 9.4 }];
+    const told = await tier.ok(hookEffect, { params: { id: "N1" }, body: { rows } });
+    expect(told.batches.length).toBeGreaterThan(0);
+    expect(told.batches[0]?.changes.find((c) => c.role === "thread")).toSatisfy((c: { before: number; after: number }) => c.after > c.before);
+    expect((await n1())?.rows.find((r) => r.size === "14")?.shank).toBe(8.1);
+    expect(await tier.ok(measureHook, { params: { id: "N1" }, body: { rows } })).toEqual(told);
+    expect((await n1())?.rows.find((r) => r.size === "14")).toMatchObject({ shank: 9.4, gape: 4.1 });
+    await tier.ok(forgetHookSize, { params: { id: "N1", size: "14" } });
+    expect((await n1())?.rows.find((r) => r.size === "14")?.shank).toBeUndefined();
+    expect((await tier.send(forgetHookSize, { params: { id: "N1", size: "3-0" } })).status).toBe(404);
+  });
+  test("a size that cannot be read is refused; the shop does not measure", async () => {
+    expect((await tier.send(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "wee", shank: 8 }] } })).problem.type).toBe("hook-size-unreadable");
+    expect((await shop.send(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "14", shank: 8 }] } })).status).toBe(403);
+  });
+  test("a model is added and changed", async () => {
+    const model = { name: "Slipway Grub", family: "pupa" as const, bend: "curved" as const, shankSteps: -2, wireSteps: 1, gapeSteps: 1, barbless: true, points: 1 as const, eyeForm: "straight" as const, finish: "black", wireReason: "sinks", near: [{ model: "P1", differs: "one step lighter" }] };
+    await tier.ok(saveHook, { params: { id: "G7" }, body: model });
+    await tier.ok(saveHook, { params: { id: "G7" }, body: { ...model, gapeSteps: 2 } });
+    expect((await owner.ok(catalogue)).hooks.find((h) => h.id === "G7")).toMatchObject({ ...model, gapeSteps: 2, rows: [] });
+  });
+});
