@@ -46,10 +46,17 @@ async function all() {
   await page.getByRole("button", { name: /Working of rib/ }).click();
   await shot(page, undefined, "working");
   await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Bench card" }).click();
+  await page.locator(".card svg").waitFor();
+  await shot(page, undefined, "card");
+  await page.goBack();
   await page.getByRole("link", { name: "Pull sheet" }).click();
   await page.getByRole("heading", { name: /Pull sheet/ }).waitFor();
   await shot(page, undefined, "pull-sheet");
   for (const [path, name] of [["/materials", "materials"], ["/plan", "plan"], ["/box", "box"], ["/patterns", "patterns"], ["/stock", "stock"], ["/hooks", "hooks"], ["/people", "people"], ["/book", "book"]]) await shot(page, path, name);
+  await page.goto(`${base}/patterns/quay-sparrow/edit`);
+  await page.getByLabel("How step 3 is done").fill("a few fibres, = 0.6 shank");
+  await shot(page, undefined, "editor");
   await page.goto(`${base}/bench`);
   await page.getByRole("link", { name: /Slate Wisp 12/ }).click();
   await page.getByTestId("good").waitFor();

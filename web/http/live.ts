@@ -7,7 +7,7 @@ const touches: Record<string, string[]> = {
   order: ["orders", "order", "batches", "batch", "needs", "plan", "box", "waiting", "stock", "log"],
   batch: ["batches", "batch", "needs", "plan", "box", "waiting", "stock", "material", "orders", "order", "finished", "log"],
   stock: ["stock", "material", "needs", "batch", "plan", "log"],
-  pattern: ["catalogue", "batches", "batch"],
+  pattern: ["catalogue", "batches", "batch", "versions", "log"],
   hook: ["catalogue", "batches", "batch", "needs"],
   person: ["people", "me", "plan"],
   parcel: ["box", "orders", "order", "waiting", "log"],
