@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { landmarks } from "@kasten/core/hooks";
 import { materialForms, stockUnits } from "@kasten/core/materials";
-import { acts, attitudes, dubbedShapes, measures, moments, noodleThicknesses, reaches, roles } from "@kasten/core/patterns";
+import { acts, attitudes, dubbedShapes, featherParts, measures, moments, noodleThicknesses, reaches, roles } from "@kasten/core/patterns";
 import { hookModelSchema } from "../hooks";
 import { endpoint, idParams, isoDay, none } from "../http";
 
@@ -26,7 +26,7 @@ const length = z.union([
 const amount = z.union([
   z.strictObject({ fibres: count }), z.strictObject({ spanMm: number.positive().max(200) }), z.strictObject({ clump: length }), z.strictObject({ slipWidth: length }),
   z.strictObject({ strands: count, folded: z.boolean() }), z.strictObject({ pieces: count }),
-  z.strictObject({ feathers: number.positive().max(200), paired: z.boolean().optional() }), z.strictObject({ patchMm2: number.positive().max(10_000) }),
+  z.strictObject({ feathers: number.positive().max(200), paired: z.boolean().optional(), part: z.enum(featherParts).optional() }), z.strictObject({ patchMm2: number.positive().max(10_000) }),
 ]);
 const windRule = z.strictObject({ touching: z.boolean().optional(), overlap: number.min(0).max(0.99).optional(), turns: number.positive().max(2000).optional(), pitch: number.positive().max(100).optional() });
 const passes = z.number().int().min(1).max(6);
@@ -45,14 +45,14 @@ const componentSchema = z.strictObject({
 const check = z.strictObject({ feature: sentence, when: z.enum(moments), tolerance: sentence.optional() });
 const stepBase = {
   id: short, name: short, component: short.optional(), tieIn: z.strictObject({ at: placeSchema, wraps: count.optional() }).optional(),
-  skills: z.array(short).max(10).optional(), tools: z.array(short).max(10).optional(), caution: sentence.optional(), tiedIn: short.optional(), instruction: sentence.optional(), stated: sentence.optional(),
+  skills: z.array(short).max(10).optional(), tools: z.array(short).max(10).optional(), caution: sentence.optional(), tiedIn: short.optional(), instruction: sentence.optional(), stated: sentence.optional(), spread: z.tuple([number.min(0).max(2000), number.min(0).max(2000)]).optional(),
   after: z.array(z.strictObject({ step: short, hard: z.boolean().optional(), because: sentence.optional() })).max(20).optional(), mayPrecede: short.optional(),
   bySize: z.array(z.strictObject({ sizes: span, set: stepChange })).max(12).optional(), methods: ways.optional(), because: sentence.optional(), guard: sentence.optional(),
   checks: z.array(check).max(12).optional(), coveredBy: short.optional(),
 };
 const zone = { from: placeSchema, to: placeSchema };
 const stepSchema = z.discriminatedUnion("do", [
-  z.strictObject({ ...stepBase, do: z.literal("seat"), from: placeSchema, count: count.optional(), glue: short.optional() }),
+  z.strictObject({ ...stepBase, do: z.literal("seat"), from: placeSchema, count: count.optional(), lashed: z.enum(["on top", "underneath"]).optional(), glue: short.optional() }),
   z.strictObject({
     ...stepBase, do: z.literal("wind"), from: placeSchema, to: placeSchema.optional(), rule: windRule, passes: passes.optional(), stretch: stretch.optional(), rope: rope.optional(), laid: z.strictObject(zone).optional(),
     take: z.discriminatedUnion("from", [
@@ -60,10 +60,10 @@ const stepSchema = z.discriminatedUnion("do", [
       z.strictObject({ from: z.literal("pieces"), pieceMm: number.positive().max(2000), gripMm: mm, trimMm: mm }),
       z.strictObject({ from: z.literal("feather") }),
     ]).optional(),
-    barb: z.tuple([length, length]).optional(), counter: z.boolean().optional(), carries: short.optional(), sweep: z.enum(["back", "square", "forward"]).optional(),
+    barb: z.tuple([length, length]).optional(), counter: z.boolean().optional(), carries: short.optional(), sweep: z.enum(["back", "square", "forward"]).optional(), atMost: number.positive().max(200).optional(), face: z.enum(["in", "out"]).optional(),
   }),
   z.strictObject({
-    ...stepBase, do: z.literal("lay"), ...zone, amount, shown: length.optional(), attitude: z.enum(attitudes).optional(), countedWhenWound: z.boolean().optional(), hanging: z.boolean().optional(),
+    ...stepBase, do: z.literal("lay"), ...zone, amount, shown: length.optional(), attitude: z.enum(attitudes).optional(), face: z.enum(["in", "out"]).optional(), countedWhenWound: z.boolean().optional(), hanging: z.boolean().optional(),
     overTake: number.min(1).max(10).optional(), trimMm: mm.optional(),
   }),
   z.strictObject({
@@ -85,7 +85,7 @@ export const recipeSchema = z.strictObject({
   components: z.array(componentSchema).max(40),
   steps: z.array(stepSchema).max(60),
   variants: z.array(z.strictObject({ id: short, name: short, swaps: z.record(short, bySize) })).max(60),
-  forms: z.array(z.strictObject({ id: short, name: short, omit: z.array(short).max(40), swaps: z.record(short, bySize).optional() })).max(6),
+  forms: z.array(z.strictObject({ id: short, name: short, hookModel: words.optional(), omit: z.array(short).max(40), swaps: z.record(short, bySize).optional() })).max(6),
   finish: z.discriminatedUnion("state", [
     z.strictObject({ state: z.literal("given"), ...coat, then: z.array(z.strictObject(coat)).max(6).optional() }),
     z.strictObject({ state: z.literal("none") }),

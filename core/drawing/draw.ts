@@ -1,4 +1,4 @@
-import { landmarks, placeAt, type HookGeometry } from "../hooks";
+import { landmarksOf, placeAt, type HookGeometry, type Landmark } from "../hooks";
 import type { ComposedFly, FlyStep } from "../patterns";
 import type { StepResult } from "../tying";
 import { Bodies } from "./body";
@@ -27,7 +27,7 @@ export function drawFly(fly: ComposedFly, options: DrawOptions): Drawing {
   return new Drafter(fly, options).drawing();
 }
 
-const landmarkNames: Record<(typeof landmarks)[number], string> = { eye: "eye", point: "point", barb: "barb", bend: "bend", intoBend: "into the bend" };
+const landmarkNames: Record<Landmark, string> = { eye: "eye", point: "point", barb: "barb", bend: "bend", intoBend: "into the bend", betweenBends: "between the bends" };
 
 class Drafter {
   private readonly line: HookLine;
@@ -59,7 +59,9 @@ class Drafter {
       const result = results.get(step.id);
       if (result) this.step(step, result);
     }
-    const shapes = this.order().flatMap((layer) => this.pen.shapes.filter((s) => s.layer === layer));
+    const up = this.fly.ridesPointUp ? turnedOver : (p: Point): Point => p;
+    const shapes = this.order().flatMap((layer) => this.pen.shapes.filter((s) => s.layer === layer)).map((s) => turned(s, up));
+    if (this.fly.ridesPointUp) this.measures.forEach((m) => Object.assign(m, { from: up(m.from), to: up(m.to) }));
     return { shapes, measures: this.measures, landmarks: this.marks(), box: boxOf(shapes) };
   }
 
@@ -71,9 +73,9 @@ class Drafter {
 
   private marks(): Drawing["landmarks"] {
     const { hook, tied } = this.fly;
-    return landmarks.map((landmark) => {
+    return landmarksOf(hook).map((landmark) => {
       const mm = placeAt({ landmark }, hook, tied.beadMm);
-      return { name: landmark === "eye" && tied.beadMm > 0 ? "behind the bead" : landmarkNames[landmark], mm, at: this.line.at(mm).point };
+      return { name: landmark === "eye" && tied.beadMm > 0 ? "behind the bead" : landmarkNames[landmark], mm, at: this.fly.ridesPointUp ? turnedOver(this.line.at(mm).point) : this.line.at(mm).point };
     });
   }
 
@@ -167,6 +169,10 @@ class Drafter {
     this.measures.push({ label: step.name, mm: shown, from: root, to: [root[0] - shown * (attitude === "forward" ? -1 : 1), root[1]] });
   }
 }
+
+/** A fly that swims point up is drawn so: the side that swims up is up. */
+const turnedOver = ([x, y]: Point): Point => [x, -y];
+const turned = (s: Shape, by: (p: Point) => Point): Shape => (s.kind === "disc" ? { ...s, at: by(s.at) } : { ...s, points: s.points.map(by) });
 
 function layerOf(step: FlyStep): Layer {
   switch (step.role) {

@@ -77,6 +77,14 @@ describe("every form of material", () => {
     expect(new Set(layers)).toEqual(new Set(["far", "hackle"]));
   });
 
+  test("a fly that swims point up is drawn so: the point above the shank", () => {
+    const eyes = (lashed?: "on top") => draw(withPart("dumbbell", "eyes", { do: "seat", from: { fraction: 0.1 }, lashed } as never));
+    const lowest = (d: ReturnType<typeof draw>) => Math.max(...d.shapes.filter((s) => s.layer === "hook").flatMap(points).map((p) => p[1]));
+    expect(lowest(eyes())).toBeGreaterThan(3);
+    expect(lowest(eyes("on top"))).toBeLessThan(1);
+    expect(eyes("on top").landmarks.find((l) => l.name === "point")?.at[0]).toBeCloseTo(eyes().landmarks.find((l) => l.name === "point")?.at[0] ?? 0, 9);
+  });
+
   test("a counter-wound rib leans the other way", () => {
     const lean = (counter: boolean) => {
       const r = recipe();

@@ -1,11 +1,17 @@
 import { DomainError } from "../errors";
 import type { HookGeometry } from "./geometry";
 
-export const landmarks = ["eye", "point", "barb", "bend", "intoBend"] as const;
+export const landmarks = ["eye", "point", "barb", "bend", "intoBend", "betweenBends"] as const;
 export type Landmark = (typeof landmarks)[number];
 
 /** A place on the shank as it is said: a landmark, eye lengths behind the eye, or a fraction of the shank. */
 export type Place = { landmark: Landmark } | { eyeLengths: number } | { fraction: number };
+
+/** On a double, where the two bends have parted enough to be wound between, in gapes behind the bend. */
+const BETWEEN_BENDS = 0.15;
+
+/** The landmarks that a hook has. */
+export const landmarksOf = (hook: Pick<HookGeometry, "points">): Landmark[] => landmarks.filter((l) => l !== "betweenBends" || hook.points === 2);
 
 /** Distance in mm behind the eye at which the profile ends: some way into the bend. */
 export const profileEnd = (hook: HookGeometry): number => hook.shank + 0.5 * hook.gape;
@@ -30,6 +36,9 @@ export function placeAt(place: Place, hook: HookGeometry, beadMm = 0): number {
       return hook.shank;
     case "intoBend":
       return hook.shank + 0.39 * hook.gape;
+    case "betweenBends":
+      if (hook.points !== 2) throw new DomainError("LANDMARK_NOT_THERE", { landmark: "between the bends", hook: "a hook with one point" });
+      return hook.shank + BETWEEN_BENDS * hook.gape;
   }
 }
 

@@ -3,6 +3,7 @@ export * from "./calibration";
 export * from "./material";
 export * from "./pieces";
 export * from "./requirements";
+export * from "./threadScale";
 export * from "./words";
 export * from "./blend";
 export * from "./compare";

@@ -2,6 +2,7 @@ import { DomainError } from "../errors";
 import type { Material } from "../materials";
 import { floorSafe } from "../numeric";
 import { clumpArea, clumpMass, fibresInSpan, fibresPerFeather, slipsPerFeather, strandPieces, type Strand } from "../tying";
+import { methodFigures } from "./methods";
 import type { LayAmount, LengthRule, RecipeStep } from "./recipe";
 import type { ComponentUse } from "./use";
 
@@ -22,6 +23,8 @@ interface LayContext {
   /** Shown and bound, with butts to be trimmed. */
   grossMm: number;
   pooled: boolean;
+  /** Tips levelled in a stacker. */
+  stacked: boolean;
 }
 
 const featherOf = (material: Material, step: RecipeStep) => {
@@ -39,7 +42,7 @@ export function fibreUse(material: Material, step: RecipeStep, fibres: number, l
  * @throws DomainError STEP_NEEDS when the material lacks a figure, PIECE_TOO_SHORT
  */
 export function layAmount(amount: LayAmount, c: LayContext): Laid {
-  const over = c.step.overTake ?? 1;
+  const over = (c.step.overTake ?? 1) * (c.stacked ? methodFigures.stackedOver : 1);
   if ("clump" in amount) return clump(c.mm(amount.clump), c, over);
   if ("patchMm2" in amount) return patch(amount.patchMm2, c);
   if ("slipWidth" in amount) {

@@ -21,26 +21,27 @@ export interface BenchStep {
   words: string;
 }
 
-const mm = (value: number): string => value.toFixed(1);
+const inMm = (value: number): string => `${value.toFixed(1)} mm`;
 
-export function benchStepOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right"): BenchStep {
+export function benchStepOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: (mm: number) => string = inMm): BenchStep {
   const r = fly.tied.steps.find((x) => x.id === s.id);
-  const where = !r || r.do === "thread" ? "" : r.to > r.from ? `${mm(r.from)} to ${mm(r.to)} mm` : `at ${mm(r.from)} mm`;
-  return { id: s.id, name: s.name, material: s.material?.name ?? "", where, figures: figuresOf(fly, s, handed), ways: waysOf(fly, s), instruction: s.step.instruction, words: sayStep(s.step) };
+  const where = !r || r.do === "thread" ? "" : r.to > r.from ? `${say(r.from)} to ${say(r.to)}` : `at ${say(r.from)}`;
+  return { id: s.id, name: s.name, material: s.material?.name ?? "", where, figures: figuresOf(fly, s, handed, say), ways: waysOf(fly, s), instruction: s.step.instruction, words: sayStep(s.step) };
 }
 
-function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right"): string[] {
+function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: (mm: number) => string): string[] {
   const r = fly.tied.steps.find((x) => x.id === s.id);
   const figures: string[] = [];
   const { step } = s;
-  if (s.fibres && step.do === "lay") figures.push(counted(s.fibres, step.amount));
-  if (s.widthMm) figures.push(`${mm(s.widthMm)} mm ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
-  if (s.shownMm) figures.push(`${mm(s.shownMm)} mm showing${s.grossMm ? `, ${mm(s.grossMm)} mm in all` : ""}`);
-  if (s.barbMm) figures.push(`barbs ${mm(s.barbMm[0])}–${mm(s.barbMm[1])} mm`);
-  if (step.do === "wind" && r?.turns && s.material?.form !== "thread") figures.push(`${Number(r.turns.toFixed(1))} turns${r.pitch && s.role === "rib" ? `, ${mm(r.pitch)} mm apart` : ""}`);
+  if (s.fibres && step.do === "lay") figures.push(step.spread ? `${step.spread[0]} to ${counted(step.spread[1], step.amount)}` : counted(s.fibres, step.amount));
+  if (s.widthMm) figures.push(`${say(s.widthMm)} ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
+  if (s.shownMm) figures.push(`${say(s.shownMm)} showing${s.grossMm ? `, ${say(s.grossMm)} in all` : ""}`);
+  if (s.barbMm) figures.push(`barbs ${say(s.barbMm[0])} to ${say(s.barbMm[1])}`);
+  if (step.do === "wind" && r?.turns && s.material?.form !== "thread") figures.push(`${Number(r.turns.toFixed(1))} turns${r.pitch && s.role === "rib" ? `, ${say(r.pitch)} apart` : ""}`);
   if (step.do === "wind" && s.clockwise !== undefined && s.role === "rib") figures.push(directionWords(s.clockwise, handed));
-  if (r?.endDiameters) figures.push(`${mm(r.endDiameters[0])} mm full in front, ${mm(r.endDiameters[1])} at the rear; or ${r.noodle?.toFixed(0) ?? ""} mm of noodle`);
-  if (step.tieIn) figures.push(`${step.tieIn.wraps ?? 5} wraps at ${mm(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))} mm`);
+  if (r?.endDiameters) figures.push(`${say(r.endDiameters[0])} full in front, ${say(r.endDiameters[1])} at the rear; or ${say(r.noodle ?? 0)} of noodle`);
+  if ((step.do === "wind" || step.do === "lay") && step.face) figures.push(`hollow side ${step.face === "in" ? "to the hook" : "away from the hook"}`);
+  if (step.tieIn) figures.push(`${step.tieIn.wraps ?? 5} wraps at ${say(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))}`);
   return figures;
 }
 

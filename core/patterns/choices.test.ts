@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import fc from "fast-check";
-import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, blendFor, requirementsOf, type Material } from "../materials";
+import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, blendFor, denierOfNumber, requirementsOf, threadNumberOf, type Material } from "../materials";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import {
-  benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, roomToMove, sharesOfShank, tieInsOf,
+  benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, hookOf, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, rehomed, roomToMove, sharesOfShank, tieInsOf,
   type FlyChoice, type FlyStep, type Recipe, type RecipeStep,
 } from ".";
 
@@ -22,6 +22,7 @@ const withStep = (step: RecipeStep, component?: Recipe["components"][number]): R
     else r.steps.splice(r.steps.length - 1, 0, step);
   });
 const request = (r: Recipe, c: Partial<FlyChoice> = {}) => ({ recipe: r, choice: choose(c), model, materials });
+const half = { fraction: 0.5 } as const;
 const find = (r: Recipe, question: string, school: string, flies = 120, c: Partial<FlyChoice> = {}) =>
   methodDifferences(request(r, c), flies).find((d) => d.question === question && d.other.id === school);
 
@@ -358,6 +359,65 @@ describe("faults that are told at their step", () => {
     const floss: RecipeStep = { id: "body", name: "floss body", do: "wind", component: "body", from: { fraction: 0.45 }, to: { landmark: "bend" }, rule: { touching: true } };
     expect(warnings(over("floss", floss)).map((w) => [w.step, w.code])).toContainEqual(["w", "STEP_SHOWS"]);
     expect(warnings(over("fur", recipe().steps[4] as RecipeStep)).map((w) => w.code)).not.toContain("STEP_SHOWS");
+  });
+});
+
+describe("hooks of a pattern", () => {
+  test("on another family of hooks, usual lengths become usual there; what was set on purpose stays", () => {
+    const r = change((x) => { x.steps[2] = { ...(x.steps[2] as RecipeStep), shown: { of: "shank", times: 0.5 } } as RecipeStep; });
+    const { recipe: dry, changed } = rehomed(r, "D", "nymph", "dry");
+    expect(changed).toEqual(["tail"]);
+    expect(dry.hookModel).toBe("D");
+    expect(dry.steps[2]).toMatchObject({ shown: { of: "shank", times: 1 }, amount: { fibres: 6 } });
+    expect(dry.steps[7]).toEqual(r.steps[7]);
+    expect(dry.components).toEqual(r.components);
+  });
+  test("a weight form may have a hook of its own", () => {
+    const r = change((x) => { x.forms[1] = { id: "light", name: "light", omit: ["bead"], hookModel: "D" }; });
+    expect([hookOf(r, "all"), hookOf(r, "light"), hookOf(r, "nowhere")]).toEqual(["N", "D", "N"]);
+  });
+  test("between the bends is a place on a double only", () => {
+    const r = withStep({ id: "x", name: "floss", do: "wind", component: "x", from: half, to: { landmark: "betweenBends" }, rule: { touching: true } }, { id: "x", role: "tag", material: [{ value: "floss" }] });
+    expect(() => fly(r)).toThrow(expect.objectContaining({ code: "LANDMARK_NOT_THERE", step: { id: "x", name: "floss" } }));
+    const double = composeFly(r, choose(), { ...model, points: 2 }, materials);
+    expect(double.tied.steps.find((s) => s.id === "x")?.to).toBeCloseTo(double.hook.shank + 0.15 * double.hook.gape, 9);
+    expect(double.tied.mass.hook).toBeGreaterThan(fly().tied.mass.hook);
+  });
+});
+
+describe("what else a step may say", () => {
+  test("a rib of thread is a material of its own, not the thread on the hook", () => {
+    const r = change((x) => { x.components = x.components.map((c) => (c.id === "rib" ? { ...c, material: [{ value: "red" }] } : c)); });
+    const f = fly(r);
+    expect(f.parts.find((p) => p.component === "rib")?.uses[0]?.use).toMatchObject({ kind: "length" });
+    expect(f.tied.threads).toHaveLength(1);
+    expect(f.tied.steps.find((s) => s.id === "rib")?.strands).toBe(1);
+  });
+  test("until the feather is used up, but no more than so many turns", () => {
+    const whole = (atMost?: number) => fly(withStep({ id: "c", name: "collar", do: "wind", component: "h", from: { eyeLengths: 0.6 }, to: { eyeLengths: 0.6 }, rule: { turns: 2 }, atMost, methods: { "hackle turns": "whole feather" } }, { id: "h", role: "collar", material: [{ value: "hackle" }] })).tied.steps.find((s) => s.id === "c")?.turns ?? 0;
+    expect(whole()).toBeGreaterThan(4);
+    expect(whole(3)).toBeCloseTo(3, 9);
+    const zone = (atMost?: number) => fly(withStep({ id: "c", name: "palmer", do: "wind", component: "h", from: half, to: { fraction: 0.9 }, rule: { turns: 2 }, atMost, methods: { "hackle turns": "whole feather" } }, { id: "h", role: "hackle", material: [{ value: "hackle" }] })).tied.steps.find((s) => s.id === "c")?.turns ?? 0;
+    expect(zone(2)).toBeCloseTo(2, 9);
+    expect(zone()).toBeGreaterThan(2);
+  });
+  test("weighted eyes lashed on top turn the fly over", () => {
+    const r = (lashed?: "on top") => withStep({ id: "e", name: "eyes", do: "seat", component: "e", from: { eyeLengths: 0.2 }, lashed }, { id: "e", role: "eyes", material: [{ value: "eyes" }] });
+    expect([fly(r()).ridesPointUp, fly(r("on top")).ridesPointUp]).toEqual([false, true]);
+  });
+  test("stacked hair leaves a share behind", () => {
+    const r = withStep({ id: "h", name: "hair", do: "lay", component: "h", from: { eyeLengths: 0.2 }, to: { eyeLengths: 0.6 }, amount: { clump: { mm: 1 } }, shown: { mm: 8 } }, { id: "h", role: "wing", material: [{ value: "hair" }] });
+    const mg = (c: Partial<FlyChoice>) => requirementsOf(fly(r, c), 12).find((q) => q.component === "h")?.perFly ?? 0;
+    expect(mg({ methods: { "h/tips": "stacked" } }) / mg({})).toBeCloseTo(1.15, 9);
+  });
+  test("brushing back under a rib that is still to come is told", () => {
+    const r = recipe();
+    r.steps.splice(5, 0, { id: "b", name: "brush", do: "act", act: "brush", direction: "back", minutes: 0.2 });
+    expect(orderFaults(r).map((f) => [f.then, f.hard, f.because])).toEqual([["b", false, "brushing back before the rib lays fibres under it"]]);
+  });
+  test("threads by the older numbers", () => {
+    expect([threadNumberOf(70), threadNumberOf(72), threadNumberOf(140), threadNumberOf(200)]).toEqual(["8/0", "8/0", "6/0", "3/0"]);
+    expect([denierOfNumber("6/0"), denierOfNumber("99/0")]).toEqual([140, undefined]);
   });
 });
 

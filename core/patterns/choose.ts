@@ -4,6 +4,9 @@ import type { Material } from "../materials";
 import type { BySize, Component, FlyChoice, Recipe } from "./recipe";
 import type { Materials } from "./use";
 
+/** The hook of a weight form: its own where it names one. */
+export const hookOf = (recipe: Pick<Recipe, "hookModel" | "forms">, form: string): string => recipe.forms.find((f) => f.id === form)?.hookModel || recipe.hookModel;
+
 /** The entry that holds for a size, or undefined. */
 export function forSize<T>(options: BySize<T>[], size: string): T | undefined {
   return options.find((o) => !o.sizes || sizeWithin(size, o.sizes))?.value;

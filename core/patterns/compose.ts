@@ -2,7 +2,7 @@ import { DomainError } from "../errors";
 import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Place } from "../hooks";
 import type { Material } from "../materials";
 import {
-  DEFAULT_DUBBING_LOSS, strandOf, tieFly,
+  DEFAULT_DUBBING_LOSS, strandOf, threadStrand, tieFly,
   type Dubbing, type DressRule, type Strand, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
 } from "../tying";
 import { fibreUse, layAmount } from "./amount";
@@ -24,8 +24,8 @@ const strands = new WeakMap<Material, Strand>();
 function strandFor(material: Material, step: RecipeStep): Strand {
   const known = strands.get(material);
   if (known) return known;
-  if (!material.strand) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the width and thickness of “${material.name}”` });
-  const strand = strandOf({ ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) });
+  if (!material.strand && !material.thread) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the width and thickness of “${material.name}”` });
+  const strand = !material.strand ? threadStrand(material.thread as Thread) : strandOf({ ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) });
   strands.set(material, strand);
   return strand;
 }
@@ -237,12 +237,21 @@ class Composer {
   private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): TyingStep {
     const material = this.material(step);
     const { id, name, from, to, rule, passes, stretch, rope, laid } = step;
-    if (material.form === "thread") return { id, name, do: "wind", from, to, rule, strand: "thread", passes };
+    if (this.isWorkingThread(step, material)) return { id, name, do: "wind", from, to, rule, strand: "thread", passes };
     if (this.school(step, "body ground") === "flat thread") return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };
     if (step.barb) flyStep.barbMm = [this.lengths.mm(step.barb[0]), this.lengths.mm(step.barb[1])];
     const take = this.take(step, material, this.boundMm(step));
     const useUp = this.school(step, "hackle turns") === "whole feather" && take.from === "feather" ? take.usable - take.grip - take.bound : undefined;
-    return { id, name, do: "wind", from, to, rule, strand: strandFor(material, step), passes, stretch, rope, laid, take, useUp };
+    return { id, name, do: "wind", from, to, rule, atMost: step.atMost, strand: strandFor(material, step), passes, stretch, rope, laid, take, useUp };
+  }
+
+  /** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
+  private isWorkingThread(step: RecipeStep, material: Material): boolean {
+    if (material.form !== "thread") return false;
+    const role = this.components.get(step.component ?? "")?.role;
+    const changed = this.order.slice(0, this.order.indexOf(step)).findLast((s) => s.do === "thread")?.component;
+    const running = this.chosen.get(changed ?? this.firstThread().id);
+    return role === "thread" || role === "head" || material === running;
   }
 
   private take(step: RecipeStep & { do: "wind" }, material: Material, bound: number): Take {
@@ -286,7 +295,7 @@ class Composer {
     const bought = this.components.get(step.component ?? "")?.bought;
     if (material.form === "made part" && bought)
       return { strand: strand(), strands: bought.perFly, fibres: bought.perFly, widthMm: undefined, use: { kind: "pieces", each: bought.perFly } as const };
-    return layAmount(step.amount, { step, material, strand, mm: (rule) => this.lengths.mm(rule), grossMm, pooled: this.school(step, "feather use") !== "whole flies" });
+    return layAmount(step.amount, { step, material, strand, mm: (rule) => this.lengths.mm(rule), grossMm, pooled: this.school(step, "feather use") !== "whole flies", stacked: this.school(step, "tips") === "stacked" });
   }
 
   private featherOf(material: Material, step: RecipeStep) {
@@ -405,6 +414,10 @@ class Composer {
     return { kind: "cut", length: one - bound, bound, piece, grip: 0, trim: methodFigures.cutHandling };
   }
 
+  ridesPointUp(): boolean {
+    return this.order.some((s) => s.do === "seat" && s.lashed === "on top");
+  }
+
   /** The pattern's minutes, with what the methods add or spare and an even share for every step left out. */
   minutes(): number {
     const { minutesPerFly, steps } = this.recipe;
@@ -446,7 +459,7 @@ export function composeFly(
   const tied = tieFly(composer.hook, composer.thread(composer.firstThread()), composer.steps(), options);
   composer.collect(tied);
   return {
-    choice, hook: composer.hook, tied, steps: composer.flySteps, minutes: composer.minutes(),
+    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: composer.minutes(),
     parts: [...composer.parts.values()].filter((p) => p.uses.length > 0),
   };
 }

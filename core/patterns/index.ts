@@ -7,6 +7,7 @@ export * from "./completeness";
 export * from "./compose";
 export * from "./diff";
 export * from "./direction";
+export * from "./families";
 export * from "./lengths";
 export * from "./methods";
 export * from "./order";

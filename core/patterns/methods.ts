@@ -12,6 +12,8 @@ export interface School {
   /** Minutes a fly more (or fewer) than the pattern's own. */
   minutes?: number;
   tools?: string[];
+  /** From so many flies on this is the usual way; below, the other. */
+  fromFlies?: number;
 }
 
 export interface StepFacts {
@@ -47,6 +49,8 @@ export const methodFigures = {
   cutHandling: 20,
   /** Share of touched dubbing that does not stay on the waxed thread. */
   touchedLoss: 0.5,
+  /** Hair that a stacker leaves behind, as a multiple of what stays. */
+  stackedOver: 1.15,
   /** Wraps more where the thread alone holds weighted eyes. */
   threadOnlyWraps: 6,
 } as const;
@@ -138,7 +142,7 @@ export const questions: readonly Question[] = [
   {
     id: "pieces", asks: "Straight from the spool?", changes: "quantities",
     raisedBy: ({ step, form }) => step.do === "wind" && step.carries === undefined && ["wire", "tinsel", "floss", "yarn", "chenille", "stretch body"].includes(form ?? ""),
-    schools: fixed({ id: "spool", words: "straight from the spool" }, { id: "cut", words: "cut to length beforehand", minutes: -0.1 }),
+    schools: fixed({ id: "spool", words: "straight from the spool" }, { id: "cut", words: "cut to length beforehand", minutes: -0.1, fromFlies: 36 }),
     usual: ({ step }) => (step.do === "wind" && step.take?.from === "pieces" ? "cut" : "spool"),
   },
   {
@@ -146,6 +150,18 @@ export const questions: readonly Question[] = [
     raisedBy: ({ step, form }) => (step.do === "lay" && ("fibres" in step.amount || "spanMm" in step.amount) && !step.countedWhenWound) || (step.do === "wind" && form === "feather fibre"),
     schools: fixed({ id: "pooled", words: "pooled for the next fly" }, { id: "whole flies", words: "each feather for whole flies only" }),
     usual: () => "pooled",
+  },
+  {
+    id: "tips", asks: "How level are the tips?", changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "lay" && form === "hair",
+    schools: fixed({ id: "natural", words: "their natural stagger, which makes the look" }, { id: "stacked", words: "levelled in a stacker", minutes: 0.4, tools: ["stacker"] }),
+    usual: () => "natural",
+  },
+  {
+    id: "pairing", asks: "When are pairs matched?", changes: "look",
+    raisedBy: ({ step }) => step.do === "lay" && ("slipWidth" in step.amount || ("feathers" in step.amount && step.amount.paired === true)),
+    schools: fixed({ id: "one by one", words: "singly, at the vise" }, { id: "in bulk", words: "all pairs beforehand", minutes: -0.4, fromFlies: 24 }),
+    usual: () => "one by one",
   },
   {
     id: "symmetry", asks: "How even are the legs?", changes: "look",
@@ -156,7 +172,7 @@ export const questions: readonly Question[] = [
 ];
 
 /** Questions that a tier answers once for all their work: their schools are the same on every step. */
-export const habits: readonly Question[] = questions.filter((q) => ["dubbing way", "hackle tied in", "hackle turns", "rib direction", "wire ends", "butts", "weighted eyes", "feather use", "symmetry"].includes(q.id));
+export const habits: readonly Question[] = questions.filter((q) => ["dubbing way", "hackle tied in", "hackle turns", "rib direction", "wire ends", "butts", "weighted eyes", "feather use", "tips", "pairing", "symmetry"].includes(q.id));
 
 /**
  * A tier's own ways on the steps of a fly, as a choice: each question that a step raises and this tier has an answer to.

@@ -24,6 +24,8 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
       for (const other of recipe.steps) if (!isBead(other)) edges.push({ first: step.id, then: other.id, hard: true, because: "a bead goes on the bare hook before anything else" });
     if (step.tiedIn !== undefined && name.has(step.tiedIn)) edges.push({ first: step.tiedIn, then: step.id, hard: true, because: "its material is bound in there" });
     if (step.do === "wind" && step.carries !== undefined && name.has(step.carries)) edges.push({ first: step.carries, then: step.id, hard: true, because: "it carries that bundle on" });
+    if (step.do === "act" && step.act === "brush" && step.direction === "back")
+      for (const rib of recipe.steps) if (rib.do === "wind" && role.get(rib.component ?? "") === "rib") edges.push({ first: rib.id, then: step.id, hard: false, because: "brushing back before the rib lays fibres under it" });
     if (step.coveredBy !== undefined && name.has(step.coveredBy)) edges.push({ first: step.id, then: step.coveredBy, hard: false, because: "it is covered there" });
     if (lastKnot && step !== lastKnot && step.do !== "act" && step.do !== "glue") edges.push({ first: step.id, then: lastKnot.id, hard: true, because: "nothing is tied after the last knot" });
     for (const after of step.after ?? [])

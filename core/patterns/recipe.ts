@@ -55,6 +55,10 @@ export interface Component {
   sharesWith?: string;
 }
 
+export const featherParts = ["tip", "one flank", "centre out"] as const;
+/** What of a feather goes on: its tip, the fibres of one side, or the feather with its centre cut out. */
+export type FeatherPart = (typeof featherParts)[number];
+
 /** How much of a material is laid: by number, by span of stem, by clump, slip, patch or whole feathers. */
 export type LayAmount =
   | { fibres: number }
@@ -64,7 +68,7 @@ export type LayAmount =
   | { strands: number; folded: boolean }
   | { pieces: number }
   /** Whole or half feathers; paired ones come from the left and the right. */
-  | { feathers: number; paired?: boolean }
+  | { feathers: number; paired?: boolean; part?: FeatherPart }
   /** A patch of hide, in mm². */
   | { patchMm2: number };
 
@@ -120,6 +124,8 @@ interface RecipeStepBase {
   instruction?: string;
   /** The quantity as it was typed, kept beside what was understood. */
   stated?: string;
+  /** Fewest and most that will do, where a count was given as a range or hedged; its middle is computed with. */
+  spread?: [number, number];
   /** Steps that come before this one; `hard` ones have no remedy later. Bound-in materials and beads need not be named. */
   after?: { step: string; hard?: boolean; because?: string }[];
   /** A step before which this one may come just as well: several orders are right. */
@@ -141,7 +147,7 @@ export const acts = ["brush", "trim", "half hitch", "wax", "turn the hook", "wai
 
 export type RecipeStep = RecipeStepBase &
   (
-    | { do: "seat"; from: Place; count?: number; /** Component of the glue that may fix it, one drop. */ glue?: string }
+    | { do: "seat"; from: Place; count?: number; /** Weighted eyes on top turn the fly over: it swims point up. */ lashed?: "on top" | "underneath"; /** Component of the glue that may fix it, one drop. */ glue?: string }
     | {
         do: "wind";
         from: Place;
@@ -160,6 +166,10 @@ export type RecipeStep = RecipeStepBase &
         carries?: string;
         /** Where the barbs of a hackle lie: swept back, square, or forward. */
         sweep?: "back" | "square" | "forward";
+        /** Most turns where it is wound until a feather is used up. */
+        atMost?: number;
+        /** Where the hollow side of the feather looks: one normal form for shiny, good and hollow side. */
+        face?: "in" | "out";
       }
     | {
         do: "lay";
@@ -168,6 +178,8 @@ export type RecipeStep = RecipeStepBase &
         amount: LayAmount;
         shown?: LengthRule;
         attitude?: Attitude;
+        /** Where the hollow side of the feather looks. */
+        face?: "in" | "out";
         countedWhenWound?: boolean;
         /** Left hanging for a later step that pulls it over. */
         hanging?: boolean;
@@ -215,6 +227,8 @@ export interface Variant {
 export interface WeightForm {
   id: string;
   name: string;
+  /** A hook of its own, where this form is tied on another. */
+  hookModel?: string;
   omit: string[];
   swaps?: Record<string, BySize<string>[]>;
 }

@@ -57,6 +57,8 @@ export interface ComposedFly {
   tied: TiedFly;
   parts: FlyPart[];
   steps: FlyStep[];
+  /** Weighted eyes lashed on top turn it over in the water. */
+  ridesPointUp: boolean;
   /** Standard minutes of this fly, its methods and what was left out counted. */
   minutes: number;
 }

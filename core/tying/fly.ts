@@ -37,6 +37,8 @@ export type TyingStep =
       laid?: { from: Place; to: Place };
       /** Wind until so many mm are used up; the rule's turns are then what comes of it. */
       useUp?: number;
+      /** But no more turns than this. */
+      atMost?: number;
       /** How the thread lies when it is the thread that is wound; absent as it runs. */
       aspect?: ThreadAspect;
     })
@@ -240,13 +242,14 @@ class Tying {
     const b = step.to === undefined ? undefined : placeAt(step.to, this.hook, this.beadMm);
     if (b !== undefined && Math.abs(b - a) < 1e-9) {
       const at = spotOf(a, this.hook, this.beadMm);
-      const turns = step.useUp === undefined ? (step.rule.turns ?? 0) : turnsToUseUp(this.profile, strand, at, step.useUp);
+      const turns = step.useUp === undefined ? (step.rule.turns ?? 0) : Math.min(step.atMost ?? Infinity, turnsToUseUp(this.profile, strand, at, step.useUp));
       return windAtSpot(this.profile, strand, at, turns, step.stretch);
     }
     const options = { passes: step.passes ?? 1, stretch: step.stretch ?? 1 };
     if (b !== undefined) {
       const zone = zoneOf(a, b, this.hook, this.beadMm);
-      const rule = step.useUp === undefined ? step.rule : { pitch: pitchToUseUp(this.profile, strand, zone, step.useUp) };
+      const closest = (zone.to - zone.from) / (step.atMost ?? Infinity);
+      const rule = step.useUp === undefined ? step.rule : { pitch: Math.max(closest, pitchToUseUp(this.profile, strand, zone, step.useUp)) };
       return wind(this.profile, strand, zone, rule, options);
     }
     if (!(step.rule.touching && step.rule.turns)) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });

@@ -1,7 +1,7 @@
 import { prepTasks, startsFor, type PrepTask } from "@kasten/core/batches";
 import { DomainError, sentenceOf } from "@kasten/core/errors";
 import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/materials";
-import { composeFly, type ComposedFly, type Recipe } from "@kasten/core/patterns";
+import { composeFly, hookOf, type ComposedFly, type Recipe } from "@kasten/core/patterns";
 import type { Batch } from "@kasten/contract/batches";
 import { Problem } from "../http/problems";
 import type { World } from "../patterns";
@@ -36,7 +36,7 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   const minutes = (perFly: number) => starts * perFly * factor;
   const batch: Batch = { ...rest, owed, starts, due: open.claims.map((c) => c.due).sort()[0] ?? "9999-12-31", minutes: minutes(recipe.minutesPerFly) };
   try {
-    const model = world.hooks.get(recipe.hookModel);
+    const model = world.hooks.get(hookOf(recipe, open.form));
     if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: ["the hook is not known here"] });
     const fly = composeFly(recipe, open, model, world.materials);
     const requirements = [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)];

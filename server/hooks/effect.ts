@@ -1,5 +1,6 @@
 import { differencesBetween } from "@kasten/core/materials";
 import { normalSize } from "@kasten/core/hooks";
+import { hookOf } from "@kasten/core/patterns";
 import type { HookEffect, HookModelData } from "@kasten/contract/hooks";
 import type { EntityManager } from "typeorm";
 import { computeBatch, openBatches, readLearned } from "../batches";
@@ -31,7 +32,10 @@ export const withoutRow = (world: World, id: string, size: string): World => swa
 /** What the open batches on this hook would need more or less of. */
 export async function effectOf(db: EntityManager, id: string, before: World, after: World): Promise<HookEffect> {
   const learned = await readLearned(db);
-  const open = (await openBatches(db)).filter((b) => before.recipes.get(`${b.pattern}@${b.patternVersion}`)?.recipe.hookModel === id);
+  const open = (await openBatches(db)).filter((b) => {
+    const recipe = before.recipes.get(`${b.pattern}@${b.patternVersion}`)?.recipe;
+    return recipe !== undefined && hookOf(recipe, b.form) === id;
+  });
   const batches = open.map((b) => {
     const [was, is] = [computeBatch(before, learned, b), computeBatch(after, learned, b)];
     return {

@@ -1,6 +1,6 @@
 import { destinationConflicts, dozensText } from "@kasten/core/orders";
 import { normalSize, sizeWithin } from "@kasten/core/hooks";
-import { materialsOf } from "@kasten/core/patterns";
+import { hookOf, materialsOf } from "@kasten/core/patterns";
 import type { BodyOf } from "@kasten/contract/http";
 import type { addOrder, Order } from "@kasten/contract/orders";
 import type { Customer } from "@kasten/contract/patterns";
@@ -36,7 +36,7 @@ export function conflictsOf(world: World, customer: Customer, lines: LineInput[]
     const pattern = world.patterns.get(line.pattern);
     if (!pattern) return [];
     const { recipe } = pattern;
-    const hook = world.hooks.get(recipe.hookModel);
+    const hook = world.hooks.get(hookOf(recipe, line.form));
     return destinationConflicts(customer.destination, { label: `${pattern.name} ${line.size}`, barbless: hook?.barbless ?? false, materials: materialsOf(recipe, line, world.materials) });
   });
 }

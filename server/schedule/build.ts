@@ -1,3 +1,4 @@
+import { hookOf } from "@kasten/core/patterns";
 import { TZDate } from "@date-fns/tz";
 import { addDays } from "date-fns";
 import type { ComputedBatch } from "../batches";
@@ -59,7 +60,7 @@ export function plannable(c: ComputedBatch, frame: Frame, release: number, prepD
     id: batch.id,
     pattern: batch.pattern,
     thread: fly?.parts.find((p) => p.role === "thread")?.material.code ?? "",
-    hook: `${recipe.hookModel} ${batch.size}`,
+    hook: `${hookOf(recipe, batch.form)} ${batch.size}`,
     left: Math.max(0, batch.starts - done),
     flies: batch.starts,
     release: Math.max(frame.now, release),

@@ -7,6 +7,7 @@ import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import { day } from "../parts/format";
+import { length } from "../parts/units";
 import { FlyPicture, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import { useBatchFly } from "./useBatchFly";
@@ -22,7 +23,7 @@ const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : [
 const handed = computed(() => person.value?.handed ?? "right");
 const steps = computed(() => {
   const f = tied.value.fly;
-  return (f?.steps ?? []).map((s) => ({ ...benchStepOf(f!, s, handed.value), cautions: cautions.value.filter((c) => c.step === s.id) }));
+  return (f?.steps ?? []).map((s) => ({ ...benchStepOf(f!, s, handed.value, length), cautions: cautions.value.filter((c) => c.step === s.id) }));
 });
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
 const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly) : []));
@@ -53,7 +54,7 @@ const print = () => window.print();
         </section>
         <section>
           <h2 class="!text-[1.15em]">Against the ruler</h2>
-          <table><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">mm</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.step + p.kind"><td>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></td><td class="fig text-right">{{ p.mm.toFixed(1) }}</td></tr></tbody></table>
+          <table><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">mm</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.step + p.kind"><td>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></td><td class="fig whitespace-nowrap text-right">{{ length(p.mm) }}</td></tr></tbody></table>
           <h2 class="mt-2 !text-[1.15em]">Cut and count</h2>
           <table><thead class="sr-only"><tr><th scope="col">What</th><th scope="col">How much</th></tr></thead><tbody><tr v-for="r in cuts" :key="r.key"><td>{{ r.materialName }}</td><td class="text-right"><NumberWords :words="r.words" /></td></tr></tbody></table>
           <h2 class="mt-2 !text-[1.15em]">Beside the master fly</h2>
@@ -65,7 +66,8 @@ const print = () => window.print();
   </article>
 </template>
 <style scoped>
-.card { width: 190mm; max-width: 100%; padding: 5mm; line-height: 1.28; border: 1px solid var(--rule); }
+/* Paper, whatever the theme of the screen. */
+.card { --ink-soft: #44575b; --deep: #0d5560; --deep-ink: #f9fbf8; --sheet: #f9fbf8; --rule-strong: #7d908b; --call-ground: #fbe6db; --ink: #15262b; width: 190mm; max-width: 100%; padding: 5mm; line-height: 1.28; border: 1px solid var(--rule); }
 .drawing { height: 62mm; margin: 1.5mm 0; background: white; }
 .steps li { display: grid; grid-template-columns: 1.6em 1fr; padding: 0.28em 0; border-bottom: 0.5px solid #b5bfba; }
 .no { font-weight: 700; }

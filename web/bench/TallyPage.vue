@@ -10,6 +10,7 @@ import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
+import { length } from "../parts/units";
 import { useChange } from "../parts/useChange";
 import { FlyDrawing, useCatalogue, variantName } from "../patterns";
 import { useBatchFly } from "../batches";
@@ -41,7 +42,7 @@ const steps = computed(() => {
   if (!f) return [];
   const cautions = cautionsOf(f);
   return f.steps.map((s) => {
-    const { where, figures, ways, material } = benchStepOf(f, s, person.value?.handed ?? "right");
+    const { where, figures, ways, material } = benchStepOf(f, s, person.value?.handed ?? "right", length);
     return { ...s, zone: where && `${where} behind the eye`, more: [...figures, ...ways].join("; "), material, cautions: cautions.filter((c) => c.step === s.id).map((c) => c.sentence) };
   });
 });

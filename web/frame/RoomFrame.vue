@@ -8,6 +8,7 @@ import { computed, nextTick, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
+import { units } from "../parts/units";
 import WorkingPanel from "../parts/WorkingPanel.vue";
 import { drawers, stations } from "../router";
 import { useSession } from "../team";
@@ -49,6 +50,7 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
         </nav>
         <div class="flex items-center gap-1 border-l border-rule px-2">
           <span class="hidden max-w-36 truncate text-[0.92rem] text-soft lg:block">{{ person?.name }}</span>
+          <button class="btn btn-plain fig" :aria-label="units === 'mm' ? 'Change to inches' : 'Change to millimetres'" @click="units = units === 'mm' ? 'in' : 'mm'">{{ units }}</button>
           <button class="btn btn-plain" :aria-label="theme === 'dark' ? 'Change to light' : 'Change to dark'" @click="themeChoice = theme === 'dark' ? 'light' : 'dark'"><Sun v-if="theme === 'dark'" :size="18" /><Moon v-else :size="18" /></button>
           <button class="btn btn-plain" aria-label="Sign out" @click="leave"><LogOut :size="18" /></button>
         </div>

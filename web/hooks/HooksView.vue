@@ -5,6 +5,7 @@ import { compareSizes, hookAt, hookMass, hookQuantities, type HookQuantity } fro
 import { forgetHookSize, type HookEffect, type HookModelData } from "@kasten/contract/hooks";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
+import { lengthFigure, units } from "../parts/units";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import EffectList from "./EffectList.vue";
@@ -79,11 +80,11 @@ async function saved(): Promise<void> {
         </dl>
       </div>
       <div class="sheet overflow-x-auto"><table>
-        <thead><tr><th scope="col">Size</th><th v-for="q in hookQuantities" :key="q" scope="col" class="text-right">{{ labels[q] }}, mm</th><th scope="col" class="text-right">Point</th><th scope="col" class="text-right">Barb</th><th scope="col" class="text-right">Bend</th><th scope="col" class="text-right">mg</th><th scope="col">Where from</th><th scope="col"><span class="sr-only">Take back</span></th></tr></thead>
+        <thead><tr><th scope="col">Size</th><th v-for="q in hookQuantities" :key="q" scope="col" class="text-right">{{ labels[q] }}, {{ units }}</th><th scope="col" class="text-right">Point</th><th scope="col" class="text-right">Barb</th><th scope="col" class="text-right">Bend</th><th scope="col" class="text-right">mg</th><th scope="col">Where from</th><th scope="col"><span class="sr-only">Take back</span></th></tr></thead>
         <tbody><tr v-for="s in sizes" :key="s.h.size">
           <th scope="row" class="fig !border-b !border-rule !text-base !text-ink">{{ s.h.size }}</th>
-          <td v-for="q in hookQuantities" :key="q" class="fig text-right" :class="s.own?.[q] ? 'font-bold' : 'text-soft'">{{ s.h[q].toFixed(2) }}</td>
-          <td class="fig text-right text-soft">{{ s.h.point.toFixed(1) }}</td><td class="fig text-right text-soft">{{ s.h.barb.toFixed(1) }}</td><td class="fig text-right text-soft">{{ s.h.shank.toFixed(1) }}</td>
+          <td v-for="q in hookQuantities" :key="q" class="fig text-right" :class="s.own?.[q] ? 'font-bold' : 'text-soft'">{{ lengthFigure(s.h[q], 2) }}</td>
+          <td class="fig text-right text-soft">{{ lengthFigure(s.h.point) }}</td><td class="fig text-right text-soft">{{ lengthFigure(s.h.barb) }}</td><td class="fig text-right text-soft">{{ lengthFigure(s.h.shank) }}</td>
           <td class="fig text-right" :class="s.own?.mass ? 'font-bold' : 'text-soft'">{{ s.mass.toFixed(0) }}</td><td class="text-[0.92rem]">{{ where(s.h) }}</td>
           <td class="text-right"><button v-if="may('measure hooks') && s.own && hookQuantities.some((q) => s.own?.[q])" class="btn btn-plain !min-h-7" :aria-label="`Take back what was measured at size ${s.h.size}`" @click="forget(s.h.size)">take back</button></td>
         </tr></tbody>

@@ -1,7 +1,7 @@
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
-import { materialsOf } from "@kasten/core/patterns";
+import { hookOf, materialsOf } from "@kasten/core/patterns";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
@@ -23,7 +23,7 @@ export function useReading(storageKey: string, initial = "") {
       const recipe = p && recipeOf(p.id);
       if (!recipe || !l.size || !l.variant) return [];
       const used = materialsOf(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
-      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(recipe.hookModel)?.barbless ?? false, materials: used });
+      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(hookOf(recipe, l.form ?? ""))?.barbless ?? false, materials: used });
     });
   });
 

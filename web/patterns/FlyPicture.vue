@@ -2,6 +2,7 @@
 import { computed, useId } from "vue";
 import { drawFly, pathsOf, type Measure } from "@kasten/core/drawing";
 import type { ComposedFly } from "@kasten/core/patterns";
+import { lengthFigure } from "../parts/units";
 import { useSession } from "../team";
 
 /** The side view of a computed fly, to scale. */
@@ -33,7 +34,7 @@ const rows = computed<Row[]>(() => {
   const size = text.value;
   const ends: number[][] = [];
   return drawing.value.measures.filter((m) => m.mm > 0).map((m: Measure) => {
-    const label = `${m.label} ${m.mm.toFixed(1)}`;
+    const label = `${m.label} ${lengthFigure(m.mm)}`;
     const [a, b] = [Math.min(flip(m.from[0]), flip(m.to[0])), Math.max(flip(m.from[0]), flip(m.to[0]))];
     const half = (label.length * size * 0.52) / 2;
     const [left, right] = [Math.min(a, (a + b) / 2 - half), Math.max(b, (a + b) / 2 + half)];
@@ -84,7 +85,7 @@ const ruler = computed(() => {
       <path v-for="t in ruler.ticks" :key="t.mm" :d="`M${t.x} ${ruler.y}v${text * (t.long ? 0.55 : 0.3)}`" stroke="#1b2a2b" :stroke-width="text * 0.06" />
       <g v-for="m in ruler.marks" :key="m.name">
         <path :d="`M${m.x} ${ruler.y - text * 0.5}v${text * (m.low ? 2.1 : 0.9)}`" stroke="#1b2a2b" :stroke-width="text * 0.09" />
-        <text :x="m.x" :y="ruler.y + text * (m.low ? 2.7 : 1.55)" text-anchor="middle" :font-size="text * 0.86">{{ m.name }} <tspan font-weight="700">{{ m.mm.toFixed(1) }}</tspan></text>
+        <text :x="m.x" :y="ruler.y + text * (m.low ? 2.7 : 1.55)" text-anchor="middle" :font-size="text * 0.86">{{ m.name }} <tspan font-weight="700">{{ lengthFigure(m.mm) }}</tspan></text>
       </g>
     </g>
   </svg>

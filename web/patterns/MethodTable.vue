@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { methodDifferences } from "@kasten/core/materials";
-import type { FlyChoice, Recipe } from "@kasten/core/patterns";
+import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";
 
 /** Where good tiers differ on this fly, and what the other way would change. */
@@ -11,18 +11,20 @@ const { hooks, materials } = useCatalogue();
 const dozens = ref(10);
 const flies = computed(() => props.flies ?? dozens.value * 12);
 const questions = computed(() => {
-  const model = hooks.value.get(props.recipe.hookModel);
+  const model = hooks.value.get(hookOf(props.recipe, props.choice.form));
   if (!model) return [];
   const found = methodDifferences({ recipe: props.recipe, choice: props.choice, model, materials: materials.value }, flies.value);
-  const groups = new Map<string, { key: string; step: string; asks: string; current: string; others: typeof found }>();
+  const groups = new Map<string, { key: string; step: string; asks: string; current: string; because?: string; others: typeof found }>();
   for (const d of found) {
     const key = `${d.step}/${d.question}`;
-    const group = groups.get(key) ?? { key, step: d.stepName, asks: d.asks, current: d.current.words, others: [] };
+    const group = groups.get(key) ?? { key, step: d.stepName, asks: d.asks, current: d.current.words, because: props.recipe.steps.find((s) => s.id === d.step)?.because, others: [] };
     group.others.push(d);
     groups.set(key, group);
   }
   return [...groups.values()];
 });
+/** Ways that pay only from some number of flies on. */
+const bulk = (school: { fromFlies?: number }): boolean => school.fromFlies !== undefined && flies.value >= school.fromFlies;
 const chosen = computed(() => Object.keys(props.choice.methods ?? {}).length);
 const take = (key: string, school: string): void => emit("choose", { ...props.choice.methods, [key]: school });
 </script>
@@ -35,8 +37,8 @@ const take = (key: string, school: string): void => emit("choose", { ...props.ch
     <p class="mb-1 text-[0.93rem] text-soft">Good tiers differ. Each way is computed; none is wrong. Minutes are nominal until the room has its own.</p>
     <div class="sheet overflow-x-auto"><table><thead><tr><th scope="col">Step</th><th scope="col">Question</th><th scope="col">Tied here</th><th scope="col">The other way</th></tr></thead><tbody>
       <tr v-for="q in questions" :key="q.key">
-        <th scope="row" class="!border-b !border-rule">{{ q.step }}</th><td>{{ q.asks }}</td><td>{{ q.current }}</td>
-        <td><div v-for="d in q.others" :key="d.other.id" class="flex items-baseline gap-2 py-0.5"><button v-if="!fixed && !d.fault" class="btn !min-h-7 !px-2" :aria-label="`Take: ${d.other.words}, ${q.step}`" @click="take(q.key, d.other.id)">Take</button><span :class="{ 'text-soft': d.differences.length === 0 }">{{ d.sentence }}</span></div></td>
+        <th scope="row" class="!border-b !border-rule">{{ q.step }}</th><td>{{ q.asks }}</td><td>{{ q.current }}<span class="block text-[0.86rem] text-soft">{{ q.because ? `because ${q.because}` : "no reason given" }}</span></td>
+        <td><div v-for="d in q.others" :key="d.other.id" class="flex items-baseline gap-2 py-0.5"><button v-if="!fixed && !d.fault" class="btn !min-h-7 !px-2" :aria-label="`Take: ${d.other.words}, ${q.step}`" @click="take(q.key, d.other.id)">Take</button><span :class="{ 'text-soft': d.differences.length === 0 }">{{ d.sentence }}<span v-if="bulk(d.other)" class="tag ml-2">usual from {{ d.other.fromFlies }} flies on</span></span></div></td>
       </tr>
     </tbody></table></div>
   </section>

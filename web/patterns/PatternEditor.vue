@@ -9,6 +9,7 @@ import { proportionsOf, type Component, type Recipe, type RecipeStep } from "@ka
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import { lengthFigure } from "../parts/units";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
 import { draftOf, emptyRecipe, fileOf, isSame, slug, type Draft } from "./draft";
@@ -28,7 +29,7 @@ const recipes = useRecipes();
 const cache = useQueryCache();
 const { busy, refusal, send } = useChange();
 const begin = (): Draft => (props.entry && props.recipe ? draftOf({ ...props.entry, recipe: props.recipe }) : { base: 0, name: "", style: "", origin: "", species: "", recipe: emptyRecipe(), rows: [] });
-const { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, remove, add, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
+const { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
 if (props.entry && draft.value.base > props.entry.version) draft.value = begin();
 
 const open = ref<string>();
@@ -36,6 +37,7 @@ const looked = ref<string>();
 const note = ref("");
 const line = ref("");
 const lineProblem = ref("");
+const rehomedSteps = ref<string[]>([]);
 const inside = ref(false);
 const rows = useTemplateRef<InstanceType<typeof StepRow>[]>("rows");
 const fresh = useTemplateRef<HTMLInputElement>("fresh");
@@ -104,7 +106,8 @@ async function save(base: number): Promise<void> {
   </div>
   <RefusalNote :refusal="refusal" />
   <div v-if="refusal?.problem.changes && refusal.problem.version !== undefined" class="callout mb-3"><p v-for="c in refusal.problem.changes" :key="c.field"><b>{{ c.field }}</b>: {{ c.yours || "nothing" }} → {{ c.theirs || "nothing" }}</p><button class="btn mt-1" @click="save(refusal.problem.version)">Save mine on top of version {{ refusal.problem.version }}</button></div>
-  <PatternFacts v-model="draft" class="mb-3" />
+  <PatternFacts v-model="draft" class="mb-3" @rehome="rehomedSteps = rehome($event)" />
+  <p v-if="rehomedSteps.length > 0" class="sheet mb-3 p-2" role="status">Moved to another family of hooks: {{ rehomedSteps.join(", ") }} took its usual lengths; what was set on purpose stayed.</p>
   <div class="grid gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(21rem,1fr)]">
     <section aria-label="Steps" class="min-w-0">
       <VueDraggable v-model="draft.rows" tag="ol" handle=".handle" :animation="120" class="border border-rule">
@@ -129,9 +132,9 @@ async function save(base: number): Promise<void> {
         <select v-if="draft.recipe.forms.length > 1" :value="shown.form" class="field !min-h-8" aria-label="Weight" @change="choice = { ...choice, form: ($event.target as HTMLSelectElement).value }"><option v-for="f in draft.recipe.forms" :key="f.id" :value="f.id">{{ f.name }}</option></select>
         <label class="ml-1 flex items-center gap-1"><input v-model="inside" type="checkbox" class="h-5 w-5" />see inside</label></div>
       <figure class="h-64 border border-rule bg-[var(--fly-ground)]" data-testid="drawing"><FlyPicture v-if="tied.fly" :fly="tied.fly" :seed="id" :title="`${draft.name}, size ${shown.size}`" :inside="inside" measures :step="looked" /><figcaption v-else class="flex h-full items-center justify-center p-4 text-center text-[#33443f]">{{ tied.whole ?? "Name the hook, the sizes and the thread: then the fly is drawn." }}</figcaption></figure>
-      <p v-if="tied.fly" class="mt-1 flex flex-wrap items-baseline gap-x-3"><span><span class="fig">{{ tied.fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg</span></span><span><span class="fig">{{ Number(tied.fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span></span><span v-for="p in lengths" :key="p.step + p.kind" class="text-[0.92rem]"><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ p.mm.toFixed(1) }}</span></span></p>
+      <p v-if="tied.fly" class="mt-1 flex flex-wrap items-baseline gap-x-3"><span><span class="fig">{{ tied.fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg</span></span><span><span class="fig">{{ Number(tied.fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span></span><span v-for="p in lengths" :key="p.step + p.kind" class="text-[0.92rem]"><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ lengthFigure(p.mm) }}</span></span></p>
       <table v-if="needs.length > 0" class="sheet mt-2"><caption class="px-2 pt-1 text-left text-[0.9rem] font-semibold">For a dozen</caption><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="n in needs" :key="n.key"><td class="!py-0.5">{{ n.role }} <span class="text-[0.88rem] text-soft">{{ n.materialName }}</span></td><td class="!py-0.5 text-right"><NumberWords :words="n.words" /></td></tr></tbody></table>
-      <div v-if="missing.length > 0" class="callout mt-2"><p class="font-semibold">Not complete; it can be saved all the same.</p><ul class="max-h-40 list-disc overflow-y-auto pl-5 text-[0.93rem]"><li v-for="m in missing" :key="m">{{ m }}</li></ul></div>
+      <div v-if="missing.length > 0" class="callout mt-2"><p class="font-semibold">Not complete; it can be saved all the same.</p><ul tabindex="0" class="max-h-40 list-disc overflow-y-auto pl-5 text-[0.93rem]"><li v-for="m in missing" :key="m">{{ m }}</li></ul></div>
     </div></aside>
   </div>
 </template>

@@ -8,6 +8,7 @@ import MaterialPicker from "./MaterialPicker.vue";
 
 /** What a pattern is beside its steps: name, hook, sizes, colours, weight forms, finish, minutes and price. */
 const draft = defineModel<Draft>({ required: true });
+const emit = defineEmits<{ rehome: [hookModel: string] }>();
 const { hooks, data } = useCatalogue();
 const r = computed(() => draft.value.recipe);
 const styles = computed(() => [...new Set((data.value?.patterns ?? []).map((p) => p.style))].sort());
@@ -51,7 +52,7 @@ const lines = (text: string): string[] | undefined => {
     <div class="flex flex-wrap items-end gap-3">
       <label class="min-w-52 flex-1"><span class="label">Name</span><input v-model="draft.name" class="field w-full text-lg font-semibold" maxlength="80" required /></label>
       <label class="min-w-40"><span class="label">Style</span><input v-model="draft.style" class="field w-full" maxlength="80" list="styles" /></label><datalist id="styles"><option v-for="s in styles" :key="s" :value="s" /></datalist>
-      <label for="hook-model" class="grid"><span class="label">Hook</span><select id="hook-model" v-model="r.hookModel" class="field" aria-label="Hook"><option value="">not named yet</option><option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }} {{ h.name }}</option></select></label>
+      <label for="hook-model" class="grid"><span class="label">Hook</span><select id="hook-model" :value="r.hookModel" class="field" aria-label="Hook" @change="emit('rehome', value($event))"><option value="">not named yet</option><option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }} {{ h.name }}</option></select></label>
       <label><span class="label">Sizes</span><span class="flex items-center gap-1"><input v-model="r.sizes.from" class="field fig w-16" aria-label="From size" /> to <input v-model="r.sizes.to" class="field fig w-16" aria-label="To size" /></span></label>
       <label><span class="label">Minutes a fly</span><input class="field fig w-20" type="number" min="0" step="0.1" :value="r.minutesPerFly" @change="r.minutesPerFly = number($event)" /></label>
       <label><span class="label">Price a dozen, €</span><input class="field fig w-24" type="number" min="0" step="0.5" :value="r.pricePerDozenCents / 100" @change="r.pricePerDozenCents = Math.round(number($event) * 100)" /></label>
@@ -67,7 +68,7 @@ const lines = (text: string): string[] | undefined => {
           <button type="button" class="btn btn-plain" @click="addVariant"><Plus :size="16" aria-hidden="true" />a colour</button>
         </section>
         <section><h3 class="label">Weight forms</h3>
-          <div v-for="(f, i) in r.forms" :key="f.id" class="mb-2 border-l-2 border-rule pl-2"><div class="flex gap-2"><input v-model="f.name" class="field flex-1" :aria-label="`Name of weight form ${i + 1}`" maxlength="80" /><button v-if="r.forms.length > 1" type="button" class="btn btn-plain" aria-label="Take this form out" @click="r.forms.splice(i, 1)"><X :size="16" /></button></div>
+          <div v-for="(f, i) in r.forms" :key="f.id" class="mb-2 border-l-2 border-rule pl-2"><div class="flex gap-2"><input v-model="f.name" class="field flex-1" :aria-label="`Name of weight form ${i + 1}`" maxlength="80" /><select class="field w-28" :aria-label="`Hook of weight form ${i + 1}`" :value="f.hookModel ?? ''" @change="f.hookModel = value($event) || undefined"><option value="">same hook</option><option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }}</option></select><button v-if="r.forms.length > 1" type="button" class="btn btn-plain" aria-label="Take this form out" @click="r.forms.splice(i, 1)"><X :size="16" /></button></div>
             <span class="mr-2 text-[0.9rem] text-soft">without</span><label v-for="c in swappable.filter((x) => x.role !== 'thread')" :key="c.id" class="mr-3 inline-flex items-center gap-1 text-[0.92rem]"><input type="checkbox" :checked="f.omit.includes(c.id)" @change="toggleOmit(f, c.id)" />{{ c.role }}</label></div>
           <button type="button" class="btn btn-plain" @click="addForm"><Plus :size="16" aria-hidden="true" />a weight form</button>
         </section>

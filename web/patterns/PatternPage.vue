@@ -5,11 +5,12 @@ import { useRoute } from "vue-router";
 import { placeAt } from "@kasten/core/hooks";
 import { drawFly, svgFile } from "@kasten/core/drawing";
 import { differencesBetween, sayDifference, workingOf } from "@kasten/core/materials";
-import { sayStep, type FlyChoice } from "@kasten/core/patterns";
+import { sayStep, tieInsOf, type FlyChoice } from "@kasten/core/patterns";
 import type { Working } from "@kasten/contract/materials";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import { money, quantity } from "../parts/format";
+import { lengthFigure, units } from "../parts/units";
 import { useWorking } from "../parts/working";
 import { useSession } from "../team";
 import BeadTool from "./BeadTool.vue";
@@ -99,20 +100,22 @@ function saveDrawing(): void {
         <div><dt class="text-soft">Weight</dt><dd class="text-xl"><span class="fig">{{ fly.tied.mass.total.toFixed(0) }}</span><span class="unit">mg, {{ ((fly.tied.mass.total * DOZEN) / 1000).toFixed(1) }} g a dozen</span></dd></div>
         <div><dt class="text-soft">Time</dt><dd class="text-xl"><span class="fig">{{ Number(fly.minutes.toFixed(2)) }}</span><span class="unit">min a fly</span></dd></div>
         <div><dt class="text-soft">Price</dt><dd class="text-xl"><span class="fig">{{ money(priceNow) }}</span><span class="unit">a dozen</span></dd></div>
-        <div v-for="[name, mm] in marks" :key="name"><dt class="text-soft">{{ name }}</dt><dd class="text-xl"><span class="fig">{{ mm.toFixed(1) }}</span><span class="unit">mm</span></dd></div>
+        <div v-for="[name, mm] in marks" :key="name"><dt class="text-soft">{{ name }}</dt><dd class="text-xl"><span class="fig">{{ lengthFigure(mm) }}</span><span class="unit">{{ units }}</span></dd></div>
         <div v-if="shares.length > 1"><dt class="text-soft">{{ shares.map((s) => s.part).join(" : ") }}</dt><dd class="text-xl"><span class="fig">{{ shares.map((s) => Math.round(100 * s.share)).join(" : ") }}</span></dd></div>
       </dl>
       <div class="grid gap-5 lg:grid-cols-2">
         <section><h2 class="mb-1">Materials for a dozen</h2>
           <table class="sheet"><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Material</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="r in materials" :key="r.key"><th scope="row" class="!border-b !border-rule">{{ r.role }}{{ r.side ? ` ${r.side}` : "" }}</th><td>{{ r.materialName }}<span class="block text-[0.88rem] text-soft"><NumberWords :words="r.words" /></span></td><td class="whitespace-nowrap text-right"><button class="num text-lg" :aria-label="`Working of ${r.role}`" @click="show(r)">{{ quantity(r.issue, r.unit) }}</button></td></tr></tbody></table>
           <h2 class="mb-1 mt-4">Lengths against the ruler</h2>
-          <table class="sheet"><thead><tr><th scope="col">Part</th><th scope="col">Rule</th><th scope="col" class="text-right">mm</th><th v-if="comparing" scope="col" class="text-right">right</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.i"><th scope="row" class="!border-b !border-rule">{{ p.part }}<span v-if="p.kind === 'barb'" class="font-normal text-soft">, barbs</span></th><td class="text-soft">{{ p.rule }}</td><td class="fig text-right text-lg">{{ p.mm.toFixed(1) }}</td><td v-if="comparing" class="fig text-right text-lg">{{ p.then?.toFixed(1) ?? "–" }}</td></tr></tbody></table>
+          <table class="sheet"><thead><tr><th scope="col">Part</th><th scope="col">Rule</th><th scope="col" class="text-right">{{ units }}</th><th v-if="comparing" scope="col" class="text-right">right</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.i"><th scope="row" class="!border-b !border-rule">{{ p.part }}<span v-if="p.kind === 'barb'" class="font-normal text-soft">, barbs</span></th><td class="text-soft">{{ p.rule }}</td><td class="fig text-right text-lg">{{ lengthFigure(p.mm) }}</td><td v-if="comparing" class="fig text-right text-lg">{{ p.then === undefined ? "–" : lengthFigure(p.then) }}</td></tr></tbody></table>
         </section>
         <section><h2 class="mb-1">Steps</h2>
           <ol class="sheet"><li v-for="(s, i) in fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5 hover:bg-ground" @mouseenter="step = s.id" @mouseleave="step = undefined">
             <span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b class="mr-2">{{ s.name }}</b><span class="text-soft">{{ s.material?.name }}</span>
             <span class="block text-[0.93rem]">{{ sayStep(s.step) }}</span>
             <span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span>
+            <span v-if="s.step.stated" class="block text-[0.93rem] text-soft">as it was said: “{{ s.step.stated }}”</span>
+            <span v-if="s.step.tools?.length || s.step.skills?.length" class="block text-[0.93rem] text-soft">{{ [...(s.step.tools ?? []), ...(s.step.skills ?? [])].join(", ") }}</span>
             <span v-if="s.step.guard" class="block text-[0.93rem] text-soft">{{ s.step.guard }}</span>
             <span v-for="c in cautions.filter((x) => x.step === s.id)" :key="c.sentence" class="block text-[0.93rem] text-call">{{ c.sentence }}</span>
           </li></ol>
@@ -121,6 +124,8 @@ function saveDrawing(): void {
           <p v-for="a in recipe?.avoid ?? []" :key="a" class="text-[0.93rem]">Not to be: {{ a }}</p>
           <p v-for="a in recipe?.parents ?? []" :key="a.pattern" class="text-[0.93rem]">Comes from {{ a.pattern }}: {{ a.changes }}</p>
           <p v-for="c in recipe?.components.filter((x) => x.asStated) ?? []" :key="c.id" class="text-[0.93rem] text-soft">As it was said, {{ c.role }}: “{{ c.asStated }}”</p>
+          <p v-if="fly" class="mt-2 text-[0.93rem]">Tied in: <template v-for="(t, i) in tieInsOf(fly)" :key="t.place">{{ i > 0 ? "; " : "" }}at {{ t.place }}, {{ t.steps.join(", ") }} (<span class="fig">{{ t.wraps }}</span> wraps)</template>.</p>
+          <p v-if="fly?.ridesPointUp" class="text-[0.93rem]">Weighted eyes lashed on top: it swims point up, and is drawn so.</p>
           <h2 class="mb-1 mt-4">Beside the master fly</h2>
           <ul class="sheet px-3 py-1.5 text-[0.95rem]"><li v-for="(c, i) in checks" :key="i" class="py-0.5"><span class="tag mr-2">{{ c.when }}</span>{{ c.feature }}<span v-if="c.tolerance" class="text-soft">, {{ c.tolerance }}</span></li></ul>
         </section>

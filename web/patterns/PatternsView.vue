@@ -83,7 +83,7 @@ async function giveOut(): Promise<void> {
     <button v-if="narrowed" type="button" class="btn btn-plain" @click="clear">Show all</button>
   </form>
   <RefusalNote :refusal="refusal" />
-  <div v-if="wrongFile.length > 0" class="callout mb-3" role="alert"><p class="font-semibold">Nothing was taken in. The file is not right in {{ wrongFile.length }} {{ wrongFile.length === 1 ? "place" : "places" }}:</p><ul class="max-h-48 list-disc overflow-y-auto pl-5"><li v-for="w in wrongFile.slice(0, 200)" :key="w.path + w.detail"><span class="fig">{{ w.path }}</span>: {{ w.detail }}</li></ul></div>
+  <div v-if="wrongFile.length > 0" class="callout mb-3" role="alert"><p class="font-semibold">Nothing was taken in. The file is not right in {{ wrongFile.length }} {{ wrongFile.length === 1 ? "place" : "places" }}:</p><ul tabindex="0" class="max-h-48 list-disc overflow-y-auto pl-5"><li v-for="w in wrongFile.slice(0, 200)" :key="w.path + w.detail"><span class="fig">{{ w.path }}</span>: {{ w.detail }}</li></ul></div>
   <p v-if="taken" class="sheet mb-3 p-3" role="status">Taken in. {{ taken }}.</p>
   <ul ref="grid" class="relative" :style="{ height: `${virtual.getTotalSize()}px` }" aria-label="Patterns">
     <template v-for="row in virtual.getVirtualItems()" :key="String(row.key)">

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { judgeSubstitute, sayDifference } from "@kasten/core/materials";
-import type { FlyChoice, Recipe } from "@kasten/core/patterns";
+import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";
 
 /** Materials that the pattern allows in another's place, with what each changes and what it takes away. */
 const props = defineProps<{ recipe: Recipe; choice: FlyChoice }>();
 const { hooks, materials } = useCatalogue();
 const rows = computed(() => {
-  const model = hooks.value.get(props.recipe.hookModel);
+  const model = hooks.value.get(hookOf(props.recipe, props.choice.form));
   if (!model) return [];
   const request = { recipe: props.recipe, choice: props.choice, model, materials: materials.value };
   return props.recipe.components.flatMap((c) => (c.alternates ?? []).map((a) => ({ role: c.role, ...judgeSubstitute(request, c.id, a.material, 120) })));

@@ -1,6 +1,6 @@
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
-import { composeFly, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { composeFly, hookOf, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { DomainError, sentenceOf } from "@kasten/core/errors";
 import type { HookModel } from "@kasten/core/hooks";
 import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
@@ -33,7 +33,7 @@ export function useCatalogue() {
 
   /** One fly by computation, in the page itself; or the sentence that says why not. */
   function tie(recipe: Recipe, choice: FlyChoice, options: { keepProfiles?: boolean; incomplete?: boolean } = {}): Tied {
-    const model = hooks.value.get(recipe.hookModel);
+    const model = hooks.value.get(hookOf(recipe, choice.form));
     if (!model) return { fault: recipe.hookModel ? `The hook “${recipe.hookModel}” is not known here.` : "The hook is not named." };
     return attempt(() => composeFly(recipe, choice, model, materials.value, options));
   }

@@ -36,14 +36,14 @@ export const draftOf = (p: { name: string; style: string; origin: string; specie
 });
 
 /** How one row is understood, in its place in the list. */
-export function readRow(draft: Draft, index: number, materials: ReadonlyMap<string, Material>, numberWords: Record<string, number>): StepReading {
+export function readRow(draft: Draft, index: number, materials: ReadonlyMap<string, Material>, numberWords: Record<string, number>, family?: string): StepReading {
   const row = draft.rows[index] as DraftRow;
   const component = draft.recipe.components.find((c) => c.id === row.component);
   const code = component?.material[0]?.value;
   const form = code === undefined ? undefined : materials.get(code)?.form;
   const boundIn = draft.rows.slice(0, index).findLast((r) => r.component !== undefined && r.component === row.component && r.was?.do === "lay" && (r.was.countedWhenWound === true || r.was.hanging === true))?.id;
   const isKnot = row.component === undefined && row.was?.do === "whip";
-  return readStep(row.text, { id: row.id, was: row.was, component: row.component, role: component?.role ?? (isKnot ? "thread" : undefined), form: form ?? (isKnot ? "thread" : undefined), boundIn, numberWords });
+  return readStep(row.text, { id: row.id, was: row.was, component: row.component, role: component?.role ?? (isKnot ? "thread" : undefined), form: form ?? (isKnot ? "thread" : undefined), boundIn, numberWords, family });
 }
 
 /** The recipe that the rows make; a row that is not understood counts as it was last understood. */
@@ -62,10 +62,10 @@ const unique = (wanted: string, taken: Iterable<string>): string => {
 export const slug = (text: string): string => text.toLowerCase().normalize("NFKD").replace(/\p{M}/gu, "").replace(/[^a-z0-9]+/g, "-").replace(/^-+|-+$/g, "").slice(0, 60);
 
 /** What a whole typed line would add: a row, and the part that it needs if the pattern has none of it yet. */
-export function addLine(draft: Draft, text: string, materials: ReadonlyMap<string, Material>, numberWords: Record<string, number>): { row: DraftRow; component?: Component; problem?: string } {
+export function addLine(draft: Draft, text: string, materials: ReadonlyMap<string, Material>, numberWords: Record<string, number>, family?: string): { row: DraftRow; component?: Component; problem?: string } {
   const used = draft.recipe.components;
   const materialOf = (c: Component | undefined) => (c?.material[0] ? materials.get(c.material[0].value) : undefined);
-  const line = readLine(text, { materials: materials.values(), ofRole: (role) => materialOf(used.find((c) => c.role === role)), step: { id: "new", numberWords } });
+  const line = readLine(text, { materials: materials.values(), ofRole: (role) => materialOf(used.find((c) => c.role === role)), step: { id: "new", numberWords, family } });
   if (line.role === "thread" && /\bwhip|knot\b/i.test(text)) return { row: { id: unique("whip", draft.rows.map((r) => r.id)), text: line.how, was: line.reading.step } };
   const isAct = line.role === undefined && line.reading.step?.do === "act";
   if (isAct) return { row: { id: unique("act", draft.rows.map((r) => r.id)), text, was: line.reading.step } };
@@ -73,7 +73,7 @@ export function addLine(draft: Draft, text: string, materials: ReadonlyMap<strin
   const there = used.find((c) => c.role === line.role && (!line.material || c.material.some((m) => m.value === line.material?.code)));
   const component: Component | undefined = there ? undefined : { id: unique(slug(line.role), used.map((c) => c.id)), role: line.role, material: line.material ? [{ value: line.material.code }] : [], ...(line.material ? {} : { asStated: text }) };
   const id = unique(slug(line.role), draft.rows.map((r) => r.id));
-  return { row: { id, component: (there ?? component)?.id, text: line.how, was: line.reading.step && { ...line.reading.step, id, name: line.role, component: (there ?? component)?.id } as RecipeStep }, component };
+  return { row: { id, component: (there ?? component)?.id, text: line.reading.step && line.reading.assumed.some((a) => a.endsWith(" hook")) ? sayStep(line.reading.step) : line.how, was: line.reading.step && { ...line.reading.step, id, name: line.role, component: (there ?? component)?.id } as RecipeStep }, component };
 }
 
 /** The file that is saved. Components that no step, finish or glue uses any more are taken out, but for the hook and the thread. */

@@ -1,7 +1,7 @@
 import { useDebouncedRefHistory, useStorage } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { formatSize, sizeNumber } from "@kasten/core/hooks";
-import { missingFrom, moveStep, orderFaults, ownBeadFaults, roomToMove, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { missingFrom, orderFaults, ownBeadFaults, rehomed, sayStep, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
 import { addLine, readRow, recipeOfDraft, type Draft } from "./draft";
@@ -10,14 +10,16 @@ const MOST_FAULTY = 8;
 
 /** The draft of a pattern, how it is understood, and the fly that it makes. One writer: the verbs below. */
 export function useDraft(id: string, initial: () => Draft) {
-  const { materials, tie } = useCatalogue();
+  const { materials, hooks, tie } = useCatalogue();
   const { person } = useSession();
   const draft = useStorage<Draft>(`kasten.draft.${id}`, initial(), undefined, { deep: true });
   const { undo, redo, canUndo, canRedo } = useDebouncedRefHistory(draft, { deep: true, debounce: 400, capacity: 60 });
+  /** What is usual on the hook, for lengths that nobody says. */
+  const family = computed(() => hooks.value.get(draft.value.recipe.hookModel)?.family);
   const numberWords = computed(() => person.value?.numberWords ?? {});
   const choice = ref<FlyChoice>({ size: draft.value.recipe.sizes.from, variant: draft.value.recipe.variants[0]?.id ?? "", form: draft.value.recipe.forms[0]?.id ?? "" });
 
-  const readings = computed(() => draft.value.rows.map((_, i) => readRow(draft.value, i, materials.value, numberWords.value)));
+  const readings = computed(() => draft.value.rows.map((_, i) => readRow(draft.value, i, materials.value, numberWords.value, family.value)));
   const recipe = computed<Recipe>(() => recipeOfDraft(draft.value, readings.value));
   watch(readings, (now) => {
     // The last understood step is kept with its row, so that half-typed words do not make the fly vanish.
@@ -70,16 +72,32 @@ export function useDraft(id: string, initial: () => Draft) {
     return at;
   });
 
+  /** Moves the pattern to another hook: lengths that were usual on the old family become usual on the new one. */
+  function rehome(hookModel: string): string[] {
+    const [from, to] = [family.value ?? "", hooks.value.get(hookModel)?.family ?? ""];
+    if (!from || !to || from === to) {
+      draft.value.recipe.hookModel = hookModel;
+      return [];
+    }
+    const { recipe: next, changed } = rehomed(recipe.value, hookModel, from, to);
+    draft.value.recipe.hookModel = hookModel;
+    const steps = new Map(next.steps.map((s) => [s.id, s]));
+    draft.value.rows = draft.value.rows.map((row) => {
+      const step = steps.get(row.id);
+      return step && changed.includes(step.name) ? { ...row, was: step, text: sayStep(step) } : row;
+    });
+    return changed;
+  }
+
   const move = (from: number, to: number): void => {
     if (to < 0 || to >= draft.value.rows.length || from === to) return;
     const row = draft.value.rows[from];
     if (row) draft.value.rows = [...draft.value.rows.filter((_, i) => i !== from).slice(0, to), row, ...draft.value.rows.filter((_, i) => i !== from).slice(to)];
   };
-  const room = (index: number) => roomToMove({ ...recipe.value, steps: moveStep(recipe.value.steps, index, index) }, index);
   const remove = (index: number): void => void (draft.value.rows = draft.value.rows.filter((_, i) => i !== index));
   /** Adds what was typed; before the knot when there is one, unless it is a knot itself. */
   function add(text: string): string | undefined {
-    const { row, component, problem } = addLine(draft.value, text, materials.value, numberWords.value);
+    const { row, component, problem } = addLine(draft.value, text, materials.value, numberWords.value, family.value);
     if (problem !== undefined) return problem;
     if (component) draft.value.recipe.components.push(component);
     const knot = draft.value.rows.findIndex((r) => r.was?.do === "whip");
@@ -87,5 +105,5 @@ export function useDraft(id: string, initial: () => Draft) {
     draft.value.rows = [...draft.value.rows.slice(0, at), row, ...draft.value.rows.slice(at)];
     return undefined;
   }
-  return { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, room, remove, add, undo, redo, canUndo, canRedo };
+  return { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, undo, redo, canUndo, canRedo };
 }

@@ -1,7 +1,7 @@
 import { computed, type MaybeRefOrGetter, toValue } from "vue";
 import { compareSizes, formatSize, sizeNumber, sizeWithin } from "@kasten/core/hooks";
 import { hookRequirement, requirementsOf } from "@kasten/core/materials";
-import { cautionsOf, checksOf, ownBeadFaults, proportionsOf, sharesOfShank, type FlyChoice } from "@kasten/core/patterns";
+import { cautionsOf, checksOf, hookOf, ownBeadFaults, proportionsOf, sharesOfShank, type FlyChoice } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";
 
 export const DOZEN = 12;
@@ -21,11 +21,12 @@ export function useSizes(pattern: MaybeRefOrGetter<string>) {
 
 /** One fly of a pattern with everything that its page shows. */
 export function usePatternFly(pattern: MaybeRefOrGetter<string>, choice: MaybeRefOrGetter<FlyChoice>, version?: MaybeRefOrGetter<number | undefined>) {
-  const { hooks, patterns, fly } = useCatalogue();
+  const { hooks, recipeOf, fly } = useCatalogue();
   const tied = computed(() => fly(toValue(pattern), toValue(choice), { keepProfiles: true, version: toValue(version) }));
   const materials = computed(() => {
     const f = tied.value.fly;
-    const model = hooks.value.get(patterns.value.get(toValue(pattern))?.hookModel ?? "");
+    const recipe = recipeOf(toValue(pattern), toValue(version));
+    const model = recipe && hooks.value.get(hookOf(recipe, toValue(choice).form));
     return f && model ? [hookRequirement(model, f.hook.size, DOZEN), ...requirementsOf(f, DOZEN)] : [];
   });
   const proportions = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));

@@ -82,6 +82,14 @@ export const clauses: Clause[] = [
   clause(["seat"], `at\\s+(${PLACE})`, "at the eye", (s, [at]) => place(s, "from", at)),
   clause(["glue", "act"], `at\\s+(${PLACE})`, "at the bend", (s, [at]) => place(s, "at", at)),
   // Quantities of what is wound.
+  clause(["wind"], `at\\s+most\\s+(${NUMBER})\\s+turns?`, "at most 4 turns", (s, [n]) => number(s, "atMost", n, 0.5)),
+  clause(["wind"], `(${NUMBER})\\s*(?:to|–|-)\\s*(${NUMBER})\\s+turns?`, "3 to 4 turns", (s, [a, b]) => {
+    const [low, high] = [readNumber(a ?? ""), readNumber(b ?? "")];
+    if (low === undefined || high === undefined || !(low > 0) || high < low) return false;
+    s.spread = [low, high];
+    return rule(s, { turns: (low + high) / 2 });
+  }),
+  clause(["wind", "lay"], "(?:hollow\\s+side\\s+(in|out)|(?:shiny|good)\\s+side\\s+(in|out))", "hollow side in", (s, [hollow, shiny]) => flag("face", hollow ? hollow.toLowerCase() : shiny?.toLowerCase() === "out" ? "in" : "out")(s)),
   clause(["wind"], `(${NUMBER})\\s+touching\\s+turns?`, "6 touching turns", (s, [n]) => number(s, "turns", n, 0.1) && rule(s, { touching: true, turns: s.turns })),
   clause(["wind", "whip"], `(${NUMBER})\\s+turns?`, "5 turns", (s, [n]) => number(s, "turns", n, 0.1) && rule(s, { turns: s.turns })),
   clause(["wind"], `(?:in\\s+)?touching(?:\\s+turns)?`, "touching", (s) => rule(s, { touching: true })),
@@ -120,6 +128,11 @@ export const clauses: Clause[] = [
   clause(["wind"], "one\\s+feather\\s+at\\s+a\\s+time", "one feather at a time", flag("take", { from: "feather" })),
   // Quantities of what is laid.
   clause(["lay"], `(${NUMBER})\\s*mm\\s+of\\s+(?:fibres?|stem)`, "3 mm of fibres", (s, [n]) => amountOf(s, "spanMm", n)),
+  clause(["lay"], `(${NUMBER})\\s*(?:to|–|-)\\s*(${NUMBER})\\s+(fibres?|herls?|barbs?|strands?)(\\s+(?:folded|doubled))?`, "6 to 8 fibres", (s, [a, b, noun, f]) => spreadOf(s, a, b, noun, f)),
+  clause(["lay"], `about\\s+(${NUMBER})\\s+(fibres?|herls?|barbs?|strands?)(\\s+(?:folded|doubled))?`, "about 8 fibres", (s, [n, noun, f]) => {
+    const middle = readNumber(n ?? "");
+    return middle !== undefined && spreadOf(s, sayNumber(Math.max(1, Math.floor(middle * (1 - HEDGE)))), sayNumber(Math.ceil(middle * (1 + HEDGE))), noun, f);
+  }),
   clause(["lay"], `(${NUMBER})\\s+(?:fibres?|herls?|barbs?)`, "10 fibres", (s, [n]) => whole(readNumber(n ?? "")) && amountOf(s, "fibres", n)),
   clause(["lay"], `(${NUMBER})\\s+strands?(\\s+(?:folded|doubled))?`, "2 strands folded", (s, [n, f]) => {
     const strands = readNumber(n ?? "");
@@ -145,6 +158,9 @@ export const clauses: Clause[] = [
     s.amount = { feathers: 2 * pairs, paired: true };
     return true;
   }),
+  clause(["lay"], `(${NUMBER})\\s+(?:feather\\s+)?tips?`, "2 tips", (s, [n]) => amountOf(s, "feathers", n) && featherPart(s, "tip")),
+  clause(["lay"], `(${NUMBER})\\s+flanks?|(one)\\s+flank`, "one flank", (s, [n, one]) => amountOf(s, "feathers", n ?? one) && featherPart(s, "one flank")),
+  clause(["lay"], "centre\\s+(?:cut\\s+)?out", "centre out", (s) => featherPart(s, "centre out")),
   clause(["lay"], `(${NUMBER})\\s+(?:whole\\s+)?feathers?`, "half a feather", (s, [n]) => amountOf(s, "feathers", n)),
   clause(["lay"], `(${NUMBER})\\s+pieces?`, "1 piece", (s, [n]) => whole(readNumber(n ?? "")) && amountOf(s, "pieces", n)),
   clause(["lay"], `(?:${"tail|wing|throat|legs|topping|flash"})?\\s*(?:=|as\\s+long\\s+as|length)\\s*(${LENGTH})`, "= half shank", (s, [l]) => length(s, "shown", l)),
@@ -172,6 +188,7 @@ export const clauses: Clause[] = [
   clause(["dress"], "touched(?:\\s+on(?:\\s+waxed\\s+thread)?)?", "touched on waxed thread", (s) => way(s, "dubbing way", "touched")),
   clause(["dress"], "brushed(?:\\s+out)?", "brushed out", flag("brushed")),
   // Hard parts, glue, and what adds no material.
+  clause(["seat"], "(?:lashed\\s+)?(on\\s+top|underneath)", "on top", (s, [side]) => flag("lashed", side?.toLowerCase().replace(/\s+/g, " "))(s)),
   clause(["seat"], `(?:×|x)?\\s*(${NUMBER})\\s+of\\s+them`, "2 of them", (s, [n]) => whole(readNumber(n ?? "")) && number(s, "count", n, 1)),
   clause(["glue"], `(${NUMBER})\\s+drops?`, "1 drop", (s, [n]) => number(s, "drops", n, 0.1)),
   clause(["glue"], `open\\s+(${NUMBER})\\s*min(?:utes)?`, "open 5 min", (s, [n]) => number(s, "openMinutes", n)),
@@ -183,6 +200,25 @@ export const clauses: Clause[] = [
   clause(["act"], `(${NUMBER})\\s*min(?:utes)?`, "0.5 min", (s, [n]) => number(s, "minutes", n)),
   clause("any", `(${NUMBER})\\s+wraps?`, "5 wraps", (s, [n]) => number(s, "wraps", n, 1)),
 ];
+
+/** How far a hedged count may be off: “about 8” is 6 to 10. */
+const HEDGE = 0.25;
+
+/** A count given as a range: its middle is computed with, and both ends are kept. */
+function spreadOf(said: Said, a: string | undefined, b: string | undefined, noun = "fibres", folded?: string): boolean {
+  const [low, high] = [readNumber(a ?? ""), readNumber(b ?? "")];
+  if (low === undefined || high === undefined || !whole(low) || !whole(high) || high < low) return false;
+  const middle = Math.round((low + high) / 2);
+  said.spread = [low, high];
+  said.amount = noun.startsWith("strand") ? { strands: middle, folded: folded !== undefined } : { fibres: middle };
+  return true;
+}
+
+function featherPart(said: Said, part: string): boolean {
+  const feathers = (said.amount as { feathers?: number } | undefined)?.feathers ?? 1;
+  said.amount = { feathers, part };
+  return true;
+}
 
 function amountOf(said: Said, key: string, text: string | undefined): boolean {
   const n = text === undefined ? undefined : readNumber(text);
@@ -204,7 +240,7 @@ const tieInWords = (t: { at: Place; wraps?: number }): string => `tied in at ${s
 function quantityWords(step: RecipeStep): string[] {
   switch (step.do) {
     case "seat":
-      return [`at ${sayPlace(step.from)}`, step.count === undefined ? "" : `${step.count} of them`];
+      return [`at ${sayPlace(step.from)}`, step.lashed ? `lashed ${step.lashed}` : "", step.count === undefined ? "" : `${step.count} of them`];
     case "wind":
       return windWords(step);
     case "lay":
@@ -240,7 +276,9 @@ function takeWords(take: (RecipeStep & { do: "wind" })["take"]): string {
 function windWords(step: RecipeStep & { do: "wind" }): string[] {
   return [
     step.rope === undefined ? "" : `rope of ${step.rope}`,
-    ruleWords(step.rule),
+    step.spread && step.rule.turns !== undefined ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns` : ruleWords(step.rule),
+    step.atMost === undefined ? "" : `at most ${sayNumber(step.atMost)} turns`,
+    step.face ? `hollow side ${step.face}` : "",
     step.passes === undefined ? "" : step.passes === 2 ? "there and back" : `${step.passes} ${step.passes === 1 ? "layer" : "layers"}`,
     step.stretch === undefined ? "" : `stretched ${sayNumber(step.stretch)} times`,
     step.counter === undefined ? "" : step.counter ? "counter" : "with the body",
@@ -261,14 +299,19 @@ function amountWords(amount: (RecipeStep & { do: "lay" })["amount"]): string {
   if ("slipWidth" in amount) return `slips ${sayLength(amount.slipWidth)} wide`;
   if ("strands" in amount) return `${amount.strands} ${amount.strands === 1 ? "strand" : "strands"}${amount.folded ? " folded" : ""}`;
   if ("patchMm2" in amount) return `patch of ${sayNumber(amount.patchMm2)} mm²`;
+  if ("feathers" in amount && amount.part) return amount.part === "tip" ? `${sayNumber(amount.feathers)} ${amount.feathers === 1 ? "tip" : "tips"}` : amount.part === "one flank" ? `${sayNumber(amount.feathers)} ${amount.feathers === 1 ? "flank" : "flanks"}` : `${sayNumber(amount.feathers)} ${amount.feathers === 1 ? "feather" : "feathers"}, centre out`;
   if ("feathers" in amount) return amount.paired ? `${sayNumber(amount.feathers / 2)} ${amount.feathers === 2 ? "pair" : "pairs"} of feathers` : `${sayNumber(amount.feathers)} ${amount.feathers === 1 ? "feather" : "feathers"}`;
   return `${amount.pieces} ${amount.pieces === 1 ? "piece" : "pieces"}`;
 }
 
+const spreadWords = (amount: (RecipeStep & { do: "lay" })["amount"], [low, high]: [number, number]): string =>
+  `${sayNumber(low)} to ${sayNumber(high)} ${"strands" in amount ? `strands${amount.folded ? " folded" : ""}` : "fibres"}`;
+
 function layWords(step: RecipeStep & { do: "lay" }): string[] {
   const attitude = step.attitude === "sides" ? "to both sides" : step.attitude === "over" ? "over the back" : step.attitude ? `pointing ${step.attitude}` : "";
   return [
-    amountWords(step.amount),
+    step.spread ? spreadWords(step.amount, step.spread) : amountWords(step.amount),
+    step.face ? `hollow side ${step.face}` : "",
     step.shown ? `= ${sayLength(step.shown)}`.replace("= to", "to").replace(/= (.* past )/, "$1") : "",
     attitude,
     step.countedWhenWound ? "counted when wound" : "",

@@ -1,4 +1,4 @@
-import type { Material } from "../../materials";
+import { threadNumberOf, type Material } from "../../materials";
 import { roles, type Role } from "../recipe";
 import { readStep, type StepContext, type StepReading } from "./read";
 
@@ -20,7 +20,8 @@ export function findMaterials(words: string, materials: Iterable<Material>, used
   const score = (m: Material) => letters(m.name).split(" ").length - (used.has(m.code) ? 10 : 0);
   return [...materials]
     .filter((m) => {
-      const have = letters(`${m.name} ${m.colourName ?? ""} ${m.form} ${m.code}`).split(" ");
+      const number = m.thread ? threadNumberOf(m.thread.denier).replace("/", " ") : "";
+      const have = letters(`${m.name} ${m.colourName ?? ""} ${m.form} ${m.code} ${number}`).split(" ");
       return wanted.every((w) => have.some((h) => h.startsWith(w) || (w.length > 3 && w.startsWith(h) && h.length > 3)));
     })
     .sort((a, b) => score(a) - score(b) || a.name.localeCompare(b.name));

@@ -2,7 +2,8 @@ import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import type { RecipeStep, Role } from "../recipe";
 import { clauses, sayStep, type Said } from "./clauses";
-import { sayPlace } from "./text";
+import { sayLength, sayPlace } from "./text";
+import { proportionsOfFamily } from "../families";
 
 /** What a line is about, as far as it is known before it is read. */
 export interface StepContext {
@@ -14,6 +15,8 @@ export interface StepContext {
   form?: MaterialForm;
   /** The same component was bound in by this earlier step. */
   boundIn?: string;
+  /** Family of the hook, for lengths that nobody says. */
+  family?: string;
   /** Loose number words of the person who types. */
   numberWords?: Record<string, number>;
 }
@@ -35,7 +38,7 @@ export interface StepReading {
   rest: string[];
 }
 
-const layWordsAt = /\b(?:fibres?|strands?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;
+const layWordsAt = /\b(?:fibres?|strands?|tips?\b(?<!the\s+tip)|flanks?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;
 
 const windWords = /\b(?:turns?|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch)\b/i;
 /** Parts that stand off the shank are laid unless something is said that only a winding has. */
@@ -140,7 +143,7 @@ export function readStep(text: string, context: StepContext): StepReading {
   const assumed = assume(said, kind, context);
   const missing = missingQuantity(said, kind);
   if (missing) doubts.push({ text: "", sentence: missing });
-  return { step: missing ? undefined : build(said, kind, context), understood, assumed, doubts: [...doubts, ...restDoubts(rest, kind)], rest };
+  return { step: missing ? undefined : build(text, said, kind, context), understood, assumed, doubts: [...doubts, ...restDoubts(rest, kind)], rest };
 }
 
 function restDoubts(rest: string[], kind: RecipeStep["do"]): StepDoubt[] {
@@ -150,7 +153,7 @@ function restDoubts(rest: string[], kind: RecipeStep["do"]): StepDoubt[] {
   return [{ text: rest.join(" "), sentence: `“${rest.join(" ")}” is not understood. Here one can say ${shown}.` }];
 }
 
-function assume(said: Said, kind: RecipeStep["do"], { role, boundIn }: StepContext): string[] {
+function assume(said: Said, kind: RecipeStep["do"], { role, form, boundIn, family, was }: StepContext): string[] {
   const assumed: string[] = [];
   const usual = role ? usualZones[kind === "whip" ? "head" : role] : kind === "whip" ? usualZones.head : undefined;
   const needsZone = kind === "wind" || kind === "lay" || kind === "dress" || kind === "whip";
@@ -173,6 +176,7 @@ function assume(said: Said, kind: RecipeStep["do"], { role, boundIn }: StepConte
     said.attitude = usualAttitudes[role];
     assumed.push(`pointing ${said.attitude === "over" ? "over the back" : String(said.attitude)}`);
   }
+  if (family !== undefined && was === undefined && role) assumed.push(...assumeLengths(said, kind, role, form, family));
   if (kind === "act" && said.minutes === undefined && said.act !== undefined) {
     said.minutes = 0.2;
     assumed.push("0.2 min");
@@ -183,6 +187,22 @@ function assume(said: Said, kind: RecipeStep["do"], { role, boundIn }: StepConte
   }
   if (kind === "wind" && said.tiedIn === undefined && boundIn !== undefined) said.tiedIn = boundIn;
   return assumed;
+}
+
+/** What is usual on this family of hooks, for a new step that says no length of its own. */
+function assumeLengths(said: Said, kind: RecipeStep["do"], role: Role, form: MaterialForm | undefined, family: string): string[] {
+  const usual = proportionsOfFamily(family);
+  const length = usual.shown[role];
+  if (kind === "lay" && said.shown === undefined && said.hanging === undefined && said.countedWhenWound === undefined && length) {
+    said.shown = length;
+    if (said.attitude === undefined) said.attitude = usualAttitudes[role];
+    return [`${sayLength(length)}, as on a ${family} hook`];
+  }
+  if (kind === "wind" && form === "hackle" && said.barb === undefined) {
+    said.barb = role === "collar" ? usual.collar : usual.hackle;
+    return [`barbs as on a ${family} hook`];
+  }
+  return [];
 }
 
 function missingQuantity(said: Said, kind: RecipeStep["do"]): string | undefined {
@@ -214,25 +234,28 @@ function missingQuantity(said: Said, kind: RecipeStep["do"]): string | undefined
 
 /** What the words of a step say; everything else of a step is kept when it is read again. */
 const saidKeys: Record<RecipeStep["do"], readonly string[]> = {
-  seat: ["from", "count"],
-  wind: ["from", "to", "rule", "passes", "stretch", "rope", "laid", "take", "barb", "counter", "sweep", "tiedIn"],
-  lay: ["from", "to", "amount", "shown", "attitude", "countedWhenWound", "hanging", "overTake", "trimMm"],
+  seat: ["from", "count", "lashed"],
+  wind: ["from", "to", "rule", "passes", "stretch", "rope", "laid", "take", "barb", "counter", "sweep", "tiedIn", "spread", "atMost", "face"],
+  lay: ["from", "to", "amount", "spread", "face", "shown", "attitude", "countedWhenWound", "hanging", "overTake", "trimMm"],
   dress: ["from", "to", "fullness", "shape", "noodle", "thickness", "loopMm", "brushed"],
   thread: [], glue: ["at", "drops", "openMinutes"], act: ["act", "at", "minutes", "direction"], whip: ["from", "to", "turns"],
 };
 const spoken = new Set(Object.values(saidKeys).flat());
 const spokenWays = ["hackle tied in", "hackle turns"];
 
-function build(said: Said, kind: RecipeStep["do"], { was, id, component }: StepContext): RecipeStep {
+function build(text: string, said: Said, kind: RecipeStep["do"], { was, id, component }: StepContext): RecipeStep {
   const kept = Object.fromEntries(Object.entries(was ?? {}).filter(([k]) => !spoken.has(k) && k !== "do" && k !== "tieIn" && k !== "methods"));
   const links = was?.do === kind ? Object.fromEntries(Object.entries(was).filter(([k]) => ["tiedIn", "carries", "glue"].includes(k))) : {};
   const own = Object.fromEntries(saidKeys[kind].filter((k) => said[k] !== undefined).map((k) => [k, said[k]]));
   const keptWays = Object.fromEntries(Object.entries(was?.methods ?? {}).filter(([q]) => !spokenWays.includes(q) && !(q === "dubbing way" && kind === "dress")));
   const methods = { ...keptWays, ...said.methods };
-  return {
+  const step = {
     name: nameOf(said, kind), ...kept, id, ...(component !== undefined && { component }), do: kind, ...links, ...own,
     ...(said.tieIn !== undefined && { tieIn: said.tieIn }), ...(Object.keys(methods).length > 0 && { methods }),
   } as unknown as RecipeStep;
+  // As it was said and as it was understood are both kept, where they are not the same words.
+  const { stated: _stated, ...plain } = step;
+  return text.trim() === sayStep(plain as RecipeStep) ? (plain as RecipeStep) : { ...step, stated: text.trim() };
 }
 
 const nameOf = (said: Said, kind: RecipeStep["do"]): string => (kind === "whip" ? "whip finish" : kind === "act" ? String(said.act ?? "act") : "step");

@@ -81,10 +81,10 @@ export function sayLength(rule: LengthRule): string {
 }
 
 /** A place on the shank as it is typed, in one group. */
-export const PLACE = `(?:(?:the\\s+)?(?:into\\s+the\\s+bend|mid-?\\s?shank|middle|point|barb|bend|eye(?!s|\\s+length)|behind\\s+the\\s+bead)|${NUMBER}\\s*eyes?(?:\\s+lengths?)?(?:\\s+behind\\s+the\\s+(?:eye|bead))?|${NUMBER}\\s*(?:of\\s+(?:the\\s+)?)?(?:the\\s+)?shank|\\d+\\s*%)`;
+export const PLACE = `(?:(?:the\\s+)?(?:into\\s+the\\s+bend|between\\s+the\\s+bends|mid-?\\s?shank|middle|point|barb|bend|eye(?!s|\\s+length)|behind\\s+the\\s+bead)|${NUMBER}\\s*eyes?(?:\\s+lengths?)?(?:\\s+behind\\s+the\\s+(?:eye|bead))?|${NUMBER}\\s*(?:of\\s+(?:the\\s+)?)?(?:the\\s+)?shank|\\d+\\s*%)`;
 
 const namedPlaces: Record<string, Place> = {
-  "into the bend": { landmark: "intoBend" }, point: { landmark: "point" }, barb: { landmark: "barb" }, bend: { landmark: "bend" }, eye: { landmark: "eye" }, "behind the bead": { landmark: "eye" },
+  "into the bend": { landmark: "intoBend" }, "between the bends": { landmark: "betweenBends" }, point: { landmark: "point" }, barb: { landmark: "barb" }, bend: { landmark: "bend" }, eye: { landmark: "eye" }, "behind the bead": { landmark: "eye" },
   "mid-shank": { fraction: 0.5 }, "mid shank": { fraction: 0.5 }, midshank: { fraction: 0.5 }, middle: { fraction: 0.5 },
 };
 
@@ -107,5 +107,5 @@ export function readPlace(text: string): Place | undefined {
 export function sayPlace(place: Place): string {
   if ("eyeLengths" in place) return `${sayNumber(place.eyeLengths)} eyes`;
   if ("fraction" in place) return place.fraction === 0.5 ? "mid-shank" : `${sayNumber(place.fraction)} shank`;
-  return place.landmark === "intoBend" ? "into the bend" : place.landmark;
+  return place.landmark === "intoBend" ? "into the bend" : place.landmark === "betweenBends" ? "between the bends" : place.landmark;
 }

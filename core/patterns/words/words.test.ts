@@ -64,6 +64,16 @@ describe("how a step is done, as it is said", () => {
     ["noodle of 2 shanks full, from mid-shank to bend", dubbed, { noodle: { of: "shank", times: 2 }, thickness: "full", from: { fraction: 0.5 } }],
     ["0.4 to 0.2 gape full, brushed out", dubbed, { fullness: [{ of: "gape", times: 0.4 }, { of: "gape", times: 0.2 }], brushed: true }],
     ["cigar 0.5 gape, in a loop of 40 mm", dubbed, { shape: "cigar", fullness: [{ of: "gape", times: 0.5 }, { of: "gape", times: 0.5 }], loopMm: 40 }],
+    ["6 to 8 fibres", laid, { amount: { fibres: 7 }, spread: [6, 8] }],
+    ["about 8 fibres", laid, { amount: { fibres: 8 }, spread: [6, 10] }],
+    ["2 to 4 strands folded", { ...laid, form: "flash" }, { amount: { strands: 3, folded: true }, spread: [2, 4] }],
+    ["3 to 4 turns at 1.2 eyes, hollow side in", hackle, { rule: { turns: 3.5 }, spread: [3, 4], face: "in" }],
+    ["the whole feather, at most 4 turns, at 1.2 eyes, shiny side out", hackle, { atMost: 4, face: "in", methods: { "hackle turns": "whole feather" } }],
+    ["2 tips", laid, { amount: { feathers: 2, part: "tip" } }],
+    ["1 feather, centre cut out", laid, { amount: { feathers: 1, part: "centre out" } }],
+    ["one flank, = half shank", laid, { amount: { feathers: 1, part: "one flank" } }],
+    ["at 1 eye, lashed on top", { id: "s", role: "eyes", form: "eyes" }, { do: "seat", from: { eyeLengths: 1 }, lashed: "on top" }],
+    ["touching, from between the bends to mid-shank", { ...wound, role: "body", form: "floss" }, { from: { landmark: "betweenBends" } }],
     ["whip finish, 5 turns", { id: "s", role: "thread", form: "thread" }, { do: "whip", turns: 5 }],
     ["2 drops at mid-shank, open 5 min", { id: "s", role: "finish", form: "liquid" }, { do: "glue", drops: 2, openMinutes: 5 }],
     ["brush back, 0.5 min", { id: "s" }, { do: "act", act: "brush", direction: "back", minutes: 0.5 }],
@@ -78,6 +88,30 @@ describe("how a step is done, as it is said", () => {
   test.each([
     ["a few fibres", /different number to each tier/], ["a pinch", /Squeeze it/], ["10 fibres, wibbly", /“wibbly” is not understood\. Here one can say/], ["= half shank", /How much of it\?/],
   ])("“%s” stays as typed, and asks", (text, sentence) => expect(readStep(text, laid).doubts.map((d) => d.sentence).join(" ")).toMatch(sentence));
+
+  test("as it was said and as it was understood are both kept, unless they are the same words", () => {
+    const read = readStep("six fibres, tail = shank", laid).step;
+    expect(read?.stated).toBe("six fibres, tail = shank");
+    expect(readStep(sayStep(read as RecipeStep), { ...laid, was: read }).step?.stated).toBeUndefined();
+  });
+
+  test("every way of saying a step reads back from what is said of it", () => {
+    for (const [text, context] of cases) {
+      const step = readStep(text, context).step as RecipeStep;
+      const again = readStep(sayStep(step), { ...context, was: step });
+      expect(again.doubts, sayStep(step)).toEqual([]);
+      const { stated: _stated, ...plain } = step;
+      expect(again.step, sayStep(step)).toEqual(plain);
+    }
+  });
+
+  test("a length that nobody says is the usual one of the hook's family, and is told", () => {
+    const tail = readStep("8 fibres", { ...laid, family: "dry" });
+    expect(tail.step).toMatchObject({ shown: { of: "shank", times: 1 } });
+    expect(tail.assumed).toContain("1 shank, as on a dry hook");
+    expect(readStep("3 turns at 1.2 eyes", { ...hackle, family: "dry" }).step).toMatchObject({ barb: [{ of: "gape", times: 1.5 }, { of: "gape", times: 2 }] });
+    expect(readStep("8 fibres, = half shank", { ...laid, family: "dry" }).step).toMatchObject({ shown: { times: 0.5 } });
+  });
 
   test("the tier's own number word is offered, never put in", () => {
     const read = readStep("a few fibres", { ...laid, numberWords: { "a few": 6 } });
