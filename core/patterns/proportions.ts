@@ -28,11 +28,14 @@ function ofStep(fly: ComposedFly, s: FlyStep): Proportion[] {
   if (step.do === "whip") return [{ ...base, part: "head", mm: result.headLength ?? 0, rule: `${sayPlace(step.from)} to ${sayPlace(step.to)}`, kind: "head" }];
   if (s.barbMm) return [{ ...base, mm: (s.barbMm[0] + s.barbMm[1]) / 2, rule: step.do === "wind" && step.barb ? `${sayLength(step.barb[0])} to ${sayLength(step.barb[1])}` : "", kind: "barb" }];
   if (step.do === "wind" && s.role === "rib" && result.pitch) return [{ ...base, mm: result.pitch, rule: "from turn to turn", kind: "spacing" }];
-  const isBody = s.role === "body" || s.role === "thorax" || s.role === "weight" || s.role === "tag";
+  const isBody = s.role === "body" || s.role === "thorax" || s.role === "weight" || s.role === "tag" || isCarried(s);
   if ((step.do === "dress" || step.do === "wind") && isBody && result.to > result.from)
     return [{ ...base, mm: result.to - result.from, rule: `${sayPlace(step.from)}${step.to ? ` to ${sayPlace(step.to)}` : ""}`, kind: "zone" }];
   return [];
 }
+
+/** A bundle carried on as the body is body, whatever it began as. */
+const isCarried = (s: FlyStep): boolean => s.step.do === "wind" && s.step.carries !== undefined;
 
 /** How body, thorax and head share the shank, as shares of the length that they take together; only those that are there. */
 export function sharesOfShank(fly: ComposedFly): { part: "head" | "thorax" | "body"; share: number; mm: number }[] {
@@ -43,7 +46,7 @@ export function sharesOfShank(fly: ComposedFly): { part: "head" | "thorax" | "bo
   const parts = [
     { part: "head" as const, mm: length((s) => s.step.do === "whip") },
     { part: "thorax" as const, mm: length((s) => s.role === "thorax") },
-    { part: "body" as const, mm: length((s) => s.role === "body" && s.step.do !== "lay") },
+    { part: "body" as const, mm: length((s) => (s.role === "body" && s.step.do !== "lay") || isCarried(s)) },
   ].filter((p) => p.mm > 0);
   const all = parts.reduce((sum, p) => sum + p.mm, 0);
   return parts.map((p) => ({ ...p, share: p.mm / all }));

@@ -53,16 +53,24 @@ const box = computed(() => {
   const labels = rows.value.map((r) => ((r.label.length * text.value * 0.52) / 2));
   const left = Math.min(x, ...rows.value.map((r, i) => (r.a + r.b) / 2 - (labels[i] ?? 0)));
   const right = Math.max(x + w, ...rows.value.map((r, i) => (r.a + r.b) / 2 + (labels[i] ?? 0)));
-  return [left, y - top, right - left, h + top + text.value * 4.2];
+  return [left, y - top - text.value * 0.5, right - left, h + top + text.value * 5.2];
 });
 const rowY = (row: number): number => frame.value.y - (row + 0.35) * rowHeight.value;
 const ruler = computed(() => {
   const y = frame.value.y + frame.value.h + text.value * 0.9;
   const last = Math.max(...drawing.value.landmarks.map((l) => l.mm));
-  const marks = [...drawing.value.landmarks].sort((a, b) => a.mm - b.mm);
+  const ends: [number, number][][] = [];
+  const marks = [...drawing.value.landmarks].sort((a, b) => a.mm - b.mm).map((m) => {
+    const x = flip(m.at[0]);
+    const half = ((m.name.length + 5) * text.value * 0.46) / 2;
+    let row = ends.findIndex((taken) => taken.every(([l, r]) => x + half < l || x - half > r));
+    if (row === -1) row = ends.push([]) - 1;
+    ends[row]?.push([x - half, x + half]);
+    return { ...m, x, row };
+  });
   return {
     y, from: flip(0), to: flip(-Math.ceil(last)), ticks: Array.from({ length: Math.ceil(last) + 1 }, (_, i) => ({ x: flip(-i), long: i % 5 === 0, mm: i })),
-    marks: marks.map((m, i) => ({ ...m, x: flip(m.at[0]), low: i % 2 === 1 })),
+    marks,
   };
 });
 </script>
@@ -84,8 +92,8 @@ const ruler = computed(() => {
       <path :d="`M${ruler.from} ${ruler.y}H${ruler.to}`" stroke="#1b2a2b" :stroke-width="text * 0.07" />
       <path v-for="t in ruler.ticks" :key="t.mm" :d="`M${t.x} ${ruler.y}v${text * (t.long ? 0.55 : 0.3)}`" stroke="#1b2a2b" :stroke-width="text * 0.06" />
       <g v-for="m in ruler.marks" :key="m.name">
-        <path :d="`M${m.x} ${ruler.y - text * 0.5}v${text * (m.low ? 2.1 : 0.9)}`" stroke="#1b2a2b" :stroke-width="text * 0.09" />
-        <text :x="m.x" :y="ruler.y + text * (m.low ? 2.7 : 1.55)" text-anchor="middle" :font-size="text * 0.86">{{ m.name }} <tspan font-weight="700">{{ lengthFigure(m.mm) }}</tspan></text>
+        <path :d="`M${m.x} ${ruler.y - text * 0.5}v${text * (0.9 + 1.15 * m.row)}`" stroke="#1b2a2b" :stroke-width="text * 0.09" />
+        <text :x="m.x" :y="ruler.y + text * (1.55 + 1.15 * m.row)" text-anchor="middle" :font-size="text * 0.86">{{ m.name }} <tspan font-weight="700">{{ lengthFigure(m.mm) }}</tspan></text>
       </g>
     </g>
   </svg>

@@ -51,7 +51,8 @@ const marks = computed(() => {
   const f = fly.value;
   return f ? [["mid-shank", placeAt({ fraction: 0.5 }, f.hook)], ["point", f.hook.point], ["barb", f.hook.barb], ["bend", f.hook.shank]] as const : [];
 });
-const compared = computed(() => differencesBetween(materials.value, second.materials.value));
+/** The hooks themselves differ by their size alone: that is what was asked for. */
+const compared = computed(() => differencesBetween(materials.value, second.materials.value).filter((d) => d.role !== "hook"));
 const lengths = computed(() => proportions.value.map((p, i) => ({ ...p, then: second.proportions.value.find((q) => q.step === p.step && q.kind === p.kind)?.mm, i })));
 const priceNow = computed(() => entry.value?.pricePerDozenCents ?? 0);
 
@@ -82,9 +83,9 @@ function saveDrawing(): void {
       </ChoiceBar>
       <p v-if="tied.fault" class="callout mb-3">{{ tied.fault }}</p>
       <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
-        <div><figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-[26rem]'"><FlyPicture v-if="fly" :fly="fly" :seed="id" :title="`${entry.name}, size ${choice.size}, side view to scale`" :inside="inside" measures :step="step" /></figure></div>
+        <div><figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-[26rem]'"><FlyPicture v-if="fly" :fly="fly" :seed="id" :title="`${entry.name}, size ${choice.size}, side view to scale`" :inside="inside" measures :letters="comparing ? 38 : 50" :step="step" /></figure></div>
         <div v-if="comparing">
-          <figure class="h-72 border border-rule bg-[var(--fly-ground)]"><FlyPicture v-if="second.tied.value.fly" :fly="second.tied.value.fly" :seed="id" :title="`${entry.name}, size ${other.size}, side view to scale`" :inside="inside" measures /></figure>
+          <figure class="h-72 border border-rule bg-[var(--fly-ground)]"><FlyPicture v-if="second.tied.value.fly" :fly="second.tied.value.fly" :seed="id" :title="`${entry.name}, size ${other.size}, side view to scale`" :inside="inside" measures :letters="38" /></figure>
           <ChoiceBar v-model="other" :entry="entry" :sizes="sizes" :optional="optional" class="mt-2" label="right" />
           <p v-if="second.tied.value.fault" class="callout mt-2">{{ second.tied.value.fault }}</p>
         </div>
