@@ -59,9 +59,10 @@ export function readLine(text: string, context: { materials: Iterable<Material>;
 function materialIn(text: string, materials: Material[]): { material?: Material; others: Material[]; how: string } {
   const head = /^[^,;]*/.exec(text)?.[0] ?? "";
   const words = head.split(/\s+/).filter(Boolean);
-  for (let n = words.length; n > 0; n--) {
+  // A number may begin a name (“70 denier olive”), but never is one alone (“6 fibres”, “5 turns”).
+  const least = /^[\d½¼¾.,]+$/.test(words[0] ?? "") ? 2 : 1;
+  for (let n = words.length; n >= least; n--) {
     const run = words.slice(0, n).join(" ");
-    if (/^[\d½¼¾.,]+$/.test(words[0] ?? "")) break;
     const found = findMaterials(run, materials);
     if (found.length > 0) return { material: found[0], others: found.slice(1, 8), how: [words.slice(n).join(" "), text.slice(head.length).replace(/^[,;]\s*/, "")].filter(Boolean).join(", ") };
   }
