@@ -54,7 +54,7 @@ const zone = { from: placeSchema, to: placeSchema };
 const stepSchema = z.discriminatedUnion("do", [
   z.strictObject({ ...stepBase, do: z.literal("seat"), from: placeSchema, count: count.optional(), lashed: z.enum(["on top", "underneath"]).optional(), glue: short.optional() }),
   z.strictObject({
-    ...stepBase, do: z.literal("wind"), from: placeSchema, to: placeSchema.optional(), rule: windRule, passes: passes.optional(), stretch: stretch.optional(), rope: rope.optional(), laid: z.strictObject(zone).optional(),
+    ...stepBase, do: z.literal("wind"), from: placeSchema, to: placeSchema.optional(), rule: windRule, passes: passes.optional(), stretch: stretch.optional(), rope: rope.optional(), ribbon: z.boolean().optional(), laid: z.strictObject(zone).optional(),
     take: z.discriminatedUnion("from", [
       z.strictObject({ from: z.literal("spool"), trimMm: mm }),
       z.strictObject({ from: z.literal("pieces"), pieceMm: number.positive().max(2000), gripMm: mm, trimMm: mm }),

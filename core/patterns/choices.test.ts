@@ -393,6 +393,13 @@ describe("what else a step may say", () => {
     expect(f.tied.threads).toHaveLength(1);
     expect(f.tied.steps.find((s) => s.id === "rib")?.strands).toBe(1);
   });
+  test("fibres side by side go round less often than a rope of as many, and each is shorter", () => {
+    const body = (ribbon: boolean) => fly(withStep({ id: "b", name: "body", do: "wind", component: "tail", from: half, to: { landmark: "bend" }, rule: { touching: true }, rope: 8, ribbon })).tied.steps.find((s) => s.id === "b");
+    const [rope, ribbon] = [body(false), body(true)];
+    expect((rope?.turns ?? 0) / (ribbon?.turns ?? 1)).toBeCloseTo(Math.sqrt(8), 6);
+    expect(ribbon?.strandLength ?? 0).toBeLessThan((rope?.strandLength ?? 0) / 2.5);
+    expect(ribbon?.growthMm).toBeCloseTo(0.12, 9);
+  });
   test("until the feather is used up, but no more than so many turns", () => {
     const whole = (atMost?: number) => fly(withStep({ id: "c", name: "collar", do: "wind", component: "h", from: { eyeLengths: 0.6 }, to: { eyeLengths: 0.6 }, rule: { turns: 2 }, atMost, methods: { "hackle turns": "whole feather" } }, { id: "h", role: "collar", material: [{ value: "hackle" }] })).tied.steps.find((s) => s.id === "c")?.turns ?? 0;
     expect(whole()).toBeGreaterThan(4);

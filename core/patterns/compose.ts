@@ -236,13 +236,13 @@ class Composer {
 
   private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): TyingStep {
     const material = this.material(step);
-    const { id, name, from, to, rule, passes, stretch, rope, laid } = step;
+    const { id, name, from, to, rule, passes, stretch, rope, ribbon, laid } = step;
     if (this.isWorkingThread(step, material)) return { id, name, do: "wind", from, to, rule, strand: "thread", passes };
     if (this.school(step, "body ground") === "flat thread") return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };
     if (step.barb) flyStep.barbMm = [this.lengths.mm(step.barb[0]), this.lengths.mm(step.barb[1])];
     const take = this.take(step, material, this.boundMm(step));
     const useUp = this.school(step, "hackle turns") === "whole feather" && take.from === "feather" ? take.usable - take.grip - take.bound : undefined;
-    return { id, name, do: "wind", from, to, rule, atMost: step.atMost, strand: strandFor(material, step), passes, stretch, rope, laid, take, useUp };
+    return { id, name, do: "wind", from, to, rule, atMost: step.atMost, strand: strandFor(material, step), passes, stretch, rope, ribbon, laid, take, useUp };
   }
 
   /** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */

@@ -156,6 +156,8 @@ export type RecipeStep = RecipeStepBase &
         passes?: number;
         stretch?: number;
         rope?: number;
+        /** The strands of the rope lie side by side, untwisted. */
+        ribbon?: boolean;
         laid?: { from: Place; to: Place };
         take?: TakeRule;
         /** Barb length that a wound hackle should have: from, to. */

@@ -4,7 +4,7 @@ import { dress, type DressRule, type Dubbing } from "./dress";
 import { lay, threadOverLay } from "./lay";
 import { bareProfile, diameterAt, meanDiameter, type Profile } from "./profile";
 import { seat, type Part } from "./seat";
-import { ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
+import { ribbonOf, ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
 import { fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";
 import { judge, type Warning } from "./judge";
 import { pitchToUseUp, tieInThread, turnsToUseUp, wind, windAtSpot, type WindRule } from "./wind";
@@ -32,6 +32,8 @@ export type TyingStep =
       passes?: number;
       stretch?: number;
       rope?: number;
+      /** The rope's strands lie side by side instead of twisted. */
+      ribbon?: boolean;
       take?: Take;
       /** The step's own material bound down along a zone before it is wound. */
       laid?: { from: Place; to: Place };
@@ -204,7 +206,7 @@ class Tying {
   }
 
   private wind(step: TyingStep & { do: "wind" }): StepResult {
-    const strand = step.strand === "thread" ? this.threadAs(step.aspect) : ropeOf(step.strand, step.rope ?? 1);
+    const strand = step.strand === "thread" ? this.threadAs(step.aspect) : step.ribbon ? ribbonOf(step.strand, step.rope ?? 1) : ropeOf(step.strand, step.rope ?? 1);
     if (step.laid) this.bind(strand.area, step.laid.from, step.laid.to);
     const under = diameterAt(this.profile, placeAt(step.from, this.hook, this.beadMm));
     const wound = this.windOn(step, strand);
@@ -260,7 +262,7 @@ class Tying {
   private taken(step: TyingStep & { do: "wind" }, length: number, bound: number): Partial<StepResult> {
     const rope = step.rope ?? 1;
     const stretch = step.stretch ?? 1;
-    const one = ropeStrandLength(length / stretch + bound, rope);
+    const one = ropeStrandLength(length / stretch + bound, step.ribbon ? 1 : rope);
     const common = { strands: rope, strandLength: one };
     switch (step.take?.from) {
       case undefined:

@@ -46,15 +46,6 @@ const rows = computed<Row[]>(() => {
 });
 const depth = computed(() => (props.measures ? 1 + Math.max(-1, ...rows.value.map((r) => r.row)) : 0));
 const rowHeight = computed(() => text.value * 1.75);
-const box = computed(() => {
-  const { x, y, w, h } = frame.value;
-  if (!props.measures) return [x, y, w, h];
-  const top = depth.value * rowHeight.value;
-  const labels = rows.value.map((r) => ((r.label.length * text.value * 0.52) / 2));
-  const left = Math.min(x, ...rows.value.map((r, i) => (r.a + r.b) / 2 - (labels[i] ?? 0)));
-  const right = Math.max(x + w, ...rows.value.map((r, i) => (r.a + r.b) / 2 + (labels[i] ?? 0)));
-  return [left, y - top - text.value * 0.5, right - left, h + top + text.value * 5.2];
-});
 const rowY = (row: number): number => frame.value.y - (row + 0.35) * rowHeight.value;
 const ruler = computed(() => {
   const y = frame.value.y + frame.value.h + text.value * 0.9;
@@ -70,8 +61,17 @@ const ruler = computed(() => {
   });
   return {
     y, from: flip(0), to: flip(-Math.ceil(last)), ticks: Array.from({ length: Math.ceil(last) + 1 }, (_, i) => ({ x: flip(-i), long: i % 5 === 0, mm: i })),
-    marks,
+    marks, deep: Math.max(0, ...marks.map((m) => m.row)),
   };
+});
+const box = computed(() => {
+  const { x, y, w, h } = frame.value;
+  if (!props.measures) return [x, y, w, h];
+  const top = depth.value * rowHeight.value;
+  const labels = rows.value.map((r) => ((r.label.length * text.value * 0.52) / 2));
+  const left = Math.min(x, ...rows.value.map((r, i) => (r.a + r.b) / 2 - (labels[i] ?? 0)));
+  const right = Math.max(x + w, ...rows.value.map((r, i) => (r.a + r.b) / 2 + (labels[i] ?? 0)));
+  return [left, y - top - text.value * 0.5, right - left, h + top + text.value * (3.4 + 1.15 * ruler.value.deep)];
 });
 </script>
 <template>

@@ -1,4 +1,3 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import type { Material } from "@kasten/core/materials";
 import { missingFrom, type Recipe, type RecipeStep } from "@kasten/core/patterns";
@@ -84,12 +83,13 @@ describe("a row that is no longer understood", () => {
   });
 });
 
-const folder = new URL("../../demo/patterns/", import.meta.url);
-const demo = readdirSync(folder).map((f) => JSON.parse(readFileSync(new URL(f, folder), "utf8")) as { id: string; name: string; style: string; origin: string; species: string; recipe: Recipe });
-const csv = readFileSync(new URL("../../demo/materials.csv", import.meta.url), "utf8").split("\n").map((l) => l.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
+type DemoPattern = { id: string; name: string; style: string; origin: string; species: string; recipe: Recipe };
+const demo = Object.values(import.meta.glob<DemoPattern>("../../demo/patterns/*.json", { eager: true, import: "default" }));
+const csv = Object.values(import.meta.glob<string>("../../demo/materials.csv", { eager: true, query: "?raw", import: "default" })).join("").split("\n").map((l) => l.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
 const cabinet = new Map(csv.slice(1).map((c) => material(c[0] ?? "", (c[1] ?? "").replaceAll('"', ""), c[2] as Material["form"])));
 
 describe("every demo pattern, opened and saved without a change", () => {
+  test("there are many of them", () => expect(demo.length).toBeGreaterThan(10));
   test.each(demo.map((p) => [p.name, p] as const))("%s is the same", (_name, p) => {
     const draft = draftOf({ ...p, version: 3 });
     expect(draft.base).toBe(3);

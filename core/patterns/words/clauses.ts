@@ -102,6 +102,11 @@ export const clauses: Clause[] = [
   clause(["wind"], "there\\s+and\\s+back", "there and back", flag("passes", 2)),
   clause(["wind"], `(${NUMBER})\\s+layers?`, "3 layers", (s, [n]) => whole(n === undefined ? undefined : readNumber(n)) && number(s, "passes", n, 1)),
   clause(["wind"], `stretch(?:ed)?\\s+(${NUMBER})(?:\\s+times)?`, "stretched 2 times", (s, [n]) => number(s, "stretch", n, 1)),
+  clause(["wind"], `(${NUMBER})\\s+side\\s+by\\s+side`, "8 side by side", (s, [n]) => {
+    if (!whole(n === undefined ? undefined : readNumber(n)) || !number(s, "rope", n, 1)) return false;
+    s.ribbon = true;
+    return true;
+  }),
   clause(["wind"], `(?:a\\s+)?rope\\s+of\\s+(${NUMBER})`, "rope of 3", (s, [n]) => whole(n === undefined ? undefined : readNumber(n)) && number(s, "rope", n, 1)),
   clause(["wind"], "counter(?:-?\\s?wound)?|against\\s+the\\s+body", "counter", flag("counter")),
   clause(["wind"], "with\\s+the\\s+body", "with the body", flag("counter", false)),
@@ -275,7 +280,7 @@ function takeWords(take: (RecipeStep & { do: "wind" })["take"]): string {
 
 function windWords(step: RecipeStep & { do: "wind" }): string[] {
   return [
-    step.rope === undefined ? "" : `rope of ${step.rope}`,
+    step.rope === undefined ? "" : step.ribbon ? `${step.rope} side by side` : `rope of ${step.rope}`,
     step.spread && step.rule.turns !== undefined ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns` : ruleWords(step.rule),
     step.atMost === undefined ? "" : `at most ${sayNumber(step.atMost)} turns`,
     step.face ? `hollow side ${step.face}` : "",

@@ -40,7 +40,7 @@ export interface StepReading {
 
 const layWordsAt = /\b(?:fibres?|strands?|tips?\b(?<!the\s+tip)|flanks?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;
 
-const windWords = /\b(?:turns?|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch)\b/i;
+const windWords = /\b(?:turns?|side\s+by\s+side|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch)\b/i;
 /** Parts that stand off the shank are laid unless something is said that only a winding has. */
 const laidRoles = new Set<Role>(["tail", "wing", "underwing", "throat", "legs", "topping", "cheeks", "flash", "wing case"]);
 
@@ -59,7 +59,7 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
 
 /** Words that carry nothing by themselves. */
 const filler = /(?:and|then|of|the|with|in|by|wound|wind|as|to|it|change|whip(?:\s+finish)?|knot)\b/iy;
-const looseWords = /\b(?:a\s+couple|a\s+few|several|some|plenty|a\s+pinch|a\s+touch|a\s+bit)\b/iy;
+const looseWords = /\b(a\s+couple|a\s+few|several|some|plenty|a\s+pinch|a\s+touch|a\s+bit)\b(?:\s+of)?(?:\s+(?:fibres?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?))?/iy;
 
 interface Scan {
   said: Said;
@@ -84,7 +84,7 @@ function scan(text: string, kind: RecipeStep["do"], context: StepContext): Scan 
     }
     const loose = matchAt(looseWords);
     if (loose) {
-      result.doubts.push({ text: loose[0], sentence: looseSentence(loose[0], context.numberWords) });
+      result.doubts.push({ text: loose[0], sentence: looseSentence(loose[1] ?? loose[0], context.numberWords) });
       at += loose[0].length;
       continue;
     }
@@ -142,7 +142,8 @@ export function readStep(text: string, context: StepContext): StepReading {
   const { said, understood, doubts, rest } = scan(text, kind, context);
   const assumed = assume(said, kind, context);
   const missing = missingQuantity(said, kind);
-  if (missing) doubts.push({ text: "", sentence: missing });
+  // A loose word asks for the very number that is missing: that is said already.
+  if (missing && doubts.length === 0) doubts.push({ text: "", sentence: missing });
   return { step: missing ? undefined : build(text, said, kind, context), understood, assumed, doubts: [...doubts, ...restDoubts(rest, kind)], rest };
 }
 
@@ -235,7 +236,7 @@ function missingQuantity(said: Said, kind: RecipeStep["do"]): string | undefined
 /** What the words of a step say; everything else of a step is kept when it is read again. */
 const saidKeys: Record<RecipeStep["do"], readonly string[]> = {
   seat: ["from", "count", "lashed"],
-  wind: ["from", "to", "rule", "passes", "stretch", "rope", "laid", "take", "barb", "counter", "sweep", "tiedIn", "spread", "atMost", "face"],
+  wind: ["from", "to", "rule", "passes", "stretch", "rope", "ribbon", "laid", "take", "barb", "counter", "sweep", "tiedIn", "spread", "atMost", "face"],
   lay: ["from", "to", "amount", "spread", "face", "shown", "attitude", "countedWhenWound", "hanging", "overTake", "trimMm"],
   dress: ["from", "to", "fullness", "shape", "noodle", "thickness", "loopMm", "brushed"],
   thread: [], glue: ["at", "drops", "openMinutes"], act: ["act", "at", "minutes", "direction"], whip: ["from", "to", "turns"],
