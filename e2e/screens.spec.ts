@@ -50,7 +50,7 @@ test("bench and stock work on a phone", async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
   await enterAs(page, "Tobias Reek");
-  for (const screen of ["/bench", "/stock", "/stock/TH-70-OL", "/orders", "/batches"]) {
+  for (const screen of ["/bench", "/stock", "/stock/TH-70-OL", "/orders", "/batches", "/patterns", "/patterns/copper-lodger", "/patterns/rope-walker/edit", "/hooks"]) {
     await page.goto(screen);
     await settled(page);
     expect(await page.evaluate("document.documentElement.scrollWidth"), screen).toBeLessThanOrEqual(390);

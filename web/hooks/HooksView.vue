@@ -60,7 +60,7 @@ async function saved(): Promise<void> {
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1>Hooks</h1><button v-if="may('measure hooks')" class="btn" @click="mode = 'new'">New hook model</button></div>
   <HookForm v-if="mode === 'new'" @saved="saved" @leave="mode = 'look'" />
   <RefusalNote :refusal="refusal" />
-  <div class="grid gap-5 md:grid-cols-[13rem_minmax(0,1fr)]">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-[13rem_minmax(0,1fr)]">
     <nav aria-label="Hook models"><ul class="sheet flex flex-wrap md:block"><li v-for="m in models" :key="m.id" class="border-b border-rule"><button class="w-full px-3 py-2 text-left hover:bg-ground" :class="{ 'bg-ground font-semibold': m.id === model?.id }" :aria-current="m.id === model?.id ? 'true' : undefined" @click="choose(m.id)"><span class="fig mr-2">{{ m.id }}</span>{{ m.name }}<span class="block text-[0.86rem] font-normal text-soft">{{ m.family }}, {{ m.rows.filter((r) => r.shank).length }} of {{ m.rows.length }} measured</span></button></li></ul></nav>
     <section v-if="model" :aria-label="model.name">
       <div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-1"><h2 class="!text-xl"><span class="fig">{{ model.id }}</span> {{ model.name }}</h2>

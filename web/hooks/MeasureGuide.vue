@@ -79,7 +79,7 @@ async function keep(): Promise<void> {
   <section class="sheet mb-3 p-4" :aria-label="`Measure ${model.name}`">
     <div class="mb-2 flex flex-wrap items-baseline justify-between gap-3"><h3 class="font-semibold">Measure {{ model.name }} with calipers: three sizes are enough for all</h3><button class="btn btn-plain" @click="emit('leave')">Leave; what is typed is kept</button></div>
     <RefusalNote :refusal="refusal" />
-    <div class="grid gap-4 xl:grid-cols-[minmax(0,1.9fr)_minmax(14rem,1fr)]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-4 xl:grid-cols-[minmax(0,1.9fr)_minmax(14rem,1fr)]">
       <div>
         <div class="overflow-x-auto"><table><thead><tr><th scope="col">Size</th><th v-for="q in hookQuantities" :key="q" scope="col">{{ labels[q] }}, mm</th><th scope="col">One hook, mg</th><th /></tr></thead><tbody>
           <tr v-for="(r, i) in rows" :key="i"><td><input v-model="r.size" class="field fig w-16" :aria-label="`Size ${i + 1}`" /></td>

@@ -108,7 +108,7 @@ async function save(base: number): Promise<void> {
   <div v-if="refusal?.problem.changes && refusal.problem.version !== undefined" class="callout mb-3"><p v-for="c in refusal.problem.changes" :key="c.field"><b>{{ c.field }}</b>: {{ c.yours || "nothing" }} → {{ c.theirs || "nothing" }}</p><button class="btn mt-1" @click="save(refusal.problem.version)">Save mine on top of version {{ refusal.problem.version }}</button></div>
   <PatternFacts v-model="draft" class="mb-3" @rehome="rehomedSteps = rehome($event)" />
   <p v-if="rehomedSteps.length > 0" class="sheet mb-3 p-2" role="status">Moved to another family of hooks: {{ rehomedSteps.join(", ") }} took its usual lengths; what was set on purpose stayed.</p>
-  <div class="grid gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(21rem,1fr)]">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(21rem,1fr)]">
     <section aria-label="Steps" class="min-w-0">
       <VueDraggable v-model="draft.rows" tag="ol" handle=".handle" :animation="120" class="border border-rule">
         <StepRow

@@ -83,7 +83,7 @@ function saveDrawing(): void {
       </ChoiceBar>
       <p v-if="tied.fault" class="callout mb-3">{{ tied.fault }}</p>
       <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
-        <div><figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-[26rem]'"><FlyPicture v-if="fly" :fly="fly" :seed="id" :title="`${entry.name}, size ${choice.size}, side view to scale`" :inside="inside" measures :letters="comparing ? 38 : 50" :step="step" /></figure></div>
+        <div><figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-64 md:h-[26rem]'"><FlyPicture v-if="fly" :fly="fly" :seed="id" :title="`${entry.name}, size ${choice.size}, side view to scale`" :inside="inside" measures :letters="comparing ? 38 : 50" :step="step" /></figure></div>
         <div v-if="comparing">
           <figure class="h-72 border border-rule bg-[var(--fly-ground)]"><FlyPicture v-if="second.tied.value.fly" :fly="second.tied.value.fly" :seed="id" :title="`${entry.name}, size ${other.size}, side view to scale`" :inside="inside" measures :letters="38" /></figure>
           <ChoiceBar v-model="other" :entry="entry" :sizes="sizes" :optional="optional" class="mt-2" label="right" />
