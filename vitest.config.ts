@@ -18,6 +18,6 @@ export default defineConfig({
         },
       },
     ],
-    coverage: { provider: "v8", include: ["core/**/*.ts"], exclude: ["**/*.test.ts", "**/*.perf.ts"] },
+    coverage: { provider: "v8", include: ["core/**/*.ts"], exclude: ["**/*.test.ts", "**/*.perf.ts", "core/testing/**"], reporter: ["text-summary"], thresholds: { lines: 95 } },
   },
 });

@@ -6,7 +6,8 @@ import { tallySchema } from "./bench";
 import { flies, isoDay } from "./http";
 import { openApiDocument } from "./openapi";
 import { orderInput } from "./orders";
-import { patternFileSchema } from "./patterns";
+import { patternBookSchema, patternFileSchema } from "./patterns";
+import { patternBookJsonSchema, patternSchemaFile } from "./patterns/schema";
 import { mayDo, permissions, roles, whoMay } from "./team";
 
 const folder = join(import.meta.dirname, "../demo/patterns");
@@ -31,6 +32,37 @@ describe("requests", () => {
       expect(o?.responses[200], e.id).toBeDefined();
       expect(o?.parameters.some((p) => p.name === "Idempotency-Key"), e.id).toBe(e.method !== "get");
     }
+  });
+});
+
+describe("the published schema of pattern files", () => {
+  const published = JSON.parse(readFileSync(join(import.meta.dirname, "..", patternSchemaFile), "utf8")) as unknown;
+  test("is the one that the contract has now: npm run schema writes it anew", () => expect(published).toEqual(JSON.parse(JSON.stringify(patternBookJsonSchema()))));
+  test("leaves no field open, and bounds every list and text", () => {
+    const loose: string[] = [];
+    const walk = (node: unknown, path: string): void => {
+      if (Array.isArray(node)) return node.forEach((n, i) => walk(n, `${path}/${i}`));
+      if (typeof node !== "object" || node === null) return;
+      const s = node as Record<string, unknown>;
+      if (s.type === "object" && s.properties !== undefined && s.additionalProperties !== false) loose.push(`${path}: fields`);
+      if (s.type === "array" && s.maxItems === undefined && s.prefixItems === undefined) loose.push(`${path}: list`);
+      for (const [k, v] of Object.entries(s)) walk(v, `${path}/${k}`);
+    };
+    walk(published, "");
+    expect(loose).toEqual([]);
+  });
+  test("takes every demo pattern", () => {
+    const book = { format: "kasten-patterns", version: 1, patterns: files.map(([, f]) => f) };
+    expect(patternBookSchema.safeParse(book).error?.issues ?? []).toEqual([]);
+  });
+  test.each([
+    ["a length of 10 m", { of: "shank", times: 4000 }], ["a length in words", "half shank"], ["two rules at once", { mm: 3, of: "shank", times: 1 }], ["no number", { mm: Number.NaN }],
+  ])("%s is none", (_what, shown) => {
+    const spoiled = structuredClone(lodger) as { recipe: { steps: { id: string; shown?: unknown }[] } };
+    for (const s of spoiled.recipe.steps) if (s.id === "tail") s.shown = shown;
+    const read = patternFileSchema.safeParse(spoiled);
+    expect(read.success).toBe(false);
+    expect(read.error?.issues.some((i) => i.path.join(".").startsWith("recipe.steps.3.shown"))).toBe(true);
   });
 });
 

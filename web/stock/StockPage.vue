@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { computed, reactive, ref } from "vue";
+import { threadNumberOf } from "@kasten/core/materials";
 import { correctStock, readStock, receiveStock } from "@kasten/contract/stock";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
@@ -8,6 +9,7 @@ import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, moment, money, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
+import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
 const props = defineProps<{ id: string }>();
@@ -17,6 +19,8 @@ const { busy, refusal, send } = useChange();
 const perWritten = { count: 1, um: 1_000_000, ug: 1_000_000, nl: 1_000_000 } as const;
 const unitWord = { count: "pieces", um: "metres", ug: "grams", nl: "millilitres" } as const;
 const m = computed(() => stock.data.value);
+const { materials } = useCatalogue();
+const thread = computed(() => materials.value.get(m.value?.code ?? "")?.thread);
 const delivery = reactive({ quantity: undefined as number | undefined, lot: "", dyeLot: "", side: "" as "" | "left" | "right", barbFrom: undefined as number | undefined, barbTo: undefined as number | undefined, note: "" });
 const counting = ref<string | null>(null);
 const counted = ref<number>();
@@ -41,6 +45,7 @@ async function correct(lot: string, place: number): Promise<void> {
 <template>
   <template v-if="m">
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1><ColourSwatch :colour="m.colour" class="mr-2 !h-5 !w-5" />{{ m.name }} <span class="fig font-normal text-soft">{{ m.code }}</span></h1><p>drawer <b class="fig">{{ m.drawer }}</b></p></div>
+    <p v-if="thread" class="mb-3"><span class="fig">{{ thread.denier }}</span> denier, about {{ threadNumberOf(thread.denier) }} in the older numbers, which differ from maker to maker.</p>
     <p v-if="m.caution" class="callout mb-3">{{ m.caution }} Local law and the maker’s data sheet go first.</p>
     <dl class="mb-4 flex flex-wrap gap-x-10 gap-y-1">
       <div><dt class="text-soft">In drawers</dt><dd class="fig text-3xl"><NumberWords :words="quantity(m.quantity, m.unit)" /></dd></div>
