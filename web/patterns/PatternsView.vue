@@ -10,6 +10,7 @@ import { money } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
+import { collectBook } from "./bookFile";
 import BookFly from "./BookFly.vue";
 import { useBook } from "./useBook";
 
@@ -57,7 +58,7 @@ function parse(text: string): unknown {
   }
 }
 async function giveOut(): Promise<void> {
-  const book = await call(exportPatterns, { query: { of: narrowed.value ? list.value.map((p) => p.id).join(",") : "" } });
+  const book = await collectBook(list.value.map((p) => p.id), (ids) => call(exportPatterns, { query: { of: ids.join(",") } }));
   const link = Object.assign(document.createElement("a"), { href: URL.createObjectURL(new Blob([JSON.stringify(book, null, 1)], { type: "application/json" })), download: "patterns.json" });
   link.click();
   URL.revokeObjectURL(link.href);
@@ -69,7 +70,7 @@ async function giveOut(): Promise<void> {
     <div class="flex flex-wrap gap-1">
       <RouterLink v-if="may('write patterns')" to="/patterns/new" class="btn"><FilePlus :size="17" aria-hidden="true" />New pattern</RouterLink>
       <label v-if="may('write patterns')" class="btn focus-within:outline focus-within:outline-3"><Upload :size="17" aria-hidden="true" />Take in a file<input type="file" accept="application/json,.json" class="sr-only" :disabled="busy" @change="takeIn" /></label>
-      <button class="btn" @click="giveOut"><Download :size="17" aria-hidden="true" />{{ narrowed ? "These as a file" : "All as a file" }}</button>
+      <button class="btn" :disabled="list.length === 0" @click="giveOut"><Download :size="17" aria-hidden="true" />{{ narrowed ? "These as a file" : "All as a file" }}</button>
     </div>
   </div>
   <form role="search" class="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2" @submit.prevent>
