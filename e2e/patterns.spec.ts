@@ -77,6 +77,7 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
 
   await test.step("a second version, and what differs", async () => {
     await page.getByRole("link", { name: "Edit" }).click();
+    await expect(page.getByRole("button", { name: "Save as a new version" })).toBeDisabled();
     await how(page, 2).fill("12 fibres, = shank");
     await page.getByLabel("What this version changes").fill("a fuller tail");
     await page.getByRole("button", { name: "Save as a new version" }).click();

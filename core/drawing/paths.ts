@@ -11,8 +11,8 @@ export interface DrawnPath {
   edged: boolean;
 }
 
-const DIGITS = 2;
-const n = (v: number): string => String(Number(v.toFixed(DIGITS)));
+/** To a hundredth of a millimetre. */
+const n = (v: number): string => String(Math.round(v * 100) / 100);
 const at = ([x, y]: Point): string => `${n(x)} ${n(y)}`;
 
 /** A line through its points, rounded: quadratic curves from middle to middle. */

@@ -29,7 +29,7 @@ const recipes = useRecipes();
 const cache = useQueryCache();
 const { busy, refusal, send } = useChange();
 const begin = (): Draft => (props.entry && props.recipe ? draftOf({ ...props.entry, recipe: props.recipe }) : { base: 0, name: "", style: "", origin: "", species: "", recipe: emptyRecipe(), rows: [] });
-const { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
+const { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, letGo, undo, redo, canUndo, canRedo } = useDraft(props.id, begin);
 if (props.entry && draft.value.base > props.entry.version) draft.value = begin();
 
 const open = ref<string>();
@@ -50,7 +50,8 @@ const facts = (id: string | undefined) => {
 const pick = (size: string): void => void (choice.value = { ...choice.value, size });
 const needs = computed(() => (tied.value.fly ? requirementsOf(tied.value.fly, 12) : []));
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly).slice(0, 7) : []));
-const isChanged = computed(() => !props.recipe || !isSame(fileOf(draft.value, props.id, recipe.value), fileOf(begin(), props.id, props.recipe)));
+const original = props.recipe && fileOf(begin(), props.id, props.recipe);
+const isChanged = computed(() => !original || !isSame(fileOf(draft.value, props.id, recipe.value), original));
 
 function setStep(index: number, step: RecipeStep): void {
   const row = draft.value.rows[index];
@@ -90,7 +91,7 @@ async function save(base: number): Promise<void> {
   if (!reply) return;
   recipes.keep(id, reply.version, pattern.recipe as Recipe);
   await Promise.all([refetch(), cache.invalidateQueries({ key: ["versions", id] })]);
-  localStorage.removeItem(`kasten.draft.${props.id}`);
+  letGo();
   await router.push(`/patterns/${id}`);
 }
 </script>

@@ -1,5 +1,5 @@
-import { useDebouncedRefHistory, useStorage } from "@vueuse/core";
-import { computed, ref, watch } from "vue";
+import { debounceFilter, useDebouncedRefHistory, useEventListener, useStorage, watchDebounced } from "@vueuse/core";
+import { computed, ref, toRaw, watch } from "vue";
 import { formatSize, sizeNumber } from "@kasten/core/hooks";
 import { missingFrom, orderFaults, ownBeadFaults, rehomed, sayStep, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { useSession } from "../team";
@@ -7,27 +7,44 @@ import { useCatalogue } from "./catalogue";
 import { addLine, readRow, recipeOfDraft, type Draft } from "./draft";
 
 const MOST_FAULTY = 8;
+const KEEP_AFTER_MS = 150;
+const KEEP_AT_LATEST_MS = 600;
 
 /** The draft of a pattern, how it is understood, and the fly that it makes. One writer: the verbs below. */
 export function useDraft(id: string, initial: () => Draft) {
   const { materials, hooks, tie } = useCatalogue();
   const { person } = useSession();
-  const draft = useStorage<Draft>(`kasten.draft.${id}`, initial(), undefined, { deep: true });
+  const key = `kasten.draft.${id}`;
+  /** Saved and let go: nothing more is kept of it. */
+  let gone = false;
+  const later = debounceFilter(KEEP_AFTER_MS, { maxWait: KEEP_AT_LATEST_MS });
+  const draft = useStorage<Draft>(key, initial(), undefined, { deep: true, eventFilter: (invoke, options) => later(() => (gone ? undefined : invoke()), options) });
+  // What was typed in the last moment before the page goes is kept too, unless the draft was saved and let go.
+  useEventListener(window, "pagehide", () => { if (!gone) localStorage.setItem(key, JSON.stringify(draft.value)); });
+  const letGo = (): void => {
+    gone = true;
+    localStorage.removeItem(key);
+  };
   const { undo, redo, canUndo, canRedo } = useDebouncedRefHistory(draft, { deep: true, debounce: 400, capacity: 60 });
   /** What is usual on the hook, for lengths that nobody says. */
   const family = computed(() => hooks.value.get(draft.value.recipe.hookModel)?.family);
   const numberWords = computed(() => person.value?.numberWords ?? {});
   const choice = ref<FlyChoice>({ size: draft.value.recipe.sizes.from, variant: draft.value.recipe.variants[0]?.id ?? "", form: draft.value.recipe.forms[0]?.id ?? "" });
 
-  const readings = computed(() => draft.value.rows.map((_, i) => readRow(draft.value, i, materials.value, numberWords.value, family.value)));
-  const recipe = computed<Recipe>(() => recipeOfDraft(draft.value, readings.value));
-  watch(readings, (now) => {
-    // The last understood step is kept with its row, so that half-typed words do not make the fly vanish.
+  // The computation reads the plain draft: through the page's watching proxies it would take several times as long.
+  const changes = ref(0);
+  watch(draft, () => { changes.value++; }, { deep: true, flush: "sync" });
+  const plain = computed(() => ({ draft: toRaw(draft.value), changes: changes.value }));
+  const readings = computed(() => plain.value.draft.rows.map((_, i) => readRow(plain.value.draft, i, materials.value, numberWords.value, family.value)));
+  const recipe = computed<Recipe>(() => recipeOfDraft(plain.value.draft, readings.value));
+  // The last understood step is kept with its row, so that half-typed words do not make the fly vanish; once the typing rests, as
+  // keeping it makes everything be read again.
+  watchDebounced(readings, (now) => {
     now.forEach((reading, i) => {
       const row = draft.value.rows[i];
       if (row && reading.step && JSON.stringify(reading.step) !== JSON.stringify(row.was)) row.was = reading.step;
     });
-  });
+  }, { debounce: 250 });
 
   /** Sizes that the pattern allows: its ends and the even ones between; none while they cannot be read. */
   const sizes = computed(() => {
@@ -105,5 +122,5 @@ export function useDraft(id: string, initial: () => Draft) {
     draft.value.rows = [...draft.value.rows.slice(0, at), row, ...draft.value.rows.slice(at)];
     return undefined;
   }
-  return { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, undo, redo, canUndo, canRedo };
+  return { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, letGo, undo, redo, canUndo, canRedo };
 }
