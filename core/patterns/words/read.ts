@@ -256,7 +256,9 @@ function build(text: string, said: Said, kind: RecipeStep["do"], { was, id, comp
   } as unknown as RecipeStep;
   // As it was said and as it was understood are both kept, where they are not the same words.
   const { stated: _stated, ...plain } = step;
-  return text.trim() === sayStep(plain as RecipeStep) ? (plain as RecipeStep) : { ...step, stated: text.trim() };
+  const spelled = sayStep(plain as RecipeStep);
+  if (text.trim() !== spelled) return { ...step, stated: text.trim() };
+  return was?.stated !== undefined && sayStep(was) === spelled ? { ...(plain as RecipeStep), stated: was.stated } : (plain as RecipeStep);
 }
 
 const nameOf = (said: Said, kind: RecipeStep["do"]): string => (kind === "whip" ? "whip finish" : kind === "act" ? String(said.act ?? "act") : "step");
