@@ -30,7 +30,6 @@ export interface ErrorDetails {
   QUANTITY_INVALID: { name: string; value: number };
   SCHEDULE_INVALID: { reason: string };
   METHOD_UNKNOWN: { step: string; question: string; school: string; known: string[] };
-  STEP_ORDER: { step: string; before: string; because: string };
   BLEND_CYCLE: { blend: string; through: string[] };
   NOT_OPTIONAL: { component: string };
   LANDMARK_NOT_THERE: { landmark: string; hook: string };
@@ -89,7 +88,6 @@ const sentences: { [C in ErrorCode]: (details: ErrorDetails[C]) => string } = {
   QUANTITY_INVALID: (d) => `“${d.name}” cannot be ${d.value}. Give a quantity that can be measured.`,
   SCHEDULE_INVALID: (d) => d.reason,
   METHOD_UNKNOWN: (d) => `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,
-  STEP_ORDER: (d) => `“${d.step}” cannot come before “${d.before}”: ${d.because}.`,
   BLEND_CYCLE: (d) => `The blend “${d.blend}” would be mixed from itself, through ${d.through.join(", ")}. Take one of them out.`,
   LANDMARK_NOT_THERE: (d) => `There is no place “${d.landmark}” on ${d.hook}. Say the bend, or so much of the shank.`,
   NOT_OPTIONAL: (d) => `The ${d.component} cannot be left out of this pattern. Mark it optional first.`,

@@ -1,5 +1,4 @@
 import { DomainError } from "../errors";
-import { blendCharge } from "../tying";
 import type { Material } from "./material";
 
 /**
@@ -17,9 +16,4 @@ export function plainParts(code: string, materials: ReadonlyMap<string, Pick<Mat
   for (const [part, share] of Object.entries(material.blend.parts))
     for (const [plain, inner] of Object.entries(plainParts(part, materials, [...through, code]))) shares[plain] = (shares[plain] ?? 0) + (inner * share) / whole;
   return shares;
-}
-
-/** What a batch's blend is made of: one charge of the mill, split by plain parts, and what is left over for the drawer. */
-export function blendFor(code: string, needMg: number, materials: ReadonlyMap<string, Pick<Material, "blend">>) {
-  return blendCharge(needMg, materials.get(code)?.blend?.leastChargeMg ?? 0, plainParts(code, materials));
 }

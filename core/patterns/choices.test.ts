@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import fc from "fast-check";
-import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, blendFor, denierOfNumber, requirementsOf, threadNumberOf, type Material } from "../materials";
+import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, denierOfNumber, requirementsOf, threadNumberOf, type Material } from "../materials";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import {
   benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, hookOf, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, rehomed, roomToMove, sharesOfShank, tieInsOf,
@@ -508,7 +508,6 @@ describe("blends", () => {
     ["x", { blend: { parts: { y: 1 }, leastChargeMg: 0 } }], ["y", { blend: { parts: { x: 1 }, leastChargeMg: 0 } }],
   ]);
   test("a blend of blends comes down to its plain parts", () => expect(plainParts("abb", cabinet)).toEqual({ a: 0.375, b: 0.625 }));
-  test("less than the mill takes leaves some over", () => expect(blendFor("ab", 200, cabinet)).toEqual({ charge: 500, parts: { a: 375, b: 125 }, leftOver: 300 }));
   test("a blend of itself is refused, naming the way round", () => expect(() => plainParts("x", cabinet)).toThrow(expect.objectContaining({ code: "BLEND_CYCLE", details: { blend: "x", through: ["y", "x"] } })));
   test("a part that is not there is named", () => expect(() => plainParts("zz", cabinet)).toThrow(expect.objectContaining({ code: "MATERIAL_UNKNOWN" })));
 });

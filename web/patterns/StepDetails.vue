@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
-import { moments, questionsOf, sayStep, type Check, type Recipe, type RecipeStep } from "@kasten/core/patterns";
+import { moments, questionsOf, roomToMove, sayStep, type Check, type Recipe, type RecipeStep } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
@@ -17,6 +17,8 @@ const facts = computed(() => ({ step: step.value, role: component.value?.role, f
 const questions = computed(() => questionsOf(facts.value));
 const schoolNow = (id: string): string => step.value.methods?.[id] ?? questions.value.find((q) => q.id === id)?.usual(facts.value) ?? "";
 const choose = (id: string, school: string): void => set({ methods: { ...step.value.methods, [id]: school } });
+/** Between which places of the list the step may stand. */
+const places = computed(() => roomToMove(props.recipe, props.recipe.steps.findIndex((s) => s.id === step.value.id)));
 const others = computed(() => props.recipe.steps.filter((s) => s.id !== step.value.id));
 const checks = (): Check[] => step.value.checks ?? [];
 const setCheck = (i: number, change: Partial<Check>): void => set({ checks: checks().map((c, j) => (j === i ? { ...c, ...change } : c)) });
@@ -55,7 +57,7 @@ const list = (value: string): string[] | undefined => {
     <div class="md:col-span-2"><span class="label">Other quantities at other sizes</span>
       <div v-for="(r, i) in rules" :key="i" class="mb-1 flex flex-wrap items-center gap-2">sizes <input class="field fig w-16" :value="r.sizes.from" aria-label="from size" @change="setRule(i, { from: text($event) })" /> to <input class="field fig w-16" :value="r.sizes.to" aria-label="to size" @change="setRule(i, { to: text($event) })" />
         <input class="field min-w-48 flex-1" :value="r.words" aria-label="how it is done at these sizes" placeholder="4 fibres" @change="setRule(i, { words: text($event) })" /><button type="button" class="btn btn-plain" aria-label="Take the size rule out" @click="set({ bySize: (step.bySize ?? []).filter((_, j) => j !== i) })"><X :size="16" /></button></div>
-      <button type="button" class="btn btn-plain !min-h-7" @click="set({ bySize: [...(step.bySize ?? []), { sizes: { from: recipe.sizes.to, to: recipe.sizes.to }, set: {} }] })"><Plus :size="16" aria-hidden="true" />a size rule</button><span class="ml-2 text-[0.88rem] text-soft">Now: {{ sayStep(step) }}</span>
+      <button type="button" class="btn btn-plain !min-h-7" @click="set({ bySize: [...(step.bySize ?? []), { sizes: { from: recipe.sizes.to, to: recipe.sizes.to }, set: {} }] })"><Plus :size="16" aria-hidden="true" />a size rule</button><span class="ml-2 text-[0.88rem] text-soft">Now: {{ sayStep(step) }}. It may stand from place <span class="fig">{{ places.first + 1 }}</span> to <span class="fig">{{ places.last + 1 }}</span>.</span>
     </div>
     <div class="md:col-span-2"><span class="label">Checks on the master fly</span>
       <div v-for="(c, i) in step.checks ?? []" :key="i" class="mb-1 flex flex-wrap gap-2"><input class="field min-w-48 flex-1" :value="c.feature" aria-label="what is looked at" @change="setCheck(i, { feature: text($event) })" /><select class="field" :value="c.when" aria-label="when" @change="setCheck(i, { when: text($event) as Check['when'] })"><option v-for="m in moments" :key="m">{{ m }}</option></select><input class="field w-32" :value="c.tolerance ?? ''" aria-label="how strictly" placeholder="strict, loose" @change="setCheck(i, { tolerance: text($event) || undefined })" /><button type="button" class="btn btn-plain" aria-label="Take the check out" @click="set({ checks: checks().filter((_, j) => j !== i) })"><X :size="16" /></button></div>

@@ -2,7 +2,6 @@ import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { composeFly, hookOf, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { DomainError, sentenceOf } from "@kasten/core/errors";
-import type { HookModel } from "@kasten/core/hooks";
 import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
 import { catalogue, type PatternEntry } from "@kasten/contract/patterns";
 import { call } from "../http";
@@ -65,11 +64,6 @@ function attempt(compose: () => ComposedFly): Tied {
     if (!(error instanceof DomainError)) throw error;
     return { fault: sentenceOf(error), step: error.step?.id };
   }
-}
-
-/** Sizes that a hook is kept in and a pattern allows, largest hook first; all of the span where none is measured. */
-export function sizesOf(model: HookModel | undefined, span: { from: string; to: string }, within: (size: string, span: { from: string; to: string }) => boolean): string[] {
-  return (model?.rows ?? []).map((r) => r.size).filter((s) => within(s, span));
 }
 
 export const variantName = (p: PatternEntry | undefined, id: string): string => p?.variants.find((v) => v.id === id)?.name ?? id;
