@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { DomainError, sentenceOf } from "../errors";
-import { compareSizes, formatSize, hookAt, hookMass, normalSize, placeAt, profileEnd, sizeNumber, sizeWithin, spotOf, zoneOf, type HookModel } from ".";
+import { compareSizes, formatSize, hookAt, hookMass, normalSize, placeAt, profileEnd, sizeNumber, sizesBetween, sizeWithin, spotOf, zoneOf, type HookModel } from ".";
 
 const model = (more: Partial<HookModel> = {}): HookModel => ({ id: "m", name: "m", shankSteps: 0, wireSteps: 0, barbless: false, rows: [], ...more });
 const codeOf = (run: () => unknown): string => {
@@ -19,6 +19,9 @@ describe("hook sizes", () => {
   test.each(cases)("%s is %i", (text, n) => expect(sizeNumber(text)).toBe(n));
   test.each(["", "0", "33", "11/0", "4/7", "ten", "-2", "1.5"])("“%s” is no size", (text) => expect(codeOf(() => sizeNumber(text))).toBe("HOOK_SIZE_UNREADABLE"));
   test("writing and reading a number gives it back", () => fc.assert(fc.property(fc.integer({ min: -9, max: 32 }), (n) => { expect(sizeNumber(formatSize(n))).toBe(n); })));
+  test.each([
+    [{ from: "10", to: "16" }, ["10", "12", "14", "16"]], [{ from: "16", to: "13" }, ["13", "14", "16"]], [{ from: "2", to: "3/0" }, ["3/0", "1/0", "2"]], [{ from: "14", to: "14" }, ["14"]],
+  ])("sizes of a span: %o", (span, sizes) => expect(sizesBetween(span)).toEqual(sizes));
   test("sorts from the smallest hook to the largest", () => expect(["2", "1/0", "18", "3/0", "10"].sort(compareSizes)).toEqual(["18", "10", "2", "1/0", "3/0"]));
   test("has one written form", () => expect([" #8", "2 /0"].map(normalSize)).toEqual(["8", "2/0"]));
   test.each([["12", true], ["10", true], ["16", true], ["8", false], ["18", false]])("%s in 10 to 16: %s", (size, inside) => {

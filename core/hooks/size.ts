@@ -47,6 +47,12 @@ export const formatSize = (number: number): HookSize => (number >= 1 ? String(nu
 /** The same size in the one written form, or an error when it cannot be read. */
 export const normalSize = (size: string): HookSize => formatSize(sizeNumber(size));
 
+/** Sizes of a span as they are usually kept, largest hook first: both ends, and the even ones between. */
+export function sizesBetween(span: { from: HookSize; to: HookSize }): HookSize[] {
+  const [a, b] = [sizeNumber(span.from), sizeNumber(span.to)].sort((x, y) => x - y) as [number, number];
+  return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
+}
+
 /** Sorts from the smallest hook to the largest. */
 export const compareSizes = (a: HookSize, b: HookSize): number => sizeNumber(b) - sizeNumber(a);
 

@@ -41,7 +41,7 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: 
   if (step.do === "wind" && s.clockwise !== undefined && s.role === "rib") figures.push(directionWords(s.clockwise, handed));
   if (r?.endDiameters) figures.push(`${say(r.endDiameters[0])} full in front, ${say(r.endDiameters[1])} at the rear; or ${say(r.noodle ?? 0)} of noodle`);
   if ((step.do === "wind" || step.do === "lay") && step.face) figures.push(`hollow side ${step.face === "in" ? "to the hook" : "away from the hook"}`);
-  if (step.tieIn) figures.push(`${step.tieIn.wraps ?? 5} wraps at ${say(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))}`);
+  if (step.tieIn) figures.push(`${s.wraps ?? 0} wraps at ${say(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))}`);
   return figures;
 }
 

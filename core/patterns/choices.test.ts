@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, denierOfNumber, requirementsOf, threadNumberOf, type Material } from "../materials";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import {
-  benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, hookOf, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, rehomed, roomToMove, sharesOfShank, tieInsOf,
+  benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, hookOf, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, rehomed, roomToMove, sameContent, sharesOfShank, tieInsOf,
   type FlyChoice, type FlyStep, type Recipe, type RecipeStep,
 } from ".";
 
@@ -129,6 +129,8 @@ describe("methods", () => {
     const thread = { methods: { "eyes/weighted eyes": "thread only" } };
     expect(use({}).parts.find((p) => p.component === "glue")?.uses[0]?.use).toEqual({ kind: "volume", ul: 3 });
     expect(use(thread).parts.some((p) => p.component === "glue")).toBe(false);
+    const told = (c: Partial<FlyChoice>) => benchStepOf(use(c), use(c).steps.find((s) => s.id === "eyes") as FlyStep, "right").figures.join();
+    expect([told({}), told(thread)]).toEqual([expect.stringContaining("10 wraps"), expect.stringContaining("16 wraps")]);
     expect((use(thread).tied.threads[0]?.use.tieIns ?? 0) > (use({}).tied.threads[0]?.use.tieIns ?? 0)).toBe(true);
   });
 
@@ -486,7 +488,12 @@ describe("what the card says", () => {
 
 describe("two versions", () => {
   const names = (code: string) => code.toUpperCase();
-  test("the same recipe differs in nothing", () => expect(changesBetween(recipe(), recipe(), names)).toEqual([]));
+  test("the same recipe differs in nothing, whatever the order of its keys", () => {
+    const turned = (v: unknown): unknown => (Array.isArray(v) ? v.map(turned) : v !== null && typeof v === "object" ? Object.fromEntries(Object.entries(v).reverse().map(([k, x]) => [k, turned(x)])) : v);
+    expect(changesBetween(recipe(), recipe(), names)).toEqual([]);
+    expect(changesBetween(recipe(), turned(recipe()) as Recipe, names)).toEqual([]);
+    expect(sameContent(recipe(), { ...recipe(), minutesPerFly: 6 })).toBe(false);
+  });
   test.each([
     ["a quantity", (r: Recipe) => { r.steps[2] = { ...(r.steps[2] as RecipeStep), amount: { fibres: 8 } } as RecipeStep; }, { where: "step “tail”", before: expect.stringContaining("6 fibres") as string, after: expect.stringContaining("8 fibres") as string }],
     ["a material", (r: Recipe) => { r.components[5] = { id: "body", role: "body", material: [{ value: "mix" }] }; }, { where: "body, material", before: "FUR", after: "MIX" }],

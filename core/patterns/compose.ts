@@ -2,7 +2,7 @@ import { DomainError } from "../errors";
 import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Place } from "../hooks";
 import type { Material } from "../materials";
 import {
-  DEFAULT_DUBBING_LOSS, strandOf, threadStrand, tieFly,
+  DEFAULT_DUBBING_LOSS, DROP, strandOf, threadStrand, tieFly,
   type Dubbing, type DressRule, type Strand, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
 } from "../tying";
 import { fibreUse, layAmount } from "./amount";
@@ -164,7 +164,10 @@ class Composer {
     this.flySteps.push(flyStep);
     try {
       const resolved = this.resolveUse(step, flyStep);
-      if (step.tieIn) resolved.tieIn = { at: step.tieIn.at, wraps: (step.tieIn.wraps ?? USUAL_WRAPS) + this.extraWraps(step) };
+      if (step.tieIn) {
+        flyStep.wraps = (step.tieIn.wraps ?? USUAL_WRAPS) + this.extraWraps(step);
+        resolved.tieIn = { at: step.tieIn.at, wraps: flyStep.wraps };
+      }
       return resolved;
     } catch (error) {
       if (error instanceof DomainError) error.step ??= { id: step.id, name: step.name };
@@ -218,7 +221,6 @@ class Composer {
     if (!part) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the diameter, length and weight of “${name}”` });
     const count = step.count ?? 1;
     this.use(step, { kind: "pieces", each: count });
-    const DROP = 3;
     if (step.glue !== undefined && this.school(step, "weighted eyes") === "glued") this.parts.get(step.glue)?.uses.push({ step: step.id, use: { kind: "volume", ul: DROP } });
     return { id: step.id, name: step.name, do: "seat", from: step.from, part, count };
   }

@@ -1,3 +1,4 @@
+import { sameContent } from "./content";
 import type { Component, Recipe, RecipeStep } from "./recipe";
 import { sayStep } from "./words";
 
@@ -18,12 +19,10 @@ export function changesBetween(before: Recipe, after: Recipe, nameOf: (code: str
     ...plainChanges(before, after),
     ...componentChanges(before, after, nameOf),
     ...stepChanges(before, after),
-    ...listChanges("colour variant", before.variants.map((v) => [v.id, v.name, JSON.stringify(v.swaps)]), after.variants.map((v) => [v.id, v.name, JSON.stringify(v.swaps)])),
-    ...listChanges("weight form", before.forms.map((f) => [f.id, f.name, JSON.stringify([f.omit, f.swaps])]), after.forms.map((f) => [f.id, f.name, JSON.stringify([f.omit, f.swaps])])),
+    ...listChanges("colour variant", before.variants.map((v): Entry => [v.id, v.name, v.swaps]), after.variants.map((v): Entry => [v.id, v.name, v.swaps])),
+    ...listChanges("weight form", before.forms.map((f): Entry => [f.id, f.name, [f.omit, f.swaps, f.hookModel]]), after.forms.map((f): Entry => [f.id, f.name, [f.omit, f.swaps, f.hookModel]])),
   ];
 }
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
   const rows: [string, (r: Recipe) => string][] = [
@@ -57,7 +56,7 @@ function componentChanges(before: Recipe, after: Recipe, nameOf: (code: string) 
   const is = new Map(after.components.map((c) => [c.id, c]));
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((id): RecipeChange[] => {
     const [a, b] = [was.get(id), is.get(id)];
-    if (a && b && same(a, b)) return [];
+    if (a && b && sameContent(a, b)) return [];
     const where = `${(b ?? a)?.role ?? id}, material`;
     const [before, after] = [a && componentWords(a, nameOf), b && componentWords(b, nameOf)];
     return [before === after && a && b ? { where: `${b.role}, how it may be replaced or left out`, before: besides(a), after: besides(b) } : { where, before, after }];
@@ -72,30 +71,33 @@ function stepChanges(before: Recipe, after: Recipe): RecipeChange[] {
   const is = new Map(after.steps.map((s) => [s.id, s]));
   const changes = [...new Set([...was.keys(), ...is.keys()])].flatMap((id): RecipeChange[] => {
     const [a, b] = [was.get(id), is.get(id)];
-    if (a && b && same(a, b)) return [];
+    if (a && b && sameContent(a, b)) return [];
     const where = `step “${(b ?? a)?.name ?? id}”`;
     if (!a || !b) return [{ where, before: a && sayStep(a), after: b && sayStep(b) }];
     const [x, y] = [sayStep(a), sayStep(b)];
     return x === y ? [{ where: `${where}, notes`, before: notes(a, b), after: notes(b, a) }] : [{ where, before: x, after: y }];
   });
   const common = (list: RecipeStep[]) => list.filter((s) => was.has(s.id) && is.has(s.id)).map((s) => s.id);
-  if (!same(common(before.steps), common(after.steps)))
+  if (!sameContent(common(before.steps), common(after.steps)))
     changes.push({ where: "order of the steps", before: before.steps.map((s) => s.name).join(", "), after: after.steps.map((s) => s.name).join(", ") });
   return changes;
 }
 
 /** What one step says that the other says otherwise, beside its quantities. */
 function notes(step: RecipeStep, other: RecipeStep): string {
-  const rest = Object.entries(step).filter(([k, v]) => !same(v, (other as unknown as Record<string, unknown>)[k]));
+  const rest = Object.entries(step).filter(([k, v]) => !sameContent(v, (other as unknown as Record<string, unknown>)[k]));
   return rest.map(([k, v]) => `${k}: ${typeof v === "string" ? v : JSON.stringify(v)}`).join("; ") || "as before";
 }
 
-function listChanges(what: string, before: string[][], after: string[][]): RecipeChange[] {
+/** An entry of a list: its id, its name, and everything else of it. */
+type Entry = [id: string, name: string, rest: unknown];
+
+function listChanges(what: string, before: Entry[], after: Entry[]): RecipeChange[] {
   const was = new Map(before.map((x) => [x[0], x]));
   const is = new Map(after.map((x) => [x[0], x]));
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((id): RecipeChange[] => {
     const [a, b] = [was.get(id), is.get(id)];
-    if (same(a, b)) return [];
-    return [{ where: what, before: a?.[1], after: b && a && a[1] === b[1] ? `${b[1]}, other materials` : b?.[1] }];
+    if (sameContent(a, b)) return [];
+    return [{ where: what, before: a?.[1], after: b && a && a[1] === b[1] ? `${b[1]}, with other parts` : b?.[1] }];
   });
 }

@@ -5,6 +5,7 @@ export * from "./checks";
 export * from "./choose";
 export * from "./completeness";
 export * from "./compose";
+export * from "./content";
 export * from "./diff";
 export * from "./direction";
 export * from "./families";

@@ -55,12 +55,12 @@ export function sharesOfShank(fly: ComposedFly): { part: "head" | "thorax" | "bo
 /** Where each tie-in is, and which share it: by landmark, from the eye backwards. */
 export function tieInsOf(fly: ComposedFly): { place: string; steps: string[]; wraps: number }[] {
   const at = new Map<string, { place: string; steps: string[]; wraps: number }>();
-  for (const { step, name } of fly.steps) {
+  for (const { step, name, wraps = 0 } of fly.steps) {
     if (!step.tieIn) continue;
     const place = sayPlace(step.tieIn.at);
     const entry = at.get(place) ?? { place, steps: [], wraps: 0 };
     entry.steps.push(name);
-    entry.wraps += step.tieIn.wraps ?? 5;
+    entry.wraps += wraps;
     at.set(place, entry);
   }
   return [...at.values()];

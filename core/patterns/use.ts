@@ -45,6 +45,8 @@ export interface FlyStep {
   barbMm?: [number, number];
   fibres?: number;
   widthMm?: number;
+  /** Of thread, where it is tied in, by the chosen way. */
+  wraps?: number;
   /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */
   clockwise?: boolean;
   /** The school of each question that the step raises. */

@@ -5,7 +5,7 @@ import { lay, threadOverLay } from "./lay";
 import { bareProfile, diameterAt, meanDiameter, type Profile } from "./profile";
 import { seat, type Part } from "./seat";
 import { ribbonOf, ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
-import { fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";
+import { DROP, fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";
 import { judge, type Warning } from "./judge";
 import { pitchToUseUp, tieInThread, turnsToUseUp, wind, windAtSpot, type WindRule } from "./wind";
 
@@ -130,8 +130,6 @@ const START_TAG = 80;
 const FINISH_TAG = 160;
 const THREAD_SLACK = 1.15;
 const LOOP_EXTRA = 40;
-/** A drop from the needle, in µl. */
-const DROP = 3;
 
 class Tying {
   readonly profile: Profile;

@@ -85,13 +85,16 @@ export function strandPieces(s: { hank: number; piece: number; ends: number; fol
 export const clumpMass = (compressedMm: number, lengthMm: number, density: number): number =>
   (Math.PI / 4) * compressedMm ** 2 * lengthMm * density * 0.6;
 
+/** A drop from the needle, in µl; also the least that a coat takes. */
+export const DROP = 3;
+
 /** Film in mm that a liquid leaves on the head. */
 export const liquidFilm = { lacquer: 0.1, resin: 0.2, glue: 0.05 } as const;
 export type LiquidKind = keyof typeof liquidFilm;
 
 /** Microlitres per fly: coats · max(3, π·D·ℓ·h/0.15); most of it stays on the needle. */
 export const liquidVolume = (kind: LiquidKind, headDiameter: number, headLength: number, coats: number): number =>
-  coats * Math.max(3, (Math.PI * headDiameter * headLength * liquidFilm[kind]) / 0.15);
+  coats * Math.max(DROP, (Math.PI * headDiameter * headLength * liquidFilm[kind]) / 0.15);
 
 /**
  * A batch's blend in one charge of the mill: the need, but no less than the mill takes, split by parts.

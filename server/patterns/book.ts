@@ -1,6 +1,6 @@
 import { plainParts, type Material } from "@kasten/core/materials";
 import { DomainError, sentenceOf } from "@kasten/core/errors";
-import type { Recipe } from "@kasten/core/patterns";
+import { sameContent, type Recipe } from "@kasten/core/patterns";
 import { PATTERN_FORMAT, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
 import type { EntityManager } from "typeorm";
 import { row, rows } from "../database/source";
@@ -108,9 +108,5 @@ export async function takeIn(db: EntityManager, person: Who, book: PatternBook):
   return { ...result, materials };
 }
 
-/** Stored JSON has its own key order: compared by content. */
-function isSame(here: World["patterns"] extends Map<string, infer P> ? P : never, file: PatternFile): boolean {
-  return here.name === file.name && here.style === file.style && here.origin === (file.origin ?? "") && here.species === (file.species ?? "") && ordered(here.recipe) === ordered(file.recipe);
-}
-const ordered = (value: unknown): string =>
-  JSON.stringify(value, (_key, v: unknown) => (v !== null && typeof v === "object" && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v));
+const isSame = (here: World["patterns"] extends Map<string, infer P> ? P : never, file: PatternFile): boolean =>
+  here.name === file.name && here.style === file.style && here.origin === (file.origin ?? "") && here.species === (file.species ?? "") && sameContent(here.recipe, file.recipe);

@@ -1,6 +1,6 @@
 import { DomainError } from "@kasten/core/errors";
 import { sizeNumber, sizeWithin } from "@kasten/core/hooks";
-import { changesBetween, missingFrom, type Recipe } from "@kasten/core/patterns";
+import { changesBetween, missingFrom, sameContent, type Recipe } from "@kasten/core/patterns";
 import type { PatternFile } from "@kasten/contract/patterns";
 import type { EntityManager } from "typeorm";
 import { row, rows } from "../database/source";
@@ -78,6 +78,6 @@ async function otherVersion(db: EntityManager, id: string, base: number, current
   const theirs = both.get(recipeKey(id, current));
   const old = both.get(recipeKey(id, base));
   const changes = theirs && old ? changesBetween(old, theirs, (code) => code).map((c) => ({ field: c.where, yours: c.before ?? "", theirs: c.after ?? "" })) : [];
-  const clash = theirs && JSON.stringify(theirs) === JSON.stringify(mine);
+  const clash = theirs && sameContent(theirs, mine);
   return new Problem(409, "stale", "Somebody else saved this pattern", clash ? "Somebody saved just the same: open it again." : `Version ${current} was saved while you wrote on version ${base}. Look at what changed, and save yours on top of it if it still holds.`, { changes, version: current });
 }

@@ -5,14 +5,14 @@ import { computed, ref, nextTick, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
 import { VueDraggable } from "vue-draggable-plus";
 import { requirementsOf } from "@kasten/core/materials";
-import { proportionsOf, type Component, type Recipe, type RecipeStep } from "@kasten/core/patterns";
+import { proportionsOf, sameContent, type Component, type Recipe, type RecipeStep } from "@kasten/core/patterns";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { lengthFigure } from "../parts/units";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
-import { draftOf, emptyRecipe, fileOf, isSame, slug, type Draft } from "./draft";
+import { draftOf, emptyRecipe, fileOf, slug, type Draft } from "./draft";
 import FlyPicture from "./FlyPicture.vue";
 import PartDetails from "./PartDetails.vue";
 import PatternFacts from "./PatternFacts.vue";
@@ -51,7 +51,7 @@ const pick = (size: string): void => void (choice.value = { ...choice.value, siz
 const needs = computed(() => (tied.value.fly ? requirementsOf(tied.value.fly, 12) : []));
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly).slice(0, 7) : []));
 const original = props.recipe && fileOf(begin(), props.id, props.recipe);
-const isChanged = computed(() => !original || !isSame(fileOf(draft.value, props.id, recipe.value), original));
+const isChanged = computed(() => !original || !sameContent(fileOf(draft.value, props.id, recipe.value), original));
 
 function setStep(index: number, step: RecipeStep): void {
   const row = draft.value.rows[index];

@@ -10,6 +10,7 @@ import type { Working } from "@kasten/contract/materials";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import { money, quantity } from "../parts/format";
+import { download } from "../parts/download";
 import { lengthFigure, units } from "../parts/units";
 import { useWorking } from "../parts/working";
 import { useSession } from "../team";
@@ -62,9 +63,7 @@ function show(r: (typeof materials.value)[number]): void {
 function saveDrawing(): void {
   if (!fly.value || !entry.value) return;
   const file = svgFile(drawFly(fly.value, { seed: props.id, inside: inside.value }), `${entry.value.name}, size ${choice.value.size}`);
-  const link = Object.assign(document.createElement("a"), { href: URL.createObjectURL(new Blob([file], { type: "image/svg+xml" })), download: `${props.id}-${choice.value.size.replace("/", "-")}.svg` });
-  link.click();
-  URL.revokeObjectURL(link.href);
+  download(`${props.id}-${choice.value.size.replace("/", "-")}.svg`, "image/svg+xml", file);
 }
 </script>
 <template>

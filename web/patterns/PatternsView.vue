@@ -6,6 +6,7 @@ import { computed, ref, useTemplateRef, watch } from "vue";
 import { exportPatterns, importPatterns, patternBookSchema } from "@kasten/contract/patterns";
 import { call } from "../http";
 import RefusalNote from "../parts/RefusalNote.vue";
+import { download } from "../parts/download";
 import { money } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
@@ -59,9 +60,7 @@ function parse(text: string): unknown {
 }
 async function giveOut(): Promise<void> {
   const book = await collectBook(list.value.map((p) => p.id), (ids) => call(exportPatterns, { query: { of: ids.join(",") } }));
-  const link = Object.assign(document.createElement("a"), { href: URL.createObjectURL(new Blob([JSON.stringify(book, null, 1)], { type: "application/json" })), download: "patterns.json" });
-  link.click();
-  URL.revokeObjectURL(link.href);
+  download("patterns.json", "application/json", JSON.stringify(book, null, 1));
 }
 </script>
 <template>

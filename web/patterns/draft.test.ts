@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import type { Material } from "@kasten/core/materials";
-import { missingFrom, type Recipe, type RecipeStep } from "@kasten/core/patterns";
-import { addLine, draftOf, emptyRecipe, fileOf, isSame, readRow, recipeOfDraft, slug, type Draft } from "./draft";
+import { missingFrom, sameContent, type Recipe, type RecipeStep } from "@kasten/core/patterns";
+import { addLine, draftOf, emptyRecipe, fileOf, readRow, recipeOfDraft, slug, type Draft } from "./draft";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
 const material = (code: string, name: string, form: Material["form"], more: Partial<Material> = {}): [string, Material] => [code, { code, name, form, unit: "count", measured: false, lead: false, ...more }];
@@ -95,7 +95,7 @@ describe("every demo pattern, opened and saved without a change", () => {
     expect(draft.base).toBe(3);
     const readings = draft.rows.map((_, i) => readRow(draft, i, cabinet, {}));
     const saved = fileOf(draft, p.id, recipeOfDraft(draft, readings));
-    expect(isSame(saved, { id: p.id, name: p.name, style: p.style, origin: p.origin, species: p.species, recipe: p.recipe })).toBe(true);
+    expect(sameContent(saved, { id: p.id, name: p.name, style: p.style, origin: p.origin, species: p.species, recipe: p.recipe })).toBe(true);
   });
 });
 

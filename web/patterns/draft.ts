@@ -83,8 +83,3 @@ export function fileOf(draft: Draft, id: string, recipe: Recipe): PatternFile {
   const components = recipe.components.filter((c) => used.has(c.id) || c.role === "hook" || c.role === "thread" || c.role === "finish" || c.asStated !== undefined);
   return JSON.parse(JSON.stringify({ id, name: draft.name.trim(), style: draft.style.trim(), origin: draft.origin, species: draft.species, recipe: { ...recipe, components } })) as PatternFile;
 }
-
-/** The same content, whatever the order of its keys. */
-export const isSame = (a: unknown, b: unknown): boolean => ordered(a) === ordered(b);
-const ordered = (value: unknown): string =>
-  JSON.stringify(value, (_key, v: unknown) => (v !== null && typeof v === "object" && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([x], [y]) => (x < y ? -1 : 1))) : v));

@@ -1,6 +1,6 @@
 import { debounceFilter, useDebouncedRefHistory, useEventListener, useStorage, watchDebounced } from "@vueuse/core";
 import { computed, ref, toRaw, watch } from "vue";
-import { formatSize, sizeNumber } from "@kasten/core/hooks";
+import { sizesBetween } from "@kasten/core/hooks";
 import { missingFrom, orderFaults, ownBeadFaults, rehomed, sayStep, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
@@ -49,8 +49,7 @@ export function useDraft(id: string, initial: () => Draft) {
   /** Sizes that the pattern allows: its ends and the even ones between; none while they cannot be read. */
   const sizes = computed(() => {
     try {
-      const [a, b] = [sizeNumber(draft.value.recipe.sizes.from), sizeNumber(draft.value.recipe.sizes.to)].sort((x, y) => x - y) as [number, number];
-      return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
+      return sizesBetween(draft.value.recipe.sizes);
     } catch {
       return []; // what is wrong with them is said among what is missing
     }

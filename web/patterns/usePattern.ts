@@ -1,5 +1,5 @@
 import { computed, type MaybeRefOrGetter, toValue } from "vue";
-import { compareSizes, formatSize, sizeNumber, sizeWithin } from "@kasten/core/hooks";
+import { compareSizes, sizesBetween, sizeWithin } from "@kasten/core/hooks";
 import { hookRequirement, requirementsOf } from "@kasten/core/materials";
 import { cautionsOf, checksOf, hookOf, ownBeadFaults, proportionsOf, sharesOfShank, type FlyChoice } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";
@@ -14,8 +14,7 @@ export function useSizes(pattern: MaybeRefOrGetter<string>) {
     if (!p || !p.sizes.from || !p.sizes.to) return [];
     const kept = (hooks.value.get(p.hookModel)?.rows ?? []).map((r) => r.size).filter((s) => sizeWithin(s, p.sizes));
     if (kept.length > 0) return kept.sort(compareSizes).reverse();
-    const [a, b] = [sizeNumber(p.sizes.from), sizeNumber(p.sizes.to)].sort((x, y) => x - y) as [number, number];
-    return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
+    return sizesBetween(p.sizes);
   });
 }
 
