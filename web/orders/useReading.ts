@@ -2,15 +2,16 @@ import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
 import { hookOf, materialsOf } from "@kasten/core/patterns";
-import { useCatalogue } from "../patterns";
+import { forReading, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
 /** What is typed, kept until it is saved, and how it is understood. */
 export function useReading(storageKey: string, initial = "") {
   const text: Ref<string> = useStorage(storageKey, initial);
-  const { forReading, patterns, materials, hooks, recipeOf, data } = useCatalogue();
+  const { patterns, materials, hooks, recipeOf, data } = useCatalogue();
   const { person } = useSession();
-  const read = computed<ReadOrder>(() => readOrder(text.value, forReading(person.value?.numberWords ?? {})));
+  /** Nothing is read before patterns, customers and today's date are here: what is typed stays as typed until then. */
+  const read = computed<ReadOrder>(() => (data.value ? readOrder(text.value, forReading(data.value, person.value?.numberWords ?? {})) : { lines: [], understood: [], doubts: [] }));
   const whole = computed(() => isWhole(read.value));
   const customer = computed(() => data.value?.customers.find((c) => c.id === read.value.customer));
 

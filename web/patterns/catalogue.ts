@@ -4,6 +4,7 @@ import { composeFly, hookOf, type ComposedFly, type FlyChoice, type Recipe } fro
 import { DomainError, sentenceOf } from "@kasten/core/errors";
 import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
 import { catalogue, type PatternEntry } from "@kasten/contract/patterns";
+import type { ReplyOf } from "@kasten/contract/http";
 import { call } from "../http";
 import { useRecipes } from "./recipes";
 
@@ -47,15 +48,17 @@ export function useCatalogue() {
     return fault === undefined ? { pending: true } : { fault };
   }
 
-  const forReading = (numberWords: Record<string, number>): ReadCatalogue => ({
-    today: query.data.value?.today ?? "",
-    patterns: (query.data.value?.patterns ?? []).map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
-    customers: query.data.value?.customers ?? [],
-    seasons: query.data.value?.settings.seasons ?? [],
-    numberWords,
-  });
-  return { data: query.data, refetch: query.refetch, materials, patterns, hooks, recipeOf, fly, tie, forReading };
+  return { data: query.data, refetch: query.refetch, materials, patterns, hooks, recipeOf, fly, tie };
 }
+
+/** What the reader of an order may recognise, of the catalogue as it is here. */
+export const forReading = (all: ReplyOf<typeof catalogue>, numberWords: Record<string, number>): ReadCatalogue => ({
+  today: all.today,
+  patterns: all.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
+  customers: all.customers,
+  seasons: all.settings.seasons,
+  numberWords,
+});
 
 function attempt(compose: () => ComposedFly): Tied {
   try {
