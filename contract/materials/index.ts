@@ -8,13 +8,14 @@ const named = z.object({ name: z.string(), value: z.number(), unit: z.string() }
 export interface Working {
   formula: string;
   written: string;
+  entered?: string;
   inputs: { name: string; value: number; unit: string; source: z.infer<typeof sourceSchema> }[];
   through: z.infer<typeof named>[];
   result: z.infer<typeof named>;
   parts?: Working[];
 }
 export const workingSchema: z.ZodType<Working> = z.lazy(() =>
-  z.object({ formula: z.string(), written: z.string(), inputs: z.array(named.extend({ source: sourceSchema })), through: z.array(named), result: named, parts: z.array(workingSchema).optional() }),
+  z.object({ formula: z.string(), written: z.string(), entered: z.string().optional(), inputs: z.array(named.extend({ source: sourceSchema })), through: z.array(named), result: named, parts: z.array(workingSchema).optional() }),
 ).meta({ id: "Working" });
 
 export const reservationSchema = z.object({ lot: z.uuid(), lotCode: z.string(), dyeLot: z.string(), place: z.string(), quantity: z.number().int() });

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { landmarks } from "@kasten/core/hooks";
-import { materialForms, stockUnits } from "@kasten/core/materials";
-import { acts, attitudes, dubbedShapes, featherParts, measures, moments, noodleThicknesses, reaches, roles } from "@kasten/core/patterns";
+import { materialForms, standings, stockUnits } from "@kasten/core/materials";
+import { acts, attitudes, dressings, dubbedShapes, featherParts, holds, measures, moments, noodleThicknesses, reaches, roles, sectors, stances } from "@kasten/core/patterns";
 import { hookModelSchema } from "../hooks";
 import { endpoint, idParams, isoDay, none } from "../http";
 
@@ -37,18 +37,20 @@ const stepChange = z.strictObject({
   amount: amount.optional(), shown: length.optional(), rule: windRule.optional(), passes: passes.optional(), stretch: stretch.optional(), rope: rope.optional(),
   fullness: z.tuple([length, length]).optional(), noodle: length.optional(), thickness: z.enum(noodleThicknesses).optional(), methods: ways.optional(),
 });
-const alternate = z.strictObject({ material: short, effect: sentence.optional(), changes: z.record(short, stepChange).optional() });
+const alternate = z.strictObject({ material: short, effect: sentence.optional(), changes: z.record(short, stepChange).optional(), limit: sentence.optional() });
 const componentSchema = z.strictObject({
   id: short, role: z.enum(roles), material: bySize, optional: z.boolean().optional(), asStated: sentence.optional(), alternates: z.array(alternate).max(20).optional(),
   bought: z.strictObject({ material: short, perFly: count }).optional(), makeMinutes: number.min(0).max(600).optional(), sharesWith: short.optional(),
+  anyOf: z.strictObject({ form: z.enum(materialForms), shades: z.array(short).max(20).optional() }).optional(), priceCents: z.number().int().min(0).max(1_000_000).optional(), doubt: sentence.optional(),
 });
 const check = z.strictObject({ feature: sentence, when: z.enum(moments), tolerance: sentence.optional() });
 const stepBase = {
-  id: short, name: short, component: short.optional(), tieIn: z.strictObject({ at: placeSchema, wraps: count.optional() }).optional(),
+  id: short, name: short, component: short.optional(), tieIn: z.strictObject({ at: placeSchema, wraps: count.optional(), hold: z.enum(holds).optional() }).optional(),
   skills: z.array(short).max(10).optional(), tools: z.array(short).max(10).optional(), caution: sentence.optional(), tiedIn: short.optional(), instruction: sentence.optional(), stated: sentence.optional(), spread: z.tuple([number.min(0).max(2000), number.min(0).max(2000)]).optional(),
   after: z.array(z.strictObject({ step: short, hard: z.boolean().optional(), because: sentence.optional() })).max(20).optional(), mayPrecede: short.optional(),
   bySize: z.array(z.strictObject({ sizes: span, set: stepChange })).max(12).optional(), methods: ways.optional(), because: sentence.optional(), guard: sentence.optional(),
-  checks: z.array(check).max(12).optional(), coveredBy: short.optional(),
+  checks: z.array(check).max(12).optional(), coveredBy: short.optional(), doubt: sentence.optional(),
+  views: z.array(z.strictObject({ says: z.enum(["do", "avoid"]), because: sentence, by: short.optional() })).max(6).optional(), rotary: z.strictObject({ fixedWay: sentence, minutes: number.min(0).max(60) }).optional(),
 };
 const zone = { from: placeSchema, to: placeSchema };
 const stepSchema = z.discriminatedUnion("do", [
@@ -59,16 +61,18 @@ const stepSchema = z.discriminatedUnion("do", [
       z.strictObject({ from: z.literal("spool"), trimMm: mm }),
       z.strictObject({ from: z.literal("pieces"), pieceMm: number.positive().max(2000), gripMm: mm, trimMm: mm }),
       z.strictObject({ from: z.literal("feather") }),
+      z.strictObject({ from: z.literal("leftover"), startMm: number.positive().max(2000), leftMm: number.min(0).max(2000) }),
     ]).optional(),
     barb: z.tuple([length, length]).optional(), counter: z.boolean().optional(), carries: short.optional(), sweep: z.enum(["back", "square", "forward"]).optional(), atMost: number.positive().max(200).optional(), face: z.enum(["in", "out"]).optional(),
+    fill: z.tuple([length, length]).optional(), shows: short.optional(), levels: z.strictObject({ butts: short.optional() }).optional(),
   }),
   z.strictObject({
     ...stepBase, do: z.literal("lay"), ...zone, amount, shown: length.optional(), attitude: z.enum(attitudes).optional(), face: z.enum(["in", "out"]).optional(), countedWhenWound: z.boolean().optional(), hanging: z.boolean().optional(),
-    overTake: number.min(1).max(10).optional(), trimMm: mm.optional(),
+    overTake: number.min(1).max(10).optional(), trimMm: mm.optional(), round: z.partialRecord(z.enum(sectors), z.number().int().min(1).max(99)).optional(), stance: z.enum(stances).optional(), setBy: sentence.optional(),
   }),
   z.strictObject({
     ...stepBase, do: z.literal("dress"), ...zone, fullness: z.tuple([length, length]).optional(), shape: z.enum(dubbedShapes).optional(), noodle: length.optional(), thickness: z.enum(noodleThicknesses).optional(),
-    loopMm: number.positive().max(1000).optional(), brushed: z.boolean().optional(),
+    loopMm: number.positive().max(1000).optional(), loopLayers: z.number().int().min(1).max(20).optional(), loopLoad: number.positive().max(50).optional(), trace: z.boolean().optional(), brushed: z.boolean().optional(),
   }),
   z.strictObject({ ...stepBase, do: z.literal("thread") }),
   z.strictObject({ ...stepBase, do: z.literal("glue"), at: placeSchema, drops: number.positive().max(20), openMinutes: number.min(0).max(600).optional() }),
@@ -95,8 +99,10 @@ export const recipeSchema = z.strictObject({
   stepByStepFactor: z.number().positive().max(5),
   skills: z.array(short).max(20),
   pricePerDozenCents: z.number().int().nonnegative().max(10_000_000),
-  parents: z.array(z.strictObject({ pattern: short, changes: sentence })).max(6).optional(),
-  density: z.enum(["slim", "sparse", "full"]).optional(),
+  parents: z.array(z.strictObject({ pattern: short, changes: sentence, version: z.number().int().positive().optional(), inherited: z.array(short).max(60).optional() })).max(6).optional(),
+  density: z.enum(dressings).optional(), densityBand: z.array(z.enum(dressings)).max(4).optional(),
+  bare: z.array(z.strictObject({ ...zone, thread: z.boolean().optional(), why: sentence.optional() })).max(12).optional(),
+  stagger: z.strictObject({ steps: z.array(short).min(2).max(12), leastMm: number.min(0).max(100) }).optional(),
   avoid: z.array(sentence).max(20).optional(),
   sample: z.boolean().optional(),
   queries: z.array(z.strictObject({ about: short, question: sentence })).max(20).optional(),
@@ -136,7 +142,8 @@ export const materialSchema = z.strictObject({
   thread: z.strictObject({ denier: number, fibre: z.enum(["polyester", "nylon", "gel-spun"]), aspect: z.enum(["asItComes", "flat", "corded"]).optional() }).optional(),
   feather: z.strictObject({ usable: number, grip: number, perMm: number, span: number, sides: number, unusable: number }).optional(),
   pieceMm: number.optional(), hair: z.strictObject({ density: number }).optional(), hide: z.strictObject({ areaMm2: number, loss: number }).optional(),
-  qualities: z.strictObject({ mobility: number.optional(), strength: number.optional(), floats: number.optional() }).optional(), liquid: z.strictObject({ kind: z.enum(["lacquer", "resin", "glue"]) }).optional(),
+  qualities: z.strictObject({ mobility: number.optional(), strength: number.optional(), floats: number.optional() }).optional(), liquid: z.strictObject({ kind: z.enum(["lacquer", "resin", "glue"]), body: z.enum(["thin", "gel"]).optional() }).optional(),
+  fliesPerPacket: number.positive().max(5000).optional(), prepLoss: z.strictObject({ share: number.min(0).max(0.95), what: z.string().max(80) }).optional(), faces: z.array(z.strictObject({ name: short, colour: z.string() })).max(2).optional(), gauge: z.string().max(20).optional(), standing: z.enum(standings).optional(),
   blend: z.strictObject({ parts: z.record(z.string(), number), leastChargeMg: number }).optional(), hook: z.strictObject({ model: z.string(), size: z.string() }).optional(),
 });
 

@@ -28,6 +28,8 @@ export interface Derivation {
   formula: string;
   /** The formula as it would be written on paper. */
   written: string;
+  /** The quantity in the words in which it was entered, and the spread that they leave. */
+  entered?: string;
   inputs: Term[];
   /** Intermediate values, in the order in which they were reached. */
   through: { name: string; value: number; unit: Unit }[];

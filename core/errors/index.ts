@@ -33,6 +33,7 @@ export interface ErrorDetails {
   BLEND_CYCLE: { blend: string; through: string[] };
   NOT_OPTIONAL: { component: string };
   LANDMARK_NOT_THERE: { landmark: string; hook: string };
+  LEFTOVER_IMPOSSIBLE: { usedMm: number; mostMm: number; leastMm: number };
 }
 export type ErrorCode = keyof ErrorDetails;
 
@@ -90,6 +91,8 @@ const sentences: { [C in ErrorCode]: (details: ErrorDetails[C]) => string } = {
   METHOD_UNKNOWN: (d) => `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,
   BLEND_CYCLE: (d) => `The blend “${d.blend}” would be mixed from itself, through ${d.through.join(", ")}. Take one of them out.`,
   LANDMARK_NOT_THERE: (d) => `There is no place “${d.landmark}” on ${d.hook}. Say the bend, or so much of the shank.`,
+  LEFTOVER_IMPOSSIBLE: (d) =>
+    `${round(d.usedMm)} mm used up cannot be: the winding takes ${round(d.mostMm)} mm unstretched and ${round(d.leastMm)} mm at its tightest. Measure the piece again, before and after.`,
   NOT_OPTIONAL: (d) => `The ${d.component} cannot be left out of this pattern. Mark it optional first.`,
 };
 

@@ -1,3 +1,4 @@
 export * from "./geometry";
+export * from "./near";
 export * from "./place";
 export * from "./size";

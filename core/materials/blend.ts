@@ -1,4 +1,5 @@
 import { DomainError } from "../errors";
+import { strandOf } from "../tying";
 import type { Material } from "./material";
 
 /**
@@ -16,4 +17,17 @@ export function plainParts(code: string, materials: ReadonlyMap<string, Pick<Mat
   for (const [part, share] of Object.entries(material.blend.parts))
     for (const [plain, inner] of Object.entries(plainParts(part, materials, [...through, code]))) shares[plain] = (shares[plain] ?? 0) + (inner * share) / whole;
   return shares;
+}
+
+/**
+ * What a mass of a blend's part is in the unit of its drawer: mg as they are; yarn that is chopped for it in mm, by its
+ * mass per mm.
+ * @returns mg or mm
+ * @throws DomainError STEP_NEEDS for a yarn whose mass per mm nobody knows
+ */
+export function partQuantity(part: Pick<Material, "name" | "unit" | "strand">, mg: number): number {
+  if (part.unit !== "um") return mg;
+  const massPerMm = part.strand ? strandOf(part.strand).massPerMm : 0;
+  if (!(massPerMm > 0)) throw new DomainError("STEP_NEEDS", { step: "chopping for the mill", missing: `the mass of a millimetre of “${part.name}”` });
+  return mg / massPerMm;
 }

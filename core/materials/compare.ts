@@ -1,9 +1,10 @@
 import { DomainError, sentenceOf } from "../errors";
 import type { HookModel } from "../hooks";
-import { composeFly, questionsOf, type ComposedFly, type FlyChoice, type Materials, type Recipe, type Role, type School } from "../patterns";
+import { composeFly, dressings, ownDressing, priceOf, questionsOf, type Dressing, type ComposedFly, type FlyChoice, type Materials, type Recipe, type RecipeStep, type Role, type School } from "../patterns";
 import { threadStrand } from "../tying";
 import type { StockUnit } from "./material";
-import { requirementsOf, type Knowledge, type Requirement } from "./requirements";
+import { requirementsOf, type Requirement } from "./requirements";
+import type { Knowledge } from "./taken";
 import { quantityWords } from "./words";
 
 /** What one of two ways needs more (positive) or less of, in stock units. */
@@ -69,7 +70,7 @@ export function methodDifferences(request: FlyRequest, flies: number, known: Kno
   const own = requirementsOf(fly, flies, known);
   return fly.steps.flatMap((s) => {
     const facts = { step: s.step, role: s.role, form: s.material?.form, recipe: request.recipe };
-    return questionsOf(facts).flatMap((q) => {
+    return questionsOf(facts).filter((q) => q.id !== "dressing").flatMap((q) => {
       const schools = q.schools(facts);
       const current = schools.find((x) => s.methods.some((m) => m.question === q.id && m.school === x.id));
       if (!current) return [];
@@ -82,9 +83,32 @@ export function methodDifferences(request: FlyRequest, flies: number, known: Kno
   });
 }
 
+type Outcome = Pick<MethodDifference, "minutes" | "massMg" | "differences" | "sentence" | "fault">;
+
+/**
+ * What it changes to dress the whole fly more sparsely or more fully, for every rating that the pattern allows.
+ * @returns empty where the pattern allows only its own
+ */
+export function dressingDifferences(request: FlyRequest, flies: number, known: Knowledge = {}): { dressing: Dressing; massMg: number; differences: Difference[]; fault?: string }[] {
+  const fly = compose(request);
+  const own = requirementsOf(fly, flies, known);
+  const steps = fly.steps.filter((s) => s.methods.some((m) => m.question === "dressing"));
+  const now = steps[0]?.methods.find((m) => m.question === "dressing")?.school;
+  if (steps.length === 0) return [];
+  return dressings.filter((d) => d !== now && (d === ownDressing(request.recipe) || request.recipe.densityBand?.includes(d))).map((dressing) => {
+    const choice = { ...request.choice, methods: { ...request.choice.methods, ...dressedAs(fly, dressing) } };
+    const { massMg, differences, fault } = outcome({ ...request, choice }, fly, own, flies, known, { id: dressing, words: dressing });
+    return { dressing, massMg, differences, fault };
+  });
+}
+
+/** Every step of a fly dressed alike, as a choice of ways. */
+export const dressedAs = (fly: ComposedFly, dressing: Dressing): Record<string, string> =>
+  Object.fromEntries(fly.steps.filter((s) => s.methods.some((m) => m.question === "dressing")).map((s) => [`${s.id}/dressing`, dressing]));
+
 const compose = ({ recipe, choice, model, materials }: FlyRequest): ComposedFly => composeFly(recipe, choice, model, materials, { keepProfiles: true });
 
-function outcome(request: FlyRequest, fly: ComposedFly, own: Requirement[], flies: number, known: Knowledge, other: School) {
+function outcome(request: FlyRequest, fly: ComposedFly, own: Requirement[], flies: number, known: Knowledge, other: School): Outcome {
   try {
     const then = compose(request);
     const differences = differencesBetween(own, requirementsOf(then, flies, known));
@@ -110,7 +134,7 @@ export interface SubstituteJudgement {
   differences: Difference[];
   massMg: number;
   /** What the change takes away or leaves open, each with its remedy. */
-  warnings: { about: "durability" | "gap" | "weight" | "strength"; sentence: string }[];
+  warnings: { about: "durability" | "gap" | "weight" | "strength" | "crowding" | "adhesive"; sentence: string }[];
   fault?: string;
 }
 
@@ -134,7 +158,7 @@ export function judgeSubstitute(request: FlyRequest, component: string, material
       ...base,
       differences: differencesBetween(requirementsOf(before, flies, known), requirementsOf(after, flies, known)),
       massMg: after.tied.mass.total - before.tied.mass.total,
-      warnings: [...durabilityLost(before, after, component), ...gapLeft(before, after, component), ...weightChanged(before, after)],
+      warnings: [...durabilityLost(before, after, component), ...gapLeft(before, after, component), ...weightChanged(before, after), ...newlyCrowded(before, after), ...otherGlue(before, after, component)],
     };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
@@ -181,4 +205,67 @@ function weightChanged(before: ComposedFly, after: ComposedFly): Warnings {
   const change = after.tied.mass.total - before.tied.mass.total;
   if (Math.abs(change) < WEIGHT_SHARE * before.tied.mass.total) return [];
   return [{ about: "weight", sentence: `The fly becomes ${Math.abs(change).toFixed(0)} mg ${change > 0 ? "heavier" : "lighter"}. Make up for it with turns of weight wire.` }];
+}
+
+/** What was not crowded before: a heavier thread whose head no longer fits, a fuller body over the point. */
+function newlyCrowded(before: ComposedFly, after: ComposedFly): Warnings {
+  const was = new Set(before.tied.warnings.map((w) => `${w.step}/${w.code}`));
+  return after.tied.warnings.filter((w) => !was.has(`${w.step}/${w.code}`)).map((w) => ({ about: "crowding" as const, sentence: w.sentence }));
+}
+
+/** Thin glue creeps and sets at once, gel stays and leaves time: they are told apart, and neither is called the better. */
+function otherGlue(before: ComposedFly, after: ComposedFly, component: string): Warnings {
+  const [was, is] = [before, after].map((f) => f.parts.find((p) => p.component === component)?.material.liquid);
+  if (was?.kind !== "glue" || is?.kind !== "glue" || was.body === is.body) return [];
+  return [{
+    about: "adhesive",
+    sentence: is.body === "gel" ? "Gel stays where it is put and leaves time to set things straight; it does not soak into what is wound already." : "Thin glue creeps into what is wound and sets at once: one small drop, and nothing can be moved any more.",
+  }];
+}
+
+/**
+ * What leaving out an optional part changes; with its price, which is the pattern's own.
+ * @throws DomainError NOT_OPTIONAL
+ */
+export function judgeLeavingOut(request: FlyRequest, component: string, flies: number, known: Knowledge = {}): { differences: Difference[]; minutes: number; massMg: number; priceCents: number } {
+  const before = compose(request);
+  const choice = { ...request.choice, leave: [...(request.choice.leave ?? []), component] };
+  const after = compose({ ...request, choice });
+  return {
+    differences: differencesBetween(requirementsOf(before, flies, known), requirementsOf(after, flies, known)),
+    minutes: (after.minutes - before.minutes) * flies, massMg: after.tied.mass.total - before.tied.mass.total,
+    priceCents: priceOf(request.recipe, choice) - priceOf(request.recipe, request.choice),
+  };
+}
+
+/** What a batch needs where quantities were given as a range or hedged: everywhere the least, and everywhere the most. */
+export interface QuantityRange {
+  key: string;
+  least: number;
+  most: number;
+}
+
+/**
+ * How far stated ranges leave the need open: “6 to 8 fibres”, “about 5 turns”.
+ * @returns only the requirements that differ; empty where every count is exact
+ */
+export function rangesOf(request: FlyRequest, flies: number, known: Knowledge = {}): QuantityRange[] {
+  if (!request.recipe.steps.some((s) => s.spread)) return [];
+  const at = (end: 0 | 1) => {
+    const recipe = { ...request.recipe, steps: request.recipe.steps.map((s) => atEnd(s, end)) };
+    return new Map(requirementsOf(compose({ ...request, recipe }), flies, known).map((r) => [r.key, r.issue]));
+  };
+  const [low, high] = [at(0), at(1)];
+  return [...low].flatMap(([key, a]) => {
+    const b = high.get(key) ?? a;
+    return a === b ? [] : [{ key, least: Math.min(a, b), most: Math.max(a, b) }];
+  });
+}
+
+function atEnd(step: RecipeStep, end: 0 | 1): RecipeStep {
+  const n = step.spread?.[end];
+  if (n === undefined) return step;
+  if (step.do === "wind") return { ...step, rule: { ...step.rule, turns: n } };
+  if (step.do !== "lay") return step;
+  return { ...step, amount: "strands" in step.amount ? { ...step.amount, strands: n } : { fibres: n } };
 }

@@ -3,6 +3,8 @@ export * from "./calibration";
 export * from "./material";
 export * from "./pieces";
 export * from "./requirements";
+export type { Knowledge } from "./taken";
+export * from "./workings";
 export * from "./threadScale";
 export * from "./words";
 export * from "./blend";

@@ -6,6 +6,10 @@ export const materialForms = [
 ] as const;
 export type MaterialForm = (typeof materialForms)[number];
 
+/** A material that may be shown on a fly, not promised. */
+export const standings = ["unidentified", "unreleased", "vintage", "custom"] as const;
+export type Standing = (typeof standings)[number];
+
 /** Base units in which stock is kept, always whole numbers: pieces, µm, µg, nL. */
 export const stockUnits = ["count", "um", "ug", "nl"] as const;
 export type StockUnit = (typeof stockUnits)[number];
@@ -47,7 +51,18 @@ export interface Material {
   hide?: { areaMm2: number; loss: number };
   /** What it is good for, so that a substitute that is weaker, stiffer or thinner can be told: 1 least to 5 most. */
   qualities?: { mobility?: number; strength?: number; floats?: number };
-  liquid?: { kind: LiquidKind };
+  /** Thin glue creeps and sets at once; gel stays where it is put. Never one for the other without saying so. */
+  liquid?: { kind: LiquidKind; body?: "thin" | "gel" };
+  /** A dubbing that is never weighed: so many flies are tied of a packet. */
+  fliesPerPacket?: number;
+  /** What is lost before the vise: underfur combed out, mill loss, split eyes. */
+  prepLoss?: { share: number; what: string };
+  /** Faces of a two-sided tinsel, with the colours that each shows. */
+  faces?: { name: string; colour: string }[];
+  /** Gauge as it stands on the label: fine, medium, a number. */
+  gauge?: string;
+  /** What stands in the way of promising it. */
+  standing?: Standing;
   blend?: { parts: Record<string, number>; leastChargeMg: number };
   hook?: { model: string; size: string };
 }

@@ -54,6 +54,8 @@ export function benchWords(
       const lengths = r.unit === "um" ? r.issue / (first.piece * basePerCore.um) : r.issue;
       return `cut ${plural(lengths, "length")} of ${number(first.piece)} mm`;
     }
+    case "packets":
+      return `${plural(r.issue, "packet")}: ${number(first.fliesPerPacket)} flies a packet`;
     case "pieces": {
       const [one, many] = nouns[form] ?? ["piece", "pieces"];
       return plural(r.issue, one, many);

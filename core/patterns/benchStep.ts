@@ -3,7 +3,8 @@ import { directionWords } from "./direction";
 import type { LayAmount } from "./recipe";
 import type { ComposedFly, FlyStep } from "./use";
 import { questions } from "./methods";
-import { sayStep } from "./words";
+import { sayStep, stanceWords } from "./words";
+import { shareOut, shareWords } from "./sectors";
 
 /** A step as it is read at the bench: in mm for the size in hand, in the chosen way, from the tier's side. */
 export interface BenchStep {
@@ -34,11 +35,15 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: 
   const figures: string[] = [];
   const { step } = s;
   if (s.fibres && step.do === "lay") figures.push(step.spread ? `${step.spread[0]} to ${counted(step.spread[1], step.amount)}` : counted(s.fibres, step.amount));
+  if (s.fibres && step.do === "lay" && step.round) figures.push(shareWords(shareOut(s.fibres, step.round)));
+  if (step.do === "lay" && step.stance) figures.push(`${stanceWords[step.stance]}${step.setBy ? `, set by ${step.setBy}` : ""}`);
   if (s.widthMm) figures.push(`${say(s.widthMm)} ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
   if (s.shownMm) figures.push(`${say(s.shownMm)} showing${s.grossMm ? `, ${say(s.grossMm)} in all` : ""}`);
   if (s.barbMm) figures.push(`barbs ${say(s.barbMm[0])} to ${say(s.barbMm[1])}`);
   if (step.do === "wind" && r?.turns && s.material?.form !== "thread") figures.push(`${Number(r.turns.toFixed(1))} turns${r.pitch && s.role === "rib" ? `, ${say(r.pitch)} apart` : ""}`);
   if (step.do === "wind" && s.clockwise !== undefined && s.role === "rib") figures.push(directionWords(s.clockwise, handed));
+  if (step.do === "wind" && step.shows) figures.push(`${step.shows} face showing`);
+  if (step.do === "wind" && step.take?.from === "leftover" && r?.stretch) figures.push(`stretched ${Number(r.stretch.toFixed(2))} times: begin with ${say(step.take.startMm)}, ${say(step.take.leftMm)} are left`);
   if (r?.endDiameters) figures.push(`${say(r.endDiameters[0])} full in front, ${say(r.endDiameters[1])} at the rear; or ${say(r.noodle ?? 0)} of noodle`);
   if ((step.do === "wind" || step.do === "lay") && step.face) figures.push(`hollow side ${step.face === "in" ? "to the hook" : "away from the hook"}`);
   if (step.tieIn) figures.push(`${s.wraps ?? 0} wraps at ${say(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))}`);

@@ -376,7 +376,7 @@ describe("hooks of a pattern", () => {
   });
   test("a weight form may have a hook of its own", () => {
     const r = change((x) => { x.forms[1] = { id: "light", name: "light", omit: ["bead"], hookModel: "D" }; });
-    expect([hookOf(r, "all"), hookOf(r, "light"), hookOf(r, "nowhere")]).toEqual(["N", "D", "N"]);
+    expect([hookOf(r, { form: "all" }), hookOf(r, { form: "light" }), hookOf(r, { form: "nowhere" })]).toEqual(["N", "D", "N"]);
   });
   test("between the bends is a place on a double only", () => {
     const r = withStep({ id: "x", name: "floss", do: "wind", component: "x", from: half, to: { landmark: "betweenBends" }, rule: { touching: true } }, { id: "x", role: "tag", material: [{ value: "floss" }] });

@@ -4,8 +4,20 @@ import type { Material } from "../materials";
 import type { BySize, Component, FlyChoice, Recipe } from "./recipe";
 import type { Materials } from "./use";
 
-/** The hook of a weight form: its own where it names one. */
-export const hookOf = (recipe: Pick<Recipe, "hookModel" | "forms">, form: string): string => recipe.forms.find((f) => f.id === form)?.hookModel || recipe.hookModel;
+/** The hook of a fly: one taken in its place, else that of its weight form where it names one, else the pattern's. */
+export function hookOf(recipe: Pick<Recipe, "hookModel" | "forms" | "components">, choice: Pick<FlyChoice, "form" | "use">): string {
+  const taken = choice.use && recipe.components.find((c) => c.role === "hook" && choice.use?.[c.id] !== undefined);
+  return (taken && choice.use?.[taken.id]) || recipe.forms.find((f) => f.id === choice.form)?.hookModel || recipe.hookModel;
+}
+
+/** Why a fly may be shown but not promised: materials that nobody has identified or that cannot be had again. */
+export function notPromised(recipe: Recipe, choice: Pick<FlyChoice, "size" | "variant" | "form">, materials: Materials): string[] {
+  return materialsOf(recipe, choice, materials).flatMap((m) => (m.standing ? [`${m.name} is ${m.standing}: identify or replace it before this is promised`] : []));
+}
+
+/** The price of a dozen in cents: without what the parts left out add to it. */
+export const priceOf = (recipe: Pick<Recipe, "pricePerDozenCents" | "components">, choice: Pick<FlyChoice, "leave">): number =>
+  Math.max(0, recipe.pricePerDozenCents - recipe.components.reduce((sum, c) => sum + (choice.leave?.includes(c.id) ? (c.priceCents ?? 0) : 0), 0));
 
 /** The entry that holds for a size, or undefined. */
 export function forSize<T>(options: BySize<T>[], size: string): T | undefined {

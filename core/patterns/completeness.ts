@@ -33,6 +33,8 @@ function missingParts(recipe: Recipe): string[] {
   if (recipe.finish.state === "not stated") missing.push("the finish is not stated: name it, or say that there is none on purpose");
   if (recipe.variants.length === 0) missing.push("no colour variant is described");
   if (!(recipe.minutesPerFly > 0)) missing.push("the minutes per fly are not stated");
+  for (const c of recipe.components) if (c.doubt !== undefined) missing.push(`the ${c.role} was given with doubt: ${c.doubt}`);
+  for (const s of recipe.steps) if (s.doubt !== undefined) missing.push(`“${s.name}” was given with doubt: ${s.doubt}`);
   for (const q of recipe.queries ?? []) missing.push(`${q.about}: ${q.question}`);
   if (recipe.sample) missing.push("it is a showing version, which is never tied to order");
   return missing;
@@ -74,7 +76,7 @@ function missingSteps(recipe: Recipe): string[] {
 }
 
 function quantityFaults(step: RecipeStep): string[] {
-  if (step.do === "dress" && !step.fullness && !step.noodle) return [`“${step.name}” does not say how full, or how long a noodle`];
+  if (step.do === "dress" && !step.fullness && !step.noodle && !step.trace && !(step.loopMm && step.loopLoad)) return [`“${step.name}” does not say how full, or how long a noodle`];
   if (step.do !== "wind") return [];
   try {
     guardRule(step.rule);

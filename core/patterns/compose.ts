@@ -7,11 +7,14 @@ import {
 } from "../tying";
 import { fibreUse, layAmount } from "./amount";
 import { reordered, stepFor } from "./change";
+import { allowedFor } from "./allowed";
 import { codeOf, componentsOf } from "./choose";
 import { missingFrom } from "./completeness";
+import { dressed } from "./dressing";
 import { Lengths, rootOf } from "./lengths";
-import { methodFigures, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
-import type { Component, DubbedShape, FlyChoice, NoodleThickness, Recipe, RecipeStep } from "./recipe";
+import { dressingShare, methodFigures, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
+import type { Component, Dressing, DubbedShape, FlyChoice, Hold, NoodleThickness, Recipe, RecipeStep } from "./recipe";
+import { roomWarnings } from "./room";
 import type { ComponentUse, ComposedFly, FlyPart, FlyStep, Materials } from "./use";
 
 /** Forms of material whose turns splay out instead of piling up; yarn is pile too but keeps its growth. */
@@ -31,7 +34,7 @@ function strandFor(material: Material, step: RecipeStep): Strand {
 }
 
 /** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */
-const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; schools: Map<string, School> }>();
+const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; flies?: number; schools: Map<string, School> }>();
 
 /** Fullness along a dubbed shape, as shares of its fullest, from the end named first. */
 const shapes: Record<DubbedShape, number[]> = {
@@ -46,8 +49,11 @@ export const noodleDensities: Record<NoodleThickness, number> = { sparse: 0.04, 
 
 /** Least that holds a wound feather, in mm of stem. */
 const FEATHER_BOUND = 4;
+/** A turn of thread takes about two thirds of a second. */
+const MINUTES_A_TURN = 0.011;
 const USUAL_TRIM = 20;
-const USUAL_WRAPS = 5;
+/** Wraps of thread by how firmly a part is held, where nobody says how many. */
+export const wrapsOfHold: Record<Hold, number> = { "loose hold": 2, lock: 5, final: 7 };
 
 class Composer {
   readonly hook: HookGeometry;
@@ -60,6 +66,8 @@ class Composer {
   private readonly chosen = new Map<string, Material>();
   private readonly order: RecipeStep[];
   private readonly schools = new Map<string, Map<string, School>>();
+  /** An empty choice of ways, as every batch has one, is none. */
+  private readonly hasOwnWays: boolean;
 
   constructor(
     readonly recipe: Recipe,
@@ -67,6 +75,7 @@ class Composer {
     model: HookModel,
     readonly materials: Materials,
   ) {
+    this.hasOwnWays = Object.keys(choice.methods ?? {}).length > 0;
     this.hook = hookAt(model, choice.size);
     if (!recipe.variants.some((v) => v.id === choice.variant)) throw new DomainError("PATTERN_VARIANT_UNKNOWN", { variant: choice.variant, known: recipe.variants.map((v) => v.name) });
     this.components = new Map(componentsOf(recipe, choice).map((c) => [c.id, c]));
@@ -86,7 +95,7 @@ class Composer {
       component: c.id,
       role: c.role,
       material,
-      alternates: (c.alternates ?? []).map((a) => a.material),
+      alternates: allowedFor(c, material, this.materials).map((a) => a.material),
       uses: [],
       made: c.bought !== undefined && !buys,
       makeMinutes: buys ? 0 : (c.makeMinutes ?? 0),
@@ -99,7 +108,31 @@ class Composer {
       .filter((s) => !s.component || this.components.has(s.component))
       .map((s) => stepFor(s, this.choice, s.component ? this.components.get(s.component) : undefined));
     for (const step of here) this.schools.set(step.id, this.schoolsOf(step));
-    return reordered(here, (s) => this.school(s, "order") === "before");
+    const ordered = reordered(here, (s) => this.school(s, "order") === "before");
+    const longButts = new Map(ordered.flatMap((s) => (s.do === "wind" && this.school(s, "underbody") === "long butts" && s.levels?.butts !== undefined && s.to ? [[s.levels.butts, s]] : [])));
+    return ordered.filter((s) => s.do !== "wind" || ![...longButts.values()].includes(s)).map((s) => this.inItsWay(s, longButts.get(s.id)));
+  }
+
+  /** A step as its schools turn it: dressed otherwise, wound the other way, its butts carried over what would be levelled. */
+  private inItsWay(step: RecipeStep, levelled: (RecipeStep & { do: "wind" }) | undefined): RecipeStep {
+    const dressing = this.school(step, "dressing");
+    const now = dressing === undefined ? step : dressed(step, dressingShare(this.recipe, dressing as Dressing));
+    if (now.do === "wind" && now.to !== undefined && this.school(now, "palmer") !== undefined) return this.palmered(now, now.to);
+    return now.do === "lay" && levelled?.to ? { ...now, ...this.spanning(now, { from: levelled.from, to: levelled.to }) } : now;
+  }
+
+  /** A palmer begins in front and runs back, or begins at the bend and runs forward; its tie-in is where it begins. */
+  private palmered(step: RecipeStep & { do: "wind" }, to: Place): RecipeStep {
+    const [a, b] = [step.from, to].sort((p, q) => placeAt(p, this.hook) - placeAt(q, this.hook)) as [Place, Place];
+    const forward = this.school(step, "palmer") === "forward";
+    const begins = forward ? b : a;
+    return { ...step, from: begins, to: forward ? a : b, ...(step.tieIn && { tieIn: { ...step.tieIn, at: begins } }) };
+  }
+
+  /** The zone that holds both. */
+  private spanning(...zones: { from: Place; to: Place }[]): { from: Place; to: Place } {
+    const ends = zones.flatMap((z) => [z.from, z.to]).sort((p, q) => placeAt(p, this.hook) - placeAt(q, this.hook));
+    return { from: ends[0] as Place, to: ends.at(-1) as Place };
   }
 
   private facts(step: RecipeStep): StepFacts {
@@ -110,9 +143,9 @@ class Composer {
   private schoolsOf(step: RecipeStep): Map<string, School> {
     const facts = this.facts(step);
     const known = ownSchools.get(step);
-    if (known && known.recipe === this.recipe && known.form === facts.form && known.role === facts.role && !this.choice.methods) return known.schools;
+    if (known && known.recipe === this.recipe && known.form === facts.form && known.role === facts.role && known.flies === this.choice.flies && !this.hasOwnWays) return known.schools;
     const schools = new Map(questionsOf(facts).map((q) => [q.id, schoolOf(q, facts, this.choice)]));
-    if (!this.choice.methods) ownSchools.set(step, { recipe: this.recipe, form: facts.form, role: facts.role, schools });
+    if (!this.hasOwnWays) ownSchools.set(step, { recipe: this.recipe, form: facts.form, role: facts.role, flies: this.choice.flies, schools });
     return schools;
   }
 
@@ -165,7 +198,7 @@ class Composer {
     try {
       const resolved = this.resolveUse(step, flyStep);
       if (step.tieIn) {
-        flyStep.wraps = (step.tieIn.wraps ?? USUAL_WRAPS) + this.extraWraps(step);
+        flyStep.wraps = (step.tieIn.wraps ?? wrapsOfHold[step.tieIn.hold ?? "lock"]) + this.extraWraps(step);
         resolved.tieIn = { at: step.tieIn.at, wraps: flyStep.wraps };
       }
       return resolved;
@@ -239,12 +272,15 @@ class Composer {
   private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): TyingStep {
     const material = this.material(step);
     const { id, name, from, to, rule, passes, stretch, rope, ribbon, laid } = step;
-    if (this.isWorkingThread(step, material)) return { id, name, do: "wind", from, to, rule, strand: "thread", passes };
+    const fill = step.fill && ([this.lengths.mm(step.fill[0]), this.lengths.mm(step.fill[1])] as [number, number]);
+    const flat = this.school(step, "underbody") === "flat thread";
+    if (flat || this.isWorkingThread(step, material)) return { id, name, do: "wind", from, to, rule, strand: "thread", passes, fill, ...(flat && { aspect: "flat" as const }) };
     if (this.school(step, "body ground") === "flat thread") return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };
     if (step.barb) flyStep.barbMm = [this.lengths.mm(step.barb[0]), this.lengths.mm(step.barb[1])];
     const take = this.take(step, material, this.boundMm(step));
     const useUp = this.school(step, "hackle turns") === "whole feather" && take.from === "feather" ? take.usable - take.grip - take.bound : undefined;
-    return { id, name, do: "wind", from, to, rule, atMost: step.atMost, strand: strandFor(material, step), passes, stretch, rope, ribbon, laid, take, useUp };
+    const tookMm = step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm : undefined;
+    return { id, name, do: "wind", from, to, rule, atMost: step.atMost, strand: strandFor(material, step), passes, stretch, rope, ribbon, laid, take, useUp, fill, tookMm };
   }
 
   /** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
@@ -259,6 +295,8 @@ class Composer {
   private take(step: RecipeStep & { do: "wind" }, material: Material, bound: number): Take {
     const rule = step.take ?? (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: USUAL_TRIM });
     if (rule.from === "feather") return this.featherTake(step, material, bound);
+    // What is left is stock again: nothing is thrown away.
+    if (rule.from === "leftover") return { from: "spool", bound, trim: 0 };
     const trim = this.school(step, "wire ends") === "broken" ? Math.min(rule.trimMm, methodFigures.brokenEnd) : rule.trimMm;
     if (rule.from === "pieces" && this.school(step, "pieces") !== "spool") return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim };
     return { from: "spool", bound, trim };
@@ -308,17 +346,31 @@ class Composer {
   private dress(step: RecipeStep & { do: "dress" }): TyingStep {
     const material = this.material(step);
     if (!material.dubbing) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the packed density of “${material.name}”` });
+    if (step.trace) return this.trace(step, material);
     const way = this.school(step, "dubbing way");
     const dubbing: Dubbing = {
       density: material.dubbing.density,
-      lineDensity: step.thickness ? noodleDensities[step.thickness] : material.dubbing.lineDensity,
+      lineDensity: this.loads(step) ?? (step.thickness ? noodleDensities[step.thickness] : material.dubbing.lineDensity),
       loss: way === "touched" ? methodFigures.touchedLoss : (material.dubbing.loss ?? DEFAULT_DUBBING_LOSS),
     };
     const loop = way === "loop" ? (step.loopMm ?? ("as the noodle" as const)) : undefined;
     return { id: step.id, name: step.name, do: "dress", from: step.from, to: step.to, rule: this.dressRule(step), dubbing, loop };
   }
 
+  /** A trace is never weighed and fills nothing: the packet ties so many flies. */
+  private trace(step: RecipeStep & { do: "dress" }, material: Material): TyingStep {
+    if (!material.fliesPerPacket) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `how many flies a packet of “${material.name}” makes` });
+    this.use(step, { kind: "packets", fliesPerPacket: material.fliesPerPacket });
+    return { id: step.id, name: step.name, do: "act", at: step.from };
+  }
+
+  /** mg a mm of a loop that says what it carries, where it is a loop that is tied. */
+  private loads(step: RecipeStep & { do: "dress" }): number | undefined {
+    return step.loopMm !== undefined && step.loopLoad !== undefined && this.school(step, "dubbing way") === "loop" ? step.loopLoad : undefined;
+  }
+
   private dressRule(step: RecipeStep & { do: "dress" }): DressRule {
+    if (this.loads(step) !== undefined) return { noodle: (step.loopMm ?? 0) * (step.loopLayers ?? 1) };
     const byShape = step.fullness && this.school(step, "dubbing amount") !== "noodle";
     if (step.noodle && !byShape) return { noodle: this.lengths.mm(step.noodle) };
     if (!step.fullness) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how full, or how long a noodle" });
@@ -420,14 +472,33 @@ class Composer {
     return this.order.some((s) => s.do === "seat" && s.lashed === "on top");
   }
 
-  /** The pattern's minutes, with what the methods add or spare and an even share for every step left out. */
-  minutes(): number {
+  /** Turns that ramps and filled gaps take on this fly. */
+  private filledTurns(tied: TiedFly): number {
+    const fills = new Set(this.order.filter((s) => s.do === "wind" && s.fill).map((s) => s.id));
+    return tied.steps.reduce((sum, r) => sum + (fills.has(r.id) ? (r.turns ?? 0) : 0), 0);
+  }
+
+  /** The first weight form of a pattern with ramps, with all its parts: the standard minutes are those of that fly. */
+  private turnsOfStandardFly(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): number {
+    const form = this.recipe.forms[0]?.id ?? this.choice.form;
+    if (form === this.choice.form && !this.choice.leave?.length) return this.filledTurns(tied);
+    const standard = compose({ ...this.choice, form, leave: [], buy: [], use: {}, methods: {} });
+    const fills = new Set(this.recipe.steps.filter((s) => s.do === "wind" && s.fill).map((s) => s.id));
+    return standard.tied.steps.reduce((sum, r) => sum + (fills.has(r.id) ? (r.turns ?? 0) : 0), 0);
+  }
+
+  /**
+   * The pattern's minutes, with what the methods add or spare, an even share for every step left out, and the turns that
+   * fill a gap where weight was left away.
+   */
+  minutes(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): number {
     const { minutesPerFly, steps } = this.recipe;
     const perStep = steps.length > 0 ? minutesPerFly / steps.length : 0;
     const left = new Set(this.choice.leave ?? []);
     const leftOut = steps.filter((s) => s.component !== undefined && left.has(s.component)).length;
-    const ways = this.choice.methods ? this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0) : 0;
-    return Math.max(0, minutesPerFly - leftOut * perStep + ways);
+    const ways = this.hasOwnWays || this.choice.flies !== undefined ? this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0) : 0;
+    const fills = steps.some((s) => s.do === "wind" && s.fill) ? MINUTES_A_TURN * (this.filledTurns(tied) - this.turnsOfStandardFly(tied, compose)) : 0;
+    return Math.max(0, minutesPerFly - leftOut * perStep + ways + fills);
   }
 
   /** Only what differs from the pattern's own way: that one is in its minutes already. */
@@ -460,9 +531,11 @@ export function composeFly(
   const composer = new Composer(recipe, choice, model, materials);
   const tied = tieFly(composer.hook, composer.thread(composer.firstThread()), composer.steps(), options);
   composer.collect(tied);
-  return {
-    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: composer.minutes(),
+  const fly: ComposedFly = {
+    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: composer.minutes(tied, (c) => composeFly(recipe, c, model, materials, { incomplete: true })),
     parts: [...composer.parts.values()].filter((p) => p.uses.length > 0),
   };
+  tied.warnings.push(...roomWarnings(recipe, fly));
+  return fly;
 }
 

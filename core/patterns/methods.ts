@@ -1,6 +1,7 @@
 import { DomainError } from "../errors";
 import type { MaterialForm } from "../materials";
-import type { FlyChoice, Recipe, RecipeStep, Role } from "./recipe";
+import type { Place } from "../hooks";
+import { dressings, type Dressing, type FlyChoice, type Recipe, type RecipeStep, type Role } from "./recipe";
 
 /**
  * Where good tiers differ: the questions, the schools that answer each, and what a school costs.
@@ -169,10 +170,66 @@ export const questions: readonly Question[] = [
     schools: fixed({ id: "matched", words: "matched and even", minutes: 0.3 }, { id: "loose", words: "deliberately loose" }),
     usual: () => "loose",
   },
+  {
+    id: "dressing", asks: "How densely is it dressed?", changes: "quantities",
+    raisedBy: ({ step, form, recipe }) => (recipe.densityBand?.length ?? 0) > 0 && isDressed(step, form),
+    schools: ({ recipe }) => dressings.filter((d) => d === ownDressing(recipe) || recipe.densityBand?.includes(d)).map((d) => ({ id: d, words: dressingWords[d] })),
+    usual: ({ recipe }) => ownDressing(recipe),
+  },
+  {
+    id: "vise", asks: "Can the hook be turned in the vise?", changes: "look",
+    raisedBy: ({ step }) => step.rotary !== undefined,
+    schools: ({ step }) => [{ id: "rotary", words: "turned in a rotary vise", tools: ["rotary vise"] }, { id: "fixed", words: `in a fixed vise: ${step.rotary?.fixedWay ?? ""}`, minutes: step.rotary?.minutes }],
+    usual: () => "rotary",
+  },
+  {
+    id: "palmer", asks: "Which way does the palmer run?", changes: "direction",
+    raisedBy: ({ step, form, recipe }) => step.do === "wind" && form === "hackle" && step.to !== undefined && !samePlace(step.from, step.to) && recipe.steps.some((s) => s.do === "wind" && recipe.components.some((c) => c.id === s.component && c.role === "rib")),
+    schools: fixed({ id: "rearward", words: "wound rearward, crossed by the rib coming forward" }, { id: "forward", words: "wound forward, crossed by the wire" }),
+    usual: ({ step }) => (step.do === "wind" && step.to !== undefined && alongShank(step.from) > alongShank(step.to) ? "forward" : "rearward"),
+  },
+  {
+    id: "underbody", asks: "What levels the underbody?", changes: "quantities",
+    raisedBy: ({ step }) => step.do === "wind" && step.levels !== undefined,
+    schools: ({ step, form }) => [
+      { id: "as stated", words: form === "thread" ? "thread, wound for it" : "floss, laid for it" },
+      { id: "flat thread", words: "the thread itself, spun flat", minutes: 0.1 },
+      { id: "burnished", words: "burnished smooth afterwards", minutes: 0.3, tools: ["burnisher"] },
+      ...(step.do === "wind" && step.levels?.butts !== undefined ? [{ id: "long butts", words: "the butts left on, full length", minutes: -0.2 }] : []),
+    ],
+    usual: () => "as stated",
+  },
 ];
 
+/** Where a place lies from the eye to beyond the bend, near enough to tell which of two comes first on any hook. */
+function alongShank(place: Place): number {
+  if ("fraction" in place) return place.fraction;
+  if ("eyeLengths" in place) return 0.1 * place.eyeLengths;
+  return { eye: 0, point: 0.75, barb: 0.9, bend: 1, betweenBends: 1.1, intoBend: 1.2 }[place.landmark];
+}
+
+const samePlace = (a: Place, b: Place): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** How the pattern itself is dressed. */
+export const ownDressing = (recipe: Pick<Recipe, "density">): Dressing => recipe.density ?? "standard";
+
+const dressingWords: Record<Dressing, string> = { slim: "slim", sparse: "sparse", standard: "neither sparse nor full", full: "full, each part showing" };
+
+/** How much goes on under each rating, as a share of the standard; docs/arithmetic.md, "Methods". */
+const dressingShares: Record<Dressing, number> = { slim: 0.65, sparse: 0.8, standard: 1, full: 1.25 };
+
+/** By what share the quantities of a pattern change when it is dressed otherwise than it was written. */
+export const dressingShare = (recipe: Pick<Recipe, "density">, chosen: Dressing): number => dressingShares[chosen] / dressingShares[ownDressing(recipe)];
+
+/** Whether a step's quantity is one that dressing changes: fibres, clumps, dubbing, turns of hackle; never ribs, bodies or pairs. */
+function isDressed(step: RecipeStep, form: MaterialForm | undefined): boolean {
+  if (step.do === "dress") return step.trace !== true;
+  if (step.do === "wind") return form === "hackle" && step.rule.turns !== undefined;
+  return step.do === "lay" && !step.countedWhenWound && ("fibres" in step.amount || "spanMm" in step.amount || "clump" in step.amount || "strands" in step.amount || "patchMm2" in step.amount);
+}
+
 /** Questions that a tier answers once for all their work: their schools are the same on every step. */
-export const habits: readonly Question[] = questions.filter((q) => ["dubbing way", "hackle tied in", "hackle turns", "rib direction", "wire ends", "butts", "weighted eyes", "feather use", "tips", "pairing", "symmetry"].includes(q.id));
+export const habits: readonly Question[] = questions.filter((q) => ["dubbing way", "hackle tied in", "hackle turns", "rib direction", "wire ends", "butts", "weighted eyes", "feather use", "tips", "pairing", "symmetry", "palmer"].includes(q.id));
 
 /**
  * A tier's own ways on the steps of a fly, as a choice: each question that a step raises and this tier has an answer to.
@@ -193,13 +250,17 @@ const finishing = (recipe: Recipe): string[] =>
 /** The questions that a step raises. */
 export const questionsOf = (facts: StepFacts): Question[] => questions.filter((q) => q.raisedBy(facts));
 
+/** The school that pays when so many flies are tied at once, or undefined. */
+export const bulkSchool = (schools: School[], flies: number | undefined): School | undefined => (flies === undefined ? undefined : schools.find((s) => s.fromFlies !== undefined && flies >= s.fromFlies));
+
 /**
- * The school by which a step is tied: the order's or the tier's choice, else the pattern's, else what its quantities say.
+ * The school by which a step is tied: the order's or the tier's choice, else the pattern's, else what pays for so many
+ * flies, else what its quantities say.
  * @throws DomainError METHOD_UNKNOWN for a school that does not answer the question
  */
-export function schoolOf(question: Question, facts: StepFacts, choice: Pick<FlyChoice, "methods">): School {
-  const id = choice.methods?.[`${facts.step.id}/${question.id}`] ?? facts.step.methods?.[question.id] ?? question.usual(facts);
+export function schoolOf(question: Question, facts: StepFacts, choice: Pick<FlyChoice, "methods" | "flies">): School {
   const schools = question.schools(facts);
+  const id = choice.methods?.[`${facts.step.id}/${question.id}`] ?? facts.step.methods?.[question.id] ?? bulkSchool(schools, choice.flies)?.id ?? question.usual(facts);
   const school = schools.find((s) => s.id === id);
   if (!school) throw new DomainError("METHOD_UNKNOWN", { step: facts.step.name, question: question.id, school: id, known: schools.map((s) => s.id) });
   return school;

@@ -1,4 +1,5 @@
 import type { HookSize, Place } from "../hooks";
+import type { MaterialForm } from "../materials";
 import type { WindRule } from "../tying";
 
 export const roles = [
@@ -28,6 +29,13 @@ export interface BySize<T> {
   value: T;
 }
 
+/** A class of material as the specification: any flash, any dubbing in one of the named shades. */
+export interface AnyOf {
+  form: MaterialForm;
+  /** Colour names that will do; absent for any. */
+  shades?: string[];
+}
+
 /** A material that does the same, with what it changes on the fly. */
 export interface Alternate {
   material: string;
@@ -35,6 +43,8 @@ export interface Alternate {
   effect?: string;
   /** Quantities and methods of its own, by step. */
   changes?: Record<string, StepChange>;
+  /** How far it may be taken: “inside only”, “not on wets”. */
+  limit?: string;
 }
 
 export interface Component {
@@ -53,6 +63,12 @@ export interface Component {
   makeMinutes?: number;
   /** The component whose feather this part is taken from too: their fibres are needed together. */
   sharesWith?: string;
+  /** Anything of a class will do; the material named is what it is tied of here. */
+  anyOf?: AnyOf;
+  /** What this part adds to the price of a dozen; it comes off when the part is left out. */
+  priceCents?: number;
+  /** Given with doubt: what is not sure. It holds the pattern from the bench until it is confirmed. */
+  doubt?: string;
 }
 
 export const featherParts = ["tip", "one flank", "centre out"] as const;
@@ -75,11 +91,29 @@ export type LayAmount =
 export type TakeRule =
   | { from: "spool"; trimMm: number }
   | { from: "pieces"; pieceMm: number; gripMm: number; trimMm: number }
-  | { from: "feather" };
+  | { from: "feather" }
+  /** As stretch material is measured: the piece begun with, less what is left of it. The stretch follows. */
+  | { from: "leftover"; startMm: number; leftMm: number };
 
 /** Where a laid part points, for drawing and for the bench: back past the bend, forward, down, up or to both sides. */
 export const attitudes = ["back", "forward", "down", "up", "sides", "over"] as const;
 export type Attitude = (typeof attitudes)[number];
+
+/** The set of what leaves the shank, seen from behind: what turns a bundle into a wing. */
+export const stances = ["V", "U", "tent", "flat", "splayed", "full round"] as const;
+export type Stance = (typeof stances)[number];
+
+/** Where round the shank a part goes. Top is the side that is up in the vise. */
+export const sectors = ["top", "underside", "near", "far"] as const;
+export type Sector = (typeof sectors)[number];
+
+/** How firmly a part is tied in, with the wraps that are usual for it. */
+export const holds = ["loose hold", "lock", "final"] as const;
+export type Hold = (typeof holds)[number];
+
+export const dressings = ["slim", "sparse", "standard", "full"] as const;
+/** How much goes on: a rating of the whole fly. */
+export type Dressing = (typeof dressings)[number];
 
 export const noodleThicknesses = ["sparse", "medium", "full"] as const;
 export type NoodleThickness = (typeof noodleThicknesses)[number];
@@ -114,7 +148,7 @@ interface RecipeStepBase {
   id: string;
   name: string;
   component?: string;
-  tieIn?: { at: Place; wraps?: number };
+  tieIn?: { at: Place; wraps?: number; hold?: Hold };
   /** Other skills than tying itself. */
   skills?: string[];
   tools?: string[];
@@ -141,6 +175,12 @@ interface RecipeStepBase {
   checks?: Check[];
   /** An untidy result is allowed: this later step covers it. */
   coveredBy?: string;
+  /** What is said for this practice and against it, by whom; no verdict. */
+  views?: { says: "do" | "avoid"; because: string; by?: string }[];
+  /** It assumes that the hook can be turned in the vise; what is done in a fixed one, and the minutes that it takes more. */
+  rotary?: { fixedWay: string; minutes: number };
+  /** Given with doubt: what is not sure. */
+  doubt?: string;
 }
 
 export const acts = ["brush", "trim", "half hitch", "wax", "turn the hook", "wait"] as const;
@@ -172,6 +212,12 @@ export type RecipeStep = RecipeStepBase &
         atMost?: number;
         /** Where the hollow side of the feather looks: one normal form for shiny, good and hollow side. */
         face?: "in" | "out";
+        /** Layer on layer until it is as full as this from end to end: a ramp, a gap filled. Thread or floss. */
+        fill?: [LengthRule, LengthRule];
+        /** Of a tinsel with two good faces, the one that shows. */
+        shows?: string;
+        /** This winding levels what lies under the body; a laid step whose butts could do it instead. */
+        levels?: { butts?: string };
       }
     | {
         do: "lay";
@@ -189,6 +235,11 @@ export type RecipeStep = RecipeStepBase &
         overTake?: number;
         /** Length thrown away where butts are trimmed after tying in. */
         trimMm?: number;
+        /** How many parts of it go to each side of the shank; absent where it stays together. */
+        round?: Partial<Record<Sector, number>>;
+        stance?: Stance;
+        /** What sets the stance: figure-of-eight wraps, wraps at the root, a drop of glue. */
+        setBy?: string;
       }
     | {
         do: "dress";
@@ -200,6 +251,12 @@ export type RecipeStep = RecipeStepBase &
         noodle?: LengthRule;
         thickness?: NoodleThickness;
         loopMm?: number;
+        /** Layers of fibre laid into the loop. */
+        loopLayers?: number;
+        /** Fibre that a mm of loop carries in each layer, mg: with it the loop is the quantity. */
+        loopLoad?: number;
+        /** A trace from the packet that nobody weighs: the material says how many flies a packet makes. */
+        trace?: boolean;
         /** Brushed out afterwards: rough is right. */
         brushed?: boolean;
       }
@@ -251,10 +308,16 @@ export interface Recipe {
   stepByStepFactor: number;
   skills: string[];
   pricePerDozenCents: number;
-  /** Patterns from which this one comes, and what it changes. */
-  parents?: { pattern: string; changes: string }[];
-  /** How densely it is dressed. */
-  density?: "slim" | "sparse" | "full";
+  /** Patterns from which this one comes, and what it changes. Of one with a version, lines not given were taken. */
+  parents?: { pattern: string; changes: string; version?: number; inherited?: string[] }[];
+  /** How densely it is dressed; absent for the standard. */
+  density?: Dressing;
+  /** How it may be dressed as well. */
+  densityBand?: Dressing[];
+  /** Stretches that stay empty: bare hook, or bare thread, and why. */
+  bare?: { from: Place; to: Place; thread?: boolean; why?: string }[];
+  /** Laid steps from the longest to the shortest, staggered on purpose by at least so much. */
+  stagger?: { steps: string[]; leastMm: number };
   /** What must not be: thread colours to avoid, parts never coated, places kept bare. */
   avoid?: string[];
   /** A showing version: it is drawn, but sets no quantities and takes no orders. */
@@ -276,4 +339,6 @@ export interface FlyChoice {
   use?: Record<string, string>;
   /** Schools that differ from the pattern's, as "step/question". */
   methods?: Record<string, string>;
+  /** How many are tied at once: ways that pay in bulk are then the usual ones. Absent for one fly. */
+  flies?: number;
 }

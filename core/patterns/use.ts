@@ -9,6 +9,7 @@ export type Materials = ReadonlyMap<string, Material>;
 /** What one fly uses of a component, in the way in which it is taken. Lengths mm, areas mm², mass mg, volume µl. */
 export type ComponentUse =
   | { kind: "pieces"; each: number }
+  | { kind: "packets"; fliesPerPacket: number }
   | { kind: "length"; mm: number }
   | { kind: "mass"; mg: number }
   | { kind: "volume"; ul: number }

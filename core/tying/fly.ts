@@ -7,7 +7,7 @@ import { seat, type Part } from "./seat";
 import { ribbonOf, ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
 import { DROP, fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";
 import { judge, type Warning } from "./judge";
-import { pitchToUseUp, tieInThread, turnsToUseUp, wind, windAtSpot, type WindRule } from "./wind";
+import { pitchToUseUp, stretchToUse, tieInThread, turnsToUseUp, wind, windAtSpot, windToFill, type WindRule } from "./wind";
 
 /** How one use is taken from stock; lengths in mm. */
 export type Take =
@@ -41,6 +41,10 @@ export type TyingStep =
       useUp?: number;
       /** But no more turns than this. */
       atMost?: number;
+      /** Layer on layer until it is as full as this, in mm at the zone's two ends; the rule then only says that it touches. */
+      fill?: [number, number];
+      /** What the winding took of the piece at rest, bound part included: the stretch follows from it. */
+      tookMm?: number;
       /** How the thread lies when it is the thread that is wound; absent as it runs. */
       aspect?: ThreadAspect;
     })
@@ -222,7 +226,7 @@ class Tying {
       growth: wound.growth,
       growthMm: 2 * strand.thickness * wound.growth * (step.passes ?? 1),
       perPass: wound.perPass,
-      stretch: step.stretch ?? 1,
+      stretch: wound.length > 0 ? wound.length / wound.unstretched : 1,
     };
     if (step.strand === "thread") {
       this.use.windings += wound.length;
@@ -230,7 +234,7 @@ class Tying {
     }
     const bound = step.take?.bound ?? 0;
     this.mass.materials += strand.massPerMm * (wound.unstretched + bound);
-    return { ...base, bound, ...this.taken(step, wound.length, bound) };
+    return { ...base, bound, ...this.taken(step, wound, bound) };
   }
 
   private threadAs(aspect: ThreadAspect | undefined): Strand {
@@ -245,7 +249,14 @@ class Tying {
       const turns = step.useUp === undefined ? (step.rule.turns ?? 0) : Math.min(step.atMost ?? Infinity, turnsToUseUp(this.profile, strand, at, step.useUp));
       return windAtSpot(this.profile, strand, at, turns, step.stretch);
     }
-    const options = { passes: step.passes ?? 1, stretch: step.stretch ?? 1 };
+    const passes = step.passes ?? 1;
+    if (b !== undefined && step.fill) return windToFill(this.profile, strand, zoneOf(a, b, this.hook, this.beadMm), step.fill);
+    const took = step.tookMm === undefined ? undefined : step.tookMm - (step.take?.bound ?? 0);
+    if (b !== undefined && took !== undefined) {
+      const zone = zoneOf(a, b, this.hook, this.beadMm);
+      return wind(this.profile, strand, zone, step.rule, { passes, stretch: stretchToUse(this.profile, strand, zone, step.rule, passes, took) });
+    }
+    const options = { passes, stretch: step.stretch ?? 1 };
     if (b !== undefined) {
       const zone = zoneOf(a, b, this.hook, this.beadMm);
       const closest = (zone.to - zone.from) / (step.atMost ?? Infinity);
@@ -257,10 +268,9 @@ class Tying {
     return wind(this.profile, strand, { from: Math.max(a, this.beadMm) }, step.rule, options);
   }
 
-  private taken(step: TyingStep & { do: "wind" }, length: number, bound: number): Partial<StepResult> {
+  private taken(step: TyingStep & { do: "wind" }, { length, unstretched }: { length: number; unstretched: number }, bound: number): Partial<StepResult> {
     const rope = step.rope ?? 1;
-    const stretch = step.stretch ?? 1;
-    const one = ropeStrandLength(length / stretch + bound, step.ribbon ? 1 : rope);
+    const one = ropeStrandLength(unstretched + bound, step.ribbon ? 1 : rope);
     const common = { strands: rope, strandLength: one };
     switch (step.take?.from) {
       case undefined:

@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { diameterAt, meanDiameter, stationsOf, type Profile } from "./profile";
+import { diameterAt, meanDiameter, midpoint, stationsOf, type Profile } from "./profile";
 import { stretched, type Strand } from "./strand";
 
 /** How a winding is stated: exactly one of these, or touching together with turns. */
@@ -121,6 +121,65 @@ export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: 
   const s = stretched(strand, stretch);
   const length = turns * Math.PI * (meanDiameter(profile, at, at + s.width) + s.core);
   return { from: at, to: at, length, unstretched: length / stretch, turns, pitch: 0, cover: 0, growth: 0, perPass: [length] };
+}
+
+/**
+ * Wind a strand, layer on touching layer, until the fly is as full as a straight line from one target to the other: the
+ * ramp behind weight, the gap behind a bead. Where it is as full already, nothing is wound.
+ *
+ * @param profile changed in place: D becomes max(T, D)
+ * @param targets diameters in mm at the zone's two ends, in the order in which the zone was given
+ * @returns length V/A and the turns that it makes; a length of 0 when there is nothing to fill
+ *
+ * Source: touching layers leave no room between them, so the length is the volume over the strand's own section w·t
+ * (docs/arithmetic.md, Wind).
+ */
+export function windToFill(profile: Profile, strand: Strand, zone: { from: number; to: number; turned?: boolean }, targets: readonly [number, number]): WindResult {
+  const [first, last] = stationsOf(profile, zone.from, zone.to);
+  const span = zone.to - zone.from;
+  const dx = span / (last - first);
+  const [a, b] = zone.turned ? [targets[1], targets[0]] : targets;
+  let [volume, turns, deepest] = [0, 0, 0];
+  for (let i = first; i < last; i++) {
+    const full = a + ((b - a) * (midpoint(profile, i) - zone.from)) / span;
+    const d = profile.d[i] as number;
+    if (full <= d) continue;
+    const layers = (full - d) / (2 * strand.thickness);
+    volume += (Math.PI / 4) * (full * full - d * d) * dx;
+    turns += (layers * dx) / strand.width;
+    deepest = Math.max(deepest, layers);
+    profile.d[i] = full;
+    profile.body[i] = Math.max(profile.body[i] as number, full);
+  }
+  const length = volume / (strand.width * strand.thickness);
+  return { from: zone.from, to: zone.to, length, unstretched: length, turns, pitch: strand.width, cover: 1, growth: deepest, perPass: [length] };
+}
+
+/** Tightest that a stretch material is pulled. */
+const MOST_STRETCH = 8;
+
+/**
+ * The stretch under which a winding uses up so many mm of the piece at rest: starting piece less leftover piece, as a
+ * stretch material is measured at the bench. A tighter strand is longer over its length at rest and thinner, so it always
+ * takes less; found by halving.
+ *
+ * @param usedMm what went on the fly, at rest, without what is bound or thrown away
+ * @returns σ ≥ 1
+ * @throws DomainError LEFTOVER_IMPOSSIBLE when no stretch between 1 and 8 takes just that
+ */
+export function stretchToUse(profile: Profile, strand: Strand, zone: { from: number; to?: number }, rule: WindRule, passes: number, usedMm: number): number {
+  const takenAt = (stretch: number): number => wind({ ...profile, d: profile.d.slice(), body: profile.body.slice() }, strand, zone, rule, { passes, stretch }).unstretched;
+  const [most, least] = [takenAt(1), takenAt(MOST_STRETCH)];
+  const SLACK = 1e-6;
+  if (usedMm > most + SLACK || usedMm < least - SLACK) throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least });
+  let [loose, tight] = [1, MOST_STRETCH];
+  const HALVINGS = 40;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (loose + tight) / 2;
+    if (takenAt(middle) > usedMm) loose = middle;
+    else tight = middle;
+  }
+  return (loose + tight) / 2;
 }
 
 /** Turns at one spot that use up so many mm. */

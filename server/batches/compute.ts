@@ -36,9 +36,9 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   const minutes = (perFly: number) => starts * perFly * factor;
   const batch: Batch = { ...rest, owed, starts, due: open.claims.map((c) => c.due).sort()[0] ?? "9999-12-31", minutes: minutes(recipe.minutesPerFly) };
   try {
-    const model = world.hooks.get(hookOf(recipe, open.form));
+    const model = world.hooks.get(hookOf(recipe, open));
     if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: ["the hook is not known here"] });
-    const fly = composeFly(recipe, open, model, world.materials);
+    const fly = composeFly(recipe, { ...open, flies: starts }, model, world.materials);
     const requirements = [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)];
     return { batch: { ...batch, minutes: minutes(fly.minutes) }, recipe, fly, requirements, prep: prepTasks(fly, starts), known };
   } catch (error) {

@@ -1,7 +1,8 @@
 import { mergeClaims, mostOwedFor, splitClaims, type PrepKind } from "@kasten/core/batches";
 import { dozensText } from "@kasten/core/orders";
-import { allocate, basePerCore, issueStep, quantityWords } from "@kasten/core/materials";
+import { allocate, basePerCore, issueStep, partQuantity, quantityWords } from "@kasten/core/materials";
 import { blendCharge } from "@kasten/core/tying";
+import { ceilTo } from "@kasten/core/numeric";
 import type { EntityManager } from "typeorm";
 import { row } from "../database/source";
 import { logEvent } from "../http/log";
@@ -178,18 +179,19 @@ async function millBlend(db: EntityManager, person: Who, room: BatchRoom, compon
   if (!r || !blend) throw notFound("blend");
   const missing = missingOf(room, r);
   const plan = allocateFor(r, missing, room.computed.batch.mixLots, room.lots);
-  const step = issueStep.ug;
   const need = (plan.short / basePerCore.ug) * BLEND_RESERVE;
   if (plan.short === 0) return;
   const charge = blendCharge(need, blend.leastChargeMg, blend.parts);
   const [millPlace, lots] = [await mill(db), await lotsInDrawers(db)];
   let made = 0;
   for (const [code, mg] of Object.entries(charge.parts)) {
-    const quantity = Math.ceil((mg * basePerCore.ug) / step) * step;
+    const part = room.world.materials.get(code);
+    const unit = part?.unit ?? "ug";
+    const quantity = ceilTo((part ? partQuantity(part, mg) : mg) * basePerCore[unit], issueStep[unit]);
     const taken = allocate({ quantity, mixLots: false }, lots.get(code) ?? []);
-    if (taken.short > 0) throw conflict(`The mill needs ${quantityWords(quantity, "ug")} of ${room.world.materials.get(code)?.name ?? code}; ${quantityWords(taken.short, "ug")} is missing. Receive some first.`);
+    if (taken.short > 0) throw conflict(`The mill needs ${quantityWords(quantity, unit)} of ${part?.name ?? code}; ${quantityWords(taken.short, unit)} is missing. Receive some first.`);
     for (const t of taken.take) await move(db, person, { lot: t.lot, quantity: t.quantity, from: t.place, to: millPlace, reason: "milled", batch: room.computed.batch.id });
-    made += quantity;
+    made += Math.ceil((mg * basePerCore.ug) / issueStep.ug) * issueStep.ug;
   }
   const drawer = await row<{ id: number }>(db, "SELECT drawer_id AS id FROM material WHERE code = $1", [r.material]);
   const lot = await insertLot(db, { code: `${r.material}-${room.computed.batch.number}-${Date.now().toString(36)}`, material: r.material, dyeLot: `mill ${room.computed.batch.number}`, batch: room.computed.batch.id });

@@ -34,7 +34,7 @@ export async function effectOf(db: EntityManager, id: string, before: World, aft
   const learned = await readLearned(db);
   const open = (await openBatches(db)).filter((b) => {
     const recipe = before.recipes.get(`${b.pattern}@${b.patternVersion}`)?.recipe;
-    return recipe !== undefined && hookOf(recipe, b.form) === id;
+    return recipe !== undefined && hookOf(recipe, b) === id;
   });
   const batches = open.map((b) => {
     const [was, is] = [computeBatch(before, learned, b), computeBatch(after, learned, b)];

@@ -1,6 +1,6 @@
 import { destinationConflicts, dozensText } from "@kasten/core/orders";
 import { normalSize, sizeWithin } from "@kasten/core/hooks";
-import { hookOf, materialsOf } from "@kasten/core/patterns";
+import { hookOf, materialsOf, notPromised } from "@kasten/core/patterns";
 import type { BodyOf } from "@kasten/contract/http";
 import type { addOrder, Order } from "@kasten/contract/orders";
 import type { Customer } from "@kasten/contract/patterns";
@@ -24,6 +24,8 @@ function checkLines(world: World, lines: LineInput[]): void {
     const pattern = world.patterns.get(line.pattern);
     if (!pattern) throw fieldProblem(`lines.${i}.pattern`, "That pattern is not in the book.");
     if (pattern.missing.length > 0) throw fieldProblem(`lines.${i}.pattern`, `${pattern.name} cannot be promised yet: ${pattern.missing[0] ?? ""}.`);
+    const [unsure] = notPromised(pattern.recipe, line, world.materials);
+    if (unsure) throw fieldProblem(`lines.${i}.pattern`, `${pattern.name} cannot be promised: ${unsure}.`);
     if (!sizeWithin(line.size, pattern.recipe.sizes)) throw fieldProblem(`lines.${i}.size`, `${pattern.name} is tied in sizes ${pattern.recipe.sizes.from} to ${pattern.recipe.sizes.to}.`);
     if (!pattern.recipe.variants.some((v) => v.id === line.variant)) throw fieldProblem(`lines.${i}.variant`, `${pattern.name} has no such colour.`);
     if (!pattern.recipe.forms.some((f) => f.id === line.form)) throw fieldProblem(`lines.${i}.form`, `${pattern.name} has no such weight form.`);
@@ -36,7 +38,7 @@ export function conflictsOf(world: World, customer: Customer, lines: LineInput[]
     const pattern = world.patterns.get(line.pattern);
     if (!pattern) return [];
     const { recipe } = pattern;
-    const hook = world.hooks.get(hookOf(recipe, line.form));
+    const hook = world.hooks.get(hookOf(recipe, line));
     return destinationConflicts(customer.destination, { label: `${pattern.name} ${line.size}`, barbless: hook?.barbless ?? false, materials: materialsOf(recipe, line, world.materials) });
   });
 }

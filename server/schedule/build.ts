@@ -60,7 +60,7 @@ export function plannable(c: ComputedBatch, frame: Frame, release: number, prepD
     id: batch.id,
     pattern: batch.pattern,
     thread: fly?.parts.find((p) => p.role === "thread")?.material.code ?? "",
-    hook: `${hookOf(recipe, batch.form)} ${batch.size}`,
+    hook: `${hookOf(recipe, batch)} ${batch.size}`,
     left: Math.max(0, batch.starts - done),
     flies: batch.starts,
     release: Math.max(frame.now, release),

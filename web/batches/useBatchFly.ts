@@ -29,4 +29,4 @@ export function useBatchFly(batch: Ref<BatchDetail | undefined>) {
   return { tied, differs };
 }
 
-const pick = ({ size, variant, form, buy, methods, leave, use }: BatchDetail): FlyChoice => ({ size, variant, form, buy, methods, leave, use });
+const pick = ({ size, variant, form, buy, methods, leave, use, starts }: BatchDetail): FlyChoice => ({ size, variant, form, buy, methods, leave, use, flies: starts });

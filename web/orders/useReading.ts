@@ -24,7 +24,7 @@ export function useReading(storageKey: string, initial = "") {
       const recipe = p && recipeOf(p.id);
       if (!recipe || !l.size || !l.variant) return [];
       const used = materialsOf(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
-      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(hookOf(recipe, l.form ?? ""))?.barbless ?? false, materials: used });
+      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(hookOf(recipe, { form: l.form ?? "" }))?.barbless ?? false, materials: used });
     });
   });
 

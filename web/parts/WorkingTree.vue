@@ -21,6 +21,7 @@ function sourceWords(s: Source): string {
   <section :class="depth ? 'mt-3 border-l-2 border-rule pl-3' : ''">
     <p class="font-semibold">{{ working.result.name }} <span class="fig text-lg">{{ term(working.result.value, working.result.unit) }}</span><span class="unit">{{ working.result.unit }}</span></p>
     <p class="text-soft">{{ working.formula }}: <span class="fig text-[0.92em]">{{ working.written }}</span></p>
+    <p v-if="working.entered" class="text-soft">as entered: {{ working.entered }}</p>
     <table class="mt-1 text-[0.93rem]">
       <thead class="sr-only"><tr><th scope="col">Input</th><th scope="col">Value</th><th scope="col">Where it is from</th></tr></thead>
       <tbody>

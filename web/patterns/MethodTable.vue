@@ -11,7 +11,7 @@ const { hooks, materials } = useCatalogue();
 const dozens = ref(10);
 const flies = computed(() => props.flies ?? dozens.value * 12);
 const questions = computed(() => {
-  const model = hooks.value.get(hookOf(props.recipe, props.choice.form));
+  const model = hooks.value.get(hookOf(props.recipe, props.choice));
   if (!model) return [];
   const found = methodDifferences({ recipe: props.recipe, choice: props.choice, model, materials: materials.value }, flies.value);
   const groups = new Map<string, { key: string; step: string; asks: string; current: string; because?: string; others: typeof found }>();

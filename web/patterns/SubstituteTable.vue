@@ -8,7 +8,7 @@ import { useCatalogue } from "./catalogue";
 const props = defineProps<{ recipe: Recipe; choice: FlyChoice }>();
 const { hooks, materials } = useCatalogue();
 const rows = computed(() => {
-  const model = hooks.value.get(hookOf(props.recipe, props.choice.form));
+  const model = hooks.value.get(hookOf(props.recipe, props.choice));
   if (!model) return [];
   const request = { recipe: props.recipe, choice: props.choice, model, materials: materials.value };
   return props.recipe.components.flatMap((c) => (c.alternates ?? []).map((a) => ({ role: c.role, ...judgeSubstitute(request, c.id, a.material, 120) })));

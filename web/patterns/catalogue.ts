@@ -33,7 +33,7 @@ export function useCatalogue() {
 
   /** One fly by computation, in the page itself; or the sentence that says why not. */
   function tie(recipe: Recipe, choice: FlyChoice, options: { keepProfiles?: boolean; incomplete?: boolean } = {}): Tied {
-    const model = hooks.value.get(hookOf(recipe, choice.form));
+    const model = hooks.value.get(hookOf(recipe, choice));
     if (!model) return { fault: recipe.hookModel ? `The hook “${recipe.hookModel}” is not known here.` : "The hook is not named." };
     return attempt(() => composeFly(recipe, choice, model, materials.value, options));
   }

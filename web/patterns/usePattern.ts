@@ -25,7 +25,7 @@ export function usePatternFly(pattern: MaybeRefOrGetter<string>, choice: MaybeRe
   const materials = computed(() => {
     const f = tied.value.fly;
     const recipe = recipeOf(toValue(pattern), toValue(version));
-    const model = recipe && hooks.value.get(hookOf(recipe, toValue(choice).form));
+    const model = recipe && hooks.value.get(hookOf(recipe, toValue(choice)));
     return f && model ? [hookRequirement(model, f.hook.size, DOZEN), ...requirementsOf(f, DOZEN)] : [];
   });
   const proportions = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));

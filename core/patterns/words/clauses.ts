@@ -1,5 +1,5 @@
 import type { Place } from "../../hooks";
-import { acts, type LengthRule, type RecipeStep } from "../recipe";
+import { acts, sectors, type LengthRule, type RecipeStep, type Stance } from "../recipe";
 import { LENGTH, NUMBER, PLACE, readLength, readNumber, readPlace, sayLength, sayNumber, sayPlace } from "./text";
 
 type Kind = RecipeStep["do"];
@@ -62,6 +62,8 @@ const flag = (key: string, value: unknown = true) => (said: Said): true => {
 /** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
 const MATCHSTICK_MM = 2;
 
+const SECTOR = `(?:${sectors.join("|")})`;
+
 /** In the order in which they are tried: the longer forms first. */
 export const clauses: Clause[] = [
   clause(["wind"], `laid\\s+from\\s+(${PLACE})\\s+to\\s+(${PLACE})`, "laid from mid-shank to bend", (s, [a, b]) => {
@@ -71,12 +73,15 @@ export const clauses: Clause[] = [
     return true;
   }),
   clause("any", `(?:from\\s+)?(${PLACE})\\s+to\\s+(${PLACE})(?!\\s+(?:full|wide|long))`, "from mid-shank to bend", (s, [a, b]) => place(s, "from", a) && place(s, "to", b)),
-  clause("any", `tied\\s+in\\s+at\\s+(${PLACE})(?:\\s+(?:with|by)\\s+(${NUMBER})\\s+wraps?)?`, "tied in at bend with 5 wraps", (s, [at, wraps]) => {
+  clause("any", `tied\\s+in\\s+at\\s+(${PLACE})(?:\\s+as\\s+(?:a\\s+)?(loose\\s+hold|lock|final)(?:\\s+hold)?)?(?:\\s+(?:with|by)\\s+(${NUMBER})\\s+wraps?)?`, "tied in at bend with 5 wraps", (s, [at, hold, wraps]) => {
     const t: Said = {};
     if (!place(t, "at", at) || (wraps !== undefined && !number(t, "wraps", wraps, 1))) return false;
+    if (hold) t.hold = hold.toLowerCase().replace(/\s+/g, " ");
     s.tieIn = t;
     return true;
   }),
+  clause(["wind"], `(?:ramp(?:ed)?|filled)\\s+(?:up\\s+)?(?:from\\s+)?(${LENGTH}|${NUMBER})\\s*(?:to|–|-)\\s*(${LENGTH})`, "ramp 0.4 to 0.1 gape", (s, [a, b]) => pair(s, "fill", a, b) && rule(s, { touching: true })),
+  clause(["wind"], `(?:ramp(?:ed)?|filled)\\s+(?:up\\s+)?(?:to\\s+)?(${LENGTH})`, "filled to 0.3 gape", (s, [a]) => pair(s, "fill", a, a) && rule(s, { touching: true })),
   clause(["wind", "seat"], `from\\s+(${PLACE})`, "from the eye", (s, [at]) => place(s, "from", at)),
   clause(["wind"], `at\\s+(${PLACE})`, "at 1.2 eyes", (s, [at]) => place(s, "from", at) && place(s, "to", at)),
   clause(["seat"], `at\\s+(${PLACE})`, "at the eye", (s, [at]) => place(s, "from", at)),
@@ -99,6 +104,16 @@ export const clauses: Clause[] = [
   }),
   clause(["wind"], `(?:every\\s+|pitch\\s+)(${NUMBER})\\s*mm`, "every 1.1 mm", (s, [n]) => number(s, "pitch", n, 0.001) && rule(s, { pitch: s.pitch })),
   clause(["wind"], `(${NUMBER})\\s*mm\\s+apart`, "1.1 mm apart", (s, [n]) => number(s, "pitch", n, 0.001) && rule(s, { pitch: s.pitch })),
+  clause(["wind"], "zig-?\\s?zag(?:ged)?", "zigzag", flag("passes", 2)),
+  clause(["wind"], "(?:in\\s+an?\\s+)?open\\s+spiral", "open spiral", () => true),
+  clause(["wind"], "stacked", "stacked", flag("stacked")),
+  clause(["wind"], "(\\w+)\\s+face\\s+(?:showing|out)", "gold face showing", (s, [face]) => flag("shows", face?.toLowerCase())(s)),
+  clause(["wind"], `begun\\s+with\\s+(${NUMBER})\\s*mm,?\\s+(${NUMBER})\\s*mm\\s+left`, "begun with 120 mm, 45 mm left", (s, [a, b]) => {
+    const [startMm, leftMm] = [readNumber(a ?? ""), readNumber(b ?? "")];
+    if (startMm === undefined || leftMm === undefined || !(startMm > leftMm) || leftMm < 0) return false;
+    s.take = { from: "leftover", startMm, leftMm };
+    return true;
+  }),
   clause(["wind"], "there\\s+and\\s+back", "there and back", flag("passes", 2)),
   clause(["wind"], `(${NUMBER})\\s+layers?`, "3 layers", (s, [n]) => whole(n === undefined ? undefined : readNumber(n)) && number(s, "passes", n, 1)),
   clause(["wind"], `stretch(?:ed)?\\s+(${NUMBER})(?:\\s+times)?`, "stretched 2 times", (s, [n]) => number(s, "stretch", n, 1)),
@@ -171,6 +186,18 @@ export const clauses: Clause[] = [
   clause(["lay"], `(?:${"tail|wing|throat|legs|topping|flash"})?\\s*(?:=|as\\s+long\\s+as|length)\\s*(${LENGTH})`, "= half shank", (s, [l]) => length(s, "shown", l)),
   clause(["lay"], `(${LENGTH})\\s+long`, "12 mm long", (s, [l]) => length(s, "shown", l)),
   clause(["lay"], `((?:[^,;]*?mm\\s+|just\\s+)past\\s+(?:the\\s+)?[a-z -]+|(?:as\\s+far\\s+as|level\\s+with|to)\\s+(?:the\\s+)?(?:point|barb|bend|mid-tail|tail\\s+tip|wing\\s+tip))`, "to the point", (s, [l]) => length(s, "shown", l)),
+  clause(["lay"], `shared\\s+(\\d+\\s+${SECTOR}(?:\\s*(?:,|and)\\s*\\d+\\s+${SECTOR})*)`, "shared 1 near and 1 far", (s, [parts]) => {
+    s.round = Object.fromEntries([...(parts ?? "").matchAll(new RegExp(`(\\d+)\\s+(${SECTOR})`, "gi"))].map((m) => [(m[2] ?? "").toLowerCase(), Number(m[1])]));
+    return Object.values(s.round as Record<string, number>).every((n) => n > 0);
+  }),
+  clause(["lay"], `on\\s+(?:the\\s+)?(${SECTOR})(?:\\s+side)?`, "on the near side", (s, [side]) => flag("round", { [(side ?? "").toLowerCase()]: 1 })(s)),
+  clause(["lay"], "half\\s+(?:to\\s+)?(?:a|each)\\s+side", "half to each side", flag("round", { near: 1, far: 1 })),
+  clause(["lay"], "(?:(?:as|in)\\s+an?\\s+(V|U|tent)|lying\\s+(flat)|(flat)\\s+over\\s+the\\s+back|(splayed)|(full\\s+round))(?:\\s+set\\s+by\\s+([^,;]+))?", "as a tent set by wraps at the root", (s, [a, b, c, d, e, by]) => {
+    const word = (a ?? b ?? c ?? d ?? e ?? "").toLowerCase().replace(/\s+/g, " ");
+    s.stance = word === "v" || word === "u" ? word.toUpperCase() : word;
+    if (by) s.setBy = by.trim();
+    return true;
+  }),
   clause(["lay"], "to\\s+both\\s+sides", "to both sides", flag("attitude", "sides")),
   clause(["lay"], "over\\s+the\\s+back", "over the back", flag("attitude", "over")),
   clause(["lay"], "pointing\\s+(back|forward|down|up)", "pointing back", (s, [a]) => flag("attitude", a?.toLowerCase())(s)),
@@ -190,6 +217,9 @@ export const clauses: Clause[] = [
     return l === undefined || pair(s, "fullness", l, l);
   }),
   clause(["dress"], `(?:in\\s+a\\s+)?loop\\s+(?:of\\s+)?(${NUMBER})\\s*mm`, "loop of 40 mm", (s, [n]) => number(s, "loopMm", n, 1)),
+  clause(["dress"], `(${NUMBER})\\s+layers?`, "3 layers", (s, [n]) => whole(n === undefined ? undefined : readNumber(n)) && number(s, "loopLayers", n, 1)),
+  clause(["dress"], `(${NUMBER})\\s*mg\\s+(?:a|per|to\\s+the)\\s+mm`, "0.4 mg a mm", (s, [n]) => number(s, "loopLoad", n, 0.0001)),
+  clause(["dress"], "(?:just\\s+)?an?\\s+trace|trace", "a trace", flag("trace")),
   clause(["dress"], "touched(?:\\s+on(?:\\s+waxed\\s+thread)?)?", "touched on waxed thread", (s) => way(s, "dubbing way", "touched")),
   clause(["dress"], "brushed(?:\\s+out)?", "brushed out", flag("brushed")),
   // Hard parts, glue, and what adds no material.
@@ -240,7 +270,7 @@ export function sayStep(step: RecipeStep): string {
   return [...quantityWords(step), ...(step.tieIn ? [tieInWords(step.tieIn)] : [])].filter(Boolean).join(", ");
 }
 
-const tieInWords = (t: { at: Place; wraps?: number }): string => `tied in at ${sayPlace(t.at)}${t.wraps === undefined ? "" : ` with ${t.wraps} ${t.wraps === 1 ? "wrap" : "wraps"}`}`;
+const tieInWords = (t: NonNullable<RecipeStep["tieIn"]>): string => `tied in at ${sayPlace(t.at)}${t.hold === undefined ? "" : ` as a ${t.hold === "final" ? "final hold" : t.hold}`}${t.wraps === undefined ? "" : ` with ${t.wraps} ${t.wraps === 1 ? "wrap" : "wraps"}`}`;
 
 function quantityWords(step: RecipeStep): string[] {
   switch (step.do) {
@@ -275,15 +305,17 @@ function takeWords(take: (RecipeStep & { do: "wind" })["take"]): string {
   if (!take) return "";
   if (take.from === "spool") return `trimmed by ${sayNumber(take.trimMm)} mm`;
   if (take.from === "feather") return "one feather at a time";
+  if (take.from === "leftover") return `begun with ${sayNumber(take.startMm)} mm, ${sayNumber(take.leftMm)} mm left`;
   return `pieces of ${sayNumber(take.pieceMm)} mm held by ${sayNumber(take.gripMm)} mm trimmed by ${sayNumber(take.trimMm)} mm`;
 }
 
 function windWords(step: RecipeStep & { do: "wind" }): string[] {
   return [
     step.rope === undefined ? "" : step.ribbon ? `${step.rope} side by side` : `rope of ${step.rope}`,
-    step.spread && step.rule.turns !== undefined ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns` : ruleWords(step.rule),
+    step.fill ? `ramp ${sayLength(step.fill[0])} to ${sayLength(step.fill[1])}` : step.spread && step.rule.turns !== undefined ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns` : ruleWords(step.rule),
     step.atMost === undefined ? "" : `at most ${sayNumber(step.atMost)} turns`,
     step.face ? `hollow side ${step.face}` : "",
+    step.shows ? `${step.shows} face showing` : "",
     step.passes === undefined ? "" : step.passes === 2 ? "there and back" : `${step.passes} ${step.passes === 1 ? "layer" : "layers"}`,
     step.stretch === undefined ? "" : `stretched ${sayNumber(step.stretch)} times`,
     step.counter === undefined ? "" : step.counter ? "counter" : "with the body",
@@ -309,6 +341,8 @@ function amountWords(amount: (RecipeStep & { do: "lay" })["amount"]): string {
   return `${amount.pieces} ${amount.pieces === 1 ? "piece" : "pieces"}`;
 }
 
+export const stanceWords: Record<Stance, string> = { V: "as a V", U: "as a U", tent: "as a tent", flat: "lying flat", splayed: "splayed", "full round": "full round" };
+
 const spreadWords = (amount: (RecipeStep & { do: "lay" })["amount"], [low, high]: [number, number]): string =>
   `${sayNumber(low)} to ${sayNumber(high)} ${"strands" in amount ? `strands${amount.folded ? " folded" : ""}` : "fibres"}`;
 
@@ -319,6 +353,8 @@ function layWords(step: RecipeStep & { do: "lay" }): string[] {
     step.face ? `hollow side ${step.face}` : "",
     step.shown ? `= ${sayLength(step.shown)}`.replace("= to", "to").replace(/= (.* past )/, "$1") : "",
     attitude,
+    step.stance ? `${stanceWords[step.stance]}${step.setBy ? ` set by ${step.setBy}` : ""}` : "",
+    step.round ? `shared ${Object.entries(step.round).map(([sector, n]) => `${n} ${sector}`).join(" and ")}` : "",
     step.countedWhenWound ? "counted when wound" : "",
     step.hanging ? "left hanging" : "",
     step.overTake === undefined ? "" : `${sayNumber(step.overTake)} times as much taken`,
@@ -332,7 +368,10 @@ function dressWords(step: RecipeStep & { do: "dress" }): string[] {
     step.noodle ? `noodle ${sayLength(step.noodle)}${step.thickness ? ` ${step.thickness}` : ""}` : "",
     step.fullness ? `${sayLength(step.fullness[0])} to ${sayLength(step.fullness[1])} full` : "",
     step.shape ?? "",
+    step.trace ? "a trace" : "",
     step.loopMm === undefined ? "" : `loop of ${sayNumber(step.loopMm)} mm`,
+    step.loopLayers === undefined ? "" : `${step.loopLayers} ${step.loopLayers === 1 ? "layer" : "layers"}`,
+    step.loopLoad === undefined ? "" : `${sayNumber(step.loopLoad)} mg a mm`,
     step.methods?.["dubbing way"] === "touched" ? "touched on waxed thread" : "",
     step.brushed ? "brushed out" : "",
     zoneWords(step),

@@ -164,6 +164,7 @@ function assume(said: Said, kind: RecipeStep["do"], { role, form, boundIn, famil
     if (!touchingTurns) said.to = usual[1];
     assumed.push(touchingTurns ? `from ${sayPlace(usual[0])}` : `from ${sayPlace(usual[0])} to ${sayPlace(usual[1])}`);
   }
+  if (kind === "wind" && said.stacked && said.from !== undefined) said.to = said.from;
   if ((kind === "seat") && said.from === undefined) {
     const at: Place = role === "eyes" ? { eyeLengths: 1 } : { landmark: "eye" };
     said.from = at;
@@ -218,7 +219,7 @@ function missingQuantity(said: Said, kind: RecipeStep["do"]): string | undefined
       if (said.amount === undefined) return "How much of it? Say “10 fibres”, “2 strands folded”, “clump of 1.5 mm”, “slips 2 mm wide” or “1 pair of feathers”.";
       return said.from === undefined || said.to === undefined ? "Where is it bound down? Say “from mid-shank to bend”." : undefined;
     case "dress":
-      if (said.noodle === undefined && said.fullness === undefined) return "How much dubbing? Say “noodle 90 mm sparse” or “0.5 gape full”.";
+      if (said.noodle === undefined && said.fullness === undefined && said.trace === undefined && (said.loopMm === undefined || said.loopLoad === undefined)) return "How much dubbing? Say “noodle 90 mm sparse” or “0.5 gape full”.";
       return said.from === undefined || said.to === undefined ? "Where is it dubbed? Say “from mid-shank to bend”." : undefined;
     case "whip":
       return said.turns === undefined ? "How many turns of the whip finish? Say “5 turns”." : undefined;
@@ -236,9 +237,9 @@ function missingQuantity(said: Said, kind: RecipeStep["do"]): string | undefined
 /** What the words of a step say; everything else of a step is kept when it is read again. */
 const saidKeys: Record<RecipeStep["do"], readonly string[]> = {
   seat: ["from", "count", "lashed"],
-  wind: ["from", "to", "rule", "passes", "stretch", "rope", "ribbon", "laid", "take", "barb", "counter", "sweep", "tiedIn", "spread", "atMost", "face"],
-  lay: ["from", "to", "amount", "spread", "face", "shown", "attitude", "countedWhenWound", "hanging", "overTake", "trimMm"],
-  dress: ["from", "to", "fullness", "shape", "noodle", "thickness", "loopMm", "brushed"],
+  wind: ["from", "to", "rule", "passes", "stretch", "rope", "ribbon", "laid", "take", "barb", "counter", "sweep", "tiedIn", "spread", "atMost", "face", "fill", "shows"],
+  lay: ["from", "to", "amount", "spread", "face", "shown", "attitude", "countedWhenWound", "hanging", "overTake", "trimMm", "round", "stance", "setBy"],
+  dress: ["from", "to", "fullness", "shape", "noodle", "thickness", "loopMm", "loopLayers", "loopLoad", "trace", "brushed"],
   thread: [], glue: ["at", "drops", "openMinutes"], act: ["act", "at", "minutes", "direction"], whip: ["from", "to", "turns"],
 };
 const spoken = new Set(Object.values(saidKeys).flat());

@@ -1,0 +1,84 @@
+import { placeAt } from "../hooks";
+import type { StepResult, Warning } from "../tying";
+import type { Recipe, Role } from "./recipe";
+import type { ComposedFly, FlyStep } from "./use";
+import { sayPlace } from "./words";
+
+/** What the pattern itself asks of its room: stretches kept bare, the room in front of the body, lengths in their order. */
+export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [...bareWarnings(recipe, fly), ...headRoomWarnings(fly), ...staggerWarnings(recipe, fly)];
+
+/** Below this a zone only touches the stretch. */
+const TOUCH_MM = 0.1;
+
+function bareWarnings(recipe: Recipe, fly: ComposedFly): Warning[] {
+  return (recipe.bare ?? []).flatMap((stretch) => {
+    const [a, b] = [stretch.from, stretch.to].map((p) => placeAt(p, fly.hook, fly.tied.beadMm)).sort((x, y) => x - y) as [number, number];
+    return fly.steps.flatMap((s): Warning[] => {
+      const r = fly.tied.steps.find((x) => x.id === s.id);
+      if (!r || !covers(s, stretch.thread === true)) return [];
+      const over = Math.min(b, r.to) - Math.max(a, r.from);
+      if (over <= TOUCH_MM) return [];
+      return [{ step: s.id, code: "KEPT_BARE", sentence: `“${s.name}” covers ${over.toFixed(1)} mm of the stretch from ${sayPlace(stretch.from)} to ${sayPlace(stretch.to)}, which stays ${stretch.thread ? "bare thread" : "bare hook"}${stretch.why ? `: ${stretch.why}` : ""}.` }];
+    });
+  });
+}
+
+/** Thread may lie where only bare thread is asked for. */
+function covers(s: FlyStep, threadMay: boolean): boolean {
+  if (s.step.do === "wind" || s.step.do === "dress" || s.step.do === "lay") return !(threadMay && s.step.do === "wind" && s.material?.form === "thread");
+  return false;
+}
+
+/** Eye lengths that a part in front of the body takes, and the head itself. */
+const HEAD_EYES = 1;
+const PART_EYES = 0.5;
+const frontRoles = new Set<Role>(["collar", "wing", "underwing", "throat", "topping", "cheeks"]);
+
+export interface HeadRoom {
+  /** The step that ends nearest the eye before those parts are tied in. */
+  step: string;
+  leftMm: number;
+  neededMm: number;
+  eyes: number;
+  parts: string[];
+}
+
+/**
+ * Room that the parts in front of the body and the head need, planned in eye lengths, and the room that the body leaves.
+ * One eye length for the head, half a one for each collar, wing, throat or second hackle that follows; behind a bead, which
+ * takes the head's place, only the parts count.
+ * @returns undefined for a fly without a body that ends in front
+ */
+export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {
+  const results = new Map(fly.tied.steps.map((r) => [r.id, r]));
+  const index = fly.steps.findLastIndex((s) => isBody(s, results.get(s.id)));
+  const body = fly.steps[index];
+  if (!body) return undefined;
+  const parts = fly.steps.slice(index + 1).filter((s) => s.role !== undefined && frontRoles.has(s.role) && s.step.do !== "act");
+  const eyes = (fly.tied.beadMm > 0 ? 0 : HEAD_EYES) + PART_EYES * new Set(parts.map((s) => s.role)).size;
+  const front = Math.min(...fly.steps.slice(0, index + 1).flatMap((s) => (isBody(s, results.get(s.id)) ? [results.get(s.id)?.from ?? Infinity] : [])));
+  return { step: body.id, leftMm: front - fly.tied.beadMm, neededMm: eyes * fly.hook.eye, eyes, parts: parts.map((s) => s.name) };
+}
+
+const isBody = (s: FlyStep, r: StepResult | undefined): boolean =>
+  r !== undefined && (s.role === "body" || s.role === "thorax") && (s.step.do === "wind" || s.step.do === "dress") && r.to > r.from;
+
+function headRoomWarnings(fly: ComposedFly): Warning[] {
+  const room = headRoomOf(fly);
+  if (!room || room.leftMm >= room.neededMm - TOUCH_MM) return [];
+  const name = fly.steps.find((s) => s.id === room.step)?.name ?? room.step;
+  const after = [...room.parts.map((p) => `“${p}”`), ...(fly.tied.beadMm > 0 ? [] : ["the head"])].join(", ");
+  return [{ step: room.step, code: "HEAD_ROOM", sentence: `“${name}” leaves ${Math.max(0, room.leftMm).toFixed(1)} mm in front of it; ${after} need ${room.neededMm.toFixed(1)} mm, ${room.eyes} eye lengths. End it further back.` }];
+}
+
+function staggerWarnings(recipe: Recipe, fly: ComposedFly): Warning[] {
+  const { stagger } = recipe;
+  if (!stagger) return [];
+  const parts = stagger.steps.flatMap((id) => fly.steps.find((s) => s.id === id) ?? []);
+  return parts.slice(1).flatMap((s, i): Warning[] => {
+    const longer = parts[i] as FlyStep;
+    const by = (longer.shownMm ?? 0) - (s.shownMm ?? 0);
+    if (by >= stagger.leastMm - 1e-9) return [];
+    return [{ step: s.id, code: "NOT_STAGGERED", sentence: `“${s.name}” shows ${(s.shownMm ?? 0).toFixed(1)} mm, ${by >= 0 ? `only ${by.toFixed(1)} mm shorter than` : "longer than"} “${longer.name}”: it should be ${stagger.leastMm} mm shorter at least. Trim it, or tie the other in longer.` }];
+  });
+}
