@@ -2,25 +2,13 @@ import { describe, expect, test } from "vitest";
 import fc from "fast-check";
 import { differencesBetween, judgeSubstitute, methodDifferences, plainParts, denierOfNumber, requirementsOf, threadNumberOf, type Material } from "../materials";
 import { choose, materials, model, recipe } from "../testing/nymph";
+import { changed as change, withStep } from "../testing/recipes";
 import {
   benchStepOf, cautionsOf, changesBetween, checksOf, circleIn, composeFly, directionWords, habitsOn, hookOf, judgeBead, missingFrom, moveStep, orderFaults, ownBeadFaults, precedences, proportionsOf, rehomed, roomToMove, sameContent, sharesOfShank, tieInsOf,
   type FlyChoice, type FlyStep, type Recipe, type RecipeStep,
 } from ".";
 
 const fly = (r: Recipe = recipe(), c: Partial<FlyChoice> = {}) => composeFly(r, choose(c), model, materials, { keepProfiles: true });
-const change = (change: (r: Recipe) => void): Recipe => {
-  const r = recipe();
-  change(r);
-  return r;
-};
-/** The nymph with a step put in before the whip finish, or in place of one of the same id. */
-const withStep = (step: RecipeStep, component?: Recipe["components"][number]): Recipe =>
-  change((r) => {
-    if (component) r.components = [...r.components.filter((c) => c.id !== component.id), component];
-    const at = r.steps.findIndex((s) => s.id === step.id);
-    if (at >= 0) r.steps[at] = step;
-    else r.steps.splice(r.steps.length - 1, 0, step);
-  });
 const request = (r: Recipe, c: Partial<FlyChoice> = {}) => ({ recipe: r, choice: choose(c), model, materials });
 const half = { fraction: 0.5 } as const;
 const find = (r: Recipe, question: string, school: string, flies = 120, c: Partial<FlyChoice> = {}) =>

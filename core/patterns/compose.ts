@@ -361,7 +361,8 @@ class Composer {
   private trace(step: RecipeStep & { do: "dress" }, material: Material): TyingStep {
     if (!material.fliesPerPacket) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `how many flies a packet of “${material.name}” makes` });
     this.use(step, { kind: "packets", fliesPerPacket: material.fliesPerPacket });
-    return { id: step.id, name: step.name, do: "act", at: step.from };
+    // At the zone's rear end, which is on the shank even where a bead covers its front.
+    return { id: step.id, name: step.name, do: "act", at: this.spanning(step).to };
   }
 
   /** mg a mm of a loop that says what it carries, where it is a loop that is tied. */
