@@ -79,7 +79,8 @@ class Drafter {
     });
   }
 
-  private step(step: FlyStep, result: StepResult): void {
+  private step(given: FlyStep, result: StepResult): void {
+    const step = withFace(given);
     switch (result.do) {
       case "seat":
         return this.seat(step, result);
@@ -168,6 +169,13 @@ class Drafter {
     const root = this.line.at(x).point;
     this.measures.push({ label: step.name, mm: shown, from: root, to: [root[0] - shown * (attitude === "forward" ? -1 : 1), root[1]] });
   }
+}
+
+/** A tinsel with two good faces has the colour of the one that shows. */
+function withFace(s: FlyStep): FlyStep {
+  const { step, material } = s;
+  const face = step.do === "wind" && step.shows !== undefined ? material?.faces?.find((f) => f.name === step.shows) : undefined;
+  return face && material ? { ...s, material: { ...material, colour: face.colour } } : s;
 }
 
 /** A fly that swims point up is drawn so: the side that swims up is up. */

@@ -155,3 +155,37 @@ describe("as SVG", () => {
     expect(svgFile(d, "x")).toContain(`width="${Number(d.box[2].toFixed(2))}mm"`);
   });
 });
+
+describe("how a part stands, and on which side", () => {
+  const wing = (more: object) => ofX(draw(withPart("hair", "wing", laid({ clump: { mm: 1.2 } }, "over", more))).shapes);
+  const heights = (shapes: Shape[]) => shapes.flatMap(points).map(([, y]) => y);
+  const highest = (more: object) => -Math.min(...heights(wing(more)));
+  const spread = (more: object) => Math.max(...heights(wing(more))) - Math.min(...heights(wing(more)));
+
+  test("as a V it is lifted, as a tent it lies lower, flat lowest of all", () => {
+    const [v, none, tent, flat] = [highest({ stance: "V" }), highest({}), highest({ stance: "tent" }), highest({ stance: "flat" })];
+    expect(v).toBeGreaterThan(none);
+    expect(none).toBeGreaterThan(tent);
+    expect(tent).toBeGreaterThan(flat);
+  });
+  test("splayed it opens wider", () => expect(spread({ stance: "splayed" })).toBeGreaterThan(1.2 * spread({})));
+  test("shared out, the far side is drawn behind and each side has its own number", () => {
+    const shapes = ofX(draw(withPart("pheasant", "throat", laid({ fibres: 9 }, "down", { round: { near: 2, far: 1 } }))).shapes);
+    const far = shapes.filter((s) => s.layer === "far").length;
+    expect(far).toBeGreaterThan(0);
+    expect(shapes.length - far).toBe(2 * far);
+  });
+  test("what goes underneath points down", () => {
+    const tips = (round: object) => Math.max(...heights(ofX(draw(withPart("pheasant", "wing", laid({ fibres: 9 }, "over", { round }))).shapes)));
+    expect(tips({ underside: 1 })).toBeGreaterThan(tips({ top: 1 }) + 2);
+  });
+  test("a tinsel shows the face that is said", () => {
+    const faced = new Map(materials);
+    const tinsel = faced.get("tinsel");
+    if (tinsel) faced.set("tinsel", { ...tinsel, faces: [{ name: "gold", colour: "#c0a030" }, { name: "silver", colour: "#c8ccd0" }] });
+    const colours = (shows: string | undefined) => new Set(ofX(drawFly(composeFly(withPart("tinsel", "body", wound({ touching: true }, { shows })), choose(), model, faced, { keepProfiles: true }), { seed: "a" }).shapes).map((s) => s.colour));
+    expect(colours("gold")).toContain("#c0a030");
+    expect(colours("silver")).toContain("#c8ccd0");
+    expect(colours(undefined)).not.toContain("#c0a030");
+  });
+});

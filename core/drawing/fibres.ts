@@ -1,4 +1,4 @@
-import type { Attitude, FlyStep } from "../patterns";
+import { shareOut, type Attitude, type FlyStep, type Stance } from "../patterns";
 import type { Pen } from "./pen";
 import type { Layer, Point } from "./shapes";
 
@@ -14,11 +14,29 @@ interface Root {
 /** Middle of a part's direction: 0 back along the shank, a quarter turn up. */
 const middles: Record<Attitude, number> = { back: 0.1, over: 0.2, up: 1.25, down: -0.7, forward: Math.PI - 0.75, sides: -0.6 };
 
+/** What a stance does to the side view: how far a wing over the back is lifted, and how much wider it opens. */
+const stances: Record<Stance | "none", { lift: number; open: number }> = {
+  none: { lift: 0, open: 1 }, V: { lift: 0.32, open: 1.3 }, U: { lift: 0.2, open: 1.1 }, tent: { lift: -0.1, open: 0.9 }, flat: { lift: -0.19, open: 0.6 }, splayed: { lift: 0.08, open: 2.4 }, "full round": { lift: 0, open: 3.2 },
+};
+
 /** Tails, wings, legs, throats: fibres from their tie-in at their true shown length. */
 export class Fibres {
+  private stance: Stance | undefined;
+
   constructor(private readonly pen: Pen) {}
 
   lay(step: FlyStep, layer: Layer, root: Root): void {
+    this.stance = step.step.do === "lay" ? step.step.stance : undefined;
+    const shared = step.step.do === "lay" && step.step.round && step.fibres !== undefined && step.role !== "legs" ? shareOut(step.fibres, step.step.round) : undefined;
+    if (!shared) return this.part(step, layer, root);
+    // The far side first: what lies behind is drawn behind.
+    for (const sector of ["far", "underside", "top", "near"] as const) {
+      const count = shared[sector];
+      if (count) this.part({ ...step, fibres: count }, sector === "far" ? "far" : layer, sector === "underside" ? { ...root, attitude: "down" } : root);
+    }
+  }
+
+  private part(step: FlyStep, layer: Layer, root: Root): void {
     const form = step.material?.form;
     if (form === "quill" && step.widthMm) return this.slips(step, root, step.widthMm);
     if (form === "extended body") return this.extendedBody(step, root);
@@ -38,14 +56,14 @@ export class Fibres {
   /** The direction follows the wire where the part leaves it round a bend. */
   private angle(root: Root): number {
     const turned = root.attitude === "back" ? Math.min(0.5, this.pen.line.at(root.x).turned) : 0;
-    return middles[root.attitude] - turned * 0.6;
+    return middles[root.attitude] - turned * 0.6 + (root.attitude === "over" ? stances[this.stance ?? "none"].lift : 0);
   }
 
   /** Stiff fibres counted: fanned by their number, tips level. */
   private bunch(step: FlyStep, layer: Layer, root: Root): void {
     const count = Math.min(80, Math.max(1, step.fibres ?? 12));
     const width = Math.min(0.22, Math.max(0.07, (step.material?.strand?.width ?? 0.08) * 1.1));
-    const spread = Math.min(0.42, 0.05 + count * 0.014) * (root.attitude === "down" ? 1.5 : 1);
+    const spread = Math.min(0.42, 0.05 + count * 0.014) * stances[this.stance ?? "none"].open * (root.attitude === "down" ? 1.5 : 1);
     for (let i = 0; i < count; i++) {
       const share = count === 1 ? 0 : (2 * i) / (count - 1) - 1;
       this.pen.fibre(step, layer, this.point(root, share), {
@@ -73,7 +91,7 @@ export class Fibres {
     for (let i = 0; i < count; i++) {
       const share = (2 * i) / (count - 1) - 1;
       this.pen.fibre(step, layer, this.point(root, share), {
-        angle: this.angle(root) + share * 0.09 + this.pen.around(0.03), curl: -share * 0.06 - 0.06, length: root.shown * (0.82 + 0.18 * this.pen.random()), width: 0.085, tapered: true, shade: this.pen.around(0.28) - 0.06,
+        angle: this.angle(root) + share * 0.09 * stances[this.stance ?? "none"].open + this.pen.around(0.03), curl: -share * 0.06 - 0.06, length: root.shown * (0.82 + 0.18 * this.pen.random()), width: 0.085, tapered: true, shade: this.pen.around(0.28) - 0.06,
       });
     }
     const band = [0.15, 0.5, 0.85].map((t) => this.pen.path(this.point(root, 0), { angle: this.angle(root), length: root.shown * t * 0.4, width: 0.1 })[5] as Point);

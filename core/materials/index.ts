@@ -1,5 +1,6 @@
 export * from "./allocate";
 export * from "./calibration";
+export * from "./gauge";
 export * from "./material";
 export * from "./pieces";
 export * from "./requirements";

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { prepTasks } from "../batches";
 import { composeFly, type FlyChoice, type Recipe, type RecipeStep, type Role } from "../patterns";
 import { choose, materials, model, recipe } from "../testing/nymph";
-import { hookRequirement, requirementsOf, workingOf } from ".";
+import { hookRequirement, minutesWorking, requirementsOf, weightWorking, workingOf } from ".";
 
 /** The nymph with one more part. */
 function withPart(code: string, role: Role, step: object): Recipe {
@@ -84,5 +84,42 @@ describe("preparation that a fly asks for", () => {
     const [few, many] = [minutes(12), minutes(120)];
     expect(many["mill blend"]).toBe(few["mill blend"]);
     expect(many["pair slips"]).toBeGreaterThan((few["pair slips"] ?? 0) * 4);
+  });
+});
+
+describe("the working of a fly as a whole", () => {
+  const sum = (w: { inputs: { value: number }[] }) => w.inputs.reduce((all, i) => all + i.value, 0);
+  test("its weight is the sum of what it is made of", () => {
+    const w = weightWorking(fly(recipe()));
+    expect(w.inputs.map((i) => i.name)).toEqual(["hook", "beads and eyes", "what is wound and laid", "dubbing that stays", "thread, without tags"]);
+    expect(sum(w)).toBeCloseTo(w.result.value, 9);
+    expect(weightWorking(fly(recipe(), { form: "light" })).inputs.map((i) => i.name)).not.toContain("beads and eyes");
+  });
+  test("its minutes are the pattern's, its ways and what was left out", () => {
+    const plain = minutesWorking(fly(recipe()));
+    expect(plain.inputs.map((i) => [i.name, i.value])).toEqual([["the pattern's minutes", 5]]);
+    const other = minutesWorking(fly(recipe(), { methods: { "body/dubbing way": "loop" }, leave: ["wing"] }));
+    expect(other.inputs.map((i) => i.value)).toEqual([5, 0.8, -5 / 9]);
+    expect(sum(other)).toBeCloseTo(other.result.value, 9);
+  });
+  test("a gap that is filled where the weight was left out costs the turns that it takes", () => {
+    const r = withPart("olive", "thread", { do: "wind", from: { landmark: "eye" }, to: { fraction: 0.5 }, rule: { touching: true }, fill: [{ mm: 1.4 }, { mm: 0.8 }] });
+    r.steps.splice(2, 0, r.steps.splice(r.steps.findIndex((s) => s.id === "x"), 1)[0] as RecipeStep);
+    r.components.push({ id: "weight", role: "weight", material: [{ value: "tin" }], optional: true });
+    r.steps.splice(2, 0, { id: "weight", name: "weight", component: "weight", do: "wind", from: { landmark: "eye" }, rule: { touching: true, turns: 6 } } as RecipeStep);
+    const [whole, light] = [fly(r), fly(r, { leave: ["weight"] })];
+    const turns = (f: typeof whole) => f.tied.steps.find((s) => s.id === "x")?.turns ?? 0;
+    expect(turns(light)).toBeGreaterThan(turns(whole));
+    expect(whole.minutesOf.filled).toBe(0);
+    expect(light.minutesOf.filled).toBeCloseTo(0.011 * (turns(light) - turns(whole)), 9);
+  });
+  test("what was entered stands in the working, with the spread that it leaves", () => {
+    const r = recipe();
+    r.steps = r.steps.map((s): RecipeStep => (s.id === "tail" ? { ...s, stated: "about 6", spread: [4, 8] } : s));
+    const f = fly(r);
+    const q = requirementsOf(f, 24).find((x) => x.component === "tail");
+    expect(q && workingOf(q, f, 24).parts?.[0]?.entered).toBe("“about 6”: 4 to 8, computed with the middle");
+    const rib = requirementsOf(f, 24).find((x) => x.component === "rib");
+    expect(rib && workingOf(rib, f, 24).parts?.[0]?.entered).toBeUndefined();
   });
 });

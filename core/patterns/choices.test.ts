@@ -491,6 +491,10 @@ describe("two versions", () => {
     ["a step more", (r: Recipe) => { r.steps.splice(3, 0, { id: "wax", name: "wax", do: "act", act: "wax", minutes: 0.1 }); }, { where: "step “wax”", before: undefined }],
     ["a colour", (r: Recipe) => { r.variants.push({ id: "red", name: "red", swaps: {} }); }, { where: "colour variant", after: "red" }],
     ["an optional part", (r: Recipe) => { r.components[5] = { ...(r.components[5] as Recipe["components"][number]), optional: true }; }, { where: "body, how it may be replaced or left out", after: "may be left out" }],
+    ["a band of density", (r: Recipe) => { r.densityBand = ["sparse", "full"]; }, { where: "density", before: "not said", after: "not said, may be sparse or full" }],
+    ["a stretch kept bare", (r: Recipe) => { r.bare = [{ from: { landmark: "eye" }, to: { eyeLengths: 1 } }]; }, { where: "kept bare", before: "nothing", after: "eye to 1 eyes" }],
+    ["what a part adds to the price", (r: Recipe) => { r.components[6] = { ...(r.components[6] as Recipe["components"][number]), priceCents: 250 }; }, { where: "wing, how it may be replaced or left out", after: "may be left out; adds 2.50" }],
+    ["a ramp", (r: Recipe) => { r.steps[1] = { ...(r.steps[1] as RecipeStep), fill: [{ mm: 1 }, { mm: 0.5 }] } as RecipeStep; }, { where: "step “base”", after: expect.stringContaining("ramp 1 mm to 0.5 mm") as string }],
     ["no finish", (r: Recipe) => { r.finish = { state: "none" }; }, { where: "finish", after: "none, on purpose" }],
   ] as [string, (r: Recipe) => void, object][])("%s is said", (_what, edit, expected) => {
     expect(changesBetween(recipe(), change(edit), names)).toContainEqual(expect.objectContaining(expected));

@@ -492,14 +492,14 @@ class Composer {
    * The pattern's minutes, with what the methods add or spare, an even share for every step left out, and the turns that
    * fill a gap where weight was left away.
    */
-  minutes(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): number {
+  minutesOf(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): ComposedFly["minutesOf"] {
     const { minutesPerFly, steps } = this.recipe;
     const perStep = steps.length > 0 ? minutesPerFly / steps.length : 0;
     const left = new Set(this.choice.leave ?? []);
     const leftOut = steps.filter((s) => s.component !== undefined && left.has(s.component)).length;
     const ways = this.hasOwnWays || this.choice.flies !== undefined ? this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0) : 0;
-    const fills = steps.some((s) => s.do === "wind" && s.fill) ? MINUTES_A_TURN * (this.filledTurns(tied) - this.turnsOfStandardFly(tied, compose)) : 0;
-    return Math.max(0, minutesPerFly - leftOut * perStep + ways + fills);
+    const filled = steps.some((s) => s.do === "wind" && s.fill) ? MINUTES_A_TURN * (this.filledTurns(tied) - this.turnsOfStandardFly(tied, compose)) : 0;
+    return { standard: minutesPerFly, ways, leftOut: -leftOut * perStep, filled };
   }
 
   /** Only what differs from the pattern's own way: that one is in its minutes already. */
@@ -532,8 +532,9 @@ export function composeFly(
   const composer = new Composer(recipe, choice, model, materials);
   const tied = tieFly(composer.hook, composer.thread(composer.firstThread()), composer.steps(), options);
   composer.collect(tied);
+  const minutesOf = composer.minutesOf(tied, (c) => composeFly(recipe, c, model, materials, { incomplete: true }));
   const fly: ComposedFly = {
-    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: composer.minutes(tied, (c) => composeFly(recipe, c, model, materials, { incomplete: true })),
+    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: Math.max(0, minutesOf.standard + minutesOf.ways + minutesOf.leftOut + minutesOf.filled), minutesOf,
     parts: [...composer.parts.values()].filter((p) => p.uses.length > 0),
   };
   tied.warnings.push(...roomWarnings(recipe, fly));

@@ -1,6 +1,6 @@
 import { sameContent } from "./content";
 import type { Component, Recipe, RecipeStep } from "./recipe";
-import { sayStep } from "./words";
+import { sayPlace, sayStep } from "./words";
 
 /** One thing that differs between two versions, in words. */
 export interface RecipeChange {
@@ -34,7 +34,9 @@ function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
     ["price a dozen", (r) => (r.pricePerDozenCents / 100).toFixed(2)],
     ["minutes across the dozen", (r) => `× ${r.stepByStepFactor}`],
     ["skills", (r) => r.skills.join(", ") || "none"],
-    ["density", (r) => r.density ?? "not said"],
+    ["density", (r) => [r.density ?? "not said", ...(r.densityBand?.length ? [`may be ${r.densityBand.join(" or ")}`] : [])].join(", ")],
+    ["kept bare", (r) => (r.bare ?? []).map((b) => `${sayPlace(b.from)} to ${sayPlace(b.to)}`).join("; ") || "nothing"],
+    ["staggered", (r) => (r.stagger ? `${r.stagger.steps.join(" > ")} by ${r.stagger.leastMm} mm` : "no")],
     ["not to be", (r) => (r.avoid ?? []).join("; ") || "nothing"],
     ["queries", (r) => (r.queries ?? []).map((q) => `${q.about}: ${q.question}`).join("; ") || "none"],
     ["parents", (r) => (r.parents ?? []).map((p) => `${p.pattern} (${p.changes})`).join("; ") || "none"],
@@ -64,7 +66,7 @@ function componentChanges(before: Recipe, after: Recipe, nameOf: (code: string) 
 }
 
 const besides = (c: Component): string =>
-  [c.optional ? "may be left out" : "", (c.alternates ?? []).length > 0 ? `or ${(c.alternates ?? []).map((a) => a.material).join(", ")}` : "", c.asStated ? `“${c.asStated}”` : "", c.bought ? "may be bought" : ""].filter(Boolean).join("; ") || "always";
+  [c.optional ? "may be left out" : "", c.priceCents ? `adds ${(c.priceCents / 100).toFixed(2)}` : "", c.anyOf ? `any ${c.anyOf.form}${c.anyOf.shades ? ` in ${c.anyOf.shades.join(", ")}` : ""}` : "", c.doubt ? `in doubt: ${c.doubt}` : "", (c.alternates ?? []).length > 0 ? `or ${(c.alternates ?? []).map((a) => a.material).join(", ")}` : "", c.asStated ? `“${c.asStated}”` : "", c.bought ? "may be bought" : ""].filter(Boolean).join("; ") || "always";
 
 function stepChanges(before: Recipe, after: Recipe): RecipeChange[] {
   const was = new Map(before.steps.map((s) => [s.id, s]));

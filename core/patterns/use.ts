@@ -64,4 +64,6 @@ export interface ComposedFly {
   ridesPointUp: boolean;
   /** Standard minutes of this fly, its methods and what was left out counted. */
   minutes: number;
+  /** Of which: the pattern's own, what its ways add or spare, what the parts left out spare, what filling a gap adds. */
+  minutesOf: { standard: number; ways: number; leftOut: number; filled: number };
 }

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { dressedAs, dressingDifferences, judgeLeavingOut, judgeSubstitute, methodDifferences, partQuantity, rangesOf, requirementsOf, workingOf, type Material } from "../materials";
+import type { Place } from "../hooks";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import { changed, withStep } from "../testing/recipes";
 import { allowedFor, benchStepOf, composeFly, dressingShare, hookOf, missingFrom, notPromised, priceOf, shareOut, shareWords, threadWay, wrapsOfHold, type ComposedFly, type FlyChoice, type Recipe, type RecipeStep } from ".";
@@ -68,7 +69,7 @@ describe("ways that pay for many", () => {
     expect([undefined, 12, 35, 36, 400].map((flies) => school(tie(floss, { flies }), "tag", "pieces"))).toEqual(["spool", "spool", "spool", "cut", "cut"]);
   });
   test("what the pattern or the batch says goes before what pays", () => {
-    const own = changed((r) => { r.steps = withStep({ id: "x", name: "x", do: "act", act: "wax", minutes: 0 }).steps; r.components = floss.components; r.steps = floss.steps.map((s) => (s.id === "tag" ? { ...s, methods: { pieces: "spool" } } : s)); });
+    const own = { ...floss, steps: floss.steps.map((s): RecipeStep => (s.id === "tag" ? { ...s, methods: { pieces: "spool" } } : s)) };
     expect(school(tie(own, { flies: 400 }), "tag", "pieces")).toBe("spool");
     expect(school(tie(floss, { flies: 400, methods: { "tag/pieces": "spool" } }), "tag", "pieces")).toBe("spool");
   });
@@ -81,7 +82,7 @@ describe("ways that pay for many", () => {
 });
 
 describe("which way, and what instead", () => {
-  const palmer = (from: Recipe["steps"][number] extends infer S ? (S extends { do: "wind" } ? S["from"] : never) : never, to: typeof bend | typeof half) =>
+  const palmer = (from: Place, to: Place) =>
     withStep({ id: "palmer", name: "palmer", do: "wind", component: "hackle", from, to, rule: { turns: 4 }, tieIn: { at: from } }, { id: "hackle", role: "hackle", material: [{ value: "hackle" }] });
 
   test("a palmer is wound rearward or forward; its tie-in goes where it begins, its length stays", () => {

@@ -1,4 +1,4 @@
-import { threadNumberOf, type Material } from "../../materials";
+import { gaugeOf, threadNumberOf, type Material } from "../../materials";
 import { roles, type Role } from "../recipe";
 import { readStep, type StepContext, type StepReading } from "./read";
 
@@ -21,7 +21,7 @@ export function findMaterials(words: string, materials: Iterable<Material>, used
   return [...materials]
     .filter((m) => {
       const number = m.thread ? threadNumberOf(m.thread.denier).replace("/", " ") : "";
-      const have = letters(`${m.name} ${m.colourName ?? ""} ${m.form} ${m.code} ${number}`).split(" ");
+      const have = letters(`${m.name} ${m.colourName ?? ""} ${m.form} ${m.code} ${number} ${gaugeOf(m) ?? ""}`).split(" ");
       return wanted.every((w) => have.some((h) => h.startsWith(w) || (w.length > 3 && w.startsWith(h) && h.length > 3)));
     })
     .sort((a, b) => score(a) - score(b) || a.name.localeCompare(b.name));
