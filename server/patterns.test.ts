@@ -3,7 +3,8 @@ import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
 import { editBatch, listBatches, readBatch, reserveBatch } from "@kasten/contract/batches";
 import { forgetHookSize, hookEffect, measureHook, saveHook } from "@kasten/contract/hooks";
-import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, savePattern, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
+import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, saveMaterial, savePattern, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
+import { addOrder } from "@kasten/contract/orders";
 import { listStock } from "@kasten/contract/stock";
 import { demoFolder } from "./testing/demo";
 import { freshDatabase, openTestRoom, type Client, type TestRoom } from "./testing/app";
@@ -223,5 +224,66 @@ describe("hooks", () => {
     await tier.ok(saveHook, { params: { id: "G7" }, body: model });
     await tier.ok(saveHook, { params: { id: "G7" }, body: { ...model, gapeSteps: 2 } });
     expect((await owner.ok(catalogue)).hooks.find((h) => h.id === "G7")).toMatchObject({ ...model, gapeSteps: 2, rows: [] });
+  });
+});
+
+describe("materials of the cabinet", () => {
+  const material = (code: string, more: object = {}) => ({ code, name: `Test ${code}`, form: "dubbing" as const, unit: "ug" as const, measured: false, lead: false, dubbing: { density: 0.3, lineDensity: 0.05 }, ...more });
+  const keep = (m: ReturnType<typeof material>, drawer?: string) => tier.send(saveMaterial, { params: { id: m.code }, body: { material: m, drawer } });
+
+  test("a new one waits in a drawer of its own and can be tied at once", async () => {
+    await tier.ok(saveMaterial, { params: { id: "DU-TEST" }, body: { material: material("DU-TEST", { colour: "#405060", colourName: "slate" }) } });
+    expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")).toEqual(material("DU-TEST", { colour: "#405060", colourName: "slate" }));
+    expect((await owner.ok(listStock)).items.find((i) => i.code === "DU-TEST")?.drawer).toBe("NEW");
+    await tier.ok(saveMaterial, { params: { id: "DU-TEST" }, body: { material: material("DU-TEST", { dubbing: { density: 0.5, lineDensity: 0.14, loss: 0.2 } }), drawer: "T99" } });
+    expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")).toMatchObject({ dubbing: { density: 0.5, loss: 0.2 } });
+    expect((await owner.ok(listStock)).items.find((i) => i.code === "DU-TEST")?.drawer).toBe("T99");
+  });
+
+  test("a blend must come down to plain materials that are there", async () => {
+    const blend = (code: string, parts: Record<string, number>) => material(code, { form: "blend", blend: { parts, leastChargeMg: 500 } });
+    expect((await keep(blend("BL-TEST", { "DU-TEST": 0.7, "DU-NOWHERE": 0.3 }))).problem).toMatchObject({ status: 422, errors: [{ path: "material.blend.parts" }] });
+    expect((await keep(blend("BL-TEST", { "DU-TEST": 0.7, "DU-OLIVE": 0.3 }))).status).toBe(200);
+    const round = await keep(blend("DU-TEST", { "BL-TEST": 1 }));
+    expect(round.problem.detail).toMatch(/would be mixed from itself, through/);
+    expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")?.blend).toBeUndefined();
+  });
+
+  test("what is in stock keeps its unit; the shop describes no materials; another code is refused", async () => {
+    const olive = (await owner.ok(catalogue)).materials.find((m) => m.code === "TH-70-OL");
+    if (!olive) throw new Error("no olive thread");
+    expect((await tier.send(saveMaterial, { params: { id: olive.code }, body: { material: { ...olive, unit: "count" } } })).problem.detail).toMatch(/in stock by another unit/);
+    expect((await shop.send(saveMaterial, { params: { id: "DU-X" }, body: { material: material("DU-X") } })).status).toBe(403);
+    expect((await tier.send(saveMaterial, { params: { id: "DU-X" }, body: { material: material("DU-Y") } })).status).toBe(422);
+    expect((await keep(material("DU-X"), "BENCH")).status).not.toBe(500);
+  });
+
+  test("a vintage material may be shown on a fly, not promised, and holds its batches back", async () => {
+    const before = (await owner.ok(catalogue)).materials.find((m) => m.code === "FE-PHT-OL");
+    const batch = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "copper-lodger" && b.state === "planned");
+    if (!before || !batch) throw new Error("the demo has a planned batch with an olive tail");
+    await tier.ok(saveMaterial, { params: { id: before.code }, body: { material: { ...before, standing: "vintage" } } });
+    const line = { pattern: batch.pattern, variant: batch.variant, form: batch.form, size: batch.size, flies: 12 };
+    const refused = await owner.send(addOrder, { body: { text: "", customer: "hollow-mere", due: "2027-06-01", note: "", lines: [line], acceptsConflicts: false } });
+    expect(refused.problem.errors?.[0]).toMatchObject({ path: "lines.0.pattern", detail: expect.stringContaining("is vintage") as string });
+    expect((await owner.ok(readBatch, { params: { id: batch.id } })).held_back.join(" ")).toMatch(/is vintage: identify or replace it/);
+    await tier.ok(saveMaterial, { params: { id: before.code }, body: { material: before } });
+    expect((await owner.ok(readBatch, { params: { id: batch.id } })).held_back.join(" ")).not.toMatch(/vintage/);
+  });
+});
+
+describe("another hook", () => {
+  test("a batch is tied on a hook taken in its place: its geometry, its hooks and its lengths follow", async () => {
+    const batch = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "copper-lodger" && b.state === "planned");
+    const id = batch?.id ?? "";
+    const before = await owner.ok(readBatch, { params: { id } });
+    await owner.ok(saveHook, { params: { id: "N9" }, body: { name: "Long Yard Nymph", family: "nymph", bend: "round", shankSteps: 1, wireSteps: 0, gapeSteps: 0, points: 1, eyeForm: "turned down", finish: "", wireReason: "", near: [], barbless: true } });
+    await owner.ok(editBatch, { params: { id }, body: { version: before.version, use: { hook: "N9" } } });
+    const after = await owner.ok(readBatch, { params: { id } });
+    expect(after.requirements.find((r) => r.key === "hook")?.material).toBe(`N9-${after.size}`);
+    const thread = (d: typeof after) => d.requirements.find((r) => r.component === "thread")?.perFly ?? 0;
+    expect(thread(after)).toBeGreaterThan(thread(before));
+    expect((await owner.send(editBatch, { params: { id }, body: { version: after.version, use: { hook: "NOWHERE" } } })).problem.detail).toMatch(/hook is not known here/);
+    await owner.ok(editBatch, { params: { id }, body: { version: after.version, use: {} } });
   });
 });

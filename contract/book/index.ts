@@ -3,7 +3,7 @@ import { endpoint, eventSchema, none, pageQuery } from "../http";
 
 export const finishedSchema = z.object({
   id: z.uuid(), number: z.number().int(), patternName: z.string(), size: z.string(), variant: z.string(), finishedAt: z.string(), owed: z.number(), starts: z.number(), good: z.number(), rejected: z.number(),
-  minutesPerFly: z.number().nullable(), reasons: z.array(z.object({ reason: z.string(), count: z.number() })), uses: z.array(z.object({ component: z.string(), materialName: z.string(), ratio: z.number() })),
+  minutesPerFly: z.number().nullable(), reasons: z.array(z.object({ reason: z.string(), count: z.number() })), uses: z.array(z.object({ component: z.string(), materialName: z.string(), ratio: z.number().nullable() })),
 });
 export const yieldSchema = z.object({ pattern: z.string(), patternName: z.string(), batches: z.number(), good: z.number(), rejected: z.number(), rejectRate: z.number(), startsForTenDozen: z.number() });
 export const listFinished = endpoint({ id: "listFinished", method: "get", path: "/book/batches", summary: "Finished batches, newest first", room: "book", permission: "see the room", params: none, query: pageQuery, body: none, reply: z.object({ batches: z.array(finishedSchema), yields: z.array(yieldSchema), next: z.string().nullable() }) });

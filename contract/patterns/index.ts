@@ -3,7 +3,7 @@ import { landmarks } from "@kasten/core/hooks";
 import { materialForms, standings, stockUnits } from "@kasten/core/materials";
 import { acts, attitudes, dressings, dubbedShapes, featherParts, holds, measures, moments, noodleThicknesses, reaches, roles, sectors, stances } from "@kasten/core/patterns";
 import { hookModelSchema } from "../hooks";
-import { endpoint, idParams, isoDay, none } from "../http";
+import { done, endpoint, idParams, isoDay, none } from "../http";
 
 const short = z.string().min(1).max(80);
 const words = z.string().max(80);
@@ -198,4 +198,8 @@ export const importPatterns = endpoint({
   ...base, id: "importPatterns", method: "post", path: "/patterns/file", summary: "Take in a file of patterns: all of it, or nothing", permission: "write patterns", body: patternBookSchema,
   reply: z.object({ added: z.array(z.string()), renewed: z.array(z.string()), same: z.array(z.string()), materials: z.array(z.string()) }),
 });
-export const patternEndpoints = [catalogue, readRecipes, patternVersions, savePattern, exportPatterns, importPatterns];
+export const saveMaterial = endpoint({
+  ...base, id: "saveMaterial", method: "put", path: "/materials/:id", summary: "Add a material to the cabinet, or change what is known of it", permission: "write patterns",
+  params: idParams, body: z.strictObject({ material: materialSchema, /** Code of its drawer; a new material without one waits to be given one. */ drawer: z.string().max(20).optional() }), reply: done,
+});
+export const patternEndpoints = [catalogue, readRecipes, patternVersions, savePattern, exportPatterns, importPatterns, saveMaterial];

@@ -3,7 +3,7 @@ import { ceilSafe, ceilTo } from "../numeric";
 import type { ComponentUse, ComposedFly, FlyPart, Role } from "../patterns";
 import { issueQuantity } from "./calibration";
 import { basePerCore, issueStep, type StockUnit } from "./material";
-import { contextOf, measured, piecesPerFly, type Context, type Knowledge } from "./taken";
+import { contextOf, measured, pieceOf, piecesPerFly, type Context, type Knowledge } from "./taken";
 import { benchWords } from "./words";
 
 export type Side = "left" | "right";
@@ -30,6 +30,10 @@ export interface Requirement {
   /** What the drawer gives out, allowance included. */
   issue: number;
   words: string;
+  /** Length to which pieces are cut from a spool, mm. */
+  cutTo?: number;
+  /** Whether what a batch used of it tells anything: pieces cut to a learned length only repeat what was learned. */
+  teaches: boolean;
   uses: { step: string; use: ComponentUse }[];
 }
 
@@ -42,9 +46,10 @@ function quantities(uses: ComponentUse[], unit: StockUnit, c: Context) {
   const counted = uses.map((use) => piecesPerFly(use, Math.exp(c.calibration.m))).map((m) => m && m / (1 - c.prepLoss));
   if (counted.every((m) => m !== undefined)) {
     const perFly = counted.reduce((sum, m) => sum + m, 0);
-    const pieceLength = unit === "um" ? uses.reduce((mm, u) => (u.kind === "cut" ? u.piece : mm), 0) * basePerCore.um : 1;
+    const cutTo = unit === "um" ? uses.reduce((mm, u) => (u.kind === "cut" ? pieceOf(u, Math.exp(c.calibration.m)) : mm), 0) : undefined;
+    const each = cutTo === undefined ? 1 : cutTo * basePerCore.um;
     const net = ceilSafe(perFly * c.flies);
-    return { perFly, net: net * pieceLength, expected: net * pieceLength, issue: startsFor(net, c.pieces, c.level) * pieceLength };
+    return { perFly: perFly * (cutTo ?? 1), cutTo, net: net * each, expected: net * each, issue: startsFor(net, c.pieces, c.level) * each };
   }
   const perFly = uses.reduce((sum, use) => sum + measured(use), 0) / (1 - c.prepLoss);
   const q = issueQuantity(c.flies, perFly, c.calibration, c.level);
@@ -59,6 +64,7 @@ function quantities(uses: ComponentUse[], unit: StockUnit, c: Context) {
 
 function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): Requirement {
   const uses = part.uses;
+  const context = contextOf(flies, part, known);
   const barb = uses.flatMap(({ use }) => (use.kind === "wound feather" && use.barb ? [use.barb] : []))[0];
   const requirement = {
     key: side ? `${part.component}:${side}` : part.component,
@@ -70,8 +76,9 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
     side,
     alternates: part.alternates,
     barb,
-    ...quantities(uses.map((u) => u.use), part.material.unit, contextOf(flies, part, known)),
-    uses,
+    ...quantities(uses.map((u) => u.use), part.material.unit, context),
+    teaches: !uses.some(({ use }) => use.kind === "cut" && use.toMeasure),
+    uses: uses.map(({ step, use }) => ({ step, use: use.kind === "cut" ? { ...use, piece: pieceOf(use, Math.exp(context.calibration.m)) } : use })),
   };
   return { ...requirement, words: benchWords(requirement, part.material.form) };
 }
@@ -104,6 +111,7 @@ export function hookRequirement(model: { id: string; name: string }, size: strin
     unit: "count" as const,
     alternates: [],
     ...q,
+    teaches: true,
     uses: [{ step: "hook", use: hookUse }],
   };
   return { ...requirement, words: benchWords(requirement, "hook") };

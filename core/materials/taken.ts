@@ -1,5 +1,5 @@
 import { SERVICE_LEVEL, piecePrior, type Outcomes } from "../batches";
-import type { ComponentUse } from "../patterns";
+import { cutLength, type ComponentUse } from "../patterns";
 import { feathersForFibres, feathersPerFly, fliesPerPiece } from "../tying";
 import { uncalibrated, type Calibration } from "./calibration";
 import type { Material } from "./material";
@@ -10,6 +10,9 @@ export interface Knowledge {
   calibration?: (component: string) => Calibration | undefined;
   pieces?: (material: string) => Outcomes | undefined;
 }
+
+/** How long a piece is cut: as stated, or to measure for what the room has learned that a fly takes. */
+export const pieceOf = (use: Extract<ComponentUse, { kind: "cut" }>, kappa: number): number => (use.toMeasure ? cutLength(kappa * (use.length + use.bound)) : use.piece);
 
 /** How many whole pieces or feathers one fly takes for a use (1/k when one serves k flies), or undefined for what is measured. */
 export function piecesPerFly(use: ComponentUse, kappa: number): number | undefined {
@@ -23,7 +26,7 @@ export function piecesPerFly(use: ComponentUse, kappa: number): number | undefin
       return "fliesPerFeather" in f ? 1 / f.fliesPerFeather : f.feathersPerFly;
     }
     case "cut":
-      return 1 / fliesPerPiece(use, use, kappa);
+      return use.toMeasure ? 1 : 1 / fliesPerPiece(use, use, kappa);
     case "fibres":
       return feathersPerUse(use);
     case "slips":

@@ -21,13 +21,14 @@ export function workingOf(requirement: Requirement, fly: ComposedFly, flies: num
   const counted = requirement.uses.every(({ use }) => piecesPerFly(use, Math.exp(c.calibration.m)) !== undefined);
   const started = term("flies started", flies, "flies");
   if (counted) {
-    const pieceBase = requirement.net > 0 && requirement.unit === "um" ? requirement.net / ceilSafe(requirement.perFly * flies) : 1;
+    const pieceBase = requirement.cutTo === undefined ? 1 : requirement.cutTo * basePerCore.um;
     return {
       formula: "Whole pieces",
       written: "the smallest n with P(at least ⌈m · flies⌉ of n are sound) ≥ level",
       inputs: [
         started,
-        term("m, taken by each fly", requirement.perFly, "pieces"),
+        term("m, taken by each fly", requirement.perFly / (requirement.cutTo ?? 1), "pieces"),
+        ...(requirement.cutTo === undefined ? [] : [term("cut to", requirement.cutTo, "mm", knownFrom(c.calibration))]),
         ...lost,
         term("sound, prior and log", c.pieces.good, "pieces", setting),
         term("spoiled, prior and log", c.pieces.bad, "pieces", setting),
@@ -74,7 +75,7 @@ function asEntered(fly: ComposedFly, stepId: string): string | undefined {
 function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Context): Derivation {
   const result = fly.tied.steps.find((s) => s.id === stepId);
   const name = result?.name ?? (stepId === "thread" ? "thread" : stepId);
-  const material = fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use === use))?.material;
+  const material = fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === use.kind))?.material;
   const fromMaterial: Source = { from: "material", where: `${material?.name ?? ""}${material?.measured ? "" : ", nominal"}` };
   const fromPattern: Source = { from: "pattern", where: name };
   const made = (formula: string, written: string, inputs: Derivation["inputs"], result: Derivation["result"], through: Derivation["through"] = [], parts?: Derivation[]): Derivation => ({
@@ -96,7 +97,7 @@ function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Co
       return made(
         "Cut pieces", "⌊(P − grip − trim) / (L/σ + bound)⌋",
         [term("P, piece", use.piece, "mm", fromPattern), term("grip", use.grip, "mm", fromPattern), term("trim", use.trim, "mm", fromPattern), term("L/σ", use.length, "mm"), term("bound", use.bound, "mm")],
-        { name: "flies a piece", value: fliesPerPiece(use, use, Math.exp(c.calibration.m)), unit: "flies" }, [], [windWorking(fly, stepId)],
+        { name: "flies a piece", value: use.toMeasure ? 1 : fliesPerPiece(use, use, Math.exp(c.calibration.m)), unit: "flies" }, [], [windWorking(fly, stepId)],
       );
     case "fibres":
       return made(

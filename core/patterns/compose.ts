@@ -1,6 +1,7 @@
 import { DomainError } from "../errors";
 import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Place } from "../hooks";
 import type { Material } from "../materials";
+import { ceilTo } from "../numeric";
 import {
   DEFAULT_DUBBING_LOSS, DROP, strandOf, threadStrand, tieFly,
   type Dubbing, type DressRule, type Strand, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
@@ -46,6 +47,9 @@ const shapes: Record<DubbedShape, number[]> = {
 
 /** Line density of a noodle in mg/mm as people name it; docs/arithmetic.md, "Dress". */
 export const noodleDensities: Record<NoodleThickness, number> = { sparse: 0.04, medium: 0.1, full: 0.14 };
+
+/** Pieces cut for a fly are cut to whole 5 mm, with enough to hold them by. */
+export const cutLength = (used: number): number => ceilTo(used + methodFigures.cutHandling, 5);
 
 /** Least that holds a wound feather, in mm of stem. */
 const FEATHER_BOUND = 4;
@@ -464,9 +468,7 @@ class Composer {
   private cutUse(step: RecipeStep & { do: "wind" }, one: number, bound: number): ComponentUse {
     const take = step.take?.from === "pieces" ? step.take : undefined;
     if (take) return { kind: "cut", length: one - bound, bound, piece: take.pieceMm, grip: take.gripMm, trim: take.trimMm };
-    const FIVE = 5;
-    const piece = Math.ceil((one + methodFigures.cutHandling) / FIVE - 1e-9) * FIVE;
-    return { kind: "cut", length: one - bound, bound, piece, grip: 0, trim: methodFigures.cutHandling };
+    return { kind: "cut", length: one - bound, bound, piece: cutLength(one), grip: 0, trim: methodFigures.cutHandling, toMeasure: true };
   }
 
   ridesPointUp(): boolean {

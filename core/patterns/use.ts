@@ -14,7 +14,7 @@ export type ComponentUse =
   | { kind: "mass"; mg: number }
   | { kind: "volume"; ul: number }
   | { kind: "wound feather"; length: number; bound: number; usable: number; grip: number; barb?: [number, number]; /** The whole feather is wound, whatever its length. */ whole?: boolean }
-  | { kind: "cut"; length: number; bound: number; piece: number; grip: number; trim: number }
+  | { kind: "cut"; length: number; bound: number; piece: number; grip: number; trim: number; /** Cut for this fly: the piece is as long as it takes, whatever the room has learned that to be. */ toMeasure?: boolean }
   | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number; pooled: boolean }
   | { kind: "slips"; widthMm: number; perFeather: number }
   | { kind: "feathers"; each: number; paired: boolean }

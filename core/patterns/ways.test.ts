@@ -73,6 +73,17 @@ describe("ways that pay for many", () => {
     expect(school(tie(own, { flies: 400 }), "tag", "pieces")).toBe("spool");
     expect(school(tie(floss, { flies: 400, methods: { "tag/pieces": "spool" } }), "tag", "pieces")).toBe("spool");
   });
+  test("pieces are cut to what the room has learned that a fly takes, and teach nothing themselves", () => {
+    const cut = tie(floss, { flies: 48 });
+    const q = (m: number) => requirementsOf(cut, 48, { calibration: (c) => (c === "rib" ? { m, v: 0.01, batches: 4 } : undefined) }).find((x) => x.component === "rib");
+    const [plain, learned] = [q(0), q(Math.log(1.6))];
+    expect((plain?.cutTo ?? 0) % 5).toBe(0);
+    expect(learned?.cutTo).toBeGreaterThan(plain?.cutTo ?? 0);
+    expect(plain).toMatchObject({ teaches: false, perFly: plain?.cutTo, net: 48 * (plain?.cutTo ?? 0) * 1000 });
+    expect(learned?.words).toMatch(new RegExp(`^cut \\d+ lengths of ${learned?.cutTo} mm$`));
+    expect(learned && workingOf(learned, cut, 48).inputs.find((i) => i.name === "cut to")?.value).toBe(learned?.cutTo);
+    expect(requirementsOf(tie(floss), 12).find((x) => x.component === "rib")?.teaches).toBe(true);
+  });
   test("it spares the minutes that it says, and pairs are matched in bulk", () => {
     expect(tie(floss, { flies: 48 }).minutes).toBeLessThan(tie(floss).minutes);
     expect(school(tie(recipe(), { flies: 24 }), "wing", "pairing")).toBe("in bulk");

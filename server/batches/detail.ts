@@ -1,6 +1,7 @@
 import { chanceOfEnough, gateReasons } from "@kasten/core/batches";
-import { allocate, quantityWords, workingOf, type Requirement } from "@kasten/core/materials";
-import { missingFrom } from "@kasten/core/patterns";
+import { allocate, hookCode, quantityWords, workingOf, type Requirement } from "@kasten/core/materials";
+import { nearHooks } from "@kasten/core/hooks";
+import { hookOf, missingFrom, notPromised } from "@kasten/core/patterns";
 import type { Working, RequirementData } from "@kasten/contract/materials";
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { EntityManager } from "typeorm";
@@ -54,6 +55,7 @@ function remedyFor(room: BatchRoom, r: Requirement, short: number, needsMixing: 
   if (needsMixing) return { remedy: "There is enough only by mixing dye lots. Accept that for this batch, or order the whole in one lot.", earliest: room.today };
   const blend = room.world.materials.get(r.material)?.blend;
   if (blend) return { remedy: `Mill it: ${Object.entries(blend.parts).map(([code, share]) => `${Math.round(share * 100)} % ${room.world.materials.get(code)?.name ?? code}`).join(", ")}. Log the milling under preparation.`, earliest: room.today };
+  if (r.component === "hook") return hookRemedy(room, r, short);
   const alternate = r.alternates.find((code) => allocate({ quantity: short, side: r.side, barb: r.barb, mixLots: false }, room.lots.get(code) ?? []).short === 0);
   const proposal = proposalFor(short, room.sources.get(r.material), room.today);
   const words = proposal ? proposalWords(proposal) : `No supplier is known for it: find ${quantityWords(short, r.unit)}.`;
@@ -61,12 +63,23 @@ function remedyFor(room: BatchRoom, r: Requirement, short: number, needsMixing: 
   return { remedy: words + allowed, earliest: proposal?.arrives ?? null };
 }
 
+/** A short hook: buy it, or tie on one that comes near enough and is there. */
+function hookRemedy(room: BatchRoom, r: Requirement, short: number): { remedy: string | null; earliest: string | null } {
+  const { recipe, batch } = room.computed;
+  const proposal = proposalFor(short, room.sources.get(r.material), room.today);
+  const model = room.world.hooks.get(hookOf(recipe, batch));
+  const near = model ? nearHooks(model, batch.size, room.world.hooks.values(), recipe.shankTolerance ?? 0).filter((h) => h.fits) : [];
+  const there = near.find((h) => allocate({ quantity: r.issue, mixLots: true }, room.lots.get(hookCode(h.id, batch.size)) ?? []).short === 0);
+  const words = proposal ? proposalWords(proposal) : `No supplier is known for it: find ${quantityWords(short, r.unit)}.`;
+  return { remedy: there ? `${words} Or tie it on ${there.name}, which is there: ${there.differs.join(", ") || "the same figures"}.` : words, earliest: proposal?.arrives ?? null };
+}
+
 function toData(room: BatchRoom, r: Requirement): RequirementData {
   const { computed, world } = room;
   const missing = missingOf(room, r);
   const plan = allocateFor(r, missing, computed.batch.mixLots, room.lots);
   const material = world.materials.get(r.material);
-  const { uses: _uses, alternates: _alternates, barb: _barb, side, ...numbers } = r;
+  const { uses: _uses, alternates: _alternates, barb: _barb, cutTo: _cutTo, teaches: _teaches, side, ...numbers } = r;
   return {
     ...numbers,
     side: side ?? null,
@@ -92,6 +105,7 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
   const mixed = requirements.filter((r) => new Set(room.reserved.filter((x) => x.key === r.key && x.dyeLot).map((x) => x.dyeLot)).size > 1);
   return [
     ...(fault ? [fault] : []),
+    ...notPromised(recipe, batch, room.world.materials),
     ...gateReasons({
       missingFromPattern: missingFrom(recipe),
       shortages: requirements.filter((r) => missingOf(room, r) > 0).map((r) => `${quantityWords(missingOf(room, r), r.unit)} of ${r.materialName}${r.side ? `, ${r.side}` : ""}: reserve it, or see what to do beside it`),

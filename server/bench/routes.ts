@@ -86,7 +86,7 @@ async function closeKit(db: EntityManager, person: Who, room: BatchRoom, kit: nu
     }
     if (taken > 0)
       await db.query("INSERT INTO batch_use (batch_id, key, component, material_code, flies, computed, taken, used, scrapped, returned) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)", [
-        id, r.key, r.component, r.material, tied, Math.max(1, Math.round(r.perFly * tied * basePerCore[r.unit])), taken, used, scrapped, taken - used - scrapped,
+        id, r.key, r.component, r.material, tied, r.teaches ? Math.max(1, Math.round(r.perFly * tied * basePerCore[r.unit])) : null, taken, used, scrapped, taken - used - scrapped,
       ]);
   }
 }

@@ -25,6 +25,8 @@ export class Second1700000000002 implements MigrationInterface {
 }
 
 const columns = `
+-- What tells nothing new of a yield has no computed figure beside it.
+ALTER TABLE batch_use ALTER computed DROP NOT NULL;
 ALTER TABLE hook_model
   ADD gape_steps int NOT NULL DEFAULT 0, ADD points int NOT NULL DEFAULT 1 CHECK (points IN (1, 2)), ADD eye_form text NOT NULL DEFAULT 'turned down',
   ADD finish text NOT NULL DEFAULT '', ADD wire_reason text NOT NULL DEFAULT '', ADD near jsonb NOT NULL DEFAULT '[]', ADD CHECK (bend IN ('round', 'curved'));

@@ -1,4 +1,4 @@
-import { materialForms, stockUnits, type Material } from "@kasten/core/materials";
+import { materialForms, standings, stockUnits, type Material } from "@kasten/core/materials";
 import { hookBends, normalSize, type HookModel } from "@kasten/core/hooks";
 import { eyeForms, hookFamilies } from "@kasten/contract/hooks";
 import { patternFileSchema } from "@kasten/contract/patterns";
@@ -43,7 +43,8 @@ const materialRow = z.object({
   denier: number.optional(), fibre: z.enum(["polyester", "nylon", "gel-spun"]).optional(), part_diameter_mm: number.optional(), part_length_mm: number.optional(), part_mass_mg: number.optional(), bore_mm: number.optional(),
   usable_mm: number.optional(), grip_mm: number.optional(), fibres_per_mm: number.optional(), span_mm: number.optional(), sides: number.optional(), unusable: number.optional(), piece_mm: number.optional(),
   hair_density: number.optional(), liquid: z.enum(["lacquer", "resin", "glue"]).optional(), lead: flag, controlled_species: z.string().optional(), measured: flag, caution: z.string().optional(),
-  blend_parts: z.string().optional(), blend_least_mg: number.optional(), supplier: z.string(), pack: number.positive(), price_cents: number, lead_days: number,
+  blend_parts: z.string().optional(), blend_least_mg: number.optional(),
+  gauge: z.string().optional(), glue_body: z.enum(["thin", "gel"]).optional(), flies_per_packet: number.optional(), prep_loss: number.optional(), prep_what: z.string().optional(), /** Faces of a tinsel, "name:colour", by semicolon. */ faces: z.string().optional(), standing: z.enum(standings).optional(), supplier: z.string(), pack: number.positive(), price_cents: number, lead_days: number,
 });
 type MaterialRow = z.infer<typeof materialRow>;
 
@@ -58,7 +59,12 @@ function figuresOf(m: MaterialRow): Partial<Material> {
     ...(m.usable_mm !== undefined && m.span_mm !== undefined && { feather: { usable: m.usable_mm, grip: m.grip_mm ?? 0, perMm: m.fibres_per_mm ?? 0, span: m.span_mm, sides: m.sides ?? 2, unusable: m.unusable ?? 0 } }),
     ...(m.piece_mm !== undefined && { pieceMm: m.piece_mm }),
     ...(m.hair_density !== undefined && { hair: { density: m.hair_density } }),
-    ...(m.liquid && { liquid: { kind: m.liquid } }),
+    ...(m.liquid && { liquid: { kind: m.liquid, ...(m.glue_body && { body: m.glue_body }) } }),
+    ...(m.gauge && { gauge: m.gauge }),
+    ...(m.flies_per_packet !== undefined && { fliesPerPacket: m.flies_per_packet }),
+    ...(m.prep_loss !== undefined && { prepLoss: { share: m.prep_loss, what: m.prep_what ?? "" } }),
+    ...(m.faces && { faces: m.faces.split(";").map((f) => { const [name, colour] = f.split(":"); return { name: name ?? "", colour: colour ?? "" }; }) }),
+    ...(m.standing && { standing: m.standing }),
     ...(m.blend_parts && { blend: { parts: Object.fromEntries(m.blend_parts.split(";").map((p) => { const [code, share] = p.split(":"); return [code ?? "", Number(share)]; })), leastChargeMg: m.blend_least_mg ?? 0 } }),
   };
 }

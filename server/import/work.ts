@@ -74,6 +74,6 @@ async function importUses(db: EntityManager, batch: string, sku: { pattern: stri
   for (const r of computeBatch(world, await readLearned(db), open).requirements) {
     const computed = Math.max(1, Math.round(r.perFly * flies * basePerCore[r.unit]));
     const used = r.unit === "count" ? computed : Math.round(computed * h.use_ratio);
-    await db.query("INSERT INTO batch_use (batch_id, key, component, material_code, flies, computed, taken, used, scrapped, returned) VALUES ($1, $2, $3, $4, $5, $6, $7, $7, 0, 0)", [batch, r.key, r.component, r.material, flies, computed, used]);
+    await db.query("INSERT INTO batch_use (batch_id, key, component, material_code, flies, computed, taken, used, scrapped, returned) VALUES ($1, $2, $3, $4, $5, $6, $7, $7, 0, 0)", [batch, r.key, r.component, r.material, flies, r.teaches ? computed : null, used]);
   }
 }

@@ -3,8 +3,9 @@ import { DomainError, sentenceOf } from "@kasten/core/errors";
 import { sameContent, type Recipe } from "@kasten/core/patterns";
 import { PATTERN_FORMAT, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
 import type { EntityManager } from "typeorm";
-import { row, rows } from "../database/source";
+import { rows } from "../database/source";
 import { Problem } from "../http/problems";
+import { drawerFor, insertMaterial } from "./materials";
 import { entryOf, readWorld, type World } from "./world";
 import { saveVersion } from "./versions";
 
@@ -74,18 +75,9 @@ function wrongIn(book: PatternBook, world: World): Wrong[] {
   return wrong;
 }
 
-/** Materials that come with a file wait here until somebody gives them a drawer of their own. */
-const NEW_DRAWER = "NEW";
-
 async function addMaterials(db: EntityManager, book: PatternBook, world: World): Promise<string[]> {
   const added = (book.materials ?? []).filter((m) => !world.materials.has(m.code));
-  if (added.length === 0) return [];
-  await db.query("INSERT INTO place (kind, code, name) VALUES ('drawer', $1, 'Newly named, no drawer yet') ON CONFLICT (code) DO NOTHING", [NEW_DRAWER]);
-  const drawer = await row<{ id: number }>(db, "SELECT id FROM place WHERE code = $1", [NEW_DRAWER]);
-  for (const { code, name, form, unit, colour, colourName, lead, controlledSpecies, caution, measured, ...figures } of added)
-    await db.query("INSERT INTO material (code, name, form, unit, colour, colour_name, lead, controlled_species, caution, figures, measured, drawer_id) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)", [
-      code, name, form, unit, colour ?? null, colourName ?? null, lead, controlledSpecies ?? null, caution ?? null, JSON.stringify(figures), measured, drawer?.id,
-    ]);
+  for (const m of added) await insertMaterial(db, m, await drawerFor(db));
   return added.map((m) => m.code);
 }
 

@@ -1,6 +1,7 @@
-import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, savePattern, type RecipeData } from "@kasten/contract/patterns";
+import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, saveMaterial, savePattern, type RecipeData } from "@kasten/contract/patterns";
 import type { Register } from "../http/handle";
 import { bookOf, takeIn } from "./book";
+import { keepMaterial } from "./materials";
 import { recipeKey, recipesOf } from "./recipes";
 import { saveVersion, versionsOf } from "./versions";
 import { todayIn } from "./settings";
@@ -43,4 +44,8 @@ export function patternRoutes(register: Register): void {
   register(savePattern, ({ db, person, params, body }) => saveVersion(db, person, params.id, body));
   register(exportPatterns, ({ db, query }) => bookOf(db, query.of));
   register(importPatterns, ({ db, person, body }) => takeIn(db, person, body));
+  register(saveMaterial, async ({ db, person, params, body }) => {
+    await keepMaterial(db, person, params.id, body.material, body.drawer);
+    return { ok: true as const };
+  });
 }

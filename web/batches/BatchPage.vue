@@ -2,6 +2,8 @@
 import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { donePrep, editBatch, readBatch, releaseBatch, reserveBatch, unreserveBatch, type BatchDetail } from "@kasten/contract/batches";
+import { nearHooks } from "@kasten/core/hooks";
+import { allowedFor, codeOf, hookOf } from "@kasten/core/patterns";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import HistoryList from "../parts/HistoryList.vue";
@@ -16,7 +18,7 @@ import MaterialRows from "./MaterialRows.vue";
 
 const props = defineProps<{ id: string }>();
 const { may, askWhom } = useSession();
-const { patterns, materials, recipeOf } = useCatalogue();
+const { patterns, materials, hooks, recipeOf } = useCatalogue();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { busy, refusal, send } = useChange();
 const panel = useWorking();
@@ -26,7 +28,22 @@ const recipe = computed(() => b.value && recipeOf(b.value.pattern, b.value.patte
 const ofFly = computed(() => ({ size: b.value?.size ?? "", variant: b.value?.variant ?? "", form: b.value?.form ?? "", buy: b.value?.buy, methods: b.value?.methods, leave: b.value?.leave, use: b.value?.use }));
 /** Parts that may be left out, and what may take another's place. */
 const optional = computed(() => (recipe.value?.components ?? []).filter((c) => c.optional));
-const replaceable = computed(() => (recipe.value?.components ?? []).filter((c) => (c.alternates?.length ?? 0) > 0));
+const replaceable = computed(() => {
+  const r = recipe.value;
+  const d = b.value;
+  if (!r || !d) return [];
+  const model = hooks.value.get(hookOf(r, { form: d.form }));
+  const onHooks = model ? nearHooks(model, d.size, hooks.value.values(), r.shankTolerance ?? 0).filter((h) => h.fits || h.id === d.use[hookPart.value]).map((h) => ({ code: h.id, name: `${h.id} ${h.name}` })) : [];
+  return [
+    ...(onHooks.length > 0 ? [{ id: hookPart.value, role: "hook", others: onHooks }] : []),
+    ...r.components.flatMap((c) => {
+      const now = materials.value.get(codeOf(r, { ...ofFly.value, use: {} }, c) ?? "");
+      const others = now && c.role !== "hook" ? allowedFor(c, now, materials.value).map((a) => ({ code: a.material, name: materialName(a.material) })) : [];
+      return others.length > 0 ? [{ id: c.id, role: c.role as string, others }] : [];
+    }),
+  ];
+});
+const hookPart = computed(() => recipe.value?.components.find((c) => c.role === "hook")?.id ?? "hook");
 const materialName = (code: string | undefined): string => materials.value.get(code ?? "")?.name ?? code ?? "";
 const maker = computed(() => may("make up batches"));
 const allReserved = computed(() => (b.value?.requirements ?? []).every((r) => r.reserved.reduce((n, x) => n + x.quantity, 0) + r.pulled >= r.issue));
@@ -103,7 +120,7 @@ async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
     <p v-if="b.newestVersion > b.patternVersion" class="callout mb-3">This batch is bound to version <span class="fig">{{ b.patternVersion }}</span> of the pattern; there is a version <span class="fig">{{ b.newestVersion }}</span>. <RouterLink class="link" :to="`/patterns/${b.pattern}`">See what changed</RouterLink> <button v-if="maker && b.state === 'planned'" class="btn ml-2 !min-h-7" @click="choose({ renew: true })">Tie it by version {{ b.newestVersion }}</button></p>
     <div v-if="b.state === 'planned' && (optional.length > 0 || replaceable.length > 0)" class="mb-4 flex flex-wrap gap-x-5 gap-y-2">
       <label v-for="c in optional" :key="c.id" class="flex items-center gap-2"><input type="checkbox" class="h-5 w-5" :disabled="!maker" :checked="!b.leave.includes(c.id)" @change="choose({ leave: b.leave.includes(c.id) ? b.leave.filter((x) => x !== c.id) : [...b.leave, c.id] })" />with {{ c.role }}</label>
-      <label v-for="c in replaceable" :key="`use${c.id}`">{{ c.role }} <select class="field" :disabled="!maker" :value="b.use[c.id] ?? ''" @change="choose({ use: Object.fromEntries([...Object.entries(b.use).filter(([k]) => k !== c.id), ...(($event.target as HTMLSelectElement).value ? [[c.id, ($event.target as HTMLSelectElement).value]] : [])]) })"><option value="">as in the pattern</option><option v-for="a in c.alternates" :key="a.material" :value="a.material">{{ materialName(a.material) }}</option></select></label>
+      <label v-for="c in replaceable" :key="`use${c.id}`">{{ c.role }} <select class="field" :disabled="!maker" :value="b.use[c.id] ?? ''" @change="choose({ use: Object.fromEntries([...Object.entries(b.use).filter(([k]) => k !== c.id), ...(($event.target as HTMLSelectElement).value ? [[c.id, ($event.target as HTMLSelectElement).value]] : [])]) })"><option value="">as in the pattern</option><option v-for="o in c.others" :key="o.code" :value="o.code">{{ o.name }}</option></select></label>
     </div>
     <div class="mb-1 flex items-baseline justify-between"><h2>Materials</h2><a class="link no-print" :href="`/api/batches/${b.id}/materials.csv`">as CSV</a></div>
     <MaterialRows :batch="b" class="mb-5" />

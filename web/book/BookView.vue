@@ -23,7 +23,7 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
     <thead><tr><th scope="col">Batch</th><th scope="col">Fly</th><th scope="col">Finished</th><th scope="col" class="text-right">Owed</th><th scope="col" class="text-right">Good</th><th scope="col" class="text-right">Rejected</th><th scope="col">Why</th><th scope="col" class="text-right">Minutes a fly</th><th scope="col">Used against computed</th></tr></thead>
     <tbody><tr v-for="b in finished.data.value?.batches ?? []" :key="b.id">
       <td class="fig">{{ b.number }}</td><td>{{ b.patternName }} <span class="fig">{{ b.size }}</span></td><td>{{ dayYear(b.finishedAt) }}</td><td class="text-right"><DozenCount :flies="b.owed" /></td><td class="fig text-right">{{ b.good }}</td><td class="fig text-right">{{ b.rejected }}</td><td class="text-[0.92rem]">{{ b.reasons.map((r) => `${r.reason} ${r.count}`).join(", ") }}</td><td class="fig text-right">{{ b.minutesPerFly ?? "" }}</td>
-      <td class="text-[0.9rem] text-soft">{{ b.uses.filter((u) => u.ratio !== 1).slice(0, 4).map((u) => `${u.component} × ${u.ratio.toFixed(2)}`).join(", ") }}</td>
+      <td class="text-[0.9rem] text-soft">{{ b.uses.flatMap((u) => (u.ratio === null || u.ratio === 1 ? [] : [`${u.component} × ${u.ratio.toFixed(2)}`])).slice(0, 4).join(", ") }}</td>
     </tr><tr v-if="finished.data.value?.batches.length === 0"><td colspan="9" class="text-soft">No batch has been finished yet.</td></tr></tbody>
   </table></div>
   <h2 class="mb-1">Who did what</h2>

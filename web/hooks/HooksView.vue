@@ -13,6 +13,7 @@ import HookCurve from "./HookCurve.vue";
 import HookForm from "./HookForm.vue";
 import HookOutline from "./HookOutline.vue";
 import MeasureGuide from "./MeasureGuide.vue";
+import NearHooks from "./NearHooks.vue";
 
 const { data, patterns } = useCatalogue();
 const { may } = useSession();
@@ -89,6 +90,7 @@ async function saved(): Promise<void> {
           <td class="text-right"><button v-if="may('measure hooks') && s.own && hookQuantities.some((q) => s.own?.[q])" class="btn btn-plain !min-h-7" :aria-label="`Take back what was measured at size ${s.h.size}`" @click="forget(s.h.size)">take back</button></td>
         </tr></tbody>
       </table></div>
+      <NearHooks :model="model" :all="models" />
       <p class="mb-1 mt-4 text-[0.92rem] text-soft"><span class="text-call">◆</span> measured here, ○ computed from what was measured; the dashed line is nominal. Shaded: between measured sizes; two sizes beyond them the line ends, and a size must be measured.</p>
       <div class="grid gap-x-4 gap-y-2 sm:grid-cols-2"><HookCurve v-for="q in hookQuantities" :key="q" :model="model" :quantity="q" :label="labels[q]" class="sheet p-2" /></div>
     </section>

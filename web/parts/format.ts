@@ -1,12 +1,13 @@
 import { format, parseISO } from "date-fns";
 import { quantityWords, type StockUnit } from "@kasten/core/materials";
+import { inReadersUnits } from "./units";
 
 export const day = (iso: string): string => format(parseISO(iso), "EEE d MMM");
 export const dayYear = (iso: string): string => format(parseISO(iso), "d MMM yyyy");
 export const moment = (iso: string): string => format(parseISO(iso), "d MMM, HH:mm");
 export const money = (cents: number): string => `${(cents / 100).toFixed(2)} €`;
 export const clock = (minutes: number): string => `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, "0")}`;
-export const quantity = (base: number, unit: string): string => quantityWords(base, unit as StockUnit);
+export const quantity = (base: number, unit: string): string => inReadersUnits(quantityWords(base, unit as StockUnit));
 
 /** One rule of decimals for each unit of the computation. */
 export function term(value: number, unit: string): string {

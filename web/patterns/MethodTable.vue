@@ -13,7 +13,7 @@ const flies = computed(() => props.flies ?? dozens.value * 12);
 const questions = computed(() => {
   const model = hooks.value.get(hookOf(props.recipe, props.choice));
   if (!model) return [];
-  const found = methodDifferences({ recipe: props.recipe, choice: props.choice, model, materials: materials.value }, flies.value);
+  const found = methodDifferences({ recipe: props.recipe, choice: { ...props.choice, flies: flies.value }, model, materials: materials.value }, flies.value);
   const groups = new Map<string, { key: string; step: string; asks: string; current: string; because?: string; others: typeof found }>();
   for (const d of found) {
     const key = `${d.step}/${d.question}`;
@@ -34,7 +34,7 @@ const take = (key: string, school: string): void => emit("choose", { ...props.ch
       <label v-if="props.flies === undefined" class="text-soft">for <input v-model.number="dozens" type="number" min="1" max="500" class="field fig !min-h-7 w-16" /> dozen</label>
       <button v-if="chosen > 0 && !fixed" class="btn btn-plain !min-h-7" @click="emit('choose', {})">Back to the pattern’s own ways</button>
     </div>
-    <p class="mb-1 text-[0.93rem] text-soft">Good tiers differ. Each way is computed; none is wrong. Minutes are nominal until the room has its own.</p>
+    <p class="mb-1 text-[0.93rem] text-soft">Good tiers differ. Each way is computed; none is wrong. What pays in bulk is the usual way once there are enough flies. Minutes are nominal until the room has its own.</p>
     <div class="sheet overflow-x-auto"><table><thead><tr><th scope="col">Step</th><th scope="col">Question</th><th scope="col">Tied here</th><th scope="col">The other way</th></tr></thead><tbody>
       <tr v-for="q in questions" :key="q.key">
         <th scope="row" class="!border-b !border-rule">{{ q.step }}</th><td>{{ q.asks }}</td><td>{{ q.current }}<span class="block text-[0.86rem] text-soft">{{ q.because ? `because ${q.because}` : "no reason given" }}</span></td>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
-import type { Coat, Finish, Variant, WeightForm } from "@kasten/core/patterns";
+import type { Coat, Finish } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";
-import { slug, type Draft } from "./draft";
+import type { Draft } from "./draft";
+import DressingFacts from "./DressingFacts.vue";
 import MaterialPicker from "./MaterialPicker.vue";
+import ParentFacts from "./ParentFacts.vue";
+import VariantFacts from "./VariantFacts.vue";
 
 /** What a pattern is beside its steps: name, hook, sizes, colours, weight forms, finish, minutes and price. */
 const draft = defineModel<Draft>({ required: true });
@@ -30,18 +33,7 @@ function setCoats([first, ...then]: Coat[]): void {
   r.value.finish = first ? { state: "given", component: first.component, coats: first.coats, dryMinutes: first.dryMinutes, ...(then.length > 0 && { then }) } : { state: "not stated" };
 }
 const setCoat = (i: number, change: Partial<Coat>): void => setCoats(coats.value.map((c, j) => ({ component: c.component, coats: c.coats, dryMinutes: c.dryMinutes, ...(i === j ? change : {}) })));
-const materialOf = (id: string): string => r.value.components.find((c) => c.id === id)?.material[0]?.value ?? "";
 
-const fresh = (name: string, taken: { id: string }[]): string => {
-  const base = slug(name) || "one";
-  return taken.some((t) => t.id === base) ? `${base}-${taken.length + 1}` : base;
-};
-const addVariant = (): void => void r.value.variants.push({ id: fresh("colour", r.value.variants), name: "another colour", swaps: {} });
-const addForm = (): void => void r.value.forms.push({ id: fresh("form", r.value.forms), name: "another weight", omit: [] });
-const swap = (v: Variant | WeightForm, component: string, code: string): void => void (v.swaps = { ...v.swaps, [component]: [{ value: code }] });
-const unswap = (v: Variant, component: string): void => void (v.swaps = Object.fromEntries(Object.entries(v.swaps).filter(([k]) => k !== component)));
-const swappable = computed(() => r.value.components.filter((c) => c.role !== "hook" && c.role !== "finish"));
-const toggleOmit = (f: WeightForm, id: string): void => void (f.omit = f.omit.includes(id) ? f.omit.filter((x) => x !== id) : [...f.omit, id]);
 const lines = (text: string): string[] | undefined => {
   const all = text.split("\n").map((t) => t.trim()).filter(Boolean);
   return all.length > 0 ? all : undefined;
@@ -59,19 +51,7 @@ const lines = (text: string): string[] | undefined => {
     </div>
     <details class="sheet p-3"><summary class="font-semibold">Colours, weights, finish and the rest</summary>
       <div class="mt-2 grid gap-4 lg:grid-cols-2">
-        <section><h3 class="label">Colour variants</h3>
-          <div v-for="(v, i) in r.variants" :key="v.id" class="mb-2 border-l-2 border-rule pl-2">
-            <div class="flex gap-2"><input v-model="v.name" class="field flex-1" :aria-label="`Name of colour ${i + 1}`" maxlength="80" /><button v-if="r.variants.length > 1" type="button" class="btn btn-plain" aria-label="Take this colour out" @click="r.variants.splice(i, 1)"><X :size="16" /></button></div>
-            <div v-for="(_, component) in v.swaps" :key="component" class="mt-1 flex items-center gap-2"><span class="w-20 text-[0.9rem]">{{ r.components.find((c) => c.id === component)?.role ?? component }}</span><MaterialPicker class="flex-1" :label="`${component} in ${v.name}`" :model-value="v.swaps[component]?.[0]?.value ?? ''" @update:model-value="swap(v, component, $event)" /><button type="button" class="btn btn-plain" aria-label="As in the pattern" @click="unswap(v, component)"><X :size="16" /></button></div>
-            <label class="mt-1 block text-[0.9rem]">Differs in <select class="field !min-h-7" value="" @change="swap(v, value($event), materialOf(value($event))); ($event.target as HTMLSelectElement).value = ''"><option value="">nothing more</option><option v-for="c in swappable.filter((x) => !(x.id in v.swaps))" :key="c.id" :value="c.id">{{ c.role }}</option></select></label>
-          </div>
-          <button type="button" class="btn btn-plain" @click="addVariant"><Plus :size="16" aria-hidden="true" />a colour</button>
-        </section>
-        <section><h3 class="label">Weight forms</h3>
-          <div v-for="(f, i) in r.forms" :key="f.id" class="mb-2 border-l-2 border-rule pl-2"><div class="flex gap-2"><input v-model="f.name" class="field flex-1" :aria-label="`Name of weight form ${i + 1}`" maxlength="80" /><select class="field w-28" :aria-label="`Hook of weight form ${i + 1}`" :value="f.hookModel ?? ''" @change="f.hookModel = value($event) || undefined"><option value="">same hook</option><option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }}</option></select><button v-if="r.forms.length > 1" type="button" class="btn btn-plain" aria-label="Take this form out" @click="r.forms.splice(i, 1)"><X :size="16" /></button></div>
-            <span class="mr-2 text-[0.9rem] text-soft">without</span><label v-for="c in swappable.filter((x) => x.role !== 'thread')" :key="c.id" class="mr-3 inline-flex items-center gap-1 text-[0.92rem]"><input type="checkbox" :checked="f.omit.includes(c.id)" @change="toggleOmit(f, c.id)" />{{ c.role }}</label></div>
-          <button type="button" class="btn btn-plain" @click="addForm"><Plus :size="16" aria-hidden="true" />a weight form</button>
-        </section>
+        <VariantFacts v-model="draft.recipe" class="lg:col-span-2" />
         <section><h3 class="label">Finish</h3>
           <select class="field mb-1" aria-label="Finish" :value="r.finish.state" @change="setFinish(value($event) as Finish['state'])"><option value="not stated">nobody has said</option><option value="none">none, on purpose</option><option value="given" :disabled="finishes.length === 0">given</option></select>
           <div v-for="(c, i) in coats" :key="i" class="mb-1 flex flex-wrap items-center gap-2"><span v-if="i > 0">then</span><input class="field fig w-14" type="number" min="1" max="9" aria-label="coats" :value="c.coats" @change="setCoat(i, { coats: Math.max(1, Math.round(number($event))) })" /> × <select class="field" aria-label="of" :value="c.component" @change="setCoat(i, { component: value($event) })"><option v-for="x in finishes" :key="x.id" :value="x.id">{{ x.id }}</option></select> dry <input class="field fig w-20" type="number" min="0" aria-label="minutes to dry" :value="c.dryMinutes" @change="setCoat(i, { dryMinutes: Math.round(number($event)) })" /> min<button type="button" class="btn btn-plain" aria-label="Take this coat out" @click="setCoats(coats.filter((_, j) => j !== i))"><X :size="16" /></button></div>
@@ -87,6 +67,8 @@ const lines = (text: string): string[] | undefined => {
           <label><span class="label">Still to be asked, one a line; it holds the pattern back</span><textarea class="field w-full" rows="2" :value="(r.queries ?? []).map((q) => q.question).join('\n')" @change="r.queries = lines(value($event))?.map((question) => ({ about: 'asked', question }))" /></label>
           <label class="flex items-center gap-2"><input type="checkbox" class="h-5 w-5" :checked="r.sample" @change="r.sample = ($event.target as HTMLInputElement).checked || undefined" />for showing only: sets no quantities, takes no orders</label>
         </section>
+        <DressingFacts v-model="draft.recipe" />
+        <ParentFacts v-model="draft" />
       </div>
     </details>
   </div>

@@ -51,7 +51,8 @@ export function recipeOfDraft(draft: Draft, readings: StepReading[]): Recipe {
   return { ...draft.recipe, steps: draft.rows.flatMap((row, i) => readings[i]?.step ?? row.was ?? []) };
 }
 
-const unique = (wanted: string, taken: Iterable<string>): string => {
+/** The name, or the name with the first number that is free. */
+export const unique = (wanted: string, taken: Iterable<string>): string => {
   const used = new Set(taken);
   if (!used.has(wanted)) return wanted;
   let n = 2;
