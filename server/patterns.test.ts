@@ -277,7 +277,7 @@ describe("another hook", () => {
     const batch = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "copper-lodger" && b.state === "planned");
     const id = batch?.id ?? "";
     const before = await owner.ok(readBatch, { params: { id } });
-    await owner.ok(saveHook, { params: { id: "N9" }, body: { name: "Long Yard Nymph", family: "nymph", bend: "round", shankSteps: 1, wireSteps: 0, gapeSteps: 0, points: 1, eyeForm: "turned down", finish: "", wireReason: "", near: [], barbless: true } });
+    await owner.ok(saveHook, { params: { id: "N9" }, body: { name: "Long Yard Nymph", family: "nymph", bend: "round", shankSteps: 4, wireSteps: 0, gapeSteps: 0, points: 1, eyeForm: "turned down", finish: "", wireReason: "", near: [], barbless: true } });
     await owner.ok(editBatch, { params: { id }, body: { version: before.version, use: { hook: "N9" } } });
     const after = await owner.ok(readBatch, { params: { id } });
     expect(after.requirements.find((r) => r.key === "hook")?.material).toBe(`N9-${after.size}`);

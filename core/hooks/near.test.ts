@@ -32,6 +32,11 @@ describe("hooks that come near another", () => {
   test("what will do comes first, then the nearest", () => {
     expect(near([one("3XL", { shankSteps: 3 }), one("curved", { bend: "curved" }), one("1XL", { shankSteps: 1 }), one("same", {})]).map((h) => h.id)).toEqual(["same", "1XL", "curved", "3XL"]);
   });
+  test("a hook that is not kept in sizes about this one is not offered", () => {
+    const small = one("P", { rows: [{ size: "16" }, { size: "18" }] });
+    expect(near([small], 1, "14").map((h) => h.id)).toEqual(["P"]);
+    expect(near([small], 1, "12")).toEqual([]);
+  });
   test("a hook whose size nobody has measured is left out, not guessed", () => {
     const far = one("F", { rows: [{ size: "2", shank: 20 }, { size: "4", shank: 18 }] });
     expect(near([far, one("M", {})]).map((h) => h.id)).toEqual(["M"]);

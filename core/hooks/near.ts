@@ -43,13 +43,20 @@ export function nearHooks(model: HookModel, size: HookSize, others: Iterable<Hoo
   const own = hookAt(model, size);
   const step = stepOfShank(size);
   const found = [...others].flatMap((other): { near: NearHook; far: number }[] => {
-    const at = other.id === model.id ? undefined : known(other, size);
+    const at = other.id === model.id || !isMadeNear(other, size) ? undefined : known(other, size);
     if (!at) return [];
     const near = compare(other, own, at, step, tolerance);
     const far = Math.abs(near.steps) / FURTHEST_STEPS + Math.abs(near.gapeMm) / own.gape + Math.abs(near.wireMm) / own.wire / 2 + (near.differs.length > 0 ? 0.01 * near.differs.length : 0);
     return Math.abs(near.steps) > FURTHEST_STEPS || Math.abs(near.gapeMm) > FURTHEST_GAPE * own.gape ? [] : [{ near, far }];
   });
   return found.sort((a, b) => Number(b.near.fits) - Number(a.near.fits) || a.far - b.far).map((f) => f.near);
+}
+
+/** Whether a model comes in sizes about this one; a model without sizes of its own is taken to come in all. */
+function isMadeNear(model: HookModel, size: HookSize): boolean {
+  const kept = model.rows.map((r) => sizeNumber(r.size));
+  const n = sizeNumber(size);
+  return kept.length === 0 || (n >= Math.min(...kept) - 2 && n <= Math.max(...kept) + 2);
 }
 
 function known(model: HookModel, size: HookSize): HookGeometry | undefined {

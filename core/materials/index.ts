@@ -2,6 +2,7 @@ export * from "./allocate";
 export * from "./calibration";
 export * from "./gauge";
 export * from "./material";
+export * from "./nominal";
 export * from "./pieces";
 export * from "./requirements";
 export type { Knowledge } from "./taken";

@@ -1,5 +1,4 @@
 import { computed, setting, term, type Derivation, type Source } from "../derivation";
-import { ceilSafe } from "../numeric";
 import type { ComponentUse, ComposedFly } from "../patterns";
 import { feathersPerFly, fliesPerPiece } from "../tying";
 import { issueQuantity, type Calibration } from "./calibration";

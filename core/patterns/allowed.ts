@@ -20,15 +20,22 @@ const MOST_DENIER_RATIO = 2;
  * @param now the material that it is tied of
  */
 export function allowedFor(c: Component, now: Material, materials: Materials): Allowed[] {
-  const found: Allowed[] = (c.alternates ?? []).map((a) => ({ material: a.material, effect: a.effect, limit: a.limit, by: "the pattern" }));
+  const found = [...sameFor(c, now, materials)];
   const add = (by: Allowed["by"], codes: string[], effect?: string): void => {
     for (const material of codes) if (material !== now.code && !found.some((a) => a.material === material)) found.push({ material, by, effect });
   };
-  const { anyOf } = c;
-  if (anyOf) add("its class", codesOf(materials, (m) => m.form === anyOf.form && (!anyOf.shades || anyOf.shades.includes(m.colourName ?? ""))));
   if (now.blend) add("one plain colour", largestPart(now.blend.parts), "one plain colour instead of the blend");
   if (c.role === "thread" && now.thread) add("another thread", threadsLike(now, materials));
   return found;
+}
+
+/** What does the same by the pattern's own word: what it names, and anything of the class that it asks for. */
+export function sameFor(c: Component, now: Material, materials: Materials): Allowed[] {
+  const named = (c.alternates ?? []).map((a): Allowed => ({ material: a.material, effect: a.effect, limit: a.limit, by: "the pattern" }));
+  const { anyOf } = c;
+  if (!anyOf) return named;
+  const ofClass = codesOf(materials, (m) => m.form === anyOf.form && (!anyOf.shades || anyOf.shades.includes(m.colourName ?? "")));
+  return [...named, ...ofClass.filter((code) => code !== now.code && !named.some((a) => a.material === code)).map((material): Allowed => ({ material, by: "its class" }))];
 }
 
 const codesOf = (materials: Materials, fits: (m: Material) => boolean): string[] => [...materials.values()].filter(fits).map((m) => m.code).sort();

@@ -58,6 +58,6 @@ function waysOf(fly: ComposedFly, s: FlyStep): string[] {
   return s.methods.flatMap((m) => {
     const question = questions.find((q) => q.id === m.question);
     const named = s.step.methods?.[m.question] !== undefined || fly.choice.methods?.[`${s.id}/${m.question}`] !== undefined;
-    return question && named ? [m.words] : [];
+    return question && (named || m.inBulk) ? [m.words] : [];
   });
 }

@@ -5,22 +5,22 @@ export interface MasterCheck extends Check {
   step?: string;
 }
 
-const half = (mm: number): string => `± ${(mm / 2).toFixed(1)} mm`;
+const inMm = (mm: number): string => `${mm.toFixed(1)} mm`;
 
 /**
  * What the master fly is compared by: the pattern's own checks at their steps, and those that its parts ask for.
  * Each is bound to its moment. Where rough or loose is the standard, it says so, and it is then no ground for rejection.
  */
-export function checksOf(fly: ComposedFly): MasterCheck[] {
+export function checksOf(fly: ComposedFly, say: (mm: number) => string = inMm): MasterCheck[] {
   const own = fly.steps.flatMap((s) => (s.step.checks ?? []).map((c) => ({ ...c, step: s.id })));
-  return [...own, ...fly.steps.flatMap((s) => derived(fly, s)), ...always(fly)];
+  return [...own, ...fly.steps.flatMap((s) => derived(fly, s, say)), ...always(fly, say)];
 }
 
-function derived(fly: ComposedFly, s: FlyStep): MasterCheck[] {
+function derived(fly: ComposedFly, s: FlyStep, say: (mm: number) => string): MasterCheck[] {
   const { step } = s;
   if (step.coveredBy !== undefined) return [{ feature: `${s.name}: need not be tidy, it is covered`, when: "before the cover", tolerance: "loose", step: s.id }];
   if (step.do === "lay" && s.shownMm && s.role !== "legs")
-    return [{ feature: `${s.name} ${s.shownMm.toFixed(1)} mm`, when: s.role === "wing" || s.role === "tail" ? "before the cover" : "finished", tolerance: half(fly.hook.eye), step: s.id }];
+    return [{ feature: `${s.name} ${say(s.shownMm)}`, when: s.role === "wing" || s.role === "tail" ? "before the cover" : "finished", tolerance: `± ${say(fly.hook.eye / 2)}`, step: s.id }];
   if (step.do === "lay" && s.role === "legs") {
     const loose = s.methods.some((m) => m.question === "symmetry" && m.school === "loose");
     return [{ feature: loose ? `${s.name}: uneven is right` : `${s.name}: both sides alike`, when: "finished", tolerance: loose ? "loose" : "strict", step: s.id }];
@@ -32,10 +32,10 @@ function derived(fly: ComposedFly, s: FlyStep): MasterCheck[] {
   return [];
 }
 
-function always(fly: ComposedFly): MasterCheck[] {
+function always(fly: ComposedFly, say: (mm: number) => string): MasterCheck[] {
   const head = fly.tied.steps.findLast((r) => r.do === "whip");
   return [
-    { feature: `Head ${(head?.headLength ?? 0).toFixed(1)} mm, thread covered, no fibres in front of it`, when: "finished" },
+    { feature: `Head ${say(head?.headLength ?? 0)}, thread covered, no fibres in front of it`, when: "finished" },
     { feature: "Eye clear, hook point free", when: "finished", tolerance: "strict" },
   ];
 }
@@ -58,6 +58,9 @@ export function cautionsOf(fly: ComposedFly): { step: string; sentence: string }
 
 function byDoing(s: FlyStep): string | undefined {
   if (s.step.do === "act" && s.step.act === "brush") return "Brushing: fur dust and points; brush away from the hook point, wear a mask for long runs.";
-  if (s.step.do === "glue") return "Instant glue sticks skin and eyes; air the room. See the maker's data sheet.";
+  if (s.step.do === "glue" && s.material?.liquid?.kind === "glue") {
+    const how = { thin: "it runs and sets at once", gel: "it stays wet for longer than it looks" }[s.material.liquid.body ?? "thin"];
+    return `Instant glue sticks skin and eyes${s.material.liquid.body ? `: ${how}` : ""}; air the room. See the maker's data sheet.`;
+  }
   return undefined;
 }

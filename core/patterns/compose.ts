@@ -8,12 +8,12 @@ import {
 } from "../tying";
 import { fibreUse, layAmount } from "./amount";
 import { reordered, stepFor } from "./change";
-import { allowedFor } from "./allowed";
+import { sameFor } from "./allowed";
 import { codeOf, componentsOf } from "./choose";
 import { missingFrom } from "./completeness";
 import { dressed } from "./dressing";
 import { Lengths, rootOf } from "./lengths";
-import { dressingShare, methodFigures, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
+import { bulkSchool, bulkStep, dressingShare, methodFigures, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
 import type { Component, Dressing, DubbedShape, FlyChoice, Hold, NoodleThickness, Recipe, RecipeStep } from "./recipe";
 import { roomWarnings } from "./room";
 import type { ComponentUse, ComposedFly, FlyPart, FlyStep, Materials } from "./use";
@@ -34,8 +34,11 @@ function strandFor(material: Material, step: RecipeStep): Strand {
   return strand;
 }
 
+/** Turns that the standard fly of a recipe with ramps takes to fill, by size, variant and hook: asked for with every other form. */
+const standardTurns = new WeakMap<Recipe, Map<string, number>>();
+
 /** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */
-const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; flies?: number; schools: Map<string, School> }>();
+const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; byFlies: Map<number, Map<string, School>> }>();
 
 /** Fullness along a dubbed shape, as shares of its fullest, from the end named first. */
 const shapes: Record<DubbedShape, number[]> = {
@@ -99,7 +102,7 @@ class Composer {
       component: c.id,
       role: c.role,
       material,
-      alternates: allowedFor(c, material, this.materials).map((a) => a.material),
+      alternates: sameFor(c, material, this.materials).map((a) => a.material),
       uses: [],
       made: c.bought !== undefined && !buys,
       makeMinutes: buys ? 0 : (c.makeMinutes ?? 0),
@@ -146,11 +149,22 @@ class Composer {
 
   private schoolsOf(step: RecipeStep): Map<string, School> {
     const facts = this.facts(step);
-    const known = ownSchools.get(step);
-    if (known && known.recipe === this.recipe && known.form === facts.form && known.role === facts.role && known.flies === this.choice.flies && !this.hasOwnWays) return known.schools;
+    const kept = ownSchools.get(step);
+    const known = kept && kept.recipe === this.recipe && kept.form === facts.form && kept.role === facts.role ? kept : { recipe: this.recipe, form: facts.form, role: facts.role, byFlies: new Map<number, Map<string, School>>() };
+    const inBulk = bulkStep(this.choice.flies);
+    const own = this.hasOwnWays ? undefined : known.byFlies.get(inBulk);
+    if (own) return own;
     const schools = new Map(questionsOf(facts).map((q) => [q.id, schoolOf(q, facts, this.choice)]));
-    if (!this.hasOwnWays) ownSchools.set(step, { recipe: this.recipe, form: facts.form, role: facts.role, flies: this.choice.flies, schools });
+    if (!this.hasOwnWays) {
+      known.byFlies.set(inBulk, schools);
+      ownSchools.set(step, known);
+    }
     return schools;
+  }
+
+  private isInBulk(step: RecipeStep, question: string, school: School): boolean {
+    const named = step.methods?.[question] ?? this.choice.methods?.[`${step.id}/${question}`];
+    return named === undefined && bulkSchool([school], this.choice.flies) !== undefined;
   }
 
   private school(step: RecipeStep, question: string): string | undefined {
@@ -195,7 +209,7 @@ class Composer {
     const component = step.component ? this.components.get(step.component) : undefined;
     const flyStep: FlyStep = {
       id: step.id, name: step.name, step, role: component?.role, material: component && this.chosen.get(component.id),
-      methods: [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({ question, school: s.id, words: s.words })),
+      methods: [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({ question, school: s.id, words: s.words, ...(this.isInBulk(step, question, s) && { inBulk: true }) })),
     };
     if (step.do === "wind") flyStep.clockwise = this.isClockwise(step);
     this.flySteps.push(flyStep);
@@ -477,7 +491,7 @@ class Composer {
 
   /** Turns that ramps and filled gaps take on this fly. */
   private filledTurns(tied: TiedFly): number {
-    const fills = new Set(this.order.filter((s) => s.do === "wind" && s.fill).map((s) => s.id));
+    const fills = new Set(this.recipe.steps.filter((s) => s.do === "wind" && s.fill).map((s) => s.id));
     return tied.steps.reduce((sum, r) => sum + (fills.has(r.id) ? (r.turns ?? 0) : 0), 0);
   }
 
@@ -485,9 +499,12 @@ class Composer {
   private turnsOfStandardFly(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): number {
     const form = this.recipe.forms[0]?.id ?? this.choice.form;
     if (form === this.choice.form && !this.choice.leave?.length) return this.filledTurns(tied);
-    const standard = compose({ ...this.choice, form, leave: [], buy: [], use: {}, methods: {} });
-    const fills = new Set(this.recipe.steps.filter((s) => s.do === "wind" && s.fill).map((s) => s.id));
-    return standard.tied.steps.reduce((sum, r) => sum + (fills.has(r.id) ? (r.turns ?? 0) : 0), 0);
+    const known = standardTurns.get(this.recipe) ?? new Map<string, number>();
+    standardTurns.set(this.recipe, known);
+    const key = `${this.choice.size}/${this.choice.variant}/${this.hook.shank}/${this.hook.gape}`;
+    const turns = known.get(key) ?? this.filledTurns(compose({ ...this.choice, form, leave: [], buy: [], use: {}, methods: {} }).tied);
+    known.set(key, turns);
+    return turns;
   }
 
   /**

@@ -56,6 +56,13 @@ export const methodFigures = {
   threadOnlyWraps: 6,
 } as const;
 
+/** From so many flies on pairs are matched, and pieces cut, for all of them beforehand. */
+const PAIRS_IN_BULK = 24;
+const PIECES_IN_BULK = 36;
+const bulkFrom = [PAIRS_IN_BULK, PIECES_IN_BULK];
+/** Between two of these numbers, more flies change no way of tying. */
+export const bulkStep = (flies: number | undefined): number => bulkFrom.filter((n) => flies !== undefined && flies >= n).length;
+
 export const questions: readonly Question[] = [
   {
     id: "dubbing amount", asks: "How is the dubbing measured?", changes: "quantities",
@@ -143,7 +150,7 @@ export const questions: readonly Question[] = [
   {
     id: "pieces", asks: "Straight from the spool?", changes: "quantities",
     raisedBy: ({ step, form }) => step.do === "wind" && step.carries === undefined && ["wire", "tinsel", "floss", "yarn", "chenille", "stretch body"].includes(form ?? ""),
-    schools: fixed({ id: "spool", words: "straight from the spool" }, { id: "cut", words: "cut to length beforehand", minutes: -0.1, fromFlies: 36 }),
+    schools: fixed({ id: "spool", words: "straight from the spool" }, { id: "cut", words: "cut to length beforehand", minutes: -0.1, fromFlies: PIECES_IN_BULK }),
     usual: ({ step }) => (step.do === "wind" && step.take?.from === "pieces" ? "cut" : "spool"),
   },
   {
@@ -161,7 +168,7 @@ export const questions: readonly Question[] = [
   {
     id: "pairing", asks: "When are pairs matched?", changes: "look",
     raisedBy: ({ step }) => step.do === "lay" && ("slipWidth" in step.amount || ("feathers" in step.amount && step.amount.paired === true)),
-    schools: fixed({ id: "one by one", words: "singly, at the vise" }, { id: "in bulk", words: "all pairs beforehand", minutes: -0.4, fromFlies: 24 }),
+    schools: fixed({ id: "one by one", words: "singly, at the vise" }, { id: "in bulk", words: "all pairs beforehand", minutes: -0.4, fromFlies: PAIRS_IN_BULK }),
     usual: () => "one by one",
   },
   {

@@ -50,13 +50,14 @@ export interface HeadRoom {
  * @returns undefined for a fly without a body that ends in front
  */
 export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {
-  const results = new Map(fly.tied.steps.map((r) => [r.id, r]));
-  const index = fly.steps.findLastIndex((s) => isBody(s, results.get(s.id)));
+  // The results stand in the order of the steps, one for each.
+  const { steps: results } = fly.tied;
+  const index = fly.steps.findLastIndex((s, i) => isBody(s, results[i]));
   const body = fly.steps[index];
   if (!body) return undefined;
   const parts = fly.steps.slice(index + 1).filter((s) => s.role !== undefined && frontRoles.has(s.role) && s.step.do !== "act");
   const eyes = (fly.tied.beadMm > 0 ? 0 : HEAD_EYES) + PART_EYES * new Set(parts.map((s) => s.role)).size;
-  const front = Math.min(...fly.steps.slice(0, index + 1).flatMap((s) => (isBody(s, results.get(s.id)) ? [results.get(s.id)?.from ?? Infinity] : [])));
+  const front = fly.steps.reduce((least, s, i) => (i <= index && isBody(s, results[i]) ? Math.min(least, results[i]?.from ?? Infinity) : least), Infinity);
   return { step: body.id, leftMm: front - fly.tied.beadMm, neededMm: eyes * fly.hook.eye, eyes, parts: parts.map((s) => s.name) };
 }
 

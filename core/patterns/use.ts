@@ -51,7 +51,7 @@ export interface FlyStep {
   /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */
   clockwise?: boolean;
   /** The school of each question that the step raises. */
-  methods: { question: string; school: string; words: string }[];
+  methods: { question: string; school: string; words: string; /** Nobody chose it: it pays for so many flies. */ inBulk?: boolean }[];
 }
 
 export interface ComposedFly {

@@ -26,7 +26,7 @@ const steps = computed(() => {
   return (f?.steps ?? []).map((s) => ({ ...benchStepOf(f!, s, handed.value, length), cautions: cautions.value.filter((c) => c.step === s.id) }));
 });
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
-const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly) : []));
+const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
 /** What is cut, counted or sorted beforehand. */
 const cuts = computed(() => (b.value?.requirements ?? []).filter((r) => r.unit === "count" || /cut|length/.test(r.words)));
 /** A long recipe is set smaller, so that it stays one page. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Plus, X } from "lucide-vue-next";
+import { X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { Coat, Finish } from "@kasten/core/patterns";
 import { useCatalogue } from "./catalogue";

@@ -79,6 +79,10 @@ const ranges = computed(() => {
 });
 const stops = computed(() => new Map((fly.value ? threadWay(fly.value) : []).map((t) => [t.step, t])));
 const room = computed(() => (fly.value ? headRoomOf(fly.value) : undefined));
+const roomNeeds = computed(() => {
+  const all = [...(room.value?.parts ?? []), ...((fly.value?.tied.beadMm ?? 0) > 0 ? [] : ["the head"])];
+  return `${all.join(", ")} ${all.length === 1 ? "needs" : "need"}`;
+});
 const unsure = computed(() => (recipe.value ? notPromised(recipe.value, choice.value, cabinet.value) : []));
 const showWhole = (title: string, working: Working, words: string): void => panel.show({ title, words, working, fly: { pattern: props.id, ...choice.value } });
 
@@ -138,12 +142,10 @@ function saveDrawing(): void {
         <section><h2 class="mb-1">Steps</h2>
           <ol class="sheet"><li v-for="(s, i) in fly?.steps ?? []" :key="s.id" class="border-b border-rule px-3 py-1.5 hover:bg-ground" @mouseenter="step = s.id" @mouseleave="step = undefined">
             <span class="fig mr-2 text-soft">{{ i + 1 }}</span><ColourSwatch v-if="s.material" :colour="s.material.colour" class="mr-1.5" /><b class="mr-2">{{ s.name }}</b><span class="text-soft">{{ s.material?.name }}</span>
-            <span class="block text-[0.93rem]">{{ sayStep(s.step) }}</span>
+            <span class="block text-[0.93rem]">{{ sayStep(s.step) }}<span v-if="stops.get(s.id)" class="text-soft"> · thread at {{ stops.get(s.id)?.place }}</span></span>
             <span v-if="s.step.instruction" class="block text-[0.93rem]">{{ s.step.instruction }}</span>
-            <span v-if="stops.get(s.id)" class="sr-only">the thread then hangs at {{ stops.get(s.id)?.place }}</span>
             <span v-if="s.step.stated" class="block text-[0.93rem] text-soft">as it was said: “{{ s.step.stated }}”</span>
             <span v-if="s.step.tools?.length || s.step.skills?.length" class="block text-[0.93rem] text-soft">{{ [...(s.step.tools ?? []), ...(s.step.skills ?? [])].join(", ") }}</span>
-            <span v-if="stops.get(s.id)?.travelled" class="block text-[0.93rem] text-soft">first take the thread <span class="fig">{{ lengthFigure(stops.get(s.id)?.travelled ?? 0) }}</span> {{ units }} along</span>
             <span v-for="v in s.step.views ?? []" :key="v.because" class="block text-[0.93rem] text-soft">{{ v.by ?? "some" }}: {{ v.says === "do" ? "do it" : "avoid it" }}, because {{ v.because }}</span>
             <span v-if="s.step.guard" class="block text-[0.93rem] text-soft">{{ s.step.guard }}</span>
             <span v-for="c in cautions.filter((x) => x.step === s.id)" :key="c.sentence" class="block text-[0.93rem] text-call">{{ c.sentence }}</span>
@@ -151,7 +153,7 @@ function saveDrawing(): void {
           <HookChoice v-if="recipe && hook" :recipe="recipe" :choice="choice" :model="hook" class="mt-2" @take="(model) => take(recipe?.components.find((c) => c.role === 'hook')?.id ?? 'hook', model)" />
           <p v-if="recipe" class="text-[0.93rem]">Finish: <template v-if="recipe.finish.state === 'given'"><template v-for="(c, i) in [recipe.finish, ...(recipe.finish.then ?? [])]" :key="i">{{ i > 0 ? ", then " : "" }}{{ c.coats }} {{ c.coats === 1 ? "coat" : "coats" }} of {{ c.component }}, {{ c.dryMinutes }} minutes to dry each</template></template><template v-else>none, on purpose</template>.</p>
           <p v-for="b in recipe?.bare ?? []" :key="sayPlace(b.from)" class="text-[0.93rem]">Stays bare{{ b.thread ? " but for thread" : "" }}: {{ sayPlace(b.from) }} to {{ sayPlace(b.to) }}<template v-if="b.why">, {{ b.why }}</template></p>
-          <p v-if="room" class="text-[0.93rem]">Room in front of the body: <span class="fig">{{ lengthFigure(room.leftMm) }}</span> {{ units }}; {{ room.parts.length > 0 ? `${room.parts.join(", ")} and the head` : "the head" }} need <span class="fig">{{ lengthFigure(room.neededMm) }}</span>.</p>
+          <p v-if="room && room.eyes > 0" class="text-[0.93rem]">Room in front of the body: <span class="fig">{{ lengthFigure(room.leftMm) }}</span> {{ units }}; {{ roomNeeds }} <span class="fig">{{ lengthFigure(room.neededMm) }}</span>.</p>
           <p v-for="a in recipe?.avoid ?? []" :key="a" class="text-[0.93rem]">Not to be: {{ a }}</p>
           <p v-for="a in recipe?.parents ?? []" :key="a.pattern" class="text-[0.93rem]">Comes from <RouterLink v-if="patterns.has(a.pattern)" class="link" :to="`/patterns/${a.pattern}`">{{ patterns.get(a.pattern)?.name }}</RouterLink><template v-else>{{ a.pattern }}</template>{{ a.changes ? `: ${a.changes}` : "" }}<span v-if="a.inherited?.length" class="text-soft"> · inherited from its version {{ a.version }}: {{ a.inherited.join(", ") }}</span></p>
           <p v-for="c in recipe?.components.filter((x) => x.asStated) ?? []" :key="c.id" class="text-[0.93rem] text-soft">As it was said, {{ c.role }}: “{{ c.asStated }}”</p>

@@ -2,6 +2,7 @@ import { computed, type MaybeRefOrGetter, toValue } from "vue";
 import { compareSizes, sizesBetween, sizeWithin } from "@kasten/core/hooks";
 import { hookRequirement, requirementsOf } from "@kasten/core/materials";
 import { cautionsOf, checksOf, hookOf, ownBeadFaults, proportionsOf, sharesOfShank, type FlyChoice } from "@kasten/core/patterns";
+import { length } from "../parts/units";
 import { useCatalogue } from "./catalogue";
 
 export const DOZEN = 12;
@@ -31,7 +32,7 @@ export function usePatternFly(pattern: MaybeRefOrGetter<string>, choice: MaybeRe
   const proportions = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
   const shares = computed(() => (tied.value.fly ? sharesOfShank(tied.value.fly) : []));
   const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
-  const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly) : []));
+  const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
   const warnings = computed(() => (tied.value.fly ? [...tied.value.fly.tied.warnings, ...ownBeadFaults(tied.value.fly)] : []));
   return { tied, materials, proportions, shares, cautions, checks, warnings };
 }

@@ -9,7 +9,7 @@ import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, moment, money, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { useCatalogue } from "../patterns";
+import { MaterialForm, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
 const props = defineProps<{ id: string }>();
@@ -20,7 +20,13 @@ const perWritten = { count: 1, um: 1_000_000, ug: 1_000_000, nl: 1_000_000 } as 
 const unitWord = { count: "pieces", um: "metres", ug: "grams", nl: "millilitres" } as const;
 const m = computed(() => stock.data.value);
 const { materials } = useCatalogue();
-const thread = computed(() => materials.value.get(m.value?.code ?? "")?.thread);
+const material = computed(() => materials.value.get(m.value?.code ?? ""));
+const thread = computed(() => material.value?.thread);
+const editing = ref(false);
+async function known(): Promise<void> {
+  editing.value = false;
+  await stock.refetch();
+}
 const delivery = reactive({ quantity: undefined as number | undefined, lot: "", dyeLot: "", side: "" as "" | "left" | "right", barbFrom: undefined as number | undefined, barbTo: undefined as number | undefined, note: "" });
 const counting = ref<string | null>(null);
 const counted = ref<number>();
@@ -44,7 +50,8 @@ async function correct(lot: string, place: number): Promise<void> {
 </script>
 <template>
   <template v-if="m">
-    <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1><ColourSwatch :colour="m.colour" class="mr-2 !h-5 !w-5" />{{ m.name }} <span class="fig font-normal text-soft">{{ m.code }}</span></h1><p>drawer <b class="fig">{{ m.drawer }}</b></p></div>
+    <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1><ColourSwatch :colour="m.colour" class="mr-2 !h-5 !w-5" />{{ m.name }} <span class="fig font-normal text-soft">{{ m.code }}</span></h1><p class="flex items-baseline gap-4"><button v-if="material && material.form !== 'hook' && may('write patterns')" class="btn" @click="editing = !editing">{{ editing ? "Leave it" : "Change what is known" }}</button><span>drawer <b class="fig">{{ m.drawer }}</b></span></p></div>
+    <MaterialForm v-if="editing && material" :key="material.code" :material="material" @saved="known" @leave="editing = false" />
     <p v-if="thread" class="mb-3"><span class="fig">{{ thread.denier }}</span> denier, about {{ threadNumberOf(thread.denier) }} in the older numbers, which differ from maker to maker.</p>
     <p v-if="m.caution" class="callout mb-3">{{ m.caution }} Local law and the maker’s data sheet go first.</p>
     <dl class="mb-4 flex flex-wrap gap-x-10 gap-y-1">

@@ -3,15 +3,20 @@ import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { fold } from "@kasten/core/orders";
 import { listStock } from "@kasten/contract/stock";
+import { useRouter } from "vue-router";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import { quantity } from "../parts/format";
-import { useCatalogue, variantName } from "../patterns";
+import { MaterialForm, useCatalogue, variantName } from "../patterns";
+import { useSession } from "../team";
 
 const { patterns } = useCatalogue();
 const stock = useQuery({ key: ["stock"], query: () => call(listStock) });
+const router = useRouter();
+const { may } = useSession();
+const adding = ref(false);
 const words = ref("");
 const columns = computed(() => {
   const wanted = fold(words.value).split(" ").filter(Boolean);
@@ -23,7 +28,8 @@ const columns = computed(() => {
 const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
 </script>
 <template>
-  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1>The cabinet</h1><label class="flex items-center gap-2"><span class="text-soft">Find a material or a drawer</span><input v-model="words" type="search" class="field w-56" /></label></div>
+  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1>The cabinet</h1><span class="flex flex-wrap items-center gap-4"><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button><label class="flex items-center gap-2"><span class="text-soft">Find a material or a drawer</span><input v-model="words" type="search" class="field w-56" /></label></span></div>
+  <MaterialForm v-if="adding" @saved="router.push(`/stock/${$event}`)" @leave="adding = false" />
   <div class="wall">
     <section v-for="[drawer, items] in columns" :key="drawer" class="front" :aria-label="`Drawer ${drawer}`">
       <h2 class="plate fig">{{ drawer }}</h2>
