@@ -18,10 +18,13 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
   const isBead = (s: RecipeStep) => s.do === "seat" && role.get(s.component ?? "") === "bead";
   const knots = recipe.steps.filter((s) => s.do === "whip");
   const lastKnot = knots[knots.length - 1];
+  const started = recipe.steps.find((s) => s.do === "wind" && role.get(s.component ?? "") === "thread");
   return recipe.steps.flatMap((step): Precedence[] => {
     const edges: Precedence[] = [];
     if (isBead(step))
       for (const other of recipe.steps) if (!isBead(other)) edges.push({ first: step.id, then: other.id, hard: true, because: "a bead goes on the bare hook before anything else" });
+    if (started && step !== started && (step.do === "lay" || step.do === "wind" || step.do === "dress") && role.get(step.component ?? "") !== "weight")
+      edges.push({ first: started.id, then: step.id, hard: false, because: "the thread is not on the hook before it" });
     if (step.tiedIn !== undefined && name.has(step.tiedIn)) edges.push({ first: step.tiedIn, then: step.id, hard: true, because: "its material is bound in there" });
     if (step.do === "wind" && step.carries !== undefined && name.has(step.carries)) edges.push({ first: step.carries, then: step.id, hard: true, because: "it carries that bundle on" });
     if (step.do === "act" && step.act === "brush" && step.direction === "back")

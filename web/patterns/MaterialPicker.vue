@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel } from "@headlessui/vue";
-import { computed, defineAsyncComponent, ref } from "vue";
+import { computed, ref } from "vue";
+import type { MaterialForm as Form } from "@kasten/core/materials";
 import { findMaterials } from "@kasten/core/patterns";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
+import MaterialForm from "./MaterialForm.vue"; // which picks the parts of a blend by this same finder
 
 /** Find a material by words of its name. */
-const props = defineProps<{ label: string; only?: (form: string) => boolean; /** Only what is there: nothing is added from here. */ plain?: boolean }>();
+const props = defineProps<{ label: string; only?: (form: string) => boolean; /** Only what is there: nothing is added from here. */ plain?: boolean; /** What a material that is not there yet most likely is. */ likely?: Form }>();
 const code = defineModel<string>({ required: true });
 const { materials } = useCatalogue();
 const { may } = useSession();
-/** A blend's form picks its parts by this same finder. */
-const MaterialForm = defineAsyncComponent(() => import("./MaterialForm.vue"));
 const words = ref("");
 /** Name of a material that is being added. */
 const adding = ref<string>();
@@ -34,6 +34,6 @@ const name = (value: unknown): string => materials.value.get(String(value))?.nam
       <li v-if="found.length === 0" class="px-2 py-1 text-soft">No material has all of these words.</li>
       <li v-if="!plain && words.trim() && may('write patterns')" class="border-t border-rule"><button type="button" class="btn btn-plain w-full" @mousedown.prevent="adding = words.trim()">Add “{{ words.trim() }}” to the cabinet</button></li>
     </ComboboxOptions>
-    <Dialog :open="adding !== undefined" class="relative z-40" @close="adding = undefined"><div class="fixed inset-0 overflow-y-auto bg-black/40 p-4"><DialogPanel class="mx-auto max-w-4xl"><MaterialForm v-if="adding !== undefined" :name="adding" @saved="added" @leave="adding = undefined" /></DialogPanel></div></Dialog>
+    <Dialog :open="adding !== undefined" class="relative z-40" @close="adding = undefined"><div class="fixed inset-0 overflow-y-auto bg-black/40 p-4"><DialogPanel class="mx-auto max-w-4xl"><MaterialForm v-if="adding !== undefined" :name="adding" :form="likely" @saved="added" @leave="adding = undefined" /></DialogPanel></div></Dialog>
   </Combobox>
 </template>

@@ -17,12 +17,19 @@ const questions = computed(() => {
   const groups = new Map<string, { key: string; step: string; asks: string; current: string; because?: string; others: typeof found }>();
   for (const d of found) {
     const key = `${d.step}/${d.question}`;
-    const group = groups.get(key) ?? { key, step: d.stepName, asks: d.asks, current: d.current.words, because: props.recipe.steps.find((s) => s.id === d.step)?.because, others: [] };
+    const group = groups.get(key) ?? { key, step: d.stepName, asks: d.asks, current: d.current.words, because: reasonOf(d), others: [] };
     group.others.push(d);
     groups.set(key, group);
   }
   return [...groups.values()];
 });
+/** The pattern's reason; or that it pays for so many. Where nobody gave one, none is invented. */
+function reasonOf(d: ReturnType<typeof methodDifferences>[number]): string | undefined {
+  const step = props.recipe.steps.find((s) => s.id === d.step);
+  const isNamed = step?.methods?.[d.question] ?? props.choice.methods?.[`${d.step}/${d.question}`];
+  if (isNamed === undefined && bulk(d.current)) return `it pays from ${d.current.fromFlies ?? 0} flies on`;
+  return step?.because;
+}
 /** Ways that pay only from some number of flies on. */
 const bulk = (school: { fromFlies?: number }): boolean => school.fromFlies !== undefined && flies.value >= school.fromFlies;
 const chosen = computed(() => Object.keys(props.choice.methods ?? {}).length);

@@ -22,11 +22,13 @@ function take(): void {
   const { recipe: next, inherited } = inheritFrom(own, recipe);
   const before = parents().find((p) => p.pattern === entry.id);
   const entryOf = { pattern: entry.id, changes: before?.changes ?? "", version: entry.version, inherited: [...new Set([...(before?.inherited ?? []), ...inherited])] };
-  draft.value.recipe = { ...structuredClone(next), parents: [...parents().filter((p) => p.pattern !== entry.id), entryOf] };
-  if (inherited.includes("steps")) draft.value.rows = next.steps.map((s) => ({ id: s.id, component: s.component, text: sayStep(s), was: structuredClone(s) }));
+  draft.value.recipe = { ...plain(next), parents: [...parents().filter((p) => p.pattern !== entry.id), entryOf] };
+  if (inherited.includes("steps")) draft.value.rows = next.steps.map((s) => ({ id: s.id, component: s.component, text: sayStep(s), was: plain(s) }));
   told.value = inherited.length > 0 ? `Taken from ${entry.name}: ${inherited.join(", ")}.` : `Nothing was missing that ${entry.name} has.`;
   from.value = "";
 }
+/** A copy that shares nothing with the draft or the catalogue. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const set = (i: number, changes: string): void => void (draft.value.recipe.parents = parents().map((p, j) => (j === i ? { ...p, changes } : p)));
 function remove(i: number): void {
   const rest = parents().filter((_, j) => j !== i);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { materialForms, type MaterialForm } from "@kasten/core/materials";
-import { roles, type Component } from "@kasten/core/patterns";
+import { roles, type Component, type Role } from "@kasten/core/patterns";
 import MaterialPicker from "./MaterialPicker.vue";
 import SizedMaterials from "./SizedMaterials.vue";
 
@@ -9,6 +9,11 @@ import SizedMaterials from "./SizedMaterials.vue";
 const part = defineModel<Component>({ required: true });
 defineProps<{ others: Component[] }>();
 const set = (change: Partial<Component>): void => { part.value = { ...part.value, ...change }; };
+/** What a part of that role is mostly made of, for a material that is not in the cabinet yet. */
+const likely: Partial<Record<Role, MaterialForm>> = {
+  bead: "bead", eyes: "eyes", weight: "weight wire", thread: "thread", tag: "tinsel", tail: "feather fibre", rib: "wire", hackle: "hackle", collar: "hackle", throat: "feather fibre", wing: "hair", underwing: "hair",
+  "wing case": "feather fibre", legs: "feather fibre", topping: "herl", flash: "flash", head: "thread", finish: "liquid",
+};
 const alternates = () => part.value.alternates ?? [];
 const list = (event: Event): string[] | undefined => {
   const shades = text(event).split(",").map((t) => t.trim()).filter(Boolean);
@@ -21,7 +26,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
     <legend class="px-1 font-semibold">The part</legend>
     <label><span class="label">What it is on the fly</span><select class="field" :value="part.role" @change="set({ role: text($event) as Component['role'] })"><option v-for="r in roles.filter((x) => x !== 'hook')" :key="r">{{ r }}</option></select></label>
     <label><span class="label">As it was said, kept word for word</span><input class="field w-full" :value="part.asStated ?? ''" maxlength="400" @change="set({ asStated: text($event) || undefined })" /></label>
-    <div class="md:col-span-2"><span class="label">Material, by hook size where it changes</span><SizedMaterials :label="`Material of the ${part.role}`" :model-value="part.material" @update:model-value="set({ material: $event })" /></div>
+    <div class="md:col-span-2"><span class="label">Material, by hook size where it changes</span><SizedMaterials :label="`Material of the ${part.role}`" :likely="likely[part.role]" :model-value="part.material" @update:model-value="set({ material: $event })" /></div>
     <div class="md:col-span-2 flex flex-wrap items-end gap-3">
       <label><span class="label">Or anything of a class</span><select class="field" :value="part.anyOf?.form ?? ''" @change="set({ anyOf: text($event) ? { ...part.anyOf, form: text($event) as MaterialForm } : undefined })"><option value="">no, just what is named</option><option v-for="f in materialForms" :key="f" :value="f">any {{ f }}</option></select></label>
       <label v-if="part.anyOf"><span class="label">In these shades, by comma; empty for any</span><input class="field w-64" :value="(part.anyOf.shades ?? []).join(', ')" placeholder="olive, brown olive" @change="set({ anyOf: { form: part.anyOf.form, ...(list($event) && { shades: list($event) }) } })" /></label>

@@ -47,16 +47,19 @@ export function readLine(text: string, context: { materials: Iterable<Material>;
   const role = word === undefined ? undefined : roleWords[word];
   const rest = named && word !== "whip" ? text.slice(named[0].length) : text;
   const all = [...context.materials];
-  const first = materialIn(rest, all);
   const own = role === undefined ? undefined : context.ofRole(role);
-  const material = first.material ?? own;
-  const how = first.how;
-  const reading = readStep(how, { ...context.step, role, form: material?.form });
-  return { role, material, others: first.others, reading, how };
+  const read = (found: ReturnType<typeof materialIn>): LineReading => {
+    const material = found.material ?? own;
+    return { role, material, others: found.others, reading: readStep(found.how, { ...context.step, role, form: material?.form }), how: found.how };
+  };
+  const first = materialIn(rest, all);
+  const line = read(first);
+  // “sea eagle down” is not the seal fur that “sea” begins: half a word counts only where all the rest is understood.
+  return first.isGuess && line.reading.rest.length > 0 ? read({ others: [], how: rest, isGuess: false }) : line;
 }
 
 /** The longest run of words at the start that names a material; the rest says how. */
-function materialIn(text: string, materials: Material[]): { material?: Material; others: Material[]; how: string } {
+function materialIn(text: string, materials: Material[]): { material?: Material; others: Material[]; how: string; /** Some of its words were only begun. */ isGuess: boolean } {
   const head = /^[^,;]*/.exec(text)?.[0] ?? "";
   const words = head.split(/\s+/).filter(Boolean);
   // A number may begin a name (“70 denier olive”), but never is one alone (“6 fibres”, “5 turns”).
@@ -64,7 +67,11 @@ function materialIn(text: string, materials: Material[]): { material?: Material;
   for (let n = words.length; n >= least; n--) {
     const run = words.slice(0, n).join(" ");
     const found = findMaterials(run, materials);
-    if (found.length > 0) return { material: found[0], others: found.slice(1, 8), how: [words.slice(n).join(" "), text.slice(head.length).replace(/^[,;]\s*/, "")].filter(Boolean).join(", ") };
+    const best = found[0];
+    if (!best) continue;
+    const named = new Set(letters(`${best.name} ${best.colourName ?? ""} ${best.form} ${best.code}`).split(" "));
+    const isGuess = letters(run).split(" ").some((w) => !named.has(w));
+    return { material: best, others: found.slice(1, 8), how: [words.slice(n).join(" "), text.slice(head.length).replace(/^[,;]\s*/, "")].filter(Boolean).join(", "), isGuess };
   }
-  return { others: [], how: text };
+  return { others: [], how: text, isGuess: false };
 }

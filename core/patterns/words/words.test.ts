@@ -174,6 +174,14 @@ describe("a whole line", () => {
     const line = read("rib 5 turns counter");
     expect([line.material?.code, line.reading.step?.do]).toEqual(["WI", "wind"]);
   });
+  test("half a word counts where all the rest is understood, and not where it would swallow another name", () => {
+    expect(read("tail pheas tail 6 fibres").material?.code).toBe("PT");
+    const line = read("tail: hareng gull down, 6 fibres");
+    expect(line.material).toBeUndefined();
+    expect(line.reading.rest).toEqual(["hareng", "gull", "down"]);
+    expect(read("tail: har gull down, 6 fibres").material).toBeUndefined();
+    expect(read("body: har, noodle 40 mm").material?.code).toBe("DU");
+  });
   test("abdomen is the body", () => expect(read("abdomen hare, noodle 60 mm").role).toBe("body"));
   test("an unknown material stays as typed", () => expect(read("tail: unicorn hair, 6 fibres").reading.rest.join(" ")).toContain("unicorn"));
 });

@@ -1,0 +1,126 @@
+import { expect, test, type Page } from "@playwright/test";
+import { enterAs } from "./room";
+
+const how = (page: Page, n: number) => page.getByLabel(`How step ${n} is done`);
+async function addLine(page: Page, text: string): Promise<void> {
+  await page.getByLabel("A new step").fill(text);
+  await page.getByLabel("A new step").press("Enter");
+  await expect(page.getByLabel("A new step")).toHaveValue("");
+}
+
+test("a recipe that comes with a material nobody has: it is put in the cabinet from where it is missing", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns/new");
+  await page.getByLabel("Name", { exact: true }).fill("Tern Reef");
+  await page.getByLabel("Style", { exact: true }).fill("wet");
+
+  await test.step("what is not given comes from a parent", async () => {
+    await page.getByText("Colours, weights, finish and the rest").click();
+    await page.getByLabel("Pattern that it comes from").selectOption("slate-wisp");
+    await page.getByRole("button", { name: "Take from it what is not given here" }).click();
+    await expect(page.getByRole("status").filter({ hasText: "Taken from Slate Wisp: " })).toContainText(/hook, sizes, finish, minutes a fly/);
+    await expect(page.getByLabel("Hook", { exact: true })).toHaveValue("W1");
+    await expect(how(page, 6)).toBeVisible();
+    await expect(page.getByText("Not complete")).toHaveCount(0);
+  });
+
+  await test.step("a tail of a material that is not there", async () => {
+    await addLine(page, "tail: sea eagle down, 6 fibres, = half shank");
+    await expect(page.getByText("the material of the tail is not known")).toBeVisible();
+    await page.getByRole("button", { name: /Part and details of step \d+, tail/ }).click();
+    await page.getByRole("combobox", { name: "Material of the tail" }).fill("grey gull fibre");
+    await page.getByRole("button", { name: "Add “grey gull fibre” to the cabinet" }).click();
+    const form = page.getByRole("dialog");
+    await expect(form.getByLabel("What it is")).toHaveValue("feather fibre");
+    await form.getByLabel("Shade, in a word").fill("grey");
+    await form.getByLabel("fibres a mm, one side").fill("4");
+    await form.getByRole("button", { name: "Put it in the cabinet" }).click();
+    await expect(form).toHaveCount(0);
+    await expect(page.getByRole("combobox", { name: "Material of the tail" })).toHaveValue("grey gull fibre");
+    // 4 fibres a mm over 40 mm, two sides, a tenth unusable: 288 fibres a feather.
+    await expect(page.getByRole("cell", { name: /6 fibres a fly, 288 a feather/ })).toBeVisible();
+  });
+
+  await test.step("what is in doubt holds it back until it is confirmed", async () => {
+    await page.getByLabel(/^Not sure/).first().fill("down or fibre?");
+    await page.getByLabel(/^Not sure/).first().blur();
+    await expect(page.getByText("the tail was given with doubt: down or fibre?")).toBeVisible();
+    await page.getByRole("button", { name: "Confirmed" }).click();
+    await expect(page.getByText("the tail was given with doubt")).toHaveCount(0);
+  });
+
+  await test.step("a stretch kept bare, and the step that covers it", async () => {
+    await page.getByRole("button", { name: "a bare stretch" }).click();
+    await page.getByLabel("bare from").fill("somewhere");
+    await page.getByLabel("bare from").blur();
+    await expect(page.getByText("Say eye, 1.5 eyes, mid-shank")).toBeVisible();
+    await page.getByLabel("bare from").fill("mid-shank");
+    await page.getByLabel("bare to").fill("0.7 shank");
+    await page.getByLabel("bare to").blur();
+    await expect(page.getByText(/“floss body” covers \d\.\d mm of the stretch from mid-shank to 0\.7 shank/)).toBeVisible();
+    await page.getByRole("button", { name: "Take this stretch out" }).click();
+    await expect(page.getByText(/covers \d\.\d mm of the stretch/)).toHaveCount(0);
+  });
+
+  await page.getByRole("button", { name: "Save the pattern" }).click();
+  await expect(page).toHaveURL(/\/patterns\/tern-reef$/);
+  await expect(page.getByText(/inherited from its version \d+: steps, hook, sizes/)).toBeVisible();
+  await page.goto("/stock/FE-GREGULFIB");
+  await expect(page.getByRole("heading", { name: /grey gull fibre/ })).toBeVisible();
+  await page.getByRole("button", { name: "Change what is known" }).click();
+  await page.getByLabel("May it be promised?").selectOption("custom");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByLabel("May it be promised?")).toHaveCount(0);
+  await page.goto("/patterns/tern-reef");
+  await expect(page.getByText("grey gull fibre is custom: identify or replace it before this is promised.")).toBeVisible();
+});
+
+test("a blend is mixed by parts, and never from itself", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/stock/BL-LODGER");
+  await page.getByRole("button", { name: "Change what is known" }).click();
+  const part = page.getByRole("combobox", { name: "Another part of the blend" });
+  await part.fill("fine fur, pink");
+  await page.getByRole("option", { name: /fine fur, pink/ }).click();
+  await expect(page.getByLabel("Parts of fine fur, pink")).toHaveValue("1");
+  await page.getByLabel("Parts of fine fur, pink").fill("0.25");
+  await page.getByLabel("Parts of fine fur, pink").blur();
+  await expect(page.getByText("20%")).toBeVisible();
+  await part.fill("Lodger olive blend");
+  await page.getByRole("option", { name: /Lodger olive blend/ }).click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("alert")).toContainText("would be mixed from itself");
+  await page.getByRole("button", { name: "Without Lodger olive blend" }).click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(part).toHaveCount(0);
+});
+
+test("dressed fuller, on another hook, of another material: quantities, weight and drawing follow", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns/mole-pier?size=6");
+  const weight = page.getByRole("button", { name: "Working of the weight" });
+  const mass = async () => Number(await weight.textContent());
+  const before = await mass();
+  await page.getByLabel("Dressed").selectOption("full");
+  await expect.poll(mass).toBeGreaterThan(before);
+  await weight.click();
+  await expect(page.getByRole("dialog")).toContainText("what is wound and laid");
+  await page.keyboard.press("Escape");
+  await page.getByLabel("Dressed").selectOption("standard");
+  await expect.poll(mass).toBe(before);
+
+  await page.getByRole("button", { name: "Tie it with wool yarn, peat" }).click();
+  await expect(page.getByRole("button", { name: "Tie it with wool yarn, peat" })).toHaveText("Taken");
+  await expect(page.getByRole("row", { name: /^body wool yarn, peat/ })).toBeVisible();
+
+  await page.goto("/patterns/copper-lodger?size=12");
+  await page.getByText(/other hooks? would do at this size/).click();
+  await page.getByRole("button", { name: /See it on Yard Long Nymph|See it on/ }).first().click();
+  await expect(page.getByText(/in place of Yard Nymph/)).toBeVisible();
+  await page.getByRole("button", { name: "Back to N1" }).click();
+  await expect(page.getByText(/in place of Yard Nymph/)).toHaveCount(0);
+  const price = page.locator("dt", { hasText: "Price" }).locator("xpath=following-sibling::dd");
+  await expect(price).toContainText("29.00");
+  await page.getByLabel("with weight").uncheck();
+  await expect(price).toContainText("27.50");
+});
