@@ -102,6 +102,7 @@ export const recipeSchema = z.strictObject({
   parents: z.array(z.strictObject({ pattern: short, changes: sentence, version: z.number().int().positive().optional(), inherited: z.array(short).max(60).optional() })).max(6).optional(),
   density: z.enum(dressings).optional(), densityBand: z.array(z.enum(dressings)).max(4).optional(),
   bare: z.array(z.strictObject({ ...zone, thread: z.boolean().optional(), why: sentence.optional() })).max(12).optional(),
+  mostWraps: z.number().int().min(1).max(200).optional(),
   stagger: z.strictObject({ steps: z.array(short).min(2).max(12), leastMm: number.min(0).max(100) }).optional(),
   avoid: z.array(sentence).max(20).optional(),
   sample: z.boolean().optional(),

@@ -1,6 +1,6 @@
 import { placeAt } from "../hooks";
 import { directionWords } from "./direction";
-import type { LayAmount } from "./recipe";
+import type { Attitude, LayAmount } from "./recipe";
 import type { ComposedFly, FlyStep } from "./use";
 import { questions } from "./methods";
 import { sayStep, stanceWords } from "./words";
@@ -37,6 +37,8 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: 
   if (s.fibres && step.do === "lay") figures.push(step.spread ? `${step.spread[0]} to ${counted(step.spread[1], step.amount)}` : counted(s.fibres, step.amount));
   if (s.fibres && step.do === "lay" && step.round) figures.push(shareWords(shareOut(s.fibres, step.round)));
   if (step.do === "lay" && step.stance) figures.push(`${stanceWords[step.stance]}${step.setBy ? `, set by ${step.setBy}` : ""}`);
+  const side = fly.ridesPointUp && step.do === "lay" ? sidesOfPointUp[step.attitude ?? "back"] : undefined;
+  if (side) figures.push(side);
   if (s.widthMm) figures.push(`${say(s.widthMm)} ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
   if (s.shownMm) figures.push(`${say(s.shownMm)} showing${s.grossMm ? `, ${say(s.grossMm)} in all` : ""}`);
   if (s.barbMm) figures.push(`barbs ${say(s.barbMm[0])} to ${say(s.barbMm[1])}`);
@@ -49,6 +51,9 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: 
   if (step.tieIn) figures.push(`${s.wraps ?? 0} wraps at ${say(placeAt(step.tieIn.at, fly.hook, fly.tied.beadMm))}`);
   return figures;
 }
+
+/** On a fly that swims point up, what is under the shank in the vise is its back in the water. */
+const sidesOfPointUp: Partial<Record<Attitude, string>> = { down: "under the shank in the vise, on top as it swims", over: "on top in the vise, below as it swims", up: "on top in the vise, below as it swims" };
 
 const noun = (amount: LayAmount): string => ("strands" in amount ? "strand" : "pieces" in amount ? "piece" : "feathers" in amount ? "feather" : "fibre");
 const counted = (n: number, amount: LayAmount): string => `${n} ${noun(amount)}${n === 1 ? "" : "s"}`;

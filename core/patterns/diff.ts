@@ -36,6 +36,7 @@ function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
     ["skills", (r) => r.skills.join(", ") || "none"],
     ["density", (r) => [r.density ?? "not said", ...(r.densityBand?.length ? [`may be ${r.densityBand.join(" or ")}`] : [])].join(", ")],
     ["kept bare", (r) => (r.bare ?? []).map((b) => `${sayPlace(b.from)} to ${sayPlace(b.to)}`).join("; ") || "nothing"],
+    ["wraps at one place", (r) => (r.mostWraps === undefined ? "as many as it takes" : `${r.mostWraps} at most`)],
     ["staggered", (r) => (r.stagger ? `${r.stagger.steps.join(" > ")} by ${r.stagger.leastMm} mm` : "no")],
     ["not to be", (r) => (r.avoid ?? []).join("; ") || "nothing"],
     ["queries", (r) => (r.queries ?? []).map((q) => `${q.about}: ${q.question}`).join("; ") || "none"],

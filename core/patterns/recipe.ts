@@ -316,6 +316,8 @@ export interface Recipe {
   densityBand?: Dressing[];
   /** Stretches that stay empty: bare hook, or bare thread, and why. */
   bare?: { from: Place; to: Place; thread?: boolean; why?: string }[];
+  /** Most wraps of thread that may come together at one place. */
+  mostWraps?: number;
   /** Laid steps from the longest to the shortest, staggered on purpose by at least so much. */
   stagger?: { steps: string[]; leastMm: number };
   /** What must not be: thread colours to avoid, parts never coated, places kept bare. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { choose, materials, model } from "../testing/nymph";
 import { changed, withStep } from "../testing/recipes";
-import { composeFly, headRoomOf, type FlyChoice, type Recipe, type RecipeStep } from ".";
+import { benchStepOf, composeFly, headRoomOf, type FlyChoice, type Recipe, type RecipeStep } from ".";
 
 const tie = (r: Recipe, c: Partial<FlyChoice> = {}) => composeFly(r, choose(c), model, materials);
 const warnings = (r: Recipe, code: string, c: Partial<FlyChoice> = {}) => tie(r, c).tied.warnings.filter((w) => w.code === code);
@@ -54,4 +54,32 @@ describe("lengths staggered on purpose", () => {
     expect(warnings(r, "NOT_STAGGERED")[0]?.sentence).toMatch(/longer than “tail”/);
   });
   test("parts that this fly leaves out are not compared", () => expect(warnings(staggered(50), "NOT_STAGGERED", { leave: ["wing"] })).toEqual([]));
+});
+
+describe("wraps that come together", () => {
+  const held = (mostWraps: number | undefined) => changed((r) => {
+    r.mostWraps = mostWraps;
+    r.steps = r.steps.map((s): RecipeStep => (s.id === "rib-in" ? { ...s, tieIn: { at: { landmark: "bend" }, hold: "final" } } : s));
+  });
+  test("more than the pattern allows at one place are told, with the parts that share it", () => {
+    // Tail 5 and rib 7 wraps at the bend.
+    expect(warnings(held(12), "WRAPS_PILE_UP")).toEqual([]);
+    const [w] = warnings(held(11), "WRAPS_PILE_UP");
+    expect(w).toMatchObject({ step: "rib-in" });
+    expect(w?.sentence).toMatch(/^12 wraps of thread come together at bend \(tail, bind in the rib\); 11 is the most/);
+  });
+  test("nobody counts where the pattern says nothing", () => expect(warnings(held(undefined), "WRAPS_PILE_UP")).toEqual([]));
+});
+
+describe("which side is up", () => {
+  const upsideDown = (lashed: "on top" | "underneath") => withStep({ id: "eyes", name: "eyes", do: "seat", component: "eyes", from: { fraction: 0.36 }, lashed }, { id: "eyes", role: "eyes", material: [{ value: "eyes" }] });
+  const figures = (r: Recipe) => {
+    const fly = tie(r);
+    const legs = fly.steps.find((s) => s.id === "legs");
+    return legs ? benchStepOf(fly, legs, "right").figures.join("; ") : "";
+  };
+  test("weighted eyes on top turn it over: the bench is told where that is in the vise", () => {
+    expect(figures(upsideDown("on top"))).toContain("under the shank in the vise, on top as it swims");
+    expect(figures(upsideDown("underneath"))).not.toContain("in the vise");
+  });
 });

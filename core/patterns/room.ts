@@ -2,10 +2,11 @@ import { placeAt } from "../hooks";
 import type { StepResult, Warning } from "../tying";
 import type { Recipe, Role } from "./recipe";
 import type { ComposedFly, FlyStep } from "./use";
+import { tieInsOf } from "./proportions";
 import { sayPlace } from "./words";
 
 /** What the pattern itself asks of its room: stretches kept bare, the room in front of the body, lengths in their order. */
-export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [...bareWarnings(recipe, fly), ...headRoomWarnings(fly), ...staggerWarnings(recipe, fly)];
+export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [...bareWarnings(recipe, fly), ...headRoomWarnings(fly), ...staggerWarnings(recipe, fly), ...wrapWarnings(recipe, fly)];
 
 /** Below this a zone only touches the stretch. */
 const TOUCH_MM = 0.1;
@@ -81,5 +82,14 @@ function staggerWarnings(recipe: Recipe, fly: ComposedFly): Warning[] {
     const by = (longer.shownMm ?? 0) - (s.shownMm ?? 0);
     if (by >= stagger.leastMm - 1e-9) return [];
     return [{ step: s.id, code: "NOT_STAGGERED", sentence: `“${s.name}” shows ${(s.shownMm ?? 0).toFixed(1)} mm, ${by >= 0 ? `only ${by.toFixed(1)} mm shorter than` : "longer than"} “${longer.name}”: it should be ${stagger.leastMm} mm shorter at least. Trim it, or tie the other in longer.` }];
+  });
+}
+
+function wrapWarnings({ mostWraps }: Recipe, fly: ComposedFly): Warning[] {
+  if (mostWraps === undefined) return [];
+  return tieInsOf(fly).flatMap(({ place, steps, wraps }): Warning[] => {
+    if (wraps <= mostWraps) return [];
+    const last = fly.steps.findLast((s) => s.step.tieIn && sayPlace(s.step.tieIn.at) === place);
+    return [{ step: last?.id ?? "", code: "WRAPS_PILE_UP", sentence: `${wraps} wraps of thread come together at ${place} (${steps.join(", ")}); ${mostWraps} is the most here. Hold one of them loosely, or tie it in beside the others.` }];
   });
 }
