@@ -86,14 +86,19 @@ export class Bodies {
   herl(step: FlyStep, result: StepResult): void {
     this.solid(step, "body", result, { soft: true, gloss: 0.05 });
     const pile = (step.material?.strand?.width ?? 1.2) * 0.3;
-    const count = Math.min(420, Math.round((result.to - result.from) * 26));
+    const count = Math.min(420, Math.max(36, Math.round((result.to - result.from) * 26)));
     for (let i = 0; i < count; i++) {
       const x = result.from + ((i + this.pen.random()) / count) * (result.to - result.from);
       const side = i % 2 === 0 ? 1 : -1;
       const half = (this.diameter(result, x) / 2) * side;
-      const reach = half + side * pile * (0.35 + 0.65 * this.pen.random());
-      const drift = 0.1 + this.pen.around(0.22);
+      // Towards either end the barbs lean outwards and show less of their length: a short herl is a ball, not a disc.
+      const lean = (2 * (x - result.from)) / (result.to - result.from) - 1;
+      const reach = half + side * pile * (0.35 + 0.65 * this.pen.random()) * (1 - 0.45 * lean * lean);
+      const drift = lean * pile * (0.6 + 0.6 * this.pen.random()) + this.pen.around(0.14);
       this.pen.stroke(step, "body", [this.pen.line.offset(x, half * (0.2 + 0.6 * this.pen.random())), this.pen.line.offset(x + drift * 0.4, (half + reach) / 2), this.pen.line.offset(x + drift, reach)], 0.055, this.pen.around(0.32) - 0.05);
+      // Those that point at the eye of the beholder, seen end on.
+      const near = this.pen.around(0.8) * half;
+      this.pen.stroke(step, "body", [this.pen.line.offset(x, near), this.pen.line.offset(x + drift * 0.7, near + this.pen.around(0.3) * pile)], 0.055, this.pen.around(0.4));
     }
     for (let x = result.from + 0.2; x < result.to; x += Math.max(0.35, result.pitch ?? 0.6)) {
       const half = this.diameter(result, x) / 2;

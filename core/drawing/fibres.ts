@@ -103,11 +103,12 @@ export class Fibres {
     const count = Math.min(24, Math.max(1, step.fibres ?? 2));
     const rubber = step.material?.form === "rubber";
     const wide = step.material?.strand?.width ?? 0.3;
+    const dark = pale(step.material?.colour);
     for (let i = 0; i < count; i++) {
       const share = (count === 1 ? 0 : (2 * i) / (count - 1) - 1) * 0.5 + (root.attitude === "over" ? 0.5 : 0);
       const fibre = { angle: this.angle(root) + share * (root.attitude === "over" ? 0.14 : 0.3), curl: this.pen.around(0.18) - 0.05, wave: rubber ? 0 : root.shown * 0.012, length: root.shown * (0.94 + 0.06 * this.pen.random()) };
-      this.pen.fibre(step, layer, this.point(root, share * 0.5), { ...fibre, width: rubber ? wide * 0.9 : Math.max(0.12, wide * 0.5), shade: rubber ? -0.1 : 0.15 });
-      this.pen.fibre(step, layer, this.point(root, share * 0.5), { ...fibre, width: rubber ? wide * 0.3 : 0.05, shade: 0.7 });
+      this.pen.fibre(step, layer, this.point(root, share * 0.5), { ...fibre, width: rubber ? wide * 0.9 : Math.max(0.12, wide * 0.5), shade: (rubber ? -0.1 : 0.15) - 1.8 * dark });
+      this.pen.fibre(step, layer, this.point(root, share * 0.5), { ...fibre, width: rubber ? wide * 0.3 : 0.05, shade: 0.7 - 1.8 * dark });
     }
   }
 
