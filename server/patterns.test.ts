@@ -124,13 +124,13 @@ describe("files of patterns", () => {
 
   const bad: [string, (p: PatternFile, b: PatternBook) => unknown, RegExp][] = [
     ["an unknown field", (p) => ({ ...p, recipe: { ...p.recipe, colourOfBox: "red" } }), /patterns\.0\.recipe: .*colourOfBox/],
-    ["a length with a unit in it", (p) => ({ ...p, recipe: { ...p.recipe, steps: p.recipe.steps.map((s) => (s.id === "tail" ? { ...s, shown: { mm: "5 cm" } } : s)) } }), /patterns\.0\.recipe\.steps\.3\.shown/],
+    ["a length with a unit in it", (p) => ({ ...p, recipe: { ...p.recipe, steps: p.recipe.steps.map((s) => (s.id === "tail" ? { ...s, shown: { mm: "5 cm" } } : s)) } }), /patterns\.0\.recipe\.steps\.4\.shown/],
     ["10,000 steps", (p) => ({ ...p, recipe: { ...p.recipe, steps: Array.from({ length: 10_000 }, () => p.recipe.steps[0]) } }), /patterns\.0\.recipe\.steps: /],
     ["a name as long as a book", (p) => ({ ...p, name: "x".repeat(5000) }), /patterns\.0\.name/],
     ["an id that is a path", (p) => ({ ...p, id: "../../etc" }), /patterns\.0\.id: Small letters, digits and hyphens/],
     ["a material that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, components: p.recipe.components.map((c) => (c.id === "tail" ? { ...c, material: [{ value: "<img src=x>" }] } : c)) } }), /patterns\.0\.recipe\.components\.4\.material\.0\.value: .*“<img src=x>”/],
     ["a hook that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, hookModel: "ZZ" } }), /patterns\.0\.recipe\.hookModel/],
-    ["two steps of one name", (p) => ({ ...p, recipe: { ...p.recipe, steps: [...p.recipe.steps, p.recipe.steps[1]] } }), /patterns\.0\.recipe\.steps\.10\.id/],
+    ["two steps of one name", (p) => ({ ...p, recipe: { ...p.recipe, steps: [...p.recipe.steps, p.recipe.steps[1]] } }), /patterns\.0\.recipe\.steps\.11\.id/],
     ["a size in words", (p) => ({ ...p, recipe: { ...p.recipe, sizes: { from: "ten", to: "14" } } }), /recipe\.sizes\.from/],
   ];
   test.each(bad)("%s is refused with its path, and nothing is imported", async (_what, spoil, path) => {
