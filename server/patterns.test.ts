@@ -129,6 +129,8 @@ describe("files of patterns", () => {
     ["a name as long as a book", (p) => ({ ...p, name: "x".repeat(5000) }), /patterns\.0\.name/],
     ["an id that is a path", (p) => ({ ...p, id: "../../etc" }), /patterns\.0\.id: Small letters, digits and hyphens/],
     ["a material that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, components: p.recipe.components.map((c) => (c.id === "tail" ? { ...c, material: [{ value: "<img src=x>" }] } : c)) } }), /patterns\.0\.recipe\.components\.4\.material\.0\.value: .*“<img src=x>”/],
+    ["a material that nobody knows, in a colour", (p) => ({ ...p, recipe: { ...p.recipe, variants: p.recipe.variants.map((v, i) => (i === 1 ? { ...v, swaps: { ...v.swaps, tail: [{ value: "NOWHERE" }] } } : v)) } }), /patterns\.0\.recipe\.variants\.1\.swaps\.tail\.0\.value: .*“NOWHERE”/],
+    ["an alternate that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, components: p.recipe.components.map((c) => (c.id === "tail" ? { ...c, alternates: [{ material: "NOWHERE" }] } : c)) } }), /patterns\.0\.recipe\.components\.4\.alternates\.0\.material/],
     ["a hook that nobody knows", (p) => ({ ...p, recipe: { ...p.recipe, hookModel: "ZZ" } }), /patterns\.0\.recipe\.hookModel/],
     ["two steps of one name", (p) => ({ ...p, recipe: { ...p.recipe, steps: [...p.recipe.steps, p.recipe.steps[1]] } }), /patterns\.0\.recipe\.steps\.11\.id/],
     ["a size in words", (p) => ({ ...p, recipe: { ...p.recipe, sizes: { from: "ten", to: "14" } } }), /recipe\.sizes\.from/],

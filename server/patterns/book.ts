@@ -6,16 +6,13 @@ import type { EntityManager } from "typeorm";
 import { rows } from "../database/source";
 import { Problem } from "../http/problems";
 import { drawerFor, insertMaterial } from "./materials";
-import { entryOf, readWorld, type World } from "./world";
+import { readWorld, type World } from "./world";
 import { saveVersion } from "./versions";
 
 type Who = { id: string };
 
 /** Codes of a recipe's materials: of every size, colour and form, bought parts and alternates. */
-export function codesOf(recipe: Recipe): string[] {
-  const entry = entryOf({ id: "", name: "", style: "", origin: "", species: "", version: 0 }, recipe);
-  return [...new Set([...entry.materials, ...recipe.components.flatMap((c) => (c.alternates ?? []).map((a) => a.material))])];
-}
+export const codesOf = (recipe: Recipe): string[] => [...new Set(materialsNamedIn(recipe).map((m) => m.code))];
 
 /** Patterns as a file, with what they are tied of; blends with their parts. Nothing asked for: all of them. */
 export async function bookOf(db: EntityManager, ids: string[]): Promise<PatternBook> {
@@ -53,11 +50,8 @@ function wrongIn(book: PatternBook, world: World): Wrong[] {
     if (seen.has(p.id)) wrong.push({ path: `patterns.${i}.id`, detail: `“${p.id}” stands twice in the file.` });
     seen.add(p.id);
     if (p.recipe.hookModel && !world.hooks.has(p.recipe.hookModel)) wrong.push({ path: `patterns.${i}.recipe.hookModel`, detail: `No hook model “${p.recipe.hookModel}” is here. Add it under Hooks first.` });
-    p.recipe.components.forEach((c, j) =>
-      c.material.forEach((m, k) => {
-        if (!cabinet.has(m.value)) wrong.push({ path: `patterns.${i}.recipe.components.${j}.material.${k}.value`, detail: `The material “${m.value}” is neither in the file nor in the cabinet.` });
-      }),
-    );
+    for (const { path, code } of materialsNamedIn(p.recipe))
+      if (!cabinet.has(code)) wrong.push({ path: `patterns.${i}.recipe.${path}`, detail: `The material “${code}” is neither in the file nor in the cabinet.` });
     const steps = new Set<string>();
     p.recipe.steps.forEach((s, j) => {
       if (steps.has(s.id)) wrong.push({ path: `patterns.${i}.recipe.steps.${j}.id`, detail: `“${s.id}” names two steps.` });
@@ -79,6 +73,21 @@ async function addMaterials(db: EntityManager, book: PatternBook, world: World):
   const added = (book.materials ?? []).filter((m) => !world.materials.has(m.code));
   for (const m of added) await insertMaterial(db, m, await drawerFor(db));
   return added.map((m) => m.code);
+}
+
+/** Every material that a recipe names, with where it names it: its parts, what may take their place, and what colours and forms swap. */
+function materialsNamedIn(recipe: Pick<Recipe, "components" | "variants" | "forms">): { path: string; code: string }[] {
+  const bySize = (path: string, list: { value: string }[]) => list.map((m, k) => ({ path: `${path}.${k}.value`, code: m.value }));
+  const swaps = (path: string, of: Record<string, { value: string }[]> | undefined) => Object.entries(of ?? {}).flatMap(([id, list]) => bySize(`${path}.swaps.${id}`, list));
+  return [
+    ...recipe.components.flatMap((c, j) => [
+      ...bySize(`components.${j}.material`, c.material),
+      ...(c.alternates ?? []).map((a, k) => ({ path: `components.${j}.alternates.${k}.material`, code: a.material })),
+      ...(c.bought ? [{ path: `components.${j}.bought.material`, code: c.bought.material }] : []),
+    ]),
+    ...recipe.variants.flatMap((v, j) => swaps(`variants.${j}`, v.swaps)),
+    ...recipe.forms.flatMap((f, j) => swaps(`forms.${j}`, f.swaps)),
+  ];
 }
 
 /** Take in a file: every pattern, or none. A pattern that is here already gets a new version, unless nothing differs. */

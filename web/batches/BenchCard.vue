@@ -10,6 +10,7 @@ import { day } from "../parts/format";
 import { length } from "../parts/units";
 import { FlyPicture, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import { cardSize } from "./cardSize";
 import { useBatchFly } from "./useBatchFly";
 
 /** One printed page for the bench: drawing, steps in mm, cut list, master-fly checks, cautions at their steps. A4 or Letter. */
@@ -30,7 +31,11 @@ const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length)
 /** What is cut, counted or sorted beforehand. */
 const cuts = computed(() => (b.value?.requirements ?? []).filter((r) => r.unit === "count" || /cut|length/.test(r.words)));
 /** A long recipe is set smaller, so that it stays one page. */
-const size = computed(() => (steps.value.length > 13 ? "8pt" : steps.value.length > 10 ? "8.6pt" : "9.4pt"));
+const size = computed(() => {
+  const left = steps.value.flatMap((s) => [[s.name, s.material, s.where, ...s.figures, ...s.ways, s.instruction ?? ""].join(" · "), ...s.cautions.map((c) => c.sentence)]);
+  const right = [...lengths.value.map((p) => p.part), ...cuts.value.map((r) => `${r.materialName} ${r.words}`), ...checks.value.map((c) => `${c.feature} ${c.tolerance ?? ""} ${c.when}`), "", "", ""];
+  return `${cardSize(left, right)}pt`;
+});
 const print = () => window.print();
 </script>
 <template>
