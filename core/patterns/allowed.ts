@@ -31,7 +31,8 @@ export function allowedFor(c: Component, now: Material, materials: Materials): A
 
 /** What does the same by the pattern's own word: what it names, and anything of the class that it asks for. */
 export function sameFor(c: Component, now: Material, materials: Materials): Allowed[] {
-  const named = (c.alternates ?? []).map((a): Allowed => ({ material: a.material, effect: a.effect, limit: a.limit, by: "the pattern" }));
+  // A colour variant may be tied of what is elsewhere the alternate.
+  const named = (c.alternates ?? []).filter((a) => a.material !== now.code).map((a): Allowed => ({ material: a.material, effect: a.effect, limit: a.limit, by: "the pattern" }));
   const { anyOf } = c;
   if (!anyOf) return named;
   const ofClass = codesOf(materials, (m) => m.form === anyOf.form && (!anyOf.shades || anyOf.shades.includes(m.colourName ?? "")));

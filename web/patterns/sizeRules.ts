@@ -5,7 +5,7 @@ const changeable = ["amount", "shown", "rule", "passes", "stretch", "rope", "ful
 
 /** What a few words would change in a step: quantities and ways, and only those that differ. */
 export function sizeRuleOf(words: string, step: RecipeStep, role: Role | undefined, form: MaterialForm | undefined): StepChange {
-  const read = readStep(`${words}, ${sayStep(step)}`, { id: step.id, component: step.component, role, form }).step;
+  const read = readStep(`${sayStep(step)}, ${words}`, { id: step.id, component: step.component, role, form }).step;
   const alone = readStep(words, { id: step.id, component: step.component, role, form }).step ?? read;
   if (!alone) return {};
   const [next, now] = [alone as unknown as Record<string, unknown>, step as unknown as Record<string, unknown>];
