@@ -18,7 +18,9 @@ const frame = computed(() => {
   const [x, y, w, h] = drawing.value.box;
   return { x, y, w, h };
 });
-const text = computed(() => frame.value.w / (props.letters ?? 50));
+/** A figure is about twice as wide as it is high: of a taller fly the height decides how small it is shown. */
+const USUAL_ASPECT = 2;
+const text = computed(() => Math.max(frame.value.w, USUAL_ASPECT * frame.value.h) / (props.letters ?? 50));
 const flip = (x: number): number => (mirrored.value ? 2 * frame.value.x + frame.value.w - x : x);
 const ink = (colour: string | undefined): string => (colour === "hatch" ? `url(#${hatch})` : (colour ?? "none"));
 
