@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { anyStep } from "@kasten/core/testing";
 import { endpoints } from "./all";
 import { tallySchema } from "./bench";
 import { flies, isoDay } from "./http";
@@ -54,6 +56,15 @@ describe("the published schema of pattern files", () => {
   test("takes every demo pattern", () => {
     const book = { format: "kasten-patterns", version: 1, patterns: files.map(([, f]) => f) };
     expect(patternBookSchema.safeParse(book).error?.issues ?? []).toEqual([]);
+  });
+  test("takes whatever step can be said, and gives it back as it was", () => {
+    fc.assert(fc.property(anyStep, ({ step }) => {
+      const book = structuredClone(lodger) as { recipe: { steps: unknown[] } };
+      book.recipe.steps = [step];
+      const read = patternFileSchema.safeParse(JSON.parse(JSON.stringify(book)));
+      expect(read.error?.issues ?? [], JSON.stringify(step)).toEqual([]);
+      expect(read.data?.recipe.steps[0]).toEqual(step);
+    }), { numRuns: 300 });
   });
   test.each([
     ["a length of 10 m", { of: "shank", times: 4000 }], ["a length in words", "half shank"], ["two rules at once", { mm: 3, of: "shank", times: 1 }], ["no number", { mm: Number.NaN }],

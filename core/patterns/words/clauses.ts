@@ -262,8 +262,10 @@ function amountOf(said: Said, key: string, text: string | undefined): boolean {
   return true;
 }
 
+const spanWords = (s: { from: Place; to: Place }): string => `from ${sayPlace(s.from)} to ${sayPlace(s.to)}`;
+/** Only what is wound may be turns at one spot. */
 const zoneWords = (s: { from: Place; to?: Place }): string =>
-  s.to === undefined ? `from ${sayPlace(s.from)}` : JSON.stringify(s.from) === JSON.stringify(s.to) ? `at ${sayPlace(s.from)}` : `from ${sayPlace(s.from)} to ${sayPlace(s.to)}`;
+  s.to === undefined ? `from ${sayPlace(s.from)}` : JSON.stringify(s.from) === JSON.stringify(s.to) ? `at ${sayPlace(s.from)}` : spanWords({ from: s.from, to: s.to });
 
 /** How a step is done, in the words that read back to the same step. */
 export function sayStep(step: RecipeStep): string {
@@ -289,7 +291,7 @@ function quantityWords(step: RecipeStep): string[] {
     case "act":
       return [`${step.act}${step.direction ? ` ${step.direction}` : ""}`, step.at ? `at ${sayPlace(step.at)}` : "", `${sayNumber(step.minutes)} min`];
     case "whip":
-      return ["whip finish", `${step.turns} ${step.turns === 1 ? "turn" : "turns"}`, zoneWords(step)];
+      return ["whip finish", `${step.turns} ${step.turns === 1 ? "turn" : "turns"}`, spanWords(step)];
   }
 }
 
@@ -324,7 +326,7 @@ function windWords(step: RecipeStep & { do: "wind" }): string[] {
     step.methods?.["hackle tied in"] ? `by the ${step.methods["hackle tied in"]}` : "",
     step.methods?.["hackle turns"] === "whole feather" ? "the whole feather" : "",
     zoneWords(step),
-    step.laid ? `laid ${zoneWords(step.laid)}` : "",
+    step.laid ? `laid ${spanWords(step.laid)}` : "",
     takeWords(step.take),
   ];
 }
@@ -359,7 +361,7 @@ function layWords(step: RecipeStep & { do: "lay" }): string[] {
     step.hanging ? "left hanging" : "",
     step.overTake === undefined ? "" : `${sayNumber(step.overTake)} times as much taken`,
     step.trimMm === undefined ? "" : `butts trimmed by ${sayNumber(step.trimMm)} mm`,
-    zoneWords(step),
+    spanWords(step),
   ];
 }
 
@@ -374,6 +376,6 @@ function dressWords(step: RecipeStep & { do: "dress" }): string[] {
     step.loopLoad === undefined ? "" : `${sayNumber(step.loopLoad)} mg a mm`,
     step.methods?.["dubbing way"] === "touched" ? "touched on waxed thread" : "",
     step.brushed ? "brushed out" : "",
-    zoneWords(step),
+    spanWords(step),
   ];
 }

@@ -1,0 +1,3 @@
+export * from "./nymph";
+export * from "./recipes";
+export * from "./steps";
