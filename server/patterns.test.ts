@@ -1,11 +1,11 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
-import { editBatch, listBatches, readBatch, reserveBatch } from "@kasten/contract/batches";
+import { donePrep, editBatch, listBatches, readBatch, reserveBatch } from "@kasten/contract/batches";
 import { forgetHookSize, hookEffect, measureHook, saveHook } from "@kasten/contract/hooks";
 import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, saveMaterial, savePattern, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
 import { addOrder } from "@kasten/contract/orders";
-import { listStock } from "@kasten/contract/stock";
+import { listStock, readStock } from "@kasten/contract/stock";
 import { demoFolder } from "./testing/demo";
 import { freshDatabase, openTestRoom, type Client, type TestRoom } from "./testing/app";
 
@@ -249,6 +249,29 @@ describe("materials of the cabinet", () => {
     const round = await keep(blend("DU-TEST", { "BL-TEST": 1 }));
     expect(round.problem.detail).toMatch(/would be mixed from itself, through/);
     expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")?.blend).toBeUndefined();
+  });
+
+  test("yarn that is chopped for a blend leaves its spool by the metre, and a batch is tied of what was milled", async () => {
+    await tier.ok(saveMaterial, { params: { id: "BL-YARN" }, body: { material: material("BL-YARN", { form: "blend", dubbing: { density: 0.35, lineDensity: 0.1 }, blend: { parts: { "YA-TN": 0.5, "DU-HARE": 0.5 }, leastChargeMg: 800 } }) } });
+    const batch = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "rope-walker" && b.state === "planned");
+    if (!batch) throw new Error("no batch of rope walkers");
+    const params = { id: batch.id };
+    const detail = await owner.ok(readBatch, { params });
+    await owner.ok(editBatch, { params, body: { version: detail.version, use: { thorax: "BL-YARN" } } });
+    const stock = async (id: string) => (await owner.ok(readStock, { params: { id } })).quantity;
+    const [yarn, fur] = [await stock("YA-TN"), await stock("DU-HARE")];
+    expect((await owner.ok(reserveBatch, { params })).short.join()).toContain("Test BL-YARN");
+    await tier.ok(donePrep, { params, body: { kind: "mill blend", component: "thorax" } });
+    const made = await stock("BL-YARN");
+    expect(made).toBeGreaterThanOrEqual(800_000);
+    // Half of it is yarn of 0.25 mg a mm, in whole centimetres; half is fur, in whole milligrams.
+    const yarnUm = yarn - (await stock("YA-TN"));
+    expect(yarnUm % 10_000).toBe(0);
+    expect(yarnUm / 1000).toBeCloseTo(made / 1000 / 2 / 0.25, -1.5);
+    expect(fur - (await stock("DU-HARE"))).toBeCloseTo(made / 2, -4);
+    const after = await owner.ok(readBatch, { params });
+    expect(after.requirements.find((r) => r.component === "thorax")).toMatchObject({ material: "BL-YARN", short: 0 });
+    await owner.ok(editBatch, { params, body: { version: after.version, use: {} } });
   });
 
   test("what is in stock keeps its unit; the shop describes no materials; another code is refused", async () => {
