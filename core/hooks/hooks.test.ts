@@ -1,18 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { codeOf } from "../testing/refusal";
 import { DomainError, sentenceOf } from "../errors";
 import { compareSizes, formatSize, hookAt, hookMass, normalSize, placeAt, profileEnd, sizeNumber, sizesBetween, sizeWithin, spotOf, zoneOf, type HookModel } from ".";
 
 const model = (more: Partial<HookModel> = {}): HookModel => ({ id: "m", name: "m", shankSteps: 0, wireSteps: 0, barbless: false, rows: [], ...more });
-const codeOf = (run: () => unknown): string => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof DomainError) return error.code;
-    throw error;
-  }
-  return "no error";
-};
 
 describe("hook sizes", () => {
   const cases: [string, number][] = [["22", 22], ["14", 14], ["1", 1], ["1/0", 0], ["2/0", -1], ["3/0", -2], [" #16 ", 16], ["4 / 0", -3]];

@@ -36,3 +36,19 @@ export function normalQuantile(q: number): number {
 }
 
 const horner = (coefficients: number[], x: number) => coefficients.reduce((sum, k) => sum * x + k, 0);
+
+/**
+ * Where something stops being too low, between `low` and `high`, by halving.
+ * @param isTooLow true below that place and false above it
+ * @returns the middle of what is left after 50 halvings: a millionth of a millionth of the span and less
+ */
+export function halved(low: number, high: number, isTooLow: (x: number) => boolean): number {
+  const HALVINGS = 50;
+  let [a, b] = [low, high];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (a + b) / 2;
+    if (isTooLow(middle)) a = middle;
+    else b = middle;
+  }
+  return (a + b) / 2;
+}

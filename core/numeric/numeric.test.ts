@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { ceilSafe, ceilTo, floorSafe, normalQuantile, roundHalfUp } from ".";
+import { ceilSafe, ceilTo, floorSafe, halved, normalQuantile, roundHalfUp } from ".";
 
 /** The standard normal distribution by direct summation, slow and from first principles. */
 function below(z: number): number {
@@ -29,6 +29,12 @@ describe("rounding as a person expects", () => {
     }));
   });
   test("a sum of tenths that is meant to be a whole number of steps takes no step more", () => expect(ceilTo(0.1 * 3 * 100, 10)).toBe(30));
+});
+
+describe("halving", () => {
+  test("finds the place where it turns, wherever that is", () =>
+    fc.assert(fc.property(fc.double({ min: -50, max: 50, noNaN: true }), (turn) => { expect(halved(-60, 70, (x) => x < turn)).toBeCloseTo(turn, 9); })));
+  test("stays at the end when it never turns", () => expect([halved(2, 5, () => true), halved(2, 5, () => false)].map((x) => x.toFixed(9))).toEqual(["5.000000000", "2.000000000"]));
 });
 
 describe("the normal quantile", () => {

@@ -1,17 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { DomainError } from "../errors";
+import { codeOf } from "../testing/refusal";
 import { blendCharge, clumpMass, DROP, feathersForFibres, feathersPerFly, fibresInSpan, fibresPerFeather, fliesPerPiece, fromSpool, liquidVolume, pairs, slipsPerFeather, strandPieces } from ".";
 
-const codeOf = (run: () => unknown): string => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof DomainError) return error.code;
-    throw error;
-  }
-  return "no error";
-};
 const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 describe("what one use takes from stock", () => {

@@ -1,4 +1,5 @@
 import { DomainError } from "../errors";
+import { halved } from "../numeric";
 import { diameterAt, meanDiameter, midpoint, stationsOf, type Profile } from "./profile";
 import { stretched, type Strand } from "./strand";
 
@@ -172,14 +173,7 @@ export function stretchToUse(profile: Profile, strand: Strand, zone: { from: num
   const [most, least] = [takenAt(1), takenAt(MOST_STRETCH)];
   const SLACK = 1e-6;
   if (usedMm > most + SLACK || usedMm < least - SLACK) throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least });
-  let [loose, tight] = [1, MOST_STRETCH];
-  const HALVINGS = 40;
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (loose + tight) / 2;
-    if (takenAt(middle) > usedMm) loose = middle;
-    else tight = middle;
-  }
-  return (loose + tight) / 2;
+  return halved(1, MOST_STRETCH, (stretch) => takenAt(stretch) > usedMm);
 }
 
 /** Turns at one spot that use up so many mm. */
@@ -198,14 +192,7 @@ export function pitchToUseUp(profile: Profile, strand: Strand, zone: { from: num
     for (let i = first; i < last; i++) sum += Math.hypot(Math.PI * ((profile.d[i] as number) + lift), pitch);
     return (sum * (zone.to - zone.from)) / (last - first) / pitch;
   };
-  let [close, wide] = [strand.width / MOST_COVER, zone.to - zone.from];
-  const HALVINGS = 50;
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (close + wide) / 2;
-    if (lengthAt(middle) > lengthMm) close = middle;
-    else wide = middle;
-  }
-  return (close + wide) / 2;
+  return halved(strand.width / MOST_COVER, zone.to - zone.from, (pitch) => lengthAt(pitch) > lengthMm);
 }
 
 /** Thread of a tie-in: N wraps on what lies there before the step. */
