@@ -44,6 +44,8 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: 
   if (s.barbMm) figures.push(`barbs ${say(s.barbMm[0])} to ${say(s.barbMm[1])}`);
   if (step.do === "wind" && r?.turns && s.material?.form !== "thread") figures.push(`${Number(r.turns.toFixed(1))} turns${r.pitch && s.role === "rib" ? `, ${say(r.pitch)} apart` : ""}`);
   if (step.do === "wind" && s.clockwise !== undefined && s.role === "rib") figures.push(directionWords(s.clockwise, handed));
+  if (s.fillMm) figures.push(r?.turns ? `${say(s.fillMm[0])} full to ${say(s.fillMm[1])}, about ${Math.ceil(r.turns)} turns` : "full enough already: nothing to wind");
+  if (step.do === "dress" && step.trace && s.material?.fliesPerPacket) figures.push(`a trace: a packet ties ${s.material.fliesPerPacket}`);
   if (step.do === "wind" && step.shows) figures.push(`${step.shows} face showing`);
   if (step.do === "wind" && step.take?.from === "leftover" && r?.stretch) figures.push(`stretched ${Number(r.stretch.toFixed(2))} times: begin with ${say(step.take.startMm)}, ${say(step.take.leftMm)} are left`);
   if (r?.endDiameters) figures.push(`${say(r.endDiameters[0])} full in front, ${say(r.endDiameters[1])} at the rear; or ${say(r.noodle ?? 0)} of noodle`);

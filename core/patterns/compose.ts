@@ -291,6 +291,7 @@ class Composer {
     const material = this.material(step);
     const { id, name, from, to, rule, passes, stretch, rope, ribbon, laid } = step;
     const fill = step.fill && ([this.lengths.mm(step.fill[0]), this.lengths.mm(step.fill[1])] as [number, number]);
+    flyStep.fillMm = fill;
     const flat = this.school(step, "underbody") === "flat thread";
     if (flat || this.isWorkingThread(step, material)) return { id, name, do: "wind", from, to, rule, strand: "thread", passes, fill, ...(flat && { aspect: "flat" as const }) };
     if (this.school(step, "body ground") === "flat thread") return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };

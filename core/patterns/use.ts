@@ -44,6 +44,8 @@ export interface FlyStep {
   /** Shown and bound length together, with butts that are trimmed away. */
   grossMm?: number;
   barbMm?: [number, number];
+  /** How full a ramp becomes at the two ends of its zone, from the end named first. */
+  fillMm?: [number, number];
   fibres?: number;
   widthMm?: number;
   /** Of thread, where it is tied in, by the chosen way. */

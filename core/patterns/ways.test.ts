@@ -166,6 +166,14 @@ describe("quantities that are not weighed or counted off", () => {
     expect(() => tie(trace("unknown"), {}, from)).toThrow("how many flies a packet");
     expect(missingFrom(trace("mole"))).toEqual([]);
   });
+  test("the bench is told a trace by the packet, and how full a ramp becomes", () => {
+    const f = tie(trace("mole"), {}, from);
+    const figures = (fly: ComposedFly, id: string) => { const s = fly.steps.find((x) => x.id === id); return s ? benchStepOf(fly, s, "right").figures.join("; ") : ""; };
+    expect(figures(f, "thorax")).toContain("a trace: a packet ties 40");
+    const ramp = (mm: number) => tie(withStep({ id: "base", name: "ramp", do: "wind", component: "thread", from: { fraction: 0.4 }, to: bend, rule: { touching: true }, fill: [{ mm }, { mm: mm / 2 }] }));
+    expect(figures(ramp(1.6), "base")).toMatch(/1\.6 mm full to 0\.8 mm, about \d+ turns/);
+    expect(figures(ramp(0.2), "base")).toContain("full enough already: nothing to wind");
+  });
   test("what is lost before the vise is taken as well, and named in the working", () => {
     const r = changed((x) => { x.components = x.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "combed" }] } : c)); });
     const q = (f: ComposedFly) => requirementsOf(f, 48).find((x) => x.component === "body");
