@@ -73,6 +73,15 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   await expect(page.getByLabel("May it be promised?")).toHaveCount(0);
   await page.goto("/patterns/tern-reef");
   await expect(page.getByText("grey gull fibre is custom: identify or replace it before this is promised.")).toBeVisible();
+
+  await test.step("and takes no orders meanwhile: told while the order is typed", async () => {
+    await page.goto("/orders");
+    const text = page.getByLabel("Write an order in one line, or paste several");
+    await text.fill("1dz Tern Reef 12; Ida Pellworth, in 9 weeks");
+    await expect(page.getByText("grey gull fibre is custom: identify or replace it")).toBeVisible();
+    await expect(page.getByRole("button", { name: "Save the order" })).toBeDisabled();
+    await text.fill("");
+  });
 });
 
 test("a blend is mixed by parts, and never from itself", async ({ page }) => {

@@ -113,6 +113,14 @@ describe("the working of a fly as a whole", () => {
     expect(whole.minutesOf.filled).toBe(0);
     expect(light.minutesOf.filled).toBeCloseTo(0.011 * (turns(light) - turns(whole)), 9);
   });
+  test("where the standard fly cannot be tied on a hook, the other form is its own standard", () => {
+    const r = withPart("olive", "thread", { do: "wind", from: { fraction: 0.4 }, to: { fraction: 0.6 }, rule: { touching: true }, fill: [{ mm: 1.4 }, { mm: 0.8 }] });
+    r.components.push({ id: "short", role: "rib", material: [{ value: "wire" }] });
+    r.steps.splice(r.steps.length - 1, 0, { id: "short", name: "short rib", component: "short", do: "wind", from: { fraction: 0.6 }, to: { landmark: "bend" }, rule: { turns: 4 }, take: { from: "pieces", pieceMm: 6, gripMm: 0, trimMm: 0 } } as RecipeStep);
+    r.forms[1] = { id: "light", name: "light", omit: ["short"] };
+    expect(() => fly(r)).toThrow("PIECE_TOO_SHORT");
+    expect(fly(r, { form: "light" }).minutesOf.filled).toBe(0);
+  });
   test("what was entered stands in the working, with the spread that it leaves", () => {
     const r = recipe();
     r.steps = r.steps.map((s): RecipeStep => (s.id === "tail" ? { ...s, stated: "about 6", spread: [4, 8] } : s));

@@ -3,8 +3,8 @@ import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Pl
 import type { Material } from "../materials";
 import { ceilTo } from "../numeric";
 import {
-  DEFAULT_DUBBING_LOSS, DROP, strandOf, threadStrand, tieFly,
-  type Dubbing, type DressRule, type Strand, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
+  DEFAULT_DUBBING_LOSS, DROP, tieFly,
+  type Dubbing, type DressRule, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
 } from "../tying";
 import { fibreUse, layAmount } from "./amount";
 import { reordered, stepFor } from "./change";
@@ -13,32 +13,13 @@ import { codeOf, componentsOf } from "./choose";
 import { missingFrom } from "./completeness";
 import { dressed } from "./dressing";
 import { Lengths, rootOf } from "./lengths";
-import { bulkSchool, bulkStep, dressingShare, methodFigures, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
+import { dressingShare, methodFigures } from "./methods";
+import { minutesOf } from "./minutes";
 import type { Component, Dressing, DubbedShape, FlyChoice, Hold, NoodleThickness, Recipe, RecipeStep } from "./recipe";
 import { roomWarnings } from "./room";
+import { Schooling } from "./schooling";
+import { strandFor } from "./strands";
 import type { ComponentUse, ComposedFly, FlyPart, FlyStep, Materials } from "./use";
-
-/** Forms of material whose turns splay out instead of piling up; yarn is pile too but keeps its growth. */
-const cappedForms = new Set(["herl", "chenille", "hackle"]);
-const pileForms = new Set(["herl", "chenille", "yarn", "hackle"]);
-
-/** Strands by material: the same material is wound and laid again and again. */
-const strands = new WeakMap<Material, Strand>();
-
-function strandFor(material: Material, step: RecipeStep): Strand {
-  const known = strands.get(material);
-  if (known) return known;
-  if (!material.strand && !material.thread) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the width and thickness of “${material.name}”` });
-  const strand = !material.strand ? threadStrand(material.thread as Thread) : strandOf({ ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) });
-  strands.set(material, strand);
-  return strand;
-}
-
-/** Turns that the standard fly of a recipe with ramps takes to fill, by size, variant and hook: asked for with every other form. */
-const standardTurns = new WeakMap<Recipe, Map<string, number>>();
-
-/** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */
-const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; byFlies: Map<number, Map<string, School>> }>();
 
 /** Fullness along a dubbed shape, as shares of its fullest, from the end named first. */
 const shapes: Record<DubbedShape, number[]> = {
@@ -56,8 +37,6 @@ export const cutLength = (used: number): number => ceilTo(used + methodFigures.c
 
 /** Least that holds a wound feather, in mm of stem. */
 const FEATHER_BOUND = 4;
-/** A turn of thread takes about two thirds of a second. */
-const MINUTES_A_TURN = 0.011;
 const USUAL_TRIM = 20;
 /** Wraps of thread by how firmly a part is held, where nobody says how many. */
 export const wrapsOfHold: Record<Hold, number> = { "loose hold": 2, lock: 5, final: 7 };
@@ -72,9 +51,7 @@ class Composer {
   private readonly components: Map<string, Component>;
   private readonly chosen = new Map<string, Material>();
   private readonly order: RecipeStep[];
-  private readonly schools = new Map<string, Map<string, School>>();
-  /** An empty choice of ways, as every batch has one, is none. */
-  private readonly hasOwnWays: boolean;
+  private readonly schooling: Schooling;
 
   constructor(
     readonly recipe: Recipe,
@@ -82,11 +59,14 @@ class Composer {
     model: HookModel,
     readonly materials: Materials,
   ) {
-    this.hasOwnWays = Object.keys(choice.methods ?? {}).length > 0;
     this.hook = hookAt(model, choice.size);
     if (!recipe.variants.some((v) => v.id === choice.variant)) throw new DomainError("PATTERN_VARIANT_UNKNOWN", { variant: choice.variant, known: recipe.variants.map((v) => v.name) });
     this.components = new Map(componentsOf(recipe, choice).map((c) => [c.id, c]));
     for (const c of this.components.values()) if (c.role !== "hook") this.chooseMaterial(c);
+    this.schooling = new Schooling(recipe, choice, (step) => {
+      const component = step.component ? this.components.get(step.component) : undefined;
+      return { role: component?.role, form: component && this.chosen.get(component.id)?.form };
+    });
     this.order = this.stepsOfThisFly();
     this.beadMm = this.beadLength();
     this.lengths = new Lengths(this.order, (id) => this.components.get(id)?.role, this.hook, this.beadMm);
@@ -114,7 +94,7 @@ class Composer {
     const here = this.recipe.steps
       .filter((s) => !s.component || this.components.has(s.component))
       .map((s) => stepFor(s, this.choice, s.component ? this.components.get(s.component) : undefined));
-    for (const step of here) this.schools.set(step.id, this.schoolsOf(step));
+    for (const step of here) this.schooling.settle(step);
     const ordered = reordered(here, (s) => this.school(s, "order") === "before");
     const longButts = new Map(ordered.flatMap((s) => (s.do === "wind" && this.school(s, "underbody") === "long butts" && s.levels?.butts !== undefined && s.to ? [[s.levels.butts, s]] : [])));
     return ordered.filter((s) => s.do !== "wind" || ![...longButts.values()].includes(s)).map((s) => this.inItsWay(s, longButts.get(s.id)));
@@ -142,33 +122,8 @@ class Composer {
     return { from: ends[0] as Place, to: ends.at(-1) as Place };
   }
 
-  private facts(step: RecipeStep): StepFacts {
-    const component = step.component ? this.components.get(step.component) : undefined;
-    return { step, role: component?.role, form: component && this.chosen.get(component.id)?.form, recipe: this.recipe };
-  }
-
-  private schoolsOf(step: RecipeStep): Map<string, School> {
-    const facts = this.facts(step);
-    const kept = ownSchools.get(step);
-    const known = kept && kept.recipe === this.recipe && kept.form === facts.form && kept.role === facts.role ? kept : { recipe: this.recipe, form: facts.form, role: facts.role, byFlies: new Map<number, Map<string, School>>() };
-    const inBulk = bulkStep(this.choice.flies);
-    const own = this.hasOwnWays ? undefined : known.byFlies.get(inBulk);
-    if (own) return own;
-    const schools = new Map(questionsOf(facts).map((q) => [q.id, schoolOf(q, facts, this.choice)]));
-    if (!this.hasOwnWays) {
-      known.byFlies.set(inBulk, schools);
-      ownSchools.set(step, known);
-    }
-    return schools;
-  }
-
-  private isInBulk(step: RecipeStep, question: string, school: School): boolean {
-    const named = step.methods?.[question] ?? this.choice.methods?.[`${step.id}/${question}`];
-    return named === undefined && bulkSchool([school], this.choice.flies) !== undefined;
-  }
-
   private school(step: RecipeStep, question: string): string | undefined {
-    return this.schools.get(step.id)?.get(question)?.id;
+    return this.schooling.school(step, question)?.id;
   }
 
   private beadLength(): number {
@@ -209,7 +164,7 @@ class Composer {
     const component = step.component ? this.components.get(step.component) : undefined;
     const flyStep: FlyStep = {
       id: step.id, name: step.name, step, role: component?.role, material: component && this.chosen.get(component.id),
-      methods: [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({ question, school: s.id, words: s.words, ...(this.isInBulk(step, question, s) && { inBulk: true }) })),
+      methods: this.schooling.waysOf(step),
     };
     if (step.do === "wind") flyStep.clockwise = this.isClockwise(step);
     this.flySteps.push(flyStep);
@@ -490,46 +445,8 @@ class Composer {
     return this.order.some((s) => s.do === "seat" && s.lashed === "on top");
   }
 
-  /** Turns that ramps and filled gaps take on this fly. */
-  private filledTurns(tied: TiedFly): number {
-    const fills = new Set(this.recipe.steps.filter((s) => s.do === "wind" && s.fill).map((s) => s.id));
-    return tied.steps.reduce((sum, r) => sum + (fills.has(r.id) ? (r.turns ?? 0) : 0), 0);
-  }
-
-  /** The first weight form of a pattern with ramps, with all its parts: the standard minutes are those of that fly. */
-  private turnsOfStandardFly(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): number {
-    const form = this.recipe.forms[0]?.id ?? this.choice.form;
-    if (form === this.choice.form && !this.choice.leave?.length) return this.filledTurns(tied);
-    const known = standardTurns.get(this.recipe) ?? new Map<string, number>();
-    standardTurns.set(this.recipe, known);
-    const key = `${this.choice.size}/${this.choice.variant}/${this.hook.shank}/${this.hook.gape}`;
-    const turns = known.get(key) ?? this.filledTurns(compose({ ...this.choice, form, leave: [], buy: [], use: {}, methods: {} }).tied);
-    known.set(key, turns);
-    return turns;
-  }
-
-  /**
-   * The pattern's minutes, with what the methods add or spare, an even share for every step left out, and the turns that
-   * fill a gap where weight was left away.
-   */
-  minutesOf(tied: TiedFly, compose: (choice: FlyChoice) => ComposedFly): ComposedFly["minutesOf"] {
-    const { minutesPerFly, steps } = this.recipe;
-    const perStep = steps.length > 0 ? minutesPerFly / steps.length : 0;
-    const left = new Set(this.choice.leave ?? []);
-    const leftOut = steps.filter((s) => s.component !== undefined && left.has(s.component)).length;
-    const ways = this.hasOwnWays || this.choice.flies !== undefined ? this.order.reduce((sum, step) => sum + this.minutesOfWays(step), 0) : 0;
-    const filled = steps.some((s) => s.do === "wind" && s.fill) ? MINUTES_A_TURN * (this.filledTurns(tied) - this.turnsOfStandardFly(tied, compose)) : 0;
-    return { standard: minutesPerFly, ways, leftOut: -leftOut * perStep, filled };
-  }
-
-  /** Only what differs from the pattern's own way: that one is in its minutes already. */
-  private minutesOfWays(step: RecipeStep): number {
-    const facts = this.facts(step);
-    return questionsOf(facts).reduce((sum, q) => {
-      const now = this.schools.get(step.id)?.get(q.id);
-      const own = schoolOf(q, facts, {});
-      return now && now.id !== own.id ? sum + (now.minutes ?? 0) - (own.minutes ?? 0) : sum;
-    }, 0);
+  waysMinutes(): number {
+    return this.order.reduce((sum, step) => sum + this.schooling.minutesOver(step), 0);
   }
 }
 
@@ -552,9 +469,9 @@ export function composeFly(
   const composer = new Composer(recipe, choice, model, materials);
   const tied = tieFly(composer.hook, composer.thread(composer.firstThread()), composer.steps(), options);
   composer.collect(tied);
-  const minutesOf = composer.minutesOf(tied, (c) => composeFly(recipe, c, model, materials, { incomplete: true }));
+  const minutes = minutesOf(recipe, choice, composer.hook, tied, composer.waysMinutes(), (c) => composeFly(recipe, c, model, materials, { incomplete: true }));
   const fly: ComposedFly = {
-    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: Math.max(0, minutesOf.standard + minutesOf.ways + minutesOf.leftOut + minutesOf.filled), minutesOf,
+    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: Math.max(0, minutes.standard + minutes.ways + minutes.leftOut + minutes.filled), minutesOf: minutes,
     parts: [...composer.parts.values()].filter((p) => p.uses.length > 0),
   };
   tied.warnings.push(...roomWarnings(recipe, fly));

@@ -16,7 +16,7 @@ import { useReading } from "./useReading";
 /** One line of typing, or several pasted: read as it is typed, asked about in place, saved when it is whole. */
 const props = defineProps<{ order?: Order }>();
 const emit = defineEmits<{ saved: [order: Order] }>();
-const { text, read, whole, customer, conflicts, mend, pieces } = useReading(props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new", props.order?.text ?? "");
+const { text, read, whole, unsure, customer, conflicts, mend, pieces } = useReading(props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new", props.order?.text ?? "");
 const { patterns } = useCatalogue();
 const { busy, refusal, send } = useChange();
 const accepts = ref(false);
@@ -96,6 +96,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     </table>
     <DoubtNote v-for="(d, k) in read.doubts" :key="k" :sentence="d.sentence" :candidates="d.candidates" @choose="mend(d.at, $event)" />
     <NewCustomer v-if="unknownCustomer" :name="text.slice(...unknownCustomer.at)" />
+    <p v-for="u in unsure" :key="u" class="callout my-1">{{ u }}.</p>
     <div v-for="c in conflicts" :key="c" class="callout my-1">{{ c }}</div>
     <label v-if="conflicts.length > 0" class="my-1 flex items-center gap-2"><input v-model="accepts" type="checkbox" class="h-5 w-5" />Save it knowing this. Local law decides, not this program.</label>
     <p v-if="tooEarly.length > 0" class="callout my-1">Not by the day promised: {{ tooEarly.map((p) => `${patterns.get(p.pattern)?.name} ${p.size}, ${p.sentence}`).join(" ") }} You may save it all the same; the plan will name it.</p>

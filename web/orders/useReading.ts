@@ -1,7 +1,7 @@
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
-import { hookOf, materialsOf } from "@kasten/core/patterns";
+import { hookOf, materialsOf, notPromised } from "@kasten/core/patterns";
 import { forReading, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
@@ -12,7 +12,12 @@ export function useReading(storageKey: string, initial = "") {
   const { person } = useSession();
   /** Nothing is read before patterns, customers and today's date are here: what is typed stays as typed until then. */
   const read = computed<ReadOrder>(() => (data.value ? readOrder(text.value, forReading(data.value, person.value?.numberWords ?? {})) : { lines: [], understood: [], doubts: [] }));
-  const whole = computed(() => isWhole(read.value));
+  /** Flies that may be shown but not promised, and why. */
+  const unsure = computed(() => [...new Set(read.value.lines.flatMap((l) => {
+    const recipe = l.pattern === undefined ? undefined : recipeOf(l.pattern);
+    return recipe && l.size && l.variant ? notPromised(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value) : [];
+  }))]);
+  const whole = computed(() => isWhole(read.value) && unsure.value.length === 0);
   const customer = computed(() => data.value?.customers.find((c) => c.id === read.value.customer));
 
   /** What the destination forbids, told while the order is being typed. */
@@ -51,5 +56,5 @@ export function useReading(storageKey: string, initial = "") {
     out.push({ text: text.value.slice(at), kind: "" });
     return out;
   });
-  return { text, read, whole, customer, conflicts, mend, pieces };
+  return { text, read, whole, unsure, customer, conflicts, mend, pieces };
 }
