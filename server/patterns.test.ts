@@ -251,6 +251,13 @@ describe("materials of the cabinet", () => {
     expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")?.blend).toBeUndefined();
   });
 
+  test("figures that something is divided by are above nothing, and a blend has parts", async () => {
+    expect((await keep(material("DU-ZERO", { dubbing: { density: 0, lineDensity: 0.1 } }))).problem.errors?.map((e) => e.path)).toEqual(["material.dubbing.density"]);
+    expect((await keep(material("DU-LOST", { dubbing: { density: 0.3, lineDensity: 0.1, loss: 1 } }))).problem.errors?.map((e) => e.path)).toEqual(["material.dubbing.loss"]);
+    expect((await keep(material("BL-NONE", { form: "blend", blend: { parts: {}, leastChargeMg: 500 } }))).problem).toMatchObject({ status: 422, errors: [{ path: "material.blend.parts", detail: "“BL-NONE” is mixed of nothing: a blend has at least one part. Add what it is made of." }] });
+    expect((await owner.ok(catalogue)).materials.filter((m) => ["DU-ZERO", "DU-LOST", "BL-NONE"].includes(m.code))).toEqual([]);
+  });
+
   test("yarn that is chopped for a blend leaves its spool by the metre, and a batch is tied of what was milled", async () => {
     await tier.ok(saveMaterial, { params: { id: "BL-YARN" }, body: { material: material("BL-YARN", { form: "blend", dubbing: { density: 0.35, lineDensity: 0.1 }, blend: { parts: { "YA-TN": 0.5, "DU-HARE": 0.5 }, leastChargeMg: 800 } }) } });
     const batch = (await owner.ok(listBatches)).batches.find((b) => b.pattern === "rope-walker" && b.state === "planned");

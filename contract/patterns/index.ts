@@ -131,21 +131,25 @@ export const patternEntrySchema = z.object({
 });
 export type PatternEntry = z.infer<typeof patternEntrySchema>;
 
+/** Figures that something is divided by, figures that may be nothing, and shares that leave something over. */
+const above = number.positive();
+const atLeastNone = number.min(0);
+const share = number.min(0).max(0.99);
 const strand = z.strictObject({
-  section: z.enum(["round", "oval", "flat"]).optional(), width: number, thickness: number, core: number.optional(), density: number.optional(), lineDensity: number.optional(),
+  section: z.enum(["round", "oval", "flat"]).optional(), width: above, thickness: above, core: atLeastNone.optional(), density: above.optional(), lineDensity: above.optional(),
 });
 /** What the computation needs of a material. */
 export const materialSchema = z.strictObject({
   code: z.string(), name: z.string(), form: z.enum(materialForms), unit: z.enum(stockUnits), colour: z.string().optional(), colourName: z.string().optional(),
   measured: z.boolean(), lead: z.boolean(), controlledSpecies: z.string().optional(), caution: z.string().optional(), strand: strand.optional(),
-  dubbing: z.strictObject({ density: number, lineDensity: number, loss: number.optional() }).optional(),
-  part: z.strictObject({ diameter: number, length: number, mass: number, bore: number.optional(), cavityMm: number.optional() }).optional(),
-  thread: z.strictObject({ denier: number, fibre: z.enum(["polyester", "nylon", "gel-spun"]), aspect: z.enum(["asItComes", "flat", "corded"]).optional() }).optional(),
-  feather: z.strictObject({ usable: number, grip: number, perMm: number, span: number, sides: number, unusable: number }).optional(),
-  pieceMm: number.optional(), hair: z.strictObject({ density: number }).optional(), hide: z.strictObject({ areaMm2: number, loss: number }).optional(),
+  dubbing: z.strictObject({ density: above, lineDensity: above, loss: share.optional() }).optional(),
+  part: z.strictObject({ diameter: above, length: above, mass: atLeastNone, bore: above.optional(), cavityMm: atLeastNone.optional() }).optional(),
+  thread: z.strictObject({ denier: above, fibre: z.enum(["polyester", "nylon", "gel-spun"]), aspect: z.enum(["asItComes", "flat", "corded"]).optional() }).optional(),
+  feather: z.strictObject({ usable: above, grip: atLeastNone, perMm: atLeastNone, span: atLeastNone, sides: z.number().int().min(1).max(2), unusable: share }).optional(),
+  pieceMm: above.optional(), hair: z.strictObject({ density: above }).optional(), hide: z.strictObject({ areaMm2: above, loss: share }).optional(),
   qualities: z.strictObject({ mobility: number.optional(), strength: number.optional(), floats: number.optional() }).optional(), liquid: z.strictObject({ kind: z.enum(["lacquer", "resin", "glue"]), body: z.enum(["thin", "gel"]).optional() }).optional(),
   fliesPerPacket: number.positive().max(5000).optional(), prepLoss: z.strictObject({ share: number.min(0).max(0.95), what: z.string().max(80) }).optional(), faces: z.array(z.strictObject({ name: short, colour: z.string() })).max(2).optional(), gauge: z.string().max(20).optional(), standing: z.enum(standings).optional(),
-  blend: z.strictObject({ parts: z.record(z.string(), number), leastChargeMg: number }).optional(), hook: z.strictObject({ model: z.string(), size: z.string() }).optional(),
+  blend: z.strictObject({ parts: z.record(z.string(), above), leastChargeMg: atLeastNone }).optional(), hook: z.strictObject({ model: z.string(), size: z.string() }).optional(),
 });
 
 export const destinationSchema = z.object({ noLead: z.boolean(), barblessOnly: z.boolean(), forbiddenSpecies: z.array(z.string()) });

@@ -10,7 +10,8 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   PATCH_TOO_SMALL: { patchMm2: 20, neededMm2: 25 }, FIBRES_TOO_FEW: { perFeather: 10, perFly: 12 }, TOO_MANY_STEPS: { steps: 61, most: 60 }, STEP_NEEDS: { step: "tail", missing: "a component" }, LENGTH_RULE_UNRESOLVED: { part: "wing" },
   PATTERN_INCOMPLETE: { missing: ["the hook is not named"] }, PATTERN_SIZE_OUTSIDE: { size: "8", from: "10", to: "16" }, PATTERN_VARIANT_UNKNOWN: { variant: "pink", known: ["olive"] }, MATERIAL_UNKNOWN: { material: "X", component: "tail" },
   PROBABILITY_INVALID: { name: "level", value: 2 }, TOO_LITTLE_KNOWN: { owed: 12 }, QUANTITY_INVALID: { name: "turns", value: -1 }, SCHEDULE_INVALID: { reason: "Two jobs share a bench." },
-  METHOD_UNKNOWN: { step: "body", question: "dubbing way", school: "glued", known: ["loop"] }, BLEND_CYCLE: { blend: "x", through: ["y", "x"] }, NOT_OPTIONAL: { component: "body" }, LEFTOVER_IMPOSSIBLE: { usedMm: 90, mostMm: 80, leastMm: 20 },
+  METHOD_UNKNOWN: { step: "body", question: "dubbing way", school: "glued", known: ["loop"] }, BLEND_CYCLE: { blend: "x", through: ["y", "x"] }, NOT_OPTIONAL: { component: "body" }, BLEND_EMPTY: { blend: "BL-X" },
+  LEFTOVER_IMPOSSIBLE: { usedMm: 90, mostMm: 80, leastMm: 20 },
   LANDMARK_NOT_THERE: { landmark: "between the bends", hook: "a hook with one point" },
 };
 

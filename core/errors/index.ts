@@ -31,6 +31,7 @@ export interface ErrorDetails {
   SCHEDULE_INVALID: { reason: string };
   METHOD_UNKNOWN: { step: string; question: string; school: string; known: string[] };
   BLEND_CYCLE: { blend: string; through: string[] };
+  BLEND_EMPTY: { blend: string };
   NOT_OPTIONAL: { component: string };
   LANDMARK_NOT_THERE: { landmark: string; hook: string };
   LEFTOVER_IMPOSSIBLE: { usedMm: number; mostMm: number; leastMm: number };
@@ -90,6 +91,7 @@ const sentences: { [C in ErrorCode]: (details: ErrorDetails[C]) => string } = {
   SCHEDULE_INVALID: (d) => d.reason,
   METHOD_UNKNOWN: (d) => `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,
   BLEND_CYCLE: (d) => `The blend “${d.blend}” would be mixed from itself, through ${d.through.join(", ")}. Take one of them out.`,
+  BLEND_EMPTY: (d) => `“${d.blend}” is mixed of nothing: a blend has at least one part. Add what it is made of.`,
   LANDMARK_NOT_THERE: (d) => `There is no place “${d.landmark}” on ${d.hook}. Say the bend, or so much of the shank.`,
   LEFTOVER_IMPOSSIBLE: (d) =>
     `${round(d.usedMm)} mm used up cannot be: the winding takes ${round(d.mostMm)} mm unstretched and ${round(d.leastMm)} mm at its tightest. Measure the piece again, before and after.`,

@@ -506,6 +506,10 @@ describe("blends", () => {
     ["a", {}], ["b", {}], ["ab", { blend: { parts: { a: 3, b: 1 }, leastChargeMg: 500 } }], ["abb", { blend: { parts: { ab: 0.5, b: 0.5 }, leastChargeMg: 100 } }],
     ["x", { blend: { parts: { y: 1 }, leastChargeMg: 0 } }], ["y", { blend: { parts: { x: 1 }, leastChargeMg: 0 } }],
   ]);
+  test("a blend of nothing is none, wherever it is mixed in", () => {
+    const empty = new Map([...cabinet, ["none", { blend: { parts: {}, leastChargeMg: 0 } }], ["some", { blend: { parts: { a: 1, none: 1 }, leastChargeMg: 0 } }]]);
+    for (const code of ["none", "some"]) expect(() => plainParts(code, empty)).toThrow("BLEND_EMPTY");
+  });
   test("a blend of blends comes down to its plain parts", () => expect(plainParts("abb", cabinet)).toEqual({ a: 0.375, b: 0.625 }));
   test("a blend of itself is refused, naming the way round", () => expect(() => plainParts("x", cabinet)).toThrow(expect.objectContaining({ code: "BLEND_CYCLE", details: { blend: "x", through: ["y", "x"] } })));
   test("a part that is not there is named", () => expect(() => plainParts("zz", cabinet)).toThrow(expect.objectContaining({ code: "MATERIAL_UNKNOWN" })));
