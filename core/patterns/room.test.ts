@@ -83,3 +83,12 @@ describe("which side is up", () => {
     expect(figures(upsideDown("underneath"))).not.toContain("in the vise");
   });
 });
+
+describe("parts that are there to be seen", () => {
+  const unseen = (id: string, more: Partial<RecipeStep>) => { const r = changed(() => undefined); moved(id, { shown: undefined, ...more } as Partial<RecipeStep>)(r); return warnings(r, "SHOWS_NOTHING").map((w) => w.step); };
+  test("a wing or legs without a length are told", () => {
+    expect(unseen("wing", {})).toEqual(["wing"]);
+    expect(unseen("legs", {})).toEqual(["legs"]);
+  });
+  test("what is left hanging or only bound in is not", () => expect([unseen("wing", { hanging: true } as Partial<RecipeStep>), unseen("rib-in", {})]).toEqual([[], []]));
+});

@@ -5,8 +5,8 @@ import type { ComposedFly, FlyStep } from "./use";
 import { tieInsOf } from "./proportions";
 import { sayPlace } from "./words";
 
-/** What the pattern itself asks of its room: stretches kept bare, the room in front of the body, lengths in their order. */
-export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [...bareWarnings(recipe, fly), ...headRoomWarnings(fly), ...staggerWarnings(recipe, fly), ...wrapWarnings(recipe, fly)];
+/** What the pattern itself asks of its room: stretches kept bare, the room in front of the body, lengths in their order, parts that show. */
+export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [...bareWarnings(recipe, fly), ...headRoomWarnings(fly), ...staggerWarnings(recipe, fly), ...wrapWarnings(recipe, fly), ...unseenWarnings(fly)];
 
 /** Below this a zone only touches the stretch. */
 const TOUCH_MM = 0.1;
@@ -91,5 +91,15 @@ function wrapWarnings({ mostWraps }: Recipe, fly: ComposedFly): Warning[] {
     if (wraps <= mostWraps) return [];
     const last = fly.steps.findLast((s) => s.step.tieIn && sayPlace(s.step.tieIn.at) === place);
     return [{ step: last?.id ?? "", code: "WRAPS_PILE_UP", sentence: `${wraps} wraps of thread come together at ${place} (${steps.join(", ")}); ${mostWraps} is the most here. Hold one of them loosely, or tie it in beside the others.` }];
+  });
+}
+
+/** Parts that are there to be seen. */
+const shownRoles = new Set<Role>(["tail", "wing", "underwing", "throat", "legs", "topping", "cheeks", "flash"]);
+
+function unseenWarnings(fly: ComposedFly): Warning[] {
+  return fly.steps.flatMap((s): Warning[] => {
+    if (s.step.do !== "lay" || s.role === undefined || !shownRoles.has(s.role) || s.step.hanging || s.step.countedWhenWound || s.step.shown) return [];
+    return [{ step: s.id, code: "SHOWS_NOTHING", sentence: `“${s.name}” shows nothing: say how long it is, such as “= half shank”.` }];
   });
 }

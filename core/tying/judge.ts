@@ -5,7 +5,7 @@ import { midpoint, stationsOf, type Profile } from "./profile";
 export interface Warning {
   /** The step that causes it. */
   step: string;
-  code: "NOTHING_TO_FILL" | "SHORTER_THAN_TIE_IN" | "HEAD_CROWDS_EYE" | "HEAD_BULKY" | "PART_IN_HEAD" | "POINT_NOT_CLEAR" | "STEP_SHOWS" | "KEPT_BARE" | "HEAD_ROOM" | "NOT_STAGGERED" | "WRAPS_PILE_UP";
+  code: "NOTHING_TO_FILL" | "SHORTER_THAN_TIE_IN" | "HEAD_CROWDS_EYE" | "HEAD_BULKY" | "PART_IN_HEAD" | "POINT_NOT_CLEAR" | "STEP_SHOWS" | "KEPT_BARE" | "HEAD_ROOM" | "NOT_STAGGERED" | "WRAPS_PILE_UP" | "SHOWS_NOTHING";
   sentence: string;
 }
 
