@@ -25,18 +25,18 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   });
 
   await test.step("a tail of a material that is not there", async () => {
-    await addLine(page, "tail: sea eagle down, 6 fibres, = half shank");
+    await addLine(page, "tail: sea moss, 6 fibres, = half shank");
     await expect(page.getByText("the material of the tail is not known")).toBeVisible();
     await page.getByRole("button", { name: /Part and details of step \d+, tail/ }).click();
-    await page.getByRole("combobox", { name: "Material of the tail" }).fill("grey gull fibre");
-    await page.getByRole("button", { name: "Add “grey gull fibre” to the cabinet" }).click();
+    await page.getByRole("combobox", { name: "Material of the tail" }).fill("grey goose fibre");
+    await page.getByRole("button", { name: "Add “grey goose fibre” to the cabinet" }).click();
     const form = page.getByRole("dialog");
     await expect(form.getByLabel("What it is")).toHaveValue("feather fibre");
     await form.getByLabel("Shade, in a word").fill("grey");
     await form.getByLabel("fibres a mm, one side").fill("4");
     await form.getByRole("button", { name: "Put it in the cabinet" }).click();
     await expect(form).toHaveCount(0);
-    await expect(page.getByRole("combobox", { name: "Material of the tail" })).toHaveValue("grey gull fibre");
+    await expect(page.getByRole("combobox", { name: "Material of the tail" })).toHaveValue("grey goose fibre");
     // 4 fibres a mm over 40 mm, two sides, a tenth unusable: 288 fibres a feather.
     await expect(page.getByRole("cell", { name: /6 fibres a fly, 288 a feather/ })).toBeVisible();
   });
@@ -65,20 +65,20 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   await page.getByRole("button", { name: "Save the pattern" }).click();
   await expect(page).toHaveURL(/\/patterns\/tern-reef$/);
   await expect(page.getByText(/inherited from its version \d+: steps, hook, sizes/)).toBeVisible();
-  await page.goto("/stock/FE-GREGULFIB");
-  await expect(page.getByRole("heading", { name: /grey gull fibre/ })).toBeVisible();
+  await page.goto("/stock/FE-GREGOOFIB");
+  await expect(page.getByRole("heading", { name: /grey goose fibre/ })).toBeVisible();
   await page.getByRole("button", { name: "Change what is known" }).click();
   await page.getByLabel("May it be promised?").selectOption("custom");
   await page.getByRole("button", { name: "Keep it" }).click();
   await expect(page.getByLabel("May it be promised?")).toHaveCount(0);
   await page.goto("/patterns/tern-reef");
-  await expect(page.getByText("grey gull fibre is custom: identify or replace it before this is promised.")).toBeVisible();
+  await expect(page.getByText("grey goose fibre is custom: identify or replace it before this is promised.")).toBeVisible();
 
   await test.step("and takes no orders meanwhile: told while the order is typed", async () => {
     await page.goto("/orders");
     const text = page.getByLabel("Write an order in one line, or paste several");
     await text.fill("1dz Tern Reef 12; Ida Pellworth, in 9 weeks");
-    await expect(page.getByText("grey gull fibre is custom: identify or replace it")).toBeVisible();
+    await expect(page.getByText("grey goose fibre is custom: identify or replace it")).toBeVisible();
     await expect(page.getByRole("button", { name: "Save the order" })).toBeDisabled();
     await text.fill("");
   });

@@ -54,7 +54,7 @@ export function readLine(text: string, context: { materials: Iterable<Material>;
   };
   const first = materialIn(rest, all);
   const line = read(first);
-  // “sea eagle down” is not the seal fur that “sea” begins: half a word counts only where all the rest is understood.
+  // “sea moss” is not the seal-like fur that “sea” begins: half a word counts only where all the rest is understood.
   return first.isGuess && line.reading.rest.length > 0 ? read({ others: [], how: rest, isGuess: false }) : line;
 }
 
