@@ -22,7 +22,8 @@ export class Bodies {
     const [first, last] = stationsOf(this.tied.profile, from, to);
     const every = Math.max(1, Math.floor((last - first) / 60));
     const xs = [from];
-    for (let i = first; i < last; i += every) xs.push(midpoint(this.tied.profile, i));
+    // A zone narrower than a station has the midpoint of that station outside it.
+    for (let i = first; i < last; i += every) xs.push(Math.min(to, Math.max(from, midpoint(this.tied.profile, i))));
     xs.push(to);
     const margin = Math.min(this.tied.profile.step / 2, (to - from) / 2);
     return xs.map((x) => {

@@ -156,6 +156,12 @@ describe("as SVG", () => {
   });
 });
 
+test("a zone narrower than a station of the profile is drawn without a gap", () => {
+  const { shapes } = draw(withPart("fur", "body", { do: "dress", from: { eyeLengths: 1.1 }, to: { eyeLengths: 1.11 }, fullness: [{ mm: 2 }, { mm: 2 }] } as never));
+  expect(ofX(shapes).length).toBeGreaterThan(2);
+  expect(ofX(shapes).flatMap(points).flat().filter((v) => !Number.isFinite(v))).toEqual([]);
+});
+
 describe("how a part stands, and on which side", () => {
   const wing = (more: object) => ofX(draw(withPart("hair", "wing", laid({ clump: { mm: 1.2 } }, "over", more))).shapes);
   const heights = (shapes: Shape[]) => shapes.flatMap(points).map(([, y]) => y);

@@ -23,7 +23,7 @@ describe("a person's working minutes in a row", () => {
   test("going to the clock and back gives the same minute, whatever the hours", () =>
     fc.assert(fc.property(windows, (w) => {
       const c = new Calendar(w);
-      for (const i of [0, 1, Math.floor(c.total / 2), c.total - 1]) {
+      for (const i of [0, Math.floor(c.total / 2), c.total - 1]) {
         const t = c.clockAt(i);
         expect(t).toBeDefined();
         expect(c.indexAt(t ?? -1)).toBe(i);
