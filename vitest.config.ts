@@ -1,18 +1,21 @@
 import { defineConfig } from "vitest/config";
 
+/** A property test tries hundreds of cases: on a busy machine that may take longer than the five seconds that are usual. */
+const testTimeout = 30_000;
+
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: "core", root: "core", include: ["**/*.test.ts"] } },
-      { test: { name: "contract", root: "contract", include: ["**/*.test.ts"] } },
-      { test: { name: "web", root: "web", include: ["**/*.test.ts"] } },
+      { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout } },
+      { test: { name: "contract", root: "contract", include: ["**/*.test.ts"], testTimeout } },
+      { test: { name: "web", root: "web", include: ["**/*.test.ts"], testTimeout } },
       {
         test: {
           name: "server",
           root: "server",
           include: ["**/*.test.ts"],
           globalSetup: ["./testing/database.ts"],
-          testTimeout: 30_000,
+          testTimeout,
           hookTimeout: 120_000,
           fileParallelism: false,
         },

@@ -224,18 +224,14 @@ function otherGlue(before: ComposedFly, after: ComposedFly, component: string): 
 }
 
 /**
- * What leaving out an optional part changes; with its price, which is the pattern's own.
- * @throws DomainError NOT_OPTIONAL
+ * What leaving out a part changes; with its price, which is the pattern's own.
+ * @returns `fault` where the fly cannot be tied without it: it is not optional, or another length leans on it
  */
-export function judgeLeavingOut(request: FlyRequest, component: string, flies: number, known: Knowledge = {}): { differences: Difference[]; minutes: number; massMg: number; priceCents: number } {
+export function judgeLeavingOut(request: FlyRequest, component: string, flies: number, known: Knowledge = {}): Pick<Outcome, "differences" | "minutes" | "massMg" | "fault"> & { priceCents: number } {
   const before = compose(request);
   const choice = { ...request.choice, leave: [...(request.choice.leave ?? []), component] };
-  const after = compose({ ...request, choice });
-  return {
-    differences: differencesBetween(requirementsOf(before, flies, known), requirementsOf(after, flies, known)),
-    minutes: (after.minutes - before.minutes) * flies, massMg: after.tied.mass.total - before.tied.mass.total,
-    priceCents: priceOf(request.recipe, choice) - priceOf(request.recipe, request.choice),
-  };
+  const { differences, minutes, massMg, fault } = outcome({ ...request, choice }, before, requirementsOf(before, flies, known), flies, known, { id: "left out", words: "left out" });
+  return { differences, minutes, massMg, fault, priceCents: priceOf(request.recipe, choice) - priceOf(request.recipe, request.choice) };
 }
 
 /** What a batch needs where quantities were given as a range or hedged: everywhere the least, and everywhere the most. */
@@ -247,10 +243,19 @@ export interface QuantityRange {
 
 /**
  * How far stated ranges leave the need open: “6 to 8 fibres”, “about 5 turns”.
- * @returns only the requirements that differ; empty where every count is exact
+ * @returns only the requirements that differ, none where every count is exact; `fault` where one end cannot be tied at this size
  */
-export function rangesOf(request: FlyRequest, flies: number, known: Knowledge = {}): QuantityRange[] {
-  if (!request.recipe.steps.some((s) => s.spread)) return [];
+export function rangesOf(request: FlyRequest, flies: number, known: Knowledge = {}): { ranges: QuantityRange[]; fault?: string } {
+  if (!request.recipe.steps.some((s) => s.spread)) return { ranges: [] };
+  try {
+    return { ranges: rangesBetweenEnds(request, flies, known) };
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    return { ranges: [], fault: sentenceOf(error) };
+  }
+}
+
+function rangesBetweenEnds(request: FlyRequest, flies: number, known: Knowledge): QuantityRange[] {
   const at = (end: 0 | 1) => {
     const recipe = { ...request.recipe, steps: request.recipe.steps.map((s) => atEnd(s, end)) };
     return new Map(requirementsOf(compose({ ...request, recipe }), flies, known).map((r) => [r.key, r.issue]));

@@ -12,7 +12,8 @@ export function hookOf(recipe: Pick<Recipe, "hookModel" | "forms" | "components"
 
 /** Why a fly may be shown but not promised: materials that nobody has identified or that cannot be had again. */
 export function notPromised(recipe: Recipe, choice: Pick<FlyChoice, "size" | "variant" | "form">, materials: Materials): string[] {
-  return materialsOf(recipe, choice, materials).flatMap((m) => (m.standing ? [`${m.name} is ${m.standing}: identify or replace it before this is promised`] : []));
+  const kinds = new Set(materialsOf(recipe, choice, materials));
+  return [...kinds].flatMap((m) => (m.standing ? [`${m.name} is ${m.standing}: identify or replace it before this is promised`] : []));
 }
 
 /** The price of a dozen in cents: without what the parts left out add to it. */

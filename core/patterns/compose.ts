@@ -97,13 +97,14 @@ class Composer {
     for (const step of here) this.schooling.settle(step);
     const ordered = reordered(here, (s) => this.school(s, "order") === "before");
     const longButts = new Map(ordered.flatMap((s) => (s.do === "wind" && this.school(s, "underbody") === "long butts" && s.levels?.butts !== undefined && s.to ? [[s.levels.butts, s]] : [])));
-    return ordered.filter((s) => s.do !== "wind" || ![...longButts.values()].includes(s)).map((s) => this.inItsWay(s, longButts.get(s.id)));
+    return ordered.map((s) => this.inItsWay(s, longButts.get(s.id)));
   }
 
   /** A step as its schools turn it: dressed otherwise, wound the other way, its butts carried over what would be levelled. */
   private inItsWay(step: RecipeStep, levelled: (RecipeStep & { do: "wind" }) | undefined): RecipeStep {
     const dressing = this.school(step, "dressing");
     const now = dressing === undefined ? step : dressed(step, dressingShare(this.recipe, dressing as Dressing));
+    if (this.school(now, "underbody") === "long butts") return { ...now, tieIn: undefined };
     if (now.do === "wind" && now.to !== undefined && this.school(now, "palmer") !== undefined) return this.palmered(now, now.to);
     return now.do === "lay" && levelled?.to ? { ...now, ...this.spanning(now, { from: levelled.from, to: levelled.to }) } : now;
   }
@@ -243,6 +244,8 @@ class Composer {
   }
 
   private wind(step: RecipeStep & { do: "wind" }, flyStep: FlyStep): TyingStep {
+    // The butts lie there already: nothing is wound, and the thread stays where it hangs.
+    if (this.school(step, "underbody") === "long butts") return { id: step.id, name: step.name, do: "act" };
     const material = this.material(step);
     const { id, name, from, to, rule, passes, stretch, rope, ribbon, laid } = step;
     const fill = step.fill && ([this.lengths.mm(step.fill[0]), this.lengths.mm(step.fill[1])] as [number, number]);

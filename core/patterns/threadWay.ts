@@ -34,11 +34,12 @@ export function threadWay(fly: ComposedFly): ThreadStop[] {
   });
 }
 
-function endsOf({ step, material }: FlyStep, at: (place: Place) => number): [number, number] | undefined {
+function endsOf({ step, material, methods }: FlyStep, at: (place: Place) => number): [number, number] | undefined {
   switch (step.do) {
     case "wind": {
       // Weight is wound on while the thread hangs where it is.
       if (material?.form === "weight wire" && !step.tieIn) return undefined;
+      if (methods.some((m) => m.question === "underbody" && m.school === "long butts")) return undefined;
       const [from, to] = [at(step.from), at(step.to ?? step.from)];
       return [step.tieIn ? at(step.tieIn.at) : from, (step.passes ?? 1) % 2 === 0 ? from : to];
     }

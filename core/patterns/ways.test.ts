@@ -121,7 +121,11 @@ describe("which way, and what instead", () => {
     expect([floss[1], floss[3]]).toEqual([0, 0]);
     expect(floss[2]).toBe(floss[0]);
     const butts = ways[3] as ComposedFly;
-    expect(butts.steps.some((s) => s.id === "under")).toBe(false);
+    expect(result(butts, "under")).toMatchObject({ do: "act" });
+    expect(butts.minutes - (ways[0]?.minutes ?? 0)).toBeCloseTo(-0.2, 9);
+    // The question is still there, so that the way back is.
+    const back = methodDifferences(request(levelled, { methods: { "under/underbody": "long butts" } }), 24).find((d) => d.question === "underbody" && d.other.id === "as stated");
+    expect(back?.differences.find((d) => d.material === "floss")).toMatchObject({ before: 0, after: need(ways[0] as ComposedFly, "under", 24) });
     expect(result(butts, "tail").from).toBeCloseTo(0.45 * butts.hook.shank, 6);
     expect(ways[1]?.tied.threads[0]?.use.windings).toBeGreaterThan(ways[0]?.tied.threads[0]?.use.windings ?? 0);
     expect((ways[2]?.minutes ?? 0) - (ways[0]?.minutes ?? 0)).toBeCloseTo(0.3, 9);
@@ -254,12 +258,17 @@ describe("what may take a place", () => {
     expect(without).toMatchObject({ priceCents: -300 });
     expect(without.minutes).toBeLessThan(0);
     expect(without.massMg).toBeLessThan(0);
-    expect(() => judgeLeavingOut(request(r), "body", 12)).toThrow("NOT_OPTIONAL");
+    expect(judgeLeavingOut(request(r), "body", 12).fault).toMatch(/The body cannot be left out/);
+    // The wing is twice the tail: without the tail there is nothing to measure it by.
+    const leans = changed((x) => { x.components = x.components.map((c) => (c.id === "tail" ? { ...c, optional: true } : c)); });
+    expect(judgeLeavingOut(request(leans), "tail", 12).fault).toMatch(/stated against the tail/);
   });
   test("a material that nobody has identified may be shown, not promised", () => {
     const old = cabinet(["fur", { form: "dubbing", unit: "ug", dubbing: { density: 0.35, lineDensity: 0.1 }, standing: "vintage" }]);
     expect(notPromised(recipe(), choose(), old)).toEqual(["fur is vintage: identify or replace it before this is promised"]);
     expect(notPromised(recipe(), choose({ variant: "mixed" }), old)).toEqual([]);
+    const twice = changed((x) => { x.components.push({ id: "thorax", role: "thorax", material: [{ value: "fur" }] }); });
+    expect(notPromised(twice, choose(), old)).toHaveLength(1);
     expect(tie(recipe(), {}, old).tied.mass.total).toBeGreaterThan(0);
   });
 });
@@ -267,10 +276,14 @@ describe("what may take a place", () => {
 describe("ranges, sides and the thread's way", () => {
   test("a stated range leaves the need open, exact counts do not", () => {
     const r = changed((x) => { x.steps = x.steps.map((s): RecipeStep => (s.id === "tail" ? { ...s, spread: [4, 12] } : s)); });
-    const range = rangesOf(request(r), 120).find((x) => x.key === "tail");
+    const range = rangesOf(request(r), 120).ranges.find((x) => x.key === "tail");
     const at = (n: number) => need(tie(changed((x) => { x.steps = x.steps.map((s): RecipeStep => (s.id === "tail" && s.do === "lay" ? { ...s, amount: { fibres: n } } : s)); })), "tail", 120);
     expect(range).toEqual({ key: "tail", least: at(4), most: at(12) });
-    expect(rangesOf(request(recipe()), 120)).toEqual([]);
+    expect(rangesOf(request(recipe()), 120)).toEqual({ ranges: [] });
+  });
+  test("an end of the range that cannot be tied is told, not stumbled over", () => {
+    const r = changed((x) => { x.steps = x.steps.map((s): RecipeStep => (s.id === "rib" ? { ...s, spread: [5, 5000] } : s)); });
+    expect(rangesOf(request(r), 120)).toEqual({ ranges: [], fault: expect.stringContaining("are too many for the zone") as string });
   });
   test("pieces shared out add up, and no side is more than one off its share", () =>
     fc.assert(

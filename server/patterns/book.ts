@@ -71,7 +71,9 @@ function wrongIn(book: PatternBook, world: World): Wrong[] {
 
 async function addMaterials(db: EntityManager, book: PatternBook, world: World): Promise<string[]> {
   const added = (book.materials ?? []).filter((m) => !world.materials.has(m.code));
-  for (const m of added) await insertMaterial(db, m, await drawerFor(db));
+  if (added.length === 0) return [];
+  const drawer = await drawerFor(db);
+  for (const m of added) await insertMaterial(db, m, drawer);
   return added.map((m) => m.code);
 }
 

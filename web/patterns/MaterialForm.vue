@@ -7,7 +7,7 @@ import { saveMaterial } from "@kasten/contract/patterns";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
-import { codeFor, fieldsOf, figureAt, newMaterial, plainMaterial, withFigure, type FigureField } from "./materialDraft";
+import { codeFor, fieldsOf, figureAt, newMaterial, plainMaterial, withFigure, withGauge, type FigureField } from "./materialDraft";
 import MaterialPicker from "./MaterialPicker.vue";
 
 /** What the computation needs of a material. Nominal figures stand there until somebody has measured. */
@@ -52,7 +52,7 @@ async function save(): Promise<void> {
       <label><span class="label">Colour as seen</span><input class="field !p-1" type="color" :value="m.colour ?? '#888888'" @input="m.colour = text($event)" /></label>
       <label><span class="label">Shade, in a word</span><input class="field w-32" :value="m.colourName ?? ''" maxlength="40" @change="m.colourName = text($event) || undefined" /></label>
       <label><span class="label">Drawer</span><input v-model="drawer" class="field w-24" maxlength="20" :placeholder="material ? 'stays' : 'later'" /></label>
-      <label><span class="label">Gauge on its label</span><input class="field w-24" :value="m.gauge ?? ''" maxlength="20" @change="m.gauge = text($event) || undefined" /></label>
+      <label><span class="label">Gauge on its label</span><input class="field w-24" :value="m.gauge ?? ''" maxlength="20" @change="m = withGauge(m, text($event) || undefined)" /></label>
     </div>
     <fieldset class="flex flex-wrap items-end gap-3"><legend class="label">Figures{{ m.measured ? ", measured here" : ", nominal until measured" }}</legend>
       <label v-for="f in fields" :key="f.path"><span class="label">{{ f.label }}<span v-if="f.unit">, {{ f.unit }}</span></span><input class="field fig w-24" type="number" min="0" step="any" :value="figureAt(m, f)" @change="setFigure(f, $event)" /></label>

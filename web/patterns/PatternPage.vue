@@ -71,11 +71,13 @@ const hook = computed(() => (recipe.value ? hooks.value.get(hookOf(recipe.value,
 /** What stated ranges leave open, by part. */
 const ranges = computed(() => {
   const model = hook.value;
-  if (!recipe.value || !model || !fly.value) return new Map<string, string>();
-  return new Map(rangesOf({ recipe: recipe.value, choice: choice.value, model, materials: cabinet.value }, DOZEN).map((r) => {
+  if (!recipe.value || !model || !fly.value) return { words: new Map<string, string>(), fault: undefined };
+  const { ranges: open, fault } = rangesOf({ recipe: recipe.value, choice: choice.value, model, materials: cabinet.value }, DOZEN);
+  const words = new Map(open.map((r) => {
     const unit = materials.value.find((m) => m.key === r.key)?.unit ?? "count";
     return [r.key, `${quantity(r.least, unit)} to ${quantity(r.most, unit)}, as far as the recipe leaves it open`];
   }));
+  return { words, fault };
 });
 const stops = computed(() => new Map((fly.value ? threadWay(fly.value) : []).map((t) => [t.step, t])));
 const room = computed(() => (fly.value ? headRoomOf(fly.value) : undefined));
@@ -110,6 +112,7 @@ function saveDrawing(): void {
         <button class="btn btn-plain" @click="saveDrawing"><Download :size="17" aria-hidden="true" />Drawing</button>
       </ChoiceBar>
       <p v-if="tied.fault" class="callout mb-3">{{ tied.fault }}</p>
+      <p v-if="ranges.fault" class="callout mb-3">Not all that the recipe leaves open can be tied at this size: {{ ranges.fault }}</p>
       <p v-for="u in unsure" :key="u" class="callout mb-3">{{ u }}.</p>
       <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
         <div><figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-64 md:h-[26rem]'"><FlyPicture v-if="fly" :fly="fly" :seed="id" :title="`${entry.name}, size ${choice.size}, side view to scale`" :inside="inside" measures :letters="comparing ? 38 : 50" :step="step" /></figure></div>
@@ -135,7 +138,7 @@ function saveDrawing(): void {
       </dl>
       <div class="grid gap-5 lg:grid-cols-2">
         <section><h2 class="mb-1">Materials for a dozen</h2>
-          <table class="sheet"><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Material</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="r in materials" :key="r.key"><th scope="row" class="!border-b !border-rule">{{ r.role }}{{ r.side ? ` ${r.side}` : "" }}</th><td>{{ r.materialName }}<span class="block text-[0.88rem] text-soft"><NumberWords :words="r.words" /></span><span v-if="ranges.get(r.key)" class="block text-[0.88rem] text-soft"><NumberWords :words="ranges.get(r.key) ?? ''" /></span></td><td class="whitespace-nowrap text-right"><button class="num text-lg" :aria-label="`Working of ${r.role}`" @click="show(r)">{{ quantity(r.issue, r.unit) }}</button></td></tr></tbody></table>
+          <table class="sheet"><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">Material</th><th scope="col">Quantity</th></tr></thead><tbody><tr v-for="r in materials" :key="r.key"><th scope="row" class="!border-b !border-rule">{{ r.role }}{{ r.side ? ` ${r.side}` : "" }}</th><td>{{ r.materialName }}<span class="block text-[0.88rem] text-soft"><NumberWords :words="r.words" /></span><span v-if="ranges.words.get(r.key)" class="block text-[0.88rem] text-soft"><NumberWords :words="ranges.words.get(r.key) ?? ''" /></span></td><td class="whitespace-nowrap text-right"><button class="num text-lg" :aria-label="`Working of ${r.role}`" @click="show(r)">{{ quantity(r.issue, r.unit) }}</button></td></tr></tbody></table>
           <h2 class="mb-1 mt-4">Lengths against the ruler</h2>
           <table class="sheet"><thead><tr><th scope="col">Part</th><th scope="col">Rule</th><th scope="col" class="text-right">{{ units }}</th><th v-if="comparing" scope="col" class="text-right">right</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.i"><th scope="row" class="!border-b !border-rule">{{ p.part }}<span v-if="p.kind === 'barb'" class="font-normal text-soft">, barbs</span></th><td class="text-soft">{{ p.rule }}</td><td class="fig text-right text-lg">{{ lengthFigure(p.mm) }}</td><td v-if="comparing" class="fig text-right text-lg">{{ p.then === undefined ? "–" : lengthFigure(p.then) }}</td></tr></tbody></table>
         </section>

@@ -50,7 +50,7 @@ const mass = (mg: number): string => (Math.abs(mg) >= 1 ? `; ${Math.abs(mg).toFi
         <span v-else class="block text-[0.93rem]">For 10 dozen: {{ r.differences.map(sayDifference).join("; ") || "the same quantities" }}{{ mass(r.massMg) }}</span>
         <span v-for="w in r.warnings" :key="w.sentence" class="block text-[0.93rem] text-call">{{ w.sentence }}</span>
       </li>
-      <li v-for="l in leaving" :key="l.role" class="border-b border-rule px-3 py-1.5"><b>Leave out the {{ l.role }}</b><span class="block text-[0.93rem]">For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities" }}; {{ Math.abs(Math.round(l.minutes)) }} minutes {{ l.minutes < 0 ? "less" : "more" }}{{ mass(l.massMg) }}<template v-if="l.priceCents !== 0">; {{ money(Math.abs(l.priceCents)) }} less a dozen</template></span></li>
+      <li v-for="l in leaving" :key="l.role" class="border-b border-rule px-3 py-1.5"><b>Leave out the {{ l.role }}</b><span v-if="l.fault" class="block text-call">{{ l.fault }}</span><span v-else class="block text-[0.93rem]">For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities" }}; {{ Math.abs(Math.round(l.minutes)) }} minutes {{ l.minutes < 0 ? "less" : "more" }}{{ mass(l.massMg) }}<template v-if="l.priceCents !== 0">; {{ money(Math.abs(l.priceCents)) }} less a dozen</template></span></li>
     </ul>
     <p v-else class="sheet p-3 text-soft">No material may take another’s place. Name one at its part, in the editor.</p>
   </section>

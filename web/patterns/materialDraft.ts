@@ -1,4 +1,4 @@
-import { nominalFigures, unitOf, type Material, type MaterialForm } from "@kasten/core/materials";
+import { nominalFigures, unitOf, widthOfGauge, type Material, type MaterialForm } from "@kasten/core/materials";
 
 /** One figure of a material that a person may write: where it stands, what it is called, and in which unit. */
 export interface FigureField {
@@ -47,6 +47,13 @@ export function withFigure(material: Material, field: FigureField, value: number
   const next = Object.fromEntries(Object.entries({ ...(own[group] as Tree | undefined), [key]: number }).filter(([, v]) => v !== undefined));
   const isEmpty = !Object.values(next).some((v) => typeof v === "number");
   return { ...own, [group]: isEmpty ? undefined : group === "prepLoss" ? { what: "", ...next } : next } as unknown as Material;
+}
+
+/** The gauge on its label; until somebody has measured, the width that it stands for comes with it. */
+export function withGauge(material: Material, gauge: string | undefined): Material {
+  const width = gauge === undefined || material.measured ? undefined : widthOfGauge(gauge, material.form);
+  if (width === undefined || !material.strand) return { ...material, gauge };
+  return { ...material, gauge, strand: { ...material.strand, width, ...(material.strand.section === "round" && { thickness: width }) } };
 }
 
 /** A new material of a form, with its nominal figures. */
