@@ -13,7 +13,6 @@ async function addLine(page: Page, text: string): Promise<void> {
 }
 
 test("a new pattern is written as it is said, drawn as it is typed, kept, changed and compared", async ({ page }) => {
-  test.setTimeout(120_000);
   await enterAs(page, "Maren Holt");
   await page.goto("/patterns/new");
   await page.getByLabel("Name", { exact: true }).fill("Mooring Bug");
@@ -159,7 +158,6 @@ test("measuring a hook tells what it would change, and what it changed", async (
 });
 
 test("every batch has a bench card of one page, on A4 and on Letter", async ({ page }) => {
-  test.setTimeout(120_000);
   await enterAs(page, "Maren Holt");
   const { batches } = (await (await page.request.get("/api/batches")).json()) as { batches: { id: string; pattern: string; size: string }[] };
   const one = new Map(batches.map((b) => [b.pattern, b]));

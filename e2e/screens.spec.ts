@@ -5,7 +5,7 @@ import { enterAs, settled } from "./room";
 const screens = ["/orders", "/batches", "/materials", "/plan", "/bench", "/box", "/patterns", "/patterns/copper-lodger", "/patterns/old-pilot", "/patterns/rope-walker/edit", "/patterns/new", "/stock", "/stock/HK-DRY-GZ", "/hooks", "/people", "/book"];
 
 test("every main screen passes WCAG 2.2 AA checks, in light and in dark", async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(600_000);
   const wrong = (violations: { id: string; nodes: { target: unknown[] }[] }[]) => violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(" | ")}`);
   /** Every rule in light; in dark what dark can change. */
   const check = async (name: string) => {
