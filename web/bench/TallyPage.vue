@@ -34,6 +34,8 @@ onMounted(() => void sendWaiting());
 
 const b = computed(() => batch.data.value);
 watch(b, (now) => now && heard(now.good, now.rejected), { immediate: true });
+// A read that was under way while tallies were sent may come back without them: once all are there, the batch is read again.
+watch(() => waiting.value.length, (now, was) => { if (now === 0 && was > 0) void batch.refetch(); });
 const good = computed(() => counts.value.good);
 const rejected = computed(() => counts.value.rejected);
 const { tied, differs } = useBatchFly(b);
