@@ -3,7 +3,21 @@ import vue from "eslint-plugin-vue";
 import { builtinModules } from "node:module";
 import tseslint from "typescript-eslint";
 
-const rooms = ["hooks", "patterns", "tying", "orders", "batches", "materials", "stock", "schedule", "bench", "box", "book", "team", "drawing"];
+const rooms = [
+  "hooks",
+  "patterns",
+  "tying",
+  "orders",
+  "batches",
+  "materials",
+  "stock",
+  "schedule",
+  "bench",
+  "box",
+  "book",
+  "team",
+  "drawing",
+];
 
 /** Directions between floors: web → contract, core; server → contract, core; contract → core; core → nothing of ours. */
 const floors = {
@@ -18,17 +32,24 @@ const doors = rooms.map((r) => `@kasten/*/${r}/*`);
 const effects = [...builtinModules, "node:*", "vue", "express", "typeorm", "pg"];
 
 const restrict = (floor, extra = []) => ({
-  "no-restricted-imports": ["error", { patterns: [
-    { group: floors[floor], message: `The ${floor} floor does not import from there: dependencies point inward.` },
-    { group: doors, message: "Enter a room by its index." },
-    ...extra,
-  ] }],
+  "no-restricted-imports": [
+    "error",
+    {
+      patterns: [
+        { group: floors[floor], message: `The ${floor} floor does not import from there: dependencies point inward.` },
+        { group: doors, message: "Enter a room by its index." },
+        ...extra,
+      ],
+    },
+  ],
 });
 const insideRule = { group: insides, message: "Enter another room by its index." };
 const pure = { group: effects, message: "Core has no I/O and no screen." };
 
 export default tseslint.config(
-  { ignores: ["**/node_modules/**", "**/dist/**", ".data/**", "test-results/**", "playwright-report/**", "coverage/**"] },
+  {
+    ignores: ["**/node_modules/**", "**/dist/**", ".data/**", "test-results/**", "playwright-report/**", "coverage/**"],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   ...vue.configs["flat/recommended"],
@@ -36,7 +57,10 @@ export default tseslint.config(
   {
     rules: {
       "@typescript-eslint/no-explicit-any": "error",
-      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_", ignoreRestSiblings: true }],
+      "@typescript-eslint/no-unused-vars": [
+        "error",
+        { argsIgnorePattern: "^_", varsIgnorePattern: "^_", ignoreRestSiblings: true },
+      ],
       "no-undef": "off",
       "vue/max-attributes-per-line": "off",
       "vue/singleline-html-element-content-newline": "off",
@@ -50,8 +74,24 @@ export default tseslint.config(
       "vue/block-lang": "off",
     },
   },
-  { files: ["core/**/*.ts"], ignores: ["core/**/*.test.ts"], rules: { ...restrict("core", [insideRule, pure]), "no-restricted-globals": ["error", "window", "document", "process", "fetch"], "no-restricted-properties": ["error", { object: "Math", property: "random", message: "Randomness is seeded and given." }, { object: "Date", property: "now", message: "Time is given." }] } },
+  {
+    files: ["core/**/*.ts"],
+    ignores: ["core/**/*.test.ts"],
+    rules: {
+      ...restrict("core", [insideRule, pure]),
+      "no-restricted-globals": ["error", "window", "document", "process", "fetch"],
+      "no-restricted-properties": [
+        "error",
+        { object: "Math", property: "random", message: "Randomness is seeded and given." },
+        { object: "Date", property: "now", message: "Time is given." },
+      ],
+    },
+  },
   { files: ["contract/**/*.ts"], rules: restrict("contract", [insideRule]) },
-  { files: ["server/**/*.ts"], ignores: ["server/**/*.test.ts", "server/testing/**"], rules: restrict("server", [insideRule]) },
+  {
+    files: ["server/**/*.ts"],
+    ignores: ["server/**/*.test.ts", "server/testing/**"],
+    rules: restrict("server", [insideRule]),
+  },
   { files: ["web/**/*.{ts,vue}"], rules: restrict("web", [insideRule]) },
 );

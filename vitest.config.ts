@@ -21,6 +21,12 @@ export default defineConfig({
         },
       },
     ],
-    coverage: { provider: "v8", include: ["core/**/*.ts"], exclude: ["**/*.test.ts", "**/*.perf.ts", "core/testing/**"], reporter: ["text-summary"], thresholds: { lines: 95 } },
+    coverage: {
+      provider: "v8",
+      include: ["core/**/*.ts"],
+      exclude: ["**/*.test.ts", "**/*.perf.ts", "core/testing/**"],
+      reporter: ["text-summary"],
+      thresholds: { lines: 95 },
+    },
   },
 });

@@ -8,7 +8,9 @@ async function addLine(page: Page, text: string): Promise<void> {
   await expect(page.getByLabel("A new step")).toHaveValue("");
 }
 
-test("a recipe that comes with a material nobody has: it is put in the cabinet from where it is missing", async ({ page }) => {
+test("a recipe that comes with a material nobody has: it is put in the cabinet from where it is missing", async ({
+  page,
+}) => {
   await enterAs(page, "Maren Holt");
   await page.goto("/patterns/new");
   await page.getByLabel("Name", { exact: true }).fill("Tern Reef");
@@ -18,7 +20,9 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
     await page.getByText("Colours, weights, finish and the rest").click();
     await page.getByLabel("Pattern that it comes from").selectOption("slate-wisp");
     await page.getByRole("button", { name: "Take from it what is not given here" }).click();
-    await expect(page.getByRole("status").filter({ hasText: "Taken from Slate Wisp: " })).toContainText(/hook, sizes, finish, minutes a fly/);
+    await expect(page.getByRole("status").filter({ hasText: "Taken from Slate Wisp: " })).toContainText(
+      /hook, sizes, finish, minutes a fly/,
+    );
     await expect(page.getByLabel("Hook", { exact: true })).toHaveValue("W1");
     await expect(how(page, 6)).toBeVisible();
     await expect(page.getByText("Not complete")).toHaveCount(0);
@@ -42,8 +46,14 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   });
 
   await test.step("what is in doubt holds it back until it is confirmed", async () => {
-    await page.getByLabel(/^Not sure/).first().fill("down or fibre?");
-    await page.getByLabel(/^Not sure/).first().blur();
+    await page
+      .getByLabel(/^Not sure/)
+      .first()
+      .fill("down or fibre?");
+    await page
+      .getByLabel(/^Not sure/)
+      .first()
+      .blur();
     await expect(page.getByText("the tail was given with doubt: down or fibre?")).toBeVisible();
     await page.getByRole("button", { name: "Confirmed" }).click();
     await expect(page.getByText("the tail was given with doubt")).toHaveCount(0);
@@ -57,7 +67,9 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
     await page.getByLabel("bare from").fill("mid-shank");
     await page.getByLabel("bare to").fill("0.7 shank");
     await page.getByLabel("bare to").blur();
-    await expect(page.getByText(/“floss body” covers \d\.\d mm of the stretch from mid-shank to 0\.7 shank/)).toBeVisible();
+    await expect(
+      page.getByText(/“floss body” covers \d\.\d mm of the stretch from mid-shank to 0\.7 shank/),
+    ).toBeVisible();
     await page.getByRole("button", { name: "Take this stretch out" }).click();
     await expect(page.getByText(/covers \d\.\d mm of the stretch/)).toHaveCount(0);
   });
@@ -72,7 +84,9 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   await page.getByRole("button", { name: "Keep it" }).click();
   await expect(page.getByLabel("May it be promised?")).toHaveCount(0);
   await page.goto("/patterns/tern-reef");
-  await expect(page.getByText("grey goose fibre is custom: identify or replace it before this is promised.")).toBeVisible();
+  await expect(
+    page.getByText("grey goose fibre is custom: identify or replace it before this is promised."),
+  ).toBeVisible();
 
   await test.step("and takes no orders meanwhile: told while the order is typed", async () => {
     await page.goto("/orders");
@@ -104,7 +118,9 @@ test("a blend is mixed by parts, and never from itself", async ({ page }) => {
   await expect(part).toHaveCount(0);
 });
 
-test("dressed fuller, on another hook, of another material: quantities, weight and drawing follow", async ({ page }) => {
+test("dressed fuller, on another hook, of another material: quantities, weight and drawing follow", async ({
+  page,
+}) => {
   await enterAs(page, "Maren Holt");
   await page.goto("/patterns/mole-pier?size=6");
   const weight = page.getByRole("button", { name: "Working of the weight" });
@@ -124,7 +140,10 @@ test("dressed fuller, on another hook, of another material: quantities, weight a
 
   await page.goto("/patterns/copper-lodger?size=12");
   await page.getByText(/other hooks? would do at this size/).click();
-  await page.getByRole("button", { name: /See it on Yard Long Nymph|See it on/ }).first().click();
+  await page
+    .getByRole("button", { name: /See it on Yard Long Nymph|See it on/ })
+    .first()
+    .click();
   await expect(page.getByText(/in place of Yard Nymph/)).toBeVisible();
   await page.getByRole("button", { name: "Back to N1" }).click();
   await expect(page.getByText(/in place of Yard Nymph/)).toHaveCount(0);

@@ -3,7 +3,12 @@ import { join } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import { enterAs } from "./room";
 
-const demo = (id: string) => JSON.parse(readFileSync(join(import.meta.dirname, `../demo/patterns/${id}.json`), "utf8")) as { id: string; name: string; recipe: { hookModel: string } };
+const demo = (id: string) =>
+  JSON.parse(readFileSync(join(import.meta.dirname, `../demo/patterns/${id}.json`), "utf8")) as {
+    id: string;
+    name: string;
+    recipe: { hookModel: string };
+  };
 const how = (page: Page, n: number) => page.getByLabel(`How step ${n} is done`);
 const drawing = (page: Page) => page.getByTestId("drawing").locator("svg");
 async function addLine(page: Page, text: string): Promise<void> {
@@ -117,23 +122,45 @@ test("two sizes stand side by side, another bead and another way say what they c
   await page.getByLabel(/In place of tungsten bead/).selectOption("BD-B28");
   await expect(page.getByText(/^Add \d+ turns?\.$/)).toBeVisible();
   await page.goto("/patterns/quay-sparrow?size=12");
-  await expect(page.getByRole("row", { name: /Is the bundle carried on/ })).toContainText(/takes \d+ pheasant tail feather more/);
+  await expect(page.getByRole("row", { name: /Is the bundle carried on/ })).toContainText(
+    /takes \d+ pheasant tail feather more/,
+  );
   await page.getByRole("button", { name: /Take: cut, and tie a new bundle in/ }).click();
-  await expect(page.getByRole("row", { name: /Is the bundle carried on/ })).toContainText(/fold the ends back and wind them: saves \d+ pheasant tail feather/);
+  await expect(page.getByRole("row", { name: /Is the bundle carried on/ })).toContainText(
+    /fold the ends back and wind them: saves \d+ pheasant tail feather/,
+  );
 });
 
 test("a file that is not right is refused with every wrong path, and nothing of it is taken in", async ({ page }) => {
   await enterAs(page, "Maren Holt");
   await page.goto("/patterns");
-  const send = (content: unknown) => page.getByLabel("Take in a file").setInputFiles({ name: "patterns.json", mimeType: "application/json", buffer: Buffer.from(typeof content === "string" ? content : JSON.stringify(content)) });
+  const send = (content: unknown) =>
+    page
+      .getByLabel("Take in a file")
+      .setInputFiles({
+        name: "patterns.json",
+        mimeType: "application/json",
+        buffer: Buffer.from(typeof content === "string" ? content : JSON.stringify(content)),
+      });
   const good = demo("net-loft");
-  await send({ format: "kasten-patterns", version: 1, patterns: [{ ...good, id: "fresh", name: "Fresh", colour: "red" }, { ...good, id: "Not An Id" }] });
+  await send({
+    format: "kasten-patterns",
+    version: 1,
+    patterns: [
+      { ...good, id: "fresh", name: "Fresh", colour: "red" },
+      { ...good, id: "Not An Id" },
+    ],
+  });
   const alert = page.getByRole("alert");
   await expect(alert).toContainText("patterns.0");
   await expect(alert).toContainText("patterns.1.id");
   await send("{ not json");
   await expect(alert).toContainText("the file");
-  await send({ format: "kasten-patterns", version: 1, patterns: [{ ...good, id: "fresh", name: "Fresh", recipe: { ...good.recipe, hookModel: "ZZ" } }] });
+  await send({
+    format: "kasten-patterns",
+    version: 1,
+    patterns: [{ ...good, id: "fresh", name: "Fresh", recipe: { ...good.recipe, hookModel: "ZZ" } }],
+  });
   await expect(page.getByText(/No hook model “ZZ” is here/)).toBeVisible();
   await send({ format: "kasten-patterns", version: 1, patterns: [{ ...good, id: "fresh", name: "Fresh One" }] });
   await expect(page.getByRole("status").filter({ hasText: "1 new: Fresh One" })).toBeVisible();
@@ -159,7 +186,9 @@ test("measuring a hook tells what it would change, and what it changed", async (
 
 test("every batch has a bench card of one page, on A4 and on Letter", async ({ page }) => {
   await enterAs(page, "Maren Holt");
-  const { batches } = (await (await page.request.get("/api/batches")).json()) as { batches: { id: string; pattern: string; size: string }[] };
+  const { batches } = (await (await page.request.get("/api/batches")).json()) as {
+    batches: { id: string; pattern: string; size: string }[];
+  };
   const one = new Map(batches.map((b) => [b.pattern, b]));
   expect(one.size).toBeGreaterThan(8);
   for (const b of one.values()) {
@@ -172,6 +201,7 @@ test("every batch has a bench card of one page, on A4 and on Letter", async ({ p
   }
   await page.emulateMedia({ media: "print" });
   const shown = page.locator(".card");
-  for (const part of ["Steps", "Against the ruler", "Cut and count", "Beside the master fly"]) await expect(shown.getByRole("heading", { name: part })).toBeVisible();
+  for (const part of ["Steps", "Against the ruler", "Cut and count", "Beside the master fly"])
+    await expect(shown.getByRole("heading", { name: part })).toBeVisible();
   await expect(page.getByRole("navigation", { name: "Along the bench" })).toBeHidden();
 });

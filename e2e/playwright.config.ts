@@ -10,7 +10,14 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   reporter: [["list"]],
   outputDir: "../test-results",
-  webServer: { command: "node e2e/serve.mjs", cwd: "..", url: `http://127.0.0.1:${PORT}/api/health`, timeout: 60_000, env: { PORT: String(PORT) }, gracefulShutdown: { signal: "SIGTERM", timeout: 8000 } },
+  webServer: {
+    command: "node e2e/serve.mjs",
+    cwd: "..",
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    timeout: 60_000,
+    env: { PORT: String(PORT) },
+    gracefulShutdown: { signal: "SIGTERM", timeout: 8000 },
+  },
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
@@ -18,7 +25,15 @@ export default defineConfig({
     trace: "retain-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
     },
   },
 });

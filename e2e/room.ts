@@ -14,7 +14,11 @@ export async function settled(page: Page): Promise<void> {
   await page.waitForTimeout(250);
 }
 
-export const station = (page: Page, name: string) => page.getByRole("navigation", { name: "Along the bench" }).getByRole("link", { name: new RegExp(name) }).click();
+export const station = (page: Page, name: string) =>
+  page
+    .getByRole("navigation", { name: "Along the bench" })
+    .getByRole("link", { name: new RegExp(name) })
+    .click();
 export async function leave(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Sign out" }).click();
   await expect(page.getByText("Enter the demo room as")).toBeVisible();

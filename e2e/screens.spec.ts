@@ -2,17 +2,56 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { enterAs, settled } from "./room";
 
-const screens = ["/orders", "/batches", "/materials", "/plan", "/bench", "/box", "/patterns", "/patterns/copper-lodger", "/patterns/old-pilot", "/patterns/rope-walker/edit", "/patterns/new", "/stock", "/stock/HK-DRY-GZ", "/hooks", "/people", "/book"];
+const screens = [
+  "/orders",
+  "/batches",
+  "/materials",
+  "/plan",
+  "/bench",
+  "/box",
+  "/patterns",
+  "/patterns/copper-lodger",
+  "/patterns/old-pilot",
+  "/patterns/rope-walker/edit",
+  "/patterns/new",
+  "/stock",
+  "/stock/HK-DRY-GZ",
+  "/hooks",
+  "/people",
+  "/book",
+];
 
 test("every main screen passes WCAG 2.2 AA checks, in light and in dark", async ({ page }) => {
   test.setTimeout(600_000);
-  const wrong = (violations: { id: string; nodes: { target: unknown[] }[] }[]) => violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3).join(" | ")}`);
+  const wrong = (violations: { id: string; nodes: { target: unknown[] }[] }[]) =>
+    violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(" "))
+          .slice(0, 3)
+          .join(" | ")}`,
+    );
   /** Every rule in light; in dark what dark can change. */
   const check = async (name: string) => {
     await page.emulateMedia({ colorScheme: "light" });
-    expect.soft(wrong((await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze()).violations), name).toEqual([]);
+    expect
+      .soft(
+        wrong(
+          (await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze())
+            .violations,
+        ),
+        name,
+      )
+      .toEqual([]);
     await page.emulateMedia({ colorScheme: "dark" });
-    expect.soft(wrong((await new AxeBuilder({ page }).withRules(["color-contrast", "link-in-text-block"]).analyze()).violations), `${name}, dark`).toEqual([]);
+    expect
+      .soft(
+        wrong(
+          (await new AxeBuilder({ page }).withRules(["color-contrast", "link-in-text-block"]).analyze()).violations,
+        ),
+        `${name}, dark`,
+      )
+      .toEqual([]);
   };
   await page.goto("/");
   await expect(page.getByText("Enter the demo room as")).toBeVisible();
@@ -24,10 +63,20 @@ test("every main screen passes WCAG 2.2 AA checks, in light and in dark", async 
     await check(screen);
   }
   await page.goto("/batches");
-  await page.getByRole("row", { name: /Slate Wisp 12 slate/ }).getByRole("link").first().click();
-  await page.getByRole("button", { name: /Working of/ }).first().waitFor();
+  await page
+    .getByRole("row", { name: /Slate Wisp 12 slate/ })
+    .getByRole("link")
+    .first()
+    .click();
+  await page
+    .getByRole("button", { name: /Working of/ })
+    .first()
+    .waitFor();
   await check("a batch");
-  await page.getByRole("button", { name: /Working of/ }).first().click();
+  await page
+    .getByRole("button", { name: /Working of/ })
+    .first()
+    .click();
   await check("the working panel");
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Bench card" }).click();
@@ -49,7 +98,9 @@ test("every main screen passes WCAG 2.2 AA checks, in light and in dark", async 
 test("no screen stumbles while the answers are still on their way, with an order half typed", async ({ page }) => {
   const errors: string[] = [];
   page.on("pageerror", (e) => errors.push(`${page.url()} ${e.message}`));
-  page.on("console", (m) => { if (m.type() === "error") errors.push(`${page.url()} ${m.text()}`); });
+  page.on("console", (m) => {
+    if (m.type() === "error") errors.push(`${page.url()} ${m.text()}`);
+  });
   await enterAs(page, "Maren Holt");
   await page.goto("/orders");
   const text = page.getByLabel("Write an order in one line, or paste several");
@@ -75,7 +126,17 @@ test("bench and stock work on a phone", async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
   await enterAs(page, "Tobias Reek");
-  for (const screen of ["/bench", "/stock", "/stock/TH-70-OL", "/orders", "/batches", "/patterns", "/patterns/copper-lodger", "/patterns/rope-walker/edit", "/hooks"]) {
+  for (const screen of [
+    "/bench",
+    "/stock",
+    "/stock/TH-70-OL",
+    "/orders",
+    "/batches",
+    "/patterns",
+    "/patterns/copper-lodger",
+    "/patterns/rope-walker/edit",
+    "/hooks",
+  ]) {
     await page.goto(screen);
     await settled(page);
     expect(await page.evaluate("document.documentElement.scrollWidth"), screen).toBeLessThanOrEqual(390);
@@ -85,6 +146,7 @@ test("bench and stock work on a phone", async ({ browser }) => {
   const before = Number(await page.getByTestId("good").textContent());
   await page.getByRole("button", { name: /Good fly/ }).tap();
   await expect(page.getByTestId("good")).toHaveText(String(before + 1));
-  for (const name of [/Good fly/, /^Reject/, /^Undo/, /Next/]) expect((await page.getByRole("button", { name }).boundingBox())?.height).toBeGreaterThanOrEqual(44);
+  for (const name of [/Good fly/, /^Reject/, /^Undo/, /Next/])
+    expect((await page.getByRole("button", { name }).boundingBox())?.height).toBeGreaterThanOrEqual(44);
   await context.close();
 });

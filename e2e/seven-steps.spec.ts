@@ -4,7 +4,9 @@ import { enterAs, leave, station } from "./room";
 test("from a typed order to a boxed dozen", async ({ page }) => {
   const errors: string[] = [];
   page.on("pageerror", (e) => errors.push(e.message));
-  page.on("console", (m) => { if (m.type() === "error") errors.push(m.text()); });
+  page.on("console", (m) => {
+    if (m.type() === "error") errors.push(m.text());
+  });
 
   await test.step("1 write the order in one line, mend what was not understood, save it", async () => {
     await enterAs(page, "Petra Lund");
@@ -28,7 +30,10 @@ test("from a typed order to a boxed dozen", async ({ page }) => {
     const rows = page.getByRole("row", { name: /Copper Lodger 12 rust/ });
     await expect(rows).toHaveCount(1);
     await expect(rows.first()).toContainText("Hollow Mere Lodge");
-    await rows.first().getByRole("button", { name: /^Split/ }).click();
+    await rows
+      .first()
+      .getByRole("button", { name: /^Split/ })
+      .click();
     await page.getByRole("button", { name: "Split off" }).click();
     await expect(rows).toHaveCount(2);
     for (const row of await rows.all()) await row.getByRole("checkbox").check();
@@ -37,7 +42,11 @@ test("from a typed order to a boxed dozen", async ({ page }) => {
   });
 
   await test.step("3 open it: materials, the working of a number, the fly to scale", async () => {
-    await page.getByRole("row", { name: /Copper Lodger 12 rust/ }).getByRole("link").first().click();
+    await page
+      .getByRole("row", { name: /Copper Lodger 12 rust/ })
+      .getByRole("link")
+      .first()
+      .click();
     await expect(page.getByRole("heading", { level: 1, name: /^Batch \d+/ })).toBeVisible();
     await expect(page.getByRole("img", { name: "Copper Lodger, size 12, side view to scale" })).toBeVisible();
     await page.getByRole("button", { name: /Working of rib/ }).click();
@@ -99,7 +108,12 @@ test("from a typed order to a boxed dozen", async ({ page }) => {
     await station(page, "Orders");
     const row = page.getByRole("row", { name: /Copper Lodger 12, Copper Lodger 16/ });
     await row.getByRole("link").click();
-    for (const sentence of [/Petra Lund.*Wrote order/, /Ilse Farran|Maren Holt.*Flies of batch/, /Maren Holt.*Boxed 2 dz Copper Lodger 12/, /Sent parcel .* 1 dz of order/])
+    for (const sentence of [
+      /Petra Lund.*Wrote order/,
+      /Ilse Farran|Maren Holt.*Flies of batch/,
+      /Maren Holt.*Boxed 2 dz Copper Lodger 12/,
+      /Sent parcel .* 1 dz of order/,
+    ])
       await expect(page.getByRole("listitem").filter({ hasText: sentence }).first()).toBeVisible();
   });
   expect(errors).toEqual([]);

@@ -16,7 +16,10 @@ test.afterEach(async () => {
   await admin.end();
 });
 
-test("the database goes away for ten seconds: the screens say so, and nothing typed or tallied is lost", async ({ page, request }) => {
+test("the database goes away for ten seconds: the screens say so, and nothing typed or tallied is lost", async ({
+  page,
+  request,
+}) => {
   expect(process.env.TEST_POSTGRES, "npm test starts the PostgreSQL that this test sends away").toBeDefined();
   const admin = new pg.Client({ connectionString: process.env.TEST_POSTGRES });
   await admin.connect();

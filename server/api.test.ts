@@ -2,7 +2,18 @@ import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, inject, test, vi } from "vitest";
 import { readOrder } from "@kasten/core/orders";
 import { finishBatch, sendTallies } from "@kasten/contract/bench";
-import { donePrep, editBatch, listBatches, mergeBatches, pullBatch, readBatch, releaseBatch, reserveBatch, splitBatch, type Batch } from "@kasten/contract/batches";
+import {
+  donePrep,
+  editBatch,
+  listBatches,
+  mergeBatches,
+  pullBatch,
+  readBatch,
+  releaseBatch,
+  reserveBatch,
+  splitBatch,
+  type Batch,
+} from "@kasten/contract/batches";
 import { listFinished, waiting } from "@kasten/contract/book";
 import { boxFlies, listBox, sendParcel } from "@kasten/contract/box";
 import { measureHook } from "@kasten/contract/hooks";
@@ -28,12 +39,26 @@ afterAll(() => room.stop());
 /** An order as it would be typed. */
 async function typed(text: string): Promise<BodyOf<typeof addOrder>> {
   const c = await shop.ok(catalogue);
-  const read = readOrder(text, { today: c.today, customers: c.customers, seasons: c.settings.seasons, numberWords: {}, patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })) });
-  const lines = read.lines.map((l) => ({ pattern: l.pattern ?? "", variant: l.variant ?? "", form: l.form ?? "", size: l.size ?? "", flies: l.flies ?? 0 }));
+  const read = readOrder(text, {
+    today: c.today,
+    customers: c.customers,
+    seasons: c.settings.seasons,
+    numberWords: {},
+    patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
+  });
+  const lines = read.lines.map((l) => ({
+    pattern: l.pattern ?? "",
+    variant: l.variant ?? "",
+    form: l.form ?? "",
+    size: l.size ?? "",
+    flies: l.flies ?? 0,
+  }));
   return { text, customer: read.customer ?? "", due: read.due ?? "", note: "", lines, acceptsConflicts: false };
 }
 const batchesOf = async (line: { pattern: string; size: string; variant: string }): Promise<Batch[]> =>
-  (await owner.ok(listBatches)).batches.filter((b) => b.pattern === line.pattern && b.size === line.size && b.variant === line.variant);
+  (await owner.ok(listBatches)).batches.filter(
+    (b) => b.pattern === line.pattern && b.size === line.size && b.variant === line.variant,
+  );
 
 describe("the demo room", () => {
   test("is as large as a room is", async () => {
@@ -68,15 +93,27 @@ test("from the typed order to the box, each station with its own numbers", async
 
   const before = await owner.ok(readBatch, { params: { id: batch.id } });
   expect(before.held_back.length).toBeGreaterThan(0);
-  expect((await owner.send(releaseBatch, { params: { id: batch.id }, body: { version: before.version } })).status).toBe(422);
+  expect((await owner.send(releaseBatch, { params: { id: batch.id }, body: { version: before.version } })).status).toBe(
+    422,
+  );
   expect((await owner.ok(reserveBatch, { params: { id: batch.id } })).short).toEqual([]);
   const reserved = await owner.ok(readBatch, { params: { id: batch.id } });
-  for (const r of reserved.requirements) expect(r.reserved.reduce((n, x) => n + x.quantity, 0), r.key).toBe(r.issue);
+  for (const r of reserved.requirements)
+    expect(
+      r.reserved.reduce((n, x) => n + x.quantity, 0),
+      r.key,
+    ).toBe(r.issue);
   const wire = reserved.requirements.find((r) => r.component === "rib");
   expect(wire?.working.parts?.[0]?.parts?.[0]?.formula).toBe("Wind");
 
   await owner.ok(releaseBatch, { params: { id: batch.id }, body: { version: reserved.version } });
-  const tally = (kind: "good" | "reject", more = {}) => ({ id: randomUUID(), batch: batch.id, kind, at: new Date().toISOString(), ...more });
+  const tally = (kind: "good" | "reject", more = {}) => ({
+    id: randomUUID(),
+    batch: batch.id,
+    kind,
+    at: new Date().toISOString(),
+    ...more,
+  });
   const early = await tier.ok(sendTallies, { body: { tallies: [tally("good")] } });
   expect(early.refused[0]?.detail).toMatch(/has not been pulled/);
   const hooksBefore = (await owner.ok(readStock, { params: { id: "N1-10" } })).quantity;
@@ -84,31 +121,61 @@ test("from the typed order to the box, each station with its own numbers", async
   const hookIssue = reserved.requirements.find((r) => r.key === "hook")?.issue ?? 0;
   expect((await owner.ok(readStock, { params: { id: "N1-10" } })).quantity).toBe(hooksBefore - hookIssue);
 
-  const tallies = [...Array.from({ length: 50 }, () => tally("good")), tally("reject", { reason: "thread cut" }), tally("reject", { reason: "crowded eye" })];
+  const tallies = [
+    ...Array.from({ length: 50 }, () => tally("good")),
+    tally("reject", { reason: "thread cut" }),
+    tally("reject", { reason: "crowded eye" }),
+  ];
   await Promise.all([tier.ok(sendTallies, { body: { tallies } }), tier.ok(sendTallies, { body: { tallies } })]);
   const undone = tallies[51];
-  const counts = await tier.ok(sendTallies, { body: { tallies: [{ id: randomUUID(), batch: batch.id, kind: "undo", undoes: undone?.id, at: new Date().toISOString() }, ...tallies.slice(0, 5)] } });
+  const counts = await tier.ok(sendTallies, {
+    body: {
+      tallies: [
+        { id: randomUUID(), batch: batch.id, kind: "undo", undoes: undone?.id, at: new Date().toISOString() },
+        ...tallies.slice(0, 5),
+      ],
+    },
+  });
   expect(counts.counts).toEqual([{ batch: batch.id, good: 50, rejected: 1 }]);
 
   const tying = await owner.ok(readBatch, { params: { id: batch.id } });
   expect(tying.state).toBe("tying");
-  const tooMuch = await tier.send(finishBatch, { params: { id: batch.id }, body: { version: tying.version, uses: [{ key: "hook", used: hookIssue, scrapped: 1 }] } });
+  const tooMuch = await tier.send(finishBatch, {
+    params: { id: batch.id },
+    body: { version: tying.version, uses: [{ key: "hook", used: hookIssue, scrapped: 1 }] },
+  });
   expect(tooMuch.problem.detail).toMatch(/more than/);
-  await tier.ok(finishBatch, { params: { id: batch.id }, body: { version: tying.version, uses: [{ key: "hook", used: 51, scrapped: 1 }], minutes: 280 } });
+  await tier.ok(finishBatch, {
+    params: { id: batch.id },
+    body: { version: tying.version, uses: [{ key: "hook", used: 51, scrapped: 1 }], minutes: 280 },
+  });
   expect((await owner.ok(readStock, { params: { id: "N1-10" } })).quantity).toBe(hooksBefore - 52);
 
   const ready = await owner.ok(readOrderById, { params: { id: order.id } });
   expect(ready.lines[0]).toMatchObject({ ready: 48, inBatches: 0, boxed: 0 });
   const { fliesOnShelf } = await owner.ok(listStock);
-  expect(fliesOnShelf.find((f) => f.pattern === "lead-line" && f.size === "10")).toMatchObject({ quantity: 50, reserved: 48 });
-  expect((await shop.send(boxFlies, { body: { lines: [{ line: line.id, flies: 49 }] } })).problem.detail).toMatch(/48 flies .* are ready/);
+  expect(fliesOnShelf.find((f) => f.pattern === "lead-line" && f.size === "10")).toMatchObject({
+    quantity: 50,
+    reserved: 48,
+  });
+  expect((await shop.send(boxFlies, { body: { lines: [{ line: line.id, flies: 49 }] } })).problem.detail).toMatch(
+    /48 flies .* are ready/,
+  );
   const { parcel } = await shop.ok(boxFlies, { body: { lines: [{ line: line.id, flies: 24 }] } });
   await shop.ok(boxFlies, { body: { lines: [{ line: line.id, flies: 24 }] } });
-  expect((await shop.ok(listBox)).customers.find((c) => c.customer === "oxbow")?.parcel?.contents).toMatchObject([{ flies: 48 }]);
+  expect((await shop.ok(listBox)).customers.find((c) => c.customer === "oxbow")?.parcel?.contents).toMatchObject([
+    { flies: 48 },
+  ]);
   await shop.ok(sendParcel, { params: { id: parcel } });
   const closed = await owner.ok(readOrderById, { params: { id: order.id } });
   expect(closed.closedAt).not.toBeNull();
-  expect(closed.history.map((h) => [h.person, h.kind])).toEqual([["Petra Lund", "sent"], ["Petra Lund", "boxed"], ["Petra Lund", "boxed"], ["Ilse Farran", "ready"], ["Petra Lund", "written"]]);
+  expect(closed.history.map((h) => [h.person, h.kind])).toEqual([
+    ["Petra Lund", "sent"],
+    ["Petra Lund", "boxed"],
+    ["Petra Lund", "boxed"],
+    ["Ilse Farran", "ready"],
+    ["Petra Lund", "written"],
+  ]);
 
   const next = await shop.ok(addOrder, { body: await typed("1dz Lead Line 10 tan; Oxbow and Daughters, in 8 weeks") });
   expect(next.lines[0]).toMatchObject({ ready: 2, inBatches: 10 });
@@ -121,28 +188,63 @@ describe("orders", () => {
     const [a, b] = await Promise.all([shop.ok(addOrder, { body, key }), shop.ok(addOrder, { body, key })]);
     expect(a.number).toBe(b.number);
     expect((await shop.send(addOrder, { body: { ...body, note: "other" }, key })).problem.type).toBe("key-reused");
-    expect((await shop.raw("POST", "/api/orders", { body: JSON.stringify(body), headers: { "Content-Type": "application/json" } })).status).toBe(400);
+    expect(
+      (
+        await shop.raw("POST", "/api/orders", {
+          body: JSON.stringify(body),
+          headers: { "Content-Type": "application/json" },
+        })
+      ).status,
+    ).toBe(400);
   });
 
   test("two people at one order: the second is told what changed", async () => {
-    const order = await shop.ok(addOrder, { body: await typed("2dz Net Loft 12 grey; Mallow Strand Hotel, in 7 weeks") });
+    const order = await shop.ok(addOrder, {
+      body: await typed("2dz Net Loft 12 grey; Mallow Strand Hotel, in 7 weeks"),
+    });
     const line = order.lines[0];
-    const change = { text: order.text, customer: order.customer, due: order.due, note: "", acceptsConflicts: false, version: order.version };
-    const lines = (flies: number) => [{ id: line?.id, pattern: "net-loft", variant: "grey", form: "standard", size: "12", flies }];
+    const change = {
+      text: order.text,
+      customer: order.customer,
+      due: order.due,
+      note: "",
+      acceptsConflicts: false,
+      version: order.version,
+    };
+    const lines = (flies: number) => [
+      { id: line?.id, pattern: "net-loft", variant: "grey", form: "standard", size: "12", flies },
+    ];
     const first = await shop.ok(editOrder, { params: { id: order.id }, body: { ...change, lines: lines(36) } });
     expect(first.lines[0]?.inBatches).toBe(36);
     const second = await owner.send(editOrder, { params: { id: order.id }, body: { ...change, lines: lines(60) } });
     expect(second.status).toBe(409);
-    expect(second.problem.changes).toEqual([{ field: "lines", yours: "5 dz net-loft 12 grey", theirs: "3 dz net-loft 12 grey" }]);
-    await owner.ok(editOrder, { params: { id: order.id }, body: { ...change, version: second.problem.version ?? 0, lines: lines(12) } });
+    expect(second.problem.changes).toEqual([
+      { field: "lines", yours: "5 dz net-loft 12 grey", theirs: "3 dz net-loft 12 grey" },
+    ]);
+    await owner.ok(editOrder, {
+      params: { id: order.id },
+      body: { ...change, version: second.problem.version ?? 0, lines: lines(12) },
+    });
     await shop.ok(cancelOrder, { params: { id: order.id }, body: { version: first.version + 1 } });
-    const after = (await batchesOf({ pattern: "net-loft", size: "12", variant: "grey" })).flatMap((b) => b.claims).filter((c) => c.orderId === order.id);
+    const after = (await batchesOf({ pattern: "net-loft", size: "12", variant: "grey" }))
+      .flatMap((b) => b.claims)
+      .filter((c) => c.orderId === order.id);
     expect(after).toEqual([]);
   });
 
   const bad: [string, (b: BodyOf<typeof addOrder>) => object, number, RegExp][] = [
-    ["a pattern that is not there", (b) => ({ lines: [{ ...b.lines[0], pattern: "nothing" }] }), 422, /not in the book/],
-    ["a pattern that is incomplete", (b) => ({ lines: [{ ...b.lines[0], pattern: "old-pilot" }] }), 422, /cannot be promised yet: the hook is not named/],
+    [
+      "a pattern that is not there",
+      (b) => ({ lines: [{ ...b.lines[0], pattern: "nothing" }] }),
+      422,
+      /not in the book/,
+    ],
+    [
+      "a pattern that is incomplete",
+      (b) => ({ lines: [{ ...b.lines[0], pattern: "old-pilot" }] }),
+      422,
+      /cannot be promised yet: the hook is not named/,
+    ],
     ["a size outside the pattern", (b) => ({ lines: [{ ...b.lines[0], size: "4" }] }), 422, /10 to 16/],
     ["a size that is none", (b) => ({ lines: [{ ...b.lines[0], size: "4/7" }] }), 422, /not a hook size/],
     ["half a fly", (b) => ({ lines: [{ ...b.lines[0], flies: 1.5 }] }), 400, /whole/],
@@ -162,17 +264,23 @@ describe("orders", () => {
     const body = await typed("1dz Lead Line 12 pink; Hollow Mere Lodge, in 5 weeks");
     const refusal = await shop.send(addOrder, { body });
     expect(refusal.problem).toMatchObject({ type: "destination-forbids", detail: expect.stringContaining("lead") });
-    const barbed = await shop.send(addOrder, { body: await typed("1dz Slate Wisp 12 slate; Sedge Point Lodge, in 5 weeks") });
+    const barbed = await shop.send(addOrder, {
+      body: await typed("1dz Slate Wisp 12 slate; Sedge Point Lodge, in 5 weeks"),
+    });
     expect(barbed.problem.detail).toContain("barbed hook");
     expect((await shop.send(addOrder, { body: { ...body, acceptsConflicts: true } })).status).toBe(200);
   });
 
   test("promises the earliest day of each line with what holds it", async () => {
-    const { lines } = await shop.ok(promise, { body: { lines: [
-      { pattern: "copper-lodger", variant: "rust", form: "weighted", size: "12", flies: 24 },
-      { pattern: "tar-pupa", variant: "black", form: "standard", size: "16", flies: 120 },
-      { pattern: "old-pilot", variant: "claret", form: "standard", size: "12", flies: 12 },
-    ] } });
+    const { lines } = await shop.ok(promise, {
+      body: {
+        lines: [
+          { pattern: "copper-lodger", variant: "rust", form: "weighted", size: "12", flies: 24 },
+          { pattern: "tar-pupa", variant: "black", form: "standard", size: "16", flies: 120 },
+          { pattern: "old-pilot", variant: "claret", form: "standard", size: "12", flies: 12 },
+        ],
+      },
+    });
     const { today } = await shop.ok(catalogue);
     expect(lines[0]?.day && lines[0].day > today).toBe(true);
     expect(["hours", "drying"]).toContain(lines[0]?.holds);
@@ -187,16 +295,35 @@ describe("batches", () => {
     const sku = { pattern: "mole-pier", size: "10", variant: "black" };
     const [batch] = await batchesOf(sku);
     if (!batch) throw new Error("no batch");
-    const { id } = await owner.ok(splitBatch, { params: { id: batch.id }, body: { flies: 24, version: batch.version } });
-    expect((await batchesOf(sku)).map((b) => [b.owed, b.held])).toEqual([[36, true], [24, true]]);
-    expect((await owner.send(splitBatch, { params: { id: batch.id }, body: { flies: 12, version: batch.version } })).status).toBe(409);
+    const { id } = await owner.ok(splitBatch, {
+      params: { id: batch.id },
+      body: { flies: 24, version: batch.version },
+    });
+    expect((await batchesOf(sku)).map((b) => [b.owed, b.held])).toEqual([
+      [36, true],
+      [24, true],
+    ]);
+    expect(
+      (await owner.send(splitBatch, { params: { id: batch.id }, body: { flies: 12, version: batch.version } })).status,
+    ).toBe(409);
     await shop.ok(addOrder, { body: await typed("1dz Mole Pier 10 black; Quayhead Tackle, in 7 weeks") });
     expect((await batchesOf(sku)).map((b) => b.owed).sort()).toEqual([12, 24, 36]);
     const now = await batchesOf(sku);
-    await owner.ok(mergeBatches, { body: { batches: now.filter((b) => b.id === id || b.id === batch.id).map((b) => ({ id: b.id, version: b.version })) } });
+    await owner.ok(mergeBatches, {
+      body: {
+        batches: now.filter((b) => b.id === id || b.id === batch.id).map((b) => ({ id: b.id, version: b.version })),
+      },
+    });
     expect((await batchesOf(sku)).map((b) => b.owed).sort()).toEqual([12, 60]);
     const other = (await owner.ok(listBatches)).batches.find((b) => b.state === "planned" && b.pattern !== "mole-pier");
-    const mixed = await owner.send(mergeBatches, { body: { batches: [...(await batchesOf(sku)).slice(0, 1), ...(other ? [other] : [])].map((b) => ({ id: b.id, version: b.version })) } });
+    const mixed = await owner.send(mergeBatches, {
+      body: {
+        batches: [...(await batchesOf(sku)).slice(0, 1), ...(other ? [other] : [])].map((b) => ({
+          id: b.id,
+          version: b.version,
+        })),
+      },
+    });
     expect(mixed.problem.detail).toMatch(/same pattern/);
   });
 
@@ -204,7 +331,10 @@ describe("batches", () => {
     const [batch] = await batchesOf({ pattern: "rope-walker", size: "10", variant: "tan" });
     if (!batch) throw new Error("no batch");
     const made = await owner.ok(readBatch, { params: { id: batch.id } });
-    await owner.ok(editBatch, { params: { id: batch.id }, body: { version: made.version, buy: ["legs"], mode: "step by step" } });
+    await owner.ok(editBatch, {
+      params: { id: batch.id },
+      body: { version: made.version, buy: ["legs"], mode: "step by step" },
+    });
     const bought = await owner.ok(readBatch, { params: { id: batch.id } });
     const legs = (b: typeof made) => b.requirements.find((r) => r.component === "legs")?.material;
     expect([legs(made), legs(bought)]).toEqual(["FE-PHT", "LG-KNOT"]);
@@ -214,8 +344,13 @@ describe("batches", () => {
   });
 
   test("a station that is down holds back only the batches that need it", async () => {
-    const held = async (pattern: string, size: string, variant: string) => (await owner.ok(readBatch, { params: { id: (await batchesOf({ pattern, size, variant }))[0]?.id ?? "" } })).held_back.join(" ");
-    await room.source.query("UPDATE setting SET value = value || '{\"stationsDown\": [\"finishing\"]}' WHERE key = 'shop'");
+    const held = async (pattern: string, size: string, variant: string) =>
+      (
+        await owner.ok(readBatch, { params: { id: (await batchesOf({ pattern, size, variant }))[0]?.id ?? "" } })
+      ).held_back.join(" ");
+    await room.source.query(
+      "UPDATE setting SET value = value || '{\"stationsDown\": [\"finishing\"]}' WHERE key = 'shop'",
+    );
     expect(await held("tar-pupa", "14", "black")).toContain("The finishing station is down");
     expect(await held("dawn-bollard", "18", "grey")).not.toContain("is down");
     await room.source.query("UPDATE setting SET value = value || '{\"stationsDown\": []}' WHERE key = 'shop'");
@@ -232,7 +367,9 @@ describe("batches", () => {
     expect(blend.lotList).toHaveLength(1);
     expect(before - (await hare())).toBeCloseTo(0.7 * blend.quantity, -4);
     expect((await owner.ok(reserveBatch, { params: { id: batch.id } })).short).toEqual([]);
-    const need = (await owner.ok(readBatch, { params: { id: batch.id } })).requirements.find((r) => r.component === "thorax");
+    const need = (await owner.ok(readBatch, { params: { id: batch.id } })).requirements.find(
+      (r) => r.component === "thorax",
+    );
     expect(blend.quantity).toBeGreaterThan(need?.issue ?? Infinity);
   });
 });
@@ -241,20 +378,51 @@ describe("stock", () => {
   test("a delivery is a new lot, a count puts right by a movement, and a shortage goes", async () => {
     const short = async () => (await owner.ok(listNeeds)).needs.find((n) => n.material === "EY-DB-50")?.short ?? 0;
     expect(await short()).toBeGreaterThan(0);
-    await shop.ok(receiveStock, { params: { id: "EY-DB-50" }, body: { quantity: 50, lot: "late delivery", dyeLot: "", grade: "", side: null, barb: null, priceCents: 0, note: "" } });
+    await shop.ok(receiveStock, {
+      params: { id: "EY-DB-50" },
+      body: {
+        quantity: 50,
+        lot: "late delivery",
+        dyeLot: "",
+        grade: "",
+        side: null,
+        barb: null,
+        priceCents: 0,
+        note: "",
+      },
+    });
     expect(await short()).toBe(0);
-    const lot = (await owner.ok(readStock, { params: { id: "EY-DB-50" } })).lotList.find((l) => l.code === "late delivery");
-    await shop.ok(correctStock, { params: { id: "EY-DB-50" }, body: { lot: lot?.id ?? "", place: lot?.placeId ?? 0, counted: 47, note: "three broken in the bag" } });
+    const lot = (await owner.ok(readStock, { params: { id: "EY-DB-50" } })).lotList.find(
+      (l) => l.code === "late delivery",
+    );
+    await shop.ok(correctStock, {
+      params: { id: "EY-DB-50" },
+      body: { lot: lot?.id ?? "", place: lot?.placeId ?? 0, counted: 47, note: "three broken in the bag" },
+    });
     const after = await owner.ok(readStock, { params: { id: "EY-DB-50" } });
     expect(after.lotList.find((l) => l.code === "late delivery")?.quantity).toBe(47);
     expect(after.movements[0]).toMatchObject({ reason: "count corrected", quantity: 3, person: "Petra Lund" });
-    const twice = await shop.send(receiveStock, { params: { id: "EY-DB-50" }, body: { quantity: 5, lot: "late delivery", dyeLot: "", grade: "", side: null, barb: null, priceCents: 0, note: "" } });
+    const twice = await shop.send(receiveStock, {
+      params: { id: "EY-DB-50" },
+      body: {
+        quantity: 5,
+        lot: "late delivery",
+        dyeLot: "",
+        grade: "",
+        side: null,
+        barb: null,
+        priceCents: 0,
+        note: "",
+      },
+    });
     expect(twice.problem).toMatchObject({ status: 409, type: "taken" });
   });
 
   test("measuring a hook changes the quantities of its batches", async () => {
     const [batch] = await batchesOf({ pattern: "slate-wisp", size: "10", variant: "amber" });
-    const floss = async () => (await owner.ok(readBatch, { params: { id: batch?.id ?? "" } })).requirements.find((r) => r.component === "body")?.issue ?? 0;
+    const floss = async () =>
+      (await owner.ok(readBatch, { params: { id: batch?.id ?? "" } })).requirements.find((r) => r.component === "body")
+        ?.issue ?? 0;
     const before = await floss();
     await tier.ok(measureHook, { params: { id: "W1" }, body: { rows: [{ size: "10", shank: 12.6 }] } });
     expect(await floss()).toBeGreaterThan(before);
@@ -269,17 +437,34 @@ describe("who may", () => {
     const [batch] = (await owner.ok(listBatches)).batches;
     const no = await shop.send(reserveBatch, { params: { id: batch?.id ?? "" } });
     expect([no.status, no.problem.detail]).toEqual([403, expect.stringContaining("the owner or a tier")]);
-    expect((await tier.send(addOrder, { body: await typed("1dz Slate Wisp 16 slate; Ida Pellworth, in 5 weeks") })).status).toBe(403);
+    expect(
+      (await tier.send(addOrder, { body: await typed("1dz Slate Wisp 16 slate; Ida Pellworth, in 5 weeks") })).status,
+    ).toBe(403);
   });
 
   test("a password signs in, wrong ones are slowed down", async () => {
-    await owner.ok(addPerson, { body: { name: "Nele Brandt", login: "nele", password: "a long enough one", role: "tier", skills: [], hours: [], pace: 1, handed: "left", numberWords: {} } });
+    await owner.ok(addPerson, {
+      body: {
+        name: "Nele Brandt",
+        login: "nele",
+        password: "a long enough one",
+        role: "tier",
+        skills: [],
+        hours: [],
+        pace: 1,
+        handed: "left",
+        numberWords: {},
+      },
+    });
     const nele = new Client(room.base);
-    expect((await nele.ok(signIn, { body: { login: "NELE", password: "a long enough one" } })).person?.name).toBe("Nele Brandt");
+    expect((await nele.ok(signIn, { body: { login: "NELE", password: "a long enough one" } })).person?.name).toBe(
+      "Nele Brandt",
+    );
     expect((await nele.ok(me)).person?.name).toBe("Nele Brandt");
     const guess = new Client(room.base);
     const statuses = [];
-    for (let i = 0; i < 7; i++) statuses.push((await guess.send(signIn, { body: { login: "nele", password: `guess ${i}` } })).status);
+    for (let i = 0; i < 7; i++)
+      statuses.push((await guess.send(signIn, { body: { login: "nele", password: `guess ${i}` } })).status);
     expect(statuses).toEqual([401, 401, 401, 401, 401, 429, 429]);
   });
 
@@ -288,26 +473,43 @@ describe("who may", () => {
     if (!p) throw new Error("no jonas");
     const { id, login: _login, methods: _methods, ...rest } = p;
     await owner.ok(editPerson, { params: { id }, body: { ...rest, pace: 1.1 } });
-    expect((await owner.send(editPerson, { params: { id }, body: { ...rest, pace: 1.4 } })).problem.changes).toEqual([{ field: "pace", yours: "1.4", theirs: "1.1" }]);
+    expect((await owner.send(editPerson, { params: { id }, body: { ...rest, pace: 1.4 } })).problem.changes).toEqual([
+      { field: "pace", yours: "1.4", theirs: "1.1" },
+    ]);
   });
 });
 
 describe("over the wire", () => {
   test("a change from another site is refused, and so is what is no JSON or too much of it", async () => {
     const headers = { "Content-Type": "application/json", "Idempotency-Key": "k" };
-    expect((await shop.raw("POST", "/api/orders", { body: "{}", headers: { ...headers, Origin: "http://elsewhere.example" } })).status).toBe(403);
+    expect(
+      (
+        await shop.raw("POST", "/api/orders", {
+          body: "{}",
+          headers: { ...headers, Origin: "http://elsewhere.example" },
+        })
+      ).status,
+    ).toBe(403);
     expect((await shop.raw("POST", "/api/orders", { body: "{", headers })).status).toBe(400);
-    expect((await shop.raw("POST", "/api/orders", { body: JSON.stringify({ text: "x".repeat(600_000) }), headers })).status).toBe(413);
+    expect(
+      (await shop.raw("POST", "/api/orders", { body: JSON.stringify({ text: "x".repeat(600_000) }), headers })).status,
+    ).toBe(413);
     expect((await shop.raw("GET", "/api/nowhere")).headers.get("Content-Type")).toContain("application/problem+json");
   });
 
   test("the description is OpenAPI 3.1 with every request in it, and can be read as a page", async () => {
-    const document = (await (await shop.raw("GET", "/api/openapi.json")).json()) as { openapi: string; paths: Record<string, Record<string, { operationId: string }>>; components: { schemas: Record<string, unknown> } };
+    const document = (await (await shop.raw("GET", "/api/openapi.json")).json()) as {
+      openapi: string;
+      paths: Record<string, Record<string, { operationId: string }>>;
+      components: { schemas: Record<string, unknown> };
+    };
     expect(document.openapi).toBe("3.1.0");
     const ids = Object.values(document.paths).flatMap((p) => Object.values(p).map((o) => o.operationId));
     expect(ids).toContain("addOrder");
     expect(new Set(ids).size).toBe(ids.length);
-    const references = [...JSON.stringify(document).matchAll(/"#\/components\/schemas\/(\w+)"/g)].map((m) => m[1] ?? "");
+    const references = [...JSON.stringify(document).matchAll(/"#\/components\/schemas\/(\w+)"/g)].map(
+      (m) => m[1] ?? "",
+    );
     expect(references.length).toBeGreaterThan(0);
     for (const name of references) expect(document.components.schemas[name], name).toBeDefined();
     expect(await (await shop.raw("GET", "/api/docs")).text()).toContain("POST /api/orders");
@@ -317,14 +519,24 @@ describe("over the wire", () => {
     const response = await shop.raw("GET", "/api/health");
     expect(response.headers.get("Content-Security-Policy")).toContain("script-src 'self'");
     expect(response.headers.get("X-Powered-By")).toBeNull();
-    expect(await response.json()).toMatchObject({ ok: true, database: "up", version: "test", migration: expect.stringContaining("Second") });
+    expect(await response.json()).toMatchObject({
+      ok: true,
+      database: "up",
+      version: "test",
+      migration: expect.stringContaining("Second"),
+    });
   });
 
   test("materials come as CSV that no spreadsheet takes for a formula", async () => {
     const [batch] = (await owner.ok(listBatches)).batches;
     const text = await (await owner.raw("GET", `/api/batches/${batch?.id}/materials.csv`)).text();
     expect(text.split("\r\n")[0]).toBe("batch,role,material,name,side,per_fly,unit,net,issue,words,lots");
-    expect(text.split("\r\n").slice(1).every((l) => !/(^|,)[=+@]/.test(l))).toBe(true);
+    expect(
+      text
+        .split("\r\n")
+        .slice(1)
+        .every((l) => !/(^|,)[=+@]/.test(l)),
+    ).toBe(true);
   });
 
   test("each read takes as many queries with more orders as with few", async () => {
@@ -339,7 +551,11 @@ describe("over the wire", () => {
       return counts;
     };
     const few = await count();
-    for (const text of ["2dz Slate Wisp 16 amber, 3dz Tar Pupa 18 red, 2dz Net Loft 14 cream; Quayhead Tackle, in 9 weeks", "3dz Mole Pier 8 natural, 2dz Lead Line 14 pink; Oxbow and Daughters, in 9 weeks"]) await shop.ok(addOrder, { body: await typed(text) });
+    for (const text of [
+      "2dz Slate Wisp 16 amber, 3dz Tar Pupa 18 red, 2dz Net Loft 14 cream; Quayhead Tackle, in 9 weeks",
+      "3dz Mole Pier 8 natural, 2dz Lead Line 14 pink; Oxbow and Daughters, in 9 weeks",
+    ])
+      await shop.ok(addOrder, { body: await typed(text) });
     expect(await count()).toEqual(few);
     spy.mockRestore();
     expect(Math.max(...Object.values(few))).toBeLessThanOrEqual(20);

@@ -45,7 +45,9 @@ export interface AppOptions {
 
 /** Shared by all servers on one database: made at the first start, kept there, never committed. */
 async function sessionSecret(source: DataSource): Promise<string> {
-  await source.query("INSERT INTO setting (key, value) VALUES ('session secret', $1) ON CONFLICT DO NOTHING", [JSON.stringify(randomBytes(32).toString("base64url"))]);
+  await source.query("INSERT INTO setting (key, value) VALUES ('session secret', $1) ON CONFLICT DO NOTHING", [
+    JSON.stringify(randomBytes(32).toString("base64url")),
+  ]);
   const kept = await row<{ value: string }>(source.manager, "SELECT value FROM setting WHERE key = 'session secret'");
   return kept?.value ?? "";
 }
@@ -57,18 +59,57 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", options.trustProxy ? 1 : false);
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/health" }, serializers: { req: (r: { method: string; url: string }) => ({ method: r.method, url: r.url }), res: (r: { statusCode: number }) => ({ status: r.statusCode }) } }));
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/health" },
+      serializers: {
+        req: (r: { method: string; url: string }) => ({ method: r.method, url: r.url }),
+        res: (r: { statusCode: number }) => ({ status: r.statusCode }),
+      },
+    }),
+  );
   app.use(headers);
-  app.use(compression({ filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response) }));
-  app.use("/api", rateLimit({ windowMs: 60_000, limit: options.requestsPerMinute ?? 1200, standardHeaders: "draft-8", legacyHeaders: false, handler: () => { throw new Problem(429, "too-many-requests", "Too many requests", "Too many requests in a minute. Wait a little."); } }));
+  app.use(
+    compression({
+      filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response),
+    }),
+  );
+  app.use(
+    "/api",
+    rateLimit({
+      windowMs: 60_000,
+      limit: options.requestsPerMinute ?? 1200,
+      standardHeaders: "draft-8",
+      legacyHeaders: false,
+      handler: () => {
+        throw new Problem(
+          429,
+          "too-many-requests",
+          "Too many requests",
+          "Too many requests in a minute. Wait a little.",
+        );
+      },
+    }),
+  );
   openRoutes(app, options);
   app.use("/api", smallBodies, sameOrigin);
   const Store = connectPgSimple(session);
   app.use(
     "/api",
     session({
-      store: new Store({ pool: sessions, tableName: "session", createTableIfMissing: false, pruneSessionInterval: 3600, errorLog: (...args: unknown[]) => log.warn({ args: args.map(String) }, "session store") }),
-      name: "kasten", secret: await sessionSecret(source), resave: false, saveUninitialized: false, rolling: false,
+      store: new Store({
+        pool: sessions,
+        tableName: "session",
+        createTableIfMissing: false,
+        pruneSessionInterval: 3600,
+        errorLog: (...args: unknown[]) => log.warn({ args: args.map(String) }, "session store"),
+      }),
+      name: "kasten",
+      secret: await sessionSecret(source),
+      resave: false,
+      saveUninitialized: false,
+      rolling: false,
       cookie: { httpOnly: true, sameSite: "strict", secure: "auto", maxAge: 14 * 24 * 3600 * 1000 },
     }),
   );
@@ -104,10 +145,24 @@ function roomRoutes(app: express.Express, options: AppOptions): void {
   const api = express.Router();
   api.post("/session", slowSignIn(source));
   const register = registrar(api, source);
-  for (const routes of [teamRoutes, patternRoutes, hookRoutes, orderRoutes, batchRoutes, materialRoutes, stockRoutes, scheduleRoutes, benchRoutes, boxRoutes, bookRoutes]) routes(register);
+  for (const routes of [
+    teamRoutes,
+    patternRoutes,
+    hookRoutes,
+    orderRoutes,
+    batchRoutes,
+    materialRoutes,
+    stockRoutes,
+    scheduleRoutes,
+    benchRoutes,
+    boxRoutes,
+    bookRoutes,
+  ])
+    routes(register);
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await personById(source.manager, request.session.person) : undefined;
-    if (!person || !mayDo(person.role, "see the room")) throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first.");
+    if (!person || !mayDo(person.role, "see the room"))
+      throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first.");
   };
   api.get("/live", async (request, response) => {
     await signedIn(request);
@@ -125,31 +180,52 @@ function roomRoutes(app: express.Express, options: AppOptions): void {
 function serveWeb(app: express.Express, web: string): void {
   app.use("/assets", express.static(join(web, "assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(web, { index: false }));
-  app.get(/^\/(?!api\/).*/, (_request, response) => response.set("Cache-Control", "no-cache").sendFile(join(web, "index.html")));
+  app.get(/^\/(?!api\/).*/, (_request, response) =>
+    response.set("Cache-Control", "no-cache").sendFile(join(web, "index.html")),
+  );
 }
 
-const problems = (log: Logger) => (error: unknown, request: Request, response: Response, _next: NextFunction): void => {
-  const known = problemOf(error) ?? bodyProblem(error);
-  if (!known) (request.log ?? log).error({ error: error instanceof Error ? { message: error.message, stack: error.stack } : error }, "unexpected");
-  const details = known ?? { type: "unexpected", title: "Something went wrong", status: 500, detail: "Something went wrong on the server. What you typed is kept; try again, and tell the owner if it stays." };
-  if (response.headersSent) return void response.end();
-  response.status(details.status).type("application/problem+json").send(JSON.stringify(details));
-};
+const problems =
+  (log: Logger) =>
+  (error: unknown, request: Request, response: Response, _next: NextFunction): void => {
+    const known = problemOf(error) ?? bodyProblem(error);
+    if (!known)
+      (request.log ?? log).error(
+        { error: error instanceof Error ? { message: error.message, stack: error.stack } : error },
+        "unexpected",
+      );
+    const details = known ?? {
+      type: "unexpected",
+      title: "Something went wrong",
+      status: 500,
+      detail: "Something went wrong on the server. What you typed is kept; try again, and tell the owner if it stays.",
+    };
+    if (response.headersSent) return void response.end();
+    response.status(details.status).type("application/problem+json").send(JSON.stringify(details));
+  };
 
 const FILES = "/patterns/file";
 const small = express.json({ limit: "512kb" });
 /** What is sent is small; only a book of patterns is a file, and that is read once it is known who sends it. */
-const smallBodies: express.RequestHandler = (request, response, next) => (request.path === FILES ? next() : small(request, response, next));
+const smallBodies: express.RequestHandler = (request, response, next) =>
+  request.path === FILES ? next() : small(request, response, next);
 const signedIn: express.RequestHandler = (request, _response, next) => {
-  if (!request.session.person) throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first; the file is still where it was.");
+  if (!request.session.person)
+    throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first; the file is still where it was.");
   next();
 };
 
 /** Errors of the JSON reader: too large, or not JSON. */
 function bodyProblem(error: unknown) {
   const type = (error as { type?: string }).type;
-  if (type === "entity.too.large") return { type: "too-large", title: "Too large", status: 413, detail: "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts." };
-  if (type === "entity.parse.failed") return { type: "not-json", title: "Not JSON", status: 400, detail: "The request is not valid JSON." };
+  if (type === "entity.too.large")
+    return {
+      type: "too-large",
+      title: "Too large",
+      status: 413,
+      detail: "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts.",
+    };
+  if (type === "entity.parse.failed")
+    return { type: "not-json", title: "Not JSON", status: 400, detail: "The request is not valid JSON." };
   return undefined;
 }
-

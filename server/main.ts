@@ -11,7 +11,8 @@ import { setUpCode } from "./team";
 const root = process.env.KASTEN_ROOT ?? process.cwd();
 const log = pino({ level: process.env.LOG_LEVEL ?? "warn" });
 const databaseUrl = process.env.DATABASE_URL;
-if (!databaseUrl) throw new Error("Set DATABASE_URL to a PostgreSQL database, or start with npm start, which brings its own.");
+if (!databaseUrl)
+  throw new Error("Set DATABASE_URL to a PostgreSQL database, or start with npm start, which brings its own.");
 
 const WANTED_PORT = 4680;
 const PORT_TRIES = 50;
@@ -20,7 +21,9 @@ const PORT_TRIES = 50;
 async function listen(server: Server, wanted: number, host: string): Promise<number> {
   for (let port = wanted; port < wanted + PORT_TRIES; port++) {
     const taken = await new Promise<boolean>((resolve, reject) => {
-      server.once("error", (error: NodeJS.ErrnoException) => (error.code === "EADDRINUSE" ? resolve(true) : reject(error)));
+      server.once("error", (error: NodeJS.ErrnoException) =>
+        error.code === "EADDRINUSE" ? resolve(true) : reject(error),
+      );
       server.listen(port, host, () => resolve(false));
     });
     server.removeAllListeners("error");
@@ -36,12 +39,19 @@ const nobody = await row<{ n: number }>(source.manager, "SELECT count(*)::int AS
 if (nobody?.n === 0 && process.env.KASTEN_DEMO) {
   console.log("Loading the demo room …");
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
-} else if (nobody?.n === 0) console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
+} else if (nobody?.n === 0)
+  console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
 await live.open();
 
 const { version } = JSON.parse(readFileSync(join(root, "package.json"), "utf8")) as { version: string };
 const { app, close } = await buildApp({
-  source, databaseUrl, live, log, version, web: join(root, "web/dist"), trustProxy: process.env.TRUST_PROXY === "1",
+  source,
+  databaseUrl,
+  live,
+  log,
+  version,
+  web: join(root, "web/dist"),
+  trustProxy: process.env.TRUST_PROXY === "1",
   ...(process.env.REQUESTS_PER_MINUTE && { requestsPerMinute: Number(process.env.REQUESTS_PER_MINUTE) }),
 });
 const server = createServer(app);

@@ -6,11 +6,17 @@ import { programsFolder, startPostgres } from "./lib/postgres.mjs";
 
 /** npm run backup [file]: the whole database into one file, consistent while the room works on. */
 ensureModules();
-const file = resolve(process.argv[2] ?? join(root, ".data/backups", `kasten-${new Date().toISOString().replace(/[:.]/g, "-")}.dump`));
+const file = resolve(
+  process.argv[2] ?? join(root, ".data/backups", `kasten-${new Date().toISOString().replace(/[:.]/g, "-")}.dump`),
+);
 mkdirSync(dirname(file), { recursive: true });
 const database = process.env.DATABASE_URL ? undefined : await startPostgres("postgres");
 const url = process.env.DATABASE_URL ?? database.url("kasten");
-const dump = spawnSync(join(database?.bin ?? programsFolder(), "pg_dump"), ["--format=custom", "--no-owner", "--no-privileges", `--file=${file}`, `--dbname=${url}`], { stdio: ["ignore", "inherit", "inherit"], cwd: "/" });
+const dump = spawnSync(
+  join(database?.bin ?? programsFolder(), "pg_dump"),
+  ["--format=custom", "--no-owner", "--no-privileges", `--file=${file}`, `--dbname=${url}`],
+  { stdio: ["ignore", "inherit", "inherit"], cwd: "/" },
+);
 await database?.stop();
 if (dump.status !== 0) {
   console.error("The backup failed; nothing can be relied on in that file.");

@@ -8,7 +8,14 @@ ensureModules();
 const database = process.env.DATABASE_URL ? undefined : await startPostgres("postgres");
 database?.createDatabase("kasten");
 const port = process.env.PORT ?? "4680";
-const env = { ...process.env, DATABASE_URL: process.env.DATABASE_URL ?? database.url("kasten"), KASTEN_ROOT: root, KASTEN_DEMO: join(root, "demo"), PORT: port, KASTEN_API: `http://127.0.0.1:${port}` };
+const env = {
+  ...process.env,
+  DATABASE_URL: process.env.DATABASE_URL ?? database.url("kasten"),
+  KASTEN_ROOT: root,
+  KASTEN_DEMO: join(root, "demo"),
+  PORT: port,
+  KASTEN_API: `http://127.0.0.1:${port}`,
+};
 const children = [
   spawn("npx", ["tsx", "watch", "--clear-screen=false", "server/main.ts"], { cwd: root, stdio: "inherit", env }),
   spawn("npx", ["vite", "web", "--host", "127.0.0.1"], { cwd: root, stdio: "inherit", env }),

@@ -4,7 +4,9 @@ import { ensureModules, output, root, run } from "./lib/run.mjs";
 /** npm run perf: every *.perf.ts, built as the server is built, one after another; they print ratios and sizes and judge nothing. */
 ensureModules();
 const { bundleNode } = await import("./lib/bundle.mjs");
-const files = (output("git", ["ls-files", "--cached", "--others", "--exclude-standard", "*.perf.ts"]) ?? "").split("\n").filter(Boolean);
+const files = (output("git", ["ls-files", "--cached", "--others", "--exclude-standard", "*.perf.ts"]) ?? "")
+  .split("\n")
+  .filter(Boolean);
 for (const file of files) {
   const built = join(root, "server/dist/perf", file.replace(/[/.]/g, "-").replace(/-ts$/, ".js"));
   await bundleNode(join(root, file), built);

@@ -15,8 +15,18 @@ const database = process.env.DATABASE_URL ? undefined : await startPostgres("pos
 database?.createDatabase("kasten");
 const url = process.env.DATABASE_URL ?? database.url("kasten");
 const bin = database?.bin ?? programsFolder();
-const emptied = spawnSync(join(bin, "psql"), ["-q", "-v", "ON_ERROR_STOP=1", `--dbname=${url}`, "-c", "DROP SCHEMA public CASCADE; CREATE SCHEMA public;"], { stdio: ["ignore", "ignore", "inherit"], cwd: "/" });
-const restored = emptied.status === 0 && spawnSync(join(bin, "pg_restore"), ["--exit-on-error", "--single-transaction", "--no-owner", "--no-privileges", `--dbname=${url}`, file], { stdio: ["ignore", "inherit", "inherit"], cwd: "/" });
+const emptied = spawnSync(
+  join(bin, "psql"),
+  ["-q", "-v", "ON_ERROR_STOP=1", `--dbname=${url}`, "-c", "DROP SCHEMA public CASCADE; CREATE SCHEMA public;"],
+  { stdio: ["ignore", "ignore", "inherit"], cwd: "/" },
+);
+const restored =
+  emptied.status === 0 &&
+  spawnSync(
+    join(bin, "pg_restore"),
+    ["--exit-on-error", "--single-transaction", "--no-owner", "--no-privileges", `--dbname=${url}`, file],
+    { stdio: ["ignore", "inherit", "inherit"], cwd: "/" },
+  );
 await database?.stop();
 if (!restored || restored.status !== 0) {
   console.error("The restore failed. The database is not to be used until a restore succeeds.");

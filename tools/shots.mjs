@@ -13,15 +13,32 @@ const folder = join(root, "docs/screenshots");
 mkdirSync(folder, { recursive: true });
 const PORT = "4695";
 const base = `http://127.0.0.1:${PORT}`;
-const server = spawn(process.execPath, ["e2e/serve.mjs"], { cwd: root, stdio: "inherit", env: { ...process.env, PORT, E2E_DATABASE: "shots_room" } });
+const server = spawn(process.execPath, ["e2e/serve.mjs"], {
+  cwd: root,
+  stdio: "inherit",
+  env: { ...process.env, PORT, E2E_DATABASE: "shots_room" },
+});
 for (let i = 0; i < 240; i++) {
   if ((await fetch(`${base}/api/health`).catch(() => undefined))?.ok) break;
   await new Promise((r) => setTimeout(r, 250));
 }
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] });
+const browser = await chromium.launch({
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+});
 
 async function enter(options) {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: "Europe/Berlin", ...options })).newPage();
+  const page = await (
+    await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: "Europe/Berlin", ...options })
+  ).newPage();
   await page.goto(base);
   await page.getByRole("button", { name: /Maren Holt/ }).click();
   await page.getByRole("navigation", { name: "Along the bench" }).waitFor();
@@ -38,10 +55,19 @@ async function shot(page, path, name, before) {
 
 async function all() {
   const page = await enter({});
-  await shot(page, "/orders", "orders", () => page.fill("#order-text", "6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar"));
+  await shot(page, "/orders", "orders", () =>
+    page.fill(
+      "#order-text",
+      "6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar",
+    ),
+  );
   await page.fill("#order-text", "");
   await shot(page, "/batches", "batches");
-  await page.getByRole("row", { name: /Copper Lodger 14 olive/ }).getByRole("link").first().click();
+  await page
+    .getByRole("row", { name: /Copper Lodger 14 olive/ })
+    .getByRole("link")
+    .first()
+    .click();
   await shot(page, undefined, "batch");
   await page.getByRole("button", { name: /Working of rib/ }).click();
   await shot(page, undefined, "working");
@@ -53,7 +79,17 @@ async function all() {
   await page.getByRole("link", { name: "Pull sheet" }).click();
   await page.getByRole("heading", { name: /Pull sheet/ }).waitFor();
   await shot(page, undefined, "pull-sheet");
-  for (const [path, name] of [["/materials", "materials"], ["/plan", "plan"], ["/box", "box"], ["/patterns", "patterns"], ["/stock", "stock"], ["/hooks", "hooks"], ["/people", "people"], ["/book", "book"]]) await shot(page, path, name);
+  for (const [path, name] of [
+    ["/materials", "materials"],
+    ["/plan", "plan"],
+    ["/box", "box"],
+    ["/patterns", "patterns"],
+    ["/stock", "stock"],
+    ["/hooks", "hooks"],
+    ["/people", "people"],
+    ["/book", "book"],
+  ])
+    await shot(page, path, name);
   await page.goto(`${base}/patterns/quay-sparrow/edit`);
   await page.getByLabel("How step 3 is done").fill("a few fibres, = 0.6 shank");
   await shot(page, undefined, "editor");

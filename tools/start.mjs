@@ -16,8 +16,19 @@ if (!url) {
   database.createDatabase("kasten");
   url = database.url("kasten");
 }
-const demo = process.env.KASTEN_DEMO === "off" || process.env.DATABASE_URL ? (process.env.KASTEN_DEMO ?? "off") : join(root, "demo");
-const server = runNode(join(root, "server/dist/main.js"), [], { env: { ...process.env, NODE_ENV: "production", DATABASE_URL: url, KASTEN_ROOT: root, ...(demo === "off" ? { KASTEN_DEMO: "" } : { KASTEN_DEMO: demo === "on" ? join(root, "demo") : demo }) } });
+const demo =
+  process.env.KASTEN_DEMO === "off" || process.env.DATABASE_URL
+    ? (process.env.KASTEN_DEMO ?? "off")
+    : join(root, "demo");
+const server = runNode(join(root, "server/dist/main.js"), [], {
+  env: {
+    ...process.env,
+    NODE_ENV: "production",
+    DATABASE_URL: url,
+    KASTEN_ROOT: root,
+    ...(demo === "off" ? { KASTEN_DEMO: "" } : { KASTEN_DEMO: demo === "on" ? join(root, "demo") : demo }),
+  },
+});
 for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => server.kill("SIGTERM"));
 server.on("exit", async (code) => {
   await database?.stop();

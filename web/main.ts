@@ -7,4 +7,8 @@ import { router } from "./router";
 import "./styles/tokens.css";
 
 applyTheme();
-createApp(App).use(createPinia()).use(PiniaColada, { queryOptions: { staleTime: 15_000 } }).use(router).mount("#app");
+createApp(App)
+  .use(createPinia())
+  .use(PiniaColada, { queryOptions: { staleTime: 15_000 } })
+  .use(router)
+  .mount("#app");

@@ -37,7 +37,12 @@ export const router = createRouter({
     { path: "/box", name: "box", component: () => import("./box/BoxView.vue") },
     { path: "/patterns", name: "patterns", component: () => import("./patterns/PatternsView.vue") },
     { path: "/patterns/new", name: "new pattern", component: () => import("./patterns/EditorPage.vue") },
-    { path: "/patterns/:id/edit", name: "edit pattern", component: () => import("./patterns/EditorPage.vue"), props: true },
+    {
+      path: "/patterns/:id/edit",
+      name: "edit pattern",
+      component: () => import("./patterns/EditorPage.vue"),
+      props: true,
+    },
     { path: "/patterns/:id", name: "pattern", component: () => import("./patterns/PatternPage.vue"), props: true },
     { path: "/stock", name: "stock", component: () => import("./stock/StockView.vue") },
     { path: "/stock/:id", name: "material", component: () => import("./stock/StockPage.vue"), props: true },

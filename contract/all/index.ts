@@ -13,6 +13,15 @@ import { teamEndpoints } from "../team";
 
 /** Every request that the server answers. */
 export const endpoints: AnyEndpoint[] = [
-  ...teamEndpoints, ...patternEndpoints, ...hookEndpoints, ...orderEndpoints, ...batchEndpoints, ...materialEndpoints, ...stockEndpoints, ...scheduleEndpoints,
-  ...benchEndpoints, ...boxEndpoints, ...bookEndpoints,
+  ...teamEndpoints,
+  ...patternEndpoints,
+  ...hookEndpoints,
+  ...orderEndpoints,
+  ...batchEndpoints,
+  ...materialEndpoints,
+  ...stockEndpoints,
+  ...scheduleEndpoints,
+  ...benchEndpoints,
+  ...boxEndpoints,
+  ...bookEndpoints,
 ];

@@ -7,19 +7,62 @@ export const batchStates = ["planned", "released", "pulled", "tying", "finished"
 export const batchModes = ["fly by fly", "step by step"] as const;
 
 export const batchSchema = skuSchema.extend({
-  id: z.uuid(), number: z.number().int(), patternName: z.string(), patternVersion: z.number().int(), state: z.enum(batchStates), held: z.boolean(), mode: z.enum(batchModes),
+  id: z.uuid(),
+  number: z.number().int(),
+  patternName: z.string(),
+  patternVersion: z.number().int(),
+  state: z.enum(batchStates),
+  held: z.boolean(),
+  mode: z.enum(batchModes),
   buy: z.array(z.string()),
   /** Schools that differ from the pattern's, as "step/question"; optional parts left out; alternates taken, by component. */
-  methods: z.record(z.string(), z.string()), leave: z.array(z.string()), use: z.record(z.string(), z.string()), mixLots: z.boolean(), owed: z.number().int(), starts: z.number().int(), due: isoDay, version: z.number().int(),
-  good: z.number().int(), rejected: z.number().int(), minutes: z.number(),
-  claims: z.array(z.object({ line: z.uuid(), order: z.number().int(), orderId: z.uuid(), customer: z.string(), due: isoDay, flies: z.number().int() })),
+  methods: z.record(z.string(), z.string()),
+  leave: z.array(z.string()),
+  use: z.record(z.string(), z.string()),
+  mixLots: z.boolean(),
+  owed: z.number().int(),
+  starts: z.number().int(),
+  due: isoDay,
+  version: z.number().int(),
+  good: z.number().int(),
+  rejected: z.number().int(),
+  minutes: z.number(),
+  claims: z.array(
+    z.object({
+      line: z.uuid(),
+      order: z.number().int(),
+      orderId: z.uuid(),
+      customer: z.string(),
+      due: isoDay,
+      flies: z.number().int(),
+    }),
+  ),
 });
 export type Batch = z.infer<typeof batchSchema>;
 
-export const prepSchema = z.object({ kind: z.enum(prepKinds), component: z.string(), title: z.string(), station: z.string().nullable(), units: z.number(), minutes: z.number(), done: z.boolean(), doneBy: z.string().nullable() });
+export const prepSchema = z.object({
+  kind: z.enum(prepKinds),
+  component: z.string(),
+  title: z.string(),
+  station: z.string().nullable(),
+  units: z.number(),
+  minutes: z.number(),
+  done: z.boolean(),
+  doneBy: z.string().nullable(),
+});
 export const batchDetailSchema = batchSchema.extend({
-  requirements: z.array(requirementSchema), prep: z.array(prepSchema), held_back: z.array(z.string()), history: z.array(eventSchema),
-  startsWorking: z.object({ owed: z.number(), good: z.number(), bad: z.number(), level: z.number(), chance: z.number(), batches: z.number() }),
+  requirements: z.array(requirementSchema),
+  prep: z.array(prepSchema),
+  held_back: z.array(z.string()),
+  history: z.array(eventSchema),
+  startsWorking: z.object({
+    owed: z.number(),
+    good: z.number(),
+    bad: z.number(),
+    level: z.number(),
+    chance: z.number(),
+    batches: z.number(),
+  }),
   buyable: z.array(z.object({ component: z.string(), role: z.string(), bought: z.string(), makeMinutes: z.number() })),
   cautions: z.array(z.string()),
   /** The newest version of the pattern, which may be newer than the one that the batch is bound to. */
@@ -29,18 +72,130 @@ export type BatchDetail = z.infer<typeof batchDetailSchema>;
 
 const base = { room: "batches", params: uuidParams, query: none };
 const withVersion = z.object({ version: z.number().int() });
-export const listBatches = endpoint({ ...base, params: none, id: "listBatches", method: "get", path: "/batches", summary: "Batches that are not finished", permission: "see the room", body: none, reply: z.object({ batches: z.array(batchSchema), most: z.number().int() }) });
-export const readBatch = endpoint({ ...base, id: "readBatch", method: "get", path: "/batches/:id", summary: "A batch with its materials, preparation and history", permission: "see the room", body: none, reply: batchDetailSchema });
-export const splitBatch = endpoint({ ...base, id: "splitBatch", method: "post", path: "/batches/:id/split", summary: "Split flies off into a batch of their own", permission: "make up batches", body: withVersion.extend({ flies }), reply: z.object({ id: z.uuid() }) });
-export const mergeBatches = endpoint({ ...base, params: none, id: "mergeBatches", method: "post", path: "/batches/merge", summary: "Merge planned batches of the same fly", permission: "make up batches", body: z.object({ batches: z.array(z.object({ id: z.uuid(), version: z.number().int() })).min(2).max(20) }), reply: z.object({ id: z.uuid() }) });
-export const editBatch = endpoint({
-  ...base, id: "editBatch", method: "patch", path: "/batches/:id", summary: "Choose how a batch is tied", permission: "make up batches",
-  body: withVersion.extend({ mode: z.enum(batchModes).optional(), buy: z.array(z.string().max(60)).max(20).optional(), methods: z.record(z.string().max(160), z.string().max(80)).optional(), leave: z.array(z.string().max(80)).max(40).optional(),
-    use: z.record(z.string().max(80), z.string().max(80)).optional(), /** Bind it to the pattern's newest version. */ renew: z.literal(true).optional(), mixLots: z.boolean().optional() }), reply: done,
+export const listBatches = endpoint({
+  ...base,
+  params: none,
+  id: "listBatches",
+  method: "get",
+  path: "/batches",
+  summary: "Batches that are not finished",
+  permission: "see the room",
+  body: none,
+  reply: z.object({ batches: z.array(batchSchema), most: z.number().int() }),
 });
-export const reserveBatch = endpoint({ ...base, id: "reserveBatch", method: "post", path: "/batches/:id/reserve", summary: "Reserve its materials, lot by lot", permission: "make up batches", body: none, reply: z.object({ short: z.array(z.string()) }) });
-export const unreserveBatch = endpoint({ ...base, id: "unreserveBatch", method: "delete", path: "/batches/:id/reserve", summary: "Give its reservations back", permission: "make up batches", body: none, reply: done });
-export const releaseBatch = endpoint({ ...base, id: "releaseBatch", method: "post", path: "/batches/:id/release", summary: "Release it to the bench", permission: "make up batches", body: withVersion, reply: done });
-export const pullBatch = endpoint({ ...base, id: "pullBatch", method: "post", path: "/batches/:id/pull", summary: "Move what was pulled from the drawers into its kit", permission: "make up batches", body: z.object({ keys: z.array(z.string().max(80)).min(1).max(80) }), reply: done });
-export const donePrep = endpoint({ ...base, id: "donePrep", method: "post", path: "/batches/:id/prep", summary: "Log a preparation as done; a milled blend becomes stock", permission: "tie and tally", body: z.object({ kind: z.enum(prepKinds), component: z.string().max(60) }), reply: done });
-export const batchEndpoints = [listBatches, readBatch, splitBatch, mergeBatches, editBatch, reserveBatch, unreserveBatch, releaseBatch, pullBatch, donePrep];
+export const readBatch = endpoint({
+  ...base,
+  id: "readBatch",
+  method: "get",
+  path: "/batches/:id",
+  summary: "A batch with its materials, preparation and history",
+  permission: "see the room",
+  body: none,
+  reply: batchDetailSchema,
+});
+export const splitBatch = endpoint({
+  ...base,
+  id: "splitBatch",
+  method: "post",
+  path: "/batches/:id/split",
+  summary: "Split flies off into a batch of their own",
+  permission: "make up batches",
+  body: withVersion.extend({ flies }),
+  reply: z.object({ id: z.uuid() }),
+});
+export const mergeBatches = endpoint({
+  ...base,
+  params: none,
+  id: "mergeBatches",
+  method: "post",
+  path: "/batches/merge",
+  summary: "Merge planned batches of the same fly",
+  permission: "make up batches",
+  body: z.object({
+    batches: z
+      .array(z.object({ id: z.uuid(), version: z.number().int() }))
+      .min(2)
+      .max(20),
+  }),
+  reply: z.object({ id: z.uuid() }),
+});
+export const editBatch = endpoint({
+  ...base,
+  id: "editBatch",
+  method: "patch",
+  path: "/batches/:id",
+  summary: "Choose how a batch is tied",
+  permission: "make up batches",
+  body: withVersion.extend({
+    mode: z.enum(batchModes).optional(),
+    buy: z.array(z.string().max(60)).max(20).optional(),
+    methods: z.record(z.string().max(160), z.string().max(80)).optional(),
+    leave: z.array(z.string().max(80)).max(40).optional(),
+    use: z.record(z.string().max(80), z.string().max(80)).optional(),
+    /** Bind it to the pattern's newest version. */ renew: z.literal(true).optional(),
+    mixLots: z.boolean().optional(),
+  }),
+  reply: done,
+});
+export const reserveBatch = endpoint({
+  ...base,
+  id: "reserveBatch",
+  method: "post",
+  path: "/batches/:id/reserve",
+  summary: "Reserve its materials, lot by lot",
+  permission: "make up batches",
+  body: none,
+  reply: z.object({ short: z.array(z.string()) }),
+});
+export const unreserveBatch = endpoint({
+  ...base,
+  id: "unreserveBatch",
+  method: "delete",
+  path: "/batches/:id/reserve",
+  summary: "Give its reservations back",
+  permission: "make up batches",
+  body: none,
+  reply: done,
+});
+export const releaseBatch = endpoint({
+  ...base,
+  id: "releaseBatch",
+  method: "post",
+  path: "/batches/:id/release",
+  summary: "Release it to the bench",
+  permission: "make up batches",
+  body: withVersion,
+  reply: done,
+});
+export const pullBatch = endpoint({
+  ...base,
+  id: "pullBatch",
+  method: "post",
+  path: "/batches/:id/pull",
+  summary: "Move what was pulled from the drawers into its kit",
+  permission: "make up batches",
+  body: z.object({ keys: z.array(z.string().max(80)).min(1).max(80) }),
+  reply: done,
+});
+export const donePrep = endpoint({
+  ...base,
+  id: "donePrep",
+  method: "post",
+  path: "/batches/:id/prep",
+  summary: "Log a preparation as done; a milled blend becomes stock",
+  permission: "tie and tally",
+  body: z.object({ kind: z.enum(prepKinds), component: z.string().max(60) }),
+  reply: done,
+});
+export const batchEndpoints = [
+  listBatches,
+  readBatch,
+  splitBatch,
+  mergeBatches,
+  editBatch,
+  reserveBatch,
+  unreserveBatch,
+  releaseBatch,
+  pullBatch,
+  donePrep,
+];

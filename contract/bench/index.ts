@@ -2,7 +2,16 @@ import { z } from "zod";
 import { done, endpoint, none, uuidParams } from "../http";
 
 export const tallyKinds = ["good", "reject", "undo"] as const;
-export const rejectReasons = ["proportions", "crowded eye", "body uneven", "hackle wrong", "wing crooked", "thread cut", "hook failed", "other"] as const;
+export const rejectReasons = [
+  "proportions",
+  "crowded eye",
+  "body uneven",
+  "hackle wrong",
+  "wing crooked",
+  "thread cut",
+  "hook failed",
+  "other",
+] as const;
 /** What a reject cost: the fly with its hook, the materials but not the hook, or time only. */
 export const losses = ["whole fly", "hook kept", "time only"] as const;
 export const tallySchema = z.object({
@@ -19,11 +28,33 @@ export const tallySchema = z.object({
 export type Tally = z.infer<typeof tallySchema>;
 const base = { room: "bench", params: none, query: none };
 export const sendTallies = endpoint({
-  ...base, id: "sendTallies", method: "post", path: "/bench/tallies", summary: "Send tallies from a bench, in any order, as often as it takes", permission: "tie and tally",
-  body: z.object({ tallies: z.array(tallySchema).min(1).max(500) }), reply: z.object({ counts: z.array(z.object({ batch: z.uuid(), good: z.number(), rejected: z.number() })), refused: z.array(z.object({ id: z.uuid(), detail: z.string() })) }),
+  ...base,
+  id: "sendTallies",
+  method: "post",
+  path: "/bench/tallies",
+  summary: "Send tallies from a bench, in any order, as often as it takes",
+  permission: "tie and tally",
+  body: z.object({ tallies: z.array(tallySchema).min(1).max(500) }),
+  reply: z.object({
+    counts: z.array(z.object({ batch: z.uuid(), good: z.number(), rejected: z.number() })),
+    refused: z.array(z.object({ id: z.uuid(), detail: z.string() })),
+  }),
 });
 export const finishBatch = endpoint({
-  ...base, params: uuidParams, id: "finishBatch", method: "post", path: "/batches/:id/finish", summary: "Finish a batch: what was used leaves the kit, good flies go to the bins", permission: "tie and tally",
-  body: z.object({ version: z.number().int(), uses: z.array(z.object({ key: z.string().max(80), used: z.number().nonnegative(), scrapped: z.number().nonnegative() })).max(100), minutes: z.number().nonnegative().max(100000).optional() }), reply: done,
+  ...base,
+  params: uuidParams,
+  id: "finishBatch",
+  method: "post",
+  path: "/batches/:id/finish",
+  summary: "Finish a batch: what was used leaves the kit, good flies go to the bins",
+  permission: "tie and tally",
+  body: z.object({
+    version: z.number().int(),
+    uses: z
+      .array(z.object({ key: z.string().max(80), used: z.number().nonnegative(), scrapped: z.number().nonnegative() }))
+      .max(100),
+    minutes: z.number().nonnegative().max(100000).optional(),
+  }),
+  reply: done,
 });
 export const benchEndpoints = [sendTallies, finishBatch];

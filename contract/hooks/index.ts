@@ -4,7 +4,14 @@ import { done, endpoint, idParams, none } from "../http";
 
 const mm = z.number().positive().max(80);
 const mg = z.number().positive().max(20_000);
-export const hookRowSchema = z.strictObject({ size: z.string().max(6), shank: mm.optional(), gape: mm.optional(), wire: mm.optional(), eye: mm.optional(), mass: mg.optional() });
+export const hookRowSchema = z.strictObject({
+  size: z.string().max(6),
+  shank: mm.optional(),
+  gape: mm.optional(),
+  wire: mm.optional(),
+  eye: mm.optional(),
+  mass: mg.optional(),
+});
 export const eyeForms = ["straight", "turned down", "turned up", "returned along the shank"] as const;
 export const hookFamilies = ["dry", "wet", "nymph", "pupa", "streamer", "low-water", "double", "large"] as const;
 
@@ -34,26 +41,83 @@ export type HookModelData = z.infer<typeof hookModelSchema>;
 
 /** What other measurements change in the batches that are not finished. */
 export const hookEffectSchema = z.object({
-  batches: z.array(z.object({
-    id: z.uuid(), number: z.number().int(), pattern: z.string(), size: z.string(), state: z.string(),
-    /** Why it can no longer be tied as it stands, when it cannot. */
-    fault: z.string().nullable(),
-    changes: z.array(z.object({ role: z.string(), materialName: z.string(), unit: z.string(), before: z.number(), after: z.number() })),
-  })),
+  batches: z.array(
+    z.object({
+      id: z.uuid(),
+      number: z.number().int(),
+      pattern: z.string(),
+      size: z.string(),
+      state: z.string(),
+      /** Why it can no longer be tied as it stands, when it cannot. */
+      fault: z.string().nullable(),
+      changes: z.array(
+        z.object({
+          role: z.string(),
+          materialName: z.string(),
+          unit: z.string(),
+          before: z.number(),
+          after: z.number(),
+        }),
+      ),
+    }),
+  ),
 });
 export type HookEffect = z.infer<typeof hookEffectSchema>;
 
 const base = { room: "hooks", params: idParams, query: none };
 const rows = z.array(hookRowSchema).min(1).max(12);
-export const measureHook = endpoint({ ...base, id: "measureHook", method: "put", path: "/hooks/:id/sizes", summary: "Keep what was measured of a hook, and tell what that changes", permission: "measure hooks", body: z.strictObject({ rows }), reply: hookEffectSchema });
-export const hookEffect = endpoint({ ...base, id: "hookEffect", method: "post", path: "/hooks/:id/effect", summary: "What measurements would change in running batches, before they are kept", permission: "measure hooks", body: z.strictObject({ rows }), reply: hookEffectSchema });
-export const forgetHookSize = endpoint({ ...base, id: "forgetHookSize", method: "delete", path: "/hooks/:id/sizes/:size", summary: "Take a measured size back: the nominal figures hold again", permission: "measure hooks", params: idParams.extend({ size: z.string().max(8) }), body: none, reply: hookEffectSchema });
+export const measureHook = endpoint({
+  ...base,
+  id: "measureHook",
+  method: "put",
+  path: "/hooks/:id/sizes",
+  summary: "Keep what was measured of a hook, and tell what that changes",
+  permission: "measure hooks",
+  body: z.strictObject({ rows }),
+  reply: hookEffectSchema,
+});
+export const hookEffect = endpoint({
+  ...base,
+  id: "hookEffect",
+  method: "post",
+  path: "/hooks/:id/effect",
+  summary: "What measurements would change in running batches, before they are kept",
+  permission: "measure hooks",
+  body: z.strictObject({ rows }),
+  reply: hookEffectSchema,
+});
+export const forgetHookSize = endpoint({
+  ...base,
+  id: "forgetHookSize",
+  method: "delete",
+  path: "/hooks/:id/sizes/:size",
+  summary: "Take a measured size back: the nominal figures hold again",
+  permission: "measure hooks",
+  params: idParams.extend({ size: z.string().max(8) }),
+  body: none,
+  reply: hookEffectSchema,
+});
 export const saveHook = endpoint({
-  ...base, id: "saveHook", method: "put", path: "/hooks/:id", summary: "Add a hook model or change what is known of it", permission: "measure hooks",
+  ...base,
+  id: "saveHook",
+  method: "put",
+  path: "/hooks/:id",
+  summary: "Add a hook model or change what is known of it",
+  permission: "measure hooks",
   params: z.object({ id: z.string().regex(/^[A-Z0-9][A-Z0-9-]{0,19}$/i, "Letters, digits and hyphens, at most 20") }),
   body: z.strictObject({
-    name: z.string().min(1).max(80), family: z.enum(hookFamilies), bend: z.enum(hookBends), shankSteps: z.number().int().min(-6).max(10), wireSteps: z.number().int().min(-6).max(6), gapeSteps: z.number().int().min(-4).max(4),
-    barbless: z.boolean(), points: z.union([z.literal(1), z.literal(2)]), eyeForm: z.enum(eyeForms), finish: text, wireReason: text, near: z.array(z.strictObject({ model: text, differs: text })).max(12),
+    name: z.string().min(1).max(80),
+    family: z.enum(hookFamilies),
+    bend: z.enum(hookBends),
+    shankSteps: z.number().int().min(-6).max(10),
+    wireSteps: z.number().int().min(-6).max(6),
+    gapeSteps: z.number().int().min(-4).max(4),
+    barbless: z.boolean(),
+    points: z.union([z.literal(1), z.literal(2)]),
+    eyeForm: z.enum(eyeForms),
+    finish: text,
+    wireReason: text,
+    near: z.array(z.strictObject({ model: text, differs: text })).max(12),
   }),
   reply: done,
 });

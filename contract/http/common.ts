@@ -6,11 +6,19 @@ export const uuidParams = z.object({ id: z.uuid() });
 export const isoDay = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Write the day as year-month-day");
 export const versioned = z.object({ version: z.number().int() });
 export const done = z.object({ ok: z.literal(true) });
-export const pageQuery = z.object({ cursor: z.string().max(40).optional(), limit: z.coerce.number().int().min(1).max(200).default(50) });
+export const pageQuery = z.object({
+  cursor: z.string().max(40).optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+});
 /** Whole flies, as many as one order line may hold. */
 export const flies = z.number().int("Flies are whole").min(1, "At least one fly").max(6000, "At most 500 dozen");
 
-export const skuSchema = z.object({ pattern: z.string().max(60), variant: z.string().max(60), form: z.string().max(60), size: z.string().max(6) });
+export const skuSchema = z.object({
+  pattern: z.string().max(60),
+  variant: z.string().max(60),
+  form: z.string().max(60),
+  size: z.string().max(6),
+});
 
 export const eventSchema = z.object({
   id: z.number().int(),

@@ -22,7 +22,9 @@ export interface Endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.
 /** An endpoint of any shape, for lists of them. */
 export type AnyEndpoint = Endpoint<z.ZodType, z.ZodType, z.ZodType, z.ZodType>;
 
-export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(e: Endpoint<P, Q, B, R>): Endpoint<P, Q, B, R> {
+export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  e: Endpoint<P, Q, B, R>,
+): Endpoint<P, Q, B, R> {
   return e;
 }
 

@@ -33,24 +33,106 @@ export const orderLineSchema = skuSchema.extend({
   inBatches: z.number().int(),
 });
 export const orderSchema = z.object({
-  id: z.uuid(), number: z.number().int(), customer: z.string(), customerName: z.string(), due: isoDay, dueReason: z.string().nullable(), note: z.string(), text: z.string(),
-  version: z.number().int(), createdAt: z.string(), createdBy: z.string(), closedAt: z.string().nullable(), lines: z.array(orderLineSchema),
+  id: z.uuid(),
+  number: z.number().int(),
+  customer: z.string(),
+  customerName: z.string(),
+  due: isoDay,
+  dueReason: z.string().nullable(),
+  note: z.string(),
+  text: z.string(),
+  version: z.number().int(),
+  createdAt: z.string(),
+  createdBy: z.string(),
+  closedAt: z.string().nullable(),
+  lines: z.array(orderLineSchema),
 });
 export type Order = z.infer<typeof orderSchema>;
 export type OrderLine = z.infer<typeof orderLineSchema>;
 
 const base = { room: "orders", params: none, query: none };
 export const listOrders = endpoint({
-  ...base, id: "listOrders", method: "get", path: "/orders", summary: "Orders, by due date", permission: "see the room",
-  query: pageQuery.extend({ state: z.enum(["open", "closed"]).default("open") }), body: none, reply: z.object({ orders: z.array(orderSchema), next: z.string().nullable() }),
+  ...base,
+  id: "listOrders",
+  method: "get",
+  path: "/orders",
+  summary: "Orders, by due date",
+  permission: "see the room",
+  query: pageQuery.extend({ state: z.enum(["open", "closed"]).default("open") }),
+  body: none,
+  reply: z.object({ orders: z.array(orderSchema), next: z.string().nullable() }),
 });
-export const readOrderById = endpoint({ ...base, id: "readOrder", method: "get", path: "/orders/:id", summary: "An order with its history", permission: "see the room", params: uuidParams, body: none, reply: orderSchema.extend({ history: z.array(eventSchema) }) });
-export const addOrder = endpoint({ ...base, id: "addOrder", method: "post", path: "/orders", summary: "Save an order; its batches are made up at once", permission: "write orders", body: orderInput, reply: orderSchema });
-export const editOrder = endpoint({ ...base, id: "editOrder", method: "put", path: "/orders/:id", summary: "Change an order", permission: "write orders", params: uuidParams, body: orderInput.extend({ version: z.number().int() }), reply: orderSchema });
-export const cancelOrder = endpoint({ ...base, id: "cancelOrder", method: "post", path: "/orders/:id/cancel", summary: "Cancel what is not boxed yet", permission: "write orders", params: uuidParams, body: z.object({ version: z.number().int() }), reply: done });
+export const readOrderById = endpoint({
+  ...base,
+  id: "readOrder",
+  method: "get",
+  path: "/orders/:id",
+  summary: "An order with its history",
+  permission: "see the room",
+  params: uuidParams,
+  body: none,
+  reply: orderSchema.extend({ history: z.array(eventSchema) }),
+});
+export const addOrder = endpoint({
+  ...base,
+  id: "addOrder",
+  method: "post",
+  path: "/orders",
+  summary: "Save an order; its batches are made up at once",
+  permission: "write orders",
+  body: orderInput,
+  reply: orderSchema,
+});
+export const editOrder = endpoint({
+  ...base,
+  id: "editOrder",
+  method: "put",
+  path: "/orders/:id",
+  summary: "Change an order",
+  permission: "write orders",
+  params: uuidParams,
+  body: orderInput.extend({ version: z.number().int() }),
+  reply: orderSchema,
+});
+export const cancelOrder = endpoint({
+  ...base,
+  id: "cancelOrder",
+  method: "post",
+  path: "/orders/:id/cancel",
+  summary: "Cancel what is not boxed yet",
+  permission: "write orders",
+  params: uuidParams,
+  body: z.object({ version: z.number().int() }),
+  reply: done,
+});
 export const promiseSchema = z.object({
-  lines: z.array(skuSchema.extend({ flies: z.number().int(), day: isoDay.nullable(), holds: z.enum(["shelf", "material", "skill", "hours", "drying", "nothing"]), sentence: z.string() })),
+  lines: z.array(
+    skuSchema.extend({
+      flies: z.number().int(),
+      day: isoDay.nullable(),
+      holds: z.enum(["shelf", "material", "skill", "hours", "drying", "nothing"]),
+      sentence: z.string(),
+    }),
+  ),
 });
-export const promise = endpoint({ ...base, id: "promise", method: "post", path: "/promise", summary: "The earliest day for each line that makes no other order late", permission: "see the room", body: z.object({ lines: z.array(skuSchema.extend({ flies })).min(1).max(30) }), reply: promiseSchema });
-export const addCustomer = endpoint({ ...base, id: "addCustomer", method: "post", path: "/customers", summary: "Add a customer", permission: "write orders", body: customerSchema.omit({ id: true }), reply: customerSchema });
+export const promise = endpoint({
+  ...base,
+  id: "promise",
+  method: "post",
+  path: "/promise",
+  summary: "The earliest day for each line that makes no other order late",
+  permission: "see the room",
+  body: z.object({ lines: z.array(skuSchema.extend({ flies })).min(1).max(30) }),
+  reply: promiseSchema,
+});
+export const addCustomer = endpoint({
+  ...base,
+  id: "addCustomer",
+  method: "post",
+  path: "/customers",
+  summary: "Add a customer",
+  permission: "write orders",
+  body: customerSchema.omit({ id: true }),
+  reply: customerSchema,
+});
 export const orderEndpoints = [listOrders, readOrderById, addOrder, editOrder, cancelOrder, promise, addCustomer];

@@ -6,13 +6,59 @@ export const planSchema = z.object({
   days: z.array(z.object({ minute: z.number().int(), date: isoDay })),
   now: z.number().int(),
   people: z.array(z.object({ id: z.string(), name: z.string(), windows: z.array(z.tuple([z.number(), z.number()])) })),
-  work: z.array(z.object({ batch: z.uuid(), number: z.number().int(), patternName: z.string(), size: z.string(), kind: z.string(), person: z.string(), setupStart: z.number(), start: z.number(), end: z.number(), setupMinutes: z.number(), dryUntil: z.number().nullable(), colour: z.string().nullable() })),
-  batches: z.array(z.object({ id: z.uuid(), number: z.number().int(), patternName: z.string(), size: z.string(), owed: z.number(), due: isoDay, ready: isoDay.nullable(), readyAt: z.number().nullable(), lateDays: z.number(), held: z.string().nullable(), waitsFor: z.string().nullable() })),
-  cost: z.object({ total: z.number(), tardiness: z.number(), setup: z.number(), flow: z.number(), makespan: z.number() }),
+  work: z.array(
+    z.object({
+      batch: z.uuid(),
+      number: z.number().int(),
+      patternName: z.string(),
+      size: z.string(),
+      kind: z.string(),
+      person: z.string(),
+      setupStart: z.number(),
+      start: z.number(),
+      end: z.number(),
+      setupMinutes: z.number(),
+      dryUntil: z.number().nullable(),
+      colour: z.string().nullable(),
+    }),
+  ),
+  batches: z.array(
+    z.object({
+      id: z.uuid(),
+      number: z.number().int(),
+      patternName: z.string(),
+      size: z.string(),
+      owed: z.number(),
+      due: isoDay,
+      ready: isoDay.nullable(),
+      readyAt: z.number().nullable(),
+      lateDays: z.number(),
+      held: z.string().nullable(),
+      waitsFor: z.string().nullable(),
+    }),
+  ),
+  cost: z.object({
+    total: z.number(),
+    tardiness: z.number(),
+    setup: z.number(),
+    flow: z.number(),
+    makespan: z.number(),
+  }),
   lowerBound: z.number(),
   changeOverMinutes: z.number(),
   violations: z.array(z.string()),
 });
 export type Plan = z.infer<typeof planSchema>;
-export const readPlan = endpoint({ id: "readPlan", method: "get", path: "/plan", summary: "A plan of all open batches over the hours that people work", room: "schedule", permission: "see the room", params: none, query: none, body: none, reply: planSchema });
+export const readPlan = endpoint({
+  id: "readPlan",
+  method: "get",
+  path: "/plan",
+  summary: "A plan of all open batches over the hours that people work",
+  room: "schedule",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: planSchema,
+});
 export const scheduleEndpoints = [readPlan];

@@ -16,7 +16,9 @@ export const permissions = {
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;
 
-export const mayDo = (role: Role, permission: Permission): boolean => (permissions[permission] as readonly Role[]).includes(role);
+export const mayDo = (role: Role, permission: Permission): boolean =>
+  (permissions[permission] as readonly Role[]).includes(role);
 
 /** Whom to ask, for the screen that says no. */
-export const whoMay = (permission: Permission): string => permissions[permission].map((r) => (r === "tier" ? "a tier" : r === "shop" ? "the shop" : "the owner")).join(" or ");
+export const whoMay = (permission: Permission): string =>
+  permissions[permission].map((r) => (r === "tier" ? "a tier" : r === "shop" ? "the shop" : "the owner")).join(" or ");

@@ -7,9 +7,15 @@ const owed = fc.integer({ min: 1, max: 240 });
 
 describe("startsFor", () => {
   test("merging two batches of whole dozens never needs more starts than apart", () => {
-    for (const known of [{ good: 48, bad: 2 }, { good: 200, bad: 10 }, { good: 30, bad: 3 }, { good: 300, bad: 4 }])
+    for (const known of [
+      { good: 48, bad: 2 },
+      { good: 200, bad: 10 },
+      { good: 30, bad: 3 },
+      { good: 300, bad: 4 },
+    ])
       for (let a = 12; a <= 144; a += 12)
-        for (let b = a; b <= 144; b += 12) expect(startsFor(a + b, known), `${a} + ${b}`).toBeLessThanOrEqual(startsFor(a, known) + startsFor(b, known));
+        for (let b = a; b <= 144; b += 12)
+          expect(startsFor(a + b, known), `${a} + ${b}`).toBeLessThanOrEqual(startsFor(a, known) + startsFor(b, known));
   });
 
   // A quantile is not quite subadditive: with a single fly to add, the whole numbers can fall one apart.
@@ -24,11 +30,17 @@ describe("startsFor", () => {
 
   test("is the smallest number that suffices, by direct summation", () =>
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 8, max: 60 }), fc.integer({ min: 1, max: 6 }), fc.double({ min: 0.5, max: 0.97, noNaN: true }), (t, good, bad, level) => {
-        const n = startsFor(t, { good, bad }, level);
-        expect(direct(n, t, good, bad)).toBeGreaterThanOrEqual(level - 1e-9);
-        if (n > t) expect(direct(n - 1, t, good, bad)).toBeLessThan(level);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 8, max: 60 }),
+        fc.integer({ min: 1, max: 6 }),
+        fc.double({ min: 0.5, max: 0.97, noNaN: true }),
+        (t, good, bad, level) => {
+          const n = startsFor(t, { good, bad }, level);
+          expect(direct(n, t, good, bad)).toBeGreaterThanOrEqual(level - 1e-9);
+          if (n > t) expect(direct(n - 1, t, good, bad)).toBeLessThan(level);
+        },
+      ),
       { numRuns: 200, seed: 3 },
     ));
 
@@ -53,7 +65,10 @@ describe("startsFor", () => {
     expect(startsFor(6000, { good: 480, bad: 20 })).toBeGreaterThan(6000);
   });
 
-  test.each([[0, 0], [1, 1]])("%i owed", (t, least) => expect(startsFor(t)).toBeGreaterThanOrEqual(least));
+  test.each([
+    [0, 0],
+    [1, 1],
+  ])("%i owed", (t, least) => expect(startsFor(t)).toBeGreaterThanOrEqual(least));
   test.each([[-1], [1.5]])("refuses %s owed", (t) => expect(() => startsFor(t)).toThrow(/QUANTITY_INVALID/));
   test("refuses a level of 1 and an empty record", () => {
     expect(() => startsFor(12, undefined, 1)).toThrow(/PROBABILITY_INVALID/);
@@ -62,14 +77,39 @@ describe("startsFor", () => {
 });
 
 const sku = { pattern: "p", variant: "v", form: "f", size: "14" };
-const need = (line: string, flies: number, due: string, more: Partial<Need> = {}): Need => ({ line, sku, flies, due, rank: 1, order: Number(line), ...more });
+const need = (line: string, flies: number, due: string, more: Partial<Need> = {}): Need => ({
+  line,
+  sku,
+  flies,
+  due,
+  rank: 1,
+  order: Number(line),
+  ...more,
+});
 const rules = () => ({ most: 120, windowDays: 10 });
-const ids = () => { let i = 0; return () => `n${++i}`; };
+const ids = () => {
+  let i = 0;
+  return () => `n${++i}`;
+};
 
 describe("gather", () => {
   test("puts the same fly with nearby days together, and another day or colour apart", () => {
-    const batches = gather([need("1", 36, "2027-01-10"), need("2", 24, "2027-01-18"), need("3", 24, "2027-02-20"), need("4", 12, "2027-01-10", { sku: { ...sku, variant: "w" } })], [], rules, ids());
-    expect(batches.map((b) => b.claims.map((c) => `${c.line}:${c.flies}`).join(" "))).toEqual(["1:36 2:24", "4:12", "3:24"]);
+    const batches = gather(
+      [
+        need("1", 36, "2027-01-10"),
+        need("2", 24, "2027-01-18"),
+        need("3", 24, "2027-02-20"),
+        need("4", 12, "2027-01-10", { sku: { ...sku, variant: "w" } }),
+      ],
+      [],
+      rules,
+      ids(),
+    );
+    expect(batches.map((b) => b.claims.map((c) => `${c.line}:${c.flies}`).join(" "))).toEqual([
+      "1:36 2:24",
+      "4:12",
+      "3:24",
+    ]);
   });
 
   test("divides what is larger than a tray in whole dozens", () => {
@@ -80,24 +120,51 @@ describe("gather", () => {
   test("leaves batches made by hand alone, keeps claims that still hold, drops the rest", () => {
     const planned = [
       { id: "hand", sku, claims: [{ line: "1", flies: 12 }], held: true },
-      { id: "own", sku, claims: [{ line: "2", flies: 48 }, { line: "gone", flies: 24 }], held: false },
+      {
+        id: "own",
+        sku,
+        claims: [
+          { line: "2", flies: 48 },
+          { line: "gone", flies: 24 },
+        ],
+        held: false,
+      },
     ];
     const batches = gather([need("1", 24, "2027-01-10"), need("2", 36, "2027-01-12")], planned, rules, ids());
     expect(batches).toEqual([
       { ...planned[0], claims: [{ line: "1", flies: 12 }] },
-      { ...planned[1], claims: [{ line: "2", flies: 36 }, { line: "1", flies: 12 }] },
+      {
+        ...planned[1],
+        claims: [
+          { line: "2", flies: 36 },
+          { line: "1", flies: 12 },
+        ],
+      },
     ]);
   });
 
   test("whatever the needs, every fly is claimed once and no tray overflows", () =>
     fc.assert(
-      fc.property(fc.array(fc.record({ flies: fc.integer({ min: 1, max: 400 }), day: fc.integer({ min: 1, max: 60 }) }), { maxLength: 14 }), (list) => {
-        const needs = list.map((n, i) => need(String(i), n.flies, new Date(Date.UTC(2027, 0, n.day)).toISOString().slice(0, 10)));
-        const batches = gather(needs, [], rules, ids());
-        for (const b of batches) expect(b.claims.reduce((s, c) => s + c.flies, 0)).toBeLessThanOrEqual(120);
-        for (const n of needs) expect(batches.flatMap((b) => b.claims).filter((c) => c.line === n.line).reduce((s, c) => s + c.flies, 0)).toBe(n.flies);
-        expect(gather(needs, batches, rules, ids())).toEqual(batches);
-      }),
+      fc.property(
+        fc.array(fc.record({ flies: fc.integer({ min: 1, max: 400 }), day: fc.integer({ min: 1, max: 60 }) }), {
+          maxLength: 14,
+        }),
+        (list) => {
+          const needs = list.map((n, i) =>
+            need(String(i), n.flies, new Date(Date.UTC(2027, 0, n.day)).toISOString().slice(0, 10)),
+          );
+          const batches = gather(needs, [], rules, ids());
+          for (const b of batches) expect(b.claims.reduce((s, c) => s + c.flies, 0)).toBeLessThanOrEqual(120);
+          for (const n of needs)
+            expect(
+              batches
+                .flatMap((b) => b.claims)
+                .filter((c) => c.line === n.line)
+                .reduce((s, c) => s + c.flies, 0),
+            ).toBe(n.flies);
+          expect(gather(needs, batches, rules, ids())).toEqual(batches);
+        },
+      ),
     ));
 
   test("a tray holds the rejects too", () => {
@@ -107,15 +174,37 @@ describe("gather", () => {
   });
 
   test("splitting and merging keep every claim", () => {
-    const claims = [{ line: "1", flies: 30 }, { line: "2", flies: 18 }];
+    const claims = [
+      { line: "1", flies: 30 },
+      { line: "2", flies: 18 },
+    ];
     const { off, stay } = splitClaims(claims, 36);
-    expect(off).toEqual([{ line: "1", flies: 30 }, { line: "2", flies: 6 }]);
+    expect(off).toEqual([
+      { line: "1", flies: 30 },
+      { line: "2", flies: 6 },
+    ]);
     expect(mergeClaims([off, stay])).toEqual(claims);
   });
 });
 
 test("the gate names every reason", () => {
-  const clear = { missingFromPattern: [], shortages: [], mixedLots: [], skills: ["palmer"], peopleAble: 1, stationsDown: [] };
+  const clear = {
+    missingFromPattern: [],
+    shortages: [],
+    mixedLots: [],
+    skills: ["palmer"],
+    peopleAble: 1,
+    stationsDown: [],
+  };
   expect(gateReasons(clear)).toEqual([]);
-  expect(gateReasons({ ...clear, shortages: ["4 hooks"], mixedLots: ["floss"], peopleAble: 0, stationsDown: ["mill"], missingFromPattern: ["the finish is not stated"] })).toHaveLength(5);
+  expect(
+    gateReasons({
+      ...clear,
+      shortages: ["4 hooks"],
+      mixedLots: ["floss"],
+      peopleAble: 0,
+      stationsDown: ["mill"],
+      missingFromPattern: ["the finish is not stated"],
+    }),
+  ).toHaveLength(5);
 });

@@ -61,7 +61,12 @@ export function mostOwedFor(tray: number, known?: Outcomes, level?: number): num
  * @param newId called once for every new batch
  * @returns every planned batch that has claims, claims in order of due date; those without are gone
  */
-export function gather(needs: Need[], planned: PlannedBatch[], rules: (sku: Sku) => GatherRules, newId: () => string): PlannedBatch[] {
+export function gather(
+  needs: Need[],
+  planned: PlannedBatch[],
+  rules: (sku: Sku) => GatherRules,
+  newId: () => string,
+): PlannedBatch[] {
   const byLine = new Map(needs.map((n) => [n.line, n]));
   const left = new Map(needs.map((n) => [n.line, n.flies]));
   const batches = planned.map((b) => ({ ...b, claims: keepClaims(b, byLine, left) }));
@@ -74,7 +79,13 @@ export function gather(needs: Need[], planned: PlannedBatch[], rules: (sku: Sku)
       const room = most - (home ? total(home.claims) : 0);
       const flies = open <= room ? open : Math.max(12, Math.floor(room / 12) * 12);
       if (home) home.claims = addClaim(home.claims, need.line, Math.min(flies, open));
-      else batches.push({ id: newId(), sku: need.sku, claims: [{ line: need.line, flies: Math.min(flies, open) }], held: false });
+      else
+        batches.push({
+          id: newId(),
+          sku: need.sku,
+          claims: [{ line: need.line, flies: Math.min(flies, open) }],
+          held: false,
+        });
       open -= Math.min(flies, open);
     }
   }
@@ -123,4 +134,5 @@ export function splitClaims(claims: Claim[], flies: number): { off: Claim[]; sta
 }
 
 /** All claims of several batches, one entry a line. */
-export const mergeClaims = (lists: Claim[][]): Claim[] => lists.flat().reduce<Claim[]>((all, c) => addClaim(all, c.line, c.flies), []);
+export const mergeClaims = (lists: Claim[][]): Claim[] =>
+  lists.flat().reduce<Claim[]>((all, c) => addClaim(all, c.line, c.flies), []);

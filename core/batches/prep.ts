@@ -1,6 +1,13 @@
 import type { ComposedFly } from "../patterns";
 
-export const prepKinds = ["bead hooks", "sort hackle", "pair slips", "mill blend", "cut lengths", "make parts"] as const;
+export const prepKinds = [
+  "bead hooks",
+  "sort hackle",
+  "pair slips",
+  "mill blend",
+  "cut lengths",
+  "make parts",
+] as const;
 export type PrepKind = (typeof prepKinds)[number];
 
 /** Work away from the vise, done once for a batch. Minutes are estimates until the room has its own. */
@@ -32,21 +39,41 @@ const rates: Record<Exclude<PrepKind, "make parts">, PrepRate> = {
 
 const task = (kind: keyof typeof rates, component: string, material: string, units: number): PrepTask => {
   const rate = rates[kind];
-  return { kind, component, title: rate.title(units, material), station: rate.station, units, minutes: Math.ceil(rate.fixed + rate.perUnit * units) };
+  return {
+    kind,
+    component,
+    title: rate.title(units, material),
+    station: rate.station,
+    units,
+    minutes: Math.ceil(rate.fixed + rate.perUnit * units),
+  };
 };
 
 /**
  * The preparation of a batch: what its components ask for, once for all flies started.
  * @param blendInStock blends that are there already need no milling
  */
-export function prepTasks(fly: ComposedFly, flies: number, blendInStock: (material: string) => boolean = () => false): PrepTask[] {
+export function prepTasks(
+  fly: ComposedFly,
+  flies: number,
+  blendInStock: (material: string) => boolean = () => false,
+): PrepTask[] {
   if (flies === 0) return [];
   return fly.parts.flatMap((part): PrepTask[] => {
     const { component, material } = part;
     if (part.made && part.makeMinutes > 0)
-      return [{ kind: "make parts", component, title: `Make the ${part.role} of ${material.name} for ${flies} flies`, units: flies, minutes: Math.ceil(part.makeMinutes * flies) }];
+      return [
+        {
+          kind: "make parts",
+          component,
+          title: `Make the ${part.role} of ${material.name} for ${flies} flies`,
+          units: flies,
+          minutes: Math.ceil(part.makeMinutes * flies),
+        },
+      ];
     if (material.form === "bead") return [task("bead hooks", component, material.name, flies)];
-    if (material.form === "blend") return blendInStock(material.code) ? [] : [task("mill blend", component, material.name, 1)];
+    if (material.form === "blend")
+      return blendInStock(material.code) ? [] : [task("mill blend", component, material.name, 1)];
     const kinds = new Set(part.uses.map((u) => u.use.kind));
     if (kinds.has("wound feather")) return [task("sort hackle", component, material.name, flies)];
     if (kinds.has("slips")) return [task("pair slips", component, material.name, flies)];

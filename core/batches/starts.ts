@@ -35,7 +35,8 @@ export function chanceOfEnough(n: number, owed: number, known: Outcomes): number
   } else {
     let logTerm = logNone;
     sum = Math.exp(logTerm);
-    for (let r = 0; r < few; r++) sum += Math.exp((logTerm += Math.log(((n - r) / (r + 1)) * ((b + r) / (a + n - r - 1)))));
+    for (let r = 0; r < few; r++)
+      sum += Math.exp((logTerm += Math.log(((n - r) / (r + 1)) * ((b + r) / (a + n - r - 1)))));
   }
   return Math.min(1, sum);
 }
@@ -68,9 +69,15 @@ function logNoneFail(n: number, a: number, b: number): number {
  * Source: beta-binomial predictive distribution; P grows with n, so the smallest n is found by bisection.
  */
 export function startsFor(owed: number, known: Outcomes = flyPrior, level = SERVICE_LEVEL): number {
-  if (!(known.good > 0 && known.bad > 0)) throw new DomainError("PROBABILITY_INVALID", { name: "A record of good and rejected", value: Math.min(known.good, known.bad) });
-  if (!(level > 0 && level < 1)) throw new DomainError("PROBABILITY_INVALID", { name: "A service level", value: level });
-  if (!(Number.isInteger(owed) && owed >= 0)) throw new DomainError("QUANTITY_INVALID", { name: "The number owed", value: owed });
+  if (!(known.good > 0 && known.bad > 0))
+    throw new DomainError("PROBABILITY_INVALID", {
+      name: "A record of good and rejected",
+      value: Math.min(known.good, known.bad),
+    });
+  if (!(level > 0 && level < 1))
+    throw new DomainError("PROBABILITY_INVALID", { name: "A service level", value: level });
+  if (!(Number.isInteger(owed) && owed >= 0))
+    throw new DomainError("QUANTITY_INVALID", { name: "The number owed", value: owed });
   if (owed === 0) return 0;
   const most = 20 * owed + 1000;
   const enough = (n: number) => chanceOfEnough(n, owed, known) >= level - SLACK;

@@ -14,7 +14,22 @@ export type Source =
   | { from: "order"; where: string }
   | { from: "computed" };
 
-export type Unit = "" | "mm" | "mm²" | "mm³" | "mg" | "µl" | "min" | "flies" | "pieces" | "fibres" | "feathers" | "turns" | "mg/mm" | "mg/mm³" | "%";
+export type Unit =
+  | ""
+  | "mm"
+  | "mm²"
+  | "mm³"
+  | "mg"
+  | "µl"
+  | "min"
+  | "flies"
+  | "pieces"
+  | "fibres"
+  | "feathers"
+  | "turns"
+  | "mg/mm"
+  | "mg/mm³"
+  | "%";
 
 export interface Term {
   name: string;
@@ -41,4 +56,9 @@ export interface Derivation {
 export const computed: Source = { from: "computed" };
 export const setting: Source = { from: "setting" };
 
-export const term = (name: string, value: number, unit: Unit, source: Source = computed): Term => ({ name, value, unit, source });
+export const term = (name: string, value: number, unit: Unit, source: Source = computed): Term => ({
+  name,
+  value,
+  unit,
+  source,
+});

@@ -28,18 +28,29 @@ export class Bodies {
     const margin = Math.min(this.tied.profile.step / 2, (to - from) / 2);
     return xs.map((x) => {
       const full = this.diameter(result, Math.min(to - margin, Math.max(from + margin, x))) / 2;
-      return { x, half: soft ? full * roundedEnd(Math.min(x - from, to - x), Math.min(full * 1.1, (to - from) / 2)) : full };
+      return {
+        x,
+        half: soft ? full * roundedEnd(Math.min(x - from, to - x), Math.min(full * 1.1, (to - from) / 2)) : full,
+      };
     });
   }
 
   /** A band of the body between two heights, as shares of its radius: the whole outline is −1 to 1. */
   private band(result: StepResult, low: number, high: number, soft = false): Point[] {
     const edge = this.edge(result, soft);
-    return [...edge.map(({ x, half }) => this.pen.line.offset(x, half * high)), ...edge.reverse().map(({ x, half }) => this.pen.line.offset(x, half * low))];
+    return [
+      ...edge.map(({ x, half }) => this.pen.line.offset(x, half * high)),
+      ...edge.reverse().map(({ x, half }) => this.pen.line.offset(x, half * low)),
+    ];
   }
 
   /** The body as a rounded thing: its colour, dark below, a lighter band above the middle. */
-  solid(step: FlyStep, layer: Layer, result: StepResult, options: { soft?: boolean; gloss?: number; colour?: Colour; role?: FlyStep["role"] } = {}): void {
+  solid(
+    step: FlyStep,
+    layer: Layer,
+    result: StepResult,
+    options: { soft?: boolean; gloss?: number; colour?: Colour; role?: FlyStep["role"] } = {},
+  ): void {
     const { soft = false, gloss = 0.16, role } = options;
     const colour = "colour" in options ? options.colour : step.material?.colour;
     this.pen.area(step, layer, this.band(result, -1, 1, soft), { edged: !soft, colour, role });
@@ -52,7 +63,13 @@ export class Bodies {
   }
 
   /** Turns on the near side, slanting with the direction of winding; bright metal gets a face. */
-  turns(step: FlyStep, result: StepResult, width: number, layer: Layer, options: { shade?: number; bright?: boolean } = {}): void {
+  turns(
+    step: FlyStep,
+    result: StepResult,
+    width: number,
+    layer: Layer,
+    options: { shade?: number; bright?: boolean } = {},
+  ): void {
     const pitch = result.pitch || 1;
     const counter = step.clockwise === false ? -1 : 1;
     const clamp = (v: number) => Math.min(result.to, Math.max(result.from, v));
@@ -96,14 +113,40 @@ export class Bodies {
       const lean = (2 * (x - result.from)) / (result.to - result.from) - 1;
       const reach = half + side * pile * (0.35 + 0.65 * this.pen.random()) * (1 - 0.45 * lean * lean);
       const drift = lean * pile * (0.6 + 0.6 * this.pen.random()) + this.pen.around(0.14);
-      this.pen.stroke(step, "body", [this.pen.line.offset(x, half * (0.2 + 0.6 * this.pen.random())), this.pen.line.offset(x + drift * 0.4, (half + reach) / 2), this.pen.line.offset(x + drift, reach)], 0.055, this.pen.around(0.32) - 0.05);
+      this.pen.stroke(
+        step,
+        "body",
+        [
+          this.pen.line.offset(x, half * (0.2 + 0.6 * this.pen.random())),
+          this.pen.line.offset(x + drift * 0.4, (half + reach) / 2),
+          this.pen.line.offset(x + drift, reach),
+        ],
+        0.055,
+        this.pen.around(0.32) - 0.05,
+      );
       // Those that point at the eye of the beholder, seen end on.
       const near = this.pen.around(0.8) * half;
-      this.pen.stroke(step, "body", [this.pen.line.offset(x, near), this.pen.line.offset(x + drift * 0.7, near + this.pen.around(0.3) * pile)], 0.055, this.pen.around(0.4));
+      this.pen.stroke(
+        step,
+        "body",
+        [this.pen.line.offset(x, near), this.pen.line.offset(x + drift * 0.7, near + this.pen.around(0.3) * pile)],
+        0.055,
+        this.pen.around(0.4),
+      );
     }
     for (let x = result.from + 0.2; x < result.to; x += Math.max(0.35, result.pitch ?? 0.6)) {
       const half = this.diameter(result, x) / 2;
-      this.pen.stroke(step, "body", [this.pen.line.offset(x - 0.12, half * 0.8), this.pen.line.offset(x + 0.05, 0), this.pen.line.offset(x + 0.12, -half * 0.8)], 0.09, 0.18);
+      this.pen.stroke(
+        step,
+        "body",
+        [
+          this.pen.line.offset(x - 0.12, half * 0.8),
+          this.pen.line.offset(x + 0.05, 0),
+          this.pen.line.offset(x + 0.12, -half * 0.8),
+        ],
+        0.09,
+        0.18,
+      );
     }
   }
 
@@ -124,7 +167,17 @@ export class Bodies {
       const root = half * (0.15 + 0.75 * this.pen.random()) * side;
       const out = (half + o.reach * half * this.pen.random() ** 1.6) * side;
       const back = o.lean * (0.4 + this.pen.random());
-      this.pen.stroke(step, "body", [this.pen.line.offset(x, root), this.pen.line.offset(x + back * 0.35, root + (out - root) * 0.6), this.pen.line.offset(x + back, out)], o.width * (0.7 + 0.5 * this.pen.random()), this.pen.around(0.34));
+      this.pen.stroke(
+        step,
+        "body",
+        [
+          this.pen.line.offset(x, root),
+          this.pen.line.offset(x + back * 0.35, root + (out - root) * 0.6),
+          this.pen.line.offset(x + back, out),
+        ],
+        o.width * (0.7 + 0.5 * this.pen.random()),
+        this.pen.around(0.34),
+      );
     }
   }
 
@@ -136,7 +189,16 @@ export class Bodies {
       const half = this.diameter(result, x) / 2;
       const [y, turn] = [this.pen.around(0.85) * half, this.pen.around(0.9)];
       const reach = 0.2 + 0.35 * this.pen.random();
-      this.pen.stroke(step, "body", [this.pen.line.offset(x, y), this.pen.line.offset(Math.min(result.to, x + reach), Math.max(-half, Math.min(half, y + turn * reach * 0.7)))], 0.05, this.pen.around(0.32) + (y > 0 ? 0.06 : -0.1));
+      this.pen.stroke(
+        step,
+        "body",
+        [
+          this.pen.line.offset(x, y),
+          this.pen.line.offset(Math.min(result.to, x + reach), Math.max(-half, Math.min(half, y + turn * reach * 0.7))),
+        ],
+        0.05,
+        this.pen.around(0.32) + (y > 0 ? 0.06 : -0.1),
+      );
     }
   }
 
@@ -150,7 +212,12 @@ export class Bodies {
     const half = (result.endDiameters?.[0] ?? 1) / 2;
     if (looped) return this.loose(step, result, { perMm: 44, reach: 1.5, lean: 2.6 * half, width: 0.06 });
     const loose = density < 0.3 ? 0.9 : density < 0.45 ? 0.55 : 0.28;
-    this.loose(step, result, { perMm: brushed ? 34 : density < 0.3 ? 24 : 18, reach: brushed ? 1.5 : loose, lean: brushed ? 1.2 : 0.35, width: 0.05 });
+    this.loose(step, result, {
+      perMm: brushed ? 34 : density < 0.3 ? 24 : 18,
+      reach: brushed ? 1.5 : loose,
+      lean: brushed ? 1.2 : 0.35,
+      width: 0.05,
+    });
   }
 
   /** A wing case or back pulled over: a glossy band along the top of what it covers. */

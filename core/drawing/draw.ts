@@ -27,7 +27,14 @@ export function drawFly(fly: ComposedFly, options: DrawOptions): Drawing {
   return new Drafter(fly, options).drawing();
 }
 
-const landmarkNames: Record<Landmark, string> = { eye: "eye", point: "point", barb: "barb", bend: "bend", intoBend: "into the bend", betweenBends: "between the bends" };
+const landmarkNames: Record<Landmark, string> = {
+  eye: "eye",
+  point: "point",
+  barb: "barb",
+  bend: "bend",
+  intoBend: "into the bend",
+  betweenBends: "between the bends",
+};
 
 class Drafter {
   private readonly line: HookLine;
@@ -60,7 +67,9 @@ class Drafter {
       if (result) this.step(step, result);
     }
     const up = this.fly.ridesPointUp ? turnedOver : (p: Point): Point => p;
-    const shapes = this.order().flatMap((layer) => this.pen.shapes.filter((s) => s.layer === layer)).map((s) => turned(s, up));
+    const shapes = this.order()
+      .flatMap((layer) => this.pen.shapes.filter((s) => s.layer === layer))
+      .map((s) => turned(s, up));
     if (this.fly.ridesPointUp) this.measures.forEach((m) => Object.assign(m, { from: up(m.from), to: up(m.to) }));
     return { shapes, measures: this.measures, landmarks: this.marks(), box: boxOf(shapes) };
   }
@@ -75,7 +84,11 @@ class Drafter {
     const { hook, tied } = this.fly;
     return landmarksOf(hook).map((landmark) => {
       const mm = placeAt({ landmark }, hook, tied.beadMm);
-      return { name: landmark === "eye" && tied.beadMm > 0 ? "behind the bead" : landmarkNames[landmark], mm, at: this.fly.ridesPointUp ? turnedOver(this.line.at(mm).point) : this.line.at(mm).point };
+      return {
+        name: landmark === "eye" && tied.beadMm > 0 ? "behind the bead" : landmarkNames[landmark],
+        mm,
+        at: this.fly.ridesPointUp ? turnedOver(this.line.at(mm).point) : this.line.at(mm).point,
+      };
     });
   }
 
@@ -126,7 +139,8 @@ class Drafter {
       return this.bodies.turns(step, result, strand?.width ?? 0.3, "inside", { bright: true });
     }
     const shines = form === "wire" || form === "tinsel";
-    if ((result.growth ?? 0) === 0) return this.bodies.turns(step, result, strand?.width ?? 0.15, "rib", { bright: shines });
+    if ((result.growth ?? 0) === 0)
+      return this.bodies.turns(step, result, strand?.width ?? 0.15, "rib", { bright: shines });
     if (step.role !== "rib") this.measures.push(this.along(step.name, result));
     if (form === "herl") return this.bodies.herl(step, result);
     if (form === "chenille") return this.bodies.chenille(step, result, 0.35);
@@ -152,7 +166,12 @@ class Drafter {
     else this.hackles.palmer(step, result, barb);
     const middle = (result.from + result.to) / 2;
     const root = this.line.at(middle).point;
-    this.measures.push({ label: `${step.name}, barbs`, mm: (barb[0] + barb[1]) / 2, from: root, to: [root[0], root[1] - (barb[0] + barb[1]) / 2] });
+    this.measures.push({
+      label: `${step.name}, barbs`,
+      mm: (barb[0] + barb[1]) / 2,
+      from: root,
+      to: [root[0], root[1] - (barb[0] + barb[1]) / 2],
+    });
   }
 
   private lay(step: FlyStep, result: StepResult): void {
@@ -167,20 +186,27 @@ class Drafter {
     const x = attitude === "back" ? result.to : result.from;
     this.fibres.lay(step, layerOf(step), { x, half: this.bodies.diameter(result, x) / 2, shown, attitude });
     const root = this.line.at(x).point;
-    this.measures.push({ label: step.name, mm: shown, from: root, to: [root[0] - shown * (attitude === "forward" ? -1 : 1), root[1]] });
+    this.measures.push({
+      label: step.name,
+      mm: shown,
+      from: root,
+      to: [root[0] - shown * (attitude === "forward" ? -1 : 1), root[1]],
+    });
   }
 }
 
 /** A tinsel with two good faces has the colour of the one that shows. */
 function withFace(s: FlyStep): FlyStep {
   const { step, material } = s;
-  const face = step.do === "wind" && step.shows !== undefined ? material?.faces?.find((f) => f.name === step.shows) : undefined;
+  const face =
+    step.do === "wind" && step.shows !== undefined ? material?.faces?.find((f) => f.name === step.shows) : undefined;
   return face && material ? { ...s, material: { ...material, colour: face.colour } } : s;
 }
 
 /** A fly that swims point up is drawn so: the side that swims up is up. */
 const turnedOver = ([x, y]: Point): Point => [x, -y];
-const turned = (s: Shape, by: (p: Point) => Point): Shape => (s.kind === "disc" ? { ...s, at: by(s.at) } : { ...s, points: s.points.map(by) });
+const turned = (s: Shape, by: (p: Point) => Point): Shape =>
+  s.kind === "disc" ? { ...s, at: by(s.at) } : { ...s, points: s.points.map(by) };
 
 function layerOf(step: FlyStep): Layer {
   switch (step.role) {

@@ -14,11 +14,25 @@ function withPart(code: string, role: Role, step: Partial<RecipeStep> & { do: Re
   r.steps.splice(r.steps.length - 1, 0, { id: "x", name: "it", component: "x", ...step } as RecipeStep);
   return r;
 }
-const draw = (r: Recipe, options: { inside?: boolean; c?: Partial<FlyChoice>; m?: HookModel } = {}) => drawFly(composeFly(r, choose(options.c), options.m ?? model, materials, { keepProfiles: true }), { seed: "a", inside: options.inside });
+const draw = (r: Recipe, options: { inside?: boolean; c?: Partial<FlyChoice>; m?: HookModel } = {}) =>
+  drawFly(composeFly(r, choose(options.c), options.m ?? model, materials, { keepProfiles: true }), {
+    seed: "a",
+    inside: options.inside,
+  });
 const points = (s: Shape) => (s.kind === "disc" ? [s.at] : s.points);
 const ofX = (shapes: Shape[]) => shapes.filter((s) => s.step === "x");
-const wound = (rule: object, more: object = {}) => ({ do: "wind" as const, from: half, to: bend, rule, ...more }) as Partial<RecipeStep> & { do: "wind" };
-const laid = (amount: object, attitude: string, more: object = {}) => ({ do: "lay" as const, from: { fraction: 0.3 }, to: half, amount, attitude, shown: { mm: 10 }, ...more }) as Partial<RecipeStep> & { do: "lay" };
+const wound = (rule: object, more: object = {}) =>
+  ({ do: "wind" as const, from: half, to: bend, rule, ...more }) as Partial<RecipeStep> & { do: "wind" };
+const laid = (amount: object, attitude: string, more: object = {}) =>
+  ({
+    do: "lay" as const,
+    from: { fraction: 0.3 },
+    to: half,
+    amount,
+    attitude,
+    shown: { mm: 10 },
+    ...more,
+  }) as Partial<RecipeStep> & { do: "lay" };
 
 const parts: [string, Recipe, number][] = [
   ["herl, with its pile", withPart("herl", "thorax", wound({ touching: true }, { rope: 3 })), 100],
@@ -27,9 +41,33 @@ const parts: [string, Recipe, number][] = [
   ["stretch body, in segments", withPart("stretch", "body", wound({ touching: true }, { stretch: 2 })), 6],
   ["floss", withPart("floss", "body", wound({ touching: true })), 4],
   ["flat tinsel, bright", withPart("tinsel", "body", wound({ touching: true })), 4],
-  ["weight wire, seen inside", withPart("tin", "weight", { do: "wind", from: { fraction: 0.4 }, rule: { touching: true, turns: 5 } } as never), 6],
-  ["dubbing in a loop", withPart("fur", "body", { do: "dress", from: half, to: bend, fullness: [{ mm: 3 }, { mm: 3 }], loopMm: 60 } as never), 60],
-  ["dubbing brushed out", withPart("weak-fur", "body", { do: "dress", from: half, to: bend, fullness: [{ mm: 3 }, { mm: 3 }], brushed: true } as never), 60],
+  [
+    "weight wire, seen inside",
+    withPart("tin", "weight", { do: "wind", from: { fraction: 0.4 }, rule: { touching: true, turns: 5 } } as never),
+    6,
+  ],
+  [
+    "dubbing in a loop",
+    withPart("fur", "body", {
+      do: "dress",
+      from: half,
+      to: bend,
+      fullness: [{ mm: 3 }, { mm: 3 }],
+      loopMm: 60,
+    } as never),
+    60,
+  ],
+  [
+    "dubbing brushed out",
+    withPart("weak-fur", "body", {
+      do: "dress",
+      from: half,
+      to: bend,
+      fullness: [{ mm: 3 }, { mm: 3 }],
+      brushed: true,
+    } as never),
+    60,
+  ],
   ["a clump of hair", withPart("hair", "wing", laid({ clump: { mm: 1.2 } }, "over")), 50],
   ["flash", withPart("flash", "flash", laid({ strands: 4, folded: true }, "over")), 8],
   ["rubber legs", withPart("rubber", "tail", laid({ strands: 2, folded: false }, "back")), 4],
@@ -40,8 +78,22 @@ const parts: [string, Recipe, number][] = [
   ["a throat", withPart("pheasant", "throat", laid({ fibres: 8 }, "down")), 8],
   ["breathers, forward", withPart("plume", "tail", laid({ fibres: 4 }, "forward")), 4],
   ["dumbbell eyes, with a pupil", withPart("dumbbell", "eyes", { do: "seat", from: { fraction: 0.1 } } as never), 8],
-  ["a soft collar", withPart("hackle", "collar", { do: "wind", from: half, to: half, rule: { turns: 3 }, barb: [{ mm: 8 }, { mm: 9 }] } as never), 20],
-  ["a stiff palmer", withPart("stiff", "hackle", wound({ turns: 6 }, { barb: [{ mm: 6 }, { mm: 7 }], sweep: "forward" })), 60],
+  [
+    "a soft collar",
+    withPart("hackle", "collar", {
+      do: "wind",
+      from: half,
+      to: half,
+      rule: { turns: 3 },
+      barb: [{ mm: 8 }, { mm: 9 }],
+    } as never),
+    20,
+  ],
+  [
+    "a stiff palmer",
+    withPart("stiff", "hackle", wound({ turns: 6 }, { barb: [{ mm: 6 }, { mm: 7 }], sweep: "forward" })),
+    60,
+  ],
   ["a back pulled over", withPart("pheasant", "wing case", laid({ fibres: 12 }, "over", { shown: undefined })), 4],
 ];
 
@@ -60,12 +112,20 @@ describe("every form of material", () => {
       const shown = r.steps.find((s) => s.id === "x");
       if (shown?.do !== "lay" || !shown.shown || name.includes("extended") || name.includes("slips")) continue;
       const strokes = ofX(draw(r).shapes).flatMap((s) => (s.kind === "stroke" ? [s.points] : []));
-      for (const p of strokes) expect(Math.hypot((p[0]?.[0] ?? 0) - (p.at(-1)?.[0] ?? 0), (p[0]?.[1] ?? 0) - (p.at(-1)?.[1] ?? 0)), name).toBeLessThanOrEqual(10.01);
+      for (const p of strokes)
+        expect(
+          Math.hypot((p[0]?.[0] ?? 0) - (p.at(-1)?.[0] ?? 0), (p[0]?.[1] ?? 0) - (p.at(-1)?.[1] ?? 0)),
+          name,
+        ).toBeLessThanOrEqual(10.01);
     }
   });
 
   test("what lies inside comes to the front only when asked for", () => {
-    const r = withPart("tin", "weight", { do: "wind", from: { fraction: 0.4 }, rule: { touching: true, turns: 5 } } as never);
+    const r = withPart("tin", "weight", {
+      do: "wind",
+      from: { fraction: 0.4 },
+      rule: { touching: true, turns: 5 },
+    } as never);
     expect(ofX(draw(r).shapes)).toEqual([]);
     const shown = draw(r, { inside: true }).shapes;
     const order = shown.map((s) => s.layer);
@@ -78,11 +138,21 @@ describe("every form of material", () => {
   });
 
   test("a fly that swims point up is drawn so: the point above the shank", () => {
-    const eyes = (lashed?: "on top") => draw(withPart("dumbbell", "eyes", { do: "seat", from: { fraction: 0.1 }, lashed } as never));
-    const lowest = (d: ReturnType<typeof draw>) => Math.max(...d.shapes.filter((s) => s.layer === "hook").flatMap(points).map((p) => p[1]));
+    const eyes = (lashed?: "on top") =>
+      draw(withPart("dumbbell", "eyes", { do: "seat", from: { fraction: 0.1 }, lashed } as never));
+    const lowest = (d: ReturnType<typeof draw>) =>
+      Math.max(
+        ...d.shapes
+          .filter((s) => s.layer === "hook")
+          .flatMap(points)
+          .map((p) => p[1]),
+      );
     expect(lowest(eyes())).toBeGreaterThan(3);
     expect(lowest(eyes("on top"))).toBeLessThan(1);
-    expect(eyes("on top").landmarks.find((l) => l.name === "point")?.at[0]).toBeCloseTo(eyes().landmarks.find((l) => l.name === "point")?.at[0] ?? 0, 9);
+    expect(eyes("on top").landmarks.find((l) => l.name === "point")?.at[0]).toBeCloseTo(
+      eyes().landmarks.find((l) => l.name === "point")?.at[0] ?? 0,
+      9,
+    );
   });
 
   test("a counter-wound rib leans the other way", () => {
@@ -138,9 +208,16 @@ describe("as SVG", () => {
     const paths = pathsOf(d);
     expect(paths.length).toBeLessThan(d.shapes.length);
     const strokes = d.shapes.filter((s) => s.kind === "stroke").length;
-    expect(paths.filter((p) => p.stroke !== undefined).reduce((n, p) => n + (p.d.match(/M/g)?.length ?? 0), 0)).toBe(strokes);
+    expect(paths.filter((p) => p.stroke !== undefined).reduce((n, p) => n + (p.d.match(/M/g)?.length ?? 0), 0)).toBe(
+      strokes,
+    );
   });
-  test("shades go towards white and black", () => expect([shaded("#808080", 1), shaded("#808080", -1), shaded("#204060", 0)]).toEqual(["#ffffff", "#000000", "#204060"]));
+  test("shades go towards white and black", () =>
+    expect([shaded("#808080", 1), shaded("#808080", -1), shaded("#204060", 0)]).toEqual([
+      "#ffffff",
+      "#000000",
+      "#204060",
+    ]));
   test("an unknown colour is hatched", () => {
     const file = svgFile(draw(withPart("nameless", "body", wound({ touching: true }))), "x");
     expect(file).toContain("url(#hatch)");
@@ -157,9 +234,21 @@ describe("as SVG", () => {
 });
 
 test("a zone narrower than a station of the profile is drawn without a gap", () => {
-  const { shapes } = draw(withPart("fur", "body", { do: "dress", from: { eyeLengths: 1.1 }, to: { eyeLengths: 1.11 }, fullness: [{ mm: 2 }, { mm: 2 }] } as never));
+  const { shapes } = draw(
+    withPart("fur", "body", {
+      do: "dress",
+      from: { eyeLengths: 1.1 },
+      to: { eyeLengths: 1.11 },
+      fullness: [{ mm: 2 }, { mm: 2 }],
+    } as never),
+  );
   expect(ofX(shapes).length).toBeGreaterThan(2);
-  expect(ofX(shapes).flatMap(points).flat().filter((v) => !Number.isFinite(v))).toEqual([]);
+  expect(
+    ofX(shapes)
+      .flatMap(points)
+      .flat()
+      .filter((v) => !Number.isFinite(v)),
+  ).toEqual([]);
 });
 
 describe("how a part stands, and on which side", () => {
@@ -169,27 +258,52 @@ describe("how a part stands, and on which side", () => {
   const spread = (more: object) => Math.max(...heights(wing(more))) - Math.min(...heights(wing(more)));
 
   test("as a V it is lifted, as a tent it lies lower, flat lowest of all", () => {
-    const [v, none, tent, flat] = [highest({ stance: "V" }), highest({}), highest({ stance: "tent" }), highest({ stance: "flat" })];
+    const [v, none, tent, flat] = [
+      highest({ stance: "V" }),
+      highest({}),
+      highest({ stance: "tent" }),
+      highest({ stance: "flat" }),
+    ];
     expect(v).toBeGreaterThan(none);
     expect(none).toBeGreaterThan(tent);
     expect(tent).toBeGreaterThan(flat);
   });
   test("splayed it opens wider", () => expect(spread({ stance: "splayed" })).toBeGreaterThan(1.2 * spread({})));
   test("shared out, the far side is drawn behind and each side has its own number", () => {
-    const shapes = ofX(draw(withPart("pheasant", "throat", laid({ fibres: 9 }, "down", { round: { near: 2, far: 1 } }))).shapes);
+    const shapes = ofX(
+      draw(withPart("pheasant", "throat", laid({ fibres: 9 }, "down", { round: { near: 2, far: 1 } }))).shapes,
+    );
     const far = shapes.filter((s) => s.layer === "far").length;
     expect(far).toBeGreaterThan(0);
     expect(shapes.length - far).toBe(2 * far);
   });
   test("what goes underneath points down", () => {
-    const tips = (round: object) => Math.max(...heights(ofX(draw(withPart("pheasant", "wing", laid({ fibres: 9 }, "over", { round }))).shapes)));
+    const tips = (round: object) =>
+      Math.max(...heights(ofX(draw(withPart("pheasant", "wing", laid({ fibres: 9 }, "over", { round }))).shapes)));
     expect(tips({ underside: 1 })).toBeGreaterThan(tips({ top: 1 }) + 2);
   });
   test("a tinsel shows the face that is said", () => {
     const faced = new Map(materials);
     const tinsel = faced.get("tinsel");
-    if (tinsel) faced.set("tinsel", { ...tinsel, faces: [{ name: "gold", colour: "#c0a030" }, { name: "silver", colour: "#c8ccd0" }] });
-    const colours = (shows: string | undefined) => new Set(ofX(drawFly(composeFly(withPart("tinsel", "body", wound({ touching: true }, { shows })), choose(), model, faced, { keepProfiles: true }), { seed: "a" }).shapes).map((s) => s.colour));
+    if (tinsel)
+      faced.set("tinsel", {
+        ...tinsel,
+        faces: [
+          { name: "gold", colour: "#c0a030" },
+          { name: "silver", colour: "#c8ccd0" },
+        ],
+      });
+    const colours = (shows: string | undefined) =>
+      new Set(
+        ofX(
+          drawFly(
+            composeFly(withPart("tinsel", "body", wound({ touching: true }, { shows })), choose(), model, faced, {
+              keepProfiles: true,
+            }),
+            { seed: "a" },
+          ).shapes,
+        ).map((s) => s.colour),
+      );
     expect(colours("gold")).toContain("#c0a030");
     expect(colours("silver")).toContain("#c8ccd0");
     expect(colours(undefined)).not.toContain("#c0a030");

@@ -12,11 +12,24 @@ interface Root {
 }
 
 /** Middle of a part's direction: 0 back along the shank, a quarter turn up. */
-const middles: Record<Attitude, number> = { back: 0.1, over: 0.2, up: 1.25, down: -0.7, forward: Math.PI - 0.75, sides: -0.6 };
+const middles: Record<Attitude, number> = {
+  back: 0.1,
+  over: 0.2,
+  up: 1.25,
+  down: -0.7,
+  forward: Math.PI - 0.75,
+  sides: -0.6,
+};
 
 /** What a stance does to the side view: how far a wing over the back is lifted, and how much wider it opens. */
 const stances: Record<Stance | "none", { lift: number; open: number }> = {
-  none: { lift: 0, open: 1 }, V: { lift: 0.32, open: 1.3 }, U: { lift: 0.2, open: 1.1 }, tent: { lift: -0.1, open: 0.9 }, flat: { lift: -0.19, open: 0.6 }, splayed: { lift: 0.08, open: 2.4 }, "full round": { lift: 0, open: 3.2 },
+  none: { lift: 0, open: 1 },
+  V: { lift: 0.32, open: 1.3 },
+  U: { lift: 0.2, open: 1.1 },
+  tent: { lift: -0.1, open: 0.9 },
+  flat: { lift: -0.19, open: 0.6 },
+  splayed: { lift: 0.08, open: 2.4 },
+  "full round": { lift: 0, open: 3.2 },
 };
 
 /** Tails, wings, legs, throats: fibres from their tie-in at their true shown length. */
@@ -27,12 +40,20 @@ export class Fibres {
 
   lay(step: FlyStep, layer: Layer, root: Root): void {
     this.stance = step.step.do === "lay" ? step.step.stance : undefined;
-    const shared = step.step.do === "lay" && step.step.round && step.fibres !== undefined && step.role !== "legs" ? shareOut(step.fibres, step.step.round) : undefined;
+    const shared =
+      step.step.do === "lay" && step.step.round && step.fibres !== undefined && step.role !== "legs"
+        ? shareOut(step.fibres, step.step.round)
+        : undefined;
     if (!shared) return this.part(step, layer, root);
     // The far side first: what lies behind is drawn behind.
     for (const sector of ["far", "underside", "top", "near"] as const) {
       const count = shared[sector];
-      if (count) this.part({ ...step, fibres: count }, sector === "far" ? "far" : layer, sector === "underside" ? { ...root, attitude: "down" } : root);
+      if (count)
+        this.part(
+          { ...step, fibres: count },
+          sector === "far" ? "far" : layer,
+          sector === "underside" ? { ...root, attitude: "down" } : root,
+        );
     }
   }
 
@@ -49,7 +70,12 @@ export class Fibres {
 
   private point(root: Root, across: number): Point {
     const { attitude, half } = root;
-    const off = attitude === "down" ? -half * (0.75 + 0.25 * across) : attitude === "back" ? half * across * 0.7 : half * (0.75 + 0.25 * across);
+    const off =
+      attitude === "down"
+        ? -half * (0.75 + 0.25 * across)
+        : attitude === "back"
+          ? half * across * 0.7
+          : half * (0.75 + 0.25 * across);
     return this.pen.line.offset(root.x, off);
   }
 
@@ -63,11 +89,17 @@ export class Fibres {
   private bunch(step: FlyStep, layer: Layer, root: Root): void {
     const count = Math.min(80, Math.max(1, step.fibres ?? 12));
     const width = Math.min(0.22, Math.max(0.07, (step.material?.strand?.width ?? 0.08) * 1.1));
-    const spread = Math.min(0.42, 0.05 + count * 0.014) * stances[this.stance ?? "none"].open * (root.attitude === "down" ? 1.5 : 1);
+    const spread =
+      Math.min(0.42, 0.05 + count * 0.014) * stances[this.stance ?? "none"].open * (root.attitude === "down" ? 1.5 : 1);
     for (let i = 0; i < count; i++) {
       const share = count === 1 ? 0 : (2 * i) / (count - 1) - 1;
       this.pen.fibre(step, layer, this.point(root, share), {
-        angle: this.angle(root) + share * spread + this.pen.around(0.02), length: root.shown * (0.93 + 0.07 * this.pen.random()), width, curl: share * 0.1 + (root.attitude === "down" ? 0.25 : 0.05), tapered: true, shade: this.pen.around(0.22) - pale(step.material?.colour),
+        angle: this.angle(root) + share * spread + this.pen.around(0.02),
+        length: root.shown * (0.93 + 0.07 * this.pen.random()),
+        width,
+        curl: share * 0.1 + (root.attitude === "down" ? 0.25 : 0.05),
+        tapered: true,
+        shade: this.pen.around(0.22) - pale(step.material?.colour),
       });
     }
   }
@@ -80,7 +112,12 @@ export class Fibres {
       const share = this.pen.around(1);
       const reach = root.shown * (0.62 + 0.38 * Math.sqrt(this.pen.random()));
       this.pen.fibre(step, layer, this.point(root, share), {
-        angle: this.angle(root) + share * (upright ? 0.34 : 0.3), curl: -share * (upright ? 0.3 : 0.5) + this.pen.around(0.16), wave: root.shown * 0.05, length: reach, width: 0.055 + 0.03 * this.pen.random(), shade: this.pen.around(0.22) - (Math.abs(share) < 0.3 ? 0.1 : 0) - pale(step.material?.colour),
+        angle: this.angle(root) + share * (upright ? 0.34 : 0.3),
+        curl: -share * (upright ? 0.3 : 0.5) + this.pen.around(0.16),
+        wave: root.shown * 0.05,
+        length: reach,
+        width: 0.055 + 0.03 * this.pen.random(),
+        shade: this.pen.around(0.22) - (Math.abs(share) < 0.3 ? 0.1 : 0) - pale(step.material?.colour),
       });
     }
   }
@@ -91,10 +128,22 @@ export class Fibres {
     for (let i = 0; i < count; i++) {
       const share = (2 * i) / (count - 1) - 1;
       this.pen.fibre(step, layer, this.point(root, share), {
-        angle: this.angle(root) + share * 0.09 * stances[this.stance ?? "none"].open + this.pen.around(0.03), curl: -share * 0.06 - 0.06, length: root.shown * (0.82 + 0.18 * this.pen.random()), width: 0.085, tapered: true, shade: this.pen.around(0.28) - 0.06,
+        angle: this.angle(root) + share * 0.09 * stances[this.stance ?? "none"].open + this.pen.around(0.03),
+        curl: -share * 0.06 - 0.06,
+        length: root.shown * (0.82 + 0.18 * this.pen.random()),
+        width: 0.085,
+        tapered: true,
+        shade: this.pen.around(0.28) - 0.06,
       });
     }
-    const band = [0.15, 0.5, 0.85].map((t) => this.pen.path(this.point(root, 0), { angle: this.angle(root), length: root.shown * t * 0.4, width: 0.1 })[5] as Point);
+    const band = [0.15, 0.5, 0.85].map(
+      (t) =>
+        this.pen.path(this.point(root, 0), {
+          angle: this.angle(root),
+          length: root.shown * t * 0.4,
+          width: 0.1,
+        })[5] as Point,
+    );
     this.pen.stroke(step, layer, [this.point(root, 0), ...band], 0.12, -0.4);
   }
 
@@ -106,9 +155,22 @@ export class Fibres {
     const dark = pale(step.material?.colour);
     for (let i = 0; i < count; i++) {
       const share = (count === 1 ? 0 : (2 * i) / (count - 1) - 1) * 0.5 + (root.attitude === "over" ? 0.5 : 0);
-      const fibre = { angle: this.angle(root) + share * (root.attitude === "over" ? 0.14 : 0.3), curl: this.pen.around(0.18) - 0.05, wave: rubber ? 0 : root.shown * 0.012, length: root.shown * (0.94 + 0.06 * this.pen.random()) };
-      this.pen.fibre(step, layer, this.point(root, share * 0.5), { ...fibre, width: rubber ? wide * 0.9 : Math.max(0.12, wide * 0.5), shade: (rubber ? -0.1 : 0.15) - 1.8 * dark });
-      this.pen.fibre(step, layer, this.point(root, share * 0.5), { ...fibre, width: rubber ? wide * 0.3 : 0.05, shade: 0.7 - 1.8 * dark });
+      const fibre = {
+        angle: this.angle(root) + share * (root.attitude === "over" ? 0.14 : 0.3),
+        curl: this.pen.around(0.18) - 0.05,
+        wave: rubber ? 0 : root.shown * 0.012,
+        length: root.shown * (0.94 + 0.06 * this.pen.random()),
+      };
+      this.pen.fibre(step, layer, this.point(root, share * 0.5), {
+        ...fibre,
+        width: rubber ? wide * 0.9 : Math.max(0.12, wide * 0.5),
+        shade: (rubber ? -0.1 : 0.15) - 1.8 * dark,
+      });
+      this.pen.fibre(step, layer, this.point(root, share * 0.5), {
+        ...fibre,
+        width: rubber ? wide * 0.3 : 0.05,
+        shade: 0.7 - 1.8 * dark,
+      });
     }
   }
 
@@ -122,9 +184,18 @@ export class Fibres {
       const t = aSide === 1 ? 0.5 : (i % aSide) / (aSide - 1); // 0 the foremost leg, 1 the rearmost
       const start = this.pen.line.offset(root.x + (t - 0.5) * root.half, -root.half * (far ? 0.25 : 0.55));
       const shift = far ? 0.22 : 0;
-      const thigh = this.pen.path(start, { angle: -2.35 + 2.1 * t + shift + this.pen.around(0.08), length: root.shown * 0.45, width });
+      const thigh = this.pen.path(start, {
+        angle: -2.35 + 2.1 * t + shift + this.pen.around(0.08),
+        length: root.shown * 0.45,
+        width,
+      });
       const knee = thigh[thigh.length - 1] as Point;
-      const shin = this.pen.path(knee, { angle: -1.75 + 0.95 * t + shift + this.pen.around(0.08), curl: 0.2, length: root.shown * 0.55, width });
+      const shin = this.pen.path(knee, {
+        angle: -1.75 + 0.95 * t + shift + this.pen.around(0.08),
+        curl: 0.2,
+        length: root.shown * 0.55,
+        width,
+      });
       const shade = far ? -0.35 : this.pen.around(0.1);
       this.pen.stroke(step, far ? "far" : layer, thigh, width, shade);
       this.pen.stroke(step, far ? "far" : layer, shin, width * 0.68, shade);
@@ -145,24 +216,46 @@ export class Fibres {
       const taper = Math.min(1, 0.3 + 2 * t) * (t > 0.72 ? Math.sqrt(Math.max(0, 1 - ((t - 0.72) / 0.28) ** 2)) : 1);
       const w = width * across * taper;
       const sag = 0.1 * root.shown * t * t;
-      return [start[0] - Math.cos(angle) * root.shown * t - Math.sin(angle) * w, start[1] - Math.sin(angle) * root.shown * t - Math.cos(angle) * w + sag];
+      return [
+        start[0] - Math.cos(angle) * root.shown * t - Math.sin(angle) * w,
+        start[1] - Math.sin(angle) * root.shown * t - Math.cos(angle) * w + sag,
+      ];
     };
     const ts = Array.from({ length: 19 }, (_, i) => i / 18);
-    this.pen.area(step, layer, [...ts.map((t) => blade(t, 0.72)), ...[...ts].reverse().map((t) => blade(t, -0.28))], { edged: true, shade: layer === "far" ? -0.25 : 0 });
+    this.pen.area(step, layer, [...ts.map((t) => blade(t, 0.72)), ...[...ts].reverse().map((t) => blade(t, -0.28))], {
+      edged: true,
+      shade: layer === "far" ? -0.25 : 0,
+    });
     if (layer === "far") return;
-    for (let k = 0; k <= 11; k++) this.pen.stroke(step, layer, ts.slice(0, 17).map((t) => blade(t, -0.24 + (k / 11) * 0.9)), 0.035, k % 3 === 0 ? 0.22 : -0.22);
+    for (let k = 0; k <= 11; k++)
+      this.pen.stroke(
+        step,
+        layer,
+        ts.slice(0, 17).map((t) => blade(t, -0.24 + (k / 11) * 0.9)),
+        0.035,
+        k % 3 === 0 ? 0.22 : -0.22,
+      );
   }
 
   private extendedBody(step: FlyStep, root: Root): void {
     const thick = step.material?.part?.diameter ?? step.material?.strand?.width ?? 1;
     const start = this.pen.line.at(root.x).point;
-    const edge = (t: number, side: number): Point => [start[0] - root.shown * t, start[1] - 0.2 * root.shown * t * t + side * (thick / 2) * (1 - 0.6 * t)];
+    const edge = (t: number, side: number): Point => [
+      start[0] - root.shown * t,
+      start[1] - 0.2 * root.shown * t * t + side * (thick / 2) * (1 - 0.6 * t),
+    ];
     const ts = Array.from({ length: 25 }, (_, i) => i / 24);
-    this.pen.area(step, "tail", [...ts.map((t) => edge(t, -1)), ...[...ts].reverse().map((t) => edge(t, 1))], { edged: true });
-    this.pen.area(step, "tail", [...ts.map((t) => edge(t, 0.4)), ...[...ts].reverse().map((t) => edge(t, 1))], { shade: -0.22 });
-    for (const t of ts.filter((_, i) => i % 2 === 1)) this.pen.stroke(step, "tail", [edge(t, -1), edge(t + 0.015, 0), edge(t, 1)], 0.07, -0.36);
+    this.pen.area(step, "tail", [...ts.map((t) => edge(t, -1)), ...[...ts].reverse().map((t) => edge(t, 1))], {
+      edged: true,
+    });
+    this.pen.area(step, "tail", [...ts.map((t) => edge(t, 0.4)), ...[...ts].reverse().map((t) => edge(t, 1))], {
+      shade: -0.22,
+    });
+    for (const t of ts.filter((_, i) => i % 2 === 1))
+      this.pen.stroke(step, "tail", [edge(t, -1), edge(t + 0.015, 0), edge(t, 1)], 0.07, -0.36);
     const tip = edge(1, 0);
-    for (const a of [0.55, 0.3, 0.1]) this.pen.fibre(step, "tail", tip, { angle: a, curl: 0.15, length: root.shown * 0.75, width: 0.06, shade: -0.3 });
+    for (const a of [0.55, 0.3, 0.1])
+      this.pen.fibre(step, "tail", tip, { angle: a, curl: 0.15, length: root.shown * 0.75, width: 0.06, shade: -0.3 });
   }
 }
 

@@ -31,7 +31,10 @@ export class Hackles {
     for (let i = 0; i < count; i++) {
       const t = (i + 0.5) / count;
       const shorter = 1 - 0.25 * t; // barbs shorten towards the tip of the feather, which lies at the rear
-      this.barb(step, result, result.from + (result.to - result.from) * t, t * turns * Math.PI * 2, [barb[0] * shorter, barb[1] * shorter]);
+      this.barb(step, result, result.from + (result.to - result.from) * t, t * turns * Math.PI * 2, [
+        barb[0] * shorter,
+        barb[1] * shorter,
+      ]);
     }
     const pitch = Math.max(result.pitch ?? 0.5, 0.25);
     this.bodies.turns(step, { ...result, pitch }, 0.1, "rib", { shade: -0.3 });
@@ -40,7 +43,8 @@ export class Hackles {
   /** One barb at an angle round the shank: cos is up, sin is towards the eye of the one who looks. */
   private barb(step: FlyStep, result: StepResult, x: number, round: number, [low, high]: [number, number]): void {
     const soft = isSoft(step);
-    const swept = step.step.do === "wind" && step.step.sweep ? sweeps[step.step.sweep] : soft ? sweeps.back : sweeps.square;
+    const swept =
+      step.step.do === "wind" && step.step.sweep ? sweeps[step.step.sweep] : soft ? sweeps.back : sweeps.square;
     const phi = swept + this.pen.around(soft ? 0.28 : 0.34);
     const length = low + this.pen.random() * (high - low);
     const up = Math.cos(round);
@@ -52,7 +56,13 @@ export class Hackles {
     const seen = Math.hypot(along, across);
     if (seen < 0.25 * length) return;
     this.pen.fibre(step, "hackle", this.pen.line.offset(x, half * up), {
-      angle: Math.atan2(across, along), length: seen, width: soft ? 0.075 : 0.06, curl: soft ? -0.5 * up : -0.06 * up, tapered: soft, shade: this.pen.around(0.26) + (near ? 0.04 : -0.25), layer: near ? "hackle" : "far",
+      angle: Math.atan2(across, along),
+      length: seen,
+      width: soft ? 0.075 : 0.06,
+      curl: soft ? -0.5 * up : -0.06 * up,
+      tapered: soft,
+      shade: this.pen.around(0.26) + (near ? 0.04 : -0.25),
+      layer: near ? "hackle" : "far",
     });
   }
 }

@@ -48,10 +48,22 @@ export class Hard {
 
   /** The head: the thread's own shape; coats make it shine. */
   head(step: FlyStep, result: StepResult, thread: Colour): void {
-    this.bodies.solid(step, "head", result, { soft: true, colour: thread, role: "head", gloss: (result.volume ?? 0) > 0 ? 0.4 : 0.14 });
+    this.bodies.solid(step, "head", result, {
+      soft: true,
+      colour: thread,
+      role: "head",
+      gloss: (result.volume ?? 0) > 0 ? 0.4 : 0.14,
+    });
     for (let x = result.from + 0.12; x < result.to; x += 0.2) {
       const half = this.bodies.diameter(result, x) / 2;
-      this.pen.stroke({ ...step, role: "head" }, "head", [this.pen.line.offset(x - 0.03, half * 0.8), this.pen.line.offset(x + 0.03, -half * 0.8)], 0.035, -0.3, thread);
+      this.pen.stroke(
+        { ...step, role: "head" },
+        "head",
+        [this.pen.line.offset(x - 0.03, half * 0.8), this.pen.line.offset(x + 0.03, -half * 0.8)],
+        0.035,
+        -0.3,
+        thread,
+      );
     }
   }
 }

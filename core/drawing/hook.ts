@@ -29,7 +29,12 @@ export class HookLine {
     let [x, y] = [0, 0];
     for (let i = 0; i <= STEPS; i++) {
       const s = i * this.step;
-      const turned = s <= begins ? 0 : s <= shank ? (turnedAtBend * (s - begins)) / (shank - begins) : turnedAtBend + (s - shank) / radius;
+      const turned =
+        s <= begins
+          ? 0
+          : s <= shank
+            ? (turnedAtBend * (s - begins)) / (shank - begins)
+            : turnedAtBend + (s - shank) / radius;
       this.points.push([x, y]);
       this.headings.push(turned);
       x -= Math.cos(turned + this.step / 4 / radius) * this.step;
@@ -45,7 +50,11 @@ export class HookLine {
     const [a, b] = [this.points[i] as Point, this.points[i + 1] as Point];
     const turned = (this.headings[i] as number) * (1 - t) + (this.headings[i + 1] as number) * t;
     const before = Math.min(0, x);
-    return { point: [a[0] + (b[0] - a[0]) * t - before, a[1] + (b[1] - a[1]) * t], normal: [-Math.sin(turned), -Math.cos(turned)], turned };
+    return {
+      point: [a[0] + (b[0] - a[0]) * t - before, a[1] + (b[1] - a[1]) * t],
+      normal: [-Math.sin(turned), -Math.cos(turned)],
+      turned,
+    };
   }
 
   /** A place `off` mm outward from the wire's centre (negative: inward, below). */
@@ -66,7 +75,13 @@ export function hookShapes(line: HookLine): Shape[] {
     { ...base, kind: "stroke", points: ring(hook), width: hook.wire * 0.85 },
     ...(hook.points === 2 ? point(line, -0.34, base) : []),
     { ...base, kind: "stroke", points: wire, width: hook.wire },
-    { ...base, kind: "stroke", points: wire.map(([x, y]) => [x, y - hook.wire * 0.18] as Point), width: hook.wire * 0.22, shade: 0.5 },
+    {
+      ...base,
+      kind: "stroke",
+      points: wire.map(([x, y]) => [x, y - hook.wire * 0.18] as Point),
+      width: hook.wire * 0.22,
+      shade: 0.5,
+    },
     ...point(line, 0, base),
   ];
   return shapes;
@@ -81,12 +96,25 @@ function point(line: HookLine, lean: number, base: Pick<Shape, "role"> & { layer
   const length = hook.shank - hook.point;
   const along: Point = [Math.cos(Math.PI - from.turned + lean), -Math.sin(Math.PI - from.turned + lean)];
   const across: Point = [along[1], -along[0]];
-  const p = (t: number, off: number): Point => [from.point[0] + along[0] * length * t + across[0] * off, from.point[1] + along[1] * length * t + across[1] * off];
+  const p = (t: number, off: number): Point => [
+    from.point[0] + along[0] * length * t + across[0] * off,
+    from.point[1] + along[1] * length * t + across[1] * off,
+  ];
   const w = hook.wire / 2;
-  const shapes: Shape[] = [{ ...base, kind: "area", points: [p(0, -w), p(0.62, -w), p(0.86, -w * 0.75), p(1, 0), p(0.86, w * 0.75), p(0.62, w), p(0, w)] }];
+  const shapes: Shape[] = [
+    {
+      ...base,
+      kind: "area",
+      points: [p(0, -w), p(0.62, -w), p(0.86, -w * 0.75), p(1, 0), p(0.86, w * 0.75), p(0.62, w), p(0, w)],
+    },
+  ];
   if (!hook.barbless) {
     const at = (hook.shank - hook.barb) / length;
-    shapes.push({ ...base, kind: "area", points: [p(at + 0.12, w * 0.8), p(at - 0.1, w * 1.75), p(at - 0.02, w * 0.8)] });
+    shapes.push({
+      ...base,
+      kind: "area",
+      points: [p(at + 0.12, w * 0.8), p(at - 0.1, w * 1.75), p(at - 0.02, w * 0.8)],
+    });
   }
   return shapes;
 }

@@ -30,7 +30,8 @@ function smooth(points: Point[]): string {
 }
 
 const closed = (points: Point[]): string => `M${points.map(at).join("L")}Z`;
-const circle = ([x, y]: Point, r: number): string => `M${n(x - r)} ${n(y)}a${n(r)} ${n(r)} 0 1 0 ${n(2 * r)} 0a${n(r)} ${n(r)} 0 1 0 ${n(-2 * r)} 0Z`;
+const circle = ([x, y]: Point, r: number): string =>
+  `M${n(x - r)} ${n(y)}a${n(r)} ${n(r)} 0 1 0 ${n(2 * r)} 0a${n(r)} ${n(r)} 0 1 0 ${n(-2 * r)} 0Z`;
 
 const SHADES = 9;
 const WIDTHS = 50;
@@ -39,10 +40,17 @@ const WIDTHS = 50;
 export function shaded(colour: string, by: number): string {
   const towards = by > 0 ? 255 : 0;
   const parts = [1, 3, 5].map((i) => parseInt(colour.slice(i, i + 2), 16));
-  return `#${parts.map((c) => Math.round(c + (towards - c) * Math.min(1, Math.abs(by))).toString(16).padStart(2, "0")).join("")}`;
+  return `#${parts
+    .map((c) =>
+      Math.round(c + (towards - c) * Math.min(1, Math.abs(by)))
+        .toString(16)
+        .padStart(2, "0"),
+    )
+    .join("")}`;
 }
 
-const paint = (s: Shape): string => (s.colour === undefined ? "hatch" : shaded(s.colour, Math.round((s.shade ?? 0) * SHADES) / SHADES));
+const paint = (s: Shape): string =>
+  s.colour === undefined ? "hatch" : shaded(s.colour, Math.round((s.shade ?? 0) * SHADES) / SHADES);
 
 /**
  * The shapes of a drawing as SVG paths, merged: strokes of one step and layer that share colour, shade and width become one path.
@@ -66,8 +74,13 @@ export function pathsOf(drawing: Pick<Drawing, "shapes">): DrawnPath[] {
     const colour = paint(s);
     if (s.kind === "stroke") {
       const width = Math.max(1, Math.round(s.width * WIDTHS)) / WIDTHS;
-      add(`${s.layer}|${s.step ?? ""}|${colour}|${width}`, () => ({ ...base, stroke: colour, width, edged: false }), smooth(s.points));
-    } else if (s.kind === "disc") add(`#${i}`, () => ({ ...base, fill: colour, width: 0, edged: false }), circle(s.at, s.radius));
+      add(
+        `${s.layer}|${s.step ?? ""}|${colour}|${width}`,
+        () => ({ ...base, stroke: colour, width, edged: false }),
+        smooth(s.points),
+      );
+    } else if (s.kind === "disc")
+      add(`#${i}`, () => ({ ...base, fill: colour, width: 0, edged: false }), circle(s.at, s.radius));
     else add(`#${i}`, () => ({ ...base, fill: colour, width: 0, edged: s.edged ?? false }), closed(s.points));
   });
   return paths;

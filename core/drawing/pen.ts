@@ -40,17 +40,36 @@ export class Pen {
     return (this.next() * 2 - 1) * amount;
   }
 
-  area(step: FlyStep, layer: Layer, points: Point[], options: { shade?: number; colour?: Colour; edged?: boolean; role?: Role } = {}): void {
+  area(
+    step: FlyStep,
+    layer: Layer,
+    points: Point[],
+    options: { shade?: number; colour?: Colour; edged?: boolean; role?: Role } = {},
+  ): void {
     const { shade = 0, edged, role = step.role ?? "body" } = options;
     const colour = "colour" in options ? options.colour : step.material?.colour;
     this.shapes.push({ kind: "area", layer, role, step: step.id, points, colour, shade, edged });
   }
 
-  stroke(step: FlyStep, layer: Layer, points: Point[], width: number, shade = 0, colour: Colour = step.material?.colour): void {
+  stroke(
+    step: FlyStep,
+    layer: Layer,
+    points: Point[],
+    width: number,
+    shade = 0,
+    colour: Colour = step.material?.colour,
+  ): void {
     this.shapes.push({ kind: "stroke", layer, role: step.role ?? "body", step: step.id, points, colour, width, shade });
   }
 
-  disc(step: FlyStep, layer: Layer, at: Point, radius: number, shade: number, colour: Colour = step.material?.colour): void {
+  disc(
+    step: FlyStep,
+    layer: Layer,
+    at: Point,
+    radius: number,
+    shade: number,
+    colour: Colour = step.material?.colour,
+  ): void {
     this.shapes.push({ kind: "disc", layer, role: step.role ?? "body", step: step.id, at, radius, colour, shade });
   }
 
@@ -59,7 +78,8 @@ export class Pen {
     const points = this.path(root, f);
     const colour = "colour" in f ? f.colour : step.material?.colour;
     this.stroke(step, f.layer ?? layer, points, f.tapered ? f.width * 0.62 : f.width, f.shade, colour);
-    if (f.tapered) this.stroke(step, f.layer ?? layer, points.slice(0, Math.ceil(points.length * 0.6)), f.width, f.shade, colour);
+    if (f.tapered)
+      this.stroke(step, f.layer ?? layer, points.slice(0, Math.ceil(points.length * 0.6)), f.width, f.shade, colour);
   }
 
   path(root: Point, f: Fibre): Point[] {

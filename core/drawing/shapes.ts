@@ -1,7 +1,20 @@
 import type { Role } from "../patterns";
 
 /** Drawn from back to front. */
-export const layers = ["far", "hook", "inside", "tail", "under", "body", "rib", "legs", "wing", "hackle", "hard", "head"] as const;
+export const layers = [
+  "far",
+  "hook",
+  "inside",
+  "tail",
+  "under",
+  "body",
+  "rib",
+  "legs",
+  "wing",
+  "hackle",
+  "hard",
+  "head",
+] as const;
 export type Layer = (typeof layers)[number];
 
 /** A colour, or `undefined` where nobody has said which: shown as a neutral hatch. */

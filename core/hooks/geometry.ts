@@ -110,7 +110,13 @@ function resolve(model: HookModel, q: HookQuantity, size: HookSize): { value: nu
     return { value: only.value * ratio, source: { from: "measured", where: `size ${where}, by the nominal ratio` } };
   }
   guardReach(known, n, size, q);
-  return { value: interpolate(known, n), source: { from: "measured", where: `${n < (known[0] as Known).n || n > (known[known.length - 1] as Known).n ? "extended" : "interpolated"} from sizes ${where}` } };
+  return {
+    value: interpolate(known, n),
+    source: {
+      from: "measured",
+      where: `${n < (known[0] as Known).n || n > (known[known.length - 1] as Known).n ? "extended" : "interpolated"} from sizes ${where}`,
+    },
+  };
 }
 
 /**

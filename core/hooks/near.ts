@@ -39,15 +39,26 @@ function stepOfShank(size: HookSize): number {
  * @param tolerance steps by which the shank may be longer or shorter (a pattern's own), ≥ 0
  * @returns only hooks whose figures are known at that size; a hook never comes near itself
  */
-export function nearHooks(model: HookModel, size: HookSize, others: Iterable<HookModel>, tolerance: number): NearHook[] {
+export function nearHooks(
+  model: HookModel,
+  size: HookSize,
+  others: Iterable<HookModel>,
+  tolerance: number,
+): NearHook[] {
   const own = hookAt(model, size);
   const step = stepOfShank(size);
   const found = [...others].flatMap((other): { near: NearHook; far: number }[] => {
     const at = other.id === model.id || !isMadeNear(other, size) ? undefined : known(other, size);
     if (!at) return [];
     const near = compare(other, own, at, step, tolerance);
-    const far = Math.abs(near.steps) / FURTHEST_STEPS + Math.abs(near.gapeMm) / own.gape + Math.abs(near.wireMm) / own.wire / 2 + (near.differs.length > 0 ? 0.01 * near.differs.length : 0);
-    return Math.abs(near.steps) > FURTHEST_STEPS || Math.abs(near.gapeMm) > FURTHEST_GAPE * own.gape ? [] : [{ near, far }];
+    const far =
+      Math.abs(near.steps) / FURTHEST_STEPS +
+      Math.abs(near.gapeMm) / own.gape +
+      Math.abs(near.wireMm) / own.wire / 2 +
+      (near.differs.length > 0 ? 0.01 * near.differs.length : 0);
+    return Math.abs(near.steps) > FURTHEST_STEPS || Math.abs(near.gapeMm) > FURTHEST_GAPE * own.gape
+      ? []
+      : [{ near, far }];
   });
   return found.sort((a, b) => Number(b.near.fits) - Number(a.near.fits) || a.far - b.far).map((f) => f.near);
 }
@@ -76,13 +87,22 @@ function compare(other: HookModel, own: HookGeometry, at: HookGeometry, step: nu
   const steps = Math.log(at.shank / own.shank) / step;
   const whole = Math.round(steps);
   const differs: string[] = [];
-  const more = (mm: number, up: string, down: string): string => `${Math.abs(mm).toFixed(mm === wireMm ? 2 : 1)} mm ${mm > 0 ? up : down}`;
-  if (Math.abs(shankMm) > CALIPER_MM) differs.push(`shank ${more(shankMm, "longer", "shorter")}${whole === 0 ? "" : ` (${Math.abs(whole)} ${Math.abs(whole) === 1 ? "step" : "steps"})`}`);
+  const more = (mm: number, up: string, down: string): string =>
+    `${Math.abs(mm).toFixed(mm === wireMm ? 2 : 1)} mm ${mm > 0 ? up : down}`;
+  if (Math.abs(shankMm) > CALIPER_MM)
+    differs.push(
+      `shank ${more(shankMm, "longer", "shorter")}${whole === 0 ? "" : ` (${Math.abs(whole)} ${Math.abs(whole) === 1 ? "step" : "steps"})`}`,
+    );
   if (Math.abs(gapeMm) > CALIPER_MM) differs.push(`gape ${more(gapeMm, "wider", "narrower")}`);
   if (Math.abs(wireMm) > CALIPER_MM / 5) differs.push(`wire ${more(wireMm, "heavier", "finer")}`);
   if (at.barbless !== own.barbless) differs.push(at.barbless ? "barbless" : "barbed");
   if (at.bend !== own.bend) differs.push(`${at.bend} bend`);
   if (at.points !== own.points) differs.push(at.points === 2 ? "two points" : "one point");
-  const fits = Math.abs(whole) <= tolerance && Math.abs(gapeMm) <= GAPE_OFF * own.gape && Math.abs(wireMm) <= WIRE_OFF * own.wire && at.bend === own.bend && at.points === own.points;
+  const fits =
+    Math.abs(whole) <= tolerance &&
+    Math.abs(gapeMm) <= GAPE_OFF * own.gape &&
+    Math.abs(wireMm) <= WIRE_OFF * own.wire &&
+    at.bend === own.bend &&
+    at.points === own.points;
   return { id: other.id, name: other.name, steps: whole, shankMm, gapeMm, wireMm, differs, fits };
 }

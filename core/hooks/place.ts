@@ -11,7 +11,8 @@ export type Place = { landmark: Landmark } | { eyeLengths: number } | { fraction
 const BETWEEN_BENDS = 0.15;
 
 /** The landmarks that a hook has. */
-export const landmarksOf = (hook: Pick<HookGeometry, "points">): Landmark[] => landmarks.filter((l) => l !== "betweenBends" || hook.points === 2);
+export const landmarksOf = (hook: Pick<HookGeometry, "points">): Landmark[] =>
+  landmarks.filter((l) => l !== "betweenBends" || hook.points === 2);
 
 /** Distance in mm behind the eye at which the profile ends: some way into the bend. */
 export const profileEnd = (hook: HookGeometry): number => hook.shank + 0.5 * hook.gape;
@@ -37,7 +38,8 @@ export function placeAt(place: Place, hook: HookGeometry, beadMm = 0): number {
     case "intoBend":
       return hook.shank + 0.39 * hook.gape;
     case "betweenBends":
-      if (hook.points !== 2) throw new DomainError("LANDMARK_NOT_THERE", { landmark: "between the bends", hook: "a hook with one point" });
+      if (hook.points !== 2)
+        throw new DomainError("LANDMARK_NOT_THERE", { landmark: "between the bends", hook: "a hook with one point" });
       return hook.shank + BETWEEN_BENDS * hook.gape;
   }
 }

@@ -50,7 +50,9 @@ export const normalSize = (size: string): HookSize => formatSize(sizeNumber(size
 /** Sizes of a span as they are usually kept, largest hook first: both ends, and the even ones between. */
 export function sizesBetween(span: { from: HookSize; to: HookSize }): HookSize[] {
   const [a, b] = [sizeNumber(span.from), sizeNumber(span.to)].sort((x, y) => x - y) as [number, number];
-  return Array.from({ length: b - a + 1 }, (_, i) => a + i).filter((n) => n === a || n === b || n % 2 === 0).map(formatSize);
+  return Array.from({ length: b - a + 1 }, (_, i) => a + i)
+    .filter((n) => n === a || n === b || n % 2 === 0)
+    .map(formatSize);
 }
 
 /** Sorts from the smallest hook to the largest. */

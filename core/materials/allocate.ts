@@ -41,7 +41,8 @@ const accepts = (demand: LotDemand, lot: LotInDrawer): boolean => {
 const sum = (lots: LotInDrawer[]) => lots.reduce((total, l) => total + l.free, 0);
 
 /** Lots that can serve a demand at all: right side, right class, something left. */
-export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawer[] => lots.filter((l) => l.free > 0 && accepts(demand, l));
+export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawer[] =>
+  lots.filter((l) => l.free > 0 && accepts(demand, l));
 
 /**
  * Which lots to take a demand from: remnants first, then the oldest lot that covers it, then several lots, oldest first.
@@ -51,11 +52,17 @@ export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawe
  */
 export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const eligible = eligibleLots(demand, lots).sort(
-    (a, b) => Number(b.remnant) - Number(a.remnant) || (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) || a.receivedAt.localeCompare(b.receivedAt) || a.lot.localeCompare(b.lot),
+    (a, b) =>
+      Number(b.remnant) - Number(a.remnant) ||
+      (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) ||
+      a.receivedAt.localeCompare(b.receivedAt) ||
+      a.lot.localeCompare(b.lot),
   );
   const dyed = eligible.some((l) => l.dyeLot !== "");
   const groups = dyed && !demand.mixLots ? byDyeLot(eligible) : [eligible];
-  const covering = groups.find((g) => sum(g) >= demand.quantity) ?? groups.reduce<LotInDrawer[]>((best, g) => (sum(g) > sum(best) ? g : best), []);
+  const covering =
+    groups.find((g) => sum(g) >= demand.quantity) ??
+    groups.reduce<LotInDrawer[]>((best, g) => (sum(g) > sum(best) ? g : best), []);
   const single = covering.find((l) => l.free >= demand.quantity);
   const take: Allocation["take"] = [];
   let open = demand.quantity;

@@ -7,8 +7,13 @@ import type { Material } from "./material";
  * @returns shares that add up to 1, by material code
  * @throws DomainError BLEND_CYCLE when a blend would be mixed from itself; BLEND_EMPTY for one without parts; MATERIAL_UNKNOWN for a part that is not there
  */
-export function plainParts(code: string, materials: ReadonlyMap<string, Pick<Material, "blend">>, through: string[] = []): Record<string, number> {
-  if (through.includes(code)) throw new DomainError("BLEND_CYCLE", { blend: code, through: [...through.slice(through.indexOf(code) + 1), code] });
+export function plainParts(
+  code: string,
+  materials: ReadonlyMap<string, Pick<Material, "blend">>,
+  through: string[] = [],
+): Record<string, number> {
+  if (through.includes(code))
+    throw new DomainError("BLEND_CYCLE", { blend: code, through: [...through.slice(through.indexOf(code) + 1), code] });
   const material = materials.get(code);
   if (!material) throw new DomainError("MATERIAL_UNKNOWN", { material: code, component: "blend" });
   if (!material.blend) return { [code]: 1 };
@@ -16,7 +21,8 @@ export function plainParts(code: string, materials: ReadonlyMap<string, Pick<Mat
   const whole = Object.values(material.blend.parts).reduce((a, b) => a + b, 0);
   const shares: Record<string, number> = {};
   for (const [part, share] of Object.entries(material.blend.parts))
-    for (const [plain, inner] of Object.entries(plainParts(part, materials, [...through, code]))) shares[plain] = (shares[plain] ?? 0) + (inner * share) / whole;
+    for (const [plain, inner] of Object.entries(plainParts(part, materials, [...through, code])))
+      shares[plain] = (shares[plain] ?? 0) + (inner * share) / whole;
   return shares;
 }
 
@@ -29,6 +35,10 @@ export function plainParts(code: string, materials: ReadonlyMap<string, Pick<Mat
 export function partQuantity(part: Pick<Material, "name" | "unit" | "strand">, mg: number): number {
   if (part.unit !== "um") return mg;
   const massPerMm = part.strand ? strandOf(part.strand).massPerMm : 0;
-  if (!(massPerMm > 0)) throw new DomainError("STEP_NEEDS", { step: "chopping for the mill", missing: `the mass of a millimetre of “${part.name}”` });
+  if (!(massPerMm > 0))
+    throw new DomainError("STEP_NEEDS", {
+      step: "chopping for the mill",
+      missing: `the mass of a millimetre of “${part.name}”`,
+    });
   return mg / massPerMm;
 }

@@ -4,20 +4,28 @@ import { DomainError } from "../errors";
 import { calibrate, issueQuantity, uncalibrated } from "./calibration";
 
 const batch = (ratio: number, flies = 48) => ({ flies, actual: ratio * 1000, computed: 1000 });
-const batches = fc.array(fc.record({ flies: fc.integer({ min: 1, max: 300 }), ratio: fc.double({ min: 0.5, max: 2, noNaN: true }) }), { maxLength: 20 }).map((list) => list.map((b) => batch(b.ratio, b.flies)));
+const batches = fc
+  .array(fc.record({ flies: fc.integer({ min: 1, max: 300 }), ratio: fc.double({ min: 0.5, max: 2, noNaN: true }) }), {
+    maxLength: 20,
+  })
+  .map((list) => list.map((b) => batch(b.ratio, b.flies)));
 
 describe("what a room learns of its use", () => {
   test("nothing logged is the prior, named so", () => expect(calibrate([])).toEqual(uncalibrated));
   test("every batch makes it surer, whatever it says", () =>
-    fc.assert(fc.property(batches, fc.double({ min: 0.5, max: 2, noNaN: true }), (list, ratio) => {
-      expect(calibrate([...list, batch(ratio)]).v).toBeLessThan(calibrate(list).v);
-    })));
+    fc.assert(
+      fc.property(batches, fc.double({ min: 0.5, max: 2, noNaN: true }), (list, ratio) => {
+        expect(calibrate([...list, batch(ratio)]).v).toBeLessThan(calibrate(list).v);
+      }),
+    ));
   test("the order in which batches were logged changes nothing", () =>
-    fc.assert(fc.property(batches, (list) => {
-      const [a, b] = [calibrate(list), calibrate([...list].reverse())];
-      expect(a.m).toBeCloseTo(b.m, 12);
-      expect(a.v).toBeCloseTo(b.v, 12);
-    })));
+    fc.assert(
+      fc.property(batches, (list) => {
+        const [a, b] = [calibrate(list), calibrate([...list].reverse())];
+        expect(a.m).toBeCloseTo(b.m, 12);
+        expect(a.v).toBeCloseTo(b.v, 12);
+      }),
+    ));
   test("it lies between what was expected and what was seen, nearer to it with each batch", () => {
     const after = (n: number) => calibrate(Array.from({ length: n }, () => batch(1.3))).m;
     const steps = [0, 1, 2, 5, 20, 200].map(after);
@@ -36,7 +44,11 @@ describe("what a room learns of its use", () => {
     expect(m).toBeCloseTo((w * Math.log(1.2)) / (25 + w), 12);
     expect(v).toBeCloseTo(1 / (25 + w), 12);
   });
-  test.each([[{ flies: 0, actual: 1, computed: 1 }], [{ flies: 12, actual: 0, computed: 1 }], [{ flies: 12, actual: 1, computed: -1 }]])("a batch of %o is refused", (b) => {
+  test.each([
+    [{ flies: 0, actual: 1, computed: 1 }],
+    [{ flies: 12, actual: 0, computed: 1 }],
+    [{ flies: 12, actual: 1, computed: -1 }],
+  ])("a batch of %o is refused", (b) => {
     expect(() => calibrate([b])).toThrow(DomainError);
   });
 });

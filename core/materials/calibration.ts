@@ -22,7 +22,11 @@ export function calibrate(batches: { flies: number; actual: number; computed: nu
   let precision = 1 / uncalibrated.v;
   let weighted = 0;
   for (const b of batches) {
-    if (!(b.flies > 0 && b.actual > 0 && b.computed > 0)) throw new DomainError("QUANTITY_INVALID", { name: "A logged batch's use", value: Math.min(b.flies, b.actual, b.computed) });
+    if (!(b.flies > 0 && b.actual > 0 && b.computed > 0))
+      throw new DomainError("QUANTITY_INVALID", {
+        name: "A logged batch's use",
+        value: Math.min(b.flies, b.actual, b.computed),
+      });
     const w = 1 / batchVariance(b.flies);
     precision += w;
     weighted += w * Math.log(b.actual / b.computed);

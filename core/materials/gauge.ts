@@ -5,12 +5,43 @@ import type { Material, MaterialForm } from "./material";
  * measured here always wins. docs/arithmetic.md, "Gauges".
  */
 const gauges: Partial<Record<MaterialForm, readonly (readonly [word: string, mm: number])[]>> = {
-  wire: [["extra fine", 0.07], ["fine", 0.09], ["small", 0.14], ["medium", 0.23], ["large", 0.32]],
-  "weight wire": [["fine", 0.25], ["small", 0.38], ["medium", 0.51], ["large", 0.64], ["extra large", 0.76]],
-  tinsel: [["fine", 0.25], ["small", 0.38], ["medium", 0.75], ["large", 1.2]],
-  chenille: [["fine", 1.6], ["small", 2.5], ["medium", 3.5], ["large", 5]],
-  rubber: [["fine", 0.4], ["small", 0.6], ["medium", 0.8], ["large", 1.2]],
-  "stretch body": [["small", 0.7], ["medium", 1], ["large", 1.6]],
+  wire: [
+    ["extra fine", 0.07],
+    ["fine", 0.09],
+    ["small", 0.14],
+    ["medium", 0.23],
+    ["large", 0.32],
+  ],
+  "weight wire": [
+    ["fine", 0.25],
+    ["small", 0.38],
+    ["medium", 0.51],
+    ["large", 0.64],
+    ["extra large", 0.76],
+  ],
+  tinsel: [
+    ["fine", 0.25],
+    ["small", 0.38],
+    ["medium", 0.75],
+    ["large", 1.2],
+  ],
+  chenille: [
+    ["fine", 1.6],
+    ["small", 2.5],
+    ["medium", 3.5],
+    ["large", 5],
+  ],
+  rubber: [
+    ["fine", 0.4],
+    ["small", 0.6],
+    ["medium", 0.8],
+    ["large", 1.2],
+  ],
+  "stretch body": [
+    ["small", 0.7],
+    ["medium", 1],
+    ["large", 1.6],
+  ],
 };
 
 /** Thousandths of an inch, as wire and weight are numbered on the label: .020 is 0.508 mm. */

@@ -1,8 +1,29 @@
 import type { Dubbing, LiquidKind, StrandSize, Thread } from "../tying";
 
 export const materialForms = [
-  "hook", "bead", "eyes", "weight wire", "thread", "wire", "tinsel", "floss", "yarn", "chenille", "herl", "stretch body", "hackle",
-  "feather fibre", "quill", "hair", "flash", "rubber", "dubbing", "blend", "extended body", "liquid", "made part",
+  "hook",
+  "bead",
+  "eyes",
+  "weight wire",
+  "thread",
+  "wire",
+  "tinsel",
+  "floss",
+  "yarn",
+  "chenille",
+  "herl",
+  "stretch body",
+  "hackle",
+  "feather fibre",
+  "quill",
+  "hair",
+  "flash",
+  "rubber",
+  "dubbing",
+  "blend",
+  "extended body",
+  "liquid",
+  "made part",
 ] as const;
 export type MaterialForm = (typeof materialForms)[number];
 

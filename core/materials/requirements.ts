@@ -46,10 +46,19 @@ function quantities(uses: ComponentUse[], unit: StockUnit, c: Context) {
   const counted = uses.map((use) => piecesPerFly(use, Math.exp(c.calibration.m))).map((m) => m && m / (1 - c.prepLoss));
   if (counted.every((m) => m !== undefined)) {
     const perFly = counted.reduce((sum, m) => sum + m, 0);
-    const cutTo = unit === "um" ? uses.reduce((mm, u) => (u.kind === "cut" ? pieceOf(u, Math.exp(c.calibration.m)) : mm), 0) : undefined;
+    const cutTo =
+      unit === "um"
+        ? uses.reduce((mm, u) => (u.kind === "cut" ? pieceOf(u, Math.exp(c.calibration.m)) : mm), 0)
+        : undefined;
     const each = cutTo === undefined ? 1 : cutTo * basePerCore.um;
     const net = ceilSafe(perFly * c.flies);
-    return { perFly: perFly * (cutTo ?? 1), cutTo, net: net * each, expected: net * each, issue: startsFor(net, c.pieces, c.level) * each };
+    return {
+      perFly: perFly * (cutTo ?? 1),
+      cutTo,
+      net: net * each,
+      expected: net * each,
+      issue: startsFor(net, c.pieces, c.level) * each,
+    };
   }
   const perFly = uses.reduce((sum, use) => sum + measured(use), 0) / (1 - c.prepLoss);
   const q = issueQuantity(c.flies, perFly, c.calibration, c.level);
@@ -76,9 +85,16 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
     side,
     alternates: part.alternates,
     barb,
-    ...quantities(uses.map((u) => u.use), part.material.unit, context),
+    ...quantities(
+      uses.map((u) => u.use),
+      part.material.unit,
+      context,
+    ),
     teaches: !uses.some(({ use }) => use.kind === "cut" && use.toMeasure),
-    uses: uses.map(({ step, use }) => ({ step, use: use.kind === "cut" ? { ...use, piece: pieceOf(use, Math.exp(context.calibration.m)) } : use })),
+    uses: uses.map(({ step, use }) => ({
+      step,
+      use: use.kind === "cut" ? { ...use, piece: pieceOf(use, Math.exp(context.calibration.m)) } : use,
+    })),
   };
   return { ...requirement, words: benchWords(requirement, part.material.form) };
 }
@@ -94,12 +110,19 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
 export function requirementsOf(fly: ComposedFly, flies: number, known: Knowledge = {}): Requirement[] {
   return fly.parts.flatMap((part) => {
     const sided = part.uses.some(({ use }) => use.kind === "slips" || (use.kind === "feathers" && use.paired));
-    return sided ? (["left", "right"] as const).map((side) => forPart(part, flies, known, side)) : [forPart(part, flies, known)];
+    return sided
+      ? (["left", "right"] as const).map((side) => forPart(part, flies, known, side))
+      : [forPart(part, flies, known)];
   });
 }
 
 /** The hooks of a batch, as a requirement like any other. */
-export function hookRequirement(model: { id: string; name: string }, size: string, flies: number, known: Knowledge = {}): Requirement {
+export function hookRequirement(
+  model: { id: string; name: string },
+  size: string,
+  flies: number,
+  known: Knowledge = {},
+): Requirement {
   const code = hookCode(model.id, size);
   const q = quantities([hookUse], "count", contextOf(flies, { component: "hook", material: { code } }, known));
   const requirement = {

@@ -12,7 +12,8 @@ export interface Knowledge {
 }
 
 /** How long a piece is cut: as stated, or to measure for what the room has learned that a fly takes. */
-export const pieceOf = (use: Extract<ComponentUse, { kind: "cut" }>, kappa: number): number => (use.toMeasure ? cutLength(kappa * (use.length + use.bound)) : use.piece);
+export const pieceOf = (use: Extract<ComponentUse, { kind: "cut" }>, kappa: number): number =>
+  use.toMeasure ? cutLength(kappa * (use.length + use.bound)) : use.piece;
 
 /** How many whole pieces or feathers one fly takes for a use (1/k when one serves k flies), or undefined for what is measured. */
 export function piecesPerFly(use: ComponentUse, kappa: number): number | undefined {
@@ -61,7 +62,11 @@ export interface Context {
   pieces: Outcomes;
 }
 
-export function contextOf(flies: number, part: { component: string; material: { code: string; prepLoss?: Material["prepLoss"] } }, known: Knowledge): Context {
+export function contextOf(
+  flies: number,
+  part: { component: string; material: { code: string; prepLoss?: Material["prepLoss"] } },
+  known: Knowledge,
+): Context {
   return {
     prepLoss: part.material.prepLoss?.share ?? 0,
     flies,

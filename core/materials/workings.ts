@@ -6,13 +6,31 @@ import { basePerCore } from "./material";
 import type { Requirement } from "./requirements";
 import { contextOf, feathersPerUse, piecesPerFly, type Context, type Knowledge } from "./taken";
 
-const knownFrom = (c: Calibration): Source => (c.batches > 0 ? { from: "learned", batches: c.batches } : { from: "setting" });
+const knownFrom = (c: Calibration): Source =>
+  c.batches > 0 ? { from: "learned", batches: c.batches } : { from: "setting" };
 
 /** The working of a requirement: what one fly takes, step by step, then from one fly to the batch. */
-export function workingOf(requirement: Requirement, fly: ComposedFly, flies: number, known: Knowledge = {}): Derivation {
-  const material = fly.parts.find((p) => p.component === requirement.component)?.material ?? { code: requirement.material };
+export function workingOf(
+  requirement: Requirement,
+  fly: ComposedFly,
+  flies: number,
+  known: Knowledge = {},
+): Derivation {
+  const material = fly.parts.find((p) => p.component === requirement.component)?.material ?? {
+    code: requirement.material,
+  };
   const c = contextOf(flies, { component: requirement.component, material }, known);
-  const lost = c.prepLoss > 0 ? [term(`lost before the vise: ${"prepLoss" in material ? (material.prepLoss?.what ?? "") : ""}`, 100 * c.prepLoss, "%", { from: "material", where: requirement.materialName })] : [];
+  const lost =
+    c.prepLoss > 0
+      ? [
+          term(
+            `lost before the vise: ${"prepLoss" in material ? (material.prepLoss?.what ?? "") : ""}`,
+            100 * c.prepLoss,
+            "%",
+            { from: "material", where: requirement.materialName },
+          ),
+        ]
+      : [];
   const parts = requirement.uses.map(({ step, use }) => {
     const entered = asEntered(fly, step);
     return { ...workingOfUse(fly, step, use, c), ...(entered !== undefined && { entered }) };
@@ -75,58 +93,130 @@ function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Co
   const result = fly.tied.steps.find((s) => s.id === stepId);
   const name = result?.name ?? (stepId === "thread" ? "thread" : stepId);
   const material = fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === use.kind))?.material;
-  const fromMaterial: Source = { from: "material", where: `${material?.name ?? ""}${material?.measured ? "" : ", nominal"}` };
+  const fromMaterial: Source = {
+    from: "material",
+    where: `${material?.name ?? ""}${material?.measured ? "" : ", nominal"}`,
+  };
   const fromPattern: Source = { from: "pattern", where: name };
-  const made = (formula: string, written: string, inputs: Derivation["inputs"], result: Derivation["result"], through: Derivation["through"] = [], parts?: Derivation[]): Derivation => ({
-    formula, written, inputs, through, result: { ...result, name: `${name}: ${result.name}` }, parts,
+  const made = (
+    formula: string,
+    written: string,
+    inputs: Derivation["inputs"],
+    result: Derivation["result"],
+    through: Derivation["through"] = [],
+    parts?: Derivation[],
+  ): Derivation => ({
+    formula,
+    written,
+    inputs,
+    through,
+    result: { ...result, name: `${name}: ${result.name}` },
+    parts,
   });
   switch (use.kind) {
     case "pieces":
-      return made("Count", "as stated", [term("pieces", use.each, "pieces", fromPattern)], { name: "a fly", value: use.each, unit: "pieces" });
+      return made("Count", "as stated", [term("pieces", use.each, "pieces", fromPattern)], {
+        name: "a fly",
+        value: use.each,
+        unit: "pieces",
+      });
     case "wound feather": {
       const f = feathersPerFly(use, use, Math.exp(c.calibration.m));
-      const [label, value] = "fliesPerFeather" in f ? (["flies a feather", f.fliesPerFeather] as const) : (["feathers a fly", f.feathersPerFly] as const);
+      const [label, value] =
+        "fliesPerFeather" in f
+          ? (["flies a feather", f.fliesPerFeather] as const)
+          : (["feathers a fly", f.feathersPerFly] as const);
       return made(
-        "Wound feather", "⌊(U − grip) / (L + bound)⌋",
-        [term("U, usable stem", use.usable, "mm", fromMaterial), term("grip", use.grip, "mm", fromMaterial), term("L, wound", use.length, "mm"), term("bound", use.bound, "mm")],
-        { name: label, value, unit: label === "flies a feather" ? "flies" : "feathers" }, [], [windWorking(fly, stepId)],
+        "Wound feather",
+        "⌊(U − grip) / (L + bound)⌋",
+        [
+          term("U, usable stem", use.usable, "mm", fromMaterial),
+          term("grip", use.grip, "mm", fromMaterial),
+          term("L, wound", use.length, "mm"),
+          term("bound", use.bound, "mm"),
+        ],
+        { name: label, value, unit: label === "flies a feather" ? "flies" : "feathers" },
+        [],
+        [windWorking(fly, stepId)],
       );
     }
     case "cut":
       return made(
-        "Cut pieces", "⌊(P − grip − trim) / (L/σ + bound)⌋",
-        [term("P, piece", use.piece, "mm", fromPattern), term("grip", use.grip, "mm", fromPattern), term("trim", use.trim, "mm", fromPattern), term("L/σ", use.length, "mm"), term("bound", use.bound, "mm")],
-        { name: "flies a piece", value: use.toMeasure ? 1 : fliesPerPiece(use, use, Math.exp(c.calibration.m)), unit: "flies" }, [], [windWorking(fly, stepId)],
+        "Cut pieces",
+        "⌊(P − grip − trim) / (L/σ + bound)⌋",
+        [
+          term("P, piece", use.piece, "mm", fromPattern),
+          term("grip", use.grip, "mm", fromPattern),
+          term("trim", use.trim, "mm", fromPattern),
+          term("L/σ", use.length, "mm"),
+          term("bound", use.bound, "mm"),
+        ],
+        {
+          name: "flies a piece",
+          value: use.toMeasure ? 1 : fliesPerPiece(use, use, Math.exp(c.calibration.m)),
+          unit: "flies",
+        },
+        [],
+        [windWorking(fly, stepId)],
       );
     case "fibres":
       return made(
-        "Fibres", use.pooled ? "n / F, leftovers pooled within the batch" : "1 / ⌊F / n⌋, each feather for whole flies only",
-        [term("n, fibres a fly", use.fibres, "fibres", fromPattern), term("F, fibres a feather", use.perFeather, "fibres", fromMaterial)],
+        "Fibres",
+        use.pooled ? "n / F, leftovers pooled within the batch" : "1 / ⌊F / n⌋, each feather for whole flies only",
+        [
+          term("n, fibres a fly", use.fibres, "fibres", fromPattern),
+          term("F, fibres a feather", use.perFeather, "fibres", fromMaterial),
+        ],
         { name: "a fly", value: feathersPerUse(use), unit: "feathers" },
         [{ name: "shown and bound length", value: use.lengthMm, unit: "mm" }],
       );
     case "slips":
       return made(
-        "Matched slips", "⌊usable span / width⌋, each side apart",
-        [term("width", use.widthMm, "mm", fromPattern), term("slips a feather", use.perFeather, "pieces", fromMaterial)],
+        "Matched slips",
+        "⌊usable span / width⌋, each side apart",
+        [
+          term("width", use.widthMm, "mm", fromPattern),
+          term("slips a feather", use.perFeather, "pieces", fromMaterial),
+        ],
         { name: "a fly and side", value: 1 / use.perFeather, unit: "feathers" },
       );
     case "feathers":
       return made(
-        "Whole feathers", use.paired ? "as stated, half from each side" : "as stated",
-        [term("feathers a fly", use.each, "feathers", fromPattern)], { name: use.paired ? "a fly and side" : "a fly", value: use.paired ? use.each / 2 : use.each, unit: "feathers" },
+        "Whole feathers",
+        use.paired ? "as stated, half from each side" : "as stated",
+        [term("feathers a fly", use.each, "feathers", fromPattern)],
+        {
+          name: use.paired ? "a fly and side" : "a fly",
+          value: use.paired ? use.each / 2 : use.each,
+          unit: "feathers",
+        },
       );
     case "patch":
       return made(
-        "Patch of hide", "⌊A · (1 − loss) / a⌋ flies a patch, whole clumps only",
-        [term("a, patch a fly", use.areaMm2, "mm²", fromPattern), term("flies a patch", use.fliesPerPatch, "flies", fromMaterial)], { name: "a fly", value: 1 / use.fliesPerPatch, unit: "pieces" },
+        "Patch of hide",
+        "⌊A · (1 − loss) / a⌋ flies a patch, whole clumps only",
+        [
+          term("a, patch a fly", use.areaMm2, "mm²", fromPattern),
+          term("flies a patch", use.fliesPerPatch, "flies", fromMaterial),
+        ],
+        { name: "a fly", value: 1 / use.fliesPerPatch, unit: "pieces" },
       );
     case "packets":
-      return made("A trace", "1 / flies a packet: it is never weighed", [term("flies a packet", use.fliesPerPacket, "flies", fromMaterial)], { name: "a fly", value: 1 / use.fliesPerPacket, unit: "pieces" });
+      return made(
+        "A trace",
+        "1 / flies a packet: it is never weighed",
+        [term("flies a packet", use.fliesPerPacket, "flies", fromMaterial)],
+        { name: "a fly", value: 1 / use.fliesPerPacket, unit: "pieces" },
+      );
     case "strands":
       return made(
-        "Strands", "⌊strand / piece⌋ pieces from a strand",
-        [term("piece", use.pieceMm, "mm"), term("pieces a strand", use.piecesPerStrand, "pieces", fromMaterial), term("pieces a fly", use.piecesPerFly, "pieces", fromPattern)],
+        "Strands",
+        "⌊strand / piece⌋ pieces from a strand",
+        [
+          term("piece", use.pieceMm, "mm"),
+          term("pieces a strand", use.piecesPerStrand, "pieces", fromMaterial),
+          term("pieces a fly", use.piecesPerFly, "pieces", fromPattern),
+        ],
         { name: "a fly", value: use.piecesPerFly / use.piecesPerStrand, unit: "pieces" },
       );
     case "length":
@@ -135,7 +225,8 @@ function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Co
       return massWorking(fly, stepId, use.mg, name, fromMaterial, fromPattern);
     case "volume":
       return made(
-        "Liquid", "coats · max(3 µl, π · D · ℓ · h / 0.15)",
+        "Liquid",
+        "coats · max(3 µl, π · D · ℓ · h / 0.15)",
         [term("D, head", result?.headDiameter ?? 0, "mm"), term("ℓ, head", result?.headLength ?? 0, "mm")],
         { name: "a fly", value: use.ul, unit: "µl" },
       );
@@ -183,8 +274,14 @@ function spoolWorking(fly: ComposedFly, stepId: string, mm: number, name: string
 function threadWorking(fly: ComposedFly, mm: number): Derivation {
   const t = fly.tied.threads.find((x) => x.use.total === mm)?.use;
   const causes = [
-    ["start tag", t?.startTag], ["windings", t?.windings], ["tie-ins", t?.tieIns], ["over what is bound down", t?.overLays],
-    ["under dubbing", t?.underDubbing], ["dubbing loops", t?.loops], ["whip finish", t?.whip], ["finish tag", t?.finishTag],
+    ["start tag", t?.startTag],
+    ["windings", t?.windings],
+    ["tie-ins", t?.tieIns],
+    ["over what is bound down", t?.overLays],
+    ["under dubbing", t?.underDubbing],
+    ["dubbing loops", t?.loops],
+    ["whip finish", t?.whip],
+    ["finish tag", t?.finishTag],
   ] as const;
   return {
     formula: "Thread",
@@ -195,14 +292,24 @@ function threadWorking(fly: ComposedFly, mm: number): Derivation {
   };
 }
 
-function massWorking(fly: ComposedFly, stepId: string, mg: number, name: string, fromMaterial: Source, fromPattern: Source): Derivation {
+function massWorking(
+  fly: ComposedFly,
+  stepId: string,
+  mg: number,
+  name: string,
+  fromMaterial: Source,
+  fromPattern: Source,
+): Derivation {
   const r = fly.tied.steps.find((s) => s.id === stepId);
   if (r?.do !== "dress") {
     const width = fly.steps.find((s) => s.id === stepId)?.widthMm ?? 0;
     return {
       formula: "Hair by clump",
       written: "π/4 · q² · length · ρ · 0.6",
-      inputs: [term("q, clump squeezed", width, "mm", fromPattern), term("length", (r?.lengthEach ?? 0) + (fly.steps.find((s) => s.id === stepId)?.shownMm ?? 0), "mm")],
+      inputs: [
+        term("q, clump squeezed", width, "mm", fromPattern),
+        term("length", (r?.lengthEach ?? 0) + (fly.steps.find((s) => s.id === stepId)?.shownMm ?? 0), "mm"),
+      ],
       through: [],
       result: { name: `${name}: a fly`, value: mg, unit: "mg" },
     };
@@ -233,9 +340,17 @@ export function weightWorking(fly: ComposedFly): Derivation {
   const inputs = [
     term("hook", hook, "mg", weighed ? { from: "measured", where: `weighed, size ${fly.hook.size}` } : computed),
     term("beads and eyes", beads, "mg", { from: "material", where: "weighed parts" }),
-    term("what is wound and laid", materials, "mg"), term("dubbing that stays", dubbing, "mg"), term("thread, without tags", thread, "mg"),
+    term("what is wound and laid", materials, "mg"),
+    term("dubbing that stays", dubbing, "mg"),
+    term("thread, without tags", thread, "mg"),
   ].filter((t) => t.value > 0);
-  return { formula: "Weight", written: "hook + parts + Σ ρ · A · (L/σ + bound) + fibres + dubbing + τ/9000 · thread", inputs, through: [], result: { name: "a fly", value: total, unit: "mg" } };
+  return {
+    formula: "Weight",
+    written: "hook + parts + Σ ρ · A · (L/σ + bound) + fibres + dubbing + τ/9000 · thread",
+    inputs,
+    through: [],
+    result: { name: "a fly", value: total, unit: "mg" },
+  };
 }
 
 /** The minutes of one fly: the pattern's own, and what this choice adds or spares. */
@@ -243,7 +358,19 @@ export function minutesWorking(fly: ComposedFly): Derivation {
   const { standard, ways, leftOut, filled } = fly.minutesOf;
   const inputs = [
     term("the pattern's minutes", standard, "min", { from: "pattern", where: "one after another" }),
-    ...[["ways that differ from the pattern's", ways], ["parts left out, an even share each", leftOut], ["turns that fill the gap", filled]].flatMap(([name, value]) => (Math.abs(value as number) > 1e-9 ? [term(name as string, value as number, "min")] : [])),
+    ...[
+      ["ways that differ from the pattern's", ways],
+      ["parts left out, an even share each", leftOut],
+      ["turns that fill the gap", filled],
+    ].flatMap(([name, value]) =>
+      Math.abs(value as number) > 1e-9 ? [term(name as string, value as number, "min")] : [],
+    ),
   ];
-  return { formula: "Minutes", written: "standard + ways + left out + filled", inputs, through: [], result: { name: "a fly", value: fly.minutes, unit: "min" } };
+  return {
+    formula: "Minutes",
+    written: "standard + ways + left out + filled",
+    inputs,
+    through: [],
+    result: { name: "a fly", value: fly.minutes, unit: "min" },
+  };
 }

@@ -5,13 +5,44 @@ const TODAY = "2026-11-23";
 
 describe("a day as people write it", () => {
   test.each([
-    ["2027-03-12", "2027-03-12"], ["12 Mar 2027", "2027-03-12"], ["12 March 2027", "2027-03-12"], ["Mar 12 2027", "2027-03-12"], ["March 12 2027", "2027-03-12"], ["12.3.2027", "2027-03-12"], ["12/3/2027", "2027-03-12"],
-    ["12 Mar", "2027-03-12"], ["March 12", "2027-03-12"], ["12th March", "2027-03-12"], ["1st Dec", "2026-12-01"], ["2nd of", undefined], ["12.3.", "2027-03-12"], ["by 12 Mar", "2027-03-12"], ["before 12  Mar", "2027-03-12"],
-    ["in 3 weeks", "2026-12-14"], ["in 1 day", "2026-11-24"], ["in 0 days", "2026-11-23"], ["in 10 weeks", "2027-02-01"],
+    ["2027-03-12", "2027-03-12"],
+    ["12 Mar 2027", "2027-03-12"],
+    ["12 March 2027", "2027-03-12"],
+    ["Mar 12 2027", "2027-03-12"],
+    ["March 12 2027", "2027-03-12"],
+    ["12.3.2027", "2027-03-12"],
+    ["12/3/2027", "2027-03-12"],
+    ["12 Mar", "2027-03-12"],
+    ["March 12", "2027-03-12"],
+    ["12th March", "2027-03-12"],
+    ["1st Dec", "2026-12-01"],
+    ["2nd of", undefined],
+    ["12.3.", "2027-03-12"],
+    ["by 12 Mar", "2027-03-12"],
+    ["before 12  Mar", "2027-03-12"],
+    ["in 3 weeks", "2026-12-14"],
+    ["in 1 day", "2026-11-24"],
+    ["in 0 days", "2026-11-23"],
+    ["in 10 weeks", "2027-02-01"],
   ])("“%s” is %s", (text, day) => expect(readDate(text, TODAY)).toBe(day));
-  test.each(["", "soon", "31 Feb", "30.2.2027", "12 Mars 2027 evening", "in a while", "in 100 weeks", "12 Mar 1987", "14", "size 14"])("“%s” is no day", (text) => expect(readDate(text, TODAY)).toBeUndefined());
+  test.each([
+    "",
+    "soon",
+    "31 Feb",
+    "30.2.2027",
+    "12 Mars 2027 evening",
+    "in a while",
+    "in 100 weeks",
+    "12 Mar 1987",
+    "14",
+    "size 14",
+  ])("“%s” is no day", (text) => expect(readDate(text, TODAY)).toBeUndefined());
   test("without a year it is the next such day: today counts, yesterday is next year's", () => {
-    expect([readDate("23 Nov", TODAY), readDate("22 Nov", TODAY), readDate("24 Nov", TODAY)]).toEqual(["2026-11-23", "2027-11-22", "2026-11-24"]);
+    expect([readDate("23 Nov", TODAY), readDate("22 Nov", TODAY), readDate("24 Nov", TODAY)]).toEqual([
+      "2026-11-23",
+      "2027-11-22",
+      "2026-11-24",
+    ]);
   });
   test("weeks run over the turn of the year and over a leap day", () => {
     expect(readDate("in 6 weeks", "2026-12-01")).toBe("2027-01-12");

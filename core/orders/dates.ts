@@ -13,7 +13,11 @@ const noon = (iso: string): Date => parse(`${iso} 12:00`, "yyyy-MM-dd HH:mm", ne
  * @returns ISO date, or undefined when it is not a day
  */
 export function readDate(text: string, today: string): string | undefined {
-  const clean = text.trim().replace(/^(by|due|before|for|on)\s+/i, "").replace(/(\d)(st|nd|rd|th)\b/i, "$1").replace(/\s+/g, " ");
+  const clean = text
+    .trim()
+    .replace(/^(by|due|before|for|on)\s+/i, "")
+    .replace(/(\d)(st|nd|rd|th)\b/i, "$1")
+    .replace(/\s+/g, " ");
   const from = noon(today);
   const ahead = /^in (\d{1,2}) (day|week)s?$/i.exec(clean);
   if (ahead) {

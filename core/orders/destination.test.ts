@@ -2,7 +2,14 @@ import { describe, expect, test } from "vitest";
 import { destinationConflicts, dozensText, likeness, nearest } from ".";
 
 const free = { noLead: false, barblessOnly: false, forbiddenSpecies: [] };
-const line = { label: "Lead Line 12", barbless: false, materials: [{ name: "lead wire", lead: true }, { name: "jungle neck", lead: false, controlledSpecies: "jungle fowl" }] };
+const line = {
+  label: "Lead Line 12",
+  barbless: false,
+  materials: [
+    { name: "lead wire", lead: true },
+    { name: "jungle neck", lead: false, controlledSpecies: "jungle fowl" },
+  ],
+};
 
 describe("destinationConflicts", () => {
   test.each([
@@ -11,18 +18,30 @@ describe("destinationConflicts", () => {
     ["barbs", { ...free, barblessOnly: true }, ["barbed hook"]],
     ["a species", { ...free, forbiddenSpecies: ["jungle fowl"] }, ["jungle neck"]],
     ["another species", { ...free, forbiddenSpecies: ["heron"] }, []],
-    ["all of it", { noLead: true, barblessOnly: true, forbiddenSpecies: ["jungle fowl"] }, ["lead wire", "barbed hook", "jungle neck"]],
+    [
+      "all of it",
+      { noLead: true, barblessOnly: true, forbiddenSpecies: ["jungle fowl"] },
+      ["lead wire", "barbed hook", "jungle neck"],
+    ],
   ])("%s", (_what, destination, named) => {
     const conflicts = destinationConflicts(destination, line);
     expect(conflicts).toHaveLength(named.length);
     named.forEach((n, i) => expect(conflicts[i]).toContain(n));
   });
-  test("never says that something is allowed or legal", () => expect(destinationConflicts({ noLead: true, barblessOnly: true, forbiddenSpecies: ["jungle fowl"] }, line).join(" ")).not.toMatch(/legal|safe|allowed/));
+  test("never says that something is allowed or legal", () =>
+    expect(
+      destinationConflicts({ noLead: true, barblessOnly: true, forbiddenSpecies: ["jungle fowl"] }, line).join(" "),
+    ).not.toMatch(/legal|safe|allowed/));
 });
 
 describe("nearest", () => {
   const names = ["Copper Lodger", "Slate Wisp", "Harbour Fleck", "Chandler's Slip"];
-  test.each([["coper lodger", "Copper Lodger"], ["wisp", "Slate Wisp"], ["harbor fleck", "Harbour Fleck"], ["chandlers slip", "Chandler's Slip"]])("%s", (typed, name) => expect(nearest(typed, names, (n) => n)[0]?.item).toBe(name));
+  test.each([
+    ["coper lodger", "Copper Lodger"],
+    ["wisp", "Slate Wisp"],
+    ["harbor fleck", "Harbour Fleck"],
+    ["chandlers slip", "Chandler's Slip"],
+  ])("%s", (typed, name) => expect(nearest(typed, names, (n) => n)[0]?.item).toBe(name));
   test("nothing comes near nonsense", () => expect(nearest("zzzz qqqq", names, (n) => n)).toEqual([]));
   test("likeness runs from 0 to 1", () => {
     expect(likeness("Slate Wisp", "slate  wisp!")).toBe(1);
@@ -30,4 +49,8 @@ describe("nearest", () => {
   });
 });
 
-test.each([[6, "6 flies"], [12, "1 dz"], [76, "6 dz + 4"]])("%i flies are %s", (n, words) => expect(dozensText(n)).toBe(words));
+test.each([
+  [6, "6 flies"],
+  [12, "1 dz"],
+  [76, "6 dz + 4"],
+])("%i flies are %s", (n, words) => expect(dozensText(n)).toBe(words));

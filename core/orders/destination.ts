@@ -19,9 +19,14 @@ export interface LineContents {
 export function destinationConflicts(destination: Destination, line: LineContents): string[] {
   const conflicts: string[] = [];
   if (destination.noLead)
-    for (const m of line.materials) if (m.lead) conflicts.push(`${line.label} has lead in it (${m.name}), which this destination forbids.`);
-  if (destination.barblessOnly && !line.barbless) conflicts.push(`${line.label} is on a barbed hook, and this destination wants barbless ones. Barbs can be pressed down, or another hook chosen.`);
+    for (const m of line.materials)
+      if (m.lead) conflicts.push(`${line.label} has lead in it (${m.name}), which this destination forbids.`);
+  if (destination.barblessOnly && !line.barbless)
+    conflicts.push(
+      `${line.label} is on a barbed hook, and this destination wants barbless ones. Barbs can be pressed down, or another hook chosen.`,
+    );
   for (const m of line.materials)
-    if (m.controlledSpecies && destination.forbiddenSpecies.includes(m.controlledSpecies)) conflicts.push(`${line.label} has ${m.name} in it, of a species that this destination forbids.`);
+    if (m.controlledSpecies && destination.forbiddenSpecies.includes(m.controlledSpecies))
+      conflicts.push(`${line.label} has ${m.name} in it, of a species that this destination forbids.`);
   return conflicts;
 }

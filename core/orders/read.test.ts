@@ -4,12 +4,46 @@ import { isWhole, readDate, readOrder, type Catalogue } from ".";
 const catalogue: Catalogue = {
   today: "2026-11-23",
   patterns: [
-    { id: "lodger", name: "Copper Lodger", sizes: { from: "10", to: "16" }, variants: [{ id: "olive", name: "olive" }, { id: "rust", name: "rust" }], forms: [{ id: "weighted", name: "weighted" }, { id: "plain", name: "unweighted" }] },
-    { id: "wisp", name: "Slate Wisp", sizes: { from: "10", to: "18" }, variants: [{ id: "slate", name: "slate" }], forms: [{ id: "plain", name: "unweighted" }] },
-    { id: "wharf", name: "Wharf Lantern", sizes: { from: "2", to: "3/0" }, variants: [{ id: "pearl", name: "pearl" }, { id: "ember", name: "ember" }], forms: [{ id: "plain", name: "unweighted" }] },
+    {
+      id: "lodger",
+      name: "Copper Lodger",
+      sizes: { from: "10", to: "16" },
+      variants: [
+        { id: "olive", name: "olive" },
+        { id: "rust", name: "rust" },
+      ],
+      forms: [
+        { id: "weighted", name: "weighted" },
+        { id: "plain", name: "unweighted" },
+      ],
+    },
+    {
+      id: "wisp",
+      name: "Slate Wisp",
+      sizes: { from: "10", to: "18" },
+      variants: [{ id: "slate", name: "slate" }],
+      forms: [{ id: "plain", name: "unweighted" }],
+    },
+    {
+      id: "wharf",
+      name: "Wharf Lantern",
+      sizes: { from: "2", to: "3/0" },
+      variants: [
+        { id: "pearl", name: "pearl" },
+        { id: "ember", name: "ember" },
+      ],
+      forms: [{ id: "plain", name: "unweighted" }],
+    },
   ],
-  customers: [{ id: "mere", name: "Hollow Mere Lodge" }, { id: "quay", name: "Quayhead Tackle" }, { id: "quarry", name: "Quarry Tackle" }],
-  seasons: [{ name: "char run", date: "2027-04-18" }, { name: "ice-out", date: "2027-03-28" }],
+  customers: [
+    { id: "mere", name: "Hollow Mere Lodge" },
+    { id: "quay", name: "Quayhead Tackle" },
+    { id: "quarry", name: "Quarry Tackle" },
+  ],
+  seasons: [
+    { name: "char run", date: "2027-04-18" },
+    { name: "ice-out", date: "2027-03-28" },
+  ],
   numberWords: { couple: 2 },
 };
 const read = (text: string) => readOrder(text, catalogue);
@@ -27,7 +61,9 @@ describe("readOrder", () => {
   });
 
   test("reads several pasted lines, dozens with singles, forms, aught sizes and a season", () => {
-    const order = read("2dz+6 slate wisp #12\n3 dozen Wharf Lantern 1/0 ember\n18 flies copper lodger unweighted rust 12\nQuayhead Tackle\nbefore the char run");
+    const order = read(
+      "2dz+6 slate wisp #12\n3 dozen Wharf Lantern 1/0 ember\n18 flies copper lodger unweighted rust 12\nQuayhead Tackle\nbefore the char run",
+    );
     expect(order.lines.map((l) => [l.flies, l.pattern, l.size, l.variant, l.form])).toEqual([
       [30, "wisp", "12", "slate", "plain"],
       [36, "wharf", "1/0", "ember", "plain"],
@@ -39,11 +75,20 @@ describe("readOrder", () => {
 
   test("reads spreadsheet rows whose last number is dozens", () => {
     const order = read("Copper Lodger\t14\tolive\t6\nSlate Wisp\t16\tslate\t3");
-    expect(order.lines.map((l) => [l.pattern, l.size, l.flies])).toEqual([["lodger", "14", 72], ["wisp", "16", 36]]);
+    expect(order.lines.map((l) => [l.pattern, l.size, l.flies])).toEqual([
+      ["lodger", "14", 72],
+      ["wisp", "16", 36],
+    ]);
   });
 
   const doubts: [string, string, string, RegExp, string?][] = [
-    ["an unknown pattern, with the nearest", "6dz Kopr Logger 14 olive; Hollow Mere Lodge, 12 Mar", "pattern", /No pattern is called/, "Copper Lodger"],
+    [
+      "an unknown pattern, with the nearest",
+      "6dz Kopr Logger 14 olive; Hollow Mere Lodge, 12 Mar",
+      "pattern",
+      /No pattern is called/,
+      "Copper Lodger",
+    ],
     ["a size outside the pattern", "6dz Copper Lodger 8 olive", "size", /10 to 16/, "10"],
     ["a size that is none", "6dz Copper Lodger 4/7 olive", "size", /not a hook size/],
     ["an unknown colour", "6dz Copper Lodger 14 purplish", "rest", /purplish/],
@@ -52,7 +97,13 @@ describe("readOrder", () => {
     ["no dozen at all", "0dz Copper Lodger 14 olive", "quantity", /at least one/],
     ["less than none", "-3dz Copper Lodger 14 olive", "quantity", /less than none/],
     ["far too many", "10,000 dozen Copper Lodger 14 olive", "quantity", /10,000 dozen is more/],
-    ["a loose word, with the person's own number", "a couple of dozen Copper Lodger 14 olive", "quantity", /different number/, "2 dz, as you use the word"],
+    [
+      "a loose word, with the person's own number",
+      "a couple of dozen Copper Lodger 14 olive",
+      "quantity",
+      /different number/,
+      "2 dz, as you use the word",
+    ],
     ["no quantity", "Copper Lodger 14 olive", "quantity", /How many/],
   ];
   test.each(doubts)("asks about %s", (_what, text, field, sentence, candidate) => {

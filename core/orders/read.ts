@@ -95,7 +95,11 @@ function chunksOf(text: string): Span[] {
 }
 
 const wordsOf = (chunk: Span): Span[] =>
-  [...chunk.text.matchAll(/[^\s]+/g)].map((m) => ({ text: m[0], start: chunk.start + m.index, end: chunk.start + m.index + m[0].length }));
+  [...chunk.text.matchAll(/[^\s]+/g)].map((m) => ({
+    text: m[0],
+    start: chunk.start + m.index,
+    end: chunk.start + m.index + m[0].length,
+  }));
 
 const dozenWord = "(?:dozens?|doz|dzn|dz)";
 const quantityPattern = new RegExp(
@@ -113,26 +117,41 @@ function readQuantity(chunk: Span, catalogue: Catalogue): Quantity | undefined {
   const m = quantityPattern.exec(chunk.text);
   if (!m) return undefined;
   const at: [number, number] = [chunk.start + m.index, chunk.start + m.index + m[0].length];
-  const refuse = (sentence: string, candidates: Doubt["candidates"] = []): Quantity => ({ at, doubt: { field: "quantity", sentence, at, candidates } });
+  const refuse = (sentence: string, candidates: Doubt["candidates"] = []): Quantity => ({
+    at,
+    doubt: { field: "quantity", sentence, at, candidates },
+  });
   const word = m[4]?.toLowerCase();
   if (word) {
     const own = word === "half" ? undefined : catalogue.numberWords[word];
-    if (word === "half") return refuse(`Half a dozen is 6 flies: write 6 flies.`, [{ label: "6 flies", text: "6 flies" }]);
-    return refuse(`“${m[0].trim()}” means a different number to each person. Write the number of dozens.`, own ? [{ label: `${own} dz, as you use the word`, text: `${own}dz` }] : []);
+    if (word === "half")
+      return refuse(`Half a dozen is 6 flies: write 6 flies.`, [{ label: "6 flies", text: "6 flies" }]);
+    return refuse(
+      `“${m[0].trim()}” means a different number to each person. Write the number of dozens.`,
+      own ? [{ label: `${own} dz, as you use the word`, text: `${own}dz` }] : [],
+    );
   }
   const dozens = m[1] === undefined ? undefined : Number(m[1].replace(",", m[1].match(/,\d{3}\b/) ? "" : "."));
   const singles = Number((m[3] ?? m[2] ?? "0").replace(",", ""));
   const flies = (dozens ?? 0) * 12 + singles;
   if (!Number.isFinite(flies)) return refuse(`“${m[0]}” is not a number of dozens.`);
-  if (flies <= 0) return refuse(`An order line has at least one fly; “${m[0].trim()}” is ${flies === 0 ? "none" : "less than none"}.`);
+  if (flies <= 0)
+    return refuse(
+      `An order line has at least one fly; “${m[0].trim()}” is ${flies === 0 ? "none" : "less than none"}.`,
+    );
   if (!Number.isInteger(dozens ?? 0) || !Number.isInteger(flies)) {
     const whole = Math.floor(flies / 12);
     const rest = Math.round(flies - whole * 12);
     const text = whole > 0 ? `${whole}dz + ${rest}` : `${rest} flies`;
-    return refuse(`${m[1] ?? m[3]} is not a whole number of dozens. Write dozens and singles.`, rest > 0 ? [{ label: text, text }] : []);
+    return refuse(
+      `${m[1] ?? m[3]} is not a whole number of dozens. Write dozens and singles.`,
+      rest > 0 ? [{ label: text, text }] : [],
+    );
   }
   if (flies > MOST_DOZENS * 12)
-    return refuse(`${Math.round(flies / 12).toLocaleString("en")} dozen is more than one line can hold: ${MOST_DOZENS} dozen is the most. Did you mean fewer?`);
+    return refuse(
+      `${Math.round(flies / 12).toLocaleString("en")} dozen is more than one line can hold: ${MOST_DOZENS} dozen is the most. Did you mean fewer?`,
+    );
   return { at, flies };
 }
 
@@ -143,13 +162,22 @@ export const dozensText = (flies: number): string => {
 };
 
 /** The longest run of words that is (nearly) one of the names; undefined when nothing comes close. */
-function findName<T>(words: Span[], all: readonly T[], nameOf: (t: T) => string, least: number): { item: T; from: number; to: number; like: number } | undefined {
+function findName<T>(
+  words: Span[],
+  all: readonly T[],
+  nameOf: (t: T) => string,
+  least: number,
+): { item: T; from: number; to: number; like: number } | undefined {
   let best: { item: T; from: number; to: number; like: number } | undefined;
   for (let from = 0; from < words.length; from++)
     for (let to = Math.min(words.length, from + 5); to > from; to--) {
-      const text = words.slice(from, to).map((w) => w.text).join(" ");
+      const text = words
+        .slice(from, to)
+        .map((w) => w.text)
+        .join(" ");
       const [hit] = nearest(text, all, nameOf, { most: 1, least });
-      if (hit && (!best || hit.like > best.like + 1e-9 || (hit.like === best.like && to - from > best.to - best.from))) best = { ...hit, from, to };
+      if (hit && (!best || hit.like > best.like + 1e-9 || (hit.like === best.like && to - from > best.to - best.from)))
+        best = { ...hit, from, to };
     }
   return best;
 }
@@ -175,13 +203,21 @@ class OrderReader {
     for (const chunk of chunksOf(this.text)) this.readChunk(chunk);
     const end: [number, number] = [this.text.length, this.text.length];
     if (this.order.lines.length > 0 && !this.order.customer && !this.order.doubts.some((d) => d.field === "customer"))
-      this.order.doubts.push({ field: "customer", sentence: "Who is it for? Add a semicolon and the customer’s name.", at: end, candidates: [] });
+      this.order.doubts.push({
+        field: "customer",
+        sentence: "Who is it for? Add a semicolon and the customer’s name.",
+        at: end,
+        candidates: [],
+      });
     if (this.order.lines.length > 0 && !this.order.due && !this.order.doubts.some((d) => d.field === "due"))
       this.order.doubts.push({
         field: "due",
         sentence: "When is it promised for? Add a day, such as 12 Mar, or a season.",
         at: end,
-        candidates: this.catalogue.seasons.filter((s) => s.date > this.catalogue.today).slice(0, 2).map((s) => ({ label: s.name, text: `, ${s.name}` })),
+        candidates: this.catalogue.seasons
+          .filter((s) => s.date > this.catalogue.today)
+          .slice(0, 2)
+          .map((s) => ({ label: s.name, text: `, ${s.name}` })),
       });
     return this.order;
   }
@@ -201,16 +237,31 @@ class OrderReader {
     const last = numbers[numbers.length - 1];
     if (numbers.length < 2 || !last) return this.readUnknown(chunk);
     const asDozens = readQuantity({ text: `${last.text}dz`, start: last.start, end: last.end }, this.catalogue);
-    if (asDozens) this.readItem(chunk, { ...asDozens, at: [last.start, last.end], ...(asDozens.doubt && { doubt: { ...asDozens.doubt, at: [last.start, last.end] } }) });
+    if (asDozens)
+      this.readItem(chunk, {
+        ...asDozens,
+        at: [last.start, last.end],
+        ...(asDozens.doubt && { doubt: { ...asDozens.doubt, at: [last.start, last.end] } }),
+      });
   }
 
   private readDay(chunk: Span): boolean {
-    const season = nearest(chunk.text.replace(/^(before|for|by)\s+(the\s+)?/i, ""), this.catalogue.seasons, (s) => s.name, { most: 1, least: SURE })[0]?.item;
+    const season = nearest(
+      chunk.text.replace(/^(before|for|by)\s+(the\s+)?/i, ""),
+      this.catalogue.seasons,
+      (s) => s.name,
+      { most: 1, least: SURE },
+    )[0]?.item;
     const day = season?.date ?? readDate(chunk.text, this.catalogue.today);
     if (!day) return false;
     const at: [number, number] = [chunk.start, chunk.end];
     if (day < this.catalogue.today) {
-      this.order.doubts.push({ field: "due", sentence: `${day} has passed. Give a day from ${this.catalogue.today} on.`, at, candidates: this.nextYear(day) });
+      this.order.doubts.push({
+        field: "due",
+        sentence: `${day} has passed. Give a day from ${this.catalogue.today} on.`,
+        at,
+        candidates: this.nextYear(day),
+      });
       return true;
     }
     this.order.due = day;
@@ -253,17 +304,26 @@ class OrderReader {
   private readUnknown(chunk: Span): void {
     const words = wordsOf(chunk);
     const item = findName(words, this.catalogue.patterns, (p) => p.name, 0.6);
-    const isSizeOnly = words.length > 0 && this.lastPattern !== undefined && words.every((w) => this.sizeOf(w.text) !== undefined);
+    const isSizeOnly =
+      words.length > 0 && this.lastPattern !== undefined && words.every((w) => this.sizeOf(w.text) !== undefined);
     if (item || isSizeOnly) {
       const at: [number, number] = [chunk.start, chunk.start];
-      return this.readItem(chunk, { at, doubt: { field: "quantity", sentence: "How many? Write dozens before it, such as 6dz.", at, candidates: [] } });
+      return this.readItem(chunk, {
+        at,
+        doubt: { field: "quantity", sentence: "How many? Write dozens before it, such as 6dz.", at, candidates: [] },
+      });
     }
     if (!this.order.customer && this.order.lines.length > 0 && !/\d/.test(chunk.text))
-      return this.askCustomer(chunk, nearest(chunk.text, this.catalogue.customers, (c) => c.name, { least: 0.2 }));
+      return this.askCustomer(
+        chunk,
+        nearest(chunk.text, this.catalogue.customers, (c) => c.name, { least: 0.2 }),
+      );
     const looksLikeDay = /\d/.test(chunk.text) && this.order.lines.length > 0;
     this.order.doubts.push({
       field: looksLikeDay ? "due" : "rest",
-      sentence: looksLikeDay ? `“${chunk.text}” is not a day that can be read. Write it like 12 Mar, or as year-month-day.` : `“${chunk.text}” was not understood.`,
+      sentence: looksLikeDay
+        ? `“${chunk.text}” is not a day that can be read. Write it like 12 Mar, or as year-month-day.`
+        : `“${chunk.text}” was not understood.`,
       at: [chunk.start, chunk.end],
       candidates: [],
     });
@@ -279,10 +339,17 @@ class OrderReader {
   }
 
   private readItem(chunk: Span, quantity: Quantity): void {
-    const line: ReadLine = { text: chunk.text, at: [chunk.start, chunk.end], flies: quantity.flies, understood: [], doubts: [] };
+    const line: ReadLine = {
+      text: chunk.text,
+      at: [chunk.start, chunk.end],
+      flies: quantity.flies,
+      understood: [],
+      doubts: [],
+    };
     this.order.lines.push(line);
     if (quantity.doubt) line.doubts.push(quantity.doubt);
-    if (quantity.flies !== undefined) line.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
+    if (quantity.flies !== undefined)
+      line.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
     let words = wordsOf(chunk).filter((w) => w.end <= quantity.at[0] || w.start >= quantity.at[1]);
     words = this.takePolicy(chunk, words, line);
     words = this.takePattern(chunk, words, line);
@@ -305,7 +372,10 @@ class OrderReader {
     const text = rest.map((w) => w.text).join(" ");
     const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
     const close = nearest(text, names, (n) => n.name, { most: 3, least: 0.2 }).map((c) => c.item);
-    return [...(close.length > 0 ? close : names.slice(0, 3)).map((n) => ({ label: n.name, text: n.name })), { label: "leave it out", text: "" }];
+    return [
+      ...(close.length > 0 ? close : names.slice(0, 3)).map((n) => ({ label: n.name, text: n.name })),
+      { label: "leave it out", text: "" },
+    ];
   }
 
   private takePolicy(chunk: Span, words: Span[], line: ReadLine): Span[] {
@@ -326,7 +396,11 @@ class OrderReader {
       const used = named.slice(found.from, found.to);
       line.pattern = found.item.id;
       this.lastPattern = found.item.id;
-      line.understood.push({ field: "pattern", at: [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0], label: found.item.name });
+      line.understood.push({
+        field: "pattern",
+        at: [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0],
+        label: found.item.name,
+      });
       return words.filter((w) => !used.includes(w));
     }
     if (found || (named.length > 0 && this.lastPattern === undefined)) {
@@ -360,7 +434,9 @@ class OrderReader {
     if (!word) {
       line.doubts.push({
         field: "size",
-        sentence: pattern ? `Which size? ${pattern.name} is tied in ${pattern.sizes.from} to ${pattern.sizes.to}.` : "Which size?",
+        sentence: pattern
+          ? `Which size? ${pattern.name} is tied in ${pattern.sizes.from} to ${pattern.sizes.to}.`
+          : "Which size?",
         at: [chunk.end, chunk.end],
         candidates: pattern ? [pattern.sizes.from, pattern.sizes.to].map((s) => ({ label: s, text: ` ${s}` })) : [],
       });
@@ -372,7 +448,12 @@ class OrderReader {
       const size = normalSize(word.text.replace(/^size/i, ""));
       if (pattern && !sizeWithin(size, pattern.sizes)) {
         const candidates = [pattern.sizes.from, pattern.sizes.to].map((s) => ({ label: s, text: s }));
-        line.doubts.push({ field: "size", sentence: `${pattern.name} is tied in sizes ${pattern.sizes.from} to ${pattern.sizes.to}, not in ${size}.`, at, candidates });
+        line.doubts.push({
+          field: "size",
+          sentence: `${pattern.name} is tied in sizes ${pattern.sizes.from} to ${pattern.sizes.to}, not in ${size}.`,
+          at,
+          candidates,
+        });
       } else {
         line.size = size;
         line.understood.push({ field: "size", at, label: `size ${size}` });
@@ -392,7 +473,11 @@ class OrderReader {
       if (found) {
         const used = rest.slice(found.from, found.to);
         line[field] = found.item.id;
-        line.understood.push({ field, at: [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0], label: found.item.name });
+        line.understood.push({
+          field,
+          at: [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0],
+          label: found.item.name,
+        });
         return rest.filter((w) => !used.includes(w));
       }
       if (options.length === 1 || field === "form") line[field] = options[0]?.id ?? "";
@@ -438,4 +523,6 @@ export const isWhole = (order: ReadOrder): boolean =>
   order.customer !== undefined &&
   order.due !== undefined &&
   order.doubts.length === 0 &&
-  order.lines.every((l) => l.doubts.length === 0 && l.flies && l.pattern && l.size && l.variant && l.form !== undefined);
+  order.lines.every(
+    (l) => l.doubts.length === 0 && l.flies && l.pattern && l.size && l.variant && l.form !== undefined,
+  );

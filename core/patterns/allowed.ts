@@ -22,7 +22,8 @@ const MOST_DENIER_RATIO = 2;
 export function allowedFor(c: Component, now: Material, materials: Materials): Allowed[] {
   const found = [...sameFor(c, now, materials)];
   const add = (by: Allowed["by"], codes: string[], effect?: string): void => {
-    for (const material of codes) if (material !== now.code && !found.some((a) => a.material === material)) found.push({ material, by, effect });
+    for (const material of codes)
+      if (material !== now.code && !found.some((a) => a.material === material)) found.push({ material, by, effect });
   };
   if (now.blend) add("one plain colour", largestPart(now.blend.parts), "one plain colour instead of the blend");
   if (c.role === "thread" && now.thread) add("another thread", threadsLike(now, materials));
@@ -32,14 +33,28 @@ export function allowedFor(c: Component, now: Material, materials: Materials): A
 /** What does the same by the pattern's own word: what it names, and anything of the class that it asks for. */
 export function sameFor(c: Component, now: Material, materials: Materials): Allowed[] {
   // A colour variant may be tied of what is elsewhere the alternate.
-  const named = (c.alternates ?? []).filter((a) => a.material !== now.code).map((a): Allowed => ({ material: a.material, effect: a.effect, limit: a.limit, by: "the pattern" }));
+  const named = (c.alternates ?? [])
+    .filter((a) => a.material !== now.code)
+    .map((a): Allowed => ({ material: a.material, effect: a.effect, limit: a.limit, by: "the pattern" }));
   const { anyOf } = c;
   if (!anyOf) return named;
-  const ofClass = codesOf(materials, (m) => m.form === anyOf.form && (!anyOf.shades || anyOf.shades.includes(m.colourName ?? "")));
-  return [...named, ...ofClass.filter((code) => code !== now.code && !named.some((a) => a.material === code)).map((material): Allowed => ({ material, by: "its class" }))];
+  const ofClass = codesOf(
+    materials,
+    (m) => m.form === anyOf.form && (!anyOf.shades || anyOf.shades.includes(m.colourName ?? "")),
+  );
+  return [
+    ...named,
+    ...ofClass
+      .filter((code) => code !== now.code && !named.some((a) => a.material === code))
+      .map((material): Allowed => ({ material, by: "its class" })),
+  ];
 }
 
-const codesOf = (materials: Materials, fits: (m: Material) => boolean): string[] => [...materials.values()].filter(fits).map((m) => m.code).sort();
+const codesOf = (materials: Materials, fits: (m: Material) => boolean): string[] =>
+  [...materials.values()]
+    .filter(fits)
+    .map((m) => m.code)
+    .sort();
 
 function largestPart(parts: Record<string, number>): string[] {
   const [largest] = Object.entries(parts).sort((a, b) => b[1] - a[1]);
@@ -50,6 +65,11 @@ function threadsLike(now: Material, materials: Materials): string[] {
   const denier = now.thread?.denier ?? 1;
   return codesOf(materials, (m) => {
     const ratio = (m.thread?.denier ?? 0) / denier;
-    return m.form === "thread" && m.colourName === now.colourName && ratio >= 1 / MOST_DENIER_RATIO && ratio <= MOST_DENIER_RATIO;
+    return (
+      m.form === "thread" &&
+      m.colourName === now.colourName &&
+      ratio >= 1 / MOST_DENIER_RATIO &&
+      ratio <= MOST_DENIER_RATIO
+    );
   });
 }

@@ -1,7 +1,15 @@
 import { DomainError } from "../errors";
 import type { Material } from "../materials";
 import { floorSafe } from "../numeric";
-import { clumpArea, clumpMass, fibresInSpan, fibresPerFeather, slipsPerFeather, strandPieces, type Strand } from "../tying";
+import {
+  clumpArea,
+  clumpMass,
+  fibresInSpan,
+  fibresPerFeather,
+  slipsPerFeather,
+  strandPieces,
+  type Strand,
+} from "../tying";
 import { methodFigures } from "./methods";
 import type { LayAmount, LengthRule, RecipeStep } from "./recipe";
 import type { ComponentUse } from "./use";
@@ -28,12 +36,19 @@ interface LayContext {
 }
 
 const featherOf = (material: Material, step: RecipeStep) => {
-  if (!material.feather) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the fibres per mm of “${material.name}”` });
+  if (!material.feather)
+    throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the fibres per mm of “${material.name}”` });
   return material.feather;
 };
 
 /** Fibres taken from a feather, pooled within the batch or for whole flies only. */
-export function fibreUse(material: Material, step: RecipeStep, fibres: number, lengthMm: number, pooled: boolean): ComponentUse {
+export function fibreUse(
+  material: Material,
+  step: RecipeStep,
+  fibres: number,
+  lengthMm: number,
+  pooled: boolean,
+): ComponentUse {
   return { kind: "fibres", fibres, perFeather: fibresPerFeather(featherOf(material, step)), lengthMm, pooled };
 }
 
@@ -49,20 +64,45 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
     const widthMm = c.mm(amount.slipWidth);
     const f = featherOf(c.material, c.step);
     const fibres = fibresInSpan(widthMm, f.perMm);
-    return { strand: c.strand(), strands: 2 * fibres, fibres, widthMm, use: { kind: "slips", widthMm, perFeather: Math.max(1, slipsPerFeather(f.span, widthMm)) } };
+    return {
+      strand: c.strand(),
+      strands: 2 * fibres,
+      fibres,
+      widthMm,
+      use: { kind: "slips", widthMm, perFeather: Math.max(1, slipsPerFeather(f.span, widthMm)) },
+    };
   }
   if ("fibres" in amount || "spanMm" in amount) {
-    const fibres = "fibres" in amount ? amount.fibres : fibresInSpan(amount.spanMm, featherOf(c.material, c.step).perMm);
-    return { strand: c.strand(), strands: fibres, fibres, use: fibreUse(c.material, c.step, fibres * over, c.grossMm, c.pooled) };
+    const fibres =
+      "fibres" in amount ? amount.fibres : fibresInSpan(amount.spanMm, featherOf(c.material, c.step).perMm);
+    return {
+      strand: c.strand(),
+      strands: fibres,
+      fibres,
+      use: fibreUse(c.material, c.step, fibres * over, c.grossMm, c.pooled),
+    };
   }
   if ("strands" in amount) {
-    const s = () => strandPieces({ hank: c.material.pieceMm ?? 0, piece: c.grossMm, ends: amount.strands, folded: amount.folded });
-    const use = c.step.countedWhenWound ? undefined : ({ kind: "strands", ...s(), pieceMm: amount.folded ? 2 * c.grossMm : c.grossMm } as const);
+    const s = () =>
+      strandPieces({ hank: c.material.pieceMm ?? 0, piece: c.grossMm, ends: amount.strands, folded: amount.folded });
+    const use = c.step.countedWhenWound
+      ? undefined
+      : ({ kind: "strands", ...s(), pieceMm: amount.folded ? 2 * c.grossMm : c.grossMm } as const);
     return { strand: c.strand(), strands: amount.strands, fibres: amount.strands, use };
   }
   if ("feathers" in amount)
-    return { strand: c.strand(), strands: Math.ceil(amount.feathers), fibres: Math.ceil(amount.feathers), use: { kind: "feathers", each: amount.feathers, paired: amount.paired ?? false } };
-  return { strand: c.strand(), strands: amount.pieces, fibres: amount.pieces, use: { kind: "pieces", each: amount.pieces } };
+    return {
+      strand: c.strand(),
+      strands: Math.ceil(amount.feathers),
+      fibres: Math.ceil(amount.feathers),
+      use: { kind: "feathers", each: amount.feathers, paired: amount.paired ?? false },
+    };
+  return {
+    strand: c.strand(),
+    strands: amount.pieces,
+    fibres: amount.pieces,
+    use: { kind: "pieces", each: amount.pieces },
+  };
 }
 
 /** Density of hair where nobody has said: solid. */
@@ -75,7 +115,12 @@ function clumpStrand(q: number, density: number): Strand {
 
 function clump(q: number, c: LayContext, over: number): Laid {
   const density = c.material.hair?.density ?? SOLID_HAIR;
-  return { strand: clumpStrand(q, density), strands: 1, widthMm: q, use: { kind: "mass", mg: clumpMass(q, c.grossMm, density) * over } };
+  return {
+    strand: clumpStrand(q, density),
+    strands: 1,
+    widthMm: q,
+    use: { kind: "mass", mg: clumpMass(q, c.grossMm, density) * over },
+  };
 }
 
 /** Hair stands about a tenth as dense on the hide as it lies squeezed in a clump. */
@@ -83,9 +128,16 @@ const HAIR_ON_HIDE = 0.1;
 
 function patch(areaMm2: number, c: LayContext): Laid {
   const hide = c.material.hide;
-  if (!hide) throw new DomainError("STEP_NEEDS", { step: c.step.name, missing: `the area of a patch of “${c.material.name}”` });
+  if (!hide)
+    throw new DomainError("STEP_NEEDS", { step: c.step.name, missing: `the area of a patch of “${c.material.name}”` });
   const fliesPerPatch = floorSafe((hide.areaMm2 * (1 - hide.loss)) / areaMm2);
-  if (fliesPerPatch < 1) throw new DomainError("PATCH_TOO_SMALL", { patchMm2: hide.areaMm2 * (1 - hide.loss), neededMm2: areaMm2 });
+  if (fliesPerPatch < 1)
+    throw new DomainError("PATCH_TOO_SMALL", { patchMm2: hide.areaMm2 * (1 - hide.loss), neededMm2: areaMm2 });
   const q = Math.sqrt((4 / Math.PI) * areaMm2 * HAIR_ON_HIDE);
-  return { strand: clumpStrand(q, c.material.hair?.density ?? SOLID_HAIR), strands: 1, widthMm: q, use: { kind: "patch", areaMm2, fliesPerPatch } };
+  return {
+    strand: clumpStrand(q, c.material.hair?.density ?? SOLID_HAIR),
+    strands: 1,
+    widthMm: q,
+    use: { kind: "patch", areaMm2, fliesPerPatch },
+  };
 }

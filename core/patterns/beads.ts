@@ -33,7 +33,14 @@ export function judgeBead(fly: ComposedFly, bead: Material, wire: Material | und
   const behindMm = meanBehind(fly, bead.part.length);
   const free = WEIGHT_ROOM_OF_SHANK * fly.hook.shank - bead.part.length - turnsNow * diameter;
   const roomMm = Math.max(0, free + (bead.part.cavityMm ?? 0));
-  const exchange = exchangeBead({ massOld: from.part.mass, massNew: bead.part.mass, wire: { diameter, density }, behindMm, roomMm, turnsThere: Math.floor(turnsNow + 1e-9) });
+  const exchange = exchangeBead({
+    massOld: from.part.mass,
+    massNew: bead.part.mass,
+    wire: { diameter, density },
+    behindMm,
+    roomMm,
+    turnsThere: Math.floor(turnsNow + 1e-9),
+  });
   return { ...exchange, from, to: bead, turnsNow, wire: used, roomMm, faults: beadFaults(bead.part, fly.hook) };
 }
 
@@ -48,5 +55,9 @@ function meanBehind(fly: ComposedFly, beadLength: number): number {
 
 /** What is wrong with the bead that the fly has. */
 export function ownBeadFaults(fly: ComposedFly): { step: string; sentence: string }[] {
-  return fly.steps.flatMap((s) => (s.role === "bead" && s.material?.part ? beadFaults(s.material.part, fly.hook).map((sentence) => ({ step: s.id, sentence })) : []));
+  return fly.steps.flatMap((s) =>
+    s.role === "bead" && s.material?.part
+      ? beadFaults(s.material.part, fly.hook).map((sentence) => ({ step: s.id, sentence }))
+      : [],
+  );
 }

@@ -12,14 +12,16 @@ export function changed(step: RecipeStep, change: StepChange | undefined): Recip
 export function stepFor(step: RecipeStep, choice: FlyChoice, component: Component | undefined): RecipeStep {
   const rule = step.bySize?.find((r) => sizeWithin(choice.size, r.sizes))?.set;
   const taken = component && choice.use?.[component.id];
-  const alternate = taken === undefined ? undefined : component?.alternates?.find((a) => a.material === taken)?.changes?.[step.id];
+  const alternate =
+    taken === undefined ? undefined : component?.alternates?.find((a) => a.material === taken)?.changes?.[step.id];
   return changed(changed(step, rule), alternate);
 }
 
 /** Steps in the order of this fly: a step whose school says so comes before the one that it may precede. */
 export function reordered(steps: RecipeStep[], goesBefore: (step: RecipeStep) => boolean): RecipeStep[] {
   return steps.reduce<RecipeStep[]>((order, step) => {
-    const at = step.mayPrecede !== undefined && goesBefore(step) ? order.findIndex((s) => s.id === step.mayPrecede) : -1;
+    const at =
+      step.mayPrecede !== undefined && goesBefore(step) ? order.findIndex((s) => s.id === step.mayPrecede) : -1;
     return at === -1 ? [...order, step] : [...order.slice(0, at), step, ...order.slice(at)];
   }, []);
 }

@@ -18,17 +18,45 @@ export function checksOf(fly: ComposedFly, say: (mm: number) => string = inMm): 
 
 function derived(fly: ComposedFly, s: FlyStep, say: (mm: number) => string): MasterCheck[] {
   const { step } = s;
-  if (step.coveredBy !== undefined) return [{ feature: `${s.name}: need not be tidy, it is covered`, when: "before the cover", tolerance: "loose", step: s.id }];
+  if (step.coveredBy !== undefined)
+    return [
+      {
+        feature: `${s.name}: need not be tidy, it is covered`,
+        when: "before the cover",
+        tolerance: "loose",
+        step: s.id,
+      },
+    ];
   if (step.do === "lay" && s.shownMm && s.role !== "legs")
-    return [{ feature: `${s.name} ${say(s.shownMm)}`, when: s.role === "wing" || s.role === "tail" ? "before the cover" : "finished", tolerance: `± ${say(fly.hook.eye / 2)}`, step: s.id }];
+    return [
+      {
+        feature: `${s.name} ${say(s.shownMm)}`,
+        when: s.role === "wing" || s.role === "tail" ? "before the cover" : "finished",
+        tolerance: `± ${say(fly.hook.eye / 2)}`,
+        step: s.id,
+      },
+    ];
   if (step.do === "lay" && s.role === "legs") {
     const loose = s.methods.some((m) => m.question === "symmetry" && m.school === "loose");
-    return [{ feature: loose ? `${s.name}: uneven is right` : `${s.name}: both sides alike`, when: "finished", tolerance: loose ? "loose" : "strict", step: s.id }];
+    return [
+      {
+        feature: loose ? `${s.name}: uneven is right` : `${s.name}: both sides alike`,
+        when: "finished",
+        tolerance: loose ? "loose" : "strict",
+        step: s.id,
+      },
+    ];
   }
-  if (step.do === "seat" && s.role === "eyes") return [{ feature: `${s.name}: level, straight, equal`, when: "finished", tolerance: "strict", step: s.id }];
-  if (step.do === "dress" && step.brushed) return [{ feature: `${s.name}: rough and picked out is right`, when: "after brushing", tolerance: "loose", step: s.id }];
-  if (step.do === "wind" && s.material?.form === "hackle") return [{ feature: `${s.name}: sweeps the right way, nothing trapped`, when: "dry", step: s.id }];
-  if (step.do === "wind" && s.role === "rib" && fly.tied.steps.find((r) => r.id === s.id)?.turns) return [{ feature: `${s.name}: evenly spaced`, when: "finished", step: s.id }];
+  if (step.do === "seat" && s.role === "eyes")
+    return [{ feature: `${s.name}: level, straight, equal`, when: "finished", tolerance: "strict", step: s.id }];
+  if (step.do === "dress" && step.brushed)
+    return [
+      { feature: `${s.name}: rough and picked out is right`, when: "after brushing", tolerance: "loose", step: s.id },
+    ];
+  if (step.do === "wind" && s.material?.form === "hackle")
+    return [{ feature: `${s.name}: sweeps the right way, nothing trapped`, when: "dry", step: s.id }];
+  if (step.do === "wind" && s.role === "rib" && fly.tied.steps.find((r) => r.id === s.id)?.turns)
+    return [{ feature: `${s.name}: evenly spaced`, when: "finished", step: s.id }];
   return [];
 }
 
@@ -57,9 +85,12 @@ export function cautionsOf(fly: ComposedFly): { step: string; sentence: string }
 }
 
 function byDoing(s: FlyStep): string | undefined {
-  if (s.step.do === "act" && s.step.act === "brush") return "Brushing: fur dust and points; brush away from the hook point, wear a mask for long runs.";
+  if (s.step.do === "act" && s.step.act === "brush")
+    return "Brushing: fur dust and points; brush away from the hook point, wear a mask for long runs.";
   if (s.step.do === "glue" && s.material?.liquid?.kind === "glue") {
-    const how = { thin: "it runs and sets at once", gel: "it stays wet for longer than it looks" }[s.material.liquid.body ?? "thin"];
+    const how = { thin: "it runs and sets at once", gel: "it stays wet for longer than it looks" }[
+      s.material.liquid.body ?? "thin"
+    ];
     return `Instant glue sticks skin and eyes${s.material.liquid.body ? `: ${how}` : ""}; air the room. See the maker's data sheet.`;
   }
   return undefined;

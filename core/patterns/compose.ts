@@ -3,8 +3,16 @@ import { hookAt, placeAt, sizeWithin, type HookGeometry, type HookModel, type Pl
 import type { Material } from "../materials";
 import { ceilTo } from "../numeric";
 import {
-  DEFAULT_DUBBING_LOSS, DROP, tieFly,
-  type Dubbing, type DressRule, type StepResult, type Take, type Thread, type TiedFly, type TyingStep,
+  DEFAULT_DUBBING_LOSS,
+  DROP,
+  tieFly,
+  type Dubbing,
+  type DressRule,
+  type StepResult,
+  type Take,
+  type Thread,
+  type TiedFly,
+  type TyingStep,
 } from "../tying";
 import { fibreUse, layAmount } from "./amount";
 import { reordered, stepFor } from "./change";
@@ -60,7 +68,11 @@ class Composer {
     readonly materials: Materials,
   ) {
     this.hook = hookAt(model, choice.size);
-    if (!recipe.variants.some((v) => v.id === choice.variant)) throw new DomainError("PATTERN_VARIANT_UNKNOWN", { variant: choice.variant, known: recipe.variants.map((v) => v.name) });
+    if (!recipe.variants.some((v) => v.id === choice.variant))
+      throw new DomainError("PATTERN_VARIANT_UNKNOWN", {
+        variant: choice.variant,
+        known: recipe.variants.map((v) => v.name),
+      });
     this.components = new Map(componentsOf(recipe, choice).map((c) => [c.id, c]));
     for (const c of this.components.values()) if (c.role !== "hook") this.chooseMaterial(c);
     this.schooling = new Schooling(recipe, choice, (step) => {
@@ -76,7 +88,8 @@ class Composer {
     const buys = c.bought !== undefined && this.choice.buy?.includes(c.id) === true;
     const code = codeOf(this.recipe, this.choice, c);
     const material = code === undefined ? undefined : this.materials.get(code);
-    if (!material) throw new DomainError("MATERIAL_UNKNOWN", { material: code ?? "none for this size", component: c.role });
+    if (!material)
+      throw new DomainError("MATERIAL_UNKNOWN", { material: code ?? "none for this size", component: c.role });
     this.chosen.set(c.id, material);
     this.parts.set(c.id, {
       component: c.id,
@@ -96,7 +109,13 @@ class Composer {
       .map((s) => stepFor(s, this.choice, s.component ? this.components.get(s.component) : undefined));
     for (const step of here) this.schooling.settle(step);
     const ordered = reordered(here, (s) => this.school(s, "order") === "before");
-    const longButts = new Map(ordered.flatMap((s) => (s.do === "wind" && this.school(s, "underbody") === "long butts" && s.levels?.butts !== undefined && s.to ? [[s.levels.butts, s]] : [])));
+    const longButts = new Map(
+      ordered.flatMap((s) =>
+        s.do === "wind" && this.school(s, "underbody") === "long butts" && s.levels?.butts !== undefined && s.to
+          ? [[s.levels.butts, s]]
+          : [],
+      ),
+    );
     return ordered.map((s) => this.inItsWay(s, longButts.get(s.id)));
   }
 
@@ -105,8 +124,11 @@ class Composer {
     const dressing = this.school(step, "dressing");
     const now = dressing === undefined ? step : dressed(step, dressingShare(this.recipe, dressing as Dressing));
     if (this.school(now, "underbody") === "long butts") return { ...now, tieIn: undefined };
-    if (now.do === "wind" && now.to !== undefined && this.school(now, "palmer") !== undefined) return this.palmered(now, now.to);
-    return now.do === "lay" && levelled?.to ? { ...now, ...this.spanning(now, { from: levelled.from, to: levelled.to }) } : now;
+    if (now.do === "wind" && now.to !== undefined && this.school(now, "palmer") !== undefined)
+      return this.palmered(now, now.to);
+    return now.do === "lay" && levelled?.to
+      ? { ...now, ...this.spanning(now, { from: levelled.from, to: levelled.to }) }
+      : now;
   }
 
   /** A palmer begins in front and runs back, or begins at the bend and runs forward; its tie-in is where it begins. */
@@ -151,7 +173,8 @@ class Composer {
 
   thread(component: Component): Thread {
     const material = this.chosen.get(component.id);
-    if (!material?.thread) throw new DomainError("STEP_NEEDS", { step: component.role, missing: "a thread with its denier" });
+    if (!material?.thread)
+      throw new DomainError("STEP_NEEDS", { step: component.role, missing: "a thread with its denier" });
     return material.thread;
   }
 
@@ -164,7 +187,11 @@ class Composer {
   private resolve(step: RecipeStep): TyingStep {
     const component = step.component ? this.components.get(step.component) : undefined;
     const flyStep: FlyStep = {
-      id: step.id, name: step.name, step, role: component?.role, material: component && this.chosen.get(component.id),
+      id: step.id,
+      name: step.name,
+      step,
+      role: component?.role,
+      material: component && this.chosen.get(component.id),
       methods: this.schooling.waysOf(step),
     };
     if (step.do === "wind") flyStep.clockwise = this.isClockwise(step);
@@ -225,10 +252,12 @@ class Composer {
 
   private seat(step: RecipeStep & { do: "seat" }): TyingStep {
     const { part, name } = this.material(step);
-    if (!part) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the diameter, length and weight of “${name}”` });
+    if (!part)
+      throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the diameter, length and weight of “${name}”` });
     const count = step.count ?? 1;
     this.use(step, { kind: "pieces", each: count });
-    if (step.glue !== undefined && this.school(step, "weighted eyes") === "glued") this.parts.get(step.glue)?.uses.push({ step: step.id, use: { kind: "volume", ul: DROP } });
+    if (step.glue !== undefined && this.school(step, "weighted eyes") === "glued")
+      this.parts.get(step.glue)?.uses.push({ step: step.id, use: { kind: "volume", ul: DROP } });
     return { id: step.id, name: step.name, do: "seat", from: step.from, part, count };
   }
 
@@ -251,13 +280,47 @@ class Composer {
     const fill = step.fill && ([this.lengths.mm(step.fill[0]), this.lengths.mm(step.fill[1])] as [number, number]);
     flyStep.fillMm = fill;
     const flat = this.school(step, "underbody") === "flat thread";
-    if (flat || this.isWorkingThread(step, material)) return { id, name, do: "wind", from, to, rule, strand: "thread", passes, fill, ...(flat && { aspect: "flat" as const }) };
-    if (this.school(step, "body ground") === "flat thread") return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };
+    if (flat || this.isWorkingThread(step, material))
+      return {
+        id,
+        name,
+        do: "wind",
+        from,
+        to,
+        rule,
+        strand: "thread",
+        passes,
+        fill,
+        ...(flat && { aspect: "flat" as const }),
+      };
+    if (this.school(step, "body ground") === "flat thread")
+      return { id, name, do: "wind", from, to, rule: { touching: true }, strand: "thread", aspect: "flat", passes };
     if (step.barb) flyStep.barbMm = [this.lengths.mm(step.barb[0]), this.lengths.mm(step.barb[1])];
     const take = this.take(step, material, this.boundMm(step));
-    const useUp = this.school(step, "hackle turns") === "whole feather" && take.from === "feather" ? take.usable - take.grip - take.bound : undefined;
+    const useUp =
+      this.school(step, "hackle turns") === "whole feather" && take.from === "feather"
+        ? take.usable - take.grip - take.bound
+        : undefined;
     const tookMm = step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm : undefined;
-    return { id, name, do: "wind", from, to, rule, atMost: step.atMost, strand: strandFor(material, step), passes, stretch, rope, ribbon, laid, take, useUp, fill, tookMm };
+    return {
+      id,
+      name,
+      do: "wind",
+      from,
+      to,
+      rule,
+      atMost: step.atMost,
+      strand: strandFor(material, step),
+      passes,
+      stretch,
+      rope,
+      ribbon,
+      laid,
+      take,
+      useUp,
+      fill,
+      tookMm,
+    };
   }
 
   /** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
@@ -270,12 +333,16 @@ class Composer {
   }
 
   private take(step: RecipeStep & { do: "wind" }, material: Material, bound: number): Take {
-    const rule = step.take ?? (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: USUAL_TRIM });
+    const rule =
+      step.take ??
+      (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: USUAL_TRIM });
     if (rule.from === "feather") return this.featherTake(step, material, bound);
     // What is left is stock again: nothing is thrown away.
     if (rule.from === "leftover") return { from: "spool", bound, trim: 0 };
-    const trim = this.school(step, "wire ends") === "broken" ? Math.min(rule.trimMm, methodFigures.brokenEnd) : rule.trimMm;
-    if (rule.from === "pieces" && this.school(step, "pieces") !== "spool") return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim };
+    const trim =
+      this.school(step, "wire ends") === "broken" ? Math.min(rule.trimMm, methodFigures.brokenEnd) : rule.trimMm;
+    if (rule.from === "pieces" && this.school(step, "pieces") !== "spool")
+      return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim };
     return { from: "spool", bound, trim };
   }
 
@@ -302,8 +369,15 @@ class Composer {
     flyStep.widthMm = taken.widthMm;
     if (taken.use && !step.countedWhenWound) this.use(step, taken.use);
     return {
-      id: step.id, name: step.name, do: "lay", from: step.from, to: step.to, strand: taken.strand, strands: taken.strands,
-      strandLength: step.countedWhenWound ? undefined : shown + bound, shown,
+      id: step.id,
+      name: step.name,
+      do: "lay",
+      from: step.from,
+      to: step.to,
+      strand: taken.strand,
+      strands: taken.strands,
+      strandLength: step.countedWhenWound ? undefined : shown + bound,
+      shown,
     };
   }
 
@@ -311,32 +385,62 @@ class Composer {
     const strand = () => strandFor(material, step);
     const bought = this.components.get(step.component ?? "")?.bought;
     if (material.form === "made part" && bought)
-      return { strand: strand(), strands: bought.perFly, fibres: bought.perFly, widthMm: undefined, use: { kind: "pieces", each: bought.perFly } as const };
-    return layAmount(step.amount, { step, material, strand, mm: (rule) => this.lengths.mm(rule), grossMm, pooled: this.school(step, "feather use") !== "whole flies", stacked: this.school(step, "tips") === "stacked" });
+      return {
+        strand: strand(),
+        strands: bought.perFly,
+        fibres: bought.perFly,
+        widthMm: undefined,
+        use: { kind: "pieces", each: bought.perFly } as const,
+      };
+    return layAmount(step.amount, {
+      step,
+      material,
+      strand,
+      mm: (rule) => this.lengths.mm(rule),
+      grossMm,
+      pooled: this.school(step, "feather use") !== "whole flies",
+      stacked: this.school(step, "tips") === "stacked",
+    });
   }
 
   private featherOf(material: Material, step: RecipeStep) {
-    if (!material.feather) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the usable stem of “${material.name}”` });
+    if (!material.feather)
+      throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the usable stem of “${material.name}”` });
     return material.feather;
   }
 
   private dress(step: RecipeStep & { do: "dress" }): TyingStep {
     const material = this.material(step);
-    if (!material.dubbing) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the packed density of “${material.name}”` });
+    if (!material.dubbing)
+      throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the packed density of “${material.name}”` });
     if (step.trace) return this.trace(step, material);
     const way = this.school(step, "dubbing way");
     const dubbing: Dubbing = {
       density: material.dubbing.density,
-      lineDensity: this.loads(step) ?? (step.thickness ? noodleDensities[step.thickness] : material.dubbing.lineDensity),
+      lineDensity:
+        this.loads(step) ?? (step.thickness ? noodleDensities[step.thickness] : material.dubbing.lineDensity),
       loss: way === "touched" ? methodFigures.touchedLoss : (material.dubbing.loss ?? DEFAULT_DUBBING_LOSS),
     };
     const loop = way === "loop" ? (step.loopMm ?? ("as the noodle" as const)) : undefined;
-    return { id: step.id, name: step.name, do: "dress", from: step.from, to: step.to, rule: this.dressRule(step), dubbing, loop };
+    return {
+      id: step.id,
+      name: step.name,
+      do: "dress",
+      from: step.from,
+      to: step.to,
+      rule: this.dressRule(step),
+      dubbing,
+      loop,
+    };
   }
 
   /** A trace is never weighed and fills nothing: the packet ties so many flies. */
   private trace(step: RecipeStep & { do: "dress" }, material: Material): TyingStep {
-    if (!material.fliesPerPacket) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `how many flies a packet of “${material.name}” makes` });
+    if (!material.fliesPerPacket)
+      throw new DomainError("STEP_NEEDS", {
+        step: step.name,
+        missing: `how many flies a packet of “${material.name}” makes`,
+      });
     this.use(step, { kind: "packets", fliesPerPacket: material.fliesPerPacket });
     // At the zone's rear end, which is on the shank even where a bead covers its front.
     return { id: step.id, name: step.name, do: "act", at: this.spanning(step).to };
@@ -344,14 +448,17 @@ class Composer {
 
   /** mg a mm of a loop that says what it carries, where it is a loop that is tied. */
   private loads(step: RecipeStep & { do: "dress" }): number | undefined {
-    return step.loopMm !== undefined && step.loopLoad !== undefined && this.school(step, "dubbing way") === "loop" ? step.loopLoad : undefined;
+    return step.loopMm !== undefined && step.loopLoad !== undefined && this.school(step, "dubbing way") === "loop"
+      ? step.loopLoad
+      : undefined;
   }
 
   private dressRule(step: RecipeStep & { do: "dress" }): DressRule {
     if (this.loads(step) !== undefined) return { noodle: (step.loopMm ?? 0) * (step.loopLayers ?? 1) };
     const byShape = step.fullness && this.school(step, "dubbing amount") !== "noodle";
     if (step.noodle && !byShape) return { noodle: this.lengths.mm(step.noodle) };
-    if (!step.fullness) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how full, or how long a noodle" });
+    if (!step.fullness)
+      throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how full, or how long a noodle" });
     const [a, b] = [this.lengths.mm(step.fullness[0]), this.lengths.mm(step.fullness[1])];
     if (!step.shape) return { target: [a, b] };
     const full = Math.max(a, b);
@@ -362,7 +469,16 @@ class Composer {
     const head = this.school(step, "head");
     const { coats, component } = this.headCoats(head);
     const liquid = component === undefined ? undefined : this.chosen.get(component)?.liquid?.kind;
-    return { id: step.id, name: step.name, do: "whip", from: step.from, to: step.to, turns: head === "none" ? 2 * step.turns : step.turns, liquid, coats };
+    return {
+      id: step.id,
+      name: step.name,
+      do: "whip",
+      from: step.from,
+      to: step.to,
+      turns: head === "none" ? 2 * step.turns : step.turns,
+      liquid,
+      coats,
+    };
   }
 
   private headCoats(school: string | undefined): { component?: string; coats: number } {
@@ -383,8 +499,13 @@ class Composer {
       if (result.do === "glue") this.use(flyStep.step, { kind: "volume", ul: result.volume ?? 0 });
       if (result.do === "whip") this.collectCoats(flyStep.step, result);
     }
-    const threads = [this.firstThread().id, ...this.flySteps.filter((s) => s.step.do === "thread").map((s) => s.step.component ?? "")];
-    tied.threads.forEach((t, i) => this.parts.get(threads[i] ?? "")?.uses.push({ step: "thread", use: { kind: "length", mm: t.use.total } }));
+    const threads = [
+      this.firstThread().id,
+      ...this.flySteps.filter((s) => s.step.do === "thread").map((s) => s.step.component ?? ""),
+    ];
+    tied.threads.forEach((t, i) =>
+      this.parts.get(threads[i] ?? "")?.uses.push({ step: "thread", use: { kind: "length", mm: t.use.total } }),
+    );
     this.shareFeathers();
   }
 
@@ -396,7 +517,8 @@ class Composer {
     const finish = this.recipe.finish;
     if (school !== "as stated" || finish.state !== "given") return;
     const perCoat = result.volume / finish.coats;
-    for (const coat of finish.then ?? []) this.parts.get(coat.component)?.uses.push({ step: result.id, use: { kind: "volume", ul: perCoat * coat.coats } });
+    for (const coat of finish.then ?? [])
+      this.parts.get(coat.component)?.uses.push({ step: result.id, use: { kind: "volume", ul: perCoat * coat.coats } });
   }
 
   /** Feathers that serve several parts are needed once: their fibres are counted together. */
@@ -422,17 +544,35 @@ class Composer {
     this.use(step, this.woundUse(flyStep, step, flyStep.material, result));
   }
 
-  private woundUse(flyStep: FlyStep, step: RecipeStep & { do: "wind" }, material: Material, result: StepResult): ComponentUse {
+  private woundUse(
+    flyStep: FlyStep,
+    step: RecipeStep & { do: "wind" },
+    material: Material,
+    result: StepResult,
+  ): ComponentUse {
     const length = result.length ?? 0;
     const bound = result.bound ?? 0;
     const one = result.strandLength ?? 0;
     const count = result.strands ?? 1;
     if (material.form === "hackle") {
-      const take = this.featherTake(step, material, bound - (this.school(step, "hackle tied in") === "tip" ? methodFigures.tipDoubledBack : 0));
+      const take = this.featherTake(
+        step,
+        material,
+        bound - (this.school(step, "hackle tied in") === "tip" ? methodFigures.tipDoubledBack : 0),
+      );
       const { usable, grip } = take.from === "feather" ? take : { usable: 0, grip: 0 };
-      return { kind: "wound feather", length, bound, usable, grip, barb: flyStep.barbMm, ...(this.school(step, "hackle turns") === "whole feather" && { whole: true }) };
+      return {
+        kind: "wound feather",
+        length,
+        bound,
+        usable,
+        grip,
+        barb: flyStep.barbMm,
+        ...(this.school(step, "hackle turns") === "whole feather" && { whole: true }),
+      };
     }
-    if (material.form === "feather fibre" && material.feather) return fibreUse(material, step, count, one, this.school(step, "feather use") !== "whole flies");
+    if (material.form === "feather fibre" && material.feather)
+      return fibreUse(material, step, count, one, this.school(step, "feather use") !== "whole flies");
     if (material.unit === "count") return { kind: "pieces", each: count };
     if (this.school(step, "pieces") === "cut") return this.cutUse(step, one, bound);
     return { kind: "length", mm: count * (result.use ?? one) };
@@ -440,8 +580,17 @@ class Composer {
 
   private cutUse(step: RecipeStep & { do: "wind" }, one: number, bound: number): ComponentUse {
     const take = step.take?.from === "pieces" ? step.take : undefined;
-    if (take) return { kind: "cut", length: one - bound, bound, piece: take.pieceMm, grip: take.gripMm, trim: take.trimMm };
-    return { kind: "cut", length: one - bound, bound, piece: cutLength(one), grip: 0, trim: methodFigures.cutHandling, toMeasure: true };
+    if (take)
+      return { kind: "cut", length: one - bound, bound, piece: take.pieceMm, grip: take.gripMm, trim: take.trimMm };
+    return {
+      kind: "cut",
+      length: one - bound,
+      bound,
+      piece: cutLength(one),
+      grip: 0,
+      trim: methodFigures.cutHandling,
+      toMeasure: true,
+    };
   }
 
   ridesPointUp(): boolean {
@@ -464,20 +613,32 @@ class Composer {
  *   NOT_OPTIONAL, STEP_NEEDS and whatever a step refuses (with `step` set)
  */
 export function composeFly(
-  recipe: Recipe, choice: FlyChoice, model: HookModel, materials: Materials, options: { keepProfiles?: boolean; incomplete?: boolean } = {},
+  recipe: Recipe,
+  choice: FlyChoice,
+  model: HookModel,
+  materials: Materials,
+  options: { keepProfiles?: boolean; incomplete?: boolean } = {},
 ): ComposedFly {
   const missing = options.incomplete ? [] : missingFrom(recipe);
   if (missing.length > 0) throw new DomainError("PATTERN_INCOMPLETE", { missing });
-  if (!sizeWithin(choice.size, recipe.sizes)) throw new DomainError("PATTERN_SIZE_OUTSIDE", { size: choice.size, ...recipe.sizes });
+  if (!sizeWithin(choice.size, recipe.sizes))
+    throw new DomainError("PATTERN_SIZE_OUTSIDE", { size: choice.size, ...recipe.sizes });
   const composer = new Composer(recipe, choice, model, materials);
   const tied = tieFly(composer.hook, composer.thread(composer.firstThread()), composer.steps(), options);
   composer.collect(tied);
-  const minutes = minutesOf(recipe, choice, composer.hook, tied, composer.waysMinutes(), (c) => composeFly(recipe, c, model, materials, { incomplete: true }));
+  const minutes = minutesOf(recipe, choice, composer.hook, tied, composer.waysMinutes(), (c) =>
+    composeFly(recipe, c, model, materials, { incomplete: true }),
+  );
   const fly: ComposedFly = {
-    choice, hook: composer.hook, tied, steps: composer.flySteps, ridesPointUp: composer.ridesPointUp(), minutes: Math.max(0, minutes.standard + minutes.ways + minutes.leftOut + minutes.filled), minutesOf: minutes,
+    choice,
+    hook: composer.hook,
+    tied,
+    steps: composer.flySteps,
+    ridesPointUp: composer.ridesPointUp(),
+    minutes: Math.max(0, minutes.standard + minutes.ways + minutes.leftOut + minutes.filled),
+    minutesOf: minutes,
     parts: [...composer.parts.values()].filter((p) => p.uses.length > 0),
   };
   tied.warnings.push(...roomWarnings(recipe, fly));
   return fly;
 }
-

@@ -19,8 +19,16 @@ export function changesBetween(before: Recipe, after: Recipe, nameOf: (code: str
     ...plainChanges(before, after),
     ...componentChanges(before, after, nameOf),
     ...stepChanges(before, after),
-    ...listChanges("colour variant", before.variants.map((v): Entry => [v.id, v.name, v.swaps]), after.variants.map((v): Entry => [v.id, v.name, v.swaps])),
-    ...listChanges("weight form", before.forms.map((f): Entry => [f.id, f.name, [f.omit, f.swaps, f.hookModel]]), after.forms.map((f): Entry => [f.id, f.name, [f.omit, f.swaps, f.hookModel]])),
+    ...listChanges(
+      "colour variant",
+      before.variants.map((v): Entry => [v.id, v.name, v.swaps]),
+      after.variants.map((v): Entry => [v.id, v.name, v.swaps]),
+    ),
+    ...listChanges(
+      "weight form",
+      before.forms.map((f): Entry => [f.id, f.name, [f.omit, f.swaps, f.hookModel]]),
+      after.forms.map((f): Entry => [f.id, f.name, [f.omit, f.swaps, f.hookModel]]),
+    ),
   ];
 }
 
@@ -34,7 +42,13 @@ function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
     ["price a dozen", (r) => (r.pricePerDozenCents / 100).toFixed(2)],
     ["minutes across the dozen", (r) => `× ${r.stepByStepFactor}`],
     ["skills", (r) => r.skills.join(", ") || "none"],
-    ["density", (r) => [r.density ?? "not said", ...(r.densityBand?.length ? [`may be ${r.densityBand.join(" or ")}`] : [])].join(", ")],
+    [
+      "density",
+      (r) =>
+        [r.density ?? "not said", ...(r.densityBand?.length ? [`may be ${r.densityBand.join(" or ")}`] : [])].join(
+          ", ",
+        ),
+    ],
     ["kept bare", (r) => (r.bare ?? []).map((b) => `${sayPlace(b.from)} to ${sayPlace(b.to)}`).join("; ") || "nothing"],
     ["wraps at one place", (r) => (r.mostWraps === undefined ? "as many as it takes" : `${r.mostWraps} at most`)],
     ["staggered", (r) => (r.stagger ? `${r.stagger.steps.join(" > ")} by ${r.stagger.leastMm} mm` : "no")],
@@ -43,16 +57,21 @@ function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
     ["parents", (r) => (r.parents ?? []).map((p) => `${p.pattern} (${p.changes})`).join("; ") || "none"],
     ["showing version", (r) => (r.sample ? "yes" : "no")],
   ];
-  return rows.flatMap(([where, words]) => (words(before) === words(after) ? [] : [{ where, before: words(before), after: words(after) }]));
+  return rows.flatMap(([where, words]) =>
+    words(before) === words(after) ? [] : [{ where, before: words(before), after: words(after) }],
+  );
 }
 
 function finishWords(r: Recipe): string {
   if (r.finish.state !== "given") return r.finish.state === "none" ? "none, on purpose" : "not stated";
-  return [r.finish, ...(r.finish.then ?? [])].map((c) => `${c.coats} × ${c.component}, ${c.dryMinutes} min`).join(", then ");
+  return [r.finish, ...(r.finish.then ?? [])]
+    .map((c) => `${c.coats} × ${c.component}, ${c.dryMinutes} min`)
+    .join(", then ");
 }
 
 const componentWords = (c: Component, nameOf: (code: string) => string): string =>
-  c.material.map((m) => `${m.sizes ? `${m.sizes.from}–${m.sizes.to}: ` : ""}${nameOf(m.value)}`).join(", ") || "nothing yet";
+  c.material.map((m) => `${m.sizes ? `${m.sizes.from}–${m.sizes.to}: ` : ""}${nameOf(m.value)}`).join(", ") ||
+  "nothing yet";
 
 function componentChanges(before: Recipe, after: Recipe, nameOf: (code: string) => string): RecipeChange[] {
   const was = new Map(before.components.map((c) => [c.id, c]));
@@ -62,12 +81,26 @@ function componentChanges(before: Recipe, after: Recipe, nameOf: (code: string) 
     if (a && b && sameContent(a, b)) return [];
     const where = `${(b ?? a)?.role ?? id}, material`;
     const [before, after] = [a && componentWords(a, nameOf), b && componentWords(b, nameOf)];
-    return [before === after && a && b ? { where: `${b.role}, how it may be replaced or left out`, before: besides(a), after: besides(b) } : { where, before, after }];
+    return [
+      before === after && a && b
+        ? { where: `${b.role}, how it may be replaced or left out`, before: besides(a), after: besides(b) }
+        : { where, before, after },
+    ];
   });
 }
 
 const besides = (c: Component): string =>
-  [c.optional ? "may be left out" : "", c.priceCents ? `adds ${(c.priceCents / 100).toFixed(2)}` : "", c.anyOf ? `any ${c.anyOf.form}${c.anyOf.shades ? ` in ${c.anyOf.shades.join(", ")}` : ""}` : "", c.doubt ? `in doubt: ${c.doubt}` : "", (c.alternates ?? []).length > 0 ? `or ${(c.alternates ?? []).map((a) => a.material).join(", ")}` : "", c.asStated ? `“${c.asStated}”` : "", c.bought ? "may be bought" : ""].filter(Boolean).join("; ") || "always";
+  [
+    c.optional ? "may be left out" : "",
+    c.priceCents ? `adds ${(c.priceCents / 100).toFixed(2)}` : "",
+    c.anyOf ? `any ${c.anyOf.form}${c.anyOf.shades ? ` in ${c.anyOf.shades.join(", ")}` : ""}` : "",
+    c.doubt ? `in doubt: ${c.doubt}` : "",
+    (c.alternates ?? []).length > 0 ? `or ${(c.alternates ?? []).map((a) => a.material).join(", ")}` : "",
+    c.asStated ? `“${c.asStated}”` : "",
+    c.bought ? "may be bought" : "",
+  ]
+    .filter(Boolean)
+    .join("; ") || "always";
 
 function stepChanges(before: Recipe, after: Recipe): RecipeChange[] {
   const was = new Map(before.steps.map((s) => [s.id, s]));
@@ -78,17 +111,25 @@ function stepChanges(before: Recipe, after: Recipe): RecipeChange[] {
     const where = `step “${(b ?? a)?.name ?? id}”`;
     if (!a || !b) return [{ where, before: a && sayStep(a), after: b && sayStep(b) }];
     const [x, y] = [sayStep(a), sayStep(b)];
-    return x === y ? [{ where: `${where}, notes`, before: notes(a, b), after: notes(b, a) }] : [{ where, before: x, after: y }];
+    return x === y
+      ? [{ where: `${where}, notes`, before: notes(a, b), after: notes(b, a) }]
+      : [{ where, before: x, after: y }];
   });
   const common = (list: RecipeStep[]) => list.filter((s) => was.has(s.id) && is.has(s.id)).map((s) => s.id);
   if (!sameContent(common(before.steps), common(after.steps)))
-    changes.push({ where: "order of the steps", before: before.steps.map((s) => s.name).join(", "), after: after.steps.map((s) => s.name).join(", ") });
+    changes.push({
+      where: "order of the steps",
+      before: before.steps.map((s) => s.name).join(", "),
+      after: after.steps.map((s) => s.name).join(", "),
+    });
   return changes;
 }
 
 /** What one step says that the other says otherwise, beside its quantities. */
 function notes(step: RecipeStep, other: RecipeStep): string {
-  const rest = Object.entries(step).filter(([k, v]) => !sameContent(v, (other as unknown as Record<string, unknown>)[k]));
+  const rest = Object.entries(step).filter(
+    ([k, v]) => !sameContent(v, (other as unknown as Record<string, unknown>)[k]),
+  );
   return rest.map(([k, v]) => `${k}: ${typeof v === "string" ? v : JSON.stringify(v)}`).join("; ") || "as before";
 }
 

@@ -1,6 +1,7 @@
 import type { LayAmount, LengthRule, RecipeStep } from "./recipe";
 
-const scaledLength = (rule: LengthRule, k: number): LengthRule => ("mm" in rule ? { mm: rule.mm * k } : "of" in rule ? { of: rule.of, times: rule.times * k } : rule);
+const scaledLength = (rule: LengthRule, k: number): LengthRule =>
+  "mm" in rule ? { mm: rule.mm * k } : "of" in rule ? { of: rule.of, times: rule.times * k } : rule;
 const wholeOf = (n: number, k: number): number => Math.max(1, Math.round(n * k));
 
 function scaledAmount(amount: LayAmount, k: number): LayAmount {
@@ -27,11 +28,18 @@ export function dressed(step: RecipeStep, k: number): RecipeStep {
       return {
         ...step,
         ...(step.noodle && { noodle: scaledLength(step.noodle, k) }),
-        ...(step.fullness && { fullness: [scaledLength(step.fullness[0], Math.sqrt(k)), scaledLength(step.fullness[1], Math.sqrt(k))] as [LengthRule, LengthRule] }),
+        ...(step.fullness && {
+          fullness: [scaledLength(step.fullness[0], Math.sqrt(k)), scaledLength(step.fullness[1], Math.sqrt(k))] as [
+            LengthRule,
+            LengthRule,
+          ],
+        }),
         ...(step.loopLoad !== undefined && { loopLoad: step.loopLoad * k }),
       };
     case "wind":
-      return step.rule.turns === undefined ? step : { ...step, rule: { ...step.rule, turns: Math.max(0.5, Math.round(step.rule.turns * k * 2) / 2) } };
+      return step.rule.turns === undefined
+        ? step
+        : { ...step, rule: { ...step.rule, turns: Math.max(0.5, Math.round(step.rule.turns * k * 2) / 2) } };
     default:
       return step;
   }

@@ -23,15 +23,45 @@ export function inheritFrom(recipe: Recipe, parent: Recipe): Inheritance {
     inherited.push(line);
     return theirs;
   };
-  const steps = take("steps", recipe.steps.some((s) => s.do !== "whip"), recipe.steps, parent.steps, parent.steps.length > 0);
+  const steps = take(
+    "steps",
+    recipe.steps.some((s) => s.do !== "whip"),
+    recipe.steps,
+    parent.steps,
+    parent.steps.length > 0,
+  );
   const next: Recipe = {
     ...recipe,
     steps,
     hookModel: take("hook", recipe.hookModel !== "", recipe.hookModel, parent.hookModel, parent.hookModel !== ""),
-    sizes: take("sizes", recipe.sizes.from !== "" && recipe.sizes.to !== "", recipe.sizes, parent.sizes, parent.sizes.from !== ""),
-    finish: take("finish", recipe.finish.state !== "not stated", recipe.finish, parent.finish, parent.finish.state !== "not stated"),
-    minutesPerFly: take("minutes a fly", recipe.minutesPerFly > 0, recipe.minutesPerFly, parent.minutesPerFly, parent.minutesPerFly > 0),
-    pricePerDozenCents: take("price", recipe.pricePerDozenCents > 0, recipe.pricePerDozenCents, parent.pricePerDozenCents, parent.pricePerDozenCents > 0),
+    sizes: take(
+      "sizes",
+      recipe.sizes.from !== "" && recipe.sizes.to !== "",
+      recipe.sizes,
+      parent.sizes,
+      parent.sizes.from !== "",
+    ),
+    finish: take(
+      "finish",
+      recipe.finish.state !== "not stated",
+      recipe.finish,
+      parent.finish,
+      parent.finish.state !== "not stated",
+    ),
+    minutesPerFly: take(
+      "minutes a fly",
+      recipe.minutesPerFly > 0,
+      recipe.minutesPerFly,
+      parent.minutesPerFly,
+      parent.minutesPerFly > 0,
+    ),
+    pricePerDozenCents: take(
+      "price",
+      recipe.pricePerDozenCents > 0,
+      recipe.pricePerDozenCents,
+      parent.pricePerDozenCents,
+      parent.pricePerDozenCents > 0,
+    ),
     skills: take("skills", recipe.skills.length > 0, recipe.skills, parent.skills, parent.skills.length > 0),
   };
   const parts = partsOf(recipe, next, parent);
@@ -40,14 +70,19 @@ export function inheritFrom(recipe: Recipe, parent: Recipe): Inheritance {
 }
 
 const usesOf = (steps: RecipeStep[], finish: Recipe["finish"]): string[] => [
-  ...steps.flatMap((s) => [...(s.component !== undefined ? [s.component] : []), ...(s.do === "seat" && s.glue !== undefined ? [s.glue] : [])]),
+  ...steps.flatMap((s) => [
+    ...(s.component !== undefined ? [s.component] : []),
+    ...(s.do === "seat" && s.glue !== undefined ? [s.glue] : []),
+  ]),
   ...(finish.state === "given" ? [finish.component, ...(finish.then ?? []).map((c) => c.component)] : []),
 ];
 
 /** Parts without a material take the parent's part of the same name, or else of the same role; parts only named by a step are added. */
 function partsOf(own: Recipe, next: Recipe, parent: Recipe): { components: Component[]; inherited: string[] } {
   const inherited: string[] = [];
-  const theirs = (c: Pick<Component, "id" | "role">): Component | undefined => parent.components.find((p) => p.id === c.id && p.role === c.role) ?? parent.components.find((p) => p.role === c.role);
+  const theirs = (c: Pick<Component, "id" | "role">): Component | undefined =>
+    parent.components.find((p) => p.id === c.id && p.role === c.role) ??
+    parent.components.find((p) => p.role === c.role);
   const components = own.components.map((c) => {
     const from = c.role === "hook" || c.material.length > 0 ? undefined : theirs(c);
     if (!from || from.material.length === 0) return c;
@@ -55,7 +90,12 @@ function partsOf(own: Recipe, next: Recipe, parent: Recipe): { components: Compo
     return { ...from, ...definedOf(c), id: c.id, material: from.material };
   });
   const there = new Set(components.map((c) => c.id));
-  const wanted = new Set([...usesOf(next.steps, next.finish), ...parent.components.filter((p) => p.role === "thread" && !components.some((c) => c.role === "thread")).map((p) => p.id)]);
+  const wanted = new Set([
+    ...usesOf(next.steps, next.finish),
+    ...parent.components
+      .filter((p) => p.role === "thread" && !components.some((c) => c.role === "thread"))
+      .map((p) => p.id),
+  ]);
   for (const p of parent.components)
     if (wanted.has(p.id) && !there.has(p.id)) {
       components.push(p);
@@ -64,4 +104,5 @@ function partsOf(own: Recipe, next: Recipe, parent: Recipe): { components: Compo
   return { components, inherited };
 }
 
-const definedOf = (c: Component): Partial<Component> => Object.fromEntries(Object.entries(c).filter(([, v]) => v !== undefined && !(Array.isArray(v) && v.length === 0)));
+const definedOf = (c: Component): Partial<Component> =>
+  Object.fromEntries(Object.entries(c).filter(([, v]) => v !== undefined && !(Array.isArray(v) && v.length === 0)));

@@ -9,7 +9,8 @@ const BEAD = 2.4;
 const base = recipe();
 const roleOf = (id: string) => base.components.find((c) => c.id === id)?.role;
 const lengths = (steps: RecipeStep[] = base.steps, bead = BEAD) => new Lengths(steps, roleOf, hook, bead);
-const withStep = (id: string, more: Partial<RecipeStep>): RecipeStep[] => base.steps.map((s) => (s.id === id ? ({ ...s, ...more } as RecipeStep) : s));
+const withStep = (id: string, more: Partial<RecipeStep>): RecipeStep[] =>
+  base.steps.map((s) => (s.id === id ? ({ ...s, ...more } as RecipeStep) : s));
 const bodyMm = hook.shank - 0.5 * hook.shank;
 
 describe("a length stated as a rule", () => {
@@ -40,21 +41,55 @@ describe("a length stated as a rule", () => {
     expect(lengths(steps, BEAD).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank - BEAD, 9);
     expect(lengths(steps, 0).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank, 9);
   });
-  test("what lies behind the reach already cannot be reached", () => expect(refusalOf(() => lengths().mm({ reach: "point" }, hook.shank))).toMatchObject({ code: "LENGTH_RULE_UNRESOLVED", details: { part: "point" } }));
+  test("what lies behind the reach already cannot be reached", () =>
+    expect(refusalOf(() => lengths().mm({ reach: "point" }, hook.shank))).toMatchObject({
+      code: "LENGTH_RULE_UNRESOLVED",
+      details: { part: "point" },
+    }));
   test("a part that is not on the fly is named", () => {
-    expect(refusalOf(() => lengths(base.steps.filter((s) => s.id !== "wing")).mm({ of: "wing", times: 1 }))).toMatchObject({ code: "LENGTH_RULE_UNRESOLVED", details: { part: "wing" } });
-    expect(refusalOf(() => lengths(base.steps.filter((s) => s.id !== "body")).mm({ of: "body", times: 1 }))).toMatchObject({ code: "LENGTH_RULE_UNRESOLVED", details: { part: "body" } });
+    expect(
+      refusalOf(() => lengths(base.steps.filter((s) => s.id !== "wing")).mm({ of: "wing", times: 1 })),
+    ).toMatchObject({ code: "LENGTH_RULE_UNRESOLVED", details: { part: "wing" } });
+    expect(
+      refusalOf(() => lengths(base.steps.filter((s) => s.id !== "body")).mm({ of: "body", times: 1 })),
+    ).toMatchObject({ code: "LENGTH_RULE_UNRESOLVED", details: { part: "body" } });
   });
   test("two parts that lean on each other are refused, not followed for ever", () => {
-    expect(refusalOf(() => lengths(withStep("tail", { shown: { of: "wing", times: 1 } } as Partial<RecipeStep>)).mm({ of: "wing", times: 1 }))?.code).toBe("LENGTH_RULE_UNRESOLVED");
-    expect(refusalOf(() => lengths(withStep("tail", { shown: { of: "tail", times: 1 } } as Partial<RecipeStep>)).mm({ of: "tail", times: 1 }))?.code).toBe("LENGTH_RULE_UNRESOLVED");
+    expect(
+      refusalOf(() =>
+        lengths(withStep("tail", { shown: { of: "wing", times: 1 } } as Partial<RecipeStep>)).mm({
+          of: "wing",
+          times: 1,
+        }),
+      )?.code,
+    ).toBe("LENGTH_RULE_UNRESOLVED");
+    expect(
+      refusalOf(() =>
+        lengths(withStep("tail", { shown: { of: "tail", times: 1 } } as Partial<RecipeStep>)).mm({
+          of: "tail",
+          times: 1,
+        }),
+      )?.code,
+    ).toBe("LENGTH_RULE_UNRESOLVED");
   });
 });
 
 describe("where a laid part leaves the shank", () => {
-  const laid = (attitude: "back" | "over" | undefined): RecipeStep & { do: "lay" } => ({ id: "x", name: "x", do: "lay", from: { fraction: 0.2 }, to: { fraction: 0.4 }, amount: { fibres: 3 }, attitude });
+  const laid = (attitude: "back" | "over" | undefined): RecipeStep & { do: "lay" } => ({
+    id: "x",
+    name: "x",
+    do: "lay",
+    from: { fraction: 0.2 },
+    to: { fraction: 0.4 },
+    amount: { fibres: 3 },
+    attitude,
+  });
   test("its rear end when it points back, or says nothing; its front otherwise", () => {
     const at = (fraction: number) => placeAt({ fraction }, hook, 0);
-    expect([rootOf(laid("back"), hook, 0), rootOf(laid(undefined), hook, 0), rootOf(laid("over"), hook, 0)]).toEqual([at(0.4), at(0.4), at(0.2)]);
+    expect([rootOf(laid("back"), hook, 0), rootOf(laid(undefined), hook, 0), rootOf(laid("over"), hook, 0)]).toEqual([
+      at(0.4),
+      at(0.4),
+      at(0.2),
+    ]);
   });
 });

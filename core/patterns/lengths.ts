@@ -82,7 +82,8 @@ export class Lengths {
 
   private shownLength(part: "tail" | "wing"): { root: number; length: number } {
     const step = this.stepsOf(part).find((s) => s.do === "lay" && s.shown);
-    if (!step || step.do !== "lay" || !step.shown || this.open.has(part)) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });
+    if (!step || step.do !== "lay" || !step.shown || this.open.has(part))
+      throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });
     this.open.add(part);
     try {
       const root = rootOf(step, this.hook, this.beadMm);

@@ -20,13 +20,21 @@ function filledTurns(recipe: Recipe, tied: TiedFly): number {
 export type Compose = (choice: FlyChoice) => ComposedFly;
 
 /** The first weight form of a pattern with ramps, with all its parts: the standard minutes are those of that fly. */
-function turnsOfStandardFly(recipe: Recipe, choice: FlyChoice, hook: HookGeometry, tied: TiedFly, compose: Compose): number {
+function turnsOfStandardFly(
+  recipe: Recipe,
+  choice: FlyChoice,
+  hook: HookGeometry,
+  tied: TiedFly,
+  compose: Compose,
+): number {
   const form = recipe.forms[0]?.id ?? choice.form;
   if (form === choice.form && !choice.leave?.length) return filledTurns(recipe, tied);
   const known = standardTurns.get(recipe) ?? new Map<string, number>();
   standardTurns.set(recipe, known);
   const key = `${choice.size}/${choice.variant}/${hook.shank}/${hook.gape}`;
-  const turns = known.get(key) ?? standardOf(recipe, tied, () => compose({ ...choice, form, leave: [], buy: [], use: {}, methods: {} }));
+  const turns =
+    known.get(key) ??
+    standardOf(recipe, tied, () => compose({ ...choice, form, leave: [], buy: [], use: {}, methods: {} }));
   known.set(key, turns);
   return turns;
 }
@@ -45,11 +53,20 @@ function standardOf(recipe: Recipe, tied: TiedFly, compose: () => ComposedFly): 
  * The minutes of one fly: the pattern's, what its ways add or spare, an even share for every step left out, and the turns
  * that fill a gap where weight was left away.
  */
-export function minutesOf(recipe: Recipe, choice: FlyChoice, hook: HookGeometry, tied: TiedFly, ways: number, compose: Compose): ComposedFly["minutesOf"] {
+export function minutesOf(
+  recipe: Recipe,
+  choice: FlyChoice,
+  hook: HookGeometry,
+  tied: TiedFly,
+  ways: number,
+  compose: Compose,
+): ComposedFly["minutesOf"] {
   const { minutesPerFly, steps } = recipe;
   const perStep = steps.length > 0 ? minutesPerFly / steps.length : 0;
   const left = new Set(choice.leave ?? []);
   const leftOut = steps.filter((s) => s.component !== undefined && left.has(s.component)).length;
-  const filled = steps.some((s) => s.do === "wind" && s.fill) ? MINUTES_A_TURN * (filledTurns(recipe, tied) - turnsOfStandardFly(recipe, choice, hook, tied, compose)) : 0;
+  const filled = steps.some((s) => s.do === "wind" && s.fill)
+    ? MINUTES_A_TURN * (filledTurns(recipe, tied) - turnsOfStandardFly(recipe, choice, hook, tied, compose))
+    : 0;
   return { standard: minutesPerFly, ways, leftOut: -leftOut * perStep, filled };
 }

@@ -22,17 +22,46 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
   return recipe.steps.flatMap((step): Precedence[] => {
     const edges: Precedence[] = [];
     if (isBead(step))
-      for (const other of recipe.steps) if (!isBead(other)) edges.push({ first: step.id, then: other.id, hard: true, because: "a bead goes on the bare hook before anything else" });
-    if (started && step !== started && (step.do === "lay" || step.do === "wind" || step.do === "dress") && role.get(step.component ?? "") !== "weight")
+      for (const other of recipe.steps)
+        if (!isBead(other))
+          edges.push({
+            first: step.id,
+            then: other.id,
+            hard: true,
+            because: "a bead goes on the bare hook before anything else",
+          });
+    if (
+      started &&
+      step !== started &&
+      (step.do === "lay" || step.do === "wind" || step.do === "dress") &&
+      role.get(step.component ?? "") !== "weight"
+    )
       edges.push({ first: started.id, then: step.id, hard: false, because: "the thread is not on the hook before it" });
-    if (step.tiedIn !== undefined && name.has(step.tiedIn)) edges.push({ first: step.tiedIn, then: step.id, hard: true, because: "its material is bound in there" });
-    if (step.do === "wind" && step.carries !== undefined && name.has(step.carries)) edges.push({ first: step.carries, then: step.id, hard: true, because: "it carries that bundle on" });
+    if (step.tiedIn !== undefined && name.has(step.tiedIn))
+      edges.push({ first: step.tiedIn, then: step.id, hard: true, because: "its material is bound in there" });
+    if (step.do === "wind" && step.carries !== undefined && name.has(step.carries))
+      edges.push({ first: step.carries, then: step.id, hard: true, because: "it carries that bundle on" });
     if (step.do === "act" && step.act === "brush" && step.direction === "back")
-      for (const rib of recipe.steps) if (rib.do === "wind" && role.get(rib.component ?? "") === "rib") edges.push({ first: rib.id, then: step.id, hard: false, because: "brushing back before the rib lays fibres under it" });
-    if (step.coveredBy !== undefined && name.has(step.coveredBy)) edges.push({ first: step.id, then: step.coveredBy, hard: false, because: "it is covered there" });
-    if (lastKnot && step !== lastKnot && step.do !== "act" && step.do !== "glue") edges.push({ first: step.id, then: lastKnot.id, hard: true, because: "nothing is tied after the last knot" });
+      for (const rib of recipe.steps)
+        if (rib.do === "wind" && role.get(rib.component ?? "") === "rib")
+          edges.push({
+            first: rib.id,
+            then: step.id,
+            hard: false,
+            because: "brushing back before the rib lays fibres under it",
+          });
+    if (step.coveredBy !== undefined && name.has(step.coveredBy))
+      edges.push({ first: step.id, then: step.coveredBy, hard: false, because: "it is covered there" });
+    if (lastKnot && step !== lastKnot && step.do !== "act" && step.do !== "glue")
+      edges.push({ first: step.id, then: lastKnot.id, hard: true, because: "nothing is tied after the last knot" });
     for (const after of step.after ?? [])
-      if (name.has(after.step)) edges.push({ first: after.step, then: step.id, hard: after.hard ?? false, because: after.because ?? "the pattern says so" });
+      if (name.has(after.step))
+        edges.push({
+          first: after.step,
+          then: step.id,
+          hard: after.hard ?? false,
+          because: after.because ?? "the pattern says so",
+        });
     return edges;
   });
 }
@@ -47,7 +76,10 @@ export function orderFaults(recipe: Pick<Recipe, "steps" | "components">): Order
   const name = (id: string) => recipe.steps[at.get(id) ?? -1]?.name ?? id;
   return precedences(recipe)
     .filter((p) => (at.get(p.first) ?? 0) > (at.get(p.then) ?? 0))
-    .map((p) => ({ ...p, sentence: `“${name(p.then)}” comes ${p.hard ? "too early" : "earlier than usual"}: “${name(p.first)}” goes first, as ${p.because}.` }));
+    .map((p) => ({
+      ...p,
+      sentence: `“${name(p.then)}” comes ${p.hard ? "too early" : "earlier than usual"}: “${name(p.first)}” goes first, as ${p.because}.`,
+    }));
 }
 
 /** A circle in the graph, as the steps along it, or undefined. A pattern with one can never be tied. */
@@ -81,7 +113,10 @@ export function moveStep(steps: RecipeStep[], from: number, to: number): RecipeS
 }
 
 /** Between which places of the list a step may go without breaking a hard precedence, both included. */
-export function roomToMove(recipe: Pick<Recipe, "steps" | "components">, index: number): { first: number; last: number } {
+export function roomToMove(
+  recipe: Pick<Recipe, "steps" | "components">,
+  index: number,
+): { first: number; last: number } {
   const id = recipe.steps[index]?.id;
   const at = new Map(recipe.steps.map((s, i) => [s.id, i]));
   let [first, last] = [0, recipe.steps.length - 1];

@@ -24,13 +24,39 @@ function ofStep(fly: ComposedFly, s: FlyStep): Proportion[] {
   if (!result) return [];
   const base = { step: s.id, part: s.name };
   const { step } = s;
-  if (step.do === "lay") return s.shownMm ? [{ ...base, mm: s.shownMm, rule: step.shown ? sayLength(step.shown) : "", kind: "shown" }] : [];
-  if (step.do === "whip") return [{ ...base, part: "head", mm: result.headLength ?? 0, rule: `${sayPlace(step.from)} to ${sayPlace(step.to)}`, kind: "head" }];
-  if (s.barbMm) return [{ ...base, mm: (s.barbMm[0] + s.barbMm[1]) / 2, rule: step.do === "wind" && step.barb ? `${sayLength(step.barb[0])} to ${sayLength(step.barb[1])}` : "", kind: "barb" }];
-  if (step.do === "wind" && s.role === "rib" && result.pitch) return [{ ...base, mm: result.pitch, rule: "from turn to turn", kind: "spacing" }];
+  if (step.do === "lay")
+    return s.shownMm ? [{ ...base, mm: s.shownMm, rule: step.shown ? sayLength(step.shown) : "", kind: "shown" }] : [];
+  if (step.do === "whip")
+    return [
+      {
+        ...base,
+        part: "head",
+        mm: result.headLength ?? 0,
+        rule: `${sayPlace(step.from)} to ${sayPlace(step.to)}`,
+        kind: "head",
+      },
+    ];
+  if (s.barbMm)
+    return [
+      {
+        ...base,
+        mm: (s.barbMm[0] + s.barbMm[1]) / 2,
+        rule: step.do === "wind" && step.barb ? `${sayLength(step.barb[0])} to ${sayLength(step.barb[1])}` : "",
+        kind: "barb",
+      },
+    ];
+  if (step.do === "wind" && s.role === "rib" && result.pitch)
+    return [{ ...base, mm: result.pitch, rule: "from turn to turn", kind: "spacing" }];
   const isBody = s.role === "body" || s.role === "thorax" || s.role === "weight" || s.role === "tag" || isCarried(s);
   if ((step.do === "dress" || step.do === "wind") && isBody && result.to > result.from)
-    return [{ ...base, mm: result.to - result.from, rule: `${sayPlace(step.from)}${step.to ? ` to ${sayPlace(step.to)}` : ""}`, kind: "zone" }];
+    return [
+      {
+        ...base,
+        mm: result.to - result.from,
+        rule: `${sayPlace(step.from)}${step.to ? ` to ${sayPlace(step.to)}` : ""}`,
+        kind: "zone",
+      },
+    ];
   return [];
 }
 

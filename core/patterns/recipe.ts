@@ -3,8 +3,29 @@ import type { MaterialForm } from "../materials";
 import type { WindRule } from "../tying";
 
 export const roles = [
-  "hook", "bead", "weight", "thread", "tag", "tail", "butt", "rib", "body", "thorax", "hackle", "collar", "throat", "wing", "underwing",
-  "wing case", "legs", "eyes", "cheeks", "topping", "flash", "head", "finish",
+  "hook",
+  "bead",
+  "weight",
+  "thread",
+  "tag",
+  "tail",
+  "butt",
+  "rib",
+  "body",
+  "thorax",
+  "hackle",
+  "collar",
+  "throat",
+  "wing",
+  "underwing",
+  "wing case",
+  "legs",
+  "eyes",
+  "cheeks",
+  "topping",
+  "flash",
+  "head",
+  "finish",
 ] as const;
 export type Role = (typeof roles)[number];
 
@@ -15,7 +36,10 @@ export const reaches = ["point", "barb", "bend", "mid-tail", "tail", "wing"] as 
  * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned,
  * or as far as a landmark or the tip of another part, `past` it by so many mm.
  */
-export type LengthRule = { mm: number } | { of: (typeof measures)[number]; times: number } | { reach: (typeof reaches)[number]; pastMm?: number };
+export type LengthRule =
+  | { mm: number }
+  | { of: (typeof measures)[number]; times: number }
+  | { reach: (typeof reaches)[number]; pastMm?: number };
 
 export interface SizeSpan {
   from: HookSize;
@@ -187,7 +211,13 @@ export const acts = ["brush", "trim", "half hitch", "wax", "turn the hook", "wai
 
 export type RecipeStep = RecipeStepBase &
   (
-    | { do: "seat"; from: Place; count?: number; /** Weighted eyes on top turn the fly over: it swims point up. */ lashed?: "on top" | "underneath"; /** Component of the glue that may fix it, one drop. */ glue?: string }
+    | {
+        do: "seat";
+        from: Place;
+        count?: number;
+        /** Weighted eyes on top turn the fly over: it swims point up. */ lashed?: "on top" | "underneath";
+        /** Component of the glue that may fix it, one drop. */ glue?: string;
+      }
     | {
         do: "wind";
         from: Place;

@@ -6,27 +6,42 @@ import { tieInsOf } from "./proportions";
 import { sayPlace } from "./words";
 
 /** What the pattern itself asks of its room: stretches kept bare, the room in front of the body, lengths in their order, parts that show. */
-export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [...bareWarnings(recipe, fly), ...headRoomWarnings(fly), ...staggerWarnings(recipe, fly), ...wrapWarnings(recipe, fly), ...unseenWarnings(fly)];
+export const roomWarnings = (recipe: Recipe, fly: ComposedFly): Warning[] => [
+  ...bareWarnings(recipe, fly),
+  ...headRoomWarnings(fly),
+  ...staggerWarnings(recipe, fly),
+  ...wrapWarnings(recipe, fly),
+  ...unseenWarnings(fly),
+];
 
 /** Below this a zone only touches the stretch. */
 const TOUCH_MM = 0.1;
 
 function bareWarnings(recipe: Recipe, fly: ComposedFly): Warning[] {
   return (recipe.bare ?? []).flatMap((stretch) => {
-    const [a, b] = [stretch.from, stretch.to].map((p) => placeAt(p, fly.hook, fly.tied.beadMm)).sort((x, y) => x - y) as [number, number];
+    const [a, b] = [stretch.from, stretch.to]
+      .map((p) => placeAt(p, fly.hook, fly.tied.beadMm))
+      .sort((x, y) => x - y) as [number, number];
     return fly.steps.flatMap((s): Warning[] => {
       const r = fly.tied.steps.find((x) => x.id === s.id);
       if (!r || !covers(s, stretch.thread === true)) return [];
       const over = Math.min(b, r.to) - Math.max(a, r.from);
       if (over <= TOUCH_MM) return [];
-      return [{ step: s.id, code: "KEPT_BARE", sentence: `“${s.name}” covers ${over.toFixed(1)} mm of the stretch from ${sayPlace(stretch.from)} to ${sayPlace(stretch.to)}, which stays ${stretch.thread ? "bare thread" : "bare hook"}${stretch.why ? `: ${stretch.why}` : ""}.` }];
+      return [
+        {
+          step: s.id,
+          code: "KEPT_BARE",
+          sentence: `“${s.name}” covers ${over.toFixed(1)} mm of the stretch from ${sayPlace(stretch.from)} to ${sayPlace(stretch.to)}, which stays ${stretch.thread ? "bare thread" : "bare hook"}${stretch.why ? `: ${stretch.why}` : ""}.`,
+        },
+      ];
     });
   });
 }
 
 /** Thread may lie where only bare thread is asked for. */
 function covers(s: FlyStep, threadMay: boolean): boolean {
-  if (s.step.do === "wind" || s.step.do === "dress" || s.step.do === "lay") return !(threadMay && s.step.do === "wind" && s.material?.form === "thread");
+  if (s.step.do === "wind" || s.step.do === "dress" || s.step.do === "lay")
+    return !(threadMay && s.step.do === "wind" && s.material?.form === "thread");
   return false;
 }
 
@@ -56,21 +71,41 @@ export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {
   const index = fly.steps.findLastIndex((s, i) => isBody(s, results[i]));
   const body = fly.steps[index];
   if (!body) return undefined;
-  const parts = fly.steps.slice(index + 1).filter((s) => s.role !== undefined && frontRoles.has(s.role) && s.step.do !== "act");
+  const parts = fly.steps
+    .slice(index + 1)
+    .filter((s) => s.role !== undefined && frontRoles.has(s.role) && s.step.do !== "act");
   const eyes = (fly.tied.beadMm > 0 ? 0 : HEAD_EYES) + PART_EYES * new Set(parts.map((s) => s.role)).size;
-  const front = fly.steps.reduce((least, s, i) => (i <= index && isBody(s, results[i]) ? Math.min(least, results[i]?.from ?? Infinity) : least), Infinity);
-  return { step: body.id, leftMm: front - fly.tied.beadMm, neededMm: eyes * fly.hook.eye, eyes, parts: parts.map((s) => s.name) };
+  const front = fly.steps.reduce(
+    (least, s, i) => (i <= index && isBody(s, results[i]) ? Math.min(least, results[i]?.from ?? Infinity) : least),
+    Infinity,
+  );
+  return {
+    step: body.id,
+    leftMm: front - fly.tied.beadMm,
+    neededMm: eyes * fly.hook.eye,
+    eyes,
+    parts: parts.map((s) => s.name),
+  };
 }
 
 const isBody = (s: FlyStep, r: StepResult | undefined): boolean =>
-  r !== undefined && (s.role === "body" || s.role === "thorax") && (s.step.do === "wind" || s.step.do === "dress") && r.to > r.from;
+  r !== undefined &&
+  (s.role === "body" || s.role === "thorax") &&
+  (s.step.do === "wind" || s.step.do === "dress") &&
+  r.to > r.from;
 
 function headRoomWarnings(fly: ComposedFly): Warning[] {
   const room = headRoomOf(fly);
   if (!room || room.leftMm >= room.neededMm - TOUCH_MM) return [];
   const name = fly.steps.find((s) => s.id === room.step)?.name ?? room.step;
   const after = [...room.parts.map((p) => `“${p}”`), ...(fly.tied.beadMm > 0 ? [] : ["the head"])].join(", ");
-  return [{ step: room.step, code: "HEAD_ROOM", sentence: `“${name}” leaves ${Math.max(0, room.leftMm).toFixed(1)} mm in front of it; ${after} need ${room.neededMm.toFixed(1)} mm, ${room.eyes} eye lengths. End it further back.` }];
+  return [
+    {
+      step: room.step,
+      code: "HEAD_ROOM",
+      sentence: `“${name}” leaves ${Math.max(0, room.leftMm).toFixed(1)} mm in front of it; ${after} need ${room.neededMm.toFixed(1)} mm, ${room.eyes} eye lengths. End it further back.`,
+    },
+  ];
 }
 
 function staggerWarnings(recipe: Recipe, fly: ComposedFly): Warning[] {
@@ -81,7 +116,13 @@ function staggerWarnings(recipe: Recipe, fly: ComposedFly): Warning[] {
     const longer = parts[i] as FlyStep;
     const by = (longer.shownMm ?? 0) - (s.shownMm ?? 0);
     if (by >= stagger.leastMm - 1e-9) return [];
-    return [{ step: s.id, code: "NOT_STAGGERED", sentence: `“${s.name}” shows ${(s.shownMm ?? 0).toFixed(1)} mm, ${by >= 0 ? `only ${by.toFixed(1)} mm shorter than` : "longer than"} “${longer.name}”: it should be ${stagger.leastMm} mm shorter at least. Trim it, or tie the other in longer.` }];
+    return [
+      {
+        step: s.id,
+        code: "NOT_STAGGERED",
+        sentence: `“${s.name}” shows ${(s.shownMm ?? 0).toFixed(1)} mm, ${by >= 0 ? `only ${by.toFixed(1)} mm shorter than` : "longer than"} “${longer.name}”: it should be ${stagger.leastMm} mm shorter at least. Trim it, or tie the other in longer.`,
+      },
+    ];
   });
 }
 
@@ -90,7 +131,13 @@ function wrapWarnings({ mostWraps }: Recipe, fly: ComposedFly): Warning[] {
   return tieInsOf(fly).flatMap(({ place, steps, wraps }): Warning[] => {
     if (wraps <= mostWraps) return [];
     const last = fly.steps.findLast((s) => s.step.tieIn && sayPlace(s.step.tieIn.at) === place);
-    return [{ step: last?.id ?? "", code: "WRAPS_PILE_UP", sentence: `${wraps} wraps of thread come together at ${place} (${steps.join(", ")}); ${mostWraps} is the most here. Hold one of them loosely, or tie it in beside the others.` }];
+    return [
+      {
+        step: last?.id ?? "",
+        code: "WRAPS_PILE_UP",
+        sentence: `${wraps} wraps of thread come together at ${place} (${steps.join(", ")}); ${mostWraps} is the most here. Hold one of them loosely, or tie it in beside the others.`,
+      },
+    ];
   });
 }
 
@@ -99,7 +146,21 @@ const shownRoles = new Set<Role>(["tail", "wing", "underwing", "throat", "legs",
 
 function unseenWarnings(fly: ComposedFly): Warning[] {
   return fly.steps.flatMap((s): Warning[] => {
-    if (s.step.do !== "lay" || s.role === undefined || !shownRoles.has(s.role) || s.step.hanging || s.step.countedWhenWound || s.step.shown) return [];
-    return [{ step: s.id, code: "SHOWS_NOTHING", sentence: `“${s.name}” shows nothing: say how long it is, such as “= half shank”.` }];
+    if (
+      s.step.do !== "lay" ||
+      s.role === undefined ||
+      !shownRoles.has(s.role) ||
+      s.step.hanging ||
+      s.step.countedWhenWound ||
+      s.step.shown
+    )
+      return [];
+    return [
+      {
+        step: s.id,
+        code: "SHOWS_NOTHING",
+        sentence: `“${s.name}” shows nothing: say how long it is, such as “= half shank”.`,
+      },
+    ];
   });
 }

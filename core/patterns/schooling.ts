@@ -3,7 +3,10 @@ import { bulkSchool, bulkStep, questionsOf, schoolOf, type School, type StepFact
 import type { FlyChoice, Recipe, RecipeStep, Role } from "./recipe";
 
 /** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */
-const ownSchools = new WeakMap<RecipeStep, { recipe: Recipe; form?: string; role?: string; byFlies: Map<number, Map<string, School>> }>();
+const ownSchools = new WeakMap<
+  RecipeStep,
+  { recipe: Recipe; form?: string; role?: string; byFlies: Map<number, Map<string, School>> }
+>();
 
 /** By which schools the steps of one fly are tied. */
 export class Schooling {
@@ -31,7 +34,10 @@ export class Schooling {
   private schoolsOf(step: RecipeStep): Map<string, School> {
     const facts = this.facts(step);
     const kept = ownSchools.get(step);
-    const known = kept && kept.recipe === this.recipe && kept.form === facts.form && kept.role === facts.role ? kept : { recipe: this.recipe, form: facts.form, role: facts.role, byFlies: new Map<number, Map<string, School>>() };
+    const known =
+      kept && kept.recipe === this.recipe && kept.form === facts.form && kept.role === facts.role
+        ? kept
+        : { recipe: this.recipe, form: facts.form, role: facts.role, byFlies: new Map<number, Map<string, School>>() };
     const inBulk = bulkStep(this.choice.flies);
     const own = this.hasOwnWays ? undefined : known.byFlies.get(inBulk);
     if (own) return own;
@@ -49,7 +55,12 @@ export class Schooling {
 
   /** The school of each question that a step raises; in bulk where nobody chose it. */
   waysOf(step: RecipeStep): { question: string; school: string; words: string; inBulk?: boolean }[] {
-    return [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({ question, school: s.id, words: s.words, ...(this.isInBulk(step, question, s) && { inBulk: true }) }));
+    return [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({
+      question,
+      school: s.id,
+      words: s.words,
+      ...(this.isInBulk(step, question, s) && { inBulk: true }),
+    }));
   }
 
   private isInBulk(step: RecipeStep, question: string, school: School): boolean {

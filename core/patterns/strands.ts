@@ -14,8 +14,11 @@ const strands = new WeakMap<Material, Strand>();
 export function strandFor(material: Material, step: RecipeStep): Strand {
   const known = strands.get(material);
   if (known) return known;
-  if (!material.strand && !material.thread) throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the width and thickness of “${material.name}”` });
-  const strand = !material.strand ? threadStrand(material.thread as Thread) : strandOf({ ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) });
+  if (!material.strand && !material.thread)
+    throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the width and thickness of “${material.name}”` });
+  const strand = !material.strand
+    ? threadStrand(material.thread as Thread)
+    : strandOf({ ...material.strand, capped: cappedForms.has(material.form), pile: pileForms.has(material.form) });
   strands.set(material, strand);
   return strand;
 }

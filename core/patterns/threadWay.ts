@@ -13,7 +13,18 @@ export interface ThreadStop {
   travelled: number;
 }
 
-const landmarks: Place[] = [{ landmark: "eye" }, { eyeLengths: 1 }, { eyeLengths: 2 }, { fraction: 1 / 3 }, { fraction: 0.5 }, { fraction: 2 / 3 }, { landmark: "point" }, { landmark: "barb" }, { landmark: "bend" }, { landmark: "intoBend" }];
+const landmarks: Place[] = [
+  { landmark: "eye" },
+  { eyeLengths: 1 },
+  { eyeLengths: 2 },
+  { fraction: 1 / 3 },
+  { fraction: 0.5 },
+  { fraction: 2 / 3 },
+  { landmark: "point" },
+  { landmark: "barb" },
+  { landmark: "bend" },
+  { landmark: "intoBend" },
+];
 
 /** Below this it hangs there already. */
 const THERE_MM = 0.3;
@@ -61,6 +72,12 @@ function endsOf({ step, material, methods }: FlyStep, at: (place: Place) => numb
 }
 
 function nearest(mm: number, at: (place: Place) => number): string {
-  const best = landmarks.reduce((near, place) => (Math.abs(at(place) - mm) < Math.abs(at(near) - mm) - 1e-9 ? place : near));
-  return "fraction" in best && best.fraction !== 0.5 ? (best.fraction < 0.5 ? "a third of the shank" : "two thirds of the shank") : sayPlace(best);
+  const best = landmarks.reduce((near, place) =>
+    Math.abs(at(place) - mm) < Math.abs(at(near) - mm) - 1e-9 ? place : near,
+  );
+  return "fraction" in best && best.fraction !== 0.5
+    ? best.fraction < 0.5
+      ? "a third of the shank"
+      : "two thirds of the shank"
+    : sayPlace(best);
 }

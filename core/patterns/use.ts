@@ -13,8 +13,24 @@ export type ComponentUse =
   | { kind: "length"; mm: number }
   | { kind: "mass"; mg: number }
   | { kind: "volume"; ul: number }
-  | { kind: "wound feather"; length: number; bound: number; usable: number; grip: number; barb?: [number, number]; /** The whole feather is wound, whatever its length. */ whole?: boolean }
-  | { kind: "cut"; length: number; bound: number; piece: number; grip: number; trim: number; /** Cut for this fly: the piece is as long as it takes, whatever the room has learned that to be. */ toMeasure?: boolean }
+  | {
+      kind: "wound feather";
+      length: number;
+      bound: number;
+      usable: number;
+      grip: number;
+      barb?: [number, number];
+      /** The whole feather is wound, whatever its length. */ whole?: boolean;
+    }
+  | {
+      kind: "cut";
+      length: number;
+      bound: number;
+      piece: number;
+      grip: number;
+      trim: number;
+      /** Cut for this fly: the piece is as long as it takes, whatever the room has learned that to be. */ toMeasure?: boolean;
+    }
   | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number; pooled: boolean }
   | { kind: "slips"; widthMm: number; perFeather: number }
   | { kind: "feathers"; each: number; paired: boolean }
@@ -53,7 +69,12 @@ export interface FlyStep {
   /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */
   clockwise?: boolean;
   /** The school of each question that the step raises. */
-  methods: { question: string; school: string; words: string; /** Nobody chose it: it pays for so many flies. */ inBulk?: boolean }[];
+  methods: {
+    question: string;
+    school: string;
+    words: string;
+    /** Nobody chose it: it pays for so many flies. */ inBulk?: boolean;
+  }[];
 }
 
 export interface ComposedFly {

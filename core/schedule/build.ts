@@ -84,12 +84,23 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
   const by = (who: PlanningPerson[], minutes: number, skills: string[] = []) =>
     who.filter((p) => may(p, skills)).map((p) => ({ person: p.id, minutes: Math.max(1, Math.ceil(minutes * p.pace)) }));
   const operations: ScheduleOperation[] = [];
-  batch.prep.forEach((task, i) => operations.push({ id: `${batch.id}:prep${i}`, kind: "prep", choices: by(tiers, task.minutes), station: task.station }));
+  batch.prep.forEach((task, i) =>
+    operations.push({
+      id: `${batch.id}:prep${i}`,
+      kind: "prep",
+      choices: by(tiers, task.minutes),
+      station: task.station,
+    }),
+  );
   if (batch.left > 0)
     operations.push({
       id: `${batch.id}:tie`,
       kind: "tie",
-      choices: by(batch.begunBy ? people.filter((p) => p.id === batch.begunBy) : tiers, TIE_FIXED + batch.left * batch.minutesPerFly * batch.modeFactor, batch.begunBy ? [] : batch.skills),
+      choices: by(
+        batch.begunBy ? people.filter((p) => p.id === batch.begunBy) : tiers,
+        TIE_FIXED + batch.left * batch.minutesPerFly * batch.modeFactor,
+        batch.begunBy ? [] : batch.skills,
+      ),
       setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
     });
   for (let coat = 1; coat <= batch.coats; coat++)
@@ -101,7 +112,11 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
       dry: { minutes: batch.dryMinutes, rack: "rack", places: batch.flies },
     });
   operations.push({ id: `${batch.id}:inspect`, kind: "inspect", choices: by(tiers, INSPECT_PER_FLY * batch.flies) });
-  operations.push({ id: `${batch.id}:pack`, kind: "pack", choices: by(people, PACK_FIXED + PACK_PER_FLY * batch.flies) });
+  operations.push({
+    id: `${batch.id}:pack`,
+    kind: "pack",
+    choices: by(people, PACK_FIXED + PACK_PER_FLY * batch.flies),
+  });
   return { id: batch.id, release: batch.release, due: batch.due, weight: batch.weight, operations };
 }
 

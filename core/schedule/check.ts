@@ -28,11 +28,14 @@ function checkJobs(problem: ScheduleProblem, result: ScheduleResult, at: At): st
       const faults: string[] = [];
       const before = o.after ?? job.operations.slice(Math.max(0, i - 1), i).map((p) => p.id);
       if (a.start < job.release) faults.push(`${o.id} starts before its release`);
-      for (const id of before) if (a.start < (at.get(id)?.dryUntil ?? at.get(id)?.end ?? 0)) faults.push(`${o.id} starts before ${id} is over`);
+      for (const id of before)
+        if (a.start < (at.get(id)?.dryUntil ?? at.get(id)?.end ?? 0))
+          faults.push(`${o.id} starts before ${id} is over`);
       const choice = o.choices.find((c) => c.person === a.person);
       if (!choice) faults.push(`${o.id} is given to ${a.person}, who is no choice for it`);
       if (a.end > problem.horizon) faults.push(`${o.id} ends after the horizon`);
-      if (o.pinned && (o.pinned.person !== a.person || o.pinned.start !== a.start)) faults.push(`${o.id} is not where it is pinned`);
+      if (o.pinned && (o.pinned.person !== a.person || o.pinned.start !== a.start))
+        faults.push(`${o.id} is not where it is pinned`);
       if (a.dryUntil !== (o.dry ? a.end + o.dry.minutes : undefined)) faults.push(`${o.id} dries until a wrong minute`);
       return faults;
     });
@@ -50,12 +53,15 @@ function checkPeople(problem: ScheduleProblem, at: At): string[] {
     for (const a of own) {
       const o = operations.get(a.operation);
       const needed = o?.choices.find((c) => c.person === person.id)?.minutes ?? 0;
-      const differs = (key: keyof SetupState) => (o?.setupState && state?.[key] !== o.setupState[key] ? problem.setup[key] : 0);
+      const differs = (key: keyof SetupState) =>
+        o?.setupState && state?.[key] !== o.setupState[key] ? problem.setup[key] : 0;
       const setup = differs("pattern") + differs("thread") + differs("hook");
       const [first, start, last] = [index(a.setupStart), index(a.start), index(a.end - 1)];
-      if (first === undefined || start === undefined || last === undefined) faults.push(`${a.operation} lies outside the hours of ${person.id}`);
+      if (first === undefined || start === undefined || last === undefined)
+        faults.push(`${a.operation} lies outside the hours of ${person.id}`);
       else {
-        if (a.setupMinutes !== setup || start - first !== setup) faults.push(`${a.operation} has a wrong change-over: ${a.setupMinutes}, not ${setup}`);
+        if (a.setupMinutes !== setup || start - first !== setup)
+          faults.push(`${a.operation} has a wrong change-over: ${a.setupMinutes}, not ${setup}`);
         if (last - start + 1 !== needed) faults.push(`${a.operation} takes ${last - start + 1} minutes, not ${needed}`);
         if (first < free) faults.push(`${a.operation} overlaps other work of ${person.id}`);
         free = last + 1;
@@ -79,7 +85,12 @@ function workedBefore(windows: [number, number][], minute: number): number | und
 
 /** The most that is held at any one time, of intervals with weights. */
 function peak(intervals: { from: number; to: number; weight: number }[]): number {
-  return Math.max(0, ...intervals.map((i) => intervals.filter((j) => j.from <= i.from && i.from < j.to).reduce((sum, j) => sum + j.weight, 0)));
+  return Math.max(
+    0,
+    ...intervals.map((i) =>
+      intervals.filter((j) => j.from <= i.from && i.from < j.to).reduce((sum, j) => sum + j.weight, 0),
+    ),
+  );
 }
 
 function checkStations(problem: ScheduleProblem, at: At): string[] {
@@ -97,7 +108,9 @@ function checkRacks(problem: ScheduleProblem, at: At): string[] {
         const a = at.get(o.id);
         if (o.dry?.rack !== rack.id || !a) return [];
         const next = job.operations[i + 1];
-        return [{ from: a.end, to: next ? (at.get(next.id)?.start ?? 0) : (a.dryUntil ?? a.end), weight: o.dry.places }];
+        return [
+          { from: a.end, to: next ? (at.get(next.id)?.start ?? 0) : (a.dryUntil ?? a.end), weight: o.dry.places },
+        ];
       }),
     );
     const most = peak(held);
@@ -115,7 +128,8 @@ function checkNumbers(problem: ScheduleProblem, result: ScheduleResult): string[
     if (own.length === 0) continue;
     const end = Math.max(...own.map((a) => a.dryUntil ?? a.end));
     const said = result.completions.find((c) => c.job === job.id);
-    if (said?.at !== end || said.lateBy !== Math.max(0, end - job.due)) faults.push(`${job.id} is said to be over at ${said?.at ?? "no time"}, not ${end}`);
+    if (said?.at !== end || said.lateBy !== Math.max(0, end - job.due))
+      faults.push(`${job.id} is said to be over at ${said?.at ?? "no time"}, not ${end}`);
     tardiness += job.weight * Math.max(0, end - job.due);
     flow += end - job.release;
     latest = Math.max(latest, end);

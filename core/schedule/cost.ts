@@ -2,10 +2,16 @@ import { Calendar } from "./calendar";
 import type { Assignment, ScheduleJob, ScheduleProblem, ScheduleResult, SetupState } from "./types";
 
 /** Change-over minutes from one set-up to another; from nothing, all three parts. */
-export function setupMinutes(setup: ScheduleProblem["setup"], from: SetupState | undefined, to: SetupState | undefined): number {
+export function setupMinutes(
+  setup: ScheduleProblem["setup"],
+  from: SetupState | undefined,
+  to: SetupState | undefined,
+): number {
   if (!to) return 0;
   return (
-    (from?.pattern === to.pattern ? 0 : setup.pattern) + (from?.thread === to.thread ? 0 : setup.thread) + (from?.hook === to.hook ? 0 : setup.hook)
+    (from?.pattern === to.pattern ? 0 : setup.pattern) +
+    (from?.thread === to.thread ? 0 : setup.thread) +
+    (from?.hook === to.hook ? 0 : setup.hook)
   );
 }
 
@@ -21,7 +27,11 @@ export function completionsOf(problem: ScheduleProblem, assignments: Assignment[
 }
 
 /** Weighted cost of a plan: lateness, change-overs, time in the room, and the end of all work. */
-export function costOf(problem: ScheduleProblem, assignments: Assignment[], completions: ScheduleResult["completions"]): ScheduleResult["cost"] {
+export function costOf(
+  problem: ScheduleProblem,
+  assignments: Assignment[],
+  completions: ScheduleResult["completions"],
+): ScheduleResult["cost"] {
   const jobs = new Map(problem.jobs.map((j) => [j.id, j]));
   const o = problem.objective;
   const tardiness = o.tardiness * completions.reduce((sum, c) => sum + (jobs.get(c.job)?.weight ?? 0) * c.lateBy, 0);

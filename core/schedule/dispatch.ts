@@ -42,7 +42,10 @@ export function dispatch(problem: ScheduleProblem): ScheduleResult {
   let assignments: Assignment[] | undefined;
   while (!assignments) {
     const left = new Set(unscheduled.map((u) => u.job));
-    const outcome = new Dispatcher(problem, problem.jobs.filter((j) => !left.has(j.id))).run();
+    const outcome = new Dispatcher(
+      problem,
+      problem.jobs.filter((j) => !left.has(j.id)),
+    ).run();
     // A job that cannot be finished may have changed set-ups and held places: the plan is begun again without it.
     if ("stuck" in outcome) unscheduled.push(outcome.stuck);
     else assignments = outcome.assignments;
@@ -53,7 +56,10 @@ export function dispatch(problem: ScheduleProblem): ScheduleResult {
     assignments,
     completions,
     cost: costOf(problem, assignments, completions),
-    lowerBound: lowerBoundOf(problem, problem.jobs.filter((j) => !left.has(j.id))),
+    lowerBound: lowerBoundOf(
+      problem,
+      problem.jobs.filter((j) => !left.has(j.id)),
+    ),
     iterations: 0,
     unscheduled,
   };
@@ -71,7 +77,9 @@ class Dispatcher {
     private readonly problem: ScheduleProblem,
     private readonly jobs: ScheduleJob[],
   ) {
-    this.benches = new Map(problem.people.map((p) => [p.id, { calendar: new Calendar(p.windows), free: 0, state: p.setupState }]));
+    this.benches = new Map(
+      problem.people.map((p) => [p.id, { calendar: new Calendar(p.windows), free: 0, state: p.setupState }]),
+    );
     this.stations = new Map(problem.stations.map((s) => [s.id, { capacity: s.capacity, busy: [] }]));
     this.racks = new Map(problem.racks.map((r) => [r.id, { places: r.places, holds: [] }]));
   }
@@ -93,8 +101,10 @@ class Dispatcher {
 
   private impossible(job: ScheduleJob): string | undefined {
     for (const o of job.operations) {
-      if (!o.choices.some((c) => this.benches.has(c.person))) return `Nobody in the room can ${o.kind === "tie" ? "tie" : `do the ${o.kind} of`} it.`;
-      if (o.dry && (this.racks.get(o.dry.rack)?.places ?? 0) < o.dry.places) return `It needs ${o.dry.places} places on a drying rack, more than there are.`;
+      if (!o.choices.some((c) => this.benches.has(c.person)))
+        return `Nobody in the room can ${o.kind === "tie" ? "tie" : `do the ${o.kind} of`} it.`;
+      if (o.dry && (this.racks.get(o.dry.rack)?.places ?? 0) < o.dry.places)
+        return `It needs ${o.dry.places} places on a drying rack, more than there are.`;
     }
     return undefined;
   }
@@ -103,7 +113,8 @@ class Dispatcher {
     let best: { running: Running; candidate: Candidate } | undefined;
     for (const running of open) {
       const candidate = this.bestFor(running);
-      if (candidate && (!best || this.before(candidate, running.job, best.candidate, best.running.job))) best = { running, candidate };
+      if (candidate && (!best || this.before(candidate, running.job, best.candidate, best.running.job)))
+        best = { running, candidate };
     }
     return best;
   }
@@ -123,19 +134,33 @@ class Dispatcher {
     let best: Candidate | undefined;
     for (const choice of operation.choices) {
       if (operation.pinned && operation.pinned.person !== choice.person) continue;
-      const candidate = this.earliest(operation, choice, operation.pinned ? Math.max(ready, operation.pinned.start) : ready);
+      const candidate = this.earliest(
+        operation,
+        choice,
+        operation.pinned ? Math.max(ready, operation.pinned.start) : ready,
+      );
       if (!candidate || (operation.pinned && candidate.start !== operation.pinned.start)) continue;
-      if (!best || candidate.end < best.end || (candidate.end === best.end && candidate.setupMinutes < best.setupMinutes)) best = candidate;
+      if (
+        !best ||
+        candidate.end < best.end ||
+        (candidate.end === best.end && candidate.setupMinutes < best.setupMinutes)
+      )
+        best = candidate;
     }
     return best;
   }
 
   private readyAt(running: Running, operation: ScheduleOperation): number {
-    const before = operation.after ?? running.job.operations.slice(Math.max(0, running.next - 1), running.next).map((o) => o.id);
+    const before =
+      operation.after ?? running.job.operations.slice(Math.max(0, running.next - 1), running.next).map((o) => o.id);
     return Math.max(running.job.release, ...before.map((id) => running.over.get(id) ?? 0));
   }
 
-  private earliest(operation: ScheduleOperation, choice: { person: string; minutes: number }, ready: number): Candidate | undefined {
+  private earliest(
+    operation: ScheduleOperation,
+    choice: { person: string; minutes: number },
+    ready: number,
+  ): Candidate | undefined {
     const bench = this.benches.get(choice.person);
     if (!bench) return undefined;
     const setup = setupMinutes(this.problem.setup, bench.state, operation.setupState);
@@ -144,16 +169,26 @@ class Dispatcher {
       const start = bench.calendar.clockAt(startIndex);
       const last = bench.calendar.clockAt(startIndex + choice.minutes - 1);
       const setupStart = bench.calendar.clockAt(startIndex - setup);
-      if (start === undefined || last === undefined || setupStart === undefined || last + 1 > this.problem.horizon) return undefined;
+      if (start === undefined || last === undefined || setupStart === undefined || last + 1 > this.problem.horizon)
+        return undefined;
       const end = last + 1;
       const later = this.stationFree(operation, start, end) ?? this.rackFree(operation, end);
       if (later === Infinity) return undefined;
       if (later === undefined)
         return {
-          operation: operation.id, person: choice.person, setupStart, start, end, setupMinutes: setup,
-          ...(operation.dry && { dryUntil: end + operation.dry.minutes }), benchFree: startIndex + choice.minutes,
+          operation: operation.id,
+          person: choice.person,
+          setupStart,
+          start,
+          end,
+          setupMinutes: setup,
+          ...(operation.dry && { dryUntil: end + operation.dry.minutes }),
+          benchFree: startIndex + choice.minutes,
         };
-      startIndex = Math.max(startIndex + 1, later > end ? bench.calendar.indexAt(later) - choice.minutes + 1 : bench.calendar.indexAt(later));
+      startIndex = Math.max(
+        startIndex + 1,
+        later > end ? bench.calendar.indexAt(later) - choice.minutes + 1 : bench.calendar.indexAt(later),
+      );
     }
   }
 
@@ -196,7 +231,11 @@ class Dispatcher {
     running.next++;
     if (operation.dry) {
       const isLast = running.next === running.job.operations.length;
-      const hold = { from: assignment.end, until: isLast ? assignment.end + operation.dry.minutes : Infinity, places: operation.dry.places };
+      const hold = {
+        from: assignment.end,
+        until: isLast ? assignment.end + operation.dry.minutes : Infinity,
+        places: operation.dry.places,
+      };
       this.racks.get(operation.dry.rack)?.holds.push(hold);
       if (!isLast) running.hold = hold;
     }

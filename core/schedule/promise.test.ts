@@ -1,42 +1,108 @@
 import { describe, expect, test } from "vitest";
-import { checkSchedule, dispatch, jobOf, problemOf, promise, windowsOf, without, type PlannableBatch, type PlanningPerson } from ".";
+import {
+  checkSchedule,
+  dispatch,
+  jobOf,
+  problemOf,
+  promise,
+  windowsOf,
+  without,
+  type PlannableBatch,
+  type PlanningPerson,
+} from ".";
 
 const days = Array.from({ length: 30 }, (_, i) => ({ minute: i * 1440, weekday: (i % 7) + 1 }));
 const weekdays = [1, 2, 3, 4, 5].map((day) => ({ day, from: 540, to: 720 }));
-const person = (id: string, more: Partial<PlanningPerson> = {}): PlanningPerson => ({ id, role: "tier", skills: ["dubbing"], pace: 1, windows: windowsOf(weekdays, days, 0, 10), ...more });
+const person = (id: string, more: Partial<PlanningPerson> = {}): PlanningPerson => ({
+  id,
+  role: "tier",
+  skills: ["dubbing"],
+  pace: 1,
+  windows: windowsOf(weekdays, days, 0, 10),
+  ...more,
+});
 const batch = (id: string, more: Partial<PlannableBatch> = {}): PlannableBatch => ({
-  id, pattern: id, thread: "t", hook: "h", left: 24, flies: 24, release: 0, due: 10 * 1440, weight: 1, minutesPerFly: 5, modeFactor: 1, skills: ["dubbing"], prep: [{ minutes: 10 }], coats: 1, dryMinutes: 240, ...more,
+  id,
+  pattern: id,
+  thread: "t",
+  hook: "h",
+  left: 24,
+  flies: 24,
+  release: 0,
+  due: 10 * 1440,
+  weight: 1,
+  minutesPerFly: 5,
+  modeFactor: 1,
+  skills: ["dubbing"],
+  prep: [{ minutes: 10 }],
+  coats: 1,
+  dryMinutes: 240,
+  ...more,
 });
 const rules = { horizon: 30 * 1440, setup: { pattern: 6, thread: 3, hook: 2 }, rackPlaces: 100, finishingPlaces: 1 };
 
 describe("windowsOf", () => {
   test("takes a rest off every hour and begins now", () => {
-    expect(windowsOf([{ day: 1, from: 540, to: 690 }], days.slice(0, 7), 0, 10)).toEqual([[540, 590], [600, 650], [660, 690]]);
+    expect(windowsOf([{ day: 1, from: 540, to: 690 }], days.slice(0, 7), 0, 10)).toEqual([
+      [540, 590],
+      [600, 650],
+      [660, 690],
+    ]);
     expect(windowsOf([{ day: 1, from: 540, to: 660 }], days.slice(0, 7), 610, 10)).toEqual([[610, 650]]);
   });
   test("keeps to the weekday, and to the day's true beginning when the clocks change", () => {
-    const changed = [{ minute: 0, weekday: 6 }, { minute: 1380, weekday: 7 }];
+    const changed = [
+      { minute: 0, weekday: 6 },
+      { minute: 1380, weekday: 7 },
+    ];
     expect(windowsOf([{ day: 7, from: 600, to: 650 }], changed, 0, 0)).toEqual([[1980, 2030]]);
   });
 });
 
-test("without cuts busy stretches out", () => expect(without([[0, 100], [200, 300]], [[20, 40], [90, 210], [290, 400]])).toEqual([[0, 20], [40, 90], [210, 290]]));
+test("without cuts busy stretches out", () =>
+  expect(
+    without(
+      [
+        [0, 100],
+        [200, 300],
+      ],
+      [
+        [20, 40],
+        [90, 210],
+        [290, 400],
+      ],
+    ),
+  ).toEqual([
+    [0, 20],
+    [40, 90],
+    [210, 290],
+  ]));
 
 describe("jobOf", () => {
   test("asks only those with every skill, at their own pace, and the shop only to pack", () => {
-    const people = [person("ada"), person("ben", { skills: [] }), person("cy", { pace: 1.5 }), person("dee", { role: "shop" })];
+    const people = [
+      person("ada"),
+      person("ben", { skills: [] }),
+      person("cy", { pace: 1.5 }),
+      person("dee", { role: "shop" }),
+    ];
     const job = jobOf(batch("b"), people);
     const kinds = job.operations.map((o) => o.kind);
     expect(kinds).toEqual(["prep", "tie", "coat", "inspect", "pack"]);
-    const choices = (kind: string) => job.operations.find((o) => o.kind === kind)?.choices.map((c) => [c.person, c.minutes]);
-    expect(choices("tie")).toEqual([["ada", 126], ["cy", 189]]);
+    const choices = (kind: string) =>
+      job.operations.find((o) => o.kind === kind)?.choices.map((c) => [c.person, c.minutes]);
+    expect(choices("tie")).toEqual([
+      ["ada", 126],
+      ["cy", 189],
+    ]);
     expect(choices("pack")?.map((c) => c[0])).toEqual(["ada", "ben", "cy", "dee"]);
   });
   test("what has been begun stays with whoever began it, and needs only what is left", () => {
     const job = jobOf(batch("b", { begunBy: "ben", left: 4 }), [person("ada"), person("ben", { skills: [] })]);
     expect(job.operations.find((o) => o.kind === "tie")?.choices).toEqual([{ person: "ben", minutes: 26 }]);
   });
-  test("a batch that is all tied goes straight to its coats", () => expect(jobOf(batch("b", { left: 0, prep: [] }), [person("ada")]).operations[0]?.kind).toBe("coat"));
+  test("a batch that is all tied goes straight to its coats", () =>
+    expect(jobOf(batch("b", { left: 0, prep: [] }), [person("ada")]).operations[0]?.kind).toBe("coat"));
 });
 
 describe("promise", () => {
@@ -56,7 +122,10 @@ describe("promise", () => {
     const late = promise(planned, plan, jobOf(batch("new", { release: 20 * 1440, due: rules.horizon }), people), 0);
     expect(late.holds).toBe("material");
     expect(late.at).toBeGreaterThan(20 * 1440);
-    expect(promise(planned, plan, jobOf(batch("new", { skills: ["slip wings"] }), people), 0)).toEqual({ holds: "skill" });
+    expect(promise(planned, plan, jobOf(batch("new", { skills: ["slip wings"] }), people), 0)).toEqual({
+      holds: "skill",
+    });
   });
-  test("says so when no day holds it", () => expect(promise(planned, plan, jobOf(batch("new", { left: 5000, flies: 5000 }), people), 0).at).toBeUndefined());
+  test("says so when no day holds it", () =>
+    expect(promise(planned, plan, jobOf(batch("new", { left: 5000, flies: 5000 }), people), 0).at).toBeUndefined());
 });

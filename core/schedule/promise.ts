@@ -28,11 +28,20 @@ function residual(problem: ScheduleProblem, plan: ScheduleResult): ScheduleProbl
       const until = next ? (at.get(next.id)?.start ?? a.end) : (a.dryUntil ?? a.end);
       people.push({ id: person, windows: [[a.start, a.end]] });
       ghosts.push({
-        id: person, release: a.start, due: a.end, weight: 0,
-        operations: [{
-          id: person, kind: o.kind, choices: [{ person, minutes: a.end - a.start }], station: o.station, pinned: { person, start: a.start },
-          ...(o.dry && { dry: { ...o.dry, minutes: until - a.end } }),
-        }],
+        id: person,
+        release: a.start,
+        due: a.end,
+        weight: 0,
+        operations: [
+          {
+            id: person,
+            kind: o.kind,
+            choices: [{ person, minutes: a.end - a.start }],
+            station: o.station,
+            pinned: { person, start: a.start },
+            ...(o.dry && { dry: { ...o.dry, minutes: until - a.end } }),
+          },
+        ],
       });
     });
   return { ...problem, people, jobs: ghosts };
@@ -66,7 +75,9 @@ export function promise(problem: ScheduleProblem, plan: ScheduleResult, job: Sch
   const changeBack = problem.setup.pattern + problem.setup.thread + problem.setup.hook;
   const padded: ScheduleJob = {
     ...job,
-    operations: job.operations.map((o) => (o.setupState ? { ...o, choices: o.choices.map((c) => ({ ...c, minutes: c.minutes + changeBack })) } : o)),
+    operations: job.operations.map((o) =>
+      o.setupState ? { ...o, choices: o.choices.map((c) => ({ ...c, minutes: c.minutes + changeBack })) } : o,
+    ),
   };
   const free = residual(problem, plan);
   for (let tries = 0, release = job.release; tries < TRIES && release < problem.horizon; tries++, release += DAY) {

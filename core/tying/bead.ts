@@ -3,7 +3,13 @@ import { roundHalfUp } from "../numeric";
 import { beadPasses } from "./seat";
 
 /** Beads as sold, nominal: diameter, bore, length in mm, and the hooks that they usually go on. */
-export const beadRows: readonly { diameter: number; bore: number; length: number; largestHook: string; smallestHook: string }[] = [
+export const beadRows: readonly {
+  diameter: number;
+  bore: number;
+  length: number;
+  largestHook: string;
+  smallestHook: string;
+}[] = [
   { diameter: 1.5, bore: 0.55, length: 1.3, largestHook: "20", smallestHook: "22" },
   { diameter: 2.0, bore: 0.7, length: 1.7, largestHook: "18", smallestHook: "20" },
   { diameter: 2.5, bore: 0.85, length: 2.1, largestHook: "14", smallestHook: "18" },
@@ -29,13 +35,19 @@ export const beadsFor = (size: string): number[] => beadRows.filter((r) => withi
  * @returns sentences; empty when it fits
  */
 export function beadFaults(bead: { diameter: number; bore?: number }, hook: HookGeometry): string[] {
-  const row = beadRows.reduce((best, r) => (Math.abs(r.diameter - bead.diameter) < Math.abs(best.diameter - bead.diameter) ? r : best));
+  const row = beadRows.reduce((best, r) =>
+    Math.abs(r.diameter - bead.diameter) < Math.abs(best.diameter - bead.diameter) ? r : best,
+  );
   const bore = bead.bore ?? row.bore;
   const faults: string[] = [];
   if (!beadPasses(bore, hook.wire))
-    faults.push(`A bore of ${bore.toFixed(2)} mm does not pass the ${hook.wire.toFixed(2)} mm wire: it needs ${(1.25 * hook.wire).toFixed(2)} mm.`);
+    faults.push(
+      `A bore of ${bore.toFixed(2)} mm does not pass the ${hook.wire.toFixed(2)} mm wire: it needs ${(1.25 * hook.wire).toFixed(2)} mm.`,
+    );
   if (!withinHooks(row, hook.size))
-    faults.push(`A ${bead.diameter} mm bead usually goes on hooks ${row.largestHook} to ${row.smallestHook}; for size ${hook.size} take ${beadsFor(hook.size).join(" or ") || "another"} mm.`);
+    faults.push(
+      `A ${bead.diameter} mm bead usually goes on hooks ${row.largestHook} to ${row.smallestHook}; for size ${hook.size} take ${beadsFor(hook.size).join(" or ") || "another"} mm.`,
+    );
   return faults;
 }
 
@@ -65,7 +77,12 @@ export interface BeadExchange {
  * Source: N = Δm / (ρ·π/4·d²·π·(D + d)) (docs/arithmetic.md, Weight).
  */
 export function exchangeBead(g: {
-  massOld: number; massNew: number; wire: { diameter: number; density: number }; behindMm: number; roomMm: number; turnsThere?: number;
+  massOld: number;
+  massNew: number;
+  wire: { diameter: number; density: number };
+  behindMm: number;
+  roomMm: number;
+  turnsThere?: number;
 }): BeadExchange {
   const difference = g.massOld - g.massNew;
   const massPerTurn = g.wire.density * (Math.PI / 4) * g.wire.diameter ** 2 * Math.PI * (g.behindMm + g.wire.diameter);
@@ -75,5 +92,13 @@ export function exchangeBead(g: {
   const mostLeftOff = g.turnsThere ?? 0;
   const turnsThatFit = Math.max(-mostLeftOff, Math.min(mostAdded, turns));
   const fits = turnsThatFit === turns;
-  return { difference, massPerTurn, turnsExact, turns, fits, turnsThatFit, missing: fits ? 0 : difference - turnsThatFit * massPerTurn };
+  return {
+    difference,
+    massPerTurn,
+    turnsExact,
+    turns,
+    fits,
+    turnsThatFit,
+    missing: fits ? 0 : difference - turnsThatFit * massPerTurn,
+  };
 }

@@ -44,11 +44,19 @@ export type DressRule = { target: number[] } | { noodle: number };
  *
  * Source: V = Σ π/4·(max(T, D)² − D²)·Δx and ℓ·λ/ρ (docs/arithmetic.md, Dress).
  */
-export function dress(profile: Profile, dubbing: Dubbing, zone: { from: number; to: number; turned?: boolean }, rule: DressRule): DressResult {
+export function dress(
+  profile: Profile,
+  dubbing: Dubbing,
+  zone: { from: number; to: number; turned?: boolean },
+  rule: DressRule,
+): DressResult {
   const loss = dubbing.loss ?? DEFAULT_DUBBING_LOSS;
   if (!(loss >= 0 && loss < 1)) throw new DomainError("QUANTITY_INVALID", { name: "loss", value: loss });
   const [first, last] = stationsOf(profile, zone.from, zone.to);
-  const volume = "noodle" in rule ? byNoodle(profile, dubbing, zone, rule.noodle, first, last) : byFullness(profile, zone, rule.target, first, last);
+  const volume =
+    "noodle" in rule
+      ? byNoodle(profile, dubbing, zone, rule.noodle, first, last)
+      : byFullness(profile, zone, rule.target, first, last);
   const massOnFly = volume * dubbing.density;
   return {
     from: zone.from,
@@ -94,7 +102,14 @@ function between(values: number[], t: number): number {
   return a + ((values[i + 1] as number) - a) * (at - i);
 }
 
-function byNoodle(profile: Profile, dubbing: Dubbing, zone: { from: number; to: number }, noodle: number, first: number, last: number): number {
+function byNoodle(
+  profile: Profile,
+  dubbing: Dubbing,
+  zone: { from: number; to: number },
+  noodle: number,
+  first: number,
+  last: number,
+): number {
   if (!(noodle > 0)) throw new DomainError("QUANTITY_INVALID", { name: "noodle", value: noodle });
   const volume = (noodle * dubbing.lineDensity) / dubbing.density;
   const added = (4 * volume) / (Math.PI * (zone.to - zone.from));

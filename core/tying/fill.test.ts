@@ -2,7 +2,17 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { hookAt, type HookModel } from "../hooks";
 import { refusalOf } from "../testing/refusal";
-import { bareProfile, diameterAt, stretchToUse, strandOf, threadStrand, tieFly, wind, windToFill, type TyingStep } from ".";
+import {
+  bareProfile,
+  diameterAt,
+  stretchToUse,
+  strandOf,
+  threadStrand,
+  tieFly,
+  wind,
+  windToFill,
+  type TyingStep,
+} from ".";
 
 const model: HookModel = { id: "m", name: "m", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const hook = hookAt(model, "12");
@@ -45,22 +55,55 @@ describe("winding until it is as full as said", () => {
 
   test("filling more never takes less, and filling twice takes nothing the second time", () =>
     fc.assert(
-      fc.property(fc.double({ min: 0.3, max: 2, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (full, more) => {
-        const [p, q] = [bareProfile(hook), bareProfile(hook)];
-        const a = windToFill(p, thread, zone, [full, full]);
-        expect(windToFill(q, thread, zone, [full + more, full]).length).toBeGreaterThanOrEqual(a.length - 1e-9);
-        expect(windToFill(p, thread, zone, [full, full]).length).toBeCloseTo(0, 9);
-      }),
+      fc.property(
+        fc.double({ min: 0.3, max: 2, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (full, more) => {
+          const [p, q] = [bareProfile(hook), bareProfile(hook)];
+          const a = windToFill(p, thread, zone, [full, full]);
+          expect(windToFill(q, thread, zone, [full + more, full]).length).toBeGreaterThanOrEqual(a.length - 1e-9);
+          expect(windToFill(p, thread, zone, [full, full]).length).toBeCloseTo(0, 9);
+        },
+      ),
     ));
 
   test("without the weight the gap behind the bead takes thread that it did not take before", () => {
     const steps = (weighted: boolean): TyingStep[] => [
-      { id: "bead", name: "bead", do: "seat", from: { landmark: "eye" }, part: { diameter: 2.8, length: 2.4, mass: 160 }, count: 1 },
-      ...(weighted ? [{ id: "weight", name: "weight", do: "wind", strand: strandOf({ section: "round", width: 0.38, thickness: 0.38, density: 11.34 }), from: { landmark: "eye" }, rule: { touching: true, turns: 6 } } as TyingStep] : []),
-      { id: "gap", name: "fill the gap", do: "wind", strand: "thread", from: { landmark: "eye" }, to: { fraction: 0.55 }, rule: { touching: true }, fill: [1.1, 0.6] },
+      {
+        id: "bead",
+        name: "bead",
+        do: "seat",
+        from: { landmark: "eye" },
+        part: { diameter: 2.8, length: 2.4, mass: 160 },
+        count: 1,
+      },
+      ...(weighted
+        ? [
+            {
+              id: "weight",
+              name: "weight",
+              do: "wind",
+              strand: strandOf({ section: "round", width: 0.38, thickness: 0.38, density: 11.34 }),
+              from: { landmark: "eye" },
+              rule: { touching: true, turns: 6 },
+            } as TyingStep,
+          ]
+        : []),
+      {
+        id: "gap",
+        name: "fill the gap",
+        do: "wind",
+        strand: "thread",
+        from: { landmark: "eye" },
+        to: { fraction: 0.55 },
+        rule: { touching: true },
+        fill: [1.1, 0.6],
+      },
       { id: "whip", name: "whip", do: "whip", from: { landmark: "eye" }, to: { eyeLengths: 0.5 }, turns: 4, coats: 0 },
     ];
-    const [heavy, light] = [true, false].map((w) => tieFly(hookAt(model, "10"), { denier: 70, fibre: "polyester" }, steps(w)));
+    const [heavy, light] = [true, false].map((w) =>
+      tieFly(hookAt(model, "10"), { denier: 70, fibre: "polyester" }, steps(w)),
+    );
     const gap = (f: typeof heavy) => f?.steps.find((s) => s.id === "gap")?.length ?? 0;
     expect(gap(light)).toBeGreaterThan(1.5 * gap(heavy));
     expect(light?.threads[0]?.use.windings).toBeCloseTo(gap(light), 9);
@@ -69,12 +112,16 @@ describe("winding until it is as full as said", () => {
 });
 
 describe("stretch, from the piece begun with less what is left", () => {
-  const used = (s: number): number => wind(bareProfile(hook), stretch, zone, { touching: true }, { stretch: s }).unstretched;
+  const used = (s: number): number =>
+    wind(bareProfile(hook), stretch, zone, { touching: true }, { stretch: s }).unstretched;
 
   test("the stretch that used just so much is found again", () =>
     fc.assert(
       fc.property(fc.double({ min: 1.05, max: 6, noNaN: true }), (sigma) => {
-        expect(stretchToUse(bareProfile(hook), stretch, zone, { touching: true }, 1, used(sigma))).toBeCloseTo(sigma, 4);
+        expect(stretchToUse(bareProfile(hook), stretch, zone, { touching: true }, 1, used(sigma))).toBeCloseTo(
+          sigma,
+          4,
+        );
       }),
     ));
 
@@ -87,13 +134,33 @@ describe("stretch, from the piece begun with less what is left", () => {
 
   test("more than it takes unstretched, or less than at its tightest, is refused with both figures", () => {
     for (const took of [used(1) + 5, used(8) - 0.5])
-      expect(refusalOf(() => stretchToUse(bareProfile(hook), stretch, zone, { touching: true }, 1, took))).toMatchObject({ code: "LEFTOVER_IMPOSSIBLE", details: { usedMm: took, mostMm: used(1), leastMm: used(8) } });
+      expect(
+        refusalOf(() => stretchToUse(bareProfile(hook), stretch, zone, { touching: true }, 1, took)),
+      ).toMatchObject({ code: "LEFTOVER_IMPOSSIBLE", details: { usedMm: took, mostMm: used(1), leastMm: used(8) } });
   });
 
   test("a step measured so takes from the spool what was used, bound part included", () => {
     const fly = tieFly(hook, { denier: 70, fibre: "polyester" }, [
-      { id: "base", name: "base", do: "wind", strand: "thread", from: { eyeLengths: 0.5 }, to: { landmark: "bend" }, rule: { touching: true } },
-      { id: "body", name: "body", do: "wind", strand: stretch, from: { fraction: 0.3 }, to: { fraction: 0.9 }, rule: { touching: true }, tookMm: 18, take: { from: "spool", bound: 3, trim: 0 } },
+      {
+        id: "base",
+        name: "base",
+        do: "wind",
+        strand: "thread",
+        from: { eyeLengths: 0.5 },
+        to: { landmark: "bend" },
+        rule: { touching: true },
+      },
+      {
+        id: "body",
+        name: "body",
+        do: "wind",
+        strand: stretch,
+        from: { fraction: 0.3 },
+        to: { fraction: 0.9 },
+        rule: { touching: true },
+        tookMm: 18,
+        take: { from: "spool", bound: 3, trim: 0 },
+      },
       { id: "whip", name: "whip", do: "whip", from: { eyeLengths: 0 }, to: { eyeLengths: 0.5 }, turns: 4, coats: 0 },
     ]);
     const body = fly.steps.find((s) => s.id === "body");

@@ -4,10 +4,27 @@ import { dress, type DressRule, type Dubbing } from "./dress";
 import { lay, threadOverLay } from "./lay";
 import { bareProfile, diameterAt, meanDiameter, type Profile } from "./profile";
 import { seat, type Part } from "./seat";
-import { ribbonOf, ropeOf, ropeStrandLength, threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
+import {
+  ribbonOf,
+  ropeOf,
+  ropeStrandLength,
+  threadStrand,
+  type Strand,
+  type Thread,
+  type ThreadAspect,
+} from "./strand";
 import { DROP, fliesPerPiece, feathersPerFly, fromSpool, liquidVolume, type LiquidKind } from "./take";
 import { judge, type Warning } from "./judge";
-import { pitchToUseUp, stretchToUse, tieInThread, turnsToUseUp, wind, windAtSpot, windToFill, type WindRule } from "./wind";
+import {
+  pitchToUseUp,
+  stretchToUse,
+  tieInThread,
+  turnsToUseUp,
+  wind,
+  windAtSpot,
+  windToFill,
+  type WindRule,
+} from "./wind";
 
 /** How one use is taken from stock; lengths in mm. */
 export type Take =
@@ -59,7 +76,14 @@ export type TyingStep =
       /** Length that shows behind its tie-in, in mm. */
       shown?: number;
     })
-  | (StepBase & { do: "dress"; from: Place; to: Place; rule: DressRule; dubbing: Dubbing; /** Length of the loop in mm, or as long as the equivalent noodle. */ loop?: number | "as the noodle" })
+  | (StepBase & {
+      do: "dress";
+      from: Place;
+      to: Place;
+      rule: DressRule;
+      dubbing: Dubbing;
+      /** Length of the loop in mm, or as long as the equivalent noodle. */ loop?: number | "as the noodle";
+    })
   | (StepBase & { do: "thread"; thread: Thread })
   | (StepBase & { do: "glue"; at: Place; drops: number })
   /** Something done that adds no material; half hitches take thread. */
@@ -158,7 +182,17 @@ class Tying {
   }
 
   private startThread(): ThreadUse {
-    const use = { startTag: START_TAG, windings: 0, tieIns: 0, overLays: 0, underDubbing: 0, loops: 0, whip: 0, finishTag: FINISH_TAG, total: 0 };
+    const use = {
+      startTag: START_TAG,
+      windings: 0,
+      tieIns: 0,
+      overLays: 0,
+      underDubbing: 0,
+      loops: 0,
+      whip: 0,
+      finishTag: FINISH_TAG,
+      total: 0,
+    };
     this.threads.push({ thread: this.thread, use });
     return use;
   }
@@ -208,7 +242,12 @@ class Tying {
   }
 
   private wind(step: TyingStep & { do: "wind" }): StepResult {
-    const strand = step.strand === "thread" ? this.threadAs(step.aspect) : step.ribbon ? ribbonOf(step.strand, step.rope ?? 1) : ropeOf(step.strand, step.rope ?? 1);
+    const strand =
+      step.strand === "thread"
+        ? this.threadAs(step.aspect)
+        : step.ribbon
+          ? ribbonOf(step.strand, step.rope ?? 1)
+          : ropeOf(step.strand, step.rope ?? 1);
     if (step.laid) this.bind(strand.area, step.laid.from, step.laid.to);
     const under = diameterAt(this.profile, placeAt(step.from, this.hook, this.beadMm));
     const wound = this.windOn(step, strand);
@@ -246,29 +285,44 @@ class Tying {
     const b = step.to === undefined ? undefined : placeAt(step.to, this.hook, this.beadMm);
     if (b !== undefined && Math.abs(b - a) < 1e-9) {
       const at = spotOf(a, this.hook, this.beadMm);
-      const turns = step.useUp === undefined ? (step.rule.turns ?? 0) : Math.min(step.atMost ?? Infinity, turnsToUseUp(this.profile, strand, at, step.useUp));
+      const turns =
+        step.useUp === undefined
+          ? (step.rule.turns ?? 0)
+          : Math.min(step.atMost ?? Infinity, turnsToUseUp(this.profile, strand, at, step.useUp));
       return windAtSpot(this.profile, strand, at, turns, step.stretch);
     }
     const passes = step.passes ?? 1;
-    if (b !== undefined && step.fill) return windToFill(this.profile, strand, zoneOf(a, b, this.hook, this.beadMm), step.fill);
+    if (b !== undefined && step.fill)
+      return windToFill(this.profile, strand, zoneOf(a, b, this.hook, this.beadMm), step.fill);
     const took = step.tookMm === undefined ? undefined : step.tookMm - (step.take?.bound ?? 0);
     if (b !== undefined && took !== undefined) {
       const zone = zoneOf(a, b, this.hook, this.beadMm);
-      return wind(this.profile, strand, zone, step.rule, { passes, stretch: stretchToUse(this.profile, strand, zone, step.rule, passes, took) });
+      return wind(this.profile, strand, zone, step.rule, {
+        passes,
+        stretch: stretchToUse(this.profile, strand, zone, step.rule, passes, took),
+      });
     }
     const options = { passes, stretch: step.stretch ?? 1 };
     if (b !== undefined) {
       const zone = zoneOf(a, b, this.hook, this.beadMm);
       const closest = (zone.to - zone.from) / (step.atMost ?? Infinity);
-      const rule = step.useUp === undefined ? step.rule : { pitch: Math.max(closest, pitchToUseUp(this.profile, strand, zone, step.useUp)) };
+      const rule =
+        step.useUp === undefined
+          ? step.rule
+          : { pitch: Math.max(closest, pitchToUseUp(this.profile, strand, zone, step.useUp)) };
       return wind(this.profile, strand, zone, rule, options);
     }
-    if (!(step.rule.touching && step.rule.turns)) throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });
+    if (!(step.rule.touching && step.rule.turns))
+      throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });
     if (a < -1e-9) throw new DomainError("ZONE_OVER_EYE", { fromMm: a });
     return wind(this.profile, strand, { from: Math.max(a, this.beadMm) }, step.rule, options);
   }
 
-  private taken(step: TyingStep & { do: "wind" }, { length, unstretched }: { length: number; unstretched: number }, bound: number): Partial<StepResult> {
+  private taken(
+    step: TyingStep & { do: "wind" },
+    { length, unstretched }: { length: number; unstretched: number },
+    bound: number,
+  ): Partial<StepResult> {
     const rope = step.rope ?? 1;
     const one = ropeStrandLength(unstretched + bound, step.ribbon ? 1 : rope);
     const common = { strands: rope, strandLength: one };
@@ -295,11 +349,13 @@ class Tying {
 
   private lay(step: TyingStep & { do: "lay" }): StepResult {
     const { from, to, lengthEach, under } = this.bind(step.strands * step.strand.area, step.from, step.to);
-    if (step.strandLength !== undefined) this.mass.materials += step.strands * step.strand.massPerMm * step.strandLength;
+    if (step.strandLength !== undefined)
+      this.mass.materials += step.strands * step.strand.massPerMm * step.strandLength;
     const wrapped = (step.tieIn?.wraps ?? 0) * this.strand.width;
     if (step.shown && step.shown < wrapped)
       this.warnings.push({
-        step: step.id, code: "SHORTER_THAN_TIE_IN",
+        step: step.id,
+        code: "SHORTER_THAN_TIE_IN",
         sentence: `“${step.name}” shows ${step.shown.toFixed(1)} mm, less than the ${wrapped.toFixed(1)} mm of its own tie-in: it would vanish under the wraps.`,
       });
     return { id: step.id, name: step.name, do: "lay", from, to, strands: step.strands, lengthEach, under };
@@ -310,12 +366,28 @@ class Tying {
     const under = meanDiameter(this.profile, zone.from, zone.to);
     const dressed = dress(this.profile, step.dubbing, zone, step.rule);
     this.mass.dubbing += dressed.massOnFly;
-    if (step.loop !== undefined) this.use.loops += 2 * (step.loop === "as the noodle" ? dressed.noodle : step.loop) + LOOP_EXTRA;
+    if (step.loop !== undefined)
+      this.use.loops += 2 * (step.loop === "as the noodle" ? dressed.noodle : step.loop) + LOOP_EXTRA;
     else this.use.underDubbing += dressed.noodle;
     if (dressed.nothingToFill)
-      this.warnings.push({ step: step.id, code: "NOTHING_TO_FILL", sentence: `“${step.name}” adds nothing: the body is as full as that already.` });
+      this.warnings.push({
+        step: step.id,
+        code: "NOTHING_TO_FILL",
+        sentence: `“${step.name}” adds nothing: the body is as full as that already.`,
+      });
     const { volume, mass, noodle, endDiameters } = dressed;
-    return { id: step.id, name: step.name, do: "dress", from: zone.from, to: zone.to, volume, mass, noodle, endDiameters, under };
+    return {
+      id: step.id,
+      name: step.name,
+      do: "dress",
+      from: zone.from,
+      to: zone.to,
+      volume,
+      mass,
+      noodle,
+      endDiameters,
+      under,
+    };
   }
 
   private changeThread(step: TyingStep & { do: "thread" }): StepResult {
@@ -343,7 +415,18 @@ class Tying {
     const length = step.turns * Math.PI * (headDiameter + this.strand.thickness);
     this.use.whip += length;
     const volume = step.liquid ? liquidVolume(step.liquid, headDiameter, headLength, step.coats) : 0;
-    return { id: step.id, name: step.name, do: "whip", from: zone.from, to: zone.to, length, turns: step.turns, headDiameter, headLength, volume };
+    return {
+      id: step.id,
+      name: step.name,
+      do: "whip",
+      from: zone.from,
+      to: zone.to,
+      length,
+      turns: step.turns,
+      headDiameter,
+      headLength,
+      volume,
+    };
   }
 
   finish(): TiedFly {
@@ -379,7 +462,12 @@ class Tying {
  *
  * Source: docs/arithmetic.md, "The profile".
  */
-export function tieFly(hook: HookGeometry, thread: Thread, steps: TyingStep[], options: { keepProfiles?: boolean } = {}): TiedFly {
+export function tieFly(
+  hook: HookGeometry,
+  thread: Thread,
+  steps: TyingStep[],
+  options: { keepProfiles?: boolean } = {},
+): TiedFly {
   if (steps.length > MOST_STEPS) throw new DomainError("TOO_MANY_STEPS", { steps: steps.length, most: MOST_STEPS });
   const tying = new Tying(hook, thread, options.keepProfiles ?? false);
   for (const step of steps) {

@@ -5,7 +5,19 @@ import { midpoint, stationsOf, type Profile } from "./profile";
 export interface Warning {
   /** The step that causes it. */
   step: string;
-  code: "NOTHING_TO_FILL" | "SHORTER_THAN_TIE_IN" | "HEAD_CROWDS_EYE" | "HEAD_BULKY" | "PART_IN_HEAD" | "POINT_NOT_CLEAR" | "STEP_SHOWS" | "KEPT_BARE" | "HEAD_ROOM" | "NOT_STAGGERED" | "WRAPS_PILE_UP" | "SHOWS_NOTHING";
+  code:
+    | "NOTHING_TO_FILL"
+    | "SHORTER_THAN_TIE_IN"
+    | "HEAD_CROWDS_EYE"
+    | "HEAD_BULKY"
+    | "PART_IN_HEAD"
+    | "POINT_NOT_CLEAR"
+    | "STEP_SHOWS"
+    | "KEPT_BARE"
+    | "HEAD_ROOM"
+    | "NOT_STAGGERED"
+    | "WRAPS_PILE_UP"
+    | "SHOWS_NOTHING";
   sentence: string;
 }
 
@@ -30,7 +42,11 @@ const named = (r: StepResult | undefined): string => (r ? `“${r.name}”` : "a
  */
 export function judge(hook: HookGeometry, profile: Profile, results: StepResult[]): Warning[] {
   const whip = results.findLast((r) => r.do === "whip");
-  return [...(whip ? judgeHead(hook, whip, results) : []), ...judgePoint(hook, profile, results), ...judgeLedges(hook, results)];
+  return [
+    ...(whip ? judgeHead(hook, whip, results) : []),
+    ...judgePoint(hook, profile, results),
+    ...judgeLedges(hook, results),
+  ];
 }
 
 function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]): Warning[] {
@@ -38,23 +54,30 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
   const headLength = whip.headLength ?? 0;
   if (headLength > HEAD_LENGTHS * hook.eye + 1e-9)
     warnings.push({
-      step: whip.id, code: "HEAD_CROWDS_EYE",
+      step: whip.id,
+      code: "HEAD_CROWDS_EYE",
       sentence: `The head of ${named(whip)} is ${headLength.toFixed(1)} mm long, more than one and a half eye lengths: the eye gets crowded.`,
     });
-  const covers = results.filter((r) => (r.do === "wind" || r.do === "dress" || r.do === "lay") && r.id !== whip.id && overlap(r, whip) > 0);
+  const covers = results.filter(
+    (r) => (r.do === "wind" || r.do === "dress" || r.do === "lay") && r.id !== whip.id && overlap(r, whip) > 0,
+  );
   const full = whip.headDiameter ?? 0;
   if (full > HEAD_FULLEST * hook.eye + 1e-9) {
     const bulkiest = covers.reduce<StepResult | undefined>((most, r) => (added(r) > added(most) ? r : most), undefined);
     warnings.push({
-      step: (bulkiest ?? whip).id, code: "HEAD_BULKY",
+      step: (bulkiest ?? whip).id,
+      code: "HEAD_BULKY",
       sentence: `The head is ${full.toFixed(1)} mm full, more than ${HEAD_FULLEST} eye lengths; ${named(bulkiest ?? whip)} adds most to it.`,
     });
   }
   const isBeaded = results.some((r) => r.do === "seat" && r.from < 1e-9);
-  const intruder = isBeaded ? undefined : covers.find((r) => r.do !== "lay" && r.strands !== undefined && overlap(r, whip) > 0.34 * (whip.to - whip.from));
+  const intruder = isBeaded
+    ? undefined
+    : covers.find((r) => r.do !== "lay" && r.strands !== undefined && overlap(r, whip) > 0.34 * (whip.to - whip.from));
   if (intruder)
     warnings.push({
-      step: intruder.id, code: "PART_IN_HEAD",
+      step: intruder.id,
+      code: "PART_IN_HEAD",
       sentence: `${named(intruder)} runs ${overlap(intruder, whip).toFixed(1)} mm into the room of the head. End it at ${whip.to.toFixed(1)} mm.`,
     });
   return warnings;
@@ -71,11 +94,16 @@ function judgePoint(hook: HookGeometry, profile: Profile, results: StepResult[])
   const full = profile.body[worst] as number;
   if (full <= BODY_OF_GAPE * hook.gape + 1e-9) return [];
   const x = midpoint(profile, worst);
-  const culprit = results.findLast((r) => r.do !== "seat" && r.do !== "act" && r.do !== "glue" && r.from <= x && x < r.to && r.growth !== 0);
-  return [{
-    step: culprit?.id ?? "", code: "POINT_NOT_CLEAR",
-    sentence: `After ${named(culprit)} the body is ${full.toFixed(1)} mm full over the point, more than 0.6 of the gape: the hook point no longer clears.`,
-  }];
+  const culprit = results.findLast(
+    (r) => r.do !== "seat" && r.do !== "act" && r.do !== "glue" && r.from <= x && x < r.to && r.growth !== 0,
+  );
+  return [
+    {
+      step: culprit?.id ?? "",
+      code: "POINT_NOT_CLEAR",
+      sentence: `After ${named(culprit)} the body is ${full.toFixed(1)} mm full over the point, more than 0.6 of the gape: the hook point no longer clears.`,
+    },
+  ];
 }
 
 /**
@@ -88,12 +116,17 @@ function judgeLedges(hook: HookGeometry, results: StepResult[]): Warning[] {
     if (r.do !== "wind" || r.strands === undefined || !(r.growth && r.growth > 0)) return [];
     const height = ledgeOf(r);
     if (height <= limit) return [];
-    const over = results.slice(i + 1).find((s) => (s.do === "wind" || s.do === "dress") && s.from < r.to && r.to < s.to && s.growth !== 0);
+    const over = results
+      .slice(i + 1)
+      .find((s) => (s.do === "wind" || s.do === "dress") && s.from < r.to && r.to < s.to && s.growth !== 0);
     if (!over || over.do === "dress" || (over.growthMm ?? 0) >= height) return [];
-    return [{
-      step: r.id, code: "STEP_SHOWS",
-      sentence: `The end of ${named(r)} stands ${height.toFixed(2)} mm proud and will show through ${named(over)}. Fill the step behind it first.`,
-    }];
+    return [
+      {
+        step: r.id,
+        code: "STEP_SHOWS",
+        sentence: `The end of ${named(r)} stands ${height.toFixed(2)} mm proud and will show through ${named(over)}. Fill the step behind it first.`,
+      },
+    ];
   });
 }
 

@@ -12,19 +12,56 @@ const dubbing = { density: 0.35, lineDensity: 0.1 };
 const at = (s: string) => hookAt(model, s);
 
 const nymph = (turns: number, full: number): TyingStep[] => [
-  { id: "base", name: "base", do: "wind", strand: "thread", from: { eyeLengths: 0.5 }, to: { landmark: "bend" }, rule: { touching: true } },
-  { id: "rib-in", name: "rib in", do: "lay", strand: wire, strands: 1, from: { fraction: 0.4 }, to: { landmark: "bend" }, tieIn: { at: { landmark: "bend" }, wraps: 4 } },
-  { id: "body", name: "body", do: "dress", from: { fraction: 0.4 }, to: { landmark: "bend" }, rule: { target: [full, full / 2] }, dubbing },
-  { id: "rib", name: "rib", do: "wind", strand: wire, from: { fraction: 0.4 }, to: { landmark: "bend" }, rule: { turns }, take: { from: "spool", bound: 3, trim: 20 } },
+  {
+    id: "base",
+    name: "base",
+    do: "wind",
+    strand: "thread",
+    from: { eyeLengths: 0.5 },
+    to: { landmark: "bend" },
+    rule: { touching: true },
+  },
+  {
+    id: "rib-in",
+    name: "rib in",
+    do: "lay",
+    strand: wire,
+    strands: 1,
+    from: { fraction: 0.4 },
+    to: { landmark: "bend" },
+    tieIn: { at: { landmark: "bend" }, wraps: 4 },
+  },
+  {
+    id: "body",
+    name: "body",
+    do: "dress",
+    from: { fraction: 0.4 },
+    to: { landmark: "bend" },
+    rule: { target: [full, full / 2] },
+    dubbing,
+  },
+  {
+    id: "rib",
+    name: "rib",
+    do: "wind",
+    strand: wire,
+    from: { fraction: 0.4 },
+    to: { landmark: "bend" },
+    rule: { turns },
+    take: { from: "spool", bound: 3, trim: 20 },
+  },
   { id: "whip", name: "whip", do: "whip", from: { eyeLengths: 0.2 }, to: { eyeLengths: 1 }, turns: 5, coats: 0 },
 ];
-const tie = (s: string, turns: number, full = 2) => tieFly(at(s), { denier: 70, fibre: "polyester" }, nymph(turns, full));
+const tie = (s: string, turns: number, full = 2) =>
+  tieFly(at(s), { denier: 70, fibre: "polyester" }, nymph(turns, full));
 
 describe("what must always hold at the vise", () => {
   test("more turns never use less", () =>
     fc.assert(
       fc.property(size, fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 6 }), (s, turns, more) => {
-        const [few, many] = [tie(s, turns), tie(s, turns + more)].map((f) => f.steps.find((x) => x.id === "rib")?.use ?? 0);
+        const [few, many] = [tie(s, turns), tie(s, turns + more)].map(
+          (f) => f.steps.find((x) => x.id === "rib")?.use ?? 0,
+        );
         expect(many).toBeGreaterThanOrEqual(few ?? 0);
       }),
     ));
@@ -50,7 +87,9 @@ describe("what must always hold at the vise", () => {
         const [p, q] = [bareProfile(hook), bareProfile(hook)];
         const [from, to, middle] = [0.1 * hook.shank, hook.shank, cut * hook.shank];
         const whole = wind(p, wire, { from, to }, { touching: true }).length;
-        const parts = wind(q, wire, { from, to: middle }, { touching: true }).length + wind(q, wire, { from: middle, to }, { touching: true }).length;
+        const parts =
+          wind(q, wire, { from, to: middle }, { touching: true }).length +
+          wind(q, wire, { from: middle, to }, { touching: true }).length;
         expect(parts).toBeCloseTo(whole, 6);
         expect(q.d).toEqual(p.d);
       }),
@@ -76,12 +115,85 @@ describe("what must always hold at the vise", () => {
   });
 
   const refusals: [string, TyingStep, string][] = [
-    ["a zone over the eye", { id: "x", name: "too far forward", do: "wind", strand: "thread", from: { fraction: -0.1 }, to: { landmark: "bend" }, rule: { touching: true } }, "ZONE_OVER_EYE"],
-    ["a zone past the hook", { id: "x", name: "too far back", do: "wind", strand: wire, from: { fraction: 0.9 }, rule: { touching: true, turns: 60 } }, "ZONE_BEYOND_PROFILE"],
-    ["two ways of stating the turns", { id: "x", name: "twice said", do: "wind", strand: wire, from: { fraction: 0.2 }, to: { landmark: "bend" }, rule: { turns: 5, pitch: 1 } }, "WIND_RULE_INVALID"],
-    ["a noodle of no length", { id: "x", name: "no noodle", do: "dress", from: { fraction: 0.2 }, to: { landmark: "bend" }, rule: { noodle: 0 }, dubbing }, "QUANTITY_INVALID"],
-    ["a feather too short to tie in", { id: "x", name: "short feather", do: "wind", strand: wire, from: { fraction: 0.2 }, to: { landmark: "bend" }, rule: { pitch: 1 }, take: { from: "feather", usable: 20, grip: 15, bound: 6 } }, "FEATHER_TOO_SHORT"],
-    ["a stretch below one", { id: "x", name: "pushed", do: "wind", strand: wire, from: { fraction: 0.2 }, to: { landmark: "bend" }, rule: { touching: true }, stretch: 0.5 }, "STRETCH_INVALID"],
+    [
+      "a zone over the eye",
+      {
+        id: "x",
+        name: "too far forward",
+        do: "wind",
+        strand: "thread",
+        from: { fraction: -0.1 },
+        to: { landmark: "bend" },
+        rule: { touching: true },
+      },
+      "ZONE_OVER_EYE",
+    ],
+    [
+      "a zone past the hook",
+      {
+        id: "x",
+        name: "too far back",
+        do: "wind",
+        strand: wire,
+        from: { fraction: 0.9 },
+        rule: { touching: true, turns: 60 },
+      },
+      "ZONE_BEYOND_PROFILE",
+    ],
+    [
+      "two ways of stating the turns",
+      {
+        id: "x",
+        name: "twice said",
+        do: "wind",
+        strand: wire,
+        from: { fraction: 0.2 },
+        to: { landmark: "bend" },
+        rule: { turns: 5, pitch: 1 },
+      },
+      "WIND_RULE_INVALID",
+    ],
+    [
+      "a noodle of no length",
+      {
+        id: "x",
+        name: "no noodle",
+        do: "dress",
+        from: { fraction: 0.2 },
+        to: { landmark: "bend" },
+        rule: { noodle: 0 },
+        dubbing,
+      },
+      "QUANTITY_INVALID",
+    ],
+    [
+      "a feather too short to tie in",
+      {
+        id: "x",
+        name: "short feather",
+        do: "wind",
+        strand: wire,
+        from: { fraction: 0.2 },
+        to: { landmark: "bend" },
+        rule: { pitch: 1 },
+        take: { from: "feather", usable: 20, grip: 15, bound: 6 },
+      },
+      "FEATHER_TOO_SHORT",
+    ],
+    [
+      "a stretch below one",
+      {
+        id: "x",
+        name: "pushed",
+        do: "wind",
+        strand: wire,
+        from: { fraction: 0.2 },
+        to: { landmark: "bend" },
+        rule: { touching: true },
+        stretch: 0.5,
+      },
+      "STRETCH_INVALID",
+    ],
   ];
   test.each(refusals)("refuses %s, and names the step", (_what, step, code) => {
     try {
@@ -95,15 +207,33 @@ describe("what must always hold at the vise", () => {
 
   test("two threads are counted apart, each with its own tags", () => {
     const steps: TyingStep[] = [
-      { id: "a", name: "base", do: "wind", strand: "thread", from: { fraction: 0.2 }, to: { landmark: "bend" }, rule: { touching: true } },
+      {
+        id: "a",
+        name: "base",
+        do: "wind",
+        strand: "thread",
+        from: { fraction: 0.2 },
+        to: { landmark: "bend" },
+        rule: { touching: true },
+      },
       { id: "b", name: "change", do: "thread", thread: { denier: 140, fibre: "nylon" } },
-      { id: "c", name: "head", do: "wind", strand: "thread", from: { eyeLengths: 0.2 }, to: { fraction: 0.2 }, rule: { touching: true } },
+      {
+        id: "c",
+        name: "head",
+        do: "wind",
+        strand: "thread",
+        from: { eyeLengths: 0.2 },
+        to: { fraction: 0.2 },
+        rule: { touching: true },
+      },
     ];
     const fly = tieFly(at("8"), { denier: 70, fibre: "polyester" }, steps);
     expect(fly.threads).toHaveLength(2);
     const head = fly.threads[1]?.use;
     expect(head?.total).toBeCloseTo(1.15 * (80 + 160 + (head?.windings ?? 0)), 9);
-    expect(threadStrand({ denier: 140, fibre: "nylon" }).area).toBeGreaterThan(threadStrand({ denier: 70, fibre: "polyester" }).area);
+    expect(threadStrand({ denier: 140, fibre: "nylon" }).area).toBeGreaterThan(
+      threadStrand({ denier: 70, fibre: "polyester" }).area,
+    );
   });
 
   test("warns when the body crowds the point, naming the step that does it", () => {

@@ -17,7 +17,8 @@ export function seat(profile: Profile, part: Pick<Part, "diameter" | "length">, 
 const BEAD_SOLID = 0.8;
 
 /** Mass of a round bead in mg: ρ·π/6·B³·0.80. */
-export const beadMass = (diameterMm: number, density: number): number => density * (Math.PI / 6) * diameterMm ** 3 * BEAD_SOLID;
+export const beadMass = (diameterMm: number, density: number): number =>
+  density * (Math.PI / 6) * diameterMm ** 3 * BEAD_SOLID;
 
 /** Clearance that a bore needs over the wire to pass the bend. */
 const BORE_CLEARANCE = 1.25;

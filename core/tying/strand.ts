@@ -79,7 +79,12 @@ export function ropeOf(strand: Strand, n: number): Strand {
 }
 
 /** n strands wound side by side, untwisted: n times as wide, no thicker; each is used as long as the ribbon. */
-export const ribbonOf = (strand: Strand, n: number): Strand => ({ ...strand, width: strand.width * n, area: strand.area * n, massPerMm: strand.massPerMm * n });
+export const ribbonOf = (strand: Strand, n: number): Strand => ({
+  ...strand,
+  width: strand.width * n,
+  area: strand.area * n,
+  massPerMm: strand.massPerMm * n,
+});
 
 /** Length of each strand used in mm of rope. */
 export const ropeStrandLength = (ropeMm: number, n: number): number => (n === 1 ? ropeMm : ROPE_TAKE * ropeMm);

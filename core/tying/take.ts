@@ -63,7 +63,10 @@ export function feathersForFibres(uses: number, perFly: number, perFeather: numb
 export const slipsPerFeather = (usableSpan: number, width: number): number => floorSafe(usableSpan / width);
 
 /** Pairs from lefts and rights of each length class: the smaller side decides. */
-export function pairs(left: Record<string, number>, right: Record<string, number>): { byClass: Record<string, number>; total: number } {
+export function pairs(
+  left: Record<string, number>,
+  right: Record<string, number>,
+): { byClass: Record<string, number>; total: number } {
   const byClass = Object.fromEntries(
     [...new Set([...Object.keys(left), ...Object.keys(right)])].map((c) => [c, Math.min(left[c] ?? 0, right[c] ?? 0)]),
   );
@@ -100,7 +103,11 @@ export const liquidVolume = (kind: LiquidKind, headDiameter: number, headLength:
  * A batch's blend in one charge of the mill: the need, but no less than the mill takes, split by parts.
  * @returns mg; what is left over becomes stock of the blend
  */
-export function blendCharge(needMg: number, leastChargeMg: number, parts: Record<string, number>): {
+export function blendCharge(
+  needMg: number,
+  leastChargeMg: number,
+  parts: Record<string, number>,
+): {
   charge: number;
   parts: Record<string, number>;
   leftOver: number;

@@ -40,10 +40,15 @@ const MOST_COVER = 12;
 
 /** Exactly one way of stating it; touching and turns together mean a zone that ends where the turns end. */
 export function guardRule(rule: WindRule): void {
-  const given = (["touching", "overlap", "turns", "pitch"] as const).filter((k) => rule[k] !== undefined && rule[k] !== false);
+  const given = (["touching", "overlap", "turns", "pitch"] as const).filter(
+    (k) => rule[k] !== undefined && rule[k] !== false,
+  );
   const isTouchingTurns = given.length === 2 && rule.touching === true && rule.turns !== undefined;
   if (given.length !== 1 && !isTouchingTurns) throw new DomainError("WIND_RULE_INVALID", { given });
-  for (const [name, value] of [["turns", rule.turns], ["pitch", rule.pitch]] as const)
+  for (const [name, value] of [
+    ["turns", rule.turns],
+    ["pitch", rule.pitch],
+  ] as const)
     if (value !== undefined && !(value > 0)) throw new DomainError("QUANTITY_INVALID", { name, value });
   if (rule.overlap !== undefined && !(rule.overlap >= 0 && rule.overlap < 1))
     throw new DomainError("QUANTITY_INVALID", { name: "overlap", value: rule.overlap });
@@ -93,7 +98,17 @@ export function wind(
   const perPass: number[] = [];
   for (let pass = 0; pass < passes; pass++) perPass.push(onePass(profile, strand, from, to, pitch, growth));
   const length = perPass.reduce((sum, l) => sum + l, 0);
-  return { from, to, length, unstretched: length / stretch, turns: passes * turnsPerPass, pitch, cover, growth, perPass };
+  return {
+    from,
+    to,
+    length,
+    unstretched: length / stretch,
+    turns: passes * turnsPerPass,
+    pitch,
+    cover,
+    growth,
+    perPass,
+  };
 }
 
 function onePass(profile: Profile, strand: Strand, from: number, to: number, pitch: number, growth: number): number {
@@ -121,7 +136,17 @@ export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: 
   if (!(turns > 0)) throw new DomainError("QUANTITY_INVALID", { name: "turns", value: turns });
   const s = stretched(strand, stretch);
   const length = turns * Math.PI * (meanDiameter(profile, at, at + s.width) + s.core);
-  return { from: at, to: at, length, unstretched: length / stretch, turns, pitch: 0, cover: 0, growth: 0, perPass: [length] };
+  return {
+    from: at,
+    to: at,
+    length,
+    unstretched: length / stretch,
+    turns,
+    pitch: 0,
+    cover: 0,
+    growth: 0,
+    perPass: [length],
+  };
 }
 
 /**
@@ -135,7 +160,12 @@ export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: 
  * Source: touching layers leave no room between them, so the length is the volume over the strand's own section w·t
  * (docs/arithmetic.md, Wind).
  */
-export function windToFill(profile: Profile, strand: Strand, zone: { from: number; to: number; turned?: boolean }, targets: readonly [number, number]): WindResult {
+export function windToFill(
+  profile: Profile,
+  strand: Strand,
+  zone: { from: number; to: number; turned?: boolean },
+  targets: readonly [number, number],
+): WindResult {
   const [first, last] = stationsOf(profile, zone.from, zone.to);
   const span = zone.to - zone.from;
   const dx = span / (last - first);
@@ -153,7 +183,17 @@ export function windToFill(profile: Profile, strand: Strand, zone: { from: numbe
     profile.body[i] = Math.max(profile.body[i] as number, full);
   }
   const length = volume / (strand.width * strand.thickness);
-  return { from: zone.from, to: zone.to, length, unstretched: length, turns, pitch: strand.width, cover: 1, growth: deepest, perPass: [length] };
+  return {
+    from: zone.from,
+    to: zone.to,
+    length,
+    unstretched: length,
+    turns,
+    pitch: strand.width,
+    cover: 1,
+    growth: deepest,
+    perPass: [length],
+  };
 }
 
 /** Tightest that a stretch material is pulled. */
@@ -168,11 +208,21 @@ const MOST_STRETCH = 8;
  * @returns σ ≥ 1
  * @throws DomainError LEFTOVER_IMPOSSIBLE when no stretch between 1 and 8 takes just that
  */
-export function stretchToUse(profile: Profile, strand: Strand, zone: { from: number; to?: number }, rule: WindRule, passes: number, usedMm: number): number {
-  const takenAt = (stretch: number): number => wind({ ...profile, d: profile.d.slice(), body: profile.body.slice() }, strand, zone, rule, { passes, stretch }).unstretched;
+export function stretchToUse(
+  profile: Profile,
+  strand: Strand,
+  zone: { from: number; to?: number },
+  rule: WindRule,
+  passes: number,
+  usedMm: number,
+): number {
+  const takenAt = (stretch: number): number =>
+    wind({ ...profile, d: profile.d.slice(), body: profile.body.slice() }, strand, zone, rule, { passes, stretch })
+      .unstretched;
   const [most, least] = [takenAt(1), takenAt(MOST_STRETCH)];
   const SLACK = 1e-6;
-  if (usedMm > most + SLACK || usedMm < least - SLACK) throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least });
+  if (usedMm > most + SLACK || usedMm < least - SLACK)
+    throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least });
   return halved(1, MOST_STRETCH, (stretch) => takenAt(stretch) > usedMm);
 }
 
@@ -184,7 +234,12 @@ export const turnsToUseUp = (profile: Profile, strand: Strand, at: number, lengt
  * The pitch at which one pass over a zone uses up so many mm, by halving: a closer pitch always takes more.
  * Never closer than the deepest pile that a zone holds, never wider than one turn.
  */
-export function pitchToUseUp(profile: Profile, strand: Strand, zone: { from: number; to: number }, lengthMm: number): number {
+export function pitchToUseUp(
+  profile: Profile,
+  strand: Strand,
+  zone: { from: number; to: number },
+  lengthMm: number,
+): number {
   const [first, last] = stationsOf(profile, zone.from, zone.to);
   const lengthAt = (pitch: number): number => {
     const lift = strand.core * Math.max(1, growthOf(strand.width / pitch, strand.capped));

@@ -34,13 +34,26 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   const recipe = found.recipe;
   const factor = open.mode === "step by step" ? recipe.stepByStepFactor : 1;
   const minutes = (perFly: number) => starts * perFly * factor;
-  const batch: Batch = { ...rest, owed, starts, due: open.claims.map((c) => c.due).sort()[0] ?? "9999-12-31", minutes: minutes(recipe.minutesPerFly) };
+  const batch: Batch = {
+    ...rest,
+    owed,
+    starts,
+    due: open.claims.map((c) => c.due).sort()[0] ?? "9999-12-31",
+    minutes: minutes(recipe.minutesPerFly),
+  };
   try {
     const model = world.hooks.get(hookOf(recipe, open));
     if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: ["the hook is not known here"] });
     const fly = composeFly(recipe, { ...open, flies: starts }, model, world.materials);
     const requirements = [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)];
-    return { batch: { ...batch, minutes: minutes(fly.minutes) }, recipe, fly, requirements, prep: prepTasks(fly, starts), known };
+    return {
+      batch: { ...batch, minutes: minutes(fly.minutes) },
+      recipe,
+      fly,
+      requirements,
+      prep: prepTasks(fly, starts),
+      known,
+    };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
     return { batch, recipe, requirements: [], prep: [], known, fault: sentenceOf(error) };

@@ -23,7 +23,8 @@ export async function readLearned(db: EntityManager): Promise<Learned> {
   );
   const byPattern = new Map(flies.map((f) => [f.pattern, f]));
   const batches = new Map<string, { flies: number; actual: number; computed: number }[]>();
-  for (const u of uses) batches.set(`${u.pattern}|${u.component}`, [...(batches.get(`${u.pattern}|${u.component}`) ?? []), u]);
+  for (const u of uses)
+    batches.set(`${u.pattern}|${u.component}`, [...(batches.get(`${u.pattern}|${u.component}`) ?? []), u]);
   const calibrations = new Map<string, Calibration>([...batches].map(([key, list]) => [key, calibrate(list)]));
   return {
     outcomes: (pattern) => {

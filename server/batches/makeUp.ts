@@ -35,17 +35,35 @@ async function shareOutShelf(db: EntityManager, lines: OpenLine[]): Promise<void
   for (const line of lines) {
     let excess = line.ready + line.boxed - line.flies;
     if (excess <= 0 || line.ready === 0) continue;
-    const kept = await rows<{ id: string; lot: string; place: number; quantity: number }>(db, "SELECT id, lot_id AS lot, place_id AS place, quantity FROM reservation WHERE order_line_id = $1", [line.id]);
+    const kept = await rows<{ id: string; lot: string; place: number; quantity: number }>(
+      db,
+      "SELECT id, lot_id AS lot, place_id AS place, quantity FROM reservation WHERE order_line_id = $1",
+      [line.id],
+    );
     for (const r of kept) {
       if (excess <= 0) break;
       await db.query("DELETE FROM reservation WHERE id = $1", [r.id]);
       const stay = Math.max(0, r.quantity - excess);
-      if (stay > 0) await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [r.lot, r.place, stay, line.id]);
+      if (stay > 0)
+        await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [
+          r.lot,
+          r.place,
+          stay,
+          line.id,
+        ]);
       excess -= r.quantity - stay;
       line.ready -= r.quantity - stay;
     }
   }
-  const shelf = await rows<{ lot: string; place: number; free: number; pattern: string; variant: string; form: string; size: string }>(
+  const shelf = await rows<{
+    lot: string;
+    place: number;
+    free: number;
+    pattern: string;
+    variant: string;
+    form: string;
+    size: string;
+  }>(
     db,
     `SELECT l.id AS lot, b.place_id AS place, b.quantity - b.reserved AS free, l.pattern_id AS pattern, l.variant, l.form, l.size FROM balance b JOIN lot l ON l.id = b.lot_id JOIN place p ON p.id = b.place_id
      WHERE p.kind = 'flies' AND l.pattern_id IS NOT NULL AND b.quantity > b.reserved ORDER BY l.received_at, l.id`,
@@ -54,9 +72,21 @@ async function shareOutShelf(db: EntityManager, lines: OpenLine[]): Promise<void
     for (const s of shelf) {
       const open = line.flies - line.boxed - line.ready - line.active;
       if (open <= 0) break;
-      if (s.free <= 0 || s.pattern !== line.pattern || s.variant !== line.variant || s.form !== line.form || s.size !== line.size) continue;
+      if (
+        s.free <= 0 ||
+        s.pattern !== line.pattern ||
+        s.variant !== line.variant ||
+        s.form !== line.form ||
+        s.size !== line.size
+      )
+        continue;
       const taken = Math.min(open, s.free);
-      await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [s.lot, s.place, taken, line.id]);
+      await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [
+        s.lot,
+        s.place,
+        taken,
+        line.id,
+      ]);
       s.free -= taken;
       line.ready += taken;
     }
@@ -74,12 +104,32 @@ export async function makeUp(db: EntityManager): Promise<void> {
   const learned = await readLearned(db);
   const planned: PlannedBatch[] = (await openBatches(db))
     .filter((b) => b.state === "planned")
-    .map((b) => ({ id: b.id, sku: { pattern: b.pattern, variant: b.variant, form: b.form, size: b.size }, claims: b.claims.map((c) => ({ line: c.line, flies: c.flies })), held: b.held }));
+    .map((b) => ({
+      id: b.id,
+      sku: { pattern: b.pattern, variant: b.variant, form: b.form, size: b.size },
+      claims: b.claims.map((c) => ({ line: c.line, flies: c.flies })),
+      held: b.held,
+    }));
   const needs: Need[] = lines
-    .map((l) => ({ line: l.id, sku: { pattern: l.pattern, variant: l.variant, form: l.form, size: l.size }, flies: l.flies - l.boxed - l.ready - l.active, due: l.due, rank: l.rank, order: l.order }))
+    .map((l) => ({
+      line: l.id,
+      sku: { pattern: l.pattern, variant: l.variant, form: l.form, size: l.size },
+      flies: l.flies - l.boxed - l.ready - l.active,
+      due: l.due,
+      rank: l.rank,
+      order: l.order,
+    }))
     .filter((n) => n.flies > 0);
   let fresh = 0;
-  const wanted = gather(needs, planned, (sku) => ({ most: mostOwedFor(settings.tray, learned.outcomes(sku.pattern), settings.serviceLevel), windowDays: settings.windowDays }), () => `new-${++fresh}`);
+  const wanted = gather(
+    needs,
+    planned,
+    (sku) => ({
+      most: mostOwedFor(settings.tray, learned.outcomes(sku.pattern), settings.serviceLevel),
+      windowDays: settings.windowDays,
+    }),
+    () => `new-${++fresh}`,
+  );
   await writePlanned(db, planned, wanted);
 }
 
@@ -106,7 +156,12 @@ export async function insertBatch(db: EntityManager, sku: PlannedBatch["sku"], h
 /** Claims change what a batch needs, so its reservations are given back and made anew when asked for. */
 export async function writeClaims(db: EntityManager, batch: string, claims: PlannedBatch["claims"]): Promise<void> {
   await db.query("DELETE FROM batch_claim WHERE batch_id = $1", [batch]);
-  for (const c of claims) await db.query("INSERT INTO batch_claim (batch_id, order_line_id, flies) VALUES ($1, $2, $3)", [batch, c.line, c.flies]);
+  for (const c of claims)
+    await db.query("INSERT INTO batch_claim (batch_id, order_line_id, flies) VALUES ($1, $2, $3)", [
+      batch,
+      c.line,
+      c.flies,
+    ]);
   await db.query("UPDATE batch SET version = version + 1 WHERE id = $1", [batch]);
 }
 

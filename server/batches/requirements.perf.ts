@@ -23,4 +23,6 @@ function once(): number {
 for (let i = 0; i < 3; i++) once();
 const times = Array.from({ length: 9 }, once).sort((a, b) => a - b);
 const median = times[4] ?? 0;
-console.log(`requirements: ${LINES} order lines over ${flies.length} flies, median ${median.toFixed(0)} ms (${times[0]?.toFixed(0)}–${times[8]?.toFixed(0)}), ${((1000 * LINES) / median).toFixed(0)} lines per second, ${(rows / 12 / LINES).toFixed(1)} rows a line`);
+console.log(
+  `requirements: ${LINES} order lines over ${flies.length} flies, median ${median.toFixed(0)} ms (${times[0]?.toFixed(0)}–${times[8]?.toFixed(0)}), ${((1000 * LINES) / median).toFixed(0)} lines per second, ${(rows / 12 / LINES).toFixed(1)} rows a line`,
+);

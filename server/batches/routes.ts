@@ -1,5 +1,16 @@
 import { mostOwedFor } from "@kasten/core/batches";
-import { donePrep, editBatch, listBatches, mergeBatches, pullBatch, readBatch, releaseBatch, reserveBatch, splitBatch, unreserveBatch } from "@kasten/contract/batches";
+import {
+  donePrep,
+  editBatch,
+  listBatches,
+  mergeBatches,
+  pullBatch,
+  readBatch,
+  releaseBatch,
+  reserveBatch,
+  splitBatch,
+  unreserveBatch,
+} from "@kasten/contract/batches";
 import type { Register } from "../http/handle";
 import { readWorld } from "../patterns";
 import { computeBatch } from "./compute";
@@ -15,10 +26,15 @@ export function batchRoutes(register: Register): void {
     const world = await readWorld(db);
     const learned = await readLearned(db);
     const batches = (await openBatches(db)).map((b) => computeBatch(world, learned, b).batch);
-    return { batches: batches.sort((a, b) => a.due.localeCompare(b.due) || a.number - b.number), most: mostOwedFor(world.settings.tray, undefined, world.settings.serviceLevel) };
+    return {
+      batches: batches.sort((a, b) => a.due.localeCompare(b.due) || a.number - b.number),
+      most: mostOwedFor(world.settings.tray, undefined, world.settings.serviceLevel),
+    };
   });
   register(readBatch, ({ db, params }) => batchDetail(db, params.id));
-  register(splitBatch, async ({ db, person, params, body }) => ({ id: await split(db, person, params.id, body.flies, body.version) }));
+  register(splitBatch, async ({ db, person, params, body }) => ({
+    id: await split(db, person, params.id, body.flies, body.version),
+  }));
   register(mergeBatches, async ({ db, person, body }) => ({ id: await merge(db, person, body.batches) }));
   register(editBatch, async ({ db, person, params, body }) => {
     await edit(db, person, params.id, body);

@@ -15,15 +15,37 @@ type Who = { id: string };
 
 /** One tally; sent twice it counts once. Returns why it cannot count, if so. */
 async function keepTally(db: EntityManager, person: Who, t: Tally): Promise<string | undefined> {
-  const batch = await row<{ state: string; number: number }>(db, "SELECT state, number FROM batch WHERE id = $1 FOR UPDATE", [t.batch]);
+  const batch = await row<{ state: string; number: number }>(
+    db,
+    "SELECT state, number FROM batch WHERE id = $1 FOR UPDATE",
+    [t.batch],
+  );
   if (!batch) return "That batch is not there.";
   const known = await row(db, "SELECT 1 FROM tally WHERE id = $1", [t.id]);
   if (known) return undefined;
-  if (!["pulled", "tying"].includes(batch.state)) return batch.state === "finished" ? `Batch ${batch.number} is finished already.` : `The kit of batch ${batch.number} has not been pulled.`;
-  if (t.kind === "undo" && !(await row(db, "SELECT 1 FROM tally WHERE id = $1 AND batch_id = $2 AND kind <> 'undo'", [t.undoes, t.batch]))) return "There is nothing to take back.";
-  const kept = await row(db, "INSERT INTO tally (id, batch_id, person_id, at, kind, reason, loss, undoes) VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT DO NOTHING RETURNING id", [
-    t.id, t.batch, person.id, t.at, t.kind, t.kind === "reject" ? (t.reason ?? "other") : null, t.loss ?? null, t.undoes ?? null,
-  ]);
+  if (!["pulled", "tying"].includes(batch.state))
+    return batch.state === "finished"
+      ? `Batch ${batch.number} is finished already.`
+      : `The kit of batch ${batch.number} has not been pulled.`;
+  if (
+    t.kind === "undo" &&
+    !(await row(db, "SELECT 1 FROM tally WHERE id = $1 AND batch_id = $2 AND kind <> 'undo'", [t.undoes, t.batch]))
+  )
+    return "There is nothing to take back.";
+  const kept = await row(
+    db,
+    "INSERT INTO tally (id, batch_id, person_id, at, kind, reason, loss, undoes) VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT DO NOTHING RETURNING id",
+    [
+      t.id,
+      t.batch,
+      person.id,
+      t.at,
+      t.kind,
+      t.kind === "reject" ? (t.reason ?? "other") : null,
+      t.loss ?? null,
+      t.undoes ?? null,
+    ],
+  );
   if (kept && batch.state === "pulled") {
     await db.query("UPDATE batch SET state = 'tying', version = version + 1 WHERE id = $1", [t.batch]);
     await logEvent(db, person, "batch", t.batch, "begun", `Began tying batch ${batch.number}`);
@@ -33,12 +55,16 @@ async function keepTally(db: EntityManager, person: Who, t: Tally): Promise<stri
 
 /** Pages that show a count hear of it; a tally itself is not an entry in the log. */
 const tellCounts = (db: EntityManager, batch: string) =>
-  db.query("SELECT pg_notify('kasten', json_build_object('id', 0, 'subject', 'batch', 'subjectId', $1::text, 'kind', 'tallied')::text)", [batch]);
+  db.query(
+    "SELECT pg_notify('kasten', json_build_object('id', 0, 'subject', 'batch', 'subjectId', $1::text, 'kind', 'tallied')::text)",
+    [batch],
+  );
 
 async function finish(db: EntityManager, person: Who, id: string, body: BodyOf<typeof finishBatch>): Promise<void> {
   await db.query("SELECT 1 FROM batch WHERE id = $1 FOR UPDATE", [id]);
   const open = await batchById(db, id);
-  if (!open || open.state === "finished") throw open ? conflict(`Batch ${open.number} is finished already.`) : notFound("batch");
+  if (!open || open.state === "finished")
+    throw open ? conflict(`Batch ${open.number} is finished already.`) : notFound("batch");
   if (open.version !== body.version) throw stale(open.version, open, body, ["state"]);
   if (open.state !== "tying" || open.kitId === null) throw conflict(`Batch ${open.number} has not been tied yet.`);
   const room = await readBatchRoom(db, id);
@@ -47,17 +73,51 @@ async function finish(db: EntityManager, person: Who, id: string, body: BodyOf<t
   await closeKit(db, person, room, open.kitId, tied, body.uses);
   const [benchPlace, binPlace, scrapPlace] = [await bench(db), await bins(db), await scrap(db)];
   const lot = await insertFlyLot(db, `B${open.number}`, open, id);
-  if (open.good > 0) await move(db, person, { lot, quantity: open.good, from: benchPlace, to: binPlace, reason: "tied", batch: id });
-  if (open.rejected > 0) await move(db, person, { lot, quantity: open.rejected, from: benchPlace, to: scrapPlace, reason: "rejected", batch: id });
-  await db.query("UPDATE batch SET state = 'finished', finished_at = now(), minutes = $2, version = version + 1 WHERE id = $1", [id, body.minutes ?? null]);
+  if (open.good > 0)
+    await move(db, person, { lot, quantity: open.good, from: benchPlace, to: binPlace, reason: "tied", batch: id });
+  if (open.rejected > 0)
+    await move(db, person, {
+      lot,
+      quantity: open.rejected,
+      from: benchPlace,
+      to: scrapPlace,
+      reason: "rejected",
+      batch: id,
+    });
+  await db.query(
+    "UPDATE batch SET state = 'finished', finished_at = now(), minutes = $2, version = version + 1 WHERE id = $1",
+    [id, body.minutes ?? null],
+  );
   await honourClaims(db, lot, binPlace, open);
   await makeUp(db);
-  await logEvent(db, person, "batch", id, "finished", `Finished batch ${open.number}: ${dozensText(open.good)} good, ${open.rejected} rejected, for ${dozensText(owedOf(open))} owed`);
-  for (const order of new Set(open.claims.map((c) => c.orderId))) await logEvent(db, person, "order", order, "ready", `Flies of batch ${open.number} are ready: ${open.patternName} ${open.size}`);
+  await logEvent(
+    db,
+    person,
+    "batch",
+    id,
+    "finished",
+    `Finished batch ${open.number}: ${dozensText(open.good)} good, ${open.rejected} rejected, for ${dozensText(owedOf(open))} owed`,
+  );
+  for (const order of new Set(open.claims.map((c) => c.orderId)))
+    await logEvent(
+      db,
+      person,
+      "order",
+      order,
+      "ready",
+      `Flies of batch ${open.number} are ready: ${open.patternName} ${open.size}`,
+    );
 }
 
 /** Used leaves the kit for the flies, spoiled goes to scrap, the rest back to the drawer it came from. It must add up. */
-async function closeKit(db: EntityManager, person: Who, room: BatchRoom, kit: number, tied: number, uses: { key: string; used: number; scrapped: number }[]): Promise<void> {
+async function closeKit(
+  db: EntityManager,
+  person: Who,
+  room: BatchRoom,
+  kit: number,
+  tied: number,
+  uses: { key: string; used: number; scrapped: number }[],
+): Promise<void> {
   const id = room.computed.batch.id;
   const [benchPlace, scrapPlace] = [await bench(db), await scrap(db)];
   const kitLots = await rows<{ key: string; lot: string; quantity: number; drawer: number }>(
@@ -71,7 +131,10 @@ async function closeKit(db: EntityManager, person: Who, room: BatchRoom, kit: nu
     const said = uses.find((u) => u.key === r.key);
     const used = Math.round(said?.used ?? Math.min(taken, r.perFly * tied * basePerCore[r.unit]));
     const scrapped = Math.round(said?.scrapped ?? 0);
-    if (used + scrapped > taken) throw refused(`${quantityWords(used + scrapped, r.unit)} of ${r.materialName} is more than the ${quantityWords(taken, r.unit)} in the kit. Correct what was used, or pull what was taken beside it.`);
+    if (used + scrapped > taken)
+      throw refused(
+        `${quantityWords(used + scrapped, r.unit)} of ${r.materialName} is more than the ${quantityWords(taken, r.unit)} in the kit. Correct what was used, or pull what was taken beside it.`,
+      );
     let [openUse, openScrap] = [used, scrapped];
     for (const l of own) {
       const forUse = Math.min(openUse, l.quantity);
@@ -85,18 +148,41 @@ async function closeKit(db: EntityManager, person: Who, room: BatchRoom, kit: nu
       openScrap -= forScrap;
     }
     if (taken > 0)
-      await db.query("INSERT INTO batch_use (batch_id, key, component, material_code, flies, computed, taken, used, scrapped, returned) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)", [
-        id, r.key, r.component, r.material, tied, r.teaches ? Math.max(1, Math.round(r.perFly * tied * basePerCore[r.unit])) : null, taken, used, scrapped, taken - used - scrapped,
-      ]);
+      await db.query(
+        "INSERT INTO batch_use (batch_id, key, component, material_code, flies, computed, taken, used, scrapped, returned) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)",
+        [
+          id,
+          r.key,
+          r.component,
+          r.material,
+          tied,
+          r.teaches ? Math.max(1, Math.round(r.perFly * tied * basePerCore[r.unit])) : null,
+          taken,
+          used,
+          scrapped,
+          taken - used - scrapped,
+        ],
+      );
   }
 }
 
 /** Good flies are put by for the lines that the batch was made for, earliest due first. */
-async function honourClaims(db: EntityManager, lot: string, place: number, batch: { good: number; claims: { line: string; flies: number }[] }): Promise<void> {
+async function honourClaims(
+  db: EntityManager,
+  lot: string,
+  place: number,
+  batch: { good: number; claims: { line: string; flies: number }[] },
+): Promise<void> {
   let left = batch.good;
   for (const c of batch.claims) {
     const flies = Math.min(left, c.flies);
-    if (flies > 0) await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [lot, place, flies, c.line]);
+    if (flies > 0)
+      await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [
+        lot,
+        place,
+        flies,
+        c.line,
+      ]);
     left -= flies;
   }
 }
@@ -110,7 +196,11 @@ export function benchRoutes(register: Register): void {
       if (reason) refusedTallies.push({ id: t.id, detail: reason });
     }
     for (const b of touched) await tellCounts(db, b);
-    const counts = await rows<{ batch: string; good: number; rejected: number }>(db, "SELECT batch_id AS batch, good, rejected FROM tally_count WHERE batch_id = ANY($1::uuid[])", [touched]);
+    const counts = await rows<{ batch: string; good: number; rejected: number }>(
+      db,
+      "SELECT batch_id AS batch, good, rejected FROM tally_count WHERE batch_id = ANY($1::uuid[])",
+      [touched],
+    );
     return { counts, refused: refusedTallies };
   });
   register(finishBatch, async ({ db, person, params, body }) => {

@@ -20,7 +20,13 @@ export function bookRoutes(register: Register): void {
        WHERE b.state = 'finished' AND ($1::int IS NULL OR b.number < $1) ORDER BY b.number DESC LIMIT $2`,
       [query.cursor ?? null, query.limit + 1],
     );
-    const yields = await rows<{ pattern: string; patternName: string; batches: number; good: number; rejected: number }>(
+    const yields = await rows<{
+      pattern: string;
+      patternName: string;
+      batches: number;
+      good: number;
+      rejected: number;
+    }>(
       db,
       `SELECT p.id AS pattern, p.name AS "patternName", count(*)::int AS batches, sum(t.good)::int AS good, sum(t.rejected)::int AS rejected FROM batch b JOIN pattern p ON p.id = b.pattern_id JOIN tally_count t ON t.batch_id = b.id WHERE b.state = 'finished' GROUP BY 1, 2 ORDER BY 2`,
     );
@@ -28,7 +34,15 @@ export function bookRoutes(register: Register): void {
     const batches = page.slice(0, query.limit);
     return {
       batches,
-      yields: yields.map((y) => ({ ...y, rejectRate: (flyPrior.bad + y.rejected) / (flyPrior.good + flyPrior.bad + y.good + y.rejected), startsForTenDozen: startsFor(120, { good: flyPrior.good + y.good, bad: flyPrior.bad + y.rejected }, serviceLevel) })),
+      yields: yields.map((y) => ({
+        ...y,
+        rejectRate: (flyPrior.bad + y.rejected) / (flyPrior.good + flyPrior.bad + y.good + y.rejected),
+        startsForTenDozen: startsFor(
+          120,
+          { good: flyPrior.good + y.good, bad: flyPrior.bad + y.rejected },
+          serviceLevel,
+        ),
+      })),
       next: page.length > query.limit ? String(batches.at(-1)?.number ?? "") : null,
     };
   });

@@ -22,7 +22,14 @@ const ready = (db: EntityManager) =>
   );
 
 const openParcels = (db: EntityManager) =>
-  rows<{ id: string; number: number; customer: string; name: string; note: string; contents: NonNullable<Customers[number]["parcel"]>["contents"] }>(
+  rows<{
+    id: string;
+    number: number;
+    customer: string;
+    name: string;
+    note: string;
+    contents: NonNullable<Customers[number]["parcel"]>["contents"];
+  }>(
     db,
     `SELECT pa.id, pa.number, pa.customer_id AS customer, c.name, c.note, COALESCE(ct.contents, '[]') AS contents FROM parcel pa JOIN customer c ON c.id = pa.customer_id
      LEFT JOIN LATERAL (
@@ -46,17 +53,36 @@ async function boxOf(db: EntityManager): Promise<Customers> {
 
 /** Ready flies of a line go into the customer's open parcel; one is begun when there is none. */
 async function boxLine(db: EntityManager, person: { id: string }, line: string, flies: number): Promise<string> {
-  const l = await row<{ customer: string; name: string; orderId: string; order: number; pattern: string; size: string }>(
+  const l = await row<{
+    customer: string;
+    name: string;
+    orderId: string;
+    order: number;
+    pattern: string;
+    size: string;
+  }>(
     db,
     `SELECT c.id AS customer, c.name, o.id AS "orderId", o.number AS "order", p.name AS pattern, l.size FROM order_line l JOIN customer_order o ON o.id = l.order_id JOIN customer c ON c.id = o.customer_id JOIN pattern p ON p.id = l.pattern_id WHERE l.id = $1 FOR UPDATE OF l`,
     [line],
   );
   if (!l) throw notFound("order line");
-  const put = await rows<{ id: string; lot: string; place: number; quantity: number }>(db, "SELECT id, lot_id AS lot, place_id AS place, quantity FROM reservation WHERE order_line_id = $1 ORDER BY id", [line]);
+  const put = await rows<{ id: string; lot: string; place: number; quantity: number }>(
+    db,
+    "SELECT id, lot_id AS lot, place_id AS place, quantity FROM reservation WHERE order_line_id = $1 ORDER BY id",
+    [line],
+  );
   const there = put.reduce((sum, r) => sum + r.quantity, 0);
-  if (flies > there) throw refused(`${there} flies of ${l.pattern} ${l.size} are ready for order ${l.order}; ${flies} cannot be boxed.`);
-  await db.query("INSERT INTO parcel (customer_id) VALUES ($1) ON CONFLICT (customer_id) WHERE sent_at IS NULL DO NOTHING", [l.customer]);
-  const parcel = await row<{ id: string; number: number }>(db, "SELECT id, number FROM parcel WHERE customer_id = $1 AND sent_at IS NULL", [l.customer]);
+  if (flies > there)
+    throw refused(`${there} flies of ${l.pattern} ${l.size} are ready for order ${l.order}; ${flies} cannot be boxed.`);
+  await db.query(
+    "INSERT INTO parcel (customer_id) VALUES ($1) ON CONFLICT (customer_id) WHERE sent_at IS NULL DO NOTHING",
+    [l.customer],
+  );
+  const parcel = await row<{ id: string; number: number }>(
+    db,
+    "SELECT id, number FROM parcel WHERE customer_id = $1 AND sent_at IS NULL",
+    [l.customer],
+  );
   if (!parcel) throw conflict("The parcel was sent just now. Look again.");
   const customer = await placeId(db, "customer", `CU-${l.customer}`, l.name);
   let open = flies;
@@ -64,16 +90,41 @@ async function boxLine(db: EntityManager, person: { id: string }, line: string, 
     const taken = Math.min(open, r.quantity);
     if (taken === 0) break;
     await db.query("DELETE FROM reservation WHERE id = $1", [r.id]);
-    if (r.quantity > taken) await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [r.lot, r.place, r.quantity - taken, line]);
-    await move(db, person, { lot: r.lot, quantity: taken, from: r.place, to: customer, reason: "boxed", line, parcel: parcel.id });
+    if (r.quantity > taken)
+      await db.query("INSERT INTO reservation (lot_id, place_id, quantity, order_line_id) VALUES ($1, $2, $3, $4)", [
+        r.lot,
+        r.place,
+        r.quantity - taken,
+        line,
+      ]);
+    await move(db, person, {
+      lot: r.lot,
+      quantity: taken,
+      from: r.place,
+      to: customer,
+      reason: "boxed",
+      line,
+      parcel: parcel.id,
+    });
     open -= taken;
   }
-  await logEvent(db, person, "order", l.orderId, "boxed", `Boxed ${dozensText(flies)} ${l.pattern} ${l.size} into parcel ${parcel.number}`);
+  await logEvent(
+    db,
+    person,
+    "order",
+    l.orderId,
+    "boxed",
+    `Boxed ${dozensText(flies)} ${l.pattern} ${l.size} into parcel ${parcel.number}`,
+  );
   return parcel.id;
 }
 
 async function send(db: EntityManager, person: { id: string }, id: string): Promise<void> {
-  const parcel = await row<{ number: number; name: string }>(db, "SELECT pa.number, c.name FROM parcel pa JOIN customer c ON c.id = pa.customer_id WHERE pa.id = $1 AND pa.sent_at IS NULL FOR UPDATE OF pa", [id]);
+  const parcel = await row<{ number: number; name: string }>(
+    db,
+    "SELECT pa.number, c.name FROM parcel pa JOIN customer c ON c.id = pa.customer_id WHERE pa.id = $1 AND pa.sent_at IS NULL FOR UPDATE OF pa",
+    [id],
+  );
   if (!parcel) throw conflict("That parcel has been sent already.");
   await db.query("UPDATE parcel SET sent_at = now() WHERE id = $1", [id]);
   const orders = await rows<{ id: string; number: number; open: number }>(
@@ -83,8 +134,16 @@ async function send(db: EntityManager, person: { id: string }, id: string): Prom
     [id],
   );
   for (const o of orders) {
-    await logEvent(db, person, "order", o.id, "sent", `Sent parcel ${parcel.number} to ${parcel.name}${o.open > 0 ? `; ${dozensText(o.open)} of order ${o.number} still to come` : `; order ${o.number} is complete`}`);
-    if (o.open === 0) await db.query("UPDATE customer_order SET closed_at = now(), version = version + 1 WHERE id = $1", [o.id]);
+    await logEvent(
+      db,
+      person,
+      "order",
+      o.id,
+      "sent",
+      `Sent parcel ${parcel.number} to ${parcel.name}${o.open > 0 ? `; ${dozensText(o.open)} of order ${o.number} still to come` : `; order ${o.number} is complete`}`,
+    );
+    if (o.open === 0)
+      await db.query("UPDATE customer_order SET closed_at = now(), version = version + 1 WHERE id = $1", [o.id]);
   }
   await logEvent(db, person, "parcel", id, "sent", `Sent parcel ${parcel.number} to ${parcel.name}`);
 }

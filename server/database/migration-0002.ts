@@ -11,11 +11,20 @@ export class Second1700000000002 implements MigrationInterface {
 
   /** Alternates were material codes; they now carry what they change. */
   private async openAlternates(runner: QueryRunner): Promise<void> {
-    const versions = (await runner.query("SELECT pattern_id, version, recipe FROM pattern_version")) as { pattern_id: string; version: number; recipe: { components: { alternates?: (string | object)[] }[] } }[];
+    const versions = (await runner.query("SELECT pattern_id, version, recipe FROM pattern_version")) as {
+      pattern_id: string;
+      version: number;
+      recipe: { components: { alternates?: (string | object)[] }[] };
+    }[];
     for (const v of versions) {
       if (!v.recipe.components.some((c) => c.alternates?.some((a) => typeof a === "string"))) continue;
-      for (const c of v.recipe.components) if (c.alternates) c.alternates = c.alternates.map((a) => (typeof a === "string" ? { material: a } : a));
-      await runner.query("UPDATE pattern_version SET recipe = $3 WHERE pattern_id = $1 AND version = $2", [v.pattern_id, v.version, JSON.stringify(v.recipe)]);
+      for (const c of v.recipe.components)
+        if (c.alternates) c.alternates = c.alternates.map((a) => (typeof a === "string" ? { material: a } : a));
+      await runner.query("UPDATE pattern_version SET recipe = $3 WHERE pattern_id = $1 AND version = $2", [
+        v.pattern_id,
+        v.version,
+        JSON.stringify(v.recipe),
+      ]);
     }
   }
 

@@ -23,7 +23,12 @@ export async function openDatabase(url: string): Promise<DataSource> {
     migrations,
     migrationsTransactionMode: "each",
     poolSize: 12,
-    extra: { connectionTimeoutMillis: 3000, idleTimeoutMillis: 30_000, statement_timeout: 20_000, application_name: "kasten" },
+    extra: {
+      connectionTimeoutMillis: 3000,
+      idleTimeoutMillis: 30_000,
+      statement_timeout: 20_000,
+      application_name: "kasten",
+    },
   });
   await source.initialize();
   await source.runMigrations();
@@ -31,7 +36,15 @@ export async function openDatabase(url: string): Promise<DataSource> {
 }
 
 /** Rows of a query, typed by the caller who wrote the columns. */
-export const rows = async <T>(db: Pick<EntityManager, "query">, sql: string, parameters: unknown[] = []): Promise<T[]> => (await db.query(sql, parameters)) as T[];
+export const rows = async <T>(
+  db: Pick<EntityManager, "query">,
+  sql: string,
+  parameters: unknown[] = [],
+): Promise<T[]> => (await db.query(sql, parameters)) as T[];
 
 /** The one row of a query, or undefined. */
-export const row = async <T>(db: Pick<EntityManager, "query">, sql: string, parameters: unknown[] = []): Promise<T | undefined> => (await rows<T>(db, sql, parameters))[0];
+export const row = async <T>(
+  db: Pick<EntityManager, "query">,
+  sql: string,
+  parameters: unknown[] = [],
+): Promise<T | undefined> => (await rows<T>(db, sql, parameters))[0];

@@ -27,7 +27,8 @@ export const withRows = (world: World, id: string, measured: Row[]): World =>
     return [...by.values()];
   });
 
-export const withoutRow = (world: World, id: string, size: string): World => swapped(world, id, (rows) => rows.filter((r) => r.size !== size));
+export const withoutRow = (world: World, id: string, size: string): World =>
+  swapped(world, id, (rows) => rows.filter((r) => r.size !== size));
 
 /** What the open batches on this hook would need more or less of. */
 export async function effectOf(db: EntityManager, id: string, before: World, after: World): Promise<HookEffect> {
@@ -39,8 +40,17 @@ export async function effectOf(db: EntityManager, id: string, before: World, aft
   const batches = open.map((b) => {
     const [was, is] = [computeBatch(before, learned, b), computeBatch(after, learned, b)];
     return {
-      id: b.id, number: b.number, pattern: b.patternName, size: b.size, state: b.state, fault: is.fault ?? null,
-      changes: is.fault ? [] : differencesBetween(was.requirements, is.requirements).map(({ role, materialName, unit, before: x, after: y }) => ({ role, materialName, unit, before: x, after: y })),
+      id: b.id,
+      number: b.number,
+      pattern: b.patternName,
+      size: b.size,
+      state: b.state,
+      fault: is.fault ?? null,
+      changes: is.fault
+        ? []
+        : differencesBetween(was.requirements, is.requirements).map(
+            ({ role, materialName, unit, before: x, after: y }) => ({ role, materialName, unit, before: x, after: y }),
+          ),
     };
   });
   return { batches: batches.filter((b) => b.changes.length > 0 || b.fault !== null) };

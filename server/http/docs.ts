@@ -1,12 +1,18 @@
 import type { AnyEndpoint } from "@kasten/contract/http";
 
-const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[c] ?? c);
+const escape = (text: string): string =>
+  text.replace(/[&<>"]/g, (c) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[c] ?? c);
 
 /** The API as a page to read: every request with who may make it, by room. The full description is openapi.json. */
 export function docsPage(endpoints: AnyEndpoint[]): string {
   const rooms = [...new Set(endpoints.map((e) => e.room))];
   const table = (room: string) => {
-    const rows = endpoints.filter((e) => e.room === room).map((e) => `<tr><th scope="row"><code>${e.method.toUpperCase()} /api${escape(e.path)}</code></th><td>${escape(e.summary)}</td><td>${escape(e.permission)}</td></tr>`);
+    const rows = endpoints
+      .filter((e) => e.room === room)
+      .map(
+        (e) =>
+          `<tr><th scope="row"><code>${e.method.toUpperCase()} /api${escape(e.path)}</code></th><td>${escape(e.summary)}</td><td>${escape(e.permission)}</td></tr>`,
+      );
     return `<h2>${escape(room)}</h2><table><thead><tr><th scope="col">Request</th><th scope="col">What it does</th><th scope="col">Permission</th></tr></thead><tbody>${rows.join("")}</tbody></table>`;
   };
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Kasten API</title><link rel="stylesheet" href="/api/docs.css"></head><body><main>

@@ -51,7 +51,12 @@ export class Live {
 
   /** Keeps a page's stream open; a comment now and then keeps proxies from closing it. */
   stream(request: Request, response: Response): void {
-    response.writeHead(200, { "Content-Type": "text/event-stream", "Cache-Control": "no-store", Connection: "keep-alive", "X-Accel-Buffering": "no" });
+    response.writeHead(200, {
+      "Content-Type": "text/event-stream",
+      "Cache-Control": "no-store",
+      Connection: "keep-alive",
+      "X-Accel-Buffering": "no",
+    });
     response.write(`retry: 1000\nevent: ${this.client ? "hello" : "away"}\ndata: {}\n\n`);
     this.pages.add(response);
     const beat = setInterval(() => response.write(": still here\n\n"), 20_000);

@@ -5,8 +5,19 @@ import { rows } from "../database/source";
 export type Subject = "order" | "batch" | "stock" | "pattern" | "hook" | "person" | "parcel" | "customer";
 
 /** Writes who did what into the log, in the same transaction; every open page hears of it. */
-export async function logEvent(db: EntityManager, person: { id: string }, subject: Subject, subjectId: string, kind: string, sentence: string, at: Date = new Date()): Promise<void> {
-  await db.query("INSERT INTO event (at, person_id, subject, subject_id, kind, sentence) VALUES ($1, $2, $3, $4, $5, $6)", [at, person.id, subject, subjectId, kind, sentence]);
+export async function logEvent(
+  db: EntityManager,
+  person: { id: string },
+  subject: Subject,
+  subjectId: string,
+  kind: string,
+  sentence: string,
+  at: Date = new Date(),
+): Promise<void> {
+  await db.query(
+    "INSERT INTO event (at, person_id, subject, subject_id, kind, sentence) VALUES ($1, $2, $3, $4, $5, $6)",
+    [at, person.id, subject, subjectId, kind, sentence],
+  );
 }
 
 /** The history of one thing, newest first. */

@@ -19,7 +19,8 @@ export async function loadFolder(db: EntityManager, folder: string, now: Date): 
   await importHooks(db, text("hook-models.csv"), text("hook-sizes.csv"));
   await importMaterials(db, text("materials.csv"));
   await importLots(db, owner, text("lots.csv"), now);
-  for (const file of readdirSync(join(folder, "patterns")).sort()) if (file.endsWith(".json")) await importPattern(db, owner, json(join("patterns", file)));
+  for (const file of readdirSync(join(folder, "patterns")).sort())
+    if (file.endsWith(".json")) await importPattern(db, owner, json(join("patterns", file)));
   await importCustomers(db, text("customers.csv"));
   await importHistory(db, text("history.csv"), now);
   await importOrders(db, shop, text("orders.csv"), now);

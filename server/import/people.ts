@@ -8,35 +8,63 @@ import { writeSetting } from "../patterns";
 import { insertPerson } from "../team";
 import { readCsv } from "./csv";
 
-const settingsFile = settingsSchema.partial().extend({ seasons: z.array(z.object({ name: z.string(), in_days: z.number() })), demo: z.boolean().default(false) });
+const settingsFile = settingsSchema
+  .partial()
+  .extend({ seasons: z.array(z.object({ name: z.string(), in_days: z.number() })), demo: z.boolean().default(false) });
 
 export async function importSettings(db: EntityManager, json: unknown, now: Date): Promise<void> {
   const { demo, seasons, ...rest } = settingsFile.parse(json);
-  await writeSetting(db, "shop", { ...rest, seasons: seasons.map((s) => ({ name: s.name, date: format(addDays(now, s.in_days), "yyyy-MM-dd") })) });
+  await writeSetting(db, "shop", {
+    ...rest,
+    seasons: seasons.map((s) => ({ name: s.name, date: format(addDays(now, s.in_days), "yyyy-MM-dd") })),
+  });
   if (demo) await writeSetting(db, "demo", true);
 }
 
 const personFile = z.array(
   z.object({
-    login: z.string(), name: z.string(), role: z.enum(roles), skills: z.array(z.string()), hours: hoursSchema, pace: z.number(), handed: z.enum(["left", "right"]),
-    numberWords: z.record(z.string(), z.number()).default({}), methods: z.record(z.string(), z.string()).default({}),
+    login: z.string(),
+    name: z.string(),
+    role: z.enum(roles),
+    skills: z.array(z.string()),
+    hours: hoursSchema,
+    pace: z.number(),
+    handed: z.enum(["left", "right"]),
+    numberWords: z.record(z.string(), z.number()).default({}),
+    methods: z.record(z.string(), z.string()).default({}),
   }),
 );
 
 /** People without a password in the file get one that nobody knows: a demo signs them in by a button. */
 export async function importPeople(db: EntityManager, json: unknown): Promise<{ id: string; role: string }[]> {
   const people = [];
-  for (const p of personFile.parse(json)) people.push(await insertPerson(db, { ...p, password: randomBytes(24).toString("base64url") }));
+  for (const p of personFile.parse(json))
+    people.push(await insertPerson(db, { ...p, password: randomBytes(24).toString("base64url") }));
   return people;
 }
 
 const customerRow = z.object({
-  id: z.string(), name: z.string(), kind: z.string(), rank: z.coerce.number().int(), policy: customerSchema.shape.policy, no_lead: z.enum(["0", "1"]).default("0"), barbless_only: z.enum(["0", "1"]).default("0"), forbidden_species: z.string().default(""), note: z.string().default(""),
+  id: z.string(),
+  name: z.string(),
+  kind: z.string(),
+  rank: z.coerce.number().int(),
+  policy: customerSchema.shape.policy,
+  no_lead: z.enum(["0", "1"]).default("0"),
+  barbless_only: z.enum(["0", "1"]).default("0"),
+  forbidden_species: z.string().default(""),
+  note: z.string().default(""),
 });
 
 export async function importCustomers(db: EntityManager, text: string): Promise<void> {
   for (const c of readCsv("customers.csv", text, customerRow)) {
-    const destination = { noLead: c.no_lead === "1", barblessOnly: c.barbless_only === "1", forbiddenSpecies: c.forbidden_species.split(";").filter(Boolean) };
-    await db.query("INSERT INTO customer (id, name, kind, rank, policy, destination, note) VALUES ($1, $2, $3, $4, $5, $6, $7)", [c.id, c.name, c.kind, c.rank, c.policy, JSON.stringify(destination), c.note]);
+    const destination = {
+      noLead: c.no_lead === "1",
+      barblessOnly: c.barbless_only === "1",
+      forbiddenSpecies: c.forbidden_species.split(";").filter(Boolean),
+    };
+    await db.query(
+      "INSERT INTO customer (id, name, kind, rank, policy, destination, note) VALUES ($1, $2, $3, $4, $5, $6, $7)",
+      [c.id, c.name, c.kind, c.rank, c.policy, JSON.stringify(destination), c.note],
+    );
   }
 }

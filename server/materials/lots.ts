@@ -11,7 +11,9 @@ export interface StockedLot extends LotInDrawer {
 
 /** Every lot that is in a drawer, by material. */
 export async function lotsInDrawers(db: EntityManager): Promise<Map<string, StockedLot[]>> {
-  const lots = await rows<Omit<StockedLot, "barb" | "side"> & { from: number | null; to: number | null; side: "left" | "right" | null }>(
+  const lots = await rows<
+    Omit<StockedLot, "barb" | "side"> & { from: number | null; to: number | null; side: "left" | "right" | null }
+  >(
     db,
     `SELECT l.id AS lot, l.material_code AS material, l.code, b.place_id AS place, p.code AS drawer, b.quantity, b.quantity - b.reserved AS free, l.dye_lot AS "dyeLot", l.side,
        l.barb_from_um AS "from", l.barb_to_um AS "to", l.received_at::text AS "receivedAt", l.remnant
@@ -19,7 +21,11 @@ export async function lotsInDrawers(db: EntityManager): Promise<Map<string, Stoc
   );
   const byMaterial = new Map<string, StockedLot[]>();
   for (const { from, to, side, ...lot } of lots) {
-    const whole: StockedLot = { ...lot, side: side ?? undefined, barb: from !== null && to !== null ? [from / 1000, to / 1000] : undefined };
+    const whole: StockedLot = {
+      ...lot,
+      side: side ?? undefined,
+      barb: from !== null && to !== null ? [from / 1000, to / 1000] : undefined,
+    };
     byMaterial.set(lot.material, [...(byMaterial.get(lot.material) ?? []), whole]);
   }
   return byMaterial;
@@ -46,7 +52,10 @@ export const reservedRows = (db: EntityManager, batch?: string): Promise<Reserve
   );
 
 /** What has been pulled into kits, by batch and key. */
-export const pulledRows = (db: EntityManager, batch?: string): Promise<{ batch: string; key: string; quantity: number }[]> =>
+export const pulledRows = (
+  db: EntityManager,
+  batch?: string,
+): Promise<{ batch: string; key: string; quantity: number }[]> =>
   rows(
     db,
     `SELECT m.batch_id AS batch, m.batch_key AS key, sum(CASE WHEN t.kind = 'kit' THEN m.quantity ELSE -m.quantity END)::bigint AS quantity
@@ -56,10 +65,18 @@ export const pulledRows = (db: EntityManager, batch?: string): Promise<{ batch: 
   );
 
 /** Lots for what is still missing of a requirement. */
-export function allocateFor(r: Requirement, missing: number, mixLots: boolean, lots: Map<string, StockedLot[]>): Allocation {
+export function allocateFor(
+  r: Requirement,
+  missing: number,
+  mixLots: boolean,
+  lots: Map<string, StockedLot[]>,
+): Allocation {
   return allocate({ quantity: missing, side: r.side, barb: r.barb, mixLots }, lots.get(r.material) ?? []);
 }
 
 /** Free stock that could serve a requirement: right side, right class. */
 export const freeFor = (r: Requirement, lots: Map<string, StockedLot[]>): number =>
-  eligibleLots({ quantity: 1, side: r.side, barb: r.barb, mixLots: true }, lots.get(r.material) ?? []).reduce((sum, l) => sum + l.free, 0);
+  eligibleLots({ quantity: 1, side: r.side, barb: r.barb, mixLots: true }, lots.get(r.material) ?? []).reduce(
+    (sum, l) => sum + l.free,
+    0,
+  );

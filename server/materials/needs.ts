@@ -22,9 +22,19 @@ export async function readRoom(db: EntityManager): Promise<Room> {
   const learned = await readLearned(db);
   const open = await openBatches(db);
   const held = new Map<string, number>();
-  for (const r of [...(await reservedRows(db)), ...(await pulledRows(db))]) held.set(`${r.batch}|${r.key}`, (held.get(`${r.batch}|${r.key}`) ?? 0) + r.quantity);
-  const batches = open.map((b) => computeBatch(world, learned, b)).sort((a, b) => a.batch.due.localeCompare(b.batch.due) || a.batch.number - b.batch.number);
-  return { world, today: todayIn(world.settings.timeZone), batches, lots: await lotsInDrawers(db), sources: await sourcesByMaterial(db), held };
+  for (const r of [...(await reservedRows(db)), ...(await pulledRows(db))])
+    held.set(`${r.batch}|${r.key}`, (held.get(`${r.batch}|${r.key}`) ?? 0) + r.quantity);
+  const batches = open
+    .map((b) => computeBatch(world, learned, b))
+    .sort((a, b) => a.batch.due.localeCompare(b.batch.due) || a.batch.number - b.batch.number);
+  return {
+    world,
+    today: todayIn(world.settings.timeZone),
+    batches,
+    lots: await lotsInDrawers(db),
+    sources: await sourcesByMaterial(db),
+    held,
+  };
 }
 
 /** Shortages of one batch, as they stand when earlier batches take first. */
@@ -54,24 +64,65 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
       need.need += r.issue;
       need.reserved += held;
       need.short += plan.short;
-      need.batches.push({ id: batch.id, number: batch.number, pattern: `${batch.patternName} ${batch.size}`, issue: r.issue, reserved: held, due: batch.due });
+      need.batches.push({
+        id: batch.id,
+        number: batch.number,
+        pattern: `${batch.patternName} ${batch.size}`,
+        issue: r.issue,
+        reserved: held,
+        due: batch.due,
+      });
       if (plan.short > 0) {
         const isBlend = room.world.materials.get(r.material)?.blend !== undefined;
-        shortages.push({ batch: batch.id, material: r.material, short: plan.short, arrives: isBlend ? room.today : (proposalFor(plan.short, room.sources.get(r.material), room.today)?.arrives ?? null) });
+        shortages.push({
+          batch: batch.id,
+          material: r.material,
+          short: plan.short,
+          arrives: isBlend
+            ? room.today
+            : (proposalFor(plan.short, room.sources.get(r.material), room.today)?.arrives ?? null),
+        });
       }
     }
-  for (const need of needs.values()) need.proposal = need.milled ? null : proposalFor(need.short, room.sources.get(need.material), room.today);
-  return { needs: [...needs.values()].sort((a, b) => Number(b.short > 0) - Number(a.short > 0) || a.drawer.localeCompare(b.drawer) || a.material.localeCompare(b.material)), shortages };
+  for (const need of needs.values())
+    need.proposal = need.milled ? null : proposalFor(need.short, room.sources.get(need.material), room.today);
+  return {
+    needs: [...needs.values()].sort(
+      (a, b) =>
+        Number(b.short > 0) - Number(a.short > 0) ||
+        a.drawer.localeCompare(b.drawer) ||
+        a.material.localeCompare(b.material),
+    ),
+    shortages,
+  };
 }
 
-function needOf(needs: Map<string, Need>, room: Room, code: string, name: string, unit: Need["unit"], side: string | null): Need {
+function needOf(
+  needs: Map<string, Need>,
+  room: Room,
+  code: string,
+  name: string,
+  unit: Need["unit"],
+  side: string | null,
+): Need {
   const key = `${code}|${side ?? ""}`;
   const known = needs.get(key);
   if (known) return known;
   const lots = (room.lots.get(code) ?? []).filter((l) => !side || l.side === side);
   const fresh: Need = {
-    material: code, materialName: name, colour: room.world.materials.get(code)?.colour ?? null, unit, side, drawer: lots[0]?.drawer ?? "",
-    need: 0, inDrawers: lots.reduce((sum, l) => sum + l.quantity, 0), reserved: 0, short: 0, batches: [], milled: room.world.materials.get(code)?.blend !== undefined, proposal: null,
+    material: code,
+    materialName: name,
+    colour: room.world.materials.get(code)?.colour ?? null,
+    unit,
+    side,
+    drawer: lots[0]?.drawer ?? "",
+    need: 0,
+    inDrawers: lots.reduce((sum, l) => sum + l.quantity, 0),
+    reserved: 0,
+    short: 0,
+    batches: [],
+    milled: room.world.materials.get(code)?.blend !== undefined,
+    proposal: null,
   };
   needs.set(key, fresh);
   return fresh;

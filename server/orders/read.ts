@@ -17,15 +17,29 @@ const select = `
     to_char(o.created_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS "createdAt", pe.name AS "createdBy", o.closed_at AS "closedAt", COALESCE(ln.lines, '[]') AS lines
   FROM customer_order o JOIN customer c ON c.id = o.customer_id JOIN person pe ON pe.id = o.created_by LEFT JOIN LATERAL (${lines}) ln ON true`;
 
-export const orderById = async (db: EntityManager, id: string): Promise<Order | undefined> => (await rows<Order>(db, `${select} WHERE o.id = $1`, [id]))[0];
+export const orderById = async (db: EntityManager, id: string): Promise<Order | undefined> =>
+  (await rows<Order>(db, `${select} WHERE o.id = $1`, [id]))[0];
 
 /** One page of orders: open ones by due date, closed ones newest first. */
-export async function orderPage(db: EntityManager, state: "open" | "closed", cursor: string | undefined, limit: number): Promise<{ orders: Order[]; next: string | null }> {
+export async function orderPage(
+  db: EntityManager,
+  state: "open" | "closed",
+  cursor: string | undefined,
+  limit: number,
+): Promise<{ orders: Order[]; next: string | null }> {
   const [day, number] = cursor?.split("_") ?? [];
   const page =
     state === "open"
-      ? await rows<Order>(db, `${select} WHERE o.closed_at IS NULL AND ($1::date IS NULL OR (o.due, o.number) > ($1::date, $2::int)) ORDER BY o.due, o.number LIMIT $3`, [day ?? null, number ?? null, limit + 1])
-      : await rows<Order>(db, `${select} WHERE o.closed_at IS NOT NULL AND ($1::int IS NULL OR o.number < $1) ORDER BY o.number DESC LIMIT $2`, [number ?? null, limit + 1]);
+      ? await rows<Order>(
+          db,
+          `${select} WHERE o.closed_at IS NULL AND ($1::date IS NULL OR (o.due, o.number) > ($1::date, $2::int)) ORDER BY o.due, o.number LIMIT $3`,
+          [day ?? null, number ?? null, limit + 1],
+        )
+      : await rows<Order>(
+          db,
+          `${select} WHERE o.closed_at IS NOT NULL AND ($1::int IS NULL OR o.number < $1) ORDER BY o.number DESC LIMIT $2`,
+          [number ?? null, limit + 1],
+        );
   const orders = page.slice(0, limit);
   const last = orders[orders.length - 1];
   return { orders, next: page.length > limit && last ? `${last.due}_${last.number}` : null };

@@ -22,8 +22,16 @@ export async function bookOf(db: EntityManager, ids: string[]): Promise<PatternB
   const codes = new Set(chosen.flatMap((p) => codesOf(p.recipe)));
   for (const code of [...codes]) addParts(code, world, codes);
   return {
-    format: "kasten-patterns", version: PATTERN_FORMAT,
-    patterns: chosen.map((p): PatternFile => ({ id: p.id, name: p.name, style: p.style, ...(p.origin && { origin: p.origin }), ...(p.species && { species: p.species }), recipe: p.recipe as PatternFile["recipe"] })),
+    format: "kasten-patterns",
+    version: PATTERN_FORMAT,
+    patterns: chosen.map((p): PatternFile => ({
+      id: p.id,
+      name: p.name,
+      style: p.style,
+      ...(p.origin && { origin: p.origin }),
+      ...(p.species && { species: p.species }),
+      recipe: p.recipe as PatternFile["recipe"],
+    })),
     materials: [...codes].sort().flatMap((code) => world.materials.get(code) ?? []),
   };
 }
@@ -43,18 +51,30 @@ interface Wrong {
 
 /** What is wrong with a file beyond its shape: blends that turn in circles, one id twice, hooks that nobody knows. */
 function wrongIn(book: PatternBook, world: World): Wrong[] {
-  const cabinet = new Map<string, Material>([...world.materials, ...(book.materials ?? []).map((m): [string, Material] => [m.code, m])]);
+  const cabinet = new Map<string, Material>([
+    ...world.materials,
+    ...(book.materials ?? []).map((m): [string, Material] => [m.code, m]),
+  ]);
   const wrong: Wrong[] = [];
   const seen = new Set<string>();
   book.patterns.forEach((p, i) => {
     if (seen.has(p.id)) wrong.push({ path: `patterns.${i}.id`, detail: `“${p.id}” stands twice in the file.` });
     seen.add(p.id);
-    if (p.recipe.hookModel && !world.hooks.has(p.recipe.hookModel)) wrong.push({ path: `patterns.${i}.recipe.hookModel`, detail: `No hook model “${p.recipe.hookModel}” is here. Add it under Hooks first.` });
+    if (p.recipe.hookModel && !world.hooks.has(p.recipe.hookModel))
+      wrong.push({
+        path: `patterns.${i}.recipe.hookModel`,
+        detail: `No hook model “${p.recipe.hookModel}” is here. Add it under Hooks first.`,
+      });
     for (const { path, code } of materialsNamedIn(p.recipe))
-      if (!cabinet.has(code)) wrong.push({ path: `patterns.${i}.recipe.${path}`, detail: `The material “${code}” is neither in the file nor in the cabinet.` });
+      if (!cabinet.has(code))
+        wrong.push({
+          path: `patterns.${i}.recipe.${path}`,
+          detail: `The material “${code}” is neither in the file nor in the cabinet.`,
+        });
     const steps = new Set<string>();
     p.recipe.steps.forEach((s, j) => {
-      if (steps.has(s.id)) wrong.push({ path: `patterns.${i}.recipe.steps.${j}.id`, detail: `“${s.id}” names two steps.` });
+      if (steps.has(s.id))
+        wrong.push({ path: `patterns.${i}.recipe.steps.${j}.id`, detail: `“${s.id}” names two steps.` });
       steps.add(s.id);
     });
   });
@@ -79,8 +99,10 @@ async function addMaterials(db: EntityManager, book: PatternBook, world: World):
 
 /** Every material that a recipe names, with where it names it: its parts, what may take their place, and what colours and forms swap. */
 function materialsNamedIn(recipe: Pick<Recipe, "components" | "variants" | "forms">): { path: string; code: string }[] {
-  const bySize = (path: string, list: { value: string }[]) => list.map((m, k) => ({ path: `${path}.${k}.value`, code: m.value }));
-  const swaps = (path: string, of: Record<string, { value: string }[]> | undefined) => Object.entries(of ?? {}).flatMap(([id, list]) => bySize(`${path}.swaps.${id}`, list));
+  const bySize = (path: string, list: { value: string }[]) =>
+    list.map((m, k) => ({ path: `${path}.${k}.value`, code: m.value }));
+  const swaps = (path: string, of: Record<string, { value: string }[]> | undefined) =>
+    Object.entries(of ?? {}).flatMap(([id, list]) => bySize(`${path}.swaps.${id}`, list));
   return [
     ...recipe.components.flatMap((c, j) => [
       ...bySize(`components.${j}.material`, c.material),
@@ -93,13 +115,33 @@ function materialsNamedIn(recipe: Pick<Recipe, "components" | "variants" | "form
 }
 
 /** Take in a file: every pattern, or none. A pattern that is here already gets a new version, unless nothing differs. */
-export async function takeIn(db: EntityManager, person: Who, book: PatternBook): Promise<{ added: string[]; renewed: string[]; same: string[]; materials: string[] }> {
+export async function takeIn(
+  db: EntityManager,
+  person: Who,
+  book: PatternBook,
+): Promise<{ added: string[]; renewed: string[]; same: string[]; materials: string[] }> {
   const world = await readWorld(db);
   const wrong = wrongIn(book, world);
-  if (wrong.length > 0) throw new Problem(422, "import-refused", "Nothing was imported", wrong.map((w) => w.detail).slice(0, 5).join(" "), { errors: wrong });
+  if (wrong.length > 0)
+    throw new Problem(
+      422,
+      "import-refused",
+      "Nothing was imported",
+      wrong
+        .map((w) => w.detail)
+        .slice(0, 5)
+        .join(" "),
+      { errors: wrong },
+    );
   const materials = await addMaterials(db, book, world);
   const result: { added: string[]; renewed: string[]; same: string[] } = { added: [], renewed: [], same: [] };
-  const versions = new Map((await rows<{ id: string; version: number }>(db, "SELECT id, version FROM pattern WHERE id = ANY($1)", [book.patterns.map((p) => p.id)])).map((r) => [r.id, r.version]));
+  const versions = new Map(
+    (
+      await rows<{ id: string; version: number }>(db, "SELECT id, version FROM pattern WHERE id = ANY($1)", [
+        book.patterns.map((p) => p.id),
+      ])
+    ).map((r) => [r.id, r.version]),
+  );
   for (const pattern of book.patterns) {
     const here = world.patterns.get(pattern.id);
     if (here && isSame(here, pattern)) result.same.push(pattern.name);
@@ -112,4 +154,8 @@ export async function takeIn(db: EntityManager, person: Who, book: PatternBook):
 }
 
 const isSame = (here: World["patterns"] extends Map<string, infer P> ? P : never, file: PatternFile): boolean =>
-  here.name === file.name && here.style === file.style && here.origin === (file.origin ?? "") && here.species === (file.species ?? "") && sameContent(here.recipe, file.recipe);
+  here.name === file.name &&
+  here.style === file.style &&
+  here.origin === (file.origin ?? "") &&
+  here.species === (file.species ?? "") &&
+  sameContent(here.recipe, file.recipe);

@@ -19,7 +19,10 @@ const keptBy = (db: EntityManager): Map<RecipeKey, Recipe> => {
 };
 
 /** The recipes of these versions; a version that is not there is left out. */
-export async function recipesOf(db: EntityManager, wanted: { id: string; version: number }[]): Promise<Map<RecipeKey, Recipe>> {
+export async function recipesOf(
+  db: EntityManager,
+  wanted: { id: string; version: number }[],
+): Promise<Map<RecipeKey, Recipe>> {
   const known = keptBy(db);
   const missing = wanted.filter((w) => !known.has(recipeKey(w.id, w.version)));
   const found = new Map<RecipeKey, Recipe>();

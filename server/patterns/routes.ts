@@ -1,4 +1,13 @@
-import { catalogue, exportPatterns, importPatterns, patternVersions, readRecipes, saveMaterial, savePattern, type RecipeData } from "@kasten/contract/patterns";
+import {
+  catalogue,
+  exportPatterns,
+  importPatterns,
+  patternVersions,
+  readRecipes,
+  saveMaterial,
+  savePattern,
+  type RecipeData,
+} from "@kasten/contract/patterns";
 import type { Register } from "../http/handle";
 import { bookOf, takeIn } from "./book";
 import { keepMaterial } from "./materials";
@@ -27,16 +36,23 @@ export function patternRoutes(register: Register): void {
   });
   register(readRecipes, async ({ db, query }) => {
     const asked = query.of.map(parseKey);
-    const current = await currentVersions(db, asked.map((a) => a.id));
+    const current = await currentVersions(
+      db,
+      asked.map((a) => a.id),
+    );
     const wanted = asked.flatMap((a) => {
       const newest = current.get(a.id);
-      return newest === undefined ? [] : [{ id: a.id, version: a.version !== undefined && Number.isInteger(a.version) ? a.version : newest, newest }];
+      return newest === undefined
+        ? []
+        : [{ id: a.id, version: a.version !== undefined && Number.isInteger(a.version) ? a.version : newest, newest }];
     });
     const recipes = await recipesOf(db, wanted);
     return {
       recipes: wanted.flatMap((w) => {
         const recipe = recipes.get(recipeKey(w.id, w.version));
-        return recipe ? [{ id: w.id, version: w.version, current: w.version === w.newest, recipe: recipe as RecipeData }] : [];
+        return recipe
+          ? [{ id: w.id, version: w.version, current: w.version === w.newest, recipe: recipe as RecipeData }]
+          : [];
       }),
     };
   });

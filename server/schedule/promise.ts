@@ -21,8 +21,27 @@ const reasons: Record<Promised["holds"], string> = {
 
 /** A batch that is not there yet, for what the shelf does not cover. */
 const imagined = (line: Line, flies: number, version: number): OpenBatch => ({
-  id: "new", number: 0, pattern: line.pattern, patternName: "", patternVersion: version, variant: line.variant, form: line.form, size: line.size, state: "planned", held: false, mode: "fly by fly",
-  buy: [], methods: {}, leave: [], use: {}, mixLots: false, storedStarts: null, kitId: null, version: 0, good: 0, rejected: 0,
+  id: "new",
+  number: 0,
+  pattern: line.pattern,
+  patternName: "",
+  patternVersion: version,
+  variant: line.variant,
+  form: line.form,
+  size: line.size,
+  state: "planned",
+  held: false,
+  mode: "fly by fly",
+  buy: [],
+  methods: {},
+  leave: [],
+  use: {},
+  mixLots: false,
+  storedStarts: null,
+  kitId: null,
+  version: 0,
+  good: 0,
+  rejected: 0,
   claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies }],
 });
 
@@ -45,15 +64,37 @@ export async function promiseLines(db: EntityManager, lines: Line[]): Promise<Pr
     const key = `${line.pattern}|${line.variant}|${line.form}|${line.size}`;
     const fromShelf = Math.min(line.flies, shelf.get(key) ?? 0);
     shelf.set(key, (shelf.get(key) ?? 0) - fromShelf);
-    if (fromShelf === line.flies) return { ...line, day: planning.room.today, holds: "shelf" as const, sentence: "It is on the shelf." };
+    if (fromShelf === line.flies)
+      return { ...line, day: planning.room.today, holds: "shelf" as const, sentence: "It is on the shelf." };
     const pattern = planning.room.world.patterns.get(line.pattern);
-    if (!pattern || pattern.missing.length > 0) return { ...line, day: null, holds: "nothing" as const, sentence: "The pattern is not complete enough to be promised." };
-    const computed = computeBatch(planning.room.world, learned, imagined(line, line.flies - fromShelf, pattern.version));
+    if (!pattern || pattern.missing.length > 0)
+      return {
+        ...line,
+        day: null,
+        holds: "nothing" as const,
+        sentence: "The pattern is not complete enough to be promised.",
+      };
+    const computed = computeBatch(
+      planning.room.world,
+      learned,
+      imagined(line, line.flies - fromShelf, pattern.version),
+    );
     if (computed.fault) return { ...line, day: null, holds: "nothing" as const, sentence: computed.fault };
     const arrives = materialDay(planning, computed.requirements, left);
     const batch = plannable(computed, planning.frame, arrives ? planning.frame.minuteOf(arrives) : 0, new Set(), 3);
-    const result = promise(planning.problem, plan, jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, planning.planners), planning.frame.now);
-    if (result.at === undefined) return { ...line, day: null, holds: result.holds, sentence: `No day within ${HORIZON_DAYS} days: ${reasons[result.holds]}.` };
+    const result = promise(
+      planning.problem,
+      plan,
+      jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, planning.planners),
+      planning.frame.now,
+    );
+    if (result.at === undefined)
+      return {
+        ...line,
+        day: null,
+        holds: result.holds,
+        sentence: `No day within ${HORIZON_DAYS} days: ${reasons[result.holds]}.`,
+      };
     const day = planning.frame.dayOf(result.at - 1);
     return { ...line, day, holds: result.holds, sentence: `${day} at the earliest: ${reasons[result.holds]}.` };
   });
@@ -66,15 +107,23 @@ function leftAfter(planning: Planning) {
     for (const r of requirements) {
       const missing = Math.max(0, r.issue - (planning.room.held.get(`${batch.id}|${r.key}`) ?? 0));
       const list = lots.get(r.material) ?? [];
-      for (const t of allocate({ quantity: missing, side: r.side, barb: r.barb, mixLots: batch.mixLots }, list).take) for (const l of list) if (l.lot === t.lot && l.place === t.place) l.free -= t.quantity;
+      for (const t of allocate({ quantity: missing, side: r.side, barb: r.barb, mixLots: batch.mixLots }, list).take)
+        for (const l of list) if (l.lot === t.lot && l.place === t.place) l.free -= t.quantity;
     }
   return lots;
 }
 
 /** The day on which the last of the materials is here, when something must be ordered. */
-function materialDay(planning: Planning, requirements: ReturnType<typeof computeBatch>["requirements"], left: Planning["room"]["lots"]): string | undefined {
+function materialDay(
+  planning: Planning,
+  requirements: ReturnType<typeof computeBatch>["requirements"],
+  left: Planning["room"]["lots"],
+): string | undefined {
   const days = requirements.flatMap((r) => {
-    const { short } = allocate({ quantity: r.issue, side: r.side, barb: r.barb, mixLots: false }, left.get(r.material) ?? []);
+    const { short } = allocate(
+      { quantity: r.issue, side: r.side, barb: r.barb, mixLots: false },
+      left.get(r.material) ?? [],
+    );
     if (short === 0 || planning.room.world.materials.get(r.material)?.blend) return [];
     return [proposalFor(short, planning.room.sources.get(r.material), planning.room.today)?.arrives ?? "9999-12-31"];
   });

@@ -22,7 +22,12 @@ const startSession = (request: Request, person: string): Promise<void> =>
 
 async function whoAmI(db: EntityManager, id: string | undefined) {
   const demo = await isDemo(db);
-  const people = demo ? await rows<{ id: string; name: string; role: "owner"; skills: string[] }>(db, "SELECT id, name, role, skills FROM person ORDER BY role, name") : [];
+  const people = demo
+    ? await rows<{ id: string; name: string; role: "owner"; skills: string[] }>(
+        db,
+        "SELECT id, name, role, skills FROM person ORDER BY role, name",
+      )
+    : [];
   const anyone = await row<{ n: number }>(db, "SELECT count(*)::int AS n FROM person");
   return { person: (id && (await personById(db, id))) || null, demo: people, isNew: anyone?.n === 0 };
 }
@@ -30,32 +35,67 @@ async function whoAmI(db: EntityManager, id: string | undefined) {
 /** Printed when an empty installation starts; without it nobody can make themselves its owner. */
 export const setUpCode = randomBytes(9).toString("base64url");
 
-const sameCode = (given: string): boolean => given.length === setUpCode.length && timingSafeEqual(Buffer.from(given), Buffer.from(setUpCode));
+const sameCode = (given: string): boolean =>
+  given.length === setUpCode.length && timingSafeEqual(Buffer.from(given), Buffer.from(setUpCode));
 
 export function teamRoutes(register: Register): void {
   register(me, ({ db, person }) => whoAmI(db, person.id));
   register(signIn, async ({ db, body, request }) => {
     const id = await personByPassword(db, body.login, body.password);
-    if (!id) throw new Problem(401, "wrong-password", "Not signed in", "That name and password do not belong together. Try again, or ask the owner.");
+    if (!id)
+      throw new Problem(
+        401,
+        "wrong-password",
+        "Not signed in",
+        "That name and password do not belong together. Try again, or ask the owner.",
+      );
     await startSession(request, id);
     return whoAmI(db, id);
   });
   register(signInDemo, async ({ db, body, request }) => {
-    if (!(await isDemo(db))) throw new Problem(403, "not-a-demo", "Not allowed", "Only a demo installation signs people in without a password.");
+    if (!(await isDemo(db)))
+      throw new Problem(
+        403,
+        "not-a-demo",
+        "Not allowed",
+        "Only a demo installation signs people in without a password.",
+      );
     const person = await personById(db, body.person);
     if (!person) throw notFound("person");
     await startSession(request, person.id);
     return whoAmI(db, person.id);
   });
   register(signOut, async ({ request }) => {
-    await new Promise<void>((resolve, reject) => request.session.destroy((error: Error | undefined) => (error ? reject(error) : resolve())));
+    await new Promise<void>((resolve, reject) =>
+      request.session.destroy((error: Error | undefined) => (error ? reject(error) : resolve())),
+    );
     return { ok: true as const };
   });
   register(setUp, async ({ db, body, request }) => {
     const { isNew } = await whoAmI(db, undefined);
-    if (!isNew) throw new Problem(403, "not-new", "Not allowed", "This installation has its owner already. Ask them for an account.");
-    if (!sameCode(body.code)) throw new Problem(403, "wrong-code", "Not allowed", "That is not the code which the server printed when it started.");
-    const owner = await insertPerson(db, { ...body, role: "owner", skills: [], hours: [], pace: 1, handed: "right", numberWords: {} });
+    if (!isNew)
+      throw new Problem(
+        403,
+        "not-new",
+        "Not allowed",
+        "This installation has its owner already. Ask them for an account.",
+      );
+    if (!sameCode(body.code))
+      throw new Problem(
+        403,
+        "wrong-code",
+        "Not allowed",
+        "That is not the code which the server printed when it started.",
+      );
+    const owner = await insertPerson(db, {
+      ...body,
+      role: "owner",
+      skills: [],
+      hours: [],
+      pace: 1,
+      handed: "right",
+      numberWords: {},
+    });
     await startSession(request, owner.id);
     return whoAmI(db, owner.id);
   });
@@ -71,9 +111,26 @@ export function teamRoutes(register: Register): void {
     if (before.version !== body.version) throw stale(before.version, before, body, ["name", "role", "pace", "handed"]);
     await db.query(
       "UPDATE person SET name = $2, role = $3, skills = $4, hours = $5, pace = $6, handed = $7, number_words = $8, methods = COALESCE($9, methods), version = version + 1 WHERE id = $1",
-      [params.id, body.name, body.role, JSON.stringify(body.skills), JSON.stringify(body.hours), body.pace, body.handed, JSON.stringify(body.numberWords), body.methods ? JSON.stringify(body.methods) : null],
+      [
+        params.id,
+        body.name,
+        body.role,
+        JSON.stringify(body.skills),
+        JSON.stringify(body.hours),
+        body.pace,
+        body.handed,
+        JSON.stringify(body.numberWords),
+        body.methods ? JSON.stringify(body.methods) : null,
+      ],
     );
-    await logEvent(db, person, "person", params.id, "changed", `Changed the hours, skills, ways or words of ${body.name}`);
+    await logEvent(
+      db,
+      person,
+      "person",
+      params.id,
+      "changed",
+      `Changed the hours, skills, ways or words of ${body.name}`,
+    );
     return (await personById(db, params.id)) ?? before;
   });
 }

@@ -24,20 +24,36 @@ export class Client {
   private cookie = "";
   constructor(readonly base: string) {}
 
-  async raw(method: string, path: string, init: { body?: string; headers?: Record<string, string> } = {}): Promise<Response> {
-    const response = await fetch(this.base + path, { method, body: init.body, headers: { ...(this.cookie && { Cookie: this.cookie }), ...init.headers } });
+  async raw(
+    method: string,
+    path: string,
+    init: { body?: string; headers?: Record<string, string> } = {},
+  ): Promise<Response> {
+    const response = await fetch(this.base + path, {
+      method,
+      body: init.body,
+      headers: { ...(this.cookie && { Cookie: this.cookie }), ...init.headers },
+    });
     const set = response.headers.getSetCookie()[0];
     if (set) this.cookie = set.split(";")[0] ?? "";
     return response;
   }
 
-  async send<E extends AnyEndpoint>(e: E, s: Sent<E> = {}): Promise<{ status: number; reply: ReplyOf<E>; problem: ProblemDetails }> {
+  async send<E extends AnyEndpoint>(
+    e: E,
+    s: Sent<E> = {},
+  ): Promise<{ status: number; reply: ReplyOf<E>; problem: ProblemDetails }> {
     const path = e.path.replace(/:(\w+)/g, (_all, name: string) => (s.params as Record<string, string>)[name] ?? "");
-    const query = new URLSearchParams(Object.entries((s.query ?? {}) as Record<string, unknown>).map(([k, v]): [string, string] => [k, String(v)])).toString();
+    const query = new URLSearchParams(
+      Object.entries((s.query ?? {}) as Record<string, unknown>).map(([k, v]): [string, string] => [k, String(v)]),
+    ).toString();
     const change = e.method !== "get";
     const response = await this.raw(e.method.toUpperCase(), `/api${path}${query && `?${query}`}`, {
       ...(change && { body: JSON.stringify(s.body ?? {}) }),
-      headers: { ...(change && { "Content-Type": "application/json", "Idempotency-Key": s.key ?? randomUUID() }), ...s.headers },
+      headers: {
+        ...(change && { "Content-Type": "application/json", "Idempotency-Key": s.key ?? randomUUID() }),
+        ...s.headers,
+      },
     });
     const json = (await response.json()) as never;
     return { status: response.status, reply: json, problem: json };

@@ -18,7 +18,8 @@ export function output(command, args, options = {}) {
   return done.status === 0 ? done.stdout.trim() : undefined;
 }
 
-export const runNode = (script, args = [], options = {}) => spawn(process.execPath, [script, ...args], { cwd: root, stdio: "inherit", ...options });
+export const runNode = (script, args = [], options = {}) =>
+  spawn(process.execPath, [script, ...args], { cwd: root, stdio: "inherit", ...options });
 
 /** Installs Debian packages when a program is missing; says what to do where it may not. */
 export function installPackages(names, why) {
@@ -27,16 +28,22 @@ export function installPackages(names, why) {
   const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
   try {
     run(apt[0], [...apt.slice(1), "update", "-qq"], { env, stdio: "ignore" });
-    run(apt[0], [...apt.slice(1), "install", "-y", "-qq", "--no-install-recommends", ...names], { env, stdio: ["ignore", "ignore", "inherit"] });
+    run(apt[0], [...apt.slice(1), "install", "-y", "-qq", "--no-install-recommends", ...names], {
+      env,
+      stdio: ["ignore", "ignore", "inherit"],
+    });
   } catch {
-    throw new Error(`${names.join(", ")} could not be installed from here. Install it yourself (apt-get install ${names.join(" ")}) and start again.`);
+    throw new Error(
+      `${names.join(", ")} could not be installed from here. Install it yourself (apt-get install ${names.join(" ")}) and start again.`,
+    );
   }
 }
 
 /** Dependencies exactly as the lock file has them; only when something changed. */
 export function ensureModules() {
   const [major, minor] = process.versions.node.split(".").map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new Error(`Kasten needs Node.js 20.19 or later; this is ${process.version}.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Error(`Kasten needs Node.js 20.19 or later; this is ${process.version}.`);
   const stamp = join(root, "node_modules/.package-lock.json");
   if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(join(root, "package-lock.json")).mtimeMs) return;
   console.log("Installing dependencies …");
@@ -50,7 +57,8 @@ export function newestChange(folders) {
   const visit = (path) => {
     const s = statSync(path);
     if (s.isDirectory()) {
-      for (const name of readdirSync(path)) if (!["node_modules", "dist", ".data"].includes(name)) visit(join(path, name));
+      for (const name of readdirSync(path))
+        if (!["node_modules", "dist", ".data"].includes(name)) visit(join(path, name));
     } else newest = Math.max(newest, s.mtimeMs);
   };
   for (const f of folders) visit(join(root, f));

@@ -24,16 +24,31 @@ const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : [
 const handed = computed(() => person.value?.handed ?? "right");
 const steps = computed(() => {
   const f = tied.value.fly;
-  return (f?.steps ?? []).map((s) => ({ ...benchStepOf(f!, s, handed.value, length), cautions: cautions.value.filter((c) => c.step === s.id) }));
+  return (f?.steps ?? []).map((s) => ({
+    ...benchStepOf(f!, s, handed.value, length),
+    cautions: cautions.value.filter((c) => c.step === s.id),
+  }));
 });
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
 const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
 /** What is cut, counted or sorted beforehand. */
-const cuts = computed(() => (b.value?.requirements ?? []).filter((r) => r.unit === "count" || /cut|length/.test(r.words)));
+const cuts = computed(() =>
+  (b.value?.requirements ?? []).filter((r) => r.unit === "count" || /cut|length/.test(r.words)),
+);
 /** A long recipe is set smaller, so that it stays one page. */
 const size = computed(() => {
-  const left = steps.value.flatMap((s) => [[s.name, s.material, s.where, ...s.figures, ...s.ways, s.instruction ?? ""].join(" · "), ...s.cautions.map((c) => c.sentence)]);
-  const right = [...lengths.value.map((p) => p.part), ...cuts.value.map((r) => `${r.materialName} ${r.words}`), ...checks.value.map((c) => `${c.feature} ${c.tolerance ?? ""} ${c.when}`), "", "", ""];
+  const left = steps.value.flatMap((s) => [
+    [s.name, s.material, s.where, ...s.figures, ...s.ways, s.instruction ?? ""].join(" · "),
+    ...s.cautions.map((c) => c.sentence),
+  ]);
+  const right = [
+    ...lengths.value.map((p) => p.part),
+    ...cuts.value.map((r) => `${r.materialName} ${r.words}`),
+    ...checks.value.map((c) => `${c.feature} ${c.tolerance ?? ""} ${c.when}`),
+    "",
+    "",
+    "",
+  ];
   return `${cardSize(left, right)}pt`;
 });
 const print = () => window.print();
@@ -41,48 +56,167 @@ const print = () => window.print();
 <template>
   <article v-if="b" class="card mx-auto bg-[#fdfdfb] text-[#15262b]" :style="{ fontSize: size }">
     <header class="flex items-start justify-between gap-4 border-b-2 border-[#15262b] pb-1">
-      <div><h1 class="!text-[1.9em]">{{ b.patternName }} <span class="fig">{{ b.size }}</span> <span class="font-normal">{{ variantName(patterns.get(b.pattern), b.variant) }}{{ formName(patterns.get(b.pattern), b.form) ? `, ${formName(patterns.get(b.pattern), b.form)}` : "" }}</span></h1>
-        <p>Batch <b class="fig">{{ b.number }}</b>, version <span class="fig">{{ b.patternVersion }}</span>, {{ b.mode }}, due {{ day(b.due) }}</p></div>
-      <p class="text-right"><DozenCount :flies="b.owed" /> owed<br /><b class="fig text-[1.5em]">{{ b.starts }}</b> to start</p>
+      <div>
+        <h1 class="!text-[1.9em]">
+          {{ b.patternName }} <span class="fig">{{ b.size }}</span>
+          <span class="font-normal"
+            >{{ variantName(patterns.get(b.pattern), b.variant)
+            }}{{
+              formName(patterns.get(b.pattern), b.form) ? `, ${formName(patterns.get(b.pattern), b.form)}` : ""
+            }}</span
+          >
+        </h1>
+        <p>
+          Batch <b class="fig">{{ b.number }}</b>, version <span class="fig">{{ b.patternVersion }}</span>,
+          {{ b.mode }}, due {{ day(b.due) }}
+        </p>
+      </div>
+      <p class="text-right">
+        <DozenCount :flies="b.owed" /> owed<br /><b class="fig text-[1.5em]">{{ b.starts }}</b> to start
+      </p>
       <button class="btn no-print" @click="print">Print</button>
     </header>
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
       <p v-if="differs.length > 0">By {{ person?.name }}’s ways: {{ differs.join("; ") }} than was pulled.</p>
-      <figure class="drawing"><FlyPicture :fly="tied.fly" :seed="b.pattern" :title="`${b.patternName}, size ${b.size}`" measures :letters="30" /></figure>
+      <figure class="drawing">
+        <FlyPicture
+          :fly="tied.fly"
+          :seed="b.pattern"
+          :title="`${b.patternName}, size ${b.size}`"
+          measures
+          :letters="30"
+        />
+      </figure>
       <div class="grid grid-cols-[minmax(0,1.75fr)_minmax(0,1fr)] gap-4">
-        <section><h2 class="!text-[1.15em]">Steps</h2>
-          <ol class="steps"><li v-for="(s, i) in steps" :key="s.id"><span class="fig no">{{ i + 1 }}</span>
-            <div><b>{{ s.name }}</b><template v-if="s.material">, {{ s.material }}</template><span v-if="s.where" class="fig"> · {{ s.where }}</span>
-              <span v-if="s.figures.length"> · {{ s.figures.join("; ") }}</span><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span><span v-if="s.instruction"> · {{ s.instruction }}</span>
-              <span v-for="c in s.cautions" :key="c.sentence" class="caution">▲ {{ c.sentence }}</span></div></li></ol>
+        <section>
+          <h2 class="!text-[1.15em]">Steps</h2>
+          <ol class="steps">
+            <li v-for="(s, i) in steps" :key="s.id">
+              <span class="fig no">{{ i + 1 }}</span>
+              <div>
+                <b>{{ s.name }}</b
+                ><template v-if="s.material">, {{ s.material }}</template
+                ><span v-if="s.where" class="fig"> · {{ s.where }}</span>
+                <span v-if="s.figures.length"> · {{ s.figures.join("; ") }}</span
+                ><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span
+                ><span v-if="s.instruction"> · {{ s.instruction }}</span>
+                <span v-for="c in s.cautions" :key="c.sentence" class="caution">▲ {{ c.sentence }}</span>
+              </div>
+            </li>
+          </ol>
         </section>
         <section>
           <h2 class="!text-[1.15em]">Against the ruler</h2>
-          <table><thead class="sr-only"><tr><th scope="col">Part</th><th scope="col">mm</th></tr></thead><tbody><tr v-for="p in lengths" :key="p.step + p.kind"><td>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></td><td class="fig whitespace-nowrap text-right">{{ length(p.mm) }}</td></tr></tbody></table>
+          <table>
+            <thead class="sr-only">
+              <tr>
+                <th scope="col">Part</th>
+                <th scope="col">mm</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="p in lengths" :key="p.step + p.kind">
+                <td>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></td>
+                <td class="fig whitespace-nowrap text-right">{{ length(p.mm) }}</td>
+              </tr>
+            </tbody>
+          </table>
           <h2 class="mt-2 !text-[1.15em]">Cut and count</h2>
-          <table><thead class="sr-only"><tr><th scope="col">What</th><th scope="col">How much</th></tr></thead><tbody><tr v-for="r in cuts" :key="r.key"><td>{{ r.materialName }}</td><td class="text-right"><NumberWords :words="r.words" /></td></tr></tbody></table>
+          <table>
+            <thead class="sr-only">
+              <tr>
+                <th scope="col">What</th>
+                <th scope="col">How much</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="r in cuts" :key="r.key">
+                <td>{{ r.materialName }}</td>
+                <td class="text-right"><NumberWords :words="r.words" /></td>
+              </tr>
+            </tbody>
+          </table>
           <h2 class="mt-2 !text-[1.15em]">Beside the master fly</h2>
-          <ul class="checks"><li v-for="(c, i) in checks" :key="i"><span aria-hidden="true">□ </span>{{ c.feature }}<template v-if="c.tolerance">, {{ c.tolerance }}</template> <i>{{ c.when }}</i></li></ul>
+          <ul class="checks">
+            <li v-for="(c, i) in checks" :key="i">
+              <span aria-hidden="true">□ </span>{{ c.feature
+              }}<template v-if="c.tolerance">, {{ c.tolerance }}</template> <i>{{ c.when }}</i>
+            </li>
+          </ul>
         </section>
       </div>
     </template>
-    <footer>▲ Hook points and blades: glasses, never a hand behind the point. Rest hands, neck and eyes ten minutes in every hour. Local law, makers’ data sheets and professional advice go before this card.</footer>
+    <footer>
+      ▲ Hook points and blades: glasses, never a hand behind the point. Rest hands, neck and eyes ten minutes in every
+      hour. Local law, makers’ data sheets and professional advice go before this card.
+    </footer>
   </article>
 </template>
 <style scoped>
 /* Paper, whatever the theme of the screen. */
-.card { --ink-soft: #44575b; --deep: #0d5560; --deep-ink: #f9fbf8; --sheet: #f9fbf8; --rule-strong: #7d908b; --call-ground: #fbe6db; --ink: #15262b; width: 190mm; max-width: 100%; padding: 5mm; line-height: 1.28; border: 1px solid var(--rule); }
-.drawing { height: 62mm; margin: 1.5mm 0; background: white; }
-.steps li { display: grid; grid-template-columns: 1.6em 1fr; padding: 0.28em 0; border-bottom: 0.5px solid #b5bfba; }
-.no { font-weight: 700; }
-.caution { display: block; font-weight: 600; color: #8a2706; }
-td { padding: 0.14em 0.3em 0.14em 0; border-bottom: 0.5px solid #b5bfba; vertical-align: top; }
-.checks li { padding: 0.14em 0; border-bottom: 0.5px solid #b5bfba; }
-footer { margin-top: 2mm; font-size: 0.86em; }
-.card .callout, .card h2, .card .text-soft { color: #15262b; }
+.card {
+  --ink-soft: #44575b;
+  --deep: #0d5560;
+  --deep-ink: #f9fbf8;
+  --sheet: #f9fbf8;
+  --rule-strong: #7d908b;
+  --call-ground: #fbe6db;
+  --ink: #15262b;
+  width: 190mm;
+  max-width: 100%;
+  padding: 5mm;
+  line-height: 1.28;
+  border: 1px solid var(--rule);
+}
+.drawing {
+  height: 62mm;
+  margin: 1.5mm 0;
+  background: white;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 1.6em 1fr;
+  padding: 0.28em 0;
+  border-bottom: 0.5px solid #b5bfba;
+}
+.no {
+  font-weight: 700;
+}
+.caution {
+  display: block;
+  font-weight: 600;
+  color: #8a2706;
+}
+td {
+  padding: 0.14em 0.3em 0.14em 0;
+  border-bottom: 0.5px solid #b5bfba;
+  vertical-align: top;
+}
+.checks li {
+  padding: 0.14em 0;
+  border-bottom: 0.5px solid #b5bfba;
+}
+footer {
+  margin-top: 2mm;
+  font-size: 0.86em;
+}
+.card .callout,
+.card h2,
+.card .text-soft {
+  color: #15262b;
+}
 @media print {
-  .card { width: auto; padding: 0; border: none; background: white; }
-  .steps li, tr, .checks li { break-inside: avoid; }
+  .card {
+    width: auto;
+    padding: 0;
+    border: none;
+    background: white;
+  }
+  .steps li,
+  tr,
+  .checks li {
+    break-inside: avoid;
+  }
 }
 </style>

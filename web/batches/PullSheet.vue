@@ -23,7 +23,27 @@ const b = computed(() => batch.data.value);
 /** By drawer, in the order in which one walks along the cabinet. */
 const rows = computed(() =>
   (b.value?.requirements ?? [])
-    .flatMap((r) => (r.reserved.length > 0 ? r.reserved.map((x) => ({ r, place: x.place, lot: x.lotCode, dyeLot: x.dyeLot, quantity: x.quantity, several: r.reserved.length > 1 })) : [{ r, place: r.pulled > 0 ? "in kit" : "—", lot: "", dyeLot: "", quantity: r.pulled || r.issue, several: false }]))
+    .flatMap((r) =>
+      r.reserved.length > 0
+        ? r.reserved.map((x) => ({
+            r,
+            place: x.place,
+            lot: x.lotCode,
+            dyeLot: x.dyeLot,
+            quantity: x.quantity,
+            several: r.reserved.length > 1,
+          }))
+        : [
+            {
+              r,
+              place: r.pulled > 0 ? "in kit" : "—",
+              lot: "",
+              dyeLot: "",
+              quantity: r.pulled || r.issue,
+              several: false,
+            },
+          ],
+    )
     .sort((x, y) => x.place.localeCompare(y.place)),
 );
 const open = computed(() => rows.value.filter((x) => x.lot));
@@ -41,31 +61,82 @@ const print = () => window.print();
   <article v-if="b" class="mx-auto max-w-[62rem]">
     <RefusalNote :refusal="refusal" />
     <header class="mb-3 flex flex-wrap items-center gap-5">
-      <FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" class="h-24 w-56 border border-rule" />
+      <FlyDrawing
+        :pattern="b.pattern"
+        :version="b.patternVersion"
+        :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }"
+        :size="b.size"
+        :variant="b.variant"
+        :form="b.form"
+        class="h-24 w-56 border border-rule"
+      />
       <div class="flex-1">
         <h1>Pull sheet · batch {{ b.number }}</h1>
-        <p>{{ b.patternName }} <b class="fig">{{ b.size }}</b>, {{ variantName(patterns.get(b.pattern), b.variant) }}; <DozenCount :flies="b.owed" /> owed, <b class="fig">{{ b.starts }}</b> to start, due {{ day(b.due) }}</p>
+        <p>
+          {{ b.patternName }} <b class="fig">{{ b.size }}</b>, {{ variantName(patterns.get(b.pattern), b.variant) }};
+          <DozenCount :flies="b.owed" /> owed, <b class="fig">{{ b.starts }}</b> to start, due {{ day(b.due) }}
+        </p>
       </div>
-      <div class="no-print flex gap-2"><button class="btn" @click="print">Print</button>
-        <RouterLink v-if="['pulled', 'tying'].includes(b.state)" class="btn btn-main" :to="`/bench/${b.id}`">To the bench</RouterLink></div>
+      <div class="no-print flex gap-2">
+        <button class="btn" @click="print">Print</button>
+        <RouterLink v-if="['pulled', 'tying'].includes(b.state)" class="btn btn-main" :to="`/bench/${b.id}`"
+          >To the bench</RouterLink
+        >
+      </div>
     </header>
-    <p v-if="b.state === 'planned'" class="callout no-print mb-3">This batch is planned, not released: what follows may still change. <RouterLink class="link" :to="`/batches/${b.id}`">Reserve and release it</RouterLink> before pulling.</p>
+    <p v-if="b.state === 'planned'" class="callout no-print mb-3">
+      This batch is planned, not released: what follows may still change.
+      <RouterLink class="link" :to="`/batches/${b.id}`">Reserve and release it</RouterLink> before pulling.
+    </p>
     <table class="sheet">
-      <thead><tr><th scope="col">Pulled</th><th scope="col">Drawer</th><th scope="col">Lot</th><th scope="col">Material</th><th scope="col">How much</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Pulled</th>
+          <th scope="col">Drawer</th>
+          <th scope="col">Lot</th>
+          <th scope="col">Material</th>
+          <th scope="col">How much</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="(x, i) in rows" :key="i">
-          <td class="w-16"><input v-if="x.lot && b.state === 'released' && may('make up batches')" v-model="ticked" type="checkbox" class="h-6 w-6" :value="x.r.key" :aria-label="`Pulled: ${x.r.materialName}`" /><span v-else aria-hidden="true" class="inline-block h-5 w-5 border border-strong text-center leading-4">{{ x.r.pulled > 0 ? "✓" : "" }}</span></td>
+          <td class="w-16">
+            <input
+              v-if="x.lot && b.state === 'released' && may('make up batches')"
+              v-model="ticked"
+              type="checkbox"
+              class="h-6 w-6"
+              :value="x.r.key"
+              :aria-label="`Pulled: ${x.r.materialName}`"
+            /><span v-else aria-hidden="true" class="inline-block h-5 w-5 border border-strong text-center leading-4">{{
+              x.r.pulled > 0 ? "✓" : ""
+            }}</span>
+          </td>
           <td class="fig text-lg font-bold">{{ x.place }}</td>
-          <td class="fig text-[0.92rem]">{{ x.lot }}<span v-if="x.dyeLot" class="block text-soft">dye lot {{ x.dyeLot }}</span></td>
-          <td>{{ x.r.materialName }}<span class="block text-[0.9rem] text-soft">{{ x.r.role }}{{ x.r.side ? `, ${x.r.side}` : "" }}</span><span v-if="x.r.caution" class="block text-[0.88rem] text-call">{{ x.r.caution }}</span></td>
-          <td><span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span><NumberWords v-else class="text-lg" :words="x.r.words" /></td>
+          <td class="fig text-[0.92rem]">
+            {{ x.lot }}<span v-if="x.dyeLot" class="block text-soft">dye lot {{ x.dyeLot }}</span>
+          </td>
+          <td>
+            {{ x.r.materialName
+            }}<span class="block text-[0.9rem] text-soft">{{ x.r.role }}{{ x.r.side ? `, ${x.r.side}` : "" }}</span
+            ><span v-if="x.r.caution" class="block text-[0.88rem] text-call">{{ x.r.caution }}</span>
+          </td>
+          <td>
+            <span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span
+            ><NumberWords v-else class="text-lg" :words="x.r.words" />
+          </td>
         </tr>
       </tbody>
     </table>
     <div v-if="b.state === 'released'" class="no-print mt-3 flex items-center gap-3">
-      <button class="btn btn-main" :disabled="busy || ready.length === 0" @click="pull">Move {{ ready.length }} of {{ open.length }} into the kit</button>
+      <button class="btn btn-main" :disabled="busy || ready.length === 0" @click="pull">
+        Move {{ ready.length }} of {{ open.length }} into the kit
+      </button>
       <button class="btn" @click="ticked = open.map((x) => x.r.key)">Tick all</button>
     </div>
-    <footer class="mt-3 text-[0.88rem] text-soft">Hook points and blades: glasses, and never a hand behind the point. Local law, makers’ data sheets and professional advice go before this sheet.</footer>
+    <footer class="mt-3 text-[0.88rem] text-soft">
+      Hook points and blades: glasses, and never a hand behind the point. Local law, makers’ data sheets and
+      professional advice go before this sheet.
+    </footer>
   </article>
 </template>

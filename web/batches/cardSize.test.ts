@@ -15,5 +15,6 @@ describe("letters of a bench card", () => {
     expect(cardSize(entries(8, 90), entries(40, 60))).toBeLessThan(9.4);
     expect(cardSize(entries(8, 90), [])).toBe(9.4);
   });
-  test("words count, not only steps", () => expect(cardSize(entries(12, 300), [])).toBeLessThan(cardSize(entries(12, 80), [])));
+  test("words count, not only steps", () =>
+    expect(cardSize(entries(12, 300), [])).toBeLessThan(cardSize(entries(12, 80), [])));
 });

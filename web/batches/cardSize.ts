@@ -26,5 +26,10 @@ function heightOf(entries: readonly string[], widthMm: number, pt: number, paddi
 export function cardSize(left: readonly string[], right: readonly string[]): number {
   const STEP_PADDING = 0.6;
   const ROW_PADDING = 0.36;
-  return sizes.find((pt) => heightOf(left, LEFT_MM, pt, STEP_PADDING) <= ROOM_MM && heightOf(right, RIGHT_MM, pt, ROW_PADDING) <= ROOM_MM) ?? (sizes.at(-1) as number);
+  return (
+    sizes.find(
+      (pt) =>
+        heightOf(left, LEFT_MM, pt, STEP_PADDING) <= ROOM_MM && heightOf(right, RIGHT_MM, pt, ROW_PADDING) <= ROOM_MM,
+    ) ?? (sizes.at(-1) as number)
+  );
 }

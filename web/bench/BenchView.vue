@@ -15,17 +15,59 @@ const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
 const ready = computed(() => (batches.data.value?.batches ?? []).filter((b) => ["pulled", "tying"].includes(b.state)));
 const toPull = computed(() => (batches.data.value?.batches ?? []).filter((b) => b.state === "released"));
 const mine = computed(() => {
-  const order = (plan.data.value?.work ?? []).filter((w) => w.kind === "tie" && w.person === person.value?.id).sort((a, b) => a.start - b.start).map((w) => w.batch);
-  return order.flatMap((id) => (batches.data.value?.batches ?? []).find((b) => b.id === id && b.state === "planned") ?? []).slice(0, 4);
+  const order = (plan.data.value?.work ?? [])
+    .filter((w) => w.kind === "tie" && w.person === person.value?.id)
+    .sort((a, b) => a.start - b.start)
+    .map((w) => w.batch);
+  return order
+    .flatMap((id) => (batches.data.value?.batches ?? []).find((b) => b.id === id && b.state === "planned") ?? [])
+    .slice(0, 4);
 });
 </script>
 <template>
   <h1 class="mb-3">Bench</h1>
   <p v-if="!may('tie and tally')" class="callout mb-3">{{ askWhom("tie and tally") }}</p>
   <ul class="grid gap-3 sm:grid-cols-2">
-    <li v-for="b in ready" :key="b.id"><RouterLink :to="`/bench/${b.id}`" class="sheet flex items-center gap-4 p-3 hover:border-deep"><FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" class="h-20 w-36 shrink-0" /><span class="flex-1"><b>{{ b.patternName }} <span class="fig">{{ b.size }}</span></b><span class="block text-soft">batch {{ b.number }}, due {{ day(b.due) }}</span></span><span class="fig text-3xl">{{ b.good }}<span class="unit">/ {{ b.starts }}</span></span></RouterLink></li>
+    <li v-for="b in ready" :key="b.id">
+      <RouterLink :to="`/bench/${b.id}`" class="sheet flex items-center gap-4 p-3 hover:border-deep"
+        ><FlyDrawing
+          :pattern="b.pattern"
+          :version="b.patternVersion"
+          :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }"
+          :size="b.size"
+          :variant="b.variant"
+          :form="b.form"
+          class="h-20 w-36 shrink-0"
+        /><span class="flex-1"
+          ><b
+            >{{ b.patternName }} <span class="fig">{{ b.size }}</span></b
+          ><span class="block text-soft">batch {{ b.number }}, due {{ day(b.due) }}</span></span
+        ><span class="fig text-3xl"
+          >{{ b.good }}<span class="unit">/ {{ b.starts }}</span></span
+        ></RouterLink
+      >
+    </li>
   </ul>
-  <p v-if="batches.data.value && ready.length === 0" class="sheet p-4 text-soft">No kit is at the bench. Release a batch and pull its kit; then it is tied and tallied here.</p>
-  <template v-if="toPull.length > 0"><h2 class="mb-1 mt-5">Released, to be pulled</h2><ul class="sheet"><li v-for="b in toPull" :key="b.id" class="flex items-center gap-4 border-b border-rule px-3 py-2"><RouterLink class="link flex-1" :to="`/batches/${b.id}/sheet`">Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink><DozenCount :flies="b.owed" /></li></ul></template>
-  <template v-if="mine.length > 0"><h2 class="mb-1 mt-5">Next for {{ person?.name }}, by the plan</h2><ul class="sheet"><li v-for="b in mine" :key="b.id" class="flex items-center gap-4 border-b border-rule px-3 py-2"><RouterLink class="link flex-1" :to="`/batches/${b.id}`">Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink><span>due {{ day(b.due) }}</span><DozenCount :flies="b.owed" /></li></ul></template>
+  <p v-if="batches.data.value && ready.length === 0" class="sheet p-4 text-soft">
+    No kit is at the bench. Release a batch and pull its kit; then it is tied and tallied here.
+  </p>
+  <template v-if="toPull.length > 0"
+    ><h2 class="mb-1 mt-5">Released, to be pulled</h2>
+    <ul class="sheet">
+      <li v-for="b in toPull" :key="b.id" class="flex items-center gap-4 border-b border-rule px-3 py-2">
+        <RouterLink class="link flex-1" :to="`/batches/${b.id}/sheet`"
+          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink
+        ><DozenCount :flies="b.owed" />
+      </li></ul
+  ></template>
+  <template v-if="mine.length > 0"
+    ><h2 class="mb-1 mt-5">Next for {{ person?.name }}, by the plan</h2>
+    <ul class="sheet">
+      <li v-for="b in mine" :key="b.id" class="flex items-center gap-4 border-b border-rule px-3 py-2">
+        <RouterLink class="link flex-1" :to="`/batches/${b.id}`"
+          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink
+        ><span>due {{ day(b.due) }}</span
+        ><DozenCount :flies="b.owed" />
+      </li></ul
+  ></template>
 </template>

@@ -6,7 +6,10 @@ import { quantity } from "../parts/format";
 
 /** Taken, used, spoiled and back: it must add up for each material before the batch is closed. */
 const props = defineProps<{ batch: BatchDetail; good: number; rejected: number; busy: boolean }>();
-const emit = defineEmits<{ leave: []; finish: [uses: { key: string; used: number; scrapped: number }[], minutes: number | undefined] }>();
+const emit = defineEmits<{
+  leave: [];
+  finish: [uses: { key: string; used: number; scrapped: number }[], minutes: number | undefined];
+}>();
 /** People write what was used in pieces, metres, grams and millilitres. */
 const shownPer = { count: 1, um: 1_000_000, ug: 1_000_000, nl: 1_000_000 } as const;
 const unitWord = { count: "", um: "m", ug: "g", nl: "ml" } as const;
@@ -16,32 +19,87 @@ const rows = computed(() => props.batch.requirements.filter((r) => r.pulled > 0)
 const uses = reactive(
   Object.fromEntries(
     rows.value.map((r) => {
-      const computedUse = Math.min(r.pulled, r.unit === "count" ? Math.ceil(r.perFly * tied.value - 1e-9) : r.perFly * tied.value * basePerCore[r.unit]);
+      const computedUse = Math.min(
+        r.pulled,
+        r.unit === "count" ? Math.ceil(r.perFly * tied.value - 1e-9) : r.perFly * tied.value * basePerCore[r.unit],
+      );
       return [r.key, { used: round(computedUse / shownPer[r.unit]), scrapped: 0 }];
     }),
   ),
 );
 const minutes = ref<number | undefined>();
-const inBase = (r: BatchDetail["requirements"][number], what: "used" | "scrapped") => Math.round((uses[r.key]?.[what] || 0) * shownPer[r.unit]);
+const inBase = (r: BatchDetail["requirements"][number], what: "used" | "scrapped") =>
+  Math.round((uses[r.key]?.[what] || 0) * shownPer[r.unit]);
 const back = (r: BatchDetail["requirements"][number]) => r.pulled - inBase(r, "used") - inBase(r, "scrapped");
 const adds = computed(() => rows.value.every((r) => back(r) >= 0));
-const close = () => emit("finish", rows.value.map((r) => ({ key: r.key, used: inBase(r, "used"), scrapped: inBase(r, "scrapped") })), minutes.value || undefined);
+const close = () =>
+  emit(
+    "finish",
+    rows.value.map((r) => ({ key: r.key, used: inBase(r, "used"), scrapped: inBase(r, "scrapped") })),
+    minutes.value || undefined,
+  );
 </script>
 <template>
   <form class="sheet p-4" @submit.prevent="close">
-    <h2>Finish batch {{ batch.number }}: <span class="fig">{{ good }}</span> good, <span class="fig">{{ rejected }}</span> rejected</h2>
-    <p class="mb-2 text-soft">What was used leaves for good, what was spoiled goes to scrap, the rest back to its drawer. The figures are the computed use; put right what was different.</p>
-    <div class="overflow-x-auto"><table>
-      <thead><tr><th scope="col">Material</th><th scope="col" class="text-right">Taken</th><th scope="col">Used</th><th scope="col">Spoiled</th><th scope="col" class="text-right">Back to the drawer</th></tr></thead>
-      <tbody><tr v-for="r in rows" :key="r.key">
-        <th scope="row" class="!border-b !border-rule !font-normal !text-ink">{{ r.materialName }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span></th><td class="fig whitespace-nowrap text-right">{{ quantity(r.pulled, r.unit) }}</td>
-        <td><input v-model.number="uses[r.key]!.used" class="field fig w-24" type="number" min="0" step="any" :aria-label="`Used of ${r.materialName}, ${r.role}`" /> {{ unitWord[r.unit] }}</td>
-        <td><input v-model.number="uses[r.key]!.scrapped" class="field fig w-24" type="number" min="0" step="any" :aria-label="`Spoiled of ${r.materialName}, ${r.role}`" /> {{ unitWord[r.unit] }}</td>
-        <td class="fig whitespace-nowrap text-right" :class="{ 'font-bold text-call': back(r) < 0 }">{{ back(r) < 0 ? `${quantity(-back(r), r.unit)} too much` : quantity(back(r), r.unit) }}</td>
-      </tr></tbody>
-    </table></div>
+    <h2>
+      Finish batch {{ batch.number }}: <span class="fig">{{ good }}</span> good,
+      <span class="fig">{{ rejected }}</span> rejected
+    </h2>
+    <p class="mb-2 text-soft">
+      What was used leaves for good, what was spoiled goes to scrap, the rest back to its drawer. The figures are the
+      computed use; put right what was different.
+    </p>
+    <div class="overflow-x-auto">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Material</th>
+            <th scope="col" class="text-right">Taken</th>
+            <th scope="col">Used</th>
+            <th scope="col">Spoiled</th>
+            <th scope="col" class="text-right">Back to the drawer</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.key">
+            <th scope="row" class="!border-b !border-rule !font-normal !text-ink">
+              {{ r.materialName }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span>
+            </th>
+            <td class="fig whitespace-nowrap text-right">{{ quantity(r.pulled, r.unit) }}</td>
+            <td>
+              <input
+                v-model.number="uses[r.key]!.used"
+                class="field fig w-24"
+                type="number"
+                min="0"
+                step="any"
+                :aria-label="`Used of ${r.materialName}, ${r.role}`"
+              />
+              {{ unitWord[r.unit] }}
+            </td>
+            <td>
+              <input
+                v-model.number="uses[r.key]!.scrapped"
+                class="field fig w-24"
+                type="number"
+                min="0"
+                step="any"
+                :aria-label="`Spoiled of ${r.materialName}, ${r.role}`"
+              />
+              {{ unitWord[r.unit] }}
+            </td>
+            <td class="fig whitespace-nowrap text-right" :class="{ 'font-bold text-call': back(r) < 0 }">
+              {{ back(r) < 0 ? `${quantity(-back(r), r.unit)} too much` : quantity(back(r), r.unit) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <div class="mt-3 flex flex-wrap items-end gap-3">
-      <label><span class="label">Minutes at the vise, if known</span><input v-model.number="minutes" class="field fig w-28" type="number" min="0" /></label>
+      <label
+        ><span class="label">Minutes at the vise, if known</span
+        ><input v-model.number="minutes" class="field fig w-28" type="number" min="0"
+      /></label>
       <button class="btn btn-main min-h-[44px]" :disabled="busy || !adds">Finish the batch</button>
       <button type="button" class="btn min-h-[44px]" @click="$emit('leave')">Not yet</button>
       <span v-if="!adds" class="text-call">More is used and spoiled than was taken: correct it.</span>

@@ -35,7 +35,12 @@ onMounted(() => void sendWaiting());
 const b = computed(() => batch.data.value);
 watch(b, (now) => now && heard(now.good, now.rejected), { immediate: true });
 // A read that was under way while tallies were sent may come back without them: once all are there, the batch is read again.
-watch(() => waiting.value.length, (now, was) => { if (now === 0 && was > 0) void batch.refetch(); });
+watch(
+  () => waiting.value.length,
+  (now, was) => {
+    if (now === 0 && was > 0) void batch.refetch();
+  },
+);
 const good = computed(() => counts.value.good);
 const rejected = computed(() => counts.value.rejected);
 const { tied, differs } = useBatchFly(b);
@@ -45,18 +50,30 @@ const steps = computed(() => {
   const cautions = cautionsOf(f);
   return f.steps.map((s) => {
     const { where, figures, ways, material } = benchStepOf(f, s, person.value?.handed ?? "right", length);
-    return { ...s, zone: where && `${where} behind the eye`, more: [...figures, ...ways].join("; "), material, cautions: cautions.filter((c) => c.step === s.id).map((c) => c.sentence) };
+    return {
+      ...s,
+      zone: where && `${where} behind the eye`,
+      more: [...figures, ...ways].join("; "),
+      material,
+      cautions: cautions.filter((c) => c.step === s.id).map((c) => c.sentence),
+    };
   });
 });
 const now = computed(() => steps.value[Math.min(step.value, steps.value.length - 1)]);
-const canTally = computed(() => may("tie and tally") && ["pulled", "tying"].includes(b.value?.state ?? "") && !finishing.value);
+const canTally = computed(
+  () => may("tie and tally") && ["pulled", "tying"].includes(b.value?.state ?? "") && !finishing.value,
+);
 
 function one(): void {
   if (canTally.value) last.value = [...last.value.slice(-200), { id: tally({ kind: "good" }), kind: "good" }];
 }
 function reject(reason: (typeof rejectReasons)[number]): void {
   choosing.value = false;
-  if (canTally.value) last.value = [...last.value.slice(-200), { id: tally({ kind: "reject", reason, loss: loss.value }), kind: "reject" }];
+  if (canTally.value)
+    last.value = [
+      ...last.value.slice(-200),
+      { id: tally({ kind: "reject", reason, loss: loss.value }), kind: "reject" },
+    ];
 }
 function undo(): void {
   const latest = last.value.at(-1);
@@ -64,22 +81,51 @@ function undo(): void {
   last.value = last.value.slice(0, -1);
   tally({ kind: "undo", undoes: latest.id, undoesKind: latest.kind });
 }
-const away = (e: KeyboardEvent) => e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A|SUMMARY)$/.test(e.target.tagName);
+const away = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A|SUMMARY)$/.test(e.target.tagName);
 onKeyStroke([" ", "Enter"], (e) => {
   if (away(e) || e.repeat || choosing.value) return;
   e.preventDefault();
   one();
 });
-onKeyStroke(["r", "R"], (e) => { if (!away(e) && canTally.value) choosing.value = true; });
-onKeyStroke(["u", "U"], (e) => { if (!away(e)) undo(); });
-onKeyStroke(["ArrowRight", "ArrowDown"], (e) => { if (!away(e)) { e.preventDefault(); step.value = Math.min(steps.value.length - 1, step.value + 1); } });
-onKeyStroke(["ArrowLeft", "ArrowUp"], (e) => { if (!away(e)) { e.preventDefault(); step.value = Math.max(0, step.value - 1); } });
-onKeyStroke("Escape", () => { choosing.value = false; });
-onKeyStroke((e) => /^[1-8]$/.test(e.key), (e) => { if (choosing.value) reject(rejectReasons[Number(e.key) - 1] ?? "other"); });
+onKeyStroke(["r", "R"], (e) => {
+  if (!away(e) && canTally.value) choosing.value = true;
+});
+onKeyStroke(["u", "U"], (e) => {
+  if (!away(e)) undo();
+});
+onKeyStroke(["ArrowRight", "ArrowDown"], (e) => {
+  if (!away(e)) {
+    e.preventDefault();
+    step.value = Math.min(steps.value.length - 1, step.value + 1);
+  }
+});
+onKeyStroke(["ArrowLeft", "ArrowUp"], (e) => {
+  if (!away(e)) {
+    e.preventDefault();
+    step.value = Math.max(0, step.value - 1);
+  }
+});
+onKeyStroke("Escape", () => {
+  choosing.value = false;
+});
+onKeyStroke(
+  (e) => /^[1-8]$/.test(e.key),
+  (e) => {
+    if (choosing.value) reject(rejectReasons[Number(e.key) - 1] ?? "other");
+  },
+);
 
-async function finish(uses: { key: string; used: number; scrapped: number }[], minutes: number | undefined): Promise<void> {
+async function finish(
+  uses: { key: string; used: number; scrapped: number }[],
+  minutes: number | undefined,
+): Promise<void> {
   if (!b.value) return;
-  const said = await send(finishBatch, { params: { id: props.id }, body: { version: b.value.version, uses, minutes } }, "Finished: the flies are in the bins");
+  const said = await send(
+    finishBatch,
+    { params: { id: props.id }, body: { version: b.value.version, uses, minutes } },
+    "Finished: the flies are in the bins",
+  );
   if (said) await router.push("/box");
   else await batch.refetch();
 }
@@ -87,49 +133,144 @@ async function finish(uses: { key: string; used: number; scrapped: number }[], m
 <template>
   <template v-if="b">
     <div class="mb-2 flex flex-wrap items-baseline justify-between gap-2">
-      <h1>{{ b.patternName }} <span class="fig">{{ b.size }}</span> <span class="font-normal text-soft">{{ variantName(patterns.get(b.pattern), b.variant) }} · batch {{ b.number }}</span></h1>
+      <h1>
+        {{ b.patternName }} <span class="fig">{{ b.size }}</span>
+        <span class="font-normal text-soft"
+          >{{ variantName(patterns.get(b.pattern), b.variant) }} · batch {{ b.number }}</span
+        >
+      </h1>
       <RouterLink class="link" :to="`/batches/${b.id}`">The whole batch</RouterLink>
     </div>
     <RefusalNote :refusal="refusal" />
     <p v-for="(r, i) in refused" :key="i" class="callout mb-2">A tally was not counted: {{ r.detail }}</p>
-    <FinishBatch v-if="finishing" :batch="b" :good="good" :rejected="rejected" :busy="busy" @leave="finishing = false" @finish="finish" />
+    <FinishBatch
+      v-if="finishing"
+      :batch="b"
+      :good="good"
+      :rejected="rejected"
+      :busy="busy"
+      @leave="finishing = false"
+      @finish="finish"
+    />
     <div v-else class="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(19rem,1fr)]">
       <section aria-label="The step in hand">
-        <FlyDrawing :pattern="b.pattern" :version="b.patternVersion" :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }" :size="b.size" :variant="b.variant" :form="b.form" class="h-56 border border-rule" />
+        <FlyDrawing
+          :pattern="b.pattern"
+          :version="b.patternVersion"
+          :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }"
+          :size="b.size"
+          :variant="b.variant"
+          :form="b.form"
+          class="h-56 border border-rule"
+        />
         <div v-if="now" class="sheet mt-2 p-4">
-          <div class="flex items-start justify-between gap-3"><p class="text-soft">Step <span class="fig">{{ step + 1 }}</span> of <span class="fig">{{ steps.length }}</span></p><div class="flex gap-2"><button class="btn min-h-[44px]" :disabled="step === 0" @click="step--">Back <span class="key">←</span></button><button class="btn min-h-[44px]" :disabled="step >= steps.length - 1" @click="step++">Next <span class="key">→</span></button></div></div>
+          <div class="flex items-start justify-between gap-3">
+            <p class="text-soft">
+              Step <span class="fig">{{ step + 1 }}</span> of <span class="fig">{{ steps.length }}</span>
+            </p>
+            <div class="flex gap-2">
+              <button class="btn min-h-[44px]" :disabled="step === 0" @click="step--">
+                Back <span class="key">←</span></button
+              ><button class="btn min-h-[44px]" :disabled="step >= steps.length - 1" @click="step++">
+                Next <span class="key">→</span>
+              </button>
+            </div>
+          </div>
           <p class="text-2xl font-bold">{{ now.name }}</p>
           <p v-if="now.material" class="text-lg">{{ now.material }}</p>
           <p class="fig text-xl">{{ now.zone }}</p>
           <p v-if="now.more" class="text-lg">{{ now.more }}</p>
           <p v-if="now.step.instruction" class="mt-1">{{ now.step.instruction }}</p>
           <p v-for="c in now.cautions" :key="c" class="callout mt-2">{{ c }}</p>
-          <p v-if="differs.length > 0" class="mt-2 text-[0.93rem] text-soft">By your ways: {{ differs.join("; ") }} than was pulled.</p>
+          <p v-if="differs.length > 0" class="mt-2 text-[0.93rem] text-soft">
+            By your ways: {{ differs.join("; ") }} than was pulled.
+          </p>
         </div>
       </section>
       <section aria-label="Tally" class="flex flex-col gap-3">
-        <button class="tally" :disabled="!canTally" @click="one"><span class="block text-xl font-semibold">Good fly <span class="key">space</span></span><span class="fig block text-8xl font-bold leading-none" data-testid="good">{{ good }}</span><span class="block text-lg">of {{ b.starts }} to start; <DozenCount :flies="b.owed" /> owed</span></button>
+        <button class="tally" :disabled="!canTally" @click="one">
+          <span class="block text-xl font-semibold">Good fly <span class="key">space</span></span
+          ><span class="fig block text-8xl font-bold leading-none" data-testid="good">{{ good }}</span
+          ><span class="block text-lg">of {{ b.starts }} to start; <DozenCount :flies="b.owed" /> owed</span>
+        </button>
         <div class="grid grid-cols-2 gap-3">
-          <button class="btn min-h-16 justify-center text-lg" :disabled="!canTally" :aria-expanded="choosing" @click="choosing = !choosing">Reject <span class="key">R</span> <span class="fig text-2xl" data-testid="rejected">{{ rejected }}</span></button>
-          <button class="btn min-h-16 justify-center text-lg" :disabled="!canTally || last.length === 0" @click="undo">Undo <span class="key">U</span></button>
+          <button
+            class="btn min-h-16 justify-center text-lg"
+            :disabled="!canTally"
+            :aria-expanded="choosing"
+            @click="choosing = !choosing"
+          >
+            Reject <span class="key">R</span> <span class="fig text-2xl" data-testid="rejected">{{ rejected }}</span>
+          </button>
+          <button class="btn min-h-16 justify-center text-lg" :disabled="!canTally || last.length === 0" @click="undo">
+            Undo <span class="key">U</span>
+          </button>
         </div>
         <div v-if="choosing" class="sheet p-3">
           <p class="mb-1 font-semibold">What was wrong?</p>
-          <label class="mb-2 block">Lost: <select v-model="loss" class="field"><option v-for="l in losses" :key="l">{{ l }}</option></select></label>
-          <div class="grid grid-cols-2 gap-2"><button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-[44px] justify-start" @click="reject(r)"><span class="key">{{ i + 1 }}</span>{{ r }}</button></div>
+          <label class="mb-2 block"
+            >Lost:
+            <select v-model="loss" class="field">
+              <option v-for="l in losses" :key="l">{{ l }}</option>
+            </select></label
+          >
+          <div class="grid grid-cols-2 gap-2">
+            <button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-[44px] justify-start" @click="reject(r)">
+              <span class="key">{{ i + 1 }}</span
+              >{{ r }}
+            </button>
+          </div>
         </div>
-        <p v-if="waiting.length > 0" class="text-soft" role="status"><span class="fig">{{ waiting.length }}</span> {{ waiting.length === 1 ? "tally is" : "tallies are" }} kept here and on the way to the server.</p>
-        <button class="btn min-h-[44px] justify-center" :class="{ 'btn-main': good >= b.owed }" :disabled="!canTally || waiting.length > 0 || good + rejected === 0" @click="finishing = true">Finish the batch</button>
-        <p v-if="!canTally" class="callout">{{ b.state === "finished" ? "This batch is finished." : may("tie and tally") ? "Pull its kit first: then it can be tallied." : "Tallying is for tiers. Ask one of them." }}</p>
-        <details class="text-[0.95rem]"><summary>In the kit</summary><ul><li v-for="r in b.requirements" :key="r.key">{{ r.role }}: {{ quantity(r.pulled, r.unit) }} {{ r.materialName }}</li></ul></details>
+        <p v-if="waiting.length > 0" class="text-soft" role="status">
+          <span class="fig">{{ waiting.length }}</span> {{ waiting.length === 1 ? "tally is" : "tallies are" }} kept
+          here and on the way to the server.
+        </p>
+        <button
+          class="btn min-h-[44px] justify-center"
+          :class="{ 'btn-main': good >= b.owed }"
+          :disabled="!canTally || waiting.length > 0 || good + rejected === 0"
+          @click="finishing = true"
+        >
+          Finish the batch
+        </button>
+        <p v-if="!canTally" class="callout">
+          {{
+            b.state === "finished"
+              ? "This batch is finished."
+              : may("tie and tally")
+                ? "Pull its kit first: then it can be tallied."
+                : "Tallying is for tiers. Ask one of them."
+          }}
+        </p>
+        <details class="text-[0.95rem]">
+          <summary>In the kit</summary>
+          <ul>
+            <li v-for="r in b.requirements" :key="r.key">
+              {{ r.role }}: {{ quantity(r.pulled, r.unit) }} {{ r.materialName }}
+            </li>
+          </ul>
+        </details>
         <p class="text-[0.88rem] text-soft">Rest hands, neck and eyes ten minutes in every hour.</p>
       </section>
     </div>
   </template>
 </template>
 <style scoped>
-.tally { padding: 1.1rem; text-align: center; background: var(--deep); color: var(--deep-ink); border-radius: 2px; }
-.tally :deep(.unit) { color: inherit; }
-.tally:active:not(:disabled) { filter: brightness(1.2); }
-.tally:disabled { background: var(--well); color: var(--ink-soft); }
+.tally {
+  padding: 1.1rem;
+  text-align: center;
+  background: var(--deep);
+  color: var(--deep-ink);
+  border-radius: 2px;
+}
+.tally :deep(.unit) {
+  color: inherit;
+}
+.tally:active:not(:disabled) {
+  filter: brightness(1.2);
+}
+.tally:disabled {
+  background: var(--well);
+  color: var(--ink-soft);
+}
 </style>

@@ -9,7 +9,11 @@ const batch = "7f0c1f0e-7c1e-4b4e-9a53-0d5a3a2f1c11";
 function count(): { batch: string; good: number; rejected: number } {
   const undone = new Set([...kept.values()].flatMap((t) => (t.undoes ? [t.undoes] : [])));
   const live = [...kept.values()].filter((t) => t.kind !== "undo" && !undone.has(t.id));
-  return { batch, good: live.filter((t) => t.kind === "good").length, rejected: live.filter((t) => t.kind === "reject").length };
+  return {
+    batch,
+    good: live.filter((t) => t.kind === "good").length,
+    rejected: live.filter((t) => t.kind === "reject").length,
+  };
 }
 
 beforeEach(() => {
@@ -18,11 +22,19 @@ beforeEach(() => {
   kept.clear();
   isAway = false;
   const store = new Map<string, string>();
-  vi.stubGlobal("localStorage", { getItem: (k: string) => store.get(k) ?? null, setItem: (k: string, v: string) => void store.set(k, v), removeItem: (k: string) => void store.delete(k) });
+  vi.stubGlobal("localStorage", {
+    getItem: (k: string) => store.get(k) ?? null,
+    setItem: (k: string, v: string) => void store.set(k, v),
+    removeItem: (k: string) => void store.delete(k),
+  });
   vi.stubGlobal("fetch", (_url: string, init: RequestInit) => {
     if (isAway) return Promise.reject(new TypeError("Failed to fetch"));
     for (const t of (JSON.parse(init.body as string) as { tallies: Tally[] }).tallies) kept.set(t.id, t);
-    return Promise.resolve(new Response(JSON.stringify({ counts: [count()], refused: [] }), { headers: { "Content-Type": "application/json" } }));
+    return Promise.resolve(
+      new Response(JSON.stringify({ counts: [count()], refused: [] }), {
+        headers: { "Content-Type": "application/json" },
+      }),
+    );
   });
 });
 

@@ -41,9 +41,14 @@ async function send(): Promise<void> {
 
 export function useTallies(batch: string) {
   const mine = computed(() => waiting.value.filter((t) => t.batch === batch));
-  const of = (kind: "good" | "reject") => mine.value.filter((t) => t.kind === kind).length - mine.value.filter((t) => t.kind === "undo" && t.undoesKind === kind).length;
+  const of = (kind: "good" | "reject") =>
+    mine.value.filter((t) => t.kind === kind).length -
+    mine.value.filter((t) => t.kind === "undo" && t.undoesKind === kind).length;
   /** What the server has, and what is still on the way to it. */
-  const counts = computed(() => ({ good: (confirmed[batch]?.good ?? 0) + of("good"), rejected: (confirmed[batch]?.rejected ?? 0) + of("reject") }));
+  const counts = computed(() => ({
+    good: (confirmed[batch]?.good ?? 0) + of("good"),
+    rejected: (confirmed[batch]?.rejected ?? 0) + of("reject"),
+  }));
   const heard = (good: number, rejected: number) => {
     confirmed[batch] = { good, rejected };
   };

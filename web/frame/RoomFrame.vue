@@ -24,8 +24,16 @@ const here = computed(() => {
   const path = route.path;
   return (p: string) => path === p || path.startsWith(`${p}/`);
 });
-watch(() => route.path, () => void nextTick(() => document.querySelector(".station.is-here")?.scrollIntoView({ inline: "center", block: "nearest" })), { immediate: true });
-const isTyping = (e: KeyboardEvent) => e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName);
+watch(
+  () => route.path,
+  () =>
+    void nextTick(() =>
+      document.querySelector(".station.is-here")?.scrollIntoView({ inline: "center", block: "nearest" }),
+    ),
+  { immediate: true },
+);
+const isTyping = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName);
 onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
   if (isTyping(e) || e.ctrlKey || e.metaKey || !e.altKey) return;
   e.preventDefault();
@@ -38,30 +46,68 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
     <a href="#content" class="btn btn-main sr-only focus:not-sr-only focus:absolute focus:z-50">To the content</a>
     <header class="no-print sticky top-0 z-20 border-b border-strong bg-sheet">
       <div class="flex items-stretch">
-        <RouterLink to="/orders" class="hidden w-[8.6rem] shrink-0 items-center gap-2 border-r border-rule px-3 text-lg font-bold md:flex"><img src="/mark.svg" alt="" class="h-6 w-6" />Kasten</RouterLink>
+        <RouterLink
+          to="/orders"
+          class="hidden w-[8.6rem] shrink-0 items-center gap-2 border-r border-rule px-3 text-lg font-bold md:flex"
+          ><img src="/mark.svg" alt="" class="h-6 w-6" />Kasten</RouterLink
+        >
         <nav aria-label="Along the bench" class="min-w-0 flex-1 overflow-x-auto">
           <ol class="flex h-full">
             <li v-for="s in stations" :key="s.name" class="flex min-w-[6.4rem] flex-1">
-              <RouterLink :to="s.path" class="station flex w-full flex-col justify-center px-3 pb-2 pt-2" :class="{ 'is-here': here(s.path) }" :aria-current="here(s.path) ? 'page' : undefined" :title="`Alt + ${s.key}`">
-                <span class="flex items-baseline justify-between gap-2"><span class="font-semibold">{{ s.label }}</span><span class="fig text-[0.95rem] text-soft"><span class="sr-only">waiting: </span>{{ counts.data.value?.[s.name] ?? "" }}</span></span>
+              <RouterLink
+                :to="s.path"
+                class="station flex w-full flex-col justify-center px-3 pb-2 pt-2"
+                :class="{ 'is-here': here(s.path) }"
+                :aria-current="here(s.path) ? 'page' : undefined"
+                :title="`Alt + ${s.key}`"
+              >
+                <span class="flex items-baseline justify-between gap-2"
+                  ><span class="font-semibold">{{ s.label }}</span
+                  ><span class="fig text-[0.95rem] text-soft"
+                    ><span class="sr-only">waiting: </span>{{ counts.data.value?.[s.name] ?? "" }}</span
+                  ></span
+                >
               </RouterLink>
             </li>
           </ol>
         </nav>
         <div class="flex items-center gap-1 border-l border-rule px-2">
           <span class="hidden max-w-36 truncate text-[0.92rem] text-soft lg:block">{{ person?.name }}</span>
-          <button class="btn btn-plain fig" :aria-label="units === 'mm' ? 'Change to inches' : 'Change to millimetres'" @click="units = units === 'mm' ? 'in' : 'mm'">{{ units }}</button>
-          <button class="btn btn-plain" :aria-label="theme === 'dark' ? 'Change to light' : 'Change to dark'" @click="themeChoice = theme === 'dark' ? 'light' : 'dark'"><Sun v-if="theme === 'dark'" :size="18" /><Moon v-else :size="18" /></button>
+          <button
+            class="btn btn-plain fig"
+            :aria-label="units === 'mm' ? 'Change to inches' : 'Change to millimetres'"
+            @click="units = units === 'mm' ? 'in' : 'mm'"
+          >
+            {{ units }}
+          </button>
+          <button
+            class="btn btn-plain"
+            :aria-label="theme === 'dark' ? 'Change to light' : 'Change to dark'"
+            @click="themeChoice = theme === 'dark' ? 'light' : 'dark'"
+          >
+            <Sun v-if="theme === 'dark'" :size="18" /><Moon v-else :size="18" />
+          </button>
           <button class="btn btn-plain" aria-label="Sign out" @click="leave"><LogOut :size="18" /></button>
         </div>
       </div>
-      <p v-if="connection.away" class="bg-call px-4 py-1 font-semibold text-callink" role="status">The {{ connection.away }} is away. Everything typed and tallied is kept, and sent when it is back.</p>
+      <p v-if="connection.away" class="bg-call px-4 py-1 font-semibold text-callink" role="status">
+        The {{ connection.away }} is away. Everything typed and tallied is kept, and sent when it is back.
+      </p>
     </header>
     <div class="flex flex-1 max-md:flex-col-reverse">
-      <nav aria-label="Into the cabinet" class="no-print shrink-0 border-strong bg-well max-md:sticky max-md:bottom-0 max-md:border-t md:w-[8.6rem] md:border-r">
+      <nav
+        aria-label="Into the cabinet"
+        class="no-print shrink-0 border-strong bg-well max-md:sticky max-md:bottom-0 max-md:border-t md:w-[8.6rem] md:border-r"
+      >
         <ul class="flex md:sticky md:top-[3.1rem] md:flex-col">
           <li v-for="d in drawers" :key="d.name" class="flex-1">
-            <RouterLink :to="d.path" class="drawer flex items-center gap-2 px-3 py-2.5 max-md:flex-col max-md:gap-0.5 max-md:px-1 max-md:text-[0.8rem]" :class="{ 'is-open': here(d.path) }" :aria-current="here(d.path) ? 'page' : undefined"><component :is="icons[d.name]" :size="17" aria-hidden="true" />{{ d.label }}</RouterLink>
+            <RouterLink
+              :to="d.path"
+              class="drawer flex items-center gap-2 px-3 py-2.5 max-md:flex-col max-md:gap-0.5 max-md:px-1 max-md:text-[0.8rem]"
+              :class="{ 'is-open': here(d.path) }"
+              :aria-current="here(d.path) ? 'page' : undefined"
+              ><component :is="icons[d.name]" :size="17" aria-hidden="true" />{{ d.label }}</RouterLink
+            >
           </li>
         </ul>
       </nav>
@@ -72,10 +118,25 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
   </div>
 </template>
 <style scoped>
-.station { border-bottom: 4px solid transparent; }
-.station:hover { background: var(--well); }
-.station.is-here { border-bottom-color: var(--deep); background: var(--ground); }
-.drawer { border-bottom: 1px solid var(--rule-strong); }
-.drawer:hover { background: var(--ground); }
-.drawer.is-open { background: var(--ground); font-weight: 650; box-shadow: inset 4px 0 0 var(--deep); }
+.station {
+  border-bottom: 4px solid transparent;
+}
+.station:hover {
+  background: var(--well);
+}
+.station.is-here {
+  border-bottom-color: var(--deep);
+  background: var(--ground);
+}
+.drawer {
+  border-bottom: 1px solid var(--rule-strong);
+}
+.drawer:hover {
+  background: var(--ground);
+}
+.drawer.is-open {
+  background: var(--ground);
+  font-weight: 650;
+  box-shadow: inset 4px 0 0 var(--deep);
+}
 </style>

@@ -3,7 +3,9 @@ import { computed, watchEffect } from "vue";
 
 export const themeChoice = useStorage<"light" | "dark" | "auto">("kasten.theme", "auto");
 const preferred = usePreferredDark();
-export const theme = computed(() => (themeChoice.value === "auto" ? (preferred.value ? "dark" : "light") : themeChoice.value));
+export const theme = computed(() =>
+  themeChoice.value === "auto" ? (preferred.value ? "dark" : "light") : themeChoice.value,
+);
 
 /** Keeps the page in the chosen theme. */
 export function applyTheme(): void {

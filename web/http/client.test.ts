@@ -2,7 +2,8 @@ import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { addOrder, listOrders, readOrderById } from "@kasten/contract/orders";
 import { call, connection, newKey, Refusal } from ".";
 
-const json = (status: number, body: unknown) => new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } });
+const json = (status: number, body: unknown) =>
+  new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } });
 const sent: { url: string; init: RequestInit }[] = [];
 let answers: (() => Response)[] = [];
 
@@ -24,7 +25,14 @@ afterEach(() => {
 const away = () => {
   throw new TypeError("Failed to fetch");
 };
-const order = { text: "", customer: "x", due: "2027-03-12", note: "", acceptsConflicts: false, lines: [{ pattern: "p", variant: "v", form: "f", size: "14", flies: 12 }] };
+const order = {
+  text: "",
+  customer: "x",
+  due: "2027-03-12",
+  note: "",
+  acceptsConflicts: false,
+  lines: [{ pattern: "p", variant: "v", form: "f", size: "14", flies: 12 }],
+};
 
 describe("call", () => {
   test("puts parameters into the address and leaves out what is not asked", async () => {
@@ -52,7 +60,10 @@ describe("call", () => {
 
   test("gives up at once when told to, without losing the reason", async () => {
     answers = [away];
-    await expect(call(addOrder, { body: order, once: true })).rejects.toMatchObject({ name: "Refusal", problem: { status: 503 } });
+    await expect(call(addOrder, { body: order, once: true })).rejects.toMatchObject({
+      name: "Refusal",
+      problem: { status: 503 },
+    });
     expect(sent).toHaveLength(1);
   });
 

@@ -35,7 +35,9 @@ export function newKey(): string {
 function addressOf(endpoint: AnyEndpoint, input: CallInput<AnyEndpoint>): string {
   const params = (input.params ?? {}) as Record<string, string>;
   const path = endpoint.path.replace(/:(\w+)/g, (_all, name: string) => encodeURIComponent(params[name] ?? ""));
-  const query = Object.entries((input.query ?? {}) as Record<string, unknown>).flatMap(([k, v]) => (v === undefined || v === null ? [] : [[k, String(v)] as [string, string]]));
+  const query = Object.entries((input.query ?? {}) as Record<string, unknown>).flatMap(([k, v]) =>
+    v === undefined || v === null ? [] : [[k, String(v)] as [string, string]],
+  );
   return `/api${path}${query.length > 0 ? `?${new URLSearchParams(query).toString()}` : ""}`;
 }
 
@@ -46,9 +48,16 @@ function addressOf(endpoint: AnyEndpoint, input: CallInput<AnyEndpoint>): string
  */
 export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<E> = {}): Promise<ReplyOf<E>> {
   const change = endpoint.method !== "get";
-  const headers: Record<string, string> = change ? { "Idempotency-Key": input.key ?? newKey(), "Content-Type": "application/json" } : {};
+  const headers: Record<string, string> = change
+    ? { "Idempotency-Key": input.key ?? newKey(), "Content-Type": "application/json" }
+    : {};
   for (let tries = 0; ; tries++) {
-    const response = await fetch(addressOf(endpoint, input as CallInput<AnyEndpoint>), { method: endpoint.method.toUpperCase(), headers, body: change ? JSON.stringify(input.body ?? {}) : undefined, credentials: "same-origin" }).catch(() => undefined);
+    const response = await fetch(addressOf(endpoint, input as CallInput<AnyEndpoint>), {
+      method: endpoint.method.toUpperCase(),
+      headers,
+      body: change ? JSON.stringify(input.body ?? {}) : undefined,
+      credentials: "same-origin",
+    }).catch(() => undefined);
     const away = response === undefined || response.status === 503 || response.status === 502;
     if (!away) {
       connection.reached();
@@ -56,7 +65,13 @@ export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<
       throw new Refusal(await problemIn(response));
     }
     connection.missed(response === undefined ? "server" : "database");
-    if (input.once) throw new Refusal({ type: "away", title: "Away", status: 503, detail: "The server cannot be reached just now. Nothing is lost; it is tried again." });
+    if (input.once)
+      throw new Refusal({
+        type: "away",
+        title: "Away",
+        status: 503,
+        detail: "The server cannot be reached just now. Nothing is lost; it is tried again.",
+      });
     await pause(Math.min(LONGEST_PAUSE_MS, 500 * 2 ** tries));
   }
 }
@@ -64,5 +79,10 @@ export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<
 async function problemIn(response: Response): Promise<ProblemDetails> {
   const isProblem = response.headers.get("Content-Type")?.includes("json") ?? false;
   if (isProblem) return (await response.json()) as ProblemDetails;
-  return { type: "unexpected", title: "Something went wrong", status: response.status, detail: `The server answered with ${response.status}. Try again.` };
+  return {
+    type: "unexpected",
+    title: "Something went wrong",
+    status: response.status,
+    detail: `The server answered with ${response.status}. Try again.`,
+  };
 }

@@ -5,7 +5,20 @@ import { connection } from "./connection";
 /** What to look at again when something of a kind has changed. */
 const touches: Record<string, string[]> = {
   order: ["orders", "order", "batches", "batch", "needs", "plan", "box", "waiting", "stock", "log"],
-  batch: ["batches", "batch", "needs", "plan", "box", "waiting", "stock", "material", "orders", "order", "finished", "log"],
+  batch: [
+    "batches",
+    "batch",
+    "needs",
+    "plan",
+    "box",
+    "waiting",
+    "stock",
+    "material",
+    "orders",
+    "order",
+    "finished",
+    "log",
+  ],
   stock: ["stock", "material", "needs", "batch", "plan", "log"],
   pattern: ["catalogue", "batches", "batch", "versions", "log"],
   hook: ["catalogue", "batches", "batch", "needs"],
@@ -44,7 +57,9 @@ export function useLive(): void {
     wasAway = true;
     connection.missed("database");
   });
-  stream.addEventListener("change", (message) => look(touches[(JSON.parse(message.data as string) as { subject: string }).subject] ?? []));
+  stream.addEventListener("change", (message) =>
+    look(touches[(JSON.parse(message.data as string) as { subject: string }).subject] ?? []),
+  );
   stream.onerror = () => {
     wasAway = true;
     connection.missed("server");

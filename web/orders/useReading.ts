@@ -11,12 +11,22 @@ export function useReading(storageKey: string, initial = "") {
   const { patterns, materials, hooks, recipeOf, data } = useCatalogue();
   const { person } = useSession();
   /** Nothing is read before patterns, customers and today's date are here: what is typed stays as typed until then. */
-  const read = computed<ReadOrder>(() => (data.value ? readOrder(text.value, forReading(data.value, person.value?.numberWords ?? {})) : { lines: [], understood: [], doubts: [] }));
+  const read = computed<ReadOrder>(() =>
+    data.value
+      ? readOrder(text.value, forReading(data.value, person.value?.numberWords ?? {}))
+      : { lines: [], understood: [], doubts: [] },
+  );
   /** Flies that may be shown but not promised, and why. */
-  const unsure = computed(() => [...new Set(read.value.lines.flatMap((l) => {
-    const recipe = l.pattern === undefined ? undefined : recipeOf(l.pattern);
-    return recipe && l.size && l.variant ? notPromised(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value) : [];
-  }))]);
+  const unsure = computed(() => [
+    ...new Set(
+      read.value.lines.flatMap((l) => {
+        const recipe = l.pattern === undefined ? undefined : recipeOf(l.pattern);
+        return recipe && l.size && l.variant
+          ? notPromised(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value)
+          : [];
+      }),
+    ),
+  ]);
   const whole = computed(() => isWhole(read.value) && unsure.value.length === 0);
   const customer = computed(() => data.value?.customers.find((c) => c.id === read.value.customer));
 
@@ -29,7 +39,11 @@ export function useReading(storageKey: string, initial = "") {
       const recipe = p && recipeOf(p.id);
       if (!recipe || !l.size || !l.variant) return [];
       const used = materialsOf(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
-      return destinationConflicts(c.destination, { label: `${p.name} ${l.size}`, barbless: hooks.value.get(hookOf(recipe, { form: l.form ?? "" }))?.barbless ?? false, materials: used });
+      return destinationConflicts(c.destination, {
+        label: `${p.name} ${l.size}`,
+        barbless: hooks.value.get(hookOf(recipe, { form: l.form ?? "" }))?.barbless ?? false,
+        materials: used,
+      });
     });
   });
 
@@ -45,7 +59,9 @@ export function useReading(storageKey: string, initial = "") {
       ...read.value.lines.flatMap((l) => l.understood.map((u) => ({ at: u.at, kind: "known" as const }))),
       ...read.value.doubts.map((d) => ({ at: d.at, kind: "doubt" as const })),
       ...read.value.lines.flatMap((l) => l.doubts.map((d) => ({ at: d.at, kind: "doubt" as const }))),
-    ].filter((m) => m.at[1] > m.at[0]).sort((a, b) => a.at[0] - b.at[0]);
+    ]
+      .filter((m) => m.at[1] > m.at[0])
+      .sort((a, b) => a.at[0] - b.at[0]);
     const out: { text: string; kind: "" | "known" | "doubt" }[] = [];
     let at = 0;
     for (const m of marks) {

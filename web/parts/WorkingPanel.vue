@@ -11,7 +11,9 @@ const panel = useWorking();
 <template>
   <Dialog :open="panel.working !== null" class="relative z-40" @close="panel.close()">
     <div class="fixed inset-0 bg-black/25" aria-hidden="true" />
-    <DialogPanel class="fixed inset-y-0 right-0 w-full max-w-[30rem] overflow-y-auto border-l border-strong bg-sheet p-5">
+    <DialogPanel
+      class="fixed inset-y-0 right-0 w-full max-w-[30rem] overflow-y-auto border-l border-strong bg-sheet p-5"
+    >
       <div class="mb-3 flex items-start justify-between gap-3">
         <div>
           <DialogTitle as="h2">The working: {{ panel.title }}</DialogTitle>

@@ -9,7 +9,12 @@ export const useWorking = defineStore("working", () => {
   const working = ref<Working | null>(null);
   const fly = ref<{ pattern: string; size: string; variant: string; form: string } | null>(null);
   let opener: HTMLElement | null = null;
-  function show(what: { title: string; words: string; working: Working; fly?: { pattern: string; size: string; variant: string; form: string } }): void {
+  function show(what: {
+    title: string;
+    words: string;
+    working: Working;
+    fly?: { pattern: string; size: string; variant: string; form: string };
+  }): void {
     opener = document.activeElement instanceof HTMLElement ? document.activeElement : null;
     title.value = what.title;
     words.value = what.words;

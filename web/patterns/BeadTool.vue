@@ -7,7 +7,9 @@ import { useCatalogue } from "./catalogue";
 const props = defineProps<{ fly: ComposedFly }>();
 const { materials } = useCatalogue();
 const own = computed(() => props.fly.parts.find((p) => p.role === "bead")?.material);
-const beads = computed(() => [...materials.value.values()].filter((m) => m.form === "bead" && m.part && m.code !== own.value?.code));
+const beads = computed(() =>
+  [...materials.value.values()].filter((m) => m.form === "bead" && m.part && m.code !== own.value?.code),
+);
 const wires = computed(() => [...materials.value.values()].filter((m) => m.form === "weight wire"));
 const bead = ref("");
 const wire = ref("");
@@ -22,16 +24,48 @@ const turns = (n: number): string => `${Math.abs(n)} ${Math.abs(n) === 1 ? "turn
     <h2 class="mb-1">Another bead</h2>
     <div class="sheet p-3">
       <div class="mb-2 flex flex-wrap gap-3">
-        <label><span class="label">In place of {{ own.name }}</span><select v-model="bead" class="field max-w-56"><option value="" disabled>Choose</option><option v-for="b in beads" :key="b.code" :value="b.code">{{ b.name }}</option></select></label>
-        <label v-if="judged && judged.turnsNow === 0"><span class="label">Weight wire</span><select v-model="wire" class="field max-w-56"><option v-for="w in wires" :key="w.code" :value="w.code">{{ w.name }}</option></select></label>
+        <label
+          ><span class="label">In place of {{ own.name }}</span
+          ><select v-model="bead" class="field max-w-56">
+            <option value="" disabled>Choose</option>
+            <option v-for="b in beads" :key="b.code" :value="b.code">{{ b.name }}</option>
+          </select></label
+        >
+        <label v-if="judged && judged.turnsNow === 0"
+          ><span class="label">Weight wire</span
+          ><select v-model="wire" class="field max-w-56">
+            <option v-for="w in wires" :key="w.code" :value="w.code">{{ w.name }}</option>
+          </select></label
+        >
       </div>
       <template v-if="judged && bead">
-        <p><span class="fig">{{ Math.abs(judged.difference).toFixed(0) }}</span> mg {{ judged.difference >= 0 ? "lighter" : "heavier" }}; one turn of {{ judged.wire.name }} is <span class="fig">{{ judged.massPerTurn.toFixed(1) }}</span> mg.</p>
-        <p class="text-lg font-semibold">{{ judged.turns === 0 ? "No turn of wire makes up for it." : judged.turns > 0 ? `Add ${turns(judged.turns)}.` : `Leave ${turns(judged.turns)} off.` }}</p>
-        <p v-if="!judged.fits" class="text-call">{{ judged.turns > 0 ? `Only ${turns(judged.turnsThatFit)} fit into the ${judged.roomMm.toFixed(1)} mm left on the shank` : `Only ${turns(judged.turnsThatFit)} are there to leave off` }}; {{ Math.abs(judged.missing).toFixed(0) }} mg {{ judged.missing > 0 ? "would still be missing" : "too much would stay" }}.</p>
+        <p>
+          <span class="fig">{{ Math.abs(judged.difference).toFixed(0) }}</span> mg
+          {{ judged.difference >= 0 ? "lighter" : "heavier" }}; one turn of {{ judged.wire.name }} is
+          <span class="fig">{{ judged.massPerTurn.toFixed(1) }}</span> mg.
+        </p>
+        <p class="text-lg font-semibold">
+          {{
+            judged.turns === 0
+              ? "No turn of wire makes up for it."
+              : judged.turns > 0
+                ? `Add ${turns(judged.turns)}.`
+                : `Leave ${turns(judged.turns)} off.`
+          }}
+        </p>
+        <p v-if="!judged.fits" class="text-call">
+          {{
+            judged.turns > 0
+              ? `Only ${turns(judged.turnsThatFit)} fit into the ${judged.roomMm.toFixed(1)} mm left on the shank`
+              : `Only ${turns(judged.turnsThatFit)} are there to leave off`
+          }}; {{ Math.abs(judged.missing).toFixed(0) }} mg
+          {{ judged.missing > 0 ? "would still be missing" : "too much would stay" }}.
+        </p>
         <p v-for="f in judged.faults" :key="f" class="text-call">{{ f }}</p>
       </template>
-      <p v-else class="text-soft">A bead of another metal is not like for like: choose one to see the turns of weight wire that go with it.</p>
+      <p v-else class="text-soft">
+        A bead of another metal is not like for like: choose one to see the turns of weight wire that go with it.
+      </p>
     </div>
   </section>
 </template>

@@ -13,6 +13,14 @@ const recipe = computed(() => (props.id === undefined ? undefined : recipeOf(pro
 </script>
 <template>
   <p v-if="!may('write patterns')" class="callout">{{ askWhom("write patterns") }}</p>
-  <p v-else-if="data && id !== undefined && !entry" class="callout">There is no such pattern. <RouterLink class="link" to="/patterns">All patterns</RouterLink></p>
-  <PatternEditor v-else-if="data && (id === undefined || (entry && recipe))" :id="id ?? 'new'" :key="id ?? 'new'" :entry="entry" :recipe="recipe" />
+  <p v-else-if="data && id !== undefined && !entry" class="callout">
+    There is no such pattern. <RouterLink class="link" to="/patterns">All patterns</RouterLink>
+  </p>
+  <PatternEditor
+    v-else-if="data && (id === undefined || (entry && recipe))"
+    :id="id ?? 'new'"
+    :key="id ?? 'new'"
+    :entry="entry"
+    :recipe="recipe"
+  />
 </template>

@@ -9,14 +9,45 @@ const props = defineProps<{ recipe: Recipe; choice: FlyChoice; model: HookModel 
 const emit = defineEmits<{ take: [model: string | undefined] }>();
 const { hooks } = useCatalogue();
 const named = computed(() => hooks.value.get(hookOf(props.recipe, { form: props.choice.form })));
-const near = computed(() => (named.value ? nearHooks(named.value, props.choice.size, hooks.value.values(), props.recipe.shankTolerance ?? 0).slice(0, 4) : []));
+const near = computed(() =>
+  named.value
+    ? nearHooks(named.value, props.choice.size, hooks.value.values(), props.recipe.shankTolerance ?? 0).slice(0, 4)
+    : [],
+);
 const isOther = computed(() => named.value?.id !== props.model.id);
 const steps = computed(() => props.recipe.shankTolerance ?? 0);
 </script>
 <template>
   <div class="text-[0.93rem]">
-    <p>Hook: <RouterLink class="link" to="/hooks">{{ model.name }}</RouterLink><template v-if="isOther">, in place of {{ named?.name }} <button class="btn ml-1 !min-h-7" @click="emit('take', undefined)">Back to {{ named?.id }}</button></template><template v-else-if="steps > 0">; a shank up to {{ steps }} {{ steps === 1 ? "step" : "steps" }} longer or shorter will do</template>.</p>
-    <details v-if="near.length > 0" class="mt-1"><summary>{{ near.filter((h) => h.fits).length }} other {{ near.filter((h) => h.fits).length === 1 ? "hook" : "hooks" }} would do at this size</summary>
-      <ul class="mt-1 grid gap-1"><li v-for="h in near" :key="h.id" class="flex flex-wrap items-baseline gap-x-2"><b><span class="fig">{{ h.id }}</span> {{ h.name }}</b><span>{{ h.differs.join(", ") || "the same figures" }}</span><span v-if="!h.fits" class="tag">not within the tolerance</span><button v-if="h.id !== model.id" class="btn ml-auto !min-h-7 !px-2" :aria-label="`See it on ${h.name}`" @click="emit('take', h.id)">See it on this</button></li></ul></details>
+    <p>
+      Hook: <RouterLink class="link" to="/hooks">{{ model.name }}</RouterLink><template v-if="isOther"
+        >, in place of {{ named?.name }}
+        <button class="btn ml-1 !min-h-7" @click="emit('take', undefined)">Back to {{ named?.id }}</button></template
+      ><template v-else-if="steps > 0"
+        >; a shank up to {{ steps }} {{ steps === 1 ? "step" : "steps" }} longer or shorter will do</template
+      >.
+    </p>
+    <details v-if="near.length > 0" class="mt-1">
+      <summary>
+        {{ near.filter((h) => h.fits).length }} other
+        {{ near.filter((h) => h.fits).length === 1 ? "hook" : "hooks" }} would do at this size
+      </summary>
+      <ul class="mt-1 grid gap-1">
+        <li v-for="h in near" :key="h.id" class="flex flex-wrap items-baseline gap-x-2">
+          <b
+            ><span class="fig">{{ h.id }}</span> {{ h.name }}</b
+          ><span>{{ h.differs.join(", ") || "the same figures" }}</span
+          ><span v-if="!h.fits" class="tag">not within the tolerance</span
+          ><button
+            v-if="h.id !== model.id"
+            class="btn ml-auto !min-h-7 !px-2"
+            :aria-label="`See it on ${h.name}`"
+            @click="emit('take', h.id)"
+          >
+            See it on this
+          </button>
+        </li>
+      </ul>
+    </details>
   </div>
 </template>

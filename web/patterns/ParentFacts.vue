@@ -21,15 +21,25 @@ function take(): void {
   const own = { ...draft.value.recipe, steps: draft.value.rows.flatMap((r) => r.was ?? []) };
   const { recipe: next, inherited } = inheritFrom(own, recipe);
   const before = parents().find((p) => p.pattern === entry.id);
-  const entryOf = { pattern: entry.id, changes: before?.changes ?? "", version: entry.version, inherited: [...new Set([...(before?.inherited ?? []), ...inherited])] };
+  const entryOf = {
+    pattern: entry.id,
+    changes: before?.changes ?? "",
+    version: entry.version,
+    inherited: [...new Set([...(before?.inherited ?? []), ...inherited])],
+  };
   draft.value.recipe = { ...plain(next), parents: [...parents().filter((p) => p.pattern !== entry.id), entryOf] };
-  if (inherited.includes("steps")) draft.value.rows = next.steps.map((s) => ({ id: s.id, component: s.component, text: sayStep(s), was: plain(s) }));
-  told.value = inherited.length > 0 ? `Taken from ${entry.name}: ${inherited.join(", ")}.` : `Nothing was missing that ${entry.name} has.`;
+  if (inherited.includes("steps"))
+    draft.value.rows = next.steps.map((s) => ({ id: s.id, component: s.component, text: sayStep(s), was: plain(s) }));
+  told.value =
+    inherited.length > 0
+      ? `Taken from ${entry.name}: ${inherited.join(", ")}.`
+      : `Nothing was missing that ${entry.name} has.`;
   from.value = "";
 }
 /** A copy that shares nothing with the draft or the catalogue. */
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-const set = (i: number, changes: string): void => void (draft.value.recipe.parents = parents().map((p, j) => (j === i ? { ...p, changes } : p)));
+const plain = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+const set = (i: number, changes: string): void =>
+  void (draft.value.recipe.parents = parents().map((p, j) => (j === i ? { ...p, changes } : p)));
 function remove(i: number): void {
   const rest = parents().filter((_, j) => j !== i);
   draft.value.recipe.parents = rest.length > 0 ? rest : undefined;
@@ -38,9 +48,29 @@ function remove(i: number): void {
 <template>
   <section class="grid content-start gap-2">
     <h3 class="label">Comes from other patterns</h3>
-    <div v-for="(p, i) in parents()" :key="p.pattern" class="flex flex-wrap items-center gap-2"><b>{{ nameOf(p.pattern) }}</b><span v-if="p.version" class="text-soft">version {{ p.version }}</span><input class="field min-w-40 flex-1" :value="p.changes" aria-label="What this one changes" placeholder="what this one changes" maxlength="400" @change="set(i, ($event.target as HTMLInputElement).value)" /><button type="button" class="btn btn-plain" :aria-label="`Not from ${nameOf(p.pattern)}`" @click="remove(i)"><X :size="16" /></button>
-      <span v-if="p.inherited?.length" class="w-full text-[0.9rem] text-soft">inherited: {{ p.inherited.join(", ") }}</span></div>
-    <p class="flex flex-wrap items-center gap-2"><select v-model="from" class="field" aria-label="Pattern that it comes from"><option value="">choose a pattern</option><option v-for="p in known" :key="p.id" :value="p.id">{{ p.name }}</option></select><button type="button" class="btn" :disabled="!parent" @click="take">Take from it what is not given here</button></p>
+    <div v-for="(p, i) in parents()" :key="p.pattern" class="flex flex-wrap items-center gap-2">
+      <b>{{ nameOf(p.pattern) }}</b
+      ><span v-if="p.version" class="text-soft">version {{ p.version }}</span
+      ><input
+        class="field min-w-40 flex-1"
+        :value="p.changes"
+        aria-label="What this one changes"
+        placeholder="what this one changes"
+        maxlength="400"
+        @change="set(i, ($event.target as HTMLInputElement).value)"
+      /><button type="button" class="btn btn-plain" :aria-label="`Not from ${nameOf(p.pattern)}`" @click="remove(i)">
+        <X :size="16" />
+      </button>
+      <span v-if="p.inherited?.length" class="w-full text-[0.9rem] text-soft"
+        >inherited: {{ p.inherited.join(", ") }}</span
+      >
+    </div>
+    <p class="flex flex-wrap items-center gap-2">
+      <select v-model="from" class="field" aria-label="Pattern that it comes from">
+        <option value="">choose a pattern</option>
+        <option v-for="p in known" :key="p.id" :value="p.id">{{ p.name }}</option></select
+      ><button type="button" class="btn" :disabled="!parent" @click="take">Take from it what is not given here</button>
+    </p>
     <p v-if="told" role="status">{{ told }}</p>
   </section>
 </template>

@@ -9,21 +9,62 @@ import MaterialPicker from "./MaterialPicker.vue";
 const entries = defineModel<BySize<string>[]>({ required: true });
 defineProps<{ label: string; likely?: MaterialForm }>();
 const shown = computed<BySize<string>[]>(() => (entries.value.length > 0 ? entries.value : [{ value: "" }]));
-const set = (i: number, change: Partial<BySize<string>>): void => void (entries.value = shown.value.map((m, j) => (j === i ? { ...m, ...change } : m)));
+const set = (i: number, change: Partial<BySize<string>>): void =>
+  void (entries.value = shown.value.map((m, j) => (j === i ? { ...m, ...change } : m)));
 function setSpan(i: number, end: "from" | "to", size: string): void {
   const own = shown.value[i]?.sizes;
   const sizes = { from: own?.from ?? size, to: own?.to ?? size, [end]: size };
-  entries.value = shown.value.map((m, j) => (j !== i ? m : sizes.from === "" && sizes.to === "" ? { value: m.value } : { ...m, sizes }));
+  entries.value = shown.value.map((m, j) =>
+    j !== i ? m : sizes.from === "" && sizes.to === "" ? { value: m.value } : { ...m, sizes },
+  );
 }
 const text = (event: Event): string => (event.target as HTMLInputElement).value.trim();
 </script>
 <template>
   <div>
     <div v-for="(m, i) in shown" :key="i" class="mb-1 flex flex-wrap items-center gap-2">
-      <MaterialPicker class="min-w-44 flex-1" :label="shown.length > 1 ? `${label}, ${i + 1}` : label" :model-value="m.value" :likely="likely" @update:model-value="set(i, { value: $event })" />
-      <span v-if="shown.length > 1 || m.sizes" class="flex items-center gap-1">sizes <input class="field fig w-16" :value="m.sizes?.from ?? ''" aria-label="from size" placeholder="all" @change="setSpan(i, 'from', text($event))" /> to <input class="field fig w-16" :value="m.sizes?.to ?? ''" aria-label="to size" @change="setSpan(i, 'to', text($event))" /></span>
-      <button v-if="shown.length > 1" type="button" class="btn btn-plain" aria-label="Take this material out" @click="entries = shown.filter((_, j) => j !== i)"><X :size="16" /></button>
-      <button v-if="i === shown.length - 1" type="button" class="btn btn-plain !px-1.5" :disabled="entries.length === 0" :aria-label="`Another material for other sizes: ${label}`" title="another for other sizes" @click="entries = [...entries, { value: entries[0]?.value ?? '' }]"><Plus :size="16" aria-hidden="true" /></button>
+      <MaterialPicker
+        class="min-w-44 flex-1"
+        :label="shown.length > 1 ? `${label}, ${i + 1}` : label"
+        :model-value="m.value"
+        :likely="likely"
+        @update:model-value="set(i, { value: $event })"
+      />
+      <span v-if="shown.length > 1 || m.sizes" class="flex items-center gap-1"
+        >sizes
+        <input
+          class="field fig w-16"
+          :value="m.sizes?.from ?? ''"
+          aria-label="from size"
+          placeholder="all"
+          @change="setSpan(i, 'from', text($event))" />
+        to
+        <input
+          class="field fig w-16"
+          :value="m.sizes?.to ?? ''"
+          aria-label="to size"
+          @change="setSpan(i, 'to', text($event))"
+      /></span>
+      <button
+        v-if="shown.length > 1"
+        type="button"
+        class="btn btn-plain"
+        aria-label="Take this material out"
+        @click="entries = shown.filter((_, j) => j !== i)"
+      >
+        <X :size="16" />
+      </button>
+      <button
+        v-if="i === shown.length - 1"
+        type="button"
+        class="btn btn-plain !px-1.5"
+        :disabled="entries.length === 0"
+        :aria-label="`Another material for other sizes: ${label}`"
+        title="another for other sizes"
+        @click="entries = [...entries, { value: entries[0]?.value ?? '' }]"
+      >
+        <Plus :size="16" aria-hidden="true" />
+      </button>
     </div>
   </div>
 </template>

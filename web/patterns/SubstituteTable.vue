@@ -27,30 +27,66 @@ const rows = computed(() => {
     if (!now) return [];
     const allowed = allowedFor(c, now, materials.value);
     const named = allowed.filter((a) => a.by !== "its class");
-    return [...named, ...allowed.filter((a) => a.by === "its class").slice(0, MOST_OF_A_CLASS)].map((a, i) => ({ role: c.role, rank: i + 1, by: a.by, limit: a.limit, ...judgeSubstitute(r, c.id, a.material, FLIES), effect: a.effect }));
+    return [...named, ...allowed.filter((a) => a.by === "its class").slice(0, MOST_OF_A_CLASS)].map((a, i) => ({
+      role: c.role,
+      rank: i + 1,
+      by: a.by,
+      limit: a.limit,
+      ...judgeSubstitute(r, c.id, a.material, FLIES),
+      effect: a.effect,
+    }));
   });
 });
 const leaving = computed(() => {
   const r = request.value;
   if (!r || !original.value) return [];
   const here = new Set(original.value.parts.map((p) => p.component));
-  return props.recipe.components.filter((c) => c.optional && here.has(c.id)).map((c) => ({ role: c.role, ...judgeLeavingOut(r, c.id, FLIES) }));
+  return props.recipe.components
+    .filter((c) => c.optional && here.has(c.id))
+    .map((c) => ({ role: c.role, ...judgeLeavingOut(r, c.id, FLIES) }));
 });
 const taken = (component: string, material: string): boolean => props.choice.use?.[component] === material;
-const mass = (mg: number): string => (Math.abs(mg) >= 1 ? `; ${Math.abs(mg).toFixed(0)} mg ${mg > 0 ? "heavier" : "lighter"} a fly` : "");
+const mass = (mg: number): string =>
+  Math.abs(mg) >= 1 ? `; ${Math.abs(mg).toFixed(0)} mg ${mg > 0 ? "heavier" : "lighter"} a fly` : "";
 </script>
 <template>
   <section>
     <h2 class="mb-1">In another’s place</h2>
     <ul v-if="rows.length + leaving.length > 0" class="sheet">
       <li v-for="r in rows" :key="r.component + r.material" class="border-b border-rule px-3 py-1.5">
-        <span class="flex flex-wrap items-baseline gap-x-2"><span class="fig text-soft">{{ r.rank }}</span><b>{{ r.role }}: {{ r.materialName }}</b><span v-if="r.by !== 'the pattern'" class="tag">{{ r.by }}</span><span v-if="r.effect" class="text-soft">{{ r.effect }}</span><span v-if="r.limit" class="text-call">only: {{ r.limit }}</span>
-          <button v-if="!r.fault" class="btn ml-auto !min-h-7 !px-2" :aria-pressed="taken(r.component, r.material)" :class="{ 'btn-main': taken(r.component, r.material) }" :aria-label="`Tie it with ${r.materialName}`" @click="emit('take', r.component, taken(r.component, r.material) ? undefined : r.material)">{{ taken(r.component, r.material) ? "Taken" : "Take" }}</button></span>
+        <span class="flex flex-wrap items-baseline gap-x-2"
+          ><span class="fig text-soft">{{ r.rank }}</span
+          ><b>{{ r.role }}: {{ r.materialName }}</b
+          ><span v-if="r.by !== 'the pattern'" class="tag">{{ r.by }}</span
+          ><span v-if="r.effect" class="text-soft">{{ r.effect }}</span
+          ><span v-if="r.limit" class="text-call">only: {{ r.limit }}</span>
+          <button
+            v-if="!r.fault"
+            class="btn ml-auto !min-h-7 !px-2"
+            :aria-pressed="taken(r.component, r.material)"
+            :class="{ 'btn-main': taken(r.component, r.material) }"
+            :aria-label="`Tie it with ${r.materialName}`"
+            @click="emit('take', r.component, taken(r.component, r.material) ? undefined : r.material)"
+          >
+            {{ taken(r.component, r.material) ? "Taken" : "Take" }}
+          </button></span
+        >
         <span v-if="r.fault" class="block text-call">{{ r.fault }}</span>
-        <span v-else class="block text-[0.93rem]">For 10 dozen: {{ r.differences.map(sayDifference).join("; ") || "the same quantities" }}{{ mass(r.massMg) }}</span>
+        <span v-else class="block text-[0.93rem]"
+          >For 10 dozen: {{ r.differences.map(sayDifference).join("; ") || "the same quantities"
+          }}{{ mass(r.massMg) }}</span
+        >
         <span v-for="w in r.warnings" :key="w.sentence" class="block text-[0.93rem] text-call">{{ w.sentence }}</span>
       </li>
-      <li v-for="l in leaving" :key="l.role" class="border-b border-rule px-3 py-1.5"><b>Leave out the {{ l.role }}</b><span v-if="l.fault" class="block text-call">{{ l.fault }}</span><span v-else class="block text-[0.93rem]">For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities" }}; {{ Math.abs(Math.round(l.minutes)) }} minutes {{ l.minutes < 0 ? "less" : "more" }}{{ mass(l.massMg) }}<template v-if="l.priceCents !== 0">; {{ money(Math.abs(l.priceCents)) }} less a dozen</template></span></li>
+      <li v-for="l in leaving" :key="l.role" class="border-b border-rule px-3 py-1.5">
+        <b>Leave out the {{ l.role }}</b
+        ><span v-if="l.fault" class="block text-call">{{ l.fault }}</span
+        ><span v-else class="block text-[0.93rem]"
+          >For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities" }};
+          {{ Math.abs(Math.round(l.minutes)) }} minutes {{ l.minutes < 0 ? "less" : "more" }}{{ mass(l.massMg)
+          }}<template v-if="l.priceCents !== 0">; {{ money(Math.abs(l.priceCents)) }} less a dozen</template></span
+        >
+      </li>
     </ul>
     <p v-else class="sheet p-3 text-soft">No material may take another’s place. Name one at its part, in the editor.</p>
   </section>

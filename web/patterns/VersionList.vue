@@ -10,10 +10,15 @@ import { useCatalogue } from "./catalogue";
 /** The versions of a pattern, who uses them, and what differs between two of them. */
 const props = defineProps<{ id: string }>();
 const { recipeOf, materials } = useCatalogue();
-const versions = useQuery({ key: () => ["versions", props.id], query: () => call(patternVersions, { params: { id: props.id } }) });
+const versions = useQuery({
+  key: () => ["versions", props.id],
+  query: () => call(patternVersions, { params: { id: props.id } }),
+});
 const list = computed(() => versions.data.value?.versions ?? []);
 const pair = ref<[number, number] | null>(null);
-const between = computed<[number, number] | null>(() => pair.value ?? (list.value.length > 1 ? [list.value[1]?.version ?? 0, list.value[0]?.version ?? 0] : null));
+const between = computed<[number, number] | null>(
+  () => pair.value ?? (list.value.length > 1 ? [list.value[1]?.version ?? 0, list.value[0]?.version ?? 0] : null),
+);
 const changes = computed(() => {
   if (!between.value) return undefined;
   const [a, b] = between.value.map((v) => recipeOf(props.id, v));
@@ -23,16 +28,49 @@ const changes = computed(() => {
 <template>
   <section>
     <h2 class="mb-1">Versions</h2>
-    <ul class="sheet"><li v-for="v in list" :key="v.version" class="flex flex-wrap items-baseline gap-x-3 border-b border-rule px-3 py-1.5">
-      <b>Version <span class="fig">{{ v.version }}</span></b><span class="text-soft">{{ moment(v.at) }}<template v-if="v.person">, {{ v.person }}</template></span><span v-if="v.note">{{ v.note }}</span>
-      <span v-if="v.batches.length > 0" class="tag">bound: batch {{ v.batches.join(", ") }}</span>
-      <button v-if="v.version > 1" class="btn btn-plain !min-h-7" @click="pair = [v.version - 1, v.version]">What it changed</button>
-    </li></ul>
-    <div v-if="between && changes" class="sheet mt-2 overflow-x-auto"><table>
-      <caption class="px-3 py-1.5 text-left font-semibold">From version <span class="fig">{{ between[0] }}</span> to <span class="fig">{{ between[1] }}</span></caption>
-      <thead><tr><th scope="col">Where</th><th scope="col">Before</th><th scope="col">After</th></tr></thead>
-      <tbody><tr v-for="(c, i) in changes" :key="i"><th scope="row" class="!border-b !border-rule">{{ c.where }}</th><td class="text-soft">{{ c.before ?? "was not there" }}</td><td>{{ c.after ?? "taken out" }}</td></tr>
-        <tr v-if="changes.length === 0"><td colspan="3" class="text-soft">Nothing in the recipe; its name, style or origin.</td></tr></tbody>
-    </table></div>
+    <ul class="sheet">
+      <li
+        v-for="v in list"
+        :key="v.version"
+        class="flex flex-wrap items-baseline gap-x-3 border-b border-rule px-3 py-1.5"
+      >
+        <b
+          >Version <span class="fig">{{ v.version }}</span></b
+        ><span class="text-soft"
+          >{{ moment(v.at) }}<template v-if="v.person">, {{ v.person }}</template></span
+        ><span v-if="v.note">{{ v.note }}</span>
+        <span v-if="v.batches.length > 0" class="tag">bound: batch {{ v.batches.join(", ") }}</span>
+        <button v-if="v.version > 1" class="btn btn-plain !min-h-7" @click="pair = [v.version - 1, v.version]">
+          What it changed
+        </button>
+      </li>
+    </ul>
+    <div v-if="between && changes" class="sheet mt-2 overflow-x-auto">
+      <table>
+        <caption class="px-3 py-1.5 text-left font-semibold">
+          From version
+          <span class="fig">{{ between[0] }}</span>
+          to
+          <span class="fig">{{ between[1] }}</span>
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Where</th>
+            <th scope="col">Before</th>
+            <th scope="col">After</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(c, i) in changes" :key="i">
+            <th scope="row" class="!border-b !border-rule">{{ c.where }}</th>
+            <td class="text-soft">{{ c.before ?? "was not there" }}</td>
+            <td>{{ c.after ?? "taken out" }}</td>
+          </tr>
+          <tr v-if="changes.length === 0">
+            <td colspan="3" class="text-soft">Nothing in the recipe; its name, style or origin.</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>

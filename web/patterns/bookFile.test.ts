@@ -3,11 +3,25 @@ import type { PatternBook } from "@kasten/contract/patterns";
 import { collectBook } from "./bookFile";
 
 /** A room that gives out patterns in its own order, each with a material of its own and one that all share. */
-const room = (asked: string[][]) => async (ids: string[]): Promise<PatternBook> => {
-  asked.push(ids);
-  const material = (code: string) => ({ code, name: code, form: "wire" as const, unit: "um" as const, measured: false, lead: false });
-  return { format: "kasten-patterns", version: 1, patterns: [...ids].sort().map((id) => ({ id, name: id, style: "x", recipe: {} as never })), materials: [material("shared"), ...ids.map((id) => material(`m-${id}`))] };
-};
+const room =
+  (asked: string[][]) =>
+  async (ids: string[]): Promise<PatternBook> => {
+    asked.push(ids);
+    const material = (code: string) => ({
+      code,
+      name: code,
+      form: "wire" as const,
+      unit: "um" as const,
+      measured: false,
+      lead: false,
+    });
+    return {
+      format: "kasten-patterns",
+      version: 1,
+      patterns: [...ids].sort().map((id) => ({ id, name: id, style: "x", recipe: {} as never })),
+      materials: [material("shared"), ...ids.map((id) => material(`m-${id}`))],
+    };
+  };
 
 describe("a file of many patterns", () => {
   test("is read in parts, each pattern and material once, in the order asked for", async () => {

@@ -32,14 +32,25 @@ export function useCatalogue() {
   }
 
   /** One fly by computation, in the page itself; or the sentence that says why not. */
-  function tie(recipe: Recipe, choice: FlyChoice, options: { keepProfiles?: boolean; incomplete?: boolean } = {}): Tied {
+  function tie(
+    recipe: Recipe,
+    choice: FlyChoice,
+    options: { keepProfiles?: boolean; incomplete?: boolean } = {},
+  ): Tied {
     const model = hooks.value.get(hookOf(recipe, choice));
-    if (!model) return { fault: recipe.hookModel ? `The hook “${recipe.hookModel}” is not known here.` : "The hook is not named." };
+    if (!model)
+      return {
+        fault: recipe.hookModel ? `The hook “${recipe.hookModel}” is not known here.` : "The hook is not named.",
+      };
     return attempt(() => composeFly(recipe, choice, model, materials.value, options));
   }
 
   /** A fly of a pattern, in a version or its newest. */
-  function fly(id: string | undefined, choice: FlyChoice, options: { version?: number; keepProfiles?: boolean } = {}): Tied {
+  function fly(
+    id: string | undefined,
+    choice: FlyChoice,
+    options: { version?: number; keepProfiles?: boolean } = {},
+  ): Tied {
     const entry = patterns.value.get(id ?? "");
     if (!entry) return query.data.value ? { fault: "The pattern is not known." } : { pending: true };
     const recipe = recipeOf(entry.id, options.version);
@@ -69,5 +80,7 @@ function attempt(compose: () => ComposedFly): Tied {
   }
 }
 
-export const variantName = (p: PatternEntry | undefined, id: string): string => p?.variants.find((v) => v.id === id)?.name ?? id;
-export const formName = (p: PatternEntry | undefined, id: string): string => (p && p.forms.length > 1 ? (p.forms.find((f) => f.id === id)?.name ?? id) : "");
+export const variantName = (p: PatternEntry | undefined, id: string): string =>
+  p?.variants.find((v) => v.id === id)?.name ?? id;
+export const formName = (p: PatternEntry | undefined, id: string): string =>
+  p && p.forms.length > 1 ? (p.forms.find((f) => f.id === id)?.name ?? id) : "";

@@ -28,7 +28,11 @@ describe("work that can wait", () => {
   test("is done over several frames, never more of one than it can spare", async () => {
     const { whenIdle } = await import("./idleQueue");
     const done: number[] = [];
-    for (let i = 0; i < 6; i++) whenIdle(() => { done.push(i); now += 3; });
+    for (let i = 0; i < 6; i++)
+      whenIdle(() => {
+        done.push(i);
+        now += 3;
+      });
     next();
     expect(done).toEqual([0, 1]);
     next();

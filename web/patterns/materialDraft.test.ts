@@ -9,11 +9,14 @@ const field = (m: Material, path: string) => {
 };
 
 describe("a material as it is being described", () => {
-  test.each(materialForms.filter((f) => f !== "hook" && f !== "liquid"))("a new %s has nominal figures, each shown in a field", (form) => {
-    const m = newMaterial("X", "it", form);
-    expect(fieldsOf(form).some((f) => figureAt(m, f) !== undefined)).toBe(true);
-    expect(m).toMatchObject({ unit: unitOf(form), measured: false });
-  });
+  test.each(materialForms.filter((f) => f !== "hook" && f !== "liquid"))(
+    "a new %s has nominal figures, each shown in a field",
+    (form) => {
+      const m = newMaterial("X", "it", form);
+      expect(fieldsOf(form).some((f) => figureAt(m, f) !== undefined)).toBe(true);
+      expect(m).toMatchObject({ unit: unitOf(form), measured: false });
+    },
+  );
   test("nominal figures are new each time", () => {
     const [a, b] = [nominalFigures("wire"), nominalFigures("wire")];
     if (a.strand) a.strand.width = 9;
@@ -27,10 +30,18 @@ describe("a material as it is being described", () => {
     expect(m.feather?.unusable).toBe(0.1);
   });
   test("a figure that is emptied is taken out; a group that is empty goes with it", () => {
-    const m = withFigure(newMaterial("X", "it", "dubbing"), field(newMaterial("X", "it", "dubbing"), "prepLoss.share"), 12);
+    const m = withFigure(
+      newMaterial("X", "it", "dubbing"),
+      field(newMaterial("X", "it", "dubbing"), "prepLoss.share"),
+      12,
+    );
     expect(m.prepLoss).toEqual({ what: "", share: 0.12 });
     expect(plainMaterial(withFigure(m, field(m, "prepLoss.share"), undefined))).not.toHaveProperty("prepLoss");
-    expect(plainMaterial(withFigure(newMaterial("X", "it", "bead"), field(newMaterial("X", "it", "bead"), "part.bore"), undefined)).part).toEqual({ diameter: 2.8, length: 2.4, mass: 78 });
+    expect(
+      plainMaterial(
+        withFigure(newMaterial("X", "it", "bead"), field(newMaterial("X", "it", "bead"), "part.bore"), undefined),
+      ).part,
+    ).toEqual({ diameter: 2.8, length: 2.4, mass: 78 });
   });
   test("a gauge brings the width that it stands for, until somebody has measured", () => {
     const wire = newMaterial("X", "it", "wire");

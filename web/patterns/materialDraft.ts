@@ -10,21 +10,50 @@ export interface FigureField {
 }
 
 const strand: FigureField[] = [
-  { path: "strand.width", label: "width as wound", unit: "mm" }, { path: "strand.thickness", label: "thickness", unit: "mm" }, { path: "strand.core", label: "core", unit: "mm" },
-  { path: "strand.density", label: "density", unit: "mg/mm³" }, { path: "strand.lineDensity", label: "mass of a mm", unit: "mg" },
+  { path: "strand.width", label: "width as wound", unit: "mm" },
+  { path: "strand.thickness", label: "thickness", unit: "mm" },
+  { path: "strand.core", label: "core", unit: "mm" },
+  { path: "strand.density", label: "density", unit: "mg/mm³" },
+  { path: "strand.lineDensity", label: "mass of a mm", unit: "mg" },
 ];
 const feather: FigureField[] = [
-  { path: "feather.usable", label: "usable stem", unit: "mm" }, { path: "feather.grip", label: "held by the pliers", unit: "mm" }, { path: "feather.perMm", label: "fibres a mm, one side", unit: "" },
-  { path: "feather.span", label: "span of good fibres", unit: "mm" }, { path: "feather.unusable", label: "unusable", unit: "%", scale: 100 },
+  { path: "feather.usable", label: "usable stem", unit: "mm" },
+  { path: "feather.grip", label: "held by the pliers", unit: "mm" },
+  { path: "feather.perMm", label: "fibres a mm, one side", unit: "" },
+  { path: "feather.span", label: "span of good fibres", unit: "mm" },
+  { path: "feather.unusable", label: "unusable", unit: "%", scale: 100 },
 ];
-const part: FigureField[] = [{ path: "part.diameter", label: "diameter", unit: "mm" }, { path: "part.length", label: "length on the shank", unit: "mm" }, { path: "part.mass", label: "weight", unit: "mg" }, { path: "part.bore", label: "bore", unit: "mm" }];
-const dubbing: FigureField[] = [{ path: "dubbing.density", label: "packed density", unit: "mg/mm³" }, { path: "dubbing.lineDensity", label: "a mm of noodle", unit: "mg" }, { path: "dubbing.loss", label: "falls on the bench", unit: "%", scale: 100 }, { path: "fliesPerPacket", label: "flies a packet, where only a trace is used", unit: "" }];
+const part: FigureField[] = [
+  { path: "part.diameter", label: "diameter", unit: "mm" },
+  { path: "part.length", label: "length on the shank", unit: "mm" },
+  { path: "part.mass", label: "weight", unit: "mg" },
+  { path: "part.bore", label: "bore", unit: "mm" },
+];
+const dubbing: FigureField[] = [
+  { path: "dubbing.density", label: "packed density", unit: "mg/mm³" },
+  { path: "dubbing.lineDensity", label: "a mm of noodle", unit: "mg" },
+  { path: "dubbing.loss", label: "falls on the bench", unit: "%", scale: 100 },
+  { path: "fliesPerPacket", label: "flies a packet, where only a trace is used", unit: "" },
+];
 
 const fields: Partial<Record<MaterialForm, FigureField[]>> = {
-  thread: [{ path: "thread.denier", label: "denier", unit: "" }], hackle: [...feather, ...strand], "feather fibre": [...feather, ...strand], quill: [...feather, ...strand],
-  hair: [{ path: "hair.density", label: "density of a hair", unit: "mg/mm³" }, { path: "hide.areaMm2", label: "area of a patch", unit: "mm²" }, { path: "hide.loss", label: "lost at the edges", unit: "%", scale: 100 }],
-  flash: [{ path: "pieceMm", label: "length of a strand", unit: "mm" }, ...strand], rubber: [{ path: "pieceMm", label: "length of a strand", unit: "mm" }, ...strand],
-  dubbing, blend: [...dubbing, { path: "blend.leastChargeMg", label: "the mill takes at least", unit: "mg" }], bead: part, eyes: part, "extended body": [...part, ...strand], liquid: [],
+  thread: [{ path: "thread.denier", label: "denier", unit: "" }],
+  hackle: [...feather, ...strand],
+  "feather fibre": [...feather, ...strand],
+  quill: [...feather, ...strand],
+  hair: [
+    { path: "hair.density", label: "density of a hair", unit: "mg/mm³" },
+    { path: "hide.areaMm2", label: "area of a patch", unit: "mm²" },
+    { path: "hide.loss", label: "lost at the edges", unit: "%", scale: 100 },
+  ],
+  flash: [{ path: "pieceMm", label: "length of a strand", unit: "mm" }, ...strand],
+  rubber: [{ path: "pieceMm", label: "length of a strand", unit: "mm" }, ...strand],
+  dubbing,
+  blend: [...dubbing, { path: "blend.leastChargeMg", label: "the mill takes at least", unit: "mg" }],
+  bead: part,
+  eyes: part,
+  "extended body": [...part, ...strand],
+  liquid: [],
 };
 const always: FigureField[] = [{ path: "prepLoss.share", label: "lost before the vise", unit: "%", scale: 100 }];
 
@@ -44,24 +73,49 @@ export function withFigure(material: Material, field: FigureField, value: number
   const own = material as unknown as Tree;
   const number = value === undefined ? undefined : value / (field.scale ?? 1);
   if (key === undefined) return { ...own, [group]: number } as unknown as Material;
-  const next = Object.fromEntries(Object.entries({ ...(own[group] as Tree | undefined), [key]: number }).filter(([, v]) => v !== undefined));
+  const next = Object.fromEntries(
+    Object.entries({ ...(own[group] as Tree | undefined), [key]: number }).filter(([, v]) => v !== undefined),
+  );
   const isEmpty = !Object.values(next).some((v) => typeof v === "number");
-  return { ...own, [group]: isEmpty ? undefined : group === "prepLoss" ? { what: "", ...next } : next } as unknown as Material;
+  return {
+    ...own,
+    [group]: isEmpty ? undefined : group === "prepLoss" ? { what: "", ...next } : next,
+  } as unknown as Material;
 }
 
 /** The gauge on its label; until somebody has measured, the width that it stands for comes with it. */
 export function withGauge(material: Material, gauge: string | undefined): Material {
   const width = gauge === undefined || material.measured ? undefined : widthOfGauge(gauge, material.form);
   if (width === undefined || !material.strand) return { ...material, gauge };
-  return { ...material, gauge, strand: { ...material.strand, width, ...(material.strand.section === "round" && { thickness: width }) } };
+  return {
+    ...material,
+    gauge,
+    strand: { ...material.strand, width, ...(material.strand.section === "round" && { thickness: width }) },
+  };
 }
 
 /** A new material of a form, with its nominal figures. */
-export const newMaterial = (code: string, name: string, form: MaterialForm): Material => ({ code, name, form, unit: unitOf(form), measured: false, lead: false, ...nominalFigures(form) });
+export const newMaterial = (code: string, name: string, form: MaterialForm): Material => ({
+  code,
+  name,
+  form,
+  unit: unitOf(form),
+  measured: false,
+  lead: false,
+  ...nominalFigures(form),
+});
 
 /** A code from a name: its form's first letters and the words' first letters, as drawers are labelled. */
 export function codeFor(name: string, form: MaterialForm, taken: (code: string) => boolean): string {
-  const letters = (text: string, n: number) => text.normalize("NFKD").replace(/[^A-Za-z0-9 ]/g, "").toUpperCase().split(" ").filter(Boolean).map((w) => w.slice(0, n)).join("");
+  const letters = (text: string, n: number) =>
+    text
+      .normalize("NFKD")
+      .replace(/[^A-Za-z0-9 ]/g, "")
+      .toUpperCase()
+      .split(" ")
+      .filter(Boolean)
+      .map((w) => w.slice(0, n))
+      .join("");
   const base = `${letters(form, 2).slice(0, 2)}-${letters(name, 3).slice(0, 12) || "NEW"}`;
   for (let n = 1; ; n++) {
     const code = n === 1 ? base : `${base}-${n}`;

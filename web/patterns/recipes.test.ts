@@ -16,8 +16,18 @@ beforeEach(() => {
   vi.stubGlobal("fetch", (url: string) => {
     const of = new URL(url, "http://room").searchParams.get("of") ?? "";
     asked.push(of);
-    const recipes = of.split(",").filter((key) => there.has(key)).map((key) => ({ id: key.split("@")[0], version: Number(key.split("@")[1]), current: true, recipe: recipe(key) }));
-    return Promise.resolve(new Response(JSON.stringify({ recipes }), { status: 200, headers: { "Content-Type": "application/json" } }));
+    const recipes = of
+      .split(",")
+      .filter((key) => there.has(key))
+      .map((key) => ({
+        id: key.split("@")[0],
+        version: Number(key.split("@")[1]),
+        current: true,
+        recipe: recipe(key),
+      }));
+    return Promise.resolve(
+      new Response(JSON.stringify({ recipes }), { status: 200, headers: { "Content-Type": "application/json" } }),
+    );
   });
 });
 afterEach(() => {
@@ -28,7 +38,11 @@ afterEach(() => {
 describe("recipes as they are needed", () => {
   test("those asked for in the same moment are read together, each once", async () => {
     const store = useRecipes();
-    expect([store.recipe("a", 1), store.recipe("b", 1), store.recipe("a", 1)]).toEqual([undefined, undefined, undefined]);
+    expect([store.recipe("a", 1), store.recipe("b", 1), store.recipe("a", 1)]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
     await vi.runAllTimersAsync();
     expect(asked).toEqual(["a@1,b@1"]);
     expect([store.recipe("a", 1), store.recipe("b", 1)]).toEqual([recipe("a@1"), recipe("b@1")]);

@@ -4,12 +4,21 @@ import { changed, readStep, sayStep, type RecipeStep, type Role, type StepChange
 const changeable = ["amount", "shown", "rule", "passes", "stretch", "rope", "fullness", "noodle", "thickness"] as const;
 
 /** What a few words would change in a step: quantities and ways, and only those that differ. */
-export function sizeRuleOf(words: string, step: RecipeStep, role: Role | undefined, form: MaterialForm | undefined): StepChange {
+export function sizeRuleOf(
+  words: string,
+  step: RecipeStep,
+  role: Role | undefined,
+  form: MaterialForm | undefined,
+): StepChange {
   const read = readStep(`${sayStep(step)}, ${words}`, { id: step.id, component: step.component, role, form }).step;
   const alone = readStep(words, { id: step.id, component: step.component, role, form }).step ?? read;
   if (!alone) return {};
   const [next, now] = [alone as unknown as Record<string, unknown>, step as unknown as Record<string, unknown>];
-  const quantities = Object.fromEntries(changeable.filter((k) => next[k] !== undefined && JSON.stringify(next[k]) !== JSON.stringify(now[k])).map((k) => [k, next[k]])) as StepChange;
+  const quantities = Object.fromEntries(
+    changeable
+      .filter((k) => next[k] !== undefined && JSON.stringify(next[k]) !== JSON.stringify(now[k]))
+      .map((k) => [k, next[k]]),
+  ) as StepChange;
   // A size at which the feather becomes too long to wind changes the way, not only the amount.
   const ways = Object.entries(alone.methods ?? {}).filter(([question, school]) => step.methods?.[question] !== school);
   return ways.length > 0 ? { ...quantities, methods: Object.fromEntries(ways) } : quantities;
@@ -18,5 +27,8 @@ export function sizeRuleOf(words: string, step: RecipeStep, role: Role | undefin
 /** The same in words: the clauses that the rule makes different. */
 export function sizeRuleWords(step: RecipeStep, set: StepChange): string {
   const usual = new Set(sayStep(step).split(", "));
-  return sayStep(changed(step, set)).split(", ").filter((c) => !usual.has(c)).join(", ");
+  return sayStep(changed(step, set))
+    .split(", ")
+    .filter((c) => !usual.has(c))
+    .join(", ");
 }

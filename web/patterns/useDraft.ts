@@ -1,7 +1,16 @@
 import { debounceFilter, useDebouncedRefHistory, useEventListener, useStorage, watchDebounced } from "@vueuse/core";
 import { computed, ref, toRaw, watch } from "vue";
 import { sizesBetween } from "@kasten/core/hooks";
-import { missingFrom, orderFaults, ownBeadFaults, rehomed, sayStep, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import {
+  missingFrom,
+  orderFaults,
+  ownBeadFaults,
+  rehomed,
+  sayStep,
+  type ComposedFly,
+  type FlyChoice,
+  type Recipe,
+} from "@kasten/core/patterns";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
 import { addLine, readRow, recipeOfDraft, type Draft } from "./draft";
@@ -18,9 +27,14 @@ export function useDraft(id: string, initial: () => Draft) {
   /** Saved and let go: nothing more is kept of it. */
   let gone = false;
   const later = debounceFilter(KEEP_AFTER_MS, { maxWait: KEEP_AT_LATEST_MS });
-  const draft = useStorage<Draft>(key, initial(), undefined, { deep: true, eventFilter: (invoke, options) => later(() => (gone ? undefined : invoke()), options) });
+  const draft = useStorage<Draft>(key, initial(), undefined, {
+    deep: true,
+    eventFilter: (invoke, options) => later(() => (gone ? undefined : invoke()), options),
+  });
   // What was typed in the last moment before the page goes is kept too, unless the draft was saved and let go.
-  useEventListener(window, "pagehide", () => { if (!gone) localStorage.setItem(key, JSON.stringify(draft.value)); });
+  useEventListener(window, "pagehide", () => {
+    if (!gone) localStorage.setItem(key, JSON.stringify(draft.value));
+  });
   const letGo = (): void => {
     gone = true;
     localStorage.removeItem(key);
@@ -29,22 +43,40 @@ export function useDraft(id: string, initial: () => Draft) {
   /** What is usual on the hook, for lengths that nobody says. */
   const family = computed(() => hooks.value.get(draft.value.recipe.hookModel)?.family);
   const numberWords = computed(() => person.value?.numberWords ?? {});
-  const choice = ref<FlyChoice>({ size: draft.value.recipe.sizes.from, variant: draft.value.recipe.variants[0]?.id ?? "", form: draft.value.recipe.forms[0]?.id ?? "" });
+  const choice = ref<FlyChoice>({
+    size: draft.value.recipe.sizes.from,
+    variant: draft.value.recipe.variants[0]?.id ?? "",
+    form: draft.value.recipe.forms[0]?.id ?? "",
+  });
 
   // The computation reads the plain draft: through the page's watching proxies it would take several times as long.
   const changes = ref(0);
-  watch(draft, () => { changes.value++; }, { deep: true, flush: "sync" });
+  watch(
+    draft,
+    () => {
+      changes.value++;
+    },
+    { deep: true, flush: "sync" },
+  );
   const plain = computed(() => ({ draft: toRaw(draft.value), changes: changes.value }));
-  const readings = computed(() => plain.value.draft.rows.map((_, i) => readRow(plain.value.draft, i, materials.value, numberWords.value, family.value)));
+  const readings = computed(() =>
+    plain.value.draft.rows.map((_, i) =>
+      readRow(plain.value.draft, i, materials.value, numberWords.value, family.value),
+    ),
+  );
   const recipe = computed<Recipe>(() => recipeOfDraft(plain.value.draft, readings.value));
   // The last understood step is kept with its row, so that half-typed words do not make the fly vanish; once the typing rests, as
   // keeping it makes everything be read again.
-  watchDebounced(readings, (now) => {
-    now.forEach((reading, i) => {
-      const row = draft.value.rows[i];
-      if (row && reading.step && JSON.stringify(reading.step) !== JSON.stringify(row.was)) row.was = reading.step;
-    });
-  }, { debounce: 250 });
+  watchDebounced(
+    readings,
+    (now) => {
+      now.forEach((reading, i) => {
+        const row = draft.value.rows[i];
+        if (row && reading.step && JSON.stringify(reading.step) !== JSON.stringify(row.was)) row.was = reading.step;
+      });
+    },
+    { debounce: 250 },
+  );
 
   /** Sizes that the pattern allows: its ends and the even ones between; none while they cannot be read. */
   const sizes = computed(() => {
@@ -58,7 +90,12 @@ export function useDraft(id: string, initial: () => Draft) {
   const shown = computed<FlyChoice>(() => {
     const { variants, forms } = draft.value.recipe;
     const kept = (list: { id: string }[], id: string) => (list.some((x) => x.id === id) ? id : (list[0]?.id ?? ""));
-    return { ...choice.value, size: sizes.value.includes(choice.value.size) ? choice.value.size : (sizes.value[0] ?? ""), variant: kept(variants, choice.value.variant), form: kept(forms, choice.value.form) };
+    return {
+      ...choice.value,
+      size: sizes.value.includes(choice.value.size) ? choice.value.size : (sizes.value[0] ?? ""),
+      variant: kept(variants, choice.value.variant),
+      form: kept(forms, choice.value.form),
+    };
   });
 
   /** The fly as far as it can be tied: a faulty step is told, left out, and the rest tied without it. */
@@ -69,7 +106,10 @@ export function useDraft(id: string, initial: () => Draft) {
     // A part without a material yet is left out with its steps.
     const components = recipe.value.components.filter((c) => c.role === "hook" || c.material.length > 0);
     for (let n = 0; n < MOST_FAULTY; n++) {
-      const attempt = tie({ ...recipe.value, components, steps }, shown.value, { keepProfiles: true, incomplete: true });
+      const attempt = tie({ ...recipe.value, components, steps }, shown.value, {
+        keepProfiles: true,
+        incomplete: true,
+      });
       if (attempt.fly) return { fly: attempt.fly, faults };
       if (attempt.step === undefined) return { faults, whole: attempt.fault };
       faults.set(attempt.step, attempt.fault ?? "");
@@ -81,10 +121,15 @@ export function useDraft(id: string, initial: () => Draft) {
   /** What is to be said at a step: what cannot be tied, a wrong order, and what crowds. */
   const notes = computed(() => {
     const at = new Map<string, { sentence: string; hard: boolean }[]>();
-    const add = (step: string, sentence: string, hard: boolean) => at.set(step, [...(at.get(step) ?? []), { sentence, hard }]);
+    const add = (step: string, sentence: string, hard: boolean) =>
+      at.set(step, [...(at.get(step) ?? []), { sentence, hard }]);
     for (const [step, sentence] of tied.value.faults) add(step, sentence, true);
     for (const f of orderFaults(recipe.value)) add(f.then, f.sentence, f.hard);
-    for (const w of [...(tied.value.fly?.tied.warnings ?? []), ...(tied.value.fly ? ownBeadFaults(tied.value.fly) : [])]) add(w.step, w.sentence, false);
+    for (const w of [
+      ...(tied.value.fly?.tied.warnings ?? []),
+      ...(tied.value.fly ? ownBeadFaults(tied.value.fly) : []),
+    ])
+      add(w.step, w.sentence, false);
     return at;
   });
 
@@ -108,7 +153,12 @@ export function useDraft(id: string, initial: () => Draft) {
   const move = (from: number, to: number): void => {
     if (to < 0 || to >= draft.value.rows.length || from === to) return;
     const row = draft.value.rows[from];
-    if (row) draft.value.rows = [...draft.value.rows.filter((_, i) => i !== from).slice(0, to), row, ...draft.value.rows.filter((_, i) => i !== from).slice(to)];
+    if (row)
+      draft.value.rows = [
+        ...draft.value.rows.filter((_, i) => i !== from).slice(0, to),
+        row,
+        ...draft.value.rows.filter((_, i) => i !== from).slice(to),
+      ];
   };
   const remove = (index: number): void => void (draft.value.rows = draft.value.rows.filter((_, i) => i !== index));
   /** Adds what was typed; before the knot when there is one, unless it is a knot itself. */
@@ -121,5 +171,24 @@ export function useDraft(id: string, initial: () => Draft) {
     draft.value.rows = [...draft.value.rows.slice(0, at), row, ...draft.value.rows.slice(at)];
     return undefined;
   }
-  return { draft, readings, recipe, tied, missing, notes, choice, shown, sizes, move, rehome, remove, add, letGo, undo, redo, canUndo, canRedo };
+  return {
+    draft,
+    readings,
+    recipe,
+    tied,
+    missing,
+    notes,
+    choice,
+    shown,
+    sizes,
+    move,
+    rehome,
+    remove,
+    add,
+    letGo,
+    undo,
+    redo,
+    canUndo,
+    canRedo,
+  };
 }

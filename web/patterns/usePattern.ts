@@ -1,7 +1,15 @@
 import { computed, type MaybeRefOrGetter, toValue } from "vue";
 import { compareSizes, sizesBetween, sizeWithin } from "@kasten/core/hooks";
 import { hookRequirement, requirementsOf } from "@kasten/core/materials";
-import { cautionsOf, checksOf, hookOf, ownBeadFaults, proportionsOf, sharesOfShank, type FlyChoice } from "@kasten/core/patterns";
+import {
+  cautionsOf,
+  checksOf,
+  hookOf,
+  ownBeadFaults,
+  proportionsOf,
+  sharesOfShank,
+  type FlyChoice,
+} from "@kasten/core/patterns";
 import { length } from "../parts/units";
 import { useCatalogue } from "./catalogue";
 
@@ -20,9 +28,15 @@ export function useSizes(pattern: MaybeRefOrGetter<string>) {
 }
 
 /** One fly of a pattern with everything that its page shows. */
-export function usePatternFly(pattern: MaybeRefOrGetter<string>, choice: MaybeRefOrGetter<FlyChoice>, version?: MaybeRefOrGetter<number | undefined>) {
+export function usePatternFly(
+  pattern: MaybeRefOrGetter<string>,
+  choice: MaybeRefOrGetter<FlyChoice>,
+  version?: MaybeRefOrGetter<number | undefined>,
+) {
   const { hooks, recipeOf, fly } = useCatalogue();
-  const tied = computed(() => fly(toValue(pattern), toValue(choice), { keepProfiles: true, version: toValue(version) }));
+  const tied = computed(() =>
+    fly(toValue(pattern), toValue(choice), { keepProfiles: true, version: toValue(version) }),
+  );
   const materials = computed(() => {
     const f = tied.value.fly;
     const recipe = recipeOf(toValue(pattern), toValue(version));
@@ -33,6 +47,8 @@ export function usePatternFly(pattern: MaybeRefOrGetter<string>, choice: MaybeRe
   const shares = computed(() => (tied.value.fly ? sharesOfShank(tied.value.fly) : []));
   const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
   const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
-  const warnings = computed(() => (tied.value.fly ? [...tied.value.fly.tied.warnings, ...ownBeadFaults(tied.value.fly)] : []));
+  const warnings = computed(() =>
+    tied.value.fly ? [...tied.value.fly.tied.warnings, ...ownBeadFaults(tied.value.fly)] : [],
+  );
   return { tied, materials, proportions, shares, cautions, checks, warnings };
 }

@@ -20,7 +20,9 @@ const adding = ref(false);
 const words = ref("");
 const columns = computed(() => {
   const wanted = fold(words.value).split(" ").filter(Boolean);
-  const items = (stock.data.value?.items ?? []).filter((i) => wanted.every((w) => fold(`${i.name} ${i.code} ${i.form} ${i.drawer}`).includes(w)));
+  const items = (stock.data.value?.items ?? []).filter((i) =>
+    wanted.every((w) => fold(`${i.name} ${i.code} ${i.form} ${i.drawer}`).includes(w)),
+  );
   const drawers = new Map<string, typeof items>();
   for (const i of items) drawers.set(i.drawer, [...(drawers.get(i.drawer) ?? []), i]);
   return [...drawers];
@@ -28,27 +30,82 @@ const columns = computed(() => {
 const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
 </script>
 <template>
-  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3"><h1>The cabinet</h1><span class="flex flex-wrap items-center gap-4"><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button><label class="flex items-center gap-2"><span class="text-soft">Find a material or a drawer</span><input v-model="words" type="search" class="field w-56" /></label></span></div>
+  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
+    <h1>The cabinet</h1>
+    <span class="flex flex-wrap items-center gap-4"
+      ><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button
+      ><label class="flex items-center gap-2"
+        ><span class="text-soft">Find a material or a drawer</span
+        ><input v-model="words" type="search" class="field w-56" /></label
+    ></span>
+  </div>
   <MaterialForm v-if="adding" @saved="router.push(`/stock/${$event}`)" @leave="adding = false" />
   <div class="wall">
     <section v-for="[drawer, items] in columns" :key="drawer" class="front" :aria-label="`Drawer ${drawer}`">
       <h2 class="plate fig">{{ drawer }}</h2>
       <ul>
         <li v-for="i in items" :key="i.code" class="py-0.5">
-          <RouterLink :to="`/stock/${i.code}`" class="grid min-h-[24px] grid-cols-[auto_1fr_auto] items-baseline gap-x-2 py-0.5 hover:text-deep"><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span><b class="fig whitespace-nowrap"><NumberWords :words="quantity(i.quantity, i.unit)" /></b></RouterLink>
-          <p v-if="i.coversDozens !== null" class="pl-5 text-[0.85rem]" :class="short(i) ? 'font-semibold text-call' : 'text-soft'">{{ short(i) ? "runs out after" : "covers all" }} <span class="fig">{{ i.coversDozens.toFixed(0) }}</span> dz of the coming work</p>
+          <RouterLink
+            :to="`/stock/${i.code}`"
+            class="grid min-h-[24px] grid-cols-[auto_1fr_auto] items-baseline gap-x-2 py-0.5 hover:text-deep"
+            ><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span
+            ><b class="fig whitespace-nowrap"><NumberWords :words="quantity(i.quantity, i.unit)" /></b
+          ></RouterLink>
+          <p
+            v-if="i.coversDozens !== null"
+            class="pl-5 text-[0.85rem]"
+            :class="short(i) ? 'font-semibold text-call' : 'text-soft'"
+          >
+            {{ short(i) ? "runs out after" : "covers all" }} <span class="fig">{{ i.coversDozens.toFixed(0) }}</span> dz
+            of the coming work
+          </p>
         </li>
       </ul>
     </section>
   </div>
   <p v-if="stock.data.value && columns.length === 0" class="sheet p-4 text-soft">No drawer holds that.</p>
   <h2 class="mb-1 mt-6">Finished flies on the shelf</h2>
-  <table class="sheet"><thead><tr><th scope="col">Fly</th><th scope="col">Colour</th><th scope="col" class="text-right">There</th><th scope="col" class="text-right">Put by for orders</th></tr></thead><tbody>
-    <tr v-for="f in stock.data.value?.fliesOnShelf ?? []" :key="f.pattern + f.size + f.variant + f.form"><td>{{ f.patternName }} <b class="fig">{{ f.size }}</b></td><td>{{ variantName(patterns.get(f.pattern), f.variant) }}</td><td class="text-right"><DozenCount :flies="f.quantity" /></td><td class="text-right"><DozenCount v-if="f.reserved" :flies="f.reserved" /></td></tr>
-  </tbody></table>
+  <table class="sheet">
+    <thead>
+      <tr>
+        <th scope="col">Fly</th>
+        <th scope="col">Colour</th>
+        <th scope="col" class="text-right">There</th>
+        <th scope="col" class="text-right">Put by for orders</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="f in stock.data.value?.fliesOnShelf ?? []" :key="f.pattern + f.size + f.variant + f.form">
+        <td>
+          {{ f.patternName }} <b class="fig">{{ f.size }}</b>
+        </td>
+        <td>{{ variantName(patterns.get(f.pattern), f.variant) }}</td>
+        <td class="text-right"><DozenCount :flies="f.quantity" /></td>
+        <td class="text-right"><DozenCount v-if="f.reserved" :flies="f.reserved" /></td>
+      </tr>
+    </tbody>
+  </table>
 </template>
 <style scoped>
-.wall { display: grid; grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr)); gap: 3px; background: var(--rule-strong); border: 3px solid var(--rule-strong); }
-.front { background: var(--sheet); padding: 0.4rem 0.7rem 0.6rem; font-size: 0.95rem; }
-.plate { display: inline-block; border: 1px solid var(--rule-strong); border-top: none; margin: -0.4rem 0 0.3rem; padding: 0 0.7rem; background: var(--well); font-size: 0.95rem; }
+.wall {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr));
+  gap: 3px;
+  background: var(--rule-strong);
+  border: 3px solid var(--rule-strong);
+}
+.front {
+  background: var(--sheet);
+  padding: 0.4rem 0.7rem 0.6rem;
+  font-size: 0.95rem;
+}
+.plate {
+  display: inline-block;
+  border: 1px solid var(--rule-strong);
+  border-top: none;
+  margin: -0.4rem 0 0.3rem;
+  padding: 0 0.7rem;
+  background: var(--well);
+  font-size: 0.95rem;
+}
 </style>

@@ -3,10 +3,32 @@ import type { Place } from "../../hooks";
 import type { LengthRule } from "../recipe";
 
 const counting: Record<string, number> = {
-  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12, half: 0.5, quarter: 0.25, third: 1 / 3,
-  "½": 0.5, "¼": 0.25, "¾": 0.75, "⅓": 1 / 3, "⅔": 2 / 3,
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  half: 0.5,
+  quarter: 0.25,
+  third: 1 / 3,
+  "½": 0.5,
+  "¼": 0.25,
+  "¾": 0.75,
+  "⅓": 1 / 3,
+  "⅔": 2 / 3,
 };
-const spelled = Object.keys(counting).filter((w) => /^[a-z]{2,}$/.test(w) && w !== "an").sort((a, b) => b.length - a.length).join("|");
+const spelled = Object.keys(counting)
+  .filter((w) => /^[a-z]{2,}$/.test(w) && w !== "an")
+  .sort((a, b) => b.length - a.length)
+  .join("|");
 
 /** A number as it is typed: 10, 1.5, 1,5, 2½, 1/2, half, six, two and a half. */
 export const NUMBER = `(?:\\d+\\s*/\\s*\\d+|[-−]?\\d+(?:[.,]\\d+)?(?:\\s*[½¼¾⅓⅔])?|[½¼¾⅓⅔]|an?\\s+(?:half|third|quarter)|(?:${spelled})(?:\\s+and\\s+a\\s+half)?(?:\\s+an?\\b)?|an?\\b)`;
@@ -31,9 +53,22 @@ export const sayNumber = (n: number): string => String(Number(n.toPrecision(12))
 
 const MM_PER_INCH = 25.4;
 const reachWords: Record<string, Extract<LengthRule, { reach: string }>["reach"]> = {
-  point: "point", barb: "barb", bend: "bend", "mid-tail": "mid-tail", "mid tail": "mid-tail", "middle of the tail": "mid-tail", "tail tip": "tail", "tip of the tail": "tail", "tail": "tail", "wing tip": "wing", "tip of the wing": "wing", "wing": "wing",
+  point: "point",
+  barb: "barb",
+  bend: "bend",
+  "mid-tail": "mid-tail",
+  "mid tail": "mid-tail",
+  "middle of the tail": "mid-tail",
+  "tail tip": "tail",
+  "tip of the tail": "tail",
+  tail: "tail",
+  "wing tip": "wing",
+  "tip of the wing": "wing",
+  wing: "wing",
 };
-const REACH = Object.keys(reachWords).sort((a, b) => b.length - a.length).join("|");
+const REACH = Object.keys(reachWords)
+  .sort((a, b) => b.length - a.length)
+  .join("|");
 const MEASURE = "shanks?|gapes?|eyes?(?:\\s+lengths?)?|hooks?|bod(?:y|ies)|tails?|wings?";
 
 /** A length as it is typed, in one group. */
@@ -76,7 +111,14 @@ function measureNamed(word: string): Measure {
 export function sayLength(rule: LengthRule): string {
   if ("mm" in rule) return `${sayNumber(rule.mm)} mm`;
   if ("of" in rule) return `${sayNumber(rule.times)} ${rule.of}`;
-  const reach = { point: "point", barb: "barb", bend: "bend", "mid-tail": "mid-tail", tail: "tail tip", wing: "wing tip" }[rule.reach];
+  const reach = {
+    point: "point",
+    barb: "barb",
+    bend: "bend",
+    "mid-tail": "mid-tail",
+    tail: "tail tip",
+    wing: "wing tip",
+  }[rule.reach];
   return rule.pastMm === undefined ? `to the ${reach}` : `${sayNumber(rule.pastMm)} mm past the ${reach}`;
 }
 
@@ -84,12 +126,25 @@ export function sayLength(rule: LengthRule): string {
 export const PLACE = `(?:(?:the\\s+)?(?:into\\s+the\\s+bend|between\\s+the\\s+bends|mid-?\\s?shank|middle|point|barb|bend|eye(?!s|\\s+length)|behind\\s+the\\s+bead)|${NUMBER}\\s*eyes?(?:\\s+lengths?)?(?:\\s+behind\\s+the\\s+(?:eye|bead))?|${NUMBER}\\s*(?:of\\s+(?:the\\s+)?)?(?:the\\s+)?shank|\\d+\\s*%)`;
 
 const namedPlaces: Record<string, Place> = {
-  "into the bend": { landmark: "intoBend" }, "between the bends": { landmark: "betweenBends" }, point: { landmark: "point" }, barb: { landmark: "barb" }, bend: { landmark: "bend" }, eye: { landmark: "eye" }, "behind the bead": { landmark: "eye" },
-  "mid-shank": { fraction: 0.5 }, "mid shank": { fraction: 0.5 }, midshank: { fraction: 0.5 }, middle: { fraction: 0.5 },
+  "into the bend": { landmark: "intoBend" },
+  "between the bends": { landmark: "betweenBends" },
+  point: { landmark: "point" },
+  barb: { landmark: "barb" },
+  bend: { landmark: "bend" },
+  eye: { landmark: "eye" },
+  "behind the bead": { landmark: "eye" },
+  "mid-shank": { fraction: 0.5 },
+  "mid shank": { fraction: 0.5 },
+  midshank: { fraction: 0.5 },
+  middle: { fraction: 0.5 },
 };
 
 export function readPlace(text: string): Place | undefined {
-  const t = text.trim().toLowerCase().replace(/^the\s+/, "").replace(/\s+/g, " ");
+  const t = text
+    .trim()
+    .toLowerCase()
+    .replace(/^the\s+/, "")
+    .replace(/\s+/g, " ");
   const named = namedPlaces[t];
   if (named) return named;
   const percent = /^(\d+)\s*%$/.exec(t);
@@ -107,5 +162,9 @@ export function readPlace(text: string): Place | undefined {
 export function sayPlace(place: Place): string {
   if ("eyeLengths" in place) return `${sayNumber(place.eyeLengths)} eyes`;
   if ("fraction" in place) return place.fraction === 0.5 ? "mid-shank" : `${sayNumber(place.fraction)} shank`;
-  return place.landmark === "intoBend" ? "into the bend" : place.landmark === "betweenBends" ? "between the bends" : place.landmark;
+  return place.landmark === "intoBend"
+    ? "into the bend"
+    : place.landmark === "betweenBends"
+      ? "between the bends"
+      : place.landmark;
 }
