@@ -1,8 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
-import { startsFor } from "./batches";
+import { startsFor, calibrate, issueQuantity, piecesToIssue } from "./learning";
 import { hookAt, hookMass, placeAt, zoneOf, type HookGeometry, type HookModel, type Place } from "./hooks";
-import { calibrate, issueQuantity, piecesToIssue } from "./materials";
 import { ceilTo } from "./numeric";
 import {
   areaOf,
@@ -197,7 +196,8 @@ const calls: Record<string, (g: Given) => unknown> = {
       ...r,
       area: r.area,
       each_strand: ropeStrandLength(g.rope_length, g.strands),
-      line_density: r.massPerMm / 1.1, // the figure of the rope's strands lying side by side, before the twist takes up length
+      // The figure of the rope's strands lying side by side, before the twist takes up length.
+      line_density: r.massPerMm / 1.1,
     };
   },
   wind: (g) => {

@@ -1,6 +1,8 @@
+import { gateSentence } from "../sentences";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { chanceOfEnough, gather, gateReasons, mergeClaims, mostOwedFor, splitClaims, startsFor, type Need } from ".";
+import { gather, gateReasons, mergeClaims, mostOwedFor, splitClaims, type Need } from ".";
+import { chanceOfEnough, startsFor } from "../learning";
 
 const record = fc.record({ good: fc.integer({ min: 5, max: 300 }), bad: fc.integer({ min: 1, max: 20 }) });
 const owed = fc.integer({ min: 1, max: 240 });
@@ -189,6 +191,7 @@ describe("gather", () => {
 
 test("the gate names every reason", () => {
   const clear = {
+    notPromised: [],
     missingFromPattern: [],
     shortages: [],
     mixedLots: [],
@@ -200,11 +203,17 @@ test("the gate names every reason", () => {
   expect(
     gateReasons({
       ...clear,
-      shortages: ["4 hooks"],
+      shortages: [{ material: "hooks", quantity: 4, unit: "count" }],
       mixedLots: ["floss"],
       peopleAble: 0,
       stationsDown: ["mill"],
-      missingFromPattern: ["the finish is not stated"],
-    }),
-  ).toHaveLength(5);
+      missingFromPattern: [{ code: "FINISH_NOT_STATED", details: {} }],
+    }).map(gateSentence),
+  ).toEqual([
+    "The pattern is incomplete: the finish is not stated: name it, or say that there is none on purpose.",
+    "Short of 4 of hooks: reserve it, or see what to do beside it.",
+    "The floss would mix dye lots. Choose one lot, or say that mixing is accepted.",
+    "Nobody in the room has every skill that it asks for: palmer.",
+    "The mill station is down.",
+  ]);
 });

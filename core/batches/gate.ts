@@ -1,22 +1,40 @@
+import type { Coded, Missing } from "../errors";
+import type { StockUnit } from "../units";
+import type { Side } from "../needs";
+import type { NotPromised } from "../recipe";
+
+/** What holds a batch back from the bench. Quantities in base units. */
+export interface GateReasonDetails {
+  NOT_PROMISED: NotPromised;
+  PATTERN_LACKS: { missing: Missing };
+  SHORT: { material: string; quantity: number; unit: StockUnit; side?: Side };
+  MIXES_DYE_LOTS: { material: string };
+  NOBODY_ABLE: { skills: string[] };
+  STATION_DOWN: { station: string };
+}
+export type GateReason = Coded<GateReasonDetails>;
+
 /** What a batch must have before it is released to a bench. */
 export interface GateInput {
-  missingFromPattern: string[];
-  shortages: string[];
-  /** Components whose reservation mixes dye lots without anybody having said so. */
+  notPromised: NotPromised[];
+  missingFromPattern: Missing[];
+  shortages: GateReasonDetails["SHORT"][];
+  /** Materials whose reservation mixes dye lots without anybody having said so. */
   mixedLots: string[];
-  /** Skills that the pattern asks for, and people who have them all. */
+  /** Skills that the pattern asks for, and how many people have them all. */
   skills: string[];
   peopleAble: number;
   stationsDown: string[];
 }
 
-/** Reasons that hold a batch back, as sentences; empty when it may be released. */
-export function gateReasons(g: GateInput): string[] {
+/** Reasons that hold a batch back; empty when it may be released. */
+export function gateReasons(g: GateInput): GateReason[] {
   return [
-    ...g.missingFromPattern.map((m) => `The pattern is incomplete: ${m}.`),
-    ...g.shortages.map((s) => `Short of ${s}.`),
-    ...g.mixedLots.map((m) => `The ${m} would mix dye lots. Choose one lot, or say that mixing is accepted.`),
-    ...(g.peopleAble === 0 ? [`Nobody in the room has every skill that it asks for: ${g.skills.join(", ")}.`] : []),
-    ...g.stationsDown.map((s) => `The ${s} station is down.`),
+    ...g.notPromised.map((details) => ({ code: "NOT_PROMISED" as const, details })),
+    ...g.missingFromPattern.map((missing) => ({ code: "PATTERN_LACKS" as const, details: { missing } })),
+    ...g.shortages.map((details) => ({ code: "SHORT" as const, details })),
+    ...g.mixedLots.map((material) => ({ code: "MIXES_DYE_LOTS" as const, details: { material } })),
+    ...(g.peopleAble === 0 ? [{ code: "NOBODY_ABLE" as const, details: { skills: g.skills } }] : []),
+    ...g.stationsDown.map((station) => ({ code: "STATION_DOWN" as const, details: { station } })),
   ];
 }

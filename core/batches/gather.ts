@@ -1,4 +1,4 @@
-import { startsFor, type Outcomes } from "./starts";
+import { startsFor, type Outcomes } from "../learning";
 
 /** Which fly: the same for everything that may share a batch. */
 export interface Sku {

@@ -1,4 +1,3 @@
 export * from "./gate";
 export * from "./gather";
 export * from "./prep";
-export * from "./starts";

@@ -1,4 +1,4 @@
-import type { ComposedFly } from "../patterns";
+import type { ComposedFly } from "../fly";
 
 export const prepKinds = [
   "bead hooks",

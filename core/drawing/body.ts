@@ -1,4 +1,4 @@
-import type { FlyStep } from "../patterns";
+import type { FlyStep } from "../fly";
 import { midpoint, stationsOf, type StepResult, type TiedFly } from "../tying";
 import type { Pen } from "./pen";
 import type { Colour, Layer, Point } from "./shapes";

@@ -1,5 +1,5 @@
 import { landmarksOf, placeAt, type HookGeometry, type Landmark } from "../hooks";
-import type { ComposedFly, FlyStep } from "../patterns";
+import type { ComposedFly, FlyStep } from "../fly";
 import type { StepResult } from "../tying";
 import { Bodies } from "./body";
 import { Fibres } from "./fibres";
@@ -160,7 +160,7 @@ class Drafter {
 
   private hackle(step: FlyStep, result: StepResult): void {
     const { gape } = this.fly.hook;
-    const barb = step.barbMm ?? ([gape, gape * 1.4] as [number, number]);
+    const barb: [number, number] = step.barbMm ?? [gape, gape * 1.4];
     const short = result.to - result.from <= 0.25 * this.fly.hook.shank;
     if (short) this.hackles.collar(step, result, barb);
     else this.hackles.palmer(step, result, barb);

@@ -1,8 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { hookAt, type HookModel } from "../hooks";
-import { composeFly, type FlyChoice, type Recipe, type RecipeStep, type Role } from "../patterns";
+import { composeFly } from "../fly";
+import { type FlyChoice, type Recipe, type RecipeStep, type Role } from "../recipe";
 import { choose, materials, model, recipe } from "../testing/nymph";
-import { drawFly, drawHook, pathsOf, shaded, svgFile, type Shape } from ".";
+import { drawFly, drawHook, pathsOf, shaded, svgFile } from ".";
+import { type Shape } from "./shapes";
 import { HookLine } from "./hook";
 
 const bend = { landmark: "bend" } as const;

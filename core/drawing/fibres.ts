@@ -1,4 +1,6 @@
-import { shareOut, type Attitude, type FlyStep, type Stance } from "../patterns";
+import { nth } from "../numeric";
+import { shareOut, type Attitude, type Stance } from "../recipe";
+import { type FlyStep } from "../fly";
 import type { Pen } from "./pen";
 import type { Layer, Point } from "./shapes";
 
@@ -136,13 +138,15 @@ export class Fibres {
         shade: this.pen.around(0.28) - 0.06,
       });
     }
-    const band = [0.15, 0.5, 0.85].map(
-      (t) =>
+    const band = [0.15, 0.5, 0.85].map((t) =>
+      nth(
         this.pen.path(this.point(root, 0), {
           angle: this.angle(root),
           length: root.shown * t * 0.4,
           width: 0.1,
-        })[5] as Point,
+        }),
+        5,
+      ),
     );
     this.pen.stroke(step, layer, [this.point(root, 0), ...band], 0.12, -0.4);
   }
@@ -189,7 +193,7 @@ export class Fibres {
         length: root.shown * 0.45,
         width,
       });
-      const knee = thigh[thigh.length - 1] as Point;
+      const knee = nth(thigh, thigh.length - 1);
       const shin = this.pen.path(knee, {
         angle: -1.75 + 0.95 * t + shift + this.pen.around(0.08),
         curl: 0.2,

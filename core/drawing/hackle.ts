@@ -1,4 +1,4 @@
-import type { FlyStep } from "../patterns";
+import type { FlyStep } from "../fly";
 import type { StepResult } from "../tying";
 import type { Bodies } from "./body";
 import type { Pen } from "./pen";

@@ -1,3 +1,4 @@
+import { valueAt, nth } from "../numeric";
 import type { HookGeometry } from "../hooks";
 import type { Point, Shape } from "./shapes";
 
@@ -6,7 +7,10 @@ const CURVED_BY = 0.75;
 const CURVE_BEGINS = 0.3;
 const STEPS = 240;
 
-/** The line of the wire: along the shank, then round the bend. Eye towards +x, y downwards, the back of the eye at the origin. */
+/**
+ * The line of the wire: along the shank, then round the bend. Eye towards +x, y downwards, the back of the eye at the
+ * origin.
+ */
 export class HookLine {
   private readonly points: Point[] = [];
   private readonly headings: number[] = [];
@@ -47,8 +51,8 @@ export class HookLine {
     const f = Math.max(0, Math.min(STEPS, x / this.step));
     const i = Math.min(STEPS - 1, Math.floor(f));
     const t = f - i;
-    const [a, b] = [this.points[i] as Point, this.points[i + 1] as Point];
-    const turned = (this.headings[i] as number) * (1 - t) + (this.headings[i + 1] as number) * t;
+    const [a, b] = [nth(this.points, i), nth(this.points, i + 1)];
+    const turned = valueAt(this.headings, i) * (1 - t) + valueAt(this.headings, i + 1) * t;
     const before = Math.min(0, x);
     return {
       point: [a[0] + (b[0] - a[0]) * t - before, a[1] + (b[1] - a[1]) * t],
@@ -78,7 +82,7 @@ export function hookShapes(line: HookLine): Shape[] {
     {
       ...base,
       kind: "stroke",
-      points: wire.map(([x, y]) => [x, y - hook.wire * 0.18] as Point),
+      points: wire.map(([x, y]): Point => [x, y - hook.wire * 0.18]),
       width: hook.wire * 0.22,
       shade: 0.5,
     },
@@ -89,7 +93,10 @@ export function hookShapes(line: HookLine): Shape[] {
 
 const spine = (line: HookLine): Point[] => Array.from({ length: 90 }, (_, i) => line.at((line.end * i) / 89).point);
 
-/** The spear: from the end of the bend to the point, with its barb where there is one. `lean` swings a second point aside. */
+/**
+ * The spear: from the end of the bend to the point, with its barb where there is one. `lean` swings a second point
+ * aside.
+ */
 function point(line: HookLine, lean: number, base: Pick<Shape, "role"> & { layer: "hook"; colour: string }): Shape[] {
   const { hook } = line;
   const from = line.at(line.end);

@@ -1,3 +1,4 @@
+import { nth } from "../numeric";
 import type { Colour, Drawing, Layer, Point, Shape } from "./shapes";
 
 /** What a renderer draws: few paths, each with everything of one step that looks alike. */
@@ -22,7 +23,7 @@ function smooth(points: Point[]): string {
   if (rest.length < 2) return `M${at(first)}${rest.map((p) => `L${at(p)}`).join("")}`;
   let d = `M${at(first)}`;
   for (let i = 0; i < rest.length - 1; i++) {
-    const [a, b] = [rest[i] as Point, rest[i + 1] as Point];
+    const [a, b] = [nth(rest, i), nth(rest, i + 1)];
     const end: Point = i === rest.length - 2 ? b : [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
     d += `Q${at(a)} ${at(end)}`;
   }
@@ -53,8 +54,8 @@ const paint = (s: Shape): string =>
   s.colour === undefined ? "hatch" : shaded(s.colour, Math.round((s.shade ?? 0) * SHADES) / SHADES);
 
 /**
- * The shapes of a drawing as SVG paths, merged: strokes of one step and layer that share colour, shade and width become one path.
- * Shades and widths are rounded to a ninth and to 0.02 mm, which the eye does not see.
+ * The shapes of a drawing as SVG paths, merged: strokes of one step and layer that share colour, shade and width become
+ * one path. Shades and widths are rounded to a ninth and to 0.02 mm, which the eye does not see.
  * @returns in drawing order
  */
 export function pathsOf(drawing: Pick<Drawing, "shapes">): DrawnPath[] {

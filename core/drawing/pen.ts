@@ -1,4 +1,5 @@
-import type { FlyStep, Role } from "../patterns";
+import type { FlyStep } from "../fly";
+import type { Role } from "../recipe";
 import type { HookLine } from "./hook";
 import { seeded } from "./random";
 import type { Colour, Layer, Point, Shape } from "./shapes";
@@ -19,7 +20,10 @@ export interface Fibre {
   colour?: Colour;
 }
 
-/** Collects the shapes of one drawing. Everything random comes from one seeded generator, so that a fly always looks the same. */
+/**
+ * Collects the shapes of one drawing. Everything random comes from one seeded generator, so that a fly always looks the
+ * same.
+ */
 export class Pen {
   readonly shapes: Shape[] = [];
   private readonly next: () => number;

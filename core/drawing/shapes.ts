@@ -1,4 +1,4 @@
-import type { Role } from "../patterns";
+import type { Role } from "../recipe";
 
 /** Drawn from back to front. */
 export const layers = [
@@ -30,7 +30,10 @@ interface ShapeBase {
   shade?: number;
 }
 
-/** Shapes in mm, y downwards, the back of the eye at the origin. `smooth` areas have no corners; `edged` ones an outline. */
+/**
+ * Shapes in mm, y downwards, the back of the eye at the origin. `smooth` areas have no corners; `edged` ones an
+ * outline.
+ */
 export type Shape = ShapeBase &
   (
     | { kind: "area"; points: Point[]; edged?: boolean }

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
-import { DomainError, sentenceOf, type ErrorCode, type ErrorDetails } from ".";
+import { DomainError, type ErrorCode, type ErrorDetails } from ".";
+import { sentenceOf } from "../sentences";
 
 /** One of each, as it could happen. */
 const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
@@ -22,7 +23,7 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   TOO_MANY_STEPS: { steps: 61, most: 60 },
   STEP_NEEDS: { step: "tail", missing: "a component" },
   LENGTH_RULE_UNRESOLVED: { part: "wing" },
-  PATTERN_INCOMPLETE: { missing: ["the hook is not named"] },
+  PATTERN_INCOMPLETE: { missing: [{ code: "HOOK_NOT_NAMED", details: {} }] },
   PATTERN_SIZE_OUTSIDE: { size: "8", from: "10", to: "16" },
   PATTERN_VARIANT_UNKNOWN: { variant: "pink", known: ["olive"] },
   MATERIAL_UNKNOWN: { material: "X", component: "tail" },
@@ -35,6 +36,9 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   NOT_OPTIONAL: { component: "body" },
   BLEND_EMPTY: { blend: "BL-X" },
   LEFTOVER_IMPOSSIBLE: { usedMm: 90, mostMm: 80, leastMm: 20 },
+  FIGURE_OUT_OF_BOUNDS: { name: "trim", value: -60, least: 0, most: 600, unit: "mm" },
+  SLIP_TOO_WIDE: { widthMm: 62, spanMm: 50 },
+  FEATHER_WITHOUT_FIBRES: { material: "game hen" },
   LANDMARK_NOT_THERE: { landmark: "between the bends", hook: "a hook with one point" },
 };
 

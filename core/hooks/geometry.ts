@@ -1,3 +1,4 @@
+import { valueAt, nth } from "../numeric";
 import type { Source } from "../derivation";
 import { DomainError } from "../errors";
 import { nominalRows } from "./nominal";
@@ -66,33 +67,41 @@ type Known = { n: number; value: number };
 function interpolate(known: Known[], n: number): number {
   const upper = known.findIndex((k) => k.n >= n);
   const j = upper === -1 ? known.length - 1 : Math.max(1, upper);
-  const a = known[j - 1] as Known;
-  const b = known[j] as Known;
+  const a = nth(known, j - 1);
+  const b = nth(known, j);
   const t = (n - a.n) / (b.n - a.n);
   return Math.exp(Math.log(a.value) * (1 - t) + Math.log(b.value) * t);
 }
 
 /** Refuses a size further than REACH beyond the known ones, naming the sizes that would bring it within. */
 function guardReach(known: Known[], n: number, size: HookSize, quantity: string): void {
-  const first = (known[0] as Known).n;
-  const last = (known[known.length - 1] as Known).n;
+  const first = nth(known, 0).n;
+  const last = nth(known, known.length - 1).n;
   if (n >= first - REACH && n <= last + REACH) return;
   const measure = [...new Set([formatSize(n), formatSize(n > last ? n - REACH : n + REACH)])].map((s) => `size ${s}`);
   throw new DomainError("HOOK_SIZE_TOO_FAR", { size, quantity, measure });
 }
 
-const nominalKnown = Object.fromEntries(
-  hookQuantities.map((q, i) => [q, nominalRows.map((row) => ({ n: row[0], value: row[i + 1] as number }))]),
-) as Record<HookQuantity, Known[]>;
+/** Something for each quantity of a hook. */
+const forEach = <T>(of: (q: HookQuantity, column: number) => T): Record<HookQuantity, T> => ({
+  shank: of("shank", 1),
+  gape: of("gape", 2),
+  wire: of("wire", 3),
+  eye: of("eye", 4),
+});
+
+const nominalKnown = forEach((_q, column): Known[] =>
+  nominalRows.map((row) => ({ n: row[0], value: valueAt(row, column) })),
+);
 
 /** A longer shank is the shank of a larger size; a heavier wire is the wire of a larger size. */
 const familyShift = (model: HookModel, q: HookQuantity): number =>
   q === "shank" ? model.shankSteps : q === "wire" ? model.wireSteps : q === "gape" ? (model.gapeSteps ?? 0) : 0;
 
 function nominal(model: HookModel, q: HookQuantity, n: number, size: HookSize): number {
-  const at = n - familyShift(model, q);
-  guardReach(nominalKnown[q], at, size, q);
-  return interpolate(nominalKnown[q], at);
+  const shifted = n - familyShift(model, q);
+  guardReach(nominalKnown[q], shifted, size, q);
+  return interpolate(nominalKnown[q], shifted);
 }
 
 function resolve(model: HookModel, q: HookQuantity, size: HookSize): { value: number; source: Source } {
@@ -114,7 +123,7 @@ function resolve(model: HookModel, q: HookQuantity, size: HookSize): { value: nu
     value: interpolate(known, n),
     source: {
       from: "measured",
-      where: `${n < (known[0] as Known).n || n > (known[known.length - 1] as Known).n ? "extended" : "interpolated"} from sizes ${where}`,
+      where: `${n < only.n || n > nth(known, known.length - 1).n ? "extended" : "interpolated"} from sizes ${where}`,
     },
   };
 }
@@ -130,10 +139,7 @@ function resolve(model: HookModel, q: HookQuantity, size: HookSize): { value: nu
  * Source: log-linear interpolation between sizes; point S − 0.43·G and barb S − 0.19·G (docs/arithmetic.md, Hooks).
  */
 export function hookAt(model: HookModel, size: HookSize): HookGeometry {
-  const found = Object.fromEntries(hookQuantities.map((q) => [q, resolve(model, q, size)])) as Record<
-    HookQuantity,
-    { value: number; source: Source }
-  >;
+  const found = forEach((q) => resolve(model, q, size));
   const shank = found.shank.value;
   const gape = found.gape.value;
   const own = model.landmarks;
@@ -152,12 +158,7 @@ export function hookAt(model: HookModel, size: HookSize): HookGeometry {
     bend: model.bend ?? "round",
     points: model.points ?? 1,
     weighed: model.rows.find((r) => r.mass !== undefined && sizeNumber(r.size) === sizeNumber(size))?.mass,
-    sources: {
-      shank: found.shank.source,
-      gape: found.gape.source,
-      wire: found.wire.source,
-      eye: found.eye.source,
-    },
+    sources: forEach((q) => found[q].source),
   };
 }
 

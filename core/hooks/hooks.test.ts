@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { codeOf } from "../testing/refusal";
-import { DomainError, sentenceOf } from "../errors";
+import { DomainError } from "../errors";
+import { sentenceOf } from "../sentences";
 import {
   compareSizes,
   formatSize,

@@ -2,3 +2,4 @@ export * from "./geometry";
 export * from "./near";
 export * from "./place";
 export * from "./size";
+export * from "./made";

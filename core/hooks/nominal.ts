@@ -1,6 +1,6 @@
 /**
- * Nominal hooks: starting points for a model that nobody has measured here yet.
- * Columns: size number, shank, gape, wire, eye length in mm, for a standard shank and standard wire.
+ * Nominal hooks: starting points for a model that nobody has measured here yet. Columns: size number, shank, gape,
+ * wire, eye length in mm, for a standard shank and standard wire.
  */
 export const nominalRows: readonly (readonly [number, number, number, number, number])[] = [
   [-2, 28.6, 14.2, 1.18, 3.1],

@@ -1,3 +1,4 @@
+import { ascending } from "../numeric";
 import { DomainError } from "../errors";
 
 /**
@@ -49,7 +50,7 @@ export const normalSize = (size: string): HookSize => formatSize(sizeNumber(size
 
 /** Sizes of a span as they are usually kept, largest hook first: both ends, and the even ones between. */
 export function sizesBetween(span: { from: HookSize; to: HookSize }): HookSize[] {
-  const [a, b] = [sizeNumber(span.from), sizeNumber(span.to)].sort((x, y) => x - y) as [number, number];
+  const [a, b] = ascending(sizeNumber(span.from), sizeNumber(span.to));
   return Array.from({ length: b - a + 1 }, (_, i) => a + i)
     .filter((n) => n === a || n === b || n % 2 === 0)
     .map(formatSize);

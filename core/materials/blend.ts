@@ -5,7 +5,8 @@ import type { Material } from "./material";
 /**
  * A blend by its plainest parts: parts that are blends themselves are opened up, shares multiplied.
  * @returns shares that add up to 1, by material code
- * @throws DomainError BLEND_CYCLE when a blend would be mixed from itself; BLEND_EMPTY for one without parts; MATERIAL_UNKNOWN for a part that is not there
+ * @throws DomainError BLEND_CYCLE when a blend would be mixed from itself; BLEND_EMPTY for one without parts;
+ *   MATERIAL_UNKNOWN for a part that is not there
  */
 export function plainParts(
   code: string,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { materials } from "../testing/nymph";
-import { findMaterials } from "../patterns";
+import { findMaterials } from "../words";
 import { gaugeOf, widthOfGauge, type Material } from ".";
 
 const wire = (width: number, gauge?: string): Pick<Material, "form" | "gauge" | "strand"> => ({

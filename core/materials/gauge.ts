@@ -1,8 +1,9 @@
+import { mmOf } from "../units";
 import type { Material, MaterialForm } from "./material";
 
 /**
- * Gauge words by form and the widths in mm that go with them. Nominal: a maker's own word may mean another width, and the width
- * measured here always wins. docs/arithmetic.md, "Gauges".
+ * Gauge words by form and the widths in mm that go with them. Nominal: a maker's own word may mean another width, and
+ * the width measured here always wins. docs/arithmetic.md, "Gauges".
  */
 const gauges: Partial<Record<MaterialForm, readonly (readonly [word: string, mm: number])[]>> = {
   wire: [
@@ -44,9 +45,6 @@ const gauges: Partial<Record<MaterialForm, readonly (readonly [word: string, mm:
   ],
 };
 
-/** Thousandths of an inch, as wire and weight are numbered on the label: .020 is 0.508 mm. */
-const MM_PER_INCH = 25.4;
-
 /**
  * The gauge of a material as people say it: the word on its label, else the word whose width comes nearest (by ratio).
  * @returns undefined for forms that have no gauge
@@ -68,6 +66,7 @@ export function widthOfGauge(text: string, form: MaterialForm): number | undefin
   const word = text.trim().toLowerCase();
   const named = gauges[form]?.find(([w]) => w === word);
   if (named) return named[1];
+  // Wire and weight are numbered in thousandths of an inch on the label: .020 is 0.508 mm.
   const inch = /^0?(\.\d{2,3})\s*(?:in|inch|")?$/.exec(word);
-  return inch ? Number(inch[1]) * MM_PER_INCH : undefined;
+  return inch ? mmOf(Number(inch[1]), "in") : undefined;
 }

@@ -1,13 +1,6 @@
-export * from "./allocate";
-export * from "./calibration";
 export * from "./gauge";
 export * from "./material";
 export * from "./nominal";
-export * from "./pieces";
-export * from "./requirements";
-export type { Knowledge } from "./taken";
-export * from "./workings";
 export * from "./threadScale";
 export * from "./words";
 export * from "./blend";
-export * from "./compare";

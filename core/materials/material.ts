@@ -1,3 +1,4 @@
+import type { StockUnit } from "../units";
 import type { Dubbing, LiquidKind, StrandSize, Thread } from "../tying";
 
 export const materialForms = [
@@ -30,16 +31,6 @@ export type MaterialForm = (typeof materialForms)[number];
 /** A material that may be shown on a fly, not promised. */
 export const standings = ["unidentified", "unreleased", "vintage", "custom"] as const;
 export type Standing = (typeof standings)[number];
-
-/** Base units in which stock is kept, always whole numbers: pieces, µm, µg, nL. */
-export const stockUnits = ["count", "um", "ug", "nl"] as const;
-export type StockUnit = (typeof stockUnits)[number];
-
-/** Base units per unit of the core (piece, mm, mg, µl). */
-export const basePerCore: Record<StockUnit, number> = { count: 1, um: 1000, ug: 1000, nl: 1000 };
-
-/** What the drawer gives out, at least, by unit: a piece, 10 mm, 1 mg, 1 µl; in base units. */
-export const issueStep: Record<StockUnit, number> = { count: 1, um: 10_000, ug: 1000, nl: 1000 };
 
 /**
  * A material as the computation needs it. Each form has the figures that belong to it; lengths in mm, masses in mg.
@@ -87,3 +78,6 @@ export interface Material {
   blend?: { parts: Record<string, number>; leastChargeMg: number };
   hook?: { model: string; size: string };
 }
+
+/** The cabinet as the computation takes it: materials by code. */
+export type Materials = ReadonlyMap<string, Material>;

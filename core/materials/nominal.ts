@@ -1,4 +1,5 @@
-import type { Material, MaterialForm, StockUnit } from "./material";
+import type { Material, MaterialForm } from "./material";
+import type { StockUnit } from "../units";
 
 type Figures = Partial<Material>;
 

@@ -1,6 +1,6 @@
 /**
- * The older thread numbers (6/0, 8/0 …: more noughts are finer) and what they usually are in denier. Makers differ: the label as bought is
- * kept with the material, and this table only says what is near.
+ * The older thread numbers (6/0, 8/0 …: more noughts are finer) and what they usually are in denier. Makers differ: the
+ * label as bought is kept with the material, and this table only says what is near.
  */
 export const threadScale: readonly { number: string; denier: number }[] = [
   { number: "1/0", denier: 330 },

@@ -1,3 +1,5 @@
+import { DomainError } from "../errors";
+
 /**
  * Rounding with a slack of 1e-9, so that sums of decimal fractions fall where a person expects.
  * 2.9999999999 feathers are three, and 3.0000000001 feathers are three too.
@@ -18,9 +20,11 @@ export const ceilTo = (x: number, step: number): number => ceilSafe(x / step) * 
 
 /**
  * Upper quantile of the standard normal distribution: z with P(Z ≤ z) = q, for 0 < q < 1.
+ * @throws DomainError PROBABILITY_INVALID for any other q
  * Source: P. J. Acklam's rational approximation (2003); relative error below 1.2e-9.
  */
 export function normalQuantile(q: number): number {
+  if (!(q > 0 && q < 1)) throw new DomainError("PROBABILITY_INVALID", { name: "level", value: q });
   const a = [
     -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239,
   ];
@@ -57,3 +61,5 @@ export function halved(low: number, high: number, isTooLow: (x: number) => boole
   }
   return (a + b) / 2;
 }
+
+export * from "./lists";

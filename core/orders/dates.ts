@@ -8,7 +8,8 @@ export const isoDate = (date: Date): string => format(date, "yyyy-MM-dd");
 const noon = (iso: string): Date => parse(`${iso} 12:00`, "yyyy-MM-dd HH:mm", new Date(0));
 
 /**
- * A day as people write it: "12 Mar", "12 March 2027", "2027-03-12", "12.3.2027", "in 3 weeks". Without a year, the next such day.
+ * A day as people write it: "12 Mar", "12 March 2027", "2027-03-12", "12.3.2027", "in 3 weeks". Without a year, the
+ * next such day.
  * @param today ISO date
  * @returns ISO date, or undefined when it is not a day
  */

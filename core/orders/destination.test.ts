@@ -1,3 +1,4 @@
+import { destinationSentence } from "../sentences";
 import { describe, expect, test } from "vitest";
 import { destinationConflicts, dozensText, likeness, nearest } from ".";
 
@@ -24,13 +25,15 @@ describe("destinationConflicts", () => {
       ["lead wire", "barbed hook", "jungle neck"],
     ],
   ])("%s", (_what, destination, named) => {
-    const conflicts = destinationConflicts(destination, line);
+    const conflicts = destinationConflicts(destination, line).map(destinationSentence);
     expect(conflicts).toHaveLength(named.length);
     named.forEach((n, i) => expect(conflicts[i]).toContain(n));
   });
   test("never says that something is allowed or legal", () =>
     expect(
-      destinationConflicts({ noLead: true, barblessOnly: true, forbiddenSpecies: ["jungle fowl"] }, line).join(" "),
+      destinationConflicts({ noLead: true, barblessOnly: true, forbiddenSpecies: ["jungle fowl"] }, line)
+        .map(destinationSentence)
+        .join(" "),
     ).not.toMatch(/legal|safe|allowed/));
 });
 

@@ -1,3 +1,5 @@
+import type { Coded } from "../errors";
+
 /** What a destination forbids. */
 export interface Destination {
   noLead: boolean;
@@ -12,21 +14,27 @@ export interface LineContents {
   materials: { name: string; lead: boolean; controlledSpecies?: string }[];
 }
 
+/** What of a line a destination forbids. */
+export interface DestinationConflictDetails {
+  HAS_LEAD: { line: string; material: string };
+  IS_BARBED: { line: string };
+  HAS_FORBIDDEN_SPECIES: { line: string; material: string };
+}
+export type DestinationConflict = Coded<DestinationConflictDetails>;
+
 /**
- * What in a line the destination forbids, as sentences. It compares with what was written down for that customer and
- * declares nothing legal: local law decides.
+ * What in a line the destination forbids. It compares with what was written down for that customer and declares
+ * nothing legal: local law decides.
  */
-export function destinationConflicts(destination: Destination, line: LineContents): string[] {
-  const conflicts: string[] = [];
-  if (destination.noLead)
-    for (const m of line.materials)
-      if (m.lead) conflicts.push(`${line.label} has lead in it (${m.name}), which this destination forbids.`);
-  if (destination.barblessOnly && !line.barbless)
-    conflicts.push(
-      `${line.label} is on a barbed hook, and this destination wants barbless ones. Barbs can be pressed down, or another hook chosen.`,
-    );
-  for (const m of line.materials)
-    if (m.controlledSpecies && destination.forbiddenSpecies.includes(m.controlledSpecies))
-      conflicts.push(`${line.label} has ${m.name} in it, of a species that this destination forbids.`);
-  return conflicts;
+export function destinationConflicts(destination: Destination, line: LineContents): DestinationConflict[] {
+  const { label } = line;
+  const lead = destination.noLead ? line.materials.filter((m) => m.lead) : [];
+  const forbidden = line.materials.filter(
+    (m) => m.controlledSpecies !== undefined && destination.forbiddenSpecies.includes(m.controlledSpecies),
+  );
+  return [
+    ...lead.map((m) => ({ code: "HAS_LEAD" as const, details: { line: label, material: m.name } })),
+    ...(destination.barblessOnly && !line.barbless ? [{ code: "IS_BARBED" as const, details: { line: label } }] : []),
+    ...forbidden.map((m) => ({ code: "HAS_FORBIDDEN_SPECIES" as const, details: { line: label, material: m.name } })),
+  ];
 }

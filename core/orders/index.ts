@@ -1,4 +1,6 @@
 export * from "./destination";
 export * from "./dates";
-export * from "./nearest";
+export { fold, likeness, nearest } from "./nearest";
+export { dozensText, MOST_DOZENS } from "./quantity";
 export * from "./read";
+export * from "./types";

@@ -7,15 +7,17 @@ export interface Hours {
   to: number;
 }
 
-/** A day of the horizon: the minute at which it begins, and its weekday. Days with a clock change are longer or shorter. */
+/**
+ * A day of the horizon: the minute at which it begins, and its weekday. Days with a clock change are longer or shorter.
+ */
 export interface Day {
   minute: number;
   weekday: number;
 }
 
 /**
- * The minutes in which a person works: their weekly hours over the days, from `now` on, with a rest taken off every hour.
- * Hands and eyes get hurt without it.
+ * The minutes in which a person works: their weekly hours over the days, from `now` on, with a rest taken off every
+ * hour. Hands and eyes get hurt without it.
  */
 export function windowsOf(hours: Hours[], days: Day[], now: number, restPerHour: number): [number, number][] {
   const windows: [number, number][] = [];

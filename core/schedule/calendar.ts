@@ -1,3 +1,5 @@
+import { valueAt, nth } from "../numeric";
+
 /**
  * A person's working windows as one line of working minutes. Index i is the i-th minute in which they work;
  * work that pauses at the end of a window and goes on in the next is a run of consecutive indices.
@@ -21,12 +23,12 @@ export class Calendar {
     let high = this.windows.length;
     while (low < high) {
       const middle = (low + high) >> 1;
-      if ((this.windows[middle] as readonly [number, number])[0] <= t) low = middle + 1;
+      if (nth(this.windows, middle)[0] <= t) low = middle + 1;
       else high = middle;
     }
     if (low === 0) return 0;
-    const [start, end] = this.windows[low - 1] as readonly [number, number];
-    return (this.before[low - 1] as number) + Math.min(t, end) - start;
+    const [start, end] = nth(this.windows, low - 1);
+    return valueAt(this.before, low - 1) + Math.min(t, end) - start;
   }
 
   /** Clock minute of working minute i; undefined beyond the last window. */
@@ -36,9 +38,9 @@ export class Calendar {
     let high = this.before.length - 1;
     while (low < high) {
       const middle = (low + high + 1) >> 1;
-      if ((this.before[middle] as number) <= i) low = middle;
+      if (valueAt(this.before, middle) <= i) low = middle;
       else high = middle - 1;
     }
-    return (this.windows[low] as readonly [number, number])[0] + i - (this.before[low] as number);
+    return nth(this.windows, low)[0] + i - valueAt(this.before, low);
   }
 }

@@ -1,7 +1,8 @@
 import type { Assignment, ScheduleProblem, ScheduleResult, SetupState } from "./types";
 
 /**
- * Every violation of the rules in a result. Written apart from any solver: it walks through the windows and knows only the rules.
+ * Every violation of the rules in a result. Written apart from any solver: it walks through the windows and knows only
+ * the rules.
  * @returns sentences; an empty list means that the plan can be worked
  */
 export function checkSchedule(problem: ScheduleProblem, result: ScheduleResult): string[] {
@@ -24,7 +25,8 @@ function checkJobs(problem: ScheduleProblem, result: ScheduleResult, at: At): st
     if (left.has(job.id)) return placed > 0 ? [`${job.id} is left out, but some of it is planned`] : [];
     if (placed < job.operations.length) return [`${job.id} is neither planned nor left out`];
     return job.operations.flatMap((o, i) => {
-      const a = at.get(o.id) as Assignment;
+      const a = at.get(o.id);
+      if (!a) return [`${o.id} is not planned`];
       const faults: string[] = [];
       const before = o.after ?? job.operations.slice(Math.max(0, i - 1), i).map((p) => p.id);
       if (a.start < job.release) faults.push(`${o.id} starts before its release`);

@@ -42,8 +42,8 @@ export function costOf(
 }
 
 /**
- * The earliest that a job could be over if it had every person to itself: operations in order, each by whoever ends first.
- * With parallel operations only the longest single chain is counted, so the bound stays true.
+ * The earliest that a job could be over if it had every person to itself: operations in order, each by whoever ends
+ * first. With parallel operations only the longest single chain is counted, so the bound stays true.
  */
 export function earliestEnd(job: ScheduleJob, calendars: Map<string, Calendar>): number {
   const over = new Map<string, number>();

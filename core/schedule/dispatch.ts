@@ -1,6 +1,15 @@
+import { nth } from "../numeric";
 import { Calendar } from "./calendar";
 import { completionsOf, costOf, lowerBoundOf, setupMinutes } from "./cost";
-import type { Assignment, ScheduleJob, ScheduleOperation, ScheduleProblem, ScheduleResult, SetupState } from "./types";
+import type {
+  Assignment,
+  ScheduleJob,
+  ScheduleOperation,
+  ScheduleProblem,
+  ScheduleResult,
+  SetupState,
+  UnscheduledReason,
+} from "./types";
 
 interface Bench {
   calendar: Calendar;
@@ -38,7 +47,7 @@ interface Candidate extends Assignment {
  * @returns every job either whole in `assignments`, or in `unscheduled` with its reason
  */
 export function dispatch(problem: ScheduleProblem): ScheduleResult {
-  const unscheduled: { job: string; reason: string }[] = [];
+  const unscheduled: { job: string; reason: UnscheduledReason }[] = [];
   let assignments: Assignment[] | undefined;
   while (!assignments) {
     const left = new Set(unscheduled.map((u) => u.job));
@@ -65,7 +74,7 @@ export function dispatch(problem: ScheduleProblem): ScheduleResult {
   };
 }
 
-type Outcome = { assignments: Assignment[] } | { stuck: { job: string; reason: string } };
+type Outcome = { assignments: Assignment[] } | { stuck: { job: string; reason: UnscheduledReason } };
 
 class Dispatcher {
   private readonly benches: Map<string, Bench>;
@@ -99,12 +108,11 @@ class Dispatcher {
     return { assignments: [...this.placed.values()] };
   }
 
-  private impossible(job: ScheduleJob): string | undefined {
+  private impossible(job: ScheduleJob): UnscheduledReason | undefined {
     for (const o of job.operations) {
-      if (!o.choices.some((c) => this.benches.has(c.person)))
-        return `Nobody in the room can ${o.kind === "tie" ? "tie" : `do the ${o.kind} of`} it.`;
+      if (!o.choices.some((c) => this.benches.has(c.person))) return { code: "NOBODY_CAN", details: { kind: o.kind } };
       if (o.dry && (this.racks.get(o.dry.rack)?.places ?? 0) < o.dry.places)
-        return `It needs ${o.dry.places} places on a drying rack, more than there are.`;
+        return { code: "RACK_TOO_SMALL", details: { places: o.dry.places } };
     }
     return undefined;
   }
@@ -129,7 +137,7 @@ class Dispatcher {
 
   /** The choice that ends first for a job's next operation, if any fits before the horizon now. */
   private bestFor(running: Running): Candidate | undefined {
-    const operation = running.job.operations[running.next] as ScheduleOperation;
+    const operation = nth(running.job.operations, running.next);
     const ready = this.readyAt(running, operation);
     let best: Candidate | undefined;
     for (const choice of operation.choices) {
@@ -218,7 +226,7 @@ class Dispatcher {
   }
 
   private place(running: Running, candidate: Candidate): void {
-    const operation = running.job.operations[running.next] as ScheduleOperation;
+    const operation = nth(running.job.operations, running.next);
     const bench = this.benches.get(candidate.person) as Bench;
     const { benchFree, ...assignment } = candidate;
     bench.free = benchFree;
@@ -242,14 +250,14 @@ class Dispatcher {
   }
 
   /** Nothing can be placed any more: the job that is due last comes out of the plan, with its reason. */
-  private stuckJob(open: Running[]): { job: string; reason: string } {
+  private stuckJob(open: Running[]): { job: string; reason: UnscheduledReason } {
     const worst = open.reduce((a, b) => (b.job.due > a.job.due ? b : a));
-    const operation = worst.job.operations[worst.next] as ScheduleOperation;
-    const reason = operation.pinned
-      ? "It is pinned where it cannot be done."
+    const operation = nth(worst.job.operations, worst.next);
+    const reason: UnscheduledReason = operation.pinned
+      ? { code: "PIN_IMPOSSIBLE", details: {} }
       : operation.dry && this.choicesFitWithoutRack(operation)
-        ? "No drying rack has enough places for it before the end of the plan."
-        : `Nobody who can ${operation.kind === "tie" ? "tie" : operation.kind} it has enough hours left before the end of the plan.`;
+        ? { code: "RACK_FULL", details: {} }
+        : { code: "HOURS_USED_UP", details: { kind: operation.kind } };
     return { job: worst.job.id, reason };
   }
 

@@ -14,7 +14,7 @@ const DAY = 1440;
 
 /** What a plan leaves free: hours nobody uses, and the finishing places and racks that it does not take. */
 function residual(problem: ScheduleProblem, plan: ScheduleResult): ScheduleProblem {
-  const busy = new Map(problem.people.map((p) => [p.id, [] as [number, number][]]));
+  const busy = new Map(problem.people.map((p): [string, [number, number][]] => [p.id, []]));
   for (const a of plan.assignments) busy.get(a.person)?.push([a.setupStart, a.end]);
   const people = problem.people.map((p) => ({ id: p.id, windows: without(p.windows, busy.get(p.id) ?? []) }));
   const at = new Map(plan.assignments.map((a) => [a.operation, a]));

@@ -1,4 +1,9 @@
-/** A schedule as data. All times are integer minutes from the start of the horizon; see docs/scheduling.md for the rules. */
+import type { Coded } from "../errors";
+
+/**
+ * A schedule as data. All times are integer minutes from the start of the horizon; see docs/scheduling.md for the
+ * rules.
+ */
 export interface SetupState {
   pattern: string;
   thread: string;
@@ -65,5 +70,15 @@ export interface ScheduleResult {
   /** No plan of the scheduled jobs can cost less. */
   lowerBound: number;
   iterations: number;
-  unscheduled: { job: string; reason: string }[];
+  unscheduled: { job: string; reason: UnscheduledReason }[];
 }
+
+/** Why a job has no place in a plan. `kind` is that of the operation which finds none. */
+export interface UnscheduledReasonDetails {
+  NOBODY_CAN: { kind: string };
+  RACK_TOO_SMALL: { places: number };
+  PIN_IMPOSSIBLE: Record<never, never>;
+  RACK_FULL: Record<never, never>;
+  HOURS_USED_UP: { kind: string };
+}
+export type UnscheduledReason = Coded<UnscheduledReasonDetails>;

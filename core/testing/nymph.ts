@@ -1,6 +1,6 @@
 import type { HookModel } from "../hooks";
 import type { Material } from "../materials";
-import type { FlyChoice, Recipe } from "../patterns";
+import type { FlyChoice, Recipe } from "../recipe";
 
 const material = (code: string, m: Partial<Material>): [string, Material] => [
   code,

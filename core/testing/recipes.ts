@@ -1,4 +1,4 @@
-import type { Component, Recipe, RecipeStep } from "../patterns";
+import type { Component, Recipe, RecipeStep } from "../recipe";
 import { recipe } from "./nymph";
 
 /** The nymph, changed. */
@@ -8,7 +8,9 @@ export const changed = (change: (r: Recipe) => void): Recipe => {
   return r;
 };
 
-/** The nymph with a step put in before the whip finish, or in place of one of the same id, and the part that it uses. */
+/**
+ * The nymph with a step put in before the whip finish, or in place of one of the same id, and the part that it uses.
+ */
 export const withStep = (step: RecipeStep, component?: Component): Recipe =>
   changed((r) => {
     if (component) r.components = [...r.components.filter((c) => c.id !== component.id), component];

@@ -14,7 +14,7 @@ import {
   type LengthRule,
   type RecipeStep,
   type Role,
-} from "../patterns";
+} from "../recipe";
 
 /** Any step that words can say, with the part and material form to which it belongs. */
 export interface SaidStep {

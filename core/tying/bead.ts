@@ -1,6 +1,7 @@
-import { sizeNumber, type HookGeometry } from "../hooks";
+import type { Coded } from "../errors";
+import { sizeNumber, type HookGeometry, type HookSize } from "../hooks";
 import { roundHalfUp } from "../numeric";
-import { beadPasses } from "./seat";
+import { BORE_CLEARANCE, beadPasses } from "./seat";
 
 /** Beads as sold, nominal: diameter, bore, length in mm, and the hooks that they usually go on. */
 export const beadRows: readonly {
@@ -29,25 +30,41 @@ const withinHooks = (row: { largestHook: string; smallestHook: string }, size: s
 /** Bead diameters that usually go on a hook size, smallest first. */
 export const beadsFor = (size: string): number[] => beadRows.filter((r) => withinHooks(r, size)).map((r) => r.diameter);
 
+/** Why a bead does not go on a hook; lengths in mm. */
+export interface BeadFaultDetails {
+  BORE_TOO_NARROW: { boreMm: number; wireMm: number; neededMm: number };
+  /** Made for other hooks; `instead` are the diameters that go on this one. */
+  BEAD_FOR_OTHER_HOOKS: { diameterMm: number; size: HookSize; from: HookSize; to: HookSize; instead: number[] };
+}
+export type BeadFault = Coded<BeadFaultDetails>;
+
 /**
  * What is wrong with a bead on a hook: a bore that does not pass the wire and barb, or a size that it is not made for.
  * @param bead diameter and, where it was measured, bore in mm; an unknown bore is taken from the nominal row
- * @returns sentences; empty when it fits
+ * @returns empty when it fits
  */
-export function beadFaults(bead: { diameter: number; bore?: number }, hook: HookGeometry): string[] {
+export function beadFaults(bead: { diameter: number; bore?: number }, hook: HookGeometry): BeadFault[] {
   const row = beadRows.reduce((best, r) =>
     Math.abs(r.diameter - bead.diameter) < Math.abs(best.diameter - bead.diameter) ? r : best,
   );
   const bore = bead.bore ?? row.bore;
-  const faults: string[] = [];
+  const faults: BeadFault[] = [];
   if (!beadPasses(bore, hook.wire))
-    faults.push(
-      `A bore of ${bore.toFixed(2)} mm does not pass the ${hook.wire.toFixed(2)} mm wire: it needs ${(1.25 * hook.wire).toFixed(2)} mm.`,
-    );
+    faults.push({
+      code: "BORE_TOO_NARROW",
+      details: { boreMm: bore, wireMm: hook.wire, neededMm: BORE_CLEARANCE * hook.wire },
+    });
   if (!withinHooks(row, hook.size))
-    faults.push(
-      `A ${bead.diameter} mm bead usually goes on hooks ${row.largestHook} to ${row.smallestHook}; for size ${hook.size} take ${beadsFor(hook.size).join(" or ") || "another"} mm.`,
-    );
+    faults.push({
+      code: "BEAD_FOR_OTHER_HOOKS",
+      details: {
+        diameterMm: bead.diameter,
+        size: hook.size,
+        from: row.largestHook,
+        to: row.smallestHook,
+        instead: beadsFor(hook.size),
+      },
+    });
   return faults;
 }
 
@@ -87,7 +104,7 @@ export function exchangeBead(g: {
   const difference = g.massOld - g.massNew;
   const massPerTurn = g.wire.density * (Math.PI / 4) * g.wire.diameter ** 2 * Math.PI * (g.behindMm + g.wire.diameter);
   const turnsExact = difference / massPerTurn;
-  const turns = Math.sign(turnsExact) * roundHalfUp(Math.abs(turnsExact)) || 0;
+  const turns = roundHalfUp(turnsExact) + 0;
   const mostAdded = Math.max(0, Math.floor(g.roomMm / g.wire.diameter + 1e-9));
   const mostLeftOff = g.turnsThere ?? 0;
   const turnsThatFit = Math.max(-mostLeftOff, Math.min(mostAdded, turns));

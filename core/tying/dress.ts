@@ -1,4 +1,5 @@
-import { DomainError } from "../errors";
+import { bounds, guard } from "../units";
+import { valueAt } from "../numeric";
 import { midpoint, stationsOf, type Profile } from "./profile";
 
 /** Dubbing as it is packed on the thread: ρ_p in mg/mm³, the noodle's line density λ in mg/mm. */
@@ -40,7 +41,7 @@ export type DressRule = { target: number[] } | { noodle: number };
  *
  * @param profile changed in place
  * @returns mass with the loss, and `noodle` either way
- * @throws DomainError QUANTITY_INVALID for a loss outside [0, 1) or a noodle that is not positive
+ * @throws DomainError FIGURE_OUT_OF_BOUNDS for a loss, noodle, fullness or density that cannot be
  *
  * Source: V = Σ π/4·(max(T, D)² − D²)·Δx and ℓ·λ/ρ (docs/arithmetic.md, Dress).
  */
@@ -51,7 +52,9 @@ export function dress(
   rule: DressRule,
 ): DressResult {
   const loss = dubbing.loss ?? DEFAULT_DUBBING_LOSS;
-  if (!(loss >= 0 && loss < 1)) throw new DomainError("QUANTITY_INVALID", { name: "loss", value: loss });
+  guard("loss", loss, bounds.share);
+  guard("packed density", dubbing.density, bounds.density);
+  guard("line density", dubbing.lineDensity, bounds.lineDensity);
   const [first, last] = stationsOf(profile, zone.from, zone.to);
   const volume =
     "noodle" in rule
@@ -65,7 +68,7 @@ export function dress(
     mass: massOnFly / (1 - loss),
     massOnFly,
     noodle: "noodle" in rule ? rule.noodle : massOnFly / dubbing.lineDensity,
-    endDiameters: [profile.d[first] as number, profile.d[last - 1] as number],
+    endDiameters: [valueAt(profile.d, first), valueAt(profile.d, last - 1)],
     nothingToFill: volume <= 0,
   };
 }
@@ -77,6 +80,7 @@ function byFullness(
   first: number,
   last: number,
 ): number {
+  for (const full of target) guard("fullness", full, bounds.fullnessMm);
   const along = zone.turned ? [...target].reverse() : target;
   const span = zone.to - zone.from;
   const dx = span / (last - first);
@@ -84,12 +88,12 @@ function byFullness(
   for (let i = first; i < last; i++) {
     const t = (midpoint(profile, i) - zone.from) / span;
     const full = between(along, t);
-    const d = profile.d[i] as number;
+    const d = valueAt(profile.d, i);
     if (full > d) {
       sum += full * full - d * d;
       profile.d[i] = full;
     }
-    profile.body[i] = Math.max(profile.body[i] as number, full);
+    profile.body[i] = Math.max(valueAt(profile.body, i), full);
   }
   return (Math.PI / 4) * sum * dx;
 }
@@ -98,8 +102,8 @@ function byFullness(
 function between(values: number[], t: number): number {
   const at = t * (values.length - 1);
   const i = Math.min(values.length - 2, Math.floor(at));
-  const a = values[i] as number;
-  return a + ((values[i + 1] as number) - a) * (at - i);
+  const a = valueAt(values, i);
+  return a + (valueAt(values, i + 1) - a) * (at - i);
 }
 
 function byNoodle(
@@ -110,12 +114,12 @@ function byNoodle(
   first: number,
   last: number,
 ): number {
-  if (!(noodle > 0)) throw new DomainError("QUANTITY_INVALID", { name: "noodle", value: noodle });
+  guard("noodle", noodle, bounds.noodleMm);
   const volume = (noodle * dubbing.lineDensity) / dubbing.density;
   const added = (4 * volume) / (Math.PI * (zone.to - zone.from));
   for (let i = first; i < last; i++) {
-    profile.d[i] = Math.sqrt((profile.d[i] as number) ** 2 + added);
-    profile.body[i] = Math.sqrt((profile.body[i] as number) ** 2 + added);
+    profile.d[i] = Math.sqrt(valueAt(profile.d, i) ** 2 + added);
+    profile.body[i] = Math.sqrt(valueAt(profile.body, i) ** 2 + added);
   }
   return volume;
 }

@@ -7,4 +7,5 @@ export * from "./profile";
 export * from "./seat";
 export * from "./strand";
 export * from "./take";
+export * from "./types";
 export * from "./wind";

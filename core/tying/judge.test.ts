@@ -1,3 +1,4 @@
+import { warningSentence } from "../sentences";
 import { describe, expect, test } from "vitest";
 import { hookAt, type HookModel } from "../hooks";
 import { strandOf, tieFly, type TiedFly, type TyingStep, type Warning } from ".";
@@ -43,7 +44,7 @@ describe("the head", () => {
     expect(codes(tie(whip(1.5)))).toEqual([]);
     const [w] = tie(whip(1.6)).warnings;
     expect(w).toMatchObject({ step: "whip", code: "HEAD_CROWDS_EYE" });
-    expect(w?.sentence).toContain(`${(1.6 * hook.eye).toFixed(1)} mm long`);
+    expect(w && warningSentence(w)).toContain(`${(1.6 * hook.eye).toFixed(1)} mm long`);
   });
   test("that is too full names what adds most to it", () => {
     const lump = (passes: number): TyingStep => ({

@@ -1,25 +1,7 @@
+import { valueAt } from "../numeric";
 import type { HookGeometry } from "../hooks";
-import type { StepResult } from "./fly";
 import { midpoint, stationsOf, type Profile } from "./profile";
-
-export interface Warning {
-  /** The step that causes it. */
-  step: string;
-  code:
-    | "NOTHING_TO_FILL"
-    | "SHORTER_THAN_TIE_IN"
-    | "HEAD_CROWDS_EYE"
-    | "HEAD_BULKY"
-    | "PART_IN_HEAD"
-    | "POINT_NOT_CLEAR"
-    | "STEP_SHOWS"
-    | "KEPT_BARE"
-    | "HEAD_ROOM"
-    | "NOT_STAGGERED"
-    | "WRAPS_PILE_UP"
-    | "SHOWS_NOTHING";
-  sentence: string;
-}
+import type { StepResult, Warning } from "./types";
 
 /** Longest head, in eye lengths. */
 const HEAD_LENGTHS = 1.5;
@@ -29,8 +11,6 @@ const HEAD_FULLEST = 1.6;
 const BODY_OF_GAPE = 0.6;
 /** A sudden step of this share of the gape shows through what is wound over it. */
 const LEDGE_OF_GAPE = 0.08;
-
-const named = (r: StepResult | undefined): string => (r ? `“${r.name}”` : "a step");
 
 /**
  * Judge the tied fly for the usual faults: a crowded or bulky head, a point that no longer clears, a ledge that shows.
@@ -56,7 +36,7 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
     warnings.push({
       step: whip.id,
       code: "HEAD_CROWDS_EYE",
-      sentence: `The head of ${named(whip)} is ${headLength.toFixed(1)} mm long, more than one and a half eye lengths: the eye gets crowded.`,
+      details: { name: whip.name, headMm: headLength },
     });
   const covers = results.filter(
     (r) => (r.do === "wind" || r.do === "dress" || r.do === "lay") && r.id !== whip.id && overlap(r, whip) > 0,
@@ -67,7 +47,7 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
     warnings.push({
       step: (bulkiest ?? whip).id,
       code: "HEAD_BULKY",
-      sentence: `The head is ${full.toFixed(1)} mm full, more than ${HEAD_FULLEST} eye lengths; ${named(bulkiest ?? whip)} adds most to it.`,
+      details: { name: (bulkiest ?? whip).name, fullMm: full, mostEyes: HEAD_FULLEST },
     });
   }
   const isBeaded = results.some((r) => r.do === "seat" && r.from < 1e-9);
@@ -78,7 +58,7 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
     warnings.push({
       step: intruder.id,
       code: "PART_IN_HEAD",
-      sentence: `${named(intruder)} runs ${overlap(intruder, whip).toFixed(1)} mm into the room of the head. End it at ${whip.to.toFixed(1)} mm.`,
+      details: { name: intruder.name, intrudesMm: overlap(intruder, whip), endAtMm: whip.to },
     });
   return warnings;
 }
@@ -90,8 +70,8 @@ const added = (r: StepResult | undefined): number => (r ? (r.growth ?? 0) + (r.s
 function judgePoint(hook: HookGeometry, profile: Profile, results: StepResult[]): Warning[] {
   const [first, last] = stationsOf(profile, 0.4 * hook.shank, hook.point);
   let worst = first;
-  for (let i = first; i < last; i++) if ((profile.body[i] as number) > (profile.body[worst] as number)) worst = i;
-  const full = profile.body[worst] as number;
+  for (let i = first; i < last; i++) if (valueAt(profile.body, i) > valueAt(profile.body, worst)) worst = i;
+  const full = valueAt(profile.body, worst);
   if (full <= BODY_OF_GAPE * hook.gape + 1e-9) return [];
   const x = midpoint(profile, worst);
   const culprit = results.findLast(
@@ -101,14 +81,14 @@ function judgePoint(hook: HookGeometry, profile: Profile, results: StepResult[])
     {
       step: culprit?.id ?? "",
       code: "POINT_NOT_CLEAR",
-      sentence: `After ${named(culprit)} the body is ${full.toFixed(1)} mm full over the point, more than 0.6 of the gape: the hook point no longer clears.`,
+      details: { name: culprit?.name, fullMm: full },
     },
   ];
 }
 
 /**
- * Ledges: where weight or bound ends stop abruptly and what is wound over them next is thin, the step shows in the body.
- * A winding that begins within the ledge's reach and adds less than the ledge's height does not hide it.
+ * Ledges: where weight or bound ends stop abruptly and what is wound over them next is thin, the step shows in the
+ * body. A winding that begins within the ledge's reach and adds less than the ledge's height does not hide it.
  */
 function judgeLedges(hook: HookGeometry, results: StepResult[]): Warning[] {
   const limit = LEDGE_OF_GAPE * hook.gape;
@@ -124,7 +104,7 @@ function judgeLedges(hook: HookGeometry, results: StepResult[]): Warning[] {
       {
         step: r.id,
         code: "STEP_SHOWS",
-        sentence: `The end of ${named(r)} stands ${height.toFixed(2)} mm proud and will show through ${named(over)}. Fill the step behind it first.`,
+        details: { name: r.name, over: over.name, heightMm: height },
       },
     ];
   });

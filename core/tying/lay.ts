@@ -1,3 +1,5 @@
+import { bounds, guard } from "../units";
+import { valueAt } from "../numeric";
 import { stationsOf, type Profile } from "./profile";
 import type { Strand } from "./strand";
 import { wind } from "./wind";
@@ -11,15 +13,20 @@ export function lay(profile: Profile, areaTotal: number, from: number, to: numbe
   const [first, last] = stationsOf(profile, from, to);
   const added = (4 * areaTotal) / Math.PI;
   for (let i = first; i < last; i++) {
-    profile.d[i] = Math.sqrt((profile.d[i] as number) ** 2 + added);
-    profile.body[i] = Math.sqrt((profile.body[i] as number) ** 2 + added);
+    profile.d[i] = Math.sqrt(valueAt(profile.d, i) ** 2 + added);
+    profile.body[i] = Math.sqrt(valueAt(profile.body, i) ** 2 + added);
   }
   return to - from;
 }
 
-/** Thread that binds a lay down: there and back at a pitch of twice its width, on D after the lay. Adds nothing to D. */
+/**
+ * Thread that binds a lay down: there and back at a pitch of twice its width, on D after the lay. Adds nothing to D.
+ */
 export const threadOverLay = (profile: Profile, thread: Strand, from: number, to: number): number =>
   wind(profile, thread, { from, to }, { pitch: 2 * thread.width }, { passes: 2 }).length;
 
-/** Cross-section of a clump of hair squeezed to a diameter q: π/4·q². */
-export const clumpArea = (compressedMm: number): number => (Math.PI / 4) * compressedMm ** 2;
+/** Cross-section of a clump of hair squeezed to a diameter q: π/4·q². @throws DomainError FIGURE_OUT_OF_BOUNDS */
+export function clumpArea(compressedMm: number): number {
+  guard("clump", compressedMm, bounds.clumpMm);
+  return (Math.PI / 4) * compressedMm ** 2;
+}

@@ -1,11 +1,12 @@
+import { valueAt } from "../numeric";
 import { profileEnd, type HookGeometry } from "../hooks";
 
 /** Stations at which the outside diameter is held, equally spaced from the eye into the bend. */
 export const STATIONS = 250;
 
 /**
- * The fly as it grows: outside diameter D at the midpoints of equal stations.
- * `body` is a second profile for judging crowding, in which seats add nothing and pile grows by half.
+ * The fly as it grows: outside diameter D at the midpoints of equal stations. `body` is a second profile for judging
+ * crowding, in which seats add nothing and pile grows by half.
  */
 export interface Profile {
   end: number;
@@ -41,17 +42,17 @@ export const midpoint = (profile: Profile, i: number): number => (i + 0.5) * pro
 /** D at x: linear between the two nearest midpoints, constant beyond the first and last. */
 export function diameterAt(profile: Profile, x: number, d: number[] = profile.d): number {
   const at = x / profile.step - 0.5;
-  if (at <= 0) return d[0] as number;
-  if (at >= STATIONS - 1) return d[STATIONS - 1] as number;
+  if (at <= 0) return valueAt(d, 0);
+  if (at >= STATIONS - 1) return valueAt(d, STATIONS - 1);
   const i = Math.floor(at);
   const t = at - i;
-  return (d[i] as number) * (1 - t) + (d[i + 1] as number) * t;
+  return valueAt(d, i) * (1 - t) + valueAt(d, i + 1) * t;
 }
 
 /** Mean of D over the stations of [a, b). */
 export function meanDiameter(profile: Profile, a: number, b: number): number {
   const [first, last] = stationsOf(profile, a, b);
   let sum = 0;
-  for (let i = first; i < last; i++) sum += profile.d[i] as number;
+  for (let i = first; i < last; i++) sum += valueAt(profile.d, i);
   return sum / (last - first);
 }

@@ -164,7 +164,7 @@ describe("what must always hold at the vise", () => {
         rule: { noodle: 0 },
         dubbing,
       },
-      "QUANTITY_INVALID",
+      "FIGURE_OUT_OF_BOUNDS",
     ],
     [
       "a feather too short to tie in",

@@ -1,3 +1,5 @@
+import { bounds, guard } from "../units";
+
 /**
  * One strand of a material as it is wound or laid, in mm and mg.
  * Source: docs/arithmetic.md, "The profile" and "Thread".
@@ -33,7 +35,9 @@ export interface StrandSize {
   pile?: boolean;
 }
 
-/** Strands lie a little slack in a rope, and a line density without a section is packed into an area by the same share. */
+/**
+ * Strands lie a little slack in a rope, and a line density without a section is packed into an area by the same share.
+ */
 const ROPE_TAKE = 1.1;
 
 /** Cross-section in mm²: by the section where there is one, else from the line density. */
@@ -50,7 +54,16 @@ export function areaOf(size: StrandSize): number {
   }
 }
 
+/**
+ * A strand from its measured or nominal size.
+ * @throws DomainError FIGURE_OUT_OF_BOUNDS for a width, thickness or density that nothing can have
+ */
 export function strandOf(size: StrandSize): Strand {
+  guard("width", size.width, bounds.widthMm);
+  guard("thickness", size.thickness, bounds.thicknessMm);
+  guard("core", size.core, bounds.coreMm);
+  guard("density", size.density, bounds.density);
+  guard("line density", size.lineDensity, bounds.lineDensity);
   const area = areaOf(size);
   const massPerMm = size.section === undefined ? (size.lineDensity ?? 0) : area * (size.density ?? 0);
   return {
@@ -66,6 +79,7 @@ export function strandOf(size: StrandSize): Strand {
 
 /** A rope of n strands twisted together: √n as wide and thick; each strand is used 1.1 times the rope's length. */
 export function ropeOf(strand: Strand, n: number): Strand {
+  guard("strands of the rope", n, bounds.rope);
   if (n === 1) return strand;
   const k = Math.sqrt(n);
   return {
@@ -79,12 +93,10 @@ export function ropeOf(strand: Strand, n: number): Strand {
 }
 
 /** n strands wound side by side, untwisted: n times as wide, no thicker; each is used as long as the ribbon. */
-export const ribbonOf = (strand: Strand, n: number): Strand => ({
-  ...strand,
-  width: strand.width * n,
-  area: strand.area * n,
-  massPerMm: strand.massPerMm * n,
-});
+export function ribbonOf(strand: Strand, n: number): Strand {
+  guard("strands side by side", n, bounds.rope);
+  return { ...strand, width: strand.width * n, area: strand.area * n, massPerMm: strand.massPerMm * n };
+}
 
 /** Length of each strand used in mm of rope. */
 export const ropeStrandLength = (ropeMm: number, n: number): number => (n === 1 ? ropeMm : ROPE_TAKE * ropeMm);
@@ -116,6 +128,7 @@ const THREAD_PACKING = 0.8;
  * @example threadStrand({ denier: 70, fibre: "polyester" }).width // 0.14538
  */
 export function threadStrand(thread: Thread): Strand {
+  guard("denier", thread.denier, bounds.denier);
   const area = thread.denier / 9000 / (threadFibres[thread.fibre] * THREAD_PACKING);
   const aspect = threadAspects[thread.aspect ?? "asItComes"];
   const thickness = Math.sqrt(area / aspect);

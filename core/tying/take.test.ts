@@ -69,7 +69,7 @@ describe("what one use takes from stock", () => {
   test("fibres of a feather, of a span of stem, slips of a width", () => {
     expect(fibresPerFeather({ span: 40, perMm: 2.5, sides: 2, unusable: 0.1 })).toBe(180);
     expect([fibresInSpan(3, 2.5), fibresInSpan(3.4, 2.5), fibresInSpan(3.1, 2.5)]).toEqual([8, 9, 8]);
-    expect([slipsPerFeather(50, 3), slipsPerFeather(51, 3), slipsPerFeather(2.9, 3)]).toEqual([16, 17, 0]);
+    expect([slipsPerFeather(50, 3), slipsPerFeather(51, 3), slipsPerFeather(3, 3)]).toEqual([16, 17, 1]);
   });
   test("pairs are as many as the smaller side has, class by class", () => {
     expect(pairs({ "9–11": 12, "11–13": 3 }, { "9–11": 7, "13–15": 20 })).toEqual({

@@ -1,11 +1,16 @@
+import { bounds, guard } from "../units";
 import { DomainError } from "../errors";
 import { ceilSafe, floorSafe, roundHalfUp } from "../numeric";
 
 /** What one use takes from stock, all lengths in mm. Source: docs/arithmetic.md, "What one use takes". */
 
 /** From the spool: L/σ + bound + trim. */
-export const fromSpool = (use: { length: number; stretch?: number; bound?: number; trim?: number }): number =>
-  use.length / (use.stretch ?? 1) + (use.bound ?? 0) + (use.trim ?? 0);
+export function fromSpool(use: { length: number; stretch?: number; bound?: number; trim?: number }): number {
+  guard("stretch", use.stretch, bounds.stretch);
+  guard("bound", use.bound, bounds.boundMm);
+  guard("trim", use.trim, bounds.trimMm);
+  return use.length / (use.stretch ?? 1) + (use.bound ?? 0) + (use.trim ?? 0);
+}
 
 /**
  * Flies from one cut piece: ⌊(P − grip − trim)/(L/σ + bound)⌋. Learned κ multiplies what the fly takes, not the piece.
@@ -16,6 +21,9 @@ export function fliesPerPiece(
   use: { length: number; stretch?: number; bound?: number },
   kappa = 1,
 ): number {
+  guard("piece", piece.piece, bounds.hankMm);
+  guard("grip", piece.grip, bounds.gripMm);
+  guard("trim", piece.trim, bounds.trimMm);
   const perFly = kappa * (use.length / (use.stretch ?? 1) + (use.bound ?? 0));
   const waste = (piece.grip ?? 0) + (piece.trim ?? 0);
   const k = floorSafe((piece.piece - waste) / perFly);
@@ -32,6 +40,8 @@ export function feathersPerFly(
   use: { length: number; bound?: number },
   kappa = 1,
 ): { fliesPerFeather: number } | { feathersPerFly: number } {
+  guard("usable stem", feather.usable, bounds.usableMm);
+  guard("grip", feather.grip, bounds.featherGripMm);
   const grip = feather.grip ?? 0;
   const bound = kappa * (use.bound ?? 0);
   const length = kappa * use.length;
@@ -49,18 +59,28 @@ export const fibresPerFeather = (feather: { span: number; perMm: number; sides: 
 export const fibresInSpan = (spanMm: number, perMm: number): number => roundHalfUp(spanMm * perMm);
 
 /**
- * Feathers for so many uses of n fibres. Pooled, leftovers go to the next fly; else each feather serves whole flies only.
+ * Feathers for so many uses of n fibres. Pooled, leftovers go to the next fly; else each feather serves whole flies
+ * only.
  * @throws DomainError FIBRES_TOO_FEW when one feather cannot serve one fly and they are not pooled
  */
 export function feathersForFibres(uses: number, perFly: number, perFeather: number, pooled = true): number {
+  if (!(perFeather > 0 && perFly > 0)) throw new DomainError("FIBRES_TOO_FEW", { perFeather, perFly });
   if (pooled) return ceilSafe((uses * perFly) / perFeather);
   const k = floorSafe(perFeather / perFly);
   if (k < 1) throw new DomainError("FIBRES_TOO_FEW", { perFeather, perFly });
   return ceilSafe(uses / k);
 }
 
-/** Slips of a width from one feather: ⌊span / width⌋. */
-export const slipsPerFeather = (usableSpan: number, width: number): number => floorSafe(usableSpan / width);
+/**
+ * Slips of a width from one feather: ⌊span / width⌋.
+ * @throws DomainError FIGURE_OUT_OF_BOUNDS for a width of nothing, SLIP_TOO_WIDE for one wider than the feather
+ */
+export function slipsPerFeather(usableSpan: number, width: number): number {
+  guard("slip", width, bounds.slipWidthMm);
+  const slips = floorSafe(usableSpan / width);
+  if (slips < 1) throw new DomainError("SLIP_TOO_WIDE", { widthMm: width, spanMm: usableSpan });
+  return slips;
+}
 
 /** Pairs from lefts and rights of each length class: the smaller side decides. */
 export function pairs(
@@ -78,6 +98,9 @@ export function strandPieces(s: { hank: number; piece: number; ends: number; fol
   piecesPerStrand: number;
   piecesPerFly: number;
 } {
+  guard("strand of the hank", s.hank, bounds.hankMm);
+  guard("piece", s.piece, bounds.hankMm);
+  guard("ends", s.ends, bounds.ends);
   const length = s.folded ? 2 * s.piece : s.piece;
   const piecesPerStrand = floorSafe(s.hank / length);
   if (piecesPerStrand < 1) throw new DomainError("PIECE_TOO_SHORT", { pieceMm: s.hank, neededMm: length });
@@ -85,8 +108,12 @@ export function strandPieces(s: { hank: number; piece: number; ends: number; fol
 }
 
 /** Hair by compressed clump: mass in mg = π/4·q²·length·ρ·0.6. */
-export const clumpMass = (compressedMm: number, lengthMm: number, density: number): number =>
-  (Math.PI / 4) * compressedMm ** 2 * lengthMm * density * 0.6;
+export function clumpMass(compressedMm: number, lengthMm: number, density: number): number {
+  guard("clump", compressedMm, bounds.clumpMm);
+  guard("length of the clump", lengthMm, bounds.pieceMm);
+  guard("density", density, bounds.density);
+  return (Math.PI / 4) * compressedMm ** 2 * lengthMm * density * 0.6;
+}
 
 /** A drop from the needle, in µl; also the least that a coat takes. */
 export const DROP = 3;
@@ -96,8 +123,10 @@ export const liquidFilm = { lacquer: 0.1, resin: 0.2, glue: 0.05 } as const;
 export type LiquidKind = keyof typeof liquidFilm;
 
 /** Microlitres per fly: coats · max(3, π·D·ℓ·h/0.15); most of it stays on the needle. */
-export const liquidVolume = (kind: LiquidKind, headDiameter: number, headLength: number, coats: number): number =>
-  coats * Math.max(DROP, (Math.PI * headDiameter * headLength * liquidFilm[kind]) / 0.15);
+export function liquidVolume(kind: LiquidKind, headDiameter: number, headLength: number, coats: number): number {
+  guard("coats", coats, bounds.coats);
+  return coats * Math.max(DROP, (Math.PI * headDiameter * headLength * liquidFilm[kind]) / 0.15);
+}
 
 /**
  * A batch's blend in one charge of the mill: the need, but no less than the mill takes, split by parts.

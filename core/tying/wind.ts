@@ -1,5 +1,6 @@
+import { bounds, guard } from "../units";
 import { DomainError } from "../errors";
-import { halved } from "../numeric";
+import { valueAt, halved } from "../numeric";
 import { diameterAt, meanDiameter, midpoint, stationsOf, type Profile } from "./profile";
 import { stretched, type Strand } from "./strand";
 
@@ -37,6 +38,8 @@ export interface WindResult {
 
 /** Deepest pile of turns that a zone holds. */
 const MOST_COVER = 12;
+/** Forgives what rounding adds to a figure that stands just at its limit. */
+const SLACK = 1e-9;
 
 /** Exactly one way of stating it; touching and turns together mean a zone that ends where the turns end. */
 export function guardRule(rule: WindRule): void {
@@ -45,13 +48,9 @@ export function guardRule(rule: WindRule): void {
   );
   const isTouchingTurns = given.length === 2 && rule.touching === true && rule.turns !== undefined;
   if (given.length !== 1 && !isTouchingTurns) throw new DomainError("WIND_RULE_INVALID", { given });
-  for (const [name, value] of [
-    ["turns", rule.turns],
-    ["pitch", rule.pitch],
-  ] as const)
-    if (value !== undefined && !(value > 0)) throw new DomainError("QUANTITY_INVALID", { name, value });
-  if (rule.overlap !== undefined && !(rule.overlap >= 0 && rule.overlap < 1))
-    throw new DomainError("QUANTITY_INVALID", { name: "overlap", value: rule.overlap });
+  guard("turns", rule.turns, bounds.turns);
+  guard("pitch", rule.pitch, bounds.pitchMm);
+  guard("overlap", rule.overlap, bounds.overlap);
 }
 
 /** Growth of the fly's radius, in layers, under a cover c = w/p: open turns add nothing, touching ones a layer. */
@@ -85,7 +84,8 @@ export function wind(
   { passes = 1, stretch = 1 }: WindOptions = {},
 ): WindResult {
   guardRule(rule);
-  if (!(stretch >= 1)) throw new DomainError("STRETCH_INVALID", { stretch });
+  guard("passes", passes, bounds.passes);
+  if (!(stretch >= 1 && stretch <= bounds.stretch.most)) throw new DomainError("STRETCH_INVALID", { stretch });
   const strand = stretched(strandAtRest, stretch);
   const from = zone.from;
   const to = zone.to ?? from + (rule.turns ?? 0) * strand.width;
@@ -93,7 +93,7 @@ export function wind(
   const pitch = pitchOf(rule, strand.width, to - from);
   const cover = strand.width / pitch;
   const turnsPerPass = (to - from) / pitch;
-  if (cover > MOST_COVER) throw new DomainError("TOO_MANY_TURNS", { turns: turnsPerPass, cover });
+  if (cover > MOST_COVER + SLACK) throw new DomainError("TOO_MANY_TURNS", { turns: turnsPerPass, cover });
   const growth = growthOf(cover, strand.capped);
   const perPass: number[] = [];
   for (let pass = 0; pass < passes; pass++) perPass.push(onePass(profile, strand, from, to, pitch, growth));
@@ -121,10 +121,10 @@ function onePass(profile: Profile, strand: Strand, from: number, to: number, pit
   const p2 = pitch * pitch;
   let sum = 0;
   for (let i = first; i < last; i++) {
-    const round = Math.PI * ((d[i] as number) + lift);
+    const round = Math.PI * (valueAt(d, i) + lift);
     sum += Math.sqrt(round * round + p2);
-    d[i] = (d[i] as number) + grown;
-    body[i] = (body[i] as number) + bodyGrown;
+    d[i] = valueAt(d, i) + grown;
+    body[i] = valueAt(body, i) + bodyGrown;
   }
   return (sum * dx) / pitch;
 }
@@ -133,7 +133,8 @@ function onePass(profile: Profile, strand: Strand, from: number, to: number, pit
  * Turns at one spot: L = N·π·(D̄ + t_c), D̄ the mean of D over the strand's width. D is not changed.
  */
 export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: number, stretch = 1): WindResult {
-  if (!(turns > 0)) throw new DomainError("QUANTITY_INVALID", { name: "turns", value: turns });
+  guard("turns", turns, bounds.turns);
+  if (!(stretch >= 1 && stretch <= bounds.stretch.most)) throw new DomainError("STRETCH_INVALID", { stretch });
   const s = stretched(strand, stretch);
   const length = turns * Math.PI * (meanDiameter(profile, at, at + s.width) + s.core);
   return {
@@ -173,14 +174,14 @@ export function windToFill(
   let [volume, turns, deepest] = [0, 0, 0];
   for (let i = first; i < last; i++) {
     const full = a + ((b - a) * (midpoint(profile, i) - zone.from)) / span;
-    const d = profile.d[i] as number;
+    const d = valueAt(profile.d, i);
     if (full <= d) continue;
     const layers = (full - d) / (2 * strand.thickness);
     volume += (Math.PI / 4) * (full * full - d * d) * dx;
     turns += (layers * dx) / strand.width;
     deepest = Math.max(deepest, layers);
     profile.d[i] = full;
-    profile.body[i] = Math.max(profile.body[i] as number, full);
+    profile.body[i] = Math.max(valueAt(profile.body, i), full);
   }
   const length = volume / (strand.width * strand.thickness);
   return {
@@ -201,8 +202,8 @@ const MOST_STRETCH = 8;
 
 /**
  * The stretch under which a winding uses up so many mm of the piece at rest: starting piece less leftover piece, as a
- * stretch material is measured at the bench. A tighter strand is longer over its length at rest and thinner, so it always
- * takes less; found by halving.
+ * stretch material is measured at the bench. A tighter strand is longer over its length at rest and thinner, so it
+ * always takes less; found by halving.
  *
  * @param usedMm what went on the fly, at rest, without what is bound or thrown away
  * @returns σ ≥ 1
@@ -220,8 +221,8 @@ export function stretchToUse(
     wind({ ...profile, d: profile.d.slice(), body: profile.body.slice() }, strand, zone, rule, { passes, stretch })
       .unstretched;
   const [most, least] = [takenAt(1), takenAt(MOST_STRETCH)];
-  const SLACK = 1e-6;
-  if (usedMm > most + SLACK || usedMm < least - SLACK)
+  const MEASURED = 1e-6;
+  if (!(usedMm <= most + MEASURED && usedMm >= least - MEASURED))
     throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least });
   return halved(1, MOST_STRETCH, (stretch) => takenAt(stretch) > usedMm);
 }
@@ -244,7 +245,7 @@ export function pitchToUseUp(
   const lengthAt = (pitch: number): number => {
     const lift = strand.core * Math.max(1, growthOf(strand.width / pitch, strand.capped));
     let sum = 0;
-    for (let i = first; i < last; i++) sum += Math.hypot(Math.PI * ((profile.d[i] as number) + lift), pitch);
+    for (let i = first; i < last; i++) sum += Math.hypot(Math.PI * (valueAt(profile.d, i) + lift), pitch);
     return (sum * (zone.to - zone.from)) / (last - first) / pitch;
   };
   return halved(strand.width / MOST_COVER, zone.to - zone.from, (pitch) => lengthAt(pitch) > lengthMm);

@@ -1,0 +1,5 @@
+export * from "./beads";
+export * from "./benchStep";
+export * from "./checks";
+export * from "./direction";
+export * from "./threadWay";

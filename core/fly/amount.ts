@@ -1,0 +1,154 @@
+import { bounds, guard } from "../units";
+import { DomainError } from "../errors";
+import type { Material } from "../materials";
+import { floorSafe } from "../numeric";
+import {
+  clumpArea,
+  clumpMass,
+  fibresInSpan,
+  fibresPerFeather,
+  slipsPerFeather,
+  strandPieces,
+  type Strand,
+} from "../tying";
+import { methodFigures } from "../methods";
+import type { LayAmount, LengthRule, RecipeStep } from "../recipe";
+import type { ComponentUse } from "./types";
+
+export interface Laid {
+  strand: Strand;
+  strands: number;
+  fibres?: number;
+  widthMm?: number;
+  /** Absent where the material is counted when it is wound. */
+  use?: ComponentUse;
+}
+
+interface LayContext {
+  step: RecipeStep & { do: "lay" };
+  material: Material;
+  strand: () => Strand;
+  mm: (rule: LengthRule) => number;
+  /** Shown and bound, with butts to be trimmed. */
+  grossMm: number;
+  pooled: boolean;
+  /** Tips levelled in a stacker. */
+  stacked: boolean;
+}
+
+const featherOf = (material: Material, step: RecipeStep) => {
+  if (!material.feather)
+    throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the fibres per mm of “${material.name}”` });
+  return material.feather;
+};
+
+/** Fibres taken from a feather, pooled within the batch or for whole flies only. */
+export function fibreUse(
+  material: Material,
+  step: RecipeStep,
+  fibres: number,
+  lengthMm: number,
+  pooled: boolean,
+): ComponentUse {
+  const perFeather = fibresPerFeather(featherOf(material, step));
+  if (!(perFeather > 0)) throw new DomainError("FEATHER_WITHOUT_FIBRES", { material: material.name });
+  return { kind: "fibres", fibres, perFeather, lengthMm, pooled };
+}
+
+/**
+ * What is laid for an amount as it is said: the cross-section that goes on the shank, and what leaves the drawer.
+ * @throws DomainError STEP_NEEDS when the material lacks a figure, PIECE_TOO_SHORT
+ */
+export function layAmount(amount: LayAmount, c: LayContext): Laid {
+  guard("taken times as much", c.step.overTake, bounds.overTake);
+  const over = (c.step.overTake ?? 1) * (c.stacked ? methodFigures.stackedOver : 1);
+  if ("clump" in amount) return clump(c.mm(amount.clump), c, over);
+  if ("patchMm2" in amount) return patch(amount.patchMm2, c);
+  if ("slipWidth" in amount) {
+    const widthMm = c.mm(amount.slipWidth);
+    const f = featherOf(c.material, c.step);
+    const fibres = fibresInSpan(widthMm, f.perMm);
+    return {
+      strand: c.strand(),
+      strands: 2 * fibres,
+      fibres,
+      widthMm,
+      use: { kind: "slips", widthMm, perFeather: slipsPerFeather(f.span, widthMm) },
+    };
+  }
+  if ("fibres" in amount || "spanMm" in amount) {
+    if ("fibres" in amount) guard("fibres", amount.fibres, bounds.fibres);
+    else guard("span of stem", amount.spanMm, bounds.spanMm);
+    const fibres =
+      "fibres" in amount ? amount.fibres : fibresInSpan(amount.spanMm, featherOf(c.material, c.step).perMm);
+    return {
+      strand: c.strand(),
+      strands: fibres,
+      fibres,
+      use: fibreUse(c.material, c.step, fibres * over, c.grossMm, c.pooled),
+    };
+  }
+  if ("strands" in amount) {
+    guard("strands", amount.strands, bounds.ends);
+    const s = () =>
+      strandPieces({ hank: c.material.pieceMm ?? 0, piece: c.grossMm, ends: amount.strands, folded: amount.folded });
+    const use = c.step.countedWhenWound
+      ? undefined
+      : ({ kind: "strands", ...s(), pieceMm: amount.folded ? 2 * c.grossMm : c.grossMm } as const);
+    return { strand: c.strand(), strands: amount.strands, fibres: amount.strands, use };
+  }
+  if ("feathers" in amount) {
+    guard("feathers", amount.feathers, bounds.feathers);
+    return {
+      strand: c.strand(),
+      strands: Math.ceil(amount.feathers),
+      fibres: Math.ceil(amount.feathers),
+      use: { kind: "feathers", each: amount.feathers, paired: amount.paired ?? false },
+    };
+  }
+  guard("pieces", amount.pieces, bounds.fibres);
+  return {
+    strand: c.strand(),
+    strands: amount.pieces,
+    fibres: amount.pieces,
+    use: { kind: "pieces", each: amount.pieces },
+  };
+}
+
+/** Density of hair where nobody has said: solid. */
+const SOLID_HAIR = 1.3;
+
+function clumpStrand(q: number, density: number): Strand {
+  const area = clumpArea(q);
+  return { width: q, thickness: q, core: q, area, massPerMm: area * density * 0.6, capped: false, pile: false };
+}
+
+function clump(q: number, c: LayContext, over: number): Laid {
+  const density = c.material.hair?.density ?? SOLID_HAIR;
+  return {
+    strand: clumpStrand(q, density),
+    strands: 1,
+    widthMm: q,
+    use: { kind: "mass", mg: clumpMass(q, c.grossMm, density) * over },
+  };
+}
+
+/** Hair stands about a tenth as dense on the hide as it lies squeezed in a clump. */
+const HAIR_ON_HIDE = 0.1;
+
+function patch(areaMm2: number, c: LayContext): Laid {
+  guard("patch", areaMm2, bounds.patchMm2);
+  const hide = c.material.hide;
+  if (!hide)
+    throw new DomainError("STEP_NEEDS", { step: c.step.name, missing: `the area of a patch of “${c.material.name}”` });
+  const fliesPerPatch = floorSafe((hide.areaMm2 * (1 - hide.loss)) / areaMm2);
+  if (fliesPerPatch < 1)
+    throw new DomainError("PATCH_TOO_SMALL", { patchMm2: hide.areaMm2 * (1 - hide.loss), neededMm2: areaMm2 });
+  const q = Math.sqrt((4 / Math.PI) * areaMm2 * HAIR_ON_HIDE);
+  return {
+    strand: clumpStrand(q, c.material.hair?.density ?? SOLID_HAIR),
+    strands: 1,
+    widthMm: q,
+    use: { kind: "patch", areaMm2, fliesPerPatch },
+  };
+}

@@ -1,0 +1,6 @@
+export * from "./types";
+export { composeFly } from "./compose";
+export { cutLength, noodleDensities, wrapsOfHold } from "./steps";
+export { rootOf } from "./lengths";
+export * from "./proportions";
+export * from "./room";

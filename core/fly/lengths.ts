@@ -1,0 +1,101 @@
+import { DomainError } from "../errors";
+import { placeAt, type HookGeometry } from "../hooks";
+import type { LengthRule, RecipeStep, Role } from "../recipe";
+
+/** Front of the eye to the back of the bend. */
+const wholeHook = (hook: HookGeometry) => hook.eye + hook.shank + 0.5 * hook.gape;
+
+/**
+ * Resolves lengths stated as rules into mm, for one hook.
+ * Rules against body, tail or wing look the part up among the steps of this fly.
+ */
+export class Lengths {
+  private readonly open = new Set<string>();
+
+  constructor(
+    private readonly steps: readonly RecipeStep[],
+    private readonly roleOf: (component: string) => Role | undefined,
+    private readonly hook: HookGeometry,
+    private readonly beadMm: number,
+  ) {}
+
+  /**
+   * @param rootMm where the part is tied in, for rules that reach to a landmark or another part's tip
+   * @throws DomainError LENGTH_RULE_UNRESOLVED when the part is not there, leans on itself, or lies behind the reach
+   */
+  mm(rule: LengthRule, rootMm?: number): number {
+    if ("mm" in rule) return rule.mm;
+    if ("of" in rule) return rule.times * this.measure(rule.of);
+    const root = rootMm ?? this.hook.shank;
+    const length = this.tip(rule.reach) + (rule.pastMm ?? 0) - root;
+    if (!(length > 0)) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: rule.reach });
+    return length;
+  }
+
+  private measure(of: Extract<LengthRule, { times: number }>["of"]): number {
+    switch (of) {
+      case "shank":
+      case "gape":
+      case "eye":
+        return this.hook[of];
+      case "hook":
+        return wholeHook(this.hook);
+      case "body":
+        return this.bodyLength();
+      case "tail":
+      case "wing":
+        return this.shownLength(of).length;
+    }
+  }
+
+  /** Where something ends, in mm behind the eye. */
+  private tip(reach: Extract<LengthRule, { reach: string }>["reach"]): number {
+    switch (reach) {
+      case "point":
+      case "barb":
+      case "bend":
+        return placeAt({ landmark: reach }, this.hook, this.beadMm);
+      case "mid-tail":
+      case "tail": {
+        const { root, length } = this.shownLength("tail");
+        return root + (reach === "tail" ? length : length / 2);
+      }
+      case "wing": {
+        const { root, length } = this.shownLength("wing");
+        return root + length;
+      }
+    }
+  }
+
+  private stepsOf(role: Role): RecipeStep[] {
+    return this.steps.filter((s) => s.component !== undefined && this.roleOf(s.component) === role);
+  }
+
+  private bodyLength(): number {
+    const spans = this.stepsOf("body").flatMap((s) => {
+      if ((s.do !== "wind" && s.do !== "dress") || s.to === undefined) return [];
+      return [placeAt(s.from, this.hook, this.beadMm), placeAt(s.to, this.hook, this.beadMm)];
+    });
+    if (spans.length === 0) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: "body" });
+    return Math.max(...spans) - Math.max(this.beadMm, Math.min(...spans));
+  }
+
+  private shownLength(part: "tail" | "wing"): { root: number; length: number } {
+    const step = this.stepsOf(part).find((s) => s.do === "lay" && s.shown);
+    if (!step || step.do !== "lay" || !step.shown || this.open.has(part))
+      throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });
+    this.open.add(part);
+    try {
+      const root = rootOf(step, this.hook, this.beadMm);
+      return { root, length: this.mm(step.shown, root) };
+    } finally {
+      this.open.delete(part);
+    }
+  }
+}
+
+/** Where a laid part leaves the shank: its rear end when it points back, else its front. */
+export const rootOf = (step: RecipeStep & { do: "lay" }, hook: HookGeometry, beadMm: number): number => {
+  const ends = [placeAt(step.from, hook, beadMm), placeAt(step.to, hook, beadMm)];
+  return (step.attitude ?? "back") === "back" ? Math.max(...ends) : Math.min(...ends);
+};

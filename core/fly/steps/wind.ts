@@ -1,0 +1,155 @@
+import type { Material } from "../../materials";
+import { ascending, ceilTo } from "../../numeric";
+import { bounds, guard } from "../../units";
+import { methodFigures } from "../../methods";
+import type { RecipeStep } from "../../recipe";
+import type { StepResult, Take, TyingStep } from "../../tying";
+import { fibreUse } from "../amount";
+import type { FlyContext } from "../context";
+import { strandFor } from "../strands";
+import type { ComponentUse, FlyStep } from "../types";
+import { featherTake } from "./feather";
+
+type WindStep = RecipeStep & { do: "wind" };
+
+/** What is thrown away at the spool's end, where nobody says how much. */
+const USUAL_TRIM = 20;
+
+/** Pieces cut for a fly are cut to whole 5 mm, with enough to hold them by. */
+export const cutLength = (used: number): number => ceilTo(used + methodFigures.cutHandling, 5);
+
+/** A winding as its schools have it: of its material, or of the thread itself. */
+export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): TyingStep {
+  flyStep.clockwise = isClockwise(c, step);
+  const { id, name, from, to, rule, passes, stretch, rope, ribbon, laid } = step;
+  // The butts lie there already: nothing is wound, and the thread stays where it hangs.
+  if (c.school(step, "underbody") === "long butts") return { id, name, do: "act" };
+  const material = c.material(step);
+  guard("stretch", stretch, bounds.stretch);
+  const fill: [number, number] | undefined = step.fill && [c.lengths.mm(step.fill[0]), c.lengths.mm(step.fill[1])];
+  flyStep.fillMm = fill;
+  const ofThread = { id, name, do: "wind", from, to, rule, passes, strand: "thread" } as const;
+  if (c.school(step, "underbody") === "flat thread") return { ...ofThread, fill, aspect: "flat" };
+  if (isWorkingThread(c, step, material)) return { ...ofThread, fill };
+  if (c.school(step, "body ground") === "flat thread") return { ...ofThread, rule: { touching: true }, aspect: "flat" };
+  if (step.barb) {
+    flyStep.barbMm = ascending(c.lengths.mm(step.barb[0]), c.lengths.mm(step.barb[1]));
+    for (const mm of flyStep.barbMm) guard("barb", mm, bounds.barbMm);
+  }
+  const take = takeOf(c, step, material);
+  const useUp =
+    take.from === "feather" && c.school(step, "hackle turns") === "whole feather"
+      ? take.usable - take.grip - take.bound
+      : undefined;
+  const tookMm = step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm : undefined;
+  const strand = strandFor(material, step);
+  const { atMost } = step;
+  return {
+    id,
+    name,
+    do: "wind",
+    from,
+    to,
+    rule,
+    atMost,
+    strand,
+    passes,
+    stretch,
+    rope,
+    ribbon,
+    laid,
+    take,
+    useUp,
+    fill,
+    tookMm,
+  };
+}
+
+/** A rib runs against the body or with it, whichever way the body is wound; reversing the body turns its ribs round. */
+function isClockwise(c: FlyContext, step: WindStep): boolean {
+  const direction = c.school(step, "rib direction");
+  if (direction === undefined) return step.counter !== true;
+  const body = c.order.find((s) => s.do === "wind" && c.roleOf(s) === "body");
+  const bodyClockwise = body?.do === "wind" ? body.counter !== true : true;
+  return direction === "against" ? !bodyClockwise : bodyClockwise;
+}
+
+/** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
+function isWorkingThread(c: FlyContext, step: RecipeStep, material: Material): boolean {
+  if (material.form !== "thread") return false;
+  const role = c.roleOf(step);
+  const changed = c.order.slice(0, c.order.indexOf(step)).findLast((s) => s.do === "thread")?.component;
+  const running = c.chosen.get(changed ?? c.firstThread().id);
+  return role === "thread" || role === "head" || material === running;
+}
+
+/** Bound length of a wound material: what its own laid zone, or the step that bound it in, holds down. */
+function boundMm(c: FlyContext, step: WindStep): number {
+  const tiedIn = step.tiedIn ? c.order.find((s) => s.id === step.tiedIn) : undefined;
+  return (step.laid ? c.span(step.laid) : 0) + (tiedIn?.do === "lay" ? c.span(tiedIn) : 0);
+}
+
+function takeOf(c: FlyContext, step: WindStep, material: Material): Take {
+  const bound = boundMm(c, step);
+  const rule =
+    step.take ??
+    (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: USUAL_TRIM });
+  if (rule.from === "feather") return featherTake(c, step, material, bound);
+  // What is left is stock again: nothing is thrown away.
+  if (rule.from === "leftover") return { from: "spool", bound, trim: 0 };
+  const trim = c.school(step, "wire ends") === "broken" ? Math.min(rule.trimMm, methodFigures.brokenEnd) : rule.trimMm;
+  if (rule.from === "pieces" && c.school(step, "pieces") !== "spool")
+    return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim };
+  return { from: "spool", bound, trim };
+}
+
+/** What a winding took, once it is tied. */
+export function collectWind(c: FlyContext, flyStep: FlyStep, result: StepResult): void {
+  const { step } = flyStep;
+  if (step.do !== "wind" || !flyStep.material || result.strands === undefined) return;
+  const carried = step.carries === undefined ? undefined : c.flySteps.find((s) => s.id === step.carries);
+  if (carried && c.school(step, "bundle") === "fold back") {
+    // The same bundle goes on: counted once, but it has to be long enough for both.
+    const use = c.parts.get(carried.step.component ?? "")?.uses.find((u) => u.step === carried.id)?.use;
+    if (use?.kind === "fibres") use.lengthMm += result.strandLength ?? 0;
+    return;
+  }
+  c.take(step, useOf(c, flyStep, step, flyStep.material, result));
+}
+
+function useOf(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Material, result: StepResult): ComponentUse {
+  const bound = result.bound ?? 0;
+  const one = result.strandLength ?? 0;
+  const count = result.strands ?? 1;
+  if (material.form === "hackle") return featherUse(c, flyStep, step, material, result);
+  if (material.form === "feather fibre" && material.feather)
+    return fibreUse(material, step, count, one, c.school(step, "feather use") !== "whole flies");
+  if (material.unit === "count") return { kind: "pieces", each: count };
+  if (c.school(step, "pieces") === "cut") return cutUse(step, one, bound);
+  return { kind: "length", mm: count * (result.use ?? one) };
+}
+
+function featherUse(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Material, r: StepResult): ComponentUse {
+  const bound = r.bound ?? 0;
+  const doubledBack = c.school(step, "hackle tied in") === "tip" ? methodFigures.tipDoubledBack : 0;
+  const { usable, grip } = featherTake(c, step, material, bound - doubledBack);
+  return {
+    kind: "wound feather",
+    length: r.length ?? 0,
+    bound,
+    usable,
+    grip,
+    barb: flyStep.barbMm,
+    ...(c.school(step, "hackle turns") === "whole feather" && { whole: true }),
+  };
+}
+
+function cutUse(step: WindStep, one: number, bound: number): ComponentUse {
+  const length = one - bound;
+  if (step.take?.from === "pieces") {
+    const { pieceMm, gripMm, trimMm } = step.take;
+    return { kind: "cut", length, bound, piece: pieceMm, grip: gripMm, trim: trimMm };
+  }
+  const piece = cutLength(one);
+  return { kind: "cut", length, bound, piece, grip: 0, trim: methodFigures.cutHandling, toMeasure: true };
+}

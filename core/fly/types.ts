@@ -1,0 +1,92 @@
+import type { Role, FlyChoice, RecipeStep } from "../recipe";
+import type { HookGeometry } from "../hooks";
+import type { Material } from "../materials";
+import type { TiedFly } from "../tying";
+
+/** What one fly uses of a component, in the way in which it is taken. Lengths mm, areas mm², mass mg, volume µl. */
+export type ComponentUse =
+  | { kind: "pieces"; each: number }
+  | { kind: "packets"; fliesPerPacket: number }
+  | { kind: "length"; mm: number }
+  | { kind: "mass"; mg: number }
+  | { kind: "volume"; ul: number }
+  | {
+      kind: "wound feather";
+      length: number;
+      bound: number;
+      usable: number;
+      grip: number;
+      barb?: [number, number];
+      /** The whole feather is wound, whatever its length. */ whole?: boolean;
+    }
+  | {
+      kind: "cut";
+      length: number;
+      bound: number;
+      piece: number;
+      grip: number;
+      trim: number;
+      /** Cut for this fly: the piece is as long as it takes, whatever the room has learned that to be. */
+      toMeasure?: boolean;
+    }
+  | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number; pooled: boolean }
+  | { kind: "slips"; widthMm: number; perFeather: number }
+  | { kind: "feathers"; each: number; paired: boolean }
+  | { kind: "patch"; areaMm2: number; fliesPerPatch: number }
+  | { kind: "strands"; piecesPerFly: number; piecesPerStrand: number; pieceMm: number };
+
+/** A component on this fly: chosen material, the steps that use it and what they take. */
+export interface FlyPart {
+  component: string;
+  role: Role;
+  material: Material;
+  /** Materials allowed by the pattern in its place, best first. */
+  alternates: string[];
+  uses: { step: string; use: ComponentUse }[];
+  made: boolean;
+  makeMinutes: number;
+}
+
+/** A step with what the drawing and the bench need beside the computation. */
+export interface FlyStep {
+  id: string;
+  name: string;
+  step: RecipeStep;
+  role?: Role;
+  material?: Material;
+  shownMm?: number;
+  /** Shown and bound length together, with butts that are trimmed away. */
+  grossMm?: number;
+  barbMm?: [number, number];
+  /** How full a ramp becomes at the two ends of its zone, from the end named first. */
+  fillMm?: [number, number];
+  fibres?: number;
+  widthMm?: number;
+  /** Of thread, where it is tied in, by the chosen way. */
+  wraps?: number;
+  /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */
+  clockwise?: boolean;
+  /** The school of each question that the step raises. */
+  methods: {
+    question: string;
+    school: string;
+    words: string;
+    /** Nobody chose it: it pays for so many flies. */ inBulk?: boolean;
+  }[];
+}
+
+export interface ComposedFly {
+  choice: FlyChoice;
+  hook: HookGeometry;
+  tied: TiedFly;
+  parts: FlyPart[];
+  steps: FlyStep[];
+  /** Weighted eyes lashed on top turn it over in the water. */
+  ridesPointUp: boolean;
+  /** Standard minutes of this fly, its methods and what was left out counted. */
+  minutes: number;
+  /**
+   * Of which: the pattern's own, what its ways add or spare, what the parts left out spare, what filling a gap adds.
+   */
+  minutesOf: { standard: number; ways: number; leftOut: number; filled: number };
+}

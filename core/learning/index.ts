@@ -1,0 +1,3 @@
+export * from "./starts";
+export * from "./calibration";
+export * from "./pieces";

@@ -1,0 +1,3 @@
+export * from "./methods";
+export * from "./dressing";
+export * from "./schooling";

@@ -1,0 +1,79 @@
+import { SERVICE_LEVEL, piecePrior, type Outcomes, uncalibrated, type Calibration } from "../learning";
+import { cutLength, type ComponentUse } from "../fly";
+import { feathersForFibres, feathersPerFly, fliesPerPiece } from "../tying";
+import type { Material } from "../materials";
+
+/** What the room has learned, and how sure it wants to be. Everything absent falls back to the priors. */
+export interface Knowledge {
+  level?: number;
+  calibration?: (component: string) => Calibration | undefined;
+  pieces?: (material: string) => Outcomes | undefined;
+}
+
+/** How long a piece is cut: as stated, or to measure for what the room has learned that a fly takes. */
+export const pieceOf = (use: Extract<ComponentUse, { kind: "cut" }>, kappa: number): number =>
+  use.toMeasure ? cutLength(kappa * (use.length + use.bound)) : use.piece;
+
+/**
+ * How many whole pieces or feathers one fly takes for a use (1/k when one serves k flies), or undefined for what is
+ * measured.
+ */
+export function piecesPerFly(use: ComponentUse, kappa: number): number | undefined {
+  switch (use.kind) {
+    case "pieces":
+      return use.each;
+    case "packets":
+      return 1 / use.fliesPerPacket;
+    case "wound feather": {
+      const f = feathersPerFly(use, use, kappa);
+      return "fliesPerFeather" in f ? 1 / f.fliesPerFeather : f.feathersPerFly;
+    }
+    case "cut":
+      return use.toMeasure ? 1 : 1 / fliesPerPiece(use, use, kappa);
+    case "fibres":
+      return feathersPerUse(use);
+    case "slips":
+      return 1 / use.perFeather;
+    case "feathers":
+      return use.paired ? use.each / 2 : use.each;
+    case "patch":
+      return 1 / use.fliesPerPatch;
+    case "strands":
+      return use.piecesPerFly / use.piecesPerStrand;
+    case "length":
+    case "mass":
+    case "volume":
+      return undefined;
+  }
+}
+
+/** Feathers for the fibres of one fly: pooled within the batch, or a whole number of flies from each. */
+export function feathersPerUse(use: Extract<ComponentUse, { kind: "fibres" }>): number {
+  return use.pooled ? use.fibres / use.perFeather : feathersForFibres(1e6, use.fibres, use.perFeather, false) / 1e6;
+}
+
+export const measured = (use: ComponentUse): number =>
+  use.kind === "length" ? use.mm : use.kind === "mass" ? use.mg : use.kind === "volume" ? use.ul : 0;
+
+export interface Context {
+  /** Share of what is taken that is lost before the vise. */
+  prepLoss: number;
+  flies: number;
+  level: number;
+  calibration: Calibration;
+  pieces: Outcomes;
+}
+
+export function contextOf(
+  flies: number,
+  part: { component: string; material: { code: string; prepLoss?: Material["prepLoss"] } },
+  known: Knowledge,
+): Context {
+  return {
+    prepLoss: part.material.prepLoss?.share ?? 0,
+    flies,
+    level: known.level ?? SERVICE_LEVEL,
+    calibration: known.calibration?.(part.component) ?? uncalibrated,
+    pieces: known.pieces?.(part.material.code) ?? piecePrior,
+  };
+}

@@ -1,0 +1,30 @@
+import type { Sentences } from "../errors";
+import type { Doubt, DoubtDetails } from "../orders";
+import { say } from "./say";
+
+const sentences: Sentences<DoubtDetails> = {
+  HALF_A_DOZEN: () => "Half a dozen is 6 flies: write 6 flies.",
+  LOOSE_NUMBER: (d) => `“${d.words}” means a different number to each person. Write the number of dozens.`,
+  NOT_A_NUMBER: (d) => `“${d.words}” is not a number of dozens.`,
+  TOO_FEW: (d) => `An order line has at least one fly; “${d.words}” is ${d.flies === 0 ? "none" : "less than none"}.`,
+  NOT_WHOLE: (d) => `${d.words} is not a whole number of dozens. Write dozens and singles.`,
+  TOO_MANY: (d) =>
+    `${d.dozens.toLocaleString("en")} dozen is more than one line can hold: ${d.most} dozen is the most. Did you mean fewer?`,
+  HOW_MANY: () => "How many? Write dozens before it, such as 6dz.",
+  WHO_FOR: () => "Who is it for? Add a semicolon and the customer’s name.",
+  WHEN_FOR: () => "When is it promised for? Add a day, such as 12 Mar, or a season.",
+  DAY_PASSED: (d) => `${d.day} has passed. Give a day from ${d.today} on.`,
+  NOT_A_DAY: (d) => `“${d.words}” is not a day that can be read. Write it like 12 Mar, or as year-month-day.`,
+  CUSTOMER_UNKNOWN: (d) => `No customer is called “${d.words}”.`,
+  WHICH_PATTERN: () => "Which pattern?",
+  PATTERN_UNKNOWN: (d) => `No pattern is called “${d.words}”.`,
+  WHICH_SIZE: (d) =>
+    d.pattern === undefined ? "Which size?" : `Which size? ${d.pattern} is tied in ${d.from} to ${d.to}.`,
+  SIZE_OUTSIDE: (d) => `${d.pattern} is tied in sizes ${d.from} to ${d.to}, not in ${d.size}.`,
+  SIZE_UNREADABLE: (d) => `“${d.words}” is not a hook size. Write a number such as 14, or an aught size such as 2/0.`,
+  WHICH_COLOUR: (d) => `Which colour of ${d.pattern}?`,
+  NOT_UNDERSTOOD: (d) => `“${d.words}” was not understood.`,
+};
+
+/** What is asked about an order. */
+export const doubtSentence = (doubt: Doubt): string => say(sentences, doubt);

@@ -1,0 +1,14 @@
+import type { Sentences } from "../errors";
+import type { UnscheduledReason, UnscheduledReasonDetails } from "../schedule";
+import { say } from "./say";
+
+const sentences: Sentences<UnscheduledReasonDetails> = {
+  NOBODY_CAN: (d) => `Nobody in the room can ${d.kind === "tie" ? "tie" : `do the ${d.kind} of`} it.`,
+  RACK_TOO_SMALL: (d) => `It needs ${d.places} places on a drying rack, more than there are.`,
+  PIN_IMPOSSIBLE: () => "It is pinned where it cannot be done.",
+  RACK_FULL: () => "No drying rack has enough places for it before the end of the plan.",
+  HOURS_USED_UP: (d) => `Nobody who can ${d.kind} it has enough hours left before the end of the plan.`,
+};
+
+/** Why a batch has no place in the plan. */
+export const unscheduledSentence = (reason: UnscheduledReason): string => say(sentences, reason);

@@ -1,0 +1,39 @@
+import type { Sentences } from "../errors";
+import type { Warning, WarningDetails } from "../tying";
+import { sayPlace } from "../words";
+import { say } from "./say";
+
+const mm = (value: number): string => value.toFixed(1);
+const quoted = (name: string): string => `“${name}”`;
+
+const sentences: Sentences<WarningDetails> = {
+  NOTHING_TO_FILL: (d) => `${quoted(d.name)} adds nothing: the body is as full as that already.`,
+  SHORTER_THAN_TIE_IN: (d) =>
+    `${quoted(d.name)} shows ${mm(d.shownMm)} mm, less than the ${mm(d.tieInMm)} mm of its own tie-in: it would vanish under the wraps.`,
+  HEAD_CROWDS_EYE: (d) =>
+    `The head of ${quoted(d.name)} is ${mm(d.headMm)} mm long, more than one and a half eye lengths: the eye gets crowded.`,
+  HEAD_BULKY: (d) =>
+    `The head is ${mm(d.fullMm)} mm full, more than ${d.mostEyes} eye lengths; ${quoted(d.name)} adds most to it.`,
+  PART_IN_HEAD: (d) =>
+    `${quoted(d.name)} runs ${mm(d.intrudesMm)} mm into the room of the head. End it at ${mm(d.endAtMm)} mm.`,
+  POINT_NOT_CLEAR: (d) =>
+    `After ${d.name === undefined ? "a step" : quoted(d.name)} the body is ${mm(d.fullMm)} mm full over the point, more than 0.6 of the gape: the hook point no longer clears.`,
+  STEP_SHOWS: (d) =>
+    `The end of ${quoted(d.name)} stands ${d.heightMm.toFixed(2)} mm proud and will show through ${quoted(d.over)}. Fill the step behind it first.`,
+  KEPT_BARE: (d) =>
+    `${quoted(d.name)} covers ${mm(d.coversMm)} mm of the stretch from ${sayPlace(d.from)} to ${sayPlace(d.to)}, which stays ${d.thread ? "bare thread" : "bare hook"}${d.why ? `: ${d.why}` : ""}.`,
+  HEAD_ROOM: (d) => {
+    const after = [...d.parts.map(quoted), ...(d.beaded ? [] : ["the head"])].join(", ");
+    return `${quoted(d.name)} leaves ${mm(d.leftMm)} mm in front of it; ${after} need ${mm(d.neededMm)} mm, ${d.eyes} eye lengths. End it further back.`;
+  },
+  NOT_STAGGERED: (d) => {
+    const against = d.shorterByMm >= 0 ? `only ${mm(d.shorterByMm)} mm shorter than` : "longer than";
+    return `${quoted(d.name)} shows ${mm(d.shownMm)} mm, ${against} ${quoted(d.longer)}: it should be ${d.leastMm} mm shorter at least. Trim it, or tie the other in longer.`;
+  },
+  WRAPS_PILE_UP: (d) =>
+    `${d.wraps} wraps of thread come together at ${sayPlace(d.place)} (${d.steps.join(", ")}); ${d.most} is the most here. Hold one of them loosely, or tie it in beside the others.`,
+  SHOWS_NOTHING: (d) => `${quoted(d.name)} shows nothing: say how long it is, such as “= half shank”.`,
+};
+
+/** The sentence of a warning, which names the step and says what would be right. */
+export const warningSentence = (w: Warning): string => say(sentences, w);

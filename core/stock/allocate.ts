@@ -1,0 +1,88 @@
+import { less, lesser, sumOf, type Quantity } from "../units";
+
+/** A lot in a drawer, as allocation sees it. Quantities in base units; barb class in mm. */
+export interface LotInDrawer {
+  lot: string;
+  place: number;
+  /** Not reserved by anybody. */
+  free: Quantity;
+  /** Empty for what is not dyed. */
+  dyeLot: string;
+  side?: "left" | "right";
+  barb?: [number, number];
+  /** Sortable; the older goes first. */
+  receivedAt: string;
+  remnant: boolean;
+}
+
+export interface LotDemand {
+  quantity: Quantity;
+  side?: "left" | "right";
+  /** Wanted barb length in mm, ends included. */
+  barb?: [number, number];
+  /** Somebody has said that dye lots may be mixed within the batch. */
+  mixLots: boolean;
+}
+
+export interface Allocation {
+  take: { lot: string; place: number; quantity: Quantity }[];
+  short: Quantity;
+  /** There would be enough, but only by mixing dye lots. */
+  needsMixing: boolean;
+}
+
+/**
+ * A class is accepted when its middle lies in the wanted interval, ends included. A lot without a class is not sorted
+ * yet.
+ */
+const accepts = (demand: LotDemand, lot: LotInDrawer): boolean => {
+  if (demand.side && lot.side !== demand.side) return false;
+  if (!demand.barb) return true;
+  if (!lot.barb) return false;
+  const middle = (lot.barb[0] + lot.barb[1]) / 2;
+  return middle >= demand.barb[0] - 1e-9 && middle <= demand.barb[1] + 1e-9;
+};
+
+const sum = (lots: LotInDrawer[]): Quantity => sumOf(lots.map((l) => l.free));
+
+/** Lots that can serve a demand at all: right side, right class, something left. */
+export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawer[] =>
+  lots.filter((l) => l.free > 0 && accepts(demand, l));
+
+/**
+ * Which lots to take a demand from: remnants first, then the oldest lot that covers it, then several lots, oldest
+ * first. Dyed lots are not mixed unless somebody has said so: then the one that covers, or the largest as far as it
+ * goes.
+ *
+ * @returns quantities that add up to the demand less `short`
+ */
+export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
+  const eligible = eligibleLots(demand, lots).sort(
+    (a, b) =>
+      Number(b.remnant) - Number(a.remnant) ||
+      (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) ||
+      a.receivedAt.localeCompare(b.receivedAt) ||
+      a.lot.localeCompare(b.lot),
+  );
+  const dyed = eligible.some((l) => l.dyeLot !== "");
+  const groups = dyed && !demand.mixLots ? byDyeLot(eligible) : [eligible];
+  const covering =
+    groups.find((g) => sum(g) >= demand.quantity) ??
+    groups.reduce<LotInDrawer[]>((best, g) => (sum(g) > sum(best) ? g : best), []);
+  const single = covering.find((l) => l.free >= demand.quantity);
+  const take: Allocation["take"] = [];
+  let open = demand.quantity;
+  for (const l of single && !covering[0]?.remnant ? [single] : covering) {
+    const quantity = lesser(open, l.free);
+    if (quantity > 0) take.push({ lot: l.lot, place: l.place, quantity });
+    open = less(open, quantity);
+  }
+  return { take, short: open, needsMixing: open > 0 && sum(eligible) >= demand.quantity };
+}
+
+/** Lots of the same dye lot together, the oldest group first. */
+function byDyeLot(lots: LotInDrawer[]): LotInDrawer[][] {
+  const groups = new Map<string, LotInDrawer[]>();
+  for (const l of lots) groups.set(l.dyeLot, [...(groups.get(l.dyeLot) ?? []), l]);
+  return [...groups.values()];
+}

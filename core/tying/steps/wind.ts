@@ -1,0 +1,117 @@
+import { DomainError } from "../../errors";
+import { spotOf, zoneOf } from "../../hooks";
+import { diameterAt } from "../profile";
+import { ribbonOf, ropeOf, ropeStrandLength, type Strand } from "../strand";
+import { feathersPerFly, fliesPerPiece, fromSpool } from "../take";
+import type { StepResult, TyingStep } from "../types";
+import type { Vise } from "../vise";
+import {
+  pitchToUseUp,
+  stretchToUse,
+  turnsToUseUp,
+  wind,
+  windAtSpot,
+  windToFill,
+  type WindResult,
+  type WindRule,
+} from "../wind";
+
+type WindStep = TyingStep & { do: "wind" };
+
+/** A strand, a rope of strands or the thread itself is wound, its own tie-in bound down first. */
+export function runWind(vise: Vise, step: WindStep): StepResult {
+  const strand = strandOfStep(vise, step);
+  if (step.laid) vise.bind(strand.area, step.laid.from, step.laid.to);
+  const under = diameterAt(vise.profile, vise.at(step.from));
+  const wound = windOn(vise, step, strand);
+  const base: StepResult = {
+    id: step.id,
+    name: step.name,
+    do: "wind",
+    under,
+    from: wound.from,
+    to: wound.to,
+    length: wound.length,
+    turns: wound.turns,
+    pitch: wound.pitch,
+    cover: wound.cover,
+    growth: wound.growth,
+    growthMm: 2 * strand.thickness * wound.growth * (step.passes ?? 1),
+    perPass: wound.perPass,
+    stretch: wound.length > 0 ? wound.length / wound.unstretched : 1,
+  };
+  if (step.strand === "thread") {
+    vise.use.windings += wound.length;
+    return base;
+  }
+  const bound = step.take?.bound ?? 0;
+  vise.mass.materials += strand.massPerMm * (wound.unstretched + bound);
+  return { ...base, bound, ...taken(step, wound, bound) };
+}
+
+function strandOfStep(vise: Vise, step: WindStep): Strand {
+  if (step.strand === "thread") return vise.strandAs(step.aspect);
+  return step.ribbon ? ribbonOf(step.strand, step.rope ?? 1) : ropeOf(step.strand, step.rope ?? 1);
+}
+
+function windOn(vise: Vise, step: WindStep, strand: Strand): WindResult {
+  const a = vise.at(step.from);
+  const b = step.to === undefined ? undefined : vise.at(step.to);
+  if (b === undefined) return windTouching(vise, step, strand, a);
+  return Math.abs(b - a) < 1e-9 ? windSpot(vise, step, strand, a) : windZone(vise, step, strand, a, b);
+}
+
+function windSpot({ profile, hook, beadMm }: Vise, step: WindStep, strand: Strand, a: number): WindResult {
+  const at = spotOf(a, hook, beadMm);
+  const turns =
+    step.useUp === undefined
+      ? (step.rule.turns ?? 0)
+      : Math.min(step.atMost ?? Infinity, turnsToUseUp(profile, strand, at, step.useUp));
+  return windAtSpot(profile, strand, at, turns, step.stretch);
+}
+
+function windZone({ profile, hook, beadMm }: Vise, step: WindStep, strand: Strand, a: number, b: number): WindResult {
+  const zone = zoneOf(a, b, hook, beadMm);
+  const passes = step.passes ?? 1;
+  if (step.fill) return windToFill(profile, strand, zone, step.fill);
+  if (step.tookMm !== undefined) {
+    const took = step.tookMm - (step.take?.bound ?? 0);
+    const stretch = stretchToUse(profile, strand, zone, step.rule, passes, took);
+    return wind(profile, strand, zone, step.rule, { passes, stretch });
+  }
+  const closest = (zone.to - zone.from) / (step.atMost ?? Infinity);
+  const rule: WindRule =
+    step.useUp === undefined
+      ? step.rule
+      : { pitch: Math.max(closest, pitchToUseUp(profile, strand, zone, step.useUp)) };
+  return wind(profile, strand, zone, rule, { passes, stretch: step.stretch ?? 1 });
+}
+
+/** Touching with so many turns: it ends where they end. */
+function windTouching({ profile, beadMm }: Vise, step: WindStep, strand: Strand, a: number): WindResult {
+  if (!(step.rule.touching && step.rule.turns))
+    throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });
+  if (a < -1e-9) throw new DomainError("ZONE_OVER_EYE", { fromMm: a });
+  const options = { passes: step.passes ?? 1, stretch: step.stretch ?? 1 };
+  return wind(profile, strand, { from: Math.max(a, beadMm) }, step.rule, options);
+}
+
+function taken(
+  step: WindStep,
+  { length, unstretched }: { length: number; unstretched: number },
+  bound: number,
+): Partial<StepResult> {
+  const rope = step.rope ?? 1;
+  const one = ropeStrandLength(unstretched + bound, step.ribbon ? 1 : rope);
+  const common = { strands: rope, strandLength: one };
+  switch (step.take?.from) {
+    case undefined:
+      return { ...common, use: one };
+    case "spool":
+      return { ...common, use: fromSpool({ length: one, trim: step.take.trim }), trim: step.take.trim };
+    case "pieces":
+      return { ...common, fliesPerPiece: fliesPerPiece(step.take, { length: one }) };
+    case "feather":
+      return { ...common, feathers: feathersPerFly(step.take, { length, bound }) };
+  }
+}

@@ -1,0 +1,87 @@
+import { placeAt, spotOf, zoneOf, type HookGeometry, type Place, type Zone } from "../hooks";
+import { lay, threadOverLay } from "./lay";
+import { bareProfile, meanDiameter, type Profile } from "./profile";
+import { threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
+import type { ThreadUse, TiedFly, Warning } from "./types";
+import { tieInThread } from "./wind";
+
+const START_TAG = 80;
+const FINISH_TAG = 160;
+
+/** The fly in the vise: what each step reads, and what it changes for the steps after it. */
+export class Vise {
+  readonly profile: Profile;
+  readonly threads: TiedFly["threads"] = [];
+  readonly warnings: Warning[] = [];
+  /** mg that the steps have put on. */
+  readonly mass = { beads: 0, materials: 0, dubbing: 0 };
+  /** Length against the eye that a bead takes. */
+  beadMm = 0;
+  /** The thread on the hook now, its section, and what it has been used for. */
+  thread: Thread;
+  strand: Strand;
+  use: ThreadUse;
+
+  constructor(
+    readonly hook: HookGeometry,
+    thread: Thread,
+  ) {
+    this.profile = bareProfile(hook);
+    this.thread = thread;
+    this.strand = threadStrand(thread);
+    this.use = this.begin(thread);
+  }
+
+  /** Another thread takes the place of the one before. */
+  begin(thread: Thread): ThreadUse {
+    this.thread = thread;
+    this.strand = threadStrand(thread);
+    this.use = {
+      startTag: START_TAG,
+      windings: 0,
+      tieIns: 0,
+      overLays: 0,
+      underDubbing: 0,
+      loops: 0,
+      whip: 0,
+      finishTag: FINISH_TAG,
+      total: 0,
+    };
+    this.threads.push({ thread, use: this.use });
+    return this.use;
+  }
+
+  /** The section of the thread as it runs, or as it is made to lie. */
+  strandAs(aspect: ThreadAspect | undefined): Strand {
+    return aspect ? threadStrand({ ...this.thread, aspect }) : this.strand;
+  }
+
+  /** mm behind the eye, or behind the bead where the place counts from there. */
+  at(place: Place): number {
+    return placeAt(place, this.hook, this.beadMm);
+  }
+
+  /** A place on the shank that can be wound at. @throws DomainError SPOT_UNDER_BEAD, SPOT_OFF_PROFILE */
+  spot(place: Place): number {
+    return spotOf(this.at(place), this.hook, this.beadMm);
+  }
+
+  /** A zone between two places, clipped to the usable shank. @throws DomainError as zoneOf */
+  zone(from: Place, to: Place): Zone {
+    return zoneOf(this.at(from), this.at(to), this.hook, this.beadMm);
+  }
+
+  /** Wraps of a tie-in at a place, on what lies there now. */
+  tieIn(at: Place, wraps: number): void {
+    this.use.tieIns += tieInThread(this.profile, this.spot(at), wraps, this.strand);
+  }
+
+  /** Lays a cross-section in mm² down along a zone and binds it with thread there and back. */
+  bind(area: number, from: Place, to: Place): Zone & { lengthEach: number; under: number } {
+    const zone = this.zone(from, to);
+    const under = meanDiameter(this.profile, zone.from, zone.to);
+    const lengthEach = lay(this.profile, area, zone.from, zone.to);
+    this.use.overLays += threadOverLay(this.profile, this.strand, zone.from, zone.to);
+    return { ...zone, lengthEach, under };
+  }
+}

@@ -1,0 +1,108 @@
+import { DomainError } from "../errors";
+
+/** What a figure can be, by its meaning; `most` and `least` are included, `above` is not. */
+export interface Bounds {
+  least?: number;
+  above?: number;
+  most: number;
+  whole?: boolean;
+  /** For the sentence: mm, mg, turns. */
+  unit?: string;
+}
+
+/** Whether a figure can be what it says. NaN and infinities never can. */
+export const within = (value: number, b: Bounds): boolean =>
+  Number.isFinite(value) &&
+  value <= b.most &&
+  value >= (b.least ?? -Infinity) &&
+  value > (b.above ?? -Infinity) &&
+  (b.whole !== true || Number.isInteger(value));
+
+/**
+ * Refuses a figure that cannot be what it says.
+ * @param value undefined is let pass: nobody stated it
+ * @throws DomainError FIGURE_OUT_OF_BOUNDS with what would be right
+ */
+export function guard(name: string, value: number | undefined, b: Bounds): void {
+  if (value !== undefined && !within(value, b)) throw new DomainError("FIGURE_OUT_OF_BOUNDS", { name, value, ...b });
+}
+
+const length = (most: number): Bounds => ({ above: 0, most, unit: "mm" });
+const room = (most: number): Bounds => ({ least: 0, most, unit: "mm" });
+const count = (most: number, unit?: string): Bounds => ({ least: 1, most, whole: true, unit });
+const share: Bounds = { least: 0, most: 0.99 };
+
+/** Every figure of a recipe, a hook and a material: the contract refuses by the same table, and core refuses again. */
+export const bounds = {
+  // Places and lengths.
+  fraction: { least: -2, most: 3, unit: "shanks" },
+  eyeLengths: { least: -20, most: 60, unit: "eyes" },
+  lengthMm: room(600),
+  lengthTimes: { least: 0, most: 40 },
+  pastMm: { least: -60, most: 600, unit: "mm" },
+  shownMm: room(2000),
+  clumpMm: length(60),
+  slipWidthMm: length(60),
+  noodleMm: length(20_000),
+  fullnessMm: room(200),
+  barbMm: length(1000),
+  // What is wound.
+  turns: { above: 0, most: 2000, unit: "turns" },
+  atMostTurns: { above: 0, most: 200, unit: "turns" },
+  pitchMm: length(100),
+  overlap: { least: 0, most: 0.99 },
+  passes: count(60, "passes"),
+  rope: count(60, "strands"),
+  stretch: { least: 1, most: 10 },
+  trimMm: room(600),
+  gripMm: room(600),
+  pieceMm: length(2000),
+  leftMm: room(2000),
+  boundMm: room(2000),
+  // What is laid.
+  fibres: count(2000),
+  ends: count(2000),
+  spanMm: length(200),
+  feathers: { above: 0, most: 200, unit: "feathers" },
+  patchMm2: { above: 0, most: 10_000, unit: "mm²" },
+  overTake: { least: 1, most: 10 },
+  // Dubbing, knots, drops, minutes.
+  loopMm: length(1000),
+  loopLayers: count(20, "layers"),
+  loopLoad: { above: 0, most: 50, unit: "mg a mm" },
+  wraps: count(2000, "wraps"),
+  drops: { above: 0, most: 20, unit: "drops" },
+  coats: { least: 0, most: 9, whole: true, unit: "coats" },
+  minutes: { least: 0, most: 600, unit: "minutes" },
+  // Materials.
+  widthMm: length(50),
+  thicknessMm: length(50),
+  coreMm: room(50),
+  density: { above: 0, most: 25, unit: "mg/mm³" },
+  lineDensity: { above: 0, most: 100, unit: "mg/mm" },
+  denier: { above: 0, most: 20_000, unit: "denier" },
+  partDiameterMm: length(60),
+  partLengthMm: length(200),
+  partMassMg: { least: 0, most: 100_000, unit: "mg" },
+  boreMm: length(30),
+  cavityMm: room(60),
+  usableMm: length(1000),
+  featherGripMm: room(500),
+  fibresPerMm: { least: 0, most: 50, unit: "fibres a mm" },
+  featherSpanMm: room(1000),
+  sides: { least: 1, most: 2, whole: true },
+  hankMm: length(100_000),
+  hideMm2: { above: 0, most: 1_000_000, unit: "mm²" },
+  share,
+  prepShare: { least: 0, most: 0.95 },
+  fliesPerPacket: { above: 0, most: 5000, unit: "flies" },
+  blendPart: { above: 0, most: 1_000_000 },
+  leastChargeMg: { least: 0, most: 1_000_000, unit: "mg" },
+  // Hooks.
+  shankMm: length(300),
+  gapeMm: length(150),
+  wireMm: length(10),
+  eyeMm: length(50),
+  hookMassMg: { above: 0, most: 100_000, unit: "mg" },
+} as const satisfies Record<string, Bounds>;
+export type Figure = keyof typeof bounds;

@@ -1,0 +1,3 @@
+export * from "./bounds";
+export * from "./length";
+export * from "./quantity";

@@ -1,0 +1,393 @@
+import { readdirSync, readFileSync } from "node:fs";
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import type { MaterialForm, Material } from "../materials";
+import type { Recipe, RecipeStep, Role } from "../recipe";
+import { readLength, readLine, readNumber, readPlace, readStep, sayLength, sayNumber, sayPlace, sayStep } from ".";
+
+const wound = { id: "s", role: "rib" as Role, form: "wire" as MaterialForm };
+const laid = { id: "s", role: "tail" as Role, form: "feather fibre" as MaterialForm };
+const dubbed = { id: "s", role: "body" as Role, form: "dubbing" as MaterialForm };
+const hackle = { id: "s", role: "hackle" as Role, form: "hackle" as MaterialForm };
+
+describe("numbers", () => {
+  test.each([
+    ["10", 10],
+    ["2½", 2.5],
+    ["½", 0.5],
+    ["1,5", 1.5],
+    ["1/2", 0.5],
+    ["half", 0.5],
+    ["half a", 0.5],
+    ["six", 6],
+    ["two and a half", 2.5],
+    ["a", 1],
+  ])("%s is %d", (text, n) => expect(readNumber(text)).toBeCloseTo(n));
+  test.each(["", "few", "1/0", "x2"])("“%s” is none", (text) => expect(readNumber(text)).toBeUndefined());
+  test("any number reads back", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 999, noNaN: true }), (n) => {
+        expect(readNumber(sayNumber(Number(n.toFixed(4))))).toBeCloseTo(n, 3);
+      }),
+    );
+  });
+});
+
+describe("lengths and places", () => {
+  test.each([
+    ["12 mm", { mm: 12 }],
+    ["half an inch", { mm: 12.7 }],
+    ["0.5 inch", { mm: 12.7 }],
+    ["shank", { of: "shank", times: 1 }],
+    ["half shank", { of: "shank", times: 0.5 }],
+    ["1.5 gapes", { of: "gape", times: 1.5 }],
+    ["twice", undefined],
+    ["to the point", { reach: "point" }],
+    ["2 mm past the wing", { reach: "wing", pastMm: 2 }],
+    ["just past the wing", { reach: "wing", pastMm: 1 }],
+    ["level with the tail tip", { reach: "tail" }],
+    ["to mid-tail", { reach: "mid-tail" }],
+  ])("length “%s”", (text, rule) => {
+    if (rule === undefined) expect(readLength(text)).toBeUndefined();
+    else expect(readLength(text)).toEqual(rule);
+  });
+  test.each([
+    ["bend", { landmark: "bend" }],
+    ["into the bend", { landmark: "intoBend" }],
+    ["mid-shank", { fraction: 0.5 }],
+    ["30 %", { fraction: 0.3 }],
+    ["0.28 shank", { fraction: 0.28 }],
+    ["a third of the shank", { fraction: 1 / 3 }],
+    ["1.2 eyes", { eyeLengths: 1.2 }],
+    ["two eye lengths behind the eye", { eyeLengths: 2 }],
+    ["behind the bead", { landmark: "eye" }],
+  ])("place “%s”", (text, place) => expect(readPlace(text)).toEqual(place));
+  test("said places and lengths read back", () => {
+    for (const p of [{ landmark: "barb" }, { fraction: 0.5 }, { fraction: 0 }, { eyeLengths: 0.3 }] as const)
+      expect(readPlace(sayPlace(p))).toEqual(p);
+    for (const l of [
+      { mm: 3.25 },
+      { of: "body", times: 2 },
+      { reach: "wing", pastMm: 1.5 },
+      { reach: "mid-tail" },
+    ] as const)
+      expect(readLength(sayLength(l))).toEqual(l);
+  });
+});
+
+describe("how a step is done, as it is said", () => {
+  const cases: [string, Parameters<typeof readStep>[1], Partial<Record<string, unknown>>][] = [
+    ["10 fibres", laid, { do: "lay", amount: { fibres: 10 } }],
+    [
+      "3 mm of fibres, = half shank",
+      laid,
+      { amount: { spanMm: 3 }, shown: { of: "shank", times: 0.5 }, attitude: "back" },
+    ],
+    ["tail = shank, six fibres", laid, { amount: { fibres: 6 }, shown: { of: "shank", times: 1 } }],
+    [
+      "2 strands folded, 12 mm long",
+      { ...laid, form: "flash" },
+      { amount: { strands: 2, folded: true }, shown: { mm: 12 } },
+    ],
+    [
+      "clump of 0.15 gape, just past the wing",
+      { ...laid, form: "hair" },
+      { amount: { clump: { of: "gape", times: 0.15 } }, shown: { reach: "wing", pastMm: 1 } },
+    ],
+    [
+      "clump as thick as a matchstick, 2 times as much",
+      { ...laid, form: "hair" },
+      { amount: { clump: { mm: 2 } }, overTake: 2 },
+    ],
+    ["half a feather", laid, { amount: { feathers: 0.5 } }],
+    ["1 pair of feathers to both sides", laid, { amount: { feathers: 2, paired: true }, attitude: "sides" }],
+    ["patch of 12 mm²", { ...laid, form: "hair" }, { amount: { patchMm2: 12 } }],
+    [
+      "slips 2 mm wide over the back",
+      { ...laid, role: "wing", form: "quill" },
+      { amount: { slipWidth: { mm: 2 } }, attitude: "over" },
+    ],
+    ["5 turns counter", wound, { do: "wind", rule: { turns: 5 }, counter: true }],
+    [
+      "2½ turns from 0.95 shank to bend",
+      wound,
+      { rule: { turns: 2.5 }, from: { fraction: 0.95 }, to: { landmark: "bend" } },
+    ],
+    [
+      "six touching turns from mid-shank",
+      { ...wound, role: "weight", form: "weight wire" },
+      { rule: { touching: true, turns: 6 }, from: { fraction: 0.5 } },
+    ],
+    [
+      "touching, there and back, stretched 2 times",
+      { ...wound, role: "body", form: "stretch body" },
+      { rule: { touching: true }, passes: 2, stretch: 2 },
+    ],
+    ["overlapping by half, 3 layers", { ...wound, role: "body", form: "floss" }, { rule: { overlap: 0.5 }, passes: 3 }],
+    ["rope of 3, touching", { ...wound, role: "body", form: "herl" }, { rope: 3 }],
+    [
+      "ramp 0.5 to 0.2 gape, from the eye to mid-shank",
+      { ...wound, role: "thread", form: "thread" },
+      {
+        rule: { touching: true },
+        fill: [
+          { of: "gape", times: 0.5 },
+          { of: "gape", times: 0.2 },
+        ],
+        to: { fraction: 0.5 },
+      },
+    ],
+    ["filled to 1.2 mm", { ...wound, role: "body", form: "floss" }, { fill: [{ mm: 1.2 }, { mm: 1.2 }] }],
+    ["zigzag, 6 turns", wound, { passes: 2, rule: { turns: 6 } }],
+    ["in an open spiral, every 2 mm", wound, { rule: { pitch: 2 } }],
+    [
+      "stacked, 6 turns from 1.2 eyes",
+      { ...wound, role: "thread", form: "thread" },
+      { rule: { turns: 6 }, from: { eyeLengths: 1.2 }, to: { eyeLengths: 1.2 } },
+    ],
+    ["gold face showing, touching", { ...wound, role: "body", form: "tinsel" }, { shows: "gold" }],
+    [
+      "begun with 120 mm, 45 mm left, touching",
+      { ...wound, role: "body", form: "stretch body" },
+      { take: { from: "leftover", startMm: 120, leftMm: 45 } },
+    ],
+    ["12 fibres, half to each side", { ...laid, role: "legs" }, { round: { near: 1, far: 1 } }],
+    ["9 fibres shared 2 top and 1 underside", { ...laid, role: "throat" }, { round: { top: 2, underside: 1 } }],
+    ["6 fibres on the near side", { ...laid, role: "legs" }, { round: { near: 1 } }],
+    [
+      "clump of 1.5 mm as a tent set by wraps at the root",
+      { ...laid, role: "wing", form: "hair" },
+      { stance: "tent", setBy: "wraps at the root" },
+    ],
+    ["clump of 1.5 mm in a V", { ...laid, role: "wing", form: "hair" }, { stance: "V" }],
+    [
+      "8 fibres, tied in at bend as a loose hold with 3 wraps",
+      laid,
+      { tieIn: { at: { landmark: "bend" }, hold: "loose hold", wraps: 3 } },
+    ],
+    ["loop of 60 mm, 3 layers, 0.4 mg a mm", dubbed, { loopMm: 60, loopLayers: 3, loopLoad: 0.4 }],
+    ["just a trace", dubbed, { trace: true }],
+    ["8 side by side, touching", { ...wound, role: "body", form: "feather fibre" }, { rope: 8, ribbon: true }],
+    ["pieces of 60 mm, touching", wound, { take: { from: "pieces", pieceMm: 60, gripMm: 0, trimMm: 0 } }],
+    [
+      "3 turns at 1.2 eyes, barbs 1.2 to 1.7 gape, by the tip, swept back",
+      hackle,
+      {
+        rule: { turns: 3 },
+        from: { eyeLengths: 1.2 },
+        to: { eyeLengths: 1.2 },
+        barb: [
+          { of: "gape", times: 1.2 },
+          { of: "gape", times: 1.7 },
+        ],
+        methods: { "hackle tied in": "tip" },
+        sweep: "back",
+      },
+    ],
+    ["the whole feather at 1.2 eyes", hackle, { methods: { "hackle turns": "whole feather" } }],
+    ["noodle 90 mm sparse", dubbed, { do: "dress", noodle: { mm: 90 }, thickness: "sparse" }],
+    [
+      "noodle of 2 shanks full, from mid-shank to bend",
+      dubbed,
+      { noodle: { of: "shank", times: 2 }, thickness: "full", from: { fraction: 0.5 } },
+    ],
+    [
+      "0.4 to 0.2 gape full, brushed out",
+      dubbed,
+      {
+        fullness: [
+          { of: "gape", times: 0.4 },
+          { of: "gape", times: 0.2 },
+        ],
+        brushed: true,
+      },
+    ],
+    [
+      "cigar 0.5 gape, in a loop of 40 mm",
+      dubbed,
+      {
+        shape: "cigar",
+        fullness: [
+          { of: "gape", times: 0.5 },
+          { of: "gape", times: 0.5 },
+        ],
+        loopMm: 40,
+      },
+    ],
+    ["6 to 8 fibres", laid, { amount: { fibres: 7 }, spread: [6, 8] }],
+    ["about 8 fibres", laid, { amount: { fibres: 8 }, spread: [6, 10] }],
+    ["2 to 4 strands folded", { ...laid, form: "flash" }, { amount: { strands: 3, folded: true }, spread: [2, 4] }],
+    ["3 to 4 turns at 1.2 eyes, hollow side in", hackle, { rule: { turns: 3.5 }, spread: [3, 4], face: "in" }],
+    [
+      "the whole feather, at most 4 turns, at 1.2 eyes, shiny side out",
+      hackle,
+      { atMost: 4, face: "in", methods: { "hackle turns": "whole feather" } },
+    ],
+    ["2 tips", laid, { amount: { feathers: 2, part: "tip" } }],
+    ["1 feather, centre cut out", laid, { amount: { feathers: 1, part: "centre out" } }],
+    ["one flank, = half shank", laid, { amount: { feathers: 1, part: "one flank" } }],
+    [
+      "at 1 eye, lashed on top",
+      { id: "s", role: "eyes", form: "eyes" },
+      { do: "seat", from: { eyeLengths: 1 }, lashed: "on top" },
+    ],
+    [
+      "touching, from between the bends to mid-shank",
+      { ...wound, role: "body", form: "floss" },
+      { from: { landmark: "betweenBends" } },
+    ],
+    ["whip finish, 5 turns", { id: "s", role: "thread", form: "thread" }, { do: "whip", turns: 5 }],
+    [
+      "2 drops at mid-shank, open 5 min",
+      { id: "s", role: "finish", form: "liquid" },
+      { do: "glue", drops: 2, openMinutes: 5 },
+    ],
+    ["brush back, 0.5 min", { id: "s" }, { do: "act", act: "brush", direction: "back", minutes: 0.5 }],
+    [
+      "bound in, 1 strand, 4 wraps",
+      wound,
+      {
+        do: "lay",
+        countedWhenWound: true,
+        amount: { strands: 1, folded: false },
+        tieIn: { at: { landmark: "bend" }, wraps: 4 },
+      },
+    ],
+  ];
+  test.each(cases)("“%s”", (text, context, expected) => {
+    const read = readStep(text, context);
+    expect(read.doubts).toEqual([]);
+    expect(read.step).toMatchObject(expected);
+  });
+
+  test.each([
+    ["a few fibres", /different number to each tier/],
+    ["a pinch", /^“a pinch” is no size[^?]*Squeeze it[^?]*$/],
+    ["10 fibres, wibbly", /“wibbly” is not understood\. Here one can say/],
+    ["= half shank", /How much of it\?/],
+  ])("“%s” stays as typed, and asks", (text, sentence) =>
+    expect(
+      readStep(text, laid)
+        .doubts.map((d) => d.sentence)
+        .join(" "),
+    ).toMatch(sentence),
+  );
+
+  test("as it was said and as it was understood are both kept, unless they are the same words", () => {
+    const read = readStep("six fibres, tail = shank", laid).step;
+    expect(read?.stated).toBe("six fibres, tail = shank");
+    expect(readStep(sayStep(read as RecipeStep), { ...laid, was: read }).step).toEqual(read);
+    expect(
+      readStep(sayStep({ ...(read as RecipeStep), amount: { fibres: 7 } } as RecipeStep), { ...laid, was: read }).step
+        ?.stated,
+    ).toBeUndefined();
+    expect(readStep(sayStep(read as RecipeStep), laid).step?.stated).toBeUndefined();
+  });
+
+  test("every way of saying a step reads back from what is said of it", () => {
+    for (const [text, context] of cases) {
+      const step = readStep(text, context).step as RecipeStep;
+      const again = readStep(sayStep(step), { ...context, was: step });
+      expect(again.doubts, sayStep(step)).toEqual([]);
+      expect(again.step, sayStep(step)).toEqual(step);
+    }
+  });
+
+  test("a length that nobody says is the usual one of the hook's family, and is told", () => {
+    const tail = readStep("8 fibres", { ...laid, family: "dry" });
+    expect(tail.step).toMatchObject({ shown: { of: "shank", times: 1 } });
+    expect(tail.assumed).toContain("1 shank, as on a dry hook");
+    expect(readStep("3 turns at 1.2 eyes", { ...hackle, family: "dry" }).step).toMatchObject({
+      barb: [
+        { of: "gape", times: 1.5 },
+        { of: "gape", times: 2 },
+      ],
+    });
+    expect(readStep("8 fibres, = half shank", { ...laid, family: "dry" }).step).toMatchObject({
+      shown: { times: 0.5 },
+    });
+  });
+
+  test("the tier's own number word is offered, never put in", () => {
+    const read = readStep("a few fibres", { ...laid, numberWords: { "a few": 6 } });
+    expect(read.step).toBeUndefined();
+    expect(read.doubts[0]?.sentence).toContain("With you it is 6");
+  });
+});
+
+const folder = new URL("../../demo/patterns/", import.meta.url);
+const csv = readFileSync(new URL("../../demo/materials.csv", import.meta.url), "utf8")
+  .split("\n")
+  .map((l) => l.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
+const formOf = new Map(csv.map((c) => [c[0], c[2] as MaterialForm]));
+const recipes = readdirSync(folder)
+  .map((f) => JSON.parse(readFileSync(new URL(f, folder), "utf8")) as { id: string; recipe: Recipe })
+  .filter((p) => p.id !== "old-pilot");
+const everyStep = recipes.flatMap(({ id, recipe }) =>
+  recipe.steps.map((step) => {
+    const c = recipe.components.find((x) => x.id === step.component);
+    return [
+      `${id}: ${step.name}`,
+      step,
+      {
+        id: step.id,
+        was: step,
+        component: step.component,
+        role: c?.role ?? (step.do === "whip" ? ("thread" as Role) : undefined),
+        form: formOf.get(c?.material[0]?.value ?? "") ?? (step.do === "whip" ? ("thread" as const) : undefined),
+      },
+    ] as const;
+  }),
+);
+
+describe("every step of the demo patterns, said and read again", () => {
+  test("there are many of them", () => expect(everyStep.length).toBeGreaterThan(90));
+  test.each(everyStep)("%s", (_name, step: RecipeStep, context) => {
+    const read = readStep(sayStep(step), context);
+    expect(read.doubts).toEqual([]);
+    expect(read.step).toEqual(step);
+  });
+});
+
+describe("a whole line", () => {
+  const material = (code: string, name: string, form: MaterialForm): Material => ({
+    code,
+    name,
+    form,
+    unit: "count",
+    measured: false,
+    lead: false,
+  });
+  const cabinet = [
+    material("PT", "pheasant tail feather", "feather fibre"),
+    material("PTO", "pheasant tail feather, olive", "feather fibre"),
+    material("WI", "copper wire, small", "wire"),
+    material("DU", "hare fur, natural", "dubbing"),
+  ];
+  const read = (text: string) =>
+    readLine(text, { materials: cabinet, ofRole: (r) => (r === "rib" ? cabinet[2] : undefined), step: { id: "n" } });
+  test("part, material and how", () => {
+    const line = read("tail: olive pheasant tail, 6 fibres, = half shank");
+    expect([line.role, line.material?.code, line.how]).toEqual(["tail", "PTO", "6 fibres, = half shank"]);
+    expect(line.reading.step).toMatchObject({ do: "lay", amount: { fibres: 6 } });
+  });
+  test("the plainest name wins, the others are offered", () => {
+    const line = read("tail pheasant tail 6 fibres");
+    expect([line.material?.code, line.others.map((m) => m.code)]).toEqual(["PT", ["PTO"]]);
+  });
+  test("a part that the pattern has already needs no material", () => {
+    const line = read("rib 5 turns counter");
+    expect([line.material?.code, line.reading.step?.do]).toEqual(["WI", "wind"]);
+  });
+  test("half a word counts where all the rest is understood, and not where it would swallow another name", () => {
+    expect(read("tail pheas tail 6 fibres").material?.code).toBe("PT");
+    const line = read("tail: hareng gull down, 6 fibres");
+    expect(line.material).toBeUndefined();
+    expect(line.reading.rest).toEqual(["hareng", "gull", "down"]);
+    expect(read("tail: har gull down, 6 fibres").material).toBeUndefined();
+    expect(read("body: har, noodle 40 mm").material?.code).toBe("DU");
+  });
+  test("abdomen is the body", () => expect(read("abdomen hare, noodle 60 mm").role).toBe("body"));
+  test("an unknown material stays as typed", () =>
+    expect(read("tail: unicorn hair, 6 fibres").reading.rest.join(" ")).toContain("unicorn"));
+});
