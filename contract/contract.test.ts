@@ -10,7 +10,7 @@ import { openApiDocument } from "./openapi";
 import { orderInput } from "./orders";
 import { patternBookSchema, patternFileSchema } from "./patterns";
 import { patternBookJsonSchema, patternSchemaFile } from "./patterns/schema";
-import { mayDo, permissions, roles, whoMay } from "./team";
+import { mayDo, permissions, roles, whoMay } from "./permissions";
 
 const folder = join(import.meta.dirname, "../demo/patterns");
 const files = readdirSync(folder).map(

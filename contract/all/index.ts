@@ -2,6 +2,8 @@ import { batchEndpoints } from "../batches";
 import { benchEndpoints } from "../bench";
 import { bookEndpoints } from "../book";
 import { boxEndpoints } from "../box";
+import { catalogueEndpoints } from "../catalogue";
+import { customerEndpoints } from "../customers";
 import { hookEndpoints } from "../hooks";
 import type { AnyEndpoint } from "../http";
 import { materialEndpoints } from "../materials";
@@ -14,9 +16,11 @@ import { teamEndpoints } from "../team";
 /** Every request that the server answers. */
 export const endpoints: AnyEndpoint[] = [
   ...teamEndpoints,
+  ...catalogueEndpoints,
   ...patternEndpoints,
   ...hookEndpoints,
   ...orderEndpoints,
+  ...customerEndpoints,
   ...batchEndpoints,
   ...materialEndpoints,
   ...stockEndpoints,

@@ -15,7 +15,10 @@ export const batchSchema = skuSchema.extend({
   held: z.boolean(),
   mode: z.enum(batchModes),
   buy: z.array(z.string()),
-  /** Schools that differ from the pattern's, as "step/question"; optional parts left out; alternates taken, by component. */
+  /**
+   * Schools that differ from the pattern's, as "step/question"; optional parts left out; alternates taken, by
+   * component.
+   */
   methods: z.record(z.string(), z.string()),
   leave: z.array(z.string()),
   use: z.record(z.string(), z.string()),

@@ -26,6 +26,7 @@ export const tallySchema = z.object({
   at: z.iso.datetime(),
 });
 export type Tally = z.infer<typeof tallySchema>;
+const taken = z.number().min(0).max(1_000_000_000_000);
 const base = { room: "bench", params: none, query: none };
 export const sendTallies = endpoint({
   ...base,
@@ -50,9 +51,7 @@ export const finishBatch = endpoint({
   permission: "tie and tally",
   body: z.object({
     version: z.number().int(),
-    uses: z
-      .array(z.object({ key: z.string().max(80), used: z.number().nonnegative(), scrapped: z.number().nonnegative() }))
-      .max(100),
+    uses: z.array(z.object({ key: z.string().max(80), used: taken, scrapped: taken })).max(100),
     minutes: z.number().nonnegative().max(100000).optional(),
   }),
   reply: done,

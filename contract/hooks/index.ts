@@ -1,16 +1,14 @@
 import { z } from "zod";
 import { hookBends } from "@kasten/core/hooks";
-import { done, endpoint, idParams, none } from "../http";
+import { done, endpoint, figure, idParams, none } from "../http";
 
-const mm = z.number().positive().max(80);
-const mg = z.number().positive().max(20_000);
 export const hookRowSchema = z.strictObject({
   size: z.string().max(6),
-  shank: mm.optional(),
-  gape: mm.optional(),
-  wire: mm.optional(),
-  eye: mm.optional(),
-  mass: mg.optional(),
+  shank: figure("shankMm").optional(),
+  gape: figure("gapeMm").optional(),
+  wire: figure("wireMm").optional(),
+  eye: figure("eyeMm").optional(),
+  mass: figure("hookMassMg").optional(),
 });
 export const eyeForms = ["straight", "turned down", "turned up", "returned along the shank"] as const;
 export const hookFamilies = ["dry", "wet", "nymph", "pupa", "streamer", "low-water", "double", "large"] as const;
@@ -35,7 +33,9 @@ export const hookModelSchema = z.object({
   /** Hooks of another maker or model that are near, with what differs; never the same. */
   near: z.array(z.object({ model: z.string(), differs: z.string() })),
   rows: z.array(hookRowSchema),
-  landmarks: z.object({ size: z.string(), point: mm.optional(), barb: mm.optional() }).optional(),
+  landmarks: z
+    .object({ size: z.string(), point: figure("shankMm").optional(), barb: figure("shankMm").optional() })
+    .optional(),
 });
 export type HookModelData = z.infer<typeof hookModelSchema>;
 

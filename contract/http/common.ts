@@ -1,3 +1,4 @@
+import { size } from "./texts";
 import { z } from "zod";
 
 export const none = z.object({});
@@ -17,7 +18,7 @@ export const skuSchema = z.object({
   pattern: z.string().max(60),
   variant: z.string().max(60),
   form: z.string().max(60),
-  size: z.string().max(6),
+  size,
 });
 
 export const eventSchema = z.object({

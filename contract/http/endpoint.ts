@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { Permission } from "../team";
+import type { Permission } from "../permissions";
 
 export type Method = "get" | "post" | "put" | "patch" | "delete";
 

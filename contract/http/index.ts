@@ -1,3 +1,6 @@
 export * from "./common";
 export * from "./endpoint";
+export * from "./figures";
 export * from "./problem";
+export * from "./same";
+export * from "./texts";

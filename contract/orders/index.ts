@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { done, endpoint, eventSchema, flies, isoDay, none, pageQuery, skuSchema, uuidParams } from "../http";
-import { customerSchema, policies } from "../patterns";
+import { policies } from "../customers";
 
 export const lineInput = skuSchema.extend({
   /** Present for a line that is already there. */
@@ -125,14 +125,4 @@ export const promise = endpoint({
   body: z.object({ lines: z.array(skuSchema.extend({ flies })).min(1).max(30) }),
   reply: promiseSchema,
 });
-export const addCustomer = endpoint({
-  ...base,
-  id: "addCustomer",
-  method: "post",
-  path: "/customers",
-  summary: "Add a customer",
-  permission: "write orders",
-  body: customerSchema.omit({ id: true }),
-  reply: customerSchema,
-});
-export const orderEndpoints = [listOrders, readOrderById, addOrder, editOrder, cancelOrder, promise, addCustomer];
+export const orderEndpoints = [listOrders, readOrderById, addOrder, editOrder, cancelOrder, promise];

@@ -1,6 +1,9 @@
 import { z } from "zod";
-import { stockUnits } from "@kasten/core/materials";
-import { done, endpoint, idParams, none } from "../http";
+import { stockUnits } from "@kasten/core/units";
+import { done, endpoint, figure, idParams, none } from "../http";
+
+/** A thousand kilometres of thread, a tonne of fur: counts beyond that are typing slips. */
+const MOST_COUNTED = 1_000_000_000_000;
 
 export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
 export const stockItemSchema = z.object({
@@ -57,6 +60,12 @@ export const stockDetailSchema = stockItemSchema.extend({
 });
 export type StockDetail = z.infer<typeof stockDetailSchema>;
 
+/** Pieces, µm, µg or nl; rounded to whole ones, and no more than a room can hold. */
+const baseUnits = z
+  .number()
+  .min(0, "Not less than nothing")
+  .max(MOST_COUNTED, "More than any room holds")
+  .transform(Math.round);
 const base = { room: "stock", params: none, query: none };
 export const listStock = endpoint({
   ...base,
@@ -101,13 +110,18 @@ export const receiveStock = endpoint({
   summary: "Receive a delivery as a new lot",
   permission: "handle stock",
   body: z.object({
-    quantity: z.number().positive("More than nothing").max(1e9),
+    quantity: baseUnits.refine((q) => q > 0, "More than nothing"),
     lot: z.string().min(1, "Give the lot a name").max(60),
     dyeLot: z.string().max(60).default(""),
     grade: z.string().max(20).default(""),
     side: z.enum(["left", "right"]).nullable().default(null),
-    barb: z.tuple([z.number().positive(), z.number().positive()]).nullable().default(null),
-    priceCents: z.number().int().nonnegative().default(0),
+    /** Barb length of its feathers in mm, the shorter end first. */
+    barb: z
+      .tuple([figure("barbMm"), figure("barbMm")])
+      .refine(([from, to]) => from <= to, "The shorter barb comes first, such as 5 to 9 mm")
+      .nullable()
+      .default(null),
+    priceCents: z.number().int().min(0).max(100_000_000).default(0),
     note: z.string().max(200).default(""),
   }),
   reply: done,
@@ -122,8 +136,8 @@ export const correctStock = endpoint({
   permission: "handle stock",
   body: z.object({
     lot: z.uuid(),
-    place: z.number().int(),
-    counted: z.number().nonnegative(),
+    place: z.number().int().min(1).max(2_147_483_647),
+    counted: baseUnits,
     note: z.string().min(1, "Say why").max(200),
   }),
   reply: done,

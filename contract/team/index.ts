@@ -1,8 +1,6 @@
 import { z } from "zod";
 import { done, endpoint, none, uuidParams } from "../http";
-import { roles } from "./permissions";
-
-export * from "./permissions";
+import { roles } from "../permissions";
 
 /** Working hours of one weekday, minutes after midnight, shop time; 1 is Monday. */
 export const hoursSchema = z

@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { stockUnits } from "@kasten/core/units";
+import { isoDay } from "../http";
+
+export const needSchema = z.object({
+  material: z.string(),
+  materialName: z.string(),
+  colour: z.string().nullable(),
+  unit: z.enum(stockUnits),
+  side: z.string().nullable(),
+  drawer: z.string(),
+  need: z.number(),
+  inDrawers: z.number(),
+  reserved: z.number(),
+  short: z.number(),
+  batches: z.array(
+    z.object({
+      id: z.uuid(),
+      number: z.number().int(),
+      pattern: z.string(),
+      issue: z.number(),
+      reserved: z.number(),
+      due: isoDay,
+    }),
+  ),
+  /** A blend that the mill makes from its parts. */
+  milled: z.boolean(),
+  proposal: z
+    .object({
+      supplier: z.string(),
+      packs: z.number().int(),
+      packWords: z.string(),
+      priceCents: z.number().int(),
+      leadDays: z.number().int(),
+      arrives: isoDay,
+    })
+    .nullable(),
+});
+export type Need = z.infer<typeof needSchema>;

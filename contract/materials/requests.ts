@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { done, endpoint, idParams, none } from "../http";
+import { materialSchema } from "./material";
+import { needSchema } from "./need";
+
+export const listNeeds = endpoint({
+  id: "listNeeds",
+  method: "get",
+  path: "/needs",
+  summary: "What the open batches need, and what is short",
+  room: "materials",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: z.object({ needs: z.array(needSchema) }),
+});
+export const saveMaterial = endpoint({
+  room: "patterns",
+  query: none,
+  id: "saveMaterial",
+  method: "put",
+  path: "/materials/:id",
+  summary: "Add a material to the cabinet, or change what is known of it",
+  permission: "write patterns",
+  params: idParams,
+  body: z.strictObject({
+    material: materialSchema,
+    /** Code of its drawer; a new material without one waits to be given one. */ drawer: z
+      .string()
+      .min(1)
+      .max(20)
+      .optional(),
+    /** The version that it was changed from; 0 for a new material. */
+    version: z.number().int().min(0).max(1_000_000_000),
+  }),
+  reply: done,
+});
+export const materialEndpoints = [listNeeds, saveMaterial];

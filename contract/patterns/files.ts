@@ -1,0 +1,26 @@
+import { z } from "zod";
+import { materialSchema } from "../materials";
+import { short } from "../http";
+import { recipeSchema } from "./recipe";
+
+/** Changed only together with docs/schema: a reader of an older version is told which one it needs. */
+export const PATTERN_FORMAT = 1;
+/** A pattern as it is written to a file. */
+export const patternFileSchema = z.strictObject({
+  id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "Small letters, digits and hyphens, at most 60"),
+  name: short,
+  style: short,
+  origin: z.string().max(200).optional(),
+  species: z.string().max(200).optional(),
+  recipe: recipeSchema,
+});
+export type PatternFile = z.infer<typeof patternFileSchema>;
+
+/** A file of patterns: with the blends and other materials that they use, so that another room can tie them. */
+export const patternBookSchema = z.strictObject({
+  format: z.literal("kasten-patterns"),
+  version: z.literal(PATTERN_FORMAT),
+  patterns: z.array(patternFileSchema).min(1).max(2000),
+  materials: z.array(materialSchema).max(2000).optional(),
+});
+export type PatternBook = z.infer<typeof patternBookSchema>;

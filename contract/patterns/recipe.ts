@@ -1,0 +1,70 @@
+import { z } from "zod";
+import { dressings, type Recipe } from "@kasten/core/recipe";
+import { sentence, short, size, words, type Same } from "../http";
+import { componentSchema } from "./component";
+import { bySize } from "./lengths";
+import { stepSchema, zone } from "./step";
+
+const coat = {
+  component: short,
+  coats: z.number().int().min(1).max(9),
+  dryMinutes: z.number().int().min(0).max(100_000),
+};
+
+/** A pattern's recipe: the open format in which patterns are written. */
+export const recipeSchema = z.strictObject({
+  hookModel: words,
+  shankTolerance: z.number().int().min(0).max(6).optional(),
+  sizes: z.strictObject({ from: size, to: size }),
+  components: z.array(componentSchema).max(40),
+  steps: z.array(stepSchema).max(60),
+  variants: z.array(z.strictObject({ id: short, name: short, swaps: z.record(short, bySize) })).max(60),
+  forms: z
+    .array(
+      z.strictObject({
+        id: short,
+        name: short,
+        hookModel: words.optional(),
+        omit: z.array(short).max(40),
+        swaps: z.record(short, bySize).optional(),
+      }),
+    )
+    .max(6),
+  finish: z.discriminatedUnion("state", [
+    z.strictObject({ state: z.literal("given"), ...coat, then: z.array(z.strictObject(coat)).max(6).optional() }),
+    z.strictObject({ state: z.literal("none") }),
+    z.strictObject({ state: z.literal("not stated") }),
+  ]),
+  minutesPerFly: z.number().nonnegative().max(1000),
+  stepByStepFactor: z.number().positive().max(5),
+  skills: z.array(short).max(20),
+  pricePerDozenCents: z.number().int().nonnegative().max(10_000_000),
+  parents: z
+    .array(
+      z.strictObject({
+        pattern: short,
+        changes: sentence,
+        version: z.number().int().positive().optional(),
+        inherited: z.array(short).max(60).optional(),
+      }),
+    )
+    .max(6)
+    .optional(),
+  density: z.enum(dressings).optional(),
+  densityBand: z.array(z.enum(dressings)).max(4).optional(),
+  bare: z
+    .array(z.strictObject({ ...zone, thread: z.boolean().optional(), why: sentence.optional() }))
+    .max(12)
+    .optional(),
+  mostWraps: z.number().int().min(1).max(200).optional(),
+  stagger: z.strictObject({ steps: z.array(short).min(2).max(12), leastMm: z.number().min(0).max(100) }).optional(),
+  avoid: z.array(sentence).max(20).optional(),
+  sample: z.boolean().optional(),
+  queries: z
+    .array(z.strictObject({ about: short, question: sentence }))
+    .max(20)
+    .optional(),
+});
+
+/** What is written in a file and what is computed with are one thing: this line does not compile when they part. */
+export const recipeIsOneType: Same<z.infer<typeof recipeSchema>, Recipe> = true;
