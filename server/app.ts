@@ -1,35 +1,41 @@
+import { randomBytes } from "node:crypto";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { randomBytes } from "node:crypto";
 import compression from "compression";
 import connectPgSimple from "connect-pg-simple";
-import express, { type NextFunction, type Request, type Response } from "express";
-import session from "express-session";
+import express, { type Request } from "express";
 import { rateLimit } from "express-rate-limit";
+import session from "express-session";
 import pg from "pg";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
 import { endpoints } from "@kasten/contract/all";
 import { openApiDocument } from "@kasten/contract/openapi";
-import { mayDo } from "@kasten/contract/team";
+import { mayDo } from "@kasten/contract/permissions";
 import { batchDetail, batchRoutes, materialsCsv } from "./batches";
 import { benchRoutes } from "./bench";
 import { bookRoutes } from "./book";
 import { boxRoutes } from "./box";
-import { row } from "./database/source";
-import { hookRoutes } from "./hooks";
+import { catalogueRoutes } from "./catalogue";
+import { customerRoutes } from "./customers";
+import { fileBodies, smallBodies } from "./http/bodies";
 import { docsPage, docsStyle } from "./http/docs";
 import { registrar } from "./http/handle";
 import type { Live } from "./http/live";
-import { isDatabaseAway, Problem, problemOf } from "./http/problems";
-import { headers, sameOrigin, slowSignIn } from "./http/security";
+import { isDatabaseAway, Problem } from "./http/problems";
+import { newestMigration } from "./http/queries";
+import { refuse } from "./http/refuse";
+import { headers, sameOrigin } from "./http/security";
 import { materialRoutes } from "./materials";
+import { measuringRoutes } from "./measuring";
+import { needRoutes } from "./needs";
 import { orderRoutes } from "./orders";
 import { patternRoutes } from "./patterns";
 import { scheduleRoutes } from "./schedule";
+import { sessionSecret } from "./settings";
 import { stockRoutes } from "./stock";
-import { personById, teamRoutes } from "./team";
+import { personById, slowSignIn, teamRoutes } from "./team";
 
 export interface AppOptions {
   source: DataSource;
@@ -43,92 +49,94 @@ export interface AppOptions {
   requestsPerMinute?: number;
 }
 
-/** Shared by all servers on one database: made at the first start, kept there, never committed. */
-async function sessionSecret(source: DataSource): Promise<string> {
-  await source.query("INSERT INTO setting (key, value) VALUES ('session secret', $1) ON CONFLICT DO NOTHING", [
-    JSON.stringify(randomBytes(32).toString("base64url")),
-  ]);
-  const kept = await row<{ value: string }>(source.manager, "SELECT value FROM setting WHERE key = 'session secret'");
-  return kept?.value ?? "";
-}
+const rooms = [
+  teamRoutes,
+  catalogueRoutes,
+  patternRoutes,
+  materialRoutes,
+  measuringRoutes,
+  orderRoutes,
+  customerRoutes,
+  batchRoutes,
+  needRoutes,
+  stockRoutes,
+  scheduleRoutes,
+  benchRoutes,
+  boxRoutes,
+  bookRoutes,
+];
 
 export async function buildApp(options: AppOptions): Promise<{ app: express.Express; close: () => Promise<void> }> {
-  const { source, log } = options;
+  const { log } = options;
   const sessions = new pg.Pool({ connectionString: options.databaseUrl, max: 4, connectionTimeoutMillis: 3000 });
   sessions.on("error", (error) => log.warn({ error: error.message }, "the session store lost the database"));
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", options.trustProxy ? 1 : false);
-  app.use(
-    pinoHttp({
-      logger: log,
-      autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/health" },
-      serializers: {
-        req: (r: { method: string; url: string }) => ({ method: r.method, url: r.url }),
-        res: (r: { statusCode: number }) => ({ status: r.statusCode }),
-      },
-    }),
-  );
-  app.use(headers);
-  app.use(
-    compression({
-      filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response),
-    }),
-  );
-  app.use(
-    "/api",
-    rateLimit({
-      windowMs: 60_000,
-      limit: options.requestsPerMinute ?? 1200,
-      standardHeaders: "draft-8",
-      legacyHeaders: false,
-      handler: () => {
-        throw new Problem(
-          429,
-          "too-many-requests",
-          "Too many requests",
-          "Too many requests in a minute. Wait a little.",
-        );
-      },
-    }),
-  );
+  app.use(requestLog(log), headers, compressed);
+  app.use("/api", rateLimited(options));
   openRoutes(app, options);
-  app.use("/api", smallBodies, sameOrigin);
-  const Store = connectPgSimple(session);
-  app.use(
-    "/api",
-    session({
-      store: new Store({
-        pool: sessions,
-        tableName: "session",
-        createTableIfMissing: false,
-        pruneSessionInterval: 3600,
-        errorLog: (...args: unknown[]) => log.warn({ args: args.map(String) }, "session store"),
-      }),
-      name: "kasten",
-      secret: await sessionSecret(source),
-      resave: false,
-      saveUninitialized: false,
-      rolling: false,
-      cookie: { httpOnly: true, sameSite: "strict", secure: "auto", maxAge: 14 * 24 * 3600 * 1000 },
-    }),
-  );
-  app.use(`/api${FILES}`, signedIn, express.json({ limit: "16mb" }));
-  roomRoutes(app, options);
+  app.use("/api", smallBodies, sameOrigin, await sessionsOf(options, sessions), fileBodies, roomRoutes(options));
   if (options.web && existsSync(options.web)) serveWeb(app, options.web);
   app.use((_request, _response) => {
-    throw new Problem(404, "not-found", "Not found", "There is nothing at this address.");
+    throw new Problem("not-found", "Not found", "There is nothing at this address.");
   });
-  app.use(problems(log));
+  app.use(refuse(log));
   return { app, close: () => sessions.end() };
+}
+
+const requestLog = (log: Logger) =>
+  pinoHttp({
+    logger: log,
+    autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/health" },
+    serializers: {
+      req: (r: { method: string; url: string }) => ({ method: r.method, url: r.url }),
+      res: (r: { statusCode: number }) => ({ status: r.statusCode }),
+    },
+  });
+
+const compressed = compression({
+  filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response),
+});
+
+const USUAL_PER_MINUTE = 1200;
+const rateLimited = ({ requestsPerMinute = USUAL_PER_MINUTE }: AppOptions): express.RequestHandler =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: requestsPerMinute,
+    standardHeaders: "draft-8",
+    legacyHeaders: false,
+    handler: () => {
+      throw new Problem("too-many-requests", "Too many requests", "Too many requests in a minute. Wait a little.");
+    },
+  });
+
+const SESSION_MS = 14 * 24 * 3_600_000;
+async function sessionsOf({ source, log }: AppOptions, pool: pg.Pool): Promise<express.RequestHandler> {
+  const Store = connectPgSimple(session);
+  const store = new Store({
+    pool,
+    tableName: "session",
+    createTableIfMissing: false,
+    pruneSessionInterval: 3600,
+    errorLog: (...args: unknown[]) => log.warn({ args: args.map(String) }, "session store"),
+  });
+  return session({
+    store,
+    name: "kasten",
+    secret: await sessionSecret(source.manager, () => randomBytes(32).toString("base64url")),
+    resave: false,
+    saveUninitialized: false,
+    rolling: false,
+    cookie: { httpOnly: true, sameSite: "strict", secure: "auto", maxAge: SESSION_MS },
+  });
 }
 
 /** What needs no session: health, and the description of the API. */
 function openRoutes(app: express.Express, { source, version }: AppOptions): void {
   app.get("/api/health", async (_request, response) => {
     try {
-      const last = await row<{ name: string }>(source.manager, "SELECT name FROM migrations ORDER BY id DESC LIMIT 1");
-      response.json({ ok: true, database: "up", version, migration: last?.name ?? "" });
+      response.json({ ok: true, database: "up", version, migration: await newestMigration(source.manager) });
     } catch (error) {
       if (!isDatabaseAway(error)) throw error;
       response.status(503).json({ ok: false, database: "away", version, migration: "" });
@@ -140,29 +148,15 @@ function openRoutes(app: express.Express, { source, version }: AppOptions): void
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
 
-function roomRoutes(app: express.Express, options: AppOptions): void {
-  const { source, live } = options;
+function roomRoutes({ source, live }: AppOptions): express.Router {
   const api = express.Router();
   api.post("/session", slowSignIn(source));
-  const register = registrar(api, source);
-  for (const routes of [
-    teamRoutes,
-    patternRoutes,
-    hookRoutes,
-    orderRoutes,
-    batchRoutes,
-    materialRoutes,
-    stockRoutes,
-    scheduleRoutes,
-    benchRoutes,
-    boxRoutes,
-    bookRoutes,
-  ])
-    routes(register);
+  const register = registrar(api, { source, findPerson: personById });
+  for (const routes of rooms) routes(register);
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await personById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))
-      throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first.");
+      throw new Problem("not-signed-in", "Not signed in", "Sign in first.");
   };
   api.get("/live", async (request, response) => {
     await signedIn(request);
@@ -173,7 +167,7 @@ function roomRoutes(app: express.Express, options: AppOptions): void {
     const detail = await batchDetail(source.manager, String(request.params.id));
     response.type("text/csv").attachment(`batch-${detail.number}-materials.csv`).send(materialsCsv(detail));
   });
-  app.use("/api", api);
+  return api;
 }
 
 /** The built application: hashed files for a year, the page itself always fresh. */
@@ -183,49 +177,4 @@ function serveWeb(app: express.Express, web: string): void {
   app.get(/^\/(?!api\/).*/, (_request, response) =>
     response.set("Cache-Control", "no-cache").sendFile(join(web, "index.html")),
   );
-}
-
-const problems =
-  (log: Logger) =>
-  (error: unknown, request: Request, response: Response, _next: NextFunction): void => {
-    const known = problemOf(error) ?? bodyProblem(error);
-    if (!known)
-      (request.log ?? log).error(
-        { error: error instanceof Error ? { message: error.message, stack: error.stack } : error },
-        "unexpected",
-      );
-    const details = known ?? {
-      type: "unexpected",
-      title: "Something went wrong",
-      status: 500,
-      detail: "Something went wrong on the server. What you typed is kept; try again, and tell the owner if it stays.",
-    };
-    if (response.headersSent) return void response.end();
-    response.status(details.status).type("application/problem+json").send(JSON.stringify(details));
-  };
-
-const FILES = "/patterns/file";
-const small = express.json({ limit: "512kb" });
-/** What is sent is small; only a book of patterns is a file, and that is read once it is known who sends it. */
-const smallBodies: express.RequestHandler = (request, response, next) =>
-  request.path === FILES ? next() : small(request, response, next);
-const signedIn: express.RequestHandler = (request, _response, next) => {
-  if (!request.session.person)
-    throw new Problem(401, "not-signed-in", "Not signed in", "Sign in first; the file is still where it was.");
-  next();
-};
-
-/** Errors of the JSON reader: too large, or not JSON. */
-function bodyProblem(error: unknown) {
-  const type = (error as { type?: string }).type;
-  if (type === "entity.too.large")
-    return {
-      type: "too-large",
-      title: "Too large",
-      status: 413,
-      detail: "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts.",
-    };
-  if (type === "entity.parse.failed")
-    return { type: "not-json", title: "Not JSON", status: 400, detail: "The request is not valid JSON." };
-  return undefined;
 }

@@ -1,26 +1,12 @@
+import { missingWords, orderWords, sentenceOf, warningSentence } from "@kasten/core/sentences";
+import { sayPlace } from "@kasten/core/words";
 import { describe, expect, test } from "vitest";
 import { drawFly } from "@kasten/core/drawing";
-import {
-  basePerCore,
-  methodDifferences,
-  minutesWorking,
-  requirementsOf,
-  weightWorking,
-  workingOf,
-} from "@kasten/core/materials";
-import {
-  allowedFor,
-  benchStepOf,
-  checksOf,
-  composeFly,
-  headRoomOf,
-  missingFrom,
-  orderFaults,
-  proportionsOf,
-  threadWay,
-  tieInsOf,
-  type ComposedFly,
-} from "@kasten/core/patterns";
+import { basePerCore } from "@kasten/core/units";
+import { methodDifferences, minutesWorking, requirementsOf, weightWorking, workingOf } from "@kasten/core/needs";
+import { allowedFor, missingFrom, orderFaults } from "@kasten/core/recipe";
+import { benchStepOf, checksOf, threadWay } from "@kasten/core/bench";
+import { composeFly, headRoomOf, proportionsOf, tieInsOf, type ComposedFly } from "@kasten/core/fly";
 import { demoCabinet, demoFlies } from "./testing/demo";
 
 const cabinet = demoCabinet();
@@ -152,7 +138,7 @@ describe("whatever fly of the demo room", () => {
             .map((t) => `thread at ${t.hangsAt}`),
           ...tieInsOf(fly)
             .filter((t) => t.wraps < t.steps.length)
-            .map((t) => `${t.wraps} wraps at ${t.place}`),
+            .map((t) => `${t.wraps} wraps at ${sayPlace(t.place)}`),
           ...(headRoomOf(fly) && (headRoomOf(fly)?.leftMm ?? 0) < -1e-9 ? ["head room"] : []),
           ...fly.steps.flatMap((s) => (benchStepOf(fly, s, "left").words ? [] : [`${s.name} has no words`])),
           ...(checksOf(fly).length < 2 ? ["no checks"] : []),
@@ -164,9 +150,9 @@ describe("whatever fly of the demo room", () => {
   test("is as its makers mean it: nothing missing, in a right order, with no warning", () => {
     expect(
       everywhere((fly, f) => [
-        ...missingFrom(f.recipe),
-        ...orderFaults(f.recipe).map((o) => o.sentence),
-        ...fly.tied.warnings.map((w) => w.sentence),
+        ...missingFrom(f.recipe).map(missingWords),
+        ...orderFaults(f.recipe).map((o) => orderWords({ ...o, ...o.names })),
+        ...fly.tied.warnings.map(warningSentence),
       ]),
     ).toEqual([]);
   });
@@ -177,7 +163,7 @@ describe("whatever fly of the demo room", () => {
       const request = { recipe: f.recipe, choice: f.choice, model: f.model, materials: cabinet.materials };
       for (const d of methodDifferences(request, 24)) {
         if (d.fault !== undefined) {
-          expect(d.fault.length, `${f.name}: ${d.other.id}`).toBeGreaterThan(10);
+          expect(sentenceOf(d.fault).length, `${f.name}: ${d.other.id}`).toBeGreaterThan(10);
           continue;
         }
         const there = { ...request, choice: { ...f.choice, methods: { [`${d.step}/${d.question}`]: d.other.id } } };

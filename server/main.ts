@@ -1,12 +1,14 @@
 import { createServer, type Server } from "node:http";
+import type { AddressInfo } from "node:net";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import pino from "pino";
 import { buildApp } from "./app";
-import { openDatabase, row } from "./database/source";
+import { keepHouse } from "./housekeeping";
 import { Live } from "./http/live";
 import { loadFolder } from "./import";
-import { setUpCode } from "./team";
+import { openDatabase } from "./source";
+import { isNobodyThere, setUpCode } from "./team";
 
 const root = process.env.KASTEN_ROOT ?? process.cwd();
 const log = pino({ level: process.env.LOG_LEVEL ?? "warn" });
@@ -17,7 +19,7 @@ if (!databaseUrl)
 const WANTED_PORT = 4680;
 const PORT_TRIES = 50;
 
-/** Listens on the wanted port, or says that it is taken and takes the next free one. */
+/** Listens on the wanted port, or says that it is taken and takes the next free one; 0 is any free one. */
 async function listen(server: Server, wanted: number, host: string): Promise<number> {
   for (let port = wanted; port < wanted + PORT_TRIES; port++) {
     const taken = await new Promise<boolean>((resolve, reject) => {
@@ -27,7 +29,7 @@ async function listen(server: Server, wanted: number, host: string): Promise<num
       server.listen(port, host, () => resolve(false));
     });
     server.removeAllListeners("error");
-    if (!taken) return port;
+    if (!taken) return (server.address() as AddressInfo).port;
     console.log(`Port ${port} is taken; trying ${port + 1}.`);
   }
   throw new Error(`No free port from ${wanted} to ${wanted + PORT_TRIES - 1}.`);
@@ -35,13 +37,14 @@ async function listen(server: Server, wanted: number, host: string): Promise<num
 
 const source = await openDatabase(databaseUrl);
 const live = new Live(databaseUrl, log);
-const nobody = await row<{ n: number }>(source.manager, "SELECT count(*)::int AS n FROM person");
-if (nobody?.n === 0 && process.env.KASTEN_DEMO) {
+const isEmpty = await isNobodyThere(source.manager);
+if (isEmpty && process.env.KASTEN_DEMO) {
   console.log("Loading the demo room …");
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
-} else if (nobody?.n === 0)
+} else if (isEmpty)
   console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
 await live.open();
+const stopHousekeeping = keepHouse(source, log);
 
 const { version } = JSON.parse(readFileSync(join(root, "package.json"), "utf8")) as { version: string };
 const { app, close } = await buildApp({
@@ -65,6 +68,7 @@ async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
   const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+  stopHousekeeping();
   await live.close();
   server.closeIdleConnections();
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 8000))]);

@@ -1,33 +1,30 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { donePrep, editBatch, listBatches, readBatch, reserveBatch } from "@kasten/contract/batches";
 import { forgetHookSize, hookEffect, measureHook, saveHook } from "@kasten/contract/hooks";
 import {
-  catalogue,
   exportPatterns,
   importPatterns,
   patternVersions,
   readRecipes,
-  saveMaterial,
   savePattern,
   type PatternBook,
   type PatternFile,
 } from "@kasten/contract/patterns";
+import { catalogue } from "@kasten/contract/catalogue";
+import { saveMaterial } from "@kasten/contract/materials";
 import { addOrder } from "@kasten/contract/orders";
 import { listStock, readStock } from "@kasten/contract/stock";
 import { demoFolder } from "./testing/demo";
-import { freshDatabase, openTestRoom, type Client, type TestRoom } from "./testing/app";
+import { openTestRoom, type Client, type TestRoom } from "./testing/app";
 
 let room: TestRoom;
 let owner: Client;
 let shop: Client;
 let tier: Client;
 beforeAll(async () => {
-  const url = inject("databaseUrl");
-  const admin = await openTestRoom(url, { demo: false });
-  room = await openTestRoom(await freshDatabase(admin.source, url, `patterns_room_${process.pid}`));
-  await admin.stop();
+  room = await openTestRoom();
   [owner, shop, tier] = await Promise.all([room.signedIn("owner"), room.signedIn("shop"), room.signedIn("tier")]);
 });
 afterAll(() => room.stop());
@@ -100,13 +97,13 @@ describe("versions", () => {
     pattern.recipe.minutesPerFly = 3.4;
     mine.recipe.pricePerDozenCents = 2600;
     await owner.ok(savePattern, { params: { id: "tar-pupa" }, body: { base: version, note: "", pattern } });
-    const late = await tier.send(savePattern, {
+    const late = await tier.refused(savePattern, {
       params: { id: "tar-pupa" },
       body: { base: version, note: "", pattern: mine },
     });
-    expect(late.problem).toMatchObject({
+    expect(late).toMatchObject({
       status: 409,
-      type: "stale",
+      type: "changed-meanwhile",
       version: version + 1,
       changes: [{ field: "minutes a fly", yours: "3.1", theirs: "3.4" }],
     });
@@ -119,11 +116,11 @@ describe("versions", () => {
   test("what open orders wait for cannot be taken away", async () => {
     const { version, pattern } = await current("mole-pier");
     pattern.recipe.variants = pattern.recipe.variants.slice(0, 1);
-    const out = await owner.send(savePattern, {
+    const out = await owner.refused(savePattern, {
       params: { id: "mole-pier" },
       body: { base: version, note: "", pattern },
     });
-    expect(out.problem.detail).toMatch(/^Order [\d, ]+ waits for this pattern in black/);
+    expect(out.detail).toMatch(/^Order [\d, ]+ waits for this pattern in black/);
   });
 
   test("an incomplete pattern is kept, and says what it lacks", async () => {
@@ -132,19 +129,18 @@ describe("versions", () => {
     const saved = await tier.ok(savePattern, { params: { id: copy.id }, body: { base: 0, note: "", pattern: copy } });
     expect(saved.missing.join()).toMatch(/hook is not named.*size: the letter says/s);
     expect(
-      (await tier.send(savePattern, { params: { id: copy.id }, body: { base: 0, note: "", pattern: copy } })).problem
-        .type,
+      (await tier.refused(savePattern, { params: { id: copy.id }, body: { base: 0, note: "", pattern: copy } })).type,
     ).toBe("taken");
   });
 
   test("a size that cannot be read is refused by its path", async () => {
     const { version, pattern } = await current("net-loft");
     pattern.recipe.sizes = { from: "big", to: "14" };
-    const out = await owner.send(savePattern, {
+    const out = await owner.refused(savePattern, {
       params: { id: "net-loft" },
       body: { base: version, note: "", pattern },
     });
-    expect(out.problem.errors).toEqual([
+    expect(out.errors).toEqual([
       { path: "recipe.sizes.from", detail: expect.stringContaining("“big” is not a hook size") as string },
     ]);
   });
@@ -152,7 +148,7 @@ describe("versions", () => {
   test("the shop writes orders, not patterns", async () => {
     const { version, pattern } = await current("net-loft");
     expect(
-      (await shop.send(savePattern, { params: { id: "net-loft" }, body: { base: version, note: "", pattern } })).status,
+      await shop.send(savePattern, { params: { id: "net-loft" }, body: { base: version, note: "", pattern } }),
     ).toBe(403);
   });
 });
@@ -296,18 +292,18 @@ describe("files of patterns", () => {
     const before = await count();
     const good = { ...file("net-loft"), id: "good-one", name: "Good One" };
     const spoiled = spoil({ ...file("copper-lodger"), id: "bad-one", name: "Bad One" }, book()) as PatternFile;
-    const out = await tier.send(importPatterns, { body: book(spoiled, good) });
+    const out = await tier.refused(importPatterns, { body: book(spoiled, good) });
     expect([400, 422]).toContain(out.status);
-    expect((out.problem.errors ?? []).map((e) => `${e.path}: ${e.detail}`).join("\n")).toMatch(path);
+    expect((out.errors ?? []).map((e) => `${e.path}: ${e.detail}`).join("\n")).toMatch(path);
     expect(await count()).toBe(before);
   });
 
   test("several things wrong are all named", async () => {
     const one = { ...file("net-loft"), id: "Bad Id", name: "" };
-    const out = await tier.send(importPatterns, {
+    const out = await tier.refused(importPatterns, {
       body: book(one, { ...file("net-loft"), id: "b", recipe: { ...file("net-loft").recipe, minutesPerFly: -1 } }),
     });
-    expect(out.problem.errors?.map((e) => e.path)).toEqual([
+    expect(out.errors?.map((e) => e.path)).toEqual([
       "patterns.0.id",
       "patterns.0.name",
       "patterns.1.recipe.minutesPerFly",
@@ -326,20 +322,20 @@ describe("files of patterns", () => {
       blend: { parts: { [part]: 1 }, leastChargeMg: 0 },
     });
     const before = (await owner.ok(listStock)).items.length;
-    const out = await tier.send(importPatterns, {
+    const out = await tier.refused(importPatterns, {
       body: {
         ...book({ ...file("net-loft"), id: "c", name: "C" }),
         materials: [blend("BL-A", "BL-B"), blend("BL-B", "BL-A")],
       },
     });
-    expect(out.problem.errors?.map((e) => e.path)).toEqual(["materials.0.blend", "materials.1.blend"]);
-    expect(out.problem.errors?.[0]?.detail).toMatch(/“BL-A” would be mixed from itself, through BL-B, BL-A/);
+    expect(out.errors?.map((e) => e.path)).toEqual(["materials.0.blend", "materials.1.blend"]);
+    expect(out.errors?.[0]?.detail).toMatch(/“BL-A” would be mixed from itself, through BL-B, BL-A/);
     expect((await owner.ok(listStock)).items.length).toBe(before);
   });
 
   test("another format or version is not taken for ours", async () => {
-    const out = await tier.send(importPatterns, { body: { ...book(file("net-loft")), version: 2 } as never });
-    expect(out.problem.errors?.map((e) => e.path)).toEqual(["version"]);
+    const out = await tier.refused(importPatterns, { body: { ...book(file("net-loft")), version: 2 } as never });
+    expect(out.errors?.map((e) => e.path)).toEqual(["version"]);
   });
 
   test("a file of half a megabyte and more is read, but only from somebody signed in", async () => {
@@ -389,14 +385,14 @@ describe("ways of tying a batch", () => {
     );
     const id = open?.id ?? "";
     const change = async (body: object) =>
-      owner.send(editBatch, {
+      owner.refused(editBatch, {
         params: { id },
         body: { version: (await owner.ok(readBatch, { params: { id } })).version, ...body },
       });
-    expect((await change({ methods: { "body/dubbing way": "glued" } })).problem.detail).toMatch(
+    expect((await change({ methods: { "body/dubbing way": "glued" } })).detail).toMatch(
       /no way “glued”.*Known: twisted, loop, touched/,
     );
-    expect((await change({ leave: ["body"] })).problem.detail).toMatch(/cannot be left out/);
+    expect((await change({ leave: ["body"] })).detail).toMatch(/cannot be left out/);
     expect((await owner.ok(readBatch, { params: { id } })).methods).toEqual({});
   });
 });
@@ -415,16 +411,15 @@ describe("hooks", () => {
     expect((await n1())?.rows.find((r) => r.size === "14")).toMatchObject({ shank: 9.4, gape: 4.1 });
     await tier.ok(forgetHookSize, { params: { id: "N1", size: "14" } });
     expect((await n1())?.rows.find((r) => r.size === "14")?.shank).toBeUndefined();
-    expect((await tier.send(forgetHookSize, { params: { id: "N1", size: "3-0" } })).status).toBe(404);
+    expect(await tier.send(forgetHookSize, { params: { id: "N1", size: "3-0" } })).toBe(404);
   });
   test("a size that cannot be read is refused; the shop does not measure", async () => {
     expect(
-      (await tier.send(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "wee", shank: 8 }] } })).problem
-        .type,
+      (await tier.refused(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "wee", shank: 8 }] } })).type,
     ).toBe("hook-size-unreadable");
-    expect(
-      (await shop.send(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "14", shank: 8 }] } })).status,
-    ).toBe(403);
+    expect(await shop.send(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "14", shank: 8 }] } })).toBe(
+      403,
+    );
   });
   test("a model is added and changed", async () => {
     const model = {
@@ -462,25 +457,30 @@ describe("materials of the cabinet", () => {
     dubbing: { density: 0.3, lineDensity: 0.05 },
     ...more,
   });
-  const keep = (m: ReturnType<typeof material>, drawer?: string) =>
-    tier.send(saveMaterial, { params: { id: m.code }, body: { material: m, drawer } });
+  const find = async (code: string) => (await owner.ok(catalogue)).materials.find((m) => m.code === code);
+  const versionOf = async (code: string) => (await find(code))?.version ?? 0;
+  const shown = async (code: string) => {
+    const material = await find(code);
+    if (!material) throw new Error(`no ${code}`);
+    return material;
+  };
+  const change = async (m: ReturnType<typeof material>, drawer?: string) => ({
+    params: { id: m.code },
+    body: { material: m, drawer, version: await versionOf(m.code) },
+  });
+  const keep = async (m: ReturnType<typeof material>, drawer?: string) =>
+    tier.ok(saveMaterial, await change(m, drawer));
+  const refuse = async (m: ReturnType<typeof material>, drawer?: string) =>
+    tier.refused(saveMaterial, await change(m, drawer));
 
   test("a new one waits in a drawer of its own and can be tied at once", async () => {
-    await tier.ok(saveMaterial, {
-      params: { id: "DU-TEST" },
-      body: { material: material("DU-TEST", { colour: "#405060", colourName: "slate" }) },
+    await keep(material("DU-TEST", { colour: "#405060", colourName: "slate" }));
+    expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")).toEqual({
+      ...material("DU-TEST", { colour: "#405060", colourName: "slate" }),
+      version: 1,
     });
-    expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")).toEqual(
-      material("DU-TEST", { colour: "#405060", colourName: "slate" }),
-    );
     expect((await owner.ok(listStock)).items.find((i) => i.code === "DU-TEST")?.drawer).toBe("NEW");
-    await tier.ok(saveMaterial, {
-      params: { id: "DU-TEST" },
-      body: {
-        material: material("DU-TEST", { dubbing: { density: 0.5, lineDensity: 0.14, loss: 0.2 } }),
-        drawer: "T99",
-      },
-    });
+    await keep(material("DU-TEST", { dubbing: { density: 0.5, lineDensity: 0.14, loss: 0.2 } }), "T99");
     expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")).toMatchObject({
       dubbing: { density: 0.5, loss: 0.2 },
     });
@@ -490,29 +490,27 @@ describe("materials of the cabinet", () => {
   test("a blend must come down to plain materials that are there", async () => {
     const blend = (code: string, parts: Record<string, number>) =>
       material(code, { form: "blend", blend: { parts, leastChargeMg: 500 } });
-    expect((await keep(blend("BL-TEST", { "DU-TEST": 0.7, "DU-NOWHERE": 0.3 }))).problem).toMatchObject({
+    expect(await refuse(blend("BL-TEST", { "DU-TEST": 0.7, "DU-NOWHERE": 0.3 }))).toMatchObject({
       status: 422,
       errors: [{ path: "material.blend.parts" }],
     });
-    expect((await keep(blend("BL-TEST", { "DU-TEST": 0.7, "DU-OLIVE": 0.3 }))).status).toBe(200);
-    const round = await keep(blend("DU-TEST", { "BL-TEST": 1 }));
-    expect(round.problem.detail).toMatch(/would be mixed from itself, through/);
+    await keep(blend("BL-TEST", { "DU-TEST": 0.7, "DU-OLIVE": 0.3 }));
+    const round = await refuse(blend("DU-TEST", { "BL-TEST": 1 }));
+    expect(round.detail).toMatch(/would be mixed from itself, through/);
     expect((await owner.ok(catalogue)).materials.find((m) => m.code === "DU-TEST")?.blend).toBeUndefined();
   });
 
   test("figures that something is divided by are above nothing, and a blend has parts", async () => {
     expect(
-      (await keep(material("DU-ZERO", { dubbing: { density: 0, lineDensity: 0.1 } }))).problem.errors?.map(
-        (e) => e.path,
-      ),
+      (await refuse(material("DU-ZERO", { dubbing: { density: 0, lineDensity: 0.1 } }))).errors?.map((e) => e.path),
     ).toEqual(["material.dubbing.density"]);
     expect(
-      (await keep(material("DU-LOST", { dubbing: { density: 0.3, lineDensity: 0.1, loss: 1 } }))).problem.errors?.map(
+      (await refuse(material("DU-LOST", { dubbing: { density: 0.3, lineDensity: 0.1, loss: 1 } }))).errors?.map(
         (e) => e.path,
       ),
     ).toEqual(["material.dubbing.loss"]);
     expect(
-      (await keep(material("BL-NONE", { form: "blend", blend: { parts: {}, leastChargeMg: 500 } }))).problem,
+      await refuse(material("BL-NONE", { form: "blend", blend: { parts: {}, leastChargeMg: 500 } })),
     ).toMatchObject({
       status: 422,
       errors: [
@@ -528,16 +526,13 @@ describe("materials of the cabinet", () => {
   });
 
   test("yarn that is chopped for a blend leaves its spool by the metre, and a batch is tied of what was milled", async () => {
-    await tier.ok(saveMaterial, {
-      params: { id: "BL-YARN" },
-      body: {
-        material: material("BL-YARN", {
-          form: "blend",
-          dubbing: { density: 0.35, lineDensity: 0.1 },
-          blend: { parts: { "YA-TN": 0.5, "DU-HARE": 0.5 }, leastChargeMg: 800 },
-        }),
-      },
-    });
+    await keep(
+      material("BL-YARN", {
+        form: "blend",
+        dubbing: { density: 0.35, lineDensity: 0.1 },
+        blend: { parts: { "YA-TN": 0.5, "DU-HARE": 0.5 }, leastChargeMg: 800 },
+      }),
+    );
     const batch = (await owner.ok(listBatches)).batches.find(
       (b) => b.pattern === "rope-walker" && b.state === "planned",
     );
@@ -561,44 +556,72 @@ describe("materials of the cabinet", () => {
     await owner.ok(editBatch, { params, body: { version: after.version, use: {} } });
   });
 
-  test("what is in stock keeps its unit; the shop describes no materials; another code is refused", async () => {
-    const olive = (await owner.ok(catalogue)).materials.find((m) => m.code === "TH-70-OL");
-    if (!olive) throw new Error("no olive thread");
+  test("of two who change one at once the second is told what the first changed", async () => {
+    const first = material("DU-TWO");
+    await keep(first);
+    await keep({ ...first, name: "Renamed by the first" });
+    const late = await owner.refused(saveMaterial, {
+      params: { id: "DU-TWO" },
+      body: { material: { ...first, name: "Renamed by the second" }, version: 1 },
+    });
+    expect(late).toMatchObject({
+      status: 409,
+      type: "changed-meanwhile",
+      version: 2,
+      changes: [{ field: "name", yours: "Renamed by the second", theirs: "Renamed by the first" }],
+    });
     expect(
-      (await tier.send(saveMaterial, { params: { id: olive.code }, body: { material: { ...olive, unit: "count" } } }))
-        .problem.detail,
+      await tier.refused(saveMaterial, { params: { id: "DU-TWO" }, body: { material: first, version: 0 } }),
+    ).toMatchObject({ type: "taken" });
+  });
+
+  test("what is in stock keeps its unit; the shop describes no materials; another code is refused", async () => {
+    const { version, ...olive } = await shown("TH-70-OL");
+    expect(
+      (
+        await tier.refused(saveMaterial, {
+          params: { id: olive.code },
+          body: { material: { ...olive, unit: "count" }, version },
+        })
+      ).detail,
     ).toMatch(/in stock by another unit/);
     expect(
-      (await shop.send(saveMaterial, { params: { id: "DU-X" }, body: { material: material("DU-X") } })).status,
+      await shop.send(saveMaterial, { params: { id: "DU-X" }, body: { material: material("DU-X"), version: 0 } }),
     ).toBe(403);
     expect(
-      (await tier.send(saveMaterial, { params: { id: "DU-X" }, body: { material: material("DU-Y") } })).status,
+      await tier.send(saveMaterial, { params: { id: "DU-X" }, body: { material: material("DU-Y"), version: 0 } }),
     ).toBe(422);
-    expect((await keep(material("DU-X"), "BENCH")).status).not.toBe(500);
+    expect(await refuse(material("DU-X"), "BENCH")).toMatchObject({
+      status: 422,
+      detail: expect.stringContaining("is not a drawer") as string,
+    });
   });
 
   test("a vintage material may be shown on a fly, not promised, and holds its batches back", async () => {
-    const before = (await owner.ok(catalogue)).materials.find((m) => m.code === "FE-PHT-OL");
+    const { version, ...before } = await shown("FE-PHT-OL");
     const batch = (await owner.ok(listBatches)).batches.find(
       (b) => b.pattern === "copper-lodger" && b.state === "planned",
     );
-    if (!before || !batch) throw new Error("the demo has a planned batch with an olive tail");
+    if (!batch) throw new Error("the demo has a planned batch with an olive tail");
     await tier.ok(saveMaterial, {
       params: { id: before.code },
-      body: { material: { ...before, standing: "vintage" } },
+      body: { material: { ...before, standing: "vintage" }, version },
     });
     const line = { pattern: batch.pattern, variant: batch.variant, form: batch.form, size: batch.size, flies: 12 };
-    const refused = await owner.send(addOrder, {
+    const refused = await owner.refused(addOrder, {
       body: { text: "", customer: "hollow-mere", due: "2027-06-01", note: "", lines: [line], acceptsConflicts: false },
     });
-    expect(refused.problem.errors?.[0]).toMatchObject({
+    expect(refused.errors?.[0]).toMatchObject({
       path: "lines.0.pattern",
       detail: expect.stringContaining("is vintage") as string,
     });
     expect((await owner.ok(readBatch, { params: { id: batch.id } })).held_back.join(" ")).toMatch(
       /is vintage: identify or replace it/,
     );
-    await tier.ok(saveMaterial, { params: { id: before.code }, body: { material: before } });
+    await tier.ok(saveMaterial, {
+      params: { id: before.code },
+      body: { material: before, version: version + 1 },
+    });
     expect((await owner.ok(readBatch, { params: { id: batch.id } })).held_back.join(" ")).not.toMatch(/vintage/);
   });
 });
@@ -633,9 +656,9 @@ describe("another hook", () => {
     const thread = (d: typeof after) => d.requirements.find((r) => r.component === "thread")?.perFly ?? 0;
     expect(thread(after)).toBeGreaterThan(thread(before));
     expect(
-      (await owner.send(editBatch, { params: { id }, body: { version: after.version, use: { hook: "NOWHERE" } } }))
-        .problem.detail,
-    ).toMatch(/hook is not known here/);
+      (await owner.refused(editBatch, { params: { id }, body: { version: after.version, use: { hook: "NOWHERE" } } }))
+        .detail,
+    ).toMatch(/the hook “NOWHERE” is not known here/);
     await owner.ok(editBatch, { params: { id }, body: { version: after.version, use: {} } });
   });
 });

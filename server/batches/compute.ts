@@ -1,12 +1,16 @@
-import { prepTasks, startsFor, type PrepTask } from "@kasten/core/batches";
-import { DomainError, sentenceOf } from "@kasten/core/errors";
-import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/materials";
-import { composeFly, hookOf, type ComposedFly, type Recipe } from "@kasten/core/patterns";
+import { prepTasks, type PrepTask } from "@kasten/core/batches";
+import { DomainError } from "@kasten/core/errors";
+import { composeFly, type ComposedFly } from "@kasten/core/fly";
+import { startsFor } from "@kasten/core/learning";
+import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/needs";
+import { hookOf, type Recipe } from "@kasten/core/recipe";
+import { sentenceOf } from "@kasten/core/sentences";
 import type { Batch } from "@kasten/contract/batches";
-import { Problem } from "../http/problems";
-import type { World } from "../patterns";
+import { notFound } from "../http/problems";
+import { recipeKey } from "../recipes";
+import type { World } from "../world";
 import type { Learned } from "./knowledge";
-import type { OpenBatch } from "./open";
+import type { OpenBatch } from "./queries";
 
 /** A batch with everything that is derived: flies owed and to start, materials, preparation. */
 export interface ComputedBatch {
@@ -22,40 +26,46 @@ export interface ComputedBatch {
 
 export const owedOf = (b: Pick<OpenBatch, "claims">): number => b.claims.reduce((sum, c) => sum + c.flies, 0);
 
+/** Due when nobody waits for it any more. */
+const NEVER_DUE = "9999-12-31";
+
 export function computeBatch(world: World, learned: Learned, open: OpenBatch): ComputedBatch {
-  const found = world.recipes.get(`${open.pattern}@${open.patternVersion}`);
-  if (!found) throw new Problem(404, "not-found", "Not found", "The pattern of this batch is not there.");
+  const found = world.recipes.get(recipeKey(open.pattern, open.patternVersion));
+  if (!found) throw notFound("pattern of this batch");
+  const { recipe } = found;
   const { storedStarts, kitId: _kit, ...rest } = open;
   const owed = owedOf(open);
   const level = world.settings.serviceLevel;
-  const outcomes = learned.outcomes(open.pattern);
-  const starts = storedStarts ?? startsFor(owed, outcomes, level);
   const known = learned.knowledge(open.pattern, level);
-  const recipe = found.recipe;
+  const starts = storedStarts ?? startsFor(owed, learned.outcomes(open.pattern), level);
   const factor = open.mode === "step by step" ? recipe.stepByStepFactor : 1;
-  const minutes = (perFly: number) => starts * perFly * factor;
-  const batch: Batch = {
-    ...rest,
-    owed,
-    starts,
-    due: open.claims.map((c) => c.due).sort()[0] ?? "9999-12-31",
-    minutes: minutes(recipe.minutesPerFly),
-  };
+  const due = open.claims.map((c) => c.due).sort()[0] ?? NEVER_DUE;
+  const batch: Batch = { ...rest, owed, starts, due, minutes: starts * recipe.minutesPerFly * factor };
   try {
-    const model = world.hooks.get(hookOf(recipe, open));
-    if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: ["the hook is not known here"] });
-    const fly = composeFly(recipe, { ...open, flies: starts }, model, world.materials);
-    const requirements = [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)];
-    return {
-      batch: { ...batch, minutes: minutes(fly.minutes) },
-      recipe,
-      fly,
-      requirements,
-      prep: prepTasks(fly, starts),
-      known,
-    };
+    const { fly, requirements } = materialsOf(world, open, recipe, starts, known);
+    const minutes = starts * fly.minutes * factor;
+    return { batch: { ...batch, minutes }, recipe, fly, requirements, prep: prepTasks(fly, starts), known };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
     return { batch, recipe, requirements: [], prep: [], known, fault: sentenceOf(error) };
   }
 }
+
+function materialsOf(world: World, open: OpenBatch, recipe: Recipe, starts: number, known: Knowledge) {
+  const hook = hookOf(recipe, open);
+  const model = world.hooks.get(hook);
+  if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: [{ code: "HOOK_NOT_KNOWN", details: { hook } }] });
+  const fly = composeFly(recipe, { ...open, flies: starts }, model, world.materials);
+  return {
+    fly,
+    requirements: [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)],
+  };
+}
+
+/** Skills that a batch asks for: the pattern's, and those of the steps that are tied here. */
+export const skillsOf = ({ recipe, batch }: Pick<ComputedBatch, "recipe" | "batch">): string[] => [
+  ...new Set([
+    ...recipe.skills,
+    ...recipe.steps.flatMap((s) => (s.component && batch.buy.includes(s.component) ? [] : (s.skills ?? []))),
+  ]),
+];

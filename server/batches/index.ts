@@ -1,8 +1,13 @@
+export * from "./allocation";
+export * from "./claims";
 export * from "./compute";
 export * from "./csv";
 export * from "./detail";
+export * from "./entities";
 export * from "./knowledge";
+export * from "./lock";
 export * from "./makeUp";
-export * from "./open";
+export * from "./queries";
+export * from "./room";
 export * from "./routes";
 export { pull, release, reserve } from "./service";

@@ -1,6 +1,6 @@
-import { startsFor } from "@kasten/core/batches";
-import { hookRequirement, requirementsOf } from "@kasten/core/materials";
-import { composeFly } from "@kasten/core/patterns";
+import { startsFor } from "@kasten/core/learning";
+import { hookRequirement, requirementsOf } from "@kasten/core/needs";
+import { composeFly } from "@kasten/core/fly";
 import { demoCabinet, demoFlies } from "../testing/demo";
 
 /** Requirements of 1,000 order lines over all demo patterns, in one thread, nothing kept from line to line. */

@@ -12,11 +12,11 @@ import {
   unreserveBatch,
 } from "@kasten/contract/batches";
 import type { Register } from "../http/handle";
-import { readWorld } from "../patterns";
+import { readWorld } from "../world";
 import { computeBatch } from "./compute";
 import { batchDetail } from "./detail";
 import { readLearned } from "./knowledge";
-import { openBatches } from "./open";
+import { openBatches } from "./queries";
 import { edit, logPrep, merge, pull, release, reserve, split, unreserve } from "./service";
 
 const ok = { ok: true as const };

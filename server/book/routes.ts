@@ -1,69 +1,51 @@
-import { startsFor, flyPrior } from "@kasten/core/batches";
+import { flyPrior, startsFor } from "@kasten/core/learning";
 import { listEvents, listFinished, waiting } from "@kasten/contract/book";
-import type { ReplyOf } from "@kasten/contract/http";
-import { row, rows } from "../database/source";
+import { finishedCounts } from "../batches";
+import type { Db } from "../database/rows";
 import type { Register } from "../http/handle";
-import { readSettings } from "../patterns";
+import { fieldProblem } from "../http/problems";
+import { events } from "../log";
+import { readSettings } from "../settings";
+import { finishedPage, waitingCounts } from "./queries";
 
-type Finished = ReplyOf<typeof listFinished>["batches"][number];
+/** The number at which the page before ended. */
+function numberOf(cursor: string | undefined): number | undefined {
+  if (cursor === undefined) return undefined;
+  if (!/^\d{1,9}$/.test(cursor))
+    throw fieldProblem("No such page", "cursor", "Begin at the first page: this address does not name one.");
+  return Number(cursor);
+}
 
-export function bookRoutes(register: Register): void {
-  register(listFinished, async ({ db, query }) => {
-    const page = await rows<Finished>(
-      db,
-      `SELECT b.id, b.number, p.name AS "patternName", b.size, b.variant, to_char(b.finished_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS "finishedAt", COALESCE(cl.owed, 0) AS owed, COALESCE(b.starts, 0) AS starts,
-         COALESCE(t.good, 0) AS good, COALESCE(t.rejected, 0) AS rejected, round(b.minutes / NULLIF(t.good + t.rejected, 0), 2) AS "minutesPerFly", COALESCE(rs.reasons, '[]') AS reasons, COALESCE(us.uses, '[]') AS uses
-       FROM batch b JOIN pattern p ON p.id = b.pattern_id LEFT JOIN tally_count t ON t.batch_id = b.id
-       LEFT JOIN LATERAL (SELECT sum(flies)::int AS owed FROM batch_claim WHERE batch_id = b.id) cl ON true
-       LEFT JOIN LATERAL (SELECT json_agg(json_build_object('reason', reason, 'count', n)) AS reasons FROM (SELECT reason, count(*)::int AS n FROM tally x WHERE x.batch_id = b.id AND kind = 'reject' AND NOT EXISTS (SELECT 1 FROM tally u WHERE u.undoes = x.id) GROUP BY reason ORDER BY n DESC) r) rs ON true
-       LEFT JOIN LATERAL (SELECT json_agg(json_build_object('component', bu.component, 'materialName', m.name, 'ratio', round(bu.used::numeric / bu.computed, 3))) AS uses FROM batch_use bu JOIN material m ON m.code = bu.material_code WHERE bu.batch_id = b.id) us ON true
-       WHERE b.state = 'finished' AND ($1::int IS NULL OR b.number < $1) ORDER BY b.number DESC LIMIT $2`,
-      [query.cursor ?? null, query.limit + 1],
-    );
-    const yields = await rows<{
-      pattern: string;
-      patternName: string;
-      batches: number;
-      good: number;
-      rejected: number;
-    }>(
-      db,
-      `SELECT p.id AS pattern, p.name AS "patternName", count(*)::int AS batches, sum(t.good)::int AS good, sum(t.rejected)::int AS rejected FROM batch b JOIN pattern p ON p.id = b.pattern_id JOIN tally_count t ON t.batch_id = b.id WHERE b.state = 'finished' GROUP BY 1, 2 ORDER BY 2`,
-    );
-    const { serviceLevel } = await readSettings(db);
-    const batches = page.slice(0, query.limit);
+/** A page of what was asked for, one more than is shown telling whether there is another. */
+function pageOf<T>(found: T[], limit: number, at: (last: T) => number): { page: T[]; next: string | null } {
+  const page = found.slice(0, limit);
+  const last = page.at(-1);
+  return { page, next: found.length > limit && last !== undefined ? String(at(last)) : null };
+}
+
+const TEN_DOZEN = 120;
+
+/** What each pattern has yielded so far, and what that means for ten dozen. */
+async function yields(db: Db) {
+  const { serviceLevel } = await readSettings(db);
+  return (await finishedCounts(db)).map((y) => {
+    const known = { good: flyPrior.good + y.good, bad: flyPrior.bad + y.rejected };
     return {
-      batches,
-      yields: yields.map((y) => ({
-        ...y,
-        rejectRate: (flyPrior.bad + y.rejected) / (flyPrior.good + flyPrior.bad + y.good + y.rejected),
-        startsForTenDozen: startsFor(
-          120,
-          { good: flyPrior.good + y.good, bad: flyPrior.bad + y.rejected },
-          serviceLevel,
-        ),
-      })),
-      next: page.length > query.limit ? String(batches.at(-1)?.number ?? "") : null,
+      ...y,
+      rejectRate: known.bad / (known.good + known.bad),
+      startsForTenDozen: startsFor(TEN_DOZEN, known, serviceLevel),
     };
   });
-  register(listEvents, async ({ db, query }) => {
-    const page = await rows<ReplyOf<typeof listEvents>["events"][number]>(
-      db,
-      `SELECT e.id, to_char(e.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS at, p.name AS person, e.kind, e.sentence, e.subject, e.subject_id AS "subjectId" FROM event e JOIN person p ON p.id = e.person_id
-       WHERE ($1::bigint IS NULL OR e.id < $1) ORDER BY e.id DESC LIMIT $2`,
-      [query.cursor ?? null, query.limit + 1],
-    );
-    const events = page.slice(0, query.limit);
-    return { events, next: page.length > query.limit ? String(events.at(-1)?.id ?? "") : null };
+}
+
+export function bookRoutes(register: Register): void {
+  register(listFinished, async ({ db, query: { cursor, limit } }) => {
+    const { page, next } = pageOf(await finishedPage(db, numberOf(cursor), limit + 1), limit, (b) => b.number);
+    return { batches: page, yields: await yields(db), next };
   });
-  register(waiting, async ({ db }) => {
-    const counts = await row<ReplyOf<typeof waiting>>(
-      db,
-      `SELECT (SELECT count(*)::int FROM customer_order WHERE closed_at IS NULL) AS orders, (SELECT count(*)::int FROM batch WHERE state = 'planned') AS batches,
-         (SELECT count(*)::int FROM batch WHERE state = 'released') AS materials, (SELECT count(*)::int FROM batch WHERE state IN ('planned', 'released', 'pulled', 'tying')) AS plan,
-         (SELECT count(*)::int FROM batch WHERE state IN ('pulled', 'tying')) AS bench, (SELECT count(DISTINCT order_line_id)::int FROM reservation WHERE order_line_id IS NOT NULL) AS box`,
-    );
-    if (!counts) throw new Error("no counts");
-    return counts;
+  register(listEvents, async ({ db, query: { cursor, limit } }) => {
+    const { page, next } = pageOf(await events(db, { before: numberOf(cursor), limit: limit + 1 }), limit, (e) => e.id);
+    return { events: page, next };
   });
+  register(waiting, ({ db }) => waitingCounts(db));
 }

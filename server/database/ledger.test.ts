@@ -4,7 +4,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import pg from "pg";
 import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
-import { freshDatabase, openTestRoom, type TestRoom } from "../testing/app";
+import { createDatabase, dropDatabase } from "../testing/databases";
+import { openTestRoom, type TestRoom } from "../testing/app";
 
 /** The ledger's rules are the database's own: these tests go past every service. */
 let room: TestRoom;
@@ -13,15 +14,10 @@ let pool: pg.Pool;
 let person: string;
 let lot: string;
 const places: Record<string, number> = {};
-const admin = new pg.Pool({ connectionString: inject("databaseUrl"), max: 1 });
 
 beforeAll(async () => {
-  const name = `test_ledger_${process.pid}`;
-  await admin.query(`CREATE DATABASE ${name}`);
-  const u = new URL(inject("databaseUrl"));
-  u.pathname = `/${name}`;
-  url = u.href;
-  room = await openTestRoom(url);
+  room = await openTestRoom();
+  url = room.url;
   pool = new pg.Pool({ connectionString: url, max: 50 });
   person = (await pool.query("SELECT id FROM person LIMIT 1")).rows[0].id;
   for (const [kind, code] of [
@@ -37,7 +33,6 @@ beforeAll(async () => {
 afterAll(async () => {
   await pool.end();
   await room.stop();
-  await admin.end();
 });
 
 const move = (quantity: number, from: string, to: string) =>
@@ -147,7 +142,7 @@ test("a backup is restored whole, rules included", async () => {
   const folder = mkdtempSync(join(tmpdir(), "kasten-backup-"));
   const file = join(folder, "room.dump");
   const root = join(import.meta.dirname, "../..");
-  const restoredUrl = await freshDatabase(room.source, url, `test_restored_${process.pid}`);
+  const restoredUrl = await createDatabase(inject("admin"), "restored");
   execFileSync(process.execPath, ["tools/backup.mjs", file], { cwd: root, env: { ...process.env, DATABASE_URL: url } });
   execFileSync(process.execPath, ["tools/restore.mjs", file], {
     cwd: root,
@@ -159,5 +154,6 @@ test("a backup is restored whole, rules included", async () => {
   expect((await restored.query(counts)).rows).toEqual((await pool.query(counts)).rows);
   await expect(restored.query("DELETE FROM movement")).rejects.toMatchObject({ constraint: "movement_is_for_good" });
   await restored.end();
+  await dropDatabase(inject("admin"), restoredUrl);
   rmSync(folder, { recursive: true });
 });

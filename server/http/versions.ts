@@ -4,16 +4,16 @@ const text = (value: unknown): string => (typeof value === "object" ? JSON.strin
 
 /** A stale write: refused, with what the other person's version says where yours says something else. */
 export function stale(version: number, theirs: object, yours: object, fields: string[]): Problem {
-  const a = theirs as Record<string, unknown>;
-  const b = yours as Record<string, unknown>;
+  const [a, b] = [theirs, yours].map((o) => new Map<string, unknown>(Object.entries(o)));
   const changes = fields
-    .filter((f) => text(a[f]) !== text(b[f]))
-    .map((field) => ({ field, yours: text(b[field]), theirs: text(a[field]) }));
-  return new Problem(
-    409,
-    "changed-meanwhile",
-    "Changed meanwhile",
-    "Somebody has changed this since you opened it. Look at what changed, then save again.",
-    { changes, version },
-  );
+    .map((field) => ({ field, yours: text(b?.get(field)), theirs: text(a?.get(field)) }))
+    .filter((c) => c.yours !== c.theirs);
+  return changedMeanwhile(version, changes);
 }
+
+/** Somebody has changed it since it was opened; `changes` tells what theirs says where yours says something else. */
+export const changedMeanwhile = (
+  version: number,
+  changes: { field: string; yours: string; theirs: string }[],
+  detail = "Somebody has changed this since you opened it. Look at what changed, then save again.",
+): Problem => new Problem("changed-meanwhile", "Changed meanwhile", detail, { changes, version });

@@ -1,6 +1,13 @@
 import Papa from "papaparse";
-import type { z } from "zod";
+import { z } from "zod";
 import { Problem } from "../http/problems";
+
+/** A number in a cell, and a yes or no as 1 or 0. */
+export const number = z.coerce.number();
+export const flag = z
+  .enum(["0", "1"])
+  .transform((f) => f === "1")
+  .default(false);
 
 /** Rows of a CSV file, each checked; a wrong one is named by file, line and column, and nothing is taken. */
 export function readCsv<S extends z.ZodType>(name: string, text: string, schema: S): z.infer<S>[] {
@@ -21,7 +28,6 @@ export function readCsv<S extends z.ZodType>(name: string, text: string, schema:
   });
   if (wrong.length > 0)
     throw new Problem(
-      422,
       "import-refused",
       "Nothing was imported",
       `${wrong.length} things in ${name} are not right; the first: ${wrong[0]?.path ?? ""} ${wrong[0]?.detail ?? ""}.`,

@@ -4,7 +4,8 @@ import { describe, expect, test } from "vitest";
 import { z } from "zod";
 import { Problem } from "../http/problems";
 import { demoFolder } from "../testing/demo";
-import { hooksFrom, materialsFrom } from "./cabinet";
+import { hooksFrom } from "./hooks";
+import { materialsFrom } from "./materials";
 import { readCsv } from "./csv";
 
 const text = (name: string): string => readFileSync(join(demoFolder, name), "utf8");
@@ -100,7 +101,7 @@ describe("the demo's cabinet", () => {
     ["lead", "maybe"],
   ])("a %s of “%s” is no material", (column, value) => {
     const problem = problemOf(() => materialsFrom(spoiled(column, value)));
-    expect(problem.status).toBe(422);
+    expect(problem.details().status).toBe(422);
     expect(problem.extra.errors?.[0]?.path).toBe(`materials.csv:2:${column}`);
   });
   test("hooks without measured rows have their sizes all the same", () => {

@@ -1,14 +1,18 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { EntityManager } from "typeorm";
 import { makeUp } from "../batches";
-import { importHooks, importLots, importMaterials, importPattern } from "./cabinet";
+import type { Db } from "../database/rows";
+import { importHooks } from "./hooks";
+import { importLots } from "./lots";
+import { importMaterials } from "./materials";
+import { importPattern } from "./pattern";
 import { importCustomers, importPeople, importSettings } from "./people";
 import { importProgress } from "./progress";
-import { importHistory, importOrders } from "./work";
+import { importHistory } from "./history";
+import { importOrders } from "./orders";
 
 /** Loads a whole room from a folder of open files (see docs/formats.md), in one transaction: all of it or nothing. */
-export async function loadFolder(db: EntityManager, folder: string, now: Date): Promise<void> {
+export async function loadFolder(db: Db, folder: string, now: Date): Promise<void> {
   const text = (name: string) => readFileSync(join(folder, name), "utf8");
   const json = (name: string): unknown => JSON.parse(text(name));
   await importSettings(db, json("settings.json"), now);
@@ -25,8 +29,9 @@ export async function loadFolder(db: EntityManager, folder: string, now: Date): 
   await importHistory(db, text("history.csv"), now);
   await importOrders(db, shop, text("orders.csv"), now);
   await makeUp(db);
-  await importProgress(db, text("progress.csv"));
+  await importProgress(db, text("progress.csv"), now);
 }
 
-export { hooksFrom, materialsFrom } from "./cabinet";
+export { hooksFrom } from "./hooks";
+export { materialsFrom } from "./materials";
 export * from "./csv";

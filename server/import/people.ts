@@ -1,10 +1,13 @@
 import { randomBytes } from "node:crypto";
-import { customerSchema, settingsSchema } from "@kasten/contract/patterns";
-import { hoursSchema, roles } from "@kasten/contract/team";
+import { customerSchema } from "@kasten/contract/customers";
+import { settingsSchema } from "@kasten/contract/settings";
+import { hoursSchema } from "@kasten/contract/team";
+import { roles } from "@kasten/contract/permissions";
 import { addDays, format } from "date-fns";
 import { z } from "zod";
-import type { EntityManager } from "typeorm";
-import { writeSetting } from "../patterns";
+import { customerEntity } from "../customers";
+import { insert, type Db } from "../database/rows";
+import { writeSetting } from "../settings";
 import { insertPerson } from "../team";
 import { readCsv } from "./csv";
 
@@ -12,7 +15,7 @@ const settingsFile = settingsSchema
   .partial()
   .extend({ seasons: z.array(z.object({ name: z.string(), in_days: z.number() })), demo: z.boolean().default(false) });
 
-export async function importSettings(db: EntityManager, json: unknown, now: Date): Promise<void> {
+export async function importSettings(db: Db, json: unknown, now: Date): Promise<void> {
   const { demo, seasons, ...rest } = settingsFile.parse(json);
   await writeSetting(db, "shop", {
     ...rest,
@@ -36,7 +39,7 @@ const personFile = z.array(
 );
 
 /** People without a password in the file get one that nobody knows: a demo signs them in by a button. */
-export async function importPeople(db: EntityManager, json: unknown): Promise<{ id: string; role: string }[]> {
+export async function importPeople(db: Db, json: unknown): Promise<{ id: string; role: string }[]> {
   const people = [];
   for (const p of personFile.parse(json))
     people.push(await insertPerson(db, { ...p, password: randomBytes(24).toString("base64url") }));
@@ -55,16 +58,14 @@ const customerRow = z.object({
   note: z.string().default(""),
 });
 
-export async function importCustomers(db: EntityManager, text: string): Promise<void> {
+export async function importCustomers(db: Db, text: string): Promise<void> {
   for (const c of readCsv("customers.csv", text, customerRow)) {
     const destination = {
       noLead: c.no_lead === "1",
       barblessOnly: c.barbless_only === "1",
       forbiddenSpecies: c.forbidden_species.split(";").filter(Boolean),
     };
-    await db.query(
-      "INSERT INTO customer (id, name, kind, rank, policy, destination, note) VALUES ($1, $2, $3, $4, $5, $6, $7)",
-      [c.id, c.name, c.kind, c.rank, c.policy, JSON.stringify(destination), c.note],
-    );
+    const { id, name, kind, rank, policy, note } = c;
+    await insert(db, customerEntity, { id, name, kind, rank, policy, destination, note });
   }
 }

@@ -1,4 +1,4 @@
-export * from "./lots";
-export * from "./needs";
-export * from "./proposals";
+export * from "./entities";
+export * from "./keep";
+export * from "./read";
 export * from "./routes";

@@ -1,7 +1,10 @@
-import { listNeeds } from "@kasten/contract/materials";
+import { saveMaterial } from "@kasten/contract/materials";
 import type { Register } from "../http/handle";
-import { readRoom, shareOut } from "./needs";
+import { keepMaterial } from "./keep";
 
 export function materialRoutes(register: Register): void {
-  register(listNeeds, async ({ db }) => ({ needs: shareOut(await readRoom(db)).needs }));
+  register(saveMaterial, async ({ db, person, params, body }) => {
+    await keepMaterial(db, person, params.id, body);
+    return { ok: true as const };
+  });
 }

@@ -1,3 +1,4 @@
-export * from "./read";
+export * from "./entities";
+export * from "./queries";
 export * from "./routes";
 export * from "./service";

@@ -1,12 +1,13 @@
 import { plainParts, type Material } from "@kasten/core/materials";
-import { DomainError, sentenceOf } from "@kasten/core/errors";
-import { sameContent, type Recipe } from "@kasten/core/patterns";
+import { DomainError } from "@kasten/core/errors";
+import { sentenceOf } from "@kasten/core/sentences";
+import { sameContent, type Recipe } from "@kasten/core/recipe";
 import { PATTERN_FORMAT, type PatternBook, type PatternFile } from "@kasten/contract/patterns";
-import type { EntityManager } from "typeorm";
-import { rows } from "../database/source";
+import type { Db } from "../database/rows";
 import { Problem } from "../http/problems";
-import { drawerFor, insertMaterial } from "./materials";
-import { readWorld, type World } from "./world";
+import { drawerFor, insertMaterial, type KeptMaterial } from "../materials";
+import { currentVersions } from "../recipes";
+import { readWorld, type World } from "../world";
 import { saveVersion } from "./versions";
 
 type Who = { id: string };
@@ -15,10 +16,10 @@ type Who = { id: string };
 export const codesOf = (recipe: Recipe): string[] => [...new Set(materialsNamedIn(recipe).map((m) => m.code))];
 
 /** Patterns as a file, with what they are tied of; blends with their parts. Nothing asked for: all of them. */
-export async function bookOf(db: EntityManager, ids: string[]): Promise<PatternBook> {
+export async function bookOf(db: Db, ids: string[]): Promise<PatternBook> {
   const world = await readWorld(db);
   const chosen = [...world.patterns.values()].filter((p) => ids.length === 0 || ids.includes(p.id));
-  if (chosen.length === 0) throw new Problem(404, "not-found", "Not found", "None of these patterns is here.");
+  if (chosen.length === 0) throw new Problem("not-found", "Not found", "None of these patterns is here.");
   const codes = new Set(chosen.flatMap((p) => codesOf(p.recipe)));
   for (const code of [...codes]) addParts(code, world, codes);
   return {
@@ -30,10 +31,17 @@ export async function bookOf(db: EntityManager, ids: string[]): Promise<PatternB
       style: p.style,
       ...(p.origin && { origin: p.origin }),
       ...(p.species && { species: p.species }),
-      recipe: p.recipe as PatternFile["recipe"],
+      recipe: p.recipe,
     })),
-    materials: [...codes].sort().flatMap((code) => world.materials.get(code) ?? []),
+    materials: [...codes].sort().flatMap((code) => withoutVersion(world.materials.get(code))),
   };
+}
+
+/** A file tells what a material is, not how often this room has changed it. */
+function withoutVersion(material: KeptMaterial | undefined): Material[] {
+  if (!material) return [];
+  const { version: _version, ...plain } = material;
+  return [plain];
 }
 
 function addParts(code: string, world: World, into: Set<string>): void {
@@ -89,7 +97,7 @@ function wrongIn(book: PatternBook, world: World): Wrong[] {
   return wrong;
 }
 
-async function addMaterials(db: EntityManager, book: PatternBook, world: World): Promise<string[]> {
+async function addMaterials(db: Db, book: PatternBook, world: World): Promise<string[]> {
   const added = (book.materials ?? []).filter((m) => !world.materials.has(m.code));
   if (added.length === 0) return [];
   const drawer = await drawerFor(db);
@@ -97,7 +105,10 @@ async function addMaterials(db: EntityManager, book: PatternBook, world: World):
   return added.map((m) => m.code);
 }
 
-/** Every material that a recipe names, with where it names it: its parts, what may take their place, and what colours and forms swap. */
+/**
+ * Every material that a recipe names, with where it names it: its parts, what may take their place, and what colours
+ * and forms swap.
+ */
 function materialsNamedIn(recipe: Pick<Recipe, "components" | "variants" | "forms">): { path: string; code: string }[] {
   const bySize = (path: string, list: { value: string }[]) =>
     list.map((m, k) => ({ path: `${path}.${k}.value`, code: m.value }));
@@ -114,9 +125,11 @@ function materialsNamedIn(recipe: Pick<Recipe, "components" | "variants" | "form
   ];
 }
 
-/** Take in a file: every pattern, or none. A pattern that is here already gets a new version, unless nothing differs. */
+/**
+ * Take in a file: every pattern, or none. A pattern that is here already gets a new version, unless nothing differs.
+ */
 export async function takeIn(
-  db: EntityManager,
+  db: Db,
   person: Who,
   book: PatternBook,
 ): Promise<{ added: string[]; renewed: string[]; same: string[]; materials: string[] }> {
@@ -124,7 +137,6 @@ export async function takeIn(
   const wrong = wrongIn(book, world);
   if (wrong.length > 0)
     throw new Problem(
-      422,
       "import-refused",
       "Nothing was imported",
       wrong
@@ -135,12 +147,9 @@ export async function takeIn(
     );
   const materials = await addMaterials(db, book, world);
   const result: { added: string[]; renewed: string[]; same: string[] } = { added: [], renewed: [], same: [] };
-  const versions = new Map(
-    (
-      await rows<{ id: string; version: number }>(db, "SELECT id, version FROM pattern WHERE id = ANY($1)", [
-        book.patterns.map((p) => p.id),
-      ])
-    ).map((r) => [r.id, r.version]),
+  const versions = await currentVersions(
+    db,
+    book.patterns.map((p) => p.id),
   );
   for (const pattern of book.patterns) {
     const here = world.patterns.get(pattern.id);

@@ -1,7 +1,8 @@
 import { performance } from "node:perf_hooks";
 import { drawFly, pathsOf } from "@kasten/core/drawing";
-import { methodDifferences } from "@kasten/core/materials";
-import { composeFly, readStep, sayStep } from "@kasten/core/patterns";
+import { methodDifferences } from "@kasten/core/needs";
+import { sayStep, readStep } from "@kasten/core/words";
+import { composeFly } from "@kasten/core/fly";
 import { demoCabinet, demoFlies } from "../testing/demo";
 
 /** One pattern at one size: all steps over 250 stations; then its drawing, its methods, and its words. */

@@ -1,3 +1,3 @@
+export * from "./book";
 export * from "./routes";
-export * from "./settings";
-export * from "./world";
+export * from "./versions";

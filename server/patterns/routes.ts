@@ -1,20 +1,8 @@
-import {
-  catalogue,
-  exportPatterns,
-  importPatterns,
-  patternVersions,
-  readRecipes,
-  saveMaterial,
-  savePattern,
-  type RecipeData,
-} from "@kasten/contract/patterns";
+import { exportPatterns, importPatterns, patternVersions, readRecipes, savePattern } from "@kasten/contract/patterns";
 import type { Register } from "../http/handle";
+import { currentVersions, recipeKey, recipesOf } from "../recipes";
 import { bookOf, takeIn } from "./book";
-import { keepMaterial } from "./materials";
-import { recipeKey, recipesOf } from "./recipes";
 import { saveVersion, versionsOf } from "./versions";
-import { todayIn } from "./settings";
-import { currentVersions, readCustomers, readWorld } from "./world";
 
 /** "pattern" or "pattern@version". */
 const parseKey = (text: string): { id: string; version?: number } => {
@@ -23,17 +11,6 @@ const parseKey = (text: string): { id: string; version?: number } => {
 };
 
 export function patternRoutes(register: Register): void {
-  register(catalogue, async ({ db }) => {
-    const world = await readWorld(db);
-    return {
-      today: todayIn(world.settings.timeZone),
-      settings: world.settings,
-      patterns: [...world.patterns.values()].map(({ recipe: _recipe, ...entry }) => entry),
-      materials: [...world.materials.values()],
-      hooks: [...world.hooks.values()],
-      customers: await readCustomers(db),
-    };
-  });
   register(readRecipes, async ({ db, query }) => {
     const asked = query.of.map(parseKey);
     const current = await currentVersions(
@@ -50,9 +27,7 @@ export function patternRoutes(register: Register): void {
     return {
       recipes: wanted.flatMap((w) => {
         const recipe = recipes.get(recipeKey(w.id, w.version));
-        return recipe
-          ? [{ id: w.id, version: w.version, current: w.version === w.newest, recipe: recipe as RecipeData }]
-          : [];
+        return recipe ? [{ id: w.id, version: w.version, current: w.version === w.newest, recipe }] : [];
       }),
     };
   });
@@ -60,8 +35,4 @@ export function patternRoutes(register: Register): void {
   register(savePattern, ({ db, person, params, body }) => saveVersion(db, person, params.id, body));
   register(exportPatterns, ({ db, query }) => bookOf(db, query.of));
   register(importPatterns, ({ db, person, body }) => takeIn(db, person, body));
-  register(saveMaterial, async ({ db, person, params, body }) => {
-    await keepMaterial(db, person, params.id, body.material, body.drawer);
-    return { ok: true as const };
-  });
 }

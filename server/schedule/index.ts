@@ -1,3 +1,4 @@
 export * from "./build";
+export * from "./frame";
 export * from "./promise";
 export * from "./routes";

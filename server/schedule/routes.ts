@@ -1,71 +1,79 @@
-import { checkSchedule, dispatch } from "@kasten/core/schedule";
+import { unscheduledSentence } from "@kasten/core/sentences";
+import type { Role } from "@kasten/core/recipe";
+import { checkSchedule, dispatch, type ScheduleResult } from "@kasten/core/schedule";
 import { readPlan, type Plan } from "@kasten/contract/schedule";
+import type { ComputedBatch } from "../batches";
 import type { Register } from "../http/handle";
 import { readPlanning, type Planning } from "./build";
 
 const operationBatch = (operation: string): string => operation.slice(0, operation.indexOf(":"));
 
-function toPlan(planning: Planning): Plan {
-  const { problem, frame, people, room } = planning;
-  const result = dispatch(problem);
+/** The colour by which a batch is known in the plan: of its body, else its thorax, else its thread. */
+function colourOf({ fly }: ComputedBatch): string | null {
+  const of = (role: Role) => fly?.parts.find((p) => p.role === role)?.material.colour;
+  return of("body") ?? of("thorax") ?? of("thread") ?? null;
+}
+
+function workOf({ problem, room }: Planning, result: ScheduleResult): Plan["work"] {
   const computed = new Map(room.batches.map((c) => [c.batch.id, c]));
   const kinds = new Map(problem.jobs.flatMap((j) => j.operations.map((o) => [o.id, o.kind] as const)));
-  const colourOf = (id: string) => {
-    const parts = computed.get(id)?.fly?.parts ?? [];
-    return (
-      (
-        parts.find((p) => p.role === "body") ??
-        parts.find((p) => p.role === "thorax") ??
-        parts.find((p) => p.role === "thread")
-      )?.material.colour ?? null
-    );
-  };
-  const at = new Map(result.completions.map((c) => [c.job, c]));
-  const left = new Map(result.unscheduled.map((u) => [u.job, u.reason]));
+  return result.assignments.map(({ operation, person, setupStart, start, end, setupMinutes, dryUntil = null }) => {
+    const id = operationBatch(operation);
+    const c = computed.get(id);
+    return {
+      batch: id,
+      number: c?.batch.number ?? 0,
+      patternName: c?.batch.patternName ?? "",
+      size: c?.batch.size ?? "",
+      kind: kinds.get(operation) ?? "",
+      person,
+      setupStart,
+      start,
+      end,
+      setupMinutes,
+      dryUntil,
+      colour: c ? colourOf(c) : null,
+    };
+  });
+}
+
+function batchesOf({ room, frame, shortages }: Planning, result: ScheduleResult): Plan["batches"] {
+  const completed = new Map(result.completions.map((c) => [c.job, c]));
+  const left = new Map(result.unscheduled.map((u) => [u.job, unscheduledSentence(u.reason)]));
+  return room.batches.map(({ batch: { id, number, patternName, size, owed, due }, fault }) => {
+    const c = completed.get(id);
+    const waits = shortages.filter((s) => s.batch === id);
+    const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
+    return {
+      id,
+      number,
+      patternName,
+      size,
+      owed,
+      due,
+      ready: c ? frame.dayOf(c.at - 1) : null,
+      readyAt: c?.at ?? null,
+      lateDays: c ? Math.ceil(c.lateBy / 1440) : 0,
+      held: fault ?? left.get(id) ?? null,
+      waitsFor: waitsFor || null,
+    };
+  });
+}
+
+function toPlan(planning: Planning): Plan {
+  const { problem, frame, people, planners, room } = planning;
+  const result = dispatch(problem);
+  const windows = new Map(planners.map((p) => [p.id, p.windows]));
   return {
     days: frame.days.slice(0, -1).map((d, i) => ({ minute: d.minute, date: frame.dates[i] ?? "" })),
     now: frame.now,
-    people: people.map((p) => ({
-      id: p.id,
-      name: p.name,
-      windows: merged(planning.planners.find((x) => x.id === p.id)?.windows ?? [], room.world.settings.restPerHour),
+    people: people.map(({ id, name }) => ({
+      id,
+      name,
+      windows: merged(windows.get(id) ?? [], room.world.settings.restPerHour),
     })),
-    work: result.assignments.map((a) => {
-      const id = operationBatch(a.operation);
-      const b = computed.get(id)?.batch;
-      return {
-        batch: id,
-        number: b?.number ?? 0,
-        patternName: b?.patternName ?? "",
-        size: b?.size ?? "",
-        kind: kinds.get(a.operation) ?? "",
-        person: a.person,
-        setupStart: a.setupStart,
-        start: a.start,
-        end: a.end,
-        setupMinutes: a.setupMinutes,
-        dryUntil: a.dryUntil ?? null,
-        colour: colourOf(id),
-      };
-    }),
-    batches: room.batches.map(({ batch, fault }) => {
-      const c = at.get(batch.id);
-      const waits = planning.shortages.filter((s) => s.batch === batch.id);
-      const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
-      return {
-        id: batch.id,
-        number: batch.number,
-        patternName: batch.patternName,
-        size: batch.size,
-        owed: batch.owed,
-        due: batch.due,
-        ready: c ? frame.dayOf(c.at - 1) : null,
-        readyAt: c?.at ?? null,
-        lateDays: c ? Math.ceil(c.lateBy / 1440) : 0,
-        held: fault ?? left.get(batch.id) ?? null,
-        waitsFor: waitsFor || null,
-      };
-    }),
+    work: workOf(planning, result),
+    batches: batchesOf(planning, result),
     cost: result.cost,
     lowerBound: result.lowerBound,
     changeOverMinutes: result.assignments.reduce((sum, a) => sum + a.setupMinutes, 0),

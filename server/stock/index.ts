@@ -1,2 +1,1 @@
-export * from "./ledger";
 export * from "./routes";

@@ -1,39 +1,27 @@
 import { hash, verify } from "@node-rs/argon2";
 import type { Person } from "@kasten/contract/team";
-import type { EntityManager } from "typeorm";
-import { row, rows } from "../database/source";
+import { insert, type Db } from "../database/rows";
+import { personEntity } from "./entities";
 
-const columns = `id, login, name, role, skills, hours, pace, handed, number_words AS "numberWords", methods, version`;
-
-export const personById = (db: EntityManager, id: string): Promise<Person | undefined> =>
-  row<Person>(db, `SELECT ${columns} FROM person WHERE id = $1`, [id]);
-export const allPeople = (db: EntityManager): Promise<Person[]> =>
-  rows<Person>(db, `SELECT ${columns} FROM person ORDER BY role, name`);
+export const personById = async (db: Db, id: string): Promise<Person | undefined> =>
+  (await db.getRepository(personEntity).findOneBy({ id })) ?? undefined;
+export const allPeople = (db: Db): Promise<Person[]> =>
+  db.getRepository(personEntity).find({ order: { role: "ASC", name: "ASC" } });
+export const isNobodyThere = async (db: Db): Promise<boolean> => !(await db.getRepository(personEntity).exists());
 
 export type NewPerson = Omit<Person, "id" | "version" | "methods"> & {
   password: string;
   methods?: Record<string, string>;
 };
 
-export async function insertPerson(db: EntityManager, p: NewPerson): Promise<Person> {
-  const inserted = await row<Person>(
-    db,
-    `INSERT INTO person (login, name, role, password_hash, skills, hours, pace, handed, number_words, methods) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) RETURNING ${columns}`,
-    [
-      p.login.toLowerCase(),
-      p.name,
-      p.role,
-      await hashPassword(p.password),
-      JSON.stringify(p.skills),
-      JSON.stringify(p.hours),
-      p.pace,
-      p.handed,
-      JSON.stringify(p.numberWords),
-      JSON.stringify(p.methods ?? {}),
-    ],
-  );
-  if (!inserted) throw new Error("person was not inserted");
-  return inserted;
+export async function insertPerson(db: Db, { password, ...p }: NewPerson): Promise<Person> {
+  const { passwordHash: _hash, ...person } = await insert(db, personEntity, {
+    ...p,
+    login: p.login.toLowerCase(),
+    methods: p.methods ?? {},
+    passwordHash: await hashPassword(password),
+  });
+  return person;
 }
 
 /** argon2id with 19 MiB and two passes, as the current OWASP advice has it. */
@@ -43,17 +31,15 @@ const hashPassword = (password: string): Promise<string> =>
 let decoy: Promise<string> | undefined;
 
 /** The person whose login and password these are. An unknown login takes as long as a wrong password. */
-export async function personByPassword(
-  db: EntityManager,
-  login: string,
-  password: string,
-): Promise<string | undefined> {
-  const found = await row<{ id: string; passwordHash: string }>(
-    db,
-    `SELECT id, password_hash AS "passwordHash" FROM person WHERE login = $1`,
-    [login.trim().toLowerCase()],
-  );
+export async function personByPassword(db: Db, login: string, password: string): Promise<string | undefined> {
+  const found = await db
+    .getRepository(personEntity)
+    .findOne({ where: { login: login.trim().toLowerCase() }, select: { id: true, passwordHash: true } });
   decoy ??= hashPassword("nobody signs in with this");
   const right = await verify(found?.passwordHash ?? (await decoy), password);
   return found && right ? found.id : undefined;
 }
+
+/** Who signs in under that name. */
+export const personByLogin = async (db: Db, login: string): Promise<Person | undefined> =>
+  (await db.getRepository(personEntity).findOneBy({ login })) ?? undefined;

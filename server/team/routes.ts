@@ -1,14 +1,15 @@
 import { randomBytes, timingSafeEqual } from "node:crypto";
 import type { Request } from "express";
-import type { EntityManager } from "typeorm";
+import type { ReplyOf } from "@kasten/contract/http";
 import { addPerson, editPerson, listPeople, me, setUp, signIn, signInDemo, signOut } from "@kasten/contract/team";
-import { row, rows } from "../database/source";
+import { locked, update, type Db } from "../database/rows";
 import type { Register } from "../http/handle";
-import { logEvent } from "../http/log";
 import { notFound, Problem } from "../http/problems";
 import { stale } from "../http/versions";
-import { isDemo } from "../patterns";
-import { allPeople, insertPerson, personById, personByPassword } from "./people";
+import { logEvent } from "../log";
+import { isDemo } from "../settings";
+import { personEntity } from "./entities";
+import { allPeople, insertPerson, isNobodyThere, personById, personByPassword } from "./people";
 
 /** A fresh session id at every change of person, so that one planted before cannot be used after. */
 const startSession = (request: Request, person: string): Promise<void> =>
@@ -20,16 +21,13 @@ const startSession = (request: Request, person: string): Promise<void> =>
     });
   });
 
-async function whoAmI(db: EntityManager, id: string | undefined) {
-  const demo = await isDemo(db);
-  const people = demo
-    ? await rows<{ id: string; name: string; role: "owner"; skills: string[] }>(
-        db,
-        "SELECT id, name, role, skills FROM person ORDER BY role, name",
-      )
-    : [];
-  const anyone = await row<{ n: number }>(db, "SELECT count(*)::int AS n FROM person");
-  return { person: (id && (await personById(db, id))) || null, demo: people, isNew: anyone?.n === 0 };
+async function whoAmI(db: Db, id: string | undefined): Promise<ReplyOf<typeof me>> {
+  const people = (await isDemo(db)) ? await allPeople(db) : [];
+  return {
+    person: (id && (await personById(db, id))) || null,
+    demo: people.map(({ id: demoId, name, role, skills }) => ({ id: demoId, name, role, skills })),
+    isNew: await isNobodyThere(db),
+  };
 }
 
 /** Printed when an empty installation starts; without it nobody can make themselves its owner. */
@@ -38,13 +36,12 @@ export const setUpCode = randomBytes(9).toString("base64url");
 const sameCode = (given: string): boolean =>
   given.length === setUpCode.length && timingSafeEqual(Buffer.from(given), Buffer.from(setUpCode));
 
-export function teamRoutes(register: Register): void {
+function sessionRoutes(register: Register): void {
   register(me, ({ db, person }) => whoAmI(db, person.id));
   register(signIn, async ({ db, body, request }) => {
     const id = await personByPassword(db, body.login, body.password);
     if (!id)
       throw new Problem(
-        401,
         "wrong-password",
         "Not signed in",
         "That name and password do not belong together. Try again, or ask the owner.",
@@ -54,12 +51,7 @@ export function teamRoutes(register: Register): void {
   });
   register(signInDemo, async ({ db, body, request }) => {
     if (!(await isDemo(db)))
-      throw new Problem(
-        403,
-        "not-a-demo",
-        "Not allowed",
-        "Only a demo installation signs people in without a password.",
-      );
+      throw new Problem("not-a-demo", "Not allowed", "Only a demo installation signs people in without a password.");
     const person = await personById(db, body.person);
     if (!person) throw notFound("person");
     await startSession(request, person.id);
@@ -72,33 +64,20 @@ export function teamRoutes(register: Register): void {
     return { ok: true as const };
   });
   register(setUp, async ({ db, body, request }) => {
-    const { isNew } = await whoAmI(db, undefined);
-    if (!isNew)
-      throw new Problem(
-        403,
-        "not-new",
-        "Not allowed",
-        "This installation has its owner already. Ask them for an account.",
-      );
+    if (!(await isNobodyThere(db)))
+      throw new Problem("not-new", "Not allowed", "This installation has its owner already. Ask them for an account.");
     if (!sameCode(body.code))
-      throw new Problem(
-        403,
-        "wrong-code",
-        "Not allowed",
-        "That is not the code which the server printed when it started.",
-      );
-    const owner = await insertPerson(db, {
-      ...body,
-      role: "owner",
-      skills: [],
-      hours: [],
-      pace: 1,
-      handed: "right",
-      numberWords: {},
-    });
+      throw new Problem("wrong-code", "Not allowed", "That is not the code which the server printed when it started.");
+    const { code: _code, ...given } = body;
+    const usual = { skills: [], hours: [], pace: 1, handed: "right" as const, numberWords: {} };
+    const owner = await insertPerson(db, { ...given, ...usual, role: "owner" });
     await startSession(request, owner.id);
     return whoAmI(db, owner.id);
   });
+}
+
+export function teamRoutes(register: Register): void {
+  sessionRoutes(register);
   register(listPeople, async ({ db }) => ({ people: await allPeople(db) }));
   register(addPerson, async ({ db, body, person }) => {
     const added = await insertPerson(db, body);
@@ -106,31 +85,13 @@ export function teamRoutes(register: Register): void {
     return added;
   });
   register(editPerson, async ({ db, params, body, person }) => {
-    const before = await personById(db, params.id);
+    const before = await locked(db, personEntity, { id: params.id });
     if (!before) throw notFound("person");
-    if (before.version !== body.version) throw stale(before.version, before, body, ["name", "role", "pace", "handed"]);
-    await db.query(
-      "UPDATE person SET name = $2, role = $3, skills = $4, hours = $5, pace = $6, handed = $7, number_words = $8, methods = COALESCE($9, methods), version = version + 1 WHERE id = $1",
-      [
-        params.id,
-        body.name,
-        body.role,
-        JSON.stringify(body.skills),
-        JSON.stringify(body.hours),
-        body.pace,
-        body.handed,
-        JSON.stringify(body.numberWords),
-        body.methods ? JSON.stringify(body.methods) : null,
-      ],
-    );
-    await logEvent(
-      db,
-      person,
-      "person",
-      params.id,
-      "changed",
-      `Changed the hours, skills, ways or words of ${body.name}`,
-    );
+    const { version, ...changes } = body;
+    if ((await update(db, personEntity, { id: params.id, version }, changes)) === 0)
+      throw stale(before.version, before, body, ["name", "role", "pace", "handed"]);
+    const told = `Changed the hours, skills, ways or words of ${body.name}`;
+    await logEvent(db, person, "person", params.id, "changed", told);
     return (await personById(db, params.id)) ?? before;
   });
 }

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { HookModel } from "@kasten/core/hooks";
-import { missingFrom, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { missingFrom, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { hooksFrom, materialsFrom } from "../import";
 
 export const demoFolder = join(process.env.KASTEN_ROOT ?? process.cwd(), "demo");

@@ -1,0 +1,34 @@
+import type { PlannedBatch, Sku } from "@kasten/core/batches";
+import { insert, insertAll, update, type Db } from "../database/rows";
+import { notFound } from "../http/problems";
+import { giveBack } from "../ledger";
+import { patternEntity } from "../recipes";
+import { batchClaimEntity, batchEntity } from "./entities";
+
+/** A new planned batch of a fly, bound to the newest version of its pattern. */
+export async function insertBatch(db: Db, sku: Sku, held = false): Promise<string> {
+  const { pattern, variant, form, size } = sku;
+  const current = await db.getRepository(patternEntity).findOneBy({ id: pattern });
+  if (!current) throw notFound("pattern");
+  const made = { patternId: pattern, patternVersion: current.version, variant, form, size, held };
+  return (await insert(db, batchEntity, made)).id;
+}
+
+/** Claims change what a batch needs, so its reservations are given back and made anew when asked for. */
+export async function writeClaims(db: Db, batchId: string, claims: PlannedBatch["claims"]): Promise<void> {
+  await giveBack(db, { batchId });
+  await db.getRepository(batchClaimEntity).delete({ batchId });
+  await insertAll(
+    db,
+    batchClaimEntity,
+    claims.map((c) => ({ batchId, orderLineId: c.line, flies: c.flies })),
+  );
+  // Whoever has it open learns that it is another one now.
+  await update(db, batchEntity, { id: batchId }, {});
+}
+
+export async function dissolve(db: Db, batchId: string): Promise<void> {
+  await giveBack(db, { batchId });
+  await db.getRepository(batchClaimEntity).delete({ batchId });
+  await update(db, batchEntity, { id: batchId }, { state: "dissolved" });
+}

@@ -1,0 +1,222 @@
+import { EntitySchema } from "typeorm";
+import type { PrepKind } from "@kasten/core/batches";
+import type { Batch } from "@kasten/contract/batches";
+import type { Quantity } from "@kasten/core/units";
+import {
+  bigint,
+  flag,
+  instant,
+  int,
+  jsonb,
+  numeric,
+  optional,
+  refers,
+  text,
+  uuid,
+  uuidKey,
+  version,
+  written,
+} from "../database/columns";
+
+export type BatchState = Batch["state"] | "dissolved";
+
+export interface BatchRow {
+  id: string;
+  number: number;
+  patternId: string;
+  patternVersion: number;
+  variant: string;
+  form: string;
+  size: string;
+  state: BatchState;
+  held: boolean;
+  mode: Batch["mode"];
+  buy: string[];
+  mixLots: boolean;
+  starts: number | null;
+  kitId: number | null;
+  minutes: number | null;
+  createdAt: Date;
+  finishedAt: Date | null;
+  version: number;
+  methods: Record<string, string>;
+  leave: string[];
+  use: Record<string, string>;
+}
+
+export const batchEntity = new EntitySchema<BatchRow>({
+  name: "batch",
+  columns: {
+    id: uuidKey,
+    number: int({ generated: "increment", unique: true }),
+    patternId: text(),
+    patternVersion: int(),
+    variant: text(),
+    form: text(),
+    size: text(),
+    state: text({ default: "planned" }),
+    held: flag(),
+    mode: text({ default: "fly by fly" }),
+    buy: jsonb({ default: [] }),
+    mixLots: flag(),
+    starts: int(optional),
+    kitId: int({ ...optional, ...refers("place") }),
+    minutes: numeric(optional),
+    createdAt: written(),
+    finishedAt: instant(optional),
+    version,
+    methods: jsonb({ default: {} }),
+    leave: jsonb({ default: [] }),
+    use: jsonb({ default: {} }),
+  },
+  foreignKeys: [
+    {
+      target: "pattern_version",
+      columnNames: ["patternId", "patternVersion"],
+      referencedColumnNames: ["patternId", "version"],
+    },
+  ],
+  indices: [
+    {
+      name: "batch_open",
+      columns: ["state"],
+      where: "state <> ALL (ARRAY['finished'::text, 'dissolved'::text])",
+    },
+  ],
+  checks: [
+    {
+      name: "batch_state_check",
+      expression: "state IN ('planned', 'released', 'pulled', 'tying', 'finished', 'dissolved')",
+    },
+    { name: "batch_mode_check", expression: "mode IN ('fly by fly', 'step by step')" },
+    { name: "batch_starts_check", expression: "starts > 0" },
+  ],
+});
+
+export interface BatchClaimRow {
+  batchId: string;
+  orderLineId: string;
+  flies: number;
+}
+
+export const batchClaimEntity = new EntitySchema<BatchClaimRow>({
+  name: "batch_claim",
+  columns: {
+    batchId: uuid({ primary: true, ...refers("batch") }),
+    orderLineId: uuid({ primary: true, ...refers("order_line") }),
+    flies: int(),
+  },
+  indices: [{ name: "batch_claim_line", columns: ["orderLineId"] }],
+  checks: [{ name: "batch_claim_flies_check", expression: "flies > 0" }],
+});
+
+/** What a finished batch used of a material. `computed` is empty where it teaches nothing of the yield. */
+export interface BatchUseRow {
+  batchId: string;
+  key: string;
+  component: string;
+  materialCode: string;
+  flies: number;
+  computed: Quantity | null;
+  taken: Quantity;
+  used: Quantity;
+  scrapped: Quantity;
+  returned: Quantity;
+}
+
+export const batchUseEntity = new EntitySchema<BatchUseRow>({
+  name: "batch_use",
+  columns: {
+    batchId: uuid({ primary: true, ...refers("batch") }),
+    key: text({ primary: true }),
+    component: text(),
+    materialCode: text(),
+    flies: int(),
+    computed: bigint(optional),
+    taken: bigint(),
+    used: bigint(),
+    scrapped: bigint(),
+    returned: bigint(),
+  },
+  checks: [
+    { name: "batch_use_flies_check", expression: "flies > 0" },
+    { name: "batch_use_reconciles", expression: "taken = used + scrapped + returned" },
+  ],
+});
+
+export interface BatchPrepRow {
+  batchId: string;
+  kind: PrepKind;
+  component: string;
+  personId: string;
+  at: Date;
+}
+
+export const batchPrepEntity = new EntitySchema<BatchPrepRow>({
+  name: "batch_prep",
+  columns: {
+    batchId: uuid({ primary: true, ...refers("batch") }),
+    kind: text({ primary: true }),
+    component: text({ primary: true }),
+    personId: uuid(refers("person")),
+    at: written(),
+  },
+});
+
+export interface TallyRow {
+  id: string;
+  batchId: string;
+  personId: string;
+  at: Date;
+  kind: "good" | "reject" | "undo";
+  reason: string | null;
+  loss: string | null;
+  undoes: string | null;
+}
+
+/** What a bench counted: one row a fly, its id made by the device. */
+export const tallyEntity = new EntitySchema<TallyRow>({
+  name: "tally",
+  columns: {
+    id: uuid({ primary: true }),
+    batchId: uuid(refers("batch")),
+    personId: uuid(refers("person")),
+    at: instant(),
+    kind: text(),
+    reason: text(optional),
+    loss: text(optional),
+    undoes: uuid({ ...optional, unique: true }),
+  },
+  indices: [{ name: "tally_batch", columns: ["batchId"] }],
+  checks: [
+    { name: "tally_kind_check", expression: "kind IN ('good', 'reject', 'undo')" },
+    { name: "tally_check", expression: "(kind = 'undo') = (undoes IS NOT NULL)" },
+    { name: "tally_check1", expression: "kind <> 'reject' OR reason IS NOT NULL" },
+  ],
+});
+
+export interface TallyCountRow {
+  batchId: string;
+  good: number;
+  rejected: number;
+}
+
+/** Flies counted of a batch, without those that were taken back. */
+export const tallyCountView = new EntitySchema<TallyCountRow>({
+  name: "tally_count",
+  type: "view",
+  expression: `
+SELECT t.batch_id, count(*) FILTER (WHERE t.kind = 'good')::int AS good,
+  count(*) FILTER (WHERE t.kind = 'reject')::int AS rejected
+FROM tally t WHERE t.kind <> 'undo' AND NOT EXISTS (SELECT 1 FROM tally u WHERE u.undoes = t.id) GROUP BY t.batch_id`,
+  columns: { batchId: uuid({ primary: true }), good: int(), rejected: int() },
+});
+
+export const batchEntities = [
+  batchEntity,
+  batchClaimEntity,
+  batchUseEntity,
+  batchPrepEntity,
+  tallyEntity,
+  tallyCountView,
+];

@@ -1,0 +1,44 @@
+import type { listFinished, waiting } from "@kasten/contract/book";
+import type { ReplyOf } from "@kasten/contract/http";
+import { isoInstant, row, rows, type Db } from "../database/rows";
+
+export type FinishedBatch = ReplyOf<typeof listFinished>["batches"][number];
+
+/** Finished batches, newest first, below the number of the last page's last one. */
+export async function finishedPage(db: Db, below: number | undefined, limit: number): Promise<FinishedBatch[]> {
+  const found = await rows<Omit<FinishedBatch, "finishedAt"> & { finishedAt: Date }>(
+    db,
+    `SELECT b.id, b.number, p.name AS "patternName", b.size, b.variant, b.finished_at AS "finishedAt",
+       COALESCE(cl.owed, 0) AS owed, COALESCE(b.starts, 0) AS starts, COALESCE(t.good, 0) AS good,
+       COALESCE(t.rejected, 0) AS rejected, round(b.minutes / NULLIF(t.good + t.rejected, 0), 2) AS "minutesPerFly",
+       COALESCE(rs.reasons, '[]') AS reasons, COALESCE(us.uses, '[]') AS uses
+     FROM batch b JOIN pattern p ON p.id = b.pattern_id LEFT JOIN tally_count t ON t.batch_id = b.id
+     LEFT JOIN LATERAL (SELECT sum(flies)::int AS owed FROM batch_claim WHERE batch_id = b.id) cl ON true
+     LEFT JOIN LATERAL (
+       SELECT json_agg(json_build_object('reason', reason, 'count', n)) AS reasons FROM (
+         SELECT reason, count(*)::int AS n FROM tally x WHERE x.batch_id = b.id AND kind = 'reject'
+           AND NOT EXISTS (SELECT 1 FROM tally u WHERE u.undoes = x.id) GROUP BY reason ORDER BY n DESC) r) rs ON true
+     LEFT JOIN LATERAL (
+       SELECT json_agg(json_build_object('component', bu.component, 'materialName', m.name,
+         'ratio', round(bu.used::numeric / bu.computed, 3))) AS uses
+       FROM batch_use bu JOIN material m ON m.code = bu.material_code WHERE bu.batch_id = b.id) us ON true
+     WHERE b.state = 'finished' AND ($1::int IS NULL OR b.number < $1) ORDER BY b.number DESC LIMIT $2`,
+    [below ?? null, limit],
+  );
+  return found.map((b) => ({ ...b, finishedAt: isoInstant(b.finishedAt) }));
+}
+
+/** How much waits at each station. */
+export async function waitingCounts(db: Db): Promise<ReplyOf<typeof waiting>> {
+  const counts = await row<ReplyOf<typeof waiting>>(
+    db,
+    `SELECT (SELECT count(*)::int FROM customer_order WHERE closed_at IS NULL) AS orders,
+       count(*) FILTER (WHERE state = 'planned')::int AS batches,
+       count(*) FILTER (WHERE state = 'released')::int AS materials,
+       count(*)::int AS plan,
+       count(*) FILTER (WHERE state IN ('pulled', 'tying'))::int AS bench,
+       (SELECT count(DISTINCT order_line_id)::int FROM reservation WHERE order_line_id IS NOT NULL) AS box
+     FROM batch WHERE state NOT IN ('finished', 'dissolved')`,
+  );
+  return counts ?? { orders: 0, batches: 0, materials: 0, plan: 0, bench: 0, box: 0 };
+}

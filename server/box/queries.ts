@@ -1,0 +1,82 @@
+import type { listBox } from "@kasten/contract/box";
+import type { ReplyOf } from "@kasten/contract/http";
+import { row, rows, type Db } from "../database/rows";
+import { orderLineEntity } from "../orders";
+
+type BoxCustomer = ReplyOf<typeof listBox>["customers"][number];
+type OfCustomer = { customer: string; name: string; note: string };
+
+/** Lines with flies that are ready, or whose customer has an open parcel. */
+export const readyLines = (db: Db): Promise<(BoxCustomer["lines"][number] & OfCustomer)[]> =>
+  rows(
+    db,
+    `SELECT c.id AS customer, c.name, c.note, l.id AS line, o.number AS "order", o.id AS "orderId",
+       l.pattern_id AS pattern, p.name AS "patternName", l.variant, l.form, l.size, o.due, l.flies AS owed, pr.ready, pr.boxed
+     FROM order_line l JOIN customer_order o ON o.id = l.order_id JOIN customer c ON c.id = o.customer_id
+     JOIN pattern p ON p.id = l.pattern_id JOIN line_progress pr ON pr.line_id = l.id
+     WHERE o.closed_at IS NULL AND NOT l.cancelled AND (pr.ready > 0
+       OR EXISTS (SELECT 1 FROM parcel pa WHERE pa.customer_id = c.id AND pa.sent_at IS NULL))
+     ORDER BY o.due, o.number, l.position`,
+  );
+
+/** Open parcels with what lies in them. */
+export const openParcels = (db: Db): Promise<(NonNullable<BoxCustomer["parcel"]> & OfCustomer)[]> =>
+  rows(
+    db,
+    `SELECT pa.id, pa.number, pa.customer_id AS customer, c.name, c.note, COALESCE(ct.contents, '[]') AS contents
+     FROM parcel pa JOIN customer c ON c.id = pa.customer_id
+     LEFT JOIN LATERAL (
+       SELECT json_agg(x ORDER BY x."order") AS contents FROM (
+         SELECT l.pattern_id AS pattern, p.name AS "patternName", l.variant, l.form, l.size, o.number AS "order",
+           sum(m.quantity)::int AS flies
+         FROM movement m JOIN order_line l ON l.id = m.order_line_id JOIN customer_order o ON o.id = l.order_id
+         JOIN pattern p ON p.id = l.pattern_id WHERE m.parcel_id = pa.id GROUP BY 1, 2, 3, 4, 5, 6) x
+     ) ct ON true WHERE pa.sent_at IS NULL`,
+  );
+
+export interface BoxableLine {
+  customer: string;
+  name: string;
+  orderId: string;
+  order: number;
+  pattern: string;
+  size: string;
+}
+
+/** The line that flies are boxed for, locked until the transaction ends. */
+export const lockedLine = (db: Db, line: string): Promise<BoxableLine | undefined> =>
+  db
+    .createQueryBuilder(orderLineEntity, "l")
+    .innerJoin("customer_order", "o", "o.id = l.orderId")
+    .innerJoin("customer", "c", "c.id = o.customerId")
+    .innerJoin("pattern", "p", "p.id = l.patternId")
+    .select("c.id", "customer")
+    .addSelect("c.name", "name")
+    .addSelect("o.id", "orderId")
+    .addSelect("o.number", "order")
+    .addSelect("p.name", "pattern")
+    .addSelect("l.size", "size")
+    .where("l.id = :line", { line })
+    .setLock("pessimistic_write", undefined, ["l"])
+    .getRawOne();
+
+/** The customer's open parcel, begun when there is none; undefined when it was sent just now. */
+export async function openParcelOf(db: Db, customer: string): Promise<{ id: string; number: number } | undefined> {
+  await db.query(
+    "INSERT INTO parcel (customer_id) VALUES ($1) ON CONFLICT (customer_id) WHERE sent_at IS NULL DO NOTHING",
+    [customer],
+  );
+  return row(db, "SELECT id, number FROM parcel WHERE customer_id = $1 AND sent_at IS NULL", [customer]);
+}
+
+/** Orders of which flies lie in a parcel, with how many are still to come. */
+export const ordersInParcel = (db: Db, parcel: string): Promise<{ id: string; number: number; open: number }[]> =>
+  rows(
+    db,
+    `SELECT o.id, o.number, (
+       SELECT COALESCE(sum(l.flies - pr.boxed), 0)::int FROM order_line l JOIN line_progress pr ON pr.line_id = l.id
+       WHERE l.order_id = o.id AND NOT l.cancelled) AS open
+     FROM customer_order o WHERE o.id IN (
+       SELECT l.order_id FROM movement m JOIN order_line l ON l.id = m.order_line_id WHERE m.parcel_id = $1)`,
+    [parcel],
+  );

@@ -1,0 +1,17 @@
+import { EntitySchema } from "typeorm";
+import type { Customer } from "@kasten/contract/customers";
+import { int, jsonb, text } from "../database/columns";
+
+export const customerEntity = new EntitySchema<Customer>({
+  name: "customer",
+  columns: {
+    id: text({ primary: true }),
+    name: text({ unique: true }),
+    kind: text({ default: "" }),
+    rank: int({ default: 3 }),
+    policy: text({ default: "alternates" }),
+    destination: jsonb(),
+    note: text({ default: "" }),
+  },
+  checks: [{ name: "customer_policy_check", expression: "policy IN ('original', 'alternates', 'tier')" }],
+});

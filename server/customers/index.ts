@@ -1,0 +1,3 @@
+export * from "./entities";
+export * from "./read";
+export * from "./routes";

@@ -1,0 +1,32 @@
+import express from "express";
+import { Problem } from "./problems";
+
+const FILES = "/patterns/file";
+const small = express.json({ limit: "512kb" });
+/** A book of patterns is a file: read only once it is known who sends it. */
+const file = express.json({ limit: "16mb" });
+
+/** What is sent is small, but for a book of patterns. */
+export const smallBodies: express.RequestHandler = (request, response, next) =>
+  request.path === FILES ? next() : small(request, response, next);
+
+/** A book of patterns, from somebody who is signed in. */
+export const fileBodies: express.RequestHandler = (request, response, next) => {
+  if (request.path !== FILES) return next();
+  if (!request.session.person)
+    throw new Problem("not-signed-in", "Not signed in", "Sign in first; the file is still where it was.");
+  file(request, response, next);
+};
+
+/** Errors of the JSON reader: too large, or not JSON. */
+export function bodyProblem(error: unknown): Problem | undefined {
+  const type = typeof error === "object" && error !== null && "type" in error ? error.type : undefined;
+  if (type === "entity.too.large")
+    return new Problem(
+      "too-large",
+      "Too large",
+      "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts.",
+    );
+  if (type === "entity.parse.failed") return new Problem("not-json", "Not JSON", "The request is not valid JSON.");
+  return undefined;
+}

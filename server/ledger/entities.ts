@@ -1,0 +1,191 @@
+import { EntitySchema } from "typeorm";
+import type { Side } from "@kasten/core/needs";
+import type { Quantity } from "@kasten/core/units";
+import { bigint, flag, int, optional, refers, text, uuid, uuidKey, written } from "../database/columns";
+
+export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
+export type PlaceKind = (typeof placeKinds)[number];
+
+export interface PlaceRow {
+  id: number;
+  kind: PlaceKind;
+  code: string;
+  name: string;
+}
+
+export const placeEntity = new EntitySchema<PlaceRow>({
+  name: "place",
+  columns: {
+    id: int({ primary: true, generated: "increment" }),
+    kind: text(),
+    code: text({ unique: true }),
+    name: text(),
+  },
+  checks: [
+    {
+      name: "place_kind_check",
+      expression: "kind IN ('supplier', 'drawer', 'kit', 'bench', 'flies', 'scrap', 'customer')",
+    },
+  ],
+});
+
+/** A lot of a material, or of finished flies: one or the other. */
+export interface LotRow {
+  id: string;
+  code: string;
+  materialCode: string | null;
+  patternId: string | null;
+  variant: string | null;
+  form: string | null;
+  size: string | null;
+  dyeLot: string;
+  grade: string;
+  side: Side | null;
+  barbFromUm: number | null;
+  barbToUm: number | null;
+  receivedAt: Date;
+  priceCents: number;
+  remnant: boolean;
+  batchId: string | null;
+}
+
+export const lotEntity = new EntitySchema<LotRow>({
+  name: "lot",
+  columns: {
+    id: uuidKey,
+    code: text({ unique: true }),
+    materialCode: text({ ...optional, ...refers("material") }),
+    patternId: text({ ...optional, ...refers("pattern") }),
+    variant: text(optional),
+    form: text(optional),
+    size: text(optional),
+    dyeLot: text({ default: "" }),
+    grade: text({ default: "" }),
+    side: text(optional),
+    barbFromUm: int(optional),
+    barbToUm: int(optional),
+    receivedAt: written(),
+    priceCents: int({ default: 0 }),
+    remnant: flag(),
+    batchId: uuid({ ...optional, ...refers("batch") }),
+  },
+  indices: [
+    { name: "lot_material", columns: ["materialCode"] },
+    { name: "lot_flies", columns: ["patternId", "variant", "form", "size"] },
+  ],
+  checks: [
+    { name: "lot_side_check", expression: "side IN ('left', 'right')" },
+    {
+      name: "lot_barb_in_order",
+      expression: "barb_from_um <= barb_to_um",
+    },
+    { name: "lot_is_material_or_flies", expression: "(material_code IS NULL) <> (pattern_id IS NULL)" },
+  ],
+});
+
+/** A movement of so much of a lot from one place to another. Never changed: a trigger refuses it. */
+export interface MovementRow {
+  id: number;
+  at: Date;
+  personId: string;
+  reason: string;
+  note: string;
+  lotId: string;
+  quantity: Quantity;
+  fromPlace: number;
+  toPlace: number;
+  batchId: string | null;
+  batchKey: string | null;
+  orderLineId: string | null;
+  parcelId: string | null;
+  corrects: number | null;
+}
+
+export const movementEntity = new EntitySchema<MovementRow>({
+  name: "movement",
+  columns: {
+    id: bigint({ primary: true, generated: "increment" }),
+    at: written(),
+    personId: uuid(refers("person")),
+    reason: text(),
+    note: text({ default: "" }),
+    lotId: uuid(refers("lot")),
+    quantity: bigint(),
+    fromPlace: int(refers("place")),
+    toPlace: int(refers("place")),
+    batchId: uuid({ ...optional, ...refers("batch") }),
+    batchKey: text(optional),
+    orderLineId: uuid({ ...optional, ...refers("order_line") }),
+    parcelId: uuid({ ...optional, ...refers("parcel") }),
+    corrects: bigint({ ...optional, ...refers("movement") }),
+  },
+  indices: [
+    { name: "movement_lot", columns: ["lotId", "id"] },
+    { name: "movement_batch", columns: ["batchId"] },
+    { name: "movement_line", columns: ["orderLineId"] },
+  ],
+  checks: [
+    { name: "movement_reason_check", expression: "reason <> ''" },
+    { name: "movement_moves_something", expression: "quantity > 0" },
+    { name: "movement_between_two_places", expression: "from_place <> to_place" },
+  ],
+});
+
+/** What of a lot is in a place: the sum of its movements, kept by a trigger and by nothing else. */
+export interface BalanceRow {
+  lotId: string;
+  placeId: number;
+  quantity: Quantity;
+  reserved: Quantity;
+  bounded: boolean;
+}
+
+export const balanceEntity = new EntitySchema<BalanceRow>({
+  name: "balance",
+  columns: {
+    lotId: uuid({ primary: true, ...refers("lot") }),
+    placeId: int({ primary: true, ...refers("place") }),
+    quantity: bigint({ default: 0 }),
+    reserved: bigint({ default: 0 }),
+    bounded: { type: "boolean" },
+  },
+  indices: [{ name: "balance_place", columns: ["placeId"] }],
+  checks: [
+    { name: "balance_not_negative", expression: "NOT bounded OR quantity >= 0" },
+    { name: "balance_reserved_is_there", expression: "reserved >= 0 AND reserved <= GREATEST(quantity, 0)" },
+  ],
+});
+
+/** So much of a lot is put by, for a batch or for an order line. Given back and made anew, never changed. */
+export interface ReservationRow {
+  id: string;
+  lotId: string;
+  placeId: number;
+  quantity: Quantity;
+  batchId: string | null;
+  key: string | null;
+  orderLineId: string | null;
+}
+
+export const reservationEntity = new EntitySchema<ReservationRow>({
+  name: "reservation",
+  columns: {
+    id: uuidKey,
+    lotId: uuid(refers("lot")),
+    placeId: int(refers("place")),
+    quantity: bigint(),
+    batchId: uuid({ ...optional, ...refers("batch") }),
+    key: text(optional),
+    orderLineId: uuid({ ...optional, ...refers("order_line") }),
+  },
+  indices: [
+    { name: "reservation_batch", columns: ["batchId"] },
+    { name: "reservation_line", columns: ["orderLineId"] },
+  ],
+  checks: [
+    { name: "reservation_quantity_check", expression: "quantity > 0" },
+    { name: "reservation_for_one", expression: "(batch_id IS NULL) <> (order_line_id IS NULL)" },
+  ],
+});
+
+export const ledgerEntities = [placeEntity, lotEntity, movementEntity, balanceEntity, reservationEntity];

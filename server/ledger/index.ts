@@ -1,0 +1,4 @@
+export * from "./entities";
+export * from "./move";
+export * from "./places";
+export * from "./queries";

@@ -1,0 +1,64 @@
+import { normalSize } from "@kasten/core/hooks";
+import { forgetHookSize, hookEffect, measureHook, saveHook, type HookModelData } from "@kasten/contract/hooks";
+import { locked, update, type Db } from "../database/rows";
+import type { Register } from "../http/handle";
+import { notFound } from "../http/problems";
+import { hookModelEntity, hookSizeEntity, type HookSizeRow } from "../hooks";
+import { logEvent } from "../log";
+import { readWorld } from "../world";
+import { effectOf, withoutRow, withRows } from "./effect";
+
+const thousandths = (value: number | undefined): number | undefined =>
+  value === undefined ? undefined : Math.round(value * 1000);
+
+/** What was measured of a size; what was not measured now stays as it was. */
+async function keepRow(db: Db, modelId: string, r: HookModelData["rows"][number], person: string): Promise<void> {
+  const measured: Partial<HookSizeRow> = {
+    shankUm: thousandths(r.shank),
+    gapeUm: thousandths(r.gape),
+    wireUm: thousandths(r.wire),
+    eyeUm: thousandths(r.eye),
+    massUg: thousandths(r.mass),
+    measuredBy: person,
+    measuredAt: new Date(),
+  };
+  const stated = Object.fromEntries(Object.entries(measured).filter(([, v]) => v !== undefined));
+  await db.getRepository(hookSizeEntity).upsert({ modelId, size: normalSize(r.size), ...stated }, ["modelId", "size"]);
+}
+
+export function measuringRoutes(register: Register): void {
+  register(hookEffect, async ({ db, params, body }) => {
+    const world = await readWorld(db);
+    return effectOf(db, params.id, world, withRows(world, params.id, body.rows));
+  });
+  register(measureHook, async ({ db, params, body, person }) => {
+    const world = await readWorld(db);
+    const model = world.hooks.get(params.id);
+    if (!model) throw notFound("hook");
+    const effect = await effectOf(db, params.id, world, withRows(world, params.id, body.rows));
+    for (const r of body.rows) await keepRow(db, params.id, r, person.id);
+    const sizes = body.rows.map((r) => normalSize(r.size));
+    const told = `Measured ${model.name} at ${sizes.length === 1 ? "size" : "sizes"} ${sizes.join(", ")}`;
+    await logEvent(db, person, "hook", params.id, "measured", told);
+    return effect;
+  });
+  register(forgetHookSize, async ({ db, params, person }) => {
+    const size = normalSize(params.size.replace("-", "/"));
+    const world = await readWorld(db);
+    const model = world.hooks.get(params.id);
+    if (!model?.rows.some((r) => r.size === size)) throw notFound("measured size");
+    const effect = await effectOf(db, params.id, world, withoutRow(world, params.id, size));
+    const nothing = { shankUm: null, gapeUm: null, wireUm: null, eyeUm: null, massUg: null };
+    await update(db, hookSizeEntity, { modelId: params.id, size }, nothing);
+    const told = `Took back what was measured of ${model.name} at size ${size}`;
+    await logEvent(db, person, "hook", params.id, "measured", told);
+    return effect;
+  });
+  register(saveHook, async ({ db, params: { id }, body, person }) => {
+    const there = await locked(db, hookModelEntity, { id });
+    await db.getRepository(hookModelEntity).upsert({ id, ...body }, ["id"]);
+    const did = there ? "Changed" : "Added";
+    await logEvent(db, person, "hook", id, there ? "changed" : "added", `${did} the hook ${body.name}`);
+    return { ok: true as const };
+  });
+}

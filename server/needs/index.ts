@@ -1,0 +1,2 @@
+export * from "./needs";
+export * from "./routes";

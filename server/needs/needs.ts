@@ -1,0 +1,132 @@
+import { groupBy } from "@kasten/core/numeric";
+import type { Requirement } from "@kasten/core/needs";
+import { less, nothing, sumOf, type Quantity } from "@kasten/core/units";
+import type { Need } from "@kasten/contract/materials";
+import { computeBatch, onPaper, openBatches, readLearned, takeFor, type ComputedBatch } from "../batches";
+import type { Db } from "../database/rows";
+import { lotsInDrawers, pulledRows, reservedRows, type StockedLot } from "../ledger";
+import { proposalFor, sourcesByMaterial, type Source } from "../purchasing";
+import { todayIn } from "../settings";
+import { readWorld, type World } from "../world";
+
+/** Everything that the open batches draw on, read with a fixed number of queries. */
+export interface Room {
+  world: World;
+  today: string;
+  batches: ComputedBatch[];
+  lots: Map<string, StockedLot[]>;
+  sources: Map<string, Source[]>;
+  /** What each batch has put by, and what lies in its kit, by "batch|key". */
+  reserved: Map<string, Quantity>;
+  pulled: Map<string, Quantity>;
+}
+
+const byBatchAndKey = (list: { batch: string; key: string; quantity: Quantity }[]): Map<string, Quantity> =>
+  new Map(
+    [...groupBy(list, (r) => `${r.batch}|${r.key}`)].map(([key, rows]) => [key, sumOf(rows.map((r) => r.quantity))]),
+  );
+
+export async function readRoom(db: Db): Promise<Room> {
+  const world = await readWorld(db);
+  const learned = await readLearned(db);
+  const open = await openBatches(db);
+  const batches = open
+    .map((b) => computeBatch(world, learned, b))
+    .sort((a, b) => a.batch.due.localeCompare(b.batch.due) || a.batch.number - b.batch.number);
+  return {
+    world,
+    today: todayIn(world.settings.timeZone),
+    batches,
+    lots: await lotsInDrawers(db),
+    sources: await sourcesByMaterial(db),
+    reserved: byBatchAndKey(await reservedRows(db)),
+    pulled: byBatchAndKey(await pulledRows(db)),
+  };
+}
+
+/** How far a batch is with one of its requirements. */
+export interface Standing {
+  /** In its kit already: no longer needed from a drawer. */
+  pulled: Quantity;
+  reserved: Quantity;
+  /** Still to come from the drawers: what is in the kit has come. */
+  needed: Quantity;
+  /** Of that, not even reserved. */
+  missing: Quantity;
+}
+
+export function standingOf(room: Room, batch: string, r: Requirement): Standing {
+  const reserved = room.reserved.get(`${batch}|${r.key}`) ?? nothing;
+  const pulled = room.pulled.get(`${batch}|${r.key}`) ?? nothing;
+  const needed = less(r.issue, pulled);
+  return { pulled, reserved, needed, missing: less(needed, reserved) };
+}
+
+/** Shortages of one batch, as they stand when earlier batches take first. */
+export interface Shortage {
+  batch: string;
+  material: string;
+  short: number;
+  arrives: string | null;
+}
+
+/**
+ * Goes through the batches by due date and takes, on paper, what each still needs from what is free.
+ * A blend that can be milled from its parts is not short; it is prepared.
+ */
+export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
+  const free = onPaper(room.lots);
+  const needs = new Map<string, Need>();
+  const shortages: Shortage[] = [];
+  for (const { batch, requirements } of room.batches)
+    for (const r of requirements) {
+      const { reserved, needed, missing } = standingOf(room, batch.id, r);
+      const { short } = takeFor(r, missing, batch.mixLots, free);
+      const need = needOf(needs, room, r);
+      need.need += needed;
+      need.reserved += reserved;
+      need.short += short;
+      const pattern = `${batch.patternName} ${batch.size}`;
+      if (needed > nothing)
+        need.batches.push({ id: batch.id, number: batch.number, pattern, issue: needed, reserved, due: batch.due });
+      if (short > nothing) shortages.push(shortageOf(room, batch.id, r.material, short));
+    }
+  for (const need of needs.values())
+    need.proposal = need.milled ? null : proposalFor(need.short, room.sources.get(need.material), room.today);
+  return { needs: [...needs.values()].filter((n) => n.batches.length > 0).sort(shortFirst), shortages };
+}
+
+const shortFirst = (a: Need, b: Need): number =>
+  Number(b.short > 0) - Number(a.short > 0) || a.drawer.localeCompare(b.drawer) || a.material.localeCompare(b.material);
+
+function shortageOf(room: Room, batch: string, material: string, short: Quantity): Shortage {
+  const isBlend = room.world.materials.get(material)?.blend !== undefined;
+  const proposal = proposalFor(short, room.sources.get(material), room.today);
+  return { batch, material, short, arrives: isBlend ? room.today : (proposal?.arrives ?? null) };
+}
+
+function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
+  const side = r.side ?? null;
+  const key = `${r.material}|${side ?? ""}`;
+  const known = needs.get(key);
+  if (known) return known;
+  const lots = (room.lots.get(r.material) ?? []).filter((l) => !side || l.side === side);
+  const material = room.world.materials.get(r.material);
+  const fresh: Need = {
+    material: r.material,
+    materialName: r.materialName,
+    colour: material?.colour ?? null,
+    unit: r.unit,
+    side,
+    drawer: lots[0]?.drawer ?? "",
+    need: 0,
+    inDrawers: sumOf(lots.map((l) => l.quantity)),
+    reserved: 0,
+    short: 0,
+    batches: [],
+    milled: material?.blend !== undefined,
+    proposal: null,
+  };
+  needs.set(key, fresh);
+  return fresh;
+}

@@ -1,0 +1,2 @@
+export * from "./entities";
+export * from "./proposals";

@@ -1,0 +1,34 @@
+import { batchPrepEntity, tallyEntity } from "../batches";
+import { customerEntity } from "../customers";
+import type { Db } from "../database/rows";
+
+/** Preparation of open batches that is done, as "batch|kind|component". */
+export async function preparedKeys(db: Db): Promise<Set<string>> {
+  const done = await db
+    .createQueryBuilder(batchPrepEntity, "bp")
+    .innerJoin("batch", "b", "b.id = bp.batchId")
+    .where("b.state NOT IN ('finished', 'dissolved')")
+    .getMany();
+  return new Set(done.map((p) => `${p.batchId}|${p.kind}|${p.component}`));
+}
+
+/** The rank of each customer, by name. */
+export const rankByCustomer = async (db: Db): Promise<Map<string, number>> =>
+  new Map(
+    (await db.getRepository(customerEntity).find({ select: { name: true, rank: true } })).map((c) => [c.name, c.rank]),
+  );
+
+/** Who tallied last on each batch that is being tied. */
+export async function tyingBy(db: Db): Promise<Map<string, string>> {
+  const last = await db
+    .createQueryBuilder(tallyEntity, "t")
+    .innerJoin("batch", "b", "b.id = t.batchId")
+    .select("t.batchId", "batch")
+    .addSelect("t.personId", "person")
+    .distinctOn(["t.batchId"])
+    .where("b.state = 'tying'")
+    .orderBy("t.batchId")
+    .addOrderBy("t.at", "DESC")
+    .getRawMany<{ batch: string; person: string }>();
+  return new Map(last.map((t) => [t.batch, t.person]));
+}

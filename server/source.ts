@@ -1,0 +1,36 @@
+import pg from "pg";
+import { DataSource } from "typeorm";
+import { migrations } from "./database/migrations";
+import { PostgresNames } from "./database/naming";
+import { entities } from "./entities";
+
+// Stock quantities stay far below 2^53 base units (nine billion metres of thread), so they are read as plain numbers.
+const INT8 = 20;
+const NUMERIC = 1700;
+const DATE = 1082;
+pg.types.setTypeParser(INT8, Number);
+pg.types.setTypeParser(NUMERIC, Number);
+pg.types.setTypeParser(DATE, (text) => text);
+
+/** Opens the database and brings its schema up to date. */
+export async function openDatabase(url: string, { migrate = true } = {}): Promise<DataSource> {
+  const source = new DataSource({
+    type: "postgres",
+    url,
+    driver: pg,
+    entities,
+    migrations,
+    namingStrategy: new PostgresNames(),
+    migrationsTransactionMode: "each",
+    poolSize: 12,
+    extra: {
+      connectionTimeoutMillis: 3000,
+      idleTimeoutMillis: 30_000,
+      statement_timeout: 20_000,
+      application_name: "kasten",
+    },
+  });
+  await source.initialize();
+  if (migrate) await source.runMigrations();
+  return source;
+}

@@ -1,0 +1,95 @@
+import type { StockDetail, StockItem } from "@kasten/contract/stock";
+import type { Quantity, StockUnit } from "@kasten/core/units";
+import { isoInstant, rows, type Db } from "../database/rows";
+import { balanceEntity, movementEntity } from "../ledger";
+
+export type CountedItem = Omit<StockItem, "coversDozens" | "needed">;
+
+/** Every material, or one, with what is of it in drawers. */
+export const countedItems = (db: Db, code?: string): Promise<CountedItem[]> =>
+  rows(
+    db,
+    `SELECT m.code, m.name, m.form, m.unit, m.colour, d.code AS drawer, COALESCE(sum(b.quantity), 0)::bigint AS quantity,
+       COALESCE(sum(b.reserved), 0)::bigint AS reserved, count(b.lot_id)::int AS lots, m.lead
+     FROM material m JOIN place d ON d.id = m.drawer_id
+     LEFT JOIN (
+       SELECT b.lot_id, b.quantity, b.reserved, l.material_code FROM balance b JOIN lot l ON l.id = b.lot_id
+       JOIN place p ON p.id = b.place_id WHERE p.kind = 'drawer' AND b.quantity > 0) b ON b.material_code = m.code
+     WHERE $1::text IS NULL OR m.code = $1 GROUP BY m.code, d.code ORDER BY d.code, m.code`,
+    [code ?? null],
+  );
+
+type RawLot = Omit<StockDetail["lotList"][number], "barb"> & { from: number | null; to: number | null };
+
+/** Lots of a material in drawers and kits. */
+export async function lotsOf(db: Db, code: string): Promise<StockDetail["lotList"]> {
+  const lots = await db
+    .createQueryBuilder(balanceEntity, "b")
+    .innerJoin("lot", "l", "l.id = b.lotId")
+    .innerJoin("place", "p", "p.id = b.placeId")
+    .select("l.id", "id")
+    .addSelect("l.code", "code")
+    .addSelect("l.dyeLot", "dyeLot")
+    .addSelect("l.grade", "grade")
+    .addSelect("l.side", "side")
+    .addSelect("l.barbFromUm", "from")
+    .addSelect("l.barbToUm", "to")
+    .addSelect("to_char(l.receivedAt, 'YYYY-MM-DD')", "receivedAt")
+    .addSelect("p.name", "place")
+    .addSelect("p.id", "placeId")
+    .addSelect("b.quantity", "quantity")
+    .addSelect("b.reserved", "reserved")
+    .addSelect("l.remnant", "remnant")
+    .where("l.materialCode = :code AND p.kind IN ('drawer', 'kit') AND b.quantity > 0", { code })
+    .orderBy("p.kind")
+    .addOrderBy("l.receivedAt")
+    .getRawMany<RawLot>();
+  return lots.map(({ from, to, ...l }) => ({
+    ...l,
+    barb: from !== null && to !== null ? [from / 1000, to / 1000] : null,
+  }));
+}
+
+const MOST_MOVEMENTS = 60;
+
+/** The newest movements of a material. */
+export async function movementsOf(db: Db, code: string): Promise<StockDetail["movements"]> {
+  const found = await db
+    .createQueryBuilder(movementEntity, "m")
+    .innerJoin("lot", "l", "l.id = m.lotId")
+    .innerJoin("person", "pe", "pe.id = m.personId")
+    .innerJoin("place", "f", "f.id = m.fromPlace")
+    .innerJoin("place", "t", "t.id = m.toPlace")
+    .leftJoin("batch", "b", "b.id = m.batchId")
+    .select("m.id", "id")
+    .addSelect("m.at", "at")
+    .addSelect("pe.name", "person")
+    .addSelect("m.reason", "reason")
+    .addSelect("m.note", "note")
+    .addSelect("l.code", "lot")
+    .addSelect("m.quantity", "quantity")
+    .addSelect("f.name", "from")
+    .addSelect("t.name", "to")
+    .addSelect("b.number", "batch")
+    .where("l.materialCode = :code", { code })
+    .orderBy("m.id", "DESC")
+    .limit(MOST_MOVEMENTS)
+    .getRawMany<Omit<StockDetail["movements"][number], "at"> & { at: Date }>();
+  return found.map((m) => ({ ...m, at: isoInstant(m.at) }));
+}
+
+/** What of a lot is in a place, locked until the transaction ends; undefined where it is not of that material. */
+export const lockedBalance = (
+  db: Db,
+  { lot, place, material }: { lot: string; place: number; material: string },
+): Promise<{ quantity: Quantity; unit: StockUnit; name: string } | undefined> =>
+  db
+    .createQueryBuilder(balanceEntity, "b")
+    .innerJoin("lot", "l", "l.id = b.lotId")
+    .innerJoin("material", "m", "m.code = l.materialCode")
+    .select("b.quantity", "quantity")
+    .addSelect("m.unit", "unit")
+    .addSelect("m.name", "name")
+    .where("b.lotId = :lot AND b.placeId = :place AND m.code = :material", { lot, place, material })
+    .setLock("pessimistic_write", undefined, ["b"])
+    .getRawOne();
