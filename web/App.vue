@@ -8,6 +8,7 @@ const RoomFrame = defineAsyncComponent(() => import("./frame/RoomFrame.vue"));
 const { state, person } = useSession();
 const route = useRoute();
 </script>
+
 <template>
   <SignIn v-if="state && !person" />
   <RoomFrame v-else-if="person" :key="person.id"><RouterView :key="String(route.params.id ?? route.name)" /></RoomFrame>

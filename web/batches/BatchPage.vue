@@ -11,7 +11,7 @@ import {
   type BatchDetail,
 } from "@kasten/contract/batches";
 import { nearHooks } from "@kasten/core/hooks";
-import { allowedFor, codeOf, hookOf } from "@kasten/core/patterns";
+import { allowedFor, codeOf, hookOf } from "@kasten/core/recipe";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import HistoryList from "../parts/HistoryList.vue";
@@ -137,6 +137,7 @@ async function prepared(t: BatchDetail["prep"][number]): Promise<void> {
     await again();
 }
 </script>
+
 <template>
   <template v-if="b">
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">

@@ -60,6 +60,7 @@ async function split(b: Batch): Promise<void> {
   }
 }
 </script>
+
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
     <h1>Batches</h1>
@@ -112,8 +113,12 @@ async function split(b: Batch): Promise<void> {
             />
           </td>
           <td>
-            <RouterLink class="link fig text-lg" :to="`/batches/${b.id}`">{{ b.number }}</RouterLink
-            ><span v-if="b.held" class="tag ml-2" title="Split or merged by hand: nothing is added to it">by hand</span>
+            <RouterLink class="link fig text-lg" :to="`/batches/${b.id}`">{{ b.number }}</RouterLink><span
+              v-if="b.held"
+              class="tag ml-2"
+              title="Split or merged by hand: nothing is added to it"
+              >by hand</span
+            >
           </td>
           <td>
             <span class="flex items-center gap-3"
@@ -145,8 +150,11 @@ async function split(b: Batch): Promise<void> {
             >
           </td>
           <td class="whitespace-nowrap">
-            <span class="tag" :class="{ 'tag-done': b.state === 'tying' }">{{ words[b.state] }}</span
-            ><span v-if="b.good + b.rejected > 0" class="fig ml-2">{{ b.good }}/{{ b.starts }}</span>
+            <span class="tag" :class="{ 'tag-done': b.state === 'tying' }">{{ words[b.state] }}</span><span
+              v-if="b.good + b.rejected > 0"
+              class="fig ml-2"
+              >{{ b.good }}/{{ b.starts }}</span
+            >
           </td>
           <td v-if="may('make up batches')" class="whitespace-nowrap">
             <template v-if="b.state === 'planned' && b.owed > 12">

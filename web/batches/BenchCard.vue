@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
-import { benchStepOf, cautionsOf, checksOf, proportionsOf } from "@kasten/core/patterns";
+import { benchStepOf, cautionsOf, checksOf } from "@kasten/core/bench";
+import { proportionsOf } from "@kasten/core/fly";
 import { readBatch } from "@kasten/contract/batches";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
@@ -13,7 +14,10 @@ import { useSession } from "../team";
 import { cardSize } from "./cardSize";
 import { useBatchFly } from "./useBatchFly";
 
-/** One printed page for the bench: drawing, steps in mm, cut list, master-fly checks, cautions at their steps. A4 or Letter. */
+/**
+ * One printed page for the bench: drawing, steps in mm, cut list, master-fly checks, cautions at their steps. A4 or
+ * Letter.
+ */
 const props = defineProps<{ id: string }>();
 const { patterns } = useCatalogue();
 const { person } = useSession();
@@ -53,6 +57,7 @@ const size = computed(() => {
 });
 const print = () => window.print();
 </script>
+
 <template>
   <article v-if="b" class="card mx-auto bg-[#fdfdfb] text-[#15262b]" :style="{ fontSize: size }">
     <header class="flex items-start justify-between gap-4 border-b-2 border-[#15262b] pb-1">
@@ -95,8 +100,7 @@ const print = () => window.print();
             <li v-for="(s, i) in steps" :key="s.id">
               <span class="fig no">{{ i + 1 }}</span>
               <div>
-                <b>{{ s.name }}</b
-                ><template v-if="s.material">, {{ s.material }}</template
+                <b>{{ s.name }}</b><template v-if="s.material">, {{ s.material }}</template
                 ><span v-if="s.where" class="fig"> · {{ s.where }}</span>
                 <span v-if="s.figures.length"> · {{ s.figures.join("; ") }}</span
                 ><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span
@@ -153,6 +157,7 @@ const print = () => window.print();
     </footer>
   </article>
 </template>
+
 <style scoped>
 /* Paper, whatever the theme of the screen. */
 .card {

@@ -19,6 +19,7 @@ function show(r: RequirementData): void {
   });
 }
 </script>
+
 <template>
   <div class="sheet overflow-x-auto">
     <table>

@@ -57,6 +57,7 @@ async function pull(): Promise<void> {
 }
 const print = () => window.print();
 </script>
+
 <template>
   <article v-if="b" class="mx-auto max-w-[62rem]">
     <RefusalNote :refusal="refusal" />
@@ -122,8 +123,11 @@ const print = () => window.print();
             ><span v-if="x.r.caution" class="block text-[0.88rem] text-call">{{ x.r.caution }}</span>
           </td>
           <td>
-            <span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span
-            ><NumberWords v-else class="text-lg" :words="x.r.words" />
+            <span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span><NumberWords
+              v-else
+              class="text-lg"
+              :words="x.r.words"
+            />
           </td>
         </tr>
       </tbody>

@@ -1,7 +1,9 @@
 import { computed, type Ref } from "vue";
 import type { BatchDetail } from "@kasten/contract/batches";
-import { differencesBetween, requirementsOf, sayDifference } from "@kasten/core/materials";
-import { habitsOn, type FlyChoice } from "@kasten/core/patterns";
+import { differencesBetween, requirementsOf } from "@kasten/core/needs";
+import { sayDifference } from "@kasten/core/sentences";
+import { habitsOn } from "@kasten/core/methods";
+import { type FlyChoice } from "@kasten/core/recipe";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 

@@ -24,6 +24,7 @@ const mine = computed(() => {
     .slice(0, 4);
 });
 </script>
+
 <template>
   <h1 class="mb-3">Bench</h1>
   <p v-if="!may('tie and tally')" class="callout mb-3">{{ askWhom("tie and tally") }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from "vue";
-import { basePerCore } from "@kasten/core/materials";
+import { basePerCore } from "@kasten/core/units";
 import type { BatchDetail } from "@kasten/contract/batches";
 import { quantity } from "../parts/format";
 
@@ -39,6 +39,7 @@ const close = () =>
     minutes.value || undefined,
   );
 </script>
+
 <template>
   <form class="sheet p-4" @submit.prevent="close">
     <h2>

@@ -2,7 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
 import { computed, onMounted, ref, watch } from "vue";
-import { benchStepOf, cautionsOf } from "@kasten/core/patterns";
+import { benchStepOf, cautionsOf } from "@kasten/core/bench";
 import { finishBatch, losses, rejectReasons } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
@@ -28,13 +28,15 @@ const { busy, refusal, send } = useChange();
 const choosing = ref(false);
 const loss = ref<(typeof losses)[number]>("whole fly");
 const finishing = ref(false);
+const opening = ref(false);
 const last = useStorage<{ id: string; kind: "good" | "reject" }[]>(`kasten.tallied.${props.id}`, []);
 const step = useStorage(`kasten.step.${props.id}`, 0);
 onMounted(() => void sendWaiting());
 
 const b = computed(() => batch.data.value);
 watch(b, (now) => now && heard(now.good, now.rejected), { immediate: true });
-// A read that was under way while tallies were sent may come back without them: once all are there, the batch is read again.
+// A read that was under way while tallies were sent may come back without them: once all are there, the batch is read
+// again.
 watch(
   () => waiting.value.length,
   (now, was) => {
@@ -116,6 +118,16 @@ onKeyStroke(
   },
 );
 
+/**
+ * A read that was under way while tallies were sent came back without them, or with the version from before. What is
+ * finished is what the server has now: the batch is read once more before its figures are laid out.
+ */
+async function openFinish(): Promise<void> {
+  opening.value = true;
+  const read = await batch.refetch();
+  opening.value = false;
+  finishing.value = read.status === "success";
+}
 async function finish(
   uses: { key: string; used: number; scrapped: number }[],
   minutes: number | undefined,
@@ -130,6 +142,7 @@ async function finish(
   else await batch.refetch();
 }
 </script>
+
 <template>
   <template v-if="b">
     <div class="mb-2 flex flex-wrap items-baseline justify-between gap-2">
@@ -216,8 +229,7 @@ async function finish(
           >
           <div class="grid grid-cols-2 gap-2">
             <button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-[44px] justify-start" @click="reject(r)">
-              <span class="key">{{ i + 1 }}</span
-              >{{ r }}
+              <span class="key">{{ i + 1 }}</span>{{ r }}
             </button>
           </div>
         </div>
@@ -228,8 +240,8 @@ async function finish(
         <button
           class="btn min-h-[44px] justify-center"
           :class="{ 'btn-main': good >= b.owed }"
-          :disabled="!canTally || waiting.length > 0 || good + rejected === 0"
-          @click="finishing = true"
+          :disabled="!canTally || opening || waiting.length > 0 || good + rejected === 0"
+          @click="openFinish"
         >
           Finish the batch
         </button>
@@ -255,6 +267,7 @@ async function finish(
     </div>
   </template>
 </template>
+
 <style scoped>
 .tally {
   padding: 1.1rem;

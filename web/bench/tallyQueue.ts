@@ -7,7 +7,10 @@ import { call, newKey, Refusal } from "../http";
  * Tallies of this device. Each is kept here before anything else happens, and leaves only when the server has it;
  * every one has its own id, so that sending twice counts once.
  */
-/** A tally on its way; an undo also remembers what it takes back, so that the count shown is right before the server knows. */
+/**
+ * A tally on its way; an undo also remembers what it takes back, so that the count shown is right before the server
+ * knows.
+ */
 type Waiting = Tally & { undoesKind?: "good" | "reject" };
 const waiting = useStorage<Waiting[]>("kasten.tallies", []);
 /** The server's counts as last heard, in its reply or with the batch, whichever came last. */
@@ -49,8 +52,9 @@ export function useTallies(batch: string) {
     good: (confirmed[batch]?.good ?? 0) + of("good"),
     rejected: (confirmed[batch]?.rejected ?? 0) + of("reject"),
   }));
+  /** What a read of the batch says: only while nothing is on its way, which that read may hold already or not yet. */
   const heard = (good: number, rejected: number) => {
-    confirmed[batch] = { good, rejected };
+    if (confirmed[batch] === undefined || mine.value.length === 0) confirmed[batch] = { good, rejected };
   };
   function tally(t: Pick<Waiting, "kind" | "reason" | "loss" | "undoes" | "undoesKind">): string {
     const id = newKey();

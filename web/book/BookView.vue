@@ -17,6 +17,7 @@ const log = useQuery({
 });
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 </script>
+
 <template>
   <h1 class="mb-3">Book</h1>
   <h2 class="mb-1">What the batches have taught</h2>
@@ -90,8 +91,9 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
   <h2 class="mb-1">Who did what</h2>
   <ol class="sheet text-[0.94rem]">
     <li v-for="e in log.data.value?.events ?? []" :key="e.id" class="flex gap-3 border-b border-rule px-3 py-1">
-      <time class="fig w-28 shrink-0 text-soft" :datetime="e.at">{{ moment(e.at) }}</time
-      ><b class="w-28 shrink-0 truncate">{{ e.person }}</b
+      <time class="fig w-28 shrink-0 text-soft" :datetime="e.at">{{ moment(e.at) }}</time><b
+        class="w-28 shrink-0 truncate"
+        >{{ e.person }}</b
       ><span>{{ e.sentence }}</span>
     </li>
   </ol>

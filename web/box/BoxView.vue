@@ -36,6 +36,7 @@ async function dispatchParcel(id: string): Promise<void> {
   if (await send(sendParcel, { params: { id } }, "Sent")) await box.refetch();
 }
 </script>
+
 <template>
   <h1 class="mb-3">Box</h1>
   <RefusalNote :refusal="refusal" />

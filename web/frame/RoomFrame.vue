@@ -9,9 +9,9 @@ import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
 import { units } from "../parts/units";
-import WorkingPanel from "../parts/WorkingPanel.vue";
-import { drawers, stations } from "../router";
+import WorkingPanel from "./WorkingPanel.vue";
 import { useSession } from "../team";
+import { drawers, stations } from "./stations";
 import { theme, themeChoice } from "./theme";
 
 const { person, leave } = useSession();
@@ -41,6 +41,7 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
   if (station) void router.push(station.path);
 });
 </script>
+
 <template>
   <div class="flex min-h-dvh flex-col">
     <a href="#content" class="btn btn-main sr-only focus:not-sr-only focus:absolute focus:z-50">To the content</a>
@@ -117,6 +118,7 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
     <Toaster position="bottom-center" :theme="theme" />
   </div>
 </template>
+
 <style scoped>
 .station {
   border-bottom: 4px solid transparent;

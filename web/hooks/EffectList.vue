@@ -6,6 +6,7 @@ import { quantity } from "../parts/format";
 defineProps<{ effect: HookEffect }>();
 const MOST = 6;
 </script>
+
 <template>
   <p v-if="effect.batches.length === 0" class="text-soft">Nothing: no running batch needs another quantity.</p>
   <ul v-else tabindex="0" class="max-h-72 overflow-y-auto">

@@ -5,7 +5,9 @@ import { computed } from "vue";
 import { DomainError } from "@kasten/core/errors";
 import { formatSize, hookAt, sizeNumber, type HookModel, type HookQuantity } from "@kasten/core/hooks";
 
-/** One quantity of a hook over its sizes: measured points, the line between them, and the nominal line for comparison. */
+/**
+ * One quantity of a hook over its sizes: measured points, the line between them, and the nominal line for comparison.
+ */
 const props = defineProps<{
   model: HookModel;
   quantity: HookQuantity;
@@ -79,6 +81,7 @@ const extent = computed(() => {
   return ns.length > 1 ? ([Math.min(...ns), Math.max(...ns)] as const) : undefined;
 });
 </script>
+
 <template>
   <svg
     :viewBox="`0 0 ${W} ${H}`"

@@ -32,6 +32,7 @@ async function save(): Promise<void> {
     emit("saved");
 }
 </script>
+
 <template>
   <form class="sheet mb-3 grid gap-3 p-4 sm:grid-cols-2 lg:grid-cols-4" @submit.prevent="save">
     <RefusalNote class="sm:col-span-2 lg:col-span-4" :refusal="refusal" />

@@ -39,6 +39,7 @@ const jaws = computed(() => {
   }
 });
 </script>
+
 <template>
   <figure>
     <svg

@@ -69,6 +69,7 @@ async function saved(): Promise<void> {
   mode.value = "look";
 }
 </script>
+
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
     <h1>Hooks</h1>
@@ -86,8 +87,7 @@ async function saved(): Promise<void> {
             :aria-current="m.id === model?.id ? 'true' : undefined"
             @click="choose(m.id)"
           >
-            <span class="fig mr-2">{{ m.id }}</span
-            >{{ m.name
+            <span class="fig mr-2">{{ m.id }}</span>{{ m.name
             }}<span class="block text-[0.86rem] font-normal text-soft"
               >{{ m.family }}, {{ m.rows.filter((r) => r.shank).length }} of {{ m.rows.length }} measured</span
             >

@@ -101,6 +101,7 @@ async function keep(): Promise<void> {
   emit("done", effect);
 }
 </script>
+
 <template>
   <section class="sheet mb-3 p-4" :aria-label="`Measure ${model.name}`">
     <div class="mb-2 flex flex-wrap items-baseline justify-between gap-3">
@@ -117,7 +118,7 @@ async function keep(): Promise<void> {
                 <th scope="col">Size</th>
                 <th v-for="q in hookQuantities" :key="q" scope="col">{{ labels[q] }}, mm</th>
                 <th scope="col">One hook, mg</th>
-                <th />
+                <th></th>
               </tr>
             </thead>
             <tbody>

@@ -18,6 +18,7 @@ const STEP = 1;
 const near = computed(() => (size.value ? nearHooks(props.model, size.value, props.all, STEP).slice(0, 6) : []));
 const said = (id: string): string => props.model.near.find((n) => n.model === id)?.differs ?? "";
 </script>
+
 <template>
   <section class="mt-4">
     <h3 class="mb-1 font-semibold">

@@ -42,8 +42,8 @@ function addressOf(endpoint: AnyEndpoint, input: CallInput<AnyEndpoint>): string
 }
 
 /**
- * Asks the server. While the server or its database is away it waits and tries again with the same key, so that a change
- * happens once however often it is sent.
+ * Asks the server. While the server or its database is away it waits and tries again with the same key, so that a
+ * change happens once however often it is sent.
  * @throws Refusal with the server's sentence
  */
 export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<E> = {}): Promise<ReplyOf<E>> {

@@ -14,6 +14,7 @@ const short = computed(() => (needs.data.value?.needs ?? []).filter((n) => n.sho
 /** How far what is there goes, as a bar: reserved, free, and what is missing. */
 const share = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100 * part) / Math.max(1, whole)))}%`;
 </script>
+
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
     <h1>Materials for the open batches</h1>
@@ -74,8 +75,9 @@ const share = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100
               class="link mr-1 inline-block min-h-[24px] min-w-[28px] text-center"
               :to="`/batches/${b.id}`"
               :title="`${b.pattern}: ${quantity(b.issue, n.unit)}, due ${day(b.due)}`"
-              >{{ b.number }}</RouterLink
-            ><span v-if="n.batches.length > 6" class="text-soft">+ {{ n.batches.length - 6 }}</span>
+              >{{ b.number }}</RouterLink><span v-if="n.batches.length > 6" class="text-soft"
+              >+ {{ n.batches.length - 6 }}</span
+            >
           </td>
         </tr>
         <tr v-if="needs.data.value && rows.length === 0">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { addCustomer } from "@kasten/contract/orders";
+import { addCustomer } from "@kasten/contract/customers";
 import { useQueryCache } from "@pinia/colada";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
@@ -30,6 +30,7 @@ async function add(): Promise<void> {
   if (added) await cache.invalidateQueries({ key: ["catalogue"] });
 }
 </script>
+
 <template>
   <div class="my-1">
     <button v-if="!open" type="button" class="btn" @click="open = true">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doubtSentence } from "@kasten/core/sentences";
 import { watchDebounced } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { dozensText } from "@kasten/core/orders";
@@ -105,6 +106,7 @@ async function save(): Promise<void> {
 }
 const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field === "customer" && d.at[1] > d.at[0]));
 </script>
+
 <template>
   <form class="sheet p-4" @submit.prevent="save">
     <label for="order-text" class="label">{{
@@ -112,8 +114,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     }}</label>
     <div class="relative">
       <div class="mirror" aria-hidden="true">
-        <span v-for="(p, i) in pieces" :key="i" :class="p.kind">{{ p.text }}</span
-        >&#8203;
+        <span v-for="(p, i) in pieces" :key="i" :class="p.kind">{{ p.text }}</span>&#8203;
       </div>
       <textarea
         id="order-text"
@@ -123,7 +124,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
         spellcheck="false"
         placeholder="6dz Copper Lodger 14 olive, 4dz 16; Hollow Mere Lodge, 12 Mar"
         @keydown.ctrl.enter.prevent="whole && save()"
-      />
+      ></textarea>
     </div>
     <RefusalNote :refusal="refusal"
       ><button v-if="refusal?.problem.version" class="btn mt-2" type="button" :disabled="busy" @click="save">
@@ -181,7 +182,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
               <DoubtNote
                 v-for="(d, k) in l.doubts"
                 :key="k"
-                :sentence="d.sentence"
+                :sentence="doubtSentence(d)"
                 :candidates="d.candidates"
                 @choose="mend(d.at, $event)"
               />
@@ -193,7 +194,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     <DoubtNote
       v-for="(d, k) in read.doubts"
       :key="k"
-      :sentence="d.sentence"
+      :sentence="doubtSentence(d)"
       :candidates="d.candidates"
       @choose="mend(d.at, $event)"
     />
@@ -233,6 +234,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     </div>
   </form>
 </template>
+
 <style scoped>
 .typed,
 .mirror {

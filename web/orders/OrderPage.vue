@@ -29,6 +29,7 @@ async function cancel(version: number): Promise<void> {
     await router.push("/orders");
 }
 </script>
+
 <template>
   <template v-if="order.data.value">
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
@@ -81,8 +82,11 @@ async function cancel(version: number): Promise<void> {
               <FlyDrawing :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-14 w-28" />
             </td>
             <td>
-              <RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink
-              ><span v-if="l.policy" class="tag ml-2">{{ l.policy }}</span>
+              <RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink><span
+                v-if="l.policy"
+                class="tag ml-2"
+                >{{ l.policy }}</span
+              >
             </td>
             <td class="fig">{{ l.size }}</td>
             <td>{{ variantName(patterns.get(l.pattern), l.variant) }}</td>

@@ -30,6 +30,7 @@ const lateOrders = computed(() => {
   return (o: Order) => o.lines.some((l) => held.has(`${l.patternName} ${l.size} ${o.due}`));
 });
 </script>
+
 <template>
   <div class="mb-3 flex items-baseline justify-between">
     <h1>Orders</h1>

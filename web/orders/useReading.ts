@@ -1,7 +1,8 @@
+import { destinationSentence, notPromisedWords } from "@kasten/core/sentences";
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
-import { hookOf, materialsOf, notPromised } from "@kasten/core/patterns";
+import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
 import { forReading, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
@@ -22,7 +23,9 @@ export function useReading(storageKey: string, initial = "") {
       read.value.lines.flatMap((l) => {
         const recipe = l.pattern === undefined ? undefined : recipeOf(l.pattern);
         return recipe && l.size && l.variant
-          ? notPromised(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value)
+          ? notPromised(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value).map(
+              notPromisedWords,
+            )
           : [];
       }),
     ),
@@ -43,7 +46,7 @@ export function useReading(storageKey: string, initial = "") {
         label: `${p.name} ${l.size}`,
         barbless: hooks.value.get(hookOf(recipe, { form: l.form ?? "" }))?.barbless ?? false,
         materials: used,
-      });
+      }).map(destinationSentence);
     });
   });
 

@@ -2,6 +2,7 @@
 defineProps<{ sentence: string; candidates: { label: string; text: string }[] }>();
 defineEmits<{ choose: [text: string] }>();
 </script>
+
 <template>
   <div class="callout my-1 flex flex-wrap items-center gap-x-3 gap-y-1">
     <span>{{ sentence }}</span>

@@ -5,6 +5,7 @@ const props = defineProps<{ flies: number }>();
 const dozens = computed(() => Math.floor(props.flies / 12));
 const singles = computed(() => props.flies % 12);
 </script>
+
 <template>
   <span class="whitespace-nowrap"
     ><template v-if="dozens > 0 || singles === 0"

@@ -8,6 +8,7 @@ const pieces = () =>
     .split(/(\d[\d.,]*)/)
     .filter((p) => p !== "");
 </script>
+
 <template>
   <span
     ><template v-for="(p, i) in pieces()" :key="i"

@@ -25,6 +25,7 @@ function sourceWords(s: Source): string {
   }
 }
 </script>
+
 <template>
   <section :class="depth ? 'mt-3 border-l-2 border-rule pl-3' : ''">
     <p class="font-semibold">

@@ -1,5 +1,6 @@
 import { format, parseISO } from "date-fns";
-import { quantityWords, type StockUnit } from "@kasten/core/materials";
+import { quantityWords } from "@kasten/core/materials";
+import { type StockUnit } from "@kasten/core/units";
 import { inReadersUnits } from "./units";
 
 export const day = (iso: string): string => format(parseISO(iso), "EEE d MMM");

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { beadSentence } from "@kasten/core/sentences";
 import { computed, ref } from "vue";
-import { judgeBead, type ComposedFly } from "@kasten/core/patterns";
+import { judgeBead } from "@kasten/core/bench";
+import { type ComposedFly } from "@kasten/core/fly";
 import { useCatalogue } from "./catalogue";
 
 /** Another bead, and the turns of weight wire that make up for it. */
@@ -19,6 +21,7 @@ const judged = computed(() => {
 });
 const turns = (n: number): string => `${Math.abs(n)} ${Math.abs(n) === 1 ? "turn" : "turns"}`;
 </script>
+
 <template>
   <section v-if="own">
     <h2 class="mb-1">Another bead</h2>
@@ -61,7 +64,7 @@ const turns = (n: number): string => `${Math.abs(n)} ${Math.abs(n) === 1 ? "turn
           }}; {{ Math.abs(judged.missing).toFixed(0) }} mg
           {{ judged.missing > 0 ? "would still be missing" : "too much would stay" }}.
         </p>
-        <p v-for="f in judged.faults" :key="f" class="text-call">{{ f }}</p>
+        <p v-for="f in judged.faults" :key="f.code" class="text-call">{{ beadSentence(f) }}</p>
       </template>
       <p v-else class="text-soft">
         A bead of another metal is not like for like: choose one to see the turns of weight wire that go with it.

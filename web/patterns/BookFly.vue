@@ -44,6 +44,7 @@ watch(
 );
 onBeforeUnmount(() => cancel?.());
 </script>
+
 <template>
   <div
     class="flex items-center justify-center overflow-hidden bg-[var(--fly-ground)] p-1 text-center text-[0.85rem] text-[#33443f]"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PatternEntry } from "@kasten/contract/patterns";
-import type { Component, Dressing, FlyChoice } from "@kasten/core/patterns";
+import type { Component, Dressing, FlyChoice } from "@kasten/core/recipe";
 
 /** Size, colour, weight form, and what may be left out or bought, of one fly. */
 const props = withDefaults(
@@ -26,6 +26,7 @@ const toggle = (id: string): void => {
 const picked = (event: Event): string => (event.target as HTMLSelectElement).value;
 const name = (suffix: string) => (props.label ? `${suffix}, ${props.label}` : suffix);
 </script>
+
 <template>
   <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
     <div role="group" :aria-label="name('Size')" class="flex flex-wrap gap-1">

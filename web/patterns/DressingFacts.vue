@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
-import { dressings, type Dressing, type Recipe } from "@kasten/core/patterns";
+import { dressings, type Dressing, type Recipe } from "@kasten/core/recipe";
 import PlaceField from "./PlaceField.vue";
 
 /** How densely it is dressed, what stays bare, and what is staggered. */
@@ -31,6 +31,7 @@ function put(event: Event): void {
   (event.target as HTMLSelectElement).value = "";
 }
 </script>
+
 <template>
   <section class="grid content-start gap-2">
     <h3 class="label">Dressing</h3>

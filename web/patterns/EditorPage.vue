@@ -11,6 +11,7 @@ const { may, askWhom } = useSession();
 const entry = computed(() => (props.id === undefined ? undefined : patterns.value.get(props.id)));
 const recipe = computed(() => (props.id === undefined ? undefined : recipeOf(props.id)));
 </script>
+
 <template>
   <p v-if="!may('write patterns')" class="callout">{{ askWhom("write patterns") }}</p>
   <p v-else-if="data && id !== undefined && !entry" class="callout">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { FlyChoice } from "@kasten/core/patterns";
+import type { FlyChoice } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 import FlyPicture from "./FlyPicture.vue";
 
@@ -28,6 +28,7 @@ const title = computed(
   () => `${patterns.value.get(props.pattern)?.name ?? ""}, size ${props.size}, side view to scale`,
 );
 </script>
+
 <template>
   <figure class="fly relative bg-[var(--fly-ground)]">
     <FlyPicture

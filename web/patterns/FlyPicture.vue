@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from "vue";
 import { drawFly, pathsOf, type Measure } from "@kasten/core/drawing";
-import type { ComposedFly } from "@kasten/core/patterns";
+import type { ComposedFly } from "@kasten/core/fly";
 import { lengthFigure } from "../parts/units";
 import { useSession } from "../team";
 
@@ -96,6 +96,7 @@ const box = computed(() => {
   return [left, y - top - text.value * 0.5, right - left, h + top + text.value * (3.4 + 1.15 * ruler.value.deep)];
 });
 </script>
+
 <template>
   <svg
     :viewBox="box.map((n) => n.toFixed(2)).join(' ')"

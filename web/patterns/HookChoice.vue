@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { nearHooks, type HookModel } from "@kasten/core/hooks";
-import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 
 /** The hook of this fly, and those that would do instead: lengths, zones and weights follow the one that is taken. */
@@ -17,6 +17,7 @@ const near = computed(() =>
 const isOther = computed(() => named.value?.id !== props.model.id);
 const steps = computed(() => props.recipe.shankTolerance ?? 0);
 </script>
+
 <template>
   <div class="text-[0.93rem]">
     <p>

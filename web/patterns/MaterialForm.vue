@@ -3,7 +3,7 @@ import { useQueryCache } from "@pinia/colada";
 import { X } from "lucide-vue-next";
 import { computed, ref } from "vue";
 import { materialForms, standings, type Material, type MaterialForm } from "@kasten/core/materials";
-import { saveMaterial } from "@kasten/contract/patterns";
+import { saveMaterial } from "@kasten/contract/materials";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
@@ -17,7 +17,7 @@ import {
   withGauge,
   type FigureField,
 } from "./materialDraft";
-import MaterialPicker from "./MaterialPicker.vue";
+import MaterialFinder from "./MaterialFinder.vue";
 
 /** What the computation needs of a material. Nominal figures stand there until somebody has measured. */
 const props = defineProps<{ material?: Material; name?: string; form?: MaterialForm }>();
@@ -28,6 +28,8 @@ const { busy, refusal, send } = useChange();
 const m = ref<Material>(
   props.material ? plainMaterial(props.material) : newMaterial("", props.name ?? "", props.form ?? "dubbing"),
 );
+/** The version that the person sees; after a refusal that of the other's change, which they have then been told. */
+const version = ref(materials.value.get(props.material?.code ?? "")?.version ?? 0);
 const drawer = ref("");
 const forms = materialForms.filter((f) => f !== "hook");
 const fields = computed(() => fieldsOf(m.value.form));
@@ -53,18 +55,17 @@ const setParts = (list: [string, number][]): void =>
 async function save(): Promise<void> {
   const code = m.value.code || codeFor(m.value.name, m.value.form, (c) => materials.value.has(c));
   const material = plainMaterial({ ...m.value, code });
-  if (
-    !(await send(
-      saveMaterial,
-      { params: { id: code }, body: { material, drawer: drawer.value.trim() || undefined } },
-      props.material ? "Changed" : "In the cabinet",
-    ))
-  )
+  const body = { material, drawer: drawer.value.trim() || undefined, version: version.value };
+  const said = props.material ? "Changed" : "In the cabinet";
+  if (!(await send(saveMaterial, { params: { id: code }, body }, said))) {
+    version.value = refusal.value?.problem.version ?? version.value;
     return;
+  }
   await cache.invalidateQueries({ key: ["catalogue"] });
   emit("saved", code);
 }
 </script>
+
 <template>
   <form class="sheet mb-4 grid gap-3 p-3" @submit.prevent="save">
     <h2>{{ material ? `What is known of ${material.name}` : "A material for the cabinet" }}</h2>
@@ -177,11 +178,10 @@ async function save(): Promise<void> {
           <X :size="16" />
         </button>
       </div>
-      <MaterialPicker
+      <MaterialFinder
         class="max-w-md"
         label="Another part of the blend"
         model-value=""
-        plain
         :only="(f) => f === 'dubbing' || f === 'blend' || f === 'hair' || f === 'yarn'"
         @update:model-value="setParts([...parts, [$event, 1]])"
       />
@@ -221,8 +221,13 @@ async function save(): Promise<void> {
     <RefusalNote :refusal="refusal" />
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="busy || !m.name.trim()">
-        {{ material ? "Keep it" : "Put it in the cabinet" }}</button
-      ><button type="button" class="btn" @click="emit('leave')">Leave it</button>
+        {{ material ? "Keep it" : "Put it in the cabinet" }}</button><button
+        type="button"
+        class="btn"
+        @click="emit('leave')"
+      >
+        Leave it
+      </button>
     </div>
   </form>
 </template>

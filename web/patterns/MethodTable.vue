@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { dressedAs, dressingDifferences, methodDifferences, sayDifference } from "@kasten/core/materials";
-import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { dressedAs, dressingDifferences, methodDifferences } from "@kasten/core/needs";
+import { methodSentence, sayDifference } from "@kasten/core/sentences";
+import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 
 /** Where good tiers differ on this fly, and what the other way would change. */
@@ -76,6 +77,7 @@ const bulk = (school: { fromFlies?: number }): boolean =>
 const chosen = computed(() => Object.keys(props.choice.methods ?? {}).length);
 const take = (key: string, school: string): void => emit("choose", { ...props.choice.methods, [key]: school });
 </script>
+
 <template>
   <section>
     <div class="mb-1 flex flex-wrap items-baseline gap-3">
@@ -144,7 +146,7 @@ const take = (key: string, school: string): void => emit("choose", { ...props.ch
                 >
                   Take</button
                 ><span :class="{ 'text-soft': d.differences.length === 0 }"
-                  >{{ d.sentence
+                  >{{ methodSentence(d)
                   }}<span v-if="bulk(d.other)" class="tag ml-2">usual from {{ d.other.fromFlies }} flies on</span></span
                 >
               </div>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { X } from "lucide-vue-next";
 import { computed, ref } from "vue";
-import { inheritFrom, sayStep } from "@kasten/core/patterns";
+import { sayStep } from "@kasten/core/words";
+import { inheritFrom } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
 
@@ -45,12 +46,12 @@ function remove(i: number): void {
   draft.value.recipe.parents = rest.length > 0 ? rest : undefined;
 }
 </script>
+
 <template>
   <section class="grid content-start gap-2">
     <h3 class="label">Comes from other patterns</h3>
     <div v-for="(p, i) in parents()" :key="p.pattern" class="flex flex-wrap items-center gap-2">
-      <b>{{ nameOf(p.pattern) }}</b
-      ><span v-if="p.version" class="text-soft">version {{ p.version }}</span
+      <b>{{ nameOf(p.pattern) }}</b><span v-if="p.version" class="text-soft">version {{ p.version }}</span
       ><input
         class="field min-w-40 flex-1"
         :value="p.changes"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { materialForms, type MaterialForm } from "@kasten/core/materials";
-import { roles, type Component, type Role } from "@kasten/core/patterns";
+import { roles, type Component, type Role } from "@kasten/core/recipe";
 import MaterialPicker from "./MaterialPicker.vue";
 import SizedMaterials from "./SizedMaterials.vue";
 
@@ -42,6 +42,7 @@ const list = (event: Event): string[] | undefined => {
 };
 const text = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
+
 <template>
   <fieldset class="grid gap-3 border border-rule p-3 md:grid-cols-2">
     <legend class="px-1 font-semibold">The part</legend>

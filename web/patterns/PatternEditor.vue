@@ -4,8 +4,9 @@ import { Redo2, Undo2 } from "lucide-vue-next";
 import { computed, ref, nextTick, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
 import { VueDraggable } from "vue-draggable-plus";
-import { requirementsOf } from "@kasten/core/materials";
-import { proportionsOf, sameContent, type Component, type Recipe, type RecipeStep } from "@kasten/core/patterns";
+import { requirementsOf } from "@kasten/core/needs";
+import { proportionsOf } from "@kasten/core/fly";
+import { sameContent, type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -127,6 +128,7 @@ async function save(base: number): Promise<void> {
   await router.push(`/patterns/${id}`);
 }
 </script>
+
 <template>
   <div class="mb-2 flex flex-wrap items-center justify-between gap-2">
     <h1>
@@ -156,8 +158,7 @@ async function save(base: number): Promise<void> {
   <RefusalNote :refusal="refusal" />
   <div v-if="refusal?.problem.changes && refusal.problem.version !== undefined" class="callout mb-3">
     <p v-for="c in refusal.problem.changes" :key="c.field">
-      <b>{{ c.field }}</b
-      >: {{ c.yours || "nothing" }} → {{ c.theirs || "nothing" }}
+      <b>{{ c.field }}</b>: {{ c.yours || "nothing" }} → {{ c.theirs || "nothing" }}
     </p>
     <button class="btn mt-1" @click="save(refusal.problem.version)">
       Save mine on top of version {{ refusal.problem.version }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { X } from "lucide-vue-next";
 import { computed } from "vue";
-import type { Coat, Finish } from "@kasten/core/patterns";
+import type { Coat, Finish } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
 import DressingFacts from "./DressingFacts.vue";
@@ -60,6 +60,7 @@ const lines = (text: string): string[] | undefined => {
   return all.length > 0 ? all : undefined;
 };
 </script>
+
 <template>
   <div class="grid gap-4">
     <div class="flex flex-wrap items-end gap-3">
@@ -70,7 +71,7 @@ const lines = (text: string): string[] | undefined => {
       <label class="min-w-40"
         ><span class="label">Style</span
         ><input v-model="draft.style" class="field w-full" maxlength="80" list="styles" /></label
-      ><datalist id="styles"><option v-for="s in styles" :key="s" :value="s" /></datalist>
+      ><datalist id="styles"><option v-for="s in styles" :key="s" :value="s"></option></datalist>
       <label for="hook-model" class="grid"
         ><span class="label">Hook</span
         ><select
@@ -219,7 +220,7 @@ const lines = (text: string): string[] | undefined => {
               rows="2"
               :value="(r.avoid ?? []).join('\n')"
               @change="r.avoid = lines(value($event))"
-            />
+            ></textarea>
           </label>
           <label
             ><span class="label">Still to be asked, one a line; it holds the pattern back</span
@@ -228,7 +229,7 @@ const lines = (text: string): string[] | undefined => {
               rows="2"
               :value="(r.queries ?? []).map((q) => q.question).join('\n')"
               @change="r.queries = lines(value($event))?.map((question) => ({ about: 'asked', question }))"
-            />
+            ></textarea>
           </label>
           <label class="flex items-center gap-2"
             ><input

@@ -1,32 +1,17 @@
 <script setup lang="ts">
+import { notPromisedWords, sentenceOf } from "@kasten/core/sentences";
 import { Columns2, Download, Pencil } from "lucide-vue-next";
 import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
 import { placeAt } from "@kasten/core/hooks";
 import { drawFly, svgFile } from "@kasten/core/drawing";
-import {
-  differencesBetween,
-  dressedAs,
-  minutesWorking,
-  rangesOf,
-  sayDifference,
-  weightWorking,
-  workingOf,
-} from "@kasten/core/materials";
-import {
-  dressings,
-  headRoomOf,
-  hookOf,
-  notPromised,
-  ownDressing,
-  priceOf,
-  sayPlace,
-  sayStep,
-  threadWay,
-  tieInsOf,
-  type Dressing,
-  type FlyChoice,
-} from "@kasten/core/patterns";
+import { differencesBetween, dressedAs, minutesWorking, rangesOf, weightWorking, workingOf } from "@kasten/core/needs";
+import { sayDifference } from "@kasten/core/sentences";
+import { sayStep, sayPlace } from "@kasten/core/words";
+import { dressings, hookOf, notPromised, priceOf, type Dressing, type FlyChoice } from "@kasten/core/recipe";
+import { headRoomOf, tieInsOf } from "@kasten/core/fly";
+import { ownDressing } from "@kasten/core/methods";
+import { threadWay } from "@kasten/core/bench";
 import type { Working } from "@kasten/contract/materials";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
@@ -76,7 +61,7 @@ watch(
   { immediate: true },
 );
 
-const { tied, materials, proportions, shares, cautions, checks, warnings } = usePatternFly(() => props.id, choice);
+const { tied, materials, proportions, shares, cautions, checks, notices } = usePatternFly(() => props.id, choice);
 const second = usePatternFly(() => props.id, other);
 const optional = computed(
   () =>
@@ -153,7 +138,7 @@ const ranges = computed(() => {
       return [r.key, `${quantity(r.least, unit)} to ${quantity(r.most, unit)}, as far as the recipe leaves it open`];
     }),
   );
-  return { words, fault };
+  return { words, fault: fault && sentenceOf(fault) };
 });
 const stops = computed(() => new Map((fly.value ? threadWay(fly.value) : []).map((t) => [t.step, t])));
 const room = computed(() => (fly.value ? headRoomOf(fly.value) : undefined));
@@ -161,7 +146,9 @@ const roomNeeds = computed(() => {
   const all = [...(room.value?.parts ?? []), ...((fly.value?.tied.beadMm ?? 0) > 0 ? [] : ["the head"])];
   return `${all.join(", ")} ${all.length === 1 ? "needs" : "need"}`;
 });
-const unsure = computed(() => (recipe.value ? notPromised(recipe.value, choice.value, cabinet.value) : []));
+const unsure = computed(() =>
+  recipe.value ? notPromised(recipe.value, choice.value, cabinet.value).map(notPromisedWords) : [],
+);
 const showWhole = (title: string, working: Working, words: string): void =>
   panel.show({ title, words, working, fly: { pattern: props.id, ...choice.value } });
 
@@ -183,6 +170,7 @@ function saveDrawing(): void {
   download(`${props.id}-${choice.value.size.replace("/", "-")}.svg`, "image/svg+xml", file);
 }
 </script>
+
 <template>
   <template v-if="entry">
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
@@ -275,7 +263,7 @@ function saveDrawing(): void {
           <b class="fig">{{ second.tied.value.fly.minutes.toFixed(1) }}</b><span class="unit">min</span>
         </p>
       </section>
-      <p v-for="w in warnings" :key="w.sentence" class="callout mb-2">
+      <p v-for="w in notices" :key="w.sentence" class="callout mb-2">
         {{ w.sentence }}
         <button
           class="link"
@@ -296,8 +284,9 @@ function saveDrawing(): void {
               aria-label="Working of the weight"
               @click="showWhole('weight of a fly', weightWorking(fly), `${fly.tied.mass.total.toFixed(0)} mg`)"
             >
-              {{ fly.tied.mass.total.toFixed(0) }}</button
-            ><span class="unit">mg, {{ ((fly.tied.mass.total * DOZEN) / 1000).toFixed(1) }} g a dozen</span>
+              {{ fly.tied.mass.total.toFixed(0) }}</button><span class="unit"
+              >mg, {{ ((fly.tied.mass.total * DOZEN) / 1000).toFixed(1) }} g a dozen</span
+            >
           </dd>
         </div>
         <div>
@@ -308,22 +297,19 @@ function saveDrawing(): void {
               aria-label="Working of the minutes"
               @click="showWhole('minutes of a fly', minutesWorking(fly), `${Number(fly.minutes.toFixed(2))} min`)"
             >
-              {{ Number(fly.minutes.toFixed(2)) }}</button
-            ><span class="unit">min a fly</span>
+              {{ Number(fly.minutes.toFixed(2)) }}</button><span class="unit">min a fly</span>
           </dd>
         </div>
         <div>
           <dt class="text-soft">Price</dt>
           <dd class="text-xl">
-            <span class="fig">{{ money(priceNow) }}</span
-            ><span class="unit">a dozen</span>
+            <span class="fig">{{ money(priceNow) }}</span><span class="unit">a dozen</span>
           </dd>
         </div>
         <div v-for="[name, mm] in marks" :key="name">
           <dt class="text-soft">{{ name }}</dt>
           <dd class="text-xl">
-            <span class="fig">{{ lengthFigure(mm) }}</span
-            ><span class="unit">{{ units }}</span>
+            <span class="fig">{{ lengthFigure(mm) }}</span><span class="unit">{{ units }}</span>
           </dd>
         </div>
         <div v-if="shares.length > 1">
@@ -470,8 +456,10 @@ function saveDrawing(): void {
           </p>
           <p v-if="fly" class="mt-2 text-[0.93rem]">
             Tied in:
-            <template v-for="(t, i) in tieInsOf(fly)" :key="t.place"
-              >{{ i > 0 ? "; " : "" }}at {{ t.place }}, {{ t.steps.join(", ") }} (<span class="fig">{{ t.wraps }}</span>
+            <template v-for="(t, i) in tieInsOf(fly)" :key="sayPlace(t.place)"
+              >{{ i > 0 ? "; " : "" }}at {{ sayPlace(t.place) }}, {{ t.steps.join(", ") }} (<span class="fig">{{
+                t.wraps
+              }}</span>
               wraps)</template
             >.
           </p>
@@ -481,8 +469,8 @@ function saveDrawing(): void {
           <h2 class="mb-1 mt-4">Beside the master fly</h2>
           <ul class="sheet px-3 py-1.5 text-[0.95rem]">
             <li v-for="(c, i) in checks" :key="i" class="py-0.5">
-              <span class="tag mr-2">{{ c.when }}</span
-              >{{ c.feature }}<span v-if="c.tolerance" class="text-soft">, {{ c.tolerance }}</span>
+              <span class="tag mr-2">{{ c.when }}</span>{{ c.feature
+              }}<span v-if="c.tolerance" class="text-soft">, {{ c.tolerance }}</span>
             </li>
           </ul>
         </section>

@@ -82,6 +82,7 @@ async function giveOut(): Promise<void> {
   download("patterns.json", "application/json", JSON.stringify(book, null, 1));
 }
 </script>
+
 <template>
   <div class="mb-2 flex flex-wrap items-baseline justify-between gap-3">
     <h1>
@@ -160,8 +161,7 @@ async function giveOut(): Promise<void> {
     </p>
     <ul tabindex="0" class="max-h-48 list-disc overflow-y-auto pl-5">
       <li v-for="w in wrongFile.slice(0, 200)" :key="w.path + w.detail">
-        <span class="fig">{{ w.path }}</span
-        >: {{ w.detail }}
+        <span class="fig">{{ w.path }}</span>: {{ w.detail }}
       </li>
     </ul>
   </div>
@@ -189,8 +189,8 @@ async function giveOut(): Promise<void> {
             Not complete: {{ p.missing[0] }}
           </div>
           <div class="mt-1.5 flex items-baseline justify-between gap-3">
-            <b class="truncate text-lg">{{ p.name }}</b
-            ><span v-if="p.sizes.from" class="fig whitespace-nowrap">{{ p.sizes.from }}–{{ p.sizes.to }}</span
+            <b class="truncate text-lg">{{ p.name }}</b><span v-if="p.sizes.from" class="fig whitespace-nowrap"
+              >{{ p.sizes.from }}–{{ p.sizes.to }}</span
             ><span v-if="p.missing.length > 0" class="tag tag-call">incomplete</span>
           </div>
           <p class="truncate text-[0.93rem] text-soft">

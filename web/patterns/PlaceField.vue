@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from "vue";
-import { readPlace, sayPlace } from "@kasten/core/patterns";
+import { readPlace, sayPlace } from "@kasten/core/words";
 import type { Place } from "@kasten/core/hooks";
 
 /** A place on the shank, as it is said. What cannot be understood stays as typed and says what would be. */
@@ -19,6 +19,7 @@ function read(): void {
   typed.value = sayPlace(found);
 }
 </script>
+
 <template>
   <span class="inline-block"
     ><input v-model="typed" class="field w-32" :aria-label="props.label" :aria-invalid="unread" @change="read" /><span

@@ -2,7 +2,7 @@
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { MaterialForm } from "@kasten/core/materials";
-import type { BySize } from "@kasten/core/patterns";
+import type { BySize } from "@kasten/core/recipe";
 import MaterialPicker from "./MaterialPicker.vue";
 
 /** A material, by hook size where it changes. */
@@ -20,6 +20,7 @@ function setSpan(i: number, end: "from" | "to", size: string): void {
 }
 const text = (event: Event): string => (event.target as HTMLInputElement).value.trim();
 </script>
+
 <template>
   <div>
     <div v-for="(m, i) in shown" :key="i" class="mb-1 flex flex-wrap items-center gap-2">

@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
-import {
-  moments,
-  questionsOf,
-  roomToMove,
-  sayStep,
-  type Check,
-  type Recipe,
-  type RecipeStep,
-} from "@kasten/core/patterns";
+import { sayStep } from "@kasten/core/words";
+import { moments, roomToMove, type Check, type Recipe, type RecipeStep } from "@kasten/core/recipe";
+import { questionsOf } from "@kasten/core/methods";
 import { useCatalogue } from "./catalogue";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
@@ -67,6 +61,7 @@ const list = (value: string): string[] | undefined => {
   return parts.length > 0 ? parts : undefined;
 };
 </script>
+
 <template>
   <fieldset class="grid gap-3 border border-rule p-3 md:grid-cols-2">
     <legend class="px-1 font-semibold">The step</legend>
@@ -89,7 +84,7 @@ const list = (value: string): string[] | undefined => {
         :value="step.instruction ?? ''"
         maxlength="400"
         @change="set({ instruction: text($event) || undefined })"
-      />
+      ></textarea>
     </label>
     <label
       ><span class="label">Caution, where the hazard is</span
@@ -99,7 +94,7 @@ const list = (value: string): string[] | undefined => {
         :value="step.caution ?? ''"
         maxlength="400"
         @change="set({ caution: text($event) || undefined })"
-      />
+      ></textarea>
     </label>
     <label
       ><span class="label">What it guards against, so that nothing takes it away unseen</span

@@ -2,7 +2,7 @@
 import { ChevronDown, ChevronUp, GripVertical, Settings2, Trash2 } from "lucide-vue-next";
 import { useTextareaAutosize } from "@vueuse/core";
 import { ref, watch } from "vue";
-import type { StepReading } from "@kasten/core/patterns";
+import type { StepReading } from "@kasten/core/words";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 
 /** One step as it is written: the part, its words, how they are understood, and what is wrong at it. */
@@ -36,6 +36,7 @@ function keys(e: KeyboardEvent): void {
   e.preventDefault();
 }
 </script>
+
 <template>
   <li
     class="border-b border-rule bg-sheet px-2 py-1.5"
@@ -55,8 +56,8 @@ function keys(e: KeyboardEvent): void {
         :aria-label="`Part and details of step ${number}, ${role}`"
         @click="emit('toggle')"
       >
-        <b class="block truncate leading-tight">{{ role }}</b
-        ><span class="flex items-center gap-1.5 text-[0.86rem] text-soft"
+        <b class="block truncate leading-tight">{{ role }}</b><span
+          class="flex items-center gap-1.5 text-[0.86rem] text-soft"
           ><ColourSwatch v-if="material" :colour="colour" /><span class="truncate"
             >{{ material }}{{ sizes ? ", by size" : "" }}</span
           ></span
@@ -75,7 +76,7 @@ function keys(e: KeyboardEvent): void {
         @keydown="keys"
         @focus="emit('look', true)"
         @blur="emit('look', false)"
-      />
+      ></textarea>
       <span class="flex"
         ><button
           type="button"

@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { judgeLeavingOut, judgeSubstitute, sayDifference } from "@kasten/core/materials";
-import { allowedFor, hookOf, type FlyChoice, type Recipe } from "@kasten/core/patterns";
+import { judgeLeavingOut, judgeSubstitute } from "@kasten/core/needs";
+import { sayDifference, sentenceOf, substituteSentence } from "@kasten/core/sentences";
+import { allowedFor, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { money } from "../parts/format";
 import { useCatalogue } from "./catalogue";
 
-/** Materials that may stand in another's place, best first, and parts that may be left out: what each changes and takes away. */
+/**
+ * Materials that may stand in another's place, best first, and parts that may be left out: what each changes and takes
+ * away.
+ */
 const props = defineProps<{ recipe: Recipe; choice: FlyChoice }>();
 const emit = defineEmits<{ take: [component: string, material: string | undefined] }>();
 const { hooks, materials, tie } = useCatalogue();
@@ -49,6 +53,7 @@ const taken = (component: string, material: string): boolean => props.choice.use
 const mass = (mg: number): string =>
   Math.abs(mg) >= 1 ? `; ${Math.abs(mg).toFixed(0)} mg ${mg > 0 ? "heavier" : "lighter"} a fly` : "";
 </script>
+
 <template>
   <section>
     <h2 class="mb-1">In another’s place</h2>
@@ -71,16 +76,18 @@ const mass = (mg: number): string =>
             {{ taken(r.component, r.material) ? "Taken" : "Take" }}
           </button></span
         >
-        <span v-if="r.fault" class="block text-call">{{ r.fault }}</span>
+        <span v-if="r.fault" class="block text-call">{{ sentenceOf(r.fault) }}</span>
         <span v-else class="block text-[0.93rem]"
           >For 10 dozen: {{ r.differences.map(sayDifference).join("; ") || "the same quantities"
           }}{{ mass(r.massMg) }}</span
         >
-        <span v-for="w in r.warnings" :key="w.sentence" class="block text-[0.93rem] text-call">{{ w.sentence }}</span>
+        <span v-for="w in r.warnings" :key="w.code" class="block text-[0.93rem] text-call">{{
+          substituteSentence(w)
+        }}</span>
       </li>
       <li v-for="l in leaving" :key="l.role" class="border-b border-rule px-3 py-1.5">
         <b>Leave out the {{ l.role }}</b
-        ><span v-if="l.fault" class="block text-call">{{ l.fault }}</span
+        ><span v-if="l.fault" class="block text-call">{{ sentenceOf(l.fault) }}</span
         ><span v-else class="block text-[0.93rem]"
           >For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities" }};
           {{ Math.abs(Math.round(l.minutes)) }} minutes {{ l.minutes < 0 ? "less" : "more" }}{{ mass(l.massMg)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
-import type { BySize, Recipe, Variant, WeightForm } from "@kasten/core/patterns";
+import type { BySize, Recipe, Variant, WeightForm } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 import { unique } from "./draft";
 import SizedMaterials from "./SizedMaterials.vue";
@@ -44,6 +44,7 @@ function begin(of: Variant | WeightForm, event: Event): void {
   (event.target as HTMLSelectElement).value = "";
 }
 </script>
+
 <template>
   <div class="grid gap-4 lg:grid-cols-2">
     <section>
@@ -61,8 +62,7 @@ function begin(of: Variant | WeightForm, event: Event): void {
           </button>
         </div>
         <div v-for="(swapped, id) in v.swaps" :key="id" class="mt-1 grid grid-cols-[5rem_1fr_auto] items-start gap-2">
-          <span class="pt-2 text-[0.9rem]">{{ roleOf(String(id)) }}</span
-          ><SizedMaterials
+          <span class="pt-2 text-[0.9rem]">{{ roleOf(String(id)) }}</span><SizedMaterials
             :label="`${id} in ${v.name}`"
             :model-value="swapped"
             @update:model-value="swap(v, String(id), $event)"
@@ -123,8 +123,7 @@ function begin(of: Variant | WeightForm, event: Event): void {
           :key="id"
           class="mt-1 grid grid-cols-[5rem_1fr_auto] items-start gap-2"
         >
-          <span class="pt-2 text-[0.9rem]">{{ roleOf(String(id)) }}</span
-          ><SizedMaterials
+          <span class="pt-2 text-[0.9rem]">{{ roleOf(String(id)) }}</span><SizedMaterials
             :label="`${id} in ${f.name}`"
             :model-value="swapped"
             @update:model-value="swap(f, String(id), $event)"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
-import { changesBetween } from "@kasten/core/patterns";
+import { changesBetween } from "@kasten/core/versions";
 import { patternVersions } from "@kasten/contract/patterns";
 import { call } from "../http";
 import { moment } from "../parts/format";
@@ -25,6 +25,7 @@ const changes = computed(() => {
   return a && b ? changesBetween(a, b, (code) => materials.value.get(code)?.name ?? code) : undefined;
 });
 </script>
+
 <template>
   <section>
     <h2 class="mb-1">Versions</h2>

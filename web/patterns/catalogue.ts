@@ -1,9 +1,12 @@
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
-import { composeFly, hookOf, type ComposedFly, type FlyChoice, type Recipe } from "@kasten/core/patterns";
-import { DomainError, sentenceOf } from "@kasten/core/errors";
+import { composeFly, type ComposedFly } from "@kasten/core/fly";
+import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import { DomainError } from "@kasten/core/errors";
+import { sentenceOf } from "@kasten/core/sentences";
 import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
-import { catalogue, type PatternEntry } from "@kasten/contract/patterns";
+import { type PatternEntry } from "@kasten/contract/patterns";
+import { catalogue } from "@kasten/contract/catalogue";
 import type { ReplyOf } from "@kasten/contract/http";
 import { call } from "../http";
 import { useRecipes } from "./recipes";

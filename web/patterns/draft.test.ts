@@ -1,6 +1,7 @@
+import { missingWords } from "@kasten/core/sentences";
 import { describe, expect, test } from "vitest";
 import type { Material } from "@kasten/core/materials";
-import { missingFrom, sameContent, type Recipe, type RecipeStep } from "@kasten/core/patterns";
+import { missingFrom, sameContent, type Recipe, type RecipeStep } from "@kasten/core/recipe";
 import { addLine, draftOf, emptyRecipe, fileOf, readRow, recipeOfDraft, slug, type Draft } from "./draft";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
@@ -91,7 +92,7 @@ describe("lines typed one after another", () => {
       finish: { state: "none" },
     });
     expect(lacks).toEqual([]);
-    expect(missingFrom(made).join()).toMatch(/hook is not named.*finish is not stated/s);
+    expect(missingFrom(made).map(missingWords).join()).toMatch(/hook is not named.*finish is not stated/s);
   });
 });
 
@@ -108,7 +109,9 @@ describe("one line", () => {
       material: [],
       asStated: "tail: unicorn hair, 6 fibres",
     });
-    expect(missingFrom(recipe(draft)).join()).toMatch(/material of the tail is not known \(“tail: unicorn hair/);
+    expect(missingFrom(recipe(draft)).map(missingWords).join()).toMatch(
+      /material of the tail is not known \(“tail: unicorn hair/,
+    );
   });
   test("of a second tail of another material is a part of its own", () => {
     const { draft } = typed(["tail: pheasant tail, 6 fibres", "tail: hare fur, noodle 3 mm"]);

@@ -1,12 +1,5 @@
-import {
-  readLine,
-  readStep,
-  sayStep,
-  type Component,
-  type Recipe,
-  type RecipeStep,
-  type StepReading,
-} from "@kasten/core/patterns";
+import { sayStep, readLine, readStep, type StepReading } from "@kasten/core/words";
+import { type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
 import type { Material } from "@kasten/core/materials";
 import type { PatternFile } from "@kasten/contract/patterns";
 
@@ -196,7 +189,10 @@ export function addLine(
   };
 }
 
-/** The file that is saved. Components that no step, finish or glue uses any more are taken out, but for the hook and the thread. */
+/**
+ * The file that is saved. Components that no step, finish or glue uses any more are taken out, but for the hook and the
+ * thread.
+ */
 export function fileOf(draft: Draft, id: string, recipe: Recipe): PatternFile {
   const finish =
     recipe.finish.state === "given"

@@ -1,5 +1,5 @@
 import { drawFly, svgFile } from "@kasten/core/drawing";
-import type { ComposedFly } from "@kasten/core/patterns";
+import type { ComposedFly } from "@kasten/core/fly";
 
 const MOST_KEPT = 400;
 /** Drawn flies as images, newest last: scrolling back over a long list draws nothing anew. */

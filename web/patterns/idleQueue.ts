@@ -1,4 +1,7 @@
-/** Work that can wait for a quiet moment: one piece after another, never more of a frame than it can spare, none while a list flies past. */
+/**
+ * Work that can wait for a quiet moment: one piece after another, never more of a frame than it can spare, none while a
+ * list flies past.
+ */
 const BUDGET_MS = 5;
 /** Faster than this nobody reads what passes. */
 const FLING_PX_PER_MS = 1.2;

@@ -123,5 +123,9 @@ export function codeFor(name: string, form: MaterialForm, taken: (code: string) 
   }
 }
 
-/** Without what nobody has said: undefined figures do not travel. */
-export const plainMaterial = (m: Material): Material => JSON.parse(JSON.stringify(m)) as Material;
+/**
+ * As it is described: without the version that it was read in, and without what nobody has said, which does not travel.
+ */
+export function plainMaterial({ version: _read, ...said }: Material & { version?: number }): Material {
+  return JSON.parse(JSON.stringify(said)) as Material;
+}

@@ -1,14 +1,15 @@
 import { defineStore } from "pinia";
 import { shallowReactive } from "vue";
-import type { Recipe } from "@kasten/core/patterns";
+import type { Recipe } from "@kasten/core/recipe";
 import { readRecipes } from "@kasten/contract/patterns";
 import { call } from "../http";
 
 const MOST_AT_ONCE = 40;
 
 /**
- * Recipes as they are needed: those asked for in the same moment are read together. A version never changes, so what was read
- * stays; a pattern without a version means its newest, which is renewed when the catalogue says that there is a newer one.
+ * Recipes as they are needed: those asked for in the same moment are read together. A version never changes, so what
+ * was read stays; a pattern without a version means its newest, which is renewed when the catalogue says that there is
+ * a newer one.
  */
 export const useRecipes = defineStore("recipes", () => {
   const known = shallowReactive(new Map<string, Recipe>());

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { changed, type RecipeStep } from "@kasten/core/patterns";
+import { changed, type RecipeStep } from "@kasten/core/recipe";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
 const tail: RecipeStep = {

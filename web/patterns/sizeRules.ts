@@ -1,5 +1,6 @@
 import type { MaterialForm } from "@kasten/core/materials";
-import { changed, readStep, sayStep, type RecipeStep, type Role, type StepChange } from "@kasten/core/patterns";
+import { sayStep, readStep } from "@kasten/core/words";
+import { changed, type RecipeStep, type Role, type StepChange } from "@kasten/core/recipe";
 
 const changeable = ["amount", "shown", "rule", "passes", "stretch", "rope", "fullness", "noodle", "thickness"] as const;
 

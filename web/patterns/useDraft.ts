@@ -1,16 +1,10 @@
+import { missingWords, noticesOf, orderWords } from "@kasten/core/sentences";
 import { debounceFilter, useDebouncedRefHistory, useEventListener, useStorage, watchDebounced } from "@vueuse/core";
 import { computed, ref, toRaw, watch } from "vue";
 import { sizesBetween } from "@kasten/core/hooks";
-import {
-  missingFrom,
-  orderFaults,
-  ownBeadFaults,
-  rehomed,
-  sayStep,
-  type ComposedFly,
-  type FlyChoice,
-  type Recipe,
-} from "@kasten/core/patterns";
+import { sayStep } from "@kasten/core/words";
+import { missingFrom, orderFaults, rehomed, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import { type ComposedFly } from "@kasten/core/fly";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
 import { addLine, readRow, recipeOfDraft, type Draft } from "./draft";
@@ -65,8 +59,8 @@ export function useDraft(id: string, initial: () => Draft) {
     ),
   );
   const recipe = computed<Recipe>(() => recipeOfDraft(plain.value.draft, readings.value));
-  // The last understood step is kept with its row, so that half-typed words do not make the fly vanish; once the typing rests, as
-  // keeping it makes everything be read again.
+  // The last understood step is kept with its row, so that half-typed words do not make the fly vanish; once the typing
+  // rests, as keeping it makes everything be read again.
   watchDebounced(
     readings,
     (now) => {
@@ -117,19 +111,15 @@ export function useDraft(id: string, initial: () => Draft) {
     }
     return { faults };
   });
-  const missing = computed(() => missingFrom(recipe.value));
+  const missing = computed(() => missingFrom(recipe.value).map(missingWords));
   /** What is to be said at a step: what cannot be tied, a wrong order, and what crowds. */
   const notes = computed(() => {
     const at = new Map<string, { sentence: string; hard: boolean }[]>();
     const add = (step: string, sentence: string, hard: boolean) =>
       at.set(step, [...(at.get(step) ?? []), { sentence, hard }]);
     for (const [step, sentence] of tied.value.faults) add(step, sentence, true);
-    for (const f of orderFaults(recipe.value)) add(f.then, f.sentence, f.hard);
-    for (const w of [
-      ...(tied.value.fly?.tied.warnings ?? []),
-      ...(tied.value.fly ? ownBeadFaults(tied.value.fly) : []),
-    ])
-      add(w.step, w.sentence, false);
+    for (const f of orderFaults(recipe.value)) add(f.then, `${orderWords({ ...f, ...f.names })}.`, f.hard);
+    for (const n of tied.value.fly ? noticesOf(tied.value.fly) : []) add(n.step, n.sentence, false);
     return at;
   });
 

@@ -1,15 +1,10 @@
+import { noticesOf } from "@kasten/core/sentences";
 import { computed, type MaybeRefOrGetter, toValue } from "vue";
 import { compareSizes, sizesBetween, sizeWithin } from "@kasten/core/hooks";
-import { hookRequirement, requirementsOf } from "@kasten/core/materials";
-import {
-  cautionsOf,
-  checksOf,
-  hookOf,
-  ownBeadFaults,
-  proportionsOf,
-  sharesOfShank,
-  type FlyChoice,
-} from "@kasten/core/patterns";
+import { hookRequirement, requirementsOf } from "@kasten/core/needs";
+import { cautionsOf, checksOf } from "@kasten/core/bench";
+import { hookOf, type FlyChoice } from "@kasten/core/recipe";
+import { proportionsOf, sharesOfShank } from "@kasten/core/fly";
 import { length } from "../parts/units";
 import { useCatalogue } from "./catalogue";
 
@@ -47,8 +42,6 @@ export function usePatternFly(
   const shares = computed(() => (tied.value.fly ? sharesOfShank(tied.value.fly) : []));
   const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
   const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
-  const warnings = computed(() =>
-    tied.value.fly ? [...tied.value.fly.tied.warnings, ...ownBeadFaults(tied.value.fly)] : [],
-  );
-  return { tied, materials, proportions, shares, cautions, checks, warnings };
+  const notices = computed(() => (tied.value.fly ? noticesOf(tied.value.fly) : []));
+  return { tied, materials, proportions, shares, cautions, checks, notices };
 }

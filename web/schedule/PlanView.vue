@@ -73,6 +73,7 @@ const tieOf = (b: Plan["batches"][number]) => p.value?.work.find((w) => w.batch 
 const firstOf = (b: Plan["batches"][number]) => p.value?.work.find((w) => w.batch === b.id);
 const nowShown = computed(() => p.value !== undefined && shown(p.value.now, p.value.now + 1));
 </script>
+
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
     <h1>Plan</h1>
@@ -247,8 +248,10 @@ const nowShown = computed(() => p.value !== undefined && shown(p.value.now, p.va
             <td>{{ p.people.find((q) => q.id === tieOf(b)?.person)?.name }}</td>
             <td class="fig text-[0.94rem]">{{ time(firstOf(b)?.start ?? 0) }}</td>
             <td>
-              <span v-if="b.held" class="tag tag-call">{{ b.held }}</span
-              ><span v-else-if="b.lateDays > 0" class="tag tag-call">late {{ b.lateDays }} d</span
+              <span v-if="b.held" class="tag tag-call">{{ b.held }}</span><span
+                v-else-if="b.lateDays > 0"
+                class="tag tag-call"
+                >late {{ b.lateDays }} d</span
               ><span v-if="b.waitsFor" class="tag">waits for {{ b.waitsFor }}</span>
             </td>
           </tr>

@@ -85,6 +85,7 @@ async function correct(lot: string, place: number): Promise<void> {
   }
 }
 </script>
+
 <template>
   <template v-if="m">
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
@@ -98,8 +99,7 @@ async function correct(lot: string, place: number): Promise<void> {
           class="btn"
           @click="editing = !editing"
         >
-          {{ editing ? "Leave it" : "Change what is known" }}</button
-        ><span
+          {{ editing ? "Leave it" : "Change what is known" }}</button><span
           >drawer <b class="fig">{{ m.drawer }}</b></span
         >
       </p>

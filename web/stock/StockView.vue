@@ -29,6 +29,7 @@ const columns = computed(() => {
 });
 const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
 </script>
+
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
     <h1>The cabinet</h1>
@@ -86,6 +87,7 @@ const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity
     </tbody>
   </table>
 </template>
+
 <style scoped>
 .wall {
   display: grid;

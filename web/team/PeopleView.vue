@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { reactive, ref } from "vue";
-import { habits } from "@kasten/core/patterns";
+import { habits } from "@kasten/core/methods";
 import { addPerson, editPerson, listPeople, type Person } from "@kasten/contract/team";
 import { call } from "../http";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -76,6 +76,7 @@ async function save(p: Person | null): Promise<void> {
   }
 }
 </script>
+
 <template>
   <div class="mb-3 flex items-baseline justify-between">
     <h1>People</h1>

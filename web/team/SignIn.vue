@@ -28,6 +28,7 @@ async function begin(): Promise<void> {
     await refresh();
 }
 </script>
+
 <template>
   <main class="mx-auto grid min-h-dvh max-w-4xl content-center gap-x-14 gap-y-8 p-6 md:grid-cols-[1fr_1.1fr]">
     <div>
@@ -73,8 +74,7 @@ async function begin(): Promise<void> {
           <ul class="grid gap-1.5">
             <li v-for="p in state.demo" :key="p.id">
               <button class="btn w-full justify-between !min-h-[44px]" :disabled="busy" @click="enterAs(p.id)">
-                <span>{{ p.name }}</span
-                ><span class="font-normal text-soft">{{ words[p.role] }}</span>
+                <span>{{ p.name }}</span><span class="font-normal text-soft">{{ words[p.role] }}</span>
               </button>
             </li>
           </ul>

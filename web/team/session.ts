@@ -1,6 +1,7 @@
 import { useQuery, useQueryCache } from "@pinia/colada";
 import { computed } from "vue";
-import { mayDo, me, signOut, whoMay, type Permission } from "@kasten/contract/team";
+import { me, signOut } from "@kasten/contract/team";
+import { mayDo, whoMay, type Permission } from "@kasten/contract/permissions";
 import { call } from "../http";
 
 /** Who is signed in, and what they may do. */

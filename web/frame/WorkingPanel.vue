@@ -2,15 +2,16 @@
 import { Dialog, DialogPanel, DialogTitle } from "@headlessui/vue";
 import { X } from "lucide-vue-next";
 import { FlyDrawing } from "../patterns";
-import { useWorking } from "./working";
-import NumberWords from "./NumberWords.vue";
-import WorkingTree from "./WorkingTree.vue";
+import { useWorking } from "../parts/working";
+import NumberWords from "../parts/NumberWords.vue";
+import WorkingTree from "../parts/WorkingTree.vue";
 
 const panel = useWorking();
 </script>
+
 <template>
   <Dialog :open="panel.working !== null" class="relative z-40" @close="panel.close()">
-    <div class="fixed inset-0 bg-black/25" aria-hidden="true" />
+    <div class="fixed inset-0 bg-black/25" aria-hidden="true"></div>
     <DialogPanel
       class="fixed inset-y-0 right-0 w-full max-w-[30rem] overflow-y-auto border-l border-strong bg-sheet p-5"
     >
