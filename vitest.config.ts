@@ -1,14 +1,18 @@
 import { defineConfig } from "vitest/config";
 
-/** A property test tries hundreds of cases: on a busy machine that may take longer than the five seconds that are usual. */
+/**
+ * A property test tries hundreds of cases: on a busy machine that may take longer than the five seconds that are usual.
+ */
 const testTimeout = 30_000;
+const setupFiles = [new URL("tools/seeds.ts", import.meta.url).pathname];
 
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout } },
-      { test: { name: "contract", root: "contract", include: ["**/*.test.ts"], testTimeout } },
-      { test: { name: "web", root: "web", include: ["**/*.test.ts"], testTimeout } },
+      { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout, setupFiles } },
+      { test: { name: "contract", root: "contract", include: ["**/*.test.ts"], testTimeout, setupFiles } },
+      { test: { name: "house", root: "tools", include: ["**/*.test.ts"], testTimeout, setupFiles } },
+      { test: { name: "web", root: "web", include: ["**/*.test.ts"], testTimeout, setupFiles } },
       {
         test: {
           name: "server",
@@ -17,7 +21,7 @@ export default defineConfig({
           globalSetup: ["./testing/database.ts"],
           testTimeout,
           hookTimeout: 120_000,
-          fileParallelism: false,
+          setupFiles: [...setupFiles, "./testing/clock.ts"],
         },
       },
     ],

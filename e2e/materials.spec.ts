@@ -1,5 +1,5 @@
-import { expect, test, type Page } from "@playwright/test";
-import { enterAs } from "./room";
+import type { Page } from "@playwright/test";
+import { enterAs, expect, test } from "./room";
 
 const how = (page: Page, n: number) => page.getByLabel(`How step ${n} is done`);
 async function addLine(page: Page, text: string): Promise<void> {

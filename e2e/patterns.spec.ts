@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect, test, type Page } from "@playwright/test";
-import { enterAs } from "./room";
+import type { Page } from "@playwright/test";
+import { enterAs, expect, test } from "./room";
 
 const demo = (id: string) =>
   JSON.parse(readFileSync(join(import.meta.dirname, `../demo/patterns/${id}.json`), "utf8")) as {
@@ -67,7 +67,9 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
   });
 
   await test.step("typed words outlast a reload", async () => {
-    await page.waitForTimeout(300);
+    const kept = () => page.evaluate("JSON.stringify(localStorage)");
+    await expect.poll(kept).toContain("noodle 40 mm sparse");
+    await expect.poll(kept).not.toContain("tied in at bend with 6 wraps");
     await page.reload();
     await expect(how(page, 3)).toHaveValue("noodle 40 mm sparse");
   });
@@ -135,13 +137,11 @@ test("a file that is not right is refused with every wrong path, and nothing of 
   await enterAs(page, "Maren Holt");
   await page.goto("/patterns");
   const send = (content: unknown) =>
-    page
-      .getByLabel("Take in a file")
-      .setInputFiles({
-        name: "patterns.json",
-        mimeType: "application/json",
-        buffer: Buffer.from(typeof content === "string" ? content : JSON.stringify(content)),
-      });
+    page.getByLabel("Take in a file").setInputFiles({
+      name: "patterns.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(typeof content === "string" ? content : JSON.stringify(content)),
+    });
   const good = demo("net-loft");
   await send({
     format: "kasten-patterns",

@@ -1,4 +1,31 @@
-import { expect, type Page } from "@playwright/test";
+import { expect, test as base, type Cookie, type Page } from "@playwright/test";
+import { asAdmin, openRoom, type Room } from "./serve.mjs";
+import { TEMPLATE } from "./template";
+
+/** Each file of tests has a demo room of its own: what one does to it another does not see. */
+export const test = base.extend<{ room: Room }, { rooms: (file: string) => Promise<Room> }>({
+  rooms: [
+    async ({ playwright: _playwright }, use, worker) => {
+      let open: { file: string; room: Room } | undefined;
+      const close = async () => {
+        if (!open) return;
+        await open.room.stop();
+        await asAdmin(`DROP DATABASE IF EXISTS ${open.room.database} WITH (FORCE)`);
+      };
+      await use(async (file) => {
+        if (open?.file === file) return open.room;
+        await close();
+        open = { file, room: await openRoom(`e2e_room_${worker.parallelIndex}`, TEMPLATE) };
+        return open.room;
+      });
+      await close();
+    },
+    { scope: "worker", timeout: 60_000 },
+  ],
+  room: async ({ rooms }, use, info) => use(await rooms(info.file)),
+  baseURL: async ({ room }, use) => use(room.base),
+});
+export { expect } from "@playwright/test";
 
 /** Signs in by the demo's buttons. */
 export async function enterAs(page: Page, name: string): Promise<void> {
@@ -7,18 +34,33 @@ export async function enterAs(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("navigation", { name: "Along the bench" })).toBeVisible();
 }
 
-/** Once the view has its heading and its data: the live stream never ends, so the network is never idle. */
+/** Once the view has its heading, its data and its letters; the live stream never ends, so no network goes idle. */
 export async function settled(page: Page): Promise<void> {
-  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await expect(page.locator("h1").first()).toBeVisible();
   await expect(page.locator("main table tbody tr, main figure svg, main li, main form").first()).toBeAttached();
-  await page.waitForTimeout(250);
+  await page.waitForFunction(
+    "document.fonts.status === 'loaded' && document.getAnimations().every((a) => a.playState !== 'running')",
+  );
 }
 
-export const station = (page: Page, name: string) =>
-  page
+/** Signed in before, in this room: enters again without the screen for it. */
+const signedIn = new Map<string, Cookie[]>();
+export async function returnAs(page: Page, room: Room, name: string): Promise<void> {
+  const key = `${room.base} ${name}`;
+  const cookies = signedIn.get(key);
+  if (cookies) return page.context().addCookies(cookies);
+  await enterAs(page, name);
+  signedIn.set(key, await page.context().cookies());
+}
+
+/** Goes to a station and waits until it is there: the one before stays on the screen until then. */
+export async function station(page: Page, name: string): Promise<void> {
+  await page
     .getByRole("navigation", { name: "Along the bench" })
     .getByRole("link", { name: new RegExp(name) })
     .click();
+  await expect(page.getByRole("heading", { level: 1, name: new RegExp(`^${name}`) })).toBeVisible();
+}
 export async function leave(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Sign out" }).click();
   await expect(page.getByText("Enter the demo room as")).toBeVisible();

@@ -1,5 +1,4 @@
-import { expect, test } from "@playwright/test";
-import { enterAs, leave, station } from "./room";
+import { enterAs, expect, leave, station, test } from "./room";
 
 test("from a typed order to a boxed dozen", async ({ page }) => {
   const errors: string[] = [];

@@ -1,7 +1,10 @@
 import { join } from "node:path";
 import { ensureModules, output, root, run } from "./lib/run.mjs";
 
-/** npm run perf: every *.perf.ts, built as the server is built, one after another; they print ratios and sizes and judge nothing. */
+/**
+ * npm run perf: every *.perf.ts, built as the server is built, one after another; they print ratios and sizes and judge
+ * nothing.
+ */
 ensureModules();
 const { bundleNode } = await import("./lib/bundle.mjs");
 const files = (output("git", ["ls-files", "--cached", "--others", "--exclude-standard", "*.perf.ts"]) ?? "")

@@ -4,7 +4,9 @@ import { join, resolve } from "node:path";
 import { ensureModules } from "./lib/run.mjs";
 import { programsFolder, startPostgres } from "./lib/postgres.mjs";
 
-/** npm run restore FILE: puts the database back as the backup has it. All of it or nothing; stop the application first. */
+/**
+ * npm run restore FILE: puts the database back as the backup has it. All of it or nothing; stop the application first.
+ */
 ensureModules();
 const file = resolve(process.argv[2] ?? "");
 if (!process.argv[2] || !existsSync(file)) {

@@ -1,7 +1,7 @@
-import { spawn } from "node:child_process";
 import { existsSync, mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { ensureModules, installPackages, root } from "./lib/run.mjs";
+import { startPostgres } from "./lib/postgres.mjs";
 import { ensureBuilt } from "./lib/serve.mjs";
 
 /** npm run shots: remakes docs/screenshots/ from a fresh demo room, one picture of each main view. */
@@ -11,17 +11,11 @@ ensureBuilt();
 const { chromium } = await import("@playwright/test");
 const folder = join(root, "docs/screenshots");
 mkdirSync(folder, { recursive: true });
-const PORT = "4695";
-const base = `http://127.0.0.1:${PORT}`;
-const server = spawn(process.execPath, ["e2e/serve.mjs"], {
-  cwd: root,
-  stdio: "inherit",
-  env: { ...process.env, PORT, E2E_DATABASE: "shots_room" },
-});
-for (let i = 0; i < 240; i++) {
-  if ((await fetch(`${base}/api/health`).catch(() => undefined))?.ok) break;
-  await new Promise((r) => setTimeout(r, 250));
-}
+const database = await startPostgres("test-postgres", { fast: true });
+process.env.TEST_POSTGRES = database.url("postgres");
+const { asAdmin, makeTemplate, openRoom } = await import("../e2e/serve.mjs");
+await makeTemplate("shots_template");
+const { base, stop } = await openRoom("shots_room", "shots_template");
 const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
   args: [
@@ -110,6 +104,7 @@ try {
   await all();
 } finally {
   await browser.close();
-  server.kill("SIGTERM");
-  await new Promise((r) => server.once("exit", r));
+  await stop();
+  await asAdmin("DROP DATABASE shots_room", "DROP DATABASE shots_template");
+  await database.stop();
 }

@@ -4,8 +4,8 @@ import { ensureBuilt } from "./lib/serve.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 
 /**
- * npm start: everything that a fresh machine lacks, then the application.
- * DATABASE_URL points at another PostgreSQL; KASTEN_DEMO=off starts an empty installation.
+ * npm start: everything that a fresh machine lacks, then the application. DATABASE_URL points at another PostgreSQL;
+ * KASTEN_DEMO=off starts an empty installation.
  */
 ensureModules();
 ensureBuilt();

@@ -4,7 +4,10 @@ import { ensureModules, installPackages, root } from "./lib/run.mjs";
 import { ensureBuilt } from "./lib/serve.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 
-/** npm test: types, lint, unit, API against a real PostgreSQL, and the browser; stops at the first that does not hold. */
+/**
+ * npm test: layout, types, lint, unit, API against a real PostgreSQL, and the browser; stops at the first that does
+ * not hold.
+ */
 const began = Date.now();
 ensureModules();
 if (!existsSync("/usr/bin/chromium")) installPackages(["chromium"], "for the browser tests");
@@ -24,7 +27,7 @@ const step = (name, command, args) =>
 
 let failed = 0;
 try {
-  await Promise.all([step("types", "npm", ["run", "-s", "types"]), step("lint", "npm", ["run", "-s", "lint"])]);
+  await Promise.all(["formatted", "types", "lint"].map((name) => step(name, "npm", ["run", "-s", name])));
   await step("unit", "npm", ["run", "-s", "unit"]);
   ensureBuilt();
   await step("API", "npm", ["run", "-s", "api"]);

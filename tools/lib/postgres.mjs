@@ -105,7 +105,8 @@ function runningPort(folder) {
 /**
  * Starts a private PostgreSQL on loopback and a free port, its cluster made first where there is none.
  * A server that runs on that cluster already is used, and left running.
- * @returns {{ url: (database: string) => string, bin: string, stop: () => Promise<void>, restart: () => Promise<void>, kill: () => Promise<void> }}
+ * @returns {{ url: (database: string) => string, bin: string, stop: () => Promise<void>, restart: () => Promise<void>,
+ *   kill: () => Promise<void> }}
  */
 export async function startPostgres(name, { fast = false } = {}) {
   const bin = ensurePrograms();
