@@ -26,7 +26,9 @@ test("the database goes away for a while: the screens say so, and nothing typed 
   await page.goto("/bench");
   await page.getByRole("link", { name: /Lead Line 12/ }).click();
   await expect(page.getByTestId("good")).toHaveText("0");
+  const heard = page.waitForResponse((r) => r.url().endsWith("/api/bench/tallies") && r.ok());
   await page.keyboard.press("Space");
+  await heard;
   await expect(page.getByText("on the way to the server")).toBeHidden();
 
   const bringBack = await sendAway(room.database);

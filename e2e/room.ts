@@ -38,9 +38,10 @@ export async function enterAs(page: Page, name: string): Promise<void> {
 export async function settled(page: Page): Promise<void> {
   await expect(page.locator("h1").first()).toBeVisible();
   await expect(page.locator("main table tbody tr, main figure svg, main li, main form").first()).toBeAttached();
-  await page.waitForFunction(
-    "document.fonts.status === 'loaded' && document.getAnimations().every((a) => a.playState !== 'running')",
-  );
+  // Asked anew each time: a predicate that polls inside the page is stopped by the content policy at its second try.
+  const still =
+    "document.fonts.status === 'loaded' && document.getAnimations().every((a) => a.playState !== 'running')";
+  await expect.poll(() => page.evaluate<boolean>(still)).toBe(true);
 }
 
 /** Signed in before, in this room: enters again without the screen for it. */

@@ -23,6 +23,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 
 async function send(): Promise<void> {
   clearTimeout(timer);
+  timer = undefined;
   if (sending.value || waiting.value.length === 0) return;
   sending.value = true;
   const lot = waiting.value.slice(0, MOST_AT_ONCE);
@@ -59,7 +60,6 @@ export function useTallies(batch: string) {
   function tally(t: Pick<Waiting, "kind" | "reason" | "loss" | "undoes" | "undoesKind">): string {
     const id = newKey();
     waiting.value = [...waiting.value, { ...t, id, batch, at: new Date().toISOString() }];
-    timer = undefined;
     void send();
     return id;
   }

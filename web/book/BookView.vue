@@ -1,19 +1,19 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
-import { ref } from "vue";
 import { listEvents, listFinished } from "@kasten/contract/book";
-import { call } from "../http";
+import { call, usePages } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
+import ShowMore from "../parts/ShowMore.vue";
 import { dayYear, moment } from "../parts/format";
 
-const limit = ref(50);
-const finished = useQuery({
-  key: () => ["finished", limit.value],
-  query: () => call(listFinished, { query: { limit: limit.value } }),
+const finished = usePages({
+  key: () => ["finished"],
+  read: (cursor) => call(listFinished, { query: { cursor } }),
+  rows: (page) => page.batches,
 });
-const log = useQuery({
-  key: () => ["log", limit.value],
-  query: () => call(listEvents, { query: { limit: limit.value } }),
+const log = usePages({
+  key: () => ["log"],
+  read: (cursor) => call(listEvents, { query: { cursor } }),
+  rows: (page) => page.events,
 });
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 </script>
@@ -34,7 +34,7 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
         </tr>
       </thead>
       <tbody>
-        <tr v-for="y in finished.data.value?.yields ?? []" :key="y.pattern">
+        <tr v-for="y in finished.first.value?.yields ?? []" :key="y.pattern">
           <td>{{ y.patternName }}</td>
           <td class="fig text-right">{{ y.batches }}</td>
           <td class="fig text-right">{{ y.good }}</td>
@@ -46,7 +46,7 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
     </table>
   </div>
   <h2 class="mb-1">Finished batches</h2>
-  <div class="sheet mb-5 overflow-x-auto">
+  <div class="sheet mb-3 overflow-x-auto">
     <table>
       <thead>
         <tr>
@@ -62,7 +62,7 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
         </tr>
       </thead>
       <tbody>
-        <tr v-for="b in finished.data.value?.batches ?? []" :key="b.id">
+        <tr v-for="b in finished.rows.value" :key="b.id">
           <td class="fig">{{ b.number }}</td>
           <td>
             {{ b.patternName }} <span class="fig">{{ b.size }}</span>
@@ -82,22 +82,27 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
             }}
           </td>
         </tr>
-        <tr v-if="finished.data.value?.batches.length === 0">
+        <tr v-if="finished.isEmpty.value">
           <td colspan="9" class="text-soft">No batch has been finished yet.</td>
         </tr>
       </tbody>
     </table>
   </div>
+  <ShowMore
+    what="batches"
+    class="mb-5"
+    :more="finished.more.value"
+    :loading="finished.loading.value"
+    @more="finished.showMore"
+  />
   <h2 class="mb-1">Who did what</h2>
   <ol class="sheet text-[0.94rem]">
-    <li v-for="e in log.data.value?.events ?? []" :key="e.id" class="flex gap-3 border-b border-rule px-3 py-1">
+    <li v-for="e in log.rows.value" :key="e.id" class="flex gap-3 border-b border-rule px-3 py-1">
       <time class="fig w-28 shrink-0 text-soft" :datetime="e.at">{{ moment(e.at) }}</time><b
         class="w-28 shrink-0 truncate"
         >{{ e.person }}</b
       ><span>{{ e.sentence }}</span>
     </li>
   </ol>
-  <button v-if="log.data.value?.next || finished.data.value?.next" class="btn mt-3" @click="limit = 200">
-    Show more
-  </button>
+  <ShowMore what="entries" :more="log.more.value" :loading="log.loading.value" @more="log.showMore" />
 </template>

@@ -1,3 +1,4 @@
 export * from "./client";
 export * from "./connection";
 export * from "./live";
+export * from "./usePages";

@@ -3,18 +3,19 @@ import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
 import { readPlan } from "@kasten/contract/schedule";
-import { call } from "../http";
+import { call, usePages } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
+import ShowMore from "../parts/ShowMore.vue";
 import { day, dayYear } from "../parts/format";
 import { useSession } from "../team";
 import OrderComposer from "./OrderComposer.vue";
 
 const { may, askWhom } = useSession();
 const state = ref<"open" | "closed">("open");
-const limit = ref(50);
-const orders = useQuery({
-  key: () => ["orders", state.value, limit.value],
-  query: () => call(listOrders, { query: { state: state.value, limit: limit.value } }),
+const orders = usePages({
+  key: () => ["orders", state.value],
+  read: (cursor) => call(listOrders, { query: { state: state.value, cursor } }),
+  rows: (page) => page.orders,
 });
 const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
 const late = computed(
@@ -64,7 +65,7 @@ const lateOrders = computed(() => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="o in orders.data.value?.orders ?? []" :key="o.id">
+        <tr v-for="o in orders.rows.value" :key="o.id">
           <td class="whitespace-nowrap">
             {{ state === "open" ? day(o.due) : dayYear(o.due)
             }}<span v-if="o.dueReason" class="block text-[0.83rem] text-soft">{{ o.dueReason }}</span>
@@ -90,7 +91,7 @@ const lateOrders = computed(() => {
             >
           </td>
         </tr>
-        <tr v-if="orders.data.value?.orders.length === 0">
+        <tr v-if="orders.isEmpty.value">
           <td colspan="8" class="!py-6 text-soft">
             {{
               state === "open"
@@ -102,5 +103,5 @@ const lateOrders = computed(() => {
       </tbody>
     </table>
   </div>
-  <button v-if="orders.data.value?.next" class="btn mt-3" @click="limit = 200">Show more</button>
+  <ShowMore what="orders" :more="orders.more.value" :loading="orders.loading.value" @more="orders.showMore" />
 </template>
