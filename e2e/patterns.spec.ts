@@ -193,14 +193,14 @@ test("every batch has a bench card of one page, on A4 and on Letter", async ({ p
   expect(one.size).toBeGreaterThan(8);
   for (const b of one.values()) {
     await page.goto(`/batches/${b.id}/card`);
-    await expect(page.locator(".card svg")).toBeVisible();
+    await expect(page.locator(".bench-card svg")).toBeVisible();
     for (const format of ["A4", "Letter"]) {
       const pdf = (await page.pdf({ format, printBackground: true })).toString("latin1");
       expect(pdf.match(/\/Type\s*\/Page[^s]/g), `${b.pattern} ${b.size} on ${format}`).toHaveLength(1);
     }
   }
   await page.emulateMedia({ media: "print" });
-  const shown = page.locator(".card");
+  const shown = page.locator(".bench-card");
   for (const part of ["Steps", "Against the ruler", "Cut and count", "Beside the master fly"])
     await expect(shown.getByRole("heading", { name: part })).toBeVisible();
   await expect(page.getByRole("navigation", { name: "Along the bench" })).toBeHidden();

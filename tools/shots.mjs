@@ -67,7 +67,7 @@ async function all() {
   await shot(page, undefined, "working");
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Bench card" }).click();
-  await page.locator(".card svg").waitFor();
+  await page.locator(".bench-card svg").waitFor();
   await shot(page, undefined, "card");
   await page.goBack();
   await page.getByRole("link", { name: "Pull sheet" }).click();

@@ -12,10 +12,7 @@ const oneSpace: NodeTransform = (node) => {
 };
 
 export default defineConfig({
-  plugins: [
-    vue({ template: { compilerOptions: { whitespace: "preserve", nodeTransforms: [oneSpace] } } }),
-    tailwind(),
-  ],
+  plugins: [vue({ template: { compilerOptions: { whitespace: "preserve", nodeTransforms: [oneSpace] } } }), tailwind()],
   build: { outDir: "dist", emptyOutDir: true, target: "es2022", assetsInlineLimit: 0 },
   server: { proxy: { "/api": { target: process.env.KASTEN_API ?? "http://127.0.0.1:4680", changeOrigin: false } } },
 });

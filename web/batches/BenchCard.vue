@@ -6,11 +6,12 @@ import { proportionsOf } from "@kasten/core/fly";
 import { readBatch } from "@kasten/contract/batches";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
-import NumberWords from "../parts/NumberWords.vue";
 import { day } from "../parts/format";
 import { length } from "../parts/units";
 import { FlyPicture, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import CardSide from "./CardSide.vue";
+import CardSteps from "./CardSteps.vue";
 import { cardSize } from "./cardSize";
 import { useBatchFly } from "./useBatchFly";
 
@@ -59,7 +60,7 @@ const print = () => window.print();
 </script>
 
 <template>
-  <article v-if="b" class="card mx-auto bg-[#fdfdfb] text-[#15262b]" :style="{ fontSize: size }">
+  <article v-if="b" class="bench-card mx-auto bg-[#fdfdfb] text-[#15262b]" :style="{ fontSize: size }">
     <header class="flex items-start justify-between gap-4 border-b-2 border-[#15262b] pb-1">
       <div>
         <h1 class="!text-[1.9em]">
@@ -94,61 +95,8 @@ const print = () => window.print();
         />
       </figure>
       <div class="grid grid-cols-[minmax(0,1.75fr)_minmax(0,1fr)] gap-4">
-        <section>
-          <h2 class="!text-[1.15em]">Steps</h2>
-          <ol class="steps">
-            <li v-for="(s, i) in steps" :key="s.id">
-              <span class="fig no">{{ i + 1 }}</span>
-              <div>
-                <b>{{ s.name }}</b><template v-if="s.material">, {{ s.material }}</template
-                ><span v-if="s.where" class="fig"> · {{ s.where }}</span>
-                <span v-if="s.figures.length"> · {{ s.figures.join("; ") }}</span
-                ><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span
-                ><span v-if="s.instruction"> · {{ s.instruction }}</span>
-                <span v-for="c in s.cautions" :key="c.sentence" class="caution">▲ {{ c.sentence }}</span>
-              </div>
-            </li>
-          </ol>
-        </section>
-        <section>
-          <h2 class="!text-[1.15em]">Against the ruler</h2>
-          <table>
-            <thead class="sr-only">
-              <tr>
-                <th scope="col">Part</th>
-                <th scope="col">mm</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="p in lengths" :key="p.step + p.kind">
-                <td>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></td>
-                <td class="fig whitespace-nowrap text-right">{{ length(p.mm) }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <h2 class="mt-2 !text-[1.15em]">Cut and count</h2>
-          <table>
-            <thead class="sr-only">
-              <tr>
-                <th scope="col">What</th>
-                <th scope="col">How much</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="r in cuts" :key="r.key">
-                <td>{{ r.materialName }}</td>
-                <td class="text-right"><NumberWords :words="r.words" /></td>
-              </tr>
-            </tbody>
-          </table>
-          <h2 class="mt-2 !text-[1.15em]">Beside the master fly</h2>
-          <ul class="checks">
-            <li v-for="(c, i) in checks" :key="i">
-              <span aria-hidden="true">□ </span>{{ c.feature
-              }}<template v-if="c.tolerance">, {{ c.tolerance }}</template> <i>{{ c.when }}</i>
-            </li>
-          </ul>
-        </section>
+        <CardSteps :steps="steps" />
+        <CardSide :lengths="lengths" :cuts="cuts" :checks="checks" />
       </div>
     </template>
     <footer>
@@ -158,9 +106,9 @@ const print = () => window.print();
   </article>
 </template>
 
-<style scoped>
-/* Paper, whatever the theme of the screen. */
-.card {
+<style>
+/* The card and what stands on it. Paper, whatever the theme of the screen. */
+.bench-card {
   --ink-soft: #44575b;
   --deep: #0d5560;
   --deep-ink: #f9fbf8;
@@ -174,53 +122,53 @@ const print = () => window.print();
   line-height: 1.28;
   border: 1px solid var(--rule);
 }
-.drawing {
+.bench-card .drawing {
   height: 62mm;
   margin: 1.5mm 0;
   background: white;
 }
-.steps li {
+.bench-card .steps li {
   display: grid;
   grid-template-columns: 1.6em 1fr;
   padding: 0.28em 0;
   border-bottom: 0.5px solid #b5bfba;
 }
-.no {
+.bench-card .no {
   font-weight: 700;
 }
-.caution {
+.bench-card .caution {
   display: block;
   font-weight: 600;
   color: #8a2706;
 }
-td {
+.bench-card td {
   padding: 0.14em 0.3em 0.14em 0;
   border-bottom: 0.5px solid #b5bfba;
   vertical-align: top;
 }
-.checks li {
+.bench-card .checks li {
   padding: 0.14em 0;
   border-bottom: 0.5px solid #b5bfba;
 }
-footer {
+.bench-card footer {
   margin-top: 2mm;
   font-size: 0.86em;
 }
-.card .callout,
-.card h2,
-.card .text-soft {
+.bench-card .callout,
+.bench-card h2,
+.bench-card .text-soft {
   color: #15262b;
 }
 @media print {
-  .card {
+  .bench-card {
     width: auto;
     padding: 0;
     border: none;
     background: white;
   }
-  .steps li,
-  tr,
-  .checks li {
+  .bench-card .steps li,
+  .bench-card tr,
+  .bench-card .checks li {
     break-inside: avoid;
   }
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from "vue";
-import { basePerCore } from "@kasten/core/units";
 import type { BatchDetail } from "@kasten/contract/batches";
 import { quantity } from "../parts/format";
+import { baseOf, computedBase, writtenOf, writtenSign } from "../parts/written";
 
 /** Taken, used, spoiled and back: it must add up for each material before the batch is closed. */
 const props = defineProps<{ batch: BatchDetail; good: number; rejected: number; busy: boolean }>();
@@ -10,26 +10,19 @@ const emit = defineEmits<{
   leave: [];
   finish: [uses: { key: string; used: number; scrapped: number }[], minutes: number | undefined];
 }>();
-/** People write what was used in pieces, metres, grams and millilitres. */
-const shownPer = { count: 1, um: 1_000_000, ug: 1_000_000, nl: 1_000_000 } as const;
-const unitWord = { count: "", um: "m", ug: "g", nl: "ml" } as const;
-const round = (n: number) => Number(n.toFixed(3));
 const tied = computed(() => props.good + props.rejected);
 const rows = computed(() => props.batch.requirements.filter((r) => r.pulled > 0));
 const uses = reactive(
   Object.fromEntries(
     rows.value.map((r) => {
-      const computedUse = Math.min(
-        r.pulled,
-        r.unit === "count" ? Math.ceil(r.perFly * tied.value - 1e-9) : r.perFly * tied.value * basePerCore[r.unit],
-      );
-      return [r.key, { used: round(computedUse / shownPer[r.unit]), scrapped: 0 }];
+      const use = Math.min(r.pulled, computedBase(r.perFly * tied.value, r.unit));
+      return [r.key, { used: writtenOf(use, r.unit), scrapped: 0 }];
     }),
   ),
 );
 const minutes = ref<number | undefined>();
 const inBase = (r: BatchDetail["requirements"][number], what: "used" | "scrapped") =>
-  Math.round((uses[r.key]?.[what] || 0) * shownPer[r.unit]);
+  baseOf(uses[r.key]?.[what] || 0, r.unit);
 const back = (r: BatchDetail["requirements"][number]) => r.pulled - inBase(r, "used") - inBase(r, "scrapped");
 const adds = computed(() => rows.value.every((r) => back(r) >= 0));
 const close = () =>
@@ -76,7 +69,7 @@ const close = () =>
                 step="any"
                 :aria-label="`Used of ${r.materialName}, ${r.role}`"
               />
-              {{ unitWord[r.unit] }}
+              {{ writtenSign[r.unit] }}
             </td>
             <td>
               <input
@@ -87,7 +80,7 @@ const close = () =>
                 step="any"
                 :aria-label="`Spoiled of ${r.materialName}, ${r.role}`"
               />
-              {{ unitWord[r.unit] }}
+              {{ writtenSign[r.unit] }}
             </td>
             <td class="fig whitespace-nowrap text-right" :class="{ 'font-bold text-call': back(r) < 0 }">
               {{ back(r) < 0 ? `${quantity(-back(r), r.unit)} too much` : quantity(back(r), r.unit) }}

@@ -2,35 +2,33 @@
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
 import { computed, onMounted, ref, watch } from "vue";
-import { benchStepOf, cautionsOf } from "@kasten/core/bench";
-import { finishBatch, losses, rejectReasons } from "@kasten/contract/bench";
+import { finishBatch } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
-import { length } from "../parts/units";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, useCatalogue, variantName } from "../patterns";
-import { useBatchFly } from "../batches";
+import { useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import FinishBatch from "./FinishBatch.vue";
+import { isInField } from "./keys";
+import RejectChoice, { type Reject } from "./RejectChoice.vue";
+import StepInHand from "./StepInHand.vue";
 import { useTallies } from "./tallyQueue";
 
 const props = defineProps<{ id: string }>();
-const { may, person } = useSession();
+const { may } = useSession();
 const { patterns } = useCatalogue();
 const router = useRouter();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { counts, heard, waiting, refused, tally, send: sendWaiting } = useTallies(props.id);
 const { busy, refusal, send } = useChange();
 const choosing = ref(false);
-const loss = ref<(typeof losses)[number]>("whole fly");
 const finishing = ref(false);
 const opening = ref(false);
 const last = useStorage<{ id: string; kind: "good" | "reject" }[]>(`kasten.tallied.${props.id}`, []);
-const step = useStorage(`kasten.step.${props.id}`, 0);
 onMounted(() => void sendWaiting());
 
 const b = computed(() => batch.data.value);
@@ -45,37 +43,18 @@ watch(
 );
 const good = computed(() => counts.value.good);
 const rejected = computed(() => counts.value.rejected);
-const { tied, differs } = useBatchFly(b);
-const steps = computed(() => {
-  const f = tied.value.fly;
-  if (!f) return [];
-  const cautions = cautionsOf(f);
-  return f.steps.map((s) => {
-    const { where, figures, ways, material } = benchStepOf(f, s, person.value?.handed ?? "right", length);
-    return {
-      ...s,
-      zone: where && `${where} behind the eye`,
-      more: [...figures, ...ways].join("; "),
-      material,
-      cautions: cautions.filter((c) => c.step === s.id).map((c) => c.sentence),
-    };
-  });
-});
-const now = computed(() => steps.value[Math.min(step.value, steps.value.length - 1)]);
 const canTally = computed(
   () => may("tie and tally") && ["pulled", "tying"].includes(b.value?.state ?? "") && !finishing.value,
 );
 
-function one(): void {
-  if (canTally.value) last.value = [...last.value.slice(-200), { id: tally({ kind: "good" }), kind: "good" }];
+const MOST_UNDONE = 200;
+function keep(kind: "good" | "reject", what: Partial<Reject> = {}): void {
+  if (canTally.value) last.value = [...last.value.slice(-MOST_UNDONE), { id: tally({ kind, ...what }), kind }];
 }
-function reject(reason: (typeof rejectReasons)[number]): void {
+const one = (): void => keep("good");
+function reject(what: Reject): void {
   choosing.value = false;
-  if (canTally.value)
-    last.value = [
-      ...last.value.slice(-200),
-      { id: tally({ kind: "reject", reason, loss: loss.value }), kind: "reject" },
-    ];
+  keep("reject", what);
 }
 function undo(): void {
   const latest = last.value.at(-1);
@@ -83,40 +62,17 @@ function undo(): void {
   last.value = last.value.slice(0, -1);
   tally({ kind: "undo", undoes: latest.id, undoesKind: latest.kind });
 }
-const away = (e: KeyboardEvent) =>
-  e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A|SUMMARY)$/.test(e.target.tagName);
 onKeyStroke([" ", "Enter"], (e) => {
-  if (away(e) || e.repeat || choosing.value) return;
+  if (isInField(e) || e.repeat || choosing.value) return;
   e.preventDefault();
   one();
 });
 onKeyStroke(["r", "R"], (e) => {
-  if (!away(e) && canTally.value) choosing.value = true;
+  if (!isInField(e) && canTally.value) choosing.value = true;
 });
 onKeyStroke(["u", "U"], (e) => {
-  if (!away(e)) undo();
+  if (!isInField(e)) undo();
 });
-onKeyStroke(["ArrowRight", "ArrowDown"], (e) => {
-  if (!away(e)) {
-    e.preventDefault();
-    step.value = Math.min(steps.value.length - 1, step.value + 1);
-  }
-});
-onKeyStroke(["ArrowLeft", "ArrowUp"], (e) => {
-  if (!away(e)) {
-    e.preventDefault();
-    step.value = Math.max(0, step.value - 1);
-  }
-});
-onKeyStroke("Escape", () => {
-  choosing.value = false;
-});
-onKeyStroke(
-  (e) => /^[1-8]$/.test(e.key),
-  (e) => {
-    if (choosing.value) reject(rejectReasons[Number(e.key) - 1] ?? "other");
-  },
-);
 
 /**
  * A read that was under way while tallies were sent came back without them, or with the version from before. What is
@@ -166,40 +122,7 @@ async function finish(
       @finish="finish"
     />
     <div v-else class="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(19rem,1fr)]">
-      <section aria-label="The step in hand">
-        <FlyDrawing
-          :pattern="b.pattern"
-          :version="b.patternVersion"
-          :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }"
-          :size="b.size"
-          :variant="b.variant"
-          :form="b.form"
-          class="h-56 border border-rule"
-        />
-        <div v-if="now" class="sheet mt-2 p-4">
-          <div class="flex items-start justify-between gap-3">
-            <p class="text-soft">
-              Step <span class="fig">{{ step + 1 }}</span> of <span class="fig">{{ steps.length }}</span>
-            </p>
-            <div class="flex gap-2">
-              <button class="btn min-h-[44px]" :disabled="step === 0" @click="step--">
-                Back <span class="key">←</span></button
-              ><button class="btn min-h-[44px]" :disabled="step >= steps.length - 1" @click="step++">
-                Next <span class="key">→</span>
-              </button>
-            </div>
-          </div>
-          <p class="text-2xl font-bold">{{ now.name }}</p>
-          <p v-if="now.material" class="text-lg">{{ now.material }}</p>
-          <p class="fig text-xl">{{ now.zone }}</p>
-          <p v-if="now.more" class="text-lg">{{ now.more }}</p>
-          <p v-if="now.step.instruction" class="mt-1">{{ now.step.instruction }}</p>
-          <p v-for="c in now.cautions" :key="c" class="callout mt-2">{{ c }}</p>
-          <p v-if="differs.length > 0" class="mt-2 text-[0.93rem] text-soft">
-            By your ways: {{ differs.join("; ") }} than was pulled.
-          </p>
-        </div>
-      </section>
+      <StepInHand :batch="b" />
       <section aria-label="Tally" class="flex flex-col gap-3">
         <button class="tally" :disabled="!canTally" @click="one">
           <span class="block text-xl font-semibold">Good fly <span class="key">space</span></span
@@ -219,20 +142,7 @@ async function finish(
             Undo <span class="key">U</span>
           </button>
         </div>
-        <div v-if="choosing" class="sheet p-3">
-          <p class="mb-1 font-semibold">What was wrong?</p>
-          <label class="mb-2 block"
-            >Lost:
-            <select v-model="loss" class="field">
-              <option v-for="l in losses" :key="l">{{ l }}</option>
-            </select></label
-          >
-          <div class="grid grid-cols-2 gap-2">
-            <button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-[44px] justify-start" @click="reject(r)">
-              <span class="key">{{ i + 1 }}</span>{{ r }}
-            </button>
-          </div>
-        </div>
+        <RejectChoice v-if="choosing" @reject="reject" @leave="choosing = false" />
         <p v-if="waiting.length > 0" class="text-soft" role="status">
           <span class="fig">{{ waiting.length }}</span> {{ waiting.length === 1 ? "tally is" : "tallies are" }} kept
           here and on the way to the server.

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import { useQueryCache } from "@pinia/colada";
 import { computed, ref } from "vue";
-import { compareSizes, hookAt, hookMass, hookQuantities, type HookQuantity } from "@kasten/core/hooks";
+import { compareSizes, hookAt, hookQuantities, type HookQuantity } from "@kasten/core/hooks";
 import { forgetHookSize, type HookEffect, type HookModelData } from "@kasten/contract/hooks";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
-import { lengthFigure, units } from "../parts/units";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import EffectList from "./EffectList.vue";
 import HookCurve from "./HookCurve.vue";
+import HookFacts from "./HookFacts.vue";
 import HookForm from "./HookForm.vue";
 import HookOutline from "./HookOutline.vue";
+import HookTable from "./HookTable.vue";
 import MeasureGuide from "./MeasureGuide.vue";
 import NearHooks from "./NearHooks.vue";
 
-const { data, patterns } = useCatalogue();
+const { data } = useCatalogue();
 const { may } = useSession();
 const cache = useQueryCache();
 const { refusal, send } = useChange();
@@ -27,23 +28,12 @@ const model = computed<HookModelData | undefined>(
   () => models.value.find((m) => m.id === chosen.value) ?? models.value[0],
 );
 const labels: Record<HookQuantity, string> = { shank: "Shank", gape: "Gape", wire: "Wire", eye: "Eye" };
-const steps = (n: number, more: string, less: string) =>
-  n === 0 ? "standard" : n > 0 ? `${n} ${more}` : `${-n} ${less}`;
-const sizes = computed(() =>
-  (model.value?.rows ?? [])
-    .map((r) => r.size)
-    .sort(compareSizes)
-    .map((size) => {
-      const h = hookAt(model.value as HookModelData, size);
-      return { h, own: model.value?.rows.find((r) => r.size === size), mass: hookMass(h) };
-    }),
-);
-const middle = computed(() => sizes.value[Math.floor(sizes.value.length / 2)]?.h);
-const users = computed(() => [...patterns.value.values()].filter((p) => p.hookModel === model.value?.id));
-const where = (h: (typeof sizes.value)[number]["h"]): string => {
-  const s = h.sources.shank;
-  return s.from === "measured" ? `measured, ${s.where}` : "nominal";
-};
+/** Drawn as it is in the middle of its sizes. */
+const middle = computed(() => {
+  const sizes = (model.value?.rows ?? []).map((r) => r.size).sort(compareSizes);
+  const size = sizes[Math.floor(sizes.length / 2)];
+  return model.value && size !== undefined ? hookAt(model.value, size) : undefined;
+});
 function choose(id: string): void {
   chosen.value = id;
   mode.value = "look";
@@ -116,87 +106,9 @@ async function saved(): Promise<void> {
       </div>
       <div class="mb-3 grid gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
         <HookOutline v-if="middle" :hook="middle" class="h-40 border border-rule" />
-        <dl class="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-0.5 text-[0.95rem]">
-          <dt class="text-soft">Family</dt>
-          <dd>
-            {{ model.family }}, {{ model.bend }} bend, {{ model.points === 2 ? "two points" : "one point" }},
-            {{ model.barbless ? "barbless" : "barbed" }}
-          </dd>
-          <dt class="text-soft">Shank</dt>
-          <dd>{{ steps(model.shankSteps, "longer", "shorter") }}</dd>
-          <dt class="text-soft">Gape</dt>
-          <dd>{{ steps(model.gapeSteps, "wider", "narrower") }}</dd>
-          <dt class="text-soft">Wire</dt>
-          <dd>
-            {{ steps(model.wireSteps, "heavier", "finer")
-            }}<template v-if="model.wireReason">: {{ model.wireReason }}</template>
-          </dd>
-          <dt class="text-soft">Eye</dt>
-          <dd>
-            {{ model.eyeForm
-            }}<template v-if="model.eyeForm.startsWith('returned')"
-              >: level the step that its end leaves along the shank</template
-            >
-          </dd>
-          <dt v-if="model.finish" class="text-soft">Finish</dt>
-          <dd v-if="model.finish">{{ model.finish }}</dd>
-          <template v-for="n in model.near" :key="n.model"
-            ><dt class="text-soft">Near</dt>
-            <dd>{{ n.model }}, but {{ n.differs || "not the same" }}</dd></template
-          >
-          <dt class="text-soft">Patterns</dt>
-          <dd>
-            <RouterLink v-for="(p, i) in users.slice(0, 8)" :key="p.id" class="link" :to="`/patterns/${p.id}`"
-              >{{ i > 0 ? ", " : "" }}{{ p.name }}</RouterLink
-            ><template v-if="users.length > 8"> and {{ users.length - 8 }} more</template
-            ><template v-if="users.length === 0">none</template>
-          </dd>
-        </dl>
+        <HookFacts :model="model" />
       </div>
-      <div class="sheet overflow-x-auto">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Size</th>
-              <th v-for="q in hookQuantities" :key="q" scope="col" class="text-right">{{ labels[q] }}, {{ units }}</th>
-              <th scope="col" class="text-right">Point</th>
-              <th scope="col" class="text-right">Barb</th>
-              <th scope="col" class="text-right">Bend</th>
-              <th scope="col" class="text-right">mg</th>
-              <th scope="col">Where from</th>
-              <th scope="col"><span class="sr-only">Take back</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="s in sizes" :key="s.h.size">
-              <th scope="row" class="fig !border-b !border-rule !text-base !text-ink">{{ s.h.size }}</th>
-              <td
-                v-for="q in hookQuantities"
-                :key="q"
-                class="fig text-right"
-                :class="s.own?.[q] ? 'font-bold' : 'text-soft'"
-              >
-                {{ lengthFigure(s.h[q], 2) }}
-              </td>
-              <td class="fig text-right text-soft">{{ lengthFigure(s.h.point) }}</td>
-              <td class="fig text-right text-soft">{{ lengthFigure(s.h.barb) }}</td>
-              <td class="fig text-right text-soft">{{ lengthFigure(s.h.shank) }}</td>
-              <td class="fig text-right" :class="s.own?.mass ? 'font-bold' : 'text-soft'">{{ s.mass.toFixed(0) }}</td>
-              <td class="text-[0.92rem]">{{ where(s.h) }}</td>
-              <td class="text-right">
-                <button
-                  v-if="may('measure hooks') && s.own && hookQuantities.some((q) => s.own?.[q])"
-                  class="btn btn-plain !min-h-7"
-                  :aria-label="`Take back what was measured at size ${s.h.size}`"
-                  @click="forget(s.h.size)"
-                >
-                  take back
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <HookTable :model="model" :labels="labels" :can="may('measure hooks')" @forget="forget" />
       <NearHooks :model="model" :all="models" />
       <p class="mb-1 mt-4 text-[0.92rem] text-soft">
         <span class="text-call">◆</span> measured here, ○ computed from what was measured; the dashed line is nominal.

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { doubtSentence } from "@kasten/core/sentences";
-import { watchDebounced } from "@vueuse/core";
 import { computed, ref } from "vue";
-import { dozensText } from "@kasten/core/orders";
-import { addOrder, editOrder, promise, type Order } from "@kasten/contract/orders";
-import type { ReplyOf } from "@kasten/contract/http";
-import { call, newKey, Refusal } from "../http";
+import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
+import { newKey } from "../http";
 import DoubtNote from "../parts/DoubtNote.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
-import { day, dayYear, money } from "../parts/format";
+import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
+import { useCatalogue } from "../patterns";
 import NewCustomer from "./NewCustomer.vue";
+import ReadLines from "./ReadLines.vue";
+import TypedOrder from "./TypedOrder.vue";
+import { usePromise } from "./usePromise";
 import { useReading } from "./useReading";
 
 /** One line of typing, or several pasted: read as it is typed, asked about in place, saved when it is whole. */
@@ -27,7 +27,6 @@ const accepts = ref(false);
 const version = ref(props.order?.version ?? 0);
 let key = newKey();
 
-const lines = computed(() => read.value.lines.map((l) => ({ ...l, of: patterns.value.get(l.pattern ?? "") })));
 const input = computed(() => ({
   text: text.value,
   customer: read.value.customer ?? "",
@@ -60,30 +59,19 @@ function sameLine(i: number): string | undefined {
   return same[before]?.id;
 }
 
-const promised = ref<ReplyOf<typeof promise>["lines"]>([]);
-watchDebounced(
-  () => (whole.value && !props.order ? JSON.stringify(input.value.lines) : ""),
-  async (lines) => {
-    promised.value = [];
-    if (!lines) return;
-    try {
-      promised.value = (
-        await call(promise, {
-          body: { lines: input.value.lines.map(({ id: _id, policy: _policy, ...l }) => l) },
-          once: true,
-        })
-      ).lines;
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-    }
-  },
-  { debounce: 400 },
+const promised = usePromise(
+  computed(() =>
+    whole.value && !props.order ? input.value.lines.map(({ id: _id, policy: _policy, ...line }) => line) : undefined,
+  ),
 );
 const tooEarly = computed(() =>
   promised.value.filter((p) => p.day === null || (read.value.due !== undefined && p.day > read.value.due)),
 );
 const total = computed(() =>
-  lines.value.reduce((sum, l) => sum + ((l.flies ?? 0) / 12) * (l.of?.pricePerDozenCents ?? 0), 0),
+  read.value.lines.reduce(
+    (sum, l) => sum + ((l.flies ?? 0) / 12) * (patterns.value.get(l.pattern ?? "")?.pricePerDozenCents ?? 0),
+    0,
+  ),
 );
 
 async function save(): Promise<void> {
@@ -112,85 +100,13 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     <label for="order-text" class="label">{{
       order ? "The order as typed" : "Write an order in one line, or paste several"
     }}</label>
-    <div class="relative">
-      <div class="mirror" aria-hidden="true">
-        <span v-for="(p, i) in pieces" :key="i" :class="p.kind">{{ p.text }}</span>&#8203;
-      </div>
-      <textarea
-        id="order-text"
-        v-model="text"
-        class="typed"
-        rows="2"
-        spellcheck="false"
-        placeholder="6dz Copper Lodger 14 olive, 4dz 16; Hollow Mere Lodge, 12 Mar"
-        @keydown.ctrl.enter.prevent="whole && save()"
-      ></textarea>
-    </div>
+    <TypedOrder v-model="text" :pieces="pieces" @send="whole && save()" />
     <RefusalNote :refusal="refusal"
       ><button v-if="refusal?.problem.version" class="btn mt-2" type="button" :disabled="busy" @click="save">
         Save mine over it
       </button></RefusalNote
     >
-    <table v-if="lines.length > 0" class="mt-2">
-      <thead>
-        <tr>
-          <th scope="col" class="w-28">Fly</th>
-          <th scope="col">Quantity</th>
-          <th scope="col">Pattern</th>
-          <th scope="col">Size</th>
-          <th scope="col">Colour</th>
-          <th scope="col">Price</th>
-          <th scope="col">Earliest</th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="(l, i) in lines" :key="i">
-          <tr>
-            <td class="!p-0.5">
-              <FlyDrawing
-                v-if="l.pattern && l.size && l.variant"
-                :pattern="l.pattern"
-                :size="l.size"
-                :variant="l.variant"
-                :form="l.form ?? ''"
-                class="h-12 w-24"
-              />
-            </td>
-            <td class="fig whitespace-nowrap text-lg">{{ l.flies ? dozensText(l.flies) : "?" }}</td>
-            <td>
-              {{ l.of?.name ?? "?" }}
-              <span v-if="l.of && formName(l.of, l.form ?? '')" class="tag">{{
-                formName(l.of, l.form ?? "")
-              }}</span><span v-if="l.policy" class="tag ml-1">{{ l.policy }}</span>
-            </td>
-            <td class="fig">{{ l.size ?? "?" }}</td>
-            <td>{{ l.variant ? variantName(l.of, l.variant) : "?" }}</td>
-            <td class="fig whitespace-nowrap">
-              {{ l.of && l.flies ? money((l.flies / 12) * l.of.pricePerDozenCents) : "" }}
-            </td>
-            <td>
-              <span v-if="promised[i]" :title="promised[i]?.sentence"
-                >{{ promised[i]?.day ? day(promised[i]?.day ?? "") : "no day"
-                }}<span class="block text-[0.83rem] text-soft">{{
-                  promised[i]?.holds === "shelf" ? "on the shelf" : `held by ${promised[i]?.holds}`
-                }}</span></span
-              >
-            </td>
-          </tr>
-          <tr v-if="l.doubts.length > 0">
-            <td colspan="7" class="!pt-0">
-              <DoubtNote
-                v-for="(d, k) in l.doubts"
-                :key="k"
-                :sentence="doubtSentence(d)"
-                :candidates="d.candidates"
-                @choose="mend(d.at, $event)"
-              />
-            </td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
+    <ReadLines v-if="read.lines.length > 0" class="mt-2" :read="read.lines" :promised="promised" @mend="mend" />
     <DoubtNote
       v-for="(d, k) in read.doubts"
       :key="k"
@@ -229,48 +145,8 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       <span v-if="total > 0"
         >in all <b class="fig">{{ money(total) }}</b></span
       >
-      <span v-if="!whole && lines.length > 0" class="text-soft">Answer what is asked above, then save.</span>
+      <span v-if="!whole && read.lines.length > 0" class="text-soft">Answer what is asked above, then save.</span>
       <span v-if="whole" class="text-soft"><span class="key">Ctrl</span> <span class="key">Enter</span></span>
     </div>
   </form>
 </template>
-
-<style scoped>
-.typed,
-.mirror {
-  font-family: var(--font-mono);
-  font-size: 1.12rem;
-  line-height: 1.55;
-  padding: 0.45rem 0.6rem;
-  width: 100%;
-  border: 1px solid var(--rule-strong);
-  white-space: pre-wrap;
-  overflow-wrap: break-word;
-  min-height: 4.4rem;
-}
-.typed {
-  position: relative;
-  background: transparent;
-  field-sizing: content;
-  display: block;
-}
-.typed::placeholder {
-  color: var(--ink-soft);
-  opacity: 1;
-}
-.mirror {
-  position: absolute;
-  inset: 0;
-  color: transparent;
-  border-color: transparent;
-  pointer-events: none;
-  background: var(--sheet);
-}
-.known {
-  box-shadow: inset 0 -2px 0 var(--done);
-}
-.doubt {
-  background: var(--call-ground);
-  box-shadow: inset 0 -3px 0 var(--call);
-}
-</style>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
-import { Plus, X } from "lucide-vue-next";
+import { X } from "lucide-vue-next";
 import { computed } from "vue";
 import { dressings, type Dressing, type Recipe } from "@kasten/core/recipe";
+import RowList from "../parts/RowList.vue";
+import TickBox from "../parts/TickBox.vue";
+import { textOf } from "../parts/fields";
 import PlaceField from "./PlaceField.vue";
 
 /** How densely it is dressed, what stays bare, and what is staggered. */
@@ -16,18 +19,16 @@ function setOwn(d: Dressing): void {
   recipe.value.density = d === "standard" ? undefined : d;
   setBand(band().filter((x) => x !== d));
 }
-const bare = () => recipe.value.bare ?? [];
-const setBare = (i: number, change: Partial<ReturnType<typeof bare>[number]>): void =>
-  void (recipe.value.bare = bare().map((x, j) => (j === i ? { ...x, ...change } : x)));
+type Bare = NonNullable<Recipe["bare"]>[number];
+const bareByTheEye = (): Bare => ({ from: { landmark: "eye" }, to: { eyeLengths: 1 } });
 const laid = computed(() => recipe.value.steps.filter((s) => s.do === "lay" && s.shown));
 const stagger = () => recipe.value.stagger?.steps ?? [];
 function setStagger(steps: string[], leastMm = recipe.value.stagger?.leastMm ?? 2): void {
   recipe.value.stagger = steps.length > 0 ? { steps, leastMm } : undefined;
 }
 const nameOf = (id: string): string => recipe.value.steps.find((s) => s.id === id)?.name ?? id;
-const text = (event: Event): string => (event.target as HTMLInputElement).value;
 function put(event: Event): void {
-  if (text(event)) setStagger([...stagger(), text(event)]);
+  if (textOf(event)) setStagger([...stagger(), textOf(event)]);
   (event.target as HTMLSelectElement).value = "";
 }
 </script>
@@ -37,7 +38,7 @@ function put(event: Event): void {
     <h3 class="label">Dressing</h3>
     <label
       >It is dressed
-      <select class="field" :value="own" @change="setOwn(text($event) as Dressing)">
+      <select class="field" :value="own" @change="setOwn(textOf($event) as Dressing)">
         <option v-for="d in dressings" :key="d">{{ d }}</option>
       </select></label
     >
@@ -61,46 +62,34 @@ function put(event: Event): void {
         max="200"
         :value="recipe.mostWraps ?? ''"
         placeholder="any"
-        @change="recipe.mostWraps = Math.round(Number(text($event))) || undefined"
+        @change="recipe.mostWraps = Math.round(Number(textOf($event))) || undefined"
     /></label>
-    <div>
-      <span class="label">Stretches that stay bare</span>
-      <div v-for="(b, i) in bare()" :key="i" class="mb-1 flex flex-wrap items-start gap-2">
-        <PlaceField :model-value="b.from" label="bare from" @update:model-value="setBare(i, { from: $event })" /><span
+    <RowList
+      v-model="recipe.bare"
+      label="Stretches that stay bare"
+      add="a bare stretch"
+      take-out="Take this stretch out"
+      :fresh="bareByTheEye"
+    >
+      <template #default="{ row, set }">
+        <PlaceField :model-value="row.from" label="bare from" @update:model-value="set({ from: $event })" /><span
           class="pt-2"
           >to</span
-        ><PlaceField :model-value="b.to" label="bare to" @update:model-value="setBare(i, { to: $event })" /><label
-          class="flex items-center gap-1 pt-2"
-          ><input
-            type="checkbox"
-            class="h-5 w-5"
-            :checked="b.thread"
-            @change="setBare(i, { thread: ($event.target as HTMLInputElement).checked || undefined })"
-          />thread may lie there</label
+        ><PlaceField :model-value="row.to" label="bare to" @update:model-value="set({ to: $event })" /><TickBox
+          class="pt-2"
+          :model-value="row.thread"
+          @update:model-value="set({ thread: $event })"
+          >thread may lie there</TickBox
         ><input
           class="field min-w-32 flex-1"
-          :value="b.why ?? ''"
+          :value="row.why ?? ''"
           placeholder="why"
           aria-label="why it stays bare"
           maxlength="400"
-          @change="setBare(i, { why: text($event) || undefined })"
-        /><button
-          type="button"
-          class="btn btn-plain"
-          aria-label="Take this stretch out"
-          @click="recipe.bare = bare().length > 1 ? bare().filter((_, j) => j !== i) : undefined"
-        >
-          <X :size="16" />
-        </button>
-      </div>
-      <button
-        type="button"
-        class="btn btn-plain !min-h-7"
-        @click="recipe.bare = [...bare(), { from: { landmark: 'eye' }, to: { eyeLengths: 1 } }]"
-      >
-        <Plus :size="16" aria-hidden="true" />a bare stretch
-      </button>
-    </div>
+          @change="set({ why: textOf($event) || undefined })"
+        />
+      </template>
+    </RowList>
     <div v-if="laid.length > 1">
       <span class="label">Staggered on purpose, longest first</span>
       <span v-for="(id, i) in stagger()" :key="id" class="mr-1 inline-flex items-center"
@@ -127,7 +116,7 @@ function put(event: Event): void {
           min="0"
           step="0.5"
           :value="recipe.stagger?.leastMm"
-          @change="setStagger(stagger(), Number(text($event)) || 0)"
+          @change="setStagger(stagger(), Number(textOf($event)) || 0)"
         />
         mm at least</label
       >

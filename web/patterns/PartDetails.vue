@@ -1,7 +1,12 @@
 <script setup lang="ts">
-import { Plus, X } from "lucide-vue-next";
 import { materialForms, type MaterialForm } from "@kasten/core/materials";
 import { roles, type Component, type Role } from "@kasten/core/recipe";
+import OneOf from "../parts/OneOf.vue";
+import RowList from "../parts/RowList.vue";
+import TextField from "../parts/TextField.vue";
+import TickBox from "../parts/TickBox.vue";
+import { textOf, wordsByComma } from "../parts/fields";
+import DoubtField from "./DoubtField.vue";
 import MaterialPicker from "./MaterialPicker.vue";
 import SizedMaterials from "./SizedMaterials.vue";
 
@@ -32,15 +37,11 @@ const likely: Partial<Record<Role, MaterialForm>> = {
   head: "thread",
   finish: "liquid",
 };
-const alternates = () => part.value.alternates ?? [];
-const list = (event: Event): string[] | undefined => {
-  const shades = text(event)
-    .split(",")
-    .map((t) => t.trim())
-    .filter(Boolean);
-  return shades.length > 0 ? shades : undefined;
-};
-const text = (event: Event): string => (event.target as HTMLInputElement).value;
+type Alternate = NonNullable<Component["alternates"]>[number];
+function shade(words: string | undefined): void {
+  const shades = wordsByComma(words);
+  if (part.value.anyOf) set({ anyOf: { form: part.value.anyOf.form, ...(shades && { shades }) } });
+}
 </script>
 
 <template>
@@ -48,18 +49,15 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
     <legend class="px-1 font-semibold">The part</legend>
     <label
       ><span class="label">What it is on the fly</span
-      ><select class="field" :value="part.role" @change="set({ role: text($event) as Component['role'] })">
+      ><select class="field" :value="part.role" @change="set({ role: textOf($event) as Component['role'] })">
         <option v-for="r in roles.filter((x) => x !== 'hook')" :key="r">{{ r }}</option>
       </select></label
     >
-    <label
-      ><span class="label">As it was said, kept word for word</span
-      ><input
-        class="field w-full"
-        :value="part.asStated ?? ''"
-        maxlength="400"
-        @change="set({ asStated: text($event) || undefined })"
-    /></label>
+    <TextField
+      label="As it was said, kept word for word"
+      :model-value="part.asStated"
+      @update:model-value="set({ asStated: $event })"
+    />
     <div class="md:col-span-2">
       <span class="label">Material, by hook size where it changes</span
       ><SizedMaterials
@@ -75,75 +73,54 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
         ><select
           class="field"
           :value="part.anyOf?.form ?? ''"
-          @change="set({ anyOf: text($event) ? { ...part.anyOf, form: text($event) as MaterialForm } : undefined })"
+          @change="set({ anyOf: textOf($event) ? { ...part.anyOf, form: textOf($event) as MaterialForm } : undefined })"
         >
           <option value="">no, just what is named</option>
           <option v-for="f in materialForms" :key="f" :value="f">any {{ f }}</option>
         </select></label
       >
-      <label v-if="part.anyOf"
-        ><span class="label">In these shades, by comma; empty for any</span
-        ><input
-          class="field w-64"
-          :value="(part.anyOf.shades ?? []).join(', ')"
-          placeholder="olive, brown olive"
-          @change="set({ anyOf: { form: part.anyOf.form, ...(list($event) && { shades: list($event) }) } })"
-      /></label>
+      <TextField
+        v-if="part.anyOf"
+        class="w-64"
+        label="In these shades, by comma; empty for any"
+        placeholder="olive, brown olive"
+        :model-value="(part.anyOf.shades ?? []).join(', ')"
+        @update:model-value="shade"
+      />
     </div>
-    <div class="md:col-span-2">
-      <span class="label">What may take its place, best first</span>
-      <div v-for="(a, i) in alternates()" :key="i" class="mb-1 flex flex-wrap items-center gap-2">
+    <RowList
+      class="md:col-span-2"
+      label="What may take its place, best first"
+      add="another material"
+      take-out="Take it out"
+      :fresh="() => ({ material: '' }) as Alternate"
+      :model-value="part.alternates"
+      @update:model-value="set({ alternates: $event })"
+    >
+      <template #default="{ row, at, set: change }">
         <MaterialPicker
           class="min-w-60 flex-1"
-          :label="`In place of the ${part.role}, ${i + 1}`"
-          :model-value="a.material"
-          @update:model-value="
-            set({ alternates: alternates().map((x, j) => (j === i ? { ...x, material: $event } : x)) })
-          "
+          :label="`In place of the ${part.role}, ${at + 1}`"
+          :model-value="row.material"
+          @update:model-value="change({ material: $event })"
         />
         <input
           class="field min-w-40 flex-1"
-          :value="a.limit ?? ''"
+          :value="row.limit ?? ''"
           aria-label="How far it may be taken"
           placeholder="its limit: not on drys"
-          @change="
-            set({ alternates: alternates().map((x, j) => (j === i ? { ...x, limit: text($event) || undefined } : x)) })
-          "
+          @change="change({ limit: textOf($event) || undefined })"
         />
         <input
           class="field min-w-48 flex-1"
-          :value="a.effect ?? ''"
+          :value="row.effect ?? ''"
           aria-label="Its effect"
           placeholder="its effect: livelier, weaker, floats less"
-          @change="
-            set({ alternates: alternates().map((x, j) => (j === i ? { ...x, effect: text($event) || undefined } : x)) })
-          "
+          @change="change({ effect: textOf($event) || undefined })"
         />
-        <button
-          type="button"
-          class="btn btn-plain"
-          aria-label="Take it out"
-          @click="set({ alternates: alternates().filter((_, j) => j !== i) })"
-        >
-          <X :size="16" />
-        </button>
-      </div>
-      <button
-        type="button"
-        class="btn btn-plain !min-h-7"
-        @click="set({ alternates: [...alternates(), { material: '' }] })"
-      >
-        <Plus :size="16" aria-hidden="true" />another material
-      </button>
-    </div>
-    <label class="flex items-center gap-2"
-      ><input
-        type="checkbox"
-        class="h-5 w-5"
-        :checked="part.optional"
-        @change="set({ optional: ($event.target as HTMLInputElement).checked || undefined })"
-      />may be left out</label
-    >
+      </template>
+    </RowList>
+    <TickBox :model-value="part.optional" @update:model-value="set({ optional: $event })">may be left out</TickBox>
     <label v-if="part.optional"
       >It adds to the price of a dozen
       <input
@@ -152,30 +129,22 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
         min="0"
         step="0.1"
         :value="(part.priceCents ?? 0) / 100"
-        @change="set({ priceCents: Math.round(Number(text($event)) * 100) || undefined })"
+        @change="set({ priceCents: Math.round(Number(textOf($event)) * 100) || undefined })"
       />
       €</label
     >
-    <label
-      >From the same feather as
-      <select class="field" :value="part.sharesWith ?? ''" @change="set({ sharesWith: text($event) || undefined })">
-        <option value="">no other part</option>
-        <option v-for="o in others" :key="o.id" :value="o.id">{{ o.role }}</option>
-      </select></label
-    >
-    <label class="md:col-span-2"
-      ><span class="label">Not sure: what is in doubt; it holds the pattern from the bench until this is empty</span
-      ><span class="flex gap-2"
-        ><input
-          class="field flex-1"
-          :value="part.doubt ?? ''"
-          maxlength="400"
-          placeholder="the letter may say 14 or 16"
-          @change="set({ doubt: text($event) || undefined })"
-        /><button v-if="part.doubt" type="button" class="btn" @click="set({ doubt: undefined })">
-          Confirmed
-        </button></span
-      ></label
-    >
+    <OneOf
+      label="From the same feather as"
+      none="no other part"
+      :options="others.map((o) => ({ id: o.id, name: o.role }))"
+      :model-value="part.sharesWith"
+      @update:model-value="set({ sharesWith: $event })"
+    />
+    <DoubtField
+      class="md:col-span-2"
+      placeholder="the letter may say 14 or 16"
+      :model-value="part.doubt"
+      @update:model-value="set({ doubt: $event })"
+    />
   </fieldset>
 </template>

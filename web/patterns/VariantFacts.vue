@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
-import type { BySize, Recipe, Variant, WeightForm } from "@kasten/core/recipe";
+import type { Recipe, WeightForm } from "@kasten/core/recipe";
+import { textOf } from "../parts/fields";
 import { useCatalogue } from "./catalogue";
 import { unique } from "./draft";
-import SizedMaterials from "./SizedMaterials.vue";
+import SwapList from "./SwapList.vue";
 
 /** Colour variants and weight forms: what each swaps, by hook size where that changes, and what a form leaves out. */
 const recipe = defineModel<Recipe>({ required: true });
 const { hooks } = useCatalogue();
-const roleOf = (id: string): string => recipe.value.components.find((c) => c.id === id)?.role ?? id;
-const own = (id: string): BySize<string>[] => recipe.value.components.find((c) => c.id === id)?.material ?? [];
 const swappable = computed(() => recipe.value.components.filter((c) => c.role !== "hook" && c.role !== "finish"));
 const addVariant = (): void =>
   void recipe.value.variants.push({
@@ -30,19 +29,8 @@ const addForm = (): void =>
     name: "another weight",
     omit: [],
   });
-const swap = (of: Variant | WeightForm, id: string, materials: BySize<string>[]): void =>
-  void (of.swaps = { ...of.swaps, [id]: materials.map((m) => ({ ...m })) });
-function unswap(of: Variant | WeightForm, id: string): void {
-  of.swaps = Object.fromEntries(Object.entries(of.swaps ?? {}).filter(([k]) => k !== id));
-}
 const toggleOmit = (f: WeightForm, id: string): void =>
   void (f.omit = f.omit.includes(id) ? f.omit.filter((x) => x !== id) : [...f.omit, id]);
-const text = (event: Event): string => (event.target as HTMLInputElement).value;
-function begin(of: Variant | WeightForm, event: Event): void {
-  const id = text(event);
-  if (id) swap(of, id, own(id));
-  (event.target as HTMLSelectElement).value = "";
-}
 </script>
 
 <template>
@@ -61,24 +49,7 @@ function begin(of: Variant | WeightForm, event: Event): void {
             <X :size="16" />
           </button>
         </div>
-        <div v-for="(swapped, id) in v.swaps" :key="id" class="mt-1 grid grid-cols-[5rem_1fr_auto] items-start gap-2">
-          <span class="pt-2 text-[0.9rem]">{{ roleOf(String(id)) }}</span><SizedMaterials
-            :label="`${id} in ${v.name}`"
-            :model-value="swapped"
-            @update:model-value="swap(v, String(id), $event)"
-          /><button type="button" class="btn btn-plain" aria-label="As in the pattern" @click="unswap(v, String(id))">
-            <X :size="16" />
-          </button>
-        </div>
-        <label class="mt-1 block text-[0.9rem]"
-          >Differs in
-          <select class="field !min-h-7" value="" @change="begin(v, $event)">
-            <option value="">nothing more</option>
-            <option v-for="c in swappable.filter((x) => !(x.id in v.swaps))" :key="c.id" :value="c.id">
-              {{ c.role }}
-            </option>
-          </select></label
-        >
+        <SwapList v-model="v.swaps" :of="v.name" :parts="swappable" />
       </div>
       <button type="button" class="btn btn-plain" @click="addVariant">
         <Plus :size="16" aria-hidden="true" />a colour
@@ -97,7 +68,7 @@ function begin(of: Variant | WeightForm, event: Event): void {
             class="field w-28"
             :aria-label="`Hook of weight form ${i + 1}`"
             :value="f.hookModel ?? ''"
-            @change="f.hookModel = text($event) || undefined"
+            @change="f.hookModel = textOf($event) || undefined"
           >
             <option value="">same hook</option>
             <option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }}</option></select
@@ -118,32 +89,7 @@ function begin(of: Variant | WeightForm, event: Event): void {
           class="mr-3 inline-flex items-center gap-1 text-[0.92rem]"
           ><input type="checkbox" :checked="f.omit.includes(c.id)" @change="toggleOmit(f, c.id)" />{{ c.role }}</label
         >
-        <div
-          v-for="(swapped, id) in f.swaps ?? {}"
-          :key="id"
-          class="mt-1 grid grid-cols-[5rem_1fr_auto] items-start gap-2"
-        >
-          <span class="pt-2 text-[0.9rem]">{{ roleOf(String(id)) }}</span><SizedMaterials
-            :label="`${id} in ${f.name}`"
-            :model-value="swapped"
-            @update:model-value="swap(f, String(id), $event)"
-          /><button type="button" class="btn btn-plain" aria-label="As in the pattern" @click="unswap(f, String(id))">
-            <X :size="16" />
-          </button>
-        </div>
-        <label class="mt-1 block text-[0.9rem]"
-          >Differs in
-          <select class="field !min-h-7" value="" @change="begin(f, $event)">
-            <option value="">nothing more</option>
-            <option
-              v-for="c in swappable.filter((x) => !(x.id in (f.swaps ?? {})) && !f.omit.includes(x.id))"
-              :key="c.id"
-              :value="c.id"
-            >
-              {{ c.role }}
-            </option>
-          </select></label
-        >
+        <SwapList v-model="f.swaps" :of="f.name" :parts="swappable.filter((x) => !f.omit.includes(x.id))" />
       </div>
       <button type="button" class="btn btn-plain" @click="addForm">
         <Plus :size="16" aria-hidden="true" />a weight form

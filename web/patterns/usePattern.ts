@@ -1,12 +1,13 @@
-import { noticesOf } from "@kasten/core/sentences";
-import { computed, type MaybeRefOrGetter, toValue } from "vue";
+import { noticesOf, sentenceOf } from "@kasten/core/sentences";
+import { computed, type MaybeRefOrGetter, type Ref, toValue } from "vue";
 import { compareSizes, sizesBetween, sizeWithin } from "@kasten/core/hooks";
-import { hookRequirement, requirementsOf } from "@kasten/core/needs";
+import { hookRequirement, rangesOf, requirementsOf, type Requirement } from "@kasten/core/needs";
 import { cautionsOf, checksOf } from "@kasten/core/bench";
-import { hookOf, type FlyChoice } from "@kasten/core/recipe";
-import { proportionsOf, sharesOfShank } from "@kasten/core/fly";
+import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import { proportionsOf } from "@kasten/core/fly";
+import { quantity } from "../parts/format";
 import { length } from "../parts/units";
-import { useCatalogue } from "./catalogue";
+import { useCatalogue, type Tied } from "./catalogue";
 
 export const DOZEN = 12;
 
@@ -39,9 +40,31 @@ export function usePatternFly(
     return f && model ? [hookRequirement(model, f.hook.size, DOZEN), ...requirementsOf(f, DOZEN)] : [];
   });
   const proportions = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
-  const shares = computed(() => (tied.value.fly ? sharesOfShank(tied.value.fly) : []));
   const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
   const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
   const notices = computed(() => (tied.value.fly ? noticesOf(tied.value.fly) : []));
-  return { tied, materials, proportions, shares, cautions, checks, notices };
+  return { tied, materials, proportions, cautions, checks, notices };
+}
+
+/** What stated ranges leave open for a dozen: in words, by requirement; and why not all of it can be tied. */
+export function useRanges(
+  recipe: Ref<Recipe | undefined>,
+  choice: Ref<FlyChoice>,
+  tied: Ref<Tied>,
+  requirements: Ref<Requirement[]>,
+) {
+  const { hooks, materials } = useCatalogue();
+  return computed(() => {
+    const model = recipe.value && hooks.value.get(hookOf(recipe.value, choice.value));
+    if (!recipe.value || !model || !tied.value.fly) return { words: new Map<string, string>(), fault: undefined };
+    const fly = { recipe: recipe.value, choice: choice.value, model, materials: materials.value };
+    const { ranges, fault } = rangesOf(fly, DOZEN);
+    const words = new Map(
+      ranges.map((r) => {
+        const unit = requirements.value.find((m) => m.key === r.key)?.unit ?? "count";
+        return [r.key, `${quantity(r.least, unit)} to ${quantity(r.most, unit)}, as far as the recipe leaves it open`];
+      }),
+    );
+    return { words, fault: fault && sentenceOf(fault) };
+  });
 }

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { BatchDetail } from "@kasten/contract/batches";
+import TickBox from "../parts/TickBox.vue";
+import type { BatchChange } from "./change";
+
+/** The next thing to do with a batch, and what still stands against it. */
+const props = defineProps<{ batch: BatchDetail; busy: boolean; can: boolean }>();
+defineEmits<{ reserve: []; giveBack: []; release: []; choose: [change: BatchChange] }>();
+const allReserved = computed(() =>
+  props.batch.requirements.every((r) => r.reserved.reduce((n, x) => n + x.quantity, 0) + r.pulled >= r.issue),
+);
+const someReserved = computed(() => props.batch.requirements.some((r) => r.reserved.length > 0));
+const isPlanned = computed(() => props.batch.state === "planned");
+const isReleased = computed(() => props.batch.state === "released");
+const atBench = computed(() => ["pulled", "tying"].includes(props.batch.state));
+</script>
+
+<template>
+  <div>
+    <div class="flex flex-wrap gap-2">
+      <button
+        v-if="can && !allReserved && (isPlanned || isReleased)"
+        class="btn btn-main"
+        :disabled="busy"
+        @click="$emit('reserve')"
+      >
+        Reserve what is there
+      </button>
+      <button
+        v-if="can && isPlanned"
+        class="btn"
+        :class="{ 'btn-main': allReserved }"
+        :disabled="busy || batch.held_back.length > 0"
+        @click="$emit('release')"
+      >
+        Release to the bench
+      </button>
+      <RouterLink class="btn" :class="{ 'btn-main': isReleased }" :to="`/batches/${batch.id}/sheet`"
+        >Pull sheet</RouterLink
+      >
+      <RouterLink class="btn" :to="`/batches/${batch.id}/card`">Bench card</RouterLink>
+      <RouterLink v-if="atBench" class="btn btn-main" :to="`/bench/${batch.id}`">To the bench</RouterLink>
+      <button v-if="can && someReserved && isPlanned" class="btn" :disabled="busy" @click="$emit('giveBack')">
+        Give reservations back
+      </button>
+      <TickBox
+        v-if="can && isPlanned"
+        :model-value="batch.mixLots"
+        @update:model-value="$emit('choose', { mixLots: $event ?? false })"
+        >dye lots may be mixed</TickBox
+      >
+    </div>
+    <details v-if="isPlanned && batch.held_back.length > 0" class="mt-3">
+      <summary class="font-semibold text-call">
+        Not ready for the bench: {{ batch.held_back.length }} {{ batch.held_back.length === 1 ? "reason" : "reasons" }}
+      </summary>
+      <ul class="mt-1 list-disc pl-5">
+        <li v-for="r in batch.held_back" :key="r">{{ r }}</li>
+      </ul>
+    </details>
+  </div>
+</template>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { BatchDetail } from "@kasten/contract/batches";
+import { nearHooks } from "@kasten/core/hooks";
+import { allowedFor, codeOf, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import { textOf } from "../parts/fields";
+import { useCatalogue } from "../patterns";
+import type { BatchChange } from "./change";
+
+/** Parts that may be left out of a planned batch, and what may take another's place. */
+const props = defineProps<{ batch: BatchDetail; recipe: Recipe; choice: FlyChoice; open: boolean }>();
+const emit = defineEmits<{ choose: [change: BatchChange] }>();
+const { materials, hooks } = useCatalogue();
+interface Replaceable {
+  id: string;
+  role: string;
+  others: { code: string; name: string }[];
+}
+const optional = computed(() => props.recipe.components.filter((c) => c.optional));
+const onHooks = computed<Replaceable[]>(() => {
+  const id = props.recipe.components.find((c) => c.role === "hook")?.id ?? "hook";
+  const model = hooks.value.get(hookOf(props.recipe, { form: props.batch.form }));
+  const near = model ? nearHooks(model, props.batch.size, hooks.value.values(), props.recipe.shankTolerance ?? 0) : [];
+  const others = near
+    .filter((h) => h.fits || h.id === props.batch.use[id])
+    .map((h) => ({ code: h.id, name: `${h.id} ${h.name}` }));
+  return others.length > 0 ? [{ id, role: "hook", others }] : [];
+});
+const ofMaterials = computed<Replaceable[]>(() =>
+  props.recipe.components
+    .filter((c) => c.role !== "hook")
+    .flatMap((c) => {
+      const now = materials.value.get(codeOf(props.recipe, { ...props.choice, use: {} }, c) ?? "");
+      const others = now
+        ? allowedFor(c, now, materials.value).map((a) => ({
+            code: a.material,
+            name: materials.value.get(a.material)?.name ?? a.material,
+          }))
+        : [];
+      return others.length > 0 ? [{ id: c.id, role: c.role, others }] : [];
+    }),
+);
+const replaceable = computed(() => [...onHooks.value, ...ofMaterials.value]);
+function toggle(id: string): void {
+  const { leave } = props.batch;
+  emit("choose", { leave: leave.includes(id) ? leave.filter((x) => x !== id) : [...leave, id] });
+}
+function take(id: string, code: string): void {
+  const others = Object.entries(props.batch.use).filter(([k]) => k !== id);
+  emit("choose", { use: Object.fromEntries(code ? [...others, [id, code]] : others) });
+}
+</script>
+
+<template>
+  <div v-if="optional.length > 0 || replaceable.length > 0" class="flex flex-wrap gap-x-5 gap-y-2">
+    <label v-for="c in optional" :key="c.id" class="flex items-center gap-2"
+      ><input
+        type="checkbox"
+        class="h-5 w-5"
+        :disabled="!open"
+        :checked="!batch.leave.includes(c.id)"
+        @change="toggle(c.id)"
+      />with {{ c.role }}</label
+    >
+    <label v-for="c in replaceable" :key="`use${c.id}`"
+      >{{ c.role }}
+      <select class="field" :disabled="!open" :value="batch.use[c.id] ?? ''" @change="take(c.id, textOf($event))">
+        <option value="">as in the pattern</option>
+        <option v-for="o in c.others" :key="o.code" :value="o.code">{{ o.name }}</option>
+      </select></label
+    >
+  </div>
+</template>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { benchStepOf } from "@kasten/core/bench";
+
+/** The steps on the bench card, each in one run of words, its cautions below it. */
+defineProps<{ steps: (ReturnType<typeof benchStepOf> & { cautions: { sentence: string }[] })[] }>();
+</script>
+
+<template>
+  <section>
+    <h2 class="!text-[1.15em]">Steps</h2>
+    <ol class="steps">
+      <li v-for="(s, i) in steps" :key="s.id">
+        <span class="fig no">{{ i + 1 }}</span>
+        <div>
+          <b>{{ s.name }}</b><template v-if="s.material">, {{ s.material }}</template
+          ><span v-if="s.where" class="fig"> · {{ s.where }}</span>
+          <span v-if="s.figures.length"> · {{ s.figures.join("; ") }}</span
+          ><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span
+          ><span v-if="s.instruction"> · {{ s.instruction }}</span>
+          <span v-for="c in s.cautions" :key="c.sentence" class="caution">▲ {{ c.sentence }}</span>
+        </div>
+      </li>
+    </ol>
+  </section>
+</template>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { X } from "lucide-vue-next";
+import { computed } from "vue";
+import type { Material } from "@kasten/core/materials";
+import { textOf } from "../parts/fields";
+import { useCatalogue } from "./catalogue";
+import MaterialFinder from "./MaterialFinder.vue";
+
+/** What a blend is mixed of, by parts, and what share each has. */
+const m = defineModel<Material>({ required: true });
+const { materials } = useCatalogue();
+const parts = computed(() => Object.entries(m.value.blend?.parts ?? {}));
+const whole = computed(() => parts.value.reduce((sum, [, share]) => sum + share, 0));
+const nameOf = (code: string): string => materials.value.get(code)?.name ?? code;
+const setParts = (list: [string, number][]): void =>
+  void (m.value = {
+    ...m.value,
+    blend: { leastChargeMg: m.value.blend?.leastChargeMg ?? 0, parts: Object.fromEntries(list) },
+  });
+</script>
+
+<template>
+  <fieldset>
+    <legend class="label">Mixed of, by parts</legend>
+    <div v-for="([code, share], i) in parts" :key="code" class="mb-1 flex items-center gap-2">
+      <input
+        class="field fig w-20"
+        type="number"
+        min="0.01"
+        step="any"
+        :value="share"
+        :aria-label="`Parts of ${nameOf(code)}`"
+        @change="setParts(parts.map((p, j) => (j === i ? [p[0], Number(textOf($event)) || 1] : p)))"
+      /><span class="fig w-16 text-right">{{ Math.round((100 * share) / whole) }}<span class="unit">%</span></span
+      ><b>{{ nameOf(code) }}</b
+      ><button
+        type="button"
+        class="btn btn-plain"
+        :aria-label="`Without ${nameOf(code)}`"
+        @click="setParts(parts.filter((_, j) => j !== i))"
+      >
+        <X :size="16" />
+      </button>
+    </div>
+    <MaterialFinder
+      class="max-w-md"
+      label="Another part of the blend"
+      model-value=""
+      :only="(f) => f === 'dubbing' || f === 'blend' || f === 'hair' || f === 'yarn'"
+      @update:model-value="setParts([...parts, [$event, 1]])"
+    />
+  </fieldset>
+</template>

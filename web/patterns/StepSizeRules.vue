@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { MaterialForm } from "@kasten/core/materials";
+import { roomToMove, type Recipe, type RecipeStep, type Role } from "@kasten/core/recipe";
+import { sayStep } from "@kasten/core/words";
+import RowList from "../parts/RowList.vue";
+import { textOf } from "../parts/fields";
+import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
+
+/** Other quantities at other sizes, said in the words of the step. */
+const step = defineModel<RecipeStep>({ required: true });
+const props = defineProps<{ recipe: Recipe; role?: Role; form?: MaterialForm }>();
+type Rule = NonNullable<RecipeStep["bySize"]>[number];
+/** Between which places of the list the step may stand. */
+const places = computed(() =>
+  roomToMove(
+    props.recipe,
+    props.recipe.steps.findIndex((s) => s.id === step.value.id),
+  ),
+);
+const fresh = (): Rule => ({ sizes: { from: props.recipe.sizes.to, to: props.recipe.sizes.to }, set: {} });
+const setRules = (bySize: Rule[] | undefined): void => {
+  step.value = { ...step.value, bySize } as RecipeStep;
+};
+</script>
+
+<template>
+  <RowList
+    label="Other quantities at other sizes"
+    add="a size rule"
+    take-out="Take the size rule out"
+    :fresh="fresh"
+    :model-value="step.bySize"
+    @update:model-value="setRules"
+  >
+    <template #default="{ row, set }">
+      <span class="pt-2">sizes</span>
+      <input
+        class="field fig w-16"
+        :value="row.sizes.from"
+        aria-label="from size"
+        @change="set({ sizes: { ...row.sizes, from: textOf($event) } })"
+      />
+      <span class="pt-2">to</span>
+      <input
+        class="field fig w-16"
+        :value="row.sizes.to"
+        aria-label="to size"
+        @change="set({ sizes: { ...row.sizes, to: textOf($event) } })"
+      />
+      <input
+        class="field min-w-48 flex-1"
+        :value="sizeRuleWords(step, row.set)"
+        aria-label="how it is done at these sizes"
+        placeholder="4 fibres"
+        @change="set({ set: sizeRuleOf(textOf($event), step, role, form) })"
+      />
+    </template>
+    <template #after>
+      <span class="ml-2 text-[0.88rem] text-soft"
+        >Now: {{ sayStep(step) }}. It may stand from place <span class="fig">{{ places.first + 1 }}</span> to
+        <span class="fig">{{ places.last + 1 }}</span>.</span
+      >
+    </template>
+  </RowList>
+</template>

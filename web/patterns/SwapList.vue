@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { X } from "lucide-vue-next";
+import { computed } from "vue";
+import type { BySize, Component } from "@kasten/core/recipe";
+import { textOf } from "../parts/fields";
+import SizedMaterials from "./SizedMaterials.vue";
+
+/** The parts whose material differs, in a colour or a weight form, by hook size where that changes. */
+type Swaps = Record<string, BySize<string>[]>;
+const swaps = defineModel<Swaps | undefined>({ required: true });
+const props = defineProps<{ of: string; parts: Component[] }>();
+const left = computed(() => props.parts.filter((c) => !(c.id in (swaps.value ?? {}))));
+const partOf = (id: string): Component | undefined => props.parts.find((c) => c.id === id);
+const swap = (id: string, materials: BySize<string>[]): void => {
+  swaps.value = { ...swaps.value, [id]: materials.map((m) => ({ ...m })) };
+};
+const unswap = (id: string): void => {
+  swaps.value = Object.fromEntries(Object.entries(swaps.value ?? {}).filter(([k]) => k !== id));
+};
+function begin(event: Event): void {
+  const id = textOf(event);
+  if (id) swap(id, partOf(id)?.material ?? []);
+  (event.target as HTMLSelectElement).value = "";
+}
+</script>
+
+<template>
+  <div v-for="(swapped, id) in swaps ?? {}" :key="id" class="mt-1 grid grid-cols-[5rem_1fr_auto] items-start gap-2">
+    <span class="pt-2 text-[0.9rem]">{{ partOf(String(id))?.role ?? id }}</span><SizedMaterials
+      :label="`${id} in ${of}`"
+      :model-value="swapped"
+      @update:model-value="swap(String(id), $event)"
+    /><button type="button" class="btn btn-plain" aria-label="As in the pattern" @click="unswap(String(id))">
+      <X :size="16" />
+    </button>
+  </div>
+  <label class="mt-1 block text-[0.9rem]"
+    >Differs in
+    <select class="field !min-h-7" value="" @change="begin">
+      <option value="">nothing more</option>
+      <option v-for="c in left" :key="c.id" :value="c.id">{{ c.role }}</option>
+    </select></label
+  >
+</template>

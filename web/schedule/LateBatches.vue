@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Plan } from "@kasten/contract/schedule";
+import { day } from "../parts/format";
+
+/** What does not keep the day promised, and why. */
+const props = defineProps<{ plan: Plan }>();
+const late = computed(() => props.plan.batches.filter((b) => b.lateDays > 0 || b.held));
+</script>
+
+<template>
+  <section v-if="late.length > 0" class="callout">
+    <h2 class="text-call">
+      {{ late.length }} {{ late.length === 1 ? "batch does" : "batches do" }} not keep the day promised
+    </h2>
+    <ul>
+      <li v-for="b in late" :key="b.id">
+        <RouterLink class="link" :to="`/batches/${b.id}`"
+          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink
+        >, due {{ day(b.due) }}: <template v-if="b.held">{{ b.held }}</template><template v-else
+          >ready {{ b.ready ? day(b.ready) : "" }}, late by {{ b.lateDays }}
+          {{ b.lateDays === 1 ? "day" : "days" }}</template
+        ><template v-if="b.waitsFor">; waits for {{ b.waitsFor }}</template>
+      </li>
+    </ul>
+  </section>
+  <p v-else class="text-done">Every batch is ready before the day promised.</p>
+</template>
