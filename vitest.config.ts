@@ -1,4 +1,5 @@
 import { defineConfig } from "vitest/config";
+import { components } from "./web/components.config";
 
 /**
  * A property test tries hundreds of cases: on a busy machine that may take longer than the five seconds that are usual.
@@ -12,7 +13,10 @@ export default defineConfig({
       { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout, setupFiles } },
       { test: { name: "contract", root: "contract", include: ["**/*.test.ts"], testTimeout, setupFiles } },
       { test: { name: "house", root: "tools", include: ["**/*.test.ts"], testTimeout, setupFiles } },
-      { test: { name: "web", root: "web", include: ["**/*.test.ts"], testTimeout, setupFiles } },
+      {
+        plugins: [components()],
+        test: { name: "web", root: "web", include: ["**/*.test.ts"], testTimeout, setupFiles },
+      },
       {
         test: {
           name: "server",

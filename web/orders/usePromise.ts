@@ -1,5 +1,5 @@
 import { watchDebounced } from "@vueuse/core";
-import { ref, type Ref } from "vue";
+import { onScopeDispose, ref, type Ref } from "vue";
 import { promise } from "@kasten/contract/orders";
 import type { BodyOf, ReplyOf } from "@kasten/contract/http";
 import { call, Refusal } from "../http";
@@ -11,12 +11,16 @@ const ASK_AFTER_MS = 400;
 export function usePromise(wanted: Ref<Wanted | undefined>) {
   const promised = ref<ReplyOf<typeof promise>["lines"]>([]);
   let asked = 0;
+  let isOpen = true;
+  onScopeDispose(() => {
+    isOpen = false;
+  });
   watchDebounced(
     () => JSON.stringify(wanted.value ?? null),
     async () => {
       const mine = ++asked;
       promised.value = [];
-      if (!wanted.value) return;
+      if (!wanted.value || !isOpen) return;
       try {
         const { lines } = await call(promise, { body: { lines: wanted.value }, once: true });
         if (mine === asked) promised.value = lines;

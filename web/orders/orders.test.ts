@@ -1,0 +1,142 @@
+// @vitest-environment happy-dom
+import { beforeEach, describe, expect, test } from "vitest";
+import { addOrder, editOrder, listOrders, promise } from "@kasten/contract/orders";
+import { readPlan, type Plan } from "@kasten/contract/schedule";
+import { mountIn, refused, settle } from "../testing/room";
+import * as things from "../testing/things";
+import OrderComposer from "./OrderComposer.vue";
+import OrdersView from "./OrdersView.vue";
+
+beforeEach(() => localStorage.clear());
+const tomorrow = { holds: "hours", sentence: "Ready on 24 Nov, held by hours." } as const;
+
+describe("an order in one line", () => {
+  const earliest =
+    (day: string | null) =>
+    ({ body }: { body: { lines: object[] } }) => ({
+      lines: body.lines.map((l) => ({ ...(l as { pattern: string }), day, ...tomorrow })),
+    });
+  const open = async (server = things.server()) => {
+    server.answer(promise, earliest("2026-11-24") as never).answer(addOrder, things.order());
+    return { server, ...(await mountIn(server, OrderComposer)) };
+  };
+  const pause = () => new Promise((resolve) => setTimeout(resolve, 450));
+
+  test("is read as it is typed, priced, promised, and saved as it was understood", async () => {
+    const { server, screen } = await open();
+    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+    await pause();
+    await settle();
+    expect(screen.get("tbody tr").text()).toContain("2 dz");
+    expect(screen.text()).toContain("in all 48.00");
+    expect(screen.text()).toContain("held by hours");
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(addOrder)[0]?.body).toMatchObject({
+      customer: "mill-shop",
+      due: "2026-12-18",
+      lines: [{ pattern: "yard-nymph", size: "12", variant: "olive", flies: 24 }],
+    });
+    expect(screen.get("textarea").element.value).toBe("");
+    expect(screen.emitted("saved")).toHaveLength(1);
+  });
+
+  test("a doubt is asked about in place, and the answer goes into the text", async () => {
+    const { screen } = await open();
+    await screen.get("textarea").setValue("2dz Yard Nymph 12; Mill Shop, 18 Dec");
+    await settle();
+    expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
+    const answer = screen.findAll("button").find((x) => x.text() === "olive");
+    await answer?.trigger("click");
+    await settle();
+    expect(screen.get("textarea").element.value).toContain("olive");
+    expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
+  });
+
+  test("what is refused stays as it was typed, with the reason", async () => {
+    const { server, screen } = await open();
+    server.answer(addOrder, () =>
+      refused({ type: "figure-out-of-bounds", title: "No", status: 422, detail: "The day promised lies in the past." }),
+    );
+    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+    await settle();
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(screen.text()).toContain("The day promised lies in the past.");
+    expect(screen.get("textarea").element.value).toBe("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+  });
+
+  test("what a destination forbids is saved only by whoever says so", async () => {
+    const destination = { noLead: false, barblessOnly: true, forbiddenSpecies: [] };
+    const [customer] = things.room().customers;
+    const { screen } = await open(things.server({}, { customers: customer ? [{ ...customer, destination }] : [] }));
+    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+    await settle();
+    expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
+    await screen.get("input[type=checkbox]").setValue(true);
+    expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
+  });
+
+  test("a line that is there already keeps its place; another's change is told before mine goes over it", async () => {
+    const order = things.order();
+    const server = things
+      .server()
+      .answer(editOrder, () =>
+        refused({ type: "changed-meanwhile", title: "Changed", status: 409, detail: "Petra changed it.", version: 4 }),
+      );
+    const { screen } = await mountIn(server, OrderComposer, { order });
+    await screen.get("textarea").setValue("3dz Yard Nymph 12 olive, 1dz 14; Mill Shop, 18 Dec");
+    await settle();
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(editOrder)[0]?.body.lines.map((l) => l.id)).toEqual([order.lines[0]?.id, undefined]);
+    expect(screen.text()).toContain("Petra changed it.");
+    server.answer(editOrder, order);
+    await screen
+      .findAll("button")
+      .find((x) => x.text() === "Save mine over it")
+      ?.trigger("click");
+    await settle();
+    expect(server.of(editOrder).map((a) => a.body.version)).toEqual([1, 4]);
+  });
+});
+
+describe("the list of orders", () => {
+  const empty: Plan = {
+    now: 0,
+    days: [],
+    people: [],
+    work: [],
+    batches: [],
+    changeOverMinutes: 0,
+    violations: [],
+    lowerBound: 0,
+    cost: { total: 0, tardiness: 0, setup: 0, flow: 0, makespan: 0 },
+  };
+  test("goes on page by page to its end, and is read again as a whole", async () => {
+    const page = (first: number) => [0, 1].map((i) => things.order({ id: things.id(first + i), number: first + i }));
+    const server = things
+      .server({ role: "tier" })
+      .answer(readPlan, empty)
+      .answer(listOrders, ({ query }) =>
+        query.cursor === "b" ? { orders: page(3), next: null } : { orders: page(1), next: "b" },
+      );
+    const { screen } = await mountIn(server, OrdersView);
+    const numbers = () => screen.findAll("tbody a").map((a) => a.text());
+    expect(numbers()).toEqual(["1", "2"]);
+    await screen
+      .findAll("button")
+      .find((b) => b.text() === "Show more orders")
+      ?.trigger("click");
+    await settle();
+    expect(numbers()).toEqual(["1", "2", "3", "4"]);
+    expect(screen.text()).not.toContain("Show more");
+    server.answer(listOrders, { orders: [], next: null });
+    await screen
+      .findAll("button")
+      .find((b) => b.text() === "closed")
+      ?.trigger("click");
+    await settle();
+    expect(screen.text()).toContain("Nothing has been closed yet.");
+  });
+});
