@@ -1,6 +1,5 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
-import { readOrder } from "@kasten/core/orders";
 import { finishBatch, sendTallies } from "@kasten/contract/bench";
 import {
   donePrep,
@@ -12,7 +11,6 @@ import {
   releaseBatch,
   reserveBatch,
   splitBatch,
-  type Batch,
 } from "@kasten/contract/batches";
 import { listFinished, waiting } from "@kasten/contract/book";
 import { boxFlies, listBox, sendParcel } from "@kasten/contract/box";
@@ -25,6 +23,7 @@ import { correctStock, listStock, readStock, receiveStock } from "@kasten/contra
 import { addPerson, editPerson, listPeople, me, signIn } from "@kasten/contract/team";
 import type { BodyOf } from "@kasten/contract/http";
 import { Client, openTestRoom, type TestRoom } from "./testing/app";
+import { batchesOf as batchesOfLine, typedOrder } from "./testing/orders";
 
 let room: TestRoom;
 let owner: Client;
@@ -36,29 +35,8 @@ beforeAll(async () => {
 });
 afterAll(() => room.stop());
 
-/** An order as it would be typed. */
-async function typed(text: string): Promise<BodyOf<typeof addOrder>> {
-  const c = await shop.ok(catalogue);
-  const read = readOrder(text, {
-    today: c.today,
-    customers: c.customers,
-    seasons: c.settings.seasons,
-    numberWords: {},
-    patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
-  });
-  const lines = read.lines.map((l) => ({
-    pattern: l.pattern ?? "",
-    variant: l.variant ?? "",
-    form: l.form ?? "",
-    size: l.size ?? "",
-    flies: l.flies ?? 0,
-  }));
-  return { text, customer: read.customer ?? "", due: read.due ?? "", note: "", lines, acceptsConflicts: false };
-}
-const batchesOf = async (line: { pattern: string; size: string; variant: string }): Promise<Batch[]> =>
-  (await owner.ok(listBatches)).batches.filter(
-    (b) => b.pattern === line.pattern && b.size === line.size && b.variant === line.variant,
-  );
+const typed = (text: string) => typedOrder(shop, text);
+const batchesOf = (line: { pattern: string; size: string; variant: string }) => batchesOfLine(owner, line);
 
 describe("the demo room", () => {
   test("is as large as a room is", async () => {

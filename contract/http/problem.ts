@@ -8,6 +8,7 @@ export type DomainProblem = Kebab<ErrorCode>;
 /** Core's codes as types of problems; a new code does not compile until it is here. */
 const domainProblems = {
   "hook-size-unreadable": 422,
+  "hook-size-not-made": 422,
   "hook-size-too-far": 422,
   "zone-over-eye": 422,
   "zone-beyond-profile": 422,

@@ -5,11 +5,13 @@ import { roles } from "../permissions";
 /** Working hours of one weekday, minutes after midnight, shop time; 1 is Monday. */
 export const hoursSchema = z
   .array(
-    z.object({
-      day: z.number().int().min(1).max(7),
-      from: z.number().int().min(0).max(1440),
-      to: z.number().int().min(0).max(1440),
-    }),
+    z
+      .object({
+        day: z.number().int().min(1).max(7),
+        from: z.number().int().min(0).max(1440),
+        to: z.number().int().min(0).max(1440),
+      })
+      .refine(({ from, to }) => from < to, { path: ["to"], error: "The hours end after they begin" }),
   )
   .max(28);
 

@@ -6,6 +6,7 @@ import { sentenceOf } from "../sentences";
 /** One of each, as it could happen. */
 const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   HOOK_SIZE_UNREADABLE: { text: "big" },
+  HOOK_SIZE_NOT_MADE: { hook: "Nymph", size: "11", sizes: ["10", "12"] },
   HOOK_SIZE_TOO_FAR: { size: "26", quantity: "shank", measure: ["size 26", "size 24"] },
   ZONE_OVER_EYE: { fromMm: -1.25 },
   ZONE_BEYOND_PROFILE: { toMm: 20, endMm: 12 },

@@ -6,6 +6,7 @@ import type { Missing } from "./missing";
  */
 export interface ErrorDetails {
   HOOK_SIZE_UNREADABLE: { text: string };
+  HOOK_SIZE_NOT_MADE: { hook: string; size: string; sizes: string[] };
   HOOK_SIZE_TOO_FAR: { size: string; quantity: string; measure: string[] };
   ZONE_OVER_EYE: { fromMm: number };
   ZONE_BEYOND_PROFILE: { toMm: number; endMm: number };

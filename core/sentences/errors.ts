@@ -7,6 +7,7 @@ const round = (value: number) => String(Math.round(value * 100) / 100);
 const sentences: Sentences<ErrorDetails> = {
   HOOK_SIZE_UNREADABLE: (d) =>
     `“${d.text}” is not a hook size. Write a number such as 14, or an aught size such as 2/0.`,
+  HOOK_SIZE_NOT_MADE: (d) => `${d.hook} does not come in ${d.size}. It comes in ${d.sizes.join(", ")}.`,
   HOOK_SIZE_TOO_FAR: (d) =>
     `Size ${d.size} lies more than two sizes beyond what was measured for the ${d.quantity}. Measure ${d.measure.join(" or ")} on this hook.`,
   ZONE_OVER_EYE: (d) =>

@@ -1,6 +1,7 @@
 import { prepTasks, type PrepTask } from "@kasten/core/batches";
 import { DomainError } from "@kasten/core/errors";
 import { composeFly, type ComposedFly } from "@kasten/core/fly";
+import { notMade } from "@kasten/core/hooks";
 import { startsFor } from "@kasten/core/learning";
 import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/needs";
 import { hookOf, type Recipe } from "@kasten/core/recipe";
@@ -55,6 +56,8 @@ function materialsOf(world: World, open: OpenBatch, recipe: Recipe, starts: numb
   const hook = hookOf(recipe, open);
   const model = world.hooks.get(hook);
   if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: [{ code: "HOOK_NOT_KNOWN", details: { hook } }] });
+  const sizeFault = notMade(model, open.size);
+  if (sizeFault) throw sizeFault;
   const fly = composeFly(recipe, { ...open, flies: starts }, model, world.materials);
   return {
     fly,

@@ -1,7 +1,7 @@
-import { comesIn, normalSize, sizesOf, sizeWithin } from "@kasten/core/hooks";
+import { notMade, sizeWithin } from "@kasten/core/hooks";
 import { destinationConflicts } from "@kasten/core/orders";
 import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
-import { destinationSentence, notPromisedWords } from "@kasten/core/sentences";
+import { destinationSentence, notPromisedWords, sentenceOf } from "@kasten/core/sentences";
 import type { Customer } from "@kasten/contract/customers";
 import type { BodyOf } from "@kasten/contract/http";
 import type { addOrder } from "@kasten/contract/orders";
@@ -27,8 +27,8 @@ function faultOf(world: World, line: LineInput): [field: keyof LineInput, detail
   if (!sizeWithin(line.size, recipe.sizes))
     return ["size", `${name} is tied in sizes ${recipe.sizes.from} to ${recipe.sizes.to}.`];
   const hook = world.hooks.get(hookOf(recipe, line));
-  if (hook && !comesIn(hook, line.size))
-    return ["size", `${hook.name} does not come in ${normalSize(line.size)}. It comes in ${sizesOf(hook).join(", ")}.`];
+  const sizeFault = hook && notMade(hook, line.size);
+  if (sizeFault) return ["size", sentenceOf(sizeFault)];
   if (!recipe.variants.some((v) => v.id === line.variant)) return ["variant", `${name} has no such colour.`];
   if (!recipe.forms.some((f) => f.id === line.form)) return ["form", `${name} has no such weight form.`];
   return undefined;

@@ -1,0 +1,83 @@
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { cancelOrder, promise } from "@kasten/contract/orders";
+import { readPlan, type Plan } from "@kasten/contract/schedule";
+import { editPerson, listPeople, type Person } from "@kasten/contract/team";
+import { openTestRoom, type Client, type TestRoom } from "../testing/app";
+import { orderedBatch } from "../testing/orders";
+
+let room: TestRoom;
+let owner: Client;
+beforeAll(async () => {
+  room = await openTestRoom();
+  owner = await room.signedIn("owner");
+});
+afterAll(() => room.stop());
+
+const change = async (p: Person, edit: Partial<Person>) => {
+  const now = (await owner.ok(listPeople)).people.find((x) => x.id === p.id) ?? p;
+  const { id, login: _login, ...rest } = now;
+  await owner.ok(editPerson, { params: { id }, body: { ...rest, ...edit } });
+};
+const dayOf = (plan: Plan, minute: number): number => plan.days.findLastIndex((d) => d.minute <= minute);
+
+describe("the plan", () => {
+  test("works nobody twice at once, nobody outside their hours, and nothing before now", async () => {
+    const plan = await owner.ok(readPlan);
+    expect(plan.violations).toEqual([]);
+    for (const p of plan.people) {
+      const own = plan.work.filter((w) => w.person === p.id).sort((a, b) => a.start - b.start);
+      for (const [i, w] of own.entries()) {
+        expect(w.setupStart).toBeGreaterThanOrEqual(plan.now);
+        expect(w.setupStart, `batch ${w.number}`).toBeGreaterThanOrEqual(own[i - 1]?.end ?? 0);
+        expect(
+          p.windows.some(([a, b]) => a <= w.start && w.start < b),
+          `batch ${w.number}`,
+        ).toBe(true);
+      }
+    }
+  });
+  test("ties each batch after it is prepared, and it is ready only after it has dried", async () => {
+    const plan = await owner.ok(readPlan);
+    for (const b of plan.batches.filter((x) => x.readyAt !== null)) {
+      const own = plan.work.filter((w) => w.batch === b.id);
+      expect(own.filter((w) => w.kind === "tie")).toHaveLength(1);
+      expect(b.readyAt, `batch ${b.number}`).toBeGreaterThanOrEqual(Math.max(...own.map((w) => w.dryUntil ?? w.end)));
+    }
+  });
+  test("follows people: whoever has no hours has no work, and it is back with the hours", async () => {
+    const { people } = await owner.ok(listPeople);
+    const before = await owner.ok(readPlan);
+    const busiest = people
+      .map((p) => ({ p, n: before.work.filter((w) => w.person === p.id).length }))
+      .sort((a, b) => b.n - a.n)[0]?.p;
+    if (!busiest) throw new Error("nobody works");
+    await change(busiest, { hours: [] });
+    const without = await owner.ok(readPlan);
+    expect(without.work.filter((w) => w.person === busiest.id)).toEqual([]);
+    expect(without.violations).toEqual([]);
+    await change(busiest, { hours: busiest.hours });
+    expect((await owner.ok(readPlan)).cost.total).toBeCloseTo(before.cost.total, 6);
+  });
+  test("takes longer at a slower pace", async () => {
+    const { people } = await owner.ok(listPeople);
+    const minutes = (plan: Plan) => plan.work.reduce((n, w) => n + (w.kind === "tie" ? w.end - w.start : 0), 0);
+    const before = await owner.ok(readPlan);
+    for (const p of people) await change(p, { pace: Math.min(4, p.pace * 2) });
+    expect(minutes(await owner.ok(readPlan))).toBeGreaterThan(minutes(before));
+    for (const p of people) await change(p, { pace: p.pace });
+  });
+});
+
+test("a promise is kept by the plan that saving the order makes, and leaves no trace when it is not", async () => {
+  const sku = { pattern: "slate-wisp", variant: "slate", form: "standard", size: "16", flies: 24 };
+  const ask = async () => (await owner.ok(promise, { body: { lines: [sku] } })).lines[0];
+  const asked = await ask();
+  expect(await ask()).toEqual(asked);
+  const { order, batch } = await orderedBatch(owner, "2dz Slate Wisp 16 slate; Ida Pellworth, in 9 weeks");
+  const plan = await owner.ok(readPlan);
+  const planned = plan.batches.find((b) => b.id === batch.id);
+  expect(planned?.lateDays).toBe(0);
+  expect(planned?.readyAt === null || dayOf(plan, planned?.readyAt ?? 0) >= 0).toBe(true);
+  await owner.ok(cancelOrder, { params: { id: order.id }, body: { version: order.version } });
+  expect(await ask()).toEqual(asked);
+});
