@@ -12,7 +12,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: "Europe/Berlin",
-    trace: "retain-on-failure",
+    // A trace draws every step twice; a picture of where it failed, and what the page held, is enough.
+    screenshot: "only-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
       args: [

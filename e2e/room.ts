@@ -1,4 +1,4 @@
-import { expect, test as base, type Cookie, type Page } from "@playwright/test";
+import { expect, test as base, type Page } from "@playwright/test";
 import { asAdmin, openRoom, type Room } from "./serve.mjs";
 import { TEMPLATE } from "./template";
 
@@ -42,16 +42,6 @@ export async function settled(page: Page): Promise<void> {
   const still =
     "document.fonts.status === 'loaded' && document.getAnimations().every((a) => a.playState !== 'running')";
   await expect.poll(() => page.evaluate<boolean>(still)).toBe(true);
-}
-
-/** Signed in before, in this room: enters again without the screen for it. */
-const signedIn = new Map<string, Cookie[]>();
-export async function returnAs(page: Page, room: Room, name: string): Promise<void> {
-  const key = `${room.base} ${name}`;
-  const cookies = signedIn.get(key);
-  if (cookies) return page.context().addCookies(cookies);
-  await enterAs(page, name);
-  signedIn.set(key, await page.context().cookies());
 }
 
 /** Goes to a station and waits until it is there: the one before stays on the screen until then. */
