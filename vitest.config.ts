@@ -1,3 +1,4 @@
+import { availableParallelism } from "node:os";
 import { defineConfig } from "vitest/config";
 import { components } from "./web/components.config";
 
@@ -9,9 +10,20 @@ const setupFiles = [new URL("tools/seeds.ts", import.meta.url).pathname];
 
 export default defineConfig({
   test: {
+    // By itself it would leave a core idle: on two that is half of the machine.
+    maxWorkers: availableParallelism(),
     projects: [
-      { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout, setupFiles } },
-      { test: { name: "contract", root: "contract", include: ["**/*.test.ts"], testTimeout, setupFiles } },
+      { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout, setupFiles, isolate: false } },
+      {
+        test: {
+          name: "contract",
+          root: "contract",
+          include: ["**/*.test.ts"],
+          testTimeout,
+          setupFiles,
+          isolate: false,
+        },
+      },
       { test: { name: "house", root: "tools", include: ["**/*.test.ts"], testTimeout, setupFiles } },
       {
         plugins: [components()],
@@ -20,6 +32,7 @@ export default defineConfig({
       {
         test: {
           name: "server",
+          isolate: false,
           root: "server",
           include: ["**/*.test.ts"],
           globalSetup: ["./testing/database.ts"],
