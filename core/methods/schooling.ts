@@ -1,5 +1,7 @@
 import type { MaterialForm } from "../materials";
-import { bulkSchool, bulkStep, questionsOf, schoolOf, type School, type StepFacts } from "./methods";
+import { bulkStep } from "./figures";
+import type { School, StepFacts } from "./question";
+import { bulkSchool, questionsOf, schoolOf } from "./school";
 import type { FlyChoice, Recipe, RecipeStep, Role } from "../recipe";
 
 /** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */

@@ -1,5 +1,6 @@
 export * from "./requirements";
 export * from "./taken";
 export * from "./workings";
+export * from "./wholeWorkings";
 export * from "./compare";
 export * from "./benchWords";

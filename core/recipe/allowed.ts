@@ -1,5 +1,5 @@
 import type { Material, Materials } from "../materials";
-import type { Component } from "./recipe";
+import type { Component } from "./component";
 
 /** A material that may take another's place, and on whose word. */
 export interface Allowed {

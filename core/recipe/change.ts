@@ -1,5 +1,7 @@
 import { sizeWithin } from "../hooks";
-import type { Component, FlyChoice, RecipeStep, StepChange } from "./recipe";
+import type { Component } from "./component";
+import type { FlyChoice } from "./recipe";
+import type { RecipeStep, StepChange } from "./step";
 
 /** A step with some of its quantities set anew; a winding rule or an amount is replaced as a whole. */
 export function changed(step: RecipeStep, change: StepChange | undefined): RecipeStep {

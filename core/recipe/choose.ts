@@ -1,7 +1,9 @@
 import { DomainError } from "../errors";
 import { sizeWithin } from "../hooks";
 import type { Material, Materials, Standing } from "../materials";
-import type { BySize, Component, FlyChoice, Recipe } from "./recipe";
+import type { Component } from "./component";
+import type { BySize } from "./lengths";
+import type { FlyChoice, Recipe } from "./recipe";
 
 /** The hook of a fly: one taken in its place, else that of its weight form where it names one, else the pattern's. */
 export function hookOf(

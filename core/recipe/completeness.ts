@@ -1,7 +1,8 @@
 import { guardRule } from "../tying";
 import { DomainError, type Missing } from "../errors";
 import { circleIn, orderFaults } from "./order";
-import type { Recipe, RecipeStep } from "./recipe";
+import type { Recipe } from "./recipe";
+import type { RecipeStep } from "./step";
 
 const MOST_STEPS = 60;
 

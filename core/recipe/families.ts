@@ -1,4 +1,7 @@
-import type { LengthRule, Recipe, RecipeStep, Role } from "./recipe";
+import type { Role } from "./component";
+import type { LengthRule } from "./lengths";
+import type { Recipe } from "./recipe";
+import type { RecipeStep } from "./step";
 
 /** What a family of hooks is usually dressed with: starting points, where a pattern says nothing else. */
 export interface FamilyProportions {

@@ -1,3 +1,7 @@
+export * from "./lengths";
+export * from "./amount";
+export * from "./component";
+export * from "./step";
 export * from "./recipe";
 export * from "./choose";
 export * from "./allowed";

@@ -1,4 +1,6 @@
-import type { Component, Recipe, RecipeStep } from "./recipe";
+import type { Component } from "./component";
+import type { Recipe } from "./recipe";
+import type { RecipeStep } from "./step";
 
 /** What a recipe has in common with a parent it was written from. */
 export interface Inheritance {

@@ -1,5 +1,6 @@
 import type { PrecedenceReason } from "../errors";
-import type { Recipe, RecipeStep } from "./recipe";
+import type { Recipe } from "./recipe";
+import type { RecipeStep } from "./step";
 
 /** One step comes before another. Hard: there is no remedy later; soft: it is usual, and other orders are right too. */
 export interface Precedence {

@@ -1,4 +1,4 @@
-import { sectors, type Sector } from "./recipe";
+import { sectors, type Sector } from "./amount";
 
 /**
  * A number of pieces shared out round the shank. Whole pieces only: what is left over after the whole shares goes to

@@ -1,0 +1,150 @@
+import { term, type Derivation, type Source } from "../derivation";
+import type { ComponentUse, ComposedFly } from "../fly";
+import { feathersPerFly, fliesPerPiece } from "../tying";
+import { massWorking, spoolWorking, threadWorking, windWorking } from "./stepWorkings";
+import { feathersPerUse, type Context } from "./taken";
+
+/** The working of one step's use of a material on one fly. */
+export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Context): Derivation {
+  const result = fly.tied.steps.find((s) => s.id === stepId);
+  const name = result?.name ?? (stepId === "thread" ? "thread" : stepId);
+  const material = fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === use.kind))?.material;
+  const fromMaterial: Source = {
+    from: "material",
+    where: `${material?.name ?? ""}${material?.measured ? "" : ", nominal"}`,
+  };
+  const fromPattern: Source = { from: "pattern", where: name };
+  const made = (
+    formula: string,
+    written: string,
+    inputs: Derivation["inputs"],
+    result: Derivation["result"],
+    through: Derivation["through"] = [],
+    parts?: Derivation[],
+  ): Derivation => ({
+    formula,
+    written,
+    inputs,
+    through,
+    result: { ...result, name: `${name}: ${result.name}` },
+    parts,
+  });
+  switch (use.kind) {
+    case "pieces":
+      return made("Count", "as stated", [term("pieces", use.each, "pieces", fromPattern)], {
+        name: "a fly",
+        value: use.each,
+        unit: "pieces",
+      });
+    case "wound feather": {
+      const f = feathersPerFly(use, use, Math.exp(c.calibration.m));
+      const [label, value] =
+        "fliesPerFeather" in f
+          ? (["flies a feather", f.fliesPerFeather] as const)
+          : (["feathers a fly", f.feathersPerFly] as const);
+      return made(
+        "Wound feather",
+        "⌊(U − grip) / (L + bound)⌋",
+        [
+          term("U, usable stem", use.usable, "mm", fromMaterial),
+          term("grip", use.grip, "mm", fromMaterial),
+          term("L, wound", use.length, "mm"),
+          term("bound", use.bound, "mm"),
+        ],
+        { name: label, value, unit: label === "flies a feather" ? "flies" : "feathers" },
+        [],
+        [windWorking(fly, stepId)],
+      );
+    }
+    case "cut":
+      return made(
+        "Cut pieces",
+        "⌊(P − grip − trim) / (L/σ + bound)⌋",
+        [
+          term("P, piece", use.piece, "mm", fromPattern),
+          term("grip", use.grip, "mm", fromPattern),
+          term("trim", use.trim, "mm", fromPattern),
+          term("L/σ", use.length, "mm"),
+          term("bound", use.bound, "mm"),
+        ],
+        {
+          name: "flies a piece",
+          value: use.toMeasure ? 1 : fliesPerPiece(use, use, Math.exp(c.calibration.m)),
+          unit: "flies",
+        },
+        [],
+        [windWorking(fly, stepId)],
+      );
+    case "fibres":
+      return made(
+        "Fibres",
+        use.pooled ? "n / F, leftovers pooled within the batch" : "1 / ⌊F / n⌋, each feather for whole flies only",
+        [
+          term("n, fibres a fly", use.fibres, "fibres", fromPattern),
+          term("F, fibres a feather", use.perFeather, "fibres", fromMaterial),
+        ],
+        { name: "a fly", value: feathersPerUse(use), unit: "feathers" },
+        [{ name: "shown and bound length", value: use.lengthMm, unit: "mm" }],
+      );
+    case "slips":
+      return made(
+        "Matched slips",
+        "⌊usable span / width⌋, each side apart",
+        [
+          term("width", use.widthMm, "mm", fromPattern),
+          term("slips a feather", use.perFeather, "pieces", fromMaterial),
+        ],
+        { name: "a fly and side", value: 1 / use.perFeather, unit: "feathers" },
+      );
+    case "feathers":
+      return made(
+        "Whole feathers",
+        use.paired ? "as stated, half from each side" : "as stated",
+        [term("feathers a fly", use.each, "feathers", fromPattern)],
+        {
+          name: use.paired ? "a fly and side" : "a fly",
+          value: use.paired ? use.each / 2 : use.each,
+          unit: "feathers",
+        },
+      );
+    case "patch":
+      return made(
+        "Patch of hide",
+        "⌊A · (1 − loss) / a⌋ flies a patch, whole clumps only",
+        [
+          term("a, patch a fly", use.areaMm2, "mm²", fromPattern),
+          term("flies a patch", use.fliesPerPatch, "flies", fromMaterial),
+        ],
+        { name: "a fly", value: 1 / use.fliesPerPatch, unit: "pieces" },
+      );
+    case "packets":
+      return made(
+        "A trace",
+        "1 / flies a packet: it is never weighed",
+        [term("flies a packet", use.fliesPerPacket, "flies", fromMaterial)],
+        { name: "a fly", value: 1 / use.fliesPerPacket, unit: "pieces" },
+      );
+    case "strands":
+      return made(
+        "Strands",
+        "⌊strand / piece⌋ pieces from a strand",
+        [
+          term("piece", use.pieceMm, "mm"),
+          term("pieces a strand", use.piecesPerStrand, "pieces", fromMaterial),
+          term("pieces a fly", use.piecesPerFly, "pieces", fromPattern),
+        ],
+        { name: "a fly", value: use.piecesPerFly / use.piecesPerStrand, unit: "pieces" },
+      );
+    case "length":
+      return stepId === "thread" ? threadWorking(fly, use.mm) : spoolWorking(fly, stepId, use.mm, name);
+    case "mass":
+      return massWorking(fly, stepId, use.mg, name, fromMaterial, fromPattern);
+    case "volume":
+      return made(
+        "Liquid",
+        "coats · max(3 µl, π · D · ℓ · h / 0.15)",
+        [term("D, head", result?.headDiameter ?? 0, "mm"), term("ℓ, head", result?.headLength ?? 0, "mm")],
+        { name: "a fly", value: use.ul, unit: "µl" },
+      );
+  }
+}
