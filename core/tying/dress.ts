@@ -1,6 +1,6 @@
 import { bounds, guard } from "../units";
 import { valueAt } from "../numeric";
-import { midpoint, stationsOf, type Profile } from "./profile";
+import { midpoint, stationAt, stationsOf, type Profile } from "./profile";
 
 /** Dubbing as it is packed on the thread: ρ_p in mg/mm³, the noodle's line density λ in mg/mm. */
 export interface Dubbing {
@@ -68,7 +68,7 @@ export function dress(
     mass: massOnFly / (1 - loss),
     massOnFly,
     noodle: "noodle" in rule ? rule.noodle : massOnFly / dubbing.lineDensity,
-    endDiameters: [valueAt(profile.d, first), valueAt(profile.d, last - 1)],
+    endDiameters: [stationAt(profile.d, first), stationAt(profile.d, last - 1)],
     nothingToFill: volume <= 0,
   };
 }
@@ -88,12 +88,12 @@ function byFullness(
   for (let i = first; i < last; i++) {
     const t = (midpoint(profile, i) - zone.from) / span;
     const full = between(along, t);
-    const d = valueAt(profile.d, i);
+    const d = stationAt(profile.d, i);
     if (full > d) {
       sum += full * full - d * d;
       profile.d[i] = full;
     }
-    profile.body[i] = Math.max(valueAt(profile.body, i), full);
+    profile.body[i] = Math.max(stationAt(profile.body, i), full);
   }
   return (Math.PI / 4) * sum * dx;
 }
@@ -118,8 +118,8 @@ function byNoodle(
   const volume = (noodle * dubbing.lineDensity) / dubbing.density;
   const added = (4 * volume) / (Math.PI * (zone.to - zone.from));
   for (let i = first; i < last; i++) {
-    profile.d[i] = Math.sqrt(valueAt(profile.d, i) ** 2 + added);
-    profile.body[i] = Math.sqrt(valueAt(profile.body, i) ** 2 + added);
+    profile.d[i] = Math.sqrt(stationAt(profile.d, i) ** 2 + added);
+    profile.body[i] = Math.sqrt(stationAt(profile.body, i) ** 2 + added);
   }
   return volume;
 }

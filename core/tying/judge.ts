@@ -1,6 +1,5 @@
-import { valueAt } from "../numeric";
 import type { HookGeometry } from "../hooks";
-import { midpoint, stationsOf, type Profile } from "./profile";
+import { midpoint, stationAt, stationsOf, type Profile } from "./profile";
 import type { StepResult, Warning } from "./types";
 
 /** Longest head, in eye lengths. */
@@ -70,8 +69,8 @@ const added = (r: StepResult | undefined): number => (r ? (r.growth ?? 0) + (r.s
 function judgePoint(hook: HookGeometry, profile: Profile, results: StepResult[]): Warning[] {
   const [first, last] = stationsOf(profile, 0.4 * hook.shank, hook.point);
   let worst = first;
-  for (let i = first; i < last; i++) if (valueAt(profile.body, i) > valueAt(profile.body, worst)) worst = i;
-  const full = valueAt(profile.body, worst);
+  for (let i = first; i < last; i++) if (stationAt(profile.body, i) > stationAt(profile.body, worst)) worst = i;
+  const full = stationAt(profile.body, worst);
   if (full <= BODY_OF_GAPE * hook.gape + 1e-9) return [];
   const x = midpoint(profile, worst);
   const culprit = results.findLast(

@@ -1,6 +1,5 @@
 import { bounds, guard } from "../units";
-import { valueAt } from "../numeric";
-import { stationsOf, type Profile } from "./profile";
+import { stationAt, stationsOf, type Profile } from "./profile";
 import type { Strand } from "./strand";
 import { wind } from "./wind";
 
@@ -13,8 +12,8 @@ export function lay(profile: Profile, areaTotal: number, from: number, to: numbe
   const [first, last] = stationsOf(profile, from, to);
   const added = (4 * areaTotal) / Math.PI;
   for (let i = first; i < last; i++) {
-    profile.d[i] = Math.sqrt(valueAt(profile.d, i) ** 2 + added);
-    profile.body[i] = Math.sqrt(valueAt(profile.body, i) ** 2 + added);
+    profile.d[i] = Math.sqrt(stationAt(profile.d, i) ** 2 + added);
+    profile.body[i] = Math.sqrt(stationAt(profile.body, i) ** 2 + added);
   }
   return to - from;
 }

@@ -1,4 +1,3 @@
-import { valueAt } from "../numeric";
 import { profileEnd, type HookGeometry } from "../hooks";
 
 /** Stations at which the outside diameter is held, equally spaced from the eye into the bend. */
@@ -11,9 +10,20 @@ export const STATIONS = 250;
 export interface Profile {
   end: number;
   step: number;
-  d: number[];
-  body: number[];
+  d: Diameters;
+  body: Diameters;
 }
+/** A diameter for each station, in mm. */
+export type Diameters = number[];
+
+/**
+ * The diameter at a station. The cast spares a test for undefined in every turn of the loops that a fly is made of:
+ * with it a fly takes a fifth longer.
+ */
+export const stationAt = (diameters: Diameters, i: number): number => diameters[i] as number;
+
+/** Copies of it are lists without holes, over which loops run several times as fast as over `new Array(n)`. */
+const anyDiameters: Diameters = Array.from({ length: STATIONS }, () => 0.5);
 
 /** The bare hook: D is the wire everywhere. */
 export function bareProfile(hook: HookGeometry): Profile {
@@ -21,8 +31,8 @@ export function bareProfile(hook: HookGeometry): Profile {
   return {
     end,
     step: end / STATIONS,
-    d: new Array<number>(STATIONS).fill(hook.wire),
-    body: new Array<number>(STATIONS).fill(hook.wire),
+    d: anyDiameters.slice().fill(hook.wire),
+    body: anyDiameters.slice().fill(hook.wire),
   };
 }
 
@@ -40,19 +50,19 @@ export function stationsOf(profile: Profile, a: number, b: number): [number, num
 export const midpoint = (profile: Profile, i: number): number => (i + 0.5) * profile.step;
 
 /** D at x: linear between the two nearest midpoints, constant beyond the first and last. */
-export function diameterAt(profile: Profile, x: number, d: number[] = profile.d): number {
+export function diameterAt(profile: Profile, x: number, d: Diameters = profile.d): number {
   const at = x / profile.step - 0.5;
-  if (at <= 0) return valueAt(d, 0);
-  if (at >= STATIONS - 1) return valueAt(d, STATIONS - 1);
+  if (at <= 0) return stationAt(d, 0);
+  if (at >= STATIONS - 1) return stationAt(d, STATIONS - 1);
   const i = Math.floor(at);
   const t = at - i;
-  return valueAt(d, i) * (1 - t) + valueAt(d, i + 1) * t;
+  return stationAt(d, i) * (1 - t) + stationAt(d, i + 1) * t;
 }
 
 /** Mean of D over the stations of [a, b). */
 export function meanDiameter(profile: Profile, a: number, b: number): number {
   const [first, last] = stationsOf(profile, a, b);
   let sum = 0;
-  for (let i = first; i < last; i++) sum += valueAt(profile.d, i);
+  for (let i = first; i < last; i++) sum += stationAt(profile.d, i);
   return sum / (last - first);
 }

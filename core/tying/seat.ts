@@ -1,6 +1,5 @@
 import { bounds, guard } from "../units";
-import { valueAt } from "../numeric";
-import { stationsOf, type Profile } from "./profile";
+import { stationAt, stationsOf, type Profile } from "./profile";
 
 /** A hard part on the shank: bead, cone, bead-chain or dumbbell eyes. mm; mass in mg. */
 export interface Part {
@@ -14,7 +13,7 @@ export function seat(profile: Profile, part: Pick<Part, "diameter" | "length">, 
   guard("diameter of the part", part.diameter, bounds.partDiameterMm);
   guard("length of the part", part.length, bounds.partLengthMm);
   const [first, last] = stationsOf(profile, from, from + part.length);
-  for (let i = first; i < last; i++) profile.d[i] = Math.max(valueAt(profile.d, i), part.diameter);
+  for (let i = first; i < last; i++) profile.d[i] = Math.max(stationAt(profile.d, i), part.diameter);
 }
 
 /** Share of a sphere that is metal once bore and countersink are taken off. */

@@ -1,6 +1,6 @@
 import type { HookGeometry, Place } from "../hooks";
 import type { DressRule, Dubbing } from "./dress";
-import type { Profile } from "./profile";
+import type { Diameters, Profile } from "./profile";
 import type { Part } from "./seat";
 import type { Strand, Thread, ThreadAspect } from "./strand";
 import type { LiquidKind } from "./take";
@@ -108,7 +108,7 @@ export interface StepResult {
   /** Diameter under the step, mean over its zone, before it. */
   under?: number;
   /** D after this step, kept only when asked for. */
-  after?: number[];
+  after?: Diameters;
 }
 
 export interface ThreadUse {

@@ -1,7 +1,7 @@
 import { bounds, guard } from "../units";
 import { DomainError } from "../errors";
-import { valueAt, halved } from "../numeric";
-import { diameterAt, meanDiameter, midpoint, stationsOf, type Profile } from "./profile";
+import { halved } from "../numeric";
+import { diameterAt, meanDiameter, midpoint, stationAt, stationsOf, type Profile } from "./profile";
 import { stretched, type Strand } from "./strand";
 
 /** How a winding is stated: exactly one of these, or touching together with turns. */
@@ -121,10 +121,10 @@ function onePass(profile: Profile, strand: Strand, from: number, to: number, pit
   const p2 = pitch * pitch;
   let sum = 0;
   for (let i = first; i < last; i++) {
-    const round = Math.PI * (valueAt(d, i) + lift);
+    const round = Math.PI * (stationAt(d, i) + lift);
     sum += Math.sqrt(round * round + p2);
-    d[i] = valueAt(d, i) + grown;
-    body[i] = valueAt(body, i) + bodyGrown;
+    d[i] = stationAt(d, i) + grown;
+    body[i] = stationAt(body, i) + bodyGrown;
   }
   return (sum * dx) / pitch;
 }
@@ -174,14 +174,14 @@ export function windToFill(
   let [volume, turns, deepest] = [0, 0, 0];
   for (let i = first; i < last; i++) {
     const full = a + ((b - a) * (midpoint(profile, i) - zone.from)) / span;
-    const d = valueAt(profile.d, i);
+    const d = stationAt(profile.d, i);
     if (full <= d) continue;
     const layers = (full - d) / (2 * strand.thickness);
     volume += (Math.PI / 4) * (full * full - d * d) * dx;
     turns += (layers * dx) / strand.width;
     deepest = Math.max(deepest, layers);
     profile.d[i] = full;
-    profile.body[i] = Math.max(valueAt(profile.body, i), full);
+    profile.body[i] = Math.max(stationAt(profile.body, i), full);
   }
   const length = volume / (strand.width * strand.thickness);
   return {
@@ -245,7 +245,7 @@ export function pitchToUseUp(
   const lengthAt = (pitch: number): number => {
     const lift = strand.core * Math.max(1, growthOf(strand.width / pitch, strand.capped));
     let sum = 0;
-    for (let i = first; i < last; i++) sum += Math.hypot(Math.PI * (valueAt(profile.d, i) + lift), pitch);
+    for (let i = first; i < last; i++) sum += Math.hypot(Math.PI * (stationAt(profile.d, i) + lift), pitch);
     return (sum * (zone.to - zone.from)) / (last - first) / pitch;
   };
   return halved(strand.width / MOST_COVER, zone.to - zone.from, (pitch) => lengthAt(pitch) > lengthMm);

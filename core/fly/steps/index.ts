@@ -29,9 +29,11 @@ export function resolveStep(c: FlyContext, step: RecipeStep, flyStep: FlyStep): 
     guard("wraps", step.tieIn?.wraps, bounds.wraps);
     const resolved = resolve(c, step, flyStep);
     if (!step.tieIn) return resolved;
-    const extra = c.school(step, "weighted eyes") === "thread only" ? methodFigures.threadOnlyWraps : 0;
+    const byThreadOnly = step.do === "seat" && c.school(step, "weighted eyes") === "thread only";
+    const extra = byThreadOnly ? methodFigures.threadOnlyWraps : 0;
     flyStep.wraps = (step.tieIn.wraps ?? wrapsOfHold[step.tieIn.hold ?? "lock"]) + extra;
-    return { ...resolved, tieIn: { at: step.tieIn.at, wraps: flyStep.wraps } };
+    resolved.tieIn = { at: step.tieIn.at, wraps: flyStep.wraps };
+    return resolved;
   } catch (error) {
     if (error instanceof DomainError) error.step ??= { id: step.id, name: step.name };
     throw error;
