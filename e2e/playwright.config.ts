@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { launchOptions, windowOptions } from "./browser.mjs";
 
 export default defineConfig({
   testDir: ".",
@@ -10,21 +11,9 @@ export default defineConfig({
   reporter: [["list"]],
   outputDir: "../test-results",
   use: {
-    viewport: { width: 1280, height: 800 },
-    timezoneId: "Europe/Berlin",
+    ...windowOptions,
     // A trace draws every step twice; a picture of where it failed, and what the page held, is enough.
     screenshot: "only-on-failure",
-    launchOptions: {
-      executablePath: "/usr/bin/chromium",
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
-    },
+    launchOptions,
   },
 });

@@ -16,23 +16,11 @@ process.env.TEST_POSTGRES = database.url("postgres");
 const { asAdmin, makeTemplate, openRoom } = await import("../e2e/serve.mjs");
 await makeTemplate("shots_template");
 const { base, stop } = await openRoom("shots_room", "shots_template");
-const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
-  args: [
-    "--no-sandbox",
-    "--disable-gpu",
-    "--disable-quic",
-    "--no-first-run",
-    "--disable-background-networking",
-    "--disable-component-update",
-    "--disable-sync",
-  ],
-});
+const { launchOptions, windowOptions } = await import("../e2e/browser.mjs");
+const browser = await chromium.launch(launchOptions);
 
 async function enter(options) {
-  const page = await (
-    await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: "Europe/Berlin", ...options })
-  ).newPage();
+  const page = await (await browser.newContext({ ...windowOptions, ...options })).newPage();
   await page.goto(base);
   await page.getByRole("button", { name: /Maren Holt/ }).click();
   await page.getByRole("navigation", { name: "Along the bench" }).waitFor();
