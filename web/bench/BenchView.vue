@@ -6,10 +6,11 @@ import { readPlan } from "@kasten/contract/schedule";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { day } from "../parts/format";
-import { FlyDrawing } from "../patterns";
+import { FlyDrawing, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
 const { person, may, askWhom } = useSession();
+const { patterns } = useCatalogue();
 const batches = useQuery({ key: ["batches"], query: () => call(listBatches) });
 const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
 const ready = computed(() => (batches.data.value?.batches ?? []).filter((b) => ["pulled", "tying"].includes(b.state)));
@@ -41,7 +42,8 @@ const mine = computed(() => {
           class="h-20 w-36 shrink-0"
         /><span class="flex-1"
           ><b
-            >{{ b.patternName }} <span class="fig">{{ b.size }}</span></b
+            >{{ b.patternName }} <span class="fig">{{ b.size }}</span>
+            {{ variantName(patterns.get(b.pattern), b.variant) }}</b
           ><span class="block text-soft">batch {{ b.number }}, due {{ day(b.due) }}</span></span
         ><span class="fig text-3xl"
           >{{ b.good }}<span class="unit">/ {{ b.starts }}</span></span
@@ -57,7 +59,8 @@ const mine = computed(() => {
     <ul class="sheet">
       <li v-for="b in toPull" :key="b.id" class="flex items-center gap-4 border-b border-rule px-3 py-2">
         <RouterLink class="link flex-1" :to="`/batches/${b.id}/sheet`"
-          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink
+          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}
+          {{ variantName(patterns.get(b.pattern), b.variant) }}</RouterLink
         ><DozenCount :flies="b.owed" />
       </li></ul
   ></template>
@@ -66,7 +69,8 @@ const mine = computed(() => {
     <ul class="sheet">
       <li v-for="b in mine" :key="b.id" class="flex items-center gap-4 border-b border-rule px-3 py-2">
         <RouterLink class="link flex-1" :to="`/batches/${b.id}`"
-          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink
+          >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}
+          {{ variantName(patterns.get(b.pattern), b.variant) }}</RouterLink
         ><span>due {{ day(b.due) }}</span
         ><DozenCount :flies="b.owed" />
       </li></ul
