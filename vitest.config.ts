@@ -1,6 +1,6 @@
 import { availableParallelism } from "node:os";
 import { defineConfig } from "vitest/config";
-import { components } from "./web/components.config";
+import { components } from "./web/components.config.ts";
 
 /**
  * A property test tries hundreds of cases: on a busy machine that may take longer than the five seconds that are usual.

@@ -1,6 +1,6 @@
 import tailwind from "@tailwindcss/vite";
 import { defineConfig } from "vite";
-import { components } from "./components.config";
+import { components } from "./components.config.ts";
 
 export default defineConfig({
   plugins: [components(), tailwind()],
