@@ -65,7 +65,7 @@ const toggleOmit = (f: WeightForm, id: string): void =>
             :aria-label="`Name of weight form ${i + 1}`"
             maxlength="80"
           /><select
-            class="field w-28"
+            class="field w-36"
             :aria-label="`Hook of weight form ${i + 1}`"
             :value="f.hookModel ?? ''"
             @change="f.hookModel = textOf($event) || undefined"
