@@ -1,4 +1,4 @@
-/** Debian's Chromium, without a monitor and without a word to anybody outside; for the browser tests and the pictures. */
+/** Debian’s Chromium without a monitor and without a word to anybody outside, for browser tests and pictures. */
 export const launchOptions = {
   executablePath: "/usr/bin/chromium",
   args: [
