@@ -27,14 +27,14 @@ const wrong = (violations: { id: string; nodes: { target: unknown[] }[] }[]) =>
     return `${v.id}: ${where.join(" | ")}`;
   });
 /**
- * Rows are made alike, and the strokes of a drawing have no name of their own: the first dozen stand for the rest,
+ * Rows are made alike, and the strokes of a drawing have no name of their own: the first few stand for the rest,
  * which takes minutes to look at.
  */
-const DOZEN = 12;
+const FEW = 4;
 const prune = `{
   for (const stroke of document.querySelectorAll("svg path")) stroke.remove();
   for (const list of document.querySelectorAll("main *"))
-    for (const more of [...list.children].slice(${DOZEN})) if (more.tagName === list.children[0].tagName) more.remove();
+    for (const more of [...list.children].slice(${FEW})) if (more.tagName === list.children[0].tagName) more.remove();
 }`;
 /** No screen has a frame within: one pass does, without a second page to gather what several found. */
 const look = (page: Page) => new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
