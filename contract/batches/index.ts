@@ -1,6 +1,18 @@
 import { z } from "zod";
 import { prepKinds } from "@kasten/core/batches";
-import { done, endpoint, eventSchema, flies, isoDay, none, skuSchema, uuidParams } from "../http";
+import {
+  done,
+  endpoint,
+  eventSchema,
+  flies,
+  isoDay,
+  none,
+  short,
+  skuSchema,
+  table,
+  uuidParams,
+  versioned,
+} from "../http";
 import { requirementSchema } from "../materials";
 
 export const batchStates = ["planned", "released", "pulled", "tying", "finished"] as const;
@@ -73,8 +85,9 @@ export const batchDetailSchema = batchSchema.extend({
 });
 export type BatchDetail = z.infer<typeof batchDetailSchema>;
 
+/** Questions that a recipe of sixty steps may ask. */
+const MOST_WAYS = 200;
 const base = { room: "batches", params: uuidParams, query: none };
-const withVersion = z.object({ version: z.number().int() });
 export const listBatches = endpoint({
   ...base,
   params: none,
@@ -103,7 +116,7 @@ export const splitBatch = endpoint({
   path: "/batches/:id/split",
   summary: "Split flies off into a batch of their own",
   permission: "make up batches",
-  body: withVersion.extend({ flies }),
+  body: versioned.extend({ flies }),
   reply: z.object({ id: z.uuid() }),
 });
 export const mergeBatches = endpoint({
@@ -116,7 +129,7 @@ export const mergeBatches = endpoint({
   permission: "make up batches",
   body: z.object({
     batches: z
-      .array(z.object({ id: z.uuid(), version: z.number().int() }))
+      .array(versioned.extend({ id: z.uuid() }))
       .min(2)
       .max(20),
   }),
@@ -129,12 +142,16 @@ export const editBatch = endpoint({
   path: "/batches/:id",
   summary: "Choose how a batch is tied",
   permission: "make up batches",
-  body: withVersion.extend({
+  body: versioned.extend({
     mode: z.enum(batchModes).optional(),
     buy: z.array(z.string().max(60)).max(20).optional(),
-    methods: z.record(z.string().max(160), z.string().max(80)).optional(),
+    methods: z
+      .record(z.string().max(160), short)
+      .refine((t) => Object.keys(t).length <= MOST_WAYS, `No more than ${MOST_WAYS} ways`)
+      .meta({ maxProperties: MOST_WAYS })
+      .optional(),
     leave: z.array(z.string().max(80)).max(40).optional(),
-    use: z.record(z.string().max(80), z.string().max(80)).optional(),
+    use: table(short, 40).optional(),
     /** Bind it to the pattern's newest version. */ renew: z.literal(true).optional(),
     mixLots: z.boolean().optional(),
   }),
@@ -167,7 +184,7 @@ export const releaseBatch = endpoint({
   path: "/batches/:id/release",
   summary: "Release it to the bench",
   permission: "make up batches",
-  body: withVersion,
+  body: versioned,
   reply: done,
 });
 export const pullBatch = endpoint({

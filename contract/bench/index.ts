@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { done, endpoint, none, uuidParams } from "../http";
+import { done, endpoint, none, rowVersion, uuidParams } from "../http";
 
 export const tallyKinds = ["good", "reject", "undo"] as const;
 export const rejectReasons = [
@@ -50,7 +50,7 @@ export const finishBatch = endpoint({
   summary: "Finish a batch: what was used leaves the kit, good flies go to the bins",
   permission: "tie and tally",
   body: z.object({
-    version: z.number().int(),
+    version: rowVersion,
     uses: z.array(z.object({ key: z.string().max(80), used: taken, scrapped: taken })).max(100),
     minutes: z.number().nonnegative().max(100000).optional(),
   }),

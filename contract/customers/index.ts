@@ -1,20 +1,20 @@
 import { z } from "zod";
-import { endpoint, none } from "../http";
+import { endpoint, none, sentence, short, words } from "../http";
 
 export const destinationSchema = z.object({
   noLead: z.boolean(),
   barblessOnly: z.boolean(),
-  forbiddenSpecies: z.array(z.string()),
+  forbiddenSpecies: z.array(short).max(40),
 });
 export const policies = ["original", "alternates", "tier"] as const;
 export const customerSchema = z.object({
   id: z.string(),
-  name: z.string(),
-  kind: z.string(),
-  rank: z.number().int(),
+  name: z.string().trim().min(1, "Give the customer a name").max(80),
+  kind: words,
+  rank: z.number().int().min(1, "The first rank is 1").max(9, "The last rank is 9"),
   policy: z.enum(policies),
   destination: destinationSchema,
-  note: z.string(),
+  note: sentence,
 });
 export type Customer = z.infer<typeof customerSchema>;
 

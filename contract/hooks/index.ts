@@ -104,7 +104,12 @@ export const saveHook = endpoint({
   path: "/hooks/:id",
   summary: "Add a hook model or change what is known of it",
   permission: "measure hooks",
-  params: z.object({ id: z.string().regex(/^[A-Z0-9][A-Z0-9-]{0,19}$/i, "Letters, digits and hyphens, at most 20") }),
+  params: z.object({
+    id: z
+      .string()
+      .max(20)
+      .regex(/^[A-Z0-9][A-Z0-9-]{0,19}$/i, "Letters, digits and hyphens, at most 20"),
+  }),
   body: z.strictObject({
     name: z.string().min(1).max(80),
     family: z.enum(hookFamilies),

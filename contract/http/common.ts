@@ -2,10 +2,18 @@ import { size } from "./texts";
 import { z } from "zod";
 
 export const none = z.object({});
+/** The largest number that a whole column holds. */
+const MOST_WHOLE = 2_147_483_647;
 export const idParams = z.object({ id: z.string().min(1).max(60) });
 export const uuidParams = z.object({ id: z.uuid() });
 export const isoDay = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Write the day as year-month-day");
-export const versioned = z.object({ version: z.number().int() });
+/** A day that is in the calendar, in years for which orders can be written. */
+export const realDay = z.iso
+  .date("Give a day of the calendar as year-month-day")
+  .refine((day) => day >= "2000-01-01" && day < "3000-01-01", "Give a day between the years 2000 and 2999");
+/** The version of a row that a person saw; 0 where it is not there yet. */
+export const rowVersion = z.number().int().min(0).max(MOST_WHOLE);
+export const versioned = z.object({ version: rowVersion });
 export const done = z.object({ ok: z.literal(true) });
 export const pageQuery = z.object({
   cursor: z.string().max(40).optional(),

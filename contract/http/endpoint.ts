@@ -13,6 +13,8 @@ export interface Endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.
   room: string;
   /** Who may; "anyone" needs no sign-in. */
   permission: Permission;
+  /** A change that may be sent again as it is, and of which no reply is kept: signing in and out. */
+  keyless?: true;
   params: P;
   query: Q;
   body: B;

@@ -2,14 +2,13 @@ import { z } from "zod";
 import { bounds, type Bounds, type Figure } from "@kasten/core/units";
 
 const words = (b: Bounds): string =>
-  `Give ${b.whole ? "a whole number" : "a figure"} ${b.above === undefined ? `from ${b.least ?? 0}` : `above ${b.above}`} to ${b.most}${b.unit ? ` ${b.unit}` : ""}`;
+  `Give ${b.whole ? "a whole number" : "a figure"} from ${b.least ?? 0} to ${b.most}${b.unit ? ` ${b.unit}` : ""}`;
 
 /** A number within these bounds, and no other. */
 export function numberWithin(b: Bounds): z.ZodNumber {
   const error = words(b);
   const base = b.whole ? z.number().int({ error }) : z.number();
-  const low = b.above === undefined ? base.min(b.least ?? 0, { error }) : base.gt(b.above, { error });
-  return low.max(b.most, { error });
+  return base.min(b.least ?? 0, { error }).max(b.most, { error });
 }
 
 /** A figure by its meaning: refused at the door by the same table by which core refuses it again. */

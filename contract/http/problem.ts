@@ -40,6 +40,7 @@ const domainProblems = {
   "method-unknown": 422,
   "blend-cycle": 422,
   "blend-empty": 422,
+  "blend-too-deep": 422,
   "not-optional": 422,
   "landmark-not-there": 422,
   "leftover-impossible": 422,
@@ -51,11 +52,15 @@ export const problemStatus = {
   /** Fields that are not as the contract has them; each is named by its path. */
   invalid: 400,
   "not-json": 400,
+  /** An address, a header or a text that no program of ours would send. */
+  "bad-request": 400,
   "key-missing": 400,
   "not-signed-in": 401,
   "wrong-password": 401,
   "not-allowed": 403,
   "other-origin": 403,
+  /** The last owner cannot be undone: nobody could manage people any more. */
+  "last-owner": 409,
   "not-a-demo": 403,
   "not-new": 403,
   "wrong-code": 403,
@@ -69,6 +74,9 @@ export const problemStatus = {
   ledger: 409,
   "already-undone": 409,
   "too-large": 413,
+  "unsupported-media": 415,
+  /** Sent to this server under a name that it was not told. */
+  "other-host": 421,
   /** A rule of the room refuses it; `detail` says which and what would be right. */
   refused: 422,
   "key-reused": 422,
@@ -80,6 +88,8 @@ export const problemStatus = {
   /** Never sent: what a page tells itself when no answer comes. */
   away: 503,
   "database-away": 503,
+  /** Others work on the very same rows; it is tried again by itself. */
+  busy: 503,
 } as const satisfies Record<string, number>;
 export type ProblemType = keyof typeof problemStatus;
 const problemTypes = Object.keys(problemStatus) as [ProblemType, ...ProblemType[]];

@@ -5,5 +5,11 @@ export const short = z.string().min(1).max(80);
 /** The same where it may still be empty. */
 export const words = z.string().max(80);
 export const sentence = z.string().max(400);
+/** Values by name, no more of them than this. */
+export const table = <T extends z.ZodType>(value: T, most: number) =>
+  z
+    .record(short, value)
+    .refine((t) => Object.keys(t).length <= most, `No more than ${most} of them`)
+    .meta({ maxProperties: most });
 /** A hook size as it is written: 14, 2/0. */
 export const size = z.string().max(6);

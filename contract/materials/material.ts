@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { materialForms, standings, type Material } from "@kasten/core/materials";
 import { stockUnits } from "@kasten/core/units";
-import { figure, short, type Same } from "../http";
+import { figure, sentence, short, size, table, words, type Same } from "../http";
 
 const strand = z.strictObject({
   section: z.enum(["round", "oval", "flat"]).optional(),
@@ -15,16 +15,16 @@ const strand = z.strictObject({
 const rating = z.number().min(0).max(5);
 /** What the computation needs of a material. */
 export const materialSchema = z.strictObject({
-  code: z.string(),
-  name: z.string(),
+  code: z.string().trim().min(1, "Give it a code").max(60),
+  name: z.string().trim().min(1, "Give it a name").max(80),
   form: z.enum(materialForms),
   unit: z.enum(stockUnits),
-  colour: z.string().optional(),
-  colourName: z.string().optional(),
+  colour: words.optional(),
+  colourName: words.optional(),
   measured: z.boolean(),
   lead: z.boolean(),
-  controlledSpecies: z.string().optional(),
-  caution: z.string().optional(),
+  controlledSpecies: words.optional(),
+  caution: sentence.optional(),
   strand: strand.optional(),
   dubbing: z
     .strictObject({
@@ -71,15 +71,13 @@ export const materialSchema = z.strictObject({
   fliesPerPacket: figure("fliesPerPacket").optional(),
   prepLoss: z.strictObject({ share: figure("prepShare"), what: z.string().max(80) }).optional(),
   faces: z
-    .array(z.strictObject({ name: short, colour: z.string() }))
+    .array(z.strictObject({ name: short, colour: words }))
     .max(2)
     .optional(),
   gauge: z.string().max(20).optional(),
   standing: z.enum(standings).optional(),
-  blend: z
-    .strictObject({ parts: z.record(short, figure("blendPart")), leastChargeMg: figure("leastChargeMg") })
-    .optional(),
-  hook: z.strictObject({ model: z.string(), size: z.string() }).optional(),
+  blend: z.strictObject({ parts: table(figure("blendPart"), 24), leastChargeMg: figure("leastChargeMg") }).optional(),
+  hook: z.strictObject({ model: short, size }).optional(),
 });
 
 /** What is sent and what is computed with are one thing: this line does not compile when they part. */

@@ -13,6 +13,7 @@ export const needSchema = z.object({
   inDrawers: z.number(),
   reserved: z.number(),
   short: z.number(),
+  /** The batches that need it, earliest due first: a dozen at most. */
   batches: z.array(
     z.object({
       id: z.uuid(),
@@ -23,6 +24,8 @@ export const needSchema = z.object({
       due: isoDay,
     }),
   ),
+  /** How many there are of them all. */
+  batchCount: z.number().int(),
   /** A blend that the mill makes from its parts. */
   milled: z.boolean(),
   proposal: z

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { done, endpoint, idParams, none } from "../http";
+import { done, endpoint, idParams, none, rowVersion } from "../http";
 import { materialSchema } from "./material";
 import { needSchema } from "./need";
 
@@ -32,7 +32,7 @@ export const saveMaterial = endpoint({
       .max(20)
       .optional(),
     /** The version that it was changed from; 0 for a new material. */
-    version: z.number().int().min(0).max(1_000_000_000),
+    version: rowVersion,
   }),
   reply: done,
 });

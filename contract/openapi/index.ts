@@ -43,7 +43,7 @@ function parametersOf(e: AnyEndpoint, components: Json): Json[] {
     description: "Sent twice, it happens once",
     schema: { type: "string", maxLength: 80 },
   };
-  return [...of(e.params, "path"), ...of(e.query, "query"), ...(e.method === "get" ? [] : [key])];
+  return [...of(e.params, "path"), ...of(e.query, "query"), ...(e.method === "get" || e.keyless ? [] : [key])];
 }
 
 /** The OpenAPI 3.1 description of the whole API, made from the contract. */

@@ -1,5 +1,18 @@
 import { z } from "zod";
-import { done, endpoint, eventSchema, flies, isoDay, none, pageQuery, skuSchema, uuidParams } from "../http";
+import {
+  done,
+  endpoint,
+  eventSchema,
+  flies,
+  isoDay,
+  none,
+  pageQuery,
+  realDay,
+  rowVersion,
+  skuSchema,
+  uuidParams,
+  versioned,
+} from "../http";
 import { policies } from "../customers";
 
 export const lineInput = skuSchema.extend({
@@ -11,7 +24,7 @@ export const lineInput = skuSchema.extend({
 export const orderInput = z.object({
   text: z.string().max(8000),
   customer: z.string().max(60),
-  due: isoDay,
+  due: realDay,
   dueReason: z.string().max(80).optional(),
   note: z.string().max(400).default(""),
   lines: z.array(lineInput).min(1, "At least one line").max(60),
@@ -91,7 +104,7 @@ export const editOrder = endpoint({
   summary: "Change an order",
   permission: "write orders",
   params: uuidParams,
-  body: orderInput.extend({ version: z.number().int() }),
+  body: orderInput.extend({ version: rowVersion }),
   reply: orderSchema,
 });
 export const cancelOrder = endpoint({
@@ -102,7 +115,7 @@ export const cancelOrder = endpoint({
   summary: "Cancel what is not boxed yet",
   permission: "write orders",
   params: uuidParams,
-  body: z.object({ version: z.number().int() }),
+  body: versioned,
   reply: done,
 });
 export const promiseSchema = z.object({

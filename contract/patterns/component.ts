@@ -1,13 +1,13 @@
 import { z } from "zod";
 import { materialForms } from "@kasten/core/materials";
 import { noodleThicknesses, roles } from "@kasten/core/recipe";
-import { figure, sentence, short } from "../http";
+import { figure, sentence, short, table } from "../http";
 import { amount, bySize, length, windRule } from "./lengths";
 
 export const passes = figure("passes");
 export const rope = figure("rope");
 export const stretch = figure("stretch");
-export const ways = z.record(short, short);
+export const ways = table(short, 60);
 /** What a size rule, an alternate or a method sets anew in a step. */
 export const stepChange = z.strictObject({
   amount: amount.optional(),
@@ -24,7 +24,7 @@ export const stepChange = z.strictObject({
 const alternate = z.strictObject({
   material: short,
   effect: sentence.optional(),
-  changes: z.record(short, stepChange).optional(),
+  changes: table(stepChange, 60).optional(),
   limit: sentence.optional(),
 });
 /** A part of the fly and what it is tied of. */

@@ -7,7 +7,10 @@ import { recipeSchema } from "./recipe";
 export const PATTERN_FORMAT = 1;
 /** A pattern as it is written to a file. */
 export const patternFileSchema = z.strictObject({
-  id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "Small letters, digits and hyphens, at most 60"),
+  id: z
+    .string()
+    .max(60)
+    .regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "Small letters, digits and hyphens, at most 60"),
   name: short,
   style: short,
   origin: z.string().max(200).optional(),

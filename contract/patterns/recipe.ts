@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { dressings, type Recipe } from "@kasten/core/recipe";
-import { sentence, short, size, words, type Same } from "../http";
+import { sentence, short, size, table, words, type Same } from "../http";
 import { componentSchema } from "./component";
 import { bySize } from "./lengths";
 import { stepSchema, zone } from "./step";
@@ -18,7 +18,7 @@ export const recipeSchema = z.strictObject({
   sizes: z.strictObject({ from: size, to: size }),
   components: z.array(componentSchema).max(40),
   steps: z.array(stepSchema).max(60),
-  variants: z.array(z.strictObject({ id: short, name: short, swaps: z.record(short, bySize) })).max(60),
+  variants: z.array(z.strictObject({ id: short, name: short, swaps: table(bySize, 40) })).max(60),
   forms: z
     .array(
       z.strictObject({
@@ -26,7 +26,7 @@ export const recipeSchema = z.strictObject({
         name: short,
         hookModel: words.optional(),
         omit: z.array(short).max(40),
-        swaps: z.record(short, bySize).optional(),
+        swaps: table(bySize, 40).optional(),
       }),
     )
     .max(6),
@@ -36,7 +36,7 @@ export const recipeSchema = z.strictObject({
     z.strictObject({ state: z.literal("not stated") }),
   ]),
   minutesPerFly: z.number().nonnegative().max(1000),
-  stepByStepFactor: z.number().positive().max(5),
+  stepByStepFactor: z.number().min(0.05).max(5),
   skills: z.array(short).max(20),
   pricePerDozenCents: z.number().int().nonnegative().max(10_000_000),
   parents: z
@@ -44,7 +44,7 @@ export const recipeSchema = z.strictObject({
       z.strictObject({
         pattern: short,
         changes: sentence,
-        version: z.number().int().positive().optional(),
+        version: z.number().int().min(1).max(1_000_000).optional(),
         inherited: z.array(short).max(60).optional(),
       }),
     )

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { endpoint, idParams, none } from "../http";
+import { endpoint, idParams, none, rowVersion } from "../http";
 import { patternBookSchema, patternFileSchema } from "./files";
 import { recipeSchema } from "./recipe";
 
@@ -51,7 +51,7 @@ export const savePattern = endpoint({
   summary: "Save a pattern as a new version; base is the version it was made from, 0 for a new pattern",
   permission: "write patterns",
   params: idParams,
-  body: z.object({ base: z.number().int().min(0), note: z.string().max(400), pattern: patternFileSchema }),
+  body: z.object({ base: rowVersion, note: z.string().max(400), pattern: patternFileSchema }),
   reply: z.object({ version: z.number().int(), missing: z.array(z.string()) }),
 });
 export const exportPatterns = endpoint({

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { done, endpoint, none, uuidParams } from "../http";
+import { done, endpoint, none, rowVersion, short, table, uuidParams } from "../http";
 import { roles } from "../permissions";
 
 /** Working hours of one weekday, minutes after midnight, shop time; 1 is Monday. */
@@ -18,17 +18,19 @@ export const hoursSchema = z
 export const personSchema = z.object({
   id: z.uuid(),
   login: z.string(),
-  name: z.string(),
+  name: short,
   role: z.enum(roles),
-  skills: z.array(z.string()),
+  skills: z.array(short).max(60),
   hours: hoursSchema,
   /** Times the standard minutes: 1.2 is slower. */
-  pace: z.number(),
+  pace: z.number().min(0.2, "A pace is from 0.2 to 5").max(5, "A pace is from 0.2 to 5"),
   handed: z.enum(["left", "right"]),
   /** What this person means by a loose number word. */
-  numberWords: z.record(z.string(), z.number()),
+  numberWords: table(z.number().min(0).max(1000), 60),
   /** Methods chosen where schools differ. */
-  methods: z.record(z.string(), z.string()),
+  methods: table(short, 200),
+  /** Since when the person may not sign in any more; null for those who may. */
+  endedAt: z.string().nullable(),
   version: z.number().int(),
 });
 export type Person = z.infer<typeof personSchema>;
@@ -40,6 +42,10 @@ export const meSchema = z.object({
   /** Nobody is known yet: the first person signs up as the owner. */
   isNew: z.boolean(),
 });
+
+/** A name to sign in under: capitals and blanks at its ends are not told apart. */
+const login = z.string().trim().min(2, "At least 2 characters").max(80);
+const newPassword = z.string().min(10, "At least 10 characters").max(200);
 
 const base = { room: "team", params: none, query: none };
 export const me = endpoint({
@@ -59,6 +65,7 @@ export const signIn = endpoint({
   path: "/session",
   summary: "Sign in",
   permission: "anyone",
+  keyless: true,
   body: z.object({ login: z.string().min(1).max(80), password: z.string().min(1).max(200) }),
   reply: meSchema,
 });
@@ -69,6 +76,7 @@ export const signInDemo = endpoint({
   path: "/session/demo",
   summary: "Sign in as one of the demo people",
   permission: "anyone",
+  keyless: true,
   body: z.object({ person: z.uuid() }),
   reply: meSchema,
 });
@@ -79,6 +87,7 @@ export const signOut = endpoint({
   path: "/session",
   summary: "Sign out",
   permission: "see the room",
+  keyless: true,
   body: none,
   reply: done,
 });
@@ -89,11 +98,12 @@ export const setUp = endpoint({
   path: "/setup",
   summary: "Make the first owner of an empty installation",
   permission: "anyone",
+  keyless: true,
   body: z.object({
     code: z.string().max(80),
-    name: z.string().min(1).max(80),
-    login: z.string().min(2).max(80),
-    password: z.string().min(10, "At least 10 characters").max(200),
+    name: short,
+    login,
+    password: newPassword,
   }),
   reply: meSchema,
 });
@@ -127,8 +137,8 @@ export const addPerson = endpoint({
   summary: "Add a person",
   permission: "manage people",
   body: personEdit.extend({
-    login: z.string().min(2).max(80),
-    password: z.string().min(10, "At least 10 characters").max(200),
+    login,
+    password: newPassword,
   }),
   reply: personSchema,
 });
@@ -140,7 +150,51 @@ export const editPerson = endpoint({
   summary: "Change a person’s hours, skills and words",
   permission: "manage people",
   params: uuidParams,
-  body: personEdit.extend({ version: z.number().int() }),
+  body: personEdit.extend({ version: rowVersion }),
+  reply: personSchema,
+});
+export const changePassword = endpoint({
+  ...base,
+  id: "changePassword",
+  method: "post",
+  path: "/session/password",
+  summary: "Change one’s own password; it ends one’s other sessions",
+  permission: "see the room",
+  keyless: true,
+  body: z.object({ current: z.string().min(1).max(200), password: newPassword }),
+  reply: done,
+});
+export const resetPassword = endpoint({
+  ...base,
+  id: "resetPassword",
+  method: "post",
+  path: "/people/:id/password",
+  summary: "Give a person a new password; it ends all their sessions",
+  permission: "manage people",
+  params: uuidParams,
+  body: z.object({ password: newPassword }),
+  reply: done,
+});
+export const endAccess = endpoint({
+  ...base,
+  id: "endAccess",
+  method: "post",
+  path: "/people/:id/end",
+  summary: "End a person’s access and all their sessions; what they did stays",
+  permission: "manage people",
+  params: uuidParams,
+  body: none,
+  reply: personSchema,
+});
+export const giveAccess = endpoint({
+  ...base,
+  id: "giveAccess",
+  method: "post",
+  path: "/people/:id/readmit",
+  summary: "Let a person sign in again",
+  permission: "manage people",
+  params: uuidParams,
+  body: none,
   reply: personSchema,
 });
 export const health = endpoint({
@@ -151,6 +205,29 @@ export const health = endpoint({
   summary: "Whether the server and its database are well",
   permission: "anyone",
   body: none,
-  reply: z.object({ ok: z.boolean(), database: z.enum(["up", "away"]), version: z.string(), migration: z.string() }),
+  reply: z.object({
+    ok: z.boolean(),
+    version: z.string(),
+    /** The longest that the server kept anybody waiting in the last minute or two. */
+    eventLoopDelayMs: z.number(),
+    database: z.enum(["up", "away"]),
+    /** How long the database took to answer; null when it did not. */
+    databaseMs: z.number().nullable(),
+    migration: z.string(),
+  }),
 });
-export const teamEndpoints = [me, signIn, signInDemo, signOut, setUp, listPeople, addPerson, editPerson, health];
+export const teamEndpoints = [
+  me,
+  signIn,
+  signInDemo,
+  signOut,
+  setUp,
+  listPeople,
+  addPerson,
+  editPerson,
+  changePassword,
+  resetPassword,
+  endAccess,
+  giveAccess,
+  health,
+];

@@ -35,13 +35,13 @@ export interface ErrorDetails {
   METHOD_UNKNOWN: { step: string; question: string; school: string; known: string[] };
   BLEND_CYCLE: { blend: string; through: string[] };
   BLEND_EMPTY: { blend: string };
+  BLEND_TOO_DEEP: { blend: string; most: number };
   NOT_OPTIONAL: { component: string };
   LANDMARK_NOT_THERE: { landmark: string; hook: string };
   FIGURE_OUT_OF_BOUNDS: {
     name: string;
     value: number;
     least?: number;
-    above?: number;
     most: number;
     whole?: boolean;
     unit?: string;

@@ -1100,6 +1100,45 @@ describe("blends", () => {
     expect(() => plainParts("x", cabinet)).toThrow(
       expect.objectContaining({ code: "BLEND_CYCLE", details: { blend: "x", through: ["y", "x"] } }),
     ));
+  const chainOf = (length: number) =>
+    new Map<string, Pick<Material, "blend">>([
+      ["b0", {}],
+      ["a", {}],
+      ...Array.from({ length }, (_, i): [string, Pick<Material, "blend">] => [
+        `b${i + 1}`,
+        { blend: { parts: { [`b${i}`]: 1, a: 1 }, leastChargeMg: 0 } },
+      ]),
+    ]);
+  test("blends within blends are opened up to six deep, wherever one begins", () => {
+    const deep = chainOf(2000);
+    expect(plainParts("b6", deep).b0).toBeCloseTo(1 / 64, 12);
+    expect(() => plainParts("b7", deep)).toThrow(
+      expect.objectContaining({ code: "BLEND_TOO_DEEP", details: { blend: "b7", most: 6 } }),
+    );
+    expect(() => plainParts("b2000", deep)).toThrow("BLEND_TOO_DEEP");
+    const opened = new Map();
+    plainParts("b6", deep, opened);
+    expect(() => plainParts("b7", deep, opened), "also over what was opened before").toThrow("BLEND_TOO_DEEP");
+  });
+  test("a part is looked up once, however many blends share it", () => {
+    const asked = new Map<string, number>();
+    class Counted extends Map<string, Pick<Material, "blend">> {
+      override get(code: string) {
+        asked.set(code, (asked.get(code) ?? 0) + 1);
+        return super.get(code);
+      }
+    }
+    const wide = new Counted([["p", {}]]);
+    for (let level = 1; level <= 6; level++)
+      for (const side of ["l", "r"]) {
+        const below = level === 1 ? ["p"] : [`l${level - 1}`, `r${level - 1}`];
+        wide.set(`${side}${level}`, {
+          blend: { parts: Object.fromEntries(below.map((b) => [b, 1])), leastChargeMg: 0 },
+        });
+      }
+    expect(plainParts("l6", wide)).toEqual({ p: 1 });
+    expect(Math.max(...asked.values())).toBe(1);
+  });
   test("a part that is not there is named", () =>
     expect(() => plainParts("zz", cabinet)).toThrow(expect.objectContaining({ code: "MATERIAL_UNKNOWN" })));
 });

@@ -51,9 +51,11 @@ const sentences: Sentences<ErrorDetails> = {
   BLEND_CYCLE: (d) =>
     `The blend “${d.blend}” would be mixed from itself, through ${d.through.join(", ")}. Take one of them out.`,
   BLEND_EMPTY: (d) => `“${d.blend}” is mixed of nothing: a blend has at least one part. Add what it is made of.`,
+  BLEND_TOO_DEEP: (d) =>
+    `The blend “${d.blend}” holds more than ${d.most} blends within each other. Mix it from plainer parts.`,
   LANDMARK_NOT_THERE: (d) => `There is no place “${d.landmark}” on ${d.hook}. Say the bend, or so much of the shank.`,
   FIGURE_OUT_OF_BOUNDS: (d) => {
-    const from = d.above === undefined ? `from ${d.least ?? "nothing"}` : `above ${d.above}`;
+    const from = `from ${d.least ?? "nothing"}`;
     const unit = d.unit === undefined ? "" : ` ${d.unit}`;
     return `“${d.name}” cannot be ${d.value}: give ${d.whole ? "a whole number" : "a figure"} ${from} to ${d.most}${unit}.`;
   },

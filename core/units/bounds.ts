@@ -1,9 +1,8 @@
 import { DomainError } from "../errors";
 
-/** What a figure can be, by its meaning; `most` and `least` are included, `above` is not. */
+/** What a figure can be, by its meaning; both ends included. */
 export interface Bounds {
   least?: number;
-  above?: number;
   most: number;
   whole?: boolean;
   /** For the sentence: mm, mg, turns. */
@@ -11,11 +10,8 @@ export interface Bounds {
 }
 
 /** Whether a figure can be what it says. NaN and infinities never can. */
-export const within = (value: number, { least, above, most, whole }: Bounds): boolean =>
-  value <= most &&
-  (least === undefined || value >= least) &&
-  (above === undefined || value > above) &&
-  (whole !== true || Number.isInteger(value));
+export const within = (value: number, { least, most, whole }: Bounds): boolean =>
+  value <= most && (least === undefined || value >= least) && (whole !== true || Number.isInteger(value));
 
 /**
  * Refuses a figure that cannot be what it says.
@@ -26,7 +22,8 @@ export function guard(name: string, value: number | undefined, b: Bounds): void 
   if (value !== undefined && !within(value, b)) throw new DomainError("FIGURE_OUT_OF_BOUNDS", { name, value, ...b });
 }
 
-const length = (most: number): Bounds => ({ above: 0, most, unit: "mm" });
+/** Nothing that is tied is shorter than a micrometre: below that a figure is a slip, and loops would never end. */
+const length = (most: number, least = 0.001): Bounds => ({ least, most, unit: "mm" });
 const room = (most: number): Bounds => ({ least: 0, most, unit: "mm" });
 const count = (most: number, unit?: string): Bounds => ({ least: 1, most, whole: true, unit });
 const share: Bounds = { least: 0, most: 0.99 };
@@ -46,8 +43,8 @@ const table = {
   fullnessMm: room(200),
   barbMm: length(1000),
   // What is wound.
-  turns: { above: 0, most: 2000, unit: "turns" },
-  atMostTurns: { above: 0, most: 200, unit: "turns" },
+  turns: { least: 0.05, most: 2000, unit: "turns" },
+  atMostTurns: { least: 0.05, most: 200, unit: "turns" },
   pitchMm: length(100),
   overlap: { least: 0, most: 0.99 },
   passes: count(60, "passes"),
@@ -62,24 +59,24 @@ const table = {
   fibres: count(2000),
   ends: count(2000),
   spanMm: length(200),
-  feathers: { above: 0, most: 200, unit: "feathers" },
-  patchMm2: { above: 0, most: 10_000, unit: "mm²" },
+  feathers: { least: 0.01, most: 200, unit: "feathers" },
+  patchMm2: { least: 0.01, most: 10_000, unit: "mm²" },
   overTake: { least: 1, most: 10 },
   // Dubbing, knots, drops, minutes.
   loopMm: length(1000),
   loopLayers: count(20, "layers"),
-  loopLoad: { above: 0, most: 50, unit: "mg a mm" },
+  loopLoad: { least: 0.0001, most: 50, unit: "mg a mm" },
   wraps: count(2000, "wraps"),
-  drops: { above: 0, most: 20, unit: "drops" },
+  drops: { least: 0.01, most: 20, unit: "drops" },
   coats: { least: 0, most: 9, whole: true, unit: "coats" },
   minutes: { least: 0, most: 600, unit: "minutes" },
   // Materials.
   widthMm: length(50),
   thicknessMm: length(50),
   coreMm: room(50),
-  density: { above: 0, most: 25, unit: "mg/mm³" },
-  lineDensity: { above: 0, most: 100, unit: "mg/mm" },
-  denier: { above: 0, most: 20_000, unit: "denier" },
+  density: { least: 0.001, most: 25, unit: "mg/mm³" },
+  lineDensity: { least: 0.00001, most: 100, unit: "mg/mm" },
+  denier: { least: 1, most: 20_000, unit: "denier" },
   partDiameterMm: length(60),
   partLengthMm: length(200),
   partMassMg: { least: 0, most: 100_000, unit: "mg" },
@@ -91,23 +88,23 @@ const table = {
   featherSpanMm: room(1000),
   sides: { least: 1, most: 2, whole: true },
   hankMm: length(100_000),
-  hideMm2: { above: 0, most: 1_000_000, unit: "mm²" },
+  hideMm2: { least: 1, most: 1_000_000, unit: "mm²" },
   share,
   prepShare: { least: 0, most: 0.95 },
-  fliesPerPacket: { above: 0, most: 5000, unit: "flies" },
-  blendPart: { above: 0, most: 1_000_000 },
+  fliesPerPacket: { least: 0.1, most: 5000, unit: "flies" },
+  blendPart: { least: 0.001, most: 1_000_000 },
   leastChargeMg: { least: 0, most: 1_000_000, unit: "mg" },
   // Hooks.
-  shankMm: length(300),
-  gapeMm: length(150),
-  wireMm: length(10),
-  eyeMm: length(50),
-  hookMassMg: { above: 0, most: 100_000, unit: "mg" },
+  shankMm: length(300, 1),
+  gapeMm: length(150, 0.3),
+  wireMm: length(10, 0.02),
+  eyeMm: length(50, 0.05),
+  hookMassMg: { least: 0.01, most: 100_000, unit: "mg" },
 } as const satisfies Record<string, Bounds>;
 export type Figure = keyof typeof table;
 
 /** All of one shape: each is asked for many times a fly, and the machine reads objects of one shape much faster. */
-const ofOneShape = ({ least, above, most, whole, unit }: Bounds): Bounds => ({ least, above, most, whole, unit });
+const ofOneShape = ({ least, most, whole, unit }: Bounds): Bounds => ({ least, most, whole, unit });
 const figures = Object.keys(table) as Figure[];
 export const bounds: Readonly<Record<Figure, Bounds>> = Object.fromEntries(
   figures.map((f) => [f, ofOneShape(table[f])]),

@@ -1,5 +1,5 @@
 import { DomainError } from "@kasten/core/errors";
-import { plainParts, type Material } from "@kasten/core/materials";
+import { plainParts, type Material, type OpenedBlends } from "@kasten/core/materials";
 import { sentenceOf } from "@kasten/core/sentences";
 import { insert, locked, update, type Db } from "../database/rows";
 import { fieldProblem, notFound, refused, taken } from "../http/problems";
@@ -48,7 +48,7 @@ export async function keepMaterial(db: Db, person: { id: string }, code: string,
     throw taken("material", `There is a material under the code ${code} already. Give the new one its own.`);
   if (known && before && known.version !== version)
     throw stale(known.version, before, material, fieldsOf(before, material));
-  guardBlend(new Map<string, Material>([...cabinet, [code, material]]), code);
+  guardBlend(new Map<string, Material>([...cabinet, [code, material]]));
   if (!known) {
     await insertMaterial(db, material, await drawerFor(db, drawer));
     return logEvent(db, person, "stock", code, "added", `Added ${material.name} to the cabinet`);
@@ -67,11 +67,12 @@ const fieldsOf = (...of: Material[]): string[] =>
   [...new Set(of.flatMap((m) => Object.keys(m)))].filter((field) => field !== "version");
 
 /** A blend, and every blend that it is part of, must come down to plain materials that are there. */
-function guardBlend(cabinet: Map<string, Material>, code: string): void {
-  for (const [other, m] of cabinet) {
-    if (other !== code && m.blend?.parts[code] === undefined) continue;
+function guardBlend(cabinet: Map<string, Material>): void {
+  const opened: OpenedBlends = new Map();
+  for (const [code, m] of cabinet) {
+    if (!m.blend) continue;
     try {
-      plainParts(other, cabinet);
+      plainParts(code, cabinet, opened);
     } catch (error) {
       if (!(error instanceof DomainError)) throw error;
       throw fieldProblem("The blend cannot be mixed", "material.blend.parts", sentenceOf(error));

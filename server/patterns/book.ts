@@ -1,4 +1,4 @@
-import { plainParts, type Material } from "@kasten/core/materials";
+import { plainParts, type Material, type OpenedBlends } from "@kasten/core/materials";
 import { DomainError } from "@kasten/core/errors";
 import { sentenceOf } from "@kasten/core/sentences";
 import { sameContent, type Recipe } from "@kasten/core/recipe";
@@ -86,9 +86,10 @@ function wrongIn(book: PatternBook, world: World): Wrong[] {
       steps.add(s.id);
     });
   });
+  const opened: OpenedBlends = new Map();
   (book.materials ?? []).forEach((m, i) => {
     try {
-      plainParts(m.code, cabinet);
+      plainParts(m.code, cabinet, opened);
     } catch (error) {
       if (!(error instanceof DomainError)) throw error;
       wrong.push({ path: `materials.${i}.blend`, detail: sentenceOf(error) });
