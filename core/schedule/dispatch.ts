@@ -1,130 +1,145 @@
 import { nth } from "../numeric";
-import { Calendar } from "./calendar";
-import { completionsOf, costOf, lowerBoundOf, setupMinutes } from "./cost";
+import { completionsOf, costOf, lowerBoundOf } from "./cost";
+import { endsBefore, Floor, type Candidate, type Hold } from "./floor";
 import type {
   Assignment,
   ScheduleJob,
   ScheduleOperation,
   ScheduleProblem,
   ScheduleResult,
-  SetupState,
   UnscheduledReason,
 } from "./types";
 
-interface Bench {
-  calendar: Calendar;
-  /** Index of the first working minute not yet given away. */
-  free: number;
-  state?: SetupState;
+type Left = { job: string; reason: UnscheduledReason };
+
+/** Only so many jobs compete at once for a bench that is free: those that are due first, and those begun. */
+const MOST_AT_ONCE = 400;
+/** After so many rounds half of what is due last is left out too, so that the last round comes soon. */
+const ROUNDS = 3;
+
+/**
+ * A first plan by a dispatch rule: whenever a bench could begin something, the work that can begin first is placed;
+ * of several, the job that is due first, then the heavier, then the one whose change-over is shorter.
+ * A pinned operation takes its place when its time has come. A job is not begun unless it could still be finished; one
+ * that could not be after all, because others took the hours, is left out, and the plan is made again without all of
+ * them: a few rounds at most, however many jobs do not fit.
+ *
+ * Deterministic. Cost: operations × the jobs that compete (400 at most) × a few binary searches.
+ *
+ * @returns every job either whole in `assignments`, or in `unscheduled` with its reason
+ */
+export function dispatch(problem: ScheduleProblem): ScheduleResult {
+  const floor = new Floor(problem);
+  const left: Left[] = [];
+  let jobs: ScheduleJob[] = [];
+  for (const job of problem.jobs) {
+    const reason = impossible(floor, job);
+    if (reason) left.push({ job: job.id, reason });
+    else jobs.push(job);
+  }
+  let outcome = new Dispatcher(problem, jobs).run();
+  for (let round = 1; ; round++) {
+    left.push(...outcome.left);
+    const gone = new Set(outcome.left.map((l) => l.job));
+    jobs = jobs.filter((j) => !gone.has(j.id));
+    if (!outcome.isBroken) break;
+    if (round >= ROUNDS) jobs = withoutLastHalf(jobs, left);
+    outcome = new Dispatcher(problem, jobs).run();
+  }
+  const { assignments } = outcome;
+  const completions = completionsOf(problem, assignments);
+  return {
+    assignments,
+    completions,
+    cost: costOf(problem, assignments, completions),
+    lowerBound: lowerBoundOf(problem, jobs),
+    iterations: 0,
+    unscheduled: left,
+  };
 }
 
-/** Flies on a rack: from the end of an operation until the next one of the job takes them off. */
-interface Hold {
-  from: number;
-  until: number;
-  places: number;
+function withoutLastHalf(jobs: ScheduleJob[], left: Left[]): ScheduleJob[] {
+  const sorted = [...jobs].sort(soonest);
+  const stay = sorted.slice(0, Math.floor(sorted.length / 2));
+  for (const job of sorted.slice(stay.length))
+    left.push({ job: job.id, reason: { code: "HOURS_USED_UP", details: { kind: job.operations[0]?.kind ?? "tie" } } });
+  return stay;
 }
 
+const soonest = (a: ScheduleJob, b: ScheduleJob): number =>
+  a.due - b.due || b.weight - a.weight || (a.id < b.id ? -1 : 1);
+
+function impossible(floor: Floor, job: ScheduleJob): UnscheduledReason | undefined {
+  for (const o of job.operations) {
+    if (!o.choices.some((c) => floor.has(c.person))) return { code: "NOBODY_CAN", details: { kind: o.kind } };
+    if (o.dry && floor.placesOf(o.dry.rack) < o.dry.places)
+      return { code: "RACK_TOO_SMALL", details: { places: o.dry.places } };
+  }
+  return undefined;
+}
+
+/** A job under way: what is placed of it, and where its next operation could go with each of its people. */
 interface Running {
   job: ScheduleJob;
   next: number;
   /** When each placed operation is over, its dry included. */
   over: Map<string, number>;
   hold?: Hold;
+  by: Map<string, Candidate | undefined>;
+  best?: Candidate;
 }
 
-interface Candidate extends Assignment {
-  benchFree: number;
+interface Outcome {
+  assignments: Assignment[];
+  /** Jobs that found no place. */
+  left: Left[];
+  /** Whether some of them were begun: then the plan is not one. */
+  isBroken: boolean;
 }
-
-/**
- * A first plan by a dispatch rule: whenever a bench could begin something, the work that can begin first is placed;
- * of several, the job that is due first, then the heavier, then the one whose change-over is shorter.
- * A pinned operation takes its place when its time has come.
- *
- * Deterministic. Cost: operations × open jobs × choices, each with a few binary searches.
- *
- * @returns every job either whole in `assignments`, or in `unscheduled` with its reason
- */
-export function dispatch(problem: ScheduleProblem): ScheduleResult {
-  const unscheduled: { job: string; reason: UnscheduledReason }[] = [];
-  let assignments: Assignment[] | undefined;
-  while (!assignments) {
-    const left = new Set(unscheduled.map((u) => u.job));
-    const outcome = new Dispatcher(
-      problem,
-      problem.jobs.filter((j) => !left.has(j.id)),
-    ).run();
-    // A job that cannot be finished may have changed set-ups and held places: the plan is begun again without it.
-    if ("stuck" in outcome) unscheduled.push(outcome.stuck);
-    else assignments = outcome.assignments;
-  }
-  const left = new Set(unscheduled.map((u) => u.job));
-  const completions = completionsOf(problem, assignments);
-  return {
-    assignments,
-    completions,
-    cost: costOf(problem, assignments, completions),
-    lowerBound: lowerBoundOf(
-      problem,
-      problem.jobs.filter((j) => !left.has(j.id)),
-    ),
-    iterations: 0,
-    unscheduled,
-  };
-}
-
-type Outcome = { assignments: Assignment[] } | { stuck: { job: string; reason: UnscheduledReason } };
 
 class Dispatcher {
-  private readonly benches: Map<string, Bench>;
-  private readonly stations: Map<string, { capacity: number; busy: [number, number][] }>;
-  private readonly racks: Map<string, { places: number; holds: Hold[] }>;
-  private readonly placed = new Map<string, Assignment>();
+  private readonly floor: Floor;
+  private readonly placed: Assignment[] = [];
+  private readonly left: Left[] = [];
+  /** Jobs that compete, and those that will: the soonest first. */
+  private open: Running[] = [];
+  private readonly waiting: ScheduleJob[];
 
-  constructor(
-    private readonly problem: ScheduleProblem,
-    private readonly jobs: ScheduleJob[],
-  ) {
-    this.benches = new Map(
-      problem.people.map((p) => [p.id, { calendar: new Calendar(p.windows), free: 0, state: p.setupState }]),
-    );
-    this.stations = new Map(problem.stations.map((s) => [s.id, { capacity: s.capacity, busy: [] }]));
-    this.racks = new Map(problem.racks.map((r) => [r.id, { places: r.places, holds: [] }]));
+  constructor(problem: ScheduleProblem, jobs: ScheduleJob[]) {
+    this.floor = new Floor(problem);
+    this.waiting = [...jobs].sort(soonest).reverse();
   }
 
   run(): Outcome {
-    let open: Running[] = this.jobs.map((job) => ({ job, next: 0, over: new Map() }));
-    for (const { job } of open) {
-      const reason = this.impossible(job);
-      if (reason) return { stuck: { job: job.id, reason } };
+    let isBroken = false;
+    for (;;) {
+      this.letIn();
+      const running = this.first();
+      if (running?.best) this.placeOrLeave(running, running.best);
+      else if (this.open.length > 0) {
+        // Nothing of what competes can be placed any more.
+        isBroken ||= this.open.some((r) => r.next > 0);
+        for (const r of this.open) this.left.push({ job: r.job.id, reason: this.reasonOf(r) });
+        this.open = [];
+      } else return { assignments: this.placed, left: this.left, isBroken };
     }
-    while (open.length > 0) {
-      const best = this.choose(open);
-      if (!best) return { stuck: this.stuckJob(open) };
-      this.place(best.running, best.candidate);
-      open = open.filter((r) => r.next < r.job.operations.length);
-    }
-    return { assignments: [...this.placed.values()] };
   }
 
-  private impossible(job: ScheduleJob): UnscheduledReason | undefined {
-    for (const o of job.operations) {
-      if (!o.choices.some((c) => this.benches.has(c.person))) return { code: "NOBODY_CAN", details: { kind: o.kind } };
-      if (o.dry && (this.racks.get(o.dry.rack)?.places ?? 0) < o.dry.places)
-        return { code: "RACK_TOO_SMALL", details: { places: o.dry.places } };
+  private letIn(): void {
+    while (this.open.length < MOST_AT_ONCE) {
+      const job = this.waiting.pop();
+      if (!job) return;
+      const running: Running = { job, next: 0, over: new Map(), by: new Map() };
+      this.lookAgain(running);
+      this.open.push(running);
     }
-    return undefined;
   }
 
-  private choose(open: Running[]): { running: Running; candidate: Candidate } | undefined {
-    let best: { running: Running; candidate: Candidate } | undefined;
-    for (const running of open) {
-      const candidate = this.bestFor(running);
-      if (candidate && (!best || this.before(candidate, running.job, best.candidate, best.running.job)))
-        best = { running, candidate };
-    }
-    return best;
+  private first(): Running | undefined {
+    let first: Running | undefined;
+    for (const r of this.open)
+      if (r.best && (!first?.best || this.before(r.best, r.job, first.best, first.job))) first = r;
+    return first;
   }
 
   private before(a: Candidate, jobA: ScheduleJob, b: Candidate, jobB: ScheduleJob): boolean {
@@ -135,133 +150,93 @@ class Dispatcher {
     return jobA.id < jobB.id;
   }
 
-  /** The choice that ends first for a job's next operation, if any fits before the horizon now. */
-  private bestFor(running: Running): Candidate | undefined {
-    const operation = nth(running.job.operations, running.next);
-    const ready = this.readyAt(running, operation);
-    let best: Candidate | undefined;
-    for (const choice of operation.choices) {
-      if (operation.pinned && operation.pinned.person !== choice.person) continue;
-      const candidate = this.earliest(
-        operation,
-        choice,
-        operation.pinned ? Math.max(ready, operation.pinned.start) : ready,
+  /** Places a job's next operation; one that is not begun and could no longer be finished is left out instead. */
+  private placeOrLeave(running: Running, at: Candidate): void {
+    const stuckAt = running.next === 0 ? this.neverFits(running.job) : undefined;
+    if (stuckAt) {
+      this.left.push({ job: running.job.id, reason: this.reasonFor(stuckAt) });
+      this.open = this.open.filter((r) => r !== running);
+    } else this.place(running, at);
+  }
+
+  /** The first operation of a job that has no place before the horizon even if nothing else were placed from now on. */
+  private neverFits(job: ScheduleJob): ScheduleOperation | undefined {
+    const over = new Map<string, number>();
+    for (const [i, operation] of job.operations.entries()) {
+      const ready = readyAt(job, i, over);
+      const ends = placesFor(operation, ready).map(
+        ({ choice, from }) => this.floor.earliest(operation, choice, from)?.end,
       );
-      if (!candidate || (operation.pinned && candidate.start !== operation.pinned.start)) continue;
-      if (
-        !best ||
-        candidate.end < best.end ||
-        (candidate.end === best.end && candidate.setupMinutes < best.setupMinutes)
-      )
-        best = candidate;
+      const end = Math.min(...ends.map((e) => e ?? Infinity));
+      // A rack that is full for now may be emptied by then.
+      if (end === Infinity) return operation.dry && this.fitsWithoutRack(operation) ? undefined : operation;
+      over.set(operation.id, end + (operation.dry?.minutes ?? 0));
     }
-    return best;
+    return undefined;
   }
 
-  private readyAt(running: Running, operation: ScheduleOperation): number {
-    const before =
-      operation.after ?? running.job.operations.slice(Math.max(0, running.next - 1), running.next).map((o) => o.id);
-    return Math.max(running.job.release, ...before.map((id) => running.over.get(id) ?? 0));
-  }
-
-  private earliest(
-    operation: ScheduleOperation,
-    choice: { person: string; minutes: number },
-    ready: number,
-  ): Candidate | undefined {
-    const bench = this.benches.get(choice.person);
-    if (!bench) return undefined;
-    const setup = setupMinutes(this.problem.setup, bench.state, operation.setupState);
-    let startIndex = Math.max(bench.free + setup, bench.calendar.indexAt(ready));
-    for (;;) {
-      const start = bench.calendar.clockAt(startIndex);
-      const last = bench.calendar.clockAt(startIndex + choice.minutes - 1);
-      const setupStart = bench.calendar.clockAt(startIndex - setup);
-      if (start === undefined || last === undefined || setupStart === undefined || last + 1 > this.problem.horizon)
-        return undefined;
-      const end = last + 1;
-      const later = this.stationFree(operation, start, end) ?? this.rackFree(operation, end);
-      if (later === Infinity) return undefined;
-      if (later === undefined)
-        return {
-          operation: operation.id,
-          person: choice.person,
-          setupStart,
-          start,
-          end,
-          setupMinutes: setup,
-          ...(operation.dry && { dryUntil: end + operation.dry.minutes }),
-          benchFree: startIndex + choice.minutes,
-        };
-      startIndex = Math.max(
-        startIndex + 1,
-        later > end ? bench.calendar.indexAt(later) - choice.minutes + 1 : bench.calendar.indexAt(later),
-      );
-    }
-  }
-
-  /** Undefined when the station has a place all the while; else the minute at which one more becomes free. */
-  private stationFree(operation: ScheduleOperation, start: number, end: number): number | undefined {
-    const station = operation.station ? this.stations.get(operation.station) : undefined;
-    if (!station) return undefined;
-    const clash = station.busy.filter(([a, b]) => a < end && b > start);
-    return clash.length < station.capacity ? undefined : Math.min(...clash.map(([, b]) => b));
-  }
-
-  /**
-   * Undefined when the flies find places from `end` on; else when enough come free, later than `end`.
-   * Flies whose next operation is not placed yet stay for good as far as is known: Infinity, until it is.
-   */
-  private rackFree(operation: ScheduleOperation, end: number): number | undefined {
-    const rack = operation.dry ? this.racks.get(operation.dry.rack) : undefined;
-    if (!rack || !operation.dry) return undefined;
-    const holds = rack.holds.filter((h) => h.until > end);
-    let used = holds.reduce((sum, h) => sum + h.places, 0);
-    if (used + operation.dry.places <= rack.places) return undefined;
-    for (const h of [...holds].sort((a, b) => a.until - b.until)) {
-      used -= h.places;
-      if (used + operation.dry.places <= rack.places) return h.until;
-    }
-    return Infinity;
-  }
-
-  private place(running: Running, candidate: Candidate): void {
+  private place(running: Running, at: Candidate): void {
     const operation = nth(running.job.operations, running.next);
-    const bench = this.benches.get(candidate.person) as Bench;
-    const { benchFree, ...assignment } = candidate;
-    bench.free = benchFree;
-    if (operation.setupState) bench.state = operation.setupState;
-    this.placed.set(operation.id, assignment);
-    running.over.set(operation.id, assignment.dryUntil ?? assignment.end);
-    if (operation.station) this.stations.get(operation.station)?.busy.push([assignment.start, assignment.end]);
-    if (running.hold) running.hold.until = assignment.start;
-    running.hold = undefined;
+    const { benchFree: _free, ...assignment } = at;
+    this.placed.push(assignment);
+    running.over.set(operation.id, at.dryUntil ?? at.end);
     running.next++;
-    if (operation.dry) {
-      const isLast = running.next === running.job.operations.length;
-      const hold = {
-        from: assignment.end,
-        until: isLast ? assignment.end + operation.dry.minutes : Infinity,
-        places: operation.dry.places,
-      };
-      this.racks.get(operation.dry.rack)?.holds.push(hold);
-      if (!isLast) running.hold = hold;
+    const isLast = running.next === running.job.operations.length;
+    const wasOnRack = running.hold !== undefined;
+    running.hold = this.floor.take(operation, at, running.hold, isLast);
+    if (isLast) this.open = this.open.filter((r) => r !== running);
+    else this.lookAgain(running);
+    for (const other of this.open) {
+      const { station, dry } = nth(other.job.operations, other.next);
+      const isTouched = (operation.station && station === operation.station) || (dry && (wasOnRack || operation.dry));
+      if (isTouched) this.lookAgain(other);
+      else if (other.by.has(at.person)) this.lookAgain(other, at.person);
     }
   }
 
-  /** Nothing can be placed any more: the job that is due last comes out of the plan, with its reason. */
-  private stuckJob(open: Running[]): { job: string; reason: UnscheduledReason } {
-    const worst = open.reduce((a, b) => (b.job.due > a.job.due ? b : a));
-    const operation = nth(worst.job.operations, worst.next);
-    const reason: UnscheduledReason = operation.pinned
-      ? { code: "PIN_IMPOSSIBLE", details: {} }
-      : operation.dry && this.choicesFitWithoutRack(operation)
-        ? { code: "RACK_FULL", details: {} }
-        : { code: "HOURS_USED_UP", details: { kind: operation.kind } };
-    return { job: worst.job.id, reason };
+  /** Finds the places of a job's next operation anew: with one of its people, or with all. */
+  private lookAgain(running: Running, person?: string): void {
+    const operation = nth(running.job.operations, running.next);
+    const ready = readyAt(running.job, running.next, running.over);
+    if (person === undefined) running.by.clear();
+    for (const { choice, from } of placesFor(operation, ready)) {
+      if (person !== undefined && choice.person !== person) continue;
+      const candidate = this.floor.earliest(operation, choice, from);
+      const isThere = !operation.pinned || candidate?.start === operation.pinned.start;
+      running.by.set(choice.person, isThere ? candidate : undefined);
+    }
+    running.best = undefined;
+    for (const { person: by } of operation.choices) {
+      const candidate = running.by.get(by);
+      if (candidate && endsBefore(candidate, running.best)) running.best = candidate;
+    }
   }
 
-  private choicesFitWithoutRack(operation: ScheduleOperation): boolean {
-    return operation.choices.some((c) => this.earliest({ ...operation, dry: undefined }, c, 0) !== undefined);
+  private reasonOf = (running: Running): UnscheduledReason => this.reasonFor(nth(running.job.operations, running.next));
+
+  private reasonFor(operation: ScheduleOperation): UnscheduledReason {
+    if (operation.pinned) return { code: "PIN_IMPOSSIBLE", details: {} };
+    if (operation.dry && this.fitsWithoutRack(operation)) return { code: "RACK_FULL", details: {} };
+    return { code: "HOURS_USED_UP", details: { kind: operation.kind } };
   }
+
+  private fitsWithoutRack(operation: ScheduleOperation): boolean {
+    return operation.choices.some((c) => this.floor.earliest({ ...operation, dry: undefined }, c, 0) !== undefined);
+  }
+}
+
+/** The minute from which an operation can begin: what it waits for is over. */
+export function readyAt(job: ScheduleJob, index: number, over: ReadonlyMap<string, number>): number {
+  const operation = nth(job.operations, index);
+  const before = operation.after ?? job.operations.slice(Math.max(0, index - 1), index).map((o) => o.id);
+  return Math.max(job.release, ...before.map((id) => over.get(id) ?? 0));
+}
+
+/** With whom, and from when, an operation may be placed: a pinned one with one person only. */
+function placesFor(
+  { choices, pinned }: ScheduleOperation,
+  ready: number,
+): { choice: ScheduleOperation["choices"][number]; from: number }[] {
+  const own = pinned ? choices.filter((c) => c.person === pinned.person) : choices;
+  return own.map((choice) => ({ choice, from: pinned ? Math.max(ready, pinned.start) : ready }));
 }

@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import {
   checkSchedule,
   dispatch,
+  freeOf,
   jobOf,
   problemOf,
   promise,
@@ -112,20 +113,26 @@ describe("promise", () => {
   test("the plan that it leans on can be worked", () => expect(checkSchedule(planned, plan)).toEqual([]));
   test("comes after what is planned when there is one bench, and never before it could be done alone", () => {
     const job = jobOf(batch("new", { due: rules.horizon }), people);
-    const busy = promise(planned, plan, job, 0);
+    const busy = promise(freeOf(planned, plan), job, 0);
     const idle = problemOf([], people, rules);
-    const alone = promise(idle, dispatch(idle), job, 0);
+    const alone = promise(freeOf(idle, dispatch(idle)), job, 0);
     expect(busy.at).toBeGreaterThan(alone.at ?? Infinity);
     expect(busy.holds).toBe("hours");
   });
   test("names what holds it: material, skill", () => {
-    const late = promise(planned, plan, jobOf(batch("new", { release: 20 * 1440, due: rules.horizon }), people), 0);
+    const late = promise(
+      freeOf(planned, plan),
+      jobOf(batch("new", { release: 20 * 1440, due: rules.horizon }), people),
+      0,
+    );
     expect(late.holds).toBe("material");
     expect(late.at).toBeGreaterThan(20 * 1440);
-    expect(promise(planned, plan, jobOf(batch("new", { skills: ["slip wings"] }), people), 0)).toEqual({
+    expect(promise(freeOf(planned, plan), jobOf(batch("new", { skills: ["slip wings"] }), people), 0)).toEqual({
       holds: "skill",
     });
   });
   test("says so when no day holds it", () =>
-    expect(promise(planned, plan, jobOf(batch("new", { left: 5000, flies: 5000 }), people), 0).at).toBeUndefined());
+    expect(
+      promise(freeOf(planned, plan), jobOf(batch("new", { left: 5000, flies: 5000 }), people), 0).at,
+    ).toBeUndefined());
 });

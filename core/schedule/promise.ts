@@ -1,6 +1,8 @@
+import { nth } from "../numeric";
 import { Calendar } from "./calendar";
 import { earliestEnd } from "./cost";
-import { dispatch } from "./dispatch";
+import { readyAt } from "./dispatch";
+import { endsBefore, Floor, type Candidate, type Hold, type Taken } from "./floor";
 import type { ScheduleJob, ScheduleProblem, ScheduleResult } from "./types";
 
 export interface Promised {
@@ -9,52 +11,58 @@ export interface Promised {
   holds: "material" | "skill" | "hours" | "drying";
 }
 
-const TRIES = 80;
 const DAY = 1440;
 
-/** What a plan leaves free: hours nobody uses, and the finishing places and racks that it does not take. */
-function residual(problem: ScheduleProblem, plan: ScheduleResult): ScheduleProblem {
+/** What a plan leaves free: hours nobody uses, and the places at stations and on racks that it takes. As data. */
+export interface Free extends Omit<ScheduleProblem, "jobs" | "objective"> {
+  taken: Taken;
+  /** The people's hours before anything was planned. */
+  hours: ScheduleProblem["people"];
+}
+
+/** What a plan leaves free. Made once for a plan; each promise is then a matter of one job. */
+export function freeOf(problem: ScheduleProblem, plan: ScheduleResult): Free {
   const busy = new Map(problem.people.map((p): [string, [number, number][]] => [p.id, []]));
   for (const a of plan.assignments) busy.get(a.person)?.push([a.setupStart, a.end]);
-  const people = problem.people.map((p) => ({ id: p.id, windows: without(p.windows, busy.get(p.id) ?? []) }));
+  const { horizon, stations, racks, setup, people } = problem;
+  return {
+    horizon,
+    stations,
+    racks,
+    setup,
+    people: people.map((p) => ({ id: p.id, windows: without(p.windows, busy.get(p.id) ?? []) })),
+    taken: takenBy(problem, plan),
+    hours: people,
+  };
+}
+
+function takenBy(problem: ScheduleProblem, plan: ScheduleResult): Taken {
   const at = new Map(plan.assignments.map((a) => [a.operation, a]));
-  const ghosts: ScheduleJob[] = [];
+  const taken: Taken = { stations: {}, racks: {} };
   for (const job of problem.jobs)
     job.operations.forEach((o, i) => {
       const a = at.get(o.id);
-      if (!a || !(o.station || o.dry)) return;
-      const person = `ghost:${o.id}`;
+      if (!a) return;
+      if (o.station) (taken.stations[o.station] ??= []).push([a.start, a.end]);
+      if (!o.dry) return;
       const next = job.operations[i + 1];
       const until = next ? (at.get(next.id)?.start ?? a.end) : (a.dryUntil ?? a.end);
-      people.push({ id: person, windows: [[a.start, a.end]] });
-      ghosts.push({
-        id: person,
-        release: a.start,
-        due: a.end,
-        weight: 0,
-        operations: [
-          {
-            id: person,
-            kind: o.kind,
-            choices: [{ person, minutes: a.end - a.start }],
-            station: o.station,
-            pinned: { person, start: a.start },
-            ...(o.dry && { dry: { ...o.dry, minutes: until - a.end } }),
-          },
-        ],
-      });
+      (taken.racks[o.dry.rack] ??= []).push({ from: a.end, until, places: o.dry.places });
     });
-  return { ...problem, people, jobs: ghosts };
+  return taken;
 }
 
 /** Windows with the busy stretches cut out. */
 export function without(windows: readonly (readonly [number, number])[], busy: [number, number][]): [number, number][] {
   const cuts = [...busy].sort((a, b) => a[0] - b[0]);
+  let first = 0;
   return windows.flatMap(([start, end]) => {
     const free: [number, number][] = [];
     let at = start;
-    for (const [a, b] of cuts) {
-      if (b <= at || a >= end) continue;
+    while (first < cuts.length && nth(cuts, first)[1] <= start) first++;
+    for (let i = first; i < cuts.length && nth(cuts, i)[0] < end; i++) {
+      const [a, b] = nth(cuts, i);
+      if (b <= at) continue;
       if (a > at) free.push([at, a]);
       at = Math.max(at, b);
     }
@@ -70,28 +78,35 @@ export function without(windows: readonly (readonly [number, number])[], busy: [
  *
  * @param job its release already includes the wait for materials; `release0` is the release without that wait
  */
-export function promise(problem: ScheduleProblem, plan: ScheduleResult, job: ScheduleJob, release0: number): Promised {
+export function promise(free: Free, job: ScheduleJob, release0: number): Promised {
   if (job.operations.some((o) => o.choices.length === 0)) return { holds: "skill" };
-  const changeBack = problem.setup.pattern + problem.setup.thread + problem.setup.hook;
-  const padded: ScheduleJob = {
-    ...job,
-    operations: job.operations.map((o) =>
-      o.setupState ? { ...o, choices: o.choices.map((c) => ({ ...c, minutes: c.minutes + changeBack })) } : o,
-    ),
-  };
-  const free = residual(problem, plan);
-  for (let tries = 0, release = job.release; tries < TRIES && release < problem.horizon; tries++, release += DAY) {
-    const result = dispatch({ ...free, jobs: [...free.jobs, { ...padded, release, due: problem.horizon, weight: 0 }] });
-    const done = result.completions.find((c) => c.job === job.id);
-    if (!done || result.unscheduled.length > 0) continue;
-    return { at: done.at, holds: whatHolds(problem, job, release0, done.at) };
+  const at = placedAlone(new Floor(free, free.taken), free.setup, job);
+  return at === undefined ? { holds: "hours" } : { at, holds: whatHolds(free, job, release0, at) };
+}
+
+/** When a job is over that is placed where nothing else is; undefined where it does not fit. */
+function placedAlone(floor: Floor, setup: Free["setup"], job: ScheduleJob): number | undefined {
+  const changeBack = setup.pattern + setup.thread + setup.hook;
+  const over = new Map<string, number>();
+  let hold: Hold | undefined;
+  for (const [i, operation] of job.operations.entries()) {
+    const ready = readyAt(job, i, over);
+    let best: Candidate | undefined;
+    for (const choice of operation.choices) {
+      const minutes = choice.minutes + (operation.setupState ? changeBack : 0);
+      const candidate = floor.earliest(operation, { ...choice, minutes }, ready);
+      if (candidate && endsBefore(candidate, best)) best = candidate;
+    }
+    if (!best) return undefined;
+    hold = floor.take(operation, best, hold, i === job.operations.length - 1);
+    over.set(operation.id, best.dryUntil ?? best.end);
   }
-  return { holds: "hours" };
+  return Math.max(0, ...over.values());
 }
 
 /** Which wait is the longest: for material, for people who are busy, or for lacquer to dry. */
-function whatHolds(problem: ScheduleProblem, job: ScheduleJob, release0: number, at: number): Promised["holds"] {
-  const calendars = new Map(problem.people.map((p) => [p.id, new Calendar(p.windows)]));
+function whatHolds({ hours }: Free, job: ScheduleJob, release0: number, at: number): Promised["holds"] {
+  const calendars = new Map(hours.map((p) => [p.id, new Calendar(p.windows)]));
   const alone = earliestEnd({ ...job, release: release0 }, calendars);
   const withMaterial = earliestEnd(job, calendars);
   const dry = job.operations.reduce((sum, o) => sum + (o.dry?.minutes ?? 0), 0);
