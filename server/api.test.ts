@@ -499,7 +499,9 @@ describe("over the wire", () => {
       ok: true,
       database: "up",
       version: "test",
-      migration: expect.stringContaining("Third"),
+      databaseMs: expect.any(Number),
+      eventLoopDelayMs: expect.any(Number),
+      migration: expect.stringContaining("Fourth"),
     });
   });
 

@@ -22,31 +22,33 @@ import { customerRoutes } from "./customers";
 import { fileBodies, smallBodies } from "./http/bodies";
 import { docsPage, docsStyle } from "./http/docs";
 import { registrar } from "./http/handle";
+import { healthOf } from "./http/health";
 import type { Live } from "./http/live";
-import { isDatabaseAway, Problem } from "./http/problems";
-import { newestMigration } from "./http/queries";
+import { Problem } from "./http/problems";
 import { refuse } from "./http/refuse";
-import { headers, sameOrigin } from "./http/security";
+import { headers, knownHost, notStored, sameOrigin } from "./http/security";
 import { materialRoutes } from "./materials";
 import { measuringRoutes } from "./measuring";
-import { needRoutes } from "./needs";
 import { orderRoutes } from "./orders";
+import { outlookRoutes, type Outlook } from "./outlook";
 import { patternRoutes } from "./patterns";
-import { scheduleRoutes } from "./schedule";
 import { sessionSecret } from "./settings";
 import { stockRoutes } from "./stock";
-import { personById, slowSignIn, teamRoutes } from "./team";
+import { activePersonById, teamRoutes } from "./team";
 
 export interface AppOptions {
   source: DataSource;
   databaseUrl: string;
   live: Live;
+  outlook: Outlook;
   log: Logger;
   version: string;
   /** Folder of the built web application, when it is served from here. */
   web?: string;
   trustProxy?: boolean;
   requestsPerMinute?: number;
+  /** Names under which the server is known, beside those of the machine itself. */
+  hosts?: string[];
 }
 
 const rooms = [
@@ -58,9 +60,8 @@ const rooms = [
   orderRoutes,
   customerRoutes,
   batchRoutes,
-  needRoutes,
   stockRoutes,
-  scheduleRoutes,
+  outlookRoutes,
   benchRoutes,
   boxRoutes,
   bookRoutes,
@@ -73,8 +74,8 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", options.trustProxy ? 1 : false);
-  app.use(requestLog(log), headers, compressed);
-  app.use("/api", rateLimited(options));
+  app.use(requestLog(log), headers, knownHost(options.hosts ?? []), compressed);
+  app.use("/api", notStored, rateLimited(options));
   openRoutes(app, options);
   app.use("/api", smallBodies, sameOrigin, await sessionsOf(options, sessions), fileBodies, roomRoutes(options));
   if (options.web && existsSync(options.web)) serveWeb(app, options.web);
@@ -96,7 +97,7 @@ const requestLog = (log: Logger) =>
   });
 
 const compressed = compression({
-  filter: (request, response) => request.originalUrl !== "/api/live" && compression.filter(request, response),
+  filter: (request, response) => !request.originalUrl.startsWith("/api/live") && compression.filter(request, response),
 });
 
 const USUAL_PER_MINUTE = 1200;
@@ -119,6 +120,8 @@ async function sessionsOf({ source, log }: AppOptions, pool: pg.Pool): Promise<e
     tableName: "session",
     createTableIfMissing: false,
     pruneSessionInterval: 3600,
+    // A cookie ends a fixed time after signing in; to lengthen its row at each request would only be writing.
+    disableTouch: true,
     errorLog: (...args: unknown[]) => log.warn({ args: args.map(String) }, "session store"),
   });
   return session({
@@ -134,33 +137,26 @@ async function sessionsOf({ source, log }: AppOptions, pool: pg.Pool): Promise<e
 
 /** What needs no session: health, and the description of the API. */
 function openRoutes(app: express.Express, { source, version }: AppOptions): void {
-  app.get("/api/health", async (_request, response) => {
-    try {
-      response.json({ ok: true, database: "up", version, migration: await newestMigration(source.manager) });
-    } catch (error) {
-      if (!isDatabaseAway(error)) throw error;
-      response.status(503).json({ ok: false, database: "away", version, migration: "" });
-    }
-  });
+  app.get("/api/health", healthOf(source, version));
   const document = openApiDocument(version);
   app.get("/api/openapi.json", (_request, response) => void response.json(document));
   app.get("/api/docs", (_request, response) => void response.type("html").send(docsPage(endpoints)));
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
 
-function roomRoutes({ source, live }: AppOptions): express.Router {
+function roomRoutes({ source, live, outlook }: AppOptions): express.Router {
   const api = express.Router();
-  api.post("/session", slowSignIn(source));
-  const register = registrar(api, { source, findPerson: personById });
-  for (const routes of rooms) routes(register);
+  const register = registrar(api, { source, findPerson: activePersonById });
+  for (const routes of rooms) routes(register, outlook);
   const signedIn = async (request: Request): Promise<void> => {
-    const person = request.session.person ? await personById(source.manager, request.session.person) : undefined;
+    const person = request.session.person ? await activePersonById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))
       throw new Problem("not-signed-in", "Not signed in", "Sign in first.");
   };
   api.get("/live", async (request, response) => {
     await signedIn(request);
-    live.stream(request, response);
+    const { session, sessionID } = request;
+    live.stream(response, { person: session.person ?? "", session: sessionID, until: session.cookie.expires ?? null });
   });
   api.get("/batches/:id/materials.csv", async (request, response) => {
     await signedIn(request);
@@ -172,7 +168,7 @@ function roomRoutes({ source, live }: AppOptions): express.Router {
 
 /** The built application: hashed files for a year, the page itself always fresh. */
 function serveWeb(app: express.Express, web: string): void {
-  app.use("/assets", express.static(join(web, "assets"), { immutable: true, maxAge: "1y" }));
+  app.use("/assets", express.static(join(web, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
   app.use(express.static(web, { index: false }));
   app.get(/^\/(?!api\/).*/, (_request, response) =>
     response.set("Cache-Control", "no-cache").sendFile(join(web, "index.html")),

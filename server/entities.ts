@@ -7,10 +7,12 @@ import { ledgerEntities } from "./ledger/entities";
 import { eventEntity } from "./log/entities";
 import { materialEntity } from "./materials/entities";
 import { orderEntities } from "./orders/entities";
+import { outlookEntity } from "./outlook/entities";
 import { patternEntities } from "./recipes/entities";
 import { purchasingEntities } from "./purchasing/entities";
 import { settingEntity } from "./settings/entities";
 import { teamEntities } from "./team/entities";
+import { worldVersionEntity } from "./world/entities";
 
 /** Every table and view of the room. */
 export const entities = [
@@ -27,4 +29,6 @@ export const entities = [
   ...orderEntities,
   ...batchEntities,
   parcelEntity,
+  outlookEntity,
+  worldVersionEntity,
 ];

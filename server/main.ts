@@ -7,6 +7,7 @@ import { buildApp } from "./app";
 import { keepHouse } from "./housekeeping";
 import { Live } from "./http/live";
 import { loadFolder } from "./import";
+import { Outlook, threads } from "./outlook";
 import { openDatabase } from "./source";
 import { isNobodyThere, setUpCode } from "./team";
 
@@ -43,6 +44,12 @@ if (isEmpty && process.env.KASTEN_DEMO) {
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
 } else if (isEmpty)
   console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
+const outlook = new Outlook(threads(join(root, "server/dist/thread.js"), databaseUrl), (error) =>
+  log.warn({ error: error instanceof Error ? error.message : error }, "the plan could not be made anew"),
+);
+live.onChange((change) => {
+  if (change.subject !== "outlook" && live.isHeard()) outlook.changed();
+});
 await live.open();
 const stopHousekeeping = keepHouse(source, log);
 
@@ -51,10 +58,12 @@ const { app, close } = await buildApp({
   source,
   databaseUrl,
   live,
+  outlook,
   log,
   version,
   web: join(root, "web/dist"),
   trustProxy: process.env.TRUST_PROXY === "1",
+  hosts: [process.env.HOST ?? "", ...(process.env.HOSTS ?? "").split(",")],
   ...(process.env.REQUESTS_PER_MINUTE && { requestsPerMinute: Number(process.env.REQUESTS_PER_MINUTE) }),
 });
 const server = createServer(app);
@@ -72,6 +81,7 @@ async function stop(): Promise<void> {
   await live.close();
   server.closeIdleConnections();
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 8000))]);
+  await outlook.close();
   await close();
   await source.destroy();
   process.exit(0);

@@ -13,7 +13,10 @@ pg.types.setTypeParser(NUMERIC, Number);
 pg.types.setTypeParser(DATE, (text) => text);
 
 /** Opens the database and brings its schema up to date. */
-export async function openDatabase(url: string, { migrate = true } = {}): Promise<DataSource> {
+export async function openDatabase(
+  url: string,
+  { migrate = true, poolSize = 12, idleMs = 30_000 } = {},
+): Promise<DataSource> {
   const source = new DataSource({
     type: "postgres",
     url,
@@ -22,11 +25,14 @@ export async function openDatabase(url: string, { migrate = true } = {}): Promis
     migrations,
     namingStrategy: new PostgresNames(),
     migrationsTransactionMode: "each",
-    poolSize: 12,
+    poolSize,
     extra: {
       connectionTimeoutMillis: 3000,
       idleTimeoutMillis: 30_000,
       statement_timeout: 20_000,
+      // A change waits for others so long, and is then begun anew: see http/retry.
+      lock_timeout: 4000,
+      idle_in_transaction_session_timeout: idleMs,
       application_name: "kasten",
     },
   });

@@ -14,24 +14,46 @@ export const uncalibrated: Calibration = { m: 0, v: 0.2 ** 2, batches: 0 };
 /** Variance of ln(actual/computed) over a batch of n flies. */
 const batchVariance = (flies: number) => 0.08 ** 2 + 0.15 ** 2 / flies;
 
+/** What batches have shown of a component, summed: all that the posterior needs, however many they were. */
+export interface Observed {
+  /** Σ 1/variance. */
+  weight: number;
+  /** Σ ln(actual/computed)/variance. */
+  weighted: number;
+  batches: number;
+}
+
 /**
- * The posterior of ln κ after the logged batches (conjugate normal update).
- * @param batches flies > 0; actual and computed in the same unit, > 0
+ * What one logged batch shows.
+ * @param batch flies > 0; actual and computed in the same unit, > 0
+ * @throws DomainError QUANTITY_INVALID for what cannot be a use
  */
+export function observe({ flies, actual, computed }: { flies: number; actual: number; computed: number }): Observed {
+  if (!(flies > 0 && actual > 0 && computed > 0))
+    throw new DomainError("QUANTITY_INVALID", {
+      name: "A logged batch's use",
+      value: Math.min(flies, actual, computed),
+    });
+  const weight = 1 / batchVariance(flies);
+  return { weight, weighted: weight * Math.log(actual / computed), batches: 1 };
+}
+
+/** The posterior of ln κ after what was observed (conjugate normal update). */
+export function posterior({ weight, weighted, batches }: Observed): Calibration {
+  const precision = 1 / uncalibrated.v + weight;
+  return { m: weighted / precision, v: 1 / precision, batches };
+}
+
+/** The posterior of ln κ after the logged batches, as `observe` takes them. */
 export function calibrate(batches: { flies: number; actual: number; computed: number }[]): Calibration {
-  let precision = 1 / uncalibrated.v;
-  let weighted = 0;
-  for (const b of batches) {
-    if (!(b.flies > 0 && b.actual > 0 && b.computed > 0))
-      throw new DomainError("QUANTITY_INVALID", {
-        name: "A logged batch's use",
-        value: Math.min(b.flies, b.actual, b.computed),
-      });
-    const w = 1 / batchVariance(b.flies);
-    precision += w;
-    weighted += w * Math.log(b.actual / b.computed);
-  }
-  return { m: weighted / precision, v: 1 / precision, batches: batches.length };
+  return posterior(
+    batches
+      .map(observe)
+      .reduce(
+        (a, b) => ({ weight: a.weight + b.weight, weighted: a.weighted + b.weighted, batches: a.batches + b.batches }),
+        { weight: 0, weighted: 0, batches: 0 },
+      ),
+  );
 }
 
 /**

@@ -6,7 +6,7 @@ import type { RequirementData } from "@kasten/contract/materials";
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { Db } from "../database/rows";
 import { historyOf } from "../log";
-import { allPeople } from "../team";
+import { activePeople } from "../team";
 import { allocateFor, freeFor } from "./allocation";
 import { gateOf } from "./gate";
 import { preparedOf } from "./queries";
@@ -78,7 +78,7 @@ export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
     ...batch,
     requirements: data,
     prep: await prepOf(db, room),
-    held_back: batch.state === "planned" ? gateOf(room, await allPeople(db)) : [],
+    held_back: batch.state === "planned" ? gateOf(room, await activePeople(db)) : [],
     history: await historyOf(db, "batch", id),
     startsWorking: {
       owed: batch.owed,

@@ -42,6 +42,9 @@ export interface BatchRow {
   methods: Record<string, string>;
   leave: string[];
   use: Record<string, string>;
+  /** Flies tallied and not taken back; the database counts them as tallies are written. */
+  good: number;
+  rejected: number;
 }
 
 export const batchEntity = new EntitySchema<BatchRow>({
@@ -68,6 +71,8 @@ export const batchEntity = new EntitySchema<BatchRow>({
     methods: jsonb({ default: {} }),
     leave: jsonb({ default: [] }),
     use: jsonb({ default: {} }),
+    good: int({ default: 0 }),
+    rejected: int({ default: 0 }),
   },
   foreignKeys: [
     {
@@ -77,6 +82,8 @@ export const batchEntity = new EntitySchema<BatchRow>({
     },
   ],
   indices: [
+    { name: "batch_planned", columns: ["patternId", "size"], where: "state = 'planned'::text" },
+    { name: "batch_finished", columns: ["number"], where: "state = 'finished'::text" },
     {
       name: "batch_open",
       columns: ["state"],
@@ -195,21 +202,35 @@ export const tallyEntity = new EntitySchema<TallyRow>({
   ],
 });
 
-export interface TallyCountRow {
-  batchId: string;
+/** Good and rejected flies of a pattern's finished batches, summed as they are finished. */
+export interface PatternOutcomeRow {
+  patternId: string;
   good: number;
   rejected: number;
+  batches: number;
 }
+export const patternOutcomeEntity = new EntitySchema<PatternOutcomeRow>({
+  name: "pattern_outcome",
+  columns: { patternId: text({ primary: true, ...refers("pattern") }), good: int(), rejected: int(), batches: int() },
+});
 
-/** Flies counted of a batch, without those that were taken back. */
-export const tallyCountView = new EntitySchema<TallyCountRow>({
-  name: "tally_count",
-  type: "view",
-  expression: `
-SELECT t.batch_id, count(*) FILTER (WHERE t.kind = 'good')::int AS good,
-  count(*) FILTER (WHERE t.kind = 'reject')::int AS rejected
-FROM tally t WHERE t.kind <> 'undo' AND NOT EXISTS (SELECT 1 FROM tally u WHERE u.undoes = t.id) GROUP BY t.batch_id`,
-  columns: { batchId: uuid({ primary: true }), good: int(), rejected: int() },
+/** What finished batches used of a component against what was computed, summed: see core's `Observed`. */
+export interface ComponentOutcomeRow {
+  patternId: string;
+  component: string;
+  weight: number;
+  weighted: number;
+  batches: number;
+}
+export const componentOutcomeEntity = new EntitySchema<ComponentOutcomeRow>({
+  name: "component_outcome",
+  columns: {
+    patternId: text({ primary: true, ...refers("pattern") }),
+    component: text({ primary: true }),
+    weight: { type: "double precision" },
+    weighted: { type: "double precision" },
+    batches: int(),
+  },
 });
 
 export const batchEntities = [
@@ -218,5 +239,6 @@ export const batchEntities = [
   batchUseEntity,
   batchPrepEntity,
   tallyEntity,
-  tallyCountView,
+  patternOutcomeEntity,
+  componentOutcomeEntity,
 ];

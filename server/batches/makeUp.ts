@@ -1,11 +1,11 @@
-import { gather, mostOwedFor, type Need, type PlannedBatch } from "@kasten/core/batches";
+import { gather, mostOwedFor, skuKey, type Need, type PlannedBatch, type Sku } from "@kasten/core/batches";
 import { quantity } from "@kasten/core/units";
 import type { Db } from "../database/rows";
 import { freeFlyLots, giveBack, putBy, putByFor } from "../ledger";
 import { readSettings } from "../settings";
 import { dissolve, insertBatch, writeClaims } from "./claims";
 import { readLearned } from "./knowledge";
-import { lockRoom, openBatches, openLines, type OpenLine } from "./queries";
+import { lockedPlanned, lockFlies, openLines, orderedFlies, type OpenLine } from "./queries";
 
 /** Gives back finished flies that a shrunk or cancelled line no longer needs. */
 async function giveBackExcess(db: Db, line: OpenLine): Promise<void> {
@@ -28,16 +28,14 @@ async function giveBackExcess(db: Db, line: OpenLine): Promise<void> {
 }
 
 /** Puts flies on the shelf that nobody waits for by for the lines that do, earliest due first. */
-async function shareOutShelf(db: Db, lines: OpenLine[]): Promise<void> {
+async function shareOutShelf(db: Db, sku: Sku, lines: OpenLine[]): Promise<void> {
   for (const line of lines) await giveBackExcess(db, line);
-  const shelf = await freeFlyLots(db);
+  const shelf = await freeFlyLots(db, sku);
   for (const line of lines)
     for (const s of shelf) {
       const open = line.flies - line.boxed - line.ready - line.active;
       if (open <= 0) break;
-      const fits =
-        s.pattern === line.pattern && s.variant === line.variant && s.form === line.form && s.size === line.size;
-      if (s.free <= 0 || !fits) continue;
+      if (s.free <= 0) continue;
       const taken = quantity(Math.min(open, s.free), "count");
       await putBy(db, { lotId: s.lot, placeId: s.place, quantity: taken, orderLineId: line.id });
       s.free -= taken;
@@ -45,35 +43,40 @@ async function shareOutShelf(db: Db, lines: OpenLine[]): Promise<void> {
     }
 }
 
-const skuOf = ({ pattern, variant, form, size }: PlannedBatch["sku"]): PlannedBatch["sku"] => ({
-  pattern,
-  variant,
-  form,
-  size,
-});
-
 /**
- * Brings shelf and planned batches in line with the open orders. Called in the transaction of every change that matters
- * to them; one at a time for the whole room, so that two orders saved at once share out the same shelf and batches.
+ * Brings shelf and planned batches in line with the open orders, for the kinds of flies that a change concerns. Called
+ * in the transaction of every change that matters to them; one at a time for each kind of fly, so that two orders saved
+ * at once share out the same shelf and batches.
  */
-export async function makeUp(db: Db): Promise<void> {
-  await lockRoom(db);
-  const lines = await openLines(db);
-  await shareOutShelf(db, lines);
+export async function makeUp(db: Db, skus: Sku[]): Promise<void> {
   const settings = await readSettings(db);
   const learned = await readLearned(db);
-  const planned: PlannedBatch[] = (await openBatches(db))
-    .filter((b) => b.state === "planned")
-    .map((b) => ({
-      id: b.id,
-      sku: skuOf(b),
-      claims: b.claims.map((c) => ({ line: c.line, flies: c.flies })),
-      held: b.held,
-    }));
+  await lockFlies(db, skus);
+  const kinds = new Map(skus.map((s) => [skuKey(s), s]));
+  for (const sku of kinds.values()) {
+    const most = mostOwedFor(settings.tray, learned.outcomes(sku.pattern), settings.serviceLevel);
+    await makeUpOne(db, sku, { most, windowDays: settings.windowDays });
+  }
+}
+
+/** The same for every kind of fly that is ordered: for a room that is filled from files. */
+export const makeUpAll = async (db: Db): Promise<void> => makeUp(db, await orderedFlies(db));
+
+async function makeUpOne(db: Db, kind: Sku, rules: { most: number; windowDays: number }): Promise<void> {
+  const { pattern, variant, form, size } = kind;
+  const sku = { pattern, variant, form, size };
+  const lines = await openLines(db, sku);
+  await shareOutShelf(db, sku, lines);
+  const planned: PlannedBatch[] = (await lockedPlanned(db, sku)).map((b) => ({
+    id: b.id,
+    sku,
+    claims: b.claims.map((c) => ({ line: c.line, flies: c.flies })),
+    held: b.held,
+  }));
   const needs: Need[] = lines
     .map((l) => ({
       line: l.id,
-      sku: skuOf(l),
+      sku,
       flies: l.flies - l.boxed - l.ready - l.active,
       due: l.due,
       rank: l.rank,
@@ -81,14 +84,15 @@ export async function makeUp(db: Db): Promise<void> {
     }))
     .filter((n) => n.flies > 0);
   let fresh = 0;
-  const rules = (sku: PlannedBatch["sku"]) => ({
-    most: mostOwedFor(settings.tray, learned.outcomes(sku.pattern), settings.serviceLevel),
-    windowDays: settings.windowDays,
-  });
   await writePlanned(
     db,
     planned,
-    gather(needs, planned, rules, () => `new-${++fresh}`),
+    gather(
+      needs,
+      planned,
+      () => rules,
+      () => `new-${++fresh}`,
+    ),
   );
 }
 

@@ -4,7 +4,7 @@ import { blendCharge } from "@kasten/core/tying";
 import { basePerCore, nothing, quantity, quantityOf } from "@kasten/core/units";
 import type { Db } from "../database/rows";
 import { conflict, notFound } from "../http/problems";
-import { insertLot, lotsInDrawers, mill, move } from "../ledger";
+import { insertLot, mill, move } from "../ledger";
 import { materialEntity } from "../materials";
 import { allocateFor } from "./allocation";
 import { missingOf, type BatchRoom } from "./room";
@@ -51,7 +51,7 @@ async function takePart(db: Db, person: { id: string }, room: BatchRoom, code: s
   const part = room.world.materials.get(code);
   const unit = part?.unit ?? "ug";
   const needed = quantityOf(part ? partQuantity(part, mg) : mg, unit, "to issue");
-  const lots = (await lotsInDrawers(db)).get(code) ?? [];
+  const lots = room.lots.get(code) ?? [];
   const { take, short } = allocate({ quantity: needed, mixLots: false }, lots);
   if (short > nothing)
     throw conflict(

@@ -1,5 +1,7 @@
+import { skuKey, type Sku } from "@kasten/core/batches";
 import type { Batch } from "@kasten/contract/batches";
-import { rows, type Db } from "../database/rows";
+import { row, rows, type Db } from "../database/rows";
+import { componentOutcomeEntity, patternOutcomeEntity, type ComponentOutcomeRow } from "./entities";
 
 /** A batch that is not finished, with its claims and tallies, before anything is computed. */
 export type OpenBatch = Omit<Batch, "owed" | "starts" | "due" | "minutes"> & {
@@ -10,10 +12,8 @@ export type OpenBatch = Omit<Batch, "owed" | "starts" | "due" | "minutes"> & {
 const select = `
   SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion",
     b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.mix_lots AS "mixLots",
-    b.starts AS "storedStarts", b.kit_id AS "kitId", b.version, COALESCE(t.good, 0) AS good,
-    COALESCE(t.rejected, 0) AS rejected, COALESCE(c.claims, '[]') AS claims
+    b.starts AS "storedStarts", b.kit_id AS "kitId", b.version, b.good, b.rejected, COALESCE(c.claims, '[]') AS claims
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
-  LEFT JOIN tally_count t ON t.batch_id = b.id
   LEFT JOIN LATERAL (
     SELECT json_agg(json_build_object('line', l.id, 'order', o.number, 'orderId', o.id, 'customer', cu.name,
       'due', o.due, 'flies', bc.flies) ORDER BY o.due, cu.rank, o.number) AS claims
@@ -27,27 +27,77 @@ export const openBatches = (db: Db): Promise<OpenBatch[]> =>
 export const batchById = async (db: Db, id: string): Promise<OpenBatch | undefined> =>
   (await rows<OpenBatch>(db, `${select} WHERE b.id = $1 AND b.state <> 'dissolved'`, [id]))[0];
 
-/** Flies counted in finished batches, by pattern. */
+/** The kind of fly of a batch. */
+export const skuOfBatch = (db: Db, id: string): Promise<Sku | undefined> =>
+  row(db, "SELECT pattern_id AS pattern, variant, form, size FROM batch WHERE id = $1 AND state <> 'dissolved'", [id]);
+
+/** Planned batches of a kind of fly, locked, in one order. */
+export async function lockedPlanned(db: Db, { pattern, variant, form, size }: Sku): Promise<OpenBatch[]> {
+  const of = "b.pattern_id = $1 AND b.variant = $2 AND b.form = $3 AND b.size = $4 AND b.state = 'planned'";
+  const sku = [pattern, variant, form, size];
+  await db.query(`SELECT 1 FROM batch b WHERE ${of} ORDER BY b.id FOR NO KEY UPDATE`, sku);
+  return rows(db, `${select} WHERE ${of} ORDER BY b.number`, sku);
+}
+
+/**
+ * One at a time for each kind of fly, until the transaction ends: whoever shares out its shelf and its batches. Taken
+ * in one order; those that a transaction has already are had at once.
+ */
+const FLY_LOCK = 4681;
+export const lockFlies = async (db: Db, skus: Sku[]): Promise<void> => {
+  await db.query(
+    "SELECT pg_advisory_xact_lock($1, k) FROM (SELECT DISTINCT hashtext(x) AS k FROM unnest($2::text[]) x ORDER BY 1) keys",
+    [FLY_LOCK, skus.map(skuKey)],
+  );
+};
+
+/** Flies counted in finished batches, by pattern; kept as they are finished. */
 export const finishedCounts = (
   db: Db,
 ): Promise<{ pattern: string; patternName: string; good: number; rejected: number; batches: number }[]> =>
-  rows(
-    db,
-    `SELECT b.pattern_id AS pattern, p.name AS "patternName", sum(t.good)::int AS good, sum(t.rejected)::int AS rejected,
-       count(*)::int AS batches
-     FROM batch b JOIN pattern p ON p.id = b.pattern_id JOIN tally_count t ON t.batch_id = b.id
-     WHERE b.state = 'finished' GROUP BY 1, 2 ORDER BY 2`,
-  );
+  db
+    .createQueryBuilder(patternOutcomeEntity, "o")
+    .innerJoin("pattern", "p", "p.id = o.patternId")
+    .select("o.patternId", "pattern")
+    .addSelect("p.name", "patternName")
+    .addSelect("o.good", "good")
+    .addSelect("o.rejected", "rejected")
+    .addSelect("o.batches", "batches")
+    .orderBy("p.name")
+    .getRawMany();
 
-/** What finished batches used of what is measured, against what was computed, by pattern and component. */
-export const measuredUses = (
+/** What finished batches used of each component against what was computed, summed; kept as they are finished. */
+export const componentOutcomes = (db: Db): Promise<ComponentOutcomeRow[]> =>
+  db.getRepository(componentOutcomeEntity).find();
+
+/** Adds what a batch has yielded and used to what is known of its pattern. */
+export async function addOutcome(
   db: Db,
-): Promise<{ pattern: string; component: string; flies: number; actual: number; computed: number }[]> =>
+  pattern: string,
+  { good, rejected }: { good: number; rejected: number },
+  used: { component: string; weight: number; weighted: number }[],
+): Promise<void> {
+  await db.query(
+    `INSERT INTO pattern_outcome AS o (pattern_id, good, rejected, batches) VALUES ($1, $2, $3, 1)
+     ON CONFLICT (pattern_id) DO UPDATE SET good = o.good + EXCLUDED.good, rejected = o.rejected + EXCLUDED.rejected,
+       batches = o.batches + 1`,
+    [pattern, good, rejected],
+  );
+  for (const u of [...used].sort((a, b) => a.component.localeCompare(b.component)))
+    await db.query(
+      `INSERT INTO component_outcome AS o (pattern_id, component, weight, weighted, batches) VALUES ($1, $2, $3, $4, 1)
+       ON CONFLICT (pattern_id, component) DO UPDATE SET weight = o.weight + EXCLUDED.weight,
+         weighted = o.weighted + EXCLUDED.weighted, batches = o.batches + 1`,
+      [pattern, u.component, u.weight, u.weighted],
+    );
+}
+
+/** Kinds of flies in open orders. */
+export const orderedFlies = (db: Db): Promise<Sku[]> =>
   rows(
     db,
-    `SELECT b.pattern_id AS pattern, u.component, u.flies, sum(u.used) AS actual, sum(u.computed) AS computed
-     FROM batch_use u JOIN batch b ON b.id = u.batch_id JOIN material m ON m.code = u.material_code
-     WHERE m.unit <> 'count' AND u.used > 0 AND u.computed > 0 GROUP BY b.pattern_id, u.component, b.id, u.flies`,
+    `SELECT DISTINCT l.pattern_id AS pattern, l.variant, l.form, l.size FROM order_line l
+     JOIN customer_order o ON o.id = l.order_id WHERE o.closed_at IS NULL`,
   );
 
 /** What an order line still waits for, and how far it is. */
@@ -66,8 +116,8 @@ export interface OpenLine {
   active: number;
 }
 
-/** Lines of open orders, the earliest due first. A cancelled one waits for nothing. */
-export const openLines = (db: Db): Promise<OpenLine[]> =>
+/** Lines of open orders of a kind of fly, the earliest due first. A cancelled one waits for nothing. */
+export const openLines = (db: Db, { pattern, variant, form, size }: Sku): Promise<OpenLine[]> =>
   db
     .createQueryBuilder("order_line", "l")
     .innerJoin("customer_order", "o", "o.id = l.orderId")
@@ -85,18 +135,15 @@ export const openLines = (db: Db): Promise<OpenLine[]> =>
     .addSelect("pr.boxed", "boxed")
     .addSelect("pr.ready", "ready")
     .addSelect("pr.active", "active")
-    .where("o.closedAt IS NULL")
+    .where(
+      "o.closedAt IS NULL AND l.patternId = :pattern AND l.variant = :variant AND l.form = :form AND l.size = :size",
+    )
+    .setParameters({ pattern, variant, form, size })
     .orderBy("o.due")
     .addOrderBy("c.rank")
     .addOrderBy("o.number")
     .addOrderBy("l.position")
     .getRawMany();
-
-/** One at a time for the whole room, until the transaction ends: whoever shares out shelf and batches. */
-const ROOM_LOCK = 4680;
-export const lockRoom = async (db: Db): Promise<void> => {
-  await db.query("SELECT pg_advisory_xact_lock($1)", [ROOM_LOCK]);
-};
 
 /** Preparation of one batch that is done, with who did it. */
 export const preparedOf = (db: Db, batch: string): Promise<{ kind: string; component: string; by: string }[]> =>

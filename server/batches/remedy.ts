@@ -1,11 +1,9 @@
-import { nearHooks } from "@kasten/core/hooks";
 import { quantityWords } from "@kasten/core/materials";
 import { hookCode, type Requirement } from "@kasten/core/needs";
-import { hookOf } from "@kasten/core/recipe";
 import type { Allocation } from "@kasten/core/stock";
 import { proposalFor, proposalWords } from "../purchasing";
 import { allocateFor } from "./allocation";
-import type { BatchRoom } from "./room";
+import { hooksNear, type BatchRoom } from "./room";
 
 /** What to do next about a shortage, as a sentence, and the day on which it would be there. */
 export interface Remedy {
@@ -54,10 +52,8 @@ function alternate(room: BatchRoom, r: Requirement, short: Allocation["short"]):
 /** One that comes near enough and is there. */
 function nearHook(room: BatchRoom, r: Requirement): string {
   const { recipe, batch } = room.computed;
-  const model = room.world.hooks.get(hookOf(recipe, batch));
-  const near = model ? nearHooks(model, batch.size, room.world.hooks.values(), recipe.shankTolerance ?? 0) : [];
-  const there = near
-    .filter((h) => h.fits)
-    .find((h) => allocateFor({ ...r, material: hookCode(h.id, batch.size) }, r.issue, true, room.lots).short === 0);
+  const there = hooksNear(room.world, recipe, batch).find(
+    (h) => allocateFor({ ...r, material: hookCode(h.id, batch.size) }, r.issue, true, room.lots).short === 0,
+  );
   return there ? ` Or tie it on ${there.name}, which is there: ${there.differs.join(", ") || "the same figures"}.` : "";
 }

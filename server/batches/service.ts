@@ -1,22 +1,22 @@
-import { mergeClaims, mostOwedFor, splitClaims, type PrepKind } from "@kasten/core/batches";
+import { mergeClaims, mostOwedFor, skuKey, splitClaims, type PrepKind } from "@kasten/core/batches";
 import { quantityWords } from "@kasten/core/materials";
 import { dozensText } from "@kasten/core/orders";
 import { nothing } from "@kasten/core/units";
 import type { Batch } from "@kasten/contract/batches";
 import { insertNew, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
-import { giveBack, move, placeId, putBy } from "../ledger";
+import { giveBack, lockLotsOfBatch, move, placeId, putBy, reservedRows } from "../ledger";
 import { logEvent } from "../log";
 import { currentVersions } from "../recipes";
 import { readSettings } from "../settings";
-import { allPeople } from "../team";
+import { activePeople } from "../team";
 import { takeFor } from "./allocation";
 import { dissolve, insertBatch, writeClaims } from "./claims";
 import { owedOf } from "./compute";
 import { batchPrepEntity } from "./entities";
 import { gateOf } from "./gate";
 import { readLearned } from "./knowledge";
-import { changeBatch, lockedBatch } from "./lock";
+import { changeBatch, lockedBatch, lockedOfFly, lockFlyOf } from "./lock";
 import { millBlend } from "./mill";
 import { batchById, type OpenBatch } from "./queries";
 import { missingOf, readBatchRoom } from "./room";
@@ -41,17 +41,17 @@ export async function split(db: Db, person: Who, id: string, flies: number, vers
   return made;
 }
 
-const isSameFly = (a: OpenBatch, b: OpenBatch): boolean =>
-  a.pattern === b.pattern && a.variant === b.variant && a.form === b.form && a.size === b.size;
-
 export async function merge(db: Db, person: Who, list: { id: string; version: number }[]): Promise<string> {
+  const ids = [...new Set(list.map((b) => b.id))].sort();
+  if (ids.length !== list.length) throw refused("One batch is named twice. Choose different batches to merge.");
+  const kinds = await lockFlyOf(db, ids);
+  if (new Set(kinds.map(skuKey)).size > 1)
+    throw refused("Only batches of the same pattern, colour, weight form and size can be merged.");
+  const versions = new Map(list.map((b) => [b.id, b.version]));
   const batches: OpenBatch[] = [];
-  for (const b of [...list].sort((a, c) => a.id.localeCompare(c.id)))
-    batches.push(await lockedBatch(db, b.id, ["planned"], b.version));
+  for (const id of ids) batches.push(await lockedOfFly(db, id, ["planned"], versions.get(id)));
   const [first, ...others] = batches.sort((a, b) => a.number - b.number);
   if (!first || others.length === 0) throw refused("Choose at least two batches to merge.");
-  if (!others.every((b) => isSameFly(b, first)))
-    throw refused("Only batches of the same pattern, colour, weight form and size can be merged.");
   const claims = mergeClaims([first, ...others].map(claimsOf));
   const settings = await readSettings(db);
   const outcomes = (await readLearned(db)).outcomes(first.pattern);
@@ -120,7 +120,7 @@ function changeWords(change: BatchChange): string[] {
  */
 export async function reserve(db: Db, person: Who, id: string): Promise<string[]> {
   const batch = await lockedBatch(db, id, ["planned", "released"]);
-  const room = await readBatchRoom(db, id);
+  const room = await readBatchRoom(db, id, { locks: true });
   if (room.computed.fault) throw refused(room.computed.fault);
   const short: string[] = [];
   let taken = 0;
@@ -146,7 +146,7 @@ export async function unreserve(db: Db, person: Who, id: string): Promise<void> 
 export async function release(db: Db, person: Who, id: string, version: number): Promise<void> {
   const batch = await lockedBatch(db, id, ["planned"], version);
   const room = await readBatchRoom(db, id);
-  const reasons = gateOf(room, await allPeople(db));
+  const reasons = gateOf(room, await activePeople(db));
   if (reasons.length > 0) throw refused(reasons.join(" "));
   const { starts, owed } = room.computed.batch;
   const kitId = await placeId(db, "kit", `KIT-${batch.number}`, `Kit of batch ${batch.number}`);
@@ -160,9 +160,10 @@ export async function pull(db: Db, person: Who, id: string, keys: string[]): Pro
   const batch = await lockedBatch(db, id, ["released"]);
   const { kitId } = batch;
   if (kitId === null) throw conflict(`Batch ${batch.number} has no kit. Take the release back and release it again.`);
-  const room = await readBatchRoom(db, id);
+  await lockLotsOfBatch(db, id);
+  const reserved = await reservedRows(db, id);
   const wanted = new Set(keys);
-  const [ticked, left] = [true, false].map((t) => room.reserved.filter((x) => wanted.has(x.key) === t));
+  const [ticked, left] = [true, false].map((t) => reserved.filter((x) => wanted.has(x.key) === t));
   for (const r of ticked ?? []) {
     await giveBack(db, { batchId: id, key: r.key, lotId: r.lot });
     const moved = { lot: r.lot, quantity: r.quantity, from: r.placeId, to: kitId };
@@ -182,7 +183,7 @@ export async function pull(db: Db, person: Who, id: string, keys: string[]): Pro
 
 export async function logPrep(db: Db, person: Who, id: string, kind: PrepKind, component: string): Promise<void> {
   const batch = await lockedBatch(db, id, ["planned", "released", "pulled", "tying"]);
-  const room = await readBatchRoom(db, id);
+  const room = await readBatchRoom(db, id, { locks: true });
   const task = room.computed.prep.find((t) => t.kind === kind && t.component === component);
   if (!task) throw notFound("preparation");
   await insertNew(db, batchPrepEntity, { batchId: id, kind, component, personId: person.id });

@@ -12,9 +12,9 @@ export function benchRoutes(register: Register): void {
       if (detail) refused.push({ id: t.id, detail });
     }
     const touched = [...new Set(body.tallies.map((t) => t.batch))];
-    for (const b of touched) await tellCounts(db, b);
+    for (const b of touched.sort()) await tellCounts(db, b);
     const counts = await countsOf(db, touched);
-    return { counts: counts.map(({ batchId, good, rejected }) => ({ batch: batchId, good, rejected })), refused };
+    return { counts: counts.map(({ id, good, rejected }) => ({ batch: id, good, rejected })), refused };
   });
   register(finishBatch, async ({ db, person, params, body }) => {
     await finish(db, person, params.id, body);

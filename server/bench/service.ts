@@ -9,17 +9,20 @@ import {
   batchEntity,
   batchUseEntity,
   changeBatch,
+  learn,
+  lockFlyOf,
   makeUp,
   owedOf,
   readBatchRoom,
   tallyEntity,
   type BatchRoom,
   type OpenBatch,
+  type TaughtUse,
 } from "../batches";
 import { insert, insertNew, locked, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
 import { stale } from "../http/versions";
-import { bench, bins, insertFlyLot, kitLots, move, putBy, scrap } from "../ledger";
+import { bench, bins, insertFlyLot, kitLots, lockLotsOfBatch, move, putBy, scrap } from "../ledger";
 import { logEvent } from "../log";
 
 type Who = { id: string };
@@ -35,15 +38,16 @@ export async function keepTally(db: Db, person: Who, t: Tally): Promise<string |
       ? `Batch ${batch.number} is finished already.`
       : `The kit of batch ${batch.number} has not been pulled.`;
   if (t.kind === "undo" && !(await canBeUndone(db, t))) return "There is nothing to take back.";
+  const now = new Date();
   const kept = await insertNew(db, tallyEntity, {
     id: t.id,
     batchId: t.batch,
     personId: person.id,
-    at: new Date(t.at),
+    at: plausible(new Date(t.at), batch.createdAt, now),
     kind: t.kind,
     reason: t.kind === "reject" ? (t.reason ?? "other") : null,
     loss: t.loss ?? null,
-    undoes: t.undoes ?? null,
+    undoes: t.kind === "undo" ? (t.undoes ?? null) : null,
   });
   if (kept && batch.state === "pulled") {
     await changeBatch(db, t.batch, { state: "tying" });
@@ -51,6 +55,10 @@ export async function keepTally(db: Db, person: Who, t: Tally): Promise<string |
   }
   return undefined;
 }
+
+/** A device's clock may be wrong; its tallies count all the same: none was made before its batch, or after now. */
+const plausible = (at: Date, first: Date, last: Date): Date =>
+  new Date(Math.min(Math.max(at.getTime(), first.getTime()), last.getTime()));
 
 async function canBeUndone(db: Db, { undoes, batch }: Tally): Promise<boolean> {
   const tally = undoes === undefined ? null : await db.getRepository(tallyEntity).findOneBy({ id: undoes });
@@ -61,6 +69,7 @@ type Finish = BodyOf<typeof finishBatch>;
 
 /** The batch, locked, as it may be finished: in the version that the person saw, with something tallied. */
 async function lockedForFinish(db: Db, id: string, body: Finish): Promise<OpenBatch & { kitId: number }> {
+  await lockFlyOf(db, [id]);
   await locked(db, batchEntity, { id });
   const open = await batchById(db, id);
   if (!open) throw notFound("batch");
@@ -75,7 +84,9 @@ async function lockedForFinish(db: Db, id: string, body: Finish): Promise<OpenBa
 export async function finish(db: Db, person: Who, id: string, body: Finish): Promise<void> {
   const open = await lockedForFinish(db, id, body);
   const room = await readBatchRoom(db, id);
-  await closeKit(db, person, room, open, body.uses);
+  await lockLotsOfBatch(db, id);
+  const uses = await closeKit(db, person, room, open, body.uses);
+  await learn(db, open, uses);
   const [good, rejected] = [quantity(open.good, "count"), quantity(open.rejected, "count")];
   const [from, binPlace, scrapPlace] = [await bench(db), await bins(db), await scrap(db)];
   const lot = await insertFlyLot(db, `B${open.number}`, open, id);
@@ -84,7 +95,7 @@ export async function finish(db: Db, person: Who, id: string, body: Finish): Pro
     await move(db, person, { lot, quantity: rejected, from, to: scrapPlace, reason: "rejected", batch: id });
   await changeBatch(db, id, { state: "finished", finishedAt: new Date(), minutes: body.minutes ?? null });
   await honourClaims(db, lot, binPlace, open);
-  await makeUp(db);
+  await makeUp(db, [open]);
   await tell(db, person, open);
 }
 
@@ -106,7 +117,8 @@ async function closeKit(
   room: BatchRoom,
   open: OpenBatch & { kitId: number },
   uses: Finish["uses"],
-) {
+): Promise<TaughtUse[]> {
+  const taught: TaughtUse[] = [];
   const tied = open.good + open.rejected;
   const lots = await kitLots(db, open.id, open.kitId);
   for (const r of room.computed.requirements) {
@@ -115,19 +127,22 @@ async function closeKit(
     const { used, scrapped } = usedOf(r, taken, tied, uses);
     await emptyKit(db, person, open, r.key, own, used, scrapped);
     if (taken === nothing) continue;
+    const computed = r.teaches ? quantity(Math.max(1, r.perFly * tied * basePerCore[r.unit]), r.unit) : null;
+    if (r.unit !== "count") taught.push({ component: r.component, used, computed });
     await insert(db, batchUseEntity, {
       batchId: open.id,
       key: r.key,
       component: r.component,
       materialCode: r.material,
       flies: tied,
-      computed: r.teaches ? quantity(Math.max(1, r.perFly * tied * basePerCore[r.unit]), r.unit) : null,
+      computed,
       taken,
       used,
       scrapped,
       returned: less(taken, used, scrapped),
     });
   }
+  return taught;
 }
 
 /** What was used and spoiled: as was said, else as computed. No more than was in the kit. */

@@ -9,10 +9,10 @@ export async function finishedPage(db: Db, below: number | undefined, limit: num
   const found = await rows<Omit<FinishedBatch, "finishedAt"> & { finishedAt: Date }>(
     db,
     `SELECT b.id, b.number, p.name AS "patternName", b.size, b.variant, b.finished_at AS "finishedAt",
-       COALESCE(cl.owed, 0) AS owed, COALESCE(b.starts, 0) AS starts, COALESCE(t.good, 0) AS good,
-       COALESCE(t.rejected, 0) AS rejected, round(b.minutes / NULLIF(t.good + t.rejected, 0), 2) AS "minutesPerFly",
+       COALESCE(cl.owed, 0) AS owed, COALESCE(b.starts, 0) AS starts, b.good, b.rejected,
+       round(b.minutes / NULLIF(b.good + b.rejected, 0), 2) AS "minutesPerFly",
        COALESCE(rs.reasons, '[]') AS reasons, COALESCE(us.uses, '[]') AS uses
-     FROM batch b JOIN pattern p ON p.id = b.pattern_id LEFT JOIN tally_count t ON t.batch_id = b.id
+     FROM batch b JOIN pattern p ON p.id = b.pattern_id
      LEFT JOIN LATERAL (SELECT sum(flies)::int AS owed FROM batch_claim WHERE batch_id = b.id) cl ON true
      LEFT JOIN LATERAL (
        SELECT json_agg(json_build_object('reason', reason, 'count', n)) AS reasons FROM (

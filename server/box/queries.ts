@@ -1,6 +1,7 @@
 import type { listBox } from "@kasten/contract/box";
 import type { ReplyOf } from "@kasten/contract/http";
 import { row, rows, type Db } from "../database/rows";
+import type { FlyKind } from "../ledger";
 import { orderLineEntity } from "../orders";
 
 type BoxCustomer = ReplyOf<typeof listBox>["customers"][number];
@@ -34,44 +35,55 @@ export const openParcels = (db: Db): Promise<(NonNullable<BoxCustomer["parcel"]>
      ) ct ON true WHERE pa.sent_at IS NULL`,
   );
 
-export interface BoxableLine {
+export interface BoxableLine extends FlyKind {
+  line: string;
   customer: string;
   name: string;
   orderId: string;
   order: number;
-  pattern: string;
-  size: string;
+  patternName: string;
 }
 
-/** The line that flies are boxed for, locked until the transaction ends. */
-export const lockedLine = (db: Db, line: string): Promise<BoxableLine | undefined> =>
+/** The lines that flies are boxed for, as they stand: a line that is not there is left out. */
+export const boxableLines = (db: Db, lines: string[]): Promise<BoxableLine[]> =>
   db
     .createQueryBuilder(orderLineEntity, "l")
     .innerJoin("customer_order", "o", "o.id = l.orderId")
     .innerJoin("customer", "c", "c.id = o.customerId")
     .innerJoin("pattern", "p", "p.id = l.patternId")
-    .select("c.id", "customer")
+    .select("l.id", "line")
+    .addSelect("c.id", "customer")
     .addSelect("c.name", "name")
     .addSelect("o.id", "orderId")
     .addSelect("o.number", "order")
-    .addSelect("p.name", "pattern")
+    .addSelect("p.name", "patternName")
+    .addSelect("l.patternId", "pattern")
+    .addSelect("l.variant", "variant")
+    .addSelect("l.form", "form")
     .addSelect("l.size", "size")
-    .where("l.id = :line", { line })
-    .setLock("pessimistic_write", undefined, ["l"])
-    .getRawOne();
+    .where("l.id = ANY(:lines)", { lines })
+    .getRawMany();
 
-/** The customer's open parcel, begun when there is none; undefined when it was sent just now. */
+/** The customer's open parcel, locked; begun when there is none, undefined when it was sent just now. */
 export async function openParcelOf(db: Db, customer: string): Promise<{ id: string; number: number } | undefined> {
   await db.query(
     "INSERT INTO parcel (customer_id) VALUES ($1) ON CONFLICT (customer_id) WHERE sent_at IS NULL DO NOTHING",
     [customer],
   );
-  return row(db, "SELECT id, number FROM parcel WHERE customer_id = $1 AND sent_at IS NULL", [customer]);
+  return row(db, "SELECT id, number FROM parcel WHERE customer_id = $1 AND sent_at IS NULL FOR NO KEY UPDATE", [
+    customer,
+  ]);
 }
 
-/** Orders of which flies lie in a parcel, with how many are still to come. */
-export const ordersInParcel = (db: Db, parcel: string): Promise<{ id: string; number: number; open: number }[]> =>
-  rows(
+/** Orders of which flies lie in a parcel, locked in one order, with how many are still to come. */
+export async function ordersInParcel(db: Db, parcel: string): Promise<{ id: string; number: number; open: number }[]> {
+  await db.query(
+    `SELECT 1 FROM customer_order WHERE id IN (
+       SELECT l.order_id FROM movement m JOIN order_line l ON l.id = m.order_line_id WHERE m.parcel_id = $1)
+     ORDER BY id FOR NO KEY UPDATE`,
+    [parcel],
+  );
+  return rows(
     db,
     `SELECT o.id, o.number, (
        SELECT COALESCE(sum(l.flies - pr.boxed), 0)::int FROM order_line l JOIN line_progress pr ON pr.line_id = l.id
@@ -80,3 +92,4 @@ export const ordersInParcel = (db: Db, parcel: string): Promise<{ id: string; nu
        SELECT l.order_id FROM movement m JOIN order_line l ON l.id = m.order_line_id WHERE m.parcel_id = $1)`,
     [parcel],
   );
+}

@@ -2,15 +2,16 @@ import { dozensText } from "@kasten/core/orders";
 import { less, lesser, nothing, quantity, type Quantity } from "@kasten/core/units";
 import { boxFlies, listBox, sendParcel } from "@kasten/contract/box";
 import type { ReplyOf } from "@kasten/contract/http";
+import { lockFlies } from "../batches";
 import { customerEntity } from "../customers";
 import { locked, update, type Db } from "../database/rows";
 import type { Register } from "../http/handle";
 import { conflict, notFound, refused } from "../http/problems";
-import { giveBack, move, placeId, putBy, putByFor } from "../ledger";
+import { giveBack, lockLots, move, placeId, putBy, putByFor } from "../ledger";
 import { logEvent } from "../log";
 import { orderEntity } from "../orders";
 import { parcelEntity } from "./entities";
-import { lockedLine, openParcelOf, openParcels, ordersInParcel, readyLines } from "./queries";
+import { boxableLines, openParcelOf, openParcels, ordersInParcel, readyLines, type BoxableLine } from "./queries";
 
 type Who = { id: string };
 type Customers = ReplyOf<typeof listBox>["customers"];
@@ -27,17 +28,58 @@ async function boxOf(db: Db): Promise<Customers> {
   return [...customers.values()];
 }
 
-/** Ready flies of a line go into the customer's open parcel; one is begun when there is none. */
-async function boxLine(db: Db, person: Who, line: string, flies: number): Promise<string> {
-  const l = await lockedLine(db, line);
-  if (!l) throw notFound("order line");
+/**
+ * Ready flies go into the open parcels of their customers; one is begun where there is none. Parcels are locked first,
+ * so that none is sent meanwhile, then the kinds of flies.
+ * @returns the parcel of the last line
+ */
+async function boxLines(db: Db, person: Who, wanted: { line: string; flies: number }[]): Promise<string> {
+  const found = new Map(
+    (
+      await boxableLines(
+        db,
+        wanted.map((w) => w.line),
+      )
+    ).map((l) => [l.line, l]),
+  );
+  if (wanted.some((w) => !found.has(w.line))) throw notFound("order line");
+  const parcels = new Map<string, { id: string; number: number }>();
+  for (const customer of [...new Set([...found.values()].map((l) => l.customer))].sort()) {
+    const parcel = await openParcelOf(db, customer);
+    if (!parcel) throw conflict("The parcel was sent just now. Look again.");
+    parcels.set(customer, parcel);
+  }
+  await lockFlies(db, [...found.values()]);
+  let last = "";
+  for (const { line, flies } of [...wanted].sort((a, b) => a.line.localeCompare(b.line))) {
+    const l = found.get(line);
+    const parcel = l && parcels.get(l.customer);
+    if (!l || !parcel) throw notFound("order line");
+    await boxLine(db, person, l, flies, parcel);
+    last = parcel.id;
+  }
+  return last;
+}
+
+async function boxLine(
+  db: Db,
+  person: Who,
+  l: BoxableLine,
+  flies: number,
+  parcel: { id: string; number: number },
+): Promise<void> {
+  const { line } = l;
   const put = await putByFor(db, line);
   const there = put.reduce((sum, r) => sum + r.quantity, 0);
   if (flies > there)
-    throw refused(`${there} flies of ${l.pattern} ${l.size} are ready for order ${l.order}; ${flies} cannot be boxed.`);
-  const parcel = await openParcelOf(db, l.customer);
-  if (!parcel) throw conflict("The parcel was sent just now. Look again.");
+    throw refused(
+      `${there} flies of ${l.patternName} ${l.size} are ready for order ${l.order}; ${flies} cannot be boxed.`,
+    );
   const to = await placeId(db, "customer", `CU-${l.customer}`, l.name);
+  await lockLots(
+    db,
+    put.map((r) => r.lotId),
+  );
   let open: Quantity = quantity(flies, "count");
   for (const r of put) {
     const taken = lesser(open, r.quantity);
@@ -49,9 +91,8 @@ async function boxLine(db: Db, person: Who, line: string, flies: number): Promis
     await move(db, person, { ...boxed, reason: "boxed", line, parcel: parcel.id });
     open = less(open, taken);
   }
-  const told = `Boxed ${dozensText(flies)} ${l.pattern} ${l.size} into parcel ${parcel.number}`;
+  const told = `Boxed ${dozensText(flies)} ${l.patternName} ${l.size} into parcel ${parcel.number}`;
   await logEvent(db, person, "order", l.orderId, "boxed", told);
-  return parcel.id;
 }
 
 async function send(db: Db, person: Who, id: string): Promise<void> {
@@ -72,11 +113,7 @@ async function send(db: Db, person: Who, id: string): Promise<void> {
 
 export function boxRoutes(register: Register): void {
   register(listBox, async ({ db }) => ({ customers: await boxOf(db) }));
-  register(boxFlies, async ({ db, person, body }) => {
-    let parcel = "";
-    for (const l of body.lines) parcel = await boxLine(db, person, l.line, l.flies);
-    return { parcel };
-  });
+  register(boxFlies, async ({ db, person, body }) => ({ parcel: await boxLines(db, person, body.lines) }));
   register(sendParcel, async ({ db, person, params }) => {
     await send(db, person, params.id);
     return { ok: true as const };

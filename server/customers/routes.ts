@@ -1,6 +1,8 @@
-import { addCustomer } from "@kasten/contract/customers";
-import { insert } from "../database/rows";
+import { addCustomer, type Customer } from "@kasten/contract/customers";
+import type { BodyOf } from "@kasten/contract/http";
+import { insertNew, type Db } from "../database/rows";
 import type { Register } from "../http/handle";
+import { taken } from "../http/problems";
 import { logEvent } from "../log";
 import { customerEntity } from "./entities";
 
@@ -13,11 +15,21 @@ const slug = (name: string): string =>
     .replace(/^-|-$/g, "")
     .slice(0, MOST_ID);
 
+/** A name without Latin letters has an id too, and two that are written alike have two. */
+async function addNew(db: Db, body: BodyOf<typeof addCustomer>): Promise<Customer> {
+  const stem = slug(body.name) || "customer";
+  for (let n = 1; ; n++) {
+    if (await db.getRepository(customerEntity).existsBy({ name: body.name }))
+      throw taken("customer", "A customer of that name is there already. Add what tells the two apart.");
+    const added = { id: n === 1 ? stem : `${stem}-${n}`, ...body };
+    if (await insertNew(db, customerEntity, added)) return added;
+  }
+}
+
 export function customerRoutes(register: Register): void {
   register(addCustomer, async ({ db, person, body }) => {
-    const id = slug(body.name);
-    const added = await insert(db, customerEntity, { id, ...body });
-    await logEvent(db, person, "customer", id, "added", `Added the customer ${body.name}`);
+    const added = await addNew(db, body);
+    await logEvent(db, person, "customer", added.id, "added", `Added the customer ${body.name}`);
     return added;
   });
 }

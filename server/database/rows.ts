@@ -55,13 +55,16 @@ export async function update<T extends ObjectLiteral>(
   return (await db.getRepository(entity).update(where, values as QueryDeepPartialEntity<T>)).affected ?? 0;
 }
 
-/** The row of a key, locked until the transaction ends; undefined where there is none. */
+/**
+ * The row of a key, locked until the transaction ends; undefined where there is none. Rows that refer to it may still
+ * be written: its key stays what it is.
+ */
 export const locked = async <T extends ObjectLiteral>(
   db: Db,
   entity: EntitySchema<T>,
   where: FindOptionsWhere<T>,
 ): Promise<T | undefined> =>
-  (await db.getRepository(entity).findOne({ where, lock: { mode: "pessimistic_write" } })) ?? undefined;
+  (await db.getRepository(entity).findOne({ where, lock: { mode: "for_no_key_update" } })) ?? undefined;
 
 /** An instant as it goes over the wire: to the second, in UTC. */
 export const isoInstant = (at: Date): string => `${at.toISOString().slice(0, 19)}Z`;

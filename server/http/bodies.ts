@@ -18,7 +18,7 @@ export const fileBodies: express.RequestHandler = (request, response, next) => {
   file(request, response, next);
 };
 
-/** Errors of the JSON reader: too large, or not JSON. */
+/** Errors of Express and its readers that a client made: too large, not JSON, an address that cannot be read. */
 export function bodyProblem(error: unknown): Problem | undefined {
   const type = typeof error === "object" && error !== null && "type" in error ? error.type : undefined;
   if (type === "entity.too.large")
@@ -28,5 +28,12 @@ export function bodyProblem(error: unknown): Problem | undefined {
       "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts.",
     );
   if (type === "entity.parse.failed") return new Problem("not-json", "Not JSON", "The request is not valid JSON.");
-  return undefined;
+  const status = typeof error === "object" && error !== null && "status" in error ? error.status : undefined;
+  if (typeof status !== "number" || status < 400 || status > 499) return undefined;
+  if (status === 404) return new Problem("not-found", "Not found", "There is nothing at this address.");
+  if (status === 415)
+    return new Problem("unsupported-media", "Not readable", "Send JSON in UTF-8, as it is or packed by gzip.");
+  return new Problem("bad-request", "Not readable", "The server cannot read this request. Load the page again.", {
+    status,
+  });
 }

@@ -6,6 +6,8 @@ import type { Person } from "@kasten/contract/team";
 import type { DataSource } from "typeorm";
 import type { Db } from "../database/rows";
 import { fingerprintOf, once } from "./keys";
+import { retried } from "./retry";
+import { guardTexts } from "./texts";
 import { Problem } from "./problems";
 
 declare module "express-session" {
@@ -13,6 +15,21 @@ declare module "express-session" {
     person?: string;
   }
 }
+
+/** A reply that is kept as the JSON that is sent: it is neither read nor written anew. */
+export interface Ready<Reply> {
+  json: string;
+  /** Only said, never there: what the text holds. */
+  holds?: Reply;
+}
+const readyReplies = new WeakSet<object>();
+export function ready<Reply>(json: string): Ready<Reply> {
+  const reply: Ready<Reply> = { json };
+  readyReplies.add(reply);
+  return reply;
+}
+const isReady = (reply: unknown): reply is Ready<unknown> =>
+  typeof reply === "object" && reply !== null && readyReplies.has(reply);
 
 /** What a service is given: its transaction, who asks, and the request already checked against the contract. */
 export interface Call<E extends AnyEndpoint> {
@@ -24,8 +41,16 @@ export interface Call<E extends AnyEndpoint> {
   body: BodyOf<E>;
   request: Request;
 }
-export type Handler<E extends AnyEndpoint> = (call: Call<E>) => Promise<ReplyOf<E>>;
-export type Register = <E extends AnyEndpoint>(endpoint: E, handler: Handler<E>) => void;
+/** A call with what was prepared for it before its transaction began. */
+export type Handler<E extends AnyEndpoint, P = undefined> = (
+  call: Call<E> & { prepared: P },
+) => Promise<ReplyOf<E> | Ready<ReplyOf<E>>>;
+/** What takes long and needs no transaction, such as a password's hash: done once the person is known to be allowed. */
+export type Prepare<E extends AnyEndpoint, P> = (call: Omit<Call<E>, "request">) => Promise<P>;
+export interface Register {
+  <E extends AnyEndpoint>(endpoint: E, handler: Handler<E>): void;
+  prepared: <E extends AnyEndpoint, P>(endpoint: E, prepare: Prepare<E, P>, handler: Handler<E, P>) => void;
+}
 
 /** Finds the person of a session; given by the application, as this layer knows no room. */
 export type FindPerson = (db: Db, id: string) => Promise<Person | undefined>;
@@ -46,6 +71,7 @@ const nobody: Person = {
   handed: "right",
   numberWords: {},
   methods: {},
+  endedAt: null,
   version: 0,
 };
 
@@ -64,44 +90,62 @@ async function whoAsks(desk: Desk, request: Request, endpoint: AnyEndpoint, db: 
 
 /** Registers an endpoint of the contract: parse, permit, run in a transaction, reply. */
 export function registrar(router: Router, desk: Desk): Register {
-  return (endpoint, handler) => {
-    const answer = endpoint.method === "get" ? answerRead : answerChange;
+  const open = <E extends AnyEndpoint, P>(ask: Ask<E, P>): void => {
+    const { endpoint } = ask;
+    const answer = endpoint.method === "get" || endpoint.keyless ? answerOutside : answerChange;
     router[endpoint.method](endpoint.path, async (request: Request, response: Response) => {
-      response.status(200).json(await answer(desk, endpoint, handler, request));
+      const reply = await answer(ask, request);
+      if (isReady(reply)) response.status(200).type("json").send(reply.json);
+      else response.status(200).json(reply);
     });
   };
+  const nothing = () => Promise.resolve(undefined);
+  return Object.assign(
+    <E extends AnyEndpoint>(endpoint: E, handler: Handler<E>) => open({ desk, endpoint, handler, prepare: nothing }),
+    {
+      prepared: <E extends AnyEndpoint, P>(endpoint: E, prepare: Prepare<E, P>, handler: Handler<E, P>) =>
+        open({ desk, endpoint, handler, prepare }),
+    },
+  );
 }
 
-async function answerRead<E extends AnyEndpoint>(
-  desk: Desk,
-  endpoint: E,
-  handler: Handler<E>,
-  request: Request,
-): Promise<unknown> {
+/** An endpoint with what answers it. */
+interface Ask<E extends AnyEndpoint, P> {
+  desk: Desk;
+  endpoint: E;
+  handler: Handler<E, P>;
+  prepare: Prepare<E, P>;
+}
+
+/** A read, or a change that opens its own transactions. */
+async function answerOutside<E extends AnyEndpoint, P>(ask: Ask<E, P>, request: Request): Promise<unknown> {
+  const { desk, endpoint, handler, prepare } = ask;
   const db = desk.source.manager;
   const person = await whoAsks(desk, request, endpoint, db);
-  return handler({ db, person, ...parsed(endpoint, request), request });
+  const call = { db, person, ...parsed(endpoint, request) };
+  return handler({ ...call, request, prepared: await prepare(call) });
 }
 
-const MOST_KEY = 80;
+const aKey = /^[\x21-\x7e]{1,80}$/;
 
-async function answerChange<E extends AnyEndpoint>(
-  desk: Desk,
-  endpoint: E,
-  handler: Handler<E>,
-  request: Request,
-): Promise<unknown> {
-  const key = request.get("Idempotency-Key");
-  if (!key || key.length > MOST_KEY)
-    throw new Problem("key-missing", "No key", "A change needs an Idempotency-Key header of at most 80 characters.");
-  return desk.source.transaction(async (db) => {
-    const person = await whoAsks(desk, request, endpoint, db);
-    const input = parsed(endpoint, request);
-    const fingerprint = fingerprintOf([endpoint.id, input.params, input.body]);
-    return once(db, { key: `${person.id}:${key}`, person: person.id || null, fingerprint }, () =>
-      handler({ db, person, ...input, request }),
-    );
-  });
+async function answerChange<E extends AnyEndpoint, P>(ask: Ask<E, P>, request: Request): Promise<unknown> {
+  const { desk, endpoint, handler, prepare } = ask;
+  const key = request.get("Idempotency-Key") ?? "";
+  if (!aKey.test(key))
+    throw new Problem("key-missing", "No key", "A change needs an Idempotency-Key header of 1 to 80 plain characters.");
+  const outside = desk.source.manager;
+  const asks = await whoAsks(desk, request, endpoint, outside);
+  const input = parsed(endpoint, request);
+  const prepared = await prepare({ db: outside, person: asks, ...input });
+  const fingerprint = fingerprintOf([endpoint.id, input.params, input.body]);
+  return retried(() =>
+    desk.source.transaction(async (db) => {
+      const person = await whoAsks(desk, request, endpoint, db);
+      return once(db, { key: `${person.id}:${key}`, person: person.id || null, fingerprint }, () =>
+        handler({ db, person, ...input, request, prepared }),
+      );
+    }),
+  );
 }
 
 /** The parts of a request as the contract has them; a schema infers just the type that its endpoint names. */
@@ -109,6 +153,9 @@ function parsed<E extends AnyEndpoint>(
   endpoint: E,
   request: Request,
 ): { params: ParamsOf<E>; query: QueryOf<E>; body: BodyOf<E> } {
+  guardTexts(request.params);
+  guardTexts(request.query);
+  guardTexts(request.body);
   return {
     params: endpoint.params.parse(request.params) as ParamsOf<E>,
     query: endpoint.query.parse(request.query) as QueryOf<E>,

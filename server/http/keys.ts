@@ -10,7 +10,11 @@ const DAY_MS = 86_400_000;
 
 /** What a change is told by: the same key for another change is refused. */
 export const fingerprintOf = (what: unknown[]): string =>
-  createHash("sha256").update(JSON.stringify(what)).digest("hex");
+  createHash("sha256").update(JSON.stringify(what, withoutSecrets)).digest("hex");
+
+/** Nothing is kept that a password could be guessed from, but its argon2 hash. */
+const secrets = new Set(["password", "current"]);
+const withoutSecrets = (name: string, value: unknown): unknown => (secrets.has(name) ? undefined : value);
 
 /**
  * Runs a change once for its key: the key is kept in the transaction of the change, so that a repeat waits for the

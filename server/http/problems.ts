@@ -2,6 +2,7 @@ import { DomainError } from "@kasten/core/errors";
 import { sentenceOf } from "@kasten/core/sentences";
 import { domainProblem, problemStatus, type ProblemDetails, type ProblemType } from "@kasten/contract/http";
 import { ZodError } from "zod";
+import { sqlState } from "./sqlState";
 
 /** A refusal with words for a person; anything else that is thrown is unexpected and stays inside. */
 export class Problem extends Error {
@@ -29,6 +30,12 @@ export const notFound = (what: string) =>
   );
 export const taken = (what: string, detail: string) => new Problem("taken", `The ${what} is there already`, detail);
 export const refused = (detail: string) => new Problem("refused", "Cannot be done", detail);
+export const busy = (): Problem =>
+  new Problem(
+    "busy",
+    "Others are at the same work",
+    "Others change the very same things just now. Nothing is lost: try it again in a moment.",
+  );
 export const conflict = (detail: string) => new Problem("conflict", "Not possible now", detail);
 /** A field that the contract lets pass and the room cannot: named by its path. */
 export const fieldProblem = (title: string, path: string, detail: string) =>
@@ -108,7 +115,24 @@ function problemIn(error: unknown): Problem | undefined {
       "The database is away",
       "The database cannot be reached just now. Nothing is lost: it is tried again.",
     );
+  return ruleOfDatabase(error);
+}
+
+/** What the database refused: by its own name where it has one, else by the kind of rule. */
+function ruleOfDatabase(error: unknown): Problem | undefined {
   const constraint = (error as { driverError?: { constraint?: string } } | undefined)?.driverError?.constraint;
   const kept = constraint === undefined ? undefined : constraintProblems[constraint];
-  return kept && new Problem(kept[0], "Not possible now", kept[1]);
+  if (kept) return new Problem(kept[0], "Not possible now", kept[1]);
+  const state = sqlState(error);
+  if (state === undefined || !/^[0-9A-Z]{5}$/.test(state)) return undefined;
+  const kind = kindsOfRule.find(([states]) => states.test(state));
+  return kind && (kind[1] === "busy" ? busy() : new Problem(kind[1], "Not possible now", kind[2]));
 }
+
+/** The net under the contract: whatever it let pass and the database does not take. */
+const kindsOfRule: [RegExp, ProblemType, string][] = [
+  [/^23505$/, "taken", "That is there already: somebody added it just now. Look again."],
+  [/^23503$/, "conflict", "It belongs to something that is not there, or that others still need. Look again."],
+  [/^(22|23)/, "invalid", "A value in what was sent cannot be kept. Look at its figures and texts again."],
+  [/^(40P01|40001|55P03|57014|53300)$/, "busy", ""],
+];

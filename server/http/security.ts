@@ -1,4 +1,4 @@
-import type { NextFunction, Request, Response } from "express";
+import type { NextFunction, Request, RequestHandler, Response } from "express";
 import helmet from "helmet";
 import { Problem } from "./problems";
 
@@ -23,6 +23,33 @@ export const headers = helmet({
   strictTransportSecurity: false,
   referrerPolicy: { policy: "same-origin" },
 });
+
+/** Names under which a server on this machine is always known. */
+const here = ["localhost", "127.0.0.1", "[::1]"];
+
+/**
+ * A server answers under the names that it was told and no other: a page elsewhere, whose name is made to point here,
+ * would otherwise be taken for one of ours.
+ */
+export function knownHost(told: readonly string[]): RequestHandler {
+  const known = new Set([...here, ...told].map((name) => name.trim().toLowerCase()).filter(Boolean));
+  return (request, _response, next) => {
+    const name = (request.get("Host") ?? "").toLowerCase().replace(/:\d*$/, "");
+    if (!known.has(name))
+      throw new Problem(
+        "other-host",
+        "Not this server",
+        "This server was not told that it is known under this name. Whoever runs it lists its names in HOSTS.",
+      );
+    next();
+  };
+}
+
+/** Nothing of the room is left in a browser's store or a proxy's. */
+export const notStored: RequestHandler = (_request, response, next) => {
+  response.set("Cache-Control", "no-store");
+  next();
+};
 
 const changes = new Set(["POST", "PUT", "PATCH", "DELETE"]);
 

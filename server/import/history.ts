@@ -7,10 +7,12 @@ import {
   changeBatch,
   computeBatch,
   insertBatch,
+  learn,
   readLearned,
   writeClaims,
   batchById,
   type OpenBatch,
+  type TaughtUse,
 } from "../batches";
 import { insert, insertAll, type Db } from "../database/rows";
 import { notFound, Problem } from "../http/problems";
@@ -58,7 +60,7 @@ async function importFinished(db: Db, h: HistoryRow, at: Date): Promise<void> {
   await changeBatch(db, batch, { state: "finished", starts, minutes: h.minutes, ...dates });
   const { good, rejected, reason } = h;
   await insertTallies(db, { batchId: batch, personId: person.id, at }, { good, rejected, reason, loss: "whole fly" });
-  await importUses(db, batch, h);
+  await learn(db, { pattern: h.pattern, good: h.good, rejected: h.rejected }, await importUses(db, batch, h));
   const made = await batchById(db, batch);
   if (!made) throw notFound("batch");
   const told = `Finished batch ${made.number}: ${h.good} good, ${h.rejected} rejected`;
@@ -102,20 +104,19 @@ async function importFlies(
 }
 
 /** What a finished batch used: what is measured by the file's ratio, what is counted as computed. */
-async function importUses(db: Db, batchId: string, h: HistoryRow): Promise<void> {
+async function importUses(db: Db, batchId: string, h: HistoryRow): Promise<TaughtUse[]> {
   const open = await batchById(db, batchId);
   if (!open) throw notFound("batch");
   const flies = h.good + h.rejected;
   const { requirements } = computeBatch(await readWorld(db), await readLearned(db), open);
-  await insertAll(
-    db,
-    batchUseEntity,
-    requirements.map((r) => {
-      const computed = quantity(Math.max(1, r.perFly * flies * basePerCore[r.unit]), r.unit);
-      const used = r.unit === "count" ? computed : quantity(computed * h.use_ratio, r.unit);
-      const { key, component, material: materialCode, teaches } = r;
-      const amounts = { computed: teaches ? computed : null, taken: used, used, scrapped: nothing, returned: nothing };
-      return { batchId, key, component, materialCode, flies, ...amounts };
-    }),
-  );
+  const uses = requirements.map((r) => {
+    const computed = quantity(Math.max(1, r.perFly * flies * basePerCore[r.unit]), r.unit);
+    const used = r.unit === "count" ? computed : quantity(computed * h.use_ratio, r.unit);
+    const { key, component, material: materialCode, teaches } = r;
+    const amounts = { computed: teaches ? computed : null, taken: used, used, scrapped: nothing, returned: nothing };
+    return { batchId, key, component, materialCode, flies, ...amounts };
+  });
+  await insertAll(db, batchUseEntity, uses);
+  const counted = new Set(requirements.filter((r) => r.unit === "count").map((r) => r.key));
+  return uses.filter((u) => !counted.has(u.key));
 }

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { makeUp } from "../batches";
+import { makeUpAll } from "../batches";
 import type { Db } from "../database/rows";
 import { importHooks } from "./hooks";
 import { importLots } from "./lots";
@@ -28,7 +28,7 @@ export async function loadFolder(db: Db, folder: string, now: Date): Promise<voi
   await importCustomers(db, text("customers.csv"));
   await importHistory(db, text("history.csv"), now);
   await importOrders(db, shop, text("orders.csv"), now);
-  await makeUp(db);
+  await makeUpAll(db);
   await importProgress(db, text("progress.csv"), now);
 }
 

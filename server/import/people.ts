@@ -8,7 +8,7 @@ import { z } from "zod";
 import { customerEntity } from "../customers";
 import { insert, type Db } from "../database/rows";
 import { writeSetting } from "../settings";
-import { insertPerson } from "../team";
+import { hashPassword, insertPerson } from "../team";
 import { readCsv } from "./csv";
 
 const settingsFile = settingsSchema
@@ -42,7 +42,9 @@ const personFile = z.array(
 export async function importPeople(db: Db, json: unknown): Promise<{ id: string; role: string }[]> {
   const people = [];
   for (const p of personFile.parse(json))
-    people.push(await insertPerson(db, { ...p, password: randomBytes(24).toString("base64url") }));
+    people.push(
+      await insertPerson(db, { ...p, passwordHash: await hashPassword(randomBytes(24).toString("base64url")) }),
+    );
   return people;
 }
 

@@ -189,3 +189,11 @@ export const reservationEntity = new EntitySchema<ReservationRow>({
 });
 
 export const ledgerEntities = [placeEntity, lotEntity, movementEntity, balanceEntity, reservationEntity];
+
+/** Which fly: pattern, colour, weight form and size. */
+export interface FlyKind {
+  pattern: string;
+  variant: string;
+  form: string;
+  size: string;
+}

@@ -1,7 +1,8 @@
 import type { Side } from "@kasten/core/needs";
 import type { Quantity } from "@kasten/core/units";
 import { insert, type Db } from "../database/rows";
-import { lotEntity, movementEntity, reservationEntity, type ReservationRow } from "./entities";
+import { lotEntity, movementEntity, reservationEntity, type FlyKind, type ReservationRow } from "./entities";
+import { lockLotsOfBatch } from "./queries";
 
 export interface NewMovement {
   lot: string;
@@ -56,14 +57,6 @@ export async function insertLot(db: Db, { material, barb, batch, ...l }: NewLot)
   return (await insert(db, lotEntity, { ...l, ...class_, materialCode: material, batchId: batch })).id;
 }
 
-/** Which fly: pattern, colour, weight form and size. */
-export interface FlyKind {
-  pattern: string;
-  variant: string;
-  form: string;
-  size: string;
-}
-
 export async function insertFlyLot(
   db: Db,
   code: string,
@@ -85,6 +78,7 @@ export async function putBy(
 
 /** Gives reservations back: of a batch, of one of its keys, or one by its id. */
 export async function giveBack(db: Db, which: { id: string } | { batchId: string; key?: string; lotId?: string }) {
+  if ("batchId" in which) await lockLotsOfBatch(db, which.batchId);
   await db.getRepository(reservationEntity).delete(which);
 }
 

@@ -1,9 +1,8 @@
 import { groupBy } from "@kasten/core/numeric";
 import type { LotInDrawer } from "@kasten/core/stock";
-import type { Quantity } from "@kasten/core/units";
+import { less, lesser, nothing, sumOf, type Quantity } from "@kasten/core/units";
 import { rows, type Db } from "../database/rows";
-import { balanceEntity, reservationEntity } from "./entities";
-import type { FlyKind } from "./move";
+import { balanceEntity, reservationEntity, type FlyKind } from "./entities";
 
 export interface StockedLot extends LotInDrawer {
   material: string;
@@ -18,9 +17,9 @@ type RawLot = Omit<StockedLot, "barb" | "side"> & {
   side: "left" | "right" | null;
 };
 
-/** Every lot that is in a drawer, by material. */
-export async function lotsInDrawers(db: Db): Promise<Map<string, StockedLot[]>> {
-  const lots = await db
+/** Lots that are in a drawer, by material: of some materials, or all. */
+export async function lotsInDrawers(db: Db, materials?: string[]): Promise<Map<string, StockedLot[]>> {
+  const query = db
     .createQueryBuilder(balanceEntity, "b")
     .innerJoin("lot", "l", "l.id = b.lotId")
     .innerJoin("place", "p", "p.id = b.placeId")
@@ -37,9 +36,9 @@ export async function lotsInDrawers(db: Db): Promise<Map<string, StockedLot[]>> 
     .addSelect("l.barbToUm", "to")
     .addSelect("CAST(l.receivedAt AS text)", "receivedAt")
     .addSelect("l.remnant", "remnant")
-    .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0")
-    .getRawMany<RawLot>();
-  return groupBy(lots.map(toLot), (l) => l.material);
+    .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0");
+  if (materials) query.andWhere("l.materialCode = ANY(:materials)", { materials });
+  return groupBy((await query.getRawMany<RawLot>()).map(toLot), (l) => l.material);
 }
 
 const toLot = ({ from, to, side, ...lot }: RawLot): StockedLot => ({
@@ -81,32 +80,68 @@ export function reservedRows(db: Db, batch?: string): Promise<ReservedRow[]> {
   return query.getRawMany();
 }
 
-/** What has been pulled into kits and not come back, by batch and key: of one batch, or of all. */
-export const pulledRows = (db: Db, batch?: string): Promise<{ batch: string; key: string; quantity: Quantity }[]> =>
+const pulled = `
+  SELECT m.batch_id AS batch, m.batch_key AS key,
+    sum(CASE WHEN t.kind = 'kit' THEN m.quantity ELSE -m.quantity END)::bigint AS quantity
+  FROM movement m JOIN place t ON t.id = m.to_place JOIN place f ON f.id = m.from_place
+  WHERE m.batch_key IS NOT NULL AND ((t.kind = 'kit' AND f.kind = 'drawer') OR (f.kind = 'kit' AND t.kind = 'drawer'))`;
+
+type PulledRow = { batch: string; key: string; quantity: Quantity };
+
+/** What a batch has in its kit, by key: pulled, and not come back. */
+export const pulledOf = (db: Db, batch: string): Promise<PulledRow[]> =>
+  rows(db, `${pulled} AND m.batch_id = $1 GROUP BY 1, 2`, [batch]);
+
+/** What lies in the kits of all open batches, by batch and key; of finished ones nobody asks. */
+export const pulledRows = (db: Db): Promise<PulledRow[]> =>
   rows(
     db,
-    `SELECT m.batch_id AS batch, m.batch_key AS key,
-       sum(CASE WHEN t.kind = 'kit' THEN m.quantity ELSE -m.quantity END)::bigint AS quantity
-     FROM movement m JOIN place t ON t.id = m.to_place JOIN place f ON f.id = m.from_place
-     WHERE m.batch_key IS NOT NULL
-       AND ((t.kind = 'kit' AND f.kind = 'drawer') OR (f.kind = 'kit' AND t.kind = 'drawer'))
-       AND ($1::uuid IS NULL OR m.batch_id = $1)
-     GROUP BY 1, 2`,
-    [batch ?? null],
+    `${pulled} AND m.batch_id IN (SELECT id FROM batch WHERE state NOT IN ('finished', 'dissolved')) GROUP BY 1, 2`,
   );
 
+/** Locks lots, in one order, until the transaction ends: whoever books several of them, before the first. */
+export const lockLots = async (db: Db, lots: string[]): Promise<void> => {
+  await db.query("SELECT 1 FROM lot WHERE id = ANY($1) ORDER BY id FOR NO KEY UPDATE", [lots]);
+};
+
+/** Locks the lots that a batch has put by or in its kit. */
+export const lockLotsOfBatch = async (db: Db, batch: string): Promise<void> => {
+  await db.query(
+    `SELECT 1 FROM lot WHERE id IN (
+       SELECT lot_id FROM reservation WHERE batch_id = $1 UNION SELECT lot_id FROM movement WHERE batch_id = $1)
+     ORDER BY id FOR NO KEY UPDATE`,
+    [batch],
+  );
+};
+
 /** What lies in a kit, by key and lot, with the drawer from which it came. */
-export const kitLots = (
+export async function kitLots(
   db: Db,
   batch: string,
   kit: number,
-): Promise<{ key: string; lot: string; quantity: Quantity; drawer: number }[]> =>
-  rows(
+): Promise<{ key: string; lot: string; quantity: Quantity; drawer: number }[]> {
+  const put = await rows<{ key: string; lot: string; quantity: Quantity; drawer: number; there: Quantity }>(
     db,
-    `SELECT m.batch_key AS key, m.lot_id AS lot, sum(m.quantity)::bigint AS quantity, max(m.from_place)::int AS drawer
-     FROM movement m WHERE m.batch_id = $1 AND m.to_place = $2 GROUP BY 1, 2 ORDER BY 2`,
+    `SELECT m.batch_key AS key, m.lot_id AS lot, sum(m.quantity)::bigint AS quantity, max(m.from_place)::int AS drawer,
+       b.quantity AS there
+     FROM movement m JOIN balance b ON b.lot_id = m.lot_id AND b.place_id = $2
+     WHERE m.batch_id = $1 AND m.to_place = $2 AND m.batch_key IS NOT NULL GROUP BY 1, 2, b.quantity ORDER BY 2, 1`,
     [batch, kit],
   );
+  return [...groupBy(put, (p) => p.lot).values()].flatMap(asCounted);
+}
+
+/** A kit has what was counted in it, whatever was put in: less of the last that asked, or more of the first. */
+function asCounted(keys: { key: string; lot: string; quantity: Quantity; drawer: number; there: Quantity }[]) {
+  let left = keys[0]?.there ?? nothing;
+  const shared = keys.map(({ there: _there, ...k }) => {
+    const quantity = lesser(left, k.quantity);
+    left = less(left, quantity);
+    return { ...k, quantity };
+  });
+  const [first, ...others] = shared;
+  return first ? [{ ...first, quantity: sumOf([first.quantity, left]) }, ...others] : [];
+}
 
 /** Finished flies on the shelf, by kind of fly; `free` of them are put by for nobody. */
 export const fliesOnShelf = (
@@ -134,8 +169,11 @@ export const fliesOnShelf = (
     .addOrderBy("l.size")
     .getRawMany();
 
-/** Lots of finished flies with some that are put by for nobody, the oldest first. */
-export const freeFlyLots = (db: Db): Promise<(FlyKind & { lot: string; place: number; free: number })[]> =>
+/** Lots of finished flies of a kind with some that are put by for nobody, the oldest first. */
+export const freeFlyLots = (
+  db: Db,
+  { pattern, variant, form, size }: FlyKind,
+): Promise<{ lot: string; place: number; free: number }[]> =>
   db
     .createQueryBuilder(balanceEntity, "b")
     .innerJoin("lot", "l", "l.id = b.lotId")
@@ -143,11 +181,9 @@ export const freeFlyLots = (db: Db): Promise<(FlyKind & { lot: string; place: nu
     .select("l.id", "lot")
     .addSelect("b.placeId", "place")
     .addSelect("b.quantity - b.reserved", "free")
-    .addSelect("l.patternId", "pattern")
-    .addSelect("l.variant", "variant")
-    .addSelect("l.form", "form")
-    .addSelect("l.size", "size")
-    .where("p.kind = 'flies' AND l.patternId IS NOT NULL AND b.quantity > b.reserved")
+    .where("p.kind = 'flies' AND b.quantity > b.reserved")
+    .andWhere("l.patternId = :pattern AND l.variant = :variant AND l.form = :form AND l.size = :size")
+    .setParameters({ pattern, variant, form, size })
     .orderBy("l.receivedAt")
     .addOrderBy("l.id")
     .getRawMany();

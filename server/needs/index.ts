@@ -1,2 +1,1 @@
 export * from "./needs";
-export * from "./routes";

@@ -44,6 +44,30 @@ export async function readRoom(db: Db): Promise<Room> {
   };
 }
 
+/** What the coming work needs of a material, and the dozens for which the drawers hold enough. */
+export interface Cover {
+  needed: number;
+  coversDozens: number;
+}
+
+/** Dozens of the coming work, earliest due first, for which the drawers hold enough of each material. */
+export function coverOf(room: Room): Map<string, Cover> {
+  const cover = new Map<string, Cover & { left: Quantity; open: boolean }>();
+  for (const { batch, requirements } of room.batches)
+    for (const r of requirements) {
+      const { needed } = standingOf(room, batch.id, r);
+      const stock = sumOf((room.lots.get(r.material) ?? []).map((l) => l.quantity));
+      const c = cover.get(r.material) ?? { needed: 0, coversDozens: 0, left: stock, open: true };
+      cover.set(r.material, c);
+      c.needed += needed;
+      if (!c.open || needed === nothing) continue;
+      c.coversDozens += (batch.owed / 12) * Math.min(1, c.left / needed);
+      c.open = c.left >= needed;
+      c.left = less(c.left, needed);
+    }
+  return new Map([...cover].map(([code, { needed, coversDozens }]) => [code, { needed, coversDozens }]));
+}
+
 /** How far a batch is with one of its requirements. */
 export interface Standing {
   /** In its kit already: no longer needed from a drawer. */
@@ -87,7 +111,7 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
       need.reserved += reserved;
       need.short += short;
       const pattern = `${batch.patternName} ${batch.size}`;
-      if (needed > nothing)
+      if (needed > nothing && ++need.batchCount <= MOST_BATCHES_SHOWN)
         need.batches.push({ id: batch.id, number: batch.number, pattern, issue: needed, reserved, due: batch.due });
       if (short > nothing) shortages.push(shortageOf(room, batch.id, r.material, short));
     }
@@ -95,6 +119,9 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
     need.proposal = need.milled ? null : proposalFor(need.short, room.sources.get(need.material), room.today);
   return { needs: [...needs.values()].filter((n) => n.batches.length > 0).sort(shortFirst), shortages };
 }
+
+/** A material that every batch needs names the first of them only. */
+const MOST_BATCHES_SHOWN = 12;
 
 const shortFirst = (a: Need, b: Need): number =>
   Number(b.short > 0) - Number(a.short > 0) || a.drawer.localeCompare(b.drawer) || a.material.localeCompare(b.material);
@@ -124,6 +151,7 @@ function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
     reserved: 0,
     short: 0,
     batches: [],
+    batchCount: 0,
     milled: material?.blend !== undefined,
     proposal: null,
   };

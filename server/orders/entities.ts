@@ -63,7 +63,10 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
     pricePerDozenCents: int({ default: 0 }),
     cancelled: flag(),
   },
-  indices: [{ name: "order_line_order", columns: ["orderId"] }],
+  indices: [
+    { name: "order_line_order", columns: ["orderId"] },
+    { name: "order_line_fly", columns: ["patternId", "variant", "form", "size"], where: "NOT cancelled" },
+  ],
   checks: [
     { name: "order_line_flies_check", expression: "flies > 0 AND flies <= 6000" },
     { name: "order_line_policy_check", expression: "policy IN ('original', 'alternates', 'tier')" },

@@ -2,12 +2,12 @@ import { addOrder, cancelOrder, editOrder, listOrders, promise, readOrderById } 
 import type { Register } from "../http/handle";
 import { notFound } from "../http/problems";
 import { historyOf } from "../log";
-import { promiseLines } from "../schedule";
+import type { Outlook } from "../outlook";
 import { orderPage } from "./page";
 import { orderById } from "./queries";
 import { cancelRest, changeOrder, saveOrder } from "./service";
 
-export function orderRoutes(register: Register): void {
+export function orderRoutes(register: Register, outlook: Outlook): void {
   register(listOrders, ({ db, query }) => orderPage(db, query.state, query.cursor, query.limit));
   register(readOrderById, async ({ db, params }) => {
     const order = await orderById(db, params.id);
@@ -20,5 +20,5 @@ export function orderRoutes(register: Register): void {
     await cancelRest(db, person, params.id, body.version);
     return { ok: true as const };
   });
-  register(promise, async ({ db, body }) => ({ lines: await promiseLines(db, body.lines) }));
+  register(promise, async ({ db, body }) => ({ lines: await outlook.promise(db, body.lines) }));
 }

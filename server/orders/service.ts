@@ -1,7 +1,8 @@
 import { normalSize } from "@kasten/core/hooks";
 import { dozensText } from "@kasten/core/orders";
 import type { Order } from "@kasten/contract/orders";
-import { makeUp } from "../batches";
+import type { Sku } from "@kasten/core/batches";
+import { lockFlies, makeUp } from "../batches";
 import { insert, locked, update, type Db } from "../database/rows";
 import { notFound, refused, type Problem } from "../http/problems";
 import { stale } from "../http/versions";
@@ -50,13 +51,26 @@ export async function saveOrder(db: Db, person: Who, input: OrderInput, at: Date
   for (const [i, line] of input.lines.entries()) await insertLine(db, world, made.id, i, line);
   const told = `Wrote order ${made.number} for ${customer.name}: ${summary(world, input.lines)}, due ${due}`;
   await logEvent(db, person, "order", made.id, "written", told, at);
-  await makeUp(db);
+  await makeUp(db, input.lines.map(skuOf));
   return now(db, made.id);
 }
 
-/** The order, locked, in the version that the person saw. */
-async function lockedOrder(db: Db, id: string, isStale: (before: Order) => Problem | undefined): Promise<Order> {
+const skuOf = ({ pattern, variant, form, size }: Sku): Sku => ({ pattern, variant, form, size: normalSize(size) });
+
+/**
+ * The order, locked, in the version that the person saw; and with it the kinds of its flies, those that it had and
+ * those that it will have: nobody boxes or finishes any of them meanwhile.
+ */
+async function lockedOrder(
+  db: Db,
+  id: string,
+  lines: LineInput[],
+  isStale: (before: Order) => Problem | undefined,
+): Promise<Order> {
   await locked(db, orderEntity, { id });
+  const seen = await orderById(db, id);
+  if (!seen) throw notFound("order");
+  await lockFlies(db, [...seen.lines, ...lines].map(skuOf));
   const before = await orderById(db, id);
   if (!before) throw notFound("order");
   if (before.closedAt) throw refused("This order is closed. Write a new one.");
@@ -71,14 +85,16 @@ export async function changeOrder(
   id: string,
   input: OrderInput & { version: number },
 ): Promise<Order> {
-  const before = await lockedOrder(db, id, (o) => (o.version === input.version ? undefined : staleOrder(o, input)));
   const { world } = await checked(db, input);
+  const before = await lockedOrder(db, id, input.lines, (o) =>
+    o.version === input.version ? undefined : staleOrder(o, input),
+  );
   await writeLines(db, world, before, input.lines);
   const { customer: customerId, due, dueReason = null, note, text, version } = input;
   await update(db, orderEntity, { id, version }, { customerId, due, dueReason, note, text });
   const told = `Changed order ${before.number}: ${summary(world, input.lines)}, due ${due}`;
   await logEvent(db, person, "order", id, "changed", told);
-  await makeUp(db);
+  await makeUp(db, [...before.lines, ...input.lines].map(skuOf));
   return now(db, id);
 }
 
@@ -126,7 +142,7 @@ function guardBoxed(was: Order["lines"][number], line: LineInput | undefined): v
 }
 
 export async function cancelRest(db: Db, person: Who, id: string, version: number): Promise<void> {
-  const before = await lockedOrder(db, id, (o) =>
+  const before = await lockedOrder(db, id, [], (o) =>
     o.version === version ? undefined : stale(o.version, o, { version }, ["due"]),
   );
   for (const l of before.lines) {
@@ -134,6 +150,6 @@ export async function cancelRest(db: Db, person: Who, id: string, version: numbe
     else await update(db, orderLineEntity, { id: l.id }, { flies: l.boxed });
   }
   await logEvent(db, person, "order", id, "cancelled", `Cancelled what was not boxed of order ${before.number}`);
-  await makeUp(db);
+  await makeUp(db, before.lines.map(skuOf));
   await update(db, orderEntity, { id, version }, { closedAt: new Date() });
 }

@@ -1,3 +1,4 @@
+import { groupBy } from "@kasten/core/numeric";
 import { hookOf } from "@kasten/core/recipe";
 import {
   problemOf,
@@ -6,11 +7,12 @@ import {
   type PlanningPerson,
   type ScheduleProblem,
 } from "@kasten/core/schedule";
+import type { Need } from "@kasten/contract/materials";
 import type { Person } from "@kasten/contract/team";
 import { skillsOf, type ComputedBatch } from "../batches";
 import type { Db } from "../database/rows";
 import { readRoom, shareOut, type Room, type Shortage } from "../needs";
-import { allPeople } from "../team";
+import { activePeople } from "../team";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 import { preparedKeys, rankByCustomer, tyingBy } from "./queries";
 
@@ -23,6 +25,7 @@ export interface Planning {
   frame: Frame;
   people: Person[];
   planners: PlanningPerson[];
+  needs: Need[];
   shortages: Shortage[];
   batches: PlannableBatch[];
   problem: ScheduleProblem;
@@ -62,18 +65,18 @@ export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances)
 }
 
 /** Minute at which the last of what a batch waits for is there; beyond the horizon where nobody knows when. */
-function releaseOf(batch: string, shortages: Shortage[], frame: Frame): number {
-  const waits = shortages.filter((s) => s.batch === batch);
+function releaseOf(waits: Shortage[], frame: Frame): number {
   return Math.max(0, ...waits.map((w) => (w.arrives ? frame.minuteOf(w.arrives) : HORIZON_DAYS * DAY_MINUTES)));
 }
 
 /** The whole room as a problem: open batches over the people's hours, each released when its materials are there. */
 export async function readPlanning(db: Db, now: Date = new Date()): Promise<Planning> {
   const room = await readRoom(db);
-  const { shortages } = shareOut(room);
-  const people = await allPeople(db);
+  const { needs, shortages } = shareOut(room);
+  const people = await activePeople(db);
   const [prepDone, ranks, begun] = [await preparedKeys(db), await rankByCustomer(db), await tyingBy(db)];
   const { settings } = room.world;
+  const waiting = groupBy(shortages, (s) => s.batch);
   const frame = frameOf(settings.timeZone, now);
   const days = frame.days.slice(0, HORIZON_DAYS);
   const planners = people.map(({ id, role, skills, pace, hours }): PlanningPerson => {
@@ -83,7 +86,7 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
     .filter((c) => !c.fault)
     .map((c) =>
       plannable(c, frame, {
-        release: releaseOf(c.batch.id, shortages, frame),
+        release: releaseOf(waiting.get(c.batch.id) ?? [], frame),
         prepDone,
         rank: Math.min(...c.batch.claims.map((x) => ranks.get(x.customer) ?? USUAL_RANK), USUAL_RANK),
         begunBy: begun.get(c.batch.id),
@@ -91,5 +94,5 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
     );
   const { changeOver: setup, rackPlaces, finishingPlaces } = settings;
   const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, rackPlaces, finishingPlaces };
-  return { room, frame, people, planners, shortages, batches, problem: problemOf(batches, planners, rules) };
+  return { room, frame, people, planners, needs, shortages, batches, problem: problemOf(batches, planners, rules) };
 }

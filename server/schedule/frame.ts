@@ -21,8 +21,9 @@ export interface Frame {
 const iso = (d: Date): string =>
   `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, "0")}-${String(d.getDate()).padStart(2, "0")}`;
 
-export function frameOf(timeZone: string, now: Date): Frame {
-  const local = new TZDate(now.getTime(), timeZone);
+/** @param from whose day is the first; `now` may be later, where a plan is some minutes old */
+export function frameOf(timeZone: string, from: Date, now: Date = from): Frame {
+  const local = new TZDate(from.getTime(), timeZone);
   const midnight = new TZDate(local.getFullYear(), local.getMonth(), local.getDate(), timeZone);
   const starts = Array.from({ length: HORIZON_DAYS + 1 }, (_, i) => addDays(midnight, i));
   const minute = (d: Date) => Math.round((d.getTime() - midnight.getTime()) / MINUTE);

@@ -1,4 +1,4 @@
 export * from "./build";
 export * from "./frame";
+export * from "./plan";
 export * from "./promise";
-export * from "./routes";

@@ -1,19 +1,29 @@
 import type { Sku } from "@kasten/core/batches";
 import type { Requirement } from "@kasten/core/needs";
 import { nothing } from "@kasten/core/units";
-import { dispatch, jobOf, promise, type Promised, type ScheduleResult } from "@kasten/core/schedule";
+import {
+  freeOf,
+  jobOf,
+  promise,
+  type Free,
+  type PlanningPerson,
+  type Promised,
+  type ScheduleResult,
+} from "@kasten/core/schedule";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { promise as promiseEndpoint } from "@kasten/contract/orders";
 import { allocateFor, computeBatch, onPaper, readLearned, takeFor, type Learned, type OpenBatch } from "../batches";
 import type { Db } from "../database/rows";
 import { fliesOnShelf, type StockedLot } from "../ledger";
 import { standingOf } from "../needs";
-import { proposalFor } from "../purchasing";
-import { plannable, readPlanning, type Planning } from "./build";
-import { HORIZON_DAYS } from "./frame";
+import { proposalFor, sourcesByMaterial, type Source } from "../purchasing";
+import { todayIn } from "../settings";
+import { readWorld, type World } from "../world";
+import { plannable, type Planning } from "./build";
+import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 
-type Line = Sku & { flies: number };
-type PromisedLine = ReplyOf<typeof promiseEndpoint>["lines"][number];
+export type Line = Sku & { flies: number };
+export type PromisedLine = ReplyOf<typeof promiseEndpoint>["lines"][number];
 
 const reasons: Record<Promised["holds"], string> = {
   material: "material that must be ordered holds it",
@@ -48,50 +58,79 @@ const imagined = ({ pattern, variant, form, size }: Line, flies: number, version
   claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies }],
 });
 
-/** What a promise is made against: the room as it is planned, and what its drawers and shelf still hold. */
+/**
+ * What promises are made against, as data: the hours that the plan leaves free, and what the drawers still hold once
+ * the open batches have taken theirs. Made with each plan, and kept beside it.
+ */
+export interface Basis {
+  free: Free;
+  planners: PlanningPerson[];
+  lots: [material: string, lots: StockedLot[]][];
+}
+
+export const basisOf = (planning: Planning, plan: ScheduleResult): Basis => ({
+  free: freeOf(planning.problem, plan),
+  planners: planning.planners.map((p) => ({ ...p, windows: [] })),
+  lots: [...leftAfter(planning)],
+});
+
 interface Against {
-  planning: Planning;
-  plan: ScheduleResult;
+  basis: Basis;
+  world: World;
   learned: Learned;
-  left: Map<string, StockedLot[]>;
+  frame: Frame;
+  today: string;
+  lots: Map<string, StockedLot[]>;
+  sources: Map<string, Source[]>;
   shelf: Map<string, number>;
 }
 
 const flyKey = (s: Sku): string => `${s.pattern}|${s.variant}|${s.form}|${s.size}`;
 
-/** For each line the earliest day on which it can be ready without making any other order late, and what holds it. */
-export async function promiseLines(db: Db, lines: Line[]): Promise<PromisedLine[]> {
-  const planning = await readPlanning(db);
+/**
+ * For each line the earliest day on which it can be ready without making any other order late, and what holds it.
+ * @param madeAt when the plan was made from which the basis is: its minutes count from that day
+ */
+export async function promiseLines(
+  db: Db,
+  basis: Basis,
+  madeAt: Date,
+  now: Date,
+  lines: Line[],
+): Promise<PromisedLine[]> {
+  const world = await readWorld(db);
   const against: Against = {
-    planning,
-    plan: dispatch(planning.problem),
+    basis,
+    world,
     learned: await readLearned(db),
-    left: leftAfter(planning),
+    frame: frameOf(world.settings.timeZone, madeAt, now),
+    today: todayIn(world.settings.timeZone, now),
+    lots: new Map(basis.lots),
+    sources: await sourcesByMaterial(db),
     shelf: new Map((await fliesOnShelf(db)).map((f) => [flyKey(f), f.quantity - f.reserved])),
   };
   return lines.map((line) => promiseLine(against, line));
 }
 
 function promiseLine(against: Against, line: Line): PromisedLine {
-  const { planning, shelf } = against;
+  const { basis, world, frame, shelf } = against;
   const fromShelf = Math.min(line.flies, shelf.get(flyKey(line)) ?? 0);
   shelf.set(flyKey(line), (shelf.get(flyKey(line)) ?? 0) - fromShelf);
-  if (fromShelf === line.flies)
-    return { ...line, day: planning.room.today, holds: "shelf", sentence: "It is on the shelf." };
+  if (fromShelf === line.flies) return { ...line, day: against.today, holds: "shelf", sentence: "It is on the shelf." };
   const nobody = (sentence: string): PromisedLine => ({ ...line, day: null, holds: "nothing", sentence });
-  const pattern = planning.room.world.patterns.get(line.pattern);
+  const pattern = world.patterns.get(line.pattern);
   if (!pattern || pattern.missing.length > 0) return nobody("The pattern is not complete enough to be promised.");
   const fresh = imagined(line, line.flies - fromShelf, pattern.version);
-  const computed = computeBatch(planning.room.world, against.learned, fresh);
+  const computed = computeBatch(world, against.learned, fresh);
   if (computed.fault) return nobody(computed.fault);
-  const arrives = materialDay(planning, computed.requirements, against.left);
-  const release = arrives ? planning.frame.minuteOf(arrives) : 0;
-  const batch = plannable(computed, planning.frame, { release, prepDone: new Set(), rank: 3 });
-  const job = jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, planning.planners);
-  const { at, holds } = promise(planning.problem, against.plan, job, planning.frame.now);
+  const arrives = materialDay(against, computed.requirements);
+  const release = arrives ? frame.minuteOf(arrives) : 0;
+  const batch = plannable(computed, frame, { release, prepDone: new Set(), rank: 3 });
+  const job = jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, basis.planners);
+  const { at, holds } = promise(basis.free, job, frame.now);
   if (at === undefined)
     return { ...line, day: null, holds, sentence: `No day within ${HORIZON_DAYS} days: ${reasons[holds]}.` };
-  const day = planning.frame.dayOf(at - 1);
+  const day = frame.dayOf(at - 1);
   return { ...line, day, holds, sentence: `${day} at the earliest: ${reasons[holds]}.` };
 }
 
@@ -104,11 +143,11 @@ function leftAfter({ room }: Planning): Map<string, StockedLot[]> {
 }
 
 /** The day on which the last of the materials is here, when something must be ordered. */
-function materialDay({ room }: Planning, requirements: Requirement[], left: Against["left"]): string | undefined {
+function materialDay({ world, lots, sources, today }: Against, requirements: Requirement[]): string | undefined {
   const days = requirements.flatMap((r) => {
-    const { short } = allocateFor(r, r.issue, false, left);
-    if (short === nothing || room.world.materials.get(r.material)?.blend) return [];
-    return [proposalFor(short, room.sources.get(r.material), room.today)?.arrives ?? "9999-12-31"];
+    const { short } = allocateFor(r, r.issue, false, lots);
+    if (short === nothing || world.materials.get(r.material)?.blend) return [];
+    return [proposalFor(short, sources.get(r.material), today)?.arrives ?? "9999-12-31"];
   });
   return days.sort().at(-1);
 }

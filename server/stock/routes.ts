@@ -1,5 +1,5 @@
 import { quantityWords } from "@kasten/core/materials";
-import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
+import { less, nothing, quantity } from "@kasten/core/units";
 import {
   correctStock,
   listStock,
@@ -15,53 +15,27 @@ import { notFound, refused } from "../http/problems";
 import { counted, fliesOnShelf, insertLot, move, placeId } from "../ledger";
 import { logEvent } from "../log";
 import { materialEntity } from "../materials";
-import { readRoom, standingOf } from "../needs";
+import type { Cover } from "../needs";
+import type { Outlook } from "../outlook";
 import { sourcesByMaterial } from "../purchasing";
 import { countedItems, lockedBalance, lotsOf, movementsOf, type CountedItem } from "./queries";
 
 type Who = { id: string };
 
-/** What the coming work needs of a material, and the dozens for which the drawers hold enough. */
-interface Cover {
-  needed: number;
-  covers: number;
-  left: Quantity;
-  open: boolean;
-}
-
-/** Dozens of the coming work, earliest due first, for which the drawers hold enough of each material. */
-async function coverage(db: Db): Promise<Map<string, Cover>> {
-  const room = await readRoom(db);
-  const cover = new Map<string, Cover>();
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements) {
-      const { needed } = standingOf(room, batch.id, r);
-      const stock = sumOf((room.lots.get(r.material) ?? []).map((l) => l.quantity));
-      const c = cover.get(r.material) ?? { needed: 0, covers: 0, left: stock, open: true };
-      cover.set(r.material, c);
-      c.needed += needed;
-      if (!c.open || needed === nothing) continue;
-      c.covers += (batch.owed / 12) * Math.min(1, c.left / needed);
-      c.open = c.left >= needed;
-      c.left = less(c.left, needed);
-    }
-  return cover;
-}
-
 const withCover = (item: CountedItem, c: Cover | undefined): StockItem => ({
   ...item,
   needed: c?.needed ?? 0,
-  coversDozens: c?.covers ?? null,
+  coversDozens: c?.coversDozens ?? null,
 });
 
-async function detail(db: Db, code: string): Promise<StockDetail> {
+async function detail(db: Db, outlook: Outlook, code: string): Promise<StockDetail> {
   const [item] = await countedItems(db, code);
   const material = await db.getRepository(materialEntity).findOneBy({ code });
   if (!item || !material) throw notFound("material");
   const { colourName, caution, measured } = material;
   const sources = (await sourcesByMaterial(db, code)).get(code) ?? [];
   return {
-    ...withCover(item, (await coverage(db)).get(code)),
+    ...withCover(item, (await outlook.cover(db)).get(code)),
     colourName,
     caution,
     measured,
@@ -106,15 +80,15 @@ async function correct(db: Db, person: Who, material: string, body: BodyOf<typeo
   await logEvent(db, person, "stock", material, "corrected", told);
 }
 
-export function stockRoutes(register: Register): void {
+export function stockRoutes(register: Register, outlook: Outlook): void {
   register(listStock, async ({ db }) => {
-    const cover = await coverage(db);
+    const cover = await outlook.cover(db);
     return {
       items: (await countedItems(db)).map((i) => withCover(i, cover.get(i.code))),
       fliesOnShelf: await fliesOnShelf(db),
     };
   });
-  register(readStock, ({ db, params }) => detail(db, params.id));
+  register(readStock, ({ db, params }) => detail(db, outlook, params.id));
   register(receiveStock, async ({ db, person, params, body }) => {
     await receive(db, person, params.id, body);
     return { ok: true as const };

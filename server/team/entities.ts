@@ -1,9 +1,22 @@
 import { EntitySchema } from "typeorm";
 import type { Person } from "@kasten/contract/team";
-import { int, jsonb, numeric, text, uuidKey, version, written } from "../database/columns";
+import {
+  instant,
+  int,
+  jsonb,
+  numeric,
+  optional,
+  refers,
+  text,
+  uuid,
+  uuidKey,
+  version,
+  written,
+} from "../database/columns";
 
-export interface PersonRow extends Person {
+export interface PersonRow extends Omit<Person, "endedAt"> {
   passwordHash: string;
+  endedAt: Date | null;
 }
 
 /** The password's hash is read only where it is asked for by name. */
@@ -21,6 +34,7 @@ export const personEntity = new EntitySchema<PersonRow>({
     handed: text({ default: "right" }),
     numberWords: jsonb({ default: {} }),
     methods: jsonb({ default: {} }),
+    endedAt: instant(optional),
     version,
   },
   checks: [
@@ -30,6 +44,23 @@ export const personEntity = new EntitySchema<PersonRow>({
   ],
 });
 
+/** Addresses from which a person has signed in: there, the wrong tries of strangers do not count. */
+export interface KnownAddressRow {
+  personId: string;
+  address: string;
+  at: Date;
+}
+export const knownAddressEntity = new EntitySchema<KnownAddressRow>({
+  name: "known_address",
+  columns: {
+    personId: uuid({ primary: true, ...refers("person") }),
+    address: text({ primary: true }),
+    at: written(),
+  },
+  indices: [{ name: "known_address_at", columns: ["at"] }],
+});
+
+/** Tries to sign in that have not succeeded, or not yet. */
 export interface SignInFailureRow {
   id: number;
   login: string;
@@ -43,4 +74,4 @@ export const signInFailureEntity = new EntitySchema<SignInFailureRow>({
   indices: [{ name: "sign_in_failure_at", columns: ["at"] }],
 });
 
-export const teamEntities = [personEntity, signInFailureEntity];
+export const teamEntities = [personEntity, knownAddressEntity, signInFailureEntity];

@@ -1,45 +1,59 @@
-import { hash, verify } from "@node-rs/argon2";
 import type { Person } from "@kasten/contract/team";
-import { insert, type Db } from "../database/rows";
-import { personEntity } from "./entities";
+import { IsNull } from "typeorm";
+import { insert, isoInstant, type Db } from "../database/rows";
+import { personEntity, type PersonRow } from "./entities";
 
-export const personById = async (db: Db, id: string): Promise<Person | undefined> =>
-  (await db.getRepository(personEntity).findOneBy({ id })) ?? undefined;
-export const allPeople = (db: Db): Promise<Person[]> =>
-  db.getRepository(personEntity).find({ order: { role: "ASC", name: "ASC" } });
+const toPerson = ({
+  passwordHash: _hash,
+  ...p
+}: Omit<PersonRow, "passwordHash"> & { passwordHash?: string }): Person => ({
+  ...p,
+  endedAt: p.endedAt && isoInstant(p.endedAt),
+});
+
+/** A person, also one whose access has ended. */
+export async function personById(db: Db, id: string): Promise<Person | undefined> {
+  const found = await db.getRepository(personEntity).findOneBy({ id });
+  return found ? toPerson(found) : undefined;
+}
+
+/** A person who may be signed in. */
+export async function activePersonById(db: Db, id: string): Promise<Person | undefined> {
+  const found = await db.getRepository(personEntity).findOneBy({ id, endedAt: IsNull() });
+  return found ? toPerson(found) : undefined;
+}
+
+/** Everyone there is, also those whose access has ended: their names stand in the log. */
+export const allPeople = async (db: Db): Promise<Person[]> =>
+  (await db.getRepository(personEntity).find({ order: { role: "ASC", name: "ASC" } })).map(toPerson);
+
+/** Those who work in the room. */
+export const activePeople = async (db: Db): Promise<Person[]> =>
+  (await allPeople(db)).filter((p) => p.endedAt === null);
+
 export const isNobodyThere = async (db: Db): Promise<boolean> => !(await db.getRepository(personEntity).exists());
 
-export type NewPerson = Omit<Person, "id" | "version" | "methods"> & {
-  password: string;
+export type NewPerson = Omit<Person, "id" | "version" | "methods" | "endedAt"> & {
+  passwordHash: string;
   methods?: Record<string, string>;
 };
 
-export async function insertPerson(db: Db, { password, ...p }: NewPerson): Promise<Person> {
-  const { passwordHash: _hash, ...person } = await insert(db, personEntity, {
-    ...p,
-    login: p.login.toLowerCase(),
-    methods: p.methods ?? {},
-    passwordHash: await hashPassword(password),
-  });
-  return person;
+export const loginOf = (typed: string): string => typed.trim().toLowerCase();
+
+export async function insertPerson(db: Db, { login, methods = {}, ...p }: NewPerson): Promise<Person> {
+  const added = await insert(db, personEntity, { ...p, login: loginOf(login), methods });
+  return toPerson({ ...added, endedAt: null });
 }
 
-/** argon2id with 19 MiB and two passes, as the current OWASP advice has it. */
-const hashPassword = (password: string): Promise<string> =>
-  hash(password, { memoryCost: 19_456, timeCost: 2, parallelism: 1 });
-
-let decoy: Promise<string> | undefined;
-
-/** The person whose login and password these are. An unknown login takes as long as a wrong password. */
-export async function personByPassword(db: Db, login: string, password: string): Promise<string | undefined> {
-  const found = await db
-    .getRepository(personEntity)
-    .findOne({ where: { login: login.trim().toLowerCase() }, select: { id: true, passwordHash: true } });
-  decoy ??= hashPassword("nobody signs in with this");
-  const right = await verify(found?.passwordHash ?? (await decoy), password);
-  return found && right ? found.id : undefined;
-}
+/** Who may sign in under that name, with the hash that the password is tried against. */
+export const signingIn = async (db: Db, login: string): Promise<{ id: string; passwordHash: string } | undefined> =>
+  (await db.getRepository(personEntity).findOne({
+    where: { login: loginOf(login), endedAt: IsNull() },
+    select: { id: true, passwordHash: true },
+  })) ?? undefined;
 
 /** Who signs in under that name. */
-export const personByLogin = async (db: Db, login: string): Promise<Person | undefined> =>
-  (await db.getRepository(personEntity).findOneBy({ login })) ?? undefined;
+export async function personByLogin(db: Db, login: string): Promise<Person | undefined> {
+  const found = await db.getRepository(personEntity).findOneBy({ login });
+  return found ? toPerson(found) : undefined;
+}

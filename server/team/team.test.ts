@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { addPerson, editPerson, listPeople, me, setUp, signIn, signInDemo, signOut } from "@kasten/contract/team";
 import type { BodyOf } from "@kasten/contract/http";
 import { Client, openTestRoom, type TestRoom } from "../testing/app";
-import { setUpCode } from "./routes";
+import { setUpCode } from "./session";
 
 const newcomer: BodyOf<typeof addPerson> = {
   name: "Nele Brandt",

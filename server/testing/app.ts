@@ -7,6 +7,7 @@ import type { Role } from "@kasten/contract/permissions";
 import { me, signInDemo } from "@kasten/contract/team";
 import { buildApp } from "../app";
 import { Live } from "../http/live";
+import { inline, Outlook } from "../outlook";
 import { openDatabase } from "../source";
 import { Client } from "./client";
 import { createDatabase, dropDatabase } from "./databases";
@@ -30,7 +31,15 @@ export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } 
   const log = pino({ level: "silent" });
   const live = new Live(url, log);
   await live.open();
-  const { app, close } = await buildApp({ source, databaseUrl: url, live, log, version: "test", requestsPerMinute });
+  const outlook = new Outlook(
+    inline(source),
+    (error) => {
+      throw error;
+    },
+    { quickMs: Infinity, patienceMs: 60_000 },
+  );
+  const options = { source, databaseUrl: url, live, outlook, log, version: "test", requestsPerMinute };
+  const { app, close } = await buildApp(options);
   const server = createServer(app);
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
@@ -43,6 +52,7 @@ export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } 
       await live.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
+      await outlook.close();
       await close();
       await source.destroy();
       await dropDatabase(admin, url);

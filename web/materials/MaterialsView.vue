@@ -75,8 +75,8 @@ const share = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100
               class="link mr-1 inline-block min-h-[24px] min-w-[28px] text-center"
               :to="`/batches/${b.id}`"
               :title="`${b.pattern}: ${quantity(b.issue, n.unit)}, due ${day(b.due)}`"
-              >{{ b.number }}</RouterLink><span v-if="n.batches.length > 6" class="text-soft"
-              >+ {{ n.batches.length - 6 }}</span
+              >{{ b.number }}</RouterLink><span v-if="n.batchCount > 6" class="text-soft"
+              >+ {{ n.batchCount - 6 }}</span
             >
           </td>
         </tr>

@@ -1,10 +1,10 @@
 import { unscheduledSentence } from "@kasten/core/sentences";
+import { groupBy } from "@kasten/core/numeric";
 import type { Role } from "@kasten/core/recipe";
-import { checkSchedule, dispatch, type ScheduleResult } from "@kasten/core/schedule";
-import { readPlan, type Plan } from "@kasten/contract/schedule";
+import { checkSchedule, type ScheduleResult } from "@kasten/core/schedule";
+import type { Plan } from "@kasten/contract/schedule";
 import type { ComputedBatch } from "../batches";
-import type { Register } from "../http/handle";
-import { readPlanning, type Planning } from "./build";
+import type { Planning } from "./build";
 
 const operationBatch = (operation: string): string => operation.slice(0, operation.indexOf(":"));
 
@@ -40,9 +40,10 @@ function workOf({ problem, room }: Planning, result: ScheduleResult): Plan["work
 function batchesOf({ room, frame, shortages }: Planning, result: ScheduleResult): Plan["batches"] {
   const completed = new Map(result.completions.map((c) => [c.job, c]));
   const left = new Map(result.unscheduled.map((u) => [u.job, unscheduledSentence(u.reason)]));
+  const waiting = groupBy(shortages, (s) => s.batch);
   return room.batches.map(({ batch: { id, number, patternName, size, owed, due }, fault }) => {
     const c = completed.get(id);
-    const waits = shortages.filter((s) => s.batch === id);
+    const waits = waiting.get(id) ?? [];
     const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
     return {
       id,
@@ -60,9 +61,9 @@ function batchesOf({ room, frame, shortages }: Planning, result: ScheduleResult)
   });
 }
 
-function toPlan(planning: Planning): Plan {
+/** A plan as its page shows it. */
+export function toPlan(planning: Planning, result: ScheduleResult): Plan {
   const { problem, frame, people, planners, room } = planning;
-  const result = dispatch(problem);
   const windows = new Map(planners.map((p) => [p.id, p.windows]));
   return {
     days: frame.days.slice(0, -1).map((d, i) => ({ minute: d.minute, date: frame.dates[i] ?? "" })),
@@ -89,7 +90,3 @@ const merged = (windows: [number, number][], rest: number): [number, number][] =
     else all.push([start, end]);
     return all;
   }, []);
-
-export function scheduleRoutes(register: Register): void {
-  register(readPlan, async ({ db }) => toPlan(await readPlanning(db)));
-}

@@ -1,0 +1,6 @@
+export * from "./entities";
+export * from "./outlook";
+export * from "./reckon";
+export * from "./routes";
+export * from "./threads";
+export * from "./work";

@@ -1,0 +1,126 @@
+import type { Db } from "../database/rows";
+import { busy } from "../http/problems";
+import type { Cover } from "../needs";
+import type { Line, PromisedLine } from "../schedule";
+import type { Part } from "./entities";
+import { findPart, type Found } from "./queries";
+import type { Work } from "./work";
+
+/** A room that is computed so quickly is waited for; of a larger one the last answer is given meanwhile. */
+const usualPatience = { quickMs: 600, patienceMs: 1500 };
+/** The minute of the day is part of a plan: it is made anew after a while, also where nothing has changed. */
+const FRESH_MS = 10 * 60_000;
+/** Of the time of its thread the plan of a large room takes a third at most. */
+const REST = 2;
+/** Changes come in bursts. */
+const GATHER_MS = 150;
+const TRIES = 8;
+
+interface Kept {
+  revision: string;
+  doc: string;
+}
+
+/**
+ * What is computed of the whole room and kept: what the open batches need, what the stock covers, the plan. It is made
+ * by somebody else (`Work`), anew after each change; whoever asks is given what is kept.
+ */
+export class Outlook {
+  private readonly kept = new Map<Part, Kept>();
+  private readonly parsed = new WeakMap<Kept, Map<string, Cover>>();
+  private running: Promise<void> = Promise.resolve();
+  private next?: Promise<void>;
+  private timer?: NodeJS.Timeout;
+  private tookMs = 0;
+
+  constructor(
+    private readonly work: Work,
+    private readonly failed: (error: unknown) => void,
+    private readonly patience = usualPatience,
+  ) {}
+
+  /** The newest text of a part, as JSON. */
+  async read(db: Db, part: Part): Promise<string> {
+    return (await this.newest(db, part)).doc;
+  }
+
+  async cover(db: Db): Promise<Map<string, Cover>> {
+    const kept = await this.newest(db, "cover");
+    const known = this.parsed.get(kept);
+    if (known) return known;
+    // What this program wrote itself, in the shape of `coverOf`.
+    const cover = new Map(JSON.parse(kept.doc) as [string, Cover][]);
+    this.parsed.set(kept, cover);
+    return cover;
+  }
+
+  /** The earliest days of some lines. */
+  async promise(db: Db, lines: Line[]): Promise<PromisedLine[]> {
+    await this.newest(db, "cover");
+    return this.work.promise(lines);
+  }
+
+  /** Something has changed: computed anew in a moment, for the pages that are open. */
+  changed(): void {
+    this.timer ??= setTimeout(() => {
+      this.timer = undefined;
+      this.renew().catch(this.failed);
+    }, GATHER_MS);
+    this.timer.unref();
+  }
+
+  async close(): Promise<void> {
+    clearTimeout(this.timer);
+    await this.work.close();
+  }
+
+  private async newest(db: Db, part: Part): Promise<Kept> {
+    const now = await this.find(db, part);
+    if (now && isCurrent(now.found)) return now.kept;
+    if (!now) return this.first(db, part);
+    const renewed = this.renew();
+    renewed.catch(this.failed);
+    if (now.found.tookMs > this.patience.quickMs) return now.kept;
+    await Promise.race([renewed, new Promise((resolve) => setTimeout(resolve, this.patience.patienceMs).unref())]);
+    return (await this.find(db, part))?.kept ?? now.kept;
+  }
+
+  /** Of a room of which nothing has been computed yet; perhaps another server is just about it. */
+  private async first(db: Db, part: Part): Promise<Kept> {
+    for (let tries = 0; tries < TRIES; tries++) {
+      await this.renew();
+      const made = await this.find(db, part);
+      if (made) return made.kept;
+      await pause(this.patience.patienceMs);
+    }
+    throw busy();
+  }
+
+  private async find(db: Db, part: Part): Promise<{ kept: Kept; found: Found } | undefined> {
+    const known = this.kept.get(part);
+    const found = await findPart(db, part, known?.revision);
+    if (!found) return undefined;
+    this.tookMs = found.tookMs;
+    if (found.doc === null && known) return { kept: known, found };
+    const kept = { revision: found.revision, doc: found.doc ?? "" };
+    this.kept.set(part, kept);
+    return { kept, found };
+  }
+
+  /** Computes anew, once for all who ask before it begins. */
+  private renew(): Promise<void> {
+    this.next ??= this.running
+      .catch(() => undefined)
+      .then(() => (this.tookMs > this.patience.quickMs ? pause(this.tookMs * REST) : undefined))
+      .then(() => {
+        this.next = undefined;
+        this.running = this.work.reckon();
+        return this.running;
+      });
+    return this.next;
+  }
+}
+
+const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms).unref());
+
+const isCurrent = ({ change, newest, at }: Found): boolean => change === newest && Date.now() - at.getTime() < FRESH_MS;

@@ -1,0 +1,58 @@
+import { dispatch } from "@kasten/core/schedule";
+import type { DataSource } from "typeorm";
+import { coverOf } from "../needs";
+import { basisOf, promiseLines, readPlanning, toPlan, type Basis, type Line, type PromisedLine } from "../schedule";
+import type { Part } from "./entities";
+import { findPart, isFirst, keepPart, newestChange, tellParts } from "./queries";
+
+/**
+ * Computes what the open batches need, what the stock covers, and the plan, and keeps them. What is read is the room of
+ * one moment; it takes no lock that a change could wait for.
+ */
+export async function reckon(source: DataSource, now: Date = new Date()): Promise<void> {
+  await source.transaction(async (alone) => {
+    if (!(await isFirst(alone))) return;
+    const began = performance.now();
+    const change = await newestChange(source.manager);
+    const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
+    const result = dispatch(planning.problem);
+    const docs: Record<Part, unknown> = {
+      needs: { needs: planning.needs },
+      cover: [...coverOf(planning.room)],
+      plan: toPlan(planning, result),
+      basis: basisOf(planning, result),
+    };
+    const tookMs = Math.round(performance.now() - began);
+    await source.transaction(async (db) => {
+      const renewed: Part[] = [];
+      for (const part of ["basis", "cover", "needs", "plan"] as const)
+        if (await keepPart(db, { part, change, at: now, tookMs, doc: JSON.stringify(docs[part]) })) renewed.push(part);
+      await tellParts(db, renewed);
+    });
+  });
+}
+
+interface KeptBasis {
+  revision: string;
+  at: Date;
+  basis: Basis;
+}
+const read = new WeakMap<DataSource, KeptBasis>();
+
+/** The basis as it is kept, from memory when it is still the same. */
+async function readBasis(source: DataSource): Promise<KeptBasis> {
+  const known = read.get(source);
+  const found = await findPart(source.manager, "basis", known?.revision);
+  if (found?.doc == null && known) return known;
+  if (found?.doc == null) throw new Error("No plan has been made yet: reckon first.");
+  // What this program wrote itself, in the shape named here.
+  const fresh = { revision: found.revision, at: found.at, basis: JSON.parse(found.doc) as Basis };
+  read.set(source, fresh);
+  return fresh;
+}
+
+/** The earliest days of some lines, against the plan as it is kept. */
+export async function promised(source: DataSource, lines: Line[], now: Date = new Date()): Promise<PromisedLine[]> {
+  const { at, basis } = await readBasis(source);
+  return promiseLines(source.manager, basis, at, now, lines);
+}
