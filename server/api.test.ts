@@ -291,7 +291,9 @@ describe("batches", () => {
       },
     });
     expect((await batchesOf(sku)).map((b) => b.owed).sort()).toEqual([12, 60]);
-    const other = (await owner.ok(listBatches)).batches.find((b) => b.state === "planned" && b.pattern !== "mole-pier");
+    const other = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
+      (b) => b.state === "planned" && b.pattern !== "mole-pier",
+    );
     const mixed = await owner.refused(mergeBatches, {
       body: {
         batches: [...(await batchesOf(sku)).slice(0, 1), ...(other ? [other] : [])].map((b) => ({
@@ -410,7 +412,7 @@ describe("who may", () => {
     const stranger = new Client(room.base);
     const out = await stranger.refused(listOrders);
     expect([out.status, out.type]).toEqual([401, "not-signed-in"]);
-    const [batch] = (await owner.ok(listBatches)).batches;
+    const [batch] = (await owner.ok(listBatches, { query: { limit: 200 } })).batches;
     const no = await shop.refused(reserveBatch, { params: { id: batch?.id ?? "" } });
     expect([no.status, no.detail]).toEqual([403, expect.stringContaining("the owner or a tier")]);
     expect(await tier.send(addOrder, { body: await typed("1dz Slate Wisp 16 slate; Ida Pellworth, in 5 weeks") })).toBe(
@@ -506,7 +508,7 @@ describe("over the wire", () => {
   });
 
   test("materials come as CSV that no spreadsheet takes for a formula", async () => {
-    const [batch] = (await owner.ok(listBatches)).batches;
+    const [batch] = (await owner.ok(listBatches, { query: { limit: 200 } })).batches;
     const text = await (await owner.raw("GET", `/api/batches/${batch?.id}/materials.csv`)).text();
     expect(text.split("\r\n")[0]).toBe("batch,role,material,name,side,per_fly,unit,net,issue,words,lots");
     expect(

@@ -53,6 +53,8 @@ export interface AppOptions {
 
 const rooms = [
   teamRoutes,
+  // Before the batches: /batches/sums is no batch.
+  outlookRoutes,
   catalogueRoutes,
   patternRoutes,
   materialRoutes,
@@ -61,7 +63,6 @@ const rooms = [
   customerRoutes,
   batchRoutes,
   stockRoutes,
-  outlookRoutes,
   benchRoutes,
   boxRoutes,
   bookRoutes,

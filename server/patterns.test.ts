@@ -54,7 +54,7 @@ const count = async () => (await owner.ok(catalogue)).patterns.length;
 
 describe("versions", () => {
   test("a pattern in use is not changed under a running batch; the batch can be bound to the new version", async () => {
-    const batch = (await owner.ok(listBatches)).batches.find(
+    const batch = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
       (b) => b.pattern === "slate-wisp" && b.state === "planned",
     );
     const id = batch?.id ?? "";
@@ -354,7 +354,7 @@ describe("files of patterns", () => {
 
 describe("ways of tying a batch", () => {
   test("another way changes what is needed, gives reservations back, and is written down", async () => {
-    const open = (await owner.ok(listBatches)).batches.find(
+    const open = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
       (b) => b.pattern === "copper-lodger" && b.state === "planned",
     );
     const id = open?.id ?? "";
@@ -380,7 +380,7 @@ describe("ways of tying a batch", () => {
   });
 
   test("a way that nobody knows, and a part that cannot be left out, are refused and change nothing", async () => {
-    const open = (await owner.ok(listBatches)).batches.find(
+    const open = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
       (b) => b.pattern === "copper-lodger" && b.state === "planned",
     );
     const id = open?.id ?? "";
@@ -533,7 +533,7 @@ describe("materials of the cabinet", () => {
         blend: { parts: { "YA-TN": 0.5, "DU-HARE": 0.5 }, leastChargeMg: 800 },
       }),
     );
-    const batch = (await owner.ok(listBatches)).batches.find(
+    const batch = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
       (b) => b.pattern === "rope-walker" && b.state === "planned",
     );
     if (!batch) throw new Error("no batch of rope walkers");
@@ -599,7 +599,7 @@ describe("materials of the cabinet", () => {
 
   test("a vintage material may be shown on a fly, not promised, and holds its batches back", async () => {
     const { version, ...before } = await shown("FE-PHT-OL");
-    const batch = (await owner.ok(listBatches)).batches.find(
+    const batch = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
       (b) => b.pattern === "copper-lodger" && b.state === "planned",
     );
     if (!batch) throw new Error("the demo has a planned batch with an olive tail");
@@ -628,7 +628,7 @@ describe("materials of the cabinet", () => {
 
 describe("another hook", () => {
   test("a batch is tied on a hook taken in its place: its geometry, its hooks and its lengths follow", async () => {
-    const batch = (await owner.ok(listBatches)).batches.find(
+    const batch = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find(
       (b) => b.pattern === "copper-lodger" && b.state === "planned",
     );
     const id = batch?.id ?? "";

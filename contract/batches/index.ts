@@ -7,6 +7,7 @@ import {
   flies,
   isoDay,
   none,
+  pageQuery,
   short,
   skuSchema,
   table,
@@ -16,6 +17,8 @@ import {
 import { requirementSchema } from "../materials";
 
 export const batchStates = ["planned", "released", "pulled", "tying", "finished"] as const;
+/** States of batches that are not finished. */
+export const openStates = ["planned", "released", "pulled", "tying"] as const;
 export const batchModes = ["fly by fly", "step by step"] as const;
 
 export const batchSchema = skuSchema.extend({
@@ -94,10 +97,30 @@ export const listBatches = endpoint({
   id: "listBatches",
   method: "get",
   path: "/batches",
-  summary: "Batches that are not finished",
+  summary: "Batches that are not finished, by the day they are due",
+  permission: "see the room",
+  query: pageQuery.extend({
+    /** Only those in these states, by comma. */
+    states: z
+      .string()
+      .max(60)
+      .transform((text) => text.split(","))
+      .pipe(z.array(z.enum(openStates)).min(1).max(openStates.length))
+      .optional(),
+  }),
+  body: none,
+  reply: z.object({ batches: z.array(batchSchema), most: z.number().int(), next: z.string().nullable() }),
+});
+export const sumBatches = endpoint({
+  ...base,
+  params: none,
+  id: "sumBatches",
+  method: "get",
+  path: "/batches/sums",
+  summary: "What the batches that are not finished come to",
   permission: "see the room",
   body: none,
-  reply: z.object({ batches: z.array(batchSchema), most: z.number().int() }),
+  reply: z.object({ batches: z.number(), owed: z.number(), starts: z.number(), minutes: z.number() }),
 });
 export const readBatch = endpoint({
   ...base,
@@ -209,6 +232,7 @@ export const donePrep = endpoint({
 });
 export const batchEndpoints = [
   listBatches,
+  sumBatches,
   readBatch,
   splitBatch,
   mergeBatches,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { batchSchema } from "../batches";
 import { endpoint, isoDay, none } from "../http";
 
 export const planSchema = z.object({
@@ -61,4 +62,28 @@ export const readPlan = endpoint({
   body: none,
   reply: planSchema,
 });
-export const scheduleEndpoints = [readPlan];
+export const readLate = endpoint({
+  id: "readLate",
+  method: "get",
+  path: "/plan/late",
+  summary: "Orders with a batch that will not keep the day promised",
+  room: "schedule",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: z.object({ orders: z.array(z.uuid()) }),
+});
+export const readTurns = endpoint({
+  id: "readTurns",
+  method: "get",
+  path: "/plan/turns",
+  summary: "The batches that are next for each person and not released yet, by the plan",
+  room: "schedule",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: z.object({ people: z.array(z.object({ id: z.uuid(), batches: z.array(batchSchema) })) }),
+});
+export const scheduleEndpoints = [readPlan, readLate, readTurns];

@@ -1,5 +1,6 @@
 export * from "./types";
 export { composeFly } from "./compose";
+export * from "./kept";
 export { cutLength, noodleDensities, wrapsOfHold } from "./steps";
 export { rootOf } from "./lengths";
 export * from "./proportions";

@@ -1,6 +1,6 @@
 import { prepTasks, type PrepTask } from "@kasten/core/batches";
 import { DomainError } from "@kasten/core/errors";
-import { composeFly, type ComposedFly } from "@kasten/core/fly";
+import { KeptFlies, type ComposedFly } from "@kasten/core/fly";
 import { notMade } from "@kasten/core/hooks";
 import { startsFor } from "@kasten/core/learning";
 import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/needs";
@@ -11,7 +11,7 @@ import { notFound } from "../http/problems";
 import { recipeKey } from "../recipes";
 import type { World } from "../world";
 import type { Learned } from "./knowledge";
-import type { OpenBatch } from "./queries";
+import { NEVER_DUE, type OpenBatch } from "./queries";
 
 /** A batch with everything that is derived: flies owed and to start, materials, preparation. */
 export interface ComputedBatch {
@@ -26,9 +26,6 @@ export interface ComputedBatch {
 }
 
 export const owedOf = (b: Pick<OpenBatch, "claims">): number => b.claims.reduce((sum, c) => sum + c.flies, 0);
-
-/** Due when nobody waits for it any more. */
-const NEVER_DUE = "9999-12-31";
 
 export function computeBatch(world: World, learned: Learned, open: OpenBatch): ComputedBatch {
   const found = world.recipes.get(recipeKey(open.pattern, open.patternVersion));
@@ -52,13 +49,27 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   }
 }
 
+/** Flies of a large room: some hundred kinds, each perhaps in a few ways. */
+const MOST_FLIES = 1200;
+const kept = new WeakMap<World, KeptFlies>();
+
+/** Flies are composed once for each state of the world. */
+function fliesOf(world: World): KeptFlies {
+  const known = kept.get(world) ?? new KeptFlies(MOST_FLIES);
+  kept.set(world, known);
+  return known;
+}
+
 function materialsOf(world: World, open: OpenBatch, recipe: Recipe, starts: number, known: Knowledge) {
   const hook = hookOf(recipe, open);
   const model = world.hooks.get(hook);
   if (!model) throw new DomainError("PATTERN_INCOMPLETE", { missing: [{ code: "HOOK_NOT_KNOWN", details: { hook } }] });
   const sizeFault = notMade(model, open.size);
   if (sizeFault) throw sizeFault;
-  const fly = composeFly(recipe, { ...open, flies: starts }, model, world.materials);
+  const { size, variant, form, buy, leave, use, methods } = open;
+  const choice = { size, variant, form, buy, leave, use, methods, flies: starts };
+  const key = recipeKey(open.pattern, open.patternVersion);
+  const fly = fliesOf(world).fly(key, recipe, choice, model, world.materials);
   return {
     fly,
     requirements: [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)],

@@ -9,6 +9,9 @@ export type OpenBatch = Omit<Batch, "owed" | "starts" | "due" | "minutes"> & {
   kitId: number | null;
 };
 
+/** Due when nobody waits for it any more. */
+export const NEVER_DUE = "9999-12-31";
+
 const select = `
   SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion",
     b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.mix_lots AS "mixLots",
@@ -23,6 +26,36 @@ const select = `
 
 export const openBatches = (db: Db): Promise<OpenBatch[]> =>
   rows(db, `${select} WHERE b.state NOT IN ('finished', 'dissolved') ORDER BY b.number`);
+
+/** Where a page of batches begins: after this due day and number. */
+export interface BatchCursor {
+  due: string;
+  number: number;
+}
+
+/** A page of open batches in some states, by the day they are due. */
+export async function openPage(
+  db: Db,
+  states: readonly string[],
+  after: BatchCursor | undefined,
+  limit: number,
+): Promise<OpenBatch[]> {
+  const found = await rows<{ id: string }>(
+    db,
+    `SELECT b.id FROM batch b LEFT JOIN (
+       SELECT bc.batch_id, min(o.due) AS due FROM batch_claim bc JOIN batch x ON x.id = bc.batch_id
+       JOIN order_line l ON l.id = bc.order_line_id JOIN customer_order o ON o.id = l.order_id
+       WHERE x.state NOT IN ('finished', 'dissolved') GROUP BY 1) d ON d.batch_id = b.id
+     WHERE b.state NOT IN ('finished', 'dissolved') AND b.state = ANY($1)
+       AND ($2::date IS NULL OR (COALESCE(d.due, $5::date), b.number) > ($2::date, $3::int))
+     ORDER BY COALESCE(d.due, $5::date), b.number LIMIT $4`,
+    [states, after?.due ?? null, after?.number ?? null, limit, NEVER_DUE],
+  );
+  const ids = found.map((f) => f.id);
+  const batches = await rows<OpenBatch>(db, `${select} WHERE b.id = ANY($1)`, [ids]);
+  const at = new Map(ids.map((id, i) => [id, i]));
+  return batches.sort((a, b) => (at.get(a.id) ?? 0) - (at.get(b.id) ?? 0));
+}
 
 export const batchById = async (db: Db, id: string): Promise<OpenBatch | undefined> =>
   (await rows<OpenBatch>(db, `${select} WHERE b.id = $1 AND b.state <> 'dissolved'`, [id]))[0];

@@ -4,6 +4,7 @@ import {
   editBatch,
   listBatches,
   mergeBatches,
+  openStates,
   pullBatch,
   readBatch,
   releaseBatch,
@@ -11,24 +12,29 @@ import {
   splitBatch,
   unreserveBatch,
 } from "@kasten/contract/batches";
+import { dayCursor } from "../http/cursors";
 import type { Register } from "../http/handle";
 import { readWorld } from "../world";
 import { computeBatch } from "./compute";
 import { batchDetail } from "./detail";
 import { readLearned } from "./knowledge";
-import { openBatches } from "./queries";
+import { openPage } from "./queries";
 import { edit, logPrep, merge, pull, release, reserve, split, unreserve } from "./service";
 
 const ok = { ok: true as const };
 
 export function batchRoutes(register: Register): void {
-  register(listBatches, async ({ db }) => {
+  register(listBatches, async ({ db, query: { states = openStates, cursor, limit } }) => {
     const world = await readWorld(db);
     const learned = await readLearned(db);
-    const batches = (await openBatches(db)).map((b) => computeBatch(world, learned, b).batch);
+    // One more than is shown tells whether there is another page.
+    const page = await openPage(db, states, dayCursor(cursor), limit + 1);
+    const batches = page.slice(0, limit).map((b) => computeBatch(world, learned, b).batch);
+    const last = batches.at(-1);
     return {
-      batches: batches.sort((a, b) => a.due.localeCompare(b.due) || a.number - b.number),
+      batches,
       most: mostOwedFor(world.settings.tray, undefined, world.settings.serviceLevel),
+      next: page.length > limit && last ? `${last.due}_${last.number}` : null,
     };
   });
   register(readBatch, ({ db, params }) => batchDetail(db, params.id));

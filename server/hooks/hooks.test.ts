@@ -96,7 +96,9 @@ describe("pieces that are not a whole millimetre", () => {
     const order = await owner.ok(addOrder, {
       body: await typedOrder(owner, "7dz Lead Line 14 tan; Oxbow and Daughters, in 9 weeks"),
     });
-    const batch = (await owner.ok(listBatches)).batches.find((b) => b.claims.some((c) => c.orderId === order.id));
+    const batch = (await owner.ok(listBatches, { query: { limit: 200 } })).batches.find((b) =>
+      b.claims.some((c) => c.orderId === order.id),
+    );
     const params = { id: batch?.id ?? "" };
     const planned = await owner.ok(readBatch, { params });
     if (planned.patternVersion < planned.newestVersion)

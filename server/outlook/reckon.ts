@@ -1,7 +1,19 @@
 import { dispatch } from "@kasten/core/schedule";
+import type { Batch, sumBatches } from "@kasten/contract/batches";
+import type { ReplyOf } from "@kasten/contract/http";
 import type { DataSource } from "typeorm";
 import { coverOf } from "../needs";
-import { basisOf, promiseLines, readPlanning, toPlan, type Basis, type Line, type PromisedLine } from "../schedule";
+import {
+  basisOf,
+  lateOrders,
+  promiseLines,
+  readPlanning,
+  toPlan,
+  turnsOf,
+  type Basis,
+  type Line,
+  type PromisedLine,
+} from "../schedule";
 import type { Part } from "./entities";
 import { findPart, isFirst, keepPart, newestChange, tellParts } from "./queries";
 
@@ -16,16 +28,20 @@ export async function reckon(source: DataSource, now: Date = new Date()): Promis
     const change = await newestChange(source.manager);
     const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
     const result = dispatch(planning.problem);
+    const plan = toPlan(planning, result);
     const docs: Record<Part, unknown> = {
       needs: { needs: planning.needs },
       cover: [...coverOf(planning.room)],
-      plan: toPlan(planning, result),
+      sums: sumsOf(planning.room.batches.map((c) => c.batch)),
+      plan,
+      late: { orders: lateOrders(planning, plan) },
+      turns: { people: turnsOf(planning, plan) },
       basis: basisOf(planning, result),
     };
     const tookMs = Math.round(performance.now() - began);
     await source.transaction(async (db) => {
       const renewed: Part[] = [];
-      for (const part of ["basis", "cover", "needs", "plan"] as const)
+      for (const part of parts)
         if (await keepPart(db, { part, change, at: now, tookMs, doc: JSON.stringify(docs[part]) })) renewed.push(part);
       await tellParts(db, renewed);
     });
@@ -37,6 +53,19 @@ interface KeptBasis {
   at: Date;
   basis: Basis;
 }
+/** In one order, as every writer of them has it. */
+const parts: Part[] = ["basis", "cover", "late", "needs", "plan", "sums", "turns"];
+
+function sumsOf(batches: Batch[]): ReplyOf<typeof sumBatches> {
+  const sum = (of: (b: Batch) => number) => batches.reduce((total, b) => total + of(b), 0);
+  return {
+    batches: batches.length,
+    owed: sum((b) => b.owed),
+    starts: sum((b) => b.starts),
+    minutes: sum((b) => b.minutes),
+  };
+}
+
 const read = new WeakMap<DataSource, KeptBasis>();
 
 /** The basis as it is kept, from memory when it is still the same. */

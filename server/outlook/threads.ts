@@ -1,8 +1,7 @@
 import { Piscina } from "piscina";
 import { busy, Problem } from "../http/problems";
 import type { PromisedLine } from "../schedule";
-import type { Done, Task } from "./thread";
-import type { Work } from "./work";
+import type { Done, Task, Work } from "./work";
 
 /** What takes longer is ended with its thread: the last plan stays, and a promise is asked for again. */
 const MOST_RECKON_MS = 120_000;
@@ -15,10 +14,9 @@ export function threads(filename: string, databaseUrl: string): Work {
   const pool = new Piscina<Task, Done>({
     filename,
     workerData: { databaseUrl },
-    minThreads: 1,
+    minThreads: 2,
     maxThreads: 2,
     maxQueue: MOST_WAITING,
-    idleTimeout: 60_000,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
   });
   const run = async (task: Task, mostMs: number): Promise<PromisedLine[]> => {

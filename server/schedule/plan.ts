@@ -2,6 +2,7 @@ import { unscheduledSentence } from "@kasten/core/sentences";
 import { groupBy } from "@kasten/core/numeric";
 import type { Role } from "@kasten/core/recipe";
 import { checkSchedule, type ScheduleResult } from "@kasten/core/schedule";
+import type { Batch } from "@kasten/contract/batches";
 import type { Plan } from "@kasten/contract/schedule";
 import type { ComputedBatch } from "../batches";
 import type { Planning } from "./build";
@@ -90,3 +91,25 @@ const merged = (windows: [number, number][], rest: number): [number, number][] =
     else all.push([start, end]);
     return all;
   }, []);
+
+/** Orders that wait for a batch which is late or has no place in the plan. */
+export function lateOrders({ room }: Planning, plan: Plan): string[] {
+  const late = new Set(plan.batches.filter((b) => b.lateDays > 0 || b.held !== null).map((b) => b.id));
+  const waiting = room.batches.filter((c) => late.has(c.batch.id)).flatMap((c) => c.batch.claims);
+  return [...new Set(waiting.map((c) => c.orderId))];
+}
+
+const MOST_TURNS = 4;
+
+/** For each person what comes next by the plan and is still to be released. */
+export function turnsOf({ room, people }: Planning, plan: Plan): { id: string; batches: Batch[] }[] {
+  const planned = new Map(room.batches.filter((c) => c.batch.state === "planned").map((c) => [c.batch.id, c.batch]));
+  const ties = groupBy(
+    plan.work.filter((w) => w.kind === "tie").sort((a, b) => a.start - b.start),
+    (w) => w.person,
+  );
+  return people.map(({ id }) => ({
+    id,
+    batches: (ties.get(id) ?? []).flatMap((w) => planned.get(w.batch) ?? []).slice(0, MOST_TURNS),
+  }));
+}

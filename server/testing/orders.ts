@@ -37,14 +37,16 @@ export const batchesOf = async (
   client: Client,
   line: { pattern: string; size: string; variant: string },
 ): Promise<Batch[]> =>
-  (await client.ok(listBatches)).batches.filter(
+  (await client.ok(listBatches, { query: { limit: 200 } })).batches.filter(
     (b) => b.pattern === line.pattern && b.size === line.size && b.variant === line.variant,
   );
 
 /** The batch that a typed order of one line goes into. */
 export async function orderedBatch(client: Client, text: string): Promise<{ order: Order; batch: Batch }> {
   const order = await client.ok(addOrder, { body: await typedOrder(client, text) });
-  const batch = (await client.ok(listBatches)).batches.find((b) => b.claims.some((c) => c.orderId === order.id));
+  const batch = (await client.ok(listBatches, { query: { limit: 200 } })).batches.find((b) =>
+    b.claims.some((c) => c.orderId === order.id),
+  );
   if (!batch) throw new Error(`no batch for ${text}`);
   return { order, batch };
 }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
-import { listBatches, mergeBatches, splitBatch, type Batch } from "@kasten/contract/batches";
-import { call } from "../http";
+import { listBatches, mergeBatches, splitBatch, sumBatches, type Batch } from "@kasten/contract/batches";
+import { call, usePages } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import ShowMore from "../parts/ShowMore.vue";
 import { clock, day } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
@@ -12,7 +13,12 @@ import { useSession } from "../team";
 
 const { may, askWhom } = useSession();
 const { patterns } = useCatalogue();
-const batches = useQuery({ key: ["batches"], query: () => call(listBatches) });
+const batches = usePages({
+  key: () => ["batches"],
+  read: (cursor) => call(listBatches, { query: { cursor } }),
+  rows: (page) => page.batches,
+});
+const sums = useQuery({ key: ["sums"], query: () => call(sumBatches) });
 const { busy, refusal, send } = useChange();
 const chosen = ref<string[]>([]);
 const splitting = ref<string | null>(null);
@@ -26,15 +32,9 @@ const words: Record<Batch["state"], string> = {
 };
 
 const sku = (b: Batch) => [b.pattern, b.variant, b.form, b.size].join("|");
-const all = computed(() => batches.data.value?.batches ?? []);
+const all = batches.rows;
 const picked = computed(() => all.value.filter((b) => chosen.value.includes(b.id)));
 const mergeable = computed(() => picked.value.length > 1 && new Set(picked.value.map(sku)).size === 1);
-const inAll = computed(() => ({
-  owed: all.value.reduce((n, b) => n + b.owed, 0),
-  starts: all.value.reduce((n, b) => n + b.starts, 0),
-  minutes: all.value.reduce((n, b) => n + b.minutes, 0),
-}));
-
 async function merge(): Promise<void> {
   if (
     await send(
@@ -44,7 +44,6 @@ async function merge(): Promise<void> {
     )
   ) {
     chosen.value = [];
-    await batches.refetch();
   }
 }
 async function split(b: Batch): Promise<void> {
@@ -56,7 +55,6 @@ async function split(b: Batch): Promise<void> {
     )
   ) {
     splitting.value = null;
-    await batches.refetch();
   }
 }
 </script>
@@ -64,10 +62,11 @@ async function split(b: Batch): Promise<void> {
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
     <h1>Batches</h1>
-    <p class="text-soft">
-      <span class="fig text-ink">{{ all.length }}</span> batches, <DozenCount :flies="inAll.owed" /> owed,
-      <span class="fig text-ink">{{ inAll.starts }}</span> flies to start, about
-      <span class="fig text-ink">{{ clock(inAll.minutes) }}</span> at the vise
+    <p v-if="sums.data.value" class="text-soft">
+      <span class="fig text-ink">{{ sums.data.value.batches }}</span> batches,
+      <DozenCount :flies="sums.data.value.owed" /> owed,
+      <span class="fig text-ink">{{ sums.data.value.starts }}</span> flies to start, about
+      <span class="fig text-ink">{{ clock(sums.data.value.minutes) }}</span> at the vise
     </p>
   </div>
   <RefusalNote :refusal="refusal" />
@@ -80,7 +79,7 @@ async function split(b: Batch): Promise<void> {
     >
     <span v-else class="text-soft"
       >Same pattern, colour and size with nearby days go together, up to
-      {{ (batches.data.value?.most ?? 0) / 12 }} dozen with the expected rejects on a tray. Tick two to merge
+      {{ (batches.first.value?.most ?? 0) / 12 }} dozen with the expected rejects on a tray. Tick two to merge
       them.</span
     >
   </div>
@@ -182,7 +181,7 @@ async function split(b: Batch): Promise<void> {
             </template>
           </td>
         </tr>
-        <tr v-if="batches.data.value && all.length === 0">
+        <tr v-if="batches.isEmpty.value">
           <td colspan="9" class="!py-6 text-soft">
             Nothing to tie. Batches make themselves from open orders:
             <RouterLink class="link" to="/orders">write one</RouterLink>.
@@ -191,4 +190,5 @@ async function split(b: Batch): Promise<void> {
       </tbody>
     </table>
   </div>
+  <ShowMore :more="batches.more.value" :loading="batches.loading.value" what="batches" @more="batches.showMore()" />
 </template>

@@ -2,28 +2,25 @@
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listBatches } from "@kasten/contract/batches";
-import { readPlan } from "@kasten/contract/schedule";
-import { call } from "../http";
+import { readTurns } from "@kasten/contract/schedule";
+import { call, usePages } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
+import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
 import { FlyDrawing, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
 const { person, may, askWhom } = useSession();
 const { patterns } = useCatalogue();
-const batches = useQuery({ key: ["batches"], query: () => call(listBatches) });
-const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
-const ready = computed(() => (batches.data.value?.batches ?? []).filter((b) => ["pulled", "tying"].includes(b.state)));
-const toPull = computed(() => (batches.data.value?.batches ?? []).filter((b) => b.state === "released"));
-const mine = computed(() => {
-  const order = (plan.data.value?.work ?? [])
-    .filter((w) => w.kind === "tie" && w.person === person.value?.id)
-    .sort((a, b) => a.start - b.start)
-    .map((w) => w.batch);
-  return order
-    .flatMap((id) => (batches.data.value?.batches ?? []).find((b) => b.id === id && b.state === "planned") ?? [])
-    .slice(0, 4);
+const batches = usePages({
+  key: () => ["batches", "bench"],
+  read: (cursor) => call(listBatches, { query: { cursor, states: "released,pulled,tying" } }),
+  rows: (page) => page.batches,
 });
+const turns = useQuery({ key: ["turns"], query: () => call(readTurns) });
+const ready = computed(() => batches.rows.value.filter((b) => b.state !== "released"));
+const toPull = computed(() => batches.rows.value.filter((b) => b.state === "released"));
+const mine = computed(() => turns.data.value?.people.find((p) => p.id === person.value?.id)?.batches ?? []);
 </script>
 
 <template>
@@ -51,7 +48,7 @@ const mine = computed(() => {
       >
     </li>
   </ul>
-  <p v-if="batches.data.value && ready.length === 0" class="sheet p-4 text-soft">
+  <p v-if="batches.first.value && ready.length === 0" class="sheet p-4 text-soft">
     No kit is at the bench. Release a batch and pull its kit; then it is tied and tallied here.
   </p>
   <template v-if="toPull.length > 0"
@@ -64,6 +61,7 @@ const mine = computed(() => {
         ><DozenCount :flies="b.owed" />
       </li></ul
   ></template>
+  <ShowMore :more="batches.more.value" :loading="batches.loading.value" what="batches" @more="batches.showMore()" />
   <template v-if="mine.length > 0"
     ><h2 class="mb-1 mt-5">Next for {{ person?.name }}, by the plan</h2>
     <ul class="sheet">

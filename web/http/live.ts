@@ -1,51 +1,54 @@
-import { useQueryCache } from "@pinia/colada";
+import { useQueryCache, type EntryKey } from "@pinia/colada";
 import { onScopeDispose } from "vue";
 import { connection } from "./connection";
 
-/** What to look at again when something of a kind has changed. */
-const touches: Record<string, string[]> = {
-  order: ["orders", "order", "batches", "batch", "needs", "plan", "box", "waiting", "stock", "log"],
-  batch: [
-    "batches",
-    "batch",
-    "needs",
-    "plan",
-    "box",
-    "waiting",
-    "stock",
-    "material",
-    "orders",
-    "order",
-    "finished",
-    "log",
-  ],
-  stock: ["stock", "material", "needs", "batch", "plan", "log"],
-  pattern: ["catalogue", "batches", "batch", "versions", "log"],
-  hook: ["catalogue", "batches", "batch", "needs"],
-  person: ["people", "me", "plan"],
-  parcel: ["box", "orders", "order", "waiting", "log"],
-  customer: ["catalogue"],
+/** What the server told of: a thing that has changed, and how. */
+export interface Change {
+  subject: string;
+  subjectId: string;
+  kind: string;
+}
+
+/** What to look at again when something of a kind has changed: no more than shows it. */
+const touches: Record<string, (c: Change) => EntryKey[]> = {
+  order: ({ subjectId }) => [["orders"], ["order", subjectId], ["batches"], ["batch"], ["box"], ["waiting"], ["log"]],
+  batch: ({ subjectId, kind }) => {
+    const own: EntryKey[] = [["batches"], ["batch", subjectId]];
+    if (kind === "tallied") return own;
+    const finished: EntryKey[] = kind === "finished" ? [["finished"], ["box"], ["orders"]] : [];
+    return [...own, ...finished, ["stock"], ["material"], ["waiting"], ["log"]];
+  },
+  stock: ({ subjectId }) => [["stock"], ["material", subjectId], ["batch"], ["catalogue"], ["log"]],
+  pattern: () => [["catalogue"], ["batches"], ["batch"], ["versions"], ["log"]],
+  hook: () => [["catalogue"], ["batches"], ["batch"]],
+  person: () => [["people"], ["me"]],
+  parcel: () => [["box"], ["orders"], ["order"], ["waiting"], ["log"]],
+  customer: () => [["catalogue"]],
+  outlook: ({ subjectId }) => (subjectId === "cover" ? [["stock"], ["material"]] : [[subjectId]]),
 };
+export const touchedBy = (c: Change): EntryKey[] => touches[c.subject]?.(c) ?? [];
+
 const GATHER_MS = 120;
 
 /** Keeps every page up to date: the server says what has changed, and what shows it is read again. No polling. */
 export function useLive(): void {
   const cache = useQueryCache();
-  const due = new Set<string>();
+  const due = new Map<string, EntryKey>();
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const look = (keys: string[]) => {
-    for (const k of keys) due.add(k);
+  const look = (keys: EntryKey[]) => {
+    for (const k of keys) due.set(JSON.stringify(k), k);
     timer ??= setTimeout(() => {
       timer = undefined;
-      for (const k of due) void cache.invalidateQueries({ key: [k] });
+      for (const key of due.values()) void cache.invalidateQueries({ key });
       due.clear();
     }, GATHER_MS);
   };
+  const lookAtAll = () => void cache.invalidateQueries();
   const stream = new EventSource("/api/live");
   let wasAway = false;
   const back = () => {
     connection.reached();
-    if (wasAway) look([...new Set(Object.values(touches).flat())]);
+    if (wasAway) lookAtAll();
     wasAway = false;
   };
   stream.addEventListener("hello", back);
@@ -58,7 +61,8 @@ export function useLive(): void {
     connection.missed("database");
   });
   stream.addEventListener("change", (message) =>
-    look(touches[(JSON.parse(message.data as string) as { subject: string }).subject] ?? []),
+    // The server makes it: see its live stream.
+    look(touchedBy(JSON.parse(message.data as string) as Change)),
   );
   stream.onerror = () => {
     wasAway = true;

@@ -2,7 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
-import { readPlan } from "@kasten/contract/schedule";
+import { readLate } from "@kasten/contract/schedule";
 import { call, usePages } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import ShowMore from "../parts/ShowMore.vue";
@@ -17,19 +17,12 @@ const orders = usePages({
   read: (cursor) => call(listOrders, { query: { state: state.value, cursor } }),
   rows: (page) => page.orders,
 });
-const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
-const late = computed(
-  () => new Set((plan.data.value?.batches ?? []).filter((b) => b.lateDays > 0 || b.held).map((b) => b.number)),
-);
-const sum = (o: Order, what: "flies" | "ready" | "boxed") => o.lines.reduce((n, l) => n + l[what], 0);
+const late = useQuery({ key: ["late"], query: () => call(readLate) });
 const lateOrders = computed(() => {
-  const held = new Set(
-    (plan.data.value?.batches ?? [])
-      .filter((b) => late.value.has(b.number))
-      .map((b) => `${b.patternName} ${b.size} ${b.due}`),
-  );
-  return (o: Order) => o.lines.some((l) => held.has(`${l.patternName} ${l.size} ${o.due}`));
+  const ids = new Set(late.data.value?.orders);
+  return (o: Order) => ids.has(o.id);
 });
+const sum = (o: Order, what: "flies" | "ready" | "boxed") => o.lines.reduce((n, l) => n + l[what], 0);
 </script>
 
 <template>

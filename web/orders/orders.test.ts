@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test } from "vitest";
 import { addOrder, editOrder, listOrders, promise } from "@kasten/contract/orders";
-import { readPlan, type Plan } from "@kasten/contract/schedule";
+import { readLate } from "@kasten/contract/schedule";
 import { mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import OrderComposer from "./OrderComposer.vue";
@@ -102,22 +102,11 @@ describe("an order in one line", () => {
 });
 
 describe("the list of orders", () => {
-  const empty: Plan = {
-    now: 0,
-    days: [],
-    people: [],
-    work: [],
-    batches: [],
-    changeOverMinutes: 0,
-    violations: [],
-    lowerBound: 0,
-    cost: { total: 0, tardiness: 0, setup: 0, flow: 0, makespan: 0 },
-  };
   test("goes on page by page to its end, and is read again as a whole", async () => {
     const page = (first: number) => [0, 1].map((i) => things.order({ id: things.id(first + i), number: first + i }));
     const server = things
       .server({ role: "tier" })
-      .answer(readPlan, empty)
+      .answer(readLate, { orders: [things.id(2)] })
       .answer(listOrders, ({ query }) =>
         query.cursor === "b" ? { orders: page(3), next: null } : { orders: page(1), next: "b" },
       );

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Plan } from "@kasten/contract/schedule";
+import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
+import { useSome } from "../parts/useSome";
 
 /** What does not keep the day promised, and why. */
 const props = defineProps<{ plan: Plan }>();
 const late = computed(() => props.plan.batches.filter((b) => b.lateDays > 0 || b.held));
+const { some, left, showMore } = useSome(late, 20);
 </script>
 
 <template>
@@ -14,7 +17,7 @@ const late = computed(() => props.plan.batches.filter((b) => b.lateDays > 0 || b
       {{ late.length }} {{ late.length === 1 ? "batch does" : "batches do" }} not keep the day promised
     </h2>
     <ul>
-      <li v-for="b in late" :key="b.id">
+      <li v-for="b in some" :key="b.id">
         <RouterLink class="link" :to="`/batches/${b.id}`"
           >Batch {{ b.number }}, {{ b.patternName }} {{ b.size }}</RouterLink
         >, due {{ day(b.due) }}: <template v-if="b.held">{{ b.held }}</template><template v-else
@@ -23,6 +26,7 @@ const late = computed(() => props.plan.batches.filter((b) => b.lateDays > 0 || b
         ><template v-if="b.waitsFor">; waits for {{ b.waitsFor }}</template>
       </li>
     </ul>
+    <ShowMore :more="left > 0" :loading="false" :what="`batches, ${left} are left`" @more="showMore" />
   </section>
   <p v-else class="text-done">Every batch is ready before the day promised.</p>
 </template>

@@ -1,18 +1,30 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import type { Plan } from "@kasten/contract/schedule";
 import DozenCount from "../parts/DozenCount.vue";
+import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
+import { useSome } from "../parts/useSome";
 import { timeOf } from "./planTime";
 
 /** The plan by batch: who ties it, when it begins and when it is ready. */
 const props = defineProps<{ plan: Plan }>();
 type Batch = Plan["batches"][number];
-const tierOf = (b: Batch): string | undefined => {
-  const tie = props.plan.work.find((w) => w.batch === b.id && w.kind === "tie");
-  return props.plan.people.find((q) => q.id === tie?.person)?.name;
-};
+type Work = Plan["work"][number];
+const { some, left, showMore } = useSome(computed(() => props.plan.batches));
+/** The first work on each batch, and the first that is tying. */
+const firsts = computed(() => {
+  const [work, ties] = [new Map<string, Work>(), new Map<string, Work>()];
+  for (const w of props.plan.work) {
+    if (!work.has(w.batch)) work.set(w.batch, w);
+    if (w.kind === "tie" && !ties.has(w.batch)) ties.set(w.batch, w);
+  }
+  return { work, ties };
+});
+const tierOf = (b: Batch): string | undefined =>
+  props.plan.people.find((q) => q.id === firsts.value.ties.get(b.id)?.person)?.name;
 const beginOf = (b: Batch): string => {
-  const first = props.plan.work.find((w) => w.batch === b.id);
+  const first = firsts.value.work.get(b.id);
   return first ? timeOf(props.plan, first.start) : "";
 };
 </script>
@@ -33,7 +45,7 @@ const beginOf = (b: Batch): string => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="b in plan.batches" :key="b.id">
+        <tr v-for="b in some" :key="b.id">
           <td>
             <RouterLink class="link fig" :to="`/batches/${b.id}`">{{ b.number }}</RouterLink>
           </td>
@@ -56,4 +68,5 @@ const beginOf = (b: Batch): string => {
       </tbody>
     </table>
   </div>
+  <ShowMore :more="left > 0" :loading="false" :what="`batches, ${left} are left`" @more="showMore" />
 </template>

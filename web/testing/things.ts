@@ -22,6 +22,7 @@ export const person = (of: Partial<Person> = {}): Person => ({
   handed: "right",
   numberWords: {},
   methods: {},
+  endedAt: null,
   version: 3,
   ...of,
 });
