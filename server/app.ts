@@ -31,7 +31,7 @@ import { materialRoutes } from "./materials";
 import { measuringRoutes } from "./measuring";
 import { orderRoutes } from "./orders";
 import { outlookRoutes, type Outlook } from "./outlook";
-import { patternRoutes } from "./patterns";
+import { patternRoutes, type TakeIn } from "./patterns";
 import { sessionSecret } from "./settings";
 import { stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
@@ -41,6 +41,7 @@ export interface AppOptions {
   databaseUrl: string;
   live: Live;
   outlook: Outlook;
+  takeIn: TakeIn;
   log: Logger;
   version: string;
   /** Folder of the built web application, when it is served from here. */
@@ -145,10 +146,10 @@ function openRoutes(app: express.Express, { source, version }: AppOptions): void
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
 
-function roomRoutes({ source, live, outlook }: AppOptions): express.Router {
+function roomRoutes({ source, live, outlook, takeIn }: AppOptions): express.Router {
   const api = express.Router();
   const register = registrar(api, { source, findPerson: activePersonById });
-  for (const routes of rooms) routes(register, outlook);
+  for (const routes of rooms) routes(register, { outlook, takeIn });
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await activePersonById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))

@@ -4,12 +4,14 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import pino from "pino";
 import { buildApp } from "./app";
+import { batchPage } from "./batches";
 import { keepHouse } from "./housekeeping";
 import { Live } from "./http/live";
 import { loadFolder } from "./import";
-import { Outlook, threads } from "./outlook";
+import { Outlook } from "./outlook";
 import { openDatabase } from "./source";
 import { isNobodyThere, setUpCode } from "./team";
+import { threads } from "./threads";
 
 const root = process.env.KASTEN_ROOT ?? process.cwd();
 const log = pino({ level: process.env.LOG_LEVEL ?? "warn" });
@@ -44,13 +46,16 @@ if (isEmpty && process.env.KASTEN_DEMO) {
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
 } else if (isEmpty)
   console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
-const outlook = new Outlook(threads(join(root, "server/dist/thread.js"), databaseUrl), (error) =>
+const work = threads(join(root, "server/dist/thread.js"), databaseUrl);
+const outlook = new Outlook(work, (error) =>
   log.warn({ error: error instanceof Error ? error.message : error }, "the plan could not be made anew"),
 );
 live.onChange((change) => {
   if (change.subject !== "outlook" && live.isHeard()) outlook.changed();
 });
 await live.open();
+// Whoever comes first finds everything read and composed, as everybody after.
+if (!(await isNobodyThere(source.manager))) await batchPage(source.manager, { limit: 50 });
 const stopHousekeeping = keepHouse(source, log);
 
 const { version } = JSON.parse(readFileSync(join(root, "package.json"), "utf8")) as { version: string };
@@ -59,6 +64,7 @@ const { app, close } = await buildApp({
   databaseUrl,
   live,
   outlook,
+  takeIn: work.takeIn,
   log,
   version,
   web: join(root, "web/dist"),
@@ -81,7 +87,8 @@ async function stop(): Promise<void> {
   await live.close();
   server.closeIdleConnections();
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 8000))]);
-  await outlook.close();
+  outlook.close();
+  await work.close();
   await close();
   await source.destroy();
   process.exit(0);

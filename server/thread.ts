@@ -1,10 +1,15 @@
+import { setPriority } from "node:os";
 import { workerData } from "node:worker_threads";
 import type { DataSource } from "typeorm";
 import { problemOf } from "./http/problems";
-import { promised, reckon, type Done, type Task } from "./outlook";
 import { openDatabase } from "./source";
+import { perform, type Done, type Task } from "./threads";
 
 const { databaseUrl } = workerData as { databaseUrl: string };
+/** Whoever asks the server comes before what is computed beside it. On Linux this is the thread's own priority. */
+const LOWER = 10;
+if (process.platform === "linux") setPriority(LOWER);
+
 let opened: Promise<DataSource> | undefined;
 
 /** Opened when it is asked first; where that failed, the next task tries again. */
@@ -19,10 +24,7 @@ function database(): Promise<DataSource> {
 /** What a thread beside the server is asked to compute. */
 export default async function work(task: Task): Promise<Done> {
   try {
-    const source = await database();
-    if (task.do === "promise") return { lines: await promised(source, task.lines) };
-    await reckon(source);
-    return { lines: [] };
+    return await perform(await database(), task);
   } catch (error) {
     const problem = problemOf(error);
     if (!problem) throw error;

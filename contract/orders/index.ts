@@ -21,13 +21,22 @@ export const lineInput = skuSchema.extend({
   flies,
   policy: z.enum(policies).optional(),
 });
+/** More at once than a room ties in years is a slip of the keyboard. */
+const MOST_ORDERED = 24_000;
 export const orderInput = z.object({
   text: z.string().max(8000),
   customer: z.string().max(60),
   due: realDay,
   dueReason: z.string().max(80).optional(),
   note: z.string().max(400).default(""),
-  lines: z.array(lineInput).min(1, "At least one line").max(60),
+  lines: z
+    .array(lineInput)
+    .min(1, "At least one line")
+    .max(60)
+    .refine(
+      (lines) => lines.reduce((sum, l) => sum + l.flies, 0) <= MOST_ORDERED,
+      "At most 2,000 dozen in one order: write the rest as another",
+    ),
   /** Set once a person has read what the destination forbids. */
   acceptsConflicts: z.boolean().default(false),
 });

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import type { PlannedBatch, Sku } from "@kasten/core/batches";
 import { insert, insertAll, update, type Db } from "../database/rows";
 import { notFound } from "../http/problems";
@@ -12,6 +13,25 @@ export async function insertBatch(db: Db, sku: Sku, held = false): Promise<strin
   if (!current) throw notFound("pattern");
   const made = { patternId: pattern, patternVersion: current.version, variant, form, size, held };
   return (await insert(db, batchEntity, made)).id;
+}
+
+/** Many new planned batches of one kind of fly, with their claims. */
+export async function insertBatches(db: Db, sku: Sku, claims: PlannedBatch["claims"][]): Promise<void> {
+  if (claims.length === 0) return;
+  const current = await db.getRepository(patternEntity).findOneBy({ id: sku.pattern });
+  if (!current) throw notFound("pattern");
+  const { pattern: patternId, variant, form, size } = sku;
+  const made = claims.map((own) => ({ id: randomUUID(), claims: own }));
+  await insertAll(
+    db,
+    batchEntity,
+    made.map(({ id }) => ({ id, patternId, patternVersion: current.version, variant, form, size })),
+  );
+  await insertAll(
+    db,
+    batchClaimEntity,
+    made.flatMap((b) => b.claims.map((c) => ({ batchId: b.id, orderLineId: c.line, flies: c.flies }))),
+  );
 }
 
 /** Claims change what a batch needs, so its reservations are given back and made anew when asked for. */

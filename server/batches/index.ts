@@ -7,6 +7,7 @@ export * from "./entities";
 export * from "./knowledge";
 export * from "./lock";
 export * from "./makeUp";
+export * from "./page";
 export * from "./queries";
 export * from "./room";
 export * from "./routes";

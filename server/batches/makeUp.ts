@@ -3,7 +3,7 @@ import { quantity } from "@kasten/core/units";
 import type { Db } from "../database/rows";
 import { freeFlyLots, giveBack, putBy, putByFor } from "../ledger";
 import { readSettings } from "../settings";
-import { dissolve, insertBatch, writeClaims } from "./claims";
+import { dissolve, insertBatches, writeClaims } from "./claims";
 import { readLearned } from "./knowledge";
 import { lockedPlanned, lockFlies, openLines, orderedFlies, type OpenLine } from "./queries";
 
@@ -86,6 +86,7 @@ async function makeUpOne(db: Db, kind: Sku, rules: { most: number; windowDays: n
   let fresh = 0;
   await writePlanned(
     db,
+    sku,
     planned,
     gather(
       needs,
@@ -96,12 +97,14 @@ async function makeUpOne(db: Db, kind: Sku, rules: { most: number; windowDays: n
   );
 }
 
-async function writePlanned(db: Db, before: PlannedBatch[], wanted: PlannedBatch[]): Promise<void> {
+async function writePlanned(db: Db, sku: Sku, before: PlannedBatch[], wanted: PlannedBatch[]): Promise<void> {
+  const fresh: PlannedBatch["claims"][] = [];
   const kept = new Set(wanted.map((b) => b.id));
   for (const b of before) if (!kept.has(b.id)) await dissolve(db, b.id);
   for (const b of wanted) {
     const was = before.find((x) => x.id === b.id);
-    if (was && JSON.stringify(was.claims) === JSON.stringify(b.claims)) continue;
-    await writeClaims(db, was ? b.id : await insertBatch(db, b.sku), b.claims);
+    if (!was) fresh.push(b.claims);
+    else if (JSON.stringify(was.claims) !== JSON.stringify(b.claims)) await writeClaims(db, b.id, b.claims);
   }
+  await insertBatches(db, sku, fresh);
 }

@@ -3,8 +3,8 @@ import { Problem } from "./problems";
 
 const FILES = "/patterns/file";
 const small = express.json({ limit: "512kb" });
-/** A book of patterns is a file: read only once it is known who sends it. */
-const file = express.json({ limit: "16mb" });
+/** A book of patterns is a file: taken in only once it is known who sends it, and read by somebody else. */
+const file = express.raw({ limit: "16mb", type: () => true });
 
 /** What is sent is small, but for a book of patterns. */
 export const smallBodies: express.RequestHandler = (request, response, next) =>

@@ -50,6 +50,15 @@ export type Prepare<E extends AnyEndpoint, P> = (call: Omit<Call<E>, "request">)
 export interface Register {
   <E extends AnyEndpoint>(endpoint: E, handler: Handler<E>): void;
   prepared: <E extends AnyEndpoint, P>(endpoint: E, prepare: Prepare<E, P>, handler: Handler<E, P>) => void;
+  /** A change whose body is too large to be read here: it goes on as it came, to whoever does it. */
+  handedOn: <E extends AnyEndpoint>(endpoint: E, handOn: (change: TextChange) => Promise<ReplyOf<E>>) => void;
+}
+
+/** A change of somebody who may make it, with its body still as text. */
+export interface TextChange {
+  person: string;
+  key: string;
+  text: string;
 }
 
 /** Finds the person of a session; given by the application, as this layer knows no room. */
@@ -105,6 +114,13 @@ export function registrar(router: Router, desk: Desk): Register {
     {
       prepared: <E extends AnyEndpoint, P>(endpoint: E, prepare: Prepare<E, P>, handler: Handler<E, P>) =>
         open({ desk, endpoint, handler, prepare }),
+      handedOn: <E extends AnyEndpoint>(endpoint: E, handOn: (change: TextChange) => Promise<ReplyOf<E>>) =>
+        router[endpoint.method](endpoint.path, async (request: Request, response: Response) => {
+          const key = keyOf(request);
+          const { id } = await whoAsks(desk, request, endpoint, desk.source.manager);
+          const text = Buffer.isBuffer(request.body) ? request.body.toString("utf8") : "";
+          response.status(200).json(await handOn({ person: id, key, text }));
+        }),
     },
   );
 }
@@ -127,12 +143,42 @@ async function answerOutside<E extends AnyEndpoint, P>(ask: Ask<E, P>, request: 
 }
 
 const aKey = /^[\x21-\x7e]{1,80}$/;
-
-async function answerChange<E extends AnyEndpoint, P>(ask: Ask<E, P>, request: Request): Promise<unknown> {
-  const { desk, endpoint, handler, prepare } = ask;
+function keyOf(request: Request): string {
   const key = request.get("Idempotency-Key") ?? "";
   if (!aKey.test(key))
     throw new Problem("key-missing", "No key", "A change needs an Idempotency-Key header of 1 to 80 plain characters.");
+  return key;
+}
+
+/** Makes a change from its text, once for its key: as it is made of a request, in whatever program. */
+export async function changeFromText<E extends AnyEndpoint>(
+  source: DataSource,
+  endpoint: E,
+  { person, key, text }: TextChange,
+  change: (db: Db, body: BodyOf<E>) => Promise<ReplyOf<E>>,
+): Promise<ReplyOf<E>> {
+  const sent = readJson(text);
+  guardTexts(sent);
+  const body = endpoint.body.parse(sent) as BodyOf<E>;
+  const fingerprint = fingerprintOf([endpoint.id, {}, body]);
+  return retried(() =>
+    source.transaction(
+      (db) => once(db, { key: `${person}:${key}`, person, fingerprint }, () => change(db, body)) as Promise<ReplyOf<E>>,
+    ),
+  );
+}
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Problem("not-json", "Not JSON", "The file is not valid JSON.");
+  }
+}
+
+async function answerChange<E extends AnyEndpoint, P>(ask: Ask<E, P>, request: Request): Promise<unknown> {
+  const { desk, endpoint, handler, prepare } = ask;
+  const key = keyOf(request);
   const outside = desk.source.manager;
   const asks = await whoAsks(desk, request, endpoint, outside);
   const input = parsed(endpoint, request);

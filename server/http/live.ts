@@ -1,6 +1,18 @@
 import type { Response } from "express";
 import pg from "pg";
 import type { Logger } from "pino";
+import { z } from "zod";
+
+const changeSchema = z.object({ subject: z.string(), subjectId: z.string(), kind: z.string() });
+
+/** Whoever is on the database can tell anything: what is no change is no reason to stop. */
+function changeOf(payload: string): Change | undefined {
+  try {
+    return changeSchema.safeParse(JSON.parse(payload)).data;
+  } catch {
+    return undefined;
+  }
+}
 
 /** Whose stream it is, and how long it may last. */
 export interface Listener {
@@ -66,10 +78,10 @@ export class Live {
     return this.pages.size > 0;
   }
 
-  private change(payload = "{}"): void {
-    this.tell("change", payload);
-    // The database makes it: see the migration's tell_change.
-    const change = JSON.parse(payload) as Change;
+  private change(payload = ""): void {
+    const change = changeOf(payload);
+    if (!change) return;
+    this.tell("change", JSON.stringify(change));
     for (const hear of this.heard) hear(change);
   }
 

@@ -7,7 +7,7 @@ import { orderPage } from "./page";
 import { orderById } from "./queries";
 import { cancelRest, changeOrder, saveOrder } from "./service";
 
-export function orderRoutes(register: Register, outlook: Outlook): void {
+export function orderRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
   register(listOrders, ({ db, query }) => orderPage(db, query.state, query.cursor, query.limit));
   register(readOrderById, async ({ db, params }) => {
     const order = await orderById(db, params.id);

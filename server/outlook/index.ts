@@ -2,5 +2,4 @@ export * from "./entities";
 export * from "./outlook";
 export * from "./reckon";
 export * from "./routes";
-export * from "./threads";
 export * from "./work";

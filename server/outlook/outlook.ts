@@ -4,17 +4,18 @@ import type { Cover } from "../needs";
 import type { Line, PromisedLine } from "../schedule";
 import type { Part } from "./entities";
 import { findPart, type Found } from "./queries";
-import type { Work } from "./work";
+import type { Reckoner } from "./work";
 
-/** A room that is computed so quickly is waited for; of a larger one the last answer is given meanwhile. */
-const usualPatience = { quickMs: 600, patienceMs: 1500 };
+/** A room that is computed so quickly is waited for, a moment; of a larger one the last answer is given meanwhile. */
+const usualPatience = { quickMs: 600, patienceMs: 50 };
 /** The minute of the day is part of a plan: it is made anew after a while, also where nothing has changed. */
 const FRESH_MS = 10 * 60_000;
 /** Of the time of its thread the plan of a large room takes a third at most. */
 const REST = 2;
 /** Changes come in bursts. */
 const GATHER_MS = 150;
-const TRIES = 8;
+const TRIES = 20;
+const RETRY_MS = 500;
 
 interface Kept {
   revision: string;
@@ -23,7 +24,7 @@ interface Kept {
 
 /**
  * What is computed of the whole room and kept: what the open batches need, what the stock covers, the plan. It is made
- * by somebody else (`Work`), anew after each change; whoever asks is given what is kept.
+ * by somebody else, anew after each change; whoever asks is given what is kept.
  */
 export class Outlook {
   private readonly kept = new Map<Part, Kept>();
@@ -34,7 +35,7 @@ export class Outlook {
   private tookMs = 0;
 
   constructor(
-    private readonly work: Work,
+    private readonly reckoner: Reckoner,
     private readonly failed: (error: unknown) => void,
     private readonly patience = usualPatience,
   ) {}
@@ -57,7 +58,7 @@ export class Outlook {
   /** The earliest days of some lines. */
   async promise(db: Db, lines: Line[]): Promise<PromisedLine[]> {
     await this.newest(db, "cover");
-    return this.work.promise(lines);
+    return this.reckoner.promise(lines);
   }
 
   /** Something has changed: computed anew in a moment, for the pages that are open. */
@@ -69,9 +70,8 @@ export class Outlook {
     this.timer.unref();
   }
 
-  async close(): Promise<void> {
+  close(): void {
     clearTimeout(this.timer);
-    await this.work.close();
   }
 
   private async newest(db: Db, part: Part): Promise<Kept> {
@@ -91,7 +91,7 @@ export class Outlook {
       await this.renew();
       const made = await this.find(db, part);
       if (made) return made.kept;
-      await pause(this.patience.patienceMs);
+      await pause(RETRY_MS);
     }
     throw busy();
   }
@@ -114,7 +114,7 @@ export class Outlook {
       .then(() => (this.tookMs > this.patience.quickMs ? pause(this.tookMs * REST) : undefined))
       .then(() => {
         this.next = undefined;
-        this.running = this.work.reckon();
+        this.running = this.reckoner.reckon();
         return this.running;
       });
     return this.next;

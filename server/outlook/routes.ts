@@ -4,7 +4,7 @@ import { readLate, readPlan, readTurns } from "@kasten/contract/schedule";
 import { ready, type Register } from "../http/handle";
 import type { Outlook } from "./outlook";
 
-export function outlookRoutes(register: Register, outlook: Outlook): void {
+export function outlookRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
   register(listNeeds, async ({ db }) => ready(await outlook.read(db, "needs")));
   register(sumBatches, async ({ db }) => ready(await outlook.read(db, "sums")));
   register(readLate, async ({ db }) => ready(await outlook.read(db, "late")));

@@ -1,7 +1,8 @@
 import { exportPatterns, importPatterns, patternVersions, readRecipes, savePattern } from "@kasten/contract/patterns";
-import type { Register } from "../http/handle";
+import type { ReplyOf } from "@kasten/contract/http";
+import type { Register, TextChange } from "../http/handle";
 import { currentVersions, recipeKey, recipesOf } from "../recipes";
-import { bookOf, takeIn } from "./book";
+import { bookOf } from "./book";
 import { saveVersion, versionsOf } from "./versions";
 
 /** "pattern" or "pattern@version". */
@@ -10,7 +11,9 @@ const parseKey = (text: string): { id: string; version?: number } => {
   return at === -1 ? { id: text } : { id: text.slice(0, at), version: Number(text.slice(at + 1)) };
 };
 
-export function patternRoutes(register: Register): void {
+export type TakeIn = (change: TextChange) => Promise<ReplyOf<typeof importPatterns>>;
+
+export function patternRoutes(register: Register, { takeIn }: { takeIn: TakeIn }): void {
   register(readRecipes, async ({ db, query }) => {
     const asked = query.of.map(parseKey);
     const current = await currentVersions(
@@ -34,5 +37,5 @@ export function patternRoutes(register: Register): void {
   register(patternVersions, async ({ db, params }) => ({ versions: await versionsOf(db, params.id) }));
   register(savePattern, ({ db, person, params, body }) => saveVersion(db, person, params.id, body));
   register(exportPatterns, ({ db, query }) => bookOf(db, query.of));
-  register(importPatterns, ({ db, person, body }) => takeIn(db, person, body));
+  register.handedOn(importPatterns, takeIn);
 }

@@ -80,7 +80,7 @@ async function correct(db: Db, person: Who, material: string, body: BodyOf<typeo
   await logEvent(db, person, "stock", material, "corrected", told);
 }
 
-export function stockRoutes(register: Register, outlook: Outlook): void {
+export function stockRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
   register(listStock, async ({ db }) => {
     const cover = await outlook.cover(db);
     return {

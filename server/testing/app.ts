@@ -7,8 +7,9 @@ import type { Role } from "@kasten/contract/permissions";
 import { me, signInDemo } from "@kasten/contract/team";
 import { buildApp } from "../app";
 import { Live } from "../http/live";
-import { inline, Outlook } from "../outlook";
+import { Outlook } from "../outlook";
 import { openDatabase } from "../source";
+import { inline } from "../threads";
 import { Client } from "./client";
 import { createDatabase, dropDatabase } from "./databases";
 
@@ -31,14 +32,24 @@ export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } 
   const log = pino({ level: "silent" });
   const live = new Live(url, log);
   await live.open();
+  const work = inline(source);
   const outlook = new Outlook(
-    inline(source),
+    work,
     (error) => {
       throw error;
     },
     { quickMs: Infinity, patienceMs: 60_000 },
   );
-  const options = { source, databaseUrl: url, live, outlook, log, version: "test", requestsPerMinute };
+  const options = {
+    source,
+    databaseUrl: url,
+    live,
+    outlook,
+    takeIn: work.takeIn,
+    log,
+    version: "test",
+    requestsPerMinute,
+  };
   const { app, close } = await buildApp(options);
   const server = createServer(app);
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
@@ -52,7 +63,7 @@ export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } 
       await live.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await outlook.close();
+      outlook.close();
       await close();
       await source.destroy();
       await dropDatabase(admin, url);

@@ -14,7 +14,7 @@ export interface Sent<E extends AnyEndpoint> {
 
 /** A client as a browser would be: it keeps its cookie and sends a key with every change. */
 export class Client {
-  private cookie = "";
+  cookie = "";
   constructor(readonly base: string) {}
 
   async raw(

@@ -28,8 +28,25 @@ export async function createDatabase(admin: string, kind: string, template?: str
   return addressOf(admin, name);
 }
 
-export const dropDatabase = (admin: string, address: string): Promise<void> =>
-  asAdmin(admin, `DROP DATABASE IF EXISTS "${new URL(address).pathname.slice(1)}" WITH (FORCE)`);
+const LOOKS = 100;
+const BETWEEN_MS = 20;
+
+/** Drops a database once those who closed their connections have really left: a pool says so a little earlier. */
+export async function dropDatabase(admin: string, address: string): Promise<void> {
+  const name = new URL(address).pathname.slice(1);
+  const client = new pg.Client({ connectionString: admin });
+  await client.connect();
+  try {
+    for (let i = 0; i < LOOKS; i++) {
+      const { rowCount } = await client.query("SELECT 1 FROM pg_stat_activity WHERE datname = $1", [name]);
+      if (!rowCount) break;
+      await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS));
+    }
+    await client.query(`DROP DATABASE IF EXISTS "${name}" WITH (FORCE)`);
+  } finally {
+    await client.end();
+  }
+}
 
 /** Drops what runs before this one have left. */
 export async function dropOldDatabases(admin: string): Promise<void> {

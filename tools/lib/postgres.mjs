@@ -185,5 +185,19 @@ export async function startPostgres(name, { fast = false } = {}) {
         cwd: "/",
       });
   };
-  return { bin, url, createDatabase, stop: () => end("SIGINT"), kill: () => end("SIGQUIT"), restart: launch };
+  const dropDatabase = (database) =>
+    spawnSync(
+      join(bin, "psql"),
+      ["-q", "-d", url("postgres"), "-c", `DROP DATABASE IF EXISTS "${database}" WITH (FORCE)`],
+      { stdio: "ignore", cwd: "/" },
+    );
+  return {
+    bin,
+    url,
+    createDatabase,
+    dropDatabase,
+    stop: () => end("SIGINT"),
+    kill: () => end("SIGQUIT"),
+    restart: launch,
+  };
 }

@@ -47,8 +47,7 @@ export class Races {
   }
 
   private async planned(): Promise<Batch[]> {
-    const query = { limit: 200, states: "planned" } as never;
-    return (await this.owner.ok(listBatches, { query })).batches;
+    return (await this.owner.ok(listBatches, { query: { limit: 200, states: ["planned"] } })).batches;
   }
 
   private async customers(): Promise<string[]> {

@@ -1,0 +1,2 @@
+export * from "./pool";
+export * from "./work";

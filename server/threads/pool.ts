@@ -1,0 +1,47 @@
+import { Piscina } from "piscina";
+import { busy, Problem } from "../http/problems";
+import type { Done, Task, Work } from "./work";
+
+/** What takes longer is ended with its thread: the last plan stays, and the rest is asked for again. */
+const MOST_MS: Record<Task["do"], number> = { reckon: 120_000, promise: 10_000, "take in": 60_000 };
+const MOST_WAITING = 40;
+const MOST_MEMORY_MB = 1500;
+
+/** Threads beside the server: one makes the plan while the other promises. */
+export function threads(filename: string, databaseUrl: string): Work {
+  const pool = new Piscina<Task, Done>({
+    filename,
+    workerData: { databaseUrl },
+    minThreads: 2,
+    maxThreads: 2,
+    maxQueue: MOST_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
+  });
+  const run = async (task: Task): Promise<Done> => {
+    if (pool.queueSize >= MOST_WAITING) throw busy();
+    const done = await pool.run(task, { signal: AbortSignal.timeout(MOST_MS[task.do]) }).catch((error: unknown) => {
+      if (error instanceof Error && error.name === "AbortError") throw busy();
+      throw error;
+    });
+    if (!("problem" in done)) return done;
+    const { type, title, detail, ...extra } = done.problem;
+    throw new Problem(type, title, detail, extra);
+  };
+  const unfit = (task: Task): Error => new Error(`A thread answered something else than it was asked: ${task.do}.`);
+  return {
+    reckon: async () => void (await run({ do: "reckon" })),
+    promise: async (lines) => {
+      const task: Task = { do: "promise", lines };
+      const done = await run(task);
+      if ("lines" in done) return done.lines;
+      throw unfit(task);
+    },
+    takeIn: async (change) => {
+      const task: Task = { do: "take in", change };
+      const done = await run(task);
+      if ("taken" in done) return done.taken;
+      throw unfit(task);
+    },
+    close: () => pool.destroy(),
+  };
+}
