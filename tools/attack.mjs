@@ -5,7 +5,7 @@ import { ensureModules, root } from "./lib/run.mjs";
 import { ensureBuilt } from "./lib/serve.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 
-/** npm run attack [seed] [requests for each of three seeds] [clients]: a demo room of its own, and everything against it. */
+/** npm run attack [seed] [requests for each of three seeds] [clients]: everything against a demo room of its own. */
 ensureModules();
 ensureBuilt();
 const { bundleNode } = await import("./lib/bundle.mjs");

@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { mkdirSync, statSync } from "node:fs";
+import { chmodSync, mkdirSync, statSync } from "node:fs";
 import { dirname, join, resolve } from "node:path";
 import { ensureModules, root } from "./lib/run.mjs";
 import { programsFolder, startPostgres } from "./lib/postgres.mjs";
@@ -22,4 +22,8 @@ if (dump.status !== 0) {
   console.error("The backup failed; nothing can be relied on in that file.");
   process.exit(1);
 }
-console.log(`Backed up to ${file} (${(statSync(file).size / 1024).toFixed(0)} kB).`);
+// It holds all that the room knows.
+chmodSync(file, 0o600);
+console.log(
+  `Backed up to ${file} (${(statSync(file).size / 1024).toFixed(0)} kB). Try it: npm run restore -- --try ${file}`,
+);

@@ -1,9 +1,11 @@
 import Papa from "papaparse";
 import type { BatchDetail } from "@kasten/contract/batches";
 
+/** Signs that begin a formula, also in their full-width forms and behind blanks. */
+const opensFormula = /^[\s\0]*[=+\-@\uff1d\uff0b\uff0d\uff20|%]|^[\t\r\n]/;
 /** A cell that a spreadsheet would take for a formula is made plain text. */
 const plain = (value: unknown): unknown =>
-  typeof value === "string" && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+  typeof value === "string" && opensFormula.test(value) ? `'${value}` : value;
 
 /** The materials of a batch as an open file: quantities in base units and in bench words. */
 export const materialsCsv = (b: BatchDetail): string =>

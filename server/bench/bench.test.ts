@@ -81,6 +81,23 @@ describe("tallies", () => {
     expect(ofUndo.refused.map((r) => r.detail)).toEqual(Array(2).fill("There is nothing to take back."));
   });
 
+  test("of a device whose clock is wrong count, within the time of the batch", async () => {
+    const odd = [tally("good", { at: "0000-01-01T00:00:00Z" }), tally("good", { at: "9999-12-31T23:59:59Z" })];
+    const before = (await owner.ok(readBatch, { params: { id: batch.id } })).good;
+    const said = await send(...odd);
+    expect(said.refused).toEqual([]);
+    expect(said.counts[0]?.good).toBe(before + 2);
+    const times = await room.source.query("SELECT at FROM tally WHERE id = ANY($1)", [odd.map((t) => t.id)]);
+    for (const { at } of times) expect(Math.abs(at.getTime() - Date.now())).toBeLessThan(86_400_000);
+    await send(...odd.map((t) => tally("undo", { undoes: t.id })));
+  });
+
+  test("that name what they do not take back block nobody", async () => {
+    const named = tally("good", { undoes: randomUUID() });
+    expect((await send(named)).refused).toEqual([]);
+    await send(tally("undo", { undoes: named.id }));
+  });
+
   test("of what no bench sends are refused as a whole, by their path", async () => {
     const many = Array.from({ length: 501 }, () => tally("good"));
     expect((await tier.refused(sendTallies, { body: { tallies: many } })).errors?.[0]?.path).toBe("tallies");

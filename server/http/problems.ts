@@ -59,6 +59,7 @@ const constraintProblems: Record<string, [ProblemType, string]> = {
 };
 
 interface DatabaseError {
+  syscall?: string;
   driverError?: { code?: string; constraint?: string };
   code?: string;
   message: string;
@@ -74,7 +75,6 @@ const awayCodes = new Set([
   "08006",
   "08001",
   "08003",
-  "ENOENT",
 ]);
 
 /** Whether an error means that the database cannot be reached just now. */
@@ -82,6 +82,8 @@ export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const e: Error & DatabaseError = error;
   const code = e.driverError?.code ?? e.code ?? "";
+  // A socket in the file system is not there while the server is away.
+  if (code === "ENOENT") return e.syscall === "connect";
   return (
     awayCodes.has(code) ||
     /not currently accepting connections|timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Driver not Connected/i.test(

@@ -13,7 +13,7 @@ const unexpected = new Problem(
 export const refuse =
   (log: Logger) =>
   (error: unknown, request: Request, response: Response, _next: NextFunction): void => {
-    const known = problemOf(error) ?? bodyProblem(error)?.details();
+    const known = bodyProblem(error)?.details() ?? problemOf(error);
     if (!known) {
       const what = error instanceof Error ? { message: error.message, stack: error.stack } : error;
       (request.log ?? log).error({ error: what }, "unexpected");

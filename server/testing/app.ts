@@ -20,12 +20,17 @@ export interface TestRoom {
   /** Address of its database. */
   url: string;
   source: DataSource;
+  live: Live;
   signedIn: (role: Role) => Promise<Client>;
   stop: () => Promise<void>;
 }
 
 /** A room of its own behind a real port: a copy of the demo room, or an empty one. */
-export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } = {}): Promise<TestRoom> {
+export async function openTestRoom({
+  demo = true,
+  requestsPerMinute = 100_000,
+  ...more
+}: { demo?: boolean; requestsPerMinute?: number; trustProxy?: boolean; web?: string } = {}): Promise<TestRoom> {
   const admin = inject("admin");
   const url = await createDatabase(admin, "room", demo ? inject("template") : undefined);
   const source = await openDatabase(url, { migrate: !demo });
@@ -49,6 +54,7 @@ export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } 
     log,
     version: "test",
     requestsPerMinute,
+    ...more,
   };
   const { app, close } = await buildApp(options);
   const server = createServer(app);
@@ -58,6 +64,7 @@ export async function openTestRoom({ demo = true, requestsPerMinute = 100_000 } 
     base,
     url,
     source,
+    live,
     signedIn: (role) => signInAs(base, role),
     stop: async () => {
       await live.close();

@@ -156,9 +156,17 @@ export async function startPostgres(name, { fast = false } = {}) {
       "unix_socket_directories=",
       "-c",
       "max_connections=120",
+      // Errors name what was sent: they are told to whoever sent it, and not kept.
+      "-c",
+      "log_min_messages=fatal",
+      "-c",
+      "log_min_error_statement=panic",
+      "-c",
+      "log_error_verbosity=terse",
     ];
     if (fast) options.push("-c", "fsync=off", "-c", "synchronous_commit=off", "-c", "full_page_writes=off");
-    const log = openSync(join(root, ".data", `${name}.log`), "a");
+    const log = openSync(join(root, ".data", `${name}.log`), "a", 0o600);
+    chmodSync(join(root, ".data", `${name}.log`), 0o600);
     child = spawn(join(bin, "postgres"), options, { ...user, cwd: "/", stdio: ["ignore", log, log], detached: true });
     for (let i = 0; i < 200 && !ready(); i++) {
       if (child.exitCode !== null) throw new Error(`PostgreSQL stopped at once; see .data/${name}.log.`);
