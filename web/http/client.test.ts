@@ -58,6 +58,27 @@ describe("call", () => {
     expect(keys[0]).toMatch(/^[0-9a-f-]{36}$/);
   });
 
+  test("tries again what met others at the same work, without saying that anything is away", async () => {
+    const isBusy = { type: "busy", title: "Others", status: 503, detail: "Others change the very same things." };
+    answers = [() => json(503, isBusy), () => json(200, { number: 8 })];
+    const reply = call(addOrder, { body: order });
+    await vi.advanceTimersByTimeAsync(0);
+    expect(connection.away).toBeNull();
+    await vi.advanceTimersByTimeAsync(500);
+    expect(await reply).toEqual({ number: 8 });
+    expect(new Set(sent.map((s) => new Headers(s.init.headers).get("Idempotency-Key"))).size).toBe(1);
+  });
+
+  test("once signing out, nobody hears of what was still asked for and is refused", async () => {
+    answers = [() => json(401, { type: "not-signed-in", title: "Out", status: 401, detail: "Sign in first." })];
+    connection.leaving = true;
+    const heard = vi.fn();
+    call(listOrders).then(heard, heard);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(heard).not.toHaveBeenCalled();
+    connection.leaving = false;
+  });
+
   test("gives up at once when told to, without losing the reason", async () => {
     answers = [away];
     await expect(call(addOrder, { body: order, once: true })).rejects.toMatchObject({

@@ -61,10 +61,14 @@ export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<
     const away = response === undefined || response.status === 503 || response.status === 502;
     if (!away) {
       connection.reached();
+      if (response.status === 401 && connection.leaving) return new Promise(() => undefined);
       if (response.ok) return (await response.json()) as ReplyOf<E>;
       throw new Refusal(await problemIn(response));
     }
-    connection.missed(response === undefined ? "server" : "database");
+    // Others at the same work are no outage: it is only tried again.
+    if (response === undefined || !(await isBusy(response))) {
+      connection.missed(response === undefined ? "server" : "database");
+    }
     if (input.once)
       throw new Refusal({
         type: "away",
@@ -74,6 +78,10 @@ export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<
       });
     await pause(Math.min(LONGEST_PAUSE_MS, 500 * 2 ** tries));
   }
+}
+
+async function isBusy(response: Response): Promise<boolean> {
+  return response.status === 503 && (await problemIn(response)).type === "busy";
 }
 
 async function problemIn(response: Response): Promise<ProblemDetails> {

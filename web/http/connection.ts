@@ -4,6 +4,8 @@ import { reactive } from "vue";
 export const connection = reactive({
   away: null as null | "server" | "database",
   since: 0,
+  /** Signing out: the page goes away, and what it still asks for is nobody's business any more. */
+  leaving: false,
   reached() {
     this.away = null;
   },

@@ -36,6 +36,7 @@ export function useLive(): void {
   const due = new Map<string, EntryKey>();
   let timer: ReturnType<typeof setTimeout> | undefined;
   const look = (keys: EntryKey[]) => {
+    if (connection.leaving) return;
     for (const k of keys) due.set(JSON.stringify(k), k);
     timer ??= setTimeout(() => {
       timer = undefined;
@@ -65,7 +66,10 @@ export function useLive(): void {
     look(touchedBy(JSON.parse(message.data as string) as Change)),
   );
   stream.onerror = () => {
+    if (connection.leaving) return;
     wasAway = true;
+    // Turned away for good: the session has ended, here or by somebody else.
+    if (stream.readyState === EventSource.CLOSED) return void cache.invalidateQueries({ key: ["me"] });
     connection.missed("server");
   };
   onScopeDispose(() => {

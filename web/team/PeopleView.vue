@@ -3,11 +3,12 @@ import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listPeople } from "@kasten/contract/team";
 import { call } from "../http";
+import PersonAccess from "./PersonAccess.vue";
 import PersonFacts from "./PersonFacts.vue";
 import PersonForm from "./PersonForm.vue";
 import { useSession } from "./session";
 
-const { may, askWhom } = useSession();
+const { person: me, may, askWhom } = useSession();
 const people = useQuery({ key: ["people"], query: () => call(listPeople) });
 const NEW = "new";
 const editing = ref<string | null>(null);
@@ -29,6 +30,13 @@ async function saved(): Promise<void> {
   </section>
   <section v-for="p in people.data.value?.people ?? []" :key="p.id" class="sheet mb-3 p-4">
     <PersonForm v-if="editing === p.id" :person="p" @saved="saved" @leave="editing = null" />
-    <PersonFacts v-else :person="p" :can="manages" @edit="editing = p.id" />
+    <template v-else
+      ><PersonFacts :person="p" :can="manages" @edit="editing = p.id" /><PersonAccess
+        v-if="manages || p.id === me?.id"
+        :person="p"
+        :own="p.id === me?.id"
+        :manages="manages"
+        @changed="people.refetch()"
+    /></template>
   </section>
 </template>

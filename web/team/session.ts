@@ -2,7 +2,7 @@ import { useQuery, useQueryCache } from "@pinia/colada";
 import { computed } from "vue";
 import { me, signOut } from "@kasten/contract/team";
 import { mayDo, whoMay, type Permission } from "@kasten/contract/permissions";
-import { call } from "../http";
+import { call, connection } from "../http";
 
 /** Who is signed in, and what they may do. */
 export function useSession() {
@@ -13,6 +13,7 @@ export function useSession() {
   /** What to say beside an action that is not this person's. */
   const askWhom = (permission: Permission): string => `To ${permission} is for ${whoMay(permission)}.`;
   async function leave(): Promise<void> {
+    connection.leaving = true;
     await call(signOut);
     location.assign("/");
   }

@@ -1,6 +1,17 @@
 // @vitest-environment happy-dom
 import { describe, expect, test } from "vitest";
-import { addPerson, editPerson, listPeople, me, setUp, signIn } from "@kasten/contract/team";
+import {
+  addPerson,
+  changePassword,
+  editPerson,
+  endAccess,
+  giveAccess,
+  listPeople,
+  me,
+  resetPassword,
+  setUp,
+  signIn,
+} from "@kasten/contract/team";
 import { FakeServer, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import { clockOf, minuteOf, numberWordsOf, sayNumberWords } from "./hours";
@@ -54,6 +65,73 @@ describe("people", () => {
       ],
     });
     expect(screen.find("form").exists()).toBe(false);
+  });
+  describe("access", () => {
+    const other = things.person({ id: things.id(2), name: "Ben Mole", login: "ben", role: "tier" });
+    const openTwo = async (role: "owner" | "tier", ben = other) => {
+      const server = things
+        .server({ role })
+        .answer(listPeople, { people: [things.person(), ben] })
+        .answer(changePassword, { ok: true })
+        .answer(resetPassword, { ok: true })
+        .answer(endAccess, ben)
+        .answer(giveAccess, ben);
+      return { server, ...(await mountIn(server, PeopleView)) };
+    };
+    const press = async (screen: Awaited<ReturnType<typeof openTwo>>["screen"], words: string) => {
+      await screen
+        .findAll("button")
+        .find((b) => b.text() === words)
+        ?.trigger("click");
+      await settle();
+    };
+    test("one's own password is changed with the present one, that of another without", async () => {
+      const { server, screen } = await openTwo("owner");
+      await press(screen, "New password for Ada Quarry");
+      const [present, next] = screen.findAll("form input");
+      await present?.setValue("the present one");
+      await next?.setValue("the next long one");
+      await screen.get("form").trigger("submit");
+      await settle();
+      expect(server.of(changePassword)[0]?.body).toEqual({ current: "the present one", password: "the next long one" });
+      await press(screen, "New password for Ben Mole");
+      expect(screen.findAll("form input")).toHaveLength(1);
+      await screen.get("form input").setValue("told face to face");
+      await screen.get("form").trigger("submit");
+      await settle();
+      expect(server.of(resetPassword)[0]).toMatchObject({
+        params: { id: things.id(2) },
+        body: { password: "told face to face" },
+      });
+      expect(screen.find("form").exists()).toBe(false);
+    });
+    test("is ended only after it has been said what that means", async () => {
+      const { server, screen } = await openTwo("owner");
+      await press(screen, "End access of Ben Mole");
+      expect(server.of(endAccess)).toHaveLength(0);
+      expect(screen.text()).toContain("signed out everywhere at once");
+      await press(screen, "End the access");
+      expect(server.of(endAccess)[0]?.params).toEqual({ id: things.id(2) });
+    });
+    test("a refusal stands beside the person whom it is about", async () => {
+      const { server, screen } = await openTwo("owner");
+      server.answer(
+        endAccess,
+        refused({ type: "last-owner", title: "Not possible", status: 409, detail: "This is the last owner." }),
+      );
+      await press(screen, "End access of Ben Mole");
+      await press(screen, "End the access");
+      expect(screen.text()).toContain("This is the last owner.");
+    });
+    test("is given again to whom it was ended; others see only their own", async () => {
+      const { server, screen } = await openTwo("owner", { ...other, endedAt: "2026-11-01T08:00:00Z" });
+      expect(screen.text()).toContain("may not sign in");
+      await press(screen, "Let in again: Ben Mole");
+      expect(server.of(giveAccess)).toHaveLength(1);
+      const tier = await openTwo("tier");
+      expect(tier.screen.text()).not.toContain("New password for Ben Mole");
+      expect(tier.screen.text()).toContain("New password for Ada Quarry");
+    });
   });
   test("is not saved with a number word that cannot be read", async () => {
     const { screen } = await open();
