@@ -2,8 +2,8 @@ import { join } from "node:path";
 import { ensureModules, output, root, run } from "./lib/run.mjs";
 
 /**
- * npm run perf: every *.perf.ts, built as the server is built, one after another; they print ratios and sizes and judge
- * nothing.
+ * npm run perf [factors]: every *.perf.ts, built as the server is built, one after another; then the demo room as it is
+ * and ten times as large, or as many times as is said. They print ratios and sizes and judge nothing.
  */
 ensureModules();
 const { bundleNode } = await import("./lib/bundle.mjs");
@@ -15,3 +15,6 @@ for (const file of files) {
   await bundleNode(join(root, file), built);
   run(process.execPath, [built]);
 }
+const { measureGrown } = await import("./lib/roomPerf.mjs");
+const factors = process.argv.slice(2).map(Number);
+await measureGrown(factors.length > 0 ? factors : [1, 10]);

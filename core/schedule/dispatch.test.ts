@@ -118,6 +118,59 @@ describe("dispatch", () => {
     });
   });
 
+  const oneOf = (id: string, more: Partial<ScheduleProblem["jobs"][number]> = {}) => ({
+    id,
+    release: 0,
+    due: 1000,
+    weight: 1,
+    operations: [{ id: `${id}.tie`, kind: "tie" as const, choices: [{ person: "ada", minutes: 10 }] }],
+    ...more,
+  });
+  test("of more work than there are hours for, what is due first is planned, and the rest says why", () => {
+    const jobs = Array.from({ length: 1500 }, (_, i) => oneOf(`b${i}`, { due: 100 + ((i * 7919) % 1500) }));
+    const problem = { ...small(), jobs };
+    const result = dispatch(problem);
+    expect(checkSchedule(problem, result)).toEqual([]);
+    // Two hundred working minutes, ten each.
+    expect(result.completions).toHaveLength(20);
+    expect(result.unscheduled).toHaveLength(1480);
+    expect(new Set(result.unscheduled.map((u) => u.reason.code))).toEqual(new Set(["HOURS_USED_UP"]));
+    const due = new Map(jobs.map((j) => [j.id, j.due]));
+    expect(Math.max(...result.completions.map((c) => due.get(c.job) ?? 0))).toBe(119);
+  });
+  test("work that could not be finished is not begun: its hours go to what can be", () => {
+    const [whole] = small().jobs;
+    if (!whole) throw new Error("no job");
+    const slow = (id: string) => ({
+      ...whole,
+      id,
+      due: 10,
+      operations: whole.operations.map((o) => ({
+        ...o,
+        id: o.id.replace("b1", id),
+        ...(o.dry && { dry: { ...o.dry, minutes: 9000 } }),
+      })),
+    });
+    const problem = { ...small(), jobs: [slow("s1"), slow("s2"), oneOf("quick"), whole] };
+    const result = dispatch(problem);
+    expect(checkSchedule(problem, result)).toEqual([]);
+    expect(result.completions.map((c) => c.job).sort()).toEqual(["b1", "quick"]);
+    expect(result.assignments.find((a) => a.operation === "b1.tie")?.setupStart).toBe(60);
+  });
+  test("a pinned operation is where it is pinned, or the job is left out", () => {
+    const pinned = (id: string, start: number) =>
+      oneOf(id, {
+        operations: [
+          { id: `${id}.tie`, kind: "tie", choices: [{ person: "ada", minutes: 10 }], pinned: { person: "ada", start } },
+        ],
+      });
+    const problem = { ...small(), jobs: [pinned("in", 100), pinned("out", 170), oneOf("free")] };
+    const result = dispatch(problem);
+    expect(checkSchedule(problem, result)).toEqual([]);
+    expect(result.assignments.find((a) => a.operation === "in.tie")?.start).toBe(100);
+    expect(result.unscheduled).toEqual([{ job: "out", reason: { code: "PIN_IMPOSSIBLE", details: {} } }]);
+  });
+
   test("the check finds what is wrong with a plan", () => {
     const problem = small();
     const good = dispatch(problem);

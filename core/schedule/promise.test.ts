@@ -131,6 +131,21 @@ describe("promise", () => {
       holds: "skill",
     });
   });
+  test("waits for a finishing place and for room on the rack that the plan takes", () => {
+    const alone = promise(freeOf(problemOf([], people, rules), dispatch(problemOf([], people, rules))), quick(), 0);
+    const free = freeOf(planned, plan);
+    const at = (taken: typeof free.taken) => promise({ ...free, people, hours: people, taken }, quick(), 0).at ?? 0;
+    const [station] = free.stations;
+    const [rack] = free.racks;
+    if (!station || !rack) throw new Error("no station or rack");
+    expect(at({ stations: {}, racks: {} })).toBe(alone.at);
+    expect(at({ stations: { [station.id]: [[0, 5 * 1440]] }, racks: {} })).toBeGreaterThan(5 * 1440);
+    const full = { from: 0, until: 6 * 1440, places: rack.places };
+    expect(at({ stations: {}, racks: { [rack.id]: [full] } })).toBeGreaterThan(6 * 1440);
+    function quick() {
+      return jobOf(batch("new", { due: rules.horizon }), people);
+    }
+  });
   test("says so when no day holds it", () =>
     expect(
       promise(freeOf(planned, plan), jobOf(batch("new", { left: 5000, flies: 5000 }), people), 0).at,
