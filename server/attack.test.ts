@@ -1,5 +1,7 @@
+import pg from "pg";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { openTestRoom, type TestRoom } from "./testing/app";
+import { cutWhileTallying } from "./testing/attack/faults";
 import { fuzz } from "./testing/attack/fuzz";
 import { hostileFiles } from "./testing/attack/hostile";
 import { invariants, Races } from "./testing/attack/races";
@@ -40,6 +42,16 @@ describe("many at once", () => {
   test.each(Object.entries(invariants))("afterwards %s", async (_rule, sql) =>
     expect(await room.source.query(sql)).toEqual([]),
   );
+});
+
+test("no tally that was acknowledged is lost while the database cuts every line", async () => {
+  const db = new pg.Client({ connectionString: room.url });
+  await db.connect();
+  const owner = await room.signedIn("owner");
+  const { acknowledged, lost, cuts } = await cutWhileTallying(owner, db, 40);
+  await db.end();
+  expect([acknowledged, lost]).toEqual([40, 0]);
+  expect(cuts).toBeGreaterThan(0);
 });
 
 test("files that are made to hurt are refused", async () => {

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import pg from "pg";
+import { cutWhileTallying } from "./faults";
 import { enter, fuzz } from "./fuzz";
 import { deafStreams, hostileFiles } from "./hostile";
 import { invariants, Races } from "./races";
@@ -87,6 +88,8 @@ await racing();
 for (const h of await hostileFiles(base)) say(h.what, { status: h.status, ms: Math.round(h.ms) }, h.status >= 500);
 await deaf();
 const client = await enter(base);
+const faulty = await cutWhileTallying(client, db);
+say("tallies while the database cuts every line", faulty, faulty.lost !== 0 || faulty.acknowledged === 0);
 say("health afterwards", await (await client.raw("GET", "/api/health")).json());
 await db.end();
 console.log(faults === 0 ? "Nothing gave way." : `${faults} gave way.`);
