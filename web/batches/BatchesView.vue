@@ -8,7 +8,8 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import ShowMore from "../parts/ShowMore.vue";
 import { clock, day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
+import { useGradually } from "../parts/useGradually";
+import { FlyThumb, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
 const { may, askWhom } = useSession();
@@ -33,6 +34,7 @@ const words: Record<Batch["state"], string> = {
 
 const sku = (b: Batch) => [b.pattern, b.variant, b.form, b.size].join("|");
 const all = batches.rows;
+const seen = useGradually(all);
 const picked = computed(() => all.value.filter((b) => chosen.value.includes(b.id)));
 const mergeable = computed(() => picked.value.length > 1 && new Set(picked.value.map(sku)).size === 1);
 async function merge(): Promise<void> {
@@ -100,7 +102,7 @@ async function split(b: Batch): Promise<void> {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="b in all" :key="b.id">
+        <tr v-for="b in seen" :key="b.id">
           <td v-if="may('make up batches')">
             <input
               v-if="b.state === 'planned'"
@@ -121,7 +123,7 @@ async function split(b: Batch): Promise<void> {
           </td>
           <td>
             <span class="flex items-center gap-3"
-              ><FlyDrawing
+              ><FlyThumb
                 :pattern="b.pattern"
                 :version="b.patternVersion"
                 :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }"

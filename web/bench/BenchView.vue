@@ -7,7 +7,7 @@ import { call, usePages } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
-import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
 const { person, may, askWhom } = useSession();
@@ -29,7 +29,7 @@ const mine = computed(() => turns.data.value?.people.find((p) => p.id === person
   <ul class="grid gap-3 sm:grid-cols-2">
     <li v-for="b in ready" :key="b.id">
       <RouterLink :to="`/bench/${b.id}`" class="sheet flex items-center gap-4 p-3 hover:border-deep"
-        ><FlyDrawing
+        ><FlyThumb
           :pattern="b.pattern"
           :version="b.patternVersion"
           :choice="{ methods: b.methods, leave: b.leave, use: b.use, buy: b.buy }"

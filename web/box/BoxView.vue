@@ -7,7 +7,7 @@ import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
 const { may } = useSession();
@@ -65,7 +65,7 @@ async function dispatchParcel(id: string): Promise<void> {
         <tbody>
           <tr v-for="l in c.lines.filter((x) => x.ready > 0)" :key="l.line">
             <td class="!p-0.5">
-              <FlyDrawing :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-12 w-24" />
+              <FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-12 w-24" />
             </td>
             <td>
               {{ l.patternName }} <b class="fig">{{ l.size }}</b> {{ variantName(patterns.get(l.pattern), l.variant) }}

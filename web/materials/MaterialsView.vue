@@ -6,10 +6,12 @@ import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import { day, money, quantity } from "../parts/format";
+import { useGradually } from "../parts/useGradually";
 
 const needs = useQuery({ key: ["needs"], query: () => call(listNeeds) });
 const onlyShort = ref(false);
 const rows = computed(() => (needs.data.value?.needs ?? []).filter((n) => !onlyShort.value || n.short > 0));
+const seen = useGradually(rows);
 const short = computed(() => (needs.data.value?.needs ?? []).filter((n) => n.short > 0).length);
 /** How far what is there goes, as a bar: reserved, free, and what is missing. */
 const share = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100 * part) / Math.max(1, whole)))}%`;
@@ -38,7 +40,7 @@ const share = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100
         </tr>
       </thead>
       <tbody>
-        <tr v-for="n in rows" :key="n.material + (n.side ?? '')">
+        <tr v-for="n in seen" :key="n.material + (n.side ?? '')">
           <td class="fig">{{ n.drawer }}</td>
           <td>
             <ColourSwatch :colour="n.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${n.material}`">{{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PatternEntry } from "@kasten/contract/patterns";
 import { money } from "../parts/format";
-import BookFly from "./BookFly.vue";
+import FlyThumb from "./FlyThumb.vue";
 
 /** A pattern in the book: its fly, and what it takes and costs. */
 defineProps<{ entry: PatternEntry; size: string; drawer: string; fromDrawer: number }>();
@@ -12,7 +12,14 @@ defineProps<{ entry: PatternEntry; size: string; drawer: string; fromDrawer: num
     :to="{ path: `/patterns/${entry.id}`, query: size ? { size: size } : {} }"
     class="block h-full border border-rule bg-sheet p-3 hover:border-deep"
   >
-    <BookFly v-if="entry.missing.length === 0" :entry="entry" :size="size || entry.sizes.from" class="h-36" />
+    <FlyThumb
+      v-if="entry.missing.length === 0"
+      :pattern="entry.id"
+      :size="size || entry.sizes.from"
+      :variant="entry.variants[0]?.id ?? ''"
+      :form="entry.forms[0]?.id ?? ''"
+      class="h-36"
+    />
     <div v-else class="flex h-36 items-center justify-center bg-well p-4 text-center text-soft">
       Not complete: {{ entry.missing[0] }}
     </div>

@@ -9,6 +9,7 @@ import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import { quantity } from "../parts/format";
+import { useGradually } from "../parts/useGradually";
 import { MaterialForm, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
@@ -27,6 +28,7 @@ const columns = computed(() => {
   for (const i of items) drawers.set(i.drawer, [...(drawers.get(i.drawer) ?? []), i]);
   return [...drawers];
 });
+const seen = useGradually(columns, 4);
 const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
 </script>
 
@@ -42,7 +44,7 @@ const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity
   </div>
   <MaterialForm v-if="adding" @saved="router.push(`/stock/${$event}`)" @leave="adding = false" />
   <div class="wall">
-    <section v-for="[drawer, items] in columns" :key="drawer" class="front" :aria-label="`Drawer ${drawer}`">
+    <section v-for="[drawer, items] in seen" :key="drawer" class="front" :aria-label="`Drawer ${drawer}`">
       <h2 class="plate fig">{{ drawer }}</h2>
       <ul>
         <li v-for="i in items" :key="i.code" class="py-0.5">
