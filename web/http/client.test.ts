@@ -71,11 +71,14 @@ describe("call", () => {
 
   test("once signing out, nobody hears of what was still asked for and is refused", async () => {
     answers = [() => json(401, { type: "not-signed-in", title: "Out", status: 401, detail: "Sign in first." })];
-    connection.leaving = true;
     const heard = vi.fn();
+    call(listOrders).then(heard, heard);
+    expect(connection.pending).toBe(1);
+    connection.leaving = true;
     call(listOrders).then(heard, heard);
     await vi.advanceTimersByTimeAsync(2000);
     expect(heard).not.toHaveBeenCalled();
+    expect([sent.length, connection.pending]).toEqual([1, 0]);
     connection.leaving = false;
   });
 

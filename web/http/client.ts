@@ -51,13 +51,17 @@ export async function call<E extends AnyEndpoint>(endpoint: E, input: CallInput<
   const headers: Record<string, string> = change
     ? { "Idempotency-Key": input.key ?? newKey(), "Content-Type": "application/json" }
     : {};
+  if (connection.leaving && !change) return new Promise(() => undefined);
   for (let tries = 0; ; tries++) {
+    connection.pending++;
     const response = await fetch(addressOf(endpoint, input as CallInput<AnyEndpoint>), {
       method: endpoint.method.toUpperCase(),
       headers,
       body: change ? JSON.stringify(input.body ?? {}) : undefined,
       credentials: "same-origin",
-    }).catch(() => undefined);
+    })
+      .catch(() => undefined)
+      .finally(() => connection.pending--);
     const away = response === undefined || response.status === 503 || response.status === 502;
     if (!away) {
       connection.reached();

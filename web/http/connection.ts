@@ -6,6 +6,8 @@ export const connection = reactive({
   since: 0,
   /** Signing out: the page goes away, and what it still asks for is nobody's business any more. */
   leaving: false,
+  /** Requests that are on their way. */
+  pending: 0,
   reached() {
     this.away = null;
   },

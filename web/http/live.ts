@@ -1,5 +1,5 @@
 import { useQueryCache, type EntryKey } from "@pinia/colada";
-import { onScopeDispose } from "vue";
+import { onScopeDispose, watch } from "vue";
 import { connection } from "./connection";
 
 /** What the server told of: a thing that has changed, and how. */
@@ -40,6 +40,7 @@ export function useLive(): void {
     for (const k of keys) due.set(JSON.stringify(k), k);
     timer ??= setTimeout(() => {
       timer = undefined;
+      if (connection.leaving) return;
       for (const key of due.values()) void cache.invalidateQueries({ key });
       due.clear();
     }, GATHER_MS);
@@ -72,6 +73,12 @@ export function useLive(): void {
     if (stream.readyState === EventSource.CLOSED) return void cache.invalidateQueries({ key: ["me"] });
     connection.missed("server");
   };
+  // The session is about to end: what the server says of that is not news.
+  watch(
+    () => connection.leaving,
+    (leaving) => leaving && stream.close(),
+    { flush: "sync" },
+  );
   onScopeDispose(() => {
     clearTimeout(timer);
     stream.close();
