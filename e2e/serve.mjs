@@ -1,8 +1,5 @@
-import { spawn } from "node:child_process";
-import { once } from "node:events";
-import { join } from "node:path";
 import pg from "pg";
-import { root } from "../tools/lib/run.mjs";
+import { serveRoom } from "../tools/lib/serve.mjs";
 
 /** Rooms for browsers: the built application on demo databases of their own, for the browser tests and the pictures. */
 const admin = process.env.TEST_POSTGRES;
@@ -19,35 +16,10 @@ export async function asAdmin(...statements) {
   }
 }
 
-async function start(name) {
+function start(name) {
   const url = new URL(admin);
   url.pathname = `/${name}`;
-  const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
-    cwd: root,
-    stdio: ["ignore", "pipe", "inherit"],
-    env: {
-      ...process.env,
-      NODE_ENV: "production",
-      PORT: "0",
-      DATABASE_URL: url.href,
-      KASTEN_ROOT: root,
-      KASTEN_DEMO: join(root, "demo"),
-      REQUESTS_PER_MINUTE: "100000",
-    },
-  });
-  const base = await new Promise((resolve, reject) => {
-    server.on("exit", (code) => reject(new Error(`The application ended with ${code} before it could be reached.`)));
-    server.stdout.on("data", (text) => {
-      const at = /http:\/\/127\.0\.0\.1:\d+/.exec(String(text));
-      if (at) resolve(at[0]);
-    });
-  });
-  const stop = async () => {
-    if (server.exitCode !== null || server.signalCode !== null) return;
-    server.kill("SIGTERM");
-    await once(server, "exit");
-  };
-  return { base, stop };
+  return serveRoom(url.href);
 }
 
 /** Makes the demo room once; others are copies of it. */

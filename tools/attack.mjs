@@ -1,8 +1,7 @@
-import { spawnSync, spawn } from "node:child_process";
-import { once } from "node:events";
+import { spawnSync } from "node:child_process";
 import { join } from "node:path";
 import { ensureModules, root } from "./lib/run.mjs";
-import { ensureBuilt } from "./lib/serve.mjs";
+import { ensureBuilt, serveRoom } from "./lib/serve.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 
 /** npm run attack [seed] [requests for each of three seeds] [clients]: everything against a demo room of its own. */
@@ -15,33 +14,12 @@ const database = await startPostgres("test-postgres", { fast: true });
 const name = `attack_${process.pid}`;
 database.createDatabase(name);
 const url = database.url(name);
-const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
-  cwd: root,
-  stdio: ["ignore", "pipe", "inherit"],
-  env: {
-    ...process.env,
-    NODE_ENV: "production",
-    PORT: "0",
-    DATABASE_URL: url,
-    KASTEN_ROOT: root,
-    KASTEN_DEMO: join(root, "demo"),
-    REQUESTS_PER_MINUTE: "100000000",
-    LOG_LEVEL: "error",
-  },
-});
-const base = await new Promise((resolve, reject) => {
-  server.on("exit", (code) => reject(new Error(`The application ended with ${code} before it could be reached.`)));
-  server.stdout.on("data", (text) => {
-    const at = /http:\/\/127\.0\.0\.1:\d+/.exec(String(text));
-    if (at) resolve(at[0]);
-  });
-});
+const { base, pid, stop } = await serveRoom(url, { LOG_LEVEL: "error" });
 const done = spawnSync(process.execPath, [attacker, ...process.argv.slice(2)], {
   stdio: "inherit",
-  env: { ...process.env, ATTACK_BASE: base, ATTACK_PID: String(server.pid), DATABASE_URL: url },
+  env: { ...process.env, ATTACK_BASE: base, ATTACK_PID: String(pid), DATABASE_URL: url },
 });
-server.kill("SIGTERM");
-if (server.exitCode === null) await once(server, "exit");
+await stop();
 database.dropDatabase(name);
 await database.stop();
 process.exit(done.status ?? 1);

@@ -1,12 +1,10 @@
-import { spawn } from "node:child_process";
-import { once } from "node:events";
 import { join } from "node:path";
 import { bundleNode } from "./bundle.mjs";
 import { measureRoom } from "./measure.mjs";
 import { measurePages } from "./measurePages.mjs";
 import { startPostgres } from "./postgres.mjs";
 import { root, run } from "./run.mjs";
-import { ensureBuilt } from "./serve.mjs";
+import { ensureBuilt, serveRoom } from "./serve.mjs";
 
 const wide = (text, width) => String(text).padStart(width);
 
@@ -21,7 +19,7 @@ export async function measureGrown(factors) {
     database.createDatabase(name);
     const env = { ...process.env, DATABASE_URL: database.url(name), KASTEN_ROOT: root };
     run(process.execPath, [grow, String(factor)], { env });
-    const { base, stop } = await serve(env);
+    const { base, stop } = await serveRoom(env.DATABASE_URL);
     for (const r of await measureRoom(base))
       console.log(
         `  ${r.what.padEnd(18)} ${wide(r.median.toFixed(0), 6)} ms, longest ${wide(r.longest.toFixed(0), 5)} ms, ${wide(r.kB.toFixed(0), 5)} kB`,
@@ -36,24 +34,4 @@ export async function measureGrown(factors) {
     database.dropDatabase(name);
   }
   await database.stop();
-}
-
-async function serve(env) {
-  const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
-    cwd: root,
-    stdio: ["ignore", "pipe", "inherit"],
-    env: { ...env, NODE_ENV: "production", PORT: "0", REQUESTS_PER_MINUTE: "1000000" },
-  });
-  const base = await new Promise((resolve, reject) => {
-    server.on("exit", (code) => reject(new Error(`The application ended with ${code} before it could be reached.`)));
-    server.stdout.on("data", (text) => {
-      const at = /http:\/\/127\.0\.0\.1:\d+/.exec(String(text));
-      if (at) resolve(at[0]);
-    });
-  });
-  const stop = async () => {
-    server.kill("SIGTERM");
-    await once(server, "exit");
-  };
-  return { base, stop };
 }

@@ -1,3 +1,5 @@
+import { spawn } from "node:child_process";
+import { once } from "node:events";
 import { existsSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { newestChange, root, run } from "./run.mjs";
@@ -9,4 +11,41 @@ export function ensureBuilt() {
   if (built >= newestChange(["core", "contract", "server", "web", "package-lock.json"])) return;
   console.log("Building …");
   run(process.execPath, ["tools/build.mjs"], { env: { ...process.env, NODE_ENV: "production" } });
+}
+
+/** More than any tool asks for. */
+const NO_LIMIT = "100000000";
+
+/**
+ * The built application as a program of its own, on a database and a free port.
+ * @returns {Promise<{ base: string, pid: number, stop: () => Promise<void> }>} once it can be reached
+ */
+export async function serveRoom(url, more = {}) {
+  const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
+    cwd: root,
+    stdio: ["ignore", "pipe", "inherit"],
+    env: {
+      ...process.env,
+      NODE_ENV: "production",
+      PORT: "0",
+      DATABASE_URL: url,
+      KASTEN_ROOT: root,
+      KASTEN_DEMO: join(root, "demo"),
+      REQUESTS_PER_MINUTE: NO_LIMIT,
+      ...more,
+    },
+  });
+  const base = await new Promise((resolve, reject) => {
+    server.on("exit", (code) => reject(new Error(`The application ended with ${code} before it could be reached.`)));
+    server.stdout.on("data", (text) => {
+      const at = /http:\/\/127\.0\.0\.1:\d+/.exec(String(text));
+      if (at) resolve(at[0]);
+    });
+  });
+  const stop = async () => {
+    if (server.exitCode !== null || server.signalCode !== null) return;
+    server.kill("SIGTERM");
+    await once(server, "exit");
+  };
+  return { base, pid: server.pid, stop };
 }
