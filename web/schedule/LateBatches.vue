@@ -7,8 +7,10 @@ import { useSome } from "../parts/useSome";
 
 /** What does not keep the day promised, and why. */
 const props = defineProps<{ plan: Plan }>();
+/** The plan itself stands below: the first of them, and more on demand. */
+const A_FEW = 6;
 const late = computed(() => props.plan.batches.filter((b) => b.lateDays > 0 || b.held));
-const { some, left, showMore } = useSome(late, 20);
+const { some, left, showMore } = useSome(late, A_FEW);
 </script>
 
 <template>
@@ -23,7 +25,7 @@ const { some, left, showMore } = useSome(late, 20);
         >, due {{ day(b.due) }}: <template v-if="b.held">{{ b.held }}</template><template v-else
           >ready {{ b.ready ? day(b.ready) : "" }}, late by {{ b.lateDays }}
           {{ b.lateDays === 1 ? "day" : "days" }}</template
-        ><template v-if="b.waitsFor">; waits for {{ b.waitsFor }}</template>
+        ><template v-if="b.waitsFor">{{ b.held ? " Waits" : "; waits" }} for {{ b.waitsFor }}</template>
       </li>
     </ul>
     <ShowMore :more="left > 0" :loading="false" :what="`batches, ${left} are left`" @more="showMore" />
