@@ -1,5 +1,5 @@
 import pg from "pg";
-import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
 import { openTestRoom, type TestRoom } from "./testing/app";
 import { cutWhileTallying } from "./testing/attack/faults";
 import { fuzz } from "./testing/attack/fuzz";
@@ -8,6 +8,8 @@ import { invariants, Races } from "./testing/attack/races";
 import { roleMatrix } from "./testing/attack/roles";
 
 /** The short form of `npm run attack`: the same attacks, fewer of them, always the same. */
+// Hundreds of requests each: on a machine three times slower they take longer than is usual.
+vi.setConfig({ testTimeout: 120_000 });
 let room: TestRoom;
 beforeAll(async () => {
   room = await openTestRoom();

@@ -3,9 +3,11 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
 import pg from "pg";
-import { afterAll, beforeAll, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, expect, inject, test, vi } from "vitest";
 import { createDatabase, dropDatabase } from "../testing/databases";
 
+// Each starts programs of their own.
+vi.setConfig({ testTimeout: 120_000 });
 const tools = resolve(import.meta.dirname, "../../tools");
 const folder = mkdtempSync(join(tmpdir(), "kasten-backup-"));
 const backup = join(folder, "room.dump");
