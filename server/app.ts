@@ -19,6 +19,7 @@ import { bookRoutes } from "./book";
 import { boxRoutes } from "./box";
 import { catalogueRoutes } from "./catalogue";
 import { customerRoutes } from "./customers";
+import { SteadyClient } from "./database/steady";
 import { fileBodies, smallBodies } from "./http/bodies";
 import { docsPage, docsStyle } from "./http/docs";
 import { registrar } from "./http/handle";
@@ -71,7 +72,12 @@ const rooms = [
 
 export async function buildApp(options: AppOptions): Promise<{ app: express.Express; close: () => Promise<void> }> {
   const { log } = options;
-  const sessions = new pg.Pool({ connectionString: options.databaseUrl, max: 4, connectionTimeoutMillis: 3000 });
+  const sessions = new pg.Pool({
+    connectionString: options.databaseUrl,
+    max: 4,
+    connectionTimeoutMillis: 3000,
+    Client: SteadyClient,
+  });
   sessions.on("error", (error) => log.warn({ error: error.message }, "the session store lost the database"));
   const app = express();
   app.disable("x-powered-by");

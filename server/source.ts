@@ -2,6 +2,7 @@ import pg from "pg";
 import { DataSource } from "typeorm";
 import { migrations } from "./database/migrations";
 import { PostgresNames } from "./database/naming";
+import { SteadyClient } from "./database/steady";
 import { entities } from "./entities";
 
 // Stock quantities stay far below 2^53 base units (nine billion metres of thread), so they are read as plain numbers.
@@ -27,6 +28,7 @@ export async function openDatabase(
     migrationsTransactionMode: "each",
     poolSize,
     extra: {
+      Client: SteadyClient,
       connectionTimeoutMillis: 3000,
       idleTimeoutMillis: 30_000,
       statement_timeout: 20_000,
