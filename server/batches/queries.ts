@@ -1,6 +1,7 @@
 import { skuKey, type Sku } from "@kasten/core/batches";
 import type { Batch } from "@kasten/contract/batches";
 import { row, rows, type Db } from "../database/rows";
+import type { DayCursor } from "../http/cursors";
 import { componentOutcomeEntity, patternOutcomeEntity, type ComponentOutcomeRow } from "./entities";
 
 /** A batch that is not finished, with its claims and tallies, before anything is computed. */
@@ -27,17 +28,11 @@ const select = `
 export const openBatches = (db: Db): Promise<OpenBatch[]> =>
   rows(db, `${select} WHERE b.state NOT IN ('finished', 'dissolved') ORDER BY b.number`);
 
-/** Where a page of batches begins: after this due day and number. */
-export interface BatchCursor {
-  due: string;
-  number: number;
-}
-
 /** A page of open batches in some states, by the day they are due. */
 export async function openPage(
   db: Db,
   states: readonly string[],
-  after: BatchCursor | undefined,
+  after: DayCursor | undefined,
   limit: number,
 ): Promise<OpenBatch[]> {
   const found = await rows<{ id: string }>(

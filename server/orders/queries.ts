@@ -1,5 +1,6 @@
 import type { Order } from "@kasten/contract/orders";
 import { isoInstant, row, rows, type Db } from "../database/rows";
+import type { DayCursor } from "../http/cursors";
 
 const lines = `
   SELECT json_agg(json_build_object(
@@ -29,14 +30,8 @@ export async function orderById(db: Db, id: string): Promise<Order | undefined> 
   return found && toOrder(found);
 }
 
-/** Where a page of orders begins: after this due day and number; undefined for the first. */
-export interface OrderCursor {
-  due: string;
-  number: number;
-}
-
 /** Open orders by due date, after the cursor. */
-export const openOrders = async (db: Db, after: OrderCursor | undefined, limit: number): Promise<Order[]> =>
+export const openOrders = async (db: Db, after: DayCursor | undefined, limit: number): Promise<Order[]> =>
   (
     await rows<RawOrder>(
       db,
@@ -47,7 +42,7 @@ export const openOrders = async (db: Db, after: OrderCursor | undefined, limit: 
   ).map(toOrder);
 
 /** Closed orders, newest first, below the cursor's number. */
-export const closedOrders = async (db: Db, below: OrderCursor | undefined, limit: number): Promise<Order[]> =>
+export const closedOrders = async (db: Db, below: DayCursor | undefined, limit: number): Promise<Order[]> =>
   (
     await rows<RawOrder>(
       db,
