@@ -4,3 +4,4 @@ export * from "./figures";
 export * from "./problem";
 export * from "./same";
 export * from "./texts";
+export * from "./wrong";

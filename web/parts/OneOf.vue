@@ -1,19 +1,28 @@
 <script setup lang="ts">
+import { computed } from "vue";
+import ListBox from "./ListBox.vue";
+import { orNone } from "./option";
+
 /** One of a list, or none of it. */
-defineProps<{ label: string; none: string; options: { id: string; name: string }[] }>();
+const props = defineProps<{
+  label: string;
+  none: string;
+  options: { id: string; name: string }[];
+  quiet?: boolean;
+  disabled?: boolean;
+  mono?: boolean;
+}>();
 const taken = defineModel<string | undefined>({ required: true });
-const take = (event: Event): void => {
-  taken.value = (event.target as HTMLSelectElement).value || undefined;
-};
+const all = computed(() =>
+  orNone(
+    props.none,
+    props.options.map((o) => ({ value: o.id, label: o.name })),
+  ),
+);
 </script>
 
 <template>
-  <label
-    ><span class="label">{{ label }}</span
-    ><select class="field w-full" :value="taken ?? ''" @change="take">
-      <option value="">{{ none }}</option>
-      <option v-for="o in options" :key="o.id" :value="o.id">{{ o.name }}</option>
-    </select>
-    <slot
-  /></label>
+  <div class="min-w-0">
+    <ListBox v-model="taken" :label="label" :options="all" :quiet="quiet" :disabled="disabled" :mono="mono" /><slot />
+  </div>
 </template>
