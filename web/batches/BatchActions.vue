@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { BatchDetail } from "@kasten/contract/batches";
+import FoldOut from "../parts/FoldOut.vue";
 import TickBox from "../parts/TickBox.vue";
 import type { BatchChange } from "./change";
 
@@ -51,13 +52,15 @@ const atBench = computed(() => ["pulled", "tying"].includes(props.batch.state));
         >dye lots may be mixed</TickBox
       >
     </div>
-    <details v-if="isPlanned && batch.held_back.length > 0" class="mt-3">
-      <summary class="font-semibold text-call">
-        Not ready for the bench: {{ batch.held_back.length }} {{ batch.held_back.length === 1 ? "reason" : "reasons" }}
-      </summary>
-      <ul class="mt-1 list-disc pl-5">
+    <FoldOut
+      v-if="isPlanned && batch.held_back.length > 0"
+      class="mt-3"
+      call
+      :title="`Not ready for the bench: ${batch.held_back.length} ${batch.held_back.length === 1 ? 'reason' : 'reasons'}`"
+    >
+      <ul class="list-disc pl-5">
         <li v-for="r in batch.held_back" :key="r">{{ r }}</li>
       </ul>
-    </details>
+    </FoldOut>
   </div>
 </template>

@@ -3,9 +3,10 @@ import { computed } from "vue";
 import type { BatchDetail } from "@kasten/contract/batches";
 import { nearHooks } from "@kasten/core/hooks";
 import { allowedFor, codeOf, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
-import { textOf } from "../parts/fields";
 import { useCatalogue } from "../patterns";
 import type { BatchChange } from "./change";
+import OneOf from "../parts/OneOf.vue";
+import TickBox from "../parts/TickBox.vue";
 
 /** Parts that may be left out of a planned batch, and what may take another's place. */
 const props = defineProps<{ batch: BatchDetail; recipe: Recipe; choice: FlyChoice; open: boolean }>();
@@ -53,21 +54,25 @@ function take(id: string, code: string): void {
 
 <template>
   <div v-if="optional.length > 0 || replaceable.length > 0" class="flex flex-wrap gap-x-5 gap-y-2">
-    <label v-for="c in optional" :key="c.id" class="flex items-center gap-2"
-      ><input
-        type="checkbox"
-        class="h-5 w-5"
-        :disabled="!open"
-        :checked="!batch.leave.includes(c.id)"
-        @change="toggle(c.id)"
-      />with {{ c.role }}</label
+    <TickBox
+      v-for="c in optional"
+      :key="c.id"
+      class="min-h-9 self-end"
+      :disabled="!open"
+      :model-value="!batch.leave.includes(c.id)"
+      @update:model-value="toggle(c.id)"
+      >with {{ c.role }}</TickBox
     >
-    <label v-for="c in replaceable" :key="`use${c.id}`"
-      >{{ c.role }}
-      <select class="field" :disabled="!open" :value="batch.use[c.id] ?? ''" @change="take(c.id, textOf($event))">
-        <option value="">as in the pattern</option>
-        <option v-for="o in c.others" :key="o.code" :value="o.code">{{ o.name }}</option>
-      </select></label
-    >
+    <OneOf
+      v-for="c in replaceable"
+      :key="`use${c.id}`"
+      class="w-56"
+      :label="c.role"
+      none="as in the pattern"
+      :disabled="!open"
+      :options="c.others.map((o) => ({ id: o.code, name: o.name }))"
+      :model-value="batch.use[c.id]"
+      @update:model-value="take(c.id, $event ?? '')"
+    />
   </div>
 </template>

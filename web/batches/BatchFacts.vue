@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { BatchDetail } from "@kasten/contract/batches";
+import ListBox from "../parts/ListBox.vue";
+import { optionsOf } from "../parts/option";
 import DozenCount from "../parts/DozenCount.vue";
-import { textOf } from "../parts/fields";
 import { clock, day } from "../parts/format";
 import { useWorking } from "../parts/working";
 import type { BatchChange } from "./change";
@@ -31,31 +32,30 @@ function makeOrBuy(component: string, way: string): void {
     <dt class="text-soft">At the vise</dt>
     <dd>
       <span class="fig">{{ clock(batch.minutes) }}</span>
-      <label v-if="open" class="ml-3"
-        ><span class="sr-only">How it is tied</span
-        ><select
-          class="field"
-          :value="batch.mode"
-          @change="emit('choose', { mode: textOf($event) as BatchDetail['mode'] })"
-        >
-          <option>fly by fly</option>
-          <option>step by step</option>
-        </select></label
-      ><span v-else class="ml-3">{{ batch.mode }}</span>
+      <ListBox
+        v-if="open"
+        class="ml-3 inline-block"
+        label="How it is tied"
+        quiet
+        :options="optionsOf(['fly by fly', 'step by step'] as const)"
+        :model-value="batch.mode"
+        @update:model-value="emit('choose', { mode: $event })"
+      /><span v-else class="ml-3">{{ batch.mode }}</span>
     </dd>
     <template v-for="x in batch.buyable" :key="x.component">
       <dt class="text-soft">{{ x.role }}</dt>
       <dd>
-        <select
-          class="field"
+        <ListBox
+          :label="`Make or buy the ${x.role}`"
+          quiet
           :disabled="!open"
-          :aria-label="`Make or buy the ${x.role}`"
-          :value="batch.buy.includes(x.component) ? 'buy' : 'make'"
-          @change="makeOrBuy(x.component, textOf($event))"
-        >
-          <option value="make">made here, {{ x.makeMinutes }} min a fly</option>
-          <option value="buy">bought: {{ x.bought }}</option>
-        </select>
+          :options="[
+            { value: 'make', label: `made here, ${x.makeMinutes} min a fly` },
+            { value: 'buy', label: `bought: ${x.bought}` },
+          ]"
+          :model-value="batch.buy.includes(x.component) ? 'buy' : 'make'"
+          @update:model-value="makeOrBuy(x.component, $event)"
+        />
       </dd>
     </template>
     <dt class="text-soft">For</dt>

@@ -12,6 +12,7 @@ import {
 } from "@kasten/contract/batches";
 import type { FlyChoice } from "@kasten/core/recipe";
 import { call } from "../http";
+import SwitchField from "../parts/SwitchField.vue";
 import HistoryList from "../parts/HistoryList.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
@@ -93,9 +94,7 @@ const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
           measures
           class="h-64 border border-rule"
         />
-        <label class="mt-1 inline-flex items-center gap-2"
-          ><input v-model="inside" type="checkbox" class="h-5 w-5" />See inside</label
-        >
+        <SwitchField v-model="inside" class="mt-1">See inside</SwitchField>
       </div>
       <div class="sheet p-4">
         <BatchFacts :batch="b" :open="open" @choose="choose" />

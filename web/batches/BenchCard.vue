@@ -141,10 +141,16 @@ const print = () => window.print();
   font-weight: 600;
   color: #8a2706;
 }
-.bench-card td {
+.bench-card .pairs {
+  display: grid;
+  grid-template-columns: minmax(0, auto) minmax(0, 1fr);
+}
+.bench-card .pairs > * {
   padding: 0.14em 0.3em 0.14em 0;
   border-bottom: 0.5px solid #b5bfba;
-  vertical-align: top;
+}
+.bench-card .pairs dd {
+  text-align: right;
 }
 .bench-card .checks li {
   padding: 0.14em 0;

@@ -16,35 +16,19 @@ defineProps<{
 <template>
   <section>
     <h2 class="!text-[1.15em]">Against the ruler</h2>
-    <table>
-      <thead class="sr-only">
-        <tr>
-          <th scope="col">Part</th>
-          <th scope="col">mm</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="p in lengths" :key="p.step + p.kind">
-          <td>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></td>
-          <td class="fig whitespace-nowrap text-right">{{ length(p.mm) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <dl class="pairs">
+      <template v-for="p in lengths" :key="p.step + p.kind"
+        ><dt>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></dt>
+        <dd class="fig whitespace-nowrap">{{ length(p.mm) }}</dd></template
+      >
+    </dl>
     <h2 class="mt-2 !text-[1.15em]">Cut and count</h2>
-    <table>
-      <thead class="sr-only">
-        <tr>
-          <th scope="col">What</th>
-          <th scope="col">How much</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in cuts" :key="r.key">
-          <td>{{ r.materialName }}</td>
-          <td class="text-right"><NumberWords :words="r.words" /></td>
-        </tr>
-      </tbody>
-    </table>
+    <dl class="pairs">
+      <template v-for="r in cuts" :key="r.key"
+        ><dt>{{ r.materialName }}</dt>
+        <dd><NumberWords :words="r.words" /></dd></template
+      >
+    </dl>
     <h2 class="mt-2 !text-[1.15em]">Beside the master fly</h2>
     <ul class="checks">
       <li v-for="(c, i) in checks" :key="i">

@@ -2,7 +2,9 @@
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { RequirementData } from "@kasten/contract/materials";
 import ColourSwatch from "../parts/ColourSwatch.vue";
+import DataTable from "../parts/DataTable.vue";
 import NumberWords from "../parts/NumberWords.vue";
+import type { Column } from "../parts/column";
 import { quantity } from "../parts/format";
 import { useWorking } from "../parts/working";
 
@@ -18,58 +20,83 @@ function show(r: RequirementData): void {
     fly: { pattern, size, variant, form },
   });
 }
+const whatToDo = (r: RequirementData): string =>
+  r.short > 0
+    ? `short ${quantity(r.short, r.unit)}. ${r.remedy ?? ""}`
+    : reservedOf(r) + r.pulled >= r.issue
+      ? "ready"
+      : "reserve it";
+const held = (r: RequirementData): string =>
+  r.reserved.map((x) => `${quantity(x.quantity, r.unit)} ${x.place} ${x.lotCode}`).join("; ");
+const columns: Column<RequirementData>[] = [
+  { id: "part", head: "Part", lead: true, value: (r) => [r.role, r.side].filter(Boolean).join(" ") },
+  { id: "material", head: "Material", value: (r) => r.materialName },
+  {
+    id: "issue",
+    head: "Issue",
+    class: "whitespace-nowrap",
+    value: (r) => r.issue,
+    copied: (r) => quantity(r.issue, r.unit),
+    fixed: true,
+  },
+  { id: "words", head: "In bench words", class: "text-[0.94rem]", value: (r) => r.words, fixed: true },
+  {
+    id: "free",
+    head: "Free in drawers",
+    end: true,
+    mono: true,
+    class: "whitespace-nowrap",
+    value: (r) => r.free,
+    copied: (r) => quantity(r.free, r.unit),
+    fixed: true,
+  },
+  {
+    id: "reserved",
+    head: "Reserved",
+    class: "text-[0.92rem]",
+    value: (r) => held(r) + (r.pulled > 0 ? " in the kit" : ""),
+    fixed: true,
+  },
+  { id: "do", head: "What to do", class: "max-w-64 text-[0.92rem]", value: whatToDo },
+];
 </script>
 
 <template>
-  <div class="sheet overflow-x-auto">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Part</th>
-          <th scope="col">Material</th>
-          <th scope="col">Issue</th>
-          <th scope="col">In bench words</th>
-          <th scope="col" class="text-right">Free in drawers</th>
-          <th scope="col">Reserved</th>
-          <th scope="col">What to do</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in batch.requirements" :key="r.key">
-          <th scope="row" class="!border-b !border-rule !text-[0.94rem]">
-            {{ r.role }}<span v-if="r.side"> {{ r.side }}</span>
-          </th>
-          <td>
-            <ColourSwatch :colour="r.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${r.material}`">{{
-              r.materialName
-            }}</RouterLink
-            ><span v-if="r.lead" class="tag tag-call ml-1">lead</span>
-          </td>
-          <td class="whitespace-nowrap">
-            <button
-              class="num text-lg"
-              :aria-label="`Working of ${r.role}: ${quantity(r.issue, r.unit)}`"
-              @click="show(r)"
-            >
-              <NumberWords :words="quantity(r.issue, r.unit)" />
-            </button>
-          </td>
-          <td class="text-[0.94rem]"><NumberWords :words="r.words" /></td>
-          <td class="fig whitespace-nowrap text-right"><NumberWords :words="quantity(r.free, r.unit)" /></td>
-          <td class="text-[0.92rem]">
-            <span v-for="x in r.reserved" :key="x.lot" class="block whitespace-nowrap"
-              ><span class="fig"><NumberWords :words="quantity(x.quantity, r.unit)" /></span> {{ x.place }}
-              <span class="text-soft">{{ x.lotCode }}{{ x.dyeLot ? `, dye lot ${x.dyeLot}` : "" }}</span></span
-            ><span v-if="r.pulled > 0" class="tag tag-done">in the kit {{ quantity(r.pulled, r.unit) }}</span>
-          </td>
-          <td class="max-w-64 text-[0.92rem]">
-            <template v-if="r.short > 0"
-              ><span class="tag tag-call">short {{ quantity(r.short, r.unit) }}</span> {{ r.remedy }}</template
-            ><span v-else-if="reservedOf(r) + r.pulled >= r.issue" class="text-done">ready</span
-            ><span v-else class="text-soft">reserve it</span>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable
+    name="requirements"
+    label="Materials of the batch"
+    :rows="batch.requirements"
+    :columns="columns"
+    :row-key="(r) => r.key"
+  >
+    <template #cell-part="{ row: r }"
+      ><b class="text-[0.94rem]"
+        >{{ r.role }}<span v-if="r.side"> {{ r.side }}</span></b
+      ></template
+    >
+    <template #cell-material="{ row: r }"
+      ><ColourSwatch :colour="r.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${r.material}`">{{
+        r.materialName
+      }}</RouterLink
+      ><span v-if="r.lead" class="tag tag-call ml-1">lead</span></template
+    >
+    <template #cell-issue="{ row: r }"
+      ><button class="num text-lg" :aria-label="`Working of ${r.role}: ${quantity(r.issue, r.unit)}`" @click="show(r)">
+        <NumberWords :words="quantity(r.issue, r.unit)" /></button
+    ></template>
+    <template #cell-words="{ row: r }"><NumberWords :words="r.words" /></template>
+    <template #cell-free="{ row: r }"><NumberWords :words="quantity(r.free, r.unit)" /></template>
+    <template #cell-reserved="{ row: r }"
+      ><span v-for="x in r.reserved" :key="x.lot" class="block"
+        ><span class="fig"><NumberWords :words="quantity(x.quantity, r.unit)" /></span> {{ x.place }}
+        <span class="text-soft">{{ x.lotCode }}{{ x.dyeLot ? `, dye lot ${x.dyeLot}` : "" }}</span></span
+      ><span v-if="r.pulled > 0" class="tag tag-done">in the kit {{ quantity(r.pulled, r.unit) }}</span></template
+    >
+    <template #cell-do="{ row: r }"
+      ><template v-if="r.short > 0"
+        ><span class="tag tag-call">short {{ quantity(r.short, r.unit) }}</span> {{ r.remedy }}</template
+      ><span v-else-if="reservedOf(r) + r.pulled >= r.issue" class="text-done">ready</span
+      ><span v-else class="text-soft">reserve it</span></template
+    >
+  </DataTable>
 </template>

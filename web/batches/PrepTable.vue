@@ -1,40 +1,41 @@
 <script setup lang="ts">
 import type { BatchDetail } from "@kasten/contract/batches";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 
 /** Work before the vise, logged by whoever did it, with the cautions of the batch beside it. */
 defineProps<{ batch: BatchDetail; busy: boolean; can: boolean }>();
 defineEmits<{ done: [task: BatchDetail["prep"][number]] }>();
+type Task = BatchDetail["prep"][number];
+const columns: Column<Task>[] = [
+  { id: "work", head: "Work", lead: true, value: (t) => t.title, fixed: true },
+  { id: "minutes", head: "Minutes", end: true, mono: true, class: "whitespace-nowrap", value: (t) => t.minutes, fixed: true },
+  { id: "done", head: "Done", act: true, end: true, class: "w-40" },
+];
 </script>
 
 <template>
   <section>
     <h2 class="mb-1">Preparation</h2>
-    <table class="sheet">
-      <thead class="sr-only">
-        <tr>
-          <th scope="col">Work</th>
-          <th scope="col">Minutes</th>
-          <th scope="col">Done</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="t in batch.prep" :key="t.kind + t.component">
-          <td>
-            {{ t.title }}<span v-if="t.station" class="tag ml-2">{{ t.station }}</span>
-          </td>
-          <td class="fig whitespace-nowrap text-right">{{ t.minutes }}<span class="unit">min</span></td>
-          <td class="w-40 text-right">
-            <span v-if="t.done" class="tag tag-done">done, {{ t.doneBy }}</span
-            ><button v-else-if="can" class="btn !min-h-8" :disabled="busy" @click="$emit('done', t)">
-              Log as done
-            </button>
-          </td>
-        </tr>
-        <tr v-if="batch.prep.length === 0">
-          <td colspan="3" class="text-soft">Nothing to prepare away from the vise.</td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      label="Preparation"
+      quiet-head
+      :rows="batch.prep"
+      :columns="columns"
+      :row-key="(t) => t.kind + (t.component ?? '')"
+    >
+      <template #cell-work="{ row: t }"
+        >{{ t.title }}<span v-if="t.station" class="tag ml-2">{{ t.station }}</span></template
+      >
+      <template #cell-minutes="{ row: t }">{{ t.minutes }}<span class="unit">min</span></template>
+      <template #cell-done="{ row: t }"
+        ><span v-if="t.done" class="tag tag-done">done, {{ t.doneBy }}</span
+        ><button v-else-if="can" class="btn !min-h-8" :disabled="busy" @click="$emit('done', t)">
+          Log as done<span class="sr-only">: {{ t.title }}</span>
+        </button></template
+      >
+      <template #empty>Nothing to prepare away from the vise.</template>
+    </DataTable>
     <h2 v-if="batch.cautions.length" class="mb-1 mt-4">Cautions</h2>
     <ul class="list-disc pl-5 text-[0.95rem]">
       <li v-for="c in batch.cautions" :key="c">{{ c }}</li>

@@ -4,9 +4,11 @@ import { useStorage } from "@vueuse/core";
 import { computed } from "vue";
 import { pullBatch, readBatch } from "@kasten/contract/batches";
 import { call } from "../http";
+import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import type { Column } from "../parts/column";
 import { day, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { FlyDrawing, useCatalogue, variantName } from "../patterns";
@@ -44,8 +46,17 @@ const rows = computed(() =>
             },
           ],
     )
+    .map((x, i) => ({ ...x, key: `${i} ${x.r.key} ${x.lot}` }))
     .sort((x, y) => x.place.localeCompare(y.place)),
 );
+type Row = (typeof rows.value)[number];
+const columns: Column<Row>[] = [
+  { id: "pulled", head: "Pulled", class: "w-16" },
+  { id: "drawer", head: "Drawer", mono: true, class: "text-lg font-bold", value: (x) => x.place, fixed: true },
+  { id: "lot", head: "Lot", mono: true, class: "text-[0.92rem]", value: (x) => x.lot, fixed: true },
+  { id: "material", head: "Material" },
+  { id: "much", head: "How much" },
+];
 const open = computed(() => rows.value.filter((x) => x.lot));
 const ready = computed(() => open.value.filter((x) => ticked.value.includes(x.r.key)));
 async function pull(): Promise<void> {
@@ -59,7 +70,7 @@ const print = () => window.print();
 </script>
 
 <template>
-  <article v-if="b" class="mx-auto max-w-[62rem]">
+  <article v-if="b" class="mx-auto max-w-[76rem]">
     <RefusalNote :refusal="refusal" />
     <header class="mb-3 flex flex-wrap items-center gap-5">
       <FlyDrawing
@@ -89,49 +100,34 @@ const print = () => window.print();
       This batch is planned, not released: what follows may still change.
       <RouterLink class="link" :to="`/batches/${b.id}`">Reserve and release it</RouterLink> before pulling.
     </p>
-    <table class="sheet">
-      <thead>
-        <tr>
-          <th scope="col">Pulled</th>
-          <th scope="col">Drawer</th>
-          <th scope="col">Lot</th>
-          <th scope="col">Material</th>
-          <th scope="col">How much</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(x, i) in rows" :key="i">
-          <td class="w-16">
-            <input
-              v-if="x.lot && b.state === 'released' && may('make up batches')"
-              v-model="ticked"
-              type="checkbox"
-              class="h-6 w-6"
-              :value="x.r.key"
-              :aria-label="`Pulled: ${x.r.materialName}`"
-            /><span v-else aria-hidden="true" class="inline-block h-5 w-5 border border-strong text-center leading-4">{{
-              x.r.pulled > 0 ? "✓" : ""
-            }}</span>
-          </td>
-          <td class="fig text-lg font-bold">{{ x.place }}</td>
-          <td class="fig text-[0.92rem]">
-            {{ x.lot }}<span v-if="x.dyeLot" class="block text-soft">dye lot {{ x.dyeLot }}</span>
-          </td>
-          <td>
-            {{ x.r.materialName
-            }}<span class="block text-[0.9rem] text-soft">{{ x.r.role }}{{ x.r.side ? `, ${x.r.side}` : "" }}</span
-            ><span v-if="x.r.caution" class="block text-[0.88rem] text-call">{{ x.r.caution }}</span>
-          </td>
-          <td>
-            <span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span><NumberWords
-              v-else
-              class="text-lg"
-              :words="x.r.words"
-            />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable label="What is pulled, drawer by drawer" :rows="rows" :columns="columns" :row-key="(x) => x.key">
+      <template #cell-pulled="{ row: x }"
+        ><label
+          v-if="x.lot && b.state === 'released' && may('make up batches')"
+          class="-m-2 inline-flex min-h-[44px] min-w-[44px] items-center justify-center p-2"
+          ><input
+            v-model="ticked"
+            type="checkbox"
+            class="h-6 w-6"
+            :value="x.r.key"
+            :aria-label="`Pulled: ${x.r.materialName}`" /></label
+        ><span v-else aria-hidden="true" class="inline-block h-5 w-5 border border-strong text-center leading-4">{{
+          x.r.pulled > 0 ? "✓" : ""
+        }}</span></template
+      >
+      <template #cell-lot="{ row: x }"
+        >{{ x.lot }}<span v-if="x.dyeLot" class="block text-soft">dye lot {{ x.dyeLot }}</span></template
+      >
+      <template #cell-material="{ row: x }"
+        >{{ x.r.materialName
+        }}<span class="block text-[0.9rem] text-soft">{{ x.r.role }}{{ x.r.side ? `, ${x.r.side}` : "" }}</span
+        ><span v-if="x.r.caution" class="block text-[0.88rem] text-call">{{ x.r.caution }}</span></template
+      >
+      <template #cell-much="{ row: x }"
+        ><span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span
+        ><NumberWords v-else class="text-lg" :words="x.r.words"
+      /></template>
+    </DataTable>
     <div v-if="b.state === 'released'" class="no-print mt-3 flex items-center gap-3">
       <button class="btn btn-main" :disabled="busy || ready.length === 0" @click="pull">
         Move {{ ready.length }} of {{ open.length }} into the kit

@@ -3,6 +3,8 @@ import { computed, reactive, ref } from "vue";
 import type { BatchDetail } from "@kasten/contract/batches";
 import { quantity } from "../parts/format";
 import { baseOf, computedBase, writtenOf, writtenSign } from "../parts/written";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 
 /** Taken, used, spoiled and back: it must add up for each material before the batch is closed. */
 const props = defineProps<{ batch: BatchDetail; good: number; rejected: number; busy: boolean }>();
@@ -31,6 +33,14 @@ const close = () =>
     rows.value.map((r) => ({ key: r.key, used: inBase(r, "used"), scrapped: inBase(r, "scrapped") })),
     minutes.value || undefined,
   );
+type Requirement = BatchDetail["requirements"][number];
+const columns: Column<Requirement>[] = [
+  { id: "material", head: "Material", lead: true },
+  { id: "taken", head: "Taken", end: true, mono: true, class: "whitespace-nowrap" },
+  { id: "used", head: "Used" },
+  { id: "scrapped", head: "Spoiled" },
+  { id: "back", head: "Back to the drawer", end: true, mono: true, class: "whitespace-nowrap" },
+];
 </script>
 
 <template>
@@ -43,52 +53,30 @@ const close = () =>
       What was used leaves for good, what was spoiled goes to scrap, the rest back to its drawer. The figures are the
       computed use; put right what was different.
     </p>
-    <div class="overflow-x-auto">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Material</th>
-            <th scope="col" class="text-right">Taken</th>
-            <th scope="col">Used</th>
-            <th scope="col">Spoiled</th>
-            <th scope="col" class="text-right">Back to the drawer</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.key">
-            <th scope="row" class="!border-b !border-rule !font-normal !text-ink">
-              {{ r.materialName }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span>
-            </th>
-            <td class="fig whitespace-nowrap text-right">{{ quantity(r.pulled, r.unit) }}</td>
-            <td>
-              <input
-                v-model.number="uses[r.key]!.used"
-                class="field fig w-24"
-                type="number"
-                min="0"
-                step="any"
-                :aria-label="`Used of ${r.materialName}, ${r.role}`"
-              />
-              {{ writtenSign[r.unit] }}
-            </td>
-            <td>
-              <input
-                v-model.number="uses[r.key]!.scrapped"
-                class="field fig w-24"
-                type="number"
-                min="0"
-                step="any"
-                :aria-label="`Spoiled of ${r.materialName}, ${r.role}`"
-              />
-              {{ writtenSign[r.unit] }}
-            </td>
-            <td class="fig whitespace-nowrap text-right" :class="{ 'font-bold text-call': back(r) < 0 }">
-              {{ back(r) < 0 ? `${quantity(-back(r), r.unit)} too much` : quantity(back(r), r.unit) }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable label="What was used" :rows="rows" :columns="columns" :row-key="(r) => r.key">
+      <template #cell-material="{ row: r }"
+        >{{ r.materialName
+        }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span></template
+      >
+      <template #cell-taken="{ row: r }">{{ quantity(r.pulled, r.unit) }}</template>
+      <template v-for="what in ['used', 'scrapped'] as const" :key="what" #[`cell-${what}`]="{ row: r }"
+        ><input
+          v-model.number="uses[r.key]![what]"
+          class="field fig w-24 max-sm:min-h-[44px]"
+          type="number"
+          inputmode="decimal"
+          min="0"
+          step="any"
+          :aria-label="`${what === 'used' ? 'Used' : 'Spoiled'} of ${r.materialName}, ${r.role}`"
+        />
+        {{ writtenSign[r.unit] }}</template
+      >
+      <template #cell-back="{ row: r }"
+        ><span :class="{ 'font-bold text-call': back(r) < 0 }">{{
+          back(r) < 0 ? `${quantity(-back(r), r.unit)} too much` : quantity(back(r), r.unit)
+        }}</span></template
+      >
+    </DataTable>
     <div class="mt-3 flex flex-wrap items-end gap-3">
       <label
         ><span class="label">Minutes at the vise, if known</span

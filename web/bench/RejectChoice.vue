@@ -2,6 +2,8 @@
 import { onKeyStroke } from "@vueuse/core";
 import { ref } from "vue";
 import { losses, rejectReasons } from "@kasten/contract/bench";
+import RadioSet from "../parts/RadioSet.vue";
+import { optionsOf } from "../parts/option";
 
 /** What was wrong, with one key; and what was lost with it. */
 export type Reject = { reason: (typeof rejectReasons)[number]; loss: (typeof losses)[number] };
@@ -18,12 +20,7 @@ onKeyStroke(
 <template>
   <div class="sheet p-3">
     <p class="mb-1 font-semibold">What was wrong?</p>
-    <label class="mb-2 block"
-      >Lost:
-      <select v-model="loss" class="field">
-        <option v-for="l in losses" :key="l">{{ l }}</option>
-      </select></label
-    >
+    <RadioSet v-model="loss" class="mb-3" label="Lost with it" big :options="optionsOf(losses)" />
     <div class="grid grid-cols-2 gap-2">
       <button v-for="(r, i) in rejectReasons" :key="r" class="btn min-h-[44px] justify-start" @click="reject(r)">
         <span class="key">{{ i + 1 }}</span>{{ r }}

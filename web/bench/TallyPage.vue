@@ -6,6 +6,7 @@ import { finishBatch } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
 import { call } from "../http";
+import FoldOut from "../parts/FoldOut.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
@@ -164,14 +165,13 @@ async function finish(
                 : "Tallying is for tiers. Ask one of them."
           }}
         </p>
-        <details class="text-[0.95rem]">
-          <summary>In the kit</summary>
+        <FoldOut class="text-[0.95rem]" title="In the kit">
           <ul>
             <li v-for="r in b.requirements" :key="r.key">
               {{ r.role }}: {{ quantity(r.pulled, r.unit) }} {{ r.materialName }}
             </li>
           </ul>
-        </details>
+        </FoldOut>
         <p class="text-[0.88rem] text-soft">Rest hands, neck and eyes ten minutes in every hour.</p>
       </section>
     </div>

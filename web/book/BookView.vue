@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import type { ReplyOf } from "@kasten/contract/http";
 import { listEvents, listFinished } from "@kasten/contract/book";
 import { call, usePages } from "../http";
+import HistoryList from "../parts/HistoryList.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import ShowMore from "../parts/ShowMore.vue";
-import { dayYear, moment } from "../parts/format";
+import { dayYear } from "../parts/format";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 
 const finished = usePages({
   key: () => ["finished"],
@@ -16,78 +20,79 @@ const log = usePages({
   rows: (page) => page.events,
 });
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
+type Yield = ReplyOf<typeof listFinished>["yields"][number];
+type Finished = ReplyOf<typeof listFinished>["batches"][number];
+const figure = <Row>(id: string, head: string, value: Column<Row>["value"], extra = ""): Column<Row> => ({
+  id,
+  head,
+  end: true,
+  mono: true,
+  value,
+  class: extra,
+});
+const yields: Column<Yield>[] = [
+  { id: "pattern", head: "Pattern", lead: true, value: (y) => y.patternName },
+  figure("batches", "Batches", (y) => y.batches),
+  figure("good", "Good", (y) => y.good),
+  figure("rejected", "Rejected", (y) => y.rejected),
+  figure("rate", "Reject rate, with the prior", (y) => y.rejectRate),
+  figure("starts", "To start for 10 dz", (y) => y.startsForTenDozen, "text-lg"),
+];
+const usedOf = (b: Finished): string =>
+  b.uses
+    .flatMap((u) => (u.ratio === null || u.ratio === 1 ? [] : [`${u.component} × ${u.ratio.toFixed(2)}`]))
+    .slice(0, 4)
+    .join(", ");
+const batches: Column<Finished>[] = [
+  { id: "number", head: "Batch", mono: true, value: (b) => b.number },
+  { id: "fly", head: "Fly", value: (b) => `${b.patternName} ${b.size}` },
+  { id: "finished", head: "Finished", class: "whitespace-nowrap", value: (b) => b.finishedAt },
+  { id: "owed", head: "Owed", end: true, value: (b) => b.owed },
+  figure("good", "Good", (b) => b.good),
+  figure("rejected", "Rejected", (b) => b.rejected),
+  {
+    id: "why",
+    head: "Why",
+    class: "text-[0.92rem]",
+    value: (b) => b.reasons.map((r) => `${r.reason} ${r.count}`).join(", "),
+  },
+  figure("minutes", "Minutes a fly", (b) => b.minutesPerFly),
+  { id: "used", head: "Used against computed", class: "text-[0.9rem] text-soft", value: usedOf },
+];
 </script>
 
 <template>
   <h1 class="mb-3">Book</h1>
   <h2 class="mb-1">What the batches have taught</h2>
-  <div class="sheet mb-5 overflow-x-auto">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Pattern</th>
-          <th scope="col" class="text-right">Batches</th>
-          <th scope="col" class="text-right">Good</th>
-          <th scope="col" class="text-right">Rejected</th>
-          <th scope="col" class="text-right">Reject rate, with the prior</th>
-          <th scope="col" class="text-right">To start for 10 dz</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="y in finished.first.value?.yields ?? []" :key="y.pattern">
-          <td>{{ y.patternName }}</td>
-          <td class="fig text-right">{{ y.batches }}</td>
-          <td class="fig text-right">{{ y.good }}</td>
-          <td class="fig text-right">{{ y.rejected }}</td>
-          <td class="fig text-right">{{ percent(y.rejectRate) }}</td>
-          <td class="fig text-right text-lg">{{ y.startsForTenDozen }}</td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable
+    name="yields"
+    class="mb-5"
+    label="What the batches have taught"
+    :rows="finished.first.value?.yields ?? []"
+    :columns="yields"
+    :row-key="(y) => y.pattern"
+  >
+    <template #cell-rate="{ row: y }">{{ percent(y.rejectRate) }}</template>
+    <template #empty
+      >Nothing yet. Each batch that is closed teaches its rejects, its minutes and what it really used.</template
+    >
+  </DataTable>
   <h2 class="mb-1">Finished batches</h2>
-  <div class="sheet mb-3 overflow-x-auto">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Batch</th>
-          <th scope="col">Fly</th>
-          <th scope="col">Finished</th>
-          <th scope="col" class="text-right">Owed</th>
-          <th scope="col" class="text-right">Good</th>
-          <th scope="col" class="text-right">Rejected</th>
-          <th scope="col">Why</th>
-          <th scope="col" class="text-right">Minutes a fly</th>
-          <th scope="col">Used against computed</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="b in finished.rows.value" :key="b.id">
-          <td class="fig">{{ b.number }}</td>
-          <td>
-            {{ b.patternName }} <span class="fig">{{ b.size }}</span>
-          </td>
-          <td>{{ dayYear(b.finishedAt) }}</td>
-          <td class="text-right"><DozenCount :flies="b.owed" /></td>
-          <td class="fig text-right">{{ b.good }}</td>
-          <td class="fig text-right">{{ b.rejected }}</td>
-          <td class="text-[0.92rem]">{{ b.reasons.map((r) => `${r.reason} ${r.count}`).join(", ") }}</td>
-          <td class="fig text-right">{{ b.minutesPerFly ?? "" }}</td>
-          <td class="text-[0.9rem] text-soft">
-            {{
-              b.uses
-                .flatMap((u) => (u.ratio === null || u.ratio === 1 ? [] : [`${u.component} × ${u.ratio.toFixed(2)}`]))
-                .slice(0, 4)
-                .join(", ")
-            }}
-          </td>
-        </tr>
-        <tr v-if="finished.isEmpty.value">
-          <td colspan="9" class="text-soft">No batch has been finished yet.</td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable
+    name="finished"
+    class="mb-3"
+    label="Finished batches"
+    :rows="finished.rows.value"
+    :columns="batches"
+    :row-key="(b) => b.id"
+  >
+    <template #cell-fly="{ row: b }"
+      >{{ b.patternName }} <span class="fig">{{ b.size }}</span></template
+    >
+    <template #cell-finished="{ row: b }">{{ dayYear(b.finishedAt) }}</template>
+    <template #cell-owed="{ row: b }"><DozenCount :flies="b.owed" /></template>
+    <template #empty>No batch has been finished yet.</template>
+  </DataTable>
   <ShowMore
     what="batches"
     class="mb-5"
@@ -96,13 +101,6 @@ const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
     @more="finished.showMore"
   />
   <h2 class="mb-1">Who did what</h2>
-  <ol class="sheet text-[0.94rem]">
-    <li v-for="e in log.rows.value" :key="e.id" class="flex gap-3 border-b border-rule px-3 py-1">
-      <time class="fig w-28 shrink-0 text-soft" :datetime="e.at">{{ moment(e.at) }}</time><b
-        class="w-28 shrink-0 truncate"
-        >{{ e.person }}</b
-      ><span>{{ e.sentence }}</span>
-    </li>
-  </ol>
+  <HistoryList class="sheet px-3" :events="log.rows.value" />
   <ShowMore what="entries" :more="log.more.value" :loading="log.loading.value" @more="log.showMore" />
 </template>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { reactive } from "vue";
+import { computed, reactive } from "vue";
 import { boxFlies, listBox, sendParcel } from "@kasten/contract/box";
+import type { ReplyOf } from "@kasten/contract/http";
 import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import { textOf } from "../parts/fields";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 
 const { may } = useSession();
 const { patterns } = useCatalogue();
@@ -35,6 +39,25 @@ async function put(lines: { line: string; ready: number }[]): Promise<void> {
 async function dispatchParcel(id: string): Promise<void> {
   if (await send(sendParcel, { params: { id } }, "Sent")) await box.refetch();
 }
+type Line = ReplyOf<typeof listBox>["customers"][number]["lines"][number];
+const columns = computed<Column<Line>[]>(() => {
+  const all: Column<Line>[] = [
+    { id: "fly", head: "Fly", quiet: true, class: "!p-0.5 w-28" },
+    {
+      id: "pattern",
+      head: "Pattern",
+      lead: true,
+      value: (l) => `${l.patternName} ${l.size} ${variantName(patterns.value.get(l.pattern), l.variant)}`,
+    },
+    { id: "order", head: "Order", value: (l) => l.order },
+    { id: "due", head: "Due", class: "whitespace-nowrap", value: (l) => l.due },
+    { id: "owed", head: "Ordered", end: true, value: (l) => l.owed },
+    { id: "boxed", head: "Boxed", end: true, value: (l) => l.boxed || undefined },
+    { id: "ready", head: "Ready", end: true, class: "text-lg", value: (l) => l.ready },
+    { id: "box", head: "Box now", act: true, class: "whitespace-nowrap" },
+  ];
+  return may("box and send") ? all : all.filter((c) => c.id !== "box");
+});
 </script>
 
 <template>
@@ -48,56 +71,49 @@ async function dispatchParcel(id: string): Promise<void> {
       <h2 class="!text-xl">{{ c.name }}</h2>
       <p class="text-soft">{{ c.note }}</p>
     </div>
-    <div class="overflow-x-auto">
-      <table v-if="c.lines.some((l) => l.ready > 0)">
-        <thead>
-          <tr>
-            <th scope="col" class="w-28">Fly</th>
-            <th scope="col">Pattern</th>
-            <th scope="col">Order</th>
-            <th scope="col">Due</th>
-            <th scope="col" class="text-right">Ordered</th>
-            <th scope="col" class="text-right">Boxed</th>
-            <th scope="col" class="text-right">Ready</th>
-            <th v-if="may('box and send')" scope="col">Box now</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in c.lines.filter((x) => x.ready > 0)" :key="l.line">
-            <td class="!p-0.5">
-              <FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-12 w-24" />
-            </td>
-            <td>
-              {{ l.patternName }} <b class="fig">{{ l.size }}</b> {{ variantName(patterns.get(l.pattern), l.variant) }}
-            </td>
-            <td>
-              <RouterLink class="link fig" :to="`/orders/${l.orderId}`">{{ l.order }}</RouterLink>
-            </td>
-            <td>{{ day(l.due) }}</td>
-            <td class="text-right"><DozenCount :flies="l.owed" /></td>
-            <td class="text-right"><DozenCount v-if="l.boxed" :flies="l.boxed" /></td>
-            <td class="text-right text-lg"><DozenCount :flies="l.ready" /></td>
-            <td v-if="may('box and send')" class="whitespace-nowrap">
-              <input
-                class="field fig w-20"
-                type="number"
-                min="1"
-                :max="l.ready"
-                :value="counts[l.line] ?? l.ready"
-                :aria-label="`Flies of ${l.patternName} ${l.size} to box`"
-                @input="counts[l.line] = Number(($event.target as HTMLInputElement).value)"
-              />
-              <button class="btn" :disabled="busy" @click="put([l])">
-                Box<span class="sr-only"> {{ l.patternName }} {{ l.size }}</span>
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      v-if="c.lines.some((l) => l.ready > 0)"
+      :name="c.lines.length > 8 ? 'box' : undefined"
+      :label="`Ready for ${c.name}`"
+      :rows="c.lines.filter((x) => x.ready > 0)"
+      :columns="columns"
+      :row-key="(l) => l.line"
+    >
+      <template #cell-fly="{ row: l }"
+        ><FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-12 w-24"
+      /></template>
+      <template #cell-pattern="{ row: l }"
+        >{{ l.patternName }} <b class="fig">{{ l.size }}</b>
+        {{ variantName(patterns.get(l.pattern), l.variant) }}</template
+      >
+      <template #cell-order="{ row: l }"
+        ><RouterLink class="link fig" :to="`/orders/${l.orderId}`">{{ l.order }}</RouterLink></template
+      >
+      <template #cell-due="{ row: l }">{{ day(l.due) }}</template>
+      <template #cell-owed="{ row: l }"><DozenCount :flies="l.owed" /></template>
+      <template #cell-boxed="{ row: l }"><DozenCount v-if="l.boxed" :flies="l.boxed" /></template>
+      <template #cell-ready="{ row: l }"><DozenCount :flies="l.ready" /></template>
+      <template #cell-box="{ row: l }"
+        ><span class="flex items-center gap-1.5"
+          ><input
+            class="field fig w-20 max-sm:min-h-[44px]"
+            type="number"
+            inputmode="numeric"
+            min="1"
+            :max="l.ready"
+            :value="counts[l.line] ?? l.ready"
+            :aria-label="`Flies of ${l.patternName} ${l.size} to box`"
+            @input="counts[l.line] = Number(textOf($event))"
+          />
+          <button class="btn max-sm:min-h-[44px] max-sm:flex-1 max-sm:justify-center" :disabled="busy" @click="put([l])">
+            Box<span class="sr-only"> {{ l.patternName }} {{ l.size }}</span>
+          </button></span
+        ></template
+      >
+    </DataTable>
     <button
       v-if="may('box and send') && c.lines.filter((l) => l.ready > 0).length > 1"
-      class="btn mt-2"
+      class="btn mt-2 max-sm:min-h-[44px]"
       :disabled="busy"
       @click="put(c.lines)"
     >
@@ -108,7 +124,7 @@ async function dispatchParcel(id: string): Promise<void> {
         <h3 class="font-semibold">Parcel {{ c.parcel.number }}, open</h3>
         <button
           v-if="may('box and send')"
-          class="btn btn-main"
+          class="btn btn-main max-sm:min-h-[44px]"
           :disabled="busy || c.parcel.contents.length === 0"
           @click="dispatchParcel(c.parcel.id)"
         >

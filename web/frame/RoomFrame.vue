@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { onKeyStroke } from "@vueuse/core";
-import { BookOpen, Feather, LogOut, Moon, Package, Sun, Users, Anchor } from "lucide-vue-next";
+import { onKeyStroke, useCssVar, useElementSize } from "@vueuse/core";
+import { Anchor, BookOpen, CircleHelp, Feather, LogOut, Moon, Package, Settings, Sun, Users } from "lucide-vue-next";
 import { Toaster } from "vue-sonner";
 import "vue-sonner/style.css";
-import { computed, nextTick, watch } from "vue";
+import { computed, nextTick, useTemplateRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
+import { isTyped, tellKeys } from "../parts/keySheet";
 import { units } from "../parts/units";
+import KeyHelp from "./KeyHelp.vue";
 import WorkingPanel from "./WorkingPanel.vue";
 import { useSession } from "../team";
 import { drawers, stations } from "./stations";
@@ -19,7 +21,7 @@ const route = useRoute();
 const router = useRouter();
 useLive();
 const counts = useQuery({ key: ["waiting"], query: () => call(waiting) });
-const icons = { patterns: Feather, stock: Package, hooks: Anchor, people: Users, book: BookOpen };
+const icons = { patterns: Feather, stock: Package, hooks: Anchor, people: Users, book: BookOpen, room: Settings };
 const here = computed(() => {
   const path = route.path;
   return (p: string) => path === p || path.startsWith(`${p}/`);
@@ -32,20 +34,30 @@ watch(
     ),
   { immediate: true },
 );
-const isTyping = (e: KeyboardEvent) =>
-  e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName);
 onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
-  if (isTyping(e) || e.ctrlKey || e.metaKey || !e.altKey) return;
+  if (isTyped(e) || e.ctrlKey || e.metaKey || !e.altKey) return;
   e.preventDefault();
   const station = stations.find((s) => s.key === e.key);
   if (station) void router.push(station.path);
+});
+tellKeys([
+  { keys: ["Alt", "1 … 6"], does: "go to a station along the bench" },
+  { keys: ["?"], does: "show the keys of this screen" },
+  { keys: ["Esc"], does: "leave what is open" },
+]);
+const help = useTemplateRef("help");
+/** What stands fast below the head has to know how high it is. */
+const { height } = useElementSize(useTemplateRef<HTMLElement>("head"), undefined, { box: "border-box" });
+const headHeight = useCssVar("--frame-head");
+watch(height, (now) => {
+  if (now > 0) headHeight.value = `${now}px`;
 });
 </script>
 
 <template>
   <div class="flex min-h-dvh flex-col">
     <a href="#content" class="btn btn-main sr-only focus:not-sr-only focus:absolute focus:z-50">To the content</a>
-    <header class="no-print sticky top-0 z-20 border-b border-strong bg-sheet">
+    <header ref="head" class="no-print sticky top-0 z-20 border-b border-strong bg-sheet">
       <div class="flex items-stretch">
         <RouterLink
           to="/orders"
@@ -88,6 +100,9 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
           >
             <Sun v-if="theme === 'dark'" :size="18" /><Moon v-else :size="18" />
           </button>
+          <button class="btn btn-plain max-sm:!hidden" aria-label="Keys and help" title="?" @click="help?.show()">
+            <CircleHelp :size="18" />
+          </button>
           <button class="btn btn-plain" aria-label="Sign out" @click="leave"><LogOut :size="18" /></button>
         </div>
       </div>
@@ -98,13 +113,13 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
     <div class="flex flex-1 max-md:flex-col-reverse">
       <nav
         aria-label="Into the cabinet"
-        class="no-print shrink-0 border-strong bg-well max-md:sticky max-md:bottom-0 max-md:border-t md:w-[8.6rem] md:border-r"
+        class="no-print shrink-0 border-strong bg-well max-md:sticky max-md:bottom-0 max-md:z-20 max-md:border-t md:w-[8.6rem] md:border-r"
       >
-        <ul class="flex md:sticky md:top-[3.1rem] md:flex-col">
+        <ul class="flex md:sticky md:top-[var(--frame-head)] md:flex-col">
           <li v-for="d in drawers" :key="d.name" class="flex-1">
             <RouterLink
               :to="d.path"
-              class="drawer flex items-center gap-2 px-3 py-2.5 max-md:flex-col max-md:gap-0.5 max-md:px-1 max-md:text-[0.8rem]"
+              class="drawer flex items-center gap-2 px-3 py-2.5 max-md:min-h-[44px] max-md:flex-col max-md:gap-0.5 max-md:px-1 max-md:text-[0.8rem]"
               :class="{ 'is-open': here(d.path) }"
               :aria-current="here(d.path) ? 'page' : undefined"
               ><component :is="icons[d.name]" :size="17" aria-hidden="true" />{{ d.label }}</RouterLink
@@ -112,9 +127,10 @@ onKeyStroke(["1", "2", "3", "4", "5", "6"], (e) => {
           </li>
         </ul>
       </nav>
-      <main id="content" tabindex="-1" class="min-w-0 flex-1 p-4 outline-none lg:px-7 lg:py-5"><slot /></main>
+      <main id="content" tabindex="-1" class="min-w-0 flex-1 p-3 outline-none sm:p-4 lg:px-7 lg:py-5"><slot /></main>
     </div>
     <WorkingPanel />
+    <KeyHelp ref="help" />
     <Toaster position="bottom-center" :theme="theme" />
   </div>
 </template>

@@ -15,4 +15,5 @@ export const drawers = [
   { name: "hooks", path: "/hooks", label: "Hooks" },
   { name: "people", path: "/people", label: "People" },
   { name: "book", path: "/book", label: "Book" },
+  { name: "room", path: "/room", label: "Room" },
 ] as const;

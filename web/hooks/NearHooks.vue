@@ -2,6 +2,8 @@
 import { computed, ref, watch } from "vue";
 import { compareSizes, nearHooks } from "@kasten/core/hooks";
 import type { HookModelData } from "@kasten/contract/hooks";
+import ListBox from "../parts/ListBox.vue";
+import { optionsOf } from "../parts/option";
 
 /** Hooks that come near this one at a size, compared by their figures. Near is never the same. */
 const props = defineProps<{ model: HookModelData; all: HookModelData[] }>();
@@ -21,12 +23,10 @@ const said = (id: string): string => props.model.near.find((n) => n.model === id
 
 <template>
   <section class="mt-4">
-    <h3 class="mb-1 font-semibold">
-      What comes near it, at size
-      <select v-model="size" class="field fig !min-h-7" aria-label="Size at which hooks are compared">
-        <option v-for="s in sizes" :key="s">{{ s }}</option>
-      </select>
-    </h3>
+    <div class="mb-1 flex flex-wrap items-center gap-2">
+      <h3 class="font-semibold">What comes near it, at size</h3>
+      <ListBox v-model="size" class="w-20" label="Size at which hooks are compared" quiet mono :options="optionsOf(sizes)" />
+    </div>
     <ul v-if="near.length > 0" class="sheet">
       <li v-for="h in near" :key="h.id" class="flex flex-wrap items-baseline gap-x-3 border-b border-rule px-3 py-1.5">
         <b

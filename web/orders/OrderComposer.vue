@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import { doubtSentence } from "@kasten/core/sentences";
 import { computed, ref } from "vue";
 import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
 import { newKey } from "../http";
-import DoubtNote from "../parts/DoubtNote.vue";
+import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
+import TickBox from "../parts/TickBox.vue";
+import { tellKeys } from "../parts/keySheet";
 import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "../patterns";
 import NewCustomer from "./NewCustomer.vue";
 import ReadLines from "./ReadLines.vue";
-import TypedOrder from "./TypedOrder.vue";
 import { usePromise } from "./usePromise";
 import { useReading } from "./useReading";
 
 /** One line of typing, or several pasted: read as it is typed, asked about in place, saved when it is whole. */
 const props = defineProps<{ order?: Order }>();
 const emit = defineEmits<{ saved: [order: Order] }>();
-const { text, read, whole, unsure, customer, conflicts, mend, pieces } = useReading(
+const { text, read, whole, unsure, customer, conflicts, marks, questions, offers } = useReading(
   props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new",
   props.order?.text ?? "",
 );
@@ -26,6 +26,10 @@ const { busy, refusal, send } = useChange();
 const accepts = ref(false);
 const version = ref(props.order?.version ?? 0);
 let key = newKey();
+tellKeys([
+  { keys: ["Ctrl", "Enter"], does: "save the order" },
+  { keys: ["↑", "↓", "Enter"], does: "take what is offered while typing" },
+]);
 
 const input = computed(() => ({
   text: text.value,
@@ -100,26 +104,31 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     <label for="order-text" class="label">{{
       order ? "The order as typed" : "Write an order in one line, or paste several"
     }}</label>
-    <TypedOrder v-model="text" :pieces="pieces" @send="whole && save()" />
+    <CodeField
+      id="order-text"
+      v-model="text"
+      :label="order ? 'The order as typed' : 'Write an order'"
+      placeholder="6dz Copper Lodger 14 olive, 4dz 16; Hollow Mere Lodge, 12 Mar"
+      :marks="marks"
+      :questions="questions"
+      :offers="offers"
+      @send="whole && save()"
+    />
     <RefusalNote :refusal="refusal"
       ><button v-if="refusal?.problem.version" class="btn mt-2" type="button" :disabled="busy" @click="save">
         Save mine over it
       </button></RefusalNote
     >
-    <ReadLines v-if="read.lines.length > 0" class="mt-2" :read="read.lines" :promised="promised" @mend="mend" />
-    <DoubtNote
-      v-for="(d, k) in read.doubts"
-      :key="k"
-      :sentence="doubtSentence(d)"
-      :candidates="d.candidates"
-      @choose="mend(d.at, $event)"
-    />
+    <ReadLines v-if="read.lines.length > 0" class="mt-2" :read="read.lines" :promised="promised" />
     <NewCustomer v-if="unknownCustomer" :name="text.slice(...unknownCustomer.at)" />
     <p v-for="u in unsure" :key="u" class="callout my-1">{{ u }}.</p>
     <div v-for="c in conflicts" :key="c" class="callout my-1">{{ c }}</div>
-    <label v-if="conflicts.length > 0" class="my-1 flex items-center gap-2"
-      ><input v-model="accepts" type="checkbox" class="h-5 w-5" />Save it knowing this. Local law decides, not this
-      program.</label
+    <TickBox
+      v-if="conflicts.length > 0"
+      class="my-1"
+      :model-value="accepts"
+      @update:model-value="accepts = $event ?? false"
+      >Save it knowing this. Local law decides, not this program.</TickBox
     >
     <p v-if="tooEarly.length > 0" class="callout my-1">
       Not by the day promised:
@@ -145,7 +154,9 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       <span v-if="total > 0"
         >in all <b class="fig">{{ money(total) }}</b></span
       >
-      <span v-if="!whole && read.lines.length > 0" class="text-soft">Answer what is asked above, then save.</span>
+      <span v-if="questions.length > 0 && read.lines.length > 0" class="text-soft" role="status"
+        >{{ questions.length === 1 ? "One question" : `${questions.length} questions` }} to answer above, then save.</span
+      >
       <span v-if="whole" class="text-soft"><span class="key">Ctrl</span> <span class="key">Enter</span></span>
     </div>
   </form>

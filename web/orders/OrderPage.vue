@@ -4,12 +4,14 @@ import { ref } from "vue";
 import { useRouter } from "vue-router";
 import { cancelOrder, readOrderById, type Order } from "@kasten/contract/orders";
 import { call } from "../http";
+import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import HistoryList from "../parts/HistoryList.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import type { Column } from "../parts/column";
 import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import OrderComposer from "./OrderComposer.vue";
 
@@ -28,6 +30,18 @@ async function cancel(version: number): Promise<void> {
   if (await send(cancelOrder, { params: { id: props.id }, body: { version } }, "Cancelled"))
     await router.push("/orders");
 }
+type Line = Order["lines"][number];
+const columns: Column<Line>[] = [
+  { id: "fly", head: "Fly", quiet: true, class: "!p-0.5 w-32" },
+  { id: "pattern", head: "Pattern", value: (l) => l.patternName },
+  { id: "size", head: "Size", mono: true, value: (l) => l.size },
+  { id: "colour", head: "Colour", value: (l) => variantName(patterns.value.get(l.pattern), l.variant) },
+  { id: "flies", head: "Ordered", end: true, class: "text-lg", value: (l) => l.flies },
+  { id: "batches", head: "In batches", end: true, value: (l) => l.inBatches || undefined },
+  { id: "ready", head: "Ready", end: true, value: (l) => l.ready || undefined },
+  { id: "boxed", head: "Boxed", end: true, value: (l) => l.boxed || undefined },
+  { id: "price", head: "Price", end: true, mono: true, value: (l) => ((l.flies / 12) * l.pricePerDozenCents) / 100 },
+];
 </script>
 
 <template>
@@ -61,44 +75,27 @@ async function cancel(version: number): Promise<void> {
         order.refetch();
       "
     />
-    <div class="sheet mb-5 overflow-x-auto">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col" class="w-32">Fly</th>
-            <th scope="col">Pattern</th>
-            <th scope="col">Size</th>
-            <th scope="col">Colour</th>
-            <th scope="col" class="text-right">Ordered</th>
-            <th scope="col" class="text-right">In batches</th>
-            <th scope="col" class="text-right">Ready</th>
-            <th scope="col" class="text-right">Boxed</th>
-            <th scope="col" class="text-right">Price</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in order.data.value.lines" :key="l.id">
-            <td class="!p-0.5">
-              <FlyDrawing :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-14 w-28" />
-            </td>
-            <td>
-              <RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink><span
-                v-if="l.policy"
-                class="tag ml-2"
-                >{{ l.policy }}</span
-              >
-            </td>
-            <td class="fig">{{ l.size }}</td>
-            <td>{{ variantName(patterns.get(l.pattern), l.variant) }}</td>
-            <td class="text-right text-lg"><DozenCount :flies="l.flies" /></td>
-            <td class="text-right"><DozenCount v-if="l.inBatches" :flies="l.inBatches" /></td>
-            <td class="text-right"><DozenCount v-if="l.ready" :flies="l.ready" /></td>
-            <td class="text-right"><DozenCount v-if="l.boxed" :flies="l.boxed" /></td>
-            <td class="fig text-right">{{ money((l.flies / 12) * l.pricePerDozenCents) }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      name="order-lines"
+      label="Lines of the order"
+      class="mb-5"
+      :rows="order.data.value.lines"
+      :columns="columns"
+      :row-key="(l) => l.id"
+    >
+      <template #cell-fly="{ row: l }"
+        ><FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-14 w-28"
+      /></template>
+      <template #cell-pattern="{ row: l }"
+        ><RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink
+        ><span v-if="l.policy" class="tag ml-2">{{ l.policy }}</span></template
+      >
+      <template #cell-flies="{ row: l }"><DozenCount :flies="l.flies" /></template>
+      <template #cell-batches="{ row: l }"><DozenCount v-if="l.inBatches" :flies="l.inBatches" /></template>
+      <template #cell-ready="{ row: l }"><DozenCount v-if="l.ready" :flies="l.ready" /></template>
+      <template #cell-boxed="{ row: l }"><DozenCount v-if="l.boxed" :flies="l.boxed" /></template>
+      <template #cell-price="{ row: l }">{{ money((l.flies / 12) * l.pricePerDozenCents) }}</template>
+    </DataTable>
     <h2 class="mb-1">History</h2>
     <HistoryList :events="order.data.value.history" />
   </template>

@@ -4,9 +4,13 @@ import { computed, ref } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
 import { readLate } from "@kasten/contract/schedule";
 import { call, usePages } from "../http";
+import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
+import RadioSet from "../parts/RadioSet.vue";
 import ShowMore from "../parts/ShowMore.vue";
+import type { Column } from "../parts/column";
 import { day, dayYear } from "../parts/format";
+import { optionsOf } from "../parts/option";
 import { useSession } from "../team";
 import OrderComposer from "./OrderComposer.vue";
 
@@ -23,78 +27,64 @@ const lateOrders = computed(() => {
   return (o: Order) => ids.has(o.id);
 });
 const sum = (o: Order, what: "flies" | "ready" | "boxed") => o.lines.reduce((n, l) => n + l[what], 0);
+const isReady = (o: Order) => sum(o, "ready") > 0 && sum(o, "ready") + sum(o, "boxed") >= sum(o, "flies");
+const said = (o: Order): string => (lateOrders.value(o) ? "late in the plan" : isReady(o) ? "ready to box" : "");
+const MOST_NAMED = 4;
+const columns: Column<Order>[] = [
+  { id: "due", head: "Due", class: "whitespace-nowrap", value: (o) => o.due },
+  { id: "number", head: "Order", value: (o) => o.number },
+  { id: "customer", head: "Customer", value: (o) => o.customerName },
+  {
+    id: "flies",
+    head: "Flies",
+    class: "text-[0.94rem]",
+    fixed: true,
+    value: (o) => o.lines.map((l) => `${l.patternName} ${l.size}`).join(", "),
+  },
+  { id: "owed", head: "Owed", end: true, value: (o) => sum(o, "flies") - sum(o, "boxed") },
+  { id: "ready", head: "Ready", end: true, value: (o) => sum(o, "ready") || undefined },
+  { id: "boxed", head: "Boxed", end: true, value: (o) => sum(o, "boxed") || undefined },
+  { id: "state", head: "How it stands", quiet: true, value: said },
+];
 </script>
 
 <template>
-  <div class="mb-3 flex items-baseline justify-between">
+  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
     <h1>Orders</h1>
-    <div role="group" aria-label="Which orders" class="flex gap-1">
-      <button
-        v-for="s in ['open', 'closed'] as const"
-        :key="s"
-        class="btn !min-h-8"
-        :class="{ 'btn-main': state === s }"
-        :aria-pressed="state === s"
-        @click="state = s"
-      >
-        {{ s }}
-      </button>
-    </div>
+    <RadioSet v-model="state" label="Which orders" quiet :options="optionsOf(['open', 'closed'] as const)" />
   </div>
   <OrderComposer v-if="may('write orders')" class="mb-5" @saved="state = 'open'" />
   <p v-else class="sheet mb-5 p-3 text-soft">{{ askWhom("write orders") }} Tell them what was asked for.</p>
-  <div class="sheet overflow-x-auto">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Due</th>
-          <th scope="col">Order</th>
-          <th scope="col">Customer</th>
-          <th scope="col">Flies</th>
-          <th scope="col" class="text-right">Owed</th>
-          <th scope="col" class="text-right">Ready</th>
-          <th scope="col" class="text-right">Boxed</th>
-          <th scope="col"></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="o in orders.rows.value" :key="o.id">
-          <td class="whitespace-nowrap">
-            {{ state === "open" ? day(o.due) : dayYear(o.due)
-            }}<span v-if="o.dueReason" class="block text-[0.83rem] text-soft">{{ o.dueReason }}</span>
-          </td>
-          <td>
-            <RouterLink class="link fig" :to="`/orders/${o.id}`">{{ o.number }}</RouterLink>
-          </td>
-          <td>{{ o.customerName }}</td>
-          <td class="text-[0.94rem]">
-            <span v-for="(l, i) in o.lines" :key="l.id"
-              >{{ i > 0 ? ", " : "" }}{{ l.patternName }} <span class="fig">{{ l.size }}</span></span
-            >
-          </td>
-          <td class="text-right"><DozenCount :flies="sum(o, 'flies') - sum(o, 'boxed')" /></td>
-          <td class="text-right"><DozenCount v-if="sum(o, 'ready') > 0" :flies="sum(o, 'ready')" /></td>
-          <td class="text-right"><DozenCount v-if="sum(o, 'boxed') > 0" :flies="sum(o, 'boxed')" /></td>
-          <td>
-            <span v-if="lateOrders(o)" class="tag tag-call">late in the plan</span
-            ><span
-              v-else-if="sum(o, 'ready') > 0 && sum(o, 'ready') + sum(o, 'boxed') >= sum(o, 'flies')"
-              class="tag tag-done"
-              >ready to box</span
-            >
-          </td>
-        </tr>
-        <tr v-if="orders.isEmpty.value">
-          <td colspan="8" class="!py-6 text-soft">
-            {{
-              state === "open"
-                ? "No open orders. Write the first one above: how many dozens of what, in which size, for whom and for when."
-                : "Nothing has been closed yet."
-            }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable name="orders" label="Orders" :rows="orders.rows.value" :columns="columns" :row-key="(o) => o.id">
+    <template #cell-due="{ row: o }"
+      >{{ state === "open" ? day(o.due) : dayYear(o.due)
+      }}<span v-if="o.dueReason" class="block text-[0.83rem] text-soft">{{ o.dueReason }}</span></template
+    >
+    <template #cell-number="{ row: o }"
+      ><RouterLink class="link fig" :to="`/orders/${o.id}`">{{ o.number }}</RouterLink></template
+    >
+    <template #cell-flies="{ row: o }"
+      ><span v-for="(l, i) in o.lines.slice(0, MOST_NAMED)" :key="l.id"
+        >{{ i > 0 ? ", " : "" }}{{ l.patternName }} <span class="fig">{{ l.size }}</span></span
+      ><span v-if="o.lines.length > MOST_NAMED" class="text-soft">
+        and {{ o.lines.length - MOST_NAMED }} more</span
+      ></template
+    >
+    <template #cell-owed="{ row: o }"><DozenCount :flies="sum(o, 'flies') - sum(o, 'boxed')" /></template>
+    <template #cell-ready="{ row: o }"
+      ><DozenCount v-if="sum(o, 'ready') > 0" :flies="sum(o, 'ready')"
+    /></template>
+    <template #cell-boxed="{ row: o }"
+      ><DozenCount v-if="sum(o, 'boxed') > 0" :flies="sum(o, 'boxed')"
+    /></template>
+    <template #cell-state="{ row: o }"
+      ><span v-if="said(o)" class="tag" :class="lateOrders(o) ? 'tag-call' : 'tag-done'">{{ said(o) }}</span></template
+    >
+    <template #empty>{{
+      state === "open"
+        ? "No open orders. Write the first one above: how many dozens of what, in which size, for whom and for when."
+        : "Nothing has been closed yet."
+    }}</template>
+  </DataTable>
   <ShowMore what="orders" :more="orders.more.value" :loading="orders.loading.value" @more="orders.showMore" />
 </template>

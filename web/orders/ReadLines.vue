@@ -1,84 +1,67 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { dozensText, type ReadLine } from "@kasten/core/orders";
-import { doubtSentence } from "@kasten/core/sentences";
 import type { promise } from "@kasten/contract/orders";
 import type { ReplyOf } from "@kasten/contract/http";
-import DoubtNote from "../parts/DoubtNote.vue";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 import { day, money } from "../parts/format";
 import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
 
-/** Each line as it was understood, with its doubts below it, and the earliest day for it. */
+/** Each line as it was understood, and the earliest day for it. */
 const props = defineProps<{ read: ReadLine[]; promised: ReplyOf<typeof promise>["lines"] }>();
-defineEmits<{ mend: [at: [number, number], text: string] }>();
 const { patterns } = useCatalogue();
 const lines = computed(() =>
   props.read.map((l, i) => {
     const of = patterns.value.get(l.pattern ?? "");
-    return { ...l, of, form: l.form ?? "", formWords: of && formName(of, l.form ?? ""), promised: props.promised[i] };
+    return {
+      ...l,
+      key: String(i),
+      of,
+      form: l.form ?? "",
+      formWords: of && formName(of, l.form ?? ""),
+      promised: props.promised[i],
+      price: of && l.flies ? money((l.flies / 12) * of.pricePerDozenCents) : "",
+    };
   }),
 );
+type Line = (typeof lines.value)[number];
+const columns: Column<Line>[] = [
+  { id: "fly", head: "Fly", quiet: true, class: "!p-0.5 w-28" },
+  { id: "flies", head: "Quantity", mono: true, class: "whitespace-nowrap text-lg" },
+  { id: "pattern", head: "Pattern" },
+  { id: "size", head: "Size", mono: true },
+  { id: "colour", head: "Colour" },
+  { id: "price", head: "Price", mono: true, class: "whitespace-nowrap", value: (l) => l.price, fixed: true },
+  { id: "earliest", head: "Earliest", value: (l) => l.promised?.sentence, fixed: true },
+];
 </script>
 
 <template>
-  <table class="mt-2">
-    <thead>
-      <tr>
-        <th scope="col" class="w-28">Fly</th>
-        <th scope="col">Quantity</th>
-        <th scope="col">Pattern</th>
-        <th scope="col">Size</th>
-        <th scope="col">Colour</th>
-        <th scope="col">Price</th>
-        <th scope="col">Earliest</th>
-      </tr>
-    </thead>
-    <tbody>
-      <template v-for="(l, i) in lines" :key="i">
-        <tr>
-          <td class="!p-0.5">
-            <FlyDrawing
-              v-if="l.pattern && l.size && l.variant"
-              :pattern="l.pattern"
-              :size="l.size"
-              :variant="l.variant"
-              :form="l.form"
-              class="h-12 w-24"
-            />
-          </td>
-          <td class="fig whitespace-nowrap text-lg">{{ l.flies ? dozensText(l.flies) : "?" }}</td>
-          <td>
-            {{ l.of?.name ?? "?" }}
-            <span v-if="l.formWords" class="tag">{{ l.formWords }}</span><span v-if="l.policy" class="tag ml-1">{{
-              l.policy
-            }}</span>
-          </td>
-          <td class="fig">{{ l.size ?? "?" }}</td>
-          <td>{{ l.variant ? variantName(l.of, l.variant) : "?" }}</td>
-          <td class="fig whitespace-nowrap">
-            {{ l.of && l.flies ? money((l.flies / 12) * l.of.pricePerDozenCents) : "" }}
-          </td>
-          <td>
-            <span v-if="l.promised" :title="l.promised.sentence"
-              >{{ l.promised.day ? day(l.promised.day) : "no day"
-              }}<span class="block text-[0.83rem] text-soft">{{
-                l.promised.holds === "shelf" ? "on the shelf" : `held by ${l.promised.holds}`
-              }}</span></span
-            >
-          </td>
-        </tr>
-        <tr v-if="l.doubts.length > 0">
-          <td colspan="7" class="!pt-0">
-            <DoubtNote
-              v-for="(d, k) in l.doubts"
-              :key="k"
-              :sentence="doubtSentence(d)"
-              :candidates="d.candidates"
-              @choose="$emit('mend', d.at, $event)"
-            />
-          </td>
-        </tr>
-      </template>
-    </tbody>
-  </table>
+  <DataTable label="The order as it was understood" :rows="lines" :columns="columns" :row-key="(l) => l.key">
+    <template #cell-fly="{ row: l }"
+      ><FlyDrawing
+        v-if="l.pattern && l.size && l.variant"
+        :pattern="l.pattern"
+        :size="l.size"
+        :variant="l.variant"
+        :form="l.form"
+        class="h-12 w-24"
+    /></template>
+    <template #cell-flies="{ row: l }">{{ l.flies ? dozensText(l.flies) : "?" }}</template>
+    <template #cell-pattern="{ row: l }"
+      >{{ l.of?.name ?? "?" }} <span v-if="l.formWords" class="tag">{{ l.formWords }}</span
+      ><span v-if="l.policy" class="tag ml-1">{{ l.policy }}</span></template
+    >
+    <template #cell-size="{ row: l }">{{ l.size ?? "?" }}</template>
+    <template #cell-colour="{ row: l }">{{ l.variant ? variantName(l.of, l.variant) : "?" }}</template>
+    <template #cell-earliest="{ row: l }"
+      ><span v-if="l.promised" :title="l.promised.sentence"
+        >{{ l.promised.day ? day(l.promised.day) : "no day"
+        }}<span class="block text-[0.83rem] text-soft">{{
+          l.promised.holds === "shelf" ? "on the shelf" : `held by ${l.promised.holds}`
+        }}</span></span
+      ></template
+    >
+  </DataTable>
 </template>

@@ -1,10 +1,12 @@
-import { destinationSentence, notPromisedWords } from "@kasten/core/sentences";
+import { destinationSentence, doubtSentence, notPromisedWords } from "@kasten/core/sentences";
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
 import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
 import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
 import { forReading, useCatalogue } from "../patterns";
+import type { TextMark, TextOffers, TextQuestion } from "../editor";
 import { useSession } from "../team";
+import { orderOffers } from "./offers";
 
 /** What is typed, kept until it is saved, and how it is understood. */
 export function useReading(storageKey: string, initial = "") {
@@ -50,30 +52,27 @@ export function useReading(storageKey: string, initial = "") {
     });
   });
 
-  /** Puts a candidate in the place of what was doubtful. */
-  function mend(at: [number, number], replacement: string): void {
-    text.value = text.value.slice(0, at[0]) + replacement + text.value.slice(at[1]);
-  }
-
-  /** The typed text in pieces, each marked as understood, doubtful or neither. */
-  const pieces = computed(() => {
-    const marks = [
-      ...read.value.understood.map((u) => ({ at: u.at, kind: "known" as const })),
-      ...read.value.lines.flatMap((l) => l.understood.map((u) => ({ at: u.at, kind: "known" as const }))),
-      ...read.value.doubts.map((d) => ({ at: d.at, kind: "doubt" as const })),
-      ...read.value.lines.flatMap((l) => l.doubts.map((d) => ({ at: d.at, kind: "doubt" as const }))),
+  const doubts = computed(() =>
+    [...read.value.doubts, ...read.value.lines.flatMap((l) => l.doubts)].sort((a, b) => a.at[0] - b.at[0]),
+  );
+  /** What was understood of the text and what is in doubt, none over another. */
+  const marks = computed<TextMark[]>(() => {
+    const all = [
+      ...[...read.value.understood, ...read.value.lines.flatMap((l) => l.understood)].map((u) => ({
+        at: u.at,
+        kind: "known" as const,
+        label: u.label,
+      })),
+      ...doubts.value.map((d) => ({ at: d.at, kind: "doubt" as const })),
     ]
       .filter((m) => m.at[1] > m.at[0])
       .sort((a, b) => a.at[0] - b.at[0]);
-    const out: { text: string; kind: "" | "known" | "doubt" }[] = [];
-    let at = 0;
-    for (const m of marks) {
-      if (m.at[0] < at) continue;
-      out.push({ text: text.value.slice(at, m.at[0]), kind: "" }, { text: text.value.slice(...m.at), kind: m.kind });
-      at = m.at[1];
-    }
-    out.push({ text: text.value.slice(at), kind: "" });
-    return out;
+    return all.filter((m, i) => i === 0 || m.at[0] >= (all[i - 1]?.at[1] ?? 0));
   });
-  return { text, read, whole, unsure, customer, conflicts, mend, pieces };
+  const questions = computed<TextQuestion[]>(() =>
+    doubts.value.map((d) => ({ at: d.at, sentence: doubtSentence(d), answers: d.candidates })),
+  );
+  const offers = (typed: string, at: number): TextOffers | undefined =>
+    data.value && orderOffers(typed, at, read.value, forReading(data.value, person.value?.numberWords ?? {}));
+  return { text, read, whole, unsure, customer, conflicts, marks, questions, offers };
 }

@@ -21,6 +21,8 @@ const props = defineProps<{
   /** How high a row mostly is, in pixels, before it has been seen. */
   rowPx?: number;
   quietHead?: boolean;
+  /** A few short columns: side by side as long as they fit, on a phone too. */
+  tight?: boolean;
   picked?: (row: Row) => boolean;
 }>();
 defineSlots<{
@@ -41,7 +43,13 @@ const { list, columns, sortable, sortedAs, sortBy, sorting, wanted, shown, show 
   rows,
   toRef(props, "columns"),
 );
-const stacked = useStacked(frame, table, () => [rows.value.length, columns.value.length]);
+const PHONE_PX = 640;
+const stacked = useStacked(
+  frame,
+  table,
+  () => [rows.value.length, columns.value.length],
+  props.tight ? 0 : PHONE_PX,
+);
 const { isLong, seen } = useRowsSeen(body, list, () => (stacked.value ? STACKED_ROW_PX : (props.rowPx ?? USUAL_ROW_PX)));
 /** Stacked, an empty cell is only a label without a word. */
 const cellsOf = (row: Row): Column<Row>[] =>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import type { Working } from "@kasten/contract/materials";
 import { term } from "./format";
 
-defineProps<{ working: Working; depth?: number }>();
+const props = defineProps<{ working: Working; depth?: number }>();
 type Source = Working["inputs"][number]["source"];
 function sourceWords(s: Source): string {
   switch (s.from) {
@@ -24,6 +25,11 @@ function sourceWords(s: Source): string {
       return "computed";
   }
 }
+/** What went in, and what came about on the way. */
+const lines = computed(() => [
+  ...props.working.inputs.map((i) => ({ ...i, from: sourceWords(i.source) })),
+  ...props.working.through.map((t) => ({ ...t, name: `→ ${t.name}`, from: "on the way" })),
+]);
 </script>
 
 <template>
@@ -38,31 +44,13 @@ function sourceWords(s: Source): string {
       {{ working.formula }}: <span class="fig text-[0.92em]">{{ working.written }}</span>
     </p>
     <p v-if="working.entered" class="text-soft">as entered: {{ working.entered }}</p>
-    <table class="mt-1 text-[0.93rem]">
-      <thead class="sr-only">
-        <tr>
-          <th scope="col">Input</th>
-          <th scope="col">Value</th>
-          <th scope="col">Where it is from</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="i in working.inputs" :key="i.name">
-          <th scope="row" class="!border-b !border-rule !font-normal !text-ink">{{ i.name }}</th>
-          <td class="fig whitespace-nowrap text-right">
-            {{ term(i.value, i.unit) }}<span class="unit">{{ i.unit }}</span>
-          </td>
-          <td class="text-[0.86rem] text-soft">{{ sourceWords(i.source) }}</td>
-        </tr>
-        <tr v-for="t in working.through" :key="t.name">
-          <th scope="row" class="!border-b !border-rule !font-normal !text-ink">→ {{ t.name }}</th>
-          <td class="fig whitespace-nowrap text-right">
-            {{ term(t.value, t.unit) }}<span class="unit">{{ t.unit }}</span>
-          </td>
-          <td class="text-[0.86rem] text-soft">on the way</td>
-        </tr>
-      </tbody>
-    </table>
+    <ul class="mt-1 text-[0.93rem]">
+      <li v-for="l in lines" :key="l.name" class="grid grid-cols-[1fr_auto] items-baseline gap-x-3 border-b border-rule py-1">
+        <span>{{ l.name }}</span
+        ><span class="fig whitespace-nowrap">{{ term(l.value, l.unit) }}<span class="unit">{{ l.unit }}</span></span
+        ><span class="col-span-2 text-[0.88rem] text-soft">{{ l.from }}</span>
+      </li>
+    </ul>
     <WorkingTree v-for="(p, k) in working.parts ?? []" :key="k" :working="p" :depth="(depth ?? 0) + 1" />
   </section>
 </template>

@@ -4,6 +4,7 @@ import { computed, ref } from "vue";
 import { judgeBead } from "@kasten/core/bench";
 import { type ComposedFly } from "@kasten/core/fly";
 import { useCatalogue } from "./catalogue";
+import ListBox from "../parts/ListBox.vue";
 
 /** Another bead, and the turns of weight wire that make up for it. */
 const props = defineProps<{ fly: ComposedFly }>();
@@ -27,19 +28,21 @@ const turns = (n: number): string => `${Math.abs(n)} ${Math.abs(n) === 1 ? "turn
     <h2 class="mb-1">Another bead</h2>
     <div class="sheet p-3">
       <div class="mb-2 flex flex-wrap gap-3">
-        <label
-          ><span class="label">In place of {{ own.name }}</span
-          ><select v-model="bead" class="field max-w-56">
-            <option value="" disabled>Choose</option>
-            <option v-for="b in beads" :key="b.code" :value="b.code">{{ b.name }}</option>
-          </select></label
-        >
-        <label v-if="judged && judged.turnsNow === 0"
-          ><span class="label">Weight wire</span
-          ><select v-model="wire" class="field max-w-56">
-            <option v-for="w in wires" :key="w.code" :value="w.code">{{ w.name }}</option>
-          </select></label
-        >
+        <ListBox
+          v-model="bead"
+          class="max-w-60"
+          :label="`In place of ${own.name}`"
+          placeholder="Choose"
+          :options="beads.map((b) => ({ value: b.code, label: b.name }))"
+        />
+        <ListBox
+          v-if="judged && judged.turnsNow === 0"
+          class="max-w-60"
+          label="Weight wire"
+          :options="wires.map((w) => ({ value: w.code, label: w.name }))"
+          :model-value="wire || (wires[0]?.code ?? '')"
+          @update:model-value="wire = $event"
+        />
       </div>
       <template v-if="judged && bead">
         <p>

@@ -2,9 +2,9 @@
 import { X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { Material } from "@kasten/core/materials";
-import { textOf } from "../parts/fields";
 import { useCatalogue } from "./catalogue";
 import MaterialFinder from "./MaterialFinder.vue";
+import NumberField from "../parts/NumberField.vue";
 
 /** What a blend is mixed of, by parts, and what share each has. */
 const m = defineModel<Material>({ required: true });
@@ -23,14 +23,13 @@ const setParts = (list: [string, number][]): void =>
   <fieldset>
     <legend class="label">Mixed of, by parts</legend>
     <div v-for="([code, share], i) in parts" :key="code" class="mb-1 flex items-center gap-2">
-      <input
-        class="field fig w-20"
-        type="number"
-        min="0.01"
-        step="any"
-        :value="share"
-        :aria-label="`Parts of ${nameOf(code)}`"
-        @change="setParts(parts.map((p, j) => (j === i ? [p[0], Number(textOf($event)) || 1] : p)))"
+      <NumberField
+        class="w-20"
+        :label="`Parts of ${nameOf(code)}`"
+        quiet
+        :min="0.01"
+        :model-value="share"
+        @update:model-value="setParts(parts.map((p, j) => (j === i ? [p[0], $event || 1] : p)))"
       /><span class="fig w-16 text-right">{{ Math.round((100 * share) / whole) }}<span class="unit">%</span></span
       ><b>{{ nameOf(code) }}</b
       ><button

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import type { PatternEntry } from "@kasten/contract/patterns";
 import type { Component, Dressing, FlyChoice } from "@kasten/core/recipe";
+import ListBox from "../parts/ListBox.vue";
+import TickBox from "../parts/TickBox.vue";
+import { optionsOf } from "../parts/option";
 
 /** Size, colour, weight form, and what may be left out or bought, of one fly. */
 const props = withDefaults(
@@ -23,7 +26,6 @@ const toggle = (id: string): void => {
   const left = choice.value.leave ?? [];
   set({ leave: left.includes(id) ? left.filter((x) => x !== id) : [...left, id] });
 };
-const picked = (event: Event): string => (event.target as HTMLSelectElement).value;
 const name = (suffix: string) => (props.label ? `${suffix}, ${props.label}` : suffix);
 </script>
 
@@ -41,27 +43,33 @@ const name = (suffix: string) => (props.label ? `${suffix}, ${props.label}` : su
         {{ s }}
       </button>
     </div>
-    <label
-      ><span class="label">{{ name("Colour") }}</span
-      ><select class="field" :value="choice.variant" @change="set({ variant: picked($event) })">
-        <option v-for="v in entry.variants" :key="v.id" :value="v.id">{{ v.name }}</option>
-      </select></label
-    >
-    <label v-if="entry.forms.length > 1"
-      ><span class="label">{{ name("Weight") }}</span
-      ><select class="field" :value="choice.form" @change="set({ form: picked($event) })">
-        <option v-for="v in entry.forms" :key="v.id" :value="v.id">{{ v.name }}</option>
-      </select></label
-    >
-    <label v-if="ratings.length > 1"
-      ><span class="label">{{ name("Dressed") }}</span
-      ><select class="field" :value="rating" @change="emit('dress', picked($event) as Dressing)">
-        <option v-for="d in ratings" :key="d">{{ d }}</option>
-      </select></label
-    >
-    <label v-for="c in optional" :key="c.id" class="flex min-h-9 items-center gap-2"
-      ><input type="checkbox" class="h-5 w-5" :checked="!choice.leave?.includes(c.id)" @change="toggle(c.id)" />with
-      {{ c.role }}</label
+    <ListBox
+      :label="name('Colour')"
+      :options="entry.variants.map((v) => ({ value: v.id, label: v.name }))"
+      :model-value="choice.variant"
+      @update:model-value="set({ variant: $event })"
+    />
+    <ListBox
+      v-if="entry.forms.length > 1"
+      :label="name('Weight')"
+      :options="entry.forms.map((v) => ({ value: v.id, label: v.name }))"
+      :model-value="choice.form"
+      @update:model-value="set({ form: $event })"
+    />
+    <ListBox
+      v-if="ratings.length > 1"
+      :label="name('Dressed')"
+      :options="optionsOf(ratings)"
+      :model-value="rating ?? 'standard'"
+      @update:model-value="emit('dress', $event)"
+    />
+    <TickBox
+      v-for="c in optional"
+      :key="c.id"
+      class="min-h-9"
+      :model-value="!choice.leave?.includes(c.id)"
+      @update:model-value="toggle(c.id)"
+      >with {{ c.role }}</TickBox
     >
     <slot />
   </div>

@@ -2,9 +2,12 @@
 import { X } from "lucide-vue-next";
 import { computed } from "vue";
 import { dressings, type Dressing, type Recipe } from "@kasten/core/recipe";
+import ListBox from "../parts/ListBox.vue";
+import NumberField from "../parts/NumberField.vue";
+import TextField from "../parts/TextField.vue";
+import { optionsOf } from "../parts/option";
 import RowList from "../parts/RowList.vue";
 import TickBox from "../parts/TickBox.vue";
-import { textOf } from "../parts/fields";
 import PlaceField from "./PlaceField.vue";
 
 /** How densely it is dressed, what stays bare, and what is staggered. */
@@ -27,43 +30,31 @@ function setStagger(steps: string[], leastMm = recipe.value.stagger?.leastMm ?? 
   recipe.value.stagger = steps.length > 0 ? { steps, leastMm } : undefined;
 }
 const nameOf = (id: string): string => recipe.value.steps.find((s) => s.id === id)?.name ?? id;
-function put(event: Event): void {
-  if (textOf(event)) setStagger([...stagger(), textOf(event)]);
-  (event.target as HTMLSelectElement).value = "";
-}
 </script>
 
 <template>
   <section class="grid content-start gap-2">
     <h3 class="label">Dressing</h3>
-    <label
-      >It is dressed
-      <select class="field" :value="own" @change="setOwn(textOf($event) as Dressing)">
-        <option v-for="d in dressings" :key="d">{{ d }}</option>
-      </select></label
-    >
-    <p>
+    <ListBox label="It is dressed" :options="optionsOf(dressings)" :model-value="own" @update:model-value="setOwn" />
+    <div class="flex flex-wrap gap-x-3">
       It may be dressed
-      <label v-for="d in others" :key="d" class="mr-3 inline-flex items-center gap-1"
-        ><input
-          type="checkbox"
-          class="h-5 w-5"
-          :checked="band().includes(d)"
-          @change="setBand(band().includes(d) ? band().filter((x) => x !== d) : [...band(), d])"
-        />{{ d }}</label
+      <TickBox
+        v-for="d in others"
+        :key="d"
+        :model-value="band().includes(d)"
+        @update:model-value="setBand(band().includes(d) ? band().filter((x) => x !== d) : [...band(), d])"
+        >{{ d }}</TickBox
       >
-    </p>
-    <label
-      >Wraps of thread that may come together at one place, at most
-      <input
-        class="field fig w-20"
-        type="number"
-        min="1"
-        max="200"
-        :value="recipe.mostWraps ?? ''"
-        placeholder="any"
-        @change="recipe.mostWraps = Math.round(Number(textOf($event))) || undefined"
-    /></label>
+    </div>
+    <NumberField
+      label="Wraps of thread that may come together at one place, at most"
+      :min="1"
+      :max="200"
+      :step="1"
+      placeholder="any"
+      :model-value="recipe.mostWraps"
+      @update:model-value="recipe.mostWraps = Math.round($event ?? 0) || undefined"
+    />
     <RowList
       v-model="recipe.bare"
       label="Stretches that stay bare"
@@ -80,13 +71,13 @@ function put(event: Event): void {
           :model-value="row.thread"
           @update:model-value="set({ thread: $event })"
           >thread may lie there</TickBox
-        ><input
-          class="field min-w-32 flex-1"
-          :value="row.why ?? ''"
+        ><TextField
+          class="min-w-32 flex-1"
+          label="why it stays bare"
+          quiet
           placeholder="why"
-          aria-label="why it stays bare"
-          maxlength="400"
-          @change="set({ why: textOf($event) || undefined })"
+          :model-value="row.why"
+          @update:model-value="set({ why: $event })"
         />
       </template>
     </RowList>
@@ -102,24 +93,27 @@ function put(event: Event): void {
         >
           <X :size="14" /></button
       ></span>
-      <select class="field !min-h-7" value="" aria-label="The next shorter part" @change="put">
-        <option value="">then …</option>
-        <option v-for="s in laid.filter((x) => !stagger().includes(x.id))" :key="s.id" :value="s.id">
-          {{ s.name }}
-        </option>
-      </select>
-      <label v-if="stagger().length > 1" class="ml-2"
-        >each shorter by
-        <input
-          class="field fig !min-h-7 w-16"
-          type="number"
-          min="0"
-          step="0.5"
-          :value="recipe.stagger?.leastMm"
-          @change="setStagger(stagger(), Number(textOf($event)) || 0)"
-        />
-        mm at least</label
-      >
+      <ListBox
+        class="inline-block w-40"
+        label="The next shorter part"
+        quiet
+        placeholder="then …"
+        :options="
+          laid.filter((x) => !stagger().includes(x.id)).map((s) => ({ value: s.id, label: s.name ?? s.id }))
+        "
+        model-value=""
+        @update:model-value="setStagger([...stagger(), $event])"
+      />
+      <NumberField
+        v-if="stagger().length > 1"
+        class="ml-2 w-44"
+        label="each shorter by, at least"
+        unit="mm"
+        :min="0"
+        :step="0.5"
+        :model-value="recipe.stagger?.leastMm"
+        @update:model-value="setStagger(stagger(), $event ?? 0)"
+      />
     </div>
   </section>
 </template>

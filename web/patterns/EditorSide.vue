@@ -3,8 +3,9 @@ import { computed, ref } from "vue";
 import { proportionsOf, type ComposedFly } from "@kasten/core/fly";
 import { requirementsOf } from "@kasten/core/needs";
 import type { FlyChoice, Recipe } from "@kasten/core/recipe";
+import ListBox from "../parts/ListBox.vue";
 import NumberWords from "../parts/NumberWords.vue";
-import { textOf } from "../parts/fields";
+import SwitchField from "../parts/SwitchField.vue";
 import { lengthFigure } from "../parts/units";
 import FlyPicture from "./FlyPicture.vue";
 import { DOZEN } from "./usePattern";
@@ -30,7 +31,7 @@ const choose = (change: Partial<FlyChoice>): void => emit("choose", change);
 
 <template>
   <aside class="min-w-0">
-    <div class="lg:sticky lg:top-16">
+    <div class="lg:sticky lg:top-[calc(var(--frame-head)+0.8rem)]">
       <div class="mb-1 flex flex-wrap items-center gap-1">
         <button
           v-for="s in sizes"
@@ -42,27 +43,23 @@ const choose = (change: Partial<FlyChoice>): void => emit("choose", change);
         >
           {{ s }}
         </button>
-        <select
+        <ListBox
           v-if="recipe.variants.length > 1"
-          :value="shown.variant"
-          class="field !min-h-8"
-          aria-label="Colour"
-          @change="choose({ variant: textOf($event) })"
-        >
-          <option v-for="v in recipe.variants" :key="v.id" :value="v.id">{{ v.name }}</option>
-        </select>
-        <select
+          label="Colour"
+          quiet
+          :options="recipe.variants.map((v) => ({ value: v.id, label: v.name }))"
+          :model-value="shown.variant"
+          @update:model-value="choose({ variant: $event })"
+        />
+        <ListBox
           v-if="recipe.forms.length > 1"
-          :value="shown.form"
-          class="field !min-h-8"
-          aria-label="Weight"
-          @change="choose({ form: textOf($event) })"
-        >
-          <option v-for="f in recipe.forms" :key="f.id" :value="f.id">{{ f.name }}</option>
-        </select>
-        <label class="ml-1 flex items-center gap-1"
-          ><input v-model="inside" type="checkbox" class="h-5 w-5" />see inside</label
-        >
+          label="Weight"
+          quiet
+          :options="recipe.forms.map((f) => ({ value: f.id, label: f.name }))"
+          :model-value="shown.form"
+          @update:model-value="choose({ form: $event })"
+        />
+        <SwitchField v-model="inside" class="ml-1">see inside</SwitchField>
       </div>
       <figure class="h-64 border border-rule bg-[var(--fly-ground)]" data-testid="drawing">
         <FlyPicture
@@ -90,25 +87,21 @@ const choose = (change: Partial<FlyChoice>): void => emit("choose", change);
           ><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ lengthFigure(p.mm) }}</span></span
         >
       </p>
-      <table v-if="needs.length > 0" class="sheet mt-2">
-        <caption class="px-2 pt-1 text-left text-[0.9rem] font-semibold">
-          For a dozen
-        </caption>
-        <thead class="sr-only">
-          <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Quantity</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="n in needs" :key="n.key">
-            <td class="!py-0.5">
+      <section v-if="needs.length > 0" class="sheet mt-2 px-2 py-1">
+        <h3 class="text-[0.9rem] font-semibold">For a dozen</h3>
+        <dl>
+          <div
+            v-for="n in needs"
+            :key="n.key"
+            class="flex flex-wrap justify-between gap-x-3 border-t border-rule py-0.5"
+          >
+            <dt>
               {{ n.role }} <span class="text-[0.88rem] text-soft">{{ n.materialName }}</span>
-            </td>
-            <td class="!py-0.5 text-right"><NumberWords :words="n.words" /></td>
-          </tr>
-        </tbody>
-      </table>
+            </dt>
+            <dd><NumberWords :words="n.words" /></dd>
+          </div>
+        </dl>
+      </section>
       <div v-if="missing.length > 0" class="callout mt-2">
         <p class="font-semibold">Not complete; it can be saved all the same.</p>
         <ul tabindex="0" class="max-h-40 list-disc overflow-y-auto pl-5 text-[0.93rem]">

@@ -2,8 +2,10 @@
 import { X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { Coat, Finish, Recipe } from "@kasten/core/recipe";
-import { textOf } from "../parts/fields";
 import MaterialPicker from "./MaterialPicker.vue";
+import ListBox from "../parts/ListBox.vue";
+import NumberField from "../parts/NumberField.vue";
+import type { Option } from "../parts/option";
 
 /** How it is finished: coats, of what, and how long each dries; none on purpose is something else than not said. */
 const r = defineModel<Recipe>({ required: true });
@@ -13,7 +15,11 @@ const coats = computed<Coat[]>(() =>
 );
 const plain = ({ component, coats: n, dryMinutes }: Coat): Coat => ({ component, coats: n, dryMinutes });
 const USUAL = { coats: 1, dryMinutes: 360 };
-const wholeOf = (event: Event, least: number): number => Math.max(least, Math.round(Number(textOf(event)) || 0));
+const states = computed<Option<Finish["state"]>[]>(() => [
+  { value: "not stated", label: "nobody has said" },
+  { value: "none", label: "none, on purpose" },
+  { value: "given", label: "given", disabled: finishes.value.length === 0 },
+]);
 
 function setFinish(state: Finish["state"]): void {
   const component = finishes.value[0]?.id ?? "";
@@ -34,41 +40,46 @@ const setCoat = (i: number, change: Partial<Coat>): void =>
 <template>
   <section>
     <h3 class="label">Finish</h3>
-    <select
-      class="field mb-1"
-      aria-label="Finish"
-      :value="r.finish.state"
-      @change="setFinish(textOf($event) as Finish['state'])"
-    >
-      <option value="not stated">nobody has said</option>
-      <option value="none">none, on purpose</option>
-      <option value="given" :disabled="finishes.length === 0">given</option>
-    </select>
+    <ListBox
+      class="mb-1 max-w-56"
+      label="Finish"
+      quiet
+      :options="states"
+      :model-value="r.finish.state"
+      @update:model-value="setFinish"
+    />
     <div v-for="(c, i) in coats" :key="i" class="mb-1 flex flex-wrap items-center gap-2">
       <span v-if="i > 0">then</span
-      ><input
-        class="field fig w-14"
-        type="number"
-        min="1"
-        max="9"
-        aria-label="coats"
-        :value="c.coats"
-        @change="setCoat(i, { coats: wholeOf($event, 1) })"
+      ><NumberField
+        class="w-16"
+        label="coats"
+        quiet
+        :min="1"
+        :max="9"
+        :least="1"
+        :model-value="c.coats"
+        @update:model-value="setCoat(i, { coats: Math.round($event ?? 1) })"
       />
       ×
-      <select class="field" aria-label="of" :value="c.component" @change="setCoat(i, { component: textOf($event) })">
-        <option v-for="x in finishes" :key="x.id" :value="x.id">{{ x.id }}</option>
-      </select>
-      dry
-      <input
-        class="field fig w-20"
-        type="number"
-        min="0"
-        aria-label="minutes to dry"
-        :value="c.dryMinutes"
-        @change="setCoat(i, { dryMinutes: wholeOf($event, 0) })"
+      <ListBox
+        class="w-32"
+        label="of"
+        quiet
+        :options="finishes.map((x) => ({ value: x.id, label: x.id }))"
+        :model-value="c.component"
+        @update:model-value="setCoat(i, { component: $event })"
       />
-      min<button
+      dry
+      <NumberField
+        class="w-28"
+        label="minutes to dry"
+        quiet
+        unit="min"
+        :min="0"
+        :least="0"
+        :model-value="c.dryMinutes"
+        @update:model-value="setCoat(i, { dryMinutes: Math.round($event ?? 0) })"
+      /><button
         type="button"
         class="btn btn-plain"
         aria-label="Take this coat out"

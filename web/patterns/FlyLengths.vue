@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { proportionsOf } from "@kasten/core/fly";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 import { lengthFigure, units } from "../parts/units";
 
 /** Lengths to set against the ruler, and those of the fly beside it. */
@@ -12,29 +14,33 @@ const rows = computed(() =>
     then: props.beside?.find((q) => q.step === p.step && q.kind === p.kind)?.mm,
   })),
 );
+type Row = (typeof rows.value)[number];
+const columns = computed<Column<Row>[]>(() => [
+  { id: "part", head: "Part", value: (p) => p.part, fixed: true },
+  { id: "rule", head: "Rule", class: "text-soft", value: (p) => p.rule, fixed: true },
+  { id: "mm", head: units.value, end: true, mono: true, class: "text-lg", value: (p) => lengthFigure(p.mm), fixed: true },
+  ...(props.beside
+    ? [
+        {
+          id: "then",
+          head: "right",
+          end: true,
+          mono: true,
+          class: "text-lg",
+          value: (p: Row) => (p.then === undefined ? "–" : lengthFigure(p.then)),
+          fixed: true,
+        },
+      ]
+    : []),
+]);
 </script>
 
 <template>
-  <table class="sheet">
-    <thead>
-      <tr>
-        <th scope="col">Part</th>
-        <th scope="col">Rule</th>
-        <th scope="col" class="text-right">{{ units }}</th>
-        <th v-if="beside" scope="col" class="text-right">right</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="(p, i) in rows" :key="i">
-        <th scope="row" class="!border-b !border-rule">
-          {{ p.part }}<span v-if="p.kind === 'barb'" class="font-normal text-soft">, barbs</span>
-        </th>
-        <td class="text-soft">{{ p.rule }}</td>
-        <td class="fig text-right text-lg">{{ lengthFigure(p.mm) }}</td>
-        <td v-if="beside" class="fig text-right text-lg">
-          {{ p.then === undefined ? "–" : lengthFigure(p.then) }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <DataTable tight label="Lengths against the ruler" :rows="rows" :columns="columns" :row-key="(p) => p.step + p.kind">
+    <template #cell-part="{ row: p }"
+      ><b class="text-[0.9rem]">{{ p.part }}</b
+      ><span v-if="p.kind === 'barb'" class="text-soft">, barbs</span></template
+    >
+    <template #empty>No length of this fly is measured.</template>
+  </DataTable>
 </template>

@@ -3,6 +3,7 @@ import { computed } from "vue";
 import { nearHooks, type HookModel } from "@kasten/core/hooks";
 import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
+import FoldOut from "../parts/FoldOut.vue";
 
 /** The hook of this fly, and those that would do instead: lengths, zones and weights follow the one that is taken. */
 const props = defineProps<{ recipe: Recipe; choice: FlyChoice; model: HookModel }>();
@@ -14,6 +15,7 @@ const near = computed(() =>
     ? nearHooks(named.value, props.choice.size, hooks.value.values(), props.recipe.shankTolerance ?? 0).slice(0, 4)
     : [],
 );
+const fitting = computed(() => near.value.filter((h) => h.fits).length);
 const isOther = computed(() => named.value?.id !== props.model.id);
 const steps = computed(() => props.recipe.shankTolerance ?? 0);
 </script>
@@ -28,12 +30,12 @@ const steps = computed(() => props.recipe.shankTolerance ?? 0);
         >; a shank up to {{ steps }} {{ steps === 1 ? "step" : "steps" }} longer or shorter will do</template
       >.
     </p>
-    <details v-if="near.length > 0" class="mt-1">
-      <summary>
-        {{ near.filter((h) => h.fits).length }} other
-        {{ near.filter((h) => h.fits).length === 1 ? "hook" : "hooks" }} would do at this size
-      </summary>
-      <ul class="mt-1 grid gap-1">
+    <FoldOut
+      v-if="near.length > 0"
+      class="mt-1"
+      :title="`${fitting} other ${fitting === 1 ? 'hook' : 'hooks'} would do at this size`"
+    >
+      <ul class="grid gap-1">
         <li v-for="h in near" :key="h.id" class="flex flex-wrap items-baseline gap-x-2">
           <b
             ><span class="fig">{{ h.id }}</span> {{ h.name }}</b
@@ -49,6 +51,6 @@ const steps = computed(() => props.recipe.shankTolerance ?? 0);
           </button>
         </li>
       </ul>
-    </details>
+    </FoldOut>
   </div>
 </template>

@@ -3,6 +3,10 @@ import { useQueryCache } from "@pinia/colada";
 import { ref } from "vue";
 import { materialForms, standings, type Material, type MaterialForm } from "@kasten/core/materials";
 import { saveMaterial } from "@kasten/contract/materials";
+import ListBox from "../parts/ListBox.vue";
+import TextField from "../parts/TextField.vue";
+import TickBox from "../parts/TickBox.vue";
+import { optionsOf, orNone } from "../parts/option";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { textOf } from "../parts/fields";
 import { useChange } from "../parts/useChange";
@@ -50,75 +54,48 @@ async function save(): Promise<void> {
         ><span class="label">Name, with its colour</span
         ><input v-model="m.name" class="field w-full" maxlength="80" required
       /></label>
-      <label
-        ><span class="label">What it is</span
-        ><select
-          class="field"
-          :value="m.form"
-          :disabled="material !== undefined"
-          @change="setForm(textOf($event) as MaterialForm)"
-        >
-          <option v-for="f in forms" :key="f">{{ f }}</option>
-        </select></label
-      >
+      <ListBox
+        class="w-44"
+        label="What it is"
+        :disabled="material !== undefined"
+        :options="optionsOf(forms)"
+        :model-value="m.form"
+        @update:model-value="setForm"
+      />
       <label
         ><span class="label">Colour as seen</span
         ><input class="field !p-1" type="color" :value="m.colour ?? '#888888'" @input="m.colour = textOf($event)"
       /></label>
-      <label
-        ><span class="label">Shade, in a word</span
-        ><input
-          class="field w-32"
-          :value="m.colourName ?? ''"
-          maxlength="40"
-          @change="m.colourName = textOf($event) || undefined"
-      /></label>
+      <TextField v-model="m.colourName" class="w-32" label="Shade, in a word" :most="40" />
       <label
         ><span class="label">Drawer</span
         ><input v-model="drawer" class="field w-24" maxlength="20" :placeholder="material ? 'stays' : 'later'"
       /></label>
-      <label
-        ><span class="label">Gauge on its label</span
-        ><input
-          class="field w-24"
-          :value="m.gauge ?? ''"
-          maxlength="20"
-          @change="m = withGauge(m, textOf($event) || undefined)"
-      /></label>
+      <TextField
+        class="w-32"
+        label="Gauge on its label"
+        :most="20"
+        :model-value="m.gauge"
+        @update:model-value="m = withGauge(m, $event)"
+      />
     </div>
     <MaterialFigures v-model="m" />
     <BlendParts v-if="m.form === 'blend'" v-model="m" />
     <div class="flex flex-wrap items-end gap-3">
-      <label class="min-w-60 flex-1"
-        ><span class="label">Caution</span
-        ><input
-          class="field w-full"
-          :value="m.caution ?? ''"
-          maxlength="400"
-          @change="m.caution = textOf($event) || undefined"
-      /></label>
-      <label
-        ><span class="label">Controlled species, as on its papers</span
-        ><input
-          class="field w-48"
-          :value="m.controlledSpecies ?? ''"
-          maxlength="80"
-          @change="m.controlledSpecies = textOf($event) || undefined"
-      /></label>
-      <label
-        ><span class="label">May it be promised?</span
-        ><select
-          class="field"
-          :value="m.standing ?? ''"
-          @change="m.standing = (textOf($event) || undefined) as Material['standing']"
-        >
-          <option value="">yes</option>
-          <option v-for="s in standings" :key="s" :value="s">no: {{ s }}</option>
-        </select></label
-      >
-      <label class="flex items-center gap-2"
-        ><input v-model="m.lead" type="checkbox" class="h-5 w-5" />has lead in it</label
-      >
+      <TextField v-model="m.caution" class="min-w-60 flex-1" label="Caution" />
+      <TextField v-model="m.controlledSpecies" class="w-60" label="Controlled species, as on its papers" :most="80" />
+      <ListBox
+        v-model="m.standing"
+        class="w-44"
+        label="May it be promised?"
+        :options="
+          orNone(
+            'yes',
+            standings.map((s) => ({ value: s, label: `no: ${s}` })),
+          )
+        "
+      />
+      <TickBox v-model="m.lead" class="min-h-9">has lead in it</TickBox>
     </div>
     <RefusalNote :refusal="refusal" />
     <div class="flex gap-2">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel } from "@headlessui/vue";
 import { ref } from "vue";
 import type { MaterialForm as Form } from "@kasten/core/materials";
 import { useSession } from "../team";
 import MaterialFinder from "./MaterialFinder.vue";
 import MaterialForm from "./MaterialForm.vue";
+import ModalDialog from "../parts/ModalDialog.vue";
 
 /** Find a material, or describe one that the cabinet has not yet. */
 defineProps<{
@@ -32,16 +32,18 @@ function added(made: string): void {
         </button>
       </li>
     </MaterialFinder>
-    <Dialog :open="adding !== undefined" class="relative z-40" @close="adding = undefined"
-      ><div class="fixed inset-0 overflow-y-auto bg-black/40 p-4">
-        <DialogPanel class="mx-auto max-w-4xl"
-          ><MaterialForm
-            v-if="adding !== undefined"
-            :name="adding"
-            :form="likely"
-            @saved="added"
-            @leave="adding = undefined"
-        /></DialogPanel></div
-    ></Dialog>
+    <ModalDialog
+      title="A material for the cabinet"
+      quiet
+      wide
+      :model-value="adding !== undefined"
+      @update:model-value="adding = undefined"
+      ><MaterialForm
+        v-if="adding !== undefined"
+        :name="adding"
+        :form="likely"
+        @saved="added"
+        @leave="adding = undefined"
+    /></ModalDialog>
   </div>
 </template>

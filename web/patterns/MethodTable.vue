@@ -3,6 +3,8 @@ import { computed, ref } from "vue";
 import { dressedAs, dressingDifferences, methodDifferences } from "@kasten/core/needs";
 import { methodSentence, sayDifference } from "@kasten/core/sentences";
 import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 import { useCatalogue } from "./catalogue";
 
 /** Where good tiers differ on this fly, and what the other way would change. */
@@ -74,8 +76,65 @@ function reasonOf(d: ReturnType<typeof methodDifferences>[number]): string | und
 /** Ways that pay only from some number of flies on. */
 const bulk = (school: { fromFlies?: number }): boolean =>
   school.fromFlies !== undefined && flies.value >= school.fromFlies;
+interface Other {
+  id: string;
+  says: string;
+  same: boolean;
+  label: string;
+  take?: Record<string, string>;
+  usualFrom?: number;
+}
+interface Row {
+  key: string;
+  step: string;
+  asks: string;
+  current: string;
+  because?: string;
+  others: Other[];
+}
+const heavier = (mg: number): string =>
+  Math.abs(mg) >= 1 ? `, ${Math.abs(mg).toFixed(0)} mg ${mg > 0 ? "heavier" : "lighter"} a fly` : "";
+const dressed = computed<Row[]>(() =>
+  dressing.value === undefined
+    ? []
+    : [
+        {
+          key: "dressing",
+          step: "the whole fly",
+          asks: "How densely is it dressed?",
+          current: dressing.value.now,
+          others: dressing.value.others.map((d) => ({
+            id: d.dressing,
+            says: `${d.fault ?? `${d.dressing}: ${d.says}`}${heavier(d.massMg)}`,
+            same: false,
+            label: `Take: dressed ${d.dressing}`,
+            ...(!d.fault && { take: d.ways }),
+          })),
+        },
+      ],
+);
+const rows = computed<Row[]>(() => [
+  ...dressed.value,
+  ...questions.value.map((q) => ({
+    ...q,
+    others: q.others.map((d) => ({
+      id: d.other.id,
+      says: methodSentence(d),
+      same: d.differences.length === 0,
+      label: `Take: ${d.other.words}, ${q.step}`,
+      ...(!d.fault && { take: { [q.key]: d.other.id } }),
+      ...(bulk(d.other) && { usualFrom: d.other.fromFlies }),
+    })),
+  })),
+]);
+const unreasoned = computed(() => questions.value.filter((q) => !q.because).length);
+const columns: Column<Row>[] = [
+  { id: "step", head: "Step", lead: true, value: (q) => q.step, fixed: true },
+  { id: "asks", head: "Question", value: (q) => q.asks, fixed: true },
+  { id: "now", head: "Tied here", value: (q) => q.current, fixed: true },
+  { id: "other", head: "The other way", act: true },
+];
 const chosen = computed(() => Object.keys(props.choice.methods ?? {}).length);
-const take = (key: string, school: string): void => emit("choose", { ...props.choice.methods, [key]: school });
 </script>
 
 <template>
@@ -94,66 +153,32 @@ const take = (key: string, school: string): void => emit("choose", { ...props.ch
       Good tiers differ. Each way is computed; none is wrong. What pays in bulk is the usual way once there are enough
       flies. Minutes are nominal until the room has its own.
     </p>
-    <div class="sheet overflow-x-auto">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Step</th>
-            <th scope="col">Question</th>
-            <th scope="col">Tied here</th>
-            <th scope="col">The other way</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-if="dressing">
-            <th scope="row" class="!border-b !border-rule">the whole fly</th>
-            <td>How densely is it dressed?</td>
-            <td>{{ dressing.now }}</td>
-            <td>
-              <div v-for="d in dressing.others" :key="d.dressing" class="flex items-baseline gap-2 py-0.5">
-                <button
-                  v-if="!fixed && !d.fault"
-                  class="btn !min-h-7 !px-2"
-                  :aria-label="`Take: dressed ${d.dressing}`"
-                  @click="emit('choose', { ...choice.methods, ...d.ways })"
-                >
-                  Take</button
-                ><span
-                  >{{ d.fault ?? `${d.dressing}: ${d.says}`
-                  }}<template v-if="Math.abs(d.massMg) >= 1"
-                    >, {{ Math.abs(d.massMg).toFixed(0) }} mg {{ d.massMg > 0 ? "heavier" : "lighter" }} a fly</template
-                  ></span
-                >
-              </div>
-            </td>
-          </tr>
-          <tr v-for="q in questions" :key="q.key">
-            <th scope="row" class="!border-b !border-rule">{{ q.step }}</th>
-            <td>{{ q.asks }}</td>
-            <td>
-              {{ q.current
-              }}<span class="block text-[0.86rem] text-soft">{{
-                q.because ? `because ${q.because}` : "no reason given"
-              }}</span>
-            </td>
-            <td>
-              <div v-for="d in q.others" :key="d.other.id" class="flex items-baseline gap-2 py-0.5">
-                <button
-                  v-if="!fixed && !d.fault"
-                  class="btn !min-h-7 !px-2"
-                  :aria-label="`Take: ${d.other.words}, ${q.step}`"
-                  @click="take(q.key, d.other.id)"
-                >
-                  Take</button
-                ><span :class="{ 'text-soft': d.differences.length === 0 }"
-                  >{{ methodSentence(d)
-                  }}<span v-if="bulk(d.other)" class="tag ml-2">usual from {{ d.other.fromFlies }} flies on</span></span
-                >
-              </div>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable label="Ways of tying it" :rows="rows" :columns="columns" :row-key="(q) => q.key">
+      <template #cell-step="{ row: q }"
+        ><b class="text-[0.92rem]">{{ q.step }}</b></template
+      >
+      <template #cell-now="{ row: q }"
+        >{{ q.current
+        }}<span v-if="q.because" class="block text-[0.88rem] text-soft">because {{ q.because }}</span></template
+      >
+      <template #cell-other="{ row: q }"
+        ><div v-for="o in q.others" :key="o.id" class="flex items-baseline gap-2 py-0.5">
+          <button
+            v-if="!fixed && o.take"
+            class="btn !min-h-7 !px-2"
+            :aria-label="o.label"
+            @click="emit('choose', { ...choice.methods, ...o.take })"
+          >
+            Take</button
+          ><span :class="{ 'text-soft': o.same }"
+            >{{ o.says }}<span v-if="o.usualFrom" class="tag ml-2">usual from {{ o.usualFrom }} flies on</span></span
+          >
+        </div></template
+      >
+      <template #empty>Nobody ties this fly otherwise.</template>
+    </DataTable>
+    <p v-if="unreasoned > 0 && rows.length > 0" class="mt-1 text-[0.88rem] text-soft">
+      Where no reason stands below a way, nobody has given one.
+    </p>
   </section>
 </template>

@@ -5,6 +5,8 @@ import { sayStep } from "@kasten/core/words";
 import { inheritFrom } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
+import ComboBox from "../parts/ComboBox.vue";
+import TextField from "../parts/TextField.vue";
 
 /** Which patterns this one comes from, what it changes, and what it takes from them because nobody gave it. */
 const draft = defineModel<Draft>({ required: true });
@@ -52,13 +54,13 @@ function remove(i: number): void {
     <h3 class="label">Comes from other patterns</h3>
     <div v-for="(p, i) in parents()" :key="p.pattern" class="flex flex-wrap items-center gap-2">
       <b>{{ nameOf(p.pattern) }}</b><span v-if="p.version" class="text-soft">version {{ p.version }}</span
-      ><input
-        class="field min-w-40 flex-1"
-        :value="p.changes"
-        aria-label="What this one changes"
+      ><TextField
+        class="min-w-40 flex-1"
+        label="What this one changes"
+        quiet
         placeholder="what this one changes"
-        maxlength="400"
-        @change="set(i, ($event.target as HTMLInputElement).value)"
+        :model-value="p.changes"
+        @update:model-value="set(i, $event ?? '')"
       /><button type="button" class="btn btn-plain" :aria-label="`Not from ${nameOf(p.pattern)}`" @click="remove(i)">
         <X :size="16" />
       </button>
@@ -66,12 +68,16 @@ function remove(i: number): void {
         >inherited: {{ p.inherited.join(", ") }}</span
       >
     </div>
-    <p class="flex flex-wrap items-center gap-2">
-      <select v-model="from" class="field" aria-label="Pattern that it comes from">
-        <option value="">choose a pattern</option>
-        <option v-for="p in known" :key="p.id" :value="p.id">{{ p.name }}</option></select
-      ><button type="button" class="btn" :disabled="!parent" @click="take">Take from it what is not given here</button>
-    </p>
+    <div class="flex flex-wrap items-center gap-2">
+      <ComboBox
+        v-model="from"
+        class="min-w-48 flex-1"
+        label="Pattern that it comes from"
+        quiet
+        placeholder="find a pattern"
+        :options="known.map((p) => ({ value: p.id, label: p.name, note: p.style }))"
+      /><button type="button" class="btn" :disabled="!parent" @click="take">Take from it what is not given here</button>
+    </div>
     <p v-if="told" role="status">{{ told }}</p>
   </section>
 </template>

@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { materialForms, type MaterialForm } from "@kasten/core/materials";
 import { roles, type Component, type Role } from "@kasten/core/recipe";
+import ListBox from "../parts/ListBox.vue";
+import NumberField from "../parts/NumberField.vue";
+import { optionsOf, orNone } from "../parts/option";
 import OneOf from "../parts/OneOf.vue";
 import RowList from "../parts/RowList.vue";
 import TextField from "../parts/TextField.vue";
 import TickBox from "../parts/TickBox.vue";
-import { textOf, wordsByComma } from "../parts/fields";
+import { wordsByComma } from "../parts/fields";
+import { currencySign } from "../parts/format";
 import DoubtField from "./DoubtField.vue";
 import MaterialPicker from "./MaterialPicker.vue";
 import SizedMaterials from "./SizedMaterials.vue";
@@ -47,12 +51,12 @@ function shade(words: string | undefined): void {
 <template>
   <fieldset class="grid gap-3 border border-rule p-3 md:grid-cols-2">
     <legend class="px-1 font-semibold">The part</legend>
-    <label
-      ><span class="label">What it is on the fly</span
-      ><select class="field" :value="part.role" @change="set({ role: textOf($event) as Component['role'] })">
-        <option v-for="r in roles.filter((x) => x !== 'hook')" :key="r">{{ r }}</option>
-      </select></label
-    >
+    <ListBox
+      label="What it is on the fly"
+      :options="optionsOf(roles.filter((x) => x !== 'hook'))"
+      :model-value="part.role"
+      @update:model-value="set({ role: $event })"
+    />
     <TextField
       label="As it was said, kept word for word"
       :model-value="part.asStated"
@@ -68,17 +72,18 @@ function shade(words: string | undefined): void {
       />
     </div>
     <div class="md:col-span-2 flex flex-wrap items-end gap-3">
-      <label
-        ><span class="label">Or anything of a class</span
-        ><select
-          class="field"
-          :value="part.anyOf?.form ?? ''"
-          @change="set({ anyOf: textOf($event) ? { ...part.anyOf, form: textOf($event) as MaterialForm } : undefined })"
-        >
-          <option value="">no, just what is named</option>
-          <option v-for="f in materialForms" :key="f" :value="f">any {{ f }}</option>
-        </select></label
-      >
+      <ListBox
+        class="w-60"
+        label="Or anything of a class"
+        :options="
+          orNone(
+            'no, just what is named',
+            materialForms.map((f) => ({ value: f, label: `any ${f}` })),
+          )
+        "
+        :model-value="part.anyOf?.form"
+        @update:model-value="set({ anyOf: $event ? { ...part.anyOf, form: $event } : undefined })"
+      />
       <TextField
         v-if="part.anyOf"
         class="w-64"
@@ -104,35 +109,34 @@ function shade(words: string | undefined): void {
           :model-value="row.material"
           @update:model-value="change({ material: $event })"
         />
-        <input
-          class="field min-w-40 flex-1"
-          :value="row.limit ?? ''"
-          aria-label="How far it may be taken"
+        <TextField
+          class="min-w-40 flex-1"
+          label="How far it may be taken"
+          quiet
           placeholder="its limit: not on drys"
-          @change="change({ limit: textOf($event) || undefined })"
+          :model-value="row.limit"
+          @update:model-value="change({ limit: $event })"
         />
-        <input
-          class="field min-w-48 flex-1"
-          :value="row.effect ?? ''"
-          aria-label="Its effect"
+        <TextField
+          class="min-w-48 flex-1"
+          label="Its effect"
+          quiet
           placeholder="its effect: livelier, weaker, floats less"
-          @change="change({ effect: textOf($event) || undefined })"
+          :model-value="row.effect"
+          @update:model-value="change({ effect: $event })"
         />
       </template>
     </RowList>
     <TickBox :model-value="part.optional" @update:model-value="set({ optional: $event })">may be left out</TickBox>
-    <label v-if="part.optional"
-      >It adds to the price of a dozen
-      <input
-        class="field fig w-24"
-        type="number"
-        min="0"
-        step="0.1"
-        :value="(part.priceCents ?? 0) / 100"
-        @change="set({ priceCents: Math.round(Number(textOf($event)) * 100) || undefined })"
-      />
-      €</label
-    >
+    <NumberField
+      v-if="part.optional"
+      label="It adds to the price of a dozen"
+      :unit="currencySign()"
+      :min="0"
+      :step="0.1"
+      :model-value="(part.priceCents ?? 0) / 100"
+      @update:model-value="set({ priceCents: Math.round(($event ?? 0) * 100) || undefined })"
+    />
     <OneOf
       label="From the same feather as"
       none="no other part"

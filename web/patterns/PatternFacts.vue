@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { textOf } from "../parts/fields";
+import FoldOut from "../parts/FoldOut.vue";
+import ListBox from "../parts/ListBox.vue";
+import NumberField from "../parts/NumberField.vue";
+import { currencySign } from "../parts/format";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
 import DressingFacts from "./DressingFacts.vue";
@@ -15,7 +18,10 @@ const emit = defineEmits<{ rehome: [hookModel: string] }>();
 const { hooks, data } = useCatalogue();
 const r = computed(() => draft.value.recipe);
 const styles = computed(() => [...new Set((data.value?.patterns ?? []).map((p) => p.style))].sort());
-const number = (event: Event): number => Math.max(0, Number(textOf(event)) || 0);
+const hookOptions = computed(() => [
+  { value: "", label: "not named yet" },
+  ...[...hooks.value.values()].map((h) => ({ value: h.id, label: `${h.id} ${h.name}` })),
+]);
 </script>
 
 <template>
@@ -29,55 +35,47 @@ const number = (event: Event): number => Math.max(0, Number(textOf(event)) || 0)
         ><span class="label">Style</span
         ><input v-model="draft.style" class="field w-full" maxlength="80" list="styles" /></label
       ><datalist id="styles"><option v-for="s in styles" :key="s" :value="s"></option></datalist>
-      <label for="hook-model" class="grid"
-        ><span class="label">Hook</span
-        ><select
-          id="hook-model"
-          :value="r.hookModel"
-          class="field"
-          aria-label="Hook"
-          @change="emit('rehome', textOf($event))"
-        >
-          <option value="">not named yet</option>
-          <option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }} {{ h.name }}</option>
-        </select></label
-      >
+      <ListBox
+        class="min-w-44"
+        label="Hook"
+        :options="hookOptions"
+        :model-value="r.hookModel"
+        @update:model-value="emit('rehome', $event)"
+      />
       <label
         ><span class="label">Sizes</span
         ><span class="flex items-center gap-1"
           ><input v-model="r.sizes.from" class="field fig w-16" aria-label="From size" /> to
           <input v-model="r.sizes.to" class="field fig w-16" aria-label="To size" /></span
       ></label>
-      <label
-        ><span class="label">Minutes a fly</span
-        ><input
-          class="field fig w-20"
-          type="number"
-          min="0"
-          step="0.1"
-          :value="r.minutesPerFly"
-          @change="r.minutesPerFly = number($event)"
-      /></label>
-      <label
-        ><span class="label">Price a dozen, €</span
-        ><input
-          class="field fig w-24"
-          type="number"
-          min="0"
-          step="0.5"
-          :value="r.pricePerDozenCents / 100"
-          @change="r.pricePerDozenCents = Math.round(number($event) * 100)"
-      /></label>
+      <NumberField
+        class="w-28"
+        label="Minutes a fly"
+        :min="0"
+        :step="0.1"
+        :least="0"
+        :model-value="r.minutesPerFly"
+        @update:model-value="r.minutesPerFly = $event ?? 0"
+      />
+      <NumberField
+        class="w-32"
+        label="Price a dozen"
+        :unit="currencySign()"
+        :min="0"
+        :step="0.5"
+        :least="0"
+        :model-value="r.pricePerDozenCents / 100"
+        @update:model-value="r.pricePerDozenCents = Math.round(($event ?? 0) * 100)"
+      />
     </div>
-    <details class="sheet p-3">
-      <summary class="font-semibold">Colours, weights, finish and the rest</summary>
-      <div class="mt-2 grid gap-4 lg:grid-cols-2">
+    <FoldOut class="sheet p-3" title="Colours, weights, finish and the rest">
+      <div class="grid gap-4 lg:grid-cols-2">
         <VariantFacts v-model="draft.recipe" class="lg:col-span-2" />
         <FinishFacts v-model="draft.recipe" />
         <RestFacts v-model="draft" />
         <DressingFacts v-model="draft.recipe" />
         <ParentFacts v-model="draft" />
       </div>
-    </details>
+    </FoldOut>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { computed, ref } from "vue";
 import { drawFly, svgFile } from "@kasten/core/drawing";
 import { hookOf, notPromised, type FlyChoice } from "@kasten/core/recipe";
 import { notPromisedWords } from "@kasten/core/sentences";
+import SwitchField from "../parts/SwitchField.vue";
 import { download } from "../parts/download";
 import { useSession } from "../team";
 import BeadTool from "./BeadTool.vue";
@@ -86,9 +87,7 @@ function saveDrawing(): void {
         :label="comparing ? 'left' : undefined"
         @dress="dress"
       >
-        <label class="flex min-h-9 items-center gap-2"
-          ><input v-model="inside" type="checkbox" class="h-5 w-5" />See inside</label
-        >
+        <SwitchField v-model="inside">See inside</SwitchField>
         <button class="btn btn-plain" :aria-pressed="comparing" @click="comparing = !comparing">
           <Columns2 :size="17" aria-hidden="true" />{{ comparing ? "Only one" : "Beside another" }}
         </button>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import NumberField from "../parts/NumberField.vue";
 import TextField from "../parts/TextField.vue";
 import TickBox from "../parts/TickBox.vue";
-import { textOf, wordsByComma } from "../parts/fields";
+import { wordsByComma } from "../parts/fields";
 import type { Draft } from "./draft";
 
 /** Where a pattern comes from, what it asks of people, what it must not be, and what is still to be asked. */
@@ -13,43 +14,43 @@ const lines = (text: string | undefined): string[] | undefined => {
     .filter(Boolean);
   return all.length > 0 ? all : undefined;
 };
-const whole = (event: Event): number => Math.round(Number(textOf(event)));
 </script>
 
 <template>
   <section class="grid content-start gap-2">
-    <label
-      ><span class="label">Comes from</span><input v-model="draft.origin" class="field w-full" maxlength="200"
-    /></label>
-    <label
-      ><span class="label">For fish</span><input v-model="draft.species" class="field w-full" maxlength="200"
-    /></label>
+    <TextField
+      label="Comes from"
+      :most="200"
+      :model-value="draft.origin"
+      @update:model-value="draft.origin = $event ?? ''"
+    />
+    <TextField
+      label="For fish"
+      :most="200"
+      :model-value="draft.species"
+      @update:model-value="draft.species = $event ?? ''"
+    />
     <TextField
       label="Skills, by comma"
       :model-value="draft.recipe.skills.join(', ')"
       @update:model-value="draft.recipe.skills = wordsByComma($event) ?? []"
     />
-    <label
-      ><span class="label">Minutes multiply by, when tied step by step</span
-      ><input
-        class="field fig w-24"
-        type="number"
-        min="0.1"
-        max="5"
-        step="0.05"
-        :value="draft.recipe.stepByStepFactor"
-        @change="draft.recipe.stepByStepFactor = Number(textOf($event)) || 1"
-    /></label>
-    <label
-      ><span class="label">Shank may be longer or shorter by, steps</span
-      ><input
-        class="field fig w-24"
-        type="number"
-        min="0"
-        max="6"
-        :value="draft.recipe.shankTolerance ?? 0"
-        @change="draft.recipe.shankTolerance = whole($event) || undefined"
-    /></label>
+    <NumberField
+      label="Minutes multiply by, when tied step by step"
+      :min="0.1"
+      :max="5"
+      :step="0.05"
+      :model-value="draft.recipe.stepByStepFactor"
+      @update:model-value="draft.recipe.stepByStepFactor = $event || 1"
+    />
+    <NumberField
+      label="Shank may be longer or shorter by, steps"
+      :min="0"
+      :max="6"
+      :step="1"
+      :model-value="draft.recipe.shankTolerance ?? 0"
+      @update:model-value="draft.recipe.shankTolerance = Math.round($event ?? 0) || undefined"
+    />
     <TextField
       label="Not to be, one a line"
       :rows="2"

@@ -4,6 +4,7 @@ import { computed } from "vue";
 import type { MaterialForm } from "@kasten/core/materials";
 import type { BySize } from "@kasten/core/recipe";
 import MaterialPicker from "./MaterialPicker.vue";
+import TextField from "../parts/TextField.vue";
 
 /** A material, by hook size where it changes. */
 const entries = defineModel<BySize<string>[]>({ required: true });
@@ -18,7 +19,6 @@ function setSpan(i: number, end: "from" | "to", size: string): void {
     j !== i ? m : sizes.from === "" && sizes.to === "" ? { value: m.value } : { ...m, sizes },
   );
 }
-const text = (event: Event): string => (event.target as HTMLInputElement).value.trim();
 </script>
 
 <template>
@@ -33,18 +33,22 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value.
       />
       <span v-if="shown.length > 1 || m.sizes" class="flex items-center gap-1"
         >sizes
-        <input
-          class="field fig w-16"
-          :value="m.sizes?.from ?? ''"
-          aria-label="from size"
+        <TextField
+          class="w-16"
+          label="from size"
+          quiet
+          mono
           placeholder="all"
-          @change="setSpan(i, 'from', text($event))" />
+          :model-value="m.sizes?.from"
+          @update:model-value="setSpan(i, 'from', $event ?? '')" />
         to
-        <input
-          class="field fig w-16"
-          :value="m.sizes?.to ?? ''"
-          aria-label="to size"
-          @change="setSpan(i, 'to', text($event))"
+        <TextField
+          class="w-16"
+          label="to size"
+          quiet
+          mono
+          :model-value="m.sizes?.to"
+          @update:model-value="setSpan(i, 'to', $event ?? '')"
       /></span>
       <button
         v-if="shown.length > 1"

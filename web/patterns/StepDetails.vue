@@ -2,9 +2,11 @@
 import { computed } from "vue";
 import { questionsOf } from "@kasten/core/methods";
 import { moments, type Check, type Recipe, type RecipeStep } from "@kasten/core/recipe";
+import ListBox from "../parts/ListBox.vue";
+import { optionsOf, type Option } from "../parts/option";
 import RowList from "../parts/RowList.vue";
 import TextField from "../parts/TextField.vue";
-import { textOf, wordsByComma } from "../parts/fields";
+import { wordsByComma } from "../parts/fields";
 import { useCatalogue } from "./catalogue";
 import DoubtField from "./DoubtField.vue";
 import StepOrder from "./StepOrder.vue";
@@ -26,6 +28,10 @@ const facts = computed(() => ({
   form: materials.value.get(component.value?.material[0]?.value ?? "")?.form,
   recipe: props.recipe,
 }));
+const views: Option<"do" | "avoid">[] = [
+  { value: "do", label: "do it" },
+  { value: "avoid", label: "avoid it" },
+];
 const questions = computed(() => questionsOf(facts.value));
 </script>
 
@@ -73,27 +79,27 @@ const questions = computed(() => questionsOf(facts.value));
       @update:model-value="set({ views: $event })"
     >
       <template #default="{ row, set: change }">
-        <select
-          class="field"
-          :value="row.says"
-          aria-label="for or against"
-          @change="change({ says: textOf($event) as 'do' })"
-        >
-          <option value="do">do it</option>
-          <option value="avoid">avoid it</option></select
-        ><input
-          class="field min-w-48 flex-1"
-          :value="row.because"
-          aria-label="why"
-          maxlength="400"
-          @change="change({ because: textOf($event) })"
-        /><input
-          class="field w-36"
-          :value="row.by ?? ''"
-          aria-label="who says so"
+        <ListBox
+          label="for or against"
+          quiet
+          :options="views"
+          :model-value="row.says"
+          @update:model-value="change({ says: $event })"
+        /><TextField
+          class="min-w-48 flex-1"
+          label="why"
+          quiet
+          placeholder="because"
+          :model-value="row.because"
+          @update:model-value="change({ because: $event ?? '' })"
+        /><TextField
+          class="w-36"
+          label="who says so"
+          quiet
           placeholder="who says so"
-          maxlength="80"
-          @change="change({ by: textOf($event) || undefined })"
+          :most="80"
+          :model-value="row.by"
+          @update:model-value="change({ by: $event })"
         />
       </template>
     </RowList>
@@ -109,24 +115,25 @@ const questions = computed(() => questionsOf(facts.value));
       @update:model-value="set({ checks: $event })"
     >
       <template #default="{ row, set: change }">
-        <input
-          class="field min-w-48 flex-1"
-          :value="row.feature"
-          aria-label="what is looked at"
-          @change="change({ feature: textOf($event) })"
-        /><select
-          class="field"
-          :value="row.when"
-          aria-label="when"
-          @change="change({ when: textOf($event) as Check['when'] })"
-        >
-          <option v-for="m in moments" :key="m">{{ m }}</option></select
-        ><input
-          class="field w-32"
-          :value="row.tolerance ?? ''"
-          aria-label="how strictly"
+        <TextField
+          class="min-w-48 flex-1"
+          label="what is looked at"
+          quiet
+          :model-value="row.feature"
+          @update:model-value="change({ feature: $event ?? '' })"
+        /><ListBox
+          label="when"
+          quiet
+          :options="optionsOf(moments)"
+          :model-value="row.when"
+          @update:model-value="change({ when: $event })"
+        /><TextField
+          class="w-32"
+          label="how strictly"
+          quiet
           placeholder="strict, loose"
-          @change="change({ tolerance: textOf($event) || undefined })"
+          :model-value="row.tolerance"
+          @update:model-value="change({ tolerance: $event })"
         />
       </template>
     </RowList>

@@ -3,8 +3,8 @@ import { computed } from "vue";
 import type { MaterialForm } from "@kasten/core/materials";
 import { roomToMove, type Recipe, type RecipeStep, type Role } from "@kasten/core/recipe";
 import { sayStep } from "@kasten/core/words";
+import TextField from "../parts/TextField.vue";
 import RowList from "../parts/RowList.vue";
-import { textOf } from "../parts/fields";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
 /** Other quantities at other sizes, said in the words of the step. */
@@ -35,25 +35,30 @@ const setRules = (bySize: Rule[] | undefined): void => {
   >
     <template #default="{ row, set }">
       <span class="pt-2">sizes</span>
-      <input
-        class="field fig w-16"
-        :value="row.sizes.from"
-        aria-label="from size"
-        @change="set({ sizes: { ...row.sizes, from: textOf($event) } })"
+      <TextField
+        class="w-16"
+        label="from size"
+        quiet
+        mono
+        :model-value="row.sizes.from"
+        @update:model-value="set({ sizes: { ...row.sizes, from: $event ?? '' } })"
       />
       <span class="pt-2">to</span>
-      <input
-        class="field fig w-16"
-        :value="row.sizes.to"
-        aria-label="to size"
-        @change="set({ sizes: { ...row.sizes, to: textOf($event) } })"
+      <TextField
+        class="w-16"
+        label="to size"
+        quiet
+        mono
+        :model-value="row.sizes.to"
+        @update:model-value="set({ sizes: { ...row.sizes, to: $event ?? '' } })"
       />
-      <input
-        class="field min-w-48 flex-1"
-        :value="sizeRuleWords(step, row.set)"
-        aria-label="how it is done at these sizes"
+      <TextField
+        class="min-w-48 flex-1"
+        label="how it is done at these sizes"
+        quiet
         placeholder="4 fibres"
-        @change="set({ set: sizeRuleOf(textOf($event), step, role, form) })"
+        :model-value="sizeRuleWords(step, row.set)"
+        @update:model-value="set({ set: sizeRuleOf($event ?? '', step, role, form) })"
       />
     </template>
     <template #after>

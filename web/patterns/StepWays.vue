@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { questionsOf } from "@kasten/core/methods";
 import type { RecipeStep } from "@kasten/core/recipe";
+import ListBox from "../parts/ListBox.vue";
 import TextField from "../parts/TextField.vue";
-import { textOf } from "../parts/fields";
 
 /** Where good tiers do it differently: which way this pattern takes, and why. */
 const step = defineModel<RecipeStep>({ required: true });
@@ -21,16 +21,14 @@ const set = (change: Partial<RecipeStep>): void => {
   <div>
     <span class="label">Ways, where good tiers differ</span>
     <div class="flex flex-wrap gap-3">
-      <label v-for="q in questions" :key="q.id"
-        ><span class="block text-[0.88rem] text-soft">{{ q.asks }}</span
-        ><select
-          class="field"
-          :value="now(q.id)"
-          @change="set({ methods: { ...step.methods, [q.id]: textOf($event) } })"
-        >
-          <option v-for="s in q.schools(facts)" :key="s.id" :value="s.id">{{ s.words }}</option>
-        </select></label
-      >
+      <ListBox
+        v-for="q in questions"
+        :key="q.id"
+        :label="q.asks"
+        :options="q.schools(facts).map((s) => ({ value: s.id, label: s.words }))"
+        :model-value="now(q.id)"
+        @update:model-value="set({ methods: { ...step.methods, [q.id]: $event } })"
+      />
     </div>
     <TextField
       class="mt-1 block"

@@ -2,6 +2,7 @@
 import { computed } from "vue";
 import type { MaterialForm } from "@kasten/core/materials";
 import type { Recipe, RecipeStep, Role } from "@kasten/core/recipe";
+import NumberField from "../parts/NumberField.vue";
 import OneOf from "../parts/OneOf.vue";
 import TextField from "../parts/TextField.vue";
 import TickBox from "../parts/TickBox.vue";
@@ -16,7 +17,6 @@ const laid = computed(() => props.recipe.steps.filter((s) => s.id !== step.value
 const glues = computed(() =>
   props.recipe.components.filter((c) => c.role === "finish").map((c) => ({ id: c.id, name: c.id })),
 );
-const minutesOf = (event: Event): number => Number((event.target as HTMLInputElement).value) || 0;
 const MINUTES_USUAL = 0.3;
 </script>
 
@@ -58,15 +58,13 @@ const MINUTES_USUAL = 0.3;
       set({ rotary: $event ? { fixedWay: $event, minutes: step.rotary?.minutes ?? MINUTES_USUAL } : undefined })
     "
   />
-  <label v-if="step.rotary"
-    ><span class="label">Minutes that it takes more</span
-    ><input
-      class="field fig w-24"
-      type="number"
-      min="0"
-      max="60"
-      step="0.1"
-      :value="step.rotary.minutes"
-      @change="set({ rotary: { fixedWay: step.rotary.fixedWay, minutes: minutesOf($event) } })"
-  /></label>
+  <NumberField
+    v-if="step.rotary"
+    label="Minutes that it takes more"
+    :min="0"
+    :max="60"
+    :step="0.1"
+    :model-value="step.rotary.minutes"
+    @update:model-value="set({ rotary: { fixedWay: step.rotary.fixedWay, minutes: $event ?? 0 } })"
+  />
 </template>

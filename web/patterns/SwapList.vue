@@ -2,8 +2,8 @@
 import { X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { BySize, Component } from "@kasten/core/recipe";
-import { textOf } from "../parts/fields";
 import SizedMaterials from "./SizedMaterials.vue";
+import ListBox from "../parts/ListBox.vue";
 
 /** The parts whose material differs, in a colour or a weight form, by hook size where that changes. */
 type Swaps = Record<string, BySize<string>[]>;
@@ -17,11 +17,6 @@ const swap = (id: string, materials: BySize<string>[]): void => {
 const unswap = (id: string): void => {
   swaps.value = Object.fromEntries(Object.entries(swaps.value ?? {}).filter(([k]) => k !== id));
 };
-function begin(event: Event): void {
-  const id = textOf(event);
-  if (id) swap(id, partOf(id)?.material ?? []);
-  (event.target as HTMLSelectElement).value = "";
-}
 </script>
 
 <template>
@@ -34,11 +29,12 @@ function begin(event: Event): void {
       <X :size="16" />
     </button>
   </div>
-  <label class="mt-1 block text-[0.9rem]"
-    >Differs in
-    <select class="field !min-h-7" value="" @change="begin">
-      <option value="">nothing more</option>
-      <option v-for="c in left" :key="c.id" :value="c.id">{{ c.role }}</option>
-    </select></label
-  >
+  <ListBox
+    class="mt-1 max-w-48"
+    label="Differs in"
+    placeholder="nothing more"
+    :options="left.map((c) => ({ value: c.id, label: c.role }))"
+    model-value=""
+    @update:model-value="swap($event, partOf($event)?.material ?? [])"
+  />
 </template>

@@ -2,10 +2,11 @@
 import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { Recipe, WeightForm } from "@kasten/core/recipe";
-import { textOf } from "../parts/fields";
 import { useCatalogue } from "./catalogue";
 import { unique } from "./draft";
 import SwapList from "./SwapList.vue";
+import OneOf from "../parts/OneOf.vue";
+import TickBox from "../parts/TickBox.vue";
 
 /** Colour variants and weight forms: what each swaps, by hook size where that changes, and what a form leaves out. */
 const recipe = defineModel<Recipe>({ required: true });
@@ -64,15 +65,14 @@ const toggleOmit = (f: WeightForm, id: string): void =>
             class="field flex-1"
             :aria-label="`Name of weight form ${i + 1}`"
             maxlength="80"
-          /><select
-            class="field w-36"
-            :aria-label="`Hook of weight form ${i + 1}`"
-            :value="f.hookModel ?? ''"
-            @change="f.hookModel = textOf($event) || undefined"
-          >
-            <option value="">same hook</option>
-            <option v-for="h in hooks.values()" :key="h.id" :value="h.id">{{ h.id }}</option></select
-          ><button
+          /><OneOf
+            v-model="f.hookModel"
+            class="w-36"
+            :label="`Hook of weight form ${i + 1}`"
+            quiet
+            none="same hook"
+            :options="[...hooks.values()].map((h) => ({ id: h.id, name: h.id }))"
+          /><button
             v-if="recipe.forms.length > 1"
             type="button"
             class="btn btn-plain"
@@ -83,11 +83,13 @@ const toggleOmit = (f: WeightForm, id: string): void =>
           </button>
         </div>
         <span class="mr-2 text-[0.9rem] text-soft">without</span
-        ><label
+        ><TickBox
           v-for="c in swappable.filter((x) => x.role !== 'thread')"
           :key="c.id"
-          class="mr-3 inline-flex items-center gap-1 text-[0.92rem]"
-          ><input type="checkbox" :checked="f.omit.includes(c.id)" @change="toggleOmit(f, c.id)" />{{ c.role }}</label
+          class="mr-3 !inline-flex text-[0.92rem]"
+          :model-value="f.omit.includes(c.id)"
+          @update:model-value="toggleOmit(f, c.id)"
+          >{{ c.role }}</TickBox
         >
         <SwapList v-model="f.swaps" :of="f.name" :parts="swappable.filter((x) => !f.omit.includes(x.id))" />
       </div>

@@ -4,6 +4,8 @@ import { computed, ref } from "vue";
 import { changesBetween } from "@kasten/core/versions";
 import { patternVersions } from "@kasten/contract/patterns";
 import { call } from "../http";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 import { moment } from "../parts/format";
 import { useCatalogue } from "./catalogue";
 
@@ -24,6 +26,12 @@ const changes = computed(() => {
   const [a, b] = between.value.map((v) => recipeOf(props.id, v));
   return a && b ? changesBetween(a, b, (code) => materials.value.get(code)?.name ?? code) : undefined;
 });
+type Change = NonNullable<typeof changes.value>[number];
+const columns: Column<Change>[] = [
+  { id: "where", head: "Where", lead: true, class: "font-semibold text-[0.92rem]", value: (c) => c.where, fixed: true },
+  { id: "before", head: "Before", class: "text-soft", value: (c) => c.before ?? "was not there", fixed: true },
+  { id: "after", head: "After", value: (c) => c.after ?? "taken out", fixed: true },
+];
 </script>
 
 <template>
@@ -46,32 +54,13 @@ const changes = computed(() => {
         </button>
       </li>
     </ul>
-    <div v-if="between && changes" class="sheet mt-2 overflow-x-auto">
-      <table>
-        <caption class="px-3 py-1.5 text-left font-semibold">
-          From version
-          <span class="fig">{{ between[0] }}</span>
-          to
-          <span class="fig">{{ between[1] }}</span>
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Where</th>
-            <th scope="col">Before</th>
-            <th scope="col">After</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(c, i) in changes" :key="i">
-            <th scope="row" class="!border-b !border-rule">{{ c.where }}</th>
-            <td class="text-soft">{{ c.before ?? "was not there" }}</td>
-            <td>{{ c.after ?? "taken out" }}</td>
-          </tr>
-          <tr v-if="changes.length === 0">
-            <td colspan="3" class="text-soft">Nothing in the recipe; its name, style or origin.</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <template v-if="between && changes">
+      <h3 class="mb-1 mt-3 font-semibold">
+        From version <span class="fig">{{ between[0] }}</span> to <span class="fig">{{ between[1] }}</span>
+      </h3>
+      <DataTable label="What changed" :rows="changes" :columns="columns" :row-key="(c) => c.where + c.after + c.before">
+        <template #empty>Nothing in the recipe; its name, style or origin.</template>
+      </DataTable>
+    </template>
   </section>
 </template>

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Plan } from "@kasten/contract/schedule";
+import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
-import ShowMore from "../parts/ShowMore.vue";
+import type { Column } from "../parts/column";
 import { day } from "../parts/format";
-import { useSome } from "../parts/useSome";
 import { timeOf } from "./planTime";
 
 /** The plan by batch: who ties it, when it begins and when it is ready. */
 const props = defineProps<{ plan: Plan }>();
 type Batch = Plan["batches"][number];
 type Work = Plan["work"][number];
-const { some, left, showMore } = useSome(computed(() => props.plan.batches));
 /** The first work on each batch, and the first that is tying. */
 const firsts = computed(() => {
   const [work, ties] = [new Map<string, Work>(), new Map<string, Work>()];
@@ -23,50 +22,49 @@ const firsts = computed(() => {
 });
 const tierOf = (b: Batch): string | undefined =>
   props.plan.people.find((q) => q.id === firsts.value.ties.get(b.id)?.person)?.name;
-const beginOf = (b: Batch): string => {
-  const first = firsts.value.work.get(b.id);
-  return first ? timeOf(props.plan, first.start) : "";
-};
+const startOf = (b: Batch): number | undefined => firsts.value.work.get(b.id)?.start;
+const standing = (b: Batch): string =>
+  [b.held ?? (b.lateDays > 0 ? `late ${b.lateDays} d` : ""), b.waitsFor ? `waits for ${b.waitsFor}` : ""]
+    .filter(Boolean)
+    .join(", ");
+const columns: Column<Batch>[] = [
+  { id: "number", head: "Batch", value: (b) => b.number },
+  { id: "fly", head: "Fly", value: (b) => `${b.patternName} ${b.size}` },
+  { id: "owed", head: "Owed", end: true, value: (b) => b.owed },
+  { id: "due", head: "Due", class: "whitespace-nowrap", value: (b) => b.due },
+  { id: "ready", head: "Ready", class: "whitespace-nowrap", value: (b) => b.ready },
+  { id: "who", head: "Who ties it", value: tierOf },
+  {
+    id: "begins",
+    head: "Begins",
+    mono: true,
+    class: "text-[0.94rem]",
+    value: startOf,
+    copied: (b) => (startOf(b) === undefined ? "" : timeOf(props.plan, startOf(b) ?? 0)),
+  },
+  { id: "standing", head: "How it stands", quiet: true, value: standing },
+];
 </script>
 
 <template>
-  <div class="sheet overflow-x-auto">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Batch</th>
-          <th scope="col">Fly</th>
-          <th scope="col" class="text-right">Owed</th>
-          <th scope="col">Due</th>
-          <th scope="col">Ready</th>
-          <th scope="col">Who ties it</th>
-          <th scope="col">Begins</th>
-          <th scope="col"></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="b in some" :key="b.id">
-          <td>
-            <RouterLink class="link fig" :to="`/batches/${b.id}`">{{ b.number }}</RouterLink>
-          </td>
-          <td>
-            {{ b.patternName }} <span class="fig">{{ b.size }}</span>
-          </td>
-          <td class="text-right"><DozenCount :flies="b.owed" /></td>
-          <td>{{ day(b.due) }}</td>
-          <td>{{ b.ready ? day(b.ready) : "" }}</td>
-          <td>{{ tierOf(b) }}</td>
-          <td class="fig text-[0.94rem]">{{ beginOf(b) }}</td>
-          <td>
-            <span v-if="b.held" class="tag tag-call">{{ b.held }}</span><span
-              v-else-if="b.lateDays > 0"
-              class="tag tag-call"
-              >late {{ b.lateDays }} d</span
-            ><span v-if="b.waitsFor" class="tag">waits for {{ b.waitsFor }}</span>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
-  <ShowMore :more="left > 0" :loading="false" :what="`batches, ${left} are left`" @more="showMore" />
+  <DataTable name="plan" label="The plan by batch" :rows="plan.batches" :columns="columns" :row-key="(b) => b.id">
+    <template #cell-number="{ row: b }"
+      ><RouterLink class="link fig" :to="`/batches/${b.id}`">{{ b.number }}</RouterLink></template
+    >
+    <template #cell-fly="{ row: b }"
+      >{{ b.patternName }} <span class="fig">{{ b.size }}</span></template
+    >
+    <template #cell-owed="{ row: b }"><DozenCount :flies="b.owed" /></template>
+    <template #cell-due="{ row: b }">{{ day(b.due) }}</template>
+    <template #cell-ready="{ row: b }">{{ b.ready ? day(b.ready) : "" }}</template>
+    <template #cell-begins="{ row: b }">{{
+      startOf(b) === undefined ? "" : timeOf(plan, startOf(b) ?? 0)
+    }}</template>
+    <template #cell-standing="{ row: b }"
+      ><span v-if="b.held" class="tag tag-call">{{ b.held }}</span
+      ><span v-else-if="b.lateDays > 0" class="tag tag-call">late {{ b.lateDays }} d</span
+      ><span v-if="b.waitsFor" class="tag">waits for {{ b.waitsFor }}</span></template
+    >
+    <template #empty>Nothing to plan yet: the plan makes itself from open batches and people’s hours.</template>
+  </DataTable>
 </template>

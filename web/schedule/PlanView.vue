@@ -6,10 +6,16 @@ import { call } from "../http";
 import LateBatches from "./LateBatches.vue";
 import PlanLanes from "./PlanLanes.vue";
 import PlanTable from "./PlanTable.vue";
+import RadioSet from "../parts/RadioSet.vue";
 
 const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
 /** Which days of the plan are looked at. */
 const days = reactive({ from: 0, count: 7 });
+const spans = [
+  { value: 3, label: "3 days" },
+  { value: 7, label: "a week" },
+  { value: 14, label: "two weeks" },
+];
 </script>
 
 <template>
@@ -26,14 +32,7 @@ const days = reactive({ from: 0, count: 7 });
       >
         Later
       </button>
-      <label class="flex items-center gap-2"
-        ><span class="sr-only">Days shown</span
-        ><select v-model.number="days.count" class="field">
-          <option :value="3">3 days</option>
-          <option :value="7">a week</option>
-          <option :value="14">two weeks</option>
-        </select></label
-      >
+      <RadioSet v-model="days.count" label="Days shown" quiet :options="spans" />
     </div>
   </div>
   <template v-if="plan.data.value">

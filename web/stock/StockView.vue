@@ -2,6 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { fold } from "@kasten/core/orders";
+import type { ReplyOf } from "@kasten/contract/http";
 import { listStock } from "@kasten/contract/stock";
 import { useRouter } from "vue-router";
 import { call } from "../http";
@@ -12,6 +13,8 @@ import { quantity } from "../parts/format";
 import { useGradually } from "../parts/useGradually";
 import { MaterialForm, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import DataTable from "../parts/DataTable.vue";
+import type { Column } from "../parts/column";
 
 const { patterns } = useCatalogue();
 const stock = useQuery({ key: ["stock"], query: () => call(listStock) });
@@ -30,6 +33,13 @@ const columns = computed(() => {
 });
 const seen = useGradually(columns, 4);
 const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
+type Shelf = ReplyOf<typeof listStock>["fliesOnShelf"][number];
+const shelf: Column<Shelf>[] = [
+  { id: "fly", head: "Fly", lead: true, value: (f) => `${f.patternName} ${f.size}` },
+  { id: "colour", head: "Colour", value: (f) => variantName(patterns.value.get(f.pattern), f.variant) },
+  { id: "there", head: "There", end: true, value: (f) => f.quantity },
+  { id: "by", head: "Put by for orders", end: true, value: (f) => f.reserved || undefined },
+];
 </script>
 
 <template>
@@ -66,28 +76,28 @@ const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity
       </ul>
     </section>
   </div>
-  <p v-if="stock.data.value && columns.length === 0" class="sheet p-4 text-soft">No drawer holds that.</p>
+  <p v-if="stock.data.value && columns.length === 0" class="sheet p-4 text-soft">
+    {{
+      stock.data.value.items.length > 0
+        ? "No drawer holds that."
+        : "The cabinet is empty. Describe a material, or take in a file of them from the Room; then receive or count in what lies there."
+    }}
+  </p>
   <h2 class="mb-1 mt-6">Finished flies on the shelf</h2>
-  <table class="sheet">
-    <thead>
-      <tr>
-        <th scope="col">Fly</th>
-        <th scope="col">Colour</th>
-        <th scope="col" class="text-right">There</th>
-        <th scope="col" class="text-right">Put by for orders</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="f in stock.data.value?.fliesOnShelf ?? []" :key="f.pattern + f.size + f.variant + f.form">
-        <td>
-          {{ f.patternName }} <b class="fig">{{ f.size }}</b>
-        </td>
-        <td>{{ variantName(patterns.get(f.pattern), f.variant) }}</td>
-        <td class="text-right"><DozenCount :flies="f.quantity" /></td>
-        <td class="text-right"><DozenCount v-if="f.reserved" :flies="f.reserved" /></td>
-      </tr>
-    </tbody>
-  </table>
+  <DataTable
+    name="shelf"
+    label="Finished flies on the shelf"
+    :rows="stock.data.value?.fliesOnShelf ?? []"
+    :columns="shelf"
+    :row-key="(f) => f.pattern + f.size + f.variant + f.form"
+  >
+    <template #cell-fly="{ row: f }"
+      >{{ f.patternName }} <b class="fig">{{ f.size }}</b></template
+    >
+    <template #cell-there="{ row: f }"><DozenCount :flies="f.quantity" /></template>
+    <template #cell-by="{ row: f }"><DozenCount v-if="f.reserved" :flies="f.reserved" /></template>
+    <template #empty>None. Good flies beyond what is owed come here, and the next order takes from here first.</template>
+  </DataTable>
 </template>
 
 <style scoped>

@@ -1,0 +1,2 @@
+export { default as CodeField } from "./CodeField.vue";
+export type { TextMark, TextOffer, TextOffers, TextQuestion } from "./types";
