@@ -20,6 +20,7 @@ import { boxRoutes } from "./box";
 import { catalogueRoutes } from "./catalogue";
 import { customerRoutes } from "./customers";
 import { SteadyClient } from "./database/steady";
+import { fileRoutes, type Files } from "./files";
 import { fileBodies, smallBodies } from "./http/bodies";
 import { docsPage, docsStyle } from "./http/docs";
 import { registrar } from "./http/handle";
@@ -32,8 +33,10 @@ import { materialRoutes } from "./materials";
 import { measuringRoutes } from "./measuring";
 import { orderRoutes } from "./orders";
 import { outlookRoutes, type Outlook } from "./outlook";
+import { purchasingRoutes } from "./purchasing";
 import { patternRoutes, type TakeIn } from "./patterns";
 import { sessionSecret } from "./settings";
+import { setupRoutes } from "./setup";
 import { stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
@@ -43,6 +46,7 @@ export interface AppOptions {
   live: Live;
   outlook: Outlook;
   takeIn: TakeIn;
+  files: Files;
   log: Logger;
   version: string;
   /** Folder of the built web application, when it is served from here. */
@@ -63,6 +67,9 @@ const rooms = [
   measuringRoutes,
   orderRoutes,
   customerRoutes,
+  purchasingRoutes,
+  fileRoutes,
+  setupRoutes,
   batchRoutes,
   stockRoutes,
   benchRoutes,
@@ -152,10 +159,10 @@ function openRoutes(app: express.Express, { source, version }: AppOptions): void
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
 
-function roomRoutes({ source, live, outlook, takeIn }: AppOptions): express.Router {
+function roomRoutes({ source, live, outlook, takeIn, files }: AppOptions): express.Router {
   const api = express.Router();
   const register = registrar(api, { source, findPerson: activePersonById });
-  for (const routes of rooms) routes(register, { outlook, takeIn });
+  for (const routes of rooms) routes(register, { outlook, takeIn, files });
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await activePersonById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))

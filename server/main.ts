@@ -44,8 +44,7 @@ const isEmpty = await isNobodyThere(source.manager);
 if (isEmpty && process.env.KASTEN_DEMO) {
   console.log("Loading the demo room …");
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
-} else if (isEmpty)
-  console.log(`This installation is empty. Open it and make yourself its owner with the code ${setUpCode}`);
+}
 const work = threads(join(root, "server/dist/thread.js"), databaseUrl);
 const outlook = new Outlook(work, (error) =>
   log.warn({ error: error instanceof Error ? error.message : error }, "the plan could not be made anew"),
@@ -65,6 +64,7 @@ const { app, close } = await buildApp({
   live,
   outlook,
   takeIn: work.takeIn,
+  files: work,
   log,
   version,
   web: join(root, "web/dist"),
@@ -76,7 +76,13 @@ const server = createServer(app);
 server.requestTimeout = 30_000;
 const host = process.env.HOST ?? "127.0.0.1";
 const port = await listen(server, Number(process.env.PORT ?? WANTED_PORT), host);
-console.log(`Kasten is ready: http://${host.includes(":") ? `[${host}]` : host}:${port}`);
+const address = `http://${host.includes(":") ? `[${host}]` : host}:${port}`;
+console.log(`Kasten is ready: ${address}`);
+// Behind the # nothing of an address goes over the wire or into a log.
+if (await isNobodyThere(source.manager))
+  console.log(
+    `The room is empty. Open this link to make yourself its owner; it holds until somebody has: ${address}/#begin=${setUpCode}`,
+  );
 
 let stopping = false;
 async function stop(): Promise<void> {

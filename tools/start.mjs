@@ -4,29 +4,30 @@ import { ensureBuilt } from "./lib/serve.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 
 /**
- * npm start: everything that a fresh machine lacks, then the application. DATABASE_URL points at another PostgreSQL;
- * KASTEN_DEMO=off starts an empty installation.
+ * npm start: everything that a fresh machine lacks, then the application with its demo room. With --empty, or
+ * KASTEN_EMPTY in a service, it is a room of one's own, in a database beside that of the demo. DATABASE_URL points at
+ * another PostgreSQL.
  */
 ensureModules();
 ensureBuilt();
+const saysYes = (value) => value !== undefined && !["", "0", "off", "no", "false"].includes(value.toLowerCase());
+const isEmpty = process.argv.includes("--empty") || saysYes(process.env.KASTEN_EMPTY);
 let database;
 let url = process.env.DATABASE_URL;
 if (!url) {
   database = await startPostgres("postgres");
-  database.createDatabase("kasten");
-  url = database.url("kasten");
+  const name = isEmpty ? "kasten_room" : "kasten";
+  database.createDatabase(name);
+  url = database.url(name);
 }
-const demo =
-  process.env.KASTEN_DEMO === "off" || process.env.DATABASE_URL
-    ? (process.env.KASTEN_DEMO ?? "off")
-    : join(root, "demo");
+const isDemo = !isEmpty && (process.env.DATABASE_URL === undefined || process.env.KASTEN_DEMO === "on");
 const server = runNode(join(root, "server/dist/main.js"), [], {
   env: {
     ...process.env,
     NODE_ENV: "production",
     DATABASE_URL: url,
     KASTEN_ROOT: root,
-    ...(demo === "off" ? { KASTEN_DEMO: "" } : { KASTEN_DEMO: demo === "on" ? join(root, "demo") : demo }),
+    KASTEN_DEMO: isDemo ? join(root, "demo") : "",
   },
 });
 for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => server.kill("SIGTERM"));

@@ -4,12 +4,15 @@ import { bookEndpoints } from "../book";
 import { boxEndpoints } from "../box";
 import { catalogueEndpoints } from "../catalogue";
 import { customerEndpoints } from "../customers";
+import { fileEndpoints } from "../files";
 import { hookEndpoints } from "../hooks";
 import type { AnyEndpoint } from "../http";
 import { materialEndpoints } from "../materials";
 import { orderEndpoints } from "../orders";
 import { patternEndpoints } from "../patterns";
+import { purchasingEndpoints } from "../purchasing";
 import { scheduleEndpoints } from "../schedule";
+import { settingsEndpoints } from "../settings";
 import { stockEndpoints } from "../stock";
 import { teamEndpoints } from "../team";
 
@@ -21,10 +24,13 @@ export const endpoints: AnyEndpoint[] = [
   ...hookEndpoints,
   ...orderEndpoints,
   ...customerEndpoints,
+  ...fileEndpoints,
   ...batchEndpoints,
   ...materialEndpoints,
   ...stockEndpoints,
+  ...purchasingEndpoints,
   ...scheduleEndpoints,
+  ...settingsEndpoints,
   ...benchEndpoints,
   ...boxEndpoints,
   ...bookEndpoints,

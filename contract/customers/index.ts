@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { endpoint, none, sentence, short, words } from "../http";
+import { endpoint, idParams, none, rowVersion, sentence, short, words } from "../http";
 
 export const destinationSchema = z.object({
   noLead: z.boolean(),
@@ -15,6 +15,7 @@ export const customerSchema = z.object({
   policy: z.enum(policies),
   destination: destinationSchema,
   note: sentence,
+  version: rowVersion,
 });
 export type Customer = z.infer<typeof customerSchema>;
 
@@ -27,7 +28,19 @@ export const addCustomer = endpoint({
   path: "/customers",
   summary: "Add a customer",
   permission: "write orders",
+  body: customerSchema.omit({ id: true, version: true }),
+  reply: customerSchema,
+});
+export const editCustomer = endpoint({
+  room: "orders",
+  params: idParams,
+  query: none,
+  id: "editCustomer",
+  method: "put",
+  path: "/customers/:id",
+  summary: "Change what is known of a customer",
+  permission: "write orders",
   body: customerSchema.omit({ id: true }),
   reply: customerSchema,
 });
-export const customerEndpoints = [addCustomer];
+export const customerEndpoints = [addCustomer, editCustomer];

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { hookBends } from "@kasten/core/hooks";
-import { done, endpoint, figure, idParams, none } from "../http";
+import { done, endpoint, figure, idParams, none, size } from "../http";
 
 export const hookRowSchema = z.strictObject({
   size: z.string().max(6),
@@ -123,6 +123,10 @@ export const saveHook = endpoint({
     finish: text,
     wireReason: text,
     near: z.array(z.strictObject({ model: text, differs: text })).max(12),
+    /** Sizes that are kept of it: each becomes something in the cabinet; those that are there stay. */
+    sizes: z.array(size.min(1)).max(30).optional(),
+    /** Drawer of the sizes that are new. */
+    drawer: z.string().max(20).optional(),
   }),
   reply: done,
 });

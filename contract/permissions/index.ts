@@ -13,6 +13,7 @@ export const permissions = {
   "measure hooks": ["owner", "tier"],
   "write patterns": ["owner", "tier"],
   "manage people": ["owner"],
+  "set up the room": ["owner"],
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;
 

@@ -55,7 +55,14 @@ export const stockDetailSchema = stockItemSchema.extend({
   lotList: z.array(lotSchema),
   movements: z.array(movementSchema),
   sources: z.array(
-    z.object({ supplier: z.string(), packWords: z.string(), priceCents: z.number(), leadDays: z.number() }),
+    z.object({
+      supplier: z.string(),
+      supplierId: z.string(),
+      pack: z.number(),
+      packWords: z.string(),
+      priceCents: z.number(),
+      leadDays: z.number(),
+    }),
   ),
 });
 export type StockDetail = z.infer<typeof stockDetailSchema>;
@@ -122,6 +129,8 @@ export const receiveStock = endpoint({
       .nullable()
       .default(null),
     priceCents: z.number().int().min(0).max(100_000_000).default(0),
+    /** Who sent it; by itself the quickest of its sources. */
+    supplier: z.string().max(60).optional(),
     note: z.string().max(200).default(""),
   }),
   reply: done,
@@ -142,4 +151,87 @@ export const correctStock = endpoint({
   }),
   reply: done,
 });
-export const stockEndpoints = [listStock, readStock, receiveStock, correctStock];
+/** A drawer of the cabinet, with what is in it. */
+export const drawerSchema = z.object({
+  id: z.number().int(),
+  code: z.string(),
+  name: z.string(),
+  materials: z.number().int(),
+  lots: z.number().int(),
+});
+export const drawerCode = z
+  .string()
+  .trim()
+  .regex(/^[\p{L}\d][\p{L}\d-]{0,19}$/u, "Letters, digits and hyphens, at most 20, such as A12");
+const drawerParams = z.object({ id: z.coerce.number().int().min(1).max(2_147_483_647) });
+export const listDrawers = endpoint({
+  ...base,
+  id: "listDrawers",
+  method: "get",
+  path: "/drawers",
+  summary: "The drawers of the cabinet",
+  permission: "see the room",
+  body: none,
+  reply: z.object({ drawers: z.array(drawerSchema) }),
+});
+export const addDrawers = endpoint({
+  ...base,
+  id: "addDrawers",
+  method: "post",
+  path: "/drawers",
+  summary: "Add drawers, one or a row of them",
+  permission: "handle stock",
+  body: z.object({ codes: z.array(drawerCode).min(1, "Give a code, or a row of them").max(400) }),
+  reply: z.object({ added: z.array(z.string()) }),
+});
+export const nameDrawer = endpoint({
+  ...base,
+  params: drawerParams,
+  id: "nameDrawer",
+  method: "put",
+  path: "/drawers/:id",
+  summary: "Give a drawer another name",
+  permission: "handle stock",
+  body: z.object({ name: z.string().trim().min(1, "Give the drawer a name").max(80) }),
+  reply: done,
+});
+export const removeDrawer = endpoint({
+  ...base,
+  params: drawerParams,
+  id: "removeDrawer",
+  method: "delete",
+  path: "/drawers/:id",
+  summary: "Take an empty drawer out of the cabinet",
+  permission: "handle stock",
+  body: none,
+  reply: done,
+});
+export const countIn = endpoint({
+  ...base,
+  params: idParams,
+  id: "countIn",
+  method: "post",
+  path: "/stock/:id/count-in",
+  summary: "Count in what lies in a drawer, without a supplier: an opening balance, a gift, something found",
+  permission: "handle stock",
+  body: z.object({
+    quantity: baseUnits.refine((q) => q > 0, "More than nothing"),
+    /** By itself it is named after the day. */
+    lot: z.string().max(60).default(""),
+    dyeLot: z.string().max(60).default(""),
+    drawer: drawerCode.optional(),
+    note: z.string().max(200).default(""),
+  }),
+  reply: done,
+});
+export const stockEndpoints = [
+  listStock,
+  readStock,
+  receiveStock,
+  correctStock,
+  listDrawers,
+  addDrawers,
+  nameDrawer,
+  removeDrawer,
+  countIn,
+];

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { done, endpoint, none, rowVersion, short, table, uuidParams } from "../http";
 import { roles } from "../permissions";
+import { daysOff } from "../settings";
 
 /** Working hours of one weekday, minutes after midnight, shop time; 1 is Monday. */
 export const hoursSchema = z
@@ -31,6 +32,8 @@ export const personSchema = z.object({
   methods: table(short, 200),
   /** Since when the person may not sign in any more; null for those who may. */
   endedAt: z.string().nullable(),
+  /** Days on which this person does not work. */
+  absences: z.array(daysOff).max(120),
   version: z.number().int(),
 });
 export type Person = z.infer<typeof personSchema>;
@@ -127,8 +130,9 @@ const personEdit = personSchema
     handed: true,
     numberWords: true,
     methods: true,
+    absences: true,
   })
-  .partial({ methods: true });
+  .partial({ methods: true, absences: true });
 export const addPerson = endpoint({
   ...base,
   id: "addPerson",

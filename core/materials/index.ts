@@ -1,3 +1,4 @@
+export * from "./describe";
 export * from "./gauge";
 export * from "./material";
 export * from "./nominal";

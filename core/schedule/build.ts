@@ -15,13 +15,27 @@ export interface Day {
   weekday: number;
 }
 
+/** Whole days on which nobody, or one person, works: the minute at which the first begins, and at which the last ends. */
+export interface DaysOff {
+  from: number;
+  to: number;
+}
+
 /**
  * The minutes in which a person works: their weekly hours over the days, from `now` on, with a rest taken off every
  * hour. Hands and eyes get hurt without it.
+ * @param off days that are left out, whatever the weekly hours say
  */
-export function windowsOf(hours: Hours[], days: Day[], now: number, restPerHour: number): [number, number][] {
+export function windowsOf(
+  hours: Hours[],
+  days: Day[],
+  now: number,
+  restPerHour: number,
+  off: DaysOff[] = [],
+): [number, number][] {
   const windows: [number, number][] = [];
-  for (const day of days)
+  const isOff = (minute: number): boolean => off.some((o) => o.from <= minute && minute < o.to);
+  for (const day of days.filter((d) => !isOff(d.minute)))
     for (const h of hours.filter((x) => x.day === day.weekday).sort((a, b) => a.from - b.from))
       for (let from = h.from; from < h.to; from += 60) {
         const start = Math.max(now, day.minute + from);
@@ -67,7 +81,7 @@ export interface PlanningRules {
   horizon: number;
   setup: ScheduleProblem["setup"];
   rackPlaces: number;
-  finishingPlaces: number;
+  stations: ScheduleProblem["stations"];
 }
 
 const TIE_FIXED = 6;
@@ -127,10 +141,7 @@ export function problemOf(batches: PlannableBatch[], people: PlanningPerson[], r
   return {
     horizon: rules.horizon,
     people: people.map((p): SchedulePerson => ({ id: p.id, windows: p.windows })),
-    stations: [
-      { id: "finishing", capacity: rules.finishingPlaces },
-      { id: "mill", capacity: 1 },
-    ],
+    stations: rules.stations,
     racks: [{ id: "rack", places: rules.rackPlaces }],
     jobs: batches.map((b) => jobOf(b, people)),
     setup: rules.setup,

@@ -40,7 +40,15 @@ const batch = (id: string, more: Partial<PlannableBatch> = {}): PlannableBatch =
   dryMinutes: 240,
   ...more,
 });
-const rules = { horizon: 30 * 1440, setup: { pattern: 6, thread: 3, hook: 2 }, rackPlaces: 100, finishingPlaces: 1 };
+const rules = {
+  horizon: 30 * 1440,
+  setup: { pattern: 6, thread: 3, hook: 2 },
+  rackPlaces: 100,
+  stations: [
+    { id: "finishing", capacity: 1 },
+    { id: "mill", capacity: 1 },
+  ],
+};
 
 describe("windowsOf", () => {
   test("takes a rest off every hour and begins now", () => {

@@ -23,7 +23,9 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
     mixedLots: batch.mixLots ? [] : requirements.filter((r) => dyeLots(r.key) > 1).map((r) => r.materialName),
     skills,
     peopleAble: people.filter((p) => p.role !== "shop" && skills.every((s) => p.skills.includes(s))).length,
-    stationsDown: room.world.settings.stationsDown.filter((s) => stations.has(s)),
+    stationsDown: room.world.settings.stations
+      .filter((s) => s.down !== null && stations.has(s.name))
+      .map((s) => s.name),
   });
   return [...(fault ? [fault] : []), ...reasons.map(gateSentence)];
 }

@@ -1,6 +1,6 @@
 import { EntitySchema } from "typeorm";
 import type { Customer } from "@kasten/contract/customers";
-import { int, jsonb, text } from "../database/columns";
+import { int, jsonb, text, version } from "../database/columns";
 
 export const customerEntity = new EntitySchema<Customer>({
   name: "customer",
@@ -12,6 +12,7 @@ export const customerEntity = new EntitySchema<Customer>({
     policy: text({ default: "alternates" }),
     destination: jsonb(),
     note: text({ default: "" }),
+    version,
   },
   checks: [{ name: "customer_policy_check", expression: "policy IN ('original', 'alternates', 'tier')" }],
 });

@@ -1,29 +1,36 @@
-import { addCustomer, type Customer } from "@kasten/contract/customers";
+import { addCustomer, editCustomer, type Customer } from "@kasten/contract/customers";
 import type { BodyOf } from "@kasten/contract/http";
-import { insertNew, type Db } from "../database/rows";
+import { insertNew, locked, update, type Db } from "../database/rows";
 import type { Register } from "../http/handle";
-import { taken } from "../http/problems";
+import { notFound, taken } from "../http/problems";
+import { slugOf } from "../http/slug";
+import { stale } from "../http/versions";
 import { logEvent } from "../log";
 import { customerEntity } from "./entities";
 
-const MOST_ID = 50;
-const slug = (name: string): string =>
-  name
-    .toLowerCase()
-    .normalize("NFKD")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-|-$/g, "")
-    .slice(0, MOST_ID);
-
 /** A name without Latin letters has an id too, and two that are written alike have two. */
-async function addNew(db: Db, body: BodyOf<typeof addCustomer>): Promise<Customer> {
-  const stem = slug(body.name) || "customer";
+const nameTaken = () => taken("customer", "A customer of that name is there already. Add what tells the two apart.");
+
+/** Adds a customer under an id made of the name. */
+export async function addNew(db: Db, body: BodyOf<typeof addCustomer>): Promise<Customer> {
+  const stem = slugOf(body.name) || "customer";
   for (let n = 1; ; n++) {
-    if (await db.getRepository(customerEntity).existsBy({ name: body.name }))
-      throw taken("customer", "A customer of that name is there already. Add what tells the two apart.");
-    const added = { id: n === 1 ? stem : `${stem}-${n}`, ...body };
+    if (await db.getRepository(customerEntity).existsBy({ name: body.name })) throw nameTaken();
+    const added = { id: n === 1 ? stem : `${stem}-${n}`, ...body, version: 1 };
     if (await insertNew(db, customerEntity, added)) return added;
   }
+}
+
+/** Changes what is known of a customer, from the version that was seen. */
+export async function changeCustomer(db: Db, id: string, body: BodyOf<typeof editCustomer>): Promise<Customer> {
+  const before = await locked(db, customerEntity, { id });
+  if (!before) throw notFound("customer");
+  const { version, ...changes } = body;
+  const other = await db.getRepository(customerEntity).findOneBy({ name: changes.name });
+  if (other && other.id !== id) throw nameTaken();
+  if ((await update(db, customerEntity, { id, version }, changes)) === 0)
+    throw stale(before.version, before, changes, ["name", "kind", "rank", "policy", "destination", "note"]);
+  return { id, ...changes, version: version + 1 };
 }
 
 export function customerRoutes(register: Register): void {
@@ -31,5 +38,10 @@ export function customerRoutes(register: Register): void {
     const added = await addNew(db, body);
     await logEvent(db, person, "customer", added.id, "added", `Added the customer ${body.name}`);
     return added;
+  });
+  register(editCustomer, async ({ db, person, params, body }) => {
+    const changed = await changeCustomer(db, params.id, body);
+    await logEvent(db, person, "customer", params.id, "changed", `Changed what is known of ${body.name}`);
+    return changed;
   });
 }

@@ -1,18 +1,18 @@
 import express from "express";
 import { Problem } from "./problems";
 
-const FILES = "/patterns/file";
+const FILES = new Set(["/patterns/file", "/files", "/files/preview"]);
 const small = express.json({ limit: "512kb" });
-/** A book of patterns is a file: taken in only once it is known who sends it, and read by somebody else. */
+/** A book of patterns is a file, and so is a table: taken in only once it is known who sends it, and read by somebody else. */
 const file = express.raw({ limit: "16mb", type: () => true });
 
-/** What is sent is small, but for a book of patterns. */
+/** What is sent is small, but for files. */
 export const smallBodies: express.RequestHandler = (request, response, next) =>
-  request.path === FILES ? next() : small(request, response, next);
+  FILES.has(request.path) ? next() : small(request, response, next);
 
-/** A book of patterns, from somebody who is signed in. */
+/** A file, from somebody who is signed in. */
 export const fileBodies: express.RequestHandler = (request, response, next) => {
-  if (request.path !== FILES) return next();
+  if (!FILES.has(request.path)) return next();
   if (!request.session.person)
     throw new Problem("not-signed-in", "Not signed in", "Sign in first; the file is still where it was.");
   file(request, response, next);
@@ -25,7 +25,7 @@ export function bodyProblem(error: unknown): Problem | undefined {
     return new Problem(
       "too-large",
       "Too large",
-      "That is more than one request may carry: 512 kB, or 16 MB for a file of patterns. Send it in parts.",
+      "That is more than one request may carry: 512 kB, or 16 MB for a file. Send it in parts.",
     );
   if (type === "entity.parse.failed") return new Problem("not-json", "Not JSON", "The request is not valid JSON.");
   const status = typeof error === "object" && error !== null && "status" in error ? error.status : undefined;

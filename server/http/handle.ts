@@ -81,6 +81,7 @@ const nobody: Person = {
   numberWords: {},
   methods: {},
   endedAt: null,
+  absences: [],
   version: 0,
 };
 
@@ -150,6 +151,13 @@ function keyOf(request: Request): string {
   return key;
 }
 
+/** The body of a request from its text, as the contract has it. */
+export function bodyFromText<E extends AnyEndpoint>(endpoint: E, text: string): BodyOf<E> {
+  const sent = readJson(text);
+  guardTexts(sent);
+  return endpoint.body.parse(sent) as BodyOf<E>;
+}
+
 /** Makes a change from its text, once for its key: as it is made of a request, in whatever program. */
 export async function changeFromText<E extends AnyEndpoint>(
   source: DataSource,
@@ -157,9 +165,7 @@ export async function changeFromText<E extends AnyEndpoint>(
   { person, key, text }: TextChange,
   change: (db: Db, body: BodyOf<E>) => Promise<ReplyOf<E>>,
 ): Promise<ReplyOf<E>> {
-  const sent = readJson(text);
-  guardTexts(sent);
-  const body = endpoint.body.parse(sent) as BodyOf<E>;
+  const body = bodyFromText(endpoint, text);
   const fingerprint = fingerprintOf([endpoint.id, {}, body]);
   return retried(() =>
     source.transaction(

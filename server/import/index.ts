@@ -33,5 +33,6 @@ export async function loadFolder(db: Db, folder: string, now: Date): Promise<voi
 }
 
 export { hooksFrom } from "./hooks";
-export { materialsFrom } from "./materials";
+export { materialsFrom, perFileUnit } from "./materials";
 export * from "./csv";
+export { catalogueOf } from "./orders";

@@ -2,10 +2,10 @@ import { materialForms, standings, type Material } from "@kasten/core/materials"
 import { quantity, stockUnits, type StockUnit } from "@kasten/core/units";
 import { materialSchema } from "@kasten/contract/materials";
 import { z } from "zod";
-import { insert, insertNew, type Db } from "../database/rows";
+import { insert, type Db } from "../database/rows";
 import { placeId } from "../ledger";
 import { insertMaterial } from "../materials";
-import { materialSourceEntity, supplierEntity } from "../purchasing";
+import { materialSourceEntity, supplierNamed } from "../purchasing";
 import { flag, number, readCsv } from "./csv";
 
 /** Stock quantities in files are in pieces, metres, grams and millilitres. */
@@ -145,8 +145,7 @@ export const materialsFrom = (text: string): Map<string, Material> =>
 export async function importMaterials(db: Db, text: string): Promise<void> {
   for (const m of readCsv("materials.csv", text, materialRow)) {
     await insertMaterial(db, materialOf(m), await placeId(db, "drawer", m.drawer, `Drawer ${m.drawer}`));
-    const supplierId = m.supplier.toLowerCase().replace(/[^a-z0-9]+/g, "-");
-    await insertNew(db, supplierEntity, { id: supplierId, name: m.supplier });
+    const supplierId = await supplierNamed(db, m.supplier);
     const pack = quantity(m.pack * perFileUnit[m.unit], m.unit);
     const source = { pack, priceCents: m.price_cents, leadDays: m.lead_days };
     await insert(db, materialSourceEntity, { materialCode: m.code, supplierId, ...source });

@@ -19,7 +19,8 @@ const orderRow = z.object({
 });
 const day = (now: Date, days: number): string => format(addDays(now, days), "yyyy-MM-dd");
 
-async function catalogueOf(db: Db, now: Date): Promise<Catalogue> {
+/** What the reader of orders may recognise in this room. */
+export async function catalogueOf(db: Db, now: Date): Promise<Catalogue> {
   const world = await readWorld(db);
   const patterns = [...world.patterns.values()].map(({ id, name, sizes, variants, forms }) => {
     return { id, name, sizes, variants, forms };

@@ -1,7 +1,18 @@
 import { EntitySchema } from "typeorm";
 import { bigint, refers, text, uuid, written } from "../database/columns";
 
-export const subjects = ["order", "batch", "stock", "pattern", "hook", "person", "parcel", "customer"] as const;
+export const subjects = [
+  "order",
+  "batch",
+  "stock",
+  "pattern",
+  "hook",
+  "person",
+  "parcel",
+  "customer",
+  "room",
+  "supplier",
+] as const;
 export type Subject = (typeof subjects)[number];
 
 export interface EventRow {

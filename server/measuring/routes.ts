@@ -1,10 +1,12 @@
 import { normalSize } from "@kasten/core/hooks";
+import { hookCode } from "@kasten/core/needs";
 import { forgetHookSize, hookEffect, measureHook, saveHook, type HookModelData } from "@kasten/contract/hooks";
-import { locked, update, type Db } from "../database/rows";
+import { insertNew, locked, update, type Db } from "../database/rows";
 import type { Register } from "../http/handle";
 import { notFound } from "../http/problems";
 import { hookModelEntity, hookSizeEntity, type HookSizeRow } from "../hooks";
 import { logEvent } from "../log";
+import { drawerFor, insertMaterial, materialEntity } from "../materials";
 import { readWorld } from "../world";
 import { effectOf, withoutRow, withRows } from "./effect";
 
@@ -12,7 +14,12 @@ const thousandths = (value: number | undefined): number | undefined =>
   value === undefined ? undefined : Math.round(value * 1000);
 
 /** What was measured of a size; what was not measured now stays as it was. */
-async function keepRow(db: Db, modelId: string, r: HookModelData["rows"][number], person: string): Promise<void> {
+export async function keepRow(
+  db: Db,
+  modelId: string,
+  r: HookModelData["rows"][number],
+  person: string,
+): Promise<void> {
   const measured: Partial<HookSizeRow> = {
     shankUm: thousandths(r.shank),
     gapeUm: thousandths(r.gape),
@@ -24,6 +31,24 @@ async function keepRow(db: Db, modelId: string, r: HookModelData["rows"][number]
   };
   const stated = Object.fromEntries(Object.entries(measured).filter(([, v]) => v !== undefined));
   await db.getRepository(hookSizeEntity).upsert({ modelId, size: normalSize(r.size), ...stated }, ["modelId", "size"]);
+}
+
+interface Kept {
+  id: string;
+  name: string;
+  sizes: string[];
+  drawer?: string;
+}
+
+/** Keeps a hook in sizes: each is something that lies in the cabinet. Those that are there stay as they are. */
+export async function keepSizes(db: Db, { id, name, sizes, drawer }: Kept): Promise<void> {
+  for (const size of new Set(sizes.map((s) => normalSize(s)))) {
+    await insertNew(db, hookSizeEntity, { modelId: id, size });
+    const code = hookCode(id, size);
+    if (await db.getRepository(materialEntity).existsBy({ code })) continue;
+    const hook = { code, name: `${name} hook, size ${size}`, form: "hook" as const, unit: "count" as const };
+    await insertMaterial(db, { ...hook, measured: false, lead: false }, await drawerFor(db, drawer));
+  }
 }
 
 export function measuringRoutes(register: Register): void {
@@ -56,7 +81,9 @@ export function measuringRoutes(register: Register): void {
   });
   register(saveHook, async ({ db, params: { id }, body, person }) => {
     const there = await locked(db, hookModelEntity, { id });
-    await db.getRepository(hookModelEntity).upsert({ id, ...body }, ["id"]);
+    const { sizes = [], drawer, ...facts } = body;
+    await db.getRepository(hookModelEntity).upsert({ id, ...facts }, ["id"]);
+    await keepSizes(db, { id, name: facts.name, sizes, drawer });
     const did = there ? "Changed" : "Added";
     await logEvent(db, person, "hook", id, there ? "changed" : "added", `${did} the hook ${body.name}`);
     return { ok: true as const };

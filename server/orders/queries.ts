@@ -1,6 +1,8 @@
 import type { Order } from "@kasten/contract/orders";
 import { isoInstant, row, rows, type Db } from "../database/rows";
+import { IsNull } from "typeorm";
 import type { DayCursor } from "../http/cursors";
+import { orderEntity } from "./entities";
 
 const lines = `
   SELECT json_agg(json_build_object(
@@ -50,3 +52,9 @@ export const closedOrders = async (db: Db, below: DayCursor | undefined, limit: 
       [below?.number ?? null, limit],
     )
   ).map(toOrder);
+
+/** What was typed for orders that are still open. */
+export async function openTexts(db: Db): Promise<Set<string>> {
+  const open = await db.getRepository(orderEntity).find({ where: { closedAt: IsNull() }, select: { text: true } });
+  return new Set(open.map((o) => o.text));
+}

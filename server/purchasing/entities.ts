@@ -1,15 +1,17 @@
 import { EntitySchema } from "typeorm";
 import type { Quantity } from "@kasten/core/units";
-import { bigint, int, refers, text } from "../database/columns";
+import { bigint, int, refers, text, version } from "../database/columns";
 
 export interface SupplierRow {
   id: string;
   name: string;
+  note: string;
+  version: number;
 }
 
 export const supplierEntity = new EntitySchema<SupplierRow>({
   name: "supplier",
-  columns: { id: text({ primary: true }), name: text({ unique: true }) },
+  columns: { id: text({ primary: true }), name: text({ unique: true }), note: text({ default: "" }), version },
 });
 
 /** Where a material is bought: pack in base units, what it costs, how long it takes. */

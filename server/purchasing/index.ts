@@ -1,2 +1,4 @@
 export * from "./entities";
 export * from "./proposals";
+export * from "./routes";
+export * from "./suppliers";

@@ -9,6 +9,7 @@ import { materialSourceEntity } from "./entities";
 export interface Source {
   material: string;
   supplier: string;
+  supplierId: string;
   pack: Quantity;
   priceCents: number;
   leadDays: number;
@@ -23,6 +24,7 @@ export async function sourcesByMaterial(db: Db, material?: string): Promise<Map<
     .innerJoin("material", "m", "m.code = s.materialCode")
     .select("s.materialCode", "material")
     .addSelect("u.name", "supplier")
+    .addSelect("s.supplierId", "supplierId")
     .addSelect("s.pack", "pack")
     .addSelect("s.priceCents", "priceCents")
     .addSelect("s.leadDays", "leadDays")

@@ -8,6 +8,7 @@ import {
   type ScheduleProblem,
 } from "@kasten/core/schedule";
 import type { Need } from "@kasten/contract/materials";
+import type { Settings } from "@kasten/contract/settings";
 import type { Person } from "@kasten/contract/team";
 import { skillsOf, type ComputedBatch } from "../batches";
 import type { Db } from "../database/rows";
@@ -20,6 +21,11 @@ const DAY_MINUTES = 1440;
 /** Rank of a customer of whom nothing else is known. */
 const USUAL_RANK = 3;
 
+/** Beyond all days: what waits for it has no place in the plan. */
+const NEVER = HORIZON_DAYS * DAY_MINUTES;
+
+const prepKey = (batch: string, t: { kind: string; component: string }) => `${batch}|${t.kind}|${t.component}`;
+
 export interface Planning {
   room: Room;
   frame: Frame;
@@ -28,12 +34,13 @@ export interface Planning {
   needs: Need[];
   shortages: Shortage[];
   batches: PlannableBatch[];
+  prepDone: ReadonlySet<string>;
   problem: ScheduleProblem;
 }
 
 /** What the plan needs to know of a batch beside what was computed of it. */
 export interface Circumstances {
-  /** Minute at which its materials are there. */
+  /** Minute at which its materials are there, and what it needs works. */
   release: number;
   prepDone: ReadonlySet<string>;
   rank: number;
@@ -42,7 +49,7 @@ export interface Circumstances {
 
 export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances): PlannableBatch {
   const { batch, recipe, fly } = c;
-  const isDone = (t: ComputedBatch["prep"][number]) => around.prepDone.has(`${batch.id}|${t.kind}|${t.component}`);
+  const isDone = (t: ComputedBatch["prep"][number]) => around.prepDone.has(prepKey(batch.id, t));
   const finish = recipe.finish.state === "given" ? recipe.finish : undefined;
   return {
     id: batch.id,
@@ -66,7 +73,20 @@ export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances)
 
 /** Minute at which the last of what a batch waits for is there; beyond the horizon where nobody knows when. */
 function releaseOf(waits: Shortage[], frame: Frame): number {
-  return Math.max(0, ...waits.map((w) => (w.arrives ? frame.minuteOf(w.arrives) : HORIZON_DAYS * DAY_MINUTES)));
+  return Math.max(0, ...waits.map((w) => (w.arrives ? frame.minuteOf(w.arrives) : NEVER)));
+}
+
+/** A station out of use that a batch cannot do without. */
+export function stationDownFor(
+  { batch, recipe, prep }: ComputedBatch,
+  settings: Settings,
+  prepDone: ReadonlySet<string>,
+): Settings["stations"][number] | undefined {
+  const needed = new Set<string>(
+    prep.flatMap((t) => (t.station && !prepDone.has(prepKey(batch.id, t)) ? [t.station] : [])),
+  );
+  if (recipe.finish.state === "given" && recipe.finish.coats > 0) needed.add("finishing");
+  return settings.stations.find((s) => s.down !== null && needed.has(s.name));
 }
 
 /** The whole room as a problem: open batches over the people's hours, each released when its materials are there. */
@@ -79,20 +99,36 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
   const waiting = groupBy(shortages, (s) => s.batch);
   const frame = frameOf(settings.timeZone, now);
   const days = frame.days.slice(0, HORIZON_DAYS);
-  const planners = people.map(({ id, role, skills, pace, hours }): PlanningPerson => {
-    return { id, role, skills, pace, windows: windowsOf(hours, days, frame.now, settings.restPerHour) };
+  const minutesOff = (off: Settings["holidays"]) =>
+    off.map((o) => ({ from: frame.minuteOf(o.from), to: frame.endOf(o.to) }));
+  const closed = minutesOff(settings.holidays);
+  const planners = people.map(({ id, role, skills, pace, hours, absences }): PlanningPerson => {
+    const off = [...closed, ...minutesOff(absences)];
+    return { id, role, skills, pace, windows: windowsOf(hours, days, frame.now, settings.restPerHour, off) };
   });
   const batches = room.batches
     .filter((c) => !c.fault)
     .map((c) =>
       plannable(c, frame, {
-        release: releaseOf(waiting.get(c.batch.id) ?? [], frame),
+        release:
+          stationDownFor(c, settings, prepDone) === undefined ? releaseOf(waiting.get(c.batch.id) ?? [], frame) : NEVER,
         prepDone,
         rank: Math.min(...c.batch.claims.map((x) => ranks.get(x.customer) ?? USUAL_RANK), USUAL_RANK),
         begunBy: begun.get(c.batch.id),
       }),
     );
-  const { changeOver: setup, rackPlaces, finishingPlaces } = settings;
-  const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, rackPlaces, finishingPlaces };
-  return { room, frame, people, planners, needs, shortages, batches, problem: problemOf(batches, planners, rules) };
+  const { changeOver: setup, rackPlaces } = settings;
+  const stations = settings.stations.map((s) => ({ id: s.name, capacity: s.places }));
+  const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, rackPlaces, stations };
+  return {
+    room,
+    frame,
+    people,
+    planners,
+    needs,
+    shortages,
+    batches,
+    prepDone,
+    problem: problemOf(batches, planners, rules),
+  };
 }

@@ -5,7 +5,7 @@ import { checkSchedule, type ScheduleResult } from "@kasten/core/schedule";
 import type { Batch } from "@kasten/contract/batches";
 import type { Plan } from "@kasten/contract/schedule";
 import type { ComputedBatch } from "../batches";
-import type { Planning } from "./build";
+import { stationDownFor, type Planning } from "./build";
 
 const operationBatch = (operation: string): string => operation.slice(0, operation.indexOf(":"));
 
@@ -38,11 +38,14 @@ function workOf({ problem, room }: Planning, result: ScheduleResult): Plan["work
   });
 }
 
-function batchesOf({ room, frame, shortages }: Planning, result: ScheduleResult): Plan["batches"] {
+function batchesOf({ room, frame, shortages, prepDone }: Planning, result: ScheduleResult): Plan["batches"] {
   const completed = new Map(result.completions.map((c) => [c.job, c]));
   const left = new Map(result.unscheduled.map((u) => [u.job, unscheduledSentence(u.reason)]));
   const waiting = groupBy(shortages, (s) => s.batch);
-  return room.batches.map(({ batch: { id, number, patternName, size, owed, due }, fault }) => {
+  return room.batches.map((computed) => {
+    const { batch, fault } = computed;
+    const { id, number, patternName, size, owed, due } = batch;
+    const down = stationDownFor(computed, room.world.settings, prepDone);
     const c = completed.get(id);
     const waits = waiting.get(id) ?? [];
     const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
@@ -56,7 +59,7 @@ function batchesOf({ room, frame, shortages }: Planning, result: ScheduleResult)
       ready: c ? frame.dayOf(c.at - 1) : null,
       readyAt: c?.at ?? null,
       lateDays: c ? Math.ceil(c.lateBy / 1440) : 0,
-      held: fault ?? left.get(id) ?? null,
+      held: fault ?? (down ? `The ${down.name} is out of use: ${down.down ?? ""}` : (left.get(id) ?? null)),
       waitsFor: waitsFor || null,
     };
   });

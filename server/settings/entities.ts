@@ -1,12 +1,13 @@
 import { EntitySchema } from "typeorm";
-import { jsonb, text } from "../database/columns";
+import { jsonb, text, version } from "../database/columns";
 
 export interface SettingRow {
   key: string;
   value: unknown;
+  version: number;
 }
 
 export const settingEntity = new EntitySchema<SettingRow>({
   name: "setting",
-  columns: { key: text({ primary: true }), value: jsonb() },
+  columns: { key: text({ primary: true }), value: jsonb(), version },
 });

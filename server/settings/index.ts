@@ -1,7 +1,7 @@
 import { TZDate } from "@date-fns/tz";
 import { format } from "date-fns";
 import type { Settings } from "@kasten/contract/settings";
-import type { Db } from "../database/rows";
+import { insertNew, update, type Db } from "../database/rows";
 import { settingEntity } from "./entities";
 
 export const defaultSettings: Settings = {
@@ -11,11 +11,16 @@ export const defaultSettings: Settings = {
   tray: 144,
   windowDays: 10,
   restPerHour: 10,
+  currency: "€",
+  units: "mm",
   seasons: [],
+  holidays: [],
   changeOver: { pattern: 6, thread: 3, hook: 2 },
   rackPlaces: 480,
-  finishingPlaces: 1,
-  stationsDown: [],
+  stations: [
+    { name: "finishing", places: 1, down: null },
+    { name: "mill", places: 1, down: null },
+  ],
 };
 
 /** Settings by their key; each is written by this room alone, in the shape named here. */
@@ -32,6 +37,18 @@ async function valueOf<K extends keyof SettingValues>(db: Db, key: K): Promise<S
 
 export async function readSettings(db: Db): Promise<Settings> {
   return { ...defaultSettings, ...(await valueOf(db, "shop")) };
+}
+
+/** The settings with the version that whoever changes them names; 0 where none have been given yet. */
+export async function settingsWithVersion(db: Db): Promise<Settings & { version: number }> {
+  const kept = await db.getRepository(settingEntity).findOneBy({ key: "shop" });
+  return { ...defaultSettings, ...(kept?.value as Partial<Settings> | undefined), version: kept?.version ?? 0 };
+}
+
+/** Writes the settings from the version that a person saw. @returns whether they were still so */
+export async function writeSettings(db: Db, settings: Settings, version: number): Promise<boolean> {
+  if (version === 0 && (await insertNew(db, settingEntity, { key: "shop", value: settings }))) return true;
+  return (await update(db, settingEntity, { key: "shop", version }, { value: settings })) === 1;
 }
 
 export async function writeSetting<K extends keyof SettingValues>(

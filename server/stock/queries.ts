@@ -93,3 +93,25 @@ export const lockedBalance = (
     .where("b.lotId = :lot AND b.placeId = :place AND m.code = :material", { lot, place, material })
     .setLock("pessimistic_write", undefined, ["b"])
     .getRawOne();
+
+export interface DrawerContents {
+  id: number;
+  code: string;
+  name: string;
+  materials: number;
+  lots: number;
+  /** Whether a movement names it. */
+  used: boolean;
+}
+
+/** The drawers, or one of them, with how many materials belong there and how many lots lie there. */
+export const drawersWithContents = (db: Db, id?: number): Promise<DrawerContents[]> =>
+  rows<DrawerContents>(
+    db,
+    `SELECT p.id, p.code, p.name,
+       (SELECT count(*)::int FROM material m WHERE m.drawer_id = p.id) AS materials,
+       (SELECT count(*)::int FROM balance b WHERE b.place_id = p.id AND b.quantity > 0) AS lots,
+       EXISTS (SELECT 1 FROM movement v WHERE v.from_place = p.id OR v.to_place = p.id) AS used
+     FROM place p WHERE p.kind = 'drawer' AND ($1::int IS NULL OR p.id = $1) ORDER BY p.code`,
+    [id ?? null],
+  );

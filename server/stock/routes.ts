@@ -1,23 +1,29 @@
 import { quantityWords } from "@kasten/core/materials";
 import { less, nothing, quantity } from "@kasten/core/units";
 import {
+  addDrawers,
   correctStock,
+  countIn,
+  listDrawers,
   listStock,
+  nameDrawer,
   readStock,
   receiveStock,
+  removeDrawer,
   type StockDetail,
   type StockItem,
 } from "@kasten/contract/stock";
 import type { BodyOf } from "@kasten/contract/http";
 import type { Db } from "../database/rows";
 import type { Register } from "../http/handle";
-import { notFound, refused } from "../http/problems";
-import { counted, fliesOnShelf, insertLot, move, placeId } from "../ledger";
+import { fieldProblem, notFound, refused } from "../http/problems";
+import { counted, fliesOnShelf, insertLot, lotEntity, move, placeId } from "../ledger";
 import { logEvent } from "../log";
-import { materialEntity } from "../materials";
+import { drawerFor, materialEntity } from "../materials";
 import type { Cover } from "../needs";
 import type { Outlook } from "../outlook";
-import { sourcesByMaterial } from "../purchasing";
+import { sourcesByMaterial, supplierEntity } from "../purchasing";
+import { putUp, readDrawers, rename, takeOut } from "./drawers";
 import { countedItems, lockedBalance, lotsOf, movementsOf, type CountedItem } from "./queries";
 
 type Who = { id: string };
@@ -41,8 +47,10 @@ async function detail(db: Db, outlook: Outlook, code: string): Promise<StockDeta
     measured,
     lotList: await lotsOf(db, code),
     movements: await movementsOf(db, code),
-    sources: sources.map(({ supplier, pack, unit, priceCents, leadDays }) => ({
+    sources: sources.map(({ supplier, supplierId, pack, unit, priceCents, leadDays }) => ({
       supplier,
+      supplierId,
+      pack,
       packWords: quantityWords(pack, unit),
       priceCents,
       leadDays,
@@ -57,11 +65,43 @@ async function receive(db: Db, person: Who, code: string, body: BodyOf<typeof re
   if (received === nothing) throw refused(`That is less than the smallest amount of ${material.name} that is counted.`);
   const { lot: name, dyeLot, grade, side, barb, priceCents, note } = body;
   const lot = await insertLot(db, { code: name, material: code, dyeLot, grade, side, barb, priceCents });
-  const supplier = (await sourcesByMaterial(db, code)).get(code)?.[0]?.supplier;
+  const sources = (await sourcesByMaterial(db, code)).get(code) ?? [];
+  const supplier = await senderOf(db, body.supplier, sources);
   const from = await placeId(db, "supplier", `SUP-${supplier ?? "unknown"}`, supplier ?? "Unknown supplier");
   await move(db, person, { lot, quantity: received, from, to: material.drawerId, reason: "received", note });
   const told = `Received ${quantityWords(received, material.unit)} of ${material.name}, lot ${name}`;
   await logEvent(db, person, "stock", code, "received", told);
+}
+
+/** Who sent a delivery: whoever is named, else the quickest source, else nobody knows. */
+async function senderOf(db: Db, id: string | undefined, sources: { supplier: string }[]): Promise<string | undefined> {
+  if (id === undefined) return sources[0]?.supplier;
+  const named = await db.getRepository(supplierEntity).findOneBy({ id });
+  if (!named) throw fieldProblem("Not received", "supplier", "There is no such supplier any more. Choose another.");
+  return named.name;
+}
+
+/** What lies in a drawer and came from nobody that the room buys from: an opening balance, a gift, something found. */
+async function countedIn(db: Db, person: Who, code: string, body: BodyOf<typeof countIn>): Promise<void> {
+  const material = await db.getRepository(materialEntity).findOneBy({ code });
+  if (!material) throw notFound("material");
+  const there = quantity(body.quantity, material.unit);
+  if (there === nothing) throw refused(`That is less than the smallest amount of ${material.name} that is counted.`);
+  const name = body.lot.trim() || (await freeLotCode(db, code));
+  const drawer = body.drawer === undefined ? material.drawerId : await drawerFor(db, body.drawer);
+  const lot = await insertLot(db, { code: name, material: code, dyeLot: body.dyeLot });
+  const note = body.note || "opening balance";
+  await move(db, person, { lot, quantity: there, from: await counted(db), to: drawer, reason: "counted in", note });
+  const told = `Counted in ${quantityWords(there, material.unit)} of ${material.name}, lot ${name}: ${note}`;
+  await logEvent(db, person, "stock", code, "counted in", told);
+}
+
+/** A name for a lot that has none: the material's code and a number that is free. */
+export async function freeLotCode(db: Db, material: string): Promise<string> {
+  for (let n = 1; ; n++) {
+    const code = `${material}-${n}`;
+    if (!(await db.getRepository(lotEntity).existsBy({ code }))) return code;
+  }
 }
 
 async function correct(db: Db, person: Who, material: string, body: BodyOf<typeof correctStock>): Promise<void> {
@@ -80,6 +120,11 @@ async function correct(db: Db, person: Who, material: string, body: BodyOf<typeo
   await logEvent(db, person, "stock", material, "corrected", told);
 }
 
+const ok = { ok: true as const };
+const MOST_NAMED = 6;
+const sample = (codes: string[]): string =>
+  codes.slice(0, MOST_NAMED).join(", ") + (codes.length > MOST_NAMED ? ` and ${codes.length - MOST_NAMED} more` : "");
+
 export function stockRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
   register(listStock, async ({ db }) => {
     const cover = await outlook.cover(db);
@@ -91,10 +136,31 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
   register(readStock, ({ db, params }) => detail(db, outlook, params.id));
   register(receiveStock, async ({ db, person, params, body }) => {
     await receive(db, person, params.id, body);
-    return { ok: true as const };
+    return ok;
+  });
+  register(countIn, async ({ db, person, params, body }) => {
+    await countedIn(db, person, params.id, body);
+    return ok;
+  });
+  register(listDrawers, ({ db }) => readDrawers(db));
+  register(addDrawers, async ({ db, person, body }) => {
+    const added = await putUp(db, body.codes);
+    if (added.length > 0)
+      await logEvent(db, person, "room", "drawers", "added", `Put up ${added.length} drawers: ${sample(added)}`);
+    return { added };
+  });
+  register(nameDrawer, async ({ db, person, params, body }) => {
+    const code = await rename(db, params.id, body.name);
+    await logEvent(db, person, "room", "drawers", "named", `Named drawer ${code} “${body.name}”`);
+    return ok;
+  });
+  register(removeDrawer, async ({ db, person, params }) => {
+    const code = await takeOut(db, params.id);
+    await logEvent(db, person, "room", "drawers", "removed", `Took out the empty drawer ${code}`);
+    return ok;
   });
   register(correctStock, async ({ db, person, params, body }) => {
     await correct(db, person, params.id, body);
-    return { ok: true as const };
+    return ok;
   });
 }

@@ -22,7 +22,7 @@ beforeAll(async () => {
   owner = await room.signedIn("owner");
 });
 afterAll(() => room.stop());
-beforeEach(() => room.source.query("DELETE FROM sign_in_failure"));
+beforeEach(() => room.source.query("DELETE FROM sign_in_try"));
 
 const password = "a long enough one";
 const newcomer = (login: string) => ({
@@ -147,7 +147,7 @@ describe("setting up", () => {
     expect(sent.filter((s) => s === 200)).toHaveLength(1);
     const [{ n }] = await empty.source.query("SELECT count(*)::int AS n FROM person");
     expect(n).toBe(1);
-    await empty.source.query("DELETE FROM sign_in_failure");
+    await empty.source.query("DELETE FROM sign_in_try");
     const first = logins[sent.indexOf(200)] ?? "";
     const again = await new Client(empty.base).ok(setUp, { body: body(first) });
     expect(again.person?.login).toBe(first);

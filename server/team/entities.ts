@@ -1,6 +1,7 @@
 import { EntitySchema } from "typeorm";
 import type { Person } from "@kasten/contract/team";
 import {
+  bigint,
   instant,
   int,
   jsonb,
@@ -35,6 +36,7 @@ export const personEntity = new EntitySchema<PersonRow>({
     numberWords: jsonb({ default: {} }),
     methods: jsonb({ default: {} }),
     endedAt: instant(optional),
+    absences: jsonb({ default: [] }),
     version,
   },
   checks: [
@@ -60,18 +62,17 @@ export const knownAddressEntity = new EntitySchema<KnownAddressRow>({
   indices: [{ name: "known_address_at", columns: ["at"] }],
 });
 
-/** Tries to sign in that have not succeeded, or not yet. */
-export interface SignInFailureRow {
-  id: number;
-  login: string;
-  address: string;
-  at: Date;
+/** Tries to sign in, counted by name and by address until they are forgotten; written by the limiter. */
+export interface SignInTryRow {
+  key: string;
+  points: number;
+  /** Milliseconds since 1970. */
+  expire: number | null;
 }
 
-export const signInFailureEntity = new EntitySchema<SignInFailureRow>({
-  name: "sign_in_failure",
-  columns: { id: int({ primary: true, generated: "increment" }), login: text(), address: text(), at: written() },
-  indices: [{ name: "sign_in_failure_at", columns: ["at"] }],
+export const signInTryEntity = new EntitySchema<SignInTryRow>({
+  name: "sign_in_try",
+  columns: { key: text({ primary: true }), points: int({ default: 0 }), expire: bigint(optional) },
 });
 
-export const teamEntities = [personEntity, knownAddressEntity, signInFailureEntity];
+export const teamEntities = [personEntity, knownAddressEntity, signInTryEntity];

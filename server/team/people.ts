@@ -33,15 +33,16 @@ export const activePeople = async (db: Db): Promise<Person[]> =>
 
 export const isNobodyThere = async (db: Db): Promise<boolean> => !(await db.getRepository(personEntity).exists());
 
-export type NewPerson = Omit<Person, "id" | "version" | "methods" | "endedAt"> & {
+export type NewPerson = Omit<Person, "id" | "version" | "methods" | "endedAt" | "absences"> & {
   passwordHash: string;
+  absences?: Person["absences"];
   methods?: Record<string, string>;
 };
 
 export const loginOf = (typed: string): string => typed.trim().toLowerCase();
 
-export async function insertPerson(db: Db, { login, methods = {}, ...p }: NewPerson): Promise<Person> {
-  const added = await insert(db, personEntity, { ...p, login: loginOf(login), methods });
+export async function insertPerson(db: Db, { login, methods = {}, absences = [], ...p }: NewPerson): Promise<Person> {
+  const added = await insert(db, personEntity, { ...p, login: loginOf(login), methods, absences });
   return toPerson({ ...added, endedAt: null });
 }
 

@@ -38,7 +38,7 @@ export async function whoAmI(db: Db, id: string | undefined): Promise<ReplyOf<ty
 /** The person whose name and password these are, every try counted before it is made. */
 async function byPassword(db: Db, request: Request, typed: string, password: string): Promise<string> {
   const [login, address] = [loginOf(typed), request.ip ?? ""];
-  await countTry(db, login, address);
+  const one = await countTry(db, login, address);
   const found = await signingIn(db, login);
   if (!(await isPassword(found?.passwordHash, password)) || !found)
     throw new Problem(
@@ -46,7 +46,7 @@ async function byPassword(db: Db, request: Request, typed: string, password: str
       "Not signed in",
       "That name and password do not belong together. Try again, or ask the owner.",
     );
-  await succeeded(db, found.id, login, address);
+  await succeeded(db, found.id, one);
   return found.id;
 }
 

@@ -51,6 +51,7 @@ export async function openTestRoom({
     live,
     outlook,
     takeIn: work.takeIn,
+    files: work,
     log,
     version: "test",
     requestsPerMinute,

@@ -3,7 +3,13 @@ import { busy, Problem } from "../http/problems";
 import type { Done, Task, Work } from "./work";
 
 /** What takes longer is ended with its thread: the last plan stays, and the rest is asked for again. */
-const MOST_MS: Record<Task["do"], number> = { reckon: 120_000, promise: 10_000, "take in": 60_000 };
+const MOST_MS: Record<Task["do"], number> = {
+  reckon: 120_000,
+  promise: 10_000,
+  "take in": 60_000,
+  "preview file": 20_000,
+  "take in file": 60_000,
+};
 const MOST_WAITING = 40;
 const MOST_MEMORY_MB = 1500;
 
@@ -40,6 +46,18 @@ export function threads(filename: string, databaseUrl: string): Work {
       const task: Task = { do: "take in", change };
       const done = await run(task);
       if ("taken" in done) return done.taken;
+      throw unfit(task);
+    },
+    previewed: async (change) => {
+      const task: Task = { do: "preview file", change };
+      const done = await run(task);
+      if ("preview" in done) return done.preview;
+      throw unfit(task);
+    },
+    takenIn: async (change) => {
+      const task: Task = { do: "take in file", change };
+      const done = await run(task);
+      if ("file" in done) return done.file;
       throw unfit(task);
     },
     close: () => pool.destroy(),

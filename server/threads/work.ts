@@ -1,7 +1,9 @@
 import { importPatterns } from "@kasten/contract/patterns";
 import type { ProblemDetails, ReplyOf } from "@kasten/contract/http";
+import { previewFile, takeInFile, type FilePreview } from "@kasten/contract/files";
 import type { DataSource } from "typeorm";
-import { changeFromText, type TextChange } from "../http/handle";
+import { look, take } from "../files";
+import { bodyFromText, changeFromText, type TextChange } from "../http/handle";
 import { promised, reckon, type Reckoner } from "../outlook";
 import { takeIn } from "../patterns";
 import type { Line, PromisedLine } from "../schedule";
@@ -9,25 +11,41 @@ import type { Line, PromisedLine } from "../schedule";
 /** What takes long and is therefore done beside the server. */
 export interface Work extends Reckoner {
   takeIn: (change: TextChange) => Promise<ReplyOf<typeof importPatterns>>;
+  previewed: (change: TextChange) => Promise<FilePreview>;
+  takenIn: (change: TextChange) => Promise<ReplyOf<typeof takeInFile>>;
   close: () => Promise<void>;
 }
 
 /** The same as data: what a thread is asked. */
-export type Task = { do: "reckon" } | { do: "promise"; lines: Line[] } | { do: "take in"; change: TextChange };
+export type Task =
+  | { do: "reckon" }
+  | { do: "promise"; lines: Line[] }
+  | { do: "take in" | "preview file" | "take in file"; change: TextChange };
 /** What it answers. A refusal does not keep its class on the way between threads: it goes as data. */
 export type Done =
   | { lines: PromisedLine[] }
   | { taken: ReplyOf<typeof importPatterns> }
+  | { preview: FilePreview }
+  | { file: ReplyOf<typeof takeInFile> }
   | { problem: ProblemDetails }
   | { reckoned: true };
 
 const takeInto = (source: DataSource, change: TextChange): Promise<ReplyOf<typeof importPatterns>> =>
   changeFromText(source, importPatterns, change, (db, body) => takeIn(db, { id: change.person }, body));
 
+const takeFileInto = (source: DataSource, change: TextChange): Promise<ReplyOf<typeof takeInFile>> =>
+  changeFromText(source, takeInFile, change, (db, body) => take(db, { id: change.person }, body));
+
+/** What would become of a file, seen in one moment of the room; nothing is written. */
+const lookAt = (source: DataSource, { text }: TextChange): Promise<FilePreview> =>
+  source.transaction("REPEATABLE READ", async (db) => (await look(db, bodyFromText(previewFile, text))).preview);
+
 /** Does a task, in whatever program it is called. */
 export async function perform(source: DataSource, task: Task): Promise<Done> {
   if (task.do === "promise") return { lines: await promised(source, task.lines) };
   if (task.do === "take in") return { taken: await takeInto(source, task.change) };
+  if (task.do === "preview file") return { preview: await lookAt(source, task.change) };
+  if (task.do === "take in file") return { file: await takeFileInto(source, task.change) };
   await reckon(source);
   return { reckoned: true };
 }
@@ -37,5 +55,7 @@ export const inline = (source: DataSource): Work => ({
   reckon: () => reckon(source),
   promise: (lines) => promised(source, lines),
   takeIn: (change) => takeInto(source, change),
+  previewed: (change) => lookAt(source, change),
+  takenIn: (change) => takeFileInto(source, change),
   close: () => Promise.resolve(),
 });

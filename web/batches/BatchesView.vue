@@ -144,8 +144,9 @@ const columns = computed<Column<Batch>[]>(() => {
           :form="b.form"
           class="h-11 w-[5.5rem] shrink-0"
         /><span
-          >{{ b.patternName }} <b class="fig">{{ b.size }}</b
-          ><span class="block text-[0.9rem] text-soft">{{ colourOf(b) }}</span></span
+          >{{ b.patternName }} <b class="fig">{{ b.size }}</b><span class="block text-[0.9rem] text-soft">{{
+            colourOf(b)
+          }}</span></span
         ></span
       ></template
     >

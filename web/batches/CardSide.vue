@@ -26,8 +26,8 @@ defineProps<{
     <dl class="pairs">
       <template v-for="r in cuts" :key="r.key"
         ><dt>{{ r.materialName }}</dt>
-        <dd><NumberWords :words="r.words" /></dd></template
-      >
+        <dd><NumberWords :words="r.words" /></dd
+      ></template>
     </dl>
     <h2 class="mt-2 !text-[1.15em]">Beside the master fly</h2>
     <ul class="checks">

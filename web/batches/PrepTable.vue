@@ -9,7 +9,15 @@ defineEmits<{ done: [task: BatchDetail["prep"][number]] }>();
 type Task = BatchDetail["prep"][number];
 const columns: Column<Task>[] = [
   { id: "work", head: "Work", lead: true, value: (t) => t.title, fixed: true },
-  { id: "minutes", head: "Minutes", end: true, mono: true, class: "whitespace-nowrap", value: (t) => t.minutes, fixed: true },
+  {
+    id: "minutes",
+    head: "Minutes",
+    end: true,
+    mono: true,
+    class: "whitespace-nowrap",
+    value: (t) => t.minutes,
+    fixed: true,
+  },
   { id: "done", head: "Done", act: true, end: true, class: "w-40" },
 ];
 </script>

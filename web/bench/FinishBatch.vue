@@ -55,8 +55,7 @@ const columns: Column<Requirement>[] = [
     </p>
     <DataTable label="What was used" :rows="rows" :columns="columns" :row-key="(r) => r.key">
       <template #cell-material="{ row: r }"
-        >{{ r.materialName
-        }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span></template
+        >{{ r.materialName }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span></template
       >
       <template #cell-taken="{ row: r }">{{ quantity(r.pulled, r.unit) }}</template>
       <template v-for="what in ['used', 'scrapped'] as const" :key="what" #[`cell-${what}`]="{ row: r }"

@@ -22,7 +22,7 @@ const log = usePages({
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 type Yield = ReplyOf<typeof listFinished>["yields"][number];
 type Finished = ReplyOf<typeof listFinished>["batches"][number];
-const figure = <Row>(id: string, head: string, value: Column<Row>["value"], extra = ""): Column<Row> => ({
+const figure = <Row,>(id: string, head: string, value: Column<Row>["value"], extra = ""): Column<Row> => ({
   id,
   head,
   end: true,

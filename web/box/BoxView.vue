@@ -105,7 +105,11 @@ const columns = computed<Column<Line>[]>(() => {
             :aria-label="`Flies of ${l.patternName} ${l.size} to box`"
             @input="counts[l.line] = Number(textOf($event))"
           />
-          <button class="btn max-sm:min-h-[44px] max-sm:flex-1 max-sm:justify-center" :disabled="busy" @click="put([l])">
+          <button
+            class="btn max-sm:min-h-[44px] max-sm:flex-1 max-sm:justify-center"
+            :disabled="busy"
+            @click="put([l])"
+          >
             Box<span class="sr-only"> {{ l.patternName }} {{ l.size }}</span>
           </button></span
         ></template

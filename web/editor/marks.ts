@@ -23,7 +23,10 @@ class QuestionBox extends WidgetType {
     super();
   }
   override eq(other: QuestionBox): boolean {
-    return JSON.stringify([this.question, this.number, this.all]) === JSON.stringify([other.question, other.number, other.all]);
+    return (
+      JSON.stringify([this.question, this.number, this.all]) ===
+      JSON.stringify([other.question, other.number, other.all])
+    );
   }
   override toDOM(view: EditorView): HTMLElement {
     const box = document.createElement("div");
@@ -92,8 +95,7 @@ export const readingField = StateField.define<{ reading: Reading; shown: Decorat
   create: () => ({ reading: nothing, shown: Decoration.none }),
   update({ reading, shown }, transaction) {
     const said = transaction.effects.find((e) => e.is(setReading));
-    if (said?.is(setReading))
-      return { reading: said.value, shown: decorationsOf(transaction.state, said.value) };
+    if (said?.is(setReading)) return { reading: said.value, shown: decorationsOf(transaction.state, said.value) };
     if (transaction.docChanged) return { reading, shown: shown.map(transaction.changes) };
     if (transaction.selection) return { reading, shown: decorationsOf(transaction.state, reading) };
     return { reading, shown };

@@ -55,7 +55,9 @@ const columns = computed<Column<Size>[]>(() => [
 
 <template>
   <DataTable name="hook-sizes" label="Sizes" :rows="sizes" :columns="columns" :row-key="(s) => s.h.size">
-    <template #cell-size="{ row: s }"><span class="max-sm:text-lg">{{ s.h.size }}</span></template>
+    <template #cell-size="{ row: s }"
+      ><span class="max-sm:text-lg">{{ s.h.size }}</span></template
+    >
     <template v-for="q in hookQuantities" :key="q" #[`cell-${q}`]="{ row: s }"
       ><span :class="s.own?.[q] ? 'font-bold' : 'text-soft'">{{ lengthFigure(s.h[q], 2) }}</span></template
     >

@@ -25,7 +25,14 @@ const said = (id: string): string => props.model.near.find((n) => n.model === id
   <section class="mt-4">
     <div class="mb-1 flex flex-wrap items-center gap-2">
       <h3 class="font-semibold">What comes near it, at size</h3>
-      <ListBox v-model="size" class="w-20" label="Size at which hooks are compared" quiet mono :options="optionsOf(sizes)" />
+      <ListBox
+        v-model="size"
+        class="w-20"
+        label="Size at which hooks are compared"
+        quiet
+        mono
+        :options="optionsOf(sizes)"
+      />
     </div>
     <ul v-if="near.length > 0" class="sheet">
       <li v-for="h in near" :key="h.id" class="flex flex-wrap items-baseline gap-x-3 border-b border-rule px-3 py-1.5">

@@ -91,9 +91,8 @@ const columns: Column<Need>[] = [
       ><template v-if="n.short > 0"
         ><span class="tag tag-call">short {{ quantity(n.short, n.unit) }}</span>
         <template v-if="n.proposal"
-          >Order <b class="fig">{{ n.proposal.packs }} × {{ n.proposal.packWords }}</b> from
-          {{ n.proposal.supplier }}, {{ money(n.proposal.priceCents) }}: here by
-          <b>{{ day(n.proposal.arrives) }}</b></template
+          >Order <b class="fig">{{ n.proposal.packs }} × {{ n.proposal.packWords }}</b> from {{ n.proposal.supplier }},
+          {{ money(n.proposal.priceCents) }}: here by <b>{{ day(n.proposal.arrives) }}</b></template
         ><template v-else-if="n.milled"
           >Mill it from its parts: log the milling on batch {{ n.batches[0]?.number }}</template
         ><template v-else>Find a supplier.</template></template

@@ -155,7 +155,8 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
         >in all <b class="fig">{{ money(total) }}</b></span
       >
       <span v-if="questions.length > 0 && read.lines.length > 0" class="text-soft" role="status"
-        >{{ questions.length === 1 ? "One question" : `${questions.length} questions` }} to answer above, then save.</span
+        >{{ questions.length === 1 ? "One question" : `${questions.length} questions` }} to answer above, then
+        save.</span
       >
       <span v-if="whole" class="text-soft"><span class="key">Ctrl</span> <span class="key">Enter</span></span>
     </div>

@@ -71,12 +71,8 @@ const columns: Column<Order>[] = [
       ></template
     >
     <template #cell-owed="{ row: o }"><DozenCount :flies="sum(o, 'flies') - sum(o, 'boxed')" /></template>
-    <template #cell-ready="{ row: o }"
-      ><DozenCount v-if="sum(o, 'ready') > 0" :flies="sum(o, 'ready')"
-    /></template>
-    <template #cell-boxed="{ row: o }"
-      ><DozenCount v-if="sum(o, 'boxed') > 0" :flies="sum(o, 'boxed')"
-    /></template>
+    <template #cell-ready="{ row: o }"><DozenCount v-if="sum(o, 'ready') > 0" :flies="sum(o, 'ready')" /></template>
+    <template #cell-boxed="{ row: o }"><DozenCount v-if="sum(o, 'boxed') > 0" :flies="sum(o, 'boxed')" /></template>
     <template #cell-state="{ row: o }"
       ><span v-if="said(o)" class="tag" :class="lateOrders(o) ? 'tag-call' : 'tag-done'">{{ said(o) }}</span></template
     >

@@ -50,8 +50,11 @@ const columns: Column<Line>[] = [
     /></template>
     <template #cell-flies="{ row: l }">{{ l.flies ? dozensText(l.flies) : "?" }}</template>
     <template #cell-pattern="{ row: l }"
-      >{{ l.of?.name ?? "?" }} <span v-if="l.formWords" class="tag">{{ l.formWords }}</span
-      ><span v-if="l.policy" class="tag ml-1">{{ l.policy }}</span></template
+      >{{ l.of?.name ?? "?" }} <span v-if="l.formWords" class="tag">{{ l.formWords }}</span><span
+        v-if="l.policy"
+        class="tag ml-1"
+        >{{ l.policy }}</span
+      ></template
     >
     <template #cell-size="{ row: l }">{{ l.size ?? "?" }}</template>
     <template #cell-colour="{ row: l }">{{ l.variant ? variantName(l.of, l.variant) : "?" }}</template>

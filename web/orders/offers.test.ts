@@ -37,7 +37,11 @@ describe("what may be meant while an order is typed", () => {
   test.each([
     ["a pattern by its beginning", "6dz tar", ["Tar Pupa"]],
     ["a pattern by its second word", "6dz pup", ["Tar Pupa"]],
-    ["colour and pattern alike, the colour of this line first", "6dz Tar Pupa 14 ree", ["reed grey", "The Reed House", "Reed Wisp"]],
+    [
+      "colour and pattern alike, the colour of this line first",
+      "6dz Tar Pupa 14 ree",
+      ["reed grey", "The Reed House", "Reed Wisp"],
+    ],
     ["a weight form where there are several", "6dz Tar Pupa 14 red bea", ["beaded"]],
     ["no weight form where there is only one", "6dz Reed Wisp 12 brown pla", undefined],
     ["a customer after the semicolon", "6dz Tar Pupa 14 red; the r", ["The Reed House"]],
@@ -47,7 +51,13 @@ describe("what may be meant while an order is typed", () => {
   ])("%s", (_label, text, wanted) => expect(labels(text)).toEqual(wanted));
 
   test("days of the months to come, none that has passed and none that the month has not", () => {
-    expect(labels("6dz Tar Pupa 14 red; The Reed House, 24")).toEqual(["24 Dec", "24 Jan", "24 Feb", "24 Mar", "24 Apr"]);
+    expect(labels("6dz Tar Pupa 14 red; The Reed House, 24")).toEqual([
+      "24 Dec",
+      "24 Jan",
+      "24 Feb",
+      "24 Mar",
+      "24 Apr",
+    ]);
     expect(labels("6dz Tar Pupa 14 red; The Reed House, 31")).toEqual(["31 Dec", "31 Jan", "31 Mar"]);
   });
 

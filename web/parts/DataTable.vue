@@ -44,13 +44,10 @@ const { list, columns, sortable, sortedAs, sortBy, sorting, wanted, shown, show 
   toRef(props, "columns"),
 );
 const PHONE_PX = 640;
-const stacked = useStacked(
-  frame,
-  table,
-  () => [rows.value.length, columns.value.length],
-  props.tight ? 0 : PHONE_PX,
+const stacked = useStacked(frame, table, () => [rows.value.length, columns.value.length], props.tight ? 0 : PHONE_PX);
+const { isLong, seen } = useRowsSeen(body, list, () =>
+  stacked.value ? STACKED_ROW_PX : (props.rowPx ?? USUAL_ROW_PX),
 );
-const { isLong, seen } = useRowsSeen(body, list, () => (stacked.value ? STACKED_ROW_PX : (props.rowPx ?? USUAL_ROW_PX)));
 /** Stacked, an empty cell is only a label without a word. */
 const cellsOf = (row: Row): Column<Row>[] =>
   stacked.value ? columns.value.filter((c) => !isBlank(c, row)) : columns.value;
@@ -74,7 +71,14 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
       @sort="sortBy"
       ><slot name="tools"
     /></TableTools>
-    <table ref="table" class="ledger sheet" :class="{ stacked }" role="table" :aria-label="label" :aria-rowcount="isLong ? list.length + 1 : undefined">
+    <table
+      ref="table"
+      class="ledger sheet"
+      :class="{ stacked }"
+      role="table"
+      :aria-label="label"
+      :aria-rowcount="isLong ? list.length + 1 : undefined"
+    >
       <thead :class="{ 'sr-only': stacked || quietHead }" role="rowgroup">
         <tr role="row">
           <th
@@ -85,16 +89,14 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
             :class="{ 'text-right': c.end }"
             :aria-sort="isSortable.has(c.id) ? sortedAs(c.id) : undefined"
           >
-            <span v-if="c.quiet" class="sr-only">{{ c.head }}</span
-            ><button
+            <span v-if="c.quiet" class="sr-only">{{ c.head }}</span><button
               v-else-if="isSortable.has(c.id) && !stacked"
               type="button"
               class="sorter"
               :class="{ 'is-end': c.end }"
               @click="sortBy(c.id)"
             >
-              {{ c.head
-              }}<ArrowUp v-if="sortedAs(c.id) === 'ascending'" :size="13" aria-hidden="true" /><ArrowDown
+              {{ c.head }}<ArrowUp v-if="sortedAs(c.id) === 'ascending'" :size="13" aria-hidden="true" /><ArrowDown
                 v-else-if="sortedAs(c.id) === 'descending'"
                 :size="13"
                 aria-hidden="true"
@@ -122,8 +124,10 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
             >
               <span v-if="stacked && !c.lead && !c.act && !c.quiet" class="stack-head" aria-hidden="true">{{
                 c.head
-              }}</span
-              ><div class="in-cell"><slot :name="`cell-${c.id}`" :row="row" :index="index">{{ textOf(c, row) }}</slot></div>
+              }}</span>
+              <div class="in-cell">
+                <slot :name="`cell-${c.id}`" :row="row" :index="index">{{ textOf(c, row) }}</slot>
+              </div>
             </td>
           </tr>
           <slot name="below" :row="row" />
@@ -131,9 +135,8 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
         <tr v-if="seen.below > 0" aria-hidden="true" :style="{ height: `${seen.below}px` }"></tr>
         <tr v-if="list.length === 0" role="row">
           <td role="cell" :colspan="columns.length" class="lead !py-5 text-soft">
-            <template v-if="rows.length > 0">Nothing here has “{{ wanted }}” in it.</template><slot v-else name="empty"
-              >None yet.</slot
-            >
+            <template v-if="rows.length > 0">Nothing here has “{{ wanted }}” in it.</template
+            ><slot v-else name="empty">None yet.</slot>
           </td>
         </tr>
       </tbody>

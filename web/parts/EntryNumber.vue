@@ -42,6 +42,8 @@ function take(event: Event): void {
         :aria-invalid="wrong ? true : undefined"
         :aria-describedby="wrong ? `${id}-wrong` : hint ? `${id}-hint` : undefined"
         @input="take"
-        @blur="leave" /><span v-if="unit" class="unit !ml-0 whitespace-nowrap">{{ unit }}</span></span
-  ></EntryFrame>
+        @blur="leave"
+      /><span v-if="unit" class="unit !ml-0 whitespace-nowrap">{{ unit }}</span></span
+    ></EntryFrame
+  >
 </template>

@@ -24,8 +24,8 @@ const id = useId();
 </script>
 
 <template>
-  <EntryFrame :id="id" :label="label" :quiet="quiet" :wrong="wrong" :hint="hint"
-    ><textarea
+  <EntryFrame :id="id" :label="label" :quiet="quiet" :wrong="wrong" :hint="hint">
+    <textarea
       v-if="rows"
       :id="id"
       class="field w-full"

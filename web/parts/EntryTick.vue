@@ -13,7 +13,6 @@ const { value, set } = useEntry(props.form, props.name);
       class="h-5 w-5 shrink-0"
       :checked="Boolean(value)"
       :disabled="disabled"
-      @change="set(($event.target as HTMLInputElement).checked)"
-    /><span><slot /></span
+      @change="set(($event.target as HTMLInputElement).checked)" /><span><slot /></span
   ></label>
 </template>

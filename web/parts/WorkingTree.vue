@@ -45,9 +45,13 @@ const lines = computed(() => [
     </p>
     <p v-if="working.entered" class="text-soft">as entered: {{ working.entered }}</p>
     <ul class="mt-1 text-[0.93rem]">
-      <li v-for="l in lines" :key="l.name" class="grid grid-cols-[1fr_auto] items-baseline gap-x-3 border-b border-rule py-1">
-        <span>{{ l.name }}</span
-        ><span class="fig whitespace-nowrap">{{ term(l.value, l.unit) }}<span class="unit">{{ l.unit }}</span></span
+      <li
+        v-for="l in lines"
+        :key="l.name"
+        class="grid grid-cols-[1fr_auto] items-baseline gap-x-3 border-b border-rule py-1"
+      >
+        <span>{{ l.name }}</span><span class="fig whitespace-nowrap"
+          >{{ term(l.value, l.unit) }}<span class="unit">{{ l.unit }}</span></span
         ><span class="col-span-2 text-[0.88rem] text-soft">{{ l.from }}</span>
       </li>
     </ul>

@@ -6,7 +6,12 @@ import { nextTick, ref, watch, type Ref } from "vue";
  * do not fit side by side, as with larger letters or more room between them.
  * @param leastPx below this width they are stacked, whatever stands in them
  */
-export function useStacked(frame: Ref<HTMLElement | null>, table: Ref<HTMLElement | null>, filled: () => unknown, leastPx: number) {
+export function useStacked(
+  frame: Ref<HTMLElement | null>,
+  table: Ref<HTMLElement | null>,
+  filled: () => unknown,
+  leastPx: number,
+) {
   const stacked = ref(false);
   let needed = leastPx;
   const look = (): void => {

@@ -98,9 +98,7 @@ const nameOf = (id: string): string => recipe.value.steps.find((s) => s.id === i
         label="The next shorter part"
         quiet
         placeholder="then …"
-        :options="
-          laid.filter((x) => !stagger().includes(x.id)).map((s) => ({ value: s.id, label: s.name ?? s.id }))
-        "
+        :options="laid.filter((x) => !stagger().includes(x.id)).map((s) => ({ value: s.id, label: s.name ?? s.id }))"
         model-value=""
         @update:model-value="setStagger([...stagger(), $event])"
       />

@@ -18,7 +18,15 @@ type Row = (typeof rows.value)[number];
 const columns = computed<Column<Row>[]>(() => [
   { id: "part", head: "Part", value: (p) => p.part, fixed: true },
   { id: "rule", head: "Rule", class: "text-soft", value: (p) => p.rule, fixed: true },
-  { id: "mm", head: units.value, end: true, mono: true, class: "text-lg", value: (p) => lengthFigure(p.mm), fixed: true },
+  {
+    id: "mm",
+    head: units.value,
+    end: true,
+    mono: true,
+    class: "text-lg",
+    value: (p) => lengthFigure(p.mm),
+    fixed: true,
+  },
   ...(props.beside
     ? [
         {

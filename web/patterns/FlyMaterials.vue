@@ -37,7 +37,14 @@ const columns: Column<Requirement>[] = [
 </script>
 
 <template>
-  <DataTable tight quiet-head label="Materials for a dozen" :rows="materials" :columns="columns" :row-key="(r) => r.key">
+  <DataTable
+    tight
+    quiet-head
+    label="Materials for a dozen"
+    :rows="materials"
+    :columns="columns"
+    :row-key="(r) => r.key"
+  >
     <template #cell-part="{ row: r }"
       ><b class="text-[0.9rem]">{{ r.role }}{{ r.side ? ` ${r.side}` : "" }}</b></template
     >

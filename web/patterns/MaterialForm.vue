@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { useQueryCache } from "@pinia/colada";
 import { ref } from "vue";
-import { materialForms, standings, type Material, type MaterialForm } from "@kasten/core/materials";
+import {
+  codeFor,
+  materialForms,
+  newMaterial,
+  standings,
+  withGauge,
+  type Material,
+  type MaterialForm,
+} from "@kasten/core/materials";
 import { saveMaterial } from "@kasten/contract/materials";
 import ListBox from "../parts/ListBox.vue";
 import TextField from "../parts/TextField.vue";
@@ -12,7 +20,7 @@ import { textOf } from "../parts/fields";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
 import BlendParts from "./BlendParts.vue";
-import { codeFor, newMaterial, plainMaterial, withGauge } from "./materialDraft";
+import { plainMaterial } from "./materialDraft";
 import MaterialFigures from "./MaterialFigures.vue";
 
 /** What the computation needs of a material. Nominal figures stand there until somebody has measured. */

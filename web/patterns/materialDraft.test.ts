@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { materialForms, nominalFigures, unitOf, type Material } from "@kasten/core/materials";
-import { codeFor, fieldsOf, figureAt, newMaterial, plainMaterial, withFigure, withGauge } from "./materialDraft";
+import { materialForms, newMaterial, nominalFigures, unitOf, type Material } from "@kasten/core/materials";
+import { fieldsOf, figureAt, plainMaterial, withFigure } from "./materialDraft";
 
 const field = (m: Material, path: string) => {
   const found = fieldsOf(m.form).find((f) => f.path === path);
@@ -42,18 +42,5 @@ describe("a material as it is being described", () => {
         withFigure(newMaterial("X", "it", "bead"), field(newMaterial("X", "it", "bead"), "part.bore"), undefined),
       ).part,
     ).toEqual({ diameter: 2.8, length: 2.4, mass: 78 });
-  });
-  test("a gauge brings the width that it stands for, until somebody has measured", () => {
-    const wire = newMaterial("X", "it", "wire");
-    expect(withGauge(wire, "medium")).toMatchObject({ gauge: "medium", strand: { width: 0.23, thickness: 0.23 } });
-    expect(withGauge(newMaterial("X", "it", "tinsel"), "large").strand).toMatchObject({ width: 1.2, thickness: 0.03 });
-    expect(withGauge({ ...wire, measured: true }, "medium").strand?.width).toBe(0.14);
-    expect(withGauge(wire, "stout")).toEqual({ ...wire, gauge: "stout" });
-    expect(withGauge(wire, undefined).strand).toEqual(wire.strand);
-  });
-  test("a code comes from form and name, and is free", () => {
-    expect(codeFor("Olive hare fur", "dubbing", () => false)).toBe("DU-OLIHARFUR");
-    expect(codeFor("Olive hare fur", "dubbing", (c) => c === "DU-OLIHARFUR")).toBe("DU-OLIHARFUR-2");
-    expect(codeFor("…", "thread", () => false)).toBe("TH-NEW");
   });
 });

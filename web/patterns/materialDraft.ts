@@ -1,4 +1,4 @@
-import { nominalFigures, unitOf, widthOfGauge, type Material, type MaterialForm } from "@kasten/core/materials";
+import type { Material, MaterialForm } from "@kasten/core/materials";
 
 /** One figure of a material that a person may write: where it stands, what it is called, and in which unit. */
 export interface FigureField {
@@ -81,46 +81,6 @@ export function withFigure(material: Material, field: FigureField, value: number
     ...own,
     [group]: isEmpty ? undefined : group === "prepLoss" ? { what: "", ...next } : next,
   } as unknown as Material;
-}
-
-/** The gauge on its label; until somebody has measured, the width that it stands for comes with it. */
-export function withGauge(material: Material, gauge: string | undefined): Material {
-  const width = gauge === undefined || material.measured ? undefined : widthOfGauge(gauge, material.form);
-  if (width === undefined || !material.strand) return { ...material, gauge };
-  return {
-    ...material,
-    gauge,
-    strand: { ...material.strand, width, ...(material.strand.section === "round" && { thickness: width }) },
-  };
-}
-
-/** A new material of a form, with its nominal figures. */
-export const newMaterial = (code: string, name: string, form: MaterialForm): Material => ({
-  code,
-  name,
-  form,
-  unit: unitOf(form),
-  measured: false,
-  lead: false,
-  ...nominalFigures(form),
-});
-
-/** A code from a name: its form's first letters and the words' first letters, as drawers are labelled. */
-export function codeFor(name: string, form: MaterialForm, taken: (code: string) => boolean): string {
-  const letters = (text: string, n: number) =>
-    text
-      .normalize("NFKD")
-      .replace(/[^A-Za-z0-9 ]/g, "")
-      .toUpperCase()
-      .split(" ")
-      .filter(Boolean)
-      .map((w) => w.slice(0, n))
-      .join("");
-  const base = `${letters(form, 2).slice(0, 2)}-${letters(name, 3).slice(0, 12) || "NEW"}`;
-  for (let n = 1; ; n++) {
-    const code = n === 1 ? base : `${base}-${n}`;
-    if (!taken(code)) return code;
-  }
 }
 
 /**

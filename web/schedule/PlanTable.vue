@@ -57,9 +57,7 @@ const columns: Column<Batch>[] = [
     <template #cell-owed="{ row: b }"><DozenCount :flies="b.owed" /></template>
     <template #cell-due="{ row: b }">{{ day(b.due) }}</template>
     <template #cell-ready="{ row: b }">{{ b.ready ? day(b.ready) : "" }}</template>
-    <template #cell-begins="{ row: b }">{{
-      startOf(b) === undefined ? "" : timeOf(plan, startOf(b) ?? 0)
-    }}</template>
+    <template #cell-begins="{ row: b }">{{ startOf(b) === undefined ? "" : timeOf(plan, startOf(b) ?? 0) }}</template>
     <template #cell-standing="{ row: b }"
       ><span v-if="b.held" class="tag tag-call">{{ b.held }}</span
       ><span v-else-if="b.lateDays > 0" class="tag tag-call">late {{ b.lateDays }} d</span

@@ -71,9 +71,7 @@ const columns = computed<Column<Lot>[]>(() => {
   <div>
     <RefusalNote :refusal="refusal" />
     <DataTable name="lots" label="Lots" :rows="stock.lotList" :columns="columns" :row-key="keyOf">
-      <template #cell-lot="{ row: l }"
-        >{{ l.code }}<span v-if="l.remnant" class="tag ml-1">remnant</span></template
-      >
+      <template #cell-lot="{ row: l }">{{ l.code }}<span v-if="l.remnant" class="tag ml-1">remnant</span></template>
       <template #cell-class="{ row: l }"
         >{{ l.side ?? "" }} <template v-if="l.barb">barbs {{ l.barb[0] }}–{{ l.barb[1] }} mm</template></template
       >

@@ -10,8 +10,7 @@ import { moment, quantity } from "../parts/format";
 type Stock = ReplyOf<typeof readStock>;
 type Movement = Stock["movements"][number];
 const props = defineProps<{ stock: Stock }>();
-const why = (x: Movement): string =>
-  `${x.reason}${x.note ? `: ${x.note}` : ""}${x.batch ? `, batch ${x.batch}` : ""}`;
+const why = (x: Movement): string => `${x.reason}${x.note ? `: ${x.note}` : ""}${x.batch ? `, batch ${x.batch}` : ""}`;
 const columns: Column<Movement>[] = [
   { id: "at", head: "When", mono: true, class: "whitespace-nowrap", value: (x) => x.at },
   { id: "who", head: "Who", value: (x) => x.person },

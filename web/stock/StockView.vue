@@ -96,7 +96,9 @@ const shelf: Column<Shelf>[] = [
     >
     <template #cell-there="{ row: f }"><DozenCount :flies="f.quantity" /></template>
     <template #cell-by="{ row: f }"><DozenCount v-if="f.reserved" :flies="f.reserved" /></template>
-    <template #empty>None. Good flies beyond what is owed come here, and the next order takes from here first.</template>
+    <template #empty
+      >None. Good flies beyond what is owed come here, and the next order takes from here first.</template
+    >
   </DataTable>
 </template>
 

@@ -2,6 +2,13 @@ import { First1700000000001 } from "./0001";
 import { Second1700000000002 } from "./0002";
 import { Third1700000000003 } from "./0003";
 import { Fourth1700000000004 } from "./0004";
+import { Fifth1700000000005 } from "./0005";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
-export const migrations = [First1700000000001, Second1700000000002, Third1700000000003, Fourth1700000000004];
+export const migrations = [
+  First1700000000001,
+  Second1700000000002,
+  Third1700000000003,
+  Fourth1700000000004,
+  Fifth1700000000005,
+];

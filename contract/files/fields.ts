@@ -1,0 +1,113 @@
+/** A field that a column of a file can be. */
+export interface FileField {
+  id: string;
+  label: string;
+  /** How it is to be written, where that is not plain. */
+  help?: string;
+  required?: boolean;
+  reads: "text" | "number" | "yes or no" | "day";
+  /** Heads under which it is known too. */
+  also: string[];
+}
+const field = (id: string, label: string, also: string[] = [], more: Partial<FileField> = {}): FileField => ({
+  id,
+  label,
+  also,
+  reads: "text",
+  ...more,
+});
+const needed = { required: true };
+const figure = { reads: "number" } as const;
+const yes = { reads: "yes or no" } as const;
+
+/** What a file of each kind may hold. Heads are compared without capitals, blanks and marks, in English and German. */
+export const fileFields = {
+  customers: [
+    field("name", "Name", ["customer", "kunde", "firma"], needed),
+    field("kind", "Kind", ["art", "type"], { help: "lodge, shop, club, guide" }),
+    field("rank", "Rank", ["priority", "rang"], { ...figure, help: "1 first, 9 last" }),
+    field("policy", "Materials", ["policy", "materialien"], { help: "original, alternates or tier" }),
+    field("no_lead", "No lead", ["lead free", "bleifrei", "kein blei"], yes),
+    field("barbless_only", "Barbless only", ["barbless", "schonhaken"], yes),
+    field("forbidden_species", "Forbidden species", ["verbotene arten"], { help: "parted by /" }),
+    field("note", "Note", ["remark", "notes", "bemerkung", "notiz"]),
+  ],
+  materials: [
+    field("name", "Name", ["material", "bezeichnung"], needed),
+    field("form", "What it is", ["form", "art", "type", "kind"], { ...needed, help: "wire, herl, dubbing, hackle …" }),
+    field("code", "Code", ["article", "artikel", "nr", "no", "number"], { help: "by itself made from the name" }),
+    field("drawer", "Drawer", ["place", "schublade", "fach"]),
+    field("colour", "Colour", ["color", "farbe", "colour name", "shade"], { help: "a word, or #rrggbb" }),
+    field("gauge", "Gauge", ["size", "stärke", "groesse"]),
+    field("lead", "Lead in it", ["blei"], yes),
+    field("controlled_species", "Controlled species", ["species", "art geschützt"]),
+    field("caution", "Caution", ["vorsicht", "hinweis"]),
+    field("supplier", "Supplier", ["lieferant", "source"]),
+    field("pack", "In a pack", ["pack", "packung", "inhalt"], { ...figure, help: "pieces, metres, grams or ml" }),
+    field("price", "Price of a pack", ["preis", "cost"], figure),
+    field("lead_days", "Days to come", ["delivery days", "lead time", "lieferzeit"], figure),
+  ],
+  hooks: [
+    field("code", "Short code", ["id", "model", "modell", "kürzel"], needed),
+    field("name", "Name", ["bezeichnung"]),
+    field("family", "Family", ["familie", "type"], { help: "dry, wet, nymph, pupa, streamer …" }),
+    field("bend", "Bend", ["bogen"], { help: "round or curved" }),
+    field("longer", "Shank, steps longer", ["xl", "shank steps"], figure),
+    field("heavier", "Wire, steps heavier", ["wire steps"], figure),
+    field("barbless", "Barbless", ["schonhaken", "ohne widerhaken"], yes),
+    field("size", "Size", ["sizes", "größe", "größen", "groesse"], { help: "one, or several parted by /" }),
+    field("shank", "Shank, mm", ["shank", "schenkel"], figure),
+    field("gape", "Gape, mm", ["gape", "bogenweite"], figure),
+    field("wire", "Wire, mm", ["wire", "draht"], figure),
+    field("eye", "Eye, mm", ["eye", "öhr"], figure),
+    field("mass", "One hook, mg", ["mass", "weight", "gewicht"], figure),
+    field("drawer", "Drawer", ["schublade", "fach"]),
+  ],
+  lots: [
+    field("material", "Material", ["code", "name", "article", "artikel"], { ...needed, help: "its code or its name" }),
+    field("quantity", "How much", ["amount", "menge", "stock", "bestand", "qty"], {
+      ...needed,
+      ...figure,
+      help: "pieces, metres, grams or ml",
+    }),
+    field("lot", "Lot", ["charge", "batch", "los"]),
+    field("dye_lot", "Dye lot", ["farbcharge", "partie"]),
+    field("drawer", "Drawer", ["place", "schublade", "fach"]),
+    field("grade", "Grade", ["qualität", "quality"]),
+    field("side", "Side", ["seite"], { help: "left or right" }),
+    field("barb_from", "Barbs from, mm", ["barb from", "fiber from"], figure),
+    field("barb_to", "Barbs to, mm", ["barb to", "fiber to"], figure),
+    field("received", "Received", ["date", "datum", "erhalten"], { reads: "day", help: "2026-03-12 or 12.3.2026" }),
+    field("price", "Price", ["preis", "cost"], figure),
+    field("supplier", "Supplier", ["lieferant", "source"]),
+  ],
+  orders: [
+    field("text", "As typed", ["order", "bestellung", "text"], { help: "the whole order in one line" }),
+    field("customer", "Customer", ["kunde", "client"]),
+    field("due", "Due", ["date", "datum", "termin", "by"], { help: "a day, or a season" }),
+    field("quantity", "Quantity", ["amount", "menge", "dozen", "dz"], { help: "6 dz, or 72" }),
+    field("pattern", "Pattern", ["fly", "fliege", "muster"]),
+    field("size", "Size", ["hook", "größe", "haken"]),
+    field("colour", "Colour", ["color", "farbe", "variant"]),
+  ],
+} as const satisfies Record<string, readonly FileField[]>;
+
+/** A head without capitals, blanks and marks. */
+export const headKey = (head: string): string =>
+  head
+    .toLowerCase()
+    .normalize("NFKD")
+    .replace(/\(.*\)|\[.*\]/g, "")
+    .replace(/[^a-z0-9]+/g, "");
+
+/** Which field each head is, by its own words; each field once. */
+export function fieldsByHead(fields: readonly FileField[], heads: string[]): (string | null)[] {
+  const taken = new Set<string>();
+  const names = fields.map((f) => ({ id: f.id, keys: [f.id, f.label, ...f.also].map(headKey) }));
+  return heads.map((head) => {
+    const key = headKey(head);
+    const found = key === "" ? undefined : names.find((n) => !taken.has(n.id) && n.keys.includes(key));
+    if (found) taken.add(found.id);
+    return found?.id ?? null;
+  });
+}

@@ -1,0 +1,43 @@
+import { widthOfGauge } from "./gauge";
+import type { Material, MaterialForm } from "./material";
+import { nominalFigures, unitOf } from "./nominal";
+
+/** The gauge on its label; until somebody has measured, the width that it stands for comes with it. */
+export function withGauge(material: Material, gauge: string | undefined): Material {
+  const width = gauge === undefined || material.measured ? undefined : widthOfGauge(gauge, material.form);
+  if (width === undefined || !material.strand) return { ...material, gauge };
+  return {
+    ...material,
+    gauge,
+    strand: { ...material.strand, width, ...(material.strand.section === "round" && { thickness: width }) },
+  };
+}
+
+/** A new material of a form, with its nominal figures. */
+export const newMaterial = (code: string, name: string, form: MaterialForm): Material => ({
+  code,
+  name,
+  form,
+  unit: unitOf(form),
+  measured: false,
+  lead: false,
+  ...nominalFigures(form),
+});
+
+/** A code from a name: its form's first letters and the words' first letters, as drawers are labelled. */
+export function codeFor(name: string, form: MaterialForm, taken: (code: string) => boolean): string {
+  const letters = (text: string, n: number) =>
+    text
+      .normalize("NFKD")
+      .replace(/[^A-Za-z0-9 ]/g, "")
+      .toUpperCase()
+      .split(" ")
+      .filter(Boolean)
+      .map((w) => w.slice(0, n))
+      .join("");
+  const base = `${letters(form, 2).slice(0, 2)}-${letters(name, 3).slice(0, 12) || "NEW"}`;
+  for (let n = 1; ; n++) {
+    const code = n === 1 ? base : `${base}-${n}`;
+    if (!taken(code)) return code;
+  }
+}

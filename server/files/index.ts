@@ -1,0 +1,3 @@
+export * from "./look";
+export * from "./routes";
+export * from "./take";
