@@ -18,6 +18,7 @@ import { measureHook } from "@kasten/contract/hooks";
 import { listNeeds } from "@kasten/contract/materials";
 import { addOrder, cancelOrder, editOrder, listOrders, promise, readOrderById } from "@kasten/contract/orders";
 import { catalogue } from "@kasten/contract/catalogue";
+import { readSettings, saveSettings } from "@kasten/contract/settings";
 import { readPlan } from "@kasten/contract/schedule";
 import { correctStock, listStock, readStock, receiveStock } from "@kasten/contract/stock";
 import { addPerson, editPerson, listPeople, me, signIn } from "@kasten/contract/team";
@@ -326,12 +327,12 @@ describe("batches", () => {
       (
         await owner.ok(readBatch, { params: { id: (await batchesOf({ pattern, size, variant }))[0]?.id ?? "" } })
       ).held_back.join(" ");
-    await room.source.query(
-      "UPDATE setting SET value = value || '{\"stationsDown\": [\"finishing\"]}' WHERE key = 'shop'",
-    );
+    const before = await owner.ok(readSettings);
+    const down = before.stations.map((s) => (s.name === "finishing" ? { ...s, down: "the lamp’s switch sticks" } : s));
+    const { version } = await owner.ok(saveSettings, { body: { ...before, stations: down } });
     expect(await held("tar-pupa", "14", "black")).toContain("The finishing station is down");
     expect(await held("dawn-bollard", "18", "grey")).not.toContain("is down");
-    await room.source.query("UPDATE setting SET value = value || '{\"stationsDown\": []}' WHERE key = 'shop'");
+    await owner.ok(saveSettings, { body: { ...before, version } });
   });
 
   test("a blend is milled for the batch with a reserve, parts out and one lot in", async () => {
@@ -503,7 +504,7 @@ describe("over the wire", () => {
       version: "test",
       databaseMs: expect.any(Number),
       eventLoopDelayMs: expect.any(Number),
-      migration: expect.stringContaining("Fourth"),
+      migration: expect.stringContaining("Fifth"),
     });
   });
 

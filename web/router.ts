@@ -29,6 +29,7 @@ export const router = createRouter({
     { path: "/stock/:id", name: "material", component: () => import("./stock/StockPage.vue"), props: true },
     { path: "/hooks", name: "hooks", component: () => import("./hooks/HooksView.vue") },
     { path: "/people", name: "people", component: () => import("./team/PeopleView.vue") },
+    { path: "/room", name: "room", component: () => import("./room/RoomView.vue") },
     { path: "/book", name: "book", component: () => import("./book/BookView.vue") },
     { path: "/:rest(.*)*", component: () => import("./frame/NotHere.vue") },
   ],

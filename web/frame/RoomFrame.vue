@@ -9,7 +9,9 @@ import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
 import { isTyped, tellKeys } from "../parts/keySheet";
-import { units } from "../parts/units";
+import { tellCurrency } from "../parts/format";
+import { tellUnits, units } from "../parts/units";
+import { useCatalogue } from "../patterns";
 import KeyHelp from "./KeyHelp.vue";
 import WorkingPanel from "./WorkingPanel.vue";
 import { useSession } from "../team";
@@ -17,6 +19,16 @@ import { drawers, stations } from "./stations";
 import { theme, themeChoice } from "./theme";
 
 const { person, leave } = useSession();
+const { data: catalogue } = useCatalogue();
+watch(
+  () => catalogue.value?.settings,
+  (settings) => {
+    if (!settings) return;
+    tellCurrency(settings.currency);
+    tellUnits(settings.units);
+  },
+  { immediate: true },
+);
 const route = useRoute();
 const router = useRouter();
 useLive();

@@ -1,112 +1,132 @@
 <script setup lang="ts">
-import { reactive } from "vue";
 import { hookBends } from "@kasten/core/hooks";
 import { eyeForms, hookFamilies, saveHook, type HookModelData } from "@kasten/contract/hooks";
-import type { BodyOf } from "@kasten/contract/http";
+import EntryChoice from "../parts/EntryChoice.vue";
+import EntryNumber from "../parts/EntryNumber.vue";
+import EntryText from "../parts/EntryText.vue";
+import EntryTick from "../parts/EntryTick.vue";
+import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import RowList from "../parts/RowList.vue";
+import TextField from "../parts/TextField.vue";
+import { optionsOf } from "../parts/option";
 import { useChange } from "../parts/useChange";
+import { useEntryForm } from "../parts/useEntryForm";
 
-/** A hook model: what its maker says of it, and what is near it. */
+/** A hook model: what its maker says of it, in which sizes it is kept, and what is near it. */
 const props = defineProps<{ model?: HookModelData }>();
-const emit = defineEmits<{ saved: []; leave: [] }>();
-const { busy, refusal, send } = useChange();
+const emit = defineEmits<{ saved: [id: string]; leave: [] }>();
+const { refusal, send } = useChange();
 const m = props.model;
-const form = reactive<BodyOf<typeof saveHook> & { id: string }>({
-  id: m?.id ?? "",
-  name: m?.name ?? "",
-  family: m?.family ?? "nymph",
-  bend: m?.bend ?? "round",
-  shankSteps: m?.shankSteps ?? 0,
-  wireSteps: m?.wireSteps ?? 0,
-  gapeSteps: m?.gapeSteps ?? 0,
-  barbless: m?.barbless ?? false,
-  points: m?.points ?? 1,
-  eyeForm: m?.eyeForm ?? "turned down",
-  finish: m?.finish ?? "",
-  wireReason: m?.wireReason ?? "",
-  near: m?.near.map((n) => ({ ...n })) ?? [],
+type Near = HookModelData["near"][number];
+const some = (n: number | undefined): number | undefined => n ?? 0;
+const form = useEntryForm({
+  endpoint: saveHook,
+  values: {
+    id: m?.id ?? "",
+    name: m?.name ?? "",
+    family: m?.family ?? "nymph",
+    bend: m?.bend ?? "round",
+    shankSteps: some(m?.shankSteps),
+    wireSteps: some(m?.wireSteps),
+    gapeSteps: some(m?.gapeSteps),
+    barbless: m?.barbless ?? false,
+    points: m?.points ?? 1,
+    eyeForm: m?.eyeForm ?? "turned down",
+    finish: m?.finish ?? "",
+    wireReason: m?.wireReason ?? "",
+    near: (m?.near ?? []).map((n) => ({ ...n })),
+    sizes: "",
+    drawer: "",
+  },
+  body: ({ id: _id, sizes, drawer, near, ...v }) => ({
+    ...v,
+    near: near.filter((n: Near) => n.model),
+    sizes: sizes.split(/[\s,;]+/).filter(Boolean),
+    ...(drawer.trim() && { drawer: drawer.trim() }),
+  }),
+  fields: Object.fromEntries(Array.from({ length: 31 }, (_, i) => [`sizes.${i}`, "sizes"])),
+  send: async (body, { id }) => {
+    if (await send(saveHook, { params: { id: id.trim() }, body }, "Kept")) emit("saved", id.trim());
+    return refusal.value;
+  },
 });
-async function save(): Promise<void> {
-  const { id, ...body } = form;
-  if (await send(saveHook, { params: { id }, body: { ...body, near: body.near.filter((n) => n.model) } }, "Kept"))
-    emit("saved");
-}
+const points = [
+  { value: 1 as const, label: "one" },
+  { value: 2 as const, label: "two, a double" },
+];
+const setNear = (near: Near[] | undefined): void => form.api.setFieldValue("near", (near ?? []) as never);
 </script>
 
 <template>
-  <form class="sheet mb-3 grid gap-3 p-4 sm:grid-cols-2 lg:grid-cols-4" @submit.prevent="save">
-    <RefusalNote class="sm:col-span-2 lg:col-span-4" :refusal="refusal" />
-    <label
-      ><span class="label">Short code</span
-      ><input v-model="form.id" class="field fig w-full" :disabled="m !== undefined" required maxlength="20"
-    /></label>
-    <label
-      ><span class="label">Name</span><input v-model="form.name" class="field w-full" required maxlength="80"
-    /></label>
-    <label
-      ><span class="label">Family</span
-      ><select v-model="form.family" class="field w-full">
-        <option v-for="f in hookFamilies" :key="f">{{ f }}</option>
-      </select></label
+  <form class="sheet mb-3 grid items-start gap-3 p-4 sm:grid-cols-2 lg:grid-cols-4" @submit.prevent="form.submit">
+    <RefusalNote class="col-span-full" :refusal="refusal" />
+    <FormWrong class="col-span-full" :form="form" />
+    <EntryText
+      :form="form"
+      name="id"
+      label="Short code"
+      mono
+      :disabled="m !== undefined"
+      hint="Such as N1; it stands on drawers and sheets."
+    />
+    <EntryText :form="form" name="name" label="Name" />
+    <EntryChoice :form="form" name="family" label="Family" :options="optionsOf(hookFamilies)" />
+    <EntryChoice :form="form" name="bend" label="Bend" :options="optionsOf(hookBends)" />
+    <EntryNumber
+      :form="form"
+      name="shankSteps"
+      label="Shank, steps longer (−: shorter)"
+      :min="-6"
+      :max="10"
+      :step="1"
+    />
+    <EntryNumber :form="form" name="wireSteps" label="Wire, steps heavier (−: finer)" :min="-6" :max="6" :step="1" />
+    <EntryNumber :form="form" name="gapeSteps" label="Gape, steps wider (−: narrower)" :min="-4" :max="4" :step="1" />
+    <EntryText :form="form" name="wireReason" label="Why this wire" />
+    <EntryChoice :form="form" name="eyeForm" label="Eye" :options="optionsOf(eyeForms)" />
+    <EntryText :form="form" name="finish" label="Colour and coating" />
+    <EntryChoice :form="form" name="points" label="Points" :options="points" />
+    <EntryTick :form="form" name="barbless">barbless</EntryTick>
+    <EntryText
+      class="sm:col-span-2"
+      :form="form"
+      name="sizes"
+      label="Sizes to keep, by comma"
+      mono
+      placeholder="16, 14, 12, 10"
+      hint="Each gets a place in the cabinet. Those that are kept already stay."
+    />
+    <EntryText :form="form" name="drawer" label="Drawer of the new sizes" mono placeholder="A1" />
+    <RowList
+      class="col-span-full"
+      label="Near, but never the same"
+      add="a near one"
+      take-out="Take it out"
+      :fresh="() => ({ model: '', differs: '' }) as Near"
+      :model-value="form.values.value.near"
+      @update:model-value="setNear"
     >
-    <label
-      ><span class="label">Bend</span
-      ><select v-model="form.bend" class="field w-full">
-        <option v-for="b in hookBends" :key="b">{{ b }}</option>
-      </select></label
-    >
-    <label
-      ><span class="label">Shank, steps longer (−: shorter)</span
-      ><input v-model.number="form.shankSteps" class="field fig w-full" type="number" min="-6" max="10"
-    /></label>
-    <label
-      ><span class="label">Wire, steps heavier (−: finer)</span
-      ><input v-model.number="form.wireSteps" class="field fig w-full" type="number" min="-6" max="6"
-    /></label>
-    <label
-      ><span class="label">Gape, steps wider (−: narrower)</span
-      ><input v-model.number="form.gapeSteps" class="field fig w-full" type="number" min="-4" max="4"
-    /></label>
-    <label
-      ><span class="label">Why this wire</span><input v-model="form.wireReason" class="field w-full" maxlength="200"
-    /></label>
-    <label
-      ><span class="label">Eye</span
-      ><select v-model="form.eyeForm" class="field w-full">
-        <option v-for="e in eyeForms" :key="e">{{ e }}</option>
-      </select></label
-    >
-    <label
-      ><span class="label">Colour and coating</span><input v-model="form.finish" class="field w-full" maxlength="200"
-    /></label>
-    <label
-      ><span class="label">Points</span
-      ><select v-model.number="form.points" class="field w-full">
-        <option :value="1">one</option>
-        <option :value="2">two, a double</option>
-      </select></label
-    >
-    <label class="flex items-center gap-2"
-      ><input v-model="form.barbless" type="checkbox" class="h-5 w-5" />barbless</label
-    >
-    <div class="sm:col-span-2 lg:col-span-4">
-      <span class="label">Near, but never the same</span>
-      <div v-for="(n, i) in form.near" :key="i" class="mb-1 flex gap-2">
-        <input v-model="n.model" class="field w-40" aria-label="Hook" placeholder="hook" /><input
-          v-model="n.differs"
-          class="field flex-1"
-          aria-label="What differs"
+      <template #default="{ row, set }">
+        <TextField
+          class="w-40"
+          label="Hook"
+          quiet
+          placeholder="hook"
+          :model-value="row.model"
+          @update:model-value="set({ model: $event ?? '' })"
+        /><TextField
+          class="min-w-40 flex-1"
+          label="What differs"
+          quiet
           placeholder="what differs"
-        /><button type="button" class="btn btn-plain" aria-label="Take it out" @click="form.near.splice(i, 1)">
-          ×
-        </button>
-      </div>
-      <button type="button" class="btn btn-plain" @click="form.near.push({ model: '', differs: '' })">
-        A near one
-      </button>
-    </div>
-    <div class="flex gap-2">
-      <button class="btn btn-main" :disabled="busy">Keep it</button
+          :model-value="row.differs"
+          @update:model-value="set({ differs: $event ?? '' })"
+        />
+      </template>
+    </RowList>
+    <div class="col-span-full flex gap-2">
+      <button class="btn btn-main" :disabled="form.isBusy.value">Keep it</button
       ><button type="button" class="btn" @click="emit('leave')">Leave</button>
     </div>
   </form>

@@ -54,8 +54,9 @@ async function forget(size: string): Promise<void> {
   effect.value = found;
   await cache.invalidateQueries({ key: ["catalogue"] });
 }
-async function saved(): Promise<void> {
-  await cache.invalidateQueries({ key: ["catalogue"] });
+async function saved(id: string): Promise<void> {
+  await Promise.all(["catalogue", "stock", "beginnings"].map((key) => cache.invalidateQueries({ key: [key] })));
+  chosen.value = id;
   mode.value = "look";
 }
 </script>

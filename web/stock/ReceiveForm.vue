@@ -1,75 +1,86 @@
 <script setup lang="ts">
-import { reactive } from "vue";
+import { useQuery } from "@pinia/colada";
+import { computed } from "vue";
 import type { StockUnit } from "@kasten/core/units";
+import { listSuppliers } from "@kasten/contract/purchasing";
 import { receiveStock } from "@kasten/contract/stock";
-import type { BodyOf } from "@kasten/contract/http";
+import { call } from "../http";
+import EntryChoice from "../parts/EntryChoice.vue";
+import EntryNumber from "../parts/EntryNumber.vue";
+import EntryText from "../parts/EntryText.vue";
+import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import { currencySign } from "../parts/format";
+import { orNone, type Option } from "../parts/option";
 import { useChange } from "../parts/useChange";
+import { useEntryForm } from "../parts/useEntryForm";
 import { baseOf, writtenUnit } from "../parts/written";
 
 /** A delivery into the drawer of a material, as a new lot or more of one. */
 const props = defineProps<{ code: string; form: string; unit: StockUnit }>();
 const emit = defineEmits<{ received: [] }>();
-const { busy, refusal, send } = useChange();
-const empty = () => ({
-  quantity: undefined as number | undefined,
-  lot: "",
-  dyeLot: "",
-  side: "" as "" | "left" | "right",
-  barbFrom: undefined as number | undefined,
-  barbTo: undefined as number | undefined,
-  note: "",
-});
-const delivery = reactive(empty());
-
-async function receive(): Promise<void> {
-  if (!delivery.quantity) return;
-  const { lot, dyeLot, side, barbFrom, barbTo, note } = delivery;
-  const body: BodyOf<typeof receiveStock> = {
-    quantity: baseOf(delivery.quantity, props.unit),
-    lot,
-    dyeLot,
+const { refusal, send } = useChange();
+const suppliers = useQuery({ key: ["suppliers"], query: () => call(listSuppliers) });
+const from = computed(() =>
+  orNone(
+    "its usual source",
+    (suppliers.data.value?.suppliers ?? []).map((s): Option => ({ value: s.id, label: s.name })),
+  ),
+);
+const PER_COIN = 100;
+const entry = useEntryForm({
+  endpoint: receiveStock,
+  values: {
+    quantity: undefined as number | undefined,
+    lot: "",
+    dyeLot: "",
+    supplier: undefined as string | undefined,
+    price: undefined as number | undefined,
+    side: undefined as "left" | "right" | undefined,
+    barbFrom: undefined as number | undefined,
+    barbTo: undefined as number | undefined,
+    note: "",
+  },
+  body: ({ quantity, price, side, barbFrom, barbTo, ...v }) => ({
+    ...v,
+    quantity: quantity === undefined ? undefined : baseOf(quantity, props.unit),
     grade: "",
-    side: side || null,
-    barb: barbFrom && barbTo ? [barbFrom, barbTo] : null,
-    priceCents: 0,
-    note,
-  };
-  if (!(await send(receiveStock, { params: { id: props.code }, body }, "Received"))) return;
-  Object.assign(delivery, empty());
-  emit("received");
-}
+    side: side ?? null,
+    barb: barbFrom === undefined && barbTo === undefined ? null : [barbFrom, barbTo],
+    priceCents: price === undefined ? 0 : Math.round(price * PER_COIN),
+  }),
+  fields: { "barb.0": "barbFrom", "barb.1": "barbTo", barb: "barbTo", priceCents: "price" },
+  send: async (body) => {
+    if (await send(receiveStock, { params: { id: props.code }, body }, "Received")) {
+      entry.restart();
+      emit("received");
+    }
+    return refusal.value;
+  },
+});
+const sides = orNone("both or none", [
+  { value: "left" as const, label: "left" },
+  { value: "right" as const, label: "right" },
+]);
 </script>
 
 <template>
-  <form class="sheet flex flex-wrap items-end gap-3 p-3" @submit.prevent="receive">
-    <h2 class="w-full">Receive a delivery</h2>
-    <RefusalNote class="w-full" :refusal="refusal" />
-    <label
-      ><span class="label">How much, in {{ writtenUnit[unit] }}</span
-      ><input v-model.number="delivery.quantity" class="field fig w-28" type="number" min="0" step="any" required
-    /></label>
-    <label><span class="label">Lot</span><input v-model="delivery.lot" class="field w-36" required /></label>
-    <label><span class="label">Dye lot, if any</span><input v-model="delivery.dyeLot" class="field w-28" /></label>
-    <label v-if="form === 'quill'"
-      ><span class="label">Side</span
-      ><select v-model="delivery.side" class="field">
-        <option value="">both or none</option>
-        <option>left</option>
-        <option>right</option>
-      </select></label
-    >
+  <form class="grid items-start gap-3 sm:grid-cols-2 lg:grid-cols-4" @submit.prevent="entry.submit">
+    <RefusalNote class="col-span-full" :refusal="refusal" />
+    <FormWrong class="col-span-full" :form="entry" />
+    <EntryNumber :form="entry" name="quantity" :label="`How much, in ${writtenUnit[unit]}`" :min="0" />
+    <EntryText :form="entry" name="lot" label="Lot" mono />
+    <EntryText :form="entry" name="dyeLot" label="Dye lot, if any" mono />
+    <EntryChoice :form="entry" name="supplier" label="From" :options="from" />
+    <EntryNumber :form="entry" name="price" label="Price of it all" :unit="currencySign()" :min="0" :step="0.01" />
+    <EntryChoice v-if="form === 'quill'" :form="entry" name="side" label="Side" :options="sides" />
     <template v-if="form === 'hackle'">
-      <label
-        ><span class="label">Barbs from, mm</span
-        ><input v-model.number="delivery.barbFrom" class="field fig w-24" type="number" min="0" step="0.1"
-      /></label>
-      <label
-        ><span class="label">to, mm</span
-        ><input v-model.number="delivery.barbTo" class="field fig w-24" type="number" min="0" step="0.1"
-      /></label>
+      <EntryNumber :form="entry" name="barbFrom" label="Barbs from, mm" :min="0" :step="0.1" />
+      <EntryNumber :form="entry" name="barbTo" label="to, mm" :min="0" :step="0.1" />
     </template>
-    <label><span class="label">Note</span><input v-model="delivery.note" class="field w-44" /></label>
-    <button class="btn btn-main" :disabled="busy">Receive</button>
+    <EntryText :form="entry" name="note" label="Note" />
+    <div class="col-span-full">
+      <button class="btn btn-main max-sm:min-h-[44px]" :disabled="entry.isBusy.value">Receive</button>
+    </div>
   </form>
 </template>

@@ -6,12 +6,15 @@ import { readStock } from "@kasten/contract/stock";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
+import TabSet from "../parts/TabSet.vue";
 import { money, quantity } from "../parts/format";
 import { MaterialForm, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import LotTable from "./LotTable.vue";
 import MovementTable from "./MovementTable.vue";
+import CountInForm from "./CountInForm.vue";
 import ReceiveForm from "./ReceiveForm.vue";
+import SourcesForm from "./SourcesForm.vue";
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();
@@ -24,6 +27,12 @@ const { materials } = useCatalogue();
 const material = computed(() => materials.value.get(m.value?.code ?? ""));
 const thread = computed(() => material.value?.thread);
 const editing = ref(false);
+const side = ref("receive");
+const sides = [
+  { id: "receive", label: "Receive a delivery" },
+  { id: "count", label: "Count in what lies there" },
+  { id: "sources", label: "Where it is bought" },
+];
 async function known(): Promise<void> {
   editing.value = false;
   await stock.refetch();
@@ -84,14 +93,22 @@ async function known(): Promise<void> {
     </dl>
     <h2 class="mb-1">Lots</h2>
     <LotTable class="mb-4" :stock="m" :can="may('handle stock')" @corrected="stock.refetch" />
-    <ReceiveForm
-      v-if="may('handle stock')"
-      class="mb-5"
-      :code="m.code"
-      :form="m.form"
-      :unit="m.unit"
-      @received="stock.refetch"
-    />
+    <TabSet v-if="may('handle stock')" v-model="side" class="sheet mb-5 p-3" label="Into the drawer" :tabs="sides">
+      <template #receive
+        ><ReceiveForm :code="m.code" :form="m.form" :unit="m.unit" @received="stock.refetch"
+      /></template>
+      <template #count
+        ><CountInForm :code="m.code" :unit="m.unit" :drawer="m.drawer" @counted="stock.refetch"
+      /></template>
+      <template #sources
+        ><SourcesForm
+          :key="m.sources.map((s) => s.supplierId + s.pack + s.priceCents + s.leadDays).join()"
+          :code="m.code"
+          :unit="m.unit"
+          :sources="m.sources"
+          @kept="stock.refetch"
+      /></template>
+    </TabSet>
     <h2 class="mb-1">Movements</h2>
     <MovementTable :stock="m" />
   </template>

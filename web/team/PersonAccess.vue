@@ -2,30 +2,40 @@
 import { ref } from "vue";
 import { changePassword, endAccess, giveAccess, resetPassword, type Person } from "@kasten/contract/team";
 import RefusalNote from "../parts/RefusalNote.vue";
+import EntryText from "../parts/EntryText.vue";
 import { useChange } from "../parts/useChange";
+import { useEntryForm } from "../parts/useEntryForm";
 
 /** How a person signs in: one's own password, and for the owner that of others, and whether they may at all. */
 const props = defineProps<{ person: Person; own: boolean; manages: boolean }>();
 const emit = defineEmits<{ changed: [] }>();
 const { busy, refusal, send } = useChange();
 const asks = ref<"password" | "end" | null>(null);
-const current = ref("");
-const password = ref("");
 const params = { id: props.person.id };
 
 function ask(what: "password" | "end" | null): void {
   asks.value = what;
   refusal.value = null;
-  current.value = "";
-  password.value = "";
+  form.restart();
 }
-async function renew(): Promise<void> {
-  const body = { current: current.value, password: password.value };
-  const done = props.own
-    ? await send(changePassword, { body }, "Your password is changed; you are signed out everywhere else")
-    : await send(resetPassword, { params, body: { password: password.value } }, "The new password holds from now on");
-  if (done) ask(null);
-}
+const form = props.own
+  ? useEntryForm({
+      endpoint: changePassword,
+      values: { current: "", password: "" },
+      send: async (body) => {
+        if (await send(changePassword, { body }, "Your password is changed; you are signed out everywhere else"))
+          ask(null);
+        return refusal.value;
+      },
+    })
+  : useEntryForm({
+      endpoint: resetPassword,
+      values: { current: "", password: "" },
+      send: async (body) => {
+        if (await send(resetPassword, { params, body }, "The new password holds from now on")) ask(null);
+        return refusal.value;
+      },
+    });
 async function end(): Promise<void> {
   if (await send(endAccess, { params }, `${props.person.name} is signed out everywhere`)) {
     ask(null);
@@ -40,24 +50,26 @@ async function readmit(): Promise<void> {
 <template>
   <div class="mt-2 border-t border-rule pt-2 text-[0.94rem]">
     <RefusalNote :refusal="refusal" />
-    <form v-if="asks === 'password'" class="flex flex-wrap items-end gap-3" @submit.prevent="renew">
-      <label v-if="own"
-        ><span class="label">Present password</span
-        ><input v-model="current" class="field" type="password" required autocomplete="current-password"
-      /></label>
-      <label
-        ><span class="label">New password, at least 10 characters</span
-        ><input
-          v-model="password"
-          class="field"
-          type="password"
-          required
-          minlength="10"
-          maxlength="200"
-          autocomplete="new-password"
-      /></label>
-      <button class="btn btn-main" :disabled="busy">Keep the password</button>
-      <button type="button" class="btn btn-plain" @click="ask(null)">Leave</button>
+    <form v-if="asks === 'password'" class="flex flex-wrap items-start gap-3" @submit.prevent="form.submit">
+      <EntryText
+        v-if="own"
+        :form="form"
+        name="current"
+        label="Present password"
+        type="password"
+        autocomplete="current-password"
+      />
+      <EntryText
+        :form="form"
+        name="password"
+        label="New password, at least 10 characters"
+        type="password"
+        autocomplete="new-password"
+      />
+      <span class="mt-[1.35rem] flex gap-2"
+        ><button class="btn btn-main" :disabled="busy">Keep the password</button>
+        <button type="button" class="btn btn-plain" @click="ask(null)">Leave</button></span
+      >
       <p v-if="!own" class="w-full text-soft">
         Tell it to {{ person.name }} yourself. Whoever is signed in as {{ person.name }} is signed out.
       </p>

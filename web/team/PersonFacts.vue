@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Person } from "@kasten/contract/team";
+import { dayYear } from "../parts/format";
 import { clockOf, weekdays } from "./hours";
 import { ways } from "./ways";
 
@@ -12,6 +13,11 @@ const hours = computed(() =>
     const of = props.person.hours.filter((h) => h.day === k + 1);
     return of.length > 0 ? [{ name, words: of.map((h) => `${clockOf(h.from)}–${clockOf(h.to)}`).join(", ") }] : [];
   }),
+);
+const off = computed(() =>
+  props.person.absences.map(
+    (a) => `${dayYear(a.from)}${a.to === a.from ? "" : ` to ${dayYear(a.to)}`}${a.reason ? `, ${a.reason}` : ""}`,
+  ),
 );
 const methods = computed(() =>
   Object.entries(props.person.methods)
@@ -42,6 +48,7 @@ const says = computed(() =>
           <b>{{ h.name }}</b> <span class="fig">{{ h.words }}</span>
         </li>
       </ul>
+      <p v-if="off.length > 0" class="text-[0.94rem]">Off: {{ off.join("; ") }}</p>
       <p class="text-[0.94rem]">{{ person.skills.join(", ") || "no tying skills" }}</p>
       <p v-if="methods" class="text-[0.92rem]">{{ methods }}</p>
       <p v-if="says" class="text-[0.92rem] text-soft">Says {{ says }}</p>

@@ -1,129 +1,225 @@
 <script setup lang="ts">
-import { computed, reactive } from "vue";
+import { Plus, X } from "lucide-vue-next";
+import { computed } from "vue";
 import { addPerson, editPerson, type Person } from "@kasten/contract/team";
+import { roles } from "@kasten/contract/permissions";
+import EntryChoice from "../parts/EntryChoice.vue";
+import EntryDay from "../parts/EntryDay.vue";
+import EntryNumber from "../parts/EntryNumber.vue";
+import EntryText from "../parts/EntryText.vue";
+import FormWrong from "../parts/FormWrong.vue";
+import OneOf from "../parts/OneOf.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { wordsByComma } from "../parts/fields";
+import { optionsOf } from "../parts/option";
 import { useChange } from "../parts/useChange";
+import { useEntryForm } from "../parts/useEntryForm";
 import { clockOf, minuteOf, numberWordsOf, sayNumberWords, weekdays } from "./hours";
 import { ways } from "./ways";
 
-/** A person: who they are here, what they can, when they work, and their ways. */
+/** A person: who they are here, what they can, when they work and when not, and their ways. */
 const props = defineProps<{ person?: Person }>();
 const emit = defineEmits<{ saved: []; leave: [] }>();
-const { busy, refusal, send } = useChange();
+const { refusal, send } = useChange();
 const p = props.person;
-const draft = reactive({
+interface Values {
+  name: string;
+  role: Person["role"];
+  login: string;
+  password: string;
+  skills: string;
+  methods: Record<string, string | undefined>;
+  pace: number | undefined;
+  handed: Person["handed"];
+  words: string;
+  hours: { day: number; from: string; to: string }[];
+  absences: { from: string | undefined; to: string | undefined; reason: string }[];
+}
+const values: Values = {
   name: p?.name ?? "",
   role: p?.role ?? "tier",
   login: p?.login ?? "",
   password: "",
   skills: (p?.skills ?? []).join(", "),
-  methods: { ...p?.methods } as Record<string, string | undefined>,
+  methods: { ...p?.methods },
   pace: p?.pace ?? 1,
   handed: p?.handed ?? "right",
   words: sayNumberWords(p?.numberWords ?? {}),
   hours: (p?.hours ?? []).map((h) => ({ day: h.day, from: clockOf(h.from), to: clockOf(h.to) })),
+  absences: (p?.absences ?? []).map((a) => ({ ...a })),
+};
+const bodyOf = ({ words, login, password, ...v }: Values) => ({
+  ...v,
+  skills: wordsByComma(v.skills) ?? [],
+  hours: v.hours.map((h) => ({ day: h.day, from: minuteOf(h.from), to: minuteOf(h.to) })),
+  methods: Object.fromEntries(Object.entries(v.methods).flatMap(([q, school]) => (school ? [[q, school]] : []))),
+  numberWords: numberWordsOf(words).words,
+  ...(p ? { version: p.version } : { login, password }),
 });
-const words = computed(() => numberWordsOf(draft.words));
-async function save(): Promise<void> {
-  const { name, role, pace, handed, login, password } = draft;
-  const common = {
-    name,
-    role,
-    pace,
-    handed,
-    skills: wordsByComma(draft.skills) ?? [],
-    hours: draft.hours.map((h) => ({ day: h.day, from: minuteOf(h.from), to: minuteOf(h.to) })),
-    methods: Object.fromEntries(Object.entries(draft.methods).flatMap(([q, school]) => (school ? [[q, school]] : []))),
-    numberWords: words.value.words,
-  };
-  const saved = p
-    ? await send(editPerson, { params: { id: p.id }, body: { ...common, version: p.version } }, "Kept")
-    : await send(addPerson, { body: { ...common, login, password } }, "Added");
+const done = (saved: unknown) => {
   if (saved) emit("saved");
-}
+  return refusal.value;
+};
+const form = p
+  ? useEntryForm({
+      endpoint: editPerson,
+      values,
+      body: bodyOf,
+      send: async (body) => done(await send(editPerson, { params: { id: p.id }, body }, "Kept")),
+    })
+  : useEntryForm({
+      endpoint: addPerson,
+      values,
+      body: bodyOf,
+      send: async (body) => done(await send(addPerson, { body }, "Added")),
+    });
+const now = form.values;
+const unread = computed(() => numberWordsOf(now.value.words).unread);
+const list = (name: "hours" | "absences", rows: object[]): void => form.api.setFieldValue(name, rows as never);
+const setWay = (question: string, school: string | undefined): void =>
+  form.api.setFieldValue("methods", { ...now.value.methods, [question]: school } as never);
+/** The usual week from the first day: most people's days are alike. */
+const wholeWeek = (): void => {
+  const [first] = now.value.hours;
+  const { from, to } = first ?? { from: "09:00", to: "12:00" };
+  list(
+    "hours",
+    [1, 2, 3, 4, 5].map((day) => ({ day, from, to })),
+  );
+};
+const days = weekdays.map((label, k) => ({ value: k + 1, label }));
+const hands = [
+  { value: "right" as const, label: "right-handed" },
+  { value: "left" as const, label: "left-handed" },
+];
 </script>
 
 <template>
-  <form class="grid gap-3" @submit.prevent="save">
+  <form class="grid gap-4" @submit.prevent="form.submit">
     <RefusalNote :refusal="refusal" />
-    <div class="flex flex-wrap gap-3">
-      <label><span class="label">Name</span><input v-model="draft.name" class="field" required /></label>
-      <template v-if="!person"
-        ><label
-          ><span class="label">Sign-in name</span
-          ><input v-model="draft.login" class="field" required minlength="2" /></label
-        ><label
-          ><span class="label">First password, at least 10 characters</span
-          ><input
-            v-model="draft.password"
-            class="field"
-            type="password"
-            required
-            minlength="10"
-            autocomplete="new-password" /></label
-      ></template>
-      <label
-        ><span class="label">Role</span
-        ><select v-model="draft.role" class="field">
-          <option>owner</option>
-          <option>tier</option>
-          <option>shop</option>
-        </select></label
-      >
-      <label
-        ><span class="label">Times the standard minutes</span
-        ><input v-model.number="draft.pace" class="field fig w-24" type="number" min="0.3" max="4" step="0.05"
-      /></label>
-      <label
-        ><span class="label">Ties</span
-        ><select v-model="draft.handed" class="field">
-          <option value="right">right-handed</option>
-          <option value="left">left-handed</option>
-        </select></label
-      >
-      <label class="flex-1"
-        ><span class="label">Skills, with commas</span><input v-model="draft.skills" class="field w-full min-w-60"
-      /></label>
-      <label
-        ><span class="label">Number words, such as “couple 2, few 3”</span
-        ><input v-model="draft.words" class="field w-60"
-      /></label>
-      <p v-if="words.unread.length > 0" class="w-full text-call">
-        A word and a whole number each, parted by commas: {{ words.unread.join(", ") }} cannot be read.
-      </p>
+    <FormWrong :form="form" />
+    <div class="grid items-start gap-3 sm:grid-cols-2 lg:grid-cols-4">
+      <EntryText :form="form" name="name" label="Name" />
+      <template v-if="!person">
+        <EntryText :form="form" name="login" label="Sign-in name" />
+        <EntryText
+          :form="form"
+          name="password"
+          label="First password, at least 10 characters"
+          type="password"
+          autocomplete="new-password"
+        />
+      </template>
+      <EntryChoice :form="form" name="role" label="Role" :options="optionsOf(roles)" />
+      <EntryNumber
+        :form="form"
+        name="pace"
+        label="Times the standard minutes"
+        :min="0.2"
+        :max="5"
+        :step="0.05"
+        hint="1.2 is slower; the plan reckons with it."
+      />
+      <EntryChoice
+        :form="form"
+        name="handed"
+        label="Ties"
+        :options="hands"
+        hint="Drawings and directions turn with it."
+      />
+      <EntryText
+        class="sm:col-span-2"
+        :form="form"
+        name="skills"
+        label="Skills, with commas"
+        hint="The plan gives a batch only to those who have all that its steps ask for."
+      />
+      <div class="sm:col-span-2">
+        <EntryText
+          :form="form"
+          name="words"
+          label="Number words, such as “couple 2, few 3”"
+          hint="What this person means by them in orders and recipes."
+        />
+        <p v-if="unread.length > 0" class="text-call" role="alert">
+          A word and a whole number each, parted by commas: {{ unread.join(", ") }} cannot be read.
+        </p>
+      </div>
     </div>
     <fieldset>
-      <legend class="label">Ways of tying, where good tiers differ</legend>
-      <div class="flex flex-wrap gap-3">
-        <label v-for="q in ways" :key="q.id"
-          ><span class="block text-[0.88rem] text-soft">{{ q.asks }}</span
-          ><select v-model="draft.methods[q.id]" class="field">
-            <option :value="undefined">as the pattern says</option>
-            <option v-for="s in q.schools" :key="s.id" :value="s.id">{{ s.words }}</option>
-          </select></label
+      <legend class="label">Hours</legend>
+      <div v-for="(_h, i) in now.hours" :key="i" class="mb-1.5 flex flex-wrap items-end gap-2">
+        <EntryChoice class="w-24" :form="form" :name="`hours[${i}].day`" label="Weekday" quiet :options="days" />
+        <EntryText class="w-32" :form="form" :name="`hours[${i}].from`" label="From" quiet type="time" />
+        <EntryText class="w-32" :form="form" :name="`hours[${i}].to`" label="To" quiet type="time" />
+        <button
+          type="button"
+          class="btn btn-plain"
+          @click="
+            list(
+              'hours',
+              now.hours.filter((_, j) => j !== i),
+            )
+          "
         >
+          Remove
+        </button>
+      </div>
+      <div class="flex flex-wrap gap-2">
+        <button
+          type="button"
+          class="btn"
+          @click="list('hours', [...now.hours, { day: 1, from: '09:00', to: '12:00' }])"
+        >
+          Add hours
+        </button>
+        <button type="button" class="btn btn-plain" @click="wholeWeek">Monday to Friday alike</button>
       </div>
     </fieldset>
     <fieldset>
-      <legend class="label">Hours</legend>
-      <div v-for="(h, i) in draft.hours" :key="i" class="mb-1 flex items-center gap-2">
-        <select v-model.number="h.day" class="field" aria-label="Weekday">
-          <option v-for="(d, k) in weekdays" :key="d" :value="k + 1">{{ d }}</option></select
-        ><input v-model="h.from" class="field fig" type="time" required aria-label="From" /><input
-          v-model="h.to"
-          class="field fig"
-          type="time"
-          required
-          aria-label="To"
-        /><button type="button" class="btn btn-plain" @click="draft.hours.splice(i, 1)">Remove</button>
+      <legend class="label">Days off</legend>
+      <div v-for="(_a, i) in now.absences" :key="i" class="mb-1.5 flex flex-wrap items-end gap-2">
+        <EntryDay class="w-36" :form="form" :name="`absences[${i}].from`" label="From" />
+        <EntryDay class="w-36" :form="form" :name="`absences[${i}].to`" label="To" />
+        <EntryText class="w-48" :form="form" :name="`absences[${i}].reason`" label="Why, if it may be said" />
+        <button
+          type="button"
+          class="btn btn-plain"
+          :aria-label="`Without days off ${i + 1}`"
+          @click="
+            list(
+              'absences',
+              now.absences.filter((_, j) => j !== i),
+            )
+          "
+        >
+          <X :size="16" />
+        </button>
       </div>
-      <button type="button" class="btn" @click="draft.hours.push({ day: 1, from: '09:00', to: '12:00' })">
-        Add hours
+      <button
+        type="button"
+        class="btn"
+        @click="list('absences', [...now.absences, { from: undefined, to: undefined, reason: '' }])"
+      >
+        <Plus :size="16" aria-hidden="true" />Days off
       </button>
     </fieldset>
+    <fieldset>
+      <legend class="label">Ways of tying, where good tiers differ</legend>
+      <div class="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+        <OneOf
+          v-for="q in ways"
+          :key="q.id"
+          :label="q.asks"
+          none="as the pattern says"
+          :options="q.schools.map((s) => ({ id: s.id, name: s.words }))"
+          :model-value="now.methods[q.id]"
+          @update:model-value="setWay(q.id, $event)"
+        />
+      </div>
+    </fieldset>
     <div class="flex gap-2">
-      <button class="btn btn-main" :disabled="busy || words.unread.length > 0">Keep</button
+      <button class="btn btn-main" :disabled="form.isBusy.value || unread.length > 0">Keep</button
       ><button type="button" class="btn" @click="$emit('leave')">Leave</button>
     </div>
   </form>

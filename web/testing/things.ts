@@ -23,6 +23,7 @@ export const person = (of: Partial<Person> = {}): Person => ({
   numberWords: {},
   methods: {},
   endedAt: null,
+  absences: [],
   version: 3,
   ...of,
 });
@@ -60,8 +61,13 @@ export const room = (of: Partial<ReplyOf<typeof catalogue>> = {}): ReplyOf<typeo
     seasons: [],
     changeOver: { pattern: 3, thread: 1, hook: 1 },
     rackPlaces: 2,
-    finishingPlaces: 1,
-    stationsDown: [],
+    currency: "€",
+    units: "mm",
+    holidays: [],
+    stations: [
+      { name: "finishing", places: 1, down: null },
+      { name: "mill", places: 1, down: null },
+    ],
   },
   patterns: [entry()],
   materials: [...materials.values()].map((m) => ({ ...structuredClone(m), version: 1 })) as ReplyOf<
@@ -90,6 +96,7 @@ export const room = (of: Partial<ReplyOf<typeof catalogue>> = {}): ReplyOf<typeo
       policy: "alternates",
       destination: { noLead: false, barblessOnly: false, forbiddenSpecies: [] },
       note: "",
+      version: 1,
     },
   ],
   ...of,

@@ -1,0 +1,1 @@
+export { default as FaceOfRoom } from "./FaceOfRoom.vue";

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { saveSettings, type Station } from "@kasten/contract/settings";
+import EntryNumber from "../parts/EntryNumber.vue";
+import EntryText from "../parts/EntryText.vue";
+import FormWrong from "../parts/FormWrong.vue";
+import RefusalNote from "../parts/RefusalNote.vue";
+import SwitchField from "../parts/SwitchField.vue";
+import { useEntryForm } from "../parts/useEntryForm";
+import { useSettings, type Kept } from "./useSettings";
+
+/** Shared tools: how many may work there at a time, and what is wrong with them. */
+const props = defineProps<{ settings: Kept; can: boolean }>();
+const { refusal, keep } = useSettings();
+const form = useEntryForm({
+  endpoint: saveSettings,
+  values: {
+    ...props.settings,
+    stations: props.settings.stations.map((s) => ({ ...s, places: s.places as number | undefined })),
+  },
+  send: (body) => keep(body),
+});
+const what: Record<Station["name"], { title: string; does: string }> = {
+  finishing: { title: "Finishing bench", does: "Lacquer, resin and lamp: every coat is given here." },
+  mill: { title: "Blending mill", does: "Blends are mixed here, for a whole batch at once." },
+};
+const setDown = (i: number, isDown: boolean): void => {
+  form.api.setFieldValue(`stations[${i}].down`, (isDown ? "" : null) as never);
+};
+</script>
+
+<template>
+  <form class="grid gap-4 md:grid-cols-2" @submit.prevent="form.submit">
+    <RefusalNote class="col-span-full" :refusal="refusal" />
+    <FormWrong class="col-span-full" :form="form" />
+    <section v-for="(s, i) in form.values.value.stations" :key="s.name" class="sheet p-4">
+      <h2>{{ what[s.name].title }}</h2>
+      <p class="mb-2 text-[0.92rem] text-soft">{{ what[s.name].does }}</p>
+      <EntryNumber
+        class="max-w-48"
+        :form="form"
+        :name="`stations[${i}].places`"
+        label="People at a time"
+        :min="1"
+        :max="40"
+        :step="1"
+        :disabled="!can"
+      />
+      <SwitchField
+        class="mt-2"
+        :model-value="s.down === null"
+        :disabled="!can"
+        @update:model-value="setDown(i, !$event)"
+        >it works</SwitchField
+      >
+      <EntryText
+        v-if="s.down !== null"
+        :form="form"
+        :name="`stations[${i}].down`"
+        label="What is wrong with it"
+        placeholder="the lamp’s switch sticks"
+        hint="Batches that need it are held from the bench and named in the plan, with this reason."
+        :disabled="!can"
+      />
+    </section>
+    <div v-if="can" class="col-span-full">
+      <button class="btn btn-main" :disabled="form.isBusy.value">Keep the stations</button>
+    </div>
+  </form>
+</template>

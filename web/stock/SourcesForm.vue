@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { useQuery } from "@pinia/colada";
+import { Plus, X } from "lucide-vue-next";
+import { computed } from "vue";
+import type { StockUnit } from "@kasten/core/units";
+import { listSuppliers, setSources } from "@kasten/contract/purchasing";
+import type { StockDetail } from "@kasten/contract/stock";
+import { call } from "../http";
+import EntryChoice from "../parts/EntryChoice.vue";
+import EntryNumber from "../parts/EntryNumber.vue";
+import FormWrong from "../parts/FormWrong.vue";
+import RefusalNote from "../parts/RefusalNote.vue";
+import { currencySign } from "../parts/format";
+import type { Option } from "../parts/option";
+import { useChange } from "../parts/useChange";
+import { useEntryForm } from "../parts/useEntryForm";
+import { baseOf, writtenOf, writtenUnit } from "../parts/written";
+
+/** Where a material is bought: the quickest comes first when something is short. */
+const props = defineProps<{ code: string; unit: StockUnit; sources: StockDetail["sources"] }>();
+const emit = defineEmits<{ kept: [] }>();
+const { refusal, send } = useChange();
+const suppliers = useQuery({ key: ["suppliers"], query: () => call(listSuppliers) });
+const options = computed(() =>
+  (suppliers.data.value?.suppliers ?? []).map((s): Option => ({ value: s.id, label: s.name })),
+);
+const PER_COIN = 100;
+interface Row {
+  supplier: string;
+  pack: number | undefined;
+  price: number | undefined;
+  leadDays: number | undefined;
+}
+const entry = useEntryForm({
+  endpoint: setSources,
+  values: {
+    sources: props.sources.map((s): Row => ({
+      supplier: s.supplierId,
+      pack: writtenOf(s.pack, props.unit),
+      price: s.priceCents / PER_COIN,
+      leadDays: s.leadDays,
+    })),
+  },
+  body: ({ sources }) => ({
+    sources: sources.map((s) => ({
+      supplier: s.supplier,
+      pack: s.pack === undefined ? undefined : baseOf(s.pack, props.unit),
+      priceCents: s.price === undefined ? undefined : Math.round(s.price * PER_COIN),
+      leadDays: s.leadDays,
+    })),
+  }),
+  fields: Object.fromEntries(Array.from({ length: 20 }, (_, i) => [`sources.${i}.priceCents`, `sources[${i}].price`])),
+  send: async (body) => {
+    if (await send(setSources, { params: { id: props.code }, body }, "Kept")) emit("kept");
+    return refusal.value;
+  },
+});
+const rows = entry.values;
+const set = (all: Row[]): void => entry.api.setFieldValue("sources", all as never);
+</script>
+
+<template>
+  <form class="grid gap-2" @submit.prevent="entry.submit">
+    <RefusalNote :refusal="refusal" />
+    <FormWrong :form="entry" />
+    <p v-if="options.length === 0" class="text-soft">
+      No supplier is known yet. <RouterLink class="link" to="/room?side=suppliers">Add one</RouterLink>, then say here
+      what they sell.
+    </p>
+    <div v-for="(_s, i) in rows.sources" :key="i" class="flex flex-wrap items-start gap-2">
+      <EntryChoice class="w-52" :form="entry" :name="`sources[${i}].supplier`" label="Supplier" :options="options" />
+      <EntryNumber
+        class="w-36"
+        :form="entry"
+        :name="`sources[${i}].pack`"
+        :label="`A pack, ${writtenUnit[unit]}`"
+        :min="0"
+      />
+      <EntryNumber
+        class="w-32"
+        :form="entry"
+        :name="`sources[${i}].price`"
+        label="Price of it"
+        :unit="currencySign()"
+        :min="0"
+        :step="0.01"
+      />
+      <EntryNumber
+        class="w-28"
+        :form="entry"
+        :name="`sources[${i}].leadDays`"
+        label="Here in"
+        unit="days"
+        :min="0"
+        :step="1"
+      />
+      <button
+        type="button"
+        class="btn btn-plain mt-[1.3rem]"
+        :aria-label="`Without source ${i + 1}`"
+        @click="set(rows.sources.filter((_, j) => j !== i))"
+      >
+        <X :size="16" />
+      </button>
+    </div>
+    <div class="flex flex-wrap gap-2">
+      <button
+        type="button"
+        class="btn"
+        :disabled="options.length === 0"
+        @click="set([...rows.sources, { supplier: options[0]?.value ?? '', pack: 1, price: undefined, leadDays: 7 }])"
+      >
+        <Plus :size="16" aria-hidden="true" />A source</button
+      ><button class="btn btn-main" :disabled="entry.isBusy.value">Keep the sources</button>
+    </div>
+  </form>
+</template>
