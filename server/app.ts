@@ -1,5 +1,5 @@
 import { randomBytes } from "node:crypto";
-import { existsSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import compression from "compression";
 import connectPgSimple from "connect-pg-simple";
@@ -28,7 +28,7 @@ import { healthOf } from "./http/health";
 import type { Live } from "./http/live";
 import { Problem } from "./http/problems";
 import { refuse } from "./http/refuse";
-import { headers, knownHost, notStored, sameOrigin } from "./http/security";
+import { headers, knownHost, nonced, nonceOf, notStored, sameOrigin } from "./http/security";
 import { materialRoutes } from "./materials";
 import { measuringRoutes } from "./measuring";
 import { orderRoutes } from "./orders";
@@ -89,7 +89,7 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", options.trustProxy ? 1 : false);
-  app.use(requestLog(log), headers, knownHost(options.hosts ?? []), compressed);
+  app.use(requestLog(log), nonced, headers, knownHost(options.hosts ?? []), compressed);
   app.use("/api", notStored, rateLimited(options));
   openRoutes(app, options);
   app.use("/api", smallBodies, sameOrigin, await sessionsOf(options, sessions), fileBodies, roomRoutes(options));
@@ -185,7 +185,11 @@ function roomRoutes({ source, live, outlook, takeIn, files }: AppOptions): expre
 function serveWeb(app: express.Express, web: string): void {
   app.use("/assets", express.static(join(web, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
   app.use(express.static(web, { index: false }));
+  const page = readFileSync(join(web, "index.html"), "utf8");
   app.get(/^\/(?!api\/).*/, (_request, response) =>
-    response.set("Cache-Control", "no-cache").sendFile(join(web, "index.html")),
+    response
+      .set("Cache-Control", "no-cache")
+      .type("html")
+      .send(page.replace("%NONCE%", nonceOf(response))),
   );
 }

@@ -51,7 +51,7 @@ onKeyStroke(["ArrowRight", "ArrowDown", "ArrowLeft", "ArrowUp"], (e) => {
       :size="batch.size"
       :variant="batch.variant"
       :form="batch.form"
-      class="h-56 border border-rule"
+      class="h-48 border border-rule sm:h-56 2xl:h-[24rem]"
     />
     <div v-if="now" class="sheet mt-2 p-4">
       <div class="flex items-start justify-between gap-3">
@@ -66,12 +66,12 @@ onKeyStroke(["ArrowRight", "ArrowDown", "ArrowLeft", "ArrowUp"], (e) => {
           </button>
         </div>
       </div>
-      <p class="text-2xl font-bold">{{ now.name }}</p>
-      <p v-if="now.material" class="text-lg">{{ now.material }}</p>
-      <p class="fig text-xl">{{ now.zone }}</p>
-      <p v-if="now.more" class="text-lg">{{ now.more }}</p>
-      <p v-if="now.step.instruction" class="mt-1">{{ now.step.instruction }}</p>
-      <p v-for="c in now.cautions" :key="c" class="callout mt-2">{{ c }}</p>
+      <p class="text-2xl font-bold 2xl:text-5xl">{{ now.name }}</p>
+      <p v-if="now.material" class="text-lg 2xl:text-3xl">{{ now.material }}</p>
+      <p class="fig text-xl 2xl:text-4xl">{{ now.zone }}</p>
+      <p v-if="now.more" class="text-lg 2xl:text-3xl">{{ now.more }}</p>
+      <p v-if="now.step.instruction" class="mt-1 2xl:text-2xl">{{ now.step.instruction }}</p>
+      <p v-for="c in now.cautions" :key="c" class="callout mt-2 2xl:text-2xl">{{ c }}</p>
       <p v-if="differs.length > 0" class="mt-2 text-[0.93rem] text-soft">
         By your ways: {{ differs.join("; ") }} than was pulled.
       </p>

@@ -10,6 +10,7 @@ import FoldOut from "../parts/FoldOut.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
+import { tellKeys } from "../parts/keySheet";
 import { useChange } from "../parts/useChange";
 import { useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
@@ -63,6 +64,12 @@ function undo(): void {
   last.value = last.value.slice(0, -1);
   tally({ kind: "undo", undoes: latest.id, undoesKind: latest.kind });
 }
+tellKeys([
+  { keys: ["Space", "Enter"], does: "count a good fly; a foot switch sends one of these" },
+  { keys: ["R"], does: "reject one; then 1 to 9 for the reason" },
+  { keys: ["U"], does: "take the last one back" },
+  { keys: ["←", "→"], does: "go to the step before or after" },
+]);
 onKeyStroke([" ", "Enter"], (e) => {
   if (isInField(e) || e.repeat || choosing.value) return;
   e.preventDefault();
@@ -122,13 +129,15 @@ async function finish(
       @leave="finishing = false"
       @finish="finish"
     />
-    <div v-else class="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(19rem,1fr)]">
+    <div v-else class="grid gap-4 md:grid-cols-[minmax(0,1.3fr)_minmax(17rem,1fr)]">
       <StepInHand :batch="b" />
-      <section aria-label="Tally" class="flex flex-col gap-3">
+      <section aria-label="Tally" class="flex flex-col gap-3 max-md:order-first">
         <button class="tally" :disabled="!canTally" @click="one">
-          <span class="block text-xl font-semibold">Good fly <span class="key">space</span></span
-          ><span class="fig block text-8xl font-bold leading-none" data-testid="good">{{ good }}</span
-          ><span class="block text-lg">of {{ b.starts }} to start; <DozenCount :flies="b.owed" /> owed</span>
+          <span class="block text-xl font-semibold 2xl:text-4xl">Good fly <span class="key">space</span></span
+          ><span class="fig block text-8xl font-bold leading-none 2xl:text-[13rem]" data-testid="good">{{ good }}</span
+          ><span class="block text-lg 2xl:text-3xl"
+            >of {{ b.starts }} to start; <DozenCount :flies="b.owed" /> owed</span
+          >
         </button>
         <div class="grid grid-cols-2 gap-3">
           <button

@@ -33,6 +33,7 @@ onMounted(() => {
       doc: text.value,
       selection: { anchor: Math.min(props.start?.at ?? text.value.length, text.value.length) },
       extensions: [
+        EditorView.cspNonce.of(document.querySelector<HTMLMetaElement>("meta[name=csp-nonce]")?.content ?? ""),
         history(),
         Prec.highest(
           keymap.of([

@@ -21,7 +21,7 @@ const amounts = [1, 6, 24].map((n) => ({ value: n, label: `${n} dz` }));
         seed="mole-pier"
         :title="`${faceName}, size ${size}, side view to scale`"
         measures
-        :letters="44"
+        :letters="34"
       />
     </figure>
     <div class="mt-2 flex flex-wrap items-end justify-between gap-3">

@@ -19,9 +19,7 @@ const materials = new Map(fly.materials.map((m) => [m.code, m]));
 const DOZEN = 12;
 
 export const faceName = fly.name;
-export const faceSizes: string[] = sizesBetween(fly.recipe.sizes).filter(
-  (_, i) => i % 2 === 0,
-);
+export const faceSizes: string[] = sizesBetween(fly.recipe.sizes);
 
 /** The fly on a hook size, and what so many dozens of it take: by the very computation that the room works with. */
 export function faceAt(size: string, dozens: number): { fly: ComposedFly; needs: Requirement[] } {

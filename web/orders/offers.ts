@@ -55,6 +55,7 @@ export function orderOffers(text: string, at: number, read: ReadOrder, catalogue
     });
     if (offers.length > 0) return { from, offers: offers.slice(0, MOST) };
     const days = daysFor(words, catalogue.today);
+    if (isHead && days.some((d) => fold(d.label) === begun)) return undefined;
     if (isHead && days.length > 0) return { from, offers: days };
   }
   return undefined;

@@ -150,6 +150,7 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
   top: var(--frame-head);
   z-index: 1;
   background: var(--sheet);
+  border-bottom: none;
   box-shadow: inset 0 -1.5px 0 var(--rule-strong);
 }
 .sorter {

@@ -6,6 +6,7 @@ import { VueDraggable } from "vue-draggable-plus";
 import { sameContent, type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
 import RefusalNote from "../parts/RefusalNote.vue";
+import { tellKeys } from "../parts/keySheet";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
 import { draftOf, emptyRecipe, fileOf, slug, type Draft } from "./draft";
@@ -52,6 +53,12 @@ const {
 } = useDraft(props.id, begin);
 if (props.entry && draft.value.base > props.entry.version) draft.value = begin();
 
+tellKeys([
+  { keys: ["Enter"], does: "go to the next step" },
+  { keys: ["Alt", "↑ ↓"], does: "move the step" },
+  { keys: ["Alt", "⌫"], does: "take the step out" },
+  { keys: ["Ctrl", "Z"], does: "undo" },
+]);
 const open = ref<string>();
 const looked = ref<string>();
 const note = ref("");

@@ -98,64 +98,76 @@ function saveDrawing(): void {
         Not all that the recipe leaves open can be tied at this size: {{ ranges.fault }}
       </p>
       <p v-for="u in unsure" :key="u" class="callout mb-3">{{ u }}.</p>
-      <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
-        <div>
-          <figure class="border border-rule bg-[var(--fly-ground)]" :class="comparing ? 'h-72' : 'h-64 md:h-[26rem]'">
-            <FlyPicture
-              v-if="fly"
-              :fly="fly"
-              :seed="id"
-              :title="titleOf(choice)"
-              :inside="inside"
-              measures
-              :letters="comparing ? 38 : 50"
-              :step="step"
-            />
-          </figure>
+      <div class="fly-page">
+        <div class="at-draw min-w-0">
+          <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
+            <div>
+              <figure
+                class="border border-rule bg-[var(--fly-ground)]"
+                :class="comparing ? 'h-72 2xl:h-[26rem]' : 'h-64 md:h-[26rem] 2xl:h-[36rem]'"
+              >
+                <FlyPicture
+                  v-if="fly"
+                  :fly="fly"
+                  :seed="id"
+                  :title="titleOf(choice)"
+                  :inside="inside"
+                  measures
+                  :letters="comparing ? 38 : 50"
+                  :step="step"
+                />
+              </figure>
+            </div>
+            <div v-if="comparing">
+              <figure class="h-72 border border-rule bg-[var(--fly-ground)]">
+                <FlyPicture
+                  v-if="second.tied.value.fly"
+                  :fly="second.tied.value.fly"
+                  :seed="id"
+                  :title="titleOf(other)"
+                  :inside="inside"
+                  measures
+                  :letters="38"
+                />
+              </figure>
+              <ChoiceBar
+                v-model="other"
+                :entry="entry"
+                :sizes="sizes"
+                :optional="optional"
+                class="mt-2"
+                label="right"
+              />
+              <p v-if="second.tied.value.fault" class="callout mt-2">{{ second.tied.value.fault }}</p>
+            </div>
+          </div>
+          <FlyDifferences
+            v-if="comparing"
+            class="mb-4"
+            :left="{ fly, materials }"
+            :right="{ fly: second.tied.value.fly, materials: second.materials.value }"
+          />
+          <p v-for="w in notices" :key="w.sentence" class="callout mb-2">
+            {{ w.sentence }}
+            <button
+              class="link"
+              @mouseenter="step = w.step"
+              @mouseleave="step = undefined"
+              @focus="step = w.step"
+              @blur="step = undefined"
+            >
+              Show the step
+            </button>
+          </p>
+          <FlyFigures v-if="recipe && fly" :id="id" class="mb-4" :recipe="recipe" :choice="choice" :fly="fly" />
         </div>
-        <div v-if="comparing">
-          <figure class="h-72 border border-rule bg-[var(--fly-ground)]">
-            <FlyPicture
-              v-if="second.tied.value.fly"
-              :fly="second.tied.value.fly"
-              :seed="id"
-              :title="titleOf(other)"
-              :inside="inside"
-              measures
-              :letters="38"
-            />
-          </figure>
-          <ChoiceBar v-model="other" :entry="entry" :sizes="sizes" :optional="optional" class="mt-2" label="right" />
-          <p v-if="second.tied.value.fault" class="callout mt-2">{{ second.tied.value.fault }}</p>
-        </div>
-      </div>
-      <FlyDifferences
-        v-if="comparing"
-        class="mb-4"
-        :left="{ fly, materials }"
-        :right="{ fly: second.tied.value.fly, materials: second.materials.value }"
-      />
-      <p v-for="w in notices" :key="w.sentence" class="callout mb-2">
-        {{ w.sentence }}
-        <button
-          class="link"
-          @mouseenter="step = w.step"
-          @mouseleave="step = undefined"
-          @focus="step = w.step"
-          @blur="step = undefined"
-        >
-          Show the step
-        </button>
-      </p>
-      <FlyFigures v-if="recipe && fly" :id="id" class="mb-4" :recipe="recipe" :choice="choice" :fly="fly" />
-      <div class="grid gap-5 lg:grid-cols-2">
-        <section>
+        <section class="at-take min-w-0">
           <h2 class="mb-1">Materials for a dozen</h2>
           <FlyMaterials :id="id" :choice="choice" :fly="fly" :materials="materials" :open="ranges.words" />
           <h2 class="mb-1 mt-4">Lengths against the ruler</h2>
           <FlyLengths :proportions="proportions" :beside="comparing ? second.proportions.value : undefined" />
         </section>
-        <section>
+        <section class="at-steps min-w-0">
           <h2 class="mb-1">Steps</h2>
           <FlySteps v-if="fly" :fly="fly" :cautions="cautions" @point="step = $event" />
           <HookChoice
@@ -175,21 +187,52 @@ function saveDrawing(): void {
             </li>
           </ul>
         </section>
-      </div>
-      <MethodTable
-        v-if="recipe && fly"
-        :recipe="recipe"
-        :choice="choice"
-        class="mt-5"
-        @choose="choice = { ...choice, methods: $event }"
-      />
-      <div class="mt-5 grid gap-5 lg:grid-cols-2">
-        <SubstituteTable v-if="recipe && fly" :recipe="recipe" :choice="choice" @take="take" /><BeadTool
-          v-if="fly"
-          :fly="fly"
-        />
+        <div class="at-ways min-w-0">
+          <MethodTable
+            v-if="recipe && fly"
+            :recipe="recipe"
+            :choice="choice"
+            @choose="choice = { ...choice, methods: $event }"
+          />
+          <div class="mt-5 grid gap-5 xl:grid-cols-2 2xl:grid-cols-1">
+            <SubstituteTable v-if="recipe && fly" :recipe="recipe" :choice="choice" @take="take" /><BeadTool
+              v-if="fly"
+              :fly="fly"
+            />
+          </div>
+        </div>
       </div>
     </template>
     <VersionList :id="id" class="mt-5" />
   </template>
 </template>
+
+<style scoped>
+/* One below the other; side by side where there is room; the drawing beside what it takes on a wide screen. */
+.fly-page {
+  display: grid;
+  gap: 1.25rem;
+}
+@media (min-width: 1024px) {
+  .fly-page {
+    grid-template: "draw draw" auto "take steps" auto "ways ways" auto / minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .at-draw {
+    grid-area: draw;
+  }
+  .at-take {
+    grid-area: take;
+  }
+  .at-steps {
+    grid-area: steps;
+  }
+  .at-ways {
+    grid-area: ways;
+  }
+}
+@media (min-width: 1536px) {
+  .fly-page {
+    grid-template: "draw take" auto "ways steps" 1fr / minmax(0, 1.55fr) minmax(26rem, 1fr);
+  }
+}
+</style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
+import { useWindowSize } from "@vueuse/core";
 import { reactive } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
 import { call } from "../http";
@@ -10,7 +11,10 @@ import RadioSet from "../parts/RadioSet.vue";
 
 const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
 /** Which days of the plan are looked at. */
-const days = reactive({ from: 0, count: 7 });
+const PHONE_PX = 640;
+const WIDE_PX = 1700;
+const { width } = useWindowSize();
+const days = reactive({ from: 0, count: width.value < PHONE_PX ? 3 : width.value >= WIDE_PX ? 14 : 7 });
 const spans = [
   { value: 3, label: "3 days" },
   { value: 7, label: "a week" },

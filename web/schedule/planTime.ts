@@ -53,3 +53,4 @@ export function planScale(plan: Plan, { from, count }: ShownDays, width: number)
   const wide = ([a, b]: [number, number]): number => Math.max(1, x(b) - x(a) - 0.4);
   return { days, x, shown, worked, wide };
 }
+export type PlanScale = ReturnType<typeof planScale>;
