@@ -13,13 +13,15 @@ export type Fate = (typeof fates)[number];
 
 /** More than any room has; what is larger is told so before it is read. */
 export const MOST_FILE_LINES = 20_000;
+/** No field is two columns. */
+const MOST_COLUMNS = 40;
 export const MOST_FILE_BYTES = 12_000_000;
 
 const anyField = z.enum([...new Set(Object.values(fileFields).flatMap((f) => f.map((x) => x.id)))] as [
   string,
   ...string[],
 ]);
-const count = z.number().int().min(0);
+const count = z.number().int().min(0).max(MOST_FILE_LINES);
 const counts = z.object({ new: count, changes: count, same: count, wrong: count });
 
 const file = z.object({
@@ -27,7 +29,17 @@ const file = z.object({
   /** The file as it is. */
   text: z.string().max(MOST_FILE_BYTES, "A file of at most 12 MB"),
   /** Which field each column is; a column that is not named is left out. By itself the heads decide. */
-  mapping: z.record(z.string().regex(/^\d{1,3}$/), anyField).optional(),
+  mapping: z
+    .record(
+      z
+        .string()
+        .max(3)
+        .regex(/^\d{1,3}$/),
+      anyField,
+    )
+    .refine((m) => Object.keys(m).length <= MOST_COLUMNS, `No more than ${MOST_COLUMNS} columns`)
+    .meta({ maxProperties: MOST_COLUMNS })
+    .optional(),
   /** What parts a whole number from its decimals; by itself the figures decide. */
   decimal: z.enum(["point", "comma"]).optional(),
 });

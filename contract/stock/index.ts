@@ -162,6 +162,7 @@ export const drawerSchema = z.object({
 export const drawerCode = z
   .string()
   .trim()
+  .max(20, "At most 20 characters")
   .regex(/^[\p{L}\d][\p{L}\d-]{0,19}$/u, "Letters, digits and hyphens, at most 20, such as A12");
 const drawerParams = z.object({ id: z.coerce.number().int().min(1).max(2_147_483_647) });
 export const listDrawers = endpoint({

@@ -69,8 +69,8 @@ const columns = computed<Column<Batch>[]>(() => {
     { id: "number", head: "Batch", class: "whitespace-nowrap", value: (b) => b.number },
     { id: "fly", head: "Fly", value: (b) => `${b.patternName} ${b.size} ${colourOf(b)}` },
     { id: "due", head: "Due", class: "whitespace-nowrap", value: (b) => b.due },
-    { id: "owed", head: "Owed", end: true, class: "text-lg", value: (b) => b.owed },
-    { id: "starts", head: "To start", end: true, mono: true, class: "text-lg", value: (b) => b.starts },
+    { id: "owed", head: "Owed", word: "owed", end: true, class: "text-lg", value: (b) => b.owed },
+    { id: "starts", head: "To start", word: "start", end: true, mono: true, class: "text-lg", value: (b) => b.starts },
     {
       id: "for",
       head: "For",

@@ -94,7 +94,7 @@ const print = () => window.print();
           :letters="30"
         />
       </figure>
-      <div class="grid grid-cols-[minmax(0,1.75fr)_minmax(0,1fr)] gap-4">
+      <div class="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-[minmax(0,1.75fr)_minmax(0,1fr)]">
         <CardSteps :steps="steps" />
         <CardSide :lengths="lengths" :cuts="cuts" :checks="checks" />
       </div>

@@ -34,12 +34,20 @@ const columns: Column<RequirementData>[] = [
   {
     id: "issue",
     head: "Issue",
+    word: "issue",
     class: "whitespace-nowrap",
     value: (r) => r.issue,
     copied: (r) => quantity(r.issue, r.unit),
     fixed: true,
   },
-  { id: "words", head: "In bench words", class: "text-[0.94rem]", value: (r) => r.words, fixed: true },
+  {
+    id: "words",
+    head: "In bench words",
+    word: "bench words",
+    class: "text-[0.94rem]",
+    value: (r) => r.words,
+    fixed: true,
+  },
   {
     id: "free",
     head: "Free in drawers",
@@ -53,6 +61,7 @@ const columns: Column<RequirementData>[] = [
   {
     id: "reserved",
     head: "Reserved",
+    word: "reservation",
     class: "text-[0.92rem]",
     value: (r) => held(r) + (r.pulled > 0 ? " in the kit" : ""),
     fixed: true,

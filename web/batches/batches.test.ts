@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test } from "vitest";
 import { editBatch, pullBatch, readBatch, releaseBatch, reserveBatch } from "@kasten/contract/batches";
-import { mountIn, refused, settle } from "../testing/room";
+import { choose, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import BatchPage from "./BatchPage.vue";
 import PullSheet from "./PullSheet.vue";
@@ -44,7 +44,8 @@ describe("a batch", () => {
     const { screen } = await mountIn(server, BatchPage, { id });
     const release = screen.findAll("button").find((b) => b.text() === "Release to the bench");
     expect(release?.attributes("disabled")).toBeDefined();
-    expect(screen.text()).toContain("1 reason");
+    const reasons = screen.findAll("button").find((b) => b.text().includes("1 reason"));
+    await reasons?.trigger("click");
     expect(screen.text()).toContain(held[0]);
   });
 
@@ -52,8 +53,7 @@ describe("a batch", () => {
     const buyable = [{ component: "legs", role: "legs", bought: "made legs", makeMinutes: 1.5 }];
     const server = things.server().answer(readBatch, things.batch({ buyable })).answer(editBatch, { ok: true });
     const { screen } = await mountIn(server, BatchPage, { id });
-    await screen.get("[aria-label='Make or buy the legs']").setValue("buy");
-    await settle();
+    await choose(screen, "Make or buy the legs", "bought: made legs");
     const wing = screen.findAll("label").find((l) => l.text() === "with wing");
     await wing?.get("input").setValue(false);
     await settle();

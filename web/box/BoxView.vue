@@ -53,7 +53,7 @@ const columns = computed<Column<Line>[]>(() => {
     { id: "due", head: "Due", class: "whitespace-nowrap", value: (l) => l.due },
     { id: "owed", head: "Ordered", end: true, value: (l) => l.owed },
     { id: "boxed", head: "Boxed", end: true, value: (l) => l.boxed || undefined },
-    { id: "ready", head: "Ready", end: true, class: "text-lg", value: (l) => l.ready },
+    { id: "ready", head: "Ready", word: "ready", end: true, class: "text-lg", value: (l) => l.ready },
     { id: "box", head: "Box now", act: true, class: "whitespace-nowrap" },
   ];
   return may("box and send") ? all : all.filter((c) => c.id !== "box");

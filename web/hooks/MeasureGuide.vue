@@ -12,7 +12,9 @@ import {
 } from "@kasten/core/hooks";
 import { hookEffect, measureHook, type HookEffect, type HookModelData } from "@kasten/contract/hooks";
 import { call, Refusal } from "../http";
+import DataTable from "../parts/DataTable.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
+import type { Column } from "../parts/column";
 import { useChange } from "../parts/useChange";
 import EffectList from "./EffectList.vue";
 import HookCurve from "./HookCurve.vue";
@@ -32,8 +34,16 @@ function suggested(): Typed[] {
   return three.flatMap((s) => (s === undefined ? [] : [{ size: s }]));
 }
 const rows = useStorage<Typed[]>(`kasten.measure.${props.model.id}`, suggested());
+const lines = computed(() => rows.value.map((row, n) => ({ row, at: n })));
+type Line = (typeof lines.value)[number];
 const at = ref<{ row: number; quantity: HookQuantity }>({ row: 0, quantity: "shank" });
 const labels: Record<HookQuantity, string> = { shank: "Shank", gape: "Gape", wire: "Wire", eye: "Eye" };
+const columns: Column<Line>[] = [
+  { id: "size", head: "Size" },
+  ...hookQuantities.map((q) => ({ id: q, head: `${labels[q]}, mm` })),
+  { id: "mass", head: "One hook, mg" },
+  { id: "out", head: "Take out", quiet: true },
+];
 const given = computed(() =>
   rows.value
     .filter((r) => isReadable(r.size) && hookQuantities.some((q) => (r[q] ?? 0) > 0))
@@ -111,51 +121,40 @@ async function keep(): Promise<void> {
     <RefusalNote :refusal="refusal" />
     <div class="grid grid-cols-[minmax(0,1fr)] gap-4 xl:grid-cols-[minmax(0,1.9fr)_minmax(14rem,1fr)]">
       <div>
-        <div class="overflow-x-auto">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Size</th>
-                <th v-for="q in hookQuantities" :key="q" scope="col">{{ labels[q] }}, mm</th>
-                <th scope="col">One hook, mg</th>
-                <th></th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(r, i) in rows" :key="i">
-                <td><input v-model="r.size" class="field fig w-16" :aria-label="`Size ${i + 1}`" /></td>
-                <td v-for="q in hookQuantities" :key="q">
-                  <input
-                    v-model.number="r[q]"
-                    class="field fig w-[4.6rem]"
-                    :class="{ '!border-call': odd(r, q) }"
-                    type="number"
-                    step="0.01"
-                    min="0.05"
-                    max="80"
-                    :aria-label="`${labels[q]} of size ${r.size}, mm`"
-                    @focus="at = { row: i, quantity: q }"
-                  />
-                </td>
-                <td>
-                  <input
-                    v-model.number="r.mass"
-                    class="field fig w-[4.6rem]"
-                    type="number"
-                    step="0.5"
-                    min="1"
-                    :aria-label="`Weight of one hook of size ${r.size}, mg`"
-                  />
-                </td>
-                <td>
-                  <button class="btn btn-plain" :aria-label="`Take size ${r.size} out`" @click="rows.splice(i, 1)">
-                    ×
-                  </button>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
+        <DataTable label="What the calipers say" :rows="lines" :columns="columns" :row-key="(x) => String(x.at)">
+          <template #cell-size="{ row: x }"
+            ><input v-model="x.row.size" class="field fig w-16" :aria-label="`Size ${x.at + 1}`"
+          /></template>
+          <template v-for="q in hookQuantities" :key="q" #[`cell-${q}`]="{ row: x }"
+            ><input
+              v-model.number="x.row[q]"
+              class="field fig w-[4.6rem]"
+              :class="{ '!border-call': odd(x.row, q) }"
+              type="number"
+              inputmode="decimal"
+              step="0.01"
+              min="0.05"
+              max="80"
+              :aria-label="`${labels[q]} of size ${x.row.size}, mm`"
+              @focus="at = { row: x.at, quantity: q }"
+          /></template>
+          <template #cell-mass="{ row: x }"
+            ><input
+              v-model.number="x.row.mass"
+              class="field fig w-[4.6rem]"
+              type="number"
+              inputmode="decimal"
+              step="0.5"
+              min="1"
+              :aria-label="`Weight of one hook of size ${x.row.size}, mg`"
+          /></template>
+          <template #cell-out="{ row: x }"
+            ><button class="btn btn-plain" :aria-label="`Take size ${x.row.size} out`" @click="rows.splice(x.at, 1)">
+              ×
+            </button></template
+          >
+          <template #empty>No size is chosen: add one below.</template>
+        </DataTable>
         <button class="btn btn-plain" @click="rows.push({ size: '' })">Another size</button>
         <p
           v-for="(r, i) in rows.filter((x) => x.size !== '' && !isReadable(x.size))"

@@ -42,7 +42,7 @@ const columns: Column<Order>[] = [
     value: (o) => o.lines.map((l) => `${l.patternName} ${l.size}`).join(", "),
   },
   { id: "owed", head: "Owed", end: true, value: (o) => sum(o, "flies") - sum(o, "boxed") },
-  { id: "ready", head: "Ready", end: true, value: (o) => sum(o, "ready") || undefined },
+  { id: "ready", head: "Ready", word: "ready", end: true, value: (o) => sum(o, "ready") || undefined },
   { id: "boxed", head: "Boxed", end: true, value: (o) => sum(o, "boxed") || undefined },
   { id: "state", head: "How it stands", quiet: true, value: said },
 ];

@@ -49,9 +49,11 @@ export function orderOffers(text: string, at: number, read: ReadOrder, catalogue
   for (const { from, words } of typedAt(text, at)) {
     const begun = fold(words);
     if (begun.length < 2) continue;
+    // What is there in whole needs nothing more; its last word alone would find it again.
+    if (all.some((o) => fold(o.label) === begun)) return undefined;
     const offers = all.filter((o) => {
       const label = fold(o.label);
-      return label !== begun && (label.startsWith(begun) || label.includes(` ${begun}`));
+      return label.startsWith(begun) || label.includes(` ${begun}`);
     });
     if (offers.length > 0) return { from, offers: offers.slice(0, MOST) };
     const days = daysFor(words, catalogue.today);

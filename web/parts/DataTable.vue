@@ -2,6 +2,7 @@
 import { ArrowDown, ArrowUp } from "lucide-vue-next";
 import { computed, toRef, useTemplateRef } from "vue";
 import { isBlank, type Column } from "./column";
+import TradeWord from "./TradeWord.vue";
 import TableTools from "./TableTools.vue";
 import { useRowsSeen } from "./useRowsSeen";
 import { useStacked } from "./useStacked";
@@ -102,7 +103,11 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
                 aria-hidden="true"
               />
             </button>
-            <template v-else>{{ c.head }}</template>
+            <template v-else>{{ c.head }}</template><TradeWord
+              v-if="c.word && !c.quiet && !stacked && !quietHead"
+              :word="c.word"
+              ><span></span
+            ></TradeWord>
           </th>
         </tr>
       </thead>
@@ -207,6 +212,11 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
   font-family: var(--font-sans);
   font-size: 0.86rem;
   color: var(--ink-soft);
+}
+/* A link that is the whole of a cell is a target for a thumb. */
+.stacked .in-cell > :deep(a) {
+  display: inline-block;
+  min-height: 24px;
 }
 .stacked .in-cell {
   display: block;

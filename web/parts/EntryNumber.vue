@@ -11,6 +11,8 @@ const props = defineProps<{
   label: string;
   quiet?: boolean;
   hint?: string;
+  /** The word of the trade in its label. */
+  word?: string;
   unit?: string;
   min?: number;
   max?: number;
@@ -26,7 +28,7 @@ function take(event: Event): void {
 </script>
 
 <template>
-  <EntryFrame :id="id" :label="label" :quiet="quiet" :wrong="wrong" :hint="hint"
+  <EntryFrame :id="id" :label="label" :quiet="quiet" :wrong="wrong" :hint="hint" :word="word"
     ><span class="flex items-baseline gap-1"
       ><input
         :id="id"

@@ -11,6 +11,8 @@ const props = defineProps<{
   label: string;
   quiet?: boolean;
   hint?: string;
+  /** The word of the trade in its label. */
+  word?: string;
   type?: "text" | "password" | "time" | "email";
   rows?: number;
   mono?: boolean;
@@ -24,7 +26,7 @@ const id = useId();
 </script>
 
 <template>
-  <EntryFrame :id="id" :label="label" :quiet="quiet" :wrong="wrong" :hint="hint">
+  <EntryFrame :id="id" :label="label" :quiet="quiet" :wrong="wrong" :hint="hint" :word="word">
     <textarea
       v-if="rows"
       :id="id"

@@ -13,7 +13,7 @@ const index = (): number =>
 </script>
 
 <template>
-  <TabGroup :selected-index="index()" @change="at = tabs[$event]?.id ?? at">
+  <TabGroup as="div" :selected-index="index()" @change="at = tabs[$event]?.id ?? at">
     <TabList class="mb-3 flex flex-wrap border-b-2 border-strong" :aria-label="label">
       <Tab v-for="t in tabs" :key="t.id" v-slot="{ selected }" as="template">
         <button class="tab" :class="{ 'is-here': selected }">

@@ -17,6 +17,8 @@ export interface Column<Row> {
   act?: boolean;
   /** Not shown until it is asked for. */
   aside?: boolean;
+  /** The word of the trade that its head is, for whoever asks what it means. */
+  word?: string;
   /** In the order given, whatever is clicked. */
   fixed?: boolean;
   class?: string;

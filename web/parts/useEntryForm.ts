@@ -91,17 +91,18 @@ export function useEntryForm<V extends object, E extends AnyEndpoint>(plan: Plan
 
 /** One field of a form: its value, what is wrong with it, and how it is changed. */
 export function useEntry<V extends object>(form: EntryForm<V>, name: string) {
-  const { api, state } = useField({ form: form.api, name });
+  // Its state is read anew each time: what is taken out of it once does not change any more.
+  const field = useField({ form: form.api, name });
+  const attempts = useSelector(form.api.store, (s) => s.submissionAttempts);
   const wrong = computed(() => {
-    const { isBlurred, errors } = state.meta as { isBlurred: boolean; errors: unknown[] };
-    const first = errors.find((e): e is string => typeof e === "string");
-    const isDue = isBlurred || form.api.state.submissionAttempts > 0;
-    return (isDue ? first : undefined) ?? form.refused.value.get(name);
+    const { isBlurred, errorMap } = field.state.meta as { isBlurred: boolean; errorMap: Record<string, unknown> };
+    const first = Object.values(errorMap).find((e): e is string => typeof e === "string");
+    return (isBlurred || attempts.value > 0 ? first : undefined) ?? form.refused.value.get(name);
   });
   return {
-    value: computed(() => state.value as unknown),
+    value: computed(() => field.state.value as unknown),
     wrong,
-    set: (value: unknown): void => api.handleChange(value),
-    leave: (): void => api.handleBlur(),
+    set: (value: unknown): void => field.api.handleChange(value),
+    leave: (): void => field.api.handleBlur(),
   };
 }

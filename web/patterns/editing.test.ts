@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, test } from "vitest";
 import { saveMaterial } from "@kasten/contract/materials";
 import { savePattern } from "@kasten/contract/patterns";
 import { recipe } from "@kasten/core/testing";
-import { mountIn, refused, settle } from "../testing/room";
+import { fieldOf, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import MaterialForm from "./MaterialForm.vue";
 import PatternEditor from "./PatternEditor.vue";
@@ -79,7 +79,7 @@ describe("the editor", () => {
     await settle();
     await button(screen, "a check")?.trigger("click");
     await settle();
-    await screen.get("[aria-label='what is looked at']").setValue("no gap behind the bead");
+    await fieldOf(screen, "what is looked at").setValue("no gap behind the bead");
     await settle();
     await button(screen, "a view")?.trigger("click");
     await settle();
@@ -123,7 +123,7 @@ describe("a material", () => {
       material: { ...material, blend: { leastChargeMg: 500, parts: { fur: 3, yarn: 1 } } },
     });
     expect(screen.text()).toContain("75%");
-    await screen.get("[aria-label='Parts of fur']").setValue(1);
+    await fieldOf(screen, "Parts of fur").setValue(1);
     expect(screen.text()).toContain("50%");
     await screen.get("[aria-label='Without yarn']").trigger("click");
     expect(screen.text()).toContain("100%");

@@ -30,7 +30,7 @@ const standing = (b: Batch): string =>
 const columns: Column<Batch>[] = [
   { id: "number", head: "Batch", value: (b) => b.number },
   { id: "fly", head: "Fly", value: (b) => `${b.patternName} ${b.size}` },
-  { id: "owed", head: "Owed", end: true, value: (b) => b.owed },
+  { id: "owed", head: "Owed", word: "owed", end: true, value: (b) => b.owed },
   { id: "due", head: "Due", class: "whitespace-nowrap", value: (b) => b.due },
   { id: "ready", head: "Ready", class: "whitespace-nowrap", value: (b) => b.ready },
   { id: "who", head: "Who ties it", value: tierOf },

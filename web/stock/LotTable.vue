@@ -39,7 +39,7 @@ async function correct(lot: Lot): Promise<void> {
 }
 const columns = computed<Column<Lot>[]>(() => {
   const all: Column<Lot>[] = [
-    { id: "lot", head: "Lot", mono: true, value: (l) => l.code },
+    { id: "lot", head: "Lot", word: "lot", mono: true, value: (l) => l.code },
     { id: "dye", head: "Dye lot", value: (l) => l.dyeLot },
     { id: "class", head: "Class", value: (l) => `${l.side ?? ""} ${l.barb?.join("–") ?? ""}`.trim() },
     { id: "received", head: "Received", class: "whitespace-nowrap", value: (l) => l.receivedAt },

@@ -12,7 +12,7 @@ import {
   setUp,
   signIn,
 } from "@kasten/contract/team";
-import { FakeServer, mountIn, refused, settle } from "../testing/room";
+import { fieldOf, FakeServer, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import { clockOf, minuteOf, numberWordsOf, sayNumberWords } from "./hours";
 import PeopleView from "./PeopleView.vue";
@@ -136,8 +136,7 @@ describe("people", () => {
   test("is not saved with a number word that cannot be read", async () => {
     const { screen } = await open();
     await click(screen, "Change");
-    const words = screen.findAll("label").find((l) => l.text().startsWith("Number words"));
-    await words?.get("input").setValue("few three");
+    await fieldOf(screen, "Number words, such as “couple 2, few 3”").setValue("few three");
     expect(screen.text()).toContain("few three cannot be read");
     expect(screen.get("form .btn-main").attributes("disabled")).toBeDefined();
   });

@@ -1,9 +1,10 @@
 import { PiniaColada } from "@pinia/colada";
-import { enableAutoUnmount, flushPromises, mount } from "@vue/test-utils";
+import { DOMWrapper, enableAutoUnmount, flushPromises, mount, type VueWrapper } from "@vue/test-utils";
 import { createPinia } from "pinia";
 import { afterEach, vi } from "vitest";
-import type { Component } from "vue";
+import { defineComponent, h, type Component } from "vue";
 import { createMemoryHistory, createRouter } from "vue-router";
+import type { TextQuestion } from "../editor";
 import type { AnyEndpoint, BodyOf, ProblemDetails, ReplyOf } from "@kasten/contract/http";
 
 // A screen that stays mounted would still hear the keys of the next test.
@@ -76,6 +77,58 @@ export class FakeServer {
 const json = (status: number, body: unknown): Response =>
   new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } });
 
+/** Stands in for the editor, which needs a browser that lays out: a field, and its questions with their answers. */
+const plainEditor = defineComponent({
+  props: {
+    modelValue: { type: String, required: true },
+    questions: { type: Array as () => TextQuestion[], required: true },
+  },
+  emits: ["update:modelValue", "send", "cursor"],
+  setup: (props, { emit }) => {
+    const say = (text: string): void => emit("update:modelValue", text);
+    const answered = ([from, to]: [number, number], text: string): string =>
+      props.modelValue.slice(0, from) + text + props.modelValue.slice(to);
+    return () => [
+      h("textarea", {
+        value: props.modelValue,
+        onInput: (e: Event) => say((e.target as HTMLTextAreaElement).value),
+      }),
+      ...props.questions.flatMap((q) => [
+        h("p", q.sentence),
+        ...q.answers.map((a) => h("button", { type: "button", onClick: () => say(answered(q.at, a.text)) }, a.label)),
+      ]),
+    ];
+  },
+});
+
+/** The field that a label names, wherever the label stands. */
+export function fieldOf(screen: VueWrapper, label: string): DOMWrapper<HTMLInputElement> {
+  const labels = screen.findAll<HTMLLabelElement>("label").filter((l) => l.text().trim() === label);
+  const [found] = labels.flatMap((l) => {
+    const named = l.element.htmlFor ? screen.element.ownerDocument.getElementById(l.element.htmlFor) : null;
+    const within = l.element.querySelector("input, textarea");
+    const field = named ?? within;
+    return field ? [new DOMWrapper(field as HTMLInputElement)] : [];
+  });
+  if (!found) throw new Error(`No field is called ${label}`);
+  return found;
+}
+
+/** Chooses from a list that opens beside its button, by its label. */
+export async function choose(screen: VueWrapper, label: string, option: string): Promise<void> {
+  const button = screen.findAll("[aria-haspopup=listbox]").find((b) => {
+    const id = b.attributes("aria-labelledby")?.split(" ")[0] ?? "";
+    return screen.element.ownerDocument.getElementById(id)?.textContent?.trim() === label;
+  });
+  if (!button) throw new Error(`No list is called ${label}`);
+  await button.trigger("click");
+  await settle();
+  const found = screen.findAll("[role=option]").find((o) => o.text().trim() === option);
+  if (!found) throw new Error(`${label} has no ${option}`);
+  await found.trigger("click");
+  await settle();
+}
+
 /** Mounts a screen as the application does, with a server to ask; `at` is its address. */
 export async function mountIn(server: FakeServer, component: Component, props: Record<string, unknown> = {}, at = "/") {
   vi.stubGlobal("fetch", server.fetch);
@@ -85,7 +138,7 @@ export async function mountIn(server: FakeServer, component: Component, props: R
   const screen = mount(component, {
     props,
     attachTo: document.body,
-    global: { plugins: [createPinia(), PiniaColada, router] },
+    global: { plugins: [createPinia(), PiniaColada, router], stubs: { CodeEditor: plainEditor } },
   });
   await settle();
   return { screen, router };

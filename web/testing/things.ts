@@ -60,7 +60,7 @@ export const room = (of: Partial<ReplyOf<typeof catalogue>> = {}): ReplyOf<typeo
     restPerHour: 10,
     seasons: [],
     changeOver: { pattern: 3, thread: 1, hook: 1 },
-    rackPlaces: 2,
+    rackPlaces: 240,
     currency: "€",
     units: "mm",
     holidays: [],
