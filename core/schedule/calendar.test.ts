@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { windowsOf } from "./build";
 import { Calendar } from "./calendar";
 
 const morning: [number, number] = [480, 720];
@@ -67,4 +68,23 @@ describe("a person's working minutes in a row", () => {
       }),
       { numRuns: 40 },
     ));
+});
+
+describe("hours of a week over the days", () => {
+  const week = [
+    { day: 1, from: 540, to: 660 },
+    { day: 3, from: 540, to: 600 },
+  ];
+  const days = [0, 1, 2].map((i) => ({ minute: i * 1440, weekday: i + 1 }));
+  test("each hour gives its rest up, and what has passed is gone", () =>
+    expect(windowsOf(week, days, 570, 10)).toEqual([
+      [570, 590],
+      [600, 650],
+      [2880 + 540, 2880 + 590],
+    ]));
+  test("days off are left out in whole, their first and their last too", () => {
+    expect(windowsOf(week, days, 0, 0, [{ from: 0, to: 1440 }])).toEqual([[2880 + 540, 2880 + 600]]);
+    expect(windowsOf(week, days, 0, 0, [{ from: 1440, to: 2880 }])).toEqual(windowsOf(week, days, 0, 0));
+    expect(windowsOf(week, days, 0, 0, [{ from: 0, to: 4320 }])).toEqual([]);
+  });
 });

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { readBeginnings, readSettings, saveSettings, type Settings } from "@kasten/contract/settings";
 import type { BodyOf, ReplyOf } from "@kasten/contract/http";
 import { customerEntity } from "../customers";
@@ -34,7 +35,7 @@ async function save(db: Db, person: { id: string }, { version, ...given }: BodyO
   const before = await settingsWithVersion(db);
   const keys = Object.keys(names) as (keyof Settings)[];
   if (!(await writeSettings(db, given, version))) throw stale(before.version, before, given, keys);
-  const changed = keys.filter((k) => JSON.stringify(before[k]) !== JSON.stringify(given[k]));
+  const changed = keys.filter((k) => !isDeepStrictEqual(before[k], given[k]));
   if (changed.length > 0)
     await logEvent(db, person, "room", "settings", "changed", `Changed ${changed.map((k) => names[k]).join(", ")}`);
   return settingsWithVersion(db);
