@@ -37,7 +37,9 @@ export async function enterAs(page: Page, name: string): Promise<void> {
 /** Once the view has its heading, its data and its letters; the live stream never ends, so no network goes idle. */
 export async function settled(page: Page): Promise<void> {
   await expect(page.locator("h1").first()).toBeVisible();
-  await expect(page.locator("main table tbody tr, main figure svg, main li, main form, main [role=radiogroup]").first()).toBeAttached();
+  await expect(
+    page.locator("main table tbody tr, main figure svg, main li, main form, main [role=radiogroup]").first(),
+  ).toBeAttached();
   // Asked anew each time: a predicate that polls inside the page is stopped by the content policy at its second try.
   const still =
     "document.fonts.status === 'loaded' && document.getAnimations().every((a) => a.playState !== 'running')";
@@ -53,14 +55,13 @@ export async function station(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("heading", { level: 1, name: new RegExp(`^${name}`) })).toBeVisible();
 }
 /** Chooses from a list that opens beside its button, by its label. */
-export async function choose(
-  scope: Page | Locator,
-  label: string | RegExp,
-  option: string | RegExp,
-): Promise<void> {
+export async function choose(scope: Page | Locator, label: string | RegExp, option: string | RegExp): Promise<void> {
   const page = "page" in scope ? scope.page() : scope;
   await scope.getByLabel(label, { exact: typeof label === "string" }).click();
-  await page.getByRole("option", { name: option, exact: typeof option === "string" }).first().click();
+  await page
+    .getByRole("option", { name: option, exact: typeof option === "string" })
+    .first()
+    .click();
 }
 /** Finds one in a long list by words of its name. */
 export async function find(scope: Page | Locator, label: string, words: string): Promise<void> {

@@ -7,3 +7,4 @@ export interface Room {
 export function asAdmin(...statements: string[]): Promise<void>;
 export function makeTemplate(name: string): Promise<void>;
 export function openRoom(name: string, template: string): Promise<Room>;
+export function openEmptyRoom(name: string): Promise<Room & { link: string }>;

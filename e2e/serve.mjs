@@ -34,3 +34,19 @@ export async function openRoom(name, template) {
   const { base, stop } = await start(name);
   return { base, database: name, stop };
 }
+
+/** A room that begins empty: with the link that makes its first owner. */
+export async function openEmptyRoom(name) {
+  await asAdmin(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`, `CREATE DATABASE ${name}`);
+  const url = new URL(admin);
+  url.pathname = `/${name}`;
+  const { base, said, stop } = await serveRoom(url.href, { KASTEN_DEMO: "" });
+  const link = async () => {
+    for (;;) {
+      const found = /http:\S+#begin=\S+/.exec(said());
+      if (found) return found[0];
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  };
+  return { base, database: name, link: await link(), stop };
+}

@@ -18,7 +18,8 @@ const NO_LIMIT = "100000000";
 
 /**
  * The built application as a program of its own, on a database and a free port.
- * @returns {Promise<{ base: string, pid: number, stop: () => Promise<void> }>} once it can be reached
+ * @returns {Promise<{ base: string, pid: number, said: () => string, stop: () => Promise<void> }>} once it can be
+ *   reached; `said` is what it has printed so far
  */
 export async function serveRoom(url, more = {}) {
   const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
@@ -35,10 +36,12 @@ export async function serveRoom(url, more = {}) {
       ...more,
     },
   });
+  let printed = "";
   const base = await new Promise((resolve, reject) => {
     server.on("exit", (code) => reject(new Error(`The application ended with ${code} before it could be reached.`)));
     server.stdout.on("data", (text) => {
-      const at = /http:\/\/127\.0\.0\.1:\d+/.exec(String(text));
+      printed += String(text);
+      const at = /http:\/\/127\.0\.0\.1:\d+/.exec(printed);
       if (at) resolve(at[0]);
     });
   });
@@ -47,5 +50,5 @@ export async function serveRoom(url, more = {}) {
     server.kill("SIGTERM");
     await once(server, "exit");
   };
-  return { base, pid: server.pid, stop };
+  return { base, pid: server.pid, said: () => printed, stop };
 }
