@@ -15,7 +15,7 @@ export interface Day {
   weekday: number;
 }
 
-/** Whole days on which nobody, or one person, works: the minute at which the first begins, and at which the last ends. */
+/** Whole days on which nobody, or one person, works: when the first of them begins and the last ends, in minutes. */
 export interface DaysOff {
   from: number;
   to: number;

@@ -7,7 +7,7 @@ const refusalOf = (text: string): string => {
   try {
     readTable(text);
   } catch (error) {
-    if (error instanceof Problem) return error.message || error.detail;
+    if (error instanceof Problem) return error.message;
     throw error;
   }
   return "";

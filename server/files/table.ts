@@ -13,7 +13,7 @@ const refuse = (detail: string) => new Problem("import-refused", "Nothing can be
 const BOM = "\uFEFF";
 /** How a file begins that is no table, whatever its name says. */
 const otherKinds: [RegExp, string][] = [
-  [/^PK\u0003\u0004/, "a spreadsheet or another packed file"],
+  [/^PK\W\W/, "a spreadsheet or another packed file"],
   [/^%PDF/, "a PDF"],
   [/^\s*[{[]\s*["{[]/, "JSON"],
   [/^\s*<(!doctype|html|\?xml)/i, "a web page or XML"],
@@ -48,7 +48,7 @@ export function readTable(text: string): Table {
   return { delimiter: meta.delimiter, heads: first.cells.map((h) => h.trim()), rows };
 }
 
-/** The separator that stands most often among the heads, outside of quotation marks; none: the whole row is one cell. */
+/** The separator that stands most often among the heads, outside of quotation marks; without one a row is one cell. */
 function separatorOf(head: string): string {
   const bare = head.replace(/"[^"]*"/g, "");
   const counted = SEPARATORS.map((s) => [s, bare.split(s).length - 1] as const).sort((a, b) => b[1] - a[1]);

@@ -3,7 +3,10 @@ import { Problem } from "./problems";
 
 const FILES = new Set(["/patterns/file", "/files", "/files/preview"]);
 const small = express.json({ limit: "512kb" });
-/** A book of patterns is a file, and so is a table: taken in only once it is known who sends it, and read by somebody else. */
+/**
+ * A book of patterns is a file, and so is a table: taken in only once it is known who sends it, and read by somebody
+ * else.
+ */
 const file = express.raw({ limit: "16mb", type: () => true });
 
 /** What is sent is small, but for files. */

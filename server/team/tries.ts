@@ -39,7 +39,7 @@ function limitsOf(source: Source): Limits {
   return limits;
 }
 
-/** A try under a name from an address; where the person has signed in from there before, strangers' tries do not count. */
+/** A try under a name from an address. Where the person has signed in from before, strangers' tries do not count. */
 export interface Try {
   login: string;
   address: string;

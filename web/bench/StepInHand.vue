@@ -51,7 +51,7 @@ onKeyStroke(["ArrowRight", "ArrowDown", "ArrowLeft", "ArrowUp"], (e) => {
       :size="batch.size"
       :variant="batch.variant"
       :form="batch.form"
-      class="h-48 border border-rule sm:h-56 2xl:h-[24rem]"
+      class="h-48 border border-rule sm:h-56 2xl:h-[max(24rem,100dvh-34rem)]"
     />
     <div v-if="now" class="sheet mt-2 p-4">
       <div class="flex items-start justify-between gap-3">

@@ -188,6 +188,11 @@ async function finish(
 </template>
 
 <style scoped>
+@media (min-width: 1536px) {
+  .tally {
+    padding-block: 4.5rem;
+  }
+}
 .tally {
   padding: 1.1rem;
   text-align: center;

@@ -42,7 +42,7 @@ async function dispatchParcel(id: string): Promise<void> {
 type Line = ReplyOf<typeof listBox>["customers"][number]["lines"][number];
 const columns = computed<Column<Line>[]>(() => {
   const all: Column<Line>[] = [
-    { id: "fly", head: "Fly", quiet: true, class: "!p-0.5 w-28" },
+    { id: "fly", head: "Fly", quiet: true, lead: true, class: "!p-0.5 w-28" },
     {
       id: "pattern",
       head: "Pattern",

@@ -32,7 +32,7 @@ async function cancel(version: number): Promise<void> {
 }
 type Line = Order["lines"][number];
 const columns: Column<Line>[] = [
-  { id: "fly", head: "Fly", quiet: true, class: "!p-0.5 w-32" },
+  { id: "fly", head: "Fly", quiet: true, lead: true, class: "!p-0.5 w-32" },
   { id: "pattern", head: "Pattern", value: (l) => l.patternName },
   { id: "size", head: "Size", mono: true, value: (l) => l.size },
   { id: "colour", head: "Colour", value: (l) => variantName(patterns.value.get(l.pattern), l.variant) },

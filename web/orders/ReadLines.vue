@@ -27,7 +27,7 @@ const lines = computed(() =>
 );
 type Line = (typeof lines.value)[number];
 const columns: Column<Line>[] = [
-  { id: "fly", head: "Fly", quiet: true, class: "!p-0.5 w-28" },
+  { id: "fly", head: "Fly", quiet: true, lead: true, class: "!p-0.5 w-28" },
   { id: "flies", head: "Quantity", mono: true, class: "whitespace-nowrap text-lg" },
   { id: "pattern", head: "Pattern" },
   { id: "size", head: "Size", mono: true },

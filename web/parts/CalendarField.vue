@@ -4,7 +4,7 @@ import "@vuepic/vue-datepicker/dist/main.css";
 import { enGB } from "date-fns/locale/en-GB";
 
 /** The calendar itself, dressed in the tokens of the room. */
-defineProps<{ id: string; wrong?: boolean; disabled?: boolean }>();
+defineProps<{ id: string; label: string; wrong?: boolean; disabled?: boolean }>();
 const day = defineModel<string | undefined>({ required: true });
 const MONDAY = 1;
 const written = ["d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "yyyy-MM-dd"];
@@ -24,6 +24,7 @@ const written = ["d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "yyyy-MM-dd"];
     :formats="{ input: 'd MMM yyyy' }"
     :text-input="{ format: written, openMenu: 'toggle', enterSubmit: true, tabSubmit: true, applyOnBlur: true }"
     :input-attrs="{ id, hideInputIcon: true }"
+    :aria-labels="{ input: label }"
     :transitions="false"
     placeholder="12 Mar 2027"
   />
@@ -31,7 +32,7 @@ const written = ["d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "yyyy-MM-dd"];
 
 <style>
 .calendar,
-.dp__menu {
+.dp--menu {
   --dp-background-color: var(--sheet);
   --dp-text-color: var(--ink);
   --dp-hover-color: var(--well);
@@ -50,11 +51,11 @@ const written = ["d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "yyyy-MM-dd"];
   --dp-cell-border-radius: 0;
   --dp-input-padding: 0.2rem 1.8rem 0.2rem 0.55rem;
 }
-.calendar .dp__input {
+.calendar .dp--input {
   min-height: 2.2rem;
   font: inherit;
 }
-.calendar.is-wrong .dp__input {
+.calendar.is-wrong .dp--input {
   border-color: var(--call);
 }
 </style>

@@ -1,8 +1,7 @@
 <script setup lang="ts" generic="Row extends object">
-import { ArrowDown, ArrowUp } from "lucide-vue-next";
 import { computed, toRef, useTemplateRef } from "vue";
 import { isBlank, type Column } from "./column";
-import TradeWord from "./TradeWord.vue";
+import TableHead from "./TableHead.vue";
 import TableTools from "./TableTools.vue";
 import { useRowsSeen } from "./useRowsSeen";
 import { useStacked } from "./useStacked";
@@ -51,7 +50,9 @@ const { isLong, seen } = useRowsSeen(body, list, () =>
 );
 /** Stacked, an empty cell is only a label without a word. */
 const cellsOf = (row: Row): Column<Row>[] =>
-  stacked.value ? columns.value.filter((c) => !isBlank(c, row)) : columns.value;
+  stacked.value
+    ? columns.value.filter((c) => !isBlank(c, row)).sort((a, b) => Number(b.lead ?? false) - Number(a.lead ?? false))
+    : columns.value;
 const textOf = (column: Column<Row>, row: Row): string => String(column.value?.(row) ?? "");
 const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value.map((c) => c.id) : []));
 </script>
@@ -82,33 +83,14 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
     >
       <thead :class="{ 'sr-only': stacked || quietHead }" role="rowgroup">
         <tr role="row">
-          <th
+          <TableHead
             v-for="c in columns"
             :key="c.id"
-            scope="col"
-            role="columnheader"
-            :class="{ 'text-right': c.end }"
-            :aria-sort="isSortable.has(c.id) ? sortedAs(c.id) : undefined"
-          >
-            <span v-if="c.quiet" class="sr-only">{{ c.head }}</span><button
-              v-else-if="isSortable.has(c.id) && !stacked"
-              type="button"
-              class="sorter"
-              :class="{ 'is-end': c.end }"
-              @click="sortBy(c.id)"
-            >
-              {{ c.head }}<ArrowUp v-if="sortedAs(c.id) === 'ascending'" :size="13" aria-hidden="true" /><ArrowDown
-                v-else-if="sortedAs(c.id) === 'descending'"
-                :size="13"
-                aria-hidden="true"
-              />
-            </button>
-            <template v-else>{{ c.head }}</template><TradeWord
-              v-if="c.word && !c.quiet && !stacked && !quietHead"
-              :word="c.word"
-              ><span></span
-            ></TradeWord>
-          </th>
+            :column="c"
+            :sorted="isSortable.has(c.id) ? sortedAs(c.id) : undefined"
+            :bare="stacked || Boolean(quietHead)"
+            @sort="sortBy(c.id)"
+          />
         </tr>
       </thead>
       <tbody ref="body" role="rowgroup">
@@ -150,28 +132,13 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
 </template>
 
 <style scoped>
-.ledger thead:not(.sr-only) th {
+.ledger thead:not(.sr-only) :deep(th) {
   position: sticky;
   top: var(--frame-head);
   z-index: 1;
   background: var(--sheet);
   border-bottom: none;
   box-shadow: inset 0 -1.5px 0 var(--rule-strong);
-}
-.sorter {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.2rem;
-  min-height: 1.6rem;
-  font-weight: 600;
-  text-align: left;
-}
-.sorter.is-end {
-  justify-content: flex-end;
-  text-align: right;
-}
-.sorter:hover {
-  color: var(--deep);
 }
 .is-picked {
   background: var(--well);

@@ -12,9 +12,9 @@ const id = useId();
 
 <template>
   <div class="min-w-0">
-    <label :for="`dp-input-${id}`" :class="quiet ? 'sr-only' : 'label'">{{ label }}</label>
+    <label :for="id" :class="quiet ? 'sr-only' : 'label'">{{ label }}</label>
     <Suspense
-      ><Calendar :id="id" v-model="day" :wrong="wrong" :disabled="disabled" /><template #fallback
+      ><Calendar :id="id" v-model="day" :label="label" :wrong="wrong" :disabled="disabled" /><template #fallback
         ><span class="field inline-flex w-full items-center text-soft">{{ day ? dayYear(day) : "" }}</span></template
       ></Suspense
     >

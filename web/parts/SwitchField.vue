@@ -8,34 +8,9 @@ defineProps<{ disabled?: boolean }>();
 
 <template>
   <SwitchGroup as="div" class="inline-flex min-h-9 items-center gap-2">
-    <Switch v-model="on" class="slot" :class="{ 'is-on': on }" :disabled="disabled"
-      ><span class="peg" aria-hidden="true"></span
+    <Switch v-model="on" class="pull" :class="{ 'is-on': on }" :disabled="disabled"
+      ><span class="pull-peg" aria-hidden="true"></span
     ></Switch>
     <SwitchLabel class="cursor-pointer"><slot /></SwitchLabel>
   </SwitchGroup>
 </template>
-
-<style scoped>
-/* A drawer pull that stands left or right in its slot. */
-.slot {
-  width: 2.3rem;
-  height: 1.3rem;
-  padding: 2px;
-  border: 1.5px solid var(--rule-strong);
-  background: var(--well);
-}
-.slot.is-on {
-  background: var(--deep);
-  border-color: var(--deep);
-}
-.peg {
-  display: block;
-  width: 0.9rem;
-  height: 100%;
-  background: var(--rule-strong);
-}
-.is-on .peg {
-  margin-left: auto;
-  background: var(--deep-ink);
-}
-</style>

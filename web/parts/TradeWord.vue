@@ -16,7 +16,8 @@ async function ask(): Promise<void> {
 <template>
   <Popover as="span" class="whitespace-nowrap"
     ><slot>{{ word }}</slot
-    ><PopoverButton ref="button" class="asks" :aria-label="`What ${word} means`" @click="ask">?</PopoverButton
+    ><PopoverButton ref="button" class="asks" :aria-label="`What ${word} means`" @click="ask"
+      ><span class="mark" aria-hidden="true">?</span></PopoverButton
     ><PopoverPanel ref="list" as="span" class="options !max-w-80 !p-3" :style="floatingStyles" role="note"
       ><b>{{ word }}</b
       >: {{ meaning }}</PopoverPanel
@@ -26,13 +27,17 @@ async function ask(): Promise<void> {
 
 <style scoped>
 .asks {
-  margin-left: 0.25em;
   min-width: 24px;
   min-height: 24px;
-  margin-block: -6px;
+  margin: -6px 0 -6px 0.1em;
   color: var(--ink-soft);
-  font-size: 0.85em;
+}
+.mark {
+  padding: 0 0.28em;
+  border: 1px solid currentColor;
+  font-size: 0.7rem;
   font-weight: 600;
+  line-height: 1;
 }
 .asks:hover {
   color: var(--deep);

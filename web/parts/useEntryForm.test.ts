@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { describe, expect, test } from "vitest";
-import { defineComponent, h } from "vue";
+import { defineComponent, h, type Component } from "vue";
 import { mount } from "@vue/test-utils";
 import { z } from "zod";
 import { endpoint, none } from "@kasten/contract/http";
@@ -46,10 +46,10 @@ function open(send: (body: unknown) => Promise<Refusal | null> = () => Promise.r
     });
     return () =>
       h("form", { onSubmit: (e: Event) => (e.preventDefault(), form.submit()) }, [
-        h(EntryText, { form, name: "name", label: "Name" }),
-        h(EntryNumber, { form, name: "metres", label: "Metres" }),
-        tags.length > 0 ? h(EntryText, { form, name: "tags[0].word", label: "Word" }) : null,
-        h(FormWrong, { form }),
+        h(EntryText as Component, { form, name: "name", label: "Name" }),
+        h(EntryNumber as Component, { form, name: "metres", label: "Metres" }),
+        tags.length > 0 ? h(EntryText as Component, { form, name: "tags[0].word", label: "Word" }) : null,
+        h(FormWrong as Component, { form }),
       ]);
   });
   return mount(Host, { attachTo: document.body });

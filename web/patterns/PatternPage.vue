@@ -2,7 +2,7 @@
 import { Columns2, Download, Pencil } from "lucide-vue-next";
 import { computed, ref } from "vue";
 import { drawFly, svgFile } from "@kasten/core/drawing";
-import { hookOf, notPromised, type FlyChoice } from "@kasten/core/recipe";
+import { hookOf, notPromised } from "@kasten/core/recipe";
 import { notPromisedWords } from "@kasten/core/sentences";
 import SwitchField from "../parts/SwitchField.vue";
 import { download } from "../parts/download";
@@ -14,7 +14,7 @@ import FlyDifferences from "./FlyDifferences.vue";
 import FlyFigures from "./FlyFigures.vue";
 import FlyLengths from "./FlyLengths.vue";
 import FlyMaterials from "./FlyMaterials.vue";
-import FlyPicture from "./FlyPicture.vue";
+import FlyPair from "./FlyPair.vue";
 import FlySteps from "./FlySteps.vue";
 import HookChoice from "./HookChoice.vue";
 import MethodTable from "./MethodTable.vue";
@@ -45,7 +45,6 @@ const ranges = useRanges(recipe, choice, tied, materials);
 const unsure = computed(() =>
   recipe.value ? notPromised(recipe.value, choice.value, cabinet.value).map(notPromisedWords) : [],
 );
-const titleOf = (of: FlyChoice): string => `${entry.value?.name}, size ${of.size}, side view to scale`;
 function saveDrawing(): void {
   if (!fly.value || !entry.value) return;
   const drawn = drawFly(fly.value, { seed: props.id, inside: inside.value });
@@ -99,107 +98,83 @@ function saveDrawing(): void {
       </p>
       <p v-for="u in unsure" :key="u" class="callout mb-3">{{ u }}.</p>
       <div class="fly-page">
-        <div class="at-draw min-w-0">
-          <div class="mb-3 grid gap-3" :class="{ 'lg:grid-cols-2': comparing }">
-            <div>
-              <figure
-                class="border border-rule bg-[var(--fly-ground)]"
-                :class="comparing ? 'h-72 2xl:h-[26rem]' : 'h-64 md:h-[26rem] 2xl:h-[36rem]'"
-              >
-                <FlyPicture
-                  v-if="fly"
-                  :fly="fly"
-                  :seed="id"
-                  :title="titleOf(choice)"
-                  :inside="inside"
-                  measures
-                  :letters="comparing ? 38 : 50"
-                  :step="step"
-                />
-              </figure>
-            </div>
-            <div v-if="comparing">
-              <figure class="h-72 border border-rule bg-[var(--fly-ground)]">
-                <FlyPicture
-                  v-if="second.tied.value.fly"
-                  :fly="second.tied.value.fly"
-                  :seed="id"
-                  :title="titleOf(other)"
-                  :inside="inside"
-                  measures
-                  :letters="38"
-                />
-              </figure>
-              <ChoiceBar
-                v-model="other"
-                :entry="entry"
-                :sizes="sizes"
-                :optional="optional"
-                class="mt-2"
-                label="right"
-              />
-              <p v-if="second.tied.value.fault" class="callout mt-2">{{ second.tied.value.fault }}</p>
-            </div>
-          </div>
-          <FlyDifferences
-            v-if="comparing"
-            class="mb-4"
-            :left="{ fly, materials }"
-            :right="{ fly: second.tied.value.fly, materials: second.materials.value }"
-          />
-          <p v-for="w in notices" :key="w.sentence" class="callout mb-2">
-            {{ w.sentence }}
-            <button
-              class="link"
-              @mouseenter="step = w.step"
-              @mouseleave="step = undefined"
-              @focus="step = w.step"
-              @blur="step = undefined"
-            >
-              Show the step
-            </button>
-          </p>
-          <FlyFigures v-if="recipe && fly" :id="id" class="mb-4" :recipe="recipe" :choice="choice" :fly="fly" />
-        </div>
-        <section class="at-take min-w-0">
-          <h2 class="mb-1">Materials for a dozen</h2>
-          <FlyMaterials :id="id" :choice="choice" :fly="fly" :materials="materials" :open="ranges.words" />
-          <h2 class="mb-1 mt-4">Lengths against the ruler</h2>
-          <FlyLengths :proportions="proportions" :beside="comparing ? second.proportions.value : undefined" />
-        </section>
-        <section class="at-steps min-w-0">
-          <h2 class="mb-1">Steps</h2>
-          <FlySteps v-if="fly" :fly="fly" :cautions="cautions" @point="step = $event" />
-          <HookChoice
-            v-if="recipe && hook"
-            :recipe="recipe"
-            :choice="choice"
-            :model="hook"
-            class="mt-2"
-            @take="take(hookPart, $event)"
-          />
-          <RecipeNotes v-if="recipe" :recipe="recipe" :fly="fly" />
-          <h2 class="mb-1 mt-4">Beside the master fly</h2>
-          <ul class="sheet px-3 py-1.5 text-[0.95rem]">
-            <li v-for="(c, i) in checks" :key="i" class="py-0.5">
-              <span class="tag mr-2">{{ c.when }}</span>{{ c.feature
-              }}<span v-if="c.tolerance" class="text-soft">, {{ c.tolerance }}</span>
-            </li>
-          </ul>
-        </section>
-        <div class="at-ways min-w-0">
-          <MethodTable
-            v-if="recipe && fly"
-            :recipe="recipe"
-            :choice="choice"
-            @choose="choice = { ...choice, methods: $event }"
-          />
-          <div class="mt-5 grid gap-5 xl:grid-cols-2 2xl:grid-cols-1">
-            <SubstituteTable v-if="recipe && fly" :recipe="recipe" :choice="choice" @take="take" /><BeadTool
-              v-if="fly"
+        <div class="fly-side">
+          <div class="at-draw min-w-0">
+            <FlyPair
+              :id="id"
+              v-model="other"
+              class="mb-3"
+              :entry="entry"
+              :sizes="sizes"
+              :optional="optional"
+              :choice="choice"
               :fly="fly"
+              :second="comparing ? second.tied.value : undefined"
+              :inside="inside"
+              :step="step"
             />
+            <FlyDifferences
+              v-if="comparing"
+              class="mb-4"
+              :left="{ fly, materials }"
+              :right="{ fly: second.tied.value.fly, materials: second.materials.value }"
+            />
+            <p v-for="w in notices" :key="w.sentence" class="callout mb-2">
+              {{ w.sentence }}
+              <button
+                class="link"
+                @mouseenter="step = w.step"
+                @mouseleave="step = undefined"
+                @focus="step = w.step"
+                @blur="step = undefined"
+              >
+                Show the step
+              </button>
+            </p>
+            <FlyFigures v-if="recipe && fly" :id="id" class="mb-4" :recipe="recipe" :choice="choice" :fly="fly" />
           </div>
+          <div class="at-ways min-w-0">
+            <MethodTable
+              v-if="recipe && fly"
+              :recipe="recipe"
+              :choice="choice"
+              @choose="choice = { ...choice, methods: $event }"
+            />
+            <div class="mt-5 grid gap-5 xl:grid-cols-2 2xl:grid-cols-1">
+              <SubstituteTable v-if="recipe && fly" :recipe="recipe" :choice="choice" @take="take" /><BeadTool
+                v-if="fly"
+                :fly="fly"
+              />
+            </div>
+          </div>
+        </div>
+        <div class="fly-side">
+          <section class="at-take min-w-0">
+            <h2 class="mb-1">Materials for a dozen</h2>
+            <FlyMaterials :id="id" :choice="choice" :fly="fly" :materials="materials" :open="ranges.words" />
+            <h2 class="mb-1 mt-4">Lengths against the ruler</h2>
+            <FlyLengths :proportions="proportions" :beside="comparing ? second.proportions.value : undefined" />
+          </section>
+          <section class="at-steps min-w-0">
+            <h2 class="mb-1">Steps</h2>
+            <FlySteps v-if="fly" :fly="fly" :cautions="cautions" @point="step = $event" />
+            <HookChoice
+              v-if="recipe && hook"
+              :recipe="recipe"
+              :choice="choice"
+              :model="hook"
+              class="mt-2"
+              @take="take(hookPart, $event)"
+            />
+            <RecipeNotes v-if="recipe" :recipe="recipe" :fly="fly" />
+            <h2 class="mb-1 mt-4">Beside the master fly</h2>
+            <ul class="sheet px-3 py-1.5 text-[0.95rem]">
+              <li v-for="(c, i) in checks" :key="i" class="py-0.5">
+                <span class="tag mr-2">{{ c.when }}</span>{{ c.feature
+                }}<span v-if="c.tolerance" class="text-soft">, {{ c.tolerance }}</span>
+              </li>
+            </ul>
+          </section>
         </div>
       </div>
     </template>
@@ -208,31 +183,36 @@ function saveDrawing(): void {
 </template>
 
 <style scoped>
-/* One below the other; side by side where there is room; the drawing beside what it takes on a wide screen. */
+/* One below the other; what it takes beside its steps; on a wide screen the drawing and its ways beside both. */
 .fly-page {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1.25rem;
+}
+.fly-side {
+  display: contents;
+}
+.at-ways {
+  order: 1;
 }
 @media (min-width: 1024px) {
   .fly-page {
-    grid-template: "draw draw" auto "take steps" auto "ways ways" auto / minmax(0, 1fr) minmax(0, 1fr);
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
-  .at-draw {
-    grid-area: draw;
-  }
-  .at-take {
-    grid-area: take;
-  }
-  .at-steps {
-    grid-area: steps;
-  }
+  .at-draw,
   .at-ways {
-    grid-area: ways;
+    grid-column: 1 / -1;
   }
 }
 @media (min-width: 1536px) {
   .fly-page {
-    grid-template: "draw take" auto "ways steps" 1fr / minmax(0, 1.55fr) minmax(26rem, 1fr);
+    grid-template-columns: minmax(0, 1.55fr) minmax(26rem, 1fr);
+  }
+  .fly-side {
+    display: flex;
+    flex-direction: column;
+    gap: 1.25rem;
+    min-width: 0;
   }
 }
 </style>

@@ -14,7 +14,7 @@ const options = computed(() =>
   props.fields.map((f) => ({ id: f.id, name: f.required ? `${f.label} (needed)` : f.label })),
 );
 const helpOf = (id: string | null): string => props.fields.find((f) => f.id === id)?.help ?? "";
-const columns: Column<Row>[] = [
+const asTable: Column<Row>[] = [
   { id: "head", head: "Head", lead: true, class: "font-semibold", value: (c) => c.head || "(no head)", fixed: true },
   { id: "samples", head: "First cells", class: "fig text-[0.9rem]", value: (c) => c.samples.join(" · "), fixed: true },
   { id: "field", head: "It is", class: "w-56" },
@@ -23,7 +23,7 @@ const columns: Column<Row>[] = [
 </script>
 
 <template>
-  <DataTable label="Columns of the file" :rows="rows" :columns="columns" :row-key="(c) => String(c.at)">
+  <DataTable label="Columns of the file" :rows="rows" :columns="asTable" :row-key="(c) => String(c.at)">
     <template #cell-field="{ row: c }"
       ><OneOf
         :label="`Column ${c.head || c.at + 1} is`"

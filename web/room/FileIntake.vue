@@ -131,7 +131,7 @@ const asked = computed(() => fileFields[kind.value].filter((f) => "required" in 
         <p v-if="preview.missing.length > 0" class="callout mt-2" role="alert">
           No column is {{ preview.missing.join(", ") }} yet. Choose it above.
         </p>
-        <div class="mt-2 flex flex-wrap items-center gap-3">
+        <div v-if="preview.decimal !== null || preview.unclear !== null" class="mt-2 flex flex-wrap items-center gap-3">
           <RadioSet
             label="Decimals are written"
             :options="decimals"

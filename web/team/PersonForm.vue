@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
 import { addPerson, editPerson, type Person } from "@kasten/contract/team";
 import { roles } from "@kasten/contract/permissions";
 import EntryChoice from "../parts/EntryChoice.vue";
-import EntryDay from "../parts/EntryDay.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
 import EntryText from "../parts/EntryText.vue";
 import FormWrong from "../parts/FormWrong.vue";
@@ -14,7 +12,8 @@ import { wordsByComma } from "../parts/fields";
 import { optionsOf } from "../parts/option";
 import { useChange } from "../parts/useChange";
 import { useEntryForm } from "../parts/useEntryForm";
-import { clockOf, minuteOf, numberWordsOf, sayNumberWords, weekdays } from "./hours";
+import { clockOf, minuteOf, numberWordsOf, sayNumberWords } from "./hours";
+import PersonTimes, { type Times } from "./PersonTimes.vue";
 import { ways } from "./ways";
 
 /** A person: who they are here, what they can, when they work and when not, and their ways. */
@@ -22,7 +21,7 @@ const props = defineProps<{ person?: Person }>();
 const emit = defineEmits<{ saved: []; leave: [] }>();
 const { refusal, send } = useChange();
 const p = props.person;
-interface Values {
+interface Values extends Times {
   name: string;
   role: Person["role"];
   login: string;
@@ -32,8 +31,6 @@ interface Values {
   pace: number | undefined;
   handed: Person["handed"];
   words: string;
-  hours: { day: number; from: string; to: string }[];
-  absences: { from: string | undefined; to: string | undefined; reason: string }[];
 }
 const values: Values = {
   name: p?.name ?? "",
@@ -75,19 +72,8 @@ const form = p
     });
 const now = form.values;
 const unread = computed(() => numberWordsOf(now.value.words).unread);
-const list = (name: "hours" | "absences", rows: object[]): void => form.api.setFieldValue(name, rows as never);
 const setWay = (question: string, school: string | undefined): void =>
   form.api.setFieldValue("methods", { ...now.value.methods, [question]: school } as never);
-/** The usual week from the first day: most people's days are alike. */
-const wholeWeek = (): void => {
-  const [first] = now.value.hours;
-  const { from, to } = first ?? { from: "09:00", to: "12:00" };
-  list(
-    "hours",
-    [1, 2, 3, 4, 5].map((day) => ({ day, from, to })),
-  );
-};
-const days = weekdays.map((label, k) => ({ value: k + 1, label }));
 const hands = [
   { value: "right" as const, label: "right-handed" },
   { value: "left" as const, label: "left-handed" },
@@ -146,64 +132,7 @@ const hands = [
         </p>
       </div>
     </div>
-    <fieldset>
-      <legend class="label">Hours</legend>
-      <div v-for="(_h, i) in now.hours" :key="i" class="mb-1.5 flex flex-wrap items-end gap-2">
-        <EntryChoice class="w-24" :form="form" :name="`hours[${i}].day`" label="Weekday" quiet :options="days" />
-        <EntryText class="w-32" :form="form" :name="`hours[${i}].from`" label="From" quiet type="time" />
-        <EntryText class="w-32" :form="form" :name="`hours[${i}].to`" label="To" quiet type="time" />
-        <button
-          type="button"
-          class="btn btn-plain"
-          @click="
-            list(
-              'hours',
-              now.hours.filter((_, j) => j !== i),
-            )
-          "
-        >
-          Remove
-        </button>
-      </div>
-      <div class="flex flex-wrap gap-2">
-        <button
-          type="button"
-          class="btn"
-          @click="list('hours', [...now.hours, { day: 1, from: '09:00', to: '12:00' }])"
-        >
-          Add hours
-        </button>
-        <button type="button" class="btn btn-plain" @click="wholeWeek">Monday to Friday alike</button>
-      </div>
-    </fieldset>
-    <fieldset>
-      <legend class="label">Days off</legend>
-      <div v-for="(_a, i) in now.absences" :key="i" class="mb-1.5 flex flex-wrap items-end gap-2">
-        <EntryDay class="w-36" :form="form" :name="`absences[${i}].from`" label="From" />
-        <EntryDay class="w-36" :form="form" :name="`absences[${i}].to`" label="To" />
-        <EntryText class="w-48" :form="form" :name="`absences[${i}].reason`" label="Why, if it may be said" />
-        <button
-          type="button"
-          class="btn btn-plain"
-          :aria-label="`Without days off ${i + 1}`"
-          @click="
-            list(
-              'absences',
-              now.absences.filter((_, j) => j !== i),
-            )
-          "
-        >
-          <X :size="16" />
-        </button>
-      </div>
-      <button
-        type="button"
-        class="btn"
-        @click="list('absences', [...now.absences, { from: undefined, to: undefined, reason: '' }])"
-      >
-        <Plus :size="16" aria-hidden="true" />Days off
-      </button>
-    </fieldset>
+    <PersonTimes :form="form" />
     <fieldset>
       <legend class="label">Ways of tying, where good tiers differ</legend>
       <div class="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
