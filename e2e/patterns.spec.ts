@@ -89,8 +89,8 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
     await page.getByRole("button", { name: "Save as a new version" }).click();
     await expect(page.getByText("a fuller tail")).toBeVisible();
     const row = page.getByRole("row", { name: /step “tail”/ });
-    await expect(row.getByRole("cell").nth(0)).toContainText("8 fibres");
-    await expect(row.getByRole("cell").nth(1)).toContainText("12 fibres");
+    await expect(row.getByRole("cell").nth(1)).toContainText("8 fibres");
+    await expect(row.getByRole("cell").nth(2)).toContainText("12 fibres");
   });
 
   await test.step("the book finds it by a material", async () => {

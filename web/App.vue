@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { defineAsyncComponent } from "vue";
 import { useRoute } from "vue-router";
-import SignIn from "./team/SignIn.vue";
 import { useSession } from "./team/session";
 
 const RoomFrame = defineAsyncComponent(() => import("./frame/RoomFrame.vue"));
+const SignIn = defineAsyncComponent(() => import("./team/SignIn.vue"));
 const FaceOfRoom = defineAsyncComponent(() => import("./face").then((face) => face.FaceOfRoom));
 const { state, person } = useSession();
 const route = useRoute();

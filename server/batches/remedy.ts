@@ -36,7 +36,7 @@ function millWords(room: BatchRoom, parts: Record<string, number>): string {
 function orderIt(room: BatchRoom, r: Requirement, short: number): { remedy: string; earliest: string | null } {
   const proposal = proposalFor(short, room.sources.get(r.material), room.today);
   const remedy = proposal
-    ? proposalWords(proposal)
+    ? proposalWords(proposal, room.world.settings.currency)
     : `No supplier is known for it: find ${quantityWords(short, r.unit)}.`;
   return { remedy, earliest: proposal?.arrives ?? null };
 }

@@ -50,5 +50,5 @@ export function proposalFor(short: number, sources: Source[] | undefined, today:
   };
 }
 
-export const proposalWords = (p: NonNullable<Need["proposal"]>): string =>
-  `Order ${p.packs} × ${p.packWords} from ${p.supplier}, ${(p.priceCents / 100).toFixed(2)} €: here by ${p.arrives}.`;
+export const proposalWords = (p: NonNullable<Need["proposal"]>, currency: string): string =>
+  `Order ${p.packs} × ${p.packWords} from ${p.supplier}, ${(p.priceCents / 100).toFixed(2)} ${currency}: here by ${p.arrives}.`;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
-import { computed, onMounted, ref, watch } from "vue";
+import { computed, defineAsyncComponent, onMounted, ref, watch } from "vue";
 import { finishBatch } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
@@ -14,11 +14,12 @@ import { tellKeys } from "../parts/keySheet";
 import { useChange } from "../parts/useChange";
 import { useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
-import FinishBatch from "./FinishBatch.vue";
 import { isInField } from "./keys";
 import RejectChoice, { type Reject } from "./RejectChoice.vue";
 import StepInHand from "./StepInHand.vue";
 import { useTallies } from "./tallyQueue";
+
+const FinishBatch = defineAsyncComponent(() => import("./FinishBatch.vue"));
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();

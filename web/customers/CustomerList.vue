@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import type { Customer } from "@kasten/contract/customers";
 import DataTable from "../parts/DataTable.vue";
 import ModalDialog from "../parts/ModalDialog.vue";
 import type { Column } from "../parts/column";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
-import CustomerForm from "./CustomerForm.vue";
+
+const CustomerForm = defineAsyncComponent(() => import("./CustomerForm.vue"));
 
 /** For whom the room ties, whose choice materials are, and what is forbidden where the flies go. */
 const { may } = useSession();

@@ -1,2 +1,5 @@
-export { default as CustomerForm } from "./CustomerForm.vue";
+import { defineAsyncComponent } from "vue";
+
+/** Opened from a list or an order: it comes when it is asked for. */
+export const CustomerForm = defineAsyncComponent(() => import("./CustomerForm.vue"));
 export { default as CustomerList } from "./CustomerList.vue";

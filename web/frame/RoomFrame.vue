@@ -2,22 +2,24 @@
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useCssVar, useElementSize } from "@vueuse/core";
 import { Anchor, BookOpen, CircleHelp, Feather, LogOut, Moon, Package, Settings, Sun, Users } from "lucide-vue-next";
-import { Toaster } from "vue-sonner";
-import "vue-sonner/style.css";
-import { computed, nextTick, useTemplateRef, watch } from "vue";
+import { computed, defineAsyncComponent, nextTick, useTemplateRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
 import { call, connection, useLive } from "../http";
 import { isTyped, tellKeys } from "../parts/keySheet";
 import { tellCurrency } from "../parts/format";
 import { tellUnits, units } from "../parts/units";
+import { useWorking } from "../parts/working";
 import { useCatalogue } from "../patterns";
 import KeyHelp from "./KeyHelp.vue";
-import WorkingPanel from "./WorkingPanel.vue";
 import { useSession } from "../team";
 import { drawers, stations } from "./stations";
 import { theme, themeChoice } from "./theme";
 
+/** Opened seldom, and with a fly in it: it comes when a working is asked for. */
+const SayingPlace = defineAsyncComponent(() => import("./SayingPlace.vue"));
+const WorkingPanel = defineAsyncComponent(() => import("./WorkingPanel.vue"));
+const panel = useWorking();
 const { person, leave } = useSession();
 const { data: catalogue } = useCatalogue();
 watch(
@@ -141,9 +143,9 @@ watch(height, (now) => {
       </nav>
       <main id="content" tabindex="-1" class="min-w-0 flex-1 p-3 outline-none sm:p-4 lg:px-7 lg:py-5"><slot /></main>
     </div>
-    <WorkingPanel />
+    <WorkingPanel v-if="panel.working" />
     <KeyHelp ref="help" />
-    <Toaster position="bottom-center" :theme="theme" />
+    <SayingPlace />
   </div>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryCache } from "@pinia/colada";
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import { compareSizes, hookAt, hookQuantities, type HookQuantity } from "@kasten/core/hooks";
 import { forgetHookSize, type HookEffect, type HookModelData } from "@kasten/contract/hooks";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -10,11 +10,12 @@ import { useSession } from "../team";
 import EffectList from "./EffectList.vue";
 import HookCurve from "./HookCurve.vue";
 import HookFacts from "./HookFacts.vue";
-import HookForm from "./HookForm.vue";
 import HookOutline from "./HookOutline.vue";
 import HookTable from "./HookTable.vue";
-import MeasureGuide from "./MeasureGuide.vue";
 import NearHooks from "./NearHooks.vue";
+const MeasureGuide = defineAsyncComponent(() => import("./MeasureGuide.vue"));
+
+const HookForm = defineAsyncComponent(() => import("./HookForm.vue"));
 
 const { data } = useCatalogue();
 const { may } = useSession();

@@ -24,9 +24,27 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
   person: () => [["people"], ["me"]],
   parcel: () => [["box"], ["orders"], ["order"], ["waiting"], ["log"]],
   customer: () => [["catalogue"]],
+  supplier: () => [["suppliers"], ["material"]],
+  /** Settings, drawers, a file that was taken in: what the whole room draws on. */
+  room: () => [
+    ["settings"],
+    ["catalogue"],
+    ["drawers"],
+    ["suppliers"],
+    ["stock"],
+    ["material"],
+    ["orders"],
+    ["batches"],
+    ["log"],
+  ],
   outlook: ({ subjectId }) => (subjectId === "cover" ? [["stock"], ["material"]] : [[subjectId]]),
 };
-export const touchedBy = (c: Change): EntryKey[] => touches[c.subject]?.(c) ?? [];
+/** What moves a new room on: it is asked only as long as it shows how far it is set up. */
+const moves = new Set(["order", "stock", "pattern", "hook", "person", "customer", "room"]);
+export const touchedBy = (c: Change): EntryKey[] => [
+  ...(touches[c.subject]?.(c) ?? []),
+  ...(moves.has(c.subject) ? [["beginnings"]] : []),
+];
 
 const GATHER_MS = 120;
 

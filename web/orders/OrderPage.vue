@@ -47,7 +47,9 @@ const columns: Column<Line>[] = [
 <template>
   <template v-if="order.data.value">
     <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
-      <h1>Order {{ order.data.value.number }} · {{ order.data.value.customerName }}</h1>
+      <h1 class="min-w-0 [overflow-wrap:anywhere]">
+        Order {{ order.data.value.number }} · {{ order.data.value.customerName }}
+      </h1>
       <p>
         due <b>{{ dayYear(order.data.value.due) }}</b><span v-if="order.data.value.dueReason"
           >, {{ order.data.value.dueReason }}</span

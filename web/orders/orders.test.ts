@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { beforeEach, describe, expect, test } from "vitest";
+import { beforeEach, describe, expect, test, vi } from "vitest";
 import { addOrder, editOrder, listOrders, promise } from "@kasten/contract/orders";
 import { readLate } from "@kasten/contract/schedule";
 import { mountIn, refused, settle } from "../testing/room";
@@ -46,8 +46,13 @@ describe("an order in one line", () => {
     await screen.get("textarea").setValue("2dz Yard Nymph 12; Mill Shop, 18 Dec");
     await settle();
     expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
-    const answer = screen.findAll("button").find((x) => x.text() === "olive");
-    await answer?.trigger("click");
+    // The editor comes by itself, after the plain field.
+    const answer = await vi.waitFor(() => {
+      const found = screen.findAll("button").find((x) => x.text() === "olive");
+      if (!found) throw new Error("nothing is asked yet");
+      return found;
+    });
+    await answer.trigger("click");
     await settle();
     expect(screen.get("textarea").element.value).toContain("olive");
     expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();

@@ -173,6 +173,10 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
 .stacked td.act:not(:empty) {
   padding-top: 0.35rem;
 }
+/* For a thumb. */
+.stacked td.act :deep(.btn) {
+  min-height: 44px;
+}
 .stacked .stack-head {
   flex: none;
   width: 8.2rem;

@@ -42,6 +42,7 @@ defineEmits<{ sort: [] }>();
   display: inline-flex;
   align-items: center;
   gap: 0.2rem;
+  min-width: 24px;
   min-height: 1.6rem;
   font-weight: 600;
   text-align: left;

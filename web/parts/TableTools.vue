@@ -3,9 +3,9 @@ import { Popover, PopoverButton, PopoverPanel } from "@headlessui/vue";
 import { useClipboard } from "@vueuse/core";
 import { Columns3, Copy } from "lucide-vue-next";
 import { computed } from "vue";
-import { toast } from "vue-sonner";
 import { tableAsCsv, type Column } from "./column";
 import ListBox from "./ListBox.vue";
+import { say } from "./say";
 import TickBox from "./TickBox.vue";
 import { useFloatingList } from "./useFloatingList";
 
@@ -27,7 +27,7 @@ const { copy } = useClipboard({ legacy: true });
 const said = computed(() => props.columns.filter((c) => props.shown[c.id]));
 async function copyAll(): Promise<void> {
   await copy(await tableAsCsv(said.value, props.list));
-  toast(`Copied: ${props.list.length} ${props.list.length === 1 ? "row" : "rows"} as CSV`);
+  say(`Copied: ${props.list.length} ${props.list.length === 1 ? "row" : "rows"} as CSV`);
 }
 const by = computed(() => props.sortable.map((c) => ({ value: c.id, label: c.head })));
 </script>

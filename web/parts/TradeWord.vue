@@ -24,22 +24,3 @@ async function ask(): Promise<void> {
     ></Popover
   >
 </template>
-
-<style scoped>
-.asks {
-  min-width: 24px;
-  min-height: 24px;
-  margin: -6px 0 -6px 0.1em;
-  color: var(--ink-soft);
-}
-.mark {
-  padding: 0 0.28em;
-  border: 1px solid currentColor;
-  font-size: 0.7rem;
-  font-weight: 600;
-  line-height: 1;
-}
-.asks:hover {
-  color: var(--deep);
-}
-</style>

@@ -1,7 +1,7 @@
 import { ref, type Ref } from "vue";
-import { toast } from "vue-sonner";
 import type { AnyEndpoint, ReplyOf } from "@kasten/contract/http";
 import { call, Refusal, type CallInput } from "../http";
+import { say } from "./say";
 
 /** A change on its way: whether it runs, and why it was refused. */
 export function useChange(): {
@@ -20,7 +20,7 @@ export function useChange(): {
     refusal.value = null;
     try {
       const reply = await call(endpoint, input);
-      if (said) toast(said);
+      if (said) say(said);
       return reply;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref } from "vue";
+import { defineAsyncComponent, ref } from "vue";
 import type { MaterialForm as Form } from "@kasten/core/materials";
 import { useSession } from "../team";
 import MaterialFinder from "./MaterialFinder.vue";
-import MaterialForm from "./MaterialForm.vue";
 import ModalDialog from "../parts/ModalDialog.vue";
+
+const MaterialForm = defineAsyncComponent(() => import("./MaterialForm.vue"));
 
 /** Find a material, or describe one that the cabinet has not yet. */
 defineProps<{

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { useQueryCache } from "@pinia/colada";
-import { computed, ref, nextTick, useTemplateRef } from "vue";
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
-import { VueDraggable } from "vue-draggable-plus";
 import { sameContent, type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -13,12 +12,14 @@ import { draftOf, emptyRecipe, fileOf, slug, type Draft } from "./draft";
 import EditorHead from "./EditorHead.vue";
 import EditorSide from "./EditorSide.vue";
 import NewStep from "./NewStep.vue";
-import PartDetails from "./PartDetails.vue";
 import PatternFacts from "./PatternFacts.vue";
 import { useRecipes } from "./recipes";
-import StepDetails from "./StepDetails.vue";
 import StepRow from "./StepRow.vue";
 import { useDraft } from "./useDraft";
+import { useRowDrag } from "./useRowDrag";
+const StepDetails = defineAsyncComponent(() => import("./StepDetails.vue"));
+
+const PartDetails = defineAsyncComponent(() => import("./PartDetails.vue"));
 
 /** Where a recipe is written: words in, fly out, as they are typed. */
 const props = defineProps<{ id: string; entry?: PatternEntry; recipe?: Recipe }>();
@@ -64,6 +65,15 @@ const looked = ref<string>();
 const note = ref("");
 const problem = ref("");
 const rehomedSteps = ref<string[]>([]);
+useRowDrag(
+  useTemplateRef<HTMLElement>("list"),
+  computed({
+    get: () => draft.value.rows,
+    set: (moved) => {
+      draft.value.rows = moved;
+    },
+  }),
+);
 const rows = useTemplateRef<InstanceType<typeof StepRow>[]>("rows");
 const fresh = useTemplateRef<InstanceType<typeof NewStep>>("fresh");
 const component = (id: string | undefined): Component | undefined =>
@@ -153,7 +163,7 @@ async function save(base: number): Promise<void> {
   </p>
   <div class="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(21rem,1fr)]">
     <section aria-label="Steps" class="min-w-0">
-      <VueDraggable v-model="draft.rows" tag="ol" handle=".handle" :animation="120" class="border border-rule">
+      <ol ref="list" class="border border-rule">
         <StepRow
           v-for="(row, i) in draft.rows"
           :key="row.id"
@@ -194,7 +204,7 @@ async function save(base: number): Promise<void> {
             />
           </div>
         </StepRow>
-      </VueDraggable>
+      </ol>
       <NewStep ref="fresh" :add="add" />
       <p v-if="problem" class="mt-1 text-call" role="alert">{{ problem }}</p>
       <p class="mt-1 text-[0.88rem] text-soft">

@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, defineAsyncComponent } from "vue";
 import FoldOut from "../parts/FoldOut.vue";
 import ListBox from "../parts/ListBox.vue";
 import NumberField from "../parts/NumberField.vue";
 import { currencySign } from "../parts/format";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
-import DressingFacts from "./DressingFacts.vue";
-import FinishFacts from "./FinishFacts.vue";
-import ParentFacts from "./ParentFacts.vue";
-import RestFacts from "./RestFacts.vue";
-import VariantFacts from "./VariantFacts.vue";
+const ParentFacts = defineAsyncComponent(() => import("./ParentFacts.vue"));
+const DressingFacts = defineAsyncComponent(() => import("./DressingFacts.vue"));
+const RestFacts = defineAsyncComponent(() => import("./RestFacts.vue"));
+const FinishFacts = defineAsyncComponent(() => import("./FinishFacts.vue"));
+
+const VariantFacts = defineAsyncComponent(() => import("./VariantFacts.vue"));
 
 /** What a pattern is beside its steps: name, hook, sizes, colours, weight forms, finish, minutes and price. */
 const draft = defineModel<Draft>({ required: true });

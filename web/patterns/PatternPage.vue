@@ -1,28 +1,29 @@
 <script setup lang="ts">
 import { Columns2, Download, Pencil } from "lucide-vue-next";
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import { drawFly, svgFile } from "@kasten/core/drawing";
 import { hookOf, notPromised } from "@kasten/core/recipe";
 import { notPromisedWords } from "@kasten/core/sentences";
 import SwitchField from "../parts/SwitchField.vue";
 import { download } from "../parts/download";
 import { useSession } from "../team";
-import BeadTool from "./BeadTool.vue";
 import { useCatalogue } from "./catalogue";
 import ChoiceBar from "./ChoiceBar.vue";
-import FlyDifferences from "./FlyDifferences.vue";
 import FlyFigures from "./FlyFigures.vue";
 import FlyLengths from "./FlyLengths.vue";
 import FlyMaterials from "./FlyMaterials.vue";
 import FlyPair from "./FlyPair.vue";
 import FlySteps from "./FlySteps.vue";
-import HookChoice from "./HookChoice.vue";
-import MethodTable from "./MethodTable.vue";
-import RecipeNotes from "./RecipeNotes.vue";
-import SubstituteTable from "./SubstituteTable.vue";
 import { useChoice, useDressing } from "./useChoice";
 import { usePatternFly, useRanges, useSizes } from "./usePattern";
-import VersionList from "./VersionList.vue";
+const FlyDifferences = defineAsyncComponent(() => import("./FlyDifferences.vue"));
+const BeadTool = defineAsyncComponent(() => import("./BeadTool.vue"));
+const MethodTable = defineAsyncComponent(() => import("./MethodTable.vue"));
+const SubstituteTable = defineAsyncComponent(() => import("./SubstituteTable.vue"));
+
+const HookChoice = defineAsyncComponent(() => import("./HookChoice.vue"));
+const RecipeNotes = defineAsyncComponent(() => import("./RecipeNotes.vue"));
+const VersionList = defineAsyncComponent(() => import("./VersionList.vue"));
 
 const props = defineProps<{ id: string }>();
 const { patterns, hooks, materials: cabinet, recipeOf } = useCatalogue();

@@ -1,6 +1,9 @@
+import { defineAsyncComponent } from "vue";
+
 export * from "./catalogue";
 export { default as FlyDrawing } from "./FlyDrawing.vue";
 export { default as FlyThumb } from "./FlyThumb.vue";
 export { default as FlyPicture } from "./FlyPicture.vue";
-export { default as MaterialForm } from "./MaterialForm.vue";
-export { default as MethodTable } from "./MethodTable.vue";
+/** Large, and not what a screen begins with: they come when they are there to be shown. */
+export const MaterialForm = defineAsyncComponent(() => import("./MaterialForm.vue"));
+export const MethodTable = defineAsyncComponent(() => import("./MethodTable.vue"));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { computed } from "vue";
+import { computed, defineAsyncComponent } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { readSettings } from "@kasten/contract/settings";
 import { CustomerList } from "../customers";
@@ -8,12 +8,13 @@ import { call } from "../http";
 import TabSet from "../parts/TabSet.vue";
 import { useSession } from "../team";
 import BeginningSteps from "./BeginningSteps.vue";
-import DaysForm from "./DaysForm.vue";
-import DrawerList from "./DrawerList.vue";
-import FileIntake from "./FileIntake.vue";
-import SettingsForm from "./SettingsForm.vue";
-import StationsForm from "./StationsForm.vue";
-import SupplierList from "./SupplierList.vue";
+const SupplierList = defineAsyncComponent(() => import("./SupplierList.vue"));
+const StationsForm = defineAsyncComponent(() => import("./StationsForm.vue"));
+const SettingsForm = defineAsyncComponent(() => import("./SettingsForm.vue"));
+const FileIntake = defineAsyncComponent(() => import("./FileIntake.vue"));
+const DrawerList = defineAsyncComponent(() => import("./DrawerList.vue"));
+
+const DaysForm = defineAsyncComponent(() => import("./DaysForm.vue"));
 
 /** The room itself: how it works, its days, its tools, its drawers, whom it buys from and ties for, and its files. */
 const route = useRoute();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import type { ReplyOf } from "@kasten/contract/http";
 import { call } from "../http";
@@ -8,7 +8,8 @@ import DataTable from "../parts/DataTable.vue";
 import ModalDialog from "../parts/ModalDialog.vue";
 import type { Column } from "../parts/column";
 import { useSession } from "../team";
-import SupplierForm from "./SupplierForm.vue";
+
+const SupplierForm = defineAsyncComponent(() => import("./SupplierForm.vue"));
 
 /** Whom the room buys from. What each sells, at what price and how fast, stands with the material. */
 type Supplier = ReplyOf<typeof listSuppliers>["suppliers"][number];

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import { threadNumberOf } from "@kasten/core/materials";
 import { readStock } from "@kasten/contract/stock";
 import { call } from "../http";
@@ -12,9 +12,10 @@ import { MaterialForm, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import LotTable from "./LotTable.vue";
 import MovementTable from "./MovementTable.vue";
-import CountInForm from "./CountInForm.vue";
-import ReceiveForm from "./ReceiveForm.vue";
-import SourcesForm from "./SourcesForm.vue";
+const SourcesForm = defineAsyncComponent(() => import("./SourcesForm.vue"));
+const CountInForm = defineAsyncComponent(() => import("./CountInForm.vue"));
+
+const ReceiveForm = defineAsyncComponent(() => import("./ReceiveForm.vue"));
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();
