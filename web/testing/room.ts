@@ -148,6 +148,8 @@ export async function mountIn(server: FakeServer, component: Component, props: R
 export async function settle(rounds = 6): Promise<void> {
   for (let i = 0; i < rounds; i++) {
     await new Promise((resolve) => setTimeout(resolve));
+    // Parts of a screen that come when they are needed.
+    await vi.dynamicImportSettled();
     await flushPromises();
   }
 }
