@@ -36,14 +36,18 @@ async function shot(page, path, name, before) {
 }
 
 async function all() {
+  const stranger = await (await browser.newContext(windowOptions)).newPage();
+  await stranger.goto(base);
+  await stranger.locator("figure svg").waitFor();
+  await shot(stranger, undefined, "sign-in");
   const page = await enter({});
-  await shot(page, "/orders", "orders", () =>
-    page.fill(
-      "#order-text",
-      "6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar",
-    ),
-  );
-  await page.fill("#order-text", "");
+  const order = page.getByRole("textbox", { name: "Write an order" });
+  await shot(page, "/orders", "orders", async () => {
+    await page.locator("#order-text.cm-content").waitFor();
+    await order.fill("6dz Copper Lodger 14 olive, 4dz 16; a couple dozen Tar Pupa 14 red; Hollow Mere Lodge, 12 Mar");
+    await page.keyboard.press("Escape");
+  });
+  await order.fill("");
   await shot(page, "/batches", "batches");
   await page
     .getByRole("row", { name: /Copper Lodger 14 olive/ })
@@ -68,7 +72,7 @@ async function all() {
     ["/patterns", "patterns"],
     ["/stock", "stock"],
     ["/hooks", "hooks"],
-    ["/people", "people"],
+    ["/room?side=stations", "room"],
     ["/book", "book"],
   ])
     await shot(page, path, name);
