@@ -12,6 +12,8 @@ import { createDatabase, dropDatabase } from "../testing/databases";
 
 /** Tables of the tools themselves, which hold nothing of the room. */
 const notOurs = ["migrations", "typeorm_metadata"];
+/** Wrong passwords of the last minutes: counted anew, in a table of another shape. */
+const countedAnew = ["sign_in_failure"];
 
 /** What the schema builder would still do to the database before it was as the entities say. */
 async function stillToDo(source: DataSource): Promise<string[]> {
@@ -82,7 +84,7 @@ describe("a room of version 0.2.0, in the middle of its work", () => {
   });
   test("comes through with every row of every other table", async () => {
     for (const [table, rows] of before) {
-      if (table === "setting") continue;
+      if (table === "setting" || countedAnew.includes(table)) continue;
       const columns = Object.keys(rows[0] ?? {});
       const stays = table === "request_key" ? rows.filter((r) => !holdsPassword(r)) : rows;
       expect(only(columns, await rowsOf(db, table)), table).toEqual(only(columns, stays));
