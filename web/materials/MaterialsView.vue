@@ -106,7 +106,9 @@ const columns: Column<Need>[] = [
         :to="`/batches/${b.id}`"
         :title="`${b.pattern}: ${quantity(b.issue, n.unit)}, due ${day(b.due)}`"
         >{{ b.number }}</RouterLink
-      ><span v-if="n.batchCount > MOST_BATCHES" class="text-soft">+&nbsp;{{ n.batchCount - MOST_BATCHES }}</span></template
+      ><span v-if="n.batchCount > MOST_BATCHES" class="text-soft"
+        >+&nbsp;{{ n.batchCount - MOST_BATCHES }}</span
+      ></template
     >
     <template #empty>{{
       onlyShort
