@@ -53,6 +53,7 @@ export const batchSchema = skuSchema.extend({
       customer: z.string(),
       due: isoDay,
       flies: z.number().int(),
+      wishes: z.string(),
     }),
   ),
 });

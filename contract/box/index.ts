@@ -10,6 +10,7 @@ export const boxLineSchema = skuSchema.extend({
   owed: z.number(),
   ready: z.number(),
   boxed: z.number(),
+  wishes: z.string(),
 });
 export const boxSchema = z.object({
   customers: z.array(

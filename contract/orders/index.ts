@@ -20,6 +20,8 @@ export const lineInput = skuSchema.extend({
   id: z.uuid().optional(),
   flies,
   policy: z.enum(policies).optional(),
+  /** In the customer's words: everyone sees them, up to the box. */
+  wishes: z.string().max(400).optional(),
 });
 /** More at once than a room ties in years is a slip of the keyboard. */
 const MOST_ORDERED = 24_000;
@@ -47,6 +49,7 @@ export const orderLineSchema = skuSchema.extend({
   patternName: z.string(),
   flies: z.number().int(),
   policy: z.enum(policies).nullable(),
+  wishes: z.string(),
   pricePerDozenCents: z.number().int(),
   boxed: z.number().int(),
   /** Good flies put by for this line. */

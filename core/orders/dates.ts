@@ -1,39 +1,204 @@
-import { addDays, addWeeks, format, isValid, parse } from "date-fns";
+import { addDays, addMonths, addWeeks, format, isValid, lastDayOfMonth, parse, setISOWeek } from "date-fns";
 
-const withYear = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "MMM d yyyy", "MMMM d yyyy", "d.M.yyyy", "d/M/yyyy"];
-const withoutYear = ["d MMM", "d MMMM", "MMM d", "MMMM d", "d.M."];
+const months: Record<string, number> = {};
+[
+  ["jan", "january", "januar", "jänner"],
+  ["feb", "february", "februar"],
+  ["mar", "march", "märz", "maerz", "mär"],
+  ["apr", "april"],
+  ["may", "mai"],
+  ["jun", "june", "juni"],
+  ["jul", "july", "juli"],
+  ["aug", "august"],
+  ["sep", "sept", "september"],
+  ["oct", "october", "okt", "oktober"],
+  ["nov", "november"],
+  ["dec", "december", "dez", "dezember"],
+].forEach((names, i) => names.forEach((name) => (months[name] = i + 1)));
+const days: Record<string, number> = {};
+[
+  ["sunday", "sun", "sonntag"],
+  ["monday", "mon", "montag"],
+  ["tuesday", "tue", "dienstag"],
+  ["wednesday", "wed", "mittwoch"],
+  ["thursday", "thu", "donnerstag"],
+  ["friday", "fri", "freitag"],
+  ["saturday", "sat", "samstag", "sonnabend"],
+].forEach((names, i) => names.forEach((name) => (days[name] = i)));
+const longest = (of: Record<string, number>): string =>
+  Object.keys(of)
+    .sort((a, b) => b.length - a.length)
+    .join("|");
+export const MONTH = `(?:${longest(months)})(?!\\p{L})\\.?`;
+const WEEKDAY = `(?:${longest(days)})(?!\\p{L})`;
+const counts: Record<string, number> = {
+  a: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  eight: 8,
+  ten: 10,
+  ein: 1,
+  eine: 1,
+  einer: 1,
+  einem: 1,
+  zwei: 2,
+  drei: 3,
+  vier: 4,
+  fünf: 5,
+  sechs: 6,
+  acht: 8,
+  zehn: 10,
+};
+const COUNT = `(?:\\d{1,2}|${longest(counts)})`;
 
 export const isoDate = (date: Date): string => format(date, "yyyy-MM-dd");
 /** Noon, so that no time zone moves the day. */
 const noon = (iso: string): Date => parse(`${iso} 12:00`, "yyyy-MM-dd HH:mm", new Date(0));
+const count = (text: string): number => counts[text.toLowerCase()] ?? Number(text);
+
+/** A day, or the days that it could be. */
+export type DayRead = { day: string; words?: string } | { either: string[] };
+type Groups = (string | undefined)[];
+interface Way {
+  source: string;
+  read: (groups: Groups, today: string) => DayRead | undefined;
+}
+
+/** The day of that number, month and year; without a year the next such day. */
+function dayOf(d: number, m: number, y: string | undefined, today: string): DayRead | undefined {
+  const make = (year: number): string | undefined => {
+    const date = parse(`${year}-${m}-${d} 12:00`, "yyyy-M-d HH:mm", new Date(0));
+    return isValid(date) ? isoDate(date) : undefined;
+  };
+  if (y !== undefined) {
+    const year = y.length === 2 ? 2000 + Number(y) : Number(y);
+    const day = year >= 2000 ? make(year) : undefined;
+    return day === undefined ? undefined : { day };
+  }
+  const year = Number(today.slice(0, 4));
+  const day = [make(year), make(year + 1)].find((made) => made !== undefined && made >= today);
+  return day === undefined ? undefined : { day };
+}
+const monthOf = (text = ""): number => months[text.toLowerCase().replace(".", "")] ?? 0;
+
+function slashed(a: string, b: string, y: string | undefined, today: string): DayRead | undefined {
+  const ways = [dayOf(Number(a), Number(b), y, today), dayOf(Number(b), Number(a), y, today)].flatMap((r) =>
+    r && "day" in r ? [r.day] : [],
+  );
+  const either = [...new Set(ways)];
+  const [day] = either;
+  return day === undefined ? undefined : either.length === 1 ? { day } : { either };
+}
+
+/** A part of a month is the last day of it: early ends on the 10th, mid on the 15th. */
+function partOf(part: string, m: number, y: string | undefined, today: string): DayRead | undefined {
+  if (/^(early|beginning|start|anfang)/i.test(part)) return dayOf(10, m, y, today);
+  if (/^(mid|middle|mitte)/i.test(part)) return dayOf(15, m, y, today);
+  const first = dayOf(28, m, y, today);
+  return first && "day" in first ? { day: isoDate(lastDayOfMonth(noon(first.day))) } : undefined;
+}
+const weekday = (name: string, today: string): Date => {
+  const from = noon(today);
+  const ahead = ((days[name.toLowerCase()] ?? 0) - from.getDay() + 7) % 7;
+  return addDays(from, ahead === 0 ? 7 : ahead);
+};
+const ahead = (n: number, unit: string, from: Date): DayRead => {
+  if (/^(w)/i.test(unit)) return { day: isoDate(addWeeks(from, n)) };
+  return { day: isoDate(/^(m)/i.test(unit) ? addMonths(from, n) : addDays(from, n)) };
+};
+
+const ways: Way[] = [
+  { source: String.raw`(\d{4})-(\d{2})-(\d{2})(?!\d)`, read: (g, t) => dayOf(Number(g[3]), Number(g[2]), g[1], t) },
+  {
+    source: String.raw`(early|beginning of|start of|mid|middle of|late|end of|anfang|mitte|ende)[\s-]+(${MONTH})(?:\s+(\d{4}))?`,
+    read: (g, t) => partOf(g[1] ?? "", monthOf(g[2]), g[3], t),
+  },
+  {
+    source: String.raw`(\d{1,2})(?:st|nd|rd|th|\.)?\s*(?:of\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\d|\.\d)`,
+    read: (g, t) => dayOf(Number(g[1]), monthOf(g[2]), g[3], t),
+  },
+  {
+    source: String.raw`(${MONTH})\s+(?:the\s+)?(\d{1,2})(?:st|nd|rd|th)?(?:,?\s+(\d{4}))?(?!\d|[.:/]\d|\s*(?:dz|doz|flies|pcs))`,
+    read: (g, t) => dayOf(Number(g[2]), monthOf(g[1]), g[3], t),
+  },
+  {
+    source: String.raw`(\d{1,2})\.\s?(\d{1,2})\.\s?(\d{4}|\d{2}(?!\d))?`,
+    read: (g, t) => dayOf(Number(g[1]), Number(g[2]), g[3], t),
+  },
+  {
+    source: String.raw`(\d{1,2})\/(\d{1,2})\/(\d{4})`,
+    read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", g[3], t),
+  },
+  {
+    source: String.raw`in\s+(${COUNT})\s+(days?|weeks?|months?|tag(?:en)?|wochen?|monat(?:en)?)(?!\p{L})`,
+    read: (g, t) => ahead(count(g[1] ?? ""), g[2] ?? "", noon(t)),
+  },
+  {
+    source: String.raw`(${WEEKDAY})\s+week(?!\p{L})`,
+    read: (g, t) => ({ day: isoDate(addDays(weekday(g[1] ?? "", t), 7)) }),
+  },
+  {
+    source: String.raw`(?:next|nächsten?)\s+(${WEEKDAY})`,
+    read: (g, t) => {
+      const day = weekday(g[1] ?? "", t);
+      return { either: [isoDate(day), isoDate(addDays(day, 7))] };
+    },
+  },
+  {
+    source: String.raw`(?:this\s+|diesen\s+)?(${WEEKDAY})`,
+    read: (g, t) => ({ day: isoDate(weekday(g[1] ?? "", t)) }),
+  },
+  { source: String.raw`(?:tomorrow|morgen)(?!\p{L})`, read: (_g, t) => ahead(1, "d", noon(t)) },
+  {
+    source: String.raw`(?:kw|week no\.?)\s*(\d{1,2})(?!\d)`,
+    read: (g, t) => weekOf(Number(g[1]), t),
+  },
+];
+
+/** The Friday of a numbered week. */
+function weekOf(n: number, today: string): DayRead | undefined {
+  if (n < 1 || n > 53) return undefined;
+  const friday = (from: Date): string => isoDate(addDays(setISOWeek(from, n), 5 - (setISOWeek(from, n).getDay() || 7)));
+  const now = friday(noon(`${today.slice(0, 4)}-07-01`));
+  return { day: now >= today ? now : friday(noon(`${Number(today.slice(0, 4)) + 1}-07-01`)) };
+}
+
+const BEFORE = String.raw`(?:(?:needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|bis|vor|am|zum|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+const whole = ways.map((w) => ({ ...w, pattern: new RegExp(`^${BEFORE}${w.source}$`, "iu") }));
+const anywhere = ways.map((w) => ({ ...w, pattern: new RegExp(`(?<![\\p{L}\\d#./-])${BEFORE}${w.source}`, "iu") }));
 
 /**
- * A day as people write it: "12 Mar", "12 March 2027", "2027-03-12", "12.3.2027", "in 3 weeks". Without a year, the
- * next such day.
+ * A day as people write it: "12 Mar", "2027-03-12", "12.3.2027", "mid May", "Friday week", "in 3 weeks", "KW 12".
+ * Without a year, the next such day.
  * @param today ISO date
- * @returns ISO date, or undefined when it is not a day
+ * @returns the day, or the two that it could be; undefined when the text is not a day
  */
-export function readDate(text: string, today: string): string | undefined {
-  const clean = text
-    .trim()
-    .replace(/^(by|due|before|for|on)\s+/i, "")
-    .replace(/(\d)(st|nd|rd|th)\b/i, "$1")
-    .replace(/\s+/g, " ");
-  const from = noon(today);
-  const ahead = /^in (\d{1,2}) (day|week)s?$/i.exec(clean);
-  if (ahead) {
-    const n = Number(ahead[1]);
-    return isoDate(ahead[2]?.toLowerCase() === "week" ? addWeeks(from, n) : addDays(from, n));
-  }
-  for (const pattern of withYear) {
-    const date = parse(clean, pattern, from);
-    if (isValid(date) && date.getFullYear() >= 2000) return isoDate(date);
-  }
-  for (const pattern of withoutYear) {
-    const date = parse(clean, pattern, from);
-    if (!isValid(date)) continue;
-    if (isoDate(date) < today) date.setFullYear(date.getFullYear() + 1);
-    return isoDate(date);
+export function readDay(text: string, today: string): DayRead | undefined {
+  const clean = text.trim().replace(/\s+/g, " ");
+  for (const { pattern, read } of whole) {
+    const m = pattern.exec(clean);
+    const day = m && read([...m], today);
+    if (day) return day;
   }
   return undefined;
+}
+
+/** The same within a longer text, and where it stands there. */
+export function findDay(text: string, today: string): { at: [number, number]; read: DayRead } | undefined {
+  for (const { pattern, read } of anywhere) {
+    const m = pattern.exec(text);
+    const day = m && read([...m], today);
+    if (m && day) return { at: [m.index, m.index + m[0].length], read: day };
+  }
+  return undefined;
+}
+
+/** The day that is meant, where there is no other; ISO date. */
+export function readDate(text: string, today: string): string | undefined {
+  const read = readDay(text, today);
+  return read && "day" in read ? read.day : undefined;
 }

@@ -1,6 +1,8 @@
 export * from "./destination";
-export * from "./dates";
+export { isoDate, readDate } from "./dates";
 export { fold, likeness, nearest } from "./nearest";
 export { dozensText, MOST_DOZENS } from "./quantity";
 export * from "./read";
 export * from "./types";
+export type { Aside, AsideWhy } from "./asides";
+export type { Wish, WishKind } from "./wishes";

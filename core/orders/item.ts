@@ -1,202 +1,312 @@
-import { DomainError } from "../errors";
-import { normalSize, sizeWithin } from "../hooks";
-import { findName, SURE } from "./names";
+import { sizeWithin } from "../hooks";
 import { fold, nearest } from "./nearest";
-import { dozensText, type Quantity } from "./quantity";
-import { wordsOf, type Span } from "./spans";
-import type { Catalogue, Doubt, Policy, ReadLine } from "./types";
+import { isCourteousWord } from "./asides";
+import { findName, isSure, plainColour, SURE } from "./names";
+import { bareQuantity, dozensText, type Quantity } from "./quantity";
+import { takeSizes, type SizesRead } from "./sizes";
+import type { Stretch } from "./stretch";
+import type { Span } from "./spans";
+import type { Catalogue, Doubt, ReadLine, Understood } from "./types";
+import { findWish } from "./wishes";
 
-const policyWords: [RegExp, Policy][] = [
-  [/\boriginals? only\b/i, "original"],
-  [/\balternates? (?:ok|allowed|accepted)\b/i, "alternates"],
-  [/\btier decides\b/i, "tier"],
-];
-
-/** A word as a hook size; undefined when it is none. */
-export function sizeOf(word: string): string | undefined {
-  try {
-    return normalSize(word.replace(/^size/i, ""));
-  } catch (error) {
-    if (error instanceof DomainError) return undefined;
-    throw error;
-  }
+const EACH = /(?<!\p{L})(?:each|apiece|per (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+const SHARED =
+  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
+const FILLER =
+  /^(?:of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+type Pattern = Catalogue["patterns"][number];
+type Named = { id: string; name: string };
+interface Draft {
+  line: ReadLine;
+  pattern?: Pattern;
+  /** Whether its words name the pattern, or it is that of the line before. */
+  isNamed: boolean;
+  sizes: SizesRead | undefined;
+  colours: Named[];
+  formSaid: boolean;
 }
 
-/** Reads the lines of an order one after another; a line without a pattern takes the one before it. */
+/** Reads the lines of an order one after another; what a line leaves out it takes from the one before it. */
 export class ItemReader {
   lastPattern?: string;
+  private before?: ReadLine;
 
   constructor(private readonly catalogue: Catalogue) {}
 
-  /**
-   * One line: its quantity is read already; then how strict, which pattern, size, form and colour. What is left is
-   * asked about.
-   */
-  read(chunk: Span, quantity: Quantity): ReadLine {
+  /** One statement of the text: a line of the order, or one for each size or colour when that is said. */
+  read(stretch: Stretch, quantity: Quantity | undefined): ReadLine[] {
     const line: ReadLine = {
-      text: chunk.text,
-      at: [chunk.start, chunk.end],
-      flies: quantity.flies,
+      text: stretch.text.trim(),
+      at: [stretch.start, stretch.end],
+      flies: quantity?.flies,
+      wishes: [],
       understood: [],
       doubts: [],
     };
+    if (quantity) this.takeQuantity(stretch, quantity, line);
+    const draft: Draft = { line, isNamed: false, sizes: undefined, colours: [], formSaid: false };
+    this.takePattern(stretch, draft);
+    this.takeWishes(stretch, line);
+    if (!draft.isNamed && this.before?.pattern === line.pattern) line.wishes.push(...carried(this.before, line));
+    const each = stretch.take(SHARED) ? "shared" : stretch.take(EACH) ? "each" : undefined;
+    const assorted = stretch.take(ASSORTED);
+    if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
+    this.takeQuantityless(stretch, draft, quantity);
+    draft.sizes = takeSizes(stretch, draft.pattern?.sizes);
+    this.settleSize(draft);
+    if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
+    this.settleColour(stretch, draft);
+    this.askRest(stretch, draft);
+    return this.spread(draft, each, quantity);
+  }
+
+  private takeQuantity(stretch: Stretch, quantity: Quantity, line: ReadLine): void {
     if (quantity.doubt) line.doubts.push(quantity.doubt);
     if (quantity.flies !== undefined)
       line.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
-    let words = wordsOf(chunk).filter((w) => w.end <= quantity.at[0] || w.start >= quantity.at[1]);
-    words = this.takePolicy(chunk, words, line);
-    words = this.takePattern(chunk, words, line);
-    words = this.takeSize(chunk, words, line);
-    words = this.takeVariantAndForm(chunk, words, line);
-    const rest = words.filter((w) => !/^(of|the|in|size|x|and|@|-|#|pattern)$/i.test(w.text));
-    const [first] = rest;
-    const last = rest[rest.length - 1];
-    if (first && last)
-      line.doubts.push({
-        field: "rest",
-        code: "NOT_UNDERSTOOD",
-        details: { words: rest.map((w) => w.text).join(" ") },
-        at: [first.start, last.end],
-        candidates: this.restCandidates(rest, line),
-      });
-    return line;
+    stretch.takeOut(quantity.at);
   }
 
-  private restCandidates(rest: Span[], line: ReadLine): Doubt["candidates"] {
-    const pattern = this.catalogue.patterns.find((p) => p.id === line.pattern);
-    const text = rest.map((w) => w.text).join(" ");
-    const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
-    const close = nearest(text, names, (n) => n.name, { most: 3, least: 0.2 }).map((c) => c.item);
-    return [
-      ...(close.length > 0 ? close : names.slice(0, 3)).map((n) => ({ label: n.name, text: n.name })),
-      { label: "leave it out", text: "" },
-    ];
+  private takePattern(stretch: Stretch, draft: Draft): void {
+    const words = stretch.words().filter((w) => isName(w) && !FILLER.test(w.text));
+    const found = findName(words, this.catalogue.patterns, (p) => p.name, 0.62);
+    if (found && isSure(found)) {
+      const at = rangeOf(words.slice(found.from, found.to));
+      takeWords(stretch, words.slice(found.from, found.to));
+      draft.line.understood.push({ field: "pattern", at, label: found.item.name });
+      draft.pattern = found.item;
+      draft.isNamed = true;
+    } else if (found && this.looksLikeName(words.slice(found.from, found.to), found.like)) {
+      this.askPattern(stretch, words.slice(found.from, found.to), draft.line);
+      return;
+    } else draft.pattern = this.catalogue.patterns.find((p) => p.id === this.lastPattern);
+    if (draft.pattern) {
+      draft.line.pattern = draft.pattern.id;
+      this.lastPattern = draft.pattern.id;
+    } else if (words.length > 0) this.askPattern(stretch, words, draft.line);
+    else this.ask(draft.line, "pattern", [stretch.end, stretch.end], { code: "WHICH_PATTERN", details: {} }, []);
   }
 
-  private takePolicy(chunk: Span, words: Span[], line: ReadLine): Span[] {
-    for (const [pattern, policy] of policyWords) {
-      const m = pattern.exec(chunk.text);
-      if (!m) continue;
-      line.policy = policy;
-      const [from, to] = [chunk.start + m.index, chunk.start + m.index + m[0].length];
-      return words.filter((w) => w.end <= from || w.start >= to);
-    }
-    return words;
+  /** A word that is nearly a pattern's name, and no colour, weight or wish of the fly before it. */
+  private looksLikeName(words: Span[], like: number): boolean {
+    const before = this.catalogue.patterns.find((p) => p.id === this.lastPattern);
+    if (!before) return true;
+    const own = findName(plain(words), [...before.variants, ...before.forms], (n) => n.name, SURE);
+    return own === undefined && like < 1;
   }
 
-  private takePattern(chunk: Span, words: Span[], line: ReadLine): Span[] {
-    const named = words.filter((w) => sizeOf(w.text) === undefined && !/\d/.test(w.text));
-    const found = findName(named, this.catalogue.patterns, (p) => p.name, 0.62);
-    if (found && found.like >= SURE) {
-      const used = named.slice(found.from, found.to);
-      line.pattern = found.item.id;
-      this.lastPattern = found.item.id;
-      line.understood.push({
-        field: "pattern",
-        at: [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0],
-        label: found.item.name,
-      });
-      return words.filter((w) => !used.includes(w));
-    }
-    if (found || (named.length > 0 && this.lastPattern === undefined)) {
-      const used = found ? named.slice(found.from, found.to) : named;
-      this.askPattern(used, line);
-      return words.filter((w) => !used.includes(w));
-    }
-    if (this.lastPattern !== undefined) {
-      line.pattern = this.lastPattern;
-      return words;
-    }
-    line.doubts.push({
-      field: "pattern",
-      code: "WHICH_PATTERN",
-      details: {},
-      at: [chunk.end, chunk.end],
-      candidates: [],
-    });
-    return words;
-  }
-
-  private askPattern(used: Span[], line: ReadLine): void {
-    const text = used.map((w) => w.text).join(" ");
-    const close = nearest(text, this.catalogue.patterns, (p) => p.name, { least: 0.2 });
-    line.doubts.push({
-      field: "pattern",
-      code: "PATTERN_UNKNOWN",
-      details: { words: text },
-      at: [used[0]?.start ?? line.at[0], used[used.length - 1]?.end ?? line.at[1]],
-      candidates: close.map((c) => ({ label: c.item.name, text: c.item.name })),
-    });
+  private askPattern(stretch: Stretch, words: Span[], line: ReadLine): void {
+    const at = rangeOf(words);
+    const said = words.map((w) => w.text).join(" ");
+    const close = findClose(said, this.catalogue.patterns, 0.6);
+    this.ask(line, "pattern", at, { code: "PATTERN_UNKNOWN", details: { words: said } }, close);
+    takeWords(stretch, words);
     this.lastPattern = undefined;
   }
 
-  private takeSize(chunk: Span, words: Span[], line: ReadLine): Span[] {
-    const pattern = this.catalogue.patterns.find((p) => p.id === line.pattern);
-    const word = words.find((w) => /\d/.test(w.text));
-    if (!word) {
-      line.doubts.push({
-        field: "size",
-        code: "WHICH_SIZE",
-        details: pattern ? { pattern: pattern.name, ...pattern.sizes } : {},
-        at: [chunk.end, chunk.end],
-        candidates: pattern ? [pattern.sizes.from, pattern.sizes.to].map((s) => ({ label: s, text: ` ${s}` })) : [],
+  private takeWishes(stretch: Stretch, line: ReadLine): void {
+    for (let wish = findWish(stretch.left, stretch.start); wish; wish = findWish(stretch.left, stretch.start)) {
+      stretch.takeOut(wish.at);
+      if (wish.policy) line.policy = wish.policy;
+      else line.wishes.push(wish);
+      line.understood.push({
+        field: "wish",
+        at: wish.at,
+        label: wish.policy ? `materials: ${wish.policy}` : `wish: ${wish.words}`,
       });
-      return words;
     }
-    const rest = words.filter((w) => w !== word);
-    const at: [number, number] = [word.start, word.end];
-    const size = sizeOf(word.text);
-    if (size === undefined)
-      line.doubts.push({
-        field: "size",
-        code: "SIZE_UNREADABLE",
-        details: { words: word.text.replace(/^size/i, "") },
-        at,
-        candidates: [],
-      });
-    else if (pattern && !sizeWithin(size, pattern.sizes))
-      line.doubts.push({
-        field: "size",
-        code: "SIZE_OUTSIDE",
-        details: { pattern: pattern.name, size, ...pattern.sizes },
-        at,
-        candidates: [pattern.sizes.from, pattern.sizes.to].map((s) => ({ label: s, text: s })),
-      });
-    else {
-      line.size = size;
-      line.understood.push({ field: "size", at, label: `size ${size}` });
-    }
-    return rest;
   }
 
-  private takeVariantAndForm(chunk: Span, words: Span[], line: ReadLine): Span[] {
-    const pattern = this.catalogue.patterns.find((p) => p.id === line.pattern);
-    if (!pattern) return [];
-    const take = (field: "variant" | "form", options: { id: string; name: string }[], rest: Span[]): Span[] => {
-      const found = findName(rest, options, (o) => o.name, SURE);
-      if (found) {
-        const used = rest.slice(found.from, found.to);
-        line[field] = found.item.id;
-        line.understood.push({
-          field,
-          at: [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0],
-          label: found.item.name,
-        });
-        return rest.filter((w) => !used.includes(w));
-      }
-      if (options.length === 1 || field === "form") line[field] = options[0]?.id ?? "";
-      return rest;
-    };
-    const afterForm = take("form", pattern.forms, words);
-    const rest = take("variant", pattern.variants, afterForm);
-    if (!line.variant && !rest.some((w) => fold(w.text)))
-      line.doubts.push({
-        field: "variant",
-        code: "WHICH_COLOUR",
-        details: { pattern: pattern.name },
-        at: [chunk.end, chunk.end],
-        candidates: pattern.variants.slice(0, 4).map((v) => ({ label: v.name, text: ` ${v.name}` })),
-      });
-    return rest;
+  /** Weight forms and colours by their names; several colours of one quantity are several lines. */
+  private takeNames(stretch: Stretch, draft: Draft, pattern: Pattern): void {
+    const form = this.takeName(stretch, draft.line, "form", pattern.forms);
+    if (form) {
+      draft.line.form = form.id;
+      draft.formSaid = true;
+    }
+    for (;;) {
+      const colour = this.takeName(stretch, draft.line, "variant", pattern.variants);
+      if (!colour) break;
+      if (!draft.colours.includes(colour)) draft.colours.push(colour);
+    }
+    this.settleForm(draft, pattern);
+  }
+
+  private takeName(stretch: Stretch, line: ReadLine, field: "variant" | "form", names: Named[]): Named | undefined {
+    const words = plain(stretch.words().filter(isName));
+    const found = findName(words, names, (n) => n.name, SURE);
+    if (!found || !isSure(found)) return undefined;
+    const at = rangeOf(words.slice(found.from, found.to));
+    takeWords(stretch, words.slice(found.from, found.to));
+    line.understood.push({ field, at, label: found.item.name });
+    return found.item;
+  }
+
+  /** The weight that was said last of this fly; named anew without it, it is asked whether it still holds. */
+  private settleForm(draft: Draft, pattern: Pattern): void {
+    if (draft.formSaid) return;
+    const usual = pattern.forms[0];
+    const carried = this.before?.pattern === pattern.id ? this.before.form : undefined;
+    draft.line.form = carried ?? usual?.id ?? "";
+    if (carried === undefined || carried === usual?.id || !draft.isNamed || !usual) return;
+    const names = [pattern.forms.find((f) => f.id === carried)?.name ?? carried, usual.name];
+    const details = { pattern: pattern.name, before: names[0] ?? "", usual: usual.name };
+    const end = draft.line.at[1];
+    this.ask(
+      draft.line,
+      "form",
+      [end, end],
+      { code: "WHICH_FORM", details },
+      names.map((n) => ({ label: n, text: ` ${n}` })),
+    );
+  }
+
+  /** No unit was said: a number that is left over beside the size may be dozens or flies. */
+  private takeQuantityless(stretch: Stretch, draft: Draft, quantity: Quantity | undefined): void {
+    if (quantity) return;
+    const free = stretch.words().filter((w) => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w.text));
+    const [first] = free;
+    if (first && (free.length > 1 || !draft.pattern || Number(first.text) > 32)) {
+      const at: [number, number] = [first.start, first.end];
+      const bare = bareQuantity(first.text.replace(/x$/, ""), at);
+      if (bare.doubt) draft.line.doubts.push(bare.doubt);
+      stretch.takeOut(at);
+      return;
+    }
+    const at: [number, number] = [draft.line.at[0], draft.line.at[0]];
+    this.ask(draft.line, "quantity", at, { code: "HOW_MANY", details: {} }, []);
+  }
+
+  private settleSize({ line, pattern, sizes }: Draft): void {
+    const within = pattern ? [pattern.sizes.from, pattern.sizes.to] : [];
+    if (!sizes) {
+      const details = pattern ? { pattern: pattern.name, ...pattern.sizes } : {};
+      const answers = within.map((s) => ({ label: s, text: ` ${s}` }));
+      this.ask(line, "size", [line.at[1], line.at[1]], { code: "WHICH_SIZE", details }, answers);
+      return;
+    }
+    const [size] = sizes.sizes;
+    if (size === undefined)
+      this.ask(line, "size", sizes.at, { code: "SIZE_UNREADABLE", details: { words: sizes.words } }, []);
+    else if (pattern && !sizeWithin(size, pattern.sizes)) {
+      const details = { pattern: pattern.name, size, ...pattern.sizes };
+      this.ask(
+        line,
+        "size",
+        sizes.at,
+        { code: "SIZE_OUTSIDE", details },
+        within.map((s) => ({ label: s, text: s })),
+      );
+    } else {
+      line.size = size;
+      line.understood.push({ field: "size", at: sizes.at, label: `size ${sizes.sizes.join(", ")}` });
+    }
+  }
+
+  /** The colour said, the only one, or that of the line before of the same fly; else it is asked. */
+  private settleColour(stretch: Stretch, { line, pattern, colours }: Draft): void {
+    if (!pattern) return;
+    const [first] = colours;
+    const [only] = pattern.variants.length === 1 ? pattern.variants : [];
+    const carried = this.before?.pattern === pattern.id ? this.before.variant : undefined;
+    line.variant = first?.id ?? only?.id ?? carried;
+    if (line.variant || stretch.words().some((w) => isOpen(w))) return;
+    const answers = pattern.variants.slice(0, 4).map((v) => ({ label: v.name, text: ` ${v.name}` }));
+    this.ask(
+      line,
+      "variant",
+      [line.at[1], line.at[1]],
+      { code: "WHICH_COLOUR", details: { pattern: pattern.name } },
+      answers,
+    );
+  }
+
+  /** Every word that is left is asked about: a plausible name for it, or kept as a wish in these words. */
+  private askRest(stretch: Stretch, { line, pattern }: Draft): void {
+    const rest = stretch.words().filter((w) => isOpen(w));
+    if (rest.length === 0) return;
+    const at = rangeOf(rest);
+    const words = rest.map((w) => w.text).join(" ");
+    if (rest.every((w) => /^[\d.,/-]+$/.test(w.text)))
+      return this.ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
+    const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
+    this.ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words } }, [
+      ...findClose(words, names, 0.78),
+      { label: "keep it as a wish", text: `“${words}”` },
+    ]);
+  }
+
+  /** One line for each size and colour that was said, when it was said how the quantity goes with them. */
+  private spread(draft: Draft, how: "each" | "shared" | undefined, quantity: Quantity | undefined): ReadLine[] {
+    const { line, sizes, colours } = draft;
+    const all = sizes && sizes.sizes.length > 1 ? sizes.sizes : [line.size];
+    const variants = colours.length > 1 ? colours.map((c) => c.id) : [line.variant];
+    const count = all.length * variants.length;
+    this.before = line;
+    if (count === 1) return [line];
+    const flies = line.flies;
+    const after = quantity?.at[1] ?? line.at[0];
+    if (how === undefined || flies === undefined) {
+      if (flies !== undefined)
+        this.askShared(
+          line,
+          after,
+          count,
+          all.length > 1 ? (sizes?.words ?? "") : colours.map((c) => c.name).join(", "),
+        );
+      return [line];
+    }
+    if (how === "shared" && flies % count !== 0) {
+      this.ask(line, "quantity", [after, after], { code: "NOT_SHARED", details: { flies, count } }, []);
+      return [line];
+    }
+    const share = how === "each" ? flies : flies / count;
+    const lines = all.flatMap((size) => variants.map((variant) => ({ ...line, size, variant, flies: share })));
+    this.before = lines[lines.length - 1];
+    return lines.map((l, i) => (i === 0 ? l : { ...l, understood: [], doubts: [] }));
+  }
+
+  private askShared(line: ReadLine, at: number, count: number, words: string): void {
+    const flies = line.flies ?? 0;
+    const shared =
+      flies % count === 0 ? [{ label: `${dozensText(flies / count)} of each`, text: " shared evenly" }] : [];
+    this.ask(line, "quantity", [at, at], { code: "SHARED_HOW", details: { words, count } }, [
+      { label: `${dozensText(flies)} of each`, text: " each" },
+      ...shared,
+    ]);
+  }
+
+  private ask(
+    line: ReadLine,
+    field: Understood["field"],
+    at: [number, number],
+    why: CodedDoubt,
+    candidates: Doubt["candidates"],
+  ): void {
+    line.doubts.push({ ...why, field, at, candidates });
   }
 }
+type CodedDoubt = Doubt extends infer D
+  ? D extends { code: infer C; details: infer I }
+    ? { code: C; details: I }
+    : never
+  : never;
+
+/** A barb wish holds for the next size of the same fly too. */
+const carried = (before: ReadLine | undefined, line: ReadLine): ReadLine["wishes"] =>
+  line.wishes.some((w) => w.kind === "barbless") ? [] : (before?.wishes.filter((w) => w.kind === "barbless") ?? []);
+/** A word that must not be passed over. */
+const isOpen = (word: Span): boolean =>
+  !FILLER.test(word.text) && !isCourteousWord(word.text) && /[\p{L}\d]/u.test(word.text);
+/** Signs and numbers belong to no name: a run of words must not reach across them unseen. */
+const isName = (word: Span): boolean => !/\d/.test(word.text) && fold(word.text) !== "";
+/** Words one by one: what stands between them is still to be read. */
+function takeWords(stretch: Stretch, words: Span[]): void {
+  for (const w of words) stretch.takeOut([w.start, w.end]);
+}
+const rangeOf = (words: Span[]): [number, number] => [words[0]?.start ?? 0, words[words.length - 1]?.end ?? 0];
+const plain = (words: Span[]): Span[] => words.map((w) => ({ ...w, text: plainColour(w.text) }));
+/** Answers that are plausible: what is merely the nearest of strings is not. */
+const findClose = (said: string, names: readonly { name: string }[], least: number): Doubt["candidates"] =>
+  nearest(said, names, (n) => n.name, { least }).map((c) => ({ label: c.item.name, text: c.item.name }));

@@ -1,5 +1,47 @@
-import { nearest } from "./nearest";
+import { fold, foldedName, nearest } from "./nearest";
 import type { Span } from "./spans";
+
+/** From this likeness on a name is taken without a question. */
+export const SURE = 0.84;
+/** Two names that are so nearly alike could both be meant. */
+const APART = 0.04;
+const MOST_WORDS = 5;
+/** Colours and weights as they are called in German orders, and the other way to write one. */
+const colours: Record<string, string> = {
+  gray: "grey",
+  grau: "grey",
+  schwarz: "black",
+  weiss: "white",
+  weiß: "white",
+  rot: "red",
+  gelb: "yellow",
+  grün: "green",
+  gruen: "green",
+  braun: "brown",
+  rost: "rust",
+  blau: "blue",
+  rosa: "pink",
+  lila: "purple",
+  oliv: "olive",
+  beige: "tan",
+  bernstein: "amber",
+  schiefer: "slate",
+  perle: "pearl",
+  beschwert: "weighted",
+  unbeschwert: "unweighted",
+};
+/** The word as the names have it. */
+export const plainColour = (word: string): string =>
+  colours[word.toLowerCase().replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")] ?? word;
+
+export interface NameFound<T> {
+  item: T;
+  from: number;
+  to: number;
+  like: number;
+  /** Another name is as near: it is asked about. */
+  isUnclear: boolean;
+}
 
 /** The longest run of words that is (nearly) one of the names; undefined when nothing comes close. */
 export function findName<T>(
@@ -7,20 +49,43 @@ export function findName<T>(
   all: readonly T[],
   nameOf: (t: T) => string,
   least: number,
-): { item: T; from: number; to: number; like: number } | undefined {
-  let best: { item: T; from: number; to: number; like: number } | undefined;
+): NameFound<T> | undefined {
+  return exactly(words, all, nameOf) ?? nearly(words, all, nameOf, least);
+}
+
+const runOf = (words: Span[], from: number, to: number): string =>
+  words
+    .slice(from, to)
+    .map((w) => w.text)
+    .join(" ");
+
+function exactly<T>(words: Span[], all: readonly T[], nameOf: (t: T) => string): NameFound<T> | undefined {
+  for (let length = Math.min(MOST_WORDS, words.length); length > 0; length--)
+    for (let from = 0; from + length <= words.length; from++) {
+      const text = fold(runOf(words, from, from + length));
+      const item = text === "" ? undefined : all.find((a) => foldedName(nameOf(a)) === text);
+      if (item !== undefined) return { item, from, to: from + length, like: 1, isUnclear: false };
+    }
+  return undefined;
+}
+
+function nearly<T>(
+  words: Span[],
+  all: readonly T[],
+  nameOf: (t: T) => string,
+  least: number,
+): NameFound<T> | undefined {
+  let best: NameFound<T> | undefined;
   for (let from = 0; from < words.length; from++)
-    for (let to = Math.min(words.length, from + 5); to > from; to--) {
-      const text = words
-        .slice(from, to)
-        .map((w) => w.text)
-        .join(" ");
-      const [hit] = nearest(text, all, nameOf, { most: 1, least });
-      if (hit && (!best || hit.like > best.like + 1e-9 || (hit.like === best.like && to - from > best.to - best.from)))
-        best = { ...hit, from, to };
+    for (let to = Math.min(words.length, from + MOST_WORDS); to > from; to--) {
+      const [hit, rival] = nearest(runOf(words, from, to), all, nameOf, { most: 2, least });
+      if (!hit) continue;
+      const isBetter =
+        !best || hit.like > best.like + 1e-9 || (hit.like === best.like && to - from > best.to - best.from);
+      if (isBetter) best = { ...hit, from, to, isUnclear: rival !== undefined && hit.like - rival.like < APART };
     }
   return best;
 }
 
-/** From this likeness on a name is taken without a question. */
-export const SURE = 0.84;
+export const isSure = (found: NameFound<unknown> | undefined): boolean =>
+  found !== undefined && found.like >= SURE && !found.isUnclear;

@@ -3,23 +3,43 @@ import { distance } from "fastest-levenshtein";
 const fold = (text: string): string =>
   text
     .toLowerCase()
+    .replaceAll("ß", "ss")
     .normalize("NFKD")
+    .replace(/\p{M}+/gu, "")
     .replace(/[^a-z0-9/ ]+/g, " ")
     .replace(/\s+/g, " ")
     .trim();
 
-/** Likeness of two names from 0 to 1: edits against the longer, and shared beginnings of words. */
-export function likeness(a: string, b: string): number {
-  const [x, y] = [fold(a), fold(b)];
+/** A beginning of fewer letters could be that of too many words. */
+const LEAST_BEGUN = 3;
+const BEGUN_LIKE = 0.95;
+
+function foldedLikeness(x: string, y: string): number {
   if (x === "" || y === "") return 0;
   if (x === y) return 1;
-  const edits = 1 - distance(x, y) / Math.max(x.length, y.length);
+  const longer = Math.max(x.length, y.length);
+  const edits = 1 - distance(x, y) / longer;
   const words = y.split(" ");
   const given = x.split(" ");
   const begun =
-    given.filter((g) => g.length > 1 && words.some((w) => w.startsWith(g))).length /
+    given.filter((g) => g.length >= LEAST_BEGUN && words.some((w) => w.startsWith(g))).length /
     Math.max(given.length, words.length);
-  return Math.max(edits, 0.95 * begun);
+  return Math.max(edits, BEGUN_LIKE * begun);
+}
+
+/** Likeness of two names from 0 to 1: edits against the longer, and shared beginnings of words. */
+export const likeness = (a: string, b: string): number => foldedLikeness(fold(a), fold(b));
+
+/** Names are the same thousands from one letter typed to the next: folded once. */
+const folded = new Map<string, string>();
+const MOST_KEPT = 20_000;
+export function foldedName(name: string): string {
+  const known = folded.get(name);
+  if (known !== undefined) return known;
+  if (folded.size > MOST_KEPT) folded.clear();
+  const made = fold(name);
+  folded.set(name, made);
+  return made;
 }
 
 /** The names most like `text`, best first, at least `least` alike. */
@@ -29,8 +49,9 @@ export function nearest<T>(
   nameOf: (item: T) => string,
   { most = 3, least = 0.35 } = {},
 ): { item: T; like: number }[] {
+  const x = fold(text);
   return all
-    .map((item) => ({ item, like: likeness(text, nameOf(item)) }))
+    .map((item) => ({ item, like: foldedLikeness(x, foldedName(nameOf(item))) }))
     .filter((c) => c.like >= least)
     .sort((a, b) => b.like - a.like)
     .slice(0, most);

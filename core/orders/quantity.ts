@@ -1,15 +1,16 @@
 import type { Coded } from "../errors";
-import type { Span } from "./spans";
+import { NUMBER, numberOf } from "./numbers";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
 
 /** Most that one line of an order holds. */
 export const MOST_DOZENS = 500;
 
-const dozenWord = "(?:dozens?|doz|dzn|dz)";
-const quantityPattern = new RegExp(
-  `(-?\\d[\\d.,]*)\\s*${dozenWord}\\b\\.?(?:\\s*\\+\\s*(\\d+))?|(-?\\d[\\d.,]*)\\s*(?:flies|fly|pcs|pieces|singles|ea)\\b|\\b(?:an?\\s+)?(couple|few|several|handful|half|some)(?:\\s+(?:of|an?))*\\s+${dozenWord}\\b`,
-  "i",
-);
+const DOZEN = String.raw`(?:dozens?|doz|dzn|dzs?|dtzd?|dutzend)(?!\p{L})\.?`;
+const PIECE = String.raw`(?:flies|fly|pcs|pces|pc|pieces?|singles?|ea|stücke?|stueck|stk|fliegen?)(?!\p{L})\.?`;
+const GROSS = String.raw`(?:gross|gros)(?!\p{L})`;
+const LOOSE = "couple|few|several|handful|some|paar|einige";
+const HEDGE = String.raw`(?:about|around|roughly|approx\.?|maybe|perhaps|circa|ca\.|etwa|ungefähr|at least|up to|mindestens|höchstens)`;
+const rule = (source: string): RegExp => new RegExp(String.raw`(?<![\p{L}\d#.,/])${source}`, "giu");
 
 /** A quantity where it stands, or what is asked about it. */
 export interface Quantity {
@@ -17,46 +18,111 @@ export interface Quantity {
   flies?: number;
   doubt?: Doubt;
 }
-
-/** Dozens and singles in a chunk; undefined when it states none. */
-export function readQuantity(chunk: Span, catalogue: Catalogue): Quantity | undefined {
-  const m = quantityPattern.exec(chunk.text);
-  if (!m) return undefined;
-  const at: [number, number] = [chunk.start + m.index, chunk.start + m.index + m[0].length];
-  const refuse = (why: Coded<DoubtDetails>, candidates: Doubt["candidates"] = []): Quantity => ({
-    at,
-    doubt: { field: "quantity", ...why, at, candidates },
-  });
-  const word = m[4]?.toLowerCase();
-  if (word) {
-    const own = word === "half" ? undefined : catalogue.numberWords[word];
-    if (word === "half") return refuse({ code: "HALF_A_DOZEN", details: {} }, [{ label: "6 flies", text: "6 flies" }]);
-    return refuse(
-      { code: "LOOSE_NUMBER", details: { words: m[0].trim() } },
-      own ? [{ label: `${own} dz, as you use the word`, text: `${own}dz` }] : [],
-    );
-  }
-  const dozens = m[1] === undefined ? undefined : Number(m[1].replace(",", m[1].match(/,\d{3}\b/) ? "" : "."));
-  const singles = Number((m[3] ?? m[2] ?? "0").replace(",", ""));
-  const flies = (dozens ?? 0) * 12 + singles;
-  if (!Number.isFinite(flies)) return refuse({ code: "NOT_A_NUMBER", details: { words: m[0] } });
-  if (flies <= 0) return refuse({ code: "TOO_FEW", details: { words: m[0].trim(), flies } });
-  if (!Number.isInteger(dozens ?? 0) || !Number.isInteger(flies)) {
-    const whole = Math.floor(flies / 12);
-    const rest = Math.round(flies - whole * 12);
-    const text = whole > 0 ? `${whole}dz + ${rest}` : `${rest} flies`;
-    return refuse(
-      { code: "NOT_WHOLE", details: { words: m[1] ?? m[3] ?? "" } },
-      rest > 0 ? [{ label: text, text }] : [],
-    );
-  }
-  if (flies > MOST_DOZENS * 12)
-    return refuse({ code: "TOO_MANY", details: { dozens: Math.round(flies / 12), most: MOST_DOZENS } });
-  return { at, flies };
+type Groups = (string | undefined)[];
+interface Way {
+  pattern: RegExp;
+  read: (groups: Groups, words: string, catalogue: Catalogue) => { flies: number } | Ask;
 }
+interface Ask {
+  why: Coded<DoubtDetails>;
+  answers: Doubt["candidates"];
+}
+
+const answer = (text: string): Doubt["candidates"][number] => ({ label: text, text });
+const ask = (why: Coded<DoubtDetails>, ...texts: string[]): Ask => ({ why, answers: texts.map(answer) });
 
 export const dozensText = (flies: number): string => {
   const [dozens, singles] = [Math.floor(flies / 12), flies % 12];
   if (dozens === 0) return `${singles} flies`;
   return singles === 0 ? `${dozens} dz` : `${dozens} dz + ${singles}`;
 };
+/** As a person would write it anew. */
+const typed = (flies: number): string => dozensText(flies).replace(" dz", "dz");
+
+/** A count of flies, or what is wrong with it. */
+function counted(flies: number | undefined, words: string): { flies: number } | Ask {
+  if (flies === undefined || !Number.isFinite(flies)) return ask({ code: "NOT_A_NUMBER", details: { words } });
+  if (flies <= 0) return ask({ code: "TOO_FEW", details: { words, flies } });
+  if (flies > MOST_DOZENS * 12)
+    return ask({ code: "TOO_MANY", details: { dozens: Math.round(flies / 12), most: MOST_DOZENS } });
+  const whole = Math.round(flies);
+  if (Math.abs(flies - whole) > 1e-6)
+    return ask({ code: "NOT_WHOLE", details: { words } }, ...(flies > 1 ? [typed(Math.floor(flies))] : []));
+  return { flies: whole };
+}
+
+/** Each way in which a quantity is written, the longer before the shorter that is part of it. */
+const ways: Way[] = [
+  {
+    pattern: rule(String.raw`(${HEDGE})\s+(${NUMBER}\s*(?:${DOZEN}|${PIECE}|${GROSS}))`),
+    read: (g, words) => ask({ code: "HEDGED", details: { words } }, (g[2] ?? "").trim()),
+  },
+  {
+    pattern: rule(String.raw`(${NUMBER})\s*(?:-|–|to|or|bis|oder)\s*(${NUMBER})\s*(${DOZEN}|${PIECE})`),
+    read: (g, words) =>
+      ask({ code: "TWO_NUMBERS", details: { words } }, ...[g[1], g[2]].map((n) => `${n ?? ""} ${g[3] ?? ""}`)),
+  },
+  {
+    pattern: rule(String.raw`(${NUMBER})\s*[x×*]\s*(${NUMBER})\s*(?:${DOZEN}|(${PIECE}))`),
+    read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? ""), g[3] === undefined ? 12 : 1), words),
+  },
+  {
+    pattern: rule(String.raw`(${NUMBER})\s*${DOZEN}\s+and\s+a\s+half`),
+    read: (g, words) => counted(times((numberOf(g[1] ?? "") ?? NaN) + 0.5, 12), words),
+  },
+  {
+    pattern: rule(String.raw`(${NUMBER})\s+and\s+a\s+half\s+${DOZEN}`),
+    read: (g, words) => counted(times((numberOf(g[1] ?? "") ?? NaN) + 0.5, 12), words),
+  },
+  {
+    pattern: rule(
+      String.raw`(${NUMBER})\s*${DOZEN}\s*(?:\+\s*(${NUMBER})(?:\s*${PIECE}|(?!\s*(?:${DOZEN}|${GROSS})))|(?:plus|and|und|&)\s+(${NUMBER})\s*${PIECE})`,
+    ),
+    read: (g, words) => counted((numberOf(g[1] ?? "") ?? NaN) * 12 + (numberOf(g[2] ?? g[3] ?? "") ?? NaN), words),
+  },
+  {
+    pattern: rule(String.raw`(?:an?\s+|ein(?:e|en)?\s+)?(?:half(?:\s+an?|\s+of\s+an?)?|halbes?)\s+${DOZEN}`),
+    read: () => ({ flies: 6 }),
+  },
+  {
+    pattern: rule(String.raw`(?:an?\s+|ein\s+)?(${LOOSE})(?:\s+(?:of|an?))*\s+(?:${DOZEN}|${PIECE})`),
+    read: (g, words, catalogue) => {
+      const own = catalogue.numberWords[(g[1] ?? "").toLowerCase()];
+      const answers = own ? [{ label: `${own} dz, as you use the word`, text: `${own}dz` }] : [];
+      return { why: { code: "LOOSE_NUMBER", details: { words } }, answers };
+    },
+  },
+  {
+    pattern: rule(String.raw`(${NUMBER})\s*(?:${DOZEN}|(${PIECE})|(${GROSS}))`),
+    read: (g, words) => counted(times(numberOf(g[1] ?? ""), g[3] ? 144 : g[2] ? 1 : 12), words),
+  },
+  { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
+];
+const times = (...numbers: (number | undefined)[]): number =>
+  numbers.reduce<number>((product, n) => product * (n ?? NaN), 1);
+
+/** Every quantity that a text states with its unit, in order, none within another. */
+export function quantitiesIn(text: string, start: number, catalogue: Catalogue): Quantity[] {
+  const found: Quantity[] = [];
+  for (const { pattern, read } of ways)
+    for (const m of text.matchAll(pattern)) {
+      const at: [number, number] = [start + m.index, start + m.index + m[0].length];
+      if (found.some((f) => at[0] < f.at[1] && f.at[0] < at[1])) continue;
+      const words = m[0].trim();
+      const result = read([...m], words, catalogue);
+      found.push(
+        "flies" in result
+          ? { at, flies: result.flies }
+          : { at, doubt: { field: "quantity", ...result.why, at, candidates: result.answers } },
+      );
+    }
+  return found.sort((a, b) => a.at[0] - b.at[0]);
+}
+
+/** A number without a unit: dozens, or flies? */
+export function bareQuantity(text: string, at: [number, number]): Quantity {
+  const n = numberOf(text);
+  const answers = n !== undefined && n > 0 && Number.isInteger(n) ? [`${n} dz`, `${n} flies`] : [];
+  const asked = ask({ code: "DOZENS_OR_FLIES", details: { words: text } }, ...answers);
+  return { at, doubt: { field: "quantity", ...asked.why, at, candidates: asked.answers } };
+}

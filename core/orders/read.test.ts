@@ -94,7 +94,7 @@ describe("readOrder", () => {
     ["a size that is none", "6dz Copper Lodger 4/7 olive", "size", /not a hook size/],
     ["an unknown colour", "6dz Copper Lodger 14 purplish", "rest", /purplish/],
     ["a missing colour", "6dz Copper Lodger 14", "variant", /Which colour/, "olive"],
-    ["part of a dozen", "1.5dz Copper Lodger 14 olive", "quantity", /whole number/, "1dz + 6"],
+    ["part of a fly", "1.3dz Copper Lodger 14 olive", "quantity", /whole number/, "1dz + 3"],
     ["no dozen at all", "0dz Copper Lodger 14 olive", "quantity", /at least one/],
     ["less than none", "-3dz Copper Lodger 14 olive", "quantity", /less than none/],
     ["far too many", "10,000 dozen Copper Lodger 14 olive", "quantity", /10,000 dozen is more/],

@@ -1,180 +1,228 @@
-import { readDate } from "./dates";
-import { ItemReader, sizeOf } from "./item";
+import { isCourtesy, setAside } from "./asides";
+import { Heading } from "./heading";
+import { ItemReader } from "./item";
 import { findName, SURE } from "./names";
-import { nearest } from "./nearest";
-import { readQuantity, type Quantity } from "./quantity";
-import { chunksOf, wordsOf, type Span } from "./spans";
-import type { Catalogue, Doubt, ReadOrder } from "./types";
+import { fold, nearest } from "./nearest";
+import { quantitiesIn, type Quantity } from "./quantity";
+import { piecesOf, type Span } from "./spans";
+import { Stretch } from "./stretch";
+import { tablesIn, type Table } from "./table";
+import type { Catalogue, Doubt, ReadLine, ReadOrder } from "./types";
+import { findWish, type Wish } from "./wishes";
+
+const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
+const SENTENCE =
+  /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
+const CLAUSE = /;|(?<!\d)\s\/\/\s/g;
+const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pcs|pieces|stück|stk|gross|x\s*\d|[½¼¾+]|th\b|st\b|nd\b|rd\b|\.\s?\d|-\d\d|[-–]\s*\d+\s*(?:dz|doz)|\s\d\/\d|(?:jan|feb|mar|mär|apr|may|mai|jun|jul|aug|sep|oct|okt|nov|dec|dez)))`;
+/** A comma ends a part, but not within a number, and not within a list of sizes. */
+const COMMA = new RegExp(
+  String.raw`,(?!\d{3}(?!\d))(?<!\d,(?=\d))(?!(?<=(?:^|[\s#/])\d{1,2}(?:\/0)?,)\s*#?\d{1,2}(?:\/0)?(?!\d)(?!${UNIT_OR_DATE}))`,
+  "giu",
+);
+const OTHER_ORDER =
+  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,6}to (?:the |our |my )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+const AS_BEFORE =
+  /(?<!\p{L})(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
 class OrderReader {
-  readonly order: ReadOrder = { lines: [], understood: [], doubts: [] };
+  readonly order: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
   private readonly items: ItemReader;
+  private readonly heading: Heading;
+  /** Wishes that stand for themselves: for the whole order. */
+  private readonly wishes: Wish[] = [];
 
   constructor(
     readonly text: string,
     readonly catalogue: Catalogue,
   ) {
     this.items = new ItemReader(catalogue);
+    this.heading = new Heading(catalogue, this.order);
   }
 
   read(): ReadOrder {
-    for (const chunk of chunksOf(this.text)) this.readChunk(chunk);
-    const end: [number, number] = [this.text.length, this.text.length];
-    if (this.order.lines.length > 0 && !this.order.customer && !this.order.doubts.some((d) => d.field === "customer"))
-      this.order.doubts.push({
-        field: "customer",
-        code: "WHO_FOR",
-        details: {},
-        at: end,
-        candidates: [],
-      });
-    if (this.order.lines.length > 0 && !this.order.due && !this.order.doubts.some((d) => d.field === "due"))
-      this.order.doubts.push({
-        field: "due",
-        code: "WHEN_FOR",
-        details: {},
-        at: end,
-        candidates: this.catalogue.seasons
-          .filter((s) => s.date > this.catalogue.today)
-          .slice(0, 2)
-          .map((s) => ({ label: s.name, text: `, ${s.name}` })),
-      });
+    const { lines, asides, signed } = setAside(this.text);
+    this.order.asides.push(...asides);
+    for (const part of tablesIn(lines, this.catalogue))
+      if ("rows" in part) this.readTable(part);
+      else this.readLine(part);
+    for (const line of this.order.lines) line.wishes = [...line.wishes, ...this.wishes];
+    for (const line of signed) this.heading.takeSigned(line);
+    if (this.order.lines.length > 0) this.heading.askMissing(this.text.length);
     return this.order;
   }
 
-  private readChunk(chunk: Span): void {
-    const quantity = readQuantity(chunk, this.catalogue);
-    if (quantity) return this.readItem(chunk, quantity);
-    if (chunk.text.includes("\t")) return this.readRow(chunk);
-    if (this.readDay(chunk) || this.readCustomer(chunk)) return;
-    this.readUnknown(chunk);
-  }
-
-  /** A spreadsheet row without the word "dozen": its last bare number that is no size is taken as dozens. */
-  private readRow(chunk: Span): void {
-    const cells = wordsOf(chunk);
-    const numbers = cells.filter((w) => /^-?\d+([.,]\d+)?$/.test(w.text));
-    const last = numbers[numbers.length - 1];
-    if (numbers.length < 2 || !last) return this.readUnknown(chunk);
-    const asDozens = readQuantity({ text: `${last.text}dz`, start: last.start, end: last.end }, this.catalogue);
-    if (asDozens)
-      this.readItem(chunk, {
-        ...asDozens,
-        at: [last.start, last.end],
-        ...(asDozens.doubt && { doubt: { ...asDozens.doubt, at: [last.start, last.end] } }),
-      });
-  }
-
-  private readDay(chunk: Span): boolean {
-    const season = nearest(
-      chunk.text.replace(/^(before|for|by)\s+(the\s+)?/i, ""),
-      this.catalogue.seasons,
-      (s) => s.name,
-      { most: 1, least: SURE },
-    )[0]?.item;
-    const day = season?.date ?? readDate(chunk.text, this.catalogue.today);
-    if (!day) return false;
-    const at: [number, number] = [chunk.start, chunk.end];
-    if (day < this.catalogue.today) {
-      this.order.doubts.push({
-        field: "due",
-        code: "DAY_PASSED",
-        details: { day, today: this.catalogue.today },
-        at,
-        candidates: this.nextYear(day),
-      });
-      return true;
+  private readTable(table: Table): void {
+    this.order.asides.push(...table.asides);
+    this.order.doubts.push(...table.doubts);
+    for (const row of table.rows) {
+      const stretch = new Stretch(row.span.text, row.span.start);
+      for (const cell of row.outside) stretch.takeOut(cell);
+      this.takeHeading(stretch);
+      this.order.lines.push(...this.items.read(stretch, row.quantity));
     }
-    this.order.due = day;
-    if (season) this.order.dueReason = season.name;
-    this.order.understood.push({ field: "due", at, label: season ? `${season.name}, ${day}` : day });
-    return true;
   }
 
-  private nextYear(day: string): Doubt["candidates"] {
-    const next = `${Number(this.catalogue.today.slice(0, 4)) + 1}${day.slice(4)}`;
-    return [{ label: next, text: next }];
+  private readLine(line: Span): void {
+    const marker = MARKER.exec(line.text)?.[0].length ?? 0;
+    const before = this.order.lines.length;
+    for (const sentence of piecesOf(line.text.slice(marker), line.start + marker, SENTENCE))
+      for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE)) this.readClause(clause, before);
   }
 
-  private readCustomer(chunk: Span): boolean {
-    if (this.order.customer) return false;
-    const clean = chunk.text.replace(/^(for|customer:?)\s+/i, "");
-    const close = nearest(clean, this.catalogue.customers, (c) => c.name);
-    const [first, second] = close;
-    if (!first || first.like < 0.6) return false;
-    const at: [number, number] = [chunk.start, chunk.end];
-    if (first.like >= SURE && (!second || first.like - second.like > 0.05)) {
-      this.order.customer = first.item.id;
-      this.order.understood.push({ field: "customer", at, label: first.item.name });
-      return true;
+  /** @param before how many lines the order had before this line of the text */
+  private readClause(clause: Span, before: number): void {
+    if (this.askOtherOrder(clause)) return;
+    const stretch = new Stretch(clause.text, clause.start);
+    for (const chunk of piecesOf(clause.text, clause.start, COMMA))
+      if (this.heading.takeWhole(chunk)) stretch.takeOut([chunk.start, chunk.end]);
+    const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
+    if (quantities.length > 0 || this.namesFly(stretch)) this.takeHeading(stretch);
+    if (quantities.length > 0) {
+      for (const [part, quantity] of this.parted(stretch, quantities))
+        this.order.lines.push(...this.items.read(part, quantity));
+      return;
     }
-    this.askCustomer(chunk, close);
-    return true;
+    for (const chunk of piecesOf(stretch.left, stretch.start, COMMA)) this.readLoose(chunk, before);
   }
 
-  private askCustomer(chunk: Span, close: { item: { name: string } }[]): void {
-    this.order.doubts.push({
-      field: "customer",
-      code: "CUSTOMER_UNKNOWN",
-      details: { words: chunk.text },
-      at: [chunk.start, chunk.end],
-      candidates: close.map((c) => ({ label: c.item.name, text: c.item.name })),
+  /** A day or a customer that stands within a statement about flies. */
+  private takeHeading(stretch: Stretch): void {
+    this.heading.takeWithin(stretch);
+  }
+
+  /** One part for each quantity: it stands at the head of its part, or at its end. */
+  private parted(stretch: Stretch, quantities: Quantity[]): [Stretch, Quantity][] {
+    const [first] = quantities;
+    const last = quantities[quantities.length - 1];
+    if (!first || !last) return [];
+    const head = stretch.text.slice(0, first.at[0] - stretch.start);
+    const tail = stretch.left.slice(last.at[1] - stretch.start);
+    const isAtEnd = quantities.length > 1 && this.namesFlyIn(head) && !/[\p{L}\d]/u.test(tail);
+    const bounds = quantities.map((q, i) => {
+      const from = isAtEnd ? (quantities[i - 1]?.at[1] ?? stretch.start) : i === 0 ? stretch.start : q.at[0];
+      const to = isAtEnd ? q.at[1] : (quantities[i + 1]?.at[0] ?? stretch.end);
+      return [from, to] as const;
+    });
+    return bounds.map(([from, to], i) => {
+      const part = new Stretch(stretch.text.slice(from - stretch.start, to - stretch.start), from);
+      part.left = stretch.left.slice(from - stretch.start, to - stretch.start);
+      const quantity = quantities[i] ?? first;
+      return [part, quantity];
     });
   }
 
-  /** Neither item, day nor customer: ask, with what it could be. Nothing typed is dropped. */
-  private readUnknown(chunk: Span): void {
-    const words = wordsOf(chunk);
-    const item = findName(words, this.catalogue.patterns, (p) => p.name, 0.6);
-    const isSizeOnly =
-      words.length > 0 && this.items.lastPattern !== undefined && words.every((w) => sizeOf(w.text) !== undefined);
-    if (item || isSizeOnly) {
-      const at: [number, number] = [chunk.start, chunk.start];
-      return this.readItem(chunk, {
-        at,
-        doubt: { field: "quantity", code: "HOW_MANY", details: {}, at, candidates: [] },
-      });
+  private namesFlyIn(text: string): boolean {
+    return this.namesFly(new Stretch(text, 0));
+  }
+  private namesFly(stretch: Stretch): boolean {
+    const words = stretch.words().filter((w) => !/\d/.test(w.text));
+    const pattern = findName(words, this.catalogue.patterns, (p) => p.name, 0.62);
+    const customer = findName(words, this.catalogue.customers, (c) => c.name, SURE);
+    return pattern !== undefined && (customer === undefined || pattern.like >= customer.like);
+  }
+
+  /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
+  private readLoose(chunk: Span, before: number): void {
+    const stretch = new Stretch(chunk.text, chunk.start);
+    if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\u0001", ""))) return;
+    if (this.takeWish(stretch, before)) return;
+    const isFly = this.namesFly(stretch) || this.isSizeOfBefore(stretch);
+    if (isFly) {
+      this.order.lines.push(...this.items.read(stretch, undefined));
+      return;
     }
-    if (!this.order.customer && this.order.lines.length > 0 && !/\d/.test(chunk.text))
-      return this.askCustomer(
-        chunk,
-        nearest(chunk.text, this.catalogue.customers, (c) => c.name, { least: 0.2 }),
-      );
-    const looksLikeDay = /\d/.test(chunk.text) && this.order.lines.length > 0;
+    this.takeHeading(stretch);
+    const at: [number, number] = [chunk.start, chunk.end];
+    const rest = stretch.words();
+    if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
+      this.order.asides.push({ at, why: "courtesy" });
+    else this.askUnknown(chunk);
+  }
+
+  private isSizeOfBefore(stretch: Stretch): boolean {
+    if (this.items.lastPattern === undefined) return false;
+    const pattern = this.catalogue.patterns.find((p) => p.id === this.items.lastPattern);
+    const words = stretch.words();
+    const own = [...(pattern?.variants ?? []), ...(pattern?.forms ?? [])];
+    const isSize = (text: string): boolean => /^(?:#|sz\.?|size)?\d{1,2}(?:\/0)?$/i.test(text);
+    return (
+      words.length > 0 &&
+      words.every((w) => isSize(w.text) || own.some((o) => fold(o.name) === fold(w.text))) &&
+      words.some((w) => isSize(w.text))
+    );
+  }
+
+  /** A wish alone: of the lines of this line of the text, or of the whole order. */
+  private takeWish(stretch: Stretch, before: number): boolean {
+    const wish = findWish(stretch.left, stretch.start);
+    if (!wish) return false;
+    stretch.takeOut(wish.at);
+    const rest = stretch.words().filter((w) => !COURTEOUS.test(w.text));
+    if (rest.length > 0) return false;
+    const of = this.order.lines.slice(before);
+    this.order.understood.push({ field: "wish", at: wish.at, label: `wish: ${wish.words}` });
+    if (wish.policy) {
+      const { policy } = wish;
+      for (const line of of.length > 0 ? of : this.order.lines) line.policy = policy;
+      if (of.length === 0) this.wishes.push(wish);
+    } else if (of.length > 0) for (const line of of) line.wishes = [...line.wishes, wish];
+    else this.wishes.push(wish);
+    return true;
+  }
+
+  /** It speaks of an order that is there: that one has to be opened. */
+  private askOtherOrder(clause: Span): boolean {
+    const other = OTHER_ORDER.exec(clause.text);
+    const before = other ? undefined : AS_BEFORE.exec(clause.text);
+    const found = other ?? before;
+    if (!found) return false;
     this.order.doubts.push({
-      field: looksLikeDay ? "due" : "rest",
-      code: looksLikeDay ? "NOT_A_DAY" : "NOT_UNDERSTOOD",
-      details: { words: chunk.text },
-      at: [chunk.start, chunk.end],
+      field: "rest",
+      code: other ? "OTHER_ORDER" : "AS_BEFORE",
+      details: { words: clause.text },
+      at: [clause.start, clause.end],
       candidates: [],
     });
+    return true;
   }
 
-  private readItem(chunk: Span, quantity: Quantity): void {
-    this.order.lines.push(this.items.read(chunk, quantity));
+  private askUnknown(chunk: Span): void {
+    const at: [number, number] = [chunk.start, chunk.end];
+    const details = { words: chunk.text };
+    const couldBeCustomer = !this.order.customer && this.order.lines.length > 0 && !/\d/.test(chunk.text);
+    const close = nearest(chunk.text, this.catalogue.customers, (c) => c.name, { least: 0.5 });
+    const names = close.map((c) => ({ label: c.item.name, text: c.item.name }));
+    if (
+      couldBeCustomer &&
+      chunk.text.split(/\s+/).length <= 5 &&
+      !this.order.doubts.some((d) => d.field === "customer")
+    ) {
+      this.order.doubts.push({ field: "customer", code: "CUSTOMER_UNKNOWN", details, at, candidates: names });
+      return;
+    }
+    const looksLikeDay = /\d/.test(chunk.text) && this.order.lines.length > 0 && chunk.text.length < 24;
+    const keep: Doubt["candidates"] = [{ label: "keep it as a wish", text: `“${chunk.text.replace(/[“”"]/g, "")}”` }];
+    this.order.doubts.push(
+      looksLikeDay
+        ? { field: "due", code: "NOT_A_DAY", details, at, candidates: [] }
+        : { field: "rest", code: "NOT_UNDERSTOOD", details, at, candidates: keep },
+    );
   }
 }
+const COURTEOUS =
+  /^(?:please|bitte|thanks|and|und|all|alle|them|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible)$/iu;
 
 /**
- * Read an order as it is typed or pasted: `6dz Copper Lodger 14 olive, 4dz 16; Hollow Mere Lodge, 12 Mar`.
+ * Read an order as it is typed or pasted: one line, a list, a sheet's rows, a mail.
  * Understood parts and doubts carry their range in the text, so that a candidate can be put in their place;
- * nothing that was typed is thrown away.
+ * nothing that was typed is thrown away: what is not the order is among its asides.
  *
  * @param catalogue names to recognise, and today's date
- * @returns one line per item in the text's order; an item without a pattern takes the one before it,
- *   and without a colour the one before it when the pattern is the same
+ * @returns one line per item in the text's order; an item without a pattern takes the one before it, and of the same
+ *   pattern colour and weight too
  */
-export function readOrder(text: string, catalogue: Catalogue): ReadOrder {
-  const order = new OrderReader(text, catalogue).read();
-  order.lines.forEach((line, i) => {
-    const before = order.lines[i - 1];
-    if (!line.variant && before?.variant && before.pattern === line.pattern) {
-      line.variant = before.variant;
-      line.doubts = line.doubts.filter((d) => d.field !== "variant");
-    }
-  });
-  return order;
-}
+export const readOrder = (text: string, catalogue: Catalogue): ReadOrder => new OrderReader(text, catalogue).read();
 
 /** Whether every line is whole and customer and day are known: then it can be saved. */
 export const isWhole = (order: ReadOrder): boolean =>
@@ -185,3 +233,14 @@ export const isWhole = (order: ReadOrder): boolean =>
   order.lines.every(
     (l) => l.doubts.length === 0 && l.flies && l.pattern && l.size && l.variant && l.form !== undefined,
   );
+
+/** The wishes of a line as they are kept and shown. */
+export const wishWords = (line: Pick<ReadLine, "wishes">): string =>
+  [...new Set([...line.wishes].sort((a, b) => a.at[0] - b.at[0]).map((w) => w.words))].join("; ");
+
+/** The lines of a whole order as they are saved. */
+export const linesOf = (order: ReadOrder) =>
+  order.lines.map((l) => {
+    const { pattern = "", variant = "", form = "", size = "", flies = 0, policy } = l;
+    return { pattern, variant, form, size, flies, policy, wishes: wishWords(l) };
+  });

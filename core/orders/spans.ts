@@ -5,34 +5,28 @@ export interface Span {
   end: number;
 }
 
-const trimSpan = (text: string, start: number, end: number): Span => {
-  while (start < end && /\s/.test(text[start] ?? "")) start++;
-  while (end > start && /\s/.test(text[end - 1] ?? "")) end--;
-  return { text: text.slice(start, end), start, end };
-};
+/** The words of a span, each where it stands; marks at their edges do not belong to them. */
+export const wordsOf = (span: Span): Span[] =>
+  [...span.text.matchAll(/[^\s,;:|()\u0001]+/gu)].flatMap((m) => {
+    const clean = m[0].replace(/^[.!?"'“”„*•·–-]+(?=\p{L}|#)/u, "").replace(/[.!?"'“”*]+$/u, "");
+    const from = span.start + m.index + m[0].indexOf(clean);
+    return clean === "" ? [] : [{ text: clean, start: from, end: from + clean.length }];
+  });
 
-/** Chunks between commas, semicolons and line ends; a row of cells (tabs) stays together. */
-export function chunksOf(text: string): Span[] {
-  const chunks: Span[] = [];
-  let start = 0;
-  for (let i = 0; i <= text.length; i++) {
-    const c = text[i];
-    const isThousands = c === "," && /\d$/.test(text.slice(0, i)) && /^\d{3}(?!\d)/.test(text.slice(i + 1));
-    if (isThousands) continue;
-    const rowHasTabs = c === "," && (text.slice(text.lastIndexOf("\n", i) + 1).split("\n")[0] ?? "").includes("\t");
-    if (i === text.length || c === ";" || c === "\n" || (c === "," && !rowHasTabs)) {
-      const span = trimSpan(text, start, i);
-      if (span.text) chunks.push(span);
-      start = i + 1;
-    }
+/** Pieces of a text between what `cut` finds, without the blanks at their ends; none is empty. */
+export function piecesOf(text: string, start: number, cut: RegExp): Span[] {
+  const pieces: Span[] = [];
+  let from = 0;
+  const add = (to: number): void => {
+    const piece = text.slice(from, to);
+    const lead = piece.length - piece.trimStart().length;
+    if (piece.trim())
+      pieces.push({ text: piece.trim(), start: start + from + lead, end: start + from + lead + piece.trim().length });
+  };
+  for (const m of text.matchAll(cut)) {
+    add(m.index);
+    from = m.index + m[0].length;
   }
-  return chunks;
+  add(text.length);
+  return pieces;
 }
-
-/** The words of a chunk, each where it stands. */
-export const wordsOf = (chunk: Span): Span[] =>
-  [...chunk.text.matchAll(/[^\s]+/g)].map((m) => ({
-    text: m[0],
-    start: chunk.start + m.index,
-    end: chunk.start + m.index + m[0].length,
-  }));

@@ -1,4 +1,6 @@
 import type { Coded } from "../errors";
+import type { Aside } from "./asides";
+import type { Wish } from "./wishes";
 
 /** What the reader may recognise: patterns with their variants and forms, customers, seasons. */
 export interface Catalogue {
@@ -19,13 +21,22 @@ export interface Catalogue {
 
 export type Policy = "original" | "alternates" | "tier";
 
-export type Field = "quantity" | "pattern" | "size" | "variant" | "form" | "customer" | "due" | "rest";
+export type Field = "quantity" | "pattern" | "size" | "variant" | "form" | "customer" | "due" | "wish" | "rest";
 
 /** What is asked about an order, with what the question names. */
 export interface DoubtDetails {
-  HALF_A_DOZEN: Nothing;
   /** A number word that means a different number to each person. */
   LOOSE_NUMBER: { words: string };
+  /** "3–4 dozen": one of both. */
+  TWO_NUMBERS: { words: string };
+  /** "about 6 dz". */
+  HEDGED: { words: string };
+  /** A number without a unit. */
+  DOZENS_OR_FLIES: { words: string };
+  /** Several sizes or colours for one quantity: each, or shared among them? */
+  SHARED_HOW: { words: string; count: number };
+  /** Shared among so many, it gives no whole flies. */
+  NOT_SHARED: { flies: number; count: number };
   NOT_A_NUMBER: { words: string };
   /** `flies` is none, or less than none. */
   TOO_FEW: { words: string; flies: number };
@@ -35,6 +46,16 @@ export interface DoubtDetails {
   WHO_FOR: Nothing;
   WHEN_FOR: Nothing;
   DAY_PASSED: { day: string; today: string };
+  /** Without a year it would be nearly a year ahead. */
+  DAY_FAR: { words: string; day: string };
+  /** A numeric date whose order is unclear, or a weekday that could be two. */
+  TWO_DAYS_MEANT: { words: string };
+  /** Another day was read before. */
+  ANOTHER_DAY: { words: string; day: string };
+  ANOTHER_CUSTOMER: { words: string; customer: string };
+  /** It is about an order that is already there. */
+  OTHER_ORDER: { words: string };
+  AS_BEFORE: { words: string };
   NOT_A_DAY: { words: string };
   CUSTOMER_UNKNOWN: { words: string };
   WHICH_PATTERN: Nothing;
@@ -43,6 +64,12 @@ export interface DoubtDetails {
   SIZE_OUTSIDE: { pattern: string; size: string; from: string; to: string };
   SIZE_UNREADABLE: { words: string };
   WHICH_COLOUR: { pattern: string };
+  /** The line before it was of another weight than is usual. */
+  WHICH_FORM: { pattern: string; before: string; usual: string };
+  /** A number that is neither size nor quantity. */
+  WHAT_NUMBER: { words: string };
+  /** A column of a table that could hold two things. */
+  TABLE_UNCLEAR: { column: string };
   NOT_UNDERSTOOD: { words: string };
 }
 type Nothing = Record<never, never>;
@@ -71,6 +98,8 @@ export interface ReadLine {
   variant?: string;
   form?: string;
   policy?: Policy;
+  /** In the customer's words, for everyone up to the box. */
+  wishes: Wish[];
   understood: Understood[];
   doubts: Doubt[];
 }
@@ -80,6 +109,8 @@ export interface ReadOrder {
   customer?: string;
   due?: string;
   dueReason?: string;
+  /** What of a mail is not the order: greeting, closing, quoted text. */
+  asides: Aside[];
   understood: Understood[];
   doubts: Doubt[];
 }

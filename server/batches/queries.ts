@@ -20,7 +20,7 @@ const select = `
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
   LEFT JOIN LATERAL (
     SELECT json_agg(json_build_object('line', l.id, 'order', o.number, 'orderId', o.id, 'customer', cu.name,
-      'due', o.due, 'flies', bc.flies) ORDER BY o.due, cu.rank, o.number) AS claims
+      'due', o.due, 'flies', bc.flies, 'wishes', l.wishes) ORDER BY o.due, cu.rank, o.number) AS claims
     FROM batch_claim bc JOIN order_line l ON l.id = bc.order_line_id JOIN customer_order o ON o.id = l.order_id
     JOIN customer cu ON cu.id = o.customer_id WHERE bc.batch_id = b.id
   ) c ON true`;

@@ -1,4 +1,4 @@
-import { isWhole, readOrder, type Catalogue, type ReadOrder } from "@kasten/core/orders";
+import { isWhole, linesOf, readOrder, type Catalogue, type ReadOrder } from "@kasten/core/orders";
 import { doubtSentence } from "@kasten/core/sentences";
 import type { Db } from "../database/rows";
 import { catalogueOf } from "../import";
@@ -17,9 +17,7 @@ const asked = (read: ReadOrder): string =>
   [...read.doubts, ...read.lines.flatMap((l) => l.doubts)].map(doubtSentence).join(" ");
 
 async function write(db: Db, person: Who, text: string, read: ReadOrder): Promise<void> {
-  const lines = read.lines.map(({ pattern = "", variant = "", form = "", size = "", flies = 0, policy }) => {
-    return { pattern, variant, form, size, flies, policy };
-  });
+  const lines = linesOf(read);
   const { customer = "", due = "", dueReason } = read;
   await saveOrder(db, person, { text, customer, due, dueReason, note: "", lines, acceptsConflicts: false });
 }

@@ -1,5 +1,5 @@
 import { addDays, format } from "date-fns";
-import { isWhole, readOrder, type Catalogue } from "@kasten/core/orders";
+import { isWhole, linesOf, readOrder, type Catalogue } from "@kasten/core/orders";
 import { doubtSentence } from "@kasten/core/sentences";
 import { z } from "zod";
 import { readCustomers } from "../customers";
@@ -42,9 +42,7 @@ export async function importOrders(db: Db, person: { id: string }, text: string,
         "Nothing was imported",
         `orders.csv: “${o.text}”: ${doubts.map(doubtSentence).join(" ")}`,
       );
-    const lines = read.lines.map(({ pattern = "", variant = "", form = "", size = "", flies = 0, policy }) => {
-      return { pattern, variant, form, size, flies, policy };
-    });
+    const lines = linesOf(read);
     const { customer = "", due = "" } = read;
     const order = { text: typed, customer, due, dueReason: o.due_reason, note: o.note, lines, acceptsConflicts: false };
     await saveOrder(db, person, order, addDays(now, -o.written_days_ago));

@@ -44,6 +44,7 @@ export interface OrderLineRow {
   size: string;
   flies: number;
   policy: Policy | null;
+  wishes: string;
   pricePerDozenCents: number;
   cancelled: boolean;
 }
@@ -60,6 +61,7 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
     size: text(),
     flies: int(),
     policy: text(optional),
+    wishes: text({ default: "" }),
     pricePerDozenCents: int({ default: 0 }),
     cancelled: flag(),
   },

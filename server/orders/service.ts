@@ -24,6 +24,7 @@ const lineRow = (line: LineInput, position: number): Partial<OrderLineRow> => ({
   size: normalSize(line.size),
   flies: line.flies,
   policy: line.policy ?? null,
+  wishes: line.wishes ?? "",
 });
 
 async function insertLine(db: Db, world: World, orderId: string, position: number, line: LineInput): Promise<void> {

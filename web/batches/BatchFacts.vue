@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WishNote from "../parts/WishNote.vue";
 import type { BatchDetail } from "@kasten/contract/batches";
 import ListBox from "../parts/ListBox.vue";
 import { optionsOf } from "../parts/option";
@@ -62,8 +63,8 @@ function makeOrBuy(component: string, way: string): void {
     <dd>
       <span v-for="c in batch.claims" :key="c.line" class="block"
         ><RouterLink class="link" :to="`/orders/${c.orderId}`">{{ c.customer }}, order {{ c.order }}</RouterLink
-        >: <DozenCount :flies="c.flies" /> by {{ day(c.due) }}</span
-      >
+        >: <DozenCount :flies="c.flies" /> by {{ day(c.due) }}<WishNote :wishes="c.wishes"
+      /></span>
     </dd>
   </dl>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WishNote from "../parts/WishNote.vue";
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { benchStepOf, cautionsOf, checksOf } from "@kasten/core/bench";
@@ -82,6 +83,7 @@ const print = () => window.print();
       </p>
       <button class="btn no-print" @click="print">Print</button>
     </header>
+    <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
       <p v-if="differs.length > 0">By {{ person?.name }}’s ways: {{ differs.join("; ") }} than was pulled.</p>

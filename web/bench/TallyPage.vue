@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WishNote from "../parts/WishNote.vue";
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onMounted, ref, watch } from "vue";
@@ -117,6 +118,7 @@ async function finish(
           >{{ variantName(patterns.get(b.pattern), b.variant) }} · batch {{ b.number }}</span
         >
       </h1>
+      <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
       <RouterLink class="link" :to="`/batches/${b.id}`">The whole batch</RouterLink>
     </div>
     <RefusalNote :refusal="refusal" />

@@ -16,6 +16,7 @@ const line = (n: number, ready: number) => ({
   owed: 24,
   ready,
   boxed: 0,
+  wishes: "",
 });
 const box = (open = true): ReplyOf<typeof listBox> => ({
   customers: [

@@ -11,6 +11,7 @@ import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 
@@ -83,9 +84,9 @@ const columns = computed<Column<Line>[]>(() => {
         ><FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-12 w-24"
       /></template>
       <template #cell-pattern="{ row: l }"
-        >{{ l.patternName }} <b class="fig">{{ l.size }}</b>
-        {{ variantName(patterns.get(l.pattern), l.variant) }}</template
-      >
+        >{{ l.patternName }} <b class="fig">{{ l.size }}</b> {{ variantName(patterns.get(l.pattern), l.variant)
+        }}<WishNote :wishes="l.wishes"
+      /></template>
       <template #cell-order="{ row: l }"
         ><RouterLink class="link fig" :to="`/orders/${l.orderId}`">{{ l.order }}</RouterLink></template
       >

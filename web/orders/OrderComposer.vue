@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
+import { wishWords } from "@kasten/core/orders";
 import { newKey } from "../http";
 import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -46,6 +47,7 @@ const input = computed(() => ({
     size: l.size ?? "",
     flies: l.flies ?? 0,
     policy: l.policy,
+    wishes: wishWords(l),
   })),
 }));
 /** A line that is there already keeps its place in batches and bins. */
@@ -65,7 +67,9 @@ function sameLine(i: number): string | undefined {
 
 const promised = usePromise(
   computed(() =>
-    whole.value && !props.order ? input.value.lines.map(({ id: _id, policy: _policy, ...line }) => line) : undefined,
+    whole.value && !props.order
+      ? input.value.lines.map(({ id: _id, policy: _policy, wishes: _wishes, ...line }) => line)
+      : undefined,
   ),
 );
 const tooEarly = computed(() =>

@@ -4,6 +4,7 @@ import { ref } from "vue";
 import { useRouter } from "vue-router";
 import { cancelOrder, readOrderById, type Order } from "@kasten/contract/orders";
 import { call } from "../http";
+import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import HistoryList from "../parts/HistoryList.vue";
@@ -90,8 +91,9 @@ const columns: Column<Line>[] = [
       /></template>
       <template #cell-pattern="{ row: l }"
         ><RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink
-        ><span v-if="l.policy" class="tag ml-2">{{ l.policy }}</span></template
-      >
+        ><span v-if="l.policy" class="tag ml-2">{{ l.policy }}</span
+        ><WishNote :wishes="l.wishes"
+      /></template>
       <template #cell-flies="{ row: l }"><DozenCount :flies="l.flies" /></template>
       <template #cell-batches="{ row: l }"><DozenCount v-if="l.inBatches" :flies="l.inBatches" /></template>
       <template #cell-ready="{ row: l }"><DozenCount v-if="l.ready" :flies="l.ready" /></template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { dozensText, type ReadLine } from "@kasten/core/orders";
+import { dozensText, wishWords, type ReadLine } from "@kasten/core/orders";
 import type { promise } from "@kasten/contract/orders";
 import type { ReplyOf } from "@kasten/contract/http";
+import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { day, money } from "../parts/format";
@@ -54,8 +55,8 @@ const columns: Column<Line>[] = [
         v-if="l.policy"
         class="tag ml-1"
         >{{ l.policy }}</span
-      ></template
-    >
+      ><WishNote :wishes="wishWords(l)"
+    /></template>
     <template #cell-size="{ row: l }">{{ l.size ?? "?" }}</template>
     <template #cell-colour="{ row: l }">{{ l.variant ? variantName(l.of, l.variant) : "?" }}</template>
     <template #cell-earliest="{ row: l }"

@@ -17,7 +17,7 @@ export function useReading(storageKey: string, initial = "") {
   const read = computed<ReadOrder>(() =>
     data.value
       ? readOrder(text.value, forReading(data.value, person.value?.numberWords ?? {}))
-      : { lines: [], understood: [], doubts: [] },
+      : { lines: [], asides: [], understood: [], doubts: [] },
   );
   /** Flies that may be shown but not promised, and why. */
   const unsure = computed(() => [
@@ -63,6 +63,7 @@ export function useReading(storageKey: string, initial = "") {
         kind: "known" as const,
         label: u.label,
       })),
+      ...read.value.asides.map((a) => ({ at: a.at, kind: "aside" as const, label: "not part of the order" })),
       ...doubts.value.map((d) => ({ at: d.at, kind: "doubt" as const })),
     ]
       .filter((m) => m.at[1] > m.at[0])

@@ -3,6 +3,7 @@ import { Second1700000000002 } from "./0002";
 import { Third1700000000003 } from "./0003";
 import { Fourth1700000000004 } from "./0004";
 import { Fifth1700000000005 } from "./0005";
+import { Sixth1700000000006 } from "./0006";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -11,4 +12,5 @@ export const migrations = [
   Third1700000000003,
   Fourth1700000000004,
   Fifth1700000000005,
+  Sixth1700000000006,
 ];

@@ -1,0 +1,162 @@
+import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
+import { findDay, isoDate, readDay, type DayRead } from "./dates";
+import { findName, isSure, SURE } from "./names";
+import { fold, nearest } from "./nearest";
+import type { Span } from "./spans";
+import type { Stretch } from "./stretch";
+import type { Catalogue, Doubt, ReadOrder } from "./types";
+
+/** Without a year, a day so far ahead was rather the one that has just passed. */
+const FAR_DAYS = 300;
+const BEFORE =
+  /^(?:(?:needed|wanted|due)\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/i;
+const WEEKS_BEFORE =
+  /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
+const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
+
+/** What holds for the whole order: whom it is for, and the day it is promised for. */
+export class Heading {
+  constructor(
+    private readonly catalogue: Catalogue,
+    private readonly order: ReadOrder,
+  ) {}
+
+  /** A part of the text that is a day, a season or a customer and nothing else. */
+  takeWhole(chunk: Span): boolean {
+    const at: [number, number] = [chunk.start, chunk.end];
+    const season = this.seasonOf(chunk.text);
+    if (season) {
+      this.settleDay({ day: season.day }, at, chunk.text, season.name);
+      return true;
+    }
+    const day = readDay(chunk.text, this.catalogue.today);
+    if (day) {
+      this.settleDay(day, at, chunk.text);
+      return true;
+    }
+    return this.takeCustomer(chunk, at);
+  }
+
+  /** A day or a customer within a longer statement. */
+  takeWithin(stretch: Stretch): void {
+    for (let found = findDay(stretch.left, this.catalogue.today); found;) {
+      const at: [number, number] = [stretch.start + found.at[0], stretch.start + found.at[1]];
+      this.settleDay(found.read, at, stretch.left.slice(...found.at).trim());
+      stretch.takeOut(at);
+      found = findDay(stretch.left, this.catalogue.today);
+    }
+    for (const season of this.catalogue.seasons) {
+      const name = season.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+      const named = stretch.take(
+        new RegExp(`(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${name}(?!\\p{L})`, "iu"),
+      );
+      if (named) this.settleDay({ day: season.date }, named.at, named.words, season.name);
+    }
+    while (this.takeNamed(stretch));
+  }
+
+  /** A customer by the full name, or nearly by it after a word such as "for". */
+  private takeNamed(stretch: Stretch): boolean {
+    const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
+    const named = findName(words, this.catalogue.customers, (c) => c.name, SURE);
+    if (!named || !isSure(named) || named.like < 0.9) return false;
+    const used = words.slice(named.from, named.to);
+    const at: [number, number] = [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0];
+    if (named.like < 1 && !FOR.test(stretch.left.slice(0, at[0] - stretch.start))) return false;
+    for (const w of used) stretch.takeOut([w.start, w.end]);
+    this.settleCustomer(named.item, at);
+    return true;
+  }
+
+  private seasonOf(text: string): { name: string; day: string } | undefined {
+    const weeks = WEEKS_BEFORE.exec(text);
+    const name = text.slice(weeks?.[0].length ?? 0).replace(BEFORE, "");
+    const season = nearest(name, this.catalogue.seasons, (s) => s.name, { most: 1, least: SURE })[0]?.item;
+    if (!season) return undefined;
+    if (!weeks) return { name: season.name, day: season.date };
+    const said = weeks[0].toLowerCase();
+    const n = /two|zwei|2/.test(said) ? 2 : /three|drei|3/.test(said) ? 3 : Number(/[4-9]/.exec(said)?.[0] ?? 1);
+    return { name: text.trim(), day: isoDate(subWeeks(parseISO(season.date), n)) };
+  }
+
+  private settleDay(read: DayRead, at: [number, number], words: string, reason?: string): void {
+    const ask = (why: CodedDoubt, days: string[]): void => {
+      this.order.doubts.push({ ...why, field: "due", at, candidates: days.map((d) => ({ label: d, text: d })) });
+    };
+    if ("either" in read) return ask({ code: "TWO_DAYS_MEANT", details: { words } }, read.either);
+    const { day } = read;
+    const { today } = this.catalogue;
+    if (day < today)
+      return ask({ code: "DAY_PASSED", details: { day, today } }, [`${Number(today.slice(0, 4)) + 1}${day.slice(4)}`]);
+    const hasYear = /\d{4}|\d\d?[./]\d\d?[./]\d\d/.test(words);
+    if (!hasYear && reason === undefined && differenceInCalendarDays(parseISO(day), parseISO(today)) > FAR_DAYS)
+      return ask({ code: "DAY_FAR", details: { words, day } }, [day]);
+    if (this.order.due !== undefined && this.order.due !== day)
+      return ask({ code: "ANOTHER_DAY", details: { words, day: this.order.due } }, []);
+    this.order.due = day;
+    if (reason !== undefined) this.order.dueReason = reason;
+    this.order.understood.push({ field: "due", at, label: reason === undefined ? day : `${reason}, ${day}` });
+  }
+
+  private takeCustomer(chunk: Span, at: [number, number]): boolean {
+    const clean = chunk.text.replace(new RegExp(`^${FOR.source.replace("(?<!\\p{L})", "")}`, "iu"), "");
+    const close = nearest(clean, this.catalogue.customers, (c) => c.name);
+    const [first, second] = close;
+    if (!first || first.like < 0.6) return false;
+    const [fly] = nearest(clean, this.catalogue.patterns, (p) => p.name, { most: 1 });
+    if (fly && fly.like >= first.like) return false;
+    if (first.like >= SURE && (!second || first.like - second.like > 0.05)) this.settleCustomer(first.item, at);
+    else
+      this.order.doubts.push({
+        field: "customer",
+        code: "CUSTOMER_UNKNOWN",
+        details: { words: chunk.text },
+        at,
+        candidates: close.map((c) => ({ label: c.item.name, text: c.item.name })),
+      });
+    return true;
+  }
+
+  /** Who signed is the customer, where nobody else is named and the name is one that is known. */
+  takeSigned(line: Span): void {
+    if (this.order.customer !== undefined) return;
+    const customer = nearest(line.text, this.catalogue.customers, (c) => c.name, { most: 1, least: 0.99 })[0]?.item;
+    if (customer) this.settleCustomer(customer, [line.start, line.end]);
+  }
+
+  private settleCustomer(customer: { id: string; name: string }, at: [number, number]): void {
+    const { order } = this;
+    if (order.customer !== undefined && order.customer !== customer.id) {
+      const name = this.catalogue.customers.find((c) => c.id === order.customer)?.name ?? order.customer;
+      const details = { words: customer.name, customer: name };
+      order.doubts.push({ field: "customer", code: "ANOTHER_CUSTOMER", details, at, candidates: [] });
+      return;
+    }
+    order.customer = customer.id;
+    order.understood.push({ field: "customer", at, label: customer.name });
+  }
+
+  /** Whom for, and when, if the text does not say. */
+  askMissing(end: number): void {
+    const { order, catalogue } = this;
+    const isAsked = (field: Doubt["field"]): boolean => order.doubts.some((d) => d.field === field);
+    if (!order.customer && !isAsked("customer"))
+      order.doubts.push({ field: "customer", code: "WHO_FOR", details: {}, at: [end, end], candidates: [] });
+    if (!order.due && !isAsked("due"))
+      order.doubts.push({
+        field: "due",
+        code: "WHEN_FOR",
+        details: {},
+        at: [end, end],
+        candidates: catalogue.seasons
+          .filter((s) => s.date > catalogue.today)
+          .slice(0, 2)
+          .map((s) => ({ label: s.name, text: `, ${s.name}` })),
+      });
+  }
+}
+type CodedDoubt = Doubt extends infer D
+  ? D extends { code: infer C; details: infer I }
+    ? { code: C; details: I }
+    : never
+  : never;

@@ -1,0 +1,85 @@
+import { DomainError } from "../errors";
+import { normalSize, sizesBetween, sizeWithin } from "../hooks";
+import { MONTH } from "./dates";
+import type { Stretch } from "./stretch";
+
+/** A word as a hook size; undefined when it is none. */
+export function sizeOf(word: string): string | undefined {
+  try {
+    return normalSize(word.replace(/^(?:sizes?|sz|#)\s*\.?/i, "").replace(/(?:'?s|er)$/i, ""));
+  } catch (error) {
+    if (error instanceof DomainError) return undefined;
+    throw error;
+  }
+}
+
+const SIZE = String.raw`\d{1,2}(?:\s?\/\s?0(?!\d))?(?:'?s|er)?(?![\p{L}\d%])`;
+const MARK = String.raw`(?:#|(?:sizes?|sz|nos?|nr|gr|größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
+const FREE = String.raw`(?<![\p{L}\d.,/#-])`;
+const list = new RegExp(`${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|or)\\s*#?${SIZE})+)`, "iu");
+const range = new RegExp(`${FREE}(?:${MARK})?(${SIZE})\\s*(?:-|–|to|bis|through)\\s*#?(${SIZE})`, "iu");
+const marked = new RegExp(`${FREE}${MARK}(\\d{1,2}(?:\\s?\\/\\s?\\d{1,2})?)(?:'?s|er)?(?![\\p{L}\\d])`, "iu");
+const bare = new RegExp(`${FREE}(${SIZE})`, "giu");
+const broken = new RegExp(`${FREE}(\\d{1,2}\\s?\\/\\s?\\d{1,2})(?!\\d)`, "iu");
+const unlikeSize = new RegExp(`^\\s*(?:%|€|\\$|eur|${MONTH})`, "iu");
+
+export interface SizesRead {
+  at: [number, number];
+  words: string;
+  /** None when the words are no size of any hook. */
+  sizes: string[];
+  /** From one to another: which of them is meant by how many is asked. */
+  isRange: boolean;
+}
+type Sizes = { from: string; to: string };
+
+/** The sizes that a stretch names: a list, a range, or one; and where they stand. */
+export function takeSizes(stretch: Stretch, of: Sizes | undefined): SizesRead | undefined {
+  const fits = (size: string | undefined): size is string =>
+    size !== undefined && (of === undefined || sizeWithin(size, of));
+  const between = stretch.find(range);
+  if (between) {
+    const [from, to] = [sizeOf(between.groups[1] ?? ""), sizeOf(between.groups[2] ?? "")];
+    if (fits(from) && fits(to) && from !== to) {
+      stretch.takeOut(between.at);
+      return { at: between.at, words: between.words, sizes: sizesBetween({ from, to }), isRange: true };
+    }
+  }
+  const several = stretch.find(list);
+  if (several) {
+    const sizes = listed(several.groups[1] ?? "");
+    if (sizes.length > 1 && sizes.every(fits)) {
+      stretch.takeOut(several.at);
+      return { at: several.at, words: several.words, sizes: [...new Set(sizes)].filter(fits), isRange: false };
+    }
+  }
+  return takeOne(stretch, fits);
+}
+
+const listed = (text: string): (string | undefined)[] =>
+  text.split(/\s*(?:\/(?!\s?0(?!\d))|,|&|\+|and|und|or)\s*#?/i).map(sizeOf);
+
+/** A marked size before a bare one; of bare numbers the first that the pattern comes in. */
+function takeOne(stretch: Stretch, fits: (size: string | undefined) => size is string): SizesRead | undefined {
+  const one = stretch.take(marked);
+  if (one) {
+    const size = sizeOf(one.groups[1] ?? "");
+    return { at: one.at, words: one.words, sizes: size === undefined ? [] : [size], isRange: false };
+  }
+  const odd = stretch.find(broken);
+  if (odd && sizeOf(odd.groups[1] ?? "") === undefined) {
+    stretch.takeOut(odd.at);
+    return { at: odd.at, words: odd.words, sizes: [], isRange: false };
+  }
+  const all = [...stretch.left.matchAll(bare)]
+    .filter((m) => !unlikeSize.test(stretch.left.slice(m.index + m[0].length)))
+    .map((m) => ({
+      size: sizeOf(m[1] ?? ""),
+      words: m[0],
+      at: [stretch.start + m.index, stretch.start + m.index + m[0].length] as [number, number],
+    }));
+  const found = all.find((a) => fits(a.size)) ?? all[0];
+  if (!found) return undefined;
+  stretch.takeOut(found.at);
+  return { at: found.at, words: found.words, sizes: found.size === undefined ? [] : [found.size], isRange: false };
+}

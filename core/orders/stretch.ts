@@ -1,0 +1,38 @@
+import { wordsOf, type Span } from "./spans";
+
+/** Stands where something was taken out: no word, no blank, no number goes across it. */
+const TAKEN = "\u0001";
+
+/** A stretch of the text from which one thing after another is taken; what is left keeps its place. */
+export class Stretch {
+  left: string;
+  constructor(
+    readonly text: string,
+    readonly start: number,
+  ) {
+    this.left = text;
+  }
+  get end(): number {
+    return this.start + this.text.length;
+  }
+  find(pattern: RegExp): { groups: (string | undefined)[]; words: string; at: [number, number] } | undefined {
+    const m = pattern.exec(this.left);
+    return m
+      ? { groups: [...m], words: m[0].trim(), at: [this.start + m.index, this.start + m.index + m[0].length] }
+      : undefined;
+  }
+  takeOut([from, to]: readonly [number, number]): void {
+    const [a, b] = [from - this.start, to - this.start];
+    this.left = this.left.slice(0, a) + TAKEN.repeat(b - a) + this.left.slice(b);
+  }
+  /** Finds and takes out at once. */
+  take(pattern: RegExp): ReturnType<Stretch["find"]> {
+    const found = this.find(pattern);
+    if (found) this.takeOut(found.at);
+    return found;
+  }
+  /** The words that are left, each where it stands. */
+  words(): Span[] {
+    return wordsOf({ text: this.left, start: this.start, end: this.end });
+  }
+}

@@ -1,0 +1,221 @@
+import type { Aside } from "./asides";
+import { readDay } from "./dates";
+import { findName, isSure, plainColour } from "./names";
+import { numberOf } from "./numbers";
+import { quantitiesIn, type Quantity } from "./quantity";
+import { sizeOf } from "./sizes";
+import { sizeWithin } from "../hooks";
+import { piecesOf, type Span } from "./spans";
+import type { Catalogue, Doubt } from "./types";
+
+/** What the cells of a column are. */
+type Role =
+  "pattern" | "size" | "colour" | "dozens" | "flies" | "quantity" | "number" | "money" | "day" | "customer" | "other";
+interface Row {
+  span: Span;
+  quantity: Quantity | undefined;
+  /** Cells that are not of the line: its number in the list, prices, sums. */
+  outside: [number, number][];
+}
+export interface Table {
+  rows: Row[];
+  asides: Aside[];
+  doubts: Doubt[];
+}
+
+const HEADS: [Role, RegExp][] = [
+  ["pattern", /^(?:patterns?|fl(?:y|ies)|name|item|article|artikel|muster|fliegen?|beschreibung|description)$/i],
+  ["size", /^(?:(?:hook )?sizes?|sz|hook|größen?|groesse|gr|hakengröße|#)$/i],
+  ["colour", /^(?:colou?rs?|farben?|variants?|shade)$/i],
+  ["dozens", /^(?:dozens?|doz|dz|dtzd?|dutzend|qty \(?(?:dz|doz|dozens?)\)?|menge \(?(?:dz|dtzd?|dutzend)\)?)$/i],
+  [
+    "flies",
+    /^(?:pcs|pieces|stück|stk|no\.? of flies|count|(?:qty|menge) \(?(?:pcs|flies|pieces|stück|stk)\)?|flies \(pcs\))$/i,
+  ],
+  ["quantity", /^(?:qty|quantity|menge|anzahl|amount)$/i],
+  ["money", /^(?:price.*|total.*|sum.*|unit price|preis.*|summe|gesamt.*|betrag|value|€|eur|each €)$/i],
+  ["number", /^(?:no|nr|pos|line|row|lfd\.? ?nr|item no)$/i],
+  ["day", /^(?:date|day|due|delivery|needed by|datum|termin|liefertermin)$/i],
+  ["customer", /^(?:customer|client|kunde|for)$/i],
+  ["other", /^(?:notes?|remarks?|comments?|bemerkung(?:en)?|hinweis|weight|form|gewicht)$/i],
+];
+const headRole = (cell: string): Role | undefined =>
+  HEADS.find(([, like]) => like.test(cell.trim().replace(/[.:]$/, "")))?.[0];
+
+const SEPARATORS = ["\t", "|"] as const;
+const WHOLE = /^\d{1,4}$/;
+const MONEY = /^(?:[€$£]\s?)?\d+[.,]\d{2}\s?(?:[€$£]|eur)?$/i;
+
+const cellsOf = (line: Span, by: string): (Span | undefined)[] => {
+  let from = line.start;
+  return line.text.split(by).map((text) => {
+    const [cell] = piecesOf(text, from, /\u0000/g);
+    from += text.length + by.length;
+    return cell;
+  });
+};
+
+/** The lines of a text, with those that are rows of a sheet gathered to tables. */
+export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] {
+  const parts: (Span | Table)[] = [];
+  for (let i = 0; i < lines.length;) {
+    const line = lines[i];
+    if (!line) break;
+    const by = SEPARATORS.find((s) => line.text.includes(s));
+    if (by === undefined) {
+      parts.push(line);
+      i++;
+      continue;
+    }
+    let end = i;
+    while (lines[end]?.text.includes(by)) end++;
+    parts.push(readTable(lines.slice(i, end), by, catalogue));
+    i = end;
+  }
+  return parts;
+}
+
+function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
+  const all = lines.filter((l) => !/^[\s|:+-]+$/.test(l.text)).map((span) => ({ span, cells: cellsOf(span, by) }));
+  const [first] = all;
+  const heads = first?.cells.map((c) => (c ? headRole(c.text) : undefined)) ?? [];
+  const hasHead = heads.filter((h) => h !== undefined).length >= 2;
+  const body = hasHead ? all.slice(1) : all;
+  const asides: Aside[] = hasHead && first ? [{ at: [first.span.start, first.span.end], why: "heading" }] : [];
+  const width = Math.max(0, ...all.map((r) => r.cells.length));
+  const roles = Array.from({ length: width }, (_, c): Role => {
+    const head = hasHead ? heads[c] : undefined;
+    const column = body.flatMap((r) => r.cells[c] ?? []);
+    return (
+      head ??
+      (hasHead
+        ? "other"
+        : roleOf(
+            column.map((cell) => cell.text),
+            catalogue,
+          ))
+    );
+  });
+  if (!hasHead)
+    settle(
+      roles,
+      body.map((r) => r.cells),
+    );
+  const column = quantityColumn(roles);
+  const unit = unitOf(
+    roles[column],
+    body.flatMap((r) => r.cells[column]?.text ?? []),
+  );
+  const table: Table = { rows: [], asides, doubts: [] };
+  for (const { span, cells } of body) {
+    const outside = cells.flatMap((cell, c): [number, number][] =>
+      cell && (roles[c] === "money" || roles[c] === "number") ? [[cell.start, cell.end]] : [],
+    );
+    for (const at of outside) asides.push({ at, why: "heading" });
+    table.rows.push({ span, outside, quantity: quantityOf(cells[column], unit, catalogue) });
+  }
+  if (unit === "unclear") askUnit(table, body[0]?.cells[column], roles, first?.span.start ?? 0, hasHead, by);
+  return table;
+}
+
+/** What a column without a head holds, by all of its cells. */
+function roleOf(cells: string[], catalogue: Catalogue): Role {
+  const all = (is: (text: string) => boolean): boolean => cells.length > 0 && cells.every(is);
+  const named = (names: readonly { name: string }[]) => (text: string) => {
+    const words = text.split(/\s+/).map((w, i) => ({ text: plainColour(w), start: i, end: i + 1 }));
+    return isSure(findName(words, names, (n) => n.name, 0.8));
+  };
+  if (all((t) => MONEY.test(t))) return "money";
+  if (all((t) => WHOLE.test(t)) && cells.length > 2 && cells.every((t, i) => Number(t) === i + 1)) return "number";
+  if (all((t) => quantitiesIn(t, 0, catalogue).length === 1)) return "quantity";
+  if (all((t) => /^#?\d{1,2}\/0$|^#\d/.test(t))) return "size";
+  if (all((t) => WHOLE.test(t))) return all((t) => isSomeSize(t, catalogue)) ? "size" : "quantity";
+  if (all((t) => readDay(t, catalogue.today) !== undefined)) return "day";
+  if (all(named(catalogue.patterns))) return "pattern";
+  if (all((t) => sizeOf(t) !== undefined)) return "size";
+  return "other";
+}
+const isSomeSize = (text: string, catalogue: Catalogue): boolean => {
+  const size = sizeOf(text);
+  return size !== undefined && catalogue.patterns.some((p) => sizeWithin(size, p.sizes));
+};
+
+/** Of several columns of whole numbers that could be sizes, the first is; the last one then is how many. */
+function settle(roles: Role[], rows: (Span | undefined)[][]): void {
+  const numeric = roles.flatMap((r, c) => (r === "size" || r === "quantity" ? [c] : []));
+  if (numeric.length < 2 || roles.some((r) => r === "dozens" || r === "flies")) return;
+  if (roles.includes("quantity")) {
+    if (roles.filter((r) => r === "size").length > 0) return;
+    const [first] = numeric;
+    if (first !== undefined) roles[first] = "size";
+    return;
+  }
+  const last = numeric[numeric.length - 1];
+  const isEven = (c: number): boolean => rows.every((r) => Number(r[c]?.text ?? 0) % 2 === 0);
+  if (last !== undefined) roles[last] = numeric.slice(0, -1).every(isEven) ? "quantity" : "other";
+}
+
+function quantityColumn(roles: Role[]): number {
+  for (const role of ["dozens", "flies", "quantity"] as const) {
+    const at = roles.lastIndexOf(role);
+    if (at >= 0) return at;
+  }
+  return -1;
+}
+
+/** Numbers below twelve are dozens: nobody orders seven flies of each. From twelve on it is asked, once for all. */
+function unitOf(role: Role | undefined, cells: string[]): "dozens" | "flies" | "said" | "unclear" {
+  if (role === "dozens" || role === "flies") return role;
+  if (cells.some((t) => !/^-?[\d.,½¼¾\s]+$/.test(t))) return "said";
+  return cells.every((t) => (numberOf(t) ?? 0) < 12) ? "dozens" : "unclear";
+}
+
+function quantityOf(
+  cell: Span | undefined,
+  unit: ReturnType<typeof unitOf>,
+  catalogue: Catalogue,
+): Quantity | undefined {
+  if (!cell) return undefined;
+  const at: [number, number] = [cell.start, cell.end];
+  if (unit === "unclear") return { at };
+  const hasUnit = quantitiesIn(cell.text, cell.start, catalogue)[0];
+  if (hasUnit) return hasUnit;
+  const [read] = quantitiesIn(`${cell.text} ${unit === "flies" ? "flies" : "dz"}`, cell.start, catalogue);
+  return read && { ...read, at, ...(read.doubt && { doubt: { ...read.doubt, at } }) };
+}
+
+/** Dozens or flies: an answer is a head for the columns, in which every later row is read too. */
+function askUnit(
+  table: Table,
+  cell: Span | undefined,
+  roles: Role[],
+  start: number,
+  hasHead: boolean,
+  by: string,
+): void {
+  if (!cell) return;
+  const heads = (unit: string): string =>
+    roles.map((r) => (r === "quantity" ? unit : (HEAD_WORDS[r] ?? "Note"))).join(by) + "\n";
+  const at: [number, number] = hasHead
+    ? [table.asides[0]?.at[0] ?? start, (table.asides[0]?.at[1] ?? start) + 1]
+    : [start, start];
+  table.doubts.push({
+    field: "quantity",
+    code: "TABLE_UNCLEAR",
+    details: { column: cell.text },
+    at,
+    candidates: [
+      { label: "they are dozens", text: heads("Dozens") },
+      { label: "they are flies", text: heads("Pieces") },
+    ],
+  });
+}
+const HEAD_WORDS: Partial<Record<Role, string>> = {
+  pattern: "Pattern",
+  size: "Size",
+  colour: "Colour",
+  money: "Price",
+  number: "No",
+  day: "Date",
+  customer: "Customer",
+};

@@ -1,0 +1,86 @@
+import type { Policy } from "./types";
+
+/** What a wish is about, as far as the program knows; the customer's words are kept in any case. */
+export type WishKind =
+  "barbless" | "leadFree" | "sparse" | "full" | "without" | "part" | "policy" | "parcels" | "rush" | "sample" | "own";
+export interface Wish {
+  at: [number, number];
+  words: string;
+  kind: WishKind;
+  policy?: Policy;
+}
+
+const PART =
+  "tails?|hackles?|wings?|ribs?|ribbing|bod(?:y|ies)|thorax|collars?|heads?|beads?|legs?|eyes?|cheeks?|flash|tags?|butts?|throats?|toppings?|schwanz|schwänzchen|kopf|körper|hechel|flügel|rippung|augen|beine|perle";
+const COLOUR =
+  "black|white|red|yellow|green|brown|rust|blue|pink|purple|orange|tan|olive|grey|gray|gold|silver|copper|amber|pearl|chartreuse|rote[rnms]?|schwarze[rnms]?|weiße[rnms]?|gelbe[rnms]?|grüne[rnms]?|braune[rnms]?|blaue[rnms]?|goldene[rnms]?|silberne[rnms]?";
+const rule = (
+  kind: WishKind,
+  source: string,
+  policy?: Policy,
+): { kind: WishKind; pattern: RegExp; policy?: Policy } => ({
+  kind,
+  pattern: new RegExp(
+    `(?<!\\p{L})(?:(?:with|in|on|please|bitte|mit|auf)\\s+(?:an?\\s+)?)?(?:${source})(?!\\p{L})`,
+    "iu",
+  ),
+  ...(policy && { policy }),
+});
+
+/** Longer wishes before those that are part of them. */
+const rules = [
+  rule(
+    "barbless",
+    "(?:on\\s+)?(?:barbless|de-?barbed|barbs? (?:crushed|pinched|down))(?:\\s+hooks?)?(?:\\s+(?:only|please))?|(?:no|without) barbs?|ohne widerhaken|schonhaken|widerhakenlos(?:e[nrs]?)?(?:\\s+haken)?",
+  ),
+  rule("leadFree", "(?:no|without) lead|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei"),
+  rule(
+    "sparse",
+    "(?:tied |dressed |dress(?:ed)? them )?(?:very |extra |rather )?(?:sparse(?:ly)?|lightly|slim|thin)(?: (?:tied|dressed|dressing))?|(?:sehr |extra )?(?:schlank|sparsam)(?: gebunden)?",
+  ),
+  rule(
+    "full",
+    "(?:tied |dressed )?(?:very |extra |rather )?(?:heavily|full(?:y)?|bushy|heavy)(?: (?:tied|dressed|dressing))|(?:very |extra )?(?:bushy|buschig)(?: gebunden)?",
+  ),
+  rule(
+    "policy",
+    "(?:originals?|original materials?)(?: materials?)? only|only (?:the )?originals?(?: materials?)?|no substitut(?:es?|ions?)|no alternates?|nur original(?:material)?(?:ien)?|keine? ersatz(?:material(?:ien)?)?",
+    "original",
+  ),
+  rule(
+    "policy",
+    "alternates? (?:are )?(?:ok|okay|allowed|accepted|fine)|substitut(?:es?|ions?) (?:are )?(?:ok|okay|allowed|accepted|fine)|ersatz(?:material)? (?:ist )?(?:ok|okay|erlaubt)",
+    "alternates",
+  ),
+  rule("policy", "tier decides|your choice of materials?|was ihr habt", "tier"),
+  rule(
+    "without",
+    `(?:no|without|w/o|leave (?:off|out)(?: the)?|omit(?: the)?|skip(?: the)?|ohne|kein(?:e[nrms]?)?)\\s+(?:(?:${COLOUR})\\s+)?(?:${PART}|sparkle|glitter|rubber legs?|glitzer)`,
+  ),
+  rule("part", `(?:${COLOUR})\\s+(?:${PART})`),
+  rule(
+    "parcels",
+    "(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)",
+  ),
+  rule(
+    "sample",
+    "(?:a |one |send (?:me |us )?(?:a |one )?)?samples?(?: fly| flies)? first|(?:erst |zuerst )(?:ein )?muster|muster vorab",
+  ),
+  rule(
+    "rush",
+    "rush(?: order)?|urgent(?:ly)?|asap|as soon as possible|priority|eilig|dringend|eilt|so bald wie möglich",
+  ),
+];
+
+/** The next wish in a text, where it stands; patterns and quantities are taken out before. */
+export function findWish(left: string, start: number): Wish | undefined {
+  for (const { kind, pattern, policy } of rules) {
+    const m = pattern.exec(left);
+    if (!m) continue;
+    const at: [number, number] = [start + m.index, start + m.index + m[0].length];
+    return { at, words: m[0].trim(), kind, ...(policy && { policy }) };
+  }
+  const own = /[“"„]([^”"“\n\u0001]{2,200})[”"“]/u.exec(left);
+  if (!own) return undefined;
+  return { at: [start + own.index, start + own.index + own[0].length], words: (own[1] ?? "").trim(), kind: "own" };
+}
