@@ -62,7 +62,9 @@ describe("the demo room", () => {
 });
 
 test("from the typed order to the box, each station with its own numbers", async () => {
-  const order = await shop.ok(addOrder, { body: await typed("4dz Lead Line 10 tan; Oxbow and Daughters, in 6 weeks") });
+  const order = await shop.ok(addOrder, {
+    body: await typed("4dz Lead Line 10 tan, no flash; Oxbow and Daughters, in 6 weeks"),
+  });
   const line = order.lines[0];
   if (!line) throw new Error("no line");
   expect(line.inBatches).toBe(48);
@@ -71,6 +73,7 @@ test("from the typed order to the box, each station with its own numbers", async
   expect(batch.starts).toBeGreaterThan(48);
 
   const before = await owner.ok(readBatch, { params: { id: batch.id } });
+  expect(before.claims.find((c) => c.line === line.id)?.wishes).toBe("no flash");
   expect(before.held_back.length).toBeGreaterThan(0);
   expect(await owner.send(releaseBatch, { params: { id: batch.id }, body: { version: before.version } })).toBe(422);
   expect((await owner.ok(reserveBatch, { params: { id: batch.id } })).short).toEqual([]);
@@ -137,6 +140,9 @@ test("from the typed order to the box, each station with its own numbers", async
   });
   expect((await shop.refused(boxFlies, { body: { lines: [{ line: line.id, flies: 49 }] } })).detail).toMatch(
     /48 flies .* are ready/,
+  );
+  expect((await shop.ok(listBox)).customers.flatMap((c) => c.lines).find((l) => l.line === line.id)?.wishes).toBe(
+    "no flash",
   );
   const { parcel } = await shop.ok(boxFlies, { body: { lines: [{ line: line.id, flies: 24 }] } });
   await shop.ok(boxFlies, { body: { lines: [{ line: line.id, flies: 24 }] } });
@@ -504,7 +510,7 @@ describe("over the wire", () => {
       version: "test",
       databaseMs: expect.any(Number),
       eventLoopDelayMs: expect.any(Number),
-      migration: expect.stringContaining("Fifth"),
+      migration: expect.stringContaining("Sixth"),
     });
   });
 

@@ -1,11 +1,5 @@
 import { piecesOf, type Span } from "./spans";
-
-/** Why a stretch of the text is not part of the order. */
-export type AsideWhy = "greeting" | "closing" | "quoted" | "head" | "courtesy" | "heading";
-export interface Aside {
-  at: [number, number];
-  why: AsideWhy;
-}
+import type { Aside, AsideWhy } from "./types";
 
 const GREETING =
   /^(?:hi|hello|hey|dear|good (?:morning|afternoon|evening|day)|greetings|hallo|moin|servus|guten (?:tag|morgen|abend)|grüß (?:gott|dich|euch)|liebe[rs]?|sehr geehrte[rs]?)(?!\p{L})[^\d]{0,60}$/iu;

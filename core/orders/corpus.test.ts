@@ -35,3 +35,18 @@ describe.each(["before.txt", "after.txt"])("orders as they are written: %s", (fi
     else expect(got).toEqual(wanted);
   });
 });
+
+describe("an answer that is offered", () => {
+  const asked = [...textsOf("before.txt"), ...textsOf("after.txt")].flatMap(({ text }) => {
+    const order = readOrder(text, catalogue);
+    return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>
+      doubt.candidates.map((answer) => ({ text, doubt, answer })),
+    );
+  });
+  test.each(asked)("settles the question: $doubt.code, $answer.label", ({ text, doubt, answer }) => {
+    const answered = text.slice(0, doubt.at[0]) + answer.text + text.slice(doubt.at[1]);
+    const after = readOrder(answered, catalogue);
+    const left = [...after.doubts, ...after.lines.flatMap((l) => l.doubts)];
+    expect(left.filter((d) => d.code === doubt.code && d.field === doubt.field).map((d) => d.details)).toEqual([]);
+  });
+});

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
 import { findDay, isoDate, readDay, type DayRead } from "./dates";
-import { findName, isSure, SURE } from "./names";
+import { findExactly, findName, isSure, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
 import type { Stretch } from "./stretch";
@@ -58,7 +58,8 @@ export class Heading {
   /** A customer by the full name, or nearly by it after a word such as "for". */
   private takeNamed(stretch: Stretch): boolean {
     const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
-    const named = findName(words, this.catalogue.customers, (c) => c.name, SURE);
+    const isSaid = FOR.test(stretch.left);
+    const named = (isSaid ? findName : findExactly)(words, this.catalogue.customers, (c) => c.name, SURE);
     if (!named || !isSure(named) || named.like < 0.9) return false;
     const used = words.slice(named.from, named.to);
     const at: [number, number] = [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0];

@@ -4,5 +4,3 @@ export { fold, likeness, nearest } from "./nearest";
 export { dozensText, MOST_DOZENS } from "./quantity";
 export * from "./read";
 export * from "./types";
-export type { Aside, AsideWhy } from "./asides";
-export type { Wish, WishKind } from "./wishes";

@@ -50,7 +50,7 @@ export function findName<T>(
   nameOf: (t: T) => string,
   least: number,
 ): NameFound<T> | undefined {
-  return exactly(words, all, nameOf) ?? nearly(words, all, nameOf, least);
+  return findExactly(words, all, nameOf) ?? nearly(words, all, nameOf, least);
 }
 
 const runOf = (words: Span[], from: number, to: number): string =>
@@ -59,11 +59,24 @@ const runOf = (words: Span[], from: number, to: number): string =>
     .map((w) => w.text)
     .join(" ");
 
-function exactly<T>(words: Span[], all: readonly T[], nameOf: (t: T) => string): NameFound<T> | undefined {
+/** Names by their folded form, made once for each list. */
+const indexes = new WeakMap<object, Map<string, unknown>>();
+function indexOf<T>(all: readonly T[], nameOf: (t: T) => string): Map<string, T> {
+  const known = indexes.get(all) as Map<string, T> | undefined;
+  if (known) return known;
+  const made = new Map<string, T>();
+  for (const item of all) if (!made.has(foldedName(nameOf(item)))) made.set(foldedName(nameOf(item)), item);
+  indexes.set(all, made);
+  return made;
+}
+
+/** The longest run of words that is one of the names, but for capitals and signs. */
+export function findExactly<T>(words: Span[], all: readonly T[], nameOf: (t: T) => string): NameFound<T> | undefined {
+  const index = indexOf(all, nameOf);
   for (let length = Math.min(MOST_WORDS, words.length); length > 0; length--)
     for (let from = 0; from + length <= words.length; from++) {
       const text = fold(runOf(words, from, from + length));
-      const item = text === "" ? undefined : all.find((a) => foldedName(nameOf(a)) === text);
+      const item = text === "" ? undefined : index.get(text);
       if (item !== undefined) return { item, from, to: from + length, like: 1, isUnclear: false };
     }
   return undefined;

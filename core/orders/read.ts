@@ -7,8 +7,8 @@ import { quantitiesIn, type Quantity } from "./quantity";
 import { piecesOf, type Span } from "./spans";
 import { Stretch } from "./stretch";
 import { tablesIn, type Table } from "./table";
-import type { Catalogue, Doubt, ReadLine, ReadOrder } from "./types";
-import { findWish, type Wish } from "./wishes";
+import type { Catalogue, Doubt, ReadLine, ReadOrder, Wish } from "./types";
+import { findWish } from "./wishes";
 
 const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 const SENTENCE =
@@ -125,7 +125,7 @@ class OrderReader {
   /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
   private readLoose(chunk: Span, before: number): void {
     const stretch = new Stretch(chunk.text, chunk.start);
-    if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\u0001", ""))) return;
+    if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
     if (this.takeWish(stretch, before)) return;
     const isFly = this.namesFly(stretch) || this.isSizeOfBefore(stretch);
     if (isFly) {

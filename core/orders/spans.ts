@@ -7,7 +7,7 @@ export interface Span {
 
 /** The words of a span, each where it stands; marks at their edges do not belong to them. */
 export const wordsOf = (span: Span): Span[] =>
-  [...span.text.matchAll(/[^\s,;:|()\u0001]+/gu)].flatMap((m) => {
+  [...span.text.matchAll(/[^\s,;:|()\uE000]+/gu)].flatMap((m) => {
     const clean = m[0].replace(/^[.!?"'“”„*•·–-]+(?=\p{L}|#)/u, "").replace(/[.!?"'“”*]+$/u, "");
     const from = span.start + m.index + m[0].indexOf(clean);
     return clean === "" ? [] : [{ text: clean, start: from, end: from + clean.length }];

@@ -1,7 +1,7 @@
 import { wordsOf, type Span } from "./spans";
 
 /** Stands where something was taken out: no word, no blank, no number goes across it. */
-const TAKEN = "\u0001";
+const TAKEN = "\uE000";
 
 /** A stretch of the text from which one thing after another is taken; what is left keeps its place. */
 export class Stretch {

@@ -1,4 +1,3 @@
-import type { Aside } from "./asides";
 import { readDay } from "./dates";
 import { findName, isSure, plainColour } from "./names";
 import { numberOf } from "./numbers";
@@ -6,7 +5,7 @@ import { quantitiesIn, type Quantity } from "./quantity";
 import { sizeOf } from "./sizes";
 import { sizeWithin } from "../hooks";
 import { piecesOf, type Span } from "./spans";
-import type { Catalogue, Doubt } from "./types";
+import type { Aside, Catalogue, Doubt } from "./types";
 
 /** What the cells of a column are. */
 type Role =
@@ -49,7 +48,7 @@ const MONEY = /^(?:[€$£]\s?)?\d+[.,]\d{2}\s?(?:[€$£]|eur)?$/i;
 const cellsOf = (line: Span, by: string): (Span | undefined)[] => {
   let from = line.start;
   return line.text.split(by).map((text) => {
-    const [cell] = piecesOf(text, from, /\u0000/g);
+    const [cell] = piecesOf(text, from, /(?!)/g);
     from += text.length + by.length;
     return cell;
   });

@@ -1,6 +1,4 @@
 import type { Coded } from "../errors";
-import type { Aside } from "./asides";
-import type { Wish } from "./wishes";
 
 /** What the reader may recognise: patterns with their variants and forms, customers, seasons. */
 export interface Catalogue {
@@ -20,6 +18,23 @@ export interface Catalogue {
 }
 
 export type Policy = "original" | "alternates" | "tier";
+
+/** What a wish is about, as far as the program knows; the customer's words are kept in any case. */
+export type WishKind =
+  "barbless" | "leadFree" | "sparse" | "full" | "without" | "part" | "policy" | "parcels" | "rush" | "sample" | "own";
+export interface Wish {
+  at: [number, number];
+  words: string;
+  kind: WishKind;
+  policy?: Policy;
+}
+
+/** Why a stretch of the text is not part of the order. */
+export type AsideWhy = "greeting" | "closing" | "quoted" | "head" | "courtesy" | "heading";
+export interface Aside {
+  at: [number, number];
+  why: AsideWhy;
+}
 
 export type Field = "quantity" | "pattern" | "size" | "variant" | "form" | "customer" | "due" | "wish" | "rest";
 

@@ -1,14 +1,4 @@
-import type { Policy } from "./types";
-
-/** What a wish is about, as far as the program knows; the customer's words are kept in any case. */
-export type WishKind =
-  "barbless" | "leadFree" | "sparse" | "full" | "without" | "part" | "policy" | "parcels" | "rush" | "sample" | "own";
-export interface Wish {
-  at: [number, number];
-  words: string;
-  kind: WishKind;
-  policy?: Policy;
-}
+import type { Policy, Wish, WishKind } from "./types";
 
 const PART =
   "tails?|hackles?|wings?|ribs?|ribbing|bod(?:y|ies)|thorax|collars?|heads?|beads?|legs?|eyes?|cheeks?|flash|tags?|butts?|throats?|toppings?|schwanz|schwänzchen|kopf|körper|hechel|flügel|rippung|augen|beine|perle";
@@ -21,7 +11,7 @@ const rule = (
 ): { kind: WishKind; pattern: RegExp; policy?: Policy } => ({
   kind,
   pattern: new RegExp(
-    `(?<!\\p{L})(?:(?:with|in|on|please|bitte|mit|auf)\\s+(?:an?\\s+)?)?(?:${source})(?!\\p{L})`,
+    `(?<!\\p{L})(?<!(?<!\\p{L})(?:not?|kein\\p{L}*|nicht)\\s+)(?:(?:with|in|on|please|bitte|mit|auf)\\s+(?:an?\\s+)?)?(?:${source})(?!\\p{L})(?!\\s+(?:is |are |ist )?(?:not|nicht)(?!\\p{L}))`,
     "iu",
   ),
   ...(policy && { policy }),
@@ -80,7 +70,7 @@ export function findWish(left: string, start: number): Wish | undefined {
     const at: [number, number] = [start + m.index, start + m.index + m[0].length];
     return { at, words: m[0].trim(), kind, ...(policy && { policy }) };
   }
-  const own = /[“"„]([^”"“\n\u0001]{2,200})[”"“]/u.exec(left);
+  const own = /[“"„]([^”"“\n\uE000]{2,200})[”"“]/u.exec(left);
   if (!own) return undefined;
   return { at: [start + own.index, start + own.index + own[0].length], words: (own[1] ?? "").trim(), kind: "own" };
 }

@@ -1,4 +1,4 @@
-import { readOrder } from "@kasten/core/orders";
+import { linesOf, readOrder } from "@kasten/core/orders";
 import {
   listBatches,
   pullBatch,
@@ -23,13 +23,7 @@ export async function typedOrder(client: Client, text: string): Promise<BodyOf<t
     numberWords: {},
     patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
   });
-  const lines = read.lines.map((l) => ({
-    pattern: l.pattern ?? "",
-    variant: l.variant ?? "",
-    form: l.form ?? "",
-    size: l.size ?? "",
-    flies: l.flies ?? 0,
-  }));
+  const lines = linesOf(read);
   return { text, customer: read.customer ?? "", due: read.due ?? "", note: "", lines, acceptsConflicts: false };
 }
 

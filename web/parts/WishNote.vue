@@ -4,7 +4,17 @@ defineProps<{ wishes: string; of?: string }>();
 </script>
 
 <template>
-  <p v-if="wishes" class="callout my-1 py-1">
+  <p v-if="wishes" class="wish">
     <b>As wished{{ of ? ` by ${of}` : "" }}:</b> {{ wishes }}
   </p>
 </template>
+
+<style scoped>
+.wish {
+  border-left: 4px solid var(--deep);
+  background: var(--well);
+  color: var(--ink);
+  padding: 0.15rem 0.6rem;
+  margin: 0.2rem 0;
+}
+</style>
