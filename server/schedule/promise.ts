@@ -55,7 +55,7 @@ const imagined = ({ pattern, variant, form, size }: Line, flies: number, version
   version: 0,
   good: 0,
   rejected: 0,
-  claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies }],
+  claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies, wishes: "" }],
 });
 
 /**
