@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { ref } from "vue";
+import { ref, defineAsyncComponent } from "vue";
 import { useRouter } from "vue-router";
 import { cancelOrder, readOrderById, type Order } from "@kasten/contract/orders";
 import { call } from "../http";
@@ -14,7 +14,8 @@ import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
-import OrderComposer from "./OrderComposer.vue";
+/** It brings the reader of orders with it. */
+const OrderComposer = defineAsyncComponent(() => import("./OrderComposer.vue"));
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();

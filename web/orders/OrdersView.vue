@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { computed, ref } from "vue";
+import { computed, ref, defineAsyncComponent } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
 import { readLate } from "@kasten/contract/schedule";
 import { call, usePages } from "../http";
@@ -12,7 +12,8 @@ import type { Column } from "../parts/column";
 import { day, dayYear } from "../parts/format";
 import { optionsOf } from "../parts/option";
 import { useSession } from "../team";
-import OrderComposer from "./OrderComposer.vue";
+/** It brings the reader of orders with it. */
+const OrderComposer = defineAsyncComponent(() => import("./OrderComposer.vue"));
 
 const { may, askWhom } = useSession();
 const state = ref<"open" | "closed">("open");
