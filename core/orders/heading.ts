@@ -1,10 +1,11 @@
+import type { Coded } from "../errors";
 import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
 import { findDay, isoDate, readDay, type DayRead } from "./dates";
 import { findExactly, findName, isSure, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
 import type { Stretch } from "./stretch";
-import type { Catalogue, Doubt, ReadOrder } from "./types";
+import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 
 /** Without a year, a day so far ahead was rather the one that has just passed. */
 const FAR_DAYS = 300;
@@ -81,7 +82,7 @@ export class Heading {
   }
 
   private settleDay(read: DayRead, at: [number, number], words: string, reason?: string): void {
-    const ask = (why: CodedDoubt, days: string[]): void => {
+    const ask = (why: Coded<DoubtDetails>, days: string[]): void => {
       this.order.doubts.push({ ...why, field: "due", at, candidates: days.map((d) => ({ label: d, text: d })) });
     };
     if ("either" in read) return ask({ code: "TWO_DAYS_MEANT", details: { words } }, read.either);
@@ -156,8 +157,3 @@ export class Heading {
       });
   }
 }
-type CodedDoubt = Doubt extends infer D
-  ? D extends { code: infer C; details: infer I }
-    ? { code: C; details: I }
-    : never
-  : never;

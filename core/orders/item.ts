@@ -1,3 +1,4 @@
+import type { Coded } from "../errors";
 import { sizeWithin } from "../hooks";
 import { fold, nearest } from "./nearest";
 import { isCourteousWord } from "./asides";
@@ -6,7 +7,7 @@ import { bareQuantity, dozensText, type Quantity } from "./quantity";
 import { takeSizes, type SizesRead } from "./sizes";
 import type { Stretch } from "./stretch";
 import type { Span } from "./spans";
-import type { Catalogue, Doubt, ReadLine, Understood } from "./types";
+import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
 import { findWish } from "./wishes";
 
 const EACH = /(?<!\p{L})(?:each|apiece|per (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
@@ -281,17 +282,12 @@ export class ItemReader {
     line: ReadLine,
     field: Understood["field"],
     at: [number, number],
-    why: CodedDoubt,
+    why: Coded<DoubtDetails>,
     candidates: Doubt["candidates"],
   ): void {
     line.doubts.push({ ...why, field, at, candidates });
   }
 }
-type CodedDoubt = Doubt extends infer D
-  ? D extends { code: infer C; details: infer I }
-    ? { code: C; details: I }
-    : never
-  : never;
 
 /** A barb wish holds for the next size of the same fly too. */
 const carried = (before: ReadLine | undefined, line: ReadLine): ReadLine["wishes"] =>

