@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Page } from "@playwright/test";
-import { choose, enterAs, expect, settled, test } from "./room";
+import { choose, enterAs, expect, recipeText, settled, test } from "./room";
 
 const demo = (id: string) =>
   JSON.parse(readFileSync(join(import.meta.dirname, `../demo/patterns/${id}.json`), "utf8")) as {
@@ -9,14 +9,7 @@ const demo = (id: string) =>
     name: string;
     recipe: { hookModel: string };
   };
-const how = (page: Page, n: number) => page.getByLabel(`How step ${n} is done`);
 const drawing = (page: Page) => page.getByTestId("drawing").locator("svg");
-async function addLine(page: Page, text: string): Promise<void> {
-  await page.getByLabel("A new step").fill(text);
-  await page.getByLabel("A new step").press("Enter");
-  await expect(page.getByLabel("A new step")).toHaveValue("");
-}
-
 test("a new pattern is written as it is said, drawn as it is typed, kept, changed and compared", async ({ page }) => {
   await enterAs(page, "Maren Holt");
   await page.goto("/patterns/new");
@@ -26,43 +19,50 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
   await page.getByLabel("From size").fill("12");
   await page.getByLabel("To size").fill("16");
   await page.getByLabel("Minutes a fly").fill("6");
-  await addLine(page, "thread base: thread 70 denier brown, touching");
+  const told = recipeText(page);
+  await told.write(["thread base: thread 70 denier brown, touching"]);
   await expect(drawing(page)).toBeVisible();
-  await addLine(page, "tail: hackle fibres brown, 8 fibres, = shank");
-  await addLine(page, "body: hare fur natural, noodle 40 mm sparse");
-  await addLine(page, "hackle: stiff dry hackle brown, 5 turns, barbs 1.2 to 1.7 gape, from 1.2 eyes to 0.4 shank");
-  await addLine(page, "whip finish, 5 turns");
+  await told.write([
+    "thread base: thread 70 denier brown, touching",
+    "tail: hackle fibres brown, 8 fibres, = shank",
+    "body: hare fur natural, noodle 40 mm sparse",
+    "hackle: stiff dry hackle brown, 5 turns, barbs 1.2 to 1.7 gape, from 1.2 eyes to 0.4 shank",
+    "whip finish, 5 turns",
+  ]);
+  await expect(page.getByText("Every line is understood.")).toBeVisible();
 
   await test.step("the drawing and the quantities move with the words", async () => {
     const before = await drawing(page).innerHTML();
-    await how(page, 2).fill("16 fibres, = 1.5 shank");
+    await told.setLine(2, "tail: hackle fibres brown, 16 fibres, = 1.5 shank");
     await expect.poll(async () => (await drawing(page).innerHTML()) !== before).toBe(true);
     await expect(page.getByRole("definition").filter({ hasText: /16 fibres a fly/ })).toBeVisible();
   });
 
-  await test.step("what is not understood stays as typed and says what would be", async () => {
-    await how(page, 2).fill("a few fibres, = shank");
+  await test.step("what is not understood stays as typed and is asked about", async () => {
+    await told.setLine(2, "tail: a few hackle fibres brown, = shank");
     await expect(page.getByText(/“a few” is a different number to each tier/)).toBeVisible();
-    await expect(how(page, 2)).toHaveValue("a few fibres, = shank");
+    await expect(told.line(2)).toHaveText("tail: a few hackle fibres brown, = shank");
     await expect(drawing(page)).toBeVisible();
-    await how(page, 2).fill("8 fibres, = shank");
+    await told.setLine(2, "tail: hackle fibres brown, 8 fibres, = shank");
     await expect(page.getByText(/different number to each tier/)).toHaveCount(0);
   });
 
   await test.step("a mistake is told at its step, and the rest of the fly stays", async () => {
-    await how(page, 3).fill("noodle 40 mm sparse, from -1 eyes to bend");
-    await expect(page.locator("li", { has: how(page, 3) }).getByText(/winds over the eye/)).toBeVisible();
+    await told.setLine(3, "body: hare fur natural, noodle 40 mm sparse, from -1 eyes to bend");
+    await expect(page.getByRole("group", { name: "Question" }).getByText(/winds over the eye/)).toBeVisible();
     await expect(drawing(page)).toBeVisible();
-    await how(page, 3).fill("noodle 40 mm sparse");
-    await how(page, 2).fill("8 fibres, = 0.5 mm, tied in at bend with 6 wraps");
-    await expect(page.getByText(/less than the 0\.9 mm of its own tie-in/)).toBeVisible();
-    await how(page, 2).fill("8 fibres, = shank");
+    await told.setLine(3, "body: hare fur natural, noodle 40 mm sparse");
+    await told.setLine(2, "tail: hackle fibres brown, 8 fibres, = 0.5 mm, tied in at bend with 6 wraps");
+    await expect(page.getByText(/less than the 0\.9 mm of its own tie-in/).first()).toBeVisible();
+    await told.setLine(2, "tail: hackle fibres brown, 8 fibres, = shank");
+    await expect(page.getByText("Every line is understood.")).toBeVisible();
   });
 
-  await test.step("steps move by keys; a wrong order is told", async () => {
-    await how(page, 5).press("Alt+ArrowUp");
+  await test.step("lines move by keys; a wrong order is told", async () => {
+    await told.line(5).click();
+    await page.keyboard.press("Alt+ArrowUp");
     await expect(page.getByText(/goes first, as nothing is tied after the last knot/).first()).toBeVisible();
-    await how(page, 4).press("Alt+ArrowDown");
+    await page.keyboard.press("Alt+ArrowDown");
     await expect(page.getByText(/nothing is tied after the last knot/)).toHaveCount(0);
   });
 
@@ -71,7 +71,7 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
     await expect.poll(kept).toContain("noodle 40 mm sparse");
     await expect.poll(kept).not.toContain("tied in at bend with 6 wraps");
     await page.reload();
-    await expect(how(page, 3)).toHaveValue("noodle 40 mm sparse");
+    await expect(told.line(3)).toHaveText("body: hare fur natural, noodle 40 mm sparse");
   });
 
   await page.getByText("Colours, weights, finish and the rest").click();
@@ -84,7 +84,7 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
   await test.step("a second version, and what differs", async () => {
     await page.getByRole("link", { name: "Edit" }).click();
     await expect(page.getByRole("button", { name: "Save as a new version" })).toBeDisabled();
-    await how(page, 2).fill("12 fibres, = shank");
+    await told.setLine(2, "tail: hackle fibres brown, 12 fibres, = shank");
     await page.getByLabel("What this version changes").fill("a fuller tail");
     await page.getByRole("button", { name: "Save as a new version" }).click();
     await expect(page.getByText("a fuller tail")).toBeVisible();
@@ -206,4 +206,42 @@ test("every batch has a bench card of one page, on A4 and on Letter", async ({ p
   for (const part of ["Steps", "Against the ruler", "Cut and count", "Beside the master fly"])
     await expect(shown.getByRole("heading", { name: part })).toBeVisible();
   await expect(page.getByRole("navigation", { name: "Along the bench" })).toBeHidden();
+});
+
+test("a whole recipe is pasted as somebody wrote it: read line by line, asked where it is loose, saved with its words", async ({
+  page,
+}) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/patterns/new");
+  const told = recipeText(page);
+  await told.write([
+    "Pier Warden",
+    "Hook: N1 10 to 14",
+    "Thread: olive 70 denier",
+    "Tail: 6 pheasant tail fibres, half the shank long",
+    "Rib: fine copper wire, 5 turns",
+    "Body: natural hare fur, dubbed in a tight noodle 45 mm long, from the bend to 3/4 of the shank",
+    "Hackle: a few turns of soft hen hackle, brown",
+    "[turn the fly and look for gaps]",
+    "Whip finish, 5 turns",
+  ]);
+  await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Pier Warden");
+  await expect(page.getByLabel("Hook", { exact: true })).toHaveText(/^N1 /);
+  await expect(page.getByLabel("From size")).toHaveValue("10");
+  const question = page.getByRole("group", { name: "Question" });
+  await expect(question.getByText(/“a few” is a different number to each tier/)).toBeVisible();
+  await expect(page.getByTestId("understood")).toContainText(/\d+ questions? (is|are) open/);
+  await question
+    .filter({ hasText: "a few" })
+    .getByRole("button", { name: /^3\b/ })
+    .click();
+  await expect(told.line(7)).toContainText("3 turns");
+  await expect(drawing(page)).toBeVisible();
+  await page.getByLabel("Style", { exact: true }).fill("wet");
+  await page.getByLabel("Minutes a fly").fill("5");
+  await page.getByRole("button", { name: "Save the pattern" }).click();
+  await expect(page).toHaveURL(/\/patterns\/pier-warden$/);
+  await page.getByRole("link", { name: "Edit" }).click();
+  await expect(told.line(4)).toHaveText("Tail: 6 pheasant tail fibres, half the shank long");
+  await expect(told.line(8)).toHaveText("[turn the fly and look for gaps]");
 });

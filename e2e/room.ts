@@ -73,3 +73,22 @@ export async function leave(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Sign out" }).click();
   await expect(page.getByText("Enter the demo room as")).toBeVisible();
 }
+
+/** The text of a recipe in the editor, its lines, and writing it anew; a line is counted from 1. */
+export function recipeText(page: Page) {
+  const content = page.locator("#recipe-text .cm-content");
+  const lines = async (): Promise<string[]> => content.locator(".cm-line").allInnerTexts();
+  const write = async (text: readonly string[]): Promise<void> => {
+    await content.click();
+    await page.keyboard.press("Control+A");
+    await page.keyboard.insertText(text.join("\n"));
+    await page.keyboard.press("Escape");
+  };
+  return {
+    content,
+    write,
+    setLine: async (n: number, text: string) => write((await lines()).with(n - 1, text)),
+    addLine: async (text: string) => write([...(await lines()).filter((l) => l.trim() !== ""), text]),
+    line: (n: number) => content.locator(".cm-line").nth(n - 1),
+  };
+}

@@ -42,6 +42,7 @@ const domainProblems = {
   "blend-empty": 422,
   "blend-too-deep": 422,
   "not-optional": 422,
+  "place-not-there": 422,
   "landmark-not-there": 422,
   "leftover-impossible": 422,
 } as const satisfies Record<DomainProblem, number>;

@@ -3,8 +3,15 @@ import { materialSchema } from "../materials";
 import { short } from "../http";
 import { recipeSchema } from "./recipe";
 
-/** Changed only together with docs/schema: a reader of an older version is told which one it needs. */
-export const PATTERN_FORMAT = 1;
+/**
+ * Changed only together with docs/schema: a reader of an older version is told which one it needs. Version 2 added
+ * what a
+ * recipe's words may say (places on parts, lengths that end somewhere, acts that lay a strand by); every file of
+ * version 1
+ * is one of version 2.
+ */
+export const PATTERN_FORMAT = 2;
+const FORMATS_READ = [1, PATTERN_FORMAT] as const;
 /** A pattern as it is written to a file. */
 export const patternFileSchema = z.strictObject({
   id: z
@@ -22,7 +29,7 @@ export type PatternFile = z.infer<typeof patternFileSchema>;
 /** A file of patterns: with the blends and other materials that they use, so that another room can tie them. */
 export const patternBookSchema = z.strictObject({
   format: z.literal("kasten-patterns"),
-  version: z.literal(PATTERN_FORMAT),
+  version: z.literal(FORMATS_READ),
   patterns: z.array(patternFileSchema).min(1).max(2000),
   materials: z.array(materialSchema).max(2000).optional(),
 });

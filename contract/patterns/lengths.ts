@@ -1,20 +1,30 @@
 import { z } from "zod";
-import { landmarks } from "@kasten/core/hooks";
+import { landmarks, partEnds } from "@kasten/core/hooks";
 import { featherParts, measures, reaches } from "@kasten/core/recipe";
 import { figure, short, size } from "../http";
 
+const plus = z
+  .union([
+    z.strictObject({ mm: figure("shiftMm") }),
+    z.strictObject({ of: z.enum(["shank", "gape", "eye"]), times: figure("shiftTimes") }),
+  ])
+  .optional();
 export const placeSchema = z.union([
-  z.strictObject({ landmark: z.enum(landmarks) }),
-  z.strictObject({ eyeLengths: figure("eyeLengths") }),
-  z.strictObject({ fraction: figure("fraction") }),
+  z.strictObject({ landmark: z.enum(landmarks), plus }),
+  z.strictObject({ eyeLengths: figure("eyeLengths"), plus }),
+  z.strictObject({ fraction: figure("fraction"), plus }),
+  z.strictObject({ part: short, end: z.enum(partEnds), plus }),
 ]);
 export const span = z.strictObject({ from: size, to: size });
 export const bySize = z.array(z.strictObject({ sizes: span.optional(), value: short })).max(30);
-export const length = z.union([
+const pastMm = figure("pastMm").optional();
+const plainLength = z.union([
   z.strictObject({ mm: figure("lengthMm") }),
   z.strictObject({ of: z.enum(measures), times: figure("lengthTimes") }),
-  z.strictObject({ reach: z.enum(reaches), pastMm: figure("pastMm").optional() }),
+  z.strictObject({ reach: z.enum(reaches), pastMm }),
+  z.strictObject({ to: placeSchema, pastMm }),
 ]);
+export const length = z.union([plainLength, z.strictObject({ between: z.tuple([plainLength, plainLength]) })]);
 export const amount = z.union([
   z.strictObject({ fibres: figure("fibres") }),
   z.strictObject({ spanMm: figure("spanMm") }),

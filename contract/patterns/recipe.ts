@@ -64,6 +64,16 @@ export const recipeSchema = z.strictObject({
     .array(z.strictObject({ about: short, question: sentence }))
     .max(20)
     .optional(),
+  told: z
+    .array(
+      z.strictObject({
+        text: z.string().max(2000),
+        steps: z.array(short).max(12),
+        asks: z.array(sentence).max(20).optional(),
+      }),
+    )
+    .max(300)
+    .optional(),
 });
 
 /** What is written in a file and what is computed with are one thing: this line does not compile when they part. */

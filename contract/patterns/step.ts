@@ -31,7 +31,7 @@ const stepBase = {
   caution: sentence.optional(),
   tiedIn: short.optional(),
   instruction: sentence.optional(),
-  stated: sentence.optional(),
+  stated: z.string().max(2000).optional(),
   spread: range.optional(),
   after: z
     .array(z.strictObject({ step: short, hard: z.boolean().optional(), because: sentence.optional() }))
@@ -118,6 +118,8 @@ export const stepSchema = z.discriminatedUnion("do", [
     round: z.partialRecord(z.enum(sectors), z.number().int().min(1).max(99)).optional(),
     stance: z.enum(stances).optional(),
     setBy: sentence.optional(),
+    free: length.optional(),
+    stretch: stretch.optional(),
   }),
   z.strictObject({
     ...stepBase,
@@ -140,6 +142,7 @@ export const stepSchema = z.discriminatedUnion("do", [
     at: placeSchema,
     drops: figure("drops"),
     openMinutes: figure("minutes").optional(),
+    along: z.strictObject({ ...zone, coats: z.number().int().min(1).max(9) }).optional(),
   }),
   z.strictObject({
     ...stepBase,
@@ -148,6 +151,13 @@ export const stepSchema = z.discriminatedUnion("do", [
     at: placeSchema.optional(),
     minutes: figure("minutes"),
     direction: z.enum(["back", "forward"]).optional(),
+    leave: length.optional(),
   }),
-  z.strictObject({ ...stepBase, do: z.literal("whip"), ...zone, turns: figure("fibres") }),
+  z.strictObject({
+    ...stepBase,
+    do: z.literal("whip"),
+    ...zone,
+    turns: figure("fibres"),
+    times: figure("layers").optional(),
+  }),
 ]);

@@ -37,6 +37,7 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   NOT_OPTIONAL: { component: "body" },
   BLEND_EMPTY: { blend: "BL-X" },
   BLEND_TOO_DEEP: { blend: "BL-X", most: 6 },
+  PLACE_NOT_THERE: { part: "weight" },
   LEFTOVER_IMPOSSIBLE: { usedMm: 90, mostMm: 80, leastMm: 20 },
   FIGURE_OUT_OF_BOUNDS: { name: "trim", value: -60, least: 0, most: 600, unit: "mm" },
   SLIP_TOO_WIDE: { widthMm: 62, spanMm: 50 },

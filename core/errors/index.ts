@@ -37,6 +37,7 @@ export interface ErrorDetails {
   BLEND_EMPTY: { blend: string };
   BLEND_TOO_DEEP: { blend: string; most: number };
   NOT_OPTIONAL: { component: string };
+  PLACE_NOT_THERE: { part: string };
   LANDMARK_NOT_THERE: { landmark: string; hook: string };
   FIGURE_OUT_OF_BOUNDS: {
     name: string;

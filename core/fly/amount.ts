@@ -90,11 +90,7 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
   }
   if ("strands" in amount) {
     guard("strands", amount.strands, bounds.ends);
-    const s = () =>
-      strandPieces({ hank: c.material.pieceMm ?? 0, piece: c.grossMm, ends: amount.strands, folded: amount.folded });
-    const use = c.step.countedWhenWound
-      ? undefined
-      : ({ kind: "strands", ...s(), pieceMm: amount.folded ? 2 * c.grossMm : c.grossMm } as const);
+    const use = c.step.countedWhenWound ? undefined : strandUse(amount, c);
     return { strand: c.strand(), strands: amount.strands, fibres: amount.strands, use };
   }
   if ("feathers" in amount) {
@@ -114,6 +110,28 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
     use: { kind: "pieces", each: amount.pieces },
   };
 }
+
+/**
+ * Laid strands in the unit in which the drawer counts them: cut from hank strands, by length from a spool, fibres of a
+ * feather, or pieces.
+ */
+function strandUse({ strands, folded }: { strands: number; folded: boolean }, c: LayContext): ComponentUse {
+  const { material, grossMm } = c;
+  if (material.pieceMm !== undefined)
+    return {
+      kind: "strands",
+      ...strandPieces({ hank: material.pieceMm, piece: grossMm, ends: strands, folded }),
+      pieceMm: folded ? 2 * grossMm : grossMm,
+    };
+  // Folded, two ends are one piece of twice the length; an odd number of ends takes one piece more.
+  const length = folded ? 2 * Math.ceil(strands / 2) * grossMm : strands * grossMm;
+  if (material.unit === "um")
+    return { kind: "length", mm: length + LAID_TRIM * (folded ? Math.ceil(strands / 2) : strands) };
+  if (material.feather) return fibreUse(material, c.step, strands, grossMm, c.pooled);
+  return { kind: "pieces", each: folded ? Math.ceil(strands / 2) : strands };
+}
+/** Thrown away of each piece that is cut from a spool to be laid, in mm. */
+const LAID_TRIM = 5;
 
 /** Density of hair where nobody has said: solid. */
 const SOLID_HAIR = 1.3;

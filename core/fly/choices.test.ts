@@ -918,7 +918,7 @@ describe("what the card says", () => {
   test("proportions in working order, with their rule", () => {
     const p = proportionsOf(fly());
     expect(p.map((x) => x.step)).toEqual(["tail", "body", "rib", "legs", "wing", "whip"]);
-    expect(p[0]).toMatchObject({ kind: "shown", rule: "0.5 body" });
+    expect(p[0]).toMatchObject({ kind: "shown", rule: "half the body" });
     expect(p.at(-1)).toMatchObject({ part: "head", mm: expect.closeTo(0.5 * fly().hook.eye, 9) as number });
   });
   test("the parts share the shank, and the shares add up to one", () => {
@@ -1049,7 +1049,7 @@ describe("two versions", () => {
       (r: Recipe) => {
         r.bare = [{ from: { landmark: "eye" }, to: { eyeLengths: 1 } }];
       },
-      { where: "kept bare", before: "nothing", after: "eye to 1 eyes" },
+      { where: "kept bare", before: "nothing", after: "the eye to 1 eye behind the eye" },
     ],
     [
       "what a part adds to the price",

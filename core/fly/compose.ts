@@ -53,7 +53,7 @@ export function composeFly(
     minutesOf: minutes,
     parts: [...c.parts.values()].filter((p) => p.uses.length > 0),
   };
-  return { ...fly, tied: { ...tied, warnings: [...tied.warnings, ...roomWarnings(recipe, fly)] } };
+  return { ...fly, tied: { ...tied, warnings: [...tied.warnings, ...roomWarnings({ ...recipe, bare: c.bare }, fly)] } };
 }
 
 function resolved(c: FlyContext, step: RecipeStep): TyingStep {

@@ -6,6 +6,7 @@ import { codeOf, componentsOf, sameFor, type Component, type FlyChoice, type Rec
 import type { Thread } from "../tying";
 import { Lengths } from "./lengths";
 import { stepsOfThisFly } from "./order";
+import { PlacesOfParts, saysPartPlaces } from "./places";
 import type { ComponentUse, FlyPart, FlyStep } from "./types";
 
 /** One fly of a recipe while it is composed: what its choice comes down to, and what its steps have taken so far. */
@@ -17,6 +18,10 @@ export class FlyContext {
   readonly schooling: Schooling;
   /** The steps that this fly has, in the order and the way in which it is tied. */
   readonly order: RecipeStep[];
+  /** The recipe's steps, with the places that parts give settled. */
+  readonly steps: RecipeStep[];
+  /** Stretches that stay bare, as the recipe says them, on this hook. */
+  readonly bare: NonNullable<Recipe["bare"]>;
   /** Length that a bead takes against the eye. */
   readonly beadMm: number;
   readonly lengths: Lengths;
@@ -42,8 +47,11 @@ export class FlyContext {
       role: this.roleOf(step),
       form: this.chosen.get(step.component ?? "")?.form,
     }));
+    this.beadMm = this.beadLength(recipe.steps);
+    const settle = this.settler(materials);
+    this.steps = settle(recipe.steps);
     this.order = stepsOfThisFly(this);
-    this.beadMm = this.beadLength();
+    this.bare = settle(recipe.bare ?? []);
     this.lengths = new Lengths(this.order, (id) => this.components.get(id)?.role, this.hook, this.beadMm);
   }
 
@@ -70,9 +78,28 @@ export class FlyContext {
     return chosen;
   }
 
-  private beadLength(): number {
-    for (const step of this.order) {
-      if (step.do !== "seat" || !step.component) continue;
+  /** Settles the places that parts give; most recipes say none. */
+  private settler(materials: Materials): <T>(value: T) => T {
+    if (!saysPartPlaces(this.recipe)) return (value) => value;
+    const { recipe, choice, components, hook, beadMm } = this;
+    const places = new PlacesOfParts({
+      // Parts that this fly leaves out still give their places.
+      steps: recipe.steps,
+      hook,
+      beadMm,
+      materialOf: (id) => {
+        const component = components.get(id) ?? recipe.components.find((c) => c.id === id);
+        return this.chosen.get(id) ?? (component && materials.get(codeOf(recipe, choice, component) ?? ""));
+      },
+      nameOf: (id) => recipe.components.find((c) => c.id === id)?.role ?? id,
+    });
+    return (value) => places.settle(value);
+  }
+
+  private beadLength(steps: RecipeStep[]): number {
+    for (const step of steps) {
+      if (step.do !== "seat" || !step.component || !this.components.has(step.component) || "part" in step.from)
+        continue;
       if (placeAt(step.from, this.hook) < 1e-9) return this.chosen.get(step.component)?.part?.length ?? 0;
     }
     return 0;

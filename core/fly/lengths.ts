@@ -1,6 +1,6 @@
 import { DomainError } from "../errors";
 import { placeAt, type HookGeometry } from "../hooks";
-import type { LengthRule, RecipeStep, Role } from "../recipe";
+import type { LengthRule, Measure, PlainLength, RecipeStep, Role } from "../recipe";
 
 /** Front of the eye to the back of the bend. */
 const wholeHook = (hook: HookGeometry) => hook.eye + hook.shank + 0.5 * hook.gape;
@@ -24,15 +24,26 @@ export class Lengths {
    * @throws DomainError LENGTH_RULE_UNRESOLVED when the part is not there, leans on itself, or lies behind the reach
    */
   mm(rule: LengthRule, rootMm?: number): number {
+    if ("between" in rule) return (this.plain(rule.between[0], rootMm) + this.plain(rule.between[1], rootMm)) / 2;
+    return this.plain(rule, rootMm);
+  }
+
+  private plain(rule: PlainLength, rootMm?: number): number {
     if ("mm" in rule) return rule.mm;
     if ("of" in rule) return rule.times * this.measure(rule.of);
     const root = rootMm ?? this.hook.shank;
+    // A part may lie forward or back of the place that it reaches.
+    if ("to" in rule) {
+      const length = Math.abs(placeAt(rule.to, this.hook, this.beadMm) - root) + (rule.pastMm ?? 0);
+      if (!(length > 0)) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: "place" });
+      return length;
+    }
     const length = this.tip(rule.reach) + (rule.pastMm ?? 0) - root;
     if (!(length > 0)) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: rule.reach });
     return length;
   }
 
-  private measure(of: Extract<LengthRule, { times: number }>["of"]): number {
+  private measure(of: Measure): number {
     switch (of) {
       case "shank":
       case "gape":
@@ -41,9 +52,11 @@ export class Lengths {
       case "hook":
         return wholeHook(this.hook);
       case "body":
-        return this.bodyLength();
-      case "tail":
-      case "wing":
+      case "thorax":
+        return this.zoneLength(of);
+      case "hackle":
+        return this.barbLength();
+      default:
         return this.shownLength(of).length;
     }
   }
@@ -71,16 +84,29 @@ export class Lengths {
     return this.steps.filter((s) => s.component !== undefined && this.roleOf(s.component) === role);
   }
 
-  private bodyLength(): number {
-    const spans = this.stepsOf("body").flatMap((s) => {
+  private zoneLength(part: "body" | "thorax"): number {
+    const spans = this.stepsOf(part).flatMap((s) => {
       if ((s.do !== "wind" && s.do !== "dress") || s.to === undefined) return [];
       return [placeAt(s.from, this.hook, this.beadMm), placeAt(s.to, this.hook, this.beadMm)];
     });
-    if (spans.length === 0) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: "body" });
+    if (spans.length === 0) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });
     return Math.max(...spans) - Math.max(this.beadMm, Math.min(...spans));
   }
 
-  private shownLength(part: "tail" | "wing"): { root: number; length: number } {
+  /** The middle of what its barbs may measure. */
+  private barbLength(): number {
+    const wound = [...this.stepsOf("hackle"), ...this.stepsOf("collar")].find((s) => s.do === "wind" && s.barb);
+    if (wound?.do !== "wind" || !wound.barb || this.open.has("hackle"))
+      throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: "hackle" });
+    this.open.add("hackle");
+    try {
+      return (this.mm(wound.barb[0]) + this.mm(wound.barb[1])) / 2;
+    } finally {
+      this.open.delete("hackle");
+    }
+  }
+
+  private shownLength(part: Role & Measure): { root: number; length: number } {
     const step = this.stepsOf(part).find((s) => s.do === "lay" && s.shown);
     if (!step || step.do !== "lay" || !step.shown || this.open.has(part))
       throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });

@@ -13,6 +13,8 @@ import {
 /** What decides which steps a fly has and in which way they are done. */
 interface Parts {
   recipe: Recipe;
+  /** Its steps, with every place settled on this hook. */
+  steps: readonly RecipeStep[];
   choice: FlyChoice;
   hook: HookGeometry;
   components: ReadonlyMap<string, Component>;
@@ -26,7 +28,7 @@ type WindStep = RecipeStep & { do: "wind" };
  * away.
  */
 export function stepsOfThisFly(c: Parts): RecipeStep[] {
-  const here = c.recipe.steps
+  const here = c.steps
     .filter((s) => !s.component || c.components.has(s.component))
     .map((s) => stepFor(s, c.choice, s.component ? c.components.get(s.component) : undefined));
   for (const step of here) c.schooling.settle(step);

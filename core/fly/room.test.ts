@@ -24,7 +24,7 @@ describe("stretches that stay bare", () => {
   test("whatever covers it is told at its step, with how much and why", () => {
     const [w] = warnings(bare(0.45, 0.6, true), "KEPT_BARE").filter((x) => x.step === "body");
     expect(w && warningSentence(w)).toMatch(
-      /“body” covers \d\.\d mm of the stretch from 0.45 shank to 0.6 shank, which stays bare thread: the wing sits there/,
+      /“body” covers \d\.\d mm of the stretch from 0.45 of the shank to 0.6 of the shank, which stays bare thread: the wing sits there/,
     );
   });
   test("thread may lie on bare thread, not on a bare hook", () => {
@@ -103,7 +103,7 @@ describe("wraps that come together", () => {
     const [w] = warnings(held(11), "WRAPS_PILE_UP");
     expect(w).toMatchObject({ step: "rib-in" });
     expect(w && warningSentence(w)).toMatch(
-      /^12 wraps of thread come together at bend \(tail, bind in the rib\); 11 is the most/,
+      /^12 wraps of thread come together at the bend \(tail, bind in the rib\); 11 is the most/,
     );
   });
   test("nobody counts where the pattern says nothing", () =>

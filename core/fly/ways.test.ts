@@ -295,12 +295,14 @@ describe("quantities that are not weighed or counted off", () => {
     expect(with_.tied.mass.total).toBeCloseTo(without.tied.mass.total, 9);
     expect([...with_.tied.profile.d]).toEqual([...without.tied.profile.d]);
   });
-  test("its working says so; a packet that nobody has counted is asked for", () => {
+  test("its working says so; a packet that nobody has counted is taken as the usual one", () => {
     const f = tie(trace("mole"), {}, from);
     const q = requirementsOf(f, 100).find((x) => x.component === "trace");
     expect(q && workingOf(q, f, 100).parts?.[0]).toMatchObject({ formula: "A trace", result: { value: 1 / 40 } });
     expect(q?.words).toBe(`${q?.issue} packets: 40 flies a packet`);
-    expect(() => tie(trace("unknown"), {}, from)).toThrow("how many flies a packet");
+    expect(requirementsOf(tie(trace("unknown"), {}, from), 100).find((x) => x.component === "trace")?.perFly).toBe(
+      1 / 200,
+    );
     expect(missingFrom(trace("mole"))).toEqual([]);
   });
   test("the bench is told a trace by the packet, and how full a ramp becomes", () => {
@@ -584,7 +586,7 @@ describe("ranges, sides and the thread's way", () => {
   test("the thread hangs where the last winding left it, and is said to travel where the next step begins elsewhere", () => {
     const f = tie(recipe());
     const way = new Map(threadWay(f).map((t) => [t.step, t]));
-    expect(way.get("base")).toMatchObject({ place: "bend", travelled: 0 });
+    expect(way.get("base")).toMatchObject({ place: "the bend", travelled: 0 });
     expect(way.get("tail")?.travelled).toBe(0);
     expect(way.get("body")?.hangsAt).toBeCloseTo(f.hook.shank, 6);
     expect(way.get("legs")?.travelled).toBeCloseTo(f.hook.shank - 0.48 * f.hook.shank, 6);
@@ -594,6 +596,6 @@ describe("ranges, sides and the thread's way", () => {
     const r = changed((x) => {
       x.steps = x.steps.map((s): RecipeStep => (s.id === "base" && s.do === "wind" ? { ...s, passes: 2 } : s));
     });
-    expect(threadWay(tie(r)).find((t) => t.step === "base")).toMatchObject({ place: "eye" });
+    expect(threadWay(tie(r)).find((t) => t.step === "base")).toMatchObject({ place: "the eye" });
   });
 });

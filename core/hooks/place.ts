@@ -4,8 +4,29 @@ import type { HookGeometry } from "./geometry";
 export const landmarks = ["eye", "point", "barb", "bend", "intoBend", "betweenBends"] as const;
 export type Landmark = (typeof landmarks)[number];
 
-/** A place on the shank as it is said: a landmark, eye lengths behind the eye, or a fraction of the shank. */
-export type Place = { landmark: Landmark } | { eyeLengths: number } | { fraction: number };
+/** Where a part of the fly gives a place: before its front, behind its rear, or in its middle. */
+export const partEnds = ["front", "rear", "middle"] as const;
+export type PartEnd = (typeof partEnds)[number];
+
+/** How far from a place, in mm or in measures of the hook: towards the bend above nothing, towards the eye below. */
+export type PlaceShift = { mm: number } | { of: "shank" | "gape" | "eye"; times: number };
+
+/** A place that the hook itself gives: a landmark, eye lengths behind the eye, or a fraction of the shank. */
+export type HookPlace = ({ landmark: Landmark } | { eyeLengths: number } | { fraction: number }) & {
+  plus?: PlaceShift;
+};
+/** A place that a part of the fly gives: behind the weight, in front of the eyes. `part` is a component. */
+export interface PartPlace {
+  part: string;
+  end: PartEnd;
+  plus?: PlaceShift;
+}
+/** A place on the shank as it is said. */
+export type Place = HookPlace | PartPlace;
+
+/** How far a shift goes on a hook, in mm; 0 for none. */
+export const shiftMm = (shift: PlaceShift | undefined, hook: HookGeometry): number =>
+  shift === undefined ? 0 : "mm" in shift ? shift.mm : shift.times * hook[shift.of];
 
 /** On a double, where the two bends have parted enough to be wound between, in gapes behind the bend. */
 const BETWEEN_BENDS = 0.15;
@@ -22,11 +43,18 @@ export const profileEnd = (hook: HookGeometry): number => hook.shank + 0.5 * hoo
  *
  * @param beadMm length taken by a bead or cone against the eye, 0 without one. `eye` and `eyeLengths`
  *   count from behind it; fractions stay fractions of the whole shank.
+ * @throws DomainError PLACE_NOT_THERE for a place that a part gives: it is first settled on the fly that has it
  */
 export function placeAt(place: Place, hook: HookGeometry, beadMm = 0): number {
-  if ("fraction" in place) return place.fraction * hook.shank;
-  if ("eyeLengths" in place) return beadMm + place.eyeLengths * hook.eye;
-  switch (place.landmark) {
+  const shift = place.plus === undefined ? 0 : shiftMm(place.plus, hook);
+  if ("part" in place) throw new DomainError("PLACE_NOT_THERE", { part: place.part });
+  if ("fraction" in place) return place.fraction * hook.shank + shift;
+  if ("eyeLengths" in place) return beadMm + place.eyeLengths * hook.eye + shift;
+  return landmarkAt(place.landmark, hook, beadMm) + shift;
+}
+
+function landmarkAt(landmark: Landmark, hook: HookGeometry, beadMm: number): number {
+  switch (landmark) {
     case "eye":
       return beadMm;
     case "point":

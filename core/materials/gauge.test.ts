@@ -37,7 +37,7 @@ describe("gauge words and numbers", () => {
         expect(gaugeOf({ form, strand: { width: widthOfGauge(word, form) ?? 0, thickness: 0.1 } })).toBe(word);
   });
   test("a material is found by its gauge", () => {
-    const found = (words: string) => findMaterials(words, materials.values()).map((m) => m.code);
+    const found = (words: string) => findMaterials(words, [...materials.values()]).map((m) => m.code);
     expect(found("small wire")).toEqual(["wire"]);
     expect(found("fine wire")).toEqual(expect.arrayContaining(["thin-wire", "tin"]));
     expect(found("fine wire")).not.toContain("wire");

@@ -5,3 +5,4 @@ export * from "./nominal";
 export * from "./threadScale";
 export * from "./words";
 export * from "./blend";
+export * from "./colours";

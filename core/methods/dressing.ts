@@ -1,7 +1,11 @@
-import type { LayAmount, LengthRule, RecipeStep } from "../recipe";
+import type { LayAmount, LengthRule, PlainLength, RecipeStep } from "../recipe";
 
-const scaledLength = (rule: LengthRule, k: number): LengthRule =>
+const scaledPlain = (rule: PlainLength, k: number): PlainLength =>
   "mm" in rule ? { mm: rule.mm * k } : "of" in rule ? { of: rule.of, times: rule.times * k } : rule;
+const scaledLength = (rule: LengthRule, k: number): LengthRule =>
+  "between" in rule
+    ? { between: [scaledPlain(rule.between[0], k), scaledPlain(rule.between[1], k)] }
+    : scaledPlain(rule, k);
 const scaledPair = ([a, b]: [LengthRule, LengthRule], k: number): [LengthRule, LengthRule] => [
   scaledLength(a, k),
   scaledLength(b, k),

@@ -47,6 +47,9 @@ function missingParts(recipe: Recipe): Missing[] {
     if (s.doubt !== undefined) missing.push({ code: "STEP_DOUBTED", details: { name: s.name, doubt: s.doubt } });
   for (const q of recipe.queries ?? [])
     missing.push({ code: "QUERY_OPEN", details: { about: q.about, question: q.question } });
+  for (const line of recipe.told ?? [])
+    for (const question of line.asks ?? [])
+      missing.push({ code: "QUERY_OPEN", details: { about: `“${line.text.trim()}”`, question } });
   if (recipe.sample) missing.push(lack("SHOWING_VERSION"));
   return missing;
 }

@@ -1,16 +1,38 @@
-import type { HookSize } from "../hooks";
-
-export const measures = ["shank", "gape", "eye", "hook", "body", "tail", "wing"] as const;
-export const reaches = ["point", "barb", "bend", "mid-tail", "tail", "wing"] as const;
+import type { HookSize, Place } from "../hooks";
 
 /**
- * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned,
- * or as far as a landmark or the tip of another part, `past` it by so many mm.
+ * What a length is stated against: measures of the hook, then lengths of parts; of a wound hackle that of its barbs.
  */
-export type LengthRule =
+export const measures = [
+  "shank",
+  "gape",
+  "eye",
+  "hook",
+  "body",
+  "tail",
+  "wing",
+  "thorax",
+  "hackle",
+  "throat",
+  "legs",
+  "flash",
+  "underwing",
+] as const;
+export type Measure = (typeof measures)[number];
+export const reaches = ["point", "barb", "bend", "mid-tail", "tail", "wing"] as const;
+
+/** A length as it is said, with one end. */
+export type PlainLength =
   | { mm: number }
-  | { of: (typeof measures)[number]; times: number }
-  | { reach: (typeof reaches)[number]; pastMm?: number };
+  | { of: Measure; times: number }
+  | { reach: (typeof reaches)[number]; pastMm?: number }
+  | { to: Place; pastMm?: number };
+
+/**
+ * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, as far as a
+ * landmark, a place or the tip of another part, `past` it by so many mm; or anything between two of these.
+ */
+export type LengthRule = PlainLength | { between: [PlainLength, PlainLength] };
 
 export interface SizeSpan {
   from: HookSize;

@@ -67,6 +67,20 @@ export interface Recipe {
   sample?: boolean;
   /** What disagrees with itself or was given with doubt; it holds the pattern from the bench until answered. */
   queries?: { about: string; question: string }[];
+  /**
+   * The recipe as it was typed, line by line and for ever, with the steps that each line made and what is still asked
+   * about it. Absent where it was never typed as a text.
+   */
+  told?: ToldLine[];
+}
+
+/** One line of a recipe as it was typed. */
+export interface ToldLine {
+  text: string;
+  /** Ids of the steps that it made. */
+  steps: string[];
+  /** What is still asked about it; it holds the pattern from the bench until answered. */
+  asks?: string[];
 }
 
 /** Which fly of the pattern: its size, colour variant and weight form. */

@@ -72,7 +72,27 @@ export interface RecipeStepBase {
   doubt?: string;
 }
 
-export const acts = ["brush", "trim", "half hitch", "wax", "turn the hook", "wait"] as const;
+/** What is done that adds no material. Its component, where it has one, is the part that it is done to. */
+export const acts = [
+  "brush",
+  "pick out",
+  "trim",
+  "thin out",
+  "half hitch",
+  "wax",
+  "turn the hook",
+  "wait",
+  "move the thread",
+  "twist",
+  "flatten",
+  "burnish",
+  "singe",
+  "cure",
+  "press",
+  "stroke",
+  "wet",
+] as const;
+export type Act = (typeof acts)[number];
 
 export type RecipeStep = RecipeStepBase &
   (
@@ -135,6 +155,10 @@ export type RecipeStep = RecipeStepBase &
         stance?: Stance;
         /** What sets the stance: figure-of-eight wraps, wraps at the root, a drop of glue. */
         setBy?: string;
+        /** Of a part taken over from its tie-in: what stays free beyond where it is held. */
+        free?: LengthRule;
+        /** Of an elastic part taken over: how many times its length at rest it is drawn out. */
+        stretch?: number;
       }
     | {
         do: "dress";
@@ -156,7 +180,29 @@ export type RecipeStep = RecipeStepBase &
         brushed?: boolean;
       }
     | { do: "thread" }
-    | { do: "glue"; at: Place; drops: number; openMinutes?: number }
-    | { do: "act"; act: (typeof acts)[number]; at?: Place; minutes: number; direction?: "back" | "forward" }
-    | { do: "whip"; from: Place; to: Place; turns: number }
+    | {
+        do: "glue";
+        at: Place;
+        drops: number;
+        openMinutes?: number;
+        /** Brushed along a stretch in so many coats, instead of dropped at a place. */
+        along?: { from: Place; to: Place; coats: number };
+      }
+    | {
+        do: "act";
+        act: Act;
+        at?: Place;
+        minutes: number;
+        direction?: "back" | "forward";
+        /** Of what is trimmed: the length that stays. */
+        leave?: LengthRule;
+      }
+    | {
+        do: "whip";
+        from: Place;
+        to: Place;
+        turns: number;
+        /** The knot is made so many times over. */
+        times?: number;
+      }
   );

@@ -53,6 +53,7 @@ const sentences: Sentences<ErrorDetails> = {
   BLEND_EMPTY: (d) => `“${d.blend}” is mixed of nothing: a blend has at least one part. Add what it is made of.`,
   BLEND_TOO_DEEP: (d) =>
     `The blend “${d.blend}” holds more than ${d.most} blends within each other. Mix it from plainer parts.`,
+  PLACE_NOT_THERE: (d) => `A place is said against the ${d.part}, which is not on the fly before that step.`,
   LANDMARK_NOT_THERE: (d) => `There is no place “${d.landmark}” on ${d.hook}. Say the bend, or so much of the shank.`,
   FIGURE_OUT_OF_BOUNDS: (d) => {
     const from = `from ${d.least ?? "nothing"}`;

@@ -68,7 +68,13 @@ export type TyingStep =
       /** Length of the loop in mm, or as long as the equivalent noodle. */ loop?: number | "as the noodle";
     })
   | (StepBase & { do: "thread"; thread: Thread })
-  | (StepBase & { do: "glue"; at: Place; drops: number })
+  | (StepBase & {
+      do: "glue";
+      at: Place;
+      drops: number;
+      along?: { from: Place; to: Place; coats: number };
+      liquid?: LiquidKind;
+    })
   /** Something done that adds no material; half hitches take thread. */
   | (StepBase & { do: "act"; at?: Place; hitches?: number })
   | (StepBase & { do: "whip"; from: Place; to: Place; turns: number; liquid?: LiquidKind; coats: number });

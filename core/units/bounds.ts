@@ -33,6 +33,8 @@ const table = {
   // Places and lengths.
   fraction: { least: -2, most: 3, unit: "shanks" },
   eyeLengths: { least: -20, most: 60, unit: "eyes" },
+  shiftMm: { least: -300, most: 300, unit: "mm" },
+  shiftTimes: { least: -20, most: 20 },
   lengthMm: room(600),
   lengthTimes: { least: 0, most: 40 },
   pastMm: { least: -60, most: 600, unit: "mm" },
@@ -66,6 +68,7 @@ const table = {
   loopMm: length(1000),
   loopLayers: count(20, "layers"),
   loopLoad: { least: 0.0001, most: 50, unit: "mg a mm" },
+  layers: count(20),
   wraps: count(2000, "wraps"),
   drops: { least: 0.01, most: 20, unit: "drops" },
   coats: { least: 0, most: 9, whole: true, unit: "coats" },

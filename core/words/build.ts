@@ -1,17 +1,17 @@
 import type { RecipeStep, RecipeStepBase } from "../recipe";
-import { sayStep } from "./kinds";
+import { sayStep } from "./clauses";
 import type { Kind, Said } from "./said";
 import type { StepContext } from "./types";
 
 const where = (said: Said, asks: string): string | undefined =>
-  said.from === undefined || said.to === undefined ? `${asks} Say “from mid-shank to bend”.` : undefined;
+  said.from === undefined || said.to === undefined ? `${asks} Say “from mid-shank to the bend”.` : undefined;
 
 /** What is still to be said before a step can be made of it, as a question; undefined when nothing is. */
 export function missingQuantity(said: Said, kind: Kind): string | undefined {
   switch (kind) {
     case "wind":
       if (!said.rule) return "How is it wound? Say “touching”, “5 turns”, “every 1.1 mm” or “overlapping by half”.";
-      return said.from === undefined ? "Where is it wound? Say “from mid-shank to bend”." : undefined;
+      return said.from === undefined ? "Where is it wound? Say “from mid-shank to the bend”." : undefined;
     case "lay":
       if (said.amount === undefined)
         return "How much of it? Say “10 fibres”, “2 strands folded”, “clump of 1.5 mm”, “slips 2 mm wide” or “1 pair of feathers”.";
@@ -25,7 +25,9 @@ export function missingQuantity(said: Said, kind: Kind): string | undefined {
     case "whip":
       return said.turns === undefined ? "How many turns of the whip finish? Say “5 turns”." : undefined;
     case "glue":
-      return said.drops === undefined ? "How much glue? Say “1 drop”." : undefined;
+      return said.drops === undefined && said.along === undefined
+        ? "How much of it? Say “1 drop” or “2 coats”."
+        : undefined;
     case "act":
       return said.act === undefined
         ? "What is done? Say “brush back”, “trim”, “half hitch”, “wax” or “turn the hook”."
@@ -58,6 +60,7 @@ const saidKeys: Record<Kind, readonly (keyof Said)[]> = {
     "face",
     "fill",
     "shows",
+    "carries",
   ],
   lay: [
     "from",
@@ -74,6 +77,9 @@ const saidKeys: Record<Kind, readonly (keyof Said)[]> = {
     "round",
     "stance",
     "setBy",
+    "free",
+    "stretch",
+    "tiedIn",
   ],
   dress: [
     "from",
@@ -89,9 +95,9 @@ const saidKeys: Record<Kind, readonly (keyof Said)[]> = {
     "brushed",
   ],
   thread: [],
-  glue: ["at", "drops", "openMinutes"],
-  act: ["act", "at", "minutes", "direction"],
-  whip: ["from", "to", "turns"],
+  glue: ["at", "drops", "openMinutes", "along"],
+  act: ["act", "at", "minutes", "direction", "leave"],
+  whip: ["from", "to", "turns", "times", "spread"],
 };
 const spoken = new Set<string>([...Object.values(saidKeys).flat(), "do", "tieIn", "methods"]);
 const spokenWays = ["hackle tied in", "hackle turns"];

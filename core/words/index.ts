@@ -1,6 +1,12 @@
-export * from "./line";
-export { kindOf } from "./kind";
-export { sayStep, stanceWords } from "./kinds";
+export { kindOf, sayStep, stanceWords } from "./clauses";
+export { CabinetIndex, findMaterials } from "./material";
 export { readStep } from "./read";
-export { readLength, readNumber, readPlace, sayLength, sayNumber, sayPlace } from "./text";
+export { readRecipe, type Ask, type LineMark, type RecipeContext, type RecipeLine, type RecipeReading } from "./recipe";
+export type { KnownHook } from "./hook";
+export { sayFinish, sayHook, sayLine, sayRecipe, type SaidLine } from "./say";
+export { recipeOffers, type RecipeOffer } from "./offers";
+export { matchLines } from "./sameLines";
+export { readNumber, sayNumber } from "./text/number";
+export { readLength, sayLength } from "./text/length";
+export { readPlace, sayPlace } from "./text/place";
 export type { StepContext, StepDoubt, StepReading } from "./types";

@@ -1,110 +1,110 @@
 import type { Place } from "../hooks";
-import type { LengthRule, RecipeStep, RecipeStepBase } from "../recipe";
+import type { LengthRule, RecipeStep, RecipeStepBase, SizeSpan } from "../recipe";
 import type { WindRule } from "../tying";
-import { readLength, readNumber, readPlace } from "./text";
+import type { Reader } from "./parse";
+import type { Count } from "./text/count";
 
 export type Kind = RecipeStep["do"];
 export type StepOf<K extends Kind> = Extract<RecipeStep, { do: K }>;
 type Own<K extends Kind> = Omit<StepOf<K>, keyof RecipeStepBase | "do">;
 
+/** A count that holds for some sizes only: “4 on 14s”. */
+export interface OnSizes {
+  sizes: Partial<SizeSpan>;
+  count: number;
+}
+
 /** A step as far as it has been said: whatever the words of any kind of step can set. */
 export type Said = Partial<
   Own<"seat"> & Own<"wind"> & Own<"lay"> & Own<"dress"> & Own<"glue"> & Own<"act"> & Own<"whip">
 > &
-  Pick<RecipeStepBase, "tiedIn" | "spread" | "methods"> & {
+  Pick<RecipeStepBase, "tiedIn" | "spread" | "methods" | "mayPrecede"> & {
     tieIn?: Partial<NonNullable<RecipeStepBase["tieIn"]>>;
     /** Wraps that were said without a tie-in. */
     wraps?: number;
     /** Turn on turn: the zone is then one spot. */
     stacked?: boolean;
+    /** A place that was said without “from” or “to”. */
+    there?: Place;
+    /** Where it begins, where only that was said. */
+    begin?: Place;
+    /** Where it ends, where only that was said. */
+    end?: Place;
+    /** A number of things before the material that they are made of. */
+    count?: number;
+    /** The count is of one side. */
+    perSide?: boolean;
+    /** It may be left out. */
+    optional?: boolean;
+    onSizes?: OnSizes[];
+    /** Forward or back, where only the direction was said. */
+    way?: "back" | "forward";
+    /** Length of the piece that is taken, in mm. */
+    pieceMm?: number;
+    /** A palmer: over the body. */
+    palmered?: boolean;
+    /** A loop instead of the thread itself. */
+    loop?: boolean;
+    coats?: number;
+    /** A size that was said without a word for what it measures. */
+    size?: [LengthRule, LengthRule];
+    /** So many turns on either side of a part. */
+    around?: { behind: number; front: number; part: Place };
+    /** As long as what was laid before. */
+    sameLength?: boolean;
+    /** As long as another part, which is named by its material. */
+    like?: string;
+    /** Tied in by its middle: each strand gives two ends. */
+    byMiddle?: boolean;
+    /** So many times as full as the body. */
+    ofBody?: number;
+    /** Weight that is pushed up into the bead. */
+    intoBead?: boolean;
+    /** The wraps are those of every tie-in. */
+    everyTieIn?: boolean;
+    /** The knot is left bare on purpose. */
+    bare?: boolean;
+    times?: number;
+    /** Before which part it may come just as well. */
+    orBefore?: string;
   };
 
 /** One thing that can be said of a step: how it is recognised, and what it sets. */
 export interface Clause {
-  pattern: RegExp;
-  /** Sets what was said; false when the words fit but the value cannot be. */
-  set: (said: Said, groups: (string | undefined)[]) => boolean;
   /** What it would look like, for the question when nothing was understood. */
   example: string;
+  /** Reads it at a place and sets what was said; where it ends, or undefined when it is something else. */
+  take: (said: Said, text: string, at: number) => number | undefined;
 }
 
-export const clause = (source: string, example: string, set: Clause["set"]): Clause => ({
-  pattern: new RegExp(source, "iy"),
+/** @param set sets what was said; false when the words fit but the value cannot be */
+export const clause = <T>(example: string, read: Reader<T>, set: (said: Said, value: T) => boolean | void): Clause => ({
   example,
-  set,
+  take: (said, text, at) => {
+    const found = read(text, at);
+    return found && set(said, found.value) !== false ? found.end : undefined;
+  },
 });
 
 /** Sets some of it to fixed values. */
 export const put =
   (more: Said) =>
-  (said: Said): true => {
-    Object.assign(said, more);
-    return true;
-  };
-
-/** Sets it to what `value` gives; false where it gives nothing. */
-export function putIf(said: Said, more: Said | undefined): boolean {
-  if (more) Object.assign(said, more);
-  return more !== undefined;
-}
-
-/** The number that a group reads as, at least `least`. */
-export function numberIn(text: string | undefined, least = 0): number | undefined {
-  const n = text === undefined ? undefined : readNumber(text);
-  return n === undefined || n < least ? undefined : n;
-}
-
-/** A whole number of at least one. */
-export function wholeIn(text: string | undefined): number | undefined {
-  const n = numberIn(text, 1);
-  return Number.isInteger(n) ? n : undefined;
-}
-
-export const lengthIn = (text: string | undefined): LengthRule | undefined =>
-  text === undefined ? undefined : readLength(text);
-
-export const placeIn = (text: string | undefined): Place | undefined =>
-  text === undefined ? undefined : readPlace(text);
-
-/** A zone between two places, as both are said. */
-export function zoneIn(a: string | undefined, b: string | undefined): { from: Place; to: Place } | undefined {
-  const [from, to] = [placeIn(a), placeIn(b)];
-  return from && to && { from, to };
-}
-
-/** The word among these that a group is; capitals and wide spaces do not count. */
-export const wordIn = <T extends string>(words: readonly T[], text: string | undefined): T | undefined => {
-  const plain = text?.toLowerCase().replace(/\s+/g, " ").trim();
-  return words.find((w) => w.toLowerCase() === plain);
-};
-
-/** Two lengths; in “1.2 to 1.7 gape” the first number borrows the measure of the second. */
-export function pairIn(a: string | undefined, b: string | undefined): [LengthRule, LengthRule] | undefined {
-  const second = lengthIn(b);
-  if (!second || a === undefined) return undefined;
-  const first = readLength(a) ?? withFigure(second, readNumber(a));
-  return first && [first, second];
-}
-
-function withFigure(rule: LengthRule, n: number | undefined): LengthRule | undefined {
-  if (n === undefined || "reach" in rule) return undefined;
-  return "of" in rule ? { of: rule.of, times: n } : { mm: n };
-}
+  (said: Said): void =>
+    void Object.assign(said, more);
 
 /** Adds to how it is wound. */
-export function putRule(said: Said, more: WindRule): true {
-  said.rule = { ...said.rule, ...more };
-  return true;
-}
+export const putRule = (said: Said, more: WindRule): void => void (said.rule = { ...said.rule, ...more });
 
 /** Answers a question about the way. */
-export function putWay(said: Said, question: string, school: string): true {
-  said.methods = { ...said.methods, [question]: school };
-  return true;
+export const putWay = (said: Said, question: string, school: string): void =>
+  void (said.methods = { ...said.methods, [question]: school });
+
+/** A count of whole things, with its range; false where it is no whole number. */
+export function wholeOf(count: Count): { n: number; spread?: [number, number] } | undefined {
+  const n = count.spread ? Math.round(count.n) : count.n;
+  if (!Number.isInteger(n) || n < 1) return undefined;
+  if (count.spread && !count.spread.every(Number.isInteger)) return undefined;
+  return { n, spread: count.spread };
 }
 
-/** A range of two numbers, the smaller first. */
-export function rangeIn(a: string | undefined, b: string | undefined): [number, number] | undefined {
-  const [low, high] = [numberIn(a), numberIn(b)];
-  return low === undefined || high === undefined || !(low > 0) || high < low ? undefined : [low, high];
-}
+export const samePair = (rule: LengthRule): [LengthRule, LengthRule] => [rule, rule];

@@ -1,74 +1,700 @@
-import { clausesOf } from "./kinds";
-import type { Clause, Kind, Said } from "./said";
-import type { StepContext, StepDoubt } from "./types";
+import type { MaterialForm } from "../materials";
+import type { Role } from "../recipe";
+import { boundInClauses, clausesOf, kindOf } from "./clauses";
+import { amountOf } from "./clauses/lay";
+import { FILLER, MANNER } from "./lexicon/stops";
+import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
+import { CabinetIndex, descriptionAt, type Description } from "./material";
+import { map, match, oneOf, seq, opt, words, type Reader } from "./parse";
+import type { Clause, Kind } from "./said";
+import { count as countRead, type Count } from "./text/count";
+import { length } from "./text/length";
+import { number } from "./text/number";
+import type { Told } from "./told";
+import { participleAt, verbAt, type VerbId } from "./verbs";
 
-/** Words that carry nothing by themselves. */
-const filler = /(?:and|then|of|the|with|in|by|wound|wind|as|to|it|change|whip(?:\s+finish)?|knot)\b/iy;
-const looseWords =
-  /\b(a\s+couple|a\s+few|several|some|plenty|a\s+pinch|a\s+touch|a\s+bit)\b(?:\s+of)?(?:\s+(?:fibres?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?))?/iy;
+const filler = words(FILLER);
+const manner = words(MANNER);
+const looseRead = match(
+  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little|small\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
+);
+const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words("\\)")), ([, n, noun]) => ({
+  n,
+  noun: noun?.[0],
+}));
+const looseSize = map(seq(words("\\("), length, words("\\)")), ([, l]) => l);
+const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)");
+const bracketed = /\[[^\]]*\]/y;
+const blank = /[\s,;:.()"!?/]+/y;
+const pronoun = oneOf<Told["refers"]>(
+  map(
+    words(
+      "(?:the\\s+)?(?:rest|remainder|remaining\\s+(?:fibres?|ends?|butts?)|butts?(?:\\s+ends?)?|tag\\s+ends?)(?:\\s+of\\s+(?:the\\s+|these\\s+|it|them)?(?:same\\s+)?(?:tail\\s+)?(?:fibres?|herls?|feathers?|hair|foam|bundle|tail)?)?",
+    ),
+    () => "the rest" as const,
+  ),
+  map(
+    words("(?:the\\s+|these\\s+|those\\s+)?same(?:\\s+(?:tail\\s+)?(?:fibres?|bundle|feather|bunch|material|stuff))"),
+    () => "the same" as const,
+  ),
+  map(words("it|them|they|both|these|those"), () => "it" as const),
+);
+const asPart: Reader<string> = map(
+  seq(
+    words(
+      "(?:for|as|to\\s+(?:form|make|build|represent|suggest|give|be)|forms?|makes?|making|forming)(?:\\s+(?:a|an|the|its))?(?:\\s+(?:small|neat|short|long|tidy|slim|full|sparse|the))?",
+    ),
+    match(`(${PARTS})`),
+  ),
+  ([, [w]]) => w ?? "",
+);
+const partRead = match(`(?:the\\s+|a\\s+|an\\s+|its\\s+)?(${PARTS})(?!\\s*(?:fibres|wire))`);
 
-/** What was found in a text, piece by piece. */
-interface Scan {
-  said: Said;
-  understood: string[];
-  doubts: StepDoubt[];
-  rest: string[];
+const kindOfVerb: Partial<Record<VerbId, Kind>> = {
+  seat: "seat",
+  start: "wind",
+  move: "wind",
+  change: "thread",
+  wind: "wind",
+  dub: "dress",
+  "take over": "lay",
+  carry: "wind",
+  hold: "lay",
+  prepare: "act",
+  whip: "whip",
+  finish: "glue",
+  glue: "glue",
+  act: "act",
+  "no finish": "act",
+  excess: "act",
+};
+
+/** Which clauses belong to what is told; the form is that of its material, where one is named. */
+export function kindOfTold(
+  verb: VerbId | undefined,
+  role: Role | undefined,
+  form: MaterialForm | undefined,
+  text: string,
+): Kind {
+  if (verb === "hold" && (form === "wire" || form === "tinsel")) return "wind";
+  if (verb === "wind" && (form === "dubbing" || form === "blend")) return "dress";
+  if (verb === "tie in") return form === "bead" || form === "eyes" ? "seat" : form === "liquid" ? "glue" : "lay";
+  if (verb !== undefined && verb in kindOfVerb) return kindOfVerb[verb] as Kind;
+  return kindOf(text, role, form);
 }
 
-/** Goes through the text and takes, at each place, the first clause that fits. */
-export function scan(text: string, kind: Kind, context: StepContext): Scan {
-  const result: Scan = { said: {}, understood: [], doubts: [], rest: [] };
-  const fits = clausesOf[kind];
-  let at = 0;
-  const matchAt = (re: RegExp) => {
-    re.lastIndex = at;
-    return re.exec(text);
-  };
-  while (at < text.length) {
-    const gap = matchAt(/[\s,;:.]+/y);
-    if (gap) {
-      at += gap[0].length;
-      continue;
-    }
-    const loose = matchAt(looseWords);
-    if (loose) {
-      result.doubts.push({ text: loose[0], sentence: looseSentence(loose[1] ?? loose[0], context.numberWords) });
-      at += loose[0].length;
-      continue;
-    }
-    const hit = firstHit(fits, matchAt, result.said);
-    if (hit) {
-      result.understood.push(hit.trim());
-      at += hit.length;
-      continue;
-    }
-    const skip = matchAt(filler);
-    if (skip) {
-      at += skip[0].length;
-      continue;
-    }
-    const word = matchAt(/[^\s,;]+/y)?.[0] ?? text.slice(at, at + 1);
-    result.rest.push(word);
-    at += word.length;
+export interface ScanContext {
+  index: CabinetIndex;
+  /** Form of what a part is tied of already, where the line names no material. */
+  formOf: (role: Role | undefined, description: Description | undefined) => MaterialForm | undefined;
+  /** A strand of this part only waits to be wound: a length said of it is that of the piece. */
+  waits: (role: Role | undefined, form: MaterialForm | undefined) => boolean;
+}
+
+const fresh = (at: number): Told => ({
+  at,
+  end: at,
+  kind: "act",
+  said: {},
+  alternates: [],
+  understood: [],
+  kept: [],
+  loose: [],
+  rest: [],
+});
+
+/** Where a clause of the line may end: a sentence always ends there. */
+const stopsHere = (text: string, at: number): "sentence" | "clause" | undefined => {
+  const c = text[at];
+  if (c === "." || c === "!" || c === "?") return /\s/.test(text[at + 1] ?? " ") ? "sentence" : undefined;
+  if (c === ";" || c === "," || c === "(" || c === ")" || c === ":") return "clause";
+  if (c === "-" && /\s/.test(text[at - 1] ?? "") && /\s/.test(text[at + 1] ?? "")) return "clause";
+  return undefined;
+};
+const joins = words("and|then|with|plus|over|under|beside|but|before|after|while");
+
+/** What is told between two places of a line, one thing after another. */
+export function scan(
+  text: string,
+  from: number,
+  to: number,
+  head: { role?: Role; part?: string },
+  context: ScanContext,
+  given?: Kind,
+): Told[] {
+  const all: Told[] = [];
+  let at = from;
+  let isFirst = true;
+  while (at < to) {
+    const told = scanOne(
+      text,
+      at,
+      to,
+      isFirst ? head : inherited(head, all[all.length - 1]),
+      context,
+      isFirst && head.role !== undefined,
+      given,
+    );
+    isFirst = false;
+    const before = all[all.length - 1];
+    // “Twist the rest of the fibres and wind them forward”: they are the rest.
+    if (told.refers === "it" && before?.refers === "the rest") told.refers = "the rest";
+    if (told.end <= at) break;
+    at = told.end;
+    const isEmpty =
+      told.understood.length + told.rest.length + told.loose.length + told.kept.length === 0 && told.verb === undefined;
+    if (!isEmpty) all.push(told);
   }
-  return result;
+  return all;
 }
 
-function firstHit(
-  fits: readonly Clause[],
-  matchAt: (re: RegExp) => RegExpExecArray | null,
-  said: Said,
-): string | undefined {
-  for (const c of fits) {
-    const m = matchAt(c.pattern);
-    if (m && m[0].trim() !== "" && c.set(said, m.slice(1))) return m[0];
+/** A line that began with a part goes on about it, until it names another. */
+const inherited = (head: { role?: Role; part?: string }, last: Told | undefined): { role?: Role; part?: string } =>
+  head.role === undefined || last === undefined ? {} : { ...head };
+
+function scanOne(
+  text: string,
+  from: number,
+  to: number,
+  head: { role?: Role; part?: string },
+  context: ScanContext,
+  atHead: boolean,
+  given?: Kind,
+): Told {
+  let told = fresh(from);
+  let place = from;
+  let boundary: { told: Told; at: number } | undefined;
+  const lead = given === undefined ? verbLead(text, from, to) : undefined;
+  if (lead) {
+    told.verb = lead.id;
+    told.understood.push({ at: lead.at, end: lead.end });
+    place = lead.end;
+  } else if (given === undefined && !atHead && coatsAhead(text, skip(text, from))) told.verb = "finish";
+  told.role = head.role;
+  told.part = head.part;
+  told.isInherited = !atHead && head.role !== undefined;
+  // What is ribbed is not what it is ribbed with.
+  if (lead?.id === "wind" && told.role === undefined && /\brib/.test(text.slice(lead.at, lead.end))) told.role = "rib";
+  if (given === undefined) settleKind(told, text, place, to, context);
+  else told.kind = given;
+  let canBeNoun = atHead;
+  while (place < to) {
+    const stop = stopsHere(text, place);
+    if (stop === "sentence") {
+      if (hasContent(told)) return close(told, place + 1);
+      place++;
+      continue;
+    }
+    if (stop === "clause") {
+      // What stands behind a colon is the material, whatever it is called.
+      if (text[place] === ":" && told.description === undefined) canBeNoun = true;
+      boundary = { told: copyOf(told), at: place + 1 };
+      place++;
+      continue;
+    }
+    if (/\s|["/]/.test(text[place] ?? "")) {
+      place++;
+      continue;
+    }
+    const next = step(told, text, place, to, context, canBeNoun && given === undefined, given !== undefined);
+    canBeNoun = false;
+    if (next === "verb") return close(told, place);
+    if (next === "another") {
+      if (boundary && boundary.at > (told.description?.end ?? 0)) return close(boundary.told, boundary.at);
+      return close(told, place);
+    }
+    if (joins(text, place) && next.end > place) boundary = { told: copyOf(told), at: next.end };
+    told = next.told;
+    place = next.end;
+  }
+  return close(told, to);
+}
+
+export const copyOf = (t: Told): Told => ({
+  ...t,
+  said: structuredClone(t.said),
+  alternates: [...t.alternates],
+  understood: [...t.understood],
+  kept: [...t.kept],
+  loose: [...t.loose],
+  rest: t.rest.map((r) => ({ ...r })),
+});
+/** A bunch whose thickness is said is no loose word any more. */
+const close = (told: Told, end: number): Told => ({
+  ...told,
+  end,
+  loose: told.said.amount ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp/.test(l.words)) : told.loose,
+});
+const hasContent = (t: Told): boolean =>
+  t.verb !== undefined || t.understood.length > 0 || t.rest.length > 0 || t.loose.length > 0;
+
+/** A verb at the head of a clause, after words that only lead to it. */
+function verbLead(text: string, from: number, to: number): { id: VerbId; at: number; end: number } | undefined {
+  let at = from;
+  for (let n = 0; n < 8 && at < to; n++) {
+    blank.lastIndex = at;
+    if (blank.exec(text)) at = blank.lastIndex;
+    const verb = verbAt(text, at);
+    if (verb) return { id: verb.id, at, end: verb.end };
+    const skip = leadIn(text, at);
+    if (!skip) return undefined;
+    at = skip.end;
+  }
+  return undefined;
+}
+const leadIn = words(
+  "and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+);
+
+function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
+  const found = lookAhead(text, at, to, context.index, told.role);
+  const form0 = found?.exact?.form ?? found?.means?.form;
+  // “Head: 8 turns, one coat of lacquer”: the coat is another thing than the head.
+  const ahead =
+    form0 === "liquid" &&
+    told.verb === undefined &&
+    told.role !== "finish" &&
+    /\d|,/.test(text.slice(at, found?.at ?? at))
+      ? undefined
+      : found;
+  const sentence = text.slice(at, endOfSentence(text, at, to));
+  const role = told.role ?? roleAhead(sentence);
+  const form = ahead
+    ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
+    : context.formOf(role, undefined);
+  told.kind = kindOfTold(told.verb, role, form, sentence);
+}
+const forRole = new RegExp(
+  `\\b(?:for|as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
+  "u",
+);
+/** “… for the wing”: the part that a clause comes to at its end. */
+const roleAhead = (sentence: string): Role | undefined => roleOfWord(forRole.exec(sentence)?.[1] ?? "");
+function endOfSentence(text: string, at: number, to: number): number {
+  for (let i = at; i < to; i++) if (stopsHere(text, i) === "sentence") return i;
+  return to;
+}
+
+/** The first description of a material before the sentence ends. */
+function lookAhead(
+  text: string,
+  from: number,
+  to: number,
+  index: CabinetIndex,
+  role: Role | undefined,
+): Description | undefined {
+  const end = Math.min(endOfSentence(text, from, to), from + 240);
+  const word = /[\p{L}\p{N}.#]+/uy;
+  const atHead = role !== undefined;
+  let first = true;
+  for (let at = from; at < end;) {
+    word.lastIndex = at;
+    const m = word.exec(text);
+    if (!m) {
+      at++;
+      continue;
+    }
+    if (at > from && placeWords(text, at)) {
+      at = placeWords(text, at)?.end ?? at + m[0].length;
+      continue;
+    }
+    const found = descriptionAt(
+      text,
+      at,
+      index,
+      atHead && first,
+      atHead && first && role ? impliedBy[role] : undefined,
+    );
+    if (found) return found;
+    first = false;
+    at += m[0].length;
+  }
+  return undefined;
+}
+/** A part by which a place is said is no material: “behind the bead”, “half the tail”. */
+const placeWords = words(
+  `(?:behind|in\\s+front\\s+of|ahead\\s+of|before|over|past|beyond|up\\s+to|down\\s+to|to|at|around|round|between|under|through|as\\s+long\\s+as|half|twice|with\\s+the\\s+same\\s+length\\s+as|against)\\s+(?:the\\s+|its\\s+)?(?:${PARTS})(?!\\s+(?:fibres?|wire|feather|dubbing|hair))`,
+);
+
+type Next = { told: Told; end: number } | "verb" | "another";
+
+/** Reads one thing at a place into what is told. */
+function step(
+  told: Told,
+  text: string,
+  at: number,
+  to: number,
+  context: ScanContext,
+  canBeNoun: boolean,
+  isGiven: boolean,
+): Next {
+  const take = (end: number, more: (t: Told) => void): Next => {
+    more(told);
+    return { told, end: Math.min(end, to) };
+  };
+  bracketed.lastIndex = at;
+  if (text[at] === "[" && bracketed.exec(text)) {
+    const end = bracketed.lastIndex;
+    return take(end, (t) => t.kept.push({ at, end }));
+  }
+  const named =
+    !isGiven && (canBeNoun || isSizedNoun(text, at)) ? description(told, text, at, context, canBeNoun) : undefined;
+  if (named) return named;
+  if (!isGiven && told.kind !== "glue" && hasContent(told) && coatsAhead(text, at)) return "verb";
+  const loose = looseAt(told, text, at);
+  if (loose) return { told, end: loose };
+  const ends = !isGiven && hasContent(told) && isAtClause(text, at) ? verbAt(text, at) : undefined;
+  if (ends?.id === "whip" || ends?.id === "no finish") return "verb";
+  const said = sayingAt(told, text, at, context);
+  if (said) return said;
+  if (isGiven) return leftover(told, text, at, to);
+  const counted = countedAt(told, text, at, context) ?? bareCount(told, text, at);
+  if (counted) return counted;
+  const verb = told.understood.length > 0 || told.rest.length > 0 ? verbAt(text, at) : undefined;
+  if (verb && isAtClause(text, at) && !(verb.id === "act" && isPast.test(text.slice(at, verb.end)))) return "verb";
+  const without = withoutPart(text, at);
+  if (without) return take(without.end, (t) => t.kept.push({ at, end: without.end }));
+  const named2 = namedAt(told, text, at, context);
+  if (named2) return named2;
+  return leftover(told, text, at, to);
+}
+
+/** A verb begins another thing only where a clause begins. */
+function isAtClause(text: string, at: number): boolean {
+  const before = text.slice(Math.max(0, at - 24), at);
+  return /(?:^|[,;.:(]|\b(?:and|then|now|next|finally|but|also|before|i|you|we|to\s+finish))\s*$/.test(before);
+}
+
+const sizedNoun = /(?:\d+(?:[.,]\d+)?\s*(?:mm|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?)/y;
+/** “2 mm rubber leg”, “2.8 mm bead”: the figure belongs to the noun. */
+function isSizedNoun(text: string, at: number): boolean {
+  sizedNoun.lastIndex = at;
+  return sizedNoun.exec(text) !== null;
+}
+
+/** “wetted”, “trimmed”: said of what is described; it is no verb of its own. */
+const isPast = /^\w+ed\b/;
+
+/** A part or a material; “the bead chain eyes” is more than the bead that it begins with. */
+function namedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
+  const part = plainPart(text, at) ?? asPart(text, at);
+  const begin = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
+  const phrase = descriptionAt(text, begin ? skip(text, begin.end) : at, context.index);
+  if (part && phrase && phrase.end > part.end && told.description === undefined)
+    return description(told, text, at, context, false);
+  return partAt(told, text, at) ?? description(told, text, at, context, false);
+}
+
+function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
+  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const clauses: readonly Clause[] =
+    told.kind === "lay" && context.waits(told.role, form) ? boundInClauses : clausesOf[told.kind];
+  for (const c of clauses) {
+    const end = c.take(told.said, text, at);
+    if (end !== undefined && end > at) {
+      told.understood.push({ at, end });
+      return { told, end };
+    }
+  }
+  const done = participleAt(text, at);
+  if (done) {
+    if (told.verb === undefined && done.value !== "tie in") told.verb = done.value;
+    told.understood.push({ at, end: done.end });
+    return { told, end: done.end };
   }
   return undefined;
 }
 
-function looseSentence(words: string, numberWords: Record<string, number> = {}): string {
-  const known = numberWords[words.toLowerCase()] ?? numberWords[words.toLowerCase().replace(/^a\s+/, "")];
-  if (/pinch|touch|bit/.test(words))
-    return `“${words}” is no size that can be computed. Squeeze it and write its thickness: clump of 1.5 mm.`;
-  return `“${words}” is a different number to each tier.${known === undefined ? "" : ` With you it is ${known}.`} Write the number${known === undefined ? "" : `, ${known} for instance`}.`;
+/** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
+function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
+  const n = countRead(text, at);
+  if (!n) return undefined;
+  let place = n.end;
+  const between = match(
+    "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
+  )(text, place);
+  if (between) place = between.end;
+  if (/\s/.test(text[place] ?? "")) place++;
+  const found = descriptionAt(text, place, context.index);
+  if (!found) return undefined;
+  if (told.description && !sameDescription(told.description, found)) return "another";
+  const noun = found.text.toLowerCase().trim();
+  if (!putCount(told, n.value, noun, found)) return undefined;
+  told.description ??= found;
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
+}
+
+const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
+
+const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
+  [/(?:fibres?|fibers?|barbs?|barbules?)$/, "fibres"],
+  [/(?:herls?|strands?|lengths?)$/, "strands"],
+  [/(?:slips?|biots?|sections?|segments?)$/, "slips"],
+  [/(?:feathers?|plumes?|hackles?|tips?)$/, "feathers"],
+];
+
+/** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */
+function putCount(told: Told, c: Count, noun: string, found: Description): boolean {
+  const form = found.exact?.form ?? found.means?.form;
+  const by = nounOfCount.find(([pattern]) => pattern.test(noun))?.[1] ?? found.means?.counted ?? countedOf(form);
+  if (told.kind === "seat") {
+    if (!Number.isInteger(c.n)) return false;
+    if (c.n > 1 && form === "bead") told.said.count = c.n;
+    return true;
+  }
+  if (told.kind === "wind") {
+    // Strands wound together; one feather is what is wound anyway.
+    if (by === "strands" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
+    else if (by === "feathers" && c.n !== 1) told.said.count = c.n;
+    else if (by === "fibres" && Number.isInteger(c.n)) told.said.rope = c.n;
+    return true;
+  }
+  if (told.kind === "lay" && by === "feathers" && /tips?$/.test(noun)) {
+    told.said.amount = { feathers: c.n, part: "tip" };
+    return true;
+  }
+  if (told.kind !== "lay" || by === undefined) return c.n === 1;
+  if (by === "slips" && form === "quill" && /biots?$/.test(noun)) return amountOf(told.said, c, "pieces");
+  return amountOf(told.said, c, by);
+}
+const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feathers" | "pieces" | undefined => {
+  switch (form) {
+    case "herl":
+    case "flash":
+    case "rubber":
+    case "wire":
+    case "tinsel":
+    case "yarn":
+    case "floss":
+    case "chenille":
+    case "stretch body":
+      return "strands";
+    case "hackle":
+      return "feathers";
+    case "feather fibre":
+      return "fibres";
+    case "extended body":
+    case "made part":
+      return "pieces";
+    default:
+      return undefined;
+  }
+};
+
+const ofThem = opt(words("of\\s+(?:them|these|those|it)|or\\s+so"));
+/** “hackle fibres, 9 of them”: a number that counts what was named before. */
+function bareCount(told: Told, text: string, at: number): Next | undefined {
+  if (told.kind !== "lay" || told.said.amount !== undefined || !told.description) return undefined;
+  const n = seq(countRead, ofThem)(text, at);
+  if (!n || !/^\s*(?:[,;.)]|-\s|$)/.test(text.slice(n.end))) return undefined;
+  if (!putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description)) return undefined;
+  told.understood.push({ at, end: n.end });
+  return { told, end: n.end };
+}
+/** “no underbody”: a part that is not there on purpose. */
+const withoutPart = words(`(?:no|without(?:\\s+(?:a|any))?)\\s+(?:${PARTS}|underbody|glue|cement)`);
+/** Coats and drops are another thing than what they go on. */
+const coatsAhead = words(
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:coats?|drops?|dabs?)(?:\\s+(?:of|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+);
+
+function looseAt(told: Told, text: string, at: number): number | undefined {
+  const found = looseRead(text, at);
+  if (!found || told.kind === "act") return undefined;
+  const words = text.slice(at, found.end).trim();
+  const after = skip(text, found.end);
+  const numbered = looseNumber(text, after);
+  if (numbered) {
+    const noun = numbered.value.noun ?? looseNoun(text, skip(text, numbered.end))?.value[0];
+    const end =
+      numbered.value.noun === undefined && noun !== undefined
+        ? (looseNoun(text, skip(text, numbered.end))?.end ?? numbered.end)
+        : numbered.end;
+    if (putLoose(told, numbered.value.n, noun)) {
+      told.understood.push({ at, end });
+      return end;
+    }
+  }
+  // “couple of turns (2)”
+  const named = looseNoun(text, after);
+  const behind = named && looseNumber(text, skip(text, named.end));
+  if (named && behind && putLoose(told, behind.value.n, named.value[0])) {
+    told.understood.push({ at, end: behind.end });
+    return behind.end;
+  }
+  const thick = looseSize(text, after);
+  if (thick && told.kind === "lay") {
+    told.said.amount = { clump: thick.value };
+    told.understood.push({ at, end: thick.end });
+    return thick.end;
+  }
+  // “a small clump of 2 mm”, “a bit longer than the tail” say their size themselves.
+  if (/\b(?:bit|little|touch)\b/.test(words) && length(text, at)) return undefined;
+  if (clausesOf[told.kind].some((c) => (c.take({}, text, at) ?? 0) > found.end)) return undefined;
+  const noun = looseNoun(text, after);
+  const end = noun?.end ?? found.end;
+  told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
+  return end;
+}
+const skip = (text: string, at: number): number => {
+  let end = at;
+  while (/\s/.test(text[end] ?? "")) end++;
+  return end;
+};
+
+function putLoose(told: Told, n: number, noun: string | undefined): boolean {
+  if (told.kind === "wind" || told.kind === "whip") {
+    if (told.kind === "whip") told.said.turns = n;
+    else if (noun === undefined || noun.startsWith("turn")) told.said.rule = { ...told.said.rule, turns: n };
+    else return false;
+    return true;
+  }
+  if (told.kind !== "lay") return false;
+  const by = nounOfCount.find(([pattern]) => pattern.test(noun ?? ""))?.[1];
+  if (by) return amountOf(told.said, { n }, by);
+  told.said.count = n;
+  return true;
+}
+
+function partAt(told: Told, text: string, at: number): Next | undefined {
+  const as = asPart(text, at);
+  const found = as ? { word: as.value, end: as.end } : plainPart(text, at);
+  if (!found) return undefined;
+  const role = roleOfWord(found.word);
+  if (role === undefined) return undefined;
+  // A part that is named besides the one that the line is about only says where or for what.
+  if (!as && told.role === "rib" && (role === "body" || role === "thorax")) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
+  if (!as && (told.verb === "finish" || told.verb === "glue") && told.role !== undefined && told.role !== role) {
+    told.alsoOn = [...(told.alsoOn ?? []), role];
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
+  if (!as && told.role !== undefined && told.role !== role) return undefined;
+  if (told.role === undefined || as) {
+    told.role = role;
+    told.part = found.word;
+  }
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
+}
+function plainPart(text: string, at: number): { word: string; end: number } | undefined {
+  const m = partRead(text, at);
+  return m && { word: m.value[0] ?? "", end: m.end };
+}
+
+function description(told: Told, text: string, at: number, context: ScanContext, atHead: boolean): Next | undefined {
+  const refers = pronoun(text, at);
+  if (refers && !told.description) {
+    told.refers ??= refers.value;
+    told.understood.push({ at, end: refers.end });
+    return { told, end: refers.end };
+  }
+  const start = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
+  const begin = start ? skip(text, start.end) : at;
+  const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
+  const found = descriptionAt(
+    text,
+    begin,
+    context.index,
+    atHead,
+    (atHead || isOr) && told.role ? impliedBy[told.role] : undefined,
+  );
+  if (!found) return undefined;
+  if (told.description) {
+    if (/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) || /\bor\s+$/.test(text.slice(told.description.end, at))) {
+      told.alternates.push(found);
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
+    // “level with the white poly”: as long as what is tied of it.
+    if (
+      /(?:(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|longer\s+than|match(?:ing)?)\s+(?:the\s+)?$/.test(
+        text.slice(Math.max(0, begin - 28), begin),
+      )
+    ) {
+      told.said.like = found.text;
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
+    // “topping (golden crest feather)” says the same once more.
+    if (/^\s*\(\s*$/.test(text.slice(told.description.end, at))) {
+      told.description = found;
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
+    return "another";
+  }
+  const form = found.exact?.form ?? found.means?.form;
+  if (told.kind === "whip" && form === "liquid") return "another";
+  if (form === "weight wire" && told.part === "underbody") told.role = "weight";
+  told.description = found;
+  // “a golden crest feather” is one.
+  if (
+    told.kind === "lay" &&
+    told.said.amount === undefined &&
+    /\b(?:feather|plume|hackle|tip)$/.test(found.text.toLowerCase().trim()) &&
+    (start || atHead) &&
+    !/\bfibres?\b/.test(text.slice(found.end, found.end + 10))
+  )
+    amountOf(told.said, { n: 1 }, "feathers");
+  const own = roleOfItsOwn[form ?? "hook"];
+  // A line about the tail that goes on with flash, or one about a bead that goes on with wire, has come to another
+  // part.
+  if (!atHead && own && told.role !== undefined && told.role !== own && told.isInherited) {
+    told.role = own;
+    told.part = undefined;
+  }
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
+}
+const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {
+  "weight wire": "weight",
+  flash: "flash",
+  liquid: "finish",
+  eyes: "eyes",
+  bead: "bead",
+};
+
+/** What a part is of where only its colour is said. */
+const impliedBy: Partial<Record<Role, MaterialForm>> = {
+  thread: "thread",
+  head: "thread",
+  bead: "bead",
+  hackle: "hackle",
+  collar: "hackle",
+};
+
+const noCabinet = new CabinetIndex([]);
+const word = /[^\s,;()]+/y;
+function leftover(told: Told, text: string, at: number, to: number): Next {
+  const how = manner(text, at);
+  if (how) {
+    told.kept.push({ at, end: how.end });
+    return { told, end: how.end };
+  }
+  if (told.description && /^or\s/.test(text.slice(at, at + 3)) && descriptionAt(text, skip(text, at + 2), noCabinet))
+    return { told, end: at + 2 };
+  const other =
+    /^or\s/.test(text.slice(at, at + 3)) && told.description && told.role && impliedBy[told.role]
+      ? descriptionAt(text, skip(text, at + 2), noCabinet, false, impliedBy[told.role])
+      : undefined;
+  if (other) {
+    told.alternates.push(other);
+    told.understood.push({ at, end: other.end });
+    return { told, end: other.end };
+  }
+  const nothing = filler(text, at);
+  if (nothing) return { told, end: nothing.end };
+  word.lastIndex = at;
+  const m = word.exec(text);
+  const end = Math.min(to, m ? at + m[0].replace(/[.:!?]+$/, "").length || at + 1 : at + 1);
+  const stop = Math.max(end, at + 1);
+  const last = told.rest[told.rest.length - 1];
+  if (last && /^\s*$/.test(text.slice(last.end, at))) last.end = stop;
+  else told.rest.push({ at, end: stop });
+  return { told, end: stop };
 }

@@ -1,7 +1,8 @@
+import type { Place } from "../hooks";
 import type { MaterialForm } from "../materials";
 import type { RecipeStep, Role } from "../recipe";
 
-/** What a line is about, as far as it is known before it is read. */
+/** What a step is about, as far as it is known before its words are read. */
 export interface StepContext {
   /** The step as it was, whose links, cautions and the like are kept. */
   was?: RecipeStep;
@@ -15,6 +16,12 @@ export interface StepContext {
   family?: string;
   /** Loose number words of the person who types. */
   numberWords?: Record<string, number>;
+  /** Where the thread hangs, in a recipe that tells it. */
+  hangs?: Place;
+  /** Where what is wound was tied in, in a recipe that tells it. */
+  tiedInAt?: Place;
+  /** Width of one strand in mm, for a winding that is centred. */
+  widthMm?: number;
 }
 
 export interface StepDoubt {
@@ -30,6 +37,6 @@ export interface StepReading {
   /** What was taken as usual because nobody said it. */
   assumed: string[];
   doubts: StepDoubt[];
-  /** Words that no clause took, for the reader of whole lines to look up as a material. */
+  /** Words that no clause took. */
   rest: string[];
 }

@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import type { MaterialForm, Material } from "../materials";
 import type { Recipe, RecipeStep, Role } from "../recipe";
-import { readLength, readLine, readNumber, readPlace, readStep, sayLength, sayNumber, sayPlace, sayStep } from ".";
+import { readLength, readNumber, readPlace, readRecipe, readStep, sayLength, sayNumber, sayPlace, sayStep } from ".";
 
 const wound = { id: "s", role: "rib" as Role, form: "wire" as MaterialForm };
 const laid = { id: "s", role: "tail" as Role, form: "feather fibre" as MaterialForm };
@@ -296,7 +296,7 @@ describe("how a step is done, as it is said", () => {
   test("a length that nobody says is the usual one of the hook's family, and is told", () => {
     const tail = readStep("8 fibres", { ...laid, family: "dry" });
     expect(tail.step).toMatchObject({ shown: { of: "shank", times: 1 } });
-    expect(tail.assumed).toContain("1 shank, as on a dry hook");
+    expect(tail.assumed).toContain("the shank length, as on a dry hook");
     expect(readStep("3 turns at 1.2 eyes", { ...hackle, family: "dry" }).step).toMatchObject({
       barb: [
         { of: "gape", times: 1.5 },
@@ -349,45 +349,86 @@ describe("every step of the demo patterns, said and read again", () => {
   });
 });
 
-describe("a whole line", () => {
-  const material = (code: string, name: string, form: MaterialForm): Material => ({
+describe("a line of a recipe", () => {
+  const material = (code: string, name: string, form: MaterialForm): [string, Material] => [
     code,
-    name,
-    form,
-    unit: "count",
-    measured: false,
-    lead: false,
-  });
-  const cabinet = [
+    { code, name, form, unit: "count", measured: false, lead: false },
+  ];
+  const cabinet = new Map([
     material("PT", "pheasant tail feather", "feather fibre"),
     material("PTO", "pheasant tail feather, olive", "feather fibre"),
     material("WI", "copper wire, small", "wire"),
     material("DU", "hare fur, natural", "dubbing"),
-  ];
-  const read = (text: string) =>
-    readLine(text, { materials: cabinet, ofRole: (r) => (r === "rib" ? cabinet[2] : undefined), step: { id: "n" } });
-  test("part, material and how", () => {
-    const line = read("tail: olive pheasant tail, 6 fibres, = half shank");
-    expect([line.role, line.material?.code, line.how]).toEqual(["tail", "PTO", "6 fibres, = half shank"]);
-    expect(line.reading.step).toMatchObject({ do: "lay", amount: { fibres: 6 } });
+  ]);
+  const read = (text: string) => readRecipe(text, { materials: cabinet, hooks: [] });
+  const codes = (text: string) =>
+    read(text).recipe.components.flatMap((c) => c.material.map((m) => `${c.role} ${m.value}`));
+
+  test.each([
+    ["tail: olive pheasant tail, 6 fibres, = half shank", ["tail PTO"]],
+    ["tail pheasant tail 6 fibres", ["tail PT"]],
+    ["abdomen: hare, noodle 60 mm", ["body DU"]],
+    ["Tie in 6 fibres of olive pheasant tail at the bend", ["tail PTO"]],
+    ["tail: 6 olive pheasant tail fibres", ["tail PTO"]],
+  ])("“%s” is of %j", (text, parts) => {
+    expect(codes(text)).toEqual(parts);
+    expect(read(text).lines[0]?.asks).toEqual([]);
   });
-  test("the plainest name wins, the others are offered", () => {
-    const line = read("tail pheasant tail 6 fibres");
-    expect([line.material?.code, line.others.map((m) => m.code)]).toEqual(["PT", ["PTO"]]);
+  test("a material that nobody has is described in the same breath, with the usual figures of its noun", () => {
+    const { newMaterials, lines } = read("tail: barred wigeon flank, ember, 6 fibres");
+    expect(newMaterials).toMatchObject([
+      { name: "barred wigeon flank, ember", form: "feather fibre", measured: false },
+    ]);
+    expect(lines[0]?.asks).toEqual([]);
+    expect(lines[0]?.notes.join()).toContain("is new");
   });
-  test("a part that the pattern has already needs no material", () => {
-    const line = read("rib 5 turns counter");
-    expect([line.material?.code, line.reading.step?.do]).toEqual(["WI", "wind"]);
+  test("what is no noun is asked about, with what it may be made of", () => {
+    const [line] = read("tail: zzyx, 6 fibres").lines;
+    expect(line?.asks[0]?.sentence).toBe("What is “zzyx”? Say what it is made of.");
+    expect(line?.asks[0]?.answers.map((a) => a.text)).toContain("zzyx hair");
   });
-  test("half a word counts where all the rest is understood, and not where it would swallow another name", () => {
-    expect(read("tail pheas tail 6 fibres").material?.code).toBe("PT");
-    const line = read("tail: hareng gull down, 6 fibres");
-    expect(line.material).toBeUndefined();
-    expect(line.reading.rest).toEqual(["hareng", "gull", "down"]);
-    expect(read("tail: har gull down, 6 fibres").material).toBeUndefined();
-    expect(read("body: har, noodle 40 mm").material?.code).toBe("DU");
+  test("what was never tied in is told; so is what is tied in and never used", () => {
+    expect(read("tie in copper wire at the bend").lines[0]?.notes).toContain("the rib is tied in here and never used");
+    const wound = read("body: hare, noodle 40 mm\nrib with copper wire, 5 turns").lines[1];
+    expect(wound?.notes.join()).toContain("was never tied in");
   });
-  test("abdomen is the body", () => expect(read("abdomen hare, noodle 60 mm").role).toBe("body"));
-  test("an unknown material stays as typed", () =>
-    expect(read("tail: unicorn hair, 6 fibres").reading.rest.join(" ")).toContain("unicorn"));
+  test("two figures for one thing are asked about, not chosen from", () =>
+    expect(read("rib: copper wire, 6 turns, 1.2 mm apart").lines[0]?.asks[0]?.sentence).toMatch(
+      /^6 turns, and 1.2 mm apart/,
+    ));
+  test("what stands in brackets is kept as an instruction", () => {
+    const [line] = read("tail: pheasant tail, 6 fibres [spread them well]").lines;
+    expect(line?.asks).toEqual([]);
+    expect(line?.marks).toContainEqual({ at: [30, 48], kind: "aside" });
+  });
+});
+
+describe("absurd recipes", () => {
+  const materials = new Map<string, Material>();
+  const read = (text: string) => readRecipe(text, { materials, hooks: [] });
+  test("of 2,000 lines are read as far as a recipe goes; the rest is told at its place, and no line is lost", () => {
+    const text = Array.from({ length: 2000 }, (_, i) => `tie in ${i} strands of wool yarn at the bend`).join("\n");
+    const { lines } = read(text);
+    expect(lines).toHaveLength(2000);
+    expect(lines[1999]?.asks[0]?.sentence).toContain("at most 60 steps");
+    expect(lines.map((l) => l.text).join("\n")).toBe(text);
+  });
+  test("of one line of 50,000 characters ask for shorter lines", () => {
+    const { lines } = read("tail: wool yarn, 3 strands, ".repeat(2000));
+    expect(lines[0]?.asks.some((a) => a.sentence.includes("too long for one step"))).toBe(true);
+  });
+  test.each([
+    "\u0000\u0001\u0007tail\u200b: \u202ewool",
+    "尾巴：羊毛 три нити, 6 волокон",
+    "((((((((((((((((",
+    "tie in the tail tie in the tail tie in the tail",
+    "change to the thread that is not there",
+    "wind it, wind it, wind it",
+    "9".repeat(400),
+    "½½½ ½ ½/½ 1/0 turns",
+  ])("“%s” is answered", (text) => {
+    const { lines } = read(text);
+    expect(lines.map((l) => l.text)).toEqual([text]);
+    expect(lines[0]?.marks.every((m) => m.at[0] >= 0 && m.at[1] <= text.length && m.at[0] < m.at[1])).toBe(true);
+  });
 });

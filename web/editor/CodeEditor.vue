@@ -5,6 +5,7 @@ import { EditorState, Prec } from "@codemirror/state";
 import { EditorView, keymap, placeholder as placeholderOf } from "@codemirror/view";
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from "vue";
 import { completeBy } from "./complete";
+import { lineHandles } from "./handles";
 import { readingField, setReading, type Reading } from "./marks";
 import type { TextMark, TextOffers, TextQuestion } from "./types";
 
@@ -16,6 +17,8 @@ const props = defineProps<{
   marks: TextMark[];
   questions: TextQuestion[];
   offers?: (text: string, at: number) => TextOffers | undefined;
+  /** Lines can be moved by a handle before them. */
+  handles?: boolean;
   /** Where the cursor stood in the plain field that was there before. */
   start?: { focus: boolean; at: number };
 }>();
@@ -43,6 +46,7 @@ onMounted(() => {
           ]),
         ),
         completeBy((all, at) => props.offers?.(all, at)),
+        ...(props.handles ? [lineHandles()] : []),
         keymap.of([...completionKeymap, ...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({
@@ -73,10 +77,16 @@ watch(
   () => [props.marks, props.questions],
   () => view?.dispatch({ effects: setReading.of(reading()) }),
 );
+/** Puts the cursor at a place of the text. */
+function goTo(at: number): void {
+  view?.dispatch({ selection: { anchor: Math.min(at, view.state.doc.length) }, scrollIntoView: true });
+  view?.focus();
+}
+defineExpose({ goTo });
 </script>
 
 <template>
-  <div ref="host" class="editor"></div>
+  <div ref="host" class="editor" :class="{ 'editor-lines': handles }"></div>
 </template>
 
 <style>
@@ -102,6 +112,31 @@ watch(
 .editor .cm-line {
   padding: 0 0.6rem;
 }
+.editor .cm-gutters {
+  border: 0;
+  border-right: 1px solid var(--rule);
+  background: var(--well);
+  color: var(--ink-soft);
+  font-family: var(--font-mono);
+}
+.editor .cm-handle {
+  display: flex;
+  min-width: 2.6rem;
+  cursor: grab;
+  justify-content: flex-end;
+  gap: 0.35rem;
+  padding: 0 0.4rem;
+  user-select: none;
+  touch-action: none;
+}
+.editor .cm-handle::before {
+  content: "⋮⋮";
+  letter-spacing: -0.25em;
+  opacity: 0.55;
+}
+.editor .cm-drop-before {
+  box-shadow: inset 0 3px 0 var(--deep);
+}
 .editor .cm-placeholder {
   color: var(--ink-soft);
 }
@@ -115,6 +150,18 @@ watch(
 .editor .cm-aside {
   color: var(--ink-soft);
   font-style: italic;
+}
+.editor-lines .cm-scroller {
+  font-size: 1rem;
+  line-height: 1.5;
+}
+.editor-lines .cm-content {
+  min-height: 22rem;
+}
+.editor-lines .cm-known {
+  box-shadow: none;
+  text-decoration: underline dotted var(--done) 1px;
+  text-underline-offset: 0.28em;
 }
 .editor .cm-cursor {
   border-left-color: var(--ink);

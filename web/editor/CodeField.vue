@@ -11,11 +11,17 @@ defineProps<{
   marks: TextMark[];
   questions: TextQuestion[];
   offers?: (text: string, at: number) => TextOffers | undefined;
+  /** Lines can be moved by a handle before them. */
+  handles?: boolean;
+  /** Rows of the plain field that stands there until the editor has come. */
+  rows?: number;
 }>();
 const text = defineModel<string>({ required: true });
 defineEmits<{ send: []; cursor: [at: number] }>();
 const CodeEditor = defineAsyncComponent(() => import("./CodeEditor.vue"));
 const plain = useTemplateRef<HTMLTextAreaElement>("plain");
+const editor = useTemplateRef<{ goTo: (at: number) => void }>("editor");
+defineExpose({ goTo: (at: number) => editor.value?.goTo(at) });
 const isReady = ref(false);
 const start = shallowRef<{ focus: boolean; at: number }>();
 onMounted(async () => {
@@ -30,12 +36,14 @@ onMounted(async () => {
   <CodeEditor
     v-if="isReady"
     :id="id"
+    ref="editor"
     v-model="text"
     :label="label"
     :placeholder="placeholder"
     :marks="marks"
     :questions="questions"
     :offers="offers"
+    :handles="handles"
     :start="start"
     @send="$emit('send')"
     @cursor="$emit('cursor', $event)"
@@ -45,7 +53,7 @@ onMounted(async () => {
     :id="id"
     ref="plain"
     class="field fig block w-full !px-[0.6rem] !py-[0.45rem] text-[1.12rem] leading-[1.55] [field-sizing:content]"
-    rows="2"
+    :rows="rows ?? 2"
     spellcheck="false"
     :aria-label="label"
     :placeholder="placeholder"

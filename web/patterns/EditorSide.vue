@@ -61,7 +61,7 @@ const choose = (change: Partial<FlyChoice>): void => emit("choose", change);
         />
         <SwitchField v-model="inside" class="ml-1">see inside</SwitchField>
       </div>
-      <figure class="h-64 border border-rule bg-[var(--fly-ground)]" data-testid="drawing">
+      <figure class="h-56 border border-rule bg-[var(--fly-ground)]" data-testid="drawing">
         <FlyPicture
           v-if="tied.fly"
           :fly="tied.fly"
@@ -87,6 +87,7 @@ const choose = (change: Partial<FlyChoice>): void => emit("choose", change);
           ><span class="text-soft">{{ p.part }}</span> <span class="fig">{{ lengthFigure(p.mm) }}</span></span
         >
       </p>
+      <slot />
       <section v-if="needs.length > 0" class="sheet mt-2 px-2 py-1">
         <h3 class="text-[0.9rem] font-semibold">For a dozen</h3>
         <dl>

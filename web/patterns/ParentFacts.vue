@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { X } from "lucide-vue-next";
 import { computed, ref } from "vue";
-import { sayStep } from "@kasten/core/words";
+import { sayRecipe } from "@kasten/core/words";
 import { inheritFrom } from "@kasten/core/recipe";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
@@ -10,7 +10,7 @@ import TextField from "../parts/TextField.vue";
 
 /** Which patterns this one comes from, what it changes, and what it takes from them because nobody gave it. */
 const draft = defineModel<Draft>({ required: true });
-const { patterns, recipeOf } = useCatalogue();
+const { patterns, recipeOf, materials } = useCatalogue();
 const from = ref("");
 const told = ref("");
 const parents = () => draft.value.recipe.parents ?? [];
@@ -21,8 +21,7 @@ const parent = computed(() => (from.value ? recipeOf(from.value) : undefined));
 function take(): void {
   const [entry, recipe] = [patterns.value.get(from.value), parent.value];
   if (!entry || !recipe) return;
-  const own = { ...draft.value.recipe, steps: draft.value.rows.flatMap((r) => r.was ?? []) };
-  const { recipe: next, inherited } = inheritFrom(own, recipe);
+  const { recipe: next, inherited } = inheritFrom(plain(draft.value.recipe), recipe);
   const before = parents().find((p) => p.pattern === entry.id);
   const entryOf = {
     pattern: entry.id,
@@ -31,8 +30,11 @@ function take(): void {
     inherited: [...new Set([...(before?.inherited ?? []), ...inherited])],
   };
   draft.value.recipe = { ...plain(next), parents: [...parents().filter((p) => p.pattern !== entry.id), entryOf] };
-  if (inherited.includes("steps"))
-    draft.value.rows = next.steps.map((s) => ({ id: s.id, component: s.component, text: sayStep(s), was: plain(s) }));
+  if (inherited.includes("steps")) {
+    const lines = sayRecipe({ ...next, told: undefined }, materials.value);
+    draft.value.text = [draft.value.text.trimEnd(), ...lines.map((l) => l.text)].filter(Boolean).join("\n");
+    draft.value.lines = [...draft.value.lines, ...lines.map((l) => ({ text: l.text, ids: l.steps }))];
+  }
   told.value =
     inherited.length > 0
       ? `Taken from ${entry.name}: ${inherited.join(", ")}.`

@@ -1,27 +1,26 @@
 <script setup lang="ts">
 import { useQueryCache } from "@pinia/colada";
-import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from "vue";
+import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
-import { sameContent, type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
+import { sameContent, type Recipe } from "@kasten/core/recipe";
+import { saveMaterial } from "@kasten/contract/materials";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
+import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { tellKeys } from "../parts/keySheet";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "./catalogue";
-import { draftOf, emptyRecipe, fileOf, slug, type Draft } from "./draft";
+import { draftOf, emptyDraft, fileOf, slug, type Draft } from "./draft";
 import EditorHead from "./EditorHead.vue";
 import EditorSide from "./EditorSide.vue";
-import NewStep from "./NewStep.vue";
+import LineFacts from "./LineFacts.vue";
+import NewMaterials from "./NewMaterials.vue";
 import PatternFacts from "./PatternFacts.vue";
 import { useRecipes } from "./recipes";
-import StepRow from "./StepRow.vue";
 import { useDraft } from "./useDraft";
-import { useRowDrag } from "./useRowDrag";
-const StepDetails = defineAsyncComponent(() => import("./StepDetails.vue"));
+import { useRecipeText } from "./useRecipeText";
 
-const PartDetails = defineAsyncComponent(() => import("./PartDetails.vue"));
-
-/** Where a recipe is written: words in, fly out, as they are typed. */
+/** Where a recipe is written: one text, a line a step; the fly comes out as it is typed. */
 const props = defineProps<{ id: string; entry?: PatternEntry; recipe?: Recipe }>();
 const router = useRouter();
 const { materials, refetch } = useCatalogue();
@@ -29,23 +28,21 @@ const recipes = useRecipes();
 const cache = useQueryCache();
 const { busy, refusal, send } = useChange();
 const begin = (): Draft =>
-  props.entry && props.recipe
-    ? draftOf({ ...props.entry, recipe: props.recipe })
-    : { base: 0, name: "", style: "", origin: "", species: "", recipe: emptyRecipe(), rows: [] };
+  props.entry && props.recipe ? draftOf({ ...props.entry, recipe: props.recipe }, materials.value) : emptyDraft();
 const {
   draft,
-  readings,
+  reading,
   recipe,
+  cabinet,
   tied,
   missing,
   notes,
   choice,
   shown,
   sizes,
-  move,
+  setStep,
+  setPart,
   rehome,
-  remove,
-  add,
   letGo,
   undo,
   redo,
@@ -53,65 +50,47 @@ const {
   canRedo,
 } = useDraft(props.id, begin);
 if (props.entry && draft.value.base > props.entry.version) draft.value = begin();
+const text = computed({
+  get: () => draft.value.text,
+  set: (typed) => {
+    draft.value.text = typed;
+  },
+});
+const { cursor, lineAt, line, marks, questions, offers } = useRecipeText({ reading, text, materials: cabinet, notes });
 
 tellKeys([
-  { keys: ["Enter"], does: "go to the next step" },
-  { keys: ["Alt", "↑ ↓"], does: "move the step" },
-  { keys: ["Alt", "⌫"], does: "take the step out" },
+  { keys: ["Enter"], does: "begin the next step" },
+  { keys: ["Alt", "↑ ↓"], does: "move the line" },
   { keys: ["Ctrl", "Z"], does: "undo" },
+  { keys: ["Ctrl", "Space"], does: "show what may stand here" },
 ]);
-const open = ref<string>();
-const looked = ref<string>();
 const note = ref("");
 const problem = ref("");
 const rehomedSteps = ref<string[]>([]);
-useRowDrag(
-  useTemplateRef<HTMLElement>("list"),
-  computed({
-    get: () => draft.value.rows,
-    set: (moved) => {
-      draft.value.rows = moved;
-    },
-  }),
-);
-const rows = useTemplateRef<InstanceType<typeof StepRow>[]>("rows");
-const fresh = useTemplateRef<InstanceType<typeof NewStep>>("fresh");
-const component = (id: string | undefined): Component | undefined =>
-  draft.value.recipe.components.find((c) => c.id === id);
-const facts = (id: string | undefined) => {
-  const c = component(id);
-  const m = materials.value.get(c?.material[0]?.value ?? "");
-  return {
-    role: c?.role,
-    material: m?.name ?? (c ? (c.asStated ? `“${c.asStated}”` : "no material yet") : ""),
-    colour: m?.colour,
-    sizes: (c?.material.length ?? 0) > 1,
-  };
-};
-const original = props.recipe && fileOf(begin(), props.id, props.recipe);
-const isChanged = computed(() => !original || !sameContent(fileOf(draft.value, props.id, recipe.value), original));
+const opened = begin();
+const original = props.recipe && fileOf(opened, props.id, props.recipe);
+/** As it would be saved, without the lines as typed: to have opened it is no change. */
+const isChanged = computed(() => {
+  if (!original) return draft.value.text.trim() !== "" || draft.value.name !== "";
+  const now = fileOf(draft.value, props.id, recipe.value);
+  const told = original.recipe.told === undefined && draft.value.text === opened.text ? undefined : now.recipe.told;
+  return !sameContent({ ...now, recipe: { ...now.recipe, told } }, original);
+});
+const open = computed(() => reading.value.lines.reduce((sum, l) => sum + l.asks.length, 0));
+const looked = computed(() => line.value?.steps[0]);
 
-function setStep(index: number, step: RecipeStep): void {
-  const row = draft.value.rows[index];
-  if (row) row.was = step;
-}
-function setPart(part: Component): void {
-  const at = draft.value.recipe.components.findIndex((c) => c.id === part.id);
-  if (at >= 0) draft.value.recipe.components[at] = part;
-}
-async function moveBy(index: number, by: number): Promise<void> {
-  move(index, index + by);
-  await nextTick();
-  rows.value?.[index + by]?.focus();
-}
-function next(index: number): void {
-  const below = rows.value?.[index + 1];
-  if (below) below.focus();
-  else fresh.value?.focus();
-}
 function forget(): void {
   draft.value = begin();
   refusal.value = null;
+}
+/** Materials that were described while writing are there before the pattern that is tied of them. */
+async function addMaterials(): Promise<boolean> {
+  for (const material of reading.value.newMaterials) {
+    const body = { material: JSON.parse(JSON.stringify(material)) as typeof material, version: 0 };
+    if (!(await send(saveMaterial, { params: { id: material.code }, body }, `${material.name} is in the cabinet`)))
+      return false;
+  }
+  return true;
 }
 async function save(base: number): Promise<void> {
   const id = props.entry?.id ?? slug(draft.value.name);
@@ -120,6 +99,7 @@ async function save(base: number): Promise<void> {
     return;
   }
   const pattern = fileOf(draft.value, id, recipe.value);
+  if (!(await addMaterials())) return;
   const reply = await send(
     savePattern,
     { params: { id }, body: { base, note: note.value, pattern } },
@@ -162,67 +142,53 @@ async function save(base: number): Promise<void> {
     stayed.
   </p>
   <div class="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1.5fr)_minmax(21rem,1fr)]">
-    <section aria-label="Steps" class="min-w-0">
-      <ol ref="list" class="border border-rule">
-        <StepRow
-          v-for="(row, i) in draft.rows"
-          :key="row.id"
-          ref="rows"
-          v-model="row.text"
-          :number="i + 1"
-          :role="
-            row.was?.name && row.was.name !== 'step'
-              ? row.was.name
-              : (facts(row.component).role ?? row.was?.do ?? 'step')
-          "
-          :material="facts(row.component).material"
-          :colour="facts(row.component).colour"
-          :sizes="facts(row.component).sizes"
-          :reading="readings[i] ?? { understood: [], assumed: [], doubts: [], rest: [] }"
-          :notes="notes.get(row.id) ?? []"
-          :open="open === row.id"
-          :first="i === 0"
-          :last="i === draft.rows.length - 1"
-          @move="moveBy(i, $event)"
-          @remove="remove(i)"
-          @toggle="open = open === row.id ? undefined : row.id"
-          @next="next(i)"
-          @look="looked = $event ? row.id : undefined"
-        >
-          <div v-if="open === row.id" class="mt-2 grid gap-2">
-            <PartDetails
-              v-if="component(row.component)"
-              :model-value="component(row.component) as Component"
-              :others="draft.recipe.components.filter((c) => c.id !== row.component && c.role !== 'hook')"
-              @update:model-value="setPart"
-            />
-            <StepDetails
-              v-if="row.was"
-              :model-value="row.was"
-              :recipe="recipe"
-              @update:model-value="setStep(i, $event)"
-            />
-          </div>
-        </StepRow>
-      </ol>
-      <NewStep ref="fresh" :add="add" />
+    <section aria-label="The recipe" class="min-w-0">
+      <CodeField
+        id="recipe-text"
+        v-model="text"
+        label="The recipe, a line a step"
+        placeholder="Tell it as at the bench, a line a step, or paste a whole recipe: Hook, Thread, Tail: olive pheasant tail, 6 fibres, half the shank …"
+        handles
+        :rows="14"
+        :marks="marks"
+        :questions="questions"
+        :offers="offers"
+        @cursor="cursor = $event"
+      />
       <p v-if="problem" class="mt-1 text-call" role="alert">{{ problem }}</p>
-      <p class="mt-1 text-[0.88rem] text-soft">
-        Say it as at the bench: 10 fibres · 3 turns · = half shank · noodle 90 mm sparse · 2 strands folded · 5 turns
-        counter · from mid-shank to bend. <span class="key">Alt ↑</span> <span class="key">Alt ↓</span> move a step,
-        <span class="key">Alt ⌫</span> takes it out.
+      <p class="mt-1 text-[0.88rem] text-soft" role="status" data-testid="understood">
+        <template v-if="open > 0"
+          ><span class="fig">{{ open }}</span> {{ open === 1 ? "question is" : "questions are" }} open; it can be saved
+          all the same, and stays from the bench until they are answered.</template
+        >
+        <template v-else-if="draft.text.trim() !== ''">Every line is understood.</template>
+        What is in [square brackets] is kept as an instruction.
       </p>
+      <NewMaterials :materials="reading.newMaterials" />
     </section>
     <EditorSide
       :id="id"
       :name="draft.name"
-      :recipe="draft.recipe"
+      :recipe="recipe"
       :shown="shown"
       :sizes="sizes"
       :tied="tied"
       :missing="missing"
       :looked="looked"
       @choose="choice = { ...choice, ...$event }"
-    />
+    >
+      <LineFacts
+        v-if="line && line.text.trim() !== ''"
+        class="mt-2"
+        :number="lineAt + 1"
+        :line="line"
+        :recipe="recipe"
+        :fly="tied.fly"
+        :materials="cabinet"
+        :notes="notes"
+        @step="setStep"
+        @part="setPart"
+      />
+    </EditorSide>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { computed } from "vue";
 import { composeFly, type ComposedFly } from "@kasten/core/fly";
 import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { DomainError } from "@kasten/core/errors";
+import type { Materials } from "@kasten/core/materials";
 import { sentenceOf } from "@kasten/core/sentences";
 import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
 import { type PatternEntry } from "@kasten/contract/patterns";
@@ -38,14 +39,14 @@ export function useCatalogue() {
   function tie(
     recipe: Recipe,
     choice: FlyChoice,
-    options: { keepProfiles?: boolean; incomplete?: boolean } = {},
+    options: { keepProfiles?: boolean; incomplete?: boolean; materials?: Materials } = {},
   ): Tied {
     const model = hooks.value.get(hookOf(recipe, choice));
     if (!model)
       return {
         fault: recipe.hookModel ? `The hook “${recipe.hookModel}” is not known here.` : "The hook is not named.",
       };
-    return attempt(() => composeFly(recipe, choice, model, materials.value, options));
+    return attempt(() => composeFly(recipe, choice, model, options.materials ?? materials.value, options));
   }
 
   /** A fly of a pattern, in a version or its newest. */

@@ -2,7 +2,18 @@ import { missingWords } from "@kasten/core/sentences";
 import { describe, expect, test } from "vitest";
 import type { Material } from "@kasten/core/materials";
 import { missingFrom, sameContent, type Recipe, type RecipeStep } from "@kasten/core/recipe";
-import { addLine, draftOf, emptyRecipe, fileOf, readRow, recipeOfDraft, slug, type Draft } from "./draft";
+import {
+  draftOf,
+  emptyDraft,
+  fileOf,
+  readDraft,
+  resaid,
+  settled,
+  slug,
+  withFact,
+  type Draft,
+  type Room,
+} from "./draft";
 import { sizeRuleOf, sizeRuleWords } from "./sizeRules";
 
 const material = (
@@ -18,140 +29,132 @@ const materials = new Map<string, Material>([
   material("DU", "hare fur, natural", "dubbing"),
   material("BD", "tungsten bead 2.8 mm", "bead"),
   material("HK", "stiff dry hackle, brown", "hackle"),
+  material("LQ", "clear lacquer", "liquid", { liquid: { kind: "lacquer" } }),
 ]);
-const fresh = (): Draft => ({
-  base: 0,
-  name: "Mooring Bug",
-  style: "nymph",
-  origin: "",
-  species: "",
-  recipe: emptyRecipe(),
-  rows: [],
-});
-/** Types lines as somebody would, and puts in what each adds. */
-function typed(lines: string[], draft = fresh(), family?: string): { draft: Draft; problems: string[] } {
-  const problems: string[] = [];
-  for (const line of lines) {
-    const { row, component, problem } = addLine(draft, line, materials, {}, family);
-    if (problem !== undefined) {
-      problems.push(problem);
-      continue;
-    }
-    if (component) draft.recipe.components.push(component);
-    draft.rows.push(row);
-  }
-  return { draft, problems };
+const room: Room = {
+  materials,
+  hooks: [
+    { id: "N1", name: "Yard Nymph", family: "nymph", shankSteps: 0 },
+    { id: "D1", name: "Yard Dry", family: "dry", shankSteps: 0 },
+  ],
+  numberWords: { "a few": 7 },
+};
+/** A draft with this text, read and settled as the page does once the typing rests. */
+function typed(lines: string[], draft: Draft = { ...emptyDraft(), name: "Mooring Bug", style: "nymph" }): Draft {
+  const next = { ...draft, text: lines.join("\n") };
+  return settled(next, readDraft(next, room));
 }
-const recipe = (draft: Draft): Recipe =>
-  recipeOfDraft(
-    draft,
-    draft.rows.map((_, i) => readRow(draft, i, materials, {})),
-  );
+const made = (draft: Draft): Recipe => readDraft(draft, room).recipe;
+const lines = (draft: Draft): string[] => draft.text.split("\n");
 
 describe("lines typed one after another", () => {
-  const { draft } = typed([
+  const draft = typed([
     "bead: tungsten bead 2.8 mm",
     "thread 70 denier olive, touching",
     "tail: pheasant tail, 6 fibres, = half shank",
-    "rib: copper wire, bound in, 1 strand",
+    "tie in the rib: copper wire, at the bend",
     "body: hare, noodle 60 mm sparse",
     "rib 5 turns counter",
     "brush back",
     "whip finish, 5 turns",
   ]);
-  const made = recipe(draft);
 
   test("make the parts and the steps, each once", () => {
-    expect(made.components.map((c) => [c.id, c.material[0]?.value])).toEqual([
+    expect(made(draft).components.map((c) => [c.id, c.material[0]?.value])).toEqual([
       ["hook", undefined],
-      ["bead", "BD"],
       ["thread", "TH"],
+      ["bead", "BD"],
       ["tail", "PT"],
       ["rib", "WI"],
       ["body", "DU"],
     ]);
-    expect(made.steps.map((s) => [s.id, s.do])).toEqual([
-      ["bead", "seat"],
-      ["thread", "wind"],
-      ["tail", "lay"],
-      ["rib", "lay"],
-      ["body", "dress"],
-      ["rib-2", "wind"],
-      ["act", "act"],
-      ["whip", "whip"],
-    ]);
+    expect(made(draft).steps.map((s) => s.do)).toEqual(["seat", "wind", "lay", "lay", "dress", "wind", "act", "whip"]);
   });
   test("wind the rib from where it was bound in, without being told", () =>
-    expect(made.steps[5]).toMatchObject({ component: "rib", tiedIn: "rib", counter: true, rule: { turns: 5 } }));
+    expect(made(draft).steps[5]).toMatchObject({
+      component: "rib",
+      tiedIn: made(draft).steps[3]?.id,
+      counter: true,
+      rule: { turns: 5 },
+    }));
   test("lack only what was not said", () => {
     const lacks = missingFrom({
-      ...made,
+      ...made(draft),
       hookModel: "N1",
       sizes: { from: "12", to: "14" },
       minutesPerFly: 5,
       finish: { state: "none" },
     });
     expect(lacks).toEqual([]);
-    expect(missingFrom(made).map(missingWords).join()).toMatch(/hook is not named.*finish is not stated/s);
+    expect(missingFrom(made(draft)).map(missingWords).join()).toMatch(/hook is not named.*finish is not stated/s);
   });
 });
 
-describe("one line", () => {
-  test("without a part is asked for one, and adds nothing", () => {
-    const { draft, problems } = typed(["6 fibres, = half shank"]);
-    expect(problems[0]).toMatch(/^Begin with the part/);
-    expect(draft.rows).toEqual([]);
-  });
-  test("with a material that nobody knows keeps it word for word, so that the pattern says what it lacks", () => {
-    const { draft } = typed(["tail: unicorn hair, 6 fibres"]);
-    expect(draft.recipe.components.at(-1)).toMatchObject({
-      role: "tail",
-      material: [],
-      asStated: "tail: unicorn hair, 6 fibres",
-    });
-    expect(missingFrom(recipe(draft)).map(missingWords).join()).toMatch(
-      /material of the tail is not known \(“tail: unicorn hair/,
-    );
-  });
-  test("of a second tail of another material is a part of its own", () => {
-    const { draft } = typed(["tail: pheasant tail, 6 fibres", "tail: hare fur, noodle 3 mm"]);
-    expect(draft.recipe.components.filter((c) => c.role === "tail").map((c) => c.id)).toEqual(["tail", "tail-2"]);
-  });
-  test("takes the usual lengths of the hook's family, and writes them out", () => {
-    const { draft } = typed(["tail: pheasant tail, 6 fibres"], fresh(), "dry");
-    expect(draft.rows[0]?.text).toContain("= 1 shank");
-    expect(recipe(draft).steps[0]).toMatchObject({ shown: { of: "shank", times: 1 } });
-  });
-});
+describe("a line that is changed", () => {
+  const begun = typed(["tail: pheasant tail, 6 fibres, = half shank", "whip finish, 5 turns"]);
+  const [tail] = begun.recipe.steps as [RecipeStep];
+  const told: RecipeStep = { ...tail, instruction: "tips level", checks: [{ feature: "level", when: "dry" }] };
+  const draft: Draft = { ...begun, recipe: { ...begun.recipe, steps: [told, ...begun.recipe.steps.slice(1)] } };
 
-describe("a row that is no longer understood", () => {
-  const { draft } = typed(["tail: pheasant tail, 6 fibres, = half shank"]);
-  const row = draft.rows[0];
-  if (!row) throw new Error("no row");
-  row.was = recipe(draft).steps[0];
-  test("keeps its words, says what would be understood, and counts as it was", () => {
-    row.text = "a few fibres";
-    const reading = readRow(draft, 0, materials, { "a few": 7 });
-    expect(reading.step).toBeUndefined();
-    expect(reading.doubts[0]?.sentence).toContain("With you it is 7");
-    expect(recipe(draft).steps[0]).toMatchObject({ amount: { fibres: 6 } });
-  });
-  test("keeps what the words do not say: instruction, caution, checks, order", () => {
-    row.was = {
-      ...(row.was as RecipeStep),
-      instruction: "tips level",
-      caution: "points",
-      checks: [{ feature: "level", when: "dry" }],
-      after: [{ step: "x" }],
-    };
-    row.text = "9 fibres, = shank";
-    expect(readRow(draft, 0, materials, {}).step).toMatchObject({
+  test("keeps what no words say of it: instruction, checks", () => {
+    const now = typed(["tail: pheasant tail, 9 fibres, = shank", "whip finish, 5 turns"], draft);
+    expect(made(now).steps[0]).toMatchObject({
+      id: tail.id,
       amount: { fibres: 9 },
       instruction: "tips level",
-      caution: "points",
       checks: [{ feature: "level", when: "dry" }],
-      after: [{ step: "x" }],
     });
+  });
+  test("and half typed for a while, has it again when it is whole", () => {
+    const half = typed(["tail: pheasant tail, a few fi", "whip finish, 5 turns"], draft);
+    expect(made(half).steps.map((s) => s.do)).toEqual(["whip"]);
+    expect(made(half).told?.[0]?.asks?.[0]).toContain("With you it is 7");
+    const now = typed(["tail: pheasant tail, 7 fibres, = shank", "whip finish, 5 turns"], half);
+    expect(made(now).steps[0]).toMatchObject({ id: tail.id, amount: { fibres: 7 }, instruction: "tips level" });
+  });
+  test("and moved, is the same step in another place", () => {
+    const now = typed(["whip finish, 5 turns", "tail: pheasant tail, 6 fibres, = half shank"], draft);
+    expect(made(now).steps[1]).toMatchObject({ id: tail.id, instruction: "tips level" });
+  });
+  test("and taken out, takes its step with it", () => {
+    const now = typed(["whip finish, 5 turns"], draft);
+    expect(made(now).steps.map((s) => s.do)).toEqual(["whip"]);
+    expect(now.past).toEqual([]);
+  });
+});
+
+describe("what is changed beside the text", () => {
+  test("goes into the line that told it", () => {
+    const draft = typed(["Hook: nymph, 10-14", "Finish: clear lacquer, 2 coats"]);
+    const reading = readDraft(draft, room);
+    const other: Recipe = {
+      ...reading.recipe,
+      hookModel: "D1",
+      sizes: { from: "12", to: "12" },
+      finish: { state: "none" },
+    };
+    expect(lines({ ...draft, text: withFact(draft, reading, "hook", other, room) })[0]).toBe("Hook: Yard Dry, size 12");
+    expect(lines({ ...draft, text: withFact(draft, reading, "finish", other, room) })[1]).toBe("Finish: none");
+  });
+  test("a line that the program said is said anew; typed words stay", () => {
+    const said = draftOf(
+      {
+        name: "x",
+        style: "y",
+        origin: "",
+        species: "",
+        version: 1,
+        recipe: { ...made(typed(["tail: pheasant tail, 6 fibres, = shank"])), told: undefined },
+      },
+      materials,
+    );
+    const fewer = (r: Recipe): Recipe => ({
+      ...r,
+      steps: r.steps.map((s) => ({ ...s, amount: { fibres: 4 } }) as RecipeStep),
+    });
+    expect(resaid(said, said.recipe, fewer(said.recipe), materials)).toContain("4 fibres");
+    const own = typed(["tail: pheasant tail, 6 fibres, = shank"]);
+    expect(resaid(own, own.recipe, fewer(own.recipe), materials)).toBe("tail: pheasant tail, 6 fibres, = shank");
   });
 });
 
@@ -172,32 +175,41 @@ const cabinet = new Map(
 describe("every demo pattern, opened and saved without a change", () => {
   test("there are many of them", () => expect(demo.length).toBeGreaterThan(10));
   test.each(demo.map((p) => [p.name, p] as const))("%s is the same", (_name, p) => {
-    const draft = draftOf({ ...p, version: 3 });
+    const draft = draftOf({ ...p, version: 3 }, cabinet);
     expect(draft.base).toBe(3);
-    const readings = draft.rows.map((_, i) => readRow(draft, i, cabinet, {}));
-    const saved = fileOf(draft, p.id, recipeOfDraft(draft, readings));
+    const { lines: read, recipe } = readDraft(draft, { ...room, materials: cabinet });
+    expect(read.flatMap((l) => l.asks)).toEqual([]);
+    const { told, ...plain } = fileOf(draft, p.id, recipe).recipe;
+    expect(told?.map((l) => l.text).join("\n")).toBe(draft.text);
     expect(
-      sameContent(saved, {
-        id: p.id,
-        name: p.name,
-        style: p.style,
-        origin: p.origin,
-        species: p.species,
-        recipe: p.recipe,
-      }),
+      sameContent(
+        { ...fileOf(draft, p.id, recipe), recipe: plain },
+        {
+          id: p.id,
+          name: p.name,
+          style: p.style,
+          origin: p.origin,
+          species: p.species,
+          recipe: p.recipe,
+        },
+      ),
     ).toBe(true);
   });
 });
 
 describe("what is saved", () => {
-  test("a part that no step uses any more is left out; hook, thread and what was said word for word stay", () => {
-    const { draft } = typed([
-      "thread 70 denier olive, touching",
-      "tail: pheasant tail, 6 fibres",
-      "wing: griffin, 2 feathers",
+  test("a part that no line is about any more is left out; hook and thread stay", () => {
+    const draft = typed(["thread 70 denier olive, touching", "tail: pheasant tail, 6 fibres"]);
+    const less = typed(["thread 70 denier olive, touching"], draft);
+    expect(fileOf(less, "x", made(less)).recipe.components.map((c) => c.id)).toEqual(["hook", "thread"]);
+  });
+  test("the text itself, line by line, with what is still asked", () => {
+    const draft = typed(["tail: zzyx, 6 fibres", "", "whip finish, 5 turns"]);
+    expect(fileOf(draft, "x", made(draft)).recipe.told).toMatchObject([
+      { text: "tail: zzyx, 6 fibres", steps: [], asks: ["What is “zzyx”? Say what it is made of."] },
+      { text: "", steps: [] },
+      { text: "whip finish, 5 turns", steps: ["whip-finish"] },
     ]);
-    draft.rows = draft.rows.slice(0, 1);
-    expect(fileOf(draft, "x", recipe(draft)).recipe.components.map((c) => c.id)).toEqual(["hook", "thread", "wing"]);
   });
   test("the address comes from the name", () =>
     expect([slug("Mooring Bug"), slug("  Écume & Fils! "), slug("—")]).toEqual(["mooring-bug", "ecume-fils", ""]));

@@ -1,15 +1,21 @@
-import { sayStep, readLine, readStep, type StepReading } from "@kasten/core/words";
-import { type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
+import {
+  matchLines,
+  readRecipe,
+  sayFinish,
+  sayHook,
+  sayLine,
+  sayRecipe,
+  type KnownHook,
+  type RecipeReading,
+} from "@kasten/core/words";
+import type { Component, Recipe, RecipeStep } from "@kasten/core/recipe";
 import type { Material } from "@kasten/core/materials";
 import type { PatternFile } from "@kasten/contract/patterns";
 
-/** A step as it is being written: its words, and the step that they last made. */
-export interface DraftRow {
-  id: string;
-  component?: string;
+/** A line as it was when it was last read, with the steps that it made or once made. */
+export interface DraftLine {
   text: string;
-  /** The step when its words were last understood; everything that the words do not say is kept from it. */
-  was?: RecipeStep;
+  ids: string[];
 }
 
 /** A pattern as it is being written. Kept on the device until it is saved, so that nothing typed is lost. */
@@ -20,8 +26,19 @@ export interface Draft {
   style: string;
   origin: string;
   species: string;
+  /** The recipe as one text, a line a step. */
+  text: string;
+  lines: DraftLine[];
+  /** What was last read of it; everything that no words say is kept here. */
   recipe: Recipe;
-  rows: DraftRow[];
+  /** Steps that a half-typed line makes no more, kept until it does again. */
+  past: RecipeStep[];
+}
+
+export interface Room {
+  materials: ReadonlyMap<string, Material>;
+  hooks: Iterable<KnownHook>;
+  numberWords: Record<string, number>;
 }
 
 export const emptyRecipe = (): Recipe => ({
@@ -38,60 +55,73 @@ export const emptyRecipe = (): Recipe => ({
   pricePerDozenCents: 0,
 });
 
-export const draftOf = (p: {
-  name: string;
-  style: string;
-  origin: string;
-  species: string;
-  recipe: Recipe;
-  version: number;
-}): Draft => ({
-  base: p.version,
-  name: p.name,
-  style: p.style,
-  origin: p.origin,
-  species: p.species,
-  recipe: structuredClone(p.recipe),
-  rows: p.recipe.steps.map((s) => ({ id: s.id, component: s.component, text: sayStep(s), was: structuredClone(s) })),
+export const emptyDraft = (): Draft => ({
+  base: 0,
+  name: "",
+  style: "",
+  origin: "",
+  species: "",
+  text: "",
+  lines: [],
+  recipe: emptyRecipe(),
+  past: [],
 });
 
-/** How one row is understood, in its place in the list. */
-export function readRow(
-  draft: Draft,
-  index: number,
-  materials: ReadonlyMap<string, Material>,
-  numberWords: Record<string, number>,
-  family?: string,
-): StepReading {
-  const row = draft.rows[index] as DraftRow;
-  const component = draft.recipe.components.find((c) => c.id === row.component);
-  const code = component?.material[0]?.value;
-  const form = code === undefined ? undefined : materials.get(code)?.form;
-  const boundIn = draft.rows
-    .slice(0, index)
-    .findLast(
-      (r) =>
-        r.component !== undefined &&
-        r.component === row.component &&
-        r.was?.do === "lay" &&
-        (r.was.countedWhenWound === true || r.was.hanging === true),
-    )?.id;
-  const isKnot = row.component === undefined && row.was?.do === "whip";
-  return readStep(row.text, {
-    id: row.id,
-    was: row.was,
-    component: row.component,
-    role: component?.role ?? (isKnot ? "thread" : undefined),
-    form: form ?? (isKnot ? "thread" : undefined),
-    boundIn,
-    numberWords,
-    family,
+export function draftOf(
+  p: { name: string; style: string; origin: string; species: string; recipe: Recipe; version: number },
+  materials: Room["materials"],
+): Draft {
+  const lines = sayRecipe(p.recipe, materials);
+  return {
+    base: p.version,
+    name: p.name,
+    style: p.style,
+    origin: p.origin,
+    species: p.species,
+    text: lines.map((l) => l.text).join("\n"),
+    lines: lines.map((l) => ({ text: l.text, ids: l.steps })),
+    recipe: structuredClone(p.recipe),
+    past: [],
+  };
+}
+
+/** The recipe that a draft's text makes, line by line; a line that was only changed keeps what no words say of it. */
+export function readDraft(draft: Draft, room: Room): RecipeReading {
+  const ids = idsOf(draft);
+  return readRecipe(draft.text, {
+    ...room,
+    was: { ...draft.recipe, steps: [...draft.recipe.steps, ...draft.past] },
+    stepsOfLine: (i) => ids[i] ?? [],
   });
 }
 
-/** The recipe that the rows make; a row that is not understood counts as it was last understood. */
-export function recipeOfDraft(draft: Draft, readings: StepReading[]): Recipe {
-  return { ...draft.recipe, steps: draft.rows.flatMap((row, i) => readings[i]?.step ?? row.was ?? []) };
+const linesOf = (text: string): string[] => text.split("\n");
+
+/** The steps that each line made when it was read before. */
+function idsOf(draft: Draft): string[][] {
+  const now = linesOf(draft.text);
+  const before = matchLines(
+    draft.lines.map((l) => l.text),
+    now,
+  );
+  return now.map((_, i) => draft.lines[before[i] ?? -1]?.ids ?? []);
+}
+
+/**
+ * The draft with what was read of it as what the next reading starts from. Nothing that was told of a step is dropped.
+ */
+export function settled(draft: Draft, reading: RecipeReading): Draft {
+  const ids = idsOf(draft);
+  const lines = reading.lines.map((l, i): DraftLine => ({
+    text: l.text,
+    ids: l.steps.length > 0 ? l.steps : (ids[i] ?? []),
+  }));
+  const made = new Set(reading.recipe.steps.map((s) => s.id));
+  const wanted = new Set(lines.flatMap((l) => l.ids));
+  const past = [...draft.recipe.steps, ...draft.past].filter(
+    (s, i, all) => !made.has(s.id) && wanted.has(s.id) && all.findIndex((x) => x.id === s.id) === i,
+  );
+  return { ...draft, recipe: reading.recipe, lines, past };
 }
 
 /** The name, or the name with the first number that is free. */
@@ -112,81 +142,34 @@ export const slug = (text: string): string =>
     .replace(/^-+|-+$/g, "")
     .slice(0, 60);
 
-/** What a whole typed line would add: a row, and the part that it needs if the pattern has none of it yet. */
-export function addLine(
+/** The text with one line of it said anew, where the program said it before: words that somebody typed stay. */
+export function resaid(draft: Draft, before: Recipe, after: Recipe, materials: Room["materials"]): string {
+  const was = new Map(before.steps.map((s) => [s.id, s]));
+  const is = new Map(after.steps.map((s) => [s.id, s]));
+  const ids = idsOf(draft);
+  return linesOf(draft.text)
+    .map((text, i) => {
+      const [old, now] = [was.get(ids[i]?.[0] ?? ""), is.get(ids[i]?.[0] ?? "")];
+      if (!old || !now || ids[i]?.length !== 1) return text;
+      return text.trim() === sayLine(old, before, materials) ? sayLine(now, after, materials) : text;
+    })
+    .join("\n");
+}
+
+/** The text after the hook or the finish was changed beside it: the line that told it tells the new one. */
+export function withFact(
   draft: Draft,
-  text: string,
-  materials: ReadonlyMap<string, Material>,
-  numberWords: Record<string, number>,
-  family?: string,
-): { row: DraftRow; component?: Component; problem?: string } {
-  const used = draft.recipe.components;
-  const materialOf = (c: Component | undefined) => (c?.material[0] ? materials.get(c.material[0].value) : undefined);
-  const line = readLine(text, {
-    materials: materials.values(),
-    ofRole: (role) => materialOf(used.find((c) => c.role === role)),
-    step: { id: "new", numberWords, family },
-  });
-  if (line.role === "thread" && /\bwhip|knot\b/i.test(text))
-    return {
-      row: {
-        id: unique(
-          "whip",
-          draft.rows.map((r) => r.id),
-        ),
-        text: line.how,
-        was: line.reading.step,
-      },
-    };
-  const isAct = line.role === undefined && line.reading.step?.do === "act";
-  if (isAct)
-    return {
-      row: {
-        id: unique(
-          "act",
-          draft.rows.map((r) => r.id),
-        ),
-        text,
-        was: line.reading.step,
-      },
-    };
-  if (line.role === undefined)
-    return {
-      row: { id: "", text },
-      problem: "Begin with the part: “tail: olive pheasant tail, 6 fibres, = half shank”, or “whip finish, 5 turns”.",
-    };
-  const there = used.find(
-    (c) => c.role === line.role && (!line.material || c.material.some((m) => m.value === line.material?.code)),
-  );
-  const component: Component | undefined = there
-    ? undefined
-    : {
-        id: unique(
-          slug(line.role),
-          used.map((c) => c.id),
-        ),
-        role: line.role,
-        material: line.material ? [{ value: line.material.code }] : [],
-        ...(line.material ? {} : { asStated: text }),
-      };
-  const id = unique(
-    slug(line.role),
-    draft.rows.map((r) => r.id),
-  );
-  return {
-    row: {
-      id,
-      component: (there ?? component)?.id,
-      text:
-        line.reading.step && line.reading.assumed.some((a) => a.endsWith(" hook"))
-          ? sayStep(line.reading.step)
-          : line.how,
-      was:
-        line.reading.step &&
-        ({ ...line.reading.step, id, name: line.role, component: (there ?? component)?.id } as RecipeStep),
-    },
-    component,
-  };
+  reading: RecipeReading,
+  about: "hook" | "finish",
+  recipe: Recipe,
+  room: Room,
+): string {
+  const at = reading.lines.findIndex((l) => l.about === about);
+  if (at === -1) return draft.text;
+  const said = about === "hook" ? sayHook(recipe, room.hooks) : sayFinish(recipe, room.materials);
+  return linesOf(draft.text)
+    .flatMap((text, i) => (i !== at ? [text] : said === undefined ? [] : [said]))
+    .join("\n");
 }
 
 /**
@@ -203,7 +186,7 @@ export function fileOf(draft: Draft, id: string, recipe: Recipe): PatternFile {
     ...finish,
   ]);
   const components = recipe.components.filter(
-    (c) =>
+    (c: Component) =>
       used.has(c.id) || c.role === "hook" || c.role === "thread" || c.role === "finish" || c.asStated !== undefined,
   );
   return JSON.parse(

@@ -2,11 +2,11 @@
 import { beforeEach, describe, expect, test } from "vitest";
 import { saveMaterial } from "@kasten/contract/materials";
 import { savePattern } from "@kasten/contract/patterns";
-import { recipe } from "@kasten/core/testing";
+import { CodeField } from "../editor";
 import { fieldOf, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
+import EditorPage from "./EditorPage.vue";
 import MaterialForm from "./MaterialForm.vue";
-import PatternEditor from "./PatternEditor.vue";
 
 beforeEach(() => localStorage.clear());
 type Screen = Awaited<ReturnType<typeof mountIn>>["screen"];
@@ -15,19 +15,16 @@ const button = (screen: Screen, words: string) => screen.findAll("button").find(
 describe("the editor", () => {
   const open = async (server = things.server()) => {
     server.answer(savePattern, { version: 2, missing: [] });
-    return {
-      server,
-      ...(await mountIn(server, PatternEditor, { id: "yard-nymph", entry: things.entry(), recipe: recipe() })),
-    };
+    return { server, ...(await mountIn(server, EditorPage, { id: "yard-nymph" })) };
   };
   test("what is typed makes the fly, and only a change can be saved", async () => {
     const { server, screen, router } = await open();
     const save = () => button(screen, "Save as a new version");
     expect(save()?.attributes("disabled")).toBeDefined();
-    const turns = screen.findAll<HTMLTextAreaElement>("ol textarea").find((t) => t.element.value.startsWith("5 turns"));
+    const told = screen.getComponent(CodeField);
     const weight = () => screen.get("[data-testid=drawing]").element.parentElement?.textContent ?? "";
     const before = weight();
-    await turns?.setValue(turns.element.value.replace("5 turns", "12 turns"));
+    told.vm.$emit("update:modelValue", told.props("modelValue").replace("5 turns", "12 turns"));
     await settle();
     expect(weight()).not.toBe(before);
     await save()?.trigger("click");
@@ -61,21 +58,23 @@ describe("the editor", () => {
     await settle();
     expect(server.of(savePattern).map((a) => a.body.base)).toEqual([1, 2]);
   });
-  test("a new line goes before the knot, and the field is free for the next", async () => {
-    const { screen } = await open();
-    const fresh = screen.get<HTMLInputElement>("[aria-label='A new step']");
-    const steps = () => screen.findAll("ol > li").length;
-    const before = steps();
-    await fresh.setValue("tail: pheasant, 8 fibres, = half shank");
-    await screen.get("form").trigger("submit");
+  test("a material that was described while writing is in the cabinet before the pattern that is tied of it", async () => {
+    const { server, screen } = await open();
+    server.answer(saveMaterial, { ok: true });
+    const told = screen.getComponent(CodeField);
+    told.vm.$emit("update:modelValue", `throat: speckled wigeon flank, ember, 8 fibres\n${told.props("modelValue")}`);
     await settle();
-    expect(steps()).toBe(before + 1);
-    expect(fresh.element.value).toBe("");
-    expect(screen.findAll("ol textarea").at(-1)?.element).toHaveProperty("value", expect.stringContaining("turns"));
+    expect(screen.get("[data-testid=new-materials]").text()).toContain("speckled wigeon flank, ember");
+    await button(screen, "Save as a new version")?.trigger("click");
+    await settle();
+    const added = server.of(saveMaterial)[0];
+    expect(added?.body).toMatchObject({ version: 0, material: { form: "feather fibre", measured: false } });
+    const throat = server.of(savePattern)[0]?.body.pattern.recipe.components.find((c) => c.role === "throat");
+    expect(throat?.material).toEqual([{ value: added?.params.id }]);
   });
   test("rows of a step are added, changed and taken out; none at all leaves nothing behind", async () => {
     const { server, screen } = await open();
-    await screen.findAll("button[aria-label='Details']").at(0)?.trigger("click");
+    await button(screen, "Ways and details")?.trigger("click");
     await settle();
     await button(screen, "a check")?.trigger("click");
     await settle();

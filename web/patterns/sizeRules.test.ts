@@ -45,7 +45,7 @@ describe("what a few words change at some sizes", () => {
     );
   });
   test("said back, a rule is just the clauses that it makes different", () => {
-    for (const words of ["4 fibres", "5 fibres, = 1 shank"])
+    for (const words of ["4 fibres", "5 fibres, = the shank length"])
       expect(sizeRuleWords(tail, sizeRuleOf(words, tail, "tail", "feather fibre"))).toBe(words);
     expect(sizeRuleWords(hackle, sizeRuleOf("2 turns, by the tip", hackle, "hackle", "hackle"))).toBe(
       "2 turns, by the tip",

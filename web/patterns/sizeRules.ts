@@ -11,7 +11,9 @@ export function sizeRuleOf(
   role: Role | undefined,
   form: MaterialForm | undefined,
 ): StepChange {
-  const read = readStep(`${sayStep(step)}, ${words}`, { id: step.id, component: step.component, role, form }).step;
+  // A length that the words say takes the place of the step's own.
+  const open = { ...step, shown: undefined } as RecipeStep;
+  const read = readStep(`${sayStep(open)}, ${words}`, { id: step.id, component: step.component, role, form }).step;
   const alone = readStep(words, { id: step.id, component: step.component, role, form }).step ?? read;
   if (!alone) return {};
   const [next, now] = [alone as unknown as Record<string, unknown>, step as unknown as Record<string, unknown>];

@@ -2,16 +2,25 @@ import { missingWords, noticesOf, orderWords } from "@kasten/core/sentences";
 import { debounceFilter, useDebouncedRefHistory, useEventListener, useStorage, watchDebounced } from "@vueuse/core";
 import { computed, ref, toRaw, watch } from "vue";
 import { sizesBetween } from "@kasten/core/hooks";
-import { sayStep } from "@kasten/core/words";
-import { missingFrom, orderFaults, rehomed, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import {
+  missingFrom,
+  orderFaults,
+  rehomed,
+  type Component,
+  type FlyChoice,
+  type Recipe,
+  type RecipeStep,
+} from "@kasten/core/recipe";
 import { type ComposedFly } from "@kasten/core/fly";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
-import { addLine, readRow, recipeOfDraft, type Draft } from "./draft";
+import { emptyDraft, readDraft, resaid, settled, withFact, type Draft, type Room } from "./draft";
 
 const MOST_FAULTY = 8;
 const KEEP_AFTER_MS = 150;
 const KEEP_AT_LATEST_MS = 600;
+/** The reading is what the next one starts from once the typing rests. */
+const SETTLES_AFTER_MS = 250;
 
 /** The draft of a pattern, how it is understood, and the fly that it makes. One writer: the verbs below. */
 export function useDraft(id: string, initial: () => Draft) {
@@ -25,6 +34,8 @@ export function useDraft(id: string, initial: () => Draft) {
     deep: true,
     eventFilter: (invoke, options) => later(() => (gone ? undefined : invoke()), options),
   });
+  // What was kept by a version that had no text is taken up as far as it has the same parts.
+  if (typeof draft.value.text !== "string") draft.value = { ...emptyDraft(), ...initial() };
   // What was typed in the last moment before the page goes is kept too, unless the draft was saved and let go.
   useEventListener(window, "pagehide", () => {
     if (!gone) localStorage.setItem(key, JSON.stringify(draft.value));
@@ -34,9 +45,11 @@ export function useDraft(id: string, initial: () => Draft) {
     localStorage.removeItem(key);
   };
   const { undo, redo, canUndo, canRedo } = useDebouncedRefHistory(draft, { deep: true, debounce: 400, capacity: 60 });
-  /** What is usual on the hook, for lengths that nobody says. */
-  const family = computed(() => hooks.value.get(draft.value.recipe.hookModel)?.family);
-  const numberWords = computed(() => person.value?.numberWords ?? {});
+  const room = computed<Room>(() => ({
+    materials: materials.value,
+    hooks: [...hooks.value.values()],
+    numberWords: person.value?.numberWords ?? {},
+  }));
   const choice = ref<FlyChoice>({
     size: draft.value.recipe.sizes.from,
     variant: draft.value.recipe.variants[0]?.id ?? "",
@@ -53,37 +66,38 @@ export function useDraft(id: string, initial: () => Draft) {
     { deep: true, flush: "sync" },
   );
   const plain = computed(() => ({ draft: toRaw(draft.value), changes: changes.value }));
-  const readings = computed(() =>
-    plain.value.draft.rows.map((_, i) =>
-      readRow(plain.value.draft, i, materials.value, numberWords.value, family.value),
-    ),
-  );
-  const recipe = computed<Recipe>(() => recipeOfDraft(plain.value.draft, readings.value));
-  // The last understood step is kept with its row, so that half-typed words do not make the fly vanish; once the typing
-  // rests, as keeping it makes everything be read again.
+  const reading = computed(() => readDraft(plain.value.draft, room.value));
+  const recipe = computed<Recipe>(() => reading.value.recipe);
   watchDebounced(
-    readings,
+    reading,
     (now) => {
-      now.forEach((reading, i) => {
-        const row = draft.value.rows[i];
-        if (row && reading.step && JSON.stringify(reading.step) !== JSON.stringify(row.was)) row.was = reading.step;
-      });
+      const next = settled(toRaw(draft.value), now);
+      const { recipe: was, lines, past } = toRaw(draft.value);
+      if (JSON.stringify([next.recipe, next.lines, next.past]) === JSON.stringify([was, lines, past])) return;
+      Object.assign(draft.value, { recipe: next.recipe, lines: next.lines, past: next.past });
+      if (!draft.value.name && now.name) draft.value.name = now.name.slice(0, 80);
+      if (!draft.value.style && now.style) draft.value.style = now.style.slice(0, 80);
     },
-    { debounce: 250 },
+    { debounce: SETTLES_AFTER_MS, immediate: true },
+  );
+  /** The cabinet with the materials that the recipe describes and that are not in it yet. */
+  const cabinet = computed(
+    () => new Map([...materials.value, ...reading.value.newMaterials.map((m) => [m.code, m] as const)]),
   );
 
   /** Sizes that the pattern allows: its ends and the even ones between; none while they cannot be read. */
   const sizes = computed(() => {
     try {
-      return sizesBetween(draft.value.recipe.sizes);
+      return sizesBetween(recipe.value.sizes);
     } catch {
       return []; // what is wrong with them is said among what is missing
     }
   });
   /** The fly that is shown: what was chosen, as far as the draft still has it. */
   const shown = computed<FlyChoice>(() => {
-    const { variants, forms } = draft.value.recipe;
-    const kept = (list: { id: string }[], id: string) => (list.some((x) => x.id === id) ? id : (list[0]?.id ?? ""));
+    const { variants, forms } = recipe.value;
+    const kept = (list: { id: string }[], wanted: string) =>
+      list.some((x) => x.id === wanted) ? wanted : (list[0]?.id ?? "");
     return {
       ...choice.value,
       size: sizes.value.includes(choice.value.size) ? choice.value.size : (sizes.value[0] ?? ""),
@@ -103,6 +117,7 @@ export function useDraft(id: string, initial: () => Draft) {
       const attempt = tie({ ...recipe.value, components, steps }, shown.value, {
         keepProfiles: true,
         incomplete: true,
+        materials: cabinet.value,
       });
       if (attempt.fly) return { fly: attempt.fly, faults };
       if (attempt.step === undefined) return { faults, whole: attempt.fault };
@@ -123,58 +138,60 @@ export function useDraft(id: string, initial: () => Draft) {
     return at;
   });
 
+  /** Changes the recipe beside its words; lines that the program said are said anew. */
+  function change(next: Recipe): void {
+    const before = recipe.value;
+    const settledNow = settled(toRaw(draft.value), reading.value);
+    draft.value = { ...settledNow, recipe: next, text: resaid(settledNow, before, next, cabinet.value) };
+  }
+  const setStep = (step: RecipeStep): void =>
+    change({ ...recipe.value, steps: recipe.value.steps.map((s) => (s.id === step.id ? step : s)) });
+  const setPart = (part: Component): void =>
+    change({ ...recipe.value, components: recipe.value.components.map((c) => (c.id === part.id ? part : c)) });
+  // What is changed in the form beside the text goes into the line that told it, where one does.
+  const said = (about: "hook" | "finish", recipe: Recipe): string =>
+    JSON.stringify(about === "hook" ? [recipe.hookModel, recipe.sizes] : recipe.finish);
+  for (const about of ["hook", "finish"] as const)
+    watch(
+      () => said(about, draft.value.recipe),
+      (now) => {
+        if (now === said(about, recipe.value)) return;
+        const plainDraft = toRaw(draft.value);
+        draft.value.text = withFact(plainDraft, reading.value, about, plainDraft.recipe, {
+          ...room.value,
+          materials: cabinet.value,
+        });
+      },
+    );
+
   /** Moves the pattern to another hook: lengths that were usual on the old family become usual on the new one. */
   function rehome(hookModel: string): string[] {
-    const [from, to] = [family.value ?? "", hooks.value.get(hookModel)?.family ?? ""];
-    if (!from || !to || from === to) {
-      draft.value.recipe.hookModel = hookModel;
-      return [];
-    }
-    const { recipe: next, changed } = rehomed(recipe.value, hookModel, from, to);
-    draft.value.recipe.hookModel = hookModel;
-    const steps = new Map(next.steps.map((s) => [s.id, s]));
-    draft.value.rows = draft.value.rows.map((row) => {
-      const step = steps.get(row.id);
-      return step && changed.includes(step.name) ? { ...row, was: step, text: sayStep(step) } : row;
-    });
+    const families = [recipe.value.hookModel, hookModel].map((h) => hooks.value.get(h)?.family ?? "");
+    const [from = "", to = ""] = families;
+    const isOther = from !== "" && to !== "" && from !== to;
+    const { recipe: next, changed } = isOther
+      ? rehomed(recipe.value, hookModel, from, to)
+      : { recipe: { ...recipe.value, hookModel }, changed: [] };
+    const text = withFact(toRaw(draft.value), reading.value, "hook", next, { ...room.value, materials: cabinet.value });
+    draft.value.text = text;
+    change(next);
     return changed;
   }
 
-  const move = (from: number, to: number): void => {
-    if (to < 0 || to >= draft.value.rows.length || from === to) return;
-    const row = draft.value.rows[from];
-    if (row)
-      draft.value.rows = [
-        ...draft.value.rows.filter((_, i) => i !== from).slice(0, to),
-        row,
-        ...draft.value.rows.filter((_, i) => i !== from).slice(to),
-      ];
-  };
-  const remove = (index: number): void => void (draft.value.rows = draft.value.rows.filter((_, i) => i !== index));
-  /** Adds what was typed; before the knot when there is one, unless it is a knot itself. */
-  function add(text: string): string | undefined {
-    const { row, component, problem } = addLine(draft.value, text, materials.value, numberWords.value, family.value);
-    if (problem !== undefined) return problem;
-    if (component) draft.value.recipe.components.push(component);
-    const knot = draft.value.rows.findIndex((r) => r.was?.do === "whip");
-    const at = knot === -1 || row.was?.do === "whip" || row.was?.do === "act" ? draft.value.rows.length : knot;
-    draft.value.rows = [...draft.value.rows.slice(0, at), row, ...draft.value.rows.slice(at)];
-    return undefined;
-  }
   return {
     draft,
-    readings,
+    reading,
     recipe,
+    cabinet,
     tied,
     missing,
     notes,
     choice,
     shown,
     sizes,
-    move,
+    setStep,
+    setPart,
     rehome,
-    remove,
-    add,
     letGo,
     undo,
     redo,

@@ -44,10 +44,11 @@ export function resolveDress(c: FlyContext, step: DressStep): TyingStep {
   };
 }
 
+/** Flies that a packet makes by traces, where nobody has counted yet: nominal. */
+const TRACES_A_PACKET = 200;
+
 /** A trace is never weighed and fills nothing: the packet ties so many flies. */
-function traceOf(c: FlyContext, step: DressStep, { name, fliesPerPacket }: Material): TyingStep {
-  if (!fliesPerPacket)
-    throw new DomainError("STEP_NEEDS", { step: step.name, missing: `how many flies a packet of “${name}” makes` });
+function traceOf(c: FlyContext, step: DressStep, { fliesPerPacket = TRACES_A_PACKET }: Material): TyingStep {
   c.take(step, { kind: "packets", fliesPerPacket });
   // At the zone's rear end, which is on the shank even where a bead covers its front.
   return { id: step.id, name: step.name, do: "act", at: spanning(c.hook, step).to };

@@ -25,7 +25,9 @@ export const wrapsOfHold: Record<Hold, number> = { "loose hold": 2, lock: 5, fin
 export function resolveStep(c: FlyContext, step: RecipeStep, flyStep: FlyStep): TyingStep {
   try {
     if (step.do === "glue") guard("drops", step.drops, bounds.drops);
+    if (step.do === "glue") guard("coats", step.along?.coats, bounds.coats);
     if (step.do === "whip") guard("turns", step.turns, bounds.turns);
+    if (step.do === "whip") guard("knots", step.times, bounds.layers);
     guard("wraps", step.tieIn?.wraps, bounds.wraps);
     const resolved = resolve(c, step, flyStep);
     if (!step.tieIn) return resolved;
@@ -54,7 +56,15 @@ function resolve(c: FlyContext, step: RecipeStep, flyStep: FlyStep): TyingStep {
     case "thread":
       return { id, name, do: "thread", thread: threadOf(c, step) };
     case "glue":
-      return { id, name, do: "glue", at: step.at, drops: step.drops };
+      return {
+        id,
+        name,
+        do: "glue",
+        at: step.at,
+        drops: step.drops,
+        along: step.along,
+        liquid: step.along && c.material(step).liquid?.kind,
+      };
     case "act":
       return { id, name, do: "act", at: step.at, hitches: step.act === "half hitch" ? 1 : undefined };
     case "whip":

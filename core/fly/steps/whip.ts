@@ -12,7 +12,8 @@ export function resolveWhip(c: FlyContext, step: RecipeStep & { do: "whip" }): T
     do: "whip",
     from: step.from,
     to: step.to,
-    turns: head === "none" ? 2 * step.turns : step.turns,
+    // A bare head is held by a second knot, unless the recipe says how many.
+    turns: step.turns * (step.times ?? (head === "none" ? 2 : 1)),
     liquid: component === undefined ? undefined : c.chosen.get(component)?.liquid?.kind,
     coats,
   };

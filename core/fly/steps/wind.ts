@@ -108,6 +108,7 @@ export function collectWind(c: FlyContext, flyStep: FlyStep, result: StepResult)
   const { step } = flyStep;
   if (step.do !== "wind" || !flyStep.material || result.strands === undefined) return;
   const carried = step.carries === undefined ? undefined : c.flySteps.find((s) => s.id === step.carries);
+  if (carried?.step.do === "wind") return goOn(c, carried, result);
   if (carried && c.school(step, "bundle") === "fold back") {
     // The same bundle goes on: counted once, but it has to be long enough for both.
     const use = c.parts.get(carried.step.component ?? "")?.uses.find((u) => u.step === carried.id)?.use;
@@ -115,6 +116,13 @@ export function collectWind(c: FlyContext, flyStep: FlyStep, result: StepResult)
     return;
   }
   c.take(step, useOf(c, flyStep, step, flyStep.material, result));
+}
+
+/** The same strand or feather goes on in another place: what it takes is added to what it took. */
+function goOn(c: FlyContext, carried: FlyStep, result: StepResult): void {
+  const use = c.parts.get(carried.step.component ?? "")?.uses.find((u) => u.step === carried.id)?.use;
+  if (use?.kind === "wound feather" || use?.kind === "cut") use.length += result.length ?? 0;
+  if (use?.kind === "length") use.mm += result.strandLength ?? result.length ?? 0;
 }
 
 function useOf(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Material, result: StepResult): ComponentUse {

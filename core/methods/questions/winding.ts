@@ -124,6 +124,7 @@ export const windingQuestions: readonly Question[] = [
 
 /** Where a place lies from the eye to beyond the bend, near enough to tell which of two comes first on any hook. */
 function alongShank(place: Place): number {
+  if ("part" in place) return 0.5;
   if ("fraction" in place) return place.fraction;
   if ("eyeLengths" in place) return 0.1 * place.eyeLengths;
   return { eye: 0, point: 0.75, barb: 0.9, bend: 1, betweenBends: 1.1, intoBend: 1.2 }[place.landmark];

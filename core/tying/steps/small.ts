@@ -1,4 +1,5 @@
-import { DROP } from "../take";
+import { meanDiameter } from "../profile";
+import { brushedVolume, DROP } from "../take";
 import { tieInThread } from "../wind";
 import type { StepResult, TyingStep } from "../types";
 import type { Vise } from "../vise";
@@ -9,7 +10,14 @@ export function runThread(vise: Vise, step: TyingStep & { do: "thread" }): StepR
   return { id: step.id, name: step.name, do: "thread", from: 0, to: 0 };
 }
 
+/** Drops at a place, or coats brushed along a stretch: a film round all that lies there. */
 export function runGlue(vise: Vise, step: TyingStep & { do: "glue" }): StepResult {
+  if (step.along) {
+    const zone = vise.zone(step.along.from, step.along.to);
+    const full = meanDiameter(vise.profile, zone.from, zone.to);
+    const volume = brushedVolume(step.liquid ?? "lacquer", full, zone.to - zone.from, step.along.coats);
+    return { id: step.id, name: step.name, do: "glue", from: zone.from, to: zone.to, volume };
+  }
   const at = vise.spot(step.at);
   return { id: step.id, name: step.name, do: "glue", from: at, to: at, volume: step.drops * DROP };
 }

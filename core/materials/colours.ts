@@ -1,0 +1,81 @@
+/** Colours as people name them, as seen: enough to draw a material that was only described. */
+const colours: Record<string, string> = {
+  black: "#1f2021",
+  white: "#eeece4",
+  grey: "#7d8083",
+  dun: "#7f868c",
+  slate: "#5f6b73",
+  brown: "#6d4a2d",
+  chestnut: "#6b3f22",
+  ginger: "#b0773c",
+  tan: "#b3946a",
+  fawn: "#b89b74",
+  cream: "#e7dcbf",
+  ivory: "#ece4cf",
+  olive: "#6b6b34",
+  green: "#3f7a45",
+  chartreuse: "#a9c93a",
+  lime: "#9cc53d",
+  teal: "#2f7a7a",
+  blue: "#2d5f9c",
+  navy: "#23304d",
+  purple: "#5d3a78",
+  violet: "#5b4390",
+  claret: "#6d1f34",
+  wine: "#5f1e33",
+  magenta: "#a4307a",
+  pink: "#d98aa0",
+  red: "#a3252b",
+  crimson: "#8f1d2c",
+  scarlet: "#b5281f",
+  orange: "#cf6a24",
+  amber: "#c07a24",
+  rust: "#9a4f27",
+  ember: "#c5532a",
+  fiery: "#a8481f",
+  yellow: "#d9b93b",
+  gold: "#c9a227",
+  silver: "#b9bcbd",
+  copper: "#b5652a",
+  bronze: "#7d5f33",
+  pearl: "#dfe3e0",
+  peat: "#4c3a2b",
+  natural: "#a08a68",
+  sand: "#c9b48a",
+  clear: "#cfd6d2",
+};
+
+/** Other words for the same colour. */
+const alike: Record<string, string> = {
+  gray: "grey",
+  rusty: "rust",
+  golden: "gold",
+  silvery: "silver",
+  coppery: "copper",
+  olives: "olive",
+  reddish: "red",
+  brownish: "brown",
+  greyish: "grey",
+  yellowish: "yellow",
+  greenish: "green",
+  transparent: "clear",
+  buff: "fawn",
+  beige: "tan",
+  turquoise: "teal",
+  maroon: "claret",
+};
+
+/** The one word for a colour, or the word itself where it is none. */
+export const plainColour = (word: string): string => alike[word] ?? word;
+
+export const isColour = (word: string): boolean => plainColour(word) in colours;
+
+/** How a colour that is named in a text is seen; the first that is named counts. Undefined where none is. */
+export function colourIn(text: string): { name: string; seen: string } | undefined {
+  for (const word of text.toLowerCase().split(/[^a-z]+/)) {
+    const name = plainColour(word);
+    const seen = colours[name];
+    if (seen !== undefined) return { name, seen };
+  }
+  return undefined;
+}

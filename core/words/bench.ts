@@ -1,0 +1,315 @@
+import type { Place } from "../hooks";
+import type { Material, MaterialForm } from "../materials";
+import type { Component, Recipe, RecipeStep, Role } from "../recipe";
+import { described, type CabinetIndex, type Description } from "./material";
+import type { Said } from "./said";
+import type { Told } from "./told";
+
+/** What is tied in and waits to be wound, taken over or spun. */
+export interface Waiting {
+  /** The step that tied it in. */
+  step: string;
+  component: string;
+  role: Role;
+  form: MaterialForm;
+  at: Place;
+  /** It hangs to be pulled over; else it is wound. */
+  hangs: boolean;
+  /** What was said when it was tied in, for when it is taken up. */
+  said: Said;
+  /** The line in which it was tied in, and whether it has been used. */
+  line: number;
+  used: boolean;
+}
+
+/** A step as a line made it, with its line. */
+export interface MadeStep {
+  step: RecipeStep;
+  line: number;
+}
+
+const roleOfForm: Partial<Record<MaterialForm, Role>> = {
+  bead: "bead",
+  eyes: "eyes",
+  "weight wire": "weight",
+  thread: "thread",
+  wire: "rib",
+  tinsel: "rib",
+  floss: "body",
+  yarn: "body",
+  chenille: "body",
+  herl: "body",
+  "stretch body": "body",
+  hackle: "hackle",
+  quill: "wing",
+  hair: "wing",
+  flash: "flash",
+  rubber: "legs",
+  dubbing: "body",
+  blend: "body",
+  "extended body": "body",
+  liquid: "finish",
+  "made part": "legs",
+};
+export const usualRole = (form: MaterialForm): Role | undefined => roleOfForm[form];
+
+const slug = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .slice(0, 40) || "step";
+
+/** The name, or the name with the first number that is free. */
+export function unique(wanted: string, taken: (name: string) => boolean): string {
+  if (!taken(wanted)) return wanted;
+  let n = 2;
+  while (taken(`${wanted}-${n}`)) n++;
+  return `${wanted}-${n}`;
+}
+
+/**
+ * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
+ */
+export class Bench {
+  readonly components: Component[] = [];
+  readonly made: MadeStep[] = [];
+  readonly waiting: Waiting[] = [];
+  readonly newMaterials: Material[] = [];
+  /** Where the thread hangs; undefined until it is on the hook. */
+  hangs: Place | undefined;
+  /** Thread that is on the hook. */
+  thread: string | undefined;
+  /** Whether a base of thread has been laid. */
+  isBased = false;
+  /** Parts that a list named, with what it said of them, for the line that ties them in. */
+  readonly declared = new Map<string, { said: Said; line: number; used: boolean }>();
+  /** What was told of last. */
+  last: { component?: string; step?: string } = {};
+  /** What waits until another part is there: the rib of a list until the body. */
+  readonly later: { after: Role[]; make: () => void }[] = [];
+  /** Wraps of every tie-in, where the recipe says so once for all. */
+  wraps: number | undefined;
+  /** Parts that later lines are about. */
+  ahead: ReadonlySet<Role> = new Set();
+  finish: Recipe["finish"] = { state: "not stated" };
+  facts: Partial<Pick<Recipe, "hookModel" | "sizes">> & {
+    family?: string;
+    name?: string;
+    style?: string;
+    hookSaid?: string;
+  } = {};
+
+  constructor(
+    readonly index: CabinetIndex,
+    readonly materials: ReadonlyMap<string, Material>,
+    /** The recipe as it was, from which what no words say is kept. */
+    readonly was: Pick<Recipe, "components" | "steps"> | undefined,
+    private readonly stepsOfLine: (line: number) => readonly string[],
+  ) {}
+
+  materialOf(component: Component | undefined): Material | undefined {
+    const code = component?.material[0]?.value;
+    if (code === undefined) return undefined;
+    return this.materials.get(code) ?? this.newMaterials.find((m) => m.code === code);
+  }
+  formOf(component: Component | undefined): MaterialForm | undefined {
+    return this.materialOf(component)?.form;
+  }
+  component(id: string | undefined): Component | undefined {
+    return this.components.find((c) => c.id === id);
+  }
+  ofRole(role: Role | undefined): Component | undefined {
+    return role === undefined ? undefined : this.components.findLast((c) => c.role === role);
+  }
+
+  /**
+   * The material that a description means: one that is named exactly, one of the fly, one of the cabinet, or a new one.
+   */
+  resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean } {
+    if (d.exact) return { material: d.exact, others: [], isNew: false };
+    const form = d.means?.form;
+    // “the tying silk itself” is what is on the hook.
+    if (
+      form === "thread" &&
+      this.thread &&
+      /^(?:the\s+)?(?:(?:tying|working|same|own)\s+)?(?:thread|silk)$/.test(d.text.toLowerCase().trim())
+    ) {
+      const own = this.materialOf(this.component(this.thread));
+      if (own) return { material: own, others: [], isNew: false };
+    }
+    if (d.parts) return this.resolveBlend(d, d.parts);
+    const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
+    const own = this.newMaterials.find((m) => m.name.toLowerCase() === d.text.trim().toLowerCase());
+    if (own) return { material: own, others: [], isNew: false };
+    const here = this.components
+      .map((c) => this.materialOf(c))
+      .find((m) => m !== undefined && m.form === form && sameWords(`${m.name} ${m.form}`, d.text));
+    if (here) return { material: here, others: [], isNew: false };
+    const found = this.index.find(d.text, used, form);
+    const [first, ...others] = found;
+    if (first) return { material: first, others: others.slice(0, 6), isNew: false };
+    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, d.text));
+    if (mine) return { material: mine, others: [], isNew: false };
+    if (!d.means || form === "hook") return { others: [], isNew: false };
+    const material = described(
+      d.text,
+      d.means,
+      (code) => this.materials.has(code) || this.newMaterials.some((m) => m.code === code),
+    );
+    this.newMaterials.push(material);
+    return { material, others: form === undefined ? [] : this.index.near(d.text, form, 6), isNew: true };
+  }
+
+  /** Mixed of several in equal parts, as long as nobody says in which. */
+  private resolveBlend(d: Description, parts: Description[]): ReturnType<Bench["resolve"]> {
+    const name = d.text.trim().toLowerCase();
+    const own = this.newMaterials.find((m) => m.name.toLowerCase() === name);
+    if (own) return { material: own, others: [], isNew: false };
+    const codes = parts.flatMap((p) => this.resolve(p).material?.code ?? []);
+    const blend = described(
+      d.text,
+      { form: "blend" },
+      (code) => this.materials.has(code) || this.newMaterials.some((m) => m.code === code),
+    );
+    const material: Material = {
+      ...blend,
+      blend: { leastChargeMg: blend.blend?.leastChargeMg ?? 0, parts: Object.fromEntries(codes.map((c) => [c, 1])) },
+    };
+    this.newMaterials.push(material);
+    return { material, others: [], isNew: true };
+  }
+
+  /** A part that is tied of a material: the one that is there, the one that was there before, or a new one. */
+  componentFor(role: Role, material: Material | undefined, part: string | undefined): Component {
+    const isIt = (c: Component): boolean =>
+      c.role === role && (material === undefined || c.material.some((m) => m.value === material.code));
+    const there = this.components.findLast(isIt);
+    if (there) return there;
+    const before = this.was?.components.find((c) => isIt(c) && !this.components.some((x) => x.id === c.id));
+    const id = unique(
+      slug(role),
+      (n) =>
+        this.components.some((c) => c.id === n) ||
+        (before === undefined && this.was?.components.some((c) => c.id === n && c.role !== role) === true),
+    );
+    const fresh: Component = before
+      ? structuredClone(before)
+      : {
+          id,
+          role,
+          material: material ? [{ value: material.code }] : [],
+          ...(material === undefined && part !== undefined && { asStated: part }),
+        };
+    this.components.push(fresh);
+    return fresh;
+  }
+
+  /** The part that the recipe had in a role, where its lines name no material. */
+  before(role: Role): Component | undefined {
+    return this.was?.components.some((c) => c.role === role && c.material.length > 0)
+      ? this.componentFor(role, undefined, undefined)
+      : undefined;
+  }
+
+  /** The id of the next step that a line makes, and the step as it was. */
+  nextId(line: number, name: string, kind: RecipeStep["do"]): { id: string; was?: RecipeStep } {
+    const mine = this.made.filter((m) => m.line === line).length;
+    const before = this.stepsOfLine(line)[mine];
+    const was = before === undefined ? undefined : this.was?.steps.find((s) => s.id === before);
+    if (was && !this.made.some((m) => m.step.id === was.id))
+      return { id: was.id, was: was.do === kind ? was : undefined };
+    const taken = (n: string): boolean =>
+      this.made.some((m) => m.step.id === n) || this.was?.steps.some((s) => s.id === n) === true;
+    return { id: unique(slug(name), taken) };
+  }
+
+  push(step: RecipeStep, line: number, before?: string): void {
+    const at = before === undefined ? -1 : this.made.findIndex((m) => m.step.id === before);
+    if (at >= 0) this.made.splice(at, 0, { step, line });
+    else this.made.push({ step, line });
+    this.last = { component: step.component ?? this.last.component, step: step.id };
+  }
+
+  /** A step that is taken over as it was, with what it leaves on the bench. */
+  keep(step: RecipeStep, line: number, role: Role | undefined, form: MaterialForm | undefined): void {
+    this.push(step, line);
+    if (step.tiedIn !== undefined) for (const w of this.waiting) if (w.step === step.tiedIn) w.used = true;
+    if (step.do === "wind" && role === "thread") {
+      this.thread ??= step.component;
+      this.isBased = true;
+      this.hangs = step.to ?? step.from;
+    }
+    if (step.do === "lay" && step.tiedIn === undefined) {
+      const at = step.tieIn?.at ?? step.to;
+      this.hangs = at;
+      if (step.countedWhenWound || step.hanging)
+        this.waiting.push({
+          step: step.id,
+          component: step.component ?? "",
+          role: role ?? "body",
+          form: form ?? "yarn",
+          at,
+          hangs: step.hanging === true,
+          said: {},
+          line,
+          used: false,
+        });
+    }
+    if (role) this.release(role);
+  }
+
+  /** What waits, by part, by material, or simply what was tied in last. */
+  waits(fits: (w: Waiting) => boolean): Waiting | undefined {
+    return this.waiting.findLast((w) => !w.used && fits(w));
+  }
+
+  /** Runs what waited for a part that is there now. */
+  release(role: Role): void {
+    const ready = this.later.filter((l) => l.after.includes(role));
+    for (const l of ready) this.later.splice(this.later.indexOf(l), 1);
+    for (const l of ready) l.make();
+  }
+  releaseAll(): void {
+    for (const l of this.later.splice(0)) l.make();
+  }
+}
+
+const sameWords = (a: string, b: string): boolean => {
+  const set = (t: string) =>
+    new Set(
+      t
+        .toLowerCase()
+        .split(/[^a-z0-9.]+/)
+        .filter((w) => w.length > 2),
+    );
+  const [x, y] = [set(a), set(b)];
+  return y.size > 0 && [...y].every((w) => x.has(w));
+};
+
+/** Something told, with what the verbs need to act on it. */
+export interface Telling {
+  told: Told;
+  /** The line, in small letters. */
+  text: string;
+  bench: Bench;
+  line: LineNotes;
+}
+
+/** What comes of a line while it is told. */
+export interface LineNotes {
+  number: number;
+  /** Begun with the name of a part, as in a list. */
+  isListed: boolean;
+  assumed: string[];
+  asks: Ask[];
+  notes: string[];
+  steps: string[];
+}
+
+/** A question about a stretch of the line, with words that may stand there instead. */
+export interface Ask {
+  at: [from: number, to: number];
+  sentence: string;
+  answers: { label: string; text: string }[];
+}

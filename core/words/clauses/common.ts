@@ -1,0 +1,249 @@
+import type { HookSize, Place } from "../../hooks";
+import { holds, type RecipeStep, type SizeSpan } from "../../recipe";
+import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
+import { clause, type Clause, type Said } from "../said";
+import { count } from "../text/count";
+import { number } from "../text/number";
+import { place, placeBeside, placeReached, sayPlace } from "../text/place";
+
+/** “1 turn”, “5 turns”. */
+export const counted = (n: number | string, one: string, many = `${one}s`): string =>
+  `${n} ${Number(n) === 1 ? one : many}`;
+
+const the = opt(words("the|a|an|its"));
+const begins = words(
+  "(?:starting|beginning|begun|started|start|begin|running|run|worked|working)\\s+(?:from|at)|from|(?:starting|started|beginning|begun|begin|start)(?=\\s+(?:just|\\d|a|an|one|two|half|behind|in\\s+front|over|above|right))",
+);
+const ends = words(
+  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stop|finish|end)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start|meet))*",
+);
+
+const shareOfShank: Reader<{ from: Place; to: Place }> = map(
+  seq(
+    the,
+    match("(rear|back|hind|front|fore|forward|first|last)"),
+    oneOf(
+      map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+      number,
+    ),
+    opt(words("of")),
+    opt(words("(?:the\\s+)?(?:hook\\s+)?(?:shank|hook|body)")),
+  ),
+  ([, [end], share]) => {
+    if (share > 1) return undefined;
+    return end === "front" || end === "fore" || end === "forward" || end === "first"
+      ? { from: { landmark: "eye" }, to: { fraction: share } }
+      : { from: { fraction: Number((1 - share).toPrecision(12)) }, to: { landmark: "bend" } };
+  },
+);
+/** “the rear yellow floss, the front black floss”: each has its half. */
+const itsHalf: Reader<{ from: Place; to: Place }> = map(
+  match(
+    "(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b)[a-z])",
+  ),
+  ([end]) =>
+    end === "front"
+      ? { from: { eyeLengths: 1.5 }, to: { fraction: 0.5 } }
+      : { from: { fraction: 0.5 }, to: { landmark: "bend" } },
+);
+const wholeShank: Reader<{ from: Place; to: Place }> = map(
+  words(
+    "(?:along|over|down|up)?\\s*(?:the\\s+)?(?:whole|entire|full|complete)\\s+(?:length\\s+of\\s+(?:the\\s+)?)?(?:hook\\s+)?shank(?:\\s+length)?|all\\s+along\\s+the\\s+(?:hook\\s+)?shank|the\\s+(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank",
+  ),
+  () => ({ from: { eyeLengths: 0.5 }, to: { landmark: "bend" } }),
+);
+const overPart: Reader<{ from: Place; to: Place }> = map(
+  match(
+    "(?:all\\s+)?(?:along|over|through)\\s+(?:the\\s+)?(?:whole\\s+|entire\\s+|length\\s+of\\s+the\\s+)?(body|abdomen|thorax)",
+  ),
+  ([w]) => {
+    const part = w === "thorax" ? "thorax" : "body";
+    return { from: { part, end: "front" }, to: { part, end: "rear" } };
+  },
+);
+
+const intoBend: Reader<Place> = map(
+  words("(?:well\\s+|right\\s+|down\\s+)*(?:into|round|around)\\s+the\\s+(?:bend|curve)"),
+  () => ({ landmark: "intoBend" }),
+);
+/** Between a part and the eye is in front of that part. */
+const facing = (p: Place, other: Place): Place =>
+  "part" in p &&
+  p.plus === undefined &&
+  !("part" in other) &&
+  ("eyeLengths" in other || ("landmark" in other && other.landmark === "eye"))
+    ? { ...p, end: "front" }
+    : p;
+
+/** From one place to another, in the direction in which it was said. */
+export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
+  oneOf<{ from: Place; to: Place }>(
+    map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    map(seq(opt(words("round|around|over")), place, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    map(seq(words("round|around|over"), placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    map(seq(opt(begins), placeReached, intoBend), ([, from, to]) => ({ from, to })),
+    map(seq(words("between"), placeReached, words("and"), placeReached), ([, a, , b]) => ({
+      from: facing(a, b),
+      to: facing(b, a),
+    })),
+    map(seq(opt(words("on|over|along|for|across|in")), shareOfShank), ([, z]) => z),
+    wholeShank,
+    overPart,
+    itsHalf,
+  ),
+);
+
+export const zone: Clause = clause(
+  "from mid-shank to the bend",
+  unless(zoneRead, words("full|wide|long|thick")),
+  (s, z) => {
+    if (s.from !== undefined) return false;
+    Object.assign(s, z);
+  },
+);
+/** Only one end is said. */
+export const begin: Clause = clause(
+  "from the eye",
+  map(seq(begins, placeReached), ([, p]) => p),
+  (s, p) => {
+    if (s.begin !== undefined) return false;
+    s.begin = p;
+  },
+);
+export const end: Clause = clause(
+  "up to the bead",
+  map(seq(ends, placeReached), ([, p]) => p),
+  (s, p) => {
+    if (s.end !== undefined) return false;
+    s.end = p;
+  },
+);
+const there = oneOf(
+  map(
+    seq(
+      words(
+        "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
+      ),
+      oneOf(place, placeReached),
+    ),
+    ([, p]) => p,
+  ),
+  place,
+);
+/** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
+const thereSaid = oneOf(
+  map(
+    seq(
+      words(
+        "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
+      ),
+      oneOf(place, placeReached),
+    ),
+    ([, p]) => p,
+  ),
+  placeBeside,
+);
+export const atSaid: Clause = clause("at the bend", thereSaid, (s, p) => {
+  if (s.there !== undefined) return false;
+  s.there = p;
+});
+export const at: Clause = clause("at the bend", there, (s, p) => {
+  if (s.there !== undefined) return false;
+  s.there = p;
+});
+
+const hold = oneOf(...holds.map((h) => map(words(h.replace(" ", "\\s+")), () => h)));
+const howMany = map(
+  seq(
+    opt(words("with|by|using|,")),
+    count,
+    opt(
+      words(
+        "(?:(?!of\\b|and\\b|with\\b|turns?\\b|the\\b)[\\w-]+\\s+)??(?:tight|firm|soft|loose|securing|thread|close|hard|figure[- ]of[- ](?:eight|8)|figure[- ]?8|stacked|crossed|neat|touching)?",
+      ),
+    ),
+    words("(?:thread\\s+)?wraps?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)"),
+  ),
+  ([, c]) => c,
+);
+export const tiedIn: Clause = clause(
+  "tied in at the bend with 5 wraps",
+  seq(
+    words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+in|set\\s+in|fixed"),
+    opt(words("just|right")),
+    opt(words("at|on|near")),
+    oneOf(place, placeReached),
+    opt(map(seq(words("as"), opt(words("a")), hold, opt(words("hold"))), ([, , h]) => h)),
+    opt(howMany),
+  ),
+  (s, [, , , where, held, n]) => {
+    if (n && !(Number.isInteger(n.n) && n.n >= 1)) return false;
+    s.tieIn = { at: where, ...(n && { wraps: n.n }), ...(held && { hold: held }) };
+  },
+);
+export const wraps: Clause = clause("5 wraps", howMany, (s, c) => {
+  const n = c.spread ? Math.round(c.n) : c.n;
+  if (!Number.isInteger(n) || n < 1) return false;
+  s.wraps = n;
+});
+const held: Clause = clause(
+  "as a loose hold",
+  map(seq(words("as"), opt(words("a")), hold, opt(words("hold"))), ([, , h]) => h),
+  (s, h) => void (s.tieIn = { ...s.tieIn, hold: h }),
+);
+
+const SIZE = "(\\d+(?:\\/0)?)";
+/** “14s”, “12s and smaller”, “8 or larger”. */
+export const sizesRead: Reader<Partial<SizeSpan>> = oneOf<Partial<SizeSpan>>(
+  map(match(`(?:(?:size|no\\.?|#)\\s*)?${SIZE}'?s?\\s*(?:and|or|&)\\s*(smaller|down|under|below|finer)`), ([s]) => ({
+    from: s,
+  })),
+  map(match(`(?:(?:size|no\\.?|#)\\s*)?${SIZE}'?s?\\s*(?:and|or|&)\\s*(larger|bigger|up|over|above)`), ([s]) => ({
+    to: s,
+  })),
+  map(match(`(?:(?:sizes?|no\\.?|#)\\s*)?${SIZE}'?s?\\s*(?:-|to|and)\\s*${SIZE}'?s?`), ([a, b]) => ({
+    from: a,
+    to: b,
+  })),
+  map(match(`(?:(?:size|no\\.?|#)\\s*)?${SIZE}'?s?`), ([s]) => ({ from: s, to: s })),
+);
+const onThem = map(seq(words("on|in|for"), opt(words("a|the")), sizesRead), ([, , sizes]) => sizes);
+/** “4 on 14s”: a count that holds for some sizes. */
+export const onSizes: Clause = clause(
+  "4 on 14s and smaller",
+  map(seq(number, opt(words("turns?|fibres?|strands?|wraps?|of\\s+them")), onThem), ([n, , sizes]) => ({ n, sizes })),
+  (s, { n, sizes }) => void (s.onSizes = [...(s.onSizes ?? []), { sizes, count: n }]),
+);
+
+/** It is there only where somebody wants it. */
+const optional: Clause = clause(
+  "may be left out",
+  words(
+    "(?:which\\s+|it\\s+|this\\s+)?(?:may|can|might)\\s+be\\s+(?:left\\s+out|omitted|skipped)|optional(?:ly)?|if\\s+(?:you\\s+)?(?:like|want(?:ed)?|wish|desired|to\\s+hand|available)|or\\s+(?:leave|left)\\s+(?:it\\s+)?out|or\\s+without",
+  ),
+  put1({ optional: true }),
+);
+function put1(more: Said) {
+  return (s: Said): void => void Object.assign(s, more);
+}
+/** An order that is free: “before or after the collar”. */
+const freeOrder: Clause = clause(
+  "before or after the collar",
+  seq(words("(?:either\\s+)?(?:before|ahead\\s+of)\\s+or\\s+after"), the, match("([a-z]+(?:\\s+case)?)")),
+  (s, [, , [part]]) => void (s.orBefore = part),
+);
+
+/** Said of any kind of step, after what is its own. */
+export const everywhere: Clause[] = [tiedIn, onSizes, wraps, held, optional, freeOrder];
+export const where: Clause[] = [zone, begin, end, at];
+
+export const spanWords = (s: { from: Place; to: Place }): string => `from ${sayPlace(s.from)} to ${sayPlace(s.to)}`;
+
+export const tieInWords = (t: NonNullable<RecipeStep["tieIn"]>): string =>
+  `tied in at ${sayPlace(t.at)}${t.hold === undefined ? "" : ` as a ${t.hold === "final" ? "final hold" : t.hold}`}${t.wraps === undefined ? "" : ` with ${counted(t.wraps, "wrap")}`}`;
+
+/** A span of sizes with both ends, within those of the pattern. */
+export const spanOf = (sizes: Partial<SizeSpan>, all: SizeSpan): { from: HookSize; to: HookSize } => ({
+  from: sizes.from ?? all.from,
+  to: sizes.to ?? all.to,
+});

@@ -1,0 +1,215 @@
+import { noodleThicknesses, type DubbedShape, type NoodleThickness } from "../../recipe";
+import { map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { clause, put, putWay, samePair, type Clause, type StepOf } from "../said";
+import { length, lengthPair, sayLength } from "../text/length";
+import { number, sayNumber } from "../text/number";
+import { absolute } from "../text/place";
+import { counted, everywhere, spanWords, where } from "./common";
+import { pairWords } from "./wind";
+
+const thickness: [string, NoodleThickness][] = [
+  ["(?:very\\s+|quite\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
+  ["medium(?:\\s+thick)?|normal", "medium"],
+  ["(?:quite\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|dense(?:ly)?)", "full"],
+];
+const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
+const shapes: [string, DubbedShape][] = [
+  ["slim", "slim"],
+  [
+    "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?",
+    "tapered",
+  ],
+  [
+    "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:plump|fat)\\s+in\\s+the\\s+middle",
+    "cigar",
+  ],
+  [
+    "(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*ball(?:[- ]shaped?)?|(?:round|bulbous)",
+    "ball",
+  ],
+];
+const shape = oneOf(...shapes.map(([w, s]) => map(words(w), () => s)));
+const NOODLE = words("(?:dubbing\\s+)?(?:noodle|rope|strand)");
+const fullWords = "(?:full|thick|fat|in\\s+diameter|across|high|deep)";
+const atEnds = opt(
+  words(
+    `${fullWords}?\\s*(?:at|in|near)\\s+the\\s+(?:front|rear|bend|eye|tail|thorax|back)|behind\\s+the\\s+(?:bead|eye|head)|at\\s+the\\s+bead|(?:in\\s+front|at\\s+the\\s+rear)`,
+  ),
+);
+const oneLength = map(seq(length, atEnds, opt(words(fullWords))), ([l]) => l);
+const rear = /\b(?:at|in|near)\s+the\s+(?:rear|bend|tail|back)\b/;
+
+/** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
+export const dressClauses: Clause[] = [
+  where[0] as Clause,
+  clause(
+    "noodle 90 mm sparse",
+    seq(NOODLE, opt(words("of|about|,|,?\\s*about")), length, opt(words("long")), opt(words(",")), opt(howThick)),
+    (s, [, , noodle, , , t]) => {
+      Object.assign(s, { noodle, ...(t && { thickness: t }) });
+    },
+  ),
+  clause(
+    "a thin 40 mm noodle",
+    seq(opt(words("an?")), opt(howThick), length, opt(words("long")), opt(howThick), NOODLE),
+    (s, [, t, noodle, , u]) => {
+      Object.assign(s, { noodle, ...((t ?? u) && { thickness: t ?? u }) });
+    },
+  ),
+  clause(
+    "40 mm of noodle",
+    seq(length, words("of\\s+(?:dubbing\\s+)?noodle")),
+    (s, [noodle]) => void (s.noodle = noodle),
+  ),
+  clause("a thin noodle", seq(opt(words("an?")), howThick, NOODLE), (s, [, t]) => void (s.thickness = t)),
+  clause("0.4 to 0.2 gape full", endsRead(), (s, { pair }) => void (s.fullness = pair)),
+  clause(
+    "0.5 gape full",
+    oneOf(
+      map(seq(words("full"), length), ([, l]) => l),
+      map(seq(length, words(fullWords)), ([l]) => l),
+    ),
+    (s, l) => {
+      s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+    },
+  ),
+  clause(
+    "cigar 0.5 gape",
+    seq(
+      shape,
+      opt(words(",|of|about")),
+      oneOf(
+        map(lengthPair, (p) => p),
+        map(length, samePair),
+      ),
+      opt(words(fullWords)),
+    ),
+    (s, [sh, , fullness]) => {
+      Object.assign(s, { shape: sh, fullness });
+    },
+  ),
+  clause("tapered", shape, (s, sh) => {
+    if (s.shape !== undefined) return false;
+    s.shape = sh;
+  }),
+  clause(
+    "loop of 40 mm",
+    seq(
+      opt(words("in|into")),
+      opt(words("an?|the")),
+      opt(words("dubbing")),
+      words("loop"),
+      opt(words("of|about")),
+      absolute,
+      opt(words("long")),
+    ),
+    (s, [, , , , , loopMm]) => {
+      if (!(loopMm >= 1)) return false;
+      s.loopMm = loopMm;
+    },
+  ),
+  clause("a 40 mm loop", seq(absolute, words("(?:long\\s+)?(?:dubbing\\s+)?loop")), (s, [loopMm]) => {
+    if (!(loopMm >= 1)) return false;
+    s.loopMm = loopMm;
+  }),
+  clause("in a loop", words("(?:in|into)\\s+a\\s+(?:dubbing\\s+)?loop|(?:dubbing\\s+)?loop"), put({ loop: true })),
+  clause("3 layers", seq(number, words("layers?")), (s, [n]) => {
+    if (!Number.isInteger(n) || n < 1) return false;
+    s.loopLayers = n;
+  }),
+  clause("0.4 mg a mm", seq(number, words("mg\\s+(?:a|per|to\\s+the|/)\\s*mm")), (s, [loopLoad]) => {
+    if (!(loopLoad >= 0.0001)) return false;
+    s.loopLoad = loopLoad;
+  }),
+  clause(
+    "a trace",
+    words("(?:just\\s+|only\\s+)?(?:an?\\s+)?(?:trace|touch|hint|suggestion|dusting)(?:\\s+of)?"),
+    put({ trace: true }),
+  ),
+  clause(
+    "touched on waxed thread",
+    words("touch(?:ed)?(?:[- ]dubb?(?:ed|ing)?)?(?:\\s+on(?:to)?)?(?:\\s+(?:well[- ])?waxed\\s+thread)?"),
+    (s) => putWay(s, "dubbing way", "touched"),
+  ),
+  clause(
+    "brushed out",
+    words(
+      "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|a\\s+little|underneath|below|at\\s+the\\s+sides))?|left\\s+(?:rough|shaggy|spiky)|rough(?:ly)?|shaggy|spiky",
+    ),
+    put({ brushed: true }),
+  ),
+  ...where.slice(1),
+  clause(
+    "a little fuller than the body",
+    match(
+      "(?:(?:a\\s+)?(?:little|bit|touch|shade)|slightly|somewhat|rather|much)?\\s*(fuller|thicker|fatter|bigger|larger|slimmer|thinner)\\s+than\\s+(?:the\\s+)?(?:body|abdomen|rear)",
+    ),
+    (s, [w]) => {
+      s.ofBody = w === "slimmer" || w === "thinner" ? 0.85 : 1.2;
+    },
+  ),
+  clause(
+    "figure of eight",
+    words(
+      "(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
+    ),
+    () => undefined,
+  ),
+  clause("80 mm long", seq(absolute, words("long")), (s, [loopMm]) => {
+    if (!s.loop || s.loopMm !== undefined) return false;
+    s.loopMm = loopMm;
+  }),
+  clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide")), (s, l) => {
+    if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l) return false;
+    s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+  }),
+  clause("sparse", howThick, (s, t) => {
+    if (s.thickness !== undefined) return false;
+    s.thickness = t;
+  }),
+  ...everywhere,
+];
+
+/** Two ends of a taper: “0.4 to 0.2 gape full”, “0.2 gape at the bend to 0.4 gape behind the bead”. */
+function endsRead() {
+  return (text: string, at: number) => {
+    const found = taper(text, at);
+    if (!found) return undefined;
+    const stretch = text.slice(at, found.end);
+    const isRearFirst = rear.test(stretch.split(/\bto\b/)[0] ?? "");
+    const { pair } = found.value;
+    return { value: { pair: isRearFirst ? ([pair[1], pair[0]] as typeof pair) : pair }, end: found.end };
+  };
+}
+const taper = oneOf(
+  map(
+    seq(
+      opt(words("from|full|tapering\\s+from|taper(?:ed)?\\s+from")),
+      oneLength,
+      words("(?:taper(?:ing|s)?\\s+|thinning\\s+|rising\\s+)?(?:down\\s+|up\\s+)?to|and"),
+      oneLength,
+    ),
+    ([, a, , b]) => ({ pair: [a, b] as [typeof a, typeof a] }),
+  ),
+  map(
+    seq(opt(words("from|full|tapering\\s+from|taper(?:ed)?\\s+from")), lengthPair, opt(words(fullWords))),
+    ([, pair]) => ({ pair }),
+  ),
+);
+
+/** A dubbed stretch in the words that read back to it. */
+export function sayDress(step: StepOf<"dress">): string[] {
+  return [
+    step.noodle ? `noodle ${sayLength(step.noodle)}${step.thickness ? ` ${step.thickness}` : ""}` : "",
+    step.fullness ? `${pairWords(step.fullness)} full` : "",
+    step.shape ?? "",
+    step.trace ? "a trace" : "",
+    step.loopMm === undefined ? "" : `loop of ${sayNumber(step.loopMm)} mm`,
+    step.loopLayers === undefined ? "" : counted(step.loopLayers, "layer"),
+    step.loopLoad === undefined ? "" : `${sayNumber(step.loopLoad)} mg a mm`,
+    step.methods?.["dubbing way"] === "touched" ? "touched on waxed thread" : "",
+    step.brushed ? "brushed out" : "",
+    spanWords(step),
+  ];
+}
+export { match, noodleThicknesses };

@@ -1,0 +1,117 @@
+import type { MaterialForm } from "../../materials";
+import type { RecipeStep, Role } from "../../recipe";
+import type { Clause, Kind } from "../said";
+import { tieInWords } from "./common";
+import { dressClauses, sayDress } from "./dress";
+import { boundInClauses, layClauses, sayLay } from "./lay";
+import {
+  actClauses,
+  glueClauses,
+  sayAct,
+  sayGlue,
+  saySeat,
+  sayWhip,
+  seatClauses,
+  threadClauses,
+  whipClauses,
+} from "./small";
+import { sayWind, windClauses } from "./wind";
+
+export { stanceWords } from "./lay";
+
+/** What can be said of each kind of step, in the order in which it is tried. */
+export const clausesOf: Record<Kind, readonly Clause[]> = {
+  seat: seatClauses,
+  wind: windClauses,
+  lay: layClauses,
+  dress: dressClauses,
+  thread: threadClauses,
+  glue: glueClauses,
+  act: actClauses,
+  whip: whipClauses,
+};
+export { boundInClauses };
+
+/** Parts that stand off the shank are laid unless something is said that only a winding has. */
+const woundRoles = new Set<Role>(["body", "thorax", "rib", "tag", "butt", "weight", "thread", "head"]);
+const laidRoles = new Set<Role>([
+  "tail",
+  "wing",
+  "underwing",
+  "throat",
+  "legs",
+  "topping",
+  "cheeks",
+  "flash",
+  "wing case",
+]);
+const layWords =
+  /\b(?:fibres?|strands?|plumes?|tips?\b(?<!the\s+tip)|flanks?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;
+const windWords =
+  /\b(?:turns?|side\s+by\s+side|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch|wound|wind|wrapped|palmer\w*)\b/i;
+
+/** What is done, from the material and the words. */
+export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
+  if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
+    return "whip";
+  if (form === undefined && role === undefined) return "act";
+  if (form === "thread") return /\bchange\b/i.test(text) ? "thread" : "wind";
+  if (form === "bead" || form === "eyes") return "seat";
+  if (form === "dubbing" || form === "blend") return "dress";
+  if (form === "liquid") return "glue";
+  if (form === "hair" || form === "quill" || form === "extended body" || form === "made part")
+    return form === "quill" && /\b(?:wound|turns?|touching|wrapped)\b/i.test(text) ? "wind" : "lay";
+  // What is wound is only laid where it waits to be.
+  if (role === "weight" && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text)) return "lay";
+  if (role !== undefined && woundRoles.has(role) && (form !== "feather fibre" || role === "body" || role === "thorax"))
+    return /counted\s+when\s+wound|\bbound\s+in\b(?!.*\bturns?\b)(?!.*\btouching\b)|left\s+hanging/i.test(text) &&
+      !/\bturns?\b|(?<!when\s)\bwound\b/i.test(text)
+      ? "lay"
+      : "wind";
+  if ((role === "hackle" || role === "collar" || role === "throat") && form === "hackle" && windWords.test(text))
+    return "wind";
+  if (role !== undefined && laidRoles.has(role) && !windWords.test(text)) return "lay";
+  return layWords.test(text) && !/\bwhole\s+feather\b/i.test(text) ? "lay" : "wind";
+}
+
+const ofEveryKind = new Set([
+  "from mid-shank to the bend",
+  "tied in at the bend with 5 wraps",
+  "5 wraps",
+  "4 on 14s and smaller",
+  "may be left out",
+  "as a loose hold",
+  "before or after the collar",
+  "from the eye",
+  "up to the bead",
+  "at the bend",
+]);
+/** Some of what can be said of a kind of step alone, for the question when nothing was understood. */
+export const examplesOf = (kind: Kind, most: number): string[] =>
+  [...new Set(clausesOf[kind].map((c) => c.example))].filter((e) => !ofEveryKind.has(e)).slice(0, most);
+
+/** How a step is done, in the words that read back to the same step. */
+export function sayStep(step: RecipeStep): string {
+  return [...howWords(step), ...(step.tieIn ? [tieInWords(step.tieIn)] : [])].filter(Boolean).join(", ");
+}
+
+function howWords(step: RecipeStep): string[] {
+  switch (step.do) {
+    case "seat":
+      return saySeat(step);
+    case "wind":
+      return sayWind(step);
+    case "lay":
+      return sayLay(step);
+    case "dress":
+      return sayDress(step);
+    case "thread":
+      return ["change to it"];
+    case "glue":
+      return sayGlue(step);
+    case "act":
+      return sayAct(step);
+    case "whip":
+      return sayWhip(step);
+  }
+}

@@ -1,0 +1,636 @@
+import {
+  featherParts,
+  sectors,
+  stances,
+  type Attitude,
+  type FeatherPart,
+  type LayAmount,
+  type Sector,
+  type Stance,
+} from "../../recipe";
+import { map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { clause, put, putWay, wholeOf, type Clause, type Said, type StepOf } from "../said";
+import { count, times, type Count } from "../text/count";
+import { length, lengthNamed, lengthReaching, sayLength } from "../text/length";
+import { number, sayNumber } from "../text/number";
+import { absolute } from "../text/place";
+import { atSaid, counted, everywhere, onSizes, spanWords, where } from "./common";
+import { face } from "./wind";
+
+/** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
+const MATCHSTICK_MM = 2;
+const folded = opt(
+  words(
+    "folded(?:\\s+(?:double|over|round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|round\\s+the\\s+thread|in\\s+half)?",
+  ),
+);
+const perSide = opt(words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side|to\\s+(?:a|each)\\s+side"));
+
+type Noun = "fibres" | "strands" | "feathers" | "pieces" | "slips";
+
+/** Sets an amount of so many of a kind; false where the number is none of them. */
+export function amountOf(
+  said: Said,
+  c: Count,
+  noun: Noun,
+  extra: { folded?: boolean; perSide?: boolean } = {},
+): boolean {
+  const times = extra.perSide ? 2 : 1;
+  if (extra.perSide) said.round = { near: 1, far: 1 };
+  if (noun === "feathers") {
+    if (!(c.n > 0)) return false;
+    const part = said.amount && "feathers" in said.amount ? said.amount.part : undefined;
+    said.amount = { feathers: times * c.n, ...(part && { part }) };
+    return true;
+  }
+  const w = wholeOf(c);
+  if (!w || c.atMost) return false;
+  if (noun === "slips") {
+    // So many slips are one beside the other, left and right; their width is said apart.
+    said.count = times * w.n;
+    return true;
+  }
+  const n = times * w.n;
+  if (w.spread) said.spread = [times * w.spread[0], times * w.spread[1]];
+  said.amount =
+    noun === "strands"
+      ? { strands: n, folded: extra.folded ?? false }
+      : noun === "pieces"
+        ? { pieces: n }
+        : { fibres: n };
+  return true;
+}
+
+const byNumber: Clause[] = [
+  clause(
+    "matched slips of",
+    words(
+      "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?)\\s+(?:of|from)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "3 mm of fibres",
+    seq(
+      absolute,
+      words(
+        "of\\s+(?:fibres?|fibers?|stem|barbs?|the\\s+(?:stem|feather))|(?:wide\\s+)?(?:section|span|stretch|worth)\\s+of\\s+(?:fibres?|stem)|span\\s+of\\s+stem",
+      ),
+    ),
+    (s, [spanMm]) => {
+      if (!(spanMm > 0)) return false;
+      s.amount = { spanMm };
+    },
+  ),
+  clause(
+    "6 to 8 fibres",
+    seq(
+      count,
+      words(
+        "(?:good\\s+|long\\s+|single\\s+|whole\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
+      ),
+      perSide,
+    ),
+    (s, [c, , side]) => amountOf(s, c, "fibres", { perSide: side !== undefined }),
+  ),
+  clause(
+    "2 strands folded",
+    seq(count, words("(?:single\\s+)?(?:strands?|herls?|lengths?|ends|threads)"), folded, perSide),
+    (s, [c, , f, side]) => amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
+  ),
+  clause(
+    "folded",
+    words("folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?"),
+    (s) => {
+      if (!s.amount || !("strands" in s.amount)) return false;
+      s.amount = { ...s.amount, folded: true };
+    },
+  ),
+];
+
+const THICK = opt(
+  words("thick|in\\s+diameter|across|in\\s+thickness|when\\s+(?:squeezed|compressed)|squeezed|compressed"),
+);
+const bySize: Clause[] = [
+  clause(
+    "clump as thick as a matchstick",
+    words(
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|match(?:stick)?[- ](?:sized?|thick)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
+    ),
+    put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
+  ),
+  clause(
+    "clump of 1.5 mm",
+    seq(
+      opt(words("a|an|each\\s+an?")),
+      words("(?:\\w+\\s+)??(?:clump|bunch|bundle)"),
+      opt(words("of|about|,")),
+      length,
+      THICK,
+    ),
+    (s, [, , , clump]) => void (s.amount = { clump }),
+  ),
+  clause(
+    "2 mm thick",
+    seq(
+      opt(words("about|roughly|some|,")),
+      absolute,
+      words("thick|across|in\\s+diameter|in\\s+thickness"),
+      opt(words("when\\s+(?:it\\s+is\\s+)?(?:squeezed|compressed)|squeezed|compressed")),
+    ),
+    (s, [, mm]) => {
+      if (s.amount !== undefined) return false;
+      s.amount = { clump: { mm } };
+    },
+  ),
+  clause(
+    "1.5 mm thick clump",
+    seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")),
+    (s, [mm]) => void (s.amount = { clump: { mm } }),
+  ),
+  clause(
+    "slips 2 mm wide",
+    seq(
+      opt(words("a\\s+pair\\s+of|pair\\s+of|two|one\\s+pair\\s+of")),
+      opt(words("matched|matching|paired")),
+      words("slips?"),
+      opt(words("of|each|about|,|are")),
+      length,
+      opt(words("wide|in\\s+width|each")),
+    ),
+    (s, [, , , , slipWidth]) => {
+      s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "2 mm wide",
+    seq(opt(words("each")), length, words("wide(?:\\s+(?:strip|slips?))?|in\\s+width")),
+    (s, [, slipWidth]) => {
+      if (s.amount && !("slipWidth" in s.amount)) return false;
+      s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "patch of 12 mm²",
+    seq(opt(words("a")), words("patch\\s+of"), number, match("mm(?:²|2|\\^2)")),
+    (s, [, , patchMm2]) => {
+      if (!(patchMm2 > 0)) return false;
+      s.amount = { patchMm2 };
+    },
+  ),
+];
+
+const partOf = (s: Said, part: FeatherPart, feathers?: number): void => {
+  const n = feathers ?? (s.amount && "feathers" in s.amount ? s.amount.feathers : 1);
+  s.amount = { feathers: n, part };
+};
+const byFeather: Clause[] = [
+  clause(
+    "1 pair of feathers",
+    seq(count, opt(words("matched|matching")), words("pairs?"), opt(words("of\\s+feathers"))),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1) return false;
+      s.amount = { feathers: 2 * c.n, paired: true };
+    },
+  ),
+  clause(
+    "the tip of one plume",
+    seq(
+      words("(?:the\\s+|just\\s+the\\s+)?(?:tips?|ends?)\\s+of"),
+      number,
+      opt(words("single|whole|large|small")),
+      words("(?:feathers?|plumes?|hackles?)"),
+    ),
+    (s, [, n]) => partOf(s, "tip", n),
+  ),
+  clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?")), (s, [n]) => partOf(s, "tip", n)),
+  clause(
+    "one flank",
+    seq(
+      oneOf(
+        number,
+        map(match("(one)"), () => 1),
+      ),
+      words("flanks?(?!\\s+(?:feather|fibre))"),
+    ),
+    (s, [n]) => partOf(s, "one flank", n),
+  ),
+  clause(
+    "centre out",
+    words(
+      "(?:with\\s+)?(?:the\\s+)?cent(?:re|er)s?\\s+(?:cut\\s+|removed|taken\\s+)?(?:out|removed)?|(?:the\\s+)?cent(?:re|er)\\s+(?:cut|taken)\\s+out",
+    ),
+    (s) => partOf(s, "centre out"),
+  ),
+  clause(
+    "half a feather",
+    seq(
+      count,
+      opt(words("(?:of\\s+)?an?")),
+      words("(?:whole\\s+|entire\\s+)?(?:feathers?|plumes?)(?!\\s+fibres?)"),
+      perSide,
+    ),
+    (s, [c, , , side]) => amountOf(s, c, "feathers", { perSide: side !== undefined }),
+  ),
+  clause("1 piece", seq(count, words("pieces?(?!\\s+of\\s+\\d)")), (s, [c]) => amountOf(s, c, "pieces")),
+];
+
+const tail = opt(words("tail|wing|throat|legs|topping|flash"));
+const shown = (s: Said, rule: Parameters<typeof sayLength>[0]): boolean | void => {
+  if (s.shown !== undefined) return false;
+  s.shown = rule;
+};
+/** A measure alone counts only where it is one of the hook, or says that it is a length. */
+const lengthBare = oneOf(
+  length,
+  map(
+    match("(?:the\\s+)?(?:hook\\s+)?(shank|gape|gap)(?:'s)?(?:[- ]lengths?)?"),
+    ([m]): Parameters<typeof sayLength>[0] => ({ of: m === "gap" ? "gape" : (m as "shank"), times: 1 }),
+  ),
+);
+const howLong: Clause[] = [
+  clause(
+    "trimmed to 2 mm",
+    seq(
+      words("(?:and\\s+)?(?:trimmed|cut|clipped|shortened)\\s+(?:back\\s+|down\\s+)?to"),
+      length,
+      opt(words("long|on\\s+each\\s+side|each\\s+side|each|either\\s+side")),
+    ),
+    (s, [, l]) => shown(s, l),
+  ),
+  clause(
+    "= half the shank",
+    seq(
+      tail,
+      words("=|as\\s+(?:long|tall|high)\\s+as|(?:in\\s+)?lengths?(?:\\s+(?:of|is|=|:|about))?|:"),
+      opt(words("about|to")),
+      lengthNamed,
+    ),
+    (s, [, , , l]) => shown(s, l),
+  ),
+  clause(
+    "12 mm long",
+    seq(
+      lengthNamed,
+      words(
+        "(?:or\\s+so\\s+)?(?:long|tall|high|showing|visible|free|sticking\\s+out(?:\\s+behind)?|in\\s+length|each\\s+end|to\\s+each\\s+end|behind\\s+the\\s+bend|beyond\\s+the\\s+(?:bend|tie-?in))(?:\\s+(?:behind|beyond|over|past)\\s+the\\s+(?:bend|hook|tie-?in))?",
+      ),
+    ),
+    (s, [l]) => shown(s, l),
+  ),
+  clause("to the point", lengthReaching, (s, l) => {
+    // A place that a length reaches and one where it is tied in may be said in the same words: reached are tips.
+    if ("to" in l && s.shown !== undefined) return false;
+    return shown(s, l);
+  }),
+  clause(
+    "the shank length",
+    seq(
+      opt(
+        words(
+          "each(?:\\s+(?:leg|wing|tail|side|strand|end|tip|one))?|legs?|wings?|tails?(?=\\s+(?:half|twice|\\d|one|two|a\\b|the\\s+(?:shank|gape|hook)))",
+        ),
+      ),
+      unless(lengthBare, words("from|at|behind|in|ahead|before|short|past")),
+      opt(words("long|tall|to\\s+(?:each|either)\\s+(?:end|side)|each\\s+(?:end|side)")),
+    ),
+    (s, [, l]) => shown(s, l),
+  ),
+  clause("the same length", words("(?:of\\s+)?(?:the\\s+)?same\\s+length(?!\\s+as)"), put({ sameLength: true })),
+];
+
+const SECTOR = `(?:${sectors.join("|")})`;
+const sides: Clause[] = [
+  clause(
+    "shared 1 near and 1 far",
+    match(`shared\\s+(\\d+\\s+${SECTOR}(?:\\s*(?:,|and)\\s*\\d+\\s+${SECTOR})*)`),
+    (s, [parts]) => {
+      const named = [...(parts ?? "").matchAll(new RegExp(`(\\d+)\\s+(${SECTOR})`, "g"))];
+      s.round = Object.fromEntries(named.map((m) => [m[2] as Sector, Number(m[1])]));
+      return Object.values(s.round).every((n) => n > 0);
+    },
+  ),
+  clause(
+    "one on each side",
+    seq(number, words("(?:on\\s+)?(?:each|either|a|per)\\s+side|(?:to|for)\\s+(?:each|either|a)\\s+side|a\\s+side")),
+    (s, [n]) => {
+      if (!Number.isInteger(n) || n < 1) return false;
+      s.round = { near: 1, far: 1 };
+      s.count = 2 * n;
+    },
+  ),
+  clause(
+    "on the near side",
+    match(
+      `(?:on|along|at)\\s+(?:the\\s+)?(${SECTOR}|far|near|bottom)(?:\\s+side)?(?:\\s+of\\s+the\\s+(?:shank|hook))?|(underneath|below\\s+the\\s+shank|under\\s+the\\s+(?:shank|hook)|beneath(?:\\s+the\\s+(?:shank|hook))?)|(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?)`,
+    ),
+    (s, [a, under, top]) => {
+      const sector = under !== undefined || a === "bottom" ? "underside" : top !== undefined ? "top" : (a as Sector);
+      // Where it is tied in along the shank says nothing of a bundle that is not split.
+      s.round = { [sector]: 1 };
+    },
+  ),
+  clause(
+    "half to each side",
+    words(
+      "half\\s+(?:of\\s+(?:it|them)\\s+)?(?:to\\s+|on\\s+)?(?:a|each|either)\\s+side|(?:split|divided|shared)\\s+(?:evenly\\s+|equally\\s+)?(?:to|on|between|over)\\s+(?:both|each|the\\s+two)\\s+sides?|both\\s+sides(?!\\s+of)",
+    ),
+    put({ round: { near: 1, far: 1 } }),
+  ),
+  clause(
+    "on each side",
+    words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?!\\s+of)"),
+    put({ round: { near: 1, far: 1 }, perSide: true }),
+  ),
+  clause(
+    "as a tent set by wraps at the root",
+    seq(
+      match(
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|spread)|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|(tent(?:ed)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+      ),
+      opt(
+        map(
+          match(
+            "(?:set|fixed|held|kept|split|separated)?\\s*(?:by|with)\\s+((?:[\\w-]+\\s+){0,4}?(?:wraps|turns|root|glue|thread)(?:\\s+at\\s+the\\s+root)?)",
+          ),
+          ([by]) => by,
+        ),
+      ),
+    ),
+    (s, [[a, b, c, d, e, tent, spent], by]) => {
+      const stance = stanceOf(a ?? b ?? c ?? d ?? e ?? (tent ? "tent" : spent ? "flat" : "v"));
+      if (!stance) return false;
+      s.stance = stance;
+      if (spent) s.attitude = "sides";
+      if (by) s.setBy = setBy(by);
+    },
+  ),
+  clause(
+    "figure-of-eight wraps",
+    seq(
+      opt(count),
+      words(
+        "(?:turns?\\s+(?:of\\s+)?)?(?:with\\s+)?(?:a\\s+)?figures?[- ]of[- ](?:eight|8)(?:s|\\s+(?:wraps?|turns?|lashing))?|figure[- ]?8(?:\\s+(?:wraps?|turns?))?",
+      ),
+    ),
+    (s, [c]) => {
+      if (c) s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "figure-of-eight wraps";
+    },
+  ),
+  clause("to both sides", words("to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways"), put({ attitude: "sides" })),
+  clause(
+    "over the back",
+    words("(?:lying\\s+|laid\\s+)?over\\s+the\\s+(?:back|body|top)|on\\s+its\\s+back"),
+    put({ attitude: "over" }),
+  ),
+  clause(
+    "pointing back",
+    match(
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|butts?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+)?(upright|erect|cocked)",
+    ),
+    (s, [way, upright]) => {
+      s.attitude = upright !== undefined ? "up" : attitudeOf(way ?? "");
+    },
+  ),
+  face,
+];
+const attitudeOf = (w: string): Attitude =>
+  w.startsWith("forward") ? "forward" : w.startsWith("down") ? "down" : w.startsWith("up") ? "up" : "back";
+const stanceOf = (w: string): Stance | undefined =>
+  w === "roof"
+    ? "tent"
+    : ["split", "divided", "forked", "spread"].includes(w)
+      ? "V"
+      : w.startsWith("all") || w.startsWith("fully")
+        ? "full round"
+        : stances.find((x) => x.toLowerCase() === w.replace(/\s+/g, " "));
+const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
+
+const howTied: Clause[] = [
+  clause(
+    "bound in",
+    words("counted\\s+when\\s+wound|bound\\s+in(?!\\s+(?:at|along|on))"),
+    put({ countedWhenWound: true }),
+  ),
+  clause(
+    "left hanging",
+    words(
+      "(?:left|let|leave|most\\s+of\\s+it|butts?|ends?|tag)\\s+(?:them\\s+|it\\s+)?hang(?:ing)?(?:\\s+(?:back|behind|loose|out|off\\s+the\\s+back))*|hanging\\s+(?:back|off)",
+    ),
+    put({ hanging: true }),
+  ),
+  clause(
+    "2 times as much taken",
+    seq(opt(words("take")), number, words("times\\s+as\\s+much(?:\\s+taken)?")),
+    (s, [, overTake]) => {
+      if (!(overTake >= 1)) return false;
+      s.overTake = overTake;
+    },
+  ),
+  clause(
+    "butts trimmed by 12 mm",
+    seq(words("butts?\\s+(?:trimmed|cut)"), opt(words("by|back\\s+by")), absolute),
+    (s, [, , trimMm]) => void (s.trimMm = trimMm),
+  ),
+  clause(
+    "4 mm free",
+    seq(
+      words("leav(?:e|ing)|with|and"),
+      lengthNamed,
+      opt(words("of\\s+it")),
+      words(
+        "(?:hanging\\s+)?(?:free|in\\s+front|behind|beyond|loose|over)(?:\\s+(?:behind|in\\s+front))?(?:\\s+for\\s+(?:a|the)\\s+\\w+)?",
+      ),
+    ),
+    (s, [, free]) => void (s.free = free),
+  ),
+  clause(
+    "4 mm left free",
+    seq(lengthNamed, words("(?:left\\s+|hanging\\s+)free(?:\\s+(?:behind|in\\s+front|beyond\\s+it))?")),
+    (s, [free]) => void (s.free = free),
+  ),
+  clause(
+    "tips stacked",
+    words(
+      "(?:tips?\\s+)?(?:stacked|evened|levelled|leveled|aligned)(?:\\s+tips?)?|tips\\s+(?:even|level|together|aligned)",
+    ),
+    (s) => putWay(s, "tips", "stacked"),
+  ),
+  clause(
+    "over its whole length",
+    words(
+      "over\\s+(?:its|the)\\s+(?:whole|full|entire)\\s+length(?:\\s+of\\s+the\\s+loop)?|along\\s+(?:all\\s+of\\s+)?the\\s+loop",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "in the same place",
+    words("(?:in|at)\\s+(?:exactly\\s+)?the\\s+same\\s+(?:place|spot|point)"),
+    () => undefined,
+  ),
+  clause(
+    "stretched 2 times",
+    seq(
+      words("(?:well\\s+)?stretch(?:ed|ing)?"),
+      opt(words("it|to|by|out|back")),
+      oneOf(
+        map(times, (c) => c.n),
+        map(words("double|twice(?:\\s+its\\s+length)?"), () => 2),
+        number,
+      ),
+      opt(words("times|x|its\\s+(?:own\\s+)?length|of\\s+its\\s+length")),
+    ),
+    (s, [, , stretch]) => {
+      if (!(stretch >= 1)) return false;
+      s.stretch = stretch;
+    },
+  ),
+  clause(
+    "wraps round the root",
+    words("(?:round|around)\\s+(?:its|the|their)\\s+(?:base|root|foot)"),
+    (s) => void (s.setBy ??= "wraps at the root"),
+  ),
+  clause(
+    "where it is held",
+    words("where\\s+(?:it|the\\s+\\w+)\\s+(?:is|was)\\s+(?:held|tied\\s+down|bound\\s+down|secured)"),
+    () => undefined,
+  ),
+  clause(
+    "by the tips",
+    match("(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(tips?|butts?|ends?|stems?|thin\\s+ends?)"),
+    () => undefined,
+  ),
+  clause(
+    "along the shank",
+    words(
+      "(?:and\\s+)?(?:bound\\s+(?:down\\s+)?|bind\\s+(?:it\\s+)?(?:down\\s+)?|laid\\s+)?(?:in\\s+)?(?:all\\s+)?along\\s+(?:the\\s+)?(?:top\\s+of\\s+the\\s+|side\\s+of\\s+the\\s+|whole\\s+|full\\s+length\\s+of\\s+the\\s+)?(?:hook\\s+)?(?:shank|body)",
+    ),
+    (s) => {
+      if (s.from !== undefined) return false;
+      s.laid = { from: { fraction: 0.3 }, to: { landmark: "bend" } };
+    },
+  ),
+];
+
+const itsPiece: Clause[] = [
+  clause("60 mm long", seq(absolute, words("long")), (s, [mm]) => {
+    if (s.pieceMm !== undefined) return false;
+    s.pieceMm = mm;
+  }),
+  clause(
+    "60 mm of it",
+    seq(
+      unless(
+        absolute,
+        words(
+          "apart|thick|wide|long|behind|in\\s+front|past|short\\s+of|back\\s+from|from|before|ahead|noodle|tall|free",
+        ),
+      ),
+      opt(words("of|lengths?\\s+of|pieces?\\s+of")),
+    ),
+    (s, [mm]) => {
+      if (s.pieceMm !== undefined || mm < 15) return false;
+      s.pieceMm = mm;
+    },
+  ),
+];
+
+/** What can be said of a part that is laid, in the order in which it is tried: the longer forms first. */
+export const layClauses: Clause[] = [
+  clause(
+    "tied in by the middle",
+    words(
+      "tied\\s+(?:in|on|down)\\s+(?:at|by|in)\\s+(?:the|their|its)\\s+(?:middle|centre|center)(?!\\s+of)|by\\s+(?:the|their|its)\\s+middle",
+    ),
+    put({ byMiddle: true }),
+  ),
+  tiedFirst(),
+  onSizes,
+  ...byNumber,
+  ...bySize,
+  ...byFeather,
+  ...sides,
+  ...howTied,
+  where[0] as Clause,
+  ...howLong.slice(0, 4),
+  atSaid,
+  ...howLong.slice(4),
+  where[1] as Clause,
+  where[2] as Clause,
+  ...everywhere,
+];
+function tiedFirst(): Clause {
+  return everywhere[0] as Clause;
+}
+/** Of what is only bound in to be wound: a length is that of the piece. */
+export const boundInClauses: Clause[] = [...itsPiece, ...layClauses.filter((c) => !howLong.includes(c))];
+
+type LayStep = StepOf<"lay">;
+
+const partNouns: Record<(typeof featherParts)[number], (n: number) => string> = {
+  tip: (n) => counted(sayNumber(n), "tip"),
+  "one flank": (n) => counted(sayNumber(n), "flank"),
+  "centre out": (n) => `${counted(sayNumber(n), "feather")}, centre out`,
+};
+
+export function amountWords(a: LayAmount): string {
+  if ("fibres" in a) return counted(a.fibres, "fibre");
+  if ("spanMm" in a) return `${sayNumber(a.spanMm)} mm of fibres`;
+  if ("clump" in a) return `clump of ${sayLength(a.clump)}`;
+  if ("slipWidth" in a) return `slips ${sayLength(a.slipWidth)} wide`;
+  if ("strands" in a) return `${counted(a.strands, "strand")}${a.folded ? " folded" : ""}`;
+  if ("patchMm2" in a) return `patch of ${sayNumber(a.patchMm2)} mm²`;
+  if (!("feathers" in a)) return counted(a.pieces, "piece");
+  if (a.part) return partNouns[a.part](a.feathers);
+  return a.paired
+    ? `${counted(sayNumber(a.feathers / 2), "pair")} of feathers`
+    : counted(sayNumber(a.feathers), "feather");
+}
+
+/** How a stance is said. */
+export const stanceWords: Record<Stance, string> = {
+  V: "as a V",
+  U: "as a U",
+  tent: "as a tent",
+  flat: "lying flat",
+  splayed: "splayed",
+  "full round": "full round",
+};
+
+const spreadWords = (a: LayAmount, [low, high]: [number, number]): string =>
+  `${sayNumber(low)} to ${sayNumber(high)} ${"strands" in a ? `strands${a.folded ? " folded" : ""}` : "fibres"}`;
+
+export function attitudeWords(attitude: LayStep["attitude"]): string {
+  if (attitude === "sides") return "to both sides";
+  if (attitude === "over") return "over the back";
+  return attitude ? `pointing ${attitude}` : "";
+}
+
+const roundWords = (round: NonNullable<LayStep["round"]>): string =>
+  `shared ${Object.entries(round)
+    .map(([sector, n]) => `${n} ${sector}`)
+    .join(" and ")}`;
+
+const shownWords = (rule: NonNullable<LayStep["shown"]>): string =>
+  "reach" in rule || "to" in rule ? sayLength(rule) : `= ${sayLength(rule)}`;
+
+/** A laid part in the words that read back to it. */
+export function sayLay(step: LayStep): string[] {
+  return [
+    step.spread ? spreadWords(step.amount, step.spread) : amountWords(step.amount),
+    step.face ? `hollow side ${step.face}` : "",
+    step.shown ? shownWords(step.shown) : "",
+    attitudeWords(step.attitude),
+    step.stance ? `${stanceWords[step.stance]}${step.setBy ? ` set by ${step.setBy}` : ""}` : "",
+    step.round ? roundWords(step.round) : "",
+    step.countedWhenWound ? "counted when wound" : "",
+    step.hanging ? "left hanging" : "",
+    step.free ? `with ${sayLength(step.free)} free` : "",
+    step.stretch === undefined ? "" : `stretched ${sayNumber(step.stretch)} times`,
+    step.overTake === undefined ? "" : `${sayNumber(step.overTake)} times as much taken`,
+    step.trimMm === undefined ? "" : `butts trimmed by ${sayNumber(step.trimMm)} mm`,
+    // What is taken over goes from where it was tied in to where it is held.
+    step.tiedIn === undefined ? spanWords(step) : spanWords({ from: step.to, to: step.from }),
+  ];
+}

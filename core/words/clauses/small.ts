@@ -1,0 +1,236 @@
+import { acts, type Act } from "../../recipe";
+import { map, match, oneOf, opt, seq, words } from "../parse";
+import { clause, put, type Clause, type StepOf } from "../said";
+import { count, times } from "../text/count";
+import { length, lengthNamed, sayLength } from "../text/length";
+import { number, sayNumber } from "../text/number";
+import { sayPlace } from "../text/place";
+import { counted, everywhere, spanWords, where } from "./common";
+
+/** What can be said of a bead or eyes. */
+export const seatClauses: Clause[] = [
+  clause(
+    "on top",
+    match(
+      "(?:lashed\\s+|tied\\s+)?(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?|underneath|under\\s+the\\s+(?:shank|hook)|below\\s+the\\s+shank)",
+    ),
+    (s, [side]) => {
+      s.lashed = side?.startsWith("on") ? "on top" : "underneath";
+    },
+  ),
+  clause("2 of them", seq(opt(words("x")), number, words("of\\s+them")), (s, [, n]) => {
+    if (!Number.isInteger(n) || n < 1) return false;
+    s.count = n;
+  }),
+  clause(
+    "10 figure-of-eight wraps",
+    seq(
+      opt(words("with|by|lashed\\s+with")),
+      count,
+      opt(words("turns?|wraps?|tight|firm")),
+      words("(?:of\\s+)?figures?[- ]of[- ](?:eight|8)s?|figure[- ]?8"),
+      opt(words("wraps?|turns?|lashings?")),
+    ),
+    (s, [, c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+    },
+  ),
+  // A bead that slides to the eye is in no zone.
+  ...where.slice(1),
+  ...everywhere,
+];
+
+/** A seated part in the words that read back to it. */
+export const saySeat = (step: StepOf<"seat">): string[] => [
+  `at ${sayPlace(step.from)}`,
+  step.lashed ? `lashed ${step.lashed}` : "",
+  step.count === undefined ? "" : `${step.count} of them`,
+];
+
+/** What can be said of glue within the fly. */
+export const glueClauses: Clause[] = [
+  clause(
+    "a drop",
+    words(
+      "(?:(?:tiny|small|good|thin)\\s+)?(?:drop|dab|dot|spot)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
+    ),
+    (s) => {
+      if (s.drops !== undefined) return false;
+      s.drops = 1;
+    },
+  ),
+  clause(
+    "1 drop",
+    seq(count, opt(words("tiny|small|good|thin|large|little")), words("drops?|dots?|touch(?:es)?|spots?|beads?")),
+    (s, [c]) => {
+      if (!(c.n >= 0.01)) return false;
+      s.drops = c.n;
+    },
+  ),
+  clause(
+    "2 coats",
+    seq(count, opt(words("thin|light|good|heavy|full|clear")), words("coats?|layers?|applications?")),
+    (s, [c]) => {
+      const n = Math.round(c.n);
+      if (n < 1 || n > 9) return false;
+      s.coats = n;
+    },
+  ),
+  clause("twice", times, (s, c) => {
+    if (!Number.isInteger(c.n) || c.n > 9) return false;
+    s.coats = c.n;
+  }),
+  clause(
+    "each",
+    words(
+      "each|(?:and\\s+)?cured?(?:\\s+(?:hard|well|each))?(?:\\s+(?:under|with|in)\\s+(?:the|a)\\s+(?:uv\\s+)?(?:lamp|light|torch))?|(?:and\\s+)?(?:left\\s+to\\s+)?(?:dry|dried|set)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "between them",
+    words(
+      "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)|(?:between|on|over)\\s+the\\s+eyes|on(?:to)?\\s+the\\s+(?:wraps|windings?|butts?|thread|knot|tie-?in)|under(?:neath)?\\s+the\\s+(?:\\w+)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "open 5 min",
+    seq(words("open|working\\s+time"), number, words("min(?:utes)?")),
+    (s, [, openMinutes]) => void (s.openMinutes = openMinutes),
+  ),
+  ...where,
+  ...everywhere,
+];
+export const sayGlue = (step: StepOf<"glue">): string[] => [
+  step.along ? counted(step.along.coats, "coat") : counted(sayNumber(step.drops), "drop"),
+  step.along ? spanWords(step.along) : `at ${sayPlace(step.at)}`,
+  step.openMinutes === undefined ? "" : `open ${sayNumber(step.openMinutes)} min`,
+];
+
+/** Words for what is done without adding material. */
+const actWords: [string, Act][] = [
+  ["brush(?:es|ed|ing)?(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
+  [
+    "pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out|pick(?:ed)?\\s+out|tease(?:d|s)?(?:\\s+out)?|rough(?:ed|en)?\\s+up|fluff(?:ed)?(?:\\s+(?:up|out))?",
+    "pick out",
+  ],
+  ["thin(?:ned|s|ning)?\\s+(?:it\\s+|them\\s+)?out|cull(?:ed)?", "thin out"],
+  [
+    "trim(?:s|med|ming)?|cut(?:s|ting)?|clip(?:s|ped)?|snip(?:s|ped)?|nip(?:s|ped)?(?:\\s+off)?|shorten(?:ed)?|shape(?:d)?\\s+with\\s+scissors",
+    "trim",
+  ],
+  ["half[- ]?hitch(?:es|ed)?", "half hitch"],
+  ["wax(?:ed|ing)?", "wax"],
+  [
+    "(?:turn|flip|rotate|invert)(?:s|ed|ing)?\\s+(?:the\\s+)?(?:hook|vise|fly|it)(?:\\s+(?:over|upside\\s+down|round))?|turn\\s+the\\s+hook",
+    "turn the hook",
+  ],
+  [
+    "wait|let\\s+(?:it|that|the\\s+\\w+)\\s+(?:dry|set|harden|go\\s+(?:off|tacky))|leave\\s+(?:it\\s+)?to\\s+(?:dry|set)",
+    "wait",
+  ],
+  ["move\\s+the\\s+thread", "move the thread"],
+  ["twist(?:ed|s|ing)?|spin\\s+the\\s+(?:bobbin|thread)|cord(?:ed)?", "twist"],
+  ["flatten(?:ed|s|ing)?|untwist(?:ed)?", "flatten"],
+  ["burnish(?:ed|es|ing)?|rub(?:bed)?(?:\\s+smooth)?", "burnish"],
+  ["singe(?:d|s)?|burn(?:t|ed|s)?|melt(?:ed)?", "singe"],
+  ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
+  ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?", "press"],
+  ["strok(?:e|ed|es|ing)|sweep|preen(?:ed)?|pull(?:ed)?(?=\\s+(?:the\\s+)?(?:hackle|fibres|barbs|legs))", "stroke"],
+  ["wet(?:ted|s)?|moisten(?:ed)?|dampen(?:ed)?|soak(?:ed)?", "wet"],
+];
+export const actRead = oneOf(
+  ...actWords.map(([w, act]) => map(words(w), () => act)),
+  ...acts.map((a) => map(words(a), () => a)),
+);
+
+/** What can be said of something that adds no material. */
+export const actClauses: Clause[] = [
+  clause("brush back", seq(actRead, opt(match("(back|forward)(?:wards?|s)?"))), (s, [act, way]) => {
+    if (s.act !== undefined) return false;
+    Object.assign(s, { act, ...(way?.[0] !== undefined && { direction: way[0] }) });
+  }),
+  clause("back", match("(back|forward|rearward)(?:wards?|s)?"), (s, [way]) => {
+    if (s.direction !== undefined) return false;
+    s.direction = way === "forward" ? "forward" : "back";
+  }),
+  clause("0.5 min", seq(number, words("min(?:utes)?")), (s, [minutes]) => void (s.minutes = minutes)),
+  clause("2 half hitches", seq(number, actRead), (s, [n, act]) => {
+    if (s.act !== undefined && s.act !== act) return false;
+    Object.assign(s, { act, times: n });
+  }),
+  clause(
+    "to 4 mm",
+    oneOf(
+      map(
+        seq(
+          words("leaving|leave|(?:down|back)?\\s*to|level\\s+with|even\\s+with|at|="),
+          lengthNamed,
+          opt(words("long|left|of\\s+(?:it|them)|tall")),
+        ),
+        ([, l]) => l,
+      ),
+      map(seq(length, opt(words("long|left|tall"))), ([l]) => l),
+    ),
+    (s, leave) => {
+      if (s.leave !== undefined) return false;
+      s.leave = leave;
+    },
+  ),
+  clause(
+    "short",
+    words(
+      "underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+    ),
+    () => undefined,
+  ),
+  ...where,
+  ...everywhere,
+];
+export const sayAct = (step: StepOf<"act">): string[] => [
+  `${step.act}${step.direction ? ` ${step.direction}` : ""}`,
+  step.leave ? `leave ${sayLength(step.leave)}` : "",
+  step.at ? `at ${sayPlace(step.at)}` : "",
+  `${sayNumber(step.minutes)} min`,
+];
+
+/** What can be said of the knot. */
+export const whipClauses: Clause[] = [
+  clause("5 turns", seq(count, opt(words("-")), words("turns?|wraps?")), (s, [c]) => {
+    if (!(c.n >= 0.05)) return false;
+    if (c.spread) s.spread = c.spread;
+    s.turns = c.spread ? Math.round(c.n) : c.n;
+  }),
+  clause("twice", seq(opt(words("done|made|repeated")), times, opt(words("over"))), (s, [, c]) => {
+    if (!Number.isInteger(c.n) || c.n < 1) return false;
+    s.times = c.n;
+  }),
+  clause("2 times", seq(oneOf(number), words("(?:separate\\s+)?(?:whip\\s+finish(?:es)?|knots?)")), (s, [n]) => {
+    if (!Number.isInteger(n) || n < 1) return false;
+    s.times = n;
+  }),
+  clause("whip finish", words("(?:whip(?:[- ]?finish(?:ed|es)?)?|knot)"), () => undefined),
+  clause("turns each", words("each(?:\\s+time)?"), () => undefined),
+  ...where,
+  clause("5", count, (s, c) => {
+    if (s.turns !== undefined || !Number.isInteger(c.n) || c.n > 30) return false;
+    s.turns = c.n;
+  }),
+  ...everywhere,
+];
+export const sayWhip = (step: StepOf<"whip">): string[] => [
+  "whip finish",
+  step.spread
+    ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns`
+    : counted(sayNumber(step.turns), "turn"),
+  step.times === undefined ? "" : `${step.times} times`,
+  spanWords(step),
+];
+
+export const threadClauses: Clause[] = [
+  clause("change to it", words("change\\s+to\\s+it"), () => undefined),
+  ...where,
+  ...everywhere,
+];
+export { put };

@@ -1,0 +1,502 @@
+import type { Place } from "../../hooks";
+import { map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { clause, put, putRule, putWay, samePair, type Clause, type StepOf } from "../said";
+import { count, times } from "../text/count";
+import { length, lengthNamed, lengthPair, sayLength } from "../text/length";
+import { number, sayNumber } from "../text/number";
+import { absolute, placeReached, sayPlace } from "../text/place";
+import { counted, everywhere, onSizes, spanWords, where, wraps, zoneRead } from "./common";
+
+const of = opt(words("of|by|to|about|with"));
+const TURNS = words(
+  "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
+);
+const TOUCHING =
+  "(?:in\\s+)?(?:close(?:ly)?(?:\\s+set)?|touching|tight|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
+
+const zoned: Clause[] = [
+  clause(
+    "laid from mid-shank to the bend",
+    seq(words("laid|bound\\s+down|bound\\s+in|laid\\s+down"), zoneRead),
+    (s, [, z]) => void (s.laid = z),
+  ),
+  clause(
+    "ramp 0.4 to 0.1 gape",
+    seq(words("ramp(?:ed)?|filled|tapering|built"), opt(words("up")), opt(words("from|to")), lengthPair),
+    (s, [, , , fill]) => {
+      s.fill = fill;
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
+    "filled to 0.3 gape",
+    seq(words("ramp(?:ed)?|filled|built"), opt(words("up")), opt(words("to|from")), length),
+    (s, [, , , l]) => {
+      s.fill = samePair(l);
+      putRule(s, { touching: true });
+    },
+  ),
+  ...where,
+];
+
+/** So many turns on either side of a part. */
+const around: Clause = clause(
+  "3 turns behind the wing and 2 in front of it",
+  oneOf(
+    map(
+      seq(
+        number,
+        opt(words("turns?")),
+        words("behind"),
+        opt(placeReached),
+        opt(words("it|them|,")),
+        words("and"),
+        number,
+        opt(words("turns?")),
+        words("(?:in\\s+front|ahead)(?:\\s+of)?"),
+        opt(words("it|them")),
+        opt(placeReached),
+      ),
+      ([behind, , , a, , , front, , , , b]) => ({ behind, front, part: a ?? b }),
+    ),
+    map(
+      seq(
+        number,
+        opt(words("turns?")),
+        words("(?:in\\s+front|ahead)(?:\\s+of)?"),
+        opt(placeReached),
+        opt(words("it|them|,")),
+        words("and"),
+        number,
+        opt(words("turns?")),
+        words("behind"),
+        opt(words("it|them")),
+        opt(placeReached),
+      ),
+      ([front, , , a, , , behind, , , , b]) => ({ behind, front, part: a ?? b }),
+    ),
+  ),
+  (s, found) => {
+    if (!found.part) return false;
+    s.around = { behind: found.behind, front: found.front, part: found.part };
+    putRule(s, { turns: found.behind });
+  },
+);
+const intoBead: Clause = clause(
+  "pushed into the bead",
+  words(
+    "(?:and\\s+)?(?:pushed|jammed|slid|shoved|forced|pressed|run|tucked)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone)(?:'s\\s+(?:hole|cavity|recess))?",
+  ),
+  (s) => {
+    s.intoBead = true;
+    s.begin ??= { landmark: "eye" };
+  },
+);
+const saysNothing: Clause[] = [
+  clause(
+    "through the hackle",
+    words("(?:back\\s+)?through\\s+(?:the\\s+|its\\s+)?(?:hackle|palmer|fibres|barbs|turns)(?:\\s+(?:fibres|barbs))?"),
+    () => undefined,
+  ),
+  clause(
+    "centred on the shank",
+    words(
+      "cent(?:re|er)(?:e?d)?(?:\\s+on\\s+(?:the\\s+)?(?:hook\\s+)?shank)?|in\\s+the\\s+cent(?:re|er)(?:\\s+of\\s+the\\s+shank)?",
+    ),
+    (s) => void (s.there ??= { fraction: 0.5 }),
+  ),
+  clause(
+    "over both halves",
+    words("over\\s+(?:both\\s+halves|it\\s+all|everything|the\\s+lot|all\\s+of\\s+it)"),
+    () => undefined,
+  ),
+  clause(
+    "pulled down",
+    words("(?:pulled|stroked|tied|drawn)\\s+(?:down|under|below|to\\s+the\\s+underside)"),
+    () => undefined,
+  ),
+  clause(
+    "figure of eight",
+    words(
+      "(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "the gap",
+    words("(?:the\\s+|any\\s+)?(?:gap|hollow|step|space)(?=\\s+(?:behind|between|in\\s+front|at|up|with))"),
+    () => undefined,
+  ),
+];
+
+const howOften: Clause[] = [
+  clause("6 touching turns", seq(count, words(`${TOUCHING}\\s+(?:turns?|wraps?)`)), (s, [c]) => setTurns(s, c, true)),
+  clause("at most 4 turns", seq(count, TURNS), (s, [c]) => {
+    if (!c.atMost) return false;
+    s.atMost = c.n;
+  }),
+  clause("no more than 4", words("(?:and\\s+)?no\\s+more"), () => undefined),
+  clause("a turn or two", match("(?:a\\s+turn\\s+or\\s+two|one\\s+or\\s+two\\s+turns|turn\\s+or\\s+two)"), (s) => {
+    s.spread = [1, 2];
+    putRule(s, { turns: 1.5 });
+  }),
+  clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
+  clause("once round", seq(times, words("round|around")), (s, [c]) => setTurns(s, c, false)),
+  clause(
+    "touching",
+    words(`${TOUCHING}(?:\\s+(?:turns?|wraps?))?|(?:turns?|wraps?)\\s+(?:side\\s+by\\s+side|touching)`),
+    (s) => putRule(s, { touching: true }),
+  ),
+  clause(
+    "overlapping by half",
+    seq(
+      words("overlapp?(?:ed|ing)?"),
+      of,
+      oneOf(
+        number,
+        map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+      ),
+    ),
+    (s, [, , overlap]) => {
+      if (!(overlap < 1)) return false;
+      putRule(s, { overlap });
+    },
+  ),
+  clause("every 1.1 mm", seq(words("every|pitch|spaced|at\\s+intervals\\s+of"), of, absolute), (s, [, , pitch]) => {
+    if (!(pitch > 0)) return false;
+    putRule(s, { pitch });
+  }),
+  clause("1.1 mm apart", seq(absolute, words("apart|between\\s+turns|spacing|pitch")), (s, [pitch]) => {
+    if (!(pitch > 0)) return false;
+    putRule(s, { pitch });
+  }),
+  clause("zigzag", words("zig-?\\s?zag(?:ged|ging)?|criss-?\\s?cross(?:ed|ing)?|crossing"), put({ passes: 2 })),
+  clause(
+    "open spiral",
+    words(
+      "(?:in\\s+)?(?:an?\\s+)?(?:even\\s+|open\\s+|wide\\s+)*(?:open(?:ly)?|wide(?:ly)?)\\s*(?:spirals?|turns?|wraps?|spaced)?|spirall?(?:ed|ing)?",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "stacked",
+    words(
+      "stacked|on\\s+top\\s+of\\s+each\\s+other|each\\s+(?:one\\s+)?(?:turn\\s+)?(?:under|below|in\\s+front\\s+of|behind|against|beside)\\s+the\\s+(?:one\\s+)?(?:before|last|other|previous)",
+    ),
+    (s) => {
+      s.stacked = true;
+    },
+  ),
+];
+
+const setTurns = (
+  s: Parameters<Clause["take"]>[0],
+  c: { n: number; spread?: [number, number]; atMost?: boolean },
+  touching: boolean,
+): boolean => {
+  if (!(c.n >= 0.05) || c.atMost) return false;
+  if (c.spread) s.spread = c.spread;
+  putRule(s, { turns: c.n, ...(touching && { touching: true }) });
+  return true;
+};
+
+const side = map(
+  match(
+    "(hollow|dull|concave|inner|shiny|good|bright|convex|outer)\\s+sides?\\s+(?:facing\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+the\\s+hook|to(?:wards?)?\\s+the\\s+eye|to(?:wards?)?\\s+the\\s+bend|facing\\s+you|up|down)",
+  ),
+  ([which, where]) => {
+    const w = where ?? "";
+    // Facing forward is facing away from the body, behind which the feather sweeps back.
+    const out = /^(?:out|forward|away|facing|up)|eye$/.test(w);
+    const isHollow = /hollow|dull|concave|inner/.test(which ?? "");
+    return { face: out === isHollow ? ("out" as const) : ("in" as const) };
+  },
+);
+/** “hollow side in” is said of what is laid as well. */
+export const face: Clause = clause(
+  "hollow side in",
+  oneOf(
+    side,
+    map(seq(opt(words("with|the")), opt(words("the")), side), ([, , f]) => f),
+  ),
+  (s, f) => void Object.assign(s, f),
+);
+
+const howItLies: Clause[] = [
+  face,
+  clause("gold face showing", match("(\\w+)\\s+face\\s+(?:showing|out|outwards?|up)"), (s, [shows]) => {
+    if (shows === undefined || shows === "the") return false;
+    s.shows = shows;
+  }),
+  clause(
+    "begun with 120 mm, 45 mm left",
+    seq(
+      words("begun\\s+with|started\\s+with|from\\s+a\\s+piece\\s+of"),
+      absolute,
+      opt(words(",")),
+      absolute,
+      words("left(?:\\s+over)?"),
+    ),
+    (s, [, startMm, , leftMm]) => {
+      if (!(startMm > leftMm)) return false;
+      s.take = { from: "leftover", startMm, leftMm };
+    },
+  ),
+  clause(
+    "and back to the front",
+    seq(words("(?:and|then)\\s+back\\s+(?:up\\s+)?to"), placeReached),
+    put({ passes: 2 }),
+  ),
+  clause(
+    "there and back",
+    words(
+      "(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?|(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)|back\\s+again|two\\s+layers|double\\s+layer|twice\\s+over",
+    ),
+    put({ passes: 2 }),
+  ),
+  clause("3 layers", seq(count, words("(?:flat\\s+|thin\\s+|even\\s+)?layers?|passes")), (s, [c]) => {
+    if (!Number.isInteger(c.n) || c.n < 1) return false;
+    s.passes = c.n;
+  }),
+  clause("single layer", words("(?:one|single|a\\s+single)\\s+(?:flat\\s+|thin\\s+)?layer"), put({ passes: 1 })),
+  clause(
+    "stretched 2 times",
+    seq(
+      words("(?:well\\s+)?stretch(?:ed|ing)?"),
+      opt(words("it|to|by|out")),
+      oneOf(
+        map(times, (c) => c.n),
+        map(words("double|twice(?:\\s+its\\s+length)?"), () => 2),
+        number,
+      ),
+      opt(words("times|x|its\\s+(?:own\\s+)?length|of\\s+its\\s+length")),
+    ),
+    (s, [, , stretch]) => {
+      if (!(stretch >= 1)) return false;
+      s.stretch = stretch;
+    },
+  ),
+  clause("8 side by side", seq(number, words("side\\s+by\\s+side(?!\\s+turns)")), (s, [rope]) => {
+    if (!Number.isInteger(rope) || rope < 1) return false;
+    Object.assign(s, { rope, ribbon: true });
+  }),
+  clause("3 strands", seq(count, words("(?:single\\s+)?(?:strands?|herls?|fibres?|lengths?)")), (s, [c]) => {
+    if (!Number.isInteger(c.n) || c.n < 1) return false;
+    if (c.n > 1) s.rope = c.n;
+  }),
+  clause("rope of 3", seq(opt(words("a")), words("rope\\s+of"), number), (s, [, , rope]) => {
+    if (!Number.isInteger(rope) || rope < 1) return false;
+    s.rope = rope;
+  }),
+  clause(
+    "twisted",
+    words(
+      "twisted(?:\\s+(?:together|up))?(?:\\s+(?:into|to)\\s+a\\s+rope)?(?:\\s+(?:with|round|around)\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?|(?:made\\s+)?into\\s+a\\s+rope|as\\s+a\\s+rope",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "counter",
+    words(
+      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse)\\s+(?:direction|way)|the\\s+other\\s+way(?:\\s+round)?|anti-?clockwise",
+    ),
+    put({ counter: true }),
+  ),
+  clause(
+    "with the body",
+    words(
+      "with\\s+the\\s+body(?!\\s+\\w+ing)|in\\s+the\\s+same\\s+direction(?:\\s+as\\s+the\\s+body)?|the\\s+same\\s+way(?:\\s+as\\s+the\\s+body)?",
+    ),
+    put({ counter: false }),
+  ),
+  clause(
+    "barbs 1.2 to 1.7 gape",
+    seq(
+      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
+      opt(words("of|about|are|is|=|:")),
+      lengthPair,
+    ),
+    (s, [, , barb]) => void (s.barb = barb),
+  ),
+  clause(
+    "barbs 1.5 gapes",
+    seq(
+      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
+      opt(words("of|about|are|is|=|:|a\\s+good")),
+      lengthNamed,
+      opt(words("long")),
+    ),
+    (s, [, , l]) => {
+      s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+    },
+  ),
+  clause(
+    "swept back",
+    match(
+      "(?:and\\s+)?(?:swept|stroked|pulled|sloped|sloping|angled|leaning|brushed)\\s+(?:well\\s+)?(back|forward|square)(?:wards?|s)?|(square)",
+    ),
+    (s, [a, b]) => {
+      s.sweep = (a ?? b) as "back" | "forward" | "square";
+    },
+  ),
+  clause(
+    "by the tip",
+    match(
+      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|base|thin\\s+end|thick\\s+end)",
+    ),
+    (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
+  ),
+  clause(
+    "the whole feather",
+    words(
+      "(?:the\\s+)?whole\\s+(?:usable\\s+)?feather|until\\s+(?:the\\s+)?(?:feather|stem|hackle|it)\\s+(?:is|runs|goes|gets)\\s+(?:used\\s+up|out|bare|thick|finished|wound)|all\\s+of\\s+(?:it|the\\s+feather)|as\\s+(?:many\\s+turns\\s+as|far\\s+as)\\s+(?:it|the\\s+feather|they)\\s+(?:will\\s+)?(?:go|goes|gives?|allows?|lasts?)",
+    ),
+    (s) => {
+      putRule(s, { turns: s.rule?.turns ?? 3 });
+      putWay(s, "hackle turns", "whole feather");
+    },
+  ),
+  clause("palmered", words("palmer(?:ed)?(?:\\s+(?:over|along|through|style))?"), put({ palmered: true })),
+];
+
+const whatItTakes: Clause[] = [
+  clause(
+    "pieces of 60 mm",
+    seq(
+      opt(words("cut")),
+      opt(words("in|into")),
+      words("pieces?\\s+of|lengths?\\s+of"),
+      absolute,
+      opt(map(seq(words("held\\s+by"), absolute), ([, mm]) => mm)),
+      opt(map(seq(words("trimm?(?:ed)?"), opt(words("by")), absolute), ([, , mm]) => mm)),
+    ),
+    (s, [, , , pieceMm, gripMm = 0, trimMm = 0]) => void (s.take = { from: "pieces", pieceMm, gripMm, trimMm }),
+  ),
+  clause(
+    "trimmed by 20 mm",
+    seq(opt(words("from\\s+the\\s+spool")), words("trimm?(?:ed)?"), opt(words("by")), absolute),
+    (s, [, , , trimMm]) => void (s.take = { from: "spool", trimMm }),
+  ),
+  clause("one feather at a time", words("one\\s+feather\\s+at\\s+a\\s+time"), put({ take: { from: "feather" } })),
+  clause(
+    "60 mm of it",
+    seq(
+      unless(
+        absolute,
+        words("apart|behind|in\\s+front|past|short|back|from|thick|wide|pitch|between|before|ahead|noodle"),
+      ),
+      opt(words("long|of")),
+    ),
+    (s, [mm]) => {
+      if (s.pieceMm !== undefined || mm < 9) return false;
+      s.pieceMm = mm;
+    },
+  ),
+  clause("forward", match("(forward|forwards|back|backwards|rearwards?)"), (s, [w]) => {
+    s.way = w?.startsWith("f") ? "forward" : "back";
+  }),
+];
+
+/** Turns of a thread that is wound itself are turns, not wraps that hold. */
+const wrapsOnly = clause(
+  "5 wraps",
+  map(seq(opt(words("with|by")), count, opt(words("tight|firm|soft|thread|securing")), words("wraps?")), ([, c]) => c),
+  (s, c) => {
+    if (!Number.isInteger(c.n) || c.n < 1) return false;
+    s.wraps = c.n;
+  },
+);
+const lengthNotPlace = unless(length, words("behind|in\\s+front|ahead|before|from|back|apart|of\\b|thick|wide"));
+const byEnd = howItLies.filter((c) => c.example === "by the tip");
+const everyTieIn = clause(
+  "5 wraps for every tie-in",
+  words("(?:for|at|on)\\s+(?:every|each|all)\\s+(?:the\\s+)?tie-?\\s?ins?"),
+  put({ everyTieIn: true }),
+);
+
+/** What can be said of a winding, in the order in which it is tried: the longer forms first. */
+export const windClauses: Clause[] = [
+  ...byEnd,
+  everyTieIn,
+  onSizes,
+  around,
+  intoBead,
+  ...saysNothing,
+  ...howOften,
+  ...zoned,
+  ...howItLies,
+  ...whatItTakes.slice(0, 3),
+  ...everywhere.map((c) => (c === wraps ? wrapsOnly : c)),
+  ...whatItTakes.slice(3),
+  clause("1.5 to 2 gapes", lengthPair, (s, pair) => void (s.size = pair)),
+  clause("1.5 gapes", lengthNotPlace, (s, l) => {
+    if (s.size !== undefined || s.barb !== undefined || "to" in l || "reach" in l) return false;
+    s.size = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+  }),
+];
+
+type WindStep = StepOf<"wind">;
+
+/** Only what is wound may be turns at one spot. */
+const zoneWords = (s: { from: Place; to?: Place }, isTurns: boolean): string =>
+  s.to === undefined
+    ? `from ${sayPlace(s.from)}`
+    : JSON.stringify(s.from) === JSON.stringify(s.to)
+      ? `${isTurns ? "" : "stacked "}at ${sayPlace(s.from)}`
+      : spanWords({ from: s.from, to: s.to });
+
+function ruleWords(r: WindStep["rule"]): string {
+  if (r.touching && r.turns !== undefined) return `${sayNumber(r.turns)} touching turns`;
+  if (r.touching) return "touching";
+  if (r.turns !== undefined) return counted(sayNumber(r.turns), "turn");
+  if (r.overlap !== undefined) return `overlapping by ${sayNumber(r.overlap)}`;
+  return r.pitch === undefined ? "" : `every ${sayNumber(r.pitch)} mm`;
+}
+
+function takeWords(take: WindStep["take"]): string {
+  if (!take) return "";
+  if (take.from === "spool") return `trimmed by ${sayNumber(take.trimMm)} mm`;
+  if (take.from === "feather") return "one feather at a time";
+  if (take.from === "leftover") return `begun with ${sayNumber(take.startMm)} mm, ${sayNumber(take.leftMm)} mm left`;
+  return `pieces of ${sayNumber(take.pieceMm)} mm held by ${sayNumber(take.gripMm)} mm trimmed by ${sayNumber(take.trimMm)} mm`;
+}
+
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** Two lengths from end to end; one where they are the same. */
+export const pairWords = ([a, b]: [Parameters<typeof sayLength>[0], Parameters<typeof sayLength>[0]]): string =>
+  isSame(a, b) ? sayLength(a) : `${sayLength(a)} to ${sayLength(b)}`;
+
+function turnWords(step: WindStep): string {
+  if (step.fill) return isSame(...step.fill) ? `filled to ${sayLength(step.fill[0])}` : `ramp ${pairWords(step.fill)}`;
+  return step.spread && step.rule.turns !== undefined
+    ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns`
+    : ruleWords(step.rule);
+}
+
+const passWords = (passes: number | undefined): string =>
+  passes === undefined ? "" : passes === 2 ? "there and back" : counted(passes, "layer");
+
+/** A winding in the words that read back to it. */
+export function sayWind(step: WindStep): string[] {
+  const whole = step.methods?.["hackle turns"] === "whole feather";
+  return [
+    step.rope === undefined ? "" : step.ribbon ? `${step.rope} side by side` : `rope of ${step.rope}`,
+    turnWords(step),
+    step.atMost === undefined ? "" : `at most ${sayNumber(step.atMost)} turns`,
+    step.face ? `hollow side ${step.face}` : "",
+    step.shows ? `${step.shows} face showing` : "",
+    passWords(step.passes),
+    step.stretch === undefined ? "" : `stretched ${sayNumber(step.stretch)} times`,
+    step.counter === undefined ? "" : step.counter ? "counter" : "with the body",
+    step.barb ? `barbs ${pairWords(step.barb)}` : "",
+    step.sweep ? `swept ${step.sweep}` : "",
+    step.methods?.["hackle tied in"] ? `by the ${step.methods["hackle tied in"]}` : "",
+    whole ? "the whole feather" : "",
+    zoneWords(step, step.rule.turns !== undefined && !step.rule.touching),
+    step.laid ? `laid ${spanWords(step.laid)}` : "",
+    takeWords(step.take),
+  ];
+}
+
+export { placeReached };

@@ -1,0 +1,37 @@
+import { readFileSync } from "node:fs";
+import { newMaterial, type Material, type MaterialForm } from "../../materials";
+import type { KnownHook } from "../hook";
+
+const demo = new URL("../../../demo/", import.meta.url);
+/** Rows of a file of the demo room, by the names of its columns. */
+function rowsOf(file: string): Record<string, string>[] {
+  const [head = [], ...rows] = readFileSync(new URL(file, demo), "utf8")
+    .trim()
+    .split("\n")
+    .map((l) => l.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/).map((c) => c.replace(/^"|"$/g, "").replaceAll('""', '"')));
+  return rows.map((r) => Object.fromEntries(head.map((name, i) => [name, r[i] ?? ""])));
+}
+
+function materialOf(r: Record<string, string>): Material {
+  const m = newMaterial(r.code ?? "", r.name ?? "", r.form as MaterialForm);
+  const width = Number(r.width_mm);
+  return {
+    ...m,
+    colour: r.colour || undefined,
+    colourName: r.colour_name || undefined,
+    ...(m.strand && width > 0 && { strand: { ...m.strand, width } }),
+    ...(m.thread && r.denier && { thread: { ...m.thread, denier: Number(r.denier) } }),
+    ...(m.liquid && r.liquid && { liquid: { kind: r.liquid as "lacquer" } }),
+  };
+}
+
+/** The cabinet of the demo room, as far as reading needs it. */
+export const cabinet: ReadonlyMap<string, Material> = new Map(
+  rowsOf("materials.csv").map((r) => [r.code ?? "", materialOf(r)]),
+);
+export const hooks: KnownHook[] = rowsOf("hook-models.csv").map((r) => ({
+  id: r.id ?? "",
+  name: r.name ?? "",
+  family: r.family,
+  shankSteps: Number(r.shank_steps),
+}));

@@ -1,0 +1,80 @@
+import type { MaterialForm } from "../materials";
+import type { LayAmount } from "../recipe";
+import type { LiquidKind } from "../tying";
+import type { Kind, Said } from "./said";
+import type { StepContext } from "./types";
+
+/** Minutes that a coat dries where nobody says how long. */
+export const DEFAULT_DRY: Record<LiquidKind, number> = { lacquer: 240, resin: 2, glue: 30 };
+
+/** What is said of one side is there on both. */
+function twice(a: LayAmount): LayAmount {
+  if ("fibres" in a) return { fibres: 2 * a.fibres };
+  if ("strands" in a) return { ...a, strands: 2 * a.strands };
+  if ("feathers" in a) return { ...a, feathers: 2 * a.feathers };
+  return "pieces" in a ? { pieces: 2 * a.pieces } : a;
+}
+
+/** Strips of these are cut to a width; one is laid. */
+const byWidth = new Set<MaterialForm>(["stretch body", "yarn", "tinsel", "weight wire", "rubber"]);
+const WIDEST_SLIP = 8;
+
+/** A size without a word for it: of a hackle its barbs, of thread and floss how full they fill. */
+function settleSize(said: Said, kind: Kind, role: StepContext["role"]): void {
+  if (kind !== "wind" || !said.size) return;
+  if (role === "hackle" || role === "collar" || role === "throat") said.barb ??= said.size;
+  else if (said.fill === undefined) {
+    said.fill = said.size;
+    said.rule = { ...said.rule, touching: true };
+  }
+}
+
+/** What was said in passing and is needed in another form by the kind of step that it turned out to be. */
+export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepContext, "role" | "form">): void {
+  if (kind === "dress" && said.loop && said.loopMm === undefined)
+    said.methods = { ...said.methods, "dubbing way": "loop" };
+  // Wraps of the thread itself are its turns.
+  if (
+    kind === "wind" &&
+    (role === "head" || role === "thread") &&
+    said.rule === undefined &&
+    said.wraps !== undefined
+  ) {
+    said.rule = { turns: said.wraps };
+    delete said.wraps;
+  }
+  if (kind === "wind" && said.pieceMm !== undefined && said.take === undefined)
+    said.take = { from: "pieces", pieceMm: said.pieceMm, gripMm: 0, trimMm: 0 };
+  if (
+    kind === "wind" &&
+    role === "weight" &&
+    said.rule?.turns !== undefined &&
+    said.to === undefined &&
+    said.end === undefined &&
+    said.rule.touching === undefined
+  )
+    said.rule = { ...said.rule, touching: true };
+  if (kind === "lay" && said.byMiddle && said.amount && "strands" in said.amount && !said.amount.folded)
+    said.amount = { strands: 2 * said.amount.strands, folded: true };
+  if (said.size) settleSize(said, kind, role);
+  if (kind === "lay" && said.amount && "slipWidth" in said.amount && form !== undefined && byWidth.has(form))
+    said.amount = { strands: 1, folded: false };
+  // “slips of grey quill, 2.5 mm”: a quill's own figure is its width.
+  if (
+    kind === "lay" &&
+    form === "quill" &&
+    said.amount === undefined &&
+    said.shown &&
+    "mm" in said.shown &&
+    said.shown.mm <= WIDEST_SLIP
+  ) {
+    said.amount = { slipWidth: said.shown };
+    delete said.shown;
+  }
+  if (kind === "lay" && said.perSide && said.amount) {
+    said.amount = twice(said.amount);
+    delete said.perSide;
+  }
+  if (kind === "lay" && said.count !== undefined && said.amount === undefined && said.round)
+    said.amount = { strands: said.count, folded: false };
+}

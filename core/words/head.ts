@@ -1,0 +1,97 @@
+import type { Role } from "../recipe";
+import { PARTS, roleOfWord } from "./lexicon/parts";
+import { verbAt } from "./verbs";
+
+/** How a line begins: what counts it, and the part that it is about. */
+export interface LineHead {
+  /** Where its own words begin. */
+  begin: number;
+  role?: Role;
+  part?: string;
+  /** Stretch of the part's name. */
+  named?: [number, number];
+  /** “Tail (optional):”. */
+  isOptional?: boolean;
+  /** Begun with the name of a part, as in a list. */
+  isListed: boolean;
+}
+
+const numbering = /^\s*(?:(?:step\s+)?\(?\d{1,2}[.)]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
+const lead = "(?:(?:and|then|next|now)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
+const sign = new RegExp(
+  `^(${lead})(${PARTS})\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
+  "u",
+);
+const bare = new RegExp(
+  `^(${PARTS})\\s+(?!of\\b|with\\b|over\\b|and\\b|in\\b|is\\b|are\\b|back\\b|forward\\b|fibres\\b|down\\b|up\\b|the\\b)(?=[\\p{L}\\d#.])`,
+  "u",
+);
+const longestPart = new RegExp(`^(?:${PARTS})(?![\\p{L}\\p{N}])`, "u");
+const forPart = /^(?:for|as)\s/;
+
+/** @param text one line in small letters with plain signs */
+export function headOf(text: string): LineHead {
+  const counted = numbering.exec(text)?.[0].length ?? 0;
+  const rest = text.slice(counted);
+  const none: LineHead = { begin: counted, isListed: false };
+  const m = sign.exec(rest);
+  if (m) {
+    const word = m[2] ?? "";
+    const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
+    // “Head, lacquered” is no list; “for the throat, ten fibres” is.
+    if (separator.endsWith(",") && !forPart.test(m[1] ?? "")) return bareHead(rest, counted, none);
+    const at = counted + (m[1] ?? "").length;
+    return {
+      begin: counted + m[0].length,
+      role: roleOfWord(word),
+      part: word.replace(/\s+/g, " "),
+      named: [at, at + word.length],
+      isOptional: /optional/.test(m[3] ?? ""),
+      isListed: true,
+    };
+  }
+  return bareHead(rest, counted, none);
+}
+
+/** “rib fine copper wire 8 turns”: a part and what it is made of, without a sign between. */
+function bareHead(rest: string, counted: number, none: LineHead): LineHead {
+  const m = bare.exec(rest);
+  if (!m) return none;
+  const word = m[1] ?? "";
+  // “wing case over” is not a wing.
+  if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return none;
+  const verb = verbAt(rest, 0);
+  if (verb && verb.end > word.length) return none;
+  return {
+    begin: counted + m[0].length,
+    role: roleOfWord(word),
+    part: word.replace(/\s+/g, " "),
+    named: [counted, counted + word.length],
+    isListed: true,
+  };
+}
+
+/** Lines that only say what follows. */
+export const isHeading = (text: string): boolean =>
+  /^\s*(?:(?:list\s+of\s+)?materials?|dressing|recipe|ingredients|tying(?:\s+(?:steps|instructions|sequence))?|instructions?|steps?|method|procedure|how\s+to\s+tie(?:\s+it)?|notes?)\s*[:.]?\s*$/.test(
+    text,
+  );
+
+/** “Name: …”, “Style: …”: facts of the pattern. */
+export function factOf(
+  text: string,
+): { what: "name" | "style" | "species" | "origin" | "sizes"; at: number; end: number } | undefined {
+  const m = /^\s*(name|pattern|fly|style|type|species|for|origin|tier|by|sizes?|hook\s+sizes?)\s*[:=]\s*/.exec(text);
+  if (!m) return undefined;
+  const word = (m[1] ?? "").replace(/\s+/g, " ");
+  const what = /^(?:name|pattern|fly)$/.test(word)
+    ? "name"
+    : /^(?:style|type)$/.test(word)
+      ? "style"
+      : /^(?:species|for)$/.test(word)
+        ? "species"
+        : /size/.test(word)
+          ? "sizes"
+          : "origin";
+  return { what, at: m[0].length, end: text.length };
+}

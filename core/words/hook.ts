@@ -1,0 +1,98 @@
+import { sizeNumber, type HookSize } from "../hooks";
+import type { SizeSpan } from "../recipe";
+
+/** A hook of the room, as far as reading needs it. */
+export interface KnownHook {
+  id: string;
+  name: string;
+  family?: string;
+  shankSteps: number;
+}
+
+export interface HookSaid {
+  sizes?: SizeSpan;
+  model?: KnownHook;
+  /** Models that fit as well, where several do. */
+  others: KnownHook[];
+  family?: string;
+  /** Words that say which hook, as typed. */
+  words: string;
+}
+
+const SIZE = "(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)s?";
+const range = new RegExp(
+  `${SIZE}\\s*(?:-|to|through|down\\s+to|up\\s+to|until)\\s*(?:an?\\s+)?${SIZE}(?![\\d.]*\\s*mm)`,
+  "u",
+);
+const list = new RegExp(`${SIZE}(?:\\s*(?:,|/|and|or|&)\\s*${SIZE})+`, "u");
+const single = new RegExp(`(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
+const lone = /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b))/u;
+const steps = /(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
+const stepsShort = /(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
+
+const families: [RegExp, string][] = [
+  [/\blow-?\s?water\b/, "low-water"],
+  [/\bdouble\b/, "double"],
+  [/\bstreamer\b|\bbaitfish\b/, "streamer"],
+  [/\bpupa\b|\bcurved?\b|\bscud\b|\bgrub\b|\bcaddis\b|\bemerger\b/, "pupa"],
+  [/\bnymph\b|\bheavy\b|\bjig\b/, "nymph"],
+  [/\bdry\b|\blight\b/, "dry"],
+  [/\bwet\b|\bspider\b/, "wet"],
+  [/\bsaltwater\b|\bpike\b|\blarge\b|\bbig\s+game\b/, "large"],
+];
+
+const readable = (size: string | undefined): HookSize | undefined => {
+  if (size === undefined) return undefined;
+  const n = size.includes("/") ? 0 : Number(size);
+  return size.includes("/") || (n >= 1 && n <= 32) ? size : undefined;
+};
+
+function sizesIn(text: string): SizeSpan | undefined {
+  const clean = text.replace(steps, (m) => " ".repeat(m.length)).replace(stepsShort, (m) => " ".repeat(m.length));
+  const spanned = range.exec(clean);
+  if (spanned) {
+    const [a, b] = [readable(spanned[1]), readable(spanned[2])];
+    if (a && b) return { from: a, to: b };
+  }
+  const listed = list.exec(clean);
+  if (listed) {
+    const all = [...listed[0].matchAll(/\d{1,2}(?:\/0)?/g)]
+      .flatMap((m) => readable(m[0]) ?? [])
+      .sort((a, b) => sizeNumber(a) - sizeNumber(b));
+    const [first, last] = [all[0], all[all.length - 1]];
+    if (first && last) return { from: first, to: last };
+  }
+  const one = readable(single.exec(clean)?.[1] ?? lone.exec(clean)?.[1]);
+  return one ? { from: one, to: one } : undefined;
+}
+
+/**
+ * What a text says of the hook: its sizes, a model by its name or code, or the family and length of its shank.
+ * @param text in small letters
+ */
+export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
+  const all = [...hooks];
+  const sizes = sizesIn(text);
+  const words = text.split(/[^a-z0-9]+/).filter(Boolean);
+  const byCode = all.find((h) => words.includes(h.id.toLowerCase()));
+  const nameWords = (h: KnownHook) =>
+    h.name
+      .toLowerCase()
+      .split(/[^a-z0-9]+/)
+      .filter((w) => w !== "hook");
+  const named = all
+    .filter((h) => nameWords(h).length > 1 && nameWords(h).every((w) => words.includes(w)))
+    .sort((a, b) => nameWords(b).length - nameWords(a).length)[0];
+  const family = families.find(([pattern]) => pattern.test(text))?.[1];
+  const exact = byCode ?? named;
+  if (exact) return { sizes, model: exact, others: [], family: exact.family ?? family, words: text.trim() };
+  const plain = text.replace(/\d+(?:\/0)?|[^a-z]+/g, " ").trim();
+  const some = all.filter((h) => nameWords(h).some((w) => w.length > 3 && !isCommon(w) && words.includes(w)));
+  const long =
+    Number(steps.exec(text)?.[1] ?? (/(?:^|\s)long\b/.test(text) ? 2 : 0)) - Number(stepsShort.exec(text)?.[1] ?? 0);
+  const fits = (some.length > 0 ? some : all.filter((h) => family !== undefined && h.family === family)).sort(
+    (a, b) => Math.abs(a.shankSteps - long) - Math.abs(b.shankSteps - long),
+  );
+  return { sizes, model: fits[0], others: fits.slice(1), family: fits[0]?.family ?? family, words: plain };
+}
+const isCommon = (w: string): boolean => /^(?:nymph|wet|dry|streamer|long|pupa|double|curve|yard)$/.test(w);

@@ -1,0 +1,188 @@
+import type { Material, MaterialForm } from "../../materials";
+
+/** What a noun says of a material that nobody has described yet. */
+export interface NounForm {
+  form: MaterialForm;
+  /** Figures in which it differs from the nominal ones of its form. */
+  figures?: Partial<Material>;
+  /** What one of it is called where a number stands before it. */
+  counted?: "fibres" | "strands" | "feathers" | "slips" | "pieces";
+}
+
+const SOFT = {
+  strand: { section: "oval" as const, width: 0.6, thickness: 0.4, density: 1.2 },
+  feather: { usable: 60, grip: 20, perMm: 1.8, span: 40, sides: 2, unusable: 0.1 },
+};
+const PLUME = {
+  strand: { section: "flat" as const, width: 0.08, thickness: 0.05, density: 0.6 },
+  feather: { usable: 60, grip: 15, perMm: 3, span: 60, sides: 2, unusable: 0.2 },
+};
+const HOLLOW = { hair: { density: 0.35 } };
+const flat = (width: number, thickness: number, density = 1.05) => ({
+  strand: { section: "flat" as const, width, thickness, density },
+});
+
+/**
+ * What a description of a material means, tried in this order: the more exact ones first. The last noun of a
+ * description decides, so that a “copper wire bead” would be a bead.
+ */
+const nouns: [string, NounForm][] = [
+  ["hooks?", { form: "hook" }],
+  [
+    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick-on|painted|weighted|lead|plastic|glass)\\s+eyes?",
+    { form: "eyes" },
+  ],
+  [
+    "beads?|(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?|cone-?heads?|bead-?heads?",
+    { form: "bead" },
+  ],
+  [
+    '0?\\.\\d{2,3}"?\\s+(?:in(?:ch)?\\s+)?(?:round\\s+)?wires?|(?:lead(?:-free)?|lead\\s+free|tungsten|weight(?:ed|ing)?|tin|non-?toxic)[- ]+(?:fuse\\s+)?wires?(?:\\s+turns)?|lead-?free|leading',
+    { form: "weight wire" },
+  ],
+  ["(?:lead|weight)\\s+(?:strips?|foil|sheet)", { form: "weight wire", figures: flat(2, 0.3, 11.34) }],
+  [
+    "lead",
+    {
+      form: "weight wire",
+      figures: { lead: true, strand: { section: "round", width: 0.38, thickness: 0.38, density: 11.34 } },
+    },
+  ],
+  ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
+  ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk", { form: "thread" }],
+  [
+    "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
+    { form: "tinsel" },
+  ],
+  ["chenilles?|vernille", { form: "chenille" }],
+  [
+    "stripped\\s+(?:peacock\\s+)?(?:herls?|quills?|stems?|hackle\\s+(?:stems?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
+    {
+      form: "herl",
+      figures: { strand: { width: 0.45, thickness: 0.25, core: 0.25, lineDensity: 0.02 } },
+      counted: "strands",
+    },
+  ],
+  [
+    "(?:peacock|ostrich|emu|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?|ostrich",
+    { form: "herl", counted: "strands" },
+  ],
+  ["biots?", { form: "quill", counted: "slips" }],
+  [
+    "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    { form: "quill", counted: "slips" },
+  ],
+  [
+    "(?:dyed\\s+)?(?:poly(?:propylene)?|acrylic|nylon|sparkle)\\s+(?:yarns?|strands?|fibres?|fibers?)|poly(?:propylene)?|organza|synthetic\\s+(?:fibres?|strands?|wing)|parachute\\s+post\\s+yarn",
+    {
+      form: "flash",
+      figures: { strand: { section: "flat", width: 0.8, thickness: 0.2, density: 0.9 }, pieceMm: 500 },
+      counted: "strands",
+    },
+  ],
+  ["yarns?|wool(?!\\s+dubbing)|crewel|mohair(?!\\s+dubbing)", { form: "yarn", counted: "strands" }],
+  [
+    "(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:rabbit|hide|fur|leather|squirrel)",
+    {
+      form: "yarn",
+      figures: { strand: { width: 3, thickness: 1.5, core: 0.8, lineDensity: 1.2 } },
+      counted: "strands",
+    },
+  ],
+  [
+    "(?:strips?\\s+of\\s+)?foam(?:\\s+(?:strips?|cylinders?|sheet))?",
+    { form: "stretch body", figures: flat(3, 2, 0.15), counted: "strands" },
+  ],
+  [
+    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film",
+    { form: "stretch body", counted: "strands" },
+  ],
+  ["(?:knotted|ready-?made|made)\\s+(?:[\\w-]+\\s+){0,3}legs?", { form: "feather fibre", counted: "fibres" }],
+  ["(?:(?:round|barred)\\s+)?(?:rubber|silicone)(?:\\s+(?:legs?|strands?))?", { form: "rubber", counted: "strands" }],
+  ["(?:detached|extended|moulded)\\s+bod(?:y|ies)", { form: "extended body", counted: "pieces" }],
+  [
+    "(?:pearl|flash|crystal|tinsel|holographic|mirror|lateral)?\\s*(?:flash|flashes|sparkle)(?:\\s+(?:strands?|fibres?))?",
+    { form: "flash", counted: "strands" },
+  ],
+  [
+    "marabou(?:\\s+(?:plumes?|fibres?|blood|feathers?|tips?))?|(?:blood\\s+)?plumes?|(?:oil-gland|preen|cdc|duck's?\\s+rump)\\s*(?:plumes?|feathers?|fibres?|tips?)?|cul\\s+de\\s+canard",
+    { form: "feather fibre", figures: PLUME, counted: "feathers" },
+  ],
+  [
+    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen)(?:\\s+(?:neck|back|saddle|cape|body|wing|covert|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    { form: "hackle", figures: SOFT, counted: "feathers" },
+  ],
+  [
+    "(?:hackle|spade|cock|rooster)\\s+(?:fibres?|fibers?|barbs?|barbules?)|(?:cock|rooster|hen)\\s+hackle\\s+(?:fibres?|barbs?)",
+    { form: "feather fibre", counted: "fibres" },
+  ],
+  [
+    "(?:stiff\\s+|dry\\s+|saddle\\s+|cock\\s+|rooster\\s+|cape\\s+|neck\\s+|grizzly?\\s+|badger\\s+)*(?:hackles?|saddles?|capes?|roosters?|cocks?)(?:\\s+(?:hackles?|feathers?|tips?))?",
+    { form: "hackle", counted: "feathers" },
+  ],
+  [
+    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|crests?|toppings?)(?:\\s+(?:feathers?|fibres?))?",
+    { form: "feather fibre", counted: "fibres" },
+  ],
+  [
+    "(?:barred\\s+|bronze\\s+|wood\\s?duck\\s+|mallard\\s+|teal\\s+|widgeon\\s+|gadwall\\s+|drake\\s+)*(?:flanks?|mallard|teal|wood\\s?duck|widgeon|gadwall|shoulder)(?:\\s+(?:feathers?|fibres?|barbs?))?|breast\\s+feathers?",
+    { form: "feather fibre", counted: "fibres" },
+  ],
+  ["(?:feather\\s+)?(?:fibres?|fibers?|barbs?)", { form: "feather fibre", counted: "fibres" }],
+  [
+    "(?:deer|elk|caribou|moose|antelope|hollow|roe|reindeer)(?:\\s+(?:body|belly|rump|mane|hock|leg))?\\s*(?:hairs?|fur)?",
+    { form: "hair", figures: HOLLOW },
+  ],
+  [
+    "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?|(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)|(?:solid\\s+|winging\\s+|body\\s+)?hairs?|kip|bucktail",
+    { form: "hair" },
+  ],
+  ["(?:dubbing\\s+)?blends?|mix(?:ture)?", { form: "dubbing" }],
+  [
+    "(?:dubbing|dub)|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
+    { form: "dubbing" },
+  ],
+  [
+    "(?:uv\\s+|ultraviolet\\s+|light-?cured?\\s+|thin\\s+|thick\\s+|flow\\s+)*(?:resins?|epoxy|acrylic)",
+    { form: "liquid", figures: { liquid: { kind: "resin" } } },
+  ],
+  [
+    "(?:super\\s?-?|instant\\s+|thin\\s+|gel\\s+|fast\\s+)*(?:glues?|adhesives?)|cyanoacrylate|super\\s?glue",
+    { form: "liquid", figures: { liquid: { kind: "glue" } } },
+  ],
+  [
+    "(?:head\\s+|clear\\s+|thin\\s+|cellulose\\s+)*(?:cements?|varnish(?:es)?|lacquers?)|(?:nail\\s+)polish",
+    { form: "liquid", figures: { liquid: { kind: "lacquer" } } },
+  ],
+  ["wires?", { form: "wire" }],
+  ["strands?", { form: "flash", counted: "strands" }],
+  ["feathers?", { form: "hackle", figures: SOFT, counted: "feathers" }],
+  ["legs?", { form: "rubber", counted: "strands" }],
+];
+
+/** The nouns in the order in which they are tried. */
+export const nounSources: readonly { source: string; means: NounForm }[] = nouns.map(([source, means]) => ({
+  source,
+  means,
+}));
+
+/** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
+const describing =
+  "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic narrow wide";
+/** Words that may follow a noun and still describe what it names. */
+export const after = new Set(describing.split(" "));
+
+export const modifiers = new Set(
+  (
+    "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred " +
+    "speckled variegated spotted banded soft stiff dry wet stripped flat oval round embossed embossed lead-free hollow solid dull shiny matte matt " +
+    "round long short wide narrow coarse fluffy webby glossy two-tone standard super ultra micro mini midi jumbo brassie " +
+    "grizzle grizzly badger furnace cree splashed cock hen rooster cape neck saddle spade genetic indian chinese " +
+    "pheasant turkey goose duck mallard teal peacock ostrich partridge grouse starling hare hare's rabbit mole muskrat beaver seal seal's squirrel fox deer elk " +
+    "calf goat badger golden ring-neck ringneck cock-pheasant drake heron swan crow jay magpie guinea snipe woodcock marabou oil-gland cdc silk rayon nylon wool cotton poly " +
+    "polypropylene holographic metallic pearlescent opal uv tungsten brass glass plastic ceramic slotted faceted countersunk painted copper " +
+    "weighted unweighted ready-made knotted rubber silicone synthetic acrylic latex stretch elastic foam tinsel flash crystal body tail wing flank shoulder breast rump back neck belly " +
+    "centre center left right matched single double four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
+    "gauge"
+  ).split(/\s+/),
+);

@@ -1,0 +1,756 @@
+import type { HookSize } from "../hooks";
+import type { Material } from "../materials";
+import type { Component, Recipe, RecipeStep, SizeSpan } from "../recipe";
+import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
+import { numberOfLoose, looseSentence, notUnderstood } from "./read";
+import { factOf, headOf, isHeading, type LineHead } from "./head";
+import { readHook, type KnownHook } from "./hook";
+import { CabinetIndex } from "./material";
+import { plain } from "./parse";
+import { sayLine } from "./say";
+import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
+import type { Told } from "./told";
+import { verbAt, verbOf, waitsToBeWound } from "./verbs";
+import { tellAct } from "./verbs/act";
+import { tellDub } from "./verbs/dub";
+import { tellFinish } from "./verbs/finish";
+import { objectOf, type Meant } from "./verbs/making";
+import { tellSeat } from "./verbs/seat";
+import { listedCover } from "./verbs/takeOver";
+import { tellThread } from "./verbs/thread";
+import { tellTieIn } from "./verbs/tieIn";
+import { tellWhip } from "./verbs/whip";
+import { listedRib, tellWind, windNew } from "./verbs/wind";
+
+export type { Ask } from "./bench";
+
+/** A stretch of a line, with what became of it. */
+export interface LineMark {
+  at: [from: number, to: number];
+  kind: "known" | "doubt" | "aside";
+}
+
+/** One line as it was read. */
+export interface RecipeLine {
+  /** As typed. */
+  text: string;
+  kind: "steps" | "fact" | "aside";
+  /** What it says of the pattern beside its steps. */
+  about?: "hook" | "finish";
+  /** Ids of the steps that it made. */
+  steps: string[];
+  /** Ids of the parts that it is about. */
+  components: string[];
+  marks: LineMark[];
+  asks: Ask[];
+  /** What was taken as usual because nobody said it. */
+  assumed: string[];
+  /** What is told without being asked. */
+  notes: string[];
+}
+
+export interface RecipeReading {
+  lines: RecipeLine[];
+  recipe: Recipe;
+  /** Materials that were described in the same breath; they are not in the cabinet yet. */
+  newMaterials: Material[];
+  name?: string;
+  style?: string;
+}
+
+export interface RecipeContext {
+  materials: ReadonlyMap<string, Material>;
+  hooks: Iterable<KnownHook>;
+  numberWords?: Record<string, number>;
+  /** The recipe as it was: what no words say is kept from it. */
+  was?: Recipe;
+  /** Ids of the steps that each line made when it was read before, as far as the line is still the same. */
+  stepsOfLine?: (line: number) => readonly string[];
+}
+
+const indexes = new WeakMap<ReadonlyMap<string, Material>, CabinetIndex>();
+function indexOf(materials: ReadonlyMap<string, Material>): CabinetIndex {
+  const known = indexes.get(materials);
+  if (known) return known;
+  const index = new CabinetIndex(materials.values());
+  indexes.set(materials, index);
+  return index;
+}
+
+/** Lines as they were scanned with each cabinet. */
+const scannedWith = new WeakMap<CabinetIndex, Map<string, Told[]>>();
+function linesScannedWith(index: CabinetIndex): Map<string, Told[]> {
+  const known = scannedWith.get(index) ?? new Map<string, Told[]>();
+  scannedWith.set(index, known);
+  return known;
+}
+
+/** Most lines that are read: a recipe has at most 60 steps. */
+const MOST_LINES = 200;
+const LONGEST_LINE = 1500;
+/** Lines that are remembered for a cabinet. */
+const MOST_SCANNED = 500;
+
+const empty = (): Recipe => ({
+  hookModel: "",
+  sizes: { from: "", to: "" },
+  components: [{ id: "hook", role: "hook", material: [] }],
+  steps: [],
+  variants: [{ id: "standard", name: "standard", swaps: {} }],
+  forms: [{ id: "standard", name: "standard", omit: [] }],
+  finish: { state: "not stated" },
+  minutesPerFly: 0,
+  stepByStepFactor: 0.9,
+  skills: [],
+  pricePerDozenCents: 0,
+});
+
+/**
+ * Read a recipe as it is told: line by line in its order, each in the state in which the lines before it leave the
+ * bench.
+ *
+ * @param text any text; a line that cannot be read is asked about at its place, and the recipe goes on
+ * @returns the lines with what was understood, doubted and taken as usual; the recipe that they make
+ */
+export function readRecipe(text: string, context: RecipeContext): RecipeReading {
+  const lines = text.split(/\r?\n/);
+  return new RecipeReader(lines, context).read();
+}
+
+class RecipeReader {
+  private readonly bench: Bench;
+  private readonly heads: LineHead[];
+  private readonly scanned: (Told[] | undefined)[] = [];
+  private readonly plain: string[];
+  private readonly out: RecipeLine[];
+  private readonly scanContext: ScanContext;
+
+  constructor(
+    private readonly lines: string[],
+    private readonly context: RecipeContext,
+  ) {
+    const index = indexOf(context.materials);
+    this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
+    this.plain = lines.map((l) => plain(l.slice(0, LONGEST_LINE)));
+    this.heads = this.plain.map(headOf);
+    this.out = lines.map((l) => ({
+      text: l,
+      kind: "steps",
+      steps: [],
+      components: [],
+      marks: [],
+      asks: [],
+      assumed: [],
+      notes: [],
+    }));
+    this.scanContext = {
+      index,
+      formOf: (role, description) =>
+        description
+          ? undefined
+          : (this.bench.formOf(this.bench.ofRole(role)) ??
+            (role === "thread" || role === "head" ? "thread" : undefined)),
+      waits: waitsToBeWound,
+    };
+    if (context.was) {
+      const { hookModel, sizes } = context.was;
+      const hook = [...context.hooks].find((h) => h.id === hookModel);
+      this.bench.facts = { hookModel, sizes, family: hook?.family };
+    }
+    const hook = context.was?.components.find((c) => c.role === "hook");
+    this.bench.components.push(hook ? structuredClone(hook) : { id: "hook", role: "hook", material: [] });
+  }
+
+  read(): RecipeReading {
+    // Facts first: sizes and the hook hold for every line, wherever they stand.
+    this.lines.forEach((_, i) => this.readFacts(i));
+    this.lines.forEach((_, i) => this.declareThread(i));
+    this.lines.forEach((_, i) => this.readLine(i));
+    this.bench.releaseAll();
+    this.tellUnused();
+    const recipe = this.recipe();
+    this.markStated(recipe);
+    for (const line of this.out) line.notes = [...new Set(line.notes)];
+    return {
+      lines: this.out,
+      recipe,
+      newMaterials: this.bench.newMaterials,
+      name: this.bench.facts.name,
+      style: this.bench.facts.style,
+    };
+  }
+
+  private line(i: number): RecipeLine {
+    return this.out[i] as RecipeLine;
+  }
+
+  private readFacts(i: number): void {
+    const text = this.plain[i] ?? "";
+    const line = this.line(i);
+    if (text.trim() === "") line.kind = "aside";
+    else if (isHeading(text)) this.aside(i);
+    else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) this.aside(i);
+    else if (this.heads[i]?.role === "hook" || this.isHookTold(i)) this.readHookLine(i);
+    else {
+      const fact = factOf(text);
+      if (fact) this.readFact(i, fact);
+      else if (this.isTitle(i)) this.readTitle(i);
+    }
+  }
+
+  /** “This one goes on the streamer hook, from a 4 to a 10.” */
+  private isHookTold(i: number): boolean {
+    const text = this.plain[i] ?? "";
+    if (
+      this.heads[i]?.isListed ||
+      !/\bhooks?\b/.test(text) ||
+      /\b(?:thread|fibres?|turns?|strands?|dubbing|tail|wing)\b/.test(text)
+    )
+      return false;
+    if (verbAt(text, this.heads[i]?.begin ?? 0)) return false;
+    return readHook(text, this.context.hooks).sizes !== undefined;
+  }
+
+  private aside(i: number): void {
+    const line = this.line(i);
+    line.kind = "aside";
+    line.marks.push({ at: [0, line.text.length], kind: "aside" });
+  }
+
+  private readFact(i: number, { what, at }: NonNullable<ReturnType<typeof factOf>>): void {
+    const line = this.line(i);
+    line.kind = "fact";
+    line.marks.push({ at: [0, line.text.length], kind: "known" });
+    const value = line.text.slice(at).trim();
+    if (what === "name") this.bench.facts.name = value;
+    if (what === "style") this.bench.facts.style = value;
+    if (what === "sizes") {
+      const said = readHook(this.plain[i]?.slice(at) ?? "", []);
+      if (said.sizes) this.bench.facts.sizes = said.sizes;
+      else line.asks.push({ at: [at, line.text.length], sentence: "Which sizes? Say “10 to 16”.", answers: [] });
+    }
+  }
+
+  /** The first line that tells nothing to do is what the fly is called. */
+  private isTitle(i: number): boolean {
+    const first = this.plain.findIndex((t) => t.trim() !== "");
+    if (i !== first || this.heads[i]?.isListed) return false;
+    const text = this.plain[i] ?? "";
+    if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text))
+      return false;
+    return verbAt(text, this.heads[i]?.begin ?? 0) === undefined;
+  }
+  private readTitle(i: number): void {
+    const line = this.line(i);
+    line.kind = "fact";
+    line.marks.push({ at: [0, line.text.length], kind: "known" });
+    const [name, rest] = line.text.trim().split(/\s*[(,:]|\s+-\s+/, 2);
+    if (name) this.bench.facts.name ??= name.trim();
+    const said = readHook(this.plain[i] ?? "", []);
+    if (said.sizes) this.bench.facts.sizes ??= said.sizes;
+    const style = rest?.split(/[,)]/)[0]?.trim();
+    if (style && !/\d/.test(style)) this.bench.facts.style ??= style;
+  }
+
+  private readHookLine(i: number): void {
+    const line = this.line(i);
+    line.kind = "fact";
+    line.about = "hook";
+    const begin = this.heads[i]?.begin ?? 0;
+    const said = readHook((this.plain[i] ?? "").slice(begin), this.context.hooks);
+    line.marks.push({ at: [0, line.text.length], kind: "known" });
+    if (said.sizes) this.bench.facts.sizes = said.sizes;
+    else if (!this.bench.facts.sizes?.from)
+      line.asks.push({ at: [line.text.length, line.text.length], sentence: "In which sizes is it tied?", answers: [] });
+    if (said.model) {
+      this.bench.facts.hookModel = said.model.id;
+      line.assumed.push(said.model.name);
+      if (said.others.length > 0)
+        line.notes.push(`${said.model.name} was taken; ${said.others.map((h) => h.name).join(", ")} would do as well`);
+    } else {
+      const all = [...this.context.hooks];
+      line.asks.push({
+        at: [line.text.length, line.text.length],
+        sentence: "Which hook of the room is it?",
+        answers: all.slice(0, 8).map((h) => ({ label: h.name, text: ` (${h.name})` })),
+      });
+    }
+    if (said.family) this.bench.facts.family = said.family;
+  }
+
+  /** The thread that a list names is on the hook from the start, wherever its line stands. */
+  private declareThread(i: number): void {
+    const head = this.heads[i];
+    if (head?.role !== "thread" || this.line(i).kind !== "steps" || this.bench.thread) return;
+    const text = this.plain[i] ?? "";
+    const told = this.scan(i);
+    const first = told[0];
+    if (!first) return;
+    const { component } = objectOf({ told: first, text, bench: this.bench, line: this.notesOf(i) });
+    if (component) this.bench.thread = component.id;
+  }
+
+  private scan(i: number): Told[] {
+    const text = this.plain[i] ?? "";
+    const head = this.heads[i] as LineHead;
+    return (this.scanned[i] ??= this.scanLine(text, head));
+  }
+
+  /** A line is scanned once for as long as its words and what its part is of are the same: typing changes one line. */
+  private scanLine(text: string, head: LineHead): Told[] {
+    const form = this.scanContext.formOf(head.role, undefined) ?? "";
+    const rib = this.scanContext.formOf("rib", undefined) ?? "";
+    const key = `${head.begin}|${head.role ?? ""}|${head.part ?? ""}|${form}|${rib}|${text}`;
+    const scanned = linesScannedWith(this.scanContext.index);
+    const known =
+      scanned.get(key) ?? scan(text, head.begin, text.length, { role: head.role, part: head.part }, this.scanContext);
+    scanned.delete(key);
+    scanned.set(key, known);
+    for (const [oldest] of scanned) {
+      if (scanned.size <= MOST_SCANNED) break;
+      scanned.delete(oldest);
+    }
+    return known.map(copyOf);
+  }
+
+  private notesOf(i: number): LineNotes {
+    const line = this.line(i);
+    return {
+      number: i,
+      isListed: this.heads[i]?.isListed === true,
+      assumed: line.assumed,
+      asks: line.asks,
+      notes: line.notes,
+      steps: line.steps,
+    };
+  }
+
+  private readLine(i: number): void {
+    const line = this.line(i);
+    if (line.kind !== "steps") return;
+    if (i >= MOST_LINES)
+      return void line.asks.push({
+        at: [0, line.text.length],
+        sentence: `A recipe has at most 60 steps; lines from ${MOST_LINES + 1} on are not read. Take some out.`,
+        answers: [],
+      });
+    if (line.text.length > LONGEST_LINE)
+      line.asks.push({
+        at: [LONGEST_LINE, line.text.length],
+        sentence: "This line is too long for one step. Break it into several lines.",
+        answers: [],
+      });
+    const head = this.heads[i] as LineHead;
+    const text = this.plain[i] ?? "";
+    if (head.named) line.marks.push({ at: head.named, kind: "known" });
+    if (head.isListed && isNone(text.slice(head.begin))) return this.readNone(i, head);
+    const kept = this.keptStep(i);
+    if (kept) return this.keep(i, kept);
+    const before = this.bench.made.length;
+    this.bench.ahead = this.rolesAfter(i);
+    const told = this.scan(i);
+    const finish = this.bench.finish;
+    told.forEach((t, n) => this.act(i, t, n, told));
+    if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
+    for (const t of told) this.mark(i, t);
+    line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
+  }
+
+  /** The step of a line that is still as the program said it: nobody has changed a word. */
+  private keptStep(i: number): RecipeStep | undefined {
+    const [id, more] = this.context.stepsOfLine?.(i) ?? [];
+    const { was, materials } = this.context;
+    const step = more === undefined ? was?.steps.find((s) => s.id === id) : undefined;
+    return was && step && this.lines[i]?.trim() === sayLine(step, was, materials) ? step : undefined;
+  }
+
+  private keep(i: number, step: RecipeStep): void {
+    const line = this.line(i);
+    const { bench } = this;
+    const component = this.context.was?.components.find((c) => c.id === step.component);
+    if (component && !bench.component(component.id)) bench.components.push(structuredClone(component));
+    bench.keep(structuredClone(step), i, component?.role, bench.formOf(component));
+    line.steps.push(step.id);
+    line.marks = [{ at: [0, line.text.length], kind: "known" }];
+    line.components = component ? [component.id] : [];
+  }
+
+  /** Parts that later lines are about. */
+  private rolesAfter(i: number): ReadonlySet<Component["role"]> {
+    return new Set(
+      this.lines.flatMap((_, n) => {
+        if (n <= i || this.line(n).kind !== "steps") return [];
+        return [this.heads[n]?.role, ...this.scan(n).map((t) => t.role)].flatMap((r) => r ?? []);
+      }),
+    );
+  }
+
+  private readNone(i: number, head: LineHead): void {
+    const line = this.line(i);
+    line.kind = "fact";
+    line.marks.push({ at: [0, line.text.length], kind: "known" });
+    if (head.role !== "finish" && head.role !== "head") return;
+    this.bench.finish = { state: "none" };
+    line.about = "finish";
+  }
+
+  /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
+  private isToldLater(i: number, role: Component["role"]): boolean {
+    const material = this.bench.materialOf(this.bench.ofRole(role));
+    for (let n = i + 1; n < this.lines.length; n++) {
+      if (this.line(n).kind !== "steps") continue;
+      const isListed = this.heads[n]?.isListed === true;
+      // What goes into a loop is not what was tied in.
+      if (/\bloop\b/.test(this.plain[n] ?? "")) continue;
+      const told = this.scan(n);
+      if (isListed && this.heads[n]?.role === role && told[0]?.description) continue;
+      for (const t of told) {
+        // “Rib 6 turns” takes up what a list named before.
+        if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) continue;
+        const isAbout =
+          t.role === role ||
+          (t.role === undefined &&
+            t.description !== undefined &&
+            material !== undefined &&
+            this.means(t.description, material, role));
+        const isDone =
+          t.verb === "tie in" ||
+          t.verb === "wind" ||
+          t.verb === "dub" ||
+          t.verb === "take over" ||
+          t.verb === "seat" ||
+          t.said.rule?.turns !== undefined;
+        if (isAbout && isDone) return true;
+      }
+    }
+    return false;
+  }
+
+  /** Whether a description later in the recipe means a material that a list named. */
+  private means(d: NonNullable<Told["description"]>, material: Material, role: Component["role"]): boolean {
+    if (d.exact) return d.exact.code === material.code;
+    const words = d.text.toLowerCase().trim().split(/\s+/);
+    if (words.length === 1)
+      return `${material.name} ${material.form} ${role}`.toLowerCase().includes((words[0] ?? "").replace(/s$/, ""));
+    const found = this.scanContext.index.find(d.text, new Set([material.code]), d.means?.form)[0];
+    return found?.code === material.code || material.name.toLowerCase() === d.text.toLowerCase().trim();
+  }
+
+  private act(i: number, told: Told, n: number, all: Told[]): void {
+    const text = this.plain[i] ?? "";
+    const head = this.heads[i] as LineHead;
+    const t: Telling = { told, text, bench: this.bench, line: this.notesOf(i) };
+    if (head.isOptional) told.said.optional = true;
+    if (n === 0) shareEach(text, all);
+    this.relook(told, text);
+    if (isEmptyTold(told)) return;
+    if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))
+      return this.amend(t, all[n - 1]);
+    const isListed =
+      head.isListed &&
+      (told.verb === undefined ||
+        (n === 0 &&
+          told.refers === undefined &&
+          (told.verb === "wind" ||
+            told.verb === "dub" ||
+            (told.verb === "take over" && told.description !== undefined))));
+    if (isListed) return this.actListed(t, i);
+    // “Bind the hackle down with fine wire, four turns” winds the wire over it.
+    if (told.verb === "hold" && told.kind === "wind")
+      return tellWind({ ...t, told: { ...told, role: "rib", said: { counter: true, ...told.said } } });
+    const verb = told.verb === undefined ? undefined : verbOf(told.verb);
+    if (verb && told.verb !== "act") return verb.tell(t);
+    if (told.verb === "act") return tellAct(t);
+    this.actUnsaid(t);
+  }
+
+  /** The kind again, now that what the lines before did is known. */
+  private relook(told: Told, text: string): void {
+    if (told.description || told.role === undefined) return;
+    const form = this.bench.formOf(this.bench.ofRole(told.role));
+    const kind = kindOfTold(told.verb, told.role, form, text.slice(told.at, told.end));
+    if (kind === told.kind || form === undefined) return;
+    const again = scan(
+      text,
+      told.at,
+      told.end,
+      { role: told.role, part: told.part },
+      { ...this.scanContext, formOf: () => form },
+    )[0];
+    if (again && again.rest.length <= told.rest.length)
+      Object.assign(told, { ...again, verb: told.verb ?? again.verb, at: told.at, end: told.end });
+  }
+
+  private isAboutLast(t: Told): boolean {
+    return t.kind === "act" || t.said.wraps !== undefined || t.understood.length === 0;
+  }
+
+  /** Words after the step that belong to it: wraps, a place. */
+  private amend(t: Telling, _before: Told | undefined): void {
+    verbOf("hold")?.tell(t);
+  }
+
+  /** A line of a list: what it names is tied in where its role has its place, unless a later line does that. */
+  private actListed(t: Telling, i: number): void {
+    const { told, bench } = t;
+    const role = told.role;
+    if (role === "thread") return this.actListedThread(t);
+    if (role === "head" && (told.kind === "wind" || told.kind === "act")) return this.actListedHead(t);
+    if (role === "finish" || told.kind === "glue") return tellFinish(t);
+    if (told.kind === "whip") return tellWhip(t);
+    if (!told.description && role !== undefined && this.isTakenUp(role)) return this.takeUp(t);
+    const object = objectOf(t);
+    if (!object.component) return this.askMaterial(t, i);
+    const isDeclared = role !== undefined && this.isToldLater(i, role);
+    // A list that says where it is tied in has tied it in; what follows later takes it up.
+    if (isDeclared && (told.said.tieIn?.at !== undefined || told.said.hanging) && waitsOrHangs(object, told))
+      return tellTieIn(t);
+    if (isDeclared) {
+      bench.declared.set(object.component.id, { said: told.said, line: i, used: false });
+      return;
+    }
+    this.tieListed(t, object);
+  }
+
+  /** Whether a part waits to be wound or taken over, or was only named. */
+  private isTakenUp(role: Component["role"]): boolean {
+    const component = this.bench.ofRole(role);
+    return (
+      this.bench.waits((w) => w.role === role) !== undefined ||
+      (component !== undefined && this.bench.declared.has(component.id))
+    );
+  }
+  private takeUp(t: Telling): void {
+    const { told } = t;
+    if (this.bench.waits((w) => w.role === told.role && w.hangs)) return verbOf("take over")?.tell(t);
+    if (told.kind === "wind") return tellWind(t);
+    if (told.kind === "dress") return tellDub(t);
+    if (told.kind === "seat") return tellSeat(t);
+    tellTieIn(t);
+  }
+
+  private tieListed(t: Telling, object: Meant): void {
+    const { told } = t;
+    const { said } = told;
+    const { role } = object;
+    if (told.kind === "seat") return tellSeat(t);
+    if (told.kind === "dress") return tellDub(t);
+    if (role === "rib" && told.kind !== "lay") return listedRib(t, object, said);
+    if (role === "rib" && waitsToBeWound(role, object.form)) return listedRib(t, object, said);
+    if (told.verb === "take over" && told.kind === "lay" && said.tieIn?.at) return listedCover(t, object, said);
+    if (role === "wing case" && told.kind === "lay")
+      return said.hanging && said.end === undefined && said.to === undefined
+        ? tellTieIn(t)
+        : listedCover(t, object, said);
+    if (told.kind === "wind") return windNew(t, object, said);
+    if (said.hanging && waitsToBeWound(role, object.form)) return tellTieIn(t);
+    if (waitsToBeWound(role, object.form) && role !== "rib")
+      return windNew(t, object, { ...said, amount: undefined } as typeof said);
+    tellTieIn(t);
+  }
+
+  private actListedThread(t: Telling): void {
+    const { told, bench } = t;
+    const { component } = objectOf(t);
+    if (component) bench.thread ??= component.id;
+    const { said } = told;
+    if (said.everyTieIn && said.wraps !== undefined) bench.wraps = said.wraps;
+    const isBase =
+      said.end !== undefined || said.to !== undefined || said.rule !== undefined || said.passes !== undefined;
+    if (isBase) tellThread(t);
+    else if (said.begin !== undefined || said.there !== undefined) bench.hangs = said.begin ?? said.there;
+  }
+
+  private actListedHead(t: Telling): void {
+    const { told, bench } = t;
+    const { said } = told;
+    const thread = bench.component(bench.thread);
+    const found = told.description ? bench.resolve(told.description).material : undefined;
+    // Another thread than the one on the hook is changed to first.
+    if (found?.thread && thread && !thread.material.some((m) => m.value === found.code)) {
+      const change = verbOf("change");
+      change?.tell({ ...t, told: { ...told, said: {}, role: "thread", verb: "change" } });
+    }
+    if (said.rule === undefined && said.from === undefined && said.end === undefined) return;
+    const wound: Told = { ...told, role: "head", part: "head", description: undefined };
+    tellWind({ ...t, told: wound });
+  }
+
+  /** A clause without a verb, outside a list: what its material and words are used for. */
+  private actUnsaid(t: Telling): void {
+    const { told } = t;
+    if (told.said.rule?.turns !== undefined || told.kind === "wind") return tellWind(t);
+    if (told.kind === "dress") return tellDub(t);
+    if (told.kind === "seat") return tellSeat(t);
+    if (told.kind === "glue") return tellFinish(t);
+    if (told.kind === "whip") return tellWhip(t);
+    if (told.kind === "lay") return tellTieIn(t);
+    if (told.said.wraps !== undefined) return verbOf("hold")?.tell(t);
+    if (told.said.act !== undefined) return tellAct(t);
+  }
+
+  private askMaterial(t: Telling, i: number): void {
+    const { told, line } = t;
+    const rest = told.rest[0];
+    const words = rest ? this.lines[i]?.slice(rest.at, rest.end).trim() : undefined;
+    const role = told.role ?? "part";
+    line.asks.push({
+      at: rest ? [rest.at, rest.end] : [told.at, told.end],
+      sentence: words ? `What is “${words}”? Say what it is made of.` : `Of what is the ${role} tied?`,
+      answers: words
+        ? (nounsOfRole[role] ?? ["dubbing", "floss", "yarn"]).map((noun) => ({
+            label: `${words} ${noun}`,
+            text: `${words} ${noun}`,
+          }))
+        : [],
+    });
+    told.rest = told.rest.slice(rest ? 1 : 0);
+  }
+
+  private mark(i: number, t: Told): void {
+    const line = this.line(i);
+    for (const s of t.understood) line.marks.push({ at: [s.at, s.end], kind: "known" });
+    for (const s of t.kept) line.marks.push({ at: [s.at, s.end], kind: "aside" });
+    for (const s of t.loose) {
+      line.marks.push({ at: [s.at, s.end], kind: "doubt" });
+      line.asks.push(this.askLoose(line.text, s, t));
+    }
+    for (const s of t.rest) {
+      line.marks.push({ at: [s.at, s.end], kind: "doubt" });
+      const words = line.text.slice(s.at, s.end);
+      line.asks.push({
+        at: [s.at, s.end],
+        sentence: notUnderstood(words, t.kind),
+        answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
+      });
+    }
+  }
+
+  private askLoose(text: string, s: Told["loose"][number], t: Told): Ask {
+    const { numberWords } = this.context;
+    const known = numberOfLoose(s.words, numberWords);
+    const typed = text.slice(s.at, s.end);
+    const isClump = /pinch|wisp|tuft|bunch|clump|bundle|amount|sprig/.test(s.words) && s.noun === "";
+    const answers = isClump
+      ? ["1 mm", "1.5 mm", "2 mm"].map((mm) => ({ label: `${mm} thick when squeezed`, text: `${typed} (${mm})` }))
+      : [...new Set([known, ...(t.kind === "wind" ? [2, 3, 4] : [4, 6, 8])])].flatMap((n) =>
+          n === undefined
+            ? []
+            : [{ label: `${n}${n === known ? ", as usual with you" : ""}`, text: `${typed} (${n})` }],
+        );
+    return { at: [s.at, s.end], sentence: looseSentence(s, numberWords), answers };
+  }
+
+  private tellUnused(): void {
+    for (const w of this.bench.waiting)
+      if (!w.used)
+        this.line(w.line).notes.push(
+          `the ${this.bench.component(w.component)?.role ?? w.role} is tied in here and never used`,
+        );
+    for (const [id, d] of this.bench.declared)
+      if (!d.used)
+        this.line(d.line).notes.push(`the ${this.bench.component(id)?.role ?? id} is named here and never tied in`);
+  }
+
+  private recipe(): Recipe {
+    const { bench, context } = this;
+    const was = context.was ?? empty();
+    const used = new Set(bench.made.flatMap((m) => [m.step.component, m.step.do === "seat" ? m.step.glue : undefined]));
+    const finish = bench.finish.state !== "not stated" ? keptDry(bench.finish, was.finish) : was.finish;
+    const coats = finish.state === "given" ? [finish.component, ...(finish.then ?? []).map((c) => c.component)] : [];
+    const components = bench.components.filter(
+      (c) =>
+        c.role === "hook" || c.role === "thread" || used.has(c.id) || coats.includes(c.id) || bench.declared.has(c.id),
+    );
+    // What no line was about before is none of the lines' to take away.
+    const told = new Set(was.steps.flatMap((s) => s.component ?? []));
+    for (const c of was.components)
+      if (!told.has(c.id) && c.role !== "finish" && !components.some((x) => x.id === c.id))
+        components.push(structuredClone(c));
+    // The finish of a recipe that says none in its words keeps its product.
+    for (const id of coats) {
+      const own = was.components.find((c) => c.id === id);
+      if (own && !components.some((c) => c.id === id)) components.push(structuredClone(own));
+    }
+    const sizes = bench.facts.sizes ?? was.sizes;
+    const rank = new Map(was.components.map((c, i) => [c.id, i]));
+    components.sort((a, b) => (rank.get(a.id) ?? rank.size) - (rank.get(b.id) ?? rank.size));
+    return {
+      ...was,
+      hookModel: bench.facts.hookModel ?? was.hookModel,
+      sizes,
+      components,
+      steps: bench.made.map((m) => withinSizes(m.step, sizes)),
+      finish,
+      told: this.out.map((l) => ({
+        text: l.text,
+        steps: l.steps,
+        ...(l.asks.length > 0 && { asks: l.asks.map((a) => a.sentence.slice(0, 400)) }),
+      })),
+    };
+  }
+
+  private named(): ReadonlyMap<string, Material> {
+    return this.bench.newMaterials.length === 0
+      ? this.context.materials
+      : new Map([...this.context.materials, ...this.bench.newMaterials.map((m) => [m.code, m] as const)]);
+  }
+
+  /** As it was said is kept beside what was made of it, where the words are not the program's own. */
+  private markStated(recipe: Recipe): void {
+    this.out.forEach((line) => {
+      const steps = recipe.steps.filter((s) => line.steps.includes(s.id));
+      const typed = line.text.trim().slice(0, 2000);
+      for (const s of steps) {
+        const own = sayLine(s, recipe, this.named());
+        const was = this.context.was?.steps.find((w) => w.id === s.id);
+        if (typed !== own) s.stated = typed;
+        else if (was?.stated !== undefined && was.stated !== typed) s.stated = was.stated;
+        else delete s.stated;
+      }
+    });
+  }
+}
+
+/** Coats that are the same as before keep the minutes that somebody set. */
+function keptDry(now: Recipe["finish"], was: Recipe["finish"]): Recipe["finish"] {
+  if (now.state !== "given" || was.state !== "given" || now.component !== was.component) return now;
+  return { ...now, dryMinutes: was.dryMinutes };
+}
+
+/** A step's rules for some sizes, within the sizes of the pattern. */
+const withinSizes = (step: RecipeStep, _sizes: SizeSpan): RecipeStep => step;
+
+const isNone = (text: string): boolean => /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*[.,]?\s*$/.test(text);
+const isEmptyTold = (t: Told): boolean =>
+  t.verb === undefined &&
+  t.description === undefined &&
+  t.role === undefined &&
+  t.understood.length === 0 &&
+  t.loose.length === 0;
+
+const nounsOfRole: Partial<Record<string, string[]>> = {
+  body: ["dubbing", "floss", "yarn", "chenille"],
+  thorax: ["dubbing", "herl", "chenille"],
+  tail: ["hackle fibres", "hair", "marabou"],
+  wing: ["hair", "wing quill", "flank"],
+  hackle: ["hackle", "soft hackle"],
+  collar: ["soft hackle", "hackle"],
+  rib: ["wire", "tinsel", "thread"],
+  legs: ["rubber legs", "hackle fibres"],
+};
+/** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
+function shareEach(text: string, all: Told[]): void {
+  const last = all.findLast((t) => t.kind === "lay" && t.said.amount !== undefined);
+  if (!last || !/\beach\b/.test(text.slice(last.at, last.end))) return;
+  for (const t of all)
+    if (t !== last && t.kind === "lay" && t.said.amount === undefined && t.description) {
+      t.said.amount = last.said.amount;
+      t.said.shown ??= last.said.shown;
+    }
+}
+
+const waitsOrHangs = (object: Meant, told: Told): boolean =>
+  waitsToBeWound(object.role, object.form) || object.role === "wing case" || told.said.hanging === true;
+
+export type { HookSize };

@@ -1,0 +1,285 @@
+import { hookAt, placeAt, type HookModel, type Place } from "../hooks";
+import type { MaterialForm } from "../materials";
+import { proportionsOfFamily, type Attitude, type LengthRule, type Role } from "../recipe";
+import type { Kind, Said } from "./said";
+import { sayLength } from "./text/length";
+import { sayPlace } from "./text/place";
+import type { StepContext } from "./types";
+
+/** Zones where nobody says one: where the role usually lies, from its front to its rear. */
+const usualZones: Partial<Record<Role, [Place, Place]>> = {
+  tail: [{ fraction: 0.5 }, { landmark: "bend" }],
+  tag: [{ fraction: 0.95 }, { landmark: "bend" }],
+  butt: [{ fraction: 0.9 }, { landmark: "bend" }],
+  rib: [{ fraction: 0.3 }, { landmark: "bend" }],
+  body: [{ fraction: 0.3 }, { landmark: "bend" }],
+  thorax: [{ eyeLengths: 1.1 }, { fraction: 0.35 }],
+  throat: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
+  wing: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
+  underwing: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
+  topping: [{ eyeLengths: 1 }, { eyeLengths: 1.8 }],
+  cheeks: [{ eyeLengths: 1 }, { eyeLengths: 1.8 }],
+  flash: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
+  legs: [{ fraction: 0.34 }, { fraction: 0.42 }],
+  hackle: [{ eyeLengths: 1.2 }, { eyeLengths: 2 }],
+  collar: [{ eyeLengths: 1.2 }, { eyeLengths: 1.2 }],
+  "wing case": [{ fraction: 0.25 }, { fraction: 0.5 }],
+  weight: [{ fraction: 0.3 }, { fraction: 0.7 }],
+  eyes: [{ eyeLengths: 1 }, { eyeLengths: 1 }],
+  thread: [{ eyeLengths: 0.5 }, { landmark: "bend" }],
+  head: [{ eyeLengths: 0.2 }, { eyeLengths: 1.1 }],
+};
+const usualAttitudes: Partial<Record<Role, Attitude>> = {
+  tail: "back",
+  throat: "down",
+  wing: "over",
+  underwing: "over",
+  topping: "over",
+  flash: "over",
+  cheeks: "over",
+  legs: "sides",
+  "wing case": "over",
+};
+const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
+const anyHook = hookAt(nominal, "12");
+/** Where a place lies on any hook, near enough to tell which of two comes first; parts lie where they usually do. */
+export function alongShank(place: Place): number {
+  if (!("part" in place)) return placeAt(place, anyHook) / anyHook.shank;
+  const zone = usualZones[place.part as Role] ?? usualZones.body;
+  const [front, rear] = (zone ?? []).map((p) => ("part" in p ? 0.5 : placeAt(p, anyHook) / anyHook.shank));
+  const at = place.end === "front" ? front : place.end === "rear" ? rear : ((front ?? 0) + (rear ?? 1)) / 2;
+  return at ?? 0.5;
+}
+const isSame = (a: Place, b: Place): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** A little of the shank in front of a place, or behind it: what a tie-in takes where nobody says how much is bound. */
+const beside = (place: Place, eyes: number): Place => {
+  if (!("part" in place) && "eyeLengths" in place && place.plus === undefined)
+    return { eyeLengths: Number((place.eyeLengths + eyes).toPrecision(12)) };
+  return place.plus === undefined
+    ? { ...place, plus: { of: "eye", times: eyes } }
+    : {
+        ...place,
+        plus:
+          "of" in place.plus && place.plus.of === "eye" ? { of: "eye", times: place.plus.times + eyes } : place.plus,
+      };
+};
+
+/**
+ * Fills in what is usual where nobody said it: zones by role and by what the recipe told before, where a part points,
+ * lengths of the hook's family.
+ * @param said changed in place
+ * @returns what was taken as usual, in words
+ */
+export function settle(said: Said, kind: Kind, context: StepContext): string[] {
+  const { role, form, boundIn, family, was } = context;
+  const assumed = [
+    ...settleZone(said, kind, context),
+    ...settleSpot(said, kind, role),
+    ...settleAttitude(said, kind, role),
+    ...(family !== undefined && was === undefined && role ? settleLengths(said, kind, role, form, family) : []),
+  ];
+  if (kind === "act" && said.minutes === undefined && said.act !== undefined) {
+    said.minutes = 0.2;
+    assumed.push("0.2 min");
+  }
+  if (said.wraps !== undefined && kind !== "whip") {
+    const at = kind === "lay" ? (said.tieIn?.at ?? said.to ?? said.from) : said.from;
+    said.tieIn = { ...(at && { at }), ...said.tieIn, wraps: said.wraps };
+  }
+  if (said.tieIn && said.tieIn.at === undefined) {
+    const at = kind === "lay" ? (said.to ?? said.from) : (said.from ?? said.at);
+    if (at) said.tieIn = { ...said.tieIn, at };
+    else delete said.tieIn;
+  }
+  if (kind === "wind" && said.tiedIn === undefined && boundIn !== undefined) said.tiedIn = boundIn;
+  return assumed;
+}
+
+function settleZone(said: Said, kind: Kind, context: StepContext): string[] {
+  if (kind === "wind") return settleWinding(said, context);
+  if (kind === "lay") return settleLaid(said, context);
+  if (kind === "dress") return settleDressed(said, context);
+  if (kind === "whip") return settleKnot(said);
+  return [];
+}
+
+function settleKnot(said: Said): string[] {
+  if (said.from !== undefined) return [];
+  const [from, to] = usualZones.head as [Place, Place];
+  const there = said.there ?? said.begin;
+  if (there === undefined || isSame(there, { landmark: "eye" })) {
+    Object.assign(said, { from, to });
+    return there === undefined ? [`from ${sayPlace(from)} to ${sayPlace(to)}`] : [];
+  }
+  // Behind the eyes or a part: the knot takes an eye length in front of that place.
+  if ("part" in there || alongShank(there) > 0.25) Object.assign(said, { from: there, to: beside(there, 1) });
+  else Object.assign(said, { from, to });
+  return [];
+}
+
+function settleWinding(said: Said, context: StepContext): string[] {
+  const { role, hangs } = context;
+  const tiedInAt = context.tiedInAt ?? said.tieIn?.at;
+  if (said.stacked && said.from === undefined && (said.there ?? said.begin)) said.from = said.there ?? said.begin;
+  if (said.from !== undefined) {
+    if (said.stacked) said.to = said.from;
+    return [];
+  }
+  const [front, rear] = (role && usualZones[role]) ?? (usualZones.body as [Place, Place]);
+  const endsByTurns = said.rule?.touching === true && said.rule.turns !== undefined;
+  const { begin, end, there } = said;
+  if (begin && end) return set(said, begin, end);
+  if (end) {
+    const from =
+      tiedInAt ??
+      (there && !isSame(there, end) ? there : undefined) ??
+      (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 ? rear : front);
+    if (isSame(from, end)) return set(said, end, end);
+    return tiedInAt || there ? set(said, from, end) : told(set(said, from, end), said);
+  }
+  const place = begin ?? there;
+  if (place !== undefined) {
+    if (endsByTurns) {
+      said.from =
+        context.widthMm !== undefined && isSame(place, { fraction: 0.5 })
+          ? { fraction: 0.5, plus: { mm: -Number(((said.rule?.turns ?? 0) * context.widthMm * 0.5).toFixed(3)) } }
+          : place;
+      return [];
+    }
+    if (there !== undefined && said.rule?.turns !== undefined && role !== "weight" && !said.palmered)
+      return set(said, there, there);
+    if (said.fill && there !== undefined) return told(set(said, there, beside(there, 2)), said);
+    if (tiedInAt && !isSame(tiedInAt, place)) return set(said, tiedInAt, place);
+    const far =
+      Math.abs(alongShank(place) - alongShank(front)) > Math.abs(alongShank(place) - alongShank(rear)) ? front : rear;
+    return told(set(said, place, isSame(far, place) ? (isSame(far, front) ? rear : front) : far), said);
+  }
+  if (tiedInAt && hangs && !isSame(tiedInAt, hangs) && Math.abs(alongShank(tiedInAt) - alongShank(hangs)) > 0.02)
+    return told(set(said, tiedInAt, hangs), said);
+  if (tiedInAt && !endsByTurns) {
+    // The thread has not moved: over the part of the shank that its role has, from where it is tied in.
+    if (role === "hackle" || role === "collar")
+      return said.palmered
+        ? told(set(said, tiedInAt, nearer(tiedInAt, rear, front)), said)
+        : set(said, tiedInAt, tiedInAt);
+    const to = nearer(tiedInAt, rear, front);
+    return told(set(said, tiedInAt, to), said);
+  }
+  if (said.palmered && said.rule?.turns !== undefined)
+    return told(set(said, { fraction: 0.3 }, { landmark: "bend" }), said);
+  if ((role === "hackle" || role === "collar") && hangs && alongShank(hangs) < 0.35)
+    return told(set(said, hangs, hangs), said);
+  said.from = front;
+  if (!endsByTurns) said.to = rear;
+  return [endsByTurns ? `from ${sayPlace(front)}` : `from ${sayPlace(front)} to ${sayPlace(rear)}`];
+}
+/** Of the two ends of a zone the one that a winding from a place runs to: the other one. */
+const nearer = (place: Place, rear: Place, front: Place): Place =>
+  Math.abs(alongShank(place) - alongShank(rear)) <= Math.abs(alongShank(place) - alongShank(front)) ? front : rear;
+
+function set(said: Said, from: Place, to: Place): string[] {
+  Object.assign(said, { from, to });
+  return [];
+}
+const told = (_: string[], said: Said): string[] =>
+  [
+    said.from && said.to
+      ? isSame(said.from, said.to)
+        ? `at ${sayPlace(said.from)}`
+        : `from ${sayPlace(said.from)} to ${sayPlace(said.to)}`
+      : "",
+  ].filter(Boolean);
+
+function settleDressed(said: Said, { role, hangs }: StepContext): string[] {
+  if (said.from !== undefined) return [];
+  const [front, rear] = (role && usualZones[role]) ?? (usualZones.body as [Place, Place]);
+  const { begin, end, there } = said;
+  if (begin && end) return set(said, begin, end);
+  const begins = begin ?? (hangs && alongShank(hangs) > alongShank(front) + 0.03 ? hangs : undefined);
+  if (end) {
+    const from = begins && Math.abs(alongShank(begins) - alongShank(end)) > 0.03 ? begins : nearer(end, front, rear);
+    return begin ? set(said, from, end) : told(set(said, from, end), said);
+  }
+  if (there) {
+    // “just in front of the body”: from there to the front of the part's own zone.
+    const far = alongShank(there) > alongShank(front) + 0.03 ? front : rear;
+    return told(set(said, far === front ? front : there, far === front ? there : rear), said);
+  }
+  if (begins && alongShank(begins) > alongShank(front) + 0.1) return told(set(said, front, begins), said);
+  set(said, front, rear);
+  return [`from ${sayPlace(front)} to ${sayPlace(rear)}`];
+}
+
+function settleLaid(said: Said, { role, hangs }: StepContext): string[] {
+  if (said.from !== undefined) {
+    if (said.to !== undefined) return [];
+  }
+  const zone = role && usualZones[role];
+  const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end;
+  const there = place ?? hangs;
+  if (there === undefined) {
+    if (!zone) return [];
+    Object.assign(said, { from: zone[0], to: zone[1] });
+    return [`from ${sayPlace(zone[0])} to ${sayPlace(zone[1])}`];
+  }
+  const assumed = place === undefined ? [`at ${sayPlace(there)}`] : [];
+  if (place === undefined || said.there !== undefined || said.begin !== undefined || said.end !== undefined)
+    said.tieIn = { at: there, ...said.tieIn };
+  if (said.laid) {
+    Object.assign(said, { from: said.laid.from, to: there });
+    delete said.laid;
+    return assumed;
+  }
+  // A tail's butts are bound along the shank; what points back elsewhere takes a little in front of its tie-in.
+  const pointsBack =
+    (said.attitude ?? (role && usualAttitudes[role]) ?? "back") === "back" || said.countedWhenWound || said.hanging;
+  if (role === "tail" && zone && alongShank(there) > alongShank(zone[0]) + 0.1)
+    Object.assign(said, { from: zone[0], to: there });
+  else if (alongShank(there) < 0.12 || !pointsBack) Object.assign(said, { from: there, to: beside(there, 1) });
+  else Object.assign(said, { from: beside(there, -1), to: there });
+  return assumed;
+}
+
+function settleSpot(said: Said, kind: Kind, role: Role | undefined): string[] {
+  if (kind === "seat" && said.from === undefined) {
+    const there = said.there ?? said.begin ?? said.end ?? said.tieIn?.at;
+    said.from = there ?? (role === "eyes" ? { eyeLengths: 1 } : { landmark: "eye" });
+    return there ? [] : [`at ${sayPlace(said.from)}`];
+  }
+  if (kind === "glue" && said.at === undefined) {
+    const there = said.there ?? said.begin ?? said.end;
+    said.at = there ?? said.from ?? { fraction: 0.5 };
+    return there || said.from ? [] : ["at mid-shank"];
+  }
+  if (kind === "act" && said.at === undefined && said.there !== undefined) said.at = said.there;
+  return [];
+}
+
+function settleAttitude(said: Said, kind: Kind, role: Role | undefined): string[] {
+  const attitude = role && usualAttitudes[role];
+  if (kind !== "lay" || said.attitude !== undefined || said.shown === undefined || !attitude) return [];
+  said.attitude = attitude;
+  return [`pointing ${attitude === "over" ? "over the back" : attitude}`];
+}
+
+/** What is usual on this family of hooks, for a new step that says no length of its own. */
+function settleLengths(said: Said, kind: Kind, role: Role, form: MaterialForm | undefined, family: string): string[] {
+  const usual = proportionsOfFamily(family);
+  const length: LengthRule | undefined = usual.shown[role];
+  const isOpen =
+    said.shown === undefined &&
+    said.hanging === undefined &&
+    said.countedWhenWound === undefined &&
+    said.tiedIn === undefined;
+  if (kind === "lay" && isOpen && length) {
+    said.shown = length;
+    said.attitude ??= usualAttitudes[role];
+    return [`${sayLength(length)}, as on a ${family} hook`];
+  }
+  if (kind === "wind" && form === "hackle" && said.barb === undefined) {
+    said.barb = role === "collar" ? usual.collar : usual.hackle;
+    return [`barbs as on a ${family} hook`];
+  }
+  return [];
+}

@@ -1,0 +1,261 @@
+import type { LengthRule, Measure, PlainLength } from "../../recipe";
+import { map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
+import { number, sayNumber, shareName } from "./number";
+import { absolute, placeReached, sayPlace } from "./place";
+
+const the = opt(words("the|a|an|its"));
+
+const measureWords: [string, Measure][] = [
+  ["(?:hook[- ]?)?shanks?", "shank"],
+  ["(?:hook[- ]?)?(?:gapes?|gaps?)", "gape"],
+  ["(?:hook[- ]?)?eyes?", "eye"],
+  ["(?:whole\\s+|entire\\s+|full\\s+|complete\\s+)?hooks?", "hook"],
+  ["bod(?:y|ies)|abdomen", "body"],
+  ["tails?|shuck", "tail"],
+  ["wings?|post", "wing"],
+  ["thorax", "thorax"],
+  ["(?:hackle|collar)s?(?:\\s+(?:fibres?|barbs?))?", "hackle"],
+  ["throat|beard", "throat"],
+  ["legs?", "legs"],
+  ["flash", "flash"],
+  ["underwing", "underwing"],
+];
+const LENGTHS = "(?:'s)?(?:[- ]?(?:lengths?|widths?))?(?:\\s+of\\s+the\\s+hook)?";
+const measure: Reader<Measure> = memo(
+  oneOf(
+    ...measureWords.map(([w, m]) =>
+      map(words(`(?:(?:length|width|depth|size|height)\\s+of\\s+(?:the\\s+)?)?(?:${w})${LENGTHS}`), () => m),
+    ),
+  ),
+);
+const measureItself = map(seq(the, measure), ([, m]) => m);
+
+const factor: Reader<number> = oneOf(
+  map(words("twice|double"), () => 2),
+  map(words("three\\s+times"), () => 3),
+  map(
+    unless(
+      map(seq(number, opt(words("times|x|\\*")), opt(words("of"))), ([n]) => n),
+      words("mm|cm|in\\b|inch"),
+    ),
+    (n) => n,
+  ),
+);
+const hedges = opt(
+  words("about|around|roughly|approximately|approx\\.?|some|nearly|almost|fully|barely|at\\s+least|a\\s+good"),
+);
+const between = oneOf(words("to|or|and"), words("-"));
+
+const ofMeasure: Reader<PlainLength> = memo(
+  oneOf<PlainLength>(
+    map(seq(factor, the, measure), ([times, , of]) => ({ of, times })),
+    map(seq(factor, words("as\\s+(?:long|tall|wide)\\s+as"), the, measure), ([times, , , of]) => ({ of, times })),
+    map(
+      seq(
+        match(
+          "((?:a\\s+)?(?:bit|little|touch|hair|fraction|shade)|slightly|just|somewhat)\\s+(longer|shorter|more|less)\\s+than",
+        ),
+        the,
+        measure,
+      ),
+      ([[, way], , of]) => ({ of, times: way === "longer" || way === "more" ? LONGER : SHORTER }),
+    ),
+    map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
+      of,
+      times: LONGER,
+    })),
+    map(
+      seq(
+        words(
+          "(?:as\\s+(?:long|tall|wide|high)\\s+as|equal\\s+to|(?:the\\s+)?same\\s+(?:length|height)?\\s*as|match(?:ing|es)?|same\\s+as)",
+        ),
+        opt(factor),
+        the,
+        measure,
+        opt(words("is\\s+(?:long|wide|tall)")),
+      ),
+      ([, times = 1, , of]) => ({ of, times }),
+    ),
+  ),
+);
+/** What “a bit longer than” allows; shown with the length. */
+const LONGER = 1.1;
+const SHORTER = 0.9;
+
+const inMm: Reader<PlainLength> = map(absolute, (mm) => ({ mm }));
+
+type Reach = Extract<PlainLength, { reach: string }>["reach"];
+const reachWords: [string, Reach][] = [
+  [
+    "middle\\s+of\\s+the\\s+(?:tail|shuck)|mid-?\\s?tail|half-?\\s?way\\s+(?:down|along)\\s+the\\s+tail|half\\s+the\\s+tail",
+    "mid-tail",
+  ],
+  ["(?:tips?|ends?|point)\\s+of\\s+the\\s+tails?|tail\\s+(?:tips?|ends?)|tails?", "tail"],
+  ["(?:tips?|ends?|point)\\s+of\\s+the\\s+(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?", "wing"],
+  ["(?:hook(?:'s)?\\s+)?point", "point"],
+  ["barb", "barb"],
+  ["(?:(?:start|top|beginning)\\s+of\\s+the\\s+)?bend", "bend"],
+];
+const OUTER_BEND: PlainLength = { to: { landmark: "bend", plus: { of: "gape", times: 0.5 } } };
+const reached: Reader<PlainLength> = oneOf<PlainLength>(
+  map(
+    seq(
+      the,
+      words(
+        "(?:(?:back|outside|outer\\s+edge|end|rear|far\\s+side)\\s+of\\s+the\\s+)(?:hook\\s+)?bends?|end\\s+of\\s+the\\s+hook",
+      ),
+    ),
+    () => OUTER_BEND,
+  ),
+  ...reachWords.map(([w, reach]) => map(seq(the, words(w)), (): PlainLength => ({ reach }))),
+  map(placeReached, (to): PlainLength => ({ to })),
+);
+/** A mm past, or short of, where nobody says how much. */
+const JUST_MM = 1;
+const past = (rule: PlainLength, mm: number): PlainLength | undefined =>
+  "reach" in rule || "to" in rule ? { ...rule, pastMm: mm } : undefined;
+const beyond = words("past|beyond|clear\\s+of");
+const shortOf = words("short\\s+of|shy\\s+of");
+/** Only after a word that reaches: “extending 2 mm behind the bend”. */
+const behind = words("behind|over");
+const before = words("before|in\\s+front\\s+of");
+const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
+const REACHING =
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
+const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
+  map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),
+  map(seq(opt(reaching), absolute, shortOf, reached), ([, mm, , r]) => past(r, -mm)),
+  map(seq(reaching, absolute, behind, reached), ([, mm, , r]) => past(r, mm)),
+  map(seq(reaching, absolute, before, reached), ([, mm, , r]) => past(r, -mm)),
+  map(seq(reaching, slightly, behind, reached), ([, , , r]) => past(r, JUST_MM)),
+  map(seq(opt(reaching), slightly, beyond, reached), ([, , , r]) => past(r, JUST_MM)),
+  map(seq(opt(reaching), slightly, shortOf, reached), ([, , , r]) => past(r, -JUST_MM)),
+  map(seq(opt(reaching), words("past|beyond"), reached), ([, , r]) => past(r, JUST_MM)),
+  map(seq(opt(reaching), words("short\\s+of|shy\\s+of"), reached), ([, , r]) => past(r, -JUST_MM)),
+  map(seq(reaching, reached), ([, r]) => r),
+);
+const pointToBarb: Reader<LengthRule> = map(
+  seq(opt(reaching), words("(?:half-?\\s?way\\s+)?between"), reached, words("and"), reached),
+  ([, , a, , b]): LengthRule => ({ between: [a, b] }),
+);
+
+const withFigure = (rule: PlainLength, n: number): PlainLength | undefined =>
+  "of" in rule ? { of: rule.of, times: n } : "mm" in rule ? { mm: (rule.mm / 1) * n } : undefined;
+
+/** “½ to ¾ of the shank”, “3–4 mm”: the first number borrows the measure of the second. */
+const ranged: Reader<LengthRule> = oneOf<LengthRule>(
+  map(seq(opt(words("between")), ofMeasure, between, ofMeasure), ([, a, , b]) => ({ between: [a, b] })),
+  map(seq(opt(words("between")), inMm, between, inMm), ([, a, , b]) => ({ between: [a, b] })),
+  map(seq(opt(words("between")), number, between, factor, the, measure), ([, a, , b, , of]) => ({
+    between: [
+      { of, times: a },
+      { of, times: b },
+    ],
+  })),
+  (text, at) => {
+    const found = mmRange(text, at);
+    return found && { value: found.value, end: found.end };
+  },
+);
+const mmRange: Reader<LengthRule> = map(
+  seq(opt(words("between")), number, between, number, match('(mm|millimetres?|cm|in\\b|inch(?:es)?|")')),
+  ([, a, , b, [unit]]) => {
+    const per = unit?.startsWith("mm") || unit?.startsWith("milli") ? 1 : unit === "cm" ? 10 : 25.4;
+    return { between: [{ mm: a * per }, { mm: b * per }] } as LengthRule;
+  },
+);
+
+/** “the hackle length”: a measure that says itself to be one. */
+const measureLength: Reader<PlainLength> = map(seq(the, measure), ([, of]) => ({ of, times: 1 }));
+const lengthWord = /[- ]?lengths?\s*$/;
+const measured: Reader<PlainLength> = (text, at) => {
+  const found = measureLength(text, at);
+  return found && lengthWord.test(text.slice(at, found.end)) ? found : undefined;
+};
+
+const measuredLength: Reader<LengthRule> = (text, at) => measured(text, at);
+
+/** A length that says itself to be one: with a figure and a measure, or words that reach. */
+export const length: Reader<LengthRule> = memo(
+  map(
+    seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measuredLength)),
+    ([, rule]) => rule,
+  ),
+);
+/** A length that ends somewhere: “to the point”, “2 mm past the barb”. */
+export const lengthReaching: Reader<LengthRule> = memo(
+  map(seq(hedges, oneOf<LengthRule>(pointToBarb, asFarAs)), ([, rule]) => rule),
+);
+/** The same, where the name of a measure alone will do: “shank length”, “the gape”. */
+export const lengthNamed: Reader<LengthRule> = memo(
+  oneOf<LengthRule>(
+    length,
+    map(seq(hedges, measureItself), ([, of]): LengthRule => ({ of, times: 1 })),
+  ),
+);
+
+const oneEnd = oneOf(ofMeasure, inMm, measured);
+
+/** Two lengths, from one end to the other; the first may borrow the measure of the second. */
+export const lengthPair: Reader<[LengthRule, LengthRule]> = memo(
+  oneOf<[LengthRule, LengthRule]>(
+    map(
+      seq(
+        oneEnd,
+        opt(words("in\\s+front|at\\s+the\\s+(?:front|rear|bend|eye)")),
+        oneOf(words("to|down\\s+to|up\\s+to"), words("-")),
+        oneEnd,
+      ),
+      ([a, , , b]) => [a, b],
+    ),
+    map(seq(number, oneOf(words("to|down\\s+to|up\\s+to"), words("-")), oneEnd), ([n, , b]) => {
+      const a = withFigureOf(b, n);
+      return a && [a, b];
+    }),
+  ),
+);
+/** In “1.2 to 1.7 mm” the number stands for the mm of the second. */
+const withFigureOf = (rule: PlainLength, n: number): PlainLength | undefined =>
+  "of" in rule ? withFigure(rule, n) : "mm" in rule ? { mm: n } : undefined;
+
+/** @returns the rule, or undefined when the text is no length. Inches become mm. */
+export const readLength = (text: string): LengthRule | undefined => {
+  const t = text.trim().toLowerCase().replace(/^=\s*/, "");
+  const reach = /^to\s+mid-tail$/.test(t) ? ({ reach: "mid-tail" } as const) : undefined;
+  return reach ?? whole(lengthNamed, t);
+};
+
+function sayPlain(rule: PlainLength): string {
+  if ("mm" in rule) return `${sayNumber(rule.mm)} mm`;
+  if ("of" in rule) return sayTimes(rule.of, rule.times);
+  const target = "to" in rule ? sayPlace(rule.to) : reachNames[rule.reach];
+  if (rule.pastMm === undefined) return `to ${target}`;
+  return `${sayNumber(Math.abs(rule.pastMm))} mm ${rule.pastMm < 0 ? "short of" : "past"} ${target}`;
+}
+
+const reachNames: Record<Reach, string> = {
+  point: "the point",
+  barb: "the barb",
+  bend: "the bend",
+  "mid-tail": "the middle of the tail",
+  tail: "the tail tip",
+  wing: "the wing tip",
+};
+
+function sayTimes(of: Measure, times: number): string {
+  if (times === 1) return `the ${of} length`;
+  const share = shareName(times);
+  if (share === "half") return `half the ${of}`;
+  return share ? `${share} of the ${of}` : `${sayNumber(times)} × the ${of}`;
+}
+
+/** A length in the words that read back to it. */
+export function sayLength(rule: LengthRule): string {
+  if (!("between" in rule)) return sayPlain(rule);
+  const [a, b] = rule.between.map(targetOf);
+  if (a !== undefined && b !== undefined) return `between ${a} and ${b}`;
+  return `between ${sayPlain(rule.between[0])} and ${sayPlain(rule.between[1])}`;
+}
+const targetOf = (rule: PlainLength): string | undefined =>
+  "reach" in rule ? reachNames[rule.reach] : "to" in rule ? sayPlace(rule.to) : undefined;

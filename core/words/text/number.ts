@@ -1,0 +1,148 @@
+import { map, match, memo, oneOf, type Reader } from "../parse";
+
+const ones: Record<string, number> = {
+  one: 1,
+  single: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+};
+const tens: Record<string, number> = {
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fifty: 50,
+  sixty: 60,
+  seventy: 70,
+  eighty: 80,
+  ninety: 90,
+};
+const shares: Record<string, number> = {
+  half: 2,
+  halves: 2,
+  third: 3,
+  thirds: 3,
+  quarter: 4,
+  quarters: 4,
+  fifth: 5,
+  fifths: 5,
+  sixth: 6,
+  sixths: 6,
+  eighth: 8,
+  eighths: 8,
+  tenth: 10,
+  tenths: 10,
+};
+const signs: Record<string, number> = {
+  "½": 1 / 2,
+  "¼": 1 / 4,
+  "¾": 3 / 4,
+  "⅓": 1 / 3,
+  "⅔": 2 / 3,
+  "⅛": 1 / 8,
+  "⅜": 3 / 8,
+  "⅝": 5 / 8,
+  "⅞": 7 / 8,
+};
+
+const ONE = Object.keys(ones)
+  .sort((a, b) => b.length - a.length)
+  .join("|");
+const TEN = Object.keys(tens).join("|");
+const SHARE = Object.keys(shares)
+  .sort((a, b) => b.length - a.length)
+  .join("|");
+const WORD = `(?:(?:${TEN})(?:[- ](?:one|two|three|four|five|six|seven|eight|nine))?|${ONE}|half\\s+a\\s+dozen|an?\\s+dozen|dozen)`;
+/** A number that is written out. */
+export const NUMBER_WORD = WORD;
+const PART = `(?:(?:an?|one|two|three|four|five|seven)[\\s-]+(?:${SHARE})|half|halfway)`;
+const SIGN = "[½¼¾⅓⅔⅛⅜⅝⅞]";
+
+/**
+ * A number as it is typed: 10, 1.5, 1,5, .02, 2½, 1 1/2, half, two thirds, six, twenty-four, one and a half, a dozen.
+ */
+export const NUMBER = `(?:\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
+
+const mixed = new RegExp(`^(\\d+(?:[.,]\\d+)?|\\.\\d+)?\\s*(${SIGN})?$`);
+const ratio = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/;
+const shared = new RegExp(`^(?:(an?|one|two|three|four|five|seven)[\\s-]+)?(${SHARE}|halfway)$`);
+
+/** @returns the number, or undefined when it cannot be read */
+export function readNumber(text: string): number | undefined {
+  const t = text
+    .trim()
+    .toLowerCase()
+    .replace(/\s+(?:a|an)$/, "");
+  const over = ratio.exec(t);
+  if (over) return Number(over[3]) > 0 ? Number(over[1] ?? 0) + Number(over[2]) / Number(over[3]) : undefined;
+  const figures = mixed.exec(t);
+  if (figures && t !== "")
+    return Number((figures[1] ?? "0").replace(",", ".")) + (figures[2] ? (signs[figures[2]] ?? 0) : 0);
+  const [head, tail] = t.split(/\s+and\s+/, 2);
+  if (tail !== undefined) {
+    const [a, b] = [readNumber(head ?? ""), readNumber(tail)];
+    return a === undefined || b === undefined ? undefined : a + b;
+  }
+  const part = shared.exec(t);
+  if (part) return (ones[part[1] ?? "one"] ?? 1) / (shares[part[2] ?? ""] ?? 2);
+  if (/^half\s+a\s+dozen$/.test(t)) return 6;
+  if (/^(?:an?\s+)?dozen$/.test(t)) return 12;
+  if (/^an?$/.test(t)) return 1;
+  const [ten, one] = t.split(/[\s-]/);
+  return tens[ten ?? ""] === undefined ? ones[t] : (tens[ten ?? ""] ?? 0) + (ones[one ?? ""] ?? 0);
+}
+
+const joined = /(?:\d+(?:[.,]\d+)?|\.\d+)(?=(?:mm|cm|in|inch|x|mg|den|t)\b)/y;
+/** “50mm”: a figure with its unit right behind it. */
+const withUnit: Reader<number> = (text, at) => {
+  joined.lastIndex = at;
+  const m = joined.exec(text);
+  return m ? { value: Number(m[0].replace(",", ".")), end: at + m[0].length } : undefined;
+};
+export const number: Reader<number> = memo(
+  oneOf(
+    withUnit,
+    map(match(`(${NUMBER})`), ([n]) => readNumber(n ?? "")),
+  ),
+);
+
+const whole = (n: number): boolean => Math.abs(n - Math.round(n)) < 1e-9;
+/** Shares that people say as such. */
+const denominators = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 16, 32, 64];
+
+/** The shortest writing of a number that reads back the same; a third is 1/3, never 0.333333333333. */
+export function sayNumber(n: number): string {
+  const decimal = String(Number(n.toPrecision(12)));
+  if ((decimal.split(".")[1]?.length ?? 0) <= 4) return decimal;
+  const q = denominators.find((d) => whole(n * d));
+  if (q === undefined) return decimal;
+  const p = Math.round(n * q);
+  const [w, rest] = [Math.floor(p / q), p % q];
+  return w > 0 ? `${w} ${rest}/${q}` : `${rest}/${q}`;
+}
+
+const shareNames: [number, string][] = [
+  [1 / 2, "half"],
+  [1 / 3, "a third"],
+  [2 / 3, "two thirds"],
+  [1 / 4, "a quarter"],
+  [3 / 4, "three quarters"],
+];
+
+/** “half”, “two thirds”: the name of a share that has one. */
+export const shareName = (n: number): string | undefined => shareNames.find(([s]) => Math.abs(s - n) < 1e-9)?.[1];

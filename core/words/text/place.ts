@@ -1,0 +1,341 @@
+import { LENGTH_UNIT, mmOf } from "../../units";
+import type { HookPlace, PartEnd, Place, PlaceShift } from "../../hooks";
+import { map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
+import { number, readNumber, sayNumber, shareName } from "./number";
+import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
+
+const the = opt(words("the|a|an|its|that"));
+const unitWord = match(`(${LENGTH_UNIT})`);
+const unitJoined = new RegExp(`(${LENGTH_UNIT})(?![\\p{L}\\p{N}])`, "iuy");
+/** A unit may stand right behind its figure. */
+const unit: Reader<(string | undefined)[]> = (text, at) => {
+  unitJoined.lastIndex = at;
+  const m = unitJoined.exec(text);
+  return m ? { value: m.slice(1), end: at + m[0].length } : unitWord(text, at);
+};
+
+/** “2 mm”, “an eighth of an inch”, as mm. */
+const andPart = map(match("and\\s+an?\\s+(half|quarter)"), ([w]) => (w === "half" ? 0.5 : 0.25));
+export const absolute: Reader<number> = memo(
+  oneOf(
+    // “a millimetre and a half”.
+    map(seq(number, unit, andPart), ([n, [u], more]) => exact(mmOf(n + more, u ?? ""))),
+    map(seq(number, opt(words("(?:of\\s+)?an?")), unit), ([n, , [u]]) => exact(mmOf(n, u ?? ""))),
+  ),
+);
+/** Inches in mm leave crumbs behind the last digit. */
+const exact = (mm: number | undefined): number | undefined =>
+  mm === undefined ? undefined : Number(mm.toPrecision(12));
+
+/** A distance in any measure of the hook: “2 mm”, “two eyes”, “half a gape”, “1.5 eye lengths”. */
+const distance: Reader<PlaceShift> = memo(
+  oneOf<PlaceShift>(
+    map(absolute, (mm) => ({ mm })),
+    map(
+      seq(
+        number,
+        opt(words("of")),
+        the,
+        match("(?:hook\\s+)?(eye|gape|gap|shank)s?(?:[- ](?:lengths?|widths?|diameters?))?"),
+      ),
+      ([times, , , [m]]) => ({ of: m === "eye" || m === "shank" ? m : "gape", times }),
+    ),
+  ),
+);
+
+type Towards = 1 | -1;
+/** Words that lead away from a place: towards the bend, or towards the eye. */
+const leading: [string, Towards][] = [
+  ["behind|back\\s+(?:from|of)|to\\s+the\\s+rear\\s+of|rearward\\s+of|aft\\s+of", 1],
+  ["in\\s+front\\s+of|ahead\\s+of|forward\\s+of|before|in\\s+advance\\s+of", -1],
+];
+const leads: Reader<Towards> = oneOf(...leading.map(([w, sign]) => map(words(w), () => sign)));
+/** “short of”, “past”: seen from the middle of the shank, so they turn with the place. */
+const crossing: Reader<"short" | "past"> = oneOf(
+  map(words("short\\s+of|shy\\s+of|this\\s+side\\s+of"), () => "short" as const),
+  map(words("past|beyond|over\\s+and\\s+past"), () => "past" as const),
+);
+const slightly = words(
+  "just|right|immediately|directly|close|slightly|a\\s+(?:bit|little|touch|hair|fraction)|shortly",
+);
+/** What “just behind” is, in eye lengths. */
+const JUST: PlaceShift = { of: "eye", times: 0.5 };
+
+const turned = (shift: PlaceShift, sign: number): PlaceShift =>
+  "mm" in shift ? { mm: sign * shift.mm } : { of: shift.of, times: sign * shift.times };
+
+/** Whether a place lies nearer the eye than the bend: what lies past it, or short of it, follows. */
+function isFront(place: Place): boolean {
+  if ("part" in place) return place.end !== "middle";
+  if ("fraction" in place) return place.fraction < 0.5;
+  return "eyeLengths" in place || place.landmark === "eye";
+}
+const crossed = (place: Place, how: "short" | "past", shift: PlaceShift): Place =>
+  shifted(place, turned(shift, isFront(place) === (how === "past") ? -1 : 1));
+
+/** Adds a shift; eye lengths behind the eye stay what they are called. */
+function shifted(place: Place, shift: PlaceShift): Place {
+  if (!("part" in place) && "landmark" in place && place.landmark === "eye" && "of" in shift && shift.of === "eye")
+    return shift.times >= 0 ? { eyeLengths: shift.times } : { ...place, plus: shift };
+  if (!("part" in place) && "landmark" in place && place.landmark === "eye" && "of" in shift && shift.of === "shank")
+    return { fraction: shift.times };
+  return place.plus === undefined ? { ...place, plus: shift } : place;
+}
+
+const BETWEEN_POINT_AND_BARB: Place = { landmark: "bend", plus: { of: "gape", times: -0.31 } };
+
+/** Landmarks, each with the words that name it. */
+const landmarkWords: [string, HookPlace][] = [
+  ["between\\s+(?:the\\s+)?bends|between\\s+the\\s+two\\s+bends", { landmark: "betweenBends" }],
+  [
+    "(?:well|deep|far|some\\s+way|right)?\\s*(?:down\\s+)?(?:into|in|round|around|down)\\s+the\\s+bend|into\\s+the\\s+curve|(?:round|on)\\s+the\\s+curve",
+    { landmark: "intoBend" },
+  ],
+  [
+    "(?:start|beginning|top|front|edge)\\s+of\\s+(?:the\\s+)?(?:hook\\s+)?bend|where\\s+the\\s+bend\\s+(?:begins|starts)|(?:end|rear|back)\\s+of\\s+(?:the\\s+)?(?:straight\\s+)?shank|(?:hook\\s+)?bend",
+    { landmark: "bend" },
+  ],
+  ["(?:hook\\s+)?barb", { landmark: "barb" }],
+
+  ["(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
+  [
+    "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)|mid-?\\s?shank|mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?|centre\\s+of\\s+(?:the\\s+)?shank|half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?|middle",
+    { fraction: 0.5 },
+  ],
+];
+const landmark: Reader<Place> = oneOf(
+  ...landmarkWords.map(([w, place]) => map(words(w), (): Place => place)),
+  map(
+    seq(words("between"), the, words("(?:hook\\s+)?point"), words("and"), the, words("barb(?:\\s+of\\s+the\\s+hook)?")),
+    () => BETWEEN_POINT_AND_BARB,
+  ),
+  map(
+    seq(words("between"), the, words("barb"), words("and"), the, words("(?:hook\\s+)?point")),
+    () => BETWEEN_POINT_AND_BARB,
+  ),
+  // “eyes” are a part; “the eye” is the hook's.
+  map(
+    seq(words("(?:(?:back|rear|end)\\s+of\\s+(?:the\\s+)?)?(?:hook[- ]?)?eye"), opt(words("of\\s+the\\s+hook"))),
+    (): Place => ({ landmark: "eye" }),
+  ),
+);
+
+/** The side of a part, seen from where the tying comes: “behind the weight”, “the front of the body”. */
+const ofPart: Reader<Place> = (text, at) => {
+  const found = partSide(text, at);
+  if (!found) return undefined;
+  const { role, end } = found.value;
+  // Behind a bead is where the eye lengths begin; a fly without the bead has the place all the same.
+  if (role === "bead") return { value: { landmark: "eye" }, end: found.end };
+  return { value: { part: role, end }, end: found.end };
+};
+const part = map(match(`(${PART_PLACES})`), ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")]);
+/** “behind it”: the part that was told of before; settled when the line is. */
+const besideIt: Reader<Place> = oneOf<Place>(
+  map(words("(?:just\\s+|right\\s+|close\\s+)?behind\\s+(?:it|them)"), () => ({ part: "it", end: "rear" as const })),
+  map(words("(?:just\\s+|right\\s+)?(?:in\\s+front|ahead)\\s+of\\s+(?:it|them)"), () => ({
+    part: "it",
+    end: "front" as const,
+  })),
+);
+const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
+  map(seq(words("(?:front|head|fore|forward)(?:\\s+(?:end|edge))?\\s+of"), the, part), ([, , role]) => ({
+    role,
+    end: "front" as const,
+  })),
+  map(seq(words("(?:rear|back|end|base|foot|root|hind(?:\\s+end)?|rear\\s+end)\\s+of"), the, part), ([, , role]) => ({
+    role,
+    end: endOfTying(role),
+  })),
+  map(seq(words("where"), the, part, words("ends?|stops?|finish(?:es)?")), ([, , role]) => ({
+    role,
+    end: endOfTying(role),
+  })),
+  map(seq(words("where"), the, part, words("begins?|starts?|is\\s+tied\\s+in")), ([, , role]) => ({
+    role,
+    end: endOfTying(role) === "front" ? ("rear" as const) : ("front" as const),
+  })),
+  map(
+    seq(
+      words("(?:middle|centre|center)\\s+of|mid-?|over|on\\s+top\\s+of|beside|alongside|between(?!.*\\band\\b)"),
+      the,
+      part,
+    ),
+    ([, , role]) => ({ role, end: "middle" as const }),
+  ),
+);
+/** A body is tied towards the eye, so that its end is its front; weight and eyes end at the rear. */
+const endOfTying = (role: string): PartEnd =>
+  role === "body" || role === "thorax" || role === "rib" ? "front" : "rear";
+
+const fractionOfShank: Reader<Place> = oneOf<Place>(
+  // “two thirds of the way back from the eye”, “a third up from the bend”.
+  map(
+    seq(
+      oneOf(
+        number,
+        map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+      ),
+      opt(words("of")),
+      opt(words("the\\s+(?:way|distance|shank|hook)")),
+      opt(words("along|back|down|forward|up")),
+      opt(words("(?:the\\s+)?(?:shank|hook)")),
+      words("from"),
+      the,
+      match("(?:hook\\s+)?(eye|bend|rear|front)"),
+    ),
+    ([f, , , , , , , [end]]) => (f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : 1 - f }),
+  ),
+  map(
+    seq(
+      match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),
+      opt(words("(?:mark|of\\s+(?:the\\s+)?shank|(?:of\\s+the\\s+way\\s+)?(?:along|back|down)(?:\\s+the\\s+shank)?)")),
+    ),
+    ([[p]]) => ({ fraction: Number((p ?? "").replace(",", ".")) / 100 }),
+  ),
+  map(
+    seq(
+      number,
+      opt(words("of|x")),
+      the,
+      words(
+        "(?:hook\\s+)?shank(?:s)?(?!\\s+lengths?)|(?:of\\s+the\\s+)?way\\s+(?:along|back|down|up)(?:\\s+the\\s+(?:shank|hook))?|(?:along|back|down|up)\\s+the\\s+(?:shank|hook)",
+      ),
+      opt(words("behind\\s+the\\s+eye|back\\s+from\\s+the\\s+eye|mark")),
+    ),
+    ([f]) => ({ fraction: f }),
+  ),
+);
+
+/** “halfway” begins with a share, and is none. */
+const landmarkFirst: Reader<Place> = (text, at) =>
+  text.startsWith("half", at) && /^half-?\s?way\b(?!\s+(?:from|between))/.test(text.slice(at, at + 20))
+    ? landmark(text, at)
+    : undefined;
+
+const eyeLengths: Reader<Place> = map(
+  seq(
+    number,
+    words("(?:hook[- ])?eyes?(?:[- ](?:lengths?|widths?|diameters?))?"),
+    opt(words("(?:behind|back\\s+from|from)\\s+the\\s+(?:hook\\s+)?(?:eye|bead)|back|behind\\s+it")),
+  ),
+  ([n]) => ({ eyeLengths: n }),
+);
+
+const base: Reader<Place> = memo(
+  oneOf(
+    map(seq(the, landmarkFirst), ([, p]) => p),
+    map(seq(opt(words("the|its")), fractionOfShank), ([, p]) => p),
+    map(seq(the, ofPart), ([, p]) => p),
+    map(seq(the, landmark), ([, p]) => p),
+  ),
+);
+/** “the eyes”, “the weight”: where the tying stops in front of it or behind it, it comes from the bend. */
+const plainPart: Reader<Place> = map(seq(the, part), ([, role]): Place =>
+  role === "bead" ? { landmark: "eye" } : { part: role, end: "rear" },
+);
+const partFront: Reader<Place> = map(seq(the, part), ([, role]): Place =>
+  role === "bead" ? { landmark: "eye" } : { part: role, end: "front" },
+);
+const target: Reader<Place> = oneOf(base, plainPart);
+
+/**
+ * A place at a distance from another: “3 mm behind the eye”, “just in front of the weight”, “2 eyes short of the bend”.
+ */
+const away: Reader<Place> = oneOf<Place>(
+  map(seq(distance, leads, oneOf(base, plainPart)), ([d, sign, p]) => shifted(faced(p, sign), turned(d, sign))),
+  map(seq(distance, crossing, target), ([d, how, p]) => crossed(p, how, d)),
+  map(seq(slightly, leads, target), ([, sign, p]) => besides(faced(p, sign), sign)),
+  map(seq(slightly, crossing, target), ([, how, p]) => crossed(p, how, JUST)),
+  map(seq(words("short\\s+of|shy\\s+of"), target), ([, p]) => crossed(p, "short", JUST)),
+  map(seq(words("past|beyond"), target), ([, p]) => crossed(p, "past", JUST)),
+  map(seq(words("behind|back\\s+of"), target), ([, p]) => besides(faced(p, 1), 1)),
+  map(seq(words("in\\s+front\\s+of|ahead\\s+of|before|forward\\s+of"), oneOf(base, partFront)), ([, p]) =>
+    besides(faced(p, -1), -1),
+  ),
+);
+const faced = (p: Place, sign: Towards): Place =>
+  "part" in p && p.end !== "middle" ? { ...p, end: sign === 1 ? "rear" : "front" } : p;
+/** Behind a part is at its rear end; behind a place of the hook a little must lie between. */
+const besides = (p: Place, sign: Towards): Place =>
+  "part" in p || ("landmark" in p && p.landmark === "eye" && sign === 1)
+    ? "part" in p
+      ? p
+      : { eyeLengths: 0.5 }
+    : shifted(p, turned(JUST, sign));
+
+const opposite = opt(words("(?:right|directly|exactly)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)"));
+
+/** A place that lies beside another: “behind the eyes”, “2 mm in front of the bend”. */
+export const placeBeside: Reader<Place> = memo((text, at) => besideIt(text, at) ?? away(text, at));
+/** A place that says itself to be one, with a landmark, a part's side or a distance. */
+export const place: Reader<Place> = memo(
+  oneOf<Place>(
+    besideIt,
+    away,
+    unless(eyeLengths, words("long|wide|thick|high|tall|clear|of|free|bare")),
+    map(seq(opposite, base), ([, p]) => p),
+  ),
+);
+/** “the front”, “the rear”: ends of the shank, where a word before them says that a place comes. */
+const endOfShank: Reader<Place> = oneOf<Place>(
+  map(
+    seq(the, words("(?:very\\s+)?(?:front|head\\s+end|shoulder)(?!\\s+(?:half|third|quarter|two|of|hackle|\\d))")),
+    () => ({ eyeLengths: 1.5 }),
+  ),
+  map(
+    seq(the, words("(?:very\\s+)?(?:rear|tail\\s+end|back\\s+end)(?!\\s+(?:half|third|quarter|two|of|hackle|\\d))")),
+    () => ({ landmark: "bend" as const }),
+  ),
+);
+const nearly = opt(words("about|around|roughly|approximately|somewhere|nearly|almost|a\\s+(?:point|spot|place)"));
+/** The same, where a part alone will do: “up to the eyes”. */
+export const placeReached: Reader<Place> = memo(map(seq(nearly, oneOf(place, plainPart, endOfShank)), ([, p]) => p));
+
+/** @returns the place, or undefined where the text is none */
+export const readPlace = (text: string): Place | undefined => {
+  const t = text.trim().toLowerCase();
+  if (/^(?:behind\s+the\s+bead)$/.test(t)) return { landmark: "eye" };
+  const shank = /^(.+?)\s*shanks?$/.exec(t);
+  const n = shank ? readNumber(shank[1] ?? "") : undefined;
+  if (n !== undefined) return { fraction: n };
+  return whole(placeReached, text);
+};
+
+const landmarkNames = {
+  eye: "the eye",
+  point: "the point",
+  barb: "the barb",
+  bend: "the bend",
+  intoBend: "into the bend",
+  betweenBends: "between the bends",
+} as const;
+
+function sayShift(shift: PlaceShift): { words: string; sign: Towards } {
+  const n = "mm" in shift ? shift.mm : shift.times;
+  const size = sayNumber(Math.abs(n));
+  const words = "mm" in shift ? `${size} mm` : `${size} ${shift.of}${Math.abs(n) === 1 ? "" : "s"}`;
+  return { words, sign: n < 0 ? -1 : 1 };
+}
+
+function sayBase(place: Place): string {
+  if ("part" in place) {
+    const name = place.part.replace(/-/g, " ");
+    return place.end === "middle" ? `the middle of the ${name}` : `the ${place.end} of the ${name}`;
+  }
+  if ("eyeLengths" in place)
+    return `${sayNumber(place.eyeLengths)} ${place.eyeLengths === 1 ? "eye" : "eyes"} behind the eye`;
+  if ("landmark" in place) return landmarkNames[place.landmark];
+  if (place.fraction === 0.5) return "mid-shank";
+  return `${shareName(place.fraction) ?? sayNumber(place.fraction)} of the shank`;
+}
+
+/** A place in the words that read back to it. */
+export function sayPlace(place: Place): string {
+  const { plus, ...rest } = place;
+  if ("part" in place && place.end !== "middle" && plus === undefined)
+    return `${place.end === "rear" ? "behind" : "in front of"} the ${place.part.replace(/-/g, " ")}`;
+  if (plus === undefined) return sayBase(place);
+  const { words: by, sign } = sayShift(plus);
+  return `${by} ${sign === 1 ? "behind" : "in front of"} ${sayBase(rest as Place)}`;
+}

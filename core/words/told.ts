@@ -1,0 +1,33 @@
+import type { Role } from "../recipe";
+import type { Description } from "./material";
+import type { Kind, Said } from "./said";
+import type { VerbId } from "./verbs/ids";
+
+/** A stretch of the line. */
+export interface Span {
+  at: number;
+  end: number;
+}
+/** One thing that a line tells: a verb, what it is done with, and what is said of it. */
+export interface Told extends Span {
+  verb?: VerbId;
+  role?: Role;
+  /** The part as it was called. */
+  part?: string;
+  description?: Description;
+  /** Materials that do as well: “claret or black”. */
+  alternates: Description[];
+  /** “it”, “them”, “the rest of the fibres”: what was told of last. */
+  refers?: "it" | "the rest" | "the same";
+  /** The part is that of the line's head, not its own. */
+  isInherited?: boolean;
+  /** Other parts on which it goes as well: “coat the head and the eyes”. */
+  alsoOn?: Role[];
+  kind: Kind;
+  said: Said;
+  understood: Span[];
+  /** Words kept as they were said: a manner, an instruction in brackets. */
+  kept: Span[];
+  loose: (Span & { words: string; noun: string })[];
+  rest: Span[];
+}

@@ -1,0 +1,75 @@
+import type { Telling } from "../bench";
+import { actRead } from "../clauses/small";
+import type { Said } from "../said";
+import { make, type Meant } from "./making";
+import type { Verb } from "./verb";
+import { verb } from "./verb";
+
+/** Something is done to a part that is there, or to the thread or the hook; it adds no material. */
+export function tellAct(t: Telling): void {
+  const { told, text } = t;
+  const said: Said = { ...told.said };
+  if (said.act === undefined) {
+    const word = firstAct(text, told.at, told.end);
+    if (word) said.act = word;
+  }
+  if (said.act === undefined) return;
+  // A cut that names nothing, or only what sticks out, is part of the step before.
+  const object = thereOf(t);
+  const component =
+    object.component && object.role !== "thread" && object.role !== "hook" && object.role !== "finish"
+      ? object.component
+      : undefined;
+  const times = said.times !== undefined && said.act === "half hitch" ? said.times : 1;
+  delete said.times;
+  for (let i = 0; i < Math.min(4, times); i++)
+    make(t, "act", { ...said }, component ? { ...object, component } : {}, {
+      name: component ? `${said.act} the ${component.role}` : said.act,
+    });
+}
+
+/** A part that is there; what is done to it makes no new one. */
+function thereOf(t: Telling): Meant {
+  const { told, bench } = t;
+  const code = told.description
+    ? (
+        told.description.exact ??
+        bench.index.find(
+          told.description.text,
+          new Set(bench.components.flatMap((c) => c.material.map((m) => m.value))),
+        )[0]
+      )?.code
+    : undefined;
+  const of =
+    code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
+  const component = of ?? bench.ofRole(told.role) ?? (told.refers ? bench.component(bench.last.component) : undefined);
+  return { component, role: component?.role, form: bench.formOf(component) };
+}
+
+function firstAct(text: string, from: number, to: number) {
+  for (let at = from; at < to; at++) {
+    if (at > from && !/[\s,(]/.test(text[at - 1] ?? "")) continue;
+    const found = actRead(text, at);
+    if (found) return found.value;
+  }
+  return undefined;
+}
+
+export const hitch = verb(
+  "act",
+  "half[- ]?hitch(?:es)?|(?:turn|flip|rotate|invert)\\s+(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round))?",
+  tellAct,
+);
+export const act: Verb = { id: "act", reads: actRead, tell: tellAct };
+/** The hook before anything is tied on it: no step of the fly. */
+export const prepare = verb(
+  "prepare",
+  "(?:(?:place|put|mount|fix|clamp|secure|set)\\s+)?(?:the\\s+|your\\s+)?hook\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[sc]e|(?:pinch|flatten|crimp|mash|squash|debarb)(?:\\s+(?:down|flat))?\\s+the\\s+barb(?:\\s+(?:down|flat))?|de-?barb(?:\\s+the\\s+hook)?",
+  () => undefined,
+);
+/** Ends that stick out are cut away: part of the step before, kept with its words. */
+export const excess = verb(
+  "excess",
+  "(?:trim|cut|clip|snip|nip|remove|break|helicopter|tidy)(?:\\s+(?:off|away|out))?(?:\\s+(?:the|any|all|both|its|their))?\\s+(?:rest|excess|surplus|waste|tags?|ends?|butts?|stubs?|remainder|spare|stray\\s+fibres?|stalks?|stem)(?:\\s+(?:ends?|bits?|short|close|off|of\\s+(?:the\\s+)?\\w+))*|(?:trim|snip|cut|clip)(?:\\s+(?:it|them))?(?:\\s+off)?(?=\\s*(?:[.,;]|$|and\\b))",
+  () => undefined,
+);

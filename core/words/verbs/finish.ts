@@ -1,0 +1,125 @@
+import type { Place } from "../../hooks";
+import type { LiquidKind } from "../../tying";
+import { DEFAULT_DRY } from "../finish";
+import type { Component } from "../../recipe";
+import type { Telling } from "../bench";
+import { make, objectOf, withDeclared, type Meant } from "./making";
+import { verb } from "./verb";
+
+/** The product that a clause names; “varnish it” names it by its verb. */
+function productOf(t: Telling): Component {
+  const { told, bench, text } = t;
+  if (told.description) {
+    const object = objectOf({ ...t, told: { ...told, role: "finish" } });
+    if (object.component) return object.component;
+  }
+  const verbs = text.slice(told.at, told.end);
+  const word: LiquidKind | undefined = /resin|epoxy/.exec(verbs)
+    ? "resin"
+    : /super-?\s?glue|glue/.exec(verbs)
+      ? "glue"
+      : /varnish|lacquer|cement|coat|seal/.exec(verbs)
+        ? "lacquer"
+        : undefined;
+  const there = bench.components.findLast(
+    (c) => c.role === "finish" && (word === undefined || bench.materialOf(c)?.liquid?.kind === word),
+  );
+  if (there) return there;
+  const means = { form: "liquid" as const, figures: { liquid: { kind: word ?? "lacquer" } } };
+  const { material } = bench.resolve({ at: 0, end: 0, text: word ?? "lacquer", means });
+  return bench.componentFor("finish", material, word);
+}
+
+/** Where a coat or a drop goes, when it is not the head: along a part that is there, or at a place. */
+function placeOf(t: Telling): { along?: { from: Place; to: Place }; at?: Place } | undefined {
+  const { told, bench } = t;
+  const { said } = told;
+  if (said.from && said.to) return { along: { from: said.from, to: said.to } };
+  const part =
+    told.role !== undefined && told.role !== "head" && told.role !== "finish" && told.role !== "thread"
+      ? bench.ofRole(told.role)
+      : undefined;
+  if (part) return { along: { from: { part: part.id, end: "front" }, to: { part: part.id, end: "rear" } } };
+  const at = said.there ?? said.begin ?? said.end;
+  return at && { at };
+}
+
+/** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
+export function tellFinish(t: Telling): void {
+  const { told, bench } = t;
+  for (const role of told.alsoOn ?? [])
+    tellFinish({ ...t, told: { ...told, role, alsoOn: undefined, said: { ...told.said } } });
+  const component = productOf(t);
+  const said = withDeclared(t, component, told.said);
+  const place = placeOf(t);
+  const isHead =
+    told.role === "head" ||
+    (place === undefined && told.verb !== "glue" && !(said.drops !== undefined && !isAfterKnot(bench.made)));
+  if (
+    isHead &&
+    (isAfterKnot(bench.made) ||
+      told.role === "head" ||
+      told.role === "finish" ||
+      t.line.isListed ||
+      said.drops === undefined)
+  )
+    return coatHead(t, component, said.coats ?? 1);
+  const object: Meant = { component, role: "finish", form: "liquid" };
+  const along = place?.along && said.drops === undefined ? { ...place.along, coats: said.coats ?? 1 } : undefined;
+  const at = place?.at ?? place?.along?.from ?? lastPlace(t);
+  make(
+    t,
+    "glue",
+    {
+      ...said,
+      ...(along && { along }),
+      ...(at && { at }),
+      from: undefined,
+      to: undefined,
+      coats: undefined,
+      ...(along && { drops: 1 }),
+    },
+    object,
+    { name: along ? "coat" : "glue" },
+  );
+}
+
+const isAfterKnot = (made: Telling["bench"]["made"]): boolean => made.some((m) => m.step.do === "whip");
+
+function lastPlace({ bench }: Telling): Place | undefined {
+  const last = bench.made[bench.made.length - 1]?.step;
+  return last && "from" in last ? (last.tieIn?.at ?? last.from) : bench.hangs;
+}
+
+function coatHead({ bench, told, line }: Telling, component: Component, coats: number): void {
+  const kind = bench.materialOf(component)?.liquid?.kind ?? "lacquer";
+  const coat = { component: component.id, coats, dryMinutes: DEFAULT_DRY[kind] };
+  if (bench.finish.state !== "given") bench.finish = { state: "given", ...coat };
+  else if (bench.finish.component === component.id)
+    bench.finish = { ...bench.finish, coats: told.said.coats ?? bench.finish.coats };
+  else
+    bench.finish = {
+      ...bench.finish,
+      then: [...(bench.finish.then ?? []).filter((c) => c.component !== component.id), coat],
+    };
+  line.assumed.push(`dries ${DEFAULT_DRY[kind]} min`);
+}
+
+export const finish = verb(
+  "finish",
+  "(?:lacquered|varnished|cemented|coated|glued)(?:\\s+(?:over|with|on))?|(?:varnish|lacquer|coat|seal|resin|epoxy|cement)(?=\\s+(?:the|it|over|on|with|in|everything|all|both|them)\\b)|(?:give|finish|coat)\\s+(?:it|the\\s+head)(?:\\s+off)?\\s+(?:with|in)?(?=\\s*(?:a|an|one|two|three|\\d)?\\s*(?:\\w+\\s+)?(?:coats?|drops?|varnish|lacquer|resin))",
+  tellFinish,
+);
+export const glue = verb(
+  "glue",
+  "put\\s+on(?=\\s)|(?:put|place|add|apply|run|touch|dab)\\s+(?=(?:on\\s+)?(?:(?:a|one|two|some|the|tiny|small|little|thin|good)\\s+)*(?:drop|dab|dot|touch|bead|spot|coat|film|smear|glue|super|resin|varnish|cement|lacquer))|(?:glue|super-?\\s?glue|cement)(?=\\s+(?:the|it|them|down|in|under|on)\\b)",
+  tellFinish,
+);
+/** Nothing on the head, on purpose. */
+export const noFinish = verb(
+  "no finish",
+  "no\\s+(?:finish|cement|varnish|lacquer|head\\s+cement|glue)|(?:leave|left)\\s+(?:it|the\\s+head|the\\s+thread)?\\s*(?:bare|unvarnished|uncoated)|without\\s+(?:any\\s+)?(?:varnish|cement|lacquer|finish)",
+  ({ bench }) => {
+    if (bench.finish.state === "not stated") bench.finish = { state: "none" };
+  },
+);

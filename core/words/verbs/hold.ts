@@ -1,0 +1,33 @@
+import type { Telling } from "../bench";
+import { verb } from "./verb";
+
+/**
+ * What was just done is held: wraps, a place and what stays free belong to it. A line that only ties off says no more.
+ */
+function tellHold({ told, bench, line }: Telling): void {
+  const { said } = told;
+  const last = bench.made.findLast((m) => m.line === line.number) ?? bench.made[bench.made.length - 1];
+  if (!last) return;
+  const { step } = last;
+  const isTakenOver = step.do === "lay" && step.tiedIn !== undefined;
+  const target = isTakenOver ? (said.there ?? said.end ?? said.begin) : undefined;
+  const at = target ?? step.tieIn?.at ?? ("from" in step ? step.from : undefined);
+  const wraps = said.wraps ?? step.tieIn?.wraps;
+  let held = step;
+  if (at && (said.wraps !== undefined || target))
+    held = { ...held, tieIn: { ...held.tieIn, at, ...(wraps !== undefined && { wraps }) } };
+  if (held.do === "lay" && said.free) held = { ...held, free: said.free };
+  if (held.do === "lay" && target) {
+    held = { ...held, from: target };
+    bench.hangs = target;
+    const waiting = bench.waiting.find((w) => w.step === held.tiedIn);
+    if (waiting) waiting.at = target;
+  }
+  last.step = held;
+}
+
+export const hold = verb(
+  "hold",
+  "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)|(?:hold|secure|fasten|bind)(?=\\s+(?:it|them|this)?\\s*(?:with|by)\\b)|lock(?:\\s+(?:it|them))?(?:\\s+(?:in|down))?|(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag))?(?:\\s+end)?",
+  tellHold,
+);

@@ -1,0 +1,69 @@
+import { map, oneOf, words, type Reader } from "../parse";
+import { act, excess, hitch, prepare } from "./act";
+import { carry } from "./carry";
+import { dub } from "./dub";
+import { finish, glue, noFinish } from "./finish";
+import { hold } from "./hold";
+import type { VerbId } from "./ids";
+import { seat } from "./seat";
+import { takeOverVerb } from "./takeOver";
+import { change, move, start } from "./thread";
+import { tieInVerb } from "./tieIn";
+import type { Verb } from "./verb";
+import { whip } from "./whip";
+import { windVerb } from "./wind";
+
+export type { VerbId } from "./ids";
+export { waitsToBeWound } from "./tieIn";
+
+/** All verbs in the order in which they are tried: the more exact ones first. */
+const verbs: readonly Verb[] = [
+  noFinish,
+  prepare,
+  whip,
+  hitch,
+  seat,
+  change,
+  start,
+  move,
+  carry,
+  takeOverVerb,
+  hold,
+  excess,
+  dub,
+  glue,
+  finish,
+  windVerb,
+  tieInVerb,
+  act,
+];
+const byId = new Map(verbs.map((v) => [v.id, v]));
+export const verbOf = (id: VerbId): Verb | undefined => byId.get(id);
+
+/** The verb that stands at a place, if one does. */
+export function verbAt(text: string, at: number): { id: VerbId; end: number } | undefined {
+  for (const { id, reads } of verbs) {
+    const found = reads(text, at);
+    if (found) return { id, end: found.end };
+  }
+  return undefined;
+}
+
+/** Verbs told of what is described: “wound to the bend”, “palmered back”, “tied in at the front”. */
+export const participleAt: Reader<VerbId> = oneOf<VerbId>(
+  map(
+    words("(?:and\\s+)?(?:then\\s+)?(?:wound|wrapped|palmered|spiral(?:l)?ed)(?:\\s+(?:on|up|over|round))?"),
+    () => "wind" as const,
+  ),
+  map(words("(?:touch-)?dubbed(?:\\s+(?:on|with))?|spun(?:\\s+on)?"), () => "dub" as const),
+  map(
+    words(
+      "(?:then\\s+)?(?:pulled|folded|drawn|laid|stretched|brought|taken)\\s+(?:forward|back|over)(?:\\s+over\\s+the\\s+(?:body|back|thorax))?(?=\\s)",
+    ),
+    () => "take over" as const,
+  ),
+  map(
+    words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+(?:in|down)|mounted|lashed|set\\s+in"),
+    () => "tie in" as const,
+  ),
+);

@@ -1,0 +1,275 @@
+import type { Place } from "../../hooks";
+import type { MaterialForm } from "../../materials";
+import { proportionsOfFamily, type Component, type RecipeStep, type Role } from "../../recipe";
+import { unique, usualRole, type Bench, type Telling, type Waiting } from "../bench";
+import { build, missingQuantity } from "../build";
+import { spanOf } from "../clauses/common";
+import { finishSaid } from "../finish";
+import type { Kind, Said } from "../said";
+import { alongShank, settle } from "../settle";
+import { sayLength } from "../text/length";
+
+/** The part and the material that a clause is about, as far as it says them. */
+export interface Meant {
+  component?: Component;
+  role?: Role;
+  form?: MaterialForm;
+}
+
+/** What a clause is about: the part that it names, the material that it describes, or what was told of last. */
+export function objectOf(t: Telling): Meant {
+  const { told, bench, line } = t;
+  const found = told.description && bench.resolve(told.description);
+  const material = found?.material;
+  if (told.description && found?.isNew)
+    line.notes.push(
+      `“${told.description.text.trim()}” is new: taken as ${material?.form ?? "unknown"} with the usual figures`,
+    );
+  if (found && !found.isNew && found.others.length > 0 && told.description && !told.description.exact && material)
+    line.notes.push(`“${told.description.text.trim()}” taken as ${material.name}`);
+  const role = told.role ?? roleFrom(told.said, material?.form ?? told.description?.means?.form, bench, material?.code);
+  if (role === undefined) {
+    const last = told.refers ? bench.component(bench.last.component) : undefined;
+    return last ? { component: last, role: last.role, form: bench.formOf(last) } : { form: material?.form };
+  }
+  if (told.description && !material && told.description.text.trim() !== "") {
+    const component = bench.componentFor(role, undefined, told.description.text.trim());
+    return { component, role, form: bench.formOf(component) };
+  }
+  const isFresh = told.said.amount !== undefined && ("fibres" in told.said.amount || "strands" in told.said.amount);
+  if (material === undefined && bench.ofRole(role) === undefined && isFresh) {
+    // “another 8 fibres for the wing case”: of what was tied in before.
+    const same = bench.materialOf(
+      bench.components.findLast((c) => bench.formOf(c) === "feather fibre" || bench.formOf(c) === "herl"),
+    );
+    if (same) {
+      const component = bench.componentFor(role, same, told.part);
+      return { component, role, form: bench.formOf(component) };
+    }
+  }
+  const component =
+    material === undefined
+      ? (bench.ofRole(role) ?? bench.before(role) ?? componentLike(told.role, bench))
+      : bench.componentFor(role, material, told.part);
+  if (component) takeAlternates(t, component);
+  if (component && told.said.optional) component.optional = true;
+  return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+/** A wing that was called a post, a hackle that was called a collar: the near role will do where it is the only one. */
+function componentLike(role: Role | undefined, bench: Bench): Component | undefined {
+  const near: Partial<Record<Role, Role>> = { collar: "hackle", hackle: "collar", rib: "tag", thorax: "body" };
+  const other = role && near[role];
+  return role === "collar" || role === "hackle" ? bench.ofRole(other) : undefined;
+}
+
+function takeAlternates({ told, bench }: Telling, component: Component): void {
+  for (const d of told.alternates) {
+    const { material } = bench.resolve(d);
+    if (!material || component.material.some((m) => m.value === material.code)) continue;
+    if (component.alternates?.some((a) => a.material === material.code)) continue;
+    component.alternates = [...(component.alternates ?? []), { material: material.code }];
+  }
+}
+
+/**
+ * The part that a material is for, where nobody names it: one that the fly has of it, else what its form is used for.
+ */
+function roleFrom(
+  said: Said,
+  form: MaterialForm | undefined,
+  bench: Bench,
+  code: string | undefined,
+): Role | undefined {
+  const own =
+    code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
+  if (own) return own.role;
+  if (form === undefined) return undefined;
+  const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;
+  const isRear = place !== undefined && alongShank(place) > 0.85;
+  const isFront = place !== undefined && alongShank(place) < 0.3;
+  if (form === "feather fibre" || form === "hair" || form === "flash") {
+    if (isRear && !said.hanging) return form === "flash" && bench.ofRole("tail") ? "flash" : "tail";
+    if (form === "feather fibre")
+      return said.hanging ? "wing case" : isFront && said.attitude === "down" ? "throat" : undefined;
+  }
+  if (form === "hackle" && isFront) return "collar";
+  if (form === "stretch body" && said.hanging) return "wing case";
+  return usualRole(form);
+}
+
+/** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
+export function make(
+  t: Telling,
+  kind: Kind,
+  spoken: Said,
+  object: Meant,
+  more: { name: string; tiedIn?: Waiting; before?: string; where?: [number, number] },
+): RecipeStep | undefined {
+  const { bench, line, told } = t;
+  const { component, role, form } = object;
+  // What was read is shared by all that read the same words: what is made of it is its own.
+  const said = structuredClone(spoken);
+  finishSaid(said, kind, { role, form });
+  usualAmounts(said, kind, object, t);
+  const material = bench.materialOf(component);
+  const context = {
+    id: "",
+    role,
+    form,
+    family: bench.facts.family,
+    component: component?.id,
+    // A list tells no way of the thread: its parts have their usual places.
+    hangs: line.isListed ? undefined : bench.hangs,
+    tiedInAt: more.tiedIn?.at,
+    boundIn: more.tiedIn?.step,
+    widthMm: material?.strand?.width,
+  };
+  settleParts(said, bench, bench.last.component);
+  settleBead(said, bench);
+  const assumed = settle(said, kind, context);
+  if (kind === "lay" && bench.wraps !== undefined && said.tieIn?.at && said.tieIn.wraps === undefined)
+    said.tieIn.wraps = bench.wraps;
+  line.assumed.push(...assumed);
+  settleParts(said, bench, bench.last.component);
+  if (kind === "wind" && said.rule?.turns !== undefined && said.rule.pitch !== undefined) {
+    line.asks.push({
+      at: more.where ?? [told.at, told.end],
+      sentence: `${said.rule.turns} turns, and ${said.rule.pitch} mm apart: the turns decide how far apart they lie. Take one of the two out.`,
+      answers: [],
+    });
+    said.rule = { turns: said.rule.turns };
+  }
+  const missing = missingQuantity(said, kind);
+  if (missing) {
+    if (told.loose.length === 0)
+      line.asks.push({ at: more.where ?? [told.at, told.end], sentence: missing, answers: [] });
+    return undefined;
+  }
+  const { id, was } = bench.nextId(line.number, more.name, kind);
+  const step = build("", said, kind, { ...context, id, was });
+  const named: RecipeStep = was ? step : { ...step, name: more.name };
+  const sized = withSizes(named, said, bench);
+  bench.push(sized, line.number, more.before);
+  line.steps.push(id);
+  return sized;
+}
+
+/** What is usually wound or dubbed where nobody says how much; told as supplied. */
+function usualAmounts(said: Said, kind: Kind, { role, form }: Meant, { line, bench }: Telling): void {
+  const first = said.onSizes?.[0];
+  if (kind === "wind" && said.rule === undefined && first) said.rule = { turns: first.count };
+  if (kind === "wind" && said.rule === undefined && said.fill === undefined) {
+    if (role === "rib") supply({ turns: 5 }, "5 turns");
+    else if (role === "hackle" || role === "collar")
+      supply({ turns: said.palmered ? 5 : 3 }, said.palmered ? "5 turns" : "3 turns");
+    else supply({ touching: true }, "touching");
+  }
+  if (kind === "dress" && said.ofBody !== undefined && said.fullness === undefined)
+    said.fullness = likeBody(bench, said.ofBody);
+  if (
+    kind === "dress" &&
+    said.noodle === undefined &&
+    said.fullness === undefined &&
+    said.trace === undefined &&
+    !(said.loopMm !== undefined && said.loopLoad !== undefined)
+  ) {
+    const full = proportionsOfFamily(bench.facts.family ?? "wet").body;
+    said.fullness = [full, full];
+    line.assumed.push(`${sayLength(full)} full`);
+  }
+  if (kind === "whip" && said.turns === undefined) {
+    said.turns = 5;
+    line.assumed.push("5 turns");
+  }
+  if (kind === "glue" && said.drops === undefined && said.along === undefined) {
+    if (said.coats === undefined) line.assumed.push("1 drop");
+    said.drops = said.coats ?? 1;
+  }
+  if (kind === "glue" && said.drops === undefined) said.drops = 1;
+  if (kind === "lay" && said.amount === undefined && form !== undefined && oneOfIt.has(form)) {
+    said.amount =
+      form === "hackle" ? { feathers: 1 } : form === "extended body" ? { pieces: 1 } : { strands: 1, folded: false };
+    line.assumed.push(form === "hackle" ? "1 feather" : form === "extended body" ? "1 piece" : "1 strand");
+  }
+  function supply(rule: NonNullable<Said["rule"]>, words: string): void {
+    said.rule = rule;
+    line.assumed.push(words);
+  }
+}
+/** As full as the body's fuller end, times a factor. */
+function likeBody(bench: Bench, times: number): Said["fullness"] {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const body = bench.made.findLast((m) => m.step.do === "dress" && roles.get(m.step.component ?? "") === "body")?.step;
+  const full = body?.do === "dress" ? body.fullness?.[0] : undefined;
+  if (!full || !("of" in full)) return undefined;
+  const scaled = { of: full.of, times: Number((full.times * times).toFixed(3)) };
+  return [scaled, scaled];
+}
+
+/** Of these one is bound in where nobody says how many. */
+const oneOfIt = new Set<MaterialForm>([
+  "wire",
+  "tinsel",
+  "yarn",
+  "floss",
+  "chenille",
+  "stretch body",
+  "hackle",
+  "herl",
+  "thread",
+  "weight wire",
+  "extended body",
+]);
+
+/** Places that were said by a part mean the component that has its role. */
+function settleParts(value: unknown, bench: Bench, before: string | undefined): void {
+  if (value === null || typeof value !== "object") return;
+  if ("part" in value && "end" in value && typeof value.part === "string") {
+    const part = value.part === "it" ? (before ?? value.part) : value.part;
+    const component = bench.component(part) ?? bench.components.find((c) => c.role === part);
+    value.part = component?.id ?? part;
+    return;
+  }
+  for (const v of Object.values(value)) settleParts(v, bench, before);
+}
+
+/** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */
+function settleBead(said: Said, bench: Bench): void {
+  for (const key of ["there", "begin", "end", "from", "to"] as const) {
+    const place = said[key];
+    if (place && "part" in place && place.plus === undefined && bench.component(place.part)?.role === "bead")
+      said[key] = { landmark: "eye" };
+  }
+}
+
+/** Counts that hold for some sizes only become rules of the step. */
+function withSizes(step: RecipeStep, said: Said, bench: Bench): RecipeStep {
+  const sizes = bench.facts.sizes;
+  if (!said.onSizes || !sizes) return step;
+  const rules = said.onSizes.flatMap(({ sizes: some, count }): NonNullable<RecipeStep["bySize"]> => {
+    const span = spanOf(some, sizes);
+    if (step.do === "wind") return [{ sizes: span, set: { rule: { ...step.rule, turns: count } } }];
+    if (step.do !== "lay") return [];
+    if ("fibres" in step.amount) return [{ sizes: span, set: { amount: { fibres: count } } }];
+    if ("strands" in step.amount) return [{ sizes: span, set: { amount: { ...step.amount, strands: count } } }];
+    return [];
+  });
+  return rules.length > 0 ? { ...step, bySize: rules } : step;
+}
+
+/** What a list named of a part before, under what the line itself says. */
+export function withDeclared(t: Telling, component: Component | undefined, said: Said): Said {
+  const declared = component && t.bench.declared.get(component.id);
+  if (!declared) return said;
+  declared.used = true;
+  return { ...structuredClone(declared.said), ...said };
+}
+
+/** Names that steps go by, by the part. */
+export const partName = (t: Telling, object: Meant, fallback: string): string => t.told.part ?? object.role ?? fallback;
+
+/** The place at which a step ends towards the eye: where the thread then hangs. */
+export const frontOf = (a: Place, b: Place | undefined): Place =>
+  b === undefined || alongShank(a) <= alongShank(b) ? a : b;
+export { unique };

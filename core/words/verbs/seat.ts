@@ -1,0 +1,19 @@
+import type { Telling } from "../bench";
+import type { Said } from "../said";
+import { make, objectOf, partName, withDeclared } from "./making";
+import { verb } from "./verb";
+
+/** A bead slides to the eye; eyes are lashed where they are said. */
+export function tellSeat(t: Telling): void {
+  const object = objectOf(t);
+  const said: Said = withDeclared(t, object.component, t.told.said);
+  const role = object.role === "eyes" ? "eyes" : "bead";
+  const step = make(t, "seat", said, { ...object, role }, { name: partName(t, object, role) });
+  if (step?.do === "seat" && step.tieIn) t.bench.hangs = step.tieIn.at;
+}
+
+export const seat = verb(
+  "seat",
+  "(?:slide|slip|thread|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w-]+\\s+)?(?:bead|cone))|(?:mount|lash)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
+  tellSeat,
+);

@@ -1,0 +1,173 @@
+import type { Place } from "../../hooks";
+import type { Telling, Waiting } from "../bench";
+import type { Said } from "../said";
+import { make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { tieIn } from "./tieIn";
+import { verb } from "./verb";
+
+/**
+ * One operation on a bundle, strand, feather or wing: taken over to a place, so much left free, held with wraps;
+ * forward or back, as often as told.
+ */
+export function tellTakeOver(t: Telling): void {
+  const { told, bench } = t;
+  const waiting = hanging(t);
+  if (waiting) return takeOver(t, waiting, told.said);
+  const object = objectOf(t);
+  const declared = object.component && bench.declared.get(object.component.id);
+  if (declared && object.role === "wing case") return tieDeclared(t, object, declared.said);
+  // What is wound or spread already is only stroked into its place.
+  if (object.component && object.role !== "wing case") return stroke(t, object);
+  t.line.asks.push({
+    at: [told.at, told.end],
+    sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
+    answers: [],
+  });
+}
+
+function hanging({ told, bench }: Telling): Waiting | undefined {
+  const found = told.description && bench.resolve(told.description).material;
+  if (found)
+    return bench.waiting.findLast(
+      (w) => w.hangs && bench.component(w.component)?.material.some((m) => m.value === found.code),
+    );
+  if (told.role !== undefined) return bench.waiting.findLast((w) => w.hangs && w.role === told.role);
+  return bench.waiting.findLast((w) => w.hangs);
+}
+
+export function takeOver(t: Telling, w: Waiting, own: Said): void {
+  const { bench, told } = t;
+  const component = bench.component(w.component);
+  const said: Said = withDeclared(t, component, { ...own });
+  const target: Place =
+    said.to ??
+    said.end ??
+    said.tieIn?.at ??
+    said.there ??
+    said.begin ??
+    (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
+  const before = bench.made.find((m) => m.step.id === w.step)?.step;
+  const amount = said.amount ?? (before?.do === "lay" ? before.amount : undefined);
+  const step = make(
+    t,
+    "lay",
+    {
+      ...(amount && { amount }),
+      ...(said.free && { free: said.free }),
+      ...(said.wraps !== undefined && { wraps: said.wraps }),
+      ...(said.stretch !== undefined && { stretch: said.stretch }),
+      from: target,
+      to: said.from !== undefined && said.to !== undefined ? said.from : w.at,
+      countedWhenWound: true,
+      attitude: said.attitude ?? "over",
+      tieIn: { at: target, ...(said.tieIn?.wraps !== undefined && { wraps: said.tieIn.wraps }) },
+      tiedIn: w.step,
+    },
+    { component, role: w.role, form: w.form },
+    { name: `take the ${told.part ?? component?.role ?? w.role} over` },
+  );
+  if (step?.do !== "lay") return;
+  w.used = true;
+  // It may be taken further: then it begins where it is held now.
+  w.at = target;
+  bench.hangs = target;
+}
+
+/** A cover that a list named, and no line tied in, is bound in before what it covers. */
+function tieDeclared(t: Telling, object: Meant, declared: Said): void {
+  const { bench, line } = t;
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const first = bench.made.find(
+    (m) => roles.get(m.step.component ?? "") === "thorax" && (m.step.do === "wind" || m.step.do === "dress"),
+  )?.step;
+  line.notes.push("it was never tied in: it is taken as bound in before the thorax, in the middle of the shank");
+  const hung = bench.hangs;
+  const waiting = tieIn(
+    t,
+    object,
+    { ...declared, tieIn: declared.tieIn ?? { at: { fraction: 0.5 } }, hanging: true },
+    first?.id,
+  );
+  bench.hangs = hung;
+  const entry = object.component && bench.declared.get(object.component.id);
+  if (entry) entry.used = true;
+  if (waiting) takeOver(t, waiting, t.told.said);
+}
+
+function stroke(t: Telling, object: Meant): void {
+  const { said } = t.told;
+  const direction =
+    said.way ?? (said.attitude === "forward" ? "forward" : said.attitude === "back" ? "back" : undefined);
+  make(
+    t,
+    "act",
+    {
+      act: "stroke",
+      ...(direction && { direction }),
+      ...(said.there && { at: said.there }),
+      ...(said.wraps !== undefined && { wraps: said.wraps }),
+    },
+    object,
+    { name: `stroke the ${partName(t, object, "part")}` },
+  );
+}
+
+function tieAndTakeOver(t: Telling, object: Meant, said: Said): void {
+  const tied: Said = { ...(said.amount && { amount: said.amount }), tieIn: { at: said.tieIn?.at }, hanging: true };
+  const waiting = tieIn(t, object, tied);
+  if (!waiting) return;
+  takeOver(t, waiting, {
+    ...((said.end ?? said.there) ? { end: said.end ?? said.there } : {}),
+    ...(said.free && { free: said.free }),
+    ...(said.wraps !== undefined && { wraps: said.wraps }),
+    ...(said.stretch !== undefined && { stretch: said.stretch }),
+  });
+}
+
+/** A cover of a list is bound in before what it covers and taken over when that is there. */
+export function listedCover(t: Telling, object: Meant, said: Said): void {
+  const { bench } = t;
+  // A strip that is tied in and bound down again in one line lies at once.
+  if (t.told.verb === "take over" && said.tieIn?.at !== undefined && object.role !== "wing case")
+    return tieAndTakeOver(t, object, said);
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const covers =
+    object.role === "wing case" && t.told.part !== undefined && /back|shell|cara/.test(t.told.part)
+      ? (["body", "thorax"] as const)
+      : (["thorax", "body"] as const);
+  const first = bench.made.find(
+    (m) =>
+      covers.some((r) => roles.get(m.step.component ?? "") === r) &&
+      (m.step.do === "wind" || m.step.do === "dress") &&
+      roles.get(m.step.component ?? "") === covers[0],
+  )?.step;
+  const at: Place | undefined = said.tieIn?.at ?? said.there ?? said.begin;
+  const rear: Place = at ?? (covers[0] === "body" ? { landmark: "bend" } : { fraction: 0.5 });
+  const tied: Said = { ...said, tieIn: { at: rear }, hanging: true };
+  // “pulled forward to the bead”: where it goes is no length of it.
+  const reached = said.shown && "to" in said.shown ? said.shown.to : undefined;
+  if (reached) delete tied.shown;
+  delete tied.there;
+  delete tied.begin;
+  delete tied.end;
+  delete tied.from;
+  delete tied.to;
+  delete tied.free;
+  const hung = bench.hangs;
+  const waiting = tieIn(t, object, tied, first?.id);
+  bench.hangs = hung;
+  if (!waiting) return;
+  const own: Said = {
+    end: said.end ?? reached ?? said.to ?? { eyeLengths: 1 },
+    ...(said.free && { free: said.free }),
+    ...(said.wraps !== undefined && { wraps: said.wraps }),
+  };
+  if (first) return takeOver(t, waiting, own);
+  bench.later.push({ after: ["thorax"], make: () => takeOver(t, waiting, own) });
+}
+
+export const takeOverVerb = verb(
+  "take over",
+  "take\\s+over(?=\\s+the\\s)|(?:the\\s+)?(?:wing\\s?-?cases?|wing\\s+(?:pads?|buds?|covers?)|shell\\s?-?backs?|back|cover|foam)\\s+(?:over|forward)(?=\\s|,|\\.|$)|(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay|flip|turn|push|press)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)|fold\\s+(?:back|over|forward|double)|pull\\s+(?:over|forward|back|down)|split|divide|separate",
+  tellTakeOver,
+);

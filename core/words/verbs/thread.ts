@@ -1,0 +1,114 @@
+import type { Telling } from "../bench";
+import { alongShank } from "../settle";
+import { make, objectOf } from "./making";
+import { verb } from "./verb";
+
+/** The thread on the hook: the one that is named, else the one that is there. */
+function threadOf(t: Telling) {
+  const object = objectOf({ ...t, told: { ...t.told, role: "thread" } });
+  const component = object.component ?? t.bench.componentFor("thread", undefined, undefined);
+  t.bench.thread ??= component.id;
+  return { component, role: "thread" as const, form: t.bench.formOf(component) ?? ("thread" as const) };
+}
+
+/** Thread is wound along the shank: a base, a layer, a head. */
+export function tellThread(t: Telling): void {
+  const { bench, told } = t;
+  const object = threadOf(t);
+  const { said } = told;
+  // “Fill the gap with thread, 0.3 gape down to 0.15 gape”: sizes of a thread are how full it fills.
+  if (said.size) {
+    said.fill = said.size;
+    delete said.size;
+  }
+  if (said.rule === undefined && said.wraps !== undefined) {
+    said.rule = { turns: said.wraps };
+    delete said.wraps;
+  }
+  const from = said.begin ?? said.there;
+  const to = said.end ?? said.to;
+  // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
+  if (
+    to === undefined &&
+    said.rule === undefined &&
+    said.from === undefined &&
+    said.passes === undefined &&
+    said.fill === undefined
+  ) {
+    bench.hangs = from ?? { landmark: "eye" };
+    return;
+  }
+  const turnsAtOneSpot = said.rule?.turns !== undefined && to === undefined;
+  if (
+    said.from === undefined &&
+    to !== undefined &&
+    from === undefined &&
+    bench.hangs &&
+    Math.abs(alongShank(bench.hangs) - alongShank(to)) > 0.03
+  )
+    said.begin = bench.hangs;
+  if (said.rule === undefined) said.rule = { touching: true };
+  const step = make(
+    t,
+    "wind",
+    said,
+    { ...object, role: turnsAtOneSpot ? "head" : "thread" },
+    { name: told.part ?? (bench.isBased ? "thread" : "thread base") },
+  );
+  if (step?.do !== "wind") return;
+  bench.isBased = true;
+  const end = (step.passes ?? 1) % 2 === 0 ? step.from : (step.to ?? step.from);
+  bench.hangs = end;
+}
+
+export const start = verb(
+  "start",
+  "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+the\\s+(?:hook\\s+)?shank(?:\\s+with\\s+(?:the\\s+)?thread)?",
+  tellThread,
+);
+
+/** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
+export const move = verb(
+  "move",
+  "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
+  (t) => {
+    const { bench, told } = t;
+    const { said } = told;
+    const isWound = said.rule !== undefined || said.passes !== undefined || said.fill !== undefined;
+    if (isWound || !bench.isBased) return tellThread(t);
+    const to =
+      said.end ??
+      said.to ??
+      said.there ??
+      said.begin ??
+      (said.way === "back" ? ({ landmark: "bend" } as const) : ({ landmark: "eye" } as const));
+    threadOf(t);
+    make(t, "act", { act: "move the thread", at: to, minutes: 0.05 }, {}, { name: "move the thread" });
+    bench.hangs = to;
+  },
+);
+
+/** Another thread takes its place. */
+export const change = verb(
+  "change",
+  "change\\s+(?:over\\s+)?to(?=\\s+(?:it|the|a|an|[\\w\\d]+))|(?:switch|swap)\\s+(?:over\\s+)?(?:the\\s+thread\\s+)?(?:to|for)|change\\s+(?:the\\s+)?thread(?:\\s+(?:to|for))?",
+  (t) => {
+    const object = objectOf({ ...t, told: { ...t.told, role: "thread" } });
+    if (!object.component) {
+      t.line.asks.push({
+        at: [t.told.at, t.told.end],
+        sentence: "To which thread? Say its colour and denier: “change to thread 140 denier, red”.",
+        answers: [],
+      });
+      return;
+    }
+    make(
+      t,
+      "thread",
+      t.told.said,
+      { component: object.component, role: "thread", form: "thread" },
+      { name: "change the thread" },
+    );
+    t.bench.thread = object.component.id;
+  },
+);

@@ -1,0 +1,153 @@
+import type { MaterialForm } from "../../materials";
+import type { LengthRule, Role } from "../../recipe";
+import type { Telling, Waiting } from "../bench";
+import { make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { tellFinish } from "./finish";
+import { tellSeat } from "./seat";
+import { verb } from "./verb";
+
+const woundForms = new Set<MaterialForm>([
+  "wire",
+  "tinsel",
+  "yarn",
+  "floss",
+  "chenille",
+  "stretch body",
+  "herl",
+  "thread",
+]);
+const woundRoles = new Set<Role>(["rib", "body", "thorax", "tag", "butt", "hackle", "collar", "head", "weight"]);
+
+/** Whether what is tied in only waits: a strand or a hackle to be wound. */
+export const waitsToBeWound = (role: Role | undefined, form: MaterialForm | undefined): boolean =>
+  form !== undefined &&
+  ((woundForms.has(form) && (role === undefined || woundRoles.has(role))) ||
+    ((form === "hackle" || form === "quill" || form === "feather fibre") &&
+      (role === "hackle" || role === "collar" || role === "body" || role === "thorax")));
+
+/** Ties something in where it is said, or where the thread hangs: it stays as it lies, or waits for a later line. */
+export function tellTieIn(t: Telling): void {
+  const { told, bench } = t;
+  if (told.kind === "seat") return tellSeat(t);
+  if (told.kind === "glue") return tellFinish(t);
+  const object = objectOf(t);
+  if (!object.component && !object.role) return askPart(t);
+  tieIn(t, object, withDeclared(t, object.component, told.said));
+  if (object.component) bench.last.component = object.component.id;
+}
+
+export function tieIn(
+  t: Telling,
+  object: Meant,
+  spoken: Telling["told"]["said"],
+  before?: string,
+): Waiting | undefined {
+  const { bench, line } = t;
+  const said = { ...besideItsHost(t, object, spoken) };
+  const { role, form, component } = object;
+  if (said.sameLength && said.shown === undefined) said.shown = lengthBefore(bench);
+  if (said.like !== undefined && said.shown === undefined) said.shown = lengthLike(bench, said.like);
+  const isWound = waitsToBeWound(role, form);
+  const hangs = !isWound && (said.hanging === true || role === "wing case");
+  const own = { ...said };
+  if (isWound) {
+    own.countedWhenWound = true;
+    if (own.amount === undefined)
+      own.amount =
+        form === "hackle" || form === "feather fibre" || form === "quill"
+          ? { feathers: 1 }
+          : { strands: own.count ?? 1, folded: false };
+    delete own.hanging;
+    // What is said of a hackle's length is that of its barbs.
+    delete own.shown;
+    delete own.attitude;
+    delete own.face;
+  }
+  if (hangs) own.hanging = true;
+  const step = make(t, "lay", own, object, {
+    name: isWound || hangs ? `bind in the ${partName(t, object, "strand")}` : partName(t, object, "part"),
+    before,
+  });
+  if (step?.do !== "lay") return undefined;
+  const at = step.tieIn?.at ?? step.to;
+  if (before === undefined) bench.hangs = at;
+  if (!isWound && !hangs) return undefined;
+  const waiting: Waiting = {
+    step: step.id,
+    component: component?.id ?? "",
+    role: role ?? "body",
+    form: form ?? "yarn",
+    at,
+    hangs,
+    said: keptFor(said, form),
+    line: line.number,
+    used: false,
+  };
+  bench.waiting.push(waiting);
+  return waiting;
+}
+
+/** The length of what was laid before. */
+function lengthBefore(bench: Telling["bench"]): LengthRule | undefined {
+  const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined)?.step;
+  return last?.do === "lay" ? last.shown : undefined;
+}
+/** As long as the part that is tied of a material. */
+function lengthLike(bench: Telling["bench"], words: string): LengthRule | undefined {
+  const form = bench.components.map((c) => ({ c, m: bench.materialOf(c) }));
+  const wanted = words
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((w) => w.length > 2);
+  const of = form.findLast(
+    ({ m }) => m !== undefined && wanted.every((w) => m.name.toLowerCase().includes(w.replace(/s$/, ""))),
+  )?.c;
+  const step =
+    of &&
+    bench.made.findLast((m) => m.step.component === of.id && m.step.do === "lay" && m.step.shown !== undefined)?.step;
+  return step?.do === "lay" ? step.shown : undefined;
+}
+
+/** Flash in a line about the tail lies with the tail: its place and its length, where it says none of its own. */
+function besideItsHost(
+  { told, bench, line }: Telling,
+  object: Meant,
+  said: Telling["told"]["said"],
+): Telling["told"]["said"] {
+  const host = bench.made.findLast((m) => m.line === line.number)?.step;
+  if (!told.isInherited || object.role !== "flash" || host?.do !== "lay") return said;
+  const { from, to, shown, attitude, tieIn: at } = host;
+  return { from, to, ...(shown && { shown }), ...(attitude && { attitude }), ...(at && { tieIn: at }), ...said };
+}
+
+/** What was said at the tie-in and counts when it is wound. */
+function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined): Waiting["said"] {
+  const kept: Waiting["said"] = {};
+  if (said.pieceMm !== undefined) kept.pieceMm = said.pieceMm;
+  if (said.methods) kept.methods = said.methods;
+  if (said.face) kept.face = said.face;
+  if (said.stretch !== undefined) kept.stretch = said.stretch;
+  if (said.count !== undefined && said.count > 1) kept.rope = said.count;
+  else if (said.amount && "strands" in said.amount && said.amount.strands > 1) kept.rope = said.amount.strands;
+  if (form === "hackle" && said.shown)
+    kept.barb = "between" in said.shown ? [said.shown.between[0], said.shown.between[1]] : [said.shown, said.shown];
+  return kept;
+}
+
+function askPart(t: Telling): void {
+  const { told, line } = t;
+  const words = told.description?.text.trim();
+  const parts = ["tail", "wing", "legs", "throat", "wing case"];
+  const at: [number, number] = told.description ? [told.description.end, told.description.end] : [told.end, told.end];
+  line.asks.push({
+    at,
+    sentence: words ? `Which part is the ${words}?` : "What is tied in? Name the part or its material.",
+    answers: words ? parts.map((p) => ({ label: `the ${p}`, text: ` for the ${p}` })) : [],
+  });
+}
+
+export const tieInVerb = verb(
+  "tie in",
+  "(?:re-?)?(?:tie|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?|(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d|one|your|from|off|enough)\\b)",
+  tellTieIn,
+);

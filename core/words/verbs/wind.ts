@@ -1,0 +1,229 @@
+import type { Place } from "../../hooks";
+import type { RecipeStep, Role } from "../../recipe";
+import type { Bench, Telling, Waiting } from "../bench";
+import type { Said } from "../said";
+import { tellDub } from "./dub";
+import { frontOf, make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { tieIn, waitsToBeWound } from "./tieIn";
+import { tellThread } from "./thread";
+import { verb } from "./verb";
+
+/** Winds what waits, or what it names. */
+export function tellWind(t: Telling): void {
+  const { told, bench } = t;
+  const before = bench.made[bench.made.length - 1];
+  // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
+  if (
+    before?.line === t.line.number &&
+    before.step.do === "dress" &&
+    told.description === undefined &&
+    told.said.rule?.turns === undefined
+  )
+    return whereDubbed(before, told.said, bench);
+  if (told.kind === "dress") return tellDub(t);
+  if (told.refers === "the rest" || told.refers === "the same") return carryOn(t);
+  const waiting = taken(t);
+  if (waiting) return windWaiting(t, waiting, told.said);
+  const object = objectOf(t);
+  if (isThread(t, object))
+    return tellThread(told.role === "head" ? { ...t, told: { ...told, part: told.part ?? "head" } } : t);
+  if (!object.component) {
+    t.line.asks.push({
+      at: [told.at, told.end],
+      sentence: "What is wound? Name the part, or tie it in first.",
+      answers: [],
+    });
+    return;
+  }
+  if (object.role === "rib" && waitsToBeWound(object.role, object.form)) {
+    t.line.notes.push(`the ${partName(t, object, "rib")} was never tied in: it is taken as bound in before the body`);
+    return listedRib(t, object, withDeclared(t, object.component, told.said));
+  }
+  windNew(t, object, withDeclared(t, object.component, told.said));
+}
+
+function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
+  if (before.step.do !== "dress") return;
+  const from = said.from ?? said.begin ?? said.there ?? before.step.to;
+  const to = said.to ?? said.end ?? before.step.from;
+  before.step = { ...before.step, from, to };
+  bench.hangs = frontOf(from, to);
+}
+
+function isThread(t: Telling, object: Meant): boolean {
+  const role = t.told.role ?? object.role;
+  return (role === "thread" || role === "head") && (object.form === undefined || object.form === "thread");
+}
+
+/** A winding of something that is tied in by the same clause. */
+export function windNew(t: Telling, object: Meant, said: Said): void {
+  if (said.around) return windAround(t, object, said, said.around);
+  const step = make(t, "wind", said, object, { name: partName(t, object, "winding") });
+  if (step?.do !== "wind") return;
+  t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
+  if (object.role) t.bench.release(object.role);
+}
+
+/** Turns behind a part and in front of it are two windings of one strand or feather. */
+function windAround(
+  t: Telling,
+  object: Meant,
+  said: Said,
+  { behind, front, part }: NonNullable<Said["around"]>,
+  tiedIn?: Waiting,
+): void {
+  const there = (end: "rear" | "front"): Place =>
+    "part" in part ? { ...part, end } : { ...part, plus: { of: "eye", times: end === "rear" ? 0.5 : -0.5 } };
+  const name = partName(t, object, "hackle");
+  const one: Said = { ...said, around: undefined, from: there("rear"), to: there("rear"), rule: { turns: behind } };
+  const first = make(t, "wind", one, object, { name, tiedIn });
+  const two: Said = {
+    ...said,
+    around: undefined,
+    from: there("front"),
+    to: there("front"),
+    rule: { turns: front },
+    carries: first?.id,
+  };
+  make(t, "wind", two, object, { name });
+  t.bench.hangs = there("front");
+  if (object.role) t.bench.release(object.role);
+}
+
+/** What waits and is meant: by the part, by the material, or simply the last. */
+function taken({ told, bench }: Telling): Waiting | undefined {
+  const found =
+    told.description && !told.description.exact ? bench.resolve(told.description).material : told.description?.exact;
+  if (found) {
+    const by = bench.waits(
+      (w) => !w.hangs && bench.component(w.component)?.material.some((m) => m.value === found.code) === true,
+    );
+    if (by) return by;
+    const form = bench.waits(
+      (w) => !w.hangs && w.form === found.form && told.role === undefined && isBare(told.description?.text ?? ""),
+    );
+    return form;
+  }
+  if (told.role !== undefined) return bench.waits((w) => !w.hangs && alikeRole(w.role, told.role));
+  return told.refers || told.description === undefined ? bench.waits((w) => !w.hangs) : undefined;
+}
+/** “the wire”: a noun alone says nothing new. */
+const isBare = (text: string): boolean => text.trim().split(/\s+/).length === 1;
+const alikeRole = (a: Role, b: Role | undefined): boolean =>
+  a === b ||
+  (isHackle(a) && isHackle(b)) ||
+  (a === "rib" && b === "tag") ||
+  (a === "body" && b === "thorax") ||
+  (a === "thorax" && b === "body");
+const isHackle = (r: Role | undefined): boolean => r === "hackle" || r === "collar" || r === "throat";
+
+export function windWaiting(t: Telling, w: Waiting, own: Said): void {
+  const { bench, told } = t;
+  w.used = true;
+  const component = bench.component(w.component);
+  const said: Said = {
+    ...w.said,
+    ...withDeclared(t, component, own),
+    methods: own.methods || w.said.methods ? { ...w.said.methods, ...own.methods } : undefined,
+  };
+  if (said.methods === undefined) delete said.methods;
+  if (said.around)
+    return windAround(t, { component, role: component?.role ?? w.role, form: w.form }, said, said.around, w);
+  const over = (component?.role ?? w.role) === "rib" ? ribbed(bench) : undefined;
+  if (over && said.from === undefined && said.end === undefined && said.begin === undefined && said.there === undefined)
+    Object.assign(said, { begin: w.at, end: over });
+  const step = make(
+    t,
+    "wind",
+    said,
+    { component, role: component?.role ?? w.role, form: w.form },
+    { name: told.part ?? component?.role ?? w.role, tiedIn: w },
+  );
+  if (step?.do !== "wind") return;
+  bench.hangs = frontOf(step.from, step.to);
+  if (component) bench.release(component.role);
+}
+
+/** A rib ends where the body does. */
+function ribbed(bench: Bench): Place | undefined {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const body = bench.made.findLast(
+    (m) =>
+      (m.step.do === "wind" || m.step.do === "dress") &&
+      (roles.get(m.step.component ?? "") === "body" || m.step.name === "body"),
+  )?.step;
+  return body && (body.do === "wind" || body.do === "dress") ? frontOf(body.from, body.to) : undefined;
+}
+
+/** The bundle of an earlier part goes on as this winding: “wind the rest of the fibres forward”. */
+function carryOn(t: Telling): void {
+  const { told, bench } = t;
+  const bundle = bench.made.findLast(
+    (m) => m.step.do === "lay" && m.step.component !== undefined && !m.step.countedWhenWound,
+  );
+  const component = bench.component(bundle?.step.component);
+  if (!bundle || bundle.step.do !== "lay" || !component) {
+    t.line.asks.push({
+      at: [told.at, told.end],
+      sentence: "The rest of what? No bundle is tied in before this line.",
+      answers: [],
+    });
+    return;
+  }
+  const { amount } = bundle.step;
+  const n = "fibres" in amount ? amount.fibres : "strands" in amount ? amount.strands : 1;
+  const said: Said = {
+    ...told.said,
+    rule: told.said.rule ?? { touching: true },
+    carries: bundle.step.id,
+    rope: told.said.rope ?? n,
+    methods: { ...told.said.methods, bundle: "fold back" },
+  };
+  const at = bundle.step.tieIn?.at ?? bundle.step.to;
+  // It is the body that is wound of it, whatever the bundle was tied in as.
+  const step = make(
+    t,
+    "wind",
+    said,
+    { component, role: "body", form: bench.formOf(component) },
+    { name: told.part ?? "body", tiedIn: undefined, where: [told.at, told.end] },
+  );
+  if (step?.do !== "wind") return;
+  void at;
+  bench.hangs = frontOf(step.from, step.to);
+  bench.release("body");
+}
+
+/** A rib of a list is bound in before the body and wound when the body is there. */
+export function listedRib(t: Telling, object: Meant, said: Said): void {
+  const { bench } = t;
+  const body = bodyBefore(bench);
+  const tieInSaid: Said = {
+    ...(said.tieIn && { tieIn: said.tieIn }),
+    ...(said.pieceMm !== undefined && { pieceMm: said.pieceMm }),
+    ...(said.laid && { laid: said.laid }),
+  };
+  const hung = bench.hangs;
+  bench.hangs = undefined;
+  const waiting = tieIn(t, object, { ...tieInSaid, tieIn: said.tieIn ?? { at: { landmark: "bend" } } }, body);
+  bench.hangs = hung;
+  if (!waiting) return;
+  const own: Said = { ...said };
+  delete own.tieIn;
+  delete own.pieceMm;
+  if (body !== undefined || !bench.ahead.has("body")) return windWaiting(t, waiting, own);
+  bench.later.push({ after: ["body"], make: () => windWaiting(t, waiting, own) });
+}
+/** The first step of the body, where there is one already. */
+function bodyBefore(bench: Bench): string | undefined {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  return bench.made.find(
+    (m) => (m.step.do === "wind" || m.step.do === "dress") && roles.get(m.step.component ?? "") === "body",
+  )?.step.id;
+}
+
+export const windVerb = verb(
+  "wind",
+  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*head)",
+  tellWind,
+);
