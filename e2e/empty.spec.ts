@@ -126,7 +126,7 @@ test("a small room is set up from nothing, and boxes its first dozen", async ({ 
     await hand.label("To size", "12");
     await hand.label("Minutes a fly", "4");
     await hand.fill(page.getByLabel(/^Price a dozen/), "24");
-    await hand.click(page.locator("#recipe-text .cm-content"));
+    await hand.click(page.locator("#recipe-text.cm-content"));
     for (const line of [
       "thread base: thread 70 denier olive, touching",
       "tail: pheasant fibre olive, 6 fibres, = half shank",

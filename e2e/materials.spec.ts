@@ -22,10 +22,11 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   });
 
   await test.step("a tail of a material that is not there", async () => {
-    await told.addLine("tail: sea moss, 6 fibres, = half shank");
-    await expect(page.getByText(/What is “sea moss”\?/)).toBeVisible();
-    await told.setLine((await told.content.locator(".cm-line").count()) || 1, "tail: grey goose fibre, 6 fibres, = half shank");
+    const tail = await told.insertBefore("whip finish", "tail: sea moss, 6 fibres, = half shank");
+    await expect(page.getByRole("group", { name: "Question" }).getByText(/What is “sea moss”\?/)).toBeVisible();
+    await told.setLine(tail, "tail: grey goose fibre, 6 fibres, = half shank");
     await expect(page.getByTestId("new-materials")).toContainText("grey goose fibre");
+    await told.line(tail).click();
     await page.getByRole("button", { name: "Ways and details" }).click();
     // The nominal figures of a feather fibre: nobody has counted this one.
     await expect(page.getByRole("definition").filter({ hasText: /6 fibres a fly, 180 a feather/ })).toBeVisible();
@@ -54,7 +55,7 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
     await page.getByLabel("bare to").fill("0.7 shank");
     await page.getByLabel("bare to").blur();
     await expect(
-      page.getByText(/“floss body” covers \d\.\d mm of the stretch from mid-shank to 0\.7 shank/),
+      page.getByText(/“floss body” covers \d\.\d mm of the stretch from mid-shank to 0\.7 of the shank/),
     ).toBeVisible();
     await page.getByRole("button", { name: "Take this stretch out" }).click();
     await expect(page.getByText(/covers \d\.\d mm of the stretch/)).toHaveCount(0);

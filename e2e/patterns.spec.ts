@@ -20,6 +20,7 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
   await page.getByLabel("To size").fill("16");
   await page.getByLabel("Minutes a fly").fill("6");
   const told = recipeText(page);
+  const question = page.getByRole("group", { name: "Question" });
   await told.write(["thread base: thread 70 denier brown, touching"]);
   await expect(drawing(page)).toBeVisible();
   await told.write([
@@ -40,7 +41,7 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
 
   await test.step("what is not understood stays as typed and is asked about", async () => {
     await told.setLine(2, "tail: a few hackle fibres brown, = shank");
-    await expect(page.getByText(/“a few” is a different number to each tier/)).toBeVisible();
+    await expect(question.getByText(/“a few” is a different number to each tier/)).toBeVisible();
     await expect(told.line(2)).toHaveText("tail: a few hackle fibres brown, = shank");
     await expect(drawing(page)).toBeVisible();
     await told.setLine(2, "tail: hackle fibres brown, 8 fibres, = shank");
@@ -48,8 +49,8 @@ test("a new pattern is written as it is said, drawn as it is typed, kept, change
   });
 
   await test.step("a mistake is told at its step, and the rest of the fly stays", async () => {
-    await told.setLine(3, "body: hare fur natural, noodle 40 mm sparse, from -1 eyes to bend");
-    await expect(page.getByRole("group", { name: "Question" }).getByText(/winds over the eye/)).toBeVisible();
+    await told.setLine(3, "body: hare fur natural, noodle 40 mm sparse, from 1 eye in front of the eye to bend");
+    await expect(question.getByText(/winds over the eye/)).toBeVisible();
     await expect(drawing(page)).toBeVisible();
     await told.setLine(3, "body: hare fur natural, noodle 40 mm sparse");
     await told.setLine(2, "tail: hackle fibres brown, 8 fibres, = 0.5 mm, tied in at bend with 6 wraps");
@@ -224,6 +225,7 @@ test("a whole recipe is pasted as somebody wrote it: read line by line, asked wh
     "Hackle: a few turns of soft hen hackle, brown",
     "[turn the fly and look for gaps]",
     "Whip finish, 5 turns",
+    "Finish: none, on purpose",
   ]);
   await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Pier Warden");
   await expect(page.getByLabel("Hook", { exact: true })).toHaveText(/^N1 /);
@@ -231,11 +233,8 @@ test("a whole recipe is pasted as somebody wrote it: read line by line, asked wh
   const question = page.getByRole("group", { name: "Question" });
   await expect(question.getByText(/“a few” is a different number to each tier/)).toBeVisible();
   await expect(page.getByTestId("understood")).toContainText(/\d+ questions? (is|are) open/);
-  await question
-    .filter({ hasText: "a few" })
-    .getByRole("button", { name: /^3\b/ })
-    .click();
-  await expect(told.line(7)).toContainText("3 turns");
+  await question.filter({ hasText: "a few" }).getByRole("button", { name: /^3\b/ }).click();
+  await expect(told.line(7)).toHaveText("Hackle: a few turns (3) of soft hen hackle, brown");
   await expect(drawing(page)).toBeVisible();
   await page.getByLabel("Style", { exact: true }).fill("wet");
   await page.getByLabel("Minutes a fly").fill("5");

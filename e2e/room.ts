@@ -76,7 +76,7 @@ export async function leave(page: Page): Promise<void> {
 
 /** The text of a recipe in the editor, its lines, and writing it anew; a line is counted from 1. */
 export function recipeText(page: Page) {
-  const content = page.locator("#recipe-text .cm-content");
+  const content = page.locator("#recipe-text.cm-content");
   const lines = async (): Promise<string[]> => content.locator(".cm-line").allInnerTexts();
   const write = async (text: readonly string[]): Promise<void> => {
     await content.click();
@@ -88,7 +88,13 @@ export function recipeText(page: Page) {
     content,
     write,
     setLine: async (n: number, text: string) => write((await lines()).with(n - 1, text)),
-    addLine: async (text: string) => write([...(await lines()).filter((l) => l.trim() !== ""), text]),
+    /** Puts a line before the one that begins so; the new one's number. */
+    insertBefore: async (begin: string, text: string): Promise<number> => {
+      const now = await lines();
+      const at = now.findIndex((l) => l.startsWith(begin));
+      await write(now.toSpliced(at, 0, text));
+      return at + 1;
+    },
     line: (n: number) => content.locator(".cm-line").nth(n - 1),
   };
 }

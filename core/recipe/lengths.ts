@@ -20,13 +20,11 @@ export const measures = [
 ] as const;
 export type Measure = (typeof measures)[number];
 export const reaches = ["point", "barb", "bend", "mid-tail", "tail", "wing"] as const;
+export type Reach = (typeof reaches)[number];
 
 /** A length as it is said, with one end. */
 export type PlainLength =
-  | { mm: number }
-  | { of: Measure; times: number }
-  | { reach: (typeof reaches)[number]; pastMm?: number }
-  | { to: Place; pastMm?: number };
+  { mm: number } | { of: Measure; times: number } | { reach: Reach; pastMm?: number } | { to: Place; pastMm?: number };
 
 /**
  * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, as far as a

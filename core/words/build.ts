@@ -1,5 +1,5 @@
 import type { RecipeStep, RecipeStepBase } from "../recipe";
-import { sayStep } from "./clauses";
+import { sayStep } from "./say/step";
 import type { Kind, Said } from "./said";
 import type { StepContext } from "./types";
 

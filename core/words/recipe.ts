@@ -1,13 +1,13 @@
 import type { HookSize } from "../hooks";
 import type { Material } from "../materials";
-import type { Component, Recipe, RecipeStep, SizeSpan } from "../recipe";
+import type { Component, Recipe, RecipeStep } from "../recipe";
 import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
 import { numberOfLoose, looseSentence, notUnderstood } from "./read";
 import { factOf, headOf, isHeading, type LineHead } from "./head";
 import { readHook, type KnownHook } from "./hook";
 import { CabinetIndex } from "./material";
 import { plain } from "./parse";
-import { sayLine } from "./say";
+import { sayLine } from "./say/recipe";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
 import type { Told } from "./told";
 import { verbAt, verbOf, waitsToBeWound } from "./verbs";
@@ -680,7 +680,7 @@ class RecipeReader {
       hookModel: bench.facts.hookModel ?? was.hookModel,
       sizes,
       components,
-      steps: bench.made.map((m) => withinSizes(m.step, sizes)),
+      steps: bench.made.map((m) => m.step),
       finish,
       told: this.out.map((l) => ({
         text: l.text,
@@ -718,10 +718,8 @@ function keptDry(now: Recipe["finish"], was: Recipe["finish"]): Recipe["finish"]
   return { ...now, dryMinutes: was.dryMinutes };
 }
 
-/** A step's rules for some sizes, within the sizes of the pattern. */
-const withinSizes = (step: RecipeStep, _sizes: SizeSpan): RecipeStep => step;
-
-const isNone = (text: string): boolean => /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*[.,]?\s*$/.test(text);
+const isNone = (text: string): boolean =>
+  /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(text);
 const isEmptyTold = (t: Told): boolean =>
   t.verb === undefined &&
   t.description === undefined &&

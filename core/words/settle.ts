@@ -2,8 +2,8 @@ import { hookAt, placeAt, type HookModel, type Place } from "../hooks";
 import type { MaterialForm } from "../materials";
 import { proportionsOfFamily, type Attitude, type LengthRule, type Role } from "../recipe";
 import type { Kind, Said } from "./said";
-import { sayLength } from "./text/length";
-import { sayPlace } from "./text/place";
+import { sayLength } from "./say/length";
+import { sayPlace } from "./say/place";
 import type { StepContext } from "./types";
 
 /** Zones where nobody says one: where the role usually lies, from its front to its rear. */

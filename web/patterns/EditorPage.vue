@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, defineAsyncComponent } from "vue";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
-import PatternEditor from "./PatternEditor.vue";
+// The editor with its reader comes while the cabinet is on its way.
+const PatternEditor = defineAsyncComponent(() => import("./PatternEditor.vue"));
 
 /** Opens the editor once the pattern is here. */
 const props = defineProps<{ id?: string }>();

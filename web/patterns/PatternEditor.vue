@@ -56,7 +56,12 @@ const text = computed({
     draft.value.text = typed;
   },
 });
-const { cursor, lineAt, line, marks, questions, offers } = useRecipeText({ reading, text, materials: cabinet, notes });
+const { cursor, lineAt, line, marks, questions, notices, offers } = useRecipeText({
+  reading,
+  text,
+  materials: cabinet,
+  notes,
+});
 
 tellKeys([
   { keys: ["Enter"], does: "begin the next step" },
@@ -164,6 +169,11 @@ async function save(base: number): Promise<void> {
         <template v-else-if="draft.text.trim() !== ''">Every line is understood.</template>
         What is in [square brackets] is kept as an instruction.
       </p>
+      <ul v-if="notices.length > 0" class="mt-2 text-[0.92rem]" aria-label="Told about the lines">
+        <li v-for="n in notices" :key="`${n.line} ${n.sentence}`" class="border-t border-rule py-0.5 text-call">
+          <span class="fig text-soft">line {{ n.line }}</span> {{ n.sentence }}
+        </li>
+      </ul>
       <NewMaterials :materials="reading.newMaterials" />
     </section>
     <EditorSide

@@ -45,6 +45,15 @@ export function useRecipeText({ reading, text, materials, notes }: Told) {
         .map((n): TextQuestion => ({ at: at([0, l.text.length], i), sentence: n.sentence, answers: [] })),
     ]),
   );
+  /** What is told without being asked, by line. */
+  const notices = computed(() =>
+    reading.value.lines.flatMap((l, i) =>
+      l.steps
+        .flatMap((id) => notes.value.get(id) ?? [])
+        .filter((n) => !n.hard)
+        .map((n) => ({ line: i + 1, sentence: n.sentence })),
+    ),
+  );
   function offers(all: string, place: number): TextOffers | undefined {
     const steps = new Map(reading.value.recipe.steps.map((s) => [s.id, s.do]));
     const kinds = [...new Set((line.value?.steps ?? []).flatMap((id) => steps.get(id) ?? []))];
@@ -53,5 +62,5 @@ export function useRecipeText({ reading, text, materials, notes }: Told) {
       found && { from: found.from, offers: found.offers.map((o) => ({ label: o.label, note: o.note, text: o.text })) }
     );
   }
-  return { cursor, lineAt, line, begins, marks, questions, offers };
+  return { cursor, lineAt, line, begins, marks, questions, notices, offers };
 }

@@ -1,14 +1,10 @@
 import type { HookSize, Place } from "../../hooks";
-import { holds, type RecipeStep, type SizeSpan } from "../../recipe";
+import { holds, type SizeSpan } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
 import { clause, type Clause, type Said } from "../said";
 import { count } from "../text/count";
 import { number } from "../text/number";
-import { place, placeBeside, placeReached, sayPlace } from "../text/place";
-
-/** “1 turn”, “5 turns”. */
-export const counted = (n: number | string, one: string, many = `${one}s`): string =>
-  `${n} ${Number(n) === 1 ? one : many}`;
+import { place, placeBeside, placeReached } from "../text/place";
 
 const the = opt(words("the|a|an|its"));
 const begins = words(
@@ -236,11 +232,6 @@ const freeOrder: Clause = clause(
 /** Said of any kind of step, after what is its own. */
 export const everywhere: Clause[] = [tiedIn, onSizes, wraps, held, optional, freeOrder];
 export const where: Clause[] = [zone, begin, end, at];
-
-export const spanWords = (s: { from: Place; to: Place }): string => `from ${sayPlace(s.from)} to ${sayPlace(s.to)}`;
-
-export const tieInWords = (t: NonNullable<RecipeStep["tieIn"]>): string =>
-  `tied in at ${sayPlace(t.at)}${t.hold === undefined ? "" : ` as a ${t.hold === "final" ? "final hold" : t.hold}`}${t.wraps === undefined ? "" : ` with ${counted(t.wraps, "wrap")}`}`;
 
 /** A span of sizes with both ends, within those of the pattern. */
 export const spanOf = (sizes: Partial<SizeSpan>, all: SizeSpan): { from: HookSize; to: HookSize } => ({

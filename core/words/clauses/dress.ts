@@ -1,11 +1,10 @@
-import { noodleThicknesses, type DubbedShape, type NoodleThickness } from "../../recipe";
+import { type DubbedShape, type NoodleThickness } from "../../recipe";
 import { map, match, oneOf, opt, seq, unless, words } from "../parse";
-import { clause, put, putWay, samePair, type Clause, type StepOf } from "../said";
-import { length, lengthPair, sayLength } from "../text/length";
-import { number, sayNumber } from "../text/number";
+import { clause, put, putWay, samePair, type Clause } from "../said";
+import { length, lengthPair } from "../text/length";
+import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { counted, everywhere, spanWords, where } from "./common";
-import { pairWords } from "./wind";
+import { everywhere, where } from "./common";
 
 const thickness: [string, NoodleThickness][] = [
   ["(?:very\\s+|quite\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
@@ -196,20 +195,3 @@ const taper = oneOf(
     ([, pair]) => ({ pair }),
   ),
 );
-
-/** A dubbed stretch in the words that read back to it. */
-export function sayDress(step: StepOf<"dress">): string[] {
-  return [
-    step.noodle ? `noodle ${sayLength(step.noodle)}${step.thickness ? ` ${step.thickness}` : ""}` : "",
-    step.fullness ? `${pairWords(step.fullness)} full` : "",
-    step.shape ?? "",
-    step.trace ? "a trace" : "",
-    step.loopMm === undefined ? "" : `loop of ${sayNumber(step.loopMm)} mm`,
-    step.loopLayers === undefined ? "" : counted(step.loopLayers, "layer"),
-    step.loopLoad === undefined ? "" : `${sayNumber(step.loopLoad)} mg a mm`,
-    step.methods?.["dubbing way"] === "touched" ? "touched on waxed thread" : "",
-    step.brushed ? "brushed out" : "",
-    spanWords(step),
-  ];
-}
-export { match, noodleThicknesses };

@@ -1,23 +1,10 @@
 import type { MaterialForm } from "../../materials";
-import type { RecipeStep, Role } from "../../recipe";
+import type { Role } from "../../recipe";
 import type { Clause, Kind } from "../said";
-import { tieInWords } from "./common";
-import { dressClauses, sayDress } from "./dress";
-import { boundInClauses, layClauses, sayLay } from "./lay";
-import {
-  actClauses,
-  glueClauses,
-  sayAct,
-  sayGlue,
-  saySeat,
-  sayWhip,
-  seatClauses,
-  threadClauses,
-  whipClauses,
-} from "./small";
-import { sayWind, windClauses } from "./wind";
-
-export { stanceWords } from "./lay";
+import { dressClauses } from "./dress";
+import { boundInClauses, layClauses } from "./lay";
+import { actClauses, glueClauses, seatClauses, threadClauses, whipClauses } from "./small";
+import { windClauses } from "./wind";
 
 /** What can be said of each kind of step, in the order in which it is tried. */
 export const clausesOf: Record<Kind, readonly Clause[]> = {
@@ -89,29 +76,3 @@ const ofEveryKind = new Set([
 /** Some of what can be said of a kind of step alone, for the question when nothing was understood. */
 export const examplesOf = (kind: Kind, most: number): string[] =>
   [...new Set(clausesOf[kind].map((c) => c.example))].filter((e) => !ofEveryKind.has(e)).slice(0, most);
-
-/** How a step is done, in the words that read back to the same step. */
-export function sayStep(step: RecipeStep): string {
-  return [...howWords(step), ...(step.tieIn ? [tieInWords(step.tieIn)] : [])].filter(Boolean).join(", ");
-}
-
-function howWords(step: RecipeStep): string[] {
-  switch (step.do) {
-    case "seat":
-      return saySeat(step);
-    case "wind":
-      return sayWind(step);
-    case "lay":
-      return sayLay(step);
-    case "dress":
-      return sayDress(step);
-    case "thread":
-      return ["change to it"];
-    case "glue":
-      return sayGlue(step);
-    case "act":
-      return sayAct(step);
-    case "whip":
-      return sayWhip(step);
-  }
-}

@@ -1,11 +1,10 @@
 import { acts, type Act } from "../../recipe";
 import { map, match, oneOf, opt, seq, words } from "../parse";
-import { clause, put, type Clause, type StepOf } from "../said";
+import { clause, type Clause } from "../said";
 import { count, times } from "../text/count";
-import { length, lengthNamed, sayLength } from "../text/length";
-import { number, sayNumber } from "../text/number";
-import { sayPlace } from "../text/place";
-import { counted, everywhere, spanWords, where } from "./common";
+import { length, lengthNamed } from "../text/length";
+import { number } from "../text/number";
+import { everywhere, where } from "./common";
 
 /** What can be said of a bead or eyes. */
 export const seatClauses: Clause[] = [
@@ -38,13 +37,6 @@ export const seatClauses: Clause[] = [
   // A bead that slides to the eye is in no zone.
   ...where.slice(1),
   ...everywhere,
-];
-
-/** A seated part in the words that read back to it. */
-export const saySeat = (step: StepOf<"seat">): string[] => [
-  `at ${sayPlace(step.from)}`,
-  step.lashed ? `lashed ${step.lashed}` : "",
-  step.count === undefined ? "" : `${step.count} of them`,
 ];
 
 /** What can be said of glue within the fly. */
@@ -102,12 +94,6 @@ export const glueClauses: Clause[] = [
   ...where,
   ...everywhere,
 ];
-export const sayGlue = (step: StepOf<"glue">): string[] => [
-  step.along ? counted(step.along.coats, "coat") : counted(sayNumber(step.drops), "drop"),
-  step.along ? spanWords(step.along) : `at ${sayPlace(step.at)}`,
-  step.openMinutes === undefined ? "" : `open ${sayNumber(step.openMinutes)} min`,
-];
-
 /** Words for what is done without adding material. */
 const actWords: [string, Act][] = [
   ["brush(?:es|ed|ing)?(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
@@ -188,13 +174,6 @@ export const actClauses: Clause[] = [
   ...where,
   ...everywhere,
 ];
-export const sayAct = (step: StepOf<"act">): string[] => [
-  `${step.act}${step.direction ? ` ${step.direction}` : ""}`,
-  step.leave ? `leave ${sayLength(step.leave)}` : "",
-  step.at ? `at ${sayPlace(step.at)}` : "",
-  `${sayNumber(step.minutes)} min`,
-];
-
 /** What can be said of the knot. */
 export const whipClauses: Clause[] = [
   clause("5 turns", seq(count, opt(words("-")), words("turns?|wraps?")), (s, [c]) => {
@@ -219,18 +198,8 @@ export const whipClauses: Clause[] = [
   }),
   ...everywhere,
 ];
-export const sayWhip = (step: StepOf<"whip">): string[] => [
-  "whip finish",
-  step.spread
-    ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns`
-    : counted(sayNumber(step.turns), "turn"),
-  step.times === undefined ? "" : `${step.times} times`,
-  spanWords(step),
-];
-
 export const threadClauses: Clause[] = [
   clause("change to it", words("change\\s+to\\s+it"), () => undefined),
   ...where,
   ...everywhere,
 ];
-export { put };

@@ -1,11 +1,10 @@
-import type { Place } from "../../hooks";
 import { map, match, oneOf, opt, seq, unless, words } from "../parse";
-import { clause, put, putRule, putWay, samePair, type Clause, type StepOf } from "../said";
+import { clause, put, putRule, putWay, samePair, type Clause } from "../said";
 import { count, times } from "../text/count";
-import { length, lengthNamed, lengthPair, sayLength } from "../text/length";
-import { number, sayNumber } from "../text/number";
-import { absolute, placeReached, sayPlace } from "../text/place";
-import { counted, everywhere, onSizes, spanWords, where, wraps, zoneRead } from "./common";
+import { length, lengthNamed, lengthPair } from "../text/length";
+import { number } from "../text/number";
+import { absolute, placeReached } from "../text/place";
+import { everywhere, onSizes, where, wraps, zoneRead } from "./common";
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
@@ -434,69 +433,3 @@ export const windClauses: Clause[] = [
     s.size = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
   }),
 ];
-
-type WindStep = StepOf<"wind">;
-
-/** Only what is wound may be turns at one spot. */
-const zoneWords = (s: { from: Place; to?: Place }, isTurns: boolean): string =>
-  s.to === undefined
-    ? `from ${sayPlace(s.from)}`
-    : JSON.stringify(s.from) === JSON.stringify(s.to)
-      ? `${isTurns ? "" : "stacked "}at ${sayPlace(s.from)}`
-      : spanWords({ from: s.from, to: s.to });
-
-function ruleWords(r: WindStep["rule"]): string {
-  if (r.touching && r.turns !== undefined) return `${sayNumber(r.turns)} touching turns`;
-  if (r.touching) return "touching";
-  if (r.turns !== undefined) return counted(sayNumber(r.turns), "turn");
-  if (r.overlap !== undefined) return `overlapping by ${sayNumber(r.overlap)}`;
-  return r.pitch === undefined ? "" : `every ${sayNumber(r.pitch)} mm`;
-}
-
-function takeWords(take: WindStep["take"]): string {
-  if (!take) return "";
-  if (take.from === "spool") return `trimmed by ${sayNumber(take.trimMm)} mm`;
-  if (take.from === "feather") return "one feather at a time";
-  if (take.from === "leftover") return `begun with ${sayNumber(take.startMm)} mm, ${sayNumber(take.leftMm)} mm left`;
-  return `pieces of ${sayNumber(take.pieceMm)} mm held by ${sayNumber(take.gripMm)} mm trimmed by ${sayNumber(take.trimMm)} mm`;
-}
-
-const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** Two lengths from end to end; one where they are the same. */
-export const pairWords = ([a, b]: [Parameters<typeof sayLength>[0], Parameters<typeof sayLength>[0]]): string =>
-  isSame(a, b) ? sayLength(a) : `${sayLength(a)} to ${sayLength(b)}`;
-
-function turnWords(step: WindStep): string {
-  if (step.fill) return isSame(...step.fill) ? `filled to ${sayLength(step.fill[0])}` : `ramp ${pairWords(step.fill)}`;
-  return step.spread && step.rule.turns !== undefined
-    ? `${sayNumber(step.spread[0])} to ${sayNumber(step.spread[1])} turns`
-    : ruleWords(step.rule);
-}
-
-const passWords = (passes: number | undefined): string =>
-  passes === undefined ? "" : passes === 2 ? "there and back" : counted(passes, "layer");
-
-/** A winding in the words that read back to it. */
-export function sayWind(step: WindStep): string[] {
-  const whole = step.methods?.["hackle turns"] === "whole feather";
-  return [
-    step.rope === undefined ? "" : step.ribbon ? `${step.rope} side by side` : `rope of ${step.rope}`,
-    turnWords(step),
-    step.atMost === undefined ? "" : `at most ${sayNumber(step.atMost)} turns`,
-    step.face ? `hollow side ${step.face}` : "",
-    step.shows ? `${step.shows} face showing` : "",
-    passWords(step.passes),
-    step.stretch === undefined ? "" : `stretched ${sayNumber(step.stretch)} times`,
-    step.counter === undefined ? "" : step.counter ? "counter" : "with the body",
-    step.barb ? `barbs ${pairWords(step.barb)}` : "",
-    step.sweep ? `swept ${step.sweep}` : "",
-    step.methods?.["hackle tied in"] ? `by the ${step.methods["hackle tied in"]}` : "",
-    whole ? "the whole feather" : "",
-    zoneWords(step, step.rule.turns !== undefined && !step.rule.touching),
-    step.laid ? `laid ${spanWords(step.laid)}` : "",
-    takeWords(step.take),
-  ];
-}
-
-export { placeReached };

@@ -1,7 +1,7 @@
-import type { LengthRule, Measure, PlainLength } from "../../recipe";
+import type { LengthRule, Measure, PlainLength, Reach } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
-import { number, sayNumber, shareName } from "./number";
-import { absolute, placeReached, sayPlace } from "./place";
+import { number } from "./number";
+import { absolute, placeReached } from "./place";
 
 const the = opt(words("the|a|an|its"));
 
@@ -84,7 +84,6 @@ const SHORTER = 0.9;
 
 const inMm: Reader<PlainLength> = map(absolute, (mm) => ({ mm }));
 
-type Reach = Extract<PlainLength, { reach: string }>["reach"];
 const reachWords: [string, Reach][] = [
   [
     "middle\\s+of\\s+the\\s+(?:tail|shuck)|mid-?\\s?tail|half-?\\s?way\\s+(?:down|along)\\s+the\\s+tail|half\\s+the\\s+tail",
@@ -225,37 +224,3 @@ export const readLength = (text: string): LengthRule | undefined => {
   const reach = /^to\s+mid-tail$/.test(t) ? ({ reach: "mid-tail" } as const) : undefined;
   return reach ?? whole(lengthNamed, t);
 };
-
-function sayPlain(rule: PlainLength): string {
-  if ("mm" in rule) return `${sayNumber(rule.mm)} mm`;
-  if ("of" in rule) return sayTimes(rule.of, rule.times);
-  const target = "to" in rule ? sayPlace(rule.to) : reachNames[rule.reach];
-  if (rule.pastMm === undefined) return `to ${target}`;
-  return `${sayNumber(Math.abs(rule.pastMm))} mm ${rule.pastMm < 0 ? "short of" : "past"} ${target}`;
-}
-
-const reachNames: Record<Reach, string> = {
-  point: "the point",
-  barb: "the barb",
-  bend: "the bend",
-  "mid-tail": "the middle of the tail",
-  tail: "the tail tip",
-  wing: "the wing tip",
-};
-
-function sayTimes(of: Measure, times: number): string {
-  if (times === 1) return `the ${of} length`;
-  const share = shareName(times);
-  if (share === "half") return `half the ${of}`;
-  return share ? `${share} of the ${of}` : `${sayNumber(times)} × the ${of}`;
-}
-
-/** A length in the words that read back to it. */
-export function sayLength(rule: LengthRule): string {
-  if (!("between" in rule)) return sayPlain(rule);
-  const [a, b] = rule.between.map(targetOf);
-  if (a !== undefined && b !== undefined) return `between ${a} and ${b}`;
-  return `between ${sayPlain(rule.between[0])} and ${sayPlain(rule.between[1])}`;
-}
-const targetOf = (rule: PlainLength): string | undefined =>
-  "reach" in rule ? reachNames[rule.reach] : "to" in rule ? sayPlace(rule.to) : undefined;

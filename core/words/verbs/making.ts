@@ -7,7 +7,7 @@ import { spanOf } from "../clauses/common";
 import { finishSaid } from "../finish";
 import type { Kind, Said } from "../said";
 import { alongShank, settle } from "../settle";
-import { sayLength } from "../text/length";
+import { sayLength } from "../say/length";
 
 /** The part and the material that a clause is about, as far as it says them. */
 export interface Meant {

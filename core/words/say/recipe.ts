@@ -1,8 +1,8 @@
-import type { Material } from "../materials";
-import type { Coat, Recipe, RecipeStep } from "../recipe";
-import { counted } from "./clauses/common";
-import { sayStep } from "./clauses";
-import type { KnownHook } from "./hook";
+import type { Material } from "../../materials";
+import type { Coat, Recipe, RecipeStep } from "../../recipe";
+import { counted } from "./common";
+import { sayStep } from "./step";
+import type { KnownHook } from "../hook";
 
 /** Names of materials by their codes. */
 export type Named = ReadonlyMap<string, Pick<Material, "name">>;

@@ -1,0 +1,20 @@
+import type { StepOf } from "../said";
+import { counted, pairWords, spanWords } from "./common";
+import { sayLength } from "./length";
+import { sayNumber } from "./number";
+
+/** A dubbed stretch in the words that read back to it. */
+export function sayDress(step: StepOf<"dress">): string[] {
+  return [
+    step.noodle ? `noodle ${sayLength(step.noodle)}${step.thickness ? ` ${step.thickness}` : ""}` : "",
+    step.fullness ? `${pairWords(step.fullness)} full` : "",
+    step.shape ?? "",
+    step.trace ? "a trace" : "",
+    step.loopMm === undefined ? "" : `loop of ${sayNumber(step.loopMm)} mm`,
+    step.loopLayers === undefined ? "" : counted(step.loopLayers, "layer"),
+    step.loopLoad === undefined ? "" : `${sayNumber(step.loopLoad)} mg a mm`,
+    step.methods?.["dubbing way"] === "touched" ? "touched on waxed thread" : "",
+    step.brushed ? "brushed out" : "",
+    spanWords(step),
+  ];
+}
