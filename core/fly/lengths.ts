@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { placeAt, type HookGeometry } from "../hooks";
+import { placeAt, type HookGeometry, type Place } from "../hooks";
 import type { LengthRule, Measure, PlainLength, RecipeStep, Role } from "../recipe";
 
 /** Front of the eye to the back of the bend. */
@@ -100,7 +100,8 @@ export class Lengths {
       throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: "hackle" });
     this.open.add("hackle");
     try {
-      return (this.mm(wound.barb[0]) + this.mm(wound.barb[1])) / 2;
+      const root = middleOf(wound, this.hook, this.beadMm);
+      return (this.mm(wound.barb[0], root) + this.mm(wound.barb[1], root)) / 2;
     } finally {
       this.open.delete("hackle");
     }
@@ -119,6 +120,10 @@ export class Lengths {
     }
   }
 }
+
+/** Where the barbs of a winding stand, on the mean. */
+export const middleOf = (step: { from: Place; to?: Place }, hook: HookGeometry, beadMm: number): number =>
+  (placeAt(step.from, hook, beadMm) + placeAt(step.to ?? step.from, hook, beadMm)) / 2;
 
 /** Where a laid part leaves the shank: its rear end when it points back, else its front. */
 export const rootOf = (step: RecipeStep & { do: "lay" }, hook: HookGeometry, beadMm: number): number => {

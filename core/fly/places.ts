@@ -67,6 +67,9 @@ export class PlacesOfParts {
     switch (step.do) {
       case "seat": {
         const at = this.mm(step.from);
+        // What is slid up to the eye fills the shank from there to where tying begins.
+        if ("landmark" in step.from && step.from.landmark === "eye" && this.on.beadMm > 0)
+          return { front: 0, rear: this.on.beadMm };
         return { front: at, rear: at + (this.on.materialOf(step.component ?? "")?.part?.length ?? 0) };
       }
       case "wind":

@@ -6,6 +6,7 @@ import type { RecipeStep } from "../../recipe";
 import type { StepResult, Take, TyingStep } from "../../tying";
 import { fibreUse } from "../amount";
 import type { FlyContext } from "../context";
+import { middleOf } from "../lengths";
 import { strandFor } from "../strands";
 import type { ComponentUse, FlyStep } from "../types";
 import { featherTake } from "./feather";
@@ -33,7 +34,8 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
   if (isWorkingThread(c, step, material)) return { ...ofThread, fill };
   if (c.school(step, "body ground") === "flat thread") return { ...ofThread, rule: { touching: true }, aspect: "flat" };
   if (step.barb) {
-    flyStep.barbMm = ascending(c.lengths.mm(step.barb[0]), c.lengths.mm(step.barb[1]));
+    const root = middleOf(step, c.hook, c.beadMm);
+    flyStep.barbMm = ascending(c.lengths.mm(step.barb[0], root), c.lengths.mm(step.barb[1], root));
     for (const mm of flyStep.barbMm) guard("barb", mm, bounds.barbMm);
   }
   const take = takeOf(c, step, material);

@@ -8,9 +8,12 @@ import { tieIn, waitsToBeWound } from "./tieIn";
 import { tellThread } from "./thread";
 import { verb } from "./verb";
 
+const counterVerb = /(?<![\p{L}])counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)/u;
+
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   const { told, bench } = t;
+  if (counterVerb.test(t.text.slice(told.at, told.end))) told.said.counter = true;
   const before = bench.made[bench.made.length - 1];
   // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
   if (
@@ -179,7 +182,6 @@ function carryOn(t: Telling): void {
     rope: told.said.rope ?? n,
     methods: { ...told.said.methods, bundle: "fold back" },
   };
-  const at = bundle.step.tieIn?.at ?? bundle.step.to;
   // It is the body that is wound of it, whatever the bundle was tied in as.
   const step = make(
     t,
@@ -189,7 +191,6 @@ function carryOn(t: Telling): void {
     { name: told.part ?? "body", tiedIn: undefined, where: [told.at, told.end] },
   );
   if (step?.do !== "wind") return;
-  void at;
   bench.hangs = frontOf(step.from, step.to);
   bench.release("body");
 }
