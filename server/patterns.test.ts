@@ -334,8 +334,14 @@ describe("files of patterns", () => {
   });
 
   test("another format or version is not taken for ours", async () => {
-    const out = await tier.refused(importPatterns, { body: { ...book(file("net-loft")), version: 2 } as never });
-    expect(out.errors?.map((e) => e.path)).toEqual(["version"]);
+    for (const version of [0, 3, "2"]) {
+      const out = await tier.refused(importPatterns, { body: { ...book(file("net-loft")), version } as never });
+      expect(out.errors?.map((e) => e.path)).toEqual(["version"]);
+    }
+  });
+  test("a file of the version before is read as before", async () => {
+    const out = await tier.ok(importPatterns, { body: { ...book(file("net-loft")), version: 1 } });
+    expect(out.same).toEqual(["Net Loft"]);
   });
 
   test("a file of half a megabyte and more is read, but only from somebody signed in", async () => {

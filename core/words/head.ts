@@ -19,7 +19,7 @@ export interface LineHead {
 const numbering = /^\s*(?:(?:step\s+)?\(?\d{1,2}[.)]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead = "(?:(?:and|then|next|now)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
 const sign = new RegExp(
-  `^(${lead})(${PARTS})\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
+  `^(${lead})(${PARTS})(?:\\s*(?:no\\.?\\s*|#)?[1-9](?=\\s*(?:[:=]|-\\s)))?\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
   "u",
 );
 const bare = new RegExp(
@@ -29,11 +29,34 @@ const bare = new RegExp(
 const longestPart = new RegExp(`^(?:${PARTS})(?![\\p{L}\\p{N}])`, "u");
 const forPart = /^(?:for|as)\s/;
 
+/** Parts by a letter or two, as on a note at the bench: “t: 6 fibres”. */
+const shorthand: Record<string, string> = {
+  t: "tail",
+  r: "rib",
+  a: "abdomen",
+  b: "body",
+  th: "thorax",
+  l: "legs",
+  h: "hackle",
+  w: "wing",
+};
+const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
+
 /** @param text one line in small letters with plain signs */
 export function headOf(text: string): LineHead {
   const counted = numbering.exec(text)?.[0].length ?? 0;
   const rest = text.slice(counted);
   const none: LineHead = { begin: counted, isListed: false };
+  const short = shorthandSign.exec(rest);
+  const shortPart = shorthand[short?.[1] ?? ""];
+  if (short && shortPart)
+    return {
+      begin: counted + short[0].length,
+      role: roleOfWord(shortPart),
+      part: shortPart,
+      named: [counted, counted + (short[1] ?? "").length],
+      isListed: true,
+    };
   const m = sign.exec(rest);
   if (m) {
     const word = m[2] ?? "";
@@ -45,7 +68,10 @@ export function headOf(text: string): LineHead {
       begin: counted + m[0].length,
       role: roleOfWord(word),
       part: word.replace(/\s+/g, " "),
-      named: [at, at + word.length],
+      named: [
+        at,
+        at + word.length + (/^\s*(?:no\.?\s*|#)?[1-9]/.exec(rest.slice(at - counted + word.length))?.[0].length ?? 0),
+      ],
       isOptional: /optional/.test(m[3] ?? ""),
       isListed: true,
     };

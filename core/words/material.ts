@@ -137,13 +137,19 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
     const link = mixedWith(text, afterBlank(text, at));
     const next = link ? afterBlank(text, link.end) : at;
     if (!link || next === at) break;
-    const part = nounPhrase(text, next, false);
+    const part = nounPhrase(text, next, false) ?? colourAlone(text, next);
     if (!part || part.means?.form !== "dubbing") break;
     parts.push(part);
     at = part.end;
   }
   if (parts.length < 2) return of && parts[0] ? { ...parts[0], at: first.at } : first;
   return { at: first.at, end: at, text: text.slice(first.at, at), means: first.means, parts };
+}
+/** “mixed with a pinch of orange”: a shade alone is of the same stuff. */
+function colourAlone(text: string, at: number): Description | undefined {
+  const t = tokenAt(text, at);
+  if (!t || !isColour(t.word)) return undefined;
+  return { at, end: t.end, text: `${t.word} dubbing`, means: { form: "dubbing" } };
 }
 const isDubbing = (d: Description): boolean =>
   d.means?.form === "dubbing" || d.exact?.form === "dubbing" || d.exact?.form === "blend";
@@ -299,6 +305,19 @@ const idle = new Set(
     " ",
   ),
 );
+const leadFree = /\b(?:lead|unlead)(?:ed)?-?\s?free\b|\bnon-?\s?(?:lead|toxic)\b|\bunleaded\b/i;
+/** Whether words say that something is of lead, or that it is not; undefined where they say neither. */
+const leadSaid = (words: string): boolean | undefined =>
+  leadFree.test(words) ? false : /\blead(?:ed)?\b/i.test(words) ? true : undefined;
+/** Lead is never taken for what was said to be free of it, nor the other way round: some waters forbid it. */
+function isAsLeaded(material: Material, words: string): boolean {
+  if (material.form !== "weight wire") return true;
+  const said = leadSaid(words);
+  return said === undefined || said === material.lead;
+}
+const LEAD = 11.34;
+const LEAD_FREE = 7.3;
+
 /** What else a word may be called in the cabinet. */
 const alike: Record<string, string[]> = {
   silk: ["thread", "floss"],
@@ -312,7 +331,9 @@ const alike: Record<string, string[]> = {
   med: ["medium"],
   lg: ["large"],
   sm: ["small"],
-  leadfree: ["lead", "free"],
+  leadfree: ["free"],
+  nontoxic: ["free"],
+  toxic: ["free"],
   cdc: ["gland"],
   bucktail: ["solid"],
   deer: ["hollow"],
@@ -380,6 +401,7 @@ export class CabinetIndex {
       .filter(
         (i) =>
           (form === undefined || sameForm(i.material.form, form)) &&
+          isAsLeaded(i.material, words) &&
           wanted.every((w) => has(i, w) || (isBegun && i.words.some((h) => h.startsWith(w)))),
       )
       .sort((a, b) => score(a) - score(b) || (a.material.name < b.material.name ? -1 : 1))
@@ -475,6 +497,11 @@ export function described(text: string, means: NounForm, taken: (code: string) =
     ...structuredClone(means.figures ?? {}),
     ...(colour && { colour: colour.seen, colourName: colour.name }),
   };
+  if (means.form === "weight wire") {
+    const lead = leadSaid(name);
+    plain.lead = lead ?? plain.lead;
+    if (lead !== undefined && plain.strand) plain.strand.density = lead ? LEAD : LEAD_FREE;
+  }
   const gauge = GAUGES.exec(name)?.[1]?.toLowerCase();
   return sizedAs(gauge === undefined ? plain : withGauge(plain, gauge), name);
 }

@@ -5,7 +5,8 @@ import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
 import { numberOfLoose, looseSentence, notUnderstood } from "./read";
 import { factOf, headOf, isHeading, type LineHead } from "./head";
 import { readHook, type KnownHook } from "./hook";
-import { CabinetIndex } from "./material";
+import { PARTS } from "./lexicon/parts";
+import { CabinetIndex, descriptionAt } from "./material";
 import { plain } from "./parse";
 import { sayLine } from "./say/recipe";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
@@ -193,6 +194,7 @@ class RecipeReader {
     else if (this.heads[i]?.role === "hook" || this.isHookTold(i)) this.readHookLine(i);
     else {
       const fact = factOf(text);
+      this.readHookWithin(i);
       if (fact) this.readFact(i, fact);
       else if (this.isTitle(i)) this.readTitle(i);
     }
@@ -201,14 +203,56 @@ class RecipeReader {
   /** “This one goes on the streamer hook, from a 4 to a 10.” */
   private isHookTold(i: number): boolean {
     const text = this.plain[i] ?? "";
+    // “N1 12-16”: a line that begins with a hook of the room and its sizes.
+    const [first = ""] = text.trim().split(/[\s,]+/, 1);
+    if ([...this.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
     if (
       this.heads[i]?.isListed ||
       !/\bhooks?\b/.test(text) ||
-      /\b(?:thread|fibres?|turns?|strands?|dubbing|tail|wing)\b/.test(text)
+      (/\b(?:thread|fibres?|turns?|strands?|dubbing|tail|wing)\b/.test(text) &&
+        !/^\s*(?:[\w-]+\s+){0,3}hook\b/.test(text))
     )
       return false;
     if (verbAt(text, this.heads[i]?.begin ?? 0)) return false;
     return readHook(text, this.context.hooks).sizes !== undefined;
+  }
+
+  /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
+  private readHookWithin(i: number): void {
+    const text = this.plain[i] ?? "";
+    const m = onHook.exec(text);
+    if (!m) return;
+    const said = readHook(m[0], this.context.hooks);
+    if (!said.sizes && !said.model) return;
+    if (said.sizes) this.bench.facts.sizes = said.sizes;
+    if (said.model) {
+      this.bench.facts.hookModel = said.model.id;
+      this.line(i).assumed.push(said.model.name);
+    }
+    if (said.family) this.bench.facts.family = said.family;
+    const at: [number, number] = [m.index, m.index + m[0].length];
+    this.line(i).marks.push({ at, kind: "known" });
+    // The step is read without it.
+    this.plain[i] = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
+  }
+
+  /** What a line about the hook names beside it is not the hook's, and is not lost. */
+  private askBesideHook(i: number): void {
+    const text = this.plain[i] ?? "";
+    for (const m of text.matchAll(besideHook)) {
+      const at = m.index + m[0].length;
+      const end = at + (/^[^,;+]*/.exec(text.slice(at))?.[0].trimEnd().length ?? 0);
+      const words = this.line(i).text.slice(at, end);
+      if (/\bhooks?\b/i.test(words)) continue;
+      const found = descriptionAt(text, at, this.scanContext.index, false);
+      const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
+      if (!isPart && (found?.means ?? found?.exact) === undefined) continue;
+      this.line(i).asks.push({
+        at: [at, end],
+        sentence: `“${words}” is not the hook. Give it a line of its own.`,
+        answers: [{ label: "A line of its own", text: `\n${words}` }],
+      });
+    }
   }
 
   private aside(i: number): void {
@@ -276,6 +320,7 @@ class RecipeReader {
       });
     }
     if (said.family) this.bench.facts.family = said.family;
+    this.askBesideHook(i);
   }
 
   /** The thread that a list names is on the hook from the start, wherever its line stands. */
@@ -348,7 +393,7 @@ class RecipeReader {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    const told = this.scan(i);
+    const told = withDubbing(this.scan(i));
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
@@ -604,6 +649,7 @@ class RecipeReader {
           }))
         : [],
     });
+    if (rest) this.line(i).marks.push({ at: [rest.at, rest.end], kind: "doubt" });
     told.rest = told.rest.slice(rest ? 1 : 0);
   }
 
@@ -716,6 +762,37 @@ class RecipeReader {
 function keptDry(now: Recipe["finish"], was: Recipe["finish"]): Recipe["finish"] {
   if (now.state !== "given" || was.state !== "given" || now.component !== was.component) return now;
   return { ...now, dryMinutes: was.dryMinutes };
+}
+
+const onHook =
+  /\b(?:on|onto|to)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)/;
+const besideHook = /[,;/+]\s+/g;
+
+/** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
+function withDubbing(all: Told[]): Told[] {
+  return all.flatMap((t, n): Told[] => {
+    const next = all[n + 1];
+    const isCarried = (x: Told | undefined, before: Told | undefined): boolean =>
+      x?.verb === undefined &&
+      x?.description !== undefined &&
+      before?.verb === "dub" &&
+      (before.role === "thread" || before.description?.means?.form === "thread");
+    if (isCarried(t, all[n - 1])) return [];
+    if (!next || !isCarried(next, t)) return [t];
+    return [
+      {
+        ...next,
+        verb: "dub",
+        role: next.role === "thread" ? undefined : next.role,
+        at: t.at,
+        said: { ...t.said, ...next.said },
+        understood: [...t.understood, ...next.understood],
+        kept: [...t.kept, ...next.kept],
+        loose: [...t.loose, ...next.loose],
+        rest: [...t.rest, ...next.rest],
+      },
+    ];
+  });
 }
 
 const isNone = (text: string): boolean =>

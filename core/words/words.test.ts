@@ -4,6 +4,7 @@ import { describe, expect, test } from "vitest";
 import type { MaterialForm, Material } from "../materials";
 import type { Recipe, RecipeStep, Role } from "../recipe";
 import { readLength, readNumber, readPlace, readRecipe, readStep, sayLength, sayNumber, sayPlace, sayStep } from ".";
+import { cabinet as demoCabinet, hooks } from "./corpus/cabinet";
 
 const wound = { id: "s", role: "rib" as Role, form: "wire" as MaterialForm };
 const laid = { id: "s", role: "tail" as Role, form: "feather fibre" as MaterialForm };
@@ -430,5 +431,63 @@ describe("absurd recipes", () => {
     const { lines } = read(text);
     expect(lines.map((l) => l.text)).toEqual([text]);
     expect(lines[0]?.marks.every((m) => m.at[0] >= 0 && m.at[1] <= text.length && m.at[0] < m.at[1])).toBe(true);
+  });
+});
+
+describe("what must not be mistaken", () => {
+  const read = (text: string) =>
+    readRecipe(`Hook: N1 12\nThread: black 70 denier\n${text}`, { materials: demoCabinet, hooks });
+  const weightOf = (text: string) => {
+    const { recipe, newMaterials } = read(text);
+    const code = recipe.components.find((c) => c.role === "weight")?.material[0]?.value ?? "";
+    return demoCabinet.get(code) ?? newMaterials.find((m) => m.code === code);
+  };
+  test.each([
+    ["Weight: 10 turns of lead wire .015", true, 0.38],
+    ["Weight: 10 turns of .015 leadfree", false, 0.38],
+    ["Weight: 10 turns of lead-free wire .020", false, 0.51],
+    ["Weight: 10 turns of lead .020", true, 0.51],
+    ["Weight: 10 turns of non-toxic wire .010", false, 0.25],
+  ])("lead is lead, and what is free of it is not: %s", (text, lead, width) => {
+    const weight = weightOf(text);
+    expect(weight?.lead).toBe(lead);
+    expect(weight?.strand?.width).toBeCloseTo(width, 1);
+    expect(weight?.strand?.density).toBeCloseTo(lead ? 11.34 : 7.3, 1);
+  });
+  test("a verb that says the direction says it of its turns", () => {
+    for (const text of ["Counter-wind the rib 5 turns", "Rib the body with the wire, 5 turns counter to the thread"]) {
+      const rib = read(`Rib: fine copper wire\nBody: hare fur, 0.4 gape full\n${text}`).recipe.steps.find(
+        (s) => s.do === "wind" && s.name === "rib",
+      );
+      expect(rib, text).toMatchObject({ rule: { turns: 5 }, counter: true });
+    }
+  });
+  test("what is named beside the hook is asked about, never dropped", () => {
+    const { lines, recipe } = readRecipe("N1 12-16, 2.8 mm brass bead", { materials: demoCabinet, hooks });
+    expect(recipe).toMatchObject({ hookModel: "N1", sizes: { from: "12", to: "16" } });
+    expect(lines[0]?.asks.map((a) => a.sentence)).toEqual([
+      "“2.8 mm brass bead” is not the hook. Give it a line of its own.",
+    ]);
+  });
+  test("a bunch behind whose comma a measure stands is a loose bunch, and the measure its length", () => {
+    const line = read("Throat: red hackle fibres, small bunch, gape length").lines[2];
+    expect(line?.asks.map((a) => a.sentence).join()).toContain("“small bunch” is no size that can be computed");
+  });
+  test("a numbered part counts nothing", () => {
+    const { recipe } = read(
+      "wing 1 - white bucktail, clump 2 mm thick, shank length\nwing 2 - 6 peacock herls, shank length",
+    );
+    const amounts = recipe.steps.flatMap((s) => (s.do === "lay" ? [s.amount] : []));
+    expect(amounts).toEqual([{ clump: { mm: 2 } }, { strands: 6, folded: false }]);
+  });
+  test("a hackle whose barbs go to a place is measured from where it is wound", () => {
+    const step = read("Hackle: three turns of soft hen hackle, barbs just past the point").recipe.steps.at(-1);
+    expect(step).toMatchObject({
+      do: "wind",
+      barb: [
+        { reach: "point", pastMm: 1 },
+        { reach: "point", pastMm: 1 },
+      ],
+    });
   });
 });

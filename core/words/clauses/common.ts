@@ -153,9 +153,10 @@ const howMany = map(
   seq(
     opt(words("with|by|using|,")),
     count,
+    // “8 crosswise wraps”, “6 more tight wraps”: how they are laid is told by the words that stay.
     opt(
       words(
-        "(?:(?!of\\b|and\\b|with\\b|turns?\\b|the\\b)[\\w-]+\\s+)??(?:tight|firm|soft|loose|securing|thread|close|hard|figure[- ]of[- ](?:eight|8)|figure[- ]?8|stacked|crossed|neat|touching)?",
+        "(?:(?!of\\b|and\\b|with\\b|turns?\\b|the\\b)[\\w-]+\\s+){0,2}?(?=(?:thread\\s+)?wraps?\\b|turns?\\s+of\\b)",
       ),
     ),
     words("(?:thread\\s+)?wraps?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)"),

@@ -13,7 +13,7 @@ const thickness: [string, NoodleThickness][] = [
 ];
 const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [
-  ["slim", "slim"],
+  ["slim(?:\\s+taper(?:ed)?)?", "slim"],
   [
     "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?",
     "tapered",

@@ -123,11 +123,14 @@ const bySize: Clause[] = [
     seq(
       opt(words("a|an|each\\s+an?")),
       words("(?:\\w+\\s+)??(?:clump|bunch|bundle)"),
-      opt(words("of|about|,")),
-      length,
+      // Behind a comma only a figure is its thickness: “small bunch, gape length” is a length.
+      oneOf(
+        map(seq(opt(words("of|about")), length), ([, l]) => l),
+        map(seq(words(","), absolute), ([, mm]) => ({ mm })),
+      ),
       THICK,
     ),
-    (s, [, , , clump]) => void (s.amount = { clump }),
+    (s, [, , clump]) => void (s.amount = { clump }),
   ),
   clause(
     "2 mm thick",
@@ -386,7 +389,7 @@ const sides: Clause[] = [
   clause(
     "pointing back",
     match(
-      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|butts?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+)?(upright|erect|cocked)",
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|butts?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
     ),
     (s, [way, upright]) => {
       s.attitude = upright !== undefined ? "up" : attitudeOf(way ?? "");

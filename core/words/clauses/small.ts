@@ -87,6 +87,14 @@ export const glueClauses: Clause[] = [
     () => undefined,
   ),
   clause(
+    "the whole fly",
+    words("(?:over\\s+|along\\s+)?(?:the\\s+)?(?:whole|entire|complete)\\s+(?:fly|length)|everything|all\\s+over"),
+    (s) => {
+      s.from = { eyeLengths: 0 };
+      s.to = { landmark: "bend" };
+    },
+  ),
+  clause(
     "open 5 min",
     seq(words("open|working\\s+time"), number, words("min(?:utes)?")),
     (s, [, openMinutes]) => void (s.openMinutes = openMinutes),

@@ -2,7 +2,7 @@ import { map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putRule, putWay, samePair, type Clause } from "../said";
 import { count, times } from "../text/count";
 import { length, lengthNamed, lengthPair } from "../text/length";
-import { number } from "../text/number";
+import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
 import { everywhere, onSizes, where, wraps, zoneRead } from "./common";
 
@@ -139,7 +139,11 @@ const howOften: Clause[] = [
     s.spread = [1, 2];
     putRule(s, { turns: 1.5 });
   }),
+  clause("a turn and a half", match("(an?|one|two|three|four|\\d)\\s+turns?\\s+and\\s+a\\s+half"), (s, [n]) =>
+    setTurns(s, { n: (readNumber(n ?? "") ?? 1) + 0.5 }, false),
+  ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
+  clause("5t", match("(\\d{1,2})t"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("once round", seq(times, words("round|around")), (s, [c]) => setTurns(s, c, false)),
   clause(
     "touching",
@@ -297,7 +301,7 @@ const howItLies: Clause[] = [
   clause(
     "counter",
     words(
-      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse)\\s+(?:direction|way)|the\\s+other\\s+way(?:\\s+round)?|anti-?clockwise",
+      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse)\\s+(?:direction|way)|the\\s+other\\s+way(?:\\s+round)?|anti-?clockwise",
     ),
     put({ counter: true }),
   ),

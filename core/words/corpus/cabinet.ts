@@ -19,7 +19,8 @@ function materialOf(r: Record<string, string>): Material {
     ...m,
     colour: r.colour || undefined,
     colourName: r.colour_name || undefined,
-    ...(m.strand && width > 0 && { strand: { ...m.strand, width } }),
+    lead: r.lead === "1",
+    ...(m.strand && width > 0 && { strand: { ...m.strand, width, ...(r.density && { density: Number(r.density) }) } }),
     ...(m.thread && r.denier && { thread: { ...m.thread, denier: Number(r.denier) } }),
     ...(m.liquid && r.liquid && { liquid: { kind: r.liquid as "lacquer" } }),
   };

@@ -48,6 +48,10 @@ const nouns: [string, NounForm][] = [
       figures: { lead: true, strand: { section: "round", width: 0.38, thickness: 0.38, density: 11.34 } },
     },
   ],
+  [
+    "(?:(?:nylon|clear)\\s+)?mono(?:filament)?",
+    { form: "wire", figures: { strand: { section: "round", width: 0.2, thickness: 0.2, density: 1.14 } } },
+  ],
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk", { form: "thread" }],
   [

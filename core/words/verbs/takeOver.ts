@@ -39,13 +39,15 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   const component = bench.component(w.component);
   const said: Said = withDeclared(t, component, { ...own });
-  const target: Place =
+  const stated: Place =
     said.to ??
     said.end ??
     said.tieIn?.at ??
     said.there ??
     said.begin ??
     (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
+  // Taken over it goes somewhere: where only its tie-in is told, to the front.
+  const target: Place = JSON.stringify(stated) === JSON.stringify(w.at) ? { eyeLengths: 1 } : stated;
   const before = bench.made.find((m) => m.step.id === w.step)?.step;
   const amount = said.amount ?? (before?.do === "lay" ? before.amount : undefined);
   const step = make(

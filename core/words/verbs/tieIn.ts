@@ -22,6 +22,7 @@ const woundRoles = new Set<Role>(["rib", "body", "thorax", "tag", "butt", "hackl
 export const waitsToBeWound = (role: Role | undefined, form: MaterialForm | undefined): boolean =>
   form !== undefined &&
   ((woundForms.has(form) && (role === undefined || woundRoles.has(role))) ||
+    (form === "flash" && (role === "rib" || role === "body")) ||
     ((form === "hackle" || form === "quill" || form === "feather fibre") &&
       (role === "hackle" || role === "collar" || role === "body" || role === "thorax")));
 

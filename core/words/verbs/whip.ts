@@ -16,6 +16,6 @@ export function tellWhip(t: Telling): void {
 
 export const whip = verb(
   "whip",
-  "(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
+  "wf(?=\\s|$)|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
   tellWhip,
 );

@@ -3,6 +3,7 @@ import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { tellDub } from "./dub";
+import { tellFinish } from "./finish";
 import { frontOf, make, objectOf, partName, withDeclared, type Meant } from "./making";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { tellThread } from "./thread";
@@ -28,6 +29,8 @@ export function tellWind(t: Telling): void {
   const waiting = taken(t);
   if (waiting) return windWaiting(t, waiting, told.said);
   const object = objectOf(t);
+  // “Finish with a neat head and varnish” coats what is there.
+  if (object.form === "liquid") return tellFinish(t);
   if (isThread(t, object))
     return tellThread(told.role === "head" ? { ...t, told: { ...told, part: told.part ?? "head" } } : t);
   if (!object.component) {
@@ -132,6 +135,20 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (said.methods === undefined) delete said.methods;
   if (said.around)
     return windAround(t, { component, role: component?.role ?? w.role, form: w.form }, said, said.around, w);
+  const isHackled = isHackle(component?.role ?? w.role);
+  // A strand that waits at the rear and is tied off somewhere goes there.
+  if (
+    said.there &&
+    !isHackled &&
+    !said.from &&
+    !said.begin &&
+    !said.end &&
+    JSON.stringify(said.there) !== JSON.stringify(w.at)
+  ) {
+    said.begin = w.at;
+    said.end = said.there;
+    delete said.there;
+  }
   const over = (component?.role ?? w.role) === "rib" ? ribbed(bench) : undefined;
   if (over && said.from === undefined && said.end === undefined && said.begin === undefined && said.there === undefined)
     Object.assign(said, { begin: w.at, end: over });
