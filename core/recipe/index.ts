@@ -8,6 +8,7 @@ export * from "./allowed";
 export * from "./change";
 export * from "./completeness";
 export * from "./content";
+export * from "./empty";
 export * from "./families";
 export * from "./inherit";
 export * from "./order";

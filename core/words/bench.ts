@@ -1,7 +1,9 @@
 import type { Place } from "../hooks";
 import type { Material, MaterialForm } from "../materials";
 import type { Component, Recipe, RecipeStep, Role } from "../recipe";
-import { described, type CabinetIndex, type Description } from "./material";
+import type { CabinetIndex } from "./cabinet";
+import { described } from "./described";
+import type { Description } from "./description";
 import type { Said } from "./said";
 import type { Told } from "./told";
 

@@ -1,7 +1,9 @@
 export { kindOf } from "./clauses";
-export { CabinetIndex, findMaterials } from "./material";
+export { CabinetIndex, findMaterials } from "./cabinet";
 export { readStep } from "./read";
-export { readRecipe, type Ask, type LineMark, type RecipeContext, type RecipeLine, type RecipeReading } from "./recipe";
+export { readRecipe } from "./recipe";
+export type { LineMark, RecipeContext, RecipeLine, RecipeReading } from "./reading";
+export type { Ask } from "./bench";
 export type { KnownHook } from "./hook";
 export { sayFinish, sayHook, sayLine, sayRecipe, type SaidLine } from "./say/recipe";
 export { stanceWords } from "./say/lay";

@@ -1,7 +1,7 @@
 import { build, missingQuantity } from "./build";
 import { examplesOf } from "./clauses";
 import type { Kind, Said } from "./said";
-import { CabinetIndex } from "./material";
+import { CabinetIndex } from "./cabinet";
 import { plain } from "./parse";
 import { kindOf } from "./clauses";
 import { scan, type ScanContext } from "./scan";

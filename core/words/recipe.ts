@@ -1,17 +1,17 @@
-import type { HookSize } from "../hooks";
 import type { Material } from "../materials";
-import type { Component, Recipe, RecipeStep } from "../recipe";
+import type { Component, RecipeStep } from "../recipe";
 import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
 import { numberOfLoose, looseSentence, notUnderstood } from "./read";
-import { factOf, headOf, isHeading, type LineHead } from "./head";
-import { readHook, type KnownHook } from "./hook";
-import { PARTS } from "./lexicon/parts";
-import { CabinetIndex, descriptionAt } from "./material";
+import { headOf, type LineHead } from "./head";
+import { assemble, markStated } from "./assemble";
+import { CabinetIndex } from "./cabinet";
+import { readFacts } from "./facts";
+import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
 import { sayLine } from "./say/recipe";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
 import type { Told } from "./told";
-import { verbAt, verbOf, waitsToBeWound } from "./verbs";
+import { verbOf, waitsToBeWound } from "./verbs";
 import { tellAct } from "./verbs/act";
 import { tellDub } from "./verbs/dub";
 import { tellFinish } from "./verbs/finish";
@@ -22,52 +22,6 @@ import { tellThread } from "./verbs/thread";
 import { tellTieIn } from "./verbs/tieIn";
 import { tellWhip } from "./verbs/whip";
 import { listedRib, tellWind, windNew } from "./verbs/wind";
-
-export type { Ask } from "./bench";
-
-/** A stretch of a line, with what became of it. */
-export interface LineMark {
-  at: [from: number, to: number];
-  kind: "known" | "doubt" | "aside";
-}
-
-/** One line as it was read. */
-export interface RecipeLine {
-  /** As typed. */
-  text: string;
-  kind: "steps" | "fact" | "aside";
-  /** What it says of the pattern beside its steps. */
-  about?: "hook" | "finish";
-  /** Ids of the steps that it made. */
-  steps: string[];
-  /** Ids of the parts that it is about. */
-  components: string[];
-  marks: LineMark[];
-  asks: Ask[];
-  /** What was taken as usual because nobody said it. */
-  assumed: string[];
-  /** What is told without being asked. */
-  notes: string[];
-}
-
-export interface RecipeReading {
-  lines: RecipeLine[];
-  recipe: Recipe;
-  /** Materials that were described in the same breath; they are not in the cabinet yet. */
-  newMaterials: Material[];
-  name?: string;
-  style?: string;
-}
-
-export interface RecipeContext {
-  materials: ReadonlyMap<string, Material>;
-  hooks: Iterable<KnownHook>;
-  numberWords?: Record<string, number>;
-  /** The recipe as it was: what no words say is kept from it. */
-  was?: Recipe;
-  /** Ids of the steps that each line made when it was read before, as far as the line is still the same. */
-  stepsOfLine?: (line: number) => readonly string[];
-}
 
 const indexes = new WeakMap<ReadonlyMap<string, Material>, CabinetIndex>();
 function indexOf(materials: ReadonlyMap<string, Material>): CabinetIndex {
@@ -92,20 +46,6 @@ const LONGEST_LINE = 1500;
 /** Lines that are remembered for a cabinet. */
 const MOST_SCANNED = 500;
 
-const empty = (): Recipe => ({
-  hookModel: "",
-  sizes: { from: "", to: "" },
-  components: [{ id: "hook", role: "hook", material: [] }],
-  steps: [],
-  variants: [{ id: "standard", name: "standard", swaps: {} }],
-  forms: [{ id: "standard", name: "standard", omit: [] }],
-  finish: { state: "not stated" },
-  minutesPerFly: 0,
-  stepByStepFactor: 0.9,
-  skills: [],
-  pricePerDozenCents: 0,
-});
-
 /**
  * Read a recipe as it is told: line by line in its order, each in the state in which the lines before it leave the
  * bench.
@@ -118,17 +58,17 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
   return new RecipeReader(lines, context).read();
 }
 
-class RecipeReader {
-  private readonly bench: Bench;
-  private readonly heads: LineHead[];
+class RecipeReader implements Reading {
+  readonly bench: Bench;
+  readonly heads: LineHead[];
   private readonly scanned: (Told[] | undefined)[] = [];
-  private readonly plain: string[];
-  private readonly out: RecipeLine[];
-  private readonly scanContext: ScanContext;
+  readonly plain: string[];
+  readonly out: RecipeLine[];
+  readonly scanContext: ScanContext;
 
   constructor(
-    private readonly lines: string[],
-    private readonly context: RecipeContext,
+    readonly lines: string[],
+    readonly context: RecipeContext,
   ) {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
@@ -164,13 +104,13 @@ class RecipeReader {
 
   read(): RecipeReading {
     // Facts first: sizes and the hook hold for every line, wherever they stand.
-    this.lines.forEach((_, i) => this.readFacts(i));
+    this.lines.forEach((_, i) => readFacts(this, i));
     this.lines.forEach((_, i) => this.declareThread(i));
     this.lines.forEach((_, i) => this.readLine(i));
     this.bench.releaseAll();
     this.tellUnused();
-    const recipe = this.recipe();
-    this.markStated(recipe);
+    const recipe = assemble(this);
+    markStated(this, recipe);
     for (const line of this.out) line.notes = [...new Set(line.notes)];
     return {
       lines: this.out,
@@ -182,145 +122,7 @@ class RecipeReader {
   }
 
   private line(i: number): RecipeLine {
-    return this.out[i] as RecipeLine;
-  }
-
-  private readFacts(i: number): void {
-    const text = this.plain[i] ?? "";
-    const line = this.line(i);
-    if (text.trim() === "") line.kind = "aside";
-    else if (isHeading(text)) this.aside(i);
-    else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) this.aside(i);
-    else if (this.heads[i]?.role === "hook" || this.isHookTold(i)) this.readHookLine(i);
-    else {
-      const fact = factOf(text);
-      this.readHookWithin(i);
-      if (fact) this.readFact(i, fact);
-      else if (this.isTitle(i)) this.readTitle(i);
-    }
-  }
-
-  /** “This one goes on the streamer hook, from a 4 to a 10.” */
-  private isHookTold(i: number): boolean {
-    const text = this.plain[i] ?? "";
-    // “N1 12-16”: a line that begins with a hook of the room and its sizes.
-    const [first = ""] = text.trim().split(/[\s,]+/, 1);
-    if ([...this.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
-    if (
-      this.heads[i]?.isListed ||
-      !/\bhooks?\b/.test(text) ||
-      (/\b(?:thread|fibres?|turns?|strands?|dubbing|tail|wing)\b/.test(text) &&
-        !/^\s*(?:[\w-]+\s+){0,3}hook\b/.test(text))
-    )
-      return false;
-    if (verbAt(text, this.heads[i]?.begin ?? 0)) return false;
-    return readHook(text, this.context.hooks).sizes !== undefined;
-  }
-
-  /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
-  private readHookWithin(i: number): void {
-    const text = this.plain[i] ?? "";
-    const m = onHook.exec(text);
-    if (!m) return;
-    const said = readHook(m[0], this.context.hooks);
-    if (!said.sizes && !said.model) return;
-    if (said.sizes) this.bench.facts.sizes = said.sizes;
-    if (said.model) {
-      this.bench.facts.hookModel = said.model.id;
-      this.line(i).assumed.push(said.model.name);
-    }
-    if (said.family) this.bench.facts.family = said.family;
-    const at: [number, number] = [m.index, m.index + m[0].length];
-    this.line(i).marks.push({ at, kind: "known" });
-    // The step is read without it.
-    this.plain[i] = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
-  }
-
-  /** What a line about the hook names beside it is not the hook's, and is not lost. */
-  private askBesideHook(i: number): void {
-    const text = this.plain[i] ?? "";
-    for (const m of text.matchAll(besideHook)) {
-      const at = m.index + m[0].length;
-      const end = at + (/^[^,;+]*/.exec(text.slice(at))?.[0].trimEnd().length ?? 0);
-      const words = this.line(i).text.slice(at, end);
-      if (/\bhooks?\b/i.test(words)) continue;
-      const found = descriptionAt(text, at, this.scanContext.index, false);
-      const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
-      if (!isPart && (found?.means ?? found?.exact) === undefined) continue;
-      this.line(i).asks.push({
-        at: [at, end],
-        sentence: `“${words}” is not the hook. Give it a line of its own.`,
-        answers: [{ label: "A line of its own", text: `\n${words}` }],
-      });
-    }
-  }
-
-  private aside(i: number): void {
-    const line = this.line(i);
-    line.kind = "aside";
-    line.marks.push({ at: [0, line.text.length], kind: "aside" });
-  }
-
-  private readFact(i: number, { what, at }: NonNullable<ReturnType<typeof factOf>>): void {
-    const line = this.line(i);
-    line.kind = "fact";
-    line.marks.push({ at: [0, line.text.length], kind: "known" });
-    const value = line.text.slice(at).trim();
-    if (what === "name") this.bench.facts.name = value;
-    if (what === "style") this.bench.facts.style = value;
-    if (what === "sizes") {
-      const said = readHook(this.plain[i]?.slice(at) ?? "", []);
-      if (said.sizes) this.bench.facts.sizes = said.sizes;
-      else line.asks.push({ at: [at, line.text.length], sentence: "Which sizes? Say “10 to 16”.", answers: [] });
-    }
-  }
-
-  /** The first line that tells nothing to do is what the fly is called. */
-  private isTitle(i: number): boolean {
-    const first = this.plain.findIndex((t) => t.trim() !== "");
-    if (i !== first || this.heads[i]?.isListed) return false;
-    const text = this.plain[i] ?? "";
-    if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text))
-      return false;
-    return verbAt(text, this.heads[i]?.begin ?? 0) === undefined;
-  }
-  private readTitle(i: number): void {
-    const line = this.line(i);
-    line.kind = "fact";
-    line.marks.push({ at: [0, line.text.length], kind: "known" });
-    const [name, rest] = line.text.trim().split(/\s*[(,:]|\s+-\s+/, 2);
-    if (name) this.bench.facts.name ??= name.trim();
-    const said = readHook(this.plain[i] ?? "", []);
-    if (said.sizes) this.bench.facts.sizes ??= said.sizes;
-    const style = rest?.split(/[,)]/)[0]?.trim();
-    if (style && !/\d/.test(style)) this.bench.facts.style ??= style;
-  }
-
-  private readHookLine(i: number): void {
-    const line = this.line(i);
-    line.kind = "fact";
-    line.about = "hook";
-    const begin = this.heads[i]?.begin ?? 0;
-    const said = readHook((this.plain[i] ?? "").slice(begin), this.context.hooks);
-    line.marks.push({ at: [0, line.text.length], kind: "known" });
-    if (said.sizes) this.bench.facts.sizes = said.sizes;
-    else if (!this.bench.facts.sizes?.from)
-      line.asks.push({ at: [line.text.length, line.text.length], sentence: "In which sizes is it tied?", answers: [] });
-    if (said.model) {
-      this.bench.facts.hookModel = said.model.id;
-      line.assumed.push(said.model.name);
-      if (said.others.length > 0)
-        line.notes.push(`${said.model.name} was taken; ${said.others.map((h) => h.name).join(", ")} would do as well`);
-    } else {
-      const all = [...this.context.hooks];
-      line.asks.push({
-        at: [line.text.length, line.text.length],
-        sentence: "Which hook of the room is it?",
-        answers: all.slice(0, 8).map((h) => ({ label: h.name, text: ` (${h.name})` })),
-      });
-    }
-    if (said.family) this.bench.facts.family = said.family;
-    this.askBesideHook(i);
+    return lineOf(this, i);
   }
 
   /** The thread that a list names is on the hook from the start, wherever its line stands. */
@@ -697,76 +499,7 @@ class RecipeReader {
       if (!d.used)
         this.line(d.line).notes.push(`the ${this.bench.component(id)?.role ?? id} is named here and never tied in`);
   }
-
-  private recipe(): Recipe {
-    const { bench, context } = this;
-    const was = context.was ?? empty();
-    const used = new Set(bench.made.flatMap((m) => [m.step.component, m.step.do === "seat" ? m.step.glue : undefined]));
-    const finish = bench.finish.state !== "not stated" ? keptDry(bench.finish, was.finish) : was.finish;
-    const coats = finish.state === "given" ? [finish.component, ...(finish.then ?? []).map((c) => c.component)] : [];
-    const components = bench.components.filter(
-      (c) =>
-        c.role === "hook" || c.role === "thread" || used.has(c.id) || coats.includes(c.id) || bench.declared.has(c.id),
-    );
-    // What no line was about before is none of the lines' to take away.
-    const told = new Set(was.steps.flatMap((s) => s.component ?? []));
-    for (const c of was.components)
-      if (!told.has(c.id) && c.role !== "finish" && !components.some((x) => x.id === c.id))
-        components.push(structuredClone(c));
-    // The finish of a recipe that says none in its words keeps its product.
-    for (const id of coats) {
-      const own = was.components.find((c) => c.id === id);
-      if (own && !components.some((c) => c.id === id)) components.push(structuredClone(own));
-    }
-    const sizes = bench.facts.sizes ?? was.sizes;
-    const rank = new Map(was.components.map((c, i) => [c.id, i]));
-    components.sort((a, b) => (rank.get(a.id) ?? rank.size) - (rank.get(b.id) ?? rank.size));
-    return {
-      ...was,
-      hookModel: bench.facts.hookModel ?? was.hookModel,
-      sizes,
-      components,
-      steps: bench.made.map((m) => m.step),
-      finish,
-      told: this.out.map((l) => ({
-        text: l.text,
-        steps: l.steps,
-        ...(l.asks.length > 0 && { asks: l.asks.map((a) => a.sentence.slice(0, 400)) }),
-      })),
-    };
-  }
-
-  private named(): ReadonlyMap<string, Material> {
-    return this.bench.newMaterials.length === 0
-      ? this.context.materials
-      : new Map([...this.context.materials, ...this.bench.newMaterials.map((m) => [m.code, m] as const)]);
-  }
-
-  /** As it was said is kept beside what was made of it, where the words are not the program's own. */
-  private markStated(recipe: Recipe): void {
-    this.out.forEach((line) => {
-      const steps = recipe.steps.filter((s) => line.steps.includes(s.id));
-      const typed = line.text.trim().slice(0, 2000);
-      for (const s of steps) {
-        const own = sayLine(s, recipe, this.named());
-        const was = this.context.was?.steps.find((w) => w.id === s.id);
-        if (typed !== own) s.stated = typed;
-        else if (was?.stated !== undefined && was.stated !== typed) s.stated = was.stated;
-        else delete s.stated;
-      }
-    });
-  }
 }
-
-/** Coats that are the same as before keep the minutes that somebody set. */
-function keptDry(now: Recipe["finish"], was: Recipe["finish"]): Recipe["finish"] {
-  if (now.state !== "given" || was.state !== "given" || now.component !== was.component) return now;
-  return { ...now, dryMinutes: was.dryMinutes };
-}
-
-const onHook =
-  /\b(?:on|onto|to)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)/;
-const besideHook = /[,;/+]\s+/g;
 
 /** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
 function withDubbing(all: Told[]): Told[] {
@@ -827,5 +560,3 @@ function shareEach(text: string, all: Told[]): void {
 
 const waitsOrHangs = (object: Meant, told: Told): boolean =>
   waitsToBeWound(object.role, object.form) || object.role === "wing case" || told.said.hanging === true;
-
-export type { HookSize };

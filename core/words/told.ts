@@ -1,5 +1,5 @@
 import type { Role } from "../recipe";
-import type { Description } from "./material";
+import type { Description } from "./description";
 import type { Kind, Said } from "./said";
 import type { VerbId } from "./verbs/ids";
 

@@ -8,7 +8,7 @@ import {
   type KnownHook,
   type RecipeReading,
 } from "@kasten/core/words";
-import type { Component, Recipe, RecipeStep } from "@kasten/core/recipe";
+import { emptyRecipe, type Component, type Recipe, type RecipeStep } from "@kasten/core/recipe";
 import type { Material } from "@kasten/core/materials";
 import type { PatternFile } from "@kasten/contract/patterns";
 
@@ -40,20 +40,6 @@ export interface Room {
   hooks: Iterable<KnownHook>;
   numberWords: Record<string, number>;
 }
-
-export const emptyRecipe = (): Recipe => ({
-  hookModel: "",
-  sizes: { from: "", to: "" },
-  components: [{ id: "hook", role: "hook", material: [] }],
-  steps: [],
-  variants: [{ id: "standard", name: "standard", swaps: {} }],
-  forms: [{ id: "standard", name: "standard", omit: [] }],
-  finish: { state: "not stated" },
-  minutesPerFly: 0,
-  stepByStepFactor: 0.9,
-  skills: [],
-  pricePerDozenCents: 0,
-});
 
 export const emptyDraft = (): Draft => ({
   base: 0,

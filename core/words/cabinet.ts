@@ -1,0 +1,181 @@
+import {
+  colourIn,
+  gaugeOf,
+  isColour,
+  plainColour,
+  threadNumberOf,
+  type Material,
+  type MaterialForm,
+} from "../materials";
+import { isAsLeaded } from "./lead";
+import { after } from "./lexicon/nouns";
+
+const letters = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .normalize("NFKD")
+    .replace(/\p{M}/gu, "")
+    .replace(/[^a-z0-9./]+/g, " ")
+    .trim()
+    .split(" ")
+    .filter(Boolean);
+
+/** Words that tell nothing of which material it is. */
+const idle = new Set(
+  "fibre fibres fiber fibers barb barbs strand strands feather feathers piece pieces strip strips slip slips of the a an some any good nice mm denier den d dt hook size sizes turns natural long short".split(
+    " ",
+  ),
+);
+
+/** What else a word may be called in the cabinet. */
+const alike: Record<string, string[]> = {
+  silk: ["thread", "floss"],
+  cock: ["stiff", "dry"],
+  rooster: ["stiff", "dry"],
+  hen: ["soft"],
+  fur: ["dubbing"],
+  dub: ["dubbing"],
+  lead: ["weight"],
+  pt: ["pheasant"],
+  med: ["medium"],
+  lg: ["large"],
+  sm: ["small"],
+  leadfree: ["free"],
+  nontoxic: ["free"],
+  toxic: ["free"],
+  cdc: ["gland"],
+  bucktail: ["solid"],
+  deer: ["hollow"],
+  elk: ["hollow"],
+  tungsten: ["tungsten"],
+};
+const singular = (word: string): string =>
+  word.length > 3 && word.endsWith("s") && !word.endsWith("ss") ? word.slice(0, -1) : word;
+
+interface Indexed {
+  material: Material;
+  words: string[];
+}
+
+/**
+ * The cabinet as the reader looks it up: by name at a place, and by the words of a description. Made once for a
+ * cabinet.
+ */
+export class CabinetIndex {
+  private readonly byFirstWord = new Map<string, { name: string; material: Material }[]>();
+  private readonly all: Indexed[];
+
+  constructor(materials: Iterable<Material>) {
+    const list = [...materials];
+    this.all = list.map((material) => ({ material, words: wordsOf(material) }));
+    for (const material of list) {
+      if (material.form === "hook") continue;
+      for (const name of [material.name.toLowerCase(), material.code.toLowerCase()]) {
+        const first = /^[\p{L}\p{N}]+/u.exec(name)?.[0] ?? "";
+        const list = this.byFirstWord.get(first) ?? [];
+        list.push({ name, material });
+        this.byFirstWord.set(first, list);
+      }
+    }
+    for (const list of this.byFirstWord.values()) list.sort((a, b) => b.name.length - a.name.length);
+  }
+
+  /** The longest name of the cabinet, or code, that stands at a place. */
+  nameAt(text: string, at: number): { material: Material; end: number } | undefined {
+    const first = /^[\p{L}\p{N}]+/u.exec(text.slice(at, at + 40))?.[0];
+    const found = (first === undefined ? undefined : this.byFirstWord.get(first))?.find(
+      ({ name }) => text.startsWith(name, at) && !/[\p{L}\p{N}]/u.test(text[at + name.length] ?? " "),
+    );
+    return found && { material: found.material, end: at + found.name.length };
+  }
+
+  /**
+   * Materials that have all the words of a description, best first: those of the pattern, then the fewest other words.
+   * @param form only of this form, where the noun says it
+   * @param isBegun words may be half typed
+   */
+  find(words: string, used: ReadonlySet<string> = new Set(), form?: MaterialForm, isBegun = false): Material[] {
+    // “a barred feather” may be any: only one of the fly is meant by so little.
+    const isVague =
+      /(?:^|\s)(?:feathers?|strands?|fibres?|strips?|slips?|pieces?)\s*$/.test(words.toLowerCase()) &&
+      letters(words).every((w) => idle.has(w) || isColour(w) || after.has(w)) &&
+      !/hackle/.test(words);
+    const wanted = letters(words)
+      .map((w) => plainColour(singular(w)))
+      .filter((w) => !idle.has(w));
+    if (wanted.length === 0) return [];
+    const score = (i: Indexed): number => i.words.length - (used.has(i.material.code) ? 20 : 0);
+    return this.all
+      .filter((i) => !isVague || used.has(i.material.code))
+      .filter(
+        (i) =>
+          (form === undefined || sameForm(i.material.form, form)) &&
+          isAsLeaded(i.material, words) &&
+          wanted.every((w) => has(i, w) || (isBegun && i.words.some((h) => h.startsWith(w)))),
+      )
+      .sort((a, b) => score(a) - score(b) || (a.material.name < b.material.name ? -1 : 1))
+      .map((i) => i.material);
+  }
+
+  /** Of the same form and, where one is said, the same colour: what may have been meant. */
+  near(words: string, form: MaterialForm, most: number): Material[] {
+    const colour = colourIn(words)?.name;
+    return this.all
+      .filter((i) => i.material.form === form && (colour === undefined || i.words.includes(colour)))
+      .slice(0, most)
+      .map((i) => i.material);
+  }
+}
+
+const indexes = new WeakMap<readonly Material[], CabinetIndex>();
+/** Materials of a list whose name has all the words, which may be half typed; best first. */
+export function findMaterials(words: string, materials: readonly Material[]): Material[] {
+  const known = indexes.get(materials) ?? new CabinetIndex(materials);
+  indexes.set(materials, known);
+  return known.find(words, undefined, undefined, true);
+}
+
+const families: MaterialForm[][] = [
+  ["dubbing", "blend"],
+  ["feather fibre", "hackle"],
+  ["feather fibre", "quill"],
+  ["stretch body", "yarn"],
+];
+const sameForm = (a: MaterialForm, b: MaterialForm): boolean =>
+  a === b ||
+  families.some((f) => f.includes(a) && f.includes(b) && f[0] !== "feather fibre") ||
+  (a === "feather fibre" && b === "hackle" ? false : a === b);
+
+function wordsOf(m: Material): string[] {
+  const number = m.thread ? [threadNumberOf(m.thread.denier)] : [];
+  const width =
+    m.strand && m.form === "weight wire"
+      ? [`.${String(Math.round((m.strand.width / 25.4) * 1000)).padStart(3, "0")}`]
+      : [];
+  return [
+    ...new Set(
+      [...letters(`${m.name} ${m.colourName ?? ""} ${m.form} ${m.code} ${gaugeOf(m) ?? ""}`), ...number, ...width].map(
+        (w) => plainColour(singular(w)),
+      ),
+    ),
+  ];
+}
+
+const NUMERIC = /^[\d.]+$/;
+function has(i: Indexed, wanted: string): boolean {
+  if (NUMERIC.test(wanted)) {
+    const n = Number(wanted);
+    return i.words.some((w) =>
+      NUMERIC.test(w)
+        ? Number(w) === n ||
+          (i.material.form === "weight wire" && w.startsWith(".") && Math.abs(Number(w) - n) < 0.0006)
+        : w === wanted,
+    );
+  }
+  return [wanted, ...(alike[wanted] ?? [])].some((w) =>
+    i.words.some(
+      (h) =>
+        h === w || (w.length > 3 && h.startsWith(w)) || (h.length > 3 && w.startsWith(h) && w.length - h.length < 3),
+    ),
+  );
+}

@@ -1,0 +1,80 @@
+import { codeFor, colourIn, denierOfNumber, newMaterial, widthOfGauge, withGauge, type Material } from "../materials";
+import { beadMass } from "../tying";
+import { mmOf } from "../units";
+import { leadSaid } from "./lead";
+import type { NounForm } from "./lexicon/nouns";
+
+const LEAD = 11.34;
+const LEAD_FREE = 7.3;
+const figure = (text: string, unit: RegExp): number | undefined => {
+  const m = new RegExp(`(\\d+(?:[.,]\\d+)?|\\.\\d+)\\s*(?:${unit.source})`, "i").exec(text);
+  return m ? Number((m[1] ?? "").replace(",", ".")) : undefined;
+};
+const GAUGES = /\b(extra fine|fine|small|medium|large|extra large)\b/i;
+const BEAD_LENGTH = 0.85;
+const metals: [RegExp, number][] = [
+  [/tungsten/i, 17.5],
+  [/glass/i, 2.5],
+  [/plastic/i, 1.2],
+];
+const BRASS = 8.5;
+
+/** A material that was only described, with the nominal figures of its form and what its words say of its size. */
+export function described(text: string, means: NounForm, taken: (code: string) => boolean): Material {
+  const name = text
+    .replace(/\s+/g, " ")
+    .replace(/^(?:the|a|an)\s+/i, "")
+    .trim()
+    .slice(0, 80);
+  const colour = colourIn(name);
+  const plain: Material = {
+    ...newMaterial(codeFor(name, means.form, taken), name, means.form),
+    ...structuredClone(means.figures ?? {}),
+    ...(colour && { colour: colour.seen, colourName: colour.name }),
+  };
+  if (means.form === "weight wire") {
+    const lead = leadSaid(name);
+    plain.lead = lead ?? plain.lead;
+    if (lead !== undefined && plain.strand) plain.strand.density = lead ? LEAD : LEAD_FREE;
+  }
+  const gauge = GAUGES.exec(name)?.[1]?.toLowerCase();
+  return sizedAs(gauge === undefined ? plain : withGauge(plain, gauge), name);
+}
+
+function sizedAs(m: Material, name: string): Material {
+  const mm = figure(name, /mm\b/) ?? inMm(figure(name, /in(?:ch)?\b|"/));
+  switch (m.form) {
+    case "bead":
+    case "eyes": {
+      if (!m.part || mm === undefined) return m;
+      const density = metals.find(([metal]) => metal.test(name))?.[1] ?? BRASS;
+      const mass = m.form === "bead" ? beadMass(mm, density) : 2 * beadMass(mm, density);
+      return { ...m, part: { ...m.part, diameter: mm, length: mm * BEAD_LENGTH, mass: Number(mass.toFixed(1)) } };
+    }
+    case "thread": {
+      const number = /\b(\d+\/0)\b/.exec(name)?.[1];
+      const denier =
+        figure(name, /den(?:ier)?\b|d\b|dt\b/) ?? (number === undefined ? undefined : denierOfNumber(number));
+      return denier === undefined || !m.thread ? m : { ...m, thread: { ...m.thread, denier } };
+    }
+    case "weight wire":
+    case "wire": {
+      const inches = /(?:^|\s)0?(\.\d{2,3})\b/.exec(name)?.[1];
+      const width = mm ?? (inches === undefined ? undefined : widthOfGauge(inches, m.form));
+      return width === undefined || !m.strand
+        ? m
+        : { ...m, strand: { ...m.strand, width, ...(m.strand.section === "round" && { thickness: width }) } };
+    }
+    case "stretch body":
+    case "tinsel":
+    case "rubber":
+    case "yarn":
+      return mm === undefined || !m.strand
+        ? m
+        : { ...m, strand: { ...m.strand, width: mm, ...(m.strand.section === "round" && { thickness: mm }) } };
+    default:
+      return m;
+  }
+}
+const inMm = (inches: number | undefined): number | undefined =>
+  inches === undefined ? undefined : mmOf(inches, "in");

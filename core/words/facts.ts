@@ -1,0 +1,148 @@
+import { factOf, isHeading } from "./head";
+import { readHook } from "./hook";
+import { descriptionAt } from "./description";
+import { PARTS } from "./lexicon/parts";
+import { lineOf, type Reading } from "./reading";
+import { verbAt } from "./verbs";
+
+const onHook =
+  /\b(?:on|onto|to)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)/;
+const besideHook = /[,;/+]\s+/g;
+
+/** Facts of the pattern hold for every line, wherever they stand. */
+export function readFacts(r: Reading, i: number): void {
+  const text = r.plain[i] ?? "";
+  const line = lineOf(r, i);
+  if (text.trim() === "") line.kind = "aside";
+  else if (isHeading(text)) aside(r, i);
+  else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
+  else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
+  else {
+    const fact = factOf(text);
+    readHookWithin(r, i);
+    if (fact) readFact(r, i, fact);
+    else if (isTitle(r, i)) readTitle(r, i);
+  }
+}
+
+/** “This one goes on the streamer hook, from a 4 to a 10.” */
+function isHookTold(r: Reading, i: number): boolean {
+  const text = r.plain[i] ?? "";
+  // “N1 12-16”: a line that begins with a hook of the room and its sizes.
+  const [first = ""] = text.trim().split(/[\s,]+/, 1);
+  if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
+  if (
+    r.heads[i]?.isListed ||
+    !/\bhooks?\b/.test(text) ||
+    (/\b(?:thread|fibres?|turns?|strands?|dubbing|tail|wing)\b/.test(text) &&
+      !/^\s*(?:[\w-]+\s+){0,3}hook\b/.test(text))
+  )
+    return false;
+  if (verbAt(text, r.heads[i]?.begin ?? 0)) return false;
+  return readHook(text, r.context.hooks).sizes !== undefined;
+}
+
+/** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
+function readHookWithin(r: Reading, i: number): void {
+  const text = r.plain[i] ?? "";
+  const m = onHook.exec(text);
+  if (!m) return;
+  const said = readHook(m[0], r.context.hooks);
+  if (!said.sizes && !said.model) return;
+  if (said.sizes) r.bench.facts.sizes = said.sizes;
+  if (said.model) {
+    r.bench.facts.hookModel = said.model.id;
+    lineOf(r, i).assumed.push(said.model.name);
+  }
+  if (said.family) r.bench.facts.family = said.family;
+  const at: [number, number] = [m.index, m.index + m[0].length];
+  lineOf(r, i).marks.push({ at, kind: "known" });
+  // The step is read without it.
+  r.plain[i] = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
+}
+
+/** What a line about the hook names beside it is not the hook's, and is not lost. */
+function askBesideHook(r: Reading, i: number): void {
+  const text = r.plain[i] ?? "";
+  for (const m of text.matchAll(besideHook)) {
+    const at = m.index + m[0].length;
+    const end = at + (/^[^,;+]*/.exec(text.slice(at))?.[0].trimEnd().length ?? 0);
+    const words = lineOf(r, i).text.slice(at, end);
+    if (/\bhooks?\b/i.test(words)) continue;
+    const found = descriptionAt(text, at, r.scanContext.index, false);
+    const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
+    if (!isPart && (found?.means ?? found?.exact) === undefined) continue;
+    lineOf(r, i).asks.push({
+      at: [at, end],
+      sentence: `“${words}” is not the hook. Give it a line of its own.`,
+      answers: [{ label: "A line of its own", text: `\n${words}` }],
+    });
+  }
+}
+
+function aside(r: Reading, i: number): void {
+  const line = lineOf(r, i);
+  line.kind = "aside";
+  line.marks.push({ at: [0, line.text.length], kind: "aside" });
+}
+
+function readFact(r: Reading, i: number, { what, at }: NonNullable<ReturnType<typeof factOf>>): void {
+  const line = lineOf(r, i);
+  line.kind = "fact";
+  line.marks.push({ at: [0, line.text.length], kind: "known" });
+  const value = line.text.slice(at).trim();
+  if (what === "name") r.bench.facts.name = value;
+  if (what === "style") r.bench.facts.style = value;
+  if (what === "sizes") {
+    const said = readHook(r.plain[i]?.slice(at) ?? "", []);
+    if (said.sizes) r.bench.facts.sizes = said.sizes;
+    else line.asks.push({ at: [at, line.text.length], sentence: "Which sizes? Say “10 to 16”.", answers: [] });
+  }
+}
+
+/** The first line that tells nothing to do is what the fly is called. */
+function isTitle(r: Reading, i: number): boolean {
+  const first = r.plain.findIndex((t) => t.trim() !== "");
+  if (i !== first || r.heads[i]?.isListed) return false;
+  const text = r.plain[i] ?? "";
+  if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
+  return verbAt(text, r.heads[i]?.begin ?? 0) === undefined;
+}
+function readTitle(r: Reading, i: number): void {
+  const line = lineOf(r, i);
+  line.kind = "fact";
+  line.marks.push({ at: [0, line.text.length], kind: "known" });
+  const [name, rest] = line.text.trim().split(/\s*[(,:]|\s+-\s+/, 2);
+  if (name) r.bench.facts.name ??= name.trim();
+  const said = readHook(r.plain[i] ?? "", []);
+  if (said.sizes) r.bench.facts.sizes ??= said.sizes;
+  const style = rest?.split(/[,)]/)[0]?.trim();
+  if (style && !/\d/.test(style)) r.bench.facts.style ??= style;
+}
+
+function readHookLine(r: Reading, i: number): void {
+  const line = lineOf(r, i);
+  line.kind = "fact";
+  line.about = "hook";
+  const begin = r.heads[i]?.begin ?? 0;
+  const said = readHook((r.plain[i] ?? "").slice(begin), r.context.hooks);
+  line.marks.push({ at: [0, line.text.length], kind: "known" });
+  if (said.sizes) r.bench.facts.sizes = said.sizes;
+  else if (!r.bench.facts.sizes?.from)
+    line.asks.push({ at: [line.text.length, line.text.length], sentence: "In which sizes is it tied?", answers: [] });
+  if (said.model) {
+    r.bench.facts.hookModel = said.model.id;
+    line.assumed.push(said.model.name);
+    if (said.others.length > 0)
+      line.notes.push(`${said.model.name} was taken; ${said.others.map((h) => h.name).join(", ")} would do as well`);
+  } else {
+    const all = [...r.context.hooks];
+    line.asks.push({
+      at: [line.text.length, line.text.length],
+      sentence: "Which hook of the room is it?",
+      answers: all.slice(0, 8).map((h) => ({ label: h.name, text: ` (${h.name})` })),
+    });
+  }
+  if (said.family) r.bench.facts.family = said.family;
+  askBesideHook(r, i);
+}
