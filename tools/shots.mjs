@@ -35,6 +35,19 @@ async function shot(page, path, name, before) {
   console.log(`${name}.png`);
 }
 
+/** As somebody would send it; one word in it is loose. */
+const pasted = `Pier Warden, wet
+Hook: W1 10 to 14
+Thread: olive 70 denier
+Tail: six pheasant tail fibres, half the shank long
+Rib: fine copper wire
+Body: hare fur dubbed in a tight noodle 45 mm long, from the bend to a third of the shank behind the eye
+Counter-wind the rib 5 turns and tie it off
+Hackle: a few turns of soft hen hackle, barbs just past the point
+[turn the fly and look for gaps]
+Whip finish, 5 turns
+Finish: clear lacquer, 1 coat`;
+
 async function all() {
   const stranger = await (await browser.newContext(windowOptions)).newPage();
   await stranger.goto(base);
@@ -76,8 +89,10 @@ async function all() {
     ["/book", "book"],
   ])
     await shot(page, path, name);
-  await page.goto(`${base}/patterns/quay-sparrow/edit`);
-  await page.getByLabel("How step 3 is done").fill("a few fibres, = 0.6 shank");
+  await page.goto(`${base}/patterns/new`);
+  await page.locator("#recipe-text.cm-content").click();
+  await page.keyboard.insertText(pasted);
+  await page.keyboard.press("Escape");
   await shot(page, undefined, "editor");
   await page.goto(`${base}/bench`);
   await page.getByRole("link", { name: /Slate Wisp 12/ }).click();

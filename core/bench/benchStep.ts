@@ -59,7 +59,7 @@ function figuresOf(fly: ComposedFly, s: FlyStep, handed: "left" | "right", say: 
   if (side) figures.push(side);
   if (s.widthMm) figures.push(`${say(s.widthMm)} ${step.do === "lay" && "clump" in step.amount ? "squeezed" : "wide"}`);
   if (s.shownMm) figures.push(`${say(s.shownMm)} showing${s.grossMm ? `, ${say(s.grossMm)} in all` : ""}`);
-  if (s.barbMm) figures.push(`barbs ${say(s.barbMm[0])} to ${say(s.barbMm[1])}`);
+  if (s.barbMm) figures.push(`barbs ${[...new Set(s.barbMm.map(say))].join(" to ")}`);
   if (step.do === "wind" && r?.turns && s.material?.form !== "thread")
     figures.push(`${Number(r.turns.toFixed(1))} turns${r.pitch && s.role === "rib" ? `, ${say(r.pitch)} apart` : ""}`);
   if (step.do === "wind" && s.clockwise !== undefined && s.role === "rib")

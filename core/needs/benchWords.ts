@@ -25,7 +25,7 @@ export function benchWords(
   const quantity = quantityWords(r.issue, r.unit);
   switch (first?.kind) {
     case "wound feather":
-      return `${plural(r.issue, "feather")}${r.barb ? `, barbs ${number(r.barb[0])}–${number(r.barb[1])} mm` : ""}`;
+      return `${plural(r.issue, "feather")}${r.barb ? `, barbs ${[...new Set(r.barb.map((mm) => number(mm)))].join("–")} mm` : ""}`;
     case "fibres":
       return `${plural(r.issue, "feather")}: ${number(first.fibres)} fibres a fly${first.pooled ? "" : ", each feather for whole flies"}, ${number(Math.floor(first.perFeather))} a feather, ${number(first.lengthMm)} mm or longer`;
     case "slips":

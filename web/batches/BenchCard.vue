@@ -147,6 +147,10 @@ const print = () => window.print();
   display: grid;
   grid-template-columns: minmax(0, auto) minmax(0, 1fr);
 }
+/* A figure keeps its line; a long name breaks. */
+.bench-card .pairs.figures {
+  grid-template-columns: minmax(0, 1fr) max-content;
+}
 .bench-card .pairs > * {
   padding: 0.14em 0.3em 0.14em 0;
   border-bottom: 0.5px solid #b5bfba;

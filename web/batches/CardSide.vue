@@ -16,7 +16,7 @@ defineProps<{
 <template>
   <section>
     <h2 class="!text-[1.15em]">Against the ruler</h2>
-    <dl class="pairs">
+    <dl class="pairs figures">
       <template v-for="p in lengths" :key="p.step + p.kind"
         ><dt>{{ p.part }}<template v-if="p.kind === 'barb'">, barbs</template></dt>
         <dd class="fig whitespace-nowrap">{{ length(p.mm) }}</dd></template

@@ -164,7 +164,7 @@ async function save(base: number): Promise<void> {
       <p class="mt-1 text-[0.88rem] text-soft" role="status" data-testid="understood">
         <template v-if="open > 0"
           ><span class="fig">{{ open }}</span> {{ open === 1 ? "question is" : "questions are" }} open; it can be saved
-          all the same, and stays from the bench until they are answered.</template
+          all the same, and stays from the bench until {{ open === 1 ? "it is" : "they are" }} answered.</template
         >
         <template v-else-if="draft.text.trim() !== ''">Every line is understood.</template>
         What is in [square brackets] is kept as an instruction.

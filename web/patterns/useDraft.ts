@@ -2,6 +2,7 @@ import { missingWords, noticesOf, orderWords } from "@kasten/core/sentences";
 import { debounceFilter, useDebouncedRefHistory, useEventListener, useStorage, watchDebounced } from "@vueuse/core";
 import { computed, ref, toRaw, watch } from "vue";
 import { sizesBetween } from "@kasten/core/hooks";
+import type { Material } from "@kasten/core/materials";
 import {
   missingFrom,
   orderFaults,
@@ -82,7 +83,8 @@ export function useDraft(id: string, initial: () => Draft) {
   );
   /** The cabinet with the materials that the recipe describes and that are not in it yet. */
   const cabinet = computed(
-    () => new Map([...materials.value, ...reading.value.newMaterials.map((m) => [m.code, m] as const)]),
+    () =>
+      new Map<string, Material>([...materials.value, ...reading.value.newMaterials.map((m) => [m.code, m] as const)]),
   );
 
   /** Sizes that the pattern allows: its ends and the even ones between; none while they cannot be read. */
