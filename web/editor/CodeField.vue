@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onMounted, ref, shallowRef, useTemplateRef } from "vue";
+import { onMounted, shallowRef, useTemplateRef } from "vue";
 import { textOf } from "../parts/fields";
 import type { TextMark, TextOffers, TextQuestion } from "./types";
 
@@ -18,23 +18,25 @@ defineProps<{
 }>();
 const text = defineModel<string>({ required: true });
 defineEmits<{ send: []; cursor: [at: number] }>();
-const CodeEditor = defineAsyncComponent(() => import("./CodeEditor.vue"));
+// Held here and not by an asynchronous component: the plain field gives way to the editor within one rendering, so that
+// no key falls between them.
+const editorPart = shallowRef<(typeof import("./CodeEditor.vue"))["default"]>();
 const plain = useTemplateRef<HTMLTextAreaElement>("plain");
 const editor = useTemplateRef<{ goTo: (at: number) => void }>("editor");
 defineExpose({ goTo: (at: number) => editor.value?.goTo(at) });
-const isReady = ref(false);
 const start = shallowRef<{ focus: boolean; at: number }>();
 onMounted(async () => {
-  await import("./CodeEditor.vue");
+  const part = await import("./CodeEditor.vue");
   const field = plain.value;
   start.value = { focus: document.activeElement === field, at: field?.selectionStart ?? text.value.length };
-  isReady.value = true;
+  editorPart.value = part.default;
 });
 </script>
 
 <template>
-  <CodeEditor
-    v-if="isReady"
+  <component
+    :is="editorPart"
+    v-if="editorPart"
     :id="id"
     ref="editor"
     v-model="text"
