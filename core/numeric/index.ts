@@ -63,3 +63,4 @@ export function halved(low: number, high: number, isTooLow: (x: number) => boole
 }
 
 export * from "./lists";
+export * from "./written";

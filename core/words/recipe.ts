@@ -292,7 +292,7 @@ class RecipeReader implements Reading {
     this.relook(told, text);
     if (isEmptyTold(told)) return;
     if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))
-      return this.amend(t, all[n - 1]);
+      return verbOf("hold")?.tell(t);
     const isListed =
       head.isListed &&
       (told.verb === undefined ||
@@ -330,11 +330,6 @@ class RecipeReader implements Reading {
 
   private isAboutLast(t: Told): boolean {
     return t.kind === "act" || t.said.wraps !== undefined || t.understood.length === 0;
-  }
-
-  /** Words after the step that belong to it: wraps, a place. */
-  private amend(t: Telling, _before: Told | undefined): void {
-    verbOf("hold")?.tell(t);
   }
 
   /** A line of a list: what it names is tied in where its role has its place, unless a later line does that. */

@@ -2,6 +2,7 @@ import { hookAt, placeAt, type HookModel, type Place } from "../hooks";
 import type { MaterialForm } from "../materials";
 import { proportionsOfFamily, type Attitude, type LengthRule, type Role } from "../recipe";
 import type { Kind, Said } from "./said";
+import { isSame } from "./say/common";
 import { sayLength } from "./say/length";
 import { sayPlace } from "./say/place";
 import type { StepContext } from "./types";
@@ -50,7 +51,6 @@ export function alongShank(place: Place): number {
   const at = place.end === "front" ? front : place.end === "rear" ? rear : ((front ?? 0) + (rear ?? 1)) / 2;
   return at ?? 0.5;
 }
-const isSame = (a: Place, b: Place): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** A little of the shank in front of a place, or behind it: what a tie-in takes where nobody says how much is bound. */
 const beside = (place: Place, eyes: number): Place => {

@@ -2,7 +2,7 @@ import type { HookSize, Place } from "../../hooks";
 import { holds, type SizeSpan } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
 import { clause, type Clause, type Said } from "../said";
-import { count } from "../text/count";
+import { count, times } from "../text/count";
 import { number } from "../text/number";
 import { place, placeBeside, placeReached } from "../text/place";
 
@@ -114,39 +114,22 @@ export const end: Clause = clause(
     s.end = p;
   },
 );
-const there = oneOf(
-  map(
-    seq(
-      words(
-        "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
-      ),
-      oneOf(place, placeReached),
+const besides = map(
+  seq(
+    words(
+      "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
     ),
-    ([, p]) => p,
+    oneOf(place, placeReached),
   ),
-  place,
+  ([, p]) => p,
 );
+const setThere = (s: Said, p: Place): boolean | void => {
+  if (s.there !== undefined) return false;
+  s.there = p;
+};
+export const at: Clause = clause("at the bend", oneOf(besides, place), setThere);
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
-const thereSaid = oneOf(
-  map(
-    seq(
-      words(
-        "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
-      ),
-      oneOf(place, placeReached),
-    ),
-    ([, p]) => p,
-  ),
-  placeBeside,
-);
-export const atSaid: Clause = clause("at the bend", thereSaid, (s, p) => {
-  if (s.there !== undefined) return false;
-  s.there = p;
-});
-export const at: Clause = clause("at the bend", there, (s, p) => {
-  if (s.there !== undefined) return false;
-  s.there = p;
-});
+export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside), setThere);
 
 const hold = oneOf(...holds.map((h) => map(words(h.replace(" ", "\\s+")), () => h)));
 const howMany = map(
@@ -228,6 +211,25 @@ const freeOrder: Clause = clause(
   "before or after the collar",
   seq(words("(?:either\\s+)?(?:before|ahead\\s+of)\\s+or\\s+after"), the, match("([a-z]+(?:\\s+case)?)")),
   (s, [, , [part]]) => void (s.orBefore = part),
+);
+
+/** How far something is stretched while it is wound or laid. */
+export const stretched: Clause = clause(
+  "stretched 2 times",
+  seq(
+    words("(?:well\\s+)?stretch(?:ed|ing)?"),
+    opt(words("it|to|by|out|back")),
+    oneOf(
+      map(times, (c) => c.n),
+      map(words("double|twice(?:\\s+its\\s+length)?"), () => 2),
+      number,
+    ),
+    opt(words("times|x|its\\s+(?:own\\s+)?length|of\\s+its\\s+length")),
+  ),
+  (s, [, , stretch]) => {
+    if (!(stretch >= 1)) return false;
+    s.stretch = stretch;
+  },
 );
 
 /** Said of any kind of step, after what is its own. */

@@ -9,11 +9,11 @@ import {
 } from "../../recipe";
 import { map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, wholeOf, type Clause, type Said } from "../said";
-import { count, times, type Count } from "../text/count";
+import { count, type Count } from "../text/count";
 import { length, lengthNamed, lengthReaching } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { atSaid, everywhere, onSizes, where } from "./common";
+import { atSaid, everywhere, onSizes, where, stretched } from "./common";
 import { face } from "./wind";
 
 /** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
@@ -471,23 +471,7 @@ const howTied: Clause[] = [
     words("(?:in|at)\\s+(?:exactly\\s+)?the\\s+same\\s+(?:place|spot|point)"),
     () => undefined,
   ),
-  clause(
-    "stretched 2 times",
-    seq(
-      words("(?:well\\s+)?stretch(?:ed|ing)?"),
-      opt(words("it|to|by|out|back")),
-      oneOf(
-        map(times, (c) => c.n),
-        map(words("double|twice(?:\\s+its\\s+length)?"), () => 2),
-        number,
-      ),
-      opt(words("times|x|its\\s+(?:own\\s+)?length|of\\s+its\\s+length")),
-    ),
-    (s, [, , stretch]) => {
-      if (!(stretch >= 1)) return false;
-      s.stretch = stretch;
-    },
-  ),
+  stretched,
   clause(
     "wraps round the root",
     words("(?:round|around)\\s+(?:its|the|their)\\s+(?:base|root|foot)"),

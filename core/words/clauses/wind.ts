@@ -4,7 +4,7 @@ import { count, times } from "../text/count";
 import { length, lengthNamed, lengthPair } from "../text/length";
 import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
-import { everywhere, onSizes, where, wraps, zoneRead } from "./common";
+import { everywhere, onSizes, where, wraps, zoneRead, stretched } from "./common";
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
@@ -38,42 +38,30 @@ const zoned: Clause[] = [
   ...where,
 ];
 
+const onItsSides = (first: string, second: string) =>
+  map(
+    seq(
+      number,
+      opt(words("turns?")),
+      words(first),
+      opt(placeReached),
+      opt(words("it|them|,")),
+      words("and"),
+      number,
+      opt(words("turns?")),
+      words(second),
+      opt(words("it|them")),
+      opt(placeReached),
+    ),
+    ([one, , , a, , , two, , , , b]) => ({ one, two, part: a ?? b }),
+  );
+const IN_FRONT = "(?:in\\s+front|ahead)(?:\\s+of)?";
 /** So many turns on either side of a part. */
 const around: Clause = clause(
   "3 turns behind the wing and 2 in front of it",
   oneOf(
-    map(
-      seq(
-        number,
-        opt(words("turns?")),
-        words("behind"),
-        opt(placeReached),
-        opt(words("it|them|,")),
-        words("and"),
-        number,
-        opt(words("turns?")),
-        words("(?:in\\s+front|ahead)(?:\\s+of)?"),
-        opt(words("it|them")),
-        opt(placeReached),
-      ),
-      ([behind, , , a, , , front, , , , b]) => ({ behind, front, part: a ?? b }),
-    ),
-    map(
-      seq(
-        number,
-        opt(words("turns?")),
-        words("(?:in\\s+front|ahead)(?:\\s+of)?"),
-        opt(placeReached),
-        opt(words("it|them|,")),
-        words("and"),
-        number,
-        opt(words("turns?")),
-        words("behind"),
-        opt(words("it|them")),
-        opt(placeReached),
-      ),
-      ([front, , , a, , , behind, , , , b]) => ({ behind, front, part: a ?? b }),
-    ),
+    map(onItsSides("behind", IN_FRONT), ({ one, two, part }) => ({ behind: one, front: two, part })),
+    map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
   ),
   (s, found) => {
     if (!found.part) return false;
@@ -262,23 +250,7 @@ const howItLies: Clause[] = [
     s.passes = c.n;
   }),
   clause("single layer", words("(?:one|single|a\\s+single)\\s+(?:flat\\s+|thin\\s+)?layer"), put({ passes: 1 })),
-  clause(
-    "stretched 2 times",
-    seq(
-      words("(?:well\\s+)?stretch(?:ed|ing)?"),
-      opt(words("it|to|by|out")),
-      oneOf(
-        map(times, (c) => c.n),
-        map(words("double|twice(?:\\s+its\\s+length)?"), () => 2),
-        number,
-      ),
-      opt(words("times|x|its\\s+(?:own\\s+)?length|of\\s+its\\s+length")),
-    ),
-    (s, [, , stretch]) => {
-      if (!(stretch >= 1)) return false;
-      s.stretch = stretch;
-    },
-  ),
+  stretched,
   clause("8 side by side", seq(number, words("side\\s+by\\s+side(?!\\s+turns)")), (s, [rope]) => {
     if (!Number.isInteger(rope) || rope < 1) return false;
     Object.assign(s, { rope, ribbon: true });

@@ -11,7 +11,7 @@ type WindStep = StepOf<"wind">;
 const zoneWords = (s: { from: Place; to?: Place }, isTurns: boolean): string =>
   s.to === undefined
     ? `from ${sayPlace(s.from)}`
-    : JSON.stringify(s.from) === JSON.stringify(s.to)
+    : isSame(s.from, s.to)
       ? `${isTurns ? "" : "stacked "}at ${sayPlace(s.from)}`
       : spanWords({ from: s.from, to: s.to });
 

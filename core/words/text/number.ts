@@ -1,37 +1,8 @@
+import { englishOnes, englishTens } from "../../numeric";
 import { map, match, memo, oneOf, type Reader } from "../parse";
 
-const ones: Record<string, number> = {
-  one: 1,
-  single: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  thirteen: 13,
-  fourteen: 14,
-  fifteen: 15,
-  sixteen: 16,
-  seventeen: 17,
-  eighteen: 18,
-  nineteen: 19,
-};
-const tens: Record<string, number> = {
-  twenty: 20,
-  thirty: 30,
-  forty: 40,
-  fifty: 50,
-  sixty: 60,
-  seventy: 70,
-  eighty: 80,
-  ninety: 90,
-};
+const ones: Record<string, number> = { ...englishOnes, single: 1 };
+const tens = englishTens;
 const shares: Record<string, number> = {
   half: 2,
   halves: 2,

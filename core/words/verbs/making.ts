@@ -207,20 +207,19 @@ function likeBody(bench: Bench, times: number): Said["fullness"] {
   return [scaled, scaled];
 }
 
-/** Of these one is bound in where nobody says how many. */
-const oneOfIt = new Set<MaterialForm>([
+/** Strands that wait to be wound when they are tied in. */
+export const strandForms: readonly MaterialForm[] = [
   "wire",
   "tinsel",
   "yarn",
   "floss",
   "chenille",
   "stretch body",
-  "hackle",
   "herl",
   "thread",
-  "weight wire",
-  "extended body",
-]);
+];
+/** Of these one is bound in where nobody says how many. */
+const oneOfIt = new Set<MaterialForm>([...strandForms, "hackle", "weight wire", "extended body"]);
 
 /** Places that were said by a part mean the component that has its role. */
 function settleParts(value: unknown, bench: Bench, before: string | undefined): void {

@@ -1,6 +1,7 @@
 import type { Place } from "../../hooks";
 import type { Telling, Waiting } from "../bench";
 import type { Said } from "../said";
+import { isSame } from "../say/common";
 import { make, objectOf, partName, withDeclared, type Meant } from "./making";
 import { tieIn } from "./tieIn";
 import { verb } from "./verb";
@@ -47,7 +48,7 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
     said.begin ??
     (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
   // Taken over it goes somewhere: where only its tie-in is told, to the front.
-  const target: Place = JSON.stringify(stated) === JSON.stringify(w.at) ? { eyeLengths: 1 } : stated;
+  const target: Place = isSame(stated, w.at) ? { eyeLengths: 1 } : stated;
   const before = bench.made.find((m) => m.step.id === w.step)?.step;
   const amount = said.amount ?? (before?.do === "lay" ? before.amount : undefined);
   const step = make(

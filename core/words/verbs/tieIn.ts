@@ -1,21 +1,12 @@
 import type { MaterialForm } from "../../materials";
 import type { LengthRule, Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
-import { make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
 import { tellFinish } from "./finish";
 import { tellSeat } from "./seat";
 import { verb } from "./verb";
 
-const woundForms = new Set<MaterialForm>([
-  "wire",
-  "tinsel",
-  "yarn",
-  "floss",
-  "chenille",
-  "stretch body",
-  "herl",
-  "thread",
-]);
+const woundForms = new Set(strandForms);
 const woundRoles = new Set<Role>(["rib", "body", "thorax", "tag", "butt", "hackle", "collar", "head", "weight"]);
 
 /** Whether what is tied in only waits: a strand or a hackle to be wound. */

@@ -2,6 +2,7 @@ import type { Place } from "../../hooks";
 import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
+import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
 import { frontOf, make, objectOf, partName, withDeclared, type Meant } from "./making";
@@ -137,14 +138,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     return windAround(t, { component, role: component?.role ?? w.role, form: w.form }, said, said.around, w);
   const isHackled = isHackle(component?.role ?? w.role);
   // A strand that waits at the rear and is tied off somewhere goes there.
-  if (
-    said.there &&
-    !isHackled &&
-    !said.from &&
-    !said.begin &&
-    !said.end &&
-    JSON.stringify(said.there) !== JSON.stringify(w.at)
-  ) {
+  if (said.there && !isHackled && !said.from && !said.begin && !said.end && !isSame(said.there, w.at)) {
     said.begin = w.at;
     said.end = said.there;
     delete said.there;
