@@ -36,6 +36,8 @@ const alike: Record<string, string[]> = {
   fur: ["dubbing"],
   dub: ["dubbing"],
   lead: ["weight"],
+  varnish: ["lacquer"],
+  cement: ["lacquer"],
   pt: ["pheasant"],
   med: ["medium"],
   lg: ["large"],

@@ -491,3 +491,69 @@ describe("what must not be mistaken", () => {
     });
   });
 });
+
+describe("what the guide to writing says", () => {
+  const guide = readFileSync(new URL("../../docs/patterns.md", import.meta.url), "utf8");
+  const section = (head: string): string => guide.split(`## ${head}\n`)[1]?.split("\n## ")[0] ?? "";
+  const phrases = (head: string): [row: string, phrase: string][] =>
+    section(head)
+      .split("\n")
+      .filter((l) => l.startsWith("| ") && l.includes("`"))
+      .flatMap((l) => {
+        const [, row = "", said = ""] = l.split("|");
+        return [...said.matchAll(/`([^`]+)`/g)].map((m): [string, string] => [row.trim(), m[1] ?? ""]);
+      });
+  const asks = (line: string): string[] => {
+    const text = [
+      "Hook: N1 10 to 14",
+      "Thread: black 70 denier",
+      "Weight: 8 turns of lead-free wire .010",
+      "Tail: 6 pheasant tail fibres, half the shank",
+      "Body: hare fur, 0.4 gape full, from the bend to mid-shank",
+      "Wing: 10 white calf hairs as a clump of 1.5 mm, shank length",
+      "Thorax: peacock herl, 3 turns",
+      line,
+    ].join("\n");
+    const { lines } = readRecipe(text, { materials: demoCabinet, hooks });
+    return lines.at(-1)?.asks.map((a) => a.sentence) ?? [];
+  };
+  test("each place and length of its tables is read", () => {
+    const places = phrases("Places");
+    const lengths = phrases("Lengths");
+    expect(places.length).toBeGreaterThan(12);
+    expect(lengths.length).toBeGreaterThan(12);
+    const where = (p: string) => [
+      `tie in 8 strands of pearl flash as the flash, ${p}, shank length`,
+      `tie in 8 strands of pearl flash as the flash at ${p}, shank length`,
+      `Rear body: hare fur, 0.3 gape full, ${p}`,
+    ];
+    const notRead = [
+      ...places.filter(([, p]) => where(p).every((line) => asks(line).length > 0)),
+      ...lengths.filter(([, p]) => asks(`Legs: 6 pheasant tail fibres, ${p}`).length > 0),
+    ];
+    expect(notRead).toEqual([]);
+  });
+  test("each way of its table is read of some part", () => {
+    const ways = phrases("How it is done");
+    expect(ways.length).toBeGreaterThan(50);
+    const lines = (p: string) => [
+      `Legs: pheasant tail fibres, ${p}`,
+      `Legs: 6 pheasant tail fibres, ${p}`,
+      `Flash: pearl flash, ${p}`,
+      `Rib: copper wire, ${p}`,
+      `Tag: gold tinsel, ${p}`,
+      `Hackle: brown hen hackle, ${p}`,
+      `Abdomen: hare fur, ${p}`,
+      `Underbody: black floss, ${p}`,
+      `Wing: hide strip of rabbit, ${p}`,
+      `Wing: slate quill, ${p}`,
+      `Shuck: clear stretch strip 2 mm, ${p}`,
+      `tie in 6 pheasant tail fibres as legs, ${p}`,
+      `tie in the copper wire and ${p}`,
+      `put on glue, ${p}`,
+      `brush the body, ${p}`,
+      p,
+    ];
+    expect(ways.filter(([, p]) => lines(p).every((line) => asks(line).length > 0))).toEqual([]);
+  });
+});

@@ -20,6 +20,7 @@ const shareOfShank: Reader<{ from: Place; to: Place }> = map(
     match("(rear|back|hind|front|fore|forward|first|last)"),
     oneOf(
       map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+      map(match("(third|quarter)"), ([w]) => (w === "third" ? 1 / 3 : 1 / 4)),
       number,
     ),
     opt(words("of")),
