@@ -72,7 +72,7 @@ class RecipeReader implements Reading {
   ) {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
-    this.plain = lines.map((l) => plain(l.slice(0, LONGEST_LINE)));
+    this.plain = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
     this.heads = this.plain.map(headOf);
     this.out = lines.map((l) => ({
       text: l,
@@ -107,6 +107,7 @@ class RecipeReader implements Reading {
     this.lines.forEach((_, i) => readFacts(this, i));
     this.lines.forEach((_, i) => this.declareThread(i));
     this.lines.forEach((_, i) => this.readLine(i));
+    this.askTooMany();
     this.bench.releaseAll();
     this.tellUnused();
     const recipe = assemble(this);
@@ -175,12 +176,6 @@ class RecipeReader implements Reading {
   private readLine(i: number): void {
     const line = this.line(i);
     if (line.kind !== "steps") return;
-    if (i >= MOST_LINES)
-      return void line.asks.push({
-        at: [0, line.text.length],
-        sentence: `A recipe has at most 60 steps; lines from ${MOST_LINES + 1} on are not read. Take some out.`,
-        answers: [],
-      });
     if (line.text.length > LONGEST_LINE)
       line.asks.push({
         at: [LONGEST_LINE, line.text.length],
@@ -201,6 +196,15 @@ class RecipeReader implements Reading {
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) this.mark(i, t);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
+  }
+
+  private askTooMany(): void {
+    const first = this.out[MOST_LINES];
+    first?.asks.push({
+      at: [0, first.text.length],
+      sentence: `A recipe has at most 60 steps; lines from ${MOST_LINES + 1} on are not read. Take some out.`,
+      answers: [],
+    });
   }
 
   /** The step of a line that is still as the program said it: nobody has changed a word. */
