@@ -462,14 +462,14 @@ describe("what may take a place", () => {
     const r = changed((x) => {
       x.steps = x.steps.map((s): RecipeStep => (s.id === "base" && s.do === "wind" ? { ...s, passes: 4 } : s));
     });
-    const heavy = cabinet(["heavy", { form: "thread", thread: { denier: 900, fibre: "nylon" } }]);
+    const heavy = cabinet(["heavy", { form: "thread", thread: { denier: 1800, fibre: "nylon" } }]);
     const judged = judgeSubstitute(request(r, { form: "light" }, heavy), "thread", "heavy", 24);
     expect(
       judged.warnings
         .filter((w) => w.code === "NEWLY_CROWDED")
         .map(substituteSentence)
         .join(" "),
-    ).toMatch(/head is .* full/);
+    ).toMatch(/head becomes .* full/);
   });
   test("thin and gel glue are told apart, each way", () => {
     const glues = cabinet(

@@ -13,13 +13,15 @@ const sentences: Sentences<WarningDetails> = {
   HEAD_CROWDS_EYE: (d) =>
     `The head of ${quoted(d.name)} is ${mm(d.headMm)} mm long, more than one and a half eye lengths: the eye gets crowded.`,
   HEAD_BULKY: (d) =>
-    `The head is ${mm(d.fullMm)} mm full, more than ${d.mostEyes} eye lengths; ${quoted(d.name)} adds most to it.`,
+    `The head becomes ${mm(d.fullMm)} mm full with its wraps, more than ${mm(d.mostMm)} mm${d.beaded ? ", the bead before it" : ", 0.3 of the gape"}; ${quoted(d.name)} adds most to it.`,
   PART_IN_HEAD: (d) =>
     `${quoted(d.name)} runs ${mm(d.intrudesMm)} mm into the room of the head. End it at ${mm(d.endAtMm)} mm.`,
   POINT_NOT_CLEAR: (d) =>
-    `After ${d.name === undefined ? "a step" : quoted(d.name)} the body is ${mm(d.fullMm)} mm full over the point, more than 0.6 of the gape: the hook point no longer clears.`,
+    `After ${d.name === undefined ? "a step" : quoted(d.name)} the body is ${mm(d.fullMm)} mm full at the point, more than 0.6 of the gape: the hook point no longer clears.`,
   STEP_SHOWS: (d) =>
-    `The end of ${quoted(d.name)} stands ${d.heightMm.toFixed(2)} mm proud and will show through ${quoted(d.over)}. Fill the step behind it first.`,
+    d.name === d.over
+      ? `${quoted(d.over)} is wound over a step of ${d.heightMm.toFixed(2)} mm, ${mm(d.atMm)} mm behind the eye, and will show it. Level it first.`
+      : `The end of ${quoted(d.name)} makes a step of ${d.heightMm.toFixed(2)} mm, ${mm(d.atMm)} mm behind the eye, which will show through ${quoted(d.over)}. Level it with thread, floss or long butts first.`,
   KEPT_BARE: (d) =>
     `${quoted(d.name)} covers ${mm(d.coversMm)} mm of the stretch from ${sayPlace(d.from)} to ${sayPlace(d.to)}, which stays ${d.thread ? "bare thread" : "bare hook"}${d.why ? `: ${d.why}` : ""}.`,
   HEAD_ROOM: (d) => {

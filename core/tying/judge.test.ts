@@ -1,7 +1,7 @@
 import { warningSentence } from "../sentences";
 import { describe, expect, test } from "vitest";
 import { hookAt, type HookModel } from "../hooks";
-import { strandOf, tieFly, type TiedFly, type TyingStep, type Warning } from ".";
+import { diameterAt, strandOf, threadStrand, tieFly, type TiedFly, type TyingStep, type Warning } from ".";
 
 const model: HookModel = { id: "m", name: "m", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const hook = hookAt(model, "12");
@@ -97,7 +97,7 @@ describe("the hook point", () => {
     const [w] = tie(body(0.62 * hook.gape), whip(1)).warnings;
     expect(w).toMatchObject({ step: "body", code: "POINT_NOT_CLEAR" });
   });
-  test("is not in the way of what stands before the middle of the shank", () => {
+  test("is not in the way of a thorax well ahead of it, but is of one that reaches half a gape before it", () => {
     const thorax: TyingStep = {
       ...body(0.8 * hook.gape),
       id: "thorax",
@@ -106,6 +106,9 @@ describe("the hook point", () => {
       to: { fraction: 0.38 },
     } as TyingStep;
     expect(codes(tie(thorax, whip(1)))).not.toContain("POINT_NOT_CLEAR");
+    const reach = (hook.point - 0.45 * hook.gape) / hook.shank;
+    const nearer = { ...thorax, to: { fraction: reach } } as TyingStep;
+    expect(codes(tie(nearer, whip(1)))).toContain("POINT_NOT_CLEAR");
   });
   test("soft pile counts half: a yarn body clears where solid dubbing of its fullness does not", () => {
     const wound: TyingStep = {
@@ -145,16 +148,101 @@ describe("ledges", () => {
       to: { landmark: "bend" },
       rule: { touching: true },
       take: { from: "spool", bound: 0, trim: 20 },
+      smooth: true,
       ...step,
     }) as TyingStep;
 
-  test("thick weight shows through thin tinsel; thin weight, or yarn over it, does not", () => {
-    expect(tie(weight(0.5), over({}), whip(1)).warnings).toMatchObject([{ step: "weight", code: "STEP_SHOWS" }]);
-    expect(codes(tie(weight(0.2), over({}), whip(1)))).toEqual([]);
-    expect(codes(tie(weight(0.5), over({ strand: yarn } as Partial<TyingStep>), whip(1)))).not.toContain("STEP_SHOWS");
+  test("a quarter of a millimetre shows through tinsel, at either end of a weight; a body that is not smooth shows none", () => {
+    const atFront = tie(weight(0.13), over({ from: { fraction: 0.2 }, to: { fraction: 0.4 } } as Partial<TyingStep>));
+    expect(atFront.warnings).toMatchObject([{ step: "weight", code: "STEP_SHOWS", details: { over: "body" } }]);
+    const atRear = tie(weight(0.13), over({ from: { fraction: 0.4 } } as Partial<TyingStep>));
+    expect(atRear.warnings).toMatchObject([{ step: "weight", code: "STEP_SHOWS" }]);
+    // Two layers of it stand 0.24 mm high.
+    expect(codes(tie(weight(0.12), over({}), whip(1)))).toEqual([]);
+    expect(codes(tie(weight(0.5), over({ strand: yarn, smooth: false } as Partial<TyingStep>), whip(1)))).not.toContain(
+      "STEP_SHOWS",
+    );
+  });
+  test("are told with their place and height", () => {
+    const [w] = tie(weight(0.5), over({ from: { fraction: 0.4 } } as Partial<TyingStep>)).warnings;
+    if (w?.code !== "STEP_SHOWS") throw new Error("no ledge");
+    expect(w.details.heightMm).toBeCloseTo(1, 1);
+    expect(w.details.atMm).toBeCloseTo(0.35 * hook.shank + 6 * 0.5, 0);
+    expect(warningSentence(w)).toMatch(/^The end of “weight wire” makes a step of 1.00 mm/);
   });
   test("what ends before the ledge does not show it", () =>
     expect(codes(tie(weight(0.5), over({ from: { fraction: 0.8 } } as Partial<TyingStep>), whip(1)))).toEqual([]));
+  test("where nothing is known to end, the body itself is named", () => {
+    const cone: TyingStep = { ...body(2), rule: { target: [2.4, 0.6] }, from: { fraction: 0.7 } } as TyingStep;
+    const [w] = tie(cone, over({ from: { fraction: 0.75 } } as Partial<TyingStep>)).warnings;
+    expect(w && warningSentence(w)).toMatch(/is wound over a step|The end of “body”/);
+  });
+});
+
+describe("the second profile, on which bulk is judged", () => {
+  const bulkAt = (f: TiedFly, x: number) => diameterAt(f.profile, x, f.profile.body);
+  const tieIn = (wraps: number): TyingStep => ({
+    id: "in",
+    name: "tie in",
+    do: "act",
+    tieIn: { at: { fraction: 0.5 }, wraps },
+  });
+  const middle = 0.5 * hook.shank;
+  test("a tie-in of five wraps costs about 0.07 mm, within half a millimetre of it and not in D itself", () => {
+    const [bare, tied] = [tie(), tie(tieIn(5))];
+    expect(bulkAt(tied, middle) - bulkAt(bare, middle)).toBeGreaterThan(0.05);
+    expect(bulkAt(tied, middle) - bulkAt(bare, middle)).toBeLessThan(0.12);
+    expect(bulkAt(tied, middle + 0.8)).toBeCloseTo(bulkAt(bare, middle + 0.8), 6);
+    expect(diameterAt(tied.profile, middle)).toBe(diameterAt(bare.profile, middle));
+  });
+  test("by hand: wraps' volume over 1 mm", () => {
+    const [bare, tied] = [tie(), tie(tieIn(40))];
+    const thread = threadStrand({ denier: 70, fibre: "polyester" });
+    const d = diameterAt(bare.profile, middle);
+    const volume = 40 * Math.PI * (d + thread.thickness) * thread.area;
+    const before = bulkAt(bare, middle);
+    expect(bulkAt(tied, middle)).toBeCloseTo(Math.sqrt(before ** 2 + (4 * volume) / Math.PI), 1);
+  });
+  test("half hitches and turns of thread at one spot heap up alike", () => {
+    const hitches = tie({ id: "h", name: "hitch", do: "act", at: { fraction: 0.5 }, hitches: 12 });
+    const turns = tie({
+      id: "t",
+      name: "turns",
+      do: "wind",
+      strand: "thread",
+      from: { fraction: 0.5 },
+      to: { fraction: 0.5 },
+      rule: { turns: 12 },
+    });
+    expect(bulkAt(hitches, middle)).toBeCloseTo(bulkAt(tie(tieIn(12)), middle), 9);
+    expect(bulkAt(turns, middle)).toBeCloseTo(bulkAt(hitches, middle), 2);
+  });
+  test("tie-ins alone make a head bulky", () => {
+    const parts = Array.from({ length: 14 }, (_, i): TyingStep => ({
+      id: `p${i}`,
+      name: `part ${i}`,
+      do: "act",
+      tieIn: { at: { eyeLengths: 0.5 }, wraps: 12 },
+    }));
+    expect(codes(tie(whip(1)))).toEqual([]);
+    expect(codes(tie(...parts, whip(1)))).toEqual(["HEAD_BULKY"]);
+  });
+  test("behind a bead the knot may be as full as the bead", () => {
+    const bead = (diameter: number): TyingStep => ({
+      id: "bead",
+      name: "bead",
+      do: "seat",
+      from: { landmark: "eye" },
+      part: { diameter, length: 2, mass: 60 },
+      count: 1,
+    });
+    const lump: TyingStep = { ...base, id: "lump", name: "lump", from: { landmark: "eye" }, to: { eyeLengths: 1 } };
+    const filled = (diameter: number) =>
+      tieFly(hook, { denier: 400, fibre: "nylon" }, [bead(diameter), { ...lump, passes: 8 } as TyingStep, whip(0.9)]);
+    expect(codes(filled(3.3))).toEqual([]);
+    const [w] = filled(1.6).warnings;
+    expect(w && warningSentence(w)).toContain("the bead before it");
+  });
 });
 
 describe("parts and dubbing that come to nothing", () => {

@@ -4,12 +4,17 @@ import type { StepResult, Warning } from "./types";
 
 /** Longest head, in eye lengths. */
 const HEAD_LENGTHS = 1.5;
-/** Fullest head, in eye lengths: beyond it the head hides the eye from the side. */
-const HEAD_FULLEST = 1.6;
-/** Fullest body over the point, as a share of the gape. */
+/** Fullest head, as a share of the gape. */
+const HEAD_OF_GAPE = 0.3;
+/** Fullest body at the point, as a share of the gape. */
 const BODY_OF_GAPE = 0.6;
-/** A sudden step of this share of the gape shows through what is wound over it. */
-const LEDGE_OF_GAPE = 0.08;
+/** How far in front of the point a body is in its way, in gapes. */
+const BEFORE_POINT = 0.5;
+/** Height in mm from which a ledge shows through tinsel, floss or thread. */
+const LEDGE_MM = 0.25;
+/** How near the end of a part stands to the ledge that it makes, in mm. */
+const LEDGE_NEAR = 0.75;
+const SLACK = 1e-9;
 
 /**
  * Judge the tied fly for the usual faults: a crowded or bulky head, a point that no longer clears, a ledge that shows.
@@ -17,21 +22,21 @@ const LEDGE_OF_GAPE = 0.08;
  * @param results in working order
  * @returns warnings, each with the step that causes it; empty when nothing is wrong
  *
- * Source: docs/arithmetic.md, "Crowding". The limits for bulk and ledges are the room's own, nominal figures.
+ * Source: docs/arithmetic.md, "Crowding". Bulk is judged on the second profile.
  */
 export function judge(hook: HookGeometry, profile: Profile, results: StepResult[]): Warning[] {
   const whip = results.findLast((r) => r.do === "whip");
   return [
     ...(whip ? judgeHead(hook, whip, results) : []),
     ...judgePoint(hook, profile, results),
-    ...judgeLedges(hook, results),
+    ...judgeLedges(results),
   ];
 }
 
 function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]): Warning[] {
   const warnings: Warning[] = [];
   const headLength = whip.headLength ?? 0;
-  if (headLength > HEAD_LENGTHS * hook.eye + 1e-9)
+  if (headLength > HEAD_LENGTHS * hook.eye + SLACK)
     warnings.push({
       step: whip.id,
       code: "HEAD_CROWDS_EYE",
@@ -40,17 +45,22 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
   const covers = results.filter(
     (r) => (r.do === "wind" || r.do === "dress" || r.do === "lay") && r.id !== whip.id && overlap(r, whip) > 0,
   );
-  const full = whip.headDiameter ?? 0;
-  if (full > HEAD_FULLEST * hook.eye + 1e-9) {
-    const bulkiest = covers.reduce<StepResult | undefined>((most, r) => (added(r) > added(most) ? r : most), undefined);
+  const full = whip.headBulk ?? 0;
+  const bead = results.find((r) => r.do === "seat" && r.from < SLACK);
+  // Behind a bead the knot hides as long as it is no fuller than the bead.
+  const mostMm = Math.max(HEAD_OF_GAPE * hook.gape, bead?.fullMm ?? 0);
+  if (full > mostMm + SLACK) {
+    const bulkiest = covers.reduce<StepResult | undefined>(
+      (most, r) => (most === undefined || bulkIn(r, whip) > bulkIn(most, whip) ? r : most),
+      undefined,
+    );
     warnings.push({
       step: (bulkiest ?? whip).id,
       code: "HEAD_BULKY",
-      details: { name: (bulkiest ?? whip).name, fullMm: full, mostEyes: HEAD_FULLEST },
+      details: { name: (bulkiest ?? whip).name, fullMm: full, mostMm, beaded: bead !== undefined },
     });
   }
-  const isBeaded = results.some((r) => r.do === "seat" && r.from < 1e-9);
-  const intruder = isBeaded
+  const intruder = bead
     ? undefined
     : covers.find((r) => r.do !== "lay" && r.strands !== undefined && overlap(r, whip) > 0.34 * (whip.to - whip.from));
   if (intruder)
@@ -63,15 +73,16 @@ function judgeHead(hook: HookGeometry, whip: StepResult, results: StepResult[]):
 }
 
 const overlap = (a: StepResult, b: StepResult): number => Math.max(0, Math.min(a.to, b.to) - Math.max(a.from, b.from));
-const added = (r: StepResult | undefined): number => (r ? (r.growth ?? 0) + (r.strands ?? 0) * 0.05 : -1);
+/** What a step adds to the head: its own growth over the share of the head that it covers. */
+const bulkIn = (r: StepResult, whip: StepResult): number => (r.growthMm ?? 0) * overlap(r, whip);
 
-/** Between 0.4·S and the point: fuller than 0.6·G, and the hook point no longer clears. */
+/** From half a gape in front of the point to the bend: fuller than 0.6·G, and the hook point no longer clears. */
 function judgePoint(hook: HookGeometry, profile: Profile, results: StepResult[]): Warning[] {
-  const [first, last] = stationsOf(profile, 0.4 * hook.shank, hook.point);
+  const [first, last] = stationsOf(profile, Math.max(0, hook.point - BEFORE_POINT * hook.gape), hook.shank);
   let worst = first;
   for (let i = first; i < last; i++) if (stationAt(profile.body, i) > stationAt(profile.body, worst)) worst = i;
   const full = stationAt(profile.body, worst);
-  if (full <= BODY_OF_GAPE * hook.gape + 1e-9) return [];
+  if (full <= BODY_OF_GAPE * hook.gape + SLACK) return [];
   const x = midpoint(profile, worst);
   const culprit = results.findLast(
     (r) => r.do !== "seat" && r.do !== "act" && r.do !== "glue" && r.from <= x && x < r.to && r.growth !== 0,
@@ -85,29 +96,24 @@ function judgePoint(hook: HookGeometry, profile: Profile, results: StepResult[])
   ];
 }
 
-/**
- * Ledges: where weight or bound ends stop abruptly and what is wound over them next is thin, the step shows in the
- * body. A winding that begins within the ledge's reach and adds less than the ledge's height does not hide it.
- */
-function judgeLedges(hook: HookGeometry, results: StepResult[]): Warning[] {
-  const limit = LEDGE_OF_GAPE * hook.gape;
-  return results.flatMap((r, i): Warning[] => {
-    if (r.do !== "wind" || r.strands === undefined || !(r.growth && r.growth > 0)) return [];
-    const height = ledgeOf(r);
-    if (height <= limit) return [];
-    const over = results
-      .slice(i + 1)
-      .find((s) => (s.do === "wind" || s.do === "dress") && s.from < r.to && r.to < s.to && s.growth !== 0);
-    if (!over || over.do === "dress" || (over.growthMm ?? 0) >= height) return [];
+/** Ledges under a tinsel, floss or thread body: at an end of a weight, behind a bead, at cut butts. */
+function judgeLedges(results: StepResult[]): Warning[] {
+  return results.flatMap((over, i): Warning[] => {
+    if (!over.ledge || over.ledge.heightMm <= LEDGE_MM + SLACK) return [];
+    const { atMm, heightMm } = over.ledge;
+    const near = (x: number): number => Math.abs(x - atMm);
+    const made = results
+      .slice(0, i)
+      .filter((r) => r.to > r.from && r.do !== "whip" && Math.min(near(r.from), near(r.to)) <= LEDGE_NEAR)
+      .reduce<StepResult | undefined>((most, r) => (heightOf(r) > heightOf(most) ? r : most), undefined);
     return [
       {
-        step: r.id,
+        step: (made ?? over).id,
         code: "STEP_SHOWS",
-        details: { name: r.name, over: over.name, heightMm: height },
+        details: { name: (made ?? over).name, over: over.name, heightMm, atMm },
       },
     ];
   });
 }
 
-/** Height of the ledge that a winding leaves at its rear end. */
-const ledgeOf = (r: StepResult): number => (r.growthMm ?? 0) / 2;
+const heightOf = (r: StepResult | undefined): number => (r === undefined ? -1 : (r.growthMm ?? 0));

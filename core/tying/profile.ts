@@ -5,7 +5,7 @@ export const STATIONS = 250;
 
 /**
  * The fly as it grows: outside diameter D at the midpoints of equal stations. `body` is a second profile for judging
- * crowding, in which seats add nothing and pile grows by half.
+ * bulk, in which seats add nothing, pile grows by half and thread at one spot adds its own volume.
  */
 export interface Profile {
   end: number;
@@ -60,9 +60,51 @@ export function diameterAt(profile: Profile, x: number, d: Diameters = profile.d
 }
 
 /** Mean of D over the stations of [a, b). */
-export function meanDiameter(profile: Profile, a: number, b: number): number {
+export function meanDiameter(profile: Profile, a: number, b: number, d: Diameters = profile.d): number {
   const [first, last] = stationsOf(profile, a, b);
   let sum = 0;
-  for (let i = first; i < last; i++) sum += stationAt(profile.d, i);
+  for (let i = first; i < last; i++) sum += stationAt(d, i);
   return sum / (last - first);
+}
+
+/** Stretch over which turns at one spot heap up, in mm. */
+const HEAP_MM = 1;
+
+/**
+ * Thread at one spot lies in a heap: in the second profile alone its volume in mm³ is spread over 1 mm about the spot,
+ * on what is usable of the shank.
+ */
+export function heapUp(profile: Profile, at: number, volume: number, least = 0): void {
+  const from = Math.max(least, at - HEAP_MM / 2);
+  const to = Math.min(profile.end, at + HEAP_MM / 2);
+  if (to > from) thicken(profile, profile.body, volume, from, to);
+}
+
+/** A volume in mm³ spread evenly over [a, b): D becomes √(D² + 4·V/(π·(b − a))). */
+export function thicken(profile: Profile, d: Diameters, volume: number, a: number, b: number): void {
+  const [first, last] = stationsOf(profile, a, b);
+  const added = (4 * volume) / (Math.PI * (b - a));
+  for (let i = first; i < last; i++) d[i] = Math.sqrt(stationAt(d, i) ** 2 + added);
+}
+
+/** A sudden rise or fall of D, in mm. */
+export interface Ledge {
+  atMm: number;
+  heightMm: number;
+}
+
+/** Reach within which a change of D is sudden, in mm. */
+const LEDGE_REACH = 0.5;
+
+/** The highest ledge in [a, b): the greatest change of D within half a millimetre, and its middle. */
+export function ledgeIn(profile: Profile, a: number, b: number): Ledge {
+  const [first, last] = stationsOf(profile, a, b);
+  const reach = Math.max(1, Math.floor(LEDGE_REACH / profile.step + 1e-9));
+  let ledge: Ledge = { atMm: a, heightMm: 0 };
+  for (let i = first; i + 1 < last; i++) {
+    const j = Math.min(last - 1, i + reach);
+    const heightMm = Math.abs(stationAt(profile.d, j) - stationAt(profile.d, i));
+    if (heightMm > ledge.heightMm + 1e-9) ledge = { atMm: (midpoint(profile, i) + midpoint(profile, j)) / 2, heightMm };
+  }
+  return ledge;
 }

@@ -1,6 +1,6 @@
 import type { HookGeometry, Place } from "../hooks";
 import type { DressRule, Dubbing } from "./dress";
-import type { Diameters, Profile } from "./profile";
+import type { Diameters, Ledge, Profile } from "./profile";
 import type { Part } from "./seat";
 import type { Strand, Thread, ThreadAspect } from "./strand";
 import type { LiquidKind } from "./take";
@@ -45,6 +45,8 @@ export type TyingStep =
       fill?: [number, number];
       /** What the winding took of the piece at rest, bound part included: the stretch follows from it. */
       tookMm?: number;
+      /** A body of tinsel, floss or thread, under which every ledge shows. */
+      smooth?: boolean;
       /** How the thread lies when it is the thread that is wound; absent as it runs. */
       aspect?: ThreadAspect;
     })
@@ -87,6 +89,8 @@ export interface StepResult {
   from: number;
   to: number;
   count?: number;
+  /** Diameter of a seated part. */
+  fullMm?: number;
   length?: number;
   turns?: number;
   pitch?: number;
@@ -110,9 +114,13 @@ export interface StepResult {
   noodle?: number;
   endDiameters?: [number, number];
   headDiameter?: number;
+  /** Mean of the second profile over the head zone, the knot's own thread counted. */
+  headBulk?: number;
   headLength?: number;
   /** Diameter under the step, mean over its zone, before it. */
   under?: number;
+  /** The highest ledge on which a smooth body was wound. */
+  ledge?: Ledge;
   /** D after this step, kept only when asked for. */
   after?: Diameters;
 }
@@ -148,12 +156,13 @@ export interface WarningDetails {
   NOTHING_TO_FILL: { name: string };
   SHORTER_THAN_TIE_IN: { name: string; shownMm: number; tieInMm: number };
   HEAD_CROWDS_EYE: { name: string; headMm: number };
-  /** `name` adds most to it. */
-  HEAD_BULKY: { name: string; fullMm: number; mostEyes: number };
+  /** `name` adds most to it; `mostMm` is the fullest that looks right on this hook. */
+  HEAD_BULKY: { name: string; fullMm: number; mostMm: number; beaded: boolean };
   PART_IN_HEAD: { name: string; intrudesMm: number; endAtMm: number };
   /** `name` is absent where no step covers the place. */
   POINT_NOT_CLEAR: { name?: string; fullMm: number };
-  STEP_SHOWS: { name: string; over: string; heightMm: number };
+  /** `over` is what is wound over it, `atMm` behind the eye. */
+  STEP_SHOWS: { name: string; over: string; heightMm: number; atMm: number };
   KEPT_BARE: { name: string; coversMm: number; from: Place; to: Place; thread: boolean; why?: string };
   HEAD_ROOM: { name: string; leftMm: number; neededMm: number; eyes: number; parts: string[]; beaded: boolean };
   NOT_STAGGERED: { name: string; longer: string; shownMm: number; shorterByMm: number; leastMm: number };

@@ -1,6 +1,6 @@
 import { placeAt, spotOf, zoneOf, type HookGeometry, type Place, type Zone } from "../hooks";
 import { lay, threadOverLay } from "./lay";
-import { bareProfile, meanDiameter, type Profile } from "./profile";
+import { bareProfile, heapUp, meanDiameter, type Profile } from "./profile";
 import { threadStrand, type Strand, type Thread, type ThreadAspect } from "./strand";
 import type { ThreadUse, TiedFly, Warning } from "./types";
 import { tieInThread } from "./wind";
@@ -71,17 +71,21 @@ export class Vise {
     return zoneOf(this.at(from), this.at(to), this.hook, this.beadMm);
   }
 
-  /** Wraps of a tie-in at a place, on what lies there now. */
+  /** Wraps of thread at a place, on what lies there now: of a tie-in, or of a knot. */
   tieIn(at: Place, wraps: number): void {
-    this.use.tieIns += tieInThread(this.profile, this.spot(at), wraps, this.strand);
+    const spot = this.spot(at);
+    const length = tieInThread(this.profile, spot, wraps, this.strand);
+    this.use.tieIns += length;
+    heapUp(this.profile, spot, length * this.strand.area, this.beadMm);
   }
 
   /** Lays a cross-section in mm² down along a zone and binds it with thread there and back. */
-  bind(area: number, from: Place, to: Place): Zone & { lengthEach: number; under: number } {
+  bind(area: number, from: Place, to: Place): Zone & { lengthEach: number; under: number; growthMm: number } {
     const zone = this.zone(from, to);
     const under = meanDiameter(this.profile, zone.from, zone.to);
     const lengthEach = lay(this.profile, area, zone.from, zone.to);
     this.use.overLays += threadOverLay(this.profile, this.strand, zone.from, zone.to);
-    return { ...zone, lengthEach, under };
+    const growthMm = meanDiameter(this.profile, zone.from, zone.to) - under;
+    return { ...zone, lengthEach, under, growthMm };
   }
 }

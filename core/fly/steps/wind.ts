@@ -1,4 +1,4 @@
-import type { Material } from "../../materials";
+import type { Material, MaterialForm } from "../../materials";
 import { ascending, ceilTo } from "../../numeric";
 import { bounds, guard } from "../../units";
 import { methodFigures } from "../../methods";
@@ -29,7 +29,8 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
   guard("stretch", stretch, bounds.stretch);
   const fill: [number, number] | undefined = step.fill && [c.lengths.mm(step.fill[0]), c.lengths.mm(step.fill[1])];
   flyStep.fillMm = fill;
-  const ofThread = { id, name, do: "wind", from, to, rule, passes, strand: "thread" } as const;
+  const smooth = isSmoothBody(c, step, material);
+  const ofThread = { id, name, do: "wind", from, to, rule, passes, strand: "thread", smooth } as const;
   if (c.school(step, "underbody") === "flat thread") return { ...ofThread, fill, aspect: "flat" };
   if (isWorkingThread(c, step, material)) return { ...ofThread, fill };
   if (c.school(step, "body ground") === "flat thread") return { ...ofThread, rule: { touching: true }, aspect: "flat" };
@@ -64,8 +65,18 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
     useUp,
     fill,
     tookMm,
+    smooth,
   };
 }
+
+const smoothForms = new Set<MaterialForm>(["tinsel", "floss", "thread"]);
+
+/** A body under which every ledge shows; what is wound to level or to fill is there to hide them. */
+const isSmoothBody = (c: FlyContext, step: WindStep, material: Material): boolean =>
+  (c.roleOf(step) === "body" || c.roleOf(step) === "tag") &&
+  smoothForms.has(material.form) &&
+  !step.levels &&
+  !step.fill;
 
 /** A rib runs against the body or with it, whichever way the body is wound; reversing the body turns its ribs round. */
 function isClockwise(c: FlyContext, step: WindStep): boolean {

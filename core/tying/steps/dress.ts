@@ -31,5 +31,6 @@ export function runDress(vise: Vise, step: TyingStep & { do: "dress" }): StepRes
     noodle,
     endDiameters,
     under,
+    growthMm: meanDiameter(vise.profile, zone.from, zone.to) - under,
   };
 }

@@ -3,7 +3,7 @@ import type { Vise } from "../vise";
 
 /** Strands are bound down along the shank; what shows of them leaves it. */
 export function runLay(vise: Vise, step: TyingStep & { do: "lay" }): StepResult {
-  const { from, to, lengthEach, under } = vise.bind(step.strands * step.strand.area, step.from, step.to);
+  const { from, to, lengthEach, under, growthMm } = vise.bind(step.strands * step.strand.area, step.from, step.to);
   if (step.strandLength !== undefined) vise.mass.materials += step.strands * step.strand.massPerMm * step.strandLength;
   const tieInMm = (step.tieIn?.wraps ?? 0) * vise.strand.width;
   if (step.shown && step.shown < tieInMm)
@@ -12,5 +12,5 @@ export function runLay(vise: Vise, step: TyingStep & { do: "lay" }): StepResult 
       code: "SHORTER_THAN_TIE_IN",
       details: { name: step.name, shownMm: step.shown, tieInMm },
     });
-  return { id: step.id, name: step.name, do: "lay", from, to, strands: step.strands, lengthEach, under };
+  return { id: step.id, name: step.name, do: "lay", from, to, strands: step.strands, lengthEach, under, growthMm };
 }

@@ -1,6 +1,5 @@
 import { meanDiameter } from "../profile";
 import { brushedVolume, DROP } from "../take";
-import { tieInThread } from "../wind";
 import type { StepResult, TyingStep } from "../types";
 import type { Vise } from "../vise";
 
@@ -24,7 +23,7 @@ export function runGlue(vise: Vise, step: TyingStep & { do: "glue" }): StepResul
 
 /** What is done adds no material; half hitches take thread. */
 export function runAct(vise: Vise, step: TyingStep & { do: "act" }): StepResult {
-  const at = step.at ? vise.spot(step.at) : 0;
-  if (step.hitches) vise.use.tieIns += tieInThread(vise.profile, at, step.hitches, vise.strand);
+  const at = step.at ? vise.spot(step.at) : vise.beadMm;
+  if (step.hitches) vise.tieIn(step.at ?? { landmark: "eye" }, step.hitches);
   return { id: step.id, name: step.name, do: "act", from: at, to: at };
 }

@@ -1,4 +1,4 @@
-import { meanDiameter } from "../profile";
+import { meanDiameter, thicken } from "../profile";
 import { liquidVolume } from "../take";
 import type { StepResult, TyingStep } from "../types";
 import type { Vise } from "../vise";
@@ -10,6 +10,7 @@ export function runWhip(vise: Vise, step: TyingStep & { do: "whip" }): StepResul
   const headLength = zone.to - zone.from;
   const length = step.turns * Math.PI * (headDiameter + vise.strand.thickness);
   vise.use.whip += length;
+  thicken(vise.profile, vise.profile.body, length * vise.strand.area, zone.from, zone.to);
   const volume = step.liquid ? liquidVolume(step.liquid, headDiameter, headLength, step.coats) : 0;
   return {
     id: step.id,
@@ -20,6 +21,7 @@ export function runWhip(vise: Vise, step: TyingStep & { do: "whip" }): StepResul
     length,
     turns: step.turns,
     headDiameter,
+    headBulk: meanDiameter(vise.profile, zone.from, zone.to, vise.profile.body),
     headLength,
     volume,
   };

@@ -1,6 +1,6 @@
 import { DomainError } from "../../errors";
 import { spotOf, zoneOf } from "../../hooks";
-import { diameterAt } from "../profile";
+import { diameterAt, heapUp, ledgeIn } from "../profile";
 import { ribbonOf, ropeOf, ropeStrandLength, type Strand } from "../strand";
 import { feathersPerFly, fliesPerPiece, fromSpool } from "../take";
 import type { StepResult, TyingStep } from "../types";
@@ -23,6 +23,7 @@ export function runWind(vise: Vise, step: WindStep): StepResult {
   const strand = strandOfStep(vise, step);
   if (step.laid) vise.bind(strand.area, step.laid.from, step.laid.to);
   const under = diameterAt(vise.profile, vise.at(step.from));
+  const before = step.smooth ? vise.profile.d.slice() : undefined;
   const wound = windOn(vise, step, strand);
   const base: StepResult = {
     id: step.id,
@@ -39,9 +40,11 @@ export function runWind(vise: Vise, step: WindStep): StepResult {
     growthMm: 2 * strand.thickness * wound.growth * (step.passes ?? 1),
     perPass: wound.perPass,
     stretch: wound.length > 0 ? wound.length / wound.unstretched : 1,
+    ...(before && { ledge: ledgeIn({ ...vise.profile, d: before }, wound.from, wound.to) }),
   };
   if (step.strand === "thread") {
     vise.use.windings += wound.length;
+    if (wound.from === wound.to) heapUp(vise.profile, wound.from, wound.length * strand.area, vise.beadMm);
     return base;
   }
   const bound = step.take?.bound ?? 0;
