@@ -45,6 +45,9 @@ const domainProblems = {
   "place-not-there": 422,
   "landmark-not-there": 422,
   "leftover-impossible": 422,
+  "fibre-too-short": 422,
+  "use-absurd": 422,
+  "kept-otherwise": 422,
 } as const satisfies Record<DomainProblem, number>;
 
 /** Every kind of problem that an answer can name, with its status. Names are permanent. */

@@ -57,8 +57,11 @@ export const materialSchema = z.strictObject({
       span: figure("featherSpanMm"),
       sides: figure("sides"),
       unusable: figure("share"),
+      otherPerMm: figure("fibresPerMm").optional(),
+      soft: z.boolean().optional(),
     })
     .optional(),
+  fibreMm: figure("fibreMm").optional(),
   pieceMm: figure("hankMm").optional(),
   hair: z.strictObject({ density: figure("density") }).optional(),
   hide: z.strictObject({ areaMm2: figure("hideMm2"), loss: figure("share") }).optional(),

@@ -29,7 +29,7 @@ export const amount = z.union([
   z.strictObject({ fibres: figure("fibres") }),
   z.strictObject({ spanMm: figure("spanMm") }),
   z.strictObject({ clump: length }),
-  z.strictObject({ slipWidth: length }),
+  z.strictObject({ slipWidth: length, layers: figure("layers").optional() }),
   z.strictObject({ strands: figure("ends"), folded: z.boolean() }),
   z.strictObject({ pieces: figure("fibres") }),
   z.strictObject({

@@ -128,6 +128,7 @@ export const stepSchema = z.discriminatedUnion("do", [
     fullness: z.tuple([length, length]).optional(),
     shape: z.enum(dubbedShapes).optional(),
     noodle: length.optional(),
+    taper: z.tuple([figure("taper"), figure("taper")]).optional(),
     thickness: z.enum(noodleThicknesses).optional(),
     loopMm: figure("loopMm").optional(),
     loopLayers: figure("loopLayers").optional(),

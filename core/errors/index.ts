@@ -49,7 +49,14 @@ export interface ErrorDetails {
   };
   SLIP_TOO_WIDE: { widthMm: number; spanMm: number };
   FEATHER_WITHOUT_FIBRES: { material: string };
-  LEFTOVER_IMPOSSIBLE: { usedMm: number; mostMm: number; leastMm: number };
+  /** `overlap` is the share of its width that would use up as much, where touching turns take less. */
+  LEFTOVER_IMPOSSIBLE: { usedMm: number; mostMm: number; leastMm: number; overlap?: number };
+  /** `boundMm` of the length that it needs is tied down. */
+  FIBRE_TOO_SHORT: { part: string; material: string; reachMm: number; neededMm: number; boundMm: number };
+  /** More than any fly takes, or nothing at all: a figure is missing or wrong. */
+  USE_ABSURD: { part: string; material: string; each: number; of: string; look: string };
+  /** `kept` and `needed` say how it is counted: by length, by weight, by the piece. */
+  KEPT_OTHERWISE: { part: string; material: string; kept: string; needed: string };
 }
 export type ErrorCode = keyof ErrorDetails;
 

@@ -1,7 +1,7 @@
 import { bounds, guard } from "../units";
 import { DomainError } from "../errors";
 import type { Material } from "../materials";
-import { floorSafe } from "../numeric";
+import { floorSafe, roundHalfUp } from "../numeric";
 import {
   clumpArea,
   clumpMass,
@@ -12,7 +12,7 @@ import {
   type Strand,
 } from "../tying";
 import { methodFigures } from "../methods";
-import type { LayAmount, LengthRule, RecipeStep } from "../recipe";
+import type { FeatherPart, LayAmount, LengthRule, RecipeStep } from "../recipe";
 import type { ComponentUse } from "./types";
 
 export interface Laid {
@@ -31,6 +31,7 @@ interface LayContext {
   mm: (rule: LengthRule) => number;
   /** Shown and bound, with butts to be trimmed. */
   grossMm: number;
+  boundMm: number;
   pooled: boolean;
   /** Tips levelled in a stacker. */
   stacked: boolean;
@@ -41,6 +42,25 @@ const featherOf = (material: Material, step: RecipeStep) => {
     throw new DomainError("STEP_NEEDS", { step: step.name, missing: `the fibres per mm of “${material.name}”` });
   return material.feather;
 };
+
+/**
+ * Refuses a part that is longer than its material gives. What is laid is no longer than its feather's stem where nobody
+ * has said how long its fibres are; what is wound is held against a stated length only.
+ * @throws DomainError FIBRE_TOO_SHORT with the reach
+ */
+export function guardReach(
+  part: string,
+  material: Material,
+  neededMm: number,
+  boundMm = 0,
+  reachMm: number | undefined = material.fibreMm,
+): void {
+  if (reachMm === undefined || neededMm <= reachMm + 1e-9) return;
+  throw new DomainError("FIBRE_TOO_SHORT", { part, material: material.name, reachMm, neededMm, boundMm });
+}
+
+const guardLaid = ({ step, material, grossMm, boundMm }: LayContext, neededMm = grossMm): void =>
+  guardReach(step.name, material, neededMm, boundMm, material.fibreMm ?? material.feather?.usable);
 
 /** Fibres taken from a feather, pooled within the batch or for whole flies only. */
 export function fibreUse(
@@ -68,12 +88,20 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
     const widthMm = c.mm(amount.slipWidth);
     const f = featherOf(c.material, c.step);
     const fibres = fibresInSpan(widthMm, f.perMm);
+    const layers = amount.layers ?? 1;
+    guard("slips on each side", layers, bounds.layers);
+    guardLaid(c);
     return {
       strand: c.strand(),
-      strands: 2 * fibres,
-      fibres,
+      strands: 2 * fibres * layers,
+      fibres: fibres * layers,
       widthMm,
-      use: { kind: "slips", widthMm, perFeather: slipsPerFeather(f.span, widthMm) },
+      use: {
+        kind: "slips",
+        widthMm,
+        perFeather: slipsPerFeather(f.span, widthMm),
+        ...(layers > 1 && { each: layers }),
+      },
     };
   }
   if ("fibres" in amount || "spanMm" in amount) {
@@ -81,6 +109,7 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
     else guard("span of stem", amount.spanMm, bounds.spanMm);
     const fibres =
       "fibres" in amount ? amount.fibres : fibresInSpan(amount.spanMm, featherOf(c.material, c.step).perMm);
+    guardLaid(c);
     return {
       strand: c.strand(),
       strands: fibres,
@@ -93,21 +122,39 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
     const use = c.step.countedWhenWound ? undefined : strandUse(amount, c);
     return { strand: c.strand(), strands: amount.strands, fibres: amount.strands, use };
   }
-  if ("feathers" in amount) {
-    guard("feathers", amount.feathers, bounds.feathers);
-    return {
-      strand: c.strand(),
-      strands: Math.ceil(amount.feathers),
-      fibres: Math.ceil(amount.feathers),
-      use: { kind: "feathers", each: amount.feathers, paired: amount.paired ?? false },
-    };
-  }
+  if ("feathers" in amount) return feathers(amount, c);
   guard("pieces", amount.pieces, bounds.fibres);
   return {
     strand: c.strand(),
     strands: amount.pieces,
     fibres: amount.pieces,
     use: { kind: "pieces", each: amount.pieces },
+  };
+}
+
+/** Share of its fibres that stays on a feather of which only a part is used. */
+const shareLeft: Record<FeatherPart, number> = { tip: 0.25, "one flank": 0.5, "centre out": 0.7 };
+
+/**
+ * Whole feathers: laid or rolled, centre cut out or not, they are their fibres, for bulk, butts and the drawing. A
+ * hackle or one of a pair lies by its stem.
+ */
+function feathers(amount: Extract<LayAmount, { feathers: number }>, c: LayContext): Laid {
+  guard("feathers", amount.feathers, bounds.feathers);
+  guardLaid(c);
+  const each = amount.feathers;
+  const { part, paired = false } = amount;
+  const isFibres = c.material.form === "feather fibre" && c.material.feather !== undefined && !paired;
+  const share = part === undefined ? 1 : shareLeft[part];
+  const strands = isFibres
+    ? Math.max(1, roundHalfUp(each * share * fibresPerFeather(featherOf(c.material, c.step))))
+    : Math.ceil(each);
+  return {
+    strand: c.strand(),
+    strands,
+    fibres: strands,
+    // Its other flank serves the next fly; a feather has but one tip, and one middle.
+    use: { kind: "feathers", each: part === "one flank" ? each / 2 : each, paired },
   };
 }
 
@@ -127,6 +174,7 @@ function strandUse({ strands, folded }: { strands: number; folded: boolean }, c:
   const length = folded ? 2 * Math.ceil(strands / 2) * grossMm : strands * grossMm;
   if (material.unit === "um")
     return { kind: "length", mm: length + LAID_TRIM * (folded ? Math.ceil(strands / 2) : strands) };
+  guardLaid(c, folded ? 2 * grossMm : grossMm);
   if (material.feather) return fibreUse(material, c.step, strands, grossMm, c.pooled);
   return { kind: "pieces", each: folded ? Math.ceil(strands / 2) : strands };
 }
@@ -142,6 +190,7 @@ function clumpStrand(q: number, density: number): Strand {
 }
 
 function clump(q: number, c: LayContext, over: number): Laid {
+  guardLaid(c);
   const density = c.material.hair?.density ?? SOLID_HAIR;
   return {
     strand: clumpStrand(q, density),

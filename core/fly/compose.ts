@@ -4,6 +4,7 @@ import type { Materials } from "../materials";
 import { missingFrom, type FlyChoice, type Recipe, type RecipeStep } from "../recipe";
 import { tieFly, type TiedFly, type TyingStep } from "../tying";
 import { FlyContext } from "./context";
+import { guardUses } from "./guardUses";
 import { minutesOf } from "./minutes";
 import { roomWarnings } from "./room";
 import { collectStep, resolveStep } from "./steps";
@@ -53,7 +54,10 @@ export function composeFly(
     minutesOf: minutes,
     parts: [...c.parts.values()].filter((p) => p.uses.length > 0),
   };
-  return { ...fly, tied: { ...tied, warnings: [...tied.warnings, ...roomWarnings({ ...recipe, bare: c.bare }, fly)] } };
+  return {
+    ...fly,
+    tied: { ...tied, warnings: [...tied.warnings, ...c.warnings, ...roomWarnings({ ...recipe, bare: c.bare }, fly)] },
+  };
 }
 
 function resolved(c: FlyContext, step: RecipeStep): TyingStep {
@@ -72,9 +76,10 @@ function resolved(c: FlyContext, step: RecipeStep): TyingStep {
 /** Once tied: what windings, dubbing, threads and coats took. */
 function collect(c: FlyContext, tied: TiedFly): void {
   const byId = new Map(c.flySteps.map((s) => [s.id, s]));
+  const results = new Map(tied.steps.map((r) => [r.id, r]));
   for (const result of tied.steps) {
     const flyStep = byId.get(result.id);
-    if (flyStep) collectStep(c, flyStep, result);
+    if (flyStep) atStep(flyStep, () => collectStep(c, flyStep, result, results));
   }
   const threads = [
     c.firstThread().id,
@@ -84,6 +89,17 @@ function collect(c: FlyContext, tied: TiedFly): void {
     c.parts.get(threads[i] ?? "")?.uses.push({ step: "thread", use: { kind: "length", mm: t.use.total } }),
   );
   shareFeathers(c);
+  for (const part of c.parts.values()) guardUses(part, byId);
+}
+
+/** What is refused while it is counted is refused at its step. */
+function atStep(step: FlyStep, work: () => void): void {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof DomainError) error.step ??= { id: step.id, name: step.name };
+    throw error;
+  }
 }
 
 /** Feathers that serve several parts are needed once: their fibres are counted together. */

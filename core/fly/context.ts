@@ -3,7 +3,7 @@ import { hookAt, placeAt, type HookGeometry, type HookModel, type Place } from "
 import type { Material, Materials } from "../materials";
 import { Schooling } from "../methods";
 import { codeOf, componentsOf, sameFor, type Component, type FlyChoice, type Recipe, type RecipeStep } from "../recipe";
-import type { Thread } from "../tying";
+import type { Thread, Warning } from "../tying";
 import { Lengths } from "./lengths";
 import { stepsOfThisFly } from "./order";
 import { PlacesOfParts, saysPartPlaces } from "./places";
@@ -27,6 +27,8 @@ export class FlyContext {
   readonly lengths: Lengths;
   readonly parts = new Map<string, FlyPart>();
   readonly flySteps: FlyStep[] = [];
+  /** What its parts ask that cannot be had, noticed while they are counted. */
+  readonly warnings: Warning[] = [];
 
   /** @throws DomainError PATTERN_VARIANT_UNKNOWN, MATERIAL_UNKNOWN, METHOD_UNKNOWN, NOT_OPTIONAL, HOOK_SIZE_TOO_FAR */
   constructor(

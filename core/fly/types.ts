@@ -17,6 +17,8 @@ export type ComponentUse =
       usable: number;
       grip: number;
       barb?: [number, number];
+      /** Serves one fly: soft, or tied in by its tip. */
+      single?: boolean;
       /** The whole feather is wound, whatever its length. */ whole?: boolean;
     }
   | {
@@ -30,7 +32,8 @@ export type ComponentUse =
       toMeasure?: boolean;
     }
   | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number; pooled: boolean }
-  | { kind: "slips"; widthMm: number; perFeather: number }
+  /** `each` slips on either side, where they are doubled or stacked. */
+  | { kind: "slips"; widthMm: number; perFeather: number; each?: number }
   | { kind: "feathers"; each: number; paired: boolean }
   | { kind: "patch"; areaMm2: number; fliesPerPatch: number }
   | { kind: "strands"; piecesPerFly: number; piecesPerStrand: number; pieceMm: number };
@@ -57,6 +60,8 @@ export interface FlyStep {
   shownMm?: number;
   /** Shown and bound length together, with butts that are trimmed away. */
   grossMm?: number;
+  /** Of what is taken over: its way over the fly, with what stays free and what the fingers hold. */
+  reachMm?: number;
   barbMm?: [number, number];
   /** How full a ramp becomes at the two ends of its zone, from the end named first. */
   fillMm?: [number, number];

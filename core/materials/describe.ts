@@ -1,17 +1,31 @@
 import { widthOfGauge } from "./gauge";
 import type { Material, MaterialForm } from "./material";
 import { nominalFigures, unitOf } from "./nominal";
+import type { StrandSize } from "../tying";
 
 /** The gauge on its label; until somebody has measured, the width that it stands for comes with it. */
 export function withGauge(material: Material, gauge: string | undefined): Material {
   const width = gauge === undefined || material.measured ? undefined : widthOfGauge(gauge, material.form);
   if (width === undefined || !material.strand) return { ...material, gauge };
+  const { strand } = material;
   return {
     ...material,
     gauge,
-    strand: { ...material.strand, width, ...(material.strand.section === "round" && { thickness: width }) },
+    strand: {
+      ...strand,
+      width,
+      ...(strand.section === "round" && { thickness: width }),
+      ...(material.form === "chenille" && chenilleOf(strand, width / strand.width)),
+    },
   };
 }
+
+/** Wider chenille is as much thicker, its core a little, and its mass as the square. */
+const chenilleOf = (strand: StrandSize, by: number): Partial<StrandSize> => ({
+  thickness: strand.thickness * by ** 1.4,
+  ...(strand.core !== undefined && { core: strand.core * by ** 0.63 }),
+  ...(strand.lineDensity !== undefined && { lineDensity: strand.lineDensity * by ** 2 }),
+});
 
 /** A new material of a form, with its nominal figures. */
 export const newMaterial = (code: string, name: string, form: MaterialForm): Material => ({

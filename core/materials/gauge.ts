@@ -27,10 +27,11 @@ const gauges: Partial<Record<MaterialForm, readonly (readonly [word: string, mm:
     ["large", 1.2],
   ],
   chenille: [
-    ["fine", 1.6],
-    ["small", 2.5],
-    ["medium", 3.5],
-    ["large", 5],
+    // As touching turns lie: the pile of neighbours overlaps.
+    ["fine", 1.1],
+    ["small", 1.5],
+    ["medium", 2],
+    ["large", 2.8],
   ],
   rubber: [
     ["fine", 0.4],

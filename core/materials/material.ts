@@ -32,6 +32,24 @@ export type MaterialForm = (typeof materialForms)[number];
 export const standings = ["unidentified", "unreleased", "vintage", "custom"] as const;
 export type Standing = (typeof standings)[number];
 
+/** What a feather gives; lengths in mm. */
+export interface Feather {
+  /** Stem that can be wound. */
+  usable: number;
+  /** What fingers or pliers hold. */
+  grip: number;
+  /** Fibres a mm of stem on one side, over `span`. */
+  perMm: number;
+  span: number;
+  sides: number;
+  /** Share of its fibres that is of no use. */
+  unusable: number;
+  /** Fibres a mm on its other side, where that is denser or thinner. */
+  otherPerMm?: number;
+  /** Game, hen, plume: what is left of it has no tip to tie in, so it serves one fly. */
+  soft?: boolean;
+}
+
 /**
  * A material as the computation needs it. Each form has the figures that belong to it; lengths in mm, masses in mg.
  * Figures are nominal until the room has measured its own.
@@ -54,8 +72,10 @@ export interface Material {
   /** A hard part; `cavityMm` is the depth into which weight wire can be pushed. */
   part?: { diameter: number; length: number; mass: number; bore?: number; cavityMm?: number };
   thread?: Thread;
-  /** Wound or stripped feathers. `usable` stem; fibres per mm of one side over `span`. */
-  feather?: { usable: number; grip: number; perMm: number; span: number; sides: number; unusable: number };
+  /** Wound or stripped feathers. */
+  feather?: Feather;
+  /** Longest fibre, hair or herl that it gives, mm: no part of it can be longer. */
+  fibreMm?: number;
   /** Length of one hank strand, cut piece or made part. */
   pieceMm?: number;
   hair?: { density: number };

@@ -10,8 +10,8 @@ const figures: Partial<Record<MaterialForm, Figures>> = {
   tinsel: { strand: { section: "flat", width: 0.8, thickness: 0.03, density: 1.4 } },
   floss: { strand: { section: "flat", width: 0.8, thickness: 0.06, density: 1.3 } },
   yarn: { strand: { width: 1.5, thickness: 0.9, core: 0.5, lineDensity: 0.25 } },
-  chenille: { strand: { width: 2.5, thickness: 1.2, core: 0.5, lineDensity: 0.18 } },
-  herl: { strand: { width: 1.2, thickness: 0.6, core: 0.2, lineDensity: 0.012 } },
+  chenille: { strand: { width: 1.5, thickness: 1.2, core: 0.5, lineDensity: 0.18 } },
+  herl: { strand: { width: 0.45, thickness: 0.6, core: 0.2, lineDensity: 0.012 }, fibreMm: 100 },
   "stretch body": { strand: { section: "flat", width: 1, thickness: 0.4, density: 1.05 } },
   thread: { thread: { denier: 70, fibre: "polyester" } },
   hackle: {

@@ -33,7 +33,7 @@ export function piecesPerFly(use: ComponentUse, kappa: number): number | undefin
     case "fibres":
       return feathersPerUse(use);
     case "slips":
-      return 1 / use.perFeather;
+      return (use.each ?? 1) / use.perFeather;
     case "feathers":
       return use.paired ? use.each / 2 : use.each;
     case "patch":

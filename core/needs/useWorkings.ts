@@ -44,7 +44,7 @@ export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse
           : (["feathers a fly", f.feathersPerFly] as const);
       return made(
         "Wound feather",
-        "⌊(U − grip) / (L + bound)⌋",
+        use.single ? "one fly a feather: no tip is left to tie in" : "⌊(U − grip) / (L + bound)⌋",
         [
           term("U, usable stem", use.usable, "mm", fromMaterial),
           term("grip", use.grip, "mm", fromMaterial),
@@ -93,8 +93,9 @@ export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse
         [
           term("width", use.widthMm, "mm", fromPattern),
           term("slips a feather", use.perFeather, "pieces", fromMaterial),
+          ...(use.each === undefined ? [] : [term("slips a side", use.each, "pieces", fromPattern)]),
         ],
-        { name: "a fly and side", value: 1 / use.perFeather, unit: "feathers" },
+        { name: "a fly and side", value: (use.each ?? 1) / use.perFeather, unit: "feathers" },
       );
     case "feathers":
       return made(

@@ -9,7 +9,8 @@ export type LayAmount =
   | { fibres: number }
   | { spanMm: number }
   | { clump: LengthRule }
-  | { slipWidth: LengthRule }
+  /** Matched slips; `layers` of them on each side, where they are doubled or stacked. */
+  | { slipWidth: LengthRule; layers?: number }
   | { strands: number; folded: boolean }
   | { pieces: number }
   /** Whole or half feathers; paired ones come from the left and the right. */

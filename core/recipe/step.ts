@@ -168,6 +168,8 @@ export type RecipeStep = RecipeStepBase &
         /** Shape of the dubbed zone; the fullness is then its fullest. */
         shape?: DubbedShape;
         noodle?: LengthRule;
+        /** A tapered noodle: how thick it is at its two ends, a to b, from the end named first. */
+        taper?: [number, number];
         thickness?: NoodleThickness;
         loopMm?: number;
         /** Layers of fibre laid into the loop. */

@@ -65,7 +65,17 @@ const sentences: Sentences<ErrorDetails> = {
   FEATHER_WITHOUT_FIBRES: (d) =>
     `Nobody has said how many fibres “${d.material}” gives: state its fibres per mm, its span and its usable share.`,
   LEFTOVER_IMPOSSIBLE: (d) =>
-    `${round(d.usedMm)} mm used up cannot be: the winding takes ${round(d.mostMm)} mm unstretched and ${round(d.leastMm)} mm at its tightest. Measure the piece again, before and after.`,
+    `${round(d.usedMm)} mm used up cannot be: the winding takes ${round(d.mostMm)} mm unstretched and ${round(d.leastMm)} mm at its tightest. ${
+      d.overlap === undefined
+        ? "Measure the piece again, before and after."
+        : `Turns that overlap by ${Math.round(d.overlap * 100)} % would use as much: say so, or measure the piece again.`
+    }`,
+  FIBRE_TOO_SHORT: (d) =>
+    `“${d.part}” needs ${round(d.neededMm)} mm${d.boundMm > 0 ? `, ${round(d.boundMm)} of it bound down` : ""}; ${d.material} reaches ${round(d.reachMm)} mm. Show less, bind down less, or take a longer one.`,
+  USE_ABSURD: (d) =>
+    `“${d.part}” would take ${round(d.each)} ${d.of} of ${d.material} for one fly. Look at ${d.look}, in the pattern and in the drawer.`,
+  KEPT_OTHERWISE: (d) =>
+    `“${d.part}” says its amount ${d.needed}, and ${d.material} is kept ${d.kept}. Say it as the drawer counts it, or change how it is kept.`,
   NOT_OPTIONAL: (d) => `The ${d.component} cannot be left out of this pattern. Mark it optional first.`,
 };
 

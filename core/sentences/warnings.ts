@@ -34,6 +34,10 @@ const sentences: Sentences<WarningDetails> = {
   },
   WRAPS_PILE_UP: (d) =>
     `${d.wraps} wraps of thread come together at ${sayPlace(d.place)} (${d.steps.join(", ")}); ${d.most} is the most here. Hold one of them loosely, or tie it in beside the others.`,
+  CANNOT_REACH: (d) =>
+    `“${d.name}” is stated ${mm(d.statedMm)} mm long, and its way over the fly with what the fingers hold takes ${mm(d.neededMm)} mm: it is counted as that long. Say it longer.`,
+  COVER_NARROW: (d) =>
+    `${quoted(d.name)} is ${mm(d.widthMm)} mm wide, less than half of the ${mm(d.coversMm)} mm that it covers: the sides stay open. Take more of it, or a wider strip.`,
   SHOWS_NOTHING: (d) => `${quoted(d.name)} shows nothing: say how long it is, such as “= half shank”.`,
 };
 

@@ -79,7 +79,7 @@ export const materials = new Map<string, Material>([
     unit: "count",
     strand: { width: 1.2, thickness: 0.6, core: 0.2, lineDensity: 0.012 },
   }),
-  material("chenille", { form: "chenille", strand: { width: 2.5, thickness: 1.2, core: 0.5, lineDensity: 0.18 } }),
+  material("chenille", { form: "chenille", strand: { width: 1.5, thickness: 1.2, core: 0.5, lineDensity: 0.18 } }),
   material("yarn", { form: "yarn", strand: { width: 1.5, thickness: 0.9, core: 0.5, lineDensity: 0.25 } }),
   material("stretch", { form: "stretch body", strand: { section: "flat", width: 1, thickness: 0.4, density: 1.05 } }),
   material("tinsel", { form: "tinsel", strand: { section: "flat", width: 0.8, thickness: 0.03, density: 1.4 } }),

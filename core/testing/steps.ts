@@ -66,6 +66,7 @@ const amount: fc.Arbitrary<LayAmount> = fc.oneof(
   measure.map((slipWidth) => ({ slipWidth })),
   fc.record({ strands: whole(12), folded: fc.boolean() }),
   whole(9).map((pieces) => ({ pieces })),
+  fc.record({ slipWidth: measure, layers: fc.integer({ min: 2, max: 9 }) }),
   whole(4).map((n) => ({ feathers: 2 * n, paired: true })),
   figure(1, 200).map((patchMm2) => ({ patchMm2 })),
 );
@@ -144,6 +145,7 @@ const dubbed = fc
       do: fc.constant("dress" as const),
       ...zone,
       noodle: measure,
+      taper: optional(fc.tuple(figure(0.1, 9), figure(0.1, 9))),
       thickness: optional(fc.constantFrom(...noodleThicknesses)),
       brushed: optional(fc.constant(true)),
     }),

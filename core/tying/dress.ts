@@ -33,10 +33,17 @@ export interface DressResult {
  * What is dressed: towards a fullness in mm at equally spaced places of the zone, both ends included (two of them are a
  * straight taper, three or more a shape), or with a noodle of a length in mm.
  */
-export type DressRule = { target: number[] } | { noodle: number };
+export type DressRule =
+  | { target: number[] }
+  /**
+   * `taper`: in which proportion its volume lies at equally spaced places of the zone, from the end named first; evenly
+   * without it.
+   */
+  | { noodle: number; taper?: readonly number[] };
 
 /**
- * Dub over [from, to): by fullness D becomes max(T, D); by noodle D holds the noodle's volume, spread evenly.
+ * Dub over [from, to): by fullness D becomes max(T, D); by noodle D holds the noodle's volume, spread evenly or as it
+ * tapers.
  * Each school gets the other's figure.
  *
  * @param profile changed in place
@@ -58,7 +65,7 @@ export function dress(
   const [first, last] = stationsOf(profile, zone.from, zone.to);
   const volume =
     "noodle" in rule
-      ? byNoodle(profile, dubbing, zone, rule.noodle, first, last)
+      ? byNoodle(profile, dubbing, zone, rule, first, last)
       : byFullness(profile, zone, rule.target, first, last);
   const massOnFly = volume * dubbing.density;
   return {
@@ -109,17 +116,24 @@ function between(values: number[], t: number): number {
 function byNoodle(
   profile: Profile,
   dubbing: Dubbing,
-  zone: { from: number; to: number },
-  noodle: number,
+  zone: { from: number; to: number; turned?: boolean },
+  { noodle, taper = [1, 1] }: { noodle: number; taper?: readonly number[] },
   first: number,
   last: number,
 ): number {
   guard("noodle", noodle, bounds.noodleMm);
+  for (const share of taper) guard("taper of the noodle", share, bounds.taper);
   const volume = (noodle * dubbing.lineDensity) / dubbing.density;
   const added = (4 * volume) / (Math.PI * (zone.to - zone.from));
+  const along = zone.turned ? [...taper].reverse() : [...taper];
+  const stations = last - first;
+  const shareAt = (i: number): number => between(along, (i - first + 0.5) / stations);
+  let whole = 0;
+  for (let i = first; i < last; i++) whole += shareAt(i);
   for (let i = first; i < last; i++) {
-    profile.d[i] = Math.sqrt(stationAt(profile.d, i) ** 2 + added);
-    profile.body[i] = Math.sqrt(stationAt(profile.body, i) ** 2 + added);
+    const own = (added * shareAt(i) * stations) / whole;
+    profile.d[i] = Math.sqrt(stationAt(profile.d, i) ** 2 + own);
+    profile.body[i] = Math.sqrt(stationAt(profile.body, i) ** 2 + own);
   }
   return volume;
 }

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { hookAt, type HookModel } from "../hooks";
+import { sentenceOf } from "../sentences";
 import { refusalOf } from "../testing/refusal";
 import {
   bareProfile,
@@ -139,6 +140,16 @@ describe("stretch, from the piece begun with less what is left", () => {
       ).toMatchObject({ code: "LEFTOVER_IMPOSSIBLE", details: { usedMm: took, mostMm: used(1), leastMm: used(8) } });
   });
 
+  test("touching turns that took more than they can say which overlap takes as much", () => {
+    const zoneMm = zone;
+    const overlapped = wind(bareProfile(hook), stretch, zoneMm, { overlap: 0.25 }).length;
+    const error = refusalOf(() => stretchToUse(bareProfile(hook), stretch, zoneMm, { touching: true }, 1, overlapped));
+    expect((error as { details: { overlap?: number } }).details.overlap).toBeCloseTo(0.25, 6);
+    expect(sentenceOf(error as never)).toContain("overlap by 25 %");
+    const never = refusalOf(() => stretchToUse(bareProfile(hook), stretch, zoneMm, { turns: 3 }, 1, overlapped));
+    expect((never as { details: { overlap?: number } }).details.overlap).toBeUndefined();
+  });
+
   test("a step measured so takes from the spool what was used, bound part included", () => {
     const fly = tieFly(hook, { denier: 70, fibre: "polyester" }, [
       {
@@ -166,6 +177,7 @@ describe("stretch, from the piece begun with less what is left", () => {
     const body = fly.steps.find((s) => s.id === "body");
     expect(body?.use).toBeCloseTo(18, 6);
     expect(body?.stretch).toBeGreaterThan(1);
-    expect((body?.length ?? 0) / (body?.stretch ?? 1)).toBeCloseTo(15, 6);
+    // What is bound was drawn as tight: (L + bound) / σ is what was used.
+    expect(((body?.length ?? 0) + 3) / (body?.stretch ?? 1)).toBeCloseTo(18, 6);
   });
 });

@@ -108,3 +108,21 @@ export function ledgeIn(profile: Profile, a: number, b: number): Ledge {
   }
   return ledge;
 }
+
+/** Way along the outside of the fly over [a, b): ∫ √(1 + (D′/2)²) dx, longer than b − a where it rises and falls. */
+export function profileWay(profile: Profile, a: number, b: number): number {
+  const [first, last] = stationsOf(profile, a, b);
+  const dx = (b - a) / (last - first);
+  let way = dx;
+  for (let i = first; i + 1 < last; i++)
+    way += Math.hypot(dx, (stationAt(profile.d, i + 1) - stationAt(profile.d, i)) / 2);
+  return way;
+}
+
+/** The greatest diameter in [a, b). */
+export function fullestIn(profile: Profile, a: number, b: number): number {
+  const [first, last] = stationsOf(profile, a, b);
+  let most = 0;
+  for (let i = first; i < last; i++) most = Math.max(most, stationAt(profile.d, i));
+  return most;
+}

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { DomainError } from "../errors";
 import { hookAt, type HookModel } from "../hooks";
-import { bareProfile, dress, lay, strandOf, threadStrand, tieFly, wind, type TyingStep } from ".";
+import { bareProfile, diameterAt, dress, lay, strandOf, threadStrand, tieFly, wind, type TyingStep } from ".";
 
 const model: HookModel = { id: "m", name: "m", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const sizes = ["22", "20", "18", "16", "14", "12", "10", "8", "6", "4", "2", "1/0", "3/0"];
@@ -54,6 +54,39 @@ const nymph = (turns: number, full: number): TyingStep[] => [
 ];
 const tie = (s: string, turns: number, full = 2) =>
   tieFly(at(s), { denier: 70, fibre: "polyester" }, nymph(turns, full));
+
+describe("a tapered noodle", () => {
+  const hook = hookAt(model, "12");
+  const zoneOfIt = { from: 2, to: 8 };
+  const fur = { density: 0.35, lineDensity: 0.1 };
+  const dubbed = (taper?: number[], zone: { from: number; to: number; turned?: boolean } = zoneOfIt) => {
+    const profile = bareProfile(hook);
+    const { volume } = dress(profile, fur, zone, { noodle: 40, ...(taper && { taper }) });
+    return { volume, at: (x: number) => diameterAt(profile, x), profile };
+  };
+  const volumeIn = (p: ReturnType<typeof dubbed>["profile"]): number =>
+    p.d.reduce((sum, d) => sum + (Math.PI / 4) * (d * d - hook.wire ** 2) * p.step, 0);
+  test("lays the same volume, as much at either end as it says", () => {
+    const even = dubbed();
+    const tapered = dubbed([1, 3]);
+    expect(tapered.volume).toBe(even.volume);
+    expect(volumeIn(tapered.profile)).toBeCloseTo(volumeIn(even.profile), 6);
+    const added = (x: number) => tapered.at(x) ** 2 - hook.wire ** 2;
+    // At the twentieth and the last twentieth: (1 + 2 · 0.95) to (1 + 2 · 0.05).
+    expect(added(7.7) / added(2.3)).toBeCloseTo(2.9 / 1.1, 1);
+    expect(added(5)).toBeCloseTo(even.at(5) ** 2 - hook.wire ** 2, 1);
+  });
+  test("of one to one is even", () => expect(dubbed([2, 2]).at(3)).toBeCloseTo(dubbed().at(3), 9));
+  test("begins at the end that is named first", () => {
+    const [forward, turned] = [dubbed([1, 3]), dubbed([3, 1], { ...zoneOfIt, turned: true })];
+    for (const x of [2.5, 5, 7.5]) expect(turned.at(x)).toBeCloseTo(forward.at(x), 9);
+  });
+  test("may be fullest in its middle", () => {
+    const cigar = dubbed([0.2, 1, 0.2]);
+    expect(cigar.at(5)).toBeGreaterThan(cigar.at(2.2));
+    expect(cigar.at(5)).toBeGreaterThan(cigar.at(7.8));
+  });
+});
 
 describe("what must always hold at the vise", () => {
   test("more turns never use less", () =>

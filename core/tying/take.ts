@@ -33,10 +33,11 @@ export function fliesPerPiece(
 
 /**
  * Feathers per fly for a wound hackle: 1/k where one feather ties k flies, a whole number where a fly needs several.
+ * @param feather.single it serves one fly: soft, or tied in by its tip
  * @throws DomainError FEATHER_TOO_SHORT when holding and binding use up the stem
  */
 export function feathersPerFly(
-  feather: { usable: number; grip?: number },
+  feather: { usable: number; grip?: number; single?: boolean },
   use: { length: number; bound?: number },
   kappa = 1,
 ): { fliesPerFeather: number } | { feathersPerFly: number } {
@@ -47,13 +48,22 @@ export function feathersPerFly(
   const length = kappa * use.length;
   const free = feather.usable - grip - bound;
   if (free <= 0) throw new DomainError("FEATHER_TOO_SHORT", { usableMm: feather.usable, neededMm: grip + bound });
-  const k = floorSafe((feather.usable - grip) / (length + bound));
+  const all = floorSafe((feather.usable - grip) / (length + bound));
+  const k = feather.single ? Math.min(1, all) : all;
   return k >= 1 ? { fliesPerFeather: k } : { feathersPerFly: ceilSafe(length / free) };
 }
 
-/** Usable fibres of one feather: span × f × sides × (1 − unusable). */
-export const fibresPerFeather = (feather: { span: number; perMm: number; sides: number; unusable?: number }): number =>
-  feather.span * feather.perMm * feather.sides * (1 - (feather.unusable ?? 0));
+/** Usable fibres of one feather: span × f × sides × (1 − unusable), each side with its own f where they differ. */
+export const fibresPerFeather = (feather: {
+  span: number;
+  perMm: number;
+  sides: number;
+  unusable?: number;
+  otherPerMm?: number;
+}): number => {
+  const perMm = feather.perMm + (feather.sides > 1 ? (feather.otherPerMm ?? feather.perMm) : 0);
+  return feather.span * perMm * (1 - (feather.unusable ?? 0));
+};
 
 /** Fibres in a span of stem, one side: round(s·f). */
 export const fibresInSpan = (spanMm: number, perMm: number): number => roundHalfUp(spanMm * perMm);

@@ -10,7 +10,7 @@ import type { WindRule } from "./wind";
 export type Take =
   | { from: "spool"; bound: number; trim: number }
   | { from: "pieces"; piece: number; grip: number; trim: number; bound: number }
-  | { from: "feather"; usable: number; grip: number; bound: number };
+  | { from: "feather"; usable: number; grip: number; bound: number; single?: boolean };
 
 interface StepBase {
   id: string;
@@ -43,7 +43,7 @@ export type TyingStep =
        * touches.
        */
       fill?: [number, number];
-      /** What the winding took of the piece at rest, bound part included: the stretch follows from it. */
+      /** What the winding took of the piece at rest, bound part included: the stretch, or the overlap, follows. */
       tookMm?: number;
       /** A body of tinsel, floss or thread, under which every ledge shows. */
       smooth?: boolean;
@@ -60,6 +60,8 @@ export type TyingStep =
       strandLength?: number;
       /** Length that shows behind its tie-in, in mm. */
       shown?: number;
+      /** It is taken over from its tie-in along this zone; so much of it stays free beyond where it is held, in mm. */
+      over?: { freeMm: number };
     })
   | (StepBase & {
       do: "dress";
@@ -109,6 +111,10 @@ export interface StepResult {
   feathers?: { fliesPerFeather: number } | { feathersPerFly: number };
   strands?: number;
   lengthEach?: number;
+  /** Way over the fly of what is taken over, along its profile. */
+  wayMm?: number;
+  /** Diameter that is covered by what is taken over, at its fullest. */
+  coversMm?: number;
   volume?: number;
   mass?: number;
   noodle?: number;
@@ -168,6 +174,10 @@ export interface WarningDetails {
   NOT_STAGGERED: { name: string; longer: string; shownMm: number; shorterByMm: number; leastMm: number };
   WRAPS_PILE_UP: { place: Place; wraps: number; most: number; steps: string[] };
   SHOWS_NOTHING: { name: string };
+  /** Stated shorter than its way over the fly, what stays free, and what the fingers hold. */
+  CANNOT_REACH: { name: string; statedMm: number; neededMm: number };
+  /** What is taken over is narrower than half of what it covers. */
+  COVER_NARROW: { name: string; widthMm: number; coversMm: number };
 }
 export type WarningCode = keyof WarningDetails;
 

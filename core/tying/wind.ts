@@ -202,12 +202,13 @@ const MOST_STRETCH = 8;
 
 /**
  * The stretch under which a winding uses up so many mm of the piece at rest: starting piece less leftover piece, as a
- * stretch material is measured at the bench. A tighter strand is longer over its length at rest and thinner, so it
- * always takes less; found by halving.
+ * stretch material is measured at the bench, (L + bound) / used. A tighter strand is longer over its length at rest and
+ * thinner, so it always takes less; found by halving.
  *
- * @param usedMm what went on the fly, at rest, without what is bound or thrown away
+ * @param usedMm what went on the fly, at rest, what is bound included
  * @returns σ ≥ 1
- * @throws DomainError LEFTOVER_IMPOSSIBLE when no stretch between 1 and 8 takes just that
+ * @throws DomainError LEFTOVER_IMPOSSIBLE when no stretch between 1 and 8 takes just that; where touching turns take
+ *   less at rest already, with the overlap that would use it up
  */
 export function stretchToUse(
   profile: Profile,
@@ -216,15 +217,30 @@ export function stretchToUse(
   rule: WindRule,
   passes: number,
   usedMm: number,
+  boundMm = 0,
 ): number {
-  const takenAt = (stretch: number): number =>
-    wind({ ...profile, d: profile.d.slice(), body: profile.body.slice() }, strand, zone, rule, { passes, stretch })
-      .unstretched;
+  const onCopy = (by: WindRule, stretch: number): WindResult =>
+    wind({ ...profile, d: profile.d.slice(), body: profile.body.slice() }, strand, zone, by, { passes, stretch });
+  const takenAt = (stretch: number): number => onCopy(rule, stretch).unstretched + boundMm / stretch;
   const [most, least] = [takenAt(1), takenAt(MOST_STRETCH)];
   const MEASURED = 1e-6;
-  if (!(usedMm <= most + MEASURED && usedMm >= least - MEASURED))
-    throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least });
+  if (!(usedMm <= most + MEASURED && usedMm >= least - MEASURED)) {
+    const overlap =
+      rule.touching && usedMm > most
+        ? overlapToUse((o) => onCopy({ overlap: o }, 1).length, usedMm - boundMm)
+        : undefined;
+    throw new DomainError("LEFTOVER_IMPOSSIBLE", { usedMm, mostMm: most, leastMm: least, overlap });
+  }
   return halved(1, MOST_STRETCH, (stretch) => takenAt(stretch) > usedMm);
+}
+
+/** Closest overlap that is sought, short of the deepest pile that a zone holds. */
+const MOST_OVERLAP = 0.9;
+
+/** The overlap at which an unstretched winding uses up so many mm; undefined where none does. */
+function overlapToUse(takenAt: (overlap: number) => number, usedMm: number): number | undefined {
+  if (takenAt(MOST_OVERLAP) < usedMm) return undefined;
+  return halved(0, MOST_OVERLAP, (overlap) => takenAt(overlap) < usedMm);
 }
 
 /** Turns at one spot that use up so many mm. */

@@ -65,6 +65,7 @@ const table = {
   patchMm2: { least: 0.01, most: 10_000, unit: "mm²" },
   overTake: { least: 1, most: 10 },
   // Dubbing, knots, drops, minutes.
+  taper: { least: 0.05, most: 20 },
   loopMm: length(1000),
   loopLayers: count(20, "layers"),
   loopLoad: { least: 0.0001, most: 50, unit: "mg a mm" },
@@ -74,6 +75,7 @@ const table = {
   coats: { least: 0, most: 9, whole: true, unit: "coats" },
   minutes: { least: 0, most: 600, unit: "minutes" },
   // Materials.
+  fibreMm: length(1000),
   widthMm: length(50),
   thicknessMm: length(50),
   coreMm: room(50),

@@ -87,6 +87,7 @@ const saidKeys: Record<Kind, readonly (keyof Said)[]> = {
     "fullness",
     "shape",
     "noodle",
+    "taper",
     "thickness",
     "loopMm",
     "loopLayers",

@@ -71,6 +71,17 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
     said.amount = { slipWidth: said.shown };
     delete said.shown;
   }
+  // “4 slips 3 mm wide” are two on either side.
+  if (
+    kind === "lay" &&
+    said.amount &&
+    "slipWidth" in said.amount &&
+    (said.count ?? 0) > 2 &&
+    (said.count ?? 0) % 2 === 0
+  ) {
+    said.amount = { ...said.amount, layers: (said.count ?? 0) / 2 };
+    delete said.count;
+  }
   if (kind === "lay" && said.perSide && said.amount) {
     said.amount = twice(said.amount);
     delete said.perSide;

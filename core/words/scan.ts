@@ -429,9 +429,9 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
 const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 
 const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
-  [/(?:fibres?|fibers?|barbs?|barbules?)$/, "fibres"],
+  [/(?:fibres?|fibers?|barbs?|barbules?|biots?)$/, "fibres"],
   [/(?:herls?|strands?|lengths?)$/, "strands"],
-  [/(?:slips?|biots?|sections?|segments?)$/, "slips"],
+  [/(?:slips?|sections?|segments?)$/, "slips"],
   [/(?:feathers?|plumes?|hackles?|tips?)$/, "feathers"],
 ];
 
@@ -448,7 +448,7 @@ function putCount(told: Told, c: Count, noun: string, found: Description): boole
     // Strands wound together; one feather is what is wound anyway.
     if (by === "strands" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
     else if (by === "feathers" && c.n !== 1) told.said.count = c.n;
-    else if (by === "fibres" && Number.isInteger(c.n)) told.said.rope = c.n;
+    else if (by === "fibres" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
     return true;
   }
   if (told.kind === "lay" && by === "feathers" && /tips?$/.test(noun)) {
@@ -456,7 +456,6 @@ function putCount(told: Told, c: Count, noun: string, found: Description): boole
     return true;
   }
   if (told.kind !== "lay" || by === undefined) return c.n === 1;
-  if (by === "slips" && form === "quill" && /biots?$/.test(noun)) return amountOf(told.said, c, "pieces");
   return amountOf(told.said, c, by);
 }
 const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feathers" | "pieces" | undefined => {

@@ -37,6 +37,12 @@ const materialRow = z.object({
   span_mm: number.optional(),
   sides: number.optional(),
   unusable: number.optional(),
+  /** A soft feather serves one fly. */ soft: flag,
+  /** Fibres a mm on the feather's other side, where they differ. */ other_per_mm: number.optional(),
+  fibre_mm: number.optional(),
+  mobility: number.optional(),
+  strength: number.optional(),
+  floats: number.optional(),
   piece_mm: number.optional(),
   hair_density: number.optional(),
   liquid: z.enum(["lacquer", "resin", "glue"]).optional(),
@@ -59,6 +65,18 @@ const materialRow = z.object({
   lead_days: number,
 });
 type MaterialRow = z.infer<typeof materialRow>;
+
+/** How lively, strong and buoyant it is, where anybody has said. */
+function qualitiesOf({ mobility, strength, floats }: MaterialRow): Pick<Material, "qualities"> {
+  if (mobility === undefined && strength === undefined && floats === undefined) return {};
+  return {
+    qualities: {
+      ...(mobility !== undefined && { mobility }),
+      ...(strength !== undefined && { strength }),
+      ...(floats !== undefined && { floats }),
+    },
+  };
+}
 
 /** The figures of a material that its columns give. */
 function figuresOf(m: MaterialRow): Partial<Material> {
@@ -93,8 +111,12 @@ function figuresOf(m: MaterialRow): Partial<Material> {
           span: m.span_mm,
           sides: m.sides ?? 2,
           unusable: m.unusable ?? 0,
+          ...(m.other_per_mm !== undefined && { otherPerMm: m.other_per_mm }),
+          ...(m.soft && { soft: true }),
         },
       }),
+    ...(m.fibre_mm !== undefined && { fibreMm: m.fibre_mm }),
+    ...qualitiesOf(m),
     ...(m.piece_mm !== undefined && { pieceMm: m.piece_mm }),
     ...(m.hair_density !== undefined && { hair: { density: m.hair_density } }),
     ...(m.liquid && { liquid: { kind: m.liquid, ...(m.glue_body && { body: m.glue_body }) } }),

@@ -44,12 +44,14 @@ export function resolveDress(c: FlyContext, step: DressStep): TyingStep {
   };
 }
 
-/** Flies that a packet makes by traces, where nobody has counted yet: nominal. */
+/** Flies that a packet makes by traces, where nobody has counted yet, and what a packet weighs: nominal. */
 const TRACES_A_PACKET = 200;
+const PACKET_MG = 1000;
 
 /** A trace is never weighed and fills nothing: the packet ties so many flies. */
-function traceOf(c: FlyContext, step: DressStep, { fliesPerPacket = TRACES_A_PACKET }: Material): TyingStep {
-  c.take(step, { kind: "packets", fliesPerPacket });
+function traceOf(c: FlyContext, step: DressStep, { unit, fliesPerPacket = TRACES_A_PACKET }: Material): TyingStep {
+  // A drawer that counts by weight is charged an even share of a packet.
+  c.take(step, unit === "ug" ? { kind: "mass", mg: PACKET_MG / fliesPerPacket } : { kind: "packets", fliesPerPacket });
   // At the zone's rear end, which is on the shank even where a bead covers its front.
   return { id: step.id, name: step.name, do: "act", at: spanning(c.hook, step).to };
 }
@@ -64,7 +66,11 @@ function ruleOf(c: FlyContext, step: DressStep): DressRule {
   guard("load of the loop", step.loopLoad, bounds.loopLoad);
   if (loadOf(c, step) !== undefined) return { noodle: (step.loopMm ?? 0) * (step.loopLayers ?? 1) };
   const byShape = step.fullness && c.school(step, "dubbing amount") !== "noodle";
-  if (step.noodle && !byShape) return { noodle: c.lengths.mm(step.noodle) };
+  if (step.noodle && !byShape) {
+    // A noodle that is said to make a shape lies as the shape does: its volume as the square of the fullness.
+    const taper = step.taper ?? (step.shape && shapes[step.shape].map((share) => share * share));
+    return { noodle: c.lengths.mm(step.noodle), ...(taper && { taper }) };
+  }
   if (!step.fullness)
     throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how full, or how long a noodle" });
   const [a, b] = [c.lengths.mm(step.fullness[0]), c.lengths.mm(step.fullness[1])];

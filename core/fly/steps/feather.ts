@@ -9,7 +9,8 @@ const FEATHER_BOUND = 4;
 
 /**
  * A wound feather as it is held: by the butt the pliers hold the usable tip; by the tip they hold the thick butt, which
- * is not usable anyway.
+ * is not usable anyway. Only a long hackle tied in by the butt is taken up again: what is left of a soft feather, or of
+ * one that was tied in by its tip, has no tip to tie in.
  */
 export function featherTake(c: FlyContext, step: RecipeStep, material: Material, bound: number) {
   const { feather } = material;
@@ -22,5 +23,6 @@ export function featherTake(c: FlyContext, step: RecipeStep, material: Material,
     usable: feather.usable,
     grip: byTip ? 0 : feather.grip,
     bound: byTip ? held + methodFigures.tipDoubledBack : held,
+    ...((byTip || feather.soft) && { single: true }),
   };
 }

@@ -6,7 +6,7 @@ import type { StepResult, Thread, TyingStep } from "../../tying";
 import type { FlyContext } from "../context";
 import type { FlyStep } from "../types";
 import { resolveDress } from "./dress";
-import { resolveLay } from "./lay";
+import { collectLay, resolveLay } from "./lay";
 import { resolveSeat } from "./seat";
 import { collectCoats, resolveWhip } from "./whip";
 import { collectWind, resolveWind } from "./wind";
@@ -79,9 +79,15 @@ function threadOf(c: FlyContext, step: RecipeStep): Thread {
 }
 
 /** What a step took, where that is known only once it is tied: windings, dubbing, glue and coats. */
-export function collectStep(c: FlyContext, flyStep: FlyStep, result: StepResult): void {
+export function collectStep(
+  c: FlyContext,
+  flyStep: FlyStep,
+  result: StepResult,
+  results: ReadonlyMap<string, StepResult>,
+): void {
   if (result.do === "dress") c.take(flyStep.step, { kind: "mass", mg: result.mass ?? 0 });
   if (result.do === "wind") collectWind(c, flyStep, result);
+  if (result.do === "lay") collectLay(c, flyStep, results);
   if (result.do === "glue") c.take(flyStep.step, { kind: "volume", ul: result.volume ?? 0 });
   if (result.do === "whip") collectCoats(c, flyStep.step, result);
 }

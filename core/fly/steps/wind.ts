@@ -1,10 +1,10 @@
 import type { Material, MaterialForm } from "../../materials";
-import { ascending, ceilTo } from "../../numeric";
+import { ascending, ceilSafe, ceilTo } from "../../numeric";
 import { bounds, guard } from "../../units";
 import { methodFigures } from "../../methods";
 import type { RecipeStep } from "../../recipe";
-import type { StepResult, Take, TyingStep } from "../../tying";
-import { fibreUse } from "../amount";
+import { fibresInSpan, strandPieces, type StepResult, type Take, type TyingStep } from "../../tying";
+import { fibreUse, guardReach } from "../amount";
 import type { FlyContext } from "../context";
 import { middleOf } from "../lengths";
 import { strandFor } from "../strands";
@@ -13,8 +13,12 @@ import { featherTake } from "./feather";
 
 type WindStep = RecipeStep & { do: "wind" };
 
-/** What is thrown away at the spool's end, where nobody says how much. */
-const USUAL_TRIM = 20;
+/** What is thrown away at the spool's end, where nobody says how much; weight wire is cut close. */
+const usualTrim = (form: MaterialForm): number => (form === "weight wire" ? 2 : 20);
+
+/** Lost where the end of a stretched material is cut and springs back. */
+const SPRINGS_BACK = 5;
+const springsBack = (form: MaterialForm): number => (form === "stretch body" || form === "rubber" ? SPRINGS_BACK : 0);
 
 /** Pieces cut for a fly are cut to whole 5 mm, with enough to hold them by. */
 export const cutLength = (used: number): number => ceilTo(used + methodFigures.cutHandling, 5);
@@ -44,7 +48,8 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
     take.from === "feather" && c.school(step, "hackle turns") === "whole feather"
       ? take.usable - take.grip - take.bound
       : undefined;
-  const tookMm = step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm : undefined;
+  const tookMm =
+    step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm - springsBack(material.form) : undefined;
   const strand = strandFor(material, step);
   const { atMost } = step;
   return {
@@ -106,10 +111,12 @@ function takeOf(c: FlyContext, step: WindStep, material: Material): Take {
   const bound = boundMm(c, step);
   const rule =
     step.take ??
-    (material.form === "hackle" ? { from: "feather" as const } : { from: "spool" as const, trimMm: USUAL_TRIM });
+    (material.form === "hackle"
+      ? { from: "feather" as const }
+      : { from: "spool" as const, trimMm: usualTrim(material.form) });
   if (rule.from === "feather") return featherTake(c, step, material, bound);
-  // What is left is stock again: nothing is thrown away.
-  if (rule.from === "leftover") return { from: "spool", bound, trim: 0 };
+  // What is left is stock again: nothing is thrown away but what springs back.
+  if (rule.from === "leftover") return { from: "spool", bound, trim: springsBack(material.form) };
   const trim = c.school(step, "wire ends") === "broken" ? Math.min(rule.trimMm, methodFigures.brokenEnd) : rule.trimMm;
   if (rule.from === "pieces" && c.school(step, "pieces") !== "spool")
     return { from: "pieces", bound, piece: rule.pieceMm, grip: rule.gripMm, trim };
@@ -125,7 +132,10 @@ export function collectWind(c: FlyContext, flyStep: FlyStep, result: StepResult)
   if (carried && c.school(step, "bundle") === "fold back") {
     // The same bundle goes on: counted once, but it has to be long enough for both.
     const use = c.parts.get(carried.step.component ?? "")?.uses.find((u) => u.step === carried.id)?.use;
-    if (use?.kind === "fibres") use.lengthMm += result.strandLength ?? 0;
+    if (use?.kind === "fibres") {
+      use.lengthMm += result.strandLength ?? 0;
+      guardReach(step.name, flyStep.material, use.lengthMm);
+    }
     return;
   }
   c.take(step, useOf(c, flyStep, step, flyStep.material, result));
@@ -143,17 +153,37 @@ function useOf(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Materi
   const one = result.strandLength ?? 0;
   const count = result.strands ?? 1;
   if (material.form === "hackle") return featherUse(c, flyStep, step, material, result);
+  const pooled = c.school(step, "feather use") !== "whole flies";
+  if (material.form === "quill" && material.feather) {
+    // A slip or a biot is one of many on its quill.
+    const wide = Math.max(1, fibresInSpan(material.strand?.width ?? 0, material.feather.perMm));
+    return fibreUse(material, step, count * wide * inTurn(material, one), one, pooled);
+  }
   if (material.form === "feather fibre" && material.feather)
-    return fibreUse(material, step, count, one, c.school(step, "feather use") !== "whole flies");
-  if (material.unit === "count") return { kind: "pieces", each: count };
+    return fibreUse(material, step, count * inTurn(material, one), one, pooled);
+  if (material.unit === "count") return woundPieces(material, count, one);
   if (c.school(step, "pieces") === "cut") return cutUse(step, one, bound);
   return { kind: "length", mm: count * (result.use ?? one) };
+}
+
+/** How many lengths of a material are wound one after another where a single one is too short. */
+const inTurn = ({ fibreMm = Infinity }: Material, oneMm: number): number => Math.max(1, ceilSafe(oneMm / fibreMm));
+
+/** Strands of a hank, so many flies from each; and herl, of which a long winding takes more than one. */
+function woundPieces(material: Material, count: number, one: number): ComponentUse {
+  if (material.pieceMm !== undefined)
+    return {
+      kind: "strands",
+      ...strandPieces({ hank: material.pieceMm, piece: one, ends: count, folded: false }),
+      pieceMm: one,
+    };
+  return { kind: "pieces", each: count * inTurn(material, one) };
 }
 
 function featherUse(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Material, r: StepResult): ComponentUse {
   const bound = r.bound ?? 0;
   const doubledBack = c.school(step, "hackle tied in") === "tip" ? methodFigures.tipDoubledBack : 0;
-  const { usable, grip } = featherTake(c, step, material, bound - doubledBack);
+  const { usable, grip, single } = featherTake(c, step, material, bound - doubledBack);
   return {
     kind: "wound feather",
     length: r.length ?? 0,
@@ -161,6 +191,7 @@ function featherUse(c: FlyContext, flyStep: FlyStep, step: WindStep, material: M
     usable,
     grip,
     barb: flyStep.barbMm,
+    ...(single && { single }),
     ...(c.school(step, "hackle turns") === "whole feather" && { whole: true }),
   };
 }

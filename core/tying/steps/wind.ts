@@ -47,7 +47,9 @@ export function runWind(vise: Vise, step: WindStep): StepResult {
     if (wound.from === wound.to) heapUp(vise.profile, wound.from, wound.length * strand.area, vise.beadMm);
     return base;
   }
-  const bound = step.take?.bound ?? 0;
+  // What was measured by its leftover was drawn tight where it is bound, too.
+  const tightened = step.tookMm === undefined ? 1 : wound.length / wound.unstretched;
+  const bound = (step.take?.bound ?? 0) / tightened;
   vise.mass.materials += strand.massPerMm * (wound.unstretched + bound);
   return { ...base, bound, ...taken(step, wound, bound) };
 }
@@ -78,8 +80,7 @@ function windZone({ profile, hook, beadMm }: Vise, step: WindStep, strand: Stran
   const passes = step.passes ?? 1;
   if (step.fill) return windToFill(profile, strand, zone, step.fill);
   if (step.tookMm !== undefined) {
-    const took = step.tookMm - (step.take?.bound ?? 0);
-    const stretch = stretchToUse(profile, strand, zone, step.rule, passes, took);
+    const stretch = stretchToUse(profile, strand, zone, step.rule, passes, step.tookMm, step.take?.bound);
     return wind(profile, strand, zone, step.rule, { passes, stretch });
   }
   const closest = (zone.to - zone.from) / (step.atMost ?? Infinity);

@@ -35,6 +35,12 @@ const atEnds = opt(
     `${fullWords}?\\s*(?:at|in|near)\\s+the\\s+(?:front|rear|bend|eye|tail|thorax|back)|behind\\s+the\\s+(?:bead|eye|head)|at\\s+the\\s+bead|(?:in\\s+front|at\\s+the\\s+rear)`,
   ),
 );
+const ratio = seq(
+  words("taper(?:ed|ing)?|thin(?:ned)?\\s+at\\s+one\\s+end"),
+  number,
+  match("\\s*(?::|to)\\s*"),
+  number,
+);
 const oneLength = map(seq(length, atEnds, opt(words(fullWords))), ([l]) => l);
 const rear = /\b(?:at|in|near)\s+the\s+(?:rear|bend|tail|back)\b/;
 
@@ -61,6 +67,14 @@ export const dressClauses: Clause[] = [
     (s, [noodle]) => void (s.noodle = noodle),
   ),
   clause("a thin noodle", seq(opt(words("an?")), howThick, NOODLE), (s, [, t]) => void (s.thickness = t)),
+  clause(
+    "tapered 1 to 3",
+    unless(ratio, match('\\s*(?:mm|cm|in\\b|"|of\\b|gape|shank|eye|body|times|/|%)')),
+    (s, [, a, , b]) => {
+      if (s.noodle === undefined || !(a >= 0.05 && a <= 20 && b >= 0.05 && b <= 20)) return false;
+      s.taper = [a, b];
+    },
+  ),
   clause("0.4 to 0.2 gape full", endsRead(), (s, { pair }) => void (s.fullness = pair)),
   clause(
     "0.5 gape full",

@@ -63,10 +63,16 @@ export function amountOf(
 const byNumber: Clause[] = [
   clause(
     "matched slips of",
-    words(
-      "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?)\\s+(?:of|from)",
+    seq(
+      opt(count),
+      words(
+        "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?)\\s+(?:of|from)",
+      ),
     ),
-    () => undefined,
+    (s, [c]) => {
+      if (c && !Number.isInteger(c.n)) return false;
+      if (c) s.count = c.n;
+    },
   ),
   clause(
     "3 mm of fibres",
@@ -170,6 +176,18 @@ const bySize: Clause[] = [
     (s, [, slipWidth]) => {
       if (s.amount && !("slipWidth" in s.amount)) return false;
       s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "doubled",
+    oneOf(
+      map(words("doubled|double|stacked|in\\s+pairs|two\\s+(?:on\\s+)?(?:a|each|per)\\s+side"), () => 2),
+      map(seq(number, words("(?:slips?\\s+)?(?:on\\s+)?(?:a|each|per)\\s+side")), ([n]) => n),
+    ),
+    (s, layers) => {
+      if (!s.amount || !("slipWidth" in s.amount) || !Number.isInteger(layers) || layers < 1 || layers > 20)
+        return false;
+      s.amount = { slipWidth: s.amount.slipWidth, ...(layers > 1 && { layers }) };
     },
   ),
   clause(

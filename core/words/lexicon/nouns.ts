@@ -11,11 +11,17 @@ export interface NounForm {
 
 const SOFT = {
   strand: { section: "oval" as const, width: 0.6, thickness: 0.4, density: 1.2 },
-  feather: { usable: 60, grip: 20, perMm: 1.8, span: 40, sides: 2, unusable: 0.1 },
+  feather: { usable: 60, grip: 20, perMm: 1.8, span: 40, sides: 2, unusable: 0.1, soft: true },
 };
 const PLUME = {
   strand: { section: "flat" as const, width: 0.08, thickness: 0.05, density: 0.6 },
-  feather: { usable: 60, grip: 15, perMm: 3, span: 60, sides: 2, unusable: 0.2 },
+  feather: { usable: 60, grip: 15, perMm: 3, span: 60, sides: 2, unusable: 0.2, soft: true },
+};
+/** One biot every 1.2 mm of a quill's leading edge; a biot is wound about as wide as it grows. */
+const BIOT = {
+  strand: { section: "flat" as const, width: 0.9, thickness: 0.12, density: 1.1 },
+  feather: { usable: 50, grip: 10, perMm: 1 / 1.2, span: 50, sides: 1, unusable: 0.1 },
+  fibreMm: 25,
 };
 const HOLLOW = { hair: { density: 0.35 } };
 const flat = (width: number, thickness: number, density = 1.05) => ({
@@ -68,10 +74,15 @@ const nouns: [string, NounForm][] = [
     },
   ],
   [
-    "(?:peacock|ostrich|emu|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?|ostrich",
-    { form: "herl", counted: "strands" },
+    "(?:ostrich|emu)\\s+(?:herls?|plumes?)|ostrich",
+    {
+      form: "herl",
+      figures: { strand: { width: 0.4, thickness: 0.9, core: 0.2, lineDensity: 0.01 }, fibreMm: 90 },
+      counted: "strands",
+    },
   ],
-  ["biots?", { form: "quill", counted: "slips" }],
+  ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
+  ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
     "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
     { form: "quill", counted: "slips" },

@@ -7,6 +7,7 @@ import { sayNumber } from "./number";
 export function sayDress(step: StepOf<"dress">): string[] {
   return [
     step.noodle ? `noodle ${sayLength(step.noodle)}${step.thickness ? ` ${step.thickness}` : ""}` : "",
+    step.taper ? `tapered ${sayNumber(step.taper[0])} to ${sayNumber(step.taper[1])}` : "",
     step.fullness ? `${pairWords(step.fullness)} full` : "",
     step.shape ?? "",
     step.trace ? "a trace" : "",

@@ -12,11 +12,14 @@ const partNouns: Record<(typeof featherParts)[number], (n: number) => string> = 
   "centre out": (n) => `${counted(sayNumber(n), "feather")}, centre out`,
 };
 
+const layersWords = (layers = 1): string =>
+  layers === 1 ? "" : layers === 2 ? ", doubled" : `, ${layers} on each side`;
+
 export function amountWords(a: LayAmount): string {
   if ("fibres" in a) return counted(a.fibres, "fibre");
   if ("spanMm" in a) return `${sayNumber(a.spanMm)} mm of fibres`;
   if ("clump" in a) return `clump of ${sayLength(a.clump)}`;
-  if ("slipWidth" in a) return `slips ${sayLength(a.slipWidth)} wide`;
+  if ("slipWidth" in a) return `slips ${sayLength(a.slipWidth)} wide${layersWords(a.layers)}`;
   if ("strands" in a) return `${counted(a.strands, "strand")}${a.folded ? " folded" : ""}`;
   if ("patchMm2" in a) return `patch of ${sayNumber(a.patchMm2)} mm²`;
   if (!("feathers" in a)) return counted(a.pieces, "piece");
