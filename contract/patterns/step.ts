@@ -95,6 +95,8 @@ export const stepSchema = z.discriminatedUnion("do", [
       .optional(),
     barb: z.tuple([length, length]).optional(),
     counter: z.boolean().optional(),
+    clockwise: z.boolean().optional(),
+    intoBead: z.boolean().optional(),
     carries: short.optional(),
     sweep: z.enum(["back", "square", "forward"]).optional(),
     atMost: figure("atMostTurns").optional(),

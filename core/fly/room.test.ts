@@ -47,13 +47,27 @@ describe("room in front of the body", () => {
   };
   const hackle = { id: "hackle", role: "collar" as const, material: [{ value: "hackle" }] };
 
-  test("an eye length for the head, half a one for each part that follows", () => {
-    const room = headRoomOf(tie(withStep(collar, hackle), { form: "light" }));
-    // wing and collar come after the body; without a bead the head needs its own eye length
-    expect(room).toMatchObject({ step: "body", eyes: 2, parts: ["wing", "collar"] });
-    expect(room?.neededMm).toBeCloseTo(2 * tie(withStep(collar, hackle)).hook.eye, 9);
+  test("the head as it is wound, half an eye length for a wing, its own width for a collar", () => {
+    const fly = tie(withStep(collar, hackle), { form: "light" });
+    const room = headRoomOf(fly);
+    // Wing and collar come after the body; the whip finish takes half an eye length, the stem is 0.6 mm wide.
+    expect(room).toMatchObject({ step: "body", parts: ["wing", "collar"] });
+    expect(room?.neededMm).toBeCloseTo(fly.hook.eye + 0.6, 9);
+    const along = headRoomOf(
+      tie(withStep({ ...collar, to: { eyeLengths: 1.4 } } as RecipeStep, hackle), { form: "light" }),
+    );
+    expect(along?.neededMm).toBeCloseTo(fly.hook.eye + 0.8 * fly.hook.eye, 9);
   });
-  test("behind a bead only the parts count", () => expect(headRoomOf(tie(withStep(collar, hackle)))?.eyes).toBe(1));
+  test("two steps of one wing are one part; behind a bead only the parts count", () => {
+    const two = withStep(collar, hackle);
+    const wing = two.steps.find((s) => s.id === "wing") as RecipeStep;
+    two.steps.splice(two.steps.indexOf(wing), 0, { ...wing, id: "wing-in" });
+    expect(headRoomOf(tie(two, { form: "light" }))?.neededMm).toBe(
+      headRoomOf(tie(withStep(collar, hackle), { form: "light" }))?.neededMm,
+    );
+    const beaded = tie(withStep(collar, hackle));
+    expect(headRoomOf(beaded)?.neededMm).toBeCloseTo(0.5 * beaded.hook.eye + 0.6, 9);
+  });
   test("a body too far forward is told with the figures; further back it is not", () => {
     const crowded = (fraction: number) => {
       const r = withStep(collar, hackle);
@@ -62,7 +76,7 @@ describe("room in front of the body", () => {
     };
     expect(crowded(0.05)[0]).toMatchObject({ step: "body" });
     expect(crowded(0.05).map(warningSentence)[0]).toMatch(
-      /leaves 0\.\d mm in front of it; “wing”, “collar”, the head need \d\.\d mm, 2 eye lengths/,
+      /leaves 0\.\d mm in front of it; “wing”, “collar”, the head need \d\.\d mm, 1\.5 eye lengths/,
     );
     expect(crowded(0.5)).toEqual([]);
   });

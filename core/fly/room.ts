@@ -54,10 +54,25 @@ function covers(s: FlyStep, threadMay: boolean): boolean {
   return false;
 }
 
-/** Eye lengths that a part in front of the body takes, and the head itself. */
+/** Eye lengths that the head takes at most, and a laid part in front of the body. */
 const HEAD_EYES = 1;
 const PART_EYES = 0.5;
+
 const frontRoles = new Set<Role>(["collar", "wing", "underwing", "throat", "topping", "cheeks"]);
+
+/** The head as the recipe winds it, an eye length at most; a bead takes its place. */
+function headMmOf({ tied, hook }: ComposedFly): number {
+  if (tied.beadMm > 0) return 0;
+  const whip = tied.steps.findLast((r) => r.do === "whip");
+  return Math.min(HEAD_EYES * hook.eye, whip?.to ?? Infinity);
+}
+
+/** Shank that a wound part in front takes: its zone, or at one spot, where turns climb on each other, its width. */
+function woundWidth(fly: ComposedFly, s: FlyStep): number {
+  const r = fly.tied.steps.find((x) => x.id === s.id);
+  if (s.step.do !== "wind" || !r) return 0;
+  return r.to > r.from ? r.to - r.from : (s.material?.strand?.width ?? 0);
+}
 
 export interface HeadRoom {
   /** The step that ends nearest the eye before those parts are tied in. */
@@ -69,9 +84,9 @@ export interface HeadRoom {
 }
 
 /**
- * Room that the parts in front of the body and the head need, planned in eye lengths, and the room that the body
- * leaves. One eye length for the head, half a one for each collar, wing, throat or second hackle that follows; behind a
- * bead, which takes the head's place, only the parts count.
+ * Room that the parts in front of the body and the head need, and the room that the body leaves: the head as it is wound,
+ * the width of its turns for a collar or second hackle, half an eye length for each wing or throat that follows; behind
+ * a bead, which takes the head's place, only the parts count.
  * @returns undefined for a fly without a body that ends in front
  */
 export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {
@@ -80,22 +95,32 @@ export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {
   const index = fly.steps.findLastIndex((s, i) => isBody(s, results[i]));
   const body = fly.steps[index];
   if (!body) return undefined;
-  const parts = fly.steps
-    .slice(index + 1)
-    .filter((s) => s.role !== undefined && frontRoles.has(s.role) && s.step.do !== "act");
-  const eyes = (fly.tied.beadMm > 0 ? 0 : HEAD_EYES) + PART_EYES * new Set(parts.map((s) => s.role)).size;
   const front = fly.steps.reduce(
     (least, s, i) => (i <= index && isBody(s, results[i]) ? Math.min(least, results[i]?.from ?? Infinity) : least),
     Infinity,
   );
+  const parts = fly.steps.slice(index + 1).filter((s, i) => isInFront(s, results[index + 1 + i], front));
+  const laid = new Set(parts.flatMap((s) => (s.step.do === "wind" ? [] : [s.role])));
+  const neededMm =
+    headMmOf(fly) + PART_EYES * fly.hook.eye * laid.size + parts.reduce((mm, s) => mm + woundWidth(fly, s), 0);
   return {
     step: body.id,
     leftMm: front - fly.tied.beadMm,
-    neededMm: eyes * fly.hook.eye,
-    eyes,
+    neededMm,
+    eyes: Number((neededMm / fly.hook.eye).toFixed(1)),
     parts: parts.map((s) => s.name),
   };
 }
+
+/**
+ * What belongs to the head takes room in front of the body; what is placed on the body itself, by its share of the
+ * shank as a parachute hackle is, takes none.
+ */
+const isInFront = (s: FlyStep, r: StepResult | undefined, front: number): boolean => {
+  if (s.role === undefined || !frontRoles.has(s.role) || s.step.do === "act" || r === undefined) return false;
+  const isOnBody = (s.step.do === "wind" || s.step.do === "lay") && "fraction" in s.step.from && r.from >= front;
+  return !isOnBody;
+};
 
 const isBody = (s: FlyStep, r: StepResult | undefined): boolean =>
   r !== undefined &&

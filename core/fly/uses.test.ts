@@ -394,3 +394,149 @@ describe("what is taken over", () => {
     expect(lengthOf(fly)).toBeCloseTo(12 + 0.1 * fly.hook.shank + 5, 6);
   });
 });
+
+describe("eyes shorten the shank, and a bead takes wire in", () => {
+  const eyesAt = (fraction: number): RecipeStep => ({
+    id: "eyes",
+    name: "lash the eyes",
+    do: "seat",
+    component: "e",
+    from: { fraction },
+  });
+  const withEyes = (body: Partial<RecipeStep>): ComposedFly =>
+    composeFly(
+      changed((r) => {
+        r.components.push(part("e", "eyes", "dumbbell"));
+        const at = r.steps.findIndex((s) => s.id === "body");
+        r.steps[at] = { ...(r.steps[at] as RecipeStep), ...body } as RecipeStep;
+        r.steps.splice(at, 0, eyesAt(0.3));
+      }),
+      light({ size: "10" }),
+      model,
+      materials,
+    );
+  const zoneOf = (fly: ComposedFly) => {
+    const r = fly.tied.steps.find((s) => s.id === "body");
+    return [r?.from, r?.to];
+  };
+  test("a body that would run over them begins behind them", () => {
+    const fly = withEyes({ from: { fraction: 0.1 } } as Partial<RecipeStep>);
+    expect(zoneOf(fly)[0]).toBeCloseTo(0.3 * fly.hook.shank + 4.2, 9);
+  });
+  test("what is dubbed about them, or behind them, lies as it is said", () => {
+    const behind = withEyes({ from: { fraction: 0.8 } } as Partial<RecipeStep>);
+    expect(zoneOf(behind)[0]).toBeCloseTo(0.8 * behind.hook.shank, 9);
+    const about = withEyes({ from: { fraction: 0.32 }, to: { fraction: 0.5 } } as Partial<RecipeStep>);
+    expect(zoneOf(about)[0]).toBeCloseTo(0.32 * about.hook.shank, 9);
+  });
+
+  const weight = (intoBead: boolean): RecipeStep => ({
+    id: "w",
+    name: "weight",
+    do: "wind",
+    component: "w",
+    from: { landmark: "eye" },
+    rule: { touching: true, turns: 6 },
+    ...(intoBead && { intoBead }),
+  });
+  const weighted = (intoBead: boolean, cavityMm?: number) => {
+    const bead = materials.get("bead") as Material;
+    const known = new Map(materials).set("bead", {
+      ...bead,
+      part: { diameter: 2.8, length: 2.4, mass: 160, cavityMm },
+    });
+    const fly = composeFly(
+      changed((r) => {
+        r.components.push(part("w", "weight", "tin"));
+        r.steps.splice(2, 0, weight(intoBead));
+      }),
+      choose(),
+      model,
+      known,
+    );
+    const r = fly.tied.steps.find((s) => s.id === "w");
+    return { from: r?.from ?? NaN, to: r?.to ?? NaN, turns: r?.turns, length: r?.length ?? NaN };
+  };
+  test("turns that are pushed into the cavity leave the shank behind it free", () => {
+    const [out, deep] = [weighted(false), weighted(true, 1)];
+    expect(out.to - out.from).toBeCloseTo(6 * 0.25, 9);
+    // Four of six turns lie in the cavity.
+    expect(deep.to - deep.from).toBeCloseTo(2 * 0.25, 9);
+    expect(deep.turns).toBeCloseTo(6, 9);
+    expect(deep.length).toBeLessThan(out.length);
+    expect(deep.length).toBeGreaterThan(0.6 * out.length);
+  });
+  test("a cavity deep enough takes them all; unmeasured it is a quarter of the bead", () => {
+    const all = weighted(true, 3);
+    expect([all.from, all.turns]).toEqual([all.to, 6]);
+    expect(weighted(true).to - weighted(true).from).toBeCloseTo(6 * 0.25 - 0.25 * 2.4, 9);
+  });
+});
+
+describe("which way a part is wound", () => {
+  const floss: RecipeStep = {
+    id: "body",
+    name: "body",
+    do: "wind",
+    component: "body",
+    from: { fraction: 0.5 },
+    to: { landmark: "bend" },
+    rule: { touching: true },
+  };
+  const ways = (body: Partial<RecipeStep>, hackle: Partial<RecipeStep>) => {
+    const fly = composeFly(
+      changed((r) => {
+        r.components = r.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "floss" }] } : c));
+        r.components.push(part("h", "hackle", "stiff"));
+        r.steps[r.steps.findIndex((s) => s.id === "body")] = { ...floss, ...body } as RecipeStep;
+        r.steps.splice(r.steps.length - 1, 0, {
+          ...collar,
+          id: "h",
+          from: { fraction: 0.5 },
+          to: { landmark: "bend" },
+          rule: { turns: 6 },
+          ...hackle,
+        } as RecipeStep);
+      }),
+      light(),
+      model,
+      materials,
+    );
+    return ["body", "h"].map((id) => fly.steps.find((s) => s.id === id)?.clockwise);
+  };
+  test.each<[string, Partial<RecipeStep>, Partial<RecipeStep>, [boolean, boolean]]>([
+    ["nothing said: clockwise, as the thread goes", {}, {}, [true, true]],
+    ["a hackle against its body", {}, { counter: true } as Partial<RecipeStep>, [true, false]],
+    [
+      "reversing the body turns it round",
+      { counter: true } as Partial<RecipeStep>,
+      { counter: true } as Partial<RecipeStep>,
+      [false, true],
+    ],
+    [
+      "with the body, whichever way that goes",
+      { counter: true } as Partial<RecipeStep>,
+      { counter: false } as Partial<RecipeStep>,
+      [false, false],
+    ],
+    [
+      "the way itself was said",
+      { clockwise: false } as Partial<RecipeStep>,
+      { counter: true } as Partial<RecipeStep>,
+      [false, true],
+    ],
+    [
+      "and holds against everything",
+      { counter: true } as Partial<RecipeStep>,
+      { clockwise: true } as Partial<RecipeStep>,
+      [false, true],
+    ],
+  ])("%s", (_, body, hackle, expected) => expect(ways(body, hackle)).toEqual(expected));
+  test("what does not lie on it is not turned by it", () =>
+    expect(
+      ways(
+        { counter: true } as Partial<RecipeStep>,
+        { counter: true, from: { eyeLengths: 0.3 }, to: { eyeLengths: 0.6 } } as Partial<RecipeStep>,
+      ),
+    ).toEqual([false, false]));
+});

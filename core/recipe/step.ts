@@ -117,8 +117,10 @@ export type RecipeStep = RecipeStepBase &
         take?: TakeRule;
         /** Barb length that a wound hackle should have: from, to. */
         barb?: [LengthRule, LengthRule];
-        /** Against the winding of the body, as a guard. */
+        /** Against the winding of what lies beneath, as a guard; a body against the usual way. */
         counter?: boolean;
+        /** Clockwise seen from the eye, or not: the one normal form, where the way itself was said. */
+        clockwise?: boolean;
         /** The laid bundle that is carried on as this winding: counted once. */
         carries?: string;
         /** Where the barbs of a hackle lie: swept back, square, or forward. */
@@ -129,6 +131,8 @@ export type RecipeStep = RecipeStepBase &
         face?: "in" | "out";
         /** Layer on layer until it is as full as this from end to end: a ramp, a gap filled. Thread or floss. */
         fill?: [LengthRule, LengthRule];
+        /** Weight that is pushed up into the bead's cavity. */
+        intoBead?: boolean;
         /** Of a tinsel with two good faces, the one that shows. */
         shows?: string;
         /** This winding levels what lies under the body; a laid step whose butts could do it instead. */

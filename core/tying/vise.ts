@@ -5,6 +5,7 @@ import { threadStrand, type Strand, type Thread, type ThreadAspect } from "./str
 import type { ThreadUse, TiedFly, Warning } from "./types";
 import { tieInThread } from "./wind";
 
+const EDGE = 1e-9;
 const START_TAG = 80;
 const FINISH_TAG = 160;
 
@@ -17,6 +18,8 @@ export class Vise {
   readonly mass = { beads: 0, materials: 0, dubbing: 0 };
   /** Length against the eye that a bead takes. */
   beadMm = 0;
+  /** Where hard parts sit away from the eye: dumbbells, bead chain. */
+  readonly hard: { from: number; to: number }[] = [];
   /** The thread on the hook now, its section, and what it has been used for. */
   thread: Thread;
   strand: Strand;
@@ -69,6 +72,16 @@ export class Vise {
   /** A zone between two places, clipped to the usable shank. @throws DomainError as zoneOf */
   zone(from: Place, to: Place): Zone {
     return zoneOf(this.at(from), this.at(to), this.hook, this.beadMm);
+  }
+
+  /**
+   * A zone for what is wound or dubbed: where it would run over eyes that are seated, it begins behind them. What lies
+   * about the eyes themselves, or in front of them, stays as it is said.
+   */
+  behindHard(zone: Zone): Zone {
+    const over = this.hard.filter((h) => zone.from < h.from + EDGE && zone.to > h.to + EDGE && h.to > zone.from);
+    const from = Math.max(zone.from, ...over.map((h) => h.to));
+    return { ...zone, from };
   }
 
   /** Wraps of thread at a place, on what lies there now: of a tie-in, or of a knot. */

@@ -53,6 +53,8 @@ const saidKeys: Record<Kind, readonly (keyof Said)[]> = {
     "take",
     "barb",
     "counter",
+    "clockwise",
+    "intoBead",
     "sweep",
     "tiedIn",
     "spread",

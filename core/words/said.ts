@@ -58,8 +58,6 @@ export type Said = Partial<
     byMiddle?: boolean;
     /** So many times as full as the body. */
     ofBody?: number;
-    /** Weight that is pushed up into the bead. */
-    intoBead?: boolean;
     /** The wraps are those of every tie-in. */
     everyTieIn?: boolean;
     /** The knot is left bare on purpose. */

@@ -8,6 +8,7 @@ import { fibreUse, guardReach } from "../amount";
 import type { FlyContext } from "../context";
 import { middleOf } from "../lengths";
 import { strandFor } from "../strands";
+import { isClockwise } from "./direction";
 import type { ComponentUse, FlyStep } from "../types";
 import { featherTake } from "./feather";
 
@@ -71,7 +72,18 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
     fill,
     tookMm,
     smooth,
+    cavityMm: step.intoBead ? cavityOf(c) : undefined,
   };
+}
+
+/** Depth of a bead into which wire can be pushed, where nobody has measured it: a share of its length. */
+const CAVITY_OF_BEAD = 0.25;
+
+/** Inner space of the bead against the eye, mm; 0 for a fly without one. */
+function cavityOf(c: FlyContext): number {
+  if (c.beadMm === 0) return 0;
+  const bead = c.order.find((s) => s.do === "seat" && c.chosen.get(s.component ?? "")?.part?.length === c.beadMm);
+  return c.chosen.get(bead?.component ?? "")?.part?.cavityMm ?? CAVITY_OF_BEAD * c.beadMm;
 }
 
 const smoothForms = new Set<MaterialForm>(["tinsel", "floss", "thread"]);
@@ -82,15 +94,6 @@ const isSmoothBody = (c: FlyContext, step: WindStep, material: Material): boolea
   smoothForms.has(material.form) &&
   !step.levels &&
   !step.fill;
-
-/** A rib runs against the body or with it, whichever way the body is wound; reversing the body turns its ribs round. */
-function isClockwise(c: FlyContext, step: WindStep): boolean {
-  const direction = c.school(step, "rib direction");
-  if (direction === undefined) return step.counter !== true;
-  const body = c.order.find((s) => s.do === "wind" && c.roleOf(s) === "body");
-  const bodyClockwise = body?.do === "wind" ? body.counter !== true : true;
-  return direction === "against" ? !bodyClockwise : bodyClockwise;
-}
 
 /** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
 function isWorkingThread(c: FlyContext, step: RecipeStep, material: Material): boolean {

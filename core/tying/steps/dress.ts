@@ -8,7 +8,7 @@ const LOOP_EXTRA = 40;
 
 /** Dubbing is wound on: on the thread itself, or in a loop of it. */
 export function runDress(vise: Vise, step: TyingStep & { do: "dress" }): StepResult {
-  const zone = vise.zone(step.from, step.to);
+  const zone = vise.behindHard(vise.zone(step.from, step.to));
   const under = meanDiameter(vise.profile, zone.from, zone.to);
   const { volume, mass, massOnFly, noodle, endDiameters, nothingToFill } = dress(
     vise.profile,

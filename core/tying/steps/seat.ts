@@ -10,5 +10,6 @@ export function runSeat(vise: Vise, step: TyingStep & { do: "seat" }): StepResul
   seat(vise.profile, step.part, from);
   vise.mass.beads += step.part.mass * step.count;
   if (from <= vise.beadMm + 1e-9) vise.beadMm = zone.to;
+  else vise.hard.push({ from, to: zone.to });
   return { id: step.id, name: step.name, do: "seat", from, to: zone.to, count: step.count, fullMm: step.part.diameter };
 }

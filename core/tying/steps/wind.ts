@@ -75,8 +75,11 @@ function windSpot({ profile, hook, beadMm }: Vise, step: WindStep, strand: Stran
   return windAtSpot(profile, strand, at, turns, step.stretch);
 }
 
-function windZone({ profile, hook, beadMm }: Vise, step: WindStep, strand: Strand, a: number, b: number): WindResult {
-  const zone = zoneOf(a, b, hook, beadMm);
+function windZone(vise: Vise, step: WindStep, strand: Strand, a: number, b: number): WindResult {
+  const { profile, hook, beadMm } = vise;
+  const whole = zoneOf(a, b, hook, beadMm);
+  // Thread crosses the eyes; what is built up over the shank ends behind them.
+  const zone = step.strand === "thread" ? whole : vise.behindHard(whole);
   const passes = step.passes ?? 1;
   if (step.fill) return windToFill(profile, strand, zone, step.fill);
   if (step.tookMm !== undefined) {
@@ -91,14 +94,30 @@ function windZone({ profile, hook, beadMm }: Vise, step: WindStep, strand: Stran
   return wind(profile, strand, zone, rule, { passes, stretch: step.stretch ?? 1 });
 }
 
-/** Touching with so many turns: it ends where they end. */
-function windTouching({ profile, beadMm }: Vise, step: WindStep, strand: Strand, a: number): WindResult {
+/** Touching with so many turns: it ends where they end. Turns that are pushed into a bead lie on the bare wire there. */
+function windTouching({ profile, beadMm, hook }: Vise, step: WindStep, strand: Strand, a: number): WindResult {
   if (!(step.rule.touching && step.rule.turns))
     throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });
   if (a < -1e-9) throw new DomainError("ZONE_OVER_EYE", { fromMm: a });
   const options = { passes: step.passes ?? 1, stretch: step.stretch ?? 1 };
-  return wind(profile, strand, { from: Math.max(a, beadMm) }, step.rule, options);
+  const from = Math.max(a, beadMm);
+  const inside = from > beadMm + 1e-9 ? 0 : Math.min(step.rule.turns, (step.cavityMm ?? 0) / strand.width);
+  const insideMm = inside * Math.PI * (hook.wire + strand.core);
+  if (step.rule.turns - inside < LEAST_TURN) {
+    const hidden = windAtSpot(profile, strand, from, step.rule.turns, step.stretch);
+    return { ...hidden, length: insideMm, unstretched: insideMm / options.stretch, perPass: [insideMm] };
+  }
+  const wound = wind(profile, strand, { from }, { ...step.rule, turns: step.rule.turns - inside }, options);
+  return {
+    ...wound,
+    length: wound.length + insideMm,
+    unstretched: wound.unstretched + insideMm / options.stretch,
+    turns: wound.turns + inside,
+    perPass: [insideMm + (wound.perPass[0] ?? 0), ...wound.perPass.slice(1)],
+  };
 }
+/** Less than this of a turn is none. */
+const LEAST_TURN = 0.05;
 
 function taken(
   step: WindStep,

@@ -193,13 +193,16 @@ const setTurns = (
 
 const side = map(
   match(
-    "(hollow|dull|concave|inner|shiny|good|bright|convex|outer)\\s+sides?\\s+(?:facing\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+the\\s+hook|to(?:wards?)?\\s+the\\s+eye|to(?:wards?)?\\s+the\\s+bend|facing\\s+you|up|down)",
+    "(hollow|dull|concave|inner|under|shiny|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|to(?:wards?)?\\s+(?:the\\s+(?:eye|tier)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
   ),
   ([which, where]) => {
     const w = where ?? "";
-    // Facing forward is facing away from the body, behind which the feather sweeps back.
-    const out = /^(?:out|forward|away|facing|up)|eye$/.test(w);
-    const isHollow = /hollow|dull|concave|inner/.test(which ?? "");
+    // Facing forward is facing away from the body, behind which the feather sweeps back; facing the tier it looks away
+    // from the hook, from whichever side it is tied in.
+    const out =
+      (/^(?:out|forward|up)|(?:eye|tier|you|me)$/.test(w) || /^away.*(?:hook|shank|body)$/.test(w)) &&
+      !/^away.*you$/.test(w);
+    const isHollow = /hollow|dull|concave|inner|under/.test(which ?? "");
     return { face: out === isHollow ? ("out" as const) : ("in" as const) };
   },
 );
@@ -271,9 +274,48 @@ const howItLies: Clause[] = [
     () => undefined,
   ),
   clause(
+    "clockwise seen from the eye",
+    seq(
+      oneOf(
+        map(words("(?:anti|counter)-?\\s?clockwise"), () => false),
+        map(words("clockwise"), () => true),
+      ),
+      opt(
+        oneOf(
+          map(
+            words(
+              "(?:(?:as\\s+)?(?:seen|viewed|looking|looked\\s+at)\\s+)?(?:from|at)\\s+(?:the\\s+)?(?:eye|front|head)(?:\\s+end)?",
+            ),
+            () => true,
+          ),
+          map(
+            words(
+              "(?:(?:as\\s+)?(?:seen|viewed|looking|looked\\s+at)\\s+)?(?:from|at)\\s+(?:the\\s+)?(?:bend|rear|back|tail|behind)(?:\\s+end)?",
+            ),
+            () => false,
+          ),
+        ),
+      ),
+    ),
+    // Without a viewpoint it is taken as seen from the eye, and said back so.
+    (s, [clockwise, fromEye]) => void (s.clockwise = fromEye === false ? !clockwise : clockwise),
+  ),
+  clause(
+    // As a right-handed tier sees it, the eye on the right.
+    "over the top, away from you",
+    oneOf(
+      map(
+        words("(?:over\\s+the\\s+top\\s*,?\\s*)?away\\s+from\\s+(?:you|me|the\\s+(?:tier|tyer))(?:rself)?"),
+        () => true,
+      ),
+      map(words("(?:over\\s+the\\s+top\\s*,?\\s*)?towards?\\s+(?:you|me|the\\s+(?:tier|tyer))(?:rself)?"), () => false),
+    ),
+    (s, clockwise) => void (s.clockwise = clockwise),
+  ),
+  clause(
     "counter",
     words(
-      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse)\\s+(?:direction|way)|the\\s+other\\s+way(?:\\s+round)?|anti-?clockwise",
+      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse)\\s+(?:direction|way)|the\\s+other\\s+way(?:\\s+round)?",
     ),
     put({ counter: true }),
   ),
