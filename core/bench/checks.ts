@@ -14,7 +14,10 @@ const inMm = (mm: number): string => `${mm.toFixed(1)} mm`;
  */
 export function checksOf(fly: ComposedFly, say: (mm: number) => string = inMm): MasterCheck[] {
   const own = fly.steps.flatMap((s) => (s.step.checks ?? []).map((c) => ({ ...c, step: s.id })));
-  return [...own, ...fly.steps.flatMap((s) => derived(fly, s, say)), ...always(fly, say)];
+  const byWay = fly.steps.flatMap((s) =>
+    s.methods.flatMap((m) => (m.checks ?? []).map((c) => ({ ...c, feature: `${s.name}: ${c.feature}`, step: s.id }))),
+  );
+  return [...own, ...byWay, ...fly.steps.flatMap((s) => derived(fly, s, say)), ...always(fly, say)];
 }
 
 function derived(fly: ComposedFly, s: FlyStep, say: (mm: number) => string): MasterCheck[] {

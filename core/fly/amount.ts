@@ -11,7 +11,6 @@ import {
   strandPieces,
   type Strand,
 } from "../tying";
-import { methodFigures } from "../methods";
 import type { FeatherPart, LayAmount, LengthRule, RecipeStep } from "../recipe";
 import type { ComponentUse } from "./types";
 
@@ -33,8 +32,8 @@ interface LayContext {
   grossMm: number;
   boundMm: number;
   pooled: boolean;
-  /** Tips levelled in a stacker. */
-  stacked: boolean;
+  /** How many times more is taken than stays, by the way it is measured and levelled. */
+  over: number;
 }
 
 const featherOf = (material: Material, step: RecipeStep) => {
@@ -81,7 +80,7 @@ export function fibreUse(
  */
 export function layAmount(amount: LayAmount, c: LayContext): Laid {
   guard("taken times as much", c.step.overTake, bounds.overTake);
-  const over = (c.step.overTake ?? 1) * (c.stacked ? methodFigures.stackedOver : 1);
+  const over = (c.step.overTake ?? 1) * c.over;
   if ("clump" in amount) return clump(c.mm(amount.clump), c, over);
   if ("patchMm2" in amount) return patch(amount.patchMm2, c);
   if ("slipWidth" in amount) {

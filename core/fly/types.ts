@@ -1,6 +1,7 @@
 import type { Role, FlyChoice, RecipeStep } from "../recipe";
 import type { HookGeometry } from "../hooks";
 import type { Material } from "../materials";
+import type { Way } from "../methods";
 import type { TiedFly } from "../tying";
 
 /** What one fly uses of a component, in the way in which it is taken. Lengths mm, areas mm², mass mg, volume µl. */
@@ -72,12 +73,7 @@ export interface FlyStep {
   /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */
   clockwise?: boolean;
   /** The school of each question that the step raises. */
-  methods: {
-    question: string;
-    school: string;
-    words: string;
-    /** Nobody chose it: it pays for so many flies. */ inBulk?: boolean;
-  }[];
+  methods: Way[];
 }
 
 export interface ComposedFly {

@@ -12,6 +12,15 @@ export const methodFigures = {
   touchedLoss: 0.5,
   /** Hair that a stacker leaves behind, as a multiple of what stays. */
   stackedOver: 1.15,
+  /** Fibres taken by eye come out richer than counted ones. */
+  byEyeOver: 1.15,
+  /** Dubbing put on amply and reduced: share of what was put on that is taken off again. */
+  reducedLoss: 0.2,
+  /** Wraps where as few as hold secure a part, and where it is secured against slipping. */
+  fewWraps: 3,
+  severalWraps: 8,
+  /** Tips levelled by hand, the short ones drawn out, as a multiple of what stays. */
+  handLevelledOver: 1.1,
   /** Wraps more where the thread alone holds weighted eyes. */
   threadOnlyWraps: 6,
 } as const;

@@ -17,6 +17,11 @@ export const habits: readonly Question[] = questions.filter((q) =>
     "pairing",
     "symmetry",
     "palmer",
+    "fibre dose",
+    "fibre ends",
+    "securing",
+    "feather face",
+    "dubbing dose",
   ].includes(q.id),
 );
 

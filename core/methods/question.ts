@@ -1,5 +1,5 @@
 import type { MaterialForm } from "../materials";
-import type { Recipe, RecipeStep, Role } from "../recipe";
+import type { Check, Recipe, RecipeStep, Role } from "../recipe";
 
 /**
  * Where good tiers differ: the questions, the schools that answer each, and what a school costs.
@@ -11,6 +11,8 @@ export interface School {
   /** Minutes a fly more (or fewer) than the pattern's own. */
   minutes?: number;
   tools?: string[];
+  /** What is looked at where it is tied so. */
+  checks?: Check[];
   /** From so many flies on this is the usual way; below, the other. */
   fromFlies?: number;
 }

@@ -2,7 +2,18 @@ import type { MaterialForm } from "../materials";
 import { bulkStep } from "./figures";
 import type { School, StepFacts } from "./question";
 import { bulkSchool, questionsOf, schoolOf } from "./school";
-import type { FlyChoice, Recipe, RecipeStep, Role } from "../recipe";
+import type { Check, FlyChoice, Recipe, RecipeStep, Role } from "../recipe";
+
+/** By which school a step answers a question, with what that asks for. */
+export interface Way {
+  question: string;
+  school: string;
+  words: string;
+  tools?: string[];
+  checks?: Check[];
+  /** Nobody chose it: it pays for so many flies. */
+  inBulk?: boolean;
+}
 
 /** The pattern's own schools by step: a recipe is a version and does not change, so they are worked out once. */
 const ownSchools = new WeakMap<
@@ -56,11 +67,13 @@ export class Schooling {
   }
 
   /** The school of each question that a step raises; in bulk where nobody chose it. */
-  waysOf(step: RecipeStep): { question: string; school: string; words: string; inBulk?: boolean }[] {
+  waysOf(step: RecipeStep): Way[] {
     return [...(this.schools.get(step.id) ?? [])].map(([question, s]) => ({
       question,
       school: s.id,
       words: s.words,
+      ...(s.tools && { tools: s.tools }),
+      ...(s.checks && { checks: s.checks }),
       ...(this.isInBulk(step, question, s) && { inBulk: true }),
     }));
   }

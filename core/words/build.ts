@@ -1,5 +1,6 @@
 import type { RecipeStep, RecipeStepBase } from "../recipe";
 import { sayStep } from "./say/step";
+import { isSaidWay } from "./say/ways";
 import type { Kind, Said } from "./said";
 import type { StepContext } from "./types";
 
@@ -113,9 +114,7 @@ const pick = (from: object, fits: (key: string) => boolean): Record<string, unkn
 
 /** The step that was said, with everything of the step before that words do not say. Nothing is missing any more. */
 export function build(text: string, said: Said, kind: Kind, { was, id, component }: StepContext): RecipeStep {
-  const keptWays = Object.entries(was?.methods ?? {}).filter(
-    ([q]) => !spokenWays.includes(q) && !(q === "dubbing way" && kind === "dress"),
-  );
+  const keptWays = Object.entries(was?.methods ?? {}).filter(([q]) => !spokenWays.includes(q) && !isSaidWay(q));
   const methods = { ...Object.fromEntries(keptWays), ...said.methods };
   const base: RecipeStepBase = {
     name: nameOf(said, kind),

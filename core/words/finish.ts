@@ -82,6 +82,9 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
     said.amount = { ...said.amount, layers: (said.count ?? 0) / 2 };
     delete said.count;
   }
+  // What hair is stacked for, fibres on a stem are drawn level for.
+  if (kind === "lay" && form === "feather fibre" && said.methods?.tips === "stacked")
+    said.methods = { ...said.methods, tips: "by hand" };
   if (kind === "lay" && said.perSide && said.amount) {
     said.amount = twice(said.amount);
     delete said.perSide;

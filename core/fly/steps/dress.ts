@@ -38,11 +38,15 @@ export function resolveDress(c: FlyContext, step: DressStep): TyingStep {
     dubbing: {
       density,
       lineDensity: loadOf(c, step) ?? (step.thickness ? noodleDensities[step.thickness] : lineDensity),
-      loss: way === "touched" ? methodFigures.touchedLoss : loss,
+      loss: lossOf(c, step, way === "touched" ? methodFigures.touchedLoss : loss),
     },
     loop: way === "loop" ? (step.loopMm ?? "as the noodle") : undefined,
   };
 }
+
+/** Put on amply and reduced, some of what was put on comes off again and is lost as well. */
+const lossOf = (c: FlyContext, step: DressStep, loss: number): number =>
+  c.school(step, "dubbing dose") === "reduced" ? 1 - (1 - loss) * (1 - methodFigures.reducedLoss) : loss;
 
 /** Flies that a packet makes by traces, where nobody has counted yet, and what a packet weighs: nominal. */
 const TRACES_A_PACKET = 200;

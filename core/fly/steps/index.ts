@@ -1,13 +1,13 @@
 import { bounds, guard } from "../../units";
 import { DomainError } from "../../errors";
-import { methodFigures } from "../../methods";
-import type { Hold, RecipeStep } from "../../recipe";
+import type { RecipeStep } from "../../recipe";
 import type { StepResult, Thread, TyingStep } from "../../tying";
 import type { FlyContext } from "../context";
 import type { FlyStep } from "../types";
 import { resolveDress } from "./dress";
 import { collectLay, resolveLay } from "./lay";
 import { resolveSeat } from "./seat";
+import { tieInOf } from "./tieIn";
 import { collectCoats, resolveWhip } from "./whip";
 import { collectWind, resolveWind } from "./wind";
 
@@ -15,14 +15,12 @@ export { noodleDensities } from "./dress";
 export { cutLength } from "./wind";
 
 /** Wraps of thread by how firmly a part is held, where nobody says how many. */
-export const wrapsOfHold: Record<Hold, number> = { "loose hold": 2, lock: 5, final: 7 };
-
-/**
+export /**
  * A step of the recipe as it is tied on this fly: lengths in mm, its material's figures, its school's ways.
  * Notes on `flyStep` what the drawing and the bench need, and in the context what it takes already.
  * @throws DomainError STEP_NEEDS and what a length refuses, with `step` set
  */
-export function resolveStep(c: FlyContext, step: RecipeStep, flyStep: FlyStep): TyingStep {
+function resolveStep(c: FlyContext, step: RecipeStep, flyStep: FlyStep): TyingStep {
   try {
     if (step.do === "glue") guard("drops", step.drops, bounds.drops);
     if (step.do === "glue") guard("coats", step.along?.coats, bounds.coats);
@@ -30,11 +28,10 @@ export function resolveStep(c: FlyContext, step: RecipeStep, flyStep: FlyStep): 
     if (step.do === "whip") guard("knots", step.times, bounds.layers);
     guard("wraps", step.tieIn?.wraps, bounds.wraps);
     const resolved = resolve(c, step, flyStep);
-    if (!step.tieIn) return resolved;
-    const byThreadOnly = step.do === "seat" && c.school(step, "weighted eyes") === "thread only";
-    const extra = byThreadOnly ? methodFigures.threadOnlyWraps : 0;
-    flyStep.wraps = (step.tieIn.wraps ?? wrapsOfHold[step.tieIn.hold ?? "lock"]) + extra;
-    resolved.tieIn = { at: step.tieIn.at, wraps: flyStep.wraps };
+    const tieIn = tieInOf(c, step);
+    if (!tieIn) return resolved;
+    flyStep.wraps = tieIn.wraps;
+    resolved.tieIn = tieIn;
     return resolved;
   } catch (error) {
     if (error instanceof DomainError) error.step ??= { id: step.id, name: step.name };
@@ -91,3 +88,4 @@ export function collectStep(
   if (result.do === "glue") c.take(flyStep.step, { kind: "volume", ul: result.volume ?? 0 });
   if (result.do === "whip") collectCoats(c, flyStep.step, result);
 }
+export { wrapsOfHold } from "./tieIn";

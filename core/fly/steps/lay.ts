@@ -11,6 +11,14 @@ import type { FlyStep } from "../types";
 
 type LayStep = RecipeStep & { do: "lay" };
 
+/** How much more is taken than stays, by the way in which it is measured and levelled. */
+function overOf(c: FlyContext, step: LayStep): number {
+  const tips = c.school(step, "tips");
+  const levelled =
+    tips === "stacked" ? methodFigures.stackedOver : tips === "by hand" ? methodFigures.handLevelledOver : 1;
+  return levelled * (c.school(step, "fibre dose") === "eye" ? methodFigures.byEyeOver : 1);
+}
+
 /** What the fingers hold of a part while it is drawn over, in mm. */
 const HELD_OVER = 10;
 
@@ -114,6 +122,6 @@ function laidOf(c: FlyContext, step: LayStep, material: Material, grossMm: numbe
     grossMm,
     boundMm,
     pooled: c.school(step, "feather use") !== "whole flies",
-    stacked: c.school(step, "tips") === "stacked",
+    over: overOf(c, step),
   });
 }

@@ -45,10 +45,7 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
     for (const mm of flyStep.barbMm) guard("barb", mm, bounds.barbMm);
   }
   const take = takeOf(c, step, material);
-  const useUp =
-    take.from === "feather" && c.school(step, "hackle turns") === "whole feather"
-      ? take.usable - take.grip - take.bound
-      : undefined;
+  const useUp = take.from === "feather" ? usedUpMm(c, step, material, take) : undefined;
   const tookMm =
     step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm - springsBack(material.form) : undefined;
   const strand = strandFor(material, step);
@@ -84,6 +81,24 @@ function cavityOf(c: FlyContext): number {
   if (c.beadMm === 0) return 0;
   const bead = c.order.find((s) => s.do === "seat" && c.chosen.get(s.component ?? "")?.part?.length === c.beadMm);
   return c.chosen.get(bead?.component ?? "")?.part?.cavityMm ?? CAVITY_OF_BEAD * c.beadMm;
+}
+
+/** Stem that is wound where no count says when to stop: all that is free of it, or until it goes bare or thick. */
+function usedUpMm(
+  c: FlyContext,
+  step: WindStep,
+  { feather }: Material,
+  take: Extract<Take, { from: "feather" }>,
+): number | undefined {
+  const free = take.usable - take.grip - take.bound;
+  switch (c.school(step, "hackle turns")) {
+    case "whole feather":
+      return free;
+    case "until it stops":
+      return Math.min(free, Math.max(0, (feather?.span ?? Infinity) - take.bound));
+    default:
+      return undefined;
+  }
 }
 
 const smoothForms = new Set<MaterialForm>(["tinsel", "floss", "thread"]);

@@ -1,5 +1,16 @@
+import type { MaterialForm } from "../../materials";
+import type { Check, LayAmount, Role } from "../../recipe";
 import { PAIRS_IN_BULK } from "../figures";
 import { fixed, type Question } from "../question";
+
+const LEVEL_TIPS: Check = { feature: "tips level", when: "before the cover" };
+const HOLDS: Check = { feature: "it does not turn or slip when pulled", when: "before the cover", tolerance: "strict" };
+
+/** Parts that are seen, and so must not slip. */
+const secured = new Set<Role>(["tail", "wing", "underwing", "throat", "legs", "topping", "cheeks", "wing case"]);
+
+const isByFibres = (amount: LayAmount, form: MaterialForm | undefined): boolean =>
+  form === "feather fibre" && ("fibres" in amount || "spanMm" in amount);
 
 /** What is tied in and lies along the shank or stands from it. */
 export const layingQuestions: readonly Question[] = [
@@ -35,12 +46,49 @@ export const layingQuestions: readonly Question[] = [
     id: "tips",
     asks: "How level are the tips?",
     changes: "quantities",
-    raisedBy: ({ step, form }) => step.do === "lay" && form === "hair",
-    schools: fixed(
+    raisedBy: ({ step, form }) => step.do === "lay" && (form === "hair" || isByFibres(step.amount, form)),
+    schools: ({ form }) => [
       { id: "natural", words: "their natural stagger, which makes the look" },
-      { id: "stacked", words: "levelled in a stacker", minutes: 0.4, tools: ["stacker"] },
-    ),
+      { id: "stacked", words: "levelled in a stacker", minutes: 0.4, tools: ["stacker"], checks: [LEVEL_TIPS] },
+      { id: "by hand", words: "levelled by hand", minutes: form === "hair" ? 0.6 : 0.2, checks: [LEVEL_TIPS] },
+    ],
     usual: () => "natural",
+  },
+  {
+    id: "fibre dose",
+    asks: "How are the fibres measured?",
+    changes: "quantities",
+    raisedBy: ({ step, form }) => step.do === "lay" && !step.countedWhenWound && isByFibres(step.amount, form),
+    schools: fixed(
+      { id: "count", words: "counted", minutes: 0.15 },
+      { id: "span", words: "by the span of stem that they stand on", tools: ["rule"] },
+      { id: "eye", words: "by eye", minutes: -0.05 },
+    ),
+    usual: ({ step }) => (step.do === "lay" && "fibres" in step.amount ? "count" : "span"),
+  },
+  {
+    id: "fibre ends",
+    asks: "How do the fibres come off the stem?",
+    changes: "look",
+    raisedBy: ({ step, form }) => step.do === "lay" && !step.countedWhenWound && isByFibres(step.amount, form),
+    schools: fixed(
+      { id: "cut", words: "cut", tools: ["scissors for feather"] },
+      { id: "torn", words: "torn off square, so that the tips stay level", checks: [LEVEL_TIPS] },
+    ),
+    usual: () => "cut",
+  },
+  {
+    id: "securing",
+    asks: "How many turns of thread secure it?",
+    changes: "quantities",
+    raisedBy: ({ step, role, form }) =>
+      form === "hackle" || (step.do === "lay" && !step.countedWhenWound && role !== undefined && secured.has(role)),
+    schools: fixed(
+      { id: "as stated", words: "as many as the pattern says" },
+      { id: "few", words: "as few as hold, to save room", minutes: -0.02, checks: [HOLDS] },
+      { id: "several", words: "several more, against slipping", minutes: 0.05 },
+    ),
+    usual: () => "as stated",
   },
   {
     id: "pairing",

@@ -11,7 +11,12 @@ export const windingQuestions: readonly Question[] = [
     raisedBy: ({ step, form }) => step.do === "wind" && form === "hackle",
     schools: fixed(
       { id: "butt", words: "by the stripped butt" },
-      { id: "tip", words: "by the tip, doubled back", minutes: 0.1 },
+      {
+        id: "tip",
+        words: "by the tip, doubled back",
+        minutes: 0.1,
+        checks: [{ feature: "the tip is doubled back and held", when: "before the cover" }],
+      },
     ),
     usual: () => "butt",
   },
@@ -23,8 +28,25 @@ export const windingQuestions: readonly Question[] = [
     schools: fixed(
       { id: "count", words: "a count, sparse" },
       { id: "whole feather", words: "the whole usable feather", minutes: 0.2 },
+      {
+        id: "until it stops",
+        words: "until the stem goes bare or thick",
+        minutes: 0.1,
+        checks: [{ feature: "no bare stem shows", when: "finished" }],
+      },
     ),
     usual: () => "count",
+  },
+  {
+    id: "feather face",
+    asks: "Which way does the hollow side look?",
+    changes: "look",
+    raisedBy: ({ step, form }) => step.do === "wind" && form === "hackle",
+    schools: fixed(
+      { id: "in", words: "to the hook, so that the barbs sit swept back" },
+      { id: "out", words: "away from the hook, as it turns over when it is wound" },
+    ),
+    usual: ({ step }) => (step.do === "wind" ? (step.face ?? "in") : "in"),
   },
   {
     id: "palmer",

@@ -1,7 +1,7 @@
 import type { HookSize, Place } from "../../hooks";
 import { holds, type SizeSpan } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
-import { clause, type Clause, type Said } from "../said";
+import { clause, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
 import { place, placeBeside, placeReached } from "../text/place";
@@ -233,8 +233,23 @@ export const stretched: Clause = clause(
   },
 );
 
+/** How firmly it is secured, where a school rather than a number was said. */
+const securing: Clause = clause(
+  "held by as few wraps as will do",
+  oneOf(
+    map(
+      words(
+        "(?:held|secured|tied\\s+down|bound)\\s+(?:by|with)\\s+(?:as\\s+few|only\\s+as\\s+many|the\\s+fewest)\\s+(?:wraps|turns)(?:\\s+(?:as|that)\\s+(?:will\\s+)?(?:do|hold|needed))?|(?:as\\s+few|the\\s+fewest)\\s+(?:wraps|turns)\\s+(?:as|that)\\s+(?:will\\s+)?(?:do|hold)",
+      ),
+      () => "few",
+    ),
+    map(words("secured\\s+(?:by|with)\\s+(?:several|many|plenty\\s+of|extra)\\s+(?:wraps|turns)"), () => "several"),
+  ),
+  (s, school) => putWay(s, "securing", school),
+);
+
 /** Said of any kind of step, after what is its own. */
-export const everywhere: Clause[] = [tiedIn, onSizes, wraps, held, optional, freeOrder];
+export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder];
 export const where: Clause[] = [zone, begin, end, at];
 
 /** A span of sizes with both ends, within those of the pattern. */

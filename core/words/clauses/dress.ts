@@ -145,6 +145,18 @@ export const dressClauses: Clause[] = [
     (s) => putWay(s, "dubbing way", "touched"),
   ),
   clause(
+    "ample and reduced",
+    words(
+      "(?:put\\s+on\\s+)?(?:ample|generous(?:ly)?|plenty)(?:\\s+(?:and|then))?\\s+(?:reduced|thinned(?:\\s+(?:down|out))?|plucked\\s+(?:down|out))",
+    ),
+    (s) => putWay(s, "dubbing dose", "reduced"),
+  ),
+  clause(
+    "little and added to",
+    words("(?:a\\s+)?little\\s+(?:and|then)\\s+added\\s+to|(?:built|added)\\s+(?:up\\s+)?little\\s+by\\s+little"),
+    (s) => putWay(s, "dubbing dose", "added"),
+  ),
+  clause(
     "brushed out",
     words(
       "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|a\\s+little|underneath|below|at\\s+the\\s+sides))?|left\\s+(?:rough|shaggy|spiky)|rough(?:ly)?|shaggy|spiky",

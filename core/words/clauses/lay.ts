@@ -471,6 +471,32 @@ const howTied: Clause[] = [
     (s, [free]) => void (s.free = free),
   ),
   clause(
+    "tips levelled by hand",
+    words(
+      "(?:tips?\\s+)?(?:evened|levelled|leveled|aligned)(?:\\s+tips?)?(?:\\s+up)?\\s+(?:by\\s+hand|in\\s+the\\s+(?:hand|fingers))",
+    ),
+    (s) => putWay(s, "tips", "by hand"),
+  ),
+  clause(
+    "tips left natural",
+    words(
+      "(?:natural|staggered|uneven)\\s+tips|tips\\s+(?:left\\s+)?(?:natural|uneven|staggered)|not\\s+stacked|unstacked",
+    ),
+    (s) => putWay(s, "tips", "natural"),
+  ),
+  clause(
+    "torn off square",
+    words(
+      "(?:torn|stripped|pulled)\\s+(?:off\\s+)?(?:square(?:ly)?|at\\s+right\\s+angles)(?:\\s+(?:off|from)(?:\\s+the\\s+stem)?)?|(?:torn|pulled)\\s+(?:off|from)(?:\\s+the)?\\s+stem",
+    ),
+    (s) => putWay(s, "fibre ends", "torn"),
+  ),
+  clause("cut from the stem", words("cut\\s+(?:off|from)(?:\\s+the)?\\s+(?:stem|feather)"), (s) =>
+    putWay(s, "fibre ends", "cut"),
+  ),
+  clause("measured by eye", words("(?:measured\\s+|judged\\s+)?by\\s+eye"), (s) => putWay(s, "fibre dose", "eye")),
+  clause("counted out", words("counted(?:\\s+out|\\s+off)?(?!\\s+when)"), (s) => putWay(s, "fibre dose", "count")),
+  clause(
     "tips stacked",
     words(
       "(?:tips?\\s+)?(?:stacked|evened|levelled|leveled|aligned)(?:\\s+tips?)?|tips\\s+(?:even|level|together|aligned)",

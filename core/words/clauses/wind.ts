@@ -364,9 +364,19 @@ const howItLies: Clause[] = [
     (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
   ),
   clause(
+    "until the stem goes bare or thick",
+    words(
+      "(?:wound\\s+)?(?:until|till)\\s+(?:the\\s+|its\\s+)?(?:stem|feather|hackle|quill|it)\\s+(?:goes|gets|becomes|is|turns|grows)\\s+(?:too\\s+)?(?:bare|thick)(?:\\s+or\\s+(?:too\\s+)?(?:bare|thick))?|(?:until|till)\\s+(?:the\\s+)?(?:bare|thick)\\s+(?:stem|quill)(?:\\s+(?:shows|comes|is\\s+reached))?",
+    ),
+    (s) => {
+      putRule(s, { turns: s.rule?.turns ?? 3 });
+      putWay(s, "hackle turns", "until it stops");
+    },
+  ),
+  clause(
     "the whole feather",
     words(
-      "(?:the\\s+)?whole\\s+(?:usable\\s+)?feather|until\\s+(?:the\\s+)?(?:feather|stem|hackle|it)\\s+(?:is|runs|goes|gets)\\s+(?:used\\s+up|out|bare|thick|finished|wound)|all\\s+of\\s+(?:it|the\\s+feather)|as\\s+(?:many\\s+turns\\s+as|far\\s+as)\\s+(?:it|the\\s+feather|they)\\s+(?:will\\s+)?(?:go|goes|gives?|allows?|lasts?)",
+      "(?:the\\s+)?whole\\s+(?:usable\\s+)?feather|until\\s+(?:the\\s+)?(?:feather|hackle|it)\\s+(?:is|runs|goes|gets)\\s+(?:used\\s+up|out|finished|wound)|all\\s+of\\s+(?:it|the\\s+feather)|as\\s+(?:many\\s+turns\\s+as|far\\s+as)\\s+(?:it|the\\s+feather|they)\\s+(?:will\\s+)?(?:go|goes|gives?|allows?|lasts?)",
     ),
     (s) => {
       putRule(s, { turns: s.rule?.turns ?? 3 });

@@ -14,7 +14,6 @@ export function sayDress(step: StepOf<"dress">): string[] {
     step.loopMm === undefined ? "" : `loop of ${sayNumber(step.loopMm)} mm`,
     step.loopLayers === undefined ? "" : counted(step.loopLayers, "layer"),
     step.loopLoad === undefined ? "" : `${sayNumber(step.loopLoad)} mg a mm`,
-    step.methods?.["dubbing way"] === "touched" ? "touched on waxed thread" : "",
     step.brushed ? "brushed out" : "",
     spanWords(step),
   ];

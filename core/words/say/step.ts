@@ -4,10 +4,13 @@ import { sayDress } from "./dress";
 import { sayLay } from "./lay";
 import { sayAct, sayGlue, saySeat, sayWhip } from "./small";
 import { sayWind } from "./wind";
+import { wayWords } from "./ways";
 
 /** How a step is done, in the words that read back to the same step. */
 export function sayStep(step: RecipeStep): string {
-  return [...howWords(step), ...(step.tieIn ? [tieInWords(step.tieIn)] : [])].filter(Boolean).join(", ");
+  return [...howWords(step), ...wayWords(step), ...(step.tieIn ? [tieInWords(step.tieIn)] : [])]
+    .filter(Boolean)
+    .join(", ");
 }
 
 function howWords(step: RecipeStep): string[] {

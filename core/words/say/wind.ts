@@ -43,7 +43,7 @@ const passWords = (passes: number | undefined): string =>
 
 /** A winding in the words that read back to it. */
 export function sayWind(step: WindStep): string[] {
-  const whole = step.methods?.["hackle turns"] === "whole feather";
+  const turns = step.methods?.["hackle turns"];
   return [
     step.rope === undefined ? "" : step.ribbon ? `${step.rope} side by side` : `rope of ${step.rope}`,
     turnWords(step),
@@ -58,7 +58,11 @@ export function sayWind(step: WindStep): string[] {
     step.barb ? `barbs ${pairWords(step.barb)}` : "",
     step.sweep ? `swept ${step.sweep}` : "",
     step.methods?.["hackle tied in"] ? `by the ${step.methods["hackle tied in"]}` : "",
-    whole ? "the whole feather" : "",
+    turns === "whole feather"
+      ? "the whole feather"
+      : turns === "until it stops"
+        ? "until the stem goes bare or thick"
+        : "",
     zoneWords(step, step.rule.turns !== undefined && !step.rule.touching),
     step.laid ? `laid ${spanWords(step.laid)}` : "",
     takeWords(step.take),
