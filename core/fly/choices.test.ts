@@ -1,4 +1,4 @@
-import { beadSentence, methodSentence, orderWords, substituteSentence } from "../sentences";
+import { beadSentence, methodSentence, orderWords, takenAwaySentence } from "../sentences";
 import { describe, expect, test } from "vitest";
 import fc from "fast-check";
 import { plainParts, denierOfNumber, threadNumberOf, type Material } from "../materials";
@@ -533,7 +533,7 @@ describe("a material in another's place", () => {
   test("a thinner body leaves a gap that is told with its remedy; a weaker one is told too", () => {
     const j = judgeSubstitute({ ...request(withAlternates), materials: strong }, "body", "weak-fur", 60);
     expect(j.warnings.map((w) => w.code)).toEqual(["STRENGTH_LOST", "GAP_LEFT"]);
-    expect(j.warnings.map(substituteSentence)[1]).toMatch(/thinner at “body”\. Fill it with \d+\.\d m more thread/);
+    expect(j.warnings.map(takenAwaySentence)[1]).toMatch(/thinner at “body”\. Fill it with \d+\.\d m more thread/);
     expect(j.effect).toBe("livelier, wears sooner");
   });
   test("a durability measure that goes with its component is told", () => {

@@ -1,5 +1,5 @@
 import type { DomainError } from "../errors";
-import { methodSentence, substituteSentence } from "../sentences";
+import { methodSentence, takenAwaySentence } from "../sentences";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { partQuantity, type Material } from "../materials";
@@ -467,7 +467,7 @@ describe("what may take a place", () => {
     expect(
       judged.warnings
         .filter((w) => w.code === "NEWLY_CROWDED")
-        .map(substituteSentence)
+        .map(takenAwaySentence)
         .join(" "),
     ).toMatch(/head becomes .* full/);
   });
@@ -484,7 +484,7 @@ describe("what may take a place", () => {
     expect(
       judgeSubstitute(request(r, { use: { g: "gel" } }, glues), "g", "thin", 24)
         .warnings.filter((w) => w.code === "OTHER_GLUE")
-        .map(substituteSentence)
+        .map(takenAwaySentence)
         .join(),
     ).toMatch(/sets at once/);
     expect(judgeSubstitute(request(r, {}, glues), "g", "thin", 24).warnings).toEqual([]);

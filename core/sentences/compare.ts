@@ -1,6 +1,6 @@
 import type { Sentences } from "../errors";
 import { quantityWords } from "../materials";
-import type { Difference, MethodDifference, SubstituteWarning, SubstituteWarningDetails } from "../needs";
+import type { Difference, MethodDifference, Quality, TakenAway, TakenAwayDetails } from "../needs";
 import { sentenceOf } from "./errors";
 import { say } from "./say";
 import { warningSentence } from "./warnings";
@@ -13,14 +13,27 @@ export const sayDifference = (d: Difference): string =>
   d.after < d.before ? `saves ${counted(d, d.before - d.after)}` : `takes ${counted(d, d.after - d.before)} more`;
 
 /** What another way of tying would change on a batch. */
-export function methodSentence({ other, differences, minutes, fault }: MethodDifference): string {
+export function methodSentence({ other, differences, minutes, warnings, fault }: MethodDifference): string {
   if (fault) return `${other.words}: not possible here. ${sentenceOf(fault)}`;
   const effects = differences.map(sayDifference);
   if (Math.abs(minutes) >= 1) effects.push(`${Math.abs(Math.round(minutes))} minutes ${minutes > 0 ? "more" : "less"}`);
-  return `${other.words}: ${effects.length > 0 ? effects.join(", ") : "the same quantities"}`;
+  const lost = warnings.filter((w) => w.code === "DURABILITY_LOST").map(takenAwaySentence);
+  return [`${other.words}: ${effects.length > 0 ? effects.join(", ") : "the same quantities"}`, ...lost].join(". ");
 }
 
-const substitutes: Sentences<SubstituteWarningDetails> = {
+const qualityWords: Record<Quality, [less: string, more: string, without: string]> = {
+  strength: ["weaker", "stronger", "some of its strength"],
+  mobility: ["stiffer", "livelier", "some of its movement"],
+  floats: ["floats less", "floats better", "some of what it floats on"],
+};
+
+const losses: Sentences<TakenAwayDetails> = {
+  QUALITY_CHANGED: (d) => {
+    const [less, more, without] = qualityWords[d.quality];
+    if (d.is === undefined) return `Without ${d.name} the fly loses ${without}.`;
+    const words = d.is < d.was ? less : more;
+    return `${d.name} ${words.startsWith("floats") ? words : `is ${words}`}: ${d.is} of 5 instead of ${d.was}.`;
+  },
   DURABILITY_LOST: (d) => `“${d.name}” ${d.guard} and would be lost. Keep it, or add a counter-wound rib.`,
   STRENGTH_LOST: (d) =>
     `${d.is || "It"} is weaker than ${d.was || "the original"}${d.guarded ? ": the guard that is there matters more." : ". Add a counter-wound rib over it."}`,
@@ -35,5 +48,5 @@ const substitutes: Sentences<SubstituteWarningDetails> = {
       : "Thin glue creeps into what is wound and sets at once: one small drop, and nothing can be moved any more.",
 };
 
-/** What a substitute takes away or leaves open, with its remedy. */
-export const substituteSentence = (w: SubstituteWarning): string => say(substitutes, w);
+/** What a changed choice takes away or leaves open, with its remedy. */
+export const takenAwaySentence = (w: TakenAway): string => say(losses, w);

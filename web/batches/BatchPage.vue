@@ -17,7 +17,7 @@ import HistoryList from "../parts/HistoryList.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, MethodTable, formName, useCatalogue, variantName } from "../patterns";
+import { FlyDrawing, MethodTable, TakenAway, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import BatchActions from "./BatchActions.vue";
 import BatchChoices from "./BatchChoices.vue";
@@ -128,6 +128,7 @@ const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
       :open="open"
       @choose="choose"
     />
+    <TakenAway v-if="recipe" :recipe="recipe" :choice="choice" class="mb-4" />
     <div class="mb-1 flex items-baseline justify-between">
       <h2>Materials</h2>
       <a class="link no-print" :href="`/api/batches/${b.id}/materials.csv`">as CSV</a>

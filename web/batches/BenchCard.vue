@@ -44,7 +44,7 @@ const cuts = computed(() =>
 /** A long recipe is set smaller, so that it stays one page. */
 const size = computed(() => {
   const left = steps.value.flatMap((s) => [
-    [s.name, s.material, s.where, ...s.figures, ...s.ways, s.instruction ?? ""].join(" · "),
+    [s.name, s.material, s.where, ...s.figures, ...s.ways, ...s.tools, s.instruction ?? ""].join(" · "),
     ...s.cautions.map((c) => c.sentence),
   ]);
   const right = [

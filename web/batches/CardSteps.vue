@@ -16,6 +16,7 @@ defineProps<{ steps: (ReturnType<typeof benchStepOf> & { cautions: { sentence: s
           ><span v-if="s.where" class="fig"> · {{ s.where }}</span>
           <span v-if="s.figures.length"> · {{ s.figures.join("; ") }}</span
           ><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span
+          ><span v-if="s.tools.length"> · with {{ s.tools.join(", ") }}</span
           ><span v-if="s.instruction"> · {{ s.instruction }}</span>
           <span v-for="c in s.cautions" :key="c.sentence" class="caution">▲ {{ c.sentence }}</span>
         </div>

@@ -19,11 +19,12 @@ const steps = computed(() => {
   if (!f) return [];
   const cautions = cautionsOf(f);
   return f.steps.map((s) => {
-    const { where, figures, ways, material } = benchStepOf(f, s, person.value?.handed ?? "right", length);
+    const { where, figures, ways, tools, material } = benchStepOf(f, s, person.value?.handed ?? "right", length);
     return {
       ...s,
       zone: where && `${where} behind the eye`,
       more: [...figures, ...ways].join("; "),
+      tools: tools.join(", "),
       material,
       cautions: cautions.filter((c) => c.step === s.id).map((c) => c.sentence),
     };
@@ -70,6 +71,7 @@ onKeyStroke(["ArrowRight", "ArrowDown", "ArrowLeft", "ArrowUp"], (e) => {
       <p v-if="now.material" class="text-lg 2xl:text-3xl">{{ now.material }}</p>
       <p class="fig text-xl 2xl:text-4xl">{{ now.zone }}</p>
       <p v-if="now.more" class="text-lg 2xl:text-3xl">{{ now.more }}</p>
+      <p v-if="now.tools" class="text-soft 2xl:text-2xl">At hand: {{ now.tools }}</p>
       <p v-if="now.step.instruction" class="mt-1 2xl:text-2xl">{{ now.step.instruction }}</p>
       <p v-for="c in now.cautions" :key="c" class="callout mt-2 2xl:text-2xl">{{ c }}</p>
       <p v-if="differs.length > 0" class="mt-2 text-[0.93rem] text-soft">

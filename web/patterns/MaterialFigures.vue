@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Material } from "@kasten/core/materials";
-import { fieldsOf, figureAt, withFigure } from "./materialDraft";
+import { fieldsOf, figureAt, softened, withFigure } from "./materialDraft";
 import ListBox from "../parts/ListBox.vue";
 import NumberField from "../parts/NumberField.vue";
 import TickBox from "../parts/TickBox.vue";
@@ -47,6 +47,13 @@ const fields = computed(() => fieldsOf(m.value.form));
       ><span class="label">what is lost there</span
       ><input v-model="m.prepLoss.what" class="field w-44" maxlength="80" placeholder="underfur combed out"
     /></label>
+    <TickBox
+      v-if="m.feather"
+      class="min-h-9"
+      :model-value="m.feather.soft === true"
+      @update:model-value="m = softened(m, $event === true)"
+      >soft: one feather, one fly</TickBox
+    >
     <TickBox v-model="m.measured" class="min-h-9">measured here</TickBox>
   </fieldset>
 </template>

@@ -19,6 +19,7 @@ import { usePatternFly, useRanges, useSizes } from "./usePattern";
 const FlyDifferences = defineAsyncComponent(() => import("./FlyDifferences.vue"));
 const BeadTool = defineAsyncComponent(() => import("./BeadTool.vue"));
 const MethodTable = defineAsyncComponent(() => import("./MethodTable.vue"));
+const TakenAway = defineAsyncComponent(() => import("./TakenAway.vue"));
 const SubstituteTable = defineAsyncComponent(() => import("./SubstituteTable.vue"));
 
 const HookChoice = defineAsyncComponent(() => import("./HookChoice.vue"));
@@ -94,6 +95,7 @@ function saveDrawing(): void {
         <button class="btn btn-plain" @click="saveDrawing"><Download :size="17" aria-hidden="true" />Drawing</button>
       </ChoiceBar>
       <p v-if="tied.fault" class="callout mb-3">{{ tied.fault }}</p>
+      <TakenAway v-if="recipe && fly" :recipe="recipe" :choice="choice" class="mb-3" />
       <p v-if="ranges.fault" class="callout mb-3">
         Not all that the recipe leaves open can be tied at this size: {{ ranges.fault }}
       </p>

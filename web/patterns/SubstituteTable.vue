@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { judgeLeavingOut, judgeSubstitute } from "@kasten/core/needs";
-import { sayDifference, sentenceOf, substituteSentence } from "@kasten/core/sentences";
+import { judgeLeavingOut, judgeSubstitute, type TakenAway } from "@kasten/core/needs";
+import { sayDifference, sentenceOf, takenAwaySentence } from "@kasten/core/sentences";
 import { allowedFor, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { money } from "../parts/format";
 import { useCatalogue } from "./catalogue";
@@ -50,6 +50,10 @@ const leaving = computed(() => {
     .map((c) => ({ role: c.role, ...judgeLeavingOut(r, c.id, FLIES) }));
 });
 const taken = (component: string, material: string): boolean => props.choice.use?.[component] === material;
+const minutes = (n: number): string =>
+  Math.abs(n) >= 1 ? `; ${Math.abs(Math.round(n))} minutes ${n < 0 ? "less" : "more"}` : "";
+/** Each thing once, however many parts say it. */
+const told = (warnings: readonly TakenAway[]): string[] => [...new Set(warnings.map(takenAwaySentence))];
 const mass = (mg: number): string =>
   Math.abs(mg) >= 1 ? `; ${Math.abs(mg).toFixed(0)} mg ${mg > 0 ? "heavier" : "lighter"} a fly` : "";
 </script>
@@ -79,20 +83,18 @@ const mass = (mg: number): string =>
         <span v-if="r.fault" class="block text-call">{{ sentenceOf(r.fault) }}</span>
         <span v-else class="block text-[0.93rem]"
           >For 10 dozen: {{ r.differences.map(sayDifference).join("; ") || "the same quantities"
-          }}{{ mass(r.massMg) }}</span
+          }}{{ minutes(r.minutes) }}{{ mass(r.massMg) }}</span
         >
-        <span v-for="w in r.warnings" :key="w.code" class="block text-[0.93rem] text-call">{{
-          substituteSentence(w)
-        }}</span>
+        <span v-for="w in told(r.warnings)" :key="w" class="block text-[0.93rem] text-call">{{ w }}</span>
       </li>
       <li v-for="l in leaving" :key="l.role" class="border-b border-rule px-3 py-1.5">
         <b>Leave out the {{ l.role }}</b
         ><span v-if="l.fault" class="block text-call">{{ sentenceOf(l.fault) }}</span
         ><span v-else class="block text-[0.93rem]"
-          >For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities" }};
-          {{ Math.abs(Math.round(l.minutes)) }} minutes {{ l.minutes < 0 ? "less" : "more" }}{{ mass(l.massMg)
+          >For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities"
+          }}{{ minutes(l.minutes) }}{{ mass(l.massMg)
           }}<template v-if="l.priceCents !== 0">; {{ money(Math.abs(l.priceCents)) }} less a dozen</template></span
-        >
+        ><span v-for="w in told(l.warnings)" :key="w" class="block text-[0.93rem] text-call">{{ w }}</span>
       </li>
     </ul>
     <p v-else class="sheet p-3 text-soft">No material may take another’s place. Name one at its part, in the editor.</p>

@@ -6,4 +6,5 @@ export { default as FlyThumb } from "./FlyThumb.vue";
 export { default as FlyPicture } from "./FlyPicture.vue";
 /** Large, and not what a screen begins with: they come when they are there to be shown. */
 export const MaterialForm = defineAsyncComponent(() => import("./MaterialForm.vue"));
+export const TakenAway = defineAsyncComponent(() => import("./TakenAway.vue"));
 export const MethodTable = defineAsyncComponent(() => import("./MethodTable.vue"));

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { materialForms, newMaterial, nominalFigures, unitOf, type Material } from "@kasten/core/materials";
-import { fieldsOf, figureAt, plainMaterial, withFigure } from "./materialDraft";
+import { fieldsOf, figureAt, plainMaterial, softened, withFigure } from "./materialDraft";
 
 const field = (m: Material, path: string) => {
   const found = fieldsOf(m.form).find((f) => f.path === path);
@@ -42,5 +42,20 @@ describe("a material as it is being described", () => {
         withFigure(newMaterial("X", "it", "bead"), field(newMaterial("X", "it", "bead"), "part.bore"), undefined),
       ).part,
     ).toEqual({ diameter: 2.8, length: 2.4, mass: 78 });
+  });
+  test("soft is said of feathers, and taken back without a trace", () => {
+    const m = newMaterial("X", "it", "hackle");
+    expect(softened(m, true).feather?.soft).toBe(true);
+    expect(plainMaterial(softened(softened(m, true), false))).toEqual(plainMaterial(m));
+    expect(softened(newMaterial("Y", "it", "wire"), true).feather).toBeUndefined();
+  });
+  test("how strong, lively and buoyant it is can be said of what is seen on the fly, and taken out again", () => {
+    const m = newMaterial("X", "it", "hair");
+    const strong = withFigure(m, field(m, "qualities.strength"), 4);
+    expect(strong.qualities).toEqual({ strength: 4 });
+    expect(plainMaterial(withFigure(strong, field(m, "qualities.strength"), undefined))).not.toHaveProperty(
+      "qualities",
+    );
+    expect(fieldsOf("bead").map((f) => f.path)).not.toContain("qualities.strength");
   });
 });

@@ -20,7 +20,9 @@ const feather: FigureField[] = [
   { path: "feather.usable", label: "usable stem", unit: "mm" },
   { path: "feather.grip", label: "held by the pliers", unit: "mm" },
   { path: "feather.perMm", label: "fibres a mm, one side", unit: "" },
+  { path: "feather.otherPerMm", label: "a mm on its other side, where that differs", unit: "" },
   { path: "feather.span", label: "span of good fibres", unit: "mm" },
+  { path: "fibreMm", label: "longest fibre", unit: "mm" },
   { path: "feather.unusable", label: "unusable", unit: "%", scale: 100 },
 ];
 const part: FigureField[] = [
@@ -28,6 +30,7 @@ const part: FigureField[] = [
   { path: "part.length", label: "length on the shank", unit: "mm" },
   { path: "part.mass", label: "weight", unit: "mg" },
   { path: "part.bore", label: "bore", unit: "mm" },
+  { path: "part.cavityMm", label: "depth into which wire can be pushed", unit: "mm" },
 ];
 const dubbing: FigureField[] = [
   { path: "dubbing.density", label: "packed density", unit: "mg/mm³" },
@@ -41,7 +44,9 @@ const fields: Partial<Record<MaterialForm, FigureField[]>> = {
   hackle: [...feather, ...strand],
   "feather fibre": [...feather, ...strand],
   quill: [...feather, ...strand],
+  herl: [{ path: "fibreMm", label: "longest herl", unit: "mm" }, ...strand],
   hair: [
+    { path: "fibreMm", label: "longest hair", unit: "mm" },
     { path: "hair.density", label: "density of a hair", unit: "mg/mm³" },
     { path: "hide.areaMm2", label: "area of a patch", unit: "mm²" },
     { path: "hide.loss", label: "lost at the edges", unit: "%", scale: 100 },
@@ -56,9 +61,20 @@ const fields: Partial<Record<MaterialForm, FigureField[]>> = {
   liquid: [],
 };
 const always: FigureField[] = [{ path: "prepLoss.share", label: "lost before the vise", unit: "%", scale: 100 }];
+/** What a substitute is told by: how it does against others, in the room's own judgement. */
+const rated: FigureField[] = [
+  { path: "qualities.strength", label: "strength, 1 to 5", unit: "" },
+  { path: "qualities.mobility", label: "movement, 1 to 5", unit: "" },
+  { path: "qualities.floats", label: "floats, 1 to 5", unit: "" },
+];
+const unrated = new Set<MaterialForm>(["bead", "eyes", "liquid", "thread", "weight wire"]);
 
 /** The figures that a form has, in the order in which they are asked. */
-export const fieldsOf = (form: MaterialForm): FigureField[] => [...(fields[form] ?? strand), ...always];
+export const fieldsOf = (form: MaterialForm): FigureField[] => [
+  ...(fields[form] ?? strand),
+  ...always,
+  ...(unrated.has(form) ? [] : rated),
+];
 
 type Tree = { [key: string]: unknown };
 
@@ -82,6 +98,10 @@ export function withFigure(material: Material, field: FigureField, value: number
     [group]: isEmpty ? undefined : group === "prepLoss" ? { what: "", ...next } : next,
   } as unknown as Material;
 }
+
+/** Said to be soft, or not: what nobody says does not travel. */
+export const softened = (material: Material, soft: boolean): Material =>
+  material.feather ? { ...material, feather: { ...material.feather, soft: soft || undefined } } : material;
 
 /**
  * As it is described: without the version that it was read in, and without what nobody has said, which does not travel.

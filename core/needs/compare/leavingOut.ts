@@ -15,7 +15,7 @@ export function judgeLeavingOut(
 ): Outcome & { priceCents: number } {
   const before = compose(request);
   const choice = { ...request.choice, leave: [...(request.choice.leave ?? []), component] };
-  const { differences, minutes, massMg, fault } = outcome(
+  const { differences, minutes, massMg, warnings, fault } = outcome(
     { ...request, choice },
     { fly: before, own: requirementsOf(before, flies, known) },
     flies,
@@ -25,6 +25,7 @@ export function judgeLeavingOut(
     differences,
     minutes,
     massMg,
+    warnings,
     fault,
     priceCents: priceOf(request.recipe, choice) - priceOf(request.recipe, request.choice),
   };

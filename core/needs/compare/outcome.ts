@@ -6,6 +6,7 @@ import type { FlyChoice, Recipe } from "../../recipe";
 import { requirementsOf, type Requirement } from "../requirements";
 import type { Knowledge } from "../taken";
 import { differencesBetween, type Difference } from "./differences";
+import { takenAway, type TakenAway } from "./takenAway";
 
 /** Everything that is asked about one fly of a pattern: which recipe, which choice, from which cabinet. */
 export interface FlyRequest {
@@ -25,6 +26,8 @@ export interface Outcome {
   minutes: number;
   massMg: number;
   differences: Difference[];
+  /** What it takes away or leaves open. */
+  warnings: TakenAway[];
   /** Why it cannot be tied. */
   fault?: DomainError;
 }
@@ -42,9 +45,10 @@ export function outcome(
       minutes: (then.minutes - fly.minutes) * flies,
       massMg: then.tied.mass.total - fly.tied.mass.total,
       differences: differencesBetween(own, requirementsOf(then, flies, known)),
+      warnings: takenAway(fly, then),
     };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
-    return { minutes: 0, massMg: 0, differences: [], fault: error };
+    return { minutes: 0, massMg: 0, differences: [], warnings: [], fault: error };
   }
 }
