@@ -21,12 +21,14 @@ import { useBatchFly } from "./useBatchFly";
  * Letter.
  */
 const props = defineProps<{ id: string }>();
-const { patterns } = useCatalogue();
+const { patterns, recipeOf } = useCatalogue();
 const { person } = useSession();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const b = computed(() => batch.data.value);
 const { tied, differs } = useBatchFly(b);
 const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));
+/** What the pattern says must not be. */
+const avoid = computed(() => (b.value && recipeOf(b.value.pattern, b.value.patternVersion)?.avoid) ?? []);
 const handed = computed(() => person.value?.handed ?? "right");
 const steps = computed(() => {
   const f = tied.value.fly;
@@ -86,6 +88,7 @@ const print = () => window.print();
     <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
+      <p v-for="a in avoid" :key="a"><b>Not to be:</b> {{ a }}</p>
       <p v-if="differs.length > 0">By {{ person?.name }}’s ways: {{ differs.join("; ") }} than was pulled.</p>
       <figure class="drawing">
         <FlyPicture
