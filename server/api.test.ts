@@ -510,7 +510,7 @@ describe("over the wire", () => {
       version: "test",
       databaseMs: expect.any(Number),
       eventLoopDelayMs: expect.any(Number),
-      migration: expect.stringContaining("Sixth"),
+      migration: expect.stringContaining("Seventh"),
     });
   });
 

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { prepKinds } from "@kasten/core/batches";
 import {
+  askedSchema,
   done,
   endpoint,
   eventSchema,
@@ -13,6 +14,7 @@ import {
   table,
   uuidParams,
   versioned,
+  waysSchema,
 } from "../http";
 import { requirementSchema } from "../materials";
 
@@ -37,6 +39,8 @@ export const batchSchema = skuSchema.extend({
   methods: z.record(z.string(), z.string()),
   leave: z.array(z.string()),
   use: z.record(z.string(), z.string()),
+  /** What its lines ask; the batch may be tied otherwise by a person's choice. */
+  asked: askedSchema,
   mixLots: z.boolean(),
   owed: z.number().int(),
   starts: z.number().int(),
@@ -89,8 +93,6 @@ export const batchDetailSchema = batchSchema.extend({
 });
 export type BatchDetail = z.infer<typeof batchDetailSchema>;
 
-/** Questions that a recipe of sixty steps may ask. */
-const MOST_WAYS = 200;
 const base = { room: "batches", params: uuidParams, query: none };
 export const listBatches = endpoint({
   ...base,
@@ -169,11 +171,7 @@ export const editBatch = endpoint({
   body: versioned.extend({
     mode: z.enum(batchModes).optional(),
     buy: z.array(z.string().max(60)).max(20).optional(),
-    methods: z
-      .record(z.string().max(160), short)
-      .refine((t) => Object.keys(t).length <= MOST_WAYS, `No more than ${MOST_WAYS} ways`)
-      .meta({ maxProperties: MOST_WAYS })
-      .optional(),
+    methods: waysSchema.optional(),
     leave: z.array(z.string().max(80)).max(40).optional(),
     use: table(short, 40).optional(),
     /** Bind it to the pattern's newest version. */ renew: z.literal(true).optional(),

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { done, endpoint, flies, isoDay, none, skuSchema, uuidParams } from "../http";
+import { askedSchema, done, endpoint, flies, isoDay, none, skuSchema, uuidParams } from "../http";
 
 export const boxLineSchema = skuSchema.extend({
   line: z.uuid(),
@@ -11,6 +11,7 @@ export const boxLineSchema = skuSchema.extend({
   ready: z.number(),
   boxed: z.number(),
   wishes: z.string(),
+  asked: askedSchema,
 });
 export const boxSchema = z.object({
   customers: z.array(

@@ -1,4 +1,4 @@
-import { size } from "./texts";
+import { short, size, table } from "./texts";
 import { z } from "zod";
 
 export const none = z.object({});
@@ -27,6 +27,21 @@ export const skuSchema = z.object({
   variant: z.string().max(60),
   form: z.string().max(60),
   size,
+});
+
+/** Questions that a recipe of sixty steps may ask. */
+const MOST_WAYS = 200;
+/** Schools that differ from the pattern's, as "step/question". */
+export const waysSchema = z
+  .record(z.string().max(160), short)
+  .refine((t) => Object.keys(t).length <= MOST_WAYS, `No more than ${MOST_WAYS} ways`)
+  .meta({ maxProperties: MOST_WAYS });
+/** What is asked of a fly beside its pattern: parts left out, materials taken, ways, parts that are bought. */
+export const askedSchema = z.strictObject({
+  leave: z.array(z.string().max(80)).max(40).optional(),
+  use: table(short, 40).optional(),
+  methods: waysSchema.optional(),
+  buy: z.array(z.string().max(60)).max(20).optional(),
 });
 
 export const eventSchema = z.object({

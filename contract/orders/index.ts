@@ -1,5 +1,6 @@
 import { z } from "zod";
 import {
+  askedSchema,
   done,
   endpoint,
   eventSchema,
@@ -22,6 +23,8 @@ export const lineInput = skuSchema.extend({
   policy: z.enum(policies).optional(),
   /** In the customer's words: everyone sees them, up to the box. */
   wishes: z.string().max(400).optional(),
+  /** What of it is a choice of the pattern: the batch is made up by it. */
+  asked: askedSchema.optional(),
 });
 /** More at once than a room ties in years is a slip of the keyboard. */
 const MOST_ORDERED = 24_000;
@@ -50,6 +53,7 @@ export const orderLineSchema = skuSchema.extend({
   flies: z.number().int(),
   policy: z.enum(policies).nullable(),
   wishes: z.string(),
+  asked: askedSchema,
   pricePerDozenCents: z.number().int(),
   boxed: z.number().int(),
   /** Good flies put by for this line. */
@@ -147,7 +151,12 @@ export const promise = endpoint({
   path: "/promise",
   summary: "The earliest day for each line that makes no other order late",
   permission: "see the room",
-  body: z.object({ lines: z.array(skuSchema.extend({ flies })).min(1).max(30) }),
+  body: z.object({
+    lines: z
+      .array(skuSchema.extend({ flies, asked: askedSchema.optional() }))
+      .min(1)
+      .max(30),
+  }),
   reply: promiseSchema,
 });
 export const orderEndpoints = [listOrders, readOrderById, addOrder, editOrder, cancelOrder, promise];

@@ -114,6 +114,40 @@ describe("gather", () => {
     ]);
   });
 
+  test("lines that ask for different flies of one kind share no batch", () => {
+    const asked = (askedKey: string) => ({ sku: { ...sku, askedKey } });
+    const batches = gather(
+      [
+        need("1", 24, "2027-01-10"),
+        need("2", 24, "2027-01-11", asked("no flash")),
+        need("3", 12, "2027-01-12", asked("no flash")),
+      ],
+      [],
+      rules,
+      ids(),
+    );
+    expect(batches.map((b) => b.claims.map((c) => c.line).join(" "))).toEqual(["1", "2 3"]);
+  });
+  test("a line that asks for something else leaves its batch", () => {
+    const planned = [
+      {
+        id: "b",
+        sku,
+        claims: [
+          { line: "1", flies: 24 },
+          { line: "2", flies: 12 },
+        ],
+        held: false,
+      },
+    ];
+    const now = [need("1", 24, "2027-01-10"), need("2", 12, "2027-01-11", { sku: { ...sku, askedKey: "sparse" } })];
+    const batches = gather(now, planned, rules, ids());
+    expect(batches.map((b) => [b.id, b.claims.map((c) => c.line).join(" ")])).toEqual([
+      ["b", "1"],
+      ["n1", "2"],
+    ]);
+  });
+
   test("divides what is larger than a tray in whole dozens", () => {
     const batches = gather([need("1", 300, "2027-01-10")], [], rules, ids());
     expect(batches.map((b) => b.claims[0]?.flies)).toEqual([120, 120, 60]);

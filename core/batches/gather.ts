@@ -6,6 +6,8 @@ export interface Sku {
   variant: string;
   form: string;
   size: string;
+  /** Key of what is asked beside the pattern: lines that ask otherwise share no batch. Absent where nothing is. */
+  askedKey?: string;
 }
 
 /** Flies of one order line that are neither boxed, nor on the shelf for it, nor in a batch already under way. */
@@ -41,7 +43,8 @@ export interface GatherRules {
 }
 
 const DAY = 86_400_000;
-export const skuKey = (s: Sku): string => [s.pattern, s.variant, s.form, s.size].join("|");
+export const skuKey = (s: Sku): string =>
+  [s.pattern, s.variant, s.form, s.size, ...(s.askedKey ? [s.askedKey] : [])].join("|");
 const daysApart = (a: string, b: string): number => Math.abs(Date.parse(a) - Date.parse(b)) / DAY;
 const total = (claims: Claim[]): number => claims.reduce((sum, c) => sum + c.flies, 0);
 

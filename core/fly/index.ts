@@ -5,3 +5,4 @@ export { cutLength, noodleDensities, wrapsOfHold } from "./steps";
 export { rootOf } from "./lengths";
 export * from "./proportions";
 export * from "./room";
+export * from "./coats";

@@ -1,7 +1,7 @@
 import type { HookModel } from "../hooks";
 import type { Materials } from "../materials";
 import { bulkStep } from "../methods";
-import type { FlyChoice, Recipe } from "../recipe";
+import { askedKey, type FlyChoice, type Recipe } from "../recipe";
 import { composeFly } from "./compose";
 import type { ComposedFly } from "./types";
 
@@ -35,9 +35,6 @@ export class KeptFlies {
   }
 }
 
-const sorted = (table: Record<string, string> = {}): [string, string][] =>
-  Object.entries(table).sort(([a], [b]) => (a < b ? -1 : 1));
-
 /** Everything that makes two composed flies different; their number only counts where it changes a way of tying. */
 const contentKey = (recipeKey: string, c: FlyChoice, model: HookModel): string =>
   JSON.stringify([
@@ -46,9 +43,6 @@ const contentKey = (recipeKey: string, c: FlyChoice, model: HookModel): string =
     c.size,
     c.variant,
     c.form,
-    [...(c.buy ?? [])].sort(),
-    [...(c.leave ?? [])].sort(),
-    sorted(c.use),
-    sorted(c.methods),
+    askedKey(c),
     c.flies === undefined ? null : bulkStep(c.flies),
   ]);

@@ -4,3 +4,4 @@ export { fold, likeness, nearest } from "./nearest";
 export { dozensText, MOST_DOZENS } from "./quantity";
 export * from "./read";
 export * from "./types";
+export * from "./wishedChoice";

@@ -25,7 +25,7 @@ export interface NotPromised {
 /** What of a choice stands in the way of promising it; each material once. */
 export function notPromised(
   recipe: Recipe,
-  choice: Pick<FlyChoice, "size" | "variant" | "form">,
+  choice: Pick<FlyChoice, "size" | "variant" | "form" | "leave" | "use" | "buy">,
   materials: Materials,
 ): NotPromised[] {
   const kinds = new Set(materialsOf(recipe, choice, materials));
@@ -83,7 +83,7 @@ export function codeOf(
 /** The materials of a choice, without tying it; what is not in the cabinet is left out. */
 export function materialsOf(
   recipe: Recipe,
-  choice: Pick<FlyChoice, "size" | "variant" | "form">,
+  choice: Pick<FlyChoice, "size" | "variant" | "form" | "leave" | "use" | "buy">,
   materials: Materials,
 ): Material[] {
   return componentsOf(recipe, choice).flatMap((c) => {

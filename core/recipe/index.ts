@@ -5,6 +5,7 @@ export * from "./step";
 export * from "./recipe";
 export * from "./choose";
 export * from "./allowed";
+export * from "./asked";
 export * from "./change";
 export * from "./completeness";
 export * from "./content";

@@ -65,8 +65,8 @@ export interface PlannableBatch {
   prep: { minutes: number; station?: string }[];
   /** Who has begun to tie it: work in progress stays with them. */
   begunBy?: string;
-  coats: number;
-  dryMinutes: number;
+  /** Minutes that each coat dries or cures, in their order; none for a bare head. */
+  coats: number[];
 }
 
 export interface PlanningPerson {
@@ -119,14 +119,15 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
       ),
       setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
     });
-  for (let coat = 1; coat <= batch.coats; coat++)
+  batch.coats.forEach((dryMinutes, i) =>
     operations.push({
-      id: `${batch.id}:coat${coat}`,
+      id: `${batch.id}:coat${i + 1}`,
       kind: "coat",
       choices: by(tiers, COAT_FIXED + COAT_PER_FLY * batch.flies),
       station: "finishing",
-      dry: { minutes: batch.dryMinutes, rack: "rack", places: batch.flies },
-    });
+      dry: { minutes: dryMinutes, rack: "rack", places: batch.flies },
+    }),
+  );
   operations.push({ id: `${batch.id}:inspect`, kind: "inspect", choices: by(tiers, INSPECT_PER_FLY * batch.flies) });
   operations.push({
     id: `${batch.id}:pack`,

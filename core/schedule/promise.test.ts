@@ -36,8 +36,7 @@ const batch = (id: string, more: Partial<PlannableBatch> = {}): PlannableBatch =
   modeFactor: 1,
   skills: ["dubbing"],
   prep: [{ minutes: 10 }],
-  coats: 1,
-  dryMinutes: 240,
+  coats: [240],
   ...more,
 });
 const rules = {

@@ -8,3 +8,4 @@ export * from "./notices";
 export * from "./plan";
 export * from "./warnings";
 export * from "./orders";
+export * from "./wishes";

@@ -1,6 +1,7 @@
 import { EntitySchema } from "typeorm";
 import type { PrepKind } from "@kasten/core/batches";
 import type { Batch } from "@kasten/contract/batches";
+import type { Asked } from "@kasten/core/recipe";
 import type { Quantity } from "@kasten/core/units";
 import {
   bigint,
@@ -42,6 +43,8 @@ export interface BatchRow {
   methods: Record<string, string>;
   leave: string[];
   use: Record<string, string>;
+  /** What its lines ask, by which it was gathered. */
+  asked: Asked;
   /** Flies tallied and not taken back; the database counts them as tallies are written. */
   good: number;
   rejected: number;
@@ -71,6 +74,7 @@ export const batchEntity = new EntitySchema<BatchRow>({
     methods: jsonb({ default: {} }),
     leave: jsonb({ default: [] }),
     use: jsonb({ default: {} }),
+    asked: jsonb({ default: {} }),
     good: int({ default: 0 }),
     rejected: int({ default: 0 }),
   },

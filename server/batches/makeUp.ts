@@ -1,4 +1,5 @@
 import { gather, mostOwedFor, skuKey, type Need, type PlannedBatch, type Sku } from "@kasten/core/batches";
+import { askedKey, finishedKey, type Asked } from "@kasten/core/recipe";
 import { quantity } from "@kasten/core/units";
 import type { Db } from "../database/rows";
 import { freeFlyLots, giveBack, putBy, putByFor } from "../ledger";
@@ -33,6 +34,8 @@ async function shareOutShelf(db: Db, sku: Sku, lines: OpenLine[]): Promise<void>
   const shelf = await freeFlyLots(db, sku);
   for (const line of lines)
     for (const s of shelf) {
+      // Only flies that are tied as the line asks: of the same parts and materials, dressed alike.
+      if (finishedKey(s.tied) !== finishedKey(line.asked)) continue;
       const open = line.flies - line.boxed - line.ready - line.active;
       if (open <= 0) break;
       if (s.free <= 0) continue;
@@ -67,16 +70,23 @@ async function makeUpOne(db: Db, kind: Sku, rules: { most: number; windowDays: n
   const sku = { pattern, variant, form, size };
   const lines = await openLines(db, sku);
   await shareOutShelf(db, sku, lines);
+  const asks = new Map<string, Asked>();
+  /** The same fly, as it is asked: what is asked otherwise is gathered apart. */
+  const askedSku = (asked: Asked): Sku => {
+    const key = askedKey(asked);
+    asks.set(key, asked);
+    return { ...sku, ...(key && { askedKey: key }) };
+  };
   const planned: PlannedBatch[] = (await lockedPlanned(db, sku)).map((b) => ({
     id: b.id,
-    sku,
+    sku: askedSku(b.asked),
     claims: b.claims.map((c) => ({ line: c.line, flies: c.flies })),
     held: b.held,
   }));
   const needs: Need[] = lines
     .map((l) => ({
       line: l.id,
-      sku,
+      sku: askedSku(l.asked),
       flies: l.flies - l.boxed - l.ready - l.active,
       due: l.due,
       rank: l.rank,
@@ -94,16 +104,23 @@ async function makeUpOne(db: Db, kind: Sku, rules: { most: number; windowDays: n
       () => rules,
       () => `new-${++fresh}`,
     ),
+    (of) => asks.get(of.askedKey ?? "") ?? {},
   );
 }
 
-async function writePlanned(db: Db, sku: Sku, before: PlannedBatch[], wanted: PlannedBatch[]): Promise<void> {
-  const fresh: PlannedBatch["claims"][] = [];
+async function writePlanned(
+  db: Db,
+  sku: Sku,
+  before: PlannedBatch[],
+  wanted: PlannedBatch[],
+  askedOf: (sku: Sku) => Asked,
+): Promise<void> {
+  const fresh: { asked: Asked; claims: PlannedBatch["claims"] }[] = [];
   const kept = new Set(wanted.map((b) => b.id));
   for (const b of before) if (!kept.has(b.id)) await dissolve(db, b.id);
   for (const b of wanted) {
     const was = before.find((x) => x.id === b.id);
-    if (!was) fresh.push(b.claims);
+    if (!was) fresh.push({ asked: askedOf(b.sku), claims: b.claims });
     else if (JSON.stringify(was.claims) !== JSON.stringify(b.claims)) await writeClaims(db, b.id, b.claims);
   }
   await insertBatches(db, sku, fresh);

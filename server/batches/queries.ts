@@ -1,4 +1,5 @@
 import { skuKey, type Sku } from "@kasten/core/batches";
+import type { Asked } from "@kasten/core/recipe";
 import type { Batch } from "@kasten/contract/batches";
 import { row, rows, type Db } from "../database/rows";
 import type { DayCursor } from "../http/cursors";
@@ -15,7 +16,7 @@ export const NEVER_DUE = "9999-12-31";
 
 const select = `
   SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion",
-    b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.mix_lots AS "mixLots",
+    b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.asked, b.mix_lots AS "mixLots",
     b.starts AS "storedStarts", b.kit_id AS "kitId", b.version, b.good, b.rejected, COALESCE(c.claims, '[]') AS claims
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
   LEFT JOIN LATERAL (
@@ -142,6 +143,7 @@ export interface OpenLine {
   boxed: number;
   ready: number;
   active: number;
+  asked: Asked;
 }
 
 /** Lines of open orders of a kind of fly, the earliest due first. A cancelled one waits for nothing. */
@@ -160,6 +162,7 @@ export const openLines = (db: Db, { pattern, variant, form, size }: Sku): Promis
     .addSelect("l.form", "form")
     .addSelect("l.size", "size")
     .addSelect("CASE WHEN l.cancelled THEN 0 ELSE l.flies END", "flies")
+    .addSelect("l.asked", "asked")
     .addSelect("pr.boxed", "boxed")
     .addSelect("pr.ready", "ready")
     .addSelect("pr.active", "active")

@@ -1,3 +1,4 @@
+import { askedKey } from "@kasten/core/recipe";
 import { mergeClaims, mostOwedFor, skuKey, splitClaims, type PrepKind } from "@kasten/core/batches";
 import { quantityWords } from "@kasten/core/materials";
 import { dozensText } from "@kasten/core/orders";
@@ -30,7 +31,9 @@ export async function split(db: Db, person: Who, id: string, flies: number, vers
   const owed = owedOf(batch);
   if (flies >= owed) throw refused(`Batch ${batch.number} has ${dozensText(owed)}: split off fewer than that.`);
   const { off, stay } = splitClaims(claimsOf(batch), flies);
-  const made = await insertBatch(db, batch, true);
+  const made = await insertBatch(db, batch, batch.asked, true);
+  const { leave, use, methods, buy } = batch;
+  await changeBatch(db, made, { leave, use, methods, buy });
   await writeClaims(db, made, off);
   await writeClaims(db, id, stay);
   await changeBatch(db, id, { held: true });
@@ -52,6 +55,8 @@ export async function merge(db: Db, person: Who, list: { id: string; version: nu
   for (const id of ids) batches.push(await lockedOfFly(db, id, ["planned"], versions.get(id)));
   const [first, ...others] = batches.sort((a, b) => a.number - b.number);
   if (!first || others.length === 0) throw refused("Choose at least two batches to merge.");
+  if (others.some((b) => askedKey(b.asked) !== askedKey(first.asked)))
+    throw refused("Their lines ask for different flies: parts, materials or ways. They stay batches of their own.");
   const claims = mergeClaims([first, ...others].map(claimsOf));
   const settings = await readSettings(db);
   const outcomes = (await readLearned(db)).outcomes(first.pattern);

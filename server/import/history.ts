@@ -53,7 +53,7 @@ async function importFinished(db: Db, h: HistoryRow, at: Date): Promise<void> {
     throw new Problem("import-refused", "Nothing was imported", `history.csv: nobody signs in as ${h.person}.`);
   const fly: FlyKind = { pattern: h.pattern, variant: h.variant, form: h.form, size: normalSize(h.size) };
   const { order, line } = await importSentOrder(db, h, fly, person.id, at);
-  const batch = await insertBatch(db, fly);
+  const batch = await insertBatch(db, fly, {});
   await writeClaims(db, batch, [{ line: line.id, flies: h.owed }]);
   const starts = h.good + h.rejected;
   const dates = { createdAt: addDays(at, -5), finishedAt: at };

@@ -1,4 +1,5 @@
 import { groupBy } from "@kasten/core/numeric";
+import { plainAsked, type Asked } from "@kasten/core/recipe";
 import type { LotInDrawer } from "@kasten/core/stock";
 import { less, lesser, nothing, sumOf, type Quantity } from "@kasten/core/units";
 import { rows, type Db } from "../database/rows";
@@ -169,21 +170,35 @@ export const fliesOnShelf = (
     .addOrderBy("l.size")
     .getRawMany();
 
+export interface FreeFlies {
+  lot: string;
+  place: number;
+  free: number;
+  /** How they were tied, where a batch of this room tied them. */
+  tied: Asked;
+}
+
 /** Lots of finished flies of a kind with some that are put by for nobody, the oldest first. */
-export const freeFlyLots = (
-  db: Db,
-  { pattern, variant, form, size }: FlyKind,
-): Promise<{ lot: string; place: number; free: number }[]> =>
-  db
+export async function freeFlyLots(db: Db, { pattern, variant, form, size }: FlyKind): Promise<FreeFlies[]> {
+  const found = await db
     .createQueryBuilder(balanceEntity, "b")
     .innerJoin("lot", "l", "l.id = b.lotId")
     .innerJoin("place", "p", "p.id = b.placeId")
+    .leftJoin("batch", "t", "t.id = l.batchId")
     .select("l.id", "lot")
     .addSelect("b.placeId", "place")
     .addSelect("b.quantity - b.reserved", "free")
+    .addSelect("t.leave", "leave")
+    .addSelect("t.use", "use")
+    .addSelect("t.methods", "methods")
     .where("p.kind = 'flies' AND b.quantity > b.reserved")
     .andWhere("l.patternId = :pattern AND l.variant = :variant AND l.form = :form AND l.size = :size")
     .setParameters({ pattern, variant, form, size })
     .orderBy("l.receivedAt")
     .addOrderBy("l.id")
-    .getRawMany();
+    .getRawMany<Omit<FreeFlies, "tied"> & { [K in keyof Asked]: Asked[K] | null }>();
+  return found.map(({ leave, use, methods, ...lot }) => ({
+    ...lot,
+    tied: plainAsked({ leave: leave ?? [], use: use ?? {}, methods: methods ?? {} }),
+  }));
+}

@@ -1,6 +1,17 @@
-import { notMade, sizeWithin } from "@kasten/core/hooks";
+import { DomainError } from "@kasten/core/errors";
+import { composeFly } from "@kasten/core/fly";
+import { nearHooks, notMade, sizeWithin } from "@kasten/core/hooks";
 import { destinationConflicts } from "@kasten/core/orders";
-import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
+import {
+  allowedFor,
+  codeOf,
+  hookOf,
+  isPlain,
+  materialsOf,
+  notPromised,
+  type FlyChoice,
+  type Recipe,
+} from "@kasten/core/recipe";
 import { destinationSentence, notPromisedWords, sentenceOf } from "@kasten/core/sentences";
 import type { Customer } from "@kasten/contract/customers";
 import type { BodyOf } from "@kasten/contract/http";
@@ -31,7 +42,46 @@ function faultOf(world: World, line: LineInput): [field: keyof LineInput, detail
   if (sizeFault) return ["size", sentenceOf(sizeFault)];
   if (!recipe.variants.some((v) => v.id === line.variant)) return ["variant", `${name} has no such colour.`];
   if (!recipe.forms.some((f) => f.id === line.form)) return ["form", `${name} has no such weight form.`];
-  return undefined;
+  const asked = faultInAsked(world, line, recipe);
+  return asked === undefined ? undefined : ["asked", asked];
+}
+
+/** Why a line's choice cannot be tied, or is not the pattern's to give; undefined for the pattern's own fly. */
+function faultInAsked(world: World, line: LineInput, recipe: Recipe): string | undefined {
+  const asked = line.asked ?? {};
+  if (isPlain(asked)) return undefined;
+  const choice = { size: line.size, variant: line.variant, form: line.form };
+  const stranger = Object.entries(asked.use ?? {}).find(([id, code]) => !mayTake(world, recipe, choice, id, code));
+  if (stranger) return `“${stranger[1]}” may not stand in for the ${stranger[0]} of this pattern. Name it there first.`;
+  const unknown = (asked.leave ?? []).find((id) => !recipe.components.some((c) => c.id === id));
+  if (unknown !== undefined) return `The pattern has no part “${unknown}”.`;
+  const model = world.hooks.get(hookOf(recipe, { ...choice, ...asked }));
+  if (!model) return "That hook is not known here.";
+  try {
+    composeFly(recipe, { ...choice, ...asked }, model, world.materials);
+    return undefined;
+  } catch (error) {
+    if (error instanceof DomainError) return sentenceOf(error);
+    throw error;
+  }
+}
+
+/** Whether the pattern lets a material, or a near hook, stand in for a part. */
+function mayTake(world: World, recipe: Recipe, choice: FlyChoice, id: string, code: string): boolean {
+  const component = recipe.components.find((c) => c.id === id);
+  if (!component) return false;
+  if (component.role === "hook") {
+    const own = world.hooks.get(hookOf(recipe, { form: choice.form }));
+    return (
+      own !== undefined &&
+      nearHooks(own, choice.size, world.hooks.values(), recipe.shankTolerance ?? 0).some((h) => h.id === code)
+    );
+  }
+  const now = world.materials.get(codeOf(recipe, choice, component) ?? "");
+  return (
+    now !== undefined &&
+    (now.code === code || allowedFor(component, now, world.materials).some((a) => a.material === code))
+  );
 }
 
 /** What the customer's destination forbids in these lines. */
@@ -41,8 +91,8 @@ function conflictsOf(world: World, customer: Customer, lines: LineInput[]): stri
     if (!pattern) return [];
     const found = destinationConflicts(customer.destination, {
       label: `${pattern.name} ${line.size}`,
-      barbless: world.hooks.get(hookOf(pattern.recipe, line))?.barbless ?? false,
-      materials: materialsOf(pattern.recipe, line, world.materials),
+      barbless: world.hooks.get(hookOf(pattern.recipe, { ...line, ...line.asked }))?.barbless ?? false,
+      materials: materialsOf(pattern.recipe, { ...line, ...line.asked }, world.materials),
     });
     return found.map(destinationSentence);
   });

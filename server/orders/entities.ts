@@ -1,6 +1,19 @@
 import { EntitySchema } from "typeorm";
 import type { Policy } from "@kasten/core/orders";
-import { flag, instant, int, optional, refers, text, uuid, uuidKey, version, written } from "../database/columns";
+import type { Asked } from "@kasten/core/recipe";
+import {
+  flag,
+  instant,
+  int,
+  jsonb,
+  optional,
+  refers,
+  text,
+  uuid,
+  uuidKey,
+  version,
+  written,
+} from "../database/columns";
 
 export interface OrderRow {
   id: string;
@@ -45,6 +58,7 @@ export interface OrderLineRow {
   flies: number;
   policy: Policy | null;
   wishes: string;
+  asked: Asked;
   pricePerDozenCents: number;
   cancelled: boolean;
 }
@@ -62,6 +76,7 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
     flies: int(),
     policy: text(optional),
     wishes: text({ default: "" }),
+    asked: jsonb({ default: {} }),
     pricePerDozenCents: int({ default: 0 }),
     cancelled: flag(),
   },

@@ -1,5 +1,6 @@
 import { normalSize } from "@kasten/core/hooks";
 import { dozensText } from "@kasten/core/orders";
+import { askedKey, plainAsked, priceOf } from "@kasten/core/recipe";
 import type { Order } from "@kasten/contract/orders";
 import type { Sku } from "@kasten/core/batches";
 import { lockFlies, makeUp } from "../batches";
@@ -25,11 +26,21 @@ const lineRow = (line: LineInput, position: number): Partial<OrderLineRow> => ({
   flies: line.flies,
   policy: line.policy ?? null,
   wishes: line.wishes ?? "",
+  asked: plainAsked(line.asked ?? {}),
 });
 
 async function insertLine(db: Db, world: World, orderId: string, position: number, line: LineInput): Promise<void> {
-  const pricePerDozenCents = world.patterns.get(line.pattern)?.recipe.pricePerDozenCents ?? 0;
-  await insert(db, orderLineEntity, { orderId, ...lineRow(line, position), pricePerDozenCents });
+  await insert(db, orderLineEntity, {
+    orderId,
+    ...lineRow(line, position),
+    pricePerDozenCents: priceOfLine(world, line),
+  });
+}
+
+/** What a dozen costs as it is asked: the parts left out come off. */
+function priceOfLine(world: World, line: LineInput): number {
+  const recipe = world.patterns.get(line.pattern)?.recipe;
+  return recipe ? priceOf(recipe, line.asked ?? {}) : 0;
 }
 
 const summary = (world: World, lines: LineInput[]): string =>
@@ -119,10 +130,10 @@ async function writeLines(db: Db, world: World, before: Order, lines: LineInput[
     guardBoxed(was, line);
     const begun = was.boxed + was.ready > 0 || was.inBatches > 0;
     if (!line) await cancelLine(db, was.id);
-    else if (!isSameFly(was, line) && begun) {
+    else if (!(isSameFly(was, line) && isAskedAlike(was, line)) && begun) {
       await cancelLine(db, was.id);
       await insertLine(db, world, before.id, at, line);
-    } else await update(db, orderLineEntity, { id: was.id }, lineRow(line, at));
+    } else await update(db, orderLineEntity, { id: was.id }, { ...lineRow(line, at), ...repriced(world, was, line) });
   }
   for (const [i, line] of lines.entries())
     if (!line.id || !before.lines.some((l) => l.id === line.id)) await insertLine(db, world, before.id, i, line);
@@ -131,10 +142,18 @@ async function writeLines(db: Db, world: World, before: Order, lines: LineInput[
 const isSameFly = (a: Order["lines"][number], b: LineInput): boolean =>
   a.pattern === b.pattern && a.size === b.size && a.variant === b.variant && a.form === b.form;
 
+/** The line asks the same as before, so that what is tied for it may stay. */
+const isAskedAlike = (a: Order["lines"][number], b: LineInput): boolean =>
+  askedKey(a.asked) === askedKey(b.asked ?? {});
+
+/** A price that was agreed stays as long as the same fly is asked. */
+const repriced = (world: World, was: Order["lines"][number], line: LineInput): Partial<OrderLineRow> =>
+  isSameFly(was, line) && isAskedAlike(was, line) ? {} : { pricePerDozenCents: priceOfLine(world, line) };
+
 /** What is boxed already stays: the line may not shrink below it, become another fly, or go. */
 function guardBoxed(was: Order["lines"][number], line: LineInput | undefined): void {
   if (was.boxed === 0) return;
-  if (!line || !isSameFly(was, line))
+  if (!line || !isSameFly(was, line) || !isAskedAlike(was, line))
     throw refused(`${was.patternName} ${was.size} is partly boxed already. Keep the line, and add another.`);
   if (line.flies < was.boxed)
     throw refused(

@@ -1,4 +1,5 @@
 import { groupBy } from "@kasten/core/numeric";
+import { coatsOf } from "@kasten/core/fly";
 import { hookOf } from "@kasten/core/recipe";
 import {
   problemOf,
@@ -50,7 +51,6 @@ export interface Circumstances {
 export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances): PlannableBatch {
   const { batch, recipe, fly } = c;
   const isDone = (t: ComputedBatch["prep"][number]) => around.prepDone.has(prepKey(batch.id, t));
-  const finish = recipe.finish.state === "given" ? recipe.finish : undefined;
   return {
     id: batch.id,
     pattern: batch.pattern,
@@ -61,12 +61,12 @@ export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances)
     release: Math.max(frame.now, around.release),
     due: frame.endOf(batch.due),
     weight: Math.max(1, 4 - around.rank),
-    minutesPerFly: recipe.minutesPerFly,
+    // The minutes of the fly as it is chosen: without what is left out, by its ways.
+    minutesPerFly: fly?.minutes ?? recipe.minutesPerFly,
     modeFactor: batch.mode === "step by step" ? recipe.stepByStepFactor : 1,
     skills: skillsOf(c),
     prep: c.prep.filter((t) => !isDone(t)).map((t) => ({ minutes: t.minutes, station: t.station })),
-    coats: finish?.coats ?? 0,
-    dryMinutes: finish?.dryMinutes ?? 0,
+    coats: coatsOf(recipe, fly),
     begunBy: around.begunBy,
   };
 }
@@ -78,14 +78,14 @@ function releaseOf(waits: Shortage[], frame: Frame): number {
 
 /** A station out of use that a batch cannot do without. */
 export function stationDownFor(
-  { batch, recipe, prep }: ComputedBatch,
+  { batch, recipe, prep, fly }: ComputedBatch,
   settings: Settings,
   prepDone: ReadonlySet<string>,
 ): Settings["stations"][number] | undefined {
   const needed = new Set<string>(
     prep.flatMap((t) => (t.station && !prepDone.has(prepKey(batch.id, t)) ? [t.station] : [])),
   );
-  if (recipe.finish.state === "given" && recipe.finish.coats > 0) needed.add("finishing");
+  if (coatsOf(recipe, fly).length > 0) needed.add("finishing");
   return settings.stations.find((s) => s.down !== null && needed.has(s.name));
 }
 

@@ -1,5 +1,6 @@
 import type { Sku } from "@kasten/core/batches";
 import type { Requirement } from "@kasten/core/needs";
+import { finishedKey, type Asked } from "@kasten/core/recipe";
 import { nothing } from "@kasten/core/units";
 import {
   freeOf,
@@ -14,7 +15,7 @@ import type { ReplyOf } from "@kasten/contract/http";
 import type { promise as promiseEndpoint } from "@kasten/contract/orders";
 import { allocateFor, computeBatch, onPaper, readLearned, takeFor, type Learned, type OpenBatch } from "../batches";
 import type { Db } from "../database/rows";
-import { fliesOnShelf, type StockedLot } from "../ledger";
+import { freeFlyLots, type StockedLot } from "../ledger";
 import { standingOf } from "../needs";
 import { proposalFor, sourcesByMaterial, type Source } from "../purchasing";
 import { todayIn } from "../settings";
@@ -22,7 +23,7 @@ import { readWorld, type World } from "../world";
 import { plannable, type Planning } from "./build";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 
-export type Line = Sku & { flies: number };
+export type Line = Sku & { flies: number; asked?: Asked };
 export type PromisedLine = ReplyOf<typeof promiseEndpoint>["lines"][number];
 
 const reasons: Record<Promised["holds"], string> = {
@@ -33,7 +34,7 @@ const reasons: Record<Promised["holds"], string> = {
 };
 
 /** A batch that is not there yet, for what the shelf does not cover. */
-const imagined = ({ pattern, variant, form, size }: Line, flies: number, version: number): OpenBatch => ({
+const imagined = ({ pattern, variant, form, size, asked = {} }: Line, flies: number, version: number): OpenBatch => ({
   id: "new",
   number: 0,
   pattern,
@@ -45,10 +46,11 @@ const imagined = ({ pattern, variant, form, size }: Line, flies: number, version
   state: "planned",
   held: false,
   mode: "fly by fly",
-  buy: [],
-  methods: {},
-  leave: [],
-  use: {},
+  buy: asked.buy ?? [],
+  methods: asked.methods ?? {},
+  leave: asked.leave ?? [],
+  use: asked.use ?? {},
+  asked,
   mixLots: false,
   storedStarts: null,
   kitId: null,
@@ -85,7 +87,20 @@ interface Against {
   shelf: Map<string, number>;
 }
 
-const flyKey = (s: Sku): string => `${s.pattern}|${s.variant}|${s.form}|${s.size}`;
+/** Flies that may fill a line: of its kind, tied as it asks. */
+const flyKey = (s: Sku, tied: Asked): string => [s.pattern, s.variant, s.form, s.size, finishedKey(tied)].join("|");
+
+/** What is on the shelf for nobody, of the kinds that are asked for. */
+async function freeShelf(db: Db, lines: Line[]): Promise<Map<string, number>> {
+  const shelf = new Map<string, number>();
+  const kinds = new Map(lines.map((l) => [flyKey(l, {}), l]));
+  for (const kind of kinds.values())
+    for (const lot of await freeFlyLots(db, kind)) {
+      const key = flyKey(kind, lot.tied);
+      shelf.set(key, (shelf.get(key) ?? 0) + lot.free);
+    }
+  return shelf;
+}
 
 /**
  * For each line the earliest day on which it can be ready without making any other order late, and what holds it.
@@ -107,15 +122,16 @@ export async function promiseLines(
     today: todayIn(world.settings.timeZone, now),
     lots: new Map(basis.lots),
     sources: await sourcesByMaterial(db),
-    shelf: new Map((await fliesOnShelf(db)).map((f) => [flyKey(f), f.quantity - f.reserved])),
+    shelf: await freeShelf(db, lines),
   };
   return lines.map((line) => promiseLine(against, line));
 }
 
 function promiseLine(against: Against, line: Line): PromisedLine {
   const { basis, world, frame, shelf } = against;
-  const fromShelf = Math.min(line.flies, shelf.get(flyKey(line)) ?? 0);
-  shelf.set(flyKey(line), (shelf.get(flyKey(line)) ?? 0) - fromShelf);
+  const key = flyKey(line, line.asked ?? {});
+  const fromShelf = Math.min(line.flies, shelf.get(key) ?? 0);
+  shelf.set(key, (shelf.get(key) ?? 0) - fromShelf);
   if (fromShelf === line.flies) return { ...line, day: against.today, holds: "shelf", sentence: "It is on the shelf." };
   const nobody = (sentence: string): PromisedLine => ({ ...line, day: null, holds: "nothing", sentence });
   const pattern = world.patterns.get(line.pattern);

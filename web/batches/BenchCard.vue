@@ -9,7 +9,7 @@ import { call } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { day } from "../parts/format";
 import { length } from "../parts/units";
-import { FlyPicture, formName, useCatalogue, variantName } from "../patterns";
+import { AskedNote, FlyPicture, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import CardSide from "./CardSide.vue";
 import CardSteps from "./CardSteps.vue";
@@ -86,6 +86,14 @@ const print = () => window.print();
       <button class="btn no-print" @click="print">Print</button>
     </header>
     <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
+    <AskedNote
+      :pattern="b.pattern"
+      :version="b.patternVersion"
+      :size="b.size"
+      :variant="b.variant"
+      :form="b.form"
+      :asked="{ leave: b.leave, use: b.use, methods: b.methods, buy: b.buy }"
+    />
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
       <p v-for="a in avoid" :key="a"><b>Not to be:</b> {{ a }}</p>

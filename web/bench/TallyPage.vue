@@ -13,7 +13,7 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
 import { tellKeys } from "../parts/keySheet";
 import { useChange } from "../parts/useChange";
-import { useCatalogue, variantName } from "../patterns";
+import { AskedNote, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import { isInField } from "./keys";
 import RejectChoice, { type Reject } from "./RejectChoice.vue";
@@ -119,6 +119,14 @@ async function finish(
         >
       </h1>
       <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
+      <AskedNote
+        :pattern="b.pattern"
+        :version="b.patternVersion"
+        :size="b.size"
+        :variant="b.variant"
+        :form="b.form"
+        :asked="{ leave: b.leave, use: b.use, methods: b.methods, buy: b.buy }"
+      />
       <RouterLink class="link" :to="`/batches/${b.id}`">The whole batch</RouterLink>
     </div>
     <RefusalNote :refusal="refusal" />

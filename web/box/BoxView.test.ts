@@ -17,6 +17,7 @@ const line = (n: number, ready: number) => ({
   ready,
   boxed: 0,
   wishes: "",
+  asked: {},
 });
 const box = (open = true): ReplyOf<typeof listBox> => ({
   customers: [

@@ -9,7 +9,7 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { textOf } from "../parts/fields";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyThumb, useCatalogue, variantName } from "../patterns";
+import { AskedNote, FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
@@ -81,11 +81,22 @@ const columns = computed<Column<Line>[]>(() => {
       :row-key="(l) => l.line"
     >
       <template #cell-fly="{ row: l }"
-        ><FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-12 w-24"
+        ><FlyThumb
+          :pattern="l.pattern"
+          :size="l.size"
+          :variant="l.variant"
+          :form="l.form"
+          :choice="l.asked"
+          class="h-12 w-24"
       /></template>
       <template #cell-pattern="{ row: l }"
         >{{ l.patternName }} <b class="fig">{{ l.size }}</b> {{ variantName(patterns.get(l.pattern), l.variant)
-        }}<WishNote :wishes="l.wishes"
+        }}<WishNote :wishes="l.wishes" /><AskedNote
+          :pattern="l.pattern"
+          :size="l.size"
+          :variant="l.variant"
+          :form="l.form"
+          :asked="l.asked"
       /></template>
       <template #cell-order="{ row: l }"
         ><RouterLink class="link fig" :to="`/orders/${l.orderId}`">{{ l.order }}</RouterLink></template

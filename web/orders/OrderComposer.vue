@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
 import { wishWords } from "@kasten/core/orders";
+import { priceOf } from "@kasten/core/recipe";
 import { newKey } from "../http";
 import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -18,11 +19,11 @@ import { useReading } from "./useReading";
 /** One line of typing, or several pasted: read as it is typed, asked about in place, saved when it is whole. */
 const props = defineProps<{ order?: Order }>();
 const emit = defineEmits<{ saved: [order: Order] }>();
-const { text, read, whole, unsure, customer, conflicts, marks, questions, offers } = useReading(
+const { text, read, wished, whole, unsure, customer, conflicts, marks, questions, offers } = useReading(
   props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new",
   props.order?.text ?? "",
 );
-const { patterns } = useCatalogue();
+const { patterns, recipeOf } = useCatalogue();
 const { busy, refusal, send } = useChange();
 const accepts = ref(false);
 const version = ref(props.order?.version ?? 0);
@@ -48,6 +49,7 @@ const input = computed(() => ({
     flies: l.flies ?? 0,
     policy: l.policy,
     wishes: wishWords(l),
+    asked: wished.value[i]?.asked,
   })),
 }));
 /** A line that is there already keeps its place in batches and bins. */
@@ -76,11 +78,13 @@ const tooEarly = computed(() =>
   promised.value.filter((p) => p.day === null || (read.value.due !== undefined && p.day > read.value.due)),
 );
 const total = computed(() =>
-  read.value.lines.reduce(
-    (sum, l) => sum + ((l.flies ?? 0) / 12) * (patterns.value.get(l.pattern ?? "")?.pricePerDozenCents ?? 0),
-    0,
-  ),
+  read.value.lines.reduce((sum, l, i) => sum + ((l.flies ?? 0) / 12) * (pricePerDozen(l.pattern, i) ?? 0), 0),
 );
+/** What a dozen costs as it is asked. */
+function pricePerDozen(pattern: string | undefined, i: number): number | undefined {
+  const recipe = pattern === undefined ? undefined : recipeOf(pattern);
+  return recipe ? priceOf(recipe, wished.value[i]?.asked ?? {}) : patterns.value.get(pattern ?? "")?.pricePerDozenCents;
+}
 
 async function save(): Promise<void> {
   const saved = props.order
@@ -123,7 +127,14 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
         Save mine over it
       </button></RefusalNote
     >
-    <ReadLines v-if="read.lines.length > 0" class="mt-2" :read="read.lines" :promised="promised" />
+    <ReadLines
+      v-if="read.lines.length > 0"
+      class="mt-2"
+      :read="read.lines"
+      :wished="wished"
+      :prices="read.lines.map((l, i) => pricePerDozen(l.pattern, i))"
+      :promised="promised"
+    />
     <NewCustomer v-if="unknownCustomer" :name="text.slice(...unknownCustomer.at)" />
     <p v-for="u in unsure" :key="u" class="callout my-1">{{ u }}.</p>
     <div v-for="c in conflicts" :key="c" class="callout my-1">{{ c }}</div>

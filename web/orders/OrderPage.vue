@@ -12,7 +12,7 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import type { Column } from "../parts/column";
 import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyThumb, useCatalogue, variantName } from "../patterns";
+import { AskedNote, FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 /** It brings the reader of orders with it. */
 const OrderComposer = defineAsyncComponent(() => import("./OrderComposer.vue"));
@@ -88,12 +88,23 @@ const columns: Column<Line>[] = [
       :row-key="(l) => l.id"
     >
       <template #cell-fly="{ row: l }"
-        ><FlyThumb :pattern="l.pattern" :size="l.size" :variant="l.variant" :form="l.form" class="h-14 w-28"
+        ><FlyThumb
+          :pattern="l.pattern"
+          :size="l.size"
+          :variant="l.variant"
+          :form="l.form"
+          :choice="l.asked"
+          class="h-14 w-28"
       /></template>
       <template #cell-pattern="{ row: l }"
         ><RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink
         ><span v-if="l.policy" class="tag ml-2">{{ l.policy }}</span
-        ><WishNote :wishes="l.wishes"
+        ><WishNote :wishes="l.wishes" /><AskedNote
+          :pattern="l.pattern"
+          :size="l.size"
+          :variant="l.variant"
+          :form="l.form"
+          :asked="l.asked"
       /></template>
       <template #cell-flies="{ row: l }"><DozenCount :flies="l.flies" /></template>
       <template #cell-batches="{ row: l }"><DozenCount v-if="l.inBatches" :flies="l.inBatches" /></template>

@@ -1,17 +1,26 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { dozensText, wishWords, type ReadLine } from "@kasten/core/orders";
+import { dozensText, wishWords, type ReadLine, type wishedChoice } from "@kasten/core/orders";
+import { isPlain } from "@kasten/core/recipe";
+import { isGranted, wishFateSentence } from "@kasten/core/sentences";
 import type { promise } from "@kasten/contract/orders";
 import type { ReplyOf } from "@kasten/contract/http";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { day, money } from "../parts/format";
-import { FlyDrawing, formName, useCatalogue, variantName } from "../patterns";
+import { FlyDrawing, TakenAway, formName, useCatalogue, variantName } from "../patterns";
 
 /** Each line as it was understood, and the earliest day for it. */
-const props = defineProps<{ read: ReadLine[]; promised: ReplyOf<typeof promise>["lines"] }>();
-const { patterns } = useCatalogue();
+const props = defineProps<{
+  read: ReadLine[];
+  /** What became of each line's wishes. */
+  wished: ReturnType<typeof wishedChoice>[];
+  /** Cents a dozen, as each line asks. */
+  prices: (number | undefined)[];
+  promised: ReplyOf<typeof promise>["lines"];
+}>();
+const { patterns, recipeOf } = useCatalogue();
 const lines = computed(() =>
   props.read.map((l, i) => {
     const of = patterns.value.get(l.pattern ?? "");
@@ -22,7 +31,10 @@ const lines = computed(() =>
       form: l.form ?? "",
       formWords: of && formName(of, l.form ?? ""),
       promised: props.promised[i],
-      price: of && l.flies ? money((l.flies / 12) * of.pricePerDozenCents) : "",
+      price: l.flies && props.prices[i] !== undefined ? money((l.flies / 12) * (props.prices[i] ?? 0)) : "",
+      asked: props.wished[i]?.asked ?? {},
+      fates: props.wished[i]?.fates ?? [],
+      recipe: l.pattern === undefined ? undefined : recipeOf(l.pattern),
     };
   }),
 );
@@ -47,6 +59,7 @@ const columns: Column<Line>[] = [
         :size="l.size"
         :variant="l.variant"
         :form="l.form"
+        :choice="l.asked"
         class="h-12 w-24"
     /></template>
     <template #cell-flies="{ row: l }">{{ l.flies ? dozensText(l.flies) : "?" }}</template>
@@ -55,7 +68,17 @@ const columns: Column<Line>[] = [
         v-if="l.policy"
         class="tag ml-1"
         >{{ l.policy }}</span
-      ><WishNote :wishes="wishWords(l)"
+      ><WishNote :wishes="wishWords(l)" />
+      <ul v-if="l.fates.length > 0" aria-label="What becomes of the wishes">
+        <li v-for="f in l.fates" :key="f.words + f.code" :class="{ 'text-call': !isGranted(f) }">
+          {{ wishFateSentence(f) }}
+        </li>
+      </ul>
+      <TakenAway
+        v-if="l.recipe && l.size && l.variant && !isPlain(l.asked)"
+        :recipe="l.recipe"
+        :choice="{ size: l.size, variant: l.variant, form: l.form, ...l.asked }"
+        class="mt-1"
     /></template>
     <template #cell-size="{ row: l }">{{ l.size ?? "?" }}</template>
     <template #cell-colour="{ row: l }">{{ l.variant ? variantName(l.of, l.variant) : "?" }}</template>

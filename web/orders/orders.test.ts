@@ -28,7 +28,7 @@ describe("an order in one line", () => {
     await pause();
     await settle();
     expect(screen.get("tbody tr").text()).toContain("2 dz");
-    expect(screen.text()).toContain("in all 48.00");
+    expect(screen.text()).toContain("in all 50.00");
     expect(screen.text()).toContain("held by hours");
     await screen.get("form").trigger("submit");
     await settle();

@@ -1,17 +1,19 @@
 import { destinationSentence, doubtSentence, notPromisedWords } from "@kasten/core/sentences";
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
-import { destinationConflicts, isWhole, readOrder, type ReadOrder } from "@kasten/core/orders";
+import { destinationConflicts, isWhole, readOrder, wishedChoice, type ReadOrder } from "@kasten/core/orders";
 import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
 import { forReading, useCatalogue } from "../patterns";
 import type { TextMark, TextOffers, TextQuestion } from "../editor";
 import { useSession } from "../team";
 import { orderOffers } from "./offers";
 
+const nothingWished: ReturnType<typeof wishedChoice> = { asked: {}, fates: [] };
+
 /** What is typed, kept until it is saved, and how it is understood. */
 export function useReading(storageKey: string, initial = "") {
   const text: Ref<string> = useStorage(storageKey, initial);
-  const { patterns, materials, hooks, recipeOf, data } = useCatalogue();
+  const { patterns, materials, hooks, recipeOf, tie, data } = useCatalogue();
   const { person } = useSession();
   /** Nothing is read before patterns, customers and today's date are here: what is typed stays as typed until then. */
   const read = computed<ReadOrder>(() =>
@@ -32,6 +34,18 @@ export function useReading(storageKey: string, initial = "") {
       }),
     ),
   ]);
+  /** What of each line's wishes is a choice of its pattern, and what became of the others. */
+  const wished = computed(() =>
+    read.value.lines.map(({ pattern, size, variant, form, wishes }) => {
+      const recipe = pattern === undefined || wishes.length === 0 ? undefined : recipeOf(pattern);
+      if (!recipe || size === undefined || variant === undefined || form === undefined) return nothingWished;
+      const choice = { size, variant, form };
+      const { fly } = tie(recipe, choice);
+      return fly
+        ? wishedChoice(wishes, { recipe, choice, fly, materials: materials.value, hooks: hooks.value })
+        : nothingWished;
+    }),
+  );
   const whole = computed(() => isWhole(read.value) && unsure.value.length === 0);
   const customer = computed(() => data.value?.customers.find((c) => c.id === read.value.customer));
 
@@ -39,14 +53,19 @@ export function useReading(storageKey: string, initial = "") {
   const conflicts = computed(() => {
     const c = customer.value;
     if (!c) return [];
-    return read.value.lines.flatMap((l) => {
+    return read.value.lines.flatMap((l, i) => {
       const p = patterns.value.get(l.pattern ?? "");
       const recipe = p && recipeOf(p.id);
       if (!recipe || !l.size || !l.variant) return [];
-      const used = materialsOf(recipe, { size: l.size, variant: l.variant, form: l.form ?? "" }, materials.value);
+      const asked = wished.value[i]?.asked;
+      const used = materialsOf(
+        recipe,
+        { size: l.size, variant: l.variant, form: l.form ?? "", ...asked },
+        materials.value,
+      );
       return destinationConflicts(c.destination, {
         label: `${p.name} ${l.size}`,
-        barbless: hooks.value.get(hookOf(recipe, { form: l.form ?? "" }))?.barbless ?? false,
+        barbless: hooks.value.get(hookOf(recipe, { form: l.form ?? "", use: asked?.use }))?.barbless ?? false,
         materials: used,
       }).map(destinationSentence);
     });
@@ -75,5 +94,5 @@ export function useReading(storageKey: string, initial = "") {
   );
   const offers = (typed: string, at: number): TextOffers | undefined =>
     data.value && orderOffers(typed, at, read.value, forReading(data.value, person.value?.numberWords ?? {}));
-  return { text, read, whole, unsure, customer, conflicts, marks, questions, offers };
+  return { text, read, wished, whole, unsure, customer, conflicts, marks, questions, offers };
 }

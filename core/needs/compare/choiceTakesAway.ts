@@ -1,5 +1,5 @@
 import { DomainError } from "../../errors";
-import type { FlyChoice } from "../../recipe";
+import { isPlain, type FlyChoice } from "../../recipe";
 import { compose, type FlyRequest } from "./outcome";
 import { takenAway, type TakenAway } from "./takenAway";
 
@@ -9,7 +9,7 @@ import { takenAway, type TakenAway } from "./takenAway";
  * @returns empty for the pattern's own fly; nothing for one that cannot be tied, which says so itself
  */
 export function choiceTakesAway(request: FlyRequest): TakenAway[] {
-  if (isOwn(request.choice)) return [];
+  if (isPlain(request.choice)) return [];
   try {
     const own: FlyChoice = { size: request.choice.size, variant: request.choice.variant, form: request.choice.form };
     return takenAway(compose({ ...request, choice: own }), compose(request));
@@ -18,6 +18,3 @@ export function choiceTakesAway(request: FlyRequest): TakenAway[] {
     throw error;
   }
 }
-
-const isOwn = ({ leave, use, methods, buy }: FlyChoice): boolean =>
-  (leave?.length ?? 0) + (buy?.length ?? 0) + Object.keys(use ?? {}).length + Object.keys(methods ?? {}).length === 0;

@@ -4,6 +4,7 @@ import { Third1700000000003 } from "./0003";
 import { Fourth1700000000004 } from "./0004";
 import { Fifth1700000000005 } from "./0005";
 import { Sixth1700000000006 } from "./0006";
+import { Seventh1700000000007 } from "./0007";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   Fourth1700000000004,
   Fifth1700000000005,
   Sixth1700000000006,
+  Seventh1700000000007,
 ];
