@@ -53,7 +53,7 @@ describe("a guard is told wherever the choice is made", () => {
   test("leaving out the part that guards", () => {
     const judged = judgeLeavingOut(request(guarded()), "rib", 24);
     expect(judged.fault).toBeUndefined();
-    expect(said(judged.warnings)).toContain("“rib” locks the body");
+    expect(said(judged.warnings)).toContain("A guard would be lost, “rib”: locks the body.");
     expect(judged.warnings[0]).toMatchObject({ code: "DURABILITY_LOST", details: { guard: "locks the body" } });
   });
   test("winding it the other way", () => {
@@ -63,7 +63,9 @@ describe("a guard is told wherever the choice is made", () => {
   });
   test("a whole choice, as an order or a batch has it; the pattern's own loses nothing", () => {
     expect(choiceTakesAway(request(guarded()))).toEqual([]);
-    expect(said(choiceTakesAway(request(guarded(), { leave: ["rib"] })))).toContain("locks the body and would be lost");
+    expect(said(choiceTakesAway(request(guarded(), { leave: ["rib"] })))).toContain(
+      "A guard would be lost, “rib”: locks the body",
+    );
     expect(said(choiceTakesAway(request(guarded(), { methods: { "rib/rib direction": "with" } })))).toContain(
       "locks the body",
     );

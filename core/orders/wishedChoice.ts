@@ -157,7 +157,8 @@ const isOfColour = (m: Material | undefined, colour: string): boolean =>
 function ofColour(words: string, of: Wishing, asked: Choosing): Fate[] {
   const colour = colourIn(words);
   const parts = partsMeant(words, of);
-  if (parts.length === 0) return [{ code: "NOT_IN_COLOUR", details: { part: words, colour } }];
+  if (parts.length === 0)
+    return [{ code: "NOT_IN_COLOUR", details: { part: words.split(/\s+/).at(-1) ?? words, colour } }];
   return parts.map((c): Fate => {
     const now = of.materials.get(codeOf(of.recipe, of.choice, c) ?? "");
     if (isOfColour(now, colour)) return soAlready;

@@ -34,7 +34,8 @@ const losses: Sentences<TakenAwayDetails> = {
     const words = d.is < d.was ? less : more;
     return `${d.name} ${words.startsWith("floats") ? words : `is ${words}`}: ${d.is} of 5 instead of ${d.was}.`;
   },
-  DURABILITY_LOST: (d) => `“${d.name}” ${d.guard} and would be lost. Keep it, or add a counter-wound rib.`,
+  DURABILITY_LOST: (d) =>
+    `A guard would be lost, “${d.name}”: ${d.guard.replace(/[.!]+$/, "")}. Keep it, or add a counter-wound rib.`,
   STRENGTH_LOST: (d) =>
     `${d.is || "It"} is weaker than ${d.was || "the original"}${d.guarded ? ": the guard that is there matters more." : ". Add a counter-wound rib over it."}`,
   GAP_LEFT: (d) =>

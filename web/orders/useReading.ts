@@ -42,7 +42,10 @@ export function useReading(storageKey: string, initial = "") {
       const choice = { size, variant, form };
       const { fly } = tie(recipe, choice);
       return fly
-        ? wishedChoice(wishes, { recipe, choice, fly, materials: materials.value, hooks: hooks.value })
+        ? wishedChoice(
+            [...wishes].sort((a, b) => a.at[0] - b.at[0]),
+            { recipe, choice, fly, materials: materials.value, hooks: hooks.value },
+          )
         : nothingWished;
     }),
   );
