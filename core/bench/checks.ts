@@ -31,7 +31,7 @@ function derived(fly: ComposedFly, s: FlyStep, say: (mm: number) => string): Mas
         step: s.id,
       },
     ];
-  if (step.do === "lay" && s.shownMm && s.role !== "legs")
+  if (step.do === "lay" && s.shownMm && s.role !== "legs" && !step.hanging)
     return [
       {
         feature: `${s.name} ${say(s.shownMm)}`,
