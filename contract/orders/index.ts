@@ -21,6 +21,8 @@ export const lineInput = skuSchema.extend({
   id: z.uuid().optional(),
   flies,
   policy: z.enum(policies).optional(),
+  /** A day of its own, where it is not that of the order. */
+  due: realDay.optional(),
   /** In the customer's words: everyone sees them, up to the box. */
   wishes: z.string().max(400).optional(),
   /** What of it is a choice of the pattern: the batch is made up by it. */
@@ -52,6 +54,8 @@ export const orderLineSchema = skuSchema.extend({
   patternName: z.string(),
   flies: z.number().int(),
   policy: z.enum(policies).nullable(),
+  /** Its own day, where it has one. */
+  due: isoDay.nullable(),
   wishes: z.string(),
   asked: askedSchema,
   pricePerDozenCents: z.number().int(),

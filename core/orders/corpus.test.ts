@@ -23,7 +23,7 @@ function outcome(text: string): string[] {
   const lines = order.lines.map((l) => {
     const wishes = wishWords(l);
     const policy = l.policy ? ` !${l.policy}` : "";
-    return `= ${l.flies ?? ""} ${l.pattern ?? ""} ${l.size ?? ""} ${l.variant ?? ""} ${l.form ?? ""}${policy}${wishes ? ` (${wishes})` : ""}`;
+    return `= ${l.flies ?? ""} ${l.pattern ?? ""} ${l.size ?? ""} ${l.variant ?? ""} ${l.form ?? ""}${policy}${wishes ? ` (${wishes})` : ""}${l.due ? ` by ${l.due}` : ""}`;
   });
   return [...lines, `= for ${order.customer ?? ""} by ${order.due ?? ""}`];
 }

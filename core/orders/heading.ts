@@ -1,5 +1,6 @@
 import type { Coded } from "../errors";
 import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
+import type { SaidDay } from "./days";
 import { findDay, isoDate, readDay, type DayRead } from "./dates";
 import { findExactly, findName, isSure, SURE } from "./names";
 import { fold, nearest } from "./nearest";
@@ -17,6 +18,9 @@ const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {
+  /** Every day that was said; for what each was said is settled when all is read. */
+  readonly days: SaidDay[] = [];
+
   constructor(
     private readonly catalogue: Catalogue,
     private readonly order: ReadOrder,
@@ -93,11 +97,7 @@ export class Heading {
     const hasYear = /\d{4}|\d\d?[./]\d\d?[./]\d\d/.test(words);
     if (!hasYear && reason === undefined && differenceInCalendarDays(parseISO(day), parseISO(today)) > FAR_DAYS)
       return ask({ code: "DAY_FAR", details: { words, day } }, [day]);
-    if (this.order.due !== undefined && this.order.due !== day)
-      return ask({ code: "ANOTHER_DAY", details: { words, day: this.order.due } }, []);
-    this.order.due = day;
-    if (reason !== undefined) this.order.dueReason = reason;
-    this.order.understood.push({ field: "due", at, label: reason === undefined ? day : `${reason}, ${day}` });
+    this.days.push({ day, at, words, ...(reason !== undefined && { reason }) });
   }
 
   private takeCustomer(chunk: Span, at: [number, number]): boolean {

@@ -1,6 +1,7 @@
 import { isCourtesy, setAside } from "./asides";
 import { Heading } from "./heading";
 import { ItemReader } from "./item";
+import { settleDays, type Statement } from "./days";
 import { findName, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import { quantitiesIn, type Quantity } from "./quantity";
@@ -31,6 +32,8 @@ class OrderReader {
   private readonly heading: Heading;
   /** Wishes that stand for themselves: for the whole order. */
   private readonly wishes: Wish[] = [];
+  /** Statements that made lines, so that a day within one is theirs. */
+  private readonly statements: Statement[] = [];
 
   constructor(
     readonly text: string,
@@ -48,6 +51,9 @@ class OrderReader {
       else this.readLine(part);
     for (const line of this.order.lines) line.wishes = [...line.wishes, ...this.wishes];
     for (const line of signed) this.heading.takeSigned(line);
+    const { understood, doubts } = settleDays(this.order, this.heading.days, this.statements);
+    this.order.understood.push(...understood);
+    this.order.doubts.push(...doubts);
     if (this.order.lines.length > 0) this.heading.askMissing(this.text.length);
     return this.order;
   }
@@ -59,7 +65,9 @@ class OrderReader {
       const stretch = new Stretch(row.span.text, row.span.start);
       for (const cell of row.outside) stretch.takeOut(cell);
       this.heading.takeWithin(stretch);
+      const first = this.order.lines.length;
       this.order.lines.push(...this.items.read(stretch, row.quantity));
+      this.statements.push({ at: [row.span.start, row.span.end], lines: [first, this.order.lines.length] });
     }
   }
 
@@ -72,6 +80,12 @@ class OrderReader {
 
   /** @param before how many lines the order had before this line of the text */
   private readClause(clause: Span, before: number): void {
+    const first = this.order.lines.length;
+    this.readStatement(clause, before);
+    this.statements.push({ at: [clause.start, clause.end], lines: [first, this.order.lines.length] });
+  }
+
+  private readStatement(clause: Span, before: number): void {
     if (this.askOtherOrder(clause)) return;
     const stretch = new Stretch(clause.text, clause.start);
     for (const chunk of piecesOf(clause.text, clause.start, COMMA))
@@ -236,6 +250,6 @@ export const wishWords = (line: Pick<ReadLine, "wishes">): string =>
 /** The lines of a whole order as they are saved. */
 export const linesOf = (order: ReadOrder) =>
   order.lines.map((l) => {
-    const { pattern = "", variant = "", form = "", size = "", flies = 0, policy } = l;
-    return { pattern, variant, form, size, flies, policy, wishes: wishWords(l) };
+    const { pattern = "", variant = "", form = "", size = "", flies = 0, policy, due } = l;
+    return { pattern, variant, form, size, flies, policy, wishes: wishWords(l), ...(due !== undefined && { due }) };
   });

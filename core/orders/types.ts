@@ -113,6 +113,8 @@ export interface ReadLine {
   variant?: string;
   form?: string;
   policy?: Policy;
+  /** A day of its own, where it is not that of the order. */
+  due?: string;
   /** In the customer's words, for everyone up to the box. */
   wishes: Wish[];
   understood: Understood[];

@@ -21,7 +21,8 @@ const select = `
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
   LEFT JOIN LATERAL (
     SELECT json_agg(json_build_object('line', l.id, 'order', o.number, 'orderId', o.id, 'customer', cu.name,
-      'due', o.due, 'flies', bc.flies, 'wishes', l.wishes) ORDER BY o.due, cu.rank, o.number) AS claims
+      'due', COALESCE(l.due, o.due), 'flies', bc.flies, 'wishes', l.wishes)
+      ORDER BY COALESCE(l.due, o.due), cu.rank, o.number) AS claims
     FROM batch_claim bc JOIN order_line l ON l.id = bc.order_line_id JOIN customer_order o ON o.id = l.order_id
     JOIN customer cu ON cu.id = o.customer_id WHERE bc.batch_id = b.id
   ) c ON true`;
@@ -39,7 +40,7 @@ export async function openPage(
   const found = await rows<{ id: string }>(
     db,
     `SELECT b.id FROM batch b LEFT JOIN (
-       SELECT bc.batch_id, min(o.due) AS due FROM batch_claim bc JOIN batch x ON x.id = bc.batch_id
+       SELECT bc.batch_id, min(COALESCE(l.due, o.due)) AS due FROM batch_claim bc JOIN batch x ON x.id = bc.batch_id
        JOIN order_line l ON l.id = bc.order_line_id JOIN customer_order o ON o.id = l.order_id
        WHERE x.state NOT IN ('finished', 'dissolved') GROUP BY 1) d ON d.batch_id = b.id
      WHERE b.state NOT IN ('finished', 'dissolved') AND b.state = ANY($1)
@@ -155,7 +156,7 @@ export const openLines = (db: Db, { pattern, variant, form, size }: Sku): Promis
     .innerJoin("line_progress", "pr", "pr.lineId = l.id")
     .select("l.id", "id")
     .addSelect("o.number", "order")
-    .addSelect("o.due", "due")
+    .addSelect("COALESCE(l.due, o.due)", "due")
     .addSelect("c.rank", "rank")
     .addSelect("l.patternId", "pattern")
     .addSelect("l.variant", "variant")
@@ -170,7 +171,7 @@ export const openLines = (db: Db, { pattern, variant, form, size }: Sku): Promis
       "o.closedAt IS NULL AND l.patternId = :pattern AND l.variant = :variant AND l.form = :form AND l.size = :size",
     )
     .setParameters({ pattern, variant, form, size })
-    .orderBy("o.due")
+    .orderBy("COALESCE(l.due, o.due)")
     .addOrderBy("c.rank")
     .addOrderBy("o.number")
     .addOrderBy("l.position")

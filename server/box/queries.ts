@@ -12,12 +12,13 @@ export const readyLines = (db: Db): Promise<(BoxCustomer["lines"][number] & OfCu
   rows(
     db,
     `SELECT c.id AS customer, c.name, c.note, l.id AS line, o.number AS "order", o.id AS "orderId",
-       l.pattern_id AS pattern, p.name AS "patternName", l.variant, l.form, l.size, o.due, l.wishes, l.asked, l.flies AS owed, pr.ready, pr.boxed
+       l.pattern_id AS pattern, p.name AS "patternName", l.variant, l.form, l.size, COALESCE(l.due, o.due) AS due,
+       l.wishes, l.asked, l.flies AS owed, pr.ready, pr.boxed
      FROM order_line l JOIN customer_order o ON o.id = l.order_id JOIN customer c ON c.id = o.customer_id
      JOIN pattern p ON p.id = l.pattern_id JOIN line_progress pr ON pr.line_id = l.id
      WHERE o.closed_at IS NULL AND NOT l.cancelled AND (pr.ready > 0
        OR EXISTS (SELECT 1 FROM parcel pa WHERE pa.customer_id = c.id AND pa.sent_at IS NULL))
-     ORDER BY o.due, o.number, l.position`,
+     ORDER BY COALESCE(l.due, o.due), o.number, l.position`,
   );
 
 /** Open parcels with what lies in them. */

@@ -172,3 +172,24 @@ describe("a promise", () => {
     expect((without.lines[0]?.day ?? "") <= (own.lines[0]?.day ?? "")).toBe(true);
   });
 });
+
+describe("a line with a day of its own", () => {
+  test("is batched, listed and promised by that day; one that has passed is refused", async () => {
+    const typed = await typedOrder(
+      owner,
+      "2dz Slate Wisp 10 slate by 1 May 2027, 2dz Slate Wisp 10 slate by 20 June 2027; Ida Pellworth",
+    );
+    expect(typed.due).toBe("2027-05-01");
+    const order = await owner.ok(addOrder, { body: typed });
+    expect(order.lines.map((l) => l.due)).toEqual([null, "2027-06-20"]);
+    const { batches } = await owner.ok(listBatches, { query: { limit: 200 } });
+    const mine = batches.filter((b) => b.claims.some((c) => c.orderId === order.id));
+    expect(mine.map((b) => b.due).sort()).toEqual(["2027-05-01", "2027-06-20"]);
+    expect(mine.map((b) => b.claims.map((c) => c.due))).toEqual(mine.map((b) => [b.due]));
+    const past = await owner.refused(addOrder, {
+      body: { ...typed, lines: typed.lines.map((l) => ({ ...l, due: "2020-01-01" })) },
+    });
+    expect(JSON.stringify(past)).toContain("lines.0.due");
+    await cancel(order);
+  });
+});

@@ -57,6 +57,8 @@ export interface OrderLineRow {
   size: string;
   flies: number;
   policy: Policy | null;
+  /** Its own day; empty where it is that of the order. */
+  due: string | null;
   wishes: string;
   asked: Asked;
   pricePerDozenCents: number;
@@ -75,6 +77,7 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
     size: text(),
     flies: int(),
     policy: text(optional),
+    due: { type: "date", nullable: true },
     wishes: text({ default: "" }),
     asked: jsonb({ default: {} }),
     pricePerDozenCents: int({ default: 0 }),

@@ -25,6 +25,7 @@ const lineRow = (line: LineInput, position: number): Partial<OrderLineRow> => ({
   size: normalSize(line.size),
   flies: line.flies,
   policy: line.policy ?? null,
+  due: line.due ?? null,
   wishes: line.wishes ?? "",
   asked: plainAsked(line.asked ?? {}),
 });
@@ -53,10 +54,16 @@ async function now(db: Db, id: string): Promise<Order> {
   return order;
 }
 
+/** @throws Problem invalid, at its field, for a day that has passed */
+function guardDay(field: string, day: string, today: string): void {
+  if (day < today) throw orderField(field, `${day} has passed. Give a day from ${today} on.`);
+}
+
 export async function saveOrder(db: Db, person: Who, input: OrderInput, at: Date = new Date()): Promise<Order> {
   const { world, customer } = await checked(db, input);
   const today = todayIn(world.settings.timeZone, at);
-  if (input.due < today) throw orderField("due", `${input.due} has passed. Give a day from ${today} on.`);
+  guardDay("due", input.due, today);
+  input.lines.forEach((l, i) => l.due !== undefined && guardDay(`lines.${i}.due`, l.due, today));
   const { due, dueReason = null, note, text } = input;
   const created = { createdBy: person.id, createdAt: at };
   const made = await insert(db, orderEntity, { customerId: customer.id, due, dueReason, note, text, ...created });

@@ -48,6 +48,7 @@ const input = computed(() => ({
     size: l.size ?? "",
     flies: l.flies ?? 0,
     policy: l.policy,
+    due: l.due,
     wishes: wishWords(l),
     asked: wished.value[i]?.asked,
   })),
@@ -70,12 +71,15 @@ function sameLine(i: number): string | undefined {
 const promised = usePromise(
   computed(() =>
     whole.value && !props.order
-      ? input.value.lines.map(({ id: _id, policy: _policy, wishes: _wishes, ...line }) => line)
+      ? input.value.lines.map(({ id: _id, policy: _policy, wishes: _wishes, due: _due, ...line }) => line)
       : undefined,
   ),
 );
 const tooEarly = computed(() =>
-  promised.value.filter((p) => p.day === null || (read.value.due !== undefined && p.day > read.value.due)),
+  promised.value.filter((p, i) => {
+    const due = read.value.lines[i]?.due ?? read.value.due;
+    return p.day === null || (due !== undefined && p.day > due);
+  }),
 );
 const total = computed(() =>
   read.value.lines.reduce((sum, l, i) => sum + ((l.flies ?? 0) / 12) * (pricePerDozen(l.pattern, i) ?? 0), 0),

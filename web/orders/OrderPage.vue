@@ -98,6 +98,7 @@ const columns: Column<Line>[] = [
       /></template>
       <template #cell-pattern="{ row: l }"
         ><RouterLink class="link" :to="`/patterns/${l.pattern}`">{{ l.patternName }}</RouterLink
+        ><span v-if="l.due" class="tag ml-2">due {{ dayYear(l.due) }}</span
         ><span v-if="l.policy" class="tag ml-2">{{ l.policy }}</span
         ><WishNote :wishes="l.wishes" /><AskedNote
           :pattern="l.pattern"

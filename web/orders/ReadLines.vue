@@ -84,6 +84,7 @@ const columns: Column<Line>[] = [
     <template #cell-colour="{ row: l }">{{ l.variant ? variantName(l.of, l.variant) : "?" }}</template>
     <template #cell-earliest="{ row: l }"
       ><span v-if="l.promised" :title="l.promised.sentence"
+        ><b v-if="l.due" class="block">due {{ day(l.due) }}</b
         >{{ l.promised.day ? day(l.promised.day) : "no day"
         }}<span class="block text-[0.83rem] text-soft">{{
           l.promised.holds === "shelf" ? "on the shelf" : `held by ${l.promised.holds}`

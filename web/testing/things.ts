@@ -195,6 +195,7 @@ export const order = (of: Partial<Order> = {}): Order => ({
       size: "12",
       flies: 24,
       policy: null,
+      due: null,
       wishes: "",
       asked: {},
       pricePerDozenCents: 2400,
