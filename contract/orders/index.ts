@@ -91,7 +91,11 @@ export const listOrders = endpoint({
   path: "/orders",
   summary: "Orders, by due date",
   permission: "see the room",
-  query: pageQuery.extend({ state: z.enum(["open", "closed"]).default("open") }),
+  query: pageQuery.extend({
+    state: z.enum(["open", "closed"]).default("open"),
+    /** Only those of one customer. */
+    customer: z.string().max(60).optional(),
+  }),
   body: none,
   reply: z.object({ orders: z.array(orderSchema), next: z.string().nullable() }),
 });

@@ -5,3 +5,4 @@ export { dozensText, MOST_DOZENS } from "./quantity";
 export * from "./read";
 export * from "./types";
 export * from "./wishedChoice";
+export { findWish } from "./wishes";

@@ -24,7 +24,7 @@ const COMMA = new RegExp(
 const OTHER_ORDER =
   /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,6}to (?:the |our |my )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
-  /(?<!\p{L})(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
+  /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
 class OrderReader {
   readonly order: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
@@ -186,14 +186,26 @@ class OrderReader {
     const before = other ? undefined : AS_BEFORE.exec(clause.text);
     const found = other ?? before;
     if (!found) return false;
+    // Whose order it is, and for when, is said there all the same.
+    this.heading.takeWithin(new Stretch(clause.text, clause.start));
     this.order.doubts.push({
       field: "rest",
       code: other ? "OTHER_ORDER" : "AS_BEFORE",
       details: { words: clause.text },
       at: [clause.start, clause.end],
-      candidates: [],
+      candidates: before ? this.asAWish(clause, before) : [],
     });
     return true;
+  }
+
+  /** “6 dz Slate Wisp 14 amber as last year” says its flies: what was before may be kept as a wish. */
+  private asAWish(clause: Span, before: RegExpExecArray): Doubt["candidates"] {
+    const stretch = new Stretch(clause.text, clause.start);
+    const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
+    if (quantities.length === 0 || !this.namesFly(stretch)) return [];
+    const end = before.index + before[0].length;
+    const text = `${clause.text.slice(0, before.index)}“${before[0]}”${clause.text.slice(end)}`;
+    return [{ label: "keep it as a wish", text }];
   }
 
   private askUnknown(chunk: Span): void {

@@ -33,23 +33,35 @@ export async function orderById(db: Db, id: string): Promise<Order | undefined> 
 }
 
 /** Open orders by due date, after the cursor. */
-export const openOrders = async (db: Db, after: DayCursor | undefined, limit: number): Promise<Order[]> =>
+export const openOrders = async (
+  db: Db,
+  after: DayCursor | undefined,
+  limit: number,
+  customer?: string,
+): Promise<Order[]> =>
   (
     await rows<RawOrder>(
       db,
       `${select} WHERE o.closed_at IS NULL AND ($1::date IS NULL OR (o.due, o.number) > ($1::date, $2::int))
+         AND ($4::text IS NULL OR o.customer_id = $4)
        ORDER BY o.due, o.number LIMIT $3`,
-      [after?.due ?? null, after?.number ?? null, limit],
+      [after?.due ?? null, after?.number ?? null, limit, customer ?? null],
     )
   ).map(toOrder);
 
 /** Closed orders, newest first, below the cursor's number. */
-export const closedOrders = async (db: Db, below: DayCursor | undefined, limit: number): Promise<Order[]> =>
+export const closedOrders = async (
+  db: Db,
+  below: DayCursor | undefined,
+  limit: number,
+  customer?: string,
+): Promise<Order[]> =>
   (
     await rows<RawOrder>(
       db,
-      `${select} WHERE o.closed_at IS NOT NULL AND ($1::int IS NULL OR o.number < $1) ORDER BY o.number DESC LIMIT $2`,
-      [below?.number ?? null, limit],
+      `${select} WHERE o.closed_at IS NOT NULL AND ($1::int IS NULL OR o.number < $1)
+         AND ($3::text IS NULL OR o.customer_id = $3) ORDER BY o.number DESC LIMIT $2`,
+      [below?.number ?? null, limit, customer ?? null],
     )
   ).map(toOrder);
 

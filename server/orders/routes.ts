@@ -8,7 +8,7 @@ import { orderById } from "./queries";
 import { cancelRest, changeOrder, saveOrder } from "./service";
 
 export function orderRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
-  register(listOrders, ({ db, query }) => orderPage(db, query.state, query.cursor, query.limit));
+  register(listOrders, ({ db, query }) => orderPage(db, query));
   register(readOrderById, async ({ db, params }) => {
     const order = await orderById(db, params.id);
     if (!order) throw notFound("order");

@@ -11,6 +11,7 @@ import { tellKeys } from "../parts/keySheet";
 import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "../patterns";
+import EarlierOrders from "./EarlierOrders.vue";
 import NewCustomer from "./NewCustomer.vue";
 import ReadLines from "./ReadLines.vue";
 import { usePromise } from "./usePromise";
@@ -108,6 +109,8 @@ async function save(): Promise<void> {
   accepts.value = false;
   emit("saved", saved);
 }
+/** What speaks of an order that is there already. */
+const ofEarlier = computed(() => read.value.doubts.filter((d) => d.code === "OTHER_ORDER" || d.code === "AS_BEFORE"));
 const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field === "customer" && d.at[1] > d.at[0]));
 </script>
 
@@ -138,6 +141,13 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :wished="wished"
       :prices="read.lines.map((l, i) => pricePerDozen(l.pattern, i))"
       :promised="promised"
+    />
+    <EarlierOrders
+      v-for="d in ofEarlier"
+      :key="d.at[0]"
+      :doubt="d"
+      :customer="customer"
+      @take="text = text.slice(0, d.at[0]) + $event + text.slice(d.at[1])"
     />
     <NewCustomer v-if="unknownCustomer" :name="text.slice(...unknownCustomer.at)" />
     <p v-for="u in unsure" :key="u" class="callout my-1">{{ u }}.</p>

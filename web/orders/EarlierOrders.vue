@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { useQuery } from "@pinia/colada";
+import { computed } from "vue";
+import { listOrders, type Order } from "@kasten/contract/orders";
+import { dozensText, findWish, type Doubt } from "@kasten/core/orders";
+import { call } from "../http";
+import { dayYear } from "../parts/format";
+import { formName, useCatalogue, variantName } from "../patterns";
+
+/**
+ * The orders of which a text speaks: those that are there are opened to be changed or cancelled; those of before give
+ * their lines to be written anew.
+ */
+const props = defineProps<{ doubt: Doubt; customer?: { id: string; name: string } }>();
+const emit = defineEmits<{ take: [text: string] }>();
+const { patterns } = useCatalogue();
+const MOST = 6;
+const isBefore = computed(() => props.doubt.code === "AS_BEFORE");
+const of = (state: "open" | "closed") =>
+  useQuery({
+    key: () => ["orders of", props.customer?.id ?? "", state],
+    query: () => call(listOrders, { query: { state, customer: props.customer?.id ?? "", limit: MOST } }),
+    enabled: () => props.customer !== undefined && (state === "open" || isBefore.value),
+  });
+const [open, closed] = [of("open"), of("closed")];
+const orders = computed(() => [
+  ...(open.data.value?.orders ?? []),
+  ...(isBefore.value ? (closed.data.value?.orders ?? []) : []),
+]);
+/** A line as it would be typed, so that it can be changed before it is saved. */
+function typed({ flies, pattern, patternName, size, variant, form, wishes, policy }: Order["lines"][number]): string {
+  const entry = patterns.value.get(pattern);
+  const said = [
+    `${dozensText(flies)} ${patternName} ${size} ${variantName(entry, variant)} ${formName(entry, form)}`.trim(),
+    ...wishes
+      .split("; ")
+      .filter(Boolean)
+      .map((w) => (findWish(w, 0)?.words === w ? w : `“${w}”`)),
+    ...(policy === null
+      ? []
+      : [{ original: "originals only", alternates: "alternates accepted", tier: "tier decides" }[policy]]),
+  ];
+  return said.join(", ");
+}
+const take = (o: Order): void => emit("take", o.lines.map(typed).join("; "));
+</script>
+
+<template>
+  <section class="callout my-1" aria-label="Earlier orders">
+    <p v-if="!customer">Say whom it is for: the orders of that customer are offered here.</p>
+    <p v-else-if="open.data.value && orders.length === 0">{{ customer.name }} has no such order here.</p>
+    <ul v-else>
+      <li v-for="o in orders" :key="o.id" class="flex flex-wrap items-baseline gap-x-3 gap-y-1 py-0.5">
+        <RouterLink class="link" :to="`/orders/${o.id}`"
+          >Order <span class="fig">{{ o.number }}</span></RouterLink
+        >
+        <span class="text-soft">due {{ dayYear(o.due) }}</span>
+        <span>{{ o.lines.map((l) => `${dozensText(l.flies)} ${l.patternName} ${l.size}`).join(", ") }}</span>
+        <button v-if="isBefore" type="button" class="btn !min-h-7" @click="take(o)">Take its lines over</button>
+      </li>
+    </ul>
+  </section>
+</template>
