@@ -3,6 +3,31 @@ import type { Aside, AsideWhy } from "./types";
 
 const GREETING =
   /^(?:hi|hello|hey|dear|good (?:morning|afternoon|evening|day)|greetings|hallo|moin|servus|guten (?:tag|morgen|abend)|grüß (?:gott|dich|euch)|liebe[rs]?|sehr geehrte[rs]?)(?!\p{L})[^\d]{0,60}$/iu;
+/** A greeting before the first statement of its line: “Moin Maren, wir brauchen …”. */
+const GREETING_BEFORE = new RegExp(
+  `^(?:${[
+    "hi",
+    "hello",
+    "hey",
+    "dear",
+    "good (?:morning|afternoon|evening|day)",
+    "greetings",
+    "hallo",
+    "moin(?: moin)?",
+    "servus",
+    "guten (?:tag|morgen|abend)",
+    "grüß (?:gott|dich|euch)",
+    "liebe[rs]?",
+    "sehr geehrte[rs]?",
+  ]
+    .map((w) => `[${w.charAt(0).toUpperCase()}${w.charAt(0)}]${w.slice(1)}`)
+    .join("|")})(?:\\s+(?:Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?\\p{Lu}[\\p{L}'-]*){0,3}\\s*[,!–-]\\s*(?=\\S)`,
+  "u",
+);
+/** A closing at the end of a line, before who signs. */
+const CLOSING_AFTER =
+  /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|gruß|mfg|lg|vg|danke)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
+
 const CLOSING =
   /^(?:(?:many |kind |best |warm )?(?:thanks|regards|wishes)|thank you|thx|cheers|all the best|best|sincerely|yours(?: \p{L}+)?|tight lines|see you|(?:mit )?(?:viele[nr]?|freundliche[nr]?|beste[nr]?|herzliche[nr]?|liebe[nr]?|schöne[nr]?) grü(?:ß|ss)en?|mfg|lg|vg|danke(?: schön)?|vielen dank|besten dank|gruß)(?!\p{L})[^\d]{0,60}$/iu;
 const HEAD = /^(?:from|to|cc|sent|date|subject|von|an|gesendet|datum|betreff|re|fw|fwd|aw|wg)\s*:/iu;
@@ -14,9 +39,9 @@ const COURTESY = new Set(
     "i we you yes them those by moin servus do does get got me us it they that this these all please kindly thanks thank hope hoping are is was were been be am have has had do well fine good great " +
     "lovely nice keeping busy there here hi hello again just a an the of for to and with your our my let know if any questions when ready could can would " +
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
-    "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next " +
+    "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
-    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer wetter fliegen von"
+    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed"
   ).split(" "),
 );
 
@@ -40,14 +65,28 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
   const asides: Aside[] = [];
   const signed: Span[] = [];
   let isOver = false;
-  for (const line of piecesOf(text, 0, /\n/g)) {
-    const why = whyAside(line.text, isOver);
+  for (const whole of piecesOf(text, 0, /\n/g)) {
+    const why = whyAside(whole.text, isOver);
+    const line = why ? whole : withoutCourtesies(whole, asides);
     if (why === "closing") isOver = true;
     if (why === "closing") signed.push(line);
     if (why) asides.push({ at: [line.start, line.end], why });
     else lines.push(line);
   }
   return { lines, asides, signed };
+}
+/** A line without the greeting at its head and the closing at its end; what stands after a closing stays in it. */
+function withoutCourtesies(line: Span, asides: Aside[]): Span {
+  const greeting = GREETING_BEFORE.exec(line.text)?.[0] ?? "";
+  const from = greeting.length;
+  if (from > 0) asides.push({ at: [line.start, line.start + greeting.trimEnd().length], why: "greeting" });
+  const rest = line.text.slice(from);
+  const clean = rest.replace(CLOSING_AFTER, (words, at: number) => {
+    asides.push({ at: [line.start + from + at, line.start + from + at + words.trimEnd().length], why: "closing" });
+    return " ".repeat(words.length);
+  });
+  const lead = clean.length - clean.trimStart().length;
+  return { text: clean.trim(), start: line.start + from + lead, end: line.start + from + lead + clean.trim().length };
 }
 function whyAside(line: string, isOver: boolean): AsideWhy | undefined {
   if (QUOTED.test(line)) return "quoted";

@@ -111,11 +111,61 @@ const ahead = (n: number, unit: string, from: Date): DayRead => {
   return { day: isoDate(/^(m)/i.test(unit) ? addMonths(from, n) : addDays(from, n)) };
 };
 
+const ordinals: Record<string, number> = {
+  first: 1,
+  second: 2,
+  third: 3,
+  fourth: 4,
+  fifth: 5,
+  sixth: 6,
+  tenth: 10,
+  fifteenth: 15,
+  twentieth: 20,
+  ersten: 1,
+  zweiten: 2,
+  dritten: 3,
+  zehnten: 10,
+  fünfzehnten: 15,
+  zwanzigsten: 20,
+};
+const ORDINAL = `(?:${longest(ordinals)})(?!\\p{L})`;
+
+/** Easter Sunday of a year, by the Gregorian computus of Meeus, Jones and Butcher (Nature 13, 1876, p. 487). */
+function easterOf(year: number): Date {
+  const a = year % 19;
+  const b = Math.floor(year / 100);
+  const c = year % 100;
+  const d = (19 * a + b - Math.floor(b / 4) - Math.floor((b - Math.floor((b + 8) / 25) + 1) / 3) + 15) % 30;
+  const e = (32 + 2 * (b % 4) + 2 * Math.floor(c / 4) - d - (c % 4)) % 7;
+  const f = d + e - 7 * Math.floor((a + 11 * d + 22 * e) / 451) + 114;
+  return new Date(year, Math.floor(f / 31) - 1, (f % 31) + 1, 12);
+}
+
+/** A feast, of this year or the next. */
+function feast(name: string, y: string | undefined, today: string): DayRead {
+  const inYear = (year: number): string => {
+    if (/^(?:christ|weih)/i.test(name)) return `${year}-12-24`;
+    const easter = easterOf(year);
+    return isoDate(/^(?:easter|ostern)/i.test(name) ? easter : addDays(easter, 49));
+  };
+  const year = Number(y ?? today.slice(0, 4));
+  const day = inYear(year);
+  return { day: y === undefined && day < today ? inYear(year + 1) : day };
+}
+
 const ways: Way[] = [
   { source: String.raw`(\d{4})-(\d{2})-(\d{2})(?!\d)`, read: (g, t) => dayOf(Number(g[3]), Number(g[2]), g[1], t) },
   {
     source: String.raw`(early|beginning of|start of|mid|middle of|late|end of|anfang|mitte|ende)[\s-]+(${MONTH})(?:\s+(\d{4}))?`,
     read: (g, t) => partOf(g[1] ?? "", monthOf(g[2]), g[3], t),
+  },
+  {
+    source: String.raw`(${ORDINAL})\s+(?:of\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\d)`,
+    read: (g, t) => dayOf(ordinals[(g[1] ?? "").toLowerCase()] ?? 0, monthOf(g[2]), g[3], t),
+  },
+  {
+    source: String.raw`(easter|ostern|whitsun|pentecost|pfingsten|christmas|weihnachten)(?:\s+(\d{4}))?(?!\p{L})`,
+    read: (g, t) => feast(g[1] ?? "", g[2], t),
   },
   {
     source: String.raw`(\d{1,2})(?:st|nd|rd|th|\.)?\s*(?:of\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\d|\.\d)`,
@@ -167,8 +217,15 @@ function weekOf(n: number, today: string): DayRead | undefined {
   return { day: now >= today ? now : friday(noon(`${Number(today.slice(0, 4)) + 1}-07-01`)) };
 }
 
-const BEFORE = String.raw`(?:(?:needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|bis|vor|am|zum|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
-const whole = ways.map((w) => ({ ...w, pattern: new RegExp(`^${BEFORE}${w.source}$`, "iu") }));
+const BEFORE = String.raw`(?:(?:needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+/** Only where it stands alone: “3 weeks”. */
+const alone: Way[] = [
+  {
+    source: String.raw`(${COUNT})\s+(days?|weeks?|months?|tage?|wochen?|monate?)(?:\s+(?:from now|time))?$`,
+    read: (g, t) => ahead(count(g[1] ?? ""), g[2] ?? "", noon(t)),
+  },
+];
+const whole = [...ways, ...alone].map((w) => ({ ...w, pattern: new RegExp(`^${BEFORE}${w.source}$`, "iu") }));
 const anywhere = ways.map((w) => ({ ...w, pattern: new RegExp(`(?<![\\p{L}\\d#./-])${BEFORE}${w.source}`, "iu") }));
 
 /**

@@ -5,7 +5,7 @@ import { findDay, isoDate, readDay, type DayRead } from "./dates";
 import { findExactly, findName, isSure, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
-import type { Stretch } from "./stretch";
+import { Stretch } from "./stretch";
 import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 
 /** Without a year, a day so far ahead was rather the one that has just passed. */
@@ -14,6 +14,8 @@ const BEFORE =
   /^(?:(?:needed|wanted|due)\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/i;
 const WEEKS_BEFORE =
   /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
+const LEADS =
+  /^(?:for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
@@ -39,7 +41,26 @@ export class Heading {
       this.settleDay(day, at, chunk.text);
       return true;
     }
-    return this.takeCustomer(chunk, at);
+    return this.takeNamedWhole(chunk) || this.takeCustomer(chunk, at);
+  }
+
+  /** “Order for Hollow Mere Lodge by ice-out”: a customer by the full name, a day, and nothing else but what leads there. */
+  private takeNamedWhole(chunk: Span): boolean {
+    const stretch = new Stretch(chunk.text, chunk.start);
+    const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
+    const named = findExactly(words, this.catalogue.customers, (c) => c.name);
+    if (!named) return false;
+    for (const w of words.slice(named.from, named.to)) stretch.takeOut([w.start, w.end]);
+    const day = findDay(stretch.left, this.catalogue.today);
+    if (day) stretch.takeOut([stretch.start + day.at[0], stretch.start + day.at[1]]);
+    const seasons = new Set(this.catalogue.seasons.flatMap((s) => s.name.toLowerCase().split(/\s+/)));
+    if (!stretch.words().every((w) => LEADS.test(w.text) || seasons.has(w.text.toLowerCase()))) return false;
+    const used = words.slice(named.from, named.to);
+    this.settleCustomer(named.item, [used[0]?.start ?? chunk.start, used.at(-1)?.end ?? chunk.end]);
+    const rest = new Stretch(chunk.text, chunk.start);
+    for (const w of used) rest.takeOut([w.start, w.end]);
+    this.takeWithin(rest);
+    return true;
   }
 
   /** A day or a customer within a longer statement. */

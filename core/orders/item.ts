@@ -100,7 +100,7 @@ export class ItemReader {
   private askPattern(stretch: Stretch, words: Span[], line: ReadLine): void {
     const at = rangeOf(words);
     const said = words.map((w) => w.text).join(" ");
-    const close = findClose(said, this.catalogue.patterns, 0.6);
+    const close = [...byInitials(said, this.catalogue.patterns), ...findClose(said, this.catalogue.patterns, 0.6)];
     this.ask(line, "pattern", at, { code: "PATTERN_UNKNOWN", details: { words: said } }, close);
     takeWords(stretch, words);
     this.lastPattern = undefined;
@@ -179,8 +179,22 @@ export class ItemReader {
     this.ask(draft.line, "quantity", at, { code: "HOW_MANY", details: {} }, []);
   }
 
-  private settleSize({ line, pattern, sizes }: Draft): void {
+  /** “3 dz in slate, one in amber”: another colour or weight of the same fly is of the same size. */
+  private sizeCarried({ line, pattern, colours, formSaid, isNamed }: Draft): string | undefined {
+    const { before } = this;
+    if (isNamed || !pattern || before?.pattern !== pattern.id || line.flies === undefined) return undefined;
+    const isOther = (colours[0] !== undefined && colours[0].id !== before.variant) || formSaid;
+    return isOther ? before.size : undefined;
+  }
+
+  private settleSize(draft: Draft): void {
+    const { line, pattern, sizes } = draft;
     const within = pattern ? [pattern.sizes.from, pattern.sizes.to] : [];
+    const carriedOn = sizes ? undefined : this.sizeCarried(draft);
+    if (carriedOn !== undefined) {
+      line.size = carriedOn;
+      return;
+    }
     if (!sizes) {
       const details = pattern ? { pattern: pattern.name, ...pattern.sizes } : {};
       const answers = within.map((s) => ({ label: s, text: ` ${s}` }));
@@ -303,6 +317,19 @@ function takeWords(stretch: Stretch, words: Span[]): void {
 }
 const rangeOf = (words: Span[]): [number, number] => [words[0]?.start ?? 0, words[words.length - 1]?.end ?? 0];
 const plain = (words: Span[]): Span[] => words.map((w) => ({ ...w, text: plainColour(w.text) }));
+/** “CL 14 olive”: names that begin with those letters, in their order, with what was said beside. */
+function byInitials(said: string, patterns: readonly Pattern[]): Doubt["candidates"] {
+  const [, letters = "", rest = ""] = /^(\p{L}{2,4})(?:\s+(.*))?$/u.exec(said) ?? [];
+  const initials = (name: string): string =>
+    name
+      .split(/\s+/)
+      .map((w) => w.charAt(0))
+      .join("")
+      .toLowerCase();
+  return patterns
+    .filter((p) => initials(p.name) === letters.toLowerCase())
+    .map((p) => ({ label: p.name, text: `${p.name} ${rest}`.trim() }));
+}
 /** Answers that are plausible: what is merely the nearest of strings is not. */
 const findClose = (said: string, names: readonly { name: string }[], least: number): Doubt["candidates"] =>
   nearest(said, names, (n) => n.name, { least }).map((c) => ({ label: c.item.name, text: c.item.name }));

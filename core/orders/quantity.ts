@@ -9,7 +9,7 @@ const DOZEN = String.raw`(?:dozens?|doz|dzn|dzs?|dtzd?|dutzend)(?!\p{L})\.?`;
 const PIECE = String.raw`(?:flies|fly|pcs|pces|pc|pieces?|singles?|ea|stücke?|stueck|stk|fliegen?)(?!\p{L})\.?`;
 const GROSS = String.raw`(?:gross|gros)(?!\p{L})`;
 const LOOSE = "couple|few|several|handful|some|paar|einige";
-const HEDGE = String.raw`(?:about|around|roughly|approx\.?|maybe|perhaps|circa|ca\.|etwa|ungefähr|at least|up to|mindestens|höchstens)`;
+const HEDGE = String.raw`(?:about|around|roughly|approx\.?|maybe|perhaps|circa|ca\.|etwa|ungefähr|at least|up to|no more than|mindestens|höchstens|min\\.?|max\\.?|bis zu)`;
 const rule = (source: string): RegExp => new RegExp(String.raw`(?<![\p{L}\d#.,/])${source}`, "giu");
 
 /** A quantity where it stands, or what is asked about it. */
@@ -21,6 +21,8 @@ export interface Quantity {
 type Groups = (string | undefined)[];
 interface Way {
   pattern: RegExp;
+  /** Whether what was found can be that at all. */
+  fits?: (groups: Groups) => boolean;
   read: (groups: Groups, words: string, catalogue: Catalogue) => { flies: number } | Ask;
 }
 interface Ask {
@@ -64,6 +66,8 @@ const ways: Way[] = [
   },
   {
     pattern: rule(String.raw`(${NUMBER})\s*[x×*]\s*(${NUMBER})\s*(?:${DOZEN}|(${PIECE}))`),
+    // “14 x 6 dz” is a size and how many of it: nobody orders fourteen times six dozen.
+    fits: (g) => (numberOf(g[1] ?? "") ?? 0) < LEAST_SIZE,
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? ""), g[3] === undefined ? 12 : 1), words),
   },
   {
@@ -76,7 +80,7 @@ const ways: Way[] = [
   },
   {
     pattern: rule(
-      String.raw`(${NUMBER})\s*${DOZEN}\s*(?:\+\s*(${NUMBER})(?:\s*${PIECE}|(?!\s*(?:${DOZEN}|${GROSS})))|(?:plus|and|und|&)\s+(${NUMBER})\s*${PIECE})`,
+      String.raw`(${NUMBER})\s*${DOZEN}\s*(?:\+\s*(${NUMBER})(?:\s*${PIECE}|(?!\s*(?:${DOZEN}|${GROSS})))|(?:plus|and|und|&|,)?\s+(${NUMBER})\s*${PIECE})`,
     ),
     read: (g, words) => counted((numberOf(g[1] ?? "") ?? NaN) * 12 + (numberOf(g[2] ?? g[3] ?? "") ?? NaN), words),
   },
@@ -97,17 +101,25 @@ const ways: Way[] = [
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), g[3] ? 144 : g[2] ? 1 : 12), words),
   },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
+  {
+    pattern: rule(
+      String.raw`(?:qty|quantity|menge|anzahl|anz)(?!\p{L})\.?\s*:?\s*(${NUMBER})(?!\s*(?:${DOZEN}|${PIECE}|${GROSS}))`,
+    ),
+    read: (g, words) => ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+  },
 ];
+/** From this number on a factor is rather a hook size. */
+const LEAST_SIZE = 8;
 const times = (...numbers: (number | undefined)[]): number =>
   numbers.reduce<number>((product, n) => product * (n ?? NaN), 1);
 
 /** Every quantity that a text states with its unit, in order, none within another. */
 export function quantitiesIn(text: string, start: number, catalogue: Catalogue): Quantity[] {
   const found: Quantity[] = [];
-  for (const { pattern, read } of ways)
+  for (const { pattern, fits, read } of ways)
     for (const m of text.matchAll(pattern)) {
       const at: [number, number] = [start + m.index, start + m.index + m[0].length];
-      if (found.some((f) => at[0] < f.at[1] && f.at[0] < at[1])) continue;
+      if (found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]) || fits?.([...m]) === false) continue;
       const words = m[0].trim();
       const result = read([...m], words, catalogue);
       found.push(

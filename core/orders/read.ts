@@ -2,9 +2,10 @@ import { isCourtesy, setAside } from "./asides";
 import { Heading } from "./heading";
 import { ItemReader } from "./item";
 import { settleDays, type Statement } from "./days";
-import { findName, SURE } from "./names";
+import { headingsIn } from "./headings";
+import { findExactly, findName, SURE } from "./names";
 import { fold, nearest } from "./nearest";
-import { quantitiesIn, type Quantity } from "./quantity";
+import { dozensText, quantitiesIn, type Quantity } from "./quantity";
 import { piecesOf, type Span } from "./spans";
 import { Stretch } from "./stretch";
 import { tablesIn, type Table } from "./table";
@@ -25,6 +26,8 @@ const OTHER_ORDER =
   /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,6}to (?:the |our |my )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
+
+const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
 class OrderReader {
   readonly order: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
@@ -51,6 +54,7 @@ class OrderReader {
       else this.readLine(part);
     for (const line of this.order.lines) line.wishes = [...line.wishes, ...this.wishes];
     for (const line of signed) this.heading.takeSigned(line);
+    headingsIn(this.order);
     const { understood, doubts } = settleDays(this.order, this.heading.days, this.statements);
     this.order.understood.push(...understood);
     this.order.doubts.push(...doubts);
@@ -89,9 +93,11 @@ class OrderReader {
     if (this.askOtherOrder(clause)) return;
     const stretch = new Stretch(clause.text, clause.start);
     for (const chunk of piecesOf(clause.text, clause.start, COMMA))
-      if (this.heading.takeWhole(chunk)) stretch.takeOut([chunk.start, chunk.end]);
+      if (quantitiesIn(chunk.text, chunk.start, this.catalogue).length === 0 && this.heading.takeWhole(chunk))
+        stretch.takeOut([chunk.start, chunk.end]);
     const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
     if (quantities.length > 0 || this.namesFly(stretch)) this.heading.takeWithin(stretch);
+    if (this.fillsBefore(stretch, quantities)) return;
     if (quantities.length > 0) {
       for (const [part, quantity] of this.parted(stretch, quantities))
         this.order.lines.push(...this.items.read(part, quantity));
@@ -100,11 +106,57 @@ class OrderReader {
     for (const chunk of piecesOf(stretch.left, stretch.start, COMMA)) this.readLoose(chunk, before);
   }
 
+  /** A quantity that stands alone belongs to the fly before it that has none: “Copper Lodger 14 olive. 6 dz.” */
+  private fillsBefore(stretch: Stretch, quantities: Quantity[]): boolean {
+    const [quantity, another] = quantities;
+    const last = this.order.lines.at(-1);
+    if (!quantity || another || !last?.pattern || last.flies !== undefined) return false;
+    const rest = new Stretch(stretch.text, stretch.start);
+    rest.left = stretch.left;
+    rest.takeOut(quantity.at);
+    if (/[\p{L}\d]/u.test(rest.left.replaceAll("\uE000", ""))) return false;
+    const isAsked = last.doubts.some((d) => d.code === "HOW_MANY");
+    if (!isAsked) return false;
+    last.doubts = [...last.doubts.filter((d) => d.code !== "HOW_MANY"), ...(quantity.doubt ? [quantity.doubt] : [])];
+    last.flies = quantity.flies;
+    if (quantity.flies !== undefined)
+      last.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
+    return true;
+  }
+
+  /** “2 dozen each of Slate Wisp 12 amber and Old Pilot 10”: one quantity, so many flies named. */
+  private eachNamed(stretch: Stretch, quantity: Quantity): [Stretch, Quantity][] | undefined {
+    if (!EACH_OF.test(stretch.left)) return undefined;
+    const words = stretch.words().filter((w) => !/\d/.test(w.text));
+    const begins: number[] = [];
+    for (let i = 0; i < words.length; i++)
+      for (let n = Math.min(4, words.length - i); n > 0; n--) {
+        const named = findExactly(words.slice(i, i + n), this.catalogue.patterns, (p) => p.name);
+        if (named?.from !== 0 || named.to !== n) continue;
+        begins.push(words[i]?.start ?? stretch.start);
+        i += n - 1;
+        break;
+      }
+    if (begins.length < 2 || (begins[0] ?? 0) < quantity.at[0]) return undefined;
+    return begins.map((from, i) => {
+      const begin = i === 0 ? stretch.start : from;
+      const to = begins[i + 1] ?? stretch.end;
+      const part = new Stretch(stretch.text.slice(begin - stretch.start, to - stretch.start), begin);
+      part.left = stretch.left
+        .slice(begin - stretch.start, to - stretch.start)
+        .replace(EACH_OF, (w) => "\uE000".repeat(w.length));
+      // The quantity stands with the first of them and holds for all.
+      return [part, i === 0 ? quantity : { flies: quantity.flies, at: [begin, begin] }];
+    });
+  }
+
   /** One part for each quantity: it stands at the head of its part, or at its end. */
   private parted(stretch: Stretch, quantities: Quantity[]): [Stretch, Quantity][] {
     const [first] = quantities;
     const last = quantities[quantities.length - 1];
     if (!first || !last) return [];
+    const each = quantities.length === 1 ? this.eachNamed(stretch, first) : undefined;
+    if (each) return each;
     const head = stretch.text.slice(0, first.at[0] - stretch.start);
     const tail = stretch.left.slice(last.at[1] - stretch.start);
     const isAtEnd = quantities.length > 1 && this.namesFlyIn(head) && !/[\p{L}\d]/u.test(tail);

@@ -1,5 +1,6 @@
 import { DomainError } from "../errors";
 import { normalSize, sizesBetween, sizeWithin } from "../hooks";
+import { englishOnes, englishTens } from "../numeric";
 import { MONTH } from "./dates";
 import type { Stretch } from "./stretch";
 
@@ -13,10 +14,27 @@ export function sizeOf(word: string): string | undefined {
   }
 }
 
+/** Sizes that are written out. */
+const spelled: Record<string, string> = {
+  ...Object.fromEntries(Object.entries({ ...englishOnes, ...englishTens }).map(([word, n]) => [word, String(n)])),
+  zehn: "10",
+  zwölf: "12",
+  vierzehn: "14",
+  sechzehn: "16",
+  achtzehn: "18",
+  zwanzig: "20",
+};
+const SPELLED = Object.keys(spelled)
+  .sort((a, b) => b.length - a.length)
+  .join("|");
+const spelledOut = new RegExp(`(?<!\\p{L})(?:sizes?|sz|gr(?:öße|\\.)?|hook)\\s+(${SPELLED})(?!\\p{L})`, "iu");
+
 const SIZE = String.raw`\d{1,2}(?:\s?\/\s?0(?!\d))?(?:'?s|er)?(?![\p{L}\d%])`;
 const MARK = String.raw`(?:#|(?:sizes?|sz|nos?|nr|gr|größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
 const FREE = String.raw`(?<![\p{L}\d.,/#-])`;
 const list = new RegExp(`${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|or)\\s*#?${SIZE})+)`, "iu");
+/** “12-14-16”: three or more are a list, two are a range. */
+const chain = new RegExp(`${FREE}(?:${MARK})?(${SIZE}(?:\\s*[-–]\\s*#?${SIZE}){2,})`, "iu");
 const range = new RegExp(`${FREE}(?:${MARK})?(${SIZE})\\s*(?:-|–|to|bis|through)\\s*#?(${SIZE})`, "iu");
 const marked = new RegExp(`${FREE}${MARK}(\\d{1,2}(?:\\s?\\/\\s?\\d{1,2})?)(?:'?s|er)?(?![\\p{L}\\d])`, "iu");
 const bare = new RegExp(`${FREE}(${SIZE})`, "giu");
@@ -37,6 +55,12 @@ type Sizes = { from: string; to: string };
 export function takeSizes(stretch: Stretch, of: Sizes | undefined): SizesRead | undefined {
   const fits = (size: string | undefined): size is string =>
     size !== undefined && (of === undefined || sizeWithin(size, of));
+  const chained = stretch.find(chain);
+  const links = chained && (chained.groups[1] ?? "").split(/\s*[-–]\s*#?/).map(sizeOf);
+  if (chained && links?.every(fits)) {
+    stretch.takeOut(chained.at);
+    return { at: chained.at, words: chained.words, sizes: [...new Set(links)].filter(fits), isRange: false };
+  }
   const between = stretch.find(range);
   if (between) {
     const [from, to] = [sizeOf(between.groups[1] ?? ""), sizeOf(between.groups[2] ?? "")];
@@ -61,6 +85,14 @@ const listed = (text: string): (string | undefined)[] =>
 
 /** A marked size before a bare one; of bare numbers the first that the pattern comes in. */
 function takeOne(stretch: Stretch, fits: (size: string | undefined) => size is string): SizesRead | undefined {
+  const word = stretch.take(spelledOut);
+  if (word)
+    return {
+      at: word.at,
+      words: word.words,
+      sizes: [spelled[(word.groups[1] ?? "").toLowerCase()] ?? ""],
+      isRange: false,
+    };
   const one = stretch.take(marked);
   if (one) {
     const size = sizeOf(one.groups[1] ?? "");

@@ -56,6 +56,27 @@ const rules = [
     "sample",
     "(?:a |one |send (?:me |us )?(?:a |one )?)?samples?(?: fly| flies)? first|(?:erst |zuerst )(?:ein )?muster|muster vorab",
   ),
+  // What is said of handling, delivery, prices and lengths is nobody's choice of a list: it stays in these words.
+  rule(
+    "own",
+    "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|the\\s+dozen|pattern)|per\\s+\\p{L}+)",
+  ),
+  rule(
+    "own",
+    "(?:please\\s+)?(?:deliver|ship|send|post|invoice|bill|charge|liefern|schicken|rechnung)(?:\\s+(?:it|them|these|to|an|bitte))*\\s+(?:(?:to|an|c/o|via|by)\\s+)(?:[\\p{L}'.-]+\\s*){1,5}",
+  ),
+  rule(
+    "own",
+    `(?:(?:tied|dressed|gebunden)\\s+)(?:a\\s+(?:little|bit)\\s+|slightly\\s+|extra\\s+|very\\s+|etwas\\s+)?(?:short(?:er)?|long(?:er)?|small(?:er)?|large(?:r)?|big(?:ger)?|low|high|tight|loose|kurz|lang|klein|groß)|(?:a\\s+(?:little|bit)\\s+|slightly\\s+|extra\\s+|very\\s+)?(?:short(?:er)?|long(?:er)?|thick(?:er)?|thin(?:ner)?|small(?:er)?|larger?|bigger|big|wide(?:r)?|narrow(?:er)?|lange|kurze|dicke|dünne)\\s+(?:${PART})`,
+  ),
+  rule(
+    "own",
+    "(?:heavy|light|fine|strong|standard|extra\\s+strong|stout)[- ](?:wire|gauge)(?:\\s+hooks?)?|(?:strong|heavy|fine|light)\\s+hooks?",
+  ),
+  rule(
+    "own",
+    "(?:@|at|à|je|zu)\\s*(?:[€$£]\\s?)?\\d+[.,]\\d{2}(?!\\d)(?:\\s?(?:€|eur|\\$|£))?(?:\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück))?|[€$£]?\\s?\\d+[.,]\\d{2}\\s?(?:€|eur|\\$|£)?\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück)",
+  ),
   rule(
     "rush",
     "rush(?: order)?|urgent(?:ly)?|asap|as soon as possible|priority|eilig|dringend|eilt|so bald wie möglich",

@@ -1,0 +1,53 @@
+import type { ReadLine, ReadOrder } from "./types";
+
+/** Whether a line names its fly itself, or goes on with that of the line before. */
+const isNamed = (line: ReadLine): boolean => line.understood.some((u) => u.field === "pattern");
+
+/**
+ * What stands above lines is no line of its own: a fly's name over a list of its sizes, or a quantity that the lines
+ * beneath it share out.
+ * Takes such lines out; what they said is understood, and a size that they gave is given on.
+ */
+export function headingsIn(order: ReadOrder): void {
+  const kept: ReadLine[] = [];
+  for (let i = 0; i < order.lines.length; i++) {
+    const line = order.lines[i];
+    if (!line) break;
+    const below = order.lines.slice(i + 1);
+    const own = below.slice(0, lengthOf(below, line));
+    if (own.length > 0 && (isName(line) || isTotal(line, own))) {
+      order.understood.push(...line.understood);
+      for (const l of own) giveOn(line, l);
+    } else kept.push(line);
+  }
+  order.lines = kept;
+}
+
+/** How many of the lines beneath go on with the same fly without naming it. */
+function lengthOf(below: readonly ReadLine[], line: ReadLine): number {
+  const end = below.findIndex((l) => l.pattern !== line.pattern || isNamed(l));
+  return end < 0 ? below.length : end;
+}
+
+const openQuestions = new Set(["HOW_MANY", "WHICH_SIZE", "WHICH_COLOUR"]);
+const asksOnlyWhatIsBeneath = (line: ReadLine): boolean => line.doubts.every((d) => openQuestions.has(d.code));
+
+/** A name without a number, which asks nothing but what stands beneath it. */
+const isName = (line: ReadLine): boolean =>
+  line.pattern !== undefined && line.flies === undefined && isNamed(line) && asksOnlyWhatIsBeneath(line);
+
+/** A quantity that lacks a size or colour, and is just what the lines beneath come to. */
+const isTotal = (line: ReadLine, own: readonly ReadLine[]): boolean =>
+  line.flies !== undefined &&
+  line.doubts.length > 0 &&
+  asksOnlyWhatIsBeneath(line) &&
+  own.every((l) => l.flies !== undefined) &&
+  own.reduce((sum, l) => sum + (l.flies ?? 0), 0) === line.flies;
+
+function giveOn(heading: ReadLine, line: ReadLine): void {
+  line.wishes = [...heading.wishes, ...line.wishes];
+  line.policy ??= heading.policy;
+  if (line.size !== undefined || heading.size === undefined) return;
+  line.size = heading.size;
+  line.doubts = line.doubts.filter((d) => d.code !== "WHICH_SIZE");
+}
