@@ -10,15 +10,16 @@ const GREETING_BEFORE = new RegExp(
     "hello",
     "hey",
     "dear",
-    "good (?:morning|afternoon|evening|day)",
+    "morning",
+    "good (?:[Mm]orning|[Aa]fternoon|[Ee]vening|[Dd]ay)",
     "greetings",
     "hallo",
     "moin(?: moin)?",
     "servus",
-    "guten (?:tag|morgen|abend)",
+    "guten (?:[Tt]ag|[Mm]orgen|[Aa]bend)",
     "grüß (?:gott|dich|euch)",
     "liebe[rs]?",
-    "sehr geehrte[rs]?",
+    "sehr [Gg]eehrte[rs]?",
   ]
     .map((w) => `[${w.charAt(0).toUpperCase()}${w.charAt(0)}]${w.slice(1)}`)
     .join("|")})(?:\\s+(?:Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?\\p{Lu}[\\p{L}'-]*){0,3}\\s*[,!–-]\\s*(?=\\S)`,
@@ -39,7 +40,7 @@ const COURTESY = new Set(
     "i we you yes them those by moin servus do does get got me us it they that this these all please kindly thanks thank hope hoping are is was were been be am have has had do well fine good great " +
     "lovely nice keeping busy there here hi hello again just a an the of for to and with your our my let know if any questions when ready could can would " +
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
-    "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before " +
+    "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
     "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed"
   ).split(" "),
@@ -75,12 +76,18 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
   }
   return { lines, asides, signed };
 }
+/** A number by which the customer's books call the order. */
+const REFERENCE =
+  /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s+(?:no|number|nr)|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
+
 /** A line without the greeting at its head and the closing at its end; what stands after a closing stays in it. */
 function withoutCourtesies(line: Span, asides: Aside[]): Span {
   const greeting = GREETING_BEFORE.exec(line.text)?.[0] ?? "";
   const from = greeting.length;
   if (from > 0) asides.push({ at: [line.start, line.start + greeting.trimEnd().length], why: "greeting" });
-  const rest = line.text.slice(from);
+  const named = REFERENCE.exec(line.text.slice(from))?.[0] ?? "";
+  if (named !== "") asides.push({ at: [line.start + from, line.start + from + named.trimEnd().length], why: "head" });
+  const rest = " ".repeat(named.length) + line.text.slice(from + named.length);
   const clean = rest.replace(CLOSING_AFTER, (words, at: number) => {
     asides.push({ at: [line.start + from + at, line.start + from + at + words.trimEnd().length], why: "closing" });
     return " ".repeat(words.length);

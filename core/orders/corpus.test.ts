@@ -28,7 +28,7 @@ function outcome(text: string): string[] {
   return [...lines, `= for ${order.customer ?? ""} by ${order.due ?? ""}`];
 }
 
-describe.each(["before.txt", "after.txt"])("orders as they are written: %s", (file) => {
+describe.each(["before.txt", "after.txt", "spoken.txt", "last.txt"])("orders as they are written: %s", (file) => {
   test.each(textsOf(file))("$text", ({ text, wanted }) => {
     const got = outcome(text);
     if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
@@ -37,7 +37,12 @@ describe.each(["before.txt", "after.txt"])("orders as they are written: %s", (fi
 });
 
 describe("an answer that is offered", () => {
-  const asked = [...textsOf("before.txt"), ...textsOf("after.txt")].flatMap(({ text }) => {
+  const asked = [
+    ...textsOf("before.txt"),
+    ...textsOf("after.txt"),
+    ...textsOf("spoken.txt"),
+    ...textsOf("last.txt"),
+  ].flatMap(({ text }) => {
     const order = readOrder(text, catalogue);
     return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>
       doubt.candidates.map((answer) => ({ text, doubt, answer })),
@@ -45,8 +50,13 @@ describe("an answer that is offered", () => {
   });
   test.each(asked)("settles the question: $doubt.code, $answer.label", ({ text, doubt, answer }) => {
     const answered = text.slice(0, doubt.at[0]) + answer.text + text.slice(doubt.at[1]);
-    const after = readOrder(answered, catalogue);
-    const left = [...after.doubts, ...after.lines.flatMap((l) => l.doubts)];
-    expect(left.filter((d) => d.code === doubt.code && d.field === doubt.field).map((d) => d.details)).toEqual([]);
+    const asked = (of: string) => {
+      const order = readOrder(of, catalogue);
+      return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].filter(
+        (d) => d.code === doubt.code && d.field === doubt.field,
+      ).length;
+    };
+    // The same may be asked of several lines; each answer settles its own.
+    expect(asked(answered)).toBeLessThan(asked(text));
   });
 });

@@ -146,6 +146,7 @@ function feast(name: string, y: string | undefined, today: string): DayRead {
   const inYear = (year: number): string => {
     if (/^(?:christ|weih)/i.test(name)) return `${year}-12-24`;
     const easter = easterOf(year);
+    if (/friday|karfreitag/i.test(name)) return isoDate(addDays(easter, -2));
     return isoDate(/^(?:easter|ostern)/i.test(name) ? easter : addDays(easter, 49));
   };
   const year = Number(y ?? today.slice(0, 4));
@@ -164,7 +165,7 @@ const ways: Way[] = [
     read: (g, t) => dayOf(ordinals[(g[1] ?? "").toLowerCase()] ?? 0, monthOf(g[2]), g[3], t),
   },
   {
-    source: String.raw`(easter|ostern|whitsun|pentecost|pfingsten|christmas|weihnachten)(?:\s+(\d{4}))?(?!\p{L})`,
+    source: String.raw`(good friday|karfreitag|easter|ostern|whitsun|pentecost|pfingsten|christmas|weihnachten)(?:\s+(\d{4}))?(?!\p{L})`,
     read: (g, t) => feast(g[1] ?? "", g[2], t),
   },
   {

@@ -74,7 +74,10 @@ export class Heading {
     for (const season of this.catalogue.seasons) {
       const name = season.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
       const named = stretch.take(
-        new RegExp(`(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${name}(?!\\p{L})`, "iu"),
+        new RegExp(
+          `(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${name}(?!\\p{L})|\\(\\s*${name}\\s*\\)`,
+          "iu",
+        ),
       );
       if (named) this.settleDay({ day: season.date }, named.at, named.words, season.name);
     }

@@ -15,7 +15,8 @@ export function headingsIn(order: ReadOrder): void {
     if (!line) break;
     const below = order.lines.slice(i + 1);
     const own = below.slice(0, lengthOf(below, line));
-    if (own.length > 0 && (isName(line) || isTotal(line, own))) {
+    if (isSum(line, order.lines)) order.understood.push(...line.understood);
+    else if (own.length > 0 && (isName(line) || isTotal(line, own))) {
       order.understood.push(...line.understood);
       for (const l of own) giveOn(line, l);
     } else kept.push(line);
@@ -43,6 +44,15 @@ const isTotal = (line: ReadLine, own: readonly ReadLine[]): boolean =>
   asksOnlyWhatIsBeneath(line) &&
   own.every((l) => l.flies !== undefined) &&
   own.reduce((sum, l) => sum + (l.flies ?? 0), 0) === line.flies;
+
+/** “Total 12 dz”: no fly of its own, and just what all the others come to. */
+const isSum = (line: ReadLine, all: readonly ReadLine[]): boolean =>
+  line.pattern === undefined &&
+  line.flies !== undefined &&
+  SUM.test(line.text) &&
+  all.reduce((sum, l) => sum + (l === line ? 0 : (l.flies ?? 0)), 0) === line.flies;
+const SUM =
+  /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})/iu;
 
 function giveOn(heading: ReadLine, line: ReadLine): void {
   line.wishes = [...heading.wishes, ...line.wishes];

@@ -10,12 +10,19 @@ import type { Span } from "./spans";
 import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
 import { findWish } from "./wishes";
 
+/** A fly that comes with and without weight, as it is asked for without. */
+const WITHOUT_WEIGHT =
+  /(?<!\p{L})(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
 const EACH = /(?<!\p{L})(?:each|apiece|per (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+/** “half in red and half in black” */
+const HALF_AND =
+  /(?<!\p{L})(?:half|hälfte)(?=\s+(?:of\s+them\s+)?(?:in\s+)?\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 const FILLER =
-  /^(?:of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
 type Pattern = Catalogue["patterns"][number];
 type Named = { id: string; name: string };
 interface Draft {
@@ -50,7 +57,7 @@ export class ItemReader {
     this.takePattern(stretch, draft);
     this.takeWishes(stretch, line);
     if (!draft.isNamed && this.before?.pattern === line.pattern) line.wishes.push(...carried(this.before, line));
-    const each = stretch.take(SHARED) ? "shared" : stretch.take(EACH) ? "each" : undefined;
+    const each = this.isShared(stretch) ? "shared" : stretch.take(EACH) ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
     this.takeQuantityless(stretch, draft, quantity);
@@ -60,6 +67,13 @@ export class ItemReader {
     this.settleColour(stretch, draft);
     this.askRest(stretch, draft);
     return this.spread(draft, each, quantity);
+  }
+
+  private isShared(stretch: Stretch): boolean {
+    if (stretch.take(SHARED)) return true;
+    if (!stretch.take(HALF_AND)) return false;
+    stretch.take(OTHER_HALF);
+    return true;
   }
 
   private takeQuantity(stretch: Stretch, quantity: Quantity, line: ReadLine): void {
@@ -135,6 +149,12 @@ export class ItemReader {
   }
 
   private takeName(stretch: Stretch, line: ReadLine, field: "variant" | "form", names: Named[]): Named | undefined {
+    const light = field === "form" ? names.find((n) => /^un-?weighted$/i.test(n.name)) : undefined;
+    const said = light && stretch.take(WITHOUT_WEIGHT);
+    if (light && said) {
+      line.understood.push({ field, at: said.at, label: light.name });
+      return light;
+    }
     const words = plain(stretch.words().filter(isName));
     const found = findName(words, names, (n) => n.name, SURE);
     if (!found || !isSure(found)) return undefined;
@@ -246,9 +266,12 @@ export class ItemReader {
     if (rest.every((w) => /^[\d.,/-]+$/.test(w.text)))
       return this.ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
     const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
+    const customers = this.catalogue.customers.filter((c) => fold(c.name).split(" ").includes(fold(words)));
     this.ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words } }, [
       ...findClose(words, names, 0.78),
-      { label: "keep it as a wish", text: `“${words}”` },
+      ...(customers.length <= 3 ? customers.map((c) => ({ label: c.name, text: c.name })) : []),
+      // Numbers are no wish: they are a quantity or a size that was not read.
+      ...((words.match(/\d+/g)?.length ?? 0) > 1 ? [] : [{ label: "keep it as a wish", text: `“${words}”` }]),
     ]);
   }
 

@@ -32,7 +32,12 @@ const colours: Record<string, string> = {
 };
 /** The word as the names have it. */
 export const plainColour = (word: string): string =>
-  colours[word.toLowerCase().replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")] ?? word;
+  colours[
+    word
+      .toLowerCase()
+      .replace(/(?<=\p{L}{3})(?:farben|colou?red)(?:e[nrsm]?)?$/u, "")
+      .replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")
+  ] ?? word;
 
 export interface NameFound<T> {
   item: T;

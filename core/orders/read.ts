@@ -15,7 +15,11 @@ import { findWish } from "./wishes";
 const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 const SENTENCE =
   /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
-const CLAUSE = /;|(?<!\d)\s\/\/\s/g;
+const CLAUSE =
+  /;|(?<!\d)\s\/\/\s|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
+/** “The same in 16”: as many as before. */
+const SAME_IN =
+  /^\s*(?:and\s+|und\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit)\s/iu;
 const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pcs|pieces|stück|stk|gross|x\s*\d|[½¼¾+]|th\b|st\b|nd\b|rd\b|\.\s?\d|-\d\d|[-–]\s*\d+\s*(?:dz|doz)|\s\d\/\d|(?:jan|feb|mar|mär|apr|may|mai|jun|jul|aug|sep|oct|okt|nov|dec|dez)))`;
 /** A comma ends a part, but not within a number, and not within a list of sizes. */
 const COMMA = new RegExp(
@@ -25,7 +29,7 @@ const COMMA = new RegExp(
 const OTHER_ORDER =
   /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,6}to (?:the |our |my )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
-  /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
+  /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
@@ -98,6 +102,12 @@ class OrderReader {
     const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
     if (quantities.length > 0 || this.namesFly(stretch)) this.heading.takeWithin(stretch);
     if (this.fillsBefore(stretch, quantities)) return;
+    const last = this.order.lines.at(-1);
+    if (quantities.length === 0 && last?.flies !== undefined && SAME_IN.test(clause.text)) {
+      const as = { flies: last.flies, at: [clause.start, clause.start] as [number, number] };
+      this.order.lines.push(...this.items.read(stretch, as));
+      return;
+    }
     if (quantities.length > 0) {
       for (const [part, quantity] of this.parted(stretch, quantities))
         this.order.lines.push(...this.items.read(part, quantity));
@@ -161,8 +171,13 @@ class OrderReader {
     const tail = stretch.left.slice(last.at[1] - stretch.start);
     const isAtEnd = quantities.length > 1 && this.namesFlyIn(head) && !/[\p{L}\d]/u.test(tail);
     const bounds = quantities.map((q, i) => {
-      const from = isAtEnd ? (quantities[i - 1]?.at[1] ?? stretch.start) : i === 0 ? stretch.start : q.at[0];
-      const to = isAtEnd ? q.at[1] : (quantities[i + 1]?.at[0] ?? stretch.end);
+      const from = isAtEnd
+        ? (quantities[i - 1]?.at[1] ?? stretch.start)
+        : i === 0
+          ? stretch.start
+          : beginOf(stretch, q);
+      const next = quantities[i + 1];
+      const to = isAtEnd ? q.at[1] : next ? beginOf(stretch, next) : stretch.end;
       return [from, to] as const;
     });
     return bounds.map(([from, to], i) => {
@@ -283,6 +298,11 @@ class OrderReader {
     );
   }
 }
+/** “je vier Dutzend”: what says that it is of each stands before the number and belongs to it. */
+const beginOf = (stretch: Stretch, q: Quantity): number => {
+  const each = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu.exec(stretch.text.slice(0, q.at[0] - stretch.start));
+  return q.at[0] - (each?.[0].length ?? 0);
+};
 const COURTEOUS =
   /^(?:please|bitte|thanks|and|und|all|alle|them|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible)$/iu;
 

@@ -60,18 +60,84 @@ export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] 
   for (let i = 0; i < lines.length;) {
     const line = lines[i];
     if (!line) break;
-    const by = SEPARATORS.find((s) => line.text.includes(s));
+    const form = formAt(lines, i);
+    if (form) {
+      parts.push(readForm(form, catalogue));
+      i += form.length;
+      continue;
+    }
+    const by = SEPARATORS.find((s) => line.text.includes(s)) ?? (isHeadBy(line, ";") ? ";" : undefined);
     if (by === undefined) {
       parts.push(line);
       i++;
       continue;
     }
     let end = i;
-    while (lines[end]?.text.includes(by)) end++;
+    while (lines[end]?.text.includes(by) && isRow(lines[end], line, by)) end++;
     parts.push(readTable(lines.slice(i, end), by, catalogue));
+    // Beneath a sheet with bars whom it is for and when may stand in bars too.
+    if (by === "|" && end < lines.length && lines[end]?.text.includes(by)) {
+      const below = lines[end];
+      if (below) parts.push(...cellsOf(below, by).flatMap((cell) => cell ?? []));
+      end++;
+    }
     i = end;
   }
   return parts;
+}
+
+/** A head of at least three columns, of which two are known: without one, semicolons part statements. */
+const isHeadBy = (line: Span, by: string): boolean => {
+  const cells = line.text.split(by);
+  return cells.length >= 3 && cells.filter((c) => headRole(c) !== undefined).length >= 2;
+};
+/** A row has about as many cells as the first line; half of them is another matter. */
+const isRow = (line: Span | undefined, first: Span, by: string): boolean =>
+  line !== undefined && line.text.split(by).length > first.text.split(by).length / 2;
+
+/** “Size: 12”: one thing of a form, that says what it is. */
+const LABELLED = /^\s*([\p{L}#][\p{L} .#]{0,18}?)\s*[:=]\s*(\S.*)$/u;
+const labelOf = (line: Span | undefined): Role | undefined => {
+  const label = line && LABELLED.exec(line.text)?.[1];
+  const role = label === undefined ? undefined : headRole(label);
+  return role === "money" || role === "number" || role === "day" || role === "customer" ? undefined : role;
+};
+const howMany = new Set<Role>(["dozens", "flies", "quantity"]);
+
+/** The lines of a form from here on: each says what it is, one the fly, one how many. */
+function formAt(lines: Span[], from: number): Span[] | undefined {
+  let end = from;
+  while (labelOf(lines[end]) !== undefined) end++;
+  const form = lines.slice(from, end);
+  const roles = form.map(labelOf);
+  return roles.includes("pattern") && roles.some((r) => r !== undefined && howMany.has(r)) ? form : undefined;
+}
+
+/** A form as a sheet: a row for each fly that it names. */
+function readForm(lines: Span[], catalogue: Catalogue): Table {
+  const begins = lines.flatMap((l, i) => (labelOf(l) === "pattern" ? [i] : []));
+  const table: Table = { rows: [], asides: [], doubts: [] };
+  begins.forEach((begin, n) => {
+    const own = lines.slice(n === 0 ? 0 : begin, begins[n + 1] ?? lines.length);
+    const [first, last] = [own[0], own.at(-1)];
+    if (!first || !last) return;
+    const labels = own.map((l): [number, number] => [l.start, l.start + l.text.search(/[:=]/) + 1]);
+    for (const at of labels) table.asides.push({ at, why: "heading" });
+    const counted = own.find((l) => howMany.has(labelOf(l) ?? "other"));
+    const text = Array.from({ length: last.end - first.start }, () => " ");
+    for (const l of own) text.splice(l.start - first.start, l.text.length, ...l.text);
+    const span = { text: text.join(""), start: first.start, end: last.end };
+    table.rows.push({ span, outside: labels, quantity: counted && quantityOfLabelled(counted, catalogue) });
+  });
+  return table;
+}
+
+function quantityOfLabelled(line: Span, catalogue: Catalogue): Quantity | undefined {
+  const value = LABELLED.exec(line.text)?.[2] ?? "";
+  const start = line.end - value.length;
+  const cell = { text: value, start, end: line.end };
+  const role = labelOf(line);
+  return quantityOf(cell, unitOf(role, [value]), catalogue) ?? undefined;
 }
 
 function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {

@@ -91,7 +91,7 @@ export function findWish(left: string, start: number): Wish | undefined {
     const at: [number, number] = [start + m.index, start + m.index + m[0].length];
     return { at, words: m[0].trim(), kind, ...(policy && { policy }) };
   }
-  const own = /[“"„]([^”"“\n\uE000]{2,200})[”"“]/u.exec(left);
+  const own = /[“"„]([^”"“\n\uE000]{1,200})[”"“]/u.exec(left);
   if (!own) return undefined;
   return { at: [start + own.index, start + own.index + own[0].length], words: (own[1] ?? "").trim(), kind: "own" };
 }
