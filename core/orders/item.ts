@@ -12,13 +12,16 @@ import { findWish } from "./wishes";
 
 /** A fly that comes with and without weight, as it is asked for without. */
 const WITHOUT_WEIGHT =
-  /(?<!\p{L})(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
+  /(?<!\p{L})(?<!(?:not?|nicht|kein\p{L}*)\s+(?:the\s+|die\s+)?)(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
+/** Some of what was said before, not as many more: how the rest stands has to be said. */
+const PART_OF =
+  /(?<!\p{L})(?:of\s+(?:them|these|those|which|it)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
 const EACH = /(?<!\p{L})(?:each|apiece|per (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */
 const HALF_AND =
-  /(?<!\p{L})(?:half|hälfte)(?=\s+(?:of\s+them\s+)?(?:in\s+)?\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+  /(?<!\p{L})(?:half|hälfte)(?=\s+(?:of\s+them\s+)?(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 const FILLER =
@@ -259,6 +262,8 @@ export class ItemReader {
 
   /** Every word that is left is asked about: a plausible name for it, or kept as a wish in these words. */
   private askRest(stretch: Stretch, { line, pattern }: Draft): void {
+    const part = stretch.take(PART_OF);
+    if (part) this.ask(line, "rest", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     const rest = stretch.words().filter((w) => isOpen(w));
     if (rest.length === 0) return;
     const at = rangeOf(rest);
