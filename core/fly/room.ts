@@ -84,9 +84,9 @@ export interface HeadRoom {
 }
 
 /**
- * Room that the parts in front of the body and the head need, and the room that the body leaves: the head as it is wound,
- * the width of its turns for a collar or second hackle, half an eye length for each wing or throat that follows; behind
- * a bead, which takes the head's place, only the parts count.
+ * Room that the parts in front of the body and the head need, and the room that the body leaves: the head as it is
+ * wound, the width of its turns for a collar or second hackle, half an eye length for each wing or throat that follows;
+ * behind a bead, which takes the head's place, only the parts count.
  * @returns undefined for a fly without a body that ends in front
  */
 export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {

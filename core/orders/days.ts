@@ -68,7 +68,9 @@ function ofSeveral(order: ReadOrder, days: SaidDay[], statements: readonly State
   return doubts;
 }
 
-/** Where every line has a day of its own, the order is due with the first of them; a line of the order's day needs none. */
+/**
+ * Where every line has a day of its own, the order is due with the first of them; a line of the order's day needs none.
+ */
 function settleOrder(order: ReadOrder): void {
   if (order.due === undefined && order.lines.every((l) => l.due !== undefined))
     order.due = order.lines.flatMap((l) => l.due ?? []).sort()[0];

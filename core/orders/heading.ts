@@ -44,7 +44,7 @@ export class Heading {
     return this.takeNamedWhole(chunk) || this.takeCustomer(chunk, at);
   }
 
-  /** “Order for Hollow Mere Lodge by ice-out”: a customer by the full name, a day, and nothing else but what leads there. */
+  /** “Order for Hollow Mere Lodge by ice-out”: a customer by the full name, a day, and nothing but what leads there. */
   private takeNamedWhole(chunk: Span): boolean {
     const stretch = new Stretch(chunk.text, chunk.start);
     const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");

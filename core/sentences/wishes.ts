@@ -25,8 +25,8 @@ export const isGranted = (fate: WishFate): boolean =>
   ["LEFT_OUT", "TAKEN", "OTHER_HOOK", "DRESSED", "SO_ALREADY"].includes(fate.code);
 
 /**
- * What is asked of a fly beside its pattern, in words, for everyone who handles it: “without flash; tail of hackle fibres,
- * brown; dressed sparse”.
+ * What is asked of a fly beside its pattern, in words, for everyone who handles it: “without flash; tail of hackle
+ * fibres, brown; dressed sparse”.
  */
 export function askedWords(
   recipe: Recipe,

@@ -9,9 +9,9 @@ type WindStep = RecipeStep & { do: "wind" };
 const grounds = new Set<Role>(["body", "thorax", "tag", "butt"]);
 
 /**
- * Which way a part is wound: clockwise seen from the eye, or not. Thread and dubbing go clockwise, and so does what says
- * nothing. A part that is said against, or with, what lies beneath follows that, whichever way it goes: reversing a body
- * turns round all that leans on it.
+ * Which way a part is wound: clockwise seen from the eye, or not. Thread and dubbing go clockwise, and so does what
+ * says nothing. A part that is said against, or with, what lies beneath follows that, whichever way it goes:
+ * reversing a body turns round all that leans on it.
  */
 export function isClockwise(c: FlyContext, step: WindStep): boolean {
   if (step.clockwise !== undefined) return step.clockwise;

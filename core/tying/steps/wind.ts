@@ -94,7 +94,7 @@ function windZone(vise: Vise, step: WindStep, strand: Strand, a: number, b: numb
   return wind(profile, strand, zone, rule, { passes, stretch: step.stretch ?? 1 });
 }
 
-/** Touching with so many turns: it ends where they end. Turns that are pushed into a bead lie on the bare wire there. */
+/** Touching with so many turns: it ends where they end. Turns pushed into a bead lie on the bare wire there. */
 function windTouching({ profile, beadMm, hook }: Vise, step: WindStep, strand: Strand, a: number): WindResult {
   if (!(step.rule.touching && step.rule.turns))
     throw new DomainError("STEP_NEEDS", { step: step.name, missing: "an end, or touching with a number of turns" });
