@@ -96,6 +96,7 @@ export const stepSchema = z.discriminatedUnion("do", [
     barb: z.tuple([length, length]).optional(),
     counter: z.boolean().optional(),
     clockwise: z.boolean().optional(),
+    roundPost: z.boolean().optional(),
     intoBead: z.boolean().optional(),
     carries: short.optional(),
     sweep: z.enum(["back", "square", "forward"]).optional(),

@@ -73,6 +73,7 @@ function ofWind(f: Facts, step: Of<"wind">): Words {
     step.atMost !== undefined && `${plural(step.atMost, "turn")} at most`,
     step.passes === 2 ? "there and back" : (step.passes ?? 1) > 2 && `${step.passes ?? 1} layers, there and back`,
     step.rule.overlap !== undefined && `each turn over ${Math.round(step.rule.overlap * 100)} % of the one before`,
+    step.roundPost && "round the post, each turn under the one before",
     step.intoBead && "pushed up into the bead",
     saysDirection(s, step) && s.clockwise !== undefined && directionWords(s.clockwise, handed),
     step.sweep && { back: "swept back", square: "square to the hook", forward: "swept forward" }[step.sweep],

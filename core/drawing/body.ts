@@ -16,7 +16,7 @@ export class Bodies {
     return d[i] ?? 0;
   }
 
-  /** Stations of a zone, and the radius there; soft material rounds off at its ends. */
+  /** Stations of a zone, and the radius there; soft material rounds off further at its ends. */
   private edge(result: StepResult, soft: boolean): { x: number; half: number }[] {
     const { from, to } = result;
     const [first, last] = stationsOf(this.tied.profile, from, to);
@@ -25,13 +25,16 @@ export class Bodies {
     // A zone narrower than a station has the midpoint of that station outside it.
     for (let i = first; i < last; i += every) xs.push(Math.min(to, Math.max(from, midpoint(this.tied.profile, i))));
     xs.push(to);
-    const margin = Math.min(this.tied.profile.step / 2, (to - from) / 2);
+    const { step } = this.tied.profile;
+    const margin = Math.min(step / 2, (to - from) / 2);
+    // At either end it runs out to what lies there beside it: no part ends like a sawn log.
+    const beside = [this.diameter(result, from - step) / 2, this.diameter(result, to + step) / 2] as const;
     return xs.map((x) => {
       const full = this.diameter(result, Math.min(to - margin, Math.max(from + margin, x))) / 2;
-      return {
-        x,
-        half: soft ? full * roundedEnd(Math.min(x - from, to - x), Math.min(full * 1.1, (to - from) / 2)) : full,
-      };
+      const atFront = x - from < to - x;
+      const floor = Math.min(1, Math.max(0.25, beside[atFront ? 0 : 1] / Math.max(full, 1e-9)));
+      const reach = Math.min(full * (soft ? 1.1 : 0.45), (to - from) / 2);
+      return { x, half: full * roundedEnd(atFront ? x - from : to - x, reach, floor) };
     });
   }
 
@@ -177,8 +180,16 @@ export class Bodies {
         ],
         o.width * (0.7 + 0.5 * this.pen.random()),
         this.pen.around(0.34),
+        this.fleck(step),
       );
     }
+  }
+
+  /** The colour of one fibre: of a blend, that of one of its parts, as often as there is of it. */
+  private fleck({ flecks, material }: FlyStep): Colour {
+    if (!flecks || flecks.length < 2) return material?.colour;
+    let left = this.pen.random() * flecks.reduce((sum, f) => sum + f.share, 0);
+    return (flecks.find((f) => (left -= f.share) < 0) ?? flecks[0])?.colour;
   }
 
   /** Short fibres all over the near side, every way: the look of fur. */
@@ -198,6 +209,7 @@ export class Bodies {
         ],
         0.05,
         this.pen.around(0.32) + (y > 0 ? 0.06 : -0.1),
+        this.fleck(step),
       );
     }
   }
@@ -219,32 +231,11 @@ export class Bodies {
       width: 0.05,
     });
   }
-
-  /** A wing case or back pulled over: a glossy band along the top of what it covers. */
-  pulledOver(step: FlyStep, result: StepResult): void {
-    const top: Point[] = [];
-    const under: Point[] = [];
-    const N = 24;
-    for (let i = 0; i <= N; i++) {
-      const x = result.from + ((result.to - result.from) * i) / N;
-      const half = this.diameter(result, x) / 2;
-      top.push(this.pen.line.offset(x, half * (1.04 + 0.06 * Math.sin((Math.PI * i) / N))));
-      under.push(this.pen.line.offset(x, half * 0.3));
-    }
-    this.pen.area(step, "wing", [...top, ...under.reverse()], { edged: true });
-    for (const t of [0.45, 0.6, 0.75, 0.88]) {
-      const lineAt = Array.from({ length: 13 }, (_, i) => {
-        const x = result.from + ((result.to - result.from) * i) / 12;
-        return this.pen.line.offset(x, (this.diameter(result, x) / 2) * t);
-      });
-      this.pen.stroke(step, "wing", lineAt, 0.05, t > 0.7 ? 0.32 : -0.3);
-    }
-  }
 }
 
-/** Soft material rounds off at its ends: a quarter circle over `reach`, never below half. */
-function roundedEnd(inside: number, reach: number): number {
+/** What is wound rounds off at its ends: a quarter circle over `reach`, never below `floor`. */
+function roundedEnd(inside: number, reach: number, floor: number): number {
   if (inside >= reach || reach <= 0) return 1;
   const t = 1 - inside / reach;
-  return 0.5 + 0.5 * Math.sqrt(1 - t * t);
+  return floor + (1 - floor) * Math.sqrt(1 - t * t);
 }

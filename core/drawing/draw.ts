@@ -2,6 +2,7 @@ import { landmarksOf, placeAt, type HookGeometry, type Landmark } from "../hooks
 import type { ComposedFly, FlyStep } from "../fly";
 import type { StepResult } from "../tying";
 import { Bodies } from "./body";
+import { Covers } from "./cover";
 import { Fibres } from "./fibres";
 import { Hackles } from "./hackle";
 import { Hard } from "./hard";
@@ -40,6 +41,7 @@ class Drafter {
   private readonly line: HookLine;
   private readonly pen: Pen;
   private readonly bodies: Bodies;
+  private readonly covers: Covers;
   private readonly fibres: Fibres;
   private readonly hackles: Hackles;
   private readonly hard: Hard;
@@ -54,6 +56,7 @@ class Drafter {
     this.pen = new Pen(this.line, options.seed);
     this.pen.shapes.push(...hookShapes(this.line));
     this.bodies = new Bodies(this.pen, fly.tied);
+    this.covers = new Covers(this.pen, this.bodies);
     this.fibres = new Fibres(this.pen);
     this.hackles = new Hackles(this.pen, this.bodies);
     this.hard = new Hard(this.pen, this.bodies);
@@ -162,7 +165,8 @@ class Drafter {
     const { gape } = this.fly.hook;
     const barb: [number, number] = step.barbMm ?? [gape, gape * 1.4];
     const short = result.to - result.from <= 0.25 * this.fly.hook.shank;
-    if (short) this.hackles.collar(step, result, barb);
+    if (step.step.do === "wind" && step.step.roundPost) this.hackles.post(step, result, barb);
+    else if (short) this.hackles.collar(step, result, barb);
     else this.hackles.palmer(step, result, barb);
     const middle = (result.from + result.to) / 2;
     const root = this.line.at(middle).point;
@@ -179,11 +183,12 @@ class Drafter {
     const { attitude = "back", hanging, countedWhenWound } = step.step;
     const shown = step.shownMm ?? 0;
     if (hanging || shown === 0) {
-      if (!hanging && attitude === "over") return this.bodies.pulledOver(step, result);
+      if (!hanging && attitude === "over") return this.covers.lay(step, result);
       if (!countedWhenWound) this.bodies.inside(step, result);
       return;
     }
-    const x = attitude === "back" ? result.to : result.from;
+    // A tail leaves the fly at its rear, whichever way it then points.
+    const x = attitude === "back" || step.role === "tail" ? result.to : result.from;
     this.fibres.lay(step, layerOf(step), { x, half: this.bodies.diameter(result, x) / 2, shown, attitude });
     const root = this.line.at(x).point;
     this.measures.push({

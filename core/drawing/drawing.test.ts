@@ -36,6 +36,28 @@ const laid = (amount: object, attitude: string, more: object = {}) =>
     ...more,
   }) as Partial<RecipeStep> & { do: "lay" };
 
+/** Bound in at the bend and taken over what was there already. */
+function over(role: Role, code: string, more: object = {}): Recipe {
+  const r = withPart(code, role, laid({ strands: 1, folded: false }, "over", { shown: undefined, ...more }));
+  const last = r.steps.findIndex((s) => s.id === "x");
+  const hung = {
+    ...(r.steps[last] as RecipeStep),
+    id: "hung",
+    hanging: true,
+    attitude: undefined,
+    round: undefined,
+  } as RecipeStep;
+  r.steps[last] = {
+    ...(r.steps[last] as RecipeStep),
+    from: { fraction: 0.2 },
+    to: bend,
+    tiedIn: "hung",
+    countedWhenWound: true,
+  } as RecipeStep;
+  r.steps.splice(last, 0, hung);
+  return r;
+}
+
 const parts: [string, Recipe, number][] = [
   ["herl, with its pile", withPart("herl", "thorax", wound({ touching: true }, { rope: 3 })), 100],
   ["chenille", withPart("chenille", "body", wound({ touching: true })), 60],
@@ -76,7 +98,13 @@ const parts: [string, Recipe, number][] = [
   ["a plume", withPart("plume", "tail", laid({ fibres: 60 }, "back")), 60],
   ["matched slips", withPart("quill", "wing", laid({ slipWidth: { mm: 2 } }, "over")), 10],
   ["an extended body", withPart("body", "body", laid({ pieces: 1 }, "back")), 10],
-  ["legs to both sides", withPart("pheasant", "legs", laid({ fibres: 6 }, "sides")), 18],
+  ["legs of fibres to both sides", withPart("pheasant", "legs", laid({ fibres: 6 }, "sides")), 12],
+  ["knotted legs", withPart("legs", "legs", laid({ pieces: 4 }, "sides")), 12],
+  ["rubber legs that hang", withPart("rubber", "legs", laid({ strands: 4, folded: false }, "sides")), 6],
+  ["spent wings", withPart("pheasant", "wing", laid({ fibres: 20 }, "sides")), 40],
+  ["a tail of yarn", withPart("yarn", "tail", laid({ strands: 1, folded: false }, "back")), 16],
+  ["cheeks", withPart("stiff", "cheeks", laid({ feathers: 2 }, "over")), 34],
+  ["a crest over all", withPart("pheasant", "topping", laid({ feathers: 1 }, "over")), 20],
   ["a throat", withPart("pheasant", "throat", laid({ fibres: 8 }, "down")), 8],
   ["breathers, forward", withPart("plume", "tail", laid({ fibres: 4 }, "forward")), 4],
   ["dumbbell eyes, with a pupil", withPart("dumbbell", "eyes", { do: "seat", from: { fraction: 0.1 } } as never), 8],
@@ -96,7 +124,7 @@ const parts: [string, Recipe, number][] = [
     withPart("stiff", "hackle", wound({ turns: 6 }, { barb: [{ mm: 6 }, { mm: 7 }], sweep: "forward" })),
     60,
   ],
-  ["a back pulled over", withPart("pheasant", "wing case", laid({ fibres: 12 }, "over", { shown: undefined })), 4],
+  ["a back pulled over", over("wing case", "stretch"), 5],
 ];
 
 describe("every form of material", () => {
@@ -309,5 +337,129 @@ describe("how a part stands, and on which side", () => {
     expect(colours("gold")).toContain("#c0a030");
     expect(colours("silver")).toContain("#c8ccd0");
     expect(colours(undefined)).not.toContain("#c0a030");
+  });
+});
+
+describe("what is taken over a body lies on it", () => {
+  const heights = (shapes: Shape[]) => shapes.flatMap(points).map(([, y]) => -y);
+  const area = (r: Recipe) => ofX(draw(r).shapes).find((s) => s.kind === "area");
+  const fullest = (r: Recipe) =>
+    Math.max(
+      ...(composeFly(r, choose(), model, materials, { keepProfiles: true }).tied.steps.find((s) => s.id === "x")
+        ?.after ?? []),
+    );
+
+  test("a narrow stripe covers less of the side than a wide strip", () => {
+    const size = (r: Recipe) => {
+      const ps = points(area(r) as Shape);
+      return (
+        Math.abs(ps.reduce((sum, [x, y], i) => sum + x * (ps.at(i - 1)?.[1] ?? 0) - (ps.at(i - 1)?.[0] ?? 0) * y, 0)) /
+        2
+      );
+    };
+    expect(size(over("wing case", "wire"))).toBeLessThan(0.6 * size(over("wing case", "stretch")));
+  });
+  test("it stands no higher than the body and its own edge, and spans what is lower in straight lines", () => {
+    const r = over("wing case", "stretch");
+    const cover = area(r);
+    expect(Math.max(...heights(cover ? [cover] : []))).toBeLessThanOrEqual(fullest(r) / 2 + 0.121);
+    const upper = cover && cover.kind === "area" ? cover.points.slice(0, cover.points.length / 2) : [];
+    expect(upper.length).toBeGreaterThan(4);
+    // From each place to the next but one it never sags below the line between them.
+    for (let i = 0; i + 2 < upper.length; i++) {
+      const [a, b, c] = [upper[i], upper[i + 1], upper[i + 2]] as [
+        [number, number],
+        [number, number],
+        [number, number],
+      ];
+      const t = (b[0] - a[0]) / (c[0] - a[0] || 1);
+      expect(-b[1]).toBeGreaterThanOrEqual(-(a[1] + (c[1] - a[1]) * t) - 1e-6);
+    }
+  });
+  test("shared out to the sides it lies along the middle of the near one; what is on the far side alone is not seen", () => {
+    const near = area(over("wing case", "stretch", { round: { near: 1 } }));
+    const ys = heights(near ? [near] : []);
+    expect(Math.max(...ys) + Math.min(...ys)).toBeCloseTo(0, 1);
+    expect(area(over("wing case", "stretch", { round: { far: 1 } }))).toBeUndefined();
+  });
+});
+
+describe("each part like itself", () => {
+  const strokes = (r: Recipe) => ofX(draw(r).shapes).flatMap((s) => (s.kind === "stroke" ? [s] : []));
+  const lastOf = (p: [number, number][]) => p[p.length - 1] ?? [0, 0];
+
+  test("a crest rises over the wing and comes down again", () => {
+    for (const { points: p } of strokes(withPart("pheasant", "topping", laid({ feathers: 1 }, "over"))).slice(0, 1)) {
+      const highest = Math.min(...p.map(([, y]) => y));
+      expect(highest).toBeLessThan((p[0]?.[1] ?? 0) - 1);
+      expect(lastOf(p)[1]).toBeGreaterThan(highest + 0.05);
+    }
+  });
+  test("a tail that curves up leaves the fly at its rear", () => {
+    const tail = withPart("pheasant", "tail", laid({ fibres: 8 }, "up"));
+    const x = draw(tail).landmarks.find((l) => l.name === "bend")?.at[0] ?? 0;
+    for (const { points: p } of strokes(tail)) expect(p[0]?.[0]).toBeLessThan(x / 2 + 0.5);
+  });
+  test("rubber bends towards straight down; knotted legs have their knot; legs of fibres have none", () => {
+    const discs = (r: Recipe) => ofX(draw(r).shapes).filter((s) => s.kind === "disc").length;
+    expect(discs(withPart("legs", "legs", laid({ pieces: 4 }, "sides")))).toBe(4);
+    expect(discs(withPart("pheasant", "legs", laid({ fibres: 6 }, "sides")))).toBe(0);
+    const rubber = withPart("rubber", "legs", laid({ strands: 2, folded: false }, "sides"));
+    expect(discs(rubber)).toBe(0);
+    for (const { points: p } of strokes(rubber)) {
+      const steep = (a: [number, number] | undefined, b: [number, number] | undefined) =>
+        a && b ? Math.abs(Math.atan2(b[1] - a[1], b[0] - a[0]) - Math.PI / 2) : NaN;
+      expect(steep(p.at(-2), p.at(-1))).toBeLessThanOrEqual(steep(p[0], p[1]) + 1e-9);
+    }
+  });
+  test("cheeks lie flat at the head: a blade as long as it shows, at the height of the shank", () => {
+    const blade = ofX(draw(withPart("stiff", "cheeks", laid({ feathers: 2 }, "over"))).shapes).find(
+      (s) => s.kind === "area" && s.layer !== "far",
+    );
+    const ps = blade ? points(blade) : [];
+    const [xs, ys] = [ps.map((p) => p[0]), ps.map((p) => p[1])];
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(10, 0);
+    expect(Math.min(...ys)).toBeLessThan(0);
+    expect(Math.max(...ys)).toBeGreaterThan(0);
+  });
+  test("a blend shows the colours of its parts", () => {
+    const blended = new Map(materials);
+    const [fur, mix] = [materials.get("fur"), materials.get("mix")];
+    if (!fur || !mix) throw new Error("no fur");
+    blended.set("fur", { ...fur, colour: "#604020" });
+    blended.set("weak-fur", { ...fur, code: "weak-fur", colour: "#6a7040" });
+    blended.set("mix", { ...mix, colour: "#655830", blend: { parts: { fur: 2, "weak-fur": 1 }, leastChargeMg: 500 } });
+    const r = recipe();
+    const body = r.components.find((c) => c.id === "body");
+    if (body) body.material = [{ value: "mix" }];
+    const fly = composeFly(r, choose(), model, blended, { keepProfiles: true });
+    const colours = drawFly(fly, { seed: "a" })
+      .shapes.filter((s) => s.step === "body" && s.kind === "stroke")
+      .map((s) => s.colour);
+    const share = colours.filter((c) => c === "#604020").length / colours.length;
+    expect(new Set(colours)).toEqual(new Set(["#604020", "#6a7040"]));
+    expect(share).toBeGreaterThan(0.5);
+    expect(share).toBeLessThan(0.85);
+  });
+  test("a hackle round a post lies level: it reaches far along the hook and hardly up or down", () => {
+    const r = withPart("hair", "wing", laid({ clump: { mm: 1.2 } }, "up"));
+    r.components.push({ id: "h", role: "hackle", material: [{ value: "stiff" }] });
+    r.steps.splice(r.steps.length - 1, 0, {
+      id: "h",
+      name: "hackle",
+      do: "wind",
+      component: "h",
+      from: half,
+      to: half,
+      rule: { turns: 4 },
+      roundPost: true,
+      barb: [{ mm: 8 }, { mm: 9 }],
+    });
+    const ps = draw(r)
+      .shapes.filter((s) => s.step === "h")
+      .flatMap(points);
+    const range = (i: 0 | 1) => Math.max(...ps.map((p) => p[i])) - Math.min(...ps.map((p) => p[i]));
+    expect(range(0)).toBeGreaterThan(12);
+    expect(range(1)).toBeLessThan(0.4 * range(0));
   });
 });

@@ -24,6 +24,28 @@ export class Hackles {
     }
   }
 
+  /** Round a post: barbs lie level, like spokes seen from the side. */
+  post(step: FlyStep, result: StepResult, barb: [number, number]): void {
+    const turns = result.turns ?? 3;
+    const count = Math.min(110, Math.max(16, Math.round(turns * 22)));
+    for (let i = 0; i < count; i++) {
+      const round = (i / count) * Math.PI * 2;
+      const length = barb[0] + this.pen.random() * (barb[1] - barb[0]);
+      const along = Math.cos(round) * length;
+      // What points at the one who looks is nearly a dot.
+      if (Math.abs(along) < 0.15 * length) continue;
+      const near = Math.sin(round) > 0;
+      const height = this.bodies.diameter(result, result.from) / 2 + 0.15 + 0.12 * turns * this.pen.random();
+      const tilt = 0.1 + this.pen.around(0.09) - (near ? 0.07 : 0);
+      this.pen.fibre(step, near ? "hackle" : "far", this.pen.line.offset(result.from, height), {
+        angle: along > 0 ? tilt : Math.PI - tilt,
+        length: Math.abs(along),
+        width: 0.06,
+        shade: this.pen.around(0.26) + (near ? 0.04 : -0.25),
+      });
+    }
+  }
+
   /** A palmer follows its spiral: at each turn a ring of barbs. */
   palmer(step: FlyStep, result: StepResult, barb: [number, number]): void {
     const turns = Math.max(1, result.turns ?? 1);

@@ -61,12 +61,14 @@ export function composeFly(
 }
 
 function resolved(c: FlyContext, step: RecipeStep): TyingStep {
+  const material = c.chosen.get(step.component ?? "");
   const flyStep: FlyStep = {
     id: step.id,
     name: step.name,
     step,
     role: c.roleOf(step),
-    material: c.chosen.get(step.component ?? ""),
+    material,
+    flecks: c.flecksOf(material),
     methods: c.schooling.waysOf(step),
   };
   c.flySteps.push(flyStep);

@@ -35,7 +35,7 @@ export class FlyContext {
     readonly recipe: Recipe,
     readonly choice: FlyChoice,
     model: HookModel,
-    materials: Materials,
+    private readonly materials: Materials,
   ) {
     this.hook = hookAt(model, choice.size);
     if (!recipe.variants.some((v) => v.id === choice.variant))
@@ -55,6 +55,15 @@ export class FlyContext {
     this.order = stepsOfThisFly(this);
     this.bare = settle(recipe.bare ?? []);
     this.lengths = new Lengths(this.order, (id) => this.components.get(id)?.role, this.hook, this.beadMm);
+  }
+
+  /** The colours of what a blend is mixed of, as far as they are known. */
+  flecksOf(material: Material | undefined): { colour: string; share: number }[] | undefined {
+    if (!material?.blend) return undefined;
+    return Object.entries(material.blend.parts).flatMap(([code, share]) => {
+      const colour = this.materials.get(code)?.colour;
+      return colour === undefined ? [] : [{ colour, share }];
+    });
   }
 
   private chooseMaterials(materials: Materials): Map<string, Material> {

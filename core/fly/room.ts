@@ -118,6 +118,7 @@ export function headRoomOf(fly: ComposedFly): HeadRoom | undefined {
  */
 const isInFront = (s: FlyStep, r: StepResult | undefined, front: number): boolean => {
   if (s.role === undefined || !frontRoles.has(s.role) || s.step.do === "act" || r === undefined) return false;
+  if (s.step.do === "wind" && s.step.roundPost) return false;
   const isOnBody = (s.step.do === "wind" || s.step.do === "lay") && "fraction" in s.step.from && r.from >= front;
   return !isOnBody;
 };

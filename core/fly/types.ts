@@ -63,11 +63,17 @@ export interface FlyStep {
   grossMm?: number;
   /** Of what is taken over: its way over the fly, with what stays free and what the fingers hold. */
   reachMm?: number;
+  /** Of what is taken over: how wide it lies there. */
+  coverMm?: number;
+  /** Of a blend: the colours of what it is mixed of, with their shares. */
+  flecks?: { colour: string; share: number }[];
   barbMm?: [number, number];
   /** How full a ramp becomes at the two ends of its zone, from the end named first. */
   fillMm?: [number, number];
   fibres?: number;
   widthMm?: number;
+  /** Of a bundle: how thick it is where it is bound, when it is round. */
+  bundleMm?: number;
   /** Of thread, where it is tied in, by the chosen way. */
   wraps?: number;
   /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */

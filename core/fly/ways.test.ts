@@ -599,3 +599,58 @@ describe("ranges, sides and the thread's way", () => {
     expect(threadWay(tie(r)).find((t) => t.step === "base")).toMatchObject({ place: "the eye" });
   });
 });
+
+describe("a hackle round a post", () => {
+  const hackled = (more: Partial<RecipeStep & { do: "wind" }>): Recipe =>
+    changed((r) => {
+      r.components.push({ id: "post", role: "wing", material: [{ value: "hair" }] });
+      r.components.push({ id: "hackle", role: "hackle", material: [{ value: "stiff" }] });
+      r.steps.splice(
+        r.steps.length - 1,
+        0,
+        {
+          id: "post",
+          name: "post",
+          do: "lay",
+          component: "post",
+          from: { fraction: 0.3 },
+          to: half,
+          amount: { clump: { mm: 2 } },
+          shown: { mm: 8 },
+          attitude: "up",
+        },
+        {
+          id: "hackle",
+          name: "hackle",
+          do: "wind",
+          component: "hackle",
+          from: { fraction: 0.3 },
+          to: { fraction: 0.3 },
+          rule: { turns: 4 },
+          ...more,
+        },
+      );
+    });
+
+  test("its turns are measured round the wing, not round the body, and none climbs on another", () => {
+    const f = tie(hackled({ roundPost: true }));
+    // Four turns round a clump of 2 mm, on a stem whose core is 0.3 mm thick.
+    expect(result(f, "hackle").length).toBeCloseTo(4 * Math.PI * 2.3, 6);
+    expect(result(f, "hackle").after).toEqual(result(f, "post").after);
+  });
+  test("it is refused where no wing stands before it", () => {
+    const r = hackled({ roundPost: true });
+    r.steps = r.steps.filter((s) => s.id !== "post" && s.id !== "wing");
+    r.components = r.components.filter((c) => c.role !== "wing");
+    expect(() => tie(r)).toThrow(expect.objectContaining({ code: "STEP_NEEDS" }) as Error);
+  });
+  test("it takes no room in front of the body", () => {
+    const parts = (more: Partial<RecipeStep & { do: "wind" }>) =>
+      tie(hackled({ from: { eyeLengths: 1.5 }, to: { eyeLengths: 1.5 }, ...more })).tied.warnings.filter(
+        (w) => w.code === "HEAD_ROOM",
+      );
+    expect(parts({ roundPost: true }).flatMap((w) => (w.code === "HEAD_ROOM" ? w.details.parts : []))).not.toContain(
+      "hackle",
+    );
+  });
+});

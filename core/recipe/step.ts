@@ -131,6 +131,8 @@ export type RecipeStep = RecipeStepBase &
         face?: "in" | "out";
         /** Layer on layer until it is as full as this from end to end: a ramp, a gap filled. Thread or floss. */
         fill?: [LengthRule, LengthRule];
+        /** Round the base of an upright wing, the post, instead of the shank: each turn under the one before. */
+        roundPost?: boolean;
         /** Weight that is pushed up into the bead's cavity. */
         intoBead?: boolean;
         /** Of a tinsel with two good faces, the one that shows. */

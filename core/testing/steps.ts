@@ -134,6 +134,7 @@ const hackle = fc
     ...zone,
     rule: figure(0.5, 9).map((turns) => ({ turns })),
     barb: optional(pair),
+    roundPost: optional(fc.constant(true)),
     sweep: optional(fc.constantFrom("back" as const, "square" as const, "forward" as const)),
     face,
   })

@@ -19,6 +19,7 @@ import {
   threadStrand,
   wind,
   windAtSpot,
+  windRoundPost,
   type Strand,
 } from ".";
 
@@ -51,6 +52,7 @@ describe("figures that cannot be are refused, with what would be right", () => {
     ["turns −1", () => windWith({ turns: -1 }), "FIGURE_OUT_OF_BOUNDS"],
     ["pitch 0", () => windWith({ pitch: 0 }), "FIGURE_OUT_OF_BOUNDS"],
     ["an overlap of all of it", () => windWith({ overlap: 1 }), "FIGURE_OUT_OF_BOUNDS"],
+    ["a hundred thousand turns round a post", () => windRoundPost(wire, 3, 1, 1e5), "FIGURE_OUT_OF_BOUNDS"],
     ["no turns at a spot", () => windAtSpot(bareProfile(hook), wire, 3, 0), "FIGURE_OUT_OF_BOUNDS"],
     ["a noodle of nothing", () => dress(bareProfile(hook), fur, zone, { noodle: 0 }), "FIGURE_OUT_OF_BOUNDS"],
     [

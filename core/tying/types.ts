@@ -45,6 +45,8 @@ export type TyingStep =
       fill?: [number, number];
       /** What the winding took of the piece at rest, bound part included: the stretch, or the overlap, follows. */
       tookMm?: number;
+      /** Not round the shank but round something that stands on it, so thick in mm. */
+      roundMm?: number;
       /** It is pushed up into the bead so deep, mm: its first turns lie inside. */
       cavityMm?: number;
       /** A body of tinsel, floss or thread, under which every ledge shows. */

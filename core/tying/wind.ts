@@ -137,18 +137,28 @@ export function windAtSpot(profile: Profile, strand: Strand, at: number, turns: 
   if (!(stretch >= 1 && stretch <= bounds.stretch.most)) throw new DomainError("STRETCH_INVALID", { stretch });
   const s = stretched(strand, stretch);
   const length = turns * Math.PI * (meanDiameter(profile, at, at + s.width) + s.core);
-  return {
-    from: at,
-    to: at,
-    length,
-    unstretched: length / stretch,
-    turns,
-    pitch: 0,
-    cover: 0,
-    growth: 0,
-    perPass: [length],
-  };
+  return { ...SPOT, from: at, to: at, length, unstretched: length / stretch, turns, perPass: [length] };
 }
+
+/** At one spot nothing is covered. */
+const SPOT = { pitch: 0, cover: 0, growth: 0 } as const;
+
+/**
+ * Wind a strand round a post that stands on the shank, each turn under the one before: none climbs on another, and the
+ * shank does not grow.
+ *
+ * @param postMm thickness of the post in mm
+ * @throws DomainError OUT_OF_BOUNDS for an absurd number of turns; STRETCH_INVALID
+ */
+export function windRoundPost(strand: Strand, at: number, postMm: number, turns: number, stretch = 1): WindResult {
+  guard("turns", turns, bounds.turns);
+  if (!(stretch >= 1 && stretch <= bounds.stretch.most)) throw new DomainError("STRETCH_INVALID", { stretch });
+  const length = turns * roundPostMm(strand, postMm);
+  return { ...SPOT, from: at, to: at, length, unstretched: length / stretch, turns, perPass: [length] };
+}
+
+/** One turn round a post, in mm. */
+export const roundPostMm = (strand: Strand, postMm: number): number => Math.PI * (postMm + strand.core);
 
 /**
  * Wind a strand, layer on touching layer, until the fly is as full as a straight line from one target to the other: the

@@ -56,6 +56,7 @@ const saidKeys: Record<Kind, readonly (keyof Said)[]> = {
     "counter",
     "clockwise",
     "intoBead",
+    "roundPost",
     "sweep",
     "tiedIn",
     "spread",

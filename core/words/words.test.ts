@@ -108,6 +108,7 @@ describe("how a step is done, as it is said", () => {
       { ...laid, role: "wing", form: "quill" },
       { amount: { slipWidth: { mm: 2 } }, attitude: "over" },
     ],
+    ["4 turns round the post", { ...wound, role: "hackle", form: "hackle" }, { rule: { turns: 4 }, roundPost: true }],
     ["5 turns counter", wound, { do: "wind", rule: { turns: 5 }, counter: true }],
     [
       "2½ turns from 0.95 shank to bend",

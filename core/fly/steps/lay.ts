@@ -37,6 +37,11 @@ export function resolveLay(c: FlyContext, step: LayStep, flyStep: FlyStep): Tyin
   flyStep.fibres = taken.fibres;
   flyStep.widthMm = taken.widthMm;
   const isTakenOver = step.hanging === true && takenOverFrom(c, step).length > 0;
+  flyStep.bundleMm = taken.widthMm ?? bundleMm(taken.strand, taken.strands);
+  if (isOver(step)) {
+    const lies = step.stretch === undefined ? taken.strand : tightened(taken.strand, step.stretch);
+    flyStep.coverMm = taken.widthMm ?? coverWidth(material, lies, taken.strands);
+  }
   // How long it has to be is known only once the fly is tied that it is taken over.
   if (taken.use && !step.countedWhenWound && !isTakenOver) c.take(step, taken.use);
   return {
@@ -101,6 +106,12 @@ export function collectLay(c: FlyContext, flyStep: FlyStep, results: ReadonlyMap
 /** Fibres lie beside each other as they grew on the stem; strips as wide as they are. */
 const coverWidth = ({ feather }: Material, strand: Strand, strands: number): number =>
   feather ? strands / feather.perMm : strand.width * strands;
+
+/** Strands bound round take a circle, with a little air between them. */
+const bundleMm = (strand: Strand, strands: number): number =>
+  Math.sqrt(((4 / Math.PI) * strand.area * strands) / BUNDLE_PACKING);
+/** Share of a tightly bound bundle that is material; circles of one size fill at most 0.91. */
+const BUNDLE_PACKING = 0.8;
 
 /** Parts that are there to cover; a stripe or a strand that is taken over is not. */
 const covers = new Set<Role>(["wing case"]);

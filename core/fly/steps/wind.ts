@@ -1,3 +1,4 @@
+import { DomainError } from "../../errors";
 import type { Material, MaterialForm } from "../../materials";
 import { ascending, ceilSafe, ceilTo } from "../../numeric";
 import { bounds, guard } from "../../units";
@@ -69,8 +70,20 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
     fill,
     tookMm,
     smooth,
+    roundMm: step.roundPost ? postMm(c, step) : undefined,
     cavityMm: step.intoBead ? cavityOf(c) : undefined,
   };
+}
+
+/** Thickness of the wing that stands on the shank before this step. @throws DomainError STEP_NEEDS without one */
+function postMm(c: FlyContext, step: WindStep): number {
+  const post = c.flySteps.findLast((s) => s.role === "wing" && s.bundleMm !== undefined);
+  if (post?.bundleMm === undefined)
+    throw new DomainError("STEP_NEEDS", {
+      step: step.name,
+      missing: "an upright wing tied before it, to be wound round",
+    });
+  return post.bundleMm;
 }
 
 /** Depth of a bead into which wire can be pushed, where nobody has measured it: a share of its length. */

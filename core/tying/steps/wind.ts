@@ -10,7 +10,9 @@ import {
   stretchToUse,
   turnsToUseUp,
   wind,
+  roundPostMm,
   windAtSpot,
+  windRoundPost,
   windToFill,
   type WindResult,
   type WindRule,
@@ -61,9 +63,20 @@ function strandOfStep(vise: Vise, step: WindStep): Strand {
 
 function windOn(vise: Vise, step: WindStep, strand: Strand): WindResult {
   const a = vise.at(step.from);
+  if (step.roundMm !== undefined) return windPost(step, strand, a, step.roundMm);
   const b = step.to === undefined ? undefined : vise.at(step.to);
   if (b === undefined) return windTouching(vise, step, strand, a);
   return Math.abs(b - a) < 1e-9 ? windSpot(vise, step, strand, a) : windZone(vise, step, strand, a, b);
+}
+
+function windPost(step: WindStep, strand: Strand, at: number, postMm: number): WindResult {
+  const turns =
+    step.useUp === undefined
+      ? step.rule.turns
+      : Math.min(step.atMost ?? Infinity, step.useUp / roundPostMm(strand, postMm));
+  if (turns === undefined)
+    throw new DomainError("STEP_NEEDS", { step: step.name, missing: "how many turns go round the post" });
+  return windRoundPost(strand, at, postMm, turns, step.stretch);
 }
 
 function windSpot({ profile, hook, beadMm }: Vise, step: WindStep, strand: Strand, a: number): WindResult {

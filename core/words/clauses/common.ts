@@ -36,7 +36,7 @@ const shareOfShank: Reader<{ from: Place; to: Place }> = map(
 /** “the rear yellow floss, the front black floss”: each has its half. */
 const itsHalf: Reader<{ from: Place; to: Place }> = map(
   match(
-    "(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b)[a-z])",
+    "(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b)[a-z])",
   ),
   ([end]) =>
     end === "front"

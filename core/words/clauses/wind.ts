@@ -69,6 +69,13 @@ const around: Clause = clause(
     putRule(s, { turns: found.behind });
   },
 );
+const roundPost: Clause = clause(
+  "round the post",
+  words(
+    "(?:a?round|about|on)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post|(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?|(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)|as\\s+a\\s+parachute|horizontally|each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)|parachute(?=\\s+(?:hackle|collar)\\b)",
+  ),
+  put({ roundPost: true }),
+);
 const intoBead: Clause = clause(
   "pushed into the bead",
   words(
@@ -448,6 +455,7 @@ export const windClauses: Clause[] = [
   onSizes,
   around,
   intoBead,
+  roundPost,
   ...saysNothing,
   ...howOften,
   ...zoned,

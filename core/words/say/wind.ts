@@ -53,6 +53,7 @@ export function sayWind(step: WindStep): string[] {
     passWords(step.passes),
     step.stretch === undefined ? "" : `stretched ${sayNumber(step.stretch)} times`,
     step.counter === undefined ? "" : step.counter ? "counter" : "with the body",
+    step.roundPost ? "round the post" : "",
     step.intoBead ? "pushed into the bead" : "",
     step.clockwise === undefined ? "" : `${step.clockwise ? "clockwise" : "anticlockwise"} seen from the eye`,
     step.barb ? `barbs ${pairWords(step.barb)}` : "",

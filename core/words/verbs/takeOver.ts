@@ -166,7 +166,8 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
     ...(said.wraps !== undefined && { wraps: said.wraps }),
   };
   if (first) return takeOver(t, waiting, own);
-  bench.later.push({ after: ["thorax"], make: () => takeOver(t, waiting, own) });
+  // A line of its own may have told it by then.
+  bench.later.push({ after: ["thorax"], make: () => (waiting.used ? undefined : takeOver(t, waiting, own)) });
 }
 
 export const takeOverVerb = verb(

@@ -56,6 +56,8 @@ export function tieIn(
     delete own.face;
   }
   if (hangs) own.hanging = true;
+  // A post is a wing that stands.
+  if (/\bpost\b/.test(t.told.part ?? "")) own.attitude ??= "up";
   const step = make(t, "lay", own, object, {
     name: isWound || hangs ? `bind in the ${partName(t, object, "strand")}` : partName(t, object, "part"),
     before,

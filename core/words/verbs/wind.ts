@@ -143,6 +143,8 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     said.end = said.there;
     delete said.there;
   }
+  // Round the post it is wound where it was tied in, wherever the thread hangs by then.
+  if (said.roundPost && w.at) said.there ??= w.at;
   const over = (component?.role ?? w.role) === "rib" ? ribbed(bench) : undefined;
   if (over && said.from === undefined && said.end === undefined && said.begin === undefined && said.there === undefined)
     Object.assign(said, { begin: w.at, end: over });
