@@ -137,8 +137,12 @@ test.describe("does not stumble while answers are on their way, with an order ha
     });
     await enterAs(page, "Maren Holt");
     await page.goto("/orders");
-    const text = page.getByRole("textbox", { name: "Write an order" });
+    // The plain field that holds its place while the editor loads is not typed into: the editor would come over it.
+    const text = page.locator(".cm-content[aria-label='Write an order']");
     await text.fill("1dz Copper Lodger 12 rust; Hollow Mere Lodge, in 6 weeks");
+    await expect
+      .poll(() => page.evaluate<string>("localStorage.getItem(`kasten.order.new`) ?? ``"))
+      .toContain("in 6 weeks");
     await page.route("**/api/**", async (route) => {
       if (!route.request().url().endsWith("/api/session")) await held;
       await route.continue();

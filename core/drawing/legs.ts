@@ -75,8 +75,9 @@ export class Legs {
   }
 }
 
-function wayOf({ material }: FlyStep): "knotted" | "hanging" | "fibre" {
-  if (/\b(?:knotted|knots?|jointed)\b/i.test(material?.name ?? "") || material?.form === "made part") return "knotted";
+function wayOf({ material, name, step }: FlyStep): "knotted" | "hanging" | "fibre" {
+  const said = [material?.name, name, step.stated, step.instruction].join(" ");
+  if (/\b(?:knotted|knots?|jointed)\b/i.test(said) || material?.form === "made part") return "knotted";
   return material?.form === "rubber" || material?.form === "flash" || material?.form === "stretch body"
     ? "hanging"
     : "fibre";

@@ -149,8 +149,9 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     const t = tokenAt(text, place);
     if (!t) break;
     const isSize =
-      sized.test(t.word) &&
-      (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word));
+      (implied === "bead" && /^\d+(?:[.,]\d+)?mm$/.test(t.word)) ||
+      (sized.test(t.word) &&
+        (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word)));
     const isUnit = unitWord.test(t.word) && end > at;
     if (!isSize && !isUnit && !isModifier(t.word)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;

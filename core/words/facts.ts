@@ -1,4 +1,4 @@
-import { factOf, isHeading } from "./head";
+import { factOf, headOf, isHeading } from "./head";
 import { readHook } from "./hook";
 import { descriptionAt } from "./description";
 import { PARTS } from "./lexicon/parts";
@@ -6,7 +6,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /\b(?:on|onto|to)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|to)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?=\s*[.;]))/;
 const besideHook = /[,;/+]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -100,13 +100,26 @@ function readFact(r: Reading, i: number, { what, at }: NonNullable<ReturnType<ty
   }
 }
 
+/** “Soft hackle wet, sizes 12 14 16” begins like a part, but is a name with its sizes. */
+const isNameWithSizes = (text: string, begin: number): boolean =>
+  /\bsizes?\s+[\d\s,/&-]+(?:(?:and|to)\s+\d+)?\s*$/.test(text) &&
+  !/[:=]|\s-\s/.test(text.slice(0, begin)) &&
+  /^[\p{L}\s'-]{3,40}$/u.test(text.replace(titleTail, ""));
+const isWetAlone = /^\W*wet\W*$/;
+/** What a title may end with: how it is tied here, sizes, and “wet” and “dry”, which are kinds of fly there. */
+const titleTail =
+  /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b.*)?(?:[\s,]*(?:in\s+)?(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?\)?)?\s*$/;
 /** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
   const first = r.plain.findIndex((t) => t.trim() !== "");
-  if (i !== first || r.heads[i]?.isListed) return false;
-  const text = r.plain[i] ?? "";
+  if (i !== first) return false;
+  if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0);
+  const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
   if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
-  return verbAt(text, r.heads[i]?.begin ?? 0) === undefined;
+  return (
+    verbAt(text.replace(/\b(?:wet|dry)(?=\s*(?:fly|flies)?[\s,]*$)/, ""), r.heads[i]?.begin ?? 0) === undefined &&
+    !isWetAlone.test(text)
+  );
 }
 function readTitle(r: Reading, i: number): void {
   const line = lineOf(r, i);
@@ -120,13 +133,42 @@ function readTitle(r: Reading, i: number): void {
   if (style && !/\d/.test(style)) r.bench.facts.style ??= style;
 }
 
+/** “Hook: dry 14; thread: black; tail: …”: where the list in one line goes on behind the hook. */
+function endOfHook(text: string, begin: number): number | undefined {
+  for (const m of text.slice(begin).matchAll(/[;.]\s+/g)) {
+    const at = begin + m.index + m[0].length;
+    const head = headOf(text.slice(at));
+    if (head.isListed && head.role !== "hook") return at;
+  }
+  return undefined;
+}
+
 function readHookLine(r: Reading, i: number): void {
+  const whole = r.plain[i] ?? "";
+  const end = r.heads[i]?.role === "hook" ? endOfHook(whole, r.heads[i]?.begin ?? 0) : undefined;
+  if (end !== undefined) r.plain[i] = whole.slice(0, end);
+  readHookWords(r, i);
+  if (end === undefined) return;
+  // The rest is read as a line of a list, at its own places.
+  const head = headOf(whole.slice(end));
+  r.plain[i] = " ".repeat(end) + whole.slice(end);
+  r.heads[i] = {
+    ...head,
+    begin: head.begin + end,
+    ...(head.named && { named: [head.named[0] + end, head.named[1] + end] }),
+  };
+  const line = lineOf(r, i);
+  line.kind = "steps";
+  line.about = undefined;
+}
+
+function readHookWords(r: Reading, i: number): void {
   const line = lineOf(r, i);
   line.kind = "fact";
   line.about = "hook";
   const begin = r.heads[i]?.begin ?? 0;
   const said = readHook((r.plain[i] ?? "").slice(begin), r.context.hooks);
-  line.marks.push({ at: [0, line.text.length], kind: "known" });
+  line.marks.push({ at: [0, (r.plain[i] ?? "").length], kind: "known" });
   if (said.sizes) r.bench.facts.sizes = said.sizes;
   else if (!r.bench.facts.sizes?.from)
     line.asks.push({ at: [line.text.length, line.text.length], sentence: "In which sizes is it tied?", answers: [] });

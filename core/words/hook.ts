@@ -25,6 +25,7 @@ const range = new RegExp(
   "u",
 );
 const list = new RegExp(`${SIZE}(?:\\s*(?:,|/|and|or|&)\\s*${SIZE})+`, "u");
+const spaced = /\bsizes?\s+(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone = /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b))/u;
 const steps = /(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
@@ -54,7 +55,7 @@ function sizesIn(text: string): SizeSpan | undefined {
     const [a, b] = [readable(spanned[1]), readable(spanned[2])];
     if (a && b) return { from: a, to: b };
   }
-  const listed = list.exec(clean);
+  const listed = spaced.exec(clean) ?? list.exec(clean);
   if (listed) {
     const all = [...listed[0].matchAll(/\d{1,2}(?:\/0)?/g)]
       .flatMap((m) => readable(m[0]) ?? [])

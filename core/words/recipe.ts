@@ -341,7 +341,8 @@ class RecipeReader implements Reading {
     const { told, bench } = t;
     const role = told.role;
     if (role === "thread") return this.actListedThread(t);
-    if (role === "head" && (told.kind === "wind" || told.kind === "act")) return this.actListedHead(t);
+    if (role === "head" && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))
+      return this.actListedHead(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (told.kind === "whip") return tellWhip(t);
     if (!told.description && role !== undefined && this.isTakenUp(role)) return this.takeUp(t);
@@ -356,6 +357,12 @@ class RecipeReader implements Reading {
       return;
     }
     this.tieListed(t, object);
+  }
+
+  /** A head of herl or chenille is wound of that, not of the thread. */
+  private isOfItsOwn({ description }: Told): boolean {
+    const form = description && (description.exact?.form ?? description.means?.form);
+    return form !== undefined && form !== "thread" && form !== "liquid";
   }
 
   /** Whether a part waits to be wound or taken over, or was only named. */
@@ -549,7 +556,7 @@ const nounsOfRole: Partial<Record<string, string[]>> = {
 /** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
 function shareEach(text: string, all: Told[]): void {
   const last = all.findLast((t) => t.kind === "lay" && t.said.amount !== undefined);
-  if (!last || !/\beach\b/.test(text.slice(last.at, last.end))) return;
+  if (!last || !/\beach\b(?!\s+(?:side|end|flank|way|turn))/.test(text.slice(last.at, last.end))) return;
   for (const t of all)
     if (t !== last && t.kind === "lay" && t.said.amount === undefined && t.description) {
       t.said.amount = last.said.amount;

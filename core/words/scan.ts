@@ -1,6 +1,6 @@
 import type { MaterialForm } from "../materials";
 import type { Role } from "../recipe";
-import { boundInClauses, clausesOf, kindOf } from "./clauses";
+import { hackleClauses, boundInClauses, clausesOf, kindOf } from "./clauses";
 import { amountOf } from "./clauses/lay";
 import { FILLER, MANNER } from "./lexicon/stops";
 import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
@@ -114,28 +114,44 @@ const stopsHere = (text: string, at: number): "sentence" | "clause" | undefined 
 };
 const joins = words("and|then|with|plus|over|under|beside|but|before|after|while");
 
+/** What a line, or a part of it, begins with. */
+interface Head {
+  role?: Role;
+  part?: string;
+  /** Told before for this, too. */
+  verb?: VerbId;
+}
+
 /** What is told between two places of a line, one thing after another. */
-export function scan(
-  text: string,
-  from: number,
-  to: number,
-  head: { role?: Role; part?: string },
-  context: ScanContext,
-  given?: Kind,
-): Told[] {
+export function scan(text: string, from: number, to: number, head: Head, context: ScanContext, given?: Kind): Told[] {
   const all: Told[] = [];
   let at = from;
   let isFirst = true;
+  let ends = to;
   while (at < to) {
-    const told = scanOne(
-      text,
-      at,
-      to,
-      isFirst ? head : inherited(head, all[all.length - 1]),
-      context,
-      isFirst && head.role !== undefined,
-      given,
-    );
+    if (at > ends) [head, ends] = [{}, to];
+    const own = given === undefined && at > from ? listedAt(text, at) : undefined;
+    if (own) {
+      all.push(scanOne(text, own.begin, to, own, context, true));
+      isFirst = false;
+      at = all[all.length - 1]?.end ?? to;
+      head = own;
+      // “For the tail, …” is about the tail as far as its sentence goes.
+      ends = own.isSentence ? endOfSentence(text, own.begin, to) : to;
+      continue;
+    }
+    const ribbed = given === undefined ? ribbedWith(text, skip(text, at)) : undefined;
+    const told = ribbed
+      ? scanOne(text, ribbed.end, to, { role: "rib", part: "rib" }, context, true)
+      : scanOne(
+          text,
+          at,
+          to,
+          isFirst ? head : inherited(head, all[all.length - 1], text, at),
+          context,
+          isFirst && head.role !== undefined,
+          given,
+        );
     isFirst = false;
     const before = all[all.length - 1];
     // “Twist the rest of the fibres and wind them forward”: they are the rest.
@@ -149,15 +165,22 @@ export function scan(
   return all;
 }
 
-/** A line that began with a part goes on about it, until it names another. */
-const inherited = (head: { role?: Role; part?: string }, last: Told | undefined): { role?: Role; part?: string } =>
-  head.role === undefined || last === undefined ? {} : { ...head };
+/**
+ * A line that began with a part goes on about it, until it names another; “tie in the wire and a hackle” ties both in.
+ */
+function inherited(head: Head, last: Told | undefined, text: string, at: number): Head {
+  const verb =
+    last?.verb === "tie in" && last.description && /(?:\band|\bplus|&)\s*$/.test(text.slice(last.at, at))
+      ? last.verb
+      : undefined;
+  return { ...(head.role === undefined || last === undefined ? {} : { role: head.role, part: head.part }), verb };
+}
 
 function scanOne(
   text: string,
   from: number,
   to: number,
-  head: { role?: Role; part?: string },
+  head: Head,
   context: ScanContext,
   atHead: boolean,
   given?: Kind,
@@ -171,6 +194,7 @@ function scanOne(
     told.understood.push({ at: lead.at, end: lead.end });
     place = lead.end;
   } else if (given === undefined && !atHead && coatsAhead(text, skip(text, from))) told.verb = "finish";
+  else if (given === undefined) told.verb = head.verb;
   told.role = head.role;
   told.part = head.part;
   told.isInherited = !atHead && head.role !== undefined;
@@ -182,10 +206,18 @@ function scanOne(
   while (place < to) {
     const stop = stopsHere(text, place);
     if (stop === "sentence") {
-      if (hasContent(told)) return close(told, place + 1);
+      if (hasContent(told) || told.kept.length > 0) return close(told, place + 1);
       place++;
       continue;
     }
+    if (
+      stop === "clause" &&
+      text[place] === ";" &&
+      given === undefined &&
+      hasContent(told) &&
+      listedAt(text, place + 1)
+    )
+      return close(told, place + 1);
     if (stop === "clause") {
       // What stands behind a colon is the material, whatever it is called.
       if (text[place] === ":" && told.description === undefined) canBeNoun = true;
@@ -220,11 +252,14 @@ export const copyOf = (t: Told): Told => ({
   loose: [...t.loose],
   rest: t.rest.map((r) => ({ ...r })),
 });
-/** A bunch whose thickness is said is no loose word any more. */
+/** A bunch whose thickness is said, a pinch that is told how full it is, are no loose words any more. */
 const close = (told: Told, end: number): Told => ({
   ...told,
   end,
-  loose: told.said.amount ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp/.test(l.words)) : told.loose,
+  loose:
+    told.said.amount || told.said.fullness || told.said.noodle
+      ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp|pinch|amount/.test(l.words))
+      : told.loose,
 });
 const hasContent = (t: Told): boolean =>
   t.verb !== undefined || t.understood.length > 0 || t.rest.length > 0 || t.loose.length > 0;
@@ -344,8 +379,14 @@ function step(
   if (!isGiven && told.kind !== "glue" && hasContent(told) && coatsAhead(text, at)) return "verb";
   const loose = looseAt(told, text, at);
   if (loose) return { told, end: loose };
+  const prepared = hasContent(told) ? preparing(text, at) : undefined;
+  if (prepared) return take(prepared.end, (t) => t.kept.push({ at, end: prepared.end }));
   const ends = !isGiven && hasContent(told) && isAtClause(text, at) ? verbAt(text, at) : undefined;
   if (ends?.id === "whip" || ends?.id === "no finish") return "verb";
+  // “counter-wrap the wire” is another winding, not said of this one.
+  if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
+  if (!isGiven && countsAnother(told, text, at, context)) return "another";
+  if (!isGiven && hasContent(told) && ribbedWith(text, at)) return "verb";
   const said = sayingAt(told, text, at, context);
   if (said) return said;
   if (isGiven) return leftover(told, text, at, to);
@@ -359,6 +400,42 @@ function step(
   if (named2) return named2;
   return leftover(told, text, at, to);
 }
+
+const someOf = seq(
+  countRead,
+  words("(?:single\\s+)?(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+of(?:\\s+the)?"),
+);
+/** “marabou, with two strands of red flash”: the strands are the flash's. */
+function countsAnother(told: Told, text: string, at: number, context: ScanContext): boolean {
+  if (!told.description || told.kind !== "lay") return false;
+  const counted = someOf(text, at);
+  const found = counted && descriptionAt(text, skip(text, counted.end), context.index);
+  return found !== undefined && !sameDescription(told.description, found);
+}
+/** How a feather is made ready: kept with what is tied of it. */
+const preparing = words(
+  "(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+);
+
+const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
+const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
+const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
+/** “tail: 6 fibres; body: fur”: behind a semicolon or a stop, a list goes on with its next part. */
+function listedAt(text: string, at: number): (Head & { begin: number; isSentence: boolean }) | undefined {
+  const before = text.slice(0, at).trimEnd();
+  if (!/[;.]$/.test(before)) return undefined;
+  const rest = text.slice(at);
+  const m = signedHead.exec(rest) ?? forHead.exec(rest) ?? (before.endsWith(";") ? bareHead.exec(rest) : null);
+  const part = m?.[1]?.replace(/\s+/g, " ");
+  const role = part === undefined ? undefined : roleOfWord(part);
+  if (!m || part === undefined || role === undefined || role === "hook") return undefined;
+  const isSentence = /^\s*(?:for|as)\s/.test(rest);
+  if (!isSentence && verbAt(rest.trimStart(), 0)) return undefined;
+  return { role, part, begin: at + m[0].length, isSentence };
+}
+
+/** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
+const ribbedWith = words("(?:and\\s+)?(?:ribbed\\s+with|with\\s+a\\s+rib\\s+of)");
 
 /** A verb begins another thing only where a clause begins. */
 function isAtClause(text: string, at: number): boolean {
@@ -388,8 +465,13 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
 
 function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const form = told.description?.exact?.form ?? told.description?.means?.form;
-  const clauses: readonly Clause[] =
-    told.kind === "lay" && context.waits(told.role, form) ? boundInClauses : clausesOf[told.kind];
+  // A hackle that is tied in for no part will be wound.
+  const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
+  const clauses: readonly Clause[] = isHackle
+    ? [...hackleClauses, ...clausesOf.lay]
+    : told.kind === "lay" && context.waits(told.role, form)
+      ? boundInClauses
+      : clausesOf[told.kind];
   for (const c of clauses) {
     const end = c.take(told.said, text, at);
     if (end !== undefined && end > at) {
@@ -530,13 +612,17 @@ function looseAt(told: Told, text: string, at: number): number | undefined {
     return thick.end;
   }
   // “a small clump of 2 mm”, “a bit longer than the tail” say their size themselves.
-  if (/\b(?:bit|little|touch)\b/.test(words) && length(text, at)) return undefined;
+  if (/\b(?:bit|little|touch)\b/.test(words) && (length(text, at) || fuller(text, after))) return undefined;
   if (clausesOf[told.kind].some((c) => (c.take({}, text, at) ?? 0) > found.end)) return undefined;
   const noun = looseNoun(text, after);
   const end = noun?.end ?? found.end;
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
   return end;
 }
+/** “a little fuller” is no number of anything. */
+const fuller = words(
+  "(?:more|less|fuller|thicker|thinner|slimmer|shorter|longer|smaller|larger|heavier|lighter|looser|tighter)",
+);
 const skip = (text: string, at: number): number => {
   let end = at;
   while (/\s/.test(text[end] ?? "")) end++;
@@ -601,7 +687,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     begin,
     context.index,
     atHead,
-    (atHead || isOr) && told.role ? impliedBy[told.role] : undefined,
+    (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined,
   );
   if (!found) return undefined;
   if (told.description) {

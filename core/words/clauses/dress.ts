@@ -184,10 +184,15 @@ export const dressClauses: Clause[] = [
     if (!s.loop || s.loopMm !== undefined) return false;
     s.loopMm = loopMm;
   }),
-  clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide")), (s, l) => {
+  clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide|long\\b")), (s, l) => {
     if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l) return false;
     s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
   }),
+  clause(
+    "in 6 turns",
+    seq(opt(words("in|with")), number, words("(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:\\s+of)?")),
+    () => undefined,
+  ),
   clause("sparse", howThick, (s, t) => {
     if (s.thickness !== undefined) return false;
     s.thickness = t;

@@ -2,9 +2,9 @@ import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
 import type { Clause, Kind } from "../said";
 import { dressClauses } from "./dress";
-import { boundInClauses, layClauses } from "./lay";
+import { boundInClauses as laidIn, layClauses } from "./lay";
 import { actClauses, glueClauses, seatClauses, threadClauses, whipClauses } from "./small";
-import { windClauses } from "./wind";
+import { barbClauses, byEnd, windClauses } from "./wind";
 
 /** What can be said of each kind of step, in the order in which it is tried. */
 export const clausesOf: Record<Kind, readonly Clause[]> = {
@@ -17,7 +17,10 @@ export const clausesOf: Record<Kind, readonly Clause[]> = {
   act: actClauses,
   whip: whipClauses,
 };
-export { boundInClauses };
+/** What a hackle that is tied in says already of how it will be wound. */
+export const hackleClauses: readonly Clause[] = [...barbClauses, ...byEnd];
+/** Of what is tied in to be wound later. */
+export const boundInClauses: readonly Clause[] = [...hackleClauses, ...laidIn];
 
 /** Parts that stand off the shank are laid unless something is said that only a winding has. */
 const woundRoles = new Set<Role>(["body", "thorax", "rib", "tag", "butt", "weight", "thread", "head"]);
@@ -37,11 +40,15 @@ const layWords =
 const windWords =
   /\b(?:turns?|side\s+by\s+side|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch|wound|wind|wrapped|palmer\w*)\b/i;
 
+/** “One and a half turns, no more”: of what waits there. */
+const bareTurns =
+  /^\W*(?:(?:just|only|about|take|make|give)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
+
 /** What is done, from the material and the words. */
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
   if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
     return "whip";
-  if (form === undefined && role === undefined) return "act";
+  if (form === undefined && role === undefined) return bareTurns.test(text) ? "wind" : "act";
   if (form === "thread") return /\bchange\b/i.test(text) ? "thread" : "wind";
   if (form === "bead" || form === "eyes") return "seat";
   if (form === "dubbing" || form === "blend") return "dress";

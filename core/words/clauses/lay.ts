@@ -74,6 +74,10 @@ const byNumber: Clause[] = [
       if (c) s.count = c.n;
     },
   ),
+  clause("fibres x6", match("x\\s?(\\d{1,2})"), (s, [n]) => {
+    const c = { n: Number(n) };
+    return amountOf(s, c, "fibres");
+  }),
   clause(
     "3 mm of fibres",
     seq(

@@ -138,6 +138,7 @@ const howOften: Clause[] = [
     setTurns(s, { n: (readNumber(n ?? "") ?? 1) + 0.5 }, false),
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
+  clause("x5", match("x\\s?(\\d{1,2})(?:\\s+turns?)?"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("5t", match("(\\d{1,2})t"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("once round", seq(times, words("round|around")), (s, [c]) => setTurns(s, c, false)),
   clause(
@@ -222,6 +223,31 @@ export const face: Clause = clause(
   ),
   (s, f) => void Object.assign(s, f),
 );
+
+/** How long the barbs are, for what is wound now or was only tied in. */
+export const barbClauses: Clause[] = [
+  clause(
+    "barbs 1.2 to 1.7 gape",
+    seq(
+      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
+      opt(words("of|about|are|is|=|:")),
+      lengthPair,
+    ),
+    (s, [, , barb]) => void (s.barb = barb),
+  ),
+  clause(
+    "barbs 1.5 gapes",
+    seq(
+      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
+      opt(words("of|about|are|is|=|:|a\\s+good")),
+      lengthNamed,
+      opt(words("long")),
+    ),
+    (s, [, , l]) => {
+      s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+    },
+  ),
+];
 
 const howItLies: Clause[] = [
   face,
@@ -333,27 +359,7 @@ const howItLies: Clause[] = [
     ),
     put({ counter: false }),
   ),
-  clause(
-    "barbs 1.2 to 1.7 gape",
-    seq(
-      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
-      opt(words("of|about|are|is|=|:")),
-      lengthPair,
-    ),
-    (s, [, , barb]) => void (s.barb = barb),
-  ),
-  clause(
-    "barbs 1.5 gapes",
-    seq(
-      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
-      opt(words("of|about|are|is|=|:|a\\s+good")),
-      lengthNamed,
-      opt(words("long")),
-    ),
-    (s, [, , l]) => {
-      s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
-    },
-  ),
+  ...barbClauses,
   clause(
     "swept back",
     match(
@@ -441,7 +447,7 @@ const wrapsOnly = clause(
   },
 );
 const lengthNotPlace = unless(length, words("behind|in\\s+front|ahead|before|from|back|apart|of\\b|thick|wide"));
-const byEnd = howItLies.filter((c) => c.example === "by the tip");
+export const byEnd: readonly Clause[] = howItLies.filter((c) => c.example === "by the tip");
 const everyTieIn = clause(
   "5 wraps for every tie-in",
   words("(?:for|at|on)\\s+(?:every|each|all)\\s+(?:the\\s+)?tie-?\\s?ins?"),

@@ -61,7 +61,7 @@ const nouns: [string, NounForm][] = [
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk", { form: "thread" }],
   [
-    "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
+    "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
     { form: "tinsel" },
   ],
   ["chenilles?|vernille", { form: "chenille" }],
@@ -84,7 +84,7 @@ const nouns: [string, NounForm][] = [
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
-    "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    "turkey(?=\\s*(?:[,;.]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
     { form: "quill", counted: "slips" },
   ],
   [

@@ -96,6 +96,10 @@ const landmarkWords: [string, HookPlace][] = [
     { landmark: "bend" },
   ],
   ["(?:hook\\s+)?barb", { landmark: "barb" }],
+  [
+    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+of)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
+    { eyeLengths: 0.5 },
+  ],
 
   ["(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
   [

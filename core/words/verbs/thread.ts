@@ -63,14 +63,14 @@ export function tellThread(t: Telling): void {
 
 export const start = verb(
   "start",
-  "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+the\\s+(?:hook\\s+)?shank(?:\\s+with\\s+(?:the\\s+)?thread)?",
+  "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|start(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+the\\s+(?:hook\\s+)?shank(?:\\s+with\\s+(?:the\\s+)?thread)?",
   tellThread,
 );
 
 /** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
 export const move = verb(
   "move",
-  "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
+  "(?:return|come\\s+back|go\\s+back)(?=\\s+(?:in|with|to|over)\\s)|(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
   (t) => {
     const { bench, told } = t;
     const { said } = told;

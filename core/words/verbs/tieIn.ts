@@ -23,9 +23,21 @@ export function tellTieIn(t: Telling): void {
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
   const object = objectOf(t);
-  if (!object.component && !object.role) return askPart(t);
+  if (!object.component && !object.role) return tiesTheSame(t) ? undefined : askPart(t);
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
+}
+
+/** A pair of rubber legs is two strands; a pair each side is four. */
+const pairEachSide = /\bpairs?\s+(?:on\s+|to\s+|at\s+)?(?:each|either)\s+side/;
+
+/** “Take a hackle … Tie it in by the butt”: of what was taken and still waits, only the way is told. */
+function tiesTheSame({ told, bench }: Telling): boolean {
+  const waiting = bench.waits((w) => !w.hangs);
+  const { methods, ...more } = told.said;
+  if (!waiting || told.description || Object.keys(more).length > 0) return false;
+  waiting.said = { ...waiting.said, ...(methods && { methods: { ...waiting.said.methods, ...methods } }) };
+  return true;
 }
 
 export function tieIn(
@@ -42,6 +54,11 @@ export function tieIn(
   const isWound = waitsToBeWound(role, form);
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };
+  if (own.amount && "feathers" in own.amount && own.amount.paired && (form === "rubber" || form === "flash"))
+    own.amount = {
+      strands: own.amount.feathers * (pairEachSide.test(t.text.slice(t.told.at, t.told.end)) ? 2 : 1),
+      folded: false,
+    };
   if (isWound) {
     own.countedWhenWound = true;
     if (own.amount === undefined)
@@ -53,7 +70,12 @@ export function tieIn(
     // What is said of a hackle's length is that of its barbs.
     delete own.shown;
     delete own.attitude;
+    delete own.barb;
     delete own.face;
+  }
+  if (!isWound && own.barb) {
+    own.shown ??= own.barb[1];
+    delete own.barb;
   }
   if (hangs) own.hanging = true;
   // A post is a wing that stands.
@@ -123,7 +145,8 @@ function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined):
   if (said.stretch !== undefined) kept.stretch = said.stretch;
   if (said.count !== undefined && said.count > 1) kept.rope = said.count;
   else if (said.amount && "strands" in said.amount && said.amount.strands > 1) kept.rope = said.amount.strands;
-  if (form === "hackle" && said.shown)
+  if (said.barb) kept.barb = said.barb;
+  else if (form === "hackle" && said.shown)
     kept.barb = "between" in said.shown ? [said.shown.between[0], said.shown.between[1]] : [said.shown, said.shown];
   return kept;
 }

@@ -3,7 +3,9 @@ import { verb } from "./verb";
 import type { Telling } from "../bench";
 
 const spelled = /^(\d+|two|three|four|five|six|seven|eight)[- ]turn/;
-const numbers: Record<string, number> = { two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 };
+/** “two whip finishes”: the knot made twice. */
+const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish/;
+const numbers: Record<string, number> = { double: 2, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 };
 
 /** The knot. “A five-turn whip finish” says its turns in its own words. */
 export function tellWhip(t: Telling): void {
@@ -11,11 +13,13 @@ export function tellWhip(t: Telling): void {
   const own = spelled.exec(text.slice(told.at, told.end).trim());
   const said = { ...told.said };
   if (own && said.turns === undefined) said.turns = numbers[own[1] ?? ""] ?? Number(own[1]);
+  const often = times.exec(text.slice(told.at, told.end).trim());
+  if (often && said.times === undefined) said.times = numbers[often[1] ?? ""] ?? Number(often[1]);
   make(t, "whip", said, {}, { name: "whip finish" });
 }
 
 export const whip = verb(
   "whip",
-  "wf(?=\\s|$)|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
+  "wf(?=\\s|$)|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
   tellWhip,
 );

@@ -8,6 +8,7 @@ import { tellFinish } from "./finish";
 import { frontOf, make, objectOf, partName, withDeclared, type Meant } from "./making";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { tellThread } from "./thread";
+import { alongShank } from "../settle";
 import { verb } from "./verb";
 
 const counterVerb = /(?<![\p{L}])counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)/u;
@@ -34,6 +35,9 @@ export function tellWind(t: Telling): void {
   if (object.form === "liquid") return tellFinish(t);
   if (isThread(t, object))
     return tellThread(told.role === "head" ? { ...t, told: { ...told, part: told.part ?? "head" } } : t);
+  // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
+  if (!object.component && !bench.isBased && bench.waiting.length === 0 && (told.said.end ?? told.said.to))
+    return tellThread({ ...t, told: { ...told, role: "thread" } });
   if (!object.component) {
     t.line.asks.push({
       at: [told.at, told.end],
@@ -47,6 +51,13 @@ export function tellWind(t: Telling): void {
     return listedRib(t, object, withDeclared(t, object.component, told.said));
   }
   windNew(t, object, withDeclared(t, object.component, told.said));
+}
+
+/** Weight is not held by wraps: they are its turns. */
+function wrapsAsTurns(role: Role | undefined, said: Said): void {
+  if (role !== "weight" || said.wraps === undefined || said.rule?.turns !== undefined) return;
+  said.rule = { touching: true, turns: said.wraps };
+  delete said.wraps;
 }
 
 function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
@@ -65,6 +76,7 @@ function isThread(t: Telling, object: Meant): boolean {
 /** A winding of something that is tied in by the same clause. */
 export function windNew(t: Telling, object: Meant, said: Said): void {
   if (said.around) return windAround(t, object, said, said.around);
+  wrapsAsTurns(object.role, said);
   const step = make(t, "wind", said, object, { name: partName(t, object, "winding") });
   if (step?.do !== "wind") return;
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
@@ -145,7 +157,11 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   }
   // Round the post it is wound where it was tied in, wherever the thread hangs by then.
   if (said.roundPost && w.at) said.there ??= w.at;
-  const over = (component?.role ?? w.role) === "rib" ? ribbed(bench) : undefined;
+  // What is palmered goes over the body, as a rib does.
+  const isPalmered =
+    /palmer|spiral/.test(t.text.slice(told.at, told.end)) || (said.way === "forward" && isBehindBody(bench, w));
+  const over =
+    (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost) ? ribbed(bench) : undefined;
   if (over && said.from === undefined && said.end === undefined && said.begin === undefined && said.there === undefined)
     Object.assign(said, { begin: w.at, end: over });
   const step = make(
@@ -158,6 +174,12 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (step?.do !== "wind") return;
   bench.hangs = frontOf(step.from, step.to);
   if (component) bench.release(component.role);
+}
+
+/** A hackle that was tied in at the rear of a body which is there now. */
+function isBehindBody(bench: Bench, w: Waiting): boolean {
+  const front = ribbed(bench);
+  return front !== undefined && w.at !== undefined && alongShank(w.at) > alongShank(front) + 0.2;
 }
 
 /** A rib ends where the body does. */
