@@ -141,6 +141,15 @@ export class Bench {
       if (own) return { material: own, others: [], isNew: false };
     }
     if (d.parts) return this.resolveBlend(d, d.parts);
+    // “the same fur”, “the fur”: what this fly was dubbed with before.
+    if (
+      form === "dubbing" &&
+      /^(?:(?:the|same|this|that)\s+)*(?:fur|dubbing|wool|blend|mix)$/.test(d.text.toLowerCase().trim())
+    ) {
+      const dubbed = this.components.findLast((c) => ["dubbing", "blend"].includes(this.formOf(c) ?? ""));
+      const material = dubbed && this.materialOf(dubbed);
+      if (material) return { material, others: [], isNew: false };
+    }
     const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
     const own = this.newMaterials.find((m) => m.name.toLowerCase() === d.text.trim().toLowerCase());
     if (own) return { material: own, others: [], isNew: false };

@@ -140,11 +140,14 @@ function colourAlone(text: string, at: number): Description | undefined {
 const isDubbing = (d: Description): boolean =>
   d.means?.form === "dubbing" || d.exact?.form === "dubbing" || d.exact?.form === "blend";
 
+const sizeOfHead = /^(?:(?:small|neat|tiny|large|slim|tidy|short|compact)\s*,?\s+(?:and\s+)?)+/;
 /**
  * “Thread: black, 8/0”: where only colours and sizes stand behind the name of a part, the part says what they are of.
  */
 function impliedPhrase(text: string, at: number, implied: MaterialForm): Description | undefined {
-  let [end, place] = [at, at];
+  // “Head small, black”: how it is made is no part of what it is made of.
+  const begin = implied === "thread" ? at + (sizeOfHead.exec(text.slice(at))?.[0].length ?? 0) : at;
+  let [end, place] = [begin, begin];
   for (;;) {
     const t = tokenAt(text, place);
     if (!t) break;
@@ -152,7 +155,7 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
       (implied === "bead" && /^\d+(?:[.,]\d+)?mm$/.test(t.word)) ||
       (sized.test(t.word) &&
         (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word)));
-    const isUnit = unitWord.test(t.word) && end > at;
+    const isUnit = unitWord.test(t.word) && end > begin;
     if (!isSize && !isUnit && !isModifier(t.word)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;
     end = t.end;
@@ -172,8 +175,8 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
         break;
     }
   }
-  if (end === at) return undefined;
-  return { at, end, text: `${text.slice(at, end)} ${implied}`, means: { form: implied } };
+  if (end === begin) return undefined;
+  return { at: begin, end, text: `${text.slice(begin, end)} ${implied}`, means: { form: implied } };
 }
 
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {

@@ -190,7 +190,7 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    const told = withDubbing(this.scan(i));
+    const told = withTaken(withDubbing(this.scan(i)), text);
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
@@ -295,6 +295,8 @@ class RecipeReader implements Reading {
     if (n === 0) shareEach(text, all);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
+    if (n > 0 && told.verb === undefined && told.refers === "it" && !told.description && this.addsToLast(i, told))
+      return;
     if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))
       return verbOf("hold")?.tell(t);
     const isListed =
@@ -313,6 +315,14 @@ class RecipeReader implements Reading {
     if (verb && told.verb !== "act") return verb.tell(t);
     if (told.verb === "act") return tellAct(t);
     this.actUnsaid(t);
+  }
+
+  /** “Tie in ten fibres. They should be as long as the shank”: the length of what was just laid. */
+  private addsToLast(i: number, { said }: Told): boolean {
+    const last = this.bench.made.findLast((m) => m.line === i);
+    if (last?.step.do !== "lay" || said.shown === undefined) return false;
+    last.step = { ...last.step, shown: said.shown };
+    return true;
   }
 
   /** The kind again, now that what the lines before did is known. */
@@ -437,6 +447,10 @@ class RecipeReader implements Reading {
     if (told.kind === "seat") return tellSeat(t);
     if (told.kind === "glue") return tellFinish(t);
     if (told.kind === "whip") return tellWhip(t);
+    if (told.kind === "lay" && isGround(told.role)) {
+      const object = objectOf(t);
+      if (object.component) return this.tieListed(t, object);
+    }
     if (told.kind === "lay") return tellTieIn(t);
     if (told.said.wraps !== undefined) return verbOf("hold")?.tell(t);
     if (told.said.act !== undefined) return tellAct(t);
@@ -533,6 +547,43 @@ function withDubbing(all: Told[]): Told[] {
     ];
   });
 }
+
+/** Parts that a list never only ties in: they are there to be wound. */
+const isGround = (role: Component["role"] | undefined): boolean =>
+  role === "body" || role === "thorax" || role === "butt";
+
+/** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
+function withTaken(all: Told[], text: string): Told[] {
+  const out: Told[] = [];
+  for (const t of all) {
+    const before = out[out.length - 1];
+    const isTaken =
+      before?.verb === "tie in" &&
+      takes.test(text.slice(before.at, before.end)) &&
+      before.description !== undefined &&
+      t.verb === "tie in" &&
+      t.refers === "it" &&
+      t.description === undefined;
+    if (!before || !isTaken) {
+      out.push(t);
+      continue;
+    }
+    out[out.length - 1] = {
+      ...before,
+      end: t.end,
+      role: before.role ?? t.role,
+      part: before.part ?? t.part,
+      said: { ...before.said, ...t.said },
+      understood: [...before.understood, ...t.understood],
+      kept: [...before.kept, ...t.kept],
+      loose: [...before.loose, ...t.loose],
+      rest: [...before.rest, ...t.rest],
+    };
+  }
+  return out;
+}
+const takes =
+  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
 
 const isNone = (text: string): boolean =>
   /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(text);

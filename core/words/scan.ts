@@ -114,6 +114,13 @@ const stopsHere = (text: string, at: number): "sentence" | "clause" | undefined 
 };
 const joins = words("and|then|with|plus|over|under|beside|but|before|after|while");
 
+const isMoreOf = (told: Told, before: Told | undefined): boolean =>
+  before?.kind === "lay" &&
+  told.verb === undefined &&
+  told.refers === "it" &&
+  told.description === undefined &&
+  told.role === undefined;
+
 /** What a line, or a part of it, begins with. */
 interface Head {
   role?: Role;
@@ -130,7 +137,7 @@ export function scan(text: string, from: number, to: number, head: Head, context
   let ends = to;
   while (at < to) {
     if (at > ends) [head, ends] = [{}, to];
-    const own = given === undefined && at > from ? listedAt(text, at) : undefined;
+    const own = given === undefined && at > from ? listedAt(text, at, head.role !== undefined) : undefined;
     if (own) {
       all.push(scanOne(text, own.begin, to, own, context, true));
       isFirst = false;
@@ -154,6 +161,8 @@ export function scan(text: string, from: number, to: number, head: Head, context
         );
     isFirst = false;
     const before = all[all.length - 1];
+    // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
+    if (isMoreOf(told, before)) told.said = scanOne(text, at, told.end, {}, context, false, "lay").said;
     // “Twist the rest of the fibres and wind them forward”: they are the rest.
     if (told.refers === "it" && before?.refers === "the rest") told.refers = "the rest";
     if (told.end <= at) break;
@@ -215,7 +224,7 @@ function scanOne(
       text[place] === ";" &&
       given === undefined &&
       hasContent(told) &&
-      listedAt(text, place + 1)
+      listedAt(text, place + 1, atHead)
     )
       return close(told, place + 1);
     if (stop === "clause") {
@@ -414,18 +423,23 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
-  "(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+  "(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
 );
 
 const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
 const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
 /** “tail: 6 fibres; body: fur”: behind a semicolon or a stop, a list goes on with its next part. */
-function listedAt(text: string, at: number): (Head & { begin: number; isSentence: boolean }) | undefined {
+function listedAt(
+  text: string,
+  at: number,
+  inList: boolean,
+): (Head & { begin: number; isSentence: boolean }) | undefined {
   const before = text.slice(0, at).trimEnd();
   if (!/[;.]$/.test(before)) return undefined;
   const rest = text.slice(at);
-  const m = signedHead.exec(rest) ?? forHead.exec(rest) ?? (before.endsWith(";") ? bareHead.exec(rest) : null);
+  const m =
+    signedHead.exec(rest) ?? forHead.exec(rest) ?? (inList || before.endsWith(";") ? bareHead.exec(rest) : null);
   const part = m?.[1]?.replace(/\s+/g, " ");
   const role = part === undefined ? undefined : roleOfWord(part);
   if (!m || part === undefined || role === undefined || role === "hook") return undefined;
@@ -583,7 +597,7 @@ const coatsAhead = words(
 
 function looseAt(told: Told, text: string, at: number): number | undefined {
   const found = looseRead(text, at);
-  if (!found || told.kind === "act") return undefined;
+  if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
   const words = text.slice(at, found.end).trim();
   const after = skip(text, found.end);
   const numbered = looseNumber(text, after);
@@ -619,9 +633,10 @@ function looseAt(told: Told, text: string, at: number): number | undefined {
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
   return end;
 }
+const coupleOfMm = words("an?\\s+couple\\s+of\\s+(?:mm|millimet\\w+|eyes?)");
 /** “a little fuller” is no number of anything. */
 const fuller = words(
-  "(?:more|less|fuller|thicker|thinner|slimmer|shorter|longer|smaller|larger|heavier|lighter|looser|tighter)",
+  "(?:more|less|fuller|thicker|thinner|slimmer|shorter|longer|fatter|wider|smaller|larger|heavier|lighter|looser|tighter)",
 );
 const skip = (text: string, at: number): number => {
   let end = at;

@@ -191,9 +191,13 @@ const told = (_: string[], said: Said): string[] =>
       : "",
   ].filter(Boolean);
 
+/** A collar that is dubbed is wider than one that is wound at a spot. */
+const dubbedCollar: [Place, Place] = [{ eyeLengths: 1 }, { eyeLengths: 2 }];
+
 function settleDressed(said: Said, { role, hangs }: StepContext): string[] {
   if (said.from !== undefined) return [];
-  const [front, rear] = (role && usualZones[role]) ?? (usualZones.body as [Place, Place]);
+  const [front, rear] =
+    (role === "collar" ? dubbedCollar : role && usualZones[role]) ?? (usualZones.body as [Place, Place]);
   const { begin, end, there } = said;
   if (begin && end) return set(said, begin, end);
   const begins = begin ?? (hangs && alongShank(hangs) > alongShank(front) + 0.03 ? hangs : undefined);

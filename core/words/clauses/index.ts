@@ -62,7 +62,11 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
       !/\bturns?\b|(?<!when\s)\bwound\b/i.test(text)
       ? "lay"
       : "wind";
-  if ((role === "hackle" || role === "collar" || role === "throat") && form === "hackle" && windWords.test(text))
+  if (
+    (role === undefined || role === "hackle" || role === "collar" || role === "throat") &&
+    form === "hackle" &&
+    windWords.test(text)
+  )
     return "wind";
   if (role !== undefined && laidRoles.has(role) && !windWords.test(text)) return "lay";
   return layWords.test(text) && !/\bwhole\s+feather\b/i.test(text) ? "lay" : "wind";

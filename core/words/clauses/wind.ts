@@ -277,7 +277,7 @@ const howItLies: Clause[] = [
   clause(
     "there and back",
     words(
-      "(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?|(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)|back\\s+again|two\\s+layers|double\\s+layer|twice\\s+over",
+      "(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?|(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again|and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))|(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)|back\\s+again|two\\s+layers|double\\s+layer|twice\\s+over",
     ),
     put({ passes: 2 }),
   ),

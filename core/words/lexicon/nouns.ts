@@ -43,7 +43,7 @@ const nouns: [string, NounForm][] = [
     { form: "bead" },
   ],
   [
-    '0?\\.\\d{2,3}"?\\s+(?:in(?:ch)?\\s+)?(?:round\\s+)?wires?|(?:lead(?:-free)?|lead\\s+free|tungsten|weight(?:ed|ing)?|tin|non-?toxic)[- ]+(?:fuse\\s+)?wires?(?:\\s+turns)?|lead-?free|leading',
+    '0?\\.\\d{2,3}"?\\s+(?:in(?:ch)?\\s+)?(?:round\\s+)?wires?|(?:lead(?:-free)?|lead\\s+free|tungsten|weight(?:ed|ing)?|tin|non-?toxic)[- ]+(?:fuse\\s+)?wires?(?:\\s+turns)?|lead[-\\s]?free|leading',
     { form: "weight wire" },
   ],
   ["(?:lead|weight)\\s+(?:strips?|foil|sheet)", { form: "weight wire", figures: flat(2, 0.3, 11.34) }],

@@ -47,7 +47,7 @@ const SIGN = "[½¼¾⅓⅔⅛⅜⅝⅞]";
 /**
  * A number as it is typed: 10, 1.5, 1,5, .02, 2½, 1 1/2, half, two thirds, six, twenty-four, one and a half, a dozen.
  */
-export const NUMBER = `(?:\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
+export const NUMBER = `(?:an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
 
 const mixed = new RegExp(`^(\\d+(?:[.,]\\d+)?|\\.\\d+)?\\s*(${SIGN})?$`);
 const ratio = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/;
@@ -74,6 +74,7 @@ export function readNumber(text: string): number | undefined {
   if (/^half\s+a\s+dozen$/.test(t)) return 6;
   if (/^(?:an?\s+)?dozen$/.test(t)) return 12;
   if (/^an?$/.test(t)) return 1;
+  if (/^an?\s+couple\s+of$/.test(t)) return 2;
   const [ten, one] = t.split(/[\s-]/);
   return tens[ten ?? ""] === undefined ? ones[t] : (tens[ten ?? ""] ?? 0) + (ones[one ?? ""] ?? 0);
 }

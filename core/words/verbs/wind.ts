@@ -77,6 +77,12 @@ function isThread(t: Telling, object: Meant): boolean {
 export function windNew(t: Telling, object: Meant, said: Said): void {
   if (said.around) return windAround(t, object, said, said.around);
   wrapsAsTurns(object.role, said);
+  const front =
+    isHackle(object.role) && /palmer/.test(t.text.slice(t.told.at, t.told.end)) ? ribbed(t.bench) : undefined;
+  const post = said.roundPost ? postAt(t.bench) : undefined;
+  if (post && !said.from && !said.begin && !said.end) said.there ??= post;
+  if (front && !said.from && !said.begin && !said.end && !said.there)
+    Object.assign(said, { begin: { landmark: "bend" } satisfies Place, end: front });
   const step = make(t, "wind", said, object, { name: partName(t, object, "winding") });
   if (step?.do !== "wind") return;
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
@@ -176,6 +182,13 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (component) bench.release(component.role);
 }
 
+/** Where the wing stands round which a hackle is wound. */
+function postAt(bench: Bench): Place | undefined {
+  const wing = bench.ofRole("wing");
+  const step = bench.made.findLast((m) => m.step.do === "lay" && m.step.component === wing?.id)?.step;
+  return step?.do === "lay" ? (step.tieIn?.at ?? step.from) : undefined;
+}
+
 /** A hackle that was tied in at the rear of a body which is there now. */
 function isBehindBody(bench: Bench, w: Waiting): boolean {
   const front = ribbed(bench);
@@ -260,6 +273,6 @@ function bodyBefore(bench: Bench): string | undefined {
 
 export const windVerb = verb(
   "wind",
-  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*head)",
+  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
   tellWind,
 );
