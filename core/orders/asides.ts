@@ -42,12 +42,16 @@ const COURTESY = new Set(
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
     "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
-    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed"
+    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed"
   ).split(" "),
 );
 
 /** Courtesy in a sentence of its own; beside a fly they could bear on it. */
-const ALONE = new Set("last time usual new many always soon some immer viele folgende any".split(" "));
+const ALONE = new Set(
+  "last time usual new many always soon some immer viele folgende any rush hurry no time possible eilt nicht".split(
+    " ",
+  ),
+);
 /** Whether a word beside a fly is courtesy. */
 export const isCourteousWord = (word: string): boolean =>
   COURTESY.has(word.toLowerCase()) && !ALONE.has(word.toLowerCase());
@@ -80,6 +84,8 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
 const REFERENCE =
   /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s+(?:no|number|nr)|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
 
+const REFERENCE_AFTER = new RegExp(`(?<=\\p{L}\\s+)${REFERENCE.source.slice(1)}$`, "iu");
+
 /** A line without the greeting at its head and the closing at its end; what stands after a closing stays in it. */
 function withoutCourtesies(line: Span, asides: Aside[]): Span {
   const greeting = GREETING_BEFORE.exec(line.text)?.[0] ?? "";
@@ -92,6 +98,17 @@ function withoutCourtesies(line: Span, asides: Aside[]): Span {
     asides.push({ at: [line.start + from + at, line.start + from + at + words.trimEnd().length], why: "closing" });
     return " ".repeat(words.length);
   });
+  const after = REFERENCE_AFTER.exec(clean.trimEnd());
+  // “Stonecrop Outfitters PO 4471”: who it is for stays, with nothing behind.
+  if (after && !/\d/.test(clean.slice(0, after.index))) return withoutReference(line, clean, from, after, asides);
+  return trimmed(line, clean, from);
+}
+function withoutReference(line: Span, clean: string, from: number, after: RegExpExecArray, asides: Aside[]): Span {
+  const at = line.start + from + after.index;
+  asides.push({ at: [at, at + after[0].trimEnd().length], why: "head" });
+  return trimmed(line, clean.slice(0, after.index), from);
+}
+function trimmed(line: Span, clean: string, from: number): Span {
   const lead = clean.length - clean.trimStart().length;
   return { text: clean.trim(), start: line.start + from + lead, end: line.start + from + lead + clean.trim().length };
 }

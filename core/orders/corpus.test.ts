@@ -28,13 +28,16 @@ function outcome(text: string): string[] {
   return [...lines, `= for ${order.customer ?? ""} by ${order.due ?? ""}`];
 }
 
-describe.each(["before.txt", "after.txt", "spoken.txt", "last.txt"])("orders as they are written: %s", (file) => {
-  test.each(textsOf(file))("$text", ({ text, wanted }) => {
-    const got = outcome(text);
-    if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
-    else expect(got).toEqual(wanted);
-  });
-});
+describe.each(["before.txt", "after.txt", "spoken.txt", "last.txt", "fresh.txt"])(
+  "orders as they are written: %s",
+  (file) => {
+    test.each(textsOf(file))("$text", ({ text, wanted }) => {
+      const got = outcome(text);
+      if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
+      else expect(got).toEqual(wanted);
+    });
+  },
+);
 
 describe("an answer that is offered", () => {
   const asked = [
@@ -42,6 +45,7 @@ describe("an answer that is offered", () => {
     ...textsOf("after.txt"),
     ...textsOf("spoken.txt"),
     ...textsOf("last.txt"),
+    ...textsOf("fresh.txt"),
   ].flatMap(({ text }) => {
     const order = readOrder(text, catalogue);
     return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>

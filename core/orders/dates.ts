@@ -222,7 +222,7 @@ const BEFORE = String.raw`(?:(?:needed|wanted|due|delivered|delivery|lieferung|l
 /** Only where it stands alone: “3 weeks”. */
 const alone: Way[] = [
   {
-    source: String.raw`(${COUNT})\s+(days?|weeks?|months?|tage?|wochen?|monate?)(?:\s+(?:from now|time))?$`,
+    source: String.raw`(${COUNT})\s+(days?|weeks?|months?|tage?|wochen?|monate?)(?:\s+(?:from (?:now|today)|time))?$`,
     read: (g, t) => ahead(count(g[1] ?? ""), g[2] ?? "", noon(t)),
   },
 ];

@@ -11,11 +11,11 @@ import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 /** Without a year, a day so far ahead was rather the one that has just passed. */
 const FAR_DAYS = 300;
 const BEFORE =
-  /^(?:(?:needed|wanted|due)\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/i;
+  /^(?:(?:needed|wanted|required|due|ship(?:ping|s)?(?:\s+(?:date|on))?|deliver(?:y|ed)?)\s*:?\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/i;
 const WEEKS_BEFORE =
   /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
 const LEADS =
-  /^(?:for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|account|name|shop|deliver|delivery)$/iu;
+  /^(?:for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */

@@ -61,6 +61,11 @@ const ways: Way[] = [
   },
   {
     pattern: rule(String.raw`(${NUMBER})\s*(?:-|–|to|or|bis|oder)\s*(${NUMBER})\s*(${DOZEN}|${PIECE})`),
+    // “12 - 3 dz” is a size and how many of it, as a list has them.
+    fits: (g) => {
+      const [size, dozens] = [numberOf(g[1] ?? "") ?? 0, numberOf(g[2] ?? "") ?? 0];
+      return !(/\s[-–]\s/.test(g[0] ?? "") && size >= LEAST_SIZE && size % 2 === 0 && dozens < size);
+    },
     read: (g, words) =>
       ask({ code: "TWO_NUMBERS", details: { words } }, ...[g[1], g[2]].map((n) => `${n ?? ""} ${g[3] ?? ""}`)),
   },
@@ -99,6 +104,11 @@ const ways: Way[] = [
   {
     pattern: rule(String.raw`(${NUMBER})\s*(?:${DOZEN}|(${PIECE})|(${GROSS}))`),
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), g[3] ? 144 : g[2] ? 1 : 12), words),
+  },
+  {
+    // “Slate Wisp 14 slate x 36”: the sign says which number counts, not what.
+    pattern: rule(String.raw`[x×]\s*(${NUMBER})(?=\s*(?:$|[,;]))`),
+    read: (g, words) => ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
   },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
   {

@@ -14,7 +14,7 @@ import { findWish } from "./wishes";
 
 const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 const SENTENCE =
-  /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
+  /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
 const CLAUSE =
   /;|(?<!\d)\s\/\/\s|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
 /** “The same in 16”: as many as before. */
@@ -31,7 +31,7 @@ const OTHER_ORDER =
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
-const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|je(?:weils)?)(?!\p{L})\s*:?/iu;
+const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
 class OrderReader {
   readonly order: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
