@@ -110,6 +110,7 @@ export function make(
   const { component, role, form } = object;
   // What was read is shared by all that read the same words: what is made of it is its own.
   const said = structuredClone(spoken);
+  askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);
@@ -153,6 +154,26 @@ export function make(
   bench.push(sized, line.number, more.before);
   line.steps.push(id);
   return sized;
+}
+
+const filling = new Set<MaterialForm>(["thread", "floss"]);
+const barbed = new Set<Role>(["hackle", "collar", "throat"]);
+/** A bare size of what is wound is how full thread and floss fill, and how long barbs are; of nothing else. */
+function askWhatSize(
+  said: Said,
+  kind: Kind,
+  { role, form }: Meant,
+  { told, line }: Telling,
+  where: [number, number] | undefined,
+): void {
+  if (kind !== "wind" || !said.size || form === undefined || filling.has(form)) return;
+  if (role !== undefined && barbed.has(role)) return;
+  line.asks.push({
+    at: where ?? [told.at, told.end],
+    sentence: `A length stands here, but not what is so long: only thread and floss are wound until they are so full. Say its zone, “from the bend to mid-shank”, or take it out.`,
+    answers: [],
+  });
+  delete said.size;
 }
 
 /** What is usually wound or dubbed where nobody says how much; told as supplied. */
