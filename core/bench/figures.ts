@@ -120,7 +120,7 @@ function ofLay(f: Facts, step: Of<"lay">): Words {
       : isMm(s.shownMm) && `${say(s.shownMm)} showing${isMm(s.grossMm) ? `, ${say(s.grossMm)} in all` : ""}`,
     step.hanging && "left hanging",
     isOver && "taken over",
-    step.free && f.r && "the rest left free",
+    isMm(s.freeMm) && `${say(s.freeMm)} left free`,
     (step.stretch ?? 1) > 1 && `stretched ${Number((step.stretch ?? 1).toFixed(2))} times`,
     isMm(step.overTake) && `${Number(step.overTake.toFixed(2))} times as much taken, the rest culled`,
     isMm(step.trimMm) && `butts trimmed by ${say(step.trimMm)}`,

@@ -63,7 +63,8 @@ export interface FlyStep {
   grossMm?: number;
   /** Of what is taken over: its way over the fly, with what stays free and what the fingers hold. */
   reachMm?: number;
-  /** Of what is taken over: how wide it lies there. */
+  /** Of what is taken over: what stays free beyond where it is held, and how wide it lies there. */
+  freeMm?: number;
   coverMm?: number;
   /** Of a blend: the colours of what it is mixed of, with their shares. */
   flecks?: { colour: string; share: number }[];

@@ -1,3 +1,4 @@
+import { englishOnes } from "../numeric";
 import { addDays, addMonths, addWeeks, format, isValid, lastDayOfMonth, parse, setISOWeek } from "date-fns";
 
 const months: Record<string, number> = {};
@@ -32,15 +33,8 @@ const longest = (of: Record<string, number>): string =>
 export const MONTH = `(?:${longest(months)})(?!\\p{L})\\.?`;
 const WEEKDAY = `(?:${longest(days)})(?!\\p{L})`;
 const counts: Record<string, number> = {
+  ...englishOnes,
   a: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  eight: 8,
-  ten: 10,
   ein: 1,
   eine: 1,
   einer: 1,
@@ -50,7 +44,9 @@ const counts: Record<string, number> = {
   vier: 4,
   fünf: 5,
   sechs: 6,
+  sieben: 7,
   acht: 8,
+  neun: 9,
   zehn: 10,
 };
 const COUNT = `(?:\\d{1,2}|${longest(counts)})`;

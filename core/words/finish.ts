@@ -33,10 +33,10 @@ function settleSize(said: Said, kind: Kind, role: StepContext["role"]): void {
 export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepContext, "role" | "form">): void {
   if (kind === "dress" && said.loop && said.loopMm === undefined)
     said.methods = { ...said.methods, "dubbing way": "loop" };
-  // Wraps of the thread itself are its turns.
+  // Wraps of the thread itself are its turns; weight is not held by wraps either.
   if (
     kind === "wind" &&
-    (role === "head" || role === "thread") &&
+    (role === "head" || role === "thread" || role === "weight") &&
     said.rule === undefined &&
     said.wraps !== undefined
   ) {

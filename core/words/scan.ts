@@ -477,12 +477,14 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
   return partAt(told, text, at) ?? description(told, text, at, context, false);
 }
 
+const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
+
 function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const form = told.description?.exact?.form ?? told.description?.means?.form;
   // A hackle that is tied in for no part will be wound.
   const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
   const clauses: readonly Clause[] = isHackle
-    ? [...hackleClauses, ...clausesOf.lay]
+    ? hackleTiedIn
     : told.kind === "lay" && context.waits(told.role, form)
       ? boundInClauses
       : clausesOf[told.kind];
@@ -496,6 +498,7 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
   const done = participleAt(text, at);
   if (done) {
     if (told.verb === undefined && done.value !== "tie in") told.verb = done.value;
+    if (/palmered|spiral/.test(text.slice(at, done.end))) told.said.palmered = true;
     told.understood.push({ at, end: done.end });
     return { told, end: done.end };
   }

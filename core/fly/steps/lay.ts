@@ -40,6 +40,7 @@ export function resolveLay(c: FlyContext, step: LayStep, flyStep: FlyStep): Tyin
   flyStep.bundleMm = taken.widthMm ?? bundleMm(taken.strand, taken.strands);
   if (isOver(step)) {
     const lies = step.stretch === undefined ? taken.strand : tightened(taken.strand, step.stretch);
+    flyStep.freeMm = freeOf(c, step);
     flyStep.coverMm = taken.widthMm ?? coverWidth(material, lies, taken.strands);
   }
   // How long it has to be is known only once the fly is tied that it is taken over.
@@ -54,7 +55,7 @@ export function resolveLay(c: FlyContext, step: LayStep, flyStep: FlyStep): Tyin
     strands: taken.strands,
     strandLength: step.countedWhenWound ? undefined : isTakenOver ? bound : shown + bound,
     shown,
-    over: isOver(step) ? { freeMm: freeOf(c, step) } : undefined,
+    over: flyStep.freeMm === undefined ? undefined : { freeMm: flyStep.freeMm },
   };
 }
 
@@ -95,9 +96,9 @@ export function collectLay(c: FlyContext, flyStep: FlyStep, results: ReadonlyMap
   const grossMm = Math.max(statedMm, neededMm) + bound;
   flyStep.grossMm = grossMm;
   flyStep.reachMm = neededMm;
-  const { use, strand, strands } = laidOf(c, step, c.material(step), grossMm, bound);
+  const { use } = laidOf(c, step, c.material(step), grossMm, bound);
   if (use && !step.countedWhenWound) c.take(step, use);
-  const widthMm = flyStep.widthMm ?? coverWidth(c.material(step), strand, strands);
+  const widthMm = c.flySteps.find((s) => s.id === last.id)?.coverMm ?? 0;
   const coversMm = Math.max(...overs.map((s) => results.get(s.id)?.coversMm ?? 0));
   if (covers.has(c.roleOf(step) ?? "body") && widthMm < COVERS_LEAST * coversMm)
     c.warnings.push({ step: last.id, code: "COVER_NARROW", details: { name: last.name, widthMm, coversMm } });

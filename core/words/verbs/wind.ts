@@ -12,11 +12,13 @@ import { alongShank } from "../settle";
 import { verb } from "./verb";
 
 const counterVerb = /(?<![\p{L}])counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)/u;
+const palmerVerb = /^\W*(?:(?:then|and|now|next)\s+)*(?:palmer|spiral)/u;
 
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   const { told, bench } = t;
   if (counterVerb.test(t.text.slice(told.at, told.end))) told.said.counter = true;
+  if (palmerVerb.test(t.text.slice(told.at, told.end))) told.said.palmered = true;
   const before = bench.made[bench.made.length - 1];
   // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
   if (
@@ -53,13 +55,6 @@ export function tellWind(t: Telling): void {
   windNew(t, object, withDeclared(t, object.component, told.said));
 }
 
-/** Weight is not held by wraps: they are its turns. */
-function wrapsAsTurns(role: Role | undefined, said: Said): void {
-  if (role !== "weight" || said.wraps === undefined || said.rule?.turns !== undefined) return;
-  said.rule = { touching: true, turns: said.wraps };
-  delete said.wraps;
-}
-
 function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
   if (before.step.do !== "dress") return;
   const from = said.from ?? said.begin ?? said.there ?? before.step.to;
@@ -76,9 +71,7 @@ function isThread(t: Telling, object: Meant): boolean {
 /** A winding of something that is tied in by the same clause. */
 export function windNew(t: Telling, object: Meant, said: Said): void {
   if (said.around) return windAround(t, object, said, said.around);
-  wrapsAsTurns(object.role, said);
-  const front =
-    isHackle(object.role) && /palmer/.test(t.text.slice(t.told.at, t.told.end)) ? ribbed(t.bench) : undefined;
+  const front = isHackle(object.role) && said.palmered ? ribbed(t.bench) : undefined;
   const post = said.roundPost ? postAt(t.bench) : undefined;
   if (post && !said.from && !said.begin && !said.end) said.there ??= post;
   if (front && !said.from && !said.begin && !said.end && !said.there)
@@ -164,8 +157,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   // Round the post it is wound where it was tied in, wherever the thread hangs by then.
   if (said.roundPost && w.at) said.there ??= w.at;
   // What is palmered goes over the body, as a rib does.
-  const isPalmered =
-    /palmer|spiral/.test(t.text.slice(told.at, told.end)) || (said.way === "forward" && isBehindBody(bench, w));
+  const isPalmered = said.palmered || (said.way === "forward" && isBehindBody(bench, w));
   const over =
     (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost) ? ribbed(bench) : undefined;
   if (over && said.from === undefined && said.end === undefined && said.begin === undefined && said.there === undefined)
