@@ -28,8 +28,8 @@ export function tellTieIn(t: Telling): void {
   if (object.component) bench.last.component = object.component.id;
 }
 
-/** A pair of rubber legs is two strands; a pair each side is four. */
-const pairEachSide = /\bpairs?\s+(?:on\s+|to\s+|at\s+)?(?:each|either)\s+side/;
+/** A pair of rubber legs is two strands; one each side of the thorax is two pairs, told in words that say no number. */
+const besidePart = /\bpairs?\s+(?:on\s+|to\s+|at\s+)?(?:each|either)\s+side\s+of\s+the\s+(?:thorax|body)/;
 
 /** “Take a hackle … Tie it in by the butt”: of what was taken and still waits, only the way is told. */
 function tiesTheSame({ told, bench }: Telling): boolean {
@@ -56,7 +56,7 @@ export function tieIn(
   const own = { ...said };
   if (own.amount && "feathers" in own.amount && own.amount.paired && (form === "rubber" || form === "flash"))
     own.amount = {
-      strands: own.amount.feathers * (pairEachSide.test(t.text.slice(t.told.at, t.told.end)) ? 2 : 1),
+      strands: own.amount.feathers * (besidePart.test(t.text.slice(t.told.at, t.told.end)) ? 2 : 1),
       folded: false,
     };
   if (isWound) {

@@ -12,13 +12,13 @@ import { alongShank } from "../settle";
 import { verb } from "./verb";
 
 const counterVerb = /(?<![\p{L}])counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)/u;
-const palmerVerb = /^\W*(?:(?:then|and|now|next)\s+)*(?:palmer|spiral)/u;
+const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;
 
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   const { told, bench } = t;
   if (counterVerb.test(t.text.slice(told.at, told.end))) told.said.counter = true;
-  if (palmerVerb.test(t.text.slice(told.at, told.end))) told.said.palmered = true;
+  if (palmerVerb.test(`${told.part ?? ""} ${t.text.slice(told.at, told.end)}`)) told.said.palmered = true;
   const before = bench.made[bench.made.length - 1];
   // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
   if (
