@@ -65,17 +65,3 @@ export function earliestEnd(job: ScheduleJob, calendars: Map<string, Calendar>):
   }
   return last;
 }
-
-/** A true lower bound on the cost of the jobs given: each alone in the room, no change-overs. */
-export function lowerBoundOf(problem: ScheduleProblem, jobs: ScheduleJob[]): number {
-  const calendars = new Map(problem.people.map((p) => [p.id, new Calendar(p.windows)]));
-  const o = problem.objective;
-  let bound = 0;
-  let latest = 0;
-  for (const job of jobs) {
-    const end = earliestEnd(job, calendars);
-    bound += o.tardiness * job.weight * Math.max(0, end - job.due) + o.flow * (end - job.release);
-    latest = Math.max(latest, end);
-  }
-  return bound + o.makespan * latest;
-}

@@ -1,6 +1,7 @@
+import { nth } from "../numeric";
 import { Calendar } from "./calendar";
 import { setupMinutes } from "./cost";
-import type { Assignment, ScheduleOperation, SchedulePerson, ScheduleProblem, SetupState } from "./types";
+import type { Assignment, ScheduleJob, ScheduleOperation, SchedulePerson, ScheduleProblem, SetupState } from "./types";
 
 interface Bench {
   calendar: Calendar;
@@ -152,3 +153,10 @@ const benchOf = ({ windows, setupState }: SchedulePerson): Bench => ({
 /** Whether one place is better than another for the same operation: it ends first, or its change-over is shorter. */
 export const endsBefore = (a: Candidate, b: Candidate | undefined): boolean =>
   !b || a.end < b.end || (a.end === b.end && a.setupMinutes < b.setupMinutes);
+
+/** The minute from which an operation can begin: what it waits for is over. */
+export function readyAt(job: ScheduleJob, index: number, over: ReadonlyMap<string, number>): number {
+  const operation = nth(job.operations, index);
+  const before = operation.after ?? job.operations.slice(Math.max(0, index - 1), index).map((o) => o.id);
+  return Math.max(job.release, ...before.map((id) => over.get(id) ?? 0));
+}

@@ -2,6 +2,6 @@ export * from "./build";
 export * from "./calendar";
 export * from "./check";
 export * from "./cost";
-export * from "./dispatch";
 export * from "./promise";
+export * from "./solve";
 export * from "./types";

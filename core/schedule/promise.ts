@@ -1,8 +1,7 @@
 import { nth } from "../numeric";
 import { Calendar } from "./calendar";
 import { earliestEnd } from "./cost";
-import { readyAt } from "./dispatch";
-import { endsBefore, Floor, type Candidate, type Hold, type Taken } from "./floor";
+import { endsBefore, Floor, readyAt, type Candidate, type Hold, type Taken } from "./floor";
 import type { ScheduleJob, ScheduleProblem, ScheduleResult } from "./types";
 
 export interface Promised {

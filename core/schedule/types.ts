@@ -63,6 +63,21 @@ export interface Assignment {
   dryUntil?: number;
 }
 
+export interface SolveOptions {
+  /** Of the random choices: any whole number. */
+  seed: number;
+  /** How many changes are tried. */
+  iterations?: number;
+  /** After so many milliseconds the search ends, whatever was tried. */
+  timeBudgetMs?: number;
+  /** Told now and then: how much of the effort is spent, from 0 to 1, and the best cost so far. */
+  onProgress?: (progress: { iterations: number; spent: number; cost: number; lowerBound: number }) => void;
+  /** Asked now and then: ends the search with the best plan found. */
+  shouldStop?: () => boolean;
+  /** The clock that the budget is measured by, in milliseconds: the runtime's own, unless another is given. */
+  now?: () => number;
+}
+
 export interface ScheduleResult {
   assignments: Assignment[];
   completions: { job: string; at: number; lateBy: number }[];
@@ -77,6 +92,11 @@ export interface ScheduleResult {
 export interface UnscheduledReasonDetails {
   NOBODY_CAN: { kind: string };
   RACK_TOO_SMALL: { places: number };
+  /** The station has no place, or there is none of that name. */
+  STATION_CLOSED: { station: string };
+  /** Its operations wait for each other in a circle, or for one that is not there. */
+  ORDER_IMPOSSIBLE: Record<never, never>;
+  NOTHING_TO_DO: Record<never, never>;
   PIN_IMPOSSIBLE: Record<never, never>;
   RACK_FULL: Record<never, never>;
   HOURS_USED_UP: { kind: string };
