@@ -19,7 +19,7 @@ import { findPart, isFirst, keepPart, newestChange, tellParts } from "./queries"
 
 /** The same room has the same plan, whoever makes it. */
 const SEED = 1;
-const ITERATIONS = 6000;
+const ITERATIONS = 3000;
 
 /**
  * Computes what the open batches need, what the stock covers, and the plan, and keeps them. What is read is the room of
