@@ -191,7 +191,6 @@ describe("orders", () => {
       customer: order.customer,
       due: order.due,
       note: "",
-      acceptsConflicts: false,
       version: order.version,
     };
     const lines = (flies: number) => [
@@ -251,7 +250,7 @@ describe("orders", () => {
       body: await typed("1dz Slate Wisp 12 slate; Sedge Point Lodge, in 5 weeks"),
     });
     expect(barbed.detail).toContain("barbed hook");
-    expect(await shop.send(addOrder, { body: { ...body, acceptsConflicts: true } })).toBe(200);
+    expect(await shop.send(addOrder, { body: { ...body, exception: { reason: "they fish it abroad" } } })).toBe(200);
   });
 
   test("promises the earliest day of each line with what holds it", async () => {
@@ -510,7 +509,7 @@ describe("over the wire", () => {
       version: "test",
       databaseMs: expect.any(Number),
       eventLoopDelayMs: expect.any(Number),
-      migration: expect.stringContaining("Seventh"),
+      migration: expect.stringContaining("Eighth"),
     });
   });
 

@@ -615,7 +615,7 @@ describe("materials of the cabinet", () => {
     });
     const line = { pattern: batch.pattern, variant: batch.variant, form: batch.form, size: batch.size, flies: 12 };
     const refused = await owner.refused(addOrder, {
-      body: { text: "", customer: "hollow-mere", due: "2027-06-01", note: "", lines: [line], acceptsConflicts: false },
+      body: { text: "", customer: "hollow-mere", due: "2027-06-01", note: "", lines: [line] },
     });
     expect(refused.errors?.[0]).toMatchObject({
       path: "lines.0.pattern",

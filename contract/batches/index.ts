@@ -5,10 +5,12 @@ import {
   done,
   endpoint,
   eventSchema,
+  exceptionSchema,
   flies,
   isoDay,
   none,
   pageQuery,
+  reasonWords,
   short,
   skuSchema,
   table,
@@ -16,6 +18,7 @@ import {
   versioned,
   waysSchema,
 } from "../http";
+import { destinationSchema, policies } from "../customers";
 import { requirementSchema } from "../materials";
 
 export const batchStates = ["planned", "released", "pulled", "tying", "finished"] as const;
@@ -42,6 +45,8 @@ export const batchSchema = skuSchema.extend({
   /** What its lines ask; the batch may be tied otherwise by a person's choice. */
   asked: askedSchema,
   mixLots: z.boolean(),
+  /** What was let pass for this batch. */
+  exceptions: z.array(exceptionSchema),
   owed: z.number().int(),
   starts: z.number().int(),
   due: isoDay,
@@ -58,6 +63,11 @@ export const batchSchema = skuSchema.extend({
       due: isoDay,
       flies: z.number().int(),
       wishes: z.string(),
+      /** Which materials its customer accepts, and what the place it goes to forbids. */
+      policy: z.enum(policies),
+      destination: destinationSchema,
+      /** What was let pass as the order was written. */
+      exception: exceptionSchema.nullable(),
     }),
   ),
 });
@@ -88,6 +98,8 @@ export const batchDetailSchema = batchSchema.extend({
   }),
   buyable: z.array(z.object({ component: z.string(), role: z.string(), bought: z.string(), makeMinutes: z.number() })),
   cautions: z.array(z.string()),
+  /** What of it goes against the rules of a customer it is for, and nobody has let pass. */
+  breaches: z.array(z.string()),
   /** The newest version of the pattern, which may be newer than the one that the batch is bound to. */
   newestVersion: z.number().int(),
 });
@@ -179,6 +191,20 @@ export const editBatch = endpoint({
   }),
   reply: done,
 });
+export const exceptBatch = endpoint({
+  ...base,
+  id: "exceptBatch",
+  method: "post",
+  path: "/batches/:id/exceptions",
+  summary: "Let rules of its customers pass, by name and with a reason",
+  permission: "make up batches",
+  body: versioned.extend({
+    /** The breaches as they were read. */
+    rules: z.array(z.string().max(600)).min(1).max(60),
+    reason: reasonWords,
+  }),
+  reply: done,
+});
 export const reserveBatch = endpoint({
   ...base,
   id: "reserveBatch",
@@ -236,6 +262,7 @@ export const batchEndpoints = [
   splitBatch,
   mergeBatches,
   editBatch,
+  exceptBatch,
   reserveBatch,
   unreserveBatch,
   releaseBatch,

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { askedSchema, done, endpoint, flies, isoDay, none, skuSchema, uuidParams } from "../http";
+import { askedSchema, done, endpoint, exceptionSchema, flies, isoDay, none, skuSchema, uuidParams } from "../http";
 
 export const boxLineSchema = skuSchema.extend({
   line: z.uuid(),
@@ -12,6 +12,8 @@ export const boxLineSchema = skuSchema.extend({
   boxed: z.number(),
   wishes: z.string(),
   asked: askedSchema,
+  /** What of the customer's rules was let pass for it, as it was ordered or tied. */
+  exceptions: z.array(exceptionSchema),
 });
 export const boxSchema = z.object({
   customers: z.array(

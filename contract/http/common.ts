@@ -44,6 +44,17 @@ export const askedSchema = z.strictObject({
   buy: z.array(z.string().max(60)).max(20).optional(),
 });
 
+/** Why a person lets something pass that a customer's rule speaks against. */
+export const reasonWords = z.string().trim().min(3, "Say why, in a few words").max(200);
+/** Rules that somebody has let pass, by name and with the reason: seen at every later station. */
+export const exceptionSchema = z.object({
+  rules: z.array(z.string()),
+  reason: z.string(),
+  by: z.string(),
+  at: z.string(),
+});
+export type Exception = z.infer<typeof exceptionSchema>;
+
 export const eventSchema = z.object({
   id: z.number().int(),
   at: z.string(),

@@ -4,11 +4,13 @@ import {
   done,
   endpoint,
   eventSchema,
+  exceptionSchema,
   flies,
   isoDay,
   none,
   pageQuery,
   realDay,
+  reasonWords,
   rowVersion,
   skuSchema,
   uuidParams,
@@ -44,8 +46,8 @@ export const orderInput = z.object({
       (lines) => lines.reduce((sum, l) => sum + l.flies, 0) <= MOST_ORDERED,
       "At most 2,000 dozen in one order: write the rest as another",
     ),
-  /** Set once a person has read what the destination forbids. */
-  acceptsConflicts: z.boolean().default(false),
+  /** Given by a person who has read what the destination forbids, and saves it all the same. */
+  exception: z.object({ reason: reasonWords }).optional(),
 });
 
 export const orderLineSchema = skuSchema.extend({
@@ -78,6 +80,8 @@ export const orderSchema = z.object({
   createdAt: z.string(),
   createdBy: z.string(),
   closedAt: z.string().nullable(),
+  /** What of the destination's rules was let pass as it was written. */
+  exception: exceptionSchema.nullable(),
   lines: z.array(orderLineSchema),
 });
 export type Order = z.infer<typeof orderSchema>;

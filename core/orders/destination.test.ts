@@ -1,6 +1,6 @@
-import { destinationSentence } from "../sentences";
+import { breachSentence, destinationSentence } from "../sentences";
 import { describe, expect, test } from "vitest";
-import { destinationConflicts, dozensText, likeness, nearest } from ".";
+import { destinationConflicts, dozensText, likeness, nearest, ruleBreaches, type Policy } from ".";
 
 const free = { noLead: false, barblessOnly: false, forbiddenSpecies: [] };
 const line = {
@@ -57,3 +57,24 @@ test.each([
   [12, "1 dz"],
   [76, "6 dz + 4"],
 ])("%i flies are %s", (n, words) => expect(dozensText(n)).toBe(words));
+
+describe("ruleBreaches", () => {
+  const fly = { ...line, taken: [{ material: "dyed hen", part: "hackle" }], left: ["flash"] };
+  test.each<[string, Policy, RegExp[]]>([
+    [
+      "originals only: each part of another material, and each left out",
+      "original",
+      [/dyed hen for the hackle/, /without its flash/],
+    ],
+    ["alternates accepted: nothing", "alternates", []],
+    ["left to the tier: nothing", "tier", []],
+  ])("%s", (_what, policy, told) => {
+    const sentences = ruleBreaches({ policy, destination: free }, fly).map(breachSentence);
+    expect(sentences).toHaveLength(told.length);
+    told.forEach((t, i) => expect(sentences[i]).toMatch(t));
+  });
+  test("what the destination forbids comes first, whatever the policy", () =>
+    expect(ruleBreaches({ policy: "tier", destination: { ...free, noLead: true } }, fly).map((b) => b.code)).toEqual([
+      "HAS_LEAD",
+    ]));
+});

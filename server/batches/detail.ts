@@ -8,6 +8,7 @@ import type { Db } from "../database/rows";
 import { historyOf } from "../log";
 import { activePeople } from "../team";
 import { allocateFor, freeFor } from "./allocation";
+import { breachesOf } from "./breaches";
 import { gateOf } from "./gate";
 import { preparedOf } from "./queries";
 import { remedyFor } from "./remedy";
@@ -88,6 +89,7 @@ export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
       chance: chanceOfEnough(batch.starts, batch.owed, outcomes),
       batches: outcomes.batches,
     },
+    breaches: breachesOf(room.world, room.computed),
     buyable: buyableOf(room),
     newestVersion: room.world.patterns.get(batch.pattern)?.version ?? batch.patternVersion,
     cautions: [

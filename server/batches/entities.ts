@@ -1,6 +1,7 @@
 import { EntitySchema } from "typeorm";
 import type { PrepKind } from "@kasten/core/batches";
 import type { Batch } from "@kasten/contract/batches";
+import type { Exception } from "@kasten/contract/http";
 import type { Asked } from "@kasten/core/recipe";
 import type { Quantity } from "@kasten/core/units";
 import {
@@ -45,6 +46,7 @@ export interface BatchRow {
   use: Record<string, string>;
   /** What its lines ask, by which it was gathered. */
   asked: Asked;
+  exceptions: Exception[];
   /** Flies tallied and not taken back; the database counts them as tallies are written. */
   good: number;
   rejected: number;
@@ -75,6 +77,7 @@ export const batchEntity = new EntitySchema<BatchRow>({
     leave: jsonb({ default: [] }),
     use: jsonb({ default: {} }),
     asked: jsonb({ default: {} }),
+    exceptions: jsonb({ default: [] }),
     good: int({ default: 0 }),
     rejected: int({ default: 0 }),
   },

@@ -1,6 +1,7 @@
 import { gateReasons } from "@kasten/core/batches";
 import { missingFrom, notPromised } from "@kasten/core/recipe";
 import { gateSentence } from "@kasten/core/sentences";
+import { breachesOf } from "./breaches";
 import { skillsOf } from "./compute";
 import { missingOf, type BatchRoom } from "./room";
 
@@ -27,5 +28,5 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
       .filter((s) => s.down !== null && stations.has(s.name))
       .map((s) => s.name),
   });
-  return [...(fault ? [fault] : []), ...reasons.map(gateSentence)];
+  return [...(fault ? [fault] : []), ...breachesOf(room.world, room.computed), ...reasons.map(gateSentence)];
 }

@@ -16,12 +16,13 @@ export const NEVER_DUE = "9999-12-31";
 
 const select = `
   SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion",
-    b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.asked, b.mix_lots AS "mixLots",
+    b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.asked, b.exceptions, b.mix_lots AS "mixLots",
     b.starts AS "storedStarts", b.kit_id AS "kitId", b.version, b.good, b.rejected, COALESCE(c.claims, '[]') AS claims
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
   LEFT JOIN LATERAL (
     SELECT json_agg(json_build_object('line', l.id, 'order', o.number, 'orderId', o.id, 'customer', cu.name,
-      'due', COALESCE(l.due, o.due), 'flies', bc.flies, 'wishes', l.wishes)
+      'due', COALESCE(l.due, o.due), 'flies', bc.flies, 'wishes', l.wishes,
+      'policy', COALESCE(l.policy, cu.policy), 'destination', cu.destination, 'exception', o.exception)
       ORDER BY COALESCE(l.due, o.due), cu.rank, o.number) AS claims
     FROM batch_claim bc JOIN order_line l ON l.id = bc.order_line_id JOIN customer_order o ON o.id = l.order_id
     JOIN customer cu ON cu.id = o.customer_id WHERE bc.batch_id = b.id

@@ -46,7 +46,15 @@ function alternate(room: BatchRoom, r: Requirement, short: Allocation["short"]):
     (other) => allocateFor({ ...r, material: other }, short, false, room.lots).short === 0,
   );
   if (code === undefined) return "";
-  return ` Or ask the customer: ${room.world.materials.get(code)?.name ?? code} is there and does the same.`;
+  const name = room.world.materials.get(code)?.name ?? code;
+  const { claims } = room.computed.batch;
+  const strict = [...new Set(claims.filter((c) => c.policy === "original").map((c) => c.customer))];
+  if (strict.length > 0)
+    return ` Or ask ${strict.join(" and ")}, who wants the original materials: ${name} is there and does the same.`;
+  const isLeftToTier = claims.length > 0 && claims.every((c) => c.policy === "tier");
+  return ` Or take ${name}, which is there and does the same: ${
+    isLeftToTier ? "the choice of materials is left to you" : "alternates are accepted"
+  }.`;
 }
 
 /** One that comes near enough and is there. */

@@ -1,6 +1,7 @@
 import {
   donePrep,
   editBatch,
+  exceptBatch,
   listBatches,
   mergeBatches,
   pullBatch,
@@ -13,7 +14,7 @@ import {
 import type { Register } from "../http/handle";
 import { batchDetail } from "./detail";
 import { batchPage } from "./page";
-import { edit, logPrep, merge, pull, release, reserve, split, unreserve } from "./service";
+import { edit, letPass, logPrep, merge, pull, release, reserve, split, unreserve } from "./service";
 
 const ok = { ok: true as const };
 
@@ -26,6 +27,10 @@ export function batchRoutes(register: Register): void {
   register(mergeBatches, async ({ db, person, body }) => ({ id: await merge(db, person, body.batches) }));
   register(editBatch, async ({ db, person, params, body }) => {
     await edit(db, person, params.id, body);
+    return ok;
+  });
+  register(exceptBatch, async ({ db, person, params, body }) => {
+    await letPass(db, person, params.id, body);
     return ok;
   });
   register(reserveBatch, async ({ db, person, params }) => ({ short: await reserve(db, person, params.id) }));

@@ -4,14 +4,15 @@ import { quantityWords } from "@kasten/core/materials";
 import { dozensText } from "@kasten/core/orders";
 import { nothing } from "@kasten/core/units";
 import type { Batch } from "@kasten/contract/batches";
-import { insertNew, type Db } from "../database/rows";
+import { insertNew, isoInstant, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
 import { giveBack, lockLotsOfBatch, move, placeId, putBy, reservedRows } from "../ledger";
 import { logEvent } from "../log";
 import { currentVersions } from "../recipes";
 import { readSettings } from "../settings";
-import { activePeople } from "../team";
+import { activePeople, nameOf } from "../team";
 import { takeFor } from "./allocation";
+import { breachesOf } from "./breaches";
 import { dissolve, insertBatch, writeClaims } from "./claims";
 import { owedOf } from "./compute";
 import { batchPrepEntity } from "./entities";
@@ -32,8 +33,8 @@ export async function split(db: Db, person: Who, id: string, flies: number, vers
   if (flies >= owed) throw refused(`Batch ${batch.number} has ${dozensText(owed)}: split off fewer than that.`);
   const { off, stay } = splitClaims(claimsOf(batch), flies);
   const made = await insertBatch(db, batch, batch.asked, true);
-  const { leave, use, methods, buy } = batch;
-  await changeBatch(db, made, { leave, use, methods, buy });
+  const { leave, use, methods, buy, exceptions } = batch;
+  await changeBatch(db, made, { leave, use, methods, buy, exceptions });
   await writeClaims(db, made, off);
   await writeClaims(db, id, stay);
   await changeBatch(db, id, { held: true });
@@ -68,7 +69,7 @@ export async function merge(db: Db, person: Who, list: { id: string; version: nu
     );
   for (const b of others) await dissolve(db, b.id);
   await writeClaims(db, first.id, claims);
-  await changeBatch(db, first.id, { held: true });
+  await changeBatch(db, first.id, { held: true, exceptions: [first, ...others].flatMap((b) => b.exceptions) });
   const numbers = others.map((b) => b.number).join(", ");
   const told = `Merged batch ${numbers} into batch ${first.number}: ${dozensText(total)}`;
   await logEvent(db, person, "batch", first.id, "merged", told);
@@ -117,6 +118,28 @@ function changeWords(change: BatchChange): string[] {
   }
   if (change.renew) words.push("bound to the newest version of its pattern");
   return words;
+}
+
+/**
+ * Lets what a person has read of a batch's breaches pass, by name and with the reason. What they did not read still
+ * holds it back.
+ */
+export async function letPass(
+  db: Db,
+  person: Who,
+  id: string,
+  { version, rules, reason }: { version: number; rules: string[]; reason: string },
+): Promise<void> {
+  const batch = await lockedBatch(db, id, ["planned", "released", "pulled", "tying"], version);
+  const room = await readBatchRoom(db, id);
+  const breaches = breachesOf(room.world, room.computed);
+  const read = breaches.filter((b) => rules.includes(b));
+  if (read.length === 0)
+    throw refused("Nothing of that speaks against this batch any more. Look at it again: perhaps it was changed.");
+  const by = await nameOf(db, person.id);
+  const exception = { rules: read, reason, by, at: isoInstant(new Date()) };
+  await changeBatch(db, id, { exceptions: [...batch.exceptions, exception] });
+  await logEvent(db, person, "batch", id, "let pass", `Let pass: ${read.join(" ")} Reason: ${reason}`);
 }
 
 /**

@@ -13,7 +13,10 @@ export const readyLines = (db: Db): Promise<(BoxCustomer["lines"][number] & OfCu
     db,
     `SELECT c.id AS customer, c.name, c.note, l.id AS line, o.number AS "order", o.id AS "orderId",
        l.pattern_id AS pattern, p.name AS "patternName", l.variant, l.form, l.size, COALESCE(l.due, o.due) AS due,
-       l.wishes, l.asked, l.flies AS owed, pr.ready, pr.boxed
+       l.wishes, l.asked, ARRAY_TO_JSON(ARRAY(
+         SELECT o.exception WHERE o.exception IS NOT NULL UNION ALL
+         SELECT e FROM batch_claim bc JOIN batch b ON b.id = bc.batch_id, jsonb_array_elements(b.exceptions) e
+         WHERE bc.order_line_id = l.id)) AS exceptions, l.flies AS owed, pr.ready, pr.boxed
      FROM order_line l JOIN customer_order o ON o.id = l.order_id JOIN customer c ON c.id = o.customer_id
      JOIN pattern p ON p.id = l.pattern_id JOIN line_progress pr ON pr.line_id = l.id
      WHERE o.closed_at IS NULL AND NOT l.cancelled AND (pr.ready > 0

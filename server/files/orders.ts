@@ -19,7 +19,7 @@ const asked = (read: ReadOrder): string =>
 async function write(db: Db, person: Who, text: string, read: ReadOrder): Promise<void> {
   const lines = linesOf(read);
   const { customer = "", due = "", dueReason } = read;
-  await saveOrder(db, person, { text, customer, due, dueReason, note: "", lines, acceptsConflicts: false });
+  await saveOrder(db, person, { text, customer, due, dueReason, note: "", lines });
 }
 
 const itemOf = (line: Line): string =>

@@ -44,7 +44,7 @@ export async function importOrders(db: Db, person: { id: string }, text: string,
       );
     const lines = linesOf(read);
     const { customer = "", due = "" } = read;
-    const order = { text: typed, customer, due, dueReason: o.due_reason, note: o.note, lines, acceptsConflicts: false };
+    const order = { text: typed, customer, due, dueReason: o.due_reason, note: o.note, lines };
     await saveOrder(db, person, order, addDays(now, -o.written_days_ago));
   }
 }

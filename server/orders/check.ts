@@ -100,9 +100,13 @@ function conflictsOf(world: World, customer: Customer, lines: LineInput[]): stri
 
 /**
  * An order that can be saved: a known customer, flies that can be tied, nothing that the destination forbids unless
- * somebody has read it.
+ * somebody has read it and says why.
+ * @returns also what the destination forbids of it, which was let pass
  */
-export async function checked(db: Db, input: OrderInput): Promise<{ world: World; customer: Customer }> {
+export async function checked(
+  db: Db,
+  input: OrderInput,
+): Promise<{ world: World; customer: Customer; letPass: string[] }> {
   const world = await readWorld(db);
   const customer = (await readCustomers(db)).find((c) => c.id === input.customer);
   if (!customer) throw orderField("customer", "That customer is not known. Choose one, or add a new one first.");
@@ -110,12 +114,12 @@ export async function checked(db: Db, input: OrderInput): Promise<{ world: World
     const fault = faultOf(world, line);
     if (fault) throw orderField(`lines.${i}.${fault[0]}`, fault[1]);
   });
-  const conflicts = conflictsOf(world, customer, input.lines);
-  if (conflicts.length > 0 && !input.acceptsConflicts)
+  const conflicts = [...new Set(conflictsOf(world, customer, input.lines))];
+  if (conflicts.length > 0 && !input.exception)
     throw new Problem(
       "destination-forbids",
       "The destination forbids something",
-      `${conflicts.join(" ")} Change the line, or save it knowing this.`,
+      `${conflicts.join(" ")} Change the line, or say why it is sent all the same.`,
     );
-  return { world, customer };
+  return { world, customer, letPass: conflicts };
 }

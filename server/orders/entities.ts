@@ -1,6 +1,7 @@
 import { EntitySchema } from "typeorm";
 import type { Policy } from "@kasten/core/orders";
 import type { Asked } from "@kasten/core/recipe";
+import type { Exception } from "@kasten/contract/http";
 import {
   flag,
   instant,
@@ -27,6 +28,7 @@ export interface OrderRow {
   createdBy: string;
   createdAt: Date;
   closedAt: Date | null;
+  exception: Exception | null;
 }
 
 export const orderEntity = new EntitySchema<OrderRow>({
@@ -43,6 +45,7 @@ export const orderEntity = new EntitySchema<OrderRow>({
     createdBy: uuid(refers("person")),
     createdAt: written(),
     closedAt: instant(optional),
+    exception: jsonb(optional),
   },
   indices: [{ name: "customer_order_open", columns: ["due", "number"], where: "closed_at IS NULL" }],
 });

@@ -15,7 +15,7 @@ const lines = `
 
 const select = `
   SELECT o.id, o.number, o.customer_id AS customer, c.name AS "customerName", o.due, o.due_reason AS "dueReason", o.note,
-    o.text, o.version, o.created_at AS "createdAt", pe.name AS "createdBy", o.closed_at AS "closedAt",
+    o.text, o.version, o.created_at AS "createdAt", pe.name AS "createdBy", o.closed_at AS "closedAt", o.exception,
     COALESCE(ln.lines, '[]') AS lines
   FROM customer_order o JOIN customer c ON c.id = o.customer_id JOIN person pe ON pe.id = o.created_by
   LEFT JOIN LATERAL (${lines}) ln ON true`;

@@ -2,13 +2,15 @@ import { normalSize } from "@kasten/core/hooks";
 import { dozensText } from "@kasten/core/orders";
 import { askedKey, plainAsked, priceOf } from "@kasten/core/recipe";
 import type { Order } from "@kasten/contract/orders";
+import type { Exception } from "@kasten/contract/http";
 import type { Sku } from "@kasten/core/batches";
 import { lockFlies, makeUp } from "../batches";
-import { insert, locked, update, type Db } from "../database/rows";
+import { insert, isoInstant, locked, update, type Db } from "../database/rows";
 import { notFound, refused, type Problem } from "../http/problems";
 import { stale } from "../http/versions";
 import { logEvent } from "../log";
 import { todayIn } from "../settings";
+import { nameOf } from "../team";
 import type { World } from "../world";
 import { checked, orderField, type LineInput, type OrderInput } from "./check";
 import { orderEntity, orderLineEntity, type OrderLineRow } from "./entities";
@@ -60,19 +62,36 @@ function guardDay(field: string, day: string, today: string): void {
 }
 
 export async function saveOrder(db: Db, person: Who, input: OrderInput, at: Date = new Date()): Promise<Order> {
-  const { world, customer } = await checked(db, input);
+  const { world, customer, letPass } = await checked(db, input);
   const today = todayIn(world.settings.timeZone, at);
   guardDay("due", input.due, today);
   input.lines.forEach((l, i) => l.due !== undefined && guardDay(`lines.${i}.due`, l.due, today));
   const { due, dueReason = null, note, text } = input;
   const created = { createdBy: person.id, createdAt: at };
-  const made = await insert(db, orderEntity, { customerId: customer.id, due, dueReason, note, text, ...created });
+  const exception = await exceptionFor(db, person, letPass, input, at);
+  const row = { customerId: customer.id, due, dueReason, note, text, exception, ...created };
+  const made = await insert(db, orderEntity, row);
   for (const [i, line] of input.lines.entries()) await insertLine(db, world, made.id, i, line);
   const told = `Wrote order ${made.number} for ${customer.name}: ${summary(world, input.lines)}, due ${due}`;
-  await logEvent(db, person, "order", made.id, "written", told, at);
+  await logEvent(db, person, "order", made.id, "written", told + passedWords(exception), at);
   await makeUp(db, input.lines.map(skuOf));
   return now(db, made.id);
 }
+
+/** What was let pass, by whom and why; nothing where nothing had to be. */
+async function exceptionFor(
+  db: Db,
+  person: Who,
+  rules: string[],
+  { exception }: OrderInput,
+  at: Date,
+): Promise<Exception | null> {
+  if (rules.length === 0 || !exception) return null;
+  return { rules, reason: exception.reason, by: await nameOf(db, person.id), at: isoInstant(at) };
+}
+
+const passedWords = (exception: Exception | null): string =>
+  exception ? `. Let pass: ${exception.rules.join(" ")} Reason: ${exception.reason}` : "";
 
 const skuOf = ({ pattern, variant, form, size }: Sku): Sku => ({ pattern, variant, form, size: normalSize(size) });
 
@@ -104,15 +123,16 @@ export async function changeOrder(
   id: string,
   input: OrderInput & { version: number },
 ): Promise<Order> {
-  const { world } = await checked(db, input);
+  const { world, letPass } = await checked(db, input);
   const before = await lockedOrder(db, id, input.lines, (o) =>
     o.version === input.version ? undefined : staleOrder(o, input),
   );
   await writeLines(db, world, before, input.lines);
   const { customer: customerId, due, dueReason = null, note, text, version } = input;
-  await update(db, orderEntity, { id, version }, { customerId, due, dueReason, note, text });
+  const exception = await exceptionFor(db, person, letPass, input, new Date());
+  await update(db, orderEntity, { id, version }, { customerId, due, dueReason, note, text, exception });
   const told = `Changed order ${before.number}: ${summary(world, input.lines)}, due ${due}`;
-  await logEvent(db, person, "order", id, "changed", told);
+  await logEvent(db, person, "order", id, "changed", told + passedWords(exception));
   await makeUp(db, [...before.lines, ...input.lines].map(skuOf));
   return now(db, id);
 }

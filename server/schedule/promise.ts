@@ -33,6 +33,13 @@ const reasons: Record<Promised["holds"], string> = {
   drying: "the drying of its coats holds it",
 };
 
+/** What is imagined is not tied: nobody's rules speak against it. */
+const noRules = {
+  policy: "tier" as const,
+  destination: { noLead: false, barblessOnly: false, forbiddenSpecies: [] },
+  exception: null,
+};
+
 /** A batch that is not there yet, for what the shelf does not cover. */
 const imagined = ({ pattern, variant, form, size, asked = {} }: Line, flies: number, version: number): OpenBatch => ({
   id: "new",
@@ -52,12 +59,13 @@ const imagined = ({ pattern, variant, form, size, asked = {} }: Line, flies: num
   use: asked.use ?? {},
   asked,
   mixLots: false,
+  exceptions: [],
   storedStarts: null,
   kitId: null,
   version: 0,
   good: 0,
   rejected: 0,
-  claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies, wishes: "" }],
+  claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies, wishes: "", ...noRules }],
 });
 
 /**

@@ -31,6 +31,10 @@ export const allPeople = async (db: Db): Promise<Person[]> =>
 export const activePeople = async (db: Db): Promise<Person[]> =>
   (await allPeople(db)).filter((p) => p.endedAt === null);
 
+/** A person's name, for what is to be seen by name. */
+export const nameOf = async (db: Db, id: string): Promise<string> =>
+  (await db.getRepository(personEntity).findOne({ where: { id }, select: { name: true } }))?.name ?? "";
+
 export const isNobodyThere = async (db: Db): Promise<boolean> => !(await db.getRepository(personEntity).exists());
 
 export type NewPerson = Omit<Person, "id" | "version" | "methods" | "endedAt" | "absences"> & {

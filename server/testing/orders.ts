@@ -24,7 +24,7 @@ export async function typedOrder(client: Client, text: string): Promise<BodyOf<t
     patterns: c.patterns.map((p) => ({ id: p.id, name: p.name, sizes: p.sizes, variants: p.variants, forms: p.forms })),
   });
   const lines = linesOf(read);
-  return { text, customer: read.customer ?? "", due: read.due ?? "", note: "", lines, acceptsConflicts: false };
+  return { text, customer: read.customer ?? "", due: read.due ?? "", note: "", lines };
 }
 
 export const batchesOf = async (

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import WishNote from "../parts/WishNote.vue";
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import type { BatchDetail } from "@kasten/contract/batches";
 import ListBox from "../parts/ListBox.vue";
 import { optionsOf } from "../parts/option";
@@ -15,6 +16,16 @@ const emit = defineEmits<{ choose: [change: BatchChange] }>();
 const panel = useWorking();
 const showStarts = (): void =>
   panel.show({ title: "flies to start", words: `${props.batch.starts} flies`, working: startsWorking(props.batch) });
+/** What a customer wants to be kept to, in a few words. */
+function rulesOf({ policy, destination }: BatchDetail["claims"][number]): string {
+  const words = [
+    { original: "originals only", alternates: "", tier: "" }[policy],
+    destination.noLead ? "no lead" : "",
+    destination.barblessOnly ? "barbless" : "",
+    destination.forbiddenSpecies.length > 0 ? `no ${destination.forbiddenSpecies.join(", ")}` : "",
+  ];
+  return words.filter(Boolean).join(" · ");
+}
 function makeOrBuy(component: string, way: string): void {
   const others = props.batch.buy.filter((c) => c !== component);
   emit("choose", { buy: way === "buy" ? [...others, component] : others });
@@ -63,7 +74,9 @@ function makeOrBuy(component: string, way: string): void {
     <dd>
       <span v-for="c in batch.claims" :key="c.line" class="block"
         ><RouterLink class="link" :to="`/orders/${c.orderId}`">{{ c.customer }}, order {{ c.order }}</RouterLink
-        >: <DozenCount :flies="c.flies" /> by {{ day(c.due) }}<WishNote :wishes="c.wishes"
+        >: <DozenCount :flies="c.flies" /> by {{ day(c.due)
+        }}<span v-if="rulesOf(c)" class="tag ml-2">{{ rulesOf(c) }}</span
+        ><WishNote :wishes="c.wishes" /><ExceptionNote :exceptions="c.exception ? [c.exception] : []"
       /></span>
     </dd>
   </dl>

@@ -4,6 +4,7 @@ import { computed, ref } from "vue";
 import {
   donePrep,
   editBatch,
+  exceptBatch,
   readBatch,
   releaseBatch,
   reserveBatch,
@@ -13,7 +14,9 @@ import {
 import type { FlyChoice } from "@kasten/core/recipe";
 import { call } from "../http";
 import SwitchField from "../parts/SwitchField.vue";
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import HistoryList from "../parts/HistoryList.vue";
+import PassForm from "../parts/PassForm.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
@@ -56,6 +59,13 @@ async function release(): Promise<void> {
 async function choose(change: BatchChange): Promise<void> {
   if (b.value)
     await again(await send(editBatch, { params: params.value, body: { version: b.value.version, ...change } }));
+}
+async function letPass(reason: string): Promise<void> {
+  if (!b.value) return;
+  const { version, breaches: rules } = b.value;
+  await again(
+    await send(exceptBatch, { params: params.value, body: { version, rules, reason } }, "Let pass, and noted"),
+  );
 }
 const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
   again(await send(donePrep, { params: params.value, body: { kind, component } }, "Logged"));
@@ -111,6 +121,11 @@ const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
         <p v-if="!maker" class="mt-3 text-soft">{{ askWhom("make up batches") }}</p>
       </div>
     </div>
+    <ExceptionNote :exceptions="b.exceptions" />
+    <section v-if="b.breaches.length > 0" class="callout mb-3" aria-label="Against a customer’s rules">
+      <p v-for="r in b.breaches" :key="r">{{ r }}</p>
+      <PassForm v-if="maker" :busy="busy" action="Let it pass" @pass="letPass" />
+    </section>
     <p v-if="b.newestVersion > b.patternVersion" class="callout mb-3">
       This batch is bound to version <span class="fig">{{ b.patternVersion }}</span> of the pattern; there is a version
       <span class="fig">{{ b.newestVersion }}</span>.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
@@ -86,6 +87,7 @@ const print = () => window.print();
       <button class="btn no-print" @click="print">Print</button>
     </header>
     <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
+    <ExceptionNote :exceptions="[...b.exceptions, ...b.claims.flatMap((c) => c.exception ?? [])]" />
     <AskedNote
       :pattern="b.pattern"
       :version="b.patternVersion"

@@ -4,6 +4,7 @@ import { useStorage } from "@vueuse/core";
 import { computed } from "vue";
 import { pullBatch, readBatch } from "@kasten/contract/batches";
 import { call } from "../http";
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
@@ -90,6 +91,7 @@ const print = () => window.print();
           <DozenCount :flies="b.owed" /> owed, <b class="fig">{{ b.starts }}</b> to start, due {{ day(b.due) }}
         </p>
         <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
+        <ExceptionNote :exceptions="[...b.exceptions, ...b.claims.flatMap((c) => c.exception ?? [])]" />
       </div>
       <div class="no-print flex gap-2">
         <button class="btn" @click="print">Print</button>

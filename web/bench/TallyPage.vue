@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
@@ -119,6 +120,7 @@ async function finish(
         >
       </h1>
       <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
+      <ExceptionNote :exceptions="[...b.exceptions, ...b.claims.flatMap((c) => c.exception ?? [])]" />
       <AskedNote
         :pattern="b.pattern"
         :version="b.patternVersion"

@@ -18,6 +18,7 @@ const line = (n: number, ready: number) => ({
   boxed: 0,
   wishes: "",
   asked: {},
+  exceptions: [],
 });
 const box = (open = true): ReplyOf<typeof listBox> => ({
   customers: [

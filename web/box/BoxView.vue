@@ -11,6 +11,7 @@ import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { AskedNote, FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
@@ -91,7 +92,7 @@ const columns = computed<Column<Line>[]>(() => {
       /></template>
       <template #cell-pattern="{ row: l }"
         >{{ l.patternName }} <b class="fig">{{ l.size }}</b> {{ variantName(patterns.get(l.pattern), l.variant)
-        }}<WishNote :wishes="l.wishes" /><AskedNote
+        }}<WishNote :wishes="l.wishes" /><ExceptionNote :exceptions="l.exceptions" /><AskedNote
           :pattern="l.pattern"
           :size="l.size"
           :variant="l.variant"

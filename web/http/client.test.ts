@@ -30,7 +30,6 @@ const order = {
   customer: "x",
   due: "2027-03-12",
   note: "",
-  acceptsConflicts: false,
   lines: [{ pattern: "p", variant: "v", form: "f", size: "14", flies: 12 }],
 };
 

@@ -6,7 +6,7 @@ import { priceOf } from "@kasten/core/recipe";
 import { newKey } from "../http";
 import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
-import TickBox from "../parts/TickBox.vue";
+import PassForm from "../parts/PassForm.vue";
 import { tellKeys } from "../parts/keySheet";
 import { dayYear, money } from "../parts/format";
 import { useChange } from "../parts/useChange";
@@ -26,7 +26,8 @@ const { text, read, wished, whole, unsure, customer, conflicts, marks, questions
 );
 const { patterns, recipeOf } = useCatalogue();
 const { busy, refusal, send } = useChange();
-const accepts = ref(false);
+const reason = ref(props.order?.exception?.reason ?? "");
+const isLetPass = computed(() => conflicts.value.length === 0 || reason.value.trim().length >= 3);
 const version = ref(props.order?.version ?? 0);
 let key = newKey();
 tellKeys([
@@ -40,7 +41,7 @@ const input = computed(() => ({
   due: read.value.due ?? "",
   dueReason: read.value.dueReason,
   note: props.order?.note ?? "",
-  acceptsConflicts: accepts.value,
+  ...(conflicts.value.length > 0 && isLetPass.value && { exception: { reason: reason.value.trim() } }),
   lines: read.value.lines.map((l, i) => ({
     id: sameLine(i),
     pattern: l.pattern ?? "",
@@ -106,7 +107,7 @@ async function save(): Promise<void> {
   }
   key = newKey();
   if (!props.order) text.value = "";
-  accepts.value = false;
+  reason.value = "";
   emit("saved", saved);
 }
 /** What speaks of an order that is there already. */
@@ -127,7 +128,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :marks="marks"
       :questions="questions"
       :offers="offers"
-      @send="whole && save()"
+      @send="whole && isLetPass && save()"
     />
     <RefusalNote :refusal="refusal"
       ><button v-if="refusal?.problem.version" class="btn mt-2" type="button" :disabled="busy" @click="save">
@@ -152,20 +153,14 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     <NewCustomer v-if="unknownCustomer" :name="text.slice(...unknownCustomer.at)" />
     <p v-for="u in unsure" :key="u" class="callout my-1">{{ u }}.</p>
     <div v-for="c in conflicts" :key="c" class="callout my-1">{{ c }}</div>
-    <TickBox
-      v-if="conflicts.length > 0"
-      class="my-1"
-      :model-value="accepts"
-      @update:model-value="accepts = $event ?? false"
-      >Save it knowing this. Local law decides, not this program.</TickBox
-    >
+    <PassForm v-if="conflicts.length > 0" v-model="reason" />
     <p v-if="tooEarly.length > 0" class="callout my-1">
       Not by the day promised:
       {{ tooEarly.map((p) => `${patterns.get(p.pattern)?.name} ${p.size}, ${p.sentence}`).join(" ") }} You may save it
       all the same; the plan will name it.
     </p>
     <div class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
-      <button class="btn btn-main" :disabled="!whole || busy || (conflicts.length > 0 && !accepts)">
+      <button class="btn btn-main" :disabled="!whole || busy || !isLetPass">
         {{ order ? "Save the change" : "Save the order" }}
       </button>
       <span v-if="customer"

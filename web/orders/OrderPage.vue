@@ -4,6 +4,7 @@ import { ref, defineAsyncComponent } from "vue";
 import { useRouter } from "vue-router";
 import { cancelOrder, readOrderById, type Order } from "@kasten/contract/orders";
 import { call } from "../http";
+import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
@@ -79,6 +80,7 @@ const columns: Column<Line>[] = [
         order.refetch();
       "
     />
+    <ExceptionNote :exceptions="order.data.value.exception ? [order.data.value.exception] : []" />
     <DataTable
       name="order-lines"
       label="Lines of the order"

@@ -161,13 +161,28 @@ export const batch = (of: Partial<BatchDetail> = {}): BatchDetail => ({
   good: 0,
   rejected: 0,
   minutes: 180,
-  claims: [{ line: id(70), order: 9, orderId: id(9), customer: "Mill Shop", due: "2026-12-18", flies: 24, wishes: "" }],
+  exceptions: [],
+  claims: [
+    {
+      line: id(70),
+      order: 9,
+      orderId: id(9),
+      customer: "Mill Shop",
+      due: "2026-12-18",
+      flies: 24,
+      wishes: "",
+      policy: "alternates",
+      destination: { noLead: false, barblessOnly: false, forbiddenSpecies: [] },
+      exception: null,
+    },
+  ],
   requirements: [requirement()],
   prep: [],
   held_back: [],
   history: [],
   startsWorking: { owed: 24, good: 20, bad: 1, level: 0.95, chance: 0.96, batches: 0 },
   buyable: [],
+  breaches: [],
   cautions: [],
   ...of,
 });
@@ -184,6 +199,7 @@ export const order = (of: Partial<Order> = {}): Order => ({
   createdAt: "2026-11-20T08:00:00Z",
   createdBy: "Ada Quarry",
   closedAt: null,
+  exception: null,
   lines: [
     {
       id: id(70),

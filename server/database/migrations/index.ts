@@ -5,6 +5,7 @@ import { Fourth1700000000004 } from "./0004";
 import { Fifth1700000000005 } from "./0005";
 import { Sixth1700000000006 } from "./0006";
 import { Seventh1700000000007 } from "./0007";
+import { Eighth1700000000008 } from "./0008";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   Fifth1700000000005,
   Sixth1700000000006,
   Seventh1700000000007,
+  Eighth1700000000008,
 ];

@@ -30,7 +30,7 @@ const many = (n: number): number[] => Array.from({ length: n }, (_, i) => i);
 const sku = ({ pattern, variant, form, size }: Batch) => ({ pattern, variant, form, size });
 
 function orderOf(b: Batch, customer: string, flies: number, due: string) {
-  return { text: "", customer, due, note: "", lines: [{ ...sku(b), flies }], acceptsConflicts: true };
+  return { text: "", customer, due, note: "", lines: [{ ...sku(b), flies }], exception: { reason: "known" } };
 }
 
 export class Races {
