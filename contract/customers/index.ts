@@ -14,6 +14,8 @@ export const customerSchema = z.object({
   rank: z.number().int().min(1, "The first rank is 1").max(9, "The last rank is 9"),
   policy: z.enum(policies),
   destination: destinationSchema,
+  /** Per cent that they are given on every price. */
+  discount: z.number().int("Whole per cent").min(0, "Not less than none").max(60, "At most 60 per cent"),
   note: sentence,
   version: rowVersion,
 });

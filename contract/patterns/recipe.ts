@@ -39,6 +39,16 @@ export const recipeSchema = z.strictObject({
   stepByStepFactor: z.number().min(0.05).max(5),
   skills: z.array(short).max(20),
   pricePerDozenCents: z.number().int().nonnegative().max(10_000_000),
+  prices: z
+    .array(
+      z.strictObject({
+        sizes: z.strictObject({ from: size, to: size }).optional(),
+        variant: short.optional(),
+        perDozenCents: z.number().int().nonnegative().max(10_000_000),
+      }),
+    )
+    .max(24)
+    .optional(),
   parents: z
     .array(
       z.strictObject({

@@ -46,6 +46,16 @@ const fields = z.object({
   seasons: z.array(z.object({ name: short, date: realDay })).max(60),
   holidays: z.array(daysOff).max(120),
   changeOver: z.object({ pattern: change, thread: change, hook: change }),
+  /** What comes off from so many dozen of a pattern in one order. */
+  breaks: z
+    .array(
+      z.object({
+        dozens: z.number().int().min(2, "From 2 dozen at least").max(500, "At most 500 dozen"),
+        percent: z.number().min(0.5, "Half a per cent at least").max(60, "At most 60 per cent"),
+      }),
+    )
+    .max(6, "At most six breaks")
+    .refine((all) => new Set(all.map((b) => b.dozens)).size === all.length, "Each number of dozens once"),
   rackPlaces: z.number().int().min(12, "A rack holds a dozen at least").max(100_000),
   stations: z
     .array(stationSchema)

@@ -32,17 +32,6 @@ export function notPromised(
   return [...kinds].flatMap((m) => (m.standing ? [{ material: m.name, standing: m.standing }] : []));
 }
 
-/** The price of a dozen in cents: without what the parts left out add to it. */
-export const priceOf = (
-  recipe: Pick<Recipe, "pricePerDozenCents" | "components">,
-  choice: Pick<FlyChoice, "leave">,
-): number =>
-  Math.max(
-    0,
-    recipe.pricePerDozenCents -
-      recipe.components.reduce((sum, c) => sum + (choice.leave?.includes(c.id) ? (c.priceCents ?? 0) : 0), 0),
-  );
-
 /** The entry that holds for a size, or undefined. */
 export function forSize<T>(options: BySize<T>[], size: string): T | undefined {
   return options.find((o) => !o.sizes || sizeWithin(size, o.sizes))?.value;

@@ -13,4 +13,5 @@ export * from "./empty";
 export * from "./families";
 export * from "./inherit";
 export * from "./order";
+export * from "./price";
 export * from "./sectors";

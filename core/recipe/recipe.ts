@@ -16,6 +16,13 @@ export interface Coat {
  */
 export type Finish = ({ state: "given"; then?: Coat[] } & Coat) | { state: "none" } | { state: "not stated" };
 
+/** A price of its own for some sizes, a colour, or both. */
+export interface PriceRule {
+  sizes?: SizeSpan;
+  variant?: string;
+  perDozenCents: number;
+}
+
 /** Colour variant: a whole set of materials swapped together. */
 export interface Variant {
   id: string;
@@ -49,6 +56,8 @@ export interface Recipe {
   stepByStepFactor: number;
   skills: string[];
   pricePerDozenCents: number;
+  /** Prices of their own for some sizes or colours: the first that fits holds. */
+  prices?: PriceRule[];
   /** Patterns from which this one comes, and what it changes. Of one with a version, lines not given were taken. */
   parents?: { pattern: string; changes: string; version?: number; inherited?: string[] }[];
   /** How densely it is dressed; absent for the standard. */

@@ -40,6 +40,19 @@ function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
     ["finish", finishWords],
     ["minutes a fly", (r) => String(r.minutesPerFly)],
     ["price a dozen", (r) => (r.pricePerDozenCents / 100).toFixed(2)],
+    [
+      "prices for sizes and colours",
+      (r) =>
+        (r.prices ?? [])
+          .map((p) =>
+            [
+              ...(p.sizes ? [`${p.sizes.from} to ${p.sizes.to}`] : []),
+              ...(p.variant === undefined ? [] : [p.variant]),
+              (p.perDozenCents / 100).toFixed(2),
+            ].join(" "),
+          )
+          .join("; ") || "none",
+    ],
     ["minutes across the dozen", (r) => `× ${r.stepByStepFactor}`],
     ["skills", (r) => r.skills.join(", ") || "none"],
     [

@@ -11,6 +11,7 @@ export const customerEntity = new EntitySchema<Customer>({
     rank: int({ default: 3 }),
     policy: text({ default: "alternates" }),
     destination: jsonb(),
+    discount: int({ default: 0 }),
     note: text({ default: "" }),
     version,
   },

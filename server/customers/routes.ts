@@ -29,7 +29,7 @@ export async function changeCustomer(db: Db, id: string, body: BodyOf<typeof edi
   const other = await db.getRepository(customerEntity).findOneBy({ name: changes.name });
   if (other && other.id !== id) throw nameTaken();
   if ((await update(db, customerEntity, { id, version }, changes)) === 0)
-    throw stale(before.version, before, changes, ["name", "kind", "rank", "policy", "destination", "note"]);
+    throw stale(before.version, before, changes, ["name", "kind", "rank", "policy", "destination", "discount", "note"]);
   return { id, ...changes, version: version + 1 };
 }
 

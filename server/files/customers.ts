@@ -26,10 +26,11 @@ function customerOf(line: Line, before: Customer | undefined): Given {
             .filter(Boolean)
         : (before?.destination.forbiddenSpecies ?? []),
     },
+    discount: line.number("discount") ?? before?.discount ?? 0,
     note: said("note", before?.note),
   };
 }
-const plain = ({ name, kind, rank, policy, destination, note }: Given): string =>
+const plain = ({ name, kind, rank, policy, destination, discount, note }: Given): string =>
   JSON.stringify([
     name,
     kind,
@@ -38,6 +39,7 @@ const plain = ({ name, kind, rank, policy, destination, note }: Given): string =
     destination.noLead,
     destination.barblessOnly,
     destination.forbiddenSpecies,
+    discount,
     note,
   ]);
 

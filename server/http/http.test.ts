@@ -82,6 +82,7 @@ describe("names", () => {
     kind: "",
     rank: 3,
     policy: "alternates" as const,
+    discount: 0,
     destination: { noLead: false, barblessOnly: false, forbiddenSpecies: [] },
     note: "",
   });

@@ -57,6 +57,7 @@ const customerRow = z.object({
   no_lead: z.enum(["0", "1"]).default("0"),
   barbless_only: z.enum(["0", "1"]).default("0"),
   forbidden_species: z.string().default(""),
+  discount: z.coerce.number().int().default(0),
   note: z.string().default(""),
 });
 
@@ -67,7 +68,7 @@ export async function importCustomers(db: Db, text: string): Promise<void> {
       barblessOnly: c.barbless_only === "1",
       forbiddenSpecies: c.forbidden_species.split(";").filter(Boolean),
     };
-    const { id, name, kind, rank, policy, note } = c;
-    await insert(db, customerEntity, { id, name, kind, rank, policy, destination, note });
+    const { id, name, kind, rank, policy, discount, note } = c;
+    await insert(db, customerEntity, { id, name, kind, rank, policy, destination, discount, note });
   }
 }

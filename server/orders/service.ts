@@ -1,6 +1,7 @@
 import { normalSize } from "@kasten/core/hooks";
 import { dozensText } from "@kasten/core/orders";
-import { askedKey, plainAsked, priceOf } from "@kasten/core/recipe";
+import { askedKey, breakAt, linePrice, plainAsked } from "@kasten/core/recipe";
+import type { Customer } from "@kasten/contract/customers";
 import type { Order } from "@kasten/contract/orders";
 import type { Exception } from "@kasten/contract/http";
 import type { Sku } from "@kasten/core/batches";
@@ -32,18 +33,29 @@ const lineRow = (line: LineInput, position: number): Partial<OrderLineRow> => ({
   asked: plainAsked(line.asked ?? {}),
 });
 
-async function insertLine(db: Db, world: World, orderId: string, position: number, line: LineInput): Promise<void> {
+/** What prices of an order depend on: the room's, the customer's, and all its lines. */
+interface Pricing {
+  world: World;
+  customer: Customer;
+  lines: LineInput[];
+}
+
+async function insertLine(db: Db, pricing: Pricing, orderId: string, position: number, line: LineInput): Promise<void> {
   await insert(db, orderLineEntity, {
     orderId,
     ...lineRow(line, position),
-    pricePerDozenCents: priceOfLine(world, line),
+    pricePerDozenCents: priceOfLine(pricing, line),
   });
 }
 
-/** What a dozen costs as it is asked: the parts left out come off. */
-function priceOfLine(world: World, line: LineInput): number {
+/** What a dozen costs as it is asked, by size and colour, with the order's break and the customer's per cent. */
+function priceOfLine({ world, customer, lines }: Pricing, line: LineInput): number {
   const recipe = world.patterns.get(line.pattern)?.recipe;
-  return recipe ? priceOf(recipe, line.asked ?? {}) : 0;
+  if (!recipe) return 0;
+  const flies = lines.filter((l) => l.pattern === line.pattern).reduce((sum, l) => sum + l.flies, 0);
+  const { size, variant, asked } = line;
+  const terms = { flies, breaks: world.settings.breaks, discount: customer.discount };
+  return linePrice(recipe, { size, variant, leave: asked?.leave }, terms).perDozenCents;
 }
 
 const summary = (world: World, lines: LineInput[]): string =>
@@ -71,7 +83,8 @@ export async function saveOrder(db: Db, person: Who, input: OrderInput, at: Date
   const exception = await exceptionFor(db, person, letPass, input, at);
   const row = { customerId: customer.id, due, dueReason, note, text, exception, ...created };
   const made = await insert(db, orderEntity, row);
-  for (const [i, line] of input.lines.entries()) await insertLine(db, world, made.id, i, line);
+  const pricing = { world, customer, lines: input.lines };
+  for (const [i, line] of input.lines.entries()) await insertLine(db, pricing, made.id, i, line);
   const told = `Wrote order ${made.number} for ${customer.name}: ${summary(world, input.lines)}, due ${due}`;
   await logEvent(db, person, "order", made.id, "written", told + passedWords(exception), at);
   await makeUp(db, input.lines.map(skuOf));
@@ -123,11 +136,11 @@ export async function changeOrder(
   id: string,
   input: OrderInput & { version: number },
 ): Promise<Order> {
-  const { world, letPass } = await checked(db, input);
+  const { world, customer: known, letPass } = await checked(db, input);
   const before = await lockedOrder(db, id, input.lines, (o) =>
     o.version === input.version ? undefined : staleOrder(o, input),
   );
-  await writeLines(db, world, before, input.lines);
+  await writeLines(db, { world, customer: known, lines: input.lines }, before);
   const { customer: customerId, due, dueReason = null, note, text, version } = input;
   const exception = await exceptionFor(db, person, letPass, input, new Date());
   await update(db, orderEntity, { id, version }, { customerId, due, dueReason, note, text, exception });
@@ -150,7 +163,8 @@ function staleOrder(before: Order, input: OrderInput): Problem {
 
 const cancelLine = (db: Db, id: string) => update(db, orderLineEntity, { id }, { cancelled: true });
 
-async function writeLines(db: Db, world: World, before: Order, lines: LineInput[]): Promise<void> {
+async function writeLines(db: Db, pricing: Pricing, before: Order): Promise<void> {
+  const { lines } = pricing;
   for (const was of before.lines) {
     const at = lines.findIndex((l) => l.id === was.id);
     const line = lines[at];
@@ -159,11 +173,17 @@ async function writeLines(db: Db, world: World, before: Order, lines: LineInput[
     if (!line) await cancelLine(db, was.id);
     else if (!(isSameFly(was, line) && isAskedAlike(was, line)) && begun) {
       await cancelLine(db, was.id);
-      await insertLine(db, world, before.id, at, line);
-    } else await update(db, orderLineEntity, { id: was.id }, { ...lineRow(line, at), ...repriced(world, was, line) });
+      await insertLine(db, pricing, before.id, at, line);
+    } else
+      await update(
+        db,
+        orderLineEntity,
+        { id: was.id },
+        { ...lineRow(line, at), ...repriced(pricing, before, was, line) },
+      );
   }
   for (const [i, line] of lines.entries())
-    if (!line.id || !before.lines.some((l) => l.id === line.id)) await insertLine(db, world, before.id, i, line);
+    if (!line.id || !before.lines.some((l) => l.id === line.id)) await insertLine(db, pricing, before.id, i, line);
 }
 
 const isSameFly = (a: Order["lines"][number], b: LineInput): boolean =>
@@ -173,9 +193,20 @@ const isSameFly = (a: Order["lines"][number], b: LineInput): boolean =>
 const isAskedAlike = (a: Order["lines"][number], b: LineInput): boolean =>
   askedKey(a.asked) === askedKey(b.asked ?? {});
 
-/** A price that was agreed stays as long as the same fly is asked. */
-const repriced = (world: World, was: Order["lines"][number], line: LineInput): Partial<OrderLineRow> =>
-  isSameFly(was, line) && isAskedAlike(was, line) ? {} : { pricePerDozenCents: priceOfLine(world, line) };
+/** A price that was agreed stays as long as the same fly is asked, and the order reaches the same break. */
+function repriced(
+  pricing: Pricing,
+  before: Order,
+  was: Order["lines"][number],
+  line: LineInput,
+): Partial<OrderLineRow> {
+  const fliesOf = (lines: { pattern: string; flies: number }[]) =>
+    lines.filter((l) => l.pattern === line.pattern).reduce((sum, l) => sum + l.flies, 0);
+  const percentAt = (flies: number) => breakAt(flies, pricing.world.settings.breaks)?.percent ?? 0;
+  const isSameBreak = percentAt(fliesOf(before.lines)) === percentAt(fliesOf(pricing.lines));
+  const isAgreed = isSameFly(was, line) && isAskedAlike(was, line) && isSameBreak;
+  return isAgreed ? {} : { pricePerDozenCents: priceOfLine(pricing, line) };
+}
 
 /** What is boxed already stays: the line may not shrink below it, become another fly, or go. */
 function guardBoxed(was: Order["lines"][number], line: LineInput | undefined): void {

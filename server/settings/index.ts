@@ -15,6 +15,7 @@ export const defaultSettings: Settings = {
   units: "mm",
   seasons: [],
   holidays: [],
+  breaks: [],
   changeOver: { pattern: 6, thread: 3, hook: 2 },
   rackPlaces: 480,
   stations: [

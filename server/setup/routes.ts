@@ -28,6 +28,7 @@ const names: Record<keyof Settings, string> = {
   holidays: "the holidays",
   changeOver: "the change-overs",
   rackPlaces: "the rack",
+  breaks: "what comes off for many dozen",
   stations: "the stations",
 };
 

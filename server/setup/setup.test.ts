@@ -205,7 +205,15 @@ describe("suppliers and customers", () => {
   });
   test("a customer is changed from the version that was seen; two of one name are not had", async () => {
     const destination = { noLead: false, barblessOnly: false, forbiddenSpecies: [] };
-    const body = { name: "Fen Lodge", kind: "lodge", rank: 2, policy: "tier" as const, destination, note: "" };
+    const body = {
+      name: "Fen Lodge",
+      kind: "lodge",
+      rank: 2,
+      policy: "tier" as const,
+      destination,
+      discount: 0,
+      note: "",
+    };
     const { id, ...rest } = await owner.ok(addCustomer, { body });
     const changed = await owner.ok(editCustomer, {
       params: { id },

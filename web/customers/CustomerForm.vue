@@ -25,6 +25,7 @@ const form = useEntryForm({
     kind: c?.kind ?? "",
     rank: (c?.rank ?? USUAL_RANK) as number | undefined,
     policy: c?.policy ?? "alternates",
+    discount: (c?.discount ?? 0) as number | undefined,
     noLead: c?.destination.noLead ?? false,
     barblessOnly: c?.destination.barblessOnly ?? false,
     species: (c?.destination.forbiddenSpecies ?? []).join(", "),
@@ -68,6 +69,16 @@ const policies = [
       :max="9"
       :step="1"
       hint="1 comes first where not all can be on time."
+    />
+    <EntryNumber
+      :form="form"
+      name="discount"
+      label="Their per cent"
+      unit="%"
+      :min="0"
+      :max="60"
+      :step="1"
+      hint="Comes off every price, after what comes off for many dozen."
     />
     <fieldset class="col-span-full border border-rule p-3">
       <legend class="px-1 font-semibold">Where the flies go</legend>

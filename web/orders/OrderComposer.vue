@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
 import { wishWords } from "@kasten/core/orders";
-import { priceOf } from "@kasten/core/recipe";
+import { linePrice, type LinePrice } from "@kasten/core/recipe";
 import { newKey } from "../http";
 import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -24,7 +24,7 @@ const { text, read, wished, whole, unsure, customer, conflicts, marks, questions
   props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new",
   props.order?.text ?? "",
 );
-const { patterns, recipeOf } = useCatalogue();
+const { data: room, patterns, recipeOf } = useCatalogue();
 const { busy, refusal, send } = useChange();
 const reason = ref(props.order?.exception?.reason ?? "");
 const isLetPass = computed(() => conflicts.value.length === 0 || reason.value.trim().length >= 3);
@@ -84,12 +84,24 @@ const tooEarly = computed(() =>
   }),
 );
 const total = computed(() =>
-  read.value.lines.reduce((sum, l, i) => sum + ((l.flies ?? 0) / 12) * (pricePerDozen(l.pattern, i) ?? 0), 0),
+  read.value.lines.reduce((sum, l, i) => sum + ((l.flies ?? 0) / 12) * (prices.value[i]?.perDozenCents ?? 0), 0),
 );
-/** What a dozen costs as it is asked. */
-function pricePerDozen(pattern: string | undefined, i: number): number | undefined {
-  const recipe = pattern === undefined ? undefined : recipeOf(pattern);
-  return recipe ? priceOf(recipe, wished.value[i]?.asked ?? {}) : patterns.value.get(pattern ?? "")?.pricePerDozenCents;
+/** What a dozen of each line costs as it is asked, and why. */
+const prices = computed(() => read.value.lines.map((_, i) => priceOfLine(i)));
+function priceOfLine(i: number): LinePrice | undefined {
+  const line = read.value.lines[i];
+  const recipe = line?.pattern === undefined ? undefined : recipeOf(line.pattern);
+  if (!recipe || !line) return undefined;
+  const alike = read.value.lines.filter((l) => l.pattern === line.pattern);
+  return linePrice(
+    recipe,
+    { size: line.size, variant: line.variant, leave: wished.value[i]?.asked.leave },
+    {
+      flies: alike.reduce((sum, l) => sum + (l.flies ?? 0), 0),
+      breaks: room.value?.settings.breaks ?? [],
+      discount: customer.value?.discount ?? 0,
+    },
+  );
 }
 
 async function save(): Promise<void> {
@@ -140,7 +152,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       class="mt-2"
       :read="read.lines"
       :wished="wished"
-      :prices="read.lines.map((l, i) => pricePerDozen(l.pattern, i))"
+      :prices="prices"
       :promised="promised"
     />
     <EarlierOrders

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { dozensText, wishWords, type ReadLine, type wishedChoice } from "@kasten/core/orders";
-import { isPlain } from "@kasten/core/recipe";
+import { isPlain, type LinePrice } from "@kasten/core/recipe";
 import { isGranted, wishFateSentence } from "@kasten/core/sentences";
 import type { promise } from "@kasten/contract/orders";
 import type { ReplyOf } from "@kasten/contract/http";
@@ -16,8 +16,8 @@ const props = defineProps<{
   read: ReadLine[];
   /** What became of each line's wishes. */
   wished: ReturnType<typeof wishedChoice>[];
-  /** Cents a dozen, as each line asks. */
-  prices: (number | undefined)[];
+  /** What a dozen costs, as each line asks, and why. */
+  prices: (LinePrice | undefined)[];
   promised: ReplyOf<typeof promise>["lines"];
 }>();
 const { patterns, recipeOf } = useCatalogue();
@@ -31,13 +31,23 @@ const lines = computed(() =>
       form: l.form ?? "",
       formWords: of && formName(of, l.form ?? ""),
       promised: props.promised[i],
-      price: l.flies && props.prices[i] !== undefined ? money((l.flies / 12) * (props.prices[i] ?? 0)) : "",
+      price: l.flies && props.prices[i] ? money((l.flies / 12) * props.prices[i].perDozenCents) : "",
+      why: whyOf(props.prices[i]),
       asked: props.wished[i]?.asked ?? {},
       fates: props.wished[i]?.fates ?? [],
       recipe: l.pattern === undefined ? undefined : recipeOf(l.pattern),
     };
   }),
 );
+/** What a price is made of, where it is not simply the pattern's. */
+function whyOf(price: LinePrice | undefined): string {
+  if (!price || (!price.break && price.discount === 0)) return "";
+  return [
+    `${money(price.listCents)} a dozen`,
+    ...(price.break ? [`−${price.break.percent} % from ${price.break.dozens} dz`] : []),
+    ...(price.discount > 0 ? [`−${price.discount} % for them`] : []),
+  ].join(", ");
+}
 type Line = (typeof lines.value)[number];
 const columns: Column<Line>[] = [
   { id: "fly", head: "Fly", quiet: true, lead: true, class: "!p-0.5 w-28" },
@@ -82,6 +92,10 @@ const columns: Column<Line>[] = [
     /></template>
     <template #cell-size="{ row: l }">{{ l.size ?? "?" }}</template>
     <template #cell-colour="{ row: l }">{{ l.variant ? variantName(l.of, l.variant) : "?" }}</template>
+    <template #cell-price="{ row: l }"
+      >{{ l.price
+      }}<span v-if="l.why" class="block text-[0.83rem] whitespace-normal text-soft">{{ l.why }}</span></template
+    >
     <template #cell-earliest="{ row: l }"
       ><span v-if="l.promised" :title="l.promised.sentence"
         ><b v-if="l.due" class="block">due {{ day(l.due) }}</b

@@ -11,6 +11,7 @@ const DressingFacts = defineAsyncComponent(() => import("./DressingFacts.vue"));
 const RestFacts = defineAsyncComponent(() => import("./RestFacts.vue"));
 const FinishFacts = defineAsyncComponent(() => import("./FinishFacts.vue"));
 
+const PriceFacts = defineAsyncComponent(() => import("./PriceFacts.vue"));
 const VariantFacts = defineAsyncComponent(() => import("./VariantFacts.vue"));
 
 /** What a pattern is beside its steps: name, hook, sizes, colours, weight forms, finish, minutes and price. */
@@ -72,6 +73,7 @@ const hookOptions = computed(() => [
     <FoldOut class="sheet p-3" title="Colours, weights, finish and the rest">
       <div class="grid gap-4 lg:grid-cols-2">
         <VariantFacts v-model="draft.recipe" class="lg:col-span-2" />
+        <PriceFacts v-model="draft.recipe" />
         <FinishFacts v-model="draft.recipe" />
         <RestFacts v-model="draft" />
         <DressingFacts v-model="draft.recipe" />

@@ -10,6 +10,7 @@ import { useSession } from "../team";
 import BeginningSteps from "./BeginningSteps.vue";
 const SupplierList = defineAsyncComponent(() => import("./SupplierList.vue"));
 const StationsForm = defineAsyncComponent(() => import("./StationsForm.vue"));
+const BreaksForm = defineAsyncComponent(() => import("./BreaksForm.vue"));
 const SettingsForm = defineAsyncComponent(() => import("./SettingsForm.vue"));
 const FileIntake = defineAsyncComponent(() => import("./FileIntake.vue"));
 const DrawerList = defineAsyncComponent(() => import("./DrawerList.vue"));
@@ -25,6 +26,7 @@ const tabs = [
   { id: "settings", label: "Settings" },
   { id: "days", label: "Seasons and holidays" },
   { id: "stations", label: "Stations" },
+  { id: "prices", label: "Prices" },
   { id: "drawers", label: "Drawers" },
   { id: "suppliers", label: "Suppliers" },
   { id: "customers", label: "Customers" },
@@ -59,6 +61,13 @@ const owner = computed(() => may("set up the room"));
     /></template>
     <template #stations
       ><StationsForm
+        v-if="settings.data.value"
+        :key="settings.data.value.version"
+        :settings="settings.data.value"
+        :can="owner"
+    /></template>
+    <template #prices
+      ><BreaksForm
         v-if="settings.data.value"
         :key="settings.data.value.version"
         :settings="settings.data.value"

@@ -6,6 +6,7 @@ import { Fifth1700000000005 } from "./0005";
 import { Sixth1700000000006 } from "./0006";
 import { Seventh1700000000007 } from "./0007";
 import { Eighth1700000000008 } from "./0008";
+import { Ninth1700000000009 } from "./0009";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   Sixth1700000000006,
   Seventh1700000000007,
   Eighth1700000000008,
+  Ninth1700000000009,
 ];
