@@ -166,7 +166,7 @@ function workLeft(m: Model): Float64Array {
 
 /** Keeps people to the order in which an outline gives them the main work of each job. */
 class Line {
-  /** The place of each job among all: by the share of its person's turns that come before it. */
+  /** When the main work of each job begins in the outline: what begins earlier comes first. */
   readonly rank: Float64Array;
   private readonly person: Int32Array;
   private readonly done: number[];
@@ -179,10 +179,9 @@ class Line {
     this.person = new Int32Array(m.ops).fill(-1);
     this.done = outline.turns.map(() => 0);
     outline.turns.forEach((jobs, p) =>
-      jobs.forEach((j, i) => {
+      jobs.forEach((j) => {
         this.rank[j] = outline.starts[j]!;
         this.person[outline.main[j]!] = p;
-        void i;
       }),
     );
   }

@@ -17,6 +17,8 @@ const FOR_OUTLINE = 0.6;
 /** Of so many iterations one round of the outline is made, where iterations are counted. */
 const PER_OUTLINE = 4000;
 const MOST_OUTLINES = 24;
+/** Fewer jobs than this are put in order one operation at a time. */
+const FEW_JOBS = 12;
 /** Changes tried in each outline, for each job. */
 const OUTLINE_CHANGES = 250;
 /** And no more than so many jobs are looked at, of one person's each time. */
@@ -119,10 +121,10 @@ function firstPlan(m: Model, effort: Effort): Plan {
   return plan;
 }
 
-/** Improves the order of the main work, where one operation of each job is most of it. */
+/** Improves the order of the main work, in rounds of which each begins at the best plan of those before. */
 function outlined(m: Model, plan: Plan, random: Random, effort: Effort): void {
+  if (m.jobs < FEW_JOBS || m.hasPins || plan.tails) return;
   const main = mainOperations(m);
-  if (!main) return;
   const best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
   const rounds = effort.isCounted
     ? Math.min(MOST_OUTLINES, Math.ceil(effort.iterations / PER_OUTLINE))
