@@ -71,15 +71,22 @@ describe("an order in one line", () => {
     expect(screen.get("textarea").element.value).toBe("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
   });
 
-  test("what a destination forbids is saved only by whoever says so", async () => {
+  test("what a destination forbids is saved only by whoever says why", async () => {
     const destination = { noLead: false, barblessOnly: true, forbiddenSpecies: [] };
     const [customer] = things.room().customers;
-    const { screen } = await open(things.server({}, { customers: customer ? [{ ...customer, destination }] : [] }));
+    const server = things.server({}, { customers: customer ? [{ ...customer, destination }] : [] });
+    const { screen } = await open(server.answer(addOrder, things.order()));
     await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
     await settle();
-    expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
-    await screen.get("input[type=checkbox]").setValue(true);
-    expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
+    const isDisabled = () => screen.get(".btn-main").attributes("disabled") !== undefined;
+    expect(isDisabled()).toBe(true);
+    await screen.get("input.field").setValue(" x ");
+    expect(isDisabled(), "a letter is no reason").toBe(true);
+    await screen.get("input.field").setValue("They press the barbs down themselves");
+    expect(isDisabled()).toBe(false);
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(addOrder)[0]?.body.exception).toEqual({ reason: "They press the barbs down themselves" });
   });
 
   test("a line that is there already keeps its place; another's change is told before mine goes over it", async () => {
