@@ -18,7 +18,7 @@ beforeAll(async () => {
 afterAll(() => room.stop());
 
 const noFlash: Asked = { leave: ["flash"] };
-const MOLE = "Mole Pier 6 natural; Oxbow and Daughters, in 9 weeks";
+const MOLE = "Mole Pier 6 natural; Northlight Guides, in 9 weeks";
 
 /** An order of one line that asks something beside its pattern. */
 const body = async (text: string, asked?: Asked) => {
