@@ -28,6 +28,7 @@ test("names without end, an order of sixty lines and a drawer with forty lots ar
     rank: 2,
     policy: "original",
     destination,
+    discount: 0,
     note: `${LONG} ${UNBROKEN}`,
   });
   const lines = Array.from({ length: 60 }, (_, i) => ({
