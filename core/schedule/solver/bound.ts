@@ -1,5 +1,6 @@
 import { assignmentCost } from "./assignment";
 import type { Model } from "./model";
+import { mainOperations } from "./outline";
 
 /** More jobs than this are not put into places of an order: their bound is that of each alone. */
 const MOST_JOBS = 220;
@@ -63,13 +64,6 @@ function earliestEnds(m: Model): Float64Array {
   return ends;
 }
 
-const leastMinutes = (m: Model, o: number): number => {
-  let least = Infinity;
-  for (let c = m.choicesFrom[o]!; c < m.choicesFrom[o + 1]!; c++)
-    least = Math.min(least, m.minutes[o * m.people + m.choices[c]!]!);
-  return least;
-};
-
 /** Minutes that are left at least, after the end of each operation, to the end of its job. */
 function leastTails(m: Model): Float64Array {
   const tails = new Float64Array(m.ops);
@@ -77,7 +71,7 @@ function leastTails(m: Model): Float64Array {
     for (let o = m.firstOp[j + 1]! - 1; o >= m.firstOp[j]!; o--) {
       tails[o] = Math.max(tails[o]!, m.dry[o]!);
       for (const before of m.predsOf(o))
-        tails[before] = Math.max(tails[before]!, m.dry[before]! + leastMinutes(m, o) + tails[o]!);
+        tails[before] = Math.max(tails[before]!, m.dry[before]! + m.leastMinutes(o) + tails[o]!);
     }
   return tails;
 }
@@ -91,11 +85,7 @@ interface Group {
 }
 
 function groupsOf(m: Model): Group[] {
-  const main = Array.from({ length: m.jobs }, (_, j) => {
-    let best = m.firstOp[j]!;
-    for (let o = best; o < m.firstOp[j + 1]!; o++) if (leastMinutes(m, o) > leastMinutes(m, best)) best = o;
-    return best;
-  });
+  const main = [...mainOperations(m)];
   const peopleOf = (o: number): number[] =>
     [...m.choices.subarray(m.choicesFrom[o], m.choicesFrom[o + 1])].sort((a, b) => a - b);
   const sets = new Map<string, number[]>();
@@ -136,7 +126,7 @@ function whenDone(m: Model, people: number[], from: number, minutes: number): nu
 
 function costInOrder(m: Model, group: Group, heads: Float64Array, tails: Float64Array, ends: Float64Array): number {
   const { people, jobs, ops } = group;
-  const works = ops.map((o) => leastMinutes(m, o)).sort((a, b) => a - b);
+  const works = ops.map((o) => m.leastMinutes(o)).sort((a, b) => a - b);
   const first = firstBegin(m, group, heads);
   let sum = 0;
   const through = works.map((w) => whenDone(m, people, first, (sum += w)));
@@ -158,7 +148,7 @@ function firstBegin(m: Model, { ops }: Group, heads: Float64Array): number {
 }
 
 function endOfLoad(m: Model, group: Group, heads: Float64Array, tails: Float64Array): number {
-  const all = group.ops.reduce((sum, o) => sum + leastMinutes(m, o), 0);
+  const all = group.ops.reduce((sum, o) => sum + m.leastMinutes(o), 0);
   const tail = group.ops.reduce((least, o) => Math.min(least, tails[o]!), Infinity);
   return group.ops.length === 0 ? 0 : whenDone(m, group.people, firstBegin(m, group, heads), all) + tail;
 }

@@ -156,10 +156,7 @@ function rankOf(m: Model, rule: Rule, o: Offer, left: Float64Array, mean: number
 function workLeft(m: Model): Float64Array {
   const left = new Float64Array(m.ops);
   for (let o = m.ops - 1; o >= 0; o--) {
-    let least = Infinity;
-    for (let c = m.choicesFrom[o]!; c < m.choicesFrom[o + 1]!; c++)
-      least = Math.min(least, m.minutes[o * m.people + m.choices[c]!]!);
-    left[o] = (least === Infinity ? 0 : least) + m.dry[o]! + (m.isLast[o] ? 0 : left[o + 1]!);
+    left[o] = m.leastMinutes(o) + m.dry[o]! + (m.isLast[o] ? 0 : left[o + 1]!);
   }
   return left;
 }

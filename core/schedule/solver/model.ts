@@ -1,7 +1,7 @@
 import { Hours } from "./hours";
 import type { ScheduleJob, ScheduleProblem, SetupState } from "../types";
 
-/** A job whose operations are such that no plan is looked for; see `impossible`. */
+/** Nobody, nothing, nowhere: where there is no index to give. */
 export const NONE = -1;
 
 /**
@@ -166,6 +166,14 @@ export class Model {
       if (this.setup[o]! >= 0) state[p] = this.setup[o]!;
     }
     return minutes;
+  }
+
+  /** Minutes that an operation takes whoever is quickest; 0 where nobody may do it. */
+  leastMinutes(o: number): number {
+    let least = Infinity;
+    for (let c = this.choicesFrom[o]!; c < this.choicesFrom[o + 1]!; c++)
+      least = Math.min(least, this.minutes[o * this.people + this.choices[c]!]!);
+    return least === Infinity ? 0 : least;
   }
 
   predsOf(o: number): Int32Array {

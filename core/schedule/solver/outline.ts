@@ -20,16 +20,9 @@ export interface Outline {
 export function mainOperations(m: Model): Int32Array {
   return Int32Array.from({ length: m.jobs }, (_, j) => {
     let main = m.firstOp[j]!;
-    for (let o = main + 1; o < m.firstOp[j + 1]!; o++) if (leastMinutes(m, o) > leastMinutes(m, main)) main = o;
+    for (let o = main + 1; o < m.firstOp[j + 1]!; o++) if (m.leastMinutes(o) > m.leastMinutes(main)) main = o;
     return main;
   });
-}
-
-function leastMinutes(m: Model, o: number): number {
-  let least = Infinity;
-  for (let c = m.choicesFrom[o]!; c < m.choicesFrom[o + 1]!; c++)
-    least = Math.min(least, m.minutes[o * m.people + m.choices[c]!]!);
-  return least === Infinity ? 0 : least;
 }
 
 /**
@@ -73,7 +66,7 @@ export class OutlineSearch {
       this.head[j] = head;
       const last = m.firstOp[j + 1]! - 1;
       let least = m.dry[o]!;
-      for (let x = o + 1; x <= last; x++) least += leastMinutes(m, x) + m.dry[x]!;
+      for (let x = o + 1; x <= last; x++) least += m.leastMinutes(x) + m.dry[x]!;
       const was = Math.max(least, plan.end[last]! + m.dry[last]! - plan.end[o]!);
       this.tail[j] = least + lean * (was - least);
     }

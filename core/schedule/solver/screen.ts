@@ -57,7 +57,7 @@ export function refuseAbsurd(problem: ScheduleProblem): void {
     if (o.pinned) whole(o.pinned.start, `The minute at which ${o.id} is pinned`, -MOST);
   }
 }
-/** Minutes of two thousand years: sums of a few of them are still exact in 32 bits where they are kept so. */
+/** Minutes of nine hundred years: sums of a few of them are still exact in 32 bits. */
 const MOST = 500_000_000;
 
 /** Why no plan can hold a job, whatever else there is to do; undefined where one might. */

@@ -9,7 +9,7 @@ import { Random } from "./random";
 import { refuseAbsurd, whyImpossible } from "./screen";
 import { withoutLeftOut, type Rest } from "./settle";
 
-export const ITERATIONS = 50_000;
+const ITERATIONS = 50_000;
 /** Of the budget, first plans take no more than this, */
 const FOR_RULES = 0.15;
 /** and what is then decided by the outline. */

@@ -70,10 +70,7 @@ function isRackFullest(m: Model): boolean {
   let work = 0;
   for (let o = 0; o < m.ops; o++) {
     onRacks += m.rack[o]! >= 0 ? m.places[o]! * m.dry[o]! : 0;
-    let least = Infinity;
-    for (let c = m.choicesFrom[o]!; c < m.choicesFrom[o + 1]!; c++)
-      least = Math.min(least, m.minutes[o * m.people + m.choices[c]!]!);
-    work += least;
+    work += m.leastMinutes(o);
   }
   const places = m.rackPlaces.reduce((sum, r) => sum + r, 0) * horizon;
   const hours = m.hours.total.reduce((sum, t) => sum + t, 0);
