@@ -36,6 +36,8 @@ const domainProblems = {
   "probability-invalid": 422,
   "too-little-known": 422,
   "quantity-invalid": 422,
+  "named-twice": 422,
+  "solver-failed": 422,
   "schedule-invalid": 422,
   "method-unknown": 422,
   "blend-cycle": 422,

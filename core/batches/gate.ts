@@ -1,6 +1,6 @@
 import type { Coded, Missing } from "../errors";
 import type { StockUnit } from "../units";
-import type { Side } from "../needs";
+import type { Side } from "../materials";
 import type { NotPromised } from "../recipe";
 
 /** What holds a batch back from the bench. Quantities in base units. */

@@ -31,6 +31,8 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   PROBABILITY_INVALID: { name: "level", value: 2 },
   TOO_LITTLE_KNOWN: { owed: 12 },
   QUANTITY_INVALID: { name: "turns", value: -1 },
+  NAMED_TWICE: { what: "a class of feathers", id: "8-9 mm" },
+  SOLVER_FAILED: { what: "the cheapest mix", status: "Time limit reached" },
   SCHEDULE_INVALID: { reason: "Two jobs share a bench." },
   METHOD_UNKNOWN: { step: "body", question: "dubbing way", school: "glued", known: ["loop"] },
   BLEND_CYCLE: { blend: "x", through: ["y", "x"] },

@@ -31,6 +31,10 @@ export interface ErrorDetails {
   PROBABILITY_INVALID: { name: string; value: number };
   TOO_LITTLE_KNOWN: { owed: number };
   QUANTITY_INVALID: { name: string; value: number };
+  /** Two of a kind with one id, where each must be named once. */
+  NAMED_TWICE: { what: string; id: string };
+  /** A solver answered something else than what it was asked to solve. */
+  SOLVER_FAILED: { what: string; status: string };
   SCHEDULE_INVALID: { reason: string };
   METHOD_UNKNOWN: { step: string; question: string; school: string; known: string[] };
   BLEND_CYCLE: { blend: string; through: string[] };

@@ -6,3 +6,4 @@ export * from "./threadScale";
 export * from "./words";
 export * from "./blend";
 export * from "./colours";
+export * from "./side";

@@ -3,10 +3,9 @@ import { ceilSafe } from "../numeric";
 import { guard, quantity, quantityOf, type Quantity, type StockUnit } from "../units";
 import type { ComponentUse, ComposedFly, FlyPart } from "../fly";
 import type { Role } from "../recipe";
+import type { Side } from "../materials";
 import { benchWords } from "./benchWords";
 import { contextOf, measured, pieceOf, piecesPerFly, type Context, type Knowledge } from "./taken";
-
-export type Side = "left" | "right";
 
 /** What a batch needs of one component, from one side where sides matter. Stock quantities in whole base units. */
 export interface Requirement {

@@ -63,4 +63,5 @@ export function halved(low: number, high: number, isTooLow: (x: number) => boole
 }
 
 export * from "./lists";
+export * from "./lp";
 export * from "./written";

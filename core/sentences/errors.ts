@@ -45,6 +45,8 @@ const sentences: Sentences<ErrorDetails> = {
   TOO_LITTLE_KNOWN: (d) =>
     `Too little is known of the rejects to promise ${d.owed} flies. Log a batch of this pattern first, or lower the service level.`,
   QUANTITY_INVALID: (d) => `“${d.name}” cannot be ${d.value}. Give a quantity that can be measured.`,
+  NAMED_TWICE: (d) => `“${d.id}” stands twice as ${d.what}. Name each once.`,
+  SOLVER_FAILED: (d) => `“${d.what}” could not be worked out: ${d.status}. Try it with fewer materials at once.`,
   SCHEDULE_INVALID: (d) => d.reason,
   METHOD_UNKNOWN: (d) =>
     `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,

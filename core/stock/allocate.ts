@@ -1,3 +1,4 @@
+import type { Side } from "../materials";
 import { less, lesser, sumOf, type Quantity } from "../units";
 
 /** A lot in a drawer, as allocation sees it. Quantities in base units; barb class in mm. */
@@ -8,7 +9,7 @@ export interface LotInDrawer {
   free: Quantity;
   /** Empty for what is not dyed. */
   dyeLot: string;
-  side?: "left" | "right";
+  side?: Side;
   barb?: [number, number];
   /** Sortable; the older goes first. */
   receivedAt: string;
@@ -17,7 +18,7 @@ export interface LotInDrawer {
 
 export interface LotDemand {
   quantity: Quantity;
-  side?: "left" | "right";
+  side?: Side;
   /** Wanted barb length in mm, ends included. */
   barb?: [number, number];
   /** Somebody has said that dye lots may be mixed within the batch. */

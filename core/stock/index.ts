@@ -1,1 +1,5 @@
 export * from "./allocate";
+export * from "./cutList";
+export * from "./feathers";
+export * from "./runway";
+export * from "./weigh";

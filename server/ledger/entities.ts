@@ -1,5 +1,5 @@
 import { EntitySchema } from "typeorm";
-import type { Side } from "@kasten/core/needs";
+import type { Side } from "@kasten/core/materials";
 import type { Quantity } from "@kasten/core/units";
 import { bigint, flag, int, optional, refers, text, uuid, uuidKey, written } from "../database/columns";
 

@@ -1,4 +1,4 @@
-import type { Side } from "@kasten/core/needs";
+import type { Side } from "@kasten/core/materials";
 import type { Quantity } from "@kasten/core/units";
 import { insert, type Db } from "../database/rows";
 import { lotEntity, movementEntity, reservationEntity, type FlyKind, type ReservationRow } from "./entities";

@@ -1,0 +1,2 @@
+export * from "./mix";
+export * from "./reorder";
