@@ -12,11 +12,13 @@ import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
 import { endpoints } from "@kasten/contract/all";
 import { openApiDocument } from "@kasten/contract/openapi";
+import { uuidParams } from "@kasten/contract/http";
 import { mayDo } from "@kasten/contract/permissions";
 import { batchDetail, batchRoutes, materialsCsv } from "./batches";
 import { benchRoutes } from "./bench";
 import { bookRoutes } from "./book";
 import { boxRoutes } from "./box";
+import { buyingRoutes, onePurchase, purchaseCsv, type Cheapest } from "./buying";
 import { catalogueRoutes } from "./catalogue";
 import { customerRoutes } from "./customers";
 import { SteadyClient } from "./database/steady";
@@ -47,6 +49,8 @@ export interface AppOptions {
   outlook: Outlook;
   takeIn: TakeIn;
   files: Files;
+  /** Finds the cheapest way to buy, beside the server. */
+  cheapest: Cheapest;
   log: Logger;
   version: string;
   /** Folder of the built web application, when it is served from here. */
@@ -68,6 +72,7 @@ const rooms = [
   orderRoutes,
   customerRoutes,
   purchasingRoutes,
+  buyingRoutes,
   fileRoutes,
   setupRoutes,
   batchRoutes,
@@ -159,10 +164,10 @@ function openRoutes(app: express.Express, { source, version }: AppOptions): void
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
 
-function roomRoutes({ source, live, outlook, takeIn, files }: AppOptions): express.Router {
+function roomRoutes({ source, live, outlook, takeIn, files, cheapest }: AppOptions): express.Router {
   const api = express.Router();
   const register = registrar(api, { source, findPerson: activePersonById });
-  for (const routes of rooms) routes(register, { outlook, takeIn, files });
+  for (const routes of rooms) routes(register, { outlook, takeIn, files, cheapest });
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await activePersonById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))
@@ -177,6 +182,11 @@ function roomRoutes({ source, live, outlook, takeIn, files }: AppOptions): expre
     await signedIn(request);
     const detail = await batchDetail(source.manager, String(request.params.id));
     response.type("text/csv").attachment(`batch-${detail.number}-materials.csv`).send(materialsCsv(detail));
+  });
+  api.get("/purchases/:id/order.csv", async (request, response) => {
+    await signedIn(request);
+    const purchase = await onePurchase(source.manager, uuidParams.parse(request.params).id);
+    response.type("text/csv").attachment(`purchase-order-${purchase.number}.csv`).send(purchaseCsv(purchase));
   });
   return api;
 }

@@ -65,6 +65,7 @@ const { app, close } = await buildApp({
   outlook,
   takeIn: work.takeIn,
   files: work,
+  cheapest: work.cheapest,
   log,
   version,
   web: join(root, "web/dist"),

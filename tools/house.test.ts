@@ -89,6 +89,7 @@ const order = [
   "orders",
   "batches",
   "stock",
+  "purchasing",
   "schedule",
   "sentences",
 ];

@@ -215,6 +215,17 @@ export const reserveBatch = endpoint({
   body: none,
   reply: z.object({ short: z.array(z.string()) }),
 });
+export const reserveAllAnew = endpoint({
+  ...base,
+  params: none,
+  id: "reserveAllAnew",
+  method: "post",
+  path: "/reservations/anew",
+  summary: "Give back what planned batches have put by and reserve anew, the earliest due first",
+  permission: "make up batches",
+  body: none,
+  reply: z.object({ batches: z.number().int(), short: z.number().int() }),
+});
 export const unreserveBatch = endpoint({
   ...base,
   id: "unreserveBatch",
@@ -264,6 +275,7 @@ export const batchEndpoints = [
   editBatch,
   exceptBatch,
   reserveBatch,
+  reserveAllAnew,
   unreserveBatch,
   releaseBatch,
   pullBatch,

@@ -13,6 +13,10 @@ export const needSchema = z.object({
   inDrawers: z.number(),
   reserved: z.number(),
   short: z.number(),
+  /** Of what is short, on its way already, with the day of the last that is needed; and still to be ordered. */
+  coming: z.number(),
+  comesOn: isoDay.nullable(),
+  toOrder: z.number(),
   /** The batches that need it, earliest due first: a dozen at most. */
   batches: z.array(
     z.object({

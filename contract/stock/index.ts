@@ -1,9 +1,15 @@
 import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
-import { done, endpoint, figure, idParams, none } from "../http";
+import { done, endpoint, figure, idParams, none, realDay } from "../http";
+import { baseUnits, drawerCode, moreThanNothing } from "./common";
+import { findStock } from "./find";
+import { lotEndpoints, soldAs } from "./lot";
+import { readOutlook } from "./outlook";
 
-/** A thousand kilometres of thread, a tonne of fur: counts beyond that are typing slips. */
-const MOST_COUNTED = 1_000_000_000_000;
+export { drawerCode } from "./common";
+export * from "./find";
+export * from "./lot";
+export * from "./outlook";
 
 export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
 export const stockItemSchema = z.object({
@@ -35,6 +41,15 @@ export const lotSchema = z.object({
   quantity: z.number(),
   reserved: z.number(),
   remnant: z.boolean(),
+  soldAs: z.string(),
+  openedOn: z.string().nullable(),
+  expiresOn: z.string().nullable(),
+  /** Kept apart until then, and until somebody lets it go. */
+  apartUntil: z.string().nullable(),
+  papers: z.string(),
+  note: z.string(),
+  /** The skin of which it is one class. */
+  skin: z.string().nullable(),
 });
 export const movementSchema = z.object({
   id: z.number(),
@@ -62,17 +77,16 @@ export const stockDetailSchema = stockItemSchema.extend({
       packWords: z.string(),
       priceCents: z.number(),
       leadDays: z.number(),
+      breaks: z.array(z.object({ fromPacks: z.number(), cents: z.number() })),
+      usable: z.number(),
+      grade: z.string(),
+      season: z.object({ from: z.number(), to: z.number() }).nullable(),
+      note: z.string(),
     }),
   ),
 });
 export type StockDetail = z.infer<typeof stockDetailSchema>;
 
-/** Pieces, µm, µg or nl; rounded to whole ones, and no more than a room can hold. */
-const baseUnits = z
-  .number()
-  .min(0, "Not less than nothing")
-  .max(MOST_COUNTED, "More than any room holds")
-  .transform(Math.round);
 const base = { room: "stock", params: none, query: none };
 export const listStock = endpoint({
   ...base,
@@ -117,7 +131,7 @@ export const receiveStock = endpoint({
   summary: "Receive a delivery as a new lot",
   permission: "handle stock",
   body: z.object({
-    quantity: baseUnits.refine((q) => q > 0, "More than nothing"),
+    quantity: moreThanNothing,
     lot: z.string().min(1, "Give the lot a name").max(60),
     dyeLot: z.string().max(60).default(""),
     grade: z.string().max(20).default(""),
@@ -128,7 +142,14 @@ export const receiveStock = endpoint({
       .refine(([from, to]) => from <= to, "The shorter barb comes first, such as 5 to 9 mm")
       .nullable()
       .default(null),
-    priceCents: z.number().int().min(0).max(100_000_000).default(0),
+    /** What was paid for it all; left out where nobody knows. */
+    priceCents: z.number().int().min(0).max(100_000_000).nullable().default(null),
+    soldAs: soldAs.default(""),
+    origin: z.string().trim().max(200).default(""),
+    papers: z.string().trim().max(200).default(""),
+    expiresOn: realDay.nullable().default(null),
+    /** New skins are kept apart until then. */
+    apartUntil: realDay.nullable().default(null),
     /** Who sent it; by itself the quickest of its sources. */
     supplier: z.string().max(60).optional(),
     note: z.string().max(200).default(""),
@@ -159,11 +180,6 @@ export const drawerSchema = z.object({
   materials: z.number().int(),
   lots: z.number().int(),
 });
-export const drawerCode = z
-  .string()
-  .trim()
-  .max(20, "At most 20 characters")
-  .regex(/^[\p{L}\d][\p{L}\d-]{0,19}$/u, "Letters, digits and hyphens, at most 20, such as A12");
 const drawerParams = z.object({ id: z.coerce.number().int().min(1).max(2_147_483_647) });
 export const listDrawers = endpoint({
   ...base,
@@ -216,7 +232,7 @@ export const countIn = endpoint({
   summary: "Count in what lies in a drawer, without a supplier: an opening balance, a gift, something found",
   permission: "handle stock",
   body: z.object({
-    quantity: baseUnits.refine((q) => q > 0, "More than nothing"),
+    quantity: moreThanNothing,
     /** By itself it is named after the day. */
     lot: z.string().max(60).default(""),
     dyeLot: z.string().max(60).default(""),
@@ -235,4 +251,7 @@ export const stockEndpoints = [
   nameDrawer,
   removeDrawer,
   countIn,
+  findStock,
+  readOutlook,
+  ...lotEndpoints,
 ];

@@ -9,6 +9,8 @@ export interface GateReasonDetails {
   PATTERN_LACKS: { missing: Missing };
   SHORT: { material: string; quantity: number; unit: StockUnit; side?: Side };
   MIXES_DYE_LOTS: { material: string };
+  /** A controlled species, of whose lot nobody has said what papers it has. */
+  PAPERS_MISSING: { material: string; species: string; lot: string };
   NOBODY_ABLE: { skills: string[] };
   STATION_DOWN: { station: string };
 }
@@ -21,6 +23,8 @@ export interface GateInput {
   shortages: GateReasonDetails["SHORT"][];
   /** Materials whose reservation mixes dye lots without anybody having said so. */
   mixedLots: string[];
+  /** Reserved lots of a controlled species without papers. */
+  withoutPapers?: GateReasonDetails["PAPERS_MISSING"][];
   /** Skills that the pattern asks for, and how many people have them all. */
   skills: string[];
   peopleAble: number;
@@ -34,6 +38,7 @@ export function gateReasons(g: GateInput): GateReason[] {
     ...g.missingFromPattern.map((missing) => ({ code: "PATTERN_LACKS" as const, details: { missing } })),
     ...g.shortages.map((details) => ({ code: "SHORT" as const, details })),
     ...g.mixedLots.map((material) => ({ code: "MIXES_DYE_LOTS" as const, details: { material } })),
+    ...(g.withoutPapers ?? []).map((details) => ({ code: "PAPERS_MISSING" as const, details })),
     ...(g.peopleAble === 0 ? [{ code: "NOBODY_ABLE" as const, details: { skills: g.skills } }] : []),
     ...g.stationsDown.map((station) => ({ code: "STATION_DOWN" as const, details: { station } })),
   ];

@@ -14,6 +14,8 @@ export interface LotInDrawer {
   /** Sortable; the older goes first. */
   receivedAt: string;
   remnant: boolean;
+  /** Begun already: used up before another is opened. */
+  opened?: boolean;
 }
 
 export interface LotDemand {
@@ -51,8 +53,8 @@ export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawe
   lots.filter((l) => l.free > 0 && accepts(demand, l));
 
 /**
- * Which lots to take a demand from: remnants first, then the oldest lot that covers it, then several lots, oldest
- * first. Dyed lots are not mixed unless somebody has said so: then the one that covers, or the largest as far as it
+ * Which lots to take a demand from: remnants first, then what is opened, then the oldest lot that covers it, then
+ * several lots, oldest first. Dyed lots are not mixed unless somebody has said so: then the one that covers, or the largest as far as it
  * goes.
  *
  * @returns quantities that add up to the demand less `short`
@@ -61,6 +63,7 @@ export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const eligible = eligibleLots(demand, lots).sort(
     (a, b) =>
       Number(b.remnant) - Number(a.remnant) ||
+      Number(b.opened ?? false) - Number(a.opened ?? false) ||
       (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) ||
       a.receivedAt.localeCompare(b.receivedAt) ||
       a.lot.localeCompare(b.lot),
@@ -73,7 +76,8 @@ export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const single = covering.find((l) => l.free >= demand.quantity);
   const take: Allocation["take"] = [];
   let open = demand.quantity;
-  for (const l of single && !covering[0]?.remnant ? [single] : covering) {
+  const first = covering[0];
+  for (const l of single && !(first?.remnant || first?.opened) ? [single] : covering) {
     const quantity = lesser(open, l.free);
     if (quantity > 0) take.push({ lot: l.lot, place: l.place, quantity });
     open = less(open, quantity);

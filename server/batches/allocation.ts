@@ -1,5 +1,14 @@
 import type { Requirement } from "@kasten/core/needs";
-import { allocate, eligibleLots, type Allocation, type LotDemand } from "@kasten/core/stock";
+import {
+  allocate,
+  eligibleLots,
+  shareFeathers,
+  type Allocation,
+  type FeatherClass,
+  type FeatherDemand,
+  type FeatherShare,
+  type LotDemand,
+} from "@kasten/core/stock";
 import { less, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { StockedLot } from "../ledger";
 
@@ -32,3 +41,53 @@ export const onPaper = (lots: Lots): Lots =>
 /** Free stock that could serve a requirement: right side, right class. */
 export const freeFor = (r: Requirement, lots: Lots): Quantity =>
   sumOf(eligibleLots(demandOf(r, quantity(1, r.unit), true), lots.get(r.material) ?? []).map((l) => l.free));
+
+/** What a batch still wants of a material of which it asks for classes. */
+export interface ClassDemand {
+  id: string;
+  requirement: Requirement;
+  missing: Quantity;
+  mixLots: boolean;
+  due: string;
+  /** Among those of one day: the lower goes first. */
+  rank: number;
+}
+
+/** Lots as classes: one lot in one drawer is one class, of which so many feathers can be taken. */
+export const classesOfLots = (lots: StockedLot[]): FeatherClass[] =>
+  lots.map((l) => ({
+    id: classId(l),
+    fromMm: l.barb?.[0] ?? 0,
+    toMm: l.barb?.[1] ?? 0,
+    count: l.free,
+    ...(l.side && { side: l.side }),
+  }));
+
+export const classId = (l: Pick<StockedLot, "lot" | "place">): string => `${l.lot}|${l.place}`;
+
+/**
+ * Shares the lots of one material out among batches that each accept some of its classes: a true maximum in order of
+ * the days they are due, whichever lots that takes.
+ */
+export function shareLots(demands: ClassDemand[], lots: StockedLot[]): FeatherShare {
+  const asked = demands.map((d, order): FeatherDemand => ({
+    id: d.id,
+    due: d.due,
+    rank: d.rank,
+    order,
+    feathers: d.missing,
+    ...(d.requirement.barb && { barbMm: d.requirement.barb }),
+    ...(d.requirement.side && { side: d.requirement.side }),
+    only: new Set(lotsFor(d, lots).map(classId)),
+  }));
+  return shareFeathers(classesOfLots(lots), asked);
+}
+
+/** Which lots a batch may be given: those of one dye lot, unless they may be mixed. Unsorted ones have no class. */
+function lotsFor(d: ClassDemand, lots: StockedLot[]): StockedLot[] {
+  const sorted = d.requirement.barb ? lots.filter((l) => l.barb) : lots;
+  if (d.mixLots || !sorted.some((l) => l.dyeLot !== "")) return sorted;
+  const { take } = allocate(demandOf(d.requirement, d.missing, false), sorted);
+  const first = sorted.find((l) => l.lot === take[0]?.lot);
+  return sorted.filter((l) => l.dyeLot === (first?.dyeLot ?? ""));
+}

@@ -21,6 +21,7 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
     shortages: requirements
       .map((r) => ({ material: r.materialName, quantity: missingOf(room, r), unit: r.unit, side: r.side }))
       .filter((s) => s.quantity > 0),
+    withoutPapers: withoutPapers(room),
     mixedLots: batch.mixLots ? [] : requirements.filter((r) => dyeLots(r.key) > 1).map((r) => r.materialName),
     skills,
     peopleAble: people.filter((p) => p.role !== "shop" && skills.every((s) => p.skills.includes(s))).length,
@@ -30,3 +31,13 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
   });
   return [...(fault ? [fault] : []), ...breachesOf(room.world, room.computed), ...reasons.map(gateSentence)];
 }
+
+/** Reserved lots of a controlled species of which nobody has said what papers they have. */
+const withoutPapers = ({ computed, reserved, world }: BatchRoom) =>
+  computed.requirements.flatMap((r) => {
+    const species = world.materials.get(r.material)?.controlledSpecies;
+    if (species === undefined) return [];
+    return reserved
+      .filter((x) => x.key === r.key && x.papers === "")
+      .map((x) => ({ material: r.materialName, species, lot: x.lotCode }));
+  });

@@ -31,6 +31,9 @@ const select = `
 export const openBatches = (db: Db): Promise<OpenBatch[]> =>
   rows(db, `${select} WHERE b.state NOT IN ('finished', 'dissolved') ORDER BY b.number`);
 
+export const openBatchesById = (db: Db, ids: string[]): Promise<OpenBatch[]> =>
+  rows(db, `${select} WHERE b.id = ANY($1) AND b.state NOT IN ('finished', 'dissolved') ORDER BY b.number`, [ids]);
+
 /** A page of open batches in some states, by the day they are due. */
 export async function openPage(
   db: Db,

@@ -7,6 +7,7 @@ import {
   pullBatch,
   readBatch,
   releaseBatch,
+  reserveAllAnew,
   reserveBatch,
   splitBatch,
   unreserveBatch,
@@ -14,11 +15,12 @@ import {
 import type { Register } from "../http/handle";
 import { batchDetail } from "./detail";
 import { batchPage } from "./page";
-import { edit, letPass, logPrep, merge, pull, release, reserve, split, unreserve } from "./service";
+import { edit, letPass, logPrep, merge, pull, release, reserve, reserveAnew, split, unreserve } from "./service";
 
 const ok = { ok: true as const };
 
 export function batchRoutes(register: Register): void {
+  register(reserveAllAnew, ({ db, person }) => reserveAnew(db, person));
   register(listBatches, ({ db, query }) => batchPage(db, query));
   register(readBatch, ({ db, params }) => batchDetail(db, params.id));
   register(splitBatch, async ({ db, person, params, body }) => ({

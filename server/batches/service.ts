@@ -2,11 +2,11 @@ import { askedKey } from "@kasten/core/recipe";
 import { mergeClaims, mostOwedFor, skuKey, splitClaims, type PrepKind } from "@kasten/core/batches";
 import { quantityWords } from "@kasten/core/materials";
 import { dozensText } from "@kasten/core/orders";
-import { nothing } from "@kasten/core/units";
+import { less, nothing } from "@kasten/core/units";
 import type { Batch } from "@kasten/contract/batches";
 import { insertNew, isoInstant, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
-import { giveBack, lockLotsOfBatch, move, placeId, putBy, reservedRows } from "../ledger";
+import { giveBack, lockLots, lockLotsOfBatch, lotsPutBy, move, placeId, putBy, reservedRows } from "../ledger";
 import { logEvent } from "../log";
 import { currentVersions } from "../recipes";
 import { readSettings } from "../settings";
@@ -16,11 +16,12 @@ import { breachesOf } from "./breaches";
 import { dissolve, insertBatch, writeClaims } from "./claims";
 import { owedOf } from "./compute";
 import { batchPrepEntity } from "./entities";
+import { exchange } from "./exchange";
 import { gateOf } from "./gate";
 import { readLearned } from "./knowledge";
 import { changeBatch, lockedBatch, lockedOfFly, lockFlyOf } from "./lock";
 import { millBlend } from "./mill";
-import { batchById, type OpenBatch } from "./queries";
+import { batchById, NEVER_DUE, openBatches, type OpenBatch } from "./queries";
 import { missingOf, readBatchRoom } from "./room";
 
 type Who = { id: string };
@@ -153,11 +154,15 @@ export async function reserve(db: Db, person: Who, id: string): Promise<string[]
   const short: string[] = [];
   let taken = 0;
   for (const r of room.computed.requirements) {
-    const plan = takeFor(r, missingOf(room, r), batch.mixLots, room.lots);
+    const missing = missingOf(room, r);
+    // Too few of a class are free: others may do as well with another.
+    const exchanged = r.barb ? await exchange(db, room, r, missing) : nothing;
+    const plan = exchanged > nothing ? { take: [], short: nothing } : takeFor(r, missing, batch.mixLots, room.lots);
     for (const t of plan.take)
       await putBy(db, { lotId: t.lot, placeId: t.place, quantity: t.quantity, batchId: id, key: r.key });
-    taken += plan.take.length;
-    if (plan.short > nothing) short.push(`${quantityWords(plan.short, r.unit)} of ${r.materialName}`);
+    taken += plan.take.length + exchanged;
+    const left = exchanged > nothing ? less(missing, exchanged) : plan.short;
+    if (left > nothing) short.push(`${quantityWords(left, r.unit)} of ${r.materialName}`);
   }
   const but = short.length > 0 ? `, short of ${short.join(", ")}` : "";
   if (taken > 0)
@@ -170,6 +175,32 @@ export async function unreserve(db: Db, person: Who, id: string): Promise<void> 
   await giveBack(db, { batchId: id });
   await logEvent(db, person, "batch", id, "unreserved", `Gave back the reservations of batch ${batch.number}`);
 }
+
+/**
+ * Gives back what all planned batches have put by and reserves anew, the earliest due first: when priorities have
+ * changed. Released ones keep theirs. @returns how many batches, and how many of them are short of something
+ */
+export async function reserveAnew(db: Db, person: Who): Promise<{ batches: number; short: number }> {
+  const planned = (await openBatches(db))
+    .filter((b) => b.state === "planned")
+    .sort((a, b) => dueOf(a).localeCompare(dueOf(b)) || a.number - b.number);
+  await lockFlyOf(
+    db,
+    planned.map((b) => b.id),
+  );
+  for (const b of planned) await lockedOfFly(db, b.id, ["planned"]);
+  await lockLots(db, await lotsPutBy(db));
+  for (const b of planned) await giveBack(db, { batchId: b.id });
+  let short = 0;
+  for (const b of planned) {
+    const room = await readBatchRoom(db, b.id);
+    if (room.computed.fault) continue;
+    if ((await reserve(db, person, b.id)).length > 0) short++;
+  }
+  return { batches: planned.length, short };
+}
+
+const dueOf = (b: OpenBatch): string => b.claims.map((c) => c.due).sort()[0] ?? NEVER_DUE;
 
 export async function release(db: Db, person: Who, id: string, version: number): Promise<void> {
   const batch = await lockedBatch(db, id, ["planned"], version);

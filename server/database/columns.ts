@@ -11,6 +11,8 @@ export const flag = (more: More = {}): EntitySchemaColumnOptions => ({ type: "bo
 export const jsonb = (more: More = {}): EntitySchemaColumnOptions => ({ type: "jsonb", ...more });
 export const uuid = (more: More = {}): EntitySchemaColumnOptions => ({ type: "uuid", ...more });
 export const instant = (more: More = {}): EntitySchemaColumnOptions => ({ type: "timestamp with time zone", ...more });
+/** A day of the calendar, as ISO text. */
+export const day = (more: More = {}): EntitySchemaColumnOptions => ({ type: "date", ...more });
 /** The instant at which the row was written. */
 export const written = (more: More = {}): EntitySchemaColumnOptions => instant({ default: () => "now()", ...more });
 /** A key that the database makes. */

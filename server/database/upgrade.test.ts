@@ -31,6 +31,9 @@ async function tablesOf(db: pg.Client): Promise<string[]> {
 /** A reply that was kept of signing in, or of a person added: its fingerprint was made over the password. */
 const holdsPassword = ({ person_id, reply }: Row): boolean =>
   person_id === null || (typeof reply === "object" && reply !== null && ("login" in reply || "isNew" in reply));
+/** A lot's price of nought was never said: it is unknown since. */
+const priceUnknown = (table: string) => (r: Row) =>
+  table === "lot" && r.price_cents === 0 ? { ...r, price_cents: null } : r;
 const rowsOf = async (db: pg.Client, table: string): Promise<Row[]> =>
   (await db.query<{ row: Row }>(`SELECT to_jsonb(t) AS row FROM "${table}" t`)).rows.map((r) => r.row);
 /** Rows without the columns that came later, in an order that does not depend on the database. */
@@ -86,7 +89,7 @@ describe("a room of version 0.2.0, in the middle of its work", () => {
     for (const [table, rows] of before) {
       if (table === "setting" || countedAnew.includes(table)) continue;
       const columns = Object.keys(rows[0] ?? {});
-      const stays = table === "request_key" ? rows.filter((r) => !holdsPassword(r)) : rows;
+      const stays = table === "request_key" ? rows.filter((r) => !holdsPassword(r)) : rows.map(priceUnknown(table));
       expect(only(columns, await rowsOf(db, table)), table).toEqual(only(columns, stays));
     }
   });

@@ -85,7 +85,8 @@ export const lots: FileReader = async (db) => {
             side: side || null,
             barb,
             receivedAt: at,
-            priceCents: Math.round((price ?? 0) * 100),
+            priceCents: price === undefined ? null : Math.round(price * 100),
+            priceFor: price === undefined ? null : there,
           });
           const to = drawer ? await drawerFor(tx, drawer) : material.drawerId;
           const from = await originOf(tx, line.text("supplier"));

@@ -18,11 +18,22 @@ const lotRow = z.object({
   barb_from_mm: number.optional(),
   barb_to_mm: number.optional(),
   received_days_ago: number,
-  price_cents: number.default(0),
+  price_cents: number.optional(),
+  sold_as: z.string().default(""),
+  expires_in_days: number.optional(),
+  apart_days: number.optional(),
+  opened_days_ago: number.optional(),
+  origin: z.string().default(""),
+  papers: z.string().default(""),
+  note: z.string().default(""),
   remnant: flag,
 });
 
 const DAY_MS = 86_400_000;
+
+/** An ISO day so many days from now. */
+const dayFrom = (now: Date, days: number | undefined): string | null =>
+  days === undefined ? null : new Date(now.getTime() + days * DAY_MS).toISOString().slice(0, 10);
 
 /** Lots arrive as movements from their supplier, like any delivery. */
 export async function importLots(db: Db, person: { id: string }, text: string, now: Date): Promise<void> {
@@ -44,7 +55,16 @@ export async function importLots(db: Db, person: { id: string }, text: string, n
       grade: l.grade,
       side: l.side,
       receivedAt: at,
-      priceCents: Math.round(l.price_cents),
+      priceCents: l.price_cents === undefined ? null : Math.round(l.price_cents),
+      priceFor: l.price_cents === undefined ? null : quantity(l.quantity * perFileUnit[unit], unit),
+      soldAs: l.sold_as,
+      supplierId: source.supplierId,
+      expiresOn: dayFrom(now, l.expires_in_days),
+      apartUntil: dayFrom(now, l.apart_days),
+      openedOn: dayFrom(now, l.opened_days_ago === undefined ? undefined : -l.opened_days_ago),
+      origin: l.origin,
+      papers: l.papers,
+      note: l.note,
       remnant: l.remnant,
       barb: l.barb_from_mm !== undefined && l.barb_to_mm !== undefined ? [l.barb_from_mm, l.barb_to_mm] : null,
     });

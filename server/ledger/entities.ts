@@ -1,7 +1,7 @@
 import { EntitySchema } from "typeorm";
 import type { Side } from "@kasten/core/materials";
 import type { Quantity } from "@kasten/core/units";
-import { bigint, flag, int, optional, refers, text, uuid, uuidKey, written } from "../database/columns";
+import { bigint, day, flag, int, optional, refers, text, uuid, uuidKey, version, written } from "../database/columns";
 
 export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
 export type PlaceKind = (typeof placeKinds)[number];
@@ -44,9 +44,27 @@ export interface LotRow {
   barbFromUm: number | null;
   barbToUm: number | null;
   receivedAt: Date;
-  priceCents: number;
+  /** What was paid for it, and for how much of it, in base units; unknown is not nought. */
+  priceCents: number | null;
+  priceFor: Quantity | null;
   remnant: boolean;
   batchId: string | null;
+  /** As it was sold: a spool, a cape, a packet; empty where nobody said. */
+  soldAs: string;
+  supplierId: string | null;
+  /** ISO days. */
+  openedOn: string | null;
+  expiresOn: string | null;
+  /** Kept apart until then, and until somebody lets it go: new skins, what may carry moth. */
+  apartUntil: string | null;
+  origin: string;
+  papers: string;
+  note: string;
+  /** The skin of which it is one class. */
+  skinId: string | null;
+  /** The line of a purchase order with which it came. */
+  purchaseLineId: string | null;
+  version: number;
 }
 
 export const lotEntity = new EntitySchema<LotRow>({
@@ -65,12 +83,25 @@ export const lotEntity = new EntitySchema<LotRow>({
     barbFromUm: int(optional),
     barbToUm: int(optional),
     receivedAt: written(),
-    priceCents: int({ default: 0 }),
+    priceCents: int(optional),
+    priceFor: bigint(optional),
     remnant: flag(),
     batchId: uuid({ ...optional, ...refers("batch") }),
+    soldAs: text({ default: "" }),
+    supplierId: text({ ...optional, ...refers("supplier") }),
+    openedOn: day(optional),
+    expiresOn: day(optional),
+    apartUntil: day(optional),
+    origin: text({ default: "" }),
+    papers: text({ default: "" }),
+    note: text({ default: "" }),
+    skinId: uuid({ ...optional, ...refers("lot") }),
+    purchaseLineId: uuid({ ...optional, ...refers("purchase_line") }),
+    version,
   },
   indices: [
     { name: "lot_material", columns: ["materialCode"] },
+    { name: "lot_skin", columns: ["skinId"], where: "skin_id IS NOT NULL" },
     { name: "lot_flies", columns: ["patternId", "variant", "form", "size"] },
   ],
   checks: [
@@ -79,6 +110,8 @@ export const lotEntity = new EntitySchema<LotRow>({
       name: "lot_barb_in_order",
       expression: "barb_from_um <= barb_to_um",
     },
+    { name: "lot_price_check", expression: "price_cents >= 0 AND price_for > 0" },
+    { name: "lot_is_no_class_of_itself", expression: "skin_id <> id" },
     { name: "lot_is_material_or_flies", expression: "(material_code IS NULL) <> (pattern_id IS NULL)" },
   ],
 });
@@ -188,7 +221,54 @@ export const reservationEntity = new EntitySchema<ReservationRow>({
   ],
 });
 
-export const ledgerEntities = [placeEntity, lotEntity, movementEntity, balanceEntity, reservationEntity];
+export const countWays = ["counted", "weighed", "looked at"] as const;
+export type CountWay = (typeof countWays)[number];
+
+/** What somebody counted of a lot in a place, how, and how sure that is. */
+export interface StockCountRow {
+  id: number;
+  at: Date;
+  personId: string;
+  lotId: string;
+  placeId: number;
+  counted: Quantity;
+  /** What the ledger held at that moment. */
+  expected: Quantity;
+  /** Two standard deviations of a weighing; nothing where it was counted by hand. */
+  plusMinus: Quantity;
+  how: CountWay;
+  note: string;
+}
+
+export const stockCountEntity = new EntitySchema<StockCountRow>({
+  name: "stock_count",
+  columns: {
+    id: bigint({ primary: true, generated: "increment" }),
+    at: written(),
+    personId: uuid(refers("person")),
+    lotId: uuid(refers("lot")),
+    placeId: int(refers("place")),
+    counted: bigint(),
+    expected: bigint(),
+    plusMinus: bigint({ default: 0 }),
+    how: text(),
+    note: text({ default: "" }),
+  },
+  indices: [{ name: "stock_count_lot", columns: ["lotId", "id"] }],
+  checks: [
+    { name: "stock_count_not_negative", expression: "counted >= 0 AND plus_minus >= 0" },
+    { name: "stock_count_how_check", expression: "how IN ('counted', 'weighed', 'looked at')" },
+  ],
+});
+
+export const ledgerEntities = [
+  placeEntity,
+  lotEntity,
+  movementEntity,
+  balanceEntity,
+  reservationEntity,
+  stockCountEntity,
+];
 
 /** Which fly: pattern, colour, weight form and size. */
 export interface FlyKind {

@@ -45,9 +45,22 @@ export interface NewLot {
   /** Barb length from and to, mm. */
   barb?: [number, number] | null;
   receivedAt?: Date;
-  priceCents?: number;
+  /** What was paid, and for how much of it, in base units; left out where nobody knows. */
+  priceCents?: number | null;
+  priceFor?: Quantity | null;
   remnant?: boolean;
   batch?: string;
+  soldAs?: string;
+  supplierId?: string | null;
+  openedOn?: string | null;
+  expiresOn?: string | null;
+  apartUntil?: string | null;
+  origin?: string;
+  papers?: string;
+  note?: string;
+  /** The skin of which it is one class. */
+  skinId?: string;
+  purchaseLineId?: string;
 }
 
 const um = (mm: number): number => Math.round(mm * 1000);

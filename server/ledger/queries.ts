@@ -37,7 +37,10 @@ export async function lotsInDrawers(db: Db, materials?: string[]): Promise<Map<s
     .addSelect("l.barbToUm", "to")
     .addSelect("CAST(l.receivedAt AS text)", "receivedAt")
     .addSelect("l.remnant", "remnant")
-    .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0");
+    .addSelect("l.openedOn IS NOT NULL", "opened")
+    .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0")
+    // What is kept apart or past its day is there, and not to be tied with.
+    .andWhere("l.apartUntil IS NULL AND (l.expiresOn IS NULL OR l.expiresOn >= current_date)");
   if (materials) query.andWhere("l.materialCode = ANY(:materials)", { materials });
   return groupBy((await query.getRawMany<RawLot>()).map(toLot), (l) => l.material);
 }
@@ -58,7 +61,27 @@ export interface ReservedRow {
   place: string;
   placeId: number;
   quantity: Quantity;
+  /** What papers the lot has; a controlled species needs some. */
+  papers: string;
 }
+
+/** What batches have put by of one material. */
+export const reservedOfMaterial = (
+  db: Db,
+  material: string,
+): Promise<{ batch: string; key: string; lot: string; place: number; quantity: Quantity }[]> =>
+  db
+    .createQueryBuilder(reservationEntity, "r")
+    .innerJoin("lot", "l", "l.id = r.lotId")
+    .select("r.batchId", "batch")
+    .addSelect("r.key", "key")
+    .addSelect("r.lotId", "lot")
+    .addSelect("r.placeId", "place")
+    .addSelect("r.quantity", "quantity")
+    .where("r.batchId IS NOT NULL AND l.materialCode = :material", { material })
+    .orderBy("r.batchId")
+    .addOrderBy("r.key")
+    .getRawMany();
 
 /** Reservations of one batch, or of all open ones. */
 export function reservedRows(db: Db, batch?: string): Promise<ReservedRow[]> {
@@ -75,6 +98,7 @@ export function reservedRows(db: Db, batch?: string): Promise<ReservedRow[]> {
     .addSelect("p.code", "place")
     .addSelect("p.id", "placeId")
     .addSelect("r.quantity", "quantity")
+    .addSelect("l.papers", "papers")
     .where("r.batchId IS NOT NULL")
     .orderBy("l.code");
   if (batch !== undefined) query.andWhere("r.batchId = :batch", { batch });
@@ -104,6 +128,12 @@ export const pulledRows = (db: Db): Promise<PulledRow[]> =>
 export const lockLots = async (db: Db, lots: string[]): Promise<void> => {
   await db.query("SELECT 1 FROM lot WHERE id = ANY($1) ORDER BY id FOR NO KEY UPDATE", [lots]);
 };
+
+/** Lots of which batches have put some by. */
+export const lotsPutBy = async (db: Db): Promise<string[]> =>
+  (await rows<{ lot: string }>(db, "SELECT DISTINCT lot_id AS lot FROM reservation WHERE batch_id IS NOT NULL")).map(
+    (r) => r.lot,
+  );
 
 /** Locks the lots that a batch has put by or in its kit. */
 export const lockLotsOfBatch = async (db: Db, batch: string): Promise<void> => {

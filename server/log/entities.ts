@@ -12,6 +12,7 @@ export const subjects = [
   "customer",
   "room",
   "supplier",
+  "purchase",
 ] as const;
 export type Subject = (typeof subjects)[number];
 

@@ -1,1 +1,2 @@
 export * from "./needs";
+export * from "./stockOutlook";

@@ -1,13 +1,23 @@
 import { groupBy } from "@kasten/core/numeric";
 import type { Requirement } from "@kasten/core/needs";
-import { less, nothing, sumOf, type Quantity } from "@kasten/core/units";
+import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
-import { computeBatch, onPaper, openBatches, readLearned, takeFor, type ComputedBatch } from "../batches";
+import {
+  computeBatch,
+  onPaper,
+  openBatches,
+  readLearned,
+  shareLots,
+  takeFor,
+  type ClassDemand,
+  type ComputedBatch,
+} from "../batches";
 import type { Db } from "../database/rows";
 import { lotsInDrawers, pulledRows, reservedRows, type StockedLot } from "../ledger";
-import { proposalFor, sourcesByMaterial, type Source } from "../purchasing";
+import { arrivalsByMaterial, proposalFor, sourcesByMaterial, type Arrival, type Source } from "../purchasing";
 import { todayIn } from "../settings";
 import { readWorld, type World } from "../world";
+import { Coming } from "./coming";
 
 /** Everything that the open batches draw on, read with a fixed number of queries. */
 export interface Room {
@@ -19,6 +29,8 @@ export interface Room {
   /** What each batch has put by, and what lies in its kit, by "batch|key". */
   reserved: Map<string, Quantity>;
   pulled: Map<string, Quantity>;
+  /** What is ordered and on its way, by material. */
+  arrivals: Map<string, Arrival[]>;
 }
 
 const byBatchAndKey = (list: { batch: string; key: string; quantity: Quantity }[]): Map<string, Quantity> =>
@@ -41,6 +53,7 @@ export async function readRoom(db: Db): Promise<Room> {
     sources: await sourcesByMaterial(db),
     reserved: byBatchAndKey(await reservedRows(db)),
     pulled: byBatchAndKey(await pulledRows(db)),
+    arrivals: await arrivalsByMaterial(db),
   };
 }
 
@@ -100,12 +113,14 @@ export interface Shortage {
  */
 export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
   const free = onPaper(room.lots);
+  const classed = shareClasses(room);
+  const coming = new Map([...room.arrivals].map(([material, list]) => [material, new Coming(list)]));
   const needs = new Map<string, Need>();
   const shortages: Shortage[] = [];
   for (const { batch, requirements } of room.batches)
     for (const r of requirements) {
       const { reserved, needed, missing } = standingOf(room, batch.id, r);
-      const { short } = takeFor(r, missing, batch.mixLots, free);
+      const short = classed.get(`${batch.id}|${r.key}`) ?? takeFor(r, missing, batch.mixLots, free).short;
       const need = needOf(needs, room, r);
       need.need += needed;
       need.reserved += reserved;
@@ -113,11 +128,51 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
       const pattern = `${batch.patternName} ${batch.size}`;
       if (needed > nothing && ++need.batchCount <= MOST_BATCHES_SHOWN)
         need.batches.push({ id: batch.id, number: batch.number, pattern, issue: needed, reserved, due: batch.due });
-      if (short > nothing) shortages.push(shortageOf(room, batch.id, r.material, short));
+      if (short === nothing) continue;
+      const claimed = coming.get(r.material)?.claim(short) ?? { short, day: undefined };
+      need.coming += short - claimed.short;
+      need.toOrder += claimed.short;
+      if (claimed.day !== undefined && claimed.day > (need.comesOn ?? "")) need.comesOn = claimed.day;
+      shortages.push(shortageOf(room, batch.id, r.material, short, claimed));
     }
   for (const need of needs.values())
-    need.proposal = need.milled ? null : proposalFor(need.short, room.sources.get(need.material), room.today);
+    need.proposal = need.milled ? null : proposalFor(need.toOrder, room.sources.get(need.material), room.today);
   return { needs: [...needs.values()].filter((n) => n.batches.length > 0).sort(shortFirst), shortages };
+}
+
+/**
+ * What is short of materials that are asked for by class, by "batch|key": shared out over all batches at once, so that
+ * a batch that could take larger feathers leaves the small ones to one that cannot.
+ */
+function shareClasses(room: Room): Map<string, Quantity> {
+  const short = new Map<string, Quantity>();
+  for (const [material, demands] of classDemands(room))
+    for (const d of shareLots(demands, room.lots.get(material) ?? []).demands)
+      short.set(d.id, quantity(d.short, "count"));
+  return short;
+}
+
+/** All that open batches still want of each material of which at least one asks for a class. */
+export function classDemands(room: Room): Map<string, ClassDemand[]> {
+  const all = room.batches.flatMap(({ batch, requirements }, rank) =>
+    requirements.map((r): [string, ClassDemand] => [
+      r.material,
+      {
+        id: `${batch.id}|${r.key}`,
+        requirement: r,
+        missing: standingOf(room, batch.id, r).missing,
+        mixLots: batch.mixLots,
+        due: batch.due,
+        rank,
+      },
+    ]),
+  );
+  const byMaterial = groupBy(all, ([material]) => material);
+  return new Map(
+    [...byMaterial]
+      .map(([material, list]) => [material, list.map(([, d]) => d)] as const)
+      .filter(([, list]) => list.some((d) => d.requirement.barb) && list.every((d) => d.requirement.unit === "count")),
+  );
 }
 
 /** A material that every batch needs names the first of them only. */
@@ -126,10 +181,27 @@ const MOST_BATCHES_SHOWN = 12;
 const shortFirst = (a: Need, b: Need): number =>
   Number(b.short > 0) - Number(a.short > 0) || a.drawer.localeCompare(b.drawer) || a.material.localeCompare(b.material);
 
-function shortageOf(room: Room, batch: string, material: string, short: Quantity): Shortage {
-  const isBlend = room.world.materials.get(material)?.blend !== undefined;
-  const proposal = proposalFor(short, room.sources.get(material), room.today);
-  return { batch, material, short, arrives: isBlend ? room.today : (proposal?.arrives ?? null) };
+/**
+ * What is short for a batch, and the day on which it would be there: that of the purchase orders that cover it, or the
+ * quickest supplier's where something is still to be ordered.
+ */
+function shortageOf(
+  room: Room,
+  batch: string,
+  material: string,
+  short: Quantity,
+  claimed: { short: number; day: string | undefined },
+): Shortage {
+  if (room.world.materials.get(material)?.blend !== undefined) return { batch, material, short, arrives: room.today };
+  const comes = claimed.day !== undefined && claimed.day < room.today ? room.today : claimed.day;
+  if (claimed.short === 0) return { batch, material, short, arrives: comes ?? null };
+  const ordered = proposalFor(claimed.short, room.sources.get(material), room.today)?.arrives;
+  return {
+    batch,
+    material,
+    short,
+    arrives: ordered === undefined ? null : ordered > (comes ?? "") ? ordered : (comes ?? null),
+  };
 }
 
 function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
@@ -150,6 +222,9 @@ function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
     inDrawers: sumOf(lots.map((l) => l.quantity)),
     reserved: 0,
     short: 0,
+    coming: 0,
+    comesOn: null,
+    toOrder: 0,
     batches: [],
     batchCount: 0,
     milled: material?.blend !== undefined,

@@ -2,7 +2,7 @@ import { EntitySchema } from "typeorm";
 import { bigint, instant, int, text } from "../database/columns";
 
 /** What was computed of the whole room, and is kept until it is computed anew. */
-export type Part = "needs" | "cover" | "sums" | "plan" | "late" | "turns" | "basis";
+export type Part = "needs" | "cover" | "sums" | "plan" | "late" | "turns" | "basis" | "stock";
 
 export interface OutlookRow {
   part: Part;

@@ -1,6 +1,6 @@
 import type { Db } from "../database/rows";
 import { busy } from "../http/problems";
-import type { Cover } from "../needs";
+import type { Cover, KeptOutlook } from "../needs";
 import type { Line, PromisedLine } from "../schedule";
 import type { Part } from "./entities";
 import { findPart, type Found } from "./queries";
@@ -28,7 +28,7 @@ interface Kept {
  */
 export class Outlook {
   private readonly kept = new Map<Part, Kept>();
-  private readonly parsed = new WeakMap<Kept, Map<string, Cover>>();
+  private readonly parsed = new WeakMap<Kept, ReadonlyMap<string, unknown>>();
   private running: Promise<void> = Promise.resolve();
   private next?: Promise<void>;
   private timer?: NodeJS.Timeout;
@@ -45,14 +45,21 @@ export class Outlook {
     return (await this.newest(db, part)).doc;
   }
 
-  async cover(db: Db): Promise<Map<string, Cover>> {
-    const kept = await this.newest(db, "cover");
-    const known = this.parsed.get(kept);
-    if (known) return known;
-    // What this program wrote itself, in the shape of `coverOf`.
-    const cover = new Map(JSON.parse(kept.doc) as [string, Cover][]);
-    this.parsed.set(kept, cover);
-    return cover;
+  cover(db: Db): Promise<ReadonlyMap<string, Cover>> {
+    return this.byMaterial<Cover>(db, "cover");
+  }
+
+  /** When how much of each material is taken, and who gets which of its classes. */
+  stock(db: Db): Promise<ReadonlyMap<string, KeptOutlook>> {
+    return this.byMaterial<KeptOutlook>(db, "stock");
+  }
+
+  private async byMaterial<T>(db: Db, part: "cover" | "stock"): Promise<ReadonlyMap<string, T>> {
+    const kept = await this.newest(db, part);
+    // What this program wrote itself, in the shape that the part has.
+    const known = this.parsed.get(kept) ?? new Map(JSON.parse(kept.doc) as [string, unknown][]);
+    this.parsed.set(kept, known);
+    return known as ReadonlyMap<string, T>;
   }
 
   /** The earliest days of some lines. */

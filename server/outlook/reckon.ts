@@ -2,7 +2,8 @@ import { solveSchedule } from "@kasten/core/schedule";
 import type { Batch, sumBatches } from "@kasten/contract/batches";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { DataSource } from "typeorm";
-import { coverOf } from "../needs";
+import type { Plan } from "@kasten/contract/schedule";
+import { coverOf, stockOutlook } from "../needs";
 import {
   basisOf,
   lateOrders,
@@ -12,6 +13,7 @@ import {
   turnsOf,
   type Basis,
   type Line,
+  type Planning,
   type PromisedLine,
 } from "../schedule";
 import type { Part } from "./entities";
@@ -41,6 +43,7 @@ export async function reckon(source: DataSource, now: Date = new Date()): Promis
       late: { orders: lateOrders(planning, plan) },
       turns: { people: turnsOf(planning, plan) },
       basis: basisOf(planning, result),
+      stock: stockOutlook(planning.room, startsOf(planning, plan)),
     };
     const tookMs = Math.round(performance.now() - began);
     await source.transaction(async (db) => {
@@ -52,13 +55,23 @@ export async function reckon(source: DataSource, now: Date = new Date()): Promis
   });
 }
 
+/** The day on which a batch is begun, by the plan. */
+function startsOf({ frame }: Planning, { work }: Plan): (batch: string) => string | undefined {
+  const first = new Map<string, number>();
+  for (const w of work) first.set(w.batch, Math.min(first.get(w.batch) ?? Infinity, w.start));
+  return (batch) => {
+    const minute = first.get(batch);
+    return minute === undefined ? undefined : frame.dayOf(minute);
+  };
+}
+
 interface KeptBasis {
   revision: string;
   at: Date;
   basis: Basis;
 }
 /** In one order, as every writer of them has it. */
-const parts: Part[] = ["basis", "cover", "late", "needs", "plan", "sums", "turns"];
+const parts: Part[] = ["basis", "cover", "late", "needs", "plan", "stock", "sums", "turns"];
 
 function sumsOf(batches: Batch[]): ReplyOf<typeof sumBatches> {
   const sum = (of: (b: Batch) => number) => batches.reduce((total, b) => total + of(b), 0);

@@ -1,3 +1,4 @@
+export * from "./arrivals";
 export * from "./entities";
 export * from "./proposals";
 export * from "./routes";

@@ -1,6 +1,7 @@
 import { addDays, format, parseISO } from "date-fns";
 import { quantityWords } from "@kasten/core/materials";
 import { groupBy } from "@kasten/core/numeric";
+import { packPrice } from "@kasten/core/purchasing";
 import type { Quantity, StockUnit } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
 import type { Db } from "../database/rows";
@@ -13,6 +14,12 @@ export interface Source {
   pack: Quantity;
   priceCents: number;
   leadDays: number;
+  breaks: { fromPacks: number; cents: number }[];
+  /** What of a pack can be tied with, in per cent. */
+  usable: number;
+  grade: string;
+  season: { from: number; to: number } | null;
+  note: string;
   unit: StockUnit;
 }
 
@@ -28,6 +35,11 @@ export async function sourcesByMaterial(db: Db, material?: string): Promise<Map<
     .addSelect("s.pack", "pack")
     .addSelect("s.priceCents", "priceCents")
     .addSelect("s.leadDays", "leadDays")
+    .addSelect("s.breaks", "breaks")
+    .addSelect("s.usable", "usable")
+    .addSelect("s.grade", "grade")
+    .addSelect("s.season", "season")
+    .addSelect("s.note", "note")
     .addSelect("m.unit", "unit")
     .orderBy("s.leadDays")
     .addOrderBy("s.priceCents");
@@ -39,12 +51,13 @@ export async function sourcesByMaterial(db: Db, material?: string): Promise<Map<
 export function proposalFor(short: number, sources: Source[] | undefined, today: string): Need["proposal"] {
   const source = sources?.[0];
   if (!source || short <= 0) return null;
-  const packs = Math.ceil(short / source.pack);
+  const packs = Math.ceil((short * 100) / (source.pack * source.usable));
+  const packCents = packPrice([{ fromPacks: 1, cents: source.priceCents }, ...source.breaks], packs);
   return {
     supplier: source.supplier,
     packs,
     packWords: quantityWords(source.pack, source.unit),
-    priceCents: packs * source.priceCents,
+    priceCents: packs * packCents,
     leadDays: source.leadDays,
     arrives: format(addDays(parseISO(today), source.leadDays), "yyyy-MM-dd"),
   };

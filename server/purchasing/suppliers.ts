@@ -20,18 +20,22 @@ export async function readSuppliers(db: Db): Promise<(Supplier & { materials: nu
 /** The supplier of that name, added where there is none. */
 export async function supplierNamed(db: Db, name: string): Promise<string> {
   const there = await db.getRepository(supplierEntity).findOneBy({ name });
-  return there?.id ?? (await addNamed(db, name, "")).id;
+  return there?.id ?? (await addNamed(db, name, noTerms)).id;
 }
 
-async function addNamed(db: Db, name: string, note: string): Promise<Supplier> {
+/** What is said of a supplier beside the name. */
+type Terms = Omit<Supplier, "id" | "name" | "version">;
+const noTerms: Terms = { note: "", minimumCents: 0, freightCents: 0, freeFromCents: null, byLetter: false };
+
+async function addNamed(db: Db, name: string, terms: Terms): Promise<Supplier> {
   const stem = slugOf(name) || "supplier";
   for (let n = 1; ; n++) {
     if (await db.getRepository(supplierEntity).existsBy({ name })) throw nameTaken();
-    const added = { id: n === 1 ? stem : `${stem}-${n}`, name, note, version: 1 };
+    const added = { id: n === 1 ? stem : `${stem}-${n}`, name, ...terms, version: 1 };
     if (await insertNew(db, supplierEntity, added)) return added;
   }
 }
-export const newSupplier = (db: Db, { name, note }: { name: string; note: string }) => addNamed(db, name, note);
+export const newSupplier = (db: Db, { name, ...terms }: Terms & { name: string }) => addNamed(db, name, terms);
 
 export async function changeSupplier(db: Db, id: string, { version, ...changes }: Omit<Supplier, "id">) {
   const before = await locked(db, supplierEntity, { id });
@@ -39,7 +43,14 @@ export async function changeSupplier(db: Db, id: string, { version, ...changes }
   const other = await db.getRepository(supplierEntity).findOneBy({ name: changes.name });
   if (other && other.id !== id) throw nameTaken();
   if ((await update(db, supplierEntity, { id, version }, changes)) === 0)
-    throw stale(before.version, before, changes, ["name", "note"]);
+    throw stale(before.version, before, changes, [
+      "name",
+      "note",
+      "minimumCents",
+      "freightCents",
+      "freeFromCents",
+      "byLetter",
+    ]);
   return { id, ...changes, version: version + 1 };
 }
 
@@ -61,6 +72,11 @@ export async function writeSources(db: Db, code: string, { sources }: BodyOf<typ
       pack: quantity(s.pack, material.unit),
       priceCents: s.priceCents,
       leadDays: s.leadDays,
+      breaks: s.breaks,
+      usable: s.usable,
+      grade: s.grade,
+      season: s.season,
+      note: s.note,
     })),
   );
   return material.name;

@@ -1,5 +1,5 @@
 import type { StockDetail, StockItem } from "@kasten/contract/stock";
-import type { Quantity, StockUnit } from "@kasten/core/units";
+import type { StockUnit } from "@kasten/core/units";
 import { isoInstant, rows, type Db } from "../database/rows";
 import { balanceEntity, movementEntity } from "../ledger";
 
@@ -40,6 +40,14 @@ export async function lotsOf(db: Db, code: string): Promise<StockDetail["lotList
     .addSelect("b.quantity", "quantity")
     .addSelect("b.reserved", "reserved")
     .addSelect("l.remnant", "remnant")
+    .leftJoin("lot", "s", "s.id = l.skinId")
+    .addSelect("l.soldAs", "soldAs")
+    .addSelect("CAST(l.openedOn AS text)", "openedOn")
+    .addSelect("CAST(l.expiresOn AS text)", "expiresOn")
+    .addSelect("CAST(l.apartUntil AS text)", "apartUntil")
+    .addSelect("l.papers", "papers")
+    .addSelect("l.note", "note")
+    .addSelect("s.code", "skin")
     .where("l.materialCode = :code AND p.kind IN ('drawer', 'kit') AND b.quantity > 0", { code })
     .orderBy("p.kind")
     .addOrderBy("l.receivedAt")
@@ -77,22 +85,6 @@ export async function movementsOf(db: Db, code: string): Promise<StockDetail["mo
     .getRawMany<Omit<StockDetail["movements"][number], "at"> & { at: Date }>();
   return found.map((m) => ({ ...m, at: isoInstant(m.at) }));
 }
-
-/** What of a lot is in a place, locked until the transaction ends; undefined where it is not of that material. */
-export const lockedBalance = (
-  db: Db,
-  { lot, place, material }: { lot: string; place: number; material: string },
-): Promise<{ quantity: Quantity; unit: StockUnit; name: string } | undefined> =>
-  db
-    .createQueryBuilder(balanceEntity, "b")
-    .innerJoin("lot", "l", "l.id = b.lotId")
-    .innerJoin("material", "m", "m.code = l.materialCode")
-    .select("b.quantity", "quantity")
-    .addSelect("m.unit", "unit")
-    .addSelect("m.name", "name")
-    .where("b.lotId = :lot AND b.placeId = :place AND m.code = :material", { lot, place, material })
-    .setLock("pessimistic_write", undefined, ["b"])
-    .getRawOne();
 
 export interface DrawerContents {
   id: number;

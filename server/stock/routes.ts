@@ -4,9 +4,11 @@ import {
   addDrawers,
   correctStock,
   countIn,
+  findStock,
   listDrawers,
   listStock,
   nameDrawer,
+  readOutlook,
   readStock,
   receiveStock,
   removeDrawer,
@@ -17,14 +19,19 @@ import type { BodyOf } from "@kasten/contract/http";
 import type { Db } from "../database/rows";
 import type { Register } from "../http/handle";
 import { fieldProblem, notFound, refused } from "../http/problems";
-import { counted, fliesOnShelf, insertLot, lotEntity, move, placeId } from "../ledger";
+import { counted, fliesOnShelf, insertLot, move, placeId } from "../ledger";
 import { logEvent } from "../log";
 import { drawerFor, materialEntity } from "../materials";
 import type { Cover } from "../needs";
 import type { Outlook } from "../outlook";
 import { sourcesByMaterial, supplierEntity } from "../purchasing";
+import { freeLotCode } from "./codes";
 import { putUp, readDrawers, rename, takeOut } from "./drawers";
-import { countedItems, lockedBalance, lotsOf, movementsOf, type CountedItem } from "./queries";
+import { findIn } from "./find";
+import { lotRoutes } from "./lotRoutes";
+import { lockedBalance } from "./lotQueries";
+import { materialOutlook } from "./outlook";
+import { countedItems, lotsOf, movementsOf, type CountedItem } from "./queries";
 
 type Who = { id: string };
 
@@ -47,14 +54,7 @@ async function detail(db: Db, outlook: Outlook, code: string): Promise<StockDeta
     measured,
     lotList: await lotsOf(db, code),
     movements: await movementsOf(db, code),
-    sources: sources.map(({ supplier, supplierId, pack, unit, priceCents, leadDays }) => ({
-      supplier,
-      supplierId,
-      pack,
-      packWords: quantityWords(pack, unit),
-      priceCents,
-      leadDays,
-    })),
+    sources: sources.map(({ unit, material: _code, ...s }) => ({ ...s, packWords: quantityWords(s.pack, unit) })),
   };
 }
 
@@ -63,10 +63,39 @@ async function receive(db: Db, person: Who, code: string, body: BodyOf<typeof re
   if (!material) throw notFound("material");
   const received = quantity(body.quantity, material.unit);
   if (received === nothing) throw refused(`That is less than the smallest amount of ${material.name} that is counted.`);
-  const { lot: name, dyeLot, grade, side, barb, priceCents, note } = body;
-  const lot = await insertLot(db, { code: name, material: code, dyeLot, grade, side, barb, priceCents });
+  const {
+    lot: name,
+    dyeLot,
+    grade,
+    side,
+    barb,
+    priceCents,
+    note,
+    soldAs,
+    origin,
+    papers,
+    expiresOn,
+    apartUntil,
+  } = body;
   const sources = (await sourcesByMaterial(db, code)).get(code) ?? [];
-  const supplier = await senderOf(db, body.supplier, sources);
+  const sender = await senderOf(db, body.supplier, sources);
+  const lot = await insertLot(db, {
+    code: name,
+    material: code,
+    dyeLot,
+    grade,
+    side,
+    barb,
+    priceCents,
+    priceFor: priceCents === null ? null : received,
+    soldAs,
+    origin,
+    papers,
+    expiresOn,
+    apartUntil,
+    supplierId: sender?.id,
+  });
+  const supplier = sender?.name;
   const from = await placeId(db, "supplier", `SUP-${supplier ?? "unknown"}`, supplier ?? "Unknown supplier");
   await move(db, person, { lot, quantity: received, from, to: material.drawerId, reason: "received", note });
   const told = `Received ${quantityWords(received, material.unit)} of ${material.name}, lot ${name}`;
@@ -74,11 +103,16 @@ async function receive(db: Db, person: Who, code: string, body: BodyOf<typeof re
 }
 
 /** Who sent a delivery: whoever is named, else the quickest source, else nobody knows. */
-async function senderOf(db: Db, id: string | undefined, sources: { supplier: string }[]): Promise<string | undefined> {
-  if (id === undefined) return sources[0]?.supplier;
+async function senderOf(
+  db: Db,
+  id: string | undefined,
+  sources: { supplier: string; supplierId: string }[],
+): Promise<{ id: string; name: string } | undefined> {
+  const [usual] = sources;
+  if (id === undefined) return usual && { id: usual.supplierId, name: usual.supplier };
   const named = await db.getRepository(supplierEntity).findOneBy({ id });
   if (!named) throw fieldProblem("Not received", "supplier", "There is no such supplier any more. Choose another.");
-  return named.name;
+  return named;
 }
 
 /** What lies in a drawer and came from nobody that the room buys from: an opening balance, a gift, something found. */
@@ -94,14 +128,6 @@ async function countedIn(db: Db, person: Who, code: string, body: BodyOf<typeof 
   await move(db, person, { lot, quantity: there, from: await counted(db), to: drawer, reason: "counted in", note });
   const told = `Counted in ${quantityWords(there, material.unit)} of ${material.name}, lot ${name}: ${note}`;
   await logEvent(db, person, "stock", code, "counted in", told);
-}
-
-/** A name for a lot that has none: the material's code and a number that is free. */
-export async function freeLotCode(db: Db, material: string): Promise<string> {
-  for (let n = 1; ; n++) {
-    const code = `${material}-${n}`;
-    if (!(await db.getRepository(lotEntity).existsBy({ code }))) return code;
-  }
 }
 
 async function correct(db: Db, person: Who, material: string, body: BodyOf<typeof correctStock>): Promise<void> {
@@ -159,6 +185,9 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
     await logEvent(db, person, "room", "drawers", "removed", `Took out the empty drawer ${code}`);
     return ok;
   });
+  register(readOutlook, ({ db, params }) => materialOutlook(db, outlook, params.id));
+  register(findStock, async ({ db, query }) => ({ found: await findIn(db, query.q) }));
+  lotRoutes(register);
   register(correctStock, async ({ db, person, params, body }) => {
     await correct(db, person, params.id, body);
     return ok;

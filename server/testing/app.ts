@@ -52,6 +52,7 @@ export async function openTestRoom({
     outlook,
     takeIn: work.takeIn,
     files: work,
+    cheapest: work.cheapest,
     log,
     version: "test",
     requestsPerMinute,

@@ -6,6 +6,7 @@ import type { Done, Task, Work } from "./work";
 const MOST_MS: Record<Task["do"], number> = {
   reckon: 120_000,
   promise: 10_000,
+  buy: 20_000,
   "take in": 60_000,
   "preview file": 20_000,
   "take in file": 60_000,
@@ -40,6 +41,12 @@ export function threads(filename: string, databaseUrl: string): Work {
       const task: Task = { do: "promise", lines };
       const done = await run(task);
       if ("lines" in done) return done.lines;
+      throw unfit(task);
+    },
+    cheapest: async (problem) => {
+      const task: Task = { do: "buy", problem };
+      const done = await run(task);
+      if ("mix" in done) return done.mix;
       throw unfit(task);
     },
     takeIn: async (change) => {

@@ -2,6 +2,8 @@ import { importPatterns } from "@kasten/contract/patterns";
 import type { ProblemDetails, ReplyOf } from "@kasten/contract/http";
 import { previewFile, takeInFile, type FilePreview } from "@kasten/contract/files";
 import type { DataSource } from "typeorm";
+import { cheapestMix, type Mix, type MixProblem } from "@kasten/core/purchasing";
+import { mixedIntegerSolver, type Cheapest } from "../buying";
 import { look, take } from "../files";
 import { bodyFromText, changeFromText, type TextChange } from "../http/handle";
 import { promised, reckon, type Reckoner } from "../outlook";
@@ -13,6 +15,7 @@ export interface Work extends Reckoner {
   takeIn: (change: TextChange) => Promise<ReplyOf<typeof importPatterns>>;
   previewed: (change: TextChange) => Promise<FilePreview>;
   takenIn: (change: TextChange) => Promise<ReplyOf<typeof takeInFile>>;
+  cheapest: Cheapest;
   close: () => Promise<void>;
 }
 
@@ -20,10 +23,12 @@ export interface Work extends Reckoner {
 export type Task =
   | { do: "reckon" }
   | { do: "promise"; lines: Line[] }
+  | { do: "buy"; problem: MixProblem }
   | { do: "take in" | "preview file" | "take in file"; change: TextChange };
 /** What it answers. A refusal does not keep its class on the way between threads: it goes as data. */
 export type Done =
   | { lines: PromisedLine[] }
+  | { mix: Mix }
   | { taken: ReplyOf<typeof importPatterns> }
   | { preview: FilePreview }
   | { file: ReplyOf<typeof takeInFile> }
@@ -40,9 +45,12 @@ const takeFileInto = (source: DataSource, change: TextChange): Promise<ReplyOf<t
 const lookAt = (source: DataSource, { text }: TextChange): Promise<FilePreview> =>
   source.transaction("REPEATABLE READ", async (db) => (await look(db, bodyFromText(previewFile, text))).preview);
 
+const cheapest: Cheapest = async (problem) => cheapestMix(problem, await mixedIntegerSolver());
+
 /** Does a task, in whatever program it is called. */
 export async function perform(source: DataSource, task: Task): Promise<Done> {
   if (task.do === "promise") return { lines: await promised(source, task.lines) };
+  if (task.do === "buy") return { mix: await cheapest(task.problem) };
   if (task.do === "take in") return { taken: await takeInto(source, task.change) };
   if (task.do === "preview file") return { preview: await lookAt(source, task.change) };
   if (task.do === "take in file") return { file: await takeFileInto(source, task.change) };
@@ -57,5 +65,6 @@ export const inline = (source: DataSource): Work => ({
   takeIn: (change) => takeInto(source, change),
   previewed: (change) => lookAt(source, change),
   takenIn: (change) => takeFileInto(source, change),
+  cheapest,
   close: () => Promise.resolve(),
 });

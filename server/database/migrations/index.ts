@@ -7,6 +7,8 @@ import { Sixth1700000000006 } from "./0006";
 import { Seventh1700000000007 } from "./0007";
 import { Eighth1700000000008 } from "./0008";
 import { Ninth1700000000009 } from "./0009";
+import { Tenth1700000000010 } from "./0010";
+import { Eleventh1700000000011 } from "./0011";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -19,4 +21,6 @@ export const migrations = [
   Seventh1700000000007,
   Eighth1700000000008,
   Ninth1700000000009,
+  Tenth1700000000010,
+  Eleventh1700000000011,
 ];

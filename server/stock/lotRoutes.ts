@@ -1,0 +1,43 @@
+import {
+  countLot,
+  describeLot,
+  gradeLot,
+  letGoLot,
+  readLot,
+  scrapLot,
+  splitLot,
+  transferLot,
+} from "@kasten/contract/stock";
+import type { Register } from "../http/handle";
+import { count, describe, grade, letGo, lotPage, split, throwAway, transfer } from "./lots";
+
+const ok = { ok: true as const };
+
+export function lotRoutes(register: Register): void {
+  register(readLot, ({ db, params }) => lotPage(db, params.id));
+  register(describeLot, async ({ db, person, params, body }) => {
+    await describe(db, person, params.id, body);
+    return ok;
+  });
+  register(letGoLot, async ({ db, person, params, body }) => {
+    await letGo(db, person, params.id, body);
+    return ok;
+  });
+  register(transferLot, async ({ db, person, params, body }) => {
+    await transfer(db, person, params.id, body);
+    return ok;
+  });
+  register(scrapLot, async ({ db, person, params, body }) => {
+    await throwAway(db, person, params.id, body);
+    return ok;
+  });
+  register(splitLot, ({ db, person, params, body }) => split(db, person, params.id, body));
+  register(countLot, async ({ db, person, params, body }) => {
+    await count(db, person, params.id, body);
+    return ok;
+  });
+  register(gradeLot, async ({ db, person, params, body }) => {
+    await grade(db, person, params.id, body);
+    return ok;
+  });
+}

@@ -1,0 +1,310 @@
+import { quantityWords } from "@kasten/core/materials";
+import { gradeSkin, usableFeathers, type SampledClass } from "@kasten/core/stock";
+import { less, nothing, quantity, type Quantity, type StockUnit } from "@kasten/core/units";
+import type {
+  countLot,
+  describeLot,
+  gradeLot,
+  letGoLot,
+  LotPage,
+  scrapLot,
+  splitLot,
+  transferLot,
+} from "@kasten/contract/stock";
+import type { BodyOf } from "@kasten/contract/http";
+import { insert, isoInstant, locked, update, type Db } from "../database/rows";
+import { conflict, fieldProblem, notFound, refused } from "../http/problems";
+import { stale } from "../http/versions";
+import {
+  counted,
+  insertLot,
+  lotEntity,
+  move,
+  placeEntity,
+  scrap,
+  sorting,
+  stockCountEntity,
+  type LotRow,
+} from "../ledger";
+import { logEvent } from "../log";
+import { drawerFor, materialEntity, type MaterialRow } from "../materials";
+import { supplierEntity } from "../purchasing";
+import { freeLotCode } from "./codes";
+import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, movementsOfLot, placesOf } from "./lotQueries";
+
+type Who = { id: string };
+type Known = LotRow & { material: MaterialRow };
+
+/** A lot of a material, locked until the transaction ends, so that two people never count it against each other. */
+async function lockedLot(db: Db, id: string): Promise<Known> {
+  const lot = await locked(db, lotEntity, { id });
+  if (!lot?.materialCode) throw notFound("lot");
+  const material = await db.getRepository(materialEntity).findOneByOrFail({ code: lot.materialCode });
+  return { ...lot, material };
+}
+
+const barbOf = (l: Pick<LotRow, "barbFromUm" | "barbToUm">): [number, number] | null =>
+  l.barbFromUm !== null && l.barbToUm !== null ? [l.barbFromUm / 1000, l.barbToUm / 1000] : null;
+
+/** A lot as its page shows it. */
+export async function lotPage(db: Db, id: string): Promise<LotPage> {
+  const lot = await db.getRepository(lotEntity).findOneBy({ id });
+  if (!lot?.materialCode) throw notFound("lot");
+  const material = await db.getRepository(materialEntity).findOneByOrFail({ code: lot.materialCode });
+  const supplier = lot.supplierId
+    ? await db.getRepository(supplierEntity).findOneBy({ id: lot.supplierId })
+    : undefined;
+  const skin = lot.skinId ? await db.getRepository(lotEntity).findOneBy({ id: lot.skinId }) : undefined;
+  const claims = await claimsOn(db, id);
+  const { code, name, form, unit, colour, caution, lead, controlledSpecies } = material;
+  return {
+    id,
+    code: lot.code,
+    material: { code, name, form, unit, colour, caution, lead, species: controlledSpecies },
+    soldAs: lot.soldAs as LotPage["soldAs"],
+    supplierId: lot.supplierId,
+    supplier: supplier?.name ?? null,
+    dyeLot: lot.dyeLot,
+    grade: lot.grade,
+    priceCents: lot.priceCents,
+    priceFor: lot.priceFor,
+    openedOn: lot.openedOn,
+    expiresOn: lot.expiresOn,
+    apartUntil: lot.apartUntil,
+    origin: lot.origin,
+    papers: lot.papers,
+    note: lot.note,
+    receivedAt: isoInstant(lot.receivedAt),
+    remnant: lot.remnant,
+    side: lot.side,
+    barb: barbOf(lot),
+    skin: skin ? { id: skin.id, code: skin.code } : null,
+    classes: await classesOf(db, id),
+    places: (await placesOf(db, id)).map((p) => ({
+      ...p,
+      claims: claims.filter((c) => c.placeId === p.placeId).map(({ placeId: _placeId, ...c }) => c),
+    })),
+    movements: await movementsOfLot(db, id),
+    batches: await batchesOfLot(db, id),
+    counts: await countsOf(db, id),
+    version: lot.version,
+  };
+}
+
+export async function describe(db: Db, person: Who, id: string, body: BodyOf<typeof describeLot>): Promise<void> {
+  const lot = await lockedLot(db, id);
+  const { version, ...facts } = body;
+  if (lot.version !== version)
+    throw stale(lot.version, lot, facts, ["soldAs", "dyeLot", "grade", "priceCents", "expiresOn", "papers", "note"]);
+  if (facts.supplierId && !(await db.getRepository(supplierEntity).existsBy({ id: facts.supplierId })))
+    throw fieldProblem("Not kept", "supplierId", "There is no such supplier any more. Choose another.");
+  if (lot.apartUntil && !facts.apartUntil)
+    throw fieldProblem("Not kept", "apartUntil", "It is kept apart. Let it go with what you looked at instead.");
+  const priceFor = facts.priceFor === null ? null : quantity(facts.priceFor, lot.material.unit);
+  await update(db, lotEntity, { id }, { ...facts, priceFor });
+  await logEvent(db, person, "stock", lot.material.code, "lot described", `Said what is known of lot ${lot.code}`);
+}
+
+export async function letGo(db: Db, person: Who, id: string, body: BodyOf<typeof letGoLot>): Promise<void> {
+  const lot = await lockedLot(db, id);
+  if (lot.version !== body.version) throw stale(lot.version, lot, {}, ["apartUntil"]);
+  if (!lot.apartUntil) throw refused(`Lot ${lot.code} is not kept apart.`);
+  await update(db, lotEntity, { id }, { apartUntil: null });
+  await logEvent(db, person, "stock", lot.material.code, "let go", `Let lot ${lot.code} join its drawer: ${body.note}`);
+}
+
+/** So much of a lot in a place, not reserved, in the unit of its material. */
+async function freeThere(db: Db, lot: Known, place: number): Promise<{ free: Quantity; kind: string; name: string }> {
+  const there = await lockedBalance(db, { lot: lot.id, place, material: lot.material.code });
+  const where = await db.getRepository(placeEntity).findOneBy({ id: place });
+  if (!there || !where) throw notFound("lot in that place");
+  if (where.kind !== "drawer") throw refused(`Lot ${lot.code} lies in ${where.name}: take it from a drawer.`);
+  return { free: less(there.quantity, there.reserved), kind: where.kind, name: where.name };
+}
+
+async function taken(db: Db, lot: Known, place: number, wanted: number): Promise<Quantity> {
+  const { free, name } = await freeThere(db, lot, place);
+  const much = quantity(wanted, lot.material.unit);
+  if (much > free)
+    throw conflict(
+      `Of lot ${lot.code} only ${words(free, lot.material.unit)} in ${name} are put by for nobody. Give back a reservation first, or take less.`,
+    );
+  return much;
+}
+
+const words = (q: Quantity, unit: StockUnit): string => quantityWords(q, unit);
+
+export async function transfer(db: Db, person: Who, id: string, body: BodyOf<typeof transferLot>): Promise<void> {
+  const lot = await lockedLot(db, id);
+  const much = await taken(db, lot, body.place, body.quantity);
+  const to = await drawerFor(db, body.drawer);
+  if (to === body.place) throw fieldProblem("Not moved", "drawer", "It lies there already. Give another drawer.");
+  await move(db, person, { lot: id, quantity: much, from: body.place, to, reason: "transferred", note: body.note });
+  const told = `Put ${words(much, lot.material.unit)} of lot ${lot.code} into drawer ${body.drawer}`;
+  await logEvent(db, person, "stock", lot.material.code, "transferred", told);
+}
+
+export async function throwAway(db: Db, person: Who, id: string, body: BodyOf<typeof scrapLot>): Promise<void> {
+  const lot = await lockedLot(db, id);
+  const much = await taken(db, lot, body.place, body.quantity);
+  const to = await scrap(db);
+  await move(db, person, { lot: id, quantity: much, from: body.place, to, reason: "scrapped", note: body.note });
+  const told = `Threw away ${words(much, lot.material.unit)} of lot ${lot.code}: ${body.note}`;
+  await logEvent(db, person, "stock", lot.material.code, "scrapped", told);
+}
+
+/** What a lot made of another has from it. */
+const asIts = (lot: LotRow) => ({
+  dyeLot: lot.dyeLot,
+  grade: lot.grade,
+  side: lot.side,
+  barb: barbOf(lot),
+  receivedAt: lot.receivedAt,
+  priceCents: lot.priceCents,
+  priceFor: lot.priceFor,
+  soldAs: lot.soldAs,
+  supplierId: lot.supplierId,
+  openedOn: lot.openedOn,
+  expiresOn: lot.expiresOn,
+  apartUntil: lot.apartUntil,
+  origin: lot.origin,
+  papers: lot.papers,
+});
+
+export async function split(
+  db: Db,
+  person: Who,
+  id: string,
+  body: BodyOf<typeof splitLot>,
+): Promise<{ id: string; code: string }> {
+  const lot = await lockedLot(db, id);
+  const much = await taken(db, lot, body.place, body.quantity);
+  const code = body.lot || (await freeLotCode(db, lot.code));
+  const made = await insertLot(db, {
+    ...asIts(lot),
+    code,
+    material: lot.material.code,
+    remnant: body.remnant || lot.remnant,
+    note: body.note,
+    ...(body.grade !== undefined && { grade: body.grade }),
+  });
+  const between = await sorting(db);
+  const to = body.drawer === undefined ? body.place : await drawerFor(db, body.drawer);
+  const note = `from lot ${lot.code}${body.note ? `: ${body.note}` : ""}`;
+  await move(db, person, { lot: id, quantity: much, from: body.place, to: between, reason: "split", note });
+  await move(db, person, { lot: made, quantity: much, from: between, to, reason: "split", note });
+  const told = `Made lot ${code} of ${words(much, lot.material.unit)} from lot ${lot.code}`;
+  await logEvent(db, person, "stock", lot.material.code, "split", told);
+  return { id: made, code };
+}
+
+/** Puts the ledger right to what was counted, and keeps the count with how sure it is. */
+export async function count(db: Db, person: Who, id: string, body: BodyOf<typeof countLot>): Promise<void> {
+  const lot = await lockedLot(db, id);
+  const { place, how, note } = body;
+  const there = await lockedBalance(db, { lot: id, place, material: lot.material.code });
+  if (!there) throw notFound("lot in that place");
+  const unit = lot.material.unit;
+  const now = quantity(body.counted, unit);
+  if (now < there.reserved)
+    throw conflict(
+      `${words(there.reserved, unit)} of lot ${lot.code} are put by for batches; only ${words(now, unit)} were counted. Give back a claim below first, then count again.`,
+    );
+  await insert(db, stockCountEntity, {
+    personId: person.id,
+    lotId: id,
+    placeId: place,
+    counted: now,
+    expected: there.quantity,
+    plusMinus: quantity(body.plusMinus, unit),
+    how,
+    note,
+  });
+  await putRight(db, person, id, place, {
+    from: there.quantity,
+    to: now,
+    reason: "count corrected",
+    note: note || how,
+  });
+  const told = `${how === "weighed" ? "Weighed" : how === "counted" ? "Counted" : "Judged"} ${words(now, unit)} of lot ${lot.code}${note ? `: ${note}` : ""}`;
+  await logEvent(db, person, "stock", lot.material.code, "counted", told);
+}
+
+async function putRight(
+  db: Db,
+  person: Who,
+  lot: string,
+  place: number,
+  { from, to, reason, note }: { from: Quantity; to: Quantity; reason: string; note: string },
+): Promise<void> {
+  const [more, fewer] = [less(to, from), less(from, to)];
+  if (more === nothing && fewer === nothing) return;
+  const corrections = await counted(db);
+  const way = more > nothing ? { from: corrections, to: place } : { from: place, to: corrections };
+  await move(db, person, { lot, quantity: more > nothing ? more : fewer, ...way, reason, note });
+}
+
+/**
+ * A skin sorted by a sample: the whole is put right to what was estimated, each class becomes a lot of its own in the
+ * same drawer, and what cannot be tied with is scrapped. Sorted again, the classes that are there get what is added.
+ */
+export async function grade(db: Db, person: Who, id: string, body: BodyOf<typeof gradeLot>): Promise<void> {
+  const lot = await lockedLot(db, id);
+  if (lot.material.unit !== "count") throw refused(`${lot.material.name} is not counted by the feather.`);
+  if (lot.skinId) throw refused(`Lot ${lot.code} is one class of a skin already. Sort the skin itself.`);
+  const there = await lockedBalance(db, { lot: id, place: body.place, material: lot.material.code });
+  if (!there) throw notFound("lot in that place");
+  if (there.reserved > nothing)
+    throw conflict(`Feathers of lot ${lot.code} are put by for batches. Give those claims back first, then sort it.`);
+  const total = quantity(body.total, "count");
+  await putRight(db, person, id, body.place, {
+    from: there.quantity,
+    to: total,
+    reason: "count corrected",
+    note: "estimated as it was sorted",
+  });
+  const sample = body.classes.map(({ side, ...c }): SampledClass => ({ ...c, ...(side && { side }) }));
+  const between = await sorting(db);
+  const bin = await scrap(db);
+  const told: string[] = [];
+  for (const c of gradeSkin(sample, total)) {
+    const usable = usableFeathers(c);
+    const from = { lot: id, from: body.place };
+    if (c.count > usable)
+      await move(db, person, {
+        ...from,
+        quantity: quantity(c.count - usable, "count"),
+        to: bin,
+        reason: "culled",
+        note: `class ${c.fromMm}–${c.toMm} mm`,
+      });
+    if (usable === 0) continue;
+    const class_ = await classLot(db, lot, c);
+    const note = body.note || `sorted from ${lot.code}`;
+    const much = quantity(usable, "count");
+    await move(db, person, { ...from, quantity: much, to: between, reason: "sorted", note });
+    await move(db, person, { lot: class_, quantity: much, from: between, to: body.place, reason: "sorted", note });
+    told.push(`${usable} of ${c.fromMm}–${c.toMm} mm${c.side ? ` ${c.side}` : ""}`);
+  }
+  const sentence = `Sorted lot ${lot.code}, ${total} feathers: ${told.join(", ")}`;
+  await logEvent(db, person, "stock", lot.material.code, "sorted", sentence);
+}
+
+/** The lot of a class of a skin; made when it is not there yet. */
+async function classLot(db: Db, skin: Known, c: Pick<SampledClass, "fromMm" | "toMm" | "side">): Promise<string> {
+  const side = c.side ?? null;
+  const [barbFromUm, barbToUm] = [Math.round(c.fromMm * 1000), Math.round(c.toMm * 1000)];
+  const mine = (await db.getRepository(lotEntity).findBy({ skinId: skin.id })).find(
+    (l) => l.barbFromUm === barbFromUm && l.barbToUm === barbToUm && l.side === side,
+  );
+  if (mine) return mine.id;
+  const name = `${skin.code} ${c.fromMm}–${c.toMm}${side ? ` ${side}` : ""}`;
+  return insertLot(db, {
+    ...asIts(skin),
+    code: name,
+    material: skin.material.code,
+    side,
+    barb: [c.fromMm, c.toMm],
+    skinId: skin.id,
+  });
+}
