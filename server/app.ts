@@ -39,7 +39,8 @@ import { purchasingRoutes } from "./purchasing";
 import { patternRoutes, type TakeIn } from "./patterns";
 import { sessionSecret } from "./settings";
 import { setupRoutes } from "./setup";
-import { stockRoutes } from "./stock";
+import { SocketScale, type ScaleLink } from "./standins";
+import { scaleRoutes, stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
 export interface AppOptions {
@@ -51,6 +52,10 @@ export interface AppOptions {
   files: Files;
   /** Finds the cheapest way to buy, beside the server. */
   cheapest: Cheapest;
+  /** host:port of a scale that speaks lines; the stand-in's, or a real one's. */
+  scale?: string;
+  /** Whether that is the stand-in, which can be loaded from the screen. */
+  standInScale?: boolean;
   log: Logger;
   version: string;
   /** Folder of the built web application, when it is served from here. */
@@ -77,6 +82,7 @@ const rooms = [
   setupRoutes,
   batchRoutes,
   stockRoutes,
+  scaleRoutes,
   benchRoutes,
   boxRoutes,
   bookRoutes,
@@ -91,25 +97,32 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
     Client: SteadyClient,
   });
   sessions.on("error", (error) => log.warn({ error: error.message }, "the session store lost the database"));
+  const scale = new SocketScale(options.scale);
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", options.trustProxy ? 1 : false);
   app.use(requestLog(log), nonced, headers, knownHost(options.hosts ?? []), compressed);
   app.use("/api", notStored, rateLimited(options));
   openRoutes(app, options);
-  app.use("/api", smallBodies, sameOrigin, await sessionsOf(options, sessions), fileBodies, roomRoutes(options));
+  app.use("/api", smallBodies, sameOrigin, await sessionsOf(options, sessions), fileBodies, roomRoutes(options, scale));
   if (options.web && existsSync(options.web)) serveWeb(app, options.web);
   app.use((_request, _response) => {
     throw new Problem("not-found", "Not found", "There is nothing at this address.");
   });
   app.use(refuse(log));
-  return { app, close: () => sessions.end() };
+  return {
+    app,
+    close: async () => {
+      scale.close();
+      await sessions.end();
+    },
+  };
 }
 
 const requestLog = (log: Logger) =>
   pinoHttp({
     logger: log,
-    autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/health" },
+    autoLogging: { ignore: (r) => r.url === "/api/live" || r.url === "/api/scale/live" || r.url === "/api/health" },
     serializers: {
       req: (r: { method: string; url: string }) => ({ method: r.method, url: r.url }),
       res: (r: { statusCode: number }) => ({ status: r.statusCode }),
@@ -117,7 +130,8 @@ const requestLog = (log: Logger) =>
   });
 
 const compressed = compression({
-  filter: (request, response) => !request.originalUrl.startsWith("/api/live") && compression.filter(request, response),
+  filter: (request, response) =>
+    !/^\/api\/(live|scale)/.test(request.originalUrl) && compression.filter(request, response),
 });
 
 const USUAL_PER_MINUTE = 1200;
@@ -164,10 +178,11 @@ function openRoutes(app: express.Express, { source, version }: AppOptions): void
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
 
-function roomRoutes({ source, live, outlook, takeIn, files, cheapest }: AppOptions): express.Router {
+function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
+  const { source, live, outlook, takeIn, files, cheapest, standInScale = false } = options;
   const api = express.Router();
   const register = registrar(api, { source, findPerson: activePersonById });
-  for (const routes of rooms) routes(register, { outlook, takeIn, files, cheapest });
+  for (const routes of rooms) routes(register, { outlook, takeIn, files, cheapest, scale, standInScale });
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await activePersonById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))
@@ -177,6 +192,10 @@ function roomRoutes({ source, live, outlook, takeIn, files, cheapest }: AppOptio
     await signedIn(request);
     const { session, sessionID } = request;
     live.stream(response, { person: session.person ?? "", session: sessionID, until: session.cookie.expires ?? null });
+  });
+  api.get("/scale/live", async (request, response) => {
+    await signedIn(request);
+    scale.stream(response);
   });
   api.get("/batches/:id/materials.csv", async (request, response) => {
     await signedIn(request);

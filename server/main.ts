@@ -66,6 +66,8 @@ const { app, close } = await buildApp({
   takeIn: work.takeIn,
   files: work,
   cheapest: work.cheapest,
+  ...(process.env.SCALE && { scale: process.env.SCALE }),
+  standInScale: process.env.SCALE_IS_STAND_IN === "1",
   log,
   version,
   web: join(root, "web/dist"),

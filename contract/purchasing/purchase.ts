@@ -228,6 +228,8 @@ export const buyingPlanSchema = z.object({
       goodsCents: z.number().int(),
       freightCents: z.number().int(),
       arrives: isoDay,
+      /** Of what batches wait for, what comes after their day: nobody is quicker, or it was not asked. */
+      late: z.array(z.string()),
     }),
   ),
   totalCents: z.number().int(),
@@ -239,7 +241,11 @@ export type BuyingPlan = z.infer<typeof buyingPlanSchema>;
 export const planBuying = endpoint({
   room: "purchasing",
   params: none,
-  query: z.object({ stock: z.enum(["yes", "no"]).default("yes") }),
+  query: z.object({
+    stock: z.enum(["yes", "no"]).default("yes"),
+    /** Whether what open batches wait for is bought of whoever is in time, or of whoever is cheapest. */
+    first: z.enum(["time", "price"]).default("time"),
+  }),
   id: "planBuying",
   method: "get",
   path: "/buying",

@@ -1,15 +1,17 @@
 import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
 import { done, endpoint, figure, idParams, none, realDay } from "../http";
-import { baseUnits, drawerCode, moreThanNothing } from "./common";
+import { drawerCode, moreThanNothing } from "./common";
 import { findStock } from "./find";
 import { lotEndpoints, soldAs } from "./lot";
 import { readOutlook } from "./outlook";
+import { readScale, tellScale } from "./scale";
 
 export { drawerCode } from "./common";
 export * from "./find";
 export * from "./lot";
 export * from "./outlook";
+export * from "./scale";
 
 export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
 export const stockItemSchema = z.object({
@@ -98,6 +100,8 @@ export const listStock = endpoint({
   body: none,
   reply: z.object({
     items: z.array(stockItemSchema),
+    /** Lots whose time apart is over: somebody has to look at them. */
+    waiting: z.array(z.object({ id: z.uuid(), code: z.string(), material: z.string() })),
     fliesOnShelf: z.array(
       z.object({
         pattern: z.string(),
@@ -153,22 +157,6 @@ export const receiveStock = endpoint({
     /** Who sent it; by itself the quickest of its sources. */
     supplier: z.string().max(60).optional(),
     note: z.string().max(200).default(""),
-  }),
-  reply: done,
-});
-export const correctStock = endpoint({
-  ...base,
-  params: idParams,
-  id: "correctStock",
-  method: "post",
-  path: "/stock/:id/correct",
-  summary: "Put right a balance by what was counted",
-  permission: "handle stock",
-  body: z.object({
-    lot: z.uuid(),
-    place: z.number().int().min(1).max(2_147_483_647),
-    counted: baseUnits,
-    note: z.string().min(1, "Say why").max(200),
   }),
   reply: done,
 });
@@ -245,7 +233,6 @@ export const stockEndpoints = [
   listStock,
   readStock,
   receiveStock,
-  correctStock,
   listDrawers,
   addDrawers,
   nameDrawer,
@@ -253,5 +240,7 @@ export const stockEndpoints = [
   countIn,
   findStock,
   readOutlook,
+  readScale,
+  tellScale,
   ...lotEndpoints,
 ];

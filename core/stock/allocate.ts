@@ -54,8 +54,8 @@ export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawe
 
 /**
  * Which lots to take a demand from: remnants first, then what is opened, then the oldest lot that covers it, then
- * several lots, oldest first. Dyed lots are not mixed unless somebody has said so: then the one that covers, or the largest as far as it
- * goes.
+ * several lots, oldest first. Dyed lots are not mixed unless somebody has said so: then the one that covers, or the
+ * largest as far as it goes.
  *
  * @returns quantities that add up to the demand less `short`
  */

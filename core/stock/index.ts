@@ -2,4 +2,5 @@ export * from "./allocate";
 export * from "./cutList";
 export * from "./feathers";
 export * from "./runway";
+export * from "./scale";
 export * from "./weigh";

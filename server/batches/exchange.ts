@@ -15,10 +15,11 @@ interface Take {
 }
 
 /**
- * Reserves feathers of a class of which too few are free, by moving other batches' reservations to classes that they can
- * use as well: nobody has fewer than before. Called with the lots of the material locked.
+ * Reserves feathers of a class of which too few are free, by moving other batches' reservations to classes that they
+ * can use as well: nobody has fewer than before. Called with the lots of the material locked.
  *
- * @returns what this batch gets in all of the missing; nothing where enough is free, or where moving gives no more: then
+ * @returns what this batch gets in all of the missing; nothing where enough is free, or where moving gives no more:
+ *   then
  *   nothing was done
  */
 export async function exchange(

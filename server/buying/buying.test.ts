@@ -18,7 +18,7 @@ import {
 } from "@kasten/contract/purchasing";
 import { readPlan } from "@kasten/contract/schedule";
 import { readLot, readOutlook, readStock } from "@kasten/contract/stock";
-import { simulatedSupplier, type SentOrder } from "../standins/supplier";
+import { simulatedSupplier, type SentOrder } from "../standins";
 import { openTestRoom, type Client, type TestRoom } from "../testing/app";
 
 let room: TestRoom;

@@ -45,7 +45,12 @@ interface BuyingRoom {
 type Wanted = BuyingPlan["wanted"][number];
 
 /** What to order and from whom: open batches first, then what keeps the usual use covered until the next delivery. */
-export async function buyingPlan(db: Db, needs: Need[], withStock: boolean, cheapest: Cheapest): Promise<BuyingPlan> {
+export async function buyingPlan(
+  db: Db,
+  needs: Need[],
+  { withStock, inTime }: { withStock: boolean; inTime: boolean },
+  cheapest: Cheapest,
+): Promise<BuyingPlan> {
   const settings = await readSettings(db);
   const room: BuyingRoom = {
     settings,
@@ -57,9 +62,9 @@ export async function buyingPlan(db: Db, needs: Need[], withStock: boolean, chea
     late: await latenessBySupplier(db),
   };
   const wanted = await wantedOf(db, room, needs, withStock);
-  const problem = problemOf(room, wanted);
+  const problem = problemOf(room, wanted, inTime);
   const mix = await cheapest(problem);
-  return { wanted, ...told(room, mix) };
+  return { wanted, ...told(room, mix, wanted) };
 }
 
 async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: boolean): Promise<Wanted[]> {
@@ -99,13 +104,16 @@ async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: bool
   });
 }
 
-function problemOf(room: BuyingRoom, wanted: Wanted[]): MixProblem {
+function problemOf(room: BuyingRoom, wanted: Wanted[], inTime: boolean): MixProblem {
   const needs = wanted.map((w): MixNeed => ({
     material: w.material,
     quantity: w.forBatches + w.forStock,
     ...(room.dyeLots.has(w.material) && { together: true }),
   }));
-  const offers = wanted.flatMap((w) => inSeason(room, room.sources.get(w.material) ?? []).map(offerOf));
+  const offers = wanted.flatMap((w) => {
+    const sources = inSeason(room, room.sources.get(w.material) ?? []);
+    return (inTime && w.firstDue !== null ? quickEnough(room, sources, w.firstDue) : sources).map(offerOf);
+  });
   return { needs, offers, suppliers: [...room.suppliers.values()].map(termsOf) };
 }
 
@@ -117,6 +125,18 @@ const offerOf = (s: Source): MixOffer => ({
   prices: [{ fromPacks: 1, cents: s.priceCents }, ...s.breaks],
 });
 
+/** Who sends it before it is needed; where nobody does, whoever is quickest. */
+function quickEnough(room: BuyingRoom, sources: Source[], day: string): Source[] {
+  const arrives = (s: Source): string => dayAfter(room, leadOf(s.leadDays, room.late.get(s.supplierId) ?? []).days);
+  const inTime = sources.filter((s) => arrives(s) < day);
+  if (inTime.length > 0) return inTime;
+  const quickest = sources.map(arrives).sort()[0];
+  return sources.filter((s) => arrives(s) === quickest);
+}
+
+const dayAfter = ({ today }: BuyingRoom, days: number): string =>
+  format(addDays(parseISO(today), Math.ceil(days)), "yyyy-MM-dd");
+
 /** Who has it this month; a season may go over the turn of the year. */
 function inSeason({ today }: BuyingRoom, sources: Source[]): Source[] {
   const month = Number(today.slice(5, 7));
@@ -127,7 +147,8 @@ function inSeason({ today }: BuyingRoom, sources: Source[]): Source[] {
   });
 }
 
-function told(room: BuyingRoom, mix: Mix): Omit<BuyingPlan, "wanted"> {
+function told(room: BuyingRoom, mix: Mix, wanted: Wanted[]): Omit<BuyingPlan, "wanted"> {
+  const due = new Map(wanted.map((w) => [w.material, w.firstDue]));
   const nameOf = (code: string): string => room.materials.get(code)?.name ?? code;
   return {
     orders: mix.orders.map(({ supplier, lines, goodsCents, freightCents }) => ({
@@ -149,11 +170,7 @@ function told(room: BuyingRoom, mix: Mix): Omit<BuyingPlan, "wanted"> {
       }),
       goodsCents,
       freightCents,
-      arrives: arrivesFrom(
-        room,
-        supplier,
-        lines.map((l) => l.material),
-      ),
+      ...arrivalOf(room, supplier, lines, (code) => due.get(code) ?? null),
     })),
     totalCents: mix.totalCents,
     boundCents: mix.boundCents,
@@ -165,11 +182,21 @@ function told(room: BuyingRoom, mix: Mix): Omit<BuyingPlan, "wanted"> {
   };
 }
 
-/** The day by which all of an order is here, on average: the slowest of its lines, with how late they usually are. */
-function arrivesFrom(room: BuyingRoom, supplier: string, materials: string[]): string {
-  const days = materials.map((code) => {
-    const source = room.sources.get(code)?.find((s) => s.supplierId === supplier);
+/** The day by which all of an order is here, on average: the slowest of its lines; and what of it is too late then. */
+function arrivalOf(
+  room: BuyingRoom,
+  supplier: string,
+  lines: { material: string }[],
+  dueOf: (material: string) => string | null,
+): { arrives: string; late: string[] } {
+  const days = lines.map(({ material }) => {
+    const source = room.sources.get(material)?.find((s) => s.supplierId === supplier);
     return leadOf(source?.leadDays ?? 0, room.late.get(supplier) ?? []).days;
   });
-  return format(addDays(parseISO(room.today), Math.ceil(Math.max(0, ...days))), "yyyy-MM-dd");
+  const arrives = dayAfter(room, Math.max(0, ...days));
+  const late = lines.filter(({ material }) => {
+    const due = dueOf(material);
+    return due !== null && due <= arrives;
+  });
+  return { arrives, late: late.map(({ material }) => room.materials.get(material)?.name ?? material) };
 }

@@ -28,7 +28,7 @@ import {
   type SupplierRow,
 } from "../purchasing";
 import { readSettings, todayIn } from "../settings";
-import { simulatedSupplier, type SentOrder, type SupplierParcel } from "../standins/supplier";
+import { simulatedSupplier, type SentOrder, type SupplierParcel } from "../standins";
 import { batchesWaitingFor, purchaseRows } from "./queries";
 
 type Who = { id: string };
@@ -158,7 +158,7 @@ export async function send(db: Db, person: Who, id: string, version: number, now
     throw refused(
       `${supplier.name} sends nothing below ${(supplier.minimumCents / 100).toFixed(2)}; this comes to ${(goods / 100).toFixed(2)}. Add something, or buy it elsewhere.`,
     );
-  const today = todayIn((await readSettings(db)).timeZone);
+  const today = todayIn((await readSettings(db)).timeZone, now);
   const sent = await asSent(db, order, today);
   const expectedOn = format(addDays(parseISO(today), sent.usualDays), "yyyy-MM-dd");
   const answer = supplier.byLetter ? undefined : simulatedSupplier.answer(sent);

@@ -49,6 +49,6 @@ export function buyingRoutes(
   register(planBuying, async ({ db, query }) => {
     // What the program wrote itself, in the shape of the contract.
     const { needs } = JSON.parse(await outlook.read(db, "needs")) as { needs: Need[] };
-    return buyingPlan(db, needs, query.stock === "yes", cheapest);
+    return buyingPlan(db, needs, { withStock: query.stock === "yes", inTime: query.first === "time" }, cheapest);
   });
 }

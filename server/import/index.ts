@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { makeUpAll } from "../batches";
 import type { Db } from "../database/rows";
+import { importPurchases, importSources, importSuppliers } from "./buying";
 import { importHooks } from "./hooks";
 import { importLots } from "./lots";
 import { importMaterials } from "./materials";
@@ -22,7 +23,10 @@ export async function loadFolder(db: Db, folder: string, now: Date): Promise<voi
   if (!owner || !shop) throw new Error("people.json names nobody");
   await importHooks(db, text("hook-models.csv"), text("hook-sizes.csv"));
   await importMaterials(db, text("materials.csv"));
+  await importSuppliers(db, text("suppliers.csv"));
+  await importSources(db, text("sources.csv"));
   await importLots(db, owner, text("lots.csv"), now);
+  await importPurchases(db, owner, text("purchases.csv"), now);
   for (const file of readdirSync(join(folder, "patterns")).sort())
     if (file.endsWith(".json")) await importPattern(db, owner, json(join("patterns", file)));
   await importCustomers(db, text("customers.csv"));

@@ -11,7 +11,10 @@ export class Coming {
       .sort((a, b) => a.day.localeCompare(b.day));
   }
 
-  /** Claims as much as is coming of what is short. @returns what is still short, and the day of the last that is needed */
+  /**
+   * Claims as much as is coming of what is short. @returns what is still short, and the day of the last that is
+   * needed
+   */
   claim(short: Quantity): { short: number; day: string | undefined } {
     let open: number = short;
     let day: string | undefined;

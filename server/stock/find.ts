@@ -8,8 +8,8 @@ const MOST_FOUND = 40;
 const anywhere = (word: string): string => `%${word.replace(/[\\%_]/g, "\\$&")}%`;
 
 /**
- * Anything in the cabinet of which every word stands somewhere: name, code, form, colour, species, caution, drawer, lot,
- * dye lot, grade, note, supplier. What begins so, or is just that, comes first; then materials, lots, drawers.
+ * Anything in the cabinet of which every word stands somewhere: name, code, form, colour, species, caution, drawer,
+ * lot, dye lot, grade, note, supplier. What begins so, or is just that, comes first; then materials, lots, drawers.
  */
 export async function findIn(db: Db, q: string): Promise<Found[]> {
   const words = fold(q).split(/\s+/).filter(Boolean).slice(0, 8).map(anywhere);

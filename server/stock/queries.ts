@@ -1,5 +1,4 @@
 import type { StockDetail, StockItem } from "@kasten/contract/stock";
-import type { StockUnit } from "@kasten/core/units";
 import { isoInstant, rows, type Db } from "../database/rows";
 import { balanceEntity, movementEntity } from "../ledger";
 
@@ -106,4 +105,15 @@ export const drawersWithContents = (db: Db, id?: number): Promise<DrawerContents
        EXISTS (SELECT 1 FROM movement v WHERE v.from_place = p.id OR v.to_place = p.id) AS used
      FROM place p WHERE p.kind = 'drawer' AND ($1::int IS NULL OR p.id = $1) ORDER BY p.code`,
     [id ?? null],
+  );
+
+/** Lots whose time apart is over, the oldest first. */
+export const lotsToLookAt = (db: Db): Promise<{ id: string; code: string; material: string }[]> =>
+  rows(
+    db,
+    `SELECT l.id, l.code, m.name AS material FROM lot l JOIN material m ON m.code = l.material_code
+     WHERE l.apart_until <= current_date AND EXISTS (
+       SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id
+       WHERE b.lot_id = l.id AND p.kind = 'drawer' AND b.quantity > 0)
+     ORDER BY l.apart_until, l.code LIMIT 20`,
   );

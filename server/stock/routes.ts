@@ -1,8 +1,7 @@
 import { quantityWords } from "@kasten/core/materials";
-import { less, nothing, quantity } from "@kasten/core/units";
+import { nothing, quantity } from "@kasten/core/units";
 import {
   addDrawers,
-  correctStock,
   countIn,
   findStock,
   listDrawers,
@@ -29,9 +28,8 @@ import { freeLotCode } from "./codes";
 import { putUp, readDrawers, rename, takeOut } from "./drawers";
 import { findIn } from "./find";
 import { lotRoutes } from "./lotRoutes";
-import { lockedBalance } from "./lotQueries";
 import { materialOutlook } from "./outlook";
-import { countedItems, lotsOf, movementsOf, type CountedItem } from "./queries";
+import { countedItems, lotsOf, lotsToLookAt, movementsOf, type CountedItem } from "./queries";
 
 type Who = { id: string };
 
@@ -130,22 +128,6 @@ async function countedIn(db: Db, person: Who, code: string, body: BodyOf<typeof 
   await logEvent(db, person, "stock", code, "counted in", told);
 }
 
-async function correct(db: Db, person: Who, material: string, body: BodyOf<typeof correctStock>): Promise<void> {
-  const { lot, place, note } = body;
-  const there = await lockedBalance(db, { lot, place, material });
-  if (!there) throw notFound("lot in that place");
-  const now = quantity(body.counted, there.unit);
-  const [more, fewer] = [less(now, there.quantity), less(there.quantity, now)];
-  if (more === nothing && fewer === nothing) return;
-  const corrections = await counted(db);
-  const between = more > nothing ? { from: corrections, to: place } : { from: place, to: corrections };
-  const difference = more > nothing ? more : fewer;
-  await move(db, person, { lot, quantity: difference, ...between, reason: "count corrected", note });
-  const by = `${more > nothing ? "more" : "less"} by ${quantityWords(difference, there.unit)}`;
-  const told = `Counted ${quantityWords(now, there.unit)} of ${there.name}, ${by}: ${note}`;
-  await logEvent(db, person, "stock", material, "corrected", told);
-}
-
 const ok = { ok: true as const };
 const MOST_NAMED = 6;
 const sample = (codes: string[]): string =>
@@ -156,6 +138,7 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
     const cover = await outlook.cover(db);
     return {
       items: (await countedItems(db)).map((i) => withCover(i, cover.get(i.code))),
+      waiting: await lotsToLookAt(db),
       fliesOnShelf: await fliesOnShelf(db),
     };
   });
@@ -188,8 +171,4 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
   register(readOutlook, ({ db, params }) => materialOutlook(db, outlook, params.id));
   register(findStock, async ({ db, query }) => ({ found: await findIn(db, query.q) }));
   lotRoutes(register);
-  register(correctStock, async ({ db, person, params, body }) => {
-    await correct(db, person, params.id, body);
-    return ok;
-  });
 }

@@ -18,7 +18,8 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
     const finished: EntryKey[] = kind === "finished" ? [["finished"], ["box"], ["orders"]] : [];
     return [...own, ...finished, ["stock"], ["material"], ["waiting"], ["log"]];
   },
-  stock: ({ subjectId }) => [["stock"], ["material", subjectId], ["batch"], ["catalogue"], ["log"]],
+  purchase: () => [["purchases"], ["purchase"], ["buying"], ["material"], ["log"]],
+  stock: ({ subjectId }) => [["stock"], ["material", subjectId], ["lot"], ["batch"], ["catalogue"], ["log"]],
   pattern: () => [["catalogue"], ["batches"], ["batch"], ["versions"], ["log"]],
   hook: () => [["catalogue"], ["batches"], ["batch"]],
   person: () => [["people"], ["me"]],
@@ -37,7 +38,8 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
     ["batches"],
     ["log"],
   ],
-  outlook: ({ subjectId }) => (subjectId === "cover" ? [["stock"], ["material"]] : [[subjectId]]),
+  outlook: ({ subjectId }) =>
+    subjectId === "cover" || subjectId === "stock" ? [["stock"], ["material"]] : [[subjectId]],
 };
 /** What moves a new room on: it is asked only as long as it shows how far it is set up. */
 const moves = new Set(["order", "stock", "pattern", "hook", "person", "customer", "room"]);

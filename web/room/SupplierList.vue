@@ -7,6 +7,7 @@ import { call } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import ModalDialog from "../parts/ModalDialog.vue";
 import type { Column } from "../parts/column";
+import { money } from "../parts/format";
 import { useSession } from "../team";
 
 const SupplierForm = defineAsyncComponent(() => import("./SupplierForm.vue"));
@@ -26,10 +27,22 @@ async function saved(): Promise<void> {
   open.value = false;
   await suppliers.refetch();
 }
+function sending(s: Supplier): string {
+  if (!s.freightCents) return "";
+  return `${money(s.freightCents)}${s.freeFromCents === null ? "" : `, nothing from ${money(s.freeFromCents)}`}`;
+}
 const columns = computed<Column<Supplier>[]>(() => {
   const all: Column<Supplier>[] = [
     { id: "name", head: "Supplier", lead: true, class: "font-semibold", value: (s) => s.name },
     { id: "note", head: "Note", value: (s) => s.note },
+    {
+      id: "least",
+      head: "Least order",
+      end: true,
+      mono: true,
+      value: (s) => (s.minimumCents ? money(s.minimumCents) : undefined),
+    },
+    { id: "sending", head: "Sending", value: sending },
     { id: "materials", head: "Materials", end: true, mono: true, value: (s) => s.materials },
     { id: "act", head: "Change", quiet: true, act: true, end: true },
   ];

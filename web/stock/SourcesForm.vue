@@ -8,6 +8,7 @@ import type { StockDetail } from "@kasten/contract/stock";
 import { call } from "../http";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
+import EntryText from "../parts/EntryText.vue";
 import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { currencySign } from "../parts/format";
@@ -30,6 +31,23 @@ interface Row {
   pack: number | undefined;
   price: number | undefined;
   leadDays: number | undefined;
+  usable: number | undefined;
+  grade: string;
+  breakFrom: number | undefined;
+  breakPrice: number | undefined;
+}
+/** What of a source is not in sight here stays as it is. */
+const kept = (i: number, supplier: string) => {
+  const was = props.sources[i];
+  return was?.supplierId === supplier ? { season: was.season, note: was.note } : {};
+};
+/** The first break is in sight; others stay. */
+function breaksOf({ breakFrom, breakPrice, supplier }: Row, i: number): { fromPacks: number; cents: number }[] {
+  const was = props.sources[i];
+  const others = was?.supplierId === supplier ? was.breaks.slice(1) : [];
+  return breakFrom === undefined || breakPrice === undefined
+    ? []
+    : [{ fromPacks: breakFrom, cents: Math.round(breakPrice * PER_COIN) }, ...others];
 }
 const entry = useEntryForm({
   endpoint: setSources,
@@ -39,17 +57,31 @@ const entry = useEntryForm({
       pack: writtenOf(s.pack, props.unit),
       price: s.priceCents / PER_COIN,
       leadDays: s.leadDays,
+      usable: s.usable,
+      grade: s.grade,
+      breakFrom: s.breaks[0]?.fromPacks,
+      breakPrice: s.breaks[0] ? s.breaks[0].cents / PER_COIN : undefined,
     })),
   },
   body: ({ sources }) => ({
-    sources: sources.map((s) => ({
+    sources: sources.map((s, i) => ({
+      ...kept(i, s.supplier),
       supplier: s.supplier,
       pack: s.pack === undefined ? undefined : baseOf(s.pack, props.unit),
       priceCents: s.price === undefined ? undefined : Math.round(s.price * PER_COIN),
       leadDays: s.leadDays,
+      usable: s.usable,
+      grade: s.grade,
+      breaks: breaksOf(s, i),
     })),
   }),
-  fields: Object.fromEntries(Array.from({ length: 20 }, (_, i) => [`sources.${i}.priceCents`, `sources[${i}].price`])),
+  fields: Object.fromEntries(
+    Array.from({ length: 20 }, (_, i) => [
+      [`sources.${i}.priceCents`, `sources[${i}].price`],
+      [`sources.${i}.breaks.0.fromPacks`, `sources[${i}].breakFrom`],
+      [`sources.${i}.breaks.0.cents`, `sources[${i}].breakPrice`],
+    ]).flat(),
+  ),
   send: async (body) => {
     if (await send(setSources, { params: { id: props.code }, body }, "Kept")) emit("kept");
     return refusal.value;
@@ -94,6 +126,26 @@ const set = (all: Row[]): void => entry.api.setFieldValue("sources", all as neve
         :min="0"
         :step="1"
       />
+      <EntryNumber class="w-28" :form="entry" :name="`sources[${i}].breakFrom`" label="From packs" :min="2" :step="1" />
+      <EntryNumber
+        class="w-32"
+        :form="entry"
+        :name="`sources[${i}].breakPrice`"
+        label="a pack costs"
+        :unit="currencySign()"
+        :min="0"
+        :step="0.01"
+      />
+      <EntryNumber
+        class="w-28"
+        :form="entry"
+        :name="`sources[${i}].usable`"
+        label="Usable of it"
+        unit="%"
+        :min="1"
+        :step="1"
+      />
+      <EntryText class="w-20" :form="entry" :name="`sources[${i}].grade`" label="Grade" />
       <button
         type="button"
         class="btn btn-plain mt-[1.3rem]"
@@ -108,7 +160,21 @@ const set = (all: Row[]): void => entry.api.setFieldValue("sources", all as neve
         type="button"
         class="btn"
         :disabled="options.length === 0"
-        @click="set([...rows.sources, { supplier: options[0]?.value ?? '', pack: 1, price: undefined, leadDays: 7 }])"
+        @click="
+          set([
+            ...rows.sources,
+            {
+              supplier: options[0]?.value ?? '',
+              pack: 1,
+              price: undefined,
+              leadDays: 7,
+              usable: 100,
+              grade: '',
+              breakFrom: undefined,
+              breakPrice: undefined,
+            },
+          ])
+        "
       >
         <Plus :size="16" aria-hidden="true" />A source</button
       ><button class="btn btn-main" :disabled="entry.isBusy.value">Keep the sources</button>

@@ -1,7 +1,14 @@
 // @vitest-environment happy-dom
-import { describe, expect, test } from "vitest";
-import { countIn, correctStock, readStock, receiveStock, type StockDetail } from "@kasten/contract/stock";
-import { choose, fieldOf, mountIn, refused, settle } from "../testing/room";
+import { describe, expect, test, vi } from "vitest";
+import {
+  countIn,
+  readOutlook,
+  readStock,
+  receiveStock,
+  type MaterialOutlook,
+  type StockDetail,
+} from "@kasten/contract/stock";
+import { choose, fieldOf, mountIn, settle } from "../testing/room";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import * as things from "../testing/things";
 import StockPage from "./StockPage.vue";
@@ -36,13 +43,36 @@ const wire = (of: Partial<StockDetail> = {}): StockDetail => ({
       quantity: 64_100_000,
       reserved: 0,
       remnant: false,
+      soldAs: "spool",
+      openedOn: null,
+      expiresOn: null,
+      apartUntil: null,
+      papers: "",
+      note: "",
+      skin: null,
     },
   ],
   movements: [],
   sources: [],
   ...of,
 });
-const suppliers = { suppliers: [{ id: "weir", name: "Weir Wires", note: "", version: 1, materials: 1 }] };
+const terms = { minimumCents: 0, freightCents: 0, freeFromCents: null, byLetter: false };
+const suppliers = { suppliers: [{ id: "weir", name: "Weir Wires", note: "", ...terms, version: 1, materials: 1 }] };
+const outlook: MaterialOutlook = {
+  today: "2026-11-26",
+  there: 64_100_000,
+  needs: [],
+  arrivals: [],
+  levels: [{ day: "2026-11-26", level: 64_100_000 }],
+  runsOut: null,
+  orderBy: null,
+  missing: 0,
+  leadDays: null,
+  supplier: null,
+  perWeek: 0,
+  reorderAt: null,
+  share: null,
+};
 const click = (screen: Awaited<ReturnType<typeof mountIn>>["screen"], words: string) =>
   screen
     .findAll("button")
@@ -55,6 +85,7 @@ describe("a material in the cabinet", () => {
       .server()
       .answer(listSuppliers, suppliers)
       .answer(readStock, wire())
+      .answer(readOutlook, outlook)
       .answer(receiveStock, { ok: true });
     const { screen } = await mountIn(server, StockPage, { id: "wire" });
     await fieldOf(screen, "How much, in metres").setValue(64.1);
@@ -72,42 +103,21 @@ describe("a material in the cabinet", () => {
     expect(server.of(readStock).length).toBeGreaterThan(1);
   });
 
-  test("is put right by what was counted, down to nothing, with a reason", async () => {
+  test("says on which day it runs out, and by when to order", async () => {
+    const needs = [{ day: "2026-12-10", quantity: 90_000_000, batch: things.id(9), number: 7, pattern: "Wisp 12" }];
+    const levels = [...outlook.levels, { day: "2026-12-10", level: -25_900_000 }];
+    const ends = { needs, levels, runsOut: "2026-12-10", orderBy: "2026-12-03", missing: 25_900_000, leadDays: 7 };
     const server = things
       .server()
       .answer(listSuppliers, suppliers)
       .answer(readStock, wire())
-      .answer(correctStock, { ok: true });
+      .answer(readOutlook, { ...outlook, ...ends, supplier: "Weir Wires" });
     const { screen } = await mountIn(server, StockPage, { id: "wire" });
-    await click(screen, "Count it");
-    await screen.get("[aria-label='Counted, in metres']").setValue(0);
-    await screen.get("[aria-label='Why it differs']").setValue("the spool was empty");
-    await screen.get("td form").trigger("submit");
     await settle();
-    expect(server.of(correctStock)[0]?.body).toEqual({
-      lot: things.id(5),
-      place: 12,
-      counted: 0,
-      note: "the spool was empty",
-    });
-  });
-
-  test("a count that is refused stays typed, with what would be right", async () => {
-    const server = things
-      .server()
-      .answer(listSuppliers, suppliers)
-      .answer(readStock, wire())
-      .answer(correctStock, () =>
-        refused({ type: "not-enough-stock", title: "Reserved", status: 409, detail: "3 m are reserved for batch 7." }),
-      );
-    const { screen } = await mountIn(server, StockPage, { id: "wire" });
-    await click(screen, "Count it");
-    await screen.get("[aria-label='Counted, in metres']").setValue(1.5);
-    await screen.get("[aria-label='Why it differs']").setValue("counted");
-    await screen.get("td form").trigger("submit");
-    await settle();
-    expect(screen.text()).toContain("3 m are reserved for batch 7.");
-    expect(screen.get<HTMLInputElement>("[aria-label='Counted, in metres']").element.value).toBe("1.5");
+    await vi.waitFor(() => expect(screen.text()).toContain("Runs out on Thu 10 Dec"));
+    expect(screen.text()).toMatch(/25\.9\s*m short in all/);
+    expect(screen.text()).toMatch(/Order by\s*Thu 3 Dec/);
+    expect(screen.get("figure svg").attributes("aria-label")).toContain("to be ordered by Thu 3 Dec");
   });
 
   test("what lies there already is counted in, without a supplier", async () => {
@@ -115,6 +125,7 @@ describe("a material in the cabinet", () => {
       .server()
       .answer(listSuppliers, suppliers)
       .answer(readStock, wire())
+      .answer(readOutlook, outlook)
       .answer(countIn, { ok: true });
     const { screen } = await mountIn(server, StockPage, { id: "wire" });
     await click(screen, "Count in what lies there");

@@ -2,7 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent, ref } from "vue";
 import { threadNumberOf } from "@kasten/core/materials";
-import { readStock } from "@kasten/contract/stock";
+import { readOutlook, readStock } from "@kasten/contract/stock";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
@@ -12,6 +12,8 @@ import { MaterialForm, useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import LotTable from "./LotTable.vue";
 import MovementTable from "./MovementTable.vue";
+const RunwayChart = defineAsyncComponent(() => import("./RunwayChart.vue"));
+const FeatherShare = defineAsyncComponent(() => import("./FeatherShare.vue"));
 const SourcesForm = defineAsyncComponent(() => import("./SourcesForm.vue"));
 const CountInForm = defineAsyncComponent(() => import("./CountInForm.vue"));
 
@@ -24,6 +26,11 @@ const stock = useQuery({
   query: () => call(readStock, { params: { id: props.id } }),
 });
 const m = computed(() => stock.data.value);
+const outlook = useQuery({
+  key: () => ["material", props.id, "outlook"],
+  query: () => call(readOutlook, { params: { id: props.id } }),
+});
+const share = computed(() => outlook.data.value?.share);
 const { materials } = useCatalogue();
 const material = computed(() => materials.value.get(m.value?.code ?? ""));
 const thread = computed(() => material.value?.thread);
@@ -92,8 +99,16 @@ async function known(): Promise<void> {
         </dd>
       </div>
     </dl>
+    <section v-if="outlook.data.value" class="mb-4" aria-label="Against time">
+      <h2 class="mb-1">Against time</h2>
+      <RunwayChart :outlook="outlook.data.value" :unit="m.unit" />
+    </section>
+    <section v-if="share && share.demands.length > 0" class="mb-4" aria-label="Who gets which feathers">
+      <h2 class="mb-1">Who gets which feathers</h2>
+      <FeatherShare :share="share" />
+    </section>
     <h2 class="mb-1">Lots</h2>
-    <LotTable class="mb-4" :stock="m" :can="may('handle stock')" @corrected="stock.refetch" />
+    <LotTable class="mb-4" :stock="m" :today="outlook.data.value?.today ?? ''" />
     <TabSet v-if="may('handle stock')" v-model="side" class="sheet mb-5 p-3" label="Into the drawer" :tabs="sides">
       <template #receive
         ><ReceiveForm :code="m.code" :form="m.form" :unit="m.unit" @received="stock.refetch"

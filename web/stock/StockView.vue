@@ -4,7 +4,7 @@ import { computed, ref } from "vue";
 import { fold } from "@kasten/core/orders";
 import type { ReplyOf } from "@kasten/contract/http";
 import { listStock } from "@kasten/contract/stock";
-import { useRouter } from "vue-router";
+import { useRoute, useRouter } from "vue-router";
 import { call } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
@@ -14,14 +14,20 @@ import { useGradually } from "../parts/useGradually";
 import { MaterialForm, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import DataTable from "../parts/DataTable.vue";
+import FoundList from "./FoundList.vue";
 import type { Column } from "../parts/column";
 
 const { patterns } = useCatalogue();
 const stock = useQuery({ key: ["stock"], query: () => call(listStock) });
+const route = useRoute();
 const router = useRouter();
 const { may } = useSession();
 const adding = ref(false);
 const words = ref("");
+const foundList = ref<InstanceType<typeof FoundList>>();
+/** A scanner types its code and Enter: what is just that is opened. */
+const openFirst = (): void => void foundList.value?.openFirst();
+const waiting = computed(() => stock.data.value?.waiting ?? []);
 const columns = computed(() => {
   const wanted = fold(words.value).split(" ").filter(Boolean);
   const items = (stock.data.value?.items ?? []).filter((i) =>
@@ -29,7 +35,8 @@ const columns = computed(() => {
   );
   const drawers = new Map<string, typeof items>();
   for (const i of items) drawers.set(i.drawer, [...(drawers.get(i.drawer) ?? []), i]);
-  return [...drawers];
+  const one = typeof route.query.drawer === "string" ? route.query.drawer : undefined;
+  return [...drawers].filter(([code]) => one === undefined || code === one);
 });
 const seen = useGradually(columns, 4);
 const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
@@ -48,11 +55,24 @@ const shelf: Column<Shelf>[] = [
     <span class="flex flex-wrap items-center gap-4"
       ><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button
       ><label class="flex items-center gap-2"
-        ><span class="text-soft">Find a material or a drawer</span
-        ><input v-model="words" type="search" class="field w-56" /></label
+        ><span class="text-soft">Find anything, or scan a code</span
+        ><input v-model="words" type="search" class="field w-56" @keydown.enter="openFirst" /></label
     ></span>
   </div>
   <MaterialForm v-if="adding" @saved="router.push(`/stock/${$event}`)" @leave="adding = false" />
+  <FoundList v-if="words.trim().length > 1" ref="foundList" class="mb-3" :words="words" />
+  <p v-if="waiting.length > 0" class="callout mb-3">
+    <template v-for="(w, i) in waiting" :key="w.id"
+      ><template v-if="i > 0">, </template><RouterLink class="link" :to="`/lots/${w.id}`">{{ w.code }}</RouterLink> of
+      {{ w.material }}</template
+    >
+    {{ waiting.length === 1 ? "was" : "were" }} kept apart until now: look at
+    {{ waiting.length === 1 ? "it" : "them" }} and let {{ waiting.length === 1 ? "it" : "them" }} join the drawer.
+  </p>
+  <p v-if="route.query.drawer" class="mb-2">
+    Only drawer <b class="fig">{{ route.query.drawer }}</b>.
+    <RouterLink class="link" to="/stock">The whole cabinet</RouterLink>
+  </p>
   <div class="wall">
     <section v-for="[drawer, items] in seen" :key="drawer" class="front" :aria-label="`Drawer ${drawer}`">
       <h2 class="plate fig">{{ drawer }}</h2>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { useQuery } from "@pinia/colada";
+import { computed, ref } from "vue";
+import { useRouter } from "vue-router";
+import { planBuying, writePurchase, type BuyingPlan } from "@kasten/contract/purchasing";
+import { call } from "../http";
+import NumberWords from "../parts/NumberWords.vue";
+import RefusalNote from "../parts/RefusalNote.vue";
+import RadioSet from "../parts/RadioSet.vue";
+import SwitchField from "../parts/SwitchField.vue";
+import { day, money, quantity } from "../parts/format";
+import type { Option } from "../parts/option";
+import { useChange } from "../parts/useChange";
+import { useSession } from "../team";
+
+/** What to order and from whom: the cheapest way to cover the open batches, and what is used every week. */
+const withStock = ref(true);
+const first = ref<"time" | "price">("time");
+const firsts: Option<"time" | "price">[] = [
+  { value: "time", label: "in time for the batches" },
+  { value: "price", label: "at the least price" },
+];
+const asked = computed(() => ({ stock: withStock.value ? ("yes" as const) : ("no" as const), first: first.value }));
+const plan = useQuery({
+  key: () => ["buying", asked.value.stock, asked.value.first],
+  query: () => call(planBuying, { query: asked.value }),
+});
+const router = useRouter();
+const { may } = useSession();
+const { busy, refusal, send } = useChange();
+type Order = BuyingPlan["orders"][number];
+async function write(order: Order): Promise<void> {
+  const lines = order.lines.map(({ material, packs, pack, packCents, dyeLot }) => ({
+    material,
+    packs,
+    pack,
+    packCents,
+    dyeLot,
+  }));
+  const made = await send(writePurchase, { body: { supplierId: order.supplierId, lines, note: "" } }, "Written");
+  if (made) await router.push(`/purchases/${made.id}`);
+}
+const whyOf = (p: BuyingPlan, material: string): string => {
+  const w = p.wanted.find((x) => x.material === material);
+  if (!w) return "";
+  const parts = [
+    ...(w.forBatches > 0
+      ? [`${quantity(w.forBatches, w.unit)} for batches${w.firstDue ? `, the first due ${day(w.firstDue)}` : ""}`]
+      : []),
+    ...(w.forStock > 0
+      ? [
+          `${quantity(w.forStock, w.unit)} to stay above ${quantity(w.reorderAt, w.unit)}, at ${quantity(w.perWeek, w.unit)} a week`,
+        ]
+      : []),
+  ];
+  return parts.join("; ");
+};
+</script>
+
+<template>
+  <RefusalNote :refusal="refusal" />
+  <div class="mb-3 flex flex-wrap items-center justify-between gap-3">
+    <div class="flex flex-wrap items-end gap-5">
+      <RadioSet v-model="first" label="Bought" :options="firsts" />
+      <SwitchField v-model="withStock">also what is used every week</SwitchField>
+    </div>
+    <p v-if="plan.data.value" class="text-right">
+      <b class="fig text-2xl">{{ money(plan.data.value.totalCents) }}</b>
+      <span class="text-soft">
+        {{
+          plan.data.value.proved
+            ? "in all: no cheaper way to buy it"
+            : `in all; at best ${money(plan.data.value.boundCents)}`
+        }}</span
+      >
+    </p>
+  </div>
+  <p v-if="plan.error.value" class="callout">{{ plan.error.value.message }}</p>
+  <template v-if="plan.data.value">
+    <p v-if="plan.data.value.uncovered.length > 0" class="callout mb-3">
+      Nobody who is known sells
+      <template v-for="(u, i) in plan.data.value.uncovered" :key="u.material"
+        ><template v-if="i > 0">, </template
+        ><RouterLink class="link" :to="`/stock/${u.material}`">{{ u.materialName }}</RouterLink> ({{
+          u.words
+        }})</template
+      >, at this time of the year. Say at the material where it is bought.
+    </p>
+    <p v-if="plan.data.value.orders.length === 0" class="sheet p-4 text-soft">
+      Nothing has to be ordered: what the batches need is there or on its way.
+    </p>
+    <section v-for="o in plan.data.value.orders" :key="o.supplierId" class="sheet mb-4 p-3" :aria-label="o.supplier">
+      <div class="mb-1 flex flex-wrap items-baseline justify-between gap-2">
+        <h2>{{ o.supplier }}</h2>
+        <p>
+          here by about <b>{{ day(o.arrives) }}</b><span v-if="o.late.length > 0" class="tag tag-call ml-2"
+            >too late for {{ o.late.join(", ") }}</span
+          >
+        </p>
+      </div>
+      <table>
+        <thead>
+          <tr>
+            <th>Material</th>
+            <th class="text-right">Order</th>
+            <th>Why</th>
+            <th class="text-right">Costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="l in o.lines" :key="l.material">
+            <td>
+              <RouterLink class="link" :to="`/stock/${l.material}`">{{ l.materialName }}</RouterLink><span
+                v-if="l.dyeLot"
+                class="tag ml-1"
+                >dye lot {{ l.dyeLot }}</span
+              >
+            </td>
+            <td class="whitespace-nowrap text-right text-lg">
+              <b class="fig">{{ l.packs }}</b> × <NumberWords :words="l.packWords" />
+            </td>
+            <td class="text-[0.93rem]">{{ whyOf(plan.data.value, l.material) }}</td>
+            <td class="fig whitespace-nowrap text-right">{{ money(l.totalCents) }}</td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <td colspan="3" class="text-right text-soft">
+              {{ o.freightCents ? `with ${money(o.freightCents)} for sending` : "sending is free" }}
+            </td>
+            <td class="fig whitespace-nowrap text-right text-lg">
+              <b>{{ money(o.goodsCents + o.freightCents) }}</b>
+            </td>
+          </tr>
+        </tfoot>
+      </table>
+      <button v-if="may('handle stock')" class="btn btn-main mt-2" :disabled="busy" @click="write(o)">
+        Write this order<span class="sr-only"> to {{ o.supplier }}</span>
+      </button>
+    </section>
+  </template>
+</template>

@@ -1,0 +1,126 @@
+// @vitest-environment happy-dom
+import { describe, expect, test } from "vitest";
+import { listSuppliers } from "@kasten/contract/purchasing";
+import { countLot, gradeLot, letGoLot, readLot, readScale, type LotPage as Lot } from "@kasten/contract/stock";
+import { fieldOf, mountIn, refused, settle } from "../testing/room";
+import * as things from "../testing/things";
+import LotPage from "./LotPage.vue";
+
+const lot = (of: Partial<Lot> = {}): Lot => ({
+  id: things.id(5),
+  code: "cape 7",
+  material: {
+    code: "HK",
+    name: "stiff hackle",
+    form: "hackle",
+    unit: "count",
+    colour: null,
+    caution: null,
+    lead: false,
+    species: null,
+  },
+  soldAs: "cape",
+  supplierId: null,
+  supplier: null,
+  dyeLot: "",
+  grade: "",
+  priceCents: null,
+  priceFor: null,
+  openedOn: null,
+  expiresOn: null,
+  apartUntil: null,
+  origin: "",
+  papers: "",
+  note: "",
+  receivedAt: "2026-10-01T08:00:00Z",
+  remnant: false,
+  side: null,
+  barb: null,
+  skin: null,
+  classes: [],
+  places: [{ placeId: 12, code: "C31", name: "Drawer C31", kind: "drawer", quantity: 300, reserved: 0, claims: [] }],
+  movements: [],
+  batches: [],
+  counts: [],
+  version: 4,
+  ...of,
+});
+const open = async (of: Partial<Lot> = {}, more: (s: ReturnType<typeof things.server>) => void = () => undefined) => {
+  const server = things
+    .server()
+    .answer(readLot, lot(of))
+    .answer(readScale, { connected: false, standIn: false })
+    .answer(listSuppliers, { suppliers: [] });
+  more(server);
+  const { screen } = await mountIn(server, LotPage, { id: things.id(5) });
+  await settle();
+  return { server, screen };
+};
+const click = (screen: Awaited<ReturnType<typeof mountIn>>["screen"], words: string) =>
+  screen
+    .findAll("button")
+    .find((b) => b.text().startsWith(words))
+    ?.trigger("click");
+
+describe("a lot", () => {
+  test("is put right by what was counted, down to nothing", async () => {
+    const { server, screen } = await open({}, (s) => s.answer(countLot, { ok: true }));
+    await fieldOf(screen, "There, in pieces").setValue(0);
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(countLot)[0]?.body).toEqual({ place: 12, counted: 0, plusMinus: 0, how: "counted", note: "" });
+  });
+  test("a count that is refused stays typed, with what would be right", async () => {
+    const { screen } = await open({}, (s) =>
+      s.answer(countLot, () =>
+        refused({ type: "conflict", title: "Put by", status: 409, detail: "3 feathers are put by for batches." }),
+      ),
+    );
+    await fieldOf(screen, "There, in pieces").setValue(2);
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(screen.text()).toContain("3 feathers are put by for batches.");
+    expect(fieldOf(screen, "There, in pieces").element).toHaveProperty("value", "2");
+  });
+  test("whose time apart is over asks to be looked at", async () => {
+    const { server, screen } = await open({ apartUntil: "2026-01-02" }, (s) => s.answer(letGoLot, { ok: true }));
+    expect(screen.text()).toContain("Look for moth");
+    await screen.get(".callout input").setValue("no moth");
+    await screen.get("form.callout").trigger("submit");
+    await settle();
+    expect(server.of(letGoLot)[0]?.body).toEqual({ version: 4, note: "no moth" });
+  });
+  test("a sample is typed with one hand: Enter opens the next class, and the skin is shown as it will be", async () => {
+    const { server, screen } = await open({}, (s) => s.answer(gradeLot, { ok: true }));
+    await click(screen, "Sort by size");
+    await settle();
+    await screen.get("[aria-label='Class 1 from, mm']").setValue(6);
+    await screen.get("[aria-label='Class 1 to, mm']").setValue(7);
+    await screen.get("[aria-label='Feathers of class 1 in the sample']").setValue(10);
+    await screen.get("[aria-label='No good of class 1']").setValue(1);
+    await screen.get("[aria-label='Feathers of class 1 in the sample']").trigger("keydown", { key: "Enter" });
+    await settle();
+    expect(screen.get<HTMLInputElement>("[aria-label='Class 2 from, mm']").element.value).toBe("7");
+    await screen.get("[aria-label='Feathers of class 2 in the sample']").setValue(20);
+    await settle();
+    const shown = screen.findAll("form tbody tr").map((r) => r.text());
+    expect(shown[0]).toMatch(/90/);
+    expect(shown[1]).toMatch(/200/);
+    await click(screen, "Sort the skin");
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(gradeLot)[0]?.body).toMatchObject({
+      place: 12,
+      total: 300,
+      classes: [
+        { fromMm: 6, toMm: 7, side: null, sampled: 10, spoilt: 1 },
+        { fromMm: 7, toMm: 8, side: null, sampled: 20, spoilt: 0 },
+      ],
+    });
+  });
+  test("says what nobody knows as unknown, not as nought", async () => {
+    const { screen } = await open();
+    expect(screen.text()).toMatch(/Price\s*unknown/);
+    expect(screen.text()).not.toContain("0.00");
+  });
+});
