@@ -9,6 +9,8 @@ export const reservationSchema = z.object({
   dyeLot: z.string(),
   place: z.string(),
   quantity: z.number().int(),
+  /** Lengths to cut of it, and what of a remnant is left then; null where it is not cut to length. */
+  cut: z.object({ lengths: z.number(), ofMm: z.number(), leftMm: z.number().nullable() }).nullable(),
 });
 export const requirementSchema = z.object({
   key: z.string(),

@@ -5,6 +5,7 @@ import {
   jobOf,
   problemOf,
   promise,
+  Promises,
   solveSchedule,
   windowsOf,
   without,
@@ -154,6 +155,19 @@ describe("promise", () => {
     function quick() {
       return jobOf(batch("new", { due: rules.horizon }), people);
     }
+  });
+  test("made together do not share the same hours, and one that fits nowhere takes none", () => {
+    const free = freeOf(problemOf([], people, rules), solved(problemOf([], people, rules)));
+    const one = (id: string, of: Parameters<typeof batch>[1] = {}) =>
+      jobOf(batch(id, { due: rules.horizon, ...of }), people);
+    const together = new Promises(free);
+    const [first, second] = [together.add(one("x"), 0).at ?? 0, together.add(one("y"), 0).at ?? 0];
+    expect(first).toBe(promise(free, one("x"), 0).at);
+    expect(second).toBeGreaterThan(first);
+    const between = new Promises(free);
+    between.add(one("x"), 0);
+    expect(between.add(one("huge", { left: 5000, flies: 5000 }), 0).at).toBeUndefined();
+    expect(between.add(one("y"), 0).at, "as if it had not been asked").toBe(second);
   });
   test("says so when no day holds it", () =>
     expect(

@@ -71,17 +71,42 @@ export function without(windows: readonly (readonly [number, number])[], busy: [
 }
 
 /**
- * The earliest minute at which a new job could be ready without moving anything that is planned.
- * It is worked into the hours that the plan leaves free, with a full change-over before it and another after it
- * counted into its own minutes, so that what follows on that bench is not delayed.
- *
- * @param job its release already includes the wait for materials; `release0` is the release without that wait
+ * Promises made together: each new job is put where the plan and the promises before it leave room, so that two lines of
+ * one order do not share the same hours.
  */
-export function promise(free: Free, job: ScheduleJob, release0: number): Promised {
-  if (job.operations.some((o) => o.choices.length === 0)) return { holds: "skill" };
-  const at = placedAlone(new Floor(free, free.taken), free.setup, job);
-  return at === undefined ? { holds: "hours" } : { at, holds: whatHolds(free, job, release0, at) };
+export class Promises {
+  private floor: Floor;
+  private readonly kept: ScheduleJob[] = [];
+
+  constructor(private readonly free: Free) {
+    this.floor = new Floor(free, free.taken);
+  }
+
+  /**
+   * The earliest minute at which a new job could be ready without moving anything that is planned or promised. It is
+   * worked into the hours that are left, with a full change-over before it and another after it counted into its own
+   * minutes, so that what follows on that bench is not delayed.
+   *
+   * @param job its release already includes the wait for materials; its operations have names of their own
+   * @param release0 the release without that wait
+   */
+  add(job: ScheduleJob, release0: number): Promised {
+    if (job.operations.some((o) => o.choices.length === 0)) return { holds: "skill" };
+    const at = placedAlone(this.floor, this.free.setup, job);
+    if (at === undefined) {
+      // What did fit of it is taken back: everything before it is put down anew.
+      this.floor = new Floor(this.free, this.free.taken);
+      for (const before of this.kept) placedAlone(this.floor, this.free.setup, before);
+      return { holds: "hours" };
+    }
+    this.kept.push(job);
+    return { at, holds: whatHolds(this.free, job, release0, at) };
+  }
 }
+
+/** The promise of one job alone. */
+export const promise = (free: Free, job: ScheduleJob, release0: number): Promised =>
+  new Promises(free).add(job, release0);
 
 /** When a job is over that is placed where nothing else is; undefined where it does not fit. */
 function placedAlone(floor: Floor, setup: Free["setup"], job: ScheduleJob): number | undefined {

@@ -23,6 +23,29 @@ describe("allocate", () => {
       b: 2,
       a: 3,
     }));
+  test("a remnant too short for one length is not touched, and a longer one gives whole lengths only", () => {
+    const mm = (length: number) => quantity(length * 1000, "um");
+    const of = (id: string, length: number, more: Partial<LotInDrawer> = {}): LotInDrawer => ({
+      ...lot(id, 0, more),
+      free: mm(length),
+    });
+    const demand = { quantity: mm(240), mixLots: false, piece: mm(60) };
+    const stock = [of("a", 50, { remnant: true }), of("b", 130, { remnant: true }), of("c", 20_000)];
+    expect(took(demand, stock)).toEqual({ b: 120_000, c: 120_000 });
+    expect(allocate(demand, stock.slice(0, 2))).toMatchObject({ short: 120_000 });
+  });
+  test("of remnants that all would do, those are cut that waste least", () => {
+    const mm = (length: number) => quantity(length * 1000, "um");
+    const remnant = (id: string, length: number) => ({ ...lot(id, 0, { remnant: true }), free: mm(length) });
+    const lots = [remnant("a", 95), remnant("b", 62), remnant("c", 121)];
+    expect(took({ quantity: mm(60), mixLots: false, piece: mm(60) }, lots)).toEqual({ c: 60_000 });
+    expect(took({ quantity: mm(180), mixLots: false, piece: mm(60) }, lots)).toEqual({ b: 60_000, c: 120_000 });
+  });
+  test("what is opened is used up before another is begun", () =>
+    expect(took({ quantity: n(5), mixLots: false }, [lot("a", 9), lot("b", 3, { opened: true })])).toEqual({
+      b: 3,
+      a: 2,
+    }));
   test("combines undyed lots when none covers alone", () =>
     expect(took({ quantity: n(10), mixLots: false }, [lot("a", 4), lot("b", 4), lot("c", 4)])).toEqual({
       a: 4,

@@ -1,4 +1,5 @@
 import type { Side } from "../materials";
+import { cutList } from "./cutList";
 import { less, lesser, sumOf, type Quantity } from "../units";
 
 /** A lot in a drawer, as allocation sees it. Quantities in base units; barb class in mm. */
@@ -25,6 +26,8 @@ export interface LotDemand {
   barb?: [number, number];
   /** Somebody has said that dye lots may be mixed within the batch. */
   mixLots: boolean;
+  /** What one fly takes in one length, in base units: a remnant gives whole lengths of it, or none. */
+  piece?: Quantity;
 }
 
 export interface Allocation {
@@ -48,9 +51,33 @@ const accepts = (demand: LotDemand, lot: LotInDrawer): boolean => {
 
 const sum = (lots: LotInDrawer[]): Quantity => sumOf(lots.map((l) => l.free));
 
-/** Lots that can serve a demand at all: right side, right class, something left. */
+/** What a lot gives of what it has free: of a remnant whole lengths, of all else everything. */
+const gives = ({ piece }: LotDemand, l: LotInDrawer): Quantity =>
+  l.remnant && piece !== undefined && piece > 0 ? less(l.free, (l.free % piece) as Quantity) : l.free;
+
+/** Lots that can serve a demand at all, with what they give of it: right side, right class, long enough. */
 export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawer[] =>
-  lots.filter((l) => l.free > 0 && accepts(demand, l));
+  lots
+    .filter((l) => accepts(demand, l))
+    .map((l) => ({ ...l, free: gives(demand, l) }))
+    .filter((l) => l.free > 0);
+
+/** Remnants in the order in which cutting them wastes least: those that the cut list uses first, then the rest. */
+function byCutList(demand: LotDemand, lots: LotInDrawer[]): Map<string, number> {
+  const { piece } = demand;
+  const remnants = lots.filter((l) => l.remnant && accepts(demand, l)).slice(0, MOST_REMNANTS);
+  if (piece === undefined || piece <= 0 || remnants.length < 2) return new Map();
+  const lengthMm = piece / UM;
+  const count = Math.min(MOST_LENGTHS, Math.ceil(demand.quantity / piece));
+  const stock = remnants.filter((l) => l.free > 0).map((l) => ({ id: keyOf(l), lengthMm: l.free / UM }));
+  const { cuts } = cutList(stock, [{ lengthMm, count }], { keepMm: lengthMm });
+  return new Map(cuts.map((c, i) => [c.stock, i]));
+}
+
+const UM = 1000;
+const MOST_REMNANTS = 200;
+const MOST_LENGTHS = 2000;
+const keyOf = (l: Pick<LotInDrawer, "lot" | "place">): string => `${l.lot}|${l.place}`;
 
 /**
  * Which lots to take a demand from: remnants first, then what is opened, then the oldest lot that covers it, then
@@ -60,9 +87,12 @@ export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawe
  * @returns quantities that add up to the demand less `short`
  */
 export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
+  const cut = byCutList(demand, lots);
+  const turn = (l: LotInDrawer): number => cut.get(keyOf(l)) ?? cut.size;
   const eligible = eligibleLots(demand, lots).sort(
     (a, b) =>
       Number(b.remnant) - Number(a.remnant) ||
+      turn(a) - turn(b) ||
       Number(b.opened ?? false) - Number(a.opened ?? false) ||
       (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) ||
       a.receivedAt.localeCompare(b.receivedAt) ||

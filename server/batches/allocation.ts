@@ -9,7 +9,7 @@ import {
   type FeatherShare,
   type LotDemand,
 } from "@kasten/core/stock";
-import { less, quantity, sumOf, type Quantity } from "@kasten/core/units";
+import { less, quantity, quantityOf, sumOf, type Quantity } from "@kasten/core/units";
 import type { StockedLot } from "../ledger";
 
 type Lots = Map<string, StockedLot[]>;
@@ -19,6 +19,7 @@ const demandOf = (r: Requirement, q: Quantity, mixLots: boolean): LotDemand => (
   side: r.side,
   barb: r.barb,
   mixLots,
+  ...(r.unit === "um" && { piece: quantityOf(r.cutTo ?? r.perFly, "um") }),
 });
 
 /** Lots for what is still missing of a requirement. */

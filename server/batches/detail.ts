@@ -1,10 +1,11 @@
 import { chanceOfEnough } from "@kasten/core/learning";
 import { workingOf, type Requirement } from "@kasten/core/needs";
 import type { Derivation } from "@kasten/core/derivation";
-import { nothing } from "@kasten/core/units";
+import { basePerCore, less, nothing } from "@kasten/core/units";
 import type { RequirementData } from "@kasten/contract/materials";
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { Db } from "../database/rows";
+import type { ReservedRow } from "../ledger";
 import { historyOf } from "../log";
 import { activePeople } from "../team";
 import { allocateFor, freeFor } from "./allocation";
@@ -21,6 +22,13 @@ const emptyWorking: Derivation = {
   through: [],
   result: { name: "", value: 0, unit: "" },
 };
+
+/** How many lengths of a requirement are cut from a lot; of a remnant, what is left of it then. */
+function cutOf({ cutTo }: Requirement, x: ReservedRow): RequirementData["reserved"][number]["cut"] {
+  if (cutTo === undefined) return null;
+  const lengths = Math.round(x.quantity / (cutTo * basePerCore.um));
+  return { lengths, ofMm: cutTo, leftMm: x.remnant ? less(x.there, x.quantity) / basePerCore.um : null };
+}
 
 function toData(room: BatchRoom, r: Requirement): RequirementData {
   const { computed, world } = room;
@@ -44,7 +52,14 @@ function toData(room: BatchRoom, r: Requirement): RequirementData {
     working: computed.fly ? workingOf(r, computed.fly, computed.batch.starts, computed.known) : emptyWorking,
     reserved: room.reserved
       .filter((x) => x.key === key)
-      .map(({ lot, lotCode, dyeLot, place, quantity }) => ({ lot, lotCode, dyeLot, place, quantity })),
+      .map((x) => ({
+        lot: x.lot,
+        lotCode: x.lotCode,
+        dyeLot: x.dyeLot,
+        place: x.place,
+        quantity: x.quantity,
+        cut: cutOf(r, x),
+      })),
     pulled: room.pulled.get(key) ?? nothing,
     free: freeFor(r, room.lots),
     short: plan.short,

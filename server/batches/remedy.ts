@@ -34,6 +34,13 @@ function millWords(room: BatchRoom, parts: Record<string, number>): string {
 }
 
 function orderIt(room: BatchRoom, r: Requirement, short: number): { remedy: string; earliest: string | null } {
+  const coming = room.arrivals.get(r.material) ?? [];
+  const onItsWay = coming.reduce((sum, a) => sum + a.quantity, 0);
+  const last = coming.at(-1);
+  if (last && onItsWay >= short) {
+    const orders = coming.map((a) => `${a.number} of ${a.supplier}, ${a.day}`).join("; ");
+    return { remedy: `It is on its way: purchase order ${orders}. Earlier batches take first.`, earliest: last.day };
+  }
   const proposal = proposalFor(short, room.sources.get(r.material), room.today);
   const remedy = proposal
     ? proposalWords(proposal, room.world.settings.currency)

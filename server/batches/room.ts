@@ -7,7 +7,7 @@ import type { Batch } from "@kasten/contract/batches";
 import type { Db } from "../database/rows";
 import { notFound } from "../http/problems";
 import { lockLots, lotsInDrawers, pulledOf, reservedRows, type ReservedRow, type StockedLot } from "../ledger";
-import { sourcesByMaterial, type Source } from "../purchasing";
+import { arrivalsByMaterial, sourcesByMaterial, type Arrival, type Source } from "../purchasing";
 import { todayIn } from "../settings";
 import { readWorld, type World } from "../world";
 import { computeBatch, type ComputedBatch } from "./compute";
@@ -24,6 +24,8 @@ export interface BatchRoom {
   reserved: ReservedRow[];
   pulled: Map<string, Quantity>;
   sources: Map<string, Source[]>;
+  /** What is ordered and on its way, by material. */
+  arrivals: Map<string, Arrival[]>;
 }
 
 /** @param locks whether lots are booked next: then those that it could take are locked first, in one order */
@@ -44,6 +46,7 @@ export async function readBatchRoom(db: Db, id: string, { locks = false } = {}):
     reserved: await reservedRows(db, id),
     pulled: new Map((await pulledOf(db, id)).map((p) => [p.key, p.quantity])),
     sources: await sourcesByMaterial(db),
+    arrivals: await arrivalsByMaterial(db),
   };
 }
 

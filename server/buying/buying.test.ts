@@ -161,7 +161,7 @@ describe("a purchase order", () => {
   });
   test("a lot that is another's by name, another order's line, or ten times too much is refused, and nothing is taken in", async () => {
     const { supplierId } = await supplierOf("N1-14");
-    const [a, b] = [await sent(supplierId, [line("N1-14", 1)]), await sent(supplierId, [line("N1-12", 1)])];
+    const [a, b] = [await sent(supplierId, [line("N1-14", 2)]), await sent(supplierId, [line("N1-12", 2)])];
     const params = { id: a.id };
     const own = a.lines[0]?.id ?? "";
     const other = b.lines[0]?.id ?? "";
@@ -250,13 +250,13 @@ describe("the supplier who ships with the program", () => {
   });
   test("its note names what is in the parcel, and the rest in the next", async () => {
     const { supplierId } = await supplierOf("N1-14");
-    const p = await sent(supplierId, [line("N1-14", 1)]);
+    const p = await sent(supplierId, [line("N1-14", 2)]);
     const note = await owner.ok(readDeliveryNote, { params: { id: p.id } });
-    expect(note.lines.map((l) => [l.line, l.quantity])).toEqual([[p.lines[0]?.id, 100]]);
+    expect(note.lines.map((l) => [l.line, l.quantity])).toEqual([[p.lines[0]?.id, p.lines[0]?.ordered]]);
     await owner.ok(receivePurchase, {
       params: { id: p.id },
       body: { version: p.version, lines: [{ line: p.lines[0]?.id ?? "", accepted: 60 }] },
     });
-    expect((await owner.ok(readDeliveryNote, { params: { id: p.id } })).lines[0]?.quantity).toBe(40);
+    expect((await owner.ok(readDeliveryNote, { params: { id: p.id } })).lines[0]?.quantity).toBe(140);
   });
 });

@@ -63,6 +63,9 @@ export interface ReservedRow {
   quantity: Quantity;
   /** What papers the lot has; a controlled species needs some. */
   papers: string;
+  /** One length that was left over, and what of it lies in that place. */
+  remnant: boolean;
+  there: Quantity;
 }
 
 /** What batches have put by of one material. */
@@ -99,6 +102,9 @@ export function reservedRows(db: Db, batch?: string): Promise<ReservedRow[]> {
     .addSelect("p.id", "placeId")
     .addSelect("r.quantity", "quantity")
     .addSelect("l.papers", "papers")
+    .addSelect("l.remnant", "remnant")
+    .innerJoin("balance", "b", "b.lotId = r.lotId AND b.placeId = r.placeId")
+    .addSelect("b.quantity", "there")
     .where("r.batchId IS NOT NULL")
     .orderBy("l.code");
   if (batch !== undefined) query.andWhere("r.batchId = :batch", { batch });

@@ -1,2 +1,3 @@
+export * from "./coming";
 export * from "./needs";
 export * from "./stockOutlook";

@@ -175,6 +175,20 @@ export function classDemands(room: Room): Map<string, ClassDemand[]> {
   );
 }
 
+/** What is on its way and no open batch waits for. */
+export function comingAfter(room: Room): [string, { day: string; quantity: number }[]][] {
+  const coming = new Map([...room.arrivals].map(([material, list]) => [material, new Coming(list)]));
+  const free = onPaper(room.lots);
+  const classed = shareClasses(room);
+  for (const { batch, requirements } of room.batches)
+    for (const r of requirements) {
+      const { missing } = standingOf(room, batch.id, r);
+      const short = classed.get(`${batch.id}|${r.key}`) ?? takeFor(r, missing, batch.mixLots, free).short;
+      if (short > nothing) coming.get(r.material)?.claim(short);
+    }
+  return [...coming].map(([material, left]) => [material, left.rest()]);
+}
+
 /** A material that every batch needs names the first of them only. */
 const MOST_BATCHES_SHOWN = 12;
 

@@ -151,7 +151,20 @@ describe("a batch of what is asked", () => {
   });
 });
 
+/** A fly that the demo room ties. */
+const lodger = { pattern: "copper-lodger", variant: "olive", form: "weighted", size: "14" };
+
 describe("a promise", () => {
+  test("of several lines shares the room's hours among them, and a line larger than a tray has a day too", async () => {
+    const line = (dozens: number) => ({ ...lodger, flies: dozens * 12 });
+    const days = async (dozens: number[]) =>
+      (await owner.ok(promise, { body: { lines: dozens.map(line) } })).lines.map((l) => l.day);
+    const [alone] = await days([30]);
+    const [first, , third] = await days([30, 30, 30]);
+    expect(first).toBe(alone);
+    expect((third ?? "") > (first ?? "9")).toBe(true);
+    expect((await days([40]))[0]).not.toBeNull();
+  });
   test("counts the minutes and the shelf of the fly that is asked", async () => {
     const { lines } = await body(`6dz ${MOLE}`, noFlash);
     const asks = lines.map(({ pattern, variant, form, size, flies, asked }) => ({

@@ -35,6 +35,7 @@ const rows = computed(() =>
             lot: x.lotCode,
             dyeLot: x.dyeLot,
             quantity: x.quantity,
+            cut: x.cut,
             several: r.reserved.length > 1,
           }))
         : [
@@ -44,6 +45,7 @@ const rows = computed(() =>
               lot: "",
               dyeLot: "",
               quantity: r.pulled || r.issue,
+              cut: null,
               several: false,
             },
           ],
@@ -129,8 +131,15 @@ const print = () => window.print();
       >
       <template #cell-much="{ row: x }"
         ><span v-if="x.several" class="fig text-lg">{{ quantity(x.quantity, x.r.unit) }}</span
-        ><NumberWords v-else class="text-lg" :words="x.r.words"
-      /></template>
+        ><NumberWords v-else class="text-lg" :words="x.r.words" /><span
+          v-if="x.cut && (x.several || x.cut.leftMm !== null)"
+          class="block text-[0.9rem]"
+          >cut <b class="fig">{{ x.cut.lengths }}</b> of
+          <span class="fig">{{ x.cut.ofMm.toFixed(1) }}</span> mm<template v-if="x.cut.leftMm !== null"
+            >, <span class="fig">{{ x.cut.leftMm.toFixed(0) }}</span> mm of the remnant stay over</template
+          ></span
+        ></template
+      >
     </DataTable>
     <div v-if="b.state === 'released'" class="no-print mt-3 flex items-center gap-3">
       <button class="btn btn-main" :disabled="busy || ready.length === 0" @click="pull">

@@ -14,6 +14,7 @@ const lot = (n: number, quantity: number, place = "A2") => ({
   dyeLot: "",
   place,
   quantity,
+  cut: null,
 });
 
 describe("a batch", () => {

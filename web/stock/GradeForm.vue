@@ -155,8 +155,10 @@ async function keep(): Promise<void> {
                 :style="{ width: `${(6 * classes[i].count) / most}rem` }"
                 aria-hidden="true"
               ></span
-              ><b class="fig">{{ usableFeathers(classes[i]) }}</b>
-              <span class="text-soft">± {{ Math.ceil(2 * classes[i].deviation) }}</span></template
+              ><span class="whitespace-nowrap"
+                ><b class="fig">{{ usableFeathers(classes[i]) }}</b>
+                <span class="text-soft">± {{ Math.ceil(2 * classes[i].deviation) }}</span></span
+              ></template
             >
           </td>
           <td>
