@@ -7,6 +7,7 @@ const screens = [
   "/orders",
   "/batches",
   "/materials",
+  "/materials?side=order",
   "/plan",
   "/bench",
   "/box",
@@ -103,6 +104,21 @@ const behind: Record<string, (page: Page) => Promise<void>> = {
     await behind["a batch"]?.(page);
     await page.getByRole("link", { name: "Pull sheet" }).click();
     await expect(page.getByRole("heading", { name: /Pull sheet/ })).toBeVisible();
+  },
+  "a lot that is sorted": async (page) => {
+    await page.goto("/stock/HK-DRY-BN");
+    await page.getByRole("link", { name: "HK-DRY-BN-A" }).click();
+    await page.getByRole("tab", { name: "Sort by size" }).click();
+    await page.getByLabel("Class 1 from, mm").waitFor();
+  },
+  "an order to a supplier": async (page) => {
+    await page.goto("/materials?side=sent");
+    await page
+      .getByRole("row", { name: /Plume Wharf/ })
+      .getByRole("link")
+      .first()
+      .click();
+    await page.getByRole("button", { name: "Take it in" }).waitFor();
   },
   "measuring a hook": async (page) => {
     await page.goto("/hooks");

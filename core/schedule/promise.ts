@@ -71,8 +71,8 @@ export function without(windows: readonly (readonly [number, number])[], busy: [
 }
 
 /**
- * Promises made together: each new job is put where the plan and the promises before it leave room, so that two lines of
- * one order do not share the same hours.
+ * Promises made together: each new job is put where the plan and the promises before it leave room, so that two lines
+ * of one order do not share the same hours.
  */
 export class Promises {
   private floor: Floor;

@@ -3,7 +3,9 @@ import { cutList, shareFeathers, type FeatherClass, type FeatherDemand } from "@
 import { Chance } from "../testing/attack/random";
 import { mixedIntegerSolver } from "./solver";
 
-/** Sums of the cabinet at the size of a large room: feathers of 200 batches, lists of 60 pieces, 150 materials bought. */
+/**
+ * Sums of the cabinet at the size of a large room: feathers of 200 batches, lists of 60 pieces, 150 materials bought.
+ */
 const chance = new Chance(4681);
 const median = (list: number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1] ?? 0;
 const timed = <T>(work: () => T): { ms: number; result: T } => {

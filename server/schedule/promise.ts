@@ -166,7 +166,7 @@ export async function promiseLines(
 }
 
 function promiseLine(against: Against, line: Line): PromisedLine {
-  const { basis, world, frame, shelf } = against;
+  const { world, frame, shelf } = against;
   const key = flyKey(line, line.asked ?? {});
   const fromShelf = Math.min(line.flies, shelf.get(key) ?? 0);
   shelf.set(key, (shelf.get(key) ?? 0) - fromShelf);

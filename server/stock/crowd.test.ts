@@ -53,8 +53,7 @@ test("a hundred at once reserve, pull, move, split, count and scrap: nothing neg
     const key = randomUUID();
     const drawer = chance.pick(["Z1", "Z2"]);
     const moving = [
-      () =>
-        owner.send(transferLot, { params, key, body: { place, drawer, quantity, note } }),
+      () => owner.send(transferLot, { params, key, body: { place, drawer, quantity, note } }),
       () => owner.send(scrapLot, { params, key, body: { place, quantity, note } }),
       () => owner.send(splitLot, { params, key, body: { place, quantity, note } }),
       () =>

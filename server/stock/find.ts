@@ -16,7 +16,10 @@ export async function findIn(db: Db, q: string): Promise<Found[]> {
   if (words.length === 0) return [];
   return rows<Found>(
     db,
-    `WITH everything AS (
+    `WITH lying AS (
+       SELECT b.lot_id, string_agg(p.code, ' ' ORDER BY p.code) AS codes, min(p.code) AS code FROM balance b
+       JOIN place p ON p.id = b.place_id WHERE p.kind = 'drawer' AND b.quantity > 0 GROUP BY b.lot_id),
+     everything AS (
        SELECT 'material' AS kind, m.code AS id, m.name, concat_ws(', ', m.code, m.form, m.colour_name) AS about, m.colour,
          d.code AS drawer, concat_ws(' ', m.name, m.code, m.form, m.colour_name, m.controlled_species, d.code, d.name) AS text,
          0 AS rank
@@ -24,11 +27,10 @@ export async function findIn(db: Db, q: string): Promise<Found[]> {
        UNION ALL
        SELECT 'lot', l.id::text, m.name,
          concat_ws(', ', 'lot ' || l.code, NULLIF(l.sold_as, ''), NULLIF('dye lot ' || l.dye_lot, 'dye lot '), NULLIF(l.note, '')),
-         m.colour, COALESCE(p.code, m.code),
-         concat_ws(' ', m.name, m.colour_name, l.code, l.dye_lot, l.grade, l.sold_as, l.note, l.origin, l.papers, s.name, p.code), 1
+         m.colour, p.code,
+         concat_ws(' ', m.name, m.colour_name, l.code, l.dye_lot, l.grade, l.sold_as, l.note, l.origin, l.papers, s.name, p.codes), 1
        FROM lot l JOIN material m ON m.code = l.material_code LEFT JOIN supplier s ON s.id = l.supplier_id
-       JOIN LATERAL (SELECT p.code FROM balance b JOIN place p ON p.id = b.place_id
-         WHERE b.lot_id = l.id AND p.kind = 'drawer' AND b.quantity > 0 ORDER BY p.code LIMIT 1) p ON true
+       JOIN lying p ON p.lot_id = l.id
        UNION ALL
        SELECT 'drawer', d.code, d.name, (SELECT count(*) FROM material m WHERE m.drawer_id = d.id) || ' materials', NULL,
          d.code, concat_ws(' ', d.code, d.name), 2

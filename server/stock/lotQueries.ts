@@ -20,7 +20,7 @@ export const lockedBalance = (
     .setLock("pessimistic_write", undefined, ["b"])
     .getRawOne();
 
-/** Where a lot lies: drawers, kits and benches. */
+/** Where a lot lies: in drawers and kits. */
 export const placesOf = (db: Db, lot: string): Promise<Omit<LotPage["places"][number], "claims">[]> =>
   db
     .createQueryBuilder(balanceEntity, "b")
@@ -31,7 +31,7 @@ export const placesOf = (db: Db, lot: string): Promise<Omit<LotPage["places"][nu
     .addSelect("p.kind", "kind")
     .addSelect("b.quantity", "quantity")
     .addSelect("b.reserved", "reserved")
-    .where("b.lotId = :lot AND p.kind IN ('drawer', 'kit', 'bench') AND b.quantity > 0", { lot })
+    .where("b.lotId = :lot AND p.kind IN ('drawer', 'kit') AND b.quantity > 0", { lot })
     .orderBy("p.kind")
     .addOrderBy("p.code")
     .getRawMany();

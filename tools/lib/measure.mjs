@@ -6,9 +6,10 @@ export async function measureRoom(base, { times = 7 } = {}) {
   const [order] = (await ask("GET", "/orders")).json.orders;
   const [batch] = (await ask("GET", "/batches")).json.batches;
   const material = (await ask("GET", "/stock")).json.items[0].code;
+  const lot = (await ask("GET", `/stock/${material}`)).json.lotList[0]?.id;
   const { pattern, variant, form, size } = batch;
   const line = { pattern, variant, form, size, flies: 60 };
-  const body = { text: "", customer: order.customer, due: order.due, note: "", lines: [line], acceptsConflicts: true };
+  const body = { text: "", customer: order.customer, due: order.due, note: "", lines: [line] };
   const due = new Date(Date.now() + 40 * 86_400_000).toISOString().slice(0, 10);
   const requests = {
     orders: ["GET", "/orders"],
@@ -19,6 +20,10 @@ export async function measureRoom(base, { times = 7 } = {}) {
     needs: ["GET", "/needs"],
     stock: ["GET", "/stock"],
     "a material": ["GET", `/stock/${material}`],
+    "a lot": ["GET", `/lots/${lot}`],
+    "against time": ["GET", `/stock/${material}/outlook`],
+    find: ["GET", "/find?q=brown%20hackle"],
+    buying: ["GET", "/buying"],
     plan: ["GET", "/plan"],
     "late orders": ["GET", "/plan/late"],
     turns: ["GET", "/plan/turns"],

@@ -98,7 +98,7 @@ const whyOf = (p: BuyingPlan, material: string): string => {
           >
         </p>
       </div>
-      <table>
+      <table class="narrow-rows">
         <thead>
           <tr>
             <th>Material</th>

@@ -38,7 +38,7 @@ async function keep(): Promise<void> {
 <template>
   <div>
     <RefusalNote :refusal="refusal" />
-    <table>
+    <table class="narrow-rows">
       <thead>
         <tr>
           <th>Material</th>

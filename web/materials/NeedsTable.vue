@@ -133,7 +133,7 @@ const columns: Column<Need>[] = [
   <p class="mt-2 text-[0.9rem] text-soft">
     Earlier batches take first. Open a batch to reserve its lots and print its pull sheet; when a delivery comes, take
     it in at its order.
-    <button v-if="may('make up batches')" class="btn btn-plain" :disabled="busy" @click="anew">
+    <button v-if="may('make up batches')" class="link" :disabled="busy" @click="anew">
       Reserve all planned batches anew, the earliest due first
     </button>
   </p>

@@ -89,7 +89,7 @@ async function keep(): Promise<void> {
         ><input v-model.number="total" class="field fig w-32" type="number" min="1" step="1" required
       /></label>
     </div>
-    <table class="max-w-3xl">
+    <table class="narrow-rows max-w-3xl">
       <thead>
         <tr>
           <th>from, mm</th>
@@ -110,6 +110,7 @@ async function keep(): Promise<void> {
               type="number"
               min="0"
               step="any"
+              placeholder="from, mm"
               :aria-label="`Class ${i + 1} from, mm`"
             />
           </td>
@@ -120,6 +121,7 @@ async function keep(): Promise<void> {
               type="number"
               min="0"
               step="any"
+              placeholder="to, mm"
               :aria-label="`Class ${i + 1} to, mm`"
             />
           </td>
@@ -133,6 +135,7 @@ async function keep(): Promise<void> {
               inputmode="numeric"
               min="0"
               step="1"
+              placeholder="sample"
               :aria-label="`Feathers of class ${i + 1} in the sample`"
               @keydown.enter.prevent="next(i)"
             />
@@ -144,6 +147,7 @@ async function keep(): Promise<void> {
               type="number"
               min="0"
               step="1"
+              placeholder="no good"
               :aria-label="`No good of class ${i + 1}`"
               @keydown.enter.prevent="next(i)"
             />

@@ -23,8 +23,6 @@ const { may } = useSession();
 const lot = useQuery({ key: () => ["lot", props.id], query: () => call(readLot, { params: { id: props.id } }) });
 const l = computed(() => lot.data.value);
 const drawers = computed(() => l.value?.places.filter((p) => p.kind === "drawer") ?? []);
-/** A kit can be counted as well, on the tray. */
-const countable = computed(() => l.value?.places.filter((p) => p.kind !== "bench") ?? []);
 const isFeather = computed(() => l.value?.material.unit === "count" && l.value.material.form !== "hook");
 const side = ref("count");
 const sides = computed(() => [
@@ -62,7 +60,7 @@ const sides = computed(() => [
     <LotPlaces class="mb-4" :lot="l" />
     <LotClasses v-if="l.classes.length > 0" class="mb-4" :lot="l" />
     <TabSet v-if="may('handle stock')" v-model="side" class="sheet mb-5 p-3" label="What to do with it" :tabs="sides">
-      <template #count><CountForm :lot="l" :drawers="countable" @done="lot.refetch" /></template>
+      <template #count><CountForm :lot="l" :drawers="l.places" @done="lot.refetch" /></template>
       <template #grade><GradeForm :lot="l" :drawers="drawers" @done="lot.refetch" /></template>
       <template #move><MoveForm :lot="l" :drawers="drawers" @done="lot.refetch" /></template>
       <template #facts><LotForm :key="l.version" :lot="l" @done="lot.refetch" /></template>

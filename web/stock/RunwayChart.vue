@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { scaleLinear, scaleTime } from "d3-scale";
+import { addDays } from "date-fns";
+import { scaleLinear } from "d3-scale";
 import { area, curveStepAfter, line } from "d3-shape";
 import { computed } from "vue";
 import type { MaterialOutlook } from "@kasten/contract/stock";
@@ -19,8 +20,8 @@ const at = (iso: string): Date => new Date(`${iso}T00:00:00`);
 const levels = computed(() => props.outlook.levels);
 const last = computed(() => at(levels.value.at(-1)?.day ?? props.outlook.today).getTime() + MARGIN_DAYS * DAY_MS);
 const x = computed(() =>
-  scaleTime()
-    .domain([at(props.outlook.today), new Date(last.value)])
+  scaleLinear()
+    .domain([at(props.outlook.today).getTime(), last.value])
     .range([LEFT, WIDTH - 8]),
 );
 const y = computed(() => {
@@ -38,7 +39,8 @@ const points = computed((): Point[] => {
   const path = levels.value.map((l) => ({ at: at(l.day), level: l.level }));
   return [...path, { at: new Date(last.value), level: path.at(-1)?.level ?? props.outlook.there }];
 });
-const toX = (p: Point): number => x.value(p.at);
+const toX = (p: Point): number => x.value(p.at.getTime());
+const xOf = (iso: string): number => x.value(at(iso < props.outlook.today ? props.outlook.today : iso).getTime());
 const toY = (p: Point): number => y.value(p.level);
 const path = computed(() => line<Point>().x(toX).y(toY).curve(curveStepAfter)(points.value) ?? "");
 const fill = computed(
@@ -57,7 +59,14 @@ const missing = computed(
       .y1((p) => y.value(Math.min(0, p.level)))
       .curve(curveStepAfter)(points.value) ?? "",
 );
-const ticks = computed(() => x.value.ticks(6));
+const MOST_TICKS = 6;
+/** Whole days, so many of them that their words have room. */
+const ticks = computed(() => {
+  const from = at(props.outlook.today);
+  const days = Math.round((last.value - from.getTime()) / DAY_MS);
+  const step = Math.max(1, Math.ceil(days / MOST_TICKS));
+  return Array.from({ length: Math.ceil(days / step) }, (_, i) => addDays(from, i * step));
+});
 const tickWords = (d: Date): string => `${d.getDate()} ${d.toLocaleString("en", { month: "short" })}`;
 const much = (q: number): string => quantity(Math.abs(q), props.unit);
 /** The picture in a sentence, for whoever hears it. */
@@ -78,51 +87,54 @@ const orderAt = computed(() => props.outlook.orderBy);
       <path :d="path" fill="none" stroke="var(--deep)" stroke-width="2.5" stroke-linejoin="round" />
       <g v-for="n in outlook.needs" :key="n.batch + n.quantity">
         <title>batch {{ n.number }}, {{ n.pattern }}: {{ much(n.quantity) }}, {{ day(n.day) }}</title>
-        <path
-          :d="`M${x(at(n.day < outlook.today ? outlook.today : n.day))},${y(0) - 5} l4,8 l-8,0 Z`"
-          fill="var(--ink-soft)"
-        />
+        <path :d="`M${xOf(n.day)},${y(0) - 5} l4,8 l-8,0 Z`" fill="var(--ink-soft)" />
       </g>
       <g v-for="a in outlook.arrivals" :key="a.order">
         <title>purchase order {{ a.number }}, {{ a.supplier }}: {{ much(a.quantity) }}, {{ day(a.day) }}</title>
         <line
-          :x1="x(at(a.day < outlook.today ? outlook.today : a.day))"
-          :x2="x(at(a.day < outlook.today ? outlook.today : a.day))"
+          :x1="xOf(a.day)"
+          :x2="xOf(a.day)"
           :y1="TOP"
           :y2="y(0)"
           stroke="var(--done)"
           stroke-width="2"
           :stroke-dasharray="a.confirmed ? undefined : '3 4'"
         />
-        <text :x="x(at(a.day)) + 4" :y="TOP + 8" class="words" fill="var(--done)">+{{ much(a.quantity) }}</text>
+        <text :x="xOf(a.day) + 4" :y="TOP + 8" class="words" fill="var(--done)">+{{ much(a.quantity) }}</text>
       </g>
       <g v-if="outlook.runsOut">
         <line
-          :x1="x(at(outlook.runsOut))"
-          :x2="x(at(outlook.runsOut))"
+          :x1="xOf(outlook.runsOut)"
+          :x2="xOf(outlook.runsOut)"
           :y1="TOP"
           :y2="HEIGHT - BOTTOM"
           stroke="var(--call)"
           stroke-width="2"
         />
-        <text :x="x(at(outlook.runsOut)) + 4" :y="HEIGHT - BOTTOM - 4" class="words" fill="var(--call)">
+        <text :x="xOf(outlook.runsOut) + 4" :y="HEIGHT - BOTTOM - 4" class="words" fill="var(--call)">
           out {{ day(outlook.runsOut) }}
         </text>
       </g>
       <g v-if="orderAt && orderAt >= outlook.today">
         <line
-          :x1="x(at(orderAt))"
-          :x2="x(at(orderAt))"
+          :x1="xOf(orderAt)"
+          :x2="xOf(orderAt)"
           :y1="TOP"
           :y2="HEIGHT - BOTTOM"
           stroke="var(--call)"
           stroke-dasharray="2 4"
         />
-        <text :x="x(at(orderAt)) + 4" :y="TOP + 22" class="words" fill="var(--call)">order by {{ day(orderAt) }}</text>
+        <text :x="xOf(orderAt) + 4" :y="TOP + 22" class="words" fill="var(--call)">order by {{ day(orderAt) }}</text>
       </g>
       <g v-for="t in ticks" :key="t.getTime()">
-        <line :x1="x(t)" :x2="x(t)" :y1="HEIGHT - BOTTOM" :y2="HEIGHT - BOTTOM + 5" stroke="var(--rule-strong)" />
-        <text :x="x(t)" :y="HEIGHT - 8" text-anchor="middle" class="words" fill="var(--ink-soft)">
+        <line
+          :x1="x(t.getTime())"
+          :x2="x(t.getTime())"
+          :y1="HEIGHT - BOTTOM"
+          :y2="HEIGHT - BOTTOM + 5"
+          stroke="var(--rule-strong)"
+        />
+        <text :x="x(t.getTime())" :y="HEIGHT - 8" text-anchor="middle" class="words" fill="var(--ink-soft)">
           {{ tickWords(t) }}
         </text>
       </g>

@@ -2,8 +2,8 @@ import type { MigrationInterface, QueryRunner } from "typeorm";
 
 /**
  * What a lot is known by: how it was sold, by whom, what it cost and for how much, when it was opened and expires,
- * where it comes from, until when it is kept apart; classes of a skin as lots of their own; counts with how sure they are. A
- * price of nought was never said: it becomes unknown.
+ * where it comes from, until when it is kept apart; classes of a skin as lots of their own; counts with how sure they
+ * are. A price of nought was never said: it becomes unknown.
  */
 export class Tenth1700000000010 implements MigrationInterface {
   name = "Tenth1700000000010";

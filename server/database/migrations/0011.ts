@@ -46,4 +46,6 @@ const statements = [
   "CREATE INDEX purchase_line_order ON purchase_line (order_id)",
   "CREATE INDEX purchase_line_material ON purchase_line (material_code) WHERE NOT closed",
   "ALTER TABLE lot ADD purchase_line_id uuid REFERENCES purchase_line",
+  // What was computed knows nothing of what is on its way: it is computed anew.
+  "DELETE FROM outlook",
 ];

@@ -1,0 +1,74 @@
+import { enterAs, expect, station, test } from "./room";
+
+test("a skin is found by its code, let go, sorted by a sample, and its classes are shared out", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await test.step("the cabinet asks for what was kept apart; a scanner's code and Enter open it", async () => {
+    await page.getByRole("navigation", { name: "Into the cabinet" }).getByRole("link", { name: "Stock" }).click();
+    await expect(page.getByText(/kept apart until now/)).toBeVisible();
+    const field = page.getByLabel("Find anything, or scan a code");
+    await field.fill("moth paper");
+    await expect(page.getByRole("list", { name: "Found" }).getByRole("link", { name: /Cape 9/ })).toBeVisible();
+    await field.fill("Cape 7");
+    await field.press("Enter");
+    await expect(page.getByRole("heading", { name: "Lot Cape 7" })).toBeVisible();
+  });
+  await test.step("it joins its drawer once somebody has looked at it", async () => {
+    await page.getByLabel("What you looked at").fill("no moth, a week in the freezer");
+    await page.getByRole("button", { name: "Let it join its drawer" }).click();
+    await expect(page.getByLabel("What you looked at")).toHaveCount(0);
+  });
+  await test.step("its feathers become classes with one hand on the ruler", async () => {
+    await page.getByRole("tab", { name: "Sort by size" }).click();
+    await page.getByLabel("Class 1 from, mm").fill("4.5");
+    await page.getByLabel("Class 1 to, mm").fill("5.5");
+    await page.getByLabel("No good of class 1").fill("2");
+    const sample = page.getByLabel("Feathers of class 1 in the sample");
+    await sample.fill("14");
+    await sample.press("Enter");
+    await page.getByLabel("Feathers of class 2 in the sample").fill("22");
+    await page.getByRole("button", { name: "Sort the skin" }).click();
+    const classes = page.getByRole("region", { name: "Its classes" });
+    await expect(classes.getByRole("link")).toHaveText([/4.5–5.5 mm/, /5.5–6.5 mm/]);
+    await expect(page.getByText("Nothing of it is left.")).toBeVisible();
+  });
+  await test.step("and the material's page shows who gets which", async () => {
+    await page.getByRole("link", { name: "stiff dry hackle, brown" }).click();
+    const share = page.getByRole("region", { name: "Who gets which feathers" });
+    await expect(share.getByRole("link", { name: /Harbour Fleck 14/ }).first()).toBeVisible();
+    await expect(page.getByRole("link", { name: "Cape 7 5.5–6.5" })).toBeVisible();
+  });
+});
+
+test("what is short is ordered, confirmed, taken in, and no longer short", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await station(page, "Materials");
+  await expect(page.getByRole("row", { name: /dumbbell eyes/ })).toContainText("short");
+  await page.getByRole("tab", { name: "To order" }).click();
+  await expect(page.getByText("no cheaper way to buy it")).toBeVisible();
+  await page.getByRole("button", { name: "Write this order to Anvil Row Hooks" }).click();
+  await expect(page.getByRole("heading", { name: /to Anvil Row Hooks/ })).toBeVisible();
+  await page.getByRole("button", { name: "Send it" }).click();
+  await expect(page.getByText(/as they say/)).toBeVisible();
+  await page.getByRole("button", { name: "Read the delivery note" }).click();
+  await expect(page.getByLabel("Kept, in pieces").first()).not.toHaveValue("");
+  await page.getByRole("button", { name: "Take it in" }).click();
+  await expect(page.getByText("received", { exact: true })).toBeVisible();
+  await page.getByRole("link", { name: "dumbbell eyes, 5 mm" }).first().click();
+  await expect(page.getByText("It lasts for all of the coming work.")).toBeVisible();
+});
+
+test("a lot is weighed by figures that are typed, and put right with its ±", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/stock/N1-10");
+  await page.getByRole("link", { name: "N1-10-A" }).click();
+  await page.getByRole("radio", { name: "weighed" }).click();
+  await page.getByLabel("In the sample").fill("5");
+  await page.getByLabel("It weighs").fill("0.26");
+  await page.getByLabel("Empty dish").fill("12");
+  await page.getByLabel("All of it").fill("63.5");
+  await page.getByLabel("All of it").press("Tab");
+  await expect(page.getByRole("status").filter({ hasText: "±" })).toContainText("990");
+  await expect(page.getByText(/instead of\s+5\s+in the sample/)).toBeVisible();
+  await page.getByRole("button", { name: "Put it right" }).click();
+  await expect(page.getByRole("table", { name: "Counts" })).toContainText("weighed");
+});
