@@ -111,6 +111,17 @@ const behind: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole("tab", { name: "Sort by size" }).click();
     await page.getByLabel("Class 1 from, mm").waitFor();
   },
+  "a stock-take": async (page) => {
+    await page.goto("/stock-take");
+    await page
+      .getByRole("button", { name: "Begin a stock-take" })
+      .or(page.getByText(/lots counted\./))
+      .first()
+      .waitFor();
+    const begin = page.getByRole("button", { name: "Begin a stock-take" });
+    if (await begin.isVisible()) await begin.click();
+    await page.getByRole("button", { name: "Next drawer" }).waitFor();
+  },
   "an order to a supplier": async (page) => {
     await page.goto("/materials?side=sent");
     await page

@@ -72,3 +72,22 @@ test("a lot is weighed by figures that are typed, and put right with its ±", as
   await page.getByRole("button", { name: "Put it right" }).click();
   await expect(page.getByRole("table", { name: "Counts" })).toContainText("weighed");
 });
+
+test("a stock-take is begun, stopped in the middle, gone on with, and puts the ledger right at its end", async ({
+  page,
+}) => {
+  await enterAs(page, "Maren Holt");
+  await page.goto("/stock-take");
+  await page.getByRole("button", { name: "Begin a stock-take" }).click();
+  const hooks = page.getByLabel("Yard Nymph hook, size 10, lot N1-10-A, in pieces");
+  await hooks.fill("996");
+  await hooks.press("Enter");
+  await expect(page.getByText("1 of")).toBeVisible();
+  await expect(page.getByRole("region", { name: "Drawer A11" })).toContainText("−4");
+  await page.reload();
+  await expect(page.getByRole("region", { name: "Drawer A12" }), "it goes on where it was left").toBeVisible();
+  await page.getByRole("button", { name: "Close it and put the ledger right" }).click();
+  await expect(page.getByText("1 put right")).toBeVisible();
+  await page.goto("/stock/N1-10");
+  await expect(page.getByRole("row", { name: /N1-10-A/ }).first()).toContainText("996");
+});

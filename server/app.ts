@@ -10,6 +10,7 @@ import pg from "pg";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
+import { z } from "zod";
 import { endpoints } from "@kasten/contract/all";
 import { openApiDocument } from "@kasten/contract/openapi";
 import { uuidParams } from "@kasten/contract/http";
@@ -40,7 +41,7 @@ import { patternRoutes, type TakeIn } from "./patterns";
 import { sessionSecret } from "./settings";
 import { setupRoutes } from "./setup";
 import { SocketScale, type ScaleLink } from "./standins";
-import { scaleRoutes, stockRoutes } from "./stock";
+import { lotsCsv, movementsCsv, scaleRoutes, stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
 export interface AppOptions {
@@ -202,6 +203,21 @@ function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
     const detail = await batchDetail(source.manager, String(request.params.id));
     response.type("text/csv").attachment(`batch-${detail.number}-materials.csv`).send(materialsCsv(detail));
   });
+  api.get("/lots.csv", async (request, response) => {
+    await signedIn(request);
+    response
+      .type("text/csv")
+      .attachment("lots.csv")
+      .send(await lotsCsv(source.manager));
+  });
+  api.get("/movements.csv", async (request, response) => {
+    await signedIn(request);
+    const { days } = movementsQuery.parse(request.query);
+    response
+      .type("text/csv")
+      .attachment("movements.csv")
+      .send(await movementsCsv(source.manager, days));
+  });
   api.get("/purchases/:id/order.csv", async (request, response) => {
     await signedIn(request);
     const purchase = await onePurchase(source.manager, uuidParams.parse(request.params).id);
@@ -209,6 +225,9 @@ function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
   });
   return api;
 }
+
+const MOST_DAYS = 3660;
+const movementsQuery = z.object({ days: z.coerce.number().int().min(1).max(MOST_DAYS).default(90) });
 
 /** The built application: hashed files for a year, the page itself always fresh. */
 function serveWeb(app: express.Express, web: string): void {

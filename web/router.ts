@@ -28,6 +28,7 @@ export const router = createRouter({
     { path: "/stock", name: "stock", component: () => import("./stock/StockView.vue") },
     { path: "/stock/:id", name: "material", component: () => import("./stock/StockPage.vue"), props: true },
     { path: "/lots/:id", name: "lot", component: () => import("./stock/LotPage.vue"), props: true },
+    { path: "/stock-take", name: "stock-take", component: () => import("./stock/TakePage.vue") },
     { path: "/purchases/:id", name: "purchase", component: () => import("./buying/PurchasePage.vue"), props: true },
     { path: "/hooks", name: "hooks", component: () => import("./hooks/HooksView.vue") },
     { path: "/people", name: "people", component: () => import("./team/PeopleView.vue") },

@@ -6,12 +6,14 @@ import { findStock } from "./find";
 import { lotEndpoints, soldAs } from "./lot";
 import { readOutlook } from "./outlook";
 import { readScale, tellScale } from "./scale";
+import { takeEndpoints } from "./take";
 
 export { drawerCode } from "./common";
 export * from "./find";
 export * from "./lot";
 export * from "./outlook";
 export * from "./scale";
+export * from "./take";
 
 export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
 export const stockItemSchema = z.object({
@@ -243,4 +245,5 @@ export const stockEndpoints = [
   readScale,
   tellScale,
   ...lotEndpoints,
+  ...takeEndpoints,
 ];

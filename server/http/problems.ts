@@ -55,6 +55,7 @@ const constraintProblems: Record<string, [ProblemType, string]> = {
   tally_undoes_key: ["already-undone", "That tally has been taken back already."],
   person_login_key: ["taken", "Somebody signs in under that name already. Choose another."],
   customer_name_key: ["taken", "A customer of that name is there already."],
+  stock_take_open: ["conflict", "A stock-take is open already. Go on with that one, or close it."],
   lot_code_key: ["taken", "A lot of that name is there already. Give it another."],
 };
 

@@ -1,7 +1,20 @@
 import { EntitySchema } from "typeorm";
 import type { Side } from "@kasten/core/materials";
 import type { Quantity } from "@kasten/core/units";
-import { bigint, day, flag, int, optional, refers, text, uuid, uuidKey, version, written } from "../database/columns";
+import {
+  bigint,
+  day,
+  flag,
+  instant,
+  int,
+  optional,
+  refers,
+  text,
+  uuid,
+  uuidKey,
+  version,
+  written,
+} from "../database/columns";
 
 export const placeKinds = ["supplier", "drawer", "kit", "bench", "flies", "scrap", "customer"] as const;
 export type PlaceKind = (typeof placeKinds)[number];
@@ -261,6 +274,57 @@ export const stockCountEntity = new EntitySchema<StockCountRow>({
   ],
 });
 
+/** A walk along the cabinet, counting everything; one is open at a time. */
+export interface StockTakeRow {
+  id: string;
+  startedAt: Date;
+  personId: string;
+  blind: boolean;
+  doneAt: Date | null;
+}
+
+export const stockTakeEntity = new EntitySchema<StockTakeRow>({
+  name: "stock_take",
+  columns: {
+    id: uuidKey,
+    startedAt: written(),
+    personId: uuid(refers("person")),
+    blind: flag(),
+    doneAt: instant(optional),
+  },
+});
+
+/** What was counted of a lot in a place during a stock-take, and what the ledger held at that moment. */
+export interface StockTakeCountRow {
+  takeId: string;
+  lotId: string;
+  placeId: number;
+  at: Date;
+  personId: string;
+  counted: Quantity;
+  expected: Quantity;
+  plusMinus: Quantity;
+  how: CountWay;
+  note: string;
+}
+
+export const stockTakeCountEntity = new EntitySchema<StockTakeCountRow>({
+  name: "stock_take_count",
+  columns: {
+    takeId: uuid({ primary: true, ...refers("stock_take") }),
+    lotId: uuid({ primary: true, ...refers("lot") }),
+    placeId: int({ primary: true, ...refers("place") }),
+    at: written(),
+    personId: uuid(refers("person")),
+    counted: bigint(),
+    expected: bigint(),
+    plusMinus: bigint({ default: 0 }),
+    how: text(),
+    note: text({ default: "" }),
+  },
+  checks: [{ name: "stock_take_count_not_negative", expression: "counted >= 0 AND plus_minus >= 0" }],
+});
+
 export const ledgerEntities = [
   placeEntity,
   lotEntity,
@@ -268,6 +332,8 @@ export const ledgerEntities = [
   balanceEntity,
   reservationEntity,
   stockCountEntity,
+  stockTakeEntity,
+  stockTakeCountEntity,
 ];
 
 /** Which fly: pattern, colour, weight form and size. */

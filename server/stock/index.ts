@@ -1,2 +1,3 @@
+export * from "./csv";
 export * from "./routes";
 export * from "./scaleRoutes";

@@ -16,7 +16,7 @@ import {
   transferLot,
   type LotPage,
 } from "@kasten/contract/stock";
-import { openTestRoom, type Client, type TestRoom } from "../testing/app";
+import { Client, openTestRoom, type TestRoom } from "../testing/app";
 import { orderedBatch } from "../testing/orders";
 
 let room: TestRoom;
@@ -303,5 +303,26 @@ describe("finding", () => {
   test("a sign of a pattern is only a sign, and nothing found is nothing", async () => {
     expect(await find("100%_")).toEqual([]);
     expect(await find("'; DROP TABLE lot; --")).toEqual([]);
+  });
+});
+
+describe("open files", () => {
+  const csv = async (path: string) => (await owner.raw("GET", path)).text();
+  test("lots go out with the heads and units that come in", async () => {
+    await shop.ok(countIn, { params: { id: "WI-BR-CU" }, body: { quantity: 64_100_000, lot: "=1+1 wire" } });
+    const text = await csv("/api/lots.csv");
+    const [head, ...lines] = text.trim().split("\r\n");
+    expect(head?.split(",").slice(0, 5)).toEqual(["material", "name", "lot", "drawer", "quantity"]);
+    expect(lines.length).toBeGreaterThan(100);
+    expect(lines.find((l) => l.includes("N1-16-A"))).toContain(",A14,1000,pieces,");
+    expect(text).not.toMatch(/(^|,)=1\+1/m);
+    expect(text).toMatch(/'=1\+1 wire,B11,64\.1,m,/);
+    expect((await new Client(room.base).raw("GET", "/api/lots.csv")).status).toBe(401);
+  });
+  test("movements of some days, and no other number of days than one", async () => {
+    const [head, ...lines] = (await csv("/api/movements.csv?days=1")).trim().split("\r\n");
+    expect(head).toMatch(/^movement,at,person,reason,note,item,lot,quantity,from_place,to_place,batch$/);
+    expect(lines.some((l) => l.includes("scrapped,moth"))).toBe(true);
+    expect((await owner.raw("GET", "/api/movements.csv?days=-4")).status).toBe(400);
   });
 });

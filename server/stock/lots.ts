@@ -230,7 +230,7 @@ export async function count(db: Db, person: Who, id: string, body: BodyOf<typeof
   await logEvent(db, person, "stock", lot.material.code, "counted", told);
 }
 
-async function putRight(
+export async function putRight(
   db: Db,
   person: Who,
   lot: string,

@@ -28,6 +28,7 @@ import { freeLotCode } from "./codes";
 import { putUp, readDrawers, rename, takeOut } from "./drawers";
 import { findIn } from "./find";
 import { lotRoutes } from "./lotRoutes";
+import { takeRoutes } from "./takeRoutes";
 import { materialOutlook } from "./outlook";
 import { countedItems, lotsOf, lotsToLookAt, movementsOf, type CountedItem } from "./queries";
 
@@ -171,4 +172,5 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
   register(readOutlook, ({ db, params }) => materialOutlook(db, outlook, params.id));
   register(findStock, async ({ db, query }) => ({ found: await findIn(db, query.q) }));
   lotRoutes(register);
+  takeRoutes(register);
 }

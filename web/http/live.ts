@@ -19,7 +19,16 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
     return [...own, ...finished, ["stock"], ["material"], ["waiting"], ["log"]];
   },
   purchase: () => [["purchases"], ["purchase"], ["buying"], ["material"], ["log"]],
-  stock: ({ subjectId }) => [["stock"], ["material", subjectId], ["lot"], ["batch"], ["catalogue"], ["log"]],
+  stock: ({ subjectId }) => [
+    ["stock"],
+    ["material", subjectId],
+    ["lot"],
+    ["takes"],
+    ["take"],
+    ["batch"],
+    ["catalogue"],
+    ["log"],
+  ],
   pattern: () => [["catalogue"], ["batches"], ["batch"], ["versions"], ["log"]],
   hook: () => [["catalogue"], ["batches"], ["batch"]],
   person: () => [["people"], ["me"]],

@@ -53,6 +53,7 @@ const shelf: Column<Shelf>[] = [
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
     <h1>The cabinet</h1>
     <span class="flex flex-wrap items-center gap-4"
+      ><RouterLink class="btn" to="/stock-take">Stock-take</RouterLink
       ><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button
       ><label class="flex items-center gap-2"
         ><span class="text-soft">Find anything, or scan a code</span
@@ -102,6 +103,10 @@ const shelf: Column<Shelf>[] = [
         ? "No drawer holds that."
         : "The cabinet is empty. Describe a material, or take in a file of them from the Room; then receive or count in what lies there."
     }}
+  </p>
+  <p class="mt-3 flex flex-wrap gap-4 text-[0.94rem]">
+    <a class="link" href="/api/lots.csv">All lots as a file (CSV)</a>
+    <a class="link" href="/api/movements.csv?days=90">Movements of the last 90 days as a file (CSV)</a>
   </p>
   <h2 class="mb-1 mt-6">Finished flies on the shelf</h2>
   <DataTable

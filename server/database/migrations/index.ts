@@ -9,6 +9,7 @@ import { Eighth1700000000008 } from "./0008";
 import { Ninth1700000000009 } from "./0009";
 import { Tenth1700000000010 } from "./0010";
 import { Eleventh1700000000011 } from "./0011";
+import { Twelfth1700000000012 } from "./0012";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   Ninth1700000000009,
   Tenth1700000000010,
   Eleventh1700000000011,
+  Twelfth1700000000012,
 ];
