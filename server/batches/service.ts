@@ -6,10 +6,20 @@ import { less, nothing } from "@kasten/core/units";
 import type { Batch } from "@kasten/contract/batches";
 import { insertNew, isoInstant, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
-import { giveBack, lockLots, lockLotsOfBatch, lotsPutBy, move, placeId, putBy, reservedRows } from "../ledger";
+import {
+  giveBack,
+  lockLots,
+  lockLotsOfBatch,
+  lotsPutBy,
+  markOpened,
+  move,
+  placeId,
+  putBy,
+  reservedRows,
+} from "../ledger";
 import { logEvent } from "../log";
 import { currentVersions } from "../recipes";
-import { readSettings } from "../settings";
+import { readSettings, todayIn } from "../settings";
 import { activePeople, nameOf } from "../team";
 import { takeFor } from "./allocation";
 import { breachesOf } from "./breaches";
@@ -228,6 +238,8 @@ export async function pull(db: Db, person: Who, id: string, keys: string[]): Pro
     const moved = { lot: r.lot, quantity: r.quantity, from: r.placeId, to: kitId };
     await move(db, person, { ...moved, reason: "pulled", batch: id, key: r.key });
   }
+  const opened = (ticked ?? []).map((r) => r.lot);
+  await markOpened(db, opened, todayIn((await readSettings(db)).timeZone));
   const isWhole = left?.length === 0;
   if (isWhole) await changeBatch(db, id, { state: "pulled" });
   await logEvent(

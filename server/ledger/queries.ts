@@ -135,6 +135,20 @@ export const lockLots = async (db: Db, lots: string[]): Promise<void> => {
   await db.query("SELECT 1 FROM lot WHERE id = ANY($1) ORDER BY id FOR NO KEY UPDATE", [lots]);
 };
 
+/**
+ * Notes the day on which lots were opened: those that are measured, not counted, of which something was taken and the
+ * rest lies in the drawer still.
+ */
+export const markOpened = async (db: Db, lots: string[], day: string): Promise<void> => {
+  await db.query(
+    `UPDATE lot l SET opened_on = $2 FROM material m
+     WHERE l.id = ANY($1) AND m.code = l.material_code AND m.unit <> 'count' AND l.opened_on IS NULL AND NOT l.remnant
+       AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id
+         WHERE b.lot_id = l.id AND p.kind = 'drawer' AND b.quantity > 0)`,
+    [lots, day],
+  );
+};
+
 /** Lots of which batches have put some by. */
 export const lotsPutBy = async (db: Db): Promise<string[]> =>
   (await rows<{ lot: string }>(db, "SELECT DISTINCT lot_id AS lot FROM reservation WHERE batch_id IS NOT NULL")).map(

@@ -17,7 +17,7 @@ import {
   type LotPage,
 } from "@kasten/contract/stock";
 import { Client, openTestRoom, type TestRoom } from "../testing/app";
-import { orderedBatch } from "../testing/orders";
+import { orderedBatch, pulled } from "../testing/orders";
 
 let room: TestRoom;
 let owner: Client;
@@ -304,6 +304,21 @@ describe("finding", () => {
     expect(await find("100%_")).toEqual([]);
     expect(await find("'; DROP TABLE lot; --")).toEqual([]);
   });
+});
+
+test("what is pulled from a spool opens it, and the open one is used up first", async () => {
+  const { batch } = await orderedBatch(owner, "1dz Copper Lodger 14 olive; Quayhead Tackle, 15 Mar");
+  const detail = await pulled(owner, batch.id);
+  const wire = detail.requirements.find((r) => r.component === "rib");
+  const { lotList } = await owner.ok(readStock, { params: { id: wire?.material ?? "" } });
+  const open = lotList.filter((l) => l.openedOn !== null);
+  expect(open.length).toBeGreaterThan(0);
+  const hook = detail.requirements.find((r) => r.component === "hook");
+  const hooks = await owner.ok(readStock, { params: { id: hook?.material ?? "" } });
+  expect(
+    hooks.lotList.every((l) => l.openedOn === null),
+    "a packet of hooks is counted, not opened",
+  ).toBe(true);
 });
 
 describe("open files", () => {
