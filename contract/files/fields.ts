@@ -80,6 +80,12 @@ export const fileFields = {
     field("received", "Received", ["date", "datum", "erhalten"], { reads: "day", help: "2026-03-12 or 12.3.2026" }),
     field("price", "Price", ["preis", "cost"], figure),
     field("supplier", "Supplier", ["lieferant", "source"]),
+    field("sold_as", "Sold as", ["form", "gebinde"], { help: "spool, cape, packet …" }),
+    field("expires_on", "Good until", ["expires", "haltbar bis"], { reads: "day" }),
+    field("apart_until", "Kept apart until", ["quarantine", "quarantäne"], { reads: "day" }),
+    field("origin", "Where it comes from", ["herkunft"]),
+    field("papers", "Papers", ["papiere", "permit"]),
+    field("note", "Note", ["notiz", "bemerkung"]),
   ],
   orders: [
     field("text", "As typed", ["order", "bestellung", "text"], { help: "the whole order in one line" }),

@@ -13,3 +13,8 @@ export function numberWithin(b: Bounds): z.ZodNumber {
 
 /** A figure by its meaning: refused at the door by the same table by which core refuses it again. */
 export const figure = (name: Figure): z.ZodNumber => numberWithin(bounds[name]);
+
+/** The class of a feather: the lengths of its barbs in mm, the shorter end first. */
+export const barbClass = z
+  .tuple([figure("barbMm"), figure("barbMm")])
+  .refine(([from, to]) => from <= to, "The shorter barb comes first, such as 5 to 9 mm");

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
-import { done, endpoint, figure, isoDay, none, realDay, rowVersion, sentence, uuidParams } from "../http";
+import { barbClass, done, endpoint, isoDay, none, realDay, rowVersion, sentence, uuidParams } from "../http";
 
 export const purchaseStates = ["draft", "sent", "confirmed", "received", "cancelled"] as const;
 const baseUnits = z.number().int("Whole units").min(0).max(1_000_000_000_000);
@@ -165,11 +165,7 @@ const receivedLine = z
     dyeLot: words(60).default(""),
     grade: words(20).default(""),
     side: z.enum(["left", "right"]).nullable().default(null),
-    barb: z
-      .tuple([figure("barbMm"), figure("barbMm")])
-      .refine(([from, to]) => from <= to, "The shorter barb comes first, such as 5 to 9 mm")
-      .nullable()
-      .default(null),
+    barb: barbClass.nullable().default(null),
     papers: words(200).default(""),
     apartUntil: realDay.nullable().default(null),
     /** Nothing more is expected of this line. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
-import { done, endpoint, figure, idParams, none, realDay } from "../http";
+import { barbClass, done, endpoint, idParams, none, realDay } from "../http";
 import { drawerCode, moreThanNothing } from "./common";
 import { findStock } from "./find";
 import { lotEndpoints, soldAs } from "./lot";
@@ -143,11 +143,7 @@ export const receiveStock = endpoint({
     grade: z.string().max(20).default(""),
     side: z.enum(["left", "right"]).nullable().default(null),
     /** Barb length of its feathers in mm, the shorter end first. */
-    barb: z
-      .tuple([figure("barbMm"), figure("barbMm")])
-      .refine(([from, to]) => from <= to, "The shorter barb comes first, such as 5 to 9 mm")
-      .nullable()
-      .default(null),
+    barb: barbClass.nullable().default(null),
     /** What was paid for it all; left out where nobody knows. */
     priceCents: z.number().int().min(0).max(100_000_000).nullable().default(null),
     soldAs: soldAs.default(""),

@@ -226,3 +226,27 @@ describe("any file", () => {
     expect((await tier.refused(previewFile, { body: { kind: "customers", text: "name\nX" } })).status).toBe(403);
   });
 });
+
+test("what is known of a lot comes with it: how it was sold, until when, papers, a note", async () => {
+  const text = [
+    "material,quantity,lot,sold as,good until,kept apart until,papers,note",
+    "Fen wire,1,FW-77,spool,2031-05-01,2031-01-01,permit 4,from the fair",
+    "Fen wire,1,FW-78,barrel,,,,",
+    `Fen wire,1,FW-79,,,,${"p".repeat(201)},`,
+  ].join("\n");
+  const said = await says("lots", text);
+  expect(said[0]).toBe("new: 1 m of Fen wire, lot FW-77");
+  expect(said[1]).toMatch(/^wrong: .*Sold as/);
+  expect(said[2]).toMatch(/Papers.* is longer than 200 characters/);
+  await take("lots", text.split("\n").slice(0, 2).join("\n"));
+  const [row] = await room.source.query(
+    "SELECT sold_as, expires_on::text, apart_until::text, papers, note FROM lot WHERE code = 'FW-77'",
+  );
+  expect(row).toEqual({
+    sold_as: "spool",
+    expires_on: "2031-05-01",
+    apart_until: "2031-01-01",
+    papers: "permit 4",
+    note: "from the fair",
+  });
+});

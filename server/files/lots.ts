@@ -1,8 +1,7 @@
 import { quantity } from "@kasten/core/units";
 import { quantityWords } from "@kasten/core/materials";
-import { figure, wrongIn } from "@kasten/contract/http";
-import { drawerCode } from "@kasten/contract/stock";
-import { z } from "zod";
+import { barbClass, wrongIn } from "@kasten/contract/http";
+import { drawerCode, soldForms } from "@kasten/contract/stock";
 import type { Db } from "../database/rows";
 import { perFileUnit } from "../import";
 import { counted, insertLot, lotEntity, move, placeId } from "../ledger";
@@ -15,15 +14,18 @@ const sides = ["left", "right", ""] as const;
 const MOST_CENTS = 100_000_000;
 const MOST_COUNTED = 1_000_000_000_000;
 const MOST_LOT = 60;
-const barbs = z
-  .tuple([figure("barbMm"), figure("barbMm")])
-  .refine(([from, to]) => from <= to, "the shorter barb comes first");
+/** As the page of a lot takes them. */
+const longest = [
+  ["origin", 200],
+  ["papers", 200],
+  ["note", 400],
+] as const;
 
 function barbOf(line: Line): [number, number] | null {
   const [from, to] = [line.number("barb_from"), line.number("barb_to")];
   if (from === undefined && to === undefined) return null;
   const pair: [number, number] = [from ?? to ?? 0, to ?? from ?? 0];
-  for (const w of wrongIn(barbs, pair)) line.says("barb_from", w.detail);
+  for (const w of wrongIn(barbClass, pair)) line.says("barb_from", w.detail);
   return pair;
 }
 
@@ -55,9 +57,13 @@ export const lots: FileReader = async (db) => {
         return wrong(`there is no material “${line.text("material")}” in the cabinet. Take in the materials first`);
       const [much, price] = [line.number("quantity"), line.number("price")];
       const [side, barb, received] = [line.one("side", sides, ""), barbOf(line), line.day("received")];
+      const soldAs = line.one("sold_as", ["", ...soldForms], "");
+      const [expiresOn, apartUntil] = [line.day("expires_on"), line.day("apart_until")];
       const drawer = line.text("drawer");
       const own = line.text("lot");
       if (drawer && !drawerCode.safeParse(drawer).success) line.says("drawer", "is no code such as A12");
+      for (const [name, most] of longest)
+        if (line.text(name).length > most) line.says(name, `is longer than ${most} characters`);
       if (own.length > MOST_LOT) line.says("lot", `is longer than ${MOST_LOT} characters`);
       if (much !== undefined && much <= 0) line.says("quantity", "must be more than nothing");
       if (price !== undefined && (price < 0 || price * 100 > MOST_CENTS)) line.says("price", "is no price");
@@ -84,6 +90,12 @@ export const lots: FileReader = async (db) => {
             grade: line.text("grade"),
             side: side || null,
             barb,
+            soldAs: soldAs || "",
+            expiresOn: expiresOn ?? null,
+            apartUntil: apartUntil ?? null,
+            origin: line.text("origin"),
+            papers: line.text("papers"),
+            note: line.text("note"),
             receivedAt: at,
             priceCents: price === undefined ? null : Math.round(price * 100),
             priceFor: price === undefined ? null : there,

@@ -1,7 +1,7 @@
 import type { LotPage } from "@kasten/contract/stock";
 import type { Quantity, StockUnit } from "@kasten/core/units";
 import { isoInstant, rows, type Db } from "../database/rows";
-import { balanceEntity, movementEntity, reservationEntity, stockCountEntity } from "../ledger";
+import { balanceEntity, reservationEntity, stockCountEntity } from "../ledger";
 
 /** What of a lot is in a place, locked until the transaction ends; undefined where it is not of that material. */
 export const lockedBalance = (
@@ -72,32 +72,6 @@ export async function classesOf(db: Db, skin: string): Promise<LotPage["classes"
     ...c,
     barb: from !== null && to !== null ? [from / 1000, to / 1000] : null,
   }));
-}
-
-const MOST_SHOWN = 100;
-
-/** The newest movements of one lot. */
-export async function movementsOfLot(db: Db, lot: string): Promise<LotPage["movements"]> {
-  const found = await db
-    .createQueryBuilder(movementEntity, "m")
-    .innerJoin("person", "pe", "pe.id = m.personId")
-    .innerJoin("place", "f", "f.id = m.fromPlace")
-    .innerJoin("place", "t", "t.id = m.toPlace")
-    .leftJoin("batch", "b", "b.id = m.batchId")
-    .select("m.id", "id")
-    .addSelect("m.at", "at")
-    .addSelect("pe.name", "person")
-    .addSelect("m.reason", "reason")
-    .addSelect("m.note", "note")
-    .addSelect("m.quantity", "quantity")
-    .addSelect("f.name", "from")
-    .addSelect("t.name", "to")
-    .addSelect("b.number", "batch")
-    .where("m.lotId = :lot", { lot })
-    .orderBy("m.id", "DESC")
-    .limit(MOST_SHOWN)
-    .getRawMany<Omit<LotPage["movements"][number], "at"> & { at: Date }>();
-  return found.map((m) => ({ ...m, at: isoInstant(m.at) }));
 }
 
 /** Which batches a lot went into: what left their kits for the bench, less what came back. */

@@ -30,7 +30,8 @@ import { logEvent } from "../log";
 import { drawerFor, materialEntity, type MaterialRow } from "../materials";
 import { supplierEntity } from "../purchasing";
 import { freeLotCode } from "./codes";
-import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, movementsOfLot, placesOf } from "./lotQueries";
+import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, placesOf } from "./lotQueries";
+import { movementsOf } from "./queries";
 
 type Who = { id: string };
 type Known = LotRow & { material: MaterialRow };
@@ -45,6 +46,8 @@ async function lockedLot(db: Db, id: string): Promise<Known> {
 
 const barbOf = (l: Pick<LotRow, "barbFromUm" | "barbToUm">): [number, number] | null =>
   l.barbFromUm !== null && l.barbToUm !== null ? [l.barbFromUm / 1000, l.barbToUm / 1000] : null;
+
+const MOST_SHOWN = 100;
 
 /** A lot as its page shows it. */
 export async function lotPage(db: Db, id: string): Promise<LotPage> {
@@ -84,7 +87,7 @@ export async function lotPage(db: Db, id: string): Promise<LotPage> {
       ...p,
       claims: claims.filter((c) => c.placeId === p.placeId).map(({ placeId: _placeId, ...c }) => c),
     })),
-    movements: await movementsOfLot(db, id),
+    movements: (await movementsOf(db, { lot: id }, MOST_SHOWN)).map(({ lot: _lot, ...m }) => m),
     batches: await batchesOfLot(db, id),
     counts: await countsOf(db, id),
     version: lot.version,

@@ -59,9 +59,15 @@ export async function lotsOf(db: Db, code: string): Promise<StockDetail["lotList
 
 const MOST_MOVEMENTS = 60;
 
-/** The newest movements of a material. */
-export async function movementsOf(db: Db, code: string): Promise<StockDetail["movements"]> {
-  const found = await db
+type Movement = StockDetail["movements"][number];
+
+/** The newest movements of a material, or of one lot. */
+export async function movementsOf(
+  db: Db,
+  of: { material: string } | { lot: string },
+  most = MOST_MOVEMENTS,
+): Promise<Movement[]> {
+  const query = db
     .createQueryBuilder(movementEntity, "m")
     .innerJoin("lot", "l", "l.id = m.lotId")
     .innerJoin("person", "pe", "pe.id = m.personId")
@@ -78,10 +84,11 @@ export async function movementsOf(db: Db, code: string): Promise<StockDetail["mo
     .addSelect("f.name", "from")
     .addSelect("t.name", "to")
     .addSelect("b.number", "batch")
-    .where("l.materialCode = :code", { code })
     .orderBy("m.id", "DESC")
-    .limit(MOST_MOVEMENTS)
-    .getRawMany<Omit<StockDetail["movements"][number], "at"> & { at: Date }>();
+    .limit(most);
+  if ("lot" in of) query.where("m.lotId = :lot", of);
+  else query.where("l.materialCode = :material", of);
+  const found = await query.getRawMany<Omit<Movement, "at"> & { at: Date }>();
   return found.map((m) => ({ ...m, at: isoInstant(m.at) }));
 }
 

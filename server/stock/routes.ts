@@ -52,7 +52,7 @@ async function detail(db: Db, outlook: Outlook, code: string): Promise<StockDeta
     caution,
     measured,
     lotList: await lotsOf(db, code),
-    movements: await movementsOf(db, code),
+    movements: await movementsOf(db, { material: code }),
     sources: sources.map(({ unit, material: _code, ...s }) => ({ ...s, packWords: quantityWords(s.pack, unit) })),
   };
 }
