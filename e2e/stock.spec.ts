@@ -59,8 +59,8 @@ test("what is short is ordered, confirmed, taken in, and no longer short", async
 
 test("a lot is weighed by figures that are typed, and put right with its ±", async ({ page }) => {
   await enterAs(page, "Maren Holt");
-  await page.goto("/stock/N1-10");
-  await page.getByRole("link", { name: "N1-10-A" }).click();
+  await page.goto("/stock/N1-16");
+  await page.getByRole("link", { name: "N1-16-A" }).click();
   await page.getByRole("radio", { name: "weighed" }).click();
   await page.getByLabel("In the sample").fill("5");
   await page.getByLabel("It weighs").fill("0.26");
