@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import { readDeliveryNote, receivePurchase, type Purchase } from "@kasten/contract/purchasing";
-import { call } from "../http";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
@@ -32,7 +31,8 @@ const rows = ref(
 );
 /** The supplier's own note says what is in the parcel; it is counted all the same. */
 async function readNote(): Promise<void> {
-  const note = await call(readDeliveryNote, { params: { id: props.purchase.id } });
+  const note = await send(readDeliveryNote, { params: { id: props.purchase.id } });
+  if (!note) return;
   noted.value = note.note || "The note names all that was ordered. Count it all the same.";
   for (const r of rows.value) {
     const said = note.lines.find((l) => l.line === r.line.id);
