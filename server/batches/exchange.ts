@@ -3,6 +3,7 @@ import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/unit
 import type { Db } from "../database/rows";
 import { giveBack, putBy, reservedOfMaterial, type StockedLot } from "../ledger";
 import { allocateFor, classId, shareLots, type ClassDemand } from "./allocation";
+import { logEvent } from "../log";
 import { computeBatch } from "./compute";
 import { openBatchesById } from "./queries";
 import type { BatchRoom } from "./room";
@@ -24,6 +25,7 @@ interface Take {
  */
 export async function exchange(
   db: Db,
+  person: { id: string },
   room: BatchRoom,
   requirement: Requirement,
   missing: Quantity,
@@ -61,6 +63,10 @@ export async function exchange(
   for (const o of moved)
     for (const t of takesOf(o.demand.id))
       await putBy(db, { lotId: t.lot, placeId: t.place, quantity: t.quantity, batchId: o.batch, key: o.key });
+  for (const batch of new Set(moved.map((o) => o.batch))) {
+    const told = `Its ${requirement.materialName} comes from other lots now, so that batch ${own.number} has its class`;
+    await logEvent(db, person, "batch", batch, "exchanged", told);
+  }
   for (const t of takesOf(""))
     await putBy(db, { lotId: t.lot, placeId: t.place, quantity: t.quantity, batchId: own.id, key: requirement.key });
   const left = new Map(share.left.map((l) => [l.class, l.feathers]));

@@ -263,6 +263,8 @@ describe("feathers of a class", () => {
     expect(await lotsOf(ids[0] ?? ""), "and given up for the one that has no other").toEqual(["large"]);
     for (const id of ids)
       for (const r of await hackles(id)) expect(r.reserved.reduce((sum, x) => sum + x.quantity, 0)).toBe(r.issue);
+    const { history } = await owner.ok(readBatch, { params: { id: ids[0] ?? "" } });
+    expect(history[0]?.sentence).toMatch(/comes from other lots now, so that batch \d+ has its class/);
     const anew = await owner.ok(reserveAllAnew);
     expect(anew.batches).toBeGreaterThan(1);
   });
