@@ -15,6 +15,22 @@ export const ceilSafe = (x: number): number => Math.ceil(x - SLACK) + 0;
 /** Round half up: 2.5 → 3, −2.5 → −2. */
 export const roundHalfUp = (x: number): number => Math.floor(x + 0.5 + SLACK);
 
+/** The greatest common measure of two whole numbers ≥ 0; of one and nothing, that one. */
+export const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+/**
+ * Refuses ids of which one stands twice.
+ * @param what what each of them names, for the sentence
+ * @throws DomainError NAMED_TWICE
+ */
+export function refuseTwice(ids: readonly string[], what: string): void {
+  const seen = new Set<string>();
+  for (const id of ids) {
+    if (seen.has(id)) throw new DomainError("NAMED_TWICE", { what, id });
+    seen.add(id);
+  }
+}
+
 /** `x` rounded up to a whole multiple of `step` (> 0). */
 export const ceilTo = (x: number, step: number): number => ceilSafe(x / step) * step;
 

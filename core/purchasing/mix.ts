@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { ceilSafe, lpOf, type LpRow, type LpTerm, type SolveLp } from "../numeric";
+import { ceilSafe, gcd, lpOf, refuseTwice, type LpRow, type LpTerm, type SolveLp } from "../numeric";
 import { guard } from "../units";
 
 /** So much of a material has to be bought, in its base units. */
@@ -121,11 +121,6 @@ function guardMix({ needs, offers, suppliers }: MixProblem): void {
   );
 }
 
-function refuseTwice(ids: string[], what: string): void {
-  const id = ids.find((x, i) => ids.indexOf(x) !== i);
-  if (id !== undefined) throw new DomainError("NAMED_TWICE", { what, id });
-}
-
 const yieldOf = (o: MixOffer): number => Math.max(1, Math.floor(o.pack * (o.usable ?? 1) + 1e-9));
 
 /** What nobody offers, or not enough of, is said; the rest is bought. */
@@ -237,8 +232,6 @@ function modelOf(needs: readonly MixNeed[], offers: readonly Numbered[], supplie
   });
   return lpOf({ objective, rows, general, binary });
 }
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 const isCovered = (n: MixNeed, offers: readonly Numbered[], packs: readonly number[]): boolean => {
   const own = offers.map((o, j) => (o.material === n.material ? o.yields * (packs[j] ?? 0) : 0));

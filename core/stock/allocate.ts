@@ -1,5 +1,6 @@
 import type { Side } from "../materials";
 import { cutList } from "./cutList";
+import { isMiddleWithin } from "./feathers";
 import { less, lesser, sumOf, type Quantity } from "../units";
 
 /** A lot in a drawer, as allocation sees it. Quantities in base units; barb class in mm. */
@@ -18,6 +19,9 @@ export interface LotInDrawer {
   /** Begun already: used up before another is opened. */
   opened?: boolean;
 }
+
+/** One lot in one drawer. */
+export const lotKey = (l: Pick<LotInDrawer, "lot" | "place">): string => `${l.lot}|${l.place}`;
 
 export interface LotDemand {
   quantity: Quantity;
@@ -43,10 +47,7 @@ export interface Allocation {
  */
 const accepts = (demand: LotDemand, lot: LotInDrawer): boolean => {
   if (demand.side && lot.side !== demand.side) return false;
-  if (!demand.barb) return true;
-  if (!lot.barb) return false;
-  const middle = (lot.barb[0] + lot.barb[1]) / 2;
-  return middle >= demand.barb[0] - 1e-9 && middle <= demand.barb[1] + 1e-9;
+  return !demand.barb || (lot.barb !== undefined && isMiddleWithin(lot.barb, demand.barb));
 };
 
 const sum = (lots: LotInDrawer[]): Quantity => sumOf(lots.map((l) => l.free));
@@ -69,7 +70,7 @@ function byCutList(demand: LotDemand, lots: LotInDrawer[]): Map<string, number> 
   if (piece === undefined || piece <= 0 || remnants.length < 2) return new Map();
   const lengthMm = piece / UM;
   const count = Math.min(MOST_LENGTHS, Math.ceil(demand.quantity / piece));
-  const stock = remnants.filter((l) => l.free > 0).map((l) => ({ id: keyOf(l), lengthMm: l.free / UM }));
+  const stock = remnants.filter((l) => l.free > 0).map((l) => ({ id: lotKey(l), lengthMm: l.free / UM }));
   const { cuts } = cutList(stock, [{ lengthMm, count }], { keepMm: lengthMm });
   return new Map(cuts.map((c, i) => [c.stock, i]));
 }
@@ -77,7 +78,6 @@ function byCutList(demand: LotDemand, lots: LotInDrawer[]): Map<string, number> 
 const UM = 1000;
 const MOST_REMNANTS = 200;
 const MOST_LENGTHS = 2000;
-const keyOf = (l: Pick<LotInDrawer, "lot" | "place">): string => `${l.lot}|${l.place}`;
 
 /**
  * Which lots to take a demand from: remnants first, then what is opened, then the oldest lot that covers it, then
@@ -88,7 +88,7 @@ const keyOf = (l: Pick<LotInDrawer, "lot" | "place">): string => `${l.lot}|${l.p
  */
 export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const cut = byCutList(demand, lots);
-  const turn = (l: LotInDrawer): number => cut.get(keyOf(l)) ?? cut.size;
+  const turn = (l: LotInDrawer): number => cut.get(lotKey(l)) ?? cut.size;
   const eligible = eligibleLots(demand, lots).sort(
     (a, b) =>
       Number(b.remnant) - Number(a.remnant) ||

@@ -1,3 +1,5 @@
+import { gcd } from "../numeric";
+
 /**
  * Searches for cut lists. Lengths are whole µm throughout; a list is one row of counts per bin, one count per length.
  */
@@ -150,8 +152,6 @@ function largestFirst(
   if (clean && room !== 0 && room < p.keep) return { length: 0, pieces: p.lengths.map(() => 0) };
   return { length: lengthOf(p, pieces), pieces };
 }
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** Orders in which the bins are filled, each with and without taking only what leaves no waste. */
 const orders: ((p: CutProblem) => number[])[] = [

@@ -1,6 +1,5 @@
-import { DomainError } from "../errors";
 import type { Side } from "../materials";
-import { floorSafe } from "../numeric";
+import { floorSafe, refuseTwice } from "../numeric";
 import { guard } from "../units";
 
 /** Feathers of one skin (or of the whole cabinet) whose barbs or fibres are about as long. */
@@ -53,13 +52,17 @@ const SLACK_MM = 1e-9;
 export const usableFeathers = ({ count, unusable = 0 }: Pick<FeatherClass, "count" | "unusable">): number =>
   floorSafe(count * (1 - unusable));
 
-/** A class is accepted when its middle lies in the wanted interval, ends included, and it is of the wanted side. */
+/** Whether the middle of a class lies in a wanted interval, ends included; both in mm. */
+export function isMiddleWithin([from, to]: readonly [number, number], wanted: readonly [number, number]): boolean {
+  const middle = (from + to) / 2;
+  return middle >= wanted[0] - SLACK_MM && middle <= wanted[1] + SLACK_MM;
+}
+
+/** A class is accepted when its middle lies in the wanted interval, and it is of the wanted side. */
 export function acceptsClass(demand: Omit<FeatherDemand, "feathers">, c: FeatherClass): boolean {
   if (demand.side && c.side !== demand.side) return false;
   if (demand.only && !demand.only.has(c.id)) return false;
-  if (!demand.barbMm) return true;
-  const middle = (c.fromMm + c.toMm) / 2;
-  return middle >= demand.barbMm[0] - SLACK_MM && middle <= demand.barbMm[1] + SLACK_MM;
+  return !demand.barbMm || isMiddleWithin([c.fromMm, c.toMm], demand.barbMm);
 }
 
 /** By due day, then the customer's rank, then the order's number; what is equal stays as it was given. */
@@ -80,16 +83,14 @@ function guardAll(classes: readonly FeatherClass[], demands: readonly FeatherDem
     if (d.barbMm)
       guard("the longer end of what is wanted", d.barbMm[1], { least: d.barbMm[0], most: 1000, unit: "mm" });
   }
-  refuseTwice(classes, "a class of feathers");
-  refuseTwice(demands, "a batch's feathers");
-}
-
-function refuseTwice(named: readonly { id: string }[], what: string): void {
-  const seen = new Set<string>();
-  for (const { id } of named) {
-    if (seen.has(id)) throw new DomainError("NAMED_TWICE", { what, id });
-    seen.add(id);
-  }
+  refuseTwice(
+    classes.map((c) => c.id),
+    "a class of feathers",
+  );
+  refuseTwice(
+    demands.map((d) => d.id),
+    "a batch's feathers",
+  );
 }
 
 /**

@@ -2,6 +2,7 @@ import type { Requirement } from "@kasten/core/needs";
 import {
   allocate,
   eligibleLots,
+  lotKey,
   shareFeathers,
   type Allocation,
   type FeatherClass,
@@ -57,14 +58,12 @@ export interface ClassDemand {
 /** Lots as classes: one lot in one drawer is one class, of which so many feathers can be taken. */
 export const classesOfLots = (lots: StockedLot[]): FeatherClass[] =>
   lots.map((l) => ({
-    id: classId(l),
+    id: lotKey(l),
     fromMm: l.barb?.[0] ?? 0,
     toMm: l.barb?.[1] ?? 0,
     count: l.free,
     ...(l.side && { side: l.side }),
   }));
-
-export const classId = (l: Pick<StockedLot, "lot" | "place">): string => `${l.lot}|${l.place}`;
 
 /**
  * Shares the lots of one material out among batches that each accept some of its classes: a true maximum in order of
@@ -79,7 +78,7 @@ export function shareLots(demands: ClassDemand[], lots: StockedLot[]): FeatherSh
     feathers: d.missing,
     ...(d.requirement.barb && { barbMm: d.requirement.barb }),
     ...(d.requirement.side && { side: d.requirement.side }),
-    only: new Set(lotsFor(d, lots).map(classId)),
+    only: new Set(lotsFor(d, lots).map(lotKey)),
   }));
   return shareFeathers(classesOfLots(lots), asked);
 }

@@ -1,8 +1,9 @@
 import type { Requirement } from "@kasten/core/needs";
+import { lotKey } from "@kasten/core/stock";
 import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { Db } from "../database/rows";
 import { giveBack, putBy, reservedOfMaterial, type StockedLot } from "../ledger";
-import { allocateFor, classId, shareLots, type ClassDemand } from "./allocation";
+import { allocateFor, shareLots, type ClassDemand } from "./allocation";
 import { logEvent } from "../log";
 import { computeBatch } from "./compute";
 import { openBatchesById } from "./queries";
@@ -52,7 +53,7 @@ export async function exchange(
     others.some((o) => (share.demands.find((d) => d.id === o.demand.id)?.short ?? 1) > 0)
   )
     return nothing;
-  const byClass = new Map(lots.map((l) => [classId(l), l]));
+  const byClass = new Map(lots.map((l) => [lotKey(l), l]));
   const takesOf = (id: string): Take[] =>
     (share.demands.find((d) => d.id === id)?.takes ?? []).flatMap((t) => {
       const lot = byClass.get(t.class);
@@ -70,7 +71,7 @@ export async function exchange(
   for (const t of takesOf(""))
     await putBy(db, { lotId: t.lot, placeId: t.place, quantity: t.quantity, batchId: own.id, key: requirement.key });
   const left = new Map(share.left.map((l) => [l.class, l.feathers]));
-  for (const l of room.lots.get(requirement.material) ?? []) l.free = quantity(left.get(classId(l)) ?? l.free, "count");
+  for (const l of room.lots.get(requirement.material) ?? []) l.free = quantity(left.get(lotKey(l)) ?? l.free, "count");
   return quantity(got.met, "count");
 }
 
@@ -113,11 +114,11 @@ async function othersOf(db: Db, room: BatchRoom, requirement: Requirement): Prom
 function withReserved(lots: StockedLot[], others: Other[]): StockedLot[] {
   const back = new Map<string, Quantity>();
   for (const t of others.flatMap((o) => o.takes))
-    back.set(classId(t), sumOf([back.get(classId(t)) ?? nothing, t.quantity]));
-  return lots.map((l) => ({ ...l, free: sumOf([l.free, back.get(classId(l)) ?? nothing]) }));
+    back.set(lotKey(t), sumOf([back.get(lotKey(t)) ?? nothing, t.quantity]));
+  return lots.map((l) => ({ ...l, free: sumOf([l.free, back.get(lotKey(l)) ?? nothing]) }));
 }
 
 const isSame = (a: Take[], b: Take[]): boolean => {
-  const amounts = new Map(b.map((t) => [classId(t), t.quantity]));
-  return a.length === b.length && a.every((t) => less(t.quantity, amounts.get(classId(t)) ?? nothing) === nothing);
+  const amounts = new Map(b.map((t) => [lotKey(t), t.quantity]));
+  return a.length === b.length && a.every((t) => less(t.quantity, amounts.get(lotKey(t)) ?? nothing) === nothing);
 };

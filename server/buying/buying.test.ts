@@ -137,7 +137,7 @@ describe("a purchase order", () => {
         ],
       },
     });
-    expect(first.lots.map((l) => l.code)).toEqual(["late box", `N1-12-P${order.number}`]);
+    expect(first.lots.map((l) => l.code)).toEqual(["late box", `N1-12-P${order.number}-1`]);
     const lot = await owner.ok(readLot, { params: { id: first.lots[0]?.id ?? "" } });
     expect(lot).toMatchObject({ supplierId, priceCents: 1980, priceFor: 180 });
     const half = await owner.ok(readPurchase, { params });

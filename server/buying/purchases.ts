@@ -14,7 +14,7 @@ import type { BodyOf, ReplyOf } from "@kasten/contract/http";
 import { insert, insertAll, isoInstant, locked, update, type Db } from "../database/rows";
 import { conflict, fieldProblem, notFound, refused } from "../http/problems";
 import { stale } from "../http/versions";
-import { insertLot, lotEntity, move, placeId } from "../ledger";
+import { freeLotCode, insertLot, move, placeId } from "../ledger";
 import { logEvent } from "../log";
 import { materialEntity } from "../materials";
 import {
@@ -277,7 +277,7 @@ async function takeIn(
       `lines.${at}.accepted`,
       `${quantityWords(quantity(line.packs * line.pack, material.unit), material.unit)} were ordered; that would be more than twice as much. Look at the unit.`,
     );
-  const code = r.lot || (await freeLot(db, `${line.materialCode}-P${order.number}`));
+  const code = r.lot || (await freeLotCode(db, `${line.materialCode}-P${order.number}`));
   const lot = await insertLot(db, {
     code,
     material: material.code,
@@ -299,10 +299,3 @@ async function takeIn(
 }
 
 const MOST_OVER = 2;
-
-async function freeLot(db: Db, stem: string): Promise<string> {
-  for (let n = 1; ; n++) {
-    const code = n === 1 ? stem : `${stem}-${n}`;
-    if (!(await db.getRepository(lotEntity).existsBy({ code }))) return code;
-  }
-}

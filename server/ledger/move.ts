@@ -70,6 +70,14 @@ export async function insertLot(db: Db, { material, barb, batch, ...l }: NewLot)
   return (await insert(db, lotEntity, { ...l, ...class_, materialCode: material, batchId: batch })).id;
 }
 
+/** A name for a lot that has none: that of its material or of the lot it was made of, and a number that is free. */
+export async function freeLotCode(db: Db, stem: string): Promise<string> {
+  for (let n = 1; ; n++) {
+    const code = `${stem}-${n}`;
+    if (!(await db.getRepository(lotEntity).existsBy({ code }))) return code;
+  }
+}
+
 export async function insertFlyLot(
   db: Db,
   code: string,

@@ -1,4 +1,5 @@
 import type { MaterialOutlook } from "@kasten/contract/stock";
+import { lotKey } from "@kasten/core/stock";
 import { less } from "@kasten/core/units";
 import { shareLots, type ClassDemand } from "../batches";
 import { classDemands, standingOf, type Room } from "./needs";
@@ -42,7 +43,7 @@ function shareOf(room: Room, material: string, demands: ClassDemand[]): KeptOutl
   const asked = new Map(demands.map((d) => [d.id, d]));
   return {
     classes: lots.map((l) => {
-      const id = `${l.lot}|${l.place}`;
+      const id = lotKey(l);
       return {
         id,
         lot: l.lot,

@@ -1,6 +1,7 @@
 import { mostOwedFor, type Sku } from "@kasten/core/batches";
 import type { Requirement } from "@kasten/core/needs";
 import { finishedKey, type Asked } from "@kasten/core/recipe";
+import { lotKey } from "@kasten/core/stock";
 import { nothing, quantity } from "@kasten/core/units";
 import {
   freeOf,
@@ -13,16 +14,7 @@ import {
 } from "@kasten/core/schedule";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { promise as promiseEndpoint } from "@kasten/contract/orders";
-import {
-  classId,
-  computeBatch,
-  onPaper,
-  readLearned,
-  shareLots,
-  takeFor,
-  type Learned,
-  type OpenBatch,
-} from "../batches";
+import { computeBatch, onPaper, readLearned, shareLots, takeFor, type Learned, type OpenBatch } from "../batches";
 import type { Db } from "../database/rows";
 import { freeFlyLots, type StockedLot } from "../ledger";
 import { classDemands, Coming, comingAfter, standingOf } from "../needs";
@@ -216,7 +208,7 @@ function leftAfter({ room }: Planning): Map<string, StockedLot[]> {
       if (!classed.has(r.material)) takeFor(r, standingOf(room, batch.id, r).missing, batch.mixLots, lots);
   for (const [material, demands] of classed) {
     const left = new Map(shareLots(demands, room.lots.get(material) ?? []).left.map((l) => [l.class, l.feathers]));
-    for (const l of lots.get(material) ?? []) l.free = quantity(left.get(classId(l)) ?? l.free, "count");
+    for (const l of lots.get(material) ?? []) l.free = quantity(left.get(lotKey(l)) ?? l.free, "count");
   }
   return lots;
 }

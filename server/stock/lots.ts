@@ -17,6 +17,7 @@ import { conflict, fieldProblem, notFound, refused } from "../http/problems";
 import { stale } from "../http/versions";
 import {
   counted,
+  freeLotCode,
   insertLot,
   lotEntity,
   move,
@@ -29,7 +30,6 @@ import {
 import { logEvent } from "../log";
 import { drawerFor, materialEntity, type MaterialRow } from "../materials";
 import { supplierEntity } from "../purchasing";
-import { freeLotCode } from "./codes";
 import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, placesOf } from "./lotQueries";
 import { movementsOf } from "./queries";
 
