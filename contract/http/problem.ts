@@ -39,6 +39,8 @@ const domainProblems = {
   "named-twice": 422,
   "solver-failed": 422,
   "schedule-invalid": 422,
+  "rehearsal-invalid": 422,
+  "minutes-invalid": 422,
   "method-unknown": 422,
   "blend-cycle": 422,
   "blend-empty": 422,

@@ -34,6 +34,8 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   NAMED_TWICE: { what: "a class of feathers", id: "8-9 mm" },
   SOLVER_FAILED: { what: "the cheapest mix", status: "Time limit reached" },
   SCHEDULE_INVALID: { reason: "Two jobs share a bench." },
+  MINUTES_INVALID: { flies: 0, minutes: 30 },
+  REHEARSAL_INVALID: { reason: "A plan is played through from 1 to 100000 times, not 0." },
   METHOD_UNKNOWN: { step: "body", question: "dubbing way", school: "glued", known: ["loop"] },
   BLEND_CYCLE: { blend: "x", through: ["y", "x"] },
   NOT_OPTIONAL: { component: "body" },

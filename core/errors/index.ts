@@ -36,6 +36,8 @@ export interface ErrorDetails {
   /** A solver answered something else than what it was asked to solve. */
   SOLVER_FAILED: { what: string; status: string };
   SCHEDULE_INVALID: { reason: string };
+  REHEARSAL_INVALID: { reason: string };
+  MINUTES_INVALID: { flies: number; minutes: number };
   METHOD_UNKNOWN: { step: string; question: string; school: string; known: string[] };
   BLEND_CYCLE: { blend: string; through: string[] };
   BLEND_EMPTY: { blend: string };

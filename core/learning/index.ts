@@ -1,3 +1,4 @@
 export * from "./starts";
 export * from "./calibration";
 export * from "./pieces";
+export * from "./minutes";

@@ -41,26 +41,35 @@ export const ceilTo = (x: number, step: number): number => ceilSafe(x / step) * 
  */
 export function normalQuantile(q: number): number {
   if (!(q > 0 && q < 1)) throw new DomainError("PROBABILITY_INVALID", { name: "level", value: q });
-  const a = [
-    -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239,
-  ];
-  const b = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572];
-  const c = [
-    -0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
-    2.938163982698783,
-  ];
-  const d = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416];
-  const tail = (p: number) => {
-    const r = Math.sqrt(-2 * Math.log(p));
-    return horner(c, r) / (horner(d, r) * r + 1);
-  };
   if (q < 0.02425) return tail(q);
   if (q > 1 - 0.02425) return -tail(1 - q);
-  const r = q - 0.5;
-  return (horner(a, r * r) * r) / (horner(b, r * r) * r * r + 1);
+  const x = q - 0.5;
+  const r = x * x;
+  // Written out, not as lists of coefficients: a rehearsal asks for it a million times.
+  const above =
+    ((((-39.69683028665376 * r + 220.9460984245205) * r - 275.9285104469687) * r + 138.357751867269) * r -
+      30.66479806614716) *
+      r +
+    2.506628277459239;
+  const below =
+    ((((-54.47609879822406 * r + 161.5858368580409) * r - 155.6989798598866) * r + 66.80131188771972) * r -
+      13.28068155288572) *
+      r +
+    1;
+  return (above * x) / below;
 }
 
-const horner = (coefficients: number[], x: number) => coefficients.reduce((sum, k) => sum * x + k, 0);
+function tail(p: number): number {
+  const r = Math.sqrt(-2 * Math.log(p));
+  const above =
+    ((((-0.007784894002430293 * r - 0.3223964580411365) * r - 2.400758277161838) * r - 2.549732539343734) * r +
+      4.374664141464968) *
+      r +
+    2.938163982698783;
+  const below =
+    (((0.007784695709041462 * r + 0.3224671290700398) * r + 2.445134137142996) * r + 3.754408661907416) * r + 1;
+  return above / below;
+}
 
 /**
  * Where something stops being too low, between `low` and `high`, by halving.
@@ -80,4 +89,5 @@ export function halved(low: number, high: number, isTooLow: (x: number) => boole
 
 export * from "./lists";
 export * from "./lp";
+export * from "./random";
 export * from "./written";

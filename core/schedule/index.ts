@@ -3,5 +3,8 @@ export * from "./calendar";
 export * from "./check";
 export * from "./cost";
 export * from "./promise";
+export * from "./rehearsal";
 export * from "./solve";
 export * from "./types";
+export * from "./waysOut";
+export * from "./whatIf";

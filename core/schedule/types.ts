@@ -76,7 +76,18 @@ export interface SolveOptions {
   shouldStop?: () => boolean;
   /** The clock that the budget is measured by, in milliseconds: the runtime's own, unless another is given. */
   now?: () => number;
+  /**
+   * A plan to begin with: who does each operation and in which order, by its times. What the problem no longer holds
+   * is passed over; jobs that are not in it are put where they cost least. With no iterations this order is kept and
+   * only timed anew.
+   */
+  start?: PlannedOperation[];
+  /** With a plan to begin with: only changes near it are tried, so that the rest stays as it is. */
+  isRepair?: boolean;
 }
+
+/** Where an operation stands in a plan: enough to make the plan again. */
+export type PlannedOperation = Pick<Assignment, "operation" | "person" | "start" | "end">;
 
 export interface ScheduleResult {
   assignments: Assignment[];

@@ -48,6 +48,9 @@ const sentences: Sentences<ErrorDetails> = {
   NAMED_TWICE: (d) => `“${d.id}” stands twice as ${d.what}. Name each once.`,
   SOLVER_FAILED: (d) => `“${d.what}” could not be worked out: ${d.status}. Try it with fewer materials at once.`,
   SCHEDULE_INVALID: (d) => d.reason,
+  REHEARSAL_INVALID: (d) => d.reason,
+  MINUTES_INVALID: (d) =>
+    `Minutes teach something when flies were tied in them: both are above 0, not ${d.flies} flies in ${d.minutes} minutes.`,
   METHOD_UNKNOWN: (d) =>
     `“${d.step}” has no way “${d.school}” for the ${d.question}. Known: ${d.known.join(", ") || "none"}.`,
   BLEND_CYCLE: (d) =>

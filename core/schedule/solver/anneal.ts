@@ -2,7 +2,7 @@ import type { Model } from "./model";
 import { NONE } from "./model";
 import { Moves } from "./moves";
 import type { Plan } from "./plan";
-import type { Random } from "./random";
+import type { Random } from "../../numeric";
 
 /** How long a search goes on. */
 export interface Effort {

@@ -1,6 +1,6 @@
 import { NONE, type Model } from "./model";
 import { BENCH, STATION, type Plan } from "./plan";
-import type { Random } from "./random";
+import type { Random } from "../../numeric";
 
 /**
  * The changes that a search tries. Each writes the changed list to `plan.next`, and people to `plan.decoder.who`, and

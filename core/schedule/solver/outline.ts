@@ -1,6 +1,6 @@
 import type { Model } from "./model";
 import type { Plan } from "./plan";
-import type { Random } from "./random";
+import type { Random } from "../../numeric";
 
 /** Of each job: who does its main work, and how early among what that person does. */
 export interface Outline {

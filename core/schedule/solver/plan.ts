@@ -1,6 +1,6 @@
 import { Decoder } from "./decoder";
 import { NONE, type Model } from "./model";
-import type { Random } from "./random";
+import type { Random } from "../../numeric";
 
 /**
  * A plan under search: the list that it is made from, who does what, and what came of it. A change is tried on `next`,

@@ -5,9 +5,10 @@ import { construct, rules, type Rule } from "./construct";
 import { Model } from "./model";
 import { mainOperations, OutlineSearch } from "./outline";
 import { Plan } from "./plan";
-import { Random } from "./random";
+import { Random } from "../../numeric";
 import { refuseAbsurd, whyImpossible } from "./screen";
 import { withoutLeftOut, type Rest } from "./settle";
+import { planFrom } from "./warm";
 
 const ITERATIONS = 50_000;
 /** Of the budget, first plans take no more than this, */
@@ -73,8 +74,9 @@ export function search(problem: ScheduleProblem, options: SolveOptions): Searche
   const random = new Random(options.seed);
   const m = new Model(problem, jobs);
   const bound = jobs.length > 0 ? lowerBound(m) : 0;
-  const plan = firstPlan(m, effort);
-  outlined(m, plan, random, effort);
+  const plan = options.start ? planFrom(m, options.start) : firstPlan(m, effort);
+  if (options.start && effort.iterations > 0 && !options.isRepair) bettered(m, plan, effort);
+  if (!options.isRepair) outlined(m, plan, random, effort);
   plan.straighten();
   const { iterations } =
     m.ops > 1 && effort.spent(0) < 1
@@ -119,6 +121,13 @@ function firstPlan(m: Model, effort: Effort): Plan {
   }
   plan.set(plan.first, plan.firstWho);
   return plan;
+}
+
+/** Takes what the dispatch rules make where that costs less than the plan that was begun with. */
+function bettered(m: Model, plan: Plan, effort: Effort): void {
+  const begun = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+  const byRules = firstPlan(m, effort);
+  if (byRules.cost < begun.cost) plan.set(byRules.list.slice(), byRules.who.slice());
 }
 
 /** Improves the order of the main work, in rounds of which each begins at the best plan of those before. */

@@ -11,7 +11,7 @@ import { Model, NONE } from "./model";
 import { Moves } from "./moves";
 import { Plan } from "./plan";
 import { RackLine } from "./rackLine";
-import { Random } from "./random";
+import { Random } from "../../numeric";
 
 const begun = (problem: ScheduleProblem): Plan => {
   const m = new Model(problem, problem.jobs);

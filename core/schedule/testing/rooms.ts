@@ -1,4 +1,4 @@
-import { Random } from "../solver/random";
+import { Random } from "../../numeric";
 import type { ScheduleProblem } from "../types";
 
 /**

@@ -1,0 +1,102 @@
+import type { PlannedOperation } from "../types";
+import { NONE, type Model } from "./model";
+import { Plan } from "./plan";
+
+/** At so many places of the list a job that is new is tried. */
+const PLACES = 10;
+
+/**
+ * A plan in the order of one that was made before. Operations of which it knows nothing follow their job as they can;
+ * whole jobs of which it knows nothing are put, the first due first, where they cost least.
+ */
+export function planFrom(m: Model, start: PlannedOperation[]): Plan {
+  const plan = new Plan(m);
+  const known = knownOf(m, start);
+  const who = Int32Array.from(known.who, (p, o) => (p === NONE ? quickest(m, o) : p));
+  const isNew = (j: number): boolean => {
+    for (let o = m.firstOp[j]!; o < m.firstOp[j + 1]!; o++) if (known.start[o]! < Infinity) return false;
+    return true;
+  };
+  const fresh = Array.from({ length: m.jobs }, (_, j) => j).filter(isNew);
+  const isFresh = new Set(fresh);
+  // At first the new ones stand behind everything, in the order in which they are due.
+  fresh.sort((a, b) => m.due[a]! - m.due[b]! || m.weight[b]! - m.weight[a]! || a - b);
+  const behind = fresh.flatMap((j) => operationsOf(m, j));
+  const listBy = (given: Float64Array): Int32Array => {
+    const keys = withNeighbours(m, given);
+    const list = Array.from({ length: m.ops }, (_, o) => o).filter((o) => !isFresh.has(m.jobOf[o]!));
+    return Int32Array.from([...list.sort((a, b) => keys[a]! - keys[b]! || a - b), ...behind]);
+  };
+  plan.set(listBy(known.start), who);
+  if (m.mindsRacks) {
+    // Where racks are full it matters when work ends, not when it begins.
+    const byStart = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+    plan.set(listBy(known.end), who);
+    if (plan.cost > byStart.cost) plan.set(byStart.list, byStart.who);
+  }
+  for (const j of fresh) putWhereCheapest(m, plan, j);
+  return plan;
+}
+
+interface Known {
+  who: Int32Array;
+  /** When each operation begins; Infinity where nothing is known of it. */
+  start: Float64Array;
+  /** The same, but of those that put flies on a rack when they end. */
+  end: Float64Array;
+}
+
+function knownOf(m: Model, start: PlannedOperation[]): Known {
+  const opAt = new Map(m.given.flatMap((j) => j.operations).map((o, i) => [o.id, i]));
+  const personAt = new Map(m.problem.people.map((p, i) => [p.id, i]));
+  const who = new Int32Array(m.ops).fill(NONE);
+  const begins = new Float64Array(m.ops).fill(Infinity);
+  const ends = new Float64Array(m.ops).fill(Infinity);
+  for (const { operation, person, start: minute, end } of start) {
+    const o = opAt.get(operation);
+    if (o === undefined) continue;
+    const p = personAt.get(person);
+    begins[o] = minute;
+    ends[o] = m.rack[o]! >= 0 ? end : minute;
+    if (p !== undefined && m.choices.subarray(m.choicesFrom[o], m.choicesFrom[o + 1]).includes(p)) who[o] = p;
+  }
+  return { who, start: begins, end: ends };
+}
+
+/** Of a job that is known in part, what is new comes right behind what it follows, or before what follows it. */
+function withNeighbours(m: Model, key: Float64Array): Float64Array {
+  const keys = key.slice();
+  for (let o = m.ops - 2; o >= 0; o--)
+    if (keys[o] === Infinity && m.jobOf[o] === m.jobOf[o + 1]) keys[o] = keys[o + 1]!;
+  for (let o = 1; o < m.ops; o++) if (keys[o] === Infinity && m.jobOf[o] === m.jobOf[o - 1]) keys[o] = keys[o - 1]!;
+  return keys;
+}
+
+function quickest(m: Model, o: number): number {
+  let best = m.choices[m.choicesFrom[o]!]!;
+  for (let c = m.choicesFrom[o]!; c < m.choicesFrom[o + 1]!; c++) {
+    const p = m.choices[c]!;
+    if (m.minutes[o * m.people + p]! < m.minutes[o * m.people + best]!) best = p;
+  }
+  return best;
+}
+
+const operationsOf = (m: Model, j: number): number[] =>
+  Array.from({ length: m.firstOp[j + 1]! - m.firstOp[j]! }, (_, i) => m.firstOp[j]! + i);
+
+/** Tries a job at some places of the list, its main work with each who can do it, and keeps the cheapest. */
+function putWhereCheapest(m: Model, plan: Plan, j: number): void {
+  const own = operationsOf(m, j);
+  const main = own.reduce((most, o) => (m.leastMinutes(o) > m.leastMinutes(most) ? o : most));
+  const rest = [...plan.list].filter((o) => m.jobOf[o] !== j);
+  let best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+  for (const p of m.choices.subarray(m.choicesFrom[main], m.choicesFrom[main + 1]))
+    for (let i = 0; i <= PLACES; i++) {
+      const at = Math.round((rest.length * i) / PLACES);
+      const who = best.who.slice();
+      who[main] = p;
+      plan.set(Int32Array.from([...rest.slice(0, at), ...own, ...rest.slice(at)]), who);
+      if (plan.cost < best.cost) best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+    }
+  plan.set(best.list, best.who);
+}
