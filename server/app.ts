@@ -38,6 +38,7 @@ import { orderRoutes } from "./orders";
 import { outlookRoutes, type Outlook } from "./outlook";
 import { purchasingRoutes } from "./purchasing";
 import { patternRoutes, type TakeIn } from "./patterns";
+import { calendarByKey, calendarOf, planRoutes } from "./plans";
 import { sessionSecret } from "./settings";
 import { setupRoutes } from "./setup";
 import { SocketScale, type ScaleLink } from "./standins";
@@ -71,6 +72,7 @@ const rooms = [
   teamRoutes,
   // Before the batches: /batches/sums is no batch.
   outlookRoutes,
+  planRoutes,
   catalogueRoutes,
   patternRoutes,
   materialRoutes,
@@ -171,10 +173,15 @@ async function sessionsOf({ source, log }: AppOptions, pool: pg.Pool): Promise<e
 }
 
 /** What needs no session: health, and the description of the API. */
-function openRoutes(app: express.Express, { source, version }: AppOptions): void {
+function openRoutes(app: express.Express, { source, outlook, version }: AppOptions): void {
   app.get("/api/health", healthOf(source, version));
   const document = openApiDocument(version);
   app.get("/api/openapi.json", (_request, response) => void response.json(document));
+  // A calendar program has no session: the address itself is the secret.
+  app.get("/api/calendars/:file", async (request, response) => {
+    const key = String(request.params.file).replace(/\.ics$/, "");
+    response.type("text/calendar").send(await calendarByKey(source.manager, outlook, key));
+  });
   app.get("/api/docs", (_request, response) => void response.type("html").send(docsPage(endpoints)));
   app.get("/api/docs.css", (_request, response) => void response.type("css").send(docsStyle));
 }
@@ -217,6 +224,15 @@ function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
       .type("text/csv")
       .attachment("movements.csv")
       .send(await movementsCsv(source.manager, days));
+  });
+  api.get("/people/:id/plan.ics", async (request, response) => {
+    await signedIn(request);
+    const person = await activePersonById(source.manager, uuidParams.parse(request.params).id);
+    if (!person) throw new Problem("not-found", "Not found", "There is nobody of that kind any more.");
+    response
+      .type("text/calendar")
+      .attachment("plan.ics")
+      .send(await calendarOf(source.manager, outlook, person));
   });
   api.get("/purchases/:id/order.csv", async (request, response) => {
     await signedIn(request);

@@ -9,6 +9,7 @@ import { materialEntity } from "./materials/entities";
 import { orderEntities } from "./orders/entities";
 import { outlookEntity } from "./outlook/entities";
 import { patternEntities } from "./recipes/entities";
+import { scheduleEntities } from "./schedule/entities";
 import { purchasingEntities } from "./purchasing/entities";
 import { settingEntity } from "./settings/entities";
 import { teamEntities } from "./team/entities";
@@ -30,5 +31,6 @@ export const entities = [
   ...batchEntities,
   parcelEntity,
   outlookEntity,
+  ...scheduleEntities,
   worldVersionEntity,
 ];

@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: "/batches/:id/card", name: "card", component: () => import("./batches/BenchCard.vue"), props: true },
     { path: "/materials", name: "materials", component: () => import("./materials/MaterialsView.vue") },
     { path: "/plan", name: "plan", component: () => import("./schedule/PlanView.vue") },
+    { path: "/plan/week", name: "week", component: () => import("./schedule/WeekPage.vue") },
     { path: "/bench", name: "bench", component: () => import("./bench/BenchView.vue") },
     { path: "/bench/:id", name: "tally", component: () => import("./bench/TallyPage.vue"), props: true },
     { path: "/box", name: "box", component: () => import("./box/BoxView.vue") },

@@ -150,11 +150,18 @@ export const promiseSchema = z.object({
   lines: z.array(
     skuSchema.extend({
       flies: z.number().int(),
+      /** The earliest day on which it is as probably ready as the room wants its promises to be. */
       day: isoDay.nullable(),
+      /** The day on which it is ready when all goes as planned. */
+      planned: isoDay.nullable(),
+      /** How probable it is that it is ready by the day that was named, where one was. */
+      odds: z.number().nullable(),
       holds: z.enum(["shelf", "material", "skill", "hours", "drying", "nothing"]),
       sentence: z.string(),
     }),
   ),
+  /** Batches that are less probably ready on their day with these lines in the plan. */
+  others: z.array(z.object({ batch: z.uuid(), number: z.number().int(), before: z.number(), after: z.number() })),
 });
 export const promise = endpoint({
   ...base,
@@ -165,7 +172,7 @@ export const promise = endpoint({
   permission: "see the room",
   body: z.object({
     lines: z
-      .array(skuSchema.extend({ flies, asked: askedSchema.optional() }))
+      .array(skuSchema.extend({ flies, asked: askedSchema.optional(), due: realDay.optional() }))
       .min(1)
       .max(30),
   }),

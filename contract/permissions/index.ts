@@ -7,6 +7,7 @@ export const permissions = {
   "see the room": ["owner", "tier", "shop"],
   "write orders": ["owner", "shop"],
   "make up batches": ["owner", "tier"],
+  "plan the work": ["owner", "tier"],
   "handle stock": ["owner", "tier", "shop"],
   "tie and tally": ["owner", "tier"],
   "box and send": ["owner", "shop", "tier"],

@@ -40,6 +40,13 @@ const fields = z.object({
     .number()
     .min(0.5, "Less than 0.5 would leave every second batch short")
     .max(0.999, "At most 0.999: nothing is ever sure"),
+  /** How probable a promise must be kept to be made. */
+  promiseLevel: z
+    .number()
+    .min(0.5, "Less than 0.5 would break every second promise")
+    .max(0.99, "At most 0.99: nothing is ever sure"),
+  /** Of a hundred days on which somebody would work, how many they are away unforeseen. */
+  awayPercent: z.number().min(0, "Not less than none").max(40, "At most 40 days in a hundred"),
   tray: z.number().int().min(12, "A tray holds a dozen at least").max(1200, "At most 1200 flies"),
   windowDays: z.number().int().min(0).max(120, "At most 120 days"),
   restPerHour: z.number().int().min(0).max(45, "At most 45 minutes: else nobody ties any more"),

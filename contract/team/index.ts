@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { done, endpoint, none, rowVersion, short, table, uuidParams } from "../http";
+import { done, endpoint, none, realDay, rowVersion, short, table, uuidParams } from "../http";
 import { roles } from "../permissions";
 import { daysOff } from "../settings";
 
@@ -15,6 +15,15 @@ export const hoursSchema = z
       .refine(({ from, to }) => from < to, { path: ["to"], error: "The hours end after they begin" }),
   )
   .max(28);
+
+/** Hours on one day beside those of the week, minutes after midnight, shop time. */
+export const extraHoursSchema = z
+  .object({
+    day: realDay,
+    from: z.number().int().min(0).max(1440),
+    to: z.number().int().min(0).max(1440),
+  })
+  .refine(({ from, to }) => from < to, { path: ["to"], error: "The hours end after they begin" });
 
 export const personSchema = z.object({
   id: z.uuid(),
@@ -34,6 +43,10 @@ export const personSchema = z.object({
   endedAt: z.string().nullable(),
   /** Days on which this person does not work. */
   absences: z.array(daysOff).max(120),
+  /** Days on which they work beside the hours of the week. */
+  extraHours: z.array(extraHoursSchema).max(120),
+  /** Still learns: their first 200 flies of a pattern are planned slower. */
+  learns: z.boolean(),
   version: z.number().int(),
 });
 export type Person = z.infer<typeof personSchema>;
@@ -131,8 +144,10 @@ const personEdit = personSchema
     numberWords: true,
     methods: true,
     absences: true,
+    extraHours: true,
+    learns: true,
   })
-  .partial({ methods: true, absences: true });
+  .partial({ methods: true, absences: true, extraHours: true, learns: true });
 export const addPerson = endpoint({
   ...base,
   id: "addPerson",
@@ -155,6 +170,17 @@ export const editPerson = endpoint({
   permission: "manage people",
   params: uuidParams,
   body: personEdit.extend({ version: rowVersion }),
+  reply: personSchema,
+});
+export const addExtraHours = endpoint({
+  ...base,
+  id: "addExtraHours",
+  method: "post",
+  path: "/people/:id/extra-hours",
+  summary: "Let a person work some hours on one day beside those of the week",
+  permission: "manage people",
+  params: uuidParams,
+  body: extraHoursSchema,
   reply: personSchema,
 });
 export const changePassword = endpoint({
@@ -229,6 +255,7 @@ export const teamEndpoints = [
   listPeople,
   addPerson,
   editPerson,
+  addExtraHours,
   changePassword,
   resetPassword,
   endAccess,

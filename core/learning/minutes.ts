@@ -105,11 +105,20 @@ export class MinutesLearned {
     this.mean = backward(this.factor, forward(this.factor, right));
   }
 
-  /** What to expect of a batch. @param flies how many are tied; the more, the less chance has to say */
+  /** The median of the minutes of a fly, of a batch of so many. @param before flies tied before, by who still learns */
+  perFly(way: TyingWay, flies: number, before?: number): number {
+    let log = this.expected(way);
+    for (const { name, x } of termsOf(way)) {
+      const i = this.at.get(name);
+      if (i !== undefined) log += x * valueAt(this.mean, i);
+    }
+    return way.computed * Math.exp(log) * learningOf(before, flies);
+  }
+
+  /** The same, and how sure it is. @param flies how many are tied; the more, the less chance has to say */
   ahead(way: TyingWay, flies: number, before?: number): MinutesAhead {
     const terms = termsOf(way);
     const x = new Float64Array(this.at.size);
-    let log = this.expected(way);
     let variance = 0;
     const single = terms.map(({ name, x: size }) => {
       const i = this.at.get(name);
@@ -119,7 +128,6 @@ export class MinutesLearned {
         return { name, variance: prior };
       }
       x[i] = size;
-      log += size * valueAt(this.mean, i);
       return { name, variance: this.varianceAt(i) * size ** 2 };
     });
     // What is known of a sum is often more than of its parts: their shares are scaled so that they add up to it.
@@ -127,7 +135,7 @@ export class MinutesLearned {
     const parts = single.reduce((sum, s) => sum + s.variance, 0);
     const scale = parts > 0 ? variance / parts : 0;
     return {
-      perFly: way.computed * Math.exp(log) * learningOf(before, flies),
+      perFly: this.perFly(way, flies, before),
       own: batchSd(flies),
       shares: single.map(({ name, variance: v }) => ({ name, sd: Math.sqrt(v * scale) })).filter((s) => s.sd > 1e-6),
       batches: Math.max(this.counts.get(`pattern ${way.pattern}`) ?? 0, this.counts.get(`person ${way.person}`) ?? 0),

@@ -65,7 +65,11 @@ export function useOfWeeks(weeks: readonly number[]): UseKnown {
  * How late deliveries have been, in days each; early ones are negative. Two of ten a few days late, until there is a
  * log.
  */
-const LATENESS_PRIOR = { weight: 10, mean: 1, square: 5 };
+const LATENESS_PRIOR = [0, 0, 0, 0, 0, 0, 0, 0, 5, 5];
+
+/** Days by which a supplier's deliveries may be late, each as probable as the others: the prior and their own log. */
+export const latenessKnown = (lateDays: readonly number[]): number[] =>
+  [...LATENESS_PRIOR, ...lateDays].map((d) => Math.max(0, d));
 
 /**
  * Lead time of a supplier from what they say and how late their deliveries were: prior of ten deliveries, two of them
@@ -76,9 +80,8 @@ const LATENESS_PRIOR = { weight: 10, mean: 1, square: 5 };
 export function leadOf(saidDays: number, lateDays: readonly number[]): LeadKnown {
   guard("the days until it is here", saidDays, { least: 0, most: 3650 });
   for (const l of lateDays) guard("a delivery's lateness", l, { least: -3650, most: 3650 });
-  const { weight, mean, square } = LATENESS_PRIOR;
-  const n = weight + lateDays.length;
-  const m = (weight * mean + lateDays.reduce((sum, l) => sum + l, 0)) / n;
-  const s = (weight * square + lateDays.reduce((sum, l) => sum + l * l, 0)) / n;
+  const known = [...LATENESS_PRIOR, ...lateDays];
+  const m = known.reduce((sum, l) => sum + l, 0) / known.length;
+  const s = known.reduce((sum, l) => sum + l * l, 0) / known.length;
   return { days: Math.max(0, saidDays + m), deviation: Math.sqrt(Math.max(0, s - m * m)) };
 }

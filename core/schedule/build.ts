@@ -59,12 +59,16 @@ export interface PlannableBatch {
   due: number;
   weight: number;
   minutesPerFly: number;
+  /** What was learned instead, by person, their pace and way included; where nothing was, their pace is taken. */
+  minutesBy?: Readonly<Record<string, number>>;
   /** 1 fly by fly; the pattern's factor step by step. */
   modeFactor: number;
   skills: string[];
   prep: { minutes: number; station?: string }[];
   /** Who has begun to tie it: work in progress stays with them. */
   begunBy?: string;
+  /** Who is to tie it, and from which minute on, when a person has said so. */
+  pin?: { person: string; start?: number };
   /** Minutes that each coat dries or cures, in their order; none for a bare head. */
   coats: number[];
 }
@@ -108,17 +112,7 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
       station: task.station,
     }),
   );
-  if (batch.left > 0)
-    operations.push({
-      id: `${batch.id}:tie`,
-      kind: "tie",
-      choices: by(
-        batch.begunBy ? people.filter((p) => p.id === batch.begunBy) : tiers,
-        TIE_FIXED + batch.left * batch.minutesPerFly * batch.modeFactor,
-        batch.begunBy ? [] : batch.skills,
-      ),
-      setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
-    });
+  if (batch.left > 0) operations.push(tying(batch, people, tiers));
   batch.coats.forEach((dryMinutes, i) =>
     operations.push({
       id: `${batch.id}:coat${i + 1}`,
@@ -135,6 +129,27 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
     choices: by(people, PACK_FIXED + PACK_PER_FLY * batch.flies),
   });
   return { id: batch.id, release: batch.release, due: batch.due, weight: batch.weight, operations };
+}
+
+/** Whoever has begun it ties it; else whom somebody has named; else each tier who has the skills. */
+function tying(batch: PlannableBatch, people: PlanningPerson[], tiers: PlanningPerson[]): ScheduleOperation {
+  const { begunBy, pin } = batch;
+  const named = begunBy ?? pin?.person;
+  const who = named === undefined ? tiers : people.filter((p) => p.id === named);
+  const minutesFor = (p: PlanningPerson): number => {
+    const perFly = batch.minutesBy?.[p.id] ?? batch.minutesPerFly * p.pace;
+    return Math.max(1, Math.ceil(TIE_FIXED * p.pace + batch.left * perFly * batch.modeFactor));
+  };
+  const isPinned = begunBy === undefined && pin?.start !== undefined;
+  return {
+    id: `${batch.id}:tie`,
+    kind: "tie",
+    choices: who
+      .filter((p) => begunBy !== undefined || may(p, batch.skills))
+      .map((p) => ({ person: p.id, minutes: minutesFor(p) })),
+    setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
+    ...(isPinned && { pinned: { person: pin.person, start: pin.start ?? 0 } }),
+  };
 }
 
 /** The whole room as a schedule problem. */

@@ -1,5 +1,36 @@
 import { valueAt, nth } from "../numeric";
 
+/** Windows without a stretch of time. */
+export const cutOut = (windows: readonly (readonly [number, number])[], from: number, to: number): [number, number][] =>
+  windows.flatMap(([start, end]) => {
+    const left: [number, number][] = [];
+    if (start < from) left.push([start, Math.min(end, from)]);
+    if (end > to) left.push([Math.max(start, to), end]);
+    return left;
+  });
+
+/** Windows in their order, each minute once: those that overlap are joined, empty ones left out. */
+export function joined(windows: readonly (readonly [number, number])[]): [number, number][] {
+  const all: [number, number][] = [];
+  for (const [start, end] of [...windows].sort((a, b) => a[0] - b[0] || a[1] - b[1])) {
+    const last = all[all.length - 1];
+    if (end <= start) continue;
+    if (last && start <= last[1]) last[1] = Math.max(last[1], end);
+    else all.push([start, end]);
+  }
+  return all;
+}
+
+/** The parts of a stretch of time that lie in somebody's windows: pauses are left out. */
+export const workedIn = (
+  windows: readonly (readonly [number, number])[],
+  from: number,
+  to: number,
+): [number, number][] =>
+  windows.flatMap(([start, end]): [number, number][] =>
+    end > from && start < to ? [[Math.max(start, from), Math.min(end, to)]] : [],
+  );
+
 /**
  * A person's working windows as one line of working minutes. Index i is the i-th minute in which they work;
  * work that pauses at the end of a window and goes on in the next is a run of consecutive indices.

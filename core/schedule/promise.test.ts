@@ -1,14 +1,11 @@
 import { describe, expect, test } from "vitest";
 import {
   checkSchedule,
-  freeOf,
   jobOf,
   problemOf,
   promise,
-  Promises,
   solveSchedule,
   windowsOf,
-  without,
   type PlannableBatch,
   type PlanningPerson,
   type ScheduleProblem,
@@ -70,25 +67,6 @@ describe("windowsOf", () => {
   });
 });
 
-test("without cuts busy stretches out", () =>
-  expect(
-    without(
-      [
-        [0, 100],
-        [200, 300],
-      ],
-      [
-        [20, 40],
-        [90, 210],
-        [290, 400],
-      ],
-    ),
-  ).toEqual([
-    [0, 20],
-    [40, 90],
-    [210, 290],
-  ]));
-
 describe("jobOf", () => {
   test("asks only those with every skill, at their own pace, and the shop only to pack", () => {
     const people = [
@@ -120,57 +98,63 @@ describe("promise", () => {
   const people = [person("ada")];
   const planned = problemOf([batch("a"), batch("b"), batch("c")], people, rules);
   const plan = solved(planned);
-  test("the plan that it leans on can be worked", () => expect(checkSchedule(planned, plan)).toEqual([]));
-  test("comes after what is planned when there is one bench, and never before it could be done alone", () => {
-    const job = jobOf(batch("new", { due: rules.horizon }), people);
-    const busy = promise(freeOf(planned, plan), job, 0);
-    const idle = problemOf([], people, rules);
-    const alone = promise(freeOf(idle, solved(idle)), job, 0);
-    expect(busy.at).toBeGreaterThan(alone.at ?? Infinity);
-    expect(busy.holds).toBe("hours");
+  const idle = problemOf([], people, rules);
+  const effort = { seed: 1, iterations: 300 };
+  const fresh = (id: string, of: Partial<PlannableBatch> = {}, who = people) => ({
+    job: jobOf(batch(id, of), who),
+    release0: 0,
   });
-  test("names what holds it: material, skill", () => {
-    const late = promise(
-      freeOf(planned, plan),
-      jobOf(batch("new", { release: 20 * 1440, due: rules.horizon }), people),
-      0,
-    );
-    expect(late.holds).toBe("material");
-    expect(late.at).toBeGreaterThan(20 * 1440);
-    expect(promise(freeOf(planned, plan), jobOf(batch("new", { skills: ["slip wings"] }), people), 0)).toEqual({
-      holds: "skill",
-    });
-  });
-  test("waits for a finishing place and for room on the rack that the plan takes", () => {
-    const alone = promise(freeOf(problemOf([], people, rules), solved(problemOf([], people, rules))), quick(), 0);
-    const free = freeOf(planned, plan);
-    const at = (taken: typeof free.taken) => promise({ ...free, people, hours: people, taken }, quick(), 0).at ?? 0;
-    const [station] = free.stations;
-    const [rack] = free.racks;
-    if (!station || !rack) throw new Error("no station or rack");
-    expect(at({ stations: {}, racks: {} })).toBe(alone.at);
-    expect(at({ stations: { [station.id]: [[0, 5 * 1440]] }, racks: {} })).toBeGreaterThan(5 * 1440);
-    const full = { from: 0, until: 6 * 1440, places: rack.places };
-    expect(at({ stations: {}, racks: { [rack.id]: [full] } })).toBeGreaterThan(6 * 1440);
-    function quick() {
-      return jobOf(batch("new", { due: rules.horizon }), people);
+  const ask = (problem: ScheduleProblem, ...news: ReturnType<typeof fresh>[]) =>
+    promise(problem, solved(problem), news, effort);
+
+  test("makes nobody late who was on time, and its plan can be worked", () => {
+    for (const due of [2, 3, 4, 6]) {
+      const tight = problemOf([batch("a", { due: due * 1440 }), batch("b", { due: due * 1440 })], people, rules);
+      const before = solved(tight);
+      const { problem, plan: after } = promise(tight, before, [fresh("new")], effort);
+      expect(checkSchedule(problem, after)).toEqual([]);
+      for (const c of before.completions)
+        expect(after.completions.find((x) => x.job === c.job)?.lateBy, `${c.job}, due in ${due}`).toBeLessThanOrEqual(
+          c.lateBy,
+        );
     }
   });
-  test("made together do not share the same hours, and one that fits nowhere takes none", () => {
-    const free = freeOf(problemOf([], people, rules), solved(problemOf([], people, rules)));
-    const one = (id: string, of: Parameters<typeof batch>[1] = {}) =>
-      jobOf(batch(id, { due: rules.horizon, ...of }), people);
-    const together = new Promises(free);
-    const [first, second] = [together.add(one("x"), 0).at ?? 0, together.add(one("y"), 0).at ?? 0];
-    expect(first).toBe(promise(free, one("x"), 0).at);
-    expect(second).toBeGreaterThan(first);
-    const between = new Promises(free);
-    between.add(one("x"), 0);
-    expect(between.add(one("huge", { left: 5000, flies: 5000 }), 0).at).toBeUndefined();
-    expect(between.add(one("y"), 0).at, "as if it had not been asked").toBe(second);
+  test("comes before what has time, and after what has none", () => {
+    const alone = ask(idle, fresh("new")).jobs[0]?.at ?? 0;
+    const loose = ask(problemOf([batch("a"), batch("b")], people, rules), fresh("new")).jobs[0]?.at;
+    expect(loose).toBeLessThanOrEqual(alone + 20);
+    const tight = problemOf([batch("a", { due: 2 * 1440 }), batch("b", { due: 3 * 1440 })], people, rules);
+    expect(ask(tight, fresh("new")).jobs[0]?.at).toBeGreaterThan(alone + 300);
   });
-  test("says so when no day holds it", () =>
-    expect(
-      promise(freeOf(planned, plan), jobOf(batch("new", { left: 5000, flies: 5000 }), people), 0).at,
-    ).toBeUndefined());
+  test("names what holds it: material, skill, hours", () => {
+    const late = ask(planned, fresh("new", { release: 20 * 1440 })).jobs[0];
+    expect(late?.holds).toBe("material");
+    expect(late?.at).toBeGreaterThan(20 * 1440);
+    expect(ask(planned, fresh("new", { skills: ["slip wings"] })).jobs).toEqual([{ job: "new", holds: "skill" }]);
+    const busy = problemOf(
+      Array.from({ length: 12 }, (_, i) => batch(`b${i}`, { due: (i + 2) * 1440, weight: 3 })),
+      people,
+      rules,
+    );
+    expect(ask(busy, fresh("new")).jobs[0]?.holds).toBe("hours");
+  });
+  test("waits for the station and for room on the rack", () => {
+    const closed = { ...idle, stations: idle.stations.map((s) => ({ ...s, capacity: s.id === "finishing" ? 0 : 1 })) };
+    expect(ask(closed, fresh("new")).jobs[0]?.at).toBeUndefined();
+    const full = problemOf([batch("a", { flies: 90, coats: [5 * 1440], due: 1440, weight: 3 })], people, rules);
+    const free = { ...full, racks: [{ id: "rack", places: 1000 }] };
+    const at = (problem: ScheduleProblem) => ask(problem, fresh("new", { coats: [60] })).jobs[0]?.at ?? 0;
+    expect(at(full)).toBeGreaterThan(at(free));
+  });
+  test("made together share the hours; one that fits nowhere takes none from the others", () => {
+    const two = ask(idle, fresh("x"), fresh("y")).jobs;
+    const alone = ask(idle, fresh("x")).jobs[0]?.at ?? 0;
+    expect(Math.min(...two.map((j) => j.at ?? 0))).toBe(alone);
+    expect(Math.max(...two.map((j) => j.at ?? 0))).toBeGreaterThan(alone);
+    const huge = ask(planned, fresh("x"), fresh("huge", { left: 5000, flies: 5000 }), fresh("y")).jobs;
+    expect(huge.map((j) => j.at === undefined)).toEqual([false, true, false]);
+  });
+  test("of nothing new is the plan as it was", () => {
+    expect(promise(planned, plan, [], effort).plan).toBe(plan);
+  });
 });

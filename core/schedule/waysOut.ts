@@ -7,6 +7,8 @@ const MORNING = [540, 780] as const;
 /** Hours that somebody may add at the end of a working day. */
 const EVENING = 120;
 const MOST_DAYS = 3;
+/** Materials that come sooner by so many days at most are asked for. */
+const MOST_DAYS_SOONER = 10;
 
 /** Something that could be done about a late job, and what came of it when it was tried. */
 export interface WayOut {
@@ -19,8 +21,8 @@ export interface WayOut {
 }
 
 /**
- * What could be done so that a late job is on time, each way tried: somebody else takes it, somebody stays longer, or
- * works a morning on a day off, alone or two together.
+ * What could be done so that a late job is on time, each way tried: its materials come sooner, somebody else takes it,
+ * somebody stays longer, or works a morning on a day off, alone or two together.
  *
  * @param plan in which the job is late
  * @returns the ways that help and leave nobody else late, the least effort first; those that help most otherwise
@@ -34,16 +36,25 @@ export function waysOut(
   const wanted = problem.jobs.find((j) => j.id === job);
   const late = plan.completions.find((c) => c.job === job);
   if (!wanted || !late || late.lateBy === 0) return [];
-  const tried: WayOut[] = [];
-  for (const changes of candidates(problem, plan, wanted, late.at)) {
-    if (options.shouldStop?.()) break;
+  const before = new Map(plan.completions.map((c) => [c.job, c.lateBy]));
+  const tryOut = (changes: Change[]): WayOut | undefined => {
     const { plan: other } = whatIf(problem, plan, changes, options);
     const over = other.completions.find((c) => c.job === job);
-    if (!over || over.lateBy >= late.lateBy) continue;
-    const before = new Map(plan.completions.map((c) => [c.job, c.lateBy]));
+    if (!over || over.lateBy >= late.lateBy || other.unscheduled.length > plan.unscheduled.length) return undefined;
     const harmed = other.completions.filter((c) => c.lateBy > 0 && before.get(c.job) === 0).map((c) => c.job);
-    const isLost = other.unscheduled.length > plan.unscheduled.length;
-    if (!isLost) tried.push({ changes, lateBy: over.lateBy, at: over.at, harmed });
+    return { changes, lateBy: over.lateBy, at: over.at, harmed };
+  };
+  const tried: WayOut[] = [];
+  for (let d = 1; d <= MOST_DAYS_SOONER && wanted.release - d * DAY >= 0; d++) {
+    const sooner = tryOut([{ do: "deliver", job, at: wanted.release - d * DAY }]);
+    if (sooner?.lateBy !== 0 || sooner.harmed.length > 0) continue;
+    tried.push(sooner);
+    break;
+  }
+  for (const changes of candidates(problem, plan, wanted, late.at)) {
+    if (options.shouldStop?.()) break;
+    const way = tryOut(changes);
+    if (way) tried.push(way);
   }
   const helps = (w: WayOut) => w.lateBy === 0 && w.harmed.length === 0;
   const good = tried.filter(helps);

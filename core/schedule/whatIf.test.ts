@@ -157,6 +157,11 @@ describe("ways out of lateness", () => {
     ]);
     expect(found.map((w) => w.changes)).toContainEqual([{ do: "work", person: "ada", from: 720, to: 840 }]);
   });
+  test("are materials that come sooner, just as much as is needed, where these are what is waited for", () => {
+    const problem = late([{ person: "ada", minutes: 600 }]);
+    problem.jobs[0] = { ...problem.jobs[0]!, release: 4 * day };
+    expect(ways(problem).map((w) => w.changes)).toContainEqual([{ do: "deliver", job: "b", at: 2 * day }]);
+  });
   test("are not an evening where four hours are missing", () => {
     const found = ways(late([{ person: "ada", minutes: 1440 }]));
     expect(found.map((w) => w.changes.map((c) => c.do === "work" && c.to - c.from))).toEqual([[240]]);

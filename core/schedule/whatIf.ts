@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { Calendar } from "./calendar";
+import { Calendar, cutOut, joined } from "./calendar";
 import { solveSchedule } from "./solve";
 import type { ScheduleJob, ScheduleOperation, ScheduleProblem, ScheduleResult, SolveOptions } from "./types";
 
@@ -41,7 +41,7 @@ function changed(problem: ScheduleProblem, change: Change): ScheduleProblem {
     case "away":
       return withPerson(problem, change.person, (windows) => cutOut(windows, change.from, change.to));
     case "work":
-      return withPerson(problem, change.person, (windows) => joined(windows, change.from, change.to));
+      return withPerson(problem, change.person, (windows) => joined([...windows, [change.from, change.to]]));
     case "places":
       refuseMissing(problem.stations, change.station);
       return {
@@ -96,21 +96,6 @@ function withPerson(
 ): ScheduleProblem {
   refuseMissing(problem.people, id);
   return { ...problem, people: problem.people.map((p) => (p.id === id ? { ...p, windows: of(p.windows) } : p)) };
-}
-
-function cutOut(windows: [number, number][], from: number, to: number): [number, number][] {
-  return windows.flatMap(([start, end]) => {
-    const left: [number, number][] = [];
-    if (start < from) left.push([start, Math.min(end, from)]);
-    if (end > to) left.push([Math.max(start, to), end]);
-    return left;
-  });
-}
-
-/** Windows and one more: where they overlap, each minute once. */
-function joined(windows: [number, number][], from: number, to: number): [number, number][] {
-  if (to <= from) return windows;
-  return [...cutOut(windows, from, to), [from, to] as [number, number]].sort((a, b) => a[0] - b[0]);
 }
 
 /** The first minute in which an operation can begin where it is put: a working one, after what must come before it. */

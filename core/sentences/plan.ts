@@ -1,5 +1,5 @@
 import type { Sentences } from "../errors";
-import type { UnscheduledReason, UnscheduledReasonDetails } from "../schedule";
+import type { Cause, RehearsedJob, UnscheduledReason, UnscheduledReasonDetails } from "../schedule";
 import { say } from "./say";
 
 const sentences: Sentences<UnscheduledReasonDetails> = {
@@ -15,3 +15,24 @@ const sentences: Sentences<UnscheduledReasonDetails> = {
 
 /** Why a batch has no place in the plan. */
 export const unscheduledSentence = (reason: UnscheduledReason): string => say(sentences, reason);
+
+const causes: Record<Cause, string> = {
+  material: "a delivery that comes late",
+  absence: "somebody who is away",
+  bench: "other work that takes longer before it",
+  station: "a station that is taken",
+  rack: "a full rack",
+  rejects: "flies that must be tied again",
+  minutes: "tying that takes longer",
+};
+
+/** Late in fewer cases than one in so many is not worth a word. */
+const SELDOM = 0.02;
+
+/** What most often makes a batch late, as a clause: “mostly other work that takes longer before it”. */
+export function breaksWords({ onTime, breaks }: Pick<RehearsedJob, "onTime" | "breaks">): string {
+  const [first, second] = breaks;
+  if (!first || 1 - onTime < SELDOM) return "";
+  if (first.share >= 0.6 || !second) return `mostly ${causes[first.cause]}`;
+  return `${causes[first.cause]}, or ${causes[second.cause]}`;
+}

@@ -38,6 +38,10 @@ export interface BatchRow {
   starts: number | null;
   kitId: number | null;
   minutes: number | null;
+  /** What its minutes teach: who tied it, in how many minutes a fly was computed to take, in which way. */
+  tiedBy: string | null;
+  minutesComputed: number | null;
+  way: string;
   createdAt: Date;
   finishedAt: Date | null;
   version: number;
@@ -70,6 +74,9 @@ export const batchEntity = new EntitySchema<BatchRow>({
     starts: int(optional),
     kitId: int({ ...optional, ...refers("place") }),
     minutes: numeric(optional),
+    tiedBy: uuid({ ...optional, ...refers("person") }),
+    minutesComputed: numeric(optional),
+    way: text({ default: "" }),
     createdAt: written(),
     finishedAt: instant(optional),
     version,

@@ -11,4 +11,5 @@ export * from "./page";
 export * from "./queries";
 export * from "./room";
 export * from "./routes";
+export * from "./timing";
 export { pull, release, reserve } from "./service";

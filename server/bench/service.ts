@@ -12,9 +12,12 @@ import {
   learn,
   lockFlyOf,
   makeUp,
+  minutesComputed,
   owedOf,
   readBatchRoom,
   tallyEntity,
+  tiedMostBy,
+  wayOf,
   type BatchRoom,
   type OpenBatch,
   type TaughtUse,
@@ -93,7 +96,13 @@ export async function finish(db: Db, person: Who, id: string, body: Finish): Pro
   if (good > nothing) await move(db, person, { lot, quantity: good, from, to: binPlace, reason: "tied", batch: id });
   if (rejected > nothing)
     await move(db, person, { lot, quantity: rejected, from, to: scrapPlace, reason: "rejected", batch: id });
-  await changeBatch(db, id, { state: "finished", finishedAt: new Date(), minutes: body.minutes ?? null });
+  const timed = {
+    minutes: body.minutes ?? null,
+    minutesComputed: minutesComputed(room.computed),
+    way: wayOf(room.computed),
+    tiedBy: await tiedMostBy(db, id),
+  };
+  await changeBatch(db, id, { state: "finished", finishedAt: new Date(), ...timed });
   await honourClaims(db, lot, binPlace, open);
   await makeUp(db, [open]);
   await tell(db, person, open);

@@ -82,6 +82,8 @@ const nobody: Person = {
   methods: {},
   endedAt: null,
   absences: [],
+  extraHours: [],
+  learns: false,
   version: 0,
 };
 

@@ -8,9 +8,12 @@ import {
   computeBatch,
   insertBatch,
   learn,
+  minutesComputed,
   readLearned,
+  wayOf,
   writeClaims,
   batchById,
+  type ComputedBatch,
   type OpenBatch,
   type TaughtUse,
 } from "../batches";
@@ -57,12 +60,14 @@ async function importFinished(db: Db, h: HistoryRow, at: Date): Promise<void> {
   await writeClaims(db, batch, [{ line: line.id, flies: h.owed }]);
   const starts = h.good + h.rejected;
   const dates = { createdAt: addDays(at, -5), finishedAt: at };
-  await changeBatch(db, batch, { state: "finished", starts, minutes: h.minutes, ...dates });
+  await changeBatch(db, batch, { state: "finished", starts, minutes: h.minutes, tiedBy: person.id, ...dates });
   const { good, rejected, reason } = h;
   await insertTallies(db, { batchId: batch, personId: person.id, at }, { good, rejected, reason, loss: "whole fly" });
-  await learn(db, { pattern: h.pattern, good: h.good, rejected: h.rejected }, await importUses(db, batch, h));
   const made = await batchById(db, batch);
   if (!made) throw notFound("batch");
+  const computed = computeBatch(await readWorld(db), await readLearned(db), made);
+  await changeBatch(db, batch, { minutesComputed: minutesComputed(computed), way: wayOf(computed) });
+  await learn(db, { pattern: h.pattern, good: h.good, rejected: h.rejected }, await importUses(db, computed, h));
   const told = `Finished batch ${made.number}: ${h.good} good, ${h.rejected} rejected`;
   await importFlies(db, person, made, fly, h, line.id, at);
   await logEvent(db, person, "batch", batch, "finished", told, at);
@@ -104,11 +109,9 @@ async function importFlies(
 }
 
 /** What a finished batch used: what is measured by the file's ratio, what is counted as computed. */
-async function importUses(db: Db, batchId: string, h: HistoryRow): Promise<TaughtUse[]> {
-  const open = await batchById(db, batchId);
-  if (!open) throw notFound("batch");
+async function importUses(db: Db, { batch, requirements }: ComputedBatch, h: HistoryRow): Promise<TaughtUse[]> {
+  const { id: batchId } = batch;
   const flies = h.good + h.rejected;
-  const { requirements } = computeBatch(await readWorld(db), await readLearned(db), open);
   const uses = requirements.map((r) => {
     const computed = quantity(Math.max(1, r.perFly * flies * basePerCore[r.unit]), r.unit);
     const used = r.unit === "count" ? computed : quantity(computed * h.use_ratio, r.unit);

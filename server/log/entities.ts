@@ -13,6 +13,7 @@ export const subjects = [
   "room",
   "supplier",
   "purchase",
+  "plan",
 ] as const;
 export type Subject = (typeof subjects)[number];
 

@@ -7,6 +7,7 @@ import {
   instant,
   int,
   jsonb,
+  numeric,
   optional,
   refers,
   text,
@@ -66,6 +67,9 @@ export interface OrderLineRow {
   asked: Asked;
   pricePerDozenCents: number;
   cancelled: boolean;
+  /** The day for which it was promised when it was written, and how probable that was held to be. */
+  promisedFor: string | null;
+  promisedOdds: number | null;
 }
 
 export const orderLineEntity = new EntitySchema<OrderLineRow>({
@@ -85,6 +89,8 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
     asked: jsonb({ default: {} }),
     pricePerDozenCents: int({ default: 0 }),
     cancelled: flag(),
+    promisedFor: { type: "date", nullable: true },
+    promisedOdds: numeric(optional),
   },
   indices: [
     { name: "order_line_order", columns: ["orderId"] },

@@ -20,5 +20,5 @@ export function orderRoutes(register: Register, { outlook }: { outlook: Outlook 
     await cancelRest(db, person, params.id, body.version);
     return { ok: true as const };
   });
-  register(promise, async ({ db, body }) => ({ lines: await outlook.promise(db, body.lines) }));
+  register(promise, async ({ db, body }) => outlook.promise(db, body.lines));
 }

@@ -2,7 +2,8 @@ import { EntitySchema } from "typeorm";
 import { bigint, instant, int, text } from "../database/columns";
 
 /** What was computed of the whole room, and is kept until it is computed anew. */
-export type Part = "needs" | "cover" | "sums" | "plan" | "late" | "turns" | "basis" | "stock";
+export type Part =
+  "needs" | "cover" | "sums" | "plan" | "late" | "turns" | "basis" | "stock" | "published" | "problem" | "odds";
 
 export interface OutlookRow {
   part: Part;

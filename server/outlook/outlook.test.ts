@@ -60,7 +60,10 @@ describe("what is computed of the whole room", () => {
   });
   test("is waited for where there is nothing yet", async () => {
     await room.source.query("DELETE FROM outlook");
-    const outlook = new Outlook({ reckon: () => reckon(room.source), promise: () => Promise.resolve([]) }, failed);
+    const outlook = new Outlook(
+      { reckon: () => reckon(room.source), promise: () => Promise.resolve({ lines: [], others: [] }) },
+      failed,
+    );
     expect(owedIn(await outlook.read(room.source.manager, "sums"))).toBeGreaterThan(100);
     outlook.close();
   });

@@ -1,7 +1,7 @@
 import type { Db } from "../database/rows";
 import { busy } from "../http/problems";
 import type { Cover, KeptOutlook } from "../needs";
-import type { Line, PromisedLine } from "../schedule";
+import type { Line, PromisedLines } from "../schedule";
 import type { Part } from "./entities";
 import { findPart, type Found } from "./queries";
 import type { Reckoner } from "./work";
@@ -19,6 +19,7 @@ const RETRY_MS = 500;
 
 interface Kept {
   revision: string;
+  at: Date;
   doc: string;
 }
 
@@ -45,6 +46,13 @@ export class Outlook {
     return (await this.newest(db, part)).doc;
   }
 
+  /** The newest of a part, in the shape that it has, and when it was made. */
+  async partOf<T>(db: Db, part: Part): Promise<{ value: T; at: Date }> {
+    const { doc, at } = await this.newest(db, part);
+    // What this program wrote itself.
+    return { value: JSON.parse(doc) as T, at };
+  }
+
   cover(db: Db): Promise<ReadonlyMap<string, Cover>> {
     return this.byMaterial<Cover>(db, "cover");
   }
@@ -63,7 +71,7 @@ export class Outlook {
   }
 
   /** The earliest days of some lines. */
-  async promise(db: Db, lines: Line[]): Promise<PromisedLine[]> {
+  async promise(db: Db, lines: Line[]): Promise<PromisedLines> {
     await this.newest(db, "cover");
     return this.reckoner.promise(lines);
   }
@@ -109,7 +117,7 @@ export class Outlook {
     if (!found) return undefined;
     this.tookMs = found.tookMs;
     if (found.doc === null && known) return { kept: known, found };
-    const kept = { revision: found.revision, doc: found.doc ?? "" };
+    const kept = { revision: found.revision, at: found.at, doc: found.doc ?? "" };
     this.kept.set(part, kept);
     return { kept, found };
   }

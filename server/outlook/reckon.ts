@@ -1,27 +1,38 @@
-import { solveSchedule } from "@kasten/core/schedule";
+import { rehearse, solveSchedule, type Rehearsal, type ScheduleResult } from "@kasten/core/schedule";
 import type { Batch, sumBatches } from "@kasten/contract/batches";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { DataSource } from "typeorm";
 import type { Plan } from "@kasten/contract/schedule";
 import { coverOf, stockOutlook } from "../needs";
+import type { Db } from "../database/rows";
 import {
   basisOf,
+  differencesOf,
+  draftOf,
+  keepPlanOrder,
+  knowledgeOf,
+  lastVersion,
   lateOrders,
+  oddsOfOrders,
+  orderGroups,
   promiseLines,
   readPlanning,
+  readPlanOrder,
+  SEED,
+  standingOf,
   toPlan,
   turnsOf,
   type Basis,
   type Line,
+  type OrderOdds,
   type Planning,
-  type PromisedLine,
+  type PromisedLines,
 } from "../schedule";
 import type { Part } from "./entities";
 import { findPart, isFirst, keepPart, newestChange, tellParts } from "./queries";
 
-/** The same room has the same plan, whoever makes it. */
-const SEED = 1;
-const ITERATIONS = 3000;
+/** So often a plan is played through: odds to one in a hundred. */
+const RUNS = 2000;
 
 /**
  * Computes what the open batches need, what the stock covers, and the plan, and keeps them. What is read is the room of
@@ -33,18 +44,7 @@ export async function reckon(source: DataSource, now: Date = new Date()): Promis
     const began = performance.now();
     const change = await newestChange(source.manager);
     const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
-    const result = solveSchedule(planning.problem, { seed: SEED, iterations: ITERATIONS });
-    const plan = toPlan(planning, result);
-    const docs: Record<Part, unknown> = {
-      needs: { needs: planning.needs },
-      cover: [...coverOf(planning.room)],
-      sums: sumsOf(planning.room.batches.map((c) => c.batch)),
-      plan,
-      late: { orders: lateOrders(planning, plan) },
-      turns: { people: turnsOf(planning, plan) },
-      basis: basisOf(planning, result),
-      stock: stockOutlook(planning.room, startsOf(planning, plan)),
-    };
+    const docs = await docsOf(source.manager, planning);
     const tookMs = Math.round(performance.now() - began);
     await source.transaction(async (db) => {
       const renewed: Part[] = [];
@@ -53,6 +53,53 @@ export async function reckon(source: DataSource, now: Date = new Date()): Promis
       await tellParts(db, renewed);
     });
   });
+}
+
+interface Shown {
+  plan: Plan;
+  odds: OrderOdds;
+  rehearsal: Rehearsal;
+}
+
+/** All that is kept, from one reading of the room. */
+async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>> {
+  const before = await readPlanOrder(db);
+  const version = await lastVersion(db);
+  const draft = draftOf(planning.problem, before?.work);
+  const revision = await keepPlanOrder(db, before, draft);
+  // What was published, as it now runs: in its order, with what has come since where it costs least.
+  const runs = version
+    ? solveSchedule(planning.problem, { seed: SEED, iterations: 0, start: version.doc.work })
+    : undefined;
+  const knowledge = await knowledgeOf(db, planning, draft);
+  const published = await standingOf(db, version, planning, runs);
+  const shown = (result: ScheduleResult, known = knowledge): Shown => {
+    const rehearsal = rehearse(planning.problem, result, known, {
+      seed: SEED,
+      runs: RUNS,
+      level: planning.room.world.settings.promiseLevel,
+      groups: orderGroups(planning),
+    });
+    const plan = toPlan(planning, result, { rehearsal, revision, published, differences: [] });
+    return { plan, odds: oddsOfOrders(planning, plan, rehearsal), rehearsal };
+  };
+  const { plan, odds, rehearsal } = shown(draft);
+  const inForce = runs ? shown(runs, await knowledgeOf(db, planning, runs)) : undefined;
+  plan.differences = version ? differencesOf(planning, version, plan) : [];
+  const worked = inForce?.plan ?? plan;
+  return {
+    needs: { needs: planning.needs },
+    cover: [...coverOf(planning.room)],
+    sums: sumsOf(planning.room.batches.map((c) => c.batch)),
+    plan,
+    published: inForce?.plan ?? null,
+    problem: { revision, problem: planning.problem, assignments: draft.assignments, knowledge },
+    late: { orders: lateOrders(planning, worked) },
+    odds: { orders: inForce?.odds ?? odds },
+    turns: { people: turnsOf(planning, worked) },
+    basis: basisOf(planning, draft, knowledge, rehearsal),
+    stock: stockOutlook(planning.room, startsOf(planning, worked)),
+  };
 }
 
 /** The day on which a batch is begun, by the plan. */
@@ -71,7 +118,19 @@ interface KeptBasis {
   basis: Basis;
 }
 /** In one order, as every writer of them has it. */
-const parts: Part[] = ["basis", "cover", "late", "needs", "plan", "stock", "sums", "turns"];
+const parts: Part[] = [
+  "basis",
+  "cover",
+  "late",
+  "needs",
+  "odds",
+  "plan",
+  "problem",
+  "published",
+  "stock",
+  "sums",
+  "turns",
+];
 
 function sumsOf(batches: Batch[]): ReplyOf<typeof sumBatches> {
   const sum = (of: (b: Batch) => number) => batches.reduce((total, b) => total + of(b), 0);
@@ -98,7 +157,7 @@ async function readBasis(source: DataSource): Promise<KeptBasis> {
 }
 
 /** The earliest days of some lines, against the plan as it is kept. */
-export async function promised(source: DataSource, lines: Line[], now: Date = new Date()): Promise<PromisedLine[]> {
+export async function promised(source: DataSource, lines: Line[], now: Date = new Date()): Promise<PromisedLines> {
   const { at, basis } = await readBasis(source);
   return promiseLines(source.manager, basis, at, now, lines);
 }

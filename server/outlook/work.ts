@@ -1,7 +1,7 @@
-import type { Line, PromisedLine } from "../schedule";
+import type { Line, PromisedLines } from "../schedule";
 
 /** Who computes what the outlook keeps: a thread beside the server, or the program itself. */
 export interface Reckoner {
   reckon: () => Promise<void>;
-  promise: (lines: Line[]) => Promise<PromisedLine[]>;
+  promise: (lines: Line[]) => Promise<PromisedLines>;
 }

@@ -1,6 +1,7 @@
 import { groupBy } from "@kasten/core/numeric";
 import type { Quantity } from "@kasten/core/units";
 import { rows, type Db } from "../database/rows";
+import { supplierEntity } from "./entities";
 
 /** So much of a material that is ordered and on its way. */
 export interface Arrival {
@@ -37,6 +38,13 @@ export async function latenessBySupplier(db: Db): Promise<Map<string, number[]>>
      WHERE state = 'received' AND done_at IS NOT NULL AND expected_on IS NOT NULL ORDER BY done_at DESC LIMIT 2000`,
   );
   return new Map([...groupBy(found, (f) => f.supplier)].map(([id, list]) => [id, list.map((f) => f.days)]));
+}
+
+/** The same by the supplier's name, as arrivals have it. */
+export async function latenessByName(db: Db): Promise<Map<string, number[]>> {
+  const late = await latenessBySupplier(db);
+  const suppliers = await db.getRepository(supplierEntity).find({ select: { id: true, name: true } });
+  return new Map(suppliers.map((s) => [s.name, late.get(s.id) ?? []]));
 }
 
 /** How many weeks back use is looked at. */

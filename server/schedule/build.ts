@@ -2,6 +2,7 @@ import { groupBy } from "@kasten/core/numeric";
 import { coatsOf } from "@kasten/core/fly";
 import { hookOf } from "@kasten/core/recipe";
 import {
+  joined,
   problemOf,
   windowsOf,
   type PlannableBatch,
@@ -11,10 +12,12 @@ import {
 import type { Need } from "@kasten/contract/materials";
 import type { Settings } from "@kasten/contract/settings";
 import type { Person } from "@kasten/contract/team";
-import { skillsOf, type ComputedBatch } from "../batches";
+import { readTiming, skillsOf, type ComputedBatch, type Timing } from "../batches";
 import type { Db } from "../database/rows";
 import { readRoom, shareOut, type Room, type Shortage } from "../needs";
+import { latenessByName } from "../purchasing";
 import { activePeople } from "../team";
+import { planPinEntity, type PlanPinRow } from "./entities";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 import { preparedKeys, rankByCustomer, tyingBy } from "./queries";
 
@@ -37,6 +40,10 @@ export interface Planning {
   batches: PlannableBatch[];
   prepDone: ReadonlySet<string>;
   problem: ScheduleProblem;
+  timing: Timing;
+  pins: ReadonlyMap<string, PlanPinRow>;
+  /** By how many days each supplier's deliveries were late, by name. */
+  lateness: ReadonlyMap<string, number[]>;
 }
 
 /** What the plan needs to know of a batch beside what was computed of it. */
@@ -46,29 +53,60 @@ export interface Circumstances {
   prepDone: ReadonlySet<string>;
   rank: number;
   begunBy?: string;
+  pin?: PlanPinRow;
 }
 
-export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances): PlannableBatch {
+/** Who could be asked to tie, and what is known of their minutes. */
+export interface Tiers {
+  planners: PlanningPerson[];
+  timing: Timing;
+}
+
+export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances, tiers: Tiers): PlannableBatch {
   const { batch, recipe, fly } = c;
+  const left = Math.max(0, batch.starts - batch.good - batch.rejected);
+  const factor = batch.mode === "step by step" ? recipe.stepByStepFactor : 1;
   const isDone = (t: ComputedBatch["prep"][number]) => around.prepDone.has(prepKey(batch.id, t));
   return {
     id: batch.id,
     pattern: batch.pattern,
     thread: fly?.parts.find((p) => p.role === "thread")?.material.code ?? "",
     hook: `${hookOf(recipe, batch)} ${batch.size}`,
-    left: Math.max(0, batch.starts - batch.good - batch.rejected),
+    left,
     flies: batch.starts,
     release: Math.max(frame.now, around.release),
     due: frame.endOf(batch.due),
     weight: Math.max(1, 4 - around.rank),
     // The minutes of the fly as it is chosen: without what is left out, by its ways.
     minutesPerFly: fly?.minutes ?? recipe.minutesPerFly,
-    modeFactor: batch.mode === "step by step" ? recipe.stepByStepFactor : 1,
+    minutesBy: Object.fromEntries(tiers.planners.map(({ id }) => [id, tiers.timing.perFly(c, id, left) / factor])),
+    modeFactor: factor,
     skills: skillsOf(c),
     prep: c.prep.filter((t) => !isDone(t)).map((t) => ({ minutes: t.minutes, station: t.station })),
     coats: coatsOf(recipe, fly),
     begunBy: around.begunBy,
+    pin: around.pin && pinOf(around.pin, frame),
   };
+}
+
+/** A person's windows with the hours of single days, rests taken off as always; each minute once. */
+function withExtra(
+  windows: [number, number][],
+  extra: Person["extraHours"],
+  frame: Frame,
+  restPerHour: number,
+): [number, number][] {
+  const more = extra.flatMap(({ day, from, to }) => {
+    const at = frame.days[frame.dates.indexOf(day)];
+    return at ? windowsOf([{ day: at.weekday, from, to }], [at], frame.now, restPerHour) : [];
+  });
+  return joined([...windows, ...more]);
+}
+
+/** A pin as the plan takes it: a time that has passed binds nobody any more, the person still does. */
+function pinOf({ personId, at }: PlanPinRow, frame: Frame): PlannableBatch["pin"] {
+  const start = at === null ? undefined : frame.minuteAt(at);
+  return { person: personId, ...(start !== undefined && start >= frame.now && { start }) };
 }
 
 /** Minute at which the last of what a batch waits for is there; beyond the horizon where nobody knows when. */
@@ -95,6 +133,8 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
   const { needs, shortages } = shareOut(room);
   const people = await activePeople(db);
   const [prepDone, ranks, begun] = [await preparedKeys(db), await rankByCustomer(db), await tyingBy(db)];
+  const pins = new Map((await db.getRepository(planPinEntity).find()).map((p) => [p.batchId, p]));
+  const timing = await readTiming(db, room.world, people);
   const { settings } = room.world;
   const waiting = groupBy(shortages, (s) => s.batch);
   const frame = frameOf(settings.timeZone, now);
@@ -102,21 +142,22 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
   const minutesOff = (off: Settings["holidays"]) =>
     off.map((o) => ({ from: frame.minuteOf(o.from), to: frame.endOf(o.to) }));
   const closed = minutesOff(settings.holidays);
-  const planners = people.map(({ id, role, skills, pace, hours, absences }): PlanningPerson => {
+  const planners = people.map(({ id, role, skills, pace, hours, absences, extraHours }): PlanningPerson => {
     const off = [...closed, ...minutesOff(absences)];
-    return { id, role, skills, pace, windows: windowsOf(hours, days, frame.now, settings.restPerHour, off) };
+    const week = windowsOf(hours, days, frame.now, settings.restPerHour, off);
+    return { id, role, skills, pace, windows: withExtra(week, extraHours, frame, settings.restPerHour) };
+  });
+  const circumstances = (c: ComputedBatch): Circumstances => ({
+    release:
+      stationDownFor(c, settings, prepDone) === undefined ? releaseOf(waiting.get(c.batch.id) ?? [], frame) : NEVER,
+    prepDone,
+    rank: Math.min(...c.batch.claims.map((x) => ranks.get(x.customer) ?? USUAL_RANK), USUAL_RANK),
+    begunBy: begun.get(c.batch.id),
+    pin: pins.get(c.batch.id),
   });
   const batches = room.batches
     .filter((c) => !c.fault)
-    .map((c) =>
-      plannable(c, frame, {
-        release:
-          stationDownFor(c, settings, prepDone) === undefined ? releaseOf(waiting.get(c.batch.id) ?? [], frame) : NEVER,
-        prepDone,
-        rank: Math.min(...c.batch.claims.map((x) => ranks.get(x.customer) ?? USUAL_RANK), USUAL_RANK),
-        begunBy: begun.get(c.batch.id),
-      }),
-    );
+    .map((c) => plannable(c, frame, circumstances(c), { planners, timing }));
   const { changeOver: setup, rackPlaces } = settings;
   const stations = settings.stations.map((s) => ({ id: s.name, capacity: s.places }));
   const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, rackPlaces, stations };
@@ -130,5 +171,8 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
     batches,
     prepDone,
     problem: problemOf(batches, planners, rules),
+    timing,
+    pins,
+    lateness: await latenessByName(db),
   };
 }

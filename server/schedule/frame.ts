@@ -16,6 +16,9 @@ export interface Frame {
   endOf: (isoDay: string) => number;
   dates: string[];
   dayOf: (minute: number) => string;
+  /** The minute of an instant, and the instant of a minute. */
+  minuteAt: (at: Date) => number;
+  instantOf: (minute: number) => Date;
 }
 
 const iso = (d: Date): string =>
@@ -38,6 +41,8 @@ export function frameOf(timeZone: string, from: Date, now: Date = from): Frame {
     minuteOf,
     endOf: (day) => (isPast(day) ? 0 : (byIso.get(dayAfter(day)) ?? minuteOf(day) + DAY_MINUTES)),
     dates: starts.map(iso),
+    minuteAt: minute,
+    instantOf: (m) => new Date(midnight.getTime() + m * MINUTE),
     dayOf: (m) =>
       iso(
         starts[

@@ -1,13 +1,16 @@
-import { unscheduledSentence } from "@kasten/core/sentences";
+import { breaksWords, unscheduledSentence } from "@kasten/core/sentences";
 import { groupBy } from "@kasten/core/numeric";
 import type { Role } from "@kasten/core/recipe";
-import { checkSchedule, type ScheduleResult } from "@kasten/core/schedule";
+import { checkSchedule, type Group, type Rehearsal, type ScheduleResult } from "@kasten/core/schedule";
 import type { Batch } from "@kasten/contract/batches";
-import type { Plan } from "@kasten/contract/schedule";
-import type { ComputedBatch } from "../batches";
+import type { ReplyOf } from "@kasten/contract/http";
+import type { Plan, readOdds } from "@kasten/contract/schedule";
+import { skillsOf, type ComputedBatch } from "../batches";
+import { isoInstant } from "../database/rows";
 import { stationDownFor, type Planning } from "./build";
 
-const operationBatch = (operation: string): string => operation.slice(0, operation.indexOf(":"));
+/** The batch that an operation is of: its name begins with it. */
+export const operationBatch = (operation: string): string => operation.slice(0, operation.indexOf(":"));
 
 /** The colour by which a batch is known in the plan: of its body, else its thorax, else its thread. */
 function colourOf({ fly }: ComputedBatch): string | null {
@@ -22,6 +25,7 @@ function workOf({ problem, room }: Planning, result: ScheduleResult): Plan["work
     const id = operationBatch(operation);
     const c = computed.get(id);
     return {
+      id: operation,
       batch: id,
       number: c?.batch.number ?? 0,
       patternName: c?.batch.patternName ?? "",
@@ -38,7 +42,9 @@ function workOf({ problem, room }: Planning, result: ScheduleResult): Plan["work
   });
 }
 
-function batchesOf({ room, frame, shortages, prepDone }: Planning, result: ScheduleResult): Plan["batches"] {
+function batchesOf(planning: Planning, result: ScheduleResult, rehearsal: Rehearsal): Plan["batches"] {
+  const { room, frame, shortages, prepDone } = planning;
+  const rehearsed = new Map(rehearsal.jobs.map((j) => [j.job, j]));
   const completed = new Map(result.completions.map((c) => [c.job, c]));
   const left = new Map(result.unscheduled.map((u) => [u.job, unscheduledSentence(u.reason)]));
   const waiting = groupBy(shortages, (s) => s.batch);
@@ -48,6 +54,7 @@ function batchesOf({ room, frame, shortages, prepDone }: Planning, result: Sched
     const down = stationDownFor(computed, room.world.settings, prepDone);
     const c = completed.get(id);
     const waits = waiting.get(id) ?? [];
+    const played = rehearsed.get(id);
     const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
     return {
       id,
@@ -61,16 +68,46 @@ function batchesOf({ room, frame, shortages, prepDone }: Planning, result: Sched
       lateDays: c ? Math.ceil(c.lateBy / 1440) : 0,
       held: fault ?? (down ? `The ${down.name} is out of use: ${down.down ?? ""}` : (left.get(id) ?? null)),
       waitsFor: waitsFor || null,
+      odds: played?.onTime ?? null,
+      day90: played ? frame.dayOf(played.day90 - 1) : null,
+      breaks: played ? breaksWords(played) : "",
+      pin: pinOf(planning, computed),
     };
   });
 }
 
+/** A pin as people see it, with why it binds nobody any more where it does not. */
+function pinOf({ pins, people, frame }: Planning, c: ComputedBatch): Plan["batches"][number]["pin"] {
+  const pin = pins.get(c.batch.id);
+  if (!pin) return null;
+  const person = people.find((p) => p.id === pin.personId);
+  const isPast = pin.at !== null && frame.minuteAt(pin.at) < frame.now;
+  const lacks = skillsOf(c).filter((s) => !person?.skills.includes(s));
+  const fault = !person
+    ? "Whoever was to tie it does not work here any more."
+    : lacks.length > 0
+      ? `${person.name} lacks ${lacks.join(", ")}.`
+      : isPast
+        ? "Its time has passed."
+        : null;
+  return { person: pin.personId, at: pin.at && isoInstant(pin.at), fault };
+}
+
+/** What a plan is shown with: its odds, and how it stands to what was published. */
+export interface Beside {
+  rehearsal: Rehearsal;
+  revision: number;
+  published: Plan["published"];
+  differences: Plan["differences"];
+}
+
 /** A plan as its page shows it. */
-export function toPlan(planning: Planning, result: ScheduleResult): Plan {
+export function toPlan(planning: Planning, result: ScheduleResult, { rehearsal, ...beside }: Beside): Plan {
   const { problem, frame, people, planners, room } = planning;
   const windows = new Map(planners.map((p) => [p.id, p.windows]));
   return {
     days: frame.days.slice(0, -1).map((d, i) => ({ minute: d.minute, date: frame.dates[i] ?? "" })),
+    origin: isoInstant(frame.origin),
     now: frame.now,
     people: people.map(({ id, name }) => ({
       id,
@@ -78,11 +115,12 @@ export function toPlan(planning: Planning, result: ScheduleResult): Plan {
       windows: merged(windows.get(id) ?? [], room.world.settings.restPerHour),
     })),
     work: workOf(planning, result),
-    batches: batchesOf(planning, result),
+    batches: batchesOf(planning, result, rehearsal),
     cost: result.cost,
     lowerBound: result.lowerBound,
     changeOverMinutes: result.assignments.reduce((sum, a) => sum + a.setupMinutes, 0),
     violations: checkSchedule(problem, result),
+    ...beside,
   };
 }
 
@@ -100,6 +138,29 @@ export function lateOrders({ room }: Planning, plan: Plan): string[] {
   const late = new Set(plan.batches.filter((b) => b.lateDays > 0 || b.held !== null).map((b) => b.id));
   const waiting = room.batches.filter((c) => late.has(c.batch.id)).flatMap((c) => c.batch.claims);
   return [...new Set(waiting.map((c) => c.orderId))];
+}
+
+/** The batches of each order: they are on time together. */
+export function orderGroups({ room }: Planning): Group[] {
+  const jobs = new Map<string, string[]>();
+  for (const { batch } of room.batches)
+    for (const { orderId } of batch.claims) jobs.set(orderId, [...(jobs.get(orderId) ?? []), batch.id]);
+  return [...jobs].map(([group, list]) => ({ group, jobs: list }));
+}
+
+export type OrderOdds = ReplyOf<typeof readOdds>["orders"];
+
+/** How probable it is that all batches of an order are ready on its day; none where one has no place in the plan. */
+export function oddsOfOrders(planning: Planning, plan: Plan, { groups }: Rehearsal): OrderOdds {
+  const byBatch = new Map(plan.batches.map((b) => [b.id, b]));
+  const played = new Map(groups.map((g) => [g.group, g]));
+  return orderGroups(planning).map(({ group, jobs }) => {
+    const own = jobs.flatMap((id) => byBatch.get(id) ?? []);
+    const held = own.find((b) => b.odds === null);
+    const weakest = own.reduce((a, b) => ((b.odds ?? 0) < (a.odds ?? 0) ? b : a), own[0] ?? { odds: 1, breaks: "" });
+    const odds = held ? 0 : (played.get(group)?.onTime ?? 0);
+    return { id: group, odds, breaks: held ? (held.held ?? "") : weakest.breaks };
+  });
 }
 
 const MOST_TURNS = 4;

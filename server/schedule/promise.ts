@@ -1,33 +1,54 @@
 import { mostOwedFor, type Sku } from "@kasten/core/batches";
 import type { Requirement } from "@kasten/core/needs";
 import { finishedKey, type Asked } from "@kasten/core/recipe";
+import { latenessKnown } from "@kasten/core/purchasing";
 import { lotKey } from "@kasten/core/stock";
 import { nothing, quantity } from "@kasten/core/units";
 import {
-  freeOf,
   jobOf,
-  Promises,
-  type Free,
+  promise,
+  rehearse,
+  type Group,
+  type Holds,
+  type Knowledge,
+  type NewJob,
   type PlanningPerson,
-  type Promised,
+  type PromisedJob,
+  type Rehearsal,
+  type ScheduleProblem,
   type ScheduleResult,
 } from "@kasten/core/schedule";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { promise as promiseEndpoint } from "@kasten/contract/orders";
-import { computeBatch, onPaper, readLearned, shareLots, takeFor, type Learned, type OpenBatch } from "../batches";
+import {
+  computeBatch,
+  onPaper,
+  readLearned,
+  readTiming,
+  shareLots,
+  takeFor,
+  type ComputedBatch,
+  type Learned,
+  type OpenBatch,
+  type Timing,
+} from "../batches";
 import type { Db } from "../database/rows";
 import { freeFlyLots, type StockedLot } from "../ledger";
 import { classDemands, Coming, comingAfter, standingOf } from "../needs";
 import { proposalFor, sourcesByMaterial, type Source } from "../purchasing";
 import { todayIn } from "../settings";
+import { activePeople } from "../team";
 import { readWorld, type World } from "../world";
 import { plannable, type Planning } from "./build";
+import { SEED } from "./draft";
+import { addBatch } from "./knowledge";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 
-export type Line = Sku & { flies: number; asked?: Asked };
-export type PromisedLine = ReplyOf<typeof promiseEndpoint>["lines"][number];
+export type Line = Sku & { flies: number; asked?: Asked; due?: string };
+export type PromisedLines = ReplyOf<typeof promiseEndpoint>;
+type PromisedLine = PromisedLines["lines"][number];
 
-const reasons: Record<Promised["holds"], string> = {
+const reasons: Record<Holds, string> = {
   material: "material that must be ordered holds it",
   skill: "nobody in the room has every skill for it",
   hours: "the hours of the people who can tie it hold it",
@@ -75,19 +96,33 @@ const imagined = (
 });
 
 /**
- * What promises are made against, as data: the hours that the plan leaves free, and what the drawers still hold once
- * the open batches have taken theirs. Made with each plan, and kept beside it.
+ * What promises are made against, as data: the plan with its problem and how uncertain everything in it is, and what
+ * the drawers still hold once the open batches have taken theirs. Made with each plan, and kept beside it.
  */
 export interface Basis {
-  free: Free;
+  problem: ScheduleProblem;
+  plan: ScheduleResult;
+  knowledge: Knowledge;
+  /** How probable it was that each batch is ready on its day. */
+  odds: Record<string, number>;
+  numbers: Record<string, number>;
   planners: PlanningPerson[];
   lots: [material: string, lots: StockedLot[]][];
   /** What is on its way and claimed by nobody yet. */
   coming: [material: string, arrivals: { day: string; quantity: number }[]][];
 }
 
-export const basisOf = (planning: Planning, plan: ScheduleResult): Basis => ({
-  free: freeOf(planning.problem, plan),
+export const basisOf = (
+  planning: Planning,
+  plan: ScheduleResult,
+  knowledge: Knowledge,
+  rehearsal: Rehearsal,
+): Basis => ({
+  problem: planning.problem,
+  plan,
+  knowledge,
+  odds: Object.fromEntries(rehearsal.jobs.map((j) => [j.job, j.onTime])),
+  numbers: Object.fromEntries(planning.room.batches.map((c) => [c.batch.id, c.batch.number])),
   planners: planning.planners.map((p) => ({ ...p, windows: [] })),
   lots: [...leftAfter(planning)],
   coming: comingAfter(planning.room),
@@ -97,16 +132,14 @@ interface Against {
   basis: Basis;
   world: World;
   learned: Learned;
+  timing: Timing;
   frame: Frame;
   today: string;
   /** Taken from on paper, line by line. */
   lots: Map<string, StockedLot[]>;
   coming: Map<string, Coming>;
-  promises: Promises;
   /** The most flies that one batch of a pattern is made of. */
   most: (pattern: string) => number;
-  /** How many batches have been imagined: each has a name of its own. */
-  imagined: number;
   sources: Map<string, Source[]>;
   shelf: Map<string, number>;
 }
@@ -126,8 +159,16 @@ async function freeShelf(db: Db, lines: Line[]): Promise<Map<string, number>> {
   return shelf;
 }
 
+/** Changes tried when new lines are put into the plan. */
+const REPAIRS = 300;
+/** So often a plan with new lines in it is played through: odds to about one in a hundred. */
+const RUNS = 600;
+/** Odds of others that fall by more are named. */
+const WORTH_NAMING = 0.02;
+
 /**
- * For each line the earliest day on which it can be ready without making any other order late, and what holds it.
+ * For each line the earliest day on which it is as probably ready as the room wants its promises to be, without making
+ * any other order late, and what holds it.
  * @param madeAt when the plan was made from which the basis is: its minutes count from that day
  */
 export async function promiseLines(
@@ -136,67 +177,162 @@ export async function promiseLines(
   madeAt: Date,
   now: Date,
   lines: Line[],
-): Promise<PromisedLine[]> {
+): Promise<ReplyOf<typeof promiseEndpoint>> {
   const world = await readWorld(db);
   const learned = await readLearned(db);
-  const { tray, serviceLevel } = world.settings;
+  const { tray, serviceLevel, promiseLevel } = world.settings;
   const against: Against = {
     basis,
     world,
     learned,
+    timing: await readTiming(db, world, await activePeople(db)),
     most: (pattern) => mostOwedFor(tray, learned.outcomes(pattern), serviceLevel),
     coming: new Map(basis.coming.map(([material, list]) => [material, new Coming(list)])),
-    promises: new Promises(basis.free),
-    imagined: 0,
     frame: frameOf(world.settings.timeZone, madeAt, now),
     today: todayIn(world.settings.timeZone, now),
     lots: onPaper(new Map(basis.lots)),
     sources: await sourcesByMaterial(db),
     shelf: await freeShelf(db, lines),
   };
-  return lines.map((line) => promiseLine(against, line));
+  const asked = lines.map((line, i) => askOf(against, line, i));
+  const news = asked.flatMap((a) => ("parts" in a ? a.parts : []));
+  const effort = { seed: SEED, iterations: REPAIRS };
+  const promised = promise(
+    basis.problem,
+    basis.plan,
+    news.map((n) => n.job),
+    effort,
+  );
+  const rehearsal = rehearse(promised.problem, promised.plan, withNews(against, news, promised.plan), {
+    seed: SEED,
+    runs: RUNS,
+    level: promiseLevel,
+    groups: asked.flatMap((a, i) => ("parts" in a ? [groupOf(against, a, i)] : [])),
+  });
+  const jobs = new Map(promised.jobs.map((j) => [j.job, j]));
+  return {
+    lines: asked.map((a, i) => ("parts" in a ? promisedLine(against, a, i, jobs, rehearsal) : a)),
+    others: othersAfter(basis, rehearsal),
+  };
 }
 
-function promiseLine(against: Against, line: Line): PromisedLine {
-  const { world, frame, shelf } = against;
+const groupOf = ({ frame }: Against, { line, parts }: Ask, index: number): Group => ({
+  group: String(index),
+  jobs: parts.map((p) => p.job.job.id),
+  ...(line.due !== undefined && { by: frame.endOf(line.due) }),
+});
+
+/** Batches that are less probably ready on their day when the new lines are in the plan. */
+function othersAfter({ odds, numbers }: Basis, { jobs }: Rehearsal): ReplyOf<typeof promiseEndpoint>["others"] {
+  return jobs.flatMap(({ job, onTime }) => {
+    const before = odds[job];
+    const number = numbers[job];
+    if (before === undefined || number === undefined || before - onTime <= WORTH_NAMING) return [];
+    return [{ batch: job, number, before, after: onTime }];
+  });
+}
+
+/** A line of which nothing is on the shelf, as the batches that it would be tied in. */
+interface Ask {
+  line: Line;
+  parts: Part[];
+}
+interface Part {
+  job: NewJob;
+  computed: ComputedBatch;
+  arrives: string | undefined;
+}
+
+/** What a line asks of the plan; or the answer, where the plan has nothing to do with it. */
+function askOf(against: Against, line: Line, index: number): Ask | PromisedLine {
+  const { world, shelf, today } = against;
   const key = flyKey(line, line.asked ?? {});
   const fromShelf = Math.min(line.flies, shelf.get(key) ?? 0);
   shelf.set(key, (shelf.get(key) ?? 0) - fromShelf);
-  if (fromShelf === line.flies) return { ...line, day: against.today, holds: "shelf", sentence: "It is on the shelf." };
-  const nobody = (sentence: string): PromisedLine => ({ ...line, day: null, holds: "nothing", sentence });
+  const { due: _due, ...said } = line;
+  const sure = { odds: 1, planned: today };
+  if (fromShelf === line.flies)
+    return { ...said, day: today, holds: "shelf", sentence: "It is on the shelf.", ...sure };
+  const nobody = (sentence: string): PromisedLine => ({ ...said, ...noDay, holds: "nothing", sentence });
   const pattern = world.patterns.get(line.pattern);
   if (!pattern || pattern.missing.length > 0) return nobody("The pattern is not complete enough to be promised.");
   const most = against.most(line.pattern);
   const owed = line.flies - fromShelf;
-  const parts = Array.from({ length: Math.ceil(owed / most) }, (_, i) => Math.min(most, owed - i * most));
-  let worst: { at: number; holds: Promised["holds"] } | undefined;
-  for (const flies of parts) {
-    const part = promisePart(against, imagined(line, flies, pattern.version, `new ${against.imagined++}`));
-    if ("fault" in part) return nobody(part.fault);
-    if (part.at === undefined)
-      return {
-        ...line,
-        day: null,
-        holds: part.holds,
-        sentence: `No day within ${HORIZON_DAYS} days: ${reasons[part.holds]}.`,
-      };
-    if (!worst || part.at > worst.at) worst = { at: part.at, holds: part.holds };
+  const sizes = Array.from({ length: Math.ceil(owed / most) }, (_, i) => Math.min(most, owed - i * most));
+  const parts: Part[] = [];
+  for (const [i, flies] of sizes.entries()) {
+    const part = partOf(against, imagined(line, flies, pattern.version, `new ${index}.${i}`));
+    if (typeof part === "string") return nobody(part);
+    parts.push(part);
   }
-  const { at = 0, holds = "hours" } = worst ?? {};
-  const day = frame.dayOf(at - 1);
-  return { ...line, day, holds, sentence: `${day} at the earliest: ${reasons[holds]}.` };
+  return { line, parts };
 }
+const noDay = { day: null, odds: null, planned: null };
 
-/** A batch of a line, no larger than the tray, put where what is planned and promised before it leaves room. */
-function promisePart(against: Against, fresh: OpenBatch): Promised | { fault: string } {
-  const { basis, frame } = against;
+/** A batch of a line, no larger than the tray; or why it cannot be. */
+function partOf(against: Against, fresh: OpenBatch): Part | string {
+  const { basis, frame, timing } = against;
   const computed = computeBatch(against.world, against.learned, fresh);
-  if (computed.fault) return { fault: computed.fault };
+  if (computed.fault) return computed.fault;
   const arrives = materialDay(against, computed.requirements);
   const release = arrives ? frame.minuteOf(arrives) : 0;
-  const batch = plannable(computed, frame, { release, prepDone: new Set(), rank: 3 });
+  const around = { release, prepDone: new Set<string>(), rank: 3 };
+  const batch = plannable(computed, frame, around, { planners: basis.planners, timing });
   const job = jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, basis.planners);
-  return against.promises.add(job, frame.now);
+  return { job: { job, release0: frame.now }, computed, arrives };
+}
+
+/** What is known, with what is known of the new batches. */
+function withNews({ basis, frame, learned, timing }: Against, news: Part[], plan: ScheduleResult): Knowledge {
+  const { knowledge } = basis;
+  const known: Knowledge = {
+    minutes: { ...knowledge.minutes },
+    flies: { ...knowledge.flies },
+    arrivals: { ...knowledge.arrivals },
+    waits: { ...knowledge.waits },
+    absence: knowledge.absence,
+  };
+  const who = new Map(plan.assignments.map((a) => [a.operation, a.person]));
+  for (const { job, computed, arrives } of news) {
+    addBatch(known, job.job, computed, { timing, learned, who });
+    if (arrives === undefined) continue;
+    const name = `${job.job.id} ${arrives}`;
+    known.arrivals[name] = { at: frame.minuteOf(arrives), daysLate: latenessKnown([]) };
+    known.waits[job.job.id] = [name];
+  }
+  return known;
+}
+
+function promisedLine(
+  { frame, world }: Against,
+  { line: { due, ...line }, parts }: Ask,
+  index: number,
+  jobs: Map<string, PromisedJob>,
+  rehearsal: Rehearsal,
+): PromisedLine {
+  const own = parts.flatMap((p) => jobs.get(p.job.job.id) ?? []);
+  const [never] = own.filter((j) => j.at === undefined);
+  const none = (holds: Holds): PromisedLine => ({
+    ...line,
+    ...noDay,
+    holds,
+    sentence: `No day within ${HORIZON_DAYS} days: ${reasons[holds]}.`,
+  });
+  if (never) return none(never.holds);
+  const last = own.reduce((a, b) => ((b.at ?? 0) > (a.at ?? 0) ? b : a));
+  const group = rehearsal.groups.find((g) => g.group === String(index));
+  const minute = Math.max(last.at ?? 0, group?.dayAtLevel ?? 0);
+  if (minute > HORIZON_DAYS * 1440) return none(last.holds);
+  const day = frame.dayOf(minute - 1);
+  const level = Math.round(world.settings.promiseLevel * 100);
+  return {
+    ...line,
+    day,
+    planned: frame.dayOf((last.at ?? 0) - 1),
+    odds: due === undefined ? null : (group?.onTime ?? null),
+    holds: last.holds,
+    sentence: `${day}, kept in ${level} of 100 cases: ${reasons[last.holds]}.`,
+  };
 }
 
 /** What the drawers still hold once the open batches have taken theirs; of classes what sharing leaves. */

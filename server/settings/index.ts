@@ -8,6 +8,8 @@ export const defaultSettings: Settings = {
   shop: "Tying room",
   timeZone: "Europe/Berlin",
   serviceLevel: 0.9,
+  promiseLevel: 0.9,
+  awayPercent: 2,
   tray: 144,
   windowDays: 10,
   restPerHour: 10,

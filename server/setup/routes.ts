@@ -21,6 +21,8 @@ const names: Record<keyof Settings, string> = {
   currency: "the money",
   units: "the units",
   serviceLevel: "the service level",
+  promiseLevel: "how sure a promise is",
+  awayPercent: "how often somebody is away",
   tray: "the tray",
   windowDays: "how far days may lie apart in a batch",
   restPerHour: "the rest in every hour",

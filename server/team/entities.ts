@@ -2,6 +2,7 @@ import { EntitySchema } from "typeorm";
 import type { Person } from "@kasten/contract/team";
 import {
   bigint,
+  flag,
   instant,
   int,
   jsonb,
@@ -37,6 +38,8 @@ export const personEntity = new EntitySchema<PersonRow>({
     methods: jsonb({ default: {} }),
     endedAt: instant(optional),
     absences: jsonb({ default: [] }),
+    extraHours: jsonb({ default: [] }),
+    learns: flag(),
     version,
   },
   checks: [

@@ -37,16 +37,24 @@ export const nameOf = async (db: Db, id: string): Promise<string> =>
 
 export const isNobodyThere = async (db: Db): Promise<boolean> => !(await db.getRepository(personEntity).exists());
 
-export type NewPerson = Omit<Person, "id" | "version" | "methods" | "endedAt" | "absences"> & {
+export type NewPerson = Omit<
+  Person,
+  "id" | "version" | "methods" | "endedAt" | "absences" | "extraHours" | "learns"
+> & {
   passwordHash: string;
   absences?: Person["absences"];
+  extraHours?: Person["extraHours"];
+  learns?: boolean;
   methods?: Record<string, string>;
 };
 
 export const loginOf = (typed: string): string => typed.trim().toLowerCase();
 
-export async function insertPerson(db: Db, { login, methods = {}, absences = [], ...p }: NewPerson): Promise<Person> {
-  const added = await insert(db, personEntity, { ...p, login: loginOf(login), methods, absences });
+export async function insertPerson(
+  db: Db,
+  { login, methods = {}, absences = [], extraHours = [], learns = false, ...p }: NewPerson,
+): Promise<Person> {
+  const added = await insert(db, personEntity, { ...p, login: loginOf(login), methods, absences, extraHours, learns });
   return toPerson({ ...added, endedAt: null });
 }
 

@@ -1,4 +1,5 @@
 import {
+  addExtraHours,
   addPerson,
   changePassword,
   editPerson,
@@ -14,7 +15,7 @@ import {
 } from "@kasten/contract/team";
 import { locked, update } from "../database/rows";
 import type { Register } from "../http/handle";
-import { notFound, Problem } from "../http/problems";
+import { notFound, Problem, refused } from "../http/problems";
 import { stale } from "../http/versions";
 import { logEvent } from "../log";
 import { isDemo } from "../settings";
@@ -64,6 +65,9 @@ function accessRoutes(register: Register): void {
   register(giveAccess, ({ db, person, params }) => readmit(db, person, params.id));
 }
 
+/** Days with extra hours that are kept of one person. */
+const MOST_EXTRA = 120;
+
 export function teamRoutes(register: Register): void {
   sessionRoutes(register);
   accessRoutes(register);
@@ -77,6 +81,17 @@ export function teamRoutes(register: Register): void {
       return added;
     },
   );
+  register(addExtraHours, async ({ db, params, body, person }) => {
+    const before = await locked(db, personEntity, { id: params.id });
+    if (!before) throw notFound("person");
+    if (before.extraHours.length >= MOST_EXTRA)
+      throw refused(`${before.name} has extra hours on ${MOST_EXTRA} days already: take out those that are over.`);
+    await update(db, personEntity, { id: params.id }, { extraHours: [...before.extraHours, body] });
+    await logEvent(db, person, "person", params.id, "changed", `${before.name} works extra hours on ${body.day}`);
+    const after = await personById(db, params.id);
+    if (!after) throw notFound("person");
+    return after;
+  });
   register(editPerson, async ({ db, params, body, person }) => {
     if (body.role !== "owner") await guardLastOwner(db, params.id);
     const before = await locked(db, personEntity, { id: params.id });

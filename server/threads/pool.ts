@@ -40,7 +40,7 @@ export function threads(filename: string, databaseUrl: string): Work {
     promise: async (lines) => {
       const task: Task = { do: "promise", lines };
       const done = await run(task);
-      if ("lines" in done) return done.lines;
+      if ("promised" in done) return done.promised;
       throw unfit(task);
     },
     cheapest: async (problem) => {

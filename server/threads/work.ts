@@ -8,7 +8,7 @@ import { look, take } from "../files";
 import { bodyFromText, changeFromText, type TextChange } from "../http/handle";
 import { promised, reckon, type Reckoner } from "../outlook";
 import { takeIn } from "../patterns";
-import type { Line, PromisedLine } from "../schedule";
+import type { Line, PromisedLines } from "../schedule";
 
 /** What takes long and is therefore done beside the server. */
 export interface Work extends Reckoner {
@@ -27,7 +27,7 @@ export type Task =
   | { do: "take in" | "preview file" | "take in file"; change: TextChange };
 /** What it answers. A refusal does not keep its class on the way between threads: it goes as data. */
 export type Done =
-  | { lines: PromisedLine[] }
+  | { promised: PromisedLines }
   | { mix: Mix }
   | { taken: ReplyOf<typeof importPatterns> }
   | { preview: FilePreview }
@@ -49,7 +49,7 @@ const cheapest: Cheapest = async (problem) => cheapestMix(problem, await mixedIn
 
 /** Does a task, in whatever program it is called. */
 export async function perform(source: DataSource, task: Task): Promise<Done> {
-  if (task.do === "promise") return { lines: await promised(source, task.lines) };
+  if (task.do === "promise") return { promised: await promised(source, task.lines) };
   if (task.do === "buy") return { mix: await cheapest(task.problem) };
   if (task.do === "take in") return { taken: await takeInto(source, task.change) };
   if (task.do === "preview file") return { preview: await lookAt(source, task.change) };

@@ -11,24 +11,27 @@ import { useSettings, type Kept } from "./useSettings";
 /** How the room works, each with what it changes. */
 const props = defineProps<{ settings: Kept; can: boolean }>();
 const { refusal, keep } = useSettings();
-const { serviceLevel, changeOver, ...rest } = props.settings;
+const { serviceLevel, promiseLevel, changeOver, ...rest } = props.settings;
 const PER_CENT = 100;
 const form = useEntryForm({
   endpoint: saveSettings,
   values: {
     ...rest,
     percent: Number((serviceLevel * PER_CENT).toFixed(1)) as number | undefined,
+    sure: Number((promiseLevel * PER_CENT).toFixed(1)) as number | undefined,
     pattern: changeOver.pattern as number | undefined,
     thread: changeOver.thread as number | undefined,
     hook: changeOver.hook as number | undefined,
   },
-  body: ({ percent, pattern, thread, hook, ...v }) => ({
+  body: ({ percent, sure, pattern, thread, hook, ...v }) => ({
     ...v,
     serviceLevel: percent === undefined ? undefined : percent / PER_CENT,
+    promiseLevel: sure === undefined ? undefined : sure / PER_CENT,
     changeOver: { pattern, thread, hook },
   }),
   fields: {
     serviceLevel: "percent",
+    promiseLevel: "sure",
     "changeOver.pattern": "pattern",
     "changeOver.thread": "thread",
     "changeOver.hook": "hook",
@@ -81,6 +84,28 @@ const unitOptions = [
       :max="99.9"
       :step="0.5"
       hint="How surely a batch is enough at once: higher starts more flies and issues more of each material, from the next batch on."
+      :disabled="!can"
+    />
+    <EntryNumber
+      :form="form"
+      name="sure"
+      label="A promise is kept in"
+      unit="of 100 cases"
+      :min="50"
+      :max="99"
+      :step="1"
+      hint="How probable a day must be for an order to be promised for it: higher promises later days."
+      :disabled="!can"
+    />
+    <EntryNumber
+      :form="form"
+      name="awayPercent"
+      label="Away unforeseen"
+      unit="of 100 days"
+      :min="0"
+      :max="40"
+      :step="0.5"
+      hint="How often somebody who would work is not there. The odds of the plan reckon with it."
       :disabled="!can"
     />
     <EntryNumber

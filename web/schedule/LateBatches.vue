@@ -4,9 +4,11 @@ import type { Plan } from "@kasten/contract/schedule";
 import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
 import { useSome } from "../parts/useSome";
+import type { PlanTrial } from "./usePlanTrial";
+import WaysOut from "./WaysOut.vue";
 
-/** What does not keep the day promised, and why. */
-const props = defineProps<{ plan: Plan }>();
+/** What does not keep the day promised, why, and what could be done about it. */
+const props = defineProps<{ plan: Plan; trial: PlanTrial; can: boolean }>();
 /** The plan itself stands below: the first of them, and more on demand. */
 const A_FEW = 6;
 const late = computed(() => props.plan.batches.filter((b) => b.lateDays > 0 || b.held));
@@ -25,7 +27,8 @@ const { some, left, showMore } = useSome(late, A_FEW);
         >, due {{ day(b.due) }}: <template v-if="b.held">{{ b.held }}</template><template v-else
           >ready {{ b.ready ? day(b.ready) : "" }}, late by {{ b.lateDays }}
           {{ b.lateDays === 1 ? "day" : "days" }}</template
-        ><template v-if="b.waitsFor">{{ b.held ? " Waits" : "; waits" }} for {{ b.waitsFor }}</template>
+        ><template v-if="b.waitsFor">{{ b.held ? " Waits" : "; waits" }} for {{ b.waitsFor }}</template
+        ><WaysOut v-if="!b.held" :plan="plan" :batch="b" :trial="trial" :can="can" />
       </li>
     </ul>
     <ShowMore :more="left > 0" :loading="false" :what="`batches, ${left} are left`" @more="showMore" />

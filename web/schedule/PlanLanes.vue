@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from "@vueuse/core";
 import { computed, useTemplateRef } from "vue";
+import type { Assignment } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
 import TradeWord from "../parts/TradeWord.vue";
 import { day } from "../parts/format";
@@ -11,7 +12,23 @@ import { planScale, timeOf, type ShownDays } from "./planTime";
  * Each person's hours with the work planned in them, and the rack that what is tied dries on. Drawn at the width that
  * is there, pixel by pixel, so that a name always stands beside its own lane; on a phone above it.
  */
-const props = defineProps<{ plan: Plan; days: ShownDays }>();
+const props = defineProps<{
+  plan: Plan;
+  days: ShownDays;
+  /** Whether batches can be moved, and which one is being moved. */
+  movable: boolean;
+  chosen: string;
+  /** Who could tie it. */
+  able: string[];
+  /** Where it was tried, and is not yet. */
+  tried: Assignment | undefined;
+}>();
+const emit = defineEmits<{
+  choose: [work: Plan["work"][number]];
+  drag: [person: string, minute: number];
+  step: [time: number, people: number];
+  leave: [];
+}>();
 const PHONE_PX = 640;
 const NAMES_PX = 104;
 const HEAD_PX = 26;
@@ -38,6 +55,17 @@ const drying = computed(() =>
 );
 const rackY = computed(() => HEAD_PX + props.plan.people.length * lane.value + (isPhone.value ? NAME_ROW_PX : 0));
 const height = computed(() => rackY.value + RACK_PX);
+const pinned = computed(() => new Set(props.plan.batches.filter((b) => b.pin && !b.pin.fault).map((b) => b.id)));
+const isMovable = (w: Plan["work"][number]): boolean => props.movable && w.kind === "tie" && w.start > props.plan.now;
+function dragged(x: number, y: number): void {
+  const l = lanes.value.find((p) => y >= p.top && y < p.top + lane.value);
+  if (l) emit("drag", l.id, scale.value.minuteAt(Math.min(wide.value - 1, Math.max(0, x))));
+}
+const ghost = computed(() => {
+  const l = lanes.value.find((p) => p.id === props.tried?.person);
+  if (!l || !props.tried) return [];
+  return scale.value.worked(l.windows, props.tried.start, props.tried.end).map((s) => ({ s, y: l.y }));
+});
 const nowShown = computed(() => scale.value.shown(props.plan.now, props.plan.now + 1));
 /** Days as they fit: the whole date, its day and number, or the number alone. */
 const DATE_PX = 76;
@@ -67,7 +95,7 @@ function dateAt(date: string, i: number): string {
         :width="wide"
         :height="height"
         class="block min-w-0 shrink-0"
-        role="img"
+        role="group"
         aria-label="Each person’s hours with the work planned in them; the same is in the table below"
       >
         <g v-for="(d, i) in scale.days" :key="d.date">
@@ -94,7 +122,8 @@ function dateAt(date: string, i: number): string {
             :y="l.y + 4"
             :width="scale.wide(h)"
             :height="LANE_PX - 8"
-            fill="var(--well)"
+            :fill="chosen && !able.includes(l.id) ? 'none' : 'var(--well)'"
+            :stroke="chosen && !able.includes(l.id) ? 'var(--rule)' : 'none'"
           />
           <PlanWork
             v-for="w in l.work"
@@ -105,8 +134,27 @@ function dateAt(date: string, i: number): string {
             :windows="l.windows"
             :y="l.y"
             :height="LANE_PX"
+            :movable="isMovable(w)"
+            :chosen="w.id === chosen"
+            :pinned="w.kind === 'tie' && pinned.has(w.batch)"
+            @choose="emit('choose', w)"
+            @drag="dragged"
+            @step="(time, people) => emit('step', time, people)"
+            @leave="emit('leave')"
           />
         </g>
+        <rect
+          v-for="(g, i) in ghost"
+          :key="`g${i}`"
+          class="pointer-events-none"
+          :x="scale.x(g.s[0])"
+          :y="g.y + 4"
+          :width="scale.wide(g.s)"
+          :height="LANE_PX - 8"
+          fill="none"
+          stroke="var(--call)"
+          stroke-width="2.5"
+        />
         <line
           v-if="nowShown"
           :x1="scale.x(plan.now)"

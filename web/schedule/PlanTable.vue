@@ -23,16 +23,25 @@ const firsts = computed(() => {
 const tierOf = (b: Batch): string | undefined =>
   props.plan.people.find((q) => q.id === firsts.value.ties.get(b.id)?.person)?.name;
 const startOf = (b: Batch): number | undefined => firsts.value.work.get(b.id)?.start;
+const pinWords = (b: Batch): string => {
+  if (!b.pin) return "";
+  const who = props.plan.people.find((p) => p.id === b.pin?.person)?.name ?? "somebody";
+  return b.pin.fault ? `pinned to ${who}: ${b.pin.fault}` : `pinned to ${who}${b.pin.at ? ", at its time" : ""}`;
+};
 const standing = (b: Batch): string =>
-  [b.held ?? (b.lateDays > 0 ? `late ${b.lateDays} d` : ""), b.waitsFor ? `waits for ${b.waitsFor}` : ""]
+  [b.held ?? (b.lateDays > 0 ? `late ${b.lateDays} d` : ""), b.waitsFor ? `waits for ${b.waitsFor}` : "", pinWords(b)]
     .filter(Boolean)
     .join(", ");
+const percent = (odds: number): string => `${Math.round(odds * 100)}`;
+/** Less sure than this wants a look. */
+const UNSURE = 0.8;
 const columns: Column<Batch>[] = [
   { id: "number", head: "Batch", value: (b) => b.number },
   { id: "fly", head: "Fly", value: (b) => `${b.patternName} ${b.size}` },
   { id: "owed", head: "Owed", word: "owed", end: true, value: (b) => b.owed },
   { id: "due", head: "Due", class: "whitespace-nowrap", value: (b) => b.due },
   { id: "ready", head: "Ready", class: "whitespace-nowrap", value: (b) => b.ready },
+  { id: "odds", head: "Of 100 cases on time", word: "odds", end: true, value: (b) => b.odds },
   { id: "who", head: "Who ties it", value: tierOf },
   {
     id: "begins",
@@ -57,11 +66,18 @@ const columns: Column<Batch>[] = [
     <template #cell-owed="{ row: b }"><DozenCount :flies="b.owed" /></template>
     <template #cell-due="{ row: b }">{{ day(b.due) }}</template>
     <template #cell-ready="{ row: b }">{{ b.ready ? day(b.ready) : "" }}</template>
+    <template #cell-odds="{ row: b }"
+      ><template v-if="b.odds !== null"
+        ><span :class="b.odds < UNSURE ? 'font-bold text-call' : ''" class="fig">{{ percent(b.odds) }}</span
+        ><span v-if="b.breaks && b.odds < 0.98" class="block text-[0.86rem] text-soft">{{ b.breaks }}</span></template
+      ></template
+    >
     <template #cell-begins="{ row: b }">{{ startOf(b) === undefined ? "" : timeOf(plan, startOf(b) ?? 0) }}</template>
     <template #cell-standing="{ row: b }"
       ><span v-if="b.held" class="tag tag-call">{{ b.held }}</span
       ><span v-else-if="b.lateDays > 0" class="tag tag-call">late {{ b.lateDays }} d</span
-      ><span v-if="b.waitsFor" class="tag">waits for {{ b.waitsFor }}</span></template
+      ><span v-if="b.waitsFor" class="tag">waits for {{ b.waitsFor }}</span
+      ><span v-if="b.pin" class="tag" :class="{ 'tag-call': b.pin.fault }">{{ pinWords(b) }}</span></template
     >
     <template #empty>Nothing to plan yet: the plan makes itself from open batches and people’s hours.</template>
   </DataTable>

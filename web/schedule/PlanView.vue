@@ -1,15 +1,43 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { useWindowSize } from "@vueuse/core";
-import { reactive } from "vue";
+import { computed, reactive, ref } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
 import { call } from "../http";
+import FoldOut from "../parts/FoldOut.vue";
+import RadioSet from "../parts/RadioSet.vue";
+import { useCatalogue } from "../patterns";
+import { useSession } from "../team";
 import LateBatches from "./LateBatches.vue";
 import PlanLanes from "./PlanLanes.vue";
+import PlanMove from "./PlanMove.vue";
+import PlanStanding from "./PlanStanding.vue";
 import PlanTable from "./PlanTable.vue";
-import RadioSet from "../parts/RadioSet.vue";
+import PlanVersions from "./PlanVersions.vue";
+import PlanWhatIf from "./PlanWhatIf.vue";
+import { useMove } from "./useMove";
+import { usePlanTrial } from "./usePlanTrial";
 
-const plan = useQuery({ key: ["plan"], query: () => call(readPlan) });
+const { may } = useSession();
+const { data: catalogue } = useCatalogue();
+const draft = useQuery({ key: ["plan"], query: () => call(readPlan) });
+const which = ref<"draft" | "published">("draft");
+const hasPublished = computed(() => Boolean(draft.data.value?.published));
+const published = useQuery({
+  key: ["published"],
+  query: () => call(readPlan, { query: { which: "published" } }),
+  enabled: () => hasPublished.value && which.value === "published",
+});
+const plan = computed(() =>
+  which.value === "published" && hasPublished.value ? published.data.value : draft.data.value,
+);
+const trial = usePlanTrial(draft.data);
+const whatIf = usePlanTrial(draft.data);
+const move = useMove(draft.data, trial);
+const can = computed(() => may("plan the work"));
+const isDraft = computed(() => which.value === "draft" || !hasPublished.value);
+const tried = computed(() => trial.trial.value?.plan.assignments.find((a) => a.operation === move.work.value?.id));
+
 /** Which days of the plan are looked at. */
 const PHONE_PX = 640;
 const WIDE_PX = 1700;
@@ -20,29 +48,52 @@ const spans = [
   { value: 7, label: "a week" },
   { value: 14, label: "two weeks" },
 ];
+const plans = [
+  { value: "draft" as const, label: "the draft" },
+  { value: "published" as const, label: "as published, now" },
+];
 </script>
 
 <template>
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
     <h1>Plan</h1>
     <div class="flex flex-wrap items-center gap-2">
+      <RadioSet v-if="hasPublished" v-model="which" label="Which plan" quiet :options="plans" />
       <button class="btn !min-h-8" :disabled="days.from === 0" @click="days.from = Math.max(0, days.from - days.count)">
         Earlier
       </button>
       <button
         class="btn !min-h-8"
-        :disabled="days.from + days.count >= (plan.data.value?.days.length ?? 0)"
+        :disabled="days.from + days.count >= (plan?.days.length ?? 0)"
         @click="days.from += days.count"
       >
         Later
       </button>
       <RadioSet v-model="days.count" label="Days shown" quiet :options="spans" />
+      <RouterLink class="btn !min-h-8" to="/plan/week">Week on paper</RouterLink>
     </div>
   </div>
-  <template v-if="plan.data.value">
-    <LateBatches class="mb-3" :plan="plan.data.value" />
-    <PlanLanes :plan="plan.data.value" :days="days" />
+  <template v-if="plan && draft.data.value">
+    <PlanStanding :plan="draft.data.value" :can="can" />
+    <LateBatches class="mb-3" :plan="draft.data.value" :trial="trial" :can="can" />
+    <PlanLanes
+      :plan="plan"
+      :days="days"
+      :movable="can && isDraft"
+      :chosen="isDraft ? (move.work.value?.id ?? '') : ''"
+      :able="move.able.value"
+      :tried="isDraft ? tried : undefined"
+      @choose="move.choose"
+      @drag="move.put"
+      @step="move.step"
+      @leave="move.leave"
+    />
+    <PlanMove v-if="isDraft" :plan="draft.data.value" :move="move" :trial="trial" />
+    <FoldOut class="mt-4" title="What if…"
+      ><PlanWhatIf :plan="draft.data.value" :trial="whatIf" :rack-places="catalogue?.settings.rackPlaces ?? 0"
+    /></FoldOut>
     <h2 class="mb-1 mt-5">By batch</h2>
-    <PlanTable :plan="plan.data.value" />
+    <PlanTable :plan="plan" />
+    <FoldOut class="mt-4" title="Published plans"><PlanVersions /></FoldOut>
   </template>
 </template>

@@ -1,28 +1,96 @@
 <script setup lang="ts">
+import { drag } from "d3-drag";
+import { select } from "d3-selection";
+import { computed, onMounted, useTemplateRef } from "vue";
 import type { Plan } from "@kasten/contract/schedule";
 import { timeOf, type PlanScale } from "./planTime";
 
-/** One piece of work in a lane: its change-over, and the hours in which it is done. */
-defineProps<{
+/** One piece of work in a lane: its change-over, and the hours in which it is done. Tying can be moved. */
+const props = defineProps<{
   plan: Plan;
   work: Plan["work"][number];
   scale: PlanScale;
   windows: [number, number][];
   y: number;
   height: number;
+  movable: boolean;
+  chosen: boolean;
+  /** Its tying was given to somebody, or set to a time, by a person. */
+  pinned: boolean;
 }>();
-/** Narrower than this no number fits. */
+const emit = defineEmits<{
+  choose: [];
+  drag: [x: number, y: number];
+  step: [time: number, people: number];
+  leave: [];
+}>();
+/** Narrower than this no number fits, and no name beside it. */
 const NUMBERED_PX = 26;
+const NAMED_PX = 90;
 const PLATE_PX = 26;
+const LETTER_PX = 6.4;
+/** A hand that trembles does not move anything. */
+const LEAST_PX = 5;
+const stretches = computed(() => props.scale.worked(props.windows, props.work.start, props.work.end));
+const named = (px: number): string => props.work.patternName.slice(0, Math.max(0, Math.floor((px - 40) / LETTER_PX)));
+
+const piece = useTemplateRef<SVGGElement>("piece");
+onMounted(() => {
+  if (!piece.value) return;
+  let from = { x: 0, y: 0 };
+  let isMoving = false;
+  select(piece.value).call(
+    drag<SVGGElement, unknown>()
+      .filter((event: MouseEvent) => props.movable && !event.button)
+      .container(function () {
+        return this.ownerSVGElement ?? this;
+      })
+      .subject((event: { x: number; y: number }) => ({ x: event.x, y: event.y }))
+      .on("start", (event: { x: number; y: number }) => {
+        from = { x: event.x, y: event.y };
+        isMoving = false;
+      })
+      .on("drag", (event: { x: number; y: number }) => {
+        if (!isMoving && Math.hypot(event.x - from.x, event.y - from.y) < LEAST_PX) return;
+        if (!isMoving) emit("choose");
+        isMoving = true;
+        // The block is held where it was taken: its beginning goes as far as the hand went.
+        emit("drag", props.scale.x(props.work.start) + event.x - from.x, event.y);
+      }),
+  );
+});
+const keys: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+function onKey(event: KeyboardEvent): void {
+  if (event.key === "Enter" || event.key === " ") emit("choose");
+  else if (event.key === "Escape") emit("leave");
+  else if (props.chosen && keys[event.key]) emit("step", ...(keys[event.key] ?? [0, 0]));
+  else return;
+  event.preventDefault();
+}
+const label = computed(
+  () =>
+    `Batch ${props.work.number}, ${props.work.patternName} ${props.work.size}: ${props.work.kind}, ${timeOf(props.plan, props.work.start)} to ${timeOf(props.plan, props.work.end)}${props.work.setupMinutes ? `, change-over ${props.work.setupMinutes} min before` : ""}${props.pinned ? ", pinned" : ""}`,
+);
 </script>
 
 <template>
-  <g>
-    <title>
-      Batch {{ work.number }}, {{ work.patternName }} {{ work.size }}: {{ work.kind }},
-      {{ timeOf(plan, work.start) }} to {{ timeOf(plan, work.end)
-      }}{{ work.setupMinutes ? `, change-over ${work.setupMinutes} min before` : "" }}
-    </title>
+  <g
+    ref="piece"
+    :role="movable ? 'button' : undefined"
+    :tabindex="movable ? 0 : undefined"
+    :aria-label="movable ? label : undefined"
+    :aria-pressed="movable ? chosen : undefined"
+    class="plan-work"
+    :class="{ 'is-movable': movable, 'is-chosen': chosen }"
+    @click="movable && emit('choose')"
+    @keydown="movable && onKey($event)"
+  >
+    <title>{{ label }}</title>
     <rect
       v-for="(s, i) in scale.worked(windows, work.setupStart, work.start)"
       :key="`s${i}`"
@@ -34,8 +102,9 @@ const PLATE_PX = 26;
       stroke="var(--rule-strong)"
       stroke-dasharray="2 2"
     />
-    <template v-for="(s, i) in scale.worked(windows, work.start, work.end)" :key="`w${i}`">
+    <template v-for="(s, i) in stretches" :key="`w${i}`">
       <rect
+        class="plan-piece"
         :x="scale.x(s[0])"
         :y="y + 7"
         :width="scale.wide(s)"
@@ -44,11 +113,11 @@ const PLATE_PX = 26;
         stroke="var(--sheet)"
         stroke-width="0.8"
       />
-      <g v-if="i === 0 && scale.wide(s) > NUMBERED_PX">
+      <g v-if="scale.wide(s) > NUMBERED_PX">
         <rect
           :x="scale.x(s[0]) + 2"
           :y="y + 14"
-          :width="Math.min(scale.wide(s) - 4, PLATE_PX)"
+          :width="scale.wide(s) > NAMED_PX ? scale.wide(s) - 4 : Math.min(scale.wide(s) - 4, PLATE_PX)"
           height="18"
           fill="var(--sheet)"
         />
@@ -62,6 +131,22 @@ const PLATE_PX = 26;
         >
           {{ work.number }}
         </text>
+        <text
+          v-if="scale.wide(s) > NAMED_PX"
+          :x="scale.x(s[0]) + 2 + PLATE_PX"
+          :y="y + 28"
+          font-size="12.5"
+          fill="var(--ink)"
+        >
+          {{ named(scale.wide(s)) }}
+        </text>
+        <path
+          v-if="pinned && i === 0"
+          :d="`M${scale.x(s[0]) + 2} ${y + 7} h10 l-5 7 z`"
+          fill="var(--ink)"
+          stroke="var(--sheet)"
+          stroke-width="0.8"
+        />
       </g>
     </template>
   </g>

@@ -1,4 +1,5 @@
 import { scaleLinear } from "d3-scale";
+import { workedIn } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
 import { day } from "../parts/format";
 
@@ -8,6 +9,7 @@ export interface ShownDays {
 }
 const DAY_MINUTES = 1440;
 const MARGIN_MINUTES = 15;
+const QUARTER = 15;
 /** When nobody's hours are known yet. */
 const USUAL_HOURS = [480, 1080] as const;
 
@@ -47,10 +49,14 @@ export function planScale(plan: Plan, { from, count }: ShownDays, width: number)
   const shown = (a: number, b: number): boolean => b > start && a < end;
   /** The parts of an operation that lie within its person's hours: pauses are left out. */
   const worked = (windows: [number, number][], a: number, b: number): [number, number][] =>
-    windows
-      .filter(([s, e]) => e > a && s < b && shown(s, e))
-      .map(([s, e]): [number, number] => [Math.max(s, a), Math.min(e, b)]);
+    workedIn(windows, a, b).filter(([s, e]) => shown(s, e));
+  /** The minute that is drawn at a place, to the quarter of an hour. */
+  function minuteAt(px: number): number {
+    const index = Math.min(count - 1, Math.max(0, Math.floor((px * count) / width)));
+    const inside = inDay.invert(px - (index * width) / count);
+    return (days[index]?.minute ?? start) + Math.round(inside / QUARTER) * QUARTER;
+  }
   const wide = ([a, b]: [number, number]): number => Math.max(1, x(b) - x(a) - 0.4);
-  return { days, x, shown, worked, wide };
+  return { days, x, shown, worked, wide, minuteAt };
 }
 export type PlanScale = ReturnType<typeof planScale>;

@@ -4,6 +4,7 @@ import { computed, ref } from "vue";
 import { listPeople } from "@kasten/contract/team";
 import { call } from "../http";
 import PersonAccess from "./PersonAccess.vue";
+import PersonCalendar from "./PersonCalendar.vue";
 import PersonFacts from "./PersonFacts.vue";
 import PersonForm from "./PersonForm.vue";
 import { useSession } from "./session";
@@ -36,7 +37,7 @@ async function saved(): Promise<void> {
         :person="p"
         :own="p.id === me?.id"
         :manages="manages"
-        @changed="people.refetch()"
+        @changed="people.refetch()" /><PersonCalendar v-if="(manages || p.id === me?.id) && !p.endedAt" :person="p"
     /></template>
   </section>
 </template>

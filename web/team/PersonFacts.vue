@@ -19,6 +19,9 @@ const off = computed(() =>
     (a) => `${dayYear(a.from)}${a.to === a.from ? "" : ` to ${dayYear(a.to)}`}${a.reason ? `, ${a.reason}` : ""}`,
   ),
 );
+const extra = computed(() =>
+  props.person.extraHours.map((h) => `${dayYear(h.day)}, ${clockOf(h.from)} to ${clockOf(h.to)}`),
+);
 const methods = computed(() =>
   Object.entries(props.person.methods)
     .map(([question, school]) => {
@@ -49,6 +52,8 @@ const says = computed(() =>
         </li>
       </ul>
       <p v-if="off.length > 0" class="text-[0.94rem]">Off: {{ off.join("; ") }}</p>
+      <p v-if="extra.length > 0" class="text-[0.94rem]">Also works: {{ extra.join("; ") }}</p>
+      <p v-if="person.learns" class="text-[0.94rem]">Still learns: planned slower on patterns that are new to them</p>
       <p class="text-[0.94rem]">{{ person.skills.join(", ") || "no tying skills" }}</p>
       <p v-if="methods" class="text-[0.92rem]">{{ methods }}</p>
       <p v-if="says" class="text-[0.92rem] text-soft">Says {{ says }}</p>

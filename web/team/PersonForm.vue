@@ -5,6 +5,7 @@ import { roles } from "@kasten/contract/permissions";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
 import EntryText from "../parts/EntryText.vue";
+import EntryTick from "../parts/EntryTick.vue";
 import FormWrong from "../parts/FormWrong.vue";
 import OneOf from "../parts/OneOf.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -31,6 +32,7 @@ interface Values extends Times {
   pace: number | undefined;
   handed: Person["handed"];
   words: string;
+  learns: boolean;
 }
 const values: Values = {
   name: p?.name ?? "",
@@ -44,11 +46,14 @@ const values: Values = {
   words: sayNumberWords(p?.numberWords ?? {}),
   hours: (p?.hours ?? []).map((h) => ({ day: h.day, from: clockOf(h.from), to: clockOf(h.to) })),
   absences: (p?.absences ?? []).map((a) => ({ ...a })),
+  extraHours: (p?.extraHours ?? []).map((h) => ({ day: h.day, from: clockOf(h.from), to: clockOf(h.to) })),
+  learns: p?.learns ?? false,
 };
 const bodyOf = ({ words, login, password, ...v }: Values) => ({
   ...v,
   skills: wordsByComma(v.skills) ?? [],
   hours: v.hours.map((h) => ({ day: h.day, from: minuteOf(h.from), to: minuteOf(h.to) })),
+  extraHours: v.extraHours.map((h) => ({ day: h.day, from: minuteOf(h.from), to: minuteOf(h.to) })),
   methods: Object.fromEntries(Object.entries(v.methods).flatMap(([q, school]) => (school ? [[q, school]] : []))),
   numberWords: numberWordsOf(words).words,
   ...(p ? { version: p.version } : { login, password }),
@@ -132,6 +137,9 @@ const hands = [
         </p>
       </div>
     </div>
+    <EntryTick :form="form" name="learns"
+      >still learns: the first 200 flies of a pattern are planned slower, as they go on</EntryTick
+    >
     <PersonTimes :form="form" />
     <fieldset>
       <legend class="label">Ways of tying, where good tiers differ</legend>

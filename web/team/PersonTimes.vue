@@ -3,6 +3,7 @@
 export interface Times {
   hours: { day: number; from: string; to: string }[];
   absences: { from: string | undefined; to: string | undefined; reason: string }[];
+  extraHours: { day: string | undefined; from: string; to: string }[];
 }
 </script>
 
@@ -86,6 +87,34 @@ const days = weekdays.map((label, k) => ({ value: k + 1, label }));
         @click="list('absences', [...now.absences, { from: undefined, to: undefined, reason: '' }])"
       >
         <Plus :size="16" aria-hidden="true" />Days off
+      </button>
+    </fieldset>
+    <fieldset>
+      <legend class="label">Hours on one day beside the week</legend>
+      <div v-for="(_e, i) in now.extraHours" :key="i" class="mb-1.5 flex flex-wrap items-end gap-2">
+        <EntryDay class="w-36" :form="form" :name="`extraHours[${i}].day`" label="Day" />
+        <EntryText class="w-[9.6rem]" :form="form" :name="`extraHours[${i}].from`" label="From" quiet type="time" />
+        <EntryText class="w-[9.6rem]" :form="form" :name="`extraHours[${i}].to`" label="To" quiet type="time" />
+        <button
+          type="button"
+          class="btn btn-plain"
+          :aria-label="`Without extra hours ${i + 1}`"
+          @click="
+            list(
+              'extraHours',
+              now.extraHours.filter((_, j) => j !== i),
+            )
+          "
+        >
+          <X :size="16" />
+        </button>
+      </div>
+      <button
+        type="button"
+        class="btn"
+        @click="list('extraHours', [...now.extraHours, { day: undefined, from: '09:00', to: '13:00' }])"
+      >
+        <Plus :size="16" aria-hidden="true" />Extra hours
       </button>
     </fieldset>
   </div>

@@ -24,6 +24,8 @@ export const person = (of: Partial<Person> = {}): Person => ({
   methods: {},
   endedAt: null,
   absences: [],
+  extraHours: [],
+  learns: false,
   version: 3,
   ...of,
 });
@@ -55,6 +57,8 @@ export const room = (of: Partial<ReplyOf<typeof catalogue>> = {}): ReplyOf<typeo
     shop: "A tying room",
     timeZone: "Europe/Berlin",
     serviceLevel: 0.95,
+    promiseLevel: 0.9,
+    awayPercent: 2,
     tray: 24,
     windowDays: 14,
     restPerHour: 10,

@@ -17,8 +17,8 @@ export class Diary {
   private count = 0;
   private total = 0;
   private readonly beyond: number;
-  /** The days on which they would work, and whether they are away. */
-  readonly days: number;
+  /** The days on which they would work, counted from the first of the plan, and whether they are away. */
+  readonly days: number[];
   readonly isAway: Uint8Array;
   isAnyAway = false;
   private isWhole = false;
@@ -39,8 +39,8 @@ export class Diary {
       numbers.set(day, known);
       return known;
     });
-    this.days = numbers.size;
-    this.isAway = new Uint8Array(this.days);
+    this.days = [...numbers.keys()];
+    this.isAway = new Uint8Array(this.days.length);
     this.beyond = until;
   }
 

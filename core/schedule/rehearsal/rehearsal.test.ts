@@ -146,6 +146,42 @@ describe("a rehearsal", () => {
     expect(play(problem, known, 200, 6)).not.toEqual(play(problem, known, 200, 5));
   });
 
+  test("of an order of several batches is on time when all of them are", () => {
+    const problem = bench([200, 200]);
+    const known = { minutes: { "j0.tie": { own: 0.2 }, "j1.tie": { own: 0.2 } } };
+    const { jobs, groups } = rehearse(
+      problem,
+      planOf(problem),
+      { ...sure, ...known },
+      {
+        seed: 3,
+        runs: 2000,
+        level: 0.75,
+        groups: [
+          { group: "order", jobs: ["j0", "j1", "gone"] },
+          { group: "nothing", jobs: ["gone"] },
+        ],
+      },
+    );
+    expect(groups.map((g) => g.group)).toEqual(["order"]);
+    const last = jobs.reduce((a, b) => (a.day50 > b.day50 ? a : b));
+    expect(groups[0]).toMatchObject({ onTime: last.onTime, day50: last.day50, dayAtLevel: last.dayAtLevel });
+    expect(last.dayAtLevel).toBeGreaterThan(last.day50);
+    expect(last.dayAtLevel).toBeLessThan(last.day90);
+  });
+
+  test("turns out alike for what two plans have in common", () => {
+    const known = { minutes: { "j0.tie": { own: 0.3 } } };
+    const soon = (problem: ScheduleProblem) => ({
+      ...problem,
+      jobs: problem.jobs.map((j, i) => ({ ...j, due: i === 0 ? 885 : 9 * day })),
+    });
+    const alone = play(soon(bench([400])), known);
+    const both = soon(bench([400, 30]));
+    const beside = play(both, { minutes: { ...known.minutes, "j1.tie": { own: 0.3 } } });
+    expect(beside.jobs.find((j) => j.job === "j0")).toEqual(alone.jobs[0]);
+  });
+
   test("ends when it is told to, with the runs that it made", () => {
     const problem = bench([400]);
     let asked = 0;

@@ -1,12 +1,20 @@
 import { DomainError } from "../../errors";
-import { valueAt } from "../../numeric";
+import { nth, valueAt } from "../../numeric";
 import { refuseAbsurd } from "../solver/screen";
 import type { ScheduleProblem, ScheduleResult } from "../types";
 import { Chance } from "./chance";
 import { Diary } from "./diary";
 import { Play } from "./play";
 import { stageOf, type Stage } from "./stage";
-import { causes, type Cause, type Knowledge, type Rehearsal, type RehearseOptions } from "./types";
+import {
+  causes,
+  type Cause,
+  type Group,
+  type Knowledge,
+  type RehearsedJob,
+  type Rehearsal,
+  type RehearseOptions,
+} from "./types";
 
 const MOST_RUNS = 100_000;
 const LOOK_EVERY = 50;
@@ -29,17 +37,17 @@ export function rehearse(
   problem: ScheduleProblem,
   result: ScheduleResult,
   knowledge: Knowledge,
-  { seed, runs, onProgress, shouldStop }: RehearseOptions,
+  { seed, runs, level = 0.9, groups = [], onProgress, shouldStop }: RehearseOptions,
 ): Rehearsal {
   refuseAbsurd(problem);
-  refuseUnknowable(knowledge, runs);
+  refuseUnknowable(knowledge, runs, level);
   const stage = stageOf(problem, result, knowledge);
   const ends = Math.max(0, ...result.assignments.map((a) => a.dryUntil ?? a.end)) + DAYS_AFTER * DAY;
   const diaries = problem.people.map((p) => new Diary(p, ends));
   const away = absences(stage, diaries);
-  const chance = new Chance(seed, stage.things + away.things);
+  const chance = new Chance(seed, [...stage.things, ...away.things]);
   const play = new Play(stage, diaries);
-  const tally = new Tally(stage, runs);
+  const tally = new Tally(stage, runs, level, groups);
   let run = 0;
   for (; run < runs; run++) {
     if (run % LOOK_EVERY === 0) {
@@ -55,12 +63,13 @@ export function rehearse(
   return tally.sum(run);
 }
 
-function refuseUnknowable(knowledge: Knowledge, runs: number): void {
+function refuseUnknowable(knowledge: Knowledge, runs: number, level: number): void {
   const fail = (reason: string): never => {
     throw new DomainError("REHEARSAL_INVALID", { reason });
   };
   if (!Number.isInteger(runs) || runs < 1 || runs > MOST_RUNS)
     fail(`A plan is played through from 1 to ${MOST_RUNS} times, not ${runs}.`);
+  if (!(level > 0 && level < 1)) fail(`How probable a day is to be lies between 0 and 1: not ${level}.`);
   const spread = (sd: number, name: string): void => {
     if (!(sd >= 0 && sd <= 3)) fail(`The spread of ${name} must be from 0 to 3, not ${sd}.`);
   };
@@ -84,11 +93,12 @@ function refuseUnknowable(knowledge: Knowledge, runs: number): void {
 }
 
 /** The days on which each person is away, drawn after everything else. */
-function absences(stage: Stage, diaries: Diary[]): { things: number; draw: (chance: Chance) => void } {
-  let next = stage.things;
+function absences(stage: Stage, diaries: Diary[]): { things: string[]; draw: (chance: Chance) => void } {
+  const things: string[] = [];
   const first = diaries.map((d, p) => {
-    const from = next;
-    if ((stage.people[p]?.absence ?? 0) > 0) next += d.days;
+    const from = stage.things.length + things.length;
+    const { id, absence } = nth(stage.people, p);
+    if (absence > 0) things.push(...d.days.map((day) => `away ${id} ${day}`));
     return from;
   });
   const draw = (chance: Chance): void =>
@@ -96,14 +106,14 @@ function absences(stage: Stage, diaries: Diary[]): { things: number; draw: (chan
       const probable = stage.people[p]?.absence ?? 0;
       let isAny = false;
       if (probable > 0)
-        for (let d = 0; d < diary.days; d++) {
+        for (let d = 0; d < diary.days.length; d++) {
           const isAway = chance.at(valueAt(first, p) + d) < probable;
           diary.isAway[d] = isAway ? 1 : 0;
           isAny ||= isAway;
         }
       diary.open(isAny);
     });
-  return { things: next - stage.things, draw };
+  return { things, draw };
 }
 
 /** What is counted over all runs. */
@@ -114,12 +124,25 @@ class Tally {
   private readonly idle: Float64Array;
   private readonly beyond: Float64Array;
   private readonly plannedLast: Float64Array;
-  private readonly made: number[];
+  private readonly groups: { group: string; jobs: number[]; by?: number; overs: Float64Array; onTime: number }[];
+  private run = 0;
 
   constructor(
     private readonly stage: Stage,
     runs: number,
+    private readonly level: number,
+    groups: Group[],
   ) {
+    const at = new Map(stage.jobs.map((j, i) => [j.id, i]));
+    this.groups = groups
+      .map(({ group, jobs, by }) => ({
+        group,
+        by,
+        jobs: jobs.flatMap((id) => at.get(id) ?? []),
+        overs: new Float64Array(runs),
+        onTime: 0,
+      }))
+      .filter((g) => g.jobs.length > 0);
     this.overs = stage.jobs.map(() => new Float64Array(runs));
     this.late = stage.jobs.map(() => new Map());
     this.actsOf = stage.jobs.map((_, j) => stage.acts.flatMap((a, i) => (a.job === j ? [i] : [])));
@@ -128,46 +151,60 @@ class Tally {
     this.plannedLast = new Float64Array(stage.people.length);
     for (const a of stage.acts)
       this.plannedLast[a.person] = Math.max(valueAt(this.plannedLast, a.person), a.plannedEnd);
-    this.made = stage.jobs.map(() => 0);
   }
 
   count(play: Play): void {
-    this.stage.jobs.forEach((job, j) => {
+    const { stage, run } = this;
+    stage.jobs.forEach((job, j) => {
       const over = valueAt(play.over, j);
-      const overs = this.overs[j];
-      if (overs) overs[this.made[j] ?? 0] = over;
-      this.made[j] = (this.made[j] ?? 0) + 1;
+      nth(this.overs, j)[run] = over;
       if (over <= job.due) return;
-      const cause = play.causeOf(j, this.actsOf[j] ?? []);
-      this.late[j]?.set(cause, (this.late[j]?.get(cause) ?? 0) + 1);
+      const cause = play.causeOf(j, nth(this.actsOf, j));
+      const late = nth(this.late, j);
+      late.set(cause, (late.get(cause) ?? 0) + 1);
     });
-    this.stage.people.forEach((_, p) => {
+    for (const g of this.groups) {
+      g.overs[run] = Math.max(...g.jobs.map((j) => valueAt(play.over, j)));
+      if (g.jobs.every((j) => valueAt(play.over, j) <= (g.by ?? nth(stage.jobs, j).due))) g.onTime++;
+    }
+    stage.people.forEach((_, p) => {
       this.idle[p] = valueAt(this.idle, p) + play.idleOf(p);
       this.beyond[p] = valueAt(this.beyond, p) + Math.max(0, valueAt(play.lastOf, p) - valueAt(this.plannedLast, p));
     });
+    this.run++;
+  }
+
+  /** The minutes by which it is over in half, in nine of ten, and in as many of the runs as was asked for. */
+  private days(overs: Float64Array): Pick<RehearsedJob, "day50" | "day90" | "dayAtLevel"> {
+    const made = overs.slice(0, this.run).sort();
+    const at = (q: number) => valueAt(made, Math.max(0, Math.ceil(q * this.run - 1e-9) - 1));
+    return { day50: at(0.5), day90: at(0.9), dayAtLevel: at(this.level) };
   }
 
   sum(runs: number): Rehearsal {
-    const jobs = this.stage.jobs.map(({ id, due }, j) => {
-      const overs = (this.overs[j] ?? new Float64Array()).slice(0, runs).sort();
-      const at = (q: number) => valueAt(overs, Math.max(0, Math.ceil(q * runs - 1e-9) - 1));
-      const late = this.late[j] ?? new Map<Cause, number>();
+    const jobs = this.stage.jobs.map(({ id }, j): RehearsedJob => {
+      const overs = nth(this.overs, j);
+      const late = nth(this.late, j);
       const all = [...late.values()].reduce((sum, n) => sum + n, 0);
       return {
         job: id,
-        onTime: overs.filter((o) => o <= due).length / runs,
-        day50: at(0.5),
-        day90: at(0.9),
+        onTime: 1 - all / runs,
+        ...this.days(overs),
         breaks: causes
           .flatMap((cause) => (late.has(cause) ? [{ cause, share: (late.get(cause) ?? 0) / all }] : []))
           .sort((a, b) => b.share - a.share),
       };
     });
+    const groups = this.groups.map(({ group, overs, onTime }) => ({
+      group,
+      onTime: onTime / runs,
+      ...this.days(overs),
+    }));
     const load = this.stage.people.map(({ id }, p) => ({
       person: id,
       idle: valueAt(this.idle, p) / runs,
       over: valueAt(this.beyond, p) / runs,
     }));
-    return { runs, jobs, load };
+    return { runs, jobs, groups, load };
   }
 }

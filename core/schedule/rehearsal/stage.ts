@@ -29,11 +29,11 @@ export interface Act {
 export interface Stage {
   acts: Act[];
   jobs: { id: string; release: number; due: number; arrivals: { chance: number; at: number; daysLate: number[] }[] }[];
-  people: { id: string; chance: number; absence: number }[];
+  people: { id: string; absence: number }[];
   stations: number[];
   racks: number[];
-  /** How many things may turn out otherwise, but for the days on which people are away. */
-  things: number;
+  /** What may turn out otherwise, by its number, but for the days on which people are away. */
+  things: string[];
 }
 
 /** Acts in an order in which each comes behind all that it can wait for. */
@@ -96,14 +96,14 @@ export function stageOf(problem: ScheduleProblem, result: ScheduleResult, knowle
       return known ? [{ chance: chanceOf(`arrival ${name}`), ...known }] : [];
     }),
   }));
-  const people = problem.people.map(({ id }) => ({ id, chance: 0, absence: knowledge.absence[id] ?? 0 }));
+  const people = problem.people.map(({ id }) => ({ id, absence: knowledge.absence[id] ?? 0 }));
   return {
     acts,
     jobs,
     people,
     stations: problem.stations.map((s) => s.capacity),
     racks: problem.racks.map((r) => r.places),
-    things: chances.size,
+    things: [...chances.keys()],
   };
 }
 

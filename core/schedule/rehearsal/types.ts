@@ -46,6 +46,8 @@ export interface RehearsedJob {
   /** The minute by which it is over in half of the runs, and in nine of ten. */
   day50: number;
   day90: number;
+  /** The minute by which it is over as probably as was asked for. */
+  dayAtLevel: number;
   /** What made it late, the most frequent first: shares of the late runs, which add up to 1. */
   breaks: { cause: Cause; share: number }[];
 }
@@ -53,6 +55,8 @@ export interface RehearsedJob {
 export interface Rehearsal {
   runs: number;
   jobs: RehearsedJob[];
+  /** Of jobs that count together: over when the last of them is, on time when each of them is. */
+  groups: ({ group: string } & Pick<RehearsedJob, "onTime" | "day50" | "day90" | "dayAtLevel">)[];
   /**
    * Of each person, on average: minutes without work before their last work is over, and minutes by which that is
    * later than planned.
@@ -60,11 +64,22 @@ export interface Rehearsal {
   load: { person: string; idle: number; over: number }[];
 }
 
+/** Jobs that count together, and by which minute they are on time: each by its own, unless one is said for all. */
+export interface Group {
+  group: string;
+  jobs: string[];
+  by?: number;
+}
+
 export interface RehearseOptions {
   /** Of the chance: any whole number. */
   seed: number;
   /** How often the plan is played through: at least 1. */
   runs: number;
+  /** How probable `dayAtLevel` is, above 0 and below 1; 0.9 unless said. */
+  level?: number;
+  /** Jobs that count together, such as those of one order. Such as are not in the plan are passed over. */
+  groups?: Group[];
   /** Told now and then: how much is done, from 0 to 1. */
   onProgress?: (done: number) => void;
   /** Asked now and then: ends it with the runs that were made, at least two. */

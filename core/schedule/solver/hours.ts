@@ -1,3 +1,5 @@
+import { joined } from "../calendar";
+
 /**
  * The working hours of all people in flat arrays. A person's minutes of work are numbered: index i is the i-th minute
  * in which they work. Work that pauses at the end of a window and goes on in the next is a run of indices.
@@ -132,15 +134,5 @@ const STRETCH = 5;
 const MOST_MINUTES = 8_000_000;
 
 /** Windows sorted and joined where they overlap, within the horizon. */
-export function inOrder(windows: readonly (readonly [number, number])[], horizon: number): [number, number][] {
-  const joined: [number, number][] = [];
-  for (const [from, to] of [...windows].sort((a, b) => a[0] - b[0] || a[1] - b[1])) {
-    const start = Math.max(0, from);
-    const end = Math.min(horizon, to);
-    if (end <= start) continue;
-    const last = joined[joined.length - 1];
-    if (last && start <= last[1]) last[1] = Math.max(last[1], end);
-    else joined.push([start, end]);
-  }
-  return joined;
-}
+export const inOrder = (windows: readonly (readonly [number, number])[], horizon: number): [number, number][] =>
+  joined(windows.map(([from, to]) => [Math.max(0, from), Math.min(horizon, to)] as const));

@@ -10,6 +10,7 @@ import { Ninth1700000000009 } from "./0009";
 import { Tenth1700000000010 } from "./0010";
 import { Eleventh1700000000011 } from "./0011";
 import { Twelfth1700000000012 } from "./0012";
+import { Thirteenth1700000000013 } from "./0013";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -25,4 +26,5 @@ export const migrations = [
   Tenth1700000000010,
   Eleventh1700000000011,
   Twelfth1700000000012,
+  Thirteenth1700000000013,
 ];

@@ -1,0 +1,44 @@
+import {
+  endCalendarKey,
+  listPlanVersions,
+  makeCalendarKey,
+  pinBatch,
+  publishPlan,
+  readCalendarKey,
+  readPlanVersion,
+  unpinBatch,
+  type Plan,
+} from "@kasten/contract/schedule";
+import type { Register } from "../http/handle";
+import type { Outlook } from "../outlook";
+import { calendarKey, endKey, makeKey } from "./calendar";
+import { pin, unpin } from "./pins";
+import { listVersions, publish, readVersion } from "./publish";
+
+const done = { ok: true } as const;
+
+export function planRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
+  register(pinBatch, async ({ db, params, body, person }) => {
+    await pin(db, person, params.id, body.person, body.at);
+    return done;
+  });
+  register(unpinBatch, async ({ db, params, person }) => {
+    await unpin(db, person, params.id);
+    return done;
+  });
+  register.prepared(
+    publishPlan,
+    async ({ db }) => outlook.partOf<Plan>(db, "plan"),
+    async ({ db, body, person, prepared }) => ({
+      number: await publish(db, person, prepared.value, prepared.at, body),
+    }),
+  );
+  register(listPlanVersions, async ({ db }) => ({ versions: await listVersions(db) }));
+  register(readPlanVersion, ({ db, params }) => readVersion(db, params.number));
+  register(readCalendarKey, ({ db, params }) => calendarKey(db, params.id));
+  register(makeCalendarKey, ({ db, params, person }) => makeKey(db, person, params.id));
+  register(endCalendarKey, async ({ db, params, person }) => {
+    await endKey(db, person, params.id);
+    return done;
+  });
+}

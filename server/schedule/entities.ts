@@ -1,0 +1,79 @@
+import { EntitySchema } from "typeorm";
+import { flag, instant, int, jsonb, optional, refers, text, uuid, written } from "../database/columns";
+import type { PlannedOperation } from "@kasten/core/schedule";
+import type { Plan } from "@kasten/contract/schedule";
+
+/** A batch of which somebody has said who ties it, and perhaps from when on. */
+export interface PlanPinRow {
+  batchId: string;
+  personId: string;
+  at: Date | null;
+  setBy: string;
+  setAt: Date;
+}
+export const planPinEntity = new EntitySchema<PlanPinRow>({
+  name: "plan_pin",
+  columns: {
+    batchId: uuid({ primary: true, ...refers("batch") }),
+    personId: uuid(refers("person")),
+    at: instant(optional),
+    setBy: uuid(refers("person")),
+    setAt: written(),
+  },
+});
+
+/** The order of work of the last plan: the next one begins with it. One row. */
+export interface PlanOrderRow {
+  one: boolean;
+  /** Counted on whenever the order becomes another. */
+  revision: number;
+  work: PlannedOperation[];
+}
+export const planOrderEntity = new EntitySchema<PlanOrderRow>({
+  name: "plan_order",
+  columns: { one: flag({ primary: true, default: true }), revision: int(), work: jsonb() },
+  checks: [{ name: "plan_order_one_check", expression: "one" }],
+});
+
+/** A plan as it was published. */
+export interface PublishedPlan {
+  /** The instant from which its minutes count. */
+  origin: string;
+  work: (PlannedOperation & { batch: string; kind: string })[];
+  batches: Pick<Plan["batches"][number], "id" | "number" | "patternName" | "size" | "due" | "ready" | "lateDays">[];
+  cost: number;
+}
+export interface PlanVersionRow {
+  number: number;
+  publishedAt: Date;
+  personId: string;
+  note: string;
+  doc: PublishedPlan;
+}
+export const planVersionEntity = new EntitySchema<PlanVersionRow>({
+  name: "plan_version",
+  columns: {
+    number: int({ primary: true, generated: "increment" }),
+    publishedAt: written(),
+    personId: uuid(refers("person")),
+    note: text({ default: "" }),
+    doc: jsonb(),
+  },
+});
+
+/** The secret address of a person's calendar: only what it hashes to is kept. */
+export interface CalendarKeyRow {
+  personId: string;
+  hash: string;
+  madeAt: Date;
+}
+export const calendarKeyEntity = new EntitySchema<CalendarKeyRow>({
+  name: "calendar_key",
+  columns: {
+    personId: uuid({ primary: true, ...refers("person") }),
+    hash: text({ unique: true }),
+    madeAt: written(),
+  },
+});
+
+export const scheduleEntities = [planPinEntity, planOrderEntity, planVersionEntity, calendarKeyEntity];

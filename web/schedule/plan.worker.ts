@@ -1,0 +1,68 @@
+import { expose } from "comlink";
+import {
+  checkSchedule,
+  differenceOf,
+  rehearse,
+  waysOut,
+  whatIf,
+  type Change,
+  type Knowledge,
+  type PlanDifference,
+  type ScheduleProblem,
+  type ScheduleResult,
+  type WayOut,
+} from "@kasten/core/schedule";
+
+/** As many changes as the server tries when it takes a pin over: so that it comes to the same plan. */
+const REPAIRS = 800;
+const SEED = 1;
+/** Both plans are played through alike: what differs is the plans, so that some hundred times are enough. */
+const RUNS = 400;
+
+export interface Loaded {
+  problem: ScheduleProblem;
+  plan: ScheduleResult;
+  knowledge: Knowledge;
+}
+/** What came of some changes. */
+export interface Trial {
+  plan: ScheduleResult;
+  difference: PlanDifference;
+  /** How probable it is that each job is ready on its day, before and after. */
+  odds: Record<string, { before: number; after: number }>;
+  broken: string[];
+}
+
+let loaded: Loaded | undefined;
+let before: Map<string, number> | undefined;
+
+const oddsIn = (problem: ScheduleProblem, plan: ScheduleResult, knowledge: Knowledge): Map<string, number> =>
+  new Map(rehearse(problem, plan, knowledge, { seed: SEED, runs: RUNS }).jobs.map((j) => [j.job, j.onTime]));
+
+const api = {
+  load(data: Loaded): void {
+    loaded = data;
+    before = undefined;
+  },
+  tryOut(changes: Change[]): Trial {
+    if (!loaded) throw new Error("No plan has been given to try changes on.");
+    const { problem, plan, knowledge } = loaded;
+    before ??= oddsIn(problem, plan, knowledge);
+    const tried = whatIf(problem, plan, changes, { seed: SEED, iterations: REPAIRS });
+    const after = oddsIn(tried.problem, tried.plan, knowledge);
+    return {
+      plan: tried.plan,
+      difference: differenceOf(plan, tried.plan),
+      odds: Object.fromEntries(
+        problem.jobs.map(({ id }) => [id, { before: before?.get(id) ?? 0, after: after.get(id) ?? 0 }]),
+      ),
+      broken: checkSchedule(tried.problem, tried.plan),
+    };
+  },
+  waysOut(job: string): WayOut[] {
+    if (!loaded) throw new Error("No plan has been given to try changes on.");
+    return waysOut(loaded.problem, loaded.plan, job, { seed: SEED, iterations: REPAIRS / 2 });
+  },
+};
+export type PlanWorker = typeof api;
+expose(api);

@@ -1,0 +1,103 @@
+import { computed, ref, type ComputedRef, type Ref } from "vue";
+import { pinBatch, unpinBatch, type Plan } from "@kasten/contract/schedule";
+import type { Refusal } from "../http";
+import { useChange } from "../parts/useChange";
+import type { PlanTrial } from "./usePlanTrial";
+
+type Work = Plan["work"][number];
+const STEP_MINUTES = 30;
+
+export interface Move {
+  /** The tying that is moved. */
+  work: ComputedRef<Work | undefined>;
+  batch: ComputedRef<Plan["batches"][number] | undefined>;
+  /** Who could do it. */
+  able: Ref<string[]>;
+  person: Ref<string>;
+  /** From which minute on; undefined for whenever it fits. */
+  start: Ref<number | undefined>;
+  busy: Ref<boolean>;
+  refusal: Ref<Refusal | null>;
+  choose: (work: Work) => Promise<void>;
+  /** Puts it there, and tries what that costs. */
+  put: (person: string, start: number | undefined) => void;
+  /** One step earlier or later, or to the next person. */
+  step: (time: number, people: number) => void;
+  leave: () => void;
+  /** Keeps who does it, and from when on if `isTimed`. */
+  accept: (isTimed: boolean) => Promise<void>;
+  unpin: () => Promise<void>;
+}
+
+/** A batch that is moved by hand: tried at every step, made when it is accepted. */
+export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, choicesOf }: PlanTrial): Move {
+  const chosen = ref("");
+  const able = ref<string[]>([]);
+  const person = ref("");
+  const start = ref<number>();
+  const { busy, refusal, send } = useChange();
+  const work = computed(() => plan.value?.work.find((w) => w.id === chosen.value));
+  const batch = computed(() => plan.value?.batches.find((b) => b.id === work.value?.batch));
+
+  function put(who: string, minute: number | undefined): void {
+    if (!work.value) return;
+    person.value = who;
+    start.value = minute;
+    if (!able.value.includes(who)) {
+      clear();
+      return;
+    }
+    const { id: operation } = work.value;
+    void tryOut([
+      minute === undefined
+        ? { do: "give", operation, person: who }
+        : { do: "move", operation, person: who, start: Math.max(plan.value?.now ?? 0, Math.round(minute)) },
+    ]);
+  }
+
+  function step(time: number, people: number): void {
+    if (!work.value || !plan.value) return;
+    const at = able.value.indexOf(person.value);
+    const who = able.value[Math.min(able.value.length - 1, Math.max(0, at + people))] ?? person.value;
+    put(who, time === 0 ? start.value : (start.value ?? work.value.start) + time * STEP_MINUTES);
+  }
+
+  function leave(): void {
+    chosen.value = "";
+    clear();
+  }
+
+  return {
+    work,
+    batch,
+    able,
+    person,
+    start,
+    busy,
+    refusal,
+    put,
+    step,
+    leave,
+    choose: async (w) => {
+      clear();
+      refusal.value = null;
+      chosen.value = w.id;
+      person.value = w.person;
+      start.value = undefined;
+      able.value = await choicesOf(w.id);
+    },
+    accept: async (isTimed) => {
+      if (!plan.value || !batch.value) return;
+      const tried = trial.value?.plan.assignments.find((a) => a.operation === chosen.value);
+      const minute = tried?.start ?? start.value ?? plan.value.now;
+      const at = isTimed ? new Date(Date.parse(plan.value.origin) + minute * 60_000).toISOString() : null;
+      const said = `Batch ${batch.value.number} is planned so`;
+      if (await send(pinBatch, { params: { id: batch.value.id }, body: { person: person.value, at } }, said)) leave();
+    },
+    unpin: async () => {
+      if (!batch.value) return;
+      const said = `Batch ${batch.value.number} is left to the plan`;
+      if (await send(unpinBatch, { params: { id: batch.value.id } }, said)) leave();
+    },
+  };
+}

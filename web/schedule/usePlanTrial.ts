@@ -1,0 +1,122 @@
+import { wrap, type Remote } from "comlink";
+import { onScopeDispose, ref, shallowRef, watch, type Ref } from "vue";
+import { completionsOf, costOf, type Change, type ScheduleResult, type WayOut } from "@kasten/core/schedule";
+import { readProblem, type Plan } from "@kasten/contract/schedule";
+import type { ReplyOf } from "@kasten/contract/http";
+import { call } from "../http";
+import type { PlanWorker, Trial } from "./plan.worker";
+
+/** The plan as it comes over the wire, whole again. */
+function planOf({ problem, assignments }: ReplyOf<typeof readProblem>): ScheduleResult {
+  const completions = completionsOf(problem, assignments);
+  const planned = new Set(completions.map((c) => c.job));
+  return {
+    assignments,
+    completions,
+    cost: costOf(problem, assignments, completions),
+    lowerBound: 0,
+    iterations: 0,
+    unscheduled: problem.jobs
+      .filter((j) => !planned.has(j.id))
+      .map((j) => ({ job: j.id, reason: { code: "ORDER_IMPOSSIBLE", details: {} } })),
+  };
+}
+
+export interface PlanTrial {
+  /** What came of the changes that were asked for last; none while they are tried. */
+  trial: Ref<Trial | undefined>;
+  /** Why the changes cannot be tried, in a sentence. */
+  refused: Ref<string>;
+  busy: Ref<boolean>;
+  /** Who may do an operation, by its name. */
+  choicesOf: (operation: string) => Promise<string[]>;
+  tryOut: (changes: Change[]) => Promise<void>;
+  ways: (job: string) => Promise<WayOut[]>;
+  clear: () => void;
+}
+
+/**
+ * Changes of the plan, tried beside the page. While one is tried only the newest of those that come meanwhile is kept:
+ * a hand that moves asks more often than can be answered.
+ */
+export function usePlanTrial(plan: Ref<Plan | undefined>): PlanTrial {
+  const trial = shallowRef<Trial>();
+  const refused = ref("");
+  const busy = ref(false);
+  let worker: { thread: Worker; api: Remote<PlanWorker> } | undefined;
+  let data: Promise<ReplyOf<typeof readProblem>> | undefined;
+  let waiting: Change[] | undefined;
+  let asked = 0;
+
+  watch(
+    () => plan.value?.revision,
+    () => (data = undefined),
+  );
+  onScopeDispose(() => worker?.thread.terminate());
+
+  async function ready(): Promise<Remote<PlanWorker>> {
+    if (!worker) {
+      const thread = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
+      worker = { thread, api: wrap<PlanWorker>(thread) };
+    }
+    if (!data) {
+      data = call(readProblem);
+      const given = await data;
+      await worker.api.load({ problem: given.problem, plan: planOf(given), knowledge: given.knowledge });
+    }
+    await data;
+    return worker.api;
+  }
+
+  async function tryOut(changes: Change[]): Promise<void> {
+    waiting = changes;
+    if (busy.value) return;
+    busy.value = true;
+    const mine = asked;
+    try {
+      while (waiting) {
+        const now: Change[] = waiting;
+        waiting = undefined;
+        try {
+          const found = await (await ready()).tryOut(now);
+          if (mine !== asked) return;
+          trial.value = found;
+          refused.value = "";
+        } catch (error) {
+          trial.value = undefined;
+          refused.value = wordsOf(error);
+        }
+      }
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  return {
+    trial,
+    refused,
+    busy,
+    tryOut,
+    ways: async (job) => (await ready()).waysOut(job),
+    choicesOf: async (operation) => {
+      await ready();
+      const given = await data;
+      const o = given?.problem.jobs.flatMap((j) => j.operations).find((x) => x.id === operation);
+      return (o?.choices ?? []).map((c) => c.person);
+    },
+    clear: () => {
+      asked++;
+      waiting = undefined;
+      trial.value = undefined;
+      refused.value = "";
+    },
+  };
+}
+
+/** What the worker refused: a coded error loses its class on the way, its words stay. */
+function wordsOf(error: unknown): string {
+  if (!(error instanceof Error)) throw error;
+  const [, reason] = /^SCHEDULE_INVALID \{"reason":"(.+)"\}$/.exec(error.message) ?? [];
+  if (reason === undefined) throw error;
+  return reason;
+}
