@@ -71,4 +71,29 @@ export const waiting = endpoint({
     box: z.number(),
   }),
 });
-export const bookEndpoints = [listFinished, listEvents, waiting];
+export const readPromises = endpoint({
+  id: "readPromises",
+  method: "get",
+  path: "/book/promises",
+  summary: "How promises were kept, month by month",
+  room: "book",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: z.object({
+    months: z.array(
+      z.object({
+        /** As year-month. */
+        month: z.string(),
+        lines: z.number().int(),
+        kept: z.number().int(),
+        /** How probable they were held to be, on average, of those of which it was said. */
+        odds: z.number().nullable(),
+        /** What held those that were late. */
+        late: z.array(z.object({ cause: z.string(), lines: z.number().int() })),
+      }),
+    ),
+  }),
+});
+export const bookEndpoints = [listFinished, listEvents, waiting, readPromises];

@@ -29,6 +29,8 @@ export const lineInput = skuSchema.extend({
   wishes: z.string().max(400).optional(),
   /** What of it is a choice of the pattern: the batch is made up by it. */
   asked: askedSchema.optional(),
+  /** How probable it was, as it was written, that it is ready on its day; kept as the promise. */
+  odds: z.number().min(0).max(1).optional(),
 });
 /** More at once than a room ties in years is a slip of the keyboard. */
 const MOST_ORDERED = 24_000;
@@ -61,6 +63,9 @@ export const orderLineSchema = skuSchema.extend({
   wishes: z.string(),
   asked: askedSchema,
   pricePerDozenCents: z.number().int(),
+  /** The day for which it was promised as it was written, and how probable that was held to be. */
+  promisedFor: isoDay.nullable(),
+  promisedOdds: z.number().nullable(),
   boxed: z.number().int(),
   /** Good flies put by for this line. */
   ready: z.number().int(),

@@ -1,4 +1,4 @@
-import type { listFinished, waiting } from "@kasten/contract/book";
+import type { listFinished, readPromises, waiting } from "@kasten/contract/book";
 import type { ReplyOf } from "@kasten/contract/http";
 import { isoInstant, row, rows, type Db } from "../database/rows";
 
@@ -41,4 +41,33 @@ export async function waitingCounts(db: Db): Promise<ReplyOf<typeof waiting>> {
      FROM batch WHERE state NOT IN ('finished', 'dissolved')`,
   );
   return counts ?? { orders: 0, batches: 0, materials: 0, plan: 0, bench: 0, box: 0 };
+}
+
+/** So many months are looked back. */
+const MONTHS = 24;
+
+/** Lines of which the day has passed: on time when the last of their flies was boxed by it. */
+export async function keptByMonth(db: Db, today: string): Promise<ReplyOf<typeof readPromises>["months"]> {
+  return rows(
+    db,
+    `WITH line AS (
+       SELECT l.id, l.flies, l.promised_odds AS odds, l.late_by, COALESCE(l.promised_for, l.due, o.due) AS day
+       FROM order_line l JOIN customer_order o ON o.id = l.order_id
+       WHERE NOT l.cancelled AND l.flies > 0 AND COALESCE(l.promised_for, l.due, o.due) < $1::date
+         AND COALESCE(l.promised_for, l.due, o.due) >= $1::date - make_interval(months => $2)
+     ), boxed AS (
+       SELECT m.order_line_id AS id, sum(m.quantity) FILTER (WHERE m.at::date <= line.day) AS flies
+       FROM movement m JOIN line ON line.id = m.order_line_id WHERE m.reason = 'boxed' GROUP BY 1
+     ), told AS (
+       SELECT to_char(day, 'YYYY-MM') AS month, line.odds, COALESCE(boxed.flies, 0) >= line.flies AS kept,
+         COALESCE(line.late_by, 'not known') AS cause
+       FROM line LEFT JOIN boxed ON boxed.id = line.id
+     )
+     SELECT month, count(*)::int AS lines, (count(*) FILTER (WHERE kept))::int AS kept, avg(odds)::float8 AS odds,
+       COALESCE((SELECT json_agg(json_build_object('cause', cause, 'lines', n) ORDER BY n DESC, cause) FROM (
+         SELECT cause, count(*)::int AS n FROM told t WHERE t.month = told.month AND NOT t.kept GROUP BY 1) c), '[]')
+         AS late
+     FROM told GROUP BY month ORDER BY month DESC`,
+    [today, MONTHS],
+  );
 }

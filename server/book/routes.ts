@@ -1,12 +1,12 @@
 import { flyPrior, startsFor } from "@kasten/core/learning";
-import { listEvents, listFinished, waiting } from "@kasten/contract/book";
+import { listEvents, listFinished, readPromises, waiting } from "@kasten/contract/book";
 import { finishedCounts } from "../batches";
 import type { Db } from "../database/rows";
 import type { Register } from "../http/handle";
 import { fieldProblem } from "../http/problems";
 import { events } from "../log";
-import { readSettings } from "../settings";
-import { finishedPage, waitingCounts } from "./queries";
+import { readSettings, todayIn } from "../settings";
+import { finishedPage, keptByMonth, waitingCounts } from "./queries";
 
 /** The number at which the page before ended. */
 function numberOf(cursor: string | undefined): number | undefined {
@@ -47,5 +47,8 @@ export function bookRoutes(register: Register): void {
     const { page, next } = pageOf(await events(db, { before: numberOf(cursor), limit: limit + 1 }), limit, (e) => e.id);
     return { events: page, next };
   });
+  register(readPromises, async ({ db }) => ({
+    months: await keptByMonth(db, todayIn((await readSettings(db)).timeZone)),
+  }));
   register(waiting, ({ db }) => waitingCounts(db));
 }

@@ -70,6 +70,8 @@ export interface OrderLineRow {
   /** The day for which it was promised when it was written, and how probable that was held to be. */
   promisedFor: string | null;
   promisedOdds: number | null;
+  /** What held it when its day passed, kept by the plan. */
+  lateBy: string | null;
 }
 
 export const orderLineEntity = new EntitySchema<OrderLineRow>({
@@ -91,6 +93,7 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
     cancelled: flag(),
     promisedFor: { type: "date", nullable: true },
     promisedOdds: numeric(optional),
+    lateBy: text(optional),
   },
   indices: [
     { name: "order_line_order", columns: ["orderId"] },

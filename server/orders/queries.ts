@@ -8,7 +8,8 @@ const lines = `
   SELECT json_agg(json_build_object(
     'id', l.id, 'position', l.position, 'pattern', l.pattern_id, 'patternName', p.name, 'variant', l.variant,
     'form', l.form, 'size', l.size, 'flies', l.flies, 'policy', l.policy, 'due', l.due, 'wishes', l.wishes,
-    'asked', l.asked, 'pricePerDozenCents', l.price_per_dozen_cents, 'boxed', pr.boxed, 'ready', pr.ready, 'inBatches', pr.in_batches)
+    'asked', l.asked, 'pricePerDozenCents', l.price_per_dozen_cents,
+    'promisedFor', l.promised_for, 'promisedOdds', l.promised_odds::float8, 'boxed', pr.boxed, 'ready', pr.ready, 'inBatches', pr.in_batches)
     ORDER BY l.position) AS lines
   FROM order_line l JOIN pattern p ON p.id = l.pattern_id JOIN line_progress pr ON pr.line_id = l.id
   WHERE l.order_id = o.id AND NOT l.cancelled`;

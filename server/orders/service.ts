@@ -38,6 +38,7 @@ interface Pricing {
   world: World;
   customer: Customer;
   lines: LineInput[];
+  due: string;
 }
 
 async function insertLine(db: Db, pricing: Pricing, orderId: string, position: number, line: LineInput): Promise<void> {
@@ -45,6 +46,8 @@ async function insertLine(db: Db, pricing: Pricing, orderId: string, position: n
     orderId,
     ...lineRow(line, position),
     pricePerDozenCents: priceOfLine(pricing, line),
+    promisedFor: line.due ?? pricing.due,
+    promisedOdds: line.odds ?? null,
   });
 }
 
@@ -83,7 +86,7 @@ export async function saveOrder(db: Db, person: Who, input: OrderInput, at: Date
   const exception = await exceptionFor(db, person, letPass, input, at);
   const row = { customerId: customer.id, due, dueReason, note, text, exception, ...created };
   const made = await insert(db, orderEntity, row);
-  const pricing = { world, customer, lines: input.lines };
+  const pricing = { world, customer, lines: input.lines, due };
   for (const [i, line] of input.lines.entries()) await insertLine(db, pricing, made.id, i, line);
   const told = `Wrote order ${made.number} for ${customer.name}: ${summary(world, input.lines)}, due ${due}`;
   await logEvent(db, person, "order", made.id, "written", told + passedWords(exception), at);
@@ -140,7 +143,7 @@ export async function changeOrder(
   const before = await lockedOrder(db, id, input.lines, (o) =>
     o.version === input.version ? undefined : staleOrder(o, input),
   );
-  await writeLines(db, { world, customer: known, lines: input.lines }, before);
+  await writeLines(db, { world, customer: known, lines: input.lines, due: input.due }, before);
   const { customer: customerId, due, dueReason = null, note, text, version } = input;
   const exception = await exceptionFor(db, person, letPass, input, new Date());
   await update(db, orderEntity, { id, version }, { customerId, due, dueReason, note, text, exception });

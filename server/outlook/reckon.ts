@@ -9,9 +9,11 @@ import {
   basisOf,
   differencesOf,
   draftOf,
+  keepLateBy,
   keepPlanOrder,
   knowledgeOf,
   lastVersion,
+  lateCauses,
   lateOrders,
   oddsOfOrders,
   orderGroups,
@@ -87,6 +89,7 @@ async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>
   const inForce = runs ? shown(runs, await knowledgeOf(db, planning, runs)) : undefined;
   plan.differences = version ? differencesOf(planning, version, plan) : [];
   const worked = inForce?.plan ?? plan;
+  await keepLateBy(db, planning.room.today, lateCauses(planning, worked));
   return {
     needs: { needs: planning.needs },
     cover: [...coverOf(planning.room)],

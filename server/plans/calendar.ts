@@ -3,14 +3,14 @@ import ical, { ICalCalendarMethod } from "ical-generator";
 import { workedIn } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
 import { isoInstant, type Db } from "../database/rows";
-import { notFound, Problem } from "../http/problems";
+import { notFound } from "../http/problems";
 import { logEvent } from "../log";
 import type { Outlook } from "../outlook";
 import { calendarKeyEntity, frameOf } from "../schedule";
 import { readSettings } from "../settings";
 import { activePersonById } from "../team";
 
-type Who = { id: string; role: string };
+type Who = { id: string };
 const KEY_BYTES = 24;
 /** How often a calendar is asked to look again. */
 const AGAIN_SECONDS = 1800;
@@ -18,33 +18,23 @@ const AGAIN_SECONDS = 1800;
 /** Of a long random key a plain hash is enough: it cannot be guessed. */
 const hashOf = (key: string): string => createHash("sha256").update(key).digest("base64url");
 
-/** Everybody has their own calendar; the owner may end or renew that of others. */
-function guardOwn(who: Who, person: string): void {
-  if (who.id !== person && who.role !== "owner")
-    throw new Problem("not-allowed", "Not allowed", "The address of a calendar is for the person themselves.");
-}
-
 export async function calendarKey(db: Db, person: string): Promise<{ madeAt: string | null }> {
   const kept = await db.getRepository(calendarKeyEntity).findOneBy({ personId: person });
   return { madeAt: kept ? isoInstant(kept.madeAt) : null };
 }
 
 /** Makes a secret address; the one before is no longer answered. */
-export async function makeKey(db: Db, who: Who, person: string): Promise<{ path: string; madeAt: string }> {
-  guardOwn(who, person);
-  const known = await activePersonById(db, person);
-  if (!known) throw notFound("person");
+export async function makeKey(db: Db, who: Who): Promise<{ path: string; madeAt: string }> {
   const key = randomBytes(KEY_BYTES).toString("base64url");
   const madeAt = new Date();
-  await db.getRepository(calendarKeyEntity).upsert({ personId: person, hash: hashOf(key), madeAt }, ["personId"]);
-  await logEvent(db, who, "person", person, "calendar", `Made a calendar address of ${known.name}’s plan`);
+  await db.getRepository(calendarKeyEntity).upsert({ personId: who.id, hash: hashOf(key), madeAt }, ["personId"]);
+  await logEvent(db, who, "person", who.id, "calendar", "Made a calendar address of their plan");
   return { path: `/api/calendars/${key}.ics`, madeAt: isoInstant(madeAt) };
 }
 
-export async function endKey(db: Db, who: Who, person: string): Promise<void> {
-  guardOwn(who, person);
-  const { affected } = await db.getRepository(calendarKeyEntity).delete({ personId: person });
-  if (affected) await logEvent(db, who, "person", person, "calendar", "Ended a calendar address");
+export async function endKey(db: Db, who: Who): Promise<void> {
+  const { affected } = await db.getRepository(calendarKeyEntity).delete({ personId: who.id });
+  if (affected) await logEvent(db, who, "person", who.id, "calendar", "Ended the calendar address of their plan");
 }
 
 /** The plan of whoever a secret address belongs to, as a calendar. */

@@ -35,10 +35,10 @@ export function planRoutes(register: Register, { outlook }: { outlook: Outlook }
   );
   register(listPlanVersions, async ({ db }) => ({ versions: await listVersions(db) }));
   register(readPlanVersion, ({ db, params }) => readVersion(db, params.number));
-  register(readCalendarKey, ({ db, params }) => calendarKey(db, params.id));
-  register(makeCalendarKey, ({ db, params, person }) => makeKey(db, person, params.id));
-  register(endCalendarKey, async ({ db, params, person }) => {
-    await endKey(db, person, params.id);
+  register(readCalendarKey, ({ db, person }) => calendarKey(db, person.id));
+  register(makeCalendarKey, ({ db, person }) => makeKey(db, person));
+  register(endCalendarKey, async ({ db, person }) => {
+    await endKey(db, person);
     return done;
   });
 }

@@ -7,10 +7,12 @@ export const SEED = 1;
 /** Changes near the last plan: as many as a page tries when somebody moves a batch. */
 export const REPAIRS = 800;
 const ITERATIONS = 3000;
+/** The first plan has nothing to stay near to: it is looked for longer. */
+const FIRST_ITERATIONS = 8000;
 /** Another plan near the last one is worth the change when it costs so much less, */
-const WORTH_REPAIR = 0.002;
+const WORTH_REPAIR = 0.01;
 /** and one that is made quite anew when it costs so much less. */
-const WORTH_ANEW = 0.01;
+const WORTH_ANEW = 0.05;
 
 /**
  * The draft: the last plan, timed anew, unless another is worth the change. People have begun to reckon with it, and a
@@ -18,12 +20,29 @@ const WORTH_ANEW = 0.01;
  */
 export function draftOf(problem: ScheduleProblem, last: PlannedOperation[] | undefined): ScheduleResult {
   const options = { seed: SEED, iterations: ITERATIONS };
-  if (!last || last.length === 0) return solveSchedule(problem, options);
-  const kept = solveSchedule(problem, { ...options, iterations: 0, start: last });
+  if (!last || last.length === 0)
+    return settled(problem, solveSchedule(problem, { ...options, iterations: FIRST_ITERATIONS }).assignments);
+  const kept = settled(problem, last);
   const repaired = solveSchedule(problem, { ...options, iterations: REPAIRS, start: kept.assignments, isRepair: true });
-  const near = isWorth(repaired, kept, WORTH_REPAIR) ? repaired : kept;
+  const near = isWorth(repaired, kept, WORTH_REPAIR) ? settled(problem, repaired.assignments) : kept;
   const anew = solveSchedule(problem, { ...options, start: near.assignments });
-  return isWorth(anew, near, WORTH_ANEW) ? anew : near;
+  return isWorth(anew, near, WORTH_ANEW) ? settled(problem, anew.assignments) : near;
+}
+
+const MOST_REPLAYS = 5;
+
+/**
+ * A plan in an order that makes itself again when it is timed anew: work that was done in a gap comes earlier in the
+ * order by time than in the list of the search, and may let more begin.
+ */
+function settled(problem: ScheduleProblem, start: PlannedOperation[]): ScheduleResult {
+  let plan = solveSchedule(problem, { seed: SEED, iterations: 0, start });
+  for (let i = 0; i < MOST_REPLAYS; i++) {
+    const again = solveSchedule(problem, { seed: SEED, iterations: 0, start: plan.assignments });
+    if (sequence(again.assignments) === sequence(plan.assignments)) return again;
+    plan = again;
+  }
+  return plan;
 }
 
 function isWorth(other: ScheduleResult, kept: ScheduleResult, share: number): boolean {

@@ -5,4 +5,5 @@ export * from "./frame";
 export * from "./knowledge";
 export * from "./plan";
 export * from "./promise";
+export { keepLateBy } from "./queries";
 export * from "./versions";

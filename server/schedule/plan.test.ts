@@ -55,7 +55,10 @@ describe("the plan", () => {
     expect(without.work.filter((w) => w.person === busiest.id)).toEqual([]);
     expect(without.violations).toEqual([]);
     await change(busiest, { hours: busiest.hours });
-    expect((await owner.ok(readPlan)).cost.total).toBeCloseTo(before.cost.total, 6);
+    const after = await owner.ok(readPlan);
+    expect(after.work.filter((w) => w.person === busiest.id).length).toBeGreaterThan(0);
+    // A plan that has been repaired twice is kept as long as no other is a twentieth cheaper.
+    expect(after.cost.total).toBeLessThan(before.cost.total * 1.06);
   });
   test("takes longer at a slower pace", async () => {
     const { people } = await owner.ok(listPeople);

@@ -163,6 +163,19 @@ export function oddsOfOrders(planning: Planning, plan: Plan, { groups }: Rehears
   });
 }
 
+/** What holds each order whose day has passed: the material that it waits for, a fault, or what the batch waits for. */
+export function lateCauses({ room, frame }: Planning, plan: Plan): { order: string; cause: string }[] {
+  const today = frame.dayOf(frame.now);
+  const byBatch = new Map(plan.batches.map((b) => [b.id, b]));
+  const causes = new Map<string, string>();
+  for (const { batch } of room.batches) {
+    const b = byBatch.get(batch.id);
+    const cause = b?.waitsFor ? "material" : b?.held ? "no place in the plan" : "hours";
+    for (const c of batch.claims) if (c.due < today && !causes.has(c.orderId)) causes.set(c.orderId, cause);
+  }
+  return [...causes].map(([order, cause]) => ({ order, cause }));
+}
+
 const MOST_TURNS = 4;
 
 /** For each person what comes next by the plan and is still to be released. */

@@ -12,6 +12,17 @@ export async function preparedKeys(db: Db): Promise<Set<string>> {
   return new Set(done.map((p) => `${p.batchId}|${p.kind}|${p.component}`));
 }
 
+/** Keeps what holds lines of which the day passes, the first time that it does. */
+export const keepLateBy = (db: Db, today: string, causes: { order: string; cause: string }[]): Promise<unknown> =>
+  causes.length === 0
+    ? Promise.resolve()
+    : db.query(
+        `UPDATE order_line l SET late_by = c.cause FROM customer_order o, unnest($2::uuid[], $3::text[]) AS c(id, cause)
+         WHERE o.id = l.order_id AND o.id = c.id AND l.late_by IS NULL AND NOT l.cancelled
+           AND COALESCE(l.promised_for, l.due, o.due) < $1::date`,
+        [today, causes.map((c) => c.order), causes.map((c) => c.cause)],
+      );
+
 /** The rank of each customer, by name. */
 export const rankByCustomer = async (db: Db): Promise<Map<string, number>> =>
   new Map(

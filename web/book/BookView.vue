@@ -8,6 +8,7 @@ import ShowMore from "../parts/ShowMore.vue";
 import { dayYear } from "../parts/format";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
+import PromiseTable from "./PromiseTable.vue";
 
 const finished = usePages({
   key: () => ["finished"],
@@ -77,6 +78,8 @@ const batches: Column<Finished>[] = [
       >Nothing yet. Each batch that is closed teaches its rejects, its minutes and what it really used.</template
     >
   </DataTable>
+  <h2 class="mb-1">How promises were kept</h2>
+  <PromiseTable class="mb-5" />
   <h2 class="mb-1">Finished batches</h2>
   <DataTable
     name="finished"

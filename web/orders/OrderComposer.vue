@@ -53,8 +53,13 @@ const input = computed(() => ({
     due: l.due,
     wishes: wishWords(l),
     asked: wished.value[i]?.asked,
+    odds: oddsOf(i),
   })),
 }));
+/** What was shown of a line is kept as its promise. */
+function oddsOf(i: number): number | undefined {
+  return promised.value.lines[i]?.odds ?? undefined;
+}
 /** A line that is there already keeps its place in batches and bins. */
 function sameLine(i: number): string | undefined {
   const l = read.value.lines[i];
@@ -73,16 +78,25 @@ function sameLine(i: number): string | undefined {
 const promised = usePromise(
   computed(() =>
     whole.value && !props.order
-      ? input.value.lines.map(({ id: _id, policy: _policy, wishes: _wishes, due: _due, ...line }) => line)
+      ? read.value.lines.map((l, i) => ({
+          pattern: l.pattern ?? "",
+          variant: l.variant ?? "",
+          form: l.form ?? "",
+          size: l.size ?? "",
+          flies: l.flies ?? 0,
+          asked: wished.value[i]?.asked,
+          due: l.due ?? read.value.due,
+        }))
       : undefined,
   ),
 );
 const tooEarly = computed(() =>
-  promised.value.filter((p, i) => {
+  promised.value.lines.filter((p, i) => {
     const due = read.value.lines[i]?.due ?? read.value.due;
     return p.day === null || (due !== undefined && p.day > due);
   }),
 );
+const percent = (odds: number): number => Math.round(odds * 100);
 const total = computed(() =>
   read.value.lines.reduce((sum, l, i) => sum + ((l.flies ?? 0) / 12) * (prices.value[i]?.perDozenCents ?? 0), 0),
 );
@@ -153,7 +167,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :read="read.lines"
       :wished="wished"
       :prices="prices"
-      :promised="promised"
+      :promised="promised.lines"
     />
     <EarlierOrders
       v-for="d in ofEarlier"
@@ -170,6 +184,14 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       Not by the day promised:
       {{ tooEarly.map((p) => `${patterns.get(p.pattern)?.name} ${p.size}, ${p.sentence}`).join(" ") }} You may save it
       all the same; the plan will name it.
+    </p>
+    <p v-if="promised.others.length > 0" class="callout my-1">
+      Less surely ready on their day with it:
+      {{
+        promised.others
+          .map((o) => `batch ${o.number}, ${percent(o.after)} instead of ${percent(o.before)} of 100`)
+          .join("; ")
+      }}.
     </p>
     <div class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
       <button class="btn btn-main" :disabled="!whole || busy || !isLetPass">

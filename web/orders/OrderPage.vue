@@ -43,6 +43,7 @@ const columns: Column<Line>[] = [
   { id: "batches", head: "In batches", end: true, value: (l) => l.inBatches || undefined },
   { id: "ready", head: "Ready", end: true, value: (l) => l.ready || undefined },
   { id: "boxed", head: "Boxed", end: true, value: (l) => l.boxed || undefined },
+  { id: "promised", head: "Promised", class: "whitespace-nowrap", value: (l) => l.promisedFor ?? undefined },
   { id: "price", head: "Price", end: true, mono: true, value: (l) => ((l.flies / 12) * l.pricePerDozenCents) / 100 },
 ];
 </script>
@@ -113,6 +114,14 @@ const columns: Column<Line>[] = [
       <template #cell-batches="{ row: l }"><DozenCount v-if="l.inBatches" :flies="l.inBatches" /></template>
       <template #cell-ready="{ row: l }"><DozenCount v-if="l.ready" :flies="l.ready" /></template>
       <template #cell-boxed="{ row: l }"><DozenCount v-if="l.boxed" :flies="l.boxed" /></template>
+      <template #cell-promised="{ row: l }"
+        ><template v-if="l.promisedFor"
+          >{{ dayYear(l.promisedFor)
+          }}<span v-if="l.promisedOdds !== null" class="block text-[0.83rem] text-soft"
+            >held to be kept in {{ Math.round(l.promisedOdds * 100) }} of 100</span
+          ></template
+        ></template
+      >
       <template #cell-price="{ row: l }">{{ money((l.flies / 12) * l.pricePerDozenCents) }}</template>
     </DataTable>
     <h2 class="mb-1">History</h2>

@@ -2,7 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { computed, ref, defineAsyncComponent } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
-import { readLate } from "@kasten/contract/schedule";
+import { readLate, readOdds } from "@kasten/contract/schedule";
 import { call, usePages } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
@@ -27,9 +27,22 @@ const lateOrders = computed(() => {
   const ids = new Set(late.data.value?.orders);
   return (o: Order) => ids.has(o.id);
 });
+const odds = useQuery({ key: ["odds"], query: () => call(readOdds) });
+const oddsOf = computed(() => {
+  const known = new Map(odds.data.value?.orders.map((o) => [o.id, o]));
+  return (o: Order) => known.get(o.id);
+});
+/** Surer than this is not worth a word. */
+const SURE = 0.95;
+const unsure = (o: Order): string => {
+  const known = oddsOf.value(o);
+  if (!known || known.odds >= SURE || lateOrders.value(o)) return "";
+  return `on its day in ${Math.round(known.odds * 100)} of 100`;
+};
 const sum = (o: Order, what: "flies" | "ready" | "boxed") => o.lines.reduce((n, l) => n + l[what], 0);
 const isReady = (o: Order) => sum(o, "ready") > 0 && sum(o, "ready") + sum(o, "boxed") >= sum(o, "flies");
 const said = (o: Order): string => (lateOrders.value(o) ? "late in the plan" : isReady(o) ? "ready to box" : "");
+const told = (o: Order): string => [said(o), unsure(o)].filter(Boolean).join(", ");
 const MOST_NAMED = 4;
 const columns: Column<Order>[] = [
   { id: "due", head: "Due", class: "whitespace-nowrap", value: (o) => o.due },
@@ -45,7 +58,7 @@ const columns: Column<Order>[] = [
   { id: "owed", head: "Owed", end: true, value: (o) => sum(o, "flies") - sum(o, "boxed") },
   { id: "ready", head: "Ready", word: "ready", end: true, value: (o) => sum(o, "ready") || undefined },
   { id: "boxed", head: "Boxed", end: true, value: (o) => sum(o, "boxed") || undefined },
-  { id: "state", head: "How it stands", quiet: true, value: said },
+  { id: "state", head: "How it stands", quiet: true, value: told },
 ];
 </script>
 
@@ -75,7 +88,8 @@ const columns: Column<Order>[] = [
     <template #cell-ready="{ row: o }"><DozenCount v-if="sum(o, 'ready') > 0" :flies="sum(o, 'ready')" /></template>
     <template #cell-boxed="{ row: o }"><DozenCount v-if="sum(o, 'boxed') > 0" :flies="sum(o, 'boxed')" /></template>
     <template #cell-state="{ row: o }"
-      ><span v-if="said(o)" class="tag" :class="lateOrders(o) ? 'tag-call' : 'tag-done'">{{ said(o) }}</span></template
+      ><span v-if="said(o)" class="tag" :class="lateOrders(o) ? 'tag-call' : 'tag-done'">{{ said(o) }}</span
+      ><span v-if="unsure(o)" class="tag" :title="oddsOf(o)?.breaks">{{ unsure(o) }}</span></template
     >
     <template #empty>{{
       state === "open"

@@ -102,7 +102,13 @@ const columns: Column<Line>[] = [
         >{{ l.promised.day ? day(l.promised.day) : "no day"
         }}<span class="block text-[0.83rem] text-soft">{{
           l.promised.holds === "shelf" ? "on the shelf" : `held by ${l.promised.holds}`
-        }}</span></span
+        }}</span
+        ><span
+          v-if="l.promised.odds !== null && l.promised.holds !== 'shelf'"
+          class="block text-[0.83rem]"
+          :class="l.promised.odds < 0.8 ? 'text-call' : 'text-soft'"
+          >on the day in {{ Math.round(l.promised.odds * 100) }} of 100</span
+        ></span
       ></template
     >
   </DataTable>

@@ -3,7 +3,7 @@ import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
 import { workedIn } from "@kasten/core/schedule";
-import { call, Refusal } from "../http";
+import { call } from "../http";
 import ListBox from "../parts/ListBox.vue";
 import { day } from "../parts/format";
 import { timeOf } from "./planTime";
@@ -12,12 +12,8 @@ import { timeOf } from "./planTime";
 const plan = useQuery({
   key: ["published", "week"],
   query: async () => {
-    try {
-      return await call(readPlan, { query: { which: "published" } });
-    } catch (error) {
-      if (!(error instanceof Refusal) || error.problem.type !== "not-found") throw error;
-      return call(readPlan);
-    }
+    const draft = await call(readPlan);
+    return draft.published ? call(readPlan, { query: { which: "published" } }) : draft;
   },
 });
 const EVERYBODY = "";
@@ -69,7 +65,7 @@ const print = (): void => window.print();
       {{ plan.data.value.published ? `plan ${plan.data.value.published.number}, as it now runs` : "draft" }}
     </h2>
     <section v-for="p in shown" :key="p.id" class="mt-3 break-inside-avoid">
-      <h3>{{ p.name }}</h3>
+      <h3 class="!text-lg font-bold">{{ p.name }}</h3>
       <div class="week-days grid gap-x-3 gap-y-2" :class="who ? 'sm:grid-cols-2' : 'sm:grid-cols-4 lg:grid-cols-7'">
         <div v-for="(d, i) in days" :key="d.date" class="border-t border-strong pt-1">
           <div class="font-semibold">{{ day(d.date) }}</div>

@@ -37,7 +37,7 @@ async function saved(): Promise<void> {
         :person="p"
         :own="p.id === me?.id"
         :manages="manages"
-        @changed="people.refetch()" /><PersonCalendar v-if="(manages || p.id === me?.id) && !p.endedAt" :person="p"
+        @changed="people.refetch()" /><PersonCalendar v-if="p.id === me?.id" :person="p"
     /></template>
   </section>
 </template>

@@ -9,23 +9,22 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { moment } from "../parts/format";
 import { useChange } from "../parts/useChange";
 
-/** A person’s plan in their own calendar: a secret address that can be ended, or a file. */
-const props = defineProps<{ person: Person }>();
-const params = { id: props.person.id };
-const kept = useQuery({ key: ["calendar", props.person.id], query: () => call(readCalendarKey, { params }) });
+/** One’s own plan in a calendar: a secret address that can be ended, or a file. */
+defineProps<{ person: Person }>();
+const kept = useQuery({ key: ["calendar"], query: () => call(readCalendarKey) });
 const { busy, refusal, send } = useChange();
 /** Said once, when it is made. */
 const path = ref("");
 const address = computed(() => `${location.origin}${path.value}`);
 const { copy, copied, isSupported } = useClipboard({ source: address });
 async function make(): Promise<void> {
-  const made = await send(makeCalendarKey, { params });
+  const made = await send(makeCalendarKey, {});
   if (!made) return;
   path.value = made.path;
   await kept.refetch();
 }
 async function end(): Promise<void> {
-  if (!(await send(endCalendarKey, { params }, "The address is no longer answered"))) return;
+  if (!(await send(endCalendarKey, {}, "The address is no longer answered"))) return;
   path.value = "";
   await kept.refetch();
 }

@@ -221,6 +221,8 @@ export const order = (of: Partial<Order> = {}): Order => ({
       wishes: "",
       asked: {},
       pricePerDozenCents: 2400,
+      promisedFor: "2026-12-18",
+      promisedOdds: null,
       boxed: 0,
       ready: 0,
       inBatches: 24,

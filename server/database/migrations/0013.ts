@@ -37,7 +37,7 @@ const statements = [
   `ALTER TABLE batch
      ADD tied_by uuid REFERENCES person, ADD minutes_computed numeric, ADD way text NOT NULL DEFAULT ''`,
   "ALTER TABLE person ADD learns boolean NOT NULL DEFAULT false, ADD extra_hours jsonb NOT NULL DEFAULT '[]'",
-  "ALTER TABLE order_line ADD promised_for date, ADD promised_odds numeric",
+  "ALTER TABLE order_line ADD promised_for date, ADD promised_odds numeric, ADD late_by text",
   // Batches of before: whoever tallied most of their flies tied them, in the minutes that the pattern says.
   `UPDATE batch b SET
      tied_by = (SELECT t.person_id FROM tally t WHERE t.batch_id = b.id AND t.kind <> 'undo'
