@@ -9,6 +9,7 @@ const screens = [
   "/materials",
   "/materials?side=order",
   "/plan",
+  "/plan/week",
   "/bench",
   "/box",
   "/patterns",

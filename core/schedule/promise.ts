@@ -12,6 +12,8 @@ export interface NewJob {
   job: ScheduleJob;
   /** The release without that wait. */
   release0: number;
+  /** How much it presses against the other new ones, above 0: 1 unless said. */
+  presses?: number;
 }
 
 export interface PromisedJob {
@@ -76,7 +78,11 @@ function putIn(
     return [...lateBefore].some(([job, lateBy]) => (after.get(job) ?? Infinity) > lateBy);
   };
   for (const urgency of URGENCIES) {
-    const jobs = news.map(({ job }) => ({ ...job, due: job.release, weight: urgency }));
+    const jobs = news.map(({ job, presses = 1 }) => ({
+      ...job,
+      due: job.release,
+      weight: urgency * presses,
+    }));
     const whole = { ...problem, jobs: [...problem.jobs, ...jobs] };
     const repaired = solveSchedule(whole, { ...options, start: plan.assignments, isRepair: true });
     if (!isHarmed(repaired)) return { problem: whole, plan: repaired };

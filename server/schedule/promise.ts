@@ -261,7 +261,7 @@ function askOf(against: Against, line: Line, index: number): Ask | PromisedLine 
   const sizes = Array.from({ length: Math.ceil(owed / most) }, (_, i) => Math.min(most, owed - i * most));
   const parts: Part[] = [];
   for (const [i, flies] of sizes.entries()) {
-    const part = partOf(against, imagined(line, flies, pattern.version, `new ${index}.${i}`));
+    const part = partOf(against, imagined(line, flies, pattern.version, `new ${index}.${i}`), index);
     if (typeof part === "string") return nobody(part);
     parts.push(part);
   }
@@ -270,7 +270,7 @@ function askOf(against: Against, line: Line, index: number): Ask | PromisedLine 
 const noDay = { day: null, odds: null, planned: null };
 
 /** A batch of a line, no larger than the tray; or why it cannot be. */
-function partOf(against: Against, fresh: OpenBatch): Part | string {
+function partOf(against: Against, fresh: OpenBatch, index: number): Part | string {
   const { basis, frame, timing } = against;
   const computed = computeBatch(against.world, against.learned, fresh);
   if (computed.fault) return computed.fault;
@@ -279,7 +279,8 @@ function partOf(against: Against, fresh: OpenBatch): Part | string {
   const around = { release, prepDone: new Set<string>(), rank: 3 };
   const batch = plannable(computed, frame, around, { planners: basis.planners, timing });
   const job = jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, basis.planners);
-  return { job: { job, release0: frame.now }, computed, arrives };
+  // What was typed first is served first.
+  return { job: { job, release0: frame.now, presses: 1 / (1 + index) }, computed, arrives };
 }
 
 /** What is known, with what is known of the new batches. */

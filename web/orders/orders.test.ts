@@ -8,13 +8,19 @@ import OrderComposer from "./OrderComposer.vue";
 import OrdersView from "./OrdersView.vue";
 
 beforeEach(() => localStorage.clear());
-const tomorrow = { holds: "hours", sentence: "Ready on 24 Nov, held by hours." } as const;
+const tomorrow = {
+  holds: "hours",
+  sentence: "Ready on 24 Nov, held by hours.",
+  planned: "2026-11-23",
+  odds: 0.74,
+} as const;
 
 describe("an order in one line", () => {
   const earliest =
     (day: string | null) =>
     ({ body }: { body: { lines: object[] } }) => ({
       lines: body.lines.map((l) => ({ ...(l as { pattern: string }), day, ...tomorrow })),
+      others: [{ batch: things.id(8), number: 31, before: 0.97, after: 0.88 }],
     });
   const open = async (server = things.server()) => {
     server.answer(promise, earliest("2026-11-24") as never).answer(addOrder, things.order());
@@ -30,12 +36,14 @@ describe("an order in one line", () => {
     expect(screen.get("tbody tr").text()).toContain("2 dz");
     expect(screen.text()).toContain("in all 50.00");
     expect(screen.text()).toContain("held by hours");
+    expect(screen.text()).toContain("on the day in 74 of 100");
+    expect(screen.text()).toContain("batch 31, 88 instead of 97 of 100");
     await screen.get("form").trigger("submit");
     await settle();
     expect(server.of(addOrder)[0]?.body).toMatchObject({
       customer: "mill-shop",
       due: "2026-12-18",
-      lines: [{ pattern: "yard-nymph", size: "12", variant: "olive", flies: 24 }],
+      lines: [{ pattern: "yard-nymph", size: "12", variant: "olive", flies: 24, odds: 0.74 }],
     });
     expect(screen.get("textarea").element.value).toBe("");
     expect(screen.emitted("saved")).toHaveLength(1);

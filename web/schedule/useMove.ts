@@ -1,4 +1,5 @@
 import { computed, ref, type ComputedRef, type Ref } from "vue";
+import { Calendar } from "@kasten/core/schedule";
 import { pinBatch, unpinBatch, type Plan } from "@kasten/contract/schedule";
 import type { Refusal } from "../http";
 import { useChange } from "../parts/useChange";
@@ -59,7 +60,16 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     if (!work.value || !plan.value) return;
     const at = able.value.indexOf(person.value);
     const who = able.value[Math.min(able.value.length - 1, Math.max(0, at + people))] ?? person.value;
-    put(who, time === 0 ? start.value : (start.value ?? work.value.start) + time * STEP_MINUTES);
+    put(who, time === 0 ? start.value : workedOn(who, time * STEP_MINUTES));
+  }
+
+  /** So many minutes of their work earlier or later than it is now: nights are stepped over. */
+  function workedOn(who: string, minutes: number): number {
+    const calendar = new Calendar(plan.value?.people.find((p) => p.id === who)?.windows ?? []);
+    const tried = trial.value?.plan.assignments.find((a) => a.operation === chosen.value);
+    const from = tried?.start ?? start.value ?? work.value?.start ?? 0;
+    const index = Math.min(calendar.total - 1, Math.max(0, calendar.indexAt(from) + minutes));
+    return calendar.clockAt(index) ?? from;
   }
 
   function leave(): void {

@@ -5,6 +5,7 @@ import type { ReplyOf } from "@kasten/contract/http";
 import type { RequirementData } from "@kasten/contract/materials";
 import type { Order } from "@kasten/contract/orders";
 import { readRecipes, type PatternEntry } from "@kasten/contract/patterns";
+import { readCalendarKey, readOdds } from "@kasten/contract/schedule";
 import { me, type Person } from "@kasten/contract/team";
 import { FakeServer } from "./room";
 
@@ -236,4 +237,6 @@ export const server = (who: Partial<Person> = {}, has: Partial<ReplyOf<typeof ca
   new FakeServer()
     .answer(me, { person: person(who), demo: [], isNew: false })
     .answer(catalogue, room(has))
+    .answer(readOdds, { orders: [] })
+    .answer(readCalendarKey, { madeAt: null })
     .answer(readRecipes, recipes());
