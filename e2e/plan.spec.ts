@@ -20,7 +20,11 @@ test("a batch is moved by hand, its cost seen before, and the plan is published"
     await page.mouse.move(box.x + 180, box.y + box.height / 2, { steps: 6 });
     await page.mouse.up();
     await expect(moving(page)).toContainText(`Batch ${number}`);
-    await expect(moving(page).getByText(/change-over|of 100 cases|Nothing else|Late by|On time/).first()).toBeVisible();
+    await expect(
+      moving(page)
+        .getByText(/change-over|of 100 cases|Nothing else|Late by|On time/)
+        .first(),
+    ).toBeVisible();
   });
   await test.step("the arrow keys move it as well, and Escape leaves it", async () => {
     const tie = page.getByRole("button", { name: new RegExp(`Batch ${number},.*: tie, `) });

@@ -11,6 +11,13 @@ export const stationSchema = z.object({
 });
 export type Station = z.infer<typeof stationSchema>;
 
+export const sharedToolSchema = z.object({
+  /** As steps and ways call it. */
+  name: z.string().trim().min(1, "Name the tool as the steps call it").max(40, "At most 40 letters"),
+  places: z.number().int().min(1, "At least one of it").max(40, "At most 40 of it"),
+  down: z.string().trim().min(1, "Say what is wrong with it").max(120).nullable(),
+});
+
 /** From one day to another, both included. */
 export const daysOff = z
   .object({ from: realDay, to: realDay, reason: z.string().max(80) })
@@ -64,6 +71,11 @@ const fields = z.object({
     .max(6, "At most six breaks")
     .refine((all) => new Set(all.map((b) => b.dozens)).size === all.length, "Each number of dozens once"),
   rackPlaces: z.number().int().min(12, "A rack holds a dozen at least").max(100_000),
+  /** Tools of which the room has only some: whoever ties a batch that needs one has it all the while. */
+  sharedTools: z
+    .array(sharedToolSchema)
+    .max(20, "At most twenty shared tools")
+    .refine((all) => new Set(all.map((t) => t.name.toLowerCase())).size === all.length, "Each tool once"),
   stations: z
     .array(stationSchema)
     .length(stationNames.length, "Each station once")

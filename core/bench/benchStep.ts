@@ -1,4 +1,4 @@
-import type { ComposedFly, FlyStep } from "../fly";
+import { toolsOfStep, type ComposedFly, type FlyStep } from "../fly";
 import { questions } from "../methods";
 import { sayStep } from "../words";
 import { figuresOf } from "./figures";
@@ -38,7 +38,7 @@ export function benchStepOf(
     where,
     figures: figuresOf(fly, s, handed, say),
     ways: waysOf(fly, s),
-    tools: [...new Set([...(s.step.tools ?? []), ...s.methods.flatMap((m) => m.tools ?? [])])],
+    tools: toolsOfStep(s),
     instruction: s.step.instruction,
     words: sayStep(s.step),
   };

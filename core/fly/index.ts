@@ -1,3 +1,4 @@
+export * from "./tools";
 export * from "./types";
 export { composeFly } from "./compose";
 export * from "./kept";

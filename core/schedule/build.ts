@@ -1,4 +1,4 @@
-import type { ScheduleJob, ScheduleOperation, SchedulePerson, ScheduleProblem } from "./types";
+import type { ScheduleJob, ScheduleOperation, SchedulePerson, ScheduleProblem, SetupState } from "./types";
 
 /** One weekday's hours, minutes after midnight; 1 is Monday. */
 export interface Hours {
@@ -64,6 +64,8 @@ export interface PlannableBatch {
   /** 1 fly by fly; the pattern's factor step by step. */
   modeFactor: number;
   skills: string[];
+  /** The shared tool that it is tied with, as a station; of several the scarcest. */
+  tool?: string;
   prep: { minutes: number; station?: string }[];
   /** Who has begun to tie it: work in progress stays with them. */
   begunBy?: string;
@@ -131,6 +133,8 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
   return { id: batch.id, release: batch.release, due: batch.due, weight: batch.weight, operations };
 }
 
+const setupOf = ({ pattern, thread, hook }: PlannableBatch): SetupState => ({ pattern, thread, hook });
+
 /** Whoever has begun it ties it; else whom somebody has named; else each tier who has the skills. */
 function tying(batch: PlannableBatch, people: PlanningPerson[], tiers: PlanningPerson[]): ScheduleOperation {
   const { begunBy, pin } = batch;
@@ -147,7 +151,8 @@ function tying(batch: PlannableBatch, people: PlanningPerson[], tiers: PlanningP
     choices: who
       .filter((p) => begunBy !== undefined || may(p, batch.skills))
       .map((p) => ({ person: p.id, minutes: minutesFor(p) })),
-    setupState: { pattern: batch.pattern, thread: batch.thread, hook: batch.hook },
+    station: batch.tool,
+    setupState: setupOf(batch),
     ...(isPinned && { pinned: { person: pin.person, start: pin.start ?? 0 } }),
   };
 }
@@ -156,7 +161,11 @@ function tying(batch: PlannableBatch, people: PlanningPerson[], tiers: PlanningP
 export function problemOf(batches: PlannableBatch[], people: PlanningPerson[], rules: PlanningRules): ScheduleProblem {
   return {
     horizon: rules.horizon,
-    people: people.map((p): SchedulePerson => ({ id: p.id, windows: p.windows })),
+    people: people.map((p): SchedulePerson => {
+      // Whoever has begun a batch has it set up on the bench.
+      const begun = batches.find((b) => b.begunBy === p.id && b.left > 0);
+      return { id: p.id, windows: p.windows, ...(begun && { setupState: setupOf(begun) }) };
+    }),
     stations: rules.stations,
     racks: [{ id: "rack", places: rules.rackPlaces }],
     jobs: batches.map((b) => jobOf(b, people)),

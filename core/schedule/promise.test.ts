@@ -90,6 +90,34 @@ describe("jobOf", () => {
     const job = jobOf(batch("b", { begunBy: "ben", left: 4 }), [person("ada"), person("ben", { skills: [] })]);
     expect(job.operations.find((o) => o.kind === "tie")?.choices).toEqual([{ person: "ben", minutes: 26 }]);
   });
+  test("whoever has begun a batch has it set up: no change-over before it, the whole before another", () => {
+    const problem = problemOf(
+      [batch("b", { begunBy: "ada", due: 1440 }), batch("c", { thread: "other" })],
+      [person("ada")],
+      rules,
+    );
+    expect(problem.people[0]?.setupState).toEqual({ pattern: "b", thread: "t", hook: "h" });
+    const minutes = new Map(solved(problem).assignments.map((a) => [a.operation, a.setupMinutes]));
+    expect([minutes.get("b:tie"), minutes.get("c:tie")]).toEqual([0, 9]);
+  });
+  test("is tied by whom it is given to, from when on, and at a tool that there is only one of", () => {
+    const two = [person("ada"), person("ben")];
+    const own = (of: Partial<PlannableBatch>) => jobOf(batch("b", of), two).operations.find((o) => o.kind === "tie");
+    expect(own({ pin: { person: "ben" } })).toMatchObject({ choices: [{ person: "ben" }] });
+    expect(own({ pin: { person: "ben" } })?.pinned).toBeUndefined();
+    expect(own({ pin: { person: "ben", start: 700 } })?.pinned).toEqual({ person: "ben", start: 700 });
+    expect(own({ pin: { person: "gone" } })?.choices).toEqual([]);
+    expect(own({ begunBy: "ada", pin: { person: "ben", start: 700 } })).toMatchObject({ choices: [{ person: "ada" }] });
+    expect(own({ tool: "tool: rotary vise" })?.station).toBe("tool: rotary vise");
+  });
+  test("takes as long as was learned of each person", () => {
+    const [tie] = jobOf(batch("b", { prep: [], minutesBy: { ada: 4, ben: 6 } }), [
+      person("ada"),
+      person("ben", { pace: 2 }),
+      person("cy", { pace: 1.5 }),
+    ]).operations;
+    expect(tie?.choices.map((c) => c.minutes)).toEqual([6 + 24 * 4, 12 + 24 * 6, 9 + 24 * 7.5]);
+  });
   test("a batch that is all tied goes straight to its coats", () =>
     expect(jobOf(batch("b", { left: 0, prep: [] }), [person("ada")]).operations[0]?.kind).toBe("coat"));
 });

@@ -145,8 +145,9 @@ describe("a batch that is moved by hand", () => {
     const everybody = await people();
     const shop = everybody.find((p) => p.role === "shop");
     const person = first.tie.person;
-    const refused = async (body: { person: string; at: string | null }) =>
-      [...new Set((await owner.refused(pinBatch, { params, body })).errors?.map((e) => e.path))];
+    const refused = async (body: { person: string; at: string | null }) => [
+      ...new Set((await owner.refused(pinBatch, { params, body })).errors?.map((e) => e.path)),
+    ];
     expect(await refused({ person: shop?.id ?? "", at: null })).toEqual(["person"]);
     expect(await refused({ person, at: instant(plan, -60) })).toEqual(["at"]);
     expect(await refused({ person, at: "2099-01-01T00:00:00Z" })).toEqual(["at"]);

@@ -1,5 +1,5 @@
 import { groupBy } from "@kasten/core/numeric";
-import { coatsOf } from "@kasten/core/fly";
+import { coatsOf, toolsOf, type ComposedFly } from "@kasten/core/fly";
 import { hookOf } from "@kasten/core/recipe";
 import {
   joined,
@@ -60,12 +60,14 @@ export interface Circumstances {
 export interface Tiers {
   planners: PlanningPerson[];
   timing: Timing;
+  settings: Settings;
 }
 
 export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances, tiers: Tiers): PlannableBatch {
   const { batch, recipe, fly } = c;
   const left = Math.max(0, batch.starts - batch.good - batch.rejected);
   const factor = batch.mode === "step by step" ? recipe.stepByStepFactor : 1;
+  const [tool] = fly ? sharedToolsOf(fly, tiers.settings) : [];
   const isDone = (t: ComputedBatch["prep"][number]) => around.prepDone.has(prepKey(batch.id, t));
   return {
     id: batch.id,
@@ -82,6 +84,7 @@ export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances,
     minutesBy: Object.fromEntries(tiers.planners.map(({ id }) => [id, tiers.timing.perFly(c, id, left) / factor])),
     modeFactor: factor,
     skills: skillsOf(c),
+    tool: tool && toolStation(tool.name),
     prep: c.prep.filter((t) => !isDone(t)).map((t) => ({ minutes: t.minutes, station: t.station })),
     coats: coatsOf(recipe, fly),
     begunBy: around.begunBy,
@@ -114,17 +117,27 @@ function releaseOf(waits: Shortage[], frame: Frame): number {
   return Math.max(0, ...waits.map((w) => (w.arrives ? frame.minuteOf(w.arrives) : NEVER)));
 }
 
-/** A station out of use that a batch cannot do without. */
+const toolStation = (name: string): string => `tool: ${name}`;
+
+/** The shared tools that a fly is tied with, the scarcest first. */
+const sharedToolsOf = (fly: ComposedFly, { sharedTools }: Settings): Settings["sharedTools"] => {
+  const needed = new Set(toolsOf(fly).map((t) => t.toLowerCase()));
+  return sharedTools.filter((t) => needed.has(t.name.toLowerCase())).sort((a, b) => a.places - b.places);
+};
+
+/** A station or a shared tool out of use that a batch cannot do without. */
 export function stationDownFor(
   { batch, recipe, prep, fly }: ComputedBatch,
   settings: Settings,
   prepDone: ReadonlySet<string>,
-): Settings["stations"][number] | undefined {
+): { name: string; down: string | null } | undefined {
   const needed = new Set<string>(
     prep.flatMap((t) => (t.station && !prepDone.has(prepKey(batch.id, t)) ? [t.station] : [])),
   );
   if (coatsOf(recipe, fly).length > 0) needed.add("finishing");
-  return settings.stations.find((s) => s.down !== null && needed.has(s.name));
+  const isTied = batch.starts <= batch.good + batch.rejected;
+  const tools = fly && !isTied ? sharedToolsOf(fly, settings) : [];
+  return [...settings.stations.filter((s) => needed.has(s.name)), ...tools].find((s) => s.down !== null);
 }
 
 /** The whole room as a problem: open batches over the people's hours, each released when its materials are there. */
@@ -157,9 +170,12 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
   });
   const batches = room.batches
     .filter((c) => !c.fault)
-    .map((c) => plannable(c, frame, circumstances(c), { planners, timing }));
+    .map((c) => plannable(c, frame, circumstances(c), { planners, timing, settings }));
   const { changeOver: setup, rackPlaces } = settings;
-  const stations = settings.stations.map((s) => ({ id: s.name, capacity: s.places }));
+  const stations = [
+    ...settings.stations.map((s) => ({ id: s.name as string, capacity: s.places })),
+    ...settings.sharedTools.map((t) => ({ id: toolStation(t.name), capacity: t.places })),
+  ];
   const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, rackPlaces, stations };
   return {
     room,

@@ -271,13 +271,13 @@ const noDay = { day: null, odds: null, planned: null };
 
 /** A batch of a line, no larger than the tray; or why it cannot be. */
 function partOf(against: Against, fresh: OpenBatch, index: number): Part | string {
-  const { basis, frame, timing } = against;
+  const { basis, frame, timing, world } = against;
   const computed = computeBatch(against.world, against.learned, fresh);
   if (computed.fault) return computed.fault;
   const arrives = materialDay(against, computed.requirements);
   const release = arrives ? frame.minuteOf(arrives) : 0;
   const around = { release, prepDone: new Set<string>(), rank: 3 };
-  const batch = plannable(computed, frame, around, { planners: basis.planners, timing });
+  const batch = plannable(computed, frame, around, { planners: basis.planners, timing, settings: world.settings });
   const job = jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, basis.planners);
   // What was typed first is served first.
   return { job: { job, release0: frame.now, presses: 1 / (1 + index) }, computed, arrives };

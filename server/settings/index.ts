@@ -20,6 +20,7 @@ export const defaultSettings: Settings = {
   breaks: [],
   changeOver: { pattern: 6, thread: 3, hook: 2 },
   rackPlaces: 480,
+  sharedTools: [],
   stations: [
     { name: "finishing", places: 1, down: null },
     { name: "mill", places: 1, down: null },

@@ -31,6 +31,7 @@ const names: Record<keyof Settings, string> = {
   changeOver: "the change-overs",
   rackPlaces: "the rack",
   breaks: "what comes off for many dozen",
+  sharedTools: "the shared tools",
   stations: "the stations",
 };
 

@@ -16,6 +16,7 @@ const form = useEntryForm({
   values: {
     ...props.settings,
     stations: props.settings.stations.map((s) => ({ ...s, places: s.places as number | undefined })),
+    sharedTools: props.settings.sharedTools.map((t) => ({ ...t, places: t.places as number | undefined })),
   },
   send: (body) => keep(body),
 });
@@ -23,9 +24,11 @@ const what: Record<Station["name"], { title: string; does: string }> = {
   finishing: { title: "Finishing bench", does: "Lacquer, resin and lamp: every coat is given here." },
   mill: { title: "Blending mill", does: "Blends are mixed here, for a whole batch at once." },
 };
-const setDown = (i: number, isDown: boolean): void => {
-  form.api.setFieldValue(`stations[${i}].down`, (isDown ? "" : null) as never);
+const setDown = (of: "stations" | "sharedTools", i: number, isDown: boolean): void => {
+  form.api.setFieldValue(`${of}[${i}].down`, (isDown ? "" : null) as never);
 };
+type Tool = (typeof form.values.value.sharedTools)[number];
+const setTools = (tools: Tool[]): void => form.api.setFieldValue("sharedTools", tools as never);
 </script>
 
 <template>
@@ -49,7 +52,7 @@ const setDown = (i: number, isDown: boolean): void => {
         class="mt-2"
         :model-value="s.down === null"
         :disabled="!can"
-        @update:model-value="setDown(i, !$event)"
+        @update:model-value="setDown('stations', i, !$event)"
         >it works</SwitchField
       >
       <EntryText
@@ -61,6 +64,58 @@ const setDown = (i: number, isDown: boolean): void => {
         hint="Batches that need it are held from the bench and named in the plan, with this reason."
         :disabled="!can"
       />
+    </section>
+    <section class="sheet col-span-full p-4">
+      <h2>Shared tools</h2>
+      <p class="mb-2 max-w-[75ch] text-[0.92rem] text-soft">
+        Tools of which there are fewer than people who tie, by the name that steps and ways have for them: rotary vise,
+        stacker, burnisher. Whoever ties a batch that needs one has it all the while; of several that a batch needs the
+        plan minds the scarcest.
+      </p>
+      <div v-for="(t, i) in form.values.value.sharedTools" :key="i" class="mb-3 flex flex-wrap items-end gap-3">
+        <EntryText class="w-56" :form="form" :name="`sharedTools[${i}].name`" label="Tool" :disabled="!can" />
+        <EntryNumber
+          class="w-32"
+          :form="form"
+          :name="`sharedTools[${i}].places`"
+          label="How many"
+          :min="1"
+          :max="40"
+          :step="1"
+          :disabled="!can"
+        />
+        <SwitchField
+          :model-value="t.down === null"
+          :disabled="!can"
+          @update:model-value="setDown('sharedTools', i, !$event)"
+          >it works</SwitchField
+        >
+        <EntryText
+          v-if="t.down !== null"
+          class="w-72"
+          :form="form"
+          :name="`sharedTools[${i}].down`"
+          label="What is wrong with it"
+          :disabled="!can"
+        />
+        <button
+          v-if="can"
+          type="button"
+          class="btn btn-plain"
+          :aria-label="`Without ${t.name || 'this tool'}`"
+          @click="setTools(form.values.value.sharedTools.filter((_, j) => j !== i))"
+        >
+          Take it out
+        </button>
+      </div>
+      <button
+        v-if="can"
+        type="button"
+        class="btn"
+        @click="setTools([...form.values.value.sharedTools, { name: '', places: 1, down: null }])"
+      >
+        A shared tool
+      </button>
     </section>
     <div v-if="can" class="col-span-full">
       <button class="btn btn-main" :disabled="form.isBusy.value">Keep the stations</button>

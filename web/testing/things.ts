@@ -70,6 +70,7 @@ export const room = (of: Partial<ReplyOf<typeof catalogue>> = {}): ReplyOf<typeo
     currency: "€",
     units: "mm",
     holidays: [],
+    sharedTools: [],
     stations: [
       { name: "finishing", places: 1, down: null },
       { name: "mill", places: 1, down: null },
