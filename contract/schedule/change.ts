@@ -43,7 +43,7 @@ export const publishPlan = endpoint({
   summary: "Make the draft the plan that everybody works by",
   body: z.object({
     /** The draft that was looked at. */
-    revision: z.number().int().min(0),
+    revision: z.number().int().min(0).max(1_000_000_000),
     note: z.string().trim().max(200, "At most 200 characters").default(""),
   }),
   reply: z.object({ number: z.number().int() }),
@@ -73,7 +73,7 @@ export const readPlanVersion = endpoint({
   path: "/plan/versions/:number",
   summary: "A published plan: when each batch was to be ready, and what it changed against the one before",
   permission: "see the room",
-  params: z.object({ number: z.coerce.number().int().min(1) }),
+  params: z.object({ number: z.coerce.number().int().min(1).max(1_000_000_000) }),
   body: none,
   reply: versionSchema.omit({ batches: true }).extend({
     batches: z.array(

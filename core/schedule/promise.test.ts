@@ -169,7 +169,9 @@ describe("promise", () => {
   test("waits for the station and for room on the rack", () => {
     const closed = { ...idle, stations: idle.stations.map((s) => ({ ...s, capacity: s.id === "finishing" ? 0 : 1 })) };
     expect(ask(closed, fresh("new")).jobs[0]?.at).toBeUndefined();
-    const full = problemOf([batch("a", { flies: 90, coats: [5 * 1440], due: 1440, weight: 3 })], people, rules);
+    // It is tied already: its coat comes first, and then it is on the rack for five days.
+    const tied = batch("a", { left: 0, prep: [], flies: 90, coats: [5 * 1440], due: 7 * 1440, weight: 3 });
+    const full = problemOf([tied], people, rules);
     const free = { ...full, racks: [{ id: "rack", places: 1000 }] };
     const at = (problem: ScheduleProblem) => ask(problem, fresh("new", { coats: [60] })).jobs[0]?.at ?? 0;
     expect(at(full)).toBeGreaterThan(at(free));

@@ -1,7 +1,7 @@
 import { Calendar } from "./calendar";
 import { earliestEnd } from "./cost";
 import { solveSchedule } from "./solve";
-import type { ScheduleJob, ScheduleProblem, ScheduleResult, SolveOptions } from "./types";
+import type { PlannedOperation, ScheduleJob, ScheduleProblem, ScheduleResult, SolveOptions } from "./types";
 
 /** What a promise waits for most. */
 export type Holds = "material" | "skill" | "hours" | "drying";
@@ -32,11 +32,10 @@ export interface Promised {
 
 const DAY = 1440;
 /**
- * What a minute of a new job weighs, against at least 1 for a minute by which a promised one is late: it goes where it
- * is ready soonest, and gives way. Where some other job would be late all the same, it is tried with less, and then
- * with nothing.
+ * What a minute of a new job weighs, against at least 1 for a minute by which a promised one is late: the more, the
+ * sooner it is ready, and the more often somebody else is late for it. Then it is tried with less.
  */
-const URGENCIES = [0.02, 0.002, 0];
+const URGENCIES = [0.5, 0.02];
 
 /**
  * The earliest minutes at which new jobs could be ready, together, without making any job late that is on time: they
@@ -71,28 +70,45 @@ function putIn(
   options: Omit<SolveOptions, "start" | "isRepair">,
 ): Pick<Promised, "problem" | "plan"> {
   if (news.length === 0) return { problem, plan };
-  const own = new Set(news.map((n) => n.job.id));
-  const lateBefore = new Map(plan.completions.map((c) => [c.job, c.lateBy]));
+  const lateBefore = new Map(plan.completions.map((c) => [c.job, lateDays(c.lateBy)]));
   const isHarmed = ({ completions }: ScheduleResult): boolean => {
-    const after = new Map(completions.map((c) => [c.job, c.lateBy]));
-    return [...lateBefore].some(([job, lateBy]) => (after.get(job) ?? Infinity) > lateBy);
+    const after = new Map(completions.map((c) => [c.job, lateDays(c.lateBy)]));
+    return [...lateBefore].some(([job, days]) => (after.get(job) ?? Infinity) > days);
   };
   for (const urgency of URGENCIES) {
-    const jobs = news.map(({ job, presses = 1 }) => ({
-      ...job,
-      due: job.release,
-      weight: urgency * presses,
-    }));
-    const whole = { ...problem, jobs: [...problem.jobs, ...jobs] };
+    const whole = withNews(problem, news, urgency);
     const repaired = solveSchedule(whole, { ...options, start: plan.assignments, isRepair: true });
     if (!isHarmed(repaired)) return { problem: whole, plan: repaired };
-    if (urgency > 0) continue;
-    const [last] = news.slice(-1);
-    // One less may fit: the last is given up, as whoever asked for it did so last.
-    return last && own.size > 1 ? putIn(problem, plan, news.slice(0, -1), options) : { problem, plan };
   }
-  return { problem, plan };
+  // Behind everything else, where it is in nobody's way.
+  const whole = withNews(problem, news, 0);
+  const start = [...plan.assignments, ...behind(news, problem.horizon)];
+  const last = solveSchedule(whole, { ...options, iterations: 0, start });
+  if (!isHarmed(last)) return { problem: whole, plan: last };
+  // One less may fit: the last is given up, as whoever asked for it did so last.
+  return news.length > 1 ? putIn(problem, plan, news.slice(0, -1), options) : { problem, plan };
 }
+
+const lateDays = (minutes: number): number => Math.ceil(minutes / DAY);
+
+const withNews = (problem: ScheduleProblem, news: readonly NewJob[], urgency: number): ScheduleProblem => ({
+  ...problem,
+  jobs: [
+    ...problem.jobs,
+    ...news.map(({ job, presses = 1 }) => ({ ...job, due: job.release, weight: urgency * presses })),
+  ],
+});
+
+/** New jobs one behind the other after everything else, each operation with whoever is quickest. */
+const behind = (news: readonly NewJob[], horizon: number): PlannedOperation[] =>
+  news.flatMap(({ job }, i) =>
+    job.operations.map((o, k) => {
+      const quickest = o.choices.reduce((best, c) => (c.minutes < best.minutes ? c : best));
+      const start = horizon + i * MOST_OPERATIONS + k;
+      return { operation: o.id, person: quickest.person, start, end: start };
+    }),
+  );
+const MOST_OPERATIONS = 1000;
 
 /** Which wait is the longest: for material, for people who are busy, or for lacquer to dry. */
 function whatHolds({ people }: ScheduleProblem, { job, release0 }: NewJob, at: number): Holds {

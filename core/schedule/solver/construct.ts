@@ -24,6 +24,12 @@ export const rules: Rule[] = [
   { name: "most work left" },
 ];
 
+/** A plan that is followed as far as nobody has to wait for it: who does each operation, and how early it came. */
+export interface Followed {
+  who: Int32Array;
+  rank: Float64Array;
+}
+
 /** Where the next operation of a job would go. */
 interface Offer {
   op: number;
@@ -43,7 +49,7 @@ interface Offer {
  *
  * Cost: operations × jobs, and for each operation placed the offers of the jobs that share its bench or station.
  */
-export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outline): void {
+export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outline, followed?: Followed): void {
   const next = Int32Array.from({ length: m.jobs }, (_, j) => m.firstOp[j]!);
   const offers: (Offer | undefined)[] = Array.from({ length: m.jobs }, () => undefined);
   const left = workLeft(m);
@@ -51,7 +57,7 @@ export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outl
   decoder.clear();
   // Whoever may do it, until an offer says better: it may be placed out of turn.
   for (let o = 0; o < m.ops; o++) decoder.who[o] = m.choices[m.choicesFrom[o]!]!;
-  const line = outline && new Line(m, outline);
+  const line = followed ? new Lead(followed) : outline && new Line(m, outline);
   const placed = new Uint8Array(m.ops);
   for (let j = 0; j < m.jobs; j++) offers[j] = offerOf(m, decoder, next, j, line);
   for (;;) {
@@ -89,7 +95,7 @@ function touches(m: Model, offer: Offer, { op: placed, person }: Offer): boolean
   );
 }
 
-function offerOf(m: Model, decoder: Decoder, next: Int32Array, j: number, line?: Line): Offer | undefined {
+function offerOf(m: Model, decoder: Decoder, next: Int32Array, j: number, line?: Guide): Offer | undefined {
   const op = next[j]!;
   if (op >= m.firstOp[j + 1]!) return undefined;
   let best: Offer | undefined;
@@ -122,14 +128,14 @@ function choose(
   first: Offer,
   left: Float64Array,
   mean: number,
-  line?: Line,
+  line?: Guide,
 ): Offer {
   let best = first;
   let least = Infinity;
   for (const o of offers) {
     if (!o || (rule.isEager ? o.start - o.changeOver > first.start - first.changeOver : isElsewhere(o, first)))
       continue;
-    const rank = line ? line.rank[m.jobOf[o.op]!]! : rankOf(m, rule, o, left, mean);
+    const rank = line ? line.rankOf(m, o.op) : rankOf(m, rule, o, left, mean);
     if (rank < least) {
       least = rank;
       best = o;
@@ -161,10 +167,34 @@ function workLeft(m: Model): Float64Array {
   return left;
 }
 
+/** What a plan is made along, instead of by a rule. */
+interface Guide {
+  rankOf: (m: Model, op: number) => number;
+  /** Whether a person may take up an operation now. */
+  may: (op: number, person: number) => boolean;
+  goOn: (placed: Uint8Array) => void;
+}
+
+class Lead implements Guide {
+  constructor(private readonly followed: Followed) {}
+
+  rankOf(_m: Model, op: number): number {
+    return this.followed.rank[op]!;
+  }
+
+  may(op: number, person: number): boolean {
+    return this.followed.who[op] === person;
+  }
+
+  goOn(): void {
+    // Nobody is kept to an order: whoever can begin something does.
+  }
+}
+
 /** Keeps people to the order in which an outline gives them the main work of each job. */
-class Line {
+class Line implements Guide {
   /** When the main work of each job begins in the outline: what begins earlier comes first. */
-  readonly rank: Float64Array;
+  private readonly rank: Float64Array;
   private readonly person: Int32Array;
   private readonly done: number[];
 
@@ -183,7 +213,10 @@ class Line {
     );
   }
 
-  /** Whether a person may take up an operation now. */
+  rankOf(m: Model, op: number): number {
+    return this.rank[m.jobOf[op]!]!;
+  }
+
   may(op: number, p: number): boolean {
     const own = this.person[op]!;
     if (own < 0) return true;

@@ -1,9 +1,13 @@
 import type { PlannedOperation } from "../types";
+import { construct } from "./construct";
 import { NONE, type Model } from "./model";
 import { Plan } from "./plan";
 
-/** At so many places of the list a job that is new is tried. */
-const PLACES = 10;
+/** At so many times of the plan a job that is new is tried. */
+const PLACES = 16;
+/** In a large plan, where each takes long, fewer are. */
+const MANY_OPERATIONS = 600;
+const FEW_PLACES = 3;
 
 /**
  * A plan in the order of one that was made before. Operations of which it knows nothing follow their job as they can;
@@ -84,19 +88,48 @@ function quickest(m: Model, o: number): number {
 const operationsOf = (m: Model, j: number): number[] =>
   Array.from({ length: m.firstOp[j + 1]! - m.firstOp[j]! }, (_, i) => m.firstOp[j]! + i);
 
-/** Tries a job at some places of the list, its main work with each who can do it, and keeps the cheapest. */
+/**
+ * Tries a job at some times of the plan, its main work with each who can do it, and keeps the cheapest. Each of its
+ * operations comes when its time does, and what is pushed back by it lets others go ahead: the plan is followed only
+ * as far as nobody has to wait for it.
+ */
 function putWhereCheapest(m: Model, plan: Plan, j: number): void {
   const own = operationsOf(m, j);
   const main = own.reduce((most, o) => (m.leastMinutes(o) > m.leastMinutes(most) ? o : most));
   const rest = [...plan.list].filter((o) => m.jobOf[o] !== j);
+  const begins = (o: number): number => m.hours.clockAt(plan.who[o]!, plan.index[o]!);
+  const keys = new Float64Array(m.ops);
+  for (const o of rest) keys[o] = begins(o);
+  const times = rest.map((o) => keys[o]!).sort((a, b) => a - b);
   let best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+  const places = m.ops > MANY_OPERATIONS ? FEW_PLACES : PLACES;
   for (const p of m.choices.subarray(m.choicesFrom[main], m.choicesFrom[main + 1]))
-    for (let i = 0; i <= PLACES; i++) {
-      const at = Math.round((rest.length * i) / PLACES);
+    for (let i = 0; i <= places; i++) {
+      const from = i === 0 ? 0 : (times[Math.round(((times.length - 1) * i) / places)] ?? 0);
       const who = best.who.slice();
-      who[main] = p;
-      plan.set(Int32Array.from([...rest.slice(0, at), ...own, ...rest.slice(at)]), who);
+      let ready = Math.max(m.release[j]!, from);
+      for (const o of own) {
+        who[o] = o === main ? p : soonest(m, o, ready);
+        const index = m.hours.indexAt(who[o]!, ready);
+        keys[o] = m.hours.clockAt(who[o]!, index);
+        ready = m.hours.clockAt(who[o]!, index + m.minutes[o * m.people + who[o]!]! - 1) + 1 + m.dry[o]!;
+      }
+      construct(m, plan.decoder, { name: "due first" }, undefined, { who, rank: keys });
+      plan.set(plan.decoder.order.slice(), who);
       if (plan.cost < best.cost) best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
     }
   plan.set(best.list, best.who);
+}
+
+/** Who would be through with an operation first, if they had nothing else to do. */
+function soonest(m: Model, o: number, ready: number): number {
+  let best = NONE;
+  let least = Infinity;
+  for (const p of m.choices.subarray(m.choicesFrom[o], m.choicesFrom[o + 1])) {
+    const end = m.hours.clockAt(p, m.hours.indexAt(p, ready) + m.minutes[o * m.people + p]! - 1);
+    if (end >= least) continue;
+    least = end;
+    best = p;
+  }
+  return best;
 }
