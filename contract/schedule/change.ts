@@ -25,6 +25,27 @@ export const pinBatch = endpoint({
   }),
   reply: done,
 });
+export const splitTying = endpoint({
+  ...base,
+  id: "splitTying",
+  method: "put",
+  path: "/plan/pins/:id/shares",
+  summary: "Let several tie a batch at the same time, each so many flies",
+  params: uuidParams,
+  body: z.object({
+    shares: z
+      .array(
+        z.object({
+          person: z.uuid(),
+          flies: z.number().int("Whole flies").min(1, "One fly at least").max(24_000),
+        }),
+      )
+      .min(2, "Two at least")
+      .max(6, "At most six")
+      .refine((all) => new Set(all.map((s) => s.person)).size === all.length, "Each person once"),
+  }),
+  reply: done,
+});
 export const unpinBatch = endpoint({
   ...base,
   id: "unpinBatch",

@@ -1,5 +1,5 @@
 import { endCalendarKey, makeCalendarKey, readCalendarKey } from "./calendar";
-import { listPlanVersions, pinBatch, publishPlan, readPlanVersion, unpinBatch } from "./change";
+import { listPlanVersions, pinBatch, publishPlan, readPlanVersion, splitTying, unpinBatch } from "./change";
 import { readLate, readOdds, readPlan, readTurns } from "./plan";
 import { readProblem } from "./problem";
 
@@ -15,6 +15,7 @@ export const scheduleEndpoints = [
   readOdds,
   readTurns,
   pinBatch,
+  splitTying,
   unpinBatch,
   publishPlan,
   listPlanVersions,

@@ -6,6 +6,8 @@ import { endpoint, isoDay, none } from "../http";
 export const planPinSchema = z.object({
   person: z.uuid(),
   at: z.string().nullable(),
+  /** Several who tie it at the same time, each so many flies; empty where one does. */
+  shares: z.array(z.object({ person: z.uuid(), flies: z.number().int() })),
   /** Why it binds nobody any more, where it does not. */
   fault: z.string().nullable(),
 });
@@ -43,6 +45,8 @@ export const planSchema = z.object({
       patternName: z.string(),
       size: z.string(),
       owed: z.number(),
+      /** Flies still to be tied. */
+      left: z.number().int(),
       due: isoDay,
       ready: isoDay.nullable(),
       readyAt: z.number().nullable(),

@@ -71,6 +71,8 @@ export interface PlannableBatch {
   begunBy?: string;
   /** Who is to tie it, and from which minute on, when a person has said so. */
   pin?: { person: string; start?: number };
+  /** Several who tie it at the same time, each so many of its flies: instead of a pin. */
+  shares?: { person: string; flies: number }[];
   /** Minutes that each coat dries or cures, in their order; none for a bare head. */
   coats: number[];
 }
@@ -114,9 +116,13 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
       station: task.station,
     }),
   );
-  if (batch.left > 0) operations.push(tying(batch, people, tiers));
+  const ties = batch.left === 0 ? [] : batch.shares ? shared(batch, people, operations) : [tying(batch, people, tiers)];
+  operations.push(...ties);
+  // What comes next waits for all who tie it.
+  const afterTies = ties.length > 1 ? { after: ties.map((t) => t.id) } : {};
   batch.coats.forEach((dryMinutes, i) =>
     operations.push({
+      ...(i === 0 && afterTies),
       id: `${batch.id}:coat${i + 1}`,
       kind: "coat",
       choices: by(tiers, COAT_FIXED + COAT_PER_FLY * batch.flies),
@@ -124,7 +130,12 @@ export function jobOf(batch: PlannableBatch, people: PlanningPerson[]): Schedule
       dry: { minutes: dryMinutes, rack: "rack", places: batch.flies },
     }),
   );
-  operations.push({ id: `${batch.id}:inspect`, kind: "inspect", choices: by(tiers, INSPECT_PER_FLY * batch.flies) });
+  operations.push({
+    id: `${batch.id}:inspect`,
+    kind: "inspect",
+    choices: by(tiers, INSPECT_PER_FLY * batch.flies),
+    ...(batch.coats.length === 0 && afterTies),
+  });
   operations.push({
     id: `${batch.id}:pack`,
     kind: "pack",
@@ -140,21 +151,44 @@ function tying(batch: PlannableBatch, people: PlanningPerson[], tiers: PlanningP
   const { begunBy, pin } = batch;
   const named = begunBy ?? pin?.person;
   const who = named === undefined ? tiers : people.filter((p) => p.id === named);
-  const minutesFor = (p: PlanningPerson): number => {
-    const perFly = batch.minutesBy?.[p.id] ?? batch.minutesPerFly * p.pace;
-    return Math.max(1, Math.ceil(TIE_FIXED * p.pace + batch.left * perFly * batch.modeFactor));
-  };
   const isPinned = begunBy === undefined && pin?.start !== undefined;
   return {
     id: `${batch.id}:tie`,
     kind: "tie",
     choices: who
       .filter((p) => begunBy !== undefined || may(p, batch.skills))
-      .map((p) => ({ person: p.id, minutes: minutesFor(p) })),
+      .map((p) => ({ person: p.id, minutes: minutesFor(batch, p, batch.left) })),
     station: batch.tool,
     setupState: setupOf(batch),
     ...(isPinned && { pinned: { person: pin.person, start: pin.start ?? 0 } }),
   };
+}
+
+function minutesFor(batch: PlannableBatch, p: PlanningPerson, flies: number): number {
+  const perFly = batch.minutesBy?.[p.id] ?? batch.minutesPerFly * p.pace;
+  return Math.max(1, Math.ceil(TIE_FIXED * p.pace + flies * perFly * batch.modeFactor));
+}
+
+/** Several tie it at the same time: what is left in the shares that were said, each after the preparation. */
+function shared(batch: PlannableBatch, people: PlanningPerson[], before: ScheduleOperation[]): ScheduleOperation[] {
+  const shares = batch.shares ?? [];
+  const all = shares.reduce((sum, s) => sum + s.flies, 0);
+  const last = before.at(-1);
+  let given = 0;
+  return shares.map(({ person, flies }, i): ScheduleOperation => {
+    const own = i === shares.length - 1 ? batch.left - given : Math.round((batch.left * flies) / all);
+    given += own;
+    const p = people.find((x) => x.id === person);
+    const isAble = p !== undefined && may(p, batch.skills);
+    return {
+      id: i === 0 ? `${batch.id}:tie` : `${batch.id}:tie${i + 1}`,
+      kind: "tie",
+      choices: isAble ? [{ person, minutes: minutesFor(batch, p, Math.max(1, own)) }] : [],
+      ...(i > 0 && { after: last ? [last.id] : [] }),
+      station: batch.tool,
+      setupState: setupOf(batch),
+    };
+  });
 }
 
 /** The whole room as a schedule problem. */

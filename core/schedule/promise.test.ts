@@ -110,6 +110,25 @@ describe("jobOf", () => {
     expect(own({ begunBy: "ada", pin: { person: "ben", start: 700 } })).toMatchObject({ choices: [{ person: "ada" }] });
     expect(own({ tool: "tool: rotary vise" })?.station).toBe("tool: rotary vise");
   });
+  test("is tied by several at the same time, in the shares that were said of what is left", () => {
+    const two = [person("ada"), person("ben", { pace: 2 })];
+    const shares = [
+      { person: "ada", flies: 12 },
+      { person: "ben", flies: 24 },
+    ];
+    const job = jobOf(batch("b", { shares, left: 27 }), two);
+    const ties = job.operations.filter((o) => o.kind === "tie");
+    expect(ties.map((o) => o.choices)).toEqual([
+      [{ person: "ada", minutes: 6 + 9 * 5 }],
+      [{ person: "ben", minutes: 12 + 18 * 10 }],
+    ]);
+    expect(ties[1]?.after).toEqual(["b:prep0"]);
+    expect(job.operations.find((o) => o.kind === "coat")?.after).toEqual(["b:tie", "b:tie2"]);
+    const bare = jobOf(batch("b", { shares, prep: [], coats: [] }), two).operations;
+    expect([bare[1]?.after, bare.find((o) => o.kind === "inspect")?.after]).toEqual([[], ["b:tie", "b:tie2"]]);
+    const problem = problemOf([batch("b", { shares }), batch("c")], two, rules);
+    expect(checkSchedule(problem, solved(problem))).toEqual([]);
+  });
   test("takes as long as was learned of each person", () => {
     const [tie] = jobOf(batch("b", { prep: [], minutesBy: { ada: 4, ben: 6 } }), [
       person("ada"),

@@ -21,8 +21,8 @@ export interface WayOut {
 }
 
 /**
- * What could be done so that a late job is on time, each way tried: its materials come sooner, somebody else takes it,
- * somebody stays longer, or works a morning on a day off, alone or two together.
+ * What could be done so that a late job is on time, each way tried: its materials come sooner, somebody else takes it
+ * or half of it, somebody stays longer, or works a morning on a day off, alone or two together.
  *
  * @param plan in which the job is late
  * @returns the ways that help and leave nobody else late, the least effort first; those that help most otherwise
@@ -96,8 +96,16 @@ function candidates(problem: ScheduleProblem, plan: ScheduleResult, job: Schedul
             })),
           )
       : [];
+  const halves = (person: string): Change[] => [
+    {
+      do: "split",
+      operation: main.id,
+      shares: [now?.person ?? person, person].map((p) => ({ person: p, share: 0.5 })),
+    },
+  ];
   return [
     ...others.map((person): Change[] => [{ do: "give", operation: main.id, person }]),
+    ...(now && main.kind === "tie" ? others.map(halves) : []),
     ...evenings,
     ...mornings,
     ...together,

@@ -97,6 +97,23 @@ describe("what if", () => {
       problem.jobs[4]!.release + Math.min(...prep.choices.map((c) => c.minutes)),
     );
   });
+  test("two do it at the same time: each their share, and what follows waits for both", () => {
+    const at = problem.jobs.findIndex((j) => j.operations[1]!.choices.length > 1);
+    const [, both] = problem.jobs[at]!.operations;
+    if (!both) throw new Error("nobody shares a fly");
+    const shares = both.choices.slice(0, 2).map((c) => ({ person: c.person, share: 0.5 }));
+    const own = withChanges(problem, [{ do: "split", operation: both.id, shares }]).jobs[at]!.operations;
+    expect(own.map((o) => o.id.replace(/^j\d+\./, ""))).toEqual(["prep", "tie", "tie2", "coat", "inspect", "pack"]);
+    expect(own[1]!.choices[0]!.minutes).toBe(Math.ceil(both.choices[0]!.minutes / 2));
+    const after = own.slice(1, 4).map((o) => o.after?.map((id) => id.replace(/^j\d+\./, "")));
+    expect(after).toEqual([["prep"], ["prep"], ["tie", "tie2"]]);
+    const result = whatIf(problem, plan, [{ do: "split", operation: both.id, shares }], { seed: 1, iterations: 300 });
+    expect(checkSchedule(result.problem, result.plan)).toEqual([]);
+    for (const bad of [shares.slice(0, 1), shares.map((s) => ({ ...s, share: 0.7 }))])
+      expect(() => withChanges(problem, [{ do: "split", operation: both.id, shares: bad }])).toThrow(
+        expect.objectContaining({ code: "SCHEDULE_INVALID" }),
+      );
+  });
   test("somebody is away: nothing of theirs is left in that time", () => {
     const person = plan.assignments[0]!.person;
     const { problem: other, plan: without } = whatIf(problem, plan, [{ do: "away", person, from: 0, to: 8 * day }], {

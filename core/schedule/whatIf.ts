@@ -9,6 +9,8 @@ export type Change =
   | { do: "move"; operation: string; person: string; start: number }
   /** Gives an operation to somebody, whenever it fits. */
   | { do: "give"; operation: string; person: string }
+  /** Several do it at the same time, each a share of it: their shares add up to 1. */
+  | { do: "split"; operation: string; shares: { person: string; share: number }[] }
   /** Is not there in that time. */
   | { do: "away"; person: string; from: number; to: number }
   /** Works in that time as well. */
@@ -38,6 +40,8 @@ function changed(problem: ScheduleProblem, change: Change): ScheduleProblem {
         const { pinned: _pinned, ...rest } = o;
         return { ...rest, choices: o.choices.filter((c) => c.person === change.person) };
       });
+    case "split":
+      return withSplit(problem, change.operation, change.shares);
     case "away":
       return withPerson(problem, change.person, (windows) => cutOut(windows, change.from, change.to));
     case "work":
@@ -87,6 +91,45 @@ function withOperation(
         : job,
     ),
   };
+}
+
+/** An operation as several that may be done at the same time; what waited for it waits for all of them. */
+function withSplit(
+  problem: ScheduleProblem,
+  id: string,
+  shares: readonly { person: string; share: number }[],
+): ScheduleProblem {
+  const job = problem.jobs.find((j) => j.operations.some((o) => o.id === id));
+  if (!job) throw invalid(`The plan knows no ${id}.`);
+  const total = shares.reduce((sum, s) => sum + s.share, 0);
+  if (shares.length < 2 || shares.some((s) => !(s.share > 0)) || Math.abs(total - 1) > 1e-6)
+    throw invalid("A split is between two at least, and their shares add up to all of it.");
+  const at = job.operations.findIndex((o) => o.id === id);
+  const before = job.operations[at - 1];
+  const operations = job.operations.flatMap((o, i): ScheduleOperation[] => {
+    if (o.id === id)
+      return shares.map(({ person, share }, k) => {
+        mayDo(o, person);
+        const minutes = o.choices.find((c) => c.person === person)?.minutes ?? 1;
+        const { pinned: _pinned, ...rest } = o;
+        return {
+          ...rest,
+          id: k === 0 ? id : `${id}${k + 1}`,
+          choices: [{ person, minutes: Math.max(1, Math.ceil(minutes * share)) }],
+          after: o.after ?? (before ? [before.id] : []),
+        };
+      });
+    const waits = o.after ?? (i === at + 1 ? [id] : undefined);
+    return waits?.includes(id)
+      ? [
+          {
+            ...o,
+            after: waits.flatMap((w) => (w === id ? shares.map((_, k) => (k === 0 ? id : `${id}${k + 1}`)) : [w])),
+          },
+        ]
+      : [o];
+  });
+  return { ...problem, jobs: problem.jobs.map((j) => (j === job ? { ...job, operations } : j)) };
 }
 
 function withPerson(

@@ -6,13 +6,14 @@ import {
   publishPlan,
   readCalendarKey,
   readPlanVersion,
+  splitTying,
   unpinBatch,
   type Plan,
 } from "@kasten/contract/schedule";
 import type { Register } from "../http/handle";
 import type { Outlook } from "../outlook";
 import { calendarKey, endKey, makeKey } from "./calendar";
-import { pin, unpin } from "./pins";
+import { pin, split, unpin } from "./pins";
 import { listVersions, publish, readVersion } from "./publish";
 
 const done = { ok: true } as const;
@@ -20,6 +21,10 @@ const done = { ok: true } as const;
 export function planRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
   register(pinBatch, async ({ db, params, body, person }) => {
     await pin(db, person, params.id, body.person, body.at);
+    return done;
+  });
+  register(splitTying, async ({ db, params, body, person }) => {
+    await split(db, person, params.id, body.shares);
     return done;
   });
   register(unpinBatch, async ({ db, params, person }) => {

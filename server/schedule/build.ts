@@ -88,7 +88,8 @@ export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances,
     prep: c.prep.filter((t) => !isDone(t)).map((t) => ({ minutes: t.minutes, station: t.station })),
     coats: coatsOf(recipe, fly),
     begunBy: around.begunBy,
-    pin: around.pin && pinOf(around.pin, frame),
+    ...(around.pin &&
+      (around.pin.shares.length > 0 ? { shares: around.pin.shares } : { pin: pinOf(around.pin, frame) })),
   };
 }
 

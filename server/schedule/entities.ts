@@ -8,6 +8,8 @@ export interface PlanPinRow {
   batchId: string;
   personId: string;
   at: Date | null;
+  /** Several who tie it at the same time; empty where one does. */
+  shares: { person: string; flies: number }[];
   setBy: string;
   setAt: Date;
 }
@@ -17,6 +19,7 @@ export const planPinEntity = new EntitySchema<PlanPinRow>({
     batchId: uuid({ primary: true, ...refers("batch") }),
     personId: uuid(refers("person")),
     at: instant(optional),
+    shares: jsonb({ default: [] }),
     setBy: uuid(refers("person")),
     setAt: written(),
   },

@@ -62,6 +62,7 @@ function batchesOf(planning: Planning, result: ScheduleResult, rehearsal: Rehear
       patternName,
       size,
       owed,
+      left: Math.max(0, batch.starts - batch.good - batch.rejected),
       due,
       ready: c ? frame.dayOf(c.at - 1) : null,
       readyAt: c?.at ?? null,
@@ -80,17 +81,16 @@ function batchesOf(planning: Planning, result: ScheduleResult, rehearsal: Rehear
 function pinOf({ pins, people, frame }: Planning, c: ComputedBatch): Plan["batches"][number]["pin"] {
   const pin = pins.get(c.batch.id);
   if (!pin) return null;
-  const person = people.find((p) => p.id === pin.personId);
+  const tiers = pin.shares.length > 0 ? pin.shares.map((x) => x.person) : [pin.personId];
   const isPast = pin.at !== null && frame.minuteAt(pin.at) < frame.now;
-  const lacks = skillsOf(c).filter((s) => !person?.skills.includes(s));
-  const fault = !person
-    ? "Whoever was to tie it does not work here any more."
-    : lacks.length > 0
-      ? `${person.name} lacks ${lacks.join(", ")}.`
-      : isPast
-        ? "Its time has passed."
-        : null;
-  return { person: pin.personId, at: pin.at && isoInstant(pin.at), fault };
+  const faults = tiers.flatMap((id) => {
+    const person = people.find((p) => p.id === id);
+    if (!person) return ["Whoever was to tie it does not work here any more."];
+    const lacks = skillsOf(c).filter((s) => !person.skills.includes(s));
+    return lacks.length > 0 ? [`${person.name} lacks ${lacks.join(", ")}.`] : [];
+  });
+  const fault = faults.length > 0 ? faults.join(" ") : isPast ? "Its time has passed." : null;
+  return { person: pin.personId, at: pin.at && isoInstant(pin.at), shares: pin.shares, fault };
 }
 
 /** What a plan is shown with: its odds, and how it stands to what was published. */

@@ -1,4 +1,5 @@
 import { format, parseISO } from "date-fns";
+import { groupBy } from "@kasten/core/numeric";
 import type { ScheduleResult } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
 import { isoInstant, type Db } from "../database/rows";
@@ -86,14 +87,22 @@ const comparedOf = (
   work: { batch: string; kind: string; person: string; start: number }[],
   dayOf: (minute: number) => string,
 ): Map<string, Compared> => {
-  const ties = new Map(work.filter((w) => w.kind === "tie").map((w) => [w.batch, w]));
+  const ties = groupBy(
+    work.filter((w) => w.kind === "tie"),
+    (w) => w.batch,
+  );
   const first = new Map<string, number>();
   for (const w of work) first.set(w.batch, Math.min(first.get(w.batch) ?? Infinity, w.start));
   return new Map(
     batches.map(({ id, number, ready, lateDays }) => {
       const minute = first.get(id);
       const begins = minute === undefined ? undefined : dayOf(minute);
-      return [id, { id, number, ready, lateDays, tier: ties.get(id)?.person, begins }];
+      const tiers = ties
+        .get(id)
+        ?.map((w) => w.person)
+        .sort()
+        .join(" ");
+      return [id, { id, number, ready, lateDays, tier: tiers, begins }];
     }),
   );
 };
@@ -118,12 +127,11 @@ export function differencesBetween(
 }
 
 function changesOf(a: Compared, b: Compared, nameOfPerson: (id: string) => string): string[] {
+  const named = (tiers: string): string => tiers.split(" ").map(nameOfPerson).join(" and ");
   const words: string[] = [];
   if (a.tier !== b.tier && b.tier !== undefined)
     words.push(
-      a.tier === undefined
-        ? `${nameOfPerson(b.tier)} ties it.`
-        : `${nameOfPerson(b.tier)} ties it instead of ${nameOfPerson(a.tier)}.`,
+      a.tier === undefined ? `${named(b.tier)} ties it.` : `${named(b.tier)} ties it instead of ${named(a.tier)}.`,
     );
   if (a.ready !== b.ready)
     words.push(

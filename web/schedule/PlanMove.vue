@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import { dozensText } from "@kasten/core/orders";
 import type { Plan } from "@kasten/contract/schedule";
 import ListBox from "../parts/ListBox.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -21,6 +22,16 @@ const name = (id: string): string => props.plan.people.find((p) => p.id === id)?
 const isAble = computed(() => props.move.able.value.includes(props.move.person.value));
 const tried = computed(() => props.trial.trial.value?.plan.assignments.find((a) => a.operation === work.value?.id));
 const isTimed = computed(() => props.move.start.value !== undefined);
+const others = computed(() =>
+  props.plan.people
+    .filter((p) => props.move.able.value.includes(p.id) && p.id !== work.value?.person)
+    .map((p) => ({ value: p.id, label: p.name })),
+);
+const canSplit = computed(() => others.value.length > 0 && (batch.value?.left ?? 0) > 1);
+const other = computed({ get: () => props.move.other.value, set: (id: string) => props.move.splitWith(id) });
+const shares = computed(() =>
+  (batch.value?.pin?.shares ?? []).map((s) => `${name(s.person)} ${dozensText(s.flies)}`).join(", "),
+);
 const who = computed({
   get: () => props.move.person.value,
   set: (id: string) => props.move.put(id, props.move.start.value),
@@ -40,11 +51,21 @@ const who = computed({
           >Batch <RouterLink class="link fig" :to="`/batches/${batch.id}`">{{ batch.number }}</RouterLink>,
           {{ batch.patternName }} <span class="fig">{{ batch.size }}</span></strong
         >: {{ name(work.person) }}, from {{ timeOf(plan, work.start) }} on<template v-if="batch.pin"
-          >, as somebody said<template v-if="batch.pin.fault">. {{ batch.pin.fault }}</template></template
+          >, as somebody said<template v-if="shares">: {{ shares }}</template
+          ><template v-if="batch.pin.fault">. {{ batch.pin.fault }}</template></template
         >.
       </p>
       <div class="mt-1 flex flex-wrap items-center gap-1">
         <ListBox v-model="who" class="w-40" label="Who ties it" quiet :options="people" />
+        <ListBox
+          v-if="canSplit"
+          v-model="other"
+          class="w-40"
+          label="Who ties half of it"
+          quiet
+          placeholder="and half of it…"
+          :options="others"
+        />
         <button type="button" class="btn" @click="move.step(-1, 0)">Half an hour earlier</button>
         <button type="button" class="btn" @click="move.step(1, 0)">later</button>
         <button v-if="isTimed" type="button" class="btn btn-plain" @click="move.put(who, undefined)">
@@ -53,6 +74,16 @@ const who = computed({
       </div>
       <div class="mt-2 flex flex-wrap gap-1">
         <button
+          v-if="other"
+          type="button"
+          class="btn btn-main"
+          :disabled="!trial.trial.value || move.busy.value"
+          @click="move.acceptSplit()"
+        >
+          Split it with {{ name(other) }}
+        </button>
+        <button
+          v-else
           type="button"
           class="btn btn-main"
           :disabled="!trial.trial.value || move.busy.value"

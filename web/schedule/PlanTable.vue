@@ -11,17 +11,20 @@ import { timeOf } from "./planTime";
 const props = defineProps<{ plan: Plan }>();
 type Batch = Plan["batches"][number];
 type Work = Plan["work"][number];
-/** The first work on each batch, and the first that is tying. */
+/** The first work on each batch, and its tying: of several where it is split. */
 const firsts = computed(() => {
-  const [work, ties] = [new Map<string, Work>(), new Map<string, Work>()];
+  const [work, ties] = [new Map<string, Work>(), new Map<string, Work[]>()];
   for (const w of props.plan.work) {
     if (!work.has(w.batch)) work.set(w.batch, w);
-    if (w.kind === "tie" && !ties.has(w.batch)) ties.set(w.batch, w);
+    if (w.kind === "tie") ties.set(w.batch, [...(ties.get(w.batch) ?? []), w]);
   }
   return { work, ties };
 });
 const tierOf = (b: Batch): string | undefined =>
-  props.plan.people.find((q) => q.id === firsts.value.ties.get(b.id)?.person)?.name;
+  firsts.value.ties
+    .get(b.id)
+    ?.map((w) => props.plan.people.find((q) => q.id === w.person)?.name ?? "")
+    .join(" and ");
 const startOf = (b: Batch): number | undefined => firsts.value.work.get(b.id)?.start;
 const pinWords = (b: Batch): string => {
   if (!b.pin) return "";

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { ref, shallowRef } from "vue";
 import type { Change, WayOut } from "@kasten/core/schedule";
-import { pinBatch, type Plan } from "@kasten/contract/schedule";
+import { pinBatch, splitTying, type Plan } from "@kasten/contract/schedule";
 import { addExtraHours } from "@kasten/contract/team";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
 import { dayAt } from "./planTime";
 import { changeWords, DAY_MINUTES } from "./trialWords";
+import { halvesOf } from "./useMove";
 import type { PlanTrial } from "./usePlanTrial";
 
 /** What could be done so that a late batch is on time: each way is tried on the plan before it is named. */
@@ -34,11 +35,17 @@ const harmed = (w: WayOut): string =>
   w.harmed.map((id) => props.plan.batches.find((b) => b.id === id)?.number ?? "").join(", ");
 /** Extra hours are for whoever manages people. */
 const mayTake = (w: WayOut): boolean =>
-  props.can && w.changes.every((c) => c.do === "give" || (c.do === "work" && may("manage people")));
+  props.can && w.changes.every((c) => c.do === "give" || c.do === "split" || (c.do === "work" && may("manage people")));
 
 async function make(change: Change): Promise<unknown> {
   if (change.do === "give")
     return send(pinBatch, { params: { id: props.batch.id }, body: { person: change.person, at: null } });
+  if (change.do === "split") {
+    const [a, b] = change.shares;
+    if (!a || !b) return undefined;
+    const shares = halvesOf(props.batch.left, [a.person, b.person]);
+    return send(splitTying, { params: { id: props.batch.id }, body: { shares } });
+  }
   if (change.do !== "work") return undefined;
   const { minute, date } = dayAt(props.plan, change.from);
   const body = { day: date, from: change.from - minute, to: change.to - minute };

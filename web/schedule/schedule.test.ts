@@ -2,7 +2,7 @@
 import { describe, expect, test, vi } from "vitest";
 import { defineComponent, h, ref, shallowRef } from "vue";
 import type { Change, WayOut } from "@kasten/core/schedule";
-import { pinBatch, publishPlan, unpinBatch, type Plan } from "@kasten/contract/schedule";
+import { pinBatch, publishPlan, splitTying, unpinBatch, type Plan } from "@kasten/contract/schedule";
 import { addExtraHours } from "@kasten/contract/team";
 import { mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
@@ -23,6 +23,7 @@ const batch = (n: number, of: Partial<Plan["batches"][number]> = {}): Plan["batc
   patternName: "Yard Nymph",
   size: "12",
   owed: 24,
+  left: 26,
   due: "2026-11-30",
   ready: "2026-11-25",
   readyAt: 3 * DAY,
@@ -210,7 +211,11 @@ describe("a batch that is moved", () => {
       const m = (move = useMove(shown, trial));
       return () => h(PlanMove, { plan: plan(of), move: m, trial });
     });
-    const server = things.server().answer(pinBatch, { ok: true }).answer(unpinBatch, { ok: true });
+    const server = things
+      .server()
+      .answer(pinBatch, { ok: true })
+      .answer(unpinBatch, { ok: true })
+      .answer(splitTying, { ok: true });
     const mounted = await mountIn(server, Panel);
     if (!move) throw new Error("nothing is mounted");
     await move.choose(work(1));
@@ -270,8 +275,23 @@ describe("a batch that is moved", () => {
     expect(tryOut).not.toHaveBeenCalled();
     expect(screen.text()).toContain("cannot tie it");
   });
+  test("is split with another, by whole dozens", async () => {
+    const { screen, move, tryOut, server } = await open();
+    move.splitWith(bo);
+    await settle();
+    expect(tryOut).toHaveBeenLastCalledWith([
+      { do: "split", operation: work(1).id, shares: [ada, bo].map((person) => ({ person, share: 0.5 })) },
+    ]);
+    await press(screen, "Split it with Bo Fell");
+    expect(server.of(splitTying)[0]?.body).toEqual({
+      shares: [
+        { person: ada, flies: 12 },
+        { person: bo, flies: 14 },
+      ],
+    });
+  });
   test("is left to the plan again", async () => {
-    const pinned = batch(1, { pin: { person: ada, at: null, fault: null } });
+    const pinned = batch(1, { pin: { person: ada, at: null, shares: [], fault: null } });
     const { screen, server } = await open({ batches: [pinned] });
     await press(screen, "Leave it to the plan");
     expect(server.of(unpinBatch)).toHaveLength(1);
@@ -325,7 +345,7 @@ test("the table says odds, what breaks them, and pins with what is the matter", 
   const shown = plan({
     batches: [
       batch(1, { odds: 0.62, breaks: "mostly a delivery that comes late" }),
-      batch(2, { pin: { person: bo, at: null, fault: "Bo Fell lacks palmer." } }),
+      batch(2, { pin: { person: bo, at: null, shares: [], fault: "Bo Fell lacks palmer." } }),
     ],
   });
   const { screen } = await mountIn(things.server(), PlanTable, { plan: shown });

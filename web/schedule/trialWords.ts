@@ -52,6 +52,8 @@ export function changeWords(plan: Plan, change: Change): string {
   switch (change.do) {
     case "give":
       return `${nameIn(plan, change.person)} ties it.`;
+    case "split":
+      return `${change.shares.map((s) => nameIn(plan, s.person)).join(" and ")} tie it at the same time.`;
     case "move":
       return `${nameIn(plan, change.person)} ties it from ${timeOf(plan, change.start)} on.`;
     case "work":

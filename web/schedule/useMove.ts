@@ -1,6 +1,6 @@
 import { computed, ref, type ComputedRef, type Ref } from "vue";
 import { Calendar } from "@kasten/core/schedule";
-import { pinBatch, unpinBatch, type Plan } from "@kasten/contract/schedule";
+import { pinBatch, splitTying, unpinBatch, type Plan } from "@kasten/contract/schedule";
 import type { Refusal } from "../http";
 import { useChange } from "../parts/useChange";
 import type { PlanTrial } from "./usePlanTrial";
@@ -25,9 +25,25 @@ export interface Move {
   /** One step earlier or later, or to the next person. */
   step: (time: number, people: number) => void;
   leave: () => void;
+  /** Whoever ties half of it, where it is split; empty where it is not. */
+  other: Ref<string>;
+  /** Splits it between whoever ties it now and another one, and tries that. */
+  splitWith: (other: string) => void;
+  /** Keeps the split, by whole dozens as far as that goes. */
+  acceptSplit: () => Promise<void>;
   /** Keeps who does it, and from when on if `isTimed`. */
   accept: (isTimed: boolean) => Promise<void>;
   unpin: () => Promise<void>;
+}
+
+/** Two halves of some flies, the first in whole dozens where there are several. */
+export function halvesOf(flies: number, [a, b]: [string, string]): { person: string; flies: number }[] {
+  const half = flies >= 24 ? Math.round(flies / 24) * 12 : Math.ceil(flies / 2);
+  const first = Math.min(flies - 1, half);
+  return [
+    { person: a, flies: first },
+    { person: b, flies: flies - first },
+  ];
 }
 
 /** A batch that is moved by hand: tried at every step, made when it is accepted. */
@@ -36,6 +52,7 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
   const able = ref<string[]>([]);
   const person = ref("");
   const start = ref<number>();
+  const other = ref("");
   const { busy, refusal, send } = useChange();
   const work = computed(() => plan.value?.work.find((w) => w.id === chosen.value));
   const batch = computed(() => plan.value?.batches.find((b) => b.id === work.value?.batch));
@@ -44,6 +61,7 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     if (!work.value) return;
     person.value = who;
     start.value = minute;
+    other.value = "";
     if (!able.value.includes(who)) {
       clear();
       return;
@@ -72,8 +90,18 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     return calendar.clockAt(index) ?? from;
   }
 
+  function splitWith(who: string): void {
+    if (!work.value) return;
+    person.value = work.value.person;
+    start.value = undefined;
+    other.value = who;
+    const shares = [work.value.person, who].map((p) => ({ person: p, share: 0.5 }));
+    void tryOut([{ do: "split", operation: work.value.id, shares }]);
+  }
+
   function leave(): void {
     chosen.value = "";
+    other.value = "";
     clear();
   }
 
@@ -88,12 +116,21 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     put,
     step,
     leave,
+    other,
+    splitWith,
+    acceptSplit: async () => {
+      if (!batch.value || !other.value) return;
+      const shares = halvesOf(batch.value.left, [person.value, other.value]);
+      const said = `Batch ${batch.value.number} is shared out`;
+      if (await send(splitTying, { params: { id: batch.value.id }, body: { shares } }, said)) leave();
+    },
     choose: async (w) => {
       clear();
       refusal.value = null;
       chosen.value = w.id;
       person.value = w.person;
       start.value = undefined;
+      other.value = "";
       able.value = await choicesOf(w.id);
     },
     accept: async (isTimed) => {

@@ -20,7 +20,7 @@ export class Thirteenth1700000000013 implements MigrationInterface {
 const statements = [
   `CREATE TABLE plan_pin (
      batch_id uuid PRIMARY KEY REFERENCES batch, person_id uuid NOT NULL REFERENCES person, at timestamptz,
-     set_by uuid NOT NULL REFERENCES person, set_at timestamptz NOT NULL DEFAULT now()
+     shares jsonb NOT NULL DEFAULT '[]', set_by uuid NOT NULL REFERENCES person, set_at timestamptz NOT NULL DEFAULT now()
    )`,
   `CREATE TABLE plan_order (
      one boolean PRIMARY KEY DEFAULT true, revision integer NOT NULL, work jsonb NOT NULL,
