@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { Plus, X } from "lucide-vue-next";
 import { saveSettings } from "@kasten/contract/settings";
 import EntryNumber from "../parts/EntryNumber.vue";
+import EntryRows from "../parts/EntryRows.vue";
 import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useEntryForm } from "../parts/useEntryForm";
@@ -21,7 +21,6 @@ const form = useEntryForm({
   },
   send: (body) => keep(body),
 });
-const set = (rows: object[]): void => form.api.setFieldValue("breaks", rows as never);
 </script>
 
 <template>
@@ -34,46 +33,30 @@ const set = (rows: object[]): void => form.api.setFieldValue("breaks", rows as n
       beside that stands with the customer. Orders that are written already keep their prices.
     </p>
     <template v-if="can">
-      <div v-for="(_b, i) in form.values.value.breaks" :key="i" class="mb-2 flex flex-wrap items-end gap-2">
-        <EntryNumber
-          class="w-40"
-          :form="form"
-          :name="`breaks[${i}].dozens`"
-          label="From"
-          unit="dz"
-          :min="2"
-          :max="500"
-          :step="1"
-        />
-        <EntryNumber
-          class="w-40"
-          :form="form"
-          :name="`breaks[${i}].percent`"
-          label="comes off"
-          unit="%"
-          :min="0.5"
-          :max="60"
-          :step="0.5"
-        />
-        <button
-          type="button"
-          class="btn btn-plain"
-          :aria-label="`Without break ${i + 1}`"
-          @click="set(form.values.value.breaks.filter((_, j) => j !== i))"
-        >
-          <X :size="16" />
-        </button>
-      </div>
-      <div class="flex flex-wrap gap-2">
-        <button
-          type="button"
-          class="btn"
-          @click="set([...form.values.value.breaks, { dozens: undefined, percent: undefined }])"
-        >
-          <Plus :size="16" aria-hidden="true" />A break
-        </button>
-        <button class="btn btn-main" :disabled="form.isBusy.value">Keep the prices</button>
-      </div>
+      <EntryRows :form="form" name="breaks" add="A break" one="break" :fresh="{ dozens: undefined, percent: undefined }"
+        ><template #default="{ at }"
+          ><EntryNumber
+            class="w-40"
+            :form="form"
+            :name="`${at}.dozens`"
+            label="From"
+            unit="dz"
+            :min="2"
+            :max="500"
+            :step="1" />
+          <EntryNumber
+            class="w-40"
+            :form="form"
+            :name="`${at}.percent`"
+            label="comes off"
+            unit="%"
+            :min="0.5"
+            :max="60"
+            :step="0.5" /></template
+        ><template #beside
+          ><button class="btn btn-main" :disabled="form.isBusy.value">Keep the prices</button></template
+        ></EntryRows
+      >
     </template>
     <ul v-else>
       <li v-for="b in settings.breaks" :key="b.dozens">

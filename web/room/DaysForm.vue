@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { Plus, X } from "lucide-vue-next";
 import { saveSettings } from "@kasten/contract/settings";
 import EntryDay from "../parts/EntryDay.vue";
+import EntryRows from "../parts/EntryRows.vue";
 import EntryText from "../parts/EntryText.vue";
 import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -25,7 +25,6 @@ const form = useEntryForm({
   },
   send: (body) => keep(body),
 });
-const list = (name: "seasons" | "holidays", rows: object[]): void => form.api.setFieldValue(name, rows as never);
 </script>
 
 <template>
@@ -39,30 +38,16 @@ const list = (name: "seasons" | "holidays", rows: object[]): void => form.api.se
         run”.
       </p>
       <template v-if="can">
-        <div v-for="(_s, i) in form.values.value.seasons" :key="i" class="mb-2 flex flex-wrap items-end gap-2">
-          <EntryText class="min-w-40 flex-1" :form="form" :name="`seasons[${i}].name`" label="Name" />
-          <EntryDay class="w-40" :form="form" :name="`seasons[${i}].date`" label="Begins" />
-          <button
-            type="button"
-            class="btn btn-plain"
-            :aria-label="`Without season ${i + 1}`"
-            @click="
-              list(
-                'seasons',
-                form.values.value.seasons.filter((_, j) => j !== i),
-              )
-            "
-          >
-            <X :size="16" />
-          </button>
-        </div>
-        <button
-          type="button"
-          class="btn"
-          @click="list('seasons', [...form.values.value.seasons, { name: '', date: undefined }])"
-        >
-          <Plus :size="16" aria-hidden="true" />A season
-        </button>
+        <EntryRows
+          v-slot="{ at }"
+          :form="form"
+          name="seasons"
+          add="A season"
+          one="season"
+          :fresh="{ name: '', date: undefined }"
+          ><EntryText class="min-w-40 flex-1" :form="form" :name="`${at}.name`" label="Name" />
+          <EntryDay class="w-40" :form="form" :name="`${at}.date`" label="Begins" />
+        </EntryRows>
       </template>
       <ul v-else>
         <li v-for="s in settings.seasons" :key="s.name">
@@ -76,31 +61,17 @@ const list = (name: "seasons" | "holidays", rows: object[]): void => form.api.se
         Nobody works on these days: the plan leaves them out. A day off of one person stands with that person.
       </p>
       <template v-if="can">
-        <div v-for="(_h, i) in form.values.value.holidays" :key="i" class="mb-2 flex flex-wrap items-end gap-2">
-          <EntryDay class="w-36" :form="form" :name="`holidays[${i}].from`" label="From" />
-          <EntryDay class="w-36" :form="form" :name="`holidays[${i}].to`" label="To" />
-          <EntryText class="min-w-28 flex-1" :form="form" :name="`holidays[${i}].reason`" label="What it is" />
-          <button
-            type="button"
-            class="btn btn-plain"
-            :aria-label="`Without holiday ${i + 1}`"
-            @click="
-              list(
-                'holidays',
-                form.values.value.holidays.filter((_, j) => j !== i),
-              )
-            "
-          >
-            <X :size="16" />
-          </button>
-        </div>
-        <button
-          type="button"
-          class="btn"
-          @click="list('holidays', [...form.values.value.holidays, { from: undefined, to: undefined, reason: '' }])"
-        >
-          <Plus :size="16" aria-hidden="true" />Days off for all
-        </button>
+        <EntryRows
+          v-slot="{ at }"
+          :form="form"
+          name="holidays"
+          add="Days off for all"
+          one="holiday"
+          :fresh="{ from: undefined, to: undefined, reason: '' }"
+          ><EntryDay class="w-36" :form="form" :name="`${at}.from`" label="From" />
+          <EntryDay class="w-36" :form="form" :name="`${at}.to`" label="To" />
+          <EntryText class="min-w-28 flex-1" :form="form" :name="`${at}.reason`" label="What it is" />
+        </EntryRows>
       </template>
       <ul v-else>
         <li v-for="h in settings.holidays" :key="h.from">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { saveSettings, type Station } from "@kasten/contract/settings";
 import EntryNumber from "../parts/EntryNumber.vue";
+import EntryRows from "../parts/EntryRows.vue";
 import EntryText from "../parts/EntryText.vue";
 import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -27,8 +28,6 @@ const what: Record<Station["name"], { title: string; does: string }> = {
 const setDown = (of: "stations" | "sharedTools", i: number, isDown: boolean): void => {
   form.api.setFieldValue(`${of}[${i}].down`, (isDown ? "" : null) as never);
 };
-type Tool = (typeof form.values.value.sharedTools)[number];
-const setTools = (tools: Tool[]): void => form.api.setFieldValue("sharedTools", tools as never);
 </script>
 
 <template>
@@ -72,50 +71,36 @@ const setTools = (tools: Tool[]): void => form.api.setFieldValue("sharedTools", 
         stacker, burnisher. Whoever ties a batch that needs one has it all the while; of several that a batch needs the
         plan minds the scarcest.
       </p>
-      <div v-for="(t, i) in form.values.value.sharedTools" :key="i" class="mb-3 flex flex-wrap items-end gap-3">
-        <EntryText class="w-56" :form="form" :name="`sharedTools[${i}].name`" label="Tool" :disabled="!can" />
-        <EntryNumber
-          class="w-32"
-          :form="form"
-          :name="`sharedTools[${i}].places`"
-          label="How many"
-          :min="1"
-          :max="40"
-          :step="1"
-          :disabled="!can"
-        />
+      <EntryRows
+        v-if="can"
+        v-slot="{ i, at }"
+        :form="form"
+        name="sharedTools"
+        add="A shared tool"
+        one="shared tool"
+        :fresh="{ name: '', places: 1, down: null }"
+        ><EntryText class="w-56" :form="form" :name="`${at}.name`" label="Tool" />
+        <EntryNumber class="w-32" :form="form" :name="`${at}.places`" label="How many" :min="1" :max="40" :step="1" />
         <SwitchField
-          :model-value="t.down === null"
-          :disabled="!can"
+          :model-value="form.values.value.sharedTools[i]?.down === null"
           @update:model-value="setDown('sharedTools', i, !$event)"
           >it works</SwitchField
         >
         <EntryText
-          v-if="t.down !== null"
+          v-if="form.values.value.sharedTools[i]?.down !== null"
           class="w-72"
           :form="form"
-          :name="`sharedTools[${i}].down`"
+          :name="`${at}.down`"
           label="What is wrong with it"
-          :disabled="!can"
         />
-        <button
-          v-if="can"
-          type="button"
-          class="btn btn-plain"
-          :aria-label="`Without ${t.name || 'this tool'}`"
-          @click="setTools(form.values.value.sharedTools.filter((_, j) => j !== i))"
-        >
-          Take it out
-        </button>
-      </div>
-      <button
-        v-if="can"
-        type="button"
-        class="btn"
-        @click="setTools([...form.values.value.sharedTools, { name: '', places: 1, down: null }])"
-      >
-        A shared tool
-      </button>
+      </EntryRows>
+      <ul v-else>
+        <li v-for="t in settings.sharedTools" :key="t.name">
+          {{ t.name }}: <span class="fig">{{ t.places }}</span><template v-if="t.down"
+            >, out of use: {{ t.down }}</template
+          >
+        </li>
+      </ul>
     </section>
     <div v-if="can" class="col-span-full">
       <button class="btn btn-main" :disabled="form.isBusy.value">Keep the stations</button>
