@@ -100,6 +100,18 @@ export const batchDetailSchema = batchSchema.extend({
   cautions: z.array(z.string()),
   /** What of it goes against the rules of a customer it is for, and nobody has let pass. */
   breaches: z.array(z.string()),
+  /** Minutes a fly that the plan reckons with for those who can tie it, and between what they lie in eight of ten. */
+  tiers: z.array(
+    z.object({
+      person: z.uuid(),
+      name: z.string(),
+      perFly: z.number(),
+      low: z.number(),
+      high: z.number(),
+      /** Finished batches of this pattern, or of this person, that it rests on. */
+      batches: z.number().int(),
+    }),
+  ),
   /** The newest version of the pattern, which may be newer than the one that the batch is bound to. */
   newestVersion: z.number().int(),
 });

@@ -4,16 +4,19 @@ import type { Derivation } from "@kasten/core/derivation";
 import { basePerCore, less, nothing } from "@kasten/core/units";
 import type { RequirementData } from "@kasten/contract/materials";
 import type { BatchDetail } from "@kasten/contract/batches";
+import type { Person } from "@kasten/contract/team";
 import type { Db } from "../database/rows";
 import type { ReservedRow } from "../ledger";
 import { historyOf } from "../log";
 import { activePeople } from "../team";
 import { allocateFor, freeFor } from "./allocation";
 import { breachesOf } from "./breaches";
+import { skillsOf } from "./compute";
 import { gateOf } from "./gate";
 import { preparedOf } from "./queries";
 import { remedyFor } from "./remedy";
 import { missingOf, readBatchRoom, type BatchRoom } from "./room";
+import { readTiming } from "./timing";
 
 const emptyWorking: Derivation = {
   formula: "",
@@ -85,16 +88,35 @@ async function prepOf(db: Db, { computed }: BatchRoom): Promise<BatchDetail["pre
   });
 }
 
+/** Of a normal distribution eight of ten lie so many standard deviations about its mean. */
+const EIGHT_OF_TEN = 1.2816;
+
+/** Minutes a fly that each of those who can tie a batch is reckoned with. */
+async function tiersOf(db: Db, room: BatchRoom, people: Person[]): Promise<BatchDetail["tiers"]> {
+  const skills = skillsOf(room.computed);
+  const able = people.filter((p) => p.role !== "shop" && skills.every((s) => p.skills.includes(s)));
+  const timing = await readTiming(db, room.world, people);
+  return able
+    .map(({ id: person, name }) => {
+      const { perFly, own, shares, batches } = timing.ahead(room.computed, person, room.computed.batch.starts);
+      const sd = Math.sqrt(shares.reduce((sum, s) => sum + s.sd ** 2, own ** 2));
+      const [low, high] = [-1, 1].map((z) => perFly * Math.exp(z * EIGHT_OF_TEN * sd)) as [number, number];
+      return { person, name, perFly, low, high, batches };
+    })
+    .sort((a, b) => a.perFly - b.perFly);
+}
+
 export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
   const room = await readBatchRoom(db, id);
   const { batch, recipe, requirements } = room.computed;
   const outcomes = room.learned.outcomes(batch.pattern);
   const data = requirements.map((r) => toData(room, r));
+  const people = await activePeople(db);
   return {
     ...batch,
     requirements: data,
     prep: await prepOf(db, room),
-    held_back: batch.state === "planned" ? gateOf(room, await activePeople(db)) : [],
+    held_back: batch.state === "planned" ? gateOf(room, people) : [],
     history: await historyOf(db, "batch", id),
     startsWorking: {
       owed: batch.owed,
@@ -106,6 +128,7 @@ export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
     },
     breaches: breachesOf(room.world, room.computed),
     buyable: buyableOf(room),
+    tiers: room.computed.fault ? [] : await tiersOf(db, room, people),
     newestVersion: room.world.patterns.get(batch.pattern)?.version ?? batch.patternVersion,
     cautions: [
       ...new Set([

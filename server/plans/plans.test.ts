@@ -292,6 +292,12 @@ test("minutes that a batch took are reckoned with from then on: for its pattern,
   const after = await minutesOf(other.id);
   expect(after.size).toBeGreaterThan(1);
   for (const [person, minutes] of after) expect(minutes, person).toBeGreaterThan(before.get(person) ?? Infinity);
+  const { tiers } = await owner.ok(readBatch, { params: { id: other.id } });
+  expect(tiers.map((t) => t.person).sort()).toEqual([...after.keys()].sort());
+  for (const t of tiers) {
+    expect(t.batches).toBeGreaterThan(0);
+    expect(t.low < t.perFly && t.perFly < t.high).toBe(true);
+  }
   expect((await owner.ok(listBatches)).batches.some((b) => b.id === batch.id)).toBe(false);
 });
 

@@ -54,6 +54,17 @@ function makeOrBuy(component: string, way: string): void {
         @update:model-value="emit('choose', { mode: $event })"
       /><span v-else class="ml-3">{{ batch.mode }}</span>
     </dd>
+    <template v-if="batch.tiers.length > 0">
+      <dt class="text-soft">Minutes a fly</dt>
+      <dd class="text-[0.94rem]">
+        <span v-for="t in batch.tiers" :key="t.person" class="mr-3 inline-block"
+          >{{ t.name }} <b class="fig">{{ t.perFly.toFixed(1) }}</b><span class="text-soft"
+            >, {{ t.low.toFixed(1) }} to {{ t.high.toFixed(1) }},
+            {{ t.batches === 0 ? "by the prior" : `from ${t.batches} ${t.batches === 1 ? "batch" : "batches"}` }}</span
+          ></span
+        >
+      </dd>
+    </template>
     <template v-for="x in batch.buyable" :key="x.component">
       <dt class="text-soft">{{ x.role }}</dt>
       <dd>

@@ -149,6 +149,7 @@ export const batch = (of: Partial<BatchDetail> = {}): BatchDetail => ({
   pattern: "yard-nymph",
   patternName: "Yard Nymph",
   patternVersion: 1,
+  tiers: [],
   newestVersion: 1,
   variant: "olive",
   form: recipe().forms[0]?.id ?? "",
