@@ -8,7 +8,7 @@ const sentences: Sentences<UnscheduledReasonDetails> = {
   STATION_CLOSED: (d) => `It needs the station “${d.station}”, which has no place.`,
   ORDER_IMPOSSIBLE: () => "Its operations wait for each other in a circle, or for one that is not there.",
   NOTHING_TO_DO: () => "There is nothing to do for it.",
-  PIN_IMPOSSIBLE: () => "It is pinned where it cannot be done.",
+  PIN_IMPOSSIBLE: () => "It is pinned where it cannot be done: choose another time, or leave it to the plan.",
   RACK_FULL: () => "No drying rack has enough places for it before the end of the plan.",
   HOURS_USED_UP: (d) => `Nobody who can ${d.kind} it has enough hours left before the end of the plan.`,
 };

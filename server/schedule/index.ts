@@ -1,3 +1,4 @@
+export * from "./basis";
 export * from "./build";
 export * from "./draft";
 export * from "./entities";

@@ -2,8 +2,7 @@ import { mostOwedFor, type Sku } from "@kasten/core/batches";
 import type { Requirement } from "@kasten/core/needs";
 import { finishedKey, type Asked } from "@kasten/core/recipe";
 import { latenessKnown } from "@kasten/core/purchasing";
-import { lotKey } from "@kasten/core/stock";
-import { nothing, quantity } from "@kasten/core/units";
+import { nothing } from "@kasten/core/units";
 import {
   jobOf,
   promise,
@@ -12,10 +11,8 @@ import {
   type Holds,
   type Knowledge,
   type NewJob,
-  type PlanningPerson,
   type PromisedJob,
   type Rehearsal,
-  type ScheduleProblem,
   type ScheduleResult,
 } from "@kasten/core/schedule";
 import type { ReplyOf } from "@kasten/contract/http";
@@ -25,7 +22,6 @@ import {
   onPaper,
   readLearned,
   readTiming,
-  shareLots,
   takeFor,
   type ComputedBatch,
   type Learned,
@@ -34,12 +30,13 @@ import {
 } from "../batches";
 import type { Db } from "../database/rows";
 import { freeFlyLots, type StockedLot } from "../ledger";
-import { classDemands, Coming, comingAfter, standingOf } from "../needs";
+import { Coming } from "../needs";
 import { proposalFor, sourcesByMaterial, type Source } from "../purchasing";
 import { todayIn } from "../settings";
 import { activePeople } from "../team";
 import { readWorld, type World } from "../world";
-import { plannable, type Planning } from "./build";
+import type { Basis } from "./basis";
+import { plannable } from "./build";
 import { SEED } from "./draft";
 import { addBatch } from "./knowledge";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
@@ -93,39 +90,6 @@ const imagined = (
   good: 0,
   rejected: 0,
   claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies, wishes: "", ...noRules }],
-});
-
-/**
- * What promises are made against, as data: the plan with its problem and how uncertain everything in it is, and what
- * the drawers still hold once the open batches have taken theirs. Made with each plan, and kept beside it.
- */
-export interface Basis {
-  problem: ScheduleProblem;
-  plan: ScheduleResult;
-  knowledge: Knowledge;
-  /** How probable it was that each batch is ready on its day. */
-  odds: Record<string, number>;
-  numbers: Record<string, number>;
-  planners: PlanningPerson[];
-  lots: [material: string, lots: StockedLot[]][];
-  /** What is on its way and claimed by nobody yet. */
-  coming: [material: string, arrivals: { day: string; quantity: number }[]][];
-}
-
-export const basisOf = (
-  planning: Planning,
-  plan: ScheduleResult,
-  knowledge: Knowledge,
-  rehearsal: Rehearsal,
-): Basis => ({
-  problem: planning.problem,
-  plan,
-  knowledge,
-  odds: Object.fromEntries(rehearsal.jobs.map((j) => [j.job, j.onTime])),
-  numbers: Object.fromEntries(planning.room.batches.map((c) => [c.batch.id, c.batch.number])),
-  planners: planning.planners.map((p) => ({ ...p, windows: [] })),
-  lots: [...leftAfter(planning)],
-  coming: comingAfter(planning.room),
 });
 
 interface Against {
@@ -334,20 +298,6 @@ function promisedLine(
     holds: last.holds,
     sentence: `${day}, kept in ${level} of 100 cases: ${reasons[last.holds]}.`,
   };
-}
-
-/** What the drawers still hold once the open batches have taken theirs; of classes what sharing leaves. */
-function leftAfter({ room }: Planning): Map<string, StockedLot[]> {
-  const lots = onPaper(room.lots);
-  const classed = classDemands(room);
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements)
-      if (!classed.has(r.material)) takeFor(r, standingOf(room, batch.id, r).missing, batch.mixLots, lots);
-  for (const [material, demands] of classed) {
-    const left = new Map(shareLots(demands, room.lots.get(material) ?? []).left.map((l) => [l.class, l.feathers]));
-    for (const l of lots.get(material) ?? []) l.free = quantity(left.get(lotKey(l)) ?? l.free, "count");
-  }
-  return lots;
 }
 
 /**
