@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import {
   donePrep,
   editBatch,
@@ -23,11 +23,12 @@ import { useChange } from "../parts/useChange";
 import { FlyDrawing, MethodTable, TakenAway, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import BatchActions from "./BatchActions.vue";
-import BatchChoices from "./BatchChoices.vue";
 import BatchFacts from "./BatchFacts.vue";
 import type { BatchChange } from "./change";
 import MaterialRows from "./MaterialRows.vue";
-import PrepTable from "./PrepTable.vue";
+
+const BatchChoices = defineAsyncComponent(() => import("./BatchChoices.vue"));
+const PrepTable = defineAsyncComponent(() => import("./PrepTable.vue"));
 
 const props = defineProps<{ id: string }>();
 const { may, askWhom } = useSession();

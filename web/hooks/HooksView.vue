@@ -7,12 +7,12 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
-import EffectList from "./EffectList.vue";
-import HookCurve from "./HookCurve.vue";
 import HookFacts from "./HookFacts.vue";
 import HookOutline from "./HookOutline.vue";
 import HookTable from "./HookTable.vue";
 import NearHooks from "./NearHooks.vue";
+const EffectList = defineAsyncComponent(() => import("./EffectList.vue"));
+const HookCurve = defineAsyncComponent(() => import("./HookCurve.vue"));
 const MeasureGuide = defineAsyncComponent(() => import("./MeasureGuide.vue"));
 
 const HookForm = defineAsyncComponent(() => import("./HookForm.vue"));

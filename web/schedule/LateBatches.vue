@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, defineAsyncComponent } from "vue";
 import type { Plan } from "@kasten/contract/schedule";
 import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
 import { useSome } from "../parts/useSome";
 import type { PlanTrial } from "./usePlanTrial";
-import WaysOut from "./WaysOut.vue";
+
+const WaysOut = defineAsyncComponent(() => import("./WaysOut.vue"));
 
 /** What does not keep the day promised, why, and what could be done about it. */
 const props = defineProps<{ plan: Plan; trial: PlanTrial; can: boolean }>();

@@ -1,25 +1,25 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
 import { useWindowSize } from "@vueuse/core";
-import { computed, reactive, ref } from "vue";
+import { computed, defineAsyncComponent, reactive, ref } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
 import { call } from "../http";
 import FoldOut from "../parts/FoldOut.vue";
 import RadioSet from "../parts/RadioSet.vue";
-import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import LateBatches from "./LateBatches.vue";
 import PlanLanes from "./PlanLanes.vue";
-import PlanMove from "./PlanMove.vue";
 import PlanStanding from "./PlanStanding.vue";
-import PlanTable from "./PlanTable.vue";
-import PlanVersions from "./PlanVersions.vue";
-import PlanWhatIf from "./PlanWhatIf.vue";
 import { useMove } from "./useMove";
 import { usePlanTrial } from "./usePlanTrial";
 
+// What stands below, and what not everybody opens, comes after the lanes.
+const PlanMove = defineAsyncComponent(() => import("./PlanMove.vue"));
+const PlanTable = defineAsyncComponent(() => import("./PlanTable.vue"));
+const PlanWhatIf = defineAsyncComponent(() => import("./PlanWhatIf.vue"));
+const PlanVersions = defineAsyncComponent(() => import("./PlanVersions.vue"));
+
 const { may } = useSession();
-const { data: catalogue } = useCatalogue();
 const draft = useQuery({ key: ["plan"], query: () => call(readPlan) });
 const which = ref<"draft" | "published">("draft");
 const hasPublished = computed(() => Boolean(draft.data.value?.published));
@@ -89,9 +89,7 @@ const plans = [
       @leave="move.leave"
     />
     <PlanMove v-if="isDraft" :plan="draft.data.value" :move="move" :trial="trial" />
-    <FoldOut class="mt-4" title="What if…"
-      ><PlanWhatIf :plan="draft.data.value" :trial="whatIf" :rack-places="catalogue?.settings.rackPlaces ?? 0"
-    /></FoldOut>
+    <FoldOut class="mt-4" title="What if…"><PlanWhatIf :plan="draft.data.value" :trial="whatIf" /></FoldOut>
     <h2 class="mb-1 mt-5">By batch</h2>
     <PlanTable :plan="plan" />
     <FoldOut class="mt-4" title="Published plans"><PlanVersions /></FoldOut>

@@ -5,12 +5,14 @@ import type { Plan } from "@kasten/contract/schedule";
 import DayField from "../parts/DayField.vue";
 import ListBox from "../parts/ListBox.vue";
 import NumberField from "../parts/NumberField.vue";
+import { useCatalogue } from "../patterns";
 import TrialNote from "./TrialNote.vue";
 import { changeWords, DAY_MINUTES } from "./trialWords";
 import type { PlanTrial } from "./usePlanTrial";
 
 /** Something that may happen, tried on the plan without changing anything. */
-const props = defineProps<{ plan: Plan; trial: PlanTrial; rackPlaces: number }>();
+const props = defineProps<{ plan: Plan; trial: PlanTrial }>();
+const { data: catalogue } = useCatalogue();
 type Kind = "away" | "work" | "finishing" | "mill" | "rack";
 const kinds = [
   { value: "away" as const, label: "somebody is away" },
@@ -24,7 +26,7 @@ const kind = ref<Kind>("away");
 const person = ref(props.plan.people[0]?.id ?? "");
 const from = ref<string | undefined>(props.plan.days[0]?.date);
 const to = ref<string | undefined>(props.plan.days[0]?.date);
-const places = ref<number | undefined>(props.rackPlaces);
+const places = ref<number | undefined>(catalogue.value?.settings.rackPlaces);
 const people = computed(() => props.plan.people.map((p) => ({ value: p.id, label: p.name })));
 const minuteOf = (date: string | undefined): number | undefined => props.plan.days.find((d) => d.date === date)?.minute;
 

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { drag } from "d3-drag";
-import { select } from "d3-selection";
-import { computed, onMounted, useTemplateRef } from "vue";
+import { computed, useTemplateRef } from "vue";
 import type { Plan } from "@kasten/contract/schedule";
 import { timeOf, type PlanScale } from "./planTime";
+import { useDrag } from "./useDrag";
 
 /** One piece of work in a lane: its change-over, and the hours in which it is done. Tying can be moved. */
 const props = defineProps<{
@@ -29,35 +28,14 @@ const NUMBERED_PX = 26;
 const NAMED_PX = 90;
 const PLATE_PX = 26;
 const LETTER_PX = 6.4;
-/** A hand that trembles does not move anything. */
-const LEAST_PX = 5;
 const stretches = computed(() => props.scale.worked(props.windows, props.work.start, props.work.end));
 const named = (px: number): string => props.work.patternName.slice(0, Math.max(0, Math.floor((px - 40) / LETTER_PX)));
 
 const piece = useTemplateRef<SVGGElement>("piece");
-onMounted(() => {
-  if (!piece.value) return;
-  let from = { x: 0, y: 0 };
-  let isMoving = false;
-  select(piece.value).call(
-    drag<SVGGElement, unknown>()
-      .filter((event: MouseEvent) => props.movable && !event.button)
-      .container(function () {
-        return this.ownerSVGElement ?? this;
-      })
-      .subject((event: { x: number; y: number }) => ({ x: event.x, y: event.y }))
-      .on("start", (event: { x: number; y: number }) => {
-        from = { x: event.x, y: event.y };
-        isMoving = false;
-      })
-      .on("drag", (event: { x: number; y: number }) => {
-        if (!isMoving && Math.hypot(event.x - from.x, event.y - from.y) < LEAST_PX) return;
-        if (!isMoving) emit("choose");
-        isMoving = true;
-        // The block is held where it was taken: its beginning goes as far as the hand went.
-        emit("drag", props.scale.x(props.work.start) + event.x - from.x, event.y);
-      }),
-  );
+useDrag(piece, () => props.movable, {
+  taken: () => emit("choose"),
+  // The block is held where it was taken: its beginning goes as far as the hand went.
+  moved: (byX, y) => emit("drag", props.scale.x(props.work.start) + byX, y),
 });
 const keys: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -98,7 +76,7 @@ const label = computed(
       :y="y + 16"
       :width="scale.wide(s)"
       :height="height - 32"
-      fill="none"
+      fill="transparent"
       stroke="var(--rule-strong)"
       stroke-dasharray="2 2"
     />

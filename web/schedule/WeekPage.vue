@@ -21,7 +21,7 @@ const DAYS = 7;
 const who = ref(EVERYBODY);
 const from = ref(0);
 const people = computed(() => [
-  { value: EVERYBODY, label: "everybody, for the wall" },
+  { value: EVERYBODY, label: "everybody" },
   ...(plan.data.value?.people ?? []).map((p) => ({ value: p.id, label: p.name })),
 ]);
 const shown = computed(() => (plan.data.value?.people ?? []).filter((p) => !who.value || p.id === who.value));
@@ -51,7 +51,7 @@ const print = (): void => window.print();
   <div class="no-print mb-3 flex flex-wrap items-end justify-between gap-3">
     <h1>Week on paper</h1>
     <div class="flex flex-wrap items-end gap-2">
-      <ListBox v-model="who" class="w-60" label="Whose" quiet :options="people" />
+      <ListBox v-model="who" class="w-52" label="Whose" quiet :options="people" />
       <button class="btn" :disabled="from === 0" @click="from = Math.max(0, from - DAYS)">Week before</button>
       <button class="btn" :disabled="from + DAYS >= (plan.data.value?.days.length ?? 0)" @click="from += DAYS">
         Week after

@@ -1,10 +1,13 @@
 import { expose } from "comlink";
 import {
   checkSchedule,
+  completionsOf,
+  costOf,
   differenceOf,
   rehearse,
   waysOut,
   whatIf,
+  type Assignment,
   type Change,
   type Knowledge,
   type PlanDifference,
@@ -19,10 +22,32 @@ const SEED = 1;
 /** Both plans are played through alike: what differs is the plans, so that some hundred times are enough. */
 const RUNS = 400;
 
-export interface Loaded {
+/** The draft as it comes over the wire. */
+export interface Given {
+  problem: ScheduleProblem;
+  assignments: Assignment[];
+  knowledge: Knowledge;
+}
+interface Loaded {
   problem: ScheduleProblem;
   plan: ScheduleResult;
   knowledge: Knowledge;
+}
+
+/** The plan, whole again: when each job is over, and what it costs. */
+function planOf({ problem, assignments }: Given): ScheduleResult {
+  const completions = completionsOf(problem, assignments);
+  const planned = new Set(completions.map((c) => c.job));
+  return {
+    assignments,
+    completions,
+    cost: costOf(problem, assignments, completions),
+    lowerBound: 0,
+    iterations: 0,
+    unscheduled: problem.jobs
+      .filter((j) => !planned.has(j.id))
+      .map((j) => ({ job: j.id, reason: { code: "ORDER_IMPOSSIBLE", details: {} } })),
+  };
 }
 /** What came of some changes. */
 export interface Trial {
@@ -40,8 +65,8 @@ const oddsIn = (problem: ScheduleProblem, plan: ScheduleResult, knowledge: Knowl
   new Map(rehearse(problem, plan, knowledge, { seed: SEED, runs: RUNS }).jobs.map((j) => [j.job, j.onTime]));
 
 const api = {
-  load(data: Loaded): void {
-    loaded = data;
+  load(given: Given): void {
+    loaded = { problem: given.problem, plan: planOf(given), knowledge: given.knowledge };
     before = undefined;
   },
   tryOut(changes: Change[]): Trial {

@@ -1,26 +1,10 @@
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import { onScopeDispose, ref, shallowRef, watch, type Ref } from "vue";
-import { completionsOf, costOf, type Change, type ScheduleResult, type WayOut } from "@kasten/core/schedule";
+import type { Change, WayOut } from "@kasten/core/schedule";
 import { readProblem, type Plan } from "@kasten/contract/schedule";
 import type { ReplyOf } from "@kasten/contract/http";
 import { call } from "../http";
 import type { PlanWorker, Trial } from "./plan.worker";
-
-/** The plan as it comes over the wire, whole again. */
-function planOf({ problem, assignments }: ReplyOf<typeof readProblem>): ScheduleResult {
-  const completions = completionsOf(problem, assignments);
-  const planned = new Set(completions.map((c) => c.job));
-  return {
-    assignments,
-    completions,
-    cost: costOf(problem, assignments, completions),
-    lowerBound: 0,
-    iterations: 0,
-    unscheduled: problem.jobs
-      .filter((j) => !planned.has(j.id))
-      .map((j) => ({ job: j.id, reason: { code: "ORDER_IMPOSSIBLE", details: {} } })),
-  };
-}
 
 export interface PlanTrial {
   /** What came of the changes that were asked for last; none while they are tried. */
@@ -56,13 +40,14 @@ export function usePlanTrial(plan: Ref<Plan | undefined>): PlanTrial {
 
   async function ready(): Promise<Remote<PlanWorker>> {
     if (!worker) {
+      const { wrap } = await import("comlink");
       const thread = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
       worker = { thread, api: wrap<PlanWorker>(thread) };
     }
     if (!data) {
       data = call(readProblem);
       const given = await data;
-      await worker.api.load({ problem: given.problem, plan: planOf(given), knowledge: given.knowledge });
+      await worker.api.load(given);
     }
     await data;
     return worker.api;
