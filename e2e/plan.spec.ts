@@ -1,6 +1,8 @@
 import type { Locator, Page } from "@playwright/test";
 import { enterAs, expect, station, test } from "./room";
 
+/** The plan is made anew beside the server: on a busy machine that takes a while. */
+const SLOW = { timeout: 60_000 };
 /** The first tying in the lanes that can be moved. */
 const firstTie = (page: Page): Locator => page.getByRole("button", { name: /: tie, / }).first();
 const moving = (page: Page): Locator => page.getByRole("region", { name: "Move a batch" });
@@ -43,10 +45,10 @@ test("a batch is moved by hand, its cost seen before, and the plan is published"
     await moving(page).getByRole("button", { name: "later" }).click();
     await moving(page).getByRole("button", { name: "Tie it just then" }).click();
     const row = page.getByRole("row", { name: new RegExp(`^${number} `) });
-    await expect(row).toContainText("at its time");
+    await expect(row).toContainText("at its time", SLOW);
     await page.getByRole("button", { name: new RegExp(`Batch ${number},.*pinned`) }).click();
     await moving(page).getByRole("button", { name: "Leave it to the plan" }).click();
-    await expect(row).not.toContainText("pinned");
+    await expect(row).not.toContainText("pinned", SLOW);
   });
   await test.step("what is published stays, and says what the next draft would change", async () => {
     await expect(standing).toContainText("No plan is published yet");
@@ -54,13 +56,16 @@ test("a batch is moved by hand, its cost seen before, and the plan is published"
     // The draft may just have become another one: then it is looked at once more.
     await expect(async () => {
       await standing.getByRole("button", { name: "Publish the draft" }).click();
-      await expect(standing).toContainText("Plan 1, published", { timeout: 4000 });
+      await expect(standing.getByText(/Plan \d+, published|is another one now/).first()).toBeVisible({
+        timeout: 60_000,
+      });
+      await expect(standing).toContainText(/Plan \d+, published/, { timeout: 100 });
     }).toPass();
     await expect(standing).toContainText("this week");
     await page.getByRole("radio", { name: "as published, now" }).click();
     await expect(page.getByRole("button", { name: /: tie, / })).toHaveCount(0);
     await page.getByRole("link", { name: "Week on paper" }).click();
-    await expect(page.getByRole("heading", { name: /plan 1, as it now runs/ })).toBeVisible();
+    await expect(page.getByRole("heading", { name: /plan \d+, as it now runs/ })).toBeVisible();
   });
 });
 

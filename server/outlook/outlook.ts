@@ -10,8 +10,8 @@ import type { Reckoner } from "./work";
 const usualPatience = { quickMs: 600, patienceMs: 50 };
 /** The minute of the day is part of a plan: it is made anew after a while, also where nothing has changed. */
 const FRESH_MS = 10 * 60_000;
-/** Of the time of its thread the plan of a large room takes a third at most. */
-const REST = 2;
+/** Of the time of its thread the plan of a large room takes half at most. */
+const REST = 1;
 /** Changes come in bursts. */
 const GATHER_MS = 150;
 const TRIES = 20;

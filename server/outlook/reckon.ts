@@ -33,8 +33,8 @@ import {
 import type { Part } from "./entities";
 import { findPart, isFirst, keepPart, newestChange, tellParts } from "./queries";
 
-/** So often a plan is played through: odds to one in a hundred. */
-const RUNS = 2000;
+/** So often a plan is played through: odds to about one in a hundred. */
+const RUNS = 800;
 
 /**
  * Computes what the open batches need, what the stock covers, and the plan, and keeps them. What is read is the room of

@@ -6,9 +6,9 @@ import { planOrderEntity, type PlanOrderRow } from "./entities";
 export const SEED = 1;
 /** Changes near the last plan: as many as a page tries when somebody moves a batch. */
 export const REPAIRS = 800;
-const ITERATIONS = 3000;
+const ITERATIONS = 1200;
 /** The first plan has nothing to stay near to: it is looked for longer. */
-const FIRST_ITERATIONS = 8000;
+const FIRST_ITERATIONS = 6000;
 /** Another plan near the last one is worth the change when it costs so much less, */
 const WORTH_REPAIR = 0.01;
 /** and one that is made quite anew when it costs so much less. */
@@ -29,7 +29,7 @@ export function draftOf(problem: ScheduleProblem, last: PlannedOperation[] | und
   return isWorth(anew, near, WORTH_ANEW) ? settled(problem, anew.assignments) : near;
 }
 
-const MOST_REPLAYS = 5;
+const MOST_REPLAYS = 2;
 
 /**
  * A plan in an order that makes itself again when it is timed anew: work that was done in a gap comes earlier in the
