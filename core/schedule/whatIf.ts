@@ -150,7 +150,7 @@ function pinnedMinute(
 ): number {
   const calendar = new Calendar(problem.people.find((p) => p.id === person)?.windows ?? []);
   const minute = calendar.clockAt(calendar.indexAt(Math.max(start, soonest(problem, job, operation))));
-  if (minute === undefined) throw invalid(`${person} does not work any more after that.`);
+  if (minute === undefined) throw invalid("There is no hour of work left after that: choose an earlier time.");
   return minute;
 }
 

@@ -1,4 +1,6 @@
 import { expose } from "comlink";
+import { DomainError } from "@kasten/core/errors";
+import { sentenceOf } from "@kasten/core/sentences";
 import {
   checkSchedule,
   completionsOf,
@@ -69,11 +71,18 @@ const api = {
     loaded = { problem: given.problem, plan: planOf(given), knowledge: given.knowledge };
     before = undefined;
   },
-  tryOut(changes: Change[]): Trial {
+  /** What came of some changes; or why they cannot be, in a sentence: an error does not keep its class on the way. */
+  tryOut(changes: Change[]): Trial | { refused: string } {
     if (!loaded) throw new Error("No plan has been given to try changes on.");
     const { problem, plan, knowledge } = loaded;
     before ??= oddsIn(problem, plan, knowledge);
-    const tried = whatIf(problem, plan, changes, { seed: SEED, iterations: REPAIRS });
+    let tried: ReturnType<typeof whatIf>;
+    try {
+      tried = whatIf(problem, plan, changes, { seed: SEED, iterations: REPAIRS });
+    } catch (error) {
+      if (error instanceof DomainError) return { refused: sentenceOf(error) };
+      throw error;
+    }
     const after = oddsIn(tried.problem, tried.plan, knowledge);
     return {
       plan: tried.plan,

@@ -32,10 +32,7 @@ export function usePlanTrial(plan: Ref<Plan | undefined>): PlanTrial {
   let waiting: Change[] | undefined;
   let asked = 0;
 
-  watch(
-    () => plan.value?.revision,
-    () => (data = undefined),
-  );
+  watch(plan, () => (data = undefined));
   onScopeDispose(() => worker?.thread.terminate());
 
   async function ready(): Promise<Remote<PlanWorker>> {
@@ -57,20 +54,16 @@ export function usePlanTrial(plan: Ref<Plan | undefined>): PlanTrial {
     waiting = changes;
     if (busy.value) return;
     busy.value = true;
-    const mine = asked;
     try {
       while (waiting) {
         const now: Change[] = waiting;
         waiting = undefined;
-        try {
-          const found = await (await ready()).tryOut(now);
-          if (mine !== asked) return;
-          trial.value = found;
-          refused.value = "";
-        } catch (error) {
-          trial.value = undefined;
-          refused.value = wordsOf(error);
-        }
+        const mine = asked;
+        const found = await (await ready()).tryOut(now);
+        // What was cleared meanwhile is not shown; what was asked for since is tried next.
+        if (mine !== asked) continue;
+        trial.value = "refused" in found ? undefined : found;
+        refused.value = "refused" in found ? found.refused : "";
       }
     } finally {
       busy.value = false;
@@ -96,12 +89,4 @@ export function usePlanTrial(plan: Ref<Plan | undefined>): PlanTrial {
       refused.value = "";
     },
   };
-}
-
-/** What the worker refused: a coded error loses its class on the way, its words stay. */
-function wordsOf(error: unknown): string {
-  if (!(error instanceof Error)) throw error;
-  const [, reason] = /^SCHEDULE_INVALID \{"reason":"(.+)"\}$/.exec(error.message) ?? [];
-  if (reason === undefined) throw error;
-  return reason;
 }
