@@ -171,24 +171,33 @@ function minutesFor(batch: PlannableBatch, p: PlanningPerson, flies: number): nu
 
 /** Several tie it at the same time: what is left in the shares that were said, each after the preparation. */
 function shared(batch: PlannableBatch, people: PlanningPerson[], before: ScheduleOperation[]): ScheduleOperation[] {
-  const shares = batch.shares ?? [];
-  const all = shares.reduce((sum, s) => sum + s.flies, 0);
   const last = before.at(-1);
-  let given = 0;
-  return shares.map(({ person, flies }, i): ScheduleOperation => {
-    const own = i === shares.length - 1 ? batch.left - given : Math.round((batch.left * flies) / all);
-    given += own;
+  return sharesOfLeft(batch).map(({ person, flies }, i): ScheduleOperation => {
     const p = people.find((x) => x.id === person);
     const isAble = p !== undefined && may(p, batch.skills);
     return {
       id: i === 0 ? `${batch.id}:tie` : `${batch.id}:tie${i + 1}`,
       kind: "tie",
-      choices: isAble ? [{ person, minutes: minutesFor(batch, p, Math.max(1, own)) }] : [],
+      choices: isAble ? [{ person, minutes: minutesFor(batch, p, flies) }] : [],
       ...(i > 0 && { after: last ? [last.id] : [] }),
       station: batch.tool,
       setupState: setupOf(batch),
     };
   });
+}
+
+/** What is left in the proportion of the shares, in whole flies; whoever would have none of them is left out. */
+function sharesOfLeft({ shares = [], left }: PlannableBatch): { person: string; flies: number }[] {
+  const all = shares.reduce((sum, s) => sum + s.flies, 0);
+  let [said, given] = [0, 0];
+  return shares
+    .map(({ person, flies }) => {
+      said += flies;
+      const own = Math.round((left * said) / all) - given;
+      given += own;
+      return { person, flies: own };
+    })
+    .filter((s) => s.flies > 0);
 }
 
 /** The whole room as a schedule problem. */

@@ -124,6 +124,11 @@ describe("jobOf", () => {
     ]);
     expect(ties[1]?.after).toEqual(["b:prep0"]);
     expect(job.operations.find((o) => o.kind === "coat")?.after).toEqual(["b:tie", "b:tie2"]);
+    const last = jobOf(batch("b", { shares, left: 1 }), two).operations.filter((o) => o.kind === "tie");
+    expect(
+      last.map((o) => [o.id, o.choices[0]?.person]),
+      "the last fly is nobody else's",
+    ).toEqual([["b:tie", "ben"]]);
     const bare = jobOf(batch("b", { shares, prep: [], coats: [] }), two).operations;
     expect([bare[1]?.after, bare.find((o) => o.kind === "inspect")?.after]).toEqual([[], ["b:tie", "b:tie2"]]);
     const problem = problemOf([batch("b", { shares }), batch("c")], two, rules);

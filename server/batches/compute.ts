@@ -1,12 +1,13 @@
 import { prepTasks, type PrepTask } from "@kasten/core/batches";
 import { DomainError } from "@kasten/core/errors";
-import { KeptFlies, type ComposedFly } from "@kasten/core/fly";
+import { KeptFlies, toolsOf, type ComposedFly } from "@kasten/core/fly";
 import { notMade } from "@kasten/core/hooks";
 import { startsFor } from "@kasten/core/learning";
 import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/needs";
 import { hookOf, type Recipe } from "@kasten/core/recipe";
 import { sentenceOf } from "@kasten/core/sentences";
 import type { Batch } from "@kasten/contract/batches";
+import type { Settings } from "@kasten/contract/settings";
 import { notFound } from "../http/problems";
 import { recipeKey } from "../recipes";
 import type { World } from "../world";
@@ -25,6 +26,10 @@ export interface ComputedBatch {
   fault?: string;
 }
 
+/** What the way of tying a batch makes of its minutes: 1 fly by fly. */
+export const modeFactorOf = ({ mode }: Pick<OpenBatch, "mode">, recipe: Recipe): number =>
+  mode === "step by step" ? recipe.stepByStepFactor : 1;
+
 export const owedOf = (b: Pick<OpenBatch, "claims">): number => b.claims.reduce((sum, c) => sum + c.flies, 0);
 
 export function computeBatch(world: World, learned: Learned, open: OpenBatch): ComputedBatch {
@@ -36,7 +41,7 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   const level = world.settings.serviceLevel;
   const known = learned.knowledge(open.pattern, level);
   const starts = storedStarts ?? startsFor(owed, learned.outcomes(open.pattern), level);
-  const factor = open.mode === "step by step" ? recipe.stepByStepFactor : 1;
+  const factor = modeFactorOf(open, recipe);
   const due = open.claims.map((c) => c.due).sort()[0] ?? NEVER_DUE;
   const batch: Batch = { ...rest, owed, starts, due, minutes: starts * recipe.minutesPerFly * factor };
   try {
@@ -74,6 +79,12 @@ function materialsOf(world: World, open: OpenBatch, recipe: Recipe, starts: numb
     fly,
     requirements: [hookRequirement(model, fly.hook.size, starts, known), ...requirementsOf(fly, starts, known)],
   };
+}
+
+/** The shared tools that a batch is tied with, the scarcest first. */
+export function sharedToolsOf({ fly }: Pick<ComputedBatch, "fly">, { sharedTools }: Settings): Settings["sharedTools"] {
+  const needed = new Set((fly ? toolsOf(fly) : []).map((t) => t.toLowerCase()));
+  return sharedTools.filter((t) => needed.has(t.name.toLowerCase())).sort((a, b) => a.places - b.places);
 }
 
 /** Skills that a batch asks for: the pattern's, and those of the steps that are tied here. */

@@ -1,9 +1,8 @@
 import { gateReasons } from "@kasten/core/batches";
-import { toolsOf } from "@kasten/core/fly";
 import { missingFrom, notPromised } from "@kasten/core/recipe";
 import { gateSentence } from "@kasten/core/sentences";
 import { breachesOf } from "./breaches";
-import { skillsOf } from "./compute";
+import { sharedToolsOf, skillsOf } from "./compute";
 import { missingOf, type BatchRoom } from "./room";
 
 /** What holds the batch back from the bench. */
@@ -14,7 +13,6 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
     ...prep.flatMap((t) => (t.station ? [t.station] : [])),
     ...(recipe.finish.state === "given" ? ["finishing"] : []),
   ]);
-  const tools = new Set(room.computed.fly ? toolsOf(room.computed.fly).map((t) => t.toLowerCase()) : []);
   const dyeLots = (key: string) =>
     new Set(room.reserved.filter((x) => x.key === key && x.dyeLot).map((x) => x.dyeLot)).size;
   const reasons = gateReasons({
@@ -29,7 +27,7 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
     peopleAble: people.filter((p) => p.role !== "shop" && skills.every((s) => p.skills.includes(s))).length,
     stationsDown: [
       ...room.world.settings.stations.filter((s) => stations.has(s.name)),
-      ...room.world.settings.sharedTools.filter((t) => tools.has(t.name.toLowerCase())),
+      ...sharedToolsOf(room.computed, room.world.settings),
     ].flatMap((s) => (s.down === null ? [] : [s.name])),
   });
   return [...(fault ? [fault] : []), ...breachesOf(room.world, room.computed), ...reasons.map(gateSentence)];

@@ -3,7 +3,7 @@ import { MinutesLearned, type MinutesAhead, type TimedBatch, type TyingWay } fro
 import type { Person } from "@kasten/contract/team";
 import { row, rows, type Db } from "../database/rows";
 import type { World } from "../world";
-import type { ComputedBatch } from "./compute";
+import { modeFactorOf, type ComputedBatch } from "./compute";
 
 /** Older ones than so many finished batches teach nothing any more. */
 const MOST_TIMED = 1000;
@@ -19,7 +19,7 @@ export const wayOf = ({ batch }: Pick<ComputedBatch, "batch">): string =>
 
 /** The minutes of a fly as computed, in the mode of its batch, for a pace of 1. */
 export const minutesComputed = ({ batch, recipe, fly }: ComputedBatch): number =>
-  (fly?.minutes ?? recipe.minutesPerFly) * (batch.mode === "step by step" ? recipe.stepByStepFactor : 1);
+  (fly?.minutes ?? recipe.minutesPerFly) * modeFactorOf(batch, recipe);
 
 /** Size steps below the middle of a pattern's sizes: sizes go by two. */
 function stepsOf(world: World, pattern: string, size: string): number {

@@ -11,6 +11,7 @@ import {
   takeFor,
   type ClassDemand,
   type ComputedBatch,
+  type Learned,
 } from "../batches";
 import type { Db } from "../database/rows";
 import { lotsInDrawers, pulledRows, reservedRows, type StockedLot } from "../ledger";
@@ -22,6 +23,7 @@ import { Coming } from "./coming";
 /** Everything that the open batches draw on, read with a fixed number of queries. */
 export interface Room {
   world: World;
+  learned: Learned;
   today: string;
   batches: ComputedBatch[];
   lots: Map<string, StockedLot[]>;
@@ -47,6 +49,7 @@ export async function readRoom(db: Db): Promise<Room> {
     .sort((a, b) => a.batch.due.localeCompare(b.batch.due) || a.batch.number - b.batch.number);
   return {
     world,
+    learned,
     today: todayIn(world.settings.timeZone),
     batches,
     lots: await lotsInDrawers(db),

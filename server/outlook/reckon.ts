@@ -73,7 +73,7 @@ async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>
   const runs = version
     ? solveSchedule(planning.problem, { seed: SEED, iterations: 0, start: version.doc.work })
     : undefined;
-  const knowledge = await knowledgeOf(db, planning, draft);
+  const knowledge = knowledgeOf(planning, draft);
   const published = await standingOf(db, version, planning, runs);
   const shown = (result: ScheduleResult, known = knowledge): Shown => {
     const rehearsal = rehearse(planning.problem, result, known, {
@@ -86,7 +86,7 @@ async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>
     return { plan, odds: oddsOfOrders(planning, plan, rehearsal), rehearsal };
   };
   const { plan, odds, rehearsal } = shown(draft);
-  const inForce = runs ? shown(runs, await knowledgeOf(db, planning, runs)) : undefined;
+  const inForce = runs ? shown(runs, knowledgeOf(planning, runs)) : undefined;
   plan.differences = version ? differencesOf(planning, version, plan) : [];
   const worked = inForce?.plan ?? plan;
   await keepLateBy(db, planning.room.today, lateCauses(planning, worked));

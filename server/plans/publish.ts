@@ -1,3 +1,4 @@
+import { LessThan } from "typeorm";
 import type { Plan, readPlanVersion, listPlanVersions } from "@kasten/contract/schedule";
 import type { ReplyOf } from "@kasten/contract/http";
 import { insert, isoInstant, type Db } from "../database/rows";
@@ -6,14 +7,13 @@ import { logEvent } from "../log";
 import {
   differencesBetween,
   frameOf,
-  lastVersion,
   planVersionEntity,
   publishedOf,
   readPlanOrder,
   type PlanVersionRow,
 } from "../schedule";
 import { readSettings } from "../settings";
-import { allPeople, nameOf } from "../team";
+import { allPeople } from "../team";
 
 type Who = { id: string };
 /** So many published plans are listed. */
@@ -49,29 +49,31 @@ export async function publish(
 
 type Listed = ReplyOf<typeof listPlanVersions>["versions"][number];
 
-async function listed(db: Db, { number, publishedAt, personId, note, doc }: PlanVersionRow): Promise<Listed> {
+type Names = ReadonlyMap<string, string>;
+const namesOf = async (db: Db): Promise<Names> => new Map((await allPeople(db)).map((p) => [p.id, p.name]));
+
+function listed({ number, publishedAt, personId, note, doc }: PlanVersionRow, names: Names): Listed {
   const late = doc.batches.filter((b) => b.lateDays > 0 || b.ready === null).length;
-  const by = await nameOf(db, personId);
+  const by = names.get(personId) ?? "";
   return { number, at: isoInstant(publishedAt), by, note, batches: doc.batches.length, late };
 }
 
 export async function listVersions(db: Db): Promise<Listed[]> {
   const found = await db.getRepository(planVersionEntity).find({ order: { number: "DESC" }, take: MOST_LISTED });
-  return Promise.all(found.map((v) => listed(db, v)));
+  const names = await namesOf(db);
+  return found.map((v) => listed(v, names));
 }
 
 export async function readVersion(db: Db, number: number): Promise<ReplyOf<typeof readPlanVersion>> {
   const versions = db.getRepository(planVersionEntity);
   const version = await versions.findOneBy({ number });
   if (!version) throw notFound("published plan");
-  const before = (await versions.find({ where: {}, order: { number: "DESC" } })).find((v) => v.number < number);
-  const names = new Map((await allPeople(db)).map((p) => [p.id, p.name]));
+  const [before] = await versions.find({ where: { number: LessThan(number) }, order: { number: "DESC" }, take: 1 });
+  const names = await namesOf(db);
   const { timeZone } = await readSettings(db);
   const dayOf = (v: PlanVersionRow) => frameOf(timeZone, new Date(v.doc.origin)).dayOf;
   const differences = before
     ? differencesBetween(before.doc, version.doc, (id) => names.get(id) ?? "", dayOf(before), dayOf(version))
     : [];
-  return { ...(await listed(db, version)), batches: version.doc.batches, differences };
+  return { ...listed(version, names), batches: version.doc.batches, differences };
 }
-
-export { lastVersion };

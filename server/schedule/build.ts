@@ -1,5 +1,5 @@
 import { groupBy } from "@kasten/core/numeric";
-import { coatsOf, toolsOf, type ComposedFly } from "@kasten/core/fly";
+import { coatsOf } from "@kasten/core/fly";
 import { hookOf } from "@kasten/core/recipe";
 import {
   joined,
@@ -12,14 +12,14 @@ import {
 import type { Need } from "@kasten/contract/materials";
 import type { Settings } from "@kasten/contract/settings";
 import type { Person } from "@kasten/contract/team";
-import { readTiming, skillsOf, type ComputedBatch, type Timing } from "../batches";
+import { modeFactorOf, readTiming, sharedToolsOf, skillsOf, type ComputedBatch, type Timing } from "../batches";
 import type { Db } from "../database/rows";
 import { readRoom, shareOut, type Room, type Shortage } from "../needs";
 import { latenessByName } from "../purchasing";
 import { activePeople } from "../team";
-import { planPinEntity, type PlanPinRow } from "./entities";
+import type { PlanPinRow } from "./entities";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
-import { preparedKeys, rankByCustomer, tyingBy } from "./queries";
+import { openPins, preparedKeys, rankByCustomer, tyingBy } from "./queries";
 
 const DAY_MINUTES = 1440;
 /** Rank of a customer of whom nothing else is known. */
@@ -66,8 +66,8 @@ export interface Tiers {
 export function plannable(c: ComputedBatch, frame: Frame, around: Circumstances, tiers: Tiers): PlannableBatch {
   const { batch, recipe, fly } = c;
   const left = Math.max(0, batch.starts - batch.good - batch.rejected);
-  const factor = batch.mode === "step by step" ? recipe.stepByStepFactor : 1;
-  const [tool] = fly ? sharedToolsOf(fly, tiers.settings) : [];
+  const factor = modeFactorOf(batch, recipe);
+  const [tool] = sharedToolsOf(c, tiers.settings);
   const isDone = (t: ComputedBatch["prep"][number]) => around.prepDone.has(prepKey(batch.id, t));
   return {
     id: batch.id,
@@ -120,12 +120,6 @@ function releaseOf(waits: Shortage[], frame: Frame): number {
 
 const toolStation = (name: string): string => `tool: ${name}`;
 
-/** The shared tools that a fly is tied with, the scarcest first. */
-const sharedToolsOf = (fly: ComposedFly, { sharedTools }: Settings): Settings["sharedTools"] => {
-  const needed = new Set(toolsOf(fly).map((t) => t.toLowerCase()));
-  return sharedTools.filter((t) => needed.has(t.name.toLowerCase())).sort((a, b) => a.places - b.places);
-};
-
 /** A station or a shared tool out of use that a batch cannot do without. */
 export function stationDownFor(
   { batch, recipe, prep, fly }: ComputedBatch,
@@ -137,7 +131,7 @@ export function stationDownFor(
   );
   if (coatsOf(recipe, fly).length > 0) needed.add("finishing");
   const isTied = batch.starts <= batch.good + batch.rejected;
-  const tools = fly && !isTied ? sharedToolsOf(fly, settings) : [];
+  const tools = isTied ? [] : sharedToolsOf({ fly }, settings);
   return [...settings.stations.filter((s) => needed.has(s.name)), ...tools].find((s) => s.down !== null);
 }
 
@@ -147,7 +141,7 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
   const { needs, shortages } = shareOut(room);
   const people = await activePeople(db);
   const [prepDone, ranks, begun] = [await preparedKeys(db), await rankByCustomer(db), await tyingBy(db)];
-  const pins = new Map((await db.getRepository(planPinEntity).find()).map((p) => [p.batchId, p]));
+  const pins = await openPins(db);
   const timing = await readTiming(db, room.world, people);
   const { settings } = room.world;
   const waiting = groupBy(shortages, (s) => s.batch);

@@ -44,7 +44,6 @@ export interface PublishedPlan {
   origin: string;
   work: (PlannedOperation & { batch: string; kind: string })[];
   batches: Pick<Plan["batches"][number], "id" | "number" | "patternName" | "size" | "due" | "ready" | "lateDays">[];
-  cost: number;
 }
 export interface PlanVersionRow {
   number: number;

@@ -2,8 +2,7 @@ import { chanceOfEnough } from "@kasten/core/learning";
 import { groupBy } from "@kasten/core/numeric";
 import { latenessKnown } from "@kasten/core/purchasing";
 import type { Knowledge, ScheduleJob, ScheduleResult } from "@kasten/core/schedule";
-import { readLearned, type ComputedBatch, type Learned, type Timing } from "../batches";
-import type { Db } from "../database/rows";
+import type { ComputedBatch, Learned, Timing } from "../batches";
 import type { Shortage } from "../needs";
 import type { Planning } from "./build";
 
@@ -14,8 +13,8 @@ const LEAST_CHANCE = 0.002;
 const MOST_MISSING = 24;
 
 /** How uncertain everything in a plan is, from what finished batches, deliveries and settings tell. */
-export async function knowledgeOf(db: Db, planning: Planning, result: ScheduleResult): Promise<Knowledge> {
-  const learned = await readLearned(db);
+export function knowledgeOf(planning: Planning, result: ScheduleResult): Knowledge {
+  const { learned } = planning.room;
   const who = new Map(result.assignments.map((a) => [a.operation, a.person]));
   const known: Knowledge = { minutes: {}, flies: {}, arrivals: {}, waits: {}, absence: {} };
   for (const p of planning.people) known.absence[p.id] = planning.room.world.settings.awayPercent / 100;

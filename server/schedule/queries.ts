@@ -1,6 +1,7 @@
 import { batchPrepEntity, tallyEntity } from "../batches";
 import { customerEntity } from "../customers";
 import type { Db } from "../database/rows";
+import { planPinEntity, type PlanPinRow } from "./entities";
 
 /** Preparation of open batches that is done, as "batch|kind|component". */
 export async function preparedKeys(db: Db): Promise<Set<string>> {
@@ -22,6 +23,18 @@ export const keepLateBy = (db: Db, today: string, causes: { order: string; cause
            AND COALESCE(l.promised_for, l.due, o.due) < $1::date`,
         [today, causes.map((c) => c.order), causes.map((c) => c.cause)],
       );
+
+/** Who is to tie each open batch, as people have said. */
+export const openPins = async (db: Db): Promise<Map<string, PlanPinRow>> =>
+  new Map(
+    (
+      await db
+        .createQueryBuilder(planPinEntity, "p")
+        .innerJoin("batch", "b", "b.id = p.batchId")
+        .where("b.state NOT IN ('finished', 'dissolved')")
+        .getMany()
+    ).map((p) => [p.batchId, p]),
+  );
 
 /** The rank of each customer, by name. */
 export const rankByCustomer = async (db: Db): Promise<Map<string, number>> =>

@@ -34,7 +34,6 @@ export function publishedOf({ origin }: { origin: Date }, plan: Plan): Published
       ready,
       lateDays,
     })),
-    cost: plan.cost.total,
   };
 }
 
