@@ -1,5 +1,11 @@
 import { valueAt, nth } from "../numeric";
 
+/** Minutes of a day, but for those on which the clocks change. */
+export const DAY_MINUTES = 1440;
+
+/** By how many days something is late: a day that has begun counts. */
+export const lateDays = (minutes: number): number => Math.ceil(minutes / DAY_MINUTES);
+
 /** Windows without a stretch of time. */
 export const cutOut = (windows: readonly (readonly [number, number])[], from: number, to: number): [number, number][] =>
   windows.flatMap(([start, end]) => {

@@ -1,4 +1,4 @@
-import { Calendar } from "./calendar";
+import { Calendar, DAY_MINUTES, lateDays } from "./calendar";
 import { earliestEnd } from "./cost";
 import { solveSchedule } from "./solve";
 import type { PlannedOperation, ScheduleJob, ScheduleProblem, ScheduleResult, SolveOptions } from "./types";
@@ -30,7 +30,6 @@ export interface Promised {
   plan: ScheduleResult;
 }
 
-const DAY = 1440;
 /**
  * What a minute of a new job weighs, against at least 1 for a minute by which a promised one is late: the more, the
  * sooner it is ready, and the more often somebody else is late for it. Then it is tried with less.
@@ -89,8 +88,6 @@ function putIn(
   return news.length > 1 ? putIn(problem, plan, news.slice(0, -1), options) : { problem, plan };
 }
 
-const lateDays = (minutes: number): number => Math.ceil(minutes / DAY);
-
 const withNews = (problem: ScheduleProblem, news: readonly NewJob[], urgency: number): ScheduleProblem => ({
   ...problem,
   jobs: [
@@ -117,6 +114,6 @@ function whatHolds({ people }: ScheduleProblem, { job, release0 }: NewJob, at: n
   const withMaterial = earliestEnd(job, calendars);
   const dry = job.operations.reduce((sum, o) => sum + (o.dry?.minutes ?? 0), 0);
   if (withMaterial - alone > at - withMaterial && withMaterial > alone) return "material";
-  if (at - withMaterial <= DAY && dry > DAY / 2) return "drying";
+  if (at - withMaterial <= DAY_MINUTES && dry > DAY_MINUTES / 2) return "drying";
   return "hours";
 }

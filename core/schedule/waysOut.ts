@@ -1,7 +1,7 @@
+import { DAY_MINUTES } from "./calendar";
 import type { ScheduleJob, ScheduleProblem, ScheduleResult } from "./types";
 import { whatIf, type Change } from "./whatIf";
 
-const DAY = 1440;
 /** A morning on a day off: from nine to one. */
 const MORNING = [540, 780] as const;
 /** Hours that somebody may add at the end of a working day. */
@@ -45,8 +45,8 @@ export function waysOut(
     return { changes, lateBy: over.lateBy, at: over.at, harmed };
   };
   const tried: WayOut[] = [];
-  for (let d = 1; d <= MOST_DAYS_SOONER && wanted.release - d * DAY >= 0; d++) {
-    const sooner = tryOut([{ do: "deliver", job, at: wanted.release - d * DAY }]);
+  for (let d = 1; d <= MOST_DAYS_SOONER && wanted.release - d * DAY_MINUTES >= 0; d++) {
+    const sooner = tryOut([{ do: "deliver", job, at: wanted.release - d * DAY_MINUTES }]);
     if (sooner?.lateBy !== 0 || sooner.harmed.length > 0) continue;
     tried.push(sooner);
     break;
@@ -70,7 +70,7 @@ function candidates(problem: ScheduleProblem, plan: ScheduleResult, job: Schedul
   const who = main.choices.map((c) => c.person);
   const others = main.pinned ? [] : who.filter((p) => p !== now?.person);
   const people = now ? [now.person, ...others] : who;
-  const until = Math.max(job.due, at - DAY);
+  const until = Math.max(job.due, at - DAY_MINUTES);
   const evenings = people.flatMap((person) =>
     lastHours(problem, person, until)
       .slice(0, MOST_DAYS)
@@ -121,15 +121,18 @@ const windowsOf = (problem: ScheduleProblem, person: string): [number, number][]
 function lastHours(problem: ScheduleProblem, person: string, until: number): number[] {
   const ends = new Map<number, number>();
   for (const [start, end] of windowsOf(problem, person))
-    if (end <= until) ends.set(Math.floor(start / DAY), Math.max(end, ends.get(Math.floor(start / DAY)) ?? 0));
+    if (end <= until)
+      ends.set(Math.floor(start / DAY_MINUTES), Math.max(end, ends.get(Math.floor(start / DAY_MINUTES)) ?? 0));
   return [...ends.values()];
 }
 
 /** Days before a minute, from the first on which anybody works, on which this person does not work. */
 function freeDays(problem: ScheduleProblem, person: string, until: number): number[] {
-  const worked = new Set(windowsOf(problem, person).map(([start]) => Math.floor(start / DAY)));
-  const begins = Math.min(...problem.people.flatMap((p) => p.windows.map(([start]) => Math.floor(start / DAY))));
+  const worked = new Set(windowsOf(problem, person).map(([start]) => Math.floor(start / DAY_MINUTES)));
+  const begins = Math.min(
+    ...problem.people.flatMap((p) => p.windows.map(([start]) => Math.floor(start / DAY_MINUTES))),
+  );
   const days: number[] = [];
-  for (let d = begins + 1; d * DAY < until; d++) if (!worked.has(d)) days.push(d * DAY);
+  for (let d = begins + 1; d * DAY_MINUTES < until; d++) if (!worked.has(d)) days.push(d * DAY_MINUTES);
   return days;
 }

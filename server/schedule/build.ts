@@ -2,6 +2,7 @@ import { groupBy } from "@kasten/core/numeric";
 import { coatsOf } from "@kasten/core/fly";
 import { hookOf } from "@kasten/core/recipe";
 import {
+  DAY_MINUTES,
   joined,
   problemOf,
   windowsOf,
@@ -21,7 +22,6 @@ import type { PlanPinRow } from "./entities";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 import { openPins, preparedKeys, rankByCustomer, tyingBy } from "./queries";
 
-const DAY_MINUTES = 1440;
 /** Rank of a customer of whom nothing else is known. */
 const USUAL_RANK = 3;
 

@@ -1,10 +1,9 @@
 import { TZDate } from "@date-fns/tz";
 import { addDays } from "date-fns";
-import type { Day } from "@kasten/core/schedule";
+import { DAY_MINUTES, type Day } from "@kasten/core/schedule";
 
 export const HORIZON_DAYS = 110;
 const MINUTE = 60_000;
-const DAY_MINUTES = 1440;
 
 /** The plan's days: minute 0 is the start of today in the shop's time zone. */
 export interface Frame {

@@ -1,7 +1,7 @@
 import { breaksWords, unscheduledSentence } from "@kasten/core/sentences";
 import { groupBy } from "@kasten/core/numeric";
 import type { Role } from "@kasten/core/recipe";
-import { checkSchedule, type Group, type Rehearsal, type ScheduleResult } from "@kasten/core/schedule";
+import { checkSchedule, lateDays, type Group, type Rehearsal, type ScheduleResult } from "@kasten/core/schedule";
 import type { Batch } from "@kasten/contract/batches";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { Plan, readOdds } from "@kasten/contract/schedule";
@@ -66,7 +66,7 @@ function batchesOf(planning: Planning, result: ScheduleResult, rehearsal: Rehear
       due,
       ready: c ? frame.dayOf(c.at - 1) : null,
       readyAt: c?.at ?? null,
-      lateDays: c ? Math.ceil(c.lateBy / 1440) : 0,
+      lateDays: c ? lateDays(c.lateBy) : 0,
       held: fault ?? (down ? `The ${down.name} is out of use: ${down.down ?? ""}` : (left.get(id) ?? null)),
       waitsFor: waitsFor || null,
       odds: played?.onTime ?? null,

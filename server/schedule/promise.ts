@@ -4,6 +4,7 @@ import { finishedKey, type Asked } from "@kasten/core/recipe";
 import { latenessKnown } from "@kasten/core/purchasing";
 import { nothing } from "@kasten/core/units";
 import {
+  DAY_MINUTES,
   jobOf,
   promise,
   rehearse,
@@ -242,7 +243,7 @@ function partOf(against: Against, fresh: OpenBatch, index: number): Part | strin
   const release = arrives ? frame.minuteOf(arrives) : 0;
   const around = { release, prepDone: new Set<string>(), rank: 3 };
   const batch = plannable(computed, frame, around, { planners: basis.planners, timing, settings: world.settings });
-  const job = jobOf({ ...batch, due: HORIZON_DAYS * 1440 }, basis.planners);
+  const job = jobOf({ ...batch, due: HORIZON_DAYS * DAY_MINUTES }, basis.planners);
   // What was typed first is served first.
   return { job: { job, release0: frame.now, presses: 1 / (1 + index) }, computed, arrives };
 }
@@ -287,7 +288,7 @@ function promisedLine(
   const last = own.reduce((a, b) => ((b.at ?? 0) > (a.at ?? 0) ? b : a));
   const group = rehearsal.groups.find((g) => g.group === String(index));
   const minute = Math.max(last.at ?? 0, group?.dayAtLevel ?? 0);
-  if (minute > HORIZON_DAYS * 1440) return none(last.holds);
+  if (minute > HORIZON_DAYS * DAY_MINUTES) return none(last.holds);
   const day = frame.dayOf(minute - 1);
   const level = Math.round(world.settings.promiseLevel * 100);
   return {

@@ -6,13 +6,14 @@ import { readPromises } from "@kasten/contract/book";
 import { call } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
+import { ofHundred } from "../parts/format";
 
 /** How promises were kept, month by month, against how probable they were held to be. */
 const promises = useQuery({ key: ["promises"], query: () => call(readPromises) });
 type Month = ReplyOf<typeof readPromises>["months"][number];
 const rows = computed(() => promises.data.value?.months ?? []);
 const share = (m: Month): number => m.kept / m.lines;
-const percent = (x: number): string => `${Math.round(x * 100)} %`;
+const percent = (x: number): string => `${ofHundred(x)} %`;
 const late = (m: Month): string => m.late.map((c) => `${c.cause} ${c.lines}`).join(", ");
 const columns: Column<Month>[] = [
   { id: "month", head: "Month", value: (m) => m.month },

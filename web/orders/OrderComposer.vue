@@ -8,7 +8,7 @@ import { CodeField } from "../editor";
 import RefusalNote from "../parts/RefusalNote.vue";
 import PassForm from "../parts/PassForm.vue";
 import { tellKeys } from "../parts/keySheet";
-import { dayYear, money } from "../parts/format";
+import { dayYear, money, ofHundred } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useCatalogue } from "../patterns";
 import EarlierOrders from "./EarlierOrders.vue";
@@ -96,7 +96,6 @@ const tooEarly = computed(() =>
     return p.day === null || (due !== undefined && p.day > due);
   }),
 );
-const percent = (odds: number): number => Math.round(odds * 100);
 const total = computed(() =>
   read.value.lines.reduce((sum, l, i) => sum + ((l.flies ?? 0) / 12) * (prices.value[i]?.perDozenCents ?? 0), 0),
 );
@@ -189,7 +188,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       Less surely ready on their day with it:
       {{
         promised.others
-          .map((o) => `batch ${o.number}, ${percent(o.after)} instead of ${percent(o.before)} of 100`)
+          .map((o) => `batch ${o.number}, ${ofHundred(o.after)} instead of ${ofHundred(o.before)} of 100`)
           .join("; ")
       }}.
     </p>

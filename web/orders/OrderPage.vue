@@ -11,7 +11,7 @@ import DozenCount from "../parts/DozenCount.vue";
 import HistoryList from "../parts/HistoryList.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import type { Column } from "../parts/column";
-import { dayYear, money } from "../parts/format";
+import { dayYear, money, ofHundred } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { AskedNote, FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
@@ -118,7 +118,7 @@ const columns: Column<Line>[] = [
         ><template v-if="l.promisedFor"
           >{{ dayYear(l.promisedFor)
           }}<span v-if="l.promisedOdds !== null" class="block text-[0.83rem] text-soft"
-            >held to be kept in {{ Math.round(l.promisedOdds * 100) }} of 100</span
+            >held to be kept in {{ ofHundred(l.promisedOdds) }} of 100</span
           ></template
         ></template
       >

@@ -9,7 +9,7 @@ import DozenCount from "../parts/DozenCount.vue";
 import RadioSet from "../parts/RadioSet.vue";
 import ShowMore from "../parts/ShowMore.vue";
 import type { Column } from "../parts/column";
-import { day, dayYear } from "../parts/format";
+import { day, dayYear, ofHundred } from "../parts/format";
 import { optionsOf } from "../parts/option";
 import { useSession } from "../team";
 /** It brings the reader of orders with it. */
@@ -37,7 +37,7 @@ const SURE = 0.95;
 const unsure = (o: Order): string => {
   const known = oddsOf.value(o);
   if (!known || known.odds >= SURE || lateOrders.value(o)) return "";
-  return `on its day in ${Math.round(known.odds * 100)} of 100`;
+  return `on its day in ${ofHundred(known.odds)} of 100`;
 };
 const sum = (o: Order, what: "flies" | "ready" | "boxed") => o.lines.reduce((n, l) => n + l[what], 0);
 const isReady = (o: Order) => sum(o, "ready") > 0 && sum(o, "ready") + sum(o, "boxed") >= sum(o, "flies");

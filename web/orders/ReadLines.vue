@@ -8,7 +8,7 @@ import type { ReplyOf } from "@kasten/contract/http";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
-import { day, money } from "../parts/format";
+import { day, money, ofHundred } from "../parts/format";
 import { FlyDrawing, TakenAway, formName, useCatalogue, variantName } from "../patterns";
 
 /** Each line as it was understood, and the earliest day for it. */
@@ -107,7 +107,7 @@ const columns: Column<Line>[] = [
           v-if="l.promised.odds !== null && l.promised.holds !== 'shelf'"
           class="block text-[0.83rem]"
           :class="l.promised.odds < 0.8 ? 'text-call' : 'text-soft'"
-          >on the day in {{ Math.round(l.promised.odds * 100) }} of 100</span
+          >on the day in {{ ofHundred(l.promised.odds) }} of 100</span
         ></span
       ></template
     >

@@ -13,6 +13,8 @@ const props = defineProps<{
   one: string;
   /** What a row begins with. */
   fresh: object;
+  /** While none can be added. */
+  disabled?: boolean;
 }>();
 const rows = computed(() => props.form.values.value[props.name] as object[]);
 const set = (all: object[]): void => props.form.api.setFieldValue(props.name, all as never);
@@ -32,7 +34,7 @@ const set = (all: object[]): void => props.form.api.setFieldValue(props.name, al
       </button>
     </div>
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="btn" @click="set([...rows, { ...fresh }])">
+      <button type="button" class="btn" :disabled="disabled" @click="set([...rows, { ...fresh }])">
         <Plus :size="16" aria-hidden="true" />{{ add }}
       </button>
       <slot name="beside" />

@@ -14,6 +14,8 @@ export const tellCurrency = (said: string): void => {
   sign.value = said;
 };
 export const money = (cents: number): string => `${(cents / 100).toFixed(2)} ${sign.value}`;
+/** A probability as people say it: so many of a hundred cases. */
+export const ofHundred = (odds: number): number => Math.round(odds * 100);
 export const clock = (minutes: number): string =>
   `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, "0")}`;
 export const quantity = (base: number, unit: string): string => inReadersUnits(quantityWords(base, unit as StockUnit));

@@ -4,7 +4,7 @@ import type { Plan } from "@kasten/contract/schedule";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import type { Column } from "../parts/column";
-import { day } from "../parts/format";
+import { day, ofHundred } from "../parts/format";
 import { timeOf } from "./planTime";
 
 /** The plan by batch: who ties it, when it begins and when it is ready. */
@@ -35,7 +35,6 @@ const standing = (b: Batch): string =>
   [b.held ?? (b.lateDays > 0 ? `late ${b.lateDays} d` : ""), b.waitsFor ? `waits for ${b.waitsFor}` : "", pinWords(b)]
     .filter(Boolean)
     .join(", ");
-const percent = (odds: number): string => `${Math.round(odds * 100)}`;
 /** Less sure than this wants a look. */
 const UNSURE = 0.8;
 const columns: Column<Batch>[] = [
@@ -71,7 +70,7 @@ const columns: Column<Batch>[] = [
     <template #cell-ready="{ row: b }">{{ b.ready ? day(b.ready) : "" }}</template>
     <template #cell-odds="{ row: b }"
       ><template v-if="b.odds !== null"
-        ><span :class="b.odds < UNSURE ? 'font-bold text-call' : ''" class="fig">{{ percent(b.odds) }}</span
+        ><span :class="b.odds < UNSURE ? 'font-bold text-call' : ''" class="fig">{{ ofHundred(b.odds) }}</span
         ><span v-if="b.breaks && b.odds < 0.98" class="block text-[0.86rem] text-soft">{{ b.breaks }}</span></template
       ></template
     >

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import type { Change } from "@kasten/core/schedule";
+import { DAY_MINUTES, type Change } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
 import DayField from "../parts/DayField.vue";
 import ListBox from "../parts/ListBox.vue";
 import NumberField from "../parts/NumberField.vue";
 import { useCatalogue } from "../patterns";
 import TrialNote from "./TrialNote.vue";
-import { changeWords, DAY_MINUTES } from "./trialWords";
+import { changeWords } from "./trialWords";
 import type { PlanTrial } from "./usePlanTrial";
 
 /** Something that may happen, tried on the plan without changing anything. */

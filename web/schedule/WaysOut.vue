@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref, shallowRef } from "vue";
-import type { Change, WayOut } from "@kasten/core/schedule";
+import { lateDays, type Change, type WayOut } from "@kasten/core/schedule";
 import { pinBatch, splitTying, type Plan } from "@kasten/contract/schedule";
 import { addExtraHours } from "@kasten/contract/team";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
 import { dayAt } from "./planTime";
-import { changeWords, DAY_MINUTES } from "./trialWords";
+import { changeWords } from "./trialWords";
 import { halvesOf } from "./useMove";
 import type { PlanTrial } from "./usePlanTrial";
 
@@ -28,7 +28,7 @@ async function look(): Promise<void> {
   }
 }
 const lateWords = (minutes: number): string => {
-  const days = Math.ceil(minutes / DAY_MINUTES);
+  const days = lateDays(minutes);
   return minutes === 0 ? "on time" : `late by ${days} ${days === 1 ? "day" : "days"} only`;
 };
 const harmed = (w: WayOut): string =>

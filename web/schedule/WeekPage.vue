@@ -2,7 +2,7 @@
 import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
-import { workedIn } from "@kasten/core/schedule";
+import { DAY_MINUTES, workedIn } from "@kasten/core/schedule";
 import { call } from "../http";
 import ListBox from "../parts/ListBox.vue";
 import { day } from "../parts/format";
@@ -42,7 +42,7 @@ const workOn = computed(() => (person: string, minute: number, next: number) => 
     .sort((a, b) => a.from - b.from);
 });
 const nextOf = (i: number): number =>
-  plan.data.value?.days[from.value + i + 1]?.minute ?? (days.value[i]?.minute ?? 0) + 1440;
+  plan.data.value?.days[from.value + i + 1]?.minute ?? (days.value[i]?.minute ?? 0) + DAY_MINUTES;
 const clockOf = (minute: number): string => (plan.data.value ? timeOf(plan.data.value, minute).slice(-5) : "");
 const print = (): void => window.print();
 </script>

@@ -1,5 +1,5 @@
 import { scaleLinear } from "d3-scale";
-import { workedIn } from "@kasten/core/schedule";
+import { DAY_MINUTES, workedIn } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
 import { day } from "../parts/format";
 
@@ -7,7 +7,6 @@ export interface ShownDays {
   from: number;
   count: number;
 }
-const DAY_MINUTES = 1440;
 const MARGIN_MINUTES = 15;
 const QUARTER = 15;
 /** When nobody's hours are known yet. */

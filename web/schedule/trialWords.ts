@@ -1,16 +1,15 @@
-import type { Change } from "@kasten/core/schedule";
+import { lateDays, type Change } from "@kasten/core/schedule";
 import type { Plan } from "@kasten/contract/schedule";
+import { ofHundred } from "../parts/format";
 import { timeOf } from "./planTime";
 import type { Trial } from "./plan.worker";
 
-export const DAY_MINUTES = 1440;
 /** Odds that change by less are the same. */
 const WORTH_NAMING = 0.02;
 const days = (n: number): string => `${n} ${n === 1 ? "day" : "days"}`;
-const percent = (odds: number): number => Math.round(odds * 100);
 
 type Job = Trial["difference"]["jobs"][number];
-const lateDays = (over: Job["after"]): number => Math.ceil((over?.lateBy ?? 0) / DAY_MINUTES);
+const daysLate = (over: Job["after"]): number => lateDays(over?.lateBy ?? 0);
 
 /** What a change of the plan does to the other batches, in sentences; the worst first. */
 export function costWords(plan: Plan, { difference, odds }: Trial): string[] {
@@ -19,25 +18,25 @@ export function costWords(plan: Plan, { difference, odds }: Trial): string[] {
     return b ? `batch ${b.number}` : "a batch";
   };
   const words: string[] = [];
-  const late = (j: Job) => lateDays(j.after) - lateDays(j.before);
+  const late = (j: Job) => daysLate(j.after) - daysLate(j.before);
   for (const j of difference.jobs.filter((x) => x.before && !x.after))
     words.push(`There is no place for ${nameOf(j.job)} any more.`);
   for (const j of difference.jobs.filter((x) => x.before && x.after && late(x) > 0))
     words.push(
-      lateDays(j.before) === 0
-        ? `Late by ${days(lateDays(j.after))} with it: ${nameOf(j.job)}.`
+      daysLate(j.before) === 0
+        ? `Late by ${days(daysLate(j.after))} with it: ${nameOf(j.job)}.`
         : `Later by another ${days(late(j))}: ${nameOf(j.job)}.`,
     );
   for (const j of difference.jobs.filter((x) => x.before && x.after && late(x) < 0))
     words.push(
-      lateDays(j.after) === 0
+      daysLate(j.after) === 0
         ? `On time with it: ${nameOf(j.job)}.`
         : `Late by ${days(-late(j))} less: ${nameOf(j.job)}.`,
     );
   for (const [id, o] of Object.entries(odds))
     if (Math.abs(o.after - o.before) > WORTH_NAMING)
       words.push(
-        `Ready on its day in ${percent(o.after)} instead of ${percent(o.before)} of 100 cases: ${nameOf(id)}.`,
+        `Ready on its day in ${ofHundred(o.after)} instead of ${ofHundred(o.before)} of 100 cases: ${nameOf(id)}.`,
       );
   const { setupMinutes } = difference;
   if (setupMinutes !== 0)

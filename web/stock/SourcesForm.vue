@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { Plus, X } from "lucide-vue-next";
 import { computed } from "vue";
 import type { StockUnit } from "@kasten/core/units";
 import { listSuppliers, setSources } from "@kasten/contract/purchasing";
@@ -8,6 +7,7 @@ import type { StockDetail } from "@kasten/contract/stock";
 import { call } from "../http";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
+import EntryRows from "../parts/EntryRows.vue";
 import EntryText from "../parts/EntryText.vue";
 import FormWrong from "../parts/FormWrong.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -87,8 +87,6 @@ const entry = useEntryForm({
     return refusal.value;
   },
 });
-const rows = entry.values;
-const set = (all: Row[]): void => entry.api.setFieldValue("sources", all as never);
 </script>
 
 <template>
@@ -99,85 +97,67 @@ const set = (all: Row[]): void => entry.api.setFieldValue("sources", all as neve
       No supplier is known yet. <RouterLink class="link" to="/room?side=suppliers">Add one</RouterLink>, then say here
       what they sell.
     </p>
-    <div v-for="(_s, i) in rows.sources" :key="i" class="flex flex-wrap items-start gap-2">
-      <EntryChoice class="w-52" :form="entry" :name="`sources[${i}].supplier`" label="Supplier" :options="options" />
-      <EntryNumber
-        class="w-36"
-        :form="entry"
-        :name="`sources[${i}].pack`"
-        :label="`A pack, ${writtenUnit[unit]}`"
-        :min="0"
-      />
-      <EntryNumber
-        class="w-32"
-        :form="entry"
-        :name="`sources[${i}].price`"
-        label="Price of it"
-        :unit="currencySign()"
-        :min="0"
-        :step="0.01"
-      />
-      <EntryNumber
-        class="w-28"
-        :form="entry"
-        :name="`sources[${i}].leadDays`"
-        label="Here in"
-        unit="days"
-        :min="0"
-        :step="1"
-      />
-      <EntryNumber class="w-28" :form="entry" :name="`sources[${i}].breakFrom`" label="From packs" :min="2" :step="1" />
-      <EntryNumber
-        class="w-32"
-        :form="entry"
-        :name="`sources[${i}].breakPrice`"
-        label="a pack costs"
-        :unit="currencySign()"
-        :min="0"
-        :step="0.01"
-      />
-      <EntryNumber
-        class="w-28"
-        :form="entry"
-        :name="`sources[${i}].usable`"
-        label="Usable of it"
-        unit="%"
-        :min="1"
-        :step="1"
-      />
-      <EntryText class="w-20" :form="entry" :name="`sources[${i}].grade`" label="Grade" />
-      <button
-        type="button"
-        class="btn btn-plain mt-[1.3rem]"
-        :aria-label="`Without source ${i + 1}`"
-        @click="set(rows.sources.filter((_, j) => j !== i))"
-      >
-        <X :size="16" />
-      </button>
-    </div>
-    <div class="flex flex-wrap gap-2">
-      <button
-        type="button"
-        class="btn"
-        :disabled="options.length === 0"
-        @click="
-          set([
-            ...rows.sources,
-            {
-              supplier: options[0]?.value ?? '',
-              pack: 1,
-              price: undefined,
-              leadDays: 7,
-              usable: 100,
-              grade: '',
-              breakFrom: undefined,
-              breakPrice: undefined,
-            },
-          ])
-        "
-      >
-        <Plus :size="16" aria-hidden="true" />A source</button
-      ><button class="btn btn-main" :disabled="entry.isBusy.value">Keep the sources</button>
-    </div>
+    <EntryRows
+      :form="entry"
+      name="sources"
+      add="A source"
+      one="source"
+      :fresh="{
+        supplier: options[0]?.value ?? '',
+        pack: 1,
+        price: undefined,
+        leadDays: 7,
+        usable: 100,
+        grade: '',
+        breakFrom: undefined,
+        breakPrice: undefined,
+      }"
+      :disabled="options.length === 0"
+      ><template #default="{ at }">
+        <EntryChoice class="w-52" :form="entry" :name="`${at}.supplier`" label="Supplier" :options="options" />
+        <EntryNumber class="w-36" :form="entry" :name="`${at}.pack`" :label="`A pack, ${writtenUnit[unit]}`" :min="0" />
+        <EntryNumber
+          class="w-32"
+          :form="entry"
+          :name="`${at}.price`"
+          label="Price of it"
+          :unit="currencySign()"
+          :min="0"
+          :step="0.01"
+        />
+        <EntryNumber
+          class="w-28"
+          :form="entry"
+          :name="`${at}.leadDays`"
+          label="Here in"
+          unit="days"
+          :min="0"
+          :step="1"
+        />
+        <EntryNumber class="w-28" :form="entry" :name="`${at}.breakFrom`" label="From packs" :min="2" :step="1" />
+        <EntryNumber
+          class="w-32"
+          :form="entry"
+          :name="`${at}.breakPrice`"
+          label="a pack costs"
+          :unit="currencySign()"
+          :min="0"
+          :step="0.01"
+        />
+        <EntryNumber
+          class="w-28"
+          :form="entry"
+          :name="`${at}.usable`"
+          label="Usable of it"
+          unit="%"
+          :min="1"
+          :step="1"
+        />
+        <EntryText class="w-20" :form="entry" :name="`${at}.grade`" label="Grade" />
+      </template>
+      <template #beside
+        ><button class="btn btn-main" :disabled="entry.isBusy.value">Keep the sources</button></template
+      ></EntryRows
+    >
   </form>
 </template>

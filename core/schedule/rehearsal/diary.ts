@@ -1,7 +1,6 @@
+import { DAY_MINUTES } from "../calendar";
 import { inOrder } from "../solver/hours";
 import type { SchedulePerson } from "../types";
-
-const DAY = 1440;
 
 /**
  * One person's working minutes while a plan is played through: as the calendar has them, less the days on which they
@@ -34,7 +33,7 @@ export class Diary {
     this.before = new Int32Array(n);
     const numbers = new Map<number, number>();
     this.dayOf = Int32Array.from(this.all, ([start]) => {
-      const day = Math.floor(start / DAY);
+      const day = Math.floor(start / DAY_MINUTES);
       const known = numbers.get(day) ?? numbers.size;
       numbers.set(day, known);
       return known;

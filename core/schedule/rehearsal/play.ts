@@ -1,9 +1,9 @@
+import { DAY_MINUTES } from "../calendar";
 import type { Chance } from "./chance";
 import type { Diary } from "./diary";
 import type { Stage } from "./stage";
 import type { Cause } from "./types";
 
-const DAY = 1440;
 /** What an act waited for, as a number; 0 is nothing. */
 const waits: (Cause | undefined)[] = [undefined, "bench", "station", "rack", "absence"];
 const [BENCH, STATION, RACK, ABSENCE] = [1, 2, 3, 4];
@@ -98,7 +98,7 @@ export class Play {
       const job = stage.jobs[j]!;
       let release = job.release;
       for (const a of job.arrivals) {
-        const comes = a.at + chance.oneOf(a.chance, a.daysLate) * DAY;
+        const comes = a.at + chance.oneOf(a.chance, a.daysLate) * DAY_MINUTES;
         if (comes > release) release = comes;
       }
       this.isMaterialLate[j] = release > job.release ? 1 : 0;

@@ -1,5 +1,6 @@
 import { DomainError } from "../../errors";
 import { nth, valueAt } from "../../numeric";
+import { DAY_MINUTES } from "../calendar";
 import { refuseAbsurd } from "../solver/screen";
 import type { ScheduleProblem, ScheduleResult } from "../types";
 import { Chance } from "./chance";
@@ -20,7 +21,6 @@ const MOST_RUNS = 100_000;
 const LOOK_EVERY = 50;
 /** Days after the planned end of all work up to which people’s hours are looked at; then they work without end. */
 const DAYS_AFTER = 30;
-const DAY = 1440;
 
 /**
  * Plays a plan through many times: the order of work is kept, and what is uncertain is drawn anew each time. Work
@@ -42,7 +42,7 @@ export function rehearse(
   refuseAbsurd(problem);
   refuseUnknowable(knowledge, runs, level);
   const stage = stageOf(problem, result, knowledge);
-  const ends = Math.max(0, ...result.assignments.map((a) => a.dryUntil ?? a.end)) + DAYS_AFTER * DAY;
+  const ends = Math.max(0, ...result.assignments.map((a) => a.dryUntil ?? a.end)) + DAYS_AFTER * DAY_MINUTES;
   const diaries = problem.people.map((p) => new Diary(p, ends));
   const away = absences(stage, diaries);
   const chance = new Chance(seed, [...stage.things, ...away.things]);
