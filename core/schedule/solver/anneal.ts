@@ -10,6 +10,8 @@ export interface Effort {
   spent: (iterations: number) => number;
   /** How many changes will be tried, where that is known. */
   expected?: number;
+  /** So few changes are tried that hardly any may be spent on seeing what they usually cost. */
+  isShort?: boolean;
   /** Told now and then. */
   told: (iterations: number, cost: number) => void;
   /** No plan can cost less: there is nothing to look for below it. */
@@ -83,9 +85,10 @@ function temperatures(m: Model, plan: Plan, moves: Moves, start: Found, effort: 
   let middle = begun;
   let timed = 0;
   const isWarm = () => effort.expected !== undefined || effort.spent(0) >= Math.min(1, begun + WARM_UP);
-  for (let i = 0; i < SAMPLES || !isWarm(); i++) {
+  const samples = effort.isShort ? SAMPLES / 8 : SAMPLES;
+  for (let i = 0; i < samples || !isWarm(); i++) {
     timed++;
-    if (middle === begun && i >= SAMPLES / 2 && effort.spent(0) > begun + WARM_UP / 2) {
+    if (middle === begun && i >= samples / 2 && effort.spent(0) > begun + WARM_UP / 2) {
       middle = effort.spent(0);
       timed = 0;
     }

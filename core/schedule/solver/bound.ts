@@ -14,8 +14,10 @@ const MOST_GROUPS = 8;
  * than the group, all at once and without a pause, could do the k smallest. Which job is the k-th is left to an
  * assignment problem. To this come the change-overs that every thread, hook and pattern needs once, and the end of
  * all work.
+ *
+ * @param isQuick each job alone, and no more: at once, and less
  */
-export function lowerBound(m: Model): number {
+export function lowerBound(m: Model, isQuick = false): number {
   const { objective } = m.problem;
   const alone = new Float64Array(m.jobs);
   const ends = new Float64Array(m.jobs);
@@ -30,7 +32,7 @@ export function lowerBound(m: Model): number {
   const sumAlone = alone.reduce((sum, c) => sum + c, 0);
   let together = sumAlone;
   let latest = ends.reduce((most, e) => Math.max(most, e), 0);
-  for (const group of groupsOf(m)) {
+  for (const group of isQuick ? [] : groupsOf(m)) {
     const inGroup = new Set(group.jobs);
     const rest = alone.reduce((sum, c, j) => sum + (inGroup.has(j) ? 0 : c), 0);
     if (m.jobs <= MOST_JOBS && group.jobs.length > 1)
@@ -86,10 +88,12 @@ interface Group {
 
 function groupsOf(m: Model): Group[] {
   const main = [...mainOperations(m)];
-  const peopleOf = (o: number): number[] =>
-    [...m.choices.subarray(m.choicesFrom[o], m.choicesFrom[o + 1])].sort((a, b) => a - b);
+  const peopleOf = (o: number): Int32Array => m.choices.subarray(m.choicesFrom[o], m.choicesFrom[o + 1]);
   const sets = new Map<string, number[]>();
-  for (const o of main) sets.set(peopleOf(o).join(), peopleOf(o));
+  for (const o of main) {
+    const people = [...peopleOf(o)].sort((a, b) => a - b);
+    sets.set(people.join(), people);
+  }
   if (m.isChain.every((c) => c === 1) && m.choices.length === m.ops)
     for (let p = 0; p < m.people; p++) sets.set(String(p), [p]);
   sets.set(

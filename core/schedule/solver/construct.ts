@@ -1,5 +1,5 @@
 import type { Decoder } from "./decoder";
-import type { Model } from "./model";
+import { NONE, type Model } from "./model";
 import type { Outline } from "./outline";
 
 /** What comes first of the work that competes for a bench: a lower figure. */
@@ -30,13 +30,27 @@ export interface Followed {
   rank: Float64Array;
 }
 
-/** Where the next operation of a job would go. */
-interface Offer {
-  op: number;
-  person: number;
-  start: number;
-  end: number;
-  changeOver: number;
+/** Where the next operation of each job would go; a job without one has no person. */
+class Offers {
+  readonly op: Int32Array;
+  readonly person: Int32Array;
+  /** May be Infinity, where only later work makes room on a rack. */
+  readonly start: Float64Array;
+  readonly end: Float64Array;
+  readonly changeOver: Int32Array;
+
+  constructor(readonly jobs: number) {
+    this.op = new Int32Array(jobs);
+    this.person = new Int32Array(jobs).fill(NONE);
+    this.start = new Float64Array(jobs);
+    this.end = new Float64Array(jobs);
+    this.changeOver = new Int32Array(jobs);
+  }
+
+  /** When its bench is first taken by it. */
+  begins(j: number): number {
+    return this.start[j]! - this.changeOver[j]!;
+  }
 }
 
 /**
@@ -51,7 +65,7 @@ interface Offer {
  */
 export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outline, followed?: Followed): void {
   const next = Int32Array.from({ length: m.jobs }, (_, j) => m.firstOp[j]!);
-  const offers: (Offer | undefined)[] = Array.from({ length: m.jobs }, () => undefined);
+  const offers = new Offers(m.jobs);
   const left = workLeft(m);
   const mean = left.reduce((sum, w, o) => sum + (m.firstOp[m.jobOf[o]!] === o ? w : 0), 0) / Math.max(1, m.ops);
   decoder.clear();
@@ -59,22 +73,25 @@ export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outl
   for (let o = 0; o < m.ops; o++) decoder.who[o] = m.choices[m.choicesFrom[o]!]!;
   const line = followed ? new Lead(followed) : outline && new Line(m, outline);
   const placed = new Uint8Array(m.ops);
-  for (let j = 0; j < m.jobs; j++) offers[j] = offerOf(m, decoder, next, j, line);
+  for (let j = 0; j < m.jobs; j++) offer(m, decoder, next, j, offers, line);
   for (;;) {
     const first = earliest(offers, rule.isEager ?? false);
-    if (!first) return;
+    if (first === NONE) return;
     const best = choose(m, rule, offers, first, left, mean, line);
+    const [op, person] = [offers.op[best]!, offers.person[best]!];
     const before = decoder.count;
-    decoder.who[best.op] = best.person;
-    decoder.place(best.op);
+    decoder.who[op] = person;
+    decoder.place(op);
     for (let i = before; i < decoder.count; i++) placed[decoder.order[i]!] = 1;
     line?.goOn(placed);
+    const isMore = decoder.count > before + 1;
     for (let j = 0; j < m.jobs; j++) {
-      const isMoved = next[j]! < m.firstOp[j + 1]! && placed[next[j]!] === 1;
-      while (next[j]! < m.firstOp[j + 1]! && placed[next[j]!] === 1) next[j]!++;
-      const offer = offers[j];
-      const isTouched = !offer || decoder.count > before + 1 || touches(m, offer, best);
-      if (isMoved || isTouched) offers[j] = offerOf(m, decoder, next, j, line);
+      const end = m.firstOp[j + 1]!;
+      if (next[j]! >= end && offers.person[j] === NONE) continue;
+      let isMoved = false;
+      for (; next[j]! < end && placed[next[j]!] === 1; next[j]!++) isMoved = true;
+      if (isMoved || isMore || offers.person[j] === NONE || touches(m, offers, j, op, person, line))
+        offer(m, decoder, next, j, offers, line);
     }
   }
 }
@@ -82,12 +99,11 @@ export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outl
 /**
  * Whether what was placed changes an offer. Of others, whose time has only become scarcer, the offer stays the best.
  */
-function touches(m: Model, offer: Offer, { op: placed, person }: Offer): boolean {
-  const { op } = offer;
+function touches(m: Model, offers: Offers, j: number, placed: number, person: number, line?: Guide): boolean {
+  if (offers.person[j] === person || offers.end[j] === Infinity) return true;
+  const op = offers.op[j]!;
   return (
-    offer.person === person ||
-    offer.end === Infinity ||
-    (m.setup[op]! >= 0 && m.minutes[op * m.people + person]! > 0) ||
+    (m.setup[op]! >= 0 && m.minutes[op * m.people + person]! > 0 && (!line || line.could(op, person))) ||
     (m.station[op]! >= 0 && m.station[op] === m.station[placed]) ||
     (m.rack[op]! >= 0 &&
       m.mindsRacks &&
@@ -95,28 +111,33 @@ function touches(m: Model, offer: Offer, { op: placed, person }: Offer): boolean
   );
 }
 
-function offerOf(m: Model, decoder: Decoder, next: Int32Array, j: number, line?: Guide): Offer | undefined {
+function offer(m: Model, decoder: Decoder, next: Int32Array, j: number, offers: Offers, line?: Guide): void {
   const op = next[j]!;
-  if (op >= m.firstOp[j + 1]!) return undefined;
-  let best: Offer | undefined;
+  offers.person[j] = NONE;
+  if (op >= m.firstOp[j + 1]!) return;
+  offers.op[j] = op;
   for (let c = m.choicesFrom[op]!; c < m.choicesFrom[op + 1]!; c++) {
     const person = m.choices[c]!;
     if (line && !line.may(op, person)) continue;
     const end = decoder.wouldEnd(op, person);
     const changeOver = decoder.wouldChangeOver(op, person);
-    if (best && (end > best.end || (end === best.end && changeOver >= best.changeOver))) continue;
-    best = { op, person, start: end === Infinity ? end : decoder.wouldStart, end, changeOver };
+    const isFirst = offers.person[j] === NONE;
+    if (!isFirst && (end > offers.end[j]! || (end === offers.end[j] && changeOver >= offers.changeOver[j]!))) continue;
+    offers.person[j] = person;
+    offers.start[j] = end === Infinity ? end : decoder.wouldStart;
+    offers.end[j] = end;
+    offers.changeOver[j] = changeOver;
   }
   // Whoever takes it up later: an operation out of turn, for the rack's sake, goes to this person.
-  if (best) decoder.who[op] = best.person;
-  return best;
+  if (offers.person[j] !== NONE) decoder.who[op] = offers.person[j]!;
 }
 
-function earliest(offers: (Offer | undefined)[], isEager: boolean): Offer | undefined {
-  let first: Offer | undefined;
-  for (const o of offers) {
-    if (!o) continue;
-    if (!first || (isEager ? o.start - o.changeOver < first.start - first.changeOver : o.end < first.end)) first = o;
+function earliest(offers: Offers, isEager: boolean): number {
+  let first = NONE;
+  for (let j = 0; j < offers.jobs; j++) {
+    if (offers.person[j] === NONE) continue;
+    if (first === NONE || (isEager ? offers.begins(j) < offers.begins(first) : offers.end[j]! < offers.end[first]!))
+      first = j;
   }
   return first;
 }
@@ -124,38 +145,41 @@ function earliest(offers: (Offer | undefined)[], isEager: boolean): Offer | unde
 function choose(
   m: Model,
   rule: Rule,
-  offers: (Offer | undefined)[],
-  first: Offer,
+  offers: Offers,
+  first: number,
   left: Float64Array,
   mean: number,
   line?: Guide,
-): Offer {
+): number {
   let best = first;
   let least = Infinity;
-  for (const o of offers) {
-    if (!o || (rule.isEager ? o.start - o.changeOver > first.start - first.changeOver : isElsewhere(o, first)))
-      continue;
-    const rank = line ? line.rankOf(m, o.op) : rankOf(m, rule, o, left, mean);
+  const from = offers.begins(first);
+  for (let j = 0; j < offers.jobs; j++) {
+    if (offers.person[j] === NONE) continue;
+    if (rule.isEager ? offers.begins(j) > from : isElsewhere(offers, j, first)) continue;
+    const rank = line ? line.rankOf(m, offers.op[j]!) : rankOf(m, rule, offers, j, left, mean);
     if (rank < least) {
       least = rank;
-      best = o;
+      best = j;
     }
   }
   return best;
 }
 
-const isElsewhere = (o: Offer, first: Offer): boolean => o.person !== first.person || o.start >= first.end;
+const isElsewhere = (offers: Offers, j: number, first: number): boolean =>
+  offers.person[j] !== offers.person[first] || offers.start[j]! >= offers.end[first]!;
 
-function rankOf(m: Model, rule: Rule, o: Offer, left: Float64Array, mean: number): number {
-  const job = m.jobOf[o.op]!;
-  const minutes = m.minutes[o.op * m.people + o.person]!;
-  const slack = m.due[job]! - o.start - left[o.op]!;
+function rankOf(m: Model, rule: Rule, offers: Offers, job: number, left: Float64Array, mean: number): number {
+  const op = offers.op[job]!;
+  const changeOver = offers.changeOver[job]!;
+  const minutes = m.minutes[op * m.people + offers.person[job]!]!;
+  const slack = m.due[job]! - offers.start[job]! - left[op]!;
   if (rule.name === "due first") return m.due[job]!;
   if (rule.name === "least slack") return slack;
-  if (rule.name === "shortest") return minutes + o.changeOver;
-  if (rule.name === "most work left") return -left[o.op]!;
+  if (rule.name === "shortest") return minutes + changeOver;
+  if (rule.name === "most work left") return -left[op]!;
   const presses = Math.exp(-Math.max(0, slack) / ((rule.ahead ?? 2) * mean));
-  return -(m.weight[job]! / minutes) * presses * Math.exp(-o.changeOver / 5);
+  return -(m.weight[job]! / minutes) * presses * Math.exp(-changeOver / 5);
 }
 
 /** Minutes of work and drying from the beginning of each operation to the end of its job, with whoever is quickest. */
@@ -170,8 +194,9 @@ function workLeft(m: Model): Float64Array {
 /** What a plan is made along, instead of by a rule. */
 interface Guide {
   rankOf: (m: Model, op: number) => number;
-  /** Whether a person may take up an operation now. */
+  /** Whether a person may take up an operation now, and ever. */
   may: (op: number, person: number) => boolean;
+  could: (op: number, person: number) => boolean;
   goOn: (placed: Uint8Array) => void;
 }
 
@@ -184,6 +209,10 @@ class Lead implements Guide {
 
   may(op: number, person: number): boolean {
     return this.followed.who[op] === person;
+  }
+
+  could(op: number, person: number): boolean {
+    return this.may(op, person);
   }
 
   goOn(): void {
@@ -222,6 +251,10 @@ class Line implements Guide {
     if (own < 0) return true;
     const next = this.outline.turns[p]?.[this.done[p]!];
     return own === p && next !== undefined && this.outline.main[next] === op;
+  }
+
+  could(op: number, p: number): boolean {
+    return this.person[op]! < 0 || this.person[op] === p;
   }
 
   goOn(placed: Uint8Array): void {

@@ -73,7 +73,7 @@ export function search(problem: ScheduleProblem, options: SolveOptions): Searche
   const effort = new Effort(options);
   const random = new Random(options.seed);
   const m = new Model(problem, jobs);
-  const bound = jobs.length > 0 ? lowerBound(m) : 0;
+  const bound = jobs.length > 0 ? lowerBound(m, options.isRepair) : 0;
   const plan = options.start ? planFrom(m, options.start) : firstPlan(m, effort);
   if (options.start && effort.iterations > 0 && !options.isRepair) bettered(m, plan, effort);
   if (!options.isRepair) outlined(m, plan, random, effort);
@@ -83,6 +83,7 @@ export function search(problem: ScheduleProblem, options: SolveOptions): Searche
       ? anneal(m, plan, random, {
           bound,
           expected: effort.isCounted ? effort.iterations : undefined,
+          isShort: options.isRepair,
           spent: (i) => effort.spent(i),
           told: (i, cost) => options.onProgress?.({ iterations: i, spent: effort.spent(i), cost, lowerBound: bound }),
         })

@@ -3,11 +3,10 @@ import { construct } from "./construct";
 import { NONE, type Model } from "./model";
 import { Plan } from "./plan";
 
-/** At so many times of the plan a job that is new is tried. */
-const PLACES = 16;
-/** In a large plan, where each takes long, fewer are. */
-const MANY_OPERATIONS = 600;
-const FEW_PLACES = 3;
+/** At so many times of the plan a job that is new is tried, the others left in their order: that is quick. */
+const PLACES = 24;
+/** The best of these are tried so that the others go ahead where they can. */
+const MOST_TRIED = 6;
 
 /**
  * A plan in the order of one that was made before. Operations of which it knows nothing follow their job as they can;
@@ -88,6 +87,12 @@ function quickest(m: Model, o: number): number {
 const operationsOf = (m: Model, j: number): number[] =>
   Array.from({ length: m.firstOp[j + 1]! - m.firstOp[j]! }, (_, i) => m.firstOp[j]! + i);
 
+/** Where the operations of a new job could go: with whom, and when each would begin if nobody had anything else. */
+interface Spot {
+  who: Int32Array;
+  keys: Float64Array;
+}
+
 /**
  * Tries a job at some times of the plan, its main work with each who can do it, and keeps the cheapest. Each of its
  * operations comes when its time does, and what is pushed back by it lets others go ahead: the plan is followed only
@@ -95,30 +100,61 @@ const operationsOf = (m: Model, j: number): number[] =>
  */
 function putWhereCheapest(m: Model, plan: Plan, j: number): void {
   const own = operationsOf(m, j);
-  const main = own.reduce((most, o) => (m.leastMinutes(o) > m.leastMinutes(most) ? o : most));
-  const rest = [...plan.list].filter((o) => m.jobOf[o] !== j);
-  const begins = (o: number): number => m.hours.clockAt(plan.who[o]!, plan.index[o]!);
+  const rest = plan.list.filter((o) => m.jobOf[o] !== j);
   const keys = new Float64Array(m.ops);
-  for (const o of rest) keys[o] = begins(o);
-  const times = rest.map((o) => keys[o]!).sort((a, b) => a - b);
+  for (const o of rest) keys[o] = m.hours.clockAt(plan.who[o]!, plan.index[o]!);
+  const spots = spotsFor(m, plan, own, rest, keys);
+  const quick = spots.map((spot, i) => ({ i, cost: costAt(m, plan, own, rest, spot) }));
+  quick.sort((a, b) => a.cost - b.cost || a.i - b.i);
   let best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
-  const places = m.ops > MANY_OPERATIONS ? FEW_PLACES : PLACES;
-  for (const p of m.choices.subarray(m.choicesFrom[main], m.choicesFrom[main + 1]))
-    for (let i = 0; i <= places; i++) {
-      const from = i === 0 ? 0 : (times[Math.round(((times.length - 1) * i) / places)] ?? 0);
-      const who = best.who.slice();
-      let ready = Math.max(m.release[j]!, from);
+  for (const { i } of quick.slice(0, MOST_TRIED)) {
+    const { who, keys: rank } = spots[i]!;
+    construct(m, plan.decoder, { name: "due first" }, undefined, { who, rank });
+    plan.set(plan.decoder.order.slice(), who);
+    if (plan.cost < best.cost) best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+  }
+  plan.set(best.list, best.who);
+}
+
+function spotsFor(m: Model, plan: Plan, own: number[], rest: Int32Array, known: Float64Array): Spot[] {
+  const main = own.reduce((most, o) => (m.leastMinutes(o) > m.leastMinutes(most) ? o : most));
+  const times = Array.from(rest, (o) => known[o]!).sort((a, b) => a - b);
+  const release = m.release[m.jobOf[main]!]!;
+  const spots: Spot[] = [];
+  for (const p of m.choices.subarray(m.choicesFrom[main], m.choicesFrom[main + 1])) {
+    let before = NONE;
+    for (let i = 0; i <= PLACES; i++) {
+      const from = i === 0 ? 0 : (times[Math.round(((times.length - 1) * i) / PLACES)] ?? 0);
+      let ready = Math.max(release, from);
+      if (ready === before) continue;
+      before = ready;
+      const who = plan.who.slice();
+      const keys = known.slice();
       for (const o of own) {
         who[o] = o === main ? p : soonest(m, o, ready);
         const index = m.hours.indexAt(who[o]!, ready);
         keys[o] = m.hours.clockAt(who[o]!, index);
         ready = m.hours.clockAt(who[o]!, index + m.minutes[o * m.people + who[o]!]! - 1) + 1 + m.dry[o]!;
       }
-      construct(m, plan.decoder, { name: "due first" }, undefined, { who, rank: keys });
-      plan.set(plan.decoder.order.slice(), who);
-      if (plan.cost < best.cost) best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+      spots.push({ who, keys });
     }
-  plan.set(best.list, best.who);
+  }
+  return spots;
+}
+
+/** What the plan would cost with a job at a spot, if nobody went ahead of anybody for it. */
+function costAt(m: Model, plan: Plan, own: number[], rest: Int32Array, { who, keys }: Spot): number {
+  const list = new Int32Array(m.ops);
+  let written = 0;
+  let next = 0;
+  for (const o of rest) {
+    while (next < own.length && keys[own[next]!]! <= keys[o]!) list[written++] = own[next++]!;
+    list[written++] = o;
+  }
+  while (next < own.length) list[written++] = own[next++]!;
+  plan.decoder.who.set(who);
+  plan.decoder.forget(0);
+  return plan.decoder.run(list, m.ops);
 }
 
 /** Who would be through with an operation first, if they had nothing else to do. */
