@@ -29,6 +29,7 @@ import { docsPage, docsStyle } from "./http/docs";
 import { registrar } from "./http/handle";
 import { healthOf } from "./http/health";
 import type { Live } from "./http/live";
+import type { Jobs } from "./jobs";
 import { Problem } from "./http/problems";
 import { refuse } from "./http/refuse";
 import { headers, knownHost, nonced, nonceOf, notStored, sameOrigin } from "./http/security";
@@ -52,6 +53,7 @@ export interface AppOptions {
   outlook: Outlook;
   takeIn: TakeIn;
   files: Files;
+  jobs: Jobs;
   /** Finds the cheapest way to buy, beside the server. */
   cheapest: Cheapest;
   /** host:port of a scale that speaks lines; the stand-in's, or a real one's. */
@@ -187,10 +189,10 @@ function openRoutes(app: express.Express, { source, outlook, version }: AppOptio
 }
 
 function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
-  const { source, live, outlook, takeIn, files, cheapest, standInScale = false } = options;
+  const { source, live, outlook, takeIn, files, jobs, cheapest, standInScale = false } = options;
   const api = express.Router();
   const register = registrar(api, { source, findPerson: activePersonById });
-  for (const routes of rooms) routes(register, { outlook, takeIn, files, cheapest, scale, standInScale });
+  for (const routes of rooms) routes(register, { outlook, takeIn, files, jobs, cheapest, scale, standInScale });
   const signedIn = async (request: Request): Promise<void> => {
     const person = request.session.person ? await activePersonById(source.manager, request.session.person) : undefined;
     if (!person || !mayDo(person.role, "see the room"))

@@ -7,8 +7,10 @@ import { buildApp } from "./app";
 import { batchPage } from "./batches";
 import { keepHouse } from "./housekeeping";
 import { Live } from "./http/live";
+import { openJobs } from "./jobs";
 import { loadFolder } from "./import";
 import { Outlook } from "./outlook";
+import { runSearch } from "./plans";
 import { openDatabase } from "./source";
 import { isNobodyThere, setUpCode } from "./team";
 import { threads } from "./threads";
@@ -46,8 +48,18 @@ if (isEmpty && process.env.KASTEN_DEMO) {
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
 }
 const work = threads(join(root, "server/dist/thread.js"), databaseUrl);
-const outlook = new Outlook(work, (error) =>
-  log.warn({ error: error instanceof Error ? error.message : error }, "the plan could not be made anew"),
+const warned = (what: string) => (error: unknown) =>
+  log.warn({ error: error instanceof Error ? error.message : error }, what);
+const outlook = new Outlook(work, warned("the plan could not be made anew"));
+const jobs = await openJobs(
+  databaseUrl,
+  {
+    search: async () => {
+      await runSearch(source, work.search, warned("how far a search is could not be kept"));
+      outlook.changed();
+    },
+  },
+  warned("a search for a better plan failed"),
 );
 live.onChange((change) => {
   if (change.subject !== "outlook" && live.isHeard()) outlook.changed();
@@ -65,6 +77,7 @@ const { app, close } = await buildApp({
   outlook,
   takeIn: work.takeIn,
   files: work,
+  jobs,
   cheapest: work.cheapest,
   ...(process.env.SCALE && { scale: process.env.SCALE }),
   standInScale: process.env.SCALE_IS_STAND_IN === "1",
@@ -97,6 +110,7 @@ async function stop(): Promise<void> {
   server.closeIdleConnections();
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 8000))]);
   outlook.close();
+  await jobs.close();
   await work.close();
   await close();
   await source.destroy();

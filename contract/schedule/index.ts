@@ -2,11 +2,13 @@ import { endCalendarKey, makeCalendarKey, readCalendarKey } from "./calendar";
 import { listPlanVersions, pinBatch, publishPlan, readPlanVersion, splitTying, unpinBatch } from "./change";
 import { readLate, readOdds, readPlan, readTurns } from "./plan";
 import { readProblem } from "./problem";
+import { readSearch, startSearch, stopSearch } from "./search";
 
 export * from "./calendar";
 export * from "./change";
 export * from "./plan";
 export * from "./problem";
+export * from "./search";
 
 export const scheduleEndpoints = [
   readPlan,
@@ -23,4 +25,7 @@ export const scheduleEndpoints = [
   readCalendarKey,
   makeCalendarKey,
   endCalendarKey,
+  readSearch,
+  startSearch,
+  stopSearch,
 ];

@@ -33,7 +33,7 @@ export async function keepPart(db: Db, { part, change, at, tookMs, doc }: Outloo
 }
 
 /** Pages that show a part hear that it is another one now. */
-export const tellParts = async (db: Db, parts: Part[]): Promise<void> => {
+export const tellParts = async (db: Db, parts: (Part | "search")[]): Promise<void> => {
   for (const part of parts)
     await db.query(
       `SELECT pg_notify('kasten', json_build_object('id', 0, 'subject', 'outlook', 'subjectId', $1::text,

@@ -6,19 +6,24 @@ import {
   publishPlan,
   readCalendarKey,
   readPlanVersion,
+  readSearch as readSearchEndpoint,
   splitTying,
+  startSearch as startSearchEndpoint,
+  stopSearch as stopSearchEndpoint,
   unpinBatch,
   type Plan,
 } from "@kasten/contract/schedule";
 import type { Register } from "../http/handle";
+import type { Jobs } from "../jobs";
 import type { Outlook } from "../outlook";
 import { calendarKey, endKey, makeKey } from "./calendar";
 import { pin, split, unpin } from "./pins";
 import { listVersions, publish, readVersion } from "./publish";
+import { readSearch, startSearch, stopSearch } from "./search";
 
 const done = { ok: true } as const;
 
-export function planRoutes(register: Register, { outlook }: { outlook: Outlook }): void {
+export function planRoutes(register: Register, { outlook, jobs }: { outlook: Outlook; jobs: Jobs }): void {
   register(pinBatch, async ({ db, params, body, person }) => {
     await pin(db, person, params.id, body.person, body.at);
     return done;
@@ -40,6 +45,15 @@ export function planRoutes(register: Register, { outlook }: { outlook: Outlook }
   );
   register(listPlanVersions, async ({ db }) => ({ versions: await listVersions(db) }));
   register(readPlanVersion, ({ db, params }) => readVersion(db, params.number));
+  register(readSearchEndpoint, async ({ db }) => ({ search: await readSearch(db) }));
+  register(startSearchEndpoint, async ({ db, body, person }) => {
+    await startSearch(db, person, body.seconds, jobs.search);
+    return done;
+  });
+  register(stopSearchEndpoint, async ({ db }) => {
+    await stopSearch(db);
+    return done;
+  });
   register(readCalendarKey, ({ db, person }) => calendarKey(db, person.id));
   register(makeCalendarKey, ({ db, person }) => makeKey(db, person));
   register(endCalendarKey, async ({ db, person }) => {

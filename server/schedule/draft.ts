@@ -35,7 +35,7 @@ const MOST_REPLAYS = 2;
  * A plan in an order that makes itself again when it is timed anew: work that was done in a gap comes earlier in the
  * order by time than in the list of the search, and may let more begin.
  */
-function settled(problem: ScheduleProblem, start: PlannedOperation[]): ScheduleResult {
+export function settled(problem: ScheduleProblem, start: PlannedOperation[]): ScheduleResult {
   let plan = solveSchedule(problem, { seed: SEED, iterations: 0, start });
   for (let i = 0; i < MOST_REPLAYS; i++) {
     const again = solveSchedule(problem, { seed: SEED, iterations: 0, start: plan.assignments });
@@ -45,7 +45,8 @@ function settled(problem: ScheduleProblem, start: PlannedOperation[]): ScheduleR
   return plan;
 }
 
-function isWorth(other: ScheduleResult, kept: ScheduleResult, share: number): boolean {
+/** @param share of its cost that another plan must be better by */
+export function isWorth(other: ScheduleResult, kept: ScheduleResult, share: number): boolean {
   if (other.unscheduled.length !== kept.unscheduled.length) return other.unscheduled.length < kept.unscheduled.length;
   return other.cost.total < kept.cost.total * (1 - share);
 }

@@ -1,7 +1,7 @@
 import { EntitySchema } from "typeorm";
-import { flag, instant, int, jsonb, optional, refers, text, uuid, written } from "../database/columns";
+import { flag, instant, int, jsonb, numeric, optional, refers, text, uuid, written } from "../database/columns";
 import type { PlannedOperation } from "@kasten/core/schedule";
-import type { Plan } from "@kasten/contract/schedule";
+import type { Plan, PlanSearch } from "@kasten/contract/schedule";
 
 /** A batch of which somebody has said who ties it, and perhaps from when on. */
 export interface PlanPinRow {
@@ -78,4 +78,36 @@ export const calendarKeyEntity = new EntitySchema<CalendarKeyRow>({
   },
 });
 
-export const scheduleEntities = [planPinEntity, planOrderEntity, planVersionEntity, calendarKeyEntity];
+/** The last search for a better plan. One row. */
+export interface PlanSearchRow extends Omit<PlanSearch, "by" | "at"> {
+  one: boolean;
+  personId: string;
+  at: Date;
+  /** Somebody wants it to end. */
+  stop: boolean;
+}
+export const planSearchEntity = new EntitySchema<PlanSearchRow>({
+  name: "plan_search",
+  columns: {
+    one: flag({ primary: true, default: true }),
+    personId: uuid(refers("person")),
+    at: written(),
+    seconds: int(),
+    state: text(),
+    stop: flag(),
+    spent: numeric({ default: 0 }),
+    cost: numeric(optional),
+    costBefore: numeric(optional),
+    lowerBound: numeric(optional),
+    outcome: jsonb(optional),
+  },
+  checks: [{ name: "plan_search_one_check", expression: "one" }],
+});
+
+export const scheduleEntities = [
+  planPinEntity,
+  planOrderEntity,
+  planVersionEntity,
+  calendarKeyEntity,
+  planSearchEntity,
+];

@@ -6,5 +6,6 @@ export * from "./frame";
 export * from "./knowledge";
 export * from "./plan";
 export * from "./promise";
+export * from "./search";
 export { keepLateBy } from "./queries";
 export * from "./versions";

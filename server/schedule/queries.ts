@@ -56,3 +56,6 @@ export async function tyingBy(db: Db): Promise<Map<string, string>> {
     .getRawMany<{ batch: string; person: string }>();
   return new Map(last.map((t) => [t.batch, t.person]));
 }
+
+/** Waits until nobody makes the plan anew, and keeps everybody from it until the transaction ends. */
+export const aloneWithPlan = (db: Db): Promise<unknown> => db.query("SELECT pg_advisory_xact_lock(4684)");

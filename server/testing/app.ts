@@ -7,13 +7,19 @@ import type { Role } from "@kasten/contract/permissions";
 import { me, signInDemo } from "@kasten/contract/team";
 import { buildApp } from "../app";
 import { Live } from "../http/live";
+import { openJobs, type Jobs } from "../jobs";
 import { Outlook } from "../outlook";
+import { runSearch } from "../plans";
 import { openDatabase } from "../source";
 import { inline } from "../threads";
 import { Client } from "./client";
 import { createDatabase, dropDatabase } from "./databases";
 
 export { Client } from "./client";
+
+const thrown = (error: unknown): never => {
+  throw error;
+};
 
 export interface TestRoom {
   base: string;
@@ -38,13 +44,8 @@ export async function openTestRoom({
   const live = new Live(url, log);
   await live.open();
   const work = inline(source);
-  const outlook = new Outlook(
-    work,
-    (error) => {
-      throw error;
-    },
-    { quickMs: Infinity, patienceMs: 60_000 },
-  );
+  const outlook = new Outlook(work, thrown, { quickMs: Infinity, patienceMs: 60_000 });
+  const jobs = lateJobs(() => openJobs(url, { search: () => runSearch(source, work.search, thrown) }, thrown));
   const options = {
     source,
     databaseUrl: url,
@@ -52,6 +53,7 @@ export async function openTestRoom({
     outlook,
     takeIn: work.takeIn,
     files: work,
+    jobs,
     cheapest: work.cheapest,
     log,
     version: "test",
@@ -73,10 +75,20 @@ export async function openTestRoom({
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       outlook.close();
+      await jobs.close();
       await close();
       await source.destroy();
       await dropDatabase(admin, url);
     },
+  };
+}
+
+/** The queue, opened when something is first put into it: most tests put in nothing. */
+function lateJobs(open: () => Promise<Jobs>): Jobs {
+  let opened: Promise<Jobs> | undefined;
+  return {
+    search: async (db, seconds) => (await (opened ??= open())).search(db, seconds),
+    close: async () => (await opened)?.close(),
   };
 }
 

@@ -3,7 +3,7 @@ import { busy, Problem } from "../http/problems";
 import type { Done, Task, Work } from "./work";
 
 /** What takes longer is ended with its thread: the last plan stays, and the rest is asked for again. */
-const MOST_MS: Record<Task["do"], number> = {
+const MOST_MS: Record<Exclude<Task["do"], "search">, number> = {
   reckon: 120_000,
   promise: 10_000,
   buy: 20_000,
@@ -11,22 +11,26 @@ const MOST_MS: Record<Task["do"], number> = {
   "preview file": 20_000,
   "take in file": 60_000,
 };
+/** How long a search may take to read the room and to keep what it found. */
+const SEARCH_GRACE_MS = 60_000;
+const mostMs = (task: Task): number =>
+  task.do === "search" ? task.seconds * 1000 + SEARCH_GRACE_MS : MOST_MS[task.do];
 const MOST_WAITING = 40;
 const MOST_MEMORY_MB = 1500;
 
-/** Threads beside the server: one makes the plan while the other promises. */
+/** Threads beside the server: one makes the plan while another promises and a third looks for a better one. */
 export function threads(filename: string, databaseUrl: string): Work {
   const pool = new Piscina<Task, Done>({
     filename,
     workerData: { databaseUrl },
     minThreads: 2,
-    maxThreads: 2,
+    maxThreads: 3,
     maxQueue: MOST_WAITING,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
   });
   const run = async (task: Task): Promise<Done> => {
     if (pool.queueSize >= MOST_WAITING) throw busy();
-    const done = await pool.run(task, { signal: AbortSignal.timeout(MOST_MS[task.do]) }).catch((error: unknown) => {
+    const done = await pool.run(task, { signal: AbortSignal.timeout(mostMs(task)) }).catch((error: unknown) => {
       if (error instanceof Error && error.name === "AbortError") throw busy();
       throw error;
     });
@@ -47,6 +51,12 @@ export function threads(filename: string, databaseUrl: string): Work {
       const task: Task = { do: "buy", problem };
       const done = await run(task);
       if ("mix" in done) return done.mix;
+      throw unfit(task);
+    },
+    search: async (seconds, { memory }) => {
+      const task: Task = { do: "search", seconds, memory };
+      const done = await run(task);
+      if ("found" in done) return done.found;
       throw unfit(task);
     },
     takeIn: async (change) => {

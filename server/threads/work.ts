@@ -8,7 +8,7 @@ import { look, take } from "../files";
 import { bodyFromText, changeFromText, type TextChange } from "../http/handle";
 import { promised, reckon, type Reckoner } from "../outlook";
 import { takeIn } from "../patterns";
-import type { Line, PromisedLines } from "../schedule";
+import { SearchControl, searchOn, type Line, type PromisedLines, type SearchOutcome } from "../schedule";
 
 /** What takes long and is therefore done beside the server. */
 export interface Work extends Reckoner {
@@ -16,6 +16,7 @@ export interface Work extends Reckoner {
   previewed: (change: TextChange) => Promise<FilePreview>;
   takenIn: (change: TextChange) => Promise<ReplyOf<typeof takeInFile>>;
   cheapest: Cheapest;
+  search: (seconds: number, control: SearchControl) => Promise<SearchOutcome>;
   close: () => Promise<void>;
 }
 
@@ -24,11 +25,13 @@ export type Task =
   | { do: "reckon" }
   | { do: "promise"; lines: Line[] }
   | { do: "buy"; problem: MixProblem }
+  | { do: "search"; seconds: number; memory: SharedArrayBuffer }
   | { do: "take in" | "preview file" | "take in file"; change: TextChange };
 /** What it answers. A refusal does not keep its class on the way between threads: it goes as data. */
 export type Done =
   | { promised: PromisedLines }
   | { mix: Mix }
+  | { found: SearchOutcome }
   | { taken: ReplyOf<typeof importPatterns> }
   | { preview: FilePreview }
   | { file: ReplyOf<typeof takeInFile> }
@@ -51,6 +54,7 @@ const cheapest: Cheapest = async (problem) => cheapestMix(problem, await mixedIn
 export async function perform(source: DataSource, task: Task): Promise<Done> {
   if (task.do === "promise") return { promised: await promised(source, task.lines) };
   if (task.do === "buy") return { mix: await cheapest(task.problem) };
+  if (task.do === "search") return { found: await searchOn(source, task.seconds, new SearchControl(task.memory)) };
   if (task.do === "take in") return { taken: await takeInto(source, task.change) };
   if (task.do === "preview file") return { preview: await lookAt(source, task.change) };
   if (task.do === "take in file") return { file: await takeFileInto(source, task.change) };
@@ -66,5 +70,6 @@ export const inline = (source: DataSource): Work => ({
   previewed: (change) => lookAt(source, change),
   takenIn: (change) => takeFileInto(source, change),
   cheapest,
+  search: (seconds, control) => searchOn(source, seconds, control),
   close: () => Promise.resolve(),
 });

@@ -16,6 +16,7 @@ import { usePlanTrial } from "./usePlanTrial";
 // What stands below, and what not everybody opens, comes after the lanes.
 const PlanMove = defineAsyncComponent(() => import("./PlanMove.vue"));
 const PlanTable = defineAsyncComponent(() => import("./PlanTable.vue"));
+const PlanSearch = defineAsyncComponent(() => import("./PlanSearch.vue"));
 const PlanWhatIf = defineAsyncComponent(() => import("./PlanWhatIf.vue"));
 const PlanVersions = defineAsyncComponent(() => import("./PlanVersions.vue"));
 
@@ -90,6 +91,7 @@ const plans = [
     />
     <PlanMove v-if="isDraft" :plan="draft.data.value" :move="move" :trial="trial" />
     <FoldOut class="mt-4" title="What if…"><PlanWhatIf :plan="draft.data.value" :trial="whatIf" /></FoldOut>
+    <FoldOut class="mt-1" title="Look longer for a better plan"><PlanSearch :can="can" /></FoldOut>
     <h2 class="mb-1 mt-5">By batch</h2>
     <PlanTable :plan="plan" />
     <FoldOut class="mt-4" title="Published plans"><PlanVersions /></FoldOut>

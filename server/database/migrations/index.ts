@@ -11,6 +11,7 @@ import { Tenth1700000000010 } from "./0010";
 import { Eleventh1700000000011 } from "./0011";
 import { Twelfth1700000000012 } from "./0012";
 import { Thirteenth1700000000013 } from "./0013";
+import { Fourteenth1700000000014 } from "./0014";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   Eleventh1700000000011,
   Twelfth1700000000012,
   Thirteenth1700000000013,
+  Fourteenth1700000000014,
 ];
