@@ -8,6 +8,8 @@ const worthSchema = z.object({
   cost: z.number(),
   /** Batches that are not ready on their day, and those that have no place at all. */
   late: z.number().int(),
+  /** How many are late on average, as things go. */
+  lateAsThingsGo: z.number(),
   left: z.number().int(),
   changeOverMinutes: z.number().int(),
 });

@@ -4,6 +4,7 @@ export * from "./check";
 export * from "./cost";
 export * from "./promise";
 export * from "./rehearsal";
+export * from "./slack";
 export * from "./solve";
 export * from "./types";
 export * from "./waysOut";

@@ -45,8 +45,7 @@ export function settled(problem: ScheduleProblem, start: PlannedOperation[]): Sc
   return plan;
 }
 
-/** @param share of its cost that another plan must be better by */
-export function isWorth(other: ScheduleResult, kept: ScheduleResult, share: number): boolean {
+function isWorth(other: ScheduleResult, kept: ScheduleResult, share: number): boolean {
   if (other.unscheduled.length !== kept.unscheduled.length) return other.unscheduled.length < kept.unscheduled.length;
   return other.cost.total < kept.cost.total * (1 - share);
 }

@@ -17,7 +17,13 @@ const search = (of: Partial<Search>): Search => ({
   outcome: null,
   ...of,
 });
-const worth = (cost: number, late: number, changeOverMinutes: number) => ({ cost, late, left: 0, changeOverMinutes });
+const worth = (cost: number, late: number, changeOverMinutes: number) => ({
+  cost,
+  late,
+  lateAsThingsGo: late + 0.52,
+  left: 0,
+  changeOverMinutes,
+});
 
 async function shown(of: Search | null, can = true) {
   const server = things.server().answer(readSearch, { search: of }).answer(startSearch, { ok: true });
@@ -47,14 +53,14 @@ describe("a longer search for a better plan", () => {
     const outcome = { isTaken: true, before: worth(1000, 7, 58), after: worth(900, 1, 34) };
     const { text } = await shown(search({ state: "done", spent: 1, cost: 900, lowerBound: 810, outcome }));
     expect(text()).toContain(
-      "It found one that costs 10.0 % less, which is the draft now: 1 batch late instead of 7, 34 minutes of " +
-        "change-over instead of 58. No plan at all can be more than 10.0 % better.",
+      "It found one that is the draft now: 1 batch late by plan instead of 7, 1.5 on average as things go instead of " +
+        "7.5, 34 minutes of change-over instead of 58. No plan at all can cost more than 10.0 % less.",
     );
   });
   test("says that the draft stays, or that it came to no end", async () => {
     const outcome = { isTaken: false, before: worth(1000, 0, 58), after: worth(1000, 0, 58) };
     expect((await shown(search({ state: "stopped", lowerBound: 1000, outcome }))).text()).toContain(
-      "It found none better: the draft stays. None can be better.",
+      "It found none better: the draft stays. None can cost less.",
     );
     expect((await shown(search({ state: "failed" }))).text()).toContain("It came to no end.");
   });

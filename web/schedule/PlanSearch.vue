@@ -35,17 +35,19 @@ const soFar = computed(() => {
   return better ? `The best so far costs ${better} less than the draft.` : "None better than the draft so far.";
 });
 const late = (n: number): string => (n === 0 ? "no batch late" : `${n} ${n === 1 ? "batch" : "batches"} late`);
+const oneDecimal = (n: number): string => n.toFixed(1);
 function found({ outcome, lowerBound, state }: PlanSearch): string {
   if (state === "failed") return "It came to no end. Try it again; if it fails again, tell whoever keeps the server.";
   if (!outcome) return "";
   const { before, after } = outcome;
   const told = outcome.isTaken
-    ? `It found one that costs ${less(after.cost, before.cost) || "a little"} less, which is the draft now: ` +
-      `${late(after.late + after.left)} instead of ${before.late + before.left}, ` +
-      `${after.changeOverMinutes} minutes of change-over instead of ${before.changeOverMinutes}.`
+    ? `It found one that is the draft now: ${late(after.late + after.left)} by plan instead of ` +
+      `${before.late + before.left}, ${oneDecimal(after.lateAsThingsGo)} on average as things go instead of ` +
+      `${oneDecimal(before.lateAsThingsGo)}, ${after.changeOverMinutes} minutes of change-over instead of ` +
+      `${before.changeOverMinutes}.`
     : "It found none better: the draft stays.";
   const most = less(lowerBound, after.cost);
-  return most ? `${told} No plan at all can be more than ${most} better.` : `${told} None can be better.`;
+  return most ? `${told} No plan at all can cost more than ${most} less.` : `${told} None can cost less.`;
 }
 </script>
 

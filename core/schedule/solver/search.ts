@@ -76,7 +76,9 @@ export function search(problem: ScheduleProblem, options: SolveOptions): Searche
   const bound = jobs.length > 0 ? lowerBound(m, options.isRepair) : 0;
   const plan = options.start ? planFrom(m, options.start) : firstPlan(m, effort);
   if (options.start && effort.iterations > 0 && !options.isRepair) bettered(m, plan, effort);
-  if (!options.isRepair) outlined(m, plan, random, effort);
+  const told = (iterations: number, cost: number): void =>
+    options.onProgress?.({ iterations, spent: effort.spent(iterations), cost, lowerBound: bound });
+  if (!options.isRepair) outlined(m, plan, random, effort, told);
   plan.straighten();
   const { iterations } =
     m.ops > 1 && effort.spent(0) < 1
@@ -85,7 +87,7 @@ export function search(problem: ScheduleProblem, options: SolveOptions): Searche
           expected: effort.isCounted ? effort.iterations : undefined,
           isShort: options.isRepair,
           spent: (i) => effort.spent(i),
-          told: (i, cost) => options.onProgress?.({ iterations: i, spent: effort.spent(i), cost, lowerBound: bound }),
+          told,
         })
       : { iterations: 0 };
   const rest = withoutLeftOut(m, plan);
@@ -132,7 +134,13 @@ function bettered(m: Model, plan: Plan, effort: Effort): void {
 }
 
 /** Improves the order of the main work, in rounds of which each begins at the best plan of those before. */
-function outlined(m: Model, plan: Plan, random: Random, effort: Effort): void {
+function outlined(
+  m: Model,
+  plan: Plan,
+  random: Random,
+  effort: Effort,
+  told: (iterations: number, cost: number) => void,
+): void {
   if (m.jobs < FEW_JOBS || m.hasPins || plan.tails) return;
   const main = mainOperations(m);
   const best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
@@ -151,6 +159,7 @@ function outlined(m: Model, plan: Plan, random: Random, effort: Effort): void {
       best.list.set(plan.list);
       best.who.set(plan.who);
     } else plan.set(best.list, best.who);
+    told(0, best.cost);
   }
 }
 
