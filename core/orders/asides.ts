@@ -30,8 +30,9 @@ const CLOSING_AFTER =
   /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|gruß|mfg|lg|vg|danke)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
 
 const CLOSING =
-  /^(?:(?:many |kind |best |warm )?(?:thanks|regards|wishes)|thank you|thx|cheers|all the best|best|sincerely|yours(?: \p{L}+)?|tight lines|see you|(?:mit )?(?:viele[nr]?|freundliche[nr]?|beste[nr]?|herzliche[nr]?|liebe[nr]?|schöne[nr]?) grü(?:ß|ss)en?|mfg|lg|vg|danke(?: schön)?|vielen dank|besten dank|gruß)(?!\p{L})[^\d]{0,60}$/iu;
-const HEAD = /^(?:from|to|cc|sent|date|subject|von|an|gesendet|datum|betreff|re|fw|fwd|aw|wg)\s*:/iu;
+  /^(?:(?:with\s+)?(?:many |kind |best |warm )?(?:thanks|regards|wishes)(?:\s+from\s+\p{L}+)?|thank you|thx|ta|cheers|all the best|best|sincerely|yours(?: \p{L}+)?|tight lines|see you|(?:mit )?(?:viele[nr]?|freundliche[nr]?|beste[nr]?|herzliche[nr]?|liebe[nr]?|schöne[nr]?) grü(?:ß|ss)en?|mfg|lg|vg|danke(?: schön)?|vielen dank|besten dank|gruß)(?!\p{L})[^\d]{0,60}$/iu;
+const HEAD =
+  /^(?:ordered by|order date|contact|attn|attention|phone|tel|mobile|e-?mail|vat|bestellt von|ansprechpartner|telefon|from|to|cc|sent|date|subject|von|an|gesendet|datum|betreff|re|fw|fwd|aw|wg)\s*:/iu;
 const QUOTED = /^>/;
 const SIGNATURE = /^(?:--|__)\s*$/;
 /** Words of courtesy: a sentence of nothing else says nothing about what is ordered. */
@@ -42,7 +43,7 @@ const COURTESY = new Set(
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
     "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
-    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed"
+    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed confirm confirmation confirmed acknowledge receipt phone telephone mail email spoke speaking earlier per conversation chat stock restock running low down supplies cheers anytime on by we'll i'll you'd it's he he'd she she'd they they'd manage team top-up restocking tie make supply book reserve arrange prepare provide organise organize possible possibly maybe kindly myself ourselves customers guests clients boat everyone people once quickly really just ta thx nochmal nochmals wieder love perfect ideal ideally great bräuchte bräuchten brauchten whenever soonest convenience bestätigen bestätigung telefon anbei"
   ).split(" "),
 );
 
@@ -82,7 +83,10 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
 }
 /** A number by which the customer's books call the order. */
 const REFERENCE =
-  /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s+(?:no|number|nr)|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
+  /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s*(?:no|number|nr|(?=#))|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
+
+/** Whether a part is nothing but such a number. */
+export const isReference = (text: string): boolean => REFERENCE.exec(text.trim())?.[0].length === text.trim().length;
 
 const REFERENCE_AFTER = new RegExp(`(?<=\\p{L}\\s+)${REFERENCE.source.slice(1)}$`, "iu");
 

@@ -2,7 +2,9 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, test } from "vitest";
 import { isWhole, readOrder, wishWords } from ".";
+import { anotherCatalogue } from "./corpus/another";
 import { catalogue } from "./corpus/catalogue";
+import type { Catalogue } from "./types";
 
 /** Texts as shops write them; below each what must come out: its lines and heading, or what is asked. */
 const textsOf = (file: string): { text: string; wanted: string[] }[] =>
@@ -17,7 +19,14 @@ const textsOf = (file: string): { text: string; wanted: string[] }[] =>
       };
     });
 
-function outcome(text: string): string[] {
+const files: [string, Catalogue][] = [
+  ...["before.txt", "after.txt", "spoken.txt", "last.txt", "fresh.txt", "shops.txt"].map(
+    (file): [string, Catalogue] => [file, catalogue],
+  ),
+  ["rooms.txt", anotherCatalogue],
+];
+
+function outcome(text: string, catalogue: Catalogue): string[] {
   const order = readOrder(text, catalogue);
   if (!isWhole(order)) return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].map((d) => `? ${d.code}`);
   const lines = order.lines.map((l) => {
@@ -28,34 +37,27 @@ function outcome(text: string): string[] {
   return [...lines, `= for ${order.customer ?? ""} by ${order.due ?? ""}`];
 }
 
-describe.each(["before.txt", "after.txt", "spoken.txt", "last.txt", "fresh.txt"])(
-  "orders as they are written: %s",
-  (file) => {
-    test.each(textsOf(file))("$text", ({ text, wanted }) => {
-      const got = outcome(text);
-      if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
-      else expect(got).toEqual(wanted);
-    });
-  },
-);
+describe.each(files)("orders as they are written: %s", (file, book) => {
+  test.each(textsOf(file))("$text", ({ text, wanted }) => {
+    const got = outcome(text, book);
+    if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
+    else expect(got).toEqual(wanted);
+  });
+});
 
 describe("an answer that is offered", () => {
-  const asked = [
-    ...textsOf("before.txt"),
-    ...textsOf("after.txt"),
-    ...textsOf("spoken.txt"),
-    ...textsOf("last.txt"),
-    ...textsOf("fresh.txt"),
-  ].flatMap(({ text }) => {
-    const order = readOrder(text, catalogue);
-    return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>
-      doubt.candidates.map((answer) => ({ text, doubt, answer })),
-    );
-  });
-  test.each(asked)("settles the question: $doubt.code, $answer.label", ({ text, doubt, answer }) => {
+  const asked = files.flatMap(([file, book]) =>
+    textsOf(file).flatMap(({ text }) => {
+      const order = readOrder(text, book);
+      return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>
+        doubt.candidates.map((answer) => ({ text, book, doubt, answer })),
+      );
+    }),
+  );
+  test.each(asked)("settles the question: $doubt.code, $answer.label", ({ text, book, doubt, answer }) => {
     const answered = text.slice(0, doubt.at[0]) + answer.text + text.slice(doubt.at[1]);
     const asked = (of: string) => {
-      const order = readOrder(of, catalogue);
+      const order = readOrder(of, book);
       return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].filter(
         (d) => d.code === doubt.code && d.field === doubt.field,
       ).length;

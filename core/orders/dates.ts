@@ -107,22 +107,21 @@ const ahead = (n: number, unit: string, from: Date): DayRead => {
   return { day: isoDate(/^(m)/i.test(unit) ? addMonths(from, n) : addDays(from, n)) };
 };
 
+/** Words in the order of what they count, from one on. */
+function numbered(words: string): Record<string, number> {
+  return Object.fromEntries(words.split(" ").map((w, i) => [w, i + 1]));
+}
 const ordinals: Record<string, number> = {
-  first: 1,
-  second: 2,
-  third: 3,
-  fourth: 4,
-  fifth: 5,
-  sixth: 6,
-  tenth: 10,
-  fifteenth: 15,
-  twentieth: 20,
-  ersten: 1,
-  zweiten: 2,
-  dritten: 3,
-  zehnten: 10,
-  fünfzehnten: 15,
-  zwanzigsten: 20,
+  ...numbered(
+    "first second third fourth fifth sixth seventh eighth ninth tenth eleventh twelfth thirteenth fourteenth fifteenth " +
+      "sixteenth seventeenth eighteenth nineteenth twentieth twenty-first twenty-second twenty-third twenty-fourth " +
+      "twenty-fifth twenty-sixth twenty-seventh twenty-eighth twenty-ninth thirtieth thirty-first",
+  ),
+  ...numbered(
+    "ersten zweiten dritten vierten fünften sechsten siebten achten neunten zehnten elften zwölften dreizehnten " +
+      "vierzehnten fünfzehnten sechzehnten siebzehnten achtzehnten neunzehnten zwanzigsten",
+  ),
+  dreißigsten: 30,
 };
 const ORDINAL = `(?:${longest(ordinals)})(?!\\p{L})`;
 
@@ -181,6 +180,10 @@ const ways: Way[] = [
     read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", g[3], t),
   },
   {
+    source: String.raw`(\d{1,2})\/(\d{1,2})\/(2[6-9]|3\d)(?![\d/])`,
+    read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", g[3], t),
+  },
+  {
     source: String.raw`in\s+(${COUNT})\s+(days?|weeks?|months?|tag(?:en)?|wochen?|monat(?:en)?)(?!\p{L})`,
     read: (g, t) => ahead(count(g[1] ?? ""), g[2] ?? "", noon(t)),
   },
@@ -214,7 +217,7 @@ function weekOf(n: number, today: string): DayRead | undefined {
   return { day: now >= today ? now : friday(noon(`${Number(today.slice(0, 4)) + 1}-07-01`)) };
 }
 
-const BEFORE = String.raw`(?:(?:needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+const BEFORE = String.raw`(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive|reach\s+(?:us|me))|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
 /** Only where it stands alone: “3 weeks”. */
 const alone: Way[] = [
   {

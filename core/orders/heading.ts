@@ -2,9 +2,10 @@ import type { Coded } from "../errors";
 import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
 import type { SaidDay } from "./days";
 import { findDay, isoDate, readDay, type DayRead } from "./dates";
-import { findExactly, findName, isSure, SURE } from "./names";
+import { findExactly, findName, findShort, isSure, SURE, type NameFound } from "./names";
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
+import { isCourteousWord } from "./asides";
 import { Stretch } from "./stretch";
 import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 
@@ -15,8 +16,14 @@ const BEFORE =
 const WEEKS_BEFORE =
   /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
 const LEADS =
-  /^(?:for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
+  /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
+
+const LED_BY = /(?<!\p{L})(?:for|from|customer:?|client:?|account:?|für|von|kunde:?)\s+(?:the\s+|die\s+)?$/iu;
+/** Words of many names: none of them is a name by itself. */
+const COMMON =
+  /^(?:fly|flies|club|lodge|shop|store|tackle|house|water|lake|river|camp|guides?|guiding|outfitters?|anglers?|angling|society|hotel|inn|team|company|club|laden|verein|haus|season|spring|summer|autumn|winter|north|south|east|west|three|old|new|great)$/;
+type Customer = Catalogue["customers"][number];
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {
@@ -36,7 +43,8 @@ export class Heading {
       this.settleDay({ day: season.day }, at, chunk.text, season.name);
       return true;
     }
-    const day = readDay(chunk.text, this.catalogue.today);
+    // The point of a sentence, and not that of a German number.
+    const day = readDay(chunk.text.replace(/(?<=\d{4}|\p{L})[.!]$/u, ""), this.catalogue.today);
     if (day) {
       this.settleDay(day, at, chunk.text);
       return true;
@@ -48,7 +56,7 @@ export class Heading {
   private takeNamedWhole(chunk: Span): boolean {
     const stretch = new Stretch(chunk.text, chunk.start);
     const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
-    const named = findExactly(words, this.catalogue.customers, (c) => c.name);
+    const named = findExactly(words, this.catalogue.customers, (c) => c.name) ?? this.shortName(words);
     if (!named) return false;
     for (const w of words.slice(named.from, named.to)) stretch.takeOut([w.start, w.end]);
     const day = findDay(stretch.left, this.catalogue.today);
@@ -60,6 +68,7 @@ export class Heading {
     const rest = new Stretch(chunk.text, chunk.start);
     for (const w of used) rest.takeOut([w.start, w.end]);
     this.takeWithin(rest);
+    this.takeSeason(rest);
     return true;
   }
 
@@ -84,18 +93,59 @@ export class Heading {
     while (this.takeNamed(stretch));
   }
 
+  /** A season that is named among nothing but courtesy: “opening day would be perfect”. */
+  takeSeason(stretch: Stretch): void {
+    if (this.order.due !== undefined) return;
+    for (const season of this.catalogue.seasons) {
+      const name = season.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+      const found = stretch.find(new RegExp(`(?<!\\p{L})${name}(?!\\p{L})`, "iu"));
+      if (!found) continue;
+      const rest = new Stretch(stretch.left, stretch.start);
+      rest.takeOut(found.at);
+      if (!rest.words().every((w) => isCourteousWord(w.text))) continue;
+      stretch.takeOut(found.at);
+      this.settleDay({ day: season.date }, found.at, found.words, season.name);
+    }
+  }
+
+  /** “Quayhead”, “the Weirs club”: words of one customer's name only, and no word of a fly's. */
+  private shortName(words: Span[]): NameFound<Customer> | undefined {
+    const flies = new Set(this.catalogue.patterns.flatMap((p) => fold(p.name).split(" ")));
+    return findShort(
+      words,
+      this.catalogue.customers,
+      (c) => c.name,
+      (word) => !flies.has(word) && !COMMON.test(word),
+    );
+  }
+
   /** A customer by the full name, or nearly by it after a word such as "for". */
   private takeNamed(stretch: Stretch): boolean {
     const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
     const isSaid = FOR.test(stretch.left);
-    const named = (isSaid ? findName : findExactly)(words, this.catalogue.customers, (c) => c.name, SURE);
-    if (!named || !isSure(named) || named.like < 0.9) return false;
+    const nearly = (isSaid ? findName : findExactly)(words, this.catalogue.customers, (c) => c.name, SURE);
+    const named = nearly && isSure(nearly) && nearly.like >= 0.9 ? nearly : this.shortAfterFor(stretch, words);
+    if (!named) return false;
     const used = words.slice(named.from, named.to);
     const at: [number, number] = [used[0]?.start ?? 0, used[used.length - 1]?.end ?? 0];
     if (named.like < 1 && !FOR.test(stretch.left.slice(0, at[0] - stretch.start))) return false;
     for (const w of used) stretch.takeOut([w.start, w.end]);
+    const lead = LED_BY.exec(stretch.left.slice(0, at[0] - stretch.start));
+    if (lead) stretch.takeOut([stretch.start + lead.index, at[0]]);
     this.settleCustomer(named.item, at);
     return true;
+  }
+
+  /** “for weirs by mid April”, “…, 6 dz. Stonecrop.”: behind the word that leads to a customer, or a part by itself. */
+  private shortAfterFor(stretch: Stretch, words: Span[]): NameFound<Customer> | undefined {
+    const named = this.shortName(words);
+    const first = named && words[named.from];
+    const last = named && words[named.to - 1];
+    if (!first || !last) return undefined;
+    const before = stretch.left.slice(0, first.start - stretch.start);
+    const after = stretch.left.slice(last.end - stretch.start);
+    const isApart = /[.,;–-]\s+(?:the\s+)?$/u.test(before) && /^\s*(?:[.,;]|\s[–-]|\uE000|$)/u.test(after);
+    return LED_BY.test(before) || isApart ? named : undefined;
   }
 
   private seasonOf(text: string): { name: string; day: string } | undefined {
@@ -125,6 +175,7 @@ export class Heading {
   }
 
   private takeCustomer(chunk: Span, at: [number, number]): boolean {
+    if (/[\d#]/.test(chunk.text) && !this.catalogue.customers.some((c) => /\d/.test(c.name))) return false;
     const clean = chunk.text.replace(new RegExp(`^${FOR.source.replace("(?<!\\p{L})", "")}`, "iu"), "");
     const close = nearest(clean, this.catalogue.customers, (c) => c.name);
     const [first, second] = close;

@@ -47,7 +47,7 @@ const isTotal = (line: ReadLine, own: readonly ReadLine[]): boolean =>
 
 /** “Total 12 dz”: no fly of its own, and just what all the others come to. */
 const isSum = (line: ReadLine, all: readonly ReadLine[]): boolean =>
-  line.pattern === undefined &&
+  !isNamed(line) &&
   line.flies !== undefined &&
   SUM.test(line.text) &&
   all.reduce((sum, l) => sum + (l === line ? 0 : (l.flies ?? 0)), 0) === line.flies;

@@ -2,11 +2,11 @@ import type { Coded } from "../errors";
 import { sizeWithin } from "../hooks";
 import { fold, nearest } from "./nearest";
 import { isCourteousWord } from "./asides";
-import { findName, isSure, plainColour, SURE } from "./names";
+import { findName, findShort, isNoun, isSure, plainColour, SURE, type NameFound } from "./names";
 import { bareQuantity, dozensText, type Quantity } from "./quantity";
-import { takeSizes, type SizesRead } from "./sizes";
-import type { Stretch } from "./stretch";
-import type { Span } from "./spans";
+import { sizeOf, takeSizes, type SizesRead } from "./sizes";
+import { runsOf, type Stretch } from "./stretch";
+import { wordsOf, type Span } from "./spans";
 import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
 import { findWish } from "./wishes";
 
@@ -15,17 +15,22 @@ const WITHOUT_WEIGHT =
   /(?<!\p{L})(?<!(?:not?|nicht|kein\p{L}*)\s+(?:the\s+|die\s+)?)(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
 /** Some of what was said before, not as many more: how the rest stands has to be said. */
 const PART_OF =
-  /(?<!\p{L})(?:of\s+(?:them|these|those|which|it)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
+  /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
+/** “the same but in 16” */
+const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
 const EACH = /(?<!\p{L})(?:each|apiece|per (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 const SHARED =
-  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?(?: between| across| over)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */
 const HALF_AND =
   /(?<!\p{L})(?:half|hälfte)(?=\s+(?:of\s+them\s+)?(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 const FILLER =
-  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+const MOST_ANSWERS = 4;
+/** Words that say how a quantity goes with what follows: they are never part of a name. */
+const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
 type Pattern = Catalogue["patterns"][number];
 type Named = { id: string; name: string };
 interface Draft {
@@ -59,6 +64,8 @@ export class ItemReader {
     const draft: Draft = { line, isNamed: false, sizes: undefined, colours: [], formSaid: false };
     this.takePattern(stretch, draft);
     this.takeWishes(stretch, line);
+    stretch.take(SAME_BUT);
+    if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
     if (!draft.isNamed && this.before?.pattern === line.pattern) line.wishes.push(...carried(this.before, line));
     const each = this.isShared(stretch) ? "shared" : stretch.take(EACH) ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
@@ -88,7 +95,8 @@ export class ItemReader {
 
   private takePattern(stretch: Stretch, draft: Draft): void {
     const words = stretch.words().filter((w) => isName(w) && !FILLER.test(w.text));
-    const found = findName(words, this.catalogue.patterns, (p) => p.name, 0.62);
+    const nearly = findName(words, this.catalogue.patterns, (p) => p.name, 0.62);
+    const found = nearly && isSure(nearly) ? nearly : (this.shortName(words) ?? nearly);
     if (found && isSure(found)) {
       const at = rangeOf(words.slice(found.from, found.to));
       takeWords(stretch, words.slice(found.from, found.to));
@@ -106,6 +114,24 @@ export class ItemReader {
     else this.ask(draft.line, "pattern", [stretch.end, stretch.end], { code: "WHICH_PATTERN", details: {} }, []);
   }
 
+  /** “the Lodgers”: the noun of one pattern only, and nothing unknown beside it that would make it another's. */
+  private shortName(words: Span[]): NameFound<Pattern> | undefined {
+    const found = findShort(words, this.catalogue.patterns, (p) => p.name, isNoun);
+    if (!found) return undefined;
+    const own = [...found.item.variants, ...found.item.forms];
+    const isKnown = (w: Span | undefined): boolean => {
+      if (!w || !isOpen(w)) return true;
+      const name = findName(plain([w]), own, (n) => n.name, SURE);
+      return (name !== undefined && isSure(name)) || findWish(w.text, 0) !== undefined;
+    };
+    const [before, first] = [words[found.from - 1], words[found.from]];
+    const [last, after] = [words[found.to - 1], words[found.to]];
+    const besideIt = (a: Span | undefined, b: Span | undefined): boolean => a !== undefined && b?.start === a.end + 1;
+    if (besideIt(before, first) && !isKnown(before)) return undefined;
+    if (besideIt(last, after) && !isKnown(after)) return undefined;
+    return found;
+  }
+
   /** A word that is nearly a pattern's name, and no colour, weight or wish of the fly before it. */
   private looksLikeName(words: Span[], like: number): boolean {
     const before = this.catalogue.patterns.find((p) => p.id === this.lastPattern);
@@ -114,13 +140,43 @@ export class ItemReader {
     return own === undefined && like < 1;
   }
 
+  /** Of words in several places those are asked about that are most like a name; the others are left. */
   private askPattern(stretch: Stretch, words: Span[], line: ReadLine): void {
-    const at = rangeOf(words);
-    const said = words.map((w) => w.text).join(" ");
-    const close = [...byInitials(said, this.catalogue.patterns), ...findClose(said, this.catalogue.patterns, 0.6)];
-    this.ask(line, "pattern", at, { code: "PATTERN_UNKNOWN", details: { words: said } }, close);
-    takeWords(stretch, words);
+    const asked = runsOf(
+      stretch,
+      words.filter((w) => !HOW_SHARED.test(w.text)),
+    ).map((run) => ({ run, close: this.closePatterns(run) }));
+    const [best = { run: words[0], close: [] }] = asked.sort((a, b) => b.close.length - a.close.length);
+    const { run, close } = best;
+    if (!run) return;
+    const why = { code: "PATTERN_UNKNOWN", details: { words: run.text } } as const;
+    this.ask(line, "pattern", [run.start, run.end], why, close);
+    stretch.takeOut([run.start, run.end]);
     this.lastPattern = undefined;
+  }
+
+  private closePatterns(run: Span): Doubt["candidates"] {
+    const all = [
+      ...byInitials(run.text, this.catalogue.patterns),
+      ...findClose(run.text, this.catalogue.patterns, 0.6),
+      ...this.withWord(wordsOf(run)),
+    ];
+    return all.filter((a, i) => all.findIndex((b) => b.text === a.text) === i).slice(0, MOST_ANSWERS);
+  }
+
+  /** Names that share a word with what was said, put in the place of that word. */
+  private withWord(words: Span[]): Doubt["candidates"] {
+    const found = findShort(
+      words,
+      this.catalogue.patterns,
+      (p) => p.name,
+      () => true,
+    );
+    if (!found) return [];
+    const said = words.map((w, i) =>
+      i === found.from ? found.item.name : i > found.from && i < found.to ? "" : w.text,
+    );
+    return [{ label: found.item.name, text: said.filter(Boolean).join(" ") }];
   }
 
   private takeWishes(stretch: Stretch, line: ReadLine): void {
@@ -159,8 +215,18 @@ export class ItemReader {
       return light;
     }
     const words = plain(stretch.words().filter(isName));
-    const found = findName(words, names, (n) => n.name, SURE);
-    if (!found || !isSure(found)) return undefined;
+    const nearly = findName(words, names, (n) => n.name, SURE);
+    // “tungsten” for “tungsten bead”: a word that only one of them has.
+    const found =
+      nearly && isSure(nearly)
+        ? nearly
+        : findShort(
+            words,
+            names,
+            (n) => n.name,
+            (w) => !FILLER.test(w),
+          );
+    if (!found) return undefined;
     const at = rangeOf(words.slice(found.from, found.to));
     takeWords(stretch, words.slice(found.from, found.to));
     line.understood.push({ field, at, label: found.item.name });
@@ -190,12 +256,12 @@ export class ItemReader {
   private takeQuantityless(stretch: Stretch, draft: Draft, quantity: Quantity | undefined): void {
     if (quantity) return;
     const free = stretch.words().filter((w) => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w.text));
-    const [first] = free;
+    const first = aside(free, draft.pattern?.sizes) ?? free[0];
     if (first && (free.length > 1 || !draft.pattern || Number(first.text) > 32)) {
       const at: [number, number] = [first.start, first.end];
-      const bare = bareQuantity(first.text.replace(/x$/, ""), at);
-      if (bare.doubt) draft.line.doubts.push(bare.doubt);
-      stretch.takeOut(at);
+      const bare = bareQuantity(first.text.replace(/x$/, ""), at, this.catalogue);
+      this.takeQuantity(stretch, bare, draft.line);
+      draft.line.flies = bare.flies;
       return;
     }
     const at: [number, number] = [draft.line.at[0], draft.line.at[0]];
@@ -205,7 +271,8 @@ export class ItemReader {
   /** “3 dz in slate, one in amber”: another colour or weight of the same fly is of the same size. */
   private sizeCarried({ line, pattern, colours, formSaid, isNamed }: Draft): string | undefined {
     const { before } = this;
-    if (isNamed || !pattern || before?.pattern !== pattern.id || line.flies === undefined) return undefined;
+    const isCounted = line.flies !== undefined || line.doubts.some((d) => d.code === "DOZENS_OR_FLIES");
+    if (isNamed || !pattern || before?.pattern !== pattern.id || !isCounted) return undefined;
     const isOther = (colours[0] !== undefined && colours[0].id !== before.variant) || formSaid;
     return isOther ? before.size : undefined;
   }
@@ -220,7 +287,7 @@ export class ItemReader {
     }
     if (!sizes) {
       const details = pattern ? { pattern: pattern.name, ...pattern.sizes } : {};
-      const answers = within.map((s) => ({ label: s, text: ` ${s}` }));
+      const answers = within.map((s) => ({ label: s, text: ` ${s} ` }));
       this.ask(line, "size", [line.at[1], line.at[1]], { code: "WHICH_SIZE", details }, answers);
       return;
     }
@@ -264,19 +331,26 @@ export class ItemReader {
   private askRest(stretch: Stretch, { line, pattern }: Draft): void {
     const part = stretch.take(PART_OF);
     if (part) this.ask(line, "rest", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
-    const rest = stretch.words().filter((w) => isOpen(w));
-    if (rest.length === 0) return;
-    const at = rangeOf(rest);
-    const words = rest.map((w) => w.text).join(" ");
-    if (rest.every((w) => /^[\d.,/-]+$/.test(w.text)))
-      return this.ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
+    for (const run of runsOf(
+      stretch,
+      stretch.words().filter((w) => isOpen(w)),
+    ))
+      this.askRun(run, line, pattern);
+  }
+
+  private askRun(run: Span, line: ReadLine, pattern: Pattern | undefined): void {
+    const at: [number, number] = [run.start, run.end];
+    const words = run.text;
+    if (!/\p{L}/u.test(words)) return this.ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
     const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
     const customers = this.catalogue.customers.filter((c) => fold(c.name).split(" ").includes(fold(words)));
     this.ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words } }, [
       ...findClose(words, names, 0.78),
       ...(customers.length <= 3 ? customers.map((c) => ({ label: c.name, text: c.name })) : []),
       // Numbers are no wish: they are a quantity or a size that was not read.
-      ...((words.match(/\d+/g)?.length ?? 0) > 1 ? [] : [{ label: "keep it as a wish", text: `“${words}”` }]),
+      ...((words.match(/\d+/g)?.length ?? 0) > 1 || OF_QUANTITY.test(words)
+        ? []
+        : [{ label: "keep it as a wish", text: asWish(words) }]),
     ]);
   }
 
@@ -330,6 +404,34 @@ export class ItemReader {
     line.doubts.push({ ...why, field, at, candidates });
   }
 }
+
+/** “Midges: Glass Midge olive …”: words of the name that stand beside it once more say nothing new. */
+function dropNameWords(stretch: Stretch, pattern: Pattern): void {
+  const own = new Set(fold(pattern.name).split(" "));
+  for (const w of stretch.words())
+    if (own.has(fold(w.text)) || own.has(fold(w.text).replace(/s$/, ""))) {
+      const isColour = [...pattern.variants, ...pattern.forms].some((n) =>
+        fold(n.name).split(" ").includes(fold(w.text)),
+      );
+      if (!isColour) stretch.takeOut([w.start, w.end]);
+    }
+}
+
+/** Of numbers the only one that cannot be a size, where another can. */
+function aside(free: Span[], sizes: Pattern["sizes"] | undefined): Span | undefined {
+  if (!sizes || free.length < 2) return undefined;
+  const others = free.filter((w) => {
+    const size = sizeOf(w.text);
+    return size === undefined || !sizeWithin(size, sizes);
+  });
+  return others.length === 1 ? others[0] : undefined;
+}
+
+/** Words that say how much. */
+const OF_QUANTITY =
+  /(?<!\p{L})(?:half|halves|quarters?|thirds?|double|rest|remainder|hälfte|viertel|drittel|rest)(?!\p{L})/iu;
+/** Words as a wish: in quotation marks, and with none of their own. */
+const asWish = (words: string): string => `“${words.replace(/[“”"„]/g, "")}”`;
 
 /** A barb wish holds for the next size of the same fly too. */
 const carried = (before: ReadLine | undefined, line: ReadLine): ReadLine["wishes"] =>

@@ -27,6 +27,24 @@ const colours: Record<string, string> = {
   bernstein: "amber",
   schiefer: "slate",
   perle: "pearl",
+  perl: "pearl",
+  perlmutt: "pearl",
+  silber: "silver",
+  kupfer: "copper",
+  natur: "natural",
+  creme: "cream",
+  blk: "black",
+  rd: "red",
+  grn: "green",
+  pnk: "pink",
+  wht: "white",
+  olv: "olive",
+  brn: "brown",
+  gry: "grey",
+  yel: "yellow",
+  wtd: "weighted",
+  wgtd: "weighted",
+  unwtd: "unweighted",
   beschwert: "weighted",
   unbeschwert: "unweighted",
 };
@@ -104,6 +122,58 @@ function nearly<T>(
     }
   return best;
 }
+
+/** Of fewer letters, a word of a name is that of too many other things. */
+const LEAST_OF_NAME = 3;
+const singular = (word: string): string[] => [word, ...(/[^s]s$/.test(word) ? [word.slice(0, -1)] : [])];
+
+/** Which items have a word in their names, made once for each list. */
+const byWord = new WeakMap<object, Map<string, unknown[]>>();
+function holders<T>(all: readonly T[], nameOf: (t: T) => string): Map<string, T[]> {
+  const known = byWord.get(all) as Map<string, T[]> | undefined;
+  if (known) return known;
+  const made = new Map<string, T[]>();
+  for (const item of all)
+    for (const word of new Set(foldedName(nameOf(item)).split(" ").flatMap(singular)))
+      made.set(word, [...(made.get(word) ?? []), item]);
+  byWord.set(all, made);
+  return made;
+}
+
+/**
+ * Words that only one of the names has: “the Lodgers”, “Quayhead”. The longest run of such words, with other words of
+ * that name between and beside them.
+ *
+ * @param leads whether a word of that name may stand for it alone
+ */
+export function findShort<T>(
+  words: Span[],
+  all: readonly T[],
+  nameOf: (t: T) => string,
+  leads: (word: string, name: string[]) => boolean,
+): NameFound<T> | undefined {
+  const index = holders(all, nameOf);
+  const found = words.flatMap((w, at) => {
+    const forms = singular(fold(w.text)).filter((f) => f.length >= LEAST_OF_NAME);
+    const form = forms.find((f) => index.get(f)?.length === 1);
+    const item = form === undefined ? undefined : index.get(form)?.[0];
+    if (item === undefined || form === undefined) return [];
+    const name = foldedName(nameOf(item)).split(" ");
+    return leads(form, name) ? [{ item, at, name }] : [];
+  });
+  const [first] = found;
+  if (!first || found.some((f) => f.item !== first.item)) return undefined;
+  const isOwn = (i: number): boolean =>
+    words[i] !== undefined && singular(fold(words[i].text)).some((f) => first.name.flatMap(singular).includes(f));
+  let from = first.at;
+  let to = first.at + 1;
+  while (isOwn(from - 1)) from--;
+  while (isOwn(to)) to++;
+  return { item: first.item, from, to, like: 1, isUnclear: false };
+}
+
+/** Whether a word of a name is its noun: what stands before it only says which. */
+export const isNoun = (word: string, name: string[]): boolean => singular(name.at(-1) ?? "").includes(word);
 
 export const isSure = (found: NameFound<unknown> | undefined): boolean =>
   found !== undefined && found.like >= SURE && !found.isUnclear;

@@ -1,5 +1,8 @@
 import type { Coded } from "../errors";
 import { NUMBER, numberOf } from "./numbers";
+import { sizeWithin } from "../hooks";
+import { plainColour } from "./names";
+import { fold, foldedName } from "./nearest";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
 
 /** Most that one line of an order holds. */
@@ -72,7 +75,7 @@ const ways: Way[] = [
   {
     pattern: rule(String.raw`(${NUMBER})\s*[x×*]\s*(${NUMBER})\s*(?:${DOZEN}|(${PIECE}))`),
     // “14 x 6 dz” is a size and how many of it: nobody orders fourteen times six dozen.
-    fits: (g) => (numberOf(g[1] ?? "") ?? 0) < LEAST_SIZE,
+    fits: (g) => !/\/\s?0$/.test(g[1] ?? "") && (numberOf(g[1] ?? "") ?? 0) < LEAST_SIZE,
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? ""), g[3] === undefined ? 12 : 1), words),
   },
   {
@@ -110,6 +113,27 @@ const ways: Way[] = [
     pattern: rule(String.raw`[x×]\s*(${NUMBER})(?=\s*(?:$|[,;]))`),
     read: (g, words) => ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
   },
+  {
+    // “12 x2dz”, and “5 x dozen”
+    pattern: rule(
+      String.raw`(?:(?<=[\s\d)])[x×](${NUMBER})\s*(?:${DOZEN}|(${PIECE}))|(${NUMBER})\s*[x×]\s*(?:${DOZEN}|(${PIECE})))`,
+    ),
+    read: (g, words) => counted(times(numberOf(g[1] ?? g[3] ?? ""), (g[2] ?? g[4]) ? 1 : 12), words),
+  },
+  {
+    // “16 (2), 18 (4)”: sizes, and how many of each.
+    pattern: rule(String.raw`\((${NUMBER})\)(?<=\d\s?\(\S{1,4}\))`),
+    read: (g, words, { unit }) =>
+      unit
+        ? counted(times(numberOf(g[1] ?? ""), unit === "dz" ? 12 : 1), words)
+        : ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+  },
+  {
+    // “12 x Copper Lodger #14”
+    pattern: rule(String.raw`(${NUMBER})\s*[x×]\s+(?=\p{L}{3})(?!(?:sizes?|nos?|nr|gr)(?!\p{L}))`),
+    read: (g, words) =>
+      ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz `, `${g[1] ?? ""} flies `),
+  },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
   {
     pattern: rule(
@@ -138,13 +162,68 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
           : { at, doubt: { field: "quantity", ...result.why, at, candidates: result.answers } },
       );
     }
-  return found.sort((a, b) => a.at[0] - b.at[0]);
+  found.sort((a, b) => a.at[0] - b.at[0]);
+  const all = [...found, ...carriedOn(text, start, found, catalogue)].sort((a, b) => a.at[0] - b.at[0]);
+  return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
 }
 
-/** A number without a unit: dozens, or flies? */
-export function bareQuantity(text: string, at: [number, number]): Quantity {
+/** “and the same number unweighted”: as many as said last before it. */
+const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
+  [...text.matchAll(AS_MANY)].flatMap((m): Quantity[] => {
+    const at: [number, number] = [start + m.index, start + m.index + m[0].length];
+    const before = found.filter((f) => f.at[1] <= at[0]).at(-1);
+    return before?.flies === undefined ? [] : [{ at, flies: before.flies }];
+  });
+const AS_MANY =
+  /(?<!\p{L})(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))(?!\p{L})/giu;
+
+/**
+ * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too, where
+ * it stands before a size or a colour and is too small for flies.
+ */
+function carriedOn(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
+  const [first] = found;
+  if (!first || !new RegExp(DOZEN, "iu").test(text.slice(first.at[0] - start, first.at[1] - start))) return [];
+  const said = fold(text);
+  const named = catalogue.patterns.filter((p) => said.includes(foldedName(p.name).split(" ").at(-1) ?? ""));
+  const colours = new Set(catalogue.patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
+  return [...text.matchAll(CARRIED_ON)].flatMap((m): Quantity[] => {
+    const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
+    const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
+    if (!isBehind || (m[2] === undefined && !colours.has(fold(plainColour(m[3] ?? ""))))) return [];
+    const n = numberOf(m[1] ?? "") ?? 0;
+    if (n <= 0 || n >= 12 || !Number.isInteger(n)) return [];
+    const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || named.some((p) => sizeWithin(String(n), p.sizes)));
+    return isSize ? [] : [{ at, flies: n * 12 }];
+  });
+}
+const CARRIED_ON = new RegExp(
+  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each)\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
+  "giu",
+);
+
+/** A number without a unit: what the text says that all count, or dozens, or flies? */
+export function bareQuantity(text: string, at: [number, number], catalogue: Catalogue): Quantity {
+  const { unit } = catalogue;
+  const [said] = unit ? quantitiesIn(`${text} ${unit}`, at[0], catalogue) : [];
+  if (said) return { ...said, at };
   const n = numberOf(text);
   const answers = n !== undefined && n > 0 && Number.isInteger(n) ? [`${n} dz`, `${n} flies`] : [];
   const asked = ask({ code: "DOZENS_OR_FLIES", details: { words: text } }, ...answers);
   return { at, doubt: { field: "quantity", ...asked.why, at, candidates: asked.answers } };
+}
+
+/** “All quantities in dozens”: what every number without a unit counts. */
+const STATED = new RegExp(
+  String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?|^[ \t(]*(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*$`,
+  "imu",
+);
+
+/** What a text says of the unit of its numbers, where, and the text without it. */
+export function statedUnit(text: string): { unit: "dz" | "flies"; at: [number, number]; rest: string } | undefined {
+  const m = STATED.exec(text);
+  if (!m) return undefined;
+  const at: [number, number] = [m.index, m.index + m[0].length];
+  const rest = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
+  return { unit: m[1] || m[2] ? "dz" : "flies", at, rest };
 }

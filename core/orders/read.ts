@@ -1,13 +1,15 @@
-import { isCourtesy, setAside } from "./asides";
+import { findDay } from "./dates";
+import { isCourteousWord, isCourtesy, isReference, setAside } from "./asides";
 import { Heading } from "./heading";
 import { ItemReader } from "./item";
 import { settleDays, type Statement } from "./days";
 import { headingsIn } from "./headings";
-import { findExactly, findName, SURE } from "./names";
+import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
-import { dozensText, quantitiesIn, type Quantity } from "./quantity";
+import { dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
+import { covered, uncover } from "./quoted";
 import { piecesOf, type Span } from "./spans";
-import { Stretch } from "./stretch";
+import { runsOf, Stretch } from "./stretch";
 import { tablesIn, type Table } from "./table";
 import type { Catalogue, Doubt, ReadLine, ReadOrder, Wish } from "./types";
 import { findWish } from "./wishes";
@@ -16,7 +18,7 @@ const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/
 const SENTENCE =
   /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
 const CLAUSE =
-  /;|(?<!\d)\s\/\/\s|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
+  /;|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
 /** “The same in 16”: as many as before. */
 const SAME_IN =
   /^\s*(?:and\s+|und\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit)\s/iu;
@@ -27,32 +29,43 @@ const COMMA = new RegExp(
   "giu",
 );
 const OTHER_ORDER =
-  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,6}to (?:the |our |my )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
+/** “…, all barbless, no substitutes” */
+const OF_ALL =
+  /(?<=[,.]\s*)(?:and\s+|und\s+)?(?:all(?:\s+(?:of\s+)?(?:them|these))?|everything|alle[s]?)\s+(?=(?:to\s+be\s+|are\s+|on\s+|with(?:out)?\s+|no\s+|ohne\s+|mit\s+|auf\s+|bitte\s+|please\s+)*(?:barbless|de-?barbed|lead|unleaded|sparse|original|widerhaken|schonhaken|bleifrei|blei)(?!\p{L}))/iu;
+/** A fly's name has so many words at most. */
+const MOST_NAMED = 4;
+const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
 class OrderReader {
   readonly order: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
   private readonly items: ItemReader;
+  private readonly unit: ReturnType<typeof statedUnit>;
   private readonly heading: Heading;
   /** Wishes that stand for themselves: for the whole order. */
   private readonly wishes: Wish[] = [];
   /** Statements that made lines, so that a day within one is theirs. */
   private readonly statements: Statement[] = [];
 
+  readonly catalogue: Catalogue;
+
   constructor(
     readonly text: string,
-    readonly catalogue: Catalogue,
+    catalogue: Catalogue,
   ) {
-    this.items = new ItemReader(catalogue);
+    this.unit = statedUnit(text);
+    this.catalogue = this.unit ? { ...catalogue, unit: this.unit.unit } : catalogue;
+    this.items = new ItemReader(this.catalogue);
     this.heading = new Heading(catalogue, this.order);
   }
 
   read(): ReadOrder {
-    const { lines, asides, signed } = setAside(this.text);
-    this.order.asides.push(...asides);
+    const { lines, asides, signed } = setAside(covered(this.unit?.rest ?? this.text));
+    this.order.asides.push(...asides, ...(this.unit ? [{ at: this.unit.at, why: "heading" as const }] : []));
     for (const part of tablesIn(lines, this.catalogue))
       if ("rows" in part) this.readTable(part);
       else this.readLine(part);
@@ -63,6 +76,7 @@ class OrderReader {
     this.order.understood.push(...understood);
     this.order.doubts.push(...doubts);
     if (this.order.lines.length > 0) this.heading.askMissing(this.text.length);
+    uncover(this.order, this.text);
     return this.order;
   }
 
@@ -96,7 +110,7 @@ class OrderReader {
   private readStatement(clause: Span, before: number): void {
     if (this.askOtherOrder(clause)) return;
     const stretch = new Stretch(clause.text, clause.start);
-    for (const chunk of piecesOf(clause.text, clause.start, COMMA))
+    for (const chunk of commaParts(clause.text, clause.start))
       if (quantitiesIn(chunk.text, chunk.start, this.catalogue).length === 0 && this.heading.takeWhole(chunk))
         stretch.takeOut([chunk.start, chunk.end]);
     const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
@@ -109,11 +123,29 @@ class OrderReader {
       return;
     }
     if (quantities.length > 0) {
-      for (const [part, quantity] of this.parted(stretch, quantities))
-        this.order.lines.push(...this.items.read(part, quantity));
+      const parts = this.parted(stretch, quantities);
+      for (const [part, quantity] of parts) this.readItem(part, quantity);
+      const end = parts.at(-1)?.[0].end ?? stretch.end;
+      for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) this.readLoose(chunk, before);
       return;
     }
-    for (const chunk of piecesOf(stretch.left, stretch.start, COMMA)) this.readLoose(chunk, before);
+    for (const chunk of commaParts(stretch.left, stretch.start)) this.readLoose(chunk, before);
+  }
+
+  /** A line; what is wished of “all” behind the last one is wished of every line so far. */
+  private readItem(part: Stretch, quantity: Quantity): void {
+    const ofAll = OF_ALL.exec(part.left);
+    if (!ofAll) {
+      this.order.lines.push(...this.items.read(part, quantity));
+      return;
+    }
+    const from = part.start + ofAll.index;
+    const all = new Stretch(part.text.slice(ofAll.index), from);
+    all.left = part.left.slice(ofAll.index);
+    const own = new Stretch(part.text.slice(0, ofAll.index), part.start);
+    own.left = part.left.slice(0, ofAll.index);
+    this.order.lines.push(...this.items.read(own, quantity));
+    for (const chunk of commaParts(all.left, all.start)) this.readLoose(chunk, 0);
   }
 
   /** A quantity that stands alone belongs to the fly before it that has none: “Copper Lodger 14 olive. 6 dz.” */
@@ -169,7 +201,8 @@ class OrderReader {
     if (each) return each;
     const head = stretch.text.slice(0, first.at[0] - stretch.start);
     const tail = stretch.left.slice(last.at[1] - stretch.start);
-    const isAtEnd = quantities.length > 1 && this.namesFlyIn(head) && !/[\p{L}\d]/u.test(tail);
+    const areLast = quantities.length > 1 && quantities.every((q) => this.endsPart(stretch, q));
+    const isAtEnd = areLast || (quantities.length > 1 && !/[\p{L}\d]/u.test(tail) && this.namesFlyIn(head));
     const bounds = quantities.map((q, i) => {
       const from = isAtEnd
         ? (quantities[i - 1]?.at[1] ?? stretch.start)
@@ -188,6 +221,18 @@ class OrderReader {
     });
   }
 
+  /** Whether a quantity ends its part of a list: “14 slate 3 dz, 16 slate 3 dz. Size 18: …”. */
+  private endsPart({ left, start }: Stretch, { at }: Quantity): boolean {
+    if (!/(?:^|[,;.])[^,;.]*[\p{L}\d][^,;.]*$/u.test(left.slice(0, at[0] - start))) return false;
+    const after = left.slice(at[1] - start);
+    if (/^\s*(?:[,;.&+]|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
+    // The point belongs to “dz.”, or ends a sentence: then no fly is named behind it.
+    const next = new Stretch(after, at[1]).words().slice(0, MOST_NAMED);
+    return (
+      left.charAt(at[1] - start - 1) === "." && findExactly(next, this.catalogue.patterns, (p) => p.name)?.from !== 0
+    );
+  }
+
   private namesFlyIn(text: string): boolean {
     return this.namesFly(new Stretch(text, 0));
   }
@@ -195,7 +240,8 @@ class OrderReader {
     const words = stretch.words().filter((w) => !/\d/.test(w.text));
     const pattern = findName(words, this.catalogue.patterns, (p) => p.name, 0.62);
     const customer = findName(words, this.catalogue.customers, (c) => c.name, SURE);
-    return pattern !== undefined && (customer === undefined || pattern.like >= customer.like);
+    if (pattern !== undefined && (customer === undefined || pattern.like >= customer.like)) return true;
+    return customer === undefined && findShort(words, this.catalogue.patterns, (p) => p.name, isNoun) !== undefined;
   }
 
   /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
@@ -203,17 +249,33 @@ class OrderReader {
     const stretch = new Stretch(chunk.text, chunk.start);
     if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
     if (this.takeWish(stretch, before)) return;
+    if (this.takeDatedWish(chunk, before) || this.takeFormOfAll(stretch)) return;
     const isFly = this.namesFly(stretch) || this.isSizeOfBefore(stretch);
     if (isFly) {
       this.order.lines.push(...this.items.read(stretch, undefined));
       return;
     }
+    if (this.readParts(chunk)) return;
     this.heading.takeWithin(stretch);
+    this.heading.takeSeason(stretch);
     const at: [number, number] = [chunk.start, chunk.end];
     const rest = stretch.words();
     if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
       this.order.asides.push({ at, why: "courtesy" });
-    else this.askUnknown(chunk);
+    else for (const run of runsOf(stretch, rest)) if (!isCourtesy(run.text)) this.askUnknown(run);
+  }
+
+  /** “Order #2291 / Fernhill Lodge / deliver by 28 April”: each part for itself, when each is known. */
+  private readParts(chunk: Span): boolean {
+    const parts = piecesOf(chunk.text, chunk.start, /\s[/–-]\s/g);
+    if (parts.length < 2) return false;
+    const isKnown = (p: Span): boolean => isCourtesy(p.text) || isReference(p.text);
+    const trial = new Heading(this.catalogue, { lines: [], asides: [], understood: [], doubts: [] });
+    if (!parts.every((p) => isKnown(p) || trial.takeWhole(p))) return false;
+    for (const p of parts)
+      if (isKnown(p)) this.order.asides.push({ at: [p.start, p.end], why: isReference(p.text) ? "head" : "courtesy" });
+      else this.heading.takeWhole(p);
+    return true;
   }
 
   private isSizeOfBefore(stretch: Stretch): boolean {
@@ -229,12 +291,38 @@ class OrderReader {
     );
   }
 
+  /** “All weighted”: the weight of every line so far, where each fly comes in it. */
+  private takeFormOfAll(stretch: Stretch): boolean {
+    if (!/^[\s.]*(?:all|everything|alle[s]?)(?!\p{L})/iu.test(stretch.left) || this.order.lines.length === 0)
+      return false;
+    const words = stretch.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
+    const said = fold(words.map((w) => plainColour(w.text)).join(" "));
+    const forms = this.order.lines.map((l) =>
+      this.catalogue.patterns.find((p) => p.id === l.pattern)?.forms.find((f) => fold(f.name) === said),
+    );
+    if (said === "" || forms.some((f) => f === undefined)) return false;
+    this.order.lines.forEach((l, i) => (l.form = forms[i]?.id));
+    for (const w of words) this.order.understood.push({ field: "form", at: [w.start, w.end], label: said });
+    return true;
+  }
+
+  /** “He'd pick them up on March 6th”: a day and a wish, and courtesy. */
+  private takeDatedWish(chunk: Span, before: number): boolean {
+    const day = findDay(chunk.text, this.catalogue.today);
+    if (!day) return false;
+    const stretch = new Stretch(chunk.text, chunk.start);
+    stretch.takeOut([chunk.start + day.at[0], chunk.start + day.at[1]]);
+    if (!this.takeWish(stretch, before)) return false;
+    this.heading.takeWithin(new Stretch(chunk.text.slice(...day.at), chunk.start + day.at[0]));
+    return true;
+  }
+
   /** A wish alone: of the lines of this line of the text, or of the whole order. */
   private takeWish(stretch: Stretch, before: number): boolean {
     const wish = findWish(stretch.left, stretch.start);
     if (!wish) return false;
     stretch.takeOut(wish.at);
-    const rest = stretch.words().filter((w) => !COURTEOUS.test(w.text));
+    const rest = stretch.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
     if (rest.length > 0) return false;
     const of = this.order.lines.slice(before);
     this.order.understood.push({ field: "wish", at: wish.at, label: `wish: ${wish.words}` });
@@ -269,7 +357,8 @@ class OrderReader {
   private asAWish(clause: Span, before: RegExpExecArray): Doubt["candidates"] {
     const stretch = new Stretch(clause.text, clause.start);
     const quantities = quantitiesIn(stretch.left, stretch.start, this.catalogue);
-    if (quantities.length === 0 || !this.namesFly(stretch)) return [];
+    // “as last time but 2 dz more” is not told by the flies that it names.
+    if (quantities.length === 0 || !this.namesFly(stretch) || OTHERWISE.test(clause.text)) return [];
     const end = before.index + before[0].length;
     const text = `${clause.text.slice(0, before.index)}“${before[0]}”${clause.text.slice(end)}`;
     return [{ label: "keep it as a wish", text }];
@@ -278,7 +367,8 @@ class OrderReader {
   private askUnknown(chunk: Span): void {
     const at: [number, number] = [chunk.start, chunk.end];
     const details = { words: chunk.text };
-    const couldBeCustomer = !this.order.customer && this.order.lines.length > 0 && !/\d/.test(chunk.text);
+    const isNamed = /\p{Lu}/u.test(chunk.text) || !/\p{Lu}/u.test(this.text);
+    const couldBeCustomer = isNamed && !this.order.customer && this.order.lines.length > 0 && !/\d/.test(chunk.text);
     const close = nearest(chunk.text, this.catalogue.customers, (c) => c.name, { least: 0.5 });
     const names = close.map((c) => ({ label: c.item.name, text: c.item.name }));
     if (
@@ -298,6 +388,14 @@ class OrderReader {
     );
   }
 }
+/** Parts between commas, but for those within brackets. */
+const commaParts = (text: string, start: number): Span[] =>
+  piecesOf(
+    text.replace(/\([^()]*\)/g, (inside) => inside.replaceAll(",", "\uE001")),
+    start,
+    COMMA,
+  ).map((p) => ({ ...p, text: text.slice(p.start - start, p.end - start) }));
+
 /** “je vier Dutzend”: what says that it is of each stands before the number and belongs to it. */
 const beginOf = (stretch: Stretch, q: Quantity): number => {
   const each = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu.exec(stretch.text.slice(0, q.at[0] - stretch.start));

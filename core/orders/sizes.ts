@@ -27,10 +27,22 @@ const spelled: Record<string, string> = {
 const SPELLED = Object.keys(spelled)
   .sort((a, b) => b.length - a.length)
   .join("|");
+/** “two dozen tens” */
+const spelledMany: Record<string, string> = {
+  sixes: "6",
+  eights: "8",
+  tens: "10",
+  twelves: "12",
+  fourteens: "14",
+  sixteens: "16",
+  eighteens: "18",
+  twenties: "20",
+};
+const many = new RegExp(`(?<!\\p{L})(${Object.keys(spelledMany).join("|")})(?!\\p{L})`, "iu");
 const spelledOut = new RegExp(`(?<!\\p{L})(?:sizes?|sz|gr(?:öße|\\.)?|hook)\\s+(${SPELLED})(?!\\p{L})`, "iu");
 
 const SIZE = String.raw`\d{1,2}(?:\s?\/\s?0(?!\d))?(?:'?s|er)?(?![\p{L}\d%])`;
-const MARK = String.raw`(?:#|(?:sizes?|sz|nos?|nr|gr|größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
+const MARK = String.raw`(?:#|(?:sizes?|sz|nos?|nr|gr|(?:haken)?größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
 const FREE = String.raw`(?<![\p{L}\d.,/#-])`;
 const list = new RegExp(`${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|or)\\s*#?${SIZE})+)`, "iu");
 /** “12-14-16”: three or more are a list, two are a range. */
@@ -85,6 +97,11 @@ const listed = (text: string): (string | undefined)[] =>
 
 /** A marked size before a bare one; of bare numbers the first that the pattern comes in. */
 function takeOne(stretch: Stretch, fits: (size: string | undefined) => size is string): SizesRead | undefined {
+  const plural = stretch.take(many);
+  if (plural) {
+    const size = spelledMany[(plural.groups[1] ?? "").toLowerCase()] ?? "";
+    return { at: plural.at, words: plural.words, sizes: [size], isRange: false };
+  }
   const word = stretch.take(spelledOut);
   if (word)
     return {

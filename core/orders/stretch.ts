@@ -3,6 +3,22 @@ import { wordsOf, type Span } from "./spans";
 /** Stands where something was taken out: no word, no blank, no number goes across it. */
 const TAKEN = "\uE000";
 
+/** Words that stand together: with what is between them, but nothing that was taken out. */
+export function runsOf(stretch: Stretch, words: readonly Span[]): Span[] {
+  const runs: [number, number][] = [];
+  for (const w of words) {
+    const last = runs.at(-1);
+    const between = last && stretch.left.slice(last[1] - stretch.start, w.start - stretch.start);
+    if (last && between !== undefined && !between.includes(TAKEN)) last[1] = w.end;
+    else runs.push([w.start, w.end]);
+  }
+  return runs.map(([start, end]) => ({
+    text: stretch.text.slice(start - stretch.start, end - stretch.start),
+    start,
+    end,
+  }));
+}
+
 /** A stretch of the text from which one thing after another is taken; what is left keeps its place. */
 export class Stretch {
   left: string;

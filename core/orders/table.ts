@@ -33,15 +33,20 @@ const HEADS: [Role, RegExp][] = [
   ],
   ["quantity", /^(?:qty|quantity|menge|anzahl|amount)$/i],
   ["money", /^(?:price.*|total.*|sum.*|unit price|preis.*|summe|gesamt.*|betrag|value|€|eur|each €)$/i],
-  ["number", /^(?:no|nr|pos|line|row|lfd\.? ?nr|item no)$/i],
+  ["number", /^(?:sku|code|ref|art(?:ikel|icle)?\.?[ -]?(?:no|nr|nummer)|no|nr|pos|line|row|lfd\.? ?nr|item no)$/i],
   ["day", /^(?:date|day|due|delivery|needed by|datum|termin|liefertermin)$/i],
   ["customer", /^(?:customer|client|kunde|for)$/i],
-  ["other", /^(?:notes?|remarks?|comments?|bemerkung(?:en)?|hinweis|weight|form|gewicht)$/i],
+  [
+    "other",
+    /^(?:beads?|perle|materials?|hooks? type|notes?|remarks?|comments?|bemerkung(?:en)?|hinweis|weight|form|gewicht)$/i,
+  ],
 ];
 const headRole = (cell: string): Role | undefined =>
   HEADS.find(([, like]) => like.test(cell.trim().replace(/[.:]$/, "")))?.[0];
 
 const SEPARATORS = ["\t", "|"] as const;
+/** Signs that part statements too: they make a sheet only beneath a head. */
+const HEADED = [";", ","] as const;
 const WHOLE = /^\d{1,4}$/;
 const MONEY = /^(?:[€$£]\s?)?\d+[.,]\d{2}\s?(?:[€$£]|eur)?$/i;
 
@@ -66,7 +71,7 @@ export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] 
       i += form.length;
       continue;
     }
-    const by = SEPARATORS.find((s) => line.text.includes(s)) ?? (isHeadBy(line, ";") ? ";" : undefined);
+    const by = SEPARATORS.find((s) => line.text.includes(s)) ?? HEADED.find((s) => isHeadBy(line, s));
     if (by === undefined) {
       parts.push(line);
       i++;
@@ -167,8 +172,12 @@ function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
       body.map((r) => r.cells),
     );
   const column = quantityColumn(roles);
+  const said =
+    roles[column] === "quantity" && catalogue.unit
+      ? ({ dz: "dozens", flies: "flies" } as const)[catalogue.unit]
+      : undefined;
   const unit = unitOf(
-    roles[column],
+    said ?? roles[column],
     body.flatMap((r) => r.cells[column]?.text ?? []),
   );
   const table: Table = { rows: [], asides, doubts: [] };
@@ -177,7 +186,9 @@ function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
       cell && (roles[c] === "money" || roles[c] === "number") ? [[cell.start, cell.end]] : [],
     );
     for (const at of outside) asides.push({ at, why: "heading" });
-    table.rows.push({ span, outside, quantity: quantityOf(cells[column], unit, catalogue) });
+    // A comma between two cells is not one within a number.
+    const row = by === "," ? { ...span, text: span.text.replaceAll(",", " ") } : span;
+    table.rows.push({ span: row, outside, quantity: quantityOf(cells[column], unit, catalogue) });
   }
   if (unit === "unclear") askUnit(table, body[0]?.cells[column], roles, first?.span.start ?? 0, hasHead, by);
   return table;

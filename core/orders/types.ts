@@ -13,6 +13,8 @@ export interface Catalogue {
   customers: { id: string; name: string }[];
   /** Days that work is promised against: a run, a hatch, the opening of a season. */
   seasons: { name: string; date: string }[];
+  /** What numbers without a unit count, where the text says it for all of them: set by the reader. */
+  unit?: "dz" | "flies";
   /** What the person at the keyboard means by a loose number word, as they have said: { couple: 2 }. */
   numberWords: Record<string, number>;
 }

@@ -26,7 +26,7 @@ const rules = [
   rule("leadFree", "(?:no|without) lead|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei"),
   rule(
     "sparse",
-    "(?:tied |dressed |dress(?:ed)? them )?(?:very |extra |rather )?(?:sparse(?:ly)?|lightly|slim|thin)(?: (?:tied|dressed|dressing))?|(?:sehr |extra )?(?:schlank|sparsam)(?: gebunden)?",
+    "(?:tied |dressed |dress(?:ed)? them )?(?:very |extra |rather )?(?:sparse(?:ly|r)?|more lightly|lighter(?= dress| tied)|lightly|slim(?:mer)?|thin(?:ner)?)(?: (?:tied|dressed|dressing))?|(?:sehr |extra )?(?:schlank|sparsam)(?: gebunden)?",
   ),
   rule(
     "full",
@@ -59,6 +59,10 @@ const rules = [
   // What is said of handling, delivery, prices and lengths is nobody's choice of a list: it stays in these words.
   rule(
     "own",
+    "(?:please\\s+)?(?:box|pack|wrap|bag|label)\\s+(?:them\\s+|these\\s+|it\\s+|everything\\s+)?(?:all\\s+)?(?:singly|individually|separately|carefully|well|flat|by\\s+(?:size|pattern|colou?r|the\\s+dozen)|in\\s+(?:dozens|tens|sixes|singles))",
+  ),
+  rule(
+    "own",
     "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|the\\s+dozen|pattern)|per\\s+\\p{L}+)",
   ),
   rule(
@@ -71,12 +75,17 @@ const rules = [
   ),
   rule(
     "own",
-    "(?:heavy|light|fine|strong|standard|extra\\s+strong|stout)[- ](?:wire|gauge)(?:\\s+hooks?)?|(?:strong|heavy|fine|light)\\s+hooks?",
+    "(?:(?:tied|dressed) )?(?:on )?(?:(?:heavy|light|fine|strong|standard|extra\\s+strong|stout)[- ](?:wire|gauge)(?:\\s+hooks?)?|(?:strong|heavy|fine|light)\\s+hooks?)",
   ),
   rule(
     "own",
     "(?:@|at|à|je|zu)\\s*(?:[€$£]\\s?)?\\d+[.,]\\d{2}(?!\\d)(?:\\s?(?:€|eur|\\$|£))?(?:\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück))?|[€$£]?\\s?\\d+[.,]\\d{2}\\s?(?:€|eur|\\$|£)?\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück)",
   ),
+  rule(
+    "own",
+    "(?:to be |we(?:'ll| will| can)? |i(?:'ll| will| can)? |for |will be )?(?:collect(?:ed|ion)?|pick(?:ed)?(?:[- ]| (?:them|it) )?up)(?: (?:in person|by us|them|at the shop))?|(?:wird |werden )?(?:abgeholt|selbst abgeholt|abholung)",
+  ),
+  rule("own", "standing order|(?:every|each) (?:season|year|spring)|dauer(?:auftrag|bestellung)|jedes jahr"),
   rule(
     "rush",
     "rush(?: order)?|urgent(?:ly)?|asap|as soon as possible|priority|eilig|dringend|eilt|so bald wie möglich",
