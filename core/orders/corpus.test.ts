@@ -24,6 +24,7 @@ const files: [string, Catalogue][] = [
     (file): [string, Catalogue] => [file, catalogue],
   ),
   ["rooms.txt", anotherCatalogue],
+  ["letters.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

@@ -184,6 +184,13 @@ const ways: Way[] = [
     read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", g[3], t),
   },
   {
+    source: String.raw`(early|beginning of|start of|mid|middle of|late|end of|anfang|mitte|ende)\s+(this|next|the|diese[ns]|nächste[ns])\s+(?:month|monats?)(?!\p{L})`,
+    read: (g, t) => {
+      const in0 = addMonths(noon(t), /next|nächst/i.test(g[2] ?? "") ? 1 : 0);
+      return partOf(g[1] ?? "", in0.getMonth() + 1, String(in0.getFullYear()), t);
+    },
+  },
+  {
     source: String.raw`in\s+(${COUNT})\s+(days?|weeks?|months?|tag(?:en)?|wochen?|monat(?:en)?)(?!\p{L})`,
     read: (g, t) => ahead(count(g[1] ?? ""), g[2] ?? "", noon(t)),
   },

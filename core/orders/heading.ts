@@ -2,7 +2,7 @@ import type { Coded } from "../errors";
 import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
 import type { SaidDay } from "./days";
 import { findDay, isoDate, readDay, type DayRead } from "./dates";
-import { findExactly, findName, findShort, isSure, SURE, type NameFound } from "./names";
+import { findExactly, findName, findShort, isInName, isSure, SURE, type NameFound } from "./names";
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
 import { isCourteousWord } from "./asides";
@@ -23,6 +23,8 @@ const LED_BY = /(?<!\p{L})(?:for|from|customer:?|client:?|account:?|für|von|kun
 /** Words of many names: none of them is a name by itself. */
 const COMMON =
   /^(?:fly|flies|club|lodge|shop|store|tackle|house|water|lake|river|camp|guides?|guiding|outfitters?|anglers?|angling|society|hotel|inn|team|company|club|laden|verein|haus|season|spring|summer|autumn|winter|north|south|east|west|three|old|new|great)$/;
+const HAS_A_WISH =
+  /^\s+(?:would\s+like|wants?|needs?|orders|requires?|asks|wishes|h(?:ä|ae)tten?\s+gern|möchten?|bestell(?:t|en)|brauch(?:t|en))(?!\p{L})/iu;
 type Customer = Catalogue["customers"][number];
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
@@ -110,12 +112,11 @@ export class Heading {
 
   /** “Quayhead”, “the Weirs club”: words of one customer's name only, and no word of a fly's. */
   private shortName(words: Span[]): NameFound<Customer> | undefined {
-    const flies = new Set(this.catalogue.patterns.flatMap((p) => fold(p.name).split(" ")));
     return findShort(
       words,
       this.catalogue.customers,
       (c) => c.name,
-      (word) => !flies.has(word) && !COMMON.test(word),
+      (word) => !COMMON.test(word) && !isInName(word, this.catalogue.patterns, (p) => p.name),
     );
   }
 
@@ -144,8 +145,9 @@ export class Heading {
     if (!first || !last) return undefined;
     const before = stretch.left.slice(0, first.start - stretch.start);
     const after = stretch.left.slice(last.end - stretch.start);
+    const isSubject = /^\s*(?:the\s+)?$/iu.test(before) && HAS_A_WISH.test(after);
     const isApart = /[.,;–-]\s+(?:the\s+)?$/u.test(before) && /^\s*(?:[.,;]|\s[–-]|\uE000|$)/u.test(after);
-    return LED_BY.test(before) || isApart ? named : undefined;
+    return LED_BY.test(before) || isApart || isSubject ? named : undefined;
   }
 
   private seasonOf(text: string): { name: string; day: string } | undefined {

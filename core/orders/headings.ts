@@ -52,7 +52,7 @@ const isSum = (line: ReadLine, all: readonly ReadLine[]): boolean =>
   SUM.test(line.text) &&
   all.reduce((sum, l) => sum + (l === line ? 0 : (l.flies ?? 0)), 0) === line.flies;
 const SUM =
-  /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})/iu;
+  /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})|(?<!\p{L})(?:(?:in )?total|altogether|in all|insgesamt|gesamt)\s*:?\s*$/iu;
 
 function giveOn(heading: ReadLine, line: ReadLine): void {
   line.wishes = [...heading.wishes, ...line.wishes];

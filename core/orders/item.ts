@@ -18,7 +18,7 @@ const PART_OF =
   /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
 /** “the same but in 16” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
-const EACH = /(?<!\p{L})(?:each|apiece|per (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+const EACH = /(?<!\p{L})(?:each|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?(?: between| across| over)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */

@@ -172,6 +172,10 @@ export function findShort<T>(
   return { item: first.item, from, to, like: 1, isUnclear: false };
 }
 
+/** Whether a word stands in any of the names. */
+export const isInName = <T>(word: string, all: readonly T[], nameOf: (t: T) => string): boolean =>
+  holders(all, nameOf).has(word);
+
 /** Whether a word of a name is its noun: what stands before it only says which. */
 export const isNoun = (word: string, name: string[]): boolean => singular(name.at(-1) ?? "").includes(word);
 

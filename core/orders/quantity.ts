@@ -1,6 +1,7 @@
 import type { Coded } from "../errors";
 import { NUMBER, numberOf } from "./numbers";
 import { sizeWithin } from "../hooks";
+import { groupBy } from "../numeric";
 import { plainColour } from "./names";
 import { fold, foldedName } from "./nearest";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
@@ -24,6 +25,8 @@ export interface Quantity {
 type Groups = (string | undefined)[];
 interface Way {
   pattern: RegExp;
+  /** What must be somewhere in the text: quicker to look for than the whole. */
+  needs?: RegExp;
   /** Whether what was found can be that at all. */
   fits?: (groups: Groups) => boolean;
   read: (groups: Groups, words: string, catalogue: Catalogue) => { flies: number } | Ask;
@@ -59,10 +62,12 @@ function counted(flies: number | undefined, words: string): { flies: number } | 
 /** Each way in which a quantity is written, the longer before the shorter that is part of it. */
 const ways: Way[] = [
   {
+    needs: /about|around|roughly|approx|maybe|perhaps|ca|etwa|ungef|least|up to|more|mindest|höchst|min|max|bis/iu,
     pattern: rule(String.raw`(${HEDGE})\s+(${NUMBER}\s*(?:${DOZEN}|${PIECE}|${GROSS}))`),
     read: (g, words) => ask({ code: "HEDGED", details: { words } }, (g[2] ?? "").trim()),
   },
   {
+    needs: /[-–]|to|or|bis|oder/iu,
     pattern: rule(String.raw`(${NUMBER})\s*(?:-|–|to|or|bis|oder)\s*(${NUMBER})\s*(${DOZEN}|${PIECE})`),
     // “12 - 3 dz” is a size and how many of it, as a list has them.
     fits: (g) => {
@@ -73,16 +78,19 @@ const ways: Way[] = [
       ask({ code: "TWO_NUMBERS", details: { words } }, ...[g[1], g[2]].map((n) => `${n ?? ""} ${g[3] ?? ""}`)),
   },
   {
+    needs: /[x×*]/iu,
     pattern: rule(String.raw`(${NUMBER})\s*[x×*]\s*(${NUMBER})\s*(?:${DOZEN}|(${PIECE}))`),
     // “14 x 6 dz” is a size and how many of it: nobody orders fourteen times six dozen.
     fits: (g) => !/\/\s?0$/.test(g[1] ?? "") && (numberOf(g[1] ?? "") ?? 0) < LEAST_SIZE,
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? ""), g[3] === undefined ? 12 : 1), words),
   },
   {
+    needs: /half/iu,
     pattern: rule(String.raw`(${NUMBER})\s*${DOZEN}\s+and\s+a\s+half`),
     read: (g, words) => counted(times((numberOf(g[1] ?? "") ?? NaN) + 0.5, 12), words),
   },
   {
+    needs: /half/iu,
     pattern: rule(String.raw`(${NUMBER})\s+and\s+a\s+half\s+${DOZEN}`),
     read: (g, words) => counted(times((numberOf(g[1] ?? "") ?? NaN) + 0.5, 12), words),
   },
@@ -93,10 +101,12 @@ const ways: Way[] = [
     read: (g, words) => counted((numberOf(g[1] ?? "") ?? NaN) * 12 + (numberOf(g[2] ?? g[3] ?? "") ?? NaN), words),
   },
   {
+    needs: /hal[fb]/iu,
     pattern: rule(String.raw`(?:an?\s+|ein(?:e|en)?\s+)?(?:half(?:\s+an?|\s+of\s+an?)?|halbes?)\s+${DOZEN}`),
     read: () => ({ flies: 6 }),
   },
   {
+    needs: /couple|few|several|handful|some|paar|einige/iu,
     pattern: rule(String.raw`(?:an?\s+|ein\s+)?(${LOOSE})(?:\s+(?:of|an?))*\s+(?:${DOZEN}|${PIECE})`),
     read: (g, words, catalogue) => {
       const own = catalogue.numberWords[(g[1] ?? "").toLowerCase()];
@@ -110,11 +120,13 @@ const ways: Way[] = [
   },
   {
     // “Slate Wisp 14 slate x 36”: the sign says which number counts, not what.
+    needs: /[x×]/iu,
     pattern: rule(String.raw`[x×]\s*(${NUMBER})(?=\s*(?:$|[,;]))`),
     read: (g, words) => ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
   },
   {
     // “12 x2dz”, and “5 x dozen”
+    needs: /[x×]/iu,
     pattern: rule(
       String.raw`(?:(?<=[\s\d)])[x×](${NUMBER})\s*(?:${DOZEN}|(${PIECE}))|(${NUMBER})\s*[x×]\s*(?:${DOZEN}|(${PIECE})))`,
     ),
@@ -122,6 +134,7 @@ const ways: Way[] = [
   },
   {
     // “16 (2), 18 (4)”: sizes, and how many of each.
+    needs: /\(/u,
     pattern: rule(String.raw`\((${NUMBER})\)(?<=\d\s?\(\S{1,4}\))`),
     read: (g, words, { unit }) =>
       unit
@@ -130,12 +143,14 @@ const ways: Way[] = [
   },
   {
     // “12 x Copper Lodger #14”
+    needs: /[x×]/iu,
     pattern: rule(String.raw`(${NUMBER})\s*[x×]\s+(?=\p{L}{3})(?!(?:sizes?|nos?|nr|gr)(?!\p{L}))`),
     read: (g, words) =>
       ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz `, `${g[1] ?? ""} flies `),
   },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
   {
+    needs: /qty|quantity|menge|anz/iu,
     pattern: rule(
       String.raw`(?:qty|quantity|menge|anzahl|anz)(?!\p{L})\.?\s*:?\s*(${NUMBER})(?!\s*(?:${DOZEN}|${PIECE}|${GROSS}))`,
     ),
@@ -150,8 +165,8 @@ const times = (...numbers: (number | undefined)[]): number =>
 /** Every quantity that a text states with its unit, in order, none within another. */
 export function quantitiesIn(text: string, start: number, catalogue: Catalogue): Quantity[] {
   const found: Quantity[] = [];
-  for (const { pattern, fits, read } of ways)
-    for (const m of text.matchAll(pattern)) {
+  for (const { pattern, needs, fits, read } of ways)
+    for (const m of needs?.test(text) === false ? [] : text.matchAll(pattern)) {
       const at: [number, number] = [start + m.index, start + m.index + m[0].length];
       if (found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]) || fits?.([...m]) === false) continue;
       const words = m[0].trim();
@@ -178,15 +193,16 @@ const AS_MANY =
   /(?<!\p{L})(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))(?!\p{L})/giu;
 
 /**
- * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too, where
- * it stands before a size or a colour and is too small for flies.
+ * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too,
+ * where it stands before a size or a colour and is too small for flies.
  */
 function carriedOn(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
   const [first] = found;
   if (!first || !new RegExp(DOZEN, "iu").test(text.slice(first.at[0] - start, first.at[1] - start))) return [];
-  const said = fold(text);
-  const named = catalogue.patterns.filter((p) => said.includes(foldedName(p.name).split(" ").at(-1) ?? ""));
-  const colours = new Set(catalogue.patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
+  const { colours, byNoun } = wordsOfFlies(catalogue.patterns);
+  const named = fold(text)
+    .split(" ")
+    .flatMap((w) => byNoun.get(w) ?? byNoun.get(w.replace(/s$/, "")) ?? []);
   return [...text.matchAll(CARRIED_ON)].flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
@@ -197,8 +213,22 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     return isSize ? [] : [{ at, flies: n * 12 }];
   });
 }
+interface FlyWords {
+  colours: Set<string>;
+  byNoun: Map<string, Catalogue["patterns"]>;
+}
+/** Colours and nouns of a book's flies, gathered once. */
+const flyWords = new WeakMap<Catalogue["patterns"], FlyWords>();
+function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
+  const known = flyWords.get(patterns);
+  if (known) return known;
+  const colours = new Set(patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
+  const made = { colours, byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? "") };
+  flyWords.set(patterns, made);
+  return made;
+}
 const CARRIED_ON = new RegExp(
-  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each)\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
+  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*(?:(?:another|a\s+further|weitere|noch)\s+)?)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each)\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
   "giu",
 );
 
@@ -215,7 +245,11 @@ export function bareQuantity(text: string, at: [number, number], catalogue: Cata
 
 /** “All quantities in dozens”: what every number without a unit counts. */
 const STATED = new RegExp(
-  String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?|^[ \t(]*(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*$`,
+  [
+    String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
+    String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
+    String.raw`|^[ \t(]*(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*$`,
+  ].join(""),
   "imu",
 );
 

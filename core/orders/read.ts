@@ -18,7 +18,7 @@ const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/
 const SENTENCE =
   /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
 const CLAUSE =
-  /;|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
+  /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
 /** “The same in 16”: as many as before. */
 const SAME_IN =
   /^\s*(?:and\s+|und\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit)\s/iu;
@@ -225,7 +225,7 @@ class OrderReader {
   private endsPart({ left, start }: Stretch, { at }: Quantity): boolean {
     if (!/(?:^|[,;.])[^,;.]*[\p{L}\d][^,;.]*$/u.test(left.slice(0, at[0] - start))) return false;
     const after = left.slice(at[1] - start);
-    if (/^\s*(?:[,;.&+]|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
+    if (/^\s*(?:[,;.&+)]|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
     // The point belongs to “dz.”, or ends a sentence: then no fly is named behind it.
     const next = new Stretch(after, at[1]).words().slice(0, MOST_NAMED);
     return (

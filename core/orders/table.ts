@@ -86,6 +86,12 @@ export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] 
       if (below) parts.push(...cellsOf(below, by).flatMap((cell) => cell ?? []));
       end++;
     }
+    // “Customer;Stonecrop Outfitters” beneath a sheet.
+    while (by !== "|" && isFoot(lines[end], by)) {
+      const [, ...cells] = cellsOf(lines[end] as Span, by);
+      parts.push(...cells.flatMap((cell) => cell ?? []));
+      end++;
+    }
     i = end;
   }
   return parts;
@@ -95,6 +101,11 @@ export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] 
 const isHeadBy = (line: Span, by: string): boolean => {
   const cells = line.text.split(by);
   return cells.length >= 3 && cells.filter((c) => headRole(c) !== undefined).length >= 2;
+};
+/** A line beneath a sheet that says what it is: whom it is for, or when. */
+const isFoot = (line: Span | undefined, by: string): boolean => {
+  const role = line?.text.includes(by) ? headRole(line.text.split(by)[0] ?? "") : undefined;
+  return role === "customer" || role === "day";
 };
 /** A row has about as many cells as the first line; half of them is another matter. */
 const isRow = (line: Span | undefined, first: Span, by: string): boolean =>

@@ -88,7 +88,7 @@ const rules = [
   rule("own", "standing order|(?:every|each) (?:season|year|spring)|dauer(?:auftrag|bestellung)|jedes jahr"),
   rule(
     "rush",
-    "rush(?: order)?|urgent(?:ly)?|asap|as soon as possible|priority|eilig|dringend|eilt|so bald wie möglich",
+    "rush(?: order)?|urgent(?:ly)?|asap|as (?:soon|quickly|fast) as (?:possible|you can)(?: but)?|priority|eilig|dringend|eilt|so bald wie möglich",
   ),
 ];
 
