@@ -38,7 +38,7 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
 }
 
 const sized = /^(?:\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
-const unitWord = /^(?:mm|denier|den|d|dt|in|inch|thou|ply)$/i;
+const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|ply)$/i;
 /** Forms of which a size in mm is part of what they are, not a length that is taken. */
 const bySize = new Set<MaterialForm>([
   "bead",
@@ -169,7 +169,8 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
         !(
           isColour(ahead.word) ||
           after.has(ahead.word) ||
-          (implied === "thread" && /\/0$|^\d{2,3}d?$/.test(ahead.word))
+          (implied === "thread" && /\/0$|^\d{2,3}d?$/.test(ahead.word)) ||
+          (implied === "bead" && /^\s*\d+(?:[.,]\d+)?\s*mm\b/.test(text.slice(place)))
         )
       )
         break;
@@ -209,6 +210,15 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
       if (lastNoun >= 0) end = t.end;
     } else if (lastNoun >= 0 ? isColour(t.word) || after.has(t.word) : isModifier(t.word)) {
       if (lastNoun >= 0) end = t.end;
+    } else if (
+      lastNoun >= 0 &&
+      unknown === 0 &&
+      !isStop(text, t.at) &&
+      isOnlyKind(text, words) &&
+      nounAt(text, afterBlank(text, t.end))
+    ) {
+      // “rabbit zonker strip”: the first noun only says of which animal.
+      unknown++;
     } else if (t.word === "and" && isBetweenColours(text, words, t)) {
       // “black and white hackle” is one feather.
     } else if (lastNoun < 0 && !isStop(text, t.at) && unknown < (atHead ? UNKNOWN_AT_HEAD : UNKNOWN_BEFORE)) {
@@ -229,7 +239,7 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
   if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;
   if (/^\d{2,3}$/.test(t.word) && /^(?:thread|silk)$/.test(next)) return true;
-  if (/^(?:denier|den|dt|d|thou|ply)$/.test(next)) return true;
+  if (/^(?:denier|den|dt|d|thou|ply|lbs?)$/.test(next)) return true;
   const unitEnd = /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long)\b/.test(
     text.slice(t.end),
   );
@@ -239,6 +249,14 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^0?\.\d+$/.test(t.word)) return true;
   return false;
 }
+
+/** Whether all words so far would describe another noun as well: “black rabbit”. */
+const isOnlyKind = (text: string, words: Token[]): boolean =>
+  words.length > 0 &&
+  text
+    .slice(words[0]?.at, words.at(-1)?.end)
+    .split(/\s+/)
+    .every((w) => w === "" || isModifier(w));
 
 function isBetweenColours(text: string, before: Token[], t: Token): boolean {
   const last = before[before.length - 1]?.word ?? "";

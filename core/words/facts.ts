@@ -6,8 +6,8 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|to|take|use|choose|pick)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?=\s*[.;]))/;
-const besideHook = /[,;/+]\s+/g;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
+const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
 export function readFacts(r: Reading, i: number): void {
@@ -17,6 +17,7 @@ export function readFacts(r: Reading, i: number): void {
   else if (isHeading(text)) aside(r, i);
   else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
   else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
+  else if (readTitleSentence(r, i)) readFacts(r, i);
   else {
     const fact = factOf(text);
     readHookWithin(r, i);
@@ -68,7 +69,7 @@ function askBesideHook(r: Reading, i: number): void {
     const at = m.index + m[0].length;
     const end = at + (/^[^,;+]*/.exec(text.slice(at))?.[0].trimEnd().length ?? 0);
     const words = lineOf(r, i).text.slice(at, end);
-    if (/\bhooks?\b/i.test(words)) continue;
+    if (/\bhooks?\b|^(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless)\b/i.test(words)) continue;
     const found = descriptionAt(text, at, r.scanContext.index, false);
     const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
     if (!isPart && (found?.means ?? found?.exact) === undefined) continue;
@@ -121,6 +122,30 @@ function isTitle(r: Reading, i: number): boolean {
     !isWetAlone.test(text)
   );
 }
+/** “Shrimp. Take a size 10 hook …”: the name of the fly as a sentence of its own, and the rest is read by itself. */
+function readTitleSentence(r: Reading, i: number): boolean {
+  const text = r.plain[i] ?? "";
+  const first = r.plain.findIndex((t) => t.trim() !== "");
+  const m = /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+)?)\.\s+(?=\S)/u.exec(text);
+  const words = m?.[1]?.replace(titleTail, "").trim() ?? "";
+  if (i !== first || !m || words.split(/\s+/).length > 4 || verbAt(words, 0) || headOf(text).isListed) return false;
+  if (/\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|hook|wet|dry)\b/.test(words)) return false;
+  const at = lineOf(r, i).text.indexOf(lineOf(r, i).text.trimStart());
+  r.bench.facts.name ??= lineOf(r, i).text.slice(at, at + words.length);
+  const said = readHook(m[1] ?? "", []);
+  if (said.sizes) r.bench.facts.sizes ??= said.sizes;
+  const end = m[0].length;
+  lineOf(r, i).marks.push({ at: [0, end], kind: "known" });
+  r.plain[i] = " ".repeat(end) + text.slice(end);
+  const head = headOf(text.slice(end));
+  r.heads[i] = {
+    ...head,
+    begin: head.begin + end,
+    ...(head.named && { named: [head.named[0] + end, head.named[1] + end] }),
+  };
+  return true;
+}
+
 function readTitle(r: Reading, i: number): void {
   const line = lineOf(r, i);
   line.kind = "fact";
@@ -139,13 +164,15 @@ function endOfHook(text: string, begin: number): number | undefined {
     const at = begin + m.index + m[0].length;
     const head = headOf(text.slice(at));
     if (head.isListed && head.role !== "hook") return at;
+    // “Take hook D1 in 16. Wind yellow silk to the bend”: a sentence that does something is no more about the hook.
+    if (!head.isListed && verbAt(text, at)) return at;
   }
   return undefined;
 }
 
 function readHookLine(r: Reading, i: number): void {
   const whole = r.plain[i] ?? "";
-  const end = r.heads[i]?.role === "hook" ? endOfHook(whole, r.heads[i]?.begin ?? 0) : undefined;
+  const end = endOfHook(whole, r.heads[i]?.begin ?? 0);
   if (end !== undefined) r.plain[i] = whole.slice(0, end);
   readHookWords(r, i);
   if (end === undefined) return;

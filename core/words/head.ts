@@ -42,11 +42,18 @@ const shorthand: Record<string, string> = {
 };
 const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
+/** A line of a card: “white 210 denier”, “4/0 long shank”. */
+const threadAlone = /^\s*(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?\s*$/;
+const hookAlone =
+  /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
+
 /** @param text one line in small letters with plain signs */
 export function headOf(text: string): LineHead {
   const counted = numbering.exec(text)?.[0].length ?? 0;
   const rest = text.slice(counted);
   const none: LineHead = { begin: counted, isListed: false };
+  if (threadAlone.test(rest)) return { begin: counted, role: "thread", part: "thread", isListed: true };
+  if (hookAlone.test(rest)) return { begin: counted, role: "hook", part: "hook", isListed: true };
   const short = shorthandSign.exec(rest);
   const shortPart = shorthand[short?.[1] ?? ""];
   if (short && shortPart)

@@ -67,13 +67,18 @@ function sizesIn(text: string): SizeSpan | undefined {
   return one ? { from: one, to: one } : undefined;
 }
 
+/** What is told of the thread, up to the next sign. */
+const ofThread =
+  /[,;.]\s*(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*\b(?:thread|silk)\b(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*/gu;
+
 /**
  * What a text says of the hook: its sizes, a model by its name or code, or the family and length of its shank.
  * @param text in small letters
  */
 export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const all = [...hooks];
-  const sizes = sizesIn(text);
+  // “long-shank 4, thread black 6/0”: a number of the thread is no size of the hook.
+  const sizes = sizesIn(text.replace(ofThread, (m) => " ".repeat(m.length)));
   const words = text.split(/[^a-z0-9]+/).filter(Boolean);
   const byCode = all.find((h) => words.includes(h.id.toLowerCase()));
   const nameWords = (h: KnownHook) =>

@@ -501,11 +501,14 @@ class RecipeReader implements Reading {
     const isClump = /pinch|wisp|tuft|bunch|clump|bundle|amount|sprig/.test(s.words) && s.noun === "";
     const answers = isClump
       ? ["1 mm", "1.5 mm", "2 mm"].map((mm) => ({ label: `${mm} thick when squeezed`, text: `${typed} (${mm})` }))
-      : [...new Set([known, ...(t.kind === "wind" ? [2, 3, 4] : [4, 6, 8])])].flatMap((n) =>
-          n === undefined
-            ? []
-            : [{ label: `${n}${n === known ? ", as usual with you" : ""}`, text: `${typed} (${n})` }],
-        );
+      : t.kind !== "lay" && t.kind !== "wind" && t.kind !== "whip"
+        ? // Of dubbing and glue nothing is counted.
+          [{ label: "Keep it as an instruction", text: `[${typed}]` }]
+        : [...new Set([known, ...(t.kind === "wind" ? [2, 3, 4] : [4, 6, 8])])].flatMap((n) =>
+            n === undefined
+              ? []
+              : [{ label: `${n}${n === known ? ", as usual with you" : ""}`, text: `${typed} (${n})` }],
+          );
     return { at: [s.at, s.end], sentence: looseSentence(s, numberWords), answers };
   }
 

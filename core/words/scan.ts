@@ -40,7 +40,10 @@ const pronoun = oneOf<Told["refers"]>(
   ),
   map(words("it|them|they|both|these|those"), () => "it" as const),
 );
-const asPart: Reader<string> = map(
+/** “twice as thick as the body” compares, and makes no body. */
+const asPart: Reader<string> = (text, at) =>
+  /\bas\s+\w+\s+$/.test(text.slice(Math.max(0, at - 16), at)) ? undefined : asPartRead(text, at);
+const asPartRead: Reader<string> = map(
   seq(
     words(
       "(?:for|as|to\\s+(?:form|make|build|represent|suggest|give|be)|forms?|makes?|making|forming)(?:\\s+(?:a|an|the|its))?(?:\\s+(?:small|neat|short|long|tidy|slim|full|sparse|the))?",
@@ -390,7 +393,8 @@ function step(
   if (loose) return { told, end: loose };
   const prepared = hasContent(told) ? preparing(text, at) : undefined;
   if (prepared) return take(prepared.end, (t) => t.kept.push({ at, end: prepared.end }));
-  const ends = !isGiven && hasContent(told) && isAtClause(text, at) ? verbAt(text, at) : undefined;
+  const ends =
+    !isGiven && (hasContent(told) || told.kept.length > 0) && isAtClause(text, at) ? verbAt(text, at) : undefined;
   if (ends?.id === "whip" || ends?.id === "no finish") return "verb";
   // “counter-wrap the wire” is another winding, not said of this one.
   if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
@@ -457,7 +461,7 @@ function isAtClause(text: string, at: number): boolean {
   return /(?:^|[,;.:(]|\b(?:and|then|now|next|finally|but|also|before|i|you|we|to\s+finish))\s*$/.test(before);
 }
 
-const sizedNoun = /(?:\d+(?:[.,]\d+)?\s*(?:mm|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?)/y;
+const sizedNoun = /(?:\d+(?:[.,]\d+)?\s*(?:mm|lbs?|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?)/y;
 /** “2 mm rubber leg”, “2.8 mm bead”: the figure belongs to the noun. */
 function isSizedNoun(text: string, at: number): boolean {
   sizedNoun.lastIndex = at;
@@ -508,7 +512,8 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
 /** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
 function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const n = countRead(text, at);
-  if (!n) return undefined;
+  // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
+  if (!n || /^\s*(?:mm|cm|in|inch|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
   let place = n.end;
   const between = match(
     "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
@@ -734,7 +739,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   }
   const form = found.exact?.form ?? found.means?.form;
   if (told.kind === "whip" && form === "liquid") return "another";
-  if (form === "weight wire" && told.part === "underbody") told.role = "weight";
+  // “Eight wraps of lead wire, pushed into the bead”: the bead only says where.
+  if (form === "weight wire" && (told.role === undefined || told.part === "underbody")) told.role = "weight";
   told.description = found;
   // “a golden crest feather” is one.
   if (

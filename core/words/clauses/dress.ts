@@ -15,7 +15,7 @@ const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [
   ["slim(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?",
+    "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?|thin(?:ner)?\\s+at\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?,?\\s+(?:and\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)",
     "tapered",
   ],
   [
@@ -98,6 +98,8 @@ export const dressClauses: Clause[] = [
       opt(words(fullWords)),
     ),
     (s, [sh, , fullness]) => {
+      // “tapered, to mid-shank” says how far, not how full.
+      if (fullness.some((l) => "to" in l || "reach" in l)) return false;
       Object.assign(s, { shape: sh, fullness });
     },
   ),

@@ -64,7 +64,7 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
       : "wind";
   if (
     (role === undefined || role === "hackle" || role === "collar" || role === "throat") &&
-    form === "hackle" &&
+    (form === "hackle" || (form === "feather fibre" && role === "collar")) &&
     windWords.test(text)
   )
     return "wind";

@@ -18,6 +18,7 @@ import { face } from "./wind";
 
 /** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
 const MATCHSTICK_MM = 2;
+const PENCIL_MM = 7;
 const folded = opt(
   words(
     "folded(?:\\s+(?:double|over|round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|round\\s+the\\s+thread|in\\s+half)?",
@@ -127,6 +128,13 @@ const bySize: Clause[] = [
       "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|match(?:stick)?[- ](?:sized?|thick)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
+  ),
+  clause(
+    "clump as thick as a pencil",
+    words(
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+pencil|pencil[- ](?:sized?|thick)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+pencil)",
+    ),
+    put({ amount: { clump: { mm: PENCIL_MM } } }),
   ),
   clause(
     "clump of 1.5 mm",

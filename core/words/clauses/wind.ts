@@ -79,7 +79,7 @@ const roundPost: Clause = clause(
 const intoBead: Clause = clause(
   "pushed into the bead",
   words(
-    "(?:and\\s+)?(?:pushed|jammed|slid|shoved|forced|pressed|run|tucked)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone)(?:'s\\s+(?:hole|cavity|recess))?",
+    "(?:and\\s+)?(?:push(?:ed)?(?:\\s+(?:it|them))?|jammed|slid|shoved|forced|pressed|run|tucked)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone)(?:'s\\s+(?:hole|cavity|recess))?",
   ),
   (s) => {
     s.intoBead = true;
@@ -372,7 +372,7 @@ const howItLies: Clause[] = [
   clause(
     "by the tip",
     match(
-      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|base|thin\\s+end|thick\\s+end)",
+      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
     ),
     (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
   ),

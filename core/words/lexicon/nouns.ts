@@ -84,7 +84,7 @@ const nouns: [string, NounForm][] = [
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
-    "turkey(?=\\s*(?:[,;.]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    "turkey(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
     { form: "quill", counted: "slips" },
   ],
   [
@@ -109,7 +109,7 @@ const nouns: [string, NounForm][] = [
     { form: "stretch body", figures: flat(3, 2, 0.15), counted: "strands" },
   ],
   [
-    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film",
+    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film",
     { form: "stretch body", counted: "strands" },
   ],
   ["(?:knotted|ready-?made|made)\\s+(?:[\\w-]+\\s+){0,3}legs?", { form: "feather fibre", counted: "fibres" }],
@@ -136,7 +136,7 @@ const nouns: [string, NounForm][] = [
     { form: "hackle", counted: "feathers" },
   ],
   [
-    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|crests?|toppings?)(?:\\s+(?:feathers?|fibres?))?",
+    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|crests?|toppings?|coq(?:\\s+de\\s+\\w+)?)(?:\\s+(?:feathers?|fibres?))?",
     { form: "feather fibre", counted: "fibres" },
   ],
   [
@@ -166,7 +166,7 @@ const nouns: [string, NounForm][] = [
     { form: "liquid", figures: { liquid: { kind: "glue" } } },
   ],
   [
-    "(?:head\\s+|clear\\s+|thin\\s+|cellulose\\s+)*(?:cements?|varnish(?:es)?|lacquers?)|(?:nail\\s+)polish",
+    "(?:head\\s+|clear\\s+|thin\\s+|cellulose\\s+)*(?:cements?|varnish(?:es)?|lacquers?|gloss(?=\\s*(?:[,.;]|$|on\\b|over\\b)))|(?:nail\\s+)polish",
     { form: "liquid", figures: { liquid: { kind: "lacquer" } } },
   ],
   ["wires?", { form: "wire" }],

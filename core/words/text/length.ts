@@ -91,7 +91,7 @@ const reachWords: [string, Reach][] = [
   ],
   ["(?:tips?|ends?|point)\\s+of\\s+the\\s+tails?|tail\\s+(?:tips?|ends?)|tails?", "tail"],
   ["(?:tips?|ends?|point)\\s+of\\s+the\\s+(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?", "wing"],
-  ["(?:hook(?:'s)?\\s+)?point", "point"],
+  ["(?:hook(?:'s)?\\s+)?points?(?:\\s+of\\s+the\\s+hook)?", "point"],
   ["barb", "barb"],
   ["(?:(?:start|top|beginning)\\s+of\\s+the\\s+)?bend", "bend"],
 ];

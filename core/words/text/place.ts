@@ -211,6 +211,17 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
   ),
 );
 
+/** “to two thirds”, “at one third”: of the shank, where nothing else is said. */
+const bareFraction: Reader<Place> = map(
+  seq(
+    opt(words("the|about")),
+    match(
+      "(one|two|three|a)[- ](thirds?|quarters?)(?!\\s+(?:of|the|along|back|down|up|from|shank|gape|as|longer|way))",
+    ),
+  ),
+  ([, [n, of]]) => ({ fraction: (n === "two" ? 2 : n === "three" ? 3 : 1) / (of?.startsWith("third") ? 3 : 4) }),
+);
+
 /** “halfway” begins with a share, and is none. */
 const landmarkFirst: Reader<Place> = (text, at) =>
   text.startsWith("half", at) && /^half-?\s?way\b(?!\s+(?:from|between))/.test(text.slice(at, at + 20))
@@ -230,6 +241,7 @@ const base: Reader<Place> = memo(
   oneOf(
     map(seq(the, landmarkFirst), ([, p]) => p),
     map(seq(opt(words("the|its")), fractionOfShank), ([, p]) => p),
+    bareFraction,
     map(seq(the, ofPart), ([, p]) => p),
     map(seq(the, landmark), ([, p]) => p),
   ),

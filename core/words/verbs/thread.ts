@@ -63,14 +63,14 @@ export function tellThread(t: Telling): void {
 
 export const start = verb(
   "start",
-  "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)|(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:start|tie\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+the\\s+(?:hook\\s+)?shank(?:\\s+with\\s+(?:the\\s+)?thread)?",
+  "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)|(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:start|tie\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:the\\s+|tying\\s+)*(?:thread|silk)|cover\\s+the\\s+(?:hook\\s+)?shank",
   tellThread,
 );
 
 /** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
 export const move = verb(
   "move",
-  "(?:return|come\\s+back|go\\s+back)(?=\\s+(?:in|with|to|over)\\s)|(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
+  "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?|(?:return|come\\s+back|go\\s+back)(?=\\s+(?:in|with|to|over)\\s)|(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
   (t) => {
     const { bench, told } = t;
     const { said } = told;

@@ -2,7 +2,8 @@ import { make } from "./making";
 import { verb } from "./verb";
 import type { Telling } from "../bench";
 
-const spelled = /^(\d+|two|three|four|five|six|seven|eight)[- ]turn/;
+const spelled =
+  /^(?:and\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ]turn/;
 /** “two whip finishes”: the knot made twice. */
 const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish/;
 const numbers: Record<string, number> = { double: 2, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 };
@@ -20,6 +21,6 @@ export function tellWhip(t: Telling): void {
 
 export const whip = verb(
   "whip",
-  "wf(?=\\s|$)|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
+  "wf(?=\\s|$)|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
   tellWhip,
 );
