@@ -17,6 +17,11 @@ import {
   versioned,
 } from "../http";
 import { policies } from "../customers";
+import { orderLineSchema } from "./line";
+import { endStanding, listStanding, passStanding, setStanding } from "./standing";
+
+export * from "./line";
+export * from "./standing";
 
 export const lineInput = skuSchema.extend({
   /** Present for a line that is already there. */
@@ -50,28 +55,10 @@ export const orderInput = z.object({
     ),
   /** Given by a person who has read what the destination forbids, and saves it all the same. */
   exception: z.object({ reason: reasonWords }).optional(),
+  /** The order that stood and is taken up by this one, which stands in its place from now on. */
+  standing: z.uuid().optional(),
 });
 
-export const orderLineSchema = skuSchema.extend({
-  id: z.uuid(),
-  position: z.number().int(),
-  patternName: z.string(),
-  flies: z.number().int(),
-  policy: z.enum(policies).nullable(),
-  /** Its own day, where it has one. */
-  due: isoDay.nullable(),
-  wishes: z.string(),
-  asked: askedSchema,
-  pricePerDozenCents: z.number().int(),
-  /** The day for which it was promised as it was written, and how probable that was held to be. */
-  promisedFor: isoDay.nullable(),
-  promisedOdds: z.number().nullable(),
-  boxed: z.number().int(),
-  /** Good flies put by for this line. */
-  ready: z.number().int(),
-  /** Claimed in batches that are not finished. */
-  inBatches: z.number().int(),
-});
 export const orderSchema = z.object({
   id: z.uuid(),
   number: z.number().int(),
@@ -117,7 +104,11 @@ export const readOrderById = endpoint({
   permission: "see the room",
   params: uuidParams,
   body: none,
-  reply: orderSchema.extend({ history: z.array(eventSchema) }),
+  reply: orderSchema.extend({
+    history: z.array(eventSchema),
+    /** When it comes up again, where it stands. */
+    standing: z.object({ next: isoDay, aheadDays: z.number().int() }).nullable(),
+  }),
 });
 export const addOrder = endpoint({
   ...base,
@@ -183,4 +174,15 @@ export const promise = endpoint({
   }),
   reply: promiseSchema,
 });
-export const orderEndpoints = [listOrders, readOrderById, addOrder, editOrder, cancelOrder, promise];
+export const orderEndpoints = [
+  listOrders,
+  readOrderById,
+  addOrder,
+  editOrder,
+  cancelOrder,
+  promise,
+  listStanding,
+  setStanding,
+  passStanding,
+  endStanding,
+];

@@ -1,10 +1,9 @@
 import type { Coded } from "../errors";
-import { sizeWithin } from "../hooks";
 import { fold, nearest } from "./nearest";
 import { isCourteousWord } from "./asides";
 import { findName, findShort, isNoun, isSure, plainColour, SURE, type NameFound } from "./names";
 import { bareQuantity, dozensText, type Quantity } from "./quantity";
-import { sizeOf, takeSizes, type SizesRead } from "./sizes";
+import { comesIn, sizeOf, takeSizes, type SizesRead } from "./sizes";
 import { runsOf, type Stretch } from "./stretch";
 import { wordsOf, type Span } from "./spans";
 import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
@@ -279,7 +278,7 @@ export class ItemReader {
 
   private settleSize(draft: Draft): void {
     const { line, pattern, sizes } = draft;
-    const within = pattern ? [pattern.sizes.from, pattern.sizes.to] : [];
+    const within = pattern ? [pattern.sizes.from, pattern.sizes.to].filter(Boolean) : [];
     const carriedOn = sizes ? undefined : this.sizeCarried(draft);
     if (carriedOn !== undefined) {
       line.size = carriedOn;
@@ -294,7 +293,7 @@ export class ItemReader {
     const [size] = sizes.sizes;
     if (size === undefined)
       this.ask(line, "size", sizes.at, { code: "SIZE_UNREADABLE", details: { words: sizes.words } }, []);
-    else if (pattern && !sizeWithin(size, pattern.sizes)) {
+    else if (pattern && !comesIn(size, pattern.sizes)) {
       const details = { pattern: pattern.name, size, ...pattern.sizes };
       this.ask(
         line,
@@ -422,7 +421,7 @@ function aside(free: Span[], sizes: Pattern["sizes"] | undefined): Span | undefi
   if (!sizes || free.length < 2) return undefined;
   const others = free.filter((w) => {
     const size = sizeOf(w.text);
-    return size === undefined || !sizeWithin(size, sizes);
+    return size === undefined || !comesIn(size, sizes);
   });
   return others.length === 1 ? others[0] : undefined;
 }

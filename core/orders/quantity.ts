@@ -1,8 +1,8 @@
 import type { Coded } from "../errors";
 import { NUMBER, numberOf } from "./numbers";
-import { sizeWithin } from "../hooks";
 import { groupBy } from "../numeric";
 import { plainColour } from "./names";
+import { comesIn } from "./sizes";
 import { fold, foldedName } from "./nearest";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
 
@@ -209,7 +209,7 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     if (!isBehind || (m[2] === undefined && !colours.has(fold(plainColour(m[3] ?? ""))))) return [];
     const n = numberOf(m[1] ?? "") ?? 0;
     if (n <= 0 || n >= 12 || !Number.isInteger(n)) return [];
-    const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || named.some((p) => sizeWithin(String(n), p.sizes)));
+    const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || named.some((p) => comesIn(String(n), p.sizes)));
     return isSize ? [] : [{ at, flies: n * 12 }];
   });
 }

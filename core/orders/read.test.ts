@@ -149,3 +149,18 @@ describe("readDate", () => {
   ];
   test.each(cases)("%s", (text, iso) => expect(readDate(text, "2026-11-23")).toBe(iso));
 });
+
+test("a fly whose sizes are not said yet may be asked for in any, and no size is offered for it", () => {
+  const only = [{ id: "only", name: "only" }];
+  const draft = { id: "draft", name: "Harbour Draft", sizes: { from: "", to: "" }, variants: only, forms: only };
+  const book = { ...catalogue, patterns: [...catalogue.patterns, draft] };
+  const read = (text: string) => readOrder(text, book).lines[0];
+  expect(read("2dz Harbour Draft 12; Ida Pellworth, 12 March")).toMatchObject({
+    pattern: "draft",
+    size: "12",
+    flies: 24,
+  });
+  expect(read("2dz Harbour Draft; Ida Pellworth, 12 March")?.doubts).toMatchObject([
+    { code: "WHICH_SIZE", candidates: [] },
+  ]);
+});

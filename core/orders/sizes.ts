@@ -4,6 +4,10 @@ import { englishOnes, englishTens } from "../numeric";
 import { MONTH } from "./dates";
 import type { Stretch } from "./stretch";
 
+/** Whether a fly comes in a size; one that says none, as it is not complete, may be asked for in any. */
+export const comesIn = (size: string, sizes: Sizes): boolean =>
+  sizes.from === "" || sizes.to === "" || sizeWithin(size, sizes);
+
 /** A word as a hook size; undefined when it is none. */
 export function sizeOf(word: string): string | undefined {
   try {
@@ -66,7 +70,7 @@ type Sizes = { from: string; to: string };
 /** The sizes that a stretch names: a list, a range, or one; and where they stand. */
 export function takeSizes(stretch: Stretch, of: Sizes | undefined): SizesRead | undefined {
   const fits = (size: string | undefined): size is string =>
-    size !== undefined && (of === undefined || sizeWithin(size, of));
+    size !== undefined && (of === undefined || comesIn(size, of));
   const chained = stretch.find(chain);
   const links = chained && (chained.groups[1] ?? "").split(/\s*[-–]\s*#?/).map(sizeOf);
   if (chained && links?.every(fits)) {

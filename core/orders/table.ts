@@ -2,8 +2,7 @@ import { readDay } from "./dates";
 import { findName, isSure, plainColour } from "./names";
 import { numberOf } from "./numbers";
 import { quantitiesIn, type Quantity } from "./quantity";
-import { sizeOf } from "./sizes";
-import { sizeWithin } from "../hooks";
+import { comesIn, sizeOf } from "./sizes";
 import { piecesOf, type Span } from "./spans";
 import type { Aside, Catalogue, Doubt } from "./types";
 
@@ -224,7 +223,7 @@ function roleOf(cells: string[], catalogue: Catalogue): Role {
 }
 const isSomeSize = (text: string, catalogue: Catalogue): boolean => {
   const size = sizeOf(text);
-  return size !== undefined && catalogue.patterns.some((p) => sizeWithin(size, p.sizes));
+  return size !== undefined && catalogue.patterns.some((p) => comesIn(size, p.sizes));
 };
 
 /** Of several columns of whole numbers that could be sizes, the first is; the last one then is how many. */

@@ -105,6 +105,27 @@ export const orderLineEntity = new EntitySchema<OrderLineRow>({
   ],
 });
 
+/** An order that comes up again each year: the last one that was written of it. */
+export interface StandingRow {
+  orderId: string;
+  /** So many days before its day. */
+  aheadDays: number;
+  /** How often it was passed over since. */
+  passed: number;
+  setBy: string;
+  setAt: Date;
+}
+export const standingEntity = new EntitySchema<StandingRow>({
+  name: "standing_order",
+  columns: {
+    orderId: uuid({ primary: true, ...refers("customer_order") }),
+    aheadDays: int(),
+    passed: int({ default: 0 }),
+    setBy: uuid(refers("person")),
+    setAt: written(),
+  },
+});
+
 /**
  * How far a line is: boxed, put by for it, in batches that are not finished; of those, in batches that are released.
  */
@@ -140,4 +161,4 @@ LEFT JOIN LATERAL (
   },
 });
 
-export const orderEntities = [orderEntity, orderLineEntity, lineProgressView];
+export const orderEntities = [orderEntity, orderLineEntity, standingEntity, lineProgressView];

@@ -33,6 +33,9 @@ export async function orderById(db: Db, id: string): Promise<Order | undefined> 
   return found && toOrder(found);
 }
 
+export const ordersById = async (db: Db, ids: string[]): Promise<Order[]> =>
+  ids.length === 0 ? [] : (await rows<RawOrder>(db, `${select} WHERE o.id = ANY($1)`, [ids])).map(toOrder);
+
 /** Open orders by due date, after the cursor. */
 export const openOrders = async (
   db: Db,

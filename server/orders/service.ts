@@ -16,6 +16,7 @@ import type { World } from "../world";
 import { checked, orderField, type LineInput, type OrderInput } from "./check";
 import { orderEntity, orderLineEntity, type OrderLineRow } from "./entities";
 import { orderById } from "./queries";
+import { takeUp } from "./standing";
 
 type Who = { id: string };
 
@@ -90,6 +91,7 @@ export async function saveOrder(db: Db, person: Who, input: OrderInput, at: Date
   for (const [i, line] of input.lines.entries()) await insertLine(db, pricing, made.id, i, line);
   const told = `Wrote order ${made.number} for ${customer.name}: ${summary(world, input.lines)}, due ${due}`;
   await logEvent(db, person, "order", made.id, "written", told + passedWords(exception), at);
+  if (input.standing !== undefined) await takeUp(db, person, input.standing, made);
   await makeUp(db, input.lines.map(skuOf));
   return now(db, made.id);
 }

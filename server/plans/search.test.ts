@@ -1,5 +1,6 @@
-import { afterAll, beforeAll, expect, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { readPlan, readSearch, startSearch, stopSearch, type PlanSearch } from "@kasten/contract/schedule";
+import type { SearchControl } from "../schedule";
 import { openTestRoom, type Client, type TestRoom } from "../testing/app";
 
 let room: TestRoom;
@@ -10,9 +11,9 @@ beforeAll(async () => {
 });
 afterAll(() => room.stop());
 
-async function until(is: (s: PlanSearch) => boolean): Promise<PlanSearch> {
+async function until(is: (s: PlanSearch) => boolean, asks = owner): Promise<PlanSearch> {
   for (;;) {
-    const { search } = await owner.ok(readSearch);
+    const { search } = await asks.ok(readSearch);
     if (search && is(search)) return search;
     await new Promise((resolve) => setTimeout(resolve, 50));
   }
@@ -45,21 +46,38 @@ test("a search goes through the queue, is told while it runs, and what it finds 
   expect(after.violations).toEqual([]);
 });
 
-test("a search that is stopped ends at once, with the best that it has", async () => {
-  await owner.ok(startSearch, { body: { seconds: 600 } });
-  await owner.ok(stopSearch);
-  const over = await until(isOver);
-  expect(over.state).toBe("stopped");
-  expect(over.spent).toBeLessThan(0.5);
-  expect(over.outcome).not.toBeNull();
-});
+describe("a search that goes on", () => {
+  let other: TestRoom;
+  let person: Client;
+  const worth = { cost: 900, late: 1, lateAsThingsGo: 1.4, left: 0, changeOverMinutes: 30 };
+  beforeAll(async () => {
+    /** Goes on until it is told to stop, as a thread beside the server does. */
+    const search = async (_seconds: number, control: SearchControl) => {
+      control.tell({ spent: 0.25, cost: 950, costBefore: 1000, lowerBound: 600 });
+      while (!control.isStopped) await new Promise((resolve) => setTimeout(resolve, 20));
+      return { isTaken: true, before: { ...worth, cost: 1000 }, after: worth };
+    };
+    other = await openTestRoom({ search });
+    person = await other.signedIn("owner");
+  });
+  afterAll(() => other.stop());
 
-test("one of which nothing is heard any more is told as failed, and another may begin", async () => {
-  await room.source.query("UPDATE plan_search SET state = 'running', at = at - interval '1 hour', seconds = 5");
-  expect((await owner.ok(readSearch)).search?.state).toBe("failed");
-  await owner.ok(startSearch, { body: { seconds: 5 } });
-  await owner.ok(stopSearch);
-  expect((await until(isOver)).state).toBe("stopped");
+  test("tells how far it is, and ends when it is stopped, with the best that it has", async () => {
+    await person.ok(startSearch, { body: { seconds: 600 } });
+    expect(await until((s) => s.spent > 0, person)).toMatchObject({ state: "running", cost: 950, costBefore: 1000 });
+    await person.ok(stopSearch);
+    expect(await until(isOver, person)).toMatchObject({ state: "stopped", spent: 0.25, outcome: { after: worth } });
+    expect(await person.refused(stopSearch)).toMatchObject({ status: 404 });
+  });
+  test("of which nothing is heard any more is told as failed, and another may begin", async () => {
+    await other.source.query(
+      "UPDATE plan_search SET state = 'running', at = at - interval '1 hour', seconds = 5, stop = false",
+    );
+    expect((await person.ok(readSearch)).search?.state).toBe("failed");
+    await person.ok(startSearch, { body: { seconds: 5 } });
+    await person.ok(stopSearch);
+    expect((await until(isOver, person)).state).toBe("stopped");
+  });
 });
 
 test("the shop does not start one, and nobody one of a day", async () => {

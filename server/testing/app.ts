@@ -11,7 +11,7 @@ import { openJobs, type Jobs } from "../jobs";
 import { Outlook } from "../outlook";
 import { runSearch } from "../plans";
 import { openDatabase } from "../source";
-import { inline } from "../threads";
+import { inline, type Work } from "../threads";
 import { Client } from "./client";
 import { createDatabase, dropDatabase } from "./databases";
 
@@ -35,8 +35,16 @@ export interface TestRoom {
 export async function openTestRoom({
   demo = true,
   requestsPerMinute = 100_000,
+  search,
   ...more
-}: { demo?: boolean; requestsPerMinute?: number; trustProxy?: boolean; web?: string } = {}): Promise<TestRoom> {
+}: {
+  demo?: boolean;
+  requestsPerMinute?: number;
+  trustProxy?: boolean;
+  web?: string;
+  /** In place of the room's own search for a better plan: that one lets nothing else happen in this program. */
+  search?: Work["search"];
+} = {}): Promise<TestRoom> {
   const admin = inject("admin");
   const url = await createDatabase(admin, "room", demo ? inject("template") : undefined);
   const source = await openDatabase(url, { migrate: !demo });
@@ -45,7 +53,9 @@ export async function openTestRoom({
   await live.open();
   const work = inline(source);
   const outlook = new Outlook(work, thrown, { quickMs: Infinity, patienceMs: 60_000 });
-  const jobs = lateJobs(() => openJobs(url, { search: () => runSearch(source, work.search, thrown) }, thrown));
+  const jobs = lateJobs(() =>
+    openJobs(url, { search: () => runSearch(source, search ?? work.search, thrown) }, thrown),
+  );
   const options = {
     source,
     databaseUrl: url,

@@ -11,7 +11,16 @@ export interface Change {
 
 /** What to look at again when something of a kind has changed: no more than shows it. */
 const touches: Record<string, (c: Change) => EntryKey[]> = {
-  order: ({ subjectId }) => [["orders"], ["order", subjectId], ["batches"], ["batch"], ["box"], ["waiting"], ["log"]],
+  order: ({ subjectId }) => [
+    ["orders"],
+    ["standing"],
+    ["order", subjectId],
+    ["batches"],
+    ["batch"],
+    ["box"],
+    ["waiting"],
+    ["log"],
+  ],
   batch: ({ subjectId, kind }) => {
     const own: EntryKey[] = [["batches"], ["batch", subjectId]];
     if (kind === "tallied") return own;

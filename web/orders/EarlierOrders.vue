@@ -2,10 +2,11 @@
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
-import { dozensText, findWish, type Doubt } from "@kasten/core/orders";
+import { dozensText, type Doubt } from "@kasten/core/orders";
 import { call } from "../http";
 import { dayYear } from "../parts/format";
-import { formName, useCatalogue, variantName } from "../patterns";
+import { useCatalogue } from "../patterns";
+import { lineText } from "./lineText";
 
 /**
  * The orders of which a text speaks: those that are there are opened to be changed or cancelled; those of before give
@@ -27,22 +28,8 @@ const orders = computed(() => [
   ...(open.data.value?.orders ?? []),
   ...(isBefore.value ? (closed.data.value?.orders ?? []) : []),
 ]);
-/** A line as it would be typed, so that it can be changed before it is saved. */
-function typed({ flies, pattern, patternName, size, variant, form, wishes, policy }: Order["lines"][number]): string {
-  const entry = patterns.value.get(pattern);
-  const said = [
-    `${dozensText(flies)} ${patternName} ${size} ${variantName(entry, variant)} ${formName(entry, form)}`.trim(),
-    ...wishes
-      .split("; ")
-      .filter(Boolean)
-      .map((w) => (findWish(w, 0)?.words === w ? w : `“${w}”`)),
-    ...(policy === null
-      ? []
-      : [{ original: "originals only", alternates: "alternates accepted", tier: "tier decides" }[policy]]),
-  ];
-  return said.join(", ");
-}
-const take = (o: Order): void => emit("take", o.lines.map(typed).join("; "));
+const take = (o: Order): void =>
+  emit("take", o.lines.map((l) => lineText(l, patterns.value.get(l.pattern))).join("; "));
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, ref, watch } from "vue";
 import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
 import { wishWords } from "@kasten/core/orders";
 import { linePrice, type LinePrice } from "@kasten/core/recipe";
@@ -29,6 +29,16 @@ const { busy, refusal, send } = useChange();
 const reason = ref(props.order?.exception?.reason ?? "");
 const isLetPass = computed(() => conflicts.value.length === 0 || reason.value.trim().length >= 3);
 const version = ref(props.order?.version ?? 0);
+/** The order that stood and is taken up by what is written here. */
+const standing = ref<string>();
+function takeUp(words: string, order: string): void {
+  text.value = words;
+  standing.value = order;
+}
+defineExpose({ takeUp });
+watch(text, (now) => {
+  if (now.trim() === "") standing.value = undefined;
+});
 let key = newKey();
 tellKeys([
   { keys: ["Ctrl", "Enter"], does: "save the order" },
@@ -41,6 +51,7 @@ const input = computed(() => ({
   due: read.value.due ?? "",
   dueReason: read.value.dueReason,
   note: props.order?.note ?? "",
+  ...(standing.value !== undefined && { standing: standing.value }),
   ...(conflicts.value.length > 0 && isLetPass.value && { exception: { reason: reason.value.trim() } }),
   lines: read.value.lines.map((l, i) => ({
     id: sameLine(i),
@@ -155,6 +166,10 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :offers="offers"
       @send="whole && isLetPass && save()"
     />
+    <p v-if="standing" class="mt-1 text-soft">
+      This takes a standing order up: once it is saved, it stands in its place.
+      <button type="button" class="link" @click="standing = undefined">Write it as an order of its own</button>
+    </p>
     <RefusalNote :refusal="refusal"
       ><button v-if="refusal?.problem.version" class="btn mt-2" type="button" :disabled="busy" @click="save">
         Save mine over it

@@ -17,6 +17,7 @@ import { AskedNote, FlyThumb, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 /** It brings the reader of orders with it. */
 const OrderComposer = defineAsyncComponent(() => import("./OrderComposer.vue"));
+const StandingForm = defineAsyncComponent(() => import("./StandingForm.vue"));
 
 const props = defineProps<{ id: string }>();
 const { may } = useSession();
@@ -81,6 +82,16 @@ const columns: Column<Line>[] = [
         order.refetch();
       "
     />
+    <StandingForm
+      v-if="may('write orders')"
+      :key="String(order.data.value.standing?.aheadDays)"
+      :order="id"
+      :standing="order.data.value.standing"
+      @changed="order.refetch()"
+    />
+    <p v-else-if="order.data.value.standing" class="mb-4">
+      Stands: it comes up again for {{ dayYear(order.data.value.standing.next) }}.
+    </p>
     <ExceptionNote :exceptions="order.data.value.exception ? [order.data.value.exception] : []" />
     <DataTable
       name="order-lines"

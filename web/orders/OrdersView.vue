@@ -14,6 +14,8 @@ import { optionsOf } from "../parts/option";
 import { useSession } from "../team";
 /** It brings the reader of orders with it. */
 const OrderComposer = defineAsyncComponent(() => import("./OrderComposer.vue"));
+const StandingOrders = defineAsyncComponent(() => import("./StandingOrders.vue"));
+const composer = ref<{ takeUp: (text: string, order: string) => void }>();
 
 const { may, askWhom } = useSession();
 const state = ref<"open" | "closed">("open");
@@ -67,8 +69,9 @@ const columns: Column<Order>[] = [
     <h1>Orders</h1>
     <RadioSet v-model="state" label="Which orders" quiet :options="optionsOf(['open', 'closed'] as const)" />
   </div>
-  <OrderComposer v-if="may('write orders')" class="mb-5" @saved="state = 'open'" />
+  <OrderComposer v-if="may('write orders')" ref="composer" class="mb-5" @saved="state = 'open'" />
   <p v-else class="sheet mb-5 p-3 text-soft">{{ askWhom("write orders") }} Tell them what was asked for.</p>
+  <StandingOrders :can="may('write orders')" @take="(text, order) => composer?.takeUp(text, order)" />
   <DataTable name="orders" label="Orders" :rows="orders.rows.value" :columns="columns" :row-key="(o) => o.id">
     <template #cell-due="{ row: o }"
       >{{ state === "open" ? day(o.due) : dayYear(o.due)

@@ -3,7 +3,7 @@ import type { BatchDetail } from "@kasten/contract/batches";
 import { catalogue } from "@kasten/contract/catalogue";
 import type { ReplyOf } from "@kasten/contract/http";
 import type { RequirementData } from "@kasten/contract/materials";
-import type { Order } from "@kasten/contract/orders";
+import { listStanding, type Order } from "@kasten/contract/orders";
 import { readRecipes, type PatternEntry } from "@kasten/contract/patterns";
 import { readCalendarKey, readOdds } from "@kasten/contract/schedule";
 import { me, type Person } from "@kasten/contract/team";
@@ -240,5 +240,6 @@ export const server = (who: Partial<Person> = {}, has: Partial<ReplyOf<typeof ca
     .answer(me, { person: person(who), demo: [], isNew: false })
     .answer(catalogue, room(has))
     .answer(readOdds, { orders: [] })
+    .answer(listStanding, { standing: [] })
     .answer(readCalendarKey, { madeAt: null })
     .answer(readRecipes, recipes());

@@ -12,6 +12,7 @@ import { Eleventh1700000000011 } from "./0011";
 import { Twelfth1700000000012 } from "./0012";
 import { Thirteenth1700000000013 } from "./0013";
 import { Fourteenth1700000000014 } from "./0014";
+import { Fifteenth1700000000015 } from "./0015";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   Twelfth1700000000012,
   Thirteenth1700000000013,
   Fourteenth1700000000014,
+  Fifteenth1700000000015,
 ];
