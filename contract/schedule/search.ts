@@ -22,9 +22,10 @@ export const planSearchSchema = z.object({
   at: z.string(),
   /** Between 0 and 1: how much of its time is over. */
   spent: z.number(),
-  /** What the best plan found so far costs, what the draft cost, and what no plan can cost less than. */
-  cost: z.number().nullable(),
-  costBefore: z.number().nullable(),
+  /** Batches late on average as things go, in the best plan so far and in the draft. */
+  late: z.number().nullable(),
+  lateBefore: z.number().nullable(),
+  /** What no plan can cost less than. */
   lowerBound: z.number().nullable(),
   /** When it is over: whether what was found is the draft now, and how good that and the one before are. */
   outcome: z.object({ isTaken: z.boolean(), before: worthSchema, after: worthSchema }).nullable(),

@@ -53,7 +53,7 @@ describe("a search that goes on", () => {
   beforeAll(async () => {
     /** Goes on until it is told to stop, as a thread beside the server does. */
     const search = async (_seconds: number, control: SearchControl) => {
-      control.tell({ spent: 0.25, cost: 950, costBefore: 1000, lowerBound: 600 });
+      control.tell({ spent: 0.25, late: 1.5, lateBefore: 4, lowerBound: 600 });
       while (!control.isStopped) await new Promise((resolve) => setTimeout(resolve, 20));
       return { isTaken: true, before: { ...worth, cost: 1000 }, after: worth };
     };
@@ -64,7 +64,7 @@ describe("a search that goes on", () => {
 
   test("tells how far it is, and ends when it is stopped, with the best that it has", async () => {
     await person.ok(startSearch, { body: { seconds: 600 } });
-    expect(await until((s) => s.spent > 0, person)).toMatchObject({ state: "running", cost: 950, costBefore: 1000 });
+    expect(await until((s) => s.spent > 0, person)).toMatchObject({ state: "running", late: 1.5, lateBefore: 4 });
     await person.ok(stopSearch);
     expect(await until(isOver, person)).toMatchObject({ state: "stopped", spent: 0.25, outcome: { after: worth } });
     expect(await person.refused(stopSearch)).toMatchObject({ status: 404 });

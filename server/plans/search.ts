@@ -30,8 +30,8 @@ export async function readSearch(db: Db): Promise<PlanSearch | null> {
     by,
     at: isoInstant(row.at),
     spent: Number(row.spent),
-    cost: number(row.cost),
-    costBefore: number(row.costBefore),
+    late: number(row.late),
+    lateBefore: number(row.lateBefore),
     lowerBound: number(row.lowerBound),
     outcome: row.outcome,
   };
@@ -60,8 +60,8 @@ export async function startSearch(
     state: "waiting" as const,
     stop: false,
     spent: 0,
-    cost: null,
-    costBefore: null,
+    late: null,
+    lateBefore: null,
     lowerBound: null,
     outcome: null,
   });

@@ -1,4 +1,4 @@
-import { rehearse, solveSchedule, withSlack, type ScheduleProblem, type ScheduleResult } from "@kasten/core/schedule";
+import { rehearse, solveSchedule, withSlack, type ScheduleResult } from "@kasten/core/schedule";
 import type { PlanSearch, PlanWorth } from "@kasten/contract/schedule";
 import type { DataSource } from "typeorm";
 import { readPlanning, type Planning } from "./build";
@@ -22,12 +22,13 @@ export class SearchControl {
   }
 
   tell(progress: SearchProgress): void {
-    this.figures.set([progress.spent, progress.cost, progress.costBefore, progress.lowerBound]);
+    const { spent, late, lateBefore, lowerBound } = progress;
+    this.figures.set([spent, late, lateBefore, lowerBound]);
   }
 
   get progress(): SearchProgress {
-    const [spent = 0, cost = 0, costBefore = 0, lowerBound = 0] = this.figures;
-    return { spent, cost, costBefore, lowerBound };
+    const [spent = 0, late = 0, lateBefore = 0, lowerBound = 0] = this.figures;
+    return { spent, late, lateBefore, lowerBound };
   }
 
   stop(): void {
@@ -42,24 +43,28 @@ const FIGURES = 4;
 
 export interface SearchProgress {
   spent: number;
-  cost: number;
-  costBefore: number;
+  /** Batches late on average as things go, in the best plan so far and in the draft. */
+  late: number;
+  lateBefore: number;
   lowerBound: number;
 }
 
-/** Half of the time is spent on a plan with so much time between. */
-const SLACK = 0.15;
+/** Plans are looked for with so much time between: the more, the more they bear, and the more they cost. */
+const SLACKS = [0, 0.15, 0.3, 0.6];
+/** Changes tried for each plan, and more after each time that all have been through. */
+const CHANGES = 6000;
 /** Plans are played through so often, under the same luck. */
 const RUNS = 400;
 /** So much of a batch late on average is within what the runs tell apart. */
 const ALIKE = 0.15;
 
 /**
- * Looks for a better plan of the room as it is now, from the draft on, and keeps what it finds as the order that the
- * next draft begins with. What changes in the room meanwhile is put into it then.
+ * Looks for a better plan of the room as it is now, and keeps what it finds as the order that the next draft begins
+ * with. What changes in the room meanwhile is put into it then.
  *
- * Two are looked for, one that costs little and one that leaves time between; both are played through as things go,
- * and the one in which fewer batches are late is taken, of such as are alike the one that costs less.
+ * One plan after another is made, from the best so far and from nothing, with more and less time between; each is
+ * played through as things go. Of all that were, the one is taken in which the fewest batches are late, of such as are
+ * alike the one that costs least.
  */
 export async function searchOn(
   source: DataSource,
@@ -67,38 +72,41 @@ export async function searchOn(
   control: SearchControl,
   now: Date = new Date(),
 ): Promise<SearchOutcome> {
+  const began = performance.now();
+  const spent = (): number => Math.min(1, (performance.now() - began) / (seconds * 1000));
+  const isOver = (): boolean => control.isStopped || spent() >= 1;
   const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
   const { problem } = planning;
   const last = await readPlanOrder(source.manager);
-  const kept = last ? settled(problem, last.work) : draftOf(problem, undefined);
-  const costBefore = kept.cost.total;
-  let least = costBefore;
-  control.tell({ spent: 0, cost: least, costBefore, lowerBound: kept.lowerBound });
-  const lookIn = (other: ScheduleProblem, half: 0 | 1): ScheduleResult =>
-    solveSchedule(other, {
-      seed: last?.revision ?? 1,
-      timeBudgetMs: (seconds * 1000) / 2,
-      start: kept.assignments,
-      onProgress: ({ spent, cost, lowerBound }) => {
-        if (half === 0) least = Math.min(least, cost);
-        const bound = half === 0 ? lowerBound : control.progress.lowerBound;
-        control.tell({ spent: (half + spent) / 2, cost: least, costBefore, lowerBound: bound });
-      },
-      shouldStop: () => control.isStopped,
+  const before = judged(planning, last ? settled(problem, last.work) : draftOf(problem, undefined));
+  let best = before;
+  const lowerBound = before.plan.lowerBound;
+  const tell = (): void =>
+    control.tell({
+      spent: spent(),
+      late: best.worth.lateAsThingsGo,
+      lateBefore: before.worth.lateAsThingsGo,
+      lowerBound,
     });
-  const cheap = lookIn(problem, 0);
-  const loose = lookIn(withSlack(problem, SLACK), 1);
-  const before = judged(planning, kept);
-  const [after] = [before, ...[cheap, loose].map((r) => judged(planning, settled(problem, r.assignments)))].sort(
-    inOrder,
-  );
-  const better = after ?? before;
-  if (better !== before)
+  for (let round = 0; !isOver(); round++) {
+    tell();
+    const found = solveSchedule(withSlack(problem, SLACKS[round % SLACKS.length] ?? 0), {
+      seed: round + 1,
+      iterations: CHANGES * (1 + Math.floor(round / SLACKS.length / 2)),
+      ...(round % 2 === 0 && { start: best.plan.assignments }),
+      onProgress: tell,
+      shouldStop: isOver,
+    });
+    const other = judged(planning, settled(problem, found.assignments));
+    if (inOrder(other, best) < 0) best = other;
+  }
+  tell();
+  if (best !== before)
     await source.transaction(async (db) => {
       await aloneWithPlan(db);
-      await keepPlanOrder(db, await readPlanOrder(db), better.plan);
+      await keepPlanOrder(db, await readPlanOrder(db), best.plan);
     });
-  return { isTaken: better !== before, before: before.worth, after: better.worth };
+  return { isTaken: best !== before, before: before.worth, after: best.worth };
 }
 
 interface Judged {

@@ -11,8 +11,8 @@ const search = (of: Partial<Search>): Search => ({
   by: "Maren Holt",
   at: "2026-03-02T09:30:00.000Z",
   spent: 0.43,
-  cost: 970,
-  costBefore: 1000,
+  late: 1.2,
+  lateBefore: 4.5,
   lowerBound: 600,
   outcome: null,
   ...of,
@@ -43,7 +43,7 @@ describe("a longer search for a better plan", () => {
   test("says how far it is, and can be stopped", async () => {
     const { screen, server, text } = await shown(search({}));
     expect(text()).toContain("43 %");
-    expect(text()).toContain("The best so far costs 3.0 % less than the draft.");
+    expect(text()).toContain("In the best so far 1.2 batches are late on average as things go, instead of 4.5.");
     expect(screen.find("form").exists()).toBe(false);
     await screen.find("button").trigger("click");
     await settle();
@@ -51,7 +51,7 @@ describe("a longer search for a better plan", () => {
   });
   test("says what came of it, and how much better a plan could be at most", async () => {
     const outcome = { isTaken: true, before: worth(1000, 7, 58), after: worth(900, 1, 34) };
-    const { text } = await shown(search({ state: "done", spent: 1, cost: 900, lowerBound: 810, outcome }));
+    const { text } = await shown(search({ state: "done", spent: 1, lowerBound: 810, outcome }));
     expect(text()).toContain(
       "It found one that is the draft now: 1 batch late by plan instead of 7, 1.5 on average as things go instead of " +
         "7.5, 34 minutes of change-over instead of 58. No plan at all can cost more than 10.0 % less.",

@@ -29,10 +29,11 @@ const less = (part: number | null, whole: number | null): string => {
   return share < 0.0005 ? "" : `${(share * 100).toFixed(1)} %`;
 };
 const soFar = computed(() => {
-  const { cost = null, costBefore = null, state } = search.value ?? {};
-  if (state === "waiting" || costBefore === null) return "Waits for its turn.";
-  const better = less(cost, costBefore);
-  return better ? `The best so far costs ${better} less than the draft.` : "None better than the draft so far.";
+  const { late: best = null, lateBefore = null, state } = search.value ?? {};
+  if (state === "waiting" || best === null || lateBefore === null) return "Waits for its turn.";
+  return best < lateBefore
+    ? `In the best so far ${oneDecimal(best)} batches are late on average as things go, instead of ${oneDecimal(lateBefore)}.`
+    : "None better than the draft so far.";
 });
 const late = (n: number): string => (n === 0 ? "no batch late" : `${n} ${n === 1 ? "batch" : "batches"} late`);
 const oneDecimal = (n: number): string => n.toFixed(1);

@@ -9,7 +9,7 @@ export class Fourteenth1700000000014 implements MigrationInterface {
       `CREATE TABLE plan_search (
          one boolean PRIMARY KEY DEFAULT true, person_id uuid NOT NULL REFERENCES person,
          at timestamptz NOT NULL DEFAULT now(), seconds integer NOT NULL, state text NOT NULL,
-         stop boolean NOT NULL DEFAULT false, spent numeric NOT NULL DEFAULT 0, cost numeric, cost_before numeric,
+         stop boolean NOT NULL DEFAULT false, spent numeric NOT NULL DEFAULT 0, late numeric, late_before numeric,
          lower_bound numeric, outcome jsonb, CONSTRAINT plan_search_one_check CHECK (one)
        )`,
     );
