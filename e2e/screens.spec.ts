@@ -51,7 +51,7 @@ const look = (page: Page) => new AxeBuilder({ page }).setLegacyMode().options({ 
 const rules = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"];
 /** What another theme can change. */
 const ofColour = ["color-contrast", "link-in-text-block"];
-/** What another width can change: how large and how near things are, and how what is stacked or folded away is named. */
+/** What another width can change: how large and how near things are, and what is stacked or folded away. */
 const ofWidth = [
   ...ofColour,
   "target-size",
@@ -68,7 +68,7 @@ const ofWidth = [
 /** High enough that no bar stands before what is looked at: what scrolls beneath one is not out of reach. */
 const PHONE = { width: 390, height: 4000 };
 
-/** Whole at every width; then every rule of WCAG in light, on a phone what a width can change, in dark what dark can. */
+/** Whole at every width; then all of WCAG in light, on a phone what a width can change, in dark what dark can. */
 async function check(page: Page): Promise<void> {
   await page.emulateMedia({ colorScheme: "light" });
   expect.soft(await notWhole(page)).toEqual({});
