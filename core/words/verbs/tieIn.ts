@@ -22,19 +22,20 @@ export function tellTieIn(t: Telling): void {
   const { told, bench } = t;
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
-  const object = withPart(t, objectOf(t));
+  const object = withPart(t, objectOf);
   if (!object.component && !object.role) return tiesTheSame(t) ? undefined : askPart(t);
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
 }
 
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
-function withPart(t: Telling, object: Meant): Meant {
-  const { said, description, kind } = t.told;
-  if (object.component || object.role || !description || kind !== "lay") return object;
+function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
+  const { said, description, kind, role } = t.told;
+  if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = description.exact?.form ?? description.means?.form;
-  const isWing = form === "quill" || (said.amount !== undefined && "slipWidth" in said.amount);
-  return isWing ? objectOf({ ...t, told: { ...t.told, role: "wing" } }) : object;
+  const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
+  const isWing = form === "quill" || isPaired || (said.amount !== undefined && "slipWidth" in said.amount);
+  return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
 }
 
 /** A pair of rubber legs is two strands; one each side of the thorax is two pairs, told in words that say no number. */

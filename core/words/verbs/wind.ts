@@ -25,9 +25,15 @@ export function tellWind(t: Telling): void {
     before?.line === t.line.number &&
     before.step.do === "dress" &&
     told.description === undefined &&
-    told.said.rule?.turns === undefined
-  )
+    (told.said.rule?.turns === undefined || told.refers === "it")
+  ) {
+    // “Dub the silk; wind it four turns”: how much it takes follows from how full it is.
+    if (told.said.rule?.turns !== undefined)
+      t.line.notes.push(
+        `${told.said.rule.turns} turns of the dubbed thread: how much it takes is told by how full it is`,
+      );
     return whereDubbed(before, told.said, bench);
+  }
   if (told.kind === "dress") return tellDub(t);
   if (told.refers === "the rest" || told.refers === "the same") return carryOn(t);
   const waiting = taken(t);
