@@ -1,5 +1,6 @@
-import type { Check } from "../recipe";
-import type { ComposedFly, FlyStep } from "../fly";
+import type { Check, Recipe } from "../recipe";
+import { coatListOf, type ComposedFly, type FlyStep } from "../fly";
+import type { LiquidKind } from "../tying";
 
 export interface MasterCheck extends Check {
   step?: string;
@@ -71,6 +72,25 @@ function always(fly: ComposedFly, say: (mm: number) => string): MasterCheck[] {
     { feature: "Eye clear, hook point free", when: "finished", tolerance: "strict" },
   ];
 }
+
+/** How a coat is seen to be through, whatever the clock says. */
+const through: Record<LiquidKind, string> = {
+  lacquer: "no longer takes a fingertip, bright all over; else it waits on",
+  resin: "no tack left under a fingertip; else it is cured once more",
+  glue: "set hard, nothing moves",
+};
+
+/** The end of each coat, by the clock and by what is seen and felt: both have to hold before the next one. */
+export function coatChecks(recipe: Pick<Recipe, "finish">, fly: ComposedFly): MasterCheck[] {
+  const kinds = new Map(fly.parts.map((p) => [p.component, p.material?.liquid?.kind]));
+  return coatListOf(recipe, fly).map(({ component, minutes }, i) => ({
+    feature: `Coat ${i + 1}, after ${clock(minutes)}: ${through[kinds.get(component ?? "") ?? "lacquer"]}`,
+    when: "dry",
+    tolerance: "strict",
+  }));
+}
+const clock = (minutes: number): string =>
+  minutes < 120 ? `${Math.round(minutes)} min` : `${Number((minutes / 60).toFixed(1))} h`;
 
 const LEAD = "Lead: wash hands after, nothing to the mouth, keep it from children. Many waters forbid it; ask locally.";
 

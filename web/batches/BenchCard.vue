@@ -3,7 +3,7 @@ import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
-import { benchStepOf, cautionsOf, checksOf } from "@kasten/core/bench";
+import { benchStepOf, cautionsOf, checksOf, coatChecks } from "@kasten/core/bench";
 import { proportionsOf } from "@kasten/core/fly";
 import { readBatch } from "@kasten/contract/batches";
 import { call } from "../http";
@@ -39,7 +39,11 @@ const steps = computed(() => {
   }));
 });
 const lengths = computed(() => (tied.value.fly ? proportionsOf(tied.value.fly) : []));
-const checks = computed(() => (tied.value.fly ? checksOf(tied.value.fly, length) : []));
+const checks = computed(() => {
+  const f = tied.value.fly;
+  const recipe = b.value && recipeOf(b.value.pattern, b.value.patternVersion);
+  return f ? [...checksOf(f, length), ...(recipe ? coatChecks(recipe, f) : [])] : [];
+});
 /** What is cut, counted or sorted beforehand. */
 const cuts = computed(() =>
   (b.value?.requirements ?? []).filter((r) => r.unit === "count" || /cut|length/.test(r.words)),
