@@ -14,7 +14,7 @@ import { lineText } from "./lineText";
 /** Orders that come up again each season: those whose time it is, to be adjusted and written; and those of later. */
 defineProps<{ can: boolean }>();
 const emit = defineEmits<{ take: [text: string, order: string] }>();
-const { patterns } = useCatalogue();
+const { data: room, patterns } = useCatalogue();
 const all = useQuery({ key: ["standing"], query: () => call(listStanding) });
 const standing = computed(() => all.data.value?.standing ?? []);
 const up = computed(() => standing.value.filter((s) => s.isUp));
@@ -25,10 +25,15 @@ const asked = ref("");
 const flies = (s: Standing): string =>
   s.lines.map((l) => `${dozensText(l.flies)} ${l.patternName} ${l.size}`).join(", ");
 const when = (s: Standing): string => (s.season ? `${s.season}, ${dayYear(s.next)}` : dayYear(s.next));
+/** The season that names the day, where the calendar has it: then the next one is found by it too. */
+function dayOf({ season, next }: Standing): string {
+  const isSeason = room.value?.settings.seasons.some((x) => x.name === season && x.date === next);
+  return season !== null && isSeason ? `for ${season}` : next;
+}
 const take = (s: Standing): void =>
   emit(
     "take",
-    [...s.lines.map((l) => lineText(l, patterns.value.get(l.pattern))), s.customerName, s.next].join("; "),
+    [...s.lines.map((l) => lineText(l, patterns.value.get(l.pattern))), s.customerName, dayOf(s)].join("; "),
     s.order,
   );
 const pass = (s: Standing) => send(passStanding, { params: { id: s.order } }, "It comes up again a year later");

@@ -34,8 +34,9 @@ const button = (screen: Awaited<ReturnType<typeof mountIn>>["screen"], words: st
 };
 
 describe("standing orders", () => {
-  const open = async (standing: Standing[], can = true) => {
-    const server = things.server().answer(listStanding, { standing });
+  const open = async (standing: Standing[], can = true, seasons: { name: string; date: string }[] = []) => {
+    const settings = { ...things.room().settings, seasons };
+    const server = things.server({}, { settings }).answer(listStanding, { standing });
     server.answer(passStanding, { ok: true }).answer(endStanding, { ok: true });
     return { server, ...(await mountIn(server, StandingOrders, { can })) };
   };
@@ -49,6 +50,11 @@ describe("standing orders", () => {
     expect(text).toMatch(
       /^2 dz Yard Nymph 12 olive.*, barbless, “as grey as you can”, originals only; Mill Shop; 2027-03-12$/,
     );
+  });
+  test("are for their season where the calendar has it for that day, so that the next is found by it", async () => {
+    const { screen } = await open([stands({})], true, [{ name: "ice-out", date: "2027-03-12" }]);
+    await button(screen, "Adjust and write it").trigger("click");
+    expect(screen.emitted("take")?.[0]?.[0]).toMatch(/; Mill Shop; for ice-out$/);
   });
   test("are passed over", async () => {
     const { screen, server } = await open([stands({})]);
