@@ -67,7 +67,7 @@ interface Shown {
 async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>> {
   const before = await readPlanOrder(db);
   const version = await lastVersion(db);
-  const draft = draftOf(planning.problem, before?.work);
+  const draft = draftOf(planning, before?.work);
   const revision = await keepPlanOrder(db, before, draft);
   // What was published, as it now runs: in its order, with what has come since where it costs least.
   const runs = version

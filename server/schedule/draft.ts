@@ -1,6 +1,14 @@
-import { solveSchedule, type PlannedOperation, type ScheduleProblem, type ScheduleResult } from "@kasten/core/schedule";
+import {
+  rehearse,
+  solveSchedule,
+  type PlannedOperation,
+  type ScheduleProblem,
+  type ScheduleResult,
+} from "@kasten/core/schedule";
 import type { Db } from "../database/rows";
+import type { Planning } from "./build";
 import { planOrderEntity, type PlanOrderRow } from "./entities";
+import { knowledgeOf } from "./knowledge";
 
 /** The same room has the same plan, whoever makes it. */
 export const SEED = 1;
@@ -18,16 +26,41 @@ const WORTH_ANEW = 0.05;
  * The draft: the last plan, timed anew, unless another is worth the change. People have begun to reckon with it, and a
  * plan that jumps at each small thing is not looked at.
  */
-export function draftOf(problem: ScheduleProblem, last: PlannedOperation[] | undefined): ScheduleResult {
+export function draftOf(planning: Planning, last: PlannedOperation[] | undefined): ScheduleResult {
+  const { problem } = planning;
   const options = { seed: SEED, iterations: ITERATIONS };
   if (!last || last.length === 0)
     return settled(problem, solveSchedule(problem, { ...options, iterations: FIRST_ITERATIONS }).assignments);
   const kept = settled(problem, last);
   const repaired = solveSchedule(problem, { ...options, iterations: REPAIRS, start: kept.assignments, isRepair: true });
-  const near = isWorth(repaired, kept, WORTH_REPAIR) ? settled(problem, repaired.assignments) : kept;
+  const near = bearsAsMuch(planning, repaired, kept, WORTH_REPAIR) ?? kept;
   const anew = solveSchedule(problem, { ...options, start: near.assignments });
-  return isWorth(anew, near, WORTH_ANEW) ? settled(problem, anew.assignments) : near;
+  return bearsAsMuch(planning, anew, near, WORTH_ANEW) ?? near;
 }
+
+/** Of a batch late on average, more than this is not worth what a plan costs less. */
+const MORE_LATE = 0.3;
+/** Another plan that is worth the change and in which hardly more is late as things go; undefined where it is not. */
+function bearsAsMuch(
+  planning: Planning,
+  other: ScheduleResult,
+  kept: ScheduleResult,
+  share: number,
+): ScheduleResult | undefined {
+  if (!isWorth(other, kept, share)) return undefined;
+  const plan = settled(planning.problem, other.assignments);
+  if (plan.unscheduled.length < kept.unscheduled.length) return plan;
+  return lateAsThingsGo(planning, plan) <= lateAsThingsGo(planning, kept) + MORE_LATE ? plan : undefined;
+}
+
+/** Plans are played through so often, under the same luck, to be compared. */
+const COMPARING_RUNS = 400;
+/** How many batches are late on average when a plan is played through. */
+export const lateAsThingsGo = (planning: Planning, plan: ScheduleResult): number =>
+  rehearse(planning.problem, plan, knowledgeOf(planning, plan), { seed: SEED, runs: COMPARING_RUNS }).jobs.reduce(
+    (sum, j) => sum + 1 - j.onTime,
+    0,
+  );
 
 const MOST_REPLAYS = 2;
 

@@ -1,9 +1,8 @@
-import { rehearse, solveSchedule, withSlack, type ScheduleResult } from "@kasten/core/schedule";
+import { solveSchedule, withSlack, type ScheduleResult } from "@kasten/core/schedule";
 import type { PlanSearch, PlanWorth } from "@kasten/contract/schedule";
 import type { DataSource } from "typeorm";
 import { readPlanning, type Planning } from "./build";
-import { draftOf, keepPlanOrder, readPlanOrder, SEED, settled } from "./draft";
-import { knowledgeOf } from "./knowledge";
+import { draftOf, keepPlanOrder, lateAsThingsGo, readPlanOrder, settled } from "./draft";
 import { aloneWithPlan } from "./queries";
 
 export type SearchOutcome = NonNullable<PlanSearch["outcome"]>;
@@ -53,8 +52,6 @@ export interface SearchProgress {
 const SLACKS = [0, 0.15, 0.3, 0.6];
 /** Changes tried for each plan, and more after each time that all have been through. */
 const CHANGES = 6000;
-/** Plans are played through so often, under the same luck. */
-const RUNS = 400;
 /** So much of a batch late on average is within what the runs tell apart. */
 const ALIKE = 0.15;
 
@@ -78,7 +75,7 @@ export async function searchOn(
   const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
   const { problem } = planning;
   const last = await readPlanOrder(source.manager);
-  const before = judged(planning, last ? settled(problem, last.work) : draftOf(problem, undefined));
+  const before = judged(planning, last ? settled(problem, last.work) : draftOf(planning, undefined));
   let best = before;
   const lowerBound = before.plan.lowerBound;
   const tell = (): void =>
@@ -115,13 +112,12 @@ interface Judged {
 }
 
 function judged(planning: Planning, plan: ScheduleResult): Judged {
-  const { jobs } = rehearse(planning.problem, plan, knowledgeOf(planning, plan), { seed: SEED, runs: RUNS });
   return {
     plan,
     worth: {
       cost: plan.cost.total,
       late: plan.completions.filter((c) => c.lateBy > 0).length,
-      lateAsThingsGo: jobs.reduce((sum, j) => sum + 1 - j.onTime, 0),
+      lateAsThingsGo: lateAsThingsGo(planning, plan),
       left: plan.unscheduled.length,
       changeOverMinutes: plan.assignments.reduce((sum, a) => sum + a.setupMinutes, 0),
     },
