@@ -192,7 +192,11 @@ describe("a published plan", () => {
 });
 
 describe("a batch that is moved", () => {
-  const open = async (of: Partial<Plan> = {}, found: Trial | undefined = trialOf()) => {
+  const open = async (
+    of: Partial<Plan> = {},
+    found: Trial | undefined = trialOf(),
+    choicesOf: PlanTrial["choicesOf"] = () => Promise.resolve([ada, bo]),
+  ) => {
     const shown = shallowRef<Plan | undefined>(plan(of));
     const tryOut = vi.fn(async (_changes: Change[]) => {
       trial.trial.value = found;
@@ -201,7 +205,7 @@ describe("a batch that is moved", () => {
       trial: shallowRef<Trial | undefined>(),
       refused: ref(""),
       busy: ref(false),
-      choicesOf: () => Promise.resolve([ada, bo]),
+      choicesOf,
       tryOut,
       ways: () => Promise.resolve([]),
       clear: () => (trial.trial.value = undefined),
@@ -248,6 +252,27 @@ describe("a batch that is moved", () => {
     await press(screen, "Tie it just then");
     // 610 minutes after midnight in the room: 10:10, an hour less in world time.
     expect(server.of(pinBatch)[0]?.body).toEqual({ person: bo, at: "2026-11-23T09:10:00.000Z" });
+  });
+  test("is tried as soon as it is known who could do it, where a hand was quicker", async () => {
+    const answers: ((who: string[]) => void)[] = [];
+    let isSlow = false;
+    const { move, tryOut } = await open({}, undefined, () =>
+      isSlow ? new Promise((answer) => answers.push(answer)) : Promise.resolve([ada, bo]),
+    );
+    isSlow = true;
+    void move.choose(work(1));
+    move.put(bo, 605);
+    expect(tryOut).not.toHaveBeenCalled();
+    answers[0]?.([ada, bo]);
+    await settle();
+    expect(tryOut).toHaveBeenLastCalledWith([{ do: "move", operation: work(1).id, person: bo, start: 605 }]);
+    // What was asked for something that is left meanwhile is passed over.
+    void move.choose(work(1));
+    move.put(ada, 605);
+    move.leave();
+    answers[1]?.([ada, bo]);
+    await settle();
+    expect(tryOut).toHaveBeenCalledTimes(1);
   });
   test("is never tried before now", async () => {
     const { move, tryOut } = await open();

@@ -50,6 +50,9 @@ export function halvesOf(flies: number, [a, b]: [string, string]): { person: str
 export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, choicesOf }: PlanTrial): Move {
   const chosen = ref("");
   const able = ref<string[]>([]);
+  /** While it is asked who could do it, what a hand does already is kept, and tried then. */
+  let isAsking = false;
+  let turn = 0;
   const person = ref("");
   const start = ref<number>();
   const other = ref("");
@@ -62,6 +65,7 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     person.value = who;
     start.value = minute;
     other.value = "";
+    if (isAsking) return;
     if (!able.value.includes(who)) {
       clear();
       return;
@@ -100,6 +104,8 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
   }
 
   function leave(): void {
+    turn++;
+    isAsking = false;
     chosen.value = "";
     other.value = "";
     clear();
@@ -131,7 +137,17 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
       person.value = w.person;
       start.value = undefined;
       other.value = "";
-      able.value = await choicesOf(w.id);
+      able.value = [];
+      isAsking = true;
+      const mine = ++turn;
+      try {
+        const found = await choicesOf(w.id);
+        if (mine !== turn) return;
+        able.value = found;
+      } finally {
+        if (mine === turn) isAsking = false;
+      }
+      if (person.value !== w.person || start.value !== undefined) put(person.value, start.value);
     },
     accept: async (isTimed) => {
       if (!plan.value || !batch.value) return;
