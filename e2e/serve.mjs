@@ -25,7 +25,22 @@ function start(name) {
 /** Makes the demo room once; others are copies of it. */
 export async function makeTemplate(name) {
   await asAdmin(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`, `CREATE DATABASE ${name}`);
-  await (await start(name)).stop();
+  const { base, stop } = await start(name);
+  await lookAtPlan(base);
+  await stop();
+}
+
+/** Has the needs and the plan of the room made, so that no copy has to begin with that. */
+async function lookAtPlan(base) {
+  const said = await (await fetch(`${base}/api/session`)).json();
+  const signedIn = await fetch(`${base}/api/session/demo`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify({ person: said.demo[0].id }),
+  });
+  const cookie = signedIn.headers.getSetCookie()[0]?.split(";")[0] ?? "";
+  const plan = await fetch(`${base}/api/plan`, { headers: { cookie } });
+  if (!plan.ok) throw new Error(`No plan could be made of the demo room: ${await plan.text()}`);
 }
 
 /** A room of its own, as a copy of the template: its address, its database, and how it ends. */
