@@ -26,6 +26,8 @@ const COMMON =
 const HAS_A_WISH =
   /^\s+(?:would\s+like|wants?|needs?|orders|requires?|asks|wishes|h(?:ä|ae)tten?\s+gern|möchten?|bestell(?:t|en)|brauch(?:t|en))(?!\p{L})/iu;
 type Customer = Catalogue["customers"][number];
+/** A name as it stands, within a regular expression. */
+const asPattern = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {
@@ -83,7 +85,7 @@ export class Heading {
       found = findDay(stretch.left, this.catalogue.today);
     }
     for (const season of this.catalogue.seasons) {
-      const name = season.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+      const name = asPattern(season.name);
       const named = stretch.take(
         new RegExp(
           `(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${name}(?!\\p{L})|\\(\\s*${name}\\s*\\)`,
@@ -99,7 +101,7 @@ export class Heading {
   takeSeason(stretch: Stretch): void {
     if (this.order.due !== undefined) return;
     for (const season of this.catalogue.seasons) {
-      const name = season.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+      const name = asPattern(season.name);
       const found = stretch.find(new RegExp(`(?<!\\p{L})${name}(?!\\p{L})`, "iu"));
       if (!found) continue;
       const rest = new Stretch(stretch.left, stretch.start);
