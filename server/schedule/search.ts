@@ -52,6 +52,8 @@ export interface SearchProgress {
 const SLACKS = [0, 0.15, 0.3, 0.6];
 /** Changes tried for each plan, and more after each time that all have been through. */
 const CHANGES = 6000;
+/** Each slack comes by turns from the best plan so far and from nothing. */
+const isNear = (round: number): boolean => (round + Math.floor(round / SLACKS.length)) % 2 === 0;
 /** So much of a batch late on average is within what the runs tell apart. */
 const ALIKE = 0.15;
 
@@ -90,7 +92,7 @@ export async function searchOn(
     const found = solveSchedule(withSlack(problem, SLACKS[round % SLACKS.length] ?? 0), {
       seed: round + 1,
       iterations: CHANGES * (1 + Math.floor(round / SLACKS.length / 2)),
-      ...(round % 2 === 0 && { start: best.plan.assignments }),
+      ...(isNear(round) && { start: best.plan.assignments }),
       onProgress: tell,
       shouldStop: isOver,
     });
