@@ -509,7 +509,7 @@ describe("over the wire", () => {
       version: "test",
       databaseMs: expect.any(Number),
       eventLoopDelayMs: expect.any(Number),
-      migration: expect.stringContaining("Fifteenth"),
+      migration: expect.stringContaining("Sixteenth"),
     });
   });
 

@@ -98,6 +98,13 @@ export const batchDetailSchema = batchSchema.extend({
   }),
   buyable: z.array(z.object({ component: z.string(), role: z.string(), bought: z.string(), makeMinutes: z.number() })),
   cautions: z.array(z.string()),
+  /** Flies tallied, the rejects by what each of them cost. */
+  tied: z.object({
+    good: z.number().int(),
+    wholeFly: z.number().int(),
+    hookKept: z.number().int(),
+    timeOnly: z.number().int(),
+  }),
   /** What of it goes against the rules of a customer it is for, and nobody has let pass. */
   breaches: z.array(z.string()),
   /** Minutes a fly that the plan reckons with for those who can tie it, and between what they lie in eight of ten. */
@@ -258,6 +265,16 @@ export const releaseBatch = endpoint({
   body: versioned,
   reply: done,
 });
+export const takeBackBatch = endpoint({
+  ...base,
+  id: "takeBackBatch",
+  method: "post",
+  path: "/batches/:id/take-back",
+  summary: "Take a release back: its kit returns to the drawers, and it is planned again",
+  permission: "make up batches",
+  body: versioned,
+  reply: done,
+});
 export const pullBatch = endpoint({
   ...base,
   id: "pullBatch",
@@ -290,6 +307,7 @@ export const batchEndpoints = [
   reserveAllAnew,
   unreserveBatch,
   releaseBatch,
+  takeBackBatch,
   pullBatch,
   donePrep,
 ];

@@ -27,6 +27,19 @@ export const tallySchema = z.object({
 });
 export type Tally = z.infer<typeof tallySchema>;
 const taken = z.number().min(0).max(1_000_000_000_000);
+const offcutMm = z.number().min(1, "At least a millimetre").max(100_000, "A hundred metres at most");
+export const MOST_OFFCUTS = 24;
+/** What a material came to. What is left out is booked as computed, and teaches nothing. */
+const useSchema = z.object({
+  key: z.string().max(80),
+  used: taken,
+  scrapped: taken,
+  /** Of what comes back: lengths that are kept as remnants, each a lot of its own. */
+  offcutsMm: z.array(offcutMm).max(MOST_OFFCUTS, `At most ${MOST_OFFCUTS} lengths`).default([]),
+  /** Where it does not agree with the flies tied: why. */
+  why: z.string().trim().max(200, "At most 200 characters").default(""),
+});
+export type KitUseSaid = z.infer<typeof useSchema>;
 const base = { room: "bench", params: none, query: none };
 export const sendTallies = endpoint({
   ...base,
@@ -51,9 +64,24 @@ export const finishBatch = endpoint({
   permission: "tie and tally",
   body: z.object({
     version: rowVersion,
-    uses: z.array(z.object({ key: z.string().max(80), used: taken, scrapped: taken })).max(100),
+    uses: z.array(useSchema).max(100),
     minutes: z.number().nonnegative().max(100000).optional(),
   }),
   reply: done,
 });
-export const benchEndpoints = [sendTallies, finishBatch];
+export const drawMore = endpoint({
+  ...base,
+  params: uuidParams,
+  id: "drawMore",
+  method: "post",
+  path: "/batches/:id/draw",
+  summary: "Draw more of a material into the kit while tying",
+  permission: "tie and tally",
+  body: z.object({
+    key: z.string().max(80),
+    quantity: taken.refine((q) => q > 0, "More than nothing"),
+    note: z.string().trim().max(200, "At most 200 characters").default(""),
+  }),
+  reply: done,
+});
+export const benchEndpoints = [sendTallies, finishBatch, drawMore];

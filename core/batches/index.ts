@@ -1,3 +1,4 @@
 export * from "./gate";
 export * from "./gather";
 export * from "./prep";
+export * from "./reconcile";

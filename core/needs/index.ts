@@ -1,3 +1,4 @@
+export * from "./breakage";
 export * from "./requirements";
 export * from "./taken";
 export * from "./workings";

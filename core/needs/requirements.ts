@@ -137,7 +137,9 @@ export function hookRequirement(
   known: Knowledge = {},
 ): Requirement {
   const code = hookCode(model.id, size);
-  const q = quantities([hookUse], "count", contextOf(flies, { component: "hook", material: { code } }, known));
+  const uses = [{ step: "hook", use: hookUse }];
+  const hook = { component: "hook", role: "hook", material: { code, form: "hook" }, uses } as const;
+  const q = quantities([hookUse], "count", contextOf(flies, hook, known));
   const requirement = {
     key: "hook",
     component: "hook",
@@ -148,7 +150,7 @@ export function hookRequirement(
     alternates: [],
     ...q,
     teaches: true,
-    uses: [{ step: "hook", use: hookUse }],
+    uses,
   };
   return { ...requirement, words: benchWords(requirement, "hook") };
 }

@@ -1,13 +1,21 @@
-import { SERVICE_LEVEL, piecePrior, type Outcomes, uncalibrated, type Calibration } from "../learning";
+import { SERVICE_LEVEL, type Outcomes, uncalibrated, type Calibration } from "../learning";
 import { cutLength, type ComponentUse } from "../fly";
 import { feathersForFibres, feathersPerFly, fliesPerPiece } from "../tying";
 import type { Material } from "../materials";
+import type { Role } from "../recipe";
+import { breakageKind, breakagePriors, type BreakageKind } from "./breakage";
 
 /** What the room has learned, and how sure it wants to be. Everything absent falls back to the priors. */
 export interface Knowledge {
   level?: number;
   calibration?: (component: string) => Calibration | undefined;
-  pieces?: (material: string) => Outcomes | undefined;
+  /** Pieces of a material that the room has counted as sound and as spoiled, beside the prior of their kind. */
+  pieces?: (material: string) => CountedPieces | undefined;
+}
+
+/** What finished batches have counted of a material's pieces. */
+export interface CountedPieces extends Outcomes {
+  batches: number;
 }
 
 /** How long a piece is cut: as stated, or to measure for what the room has learned that a fly takes. */
@@ -61,19 +69,37 @@ export interface Context {
   flies: number;
   level: number;
   calibration: Calibration;
+  /** Prior and log together. */
   pieces: Outcomes;
+  breaksAs: BreakageKind;
+  /** Batches that told how many of its pieces were spoiled. */
+  counted: number;
 }
 
-export function contextOf(
-  flies: number,
-  part: { component: string; material: { code: string; prepLoss?: Material["prepLoss"] } },
-  known: Knowledge,
-): Context {
+/** One component, as far as its losses go. */
+export interface Lossy {
+  component: string;
+  role: Role;
+  material: { code: string; form?: Material["form"]; prepLoss?: Material["prepLoss"] };
+  uses: readonly { use: Pick<ComponentUse, "kind"> }[];
+}
+
+export function contextOf(flies: number, part: Lossy, known: Knowledge): Context {
+  const { material } = part;
+  const breaksAs = breakageKind(
+    part.role,
+    material.form,
+    part.uses.map((u) => u.use),
+  );
+  const prior = breakagePriors[breaksAs];
+  const counted = known.pieces?.(material.code);
   return {
-    prepLoss: part.material.prepLoss?.share ?? 0,
+    prepLoss: material.prepLoss?.share ?? 0,
     flies,
     level: known.level ?? SERVICE_LEVEL,
     calibration: known.calibration?.(part.component) ?? uncalibrated,
-    pieces: known.pieces?.(part.material.code) ?? piecePrior,
+    pieces: { good: prior.good + (counted?.good ?? 0), bad: prior.bad + (counted?.bad ?? 0) },
+    breaksAs,
+    counted: counted?.batches ?? 0,
   };
 }

@@ -19,7 +19,8 @@ export function workingOf(
   const material = fly.parts.find((p) => p.component === requirement.component)?.material ?? {
     code: requirement.material,
   };
-  const c = contextOf(flies, { component: requirement.component, material }, known);
+  const { component, role, uses } = requirement;
+  const c = contextOf(flies, { component, role, material, uses }, known);
   const lost =
     c.prepLoss > 0
       ? [
@@ -38,6 +39,7 @@ export function workingOf(
   const counted = requirement.uses.every(({ use }) => piecesPerFly(use, Math.exp(c.calibration.m)) !== undefined);
   const started = term("flies started", flies, "flies");
   if (counted) {
+    const brokenFrom: Source = c.counted > 0 ? { from: "learned", batches: c.counted } : setting;
     const pieceBase = requirement.cutTo === undefined ? 1 : requirement.cutTo * basePerCore.um;
     return {
       formula: "Whole pieces",
@@ -47,8 +49,8 @@ export function workingOf(
         term("m, taken by each fly", requirement.perFly / (requirement.cutTo ?? 1), "pieces"),
         ...(requirement.cutTo === undefined ? [] : [term("cut to", requirement.cutTo, "mm", knownFrom(c.calibration))]),
         ...lost,
-        term("sound, prior and log", c.pieces.good, "pieces", setting),
-        term("spoiled, prior and log", c.pieces.bad, "pieces", setting),
+        term(`sound, prior of ${c.breaksAs} and log`, c.pieces.good, "pieces", brokenFrom),
+        term(`spoiled, prior of ${c.breaksAs} and log`, c.pieces.bad, "pieces", brokenFrom),
         term("level", 100 * c.level, "%", setting),
       ],
       through: [{ name: "needed, ⌈m · flies⌉", value: requirement.net / pieceBase, unit: "pieces" }],

@@ -9,3 +9,4 @@ export * from "./plan";
 export * from "./warnings";
 export * from "./orders";
 export * from "./wishes";
+export * from "./kit";

@@ -13,7 +13,7 @@ import { allocateFor, freeFor } from "./allocation";
 import { breachesOf } from "./breaches";
 import { skillsOf } from "./compute";
 import { gateOf } from "./gate";
-import { preparedOf } from "./queries";
+import { preparedOf, tiedOf } from "./queries";
 import { remedyFor } from "./remedy";
 import { missingOf, readBatchRoom, type BatchRoom } from "./room";
 import { readTiming } from "./timing";
@@ -116,6 +116,7 @@ export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
     ...batch,
     requirements: data,
     prep: await prepOf(db, room),
+    tied: await tiedOf(db, batch),
     held_back: batch.state === "planned" ? gateOf(room, people) : [],
     history: await historyOf(db, "batch", id),
     startsWorking: {

@@ -143,6 +143,8 @@ export interface BatchUseRow {
   used: Quantity;
   scrapped: Quantity;
   returned: Quantity;
+  /** Where it did not agree with the flies tied: why. */
+  why: string;
 }
 
 export const batchUseEntity = new EntitySchema<BatchUseRow>({
@@ -158,6 +160,7 @@ export const batchUseEntity = new EntitySchema<BatchUseRow>({
     used: bigint(),
     scrapped: bigint(),
     returned: bigint(),
+    why: text({ default: "" }),
   },
   checks: [
     { name: "batch_use_flies_check", expression: "flies > 0" },
@@ -247,6 +250,23 @@ export const componentOutcomeEntity = new EntitySchema<ComponentOutcomeRow>({
   },
 });
 
+/** Pieces of a material that finished batches tied with and that broke or were spoiled, as somebody counted them. */
+export interface MaterialOutcomeRow {
+  materialCode: string;
+  sound: number;
+  spoilt: number;
+  batches: number;
+}
+export const materialOutcomeEntity = new EntitySchema<MaterialOutcomeRow>({
+  name: "material_outcome",
+  columns: {
+    materialCode: text({ primary: true, ...refers("material") }),
+    sound: bigint(),
+    spoilt: bigint(),
+    batches: int(),
+  },
+});
+
 export const batchEntities = [
   batchEntity,
   batchClaimEntity,
@@ -255,4 +275,5 @@ export const batchEntities = [
   tallyEntity,
   patternOutcomeEntity,
   componentOutcomeEntity,
+  materialOutcomeEntity,
 ];

@@ -1,9 +1,14 @@
-import { skuKey, type Sku } from "@kasten/core/batches";
+import { skuKey, type Sku, type Tied } from "@kasten/core/batches";
 import type { Asked } from "@kasten/core/recipe";
 import type { Batch } from "@kasten/contract/batches";
 import { row, rows, type Db } from "../database/rows";
 import type { DayCursor } from "../http/cursors";
-import { componentOutcomeEntity, patternOutcomeEntity, type ComponentOutcomeRow } from "./entities";
+import {
+  componentOutcomeEntity,
+  materialOutcomeEntity,
+  patternOutcomeEntity,
+  type ComponentOutcomeRow,
+} from "./entities";
 
 /** A batch that is not finished, with its claims and tallies, before anything is computed. */
 export type OpenBatch = Omit<Batch, "owed" | "starts" | "due" | "minutes"> & {
@@ -126,6 +131,26 @@ export async function addOutcome(
     );
 }
 
+/** What finished batches counted of each material's pieces. */
+export const pieceOutcomes = async (db: Db): Promise<Map<string, { good: number; bad: number; batches: number }>> =>
+  new Map(
+    (await db.getRepository(materialOutcomeEntity).find()).map((o) => [
+      o.materialCode,
+      { good: o.sound, bad: o.spoilt, batches: o.batches },
+    ]),
+  );
+
+/** Adds what a batch has counted, material by material in one order. */
+export async function addPieces(db: Db, counted: { material: string; sound: number; spoilt: number }[]): Promise<void> {
+  for (const c of [...counted].sort((a, b) => a.material.localeCompare(b.material)))
+    await db.query(
+      `INSERT INTO material_outcome AS o (material_code, sound, spoilt, batches) VALUES ($1, $2, $3, 1)
+       ON CONFLICT (material_code) DO UPDATE SET sound = o.sound + EXCLUDED.sound,
+         spoilt = o.spoilt + EXCLUDED.spoilt, batches = o.batches + 1`,
+      [c.material, c.sound, c.spoilt],
+    );
+}
+
 /** Kinds of flies in open orders. */
 export const orderedFlies = (db: Db): Promise<Sku[]> =>
   rows(
@@ -191,3 +216,17 @@ export const preparedOf = (db: Db, batch: string): Promise<{ kind: string; compo
     .addSelect("p.name", "by")
     .where("bp.batchId = :batch", { batch })
     .getRawMany();
+
+/** What was tied of a batch, its rejects by what each of them cost; one of which nobody said is a whole fly. */
+export async function tiedOf(db: Db, batch: { id: string; good: number }): Promise<Tied> {
+  const lost = await rows<{ loss: string | null; count: number }>(
+    db,
+    `SELECT t.loss, count(*)::int AS count FROM tally t WHERE t.batch_id = $1 AND t.kind = 'reject'
+       AND NOT EXISTS (SELECT 1 FROM tally u WHERE u.undoes = t.id AND u.kind = 'undo') GROUP BY t.loss`,
+    [batch.id],
+  );
+  const of = (loss: string): number => lost.find((l) => l.loss === loss)?.count ?? 0;
+  const all = lost.reduce((sum, l) => sum + l.count, 0);
+  const [hookKept, timeOnly] = [of("hook kept"), of("time only")];
+  return { good: batch.good, wholeFly: all - hookKept - timeOnly, hookKept, timeOnly };
+}

@@ -10,10 +10,12 @@ import {
   reserveAllAnew,
   reserveBatch,
   splitBatch,
+  takeBackBatch,
   unreserveBatch,
 } from "@kasten/contract/batches";
 import type { Register } from "../http/handle";
 import { batchDetail } from "./detail";
+import { takeBack } from "./kit";
 import { batchPage } from "./page";
 import { edit, letPass, logPrep, merge, pull, release, reserve, reserveAnew, split, unreserve } from "./service";
 
@@ -42,6 +44,10 @@ export function batchRoutes(register: Register): void {
   });
   register(releaseBatch, async ({ db, person, params, body }) => {
     await release(db, person, params.id, body.version);
+    return ok;
+  });
+  register(takeBackBatch, async ({ db, person, params, body }) => {
+    await takeBack(db, person, params.id, body.version);
     return ok;
   });
   register(pullBatch, async ({ db, person, params, body }) => {

@@ -1,4 +1,5 @@
-import { finishBatch, sendTallies } from "@kasten/contract/bench";
+import { drawMore, finishBatch, sendTallies } from "@kasten/contract/bench";
+import { drawMore as draw } from "../batches";
 import type { Register } from "../http/handle";
 import { countsOf, tellCounts } from "./queries";
 import { finish, keepTally } from "./service";
@@ -15,6 +16,10 @@ export function benchRoutes(register: Register): void {
     for (const b of touched.sort()) await tellCounts(db, b);
     const counts = await countsOf(db, touched);
     return { counts: counts.map(({ id, good, rejected }) => ({ batch: id, good, rejected })), refused };
+  });
+  register(drawMore, async ({ db, person, params, body }) => {
+    await draw(db, person, params.id, body);
+    return { ok: true as const };
   });
   register(finishBatch, async ({ db, person, params, body }) => {
     await finish(db, person, params.id, body);

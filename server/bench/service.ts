@@ -1,13 +1,10 @@
-import type { Requirement } from "@kasten/core/needs";
-import { quantityWords } from "@kasten/core/materials";
 import { dozensText } from "@kasten/core/orders";
-import { basePerCore, less, lesser, nothing, quantity, quantityOf, sumOf, type Quantity } from "@kasten/core/units";
+import { nothing, quantity } from "@kasten/core/units";
 import type { finishBatch, Tally } from "@kasten/contract/bench";
 import type { BodyOf } from "@kasten/contract/http";
 import {
   batchById,
   batchEntity,
-  batchUseEntity,
   changeBatch,
   learn,
   lockFlyOf,
@@ -16,17 +13,17 @@ import {
   owedOf,
   readBatchRoom,
   tallyEntity,
+  tiedOf,
   tiedMostBy,
   wayOf,
-  type BatchRoom,
   type OpenBatch,
-  type TaughtUse,
 } from "../batches";
-import { insert, insertNew, locked, type Db } from "../database/rows";
+import { insertNew, locked, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
 import { stale } from "../http/versions";
-import { bench, bins, insertFlyLot, kitLots, lockLotsOfBatch, move, putBy, scrap } from "../ledger";
+import { bench, bins, insertFlyLot, lockLotsOfBatch, move, putBy, scrap } from "../ledger";
 import { logEvent } from "../log";
+import { closeKit } from "./kit";
 
 type Who = { id: string };
 
@@ -88,14 +85,15 @@ export async function finish(db: Db, person: Who, id: string, body: Finish): Pro
   const open = await lockedForFinish(db, id, body);
   const room = await readBatchRoom(db, id);
   await lockLotsOfBatch(db, id);
-  const uses = await closeKit(db, person, room, open, body.uses);
-  await learn(db, open, uses);
-  const [good, rejected] = [quantity(open.good, "count"), quantity(open.rejected, "count")];
+  const tied = await tiedOf(db, open);
+  const taught = await closeKit(db, person, room, open, tied, body.uses);
+  await learn(db, open, taught);
+  const [good, thrown] = [quantity(open.good, "count"), quantity(tied.wholeFly, "count")];
   const [from, binPlace, scrapPlace] = [await bench(db), await bins(db), await scrap(db)];
   const lot = await insertFlyLot(db, `B${open.number}`, open, id);
   if (good > nothing) await move(db, person, { lot, quantity: good, from, to: binPlace, reason: "tied", batch: id });
-  if (rejected > nothing)
-    await move(db, person, { lot, quantity: rejected, from, to: scrapPlace, reason: "rejected", batch: id });
+  if (thrown > nothing)
+    await move(db, person, { lot, quantity: thrown, from, to: scrapPlace, reason: "rejected", batch: id });
   const timed = {
     minutes: body.minutes ?? null,
     minutesComputed: minutesComputed(room.computed),
@@ -115,80 +113,6 @@ async function tell(db: Db, person: Who, open: OpenBatch): Promise<void> {
   await logEvent(db, person, "batch", id, "finished", told);
   for (const order of new Set(open.claims.map((c) => c.orderId)))
     await logEvent(db, person, "order", order, "ready", `Flies of batch ${number} are ready: ${patternName} ${size}`);
-}
-
-/**
- * Used leaves the kit for the flies, spoiled goes to scrap, the rest back to the drawer it came from. It must add up.
- */
-async function closeKit(
-  db: Db,
-  person: Who,
-  room: BatchRoom,
-  open: OpenBatch & { kitId: number },
-  uses: Finish["uses"],
-): Promise<TaughtUse[]> {
-  const taught: TaughtUse[] = [];
-  const tied = open.good + open.rejected;
-  const lots = await kitLots(db, open.id, open.kitId);
-  for (const r of room.computed.requirements) {
-    const own = lots.filter((l) => l.key === r.key);
-    const taken = sumOf(own.map((l) => l.quantity));
-    const { used, scrapped } = usedOf(r, taken, tied, uses);
-    await emptyKit(db, person, open, r.key, own, used, scrapped);
-    if (taken === nothing) continue;
-    const computed = r.teaches ? quantity(Math.max(1, r.perFly * tied * basePerCore[r.unit]), r.unit) : null;
-    if (r.unit !== "count") taught.push({ component: r.component, used, computed });
-    await insert(db, batchUseEntity, {
-      batchId: open.id,
-      key: r.key,
-      component: r.component,
-      materialCode: r.material,
-      flies: tied,
-      computed,
-      taken,
-      used,
-      scrapped,
-      returned: less(taken, used, scrapped),
-    });
-  }
-  return taught;
-}
-
-/** What was used and spoiled: as was said, else as computed. No more than was in the kit. */
-function usedOf(r: Requirement, taken: Quantity, tied: number, uses: Finish["uses"]) {
-  const said = uses.find((u) => u.key === r.key);
-  const used = said ? quantity(said.used, r.unit) : lesser(taken, quantityOf(r.perFly * tied, r.unit));
-  const scrapped = said ? quantity(said.scrapped, r.unit) : nothing;
-  if (used + scrapped > taken)
-    throw refused(
-      `${quantityWords(used + scrapped, r.unit)} of ${r.materialName} is more than the ${quantityWords(taken, r.unit)} in the kit. Correct what was used, or pull what was taken beside it.`,
-    );
-  return { used, scrapped };
-}
-
-async function emptyKit(
-  db: Db,
-  person: Who,
-  { id: batch, kitId: from }: { id: string; kitId: number },
-  key: string,
-  lots: { lot: string; quantity: Quantity; drawer: number }[],
-  used: Quantity,
-  scrapped: Quantity,
-): Promise<void> {
-  const [benchPlace, scrapPlace] = [await bench(db), await scrap(db)];
-  let [openUse, openScrap] = [used, scrapped];
-  for (const l of lots) {
-    const forUse = lesser(openUse, l.quantity);
-    const forScrap = lesser(openScrap, less(l.quantity, forUse));
-    const parts = [
-      { quantity: forUse, to: benchPlace, reason: "tied on flies" },
-      { quantity: forScrap, to: scrapPlace, reason: "spoiled" },
-      { quantity: less(l.quantity, forUse, forScrap), to: l.drawer, reason: "returned" },
-    ];
-    for (const p of parts) if (p.quantity > nothing) await move(db, person, { lot: l.lot, from, batch, key, ...p });
-    openUse = less(openUse, forUse);
-    openScrap = less(openScrap, forScrap);
-  }
 }
 
 /** Good flies are put by for the lines that the batch was made for, earliest due first. */

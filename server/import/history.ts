@@ -120,6 +120,8 @@ async function importUses(db: Db, { batch, requirements }: ComputedBatch, h: His
     return { batchId, key, component, materialCode, flies, ...amounts };
   });
   await insertAll(db, batchUseEntity, uses);
-  const counted = new Set(requirements.filter((r) => r.unit === "count").map((r) => r.key));
-  return uses.filter((u) => !counted.has(u.key));
+  const measured = new Set(requirements.filter((r) => r.unit !== "count").map((r) => r.key));
+  return uses
+    .filter((u) => measured.has(u.key))
+    .map(({ materialCode: material, ...u }) => ({ ...u, material, isMeasured: true }));
 }

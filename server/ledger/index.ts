@@ -1,3 +1,4 @@
+export * from "./derive";
 export * from "./entities";
 export * from "./move";
 export * from "./places";

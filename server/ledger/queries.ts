@@ -165,25 +165,43 @@ export const lockLotsOfBatch = async (db: Db, batch: string): Promise<void> => {
   );
 };
 
-/** What lies in a kit, by key and lot, with the drawer from which it came. */
-export async function kitLots(
-  db: Db,
-  batch: string,
-  kit: number,
-): Promise<{ key: string; lot: string; quantity: Quantity; drawer: number }[]> {
-  const put = await rows<{ key: string; lot: string; quantity: Quantity; drawer: number; there: Quantity }>(
+/** Dye lots that a batch has in its kit for one of its keys; "" for what is not dyed. */
+export const dyeLotsInKit = async (db: Db, batch: string, key: string): Promise<string[]> =>
+  (
+    await rows<{ dyeLot: string }>(
+      db,
+      `SELECT DISTINCT l.dye_lot AS "dyeLot" FROM movement m JOIN lot l ON l.id = m.lot_id
+       JOIN place t ON t.id = m.to_place WHERE m.batch_id = $1 AND m.batch_key = $2 AND t.kind = 'kit'`,
+      [batch, key],
+    )
+  ).map((r) => r.dyeLot);
+
+/** So much of a lot in a kit, for which key, and the drawer from which it came. */
+export interface KitLot {
+  key: string;
+  lot: string;
+  quantity: Quantity;
+  drawer: number;
+}
+
+/** What lies in a kit, by key and lot. */
+export async function kitLots(db: Db, batch: string, kit: number): Promise<KitLot[]> {
+  const put = await rows<KitLot & { there: Quantity }>(
     db,
-    `SELECT m.batch_key AS key, m.lot_id AS lot, sum(m.quantity)::bigint AS quantity, max(m.from_place)::int AS drawer,
-       b.quantity AS there
+    `SELECT m.batch_key AS key, m.lot_id AS lot,
+       sum(CASE WHEN m.to_place = $2 THEN m.quantity ELSE -m.quantity END)::bigint AS quantity,
+       (max(m.from_place) FILTER (WHERE m.to_place = $2))::int AS drawer, b.quantity AS there
      FROM movement m JOIN balance b ON b.lot_id = m.lot_id AND b.place_id = $2
-     WHERE m.batch_id = $1 AND m.to_place = $2 AND m.batch_key IS NOT NULL GROUP BY 1, 2, b.quantity ORDER BY 2, 1`,
+     WHERE m.batch_id = $1 AND (m.to_place = $2 OR m.from_place = $2) AND m.batch_key IS NOT NULL
+     GROUP BY 1, 2, b.quantity HAVING sum(CASE WHEN m.to_place = $2 THEN m.quantity ELSE -m.quantity END) > 0
+     ORDER BY 2, 1`,
     [batch, kit],
   );
   return [...groupBy(put, (p) => p.lot).values()].flatMap(asCounted);
 }
 
 /** A kit has what was counted in it, whatever was put in: less of the last that asked, or more of the first. */
-function asCounted(keys: { key: string; lot: string; quantity: Quantity; drawer: number; there: Quantity }[]) {
+function asCounted(keys: (KitLot & { there: Quantity })[]): KitLot[] {
   let left = keys[0]?.there ?? nothing;
   const shared = keys.map(({ there: _there, ...k }) => {
     const quantity = lesser(left, k.quantity);

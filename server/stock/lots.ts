@@ -17,14 +17,13 @@ import { conflict, fieldProblem, notFound, refused } from "../http/problems";
 import { stale } from "../http/versions";
 import {
   counted,
-  freeLotCode,
-  insertLot,
   lotEntity,
+  lotLike,
   move,
   placeEntity,
   scrap,
-  sorting,
   stockCountEntity,
+  turnInto,
   type LotRow,
 } from "../ledger";
 import { logEvent } from "../log";
@@ -34,14 +33,15 @@ import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, placesOf } 
 import { movementsOf } from "./queries";
 
 type Who = { id: string };
-type Known = LotRow & { material: MaterialRow };
+type Known = LotRow & { materialCode: string; material: MaterialRow };
 
 /** A lot of a material, locked until the transaction ends, so that two people never count it against each other. */
 async function lockedLot(db: Db, id: string): Promise<Known> {
   const lot = await locked(db, lotEntity, { id });
   if (!lot?.materialCode) throw notFound("lot");
-  const material = await db.getRepository(materialEntity).findOneByOrFail({ code: lot.materialCode });
-  return { ...lot, material };
+  const { materialCode } = lot;
+  const material = await db.getRepository(materialEntity).findOneByOrFail({ code: materialCode });
+  return { ...lot, materialCode, material };
 }
 
 const barbOf = (l: Pick<LotRow, "barbFromUm" | "barbToUm">): [number, number] | null =>
@@ -156,24 +156,6 @@ export async function throwAway(db: Db, person: Who, id: string, body: BodyOf<ty
   await logEvent(db, person, "stock", lot.material.code, "scrapped", told);
 }
 
-/** What a lot made of another has from it. */
-const asIts = (lot: LotRow) => ({
-  dyeLot: lot.dyeLot,
-  grade: lot.grade,
-  side: lot.side,
-  barb: barbOf(lot),
-  receivedAt: lot.receivedAt,
-  priceCents: lot.priceCents,
-  priceFor: lot.priceFor,
-  soldAs: lot.soldAs,
-  supplierId: lot.supplierId,
-  openedOn: lot.openedOn,
-  expiresOn: lot.expiresOn,
-  apartUntil: lot.apartUntil,
-  origin: lot.origin,
-  papers: lot.papers,
-});
-
 export async function split(
   db: Db,
   person: Who,
@@ -182,20 +164,16 @@ export async function split(
 ): Promise<{ id: string; code: string }> {
   const lot = await lockedLot(db, id);
   const much = await taken(db, lot, body.place, body.quantity);
-  const code = body.lot || (await freeLotCode(db, lot.code));
-  const made = await insertLot(db, {
-    ...asIts(lot),
-    code,
-    material: lot.material.code,
+  const { id: made, code } = await lotLike(db, lot, {
+    code: body.lot,
     remnant: body.remnant || lot.remnant,
     note: body.note,
     ...(body.grade !== undefined && { grade: body.grade }),
   });
-  const between = await sorting(db);
   const to = body.drawer === undefined ? body.place : await drawerFor(db, body.drawer);
   const note = `from lot ${lot.code}${body.note ? `: ${body.note}` : ""}`;
-  await move(db, person, { lot: id, quantity: much, from: body.place, to: between, reason: "split", note });
-  await move(db, person, { lot: made, quantity: much, from: between, to, reason: "split", note });
+  const from = body.place;
+  await turnInto(db, person, { lot: id, into: made, quantity: much, from, to, reason: "split", note });
   const told = `Made lot ${code} of ${words(much, lot.material.unit)} from lot ${lot.code}`;
   await logEvent(db, person, "stock", lot.material.code, "split", told);
   return { id: made, code };
@@ -267,7 +245,6 @@ export async function grade(db: Db, person: Who, id: string, body: BodyOf<typeof
     note: "estimated as it was sorted",
   });
   const sample = body.classes.map(({ side, ...c }): SampledClass => ({ ...c, ...(side && { side }) }));
-  const between = await sorting(db);
   const bin = await scrap(db);
   const told: string[] = [];
   for (const c of gradeSkin(sample, total)) {
@@ -285,8 +262,7 @@ export async function grade(db: Db, person: Who, id: string, body: BodyOf<typeof
     const class_ = await classLot(db, lot, c);
     const note = body.note || `sorted from ${lot.code}`;
     const much = quantity(usable, "count");
-    await move(db, person, { ...from, quantity: much, to: between, reason: "sorted", note });
-    await move(db, person, { lot: class_, quantity: much, from: between, to: body.place, reason: "sorted", note });
+    await turnInto(db, person, { ...from, into: class_, quantity: much, to: body.place, reason: "sorted", note });
     told.push(`${usable} of ${c.fromMm}–${c.toMm} mm${c.side ? ` ${c.side}` : ""}`);
   }
   const sentence = `Sorted lot ${lot.code}, ${total} feathers: ${told.join(", ")}`;
@@ -302,12 +278,6 @@ async function classLot(db: Db, skin: Known, c: Pick<SampledClass, "fromMm" | "t
   );
   if (mine) return mine.id;
   const name = `${skin.code} ${c.fromMm}–${c.toMm}${side ? ` ${side}` : ""}`;
-  return insertLot(db, {
-    ...asIts(skin),
-    code: name,
-    material: skin.material.code,
-    side,
-    barb: [c.fromMm, c.toMm],
-    skinId: skin.id,
-  });
+  const made = await lotLike(db, skin, { code: name, side, barb: [c.fromMm, c.toMm], skinId: skin.id });
+  return made.id;
 }

@@ -7,7 +7,7 @@ import type { BatchChange } from "./change";
 
 /** The next thing to do with a batch, and what still stands against it. */
 const props = defineProps<{ batch: BatchDetail; busy: boolean; can: boolean }>();
-defineEmits<{ reserve: []; giveBack: []; release: []; choose: [change: BatchChange] }>();
+defineEmits<{ reserve: []; giveBack: []; release: []; takeBack: []; choose: [change: BatchChange] }>();
 const allReserved = computed(() =>
   props.batch.requirements.every((r) => r.reserved.reduce((n, x) => n + x.quantity, 0) + r.pulled >= r.issue),
 );
@@ -44,6 +44,14 @@ const atBench = computed(() => ["pulled", "tying"].includes(props.batch.state));
       <RouterLink v-if="atBench" class="btn btn-main" :to="`/bench/${batch.id}`">To the bench</RouterLink>
       <button v-if="can && someReserved && isPlanned" class="btn" :disabled="busy" @click="$emit('giveBack')">
         Give reservations back
+      </button>
+      <button
+        v-if="can && (isReleased || atBench) && batch.good + batch.rejected === 0"
+        class="btn"
+        :disabled="busy"
+        @click="$emit('takeBack')"
+      >
+        Take the release back
       </button>
       <TickBox
         v-if="can && isPlanned"

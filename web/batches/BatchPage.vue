@@ -7,6 +7,7 @@ import {
   exceptBatch,
   readBatch,
   releaseBatch,
+  takeBackBatch,
   reserveBatch,
   unreserveBatch,
   type BatchDetail,
@@ -51,6 +52,12 @@ const params = computed(() => ({ id: props.id }));
 const again = async (said: unknown) => void (said && (await batch.refetch()));
 const reserve = async () => again(await send(reserveBatch, { params: params.value }));
 const giveBack = async () => again(await send(unreserveBatch, { params: params.value }, "Reservations given back"));
+async function takeBack(): Promise<void> {
+  if (!b.value) return;
+  const body = { version: b.value.version };
+  if (await send(takeBackBatch, { params: params.value, body }, "Planned again; its kit is in the drawers"))
+    await batch.refetch();
+}
 async function release(): Promise<void> {
   if (b.value)
     await again(
@@ -117,6 +124,7 @@ const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
           @reserve="reserve"
           @give-back="giveBack"
           @release="release"
+          @take-back="takeBack"
           @choose="choose"
         />
         <p v-if="!maker" class="mt-3 text-soft">{{ askWhom("make up batches") }}</p>

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { readBatch } from "@kasten/contract/batches";
-import { finishBatch, sendTallies } from "@kasten/contract/bench";
+import { drawMore, finishBatch, sendTallies } from "@kasten/contract/bench";
 import { type FakeServer, mountIn, settle } from "../testing/room";
 import * as things from "../testing/things";
 
@@ -93,12 +93,26 @@ describe("the tally", () => {
       ?.trigger("click");
     await settle();
     expect(screen.get("h2").text()).toBe("Finish batch 40: 24 good, 0 rejected");
+    const used = screen.get("[aria-label='Used of Nymph, 12, hook']");
+    expect((used.element as HTMLInputElement).value).toBe("24");
     await screen.get("form").trigger("submit");
     await settle();
-    expect(server.of(finishBatch)[0]?.body).toMatchObject({
-      version: 5,
-      uses: [{ key: "hook", used: 24, scrapped: 0 }],
-    });
+    expect(server.of(finishBatch)[0]?.body).toEqual({ version: 5, uses: [] });
+  });
+
+  test("draws more of what was taken beside the kit", async () => {
+    const { server } = bench({ requirements: [things.requirement({ pulled: 26 })] });
+    server.answer(drawMore, { ok: true });
+    const { screen } = await open(server);
+    await screen
+      .findAll("button")
+      .find((x) => x.text().startsWith("In the kit"))
+      ?.trigger("click");
+    await screen.get("form input[type=number]").setValue(3);
+    await screen.get("form input[maxlength]").setValue("dropped");
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(drawMore).map((r) => r.body)).toEqual([{ key: "hook", quantity: 3, note: "dropped" }]);
   });
 
   test("refuses to close a batch with more used and spoiled than was taken", async () => {

@@ -4,19 +4,19 @@ import WishNote from "../parts/WishNote.vue";
 import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onMounted, ref, watch } from "vue";
-import { finishBatch } from "@kasten/contract/bench";
+import { drawMore, finishBatch, type KitUseSaid } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
 import { call } from "../http";
 import FoldOut from "../parts/FoldOut.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
-import { quantity } from "../parts/format";
 import { tellKeys } from "../parts/keySheet";
 import { useChange } from "../parts/useChange";
 import { AskedNote, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import { isInField } from "./keys";
+import KitList from "./KitList.vue";
 import RejectChoice, { type Reject } from "./RejectChoice.vue";
 import StepInHand from "./StepInHand.vue";
 import { useTallies } from "./tallyQueue";
@@ -95,10 +95,11 @@ async function openFinish(): Promise<void> {
   opening.value = false;
   finishing.value = read.status === "success";
 }
-async function finish(
-  uses: { key: string; used: number; scrapped: number }[],
-  minutes: number | undefined,
-): Promise<void> {
+async function draw(key: string, much: number, note: string): Promise<void> {
+  const body = { key, quantity: much, note };
+  if (await send(drawMore, { params: { id: props.id }, body }, "In the kit")) await batch.refetch();
+}
+async function finish(uses: KitUseSaid[], minutes: number | undefined): Promise<void> {
   if (!b.value) return;
   const said = await send(
     finishBatch,
@@ -188,11 +189,7 @@ async function finish(
           }}
         </p>
         <FoldOut class="text-[0.95rem]" title="In the kit">
-          <ul>
-            <li v-for="r in b.requirements" :key="r.key">
-              {{ r.role }}: {{ quantity(r.pulled, r.unit) }} {{ r.materialName }}
-            </li>
-          </ul>
+          <KitList :batch="b" :can="canTally" :busy="busy" @draw="draw" />
         </FoldOut>
         <p class="text-[0.88rem] text-soft">Rest hands, neck and eyes ten minutes in every hour.</p>
       </section>

@@ -167,6 +167,7 @@ export const batch = (of: Partial<BatchDetail> = {}): BatchDetail => ({
   starts: 26,
   due: "2026-12-18",
   version: 5,
+  tied: { good: of.good ?? 0, wholeFly: of.rejected ?? 0, hookKept: 0, timeOnly: 0 },
   good: 0,
   rejected: 0,
   minutes: 180,

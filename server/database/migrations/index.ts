@@ -13,6 +13,7 @@ import { Twelfth1700000000012 } from "./0012";
 import { Thirteenth1700000000013 } from "./0013";
 import { Fourteenth1700000000014 } from "./0014";
 import { Fifteenth1700000000015 } from "./0015";
+import { Sixteenth1700000000016 } from "./0016";
 
 /** In the order in which they are run; none is ever changed once it has been released. */
 export const migrations = [
@@ -31,4 +32,5 @@ export const migrations = [
   Thirteenth1700000000013,
   Fourteenth1700000000014,
   Fifteenth1700000000015,
+  Sixteenth1700000000016,
 ];

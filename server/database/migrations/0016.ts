@@ -1,0 +1,22 @@
+import type { MigrationInterface, QueryRunner } from "typeorm";
+
+/** What batches teach of breakage, and why a kit did not agree with its flies. */
+export class Sixteenth1700000000016 implements MigrationInterface {
+  name = "Sixteenth1700000000016";
+
+  async up(runner: QueryRunner): Promise<void> {
+    for (const statement of statements) await runner.query(statement);
+  }
+
+  async down(): Promise<void> {
+    throw new Error("This migration is not undone: restore a backup instead.");
+  }
+}
+
+const statements = [
+  "ALTER TABLE batch_use ADD COLUMN why text NOT NULL DEFAULT ''",
+  `CREATE TABLE material_outcome (
+     material_code text PRIMARY KEY REFERENCES material, sound bigint NOT NULL, spoilt bigint NOT NULL,
+     batches integer NOT NULL
+   )`,
+];
