@@ -19,7 +19,7 @@ import { batchDetail, batchRoutes, materialsCsv } from "./batches";
 import { benchRoutes } from "./bench";
 import { bookRoutes } from "./book";
 import { boxRoutes } from "./box";
-import { buyingRoutes, onePurchase, purchaseCsv, type Cheapest } from "./buying";
+import { buyingRoutes, onePurchase, pricesCsv, purchaseCsv, type Cheapest } from "./buying";
 import { catalogueRoutes } from "./catalogue";
 import { customerRoutes } from "./customers";
 import { SteadyClient } from "./database/steady";
@@ -43,7 +43,7 @@ import { calendarByKey, calendarOf, planRoutes } from "./plans";
 import { sessionSecret } from "./settings";
 import { setupRoutes } from "./setup";
 import { SocketScale, type ScaleLink } from "./standins";
-import { lotsCsv, movementsCsv, scaleRoutes, stockRoutes } from "./stock";
+import { countsCsv, lotsCsv, movementsCsv, photoOf, scaleRoutes, stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
 export interface AppOptions {
@@ -219,6 +219,11 @@ function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
       .attachment("lots.csv")
       .send(await lotsCsv(source.manager));
   });
+  api.get("/lots/:id/photo", async (request, response) => {
+    await signedIn(request);
+    const { mediaType, image } = await photoOf(source.manager, uuidParams.parse(request.params).id);
+    response.type(mediaType).set("Cache-Control", "private, max-age=300").send(image);
+  });
   api.get("/movements.csv", async (request, response) => {
     await signedIn(request);
     const { days } = movementsQuery.parse(request.query);
@@ -226,6 +231,21 @@ function roomRoutes(options: AppOptions, scale: ScaleLink): express.Router {
       .type("text/csv")
       .attachment("movements.csv")
       .send(await movementsCsv(source.manager, days));
+  });
+  api.get("/counts.csv", async (request, response) => {
+    await signedIn(request);
+    const { days } = movementsQuery.parse(request.query);
+    response
+      .type("text/csv")
+      .attachment("counts.csv")
+      .send(await countsCsv(source.manager, days));
+  });
+  api.get("/prices.csv", async (request, response) => {
+    await signedIn(request);
+    response
+      .type("text/csv")
+      .attachment("prices.csv")
+      .send(await pricesCsv(source.manager));
   });
   api.get("/people/:id/plan.ics", async (request, response) => {
     await signedIn(request);

@@ -4,7 +4,7 @@ import { fileFields } from "./fields";
 
 export * from "./fields";
 
-export const fileKinds = ["customers", "materials", "hooks", "lots", "orders"] as const;
+export const fileKinds = ["customers", "materials", "hooks", "lots", "prices", "counts", "orders"] as const;
 export type FileKind = (typeof fileKinds)[number];
 
 /** What becomes of a line: added, put in place of what is there, there already, or not right. */

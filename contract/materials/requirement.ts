@@ -10,6 +10,8 @@ export const reservationSchema = z.object({
   place: z.string(),
   quantity: z.number().int(),
   /** Lengths to cut of it, and what of a remnant is left then; null where it is not cut to length. */
+  /** What this very lot has of its own, a few words each. */
+  about: z.array(z.string()),
   cut: z.object({ lengths: z.number(), ofMm: z.number(), leftMm: z.number().nullable() }).nullable(),
 });
 export const requirementSchema = z.object({

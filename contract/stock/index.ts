@@ -3,6 +3,7 @@ import { stockUnits } from "@kasten/core/units";
 import { barbClass, done, endpoint, idParams, none, realDay } from "../http";
 import { drawerCode, moreThanNothing } from "./common";
 import { findStock } from "./find";
+import { foundEndpoints } from "./found";
 import { lotEndpoints, soldAs } from "./lot";
 import { readOutlook } from "./outlook";
 import { readScale, tellScale } from "./scale";
@@ -10,6 +11,7 @@ import { takeEndpoints } from "./take";
 
 export { drawerCode } from "./common";
 export * from "./find";
+export * from "./found";
 export * from "./lot";
 export * from "./outlook";
 export * from "./scale";
@@ -241,5 +243,6 @@ export const stockEndpoints = [
   readScale,
   tellScale,
   ...lotEndpoints,
+  ...foundEndpoints,
   ...takeEndpoints,
 ];

@@ -1,6 +1,8 @@
 import { z } from "zod";
+import { materialForms, standings } from "@kasten/core/materials";
+import { colourDepths, consistencies, type LotTraits } from "@kasten/core/stock";
 import { stockUnits } from "@kasten/core/units";
-import { done, endpoint, figure, none, realDay, rowVersion, sentence, short, uuidParams } from "../http";
+import { done, endpoint, figure, none, realDay, rowVersion, sentence, short, uuidParams, type Same } from "../http";
 import { baseUnits, drawerCode, moreThanNothing } from "./common";
 
 /** Forms in which materials are sold. */
@@ -27,6 +29,30 @@ export const soldForms = [
   "single piece",
 ] as const;
 export const soldAs = z.enum(["", ...soldForms]);
+const share = z.number().min(0, "A share from 0 to 1").max(1, "A share from 0 to 1");
+/** Seen or measured on this very lot. */
+export const lotTraitsSchema = z.strictObject({
+  area: z.string().trim().max(40, "At most 40 characters").optional(),
+  age: z.string().trim().max(40, "At most 40 characters").optional(),
+  depth: z.enum(colourDepths).optional(),
+  splits: share.optional(),
+  unusable: share.optional(),
+  perMm: figure("fibresPerMm").optional(),
+  stemMm: figure("usableMm").optional(),
+  fibreMm: figure("fibreMm").optional(),
+  stapleMm: figure("fibreMm").optional(),
+  band: z.string().trim().max(40, "At most 40 characters").optional(),
+  gauge: z.string().trim().max(20, "At most 20 characters").optional(),
+  finish: z.string().trim().max(60, "At most 60 characters").optional(),
+  consistency: z.enum(consistencies).optional(),
+  used: z.boolean().optional(),
+  labelColour: z.string().trim().max(60, "At most 60 characters").optional(),
+  seenColour: z
+    .string()
+    .regex(/^#[\da-f]{6}$/i, "A colour such as #8a6b3f")
+    .optional(),
+});
+export const traitsAreOneType: Same<z.infer<typeof lotTraitsSchema>, LotTraits> = true;
 const words = (most: number) => z.string().trim().max(most, `At most ${most} characters`);
 const day = realDay.nullable();
 
@@ -46,6 +72,7 @@ export const lotFactsSchema = z.object({
   origin: words(200),
   papers: words(200),
   note: words(400),
+  traits: lotTraitsSchema,
 });
 export type LotFacts = z.infer<typeof lotFactsSchema>;
 
@@ -91,13 +118,18 @@ export const lotPageSchema = lotFactsSchema.extend({
   material: z.object({
     code: z.string(),
     name: z.string(),
-    form: z.string(),
+    form: z.enum(materialForms),
     unit: z.enum(stockUnits),
     colour: z.string().nullable(),
     caution: z.string().nullable(),
     lead: z.boolean(),
     species: z.string().nullable(),
+    standing: z.enum(standings).nullable(),
   }),
+  /** What one piece of it that can be tied with costs, where price and use of it are known. */
+  centsPerUsable: z.number().nullable(),
+  /** When its picture was taken; null where there is none. */
+  photoAt: z.string().nullable(),
   supplier: z.string().nullable(),
   receivedAt: z.string(),
   remnant: z.boolean(),
@@ -148,7 +180,7 @@ export const describeLot = endpoint({
   path: "/lots/:id",
   summary: "Say what is known of a lot: supplier, price, days, papers, a note",
   body: lotFactsSchema
-    .extend({ version: rowVersion })
+    .extend({ version: rowVersion, traits: lotTraitsSchema.optional() })
     .refine((f) => (f.priceCents === null) === (f.priceFor === null), {
       path: ["priceFor"],
       message: "Say the price and for how much it was, or neither",
@@ -239,4 +271,52 @@ export const gradeLot = endpoint({
     note: sentence.default(""),
   }),
 });
-export const lotEndpoints = [readLot, describeLot, letGoLot, transferLot, scrapLot, splitLot, countLot, gradeLot];
+export const mergeLot = endpoint({
+  ...change,
+  id: "mergeLot",
+  method: "post",
+  path: "/lots/:id/merge",
+  summary: "Put what is free of a lot together with another of the same material; both keep their history",
+  body: z.object({
+    into: z.uuid(),
+    /** Of another dye lot: said knowingly. */
+    mixDyeLots: z.boolean().default(false),
+    note: sentence.default(""),
+  }),
+});
+
+const MOST_IMAGE = 480_000;
+const image = z
+  .string()
+  .max(MOST_IMAGE, "The picture is too large: at most 350 kB")
+  .regex(/^[A-Za-z0-9+/]+={0,2}$/, "A picture as base64");
+export const photographLot = endpoint({
+  ...change,
+  id: "photographLot",
+  method: "put",
+  path: "/lots/:id/photo",
+  summary: "Keep a picture of a lot: JPEG, PNG or WebP",
+  body: z.object({ image }),
+});
+export const forgetPhoto = endpoint({
+  ...change,
+  id: "forgetPhoto",
+  method: "delete",
+  path: "/lots/:id/photo",
+  summary: "Take the picture of a lot away",
+  body: none,
+});
+
+export const lotEndpoints = [
+  readLot,
+  describeLot,
+  letGoLot,
+  transferLot,
+  scrapLot,
+  splitLot,
+  countLot,
+  gradeLot,
+  mergeLot,
+  photographLot,
+  forgetPhoto,
+];

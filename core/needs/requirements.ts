@@ -20,6 +20,8 @@ export interface Requirement {
   alternates: string[];
   /** Wanted barb length of a wound feather, mm. */
   barb?: [number, number];
+  /** Length that its fibres must have at least, mm. */
+  fibreMm?: number;
   /** Per fly, in pieces, mm, mg or µl. */
   perFly: number;
   /** For the flies started, without any allowance. */
@@ -88,6 +90,7 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
   const uses = part.uses;
   const context = contextOf(flies, part, known);
   const barb = uses.flatMap(({ use }) => (use.kind === "wound feather" && use.barb ? [use.barb] : []))[0];
+  const fibreMm = uses.reduce((mm, { use }) => Math.max(mm, use.kind === "fibres" ? use.lengthMm : 0), 0);
   const requirement = {
     key: side ? `${part.component}:${side}` : part.component,
     component: part.component,
@@ -98,6 +101,7 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
     side,
     alternates: part.alternates,
     barb,
+    ...(fibreMm > 0 && { fibreMm }),
     ...quantities(
       uses.map((u) => u.use),
       part.material.unit,

@@ -18,6 +18,22 @@ const took = (...args: Parameters<typeof allocate>) =>
 describe("allocate", () => {
   test("takes the oldest lot that covers the whole demand", () =>
     expect(took({ quantity: n(5), mixLots: false }, [lot("c", 9), lot("a", 4), lot("b", 8)])).toEqual({ b: 5 }));
+  test("fibres long enough: by the class, by what was measured, and unknown ones may do", () => {
+    const demand = { quantity: n(4), mixLots: true, fibreMm: 50 };
+    const long = lot("a", 9, { barb: [48, 54] });
+    const short = lot("b", 9, { barb: [40, 49] });
+    const measured = lot("c", 9, { fibreMm: 49.9 });
+    const unknown = lot("d", 9);
+    expect(took(demand, [short, measured])).toEqual({});
+    expect(took(demand, [long, short, measured])).toEqual({ a: 4 });
+    expect(took(demand, [measured, unknown])).toEqual({ d: 4 });
+    expect(took(demand, [lot("e", 9, { fibreMm: 50 })])).toEqual({ e: 4 });
+  });
+  test("stripped hooks wait until the new ones are gone", () =>
+    expect(took({ quantity: n(5), mixLots: true }, [lot("a", 4, { used: true }), lot("b", 4)])).toEqual({
+      b: 4,
+      a: 1,
+    }));
   test("uses remnants first, then fills up", () =>
     expect(took({ quantity: n(5), mixLots: false }, [lot("a", 9), lot("b", 2, { remnant: true })])).toEqual({
       b: 2,

@@ -18,6 +18,10 @@ export interface LotInDrawer {
   remnant: boolean;
   /** Begun already: used up before another is opened. */
   opened?: boolean;
+  /** Longest fibre measured on this lot, mm; absent where nobody has measured. */
+  fibreMm?: number;
+  /** Hooks that were stripped: taken when the new ones are gone. */
+  used?: boolean;
 }
 
 /** One lot in one drawer. */
@@ -28,6 +32,8 @@ export interface LotDemand {
   side?: Side;
   /** Wanted barb length in mm, ends included. */
   barb?: [number, number];
+  /** Fibres must be at least so long, mm; a lot of which nobody knows may do. */
+  fibreMm?: number;
   /** Somebody has said that dye lots may be mixed within the batch. */
   mixLots: boolean;
   /** What one fly takes in one length, in base units: a remnant gives whole lengths of it, or none. */
@@ -41,14 +47,26 @@ export interface Allocation {
   needsMixing: boolean;
 }
 
+/** Longer than any fibre: where only the shorter end of what is wanted is known. */
+export const LONGEST_FIBRE_MM = 1000;
+
 /**
- * A class is accepted when its middle lies in the wanted interval, ends included. A lot without a class is not sorted
- * yet.
+ * A class is accepted when its middle lies in the wanted interval, ends included. For a wound hackle a lot without a
+ * class is not sorted yet and will not do; for fibres it will, unless somebody has measured that they are too short.
  */
 const accepts = (demand: LotDemand, lot: LotInDrawer): boolean => {
   if (demand.side && lot.side !== demand.side) return false;
-  return !demand.barb || (lot.barb !== undefined && isMiddleWithin(lot.barb, demand.barb));
+  if (demand.barb && !(lot.barb && isMiddleWithin(lot.barb, demand.barb))) return false;
+  return isLongEnough(lot, demand.fibreMm);
 };
+
+/** Whether the fibres of a lot reach so far, by its class or by what was measured on it; unknown is taken to do. */
+export function isLongEnough(lot: Pick<LotInDrawer, "barb" | "fibreMm">, wantedMm: number | undefined): boolean {
+  if (wantedMm === undefined) return true;
+  if (lot.barb) return isMiddleWithin(lot.barb, [wantedMm, LONGEST_FIBRE_MM]);
+  return lot.fibreMm === undefined || lot.fibreMm + SLACK_MM >= wantedMm;
+}
+const SLACK_MM = 1e-9;
 
 const sum = (lots: LotInDrawer[]): Quantity => sumOf(lots.map((l) => l.free));
 
@@ -92,6 +110,7 @@ export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const eligible = eligibleLots(demand, lots).sort(
     (a, b) =>
       Number(b.remnant) - Number(a.remnant) ||
+      Number(a.used ?? false) - Number(b.used ?? false) ||
       turn(a) - turn(b) ||
       Number(b.opened ?? false) - Number(a.opened ?? false) ||
       (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) ||

@@ -4,3 +4,4 @@ export * from "./feathers";
 export * from "./runway";
 export * from "./scale";
 export * from "./weigh";
+export * from "./traits";

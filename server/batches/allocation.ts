@@ -2,6 +2,8 @@ import type { Requirement } from "@kasten/core/needs";
 import {
   allocate,
   eligibleLots,
+  isLongEnough,
+  LONGEST_FIBRE_MM,
   lotKey,
   shareFeathers,
   type Allocation,
@@ -19,6 +21,7 @@ const demandOf = (r: Requirement, q: Quantity, mixLots: boolean): LotDemand => (
   quantity: q,
   side: r.side,
   barb: r.barb,
+  fibreMm: r.fibreMm,
   mixLots,
   ...(r.unit === "um" && { piece: quantityOf(r.cutTo ?? r.perFly, "um") }),
 });
@@ -44,6 +47,17 @@ export const onPaper = (lots: Lots): Lots =>
 export const freeFor = (r: Requirement, lots: Lots): Quantity =>
   sumOf(eligibleLots(demandOf(r, quantity(1, r.unit), true), lots.get(r.material) ?? []).map((l) => l.free));
 
+/**
+ * Whether lots of a material are told apart by their classes for a requirement: always for a wound hackle, for fibres
+ * where some of them have been sorted.
+ */
+export const asksForClass = (r: Pick<Requirement, "barb" | "fibreMm">, lots: readonly StockedLot[]): boolean =>
+  r.barb !== undefined || (r.fibreMm !== undefined && lots.some((l) => l.barb));
+
+/** The lengths that a requirement accepts, mm; undefined where every class will do. */
+export const acceptedMm = (r: Pick<Requirement, "barb" | "fibreMm">): [number, number] | undefined =>
+  r.barb ?? (r.fibreMm === undefined ? undefined : [r.fibreMm, LONGEST_FIBRE_MM]);
+
 /** What a batch still wants of a material of which it asks for classes. */
 export interface ClassDemand {
   id: string;
@@ -55,12 +69,15 @@ export interface ClassDemand {
   rank: number;
 }
 
-/** Lots as classes: one lot in one drawer is one class, of which so many feathers can be taken. */
+/**
+ * Lots as classes: one lot in one drawer is one class, of which so many feathers can be taken. One that nobody has
+ * sorted is as long as was measured on it, or long enough for fibres until somebody measures.
+ */
 export const classesOfLots = (lots: StockedLot[]): FeatherClass[] =>
   lots.map((l) => ({
     id: lotKey(l),
-    fromMm: l.barb?.[0] ?? 0,
-    toMm: l.barb?.[1] ?? 0,
+    fromMm: l.barb?.[0] ?? l.fibreMm ?? LONGEST_FIBRE_MM,
+    toMm: l.barb?.[1] ?? l.fibreMm ?? LONGEST_FIBRE_MM,
     count: l.free,
     ...(l.side && { side: l.side }),
   }));
@@ -76,7 +93,7 @@ export function shareLots(demands: ClassDemand[], lots: StockedLot[]): FeatherSh
     rank: d.rank,
     order,
     feathers: d.missing,
-    ...(d.requirement.barb && { barbMm: d.requirement.barb }),
+    barbMm: acceptedMm(d.requirement),
     ...(d.requirement.side && { side: d.requirement.side }),
     only: new Set(lotsFor(d, lots).map(lotKey)),
   }));
@@ -85,7 +102,7 @@ export function shareLots(demands: ClassDemand[], lots: StockedLot[]): FeatherSh
 
 /** Which lots a batch may be given: those of one dye lot, unless they may be mixed. Unsorted ones have no class. */
 function lotsFor(d: ClassDemand, lots: StockedLot[]): StockedLot[] {
-  const sorted = d.requirement.barb ? lots.filter((l) => l.barb) : lots;
+  const sorted = lots.filter((l) => (d.requirement.barb ? l.barb : isLongEnough(l, d.requirement.fibreMm)));
   if (d.mixLots || !sorted.some((l) => l.dyeLot !== "")) return sorted;
   const { take } = allocate(demandOf(d.requirement, d.missing, false), sorted);
   const first = sorted.find((l) => l.lot === take[0]?.lot);

@@ -1,6 +1,7 @@
 import { chanceOfEnough } from "@kasten/core/learning";
 import { workingOf, type Requirement } from "@kasten/core/needs";
 import type { Derivation } from "@kasten/core/derivation";
+import { traitWords } from "@kasten/core/stock";
 import { basePerCore, less, nothing } from "@kasten/core/units";
 import type { RequirementData } from "@kasten/contract/materials";
 import type { BatchDetail } from "@kasten/contract/batches";
@@ -62,6 +63,7 @@ function toData(room: BatchRoom, r: Requirement): RequirementData {
         place: x.place,
         quantity: x.quantity,
         cut: cutOf(r, x),
+        about: traitWords(x.traits),
       })),
     pulled: room.pulled.get(key) ?? nothing,
     free: freeFor(r, room.lots),

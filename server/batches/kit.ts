@@ -31,7 +31,7 @@ export async function drawMore(
   if (much === nothing) throw refused(`That is less than the smallest amount of ${r.materialName} that is counted.`);
   const begun = batch.mixLots ? [] : await dyeLotsInKit(db, id, key);
   const lots = (room.lots.get(r.material) ?? []).filter((l) => begun.length === 0 || begun.includes(l.dyeLot));
-  const demand = { quantity: much, side: r.side, barb: r.barb, mixLots: batch.mixLots };
+  const demand = { quantity: much, side: r.side, barb: r.barb, fibreMm: r.fibreMm, mixLots: batch.mixLots };
   const { take, short } = allocate(demand, lots);
   if (short > nothing)
     throw conflict(

@@ -21,7 +21,7 @@ import { logEvent } from "../log";
 import { currentVersions } from "../recipes";
 import { readSettings, todayIn } from "../settings";
 import { activePeople, nameOf } from "../team";
-import { takeFor } from "./allocation";
+import { asksForClass, takeFor } from "./allocation";
 import { breachesOf } from "./breaches";
 import { dissolve, insertBatch, writeClaims } from "./claims";
 import { owedOf } from "./compute";
@@ -166,7 +166,9 @@ export async function reserve(db: Db, person: Who, id: string): Promise<string[]
   for (const r of room.computed.requirements) {
     const missing = missingOf(room, r);
     // Too few of a class are free: others may do as well with another.
-    const exchanged = r.barb ? await exchange(db, person, room, r, missing) : nothing;
+    const exchanged = asksForClass(r, room.lots.get(r.material) ?? [])
+      ? await exchange(db, person, room, r, missing)
+      : nothing;
     const plan = exchanged > nothing ? { take: [], short: nothing } : takeFor(r, missing, batch.mixLots, room.lots);
     for (const t of plan.take)
       await putBy(db, { lotId: t.lot, placeId: t.place, quantity: t.quantity, batchId: id, key: r.key });

@@ -1,6 +1,8 @@
 import Papa from "papaparse";
 import type { Purchase } from "@kasten/contract/purchasing";
-import { safeCell } from "../http/cells";
+import type { Db } from "../database/rows";
+import { safeCell, safeRow } from "../http/cells";
+import { priceRows } from "../purchasing";
 
 /** A purchase order as a file, for whoever takes letters. */
 export const purchaseCsv = (p: Purchase): string =>
@@ -17,3 +19,7 @@ export const purchaseCsv = (p: Purchase): string =>
     })),
     { newline: "\r\n" },
   );
+
+/** What every supplier asks, as a file with the heads of a price list. */
+export const pricesCsv = async (db: Db): Promise<string> =>
+  Papa.unparse((await priceRows(db)).map(safeRow), { newline: "\r\n" });

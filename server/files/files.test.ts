@@ -3,7 +3,7 @@ import { catalogue } from "@kasten/contract/catalogue";
 import { previewFile, takeInFile, type FileKind } from "@kasten/contract/files";
 import type { BodyOf } from "@kasten/contract/http";
 import { listOrders } from "@kasten/contract/orders";
-import { listStock, readStock } from "@kasten/contract/stock";
+import { listStock, readLot, readStock } from "@kasten/contract/stock";
 import { openTestRoom, type Client, type TestRoom } from "../testing/app";
 
 let room: TestRoom;
@@ -133,6 +133,99 @@ describe("materials and what lies in the drawers", () => {
       "wrong: Side “up” is none of left, right, ",
       expect.stringContaining("a separator too many"),
     ]);
+  });
+});
+
+describe("price lists, counts, and what a lot has of its own", () => {
+  test("a price list adds sources, changes them, and goes out as it came in", async () => {
+    const list = [
+      "Lieferant;Artikel;Inhalt;Preis;Lieferzeit;Staffel;Brauchbar",
+      "Fen Wires;Fen wire;25;4,80;6;5=4,20/20=3,90;100",
+      "Weir Wires;Fen wire;100;15,00;9;;95",
+    ].join("\n");
+    expect(await says("prices", list)).toEqual([
+      "changes: Fen wire of Fen Wires: 25 m for 4.80, was 4.50",
+      "new: Fen wire of Weir Wires: 100 m for 15.00",
+    ]);
+    await take("prices", list);
+    const { sources } = await owner.ok(readStock, { params: { id: "WI-FENWIR" } });
+    const breaks = [
+      { fromPacks: 5, cents: 420 },
+      { fromPacks: 20, cents: 390 },
+    ];
+    expect(sources).toMatchObject([
+      { supplier: "Fen Wires", priceCents: 480, breaks },
+      { supplier: "Weir Wires", pack: 100_000_000, usable: 95 },
+    ]);
+    const out = await (await owner.raw("GET", "/api/prices.csv")).text();
+    const again = await look("prices", out, { decimal: "point" });
+    expect(again.counts).toMatchObject({ new: 0, changes: 0, wrong: 0 });
+    expect(again.counts.same).toBeGreaterThan(10);
+  });
+  test("a price list that cannot be is told line by line", async () => {
+    const bad = [
+      "supplier,material,pack,price,breaks,season_from",
+      "Fen Wires,Moon dust,1,1,,",
+      "Fen Wires,Fen wire,0,1,,",
+      "Fen Wires,Fen wire,1,-1,,",
+      "Fen Wires,Fen wire,25,4.8,5 for 4,",
+      "Fen Wires,Fen wire,25,4.8,,13",
+      "Fen Wires,Fen wire,25,4.8,20=3/5=4,",
+    ].join("\n");
+    expect(await says("prices", bad)).toEqual([
+      expect.stringContaining("there is no material “Moon dust”"),
+      "wrong: pack: More than nothing in a pack",
+      expect.stringContaining("priceCents"),
+      expect.stringContaining("is no break"),
+      expect.stringContaining("Months go from 1 to 12"),
+      expect.stringContaining("Fewer packs first"),
+    ]);
+  });
+  test("counts put each lot right by the difference, and stay as counts", async () => {
+    const counted = "lot,counted,how,plus_minus,note\nFW-1,11.25,weighed,0.4,thin spool\nHE-FENHER-1,40,counted,,";
+    expect(await says("counts", counted)).toEqual([
+      "changes: 11.25 m of Fen wire, lot FW-1: 1.25 m fewer than is booked",
+      "same: 40 of Fen herl, as it is booked",
+    ]);
+    await take("counts", counted);
+    expect((await owner.ok(readStock, { params: { id: "WI-FENWIR" } })).quantity).toBe(11_250_000);
+    const out = await (await owner.raw("GET", "/api/counts.csv?days=2")).text();
+    expect(out).toContain("FW-1,F1,WI-FENWIR,11.25,m,0.4,12.5,weighed,thin spool");
+    expect((await look("counts", out, { decimal: "point" })).counts).toEqual({ new: 0, changes: 0, same: 1, wrong: 0 });
+  });
+  test("counts of what is not there, twice, or below what is put by are told", async () => {
+    const bad =
+      "lot,counted,drawer,how\nNONE,1,,\nFW-1,-1,,\nFW-1,1,Z9,\nFW-1,1,,guessed\nFW-1,2,,\nFW-1,3,,\nFW-1,=1+1,,";
+    expect(await says("counts", bad)).toEqual([
+      "wrong: no lot NONE lies in a drawer",
+      "wrong: Counted is less than nothing",
+      "wrong: no lot FW-1 lies in drawer Z9",
+      expect.stringContaining("none of counted, weighed, looked at"),
+      expect.stringContaining("fewer than is booked"),
+      "wrong: the same lot in the same drawer as line 6",
+      expect.stringContaining("begins like a formula"),
+    ]);
+  });
+  test("what a lot has of its own comes in with it, and what cannot be is told", async () => {
+    const lots = [
+      "material,quantity,lot,area,unusable,fibre_mm,used,seen_colour",
+      "Fen herl,10,FH-2,edge,0.15,80,,#334455",
+      "Fen herl,10,FH-3,,1.5,,,",
+      "Fen herl,10,FH-4,,,,maybe,",
+      "Fen herl,10,FH-5,,,,,brown",
+    ].join("\n");
+    expect((await says("lots", lots)).slice(1)).toEqual([
+      "wrong: Of no use, share A share from 0 to 1",
+      expect.stringContaining("neither yes nor no"),
+      expect.stringContaining("A colour such as"),
+    ]);
+    await take("lots", lots, { leaveWrong: true });
+    const { lotList } = await owner.ok(readStock, { params: { id: "HE-FENHER" } });
+    const lot = lotList.find((l) => l.code === "FH-2");
+    expect(await owner.ok(readLot, { params: { id: lot?.id ?? "" } })).toMatchObject({
+      traits: { area: "edge", unusable: 0.15, fibreMm: 80, seenColour: "#334455" },
+    });
+    expect(await (await owner.raw("GET", "/api/lots.csv")).text()).toMatch(/FH-2.*edge.*0\.15.*80.*#334455/);
   });
 });
 

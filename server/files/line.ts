@@ -36,10 +36,14 @@ export class Line {
     }
     return cell;
   }
+  /** A figure within a cell, as this file writes figures; undefined where it is none. */
+  figure(text: string): number | undefined {
+    return figureOf(text, this.decimal);
+  }
   number(id: string): number | undefined {
     const cell = this.text(id);
     if (cell === "") return undefined;
-    const value = figureOf(cell, this.decimal);
+    const value = this.figure(cell);
     if (value === undefined) this.says(id, `“${cell}” is no number with a decimal ${this.decimal}`);
     return value;
   }

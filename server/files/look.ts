@@ -8,6 +8,7 @@ import {
 } from "@kasten/contract/files";
 import type { BodyOf } from "@kasten/contract/http";
 import type { Db } from "../database/rows";
+import { counts } from "./counts";
 import { customers } from "./customers";
 import { decimalOf } from "./figures";
 import { hooks } from "./hooks";
@@ -15,10 +16,19 @@ import { Line } from "./line";
 import { lots } from "./lots";
 import { materials } from "./materials";
 import { orders } from "./orders";
+import { prices } from "./prices";
 import { wrong, type FileReader, type Judged, type OpenReader } from "./reader";
 import { readTable, type Table } from "./table";
 
-const readers: Record<keyof typeof fileFields, FileReader> = { customers, materials, hooks, lots, orders };
+const readers: Record<keyof typeof fileFields, FileReader> = {
+  customers,
+  materials,
+  hooks,
+  lots,
+  prices,
+  counts,
+  orders,
+};
 const SAMPLES = 3;
 const SHOWN = 300;
 

@@ -1,7 +1,8 @@
 import { quantity } from "@kasten/core/units";
 import { quantityWords } from "@kasten/core/materials";
+import { traitHeads, type LotTrait, type LotTraits } from "@kasten/core/stock";
 import { barbClass, wrongIn } from "@kasten/contract/http";
-import { drawerCode, soldForms } from "@kasten/contract/stock";
+import { drawerCode, lotTraitsSchema, soldForms } from "@kasten/contract/stock";
 import type { Db } from "../database/rows";
 import { perFileUnit } from "../import";
 import { counted, insertLot, lotEntity, move, placeId } from "../ledger";
@@ -27,6 +28,23 @@ function barbOf(line: Line): [number, number] | null {
   const pair: [number, number] = [from ?? to ?? 0, to ?? from ?? 0];
   for (const w of wrongIn(barbClass, pair)) line.says("barb_from", w.detail);
   return pair;
+}
+
+const numeric: ReadonlySet<LotTrait> = new Set(["splits", "unusable", "perMm", "stemMm", "fibreMm", "stapleMm"]);
+
+/** What a lot has of its own, as far as the table has it; what cannot be is told beside its head. */
+function traitsOf(line: Line): LotTraits {
+  const said = new Map<string, unknown>();
+  for (const [trait, head] of Object.entries(traitHeads) as [LotTrait, string][])
+    if (line.text(head) !== "")
+      said.set(trait, trait === "used" ? line.yes(head) : numeric.has(trait) ? line.number(head) : line.text(head));
+  const read = lotTraitsSchema.safeParse(Object.fromEntries(said));
+  if (read.success) return read.data;
+  for (const issue of read.error.issues) {
+    const trait = String(issue.path[0] ?? "") as LotTrait;
+    line.says(traitHeads[trait] ?? "traits", issue.message);
+  }
+  return {};
 }
 
 /** Where it came from: a supplier, or nobody that the room buys from. */
@@ -59,6 +77,7 @@ export const lots: FileReader = async (db) => {
       const [side, barb, received] = [line.one("side", sides, ""), barbOf(line), line.day("received")];
       const soldAs = line.one("sold_as", ["", ...soldForms], "");
       const [expiresOn, apartUntil] = [line.day("expires_on"), line.day("apart_until")];
+      const traits = traitsOf(line);
       const drawer = line.text("drawer");
       const own = line.text("lot");
       if (drawer && !drawerCode.safeParse(drawer).success) line.says("drawer", "is no code such as A12");
@@ -96,6 +115,7 @@ export const lots: FileReader = async (db) => {
             origin: line.text("origin"),
             papers: line.text("papers"),
             note: line.text("note"),
+            traits,
             receivedAt: at,
             priceCents: price === undefined ? null : Math.round(price * 100),
             priceFor: price === undefined ? null : there,

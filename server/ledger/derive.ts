@@ -32,6 +32,7 @@ export async function lotLike(
     apartUntil: lot.apartUntil,
     origin: lot.origin,
     papers: lot.papers,
+    traits: lot.traits,
     ...changes,
   });
   return { id, code: named };

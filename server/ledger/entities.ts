@@ -1,5 +1,6 @@
 import { EntitySchema } from "typeorm";
 import type { Side } from "@kasten/core/materials";
+import type { LotTraits } from "@kasten/core/stock";
 import type { Quantity } from "@kasten/core/units";
 import {
   bigint,
@@ -7,6 +8,7 @@ import {
   flag,
   instant,
   int,
+  jsonb,
   optional,
   refers,
   text,
@@ -73,6 +75,8 @@ export interface LotRow {
   origin: string;
   papers: string;
   note: string;
+  /** Seen or measured on this very lot. */
+  traits: LotTraits;
   /** The skin of which it is one class. */
   skinId: string | null;
   /** The line of a purchase order with which it came. */
@@ -108,6 +112,7 @@ export const lotEntity = new EntitySchema<LotRow>({
     origin: text({ default: "" }),
     papers: text({ default: "" }),
     note: text({ default: "" }),
+    traits: jsonb({ default: {} }),
     skinId: uuid({ ...optional, ...refers("lot") }),
     purchaseLineId: uuid({ ...optional, ...refers("purchase_line") }),
     version,
@@ -325,6 +330,26 @@ export const stockTakeCountEntity = new EntitySchema<StockTakeCountRow>({
   checks: [{ name: "stock_take_count_not_negative", expression: "counted >= 0 AND plus_minus >= 0" }],
 });
 
+/** A picture of a lot, as somebody took it. */
+export interface LotPhotoRow {
+  lotId: string;
+  at: Date;
+  personId: string;
+  mediaType: string;
+  image: Buffer;
+}
+
+export const lotPhotoEntity = new EntitySchema<LotPhotoRow>({
+  name: "lot_photo",
+  columns: {
+    lotId: uuid({ primary: true, ...refers("lot") }),
+    at: written(),
+    personId: uuid(refers("person")),
+    mediaType: text(),
+    image: { type: "bytea" },
+  },
+});
+
 export const ledgerEntities = [
   placeEntity,
   lotEntity,
@@ -334,6 +359,7 @@ export const ledgerEntities = [
   stockCountEntity,
   stockTakeEntity,
   stockTakeCountEntity,
+  lotPhotoEntity,
 ];
 
 /** Which fly: pattern, colour, weight form and size. */

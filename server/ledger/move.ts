@@ -1,4 +1,5 @@
 import type { Side } from "@kasten/core/materials";
+import type { LotTraits } from "@kasten/core/stock";
 import type { Quantity } from "@kasten/core/units";
 import { insert, type Db } from "../database/rows";
 import { lotEntity, movementEntity, reservationEntity, type FlyKind, type ReservationRow } from "./entities";
@@ -58,6 +59,7 @@ export interface NewLot {
   origin?: string;
   papers?: string;
   note?: string;
+  traits?: LotTraits;
   /** The skin of which it is one class. */
   skinId?: string;
   purchaseLineId?: string;

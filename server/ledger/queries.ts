@@ -1,6 +1,6 @@
 import { groupBy } from "@kasten/core/numeric";
 import { plainAsked, type Asked } from "@kasten/core/recipe";
-import type { LotInDrawer } from "@kasten/core/stock";
+import type { LotInDrawer, LotTraits } from "@kasten/core/stock";
 import { less, lesser, nothing, sumOf, type Quantity } from "@kasten/core/units";
 import { rows, type Db } from "../database/rows";
 import { balanceEntity, reservationEntity, type FlyKind } from "./entities";
@@ -12,7 +12,8 @@ export interface StockedLot extends LotInDrawer {
   quantity: Quantity;
 }
 
-type RawLot = Omit<StockedLot, "barb" | "side"> & {
+type RawLot = Omit<StockedLot, "barb" | "side" | "fibreMm" | "used"> & {
+  traits: LotTraits;
   from: number | null;
   to: number | null;
   side: "left" | "right" | null;
@@ -38,6 +39,7 @@ export async function lotsInDrawers(db: Db, materials?: string[]): Promise<Map<s
     .addSelect("CAST(l.receivedAt AS text)", "receivedAt")
     .addSelect("l.remnant", "remnant")
     .addSelect("l.openedOn IS NOT NULL", "opened")
+    .addSelect("l.traits", "traits")
     .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0")
     // What is kept apart or past its day is there, and not to be tied with.
     .andWhere("l.apartUntil IS NULL AND (l.expiresOn IS NULL OR l.expiresOn >= current_date)");
@@ -45,9 +47,11 @@ export async function lotsInDrawers(db: Db, materials?: string[]): Promise<Map<s
   return groupBy((await query.getRawMany<RawLot>()).map(toLot), (l) => l.material);
 }
 
-const toLot = ({ from, to, side, ...lot }: RawLot): StockedLot => ({
+const toLot = ({ from, to, side, traits, ...lot }: RawLot): StockedLot => ({
   ...lot,
   side: side ?? undefined,
+  fibreMm: traits.fibreMm,
+  used: traits.used,
   barb: from !== null && to !== null ? [from / 1000, to / 1000] : undefined,
 });
 
@@ -66,6 +70,7 @@ export interface ReservedRow {
   /** One length that was left over, and what of it lies in that place. */
   remnant: boolean;
   there: Quantity;
+  traits: LotTraits;
 }
 
 /** What batches have put by of one material. */
@@ -103,6 +108,7 @@ export function reservedRows(db: Db, batch?: string): Promise<ReservedRow[]> {
     .addSelect("r.quantity", "quantity")
     .addSelect("l.papers", "papers")
     .addSelect("l.remnant", "remnant")
+    .addSelect("l.traits", "traits")
     .innerJoin("balance", "b", "b.lotId = r.lotId AND b.placeId = r.placeId")
     .addSelect("b.quantity", "there")
     .where("r.batchId IS NOT NULL")

@@ -3,6 +3,7 @@ import type { Requirement } from "@kasten/core/needs";
 import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
 import {
+  asksForClass,
   computeBatch,
   onPaper,
   openBatches,
@@ -174,7 +175,10 @@ export function classDemands(room: Room): Map<string, ClassDemand[]> {
   return new Map(
     [...byMaterial]
       .map(([material, list]) => [material, list.map(([, d]) => d)] as const)
-      .filter(([, list]) => list.some((d) => d.requirement.barb) && list.every((d) => d.requirement.unit === "count")),
+      .filter(([material, list]) => {
+        const lots = room.lots.get(material) ?? [];
+        return list.some((d) => asksForClass(d.requirement, lots)) && list.every((d) => d.requirement.unit === "count");
+      }),
   );
 }
 

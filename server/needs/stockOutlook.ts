@@ -1,7 +1,8 @@
 import type { MaterialOutlook } from "@kasten/contract/stock";
 import { lotKey } from "@kasten/core/stock";
 import { less } from "@kasten/core/units";
-import { shareLots, type ClassDemand } from "../batches";
+import { acceptedMm, shareLots, type ClassDemand } from "../batches";
+import type { StockedLot } from "../ledger";
 import { classDemands, standingOf, type Room } from "./needs";
 
 /** What the coming work does to one material, kept with the rest of the outlook. */
@@ -35,6 +36,14 @@ export function stockOutlook(room: Room, startOf: (batch: string) => string | un
   return [...byMaterial];
 }
 
+/** What a batch accepts, as it is drawn: fibres have no upper end but that of the longest class. */
+function shownInterval({ requirement }: ClassDemand, lots: StockedLot[]): [number, number] | null {
+  const accepted = acceptedMm(requirement);
+  if (!accepted) return null;
+  const longest = Math.max(accepted[0], ...lots.flatMap((l) => l.barb?.[1] ?? []));
+  return [accepted[0], Math.min(accepted[1], longest)];
+}
+
 function shareOf(room: Room, material: string, demands: ClassDemand[]): KeptOutlook["share"] {
   const lots = room.lots.get(material) ?? [];
   const share = shareLots(demands, lots);
@@ -66,7 +75,7 @@ function shareOf(room: Room, material: string, demands: ClassDemand[]): KeptOutl
           number: batch.number,
           pattern: `${batch.patternName} ${batch.size}`,
           due: batch.due,
-          barb: d.requirement.barb ?? null,
+          barb: shownInterval(d, lots),
           wanted: d.missing,
           met,
           short,

@@ -1,13 +1,13 @@
-import { quantity } from "@kasten/core/units";
-import type { setSources, Supplier } from "@kasten/contract/purchasing";
+import { quantity, type StockUnit } from "@kasten/core/units";
+import type { setSources, Source, Supplier } from "@kasten/contract/purchasing";
 import type { BodyOf } from "@kasten/contract/http";
 import { insertAll, insertNew, locked, update, type Db } from "../database/rows";
 import { fieldProblem, notFound, taken } from "../http/problems";
 import { slugOf } from "../http/slug";
 import { stale } from "../http/versions";
 import { materialEntity } from "../materials";
-import { materialSourceEntity, supplierEntity } from "./entities";
-import { materialsBySupplier } from "./queries";
+import { materialSourceEntity, supplierEntity, type MaterialSourceRow } from "./entities";
+import { materialsBySupplier, pricedSources, type PricedSource } from "./queries";
 
 const nameTaken = () => taken("supplier", "A supplier of that name is there already. Add what tells the two apart.");
 
@@ -66,18 +66,35 @@ export async function writeSources(db: Db, code: string, { sources }: BodyOf<typ
   await insertAll(
     db,
     materialSourceEntity,
-    sources.map((s) => ({
-      materialCode: code,
-      supplierId: s.supplier,
-      pack: quantity(s.pack, material.unit),
-      priceCents: s.priceCents,
-      leadDays: s.leadDays,
-      breaks: s.breaks,
-      usable: s.usable,
-      grade: s.grade,
-      season: s.season,
-      note: s.note,
-    })),
+    sources.map((s) => rowOfSource(code, material.unit, s)),
   );
   return material.name;
 }
+
+const rowOfSource = (materialCode: string, unit: StockUnit, { supplier, ...s }: Source): MaterialSourceRow => ({
+  ...s,
+  materialCode,
+  supplierId: supplier,
+  pack: quantity(s.pack, unit),
+});
+
+/** One source of a material, in place of what that supplier had before; the others stay. */
+export async function keepSource(db: Db, code: string, unit: StockUnit, source: Source): Promise<void> {
+  await db.getRepository(materialSourceEntity).upsert(rowOfSource(code, unit, source), ["materialCode", "supplierId"]);
+}
+
+/** What every supplier asks for every material, as the importer of price lists reads it. */
+export const priceRows = async (db: Db): Promise<PriceRow[]> =>
+  (await pricedSources(db)).map(({ breaks, season, priceCents, ...s }) => ({
+    ...s,
+    price: (priceCents / 100).toFixed(2),
+    breaks: breaks.map((b) => `${b.fromPacks}=${(b.cents / 100).toFixed(2)}`).join("/"),
+    season_from: season?.from ?? "",
+    season_to: season?.to ?? "",
+  }));
+type PriceRow = Omit<PricedSource, "breaks" | "season" | "priceCents"> & {
+  price: string;
+  breaks: string;
+  season_from: number | "";
+  season_to: number | "";
+};

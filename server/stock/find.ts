@@ -28,7 +28,8 @@ export async function findIn(db: Db, q: string): Promise<Found[]> {
        SELECT 'lot', l.id::text, m.name,
          concat_ws(', ', 'lot ' || l.code, NULLIF(l.sold_as, ''), NULLIF('dye lot ' || l.dye_lot, 'dye lot '), NULLIF(l.note, '')),
          m.colour, p.code,
-         concat_ws(' ', m.name, m.colour_name, l.code, l.dye_lot, l.grade, l.sold_as, l.note, l.origin, l.papers, s.name, p.codes), 1
+         concat_ws(' ', m.name, m.colour_name, l.code, l.dye_lot, l.grade, l.sold_as, l.note, l.origin, l.papers, s.name, p.codes,
+           (SELECT string_agg(t.value, ' ') FROM jsonb_each_text(l.traits) t)), 1
        FROM lot l JOIN material m ON m.code = l.material_code LEFT JOIN supplier s ON s.id = l.supplier_id
        JOIN lying p ON p.lot_id = l.id
        UNION ALL

@@ -1,7 +1,7 @@
 import type { LotPage } from "@kasten/contract/stock";
 import type { Quantity, StockUnit } from "@kasten/core/units";
 import { isoInstant, rows, type Db } from "../database/rows";
-import { balanceEntity, reservationEntity, stockCountEntity } from "../ledger";
+import { balanceEntity, lotPhotoEntity, reservationEntity, stockCountEntity } from "../ledger";
 
 /** What of a lot is in a place, locked until the transaction ends; undefined where it is not of that material. */
 export const lockedBalance = (
@@ -103,3 +103,28 @@ export async function countsOf(db: Db, lot: string): Promise<LotPage["counts"]> 
     .getRawMany<Omit<LotPage["counts"][number], "at"> & { at: Date }>();
   return found.map((c) => ({ ...c, at: isoInstant(c.at) }));
 }
+
+/** When the picture of a lot was taken, without reading the picture. */
+export const photoTakenAt = async (db: Db, lotId: string): Promise<Date | undefined> =>
+  (await db.getRepository(lotPhotoEntity).findOne({ where: { lotId }, select: { lotId: true, at: true } }))?.at;
+
+/** A lot in a drawer, as a table of counts speaks of it. */
+export interface CountableLot {
+  id: string;
+  lot: string;
+  material: string;
+  unit: StockUnit;
+  drawer: string;
+  place: number;
+  quantity: number;
+  reserved: number;
+}
+
+/** Everything in drawers that can be counted. */
+export const lotsForCounting = (db: Db): Promise<CountableLot[]> =>
+  rows(
+    db,
+    `SELECT l.id, l.code AS lot, m.name AS material, m.unit, p.code AS drawer, p.id AS place, b.quantity, b.reserved
+     FROM balance b JOIN lot l ON l.id = b.lot_id JOIN material m ON m.code = l.material_code
+     JOIN place p ON p.id = b.place_id AND p.kind = 'drawer' WHERE b.quantity > 0 ORDER BY p.code, l.code`,
+  );

@@ -2,14 +2,18 @@ import {
   countLot,
   describeLot,
   gradeLot,
+  forgetPhoto,
   letGoLot,
+  mergeLot,
+  photographLot,
   readLot,
   scrapLot,
   splitLot,
   transferLot,
 } from "@kasten/contract/stock";
 import type { Register } from "../http/handle";
-import { count, describe, grade, letGo, lotPage, split, throwAway, transfer } from "./lots";
+import { count, describe, grade, letGo, lotPage, merge, split, throwAway, transfer } from "./lots";
+import { dropPhoto, keepPhoto } from "./photos";
 
 const ok = { ok: true as const };
 
@@ -38,6 +42,18 @@ export function lotRoutes(register: Register): void {
   });
   register(gradeLot, async ({ db, person, params, body }) => {
     await grade(db, person, params.id, body);
+    return ok;
+  });
+  register(mergeLot, async ({ db, person, params, body }) => {
+    await merge(db, person, params.id, body);
+    return ok;
+  });
+  register(photographLot, async ({ db, person, params, body }) => {
+    await keepPhoto(db, person, params.id, body.image);
+    return ok;
+  });
+  register(forgetPhoto, async ({ db, person, params }) => {
+    await dropPhoto(db, person, params.id);
     return ok;
   });
 }

@@ -1,5 +1,5 @@
 import { quantityWords } from "@kasten/core/materials";
-import { gradeSkin, usableFeathers, type SampledClass } from "@kasten/core/stock";
+import { centsPerUsable, gradeSkin, usableFeathers, type SampledClass } from "@kasten/core/stock";
 import { less, nothing, quantity, type Quantity, type StockUnit } from "@kasten/core/units";
 import type {
   countLot,
@@ -7,6 +7,7 @@ import type {
   gradeLot,
   letGoLot,
   LotPage,
+  mergeLot,
   scrapLot,
   splitLot,
   transferLot,
@@ -29,7 +30,7 @@ import {
 import { logEvent } from "../log";
 import { drawerFor, materialEntity, type MaterialRow } from "../materials";
 import { supplierEntity } from "../purchasing";
-import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, placesOf } from "./lotQueries";
+import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, photoTakenAt, placesOf } from "./lotQueries";
 import { movementsOf } from "./queries";
 
 type Who = { id: string };
@@ -47,6 +48,12 @@ async function lockedLot(db: Db, id: string): Promise<Known> {
 const barbOf = (l: Pick<LotRow, "barbFromUm" | "barbToUm">): [number, number] | null =>
   l.barbFromUm !== null && l.barbToUm !== null ? [l.barbFromUm / 1000, l.barbToUm / 1000] : null;
 
+/** What one usable piece costs; of what is measured nobody asks. */
+const usableCents = ({ priceCents, priceFor, traits }: LotRow, unit: StockUnit): number | null =>
+  unit === "count" && priceCents !== null && priceFor !== null
+    ? (centsPerUsable(priceCents, priceFor, traits.unusable) ?? null)
+    : null;
+
 const MOST_SHOWN = 100;
 
 /** A lot as its page shows it. */
@@ -59,11 +66,25 @@ export async function lotPage(db: Db, id: string): Promise<LotPage> {
     : undefined;
   const skin = lot.skinId ? await db.getRepository(lotEntity).findOneBy({ id: lot.skinId }) : undefined;
   const claims = await claimsOn(db, id);
-  const { code, name, form, unit, colour, caution, lead, controlledSpecies } = material;
+  const { code, name, form, unit, colour, caution, lead, controlledSpecies, figures } = material;
+  const photo = await photoTakenAt(db, id);
   return {
     id,
     code: lot.code,
-    material: { code, name, form, unit, colour, caution, lead, species: controlledSpecies },
+    material: {
+      code,
+      name,
+      form,
+      unit,
+      colour,
+      caution,
+      lead,
+      species: controlledSpecies,
+      standing: figures.standing ?? null,
+    },
+    centsPerUsable: usableCents(lot, unit),
+    photoAt: photo ? isoInstant(photo) : null,
+    traits: lot.traits,
     soldAs: lot.soldAs as LotPage["soldAs"],
     supplierId: lot.supplierId,
     supplier: supplier?.name ?? null,
@@ -280,4 +301,36 @@ async function classLot(db: Db, skin: Known, c: Pick<SampledClass, "fromMm" | "t
   const name = `${skin.code} ${c.fromMm}–${c.toMm}${side ? ` ${side}` : ""}`;
   const made = await lotLike(db, skin, { code: name, side, barb: [c.fromMm, c.toMm], skinId: skin.id });
   return made.id;
+}
+
+/** What is free of a lot in drawers becomes part of another lot of the same material; both keep their history. */
+export async function merge(db: Db, person: Who, id: string, body: BodyOf<typeof mergeLot>): Promise<void> {
+  if (id === body.into) throw fieldProblem("Not put together", "into", "That is the same lot. Choose another.");
+  // In one order, so that two people who put the same two together never wait for each other.
+  const both = new Map<string, Known>();
+  for (const each of [id, body.into].sort()) both.set(each, await lockedLot(db, each));
+  const [lot, into] = [both.get(id), both.get(body.into)];
+  if (!lot || !into) throw notFound("lot");
+  if (lot.materialCode !== into.materialCode)
+    throw refused(`Lot ${into.code} is of ${into.material.name}: only lots of one material are put together.`);
+  if (lot.dyeLot !== into.dyeLot && !body.mixDyeLots)
+    throw refused(
+      `Lot ${lot.code} is dye lot “${lot.dyeLot}” and lot ${into.code} “${into.dyeLot}”. Say that they may be mixed, or leave them apart.`,
+    );
+  if (lot.side !== into.side || lot.barbFromUm !== into.barbFromUm || lot.barbToUm !== into.barbToUm)
+    throw refused("They are of different sides or classes: together nobody could tell them apart.");
+  const there = (await placesOf(db, id)).filter((p) => p.kind === "drawer");
+  const note = `with lot ${into.code}${body.note ? `: ${body.note}` : ""}`;
+  let moved = 0;
+  for (const p of there) {
+    const { free } = await freeThere(db, lot, p.placeId);
+    const [from, to] = [p.placeId, p.placeId];
+    if (free === nothing) continue;
+    await turnInto(db, person, { lot: id, into: into.id, quantity: free, from, to, reason: "put together", note });
+    moved += free;
+  }
+  if (moved === 0) throw conflict(`Nothing of lot ${lot.code} in a drawer is free: all of it is put by for batches.`);
+  const unit = lot.material.unit;
+  const told = `Put ${words(quantity(moved, unit), unit)} of lot ${lot.code} together with lot ${into.code}`;
+  await logEvent(db, person, "stock", lot.material.code, "put together", told);
 }

@@ -4,6 +4,8 @@ import {
   addDrawers,
   countIn,
   findStock,
+  identifyFound,
+  keepFound,
   listDrawers,
   listStock,
   nameDrawer,
@@ -11,6 +13,7 @@ import {
   readStock,
   receiveStock,
   removeDrawer,
+  salvage,
   type StockDetail,
   type StockItem,
 } from "@kasten/contract/stock";
@@ -26,6 +29,7 @@ import type { Outlook } from "../outlook";
 import { sourcesByMaterial, supplierEntity } from "../purchasing";
 import { putUp, readDrawers, rename, takeOut } from "./drawers";
 import { findIn } from "./find";
+import { found, identify, takeSalvaged } from "./found";
 import { lotRoutes } from "./lotRoutes";
 import { takeRoutes } from "./takeRoutes";
 import { materialOutlook } from "./outlook";
@@ -170,6 +174,12 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
   });
   register(readOutlook, ({ db, params }) => materialOutlook(db, outlook, params.id));
   register(findStock, async ({ db, query }) => ({ found: await findIn(db, query.q) }));
+  register(keepFound, ({ db, person, body }) => found(db, person, body));
+  register(identifyFound, async ({ db, person, params, body }) => {
+    await identify(db, person, params.id, body);
+    return ok;
+  });
+  register(salvage, ({ db, person, params, body }) => takeSalvaged(db, person, params.id, body));
   lotRoutes(register);
   takeRoutes(register);
 }

@@ -36,6 +36,7 @@ const rows = computed(() =>
             dyeLot: x.dyeLot,
             quantity: x.quantity,
             cut: x.cut,
+            about: x.about,
             several: r.reserved.length > 1,
           }))
         : [
@@ -46,6 +47,7 @@ const rows = computed(() =>
               dyeLot: "",
               quantity: r.pulled || r.issue,
               cut: null,
+              about: [] as string[],
               several: false,
             },
           ],
@@ -122,7 +124,10 @@ const print = () => window.print();
         }}</span></template
       >
       <template #cell-lot="{ row: x }"
-        >{{ x.lot }}<span v-if="x.dyeLot" class="block text-soft">dye lot {{ x.dyeLot }}</span></template
+        >{{ x.lot }}<span v-if="x.dyeLot" class="block text-soft">dye lot {{ x.dyeLot }}</span
+        ><span v-if="x.about.length" class="block font-sans text-[0.86rem] text-soft">{{
+          x.about.join(", ")
+        }}</span></template
       >
       <template #cell-material="{ row: x }"
         >{{ x.r.materialName

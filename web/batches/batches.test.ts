@@ -15,6 +15,7 @@ const lot = (n: number, quantity: number, place = "A2") => ({
   place,
   quantity,
   cut: null,
+  about: [],
 });
 
 describe("a batch", () => {

@@ -5,7 +5,7 @@ import type { FeatherShareData } from "@kasten/contract/stock";
 import { day } from "../parts/format";
 
 /**
- * Feathers by class, shared out: classes stand along a ruler of barb lengths, each as high as it has feathers; below,
+ * Feathers by class, shared out: classes stand along a ruler of barb or fibre lengths, each as high as it has feathers; below,
  * each batch with the stretch that it accepts, filled where it takes its feathers from.
  */
 const props = defineProps<{ share: FeatherShareData }>();
@@ -90,7 +90,9 @@ const size = (n: number): number => 4 + Math.min(7, Math.sqrt(n) * 1.1);
         <line :x1="x(t)" :x2="x(t)" :y1="HIGH" :y2="HIGH + 5" stroke="var(--ink-soft)" />
         <text :x="x(t)" :y="HIGH + 18" text-anchor="middle" class="words fig" fill="var(--ink-soft)">{{ t }}</text>
       </g>
-      <text :x="LEFT - 10" :y="HIGH + 18" text-anchor="end" class="words" fill="var(--ink-soft)">barbs, mm</text>
+      <text :x="LEFT - 10" :y="HIGH + 18" text-anchor="end" class="words" fill="var(--ink-soft)">
+        barbs or fibres, mm
+      </text>
       <g v-for="(d, i) in share.demands" :key="d.batch + i" :transform="`translate(0 ${HIGH + RULER + i * ROW})`">
         <RouterLink :to="`/batches/${d.batch}`">
           <text :x="LEFT - 10" y="16" text-anchor="end" class="words link" fill="var(--deep)">
@@ -125,7 +127,7 @@ const size = (n: number): number => 4 + Math.min(7, Math.sqrt(n) * 1.1);
     </svg>
     <figcaption class="text-[0.94rem]">
       <template v-if="failing"
-        ><b class="text-call">Barbs of {{ failing.from }}–{{ failing.to }} mm run out first.</b> Buy a skin that is rich
+        ><b class="text-call">Those of {{ failing.from }}–{{ failing.to }} mm run out first.</b> Buy a skin that is rich
         in them, rather than more feathers. </template
       ><template v-else>No class runs out. </template
       ><span class="text-soft"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
+import { traitWords } from "@kasten/core/stock";
 import { letGoLot, type LotPage } from "@kasten/contract/stock";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -36,6 +37,8 @@ const facts = computed(() =>
       "Class",
       props.lot.barb ? `${props.lot.side ?? ""} barbs ${props.lot.barb.join("–")} mm`.trim() : (props.lot.side ?? ""),
     ],
+    ["Looked at", traitWords(props.lot.traits).join(", ")],
+    ["A usable piece", props.lot.centsPerUsable === null ? "" : money(props.lot.centsPerUsable)],
     ["Opened", props.lot.openedOn ? dayYear(props.lot.openedOn) : ""],
     ["Good until", props.lot.expiresOn ? dayYear(props.lot.expiresOn) : ""],
     ["Origin", props.lot.origin],

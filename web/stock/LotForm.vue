@@ -15,6 +15,8 @@ import { optionsOf, orNone, type Option } from "../parts/option";
 import { useChange } from "../parts/useChange";
 import { useEntryForm } from "../parts/useEntryForm";
 import { baseOf, writtenOf, writtenUnit } from "../parts/written";
+import TraitFields from "./TraitFields.vue";
+import { keptTraits, writtenTraits } from "./traits";
 
 /** What a person knows of a lot. A price is for so much of it; unknown is not nought. */
 const props = defineProps<{ lot: LotPage }>();
@@ -45,9 +47,11 @@ const entry = useEntryForm({
     origin: lot.origin,
     papers: lot.papers,
     note: lot.note,
+    traits: writtenTraits(lot.traits),
   },
-  body: ({ price, priceFor, supplierId, openedOn, expiresOn, apartUntil, ...v }) => ({
+  body: ({ price, priceFor, supplierId, openedOn, expiresOn, apartUntil, traits, ...v }) => ({
     ...v,
+    traits: keptTraits(traits),
     supplierId: supplierId ?? null,
     openedOn: openedOn ?? null,
     expiresOn: expiresOn ?? null,
@@ -81,6 +85,8 @@ const forms = orNone("not said", optionsOf(soldForms)).map((o) => ({ ...o, value
     <EntryText :form="entry" name="origin" label="Where it comes from" />
     <EntryText :form="entry" name="papers" label="Papers" hint="Permit or certificate, where its species needs one." />
     <EntryText :form="entry" name="note" label="Note" />
+    <h3 class="col-span-full mt-1">Seen or measured on this lot</h3>
+    <TraitFields :form="entry" :of="lot.material.form" />
     <div class="col-span-full"><button class="btn btn-main" :disabled="entry.isBusy.value">Keep it</button></div>
   </form>
 </template>

@@ -1,8 +1,18 @@
 // @vitest-environment happy-dom
 import { describe, expect, test } from "vitest";
 import { listSuppliers } from "@kasten/contract/purchasing";
-import { countLot, gradeLot, letGoLot, readLot, readScale, type LotPage as Lot } from "@kasten/contract/stock";
-import { fieldOf, mountIn, refused, settle } from "../testing/room";
+import {
+  countLot,
+  describeLot,
+  gradeLot,
+  letGoLot,
+  mergeLot,
+  readLot,
+  readScale,
+  readStock,
+  type LotPage as Lot,
+} from "@kasten/contract/stock";
+import { choose, fieldOf, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import LotPage from "./LotPage.vue";
 
@@ -18,7 +28,11 @@ const lot = (of: Partial<Lot> = {}): Lot => ({
     caution: null,
     lead: false,
     species: null,
+    standing: null,
   },
+  traits: {},
+  centsPerUsable: null,
+  photoAt: null,
   soldAs: "cape",
   supplierId: null,
   supplier: null,
@@ -89,6 +103,41 @@ describe("a lot", () => {
     await screen.get("form.callout").trigger("submit");
     await settle();
     expect(server.of(letGoLot)[0]?.body).toEqual({ version: 4, note: "no moth" });
+  });
+  test("is described by what it is: shares in per cent, and what nobody looked at is left out", async () => {
+    const traits = { area: "shoulder", unusable: 0.25 };
+    const { server, screen } = await open({ traits }, (s) => s.answer(describeLot, { ok: true }));
+    expect(screen.text()).toContain("from the shoulder, 25 % of no use");
+    await click(screen, "What is known of it");
+    await settle();
+    expect(fieldOf(screen, "Of no use").element).toHaveProperty("value", "25");
+    await fieldOf(screen, "Split or broken").setValue(10);
+    await fieldOf(screen, "Longest fibre").setValue(62);
+    await fieldOf(screen, "From which part of the skin").setValue("");
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(describeLot)[0]?.body).toMatchObject({ traits: { unusable: 0.25, splits: 0.1, fibreMm: 62 } });
+    expect(server.of(describeLot)[0]?.body.traits).not.toHaveProperty("area");
+  });
+  test("joins another of its material, with what is said of it", async () => {
+    const other = { ...things.lotInDrawer({ id: things.id(6), code: "cape 8" }), dyeLot: "77", quantity: 9 };
+    const { server, screen } = await open({}, (s) =>
+      s.answer(mergeLot, { ok: true }).answer(readStock, things.stock({ lotList: [other] })),
+    );
+    await click(screen, "Move, split");
+    await settle();
+    await click(screen, "Together with another lot");
+    await settle();
+    await choose(screen, "Together with lot", "cape 89, dye lot 77");
+    const form = screen.findAll("form").find((f) => f.text().includes("Put them together"));
+    await form?.trigger("submit");
+    await settle();
+    expect(server.of(mergeLot)[0]?.body).toEqual({ into: things.id(6), mixDyeLots: false, note: "" });
+  });
+  test("that nobody can name says so, with the way out", async () => {
+    const { screen } = await open({ material: { ...lot().material, standing: "unidentified" } });
+    expect(screen.get("a[href='/stock/HK']").text()).toBeTruthy();
+    expect(screen.text()).toContain("Nobody has said what this is");
   });
   test("a sample is typed with one hand: Enter opens the next class, and the skin is shown as it will be", async () => {
     const { server, screen } = await open({}, (s) => s.answer(gradeLot, { ok: true }));

@@ -11,6 +11,8 @@ import LotClasses from "./LotClasses.vue";
 import LotFacts from "./LotFacts.vue";
 import LotHistory from "./LotHistory.vue";
 import LotPlaces from "./LotPlaces.vue";
+import MergeForm from "./MergeForm.vue";
+const LotPhoto = defineAsyncComponent(() => import("./LotPhoto.vue"));
 const LotForm = defineAsyncComponent(() => import("./LotForm.vue"));
 const GradeForm = defineAsyncComponent(() => import("./GradeForm.vue"));
 const CountForm = defineAsyncComponent(() => import("./CountForm.vue"));
@@ -30,6 +32,7 @@ const sides = computed(() => [
   ...(isFeather.value && !l.value?.skin ? [{ id: "grade", label: "Sort by size" }] : []),
   { id: "move", label: "Move, split, throw away" },
   { id: "facts", label: "What is known of it" },
+  { id: "photo", label: "Picture" },
   { id: "label", label: "Label" },
 ]);
 </script>
@@ -56,14 +59,31 @@ const sides = computed(() => [
       {{ l.material.species }} is a controlled species, and nobody has said what papers this lot has: no batch is
       released with it. Local law decides what is needed.
     </p>
+    <p v-if="l.material.standing === 'unidentified'" class="callout mb-3">
+      Nobody has said what this is.
+      <RouterLink class="link" :to="`/stock/${l.material.code}`">Say what it is</RouterLink>, or take a picture of it
+      below.
+    </p>
     <LotFacts class="mb-4" :lot="l" @changed="lot.refetch" />
+    <img
+      v-if="l.photoAt"
+      :src="`/api/lots/${l.id}/photo?at=${encodeURIComponent(l.photoAt)}`"
+      :alt="`Lot ${l.code}, as somebody saw it`"
+      class="mb-4 max-h-40 max-w-full border border-rule"
+    />
     <LotPlaces class="mb-4" :lot="l" />
     <LotClasses v-if="l.classes.length > 0" class="mb-4" :lot="l" />
     <TabSet v-if="may('handle stock')" v-model="side" class="sheet mb-5 p-3" label="What to do with it" :tabs="sides">
       <template #count><CountForm :lot="l" :drawers="l.places" @done="lot.refetch" /></template>
       <template #grade><GradeForm :lot="l" :drawers="drawers" @done="lot.refetch" /></template>
-      <template #move><MoveForm :lot="l" :drawers="drawers" @done="lot.refetch" /></template>
+      <template #move
+        ><MoveForm :lot="l" :drawers="drawers" @done="lot.refetch" /><FoldOut
+          class="mt-3"
+          title="Together with another lot"
+          ><MergeForm :lot="l" @done="lot.refetch" /></FoldOut
+      ></template>
       <template #facts><LotForm :key="l.version" :lot="l" @done="lot.refetch" /></template>
+      <template #photo><LotPhoto :lot="l" @done="lot.refetch" /></template>
       <template #label><LotLabel :lot="l" /></template>
     </TabSet>
     <FoldOut title="Movements, batches and counts" open><LotHistory :lot="l" /></FoldOut>

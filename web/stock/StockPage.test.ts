@@ -1,61 +1,12 @@
 // @vitest-environment happy-dom
 import { describe, expect, test, vi } from "vitest";
-import {
-  countIn,
-  readOutlook,
-  readStock,
-  receiveStock,
-  type MaterialOutlook,
-  type StockDetail,
-} from "@kasten/contract/stock";
+import { countIn, readOutlook, readStock, receiveStock, type MaterialOutlook } from "@kasten/contract/stock";
 import { choose, fieldOf, mountIn, settle } from "../testing/room";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import * as things from "../testing/things";
 import StockPage from "./StockPage.vue";
 
-const wire = (of: Partial<StockDetail> = {}): StockDetail => ({
-  code: "wire",
-  name: "copper wire",
-  form: "wire",
-  unit: "um",
-  colour: null,
-  drawer: "C4",
-  quantity: 64_100_000,
-  reserved: 0,
-  lots: 1,
-  lead: false,
-  coversDozens: null,
-  needed: 0,
-  colourName: null,
-  caution: null,
-  measured: false,
-  lotList: [
-    {
-      id: things.id(5),
-      code: "W-5",
-      dyeLot: "",
-      grade: "",
-      side: null,
-      barb: null,
-      receivedAt: "2026-10-01T08:00:00Z",
-      place: "C4",
-      placeId: 12,
-      quantity: 64_100_000,
-      reserved: 0,
-      remnant: false,
-      soldAs: "spool",
-      openedOn: null,
-      expiresOn: null,
-      apartUntil: null,
-      papers: "",
-      note: "",
-      skin: null,
-    },
-  ],
-  movements: [],
-  sources: [],
-  ...of,
-});
+const wire = things.stock;
 const terms = { minimumCents: 0, freightCents: 0, freeFromCents: null, byLetter: false };
 const suppliers = { suppliers: [{ id: "weir", name: "Weir Wires", note: "", ...terms, version: 1, materials: 1 }] };
 const outlook: MaterialOutlook = {

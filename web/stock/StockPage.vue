@@ -15,6 +15,8 @@ import MovementTable from "./MovementTable.vue";
 const RunwayChart = defineAsyncComponent(() => import("./RunwayChart.vue"));
 const FeatherShare = defineAsyncComponent(() => import("./FeatherShare.vue"));
 const SourcesForm = defineAsyncComponent(() => import("./SourcesForm.vue"));
+const IdentifyForm = defineAsyncComponent(() => import("./IdentifyForm.vue"));
+const SalvageForm = defineAsyncComponent(() => import("./SalvageForm.vue"));
 const CountInForm = defineAsyncComponent(() => import("./CountInForm.vue"));
 
 const ReceiveForm = defineAsyncComponent(() => import("./ReceiveForm.vue"));
@@ -36,11 +38,12 @@ const material = computed(() => materials.value.get(m.value?.code ?? ""));
 const thread = computed(() => material.value?.thread);
 const editing = ref(false);
 const side = ref("receive");
-const sides = [
+const sides = computed(() => [
   { id: "receive", label: "Receive a delivery" },
   { id: "count", label: "Count in what lies there" },
+  ...(["hook", "bead"].includes(m.value?.form ?? "") ? [{ id: "salvage", label: "Stripped of a dressing" }] : []),
   { id: "sources", label: "Where it is bought" },
-];
+]);
 async function known(): Promise<void> {
   editing.value = false;
   await stock.refetch();
@@ -72,6 +75,7 @@ async function known(): Promise<void> {
       @saved="known"
       @leave="editing = false"
     />
+    <IdentifyForm v-if="material?.standing === 'unidentified' && may('handle stock')" :stock="m" />
     <p v-if="thread" class="mb-3">
       <span class="fig">{{ thread.denier }}</span> denier, about {{ threadNumberOf(thread.denier) }} in the older
       numbers, which differ from maker to maker.
@@ -116,6 +120,7 @@ async function known(): Promise<void> {
       <template #count
         ><CountInForm :code="m.code" :unit="m.unit" :drawer="m.drawer" @counted="stock.refetch"
       /></template>
+      <template #salvage><SalvageForm :code="m.code" @done="stock.refetch" /></template>
       <template #sources
         ><SourcesForm
           :key="m.sources.map((s) => s.supplierId + s.pack + s.priceCents + s.leadDays).join()"

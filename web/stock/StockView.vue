@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from "@pinia/colada";
-import { computed, ref } from "vue";
+import { computed, defineAsyncComponent, ref } from "vue";
 import { fold } from "@kasten/core/orders";
 import type { ReplyOf } from "@kasten/contract/http";
 import { listStock } from "@kasten/contract/stock";
@@ -15,6 +15,7 @@ import { MaterialForm, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import DataTable from "../parts/DataTable.vue";
 import FoundList from "./FoundList.vue";
+const FoundForm = defineAsyncComponent(() => import("./FoundForm.vue"));
 import type { Column } from "../parts/column";
 
 const { patterns } = useCatalogue();
@@ -23,6 +24,7 @@ const route = useRoute();
 const router = useRouter();
 const { may } = useSession();
 const adding = ref(false);
+const naming = ref(false);
 const words = ref("");
 const foundList = ref<InstanceType<typeof FoundList>>();
 /** A scanner types its code and Enter: what is just that is opened. */
@@ -54,6 +56,7 @@ const shelf: Column<Shelf>[] = [
     <h1>The cabinet</h1>
     <span class="flex flex-wrap items-center gap-4"
       ><RouterLink class="btn" to="/stock-take">Stock-take</RouterLink
+      ><button v-if="may('handle stock')" class="btn" @click="naming = !naming">Something unidentified</button
       ><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button
       ><label class="flex items-center gap-2"
         ><span class="text-soft">Find anything, or scan a code</span
@@ -61,6 +64,7 @@ const shelf: Column<Shelf>[] = [
     ></span>
   </div>
   <MaterialForm v-if="adding" @saved="router.push(`/stock/${$event}`)" @leave="adding = false" />
+  <FoundForm v-if="naming" @leave="naming = false" />
   <FoundList v-if="words.trim().length > 1" ref="foundList" class="mb-3" :words="words" />
   <p v-if="waiting.length > 0" class="callout mb-3">
     <template v-for="(w, i) in waiting" :key="w.id"
@@ -107,6 +111,8 @@ const shelf: Column<Shelf>[] = [
   <p class="mt-3 flex flex-wrap gap-4 text-[0.94rem]">
     <a class="link" href="/api/lots.csv">All lots as a file (CSV)</a>
     <a class="link" href="/api/movements.csv?days=90">Movements of the last 90 days as a file (CSV)</a>
+    <a class="link" href="/api/counts.csv?days=90">Counts of the last 90 days as a file (CSV)</a>
+    <a class="link" href="/api/prices.csv">Price lists of all suppliers as a file (CSV)</a>
   </p>
   <h2 class="mb-1 mt-6">Finished flies on the shelf</h2>
   <DataTable

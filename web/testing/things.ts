@@ -1,3 +1,4 @@
+import type { StockDetail } from "@kasten/contract/stock";
 import { materials, model, recipe } from "@kasten/core/testing";
 import type { BatchDetail } from "@kasten/contract/batches";
 import { catalogue } from "@kasten/contract/catalogue";
@@ -244,3 +245,47 @@ export const server = (who: Partial<Person> = {}, has: Partial<ReplyOf<typeof ca
     .answer(listStanding, { standing: [] })
     .answer(readCalendarKey, { madeAt: null })
     .answer(readRecipes, recipes());
+type LotInDrawer = StockDetail["lotList"][number];
+export const lotInDrawer = (of: Partial<LotInDrawer> = {}): LotInDrawer => ({
+  id: id(5),
+  code: "W-5",
+  dyeLot: "",
+  grade: "",
+  side: null,
+  barb: null,
+  receivedAt: "2026-10-01T08:00:00Z",
+  place: "C4",
+  placeId: 12,
+  quantity: 64_100_000,
+  reserved: 0,
+  remnant: false,
+  soldAs: "spool",
+  openedOn: null,
+  expiresOn: null,
+  apartUntil: null,
+  papers: "",
+  note: "",
+  skin: null,
+  ...of,
+});
+export const stock = (of: Partial<StockDetail> = {}): StockDetail => ({
+  code: "wire",
+  name: "copper wire",
+  form: "wire",
+  unit: "um",
+  colour: null,
+  drawer: "C4",
+  quantity: 64_100_000,
+  reserved: 0,
+  lots: 1,
+  lead: false,
+  coversDozens: null,
+  needed: 0,
+  colourName: null,
+  caution: null,
+  measured: false,
+  lotList: [lotInDrawer()],
+  movements: [],
+  sources: [],
+  ...of,
+});

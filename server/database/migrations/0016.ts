@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from "typeorm";
 
-/** What batches teach of breakage, and why a kit did not agree with its flies. */
+/** What batches teach of breakage, why a kit did not agree with its flies, what a lot has of its own, its picture. */
 export class Sixteenth1700000000016 implements MigrationInterface {
   name = "Sixteenth1700000000016";
 
@@ -18,5 +18,10 @@ const statements = [
   `CREATE TABLE material_outcome (
      material_code text PRIMARY KEY REFERENCES material, sound bigint NOT NULL, spoilt bigint NOT NULL,
      batches integer NOT NULL
+   )`,
+  "ALTER TABLE lot ADD COLUMN traits jsonb NOT NULL DEFAULT '{}'",
+  `CREATE TABLE lot_photo (
+     lot_id uuid PRIMARY KEY REFERENCES lot, at timestamptz NOT NULL DEFAULT now(),
+     person_id uuid NOT NULL REFERENCES person, media_type text NOT NULL, image bytea NOT NULL
    )`,
 ];
