@@ -80,6 +80,8 @@ export const prepSchema = z.object({
   station: z.string().nullable(),
   units: z.number(),
   minutes: z.number(),
+  /** Not, where what it makes is there already. */
+  needed: z.boolean(),
   done: z.boolean(),
   doneBy: z.string().nullable(),
 });
@@ -98,6 +100,10 @@ export const batchDetailSchema = batchSchema.extend({
   }),
   buyable: z.array(z.object({ component: z.string(), role: z.string(), bought: z.string(), makeMinutes: z.number() })),
   cautions: z.array(z.string()),
+  /** What is tied with from a bobbin, with the bobbins on which it is loaded. */
+  bobbins: z.array(
+    z.object({ material: z.string(), name: z.string(), colour: z.string().nullable(), loaded: z.array(z.string()) }),
+  ),
   /** Flies tallied, the rejects by what each of them cost. */
   tied: z.object({
     good: z.number().int(),

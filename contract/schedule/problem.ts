@@ -30,6 +30,7 @@ export const scheduleProblemSchema = z.object({
     }),
   ),
   setup: z.object({ pattern: z.number(), thread: z.number(), hook: z.number() }),
+  readyThreads: z.array(z.string()).optional(),
   objective: z.object({ tardiness: z.number(), setup: z.number(), flow: z.number(), makespan: z.number() }),
 });
 export const assignmentSchema = z.object({

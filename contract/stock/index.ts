@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
 import { barbClass, done, endpoint, idParams, none, realDay } from "../http";
+import { bobbinEndpoints } from "./bobbin";
 import { drawerCode, moreThanNothing } from "./common";
 import { findStock } from "./find";
 import { foundEndpoints } from "./found";
@@ -9,6 +10,7 @@ import { readOutlook } from "./outlook";
 import { readScale, tellScale } from "./scale";
 import { takeEndpoints } from "./take";
 
+export * from "./bobbin";
 export { drawerCode } from "./common";
 export * from "./find";
 export * from "./found";
@@ -44,6 +46,9 @@ export const lotSchema = z.object({
   receivedAt: z.string(),
   place: z.string(),
   placeId: z.number().int(),
+  /** On a bobbin, ready to be tied with. */
+  bobbin: z.boolean(),
+  inKit: z.boolean(),
   quantity: z.number(),
   reserved: z.number(),
   remnant: z.boolean(),
@@ -244,5 +249,6 @@ export const stockEndpoints = [
   tellScale,
   ...lotEndpoints,
   ...foundEndpoints,
+  ...bobbinEndpoints,
   ...takeEndpoints,
 ];

@@ -28,6 +28,11 @@ export const materialForms = [
 ] as const;
 export type MaterialForm = (typeof materialForms)[number];
 
+const spooled: ReadonlySet<MaterialForm> = new Set(["thread", "floss", "wire", "tinsel", "weight wire", "yarn"]);
+
+/** Whether it is tied with from a bobbin or a spool holder. */
+export const isSpooled = (form: MaterialForm): boolean => spooled.has(form);
+
 /** A material that may be shown on a fly, not promised. */
 export const standings = ["unidentified", "unreleased", "vintage", "custom"] as const;
 export type Standing = (typeof standings)[number];

@@ -88,6 +88,8 @@ export interface PlanningPerson {
 export interface PlanningRules {
   horizon: number;
   setup: ScheduleProblem["setup"];
+  /** Threads on loaded bobbins. */
+  readyThreads?: string[];
   rackPlaces: number;
   stations: ScheduleProblem["stations"];
 }
@@ -213,6 +215,7 @@ export function problemOf(batches: PlannableBatch[], people: PlanningPerson[], r
     racks: [{ id: "rack", places: rules.rackPlaces }],
     jobs: batches.map((b) => jobOf(b, people)),
     setup: rules.setup,
+    ...(rules.readyThreads && rules.readyThreads.length > 0 && { readyThreads: rules.readyThreads }),
     objective,
   };
 }

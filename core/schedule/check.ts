@@ -57,7 +57,8 @@ function checkPeople(problem: ScheduleProblem, at: At): string[] {
       const needed = o?.choices.find((c) => c.person === person.id)?.minutes ?? 0;
       const differs = (key: keyof SetupState) =>
         o?.setupState && state?.[key] !== o.setupState[key] ? problem.setup[key] : 0;
-      const setup = differs("pattern") + differs("thread") + differs("hook");
+      const isReady = problem.readyThreads?.includes(o?.setupState?.thread ?? "") ?? false;
+      const setup = differs("pattern") + (isReady ? 0 : differs("thread")) + differs("hook");
       const [first, start, last] = [index(a.setupStart), index(a.start), index(a.end - 1)];
       if (first === undefined || start === undefined || last === undefined)
         faults.push(`${a.operation} lies outside the hours of ${person.id}`);

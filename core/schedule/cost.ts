@@ -1,16 +1,19 @@
 import { Calendar } from "./calendar";
 import type { Assignment, ScheduleJob, ScheduleProblem, ScheduleResult, SetupState } from "./types";
 
-/** Change-over minutes from one set-up to another; from nothing, all three parts. */
+/**
+ * Change-over minutes from one set-up to another; from nothing, all three parts. A thread on a loaded bobbin is taken
+ * up as it is.
+ */
 export function setupMinutes(
-  setup: ScheduleProblem["setup"],
+  { setup, readyThreads = [] }: Pick<ScheduleProblem, "setup" | "readyThreads">,
   from: SetupState | undefined,
   to: SetupState | undefined,
 ): number {
   if (!to) return 0;
   return (
     (from?.pattern === to.pattern ? 0 : setup.pattern) +
-    (from?.thread === to.thread ? 0 : setup.thread) +
+    (from?.thread === to.thread || readyThreads.includes(to.thread) ? 0 : setup.thread) +
     (from?.hook === to.hook ? 0 : setup.hook)
   );
 }

@@ -78,6 +78,25 @@ describe("Calendar", () => {
 });
 
 describe("solveSchedule", () => {
+  test("a thread that stands ready on a bobbin takes no minutes of its own", () => {
+    const ready = { ...small(), readyThreads: ["t"] };
+    const [tie] = solved(ready).assignments;
+    expect(tie).toMatchObject({ setupStart: 60, start: 68, setupMinutes: 8 });
+    expect(checkSchedule(ready, solved(small()))).toContain("b1.tie has a wrong change-over: 11, not 8");
+    expect(checkSchedule(small(), solved(ready))).toContain("b1.tie has a wrong change-over: 8, not 11");
+  });
+
+  test("loaded bobbins never make a plan dearer, keep its bound true, and pass the check", () => {
+    for (let seed = 1; seed <= 6; seed++) {
+      const room = tyingRoom(seed, { jobs: 6, people: 3, days: 20, rack: 200 });
+      const ready = { ...room, readyThreads: ["t0", "t1"] };
+      const [without, loaded] = [solved(room, 1500), solved(ready, 1500)];
+      expect(checkSchedule(ready, loaded), `seed ${seed}`).toEqual([]);
+      expect(loaded.lowerBound, `seed ${seed}`).toBeLessThanOrEqual(loaded.cost.total + 1e-6);
+      expect(loaded.cost.total, `seed ${seed}`).toBeLessThanOrEqual(without.cost.total * 1.02);
+    }
+  });
+
   test("by hand: change-over, tie, coat, drying through the pause, pack", () => {
     const result = solved(small());
     expect(checkSchedule(small(), result)).toEqual([]);

@@ -50,6 +50,8 @@ export interface ScheduleProblem {
   jobs: ScheduleJob[];
   /** Minutes added where that part of the set-up differs. */
   setup: { pattern: number; thread: number; hook: number };
+  /** Threads that stand ready on a loaded bobbin: changing to one of them takes no minutes of its own. */
+  readyThreads?: string[];
   objective: { tardiness: number; setup: number; flow: number; makespan: number };
 }
 

@@ -18,6 +18,8 @@ export interface LotInDrawer {
   remnant: boolean;
   /** Begun already: used up before another is opened. */
   opened?: boolean;
+  /** It lies on a bobbin, ready to be tied with: taken before anything else is opened. */
+  loaded?: boolean;
   /** Longest fibre measured on this lot, mm; absent where nobody has measured. */
   fibreMm?: number;
   /** Hooks that were stripped: taken when the new ones are gone. */
@@ -112,6 +114,7 @@ export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
       Number(b.remnant) - Number(a.remnant) ||
       Number(a.used ?? false) - Number(b.used ?? false) ||
       turn(a) - turn(b) ||
+      Number(b.loaded ?? false) - Number(a.loaded ?? false) ||
       Number(b.opened ?? false) - Number(a.opened ?? false) ||
       (a.barb?.[0] ?? 0) - (b.barb?.[0] ?? 0) ||
       a.receivedAt.localeCompare(b.receivedAt) ||
@@ -126,7 +129,7 @@ export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const take: Allocation["take"] = [];
   let open = demand.quantity;
   const first = covering[0];
-  for (const l of single && !(first?.remnant || first?.opened) ? [single] : covering) {
+  for (const l of single && !(first?.remnant || first?.opened || first?.loaded) ? [single] : covering) {
     const quantity = lesser(open, l.free);
     if (quantity > 0) take.push({ lot: l.lot, place: l.place, quantity });
     open = less(open, quantity);

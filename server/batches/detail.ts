@@ -1,4 +1,6 @@
+import type { PrepTask } from "@kasten/core/batches";
 import { chanceOfEnough } from "@kasten/core/learning";
+import { isSpooled } from "@kasten/core/materials";
 import { workingOf, type Requirement } from "@kasten/core/needs";
 import type { Derivation } from "@kasten/core/derivation";
 import { traitWords } from "@kasten/core/stock";
@@ -82,13 +84,32 @@ function buyableOf({ world, computed }: BatchRoom): BatchDetail["buyable"] {
   );
 }
 
-async function prepOf(db: Db, { computed }: BatchRoom): Promise<BatchDetail["prep"]> {
+/** A blend that is there for it is not milled again. */
+function isNeeded(room: BatchRoom, { kind, component }: PrepTask): boolean {
+  if (kind !== "mill blend") return true;
+  const r = room.computed.requirements.find((x) => x.component === component);
+  return !r || allocateFor(r, missingOf(room, r), room.computed.batch.mixLots, room.lots).short > nothing;
+}
+
+async function prepOf(db: Db, room: BatchRoom): Promise<BatchDetail["prep"]> {
+  const { computed } = room;
   const done = await preparedOf(db, computed.batch.id);
   return computed.prep.map((t) => {
     const doneBy = done.find((d) => d.kind === t.kind && d.component === t.component)?.by ?? null;
-    return { ...t, station: t.station ?? null, done: doneBy !== null, doneBy };
+    return { ...t, station: t.station ?? null, needed: isNeeded(room, t), done: doneBy !== null, doneBy };
   });
 }
+
+/** Threads, wires and flosses of a batch, each with the loaded bobbins that have it: the others are to be loaded. */
+const bobbinsOf = ({ computed, lots, world }: BatchRoom): BatchDetail["bobbins"] =>
+  [...new Map(computed.requirements.map((r) => [r.material, r])).values()]
+    .filter((r) => isSpooled(world.materials.get(r.material)?.form ?? "hook"))
+    .map((r) => ({
+      material: r.material,
+      name: r.materialName,
+      colour: world.materials.get(r.material)?.colour ?? null,
+      loaded: (lots.get(r.material) ?? []).filter((l) => l.loaded).map((l) => l.drawer),
+    }));
 
 /** Of a normal distribution eight of ten lie so many standard deviations about its mean. */
 const EIGHT_OF_TEN = 1.2816;
@@ -119,6 +140,7 @@ export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
     requirements: data,
     prep: await prepOf(db, room),
     tied: await tiedOf(db, batch),
+    bobbins: bobbinsOf(room),
     held_back: batch.state === "planned" ? gateOf(room, people) : [],
     history: await historyOf(db, "batch", id),
     startsWorking: {

@@ -26,6 +26,8 @@ export interface PlaceRow {
   kind: PlaceKind;
   code: string;
   name: string;
+  /** A drawer in all but its look: a bobbin, on which one lot of thread, floss or wire is loaded. */
+  bobbin: boolean;
 }
 
 export const placeEntity = new EntitySchema<PlaceRow>({
@@ -35,8 +37,10 @@ export const placeEntity = new EntitySchema<PlaceRow>({
     kind: text(),
     code: text({ unique: true }),
     name: text(),
+    bobbin: flag(),
   },
   checks: [
+    { name: "place_bobbin_is_a_drawer", expression: "NOT bobbin OR kind = 'drawer'" },
     {
       name: "place_kind_check",
       expression: "kind IN ('supplier', 'drawer', 'kit', 'bench', 'flies', 'scrap', 'customer')",

@@ -40,6 +40,7 @@ export async function lotsInDrawers(db: Db, materials?: string[]): Promise<Map<s
     .addSelect("l.remnant", "remnant")
     .addSelect("l.openedOn IS NOT NULL", "opened")
     .addSelect("l.traits", "traits")
+    .addSelect("p.bobbin", "loaded")
     .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0")
     // What is kept apart or past its day is there, and not to be tied with.
     .andWhere("l.apartUntil IS NULL AND (l.expiresOn IS NULL OR l.expiresOn >= current_date)");
@@ -190,14 +191,20 @@ export interface KitLot {
   drawer: number;
 }
 
-/** What lies in a kit, by key and lot. */
+/**
+ * What lies in a kit, by key and lot. It goes back to where it came from; off a bobbin that has something else on it
+ * by now, to the drawer of its material.
+ */
 export async function kitLots(db: Db, batch: string, kit: number): Promise<KitLot[]> {
   const put = await rows<KitLot & { there: Quantity }>(
     db,
     `SELECT m.batch_key AS key, m.lot_id AS lot,
        sum(CASE WHEN m.to_place = $2 THEN m.quantity ELSE -m.quantity END)::bigint AS quantity,
-       (max(m.from_place) FILTER (WHERE m.to_place = $2))::int AS drawer, b.quantity AS there
-     FROM movement m JOIN balance b ON b.lot_id = m.lot_id AND b.place_id = $2
+       max(CASE WHEN m.to_place <> $2 THEN NULL WHEN f.bobbin AND EXISTS (
+         SELECT 1 FROM balance o WHERE o.place_id = f.id AND o.lot_id <> m.lot_id AND o.quantity > 0)
+         THEN a.drawer_id ELSE m.from_place END)::int AS drawer, b.quantity AS there
+     FROM movement m JOIN balance b ON b.lot_id = m.lot_id AND b.place_id = $2 JOIN place f ON f.id = m.from_place
+     JOIN lot l ON l.id = m.lot_id JOIN material a ON a.code = l.material_code
      WHERE m.batch_id = $1 AND (m.to_place = $2 OR m.from_place = $2) AND m.batch_key IS NOT NULL
      GROUP BY 1, 2, b.quantity HAVING sum(CASE WHEN m.to_place = $2 THEN m.quantity ELSE -m.quantity END) > 0
      ORDER BY 2, 1`,

@@ -20,7 +20,8 @@ export async function drawerFor(db: Db, code = NEW_DRAWER): Promise<number> {
     code,
     code === NEW_DRAWER ? "Newly named, no drawer yet" : `Drawer ${code}`,
   );
-  if (drawer.kind !== "drawer") throw refused(`“${code}” is not a drawer. Give a drawer's code, such as A12.`);
+  if (drawer.kind !== "drawer" || drawer.bobbin)
+    throw refused(`“${code}” is not a drawer. Give a drawer's code, such as A12.`);
   return drawer.id;
 }
 

@@ -135,12 +135,28 @@ export function stationDownFor(
   return [...settings.stations.filter((s) => needed.has(s.name)), ...tools].find((s) => s.down !== null);
 }
 
+/** What lies on a loaded bobbin: changing to such a thread takes no minutes. */
+const loadedMaterials = (lots: Room["lots"]): string[] =>
+  [...lots].filter(([, list]) => list.some((l) => l.loaded)).map(([material]) => material);
+
+/** Blends that are there when the batch takes its turn: they are not milled again. */
+const blendsThere = ({ batches }: Room, shortages: Shortage[]): string[] => {
+  const short = new Set(shortages.map((s) => `${s.batch}|${s.material}`));
+  return batches.flatMap(({ batch, prep, requirements }) =>
+    prep
+      .filter((t) => t.kind === "mill blend")
+      .filter((t) => requirements.every((r) => r.component !== t.component || !short.has(`${batch.id}|${r.material}`)))
+      .map((t) => prepKey(batch.id, t)),
+  );
+};
+
 /** The whole room as a problem: open batches over the people's hours, each released when its materials are there. */
 export async function readPlanning(db: Db, now: Date = new Date()): Promise<Planning> {
   const room = await readRoom(db);
   const { needs, shortages } = shareOut(room);
   const people = await activePeople(db);
-  const [prepDone, ranks, begun] = [await preparedKeys(db), await rankByCustomer(db), await tyingBy(db)];
+  const [logged, ranks, begun] = [await preparedKeys(db), await rankByCustomer(db), await tyingBy(db)];
+  const prepDone = new Set([...logged, ...blendsThere(room, shortages)]);
   const pins = await openPins(db);
   const timing = await readTiming(db, room.world, people);
   const { settings } = room.world;
@@ -171,7 +187,8 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
     ...settings.stations.map((s) => ({ id: s.name as string, capacity: s.places })),
     ...settings.sharedTools.map((t) => ({ id: toolStation(t.name), capacity: t.places })),
   ];
-  const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, rackPlaces, stations };
+  const readyThreads = loadedMaterials(room.lots);
+  const rules = { horizon: HORIZON_DAYS * DAY_MINUTES, setup, readyThreads, rackPlaces, stations };
   return {
     room,
     frame,

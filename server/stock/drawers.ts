@@ -27,7 +27,7 @@ async function drawerOfCode(db: Db, code: string): Promise<void> {
 
 async function drawerById(db: Db, id: number): Promise<PlaceRow> {
   const place = await locked(db, placeEntity, { id });
-  if (!place || place.kind !== "drawer") throw notFound("drawer");
+  if (!place || place.kind !== "drawer" || place.bobbin) throw notFound("drawer");
   return place;
 }
 

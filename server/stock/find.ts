@@ -35,7 +35,7 @@ export async function findIn(db: Db, q: string): Promise<Found[]> {
        UNION ALL
        SELECT 'drawer', d.code, d.name, (SELECT count(*) FROM material m WHERE m.drawer_id = d.id) || ' materials', NULL,
          d.code, concat_ws(' ', d.code, d.name), 2
-       FROM place d WHERE d.kind = 'drawer')
+       FROM place d WHERE d.kind = 'drawer' AND NOT d.bobbin)
      SELECT kind, id, name, about, colour, drawer FROM everything
      WHERE translate(lower(text), 'äöüàáâèéêëìíîïòóôùúûçñ', 'aouaaaeeeeiiiiooouuucn') LIKE ALL ($1::text[])
      ORDER BY (lower(id) = lower($2) OR lower(name) = lower($2) OR lower(about) LIKE '%lot ' || lower($2) || '%') DESC,

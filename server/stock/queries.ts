@@ -36,6 +36,8 @@ export async function lotsOf(db: Db, code: string): Promise<StockDetail["lotList
     .addSelect("to_char(l.receivedAt, 'YYYY-MM-DD')", "receivedAt")
     .addSelect("p.name", "place")
     .addSelect("p.id", "placeId")
+    .addSelect("p.bobbin", "bobbin")
+    .addSelect("p.kind = 'kit'", "inKit")
     .addSelect("b.quantity", "quantity")
     .addSelect("b.reserved", "reserved")
     .addSelect("l.remnant", "remnant")
@@ -110,7 +112,7 @@ export const drawersWithContents = (db: Db, id?: number): Promise<DrawerContents
        (SELECT count(*)::int FROM material m WHERE m.drawer_id = p.id) AS materials,
        (SELECT count(*)::int FROM balance b WHERE b.place_id = p.id AND b.quantity > 0) AS lots,
        EXISTS (SELECT 1 FROM movement v WHERE v.from_place = p.id OR v.to_place = p.id) AS used
-     FROM place p WHERE p.kind = 'drawer' AND ($1::int IS NULL OR p.id = $1) ORDER BY p.code`,
+     FROM place p WHERE p.kind = 'drawer' AND NOT p.bobbin AND ($1::int IS NULL OR p.id = $1) ORDER BY p.code`,
     [id ?? null],
   );
 

@@ -27,6 +27,7 @@ import { drawerFor, materialEntity } from "../materials";
 import type { Cover } from "../needs";
 import type { Outlook } from "../outlook";
 import { sourcesByMaterial, supplierEntity } from "../purchasing";
+import { bobbinRoutes } from "./bobbinRoutes";
 import { putUp, readDrawers, rename, takeOut } from "./drawers";
 import { findIn } from "./find";
 import { found, identify, takeSalvaged } from "./found";
@@ -180,6 +181,7 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
     return ok;
   });
   register(salvage, ({ db, person, params, body }) => takeSalvaged(db, person, params.id, body));
+  bobbinRoutes(register);
   lotRoutes(register);
   takeRoutes(register);
 }

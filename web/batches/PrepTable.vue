@@ -38,6 +38,7 @@ const columns: Column<Task>[] = [
       <template #cell-minutes="{ row: t }">{{ t.minutes }}<span class="unit">min</span></template>
       <template #cell-done="{ row: t }"
         ><span v-if="t.done" class="tag tag-done">done, {{ t.doneBy }}</span
+        ><span v-else-if="!t.needed" class="text-soft">it is there already</span
         ><button v-else-if="can" class="btn !min-h-8" :disabled="busy" @click="$emit('done', t)">
           Log as done<span class="sr-only">: {{ t.title }}</span>
         </button></template

@@ -4,6 +4,7 @@ import { useStorage } from "@vueuse/core";
 import { computed } from "vue";
 import { pullBatch, readBatch } from "@kasten/contract/batches";
 import { call } from "../http";
+import ColourSwatch from "../parts/ColourSwatch.vue";
 import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
@@ -107,6 +108,15 @@ const print = () => window.print();
     <p v-if="b.state === 'planned'" class="callout no-print mb-3">
       This batch is planned, not released: what follows may still change.
       <RouterLink class="link" :to="`/batches/${b.id}`">Reserve and release it</RouterLink> before pulling.
+    </p>
+    <p v-if="b.bobbins.length > 0" class="mb-3">
+      <span class="font-semibold">Bobbins for it:</span>
+      <template v-for="(t, i) in b.bobbins" :key="t.material"
+        ><template v-if="i > 0">; </template><ColourSwatch :colour="t.colour" /> {{ t.name }},
+        <b v-if="t.loaded.length > 0" class="fig">{{ t.loaded.join(", ") }}</b><template v-else
+          >load one</template
+        ></template
+      >
     </p>
     <DataTable label="What is pulled, drawer by drawer" :rows="rows" :columns="columns" :row-key="(x) => x.key">
       <template #cell-pulled="{ row: x }"

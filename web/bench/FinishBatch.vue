@@ -22,7 +22,7 @@ const columns: Column<Requirement>[] = [
   { id: "used", head: "Used" },
   { id: "scrapped", head: "Spoiled" },
   { id: "back", head: "Back to the drawer", end: true, mono: true, class: "whitespace-nowrap" },
-  { id: "kept", head: "Of that, lengths kept", class: "w-44" },
+  { id: "kept", head: "Of that, lengths kept, such as 80 60", class: "w-44" },
   { id: "why", head: "Why, if it does not agree", class: "w-56" },
 ];
 </script>
@@ -39,7 +39,7 @@ const columns: Column<Requirement>[] = [
     </p>
     <DataTable label="What was used" :rows="rows" :columns="columns" :row-key="(r) => r.key">
       <template #cell-material="{ row: r }"
-        >{{ r.materialName }}<span class="text-soft"> {{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span
+        >{{ r.materialName }}<span class="ml-2 text-soft">{{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span
         ><span v-if="isTouched(r)" class="tag ml-2">as you say</span
         ><span v-if="wrong(r)" role="alert" class="block text-[0.9rem] text-call">{{ wrong(r) }}</span></template
       >
@@ -69,7 +69,6 @@ const columns: Column<Requirement>[] = [
             v-model="of(r).offcuts"
             class="field fig w-28 max-sm:min-h-[44px]"
             inputmode="decimal"
-            placeholder="80 60"
             :aria-label="`Lengths of ${r.materialName} kept as remnants, ${r.role}`"
           />
           mm</span

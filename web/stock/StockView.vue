@@ -15,6 +15,7 @@ import { MaterialForm, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import DataTable from "../parts/DataTable.vue";
 import FoundList from "./FoundList.vue";
+const BobbinRack = defineAsyncComponent(() => import("./BobbinRack.vue"));
 const FoundForm = defineAsyncComponent(() => import("./FoundForm.vue"));
 import type { Column } from "../parts/column";
 
@@ -114,6 +115,7 @@ const shelf: Column<Shelf>[] = [
     <a class="link" href="/api/counts.csv?days=90">Counts of the last 90 days as a file (CSV)</a>
     <a class="link" href="/api/prices.csv">Price lists of all suppliers as a file (CSV)</a>
   </p>
+  <BobbinRack class="mt-6" />
   <h2 class="mb-1 mt-6">Finished flies on the shelf</h2>
   <DataTable
     name="shelf"

@@ -157,12 +157,13 @@ function endOfLoad(m: Model, group: Group, heads: Float64Array, tails: Float64Ar
   return group.ops.length === 0 ? 0 : whenDone(m, group.people, firstBegin(m, group, heads), all) + tail;
 }
 
-/** Each pattern, thread and hook that nobody has set up at first must be set up once. */
+/** Each pattern, thread and hook that nobody has set up at first, nor ready on a bobbin, must be set up once. */
 function leastChangeOvers(m: Model): number {
-  const { setup, people } = m.problem;
+  const { setup, people, readyThreads = [] } = m.problem;
   const used = m.given.flatMap((j) => j.operations).flatMap((o) => o.setupState ?? []);
   return (["pattern", "thread", "hook"] as const).reduce((sum, part) => {
     const there = new Set(people.map((p) => p.setupState?.[part]));
+    if (part === "thread") for (const thread of readyThreads) there.add(thread);
     const needed = new Set(used.map((s) => s[part]).filter((s) => !there.has(s)));
     return sum + setup[part] * needed.size;
   }, 0);

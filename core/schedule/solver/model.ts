@@ -1,4 +1,5 @@
 import { Hours } from "./hours";
+import { setupMinutes } from "../cost";
 import type { ScheduleJob, ScheduleProblem, SetupState } from "../types";
 
 /** Nobody, nothing, nowhere: where there is no index to give. */
@@ -120,7 +121,7 @@ export class Model {
     this.setup = Int32Array.from(all, (o) => stateOf(o.setupState));
     this.initial = Int32Array.from(problem.people, (p) => stateOf(p.setupState));
     this.stateCount = this.states.length;
-    this.changeOver = this.changeOvers(problem.setup);
+    this.changeOver = this.changeOvers(problem);
     const preds = given.map((j, i) =>
       j.operations.map((o, k) =>
         o.after ? o.after.map((id) => opAt.get(id)!) : k > 0 ? [this.firstOp[i]! + k - 1] : [],
@@ -180,16 +181,13 @@ export class Model {
     return this.preds.subarray(this.predsFrom[o], this.predsFrom[o + 1]);
   }
 
-  private changeOvers(setup: ScheduleProblem["setup"]): Int32Array {
+  private changeOvers(problem: Pick<ScheduleProblem, "setup" | "readyThreads">): Int32Array {
     const n = this.stateCount;
     const minutes = new Int32Array((n + 1) * n);
     this.states.forEach((to, b) => {
-      minutes[b] = setup.pattern + setup.thread + setup.hook;
+      minutes[b] = setupMinutes(problem, undefined, to);
       this.states.forEach((from, a) => {
-        minutes[(a + 1) * n + b] =
-          (from.pattern === to.pattern ? 0 : setup.pattern) +
-          (from.thread === to.thread ? 0 : setup.thread) +
-          (from.hook === to.hook ? 0 : setup.hook);
+        minutes[(a + 1) * n + b] = setupMinutes(problem, from, to);
       });
     });
     return minutes;

@@ -24,4 +24,6 @@ const statements = [
      lot_id uuid PRIMARY KEY REFERENCES lot, at timestamptz NOT NULL DEFAULT now(),
      person_id uuid NOT NULL REFERENCES person, media_type text NOT NULL, image bytea NOT NULL
    )`,
+  "ALTER TABLE place ADD COLUMN bobbin boolean NOT NULL DEFAULT false",
+  "ALTER TABLE place ADD CONSTRAINT place_bobbin_is_a_drawer CHECK (NOT bobbin OR kind = 'drawer')",
 ];
