@@ -43,6 +43,7 @@ import { calendarByKey, calendarOf, planRoutes } from "./plans";
 import { sessionSecret } from "./settings";
 import { setupRoutes } from "./setup";
 import { SocketScale, type ScaleLink } from "./standins";
+import { preparingRoutes } from "./preparing";
 import { countsCsv, lotsCsv, movementsCsv, photoOf, scaleRoutes, stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
@@ -86,6 +87,7 @@ const rooms = [
   fileRoutes,
   setupRoutes,
   batchRoutes,
+  preparingRoutes,
   stockRoutes,
   scaleRoutes,
   benchRoutes,

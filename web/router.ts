@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: "/orders", name: "orders", component: () => import("./orders/OrdersView.vue") },
     { path: "/orders/:id", name: "order", component: () => import("./orders/OrderPage.vue"), props: true },
     { path: "/batches", name: "batches", component: () => import("./batches/BatchesView.vue") },
+    { path: "/preparations", name: "preparations", component: () => import("./preparing/PreparingView.vue") },
     { path: "/batches/:id", name: "batch", component: () => import("./batches/BatchPage.vue"), props: true },
     { path: "/batches/:id/sheet", name: "sheet", component: () => import("./batches/PullSheet.vue"), props: true },
     { path: "/batches/:id/card", name: "card", component: () => import("./batches/BenchCard.vue"), props: true },

@@ -13,6 +13,7 @@ import { patternEndpoints } from "../patterns";
 import { purchasingEndpoints } from "../purchasing";
 import { scheduleEndpoints } from "../schedule";
 import { settingsEndpoints } from "../settings";
+import { preparingEndpoints } from "../preparing";
 import { stockEndpoints } from "../stock";
 import { teamEndpoints } from "../team";
 
@@ -27,6 +28,7 @@ export const endpoints: AnyEndpoint[] = [
   ...fileEndpoints,
   ...batchEndpoints,
   ...materialEndpoints,
+  ...preparingEndpoints,
   ...stockEndpoints,
   ...purchasingEndpoints,
   ...scheduleEndpoints,

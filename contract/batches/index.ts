@@ -45,6 +45,8 @@ export const batchSchema = skuSchema.extend({
   /** What its lines ask; the batch may be tied otherwise by a person's choice. */
   asked: askedSchema,
   mixLots: z.boolean(),
+  /** Ready-made parts that are taken from the drawer for it. */
+  kitParts: z.array(z.string()),
   /** What was let pass for this batch. */
   exceptions: z.array(exceptionSchema),
   owed: z.number().int(),
@@ -100,6 +102,8 @@ export const batchDetailSchema = batchSchema.extend({
   }),
   buyable: z.array(z.object({ component: z.string(), role: z.string(), bought: z.string(), makeMinutes: z.number() })),
   cautions: z.array(z.string()),
+  /** Ready-made parts that fit it, how many are free, and whether they are taken. */
+  kitOffers: z.array(z.object({ material: z.string(), name: z.string(), free: z.number(), taken: z.boolean() })),
   /** What is tied with from a bobbin, with the bobbins on which it is loaded. */
   bobbins: z.array(
     z.object({ material: z.string(), name: z.string(), colour: z.string().nullable(), loaded: z.array(z.string()) }),
@@ -211,6 +215,7 @@ export const editBatch = endpoint({
     methods: waysSchema.optional(),
     leave: z.array(z.string().max(80)).max(40).optional(),
     use: table(short, 40).optional(),
+    kitParts: z.array(short).max(6, "At most six").optional(),
     /** Bind it to the pattern's newest version. */ renew: z.literal(true).optional(),
     mixLots: z.boolean().optional(),
   }),

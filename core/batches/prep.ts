@@ -14,6 +14,9 @@ export type PrepKind = (typeof prepKinds)[number];
 export interface PrepTask {
   kind: PrepKind;
   component: string;
+  /** Code and name of what it is done to. */
+  material: string;
+  materialName: string;
   title: string;
   /** Shared tool that it holds, if any. */
   station?: "mill";
@@ -22,6 +25,10 @@ export interface PrepTask {
   minutes: number;
 }
 
+/** How much longer the room takes for a kind of preparation than was reckoned: 1 until it has logged some. */
+export type PrepPace = (kind: PrepKind) => number;
+const asReckoned: PrepPace = () => 1;
+
 interface PrepRate {
   fixed: number;
   perUnit: number;
@@ -29,55 +36,118 @@ interface PrepRate {
   station?: "mill";
 }
 
-const rates: Record<Exclude<PrepKind, "make parts">, PrepRate> = {
+const rates: Record<PrepKind, PrepRate> = {
   "bead hooks": { fixed: 3, perUnit: 0.12, title: (n, m) => `Put ${n} × ${m} on hooks` },
   "sort hackle": { fixed: 4, perUnit: 0.35, title: (n, m) => `Sort and strip ${n} feathers of ${m} by barb length` },
   "pair slips": { fixed: 4, perUnit: 0.5, title: (n, m) => `Pair ${n} left with right slips of ${m}` },
   "mill blend": { fixed: 15, perUnit: 0, title: (_n, m) => `Mill the blend ${m}`, station: "mill" },
   "cut lengths": { fixed: 2, perUnit: 0.08, title: (n, m) => `Cut ${n} lengths of ${m}` },
+  "make parts": { fixed: 0, perUnit: 1, title: (n, m) => `Make ${n} of ${m}` },
 };
 
-const task = (kind: keyof typeof rates, component: string, material: string, units: number): PrepTask => {
+/** Minutes of a kind of preparation for so many pieces, before the room's own pace; a made part has minutes of its own. */
+export const prepMinutes = (kind: PrepKind, units: number): number => rates[kind].fixed + rates[kind].perUnit * units;
+
+interface Prepared {
+  code: string;
+  name: string;
+}
+
+function task(
+  kind: PrepKind,
+  component: string,
+  { code, name }: Prepared,
+  units: number,
+  { pace, minutes = prepMinutes(kind, units), title }: { pace: PrepPace; minutes?: number; title?: string },
+): PrepTask {
   const rate = rates[kind];
   return {
     kind,
     component,
-    title: rate.title(units, material),
+    material: code,
+    materialName: name,
+    title: title ?? rate.title(units, name),
     station: rate.station,
     units,
-    minutes: Math.ceil(rate.fixed + rate.perUnit * units),
+    minutes: Math.ceil(minutes * pace(kind)),
   };
-};
+}
 
 /**
  * The preparation of a batch: what its components ask for, once for all flies started.
- * @param blendInStock blends that are there already need no milling
+ * @param pace how much longer the room takes than is reckoned, by kind
+ * @param ready components that come prepared from a drawer: beads on their hooks
  */
 export function prepTasks(
   fly: ComposedFly,
   flies: number,
-  blendInStock: (material: string) => boolean = () => false,
+  pace: PrepPace = asReckoned,
+  ready: ReadonlySet<string> = new Set(),
 ): PrepTask[] {
   if (flies === 0) return [];
   return fly.parts.flatMap((part): PrepTask[] => {
     const { component, material } = part;
-    if (part.made && part.makeMinutes > 0)
-      return [
-        {
-          kind: "make parts",
-          component,
-          title: `Make the ${part.role} of ${material.name} for ${flies} flies`,
-          units: flies,
-          minutes: Math.ceil(part.makeMinutes * flies),
-        },
-      ];
-    if (material.form === "bead") return [task("bead hooks", component, material.name, flies)];
-    if (material.form === "blend")
-      return blendInStock(material.code) ? [] : [task("mill blend", component, material.name, 1)];
+    if (ready.has(component)) return [];
+    const one = (kind: PrepKind, units = flies) => [task(kind, component, material, units, { pace })];
+    if (part.made && part.makeMinutes > 0) {
+      const title = `Make the ${part.role} of ${material.name} for ${flies} flies`;
+      return [task("make parts", component, material, flies, { pace, minutes: part.makeMinutes * flies, title })];
+    }
+    if (material.form === "bead") return one("bead hooks");
+    if (material.form === "blend") return one("mill blend", 1);
     const kinds = new Set(part.uses.map((u) => u.use.kind));
-    if (kinds.has("wound feather")) return [task("sort hackle", component, material.name, flies)];
-    if (kinds.has("slips")) return [task("pair slips", component, material.name, flies)];
-    if (kinds.has("cut") || kinds.has("strands")) return [task("cut lengths", component, material.name, flies)];
+    if (kinds.has("wound feather")) return one("sort hackle");
+    if (kinds.has("slips")) return one("pair slips");
+    if (kinds.has("cut") || kinds.has("strands")) return one("cut lengths");
     return [];
+  });
+}
+
+/** A task of an open batch. */
+export interface OpenPrep extends PrepTask {
+  batch: string;
+}
+
+/** Tasks of several batches that are one piece of work: the same thing done to the same material. */
+export interface PrepGroup {
+  kind: PrepKind;
+  material: string;
+  materialName: string;
+  title: string;
+  station?: "mill";
+  tasks: OpenPrep[];
+  units: number;
+  /** All at once: what is fixed is spent once. */
+  minutes: number;
+  /** One batch after another. */
+  apart: number;
+}
+
+/**
+ * What can be prepared for several batches at once.
+ *
+ * @param tasks not yet done, in the order in which the batches come
+ * @param pace as for `prepTasks`
+ * @returns groups in the order of their first task; minutes never more than apart
+ */
+export function gatherPrep(tasks: readonly OpenPrep[], pace: PrepPace = asReckoned): PrepGroup[] {
+  const groups = new Map<string, OpenPrep[]>();
+  for (const t of tasks) {
+    const key = `${t.kind}|${t.material}`;
+    groups.set(key, [...(groups.get(key) ?? []), t]);
+  }
+  return [...groups.values()].flatMap((own) => {
+    const [first] = own;
+    if (!first) return [];
+    const { kind, material, materialName, station } = first;
+    // One charge of the mill is one piece of work, however many batches share it.
+    const units = kind === "mill blend" ? 1 : own.reduce((sum, t) => sum + t.units, 0);
+    const apart = own.reduce((sum, t) => sum + t.minutes, 0);
+    const saved = (own.length - 1) * rates[kind].fixed * pace(kind);
+    const minutes = Math.max(1, Math.ceil(apart - saved));
+    const title = rates[kind].title(units, materialName);
+    return [
+      { kind, material, materialName, title, station, tasks: own, units, minutes: Math.min(minutes, apart), apart },
+    ];
   });
 }

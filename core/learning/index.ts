@@ -2,3 +2,4 @@ export * from "./starts";
 export * from "./calibration";
 export * from "./pieces";
 export * from "./minutes";
+export * from "./prepPace";

@@ -101,6 +101,8 @@ export interface Material {
   /** What stands in the way of promising it. */
   standing?: Standing;
   blend?: { parts: Record<string, number>; leastChargeMg: number };
+  /** A part that is kept ready: pieces of each material in one of it, such as a hook with its bead on. */
+  madeOf?: Record<string, number>;
   hook?: { model: string; size: string };
 }
 

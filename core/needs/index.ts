@@ -1,4 +1,5 @@
 export * from "./breakage";
+export * from "./kitParts";
 export * from "./requirements";
 export * from "./taken";
 export * from "./workings";

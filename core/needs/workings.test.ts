@@ -130,11 +130,8 @@ describe("preparation that a fly asks for", () => {
   ] as [string, Recipe, Partial<FlyChoice>, string][])("%s", (_name, r, c, task) =>
     expect(kinds(r, c)).toContain(task),
   );
-  test("bought legs need no making, and a blend that is there no mill", () => {
+  test("bought legs need no making, and no flies no preparation", () => {
     expect(kinds(recipe(), { buy: ["legs"] })).not.toContain("make parts: legs");
-    expect(prepTasks(fly(recipe(), { variant: "mixed" }), 24, () => true).map((t) => t.kind)).not.toContain(
-      "mill blend",
-    );
     expect(prepTasks(fly(recipe()), 0)).toEqual([]);
   });
   test("more flies take more minutes, but the mill only once", () => {

@@ -3,7 +3,14 @@ import { DomainError } from "@kasten/core/errors";
 import { KeptFlies, toolsOf, type ComposedFly } from "@kasten/core/fly";
 import { notMade } from "@kasten/core/hooks";
 import { startsFor } from "@kasten/core/learning";
-import { hookRequirement, requirementsOf, type Knowledge, type Requirement } from "@kasten/core/needs";
+import {
+  hookRequirement,
+  kitPartsFor,
+  requirementsOf,
+  withKitParts,
+  type Knowledge,
+  type Requirement,
+} from "@kasten/core/needs";
 import { hookOf, type Recipe } from "@kasten/core/recipe";
 import { sentenceOf } from "@kasten/core/sentences";
 import type { Batch } from "@kasten/contract/batches";
@@ -22,6 +29,8 @@ export interface ComputedBatch {
   requirements: Requirement[];
   prep: PrepTask[];
   known: Knowledge;
+  /** Ready-made parts that could be taken for it from the drawer, or are. */
+  kitOffers: string[];
   /** Why it cannot be computed, when it cannot. */
   fault?: string;
 }
@@ -45,12 +54,15 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   const due = open.claims.map((c) => c.due).sort()[0] ?? NEVER_DUE;
   const batch: Batch = { ...rest, owed, starts, due, minutes: starts * recipe.minutesPerFly * factor };
   try {
-    const { fly, requirements } = materialsOf(world, open, recipe, starts, known);
+    const { fly, requirements: asked } = materialsOf(world, open, recipe, starts, known);
     const minutes = starts * fly.minutes * factor;
-    return { batch: { ...batch, minutes }, recipe, fly, requirements, prep: prepTasks(fly, starts), known };
+    const { requirements, ready } = withKitParts(asked, open.kitParts, world.materials);
+    const prep = prepTasks(fly, starts, learned.prepPace, ready);
+    const kitOffers = kitPartsFor(asked, world.materials).map((m) => m.code);
+    return { batch: { ...batch, minutes }, recipe, fly, requirements, prep, known, kitOffers };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
-    return { batch, recipe, requirements: [], prep: [], known, fault: sentenceOf(error) };
+    return { batch, recipe, requirements: [], prep: [], known, kitOffers: [], fault: sentenceOf(error) };
   }
 }
 

@@ -4,7 +4,7 @@ import { isSpooled } from "@kasten/core/materials";
 import { workingOf, type Requirement } from "@kasten/core/needs";
 import type { Derivation } from "@kasten/core/derivation";
 import { traitWords } from "@kasten/core/stock";
-import { basePerCore, less, nothing } from "@kasten/core/units";
+import { basePerCore, less, nothing, sumOf } from "@kasten/core/units";
 import type { RequirementData } from "@kasten/contract/materials";
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { Person } from "@kasten/contract/team";
@@ -141,6 +141,12 @@ export async function batchDetail(db: Db, id: string): Promise<BatchDetail> {
     prep: await prepOf(db, room),
     tied: await tiedOf(db, batch),
     bobbins: bobbinsOf(room),
+    kitOffers: room.computed.kitOffers.map((material) => ({
+      material,
+      name: room.world.materials.get(material)?.name ?? material,
+      free: sumOf((room.lots.get(material) ?? []).map((l) => l.free)),
+      taken: batch.kitParts.includes(material),
+    })),
     held_back: batch.state === "planned" ? gateOf(room, people) : [],
     history: await historyOf(db, "batch", id),
     startsWorking: {

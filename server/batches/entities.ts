@@ -1,6 +1,7 @@
 import { EntitySchema } from "typeorm";
 import type { PrepKind } from "@kasten/core/batches";
 import type { Batch } from "@kasten/contract/batches";
+import type { makeKinds, PrepHow } from "@kasten/contract/preparing";
 import type { Exception } from "@kasten/contract/http";
 import type { Asked } from "@kasten/core/recipe";
 import type { Quantity } from "@kasten/core/units";
@@ -50,6 +51,8 @@ export interface BatchRow {
   use: Record<string, string>;
   /** What its lines ask, by which it was gathered. */
   asked: Asked;
+  /** Ready-made parts that are taken from the drawer for it: hooks with their beads on. */
+  kitParts: string[];
   exceptions: Exception[];
   /** Flies tallied and not taken back; the database counts them as tallies are written. */
   good: number;
@@ -84,6 +87,7 @@ export const batchEntity = new EntitySchema<BatchRow>({
     leave: jsonb({ default: [] }),
     use: jsonb({ default: {} }),
     asked: jsonb({ default: {} }),
+    kitParts: jsonb({ default: [] }),
     exceptions: jsonb({ default: [] }),
     good: int({ default: 0 }),
     rejected: int({ default: 0 }),
@@ -168,12 +172,45 @@ export const batchUseEntity = new EntitySchema<BatchUseRow>({
   ],
 });
 
+/** Preparation as it was done: for batches, or for the drawer. */
+export interface PrepRunRow {
+  id: string;
+  kind: PrepKind | (typeof makeKinds)[number];
+  title: string;
+  personId: string;
+  at: Date;
+  /** As somebody noted them; and as they were reckoned. */
+  minutes: number | null;
+  reckoned: number | null;
+  /** Passes of the mill, chop, bath: how it was done. */
+  how: PrepHow;
+  note: string;
+}
+
+export const prepRunEntity = new EntitySchema<PrepRunRow>({
+  name: "prep_run",
+  columns: {
+    id: uuidKey,
+    kind: text(),
+    title: text(),
+    personId: uuid(refers("person")),
+    at: written(),
+    minutes: { type: "double precision", ...optional },
+    reckoned: { type: "double precision", ...optional },
+    how: jsonb({ default: {} }),
+    note: text({ default: "" }),
+  },
+  indices: [{ name: "prep_run_at", columns: ["at"] }],
+  checks: [{ name: "prep_run_minutes_check", expression: "minutes > 0 AND reckoned > 0" }],
+});
+
 export interface BatchPrepRow {
   batchId: string;
   kind: PrepKind;
   component: string;
   personId: string;
   at: Date;
+  runId: string | null;
 }
 
 export const batchPrepEntity = new EntitySchema<BatchPrepRow>({
@@ -184,6 +221,7 @@ export const batchPrepEntity = new EntitySchema<BatchPrepRow>({
     component: text({ primary: true }),
     personId: uuid(refers("person")),
     at: written(),
+    runId: uuid({ ...optional, ...refers("prep_run") }),
   },
 });
 
@@ -272,6 +310,7 @@ export const batchEntities = [
   batchClaimEntity,
   batchUseEntity,
   batchPrepEntity,
+  prepRunEntity,
   tallyEntity,
   patternOutcomeEntity,
   componentOutcomeEntity,

@@ -9,6 +9,7 @@ export * from "./knowledge";
 export * from "./lock";
 export * from "./makeUp";
 export * from "./page";
+export { prepare } from "./prepare";
 export * from "./queries";
 export * from "./room";
 export * from "./routes";

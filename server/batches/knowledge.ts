@@ -1,15 +1,18 @@
-import { flyPrior, observe, posterior, type Calibration, type Outcomes } from "@kasten/core/learning";
+import type { PrepPace } from "@kasten/core/batches";
+import { flyPrior, observe, posterior, prepPace, type Calibration, type Outcomes } from "@kasten/core/learning";
 import type { Knowledge } from "@kasten/core/needs";
 import { groupBy } from "@kasten/core/numeric";
 import type { Quantity } from "@kasten/core/units";
 import type { Db } from "../database/rows";
 import type { BatchUseRow } from "./entities";
-import { addOutcome, addPieces, componentOutcomes, finishedCounts, pieceOutcomes } from "./queries";
+import { addOutcome, addPieces, componentOutcomes, finishedCounts, loggedPrep, pieceOutcomes } from "./queries";
 
 /** What finished batches have taught, per pattern and per component. */
 export interface Learned {
   outcomes: (pattern: string) => Outcomes & { batches: number };
   knowledge: (pattern: string, level: number) => Knowledge;
+  /** How much longer than reckoned the room takes for a kind of preparation. */
+  prepPace: PrepPace;
 }
 
 export async function readLearned(db: Db): Promise<Learned> {
@@ -18,6 +21,7 @@ export async function readLearned(db: Db): Promise<Learned> {
     (await componentOutcomes(db)).map((o): [string, Calibration] => [`${o.patternId}|${o.component}`, posterior(o)]),
   );
   const pieces = await pieceOutcomes(db);
+  const paces = await loggedPrep(db);
   return {
     outcomes: (pattern) => {
       const f = byPattern.get(pattern);
@@ -32,6 +36,7 @@ export async function readLearned(db: Db): Promise<Learned> {
       calibration: (component) => calibrations.get(`${pattern}|${component}`),
       pieces: (material) => pieces.get(material),
     }),
+    prepPace: (kind) => prepPace(paces.get(kind) ?? { sumOfLogs: 0, runs: 0 }),
   };
 }
 

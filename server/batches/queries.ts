@@ -22,6 +22,7 @@ export const NEVER_DUE = "9999-12-31";
 const select = `
   SELECT b.id, b.number, b.pattern_id AS pattern, p.name AS "patternName", b.pattern_version AS "patternVersion",
     b.variant, b.form, b.size, b.state, b.held, b.mode, b.buy, b.methods, b.leave, b.use, b.asked, b.exceptions, b.mix_lots AS "mixLots",
+    b.kit_parts AS "kitParts",
     b.starts AS "storedStarts", b.kit_id AS "kitId", b.version, b.good, b.rejected, COALESCE(c.claims, '[]') AS claims
   FROM batch b JOIN pattern p ON p.id = b.pattern_id
   LEFT JOIN LATERAL (
@@ -150,6 +151,18 @@ export async function addPieces(db: Db, counted: { material: string; sound: numb
       [c.material, c.sound, c.spoilt],
     );
 }
+
+/** Minutes of preparation against what was reckoned, summed by kind; of runs of which somebody noted them. */
+export const loggedPrep = async (db: Db): Promise<Map<string, { sumOfLogs: number; runs: number }>> =>
+  new Map(
+    (
+      await rows<{ kind: string; sumOfLogs: number; runs: number }>(
+        db,
+        `SELECT kind, sum(ln(minutes / reckoned)) AS "sumOfLogs", count(*)::int AS runs FROM prep_run
+         WHERE minutes IS NOT NULL AND reckoned IS NOT NULL GROUP BY kind`,
+      )
+    ).map(({ kind, ...sums }) => [kind, sums]),
+  );
 
 /** Kinds of flies in open orders. */
 export const orderedFlies = (db: Db): Promise<Sku[]> =>

@@ -53,10 +53,10 @@ export async function readBatchRoom(db: Db, id: string, { locks = false } = {}):
 const lotIds = (lots: Map<string, StockedLot[]>): string[] => [...lots.values()].flat().map((l) => l.lot);
 
 /** What it needs, what may take its place, what its blends are mixed of, and the hooks that are near its own. */
-function materialsConcerned(world: World, { requirements, recipe, batch }: ComputedBatch): string[] {
+function materialsConcerned(world: World, { requirements, recipe, batch, kitOffers }: ComputedBatch): string[] {
   const codes = requirements.flatMap((r) => [r.material, ...r.alternates]);
   const parts = codes.flatMap((code) => Object.keys(world.materials.get(code)?.blend?.parts ?? {}));
-  return [...codes, ...parts, ...hooksNear(world, recipe, batch).map((h) => hookCode(h.id, batch.size))];
+  return [...codes, ...parts, ...kitOffers, ...hooksNear(world, recipe, batch).map((h) => hookCode(h.id, batch.size))];
 }
 
 /** Hooks of other models that come near enough to the batch's own. */

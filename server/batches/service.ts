@@ -4,7 +4,7 @@ import { quantityWords } from "@kasten/core/materials";
 import { dozensText } from "@kasten/core/orders";
 import { less, nothing } from "@kasten/core/units";
 import type { Batch } from "@kasten/contract/batches";
-import { insertNew, isoInstant, type Db } from "../database/rows";
+import { isoInstant, type Db } from "../database/rows";
 import { conflict, notFound, refused } from "../http/problems";
 import {
   giveBack,
@@ -25,12 +25,11 @@ import { asksForClass, takeFor } from "./allocation";
 import { breachesOf } from "./breaches";
 import { dissolve, insertBatch, writeClaims } from "./claims";
 import { owedOf } from "./compute";
-import { batchPrepEntity } from "./entities";
 import { exchange } from "./exchange";
 import { gateOf } from "./gate";
 import { readLearned } from "./knowledge";
 import { changeBatch, lockedBatch, lockedOfFly, lockFlyOf } from "./lock";
-import { millBlend } from "./mill";
+import { prepare } from "./prepare";
 import { batchById, NEVER_DUE, openBatches, type OpenBatch } from "./queries";
 import { missingOf, readBatchRoom } from "./room";
 
@@ -44,8 +43,8 @@ export async function split(db: Db, person: Who, id: string, flies: number, vers
   if (flies >= owed) throw refused(`Batch ${batch.number} has ${dozensText(owed)}: split off fewer than that.`);
   const { off, stay } = splitClaims(claimsOf(batch), flies);
   const made = await insertBatch(db, batch, batch.asked, true);
-  const { leave, use, methods, buy, exceptions } = batch;
-  await changeBatch(db, made, { leave, use, methods, buy, exceptions });
+  const { leave, use, methods, buy, kitParts, exceptions } = batch;
+  await changeBatch(db, made, { leave, use, methods, buy, kitParts, exceptions });
   await writeClaims(db, made, off);
   await writeClaims(db, id, stay);
   await changeBatch(db, id, { held: true });
@@ -95,6 +94,7 @@ export interface BatchChange {
   mixLots?: boolean;
   methods?: Record<string, string>;
   leave?: string[];
+  kitParts?: string[];
   use?: Record<string, string>;
   /** Bind it to the pattern's newest version. */
   renew?: true;
@@ -103,7 +103,9 @@ export interface BatchChange {
 export async function edit(db: Db, person: Who, id: string, change: BatchChange): Promise<void> {
   const { version, renew, ...values } = change;
   const batch = await lockedBatch(db, id, ["planned"], version);
-  const changesNeed = [change.buy, change.methods, change.leave, change.use, renew].some((c) => c !== undefined);
+  const changesNeed = [change.buy, change.methods, change.leave, change.use, change.kitParts, renew].some(
+    (c) => c !== undefined,
+  );
   if (changesNeed) await giveBack(db, { batchId: id });
   const newest = renew ? (await currentVersions(db, [batch.pattern])).get(batch.pattern) : undefined;
   await changeBatch(db, id, { ...values, ...(newest !== undefined && { patternVersion: newest }) });
@@ -127,6 +129,12 @@ function changeWords(change: BatchChange): string[] {
     const used = Object.values(change.use);
     words.push(used.length > 0 ? `with ${used.join(", ")} in place of the original` : "of the original materials");
   }
+  if (change.kitParts)
+    words.push(
+      change.kitParts.length > 0
+        ? `with ${change.kitParts.join(", ")} from the drawer`
+        : "with nothing made ready before",
+    );
   if (change.renew) words.push("bound to the newest version of its pattern");
   return words;
 }
@@ -255,11 +263,8 @@ export async function pull(db: Db, person: Who, id: string, keys: string[]): Pro
 }
 
 export async function logPrep(db: Db, person: Who, id: string, kind: PrepKind, component: string): Promise<void> {
-  const batch = await lockedBatch(db, id, ["planned", "released", "pulled", "tying"]);
-  const room = await readBatchRoom(db, id, { locks: true });
-  const task = room.computed.prep.find((t) => t.kind === kind && t.component === component);
+  const { computed } = await readBatchRoom(db, id);
+  const task = computed.prep.find((t) => t.kind === kind && t.component === component);
   if (!task) throw notFound("preparation");
-  await insertNew(db, batchPrepEntity, { batchId: id, kind, component, personId: person.id });
-  if (kind === "mill blend") await millBlend(db, person, room, component);
-  await logEvent(db, person, "batch", id, "prepared", `${task.title}, for batch ${batch.number}`);
+  await prepare(db, person, { kind, material: task.material, batches: [id] });
 }

@@ -85,6 +85,8 @@ export interface LotRow {
   skinId: string | null;
   /** The line of a purchase order with which it came. */
   purchaseLineId: string | null;
+  /** The run of preparation that made it. */
+  runId: string | null;
   version: number;
 }
 
@@ -119,11 +121,13 @@ export const lotEntity = new EntitySchema<LotRow>({
     traits: jsonb({ default: {} }),
     skinId: uuid({ ...optional, ...refers("lot") }),
     purchaseLineId: uuid({ ...optional, ...refers("purchase_line") }),
+    runId: uuid({ ...optional, ...refers("prep_run") }),
     version,
   },
   indices: [
     { name: "lot_material", columns: ["materialCode"] },
     { name: "lot_skin", columns: ["skinId"], where: "skin_id IS NOT NULL" },
+    { name: "lot_run", columns: ["runId"], where: "run_id IS NOT NULL" },
     { name: "lot_flies", columns: ["patternId", "variant", "form", "size"] },
   ],
   checks: [

@@ -63,6 +63,7 @@ export interface NewLot {
   /** The skin of which it is one class. */
   skinId?: string;
   purchaseLineId?: string;
+  runId?: string;
 }
 
 const um = (mm: number): number => Math.round(mm * 1000);

@@ -15,6 +15,8 @@ export const placeId = async (db: Db, kind: PlaceKind, code: string, name: strin
 export const bench = (db: Db) => placeId(db, "bench", "BENCH", "On the benches");
 export const mill = (db: Db) => placeId(db, "bench", "MILL", "In the mill");
 export const bins = (db: Db) => placeId(db, "flies", "BINS", "Finished flies");
+/** Where what is dyed, stripped, beaded is meanwhile. */
+export const preparing = (db: Db) => placeId(db, "bench", "PREP", "On the preparation table");
 /** Where a lot is for the moment in which it becomes another: split, sorted. */
 export const sorting = (db: Db) => placeId(db, "bench", "SORT", "On the sorting table");
 export const scrap = (db: Db) => placeId(db, "scrap", "SCRAP", "Scrap");

@@ -3,7 +3,18 @@ import { bigint, instant, int, text } from "../database/columns";
 
 /** What was computed of the whole room, and is kept until it is computed anew. */
 export type Part =
-  "needs" | "cover" | "sums" | "plan" | "late" | "turns" | "basis" | "stock" | "published" | "problem" | "odds";
+  | "needs"
+  | "cover"
+  | "sums"
+  | "plan"
+  | "late"
+  | "turns"
+  | "basis"
+  | "stock"
+  | "published"
+  | "problem"
+  | "odds"
+  | "preparations";
 
 export interface OutlookRow {
   part: Part;

@@ -17,6 +17,7 @@ import {
   lateOrders,
   oddsOfOrders,
   orderGroups,
+  prepWork,
   promiseLines,
   readPlanning,
   readPlanOrder,
@@ -101,6 +102,7 @@ async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>
     odds: { orders: inForce?.odds ?? odds },
     turns: { people: turnsOf(planning, worked) },
     basis: basisOf(planning, draft, knowledge, rehearsal),
+    preparations: prepWork(planning),
     stock: stockOutlook(planning.room, startsOf(planning, worked)),
   };
 }
@@ -128,6 +130,7 @@ const parts: Part[] = [
   "needs",
   "odds",
   "plan",
+  "preparations",
   "problem",
   "published",
   "stock",

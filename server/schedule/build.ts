@@ -28,7 +28,8 @@ const USUAL_RANK = 3;
 /** Beyond all days: what waits for it has no place in the plan. */
 const NEVER = HORIZON_DAYS * DAY_MINUTES;
 
-const prepKey = (batch: string, t: { kind: string; component: string }) => `${batch}|${t.kind}|${t.component}`;
+/** One task of one batch. */
+export const prepKey = (batch: string, t: { kind: string; component: string }) => `${batch}|${t.kind}|${t.component}`;
 
 export interface Planning {
   room: Room;

@@ -9,3 +9,5 @@ export * from "./promise";
 export * from "./search";
 export { keepLateBy } from "./queries";
 export * from "./versions";
+export { prepWork } from "./prepWork";
+export { preparedKeys } from "./queries";

@@ -84,6 +84,7 @@ const imagined = (
   use: asked.use ?? {},
   asked,
   mixLots: false,
+  kitParts: [],
   exceptions: [],
   storedStarts: null,
   kitId: null,

@@ -1,6 +1,6 @@
 export * from "./csv";
 export { count as countLotIn } from "./lots";
-export { lotsForCounting } from "./lotQueries";
+export { lockedBalance, lotsForCounting } from "./lotQueries";
 export { photoOf } from "./photos";
 export * from "./routes";
 export * from "./scaleRoutes";

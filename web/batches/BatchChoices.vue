@@ -46,6 +46,10 @@ function toggle(id: string): void {
   const { leave } = props.batch;
   emit("choose", { leave: leave.includes(id) ? leave.filter((x) => x !== id) : [...leave, id] });
 }
+function takeReady(material: string, taken: boolean): void {
+  const others = props.batch.kitParts.filter((k) => k !== material);
+  emit("choose", { kitParts: taken ? [...others, material] : others });
+}
 function take(id: string, code: string): void {
   const others = Object.entries(props.batch.use).filter(([k]) => k !== id);
   emit("choose", { use: Object.fromEntries(code ? [...others, [id, code]] : others) });
@@ -53,7 +57,19 @@ function take(id: string, code: string): void {
 </script>
 
 <template>
-  <div v-if="optional.length > 0 || replaceable.length > 0" class="flex flex-wrap gap-x-5 gap-y-2">
+  <div
+    v-if="optional.length > 0 || replaceable.length > 0 || batch.kitOffers.length > 0"
+    class="flex flex-wrap gap-x-5 gap-y-2"
+  >
+    <TickBox
+      v-for="k in batch.kitOffers"
+      :key="k.material"
+      class="min-h-9 self-end"
+      :disabled="!open"
+      :model-value="k.taken"
+      @update:model-value="takeReady(k.material, $event ?? false)"
+      >ready from the drawer: {{ k.name }} (<span class="fig">{{ k.free }}</span> there)</TickBox
+    >
     <TickBox
       v-for="c in optional"
       :key="c.id"

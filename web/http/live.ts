@@ -25,13 +25,14 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
     const own: EntryKey[] = [["batches"], ["batch", subjectId]];
     if (kind === "tallied") return own;
     const finished: EntryKey[] = kind === "finished" ? [["finished"], ["box"], ["orders"]] : [];
-    return [...own, ...finished, ["stock"], ["material"], ["waiting"], ["log"]];
+    return [...own, ...finished, ["stock"], ["material"], ["preparations"], ["waiting"], ["log"]];
   },
   purchase: () => [["purchases"], ["purchase"], ["buying"], ["material"], ["log"]],
   stock: ({ subjectId }) => [
     ["stock"],
     ["material", subjectId],
     ["lot"],
+    ["bobbins"],
     ["takes"],
     ["take"],
     ["batch"],
@@ -49,6 +50,7 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
     ["settings"],
     ["catalogue"],
     ["drawers"],
+    ["bobbins"],
     ["suppliers"],
     ["stock"],
     ["material"],

@@ -95,12 +95,12 @@ async function add(): Promise<void> {
         ><span v-else class="text-soft">empty</span>
         <span v-if="can" class="flex gap-1"
           ><button v-if="b.load" class="btn !min-h-8" :disabled="busy" @click="unload(b)">
-            Unload<span class="sr-only"> {{ b.code }}</span></button
+            Unload<span class="sr-only">: {{ b.code }}</span></button
           ><template v-else
             ><button class="btn !min-h-8" :disabled="busy" @click="loading = loading === b.id ? undefined : b.id">
-              Load<span class="sr-only"> {{ b.code }}</span></button
+              Load<span class="sr-only">: {{ b.code }}</span></button
             ><button class="btn btn-plain !min-h-8" :disabled="busy" @click="remove(b)">
-              Take out<span class="sr-only"> {{ b.code }}</span>
+              Take out<span class="sr-only">: {{ b.code }}</span>
             </button></template
           ></span
         >

@@ -169,6 +169,8 @@ export const batch = (of: Partial<BatchDetail> = {}): BatchDetail => ({
   due: "2026-12-18",
   version: 5,
   bobbins: [],
+  kitOffers: [],
+  kitParts: [],
   tied: { good: of.good ?? 0, wholeFly: of.rejected ?? 0, hookKept: 0, timeOnly: 0 },
   good: 0,
   rejected: 0,

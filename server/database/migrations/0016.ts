@@ -24,6 +24,17 @@ const statements = [
      lot_id uuid PRIMARY KEY REFERENCES lot, at timestamptz NOT NULL DEFAULT now(),
      person_id uuid NOT NULL REFERENCES person, media_type text NOT NULL, image bytea NOT NULL
    )`,
+  `CREATE TABLE prep_run (
+     id uuid PRIMARY KEY DEFAULT gen_random_uuid(), kind text NOT NULL, title text NOT NULL,
+     person_id uuid NOT NULL REFERENCES person, at timestamptz NOT NULL DEFAULT now(), minutes double precision,
+     reckoned double precision, how jsonb NOT NULL DEFAULT '{}', note text NOT NULL DEFAULT '',
+     CONSTRAINT prep_run_minutes_check CHECK (minutes > 0 AND reckoned > 0)
+   )`,
+  "CREATE INDEX prep_run_at ON prep_run (at)",
+  "ALTER TABLE batch_prep ADD COLUMN run_id uuid REFERENCES prep_run",
+  "ALTER TABLE lot ADD COLUMN run_id uuid REFERENCES prep_run",
+  "CREATE INDEX lot_run ON lot (run_id) WHERE run_id IS NOT NULL",
+  "ALTER TABLE batch ADD COLUMN kit_parts jsonb NOT NULL DEFAULT '[]'",
   "ALTER TABLE place ADD COLUMN bobbin boolean NOT NULL DEFAULT false",
   "ALTER TABLE place ADD CONSTRAINT place_bobbin_is_a_drawer CHECK (NOT bobbin OR kind = 'drawer')",
 ];
