@@ -45,7 +45,9 @@ const rates: Record<PrepKind, PrepRate> = {
   "make parts": { fixed: 0, perUnit: 1, title: (n, m) => `Make ${n} of ${m}` },
 };
 
-/** Minutes of a kind of preparation for so many pieces, before the room's own pace; a made part has minutes of its own. */
+/**
+ * Minutes of a kind of preparation for so many pieces, before the room’s own pace; a made part has minutes of its own.
+ */
 export const prepMinutes = (kind: PrepKind, units: number): number => rates[kind].fixed + rates[kind].perUnit * units;
 
 interface Prepared {
