@@ -31,6 +31,8 @@ export const stockItemSchema = z.object({
   reserved: z.number(),
   lots: z.number().int(),
   lead: z.boolean(),
+  /** Of the lots that lie there: how much of what came is left, from 0 to 1; null where nothing lies there. */
+  full: z.number().nullable(),
   /** Dozens of the coming work that it still covers; null when no batch needs it. */
   coversDozens: z.number().nullable(),
   needed: z.number(),
@@ -170,6 +172,10 @@ export const drawerSchema = z.object({
   id: z.number().int(),
   code: z.string(),
   name: z.string(),
+  /** Where it stands; null where nobody has placed it. */
+  cabinet: z.string(),
+  row: z.number().int().nullable(),
+  position: z.number().int().nullable(),
   materials: z.number().int(),
   lots: z.number().int(),
 });
@@ -193,6 +199,35 @@ export const addDrawers = endpoint({
   permission: "handle stock",
   body: z.object({ codes: z.array(drawerCode).min(1, "Give a code, or a row of them").max(400) }),
   reply: z.object({ added: z.array(z.string()) }),
+});
+const spot = (most: number) => z.number().int().min(1, "From 1 on").max(most, `At most ${most}`).nullable();
+export const arrangeDrawers = endpoint({
+  ...base,
+  id: "arrangeDrawers",
+  method: "put",
+  path: "/drawers",
+  summary: "Say where the drawers stand in the room: cabinet, row from the top, spot from the left",
+  permission: "handle stock",
+  body: z.object({
+    drawers: z
+      .array(
+        z
+          .object({
+            id: z.number().int().min(1).max(2_147_483_647),
+            cabinet: z.string().trim().max(40, "At most 40 characters"),
+            row: spot(200),
+            position: spot(400),
+          })
+          .refine((d) => (d.row === null) === (d.position === null), {
+            path: ["position"],
+            message: "A row and a spot in it, or neither",
+          })
+          .refine((d) => d.row === null || d.cabinet !== "", { path: ["cabinet"], message: "Name the cabinet" }),
+      )
+      .max(4000, "At most 4,000 drawers")
+      .refine((all) => new Set(all.map((d) => d.id)).size === all.length, "Each drawer once"),
+  }),
+  reply: done,
 });
 export const nameDrawer = endpoint({
   ...base,
@@ -240,6 +275,7 @@ export const stockEndpoints = [
   receiveStock,
   listDrawers,
   addDrawers,
+  arrangeDrawers,
   nameDrawer,
   removeDrawer,
   countIn,

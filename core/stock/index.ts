@@ -5,3 +5,4 @@ export * from "./runway";
 export * from "./scale";
 export * from "./weigh";
 export * from "./traits";
+export * from "./wall";

@@ -28,6 +28,10 @@ export interface PlaceRow {
   name: string;
   /** A drawer in all but its look: a bobbin, on which one lot of thread, floss or wire is loaded. */
   bobbin: boolean;
+  /** Where a drawer stands: its cabinet, row from the top and spot from the left; null where nobody has placed it. */
+  cabinet: string;
+  rowNumber: number | null;
+  rowPosition: number | null;
 }
 
 export const placeEntity = new EntitySchema<PlaceRow>({
@@ -38,8 +42,12 @@ export const placeEntity = new EntitySchema<PlaceRow>({
     code: text({ unique: true }),
     name: text(),
     bobbin: flag(),
+    cabinet: text({ default: "" }),
+    rowNumber: int(optional),
+    rowPosition: int(optional),
   },
   checks: [
+    { name: "place_spot_check", expression: "row_number > 0 AND row_position > 0" },
     { name: "place_bobbin_is_a_drawer", expression: "NOT bobbin OR kind = 'drawer'" },
     {
       name: "place_kind_check",
@@ -197,6 +205,8 @@ export interface BalanceRow {
   quantity: Quantity;
   reserved: Quantity;
   bounded: boolean;
+  /** The most that ever lay there: kept by the trigger too. */
+  most: Quantity;
 }
 
 export const balanceEntity = new EntitySchema<BalanceRow>({
@@ -207,6 +217,7 @@ export const balanceEntity = new EntitySchema<BalanceRow>({
     quantity: bigint({ default: 0 }),
     reserved: bigint({ default: 0 }),
     bounded: { type: "boolean" },
+    most: bigint({ default: 0 }),
   },
   indices: [{ name: "balance_place", columns: ["placeId"] }],
   checks: [

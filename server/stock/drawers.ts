@@ -1,9 +1,9 @@
 import type { ReplyOf } from "@kasten/contract/http";
 import type { listDrawers } from "@kasten/contract/stock";
 import { insertNew, locked, update, type Db } from "../database/rows";
-import { notFound, refused } from "../http/problems";
+import { conflict, notFound, refused } from "../http/problems";
 import { placeEntity, type PlaceRow } from "../ledger";
-import { drawersWithContents } from "./queries";
+import { drawersWithContents, placeDrawers, type Spot } from "./queries";
 
 export const readDrawers = async (db: Db): Promise<ReplyOf<typeof listDrawers>> => ({
   drawers: await drawersWithContents(db),
@@ -29,6 +29,16 @@ async function drawerById(db: Db, id: number): Promise<PlaceRow> {
   const place = await locked(db, placeEntity, { id });
   if (!place || place.kind !== "drawer" || place.bobbin) throw notFound("drawer");
   return place;
+}
+
+/** Says where drawers stand; all of them or none. */
+export async function arrange(db: Db, spots: Spot[]): Promise<void> {
+  const placed = await placeDrawers(
+    db,
+    [...spots].sort((a, b) => a.id - b.id),
+  );
+  if (placed < spots.length)
+    throw conflict("A drawer of the wall has been taken out meanwhile. Look at the wall again, then arrange it.");
 }
 
 export async function rename(db: Db, id: number, name: string): Promise<string> {

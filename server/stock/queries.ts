@@ -9,10 +9,11 @@ export const countedItems = (db: Db, code?: string): Promise<CountedItem[]> =>
   rows(
     db,
     `SELECT m.code, m.name, m.form, m.unit, m.colour, d.code AS drawer, COALESCE(sum(b.quantity), 0)::bigint AS quantity,
-       COALESCE(sum(b.reserved), 0)::bigint AS reserved, count(b.lot_id)::int AS lots, m.lead
+       COALESCE(sum(b.reserved), 0)::bigint AS reserved, count(b.lot_id)::int AS lots, m.lead,
+       (sum(b.quantity) / NULLIF(sum(b.most), 0))::float8 AS full
      FROM material m JOIN place d ON d.id = m.drawer_id
      LEFT JOIN (
-       SELECT b.lot_id, b.quantity, b.reserved, l.material_code FROM balance b JOIN lot l ON l.id = b.lot_id
+       SELECT b.lot_id, b.quantity, b.reserved, b.most, l.material_code FROM balance b JOIN lot l ON l.id = b.lot_id
        JOIN place p ON p.id = b.place_id WHERE p.kind = 'drawer' AND b.quantity > 0) b ON b.material_code = m.code
      WHERE $1::text IS NULL OR m.code = $1 GROUP BY m.code, d.code ORDER BY d.code, m.code`,
     [code ?? null],
@@ -98,6 +99,9 @@ export interface DrawerContents {
   id: number;
   code: string;
   name: string;
+  cabinet: string;
+  row: number | null;
+  position: number | null;
   materials: number;
   lots: number;
   /** Whether a movement names it. */
@@ -108,7 +112,7 @@ export interface DrawerContents {
 export const drawersWithContents = (db: Db, id?: number): Promise<DrawerContents[]> =>
   rows<DrawerContents>(
     db,
-    `SELECT p.id, p.code, p.name,
+    `SELECT p.id, p.code, p.name, p.cabinet, p.row_number AS row, p.row_position AS position,
        (SELECT count(*)::int FROM material m WHERE m.drawer_id = p.id) AS materials,
        (SELECT count(*)::int FROM balance b WHERE b.place_id = p.id AND b.quantity > 0) AS lots,
        EXISTS (SELECT 1 FROM movement v WHERE v.from_place = p.id OR v.to_place = p.id) AS used
@@ -126,3 +130,24 @@ export const lotsToLookAt = (db: Db): Promise<{ id: string; code: string; materi
        WHERE b.lot_id = l.id AND p.kind = 'drawer' AND b.quantity > 0)
      ORDER BY l.apart_until, l.code LIMIT 20`,
   );
+
+export interface Spot {
+  id: number;
+  cabinet: string;
+  row: number | null;
+  position: number | null;
+}
+
+/** Puts drawers where they are said to stand, all at once. @returns how many of them are drawers */
+export const placeDrawers = async (db: Db, spots: Spot[]): Promise<number> =>
+  (
+    await rows<{ id: number }>(
+      db,
+      `WITH placed AS (
+         UPDATE place p SET cabinet = s.cabinet, row_number = s.row, row_position = s.position
+         FROM unnest($1::int[], $2::text[], $3::int[], $4::int[]) AS s(id, cabinet, row, position)
+         WHERE p.id = s.id AND p.kind = 'drawer' AND NOT p.bobbin RETURNING p.id)
+       SELECT id FROM placed`,
+      [spots.map((s) => s.id), spots.map((s) => s.cabinet), spots.map((s) => s.row), spots.map((s) => s.position)],
+    )
+  ).length;

@@ -2,6 +2,7 @@ import { quantityWords } from "@kasten/core/materials";
 import { nothing, quantity } from "@kasten/core/units";
 import {
   addDrawers,
+  arrangeDrawers,
   countIn,
   findStock,
   identifyFound,
@@ -28,7 +29,7 @@ import type { Cover } from "../needs";
 import type { Outlook } from "../outlook";
 import { sourcesByMaterial, supplierEntity } from "../purchasing";
 import { bobbinRoutes } from "./bobbinRoutes";
-import { putUp, readDrawers, rename, takeOut } from "./drawers";
+import { arrange, putUp, readDrawers, rename, takeOut } from "./drawers";
 import { findIn } from "./find";
 import { found, identify, takeSalvaged } from "./found";
 import { lotRoutes } from "./lotRoutes";
@@ -162,6 +163,11 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
     if (added.length > 0)
       await logEvent(db, person, "room", "drawers", "added", `Put up ${added.length} drawers: ${sample(added)}`);
     return { added };
+  });
+  register(arrangeDrawers, async ({ db, person, body }) => {
+    await arrange(db, body.drawers);
+    await logEvent(db, person, "room", "drawers", "arranged", `Arranged the wall of ${body.drawers.length} drawers`);
+    return ok;
   });
   register(nameDrawer, async ({ db, person, params, body }) => {
     const code = await rename(db, params.id, body.name);

@@ -3,18 +3,18 @@ import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent, ref } from "vue";
 import { fold } from "@kasten/core/orders";
 import type { ReplyOf } from "@kasten/contract/http";
-import { listStock } from "@kasten/contract/stock";
+import { listDrawers, listStock } from "@kasten/contract/stock";
 import { useRoute, useRouter } from "vue-router";
 import { call } from "../http";
-import ColourSwatch from "../parts/ColourSwatch.vue";
-import NumberWords from "../parts/NumberWords.vue";
 import DozenCount from "../parts/DozenCount.vue";
-import { quantity } from "../parts/format";
 import { useGradually } from "../parts/useGradually";
 import { MaterialForm, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import DataTable from "../parts/DataTable.vue";
+import DrawerWall from "./DrawerWall.vue";
 import FoundList from "./FoundList.vue";
+const ArrangeWall = defineAsyncComponent(() => import("./ArrangeWall.vue"));
+const DrawerLabel = defineAsyncComponent(() => import("./DrawerLabel.vue"));
 const BobbinRack = defineAsyncComponent(() => import("./BobbinRack.vue"));
 const FoundForm = defineAsyncComponent(() => import("./FoundForm.vue"));
 import type { Column } from "../parts/column";
@@ -31,18 +31,29 @@ const foundList = ref<InstanceType<typeof FoundList>>();
 /** A scanner types its code and Enter: what is just that is opened. */
 const openFirst = (): void => void foundList.value?.openFirst();
 const waiting = computed(() => stock.data.value?.waiting ?? []);
-const columns = computed(() => {
+const drawers = useQuery({ key: ["drawers"], query: () => call(listDrawers) });
+const arranging = ref(false);
+const items = computed(() => stock.data.value?.items ?? []);
+const isAsked = computed(() => words.value.trim() !== "" || typeof route.query.drawer === "string");
+/** Which drawers are shown: all, the one that was asked for, or those that hold what was typed. */
+const only = computed(() => {
+  if (!isAsked.value) return undefined;
   const wanted = fold(words.value).split(" ").filter(Boolean);
-  const items = (stock.data.value?.items ?? []).filter((i) =>
+  const holding = items.value.filter((i) =>
     wanted.every((w) => fold(`${i.name} ${i.code} ${i.form} ${i.drawer}`).includes(w)),
   );
-  const drawers = new Map<string, typeof items>();
-  for (const i of items) drawers.set(i.drawer, [...(drawers.get(i.drawer) ?? []), i]);
-  const one = typeof route.query.drawer === "string" ? route.query.drawer : undefined;
-  return [...drawers].filter(([code]) => one === undefined || code === one);
+  const codes = new Set(holding.map((i) => i.drawer));
+  return typeof route.query.drawer === "string" ? new Set([route.query.drawer]) : codes;
 });
-const seen = useGradually(columns, 4);
-const short = (i: { needed: number; quantity: number }) => i.needed > i.quantity;
+const one = computed(() => drawers.data.value?.drawers.find((d) => d.code === route.query.drawer));
+const seen = useGradually(
+  computed(() => (stock.data.value ? (drawers.data.value?.drawers ?? []) : [])),
+  8,
+);
+async function kept(): Promise<void> {
+  arranging.value = false;
+  await drawers.refetch();
+}
 type Shelf = ReplyOf<typeof listStock>["fliesOnShelf"][number];
 const shelf: Column<Shelf>[] = [
   { id: "fly", head: "Fly", lead: true, value: (f) => `${f.patternName} ${f.size}` },
@@ -56,6 +67,12 @@ const shelf: Column<Shelf>[] = [
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
     <h1>The cabinet</h1>
     <span class="flex flex-wrap items-center gap-4"
+      ><button
+        v-if="may('handle stock') && (drawers.data.value?.drawers.length ?? 0) > 0"
+        class="btn"
+        @click="arranging = !arranging"
+      >
+        Arrange the wall</button
       ><RouterLink class="btn" to="/stock-take">Stock-take</RouterLink
       ><button v-if="may('handle stock')" class="btn" @click="naming = !naming">Something unidentified</button
       ><button v-if="may('write patterns')" class="btn" @click="adding = !adding">New material</button
@@ -79,30 +96,23 @@ const shelf: Column<Shelf>[] = [
     Only drawer <b class="fig">{{ route.query.drawer }}</b>.
     <RouterLink class="link" to="/stock">The whole cabinet</RouterLink>
   </p>
-  <div class="wall">
-    <section v-for="[drawer, items] in seen" :key="drawer" class="front" :aria-label="`Drawer ${drawer}`">
-      <h2 class="plate fig">{{ drawer }}</h2>
-      <ul>
-        <li v-for="i in items" :key="i.code" class="py-0.5">
-          <RouterLink
-            :to="`/stock/${i.code}`"
-            class="grid min-h-[24px] grid-cols-[auto_1fr_auto] items-baseline gap-x-2 py-0.5 hover:text-deep"
-            ><ColourSwatch :colour="i.colour" /><span class="truncate" :title="i.name">{{ i.name }}</span
-            ><b class="fig whitespace-nowrap"><NumberWords :words="quantity(i.quantity, i.unit)" /></b
-          ></RouterLink>
-          <p
-            v-if="i.coversDozens !== null"
-            class="pl-5 text-[0.85rem]"
-            :class="short(i) ? 'font-semibold text-call' : 'text-soft'"
-          >
-            {{ short(i) ? "runs out after" : "covers all" }} <span class="fig">{{ i.coversDozens.toFixed(0) }}</span> dz
-            of the coming work
-          </p>
-        </li>
-      </ul>
-    </section>
-  </div>
-  <p v-if="stock.data.value && columns.length === 0" class="sheet p-4 text-soft">
+  <ArrangeWall
+    v-if="arranging && drawers.data.value"
+    :drawers="drawers.data.value.drawers"
+    @kept="kept"
+    @leave="arranging = false"
+  />
+  <template v-else>
+    <DrawerLabel
+      v-if="one"
+      class="mb-3"
+      :code="one.code"
+      :name="one.name"
+      :materials="items.filter((i) => i.drawer === one?.code).map((i) => i.name)"
+    />
+    <DrawerWall :drawers="seen" :items="items" :only="only" />
+  </template>
+  <p v-if="stock.data.value && (items.length === 0 || only?.size === 0)" class="sheet p-4 text-soft">
     {{
       stock.data.value.items.length > 0
         ? "No drawer holds that."
@@ -134,27 +144,3 @@ const shelf: Column<Shelf>[] = [
     >
   </DataTable>
 </template>
-
-<style scoped>
-.wall {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr));
-  gap: 3px;
-  background: var(--rule-strong);
-  border: 3px solid var(--rule-strong);
-}
-.front {
-  background: var(--sheet);
-  padding: 0.4rem 0.7rem 0.6rem;
-  font-size: 0.95rem;
-}
-.plate {
-  display: inline-block;
-  border: 1px solid var(--rule-strong);
-  border-top: none;
-  margin: -0.4rem 0 0.3rem;
-  padding: 0 0.7rem;
-  background: var(--well);
-  font-size: 0.95rem;
-}
-</style>

@@ -284,6 +284,7 @@ export const stock = (of: Partial<StockDetail> = {}): StockDetail => ({
   reserved: 0,
   lots: 1,
   lead: false,
+  full: null,
   coversDozens: null,
   needed: 0,
   colourName: null,

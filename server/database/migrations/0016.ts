@@ -13,6 +13,24 @@ export class Sixteenth1700000000016 implements MigrationInterface {
   }
 }
 
+/** As before; and the most that ever lay there is kept beside what lies there. The lower place first, always. */
+const movementApply = `
+CREATE OR REPLACE FUNCTION movement_apply() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  PERFORM balance_row(NEW.lot_id, LEAST(NEW.from_place, NEW.to_place));
+  PERFORM balance_row(NEW.lot_id, GREATEST(NEW.from_place, NEW.to_place));
+  IF NEW.from_place < NEW.to_place THEN
+    UPDATE balance SET quantity = quantity - NEW.quantity WHERE lot_id = NEW.lot_id AND place_id = NEW.from_place;
+    UPDATE balance SET quantity = quantity + NEW.quantity, most = GREATEST(most, quantity + NEW.quantity)
+      WHERE lot_id = NEW.lot_id AND place_id = NEW.to_place;
+  ELSE
+    UPDATE balance SET quantity = quantity + NEW.quantity, most = GREATEST(most, quantity + NEW.quantity)
+      WHERE lot_id = NEW.lot_id AND place_id = NEW.to_place;
+    UPDATE balance SET quantity = quantity - NEW.quantity WHERE lot_id = NEW.lot_id AND place_id = NEW.from_place;
+  END IF;
+  RETURN NULL;
+END $$`;
+
 const statements = [
   "ALTER TABLE batch_use ADD COLUMN why text NOT NULL DEFAULT ''",
   `CREATE TABLE material_outcome (
@@ -37,4 +55,13 @@ const statements = [
   "ALTER TABLE batch ADD COLUMN kit_parts jsonb NOT NULL DEFAULT '[]'",
   "ALTER TABLE place ADD COLUMN bobbin boolean NOT NULL DEFAULT false",
   "ALTER TABLE place ADD CONSTRAINT place_bobbin_is_a_drawer CHECK (NOT bobbin OR kind = 'drawer')",
+  "ALTER TABLE place ADD COLUMN cabinet text NOT NULL DEFAULT ''",
+  "ALTER TABLE place ADD COLUMN row_number integer",
+  "ALTER TABLE place ADD COLUMN row_position integer",
+  "ALTER TABLE place ADD CONSTRAINT place_spot_check CHECK (row_number > 0 AND row_position > 0)",
+  "ALTER TABLE balance ADD COLUMN most bigint NOT NULL DEFAULT 0",
+  "ALTER TABLE balance DISABLE TRIGGER balance_by_ledger_only",
+  "UPDATE balance SET most = GREATEST(quantity, 0)",
+  "ALTER TABLE balance ENABLE TRIGGER balance_by_ledger_only",
+  movementApply,
 ];
