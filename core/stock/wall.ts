@@ -21,7 +21,8 @@ const byCode = (a: Placed, b: Placed): number => a.code.localeCompare(b.code, "e
  * @param drawers each code once, in any order
  * @returns cabinets by name, their rows without gaps, what stands in one spot by code; what is not placed yet comes
  *   last, as one row of a cabinet without a name
- * @example wallOf([{ code: "A2", cabinet: "Left", row: 1, position: 2 }, { code: "A1", cabinet: "Left", row: 1, position: 1 }])
+ * @example wallOf([{ code: "A2", cabinet: "Left", row: 1, position: 2 },
+ *   { code: "A1", cabinet: "Left", row: 1, position: 1 }])
  *   // one cabinet, one row: A1, A2
  */
 export function wallOf<D extends Placed>(drawers: readonly D[]): Cabinet<D>[] {

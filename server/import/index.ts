@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { makeUpAll } from "../batches";
 import type { Db } from "../database/rows";
 import { importPurchases, importSources, importSuppliers } from "./buying";
+import { importDrawers } from "./drawers";
 import { importHooks } from "./hooks";
 import { importLots } from "./lots";
 import { importMaterials } from "./materials";
@@ -22,6 +23,7 @@ export async function loadFolder(db: Db, folder: string, now: Date): Promise<voi
   const shop = people.find((p) => p.role === "shop") ?? owner;
   if (!owner || !shop) throw new Error("people.json names nobody");
   await importHooks(db, text("hook-models.csv"), text("hook-sizes.csv"));
+  await importDrawers(db, text("drawers.csv"));
   await importMaterials(db, text("materials.csv"));
   await importSuppliers(db, text("suppliers.csv"));
   await importSources(db, text("sources.csv"));

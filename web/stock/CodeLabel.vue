@@ -24,7 +24,7 @@ const print = (): void => window.print();
   <div class="flex flex-wrap items-start gap-4">
     <div class="label-print flex items-center gap-3 border border-strong bg-white p-3 text-black">
       <img v-if="image" class="code" :src="image" :alt="`Code of ${about}`" />
-      <div class="max-w-64 leading-tight"><slot></slot></div>
+      <div class="max-w-64 leading-tight"><slot /></div>
     </div>
     <p v-if="wrong" class="callout">No code could be drawn of “{{ code }}”: {{ wrong }}</p>
     <button class="btn" @click="print">Print the label</button>
