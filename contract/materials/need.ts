@@ -13,6 +13,8 @@ export const needSchema = z.object({
   inDrawers: z.number(),
   reserved: z.number(),
   short: z.number(),
+  /** Of what is short: which lengths were asked for, mm, where lots are told apart by them. */
+  classes: z.array(z.object({ fromMm: z.number(), toMm: z.number(), short: z.number() })),
   /** Of what is short, on its way already, with the day of the last that is needed; and still to be ordered. */
   coming: z.number(),
   comesOn: isoDay.nullable(),

@@ -202,6 +202,24 @@ export const buyingPlanSchema = z.object({
       reorderAt: z.number(),
       perWeek: z.number(),
       firstDue: isoDay.nullable(),
+      /** Of feathers: bought by the length that is scarcest on a skin, as skins sorted before have it. */
+      scarce: z.object({ fromMm: z.number(), toMm: z.number(), asked: z.number() }).nullable(),
+      /** Not made any more: what is there is the last of it. */
+      discontinued: z.boolean(),
+    }),
+  ),
+  /** What is to be had in some months only: bought ahead of those in which it is not. */
+  seasons: z.array(
+    z.object({
+      material: z.string(),
+      materialName: z.string(),
+      unit: z.enum(stockUnits),
+      supplier: z.string(),
+      /** The last day on which it can be ordered, and the first on which it can again. */
+      until: isoDay,
+      again: isoDay,
+      /** What the usual use takes until then, beyond what is there and coming. */
+      quantity: z.number(),
     }),
   ),
   orders: z.array(

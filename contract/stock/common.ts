@@ -9,6 +9,10 @@ export const baseUnits = z
   .min(0, "Not less than nothing")
   .max(MOST_COUNTED, "More than any room holds")
   .transform(Math.round);
+/** Flies that what is left may still tie, by what lots of its kind have tied; null where none tells yet. */
+export const fliesLeftSchema = z
+  .object({ likely: z.number(), low: z.number(), high: z.number(), lots: z.number().int() })
+  .nullable();
 export const moreThanNothing = baseUnits.refine((q) => q > 0, "More than nothing");
 
 export const drawerCode = z

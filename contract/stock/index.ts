@@ -2,7 +2,7 @@ import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
 import { barbClass, done, endpoint, idParams, none, realDay } from "../http";
 import { bobbinEndpoints } from "./bobbin";
-import { drawerCode, moreThanNothing } from "./common";
+import { drawerCode, fliesLeftSchema, moreThanNothing } from "./common";
 import { findStock } from "./find";
 import { foundEndpoints } from "./found";
 import { lotEndpoints, soldAs } from "./lot";
@@ -80,6 +80,14 @@ export const stockDetailSchema = stockItemSchema.extend({
   colourName: z.string().nullable(),
   caution: z.string().nullable(),
   measured: z.boolean(),
+  fliesLeft: fliesLeftSchema,
+  /** What one skin gave of each class, over the skins that were sorted. */
+  skinYield: z
+    .object({
+      skins: z.number().int(),
+      classes: z.array(z.object({ fromMm: z.number(), toMm: z.number(), perSkin: z.number() })),
+    })
+    .nullable(),
   lotList: z.array(lotSchema),
   movements: z.array(movementSchema),
   sources: z.array(

@@ -3,7 +3,7 @@ import { materialForms, standings } from "@kasten/core/materials";
 import { colourDepths, consistencies, type LotTraits } from "@kasten/core/stock";
 import { stockUnits } from "@kasten/core/units";
 import { done, endpoint, figure, none, realDay, rowVersion, sentence, short, uuidParams, type Same } from "../http";
-import { baseUnits, drawerCode, moreThanNothing } from "./common";
+import { baseUnits, drawerCode, fliesLeftSchema, moreThanNothing } from "./common";
 
 /** Forms in which materials are sold. */
 export const soldForms = [
@@ -128,6 +128,7 @@ export const lotPageSchema = lotFactsSchema.extend({
   }),
   /** What one piece of it that can be tied with costs, where price and use of it are known. */
   centsPerUsable: z.number().nullable(),
+  fliesLeft: fliesLeftSchema,
   /** When its picture was taken; null where there is none. */
   photoAt: z.string().nullable(),
   supplier: z.string().nullable(),

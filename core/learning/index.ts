@@ -3,3 +3,4 @@ export * from "./calibration";
 export * from "./pieces";
 export * from "./minutes";
 export * from "./prepPace";
+export * from "./lotYield";

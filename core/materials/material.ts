@@ -33,8 +33,8 @@ const spooled: ReadonlySet<MaterialForm> = new Set(["thread", "floss", "wire", "
 /** Whether it is tied with from a bobbin or a spool holder. */
 export const isSpooled = (form: MaterialForm): boolean => spooled.has(form);
 
-/** A material that may be shown on a fly, not promised. */
-export const standings = ["unidentified", "unreleased", "vintage", "custom"] as const;
+/** What stands against a material: it may be shown on a fly, not promised; discontinued, it may until it is gone. */
+export const standings = ["unidentified", "unreleased", "vintage", "custom", "discontinued"] as const;
 export type Standing = (typeof standings)[number];
 
 /** What a feather gives; lengths in mm. */
@@ -98,8 +98,10 @@ export interface Material {
   faces?: { name: string; colour: string }[];
   /** Gauge as it stands on the label: fine, medium, a number. */
   gauge?: string;
-  /** What stands in the way of promising it. */
+  /** What stands in the way of promising or ordering it. */
   standing?: Standing;
+  /** Ordered again when less than this is left, in base units: what is judged by looking at its level. */
+  orderBelow?: number;
   blend?: { parts: Record<string, number>; leastChargeMg: number };
   /** A part that is kept ready: pieces of each material in one of it, such as a hook with its bead on. */
   madeOf?: Record<string, number>;

@@ -1,2 +1,3 @@
 export * from "./mix";
 export * from "./reorder";
+export * from "./season";

@@ -29,7 +29,9 @@ export function notPromised(
   materials: Materials,
 ): NotPromised[] {
   const kinds = new Set(materialsOf(recipe, choice, materials));
-  return [...kinds].flatMap((m) => (m.standing ? [{ material: m.name, standing: m.standing }] : []));
+  return [...kinds].flatMap((m) =>
+    m.standing && m.standing !== "discontinued" ? [{ material: m.name, standing: m.standing }] : [],
+  );
 }
 
 /** The entry that holds for a size, or undefined. */

@@ -6,3 +6,4 @@ export * from "./scale";
 export * from "./weigh";
 export * from "./traits";
 export * from "./wall";
+export * from "./skins";

@@ -106,6 +106,10 @@ describe("a kit and its flies", () => {
       [batch.id],
     );
     expect(kept.filter((u) => u.computed !== null).map((u) => u.key)).toEqual(["hook"]);
+    // A hook ties a fly: what is left of the lot is so many flies, less what fails.
+    const { quantity, fliesLeft } = await owner.ok(readStock, { params: { id: of(batch, "hook").material } });
+    expect(fliesLeft?.likely).toBeGreaterThan(quantity * 0.7);
+    expect(fliesLeft?.likely).toBeLessThan(quantity * 1.2);
   });
 
   test("lengths worth keeping come back as remnants of their own, and no longer than what is left", async () => {

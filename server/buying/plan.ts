@@ -1,7 +1,9 @@
-import { addDays, format, parseISO } from "date-fns";
+import { addDays, differenceInCalendarDays, format, parseISO } from "date-fns";
 import { quantityWords } from "@kasten/core/materials";
 import { groupBy } from "@kasten/core/numeric";
 import {
+  gapAfter,
+  isInSeason,
   leadOf,
   reorderPoint,
   useOfWeeks,
@@ -10,6 +12,7 @@ import {
   type MixOffer,
   type MixProblem,
 } from "@kasten/core/purchasing";
+import { feathersToBuy, type SortedClass } from "@kasten/core/stock";
 import { quantity, type Quantity } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
 import type { BuyingPlan } from "@kasten/contract/purchasing";
@@ -26,7 +29,7 @@ import {
   type SupplierRow,
 } from "../purchasing";
 import { readSettings, todayIn } from "../settings";
-import { dyeLotsPutBy, thereByMaterial } from "./queries";
+import { dyeLotsPutBy, sortedClasses, thereByMaterial } from "./queries";
 import { termsOf } from "./purchases";
 
 /** Solves a purchase problem beside the server. */
@@ -64,29 +67,33 @@ export async function buyingPlan(
   const wanted = await wantedOf(db, room, needs, withStock);
   const problem = problemOf(room, wanted, inTime);
   const mix = await cheapest(problem);
-  return { wanted, ...told(room, mix, wanted) };
+  return { wanted, seasons: await seasonsOf(db, room), ...told(room, mix, wanted) };
 }
 
 async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: boolean): Promise<Wanted[]> {
   const there = await thereByMaterial(db);
   const coming = await arrivalsByMaterial(db);
   const use = await weeklyUse(db);
+  const sorted = await sortedClasses(db);
   const bought = needs.filter((n) => !n.milled);
   const byMaterial = groupBy(bought, (n) => n.material);
-  const codes = new Set([...byMaterial.keys(), ...(withStock ? use.keys() : [])]);
+  const codes = new Set([...byMaterial.keys(), ...(withStock ? [...use.keys(), ...judgedByLevel(room)] : [])]);
   return [...codes].flatMap((code): Wanted[] => {
     const material = room.materials.get(code);
     if (!material) return [];
     const own = byMaterial.get(code) ?? [];
-    const forBatches = own.reduce((sum, n) => sum + n.toOrder, 0);
+    const plain = own.reduce((sum, n) => sum + n.toOrder, 0);
+    const { feathers, scarce } = byClass(own, plain, sorted.get(code) ?? []);
+    const forBatches = Math.max(plain, feathers);
     const needed = own.reduce((sum, n) => sum + n.need, 0);
     const weeks = useOfWeeks(use.get(code) ?? []);
     const source = room.sources.get(code)?.[0];
     const lead = source ? leadOf(source.leadDays, room.late.get(source.supplierId) ?? []) : undefined;
     const point = withStock && lead ? reorderPoint(weeks, lead, room.settings.serviceLevel).point : 0;
     const onHand = (there.get(code) ?? 0) + (coming.get(code) ?? []).reduce((sum, a) => sum + a.quantity, 0);
-    const left = onHand + forBatches - needed;
-    const forStock = Math.max(0, Math.ceil(point - Math.max(0, left)));
+    const left = onHand + plain - needed;
+    const level = withStock ? Math.max(point, material.figures.orderBelow ?? 0) : 0;
+    const forStock = Math.max(0, Math.ceil(level - Math.max(0, left)));
     if (forBatches === 0 && forStock === 0) return [];
     const due = own.filter((n) => n.toOrder > 0).flatMap((n) => n.batches.map((b) => b.due));
     return [
@@ -96,12 +103,34 @@ async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: bool
         unit: material.unit,
         forBatches,
         forStock,
-        reorderAt: Math.round(point),
+        reorderAt: Math.round(level),
         perWeek: Math.round(weeks.perWeek),
         firstDue: due.sort()[0] ?? null,
+        scarce,
+        discontinued: isDiscontinued(material),
       },
     ];
   });
+}
+
+const isDiscontinued = (m: MaterialRow): boolean => m.figures.standing === "discontinued";
+
+/** What is ordered by its level, such as wax and lacquer, whether any was booked as used or not. */
+const judgedByLevel = ({ materials }: BuyingRoom): string[] =>
+  [...materials.values()].flatMap((m) => (m.figures.orderBelow === undefined ? [] : [m.code]));
+
+/** Feathers are bought by the length that runs short, not by their number: a skin has few of the small. */
+function byClass(needs: Need[], plain: number, sorted: SortedClass[]): { feathers: number; scarce: Wanted["scarce"] } {
+  const short = needs.flatMap((n) => n.classes);
+  const asked = short.reduce((sum, c) => sum + c.short, 0);
+  if (plain === 0 || asked === 0) return { feathers: plain, scarce: null };
+  // What is on its way of all lengths comes off each alike.
+  const open = short.map(({ fromMm, toMm, short: q }) => ({
+    barbMm: [fromMm, toMm] as const,
+    feathers: Math.ceil((q * plain) / asked - 1e-9),
+  }));
+  const { feathers, scarce } = feathersToBuy(sorted, open);
+  return { feathers, scarce: scarce ? { fromMm: scarce[0], toMm: scarce[1], asked: plain } : null };
 }
 
 function problemOf(room: BuyingRoom, wanted: Wanted[], inTime: boolean): MixProblem {
@@ -111,6 +140,7 @@ function problemOf(room: BuyingRoom, wanted: Wanted[], inTime: boolean): MixProb
     ...(room.dyeLots.has(w.material) && { together: true }),
   }));
   const offers = wanted.flatMap((w) => {
+    if (w.discontinued) return [];
     const sources = inSeason(room, room.sources.get(w.material) ?? []);
     return (inTime && w.firstDue !== null ? quickEnough(room, sources, w.firstDue) : sources).map(offerOf);
   });
@@ -138,16 +168,44 @@ const dayAfter = ({ today }: BuyingRoom, days: number): string =>
   format(addDays(parseISO(today), Math.ceil(days)), "yyyy-MM-dd");
 
 /** Who has it this month; a season may go over the turn of the year. */
-function inSeason({ today }: BuyingRoom, sources: Source[]): Source[] {
-  const month = Number(today.slice(5, 7));
-  return sources.filter(({ season }) => {
-    if (!season) return true;
-    const { from, to } = season;
-    return from <= to ? month >= from && month <= to : month >= from || month <= to;
+const inSeason = ({ today }: BuyingRoom, sources: Source[]): Source[] =>
+  sources.filter(({ season }) => !season || isInSeason(season, Number(today.slice(5, 7))));
+
+const DAYS_AHEAD = 60;
+
+/** What can be ordered for some weeks only now, and then not until the next season. */
+async function seasonsOf(db: Db, room: BuyingRoom): Promise<BuyingPlan["seasons"]> {
+  const there = await thereByMaterial(db);
+  const coming = await arrivalsByMaterial(db);
+  const use = await weeklyUse(db);
+  return [...room.sources].flatMap(([code, sources]) => {
+    const material = room.materials.get(code);
+    const [first] = sources;
+    // Who has it all the year round makes no season.
+    if (!material || !first || sources.some((s) => !s.season)) return [];
+    const gaps = sources.flatMap((s) => (s.season ? [{ source: s, gap: gapAfter(s.season, room.today) }] : []));
+    const open = gaps.flatMap(({ source, gap }) => (gap ? [{ source, ...gap }] : []));
+    const [last] = open.sort((a, b) => b.until.localeCompare(a.until));
+    if (!last || last.until > dayAfter(room, DAYS_AHEAD)) return [];
+    const weeks = differenceInCalendarDays(parseISO(last.again), parseISO(room.today)) / 7;
+    const taken = useOfWeeks(use.get(code) ?? []).perWeek * weeks;
+    const onHand = (there.get(code) ?? 0) + (coming.get(code) ?? []).reduce((sum, a) => sum + a.quantity, 0);
+    const { until, again, source } = last;
+    return [
+      {
+        material: code,
+        materialName: material.name,
+        unit: material.unit,
+        supplier: source.supplier,
+        until,
+        again,
+        quantity: Math.max(0, Math.ceil(taken - onHand)),
+      },
+    ];
   });
 }
 
-function told(room: BuyingRoom, mix: Mix, wanted: Wanted[]): Omit<BuyingPlan, "wanted"> {
+function told(room: BuyingRoom, mix: Mix, wanted: Wanted[]): Omit<BuyingPlan, "wanted" | "seasons"> {
   const due = new Map(wanted.map((w) => [w.material, w.firstDue]));
   const nameOf = (code: string): string => room.materials.get(code)?.name ?? code;
   return {

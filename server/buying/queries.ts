@@ -1,4 +1,6 @@
 import type { Purchase } from "@kasten/contract/purchasing";
+import { groupBy } from "@kasten/core/numeric";
+import type { SortedClass } from "@kasten/core/stock";
 import { rows, type Db } from "../database/rows";
 
 type RawLine = Omit<Purchase["lines"][number], "packWords" | "ordered">;
@@ -69,4 +71,16 @@ export const dyeLotsPutBy = async (db: Db): Promise<Map<string, string>> => {
      WHERE l.material_code IS NOT NULL AND l.dye_lot <> '' GROUP BY 1 HAVING count(DISTINCT l.dye_lot) = 1`,
   );
   return new Map(found.map((f) => [f.material, f.dyeLot]));
+};
+
+/** What skins gave when they were sorted, by material and class. */
+export const sortedClasses = async (db: Db): Promise<Map<string, SortedClass[]>> => {
+  const found = await rows<SortedClass & { material: string }>(
+    db,
+    `SELECT l.material_code AS material, l.barb_from_um / 1000.0::float8 AS "fromMm", l.barb_to_um / 1000.0::float8 AS "toMm",
+       sum(m.quantity)::int AS count
+     FROM movement m JOIN lot l ON l.id = m.lot_id AND l.skin_id IS NOT NULL JOIN place t ON t.id = m.to_place
+     WHERE m.reason = 'sorted' AND t.kind = 'drawer' AND l.barb_from_um IS NOT NULL GROUP BY 1, 2, 3`,
+  );
+  return groupBy(found, (f) => f.material);
 };

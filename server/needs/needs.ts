@@ -3,6 +3,7 @@ import type { Requirement } from "@kasten/core/needs";
 import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
 import {
+  acceptedMm,
   asksForClass,
   computeBatch,
   onPaper,
@@ -129,6 +130,11 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
       need.need += needed;
       need.reserved += reserved;
       need.short += short;
+      const accepted = acceptedMm(r);
+      if (short > nothing && accepted && asksForClass(r, room.lots.get(r.material) ?? [])) {
+        const [fromMm, toMm] = accepted;
+        need.classes.push({ fromMm, toMm, short });
+      }
       const pattern = `${batch.patternName} ${batch.size}`;
       if (needed > nothing && ++need.batchCount <= MOST_BATCHES_SHOWN)
         need.batches.push({ id: batch.id, number: batch.number, pattern, issue: needed, reserved, due: batch.due });
@@ -243,6 +249,7 @@ function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
     inDrawers: sumOf(lots.map((l) => l.quantity)),
     reserved: 0,
     short: 0,
+    classes: [],
     coming: 0,
     comesOn: null,
     toOrder: 0,

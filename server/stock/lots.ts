@@ -1,3 +1,4 @@
+import { fliesLeft } from "@kasten/core/learning";
 import { quantityWords } from "@kasten/core/materials";
 import { centsPerUsable, gradeSkin, usableFeathers, type SampledClass } from "@kasten/core/stock";
 import { less, nothing, quantity, type Quantity, type StockUnit } from "@kasten/core/units";
@@ -32,6 +33,7 @@ import { drawerFor, materialEntity, type MaterialRow } from "../materials";
 import { supplierEntity } from "../purchasing";
 import { batchesOfLot, classesOf, claimsOn, countsOf, lockedBalance, photoTakenAt, placesOf } from "./lotQueries";
 import { movementsOf } from "./queries";
+import { tiedLots } from "./yieldQueries";
 
 type Who = { id: string };
 type Known = LotRow & { materialCode: string; material: MaterialRow };
@@ -66,6 +68,8 @@ export async function lotPage(db: Db, id: string): Promise<LotPage> {
     : undefined;
   const skin = lot.skinId ? await db.getRepository(lotEntity).findOneBy({ id: lot.skinId }) : undefined;
   const claims = await claimsOn(db, id);
+  const places = await placesOf(db, id);
+  const there = places.reduce((sum, p) => sum + p.quantity, 0);
   const { code, name, form, unit, colour, caution, lead, controlledSpecies, figures } = material;
   const photo = await photoTakenAt(db, id);
   return {
@@ -83,6 +87,7 @@ export async function lotPage(db: Db, id: string): Promise<LotPage> {
       standing: figures.standing ?? null,
     },
     centsPerUsable: usableCents(lot, unit),
+    fliesLeft: fliesLeft(there, await tiedLots(db, code)) ?? null,
     photoAt: photo ? isoInstant(photo) : null,
     traits: lot.traits,
     soldAs: lot.soldAs as LotPage["soldAs"],
@@ -104,7 +109,7 @@ export async function lotPage(db: Db, id: string): Promise<LotPage> {
     barb: barbOf(lot),
     skin: skin ? { id: skin.id, code: skin.code } : null,
     classes: await classesOf(db, id),
-    places: (await placesOf(db, id)).map((p) => ({
+    places: places.map((p) => ({
       ...p,
       claims: claims.filter((c) => c.placeId === p.placeId).map(({ placeId: _placeId, ...c }) => c),
     })),

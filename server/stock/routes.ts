@@ -1,3 +1,4 @@
+import { fliesLeft } from "@kasten/core/learning";
 import { quantityWords } from "@kasten/core/materials";
 import { nothing, quantity } from "@kasten/core/units";
 import {
@@ -35,6 +36,7 @@ import { found, identify, takeSalvaged } from "./found";
 import { lotRoutes } from "./lotRoutes";
 import { takeRoutes } from "./takeRoutes";
 import { materialOutlook } from "./outlook";
+import { skinYield, tiedLots } from "./yieldQueries";
 import { countedItems, lotsOf, lotsToLookAt, movementsOf, type CountedItem } from "./queries";
 
 type Who = { id: string };
@@ -56,6 +58,8 @@ async function detail(db: Db, outlook: Outlook, code: string): Promise<StockDeta
     colourName,
     caution,
     measured,
+    fliesLeft: fliesLeft(item.quantity, await tiedLots(db, code)) ?? null,
+    skinYield: await skinYield(db, code),
     lotList: await lotsOf(db, code),
     movements: await movementsOf(db, { material: code }),
     sources: sources.map(({ unit, material: _code, ...s }) => ({ ...s, packWords: quantityWords(s.pack, unit) })),

@@ -29,6 +29,7 @@ const router = useRouter();
 const { may } = useSession();
 const { busy, refusal, send } = useChange();
 type Order = BuyingPlan["orders"][number];
+const gone = computed(() => (plan.data.value?.wanted ?? []).filter((w) => w.discontinued).map((w) => w.materialName));
 async function write(order: Order): Promise<void> {
   const lines = order.lines.map(({ material, packs, pack, packCents, dyeLot }) => ({
     material,
@@ -44,6 +45,11 @@ const whyOf = (p: BuyingPlan, material: string): string => {
   const w = p.wanted.find((x) => x.material === material);
   if (!w) return "";
   const parts = [
+    ...(w.scarce
+      ? [
+          `by its scarcest length, ${w.scarce.fromMm}–${w.scarce.toMm} mm: ${quantity(w.scarce.asked, w.unit)} are short, and a skin has few of them`,
+        ]
+      : []),
     ...(w.forBatches > 0
       ? [`${quantity(w.forBatches, w.unit)} for batches${w.firstDue ? `, the first due ${day(w.firstDue)}` : ""}`]
       : []),
@@ -84,7 +90,17 @@ const whyOf = (p: BuyingPlan, material: string): string => {
         ><RouterLink class="link" :to="`/stock/${u.material}`">{{ u.materialName }}</RouterLink> ({{
           u.words
         }})</template
-      >, at this time of the year. Say at the material where it is bought.
+      >, at this time of the year<template v-if="gone.length > 0"
+        >; {{ gone.join(", ") }} {{ gone.length === 1 ? "is" : "are" }} not made any more</template
+      >. Say at the material where it is bought, or choose an alternate for the batches.
+    </p>
+    <p v-for="s in plan.data.value.seasons" :key="s.material" class="callout mb-3">
+      <RouterLink class="link" :to="`/stock/${s.material}`">{{ s.materialName }}</RouterLink> is to be had until
+      {{ day(s.until) }} only, and then from {{ day(s.again) }} on.
+      <template v-if="s.quantity > 0"
+        >The usual use takes <b class="fig">{{ quantity(s.quantity, s.unit) }}</b> more until then than is there: order
+        it of {{ s.supplier }} now.</template
+      ><template v-else>What is there lasts until then, at the usual use.</template>
     </p>
     <p v-if="plan.data.value.orders.length === 0" class="sheet p-4 text-soft">
       Nothing has to be ordered: what the batches need is there or on its way.

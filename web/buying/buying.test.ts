@@ -37,8 +37,11 @@ const plan: Plan = {
       reorderAt: 20_000_000,
       perWeek: 5_000_000,
       firstDue: "2026-12-07",
+      scarce: null,
+      discontinued: false,
     },
   ],
+  seasons: [],
   orders: [
     {
       supplierId: "basket",
@@ -111,6 +114,25 @@ describe("what to order", () => {
       note: "",
       lines: [{ material: "YA", packs: 3, pack: 40_000_000, packCents: 220, dyeLot: "D-4" }],
     });
+  });
+  test("says what runs short by its length, what is gone for good, and what can be had only now", async () => {
+    const [yarnWanted] = plan.wanted;
+    if (!yarnWanted) throw new Error("nothing wanted");
+    const scarce = { fromMm: 5, toMm: 6, asked: 20_000_000 };
+    const wanted = [
+      { ...yarnWanted, scarce },
+      { ...yarnWanted, material: "JAY", materialName: "blue jay", discontinued: true },
+    ];
+    const season = { material: "HT", materialName: "winter hare", unit: "ug" as const, supplier: "Mending Basket" };
+    const seasons = [{ ...season, until: "2026-12-31", again: "2027-10-01", quantity: 12_000_000 }];
+    const server = things.server().answer(planBuying, { ...plan, wanted, seasons });
+    const { screen } = await mountIn(server, BuyingPlan, {});
+    await settle();
+    const text = screen.text();
+    expect(text).toContain("by its scarcest length, 5–6 mm");
+    expect(text).toContain("blue jay is not made any more");
+    expect(text).toMatch(/winter hare is to be had until .*31 Dec.* only/);
+    expect(text).toMatch(/takes 12.* more until then/);
   });
   test("a mix that is not proved says how much less it could be at most", async () => {
     const server = things.server().answer(planBuying, { ...plan, proved: false, boundCents: 600 });

@@ -12,6 +12,7 @@ import {
 } from "@kasten/core/materials";
 import { saveMaterial } from "@kasten/contract/materials";
 import ListBox from "../parts/ListBox.vue";
+import NumberField from "../parts/NumberField.vue";
 import TextField from "../parts/TextField.vue";
 import TickBox from "../parts/TickBox.vue";
 import { optionsOf, orNone } from "../parts/option";
@@ -22,6 +23,7 @@ import { useCatalogue } from "./catalogue";
 import BlendParts from "./BlendParts.vue";
 import { plainMaterial } from "./materialDraft";
 import MaterialFigures from "./MaterialFigures.vue";
+import { baseOf, writtenOf, writtenUnit } from "../parts/written";
 
 /** What the computation needs of a material. Nominal figures stand there until somebody has measured. */
 const props = defineProps<{ material?: Material; name?: string; form?: MaterialForm }>();
@@ -99,9 +101,19 @@ async function save(): Promise<void> {
         :options="
           orNone(
             'yes',
-            standings.map((s) => ({ value: s, label: `no: ${s}` })),
+            standings.map((s) => ({
+              value: s,
+              label: s === 'discontinued' ? 'until it is gone: not made any more' : `no: ${s}`,
+            })),
           )
         "
+      />
+      <NumberField
+        class="w-48"
+        :label="`Ordered when less than, in ${writtenUnit[m.unit]}`"
+        :min="0"
+        :model-value="m.orderBelow === undefined ? undefined : writtenOf(m.orderBelow, m.unit)"
+        @update:model-value="m.orderBelow = $event ? baseOf($event, m.unit) : undefined"
       />
       <TickBox v-model="m.lead" class="min-h-9">has lead in it</TickBox>
     </div>

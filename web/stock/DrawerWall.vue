@@ -26,7 +26,7 @@ const isPlaced = computed(() => wall.value.some((c) => c.name !== ""));
         :key="i"
         class="row"
         :class="{ loose: c.name === '' }"
-        :style="{ '--drawers': row.length }"
+        :style="{ '--drawers': Math.max(...c.rows.map((r) => r.length)) }"
       >
         <DrawerFront v-for="d in row" :key="d.code" :drawer="d" :items="inside.get(d.code) ?? []" />
       </div>
@@ -45,7 +45,7 @@ const isPlaced = computed(() => wall.value.some((c) => c.name !== ""));
 .row {
   display: grid;
   gap: 3px;
-  grid-template-columns: repeat(var(--drawers), minmax(12rem, 1fr));
+  grid-template-columns: repeat(var(--drawers), minmax(10rem, 1fr));
 }
 .row.loose {
   grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr));

@@ -7,6 +7,7 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, money, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
+import { fliesLeftWords } from "./fliesLeft";
 import { standingOf } from "./standing";
 
 /** What is known of a lot; a lot that is kept apart asks to be looked at and let go. */
@@ -37,6 +38,7 @@ const facts = computed(() =>
       "Class",
       props.lot.barb ? `${props.lot.side ?? ""} barbs ${props.lot.barb.join("–")} mm`.trim() : (props.lot.side ?? ""),
     ],
+    ["Flies left in it", fliesLeftWords(props.lot.fliesLeft)],
     ["Looked at", traitWords(props.lot.traits).join(", ")],
     ["A usable piece", props.lot.centsPerUsable === null ? "" : money(props.lot.centsPerUsable)],
     ["Opened", props.lot.openedOn ? dayYear(props.lot.openedOn) : ""],

@@ -10,6 +10,7 @@ import TabSet from "../parts/TabSet.vue";
 import { money, quantity } from "../parts/format";
 import { MaterialForm, useCatalogue } from "../patterns";
 import { useSession } from "../team";
+import { fliesLeftWords } from "./fliesLeft";
 import LotTable from "./LotTable.vue";
 import MovementTable from "./MovementTable.vue";
 const RunwayChart = defineAsyncComponent(() => import("./RunwayChart.vue"));
@@ -94,6 +95,21 @@ async function known(): Promise<void> {
         <dt class="text-soft">The coming work needs</dt>
         <dd class="fig text-3xl" :class="{ 'text-call': m.needed > m.quantity }">
           <NumberWords :words="quantity(m.needed, m.unit)" />
+        </dd>
+      </div>
+      <div v-if="m.fliesLeft">
+        <dt class="text-soft">Flies left in it</dt>
+        <dd>{{ fliesLeftWords(m.fliesLeft) }}</dd>
+      </div>
+      <div v-if="m.skinYield">
+        <dt class="text-soft">One skin gave, over {{ m.skinYield.skins }}</dt>
+        <dd>
+          <template v-for="(c, i) in m.skinYield.classes" :key="c.fromMm + '–' + c.toMm"
+            ><template v-if="i > 0">, </template><b class="fig">{{ c.perSkin.toFixed(0) }}</b> of {{ c.fromMm }}–{{
+              c.toMm
+            }}
+            mm</template
+          >
         </dd>
       </div>
       <div v-for="s in m.sources" :key="s.supplier">

@@ -20,7 +20,14 @@ const drawer = (id: number, code: string, more: Partial<Drawer> = {}): Drawer =>
 });
 const item = (code: string, of: Partial<StockItem>): StockItem => {
   const { lotList: _lots, movements: _moves, sources: _sources, ...rest } = things.stock();
-  const { colourName: _name, caution: _caution, measured: _measured, ...plain } = rest;
+  const {
+    colourName: _name,
+    caution: _caution,
+    measured: _measured,
+    fliesLeft: _left,
+    skinYield: _yield,
+    ...plain
+  } = rest;
   return { ...plain, code, name: `wire ${code}`, ...of };
 };
 const open = async (drawers: Drawer[], items: StockItem[]) => {

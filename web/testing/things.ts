@@ -290,6 +290,8 @@ export const stock = (of: Partial<StockDetail> = {}): StockDetail => ({
   colourName: null,
   caution: null,
   measured: false,
+  fliesLeft: null,
+  skinYield: null,
   lotList: [lotInDrawer()],
   movements: [],
   sources: [],
