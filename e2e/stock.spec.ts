@@ -91,3 +91,58 @@ test("a stock-take is begun, stopped in the middle, gone on with, and puts the l
   await page.goto("/stock/N1-10");
   await expect(page.getByRole("row", { name: /N1-10-A/ }).first()).toContainText("996");
 });
+
+test("a bobbin is loaded, the wall is arranged, and what nobody can name is kept and named later", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await page.getByRole("navigation", { name: "Into the cabinet" }).getByRole("link", { name: "Stock" }).click();
+  await test.step("a bobbin", async () => {
+    const rack = page.getByRole("region", { name: "Bobbins" });
+    await rack.getByLabel("Another bobbin").fill("BB1");
+    await rack.getByRole("button", { name: "Add" }).click();
+    await rack.getByRole("button", { name: "Load: BB1" }).click();
+    await rack.getByRole("combobox").fill("thread 70 denier, grey");
+    await page.getByRole("option", { name: /thread 70 denier, grey/ }).click();
+    await rack.getByRole("button", { name: /From lot/ }).click();
+    await page.getByRole("option").first().click();
+    await rack.getByRole("button", { name: "Load BB1" }).click();
+    await expect(rack.getByRole("button", { name: "Unload: BB1" })).toBeVisible();
+    await expect(rack.getByRole("link", { name: "thread 70 denier, grey" })).toBeVisible();
+  });
+  await test.step("the wall", async () => {
+    const first = page.getByRole("region", { name: "Cabinet by the door" }).locator("section").first();
+    await expect(first).toHaveAccessibleName("Drawer A11");
+    await page.getByRole("button", { name: "Arrange the wall" }).click();
+    const chip = page.getByRole("button", { name: "A11", exact: true });
+    await chip.focus();
+    await page.keyboard.press("ArrowRight");
+    await page.getByRole("button", { name: "Keep the wall so" }).click();
+    await expect(first).toHaveAccessibleName("Drawer A12");
+  });
+  await test.step("something unidentified", async () => {
+    await page.getByRole("button", { name: "Something unidentified" }).click();
+    await page.getByLabel("What it looks like").fill("stiff brown neck feathers");
+    await page.getByLabel("How much, in pieces").fill("24");
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByText("Nobody has said what this is")).toBeVisible();
+    await page.getByRole("link", { name: "Say what it is" }).click();
+    await page.getByRole("combobox", { name: "It is" }).fill("stiff dry hackle, brown");
+    await page.getByRole("option", { name: /stiff dry hackle, brown/ }).click();
+    await page.getByRole("button", { name: "Say so" }).click();
+    await expect(page.getByRole("heading", { name: /stiff dry hackle, brown/ })).toBeVisible();
+    await expect(page.getByRole("link", { name: "FOUND-1-1" })).toBeVisible();
+  });
+});
+
+test("like preparation is logged once for several batches, and beads go on hooks for the drawer", async ({ page }) => {
+  await enterAs(page, "Maren Holt");
+  await station(page, "Batches");
+  await page.getByRole("link", { name: "Prepare several at once" }).click();
+  await expect(page.getByRole("heading", { name: "Preparation", level: 1 })).toBeVisible();
+  const row = page.getByRole("row", { name: /lengths of copper wire, fine/ });
+  await row.getByRole("button", { name: /^Log/ }).click();
+  await page.getByLabel("Minutes it took, if known").fill("40");
+  await page.getByRole("button", { name: "Log as done" }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole("tab", { name: "Done" }).click();
+  await expect(page.getByRole("row", { name: /lengths of copper wire, fine/ })).toContainText("40");
+});

@@ -7,7 +7,7 @@ const placeId = z.number().int().min(1).max(2_147_483_647);
 const base = { room: "stock", query: none };
 const change = {
   ...base,
-  params: z.object({ id: z.coerce.number().pipe(placeId) }),
+  params: z.object({ id: z.coerce.number().int().min(1).max(2_147_483_647) }),
   permission: "tie and tally" as const,
   body: none,
   reply: done,

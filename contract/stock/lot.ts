@@ -49,6 +49,7 @@ export const lotTraitsSchema = z.strictObject({
   labelColour: z.string().trim().max(60, "At most 60 characters").optional(),
   seenColour: z
     .string()
+    .max(7, "A colour such as #8a6b3f")
     .regex(/^#[\da-f]{6}$/i, "A colour such as #8a6b3f")
     .optional(),
 });
