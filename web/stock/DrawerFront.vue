@@ -49,6 +49,7 @@ const percent = (full: number): string => `${Math.round(Math.min(1, full) * 100)
 <style scoped>
 .front {
   background: var(--sheet);
+  outline: 3px solid var(--rule-strong);
   padding: 0.4rem 0.7rem 0.6rem;
   font-size: 0.95rem;
   min-width: 0;

@@ -45,6 +45,8 @@ const isPlaced = computed(() => wall.value.some((c) => c.name !== ""));
 .row {
   display: grid;
   gap: 3px;
+  background: var(--well);
+  /* Between drawers the wood of the cabinet is seen, beside the last of a row its back. */
   grid-template-columns: repeat(var(--drawers), minmax(10rem, 1fr));
 }
 .row.loose {
