@@ -4,7 +4,8 @@ import { lotEntity, type LotRow } from "./entities";
 import { freeLotCode, insertLot, move, type NewLot } from "./move";
 import { sorting } from "./places";
 
-const barbOf = (l: Pick<LotRow, "barbFromUm" | "barbToUm">): [number, number] | null =>
+/** The class of a lot: its barb or fibre length from and to, mm; null where nobody has sorted it. */
+export const barbOf = (l: Pick<LotRow, "barbFromUm" | "barbToUm">): [number, number] | null =>
   l.barbFromUm !== null && l.barbToUm !== null ? [l.barbFromUm / 1000, l.barbToUm / 1000] : null;
 
 /** A new lot that has everything from another, but for what is said otherwise. */

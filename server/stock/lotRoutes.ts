@@ -12,7 +12,8 @@ import {
   transferLot,
 } from "@kasten/contract/stock";
 import type { Register } from "../http/handle";
-import { count, describe, grade, letGo, lotPage, merge, split, throwAway, transfer } from "./lots";
+import { lotPage } from "./lotPage";
+import { count, describe, grade, letGo, merge, split, throwAway, transfer } from "./lots";
 import { dropPhoto, keepPhoto } from "./photos";
 
 const ok = { ok: true as const };
