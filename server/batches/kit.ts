@@ -30,12 +30,15 @@ export async function drawMore(
   const much = quantity(wanted, r.unit);
   if (much === nothing) throw refused(`That is less than the smallest amount of ${r.materialName} that is counted.`);
   const begun = batch.mixLots ? [] : await dyeLotsInKit(db, id, key);
-  const lots = (room.lots.get(r.material) ?? []).filter((l) => begun.length === 0 || begun.includes(l.dyeLot));
+  const species = room.world.materials.get(r.material)?.controlledSpecies;
+  const lots = (room.lots.get(r.material) ?? [])
+    .filter((l) => begun.length === 0 || begun.includes(l.dyeLot))
+    .filter((l) => species === undefined || l.hasPapers);
   const demand = { quantity: much, side: r.side, barb: r.barb, fibreMm: r.fibreMm, mixLots: batch.mixLots };
   const { take, short } = allocate(demand, lots);
   if (short > nothing)
     throw conflict(
-      `${quantityWords(short, r.unit)} of ${r.materialName}${begun.some(Boolean) ? `, dye lot ${begun.join(", ")},` : ""} is not free in the drawers. Receive some, give back what another batch has put by, or draw less.`,
+      `${quantityWords(short, r.unit)} of ${r.materialName}${species === undefined ? "" : ", with papers,"}${begun.some(Boolean) ? `, dye lot ${begun.join(", ")},` : ""} is not free in the drawers. Receive some, give back what another batch has put by, or draw less.`,
     );
   for (const t of take)
     await move(db, person, {

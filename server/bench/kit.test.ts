@@ -79,6 +79,12 @@ describe("a kit and its flies", () => {
     expect(much.detail).toMatch(/is not free in the drawers/);
     expect((await tier.refused(drawMore, { params, body: { key: "hook", quantity: 0 } })).status).toBe(400);
     expect((await tier.refused(drawMore, { params, body: { key: "none", quantity: 1 } })).status).toBe(404);
+    const species = (name: string | null) =>
+      room.source.query("UPDATE material SET controlled_species = $2 WHERE code = $1", [hook.material, name]);
+    await species("Grey Wader");
+    const without = await tier.refused(drawMore, { params, body: { key: "hook", quantity: 3 } });
+    expect(without.detail).toContain("with papers, is not free");
+    await species(null);
     const before = (await owner.ok(readStock, { params: { id: hook.material } })).quantity;
     await tier.ok(drawMore, { params, body: { key: "hook", quantity: 3 } });
     expect((await owner.ok(readStock, { params: { id: hook.material } })).quantity).toBe(before - 3);

@@ -10,6 +10,8 @@ export interface StockedLot extends LotInDrawer {
   code: string;
   drawer: string;
   quantity: Quantity;
+  /** Whether anybody has said what papers it has; a controlled species needs some. */
+  hasPapers: boolean;
 }
 
 type RawLot = Omit<StockedLot, "barb" | "side" | "fibreMm" | "used"> & {
@@ -41,6 +43,7 @@ export async function lotsInDrawers(db: Db, materials?: string[]): Promise<Map<s
     .addSelect("l.openedOn IS NOT NULL", "opened")
     .addSelect("l.traits", "traits")
     .addSelect("p.bobbin", "loaded")
+    .addSelect("l.papers <> ''", "hasPapers")
     .where("p.kind = 'drawer' AND l.materialCode IS NOT NULL AND b.quantity > 0")
     // What is kept apart or past its day is there, and not to be tied with.
     .andWhere("l.apartUntil IS NULL AND (l.expiresOn IS NULL OR l.expiresOn >= current_date)");

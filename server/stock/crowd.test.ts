@@ -6,9 +6,21 @@ import {
   readBatch,
   releaseBatch,
   reserveBatch,
+  takeBackBatch,
   unreserveBatch,
 } from "@kasten/contract/batches";
-import { countLot, readStock, scrapLot, splitLot, transferLot } from "@kasten/contract/stock";
+import { drawMore } from "@kasten/contract/bench";
+import {
+  addBobbin,
+  countLot,
+  loadBobbin,
+  mergeLot,
+  readStock,
+  scrapLot,
+  splitLot,
+  transferLot,
+  unloadBobbin,
+} from "@kasten/contract/stock";
 import { Chance } from "../testing/attack/random";
 import { openTestRoom, type Client, type TestRoom } from "../testing/app";
 
@@ -20,6 +32,7 @@ beforeAll(async () => {
 });
 afterAll(() => room.stop());
 
+const THREAD = "TH-70-GY";
 const CLIENTS = 100;
 const ACTS_EACH = 10;
 
@@ -29,6 +42,9 @@ test("a hundred at once reserve, pull, move, split, count and scrap: nothing neg
     await Promise.all(["HK-DRY-BN", "N1-14", "HE-PK"].map((id) => owner.ok(readStock, { params: { id } })))
   ).flatMap((s) => s.lotList);
   const batches = (await owner.ok(listBatches, { query: { limit: 20 } })).batches.filter((b) => b.state === "planned");
+  const [spool] = (await owner.ok(readStock, { params: { id: THREAD } })).lotList;
+  if (!spool) throw new Error("no thread");
+  const { id: bobbin } = await owner.ok(addBobbin, { body: { code: "CROWD" } });
   const [{ sum: before }] = await room.source.query("SELECT sum(quantity)::bigint AS sum FROM balance");
   /** Notes of changes that were acknowledged, and of those that were refused. */
   const kept: string[] = [];
@@ -40,7 +56,7 @@ test("a hundred at once reserve, pull, move, split, count and scrap: nothing neg
     const params = { id: lot.id };
     const quantity = 1 + chance.below(30);
     const place = lot.placeId;
-    const which = chance.below(7);
+    const which = chance.below(11);
     const b = chance.pick(batches);
     const of = { params: { id: b.id } };
     const release = async (): Promise<number> => {
@@ -59,13 +75,21 @@ test("a hundred at once reserve, pull, move, split, count and scrap: nothing neg
       () =>
         owner.send(countLot, { params, key, body: { place, counted: 200 + quantity, how: "counted" as const, note } }),
     ];
+    /** What is told by its status alone: what becomes of it depends on what the others have done. */
+    const others = [
+      () => owner.send(reserveBatch, of),
+      () => owner.send(unreserveBatch, of),
+      () => owner.send(mergeLot, { params, body: { into: chance.pick(lots).id, mixDyeLots: true, note: "as one" } }),
+      async () => owner.send(takeBackBatch, { ...of, body: { version: (await owner.ok(readBatch, of)).version } }),
+      () => owner.send(drawMore, { ...of, body: { key: "hook", quantity: 1 + chance.below(3) } }),
+      () =>
+        chance.percent(50)
+          ? owner.send(unloadBobbin, { params: { id: bobbin } })
+          : owner.send(loadBobbin, { params: { id: bobbin }, body: { lot: spool.id, place: spool.placeId } }),
+    ];
     const move = moving[which];
     if (!move) {
-      const status = await (which === 4
-        ? owner.send(reserveBatch, of)
-        : which === 5
-          ? owner.send(unreserveBatch, of)
-          : release());
+      const status = await (others[which - moving.length] ?? release)();
       statuses.set(status, (statuses.get(status) ?? 0) + 1);
       return;
     }

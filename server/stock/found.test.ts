@@ -93,6 +93,14 @@ describe("two lots put together", () => {
     const [a, b] = [await receive("HK-DRY-BN", "MG-1"), await receive("HK-DRY-BN", "MG-2", { dyeLot: "77" })];
     const classed = await receive("HK-DRY-BN", "MG-3", { barb: [5, 6] });
     const merge = (into: string, more: object = {}) => ({ params: { id: a }, body: { into, ...more } });
+    const apart = await receive("HK-DRY-BN", "MG-4", { apartUntil: "2031-01-01" });
+    const expires = await receive("HK-DRY-BN", "MG-5", { expiresOn: "2031-01-01" });
+    expect((await owner.refused(mergeLot, merge(apart))).detail).toMatch(/MG-4 is kept apart/);
+    expect((await owner.refused(mergeLot, merge(expires))).detail).toMatch(/different days/);
+    await room.source.query("UPDATE material SET controlled_species = 'Grey Wader' WHERE code = 'HK-DRY-BN'");
+    const papered = await receive("HK-DRY-BN", "MG-6", { papers: "permit 12" });
+    expect((await owner.refused(mergeLot, merge(papered))).detail).toMatch(/different papers/);
+    await room.source.query("UPDATE material SET controlled_species = NULL WHERE code = 'HK-DRY-BN'");
     expect((await owner.refused(mergeLot, merge(b))).detail).toMatch(/dye lot/);
     expect((await owner.refused(mergeLot, merge(classed))).detail).toMatch(/sides or classes/);
     expect((await owner.refused(mergeLot, merge(a))).errors?.[0]?.path).toBe("into");

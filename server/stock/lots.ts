@@ -231,6 +231,18 @@ async function classLot(db: Db, skin: Known, c: Pick<SampledClass, "fromMm" | "t
   return made.id;
 }
 
+/** What must not be lost by putting two lots together: that one is to be looked at, is past its day, has no papers. */
+function guardAlike(lot: Known, into: Known): void {
+  for (const l of [lot, into])
+    if (l.apartUntil) throw refused(`Lot ${l.code} is kept apart. Look at it and let it go before it joins another.`);
+  if (lot.expiresOn !== into.expiresOn && [lot, into].some((l) => l.expiresOn !== null))
+    throw refused("They are good until different days: together nobody could tell which is which.");
+  if (lot.material.controlledSpecies && lot.papers !== into.papers)
+    throw refused(
+      `${lot.material.controlledSpecies} is controlled, and the two have different papers: what covers one does not cover the other.`,
+    );
+}
+
 /** What is free of a lot in drawers becomes part of another lot of the same material; both keep their history. */
 export async function merge(db: Db, person: Who, id: string, body: BodyOf<typeof mergeLot>): Promise<void> {
   if (id === body.into) throw fieldProblem("Not put together", "into", "That is the same lot. Choose another.");
@@ -247,6 +259,7 @@ export async function merge(db: Db, person: Who, id: string, body: BodyOf<typeof
     );
   if (lot.side !== into.side || lot.barbFromUm !== into.barbFromUm || lot.barbToUm !== into.barbToUm)
     throw refused("They are of different sides or classes: together nobody could tell them apart.");
+  guardAlike(lot, into);
   const there = (await placesOf(db, id)).filter((p) => p.kind === "drawer");
   const note = `with lot ${into.code}${body.note ? `: ${body.note}` : ""}`;
   let moved = 0;
