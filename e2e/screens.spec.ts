@@ -6,7 +6,7 @@ import { notWhole } from "./whole";
 const screens = [
   "/orders",
   "/batches",
-  "/preparations",
+  "/batches/preparations",
   "/materials",
   "/materials?side=order",
   "/plan",

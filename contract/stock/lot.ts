@@ -130,6 +130,10 @@ export const lotPageSchema = lotFactsSchema.extend({
   /** What one piece of it that can be tied with costs, where price and use of it are known. */
   centsPerUsable: z.number().nullable(),
   fliesLeft: fliesLeftSchema,
+  /** Of a remnant: for which open batches it still holds how many whole lengths. */
+  stillMakes: z.array(
+    z.object({ batch: z.uuid(), number: z.number().int(), pattern: z.string(), lengths: z.number().int() }),
+  ),
   /** When its picture was taken; null where there is none. */
   photoAt: z.string().nullable(),
   supplier: z.string().nullable(),

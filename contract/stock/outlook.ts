@@ -46,6 +46,8 @@ export const materialOutlookSchema = z.object({
       batch: z.uuid(),
       number: z.number().int(),
       pattern: z.string(),
+      /** What one fly takes of it in one length, in base units; null where it is not cut or wound off a length. */
+      piece: z.number().nullable(),
     }),
   ),
   arrivals: z.array(

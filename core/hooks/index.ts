@@ -3,3 +3,4 @@ export * from "./near";
 export * from "./place";
 export * from "./size";
 export * from "./made";
+export * from "./sizesFor";

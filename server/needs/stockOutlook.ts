@@ -1,6 +1,6 @@
 import type { MaterialOutlook } from "@kasten/contract/stock";
 import { lotKey } from "@kasten/core/stock";
-import { less } from "@kasten/core/units";
+import { less, quantityOf } from "@kasten/core/units";
 import { acceptedMm, shareLots, type ClassDemand } from "../batches";
 import type { StockedLot } from "../ledger";
 import { classDemands, standingOf, type Room } from "./needs";
@@ -27,6 +27,7 @@ export function stockOutlook(room: Room, startOf: (batch: string) => string | un
         batch: batch.id,
         number: batch.number,
         pattern: `${batch.patternName} ${batch.size}`,
+        piece: r.unit === "um" ? quantityOf(r.cutTo ?? r.perFly, "um") : null,
       });
     }
   for (const [material, demands] of classDemands(room)) {

@@ -6,6 +6,8 @@ import { isoInstant, type Db } from "../database/rows";
 import { notFound } from "../http/problems";
 import { barbOf, lotEntity, type LotRow } from "../ledger";
 import { materialEntity } from "../materials";
+import type { KeptOutlook } from "../needs";
+import type { Outlook } from "../outlook";
 import { supplierEntity } from "../purchasing";
 import { batchesOfLot, classesOf, claimsOn, countsOf, photoTakenAt, placesOf } from "./lotQueries";
 import { movementsOf } from "./queries";
@@ -18,9 +20,20 @@ const usableCents = ({ priceCents, priceFor, traits }: LotRow, unit: StockUnit):
     : null;
 
 const MOST_SHOWN = 100;
+const MOST_MADE = 8;
+
+/** Open batches of which a remnant still holds whole lengths, those that it serves best first. */
+const stillMakes = (there: number, kept: KeptOutlook | undefined): LotPage["stillMakes"] =>
+  (kept?.needs ?? [])
+    .flatMap(({ batch, number, pattern, piece }) => {
+      const lengths = piece === null || piece <= 0 ? 0 : Math.floor(there / piece);
+      return lengths > 0 ? [{ batch, number, pattern, lengths }] : [];
+    })
+    .sort((a, b) => b.lengths - a.lengths || a.number - b.number)
+    .slice(0, MOST_MADE);
 
 /** A lot as its page shows it. */
-export async function lotPage(db: Db, id: string): Promise<LotPage> {
+export async function lotPage(db: Db, outlook: Outlook, id: string): Promise<LotPage> {
   const lot = await db.getRepository(lotEntity).findOneBy({ id });
   if (!lot?.materialCode) throw notFound("lot");
   const material = await db.getRepository(materialEntity).findOneByOrFail({ code: lot.materialCode });
@@ -48,6 +61,7 @@ export async function lotPage(db: Db, id: string): Promise<LotPage> {
       standing: figures.standing ?? null,
     },
     centsPerUsable: usableCents(lot, unit),
+    stillMakes: lot.remnant ? stillMakes(there, (await outlook.stock(db)).get(code)) : [],
     fliesLeft: fliesLeft(there, await tiedLots(db, code)) ?? null,
     photoAt: photo ? isoInstant(photo) : null,
     traits: lot.traits,

@@ -12,14 +12,15 @@ import {
   transferLot,
 } from "@kasten/contract/stock";
 import type { Register } from "../http/handle";
+import type { Outlook } from "../outlook";
 import { lotPage } from "./lotPage";
 import { count, describe, grade, letGo, merge, split, throwAway, transfer } from "./lots";
 import { dropPhoto, keepPhoto } from "./photos";
 
 const ok = { ok: true as const };
 
-export function lotRoutes(register: Register): void {
-  register(readLot, ({ db, params }) => lotPage(db, params.id));
+export function lotRoutes(register: Register, outlook: Outlook): void {
+  register(readLot, ({ db, params }) => lotPage(db, outlook, params.id));
   register(describeLot, async ({ db, person, params, body }) => {
     await describe(db, person, params.id, body);
     return ok;

@@ -192,6 +192,6 @@ export function stockRoutes(register: Register, { outlook }: { outlook: Outlook 
   });
   register(salvage, ({ db, person, params, body }) => takeSalvaged(db, person, params.id, body));
   bobbinRoutes(register);
-  lotRoutes(register);
+  lotRoutes(register, outlook);
   takeRoutes(register);
 }

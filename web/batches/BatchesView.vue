@@ -93,7 +93,7 @@ const columns = computed<Column<Batch>[]>(() => {
       <span class="fig text-ink">{{ sums.data.value.starts }}</span> flies to start, about
       <span class="fig text-ink">{{ clock(sums.data.value.minutes) }}</span> at the vise
     </p>
-    <RouterLink class="btn" to="/preparations">Prepare several at once</RouterLink>
+    <RouterLink class="btn" to="/batches/preparations">Prepare several at once</RouterLink>
   </div>
   <RefusalNote :refusal="refusal" />
   <div v-if="may('make up batches')" class="mb-2 flex min-h-9 items-center gap-3">

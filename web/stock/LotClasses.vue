@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import { collarSizes } from "@kasten/core/hooks";
 import type { LotPage } from "@kasten/contract/stock";
 
 /** The classes of a skin, longest bar for the most feathers; what is put by is darker. */
 const props = defineProps<{ lot: LotPage }>();
 const most = computed(() => Math.max(1, ...props.lot.classes.map((c) => c.quantity)));
+/** The bin that a class goes into: the hooks for which it makes a stiff collar. */
+const sizesOf = (barb: [number, number] | null): string => {
+  const sizes = barb && props.lot.material.form === "hackle" ? collarSizes(barb) : [];
+  return sizes.length > 0 ? `hooks ${sizes.join(", ")}` : "";
+};
 const width = (n: number): string => `${(100 * n) / most.value}%`;
 </script>
 
@@ -20,6 +26,7 @@ const width = (n: number): string => `${(100 * n) / most.value}%`;
           ><span class="absolute inset-y-0 left-0 bg-deep" :style="{ width: width(c.reserved) }"></span></span
         ><span class="text-right"
           ><b class="fig">{{ c.quantity }}</b
+          ><span v-if="sizesOf(c.barb)" class="block text-[0.86rem] text-soft">{{ sizesOf(c.barb) }}</span
           ><span v-if="c.reserved" class="text-soft">, {{ c.reserved }} put by</span></span
         >
       </li>

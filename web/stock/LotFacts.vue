@@ -39,6 +39,7 @@ const facts = computed(() =>
       props.lot.barb ? `${props.lot.side ?? ""} barbs ${props.lot.barb.join("–")} mm`.trim() : (props.lot.side ?? ""),
     ],
     ["Flies left in it", fliesLeftWords(props.lot.fliesLeft)],
+    ["Still makes", props.lot.stillMakes.map((m) => `${m.lengths} for ${m.pattern}, batch ${m.number}`).join("; ")],
     ["Looked at", traitWords(props.lot.traits).join(", ")],
     ["A usable piece", props.lot.centsPerUsable === null ? "" : money(props.lot.centsPerUsable)],
     ["Opened", props.lot.openedOn ? dayYear(props.lot.openedOn) : ""],

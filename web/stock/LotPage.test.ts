@@ -34,6 +34,7 @@ const lot = (of: Partial<Lot> = {}): Lot => ({
   centsPerUsable: null,
   photoAt: null,
   fliesLeft: null,
+  stillMakes: [],
   soldAs: "cape",
   supplierId: null,
   supplier: null,
@@ -108,8 +109,12 @@ describe("a lot", () => {
   test("is described by what it is: shares in per cent, and what nobody looked at is left out", async () => {
     const traits = { area: "shoulder", unusable: 0.25 };
     const left = { likely: 84.4, low: 60.2, high: 118, lots: 3 };
-    const { server, screen } = await open({ traits, fliesLeft: left }, (s) => s.answer(describeLot, { ok: true }));
+    const stillMakes = [{ batch: things.id(40), number: 40, pattern: "Yard Nymph 12", lengths: 3 }];
+    const { server, screen } = await open({ traits, fliesLeft: left, stillMakes }, (s) =>
+      s.answer(describeLot, { ok: true }),
+    );
     expect(screen.text()).toContain("from the shoulder, 25 % of no use");
+    expect(screen.text()).toContain("3 for Yard Nymph 12, batch 40");
     expect(screen.text()).toContain("about 84 (60 to 118), by what 3 lots tied");
     await click(screen, "What is known of it");
     await settle();

@@ -55,7 +55,8 @@ describe("a material in the cabinet", () => {
   });
 
   test("says on which day it runs out, and by when to order", async () => {
-    const needs = [{ day: "2026-12-10", quantity: 90_000_000, batch: things.id(9), number: 7, pattern: "Wisp 12" }];
+    const wisp = { batch: things.id(9), number: 7, pattern: "Wisp 12", piece: null };
+    const needs = [{ day: "2026-12-10", quantity: 90_000_000, ...wisp }];
     const levels = [...outlook.levels, { day: "2026-12-10", level: -25_900_000 }];
     const ends = { needs, levels, runsOut: "2026-12-10", orderBy: "2026-12-03", missing: 25_900_000, leadDays: 7 };
     const server = things

@@ -64,4 +64,6 @@ const statements = [
   "UPDATE balance SET most = GREATEST(quantity, 0)",
   "ALTER TABLE balance ENABLE TRIGGER balance_by_ledger_only",
   movementApply,
+  // What was computed of the room has another shape now: it is computed anew.
+  "DELETE FROM outlook",
 ];
