@@ -55,7 +55,9 @@ function batchesOf(planning: Planning, result: ScheduleResult, rehearsal: Rehear
     const c = completed.get(id);
     const waits = waiting.get(id) ?? [];
     const played = rehearsed.get(id);
-    const waitsFor = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material).join(", ");
+    // A material that two parts of a fly ask for is waited for once.
+    const names = waits.map((w) => room.world.materials.get(w.material)?.name ?? w.material);
+    const waitsFor = [...new Set(names)].join(", ");
     return {
       id,
       number,

@@ -16,7 +16,6 @@ import type { FlyChoice } from "@kasten/core/recipe";
 import { call } from "../http";
 import SwitchField from "../parts/SwitchField.vue";
 import ExceptionNote from "../parts/ExceptionNote.vue";
-import HistoryList from "../parts/HistoryList.vue";
 import PassForm from "../parts/PassForm.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
@@ -28,6 +27,7 @@ import BatchFacts from "./BatchFacts.vue";
 import type { BatchChange } from "./change";
 import MaterialRows from "./MaterialRows.vue";
 
+const HistoryList = defineAsyncComponent(() => import("../parts/HistoryList.vue"));
 const BatchChoices = defineAsyncComponent(() => import("./BatchChoices.vue"));
 const PrepTable = defineAsyncComponent(() => import("./PrepTable.vue"));
 

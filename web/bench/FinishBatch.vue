@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { KitUseSaid } from "@kasten/contract/bench";
+import { textOf } from "../parts/fields";
 import { quantity } from "../parts/format";
 import { writtenSign } from "../parts/written";
 import DataTable from "../parts/DataTable.vue";
@@ -11,7 +12,10 @@ import { useKitUses } from "./kitUses";
 /** Taken, used, spoiled and back: it must add up for each material before the batch is closed. */
 const props = defineProps<{ batch: BatchDetail; good: number; rejected: number; busy: boolean }>();
 const emit = defineEmits<{ leave: []; finish: [uses: KitUseSaid[], minutes: number | undefined] }>();
-const { rows, of, back, wrong, said, isTouched } = useKitUses(() => props.batch);
+const { rows, of, set, back, wrong, said, isTouched } = useKitUses(
+  () => props.batch,
+  () => ({ good: props.good, rejected: props.rejected }),
+);
 const minutes = ref<number | undefined>();
 const adds = computed(() => rows.value.every((r) => wrong(r) === undefined));
 const close = () => emit("finish", said.value, minutes.value || undefined);
@@ -47,13 +51,14 @@ const columns: Column<Requirement>[] = [
       <template v-for="what in ['used', 'scrapped'] as const" :key="what" #[`cell-${what}`]="{ row: r }"
         ><span class="whitespace-nowrap"
           ><input
-            v-model.number="of(r)[what]"
+            :value="of(r)[what]"
             class="field fig w-24 max-sm:min-h-[44px]"
             type="number"
             inputmode="decimal"
             min="0"
             step="any"
             :aria-label="`${what === 'used' ? 'Used' : 'Spoiled'} of ${r.materialName}, ${r.role}`"
+            @input="set(r, what, Number(textOf($event)))"
           />
           {{ writtenSign[r.unit] }}</span
         ></template
@@ -66,20 +71,22 @@ const columns: Column<Requirement>[] = [
       <template #cell-kept="{ row: r }"
         ><span v-if="r.unit === 'um'" class="whitespace-nowrap"
           ><input
-            v-model="of(r).offcuts"
+            :value="of(r).offcuts"
             class="field fig w-28 max-sm:min-h-[44px]"
             inputmode="decimal"
             :aria-label="`Lengths of ${r.materialName} kept as remnants, ${r.role}`"
+            @input="set(r, 'offcuts', textOf($event))"
           />
           mm</span
         ></template
       >
       <template #cell-why="{ row: r }"
         ><input
-          v-model="of(r).why"
+          :value="of(r).why"
           class="field w-full max-sm:min-h-[44px]"
           maxlength="200"
           :aria-label="`Why ${r.materialName}, ${r.role}, does not agree with the flies`"
+          @input="set(r, 'why', textOf($event))"
       /></template>
     </DataTable>
     <div class="mt-3 flex flex-wrap items-end gap-3">

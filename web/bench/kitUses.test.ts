@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { ref } from "vue";
 import type { BatchDetail } from "@kasten/contract/batches";
 import { offcutsOf, useKitUses } from "./kitUses";
 
@@ -10,7 +11,10 @@ const none = { key: "tail", unit: "count", perFly: 3, pulled: 0 };
 const requirements = [hook, rib, none] as unknown as Requirement[];
 const tied = { good: 23, wholeFly: 1, hookKept: 0, timeOnly: 0 };
 const kit = (more: Partial<typeof tied> = {}) =>
-  useKitUses(() => ({ requirements, tied: { ...tied, ...more } }) as BatchDetail);
+  useKitUses(
+    () => ({ requirements, tied: { ...tied, ...more } }) as BatchDetail,
+    () => ({ good: 23, rejected: 1 + (more.hookKept ?? 0) + (more.timeOnly ?? 0) }),
+  );
 
 describe("what a kit came to", () => {
   test("is proposed from the flies tied, and untouched says nothing", () => {
@@ -27,11 +31,25 @@ describe("what a kit came to", () => {
     expect(rows.value.map((r) => of(r).used)).toEqual([24, 1.5]);
   });
 
+  test("follows what is counted here, also where that is newer than what was read", () => {
+    const count = ref({ good: 0, rejected: 0 });
+    const stale = { requirements, tied: { good: 0, wholeFly: 0, hookKept: 0, timeOnly: 0 } } as unknown as BatchDetail;
+    const { rows, of, said } = useKitUses(
+      () => stale,
+      () => count.value,
+    );
+    const [h] = rows.value as [Requirement];
+    expect(of(h).used).toBe(0);
+    count.value = { good: 12, rejected: 1 };
+    expect(of(h).used).toBe(13);
+    expect(said.value).toEqual([]);
+  });
+
   test("says only what was touched, in base units", () => {
-    const { rows, of, back, said } = kit();
+    const { rows, set, back, said } = kit();
     const [h, r] = rows.value as [Requirement, Requirement];
-    of(h).scrapped = 1;
-    of(r).offcuts = "80 60,5";
+    set(h, "scrapped", 1);
+    set(r, "offcuts", "80 60,5");
     expect(said.value).toEqual([
       { key: "hook", used: 24, scrapped: 1, offcutsMm: [], why: "" },
       { key: "rib", used: 1_440_000, scrapped: 0, offcutsMm: [80, 60.5], why: "" },
@@ -40,11 +58,11 @@ describe("what a kit came to", () => {
   });
 
   test("is held while it cannot be: more than was taken, a length that is none", () => {
-    const { rows, of, wrong } = kit();
+    const { rows, set, wrong } = kit();
     const [h, r] = rows.value as [Requirement, Requirement];
-    of(h).used = 27;
+    set(h, "used", 27);
     expect(wrong(h)).toMatch(/More is used/);
-    of(r).offcuts = "80 long";
+    set(r, "offcuts", "80 long");
     expect(wrong(r)).toMatch(/lengths in mm/);
   });
 

@@ -1,5 +1,5 @@
 import { computed, reactive, type ComputedRef } from "vue";
-import { fliesDressed, hooksSpent } from "@kasten/core/batches";
+import { fliesDressed, hooksSpent, type Tied } from "@kasten/core/batches";
 import type { BatchDetail } from "@kasten/contract/batches";
 import type { KitUseSaid } from "@kasten/contract/bench";
 import { baseOf, computedBase, writtenOf } from "../parts/written";
@@ -26,22 +26,27 @@ export function offcutsOf(text: string): number[] | undefined {
  * What a kit came to, while it is written. Proposed is what the flies tied would take; what nobody touches is booked
  * as proposed, and teaches nothing.
  */
-export function useKitUses(batch: () => BatchDetail) {
+export function useKitUses(batch: () => BatchDetail, counted: () => { good: number; rejected: number }) {
   const rows: ComputedRef<Requirement[]> = computed(() => batch().requirements.filter((r) => r.pulled > 0));
+  /** What was counted here may be newer than what was read; a reject that nobody has read of yet is a whole fly. */
+  const tied = computed((): Tied => {
+    const { hookKept, timeOnly } = batch().tied;
+    const { good, rejected } = counted();
+    return { good, hookKept, timeOnly, wholeFly: Math.max(0, rejected - hookKept - timeOnly) };
+  });
   const fliesOf = (r: Requirement): number =>
-    r.component === "hook" ? hooksSpent(batch().tied) : fliesDressed(batch().tied);
+    r.component === "hook" ? hooksSpent(tied.value) : fliesDressed(tied.value);
   const proposed = (r: Requirement): Entry => ({
     used: writtenOf(Math.min(r.pulled, computedBase(r.perFly * fliesOf(r), r.unit)), r.unit),
     scrapped: 0,
     offcuts: "",
     why: "",
   });
-  const entries = reactive(new Map(rows.value.map((r) => [r.key, proposed(r)])));
-  const of = (r: Requirement): Entry => {
-    const known = entries.get(r.key) ?? proposed(r);
-    entries.set(r.key, known);
-    return known;
-  };
+  /** Only what somebody wrote: what is proposed follows the count. */
+  const written = reactive(new Map<string, Partial<Entry>>());
+  const of = (r: Requirement): Entry => ({ ...proposed(r), ...written.get(r.key) });
+  const set = <K extends keyof Entry>(r: Requirement, what: K, value: Entry[K]): void =>
+    void written.set(r.key, { ...written.get(r.key), [what]: value });
   const isTouched = (r: Requirement): boolean => JSON.stringify(of(r)) !== JSON.stringify(proposed(r));
   const inBase = (r: Requirement, what: "used" | "scrapped"): number => baseOf(of(r)[what] || 0, r.unit);
   const back = (r: Requirement): number => r.pulled - inBase(r, "used") - inBase(r, "scrapped");
@@ -58,5 +63,5 @@ export function useKitUses(batch: () => BatchDetail) {
       why: of(r).why.trim(),
     })),
   );
-  return { rows, of, back, wrong, said, isTouched };
+  return { rows, of, set, back, wrong, said, isTouched };
 }

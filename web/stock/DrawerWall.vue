@@ -40,14 +40,17 @@ const isPlaced = computed(() => wall.value.some((c) => c.name !== ""));
   gap: 3px;
   background: var(--rule-strong);
   border: 3px solid var(--rule-strong);
-  overflow-x: auto;
 }
 .row {
   display: grid;
   gap: 3px;
   background: var(--well);
   /* Between drawers the wood of the cabinet is seen, beside the last of a row its back. */
-  grid-template-columns: repeat(var(--drawers), minmax(10rem, 1fr));
+  /* As many as stand in the row, each as wide as it may be; where they do not fit, the row goes on below. */
+  grid-template-columns: repeat(
+    auto-fill,
+    minmax(max(10rem, calc((100% - 3px * (var(--drawers) - 1)) / var(--drawers))), 1fr)
+  );
 }
 .row.loose {
   grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr));
