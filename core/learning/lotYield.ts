@@ -21,7 +21,8 @@ export interface FliesLeft {
 const LOT_DEVIATION = 0.2;
 /** Below so many flies a lot tells next to nothing. */
 const LEAST_FLIES = 6;
-const EIGHT_OF_TEN = 1.2816;
+/** Of a normal distribution eight of ten lie within so many standard deviations of its mean. */
+export const EIGHT_OF_TEN = 1.2816;
 
 /**
  * How many flies what is left will still tie, by what lots of this kind have tied until now. Each lot shows

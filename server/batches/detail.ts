@@ -1,5 +1,5 @@
 import type { PrepTask } from "@kasten/core/batches";
-import { chanceOfEnough } from "@kasten/core/learning";
+import { chanceOfEnough, EIGHT_OF_TEN } from "@kasten/core/learning";
 import { isSpooled } from "@kasten/core/materials";
 import { workingOf, type Requirement } from "@kasten/core/needs";
 import type { Derivation } from "@kasten/core/derivation";
@@ -110,9 +110,6 @@ const bobbinsOf = ({ computed, lots, world }: BatchRoom): BatchDetail["bobbins"]
       colour: world.materials.get(r.material)?.colour ?? null,
       loaded: (lots.get(r.material) ?? []).filter((l) => l.loaded).map((l) => l.drawer),
     }));
-
-/** Of a normal distribution eight of ten lie so many standard deviations about its mean. */
-const EIGHT_OF_TEN = 1.2816;
 
 /** Minutes a fly that each of those who can tie a batch is reckoned with. */
 async function tiersOf(db: Db, room: BatchRoom, people: Person[]): Promise<BatchDetail["tiers"]> {
