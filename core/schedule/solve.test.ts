@@ -160,6 +160,15 @@ describe("solveSchedule", () => {
     expect(result.unscheduled).toHaveLength(680);
     expect(new Set(result.unscheduled.map((u) => u.reason.code))).toEqual(new Set(["HOURS_USED_UP"]));
   });
+  test("of a plan with hundreds left out, what has a place keeps it when the plan is timed anew", () => {
+    const problem = tyingRoom(1, { jobs: 400, people: 2, days: 30, rack: 400 });
+    const first = solveSchedule(problem, { seed: 1, iterations: 0 });
+    expect(first.unscheduled.length).toBeGreaterThan(300);
+    // Each of those left out tried at every place of the plan would take minutes.
+    const again = solveSchedule(problem, { seed: 1, iterations: 0, start: first.assignments });
+    expect(checkSchedule(problem, again)).toEqual([]);
+    expect(again.completions.length).toBeGreaterThanOrEqual(first.completions.length);
+  });
   test("work that could not be finished is not begun: its hours go to what can be", () => {
     const [whole] = small().jobs;
     if (!whole) throw new Error("no job");

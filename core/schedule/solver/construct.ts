@@ -61,7 +61,11 @@ class Offers {
  * Vepsalainen and T. E. Morton, Management Science 33 (1987), for apparent tardiness cost; Y. H. Lee, K. Bhaskaran
  * and M. Pinedo, IIE Transactions 29 (1997), for its factor of change-over.
  *
- * Cost: operations × jobs, and for each operation placed the offers of the jobs that share its bench or station.
+ * A job of which an operation would end beyond the horizon is given up, and stands behind everything: time only becomes
+ * scarcer.
+ *
+ * Cost: operations within the horizon × jobs, and for each operation placed the offers of the jobs that share its bench
+ * or station.
  */
 export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outline, followed?: Followed): void {
   const next = Int32Array.from({ length: m.jobs }, (_, j) => m.firstOp[j]!);
@@ -72,11 +76,26 @@ export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outl
   // Whoever may do it, until an offer says better: it may be placed out of turn.
   for (let o = 0; o < m.ops; o++) decoder.who[o] = m.choices[m.choicesFrom[o]!]!;
   const line = followed ? new Lead(followed) : outline && new Line(m, outline);
+  // Placed, or given up.
   const placed = new Uint8Array(m.ops);
-  for (let j = 0; j < m.jobs; j++) offer(m, decoder, next, j, offers, line);
+  const givenUp: number[] = [];
+  const offerNext = (j: number): void => {
+    offer(m, decoder, next, j, offers, line);
+    // In an outline others wait for it to take its turn.
+    if (outline || offers.person[j] === NONE || offers.end[j] === Infinity || offers.end[j]! <= m.problem.horizon)
+      return;
+    offers.person[j] = NONE;
+    next[j] = m.firstOp[j + 1]!;
+    placed.fill(1, m.firstOp[j], m.firstOp[j + 1]);
+    givenUp.push(j);
+  };
+  for (let j = 0; j < m.jobs; j++) offerNext(j);
   for (;;) {
     const first = earliest(offers, rule.isEager ?? false);
-    if (first === NONE) return;
+    if (first === NONE) {
+      placeBehind(m, decoder, givenUp);
+      return;
+    }
     const best = choose(m, rule, offers, first, left, mean, line);
     const [op, person] = [offers.op[best]!, offers.person[best]!];
     const before = decoder.count;
@@ -90,10 +109,24 @@ export function construct(m: Model, decoder: Decoder, rule: Rule, outline?: Outl
       if (next[j]! >= end && offers.person[j] === NONE) continue;
       let isMoved = false;
       for (; next[j]! < end && placed[next[j]!] === 1; next[j]!++) isMoved = true;
-      if (isMoved || isMore || offers.person[j] === NONE || touches(m, offers, j, op, person, line))
-        offer(m, decoder, next, j, offers, line);
+      if (isMoved || isMore || offers.person[j] === NONE || touches(m, offers, j, op, person, line)) offerNext(j);
     }
   }
+}
+
+/** Places what was given up behind everything else, as the list of a plan holds all operations. */
+function placeBehind(m: Model, decoder: Decoder, jobs: readonly number[]): void {
+  const isPlaced = new Uint8Array(m.ops);
+  let seen = 0;
+  const look = (): void => {
+    for (; seen < decoder.count; seen++) isPlaced[decoder.order[seen]!] = 1;
+  };
+  look();
+  for (const j of jobs)
+    for (let o = m.firstOp[j]!; o < m.firstOp[j + 1]!; o++) {
+      if (isPlaced[o] === 0) decoder.place(o);
+      look();
+    }
 }
 
 /**

@@ -3,8 +3,8 @@ import { RackLine, type RackWait } from "./rackLine";
 
 /** What a job left out costs a search: more than anything that a plan can cost. */
 const LEFT_OUT = 1e12;
-/** And each minute beyond the horizon, so that the search is drawn back into it. */
-const BEYOND = 1e6;
+/** And each minute beyond the horizon, so that the search is drawn back into it; of all jobs together less than one. */
+const BEYOND = 1e3;
 /** The end of an operation that found no place at all, in minutes after the horizon. */
 const NOWHERE = 100_000;
 

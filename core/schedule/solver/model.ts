@@ -65,16 +65,20 @@ export class Model {
   constructor(
     readonly problem: ScheduleProblem,
     readonly given: ScheduleJob[],
+    /** Those of another model of the same people, where there is one: they take long to tabulate. */
+    hours?: Hours,
   ) {
     const personAt = new Map(problem.people.map((p, i) => [p.id, i]));
     const stationAt = new Map(problem.stations.map((s, i) => [s.id, i]));
     const rackAt = new Map(problem.racks.map((r, i) => [r.id, i]));
     const all = given.flatMap((j) => j.operations);
     const opAt = new Map(all.map((o, i) => [o.id, i]));
-    this.hours = new Hours(
-      problem.people.map((p) => p.windows),
-      problem.horizon,
-    );
+    this.hours =
+      hours ??
+      new Hours(
+        problem.people.map((p) => p.windows),
+        problem.horizon,
+      );
     this.jobs = given.length;
     this.ops = all.length;
     this.people = problem.people.length;

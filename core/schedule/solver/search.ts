@@ -95,16 +95,16 @@ export function search(problem: ScheduleProblem, options: SolveOptions): Searche
   return {
     assignments: assignmentsOf(m, plan, rest),
     // Of the jobs that were planned: those left out cost nothing.
-    lowerBound: rest.left.length === 0 ? bound : boundOfRest(problem, jobs, rest),
+    lowerBound: rest.left.length === 0 ? bound : boundOfRest(m, rest),
     iterations,
     unscheduled,
   };
 }
 
-function boundOfRest(problem: ScheduleProblem, jobs: ScheduleJob[], rest: Rest): number {
+function boundOfRest(m: Model, rest: Rest): number {
   const left = new Set(rest.left.map((l) => l.job));
-  const planned = jobs.filter((_, j) => !left.has(j));
-  return planned.length > 0 ? lowerBound(new Model(problem, planned)) : 0;
+  const planned = m.given.filter((_, j) => !left.has(j));
+  return planned.length > 0 ? lowerBound(new Model(m.problem, planned, m.hours)) : 0;
 }
 
 /** The best of what the dispatch rules make. */

@@ -42,21 +42,25 @@ export function withoutLeftOut(m: Model, plan: Plan): Rest {
   run(list);
   // As it was done: a pinned operation may have come before its turn.
   list = decoder.order.slice(0, decoder.count);
-  return { list, left: byDue.filter((j) => out.has(j)).map((job) => ({ job, reason: reasonFor(m, job) })) };
+  const left = byDue.filter((j) => out.has(j));
+  const isRacks = left.length > 0 && m.mindsRacks && isRackFullest(m);
+  return { list, left: left.map((job) => ({ job, reason: reasonFor(m, job, isRacks) })) };
 }
 
-/** Why a job found no place: seen from what it meets when it is alone, and when racks have no end of places. */
-function reasonFor(m: Model, j: number): UnscheduledReason {
+/**
+ * Why a job found no place: seen from what it meets when it is alone, and when racks have no end of places.
+ * @param isRacks whether of all that is short the racks are what is shortest
+ */
+function reasonFor(m: Model, j: number, isRacks: boolean): UnscheduledReason {
   const job = m.given[j]!;
   if (job.operations.some((o) => o.pinned)) return { code: "PIN_IMPOSSIBLE", details: {} };
-  const alone = new Model(m.problem, [job]);
+  const alone = new Model(m.problem, [job], m.hours);
   const decoder = new Decoder(alone);
   construct(alone, decoder, { name: "due first", isEager: true });
   const late = job.operations.find((_, i) => decoder.end[i]! > m.problem.horizon);
   if (late) return { code: "HOURS_USED_UP", details: { kind: late.kind } };
-  const isRack = m.mindsRacks && job.operations.some((o) => o.dry);
   const main = job.operations.reduce((most, o) => (longest(o.choices) > longest(most.choices) ? o : most));
-  return isRack && isRackFullest(m)
+  return isRacks && job.operations.some((o) => o.dry)
     ? { code: "RACK_FULL", details: {} }
     : { code: "HOURS_USED_UP", details: { kind: main.kind } };
 }

@@ -7,6 +7,11 @@ import { Plan } from "./plan";
 const PLACES = 24;
 /** The best of these are tried so that the others go ahead where they can. */
 const MOST_TRIED = 6;
+/**
+ * Operations looked at to put new jobs, of all of them together. Where more are new, as in a room that has far more
+ * work than hours, the last due stay behind everything, and take what the others leave.
+ */
+const MOST_WORK = 8_000_000;
 
 /**
  * A plan in the order of one that was made before. Operations of which it knows nothing follow their job as they can;
@@ -37,8 +42,21 @@ export function planFrom(m: Model, start: PlannedOperation[]): Plan {
     plan.set(listBy(known.end), who);
     if (plan.cost > byStart.cost) plan.set(byStart.list, byStart.who);
   }
-  for (const j of fresh) putWhereCheapest(m, plan, j);
+  putWhileWorth(m, plan, fresh);
   return plan;
+}
+
+/** Puts one new job after the other, as thoroughly as what is left of the work allows. */
+function putWhileWorth(m: Model, plan: Plan, fresh: readonly number[]): void {
+  let work = MOST_WORK;
+  const quick = m.people * (PLACES + 1) * m.ops;
+  const thorough = quick + MOST_TRIED * m.ops * m.jobs;
+  for (const j of fresh) {
+    if (work < quick) return;
+    const isThorough = work >= thorough;
+    putWhereCheapest(m, plan, j, isThorough);
+    work -= isThorough ? thorough : quick;
+  }
 }
 
 interface Known {
@@ -96,9 +114,9 @@ interface Spot {
 /**
  * Tries a job at some times of the plan, its main work with each who can do it, and keeps the cheapest. Each of its
  * operations comes when its time does, and what is pushed back by it lets others go ahead: the plan is followed only
- * as far as nobody has to wait for it.
+ * as far as nobody has to wait for it. Where that is too much work it stands in the list where that costs least.
  */
-function putWhereCheapest(m: Model, plan: Plan, j: number): void {
+function putWhereCheapest(m: Model, plan: Plan, j: number, isThorough: boolean): void {
   const own = operationsOf(m, j);
   const rest = plan.list.filter((o) => m.jobOf[o] !== j);
   const keys = new Float64Array(m.ops);
@@ -107,6 +125,12 @@ function putWhereCheapest(m: Model, plan: Plan, j: number): void {
   const quick = spots.map((spot, i) => ({ i, cost: costAt(m, plan, own, rest, spot) }));
   quick.sort((a, b) => a.cost - b.cost || a.i - b.i);
   let best = { list: plan.list.slice(), who: plan.who.slice(), cost: plan.cost };
+  if (!isThorough) {
+    const spot = spots[quick[0]!.i]!;
+    plan.set(listWith(m, own, rest, spot.keys), spot.who);
+    if (plan.cost >= best.cost) plan.set(best.list, best.who);
+    return;
+  }
   for (const { i } of quick.slice(0, MOST_TRIED)) {
     const { who, keys: rank } = spots[i]!;
     construct(m, plan.decoder, { name: "due first" }, undefined, { who, rank });
@@ -144,6 +168,14 @@ function spotsFor(m: Model, plan: Plan, own: number[], rest: Int32Array, known: 
 
 /** What the plan would cost with a job at a spot, if nobody went ahead of anybody for it. */
 function costAt(m: Model, plan: Plan, own: number[], rest: Int32Array, { who, keys }: Spot): number {
+  const list = listWith(m, own, rest, keys);
+  plan.decoder.who.set(who);
+  plan.decoder.forget(0);
+  return plan.decoder.run(list, m.ops);
+}
+
+/** The list with the operations of a job where their time comes. */
+function listWith(m: Model, own: number[], rest: Int32Array, keys: Float64Array): Int32Array {
   const list = new Int32Array(m.ops);
   let written = 0;
   let next = 0;
@@ -152,9 +184,7 @@ function costAt(m: Model, plan: Plan, own: number[], rest: Int32Array, { who, ke
     list[written++] = o;
   }
   while (next < own.length) list[written++] = own[next++]!;
-  plan.decoder.who.set(who);
-  plan.decoder.forget(0);
-  return plan.decoder.run(list, m.ops);
+  return list;
 }
 
 /** Who would be through with an operation first, if they had nothing else to do. */
