@@ -2,7 +2,8 @@ import { unscheduledSentence } from "../sentences";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { Calendar, checkSchedule, solveSchedule, type ScheduleProblem, type ScheduleResult } from ".";
-import { tyingRoom } from "./testing/rooms";
+import { leastCost } from "./testing/exact";
+import { only, tyingRoom } from "./testing/rooms";
 
 const setup = { pattern: 6, thread: 3, hook: 2 };
 const objective = { tardiness: 10, setup: 1, flow: 0.01, makespan: 0.1 };
@@ -349,6 +350,18 @@ describe("how good a plan is", () => {
     place([]);
     return least;
   }
+
+  test("within two in a hundred of the best of all orders, for five batches and three people (fixed seeds)", () => {
+    for (let seed = 11; seed <= 16; seed++) {
+      const room = tyingRoom(seed, { jobs: 5, people: 3, days: 12, rack: 2000 });
+      const problem = only(room, ["tie", "coat"]);
+      const result = solved(problem, 6000);
+      expect(result.unscheduled, `seed ${seed}`).toEqual([]);
+      const least = leastCost(problem, result.cost.total + 1e-6);
+      expect(result.cost.total, `seed ${seed}`).toBeLessThanOrEqual(least * 1.02 + 1e-6);
+      expect(result.lowerBound, `seed ${seed}`).toBeLessThanOrEqual(least + 1e-6);
+    }
+  });
 
   test("as cheap as the best of all orders and choices, for a few batches (fixed seeds)", () => {
     for (let seed = 1; seed <= 10; seed++) {

@@ -1,5 +1,5 @@
 import { Random } from "../../numeric";
-import type { ScheduleProblem } from "../types";
+import type { ScheduleOperation, ScheduleProblem } from "../types";
 
 /**
  * A made-up room for tests and timing: batches with preparation, tying, a coat, inspection and packing, people with
@@ -72,3 +72,9 @@ export function tyingRoom(
     }),
   };
 }
+
+/** A room with work of some kinds only. */
+export const only = (problem: ScheduleProblem, kinds: ScheduleOperation["kind"][]): ScheduleProblem => ({
+  ...problem,
+  jobs: problem.jobs.map((j) => ({ ...j, operations: j.operations.filter((o) => kinds.includes(o.kind)) })),
+});
