@@ -8,6 +8,8 @@ export const needSchema = z.object({
   colour: z.string().nullable(),
   unit: z.enum(stockUnits),
   side: z.string().nullable(),
+  /** Where on the skin it is to come from, where that is asked for. */
+  area: z.string().nullable(),
   drawer: z.string(),
   need: z.number(),
   inDrawers: z.number(),

@@ -37,6 +37,7 @@ export const componentSchema = z.strictObject({
   alternates: z.array(alternate).max(20).optional(),
   bought: z.strictObject({ material: short, perFly: figure("fibres") }).optional(),
   makeMinutes: figure("minutes").optional(),
+  area: z.string().trim().min(1, "Where it is taken from, or nothing").max(40, "At most 40 characters").optional(),
   sharesWith: short.optional(),
   anyOf: z.strictObject({ form: z.enum(materialForms), shades: z.array(short).max(20).optional() }).optional(),
   priceCents: z.number().int().min(0).max(1_000_000).optional(),

@@ -7,7 +7,7 @@ import type { NotPromised } from "../recipe";
 export interface GateReasonDetails {
   NOT_PROMISED: NotPromised;
   PATTERN_LACKS: { missing: Missing };
-  SHORT: { material: string; quantity: number; unit: StockUnit; side?: Side };
+  SHORT: { material: string; quantity: number; unit: StockUnit; side?: Side; area?: string };
   MIXES_DYE_LOTS: { material: string };
   /** A controlled species, of whose lot nobody has said what papers it has. */
   PAPERS_MISSING: { material: string; species: string; lot: string };

@@ -84,6 +84,7 @@ export class FlyContext {
         uses: [],
         made: c.bought !== undefined && !buys,
         makeMinutes: buys ? 0 : (c.makeMinutes ?? 0),
+        ...(c.area && this.choice.use?.[c.id] === undefined && { area: c.area }),
       });
     }
     return chosen;

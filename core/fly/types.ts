@@ -49,6 +49,8 @@ export interface FlyPart {
   uses: { step: string; use: ComponentUse }[];
   made: boolean;
   makeMinutes: number;
+  /** Where on the skin it is to come from; of another material than the recipe’s nothing is asked. */
+  area?: string;
 }
 
 /** A step with what the drawing and the bench need beside the computation. */

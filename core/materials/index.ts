@@ -1,3 +1,4 @@
+export * from "./area";
 export * from "./describe";
 export * from "./gauge";
 export * from "./material";

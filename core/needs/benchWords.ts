@@ -16,11 +16,21 @@ const nouns: Partial<Record<MaterialForm, [string, string]>> = {
   "feather fibre": ["feather", "feathers"],
 };
 
+/** What is said of a quantity at the bench. */
+interface Told {
+  issue: number;
+  unit: StockUnit;
+  side?: string;
+  barb?: [number, number];
+  area?: string;
+  uses: { use: ComponentUse }[];
+}
+
 /** The same quantity in the words used at the bench: "38 feathers, barbs 7.2–9.6 mm", "cut 24 lengths of 60 mm". */
-export function benchWords(
-  r: { issue: number; unit: StockUnit; side?: string; barb?: [number, number]; uses: { use: ComponentUse }[] },
-  form: MaterialForm,
-): string {
+export const benchWords = (r: Told, form: MaterialForm): string =>
+  `${wordsOf(r, form)}${r.area ? `, from the ${r.area}` : ""}`;
+
+function wordsOf(r: Told, form: MaterialForm): string {
   const first = r.uses[0]?.use;
   const quantity = quantityWords(r.issue, r.unit);
   switch (first?.kind) {

@@ -3,7 +3,7 @@ import { ceilSafe } from "../numeric";
 import { guard, quantity, quantityOf, type Quantity, type StockUnit } from "../units";
 import type { ComponentUse, ComposedFly, FlyPart } from "../fly";
 import type { Role } from "../recipe";
-import type { Side } from "../materials";
+import { areaOf, type Side } from "../materials";
 import { benchWords } from "./benchWords";
 import { contextOf, measured, pieceOf, piecesPerFly, type Context, type Knowledge } from "./taken";
 
@@ -22,6 +22,8 @@ export interface Requirement {
   barb?: [number, number];
   /** Length that its fibres must have at least, mm. */
   fibreMm?: number;
+  /** Where on the skin it is to come from. */
+  area?: string;
   /** Per fly, in pieces, mm, mg or µl. */
   perFly: number;
   /** For the flies started, without any allowance. */
@@ -102,6 +104,7 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
     alternates: part.alternates,
     barb,
     ...(fibreMm > 0 && { fibreMm }),
+    ...(part.area && { area: areaOf(part.area) }),
     ...quantities(
       uses.map((u) => u.use),
       part.material.unit,

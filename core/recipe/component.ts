@@ -61,6 +61,8 @@ export interface Component {
   bought?: { material: string; perFly: number };
   /** Minutes to make what one fly needs, when made here. */
   makeMinutes?: number;
+  /** Where on the skin it is taken from: “edge”, “lower wing”. Lots that are known to be of elsewhere will not do. */
+  area?: string;
   /** The component whose feather this part is taken from too: their fibres are needed together. */
   sharesWith?: string;
   /** Anything of a class will do; the material named is what it is tied of here. */

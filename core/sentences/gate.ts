@@ -13,7 +13,7 @@ const sentences: Sentences<GateReasonDetails> = {
   NOT_PROMISED: (d) => `${notPromisedWords(d)}.`,
   PATTERN_LACKS: (d) => `The pattern is incomplete: ${missingWords(d.missing)}.`,
   SHORT: (d) =>
-    `Short of ${quantityWords(d.quantity, d.unit)} of ${d.material}${d.side ? `, ${d.side}` : ""}: reserve it, or see what to do beside it.`,
+    `Short of ${quantityWords(d.quantity, d.unit)} of ${d.material}${d.side ? `, ${d.side}` : ""}${d.area ? `, from the ${d.area}` : ""}: reserve it, or see what to do beside it.`,
   PAPERS_MISSING: (d) =>
     `Lot ${d.lot} of ${d.material} is of a controlled species (${d.species}), and nobody has said what papers it has. Write them on the lot, or take another; local law decides what is needed.`,
   MIXES_DYE_LOTS: (d) => `The ${d.material} would mix dye lots. Choose one lot, or say that mixing is accepted.`,

@@ -29,6 +29,17 @@ describe("allocate", () => {
     expect(took(demand, [measured, unknown])).toEqual({ d: 4 });
     expect(took(demand, [lot("e", 9, { fibreMm: 50 })])).toEqual({ e: 4 });
   });
+  test("of another part of the skin will not do; known to be of that part goes before what may be", () => {
+    const demand = { quantity: n(6), mixLots: true, area: "lower wing" };
+    const [whole, upper, lower] = [
+      lot("a", 9),
+      lot("b", 9, { area: "upper wing" }),
+      lot("c", 4, { area: "Lower wing" }),
+    ];
+    expect(took(demand, [whole, upper, lower])).toEqual({ c: 4, a: 2 });
+    expect(took(demand, [upper])).toEqual({});
+    expect(took({ ...demand, area: undefined }, [upper, lower])).toEqual({ b: 6 });
+  });
   test("stripped hooks wait until the new ones are gone", () =>
     expect(took({ quantity: n(5), mixLots: true }, [lot("a", 4, { used: true }), lot("b", 4)])).toEqual({
       b: 4,

@@ -1,4 +1,4 @@
-import type { Side } from "../materials";
+import { isFromArea, type Side } from "../materials";
 import { cutList } from "./cutList";
 import { isMiddleWithin } from "./feathers";
 import { less, lesser, sumOf, type Quantity } from "../units";
@@ -22,6 +22,8 @@ export interface LotInDrawer {
   loaded?: boolean;
   /** Longest fibre measured on this lot, mm; absent where nobody has measured. */
   fibreMm?: number;
+  /** Where on the skin it comes from; absent of a whole skin, or where nobody has looked. */
+  area?: string;
   /** Hooks that were stripped: taken when the new ones are gone. */
   used?: boolean;
 }
@@ -36,6 +38,8 @@ export interface LotDemand {
   barb?: [number, number];
   /** Fibres must be at least so long, mm; a lot of which nobody knows may do. */
   fibreMm?: number;
+  /** Where on the skin it is to come from. */
+  area?: string;
   /** Somebody has said that dye lots may be mixed within the batch. */
   mixLots: boolean;
   /** What one fly takes in one length, in base units: a remnant gives whole lengths of it, or none. */
@@ -58,6 +62,7 @@ export const LONGEST_FIBRE_MM = 1000;
  */
 const accepts = (demand: LotDemand, lot: LotInDrawer): boolean => {
   if (demand.side && lot.side !== demand.side) return false;
+  if (!isFromArea(lot.area, demand.area)) return false;
   if (demand.barb && !(lot.barb && isMiddleWithin(lot.barb, demand.barb))) return false;
   return isLongEnough(lot, demand.fibreMm);
 };
@@ -76,7 +81,7 @@ const sum = (lots: LotInDrawer[]): Quantity => sumOf(lots.map((l) => l.free));
 const gives = ({ piece }: LotDemand, l: LotInDrawer): Quantity =>
   l.remnant && piece !== undefined && piece > 0 ? less(l.free, (l.free % piece) as Quantity) : l.free;
 
-/** Lots that can serve a demand at all, with what they give of it: right side, right class, long enough. */
+/** Lots that can serve a demand at all, with what they give of it: right side, right area, right class, long enough. */
 export const eligibleLots = (demand: LotDemand, lots: LotInDrawer[]): LotInDrawer[] =>
   lots
     .filter((l) => accepts(demand, l))
@@ -102,15 +107,17 @@ const MOST_LENGTHS = 2000;
 /**
  * Which lots to take a demand from: remnants first, then what is opened, then the oldest lot that covers it, then
  * several lots, oldest first. Dyed lots are not mixed unless somebody has said so: then the one that covers, or the
- * largest as far as it goes.
+ * largest as far as it goes. Where an area of the skin is asked for, lots known to be of it go before all others.
  *
  * @returns quantities that add up to the demand less `short`
  */
 export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const cut = byCutList(demand, lots);
   const turn = (l: LotInDrawer): number => cut.get(lotKey(l)) ?? cut.size;
+  const isKnown = (l: LotInDrawer): boolean => demand.area !== undefined && l.area !== undefined;
   const eligible = eligibleLots(demand, lots).sort(
     (a, b) =>
+      Number(isKnown(b)) - Number(isKnown(a)) ||
       Number(b.remnant) - Number(a.remnant) ||
       Number(a.used ?? false) - Number(b.used ?? false) ||
       turn(a) - turn(b) ||
@@ -128,8 +135,9 @@ export function allocate(demand: LotDemand, lots: LotInDrawer[]): Allocation {
   const single = covering.find((l) => l.free >= demand.quantity);
   const take: Allocation["take"] = [];
   let open = demand.quantity;
-  const first = covering[0];
-  for (const l of single && !(first?.remnant || first?.opened || first?.loaded) ? [single] : covering) {
+  const [first] = covering;
+  const goesFirst = first && (first.remnant || first.opened || first.loaded || isKnown(first));
+  for (const l of single && !goesFirst ? [single] : covering) {
     const quantity = lesser(open, l.free);
     if (quantity > 0) take.push({ lot: l.lot, place: l.place, quantity });
     open = less(open, quantity);

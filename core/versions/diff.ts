@@ -107,6 +107,7 @@ const besides = (c: Component): string =>
     c.optional ? "may be left out" : "",
     c.priceCents ? `adds ${(c.priceCents / 100).toFixed(2)}` : "",
     c.anyOf ? `any ${c.anyOf.form}${c.anyOf.shades ? ` in ${c.anyOf.shades.join(", ")}` : ""}` : "",
+    c.area ? `from the ${c.area}` : "",
     c.doubt ? `in doubt: ${c.doubt}` : "",
     (c.alternates ?? []).length > 0 ? `or ${(c.alternates ?? []).map((a) => a.material).join(", ")}` : "",
     c.asStated ? `“${c.asStated}”` : "",

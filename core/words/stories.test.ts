@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
+import { readRecipe, sayLine, sayStep } from ".";
 import { cabinet, hooks } from "./corpus/cabinet";
 
 const head = "Hook: streamer 4\nThread: brown 140 denier\n";
@@ -184,4 +184,39 @@ test("a hackle round a post stands where the wing does, however far the thread h
   );
   expect(steps.at(-1)).toMatch(/4 turns, round the post.*at a third of the shank/);
   expect(steps[0]).toContain("pointing up");
+});
+
+describe("where on the skin a material comes from", () => {
+  const areaOfPart = (text: string, role: string): string | undefined =>
+    read(text).recipe.components.find((c) => c.role === role)?.area;
+  test.each([
+    ["Wing: matched slips of grey wing quill from the lower wing, slips 3 mm wide, shank length", "wing", "lower wing"],
+    ["Hackle: brown saddle hackle from the edge of the saddle, 5 turns", "hackle", "edge"],
+    ["Tail: brown bucktail, taken from the side of the tail, shank length, 12 fibres", "tail", "side of the tail"],
+    ["Tie in 8 pheasant fibres as a tail, cut from the rear of the skin", "tail", "rear"],
+    ["Wing: white bucktail from the upper wing, 20 fibres", "wing", "upper wing"],
+  ])("%s", (text, role, area) => {
+    expect(areaOfPart(text, role)).toBe(area);
+    expect(asked(text).filter((a) => a.includes(area))).toEqual([]);
+  });
+  test.each([
+    "Rib: fine copper wire from the tail to the eye, 5 turns",
+    "Body: olive dubbing from the rear of the hook to the eye",
+    "Wind the hackle from the wing to the eye, 5 turns",
+  ])("a place on the fly is none: %s", (text) =>
+    expect(
+      read(`Tail: brown marabou, shank length\nHackle: brown saddle hackle, 3 turns\n${text}`).recipe.components.some(
+        (c) => c.area !== undefined,
+      ),
+    ).toBe(false),
+  );
+  test("is said back, and read to the same again", () => {
+    const text = "Wing: matched slips of grey wing quill from the lower wing, slips 3 mm wide, shank length";
+    const { recipe } = read(text);
+    const wing = recipe.steps.find((s) => recipe.components.find((c) => c.id === s.component)?.role === "wing");
+    if (!wing) throw new Error("no wing");
+    const line = sayLine(wing, recipe, cabinet);
+    expect(line).toContain("from the lower wing of the skin");
+    expect(areaOfPart(line, "wing")).toBe("lower wing");
+  });
 });

@@ -1,3 +1,4 @@
+import { isFromArea } from "@kasten/core/materials";
 import type { Requirement } from "@kasten/core/needs";
 import {
   allocate,
@@ -17,11 +18,12 @@ import type { StockedLot } from "../ledger";
 
 type Lots = Map<string, StockedLot[]>;
 
-const demandOf = (r: Requirement, q: Quantity, mixLots: boolean): LotDemand => ({
+export const demandOf = (r: Requirement, q: Quantity, mixLots: boolean): LotDemand => ({
   quantity: q,
   side: r.side,
   barb: r.barb,
   fibreMm: r.fibreMm,
+  area: r.area,
   mixLots,
   ...(r.unit === "um" && { piece: quantityOf(r.cutTo ?? r.perFly, "um") }),
 });
@@ -102,7 +104,8 @@ export function shareLots(demands: ClassDemand[], lots: StockedLot[]): FeatherSh
 
 /** Which lots a batch may be given: those of one dye lot, unless they may be mixed. Unsorted ones have no class. */
 function lotsFor(d: ClassDemand, lots: StockedLot[]): StockedLot[] {
-  const sorted = lots.filter((l) => (d.requirement.barb ? l.barb : isLongEnough(l, d.requirement.fibreMm)));
+  const { area, barb, fibreMm } = d.requirement;
+  const sorted = lots.filter((l) => isFromArea(l.area, area) && (barb ? l.barb : isLongEnough(l, fibreMm)));
   if (d.mixLots || !sorted.some((l) => l.dyeLot !== "")) return sorted;
   const { take } = allocate(demandOf(d.requirement, d.missing, false), sorted);
   const first = sorted.find((l) => l.lot === take[0]?.lot);

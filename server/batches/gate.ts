@@ -19,7 +19,13 @@ export function gateOf(room: BatchRoom, people: { role: string; skills: string[]
     notPromised: notPromised(recipe, batch, room.world.materials),
     missingFromPattern: missingFrom(recipe),
     shortages: requirements
-      .map((r) => ({ material: r.materialName, quantity: missingOf(room, r), unit: r.unit, side: r.side }))
+      .map((r) => ({
+        material: r.materialName,
+        quantity: missingOf(room, r),
+        unit: r.unit,
+        side: r.side,
+        area: r.area,
+      }))
       .filter((s) => s.quantity > 0),
     withoutPapers: withoutPapers(room),
     mixedLots: batch.mixLots ? [] : requirements.filter((r) => dyeLots(r.key) > 1).map((r) => r.materialName),

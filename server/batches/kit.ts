@@ -7,6 +7,7 @@ import { dyeLotsInKit, kitLots, lockLotsOfBatch, markOpened, move } from "../led
 import { logEvent } from "../log";
 import { todayIn } from "../settings";
 import { changeBatch, lockedBatch } from "./lock";
+import { demandOf } from "./allocation";
 import { readBatchRoom } from "./room";
 
 type Who = { id: string };
@@ -34,8 +35,7 @@ export async function drawMore(
   const lots = (room.lots.get(r.material) ?? [])
     .filter((l) => begun.length === 0 || begun.includes(l.dyeLot))
     .filter((l) => species === undefined || l.hasPapers);
-  const demand = { quantity: much, side: r.side, barb: r.barb, fibreMm: r.fibreMm, mixLots: batch.mixLots };
-  const { take, short } = allocate(demand, lots);
+  const { take, short } = allocate({ ...demandOf(r, much, batch.mixLots), piece: undefined }, lots);
   if (short > nothing)
     throw conflict(
       `${quantityWords(short, r.unit)} of ${r.materialName}${species === undefined ? "" : ", with papers,"}${begun.some(Boolean) ? `, dye lot ${begun.join(", ")},` : ""} is not free in the drawers. Receive some, give back what another batch has put by, or draw less.`,

@@ -182,7 +182,8 @@ export async function reserve(db: Db, person: Who, id: string): Promise<string[]
       await putBy(db, { lotId: t.lot, placeId: t.place, quantity: t.quantity, batchId: id, key: r.key });
     taken += plan.take.length + exchanged;
     const left = exchanged > nothing ? less(missing, exchanged) : plan.short;
-    if (left > nothing) short.push(`${quantityWords(left, r.unit)} of ${r.materialName}`);
+    if (left > nothing)
+      short.push(`${quantityWords(left, r.unit)} of ${r.materialName}${r.area ? `, from the ${r.area}` : ""}`);
   }
   const but = short.length > 0 ? `, short of ${short.join(", ")}` : "";
   if (taken > 0)

@@ -14,7 +14,7 @@ export interface StockedLot extends LotInDrawer {
   hasPapers: boolean;
 }
 
-type RawLot = Omit<StockedLot, "barb" | "side" | "fibreMm" | "used"> & {
+type RawLot = Omit<StockedLot, "barb" | "side" | "fibreMm" | "area" | "used"> & {
   traits: LotTraits;
   from: number | null;
   to: number | null;
@@ -55,6 +55,7 @@ const toLot = ({ from, to, side, traits, ...lot }: RawLot): StockedLot => ({
   ...lot,
   side: side ?? undefined,
   fibreMm: traits.fibreMm,
+  area: traits.area || undefined,
   used: traits.used,
   barb: from !== null && to !== null ? [from / 1000, to / 1000] : undefined,
 });

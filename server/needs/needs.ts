@@ -1,4 +1,5 @@
 import { groupBy } from "@kasten/core/numeric";
+import { isFromArea } from "@kasten/core/materials";
 import type { Requirement } from "@kasten/core/needs";
 import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
@@ -233,10 +234,13 @@ function shortageOf(
 
 function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
   const side = r.side ?? null;
-  const key = `${r.material}|${side ?? ""}`;
+  const area = r.area ?? null;
+  const key = `${r.material}|${side ?? ""}|${area ?? ""}`;
   const known = needs.get(key);
   if (known) return known;
-  const lots = (room.lots.get(r.material) ?? []).filter((l) => !side || l.side === side);
+  const lots = (room.lots.get(r.material) ?? []).filter(
+    (l) => (!side || l.side === side) && isFromArea(l.area, r.area),
+  );
   const material = room.world.materials.get(r.material);
   const fresh: Need = {
     material: r.material,
@@ -244,6 +248,7 @@ function needOf(needs: Map<string, Need>, room: Room, r: Requirement): Need {
     colour: material?.colour ?? null,
     unit: r.unit,
     side,
+    area,
     drawer: lots[0]?.drawer ?? "",
     need: 0,
     inDrawers: sumOf(lots.map((l) => l.quantity)),

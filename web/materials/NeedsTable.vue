@@ -53,7 +53,12 @@ const amount = (id: string, head: string, of: (n: Need) => number, more: Partial
 });
 const columns: Column<Need>[] = [
   { id: "drawer", head: "Drawer", mono: true, value: (n) => n.drawer },
-  { id: "material", head: "Material", lead: true, value: (n) => `${n.materialName} ${n.side ?? ""}` },
+  {
+    id: "material",
+    head: "Material",
+    lead: true,
+    value: (n) => [n.materialName, n.side, n.area && `from the ${n.area}`].filter(Boolean).join(" "),
+  },
   amount("need", "Needed", (n) => n.need, { class: "whitespace-nowrap text-lg" }),
   amount("there", "In drawers", (n) => n.inDrawers),
   amount("reserved", "Reserved", (n) => n.reserved),
@@ -82,13 +87,14 @@ const columns: Column<Need>[] = [
     label="Materials for the open batches"
     :rows="rows"
     :columns="columns"
-    :row-key="(n) => n.material + (n.side ?? '')"
+    :row-key="(n) => [n.material, n.side, n.area].join('|')"
   >
     <template #cell-material="{ row: n }"
       ><ColourSwatch :colour="n.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${n.material}`">{{
         n.materialName
       }}</RouterLink
-      ><span v-if="n.side" class="tag ml-1">{{ n.side }}</span></template
+      ><span v-if="n.side" class="tag ml-1">{{ n.side }}</span
+      ><span v-if="n.area" class="tag ml-1">from the {{ n.area }}</span></template
     >
     <template #cell-need="{ row: n }"><NumberWords :words="quantity(n.need, n.unit)" /></template>
     <template #cell-there="{ row: n }"><NumberWords :words="quantity(n.inDrawers, n.unit)" /></template>

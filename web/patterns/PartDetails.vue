@@ -144,6 +144,12 @@ function shade(words: string | undefined): void {
       :model-value="part.sharesWith"
       @update:model-value="set({ sharesWith: $event })"
     />
+    <TextField
+      label="Taken from which part of the skin"
+      placeholder="edge, lower wing; empty for any"
+      :model-value="part.area"
+      @update:model-value="set({ area: $event })"
+    />
     <DoubtField
       class="md:col-span-2"
       placeholder="the letter may say 14 or 16"

@@ -1,4 +1,5 @@
 import type { HookSize, Place } from "../../hooks";
+import { areaOf } from "../../materials";
 import { holds, type SizeSpan } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
 import { clause, putWay, type Clause, type Said } from "../said";
@@ -212,6 +213,23 @@ const freeOrder: Clause = clause(
   "before or after the collar",
   seq(words("(?:either\\s+)?(?:before|ahead\\s+of)\\s+or\\s+after"), the, match("([a-z]+(?:\\s+case)?)")),
   (s, [, , [part]]) => void (s.orBefore = part),
+);
+
+const taken = "(?:(?:taken|cut|picked|plucked)\\s+)?from\\s+the\\s+";
+const skin = "(?:skin|cape|saddle|hide|pelt|patch|mask)";
+/**
+ * Where on the skin it is taken from: any words before “of the skin”, and what can only be a part of a wing or a tail
+ * in the drawer. “From the tail” alone is a place on the fly.
+ */
+export const fromArea: Clause = clause(
+  "from the edge of the skin",
+  oneOf(
+    match(`${taken}((?:[a-z]+\\s+){0,2}[a-z]+)\\s+of\\s+the\\s+${skin}\\b`),
+    match(
+      `${taken}((?:upper|lower|outer|inner)\\s+wing|sides?\\s+of\\s+the\\s+tail)(?!\\s+(?:to|up|back|forwards?)\\b)`,
+    ),
+  ),
+  (s, [area = ""]) => void (s.area = areaOf(area)),
 );
 
 /** How far something is stretched while it is wound or laid. */

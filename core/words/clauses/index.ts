@@ -1,6 +1,7 @@
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
 import type { Clause, Kind } from "../said";
+import { fromArea } from "./common";
 import { dressClauses } from "./dress";
 import { boundInClauses as laidIn, layClauses } from "./lay";
 import { actClauses, glueClauses, seatClauses, threadClauses, whipClauses } from "./small";
@@ -9,9 +10,9 @@ import { barbClauses, byEnd, windClauses } from "./wind";
 /** What can be said of each kind of step, in the order in which it is tried. */
 export const clausesOf: Record<Kind, readonly Clause[]> = {
   seat: seatClauses,
-  wind: windClauses,
-  lay: layClauses,
-  dress: dressClauses,
+  wind: [fromArea, ...windClauses],
+  lay: [fromArea, ...layClauses],
+  dress: [fromArea, ...dressClauses],
   thread: threadClauses,
   glue: glueClauses,
   act: actClauses,
@@ -20,7 +21,7 @@ export const clausesOf: Record<Kind, readonly Clause[]> = {
 /** What a hackle that is tied in says already of how it will be wound. */
 export const hackleClauses: readonly Clause[] = [...barbClauses, ...byEnd];
 /** Of what is tied in to be wound later. */
-export const boundInClauses: readonly Clause[] = [...hackleClauses, ...laidIn];
+export const boundInClauses: readonly Clause[] = [fromArea, ...hackleClauses, ...laidIn];
 
 /** Parts that stand off the shank are laid unless something is said that only a winding has. */
 const woundRoles = new Set<Role>(["body", "thorax", "rib", "tag", "butt", "weight", "thread", "head"]);
@@ -78,6 +79,7 @@ const ofEveryKind = new Set([
   "5 wraps",
   "4 on 14s and smaller",
   "may be left out",
+  "from the edge of the skin",
   "as a loose hold",
   "before or after the collar",
   "from the eye",

@@ -1,4 +1,4 @@
-import type { Material } from "../../materials";
+import { areaOf, type Material } from "../../materials";
 import type { Coat, Recipe, RecipeStep } from "../../recipe";
 import { counted } from "./common";
 import { sayStep } from "./step";
@@ -14,16 +14,17 @@ export function sayLine(step: RecipeStep, recipe: Pick<Recipe, "components">, ma
   const code = component?.material[0]?.value;
   const name = code === undefined ? undefined : materials.get(code)?.name;
   const of = name === undefined ? "" : `${name}, `;
+  const from = component?.area === undefined ? "" : `from the ${areaOf(component.area)} of the skin, `;
   const how = sayStep(step);
   switch (step.do) {
     case "seat":
-      return `mount the ${part}: ${of}${how}`;
+      return `mount the ${part}: ${of}${from}${how}`;
     case "wind":
-      return `wind the ${part}: ${of}${how}`;
+      return `wind the ${part}: ${of}${from}${how}`;
     case "dress":
-      return `dub the ${part}: ${of}${how}`;
+      return `dub the ${part}: ${of}${from}${how}`;
     case "lay":
-      return step.tiedIn === undefined ? `tie in the ${part}: ${of}${how}` : `take over the ${part}: ${how}`;
+      return step.tiedIn === undefined ? `tie in the ${part}: ${of}${from}${how}` : `take over the ${part}: ${how}`;
     case "thread":
       return `change to ${name ?? "another thread"}`;
     case "glue":

@@ -53,6 +53,7 @@ export function objectOf(t: Telling): Meant {
       : bench.componentFor(role, material, told.part);
   if (component) takeAlternates(t, component);
   if (component && told.said.optional) component.optional = true;
+  if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
 }
 
