@@ -204,6 +204,8 @@ export const buyingPlanSchema = z.object({
       firstDue: isoDay.nullable(),
       /** Of feathers: bought by the length that is scarcest on a skin, as skins sorted before have it. */
       scarce: z.object({ fromMm: z.number(), toMm: z.number(), asked: z.number() }).nullable(),
+      /** Dyed, and bought at once for all that is used until then, of one dye lot. */
+      until: isoDay.nullable(),
       /** Not made any more: what is there is the last of it. */
       discontinued: z.boolean(),
     }),
@@ -259,6 +261,8 @@ export const planBuying = endpoint({
     stock: z.enum(["yes", "no"]).default("yes"),
     /** Whether what open batches wait for is bought of whoever is in time, or of whoever is cheapest. */
     first: z.enum(["time", "price"]).default("time"),
+    /** Dyed materials are bought for all that is used until that day, each of one dye lot. */
+    dyedUntil: realDay.optional(),
   }),
   id: "planBuying",
   method: "get",

@@ -75,6 +75,36 @@ describe("what is bought", () => {
     expect(told.orders.flatMap((o) => o.lines).some((l) => l.material === code)).toBe(false);
   });
 
+  test("of dyed colours is, where that is wished, all that is used until a day, of one dye lot from one supplier", async () => {
+    const DAYS = 2000;
+    const far = new Date(Date.now() + DAYS * 86_400_000).toISOString().slice(0, 10);
+    const near = await plan("no");
+    const dyed = new Set(
+      (await room.source.query("SELECT DISTINCT material_code AS code FROM lot WHERE dye_lot <> ''")).map(
+        (r: { code: string }) => r.code,
+      ),
+    );
+    const season = await owner.ok(planBuying, { query: { stock: "no", dyedUntil: far } });
+    const bought = season.wanted.filter((w) => w.until === far);
+    expect(bought.length).toBeGreaterThan(0);
+    for (const w of bought) {
+      expect(dyed.has(w.material), w.material).toBe(true);
+      const there = (await stockOf(w.material)).quantity;
+      const coming = season.wanted.find((x) => x.material === w.material)?.forBatches ?? 0;
+      // So many days at the usual use: what is there and what is bought covers it, and hardly more.
+      expect(w.forStock).toBeLessThanOrEqual(Math.ceil(((DAYS + 1) / 7) * (w.perWeek + 1)));
+      expect(there + coming + w.forStock).toBeGreaterThanOrEqual(Math.floor(((DAYS + 1) / 7) * (w.perWeek - 1)));
+      const from = season.orders.filter((o) => o.lines.some((l) => l.material === w.material));
+      expect(from.length, w.material).toBeLessThanOrEqual(1);
+    }
+    // Everything else is bought as before.
+    const plain = (p: BuyingPlan) =>
+      p.wanted.filter((w) => !dyed.has(w.material)).map((w) => [w.material, w.forBatches]);
+    expect(plain(season)).toEqual(plain(near));
+    const past = await owner.ok(planBuying, { query: { stock: "no", dyedUntil: "2020-01-01" } });
+    expect(past.wanted.every((w) => w.until === null)).toBe(true);
+  });
+
   test("in some months only is told before they are over, with what the usual use takes until the next", async () => {
     const code = "HK-DRY-BN";
     const [source] = (await stockOf(code)).sources;

@@ -29,7 +29,7 @@ import {
   type SupplierRow,
 } from "../purchasing";
 import { readSettings, todayIn } from "../settings";
-import { dyeLotsPutBy, sortedClasses, thereByMaterial } from "./queries";
+import { dyedMaterials, dyeLotsPutBy, sortedClasses, thereByMaterial } from "./queries";
 import { termsOf } from "./purchases";
 
 /** Solves a purchase problem beside the server. */
@@ -43,17 +43,21 @@ interface BuyingRoom {
   suppliers: Map<string, SupplierRow>;
   dyeLots: Map<string, string>;
   late: Map<string, number[]>;
+  dyed: Set<string>;
+}
+
+/** What is bought beside the needs of the open batches, and of whom. */
+interface Wishes {
+  withStock: boolean;
+  inTime: boolean;
+  /** Dyed materials are bought for all that is used until that day. */
+  dyedUntil?: string;
 }
 
 type Wanted = BuyingPlan["wanted"][number];
 
 /** What to order and from whom: open batches first, then what keeps the usual use covered until the next delivery. */
-export async function buyingPlan(
-  db: Db,
-  needs: Need[],
-  { withStock, inTime }: { withStock: boolean; inTime: boolean },
-  cheapest: Cheapest,
-): Promise<BuyingPlan> {
+export async function buyingPlan(db: Db, needs: Need[], wishes: Wishes, cheapest: Cheapest): Promise<BuyingPlan> {
   const settings = await readSettings(db);
   const room: BuyingRoom = {
     settings,
@@ -63,21 +67,27 @@ export async function buyingPlan(
     suppliers: new Map((await db.getRepository(supplierEntity).find()).map((s) => [s.id, s])),
     dyeLots: await dyeLotsPutBy(db),
     late: await latenessBySupplier(db),
+    dyed: await dyedMaterials(db),
   };
-  const wanted = await wantedOf(db, room, needs, withStock);
-  const problem = problemOf(room, wanted, inTime);
+  const wanted = await wantedOf(db, room, needs, wishes);
+  const problem = problemOf(room, wanted, wishes.inTime);
   const mix = await cheapest(problem);
   return { wanted, seasons: await seasonsOf(db, room), ...told(room, mix, wanted) };
 }
 
-async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: boolean): Promise<Wanted[]> {
+async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], wishes: Wishes): Promise<Wanted[]> {
+  const { withStock, dyedUntil } = wishes;
   const there = await thereByMaterial(db);
   const coming = await arrivalsByMaterial(db);
   const use = await weeklyUse(db);
   const sorted = await sortedClasses(db);
   const bought = needs.filter((n) => !n.milled);
   const byMaterial = groupBy(bought, (n) => n.material);
-  const codes = new Set([...byMaterial.keys(), ...(withStock ? [...use.keys(), ...judgedByLevel(room)] : [])]);
+  const codes = new Set([
+    ...byMaterial.keys(),
+    ...(withStock ? [...use.keys(), ...judgedByLevel(room)] : []),
+    ...(dyedUntil ? room.dyed : []),
+  ]);
   return [...codes].flatMap((code): Wanted[] => {
     const material = room.materials.get(code);
     if (!material) return [];
@@ -92,7 +102,9 @@ async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: bool
     const point = withStock && lead ? reorderPoint(weeks, lead, room.settings.serviceLevel).point : 0;
     const onHand = (there.get(code) ?? 0) + (coming.get(code) ?? []).reduce((sum, a) => sum + a.quantity, 0);
     const left = onHand + plain - needed;
-    const level = withStock ? Math.max(point, material.figures.orderBelow ?? 0) : 0;
+    const until = dyedUntil !== undefined && room.dyed.has(code) && weeks.perWeek > 0 ? dyedUntil : null;
+    const season = until === null ? 0 : usedUntil(room, weeks.perWeek, until);
+    const level = Math.max(season, withStock ? Math.max(point, material.figures.orderBelow ?? 0) : 0);
     const forStock = Math.max(0, Math.ceil(level - Math.max(0, left)));
     if (forBatches === 0 && forStock === 0) return [];
     const due = own.filter((n) => n.toOrder > 0).flatMap((n) => n.batches.map((b) => b.due));
@@ -107,11 +119,16 @@ async function wantedOf(db: Db, room: BuyingRoom, needs: Need[], withStock: bool
         perWeek: Math.round(weeks.perWeek),
         firstDue: due.sort()[0] ?? null,
         scarce,
+        until: season > 0 && season >= level ? until : null,
         discontinued: isDiscontinued(material),
       },
     ];
   });
 }
+
+/** What the usual use takes from today until a day, that day included; nothing of one that has passed. */
+const usedUntil = ({ today }: BuyingRoom, perWeek: number, day: string): number =>
+  Math.max(0, ((differenceInCalendarDays(parseISO(day), parseISO(today)) + 1) / 7) * perWeek);
 
 const isDiscontinued = (m: MaterialRow): boolean => m.figures.standing === "discontinued";
 
@@ -137,7 +154,7 @@ function problemOf(room: BuyingRoom, wanted: Wanted[], inTime: boolean): MixProb
   const needs = wanted.map((w): MixNeed => ({
     material: w.material,
     quantity: w.forBatches + w.forStock,
-    ...(room.dyeLots.has(w.material) && { together: true }),
+    ...((room.dyeLots.has(w.material) || w.until !== null) && { together: true }),
   }));
   const offers = wanted.flatMap((w) => {
     if (w.discontinued) return [];

@@ -62,6 +62,15 @@ export const thereByMaterial = async (db: Db): Promise<Map<string, number>> => {
   return new Map(found.map((f) => [f.material, f.quantity]));
 };
 
+/** Materials that come in dye lots: of which any lot has had one. */
+export const dyedMaterials = async (db: Db): Promise<Set<string>> => {
+  const found = await rows<{ material: string }>(
+    db,
+    `SELECT DISTINCT material_code AS material FROM lot WHERE dye_lot <> '' AND material_code IS NOT NULL`,
+  );
+  return new Set(found.map((f) => f.material));
+};
+
 /** Dye lots that batches have put by already, by material: what is bought for them should match. */
 export const dyeLotsPutBy = async (db: Db): Promise<Map<string, string>> => {
   const found = await rows<{ material: string; dyeLot: string }>(

@@ -49,6 +49,7 @@ export function buyingRoutes(
   register(planBuying, async ({ db, query }) => {
     // What the program wrote itself, in the shape of the contract.
     const { needs } = JSON.parse(await outlook.read(db, "needs")) as { needs: Need[] };
-    return buyingPlan(db, needs, { withStock: query.stock === "yes", inTime: query.first === "time" }, cheapest);
+    const { stock, first, dyedUntil } = query;
+    return buyingPlan(db, needs, { withStock: stock === "yes", inTime: first === "time", dyedUntil }, cheapest);
   });
 }

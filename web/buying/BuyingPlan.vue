@@ -4,13 +4,15 @@ import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import { planBuying, writePurchase, type BuyingPlan } from "@kasten/contract/purchasing";
 import { call } from "../http";
+import ListBox from "../parts/ListBox.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import RadioSet from "../parts/RadioSet.vue";
 import SwitchField from "../parts/SwitchField.vue";
 import { day, money, quantity } from "../parts/format";
-import type { Option } from "../parts/option";
+import { orNone, type Option } from "../parts/option";
 import { useChange } from "../parts/useChange";
+import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 
 /** What to order and from whom: the cheapest way to cover the open batches, and what is used every week. */
@@ -20,9 +22,24 @@ const firsts: Option<"time" | "price">[] = [
   { value: "time", label: "in time for the batches" },
   { value: "price", label: "at the least price" },
 ];
-const asked = computed(() => ({ stock: withStock.value ? ("yes" as const) : ("no" as const), first: first.value }));
+/** Colours that are found again by their dye lot alone are best bought for a season at once. */
+const dyedUntil = ref<string>();
+const { data: room } = useCatalogue();
+const seasons = computed(() => {
+  const { settings, today } = room.value ?? { settings: undefined, today: "" };
+  const coming = (settings?.seasons ?? []).filter((s) => s.date > today).sort((a, b) => a.date.localeCompare(b.date));
+  return orNone(
+    "as they run out",
+    coming.map((s) => ({ value: s.date, label: `enough until ${s.name}, ${day(s.date)}` })),
+  );
+});
+const asked = computed(() => ({
+  stock: withStock.value ? ("yes" as const) : ("no" as const),
+  first: first.value,
+  ...(dyedUntil.value && { dyedUntil: dyedUntil.value }),
+}));
 const plan = useQuery({
-  key: () => ["buying", asked.value.stock, asked.value.first],
+  key: () => ["buying", asked.value.stock, asked.value.first, dyedUntil.value ?? ""],
   query: () => call(planBuying, { query: asked.value }),
 });
 const router = useRouter();
@@ -55,7 +72,9 @@ const whyOf = (p: BuyingPlan, material: string): string => {
       : []),
     ...(w.forStock > 0
       ? [
-          `${quantity(w.forStock, w.unit)} to stay above ${quantity(w.reorderAt, w.unit)}, at ${quantity(w.perWeek, w.unit)} a week`,
+          w.until
+            ? `${quantity(w.forStock, w.unit)} in one dye lot, for what is used until ${day(w.until)}, at ${quantity(w.perWeek, w.unit)} a week`
+            : `${quantity(w.forStock, w.unit)} to stay above ${quantity(w.reorderAt, w.unit)}, at ${quantity(w.perWeek, w.unit)} a week`,
         ]
       : []),
   ];
@@ -69,6 +88,7 @@ const whyOf = (p: BuyingPlan, material: string): string => {
     <div class="flex flex-wrap items-end gap-5">
       <RadioSet v-model="first" label="Bought" :options="firsts" />
       <SwitchField v-model="withStock">also what is used every week</SwitchField>
+      <ListBox v-model="dyedUntil" class="w-72" label="Dyed colours" :options="seasons" />
     </div>
     <p v-if="plan.data.value" class="text-right">
       <b class="fig text-2xl">{{ money(plan.data.value.totalCents) }}</b>

@@ -38,6 +38,7 @@ const plan: Plan = {
       perWeek: 5_000_000,
       firstDue: "2026-12-07",
       scarce: null,
+      until: null,
       discontinued: false,
     },
   ],
