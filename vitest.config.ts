@@ -27,7 +27,14 @@ export default defineConfig({
       { test: { name: "house", root: "tools", include: ["**/*.test.ts"], testTimeout, setupFiles } },
       {
         plugins: [components()],
-        test: { name: "web", root: "web", include: ["**/*.test.ts"], testTimeout, setupFiles },
+        test: {
+          name: "web",
+          root: "web",
+          include: ["**/*.test.ts"],
+          testTimeout,
+          setupFiles: [...setupFiles, "./testing/setup.ts"],
+          isolate: false,
+        },
       },
       {
         test: {

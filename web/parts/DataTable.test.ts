@@ -1,8 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test } from "vitest";
 import { h, nextTick } from "vue";
-import { enableAutoUnmount, mount } from "@vue/test-utils";
-import { afterEach } from "vitest";
+import { mount } from "@vue/test-utils";
 import { isBlank, tableAsCsv, type Column } from "./column";
 import DataTable from "./DataTable.vue";
 
@@ -22,7 +21,6 @@ const columns: Column<Spool>[] = [
   { id: "note", head: "Note", value: (s) => s.note },
   { id: "act", head: "Take", quiet: true },
 ];
-enableAutoUnmount(afterEach);
 beforeEach(() => localStorage.clear());
 const open = (rows: Spool[] = spools, more: Record<string, unknown> = {}) =>
   mount(DataTable<Spool>, {

@@ -1,20 +1,12 @@
 import { PiniaColada } from "@pinia/colada";
-import { DOMWrapper, enableAutoUnmount, flushPromises, mount, type VueWrapper } from "@vue/test-utils";
+import { DOMWrapper, flushPromises, mount, type VueWrapper } from "@vue/test-utils";
 import { createPinia } from "pinia";
-import { afterEach, vi } from "vitest";
+import { vi } from "vitest";
 import { defineComponent, h, type Component } from "vue";
 import { createMemoryHistory, createRouter } from "vue-router";
 import type { TextQuestion } from "../editor";
+import { faults } from "./faults";
 import type { AnyEndpoint, BodyOf, ProblemDetails, ReplyOf } from "@kasten/contract/http";
-
-// A screen that stays mounted would still hear the keys of the next test.
-enableAutoUnmount(afterEach);
-let faults: unknown[] = [];
-afterEach(() => {
-  const [fault] = faults;
-  faults = [];
-  if (fault) throw fault;
-});
 
 /** What a screen asked of the server. */
 export interface Asked<E extends AnyEndpoint = AnyEndpoint> {
