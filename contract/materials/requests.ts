@@ -36,4 +36,25 @@ export const saveMaterial = endpoint({
   }),
   reply: done,
 });
-export const materialEndpoints = [listNeeds, saveMaterial];
+export const materialPrices = endpoint({
+  id: "materialPrices",
+  method: "get",
+  path: "/materials/prices",
+  summary: "What a base unit of each material costs: by its last delivery with a price, else by its first source",
+  room: "materials",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: z.object({
+    prices: z.array(
+      z.object({
+        material: z.string(),
+        /** Coins for one base unit: piece, µm, µg or nl. */
+        cents: z.number().min(0),
+        by: z.enum(["delivery", "source"]),
+      }),
+    ),
+  }),
+});
+export const materialEndpoints = [listNeeds, saveMaterial, materialPrices];

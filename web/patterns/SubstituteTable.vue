@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { judgeLeavingOut, judgeSubstitute, type TakenAway } from "@kasten/core/needs";
+import { useQuery } from "@pinia/colada";
+import { materialPrices } from "@kasten/contract/materials";
+import { costOf, judgeLeavingOut, judgeSubstitute, type Difference, type TakenAway } from "@kasten/core/needs";
 import { sayDifference, sentenceOf, takenAwaySentence } from "@kasten/core/sentences";
 import { allowedFor, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
+import { call } from "../http";
+import ColourSwatch from "../parts/ColourSwatch.vue";
 import { money } from "../parts/format";
 import { useCatalogue } from "./catalogue";
 
@@ -14,6 +18,23 @@ const props = defineProps<{ recipe: Recipe; choice: FlyChoice }>();
 const emit = defineEmits<{ take: [component: string, material: string | undefined] }>();
 const { hooks, materials, tie } = useCatalogue();
 const FLIES = 120;
+const known = useQuery({ key: ["materials", "prices"], query: () => call(materialPrices) });
+const prices = computed(() => new Map((known.data.value?.prices ?? []).map((p) => [p.material, p.cents])));
+/** What its material costs more or less, for so many flies. */
+function cost(differences: readonly Difference[]): string {
+  if (!known.data.value || differences.length === 0) return "";
+  const { cents, unpriced } = costOf(differences, prices.value);
+  const whole = Math.round(cents);
+  const told = whole === 0 ? [] : [`${money(Math.abs(whole))} ${whole < 0 ? "less" : "more"} in material`];
+  if (unpriced.length > 0) told.push(`nobody knows a price of ${unpriced.join(", ")}`);
+  return told.map((t) => `; ${t}`).join("");
+}
+/** The colour that it has, where it is another than that of what it takes the place of. */
+function colourOf(code: string, was: string): { colour?: string; name: string } | undefined {
+  const [now, then] = [materials.value.get(code), materials.value.get(was)];
+  if (!now || (now.colour === then?.colour && now.colourName === then?.colourName)) return undefined;
+  return { colour: now.colour, name: now.colourName ?? "another colour" };
+}
 /** Of a class there may be dozens; the first are enough to choose from. */
 const MOST_OF_A_CLASS = 5;
 const request = computed(() => {
@@ -33,6 +54,7 @@ const rows = computed(() => {
     const named = allowed.filter((a) => a.by !== "its class");
     return [...named, ...allowed.filter((a) => a.by === "its class").slice(0, MOST_OF_A_CLASS)].map((a, i) => ({
       role: c.role,
+      colour: colourOf(a.material, now.code),
       rank: i + 1,
       by: a.by,
       limit: a.limit,
@@ -66,6 +88,8 @@ const mass = (mg: number): string =>
         <span class="flex flex-wrap items-baseline gap-x-2"
           ><span class="fig text-soft">{{ r.rank }}</span
           ><b>{{ r.role }}: {{ r.materialName }}</b
+          ><span v-if="r.colour" class="text-soft"
+            ><ColourSwatch :colour="r.colour.colour" class="mr-1" />{{ r.colour.name }}</span
           ><span v-if="r.by !== 'the pattern'" class="tag">{{ r.by }}</span
           ><span v-if="r.effect" class="text-soft">{{ r.effect }}</span
           ><span v-if="r.limit" class="text-call">only: {{ r.limit }}</span>
@@ -83,7 +107,7 @@ const mass = (mg: number): string =>
         <span v-if="r.fault" class="block text-call">{{ sentenceOf(r.fault) }}</span>
         <span v-else class="block text-[0.93rem]"
           >For 10 dozen: {{ r.differences.map(sayDifference).join("; ") || "the same quantities"
-          }}{{ minutes(r.minutes) }}{{ mass(r.massMg) }}</span
+          }}{{ minutes(r.minutes) }}{{ mass(r.massMg) }}{{ cost(r.differences) }}</span
         >
         <span v-for="w in told(r.warnings)" :key="w" class="block text-[0.93rem] text-call">{{ w }}</span>
       </li>
@@ -92,7 +116,7 @@ const mass = (mg: number): string =>
         ><span v-if="l.fault" class="block text-call">{{ sentenceOf(l.fault) }}</span
         ><span v-else class="block text-[0.93rem]"
           >For 10 dozen: {{ l.differences.map(sayDifference).join("; ") || "the same quantities"
-          }}{{ minutes(l.minutes) }}{{ mass(l.massMg)
+          }}{{ minutes(l.minutes) }}{{ mass(l.massMg) }}{{ cost(l.differences)
           }}<template v-if="l.priceCents !== 0">; {{ money(Math.abs(l.priceCents)) }} less a dozen</template></span
         ><span v-for="w in told(l.warnings)" :key="w" class="block text-[0.93rem] text-call">{{ w }}</span>
       </li>

@@ -1,3 +1,4 @@
+export * from "./cost";
 export * from "./differences";
 export * from "./methods";
 export * from "./substitute";
