@@ -113,7 +113,7 @@ const columns = computed<Column<Batch>[]>(() => {
   <DataTable
     name="batches"
     label="Batches"
-    :rows="batches.rows.value"
+    :rows="batches.first.value && batches.rows.value"
     :columns="columns"
     :row-key="(b) => b.id"
     :row-px="58"

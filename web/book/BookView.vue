@@ -69,7 +69,7 @@ const batches: Column<Finished>[] = [
     name="yields"
     class="mb-5"
     label="What the batches have taught"
-    :rows="finished.first.value?.yields ?? []"
+    :rows="finished.first.value?.yields"
     :columns="yields"
     :row-key="(y) => y.pattern"
   >
@@ -85,7 +85,7 @@ const batches: Column<Finished>[] = [
     name="finished"
     class="mb-3"
     label="Finished batches"
-    :rows="finished.rows.value"
+    :rows="finished.first.value && finished.rows.value"
     :columns="batches"
     :row-key="(b) => b.id"
   >

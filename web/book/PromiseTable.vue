@@ -11,7 +11,7 @@ import { ofHundred } from "../parts/format";
 /** How promises were kept, month by month, against how probable they were held to be. */
 const promises = useQuery({ key: ["promises"], query: () => call(readPromises) });
 type Month = ReplyOf<typeof readPromises>["months"][number];
-const rows = computed(() => promises.data.value?.months ?? []);
+const rows = computed(() => promises.data.value?.months);
 const share = (m: Month): number => m.kept / m.lines;
 const percent = (x: number): string => `${ofHundred(x)} %`;
 const late = (m: Month): string => m.late.map((c) => `${c.cause} ${c.lines}`).join(", ");

@@ -35,7 +35,7 @@ const columns: Column<Purchase>[] = [
   <DataTable
     name="purchases"
     label="Orders to suppliers"
-    :rows="purchases.data.value?.purchases ?? []"
+    :rows="purchases.data.value?.purchases"
     :columns="columns"
     :row-key="(p) => p.id"
   >

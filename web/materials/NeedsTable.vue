@@ -17,9 +17,9 @@ import { useSession } from "../team";
 
 const needs = useQuery({ key: ["needs"], query: () => call(listNeeds) });
 const onlyShort = ref(false);
-const all = computed(() => needs.data.value?.needs ?? []);
-const rows = computed(() => all.value.filter((n) => !onlyShort.value || n.short > 0));
-const short = computed(() => all.value.filter((n) => n.short > 0).length);
+const all = computed(() => needs.data.value?.needs);
+const rows = computed(() => all.value?.filter((n) => !onlyShort.value || n.short > 0));
+const short = computed(() => all.value?.filter((n) => n.short > 0).length ?? 0);
 const { may } = useSession();
 const { busy, refusal, send } = useChange();
 async function anew(): Promise<void> {

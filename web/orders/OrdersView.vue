@@ -72,7 +72,13 @@ const columns: Column<Order>[] = [
   <OrderComposer v-if="may('write orders')" ref="composer" class="mb-5" @saved="state = 'open'" />
   <p v-else class="sheet mb-5 p-3 text-soft">{{ askWhom("write orders") }} Tell them what was asked for.</p>
   <StandingOrders :can="may('write orders')" @take="(text, order) => composer?.takeUp(text, order)" />
-  <DataTable name="orders" label="Orders" :rows="orders.rows.value" :columns="columns" :row-key="(o) => o.id">
+  <DataTable
+    name="orders"
+    label="Orders"
+    :rows="orders.first.value && orders.rows.value"
+    :columns="columns"
+    :row-key="(o) => o.id"
+  >
     <template #cell-due="{ row: o }"
       >{{ state === "open" ? day(o.due) : dayYear(o.due)
       }}<span v-if="o.dueReason" class="block text-[0.83rem] text-soft">{{ o.dueReason }}</span></template

@@ -53,6 +53,15 @@ describe("a table", () => {
     await note?.trigger("click");
     expect(codes(table).at(-1)).toBe("T10");
   });
+  test("does not say that there is nothing before anybody has answered", async () => {
+    const table = open([], { rows: undefined });
+    expect(table.text()).toContain("Being read");
+    expect(table.text()).not.toContain("No spool yet");
+    await table.setProps({ rows: [] });
+    expect(table.text()).toContain("No spool yet");
+    await table.setProps({ rows: spools });
+    expect(codes(table)).toHaveLength(3);
+  });
   test("with a name it is searched; what is not found is said", async () => {
     const many = Array.from({ length: 12 }, (_, i) => ({ code: `S${i}`, metres: i }));
     const table = open(many, { name: "spools" });

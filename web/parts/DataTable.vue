@@ -13,7 +13,8 @@ import { useTableRows } from "./useTableRows";
  */
 const props = defineProps<{
   label: string;
-  rows: Row[];
+  /** Undefined while they are not known: an answer is still being waited for. */
+  rows: Row[] | undefined;
   columns: Column<Row>[];
   rowKey: (row: Row) => string;
   /** Its columns are chosen and kept under this name. */
@@ -37,7 +38,7 @@ const STACKED_ROW_PX = 150;
 const frame = useTemplateRef<HTMLElement>("frame");
 const table = useTemplateRef<HTMLElement>("table");
 const body = useTemplateRef<HTMLElement>("body");
-const rows = toRef(props, "rows");
+const rows = computed(() => props.rows ?? []);
 const { list, columns, sortable, sortedAs, sortBy, sorting, wanted, shown, show } = useTableRows<Row>(
   props.name,
   rows,
@@ -122,7 +123,8 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
         <tr v-if="seen.below > 0" aria-hidden="true" :style="{ height: `${seen.below}px` }"></tr>
         <tr v-if="list.length === 0" role="row">
           <td role="cell" :colspan="columns.length" class="lead !py-5 text-soft">
-            <template v-if="rows.length > 0">Nothing here has “{{ wanted }}” in it.</template
+            <template v-if="props.rows === undefined">Being read …</template
+            ><template v-else-if="rows.length > 0">Nothing here has “{{ wanted }}” in it.</template
             ><slot v-else name="empty">None yet.</slot>
           </td>
         </tr>

@@ -74,7 +74,7 @@ const columns = computed<Column<Drawer>[]>(() => {
   <DataTable
     name="drawers"
     label="Drawers"
-    :rows="drawers.data.value?.drawers ?? []"
+    :rows="drawers.data.value?.drawers"
     :columns="columns"
     :row-key="(d) => String(d.id)"
   >

@@ -55,7 +55,7 @@ const columns = computed<Column<Supplier>[]>(() => {
   <DataTable
     name="suppliers"
     label="Suppliers"
-    :rows="suppliers.data.value?.suppliers ?? []"
+    :rows="suppliers.data.value?.suppliers"
     :columns="columns"
     :row-key="(s) => s.id"
   >

@@ -25,7 +25,7 @@ const columns: Column<Version>[] = [
   { id: "late", head: "Late in it", end: true, value: (v) => v.late },
   { id: "open", head: "", quiet: true },
 ];
-const rows = computed(() => versions.data.value?.versions ?? []);
+const rows = computed(() => versions.data.value?.versions);
 </script>
 
 <template>

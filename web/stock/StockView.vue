@@ -130,7 +130,7 @@ const shelf: Column<Shelf>[] = [
   <DataTable
     name="shelf"
     label="Finished flies on the shelf"
-    :rows="stock.data.value?.fliesOnShelf ?? []"
+    :rows="stock.data.value?.fliesOnShelf"
     :columns="shelf"
     :row-key="(f) => f.pattern + f.size + f.variant + f.form"
   >
