@@ -25,7 +25,7 @@ export interface PromisedJob {
 
 export interface Promised {
   jobs: PromisedJob[];
-  /** The problem and the plan with those of the new jobs in it that can be planned. */
+  /** The jobs that have a place, and the plan, with those of the new ones in it that can be planned. */
   problem: ScheduleProblem;
   plan: ScheduleResult;
 }
@@ -51,7 +51,7 @@ export function promise(
   options: Omit<SolveOptions, "start" | "isRepair">,
 ): Promised {
   const able = news.filter(({ job }) => job.operations.every((o) => o.choices.length > 0));
-  const { problem: whole, plan: repaired } = putIn(problem, plan, able, options);
+  const { problem: whole, plan: repaired } = putIn(planned(problem, plan), plan, able, options);
   const over = new Map(repaired.completions.map((c) => [c.job, c.at]));
   const jobs = news.map((n): PromisedJob => {
     const { id } = n.job;
@@ -60,6 +60,13 @@ export function promise(
     return at === undefined ? { job: id, holds: "hours" } : { job: id, at, holds: whatHolds(problem, n, at) };
   });
   return { jobs, problem: whole, plan: repaired };
+}
+
+/** Without the jobs that have no place in the plan: they have none for new ones to make room for either. */
+function planned(problem: ScheduleProblem, plan: ScheduleResult): ScheduleProblem {
+  if (plan.unscheduled.length === 0) return problem;
+  const left = new Set(plan.unscheduled.map((u) => u.job));
+  return { ...problem, jobs: problem.jobs.filter((j) => !left.has(j.id)) };
 }
 
 function putIn(
@@ -82,7 +89,7 @@ function putIn(
   // Behind everything else, where it is in nobody's way.
   const whole = withNews(problem, news, 0);
   const start = [...plan.assignments, ...behind(news, problem.horizon)];
-  const last = solveSchedule(whole, { ...options, iterations: 0, start });
+  const last = solveSchedule(whole, { ...options, iterations: 0, start, isRepair: true });
   if (!isHarmed(last)) return { problem: whole, plan: last };
   // One less may fit: the last is given up, as whoever asked for it did so last.
   return news.length > 1 ? putIn(problem, plan, news.slice(0, -1), options) : { problem, plan };
