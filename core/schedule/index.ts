@@ -8,4 +8,5 @@ export * from "./slack";
 export * from "./solve";
 export * from "./types";
 export * from "./waysOut";
+export * from "./weeks";
 export * from "./whatIf";

@@ -76,6 +76,7 @@ async function end(s: Standing): Promise<void> {
           <span>for {{ when(s) }}, {{ s.aheadDays }} days ahead</span>
           <RouterLink class="link" :to="`/orders/${s.order}`">order {{ s.number }}</RouterLink>
           <template v-if="can">
+            <button type="button" class="link" @click="take(s)">Write it now</button>
             <button v-if="asked !== s.order" type="button" class="link" @click="asked = s.order">End it</button>
             <template v-else
               ><button type="button" class="btn !min-h-8" :disabled="busy" @click="end(s)">It comes up no more</button

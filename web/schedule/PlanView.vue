@@ -18,6 +18,7 @@ const PlanMove = defineAsyncComponent(() => import("./PlanMove.vue"));
 const PlanTable = defineAsyncComponent(() => import("./PlanTable.vue"));
 const PlanSearch = defineAsyncComponent(() => import("./PlanSearch.vue"));
 const PlanWhatIf = defineAsyncComponent(() => import("./PlanWhatIf.vue"));
+const PlanWeeks = defineAsyncComponent(() => import("./PlanWeeks.vue"));
 const PlanVersions = defineAsyncComponent(() => import("./PlanVersions.vue"));
 
 const { may } = useSession();
@@ -94,6 +95,7 @@ const plans = [
     <FoldOut class="mt-1" title="Look longer for a better plan"><PlanSearch :can="can" /></FoldOut>
     <h2 class="mb-1 mt-5">By batch</h2>
     <PlanTable :plan="plan" />
-    <FoldOut class="mt-4" title="Published plans"><PlanVersions /></FoldOut>
+    <FoldOut class="mt-4" title="The weeks ahead"><PlanWeeks :plan="plan" /></FoldOut>
+    <FoldOut class="mt-1" title="Published plans"><PlanVersions /></FoldOut>
   </template>
 </template>

@@ -2,6 +2,7 @@
 import { describe, expect, test, vi } from "vitest";
 import { defineComponent, h, ref, shallowRef } from "vue";
 import type { Change, WayOut } from "@kasten/core/schedule";
+import { listStanding } from "@kasten/contract/orders";
 import { pinBatch, publishPlan, splitTying, unpinBatch, type Plan } from "@kasten/contract/schedule";
 import { addExtraHours } from "@kasten/contract/team";
 import { mountIn, refused, settle } from "../testing/room";
@@ -10,6 +11,7 @@ import type { Trial } from "./plan.worker";
 import PlanMove from "./PlanMove.vue";
 import PlanStanding from "./PlanStanding.vue";
 import PlanTable from "./PlanTable.vue";
+import PlanWeeks from "./PlanWeeks.vue";
 import { changeWords, costWords } from "./trialWords";
 import { useMove } from "./useMove";
 import type { PlanTrial } from "./usePlanTrial";
@@ -320,6 +322,40 @@ describe("a batch that is moved", () => {
     const { screen, server } = await open({ batches: [pinned] });
     await press(screen, "Leave it to the plan");
     expect(server.of(unpinBatch)).toHaveLength(1);
+  });
+});
+
+describe("the weeks ahead", () => {
+  const later = (isUp: boolean) => ({
+    order: things.id(60),
+    number: 12,
+    customer: "lodge",
+    customerName: "Hollow Lodge",
+    next: "2027-06-01",
+    season: null,
+    aheadDays: 60,
+    isUp,
+    lines: [],
+  });
+  const server = (seasons: { name: string; date: string }[], isUp: boolean) =>
+    things
+      .server({}, { settings: { ...things.room().settings, seasons } })
+      .answer(listStanding, { standing: [later(isUp)] });
+  test("say where it is quiet, and what could be tied there", async () => {
+    const { screen } = await mountIn(server([], false), PlanWeeks, { plan: plan() });
+    await settle();
+    expect(screen.text()).toContain("One week is quiet");
+    expect(screen.text()).toContain("What comes up later can be tied in them: Hollow Lodge for 1 Jun 2027");
+    // Of eight hours of Ada's and Bo's, what the two batches take.
+    expect(screen.get("tbody tr").text()).toContain("4 h of 8 h");
+  });
+  test("tell what is tied while a season runs, and call no such week quiet", async () => {
+    const { screen } = await mountIn(server([{ name: "ice-out", date: "2026-11-20" }], true), PlanWeeks, {
+      plan: plan(),
+    });
+    await settle();
+    expect(screen.text()).toContain("No week is quiet");
+    expect(screen.get(".text-call").text()).toMatch(/^4 h of work fall into a season \(ice-out\)/);
   });
 });
 
