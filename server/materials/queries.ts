@@ -1,8 +1,8 @@
 import { rows, type Db } from "../database/rows";
 
 /**
- * What a base unit of each material costs: by the last lot that came with a price, else by the cheapest usable pack that
- * anybody sells. A material without either has none.
+ * What a base unit of each material costs: by the last lot that came with a price, else by the cheapest usable pack
+ * that anybody sells. A material without either has none.
  */
 export const pricesOfMaterials = (db: Db): Promise<{ material: string; cents: number; by: "delivery" | "source" }[]> =>
   rows(
