@@ -209,6 +209,23 @@ describe("promise", () => {
     const huge = ask(planned, fresh("x"), fresh("huge", { left: 5000, flies: 5000 }), fresh("y")).jobs;
     expect(huge.map((j) => j.at === undefined)).toEqual([false, true, false]);
   });
+  test("in a room of more work than hours, what has a place keeps it, and what has none is not asked", () => {
+    const many = problemOf(
+      Array.from({ length: 60 }, (_, i) => batch(`b${i}`, { due: (2 + (i % 20)) * 1440 })),
+      people,
+      rules,
+    );
+    const before = solved(many);
+    expect(before.unscheduled.length).toBeGreaterThan(20);
+    const { jobs, problem, plan: after } = promise(many, before, [fresh("new"), fresh("one", { left: 1 })], effort);
+    expect(checkSchedule(problem, after)).toEqual([]);
+    const kept = new Set(before.completions.map((c) => c.job));
+    for (const job of kept) expect(after.completions.map((c) => c.job)).toContain(job);
+    const left = new Set(before.unscheduled.map((u) => u.job));
+    expect(problem.jobs.some((j) => left.has(j.id))).toBe(false);
+    expect(jobs.map((j) => j.job)).toEqual(["new", "one"]);
+    for (const j of jobs) if (j.at === undefined) expect(j.holds).toBe("hours");
+  });
   test("of nothing new is the plan as it was", () => {
     expect(promise(planned, plan, [], effort).plan).toBe(plan);
   });
