@@ -102,6 +102,8 @@ export interface Material {
   standing?: Standing;
   /** Ordered again when less than this is left, in base units: what is judged by looking at its level. */
   orderBelow?: number;
+  /** What its offcuts are still good for, in words: “butts for legs”. */
+  secondLife?: string;
   blend?: { parts: Record<string, number>; leastChargeMg: number };
   /** A part that is kept ready: pieces of each material in one of it, such as a hook with its bead on. */
   madeOf?: Record<string, number>;

@@ -7,6 +7,7 @@ import { quantity } from "../parts/format";
 import { writtenSign } from "../parts/written";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
+import { useCatalogue } from "../patterns";
 import { useKitUses } from "./kitUses";
 
 /** Taken, used, spoiled and back: it must add up for each material before the batch is closed. */
@@ -16,6 +17,9 @@ const { rows, of, set, back, wrong, said, isTouched } = useKitUses(
   () => props.batch,
   () => ({ good: props.good, rejected: props.rejected }),
 );
+const { materials } = useCatalogue();
+/** What its offcuts are still good for. */
+const keptFor = (r: Requirement): string | undefined => materials.value.get(r.material)?.secondLife;
 const minutes = ref<number | undefined>();
 const adds = computed(() => rows.value.every((r) => wrong(r) === undefined));
 const close = () => emit("finish", said.value, minutes.value || undefined);
@@ -45,6 +49,7 @@ const columns: Column<Requirement>[] = [
       <template #cell-material="{ row: r }"
         >{{ r.materialName }}<span class="ml-2 text-soft">{{ r.role }}{{ r.side ? `, ${r.side}` : "" }}</span
         ><span v-if="isTouched(r)" class="tag ml-2">as you say</span
+        ><span v-if="keptFor(r)" class="block text-[0.9rem] text-soft">Keep what is cut off: {{ keptFor(r) }}</span
         ><span v-if="wrong(r)" role="alert" class="block text-[0.9rem] text-call">{{ wrong(r) }}</span></template
       >
       <template #cell-taken="{ row: r }">{{ quantity(r.pulled, r.unit) }}</template>

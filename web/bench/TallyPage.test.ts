@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { readBatch } from "@kasten/contract/batches";
+import { catalogue } from "@kasten/contract/catalogue";
 import { drawMore, finishBatch, sendTallies } from "@kasten/contract/bench";
 import { type FakeServer, mountIn, settle } from "../testing/room";
 import * as things from "../testing/things";
@@ -78,6 +79,22 @@ describe("the tally", () => {
     expect(counts.good).toBe(4);
     expect(screen.get("[data-testid=good]").text()).toBe("4");
     expect(screen.text()).not.toContain("kept here");
+  });
+
+  test("says what is cut off and worth keeping, when the batch is finished", async () => {
+    const [first] = things.room().materials;
+    if (!first) throw new Error("no material");
+    const { server } = bench({ requirements: [things.requirement({ material: first.code, pulled: 26 })] });
+    server.answer(catalogue, things.room({ materials: [{ ...first, secondLife: "butts for legs" }] }));
+    const { screen } = await open(server);
+    press(" ");
+    await settle();
+    await screen
+      .findAll("button")
+      .find((x) => x.text() === "Finish the batch")
+      ?.trigger("click");
+    await settle();
+    expect(screen.get("form").text()).toContain("Keep what is cut off: butts for legs");
   });
 
   test("finishes with what the server has now, not with what the page read before", async () => {

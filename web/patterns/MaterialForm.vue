@@ -115,6 +115,12 @@ async function save(): Promise<void> {
         :model-value="m.orderBelow === undefined ? undefined : writtenOf(m.orderBelow, m.unit)"
         @update:model-value="m.orderBelow = $event ? baseOf($event, m.unit) : undefined"
       />
+      <TextField
+        v-model="m.secondLife"
+        class="w-64"
+        label="What its offcuts are still good for"
+        placeholder="butts for legs"
+      />
       <TickBox v-model="m.lead" class="min-h-9">has lead in it</TickBox>
     </div>
     <RefusalNote :refusal="refusal" />

@@ -6,6 +6,7 @@ import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear, money, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
+import { useCatalogue } from "../patterns";
 import { useSession } from "../team";
 import { fliesLeftWords } from "./fliesLeft";
 import { standingOf } from "./standing";
@@ -15,6 +16,7 @@ const props = defineProps<{ lot: LotPage }>();
 const emit = defineEmits<{ changed: [] }>();
 const { may } = useSession();
 const { busy, refusal, send } = useChange();
+const { materials } = useCatalogue();
 const looked = ref("");
 const today = new Date().toISOString().slice(0, 10);
 const there = computed(() => props.lot.places.reduce((sum, p) => sum + p.quantity, 0));
@@ -40,6 +42,7 @@ const facts = computed(() =>
     ],
     ["Flies left in it", fliesLeftWords(props.lot.fliesLeft)],
     ["Still makes", props.lot.stillMakes.map((m) => `${m.lengths} for ${m.pattern}, batch ${m.number}`).join("; ")],
+    ["Its offcuts", materials.value.get(props.lot.material.code)?.secondLife ?? ""],
     ["Looked at", traitWords(props.lot.traits).join(", ")],
     ["A usable piece", props.lot.centsPerUsable === null ? "" : money(props.lot.centsPerUsable)],
     ["Opened", props.lot.openedOn ? dayYear(props.lot.openedOn) : ""],

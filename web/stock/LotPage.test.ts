@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { describe, expect, test } from "vitest";
+import { catalogue } from "@kasten/contract/catalogue";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import {
   countLot,
@@ -174,6 +175,15 @@ describe("a lot", () => {
         { fromMm: 7, toMm: 8, side: null, sampled: 20, spoilt: 0 },
       ],
     });
+  });
+  test("says what its offcuts are still good for", async () => {
+    const [first] = things.room().materials;
+    if (!first) throw new Error("no material");
+    const materials = [{ ...first, secondLife: "butts for legs" }];
+    const { screen } = await open({ material: { ...lot().material, code: first.code } }, (server) =>
+      server.answer(catalogue, things.room({ materials })),
+    );
+    expect(screen.text()).toContain("butts for legs");
   });
   test("says what nobody knows as unknown, not as nought", async () => {
     const { screen } = await open();

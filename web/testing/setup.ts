@@ -4,6 +4,7 @@ import { faults } from "./faults";
 
 /** Before each file of tests: modules are shared by all of them, hooks are each file's own. */
 disableAutoUnmount();
+faults.length = 0;
 // A screen that stays mounted would still hear the keys of the next test.
 enableAutoUnmount(afterEach);
 afterEach(() => {
