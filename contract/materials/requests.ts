@@ -40,7 +40,7 @@ export const materialPrices = endpoint({
   id: "materialPrices",
   method: "get",
   path: "/materials/prices",
-  summary: "What a base unit of each material costs: by its last delivery with a price, else by its first source",
+  summary: "What a base unit of each material costs: by its last delivery with a price, else by its cheapest source",
   room: "materials",
   permission: "see the room",
   params: none,

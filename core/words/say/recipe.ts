@@ -18,7 +18,7 @@ export function sayLine(step: RecipeStep, recipe: Pick<Recipe, "components">, ma
   const how = sayStep(step);
   switch (step.do) {
     case "seat":
-      return `mount the ${part}: ${of}${from}${how}`;
+      return `mount the ${part}: ${of}${how}`;
     case "wind":
       return `wind the ${part}: ${of}${from}${how}`;
     case "dress":
