@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useQuery } from "@pinia/colada";
 import { materialPrices } from "@kasten/contract/materials";
-import { costOf, judgeLeavingOut, judgeSubstitute, type Difference, type TakenAway } from "@kasten/core/needs";
+import { materialCostOf, judgeLeavingOut, judgeSubstitute, type Difference, type TakenAway } from "@kasten/core/needs";
 import { sayDifference, sentenceOf, takenAwaySentence } from "@kasten/core/sentences";
 import { allowedFor, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
 import { call } from "../http";
@@ -23,7 +23,7 @@ const prices = computed(() => new Map((known.data.value?.prices ?? []).map((p) =
 /** What its material costs more or less, for so many flies. */
 function cost(differences: readonly Difference[]): string {
   if (!known.data.value || differences.length === 0) return "";
-  const { cents, unpriced } = costOf(differences, prices.value);
+  const { cents, unpriced } = materialCostOf(differences, prices.value);
   const whole = Math.round(cents);
   const told = whole === 0 ? [] : [`${money(Math.abs(whole))} ${whole < 0 ? "less" : "more"} in material`];
   if (unpriced.length > 0) told.push(`nobody knows a price of ${unpriced.join(", ")}`);

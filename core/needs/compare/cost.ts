@@ -12,9 +12,12 @@ export interface CostDifference {
  *
  * @param differences of the same number of flies
  * @param prices coins for one base unit of each material, ≥ 0
- * @example costOf([{ material: "wire", before: 0, after: 2000, … }], new Map([["wire", 0.001]])).cents // 2
+ * @example materialCostOf([{ material: "wire", before: 0, after: 2000, … }], new Map([["wire", 0.001]])).cents // 2
  */
-export function costOf(differences: readonly Difference[], prices: ReadonlyMap<string, number>): CostDifference {
+export function materialCostOf(
+  differences: readonly Difference[],
+  prices: ReadonlyMap<string, number>,
+): CostDifference {
   const priced = differences.filter((d) => prices.has(d.material));
   const unpriced = differences.filter((d) => !prices.has(d.material)).map((d) => d.materialName);
   return {
