@@ -27,12 +27,14 @@ const GREETING_BEFORE = new RegExp(
 );
 /** A closing at the end of a line, before who signs. */
 const CLOSING_AFTER =
-  /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|gruß|mfg|lg|vg|danke)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
+  /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|(?:mit )?(?:freundlichen?|besten?|vielen?|lieben?) grü(?:ß|ss)en?|gruß|mfg|lg|vg|danke|yours(?: sincerely| faithfully| truly)?|sincerely)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
 
 const CLOSING =
   /^(?:(?:with\s+)?(?:many |kind |best |warm )?(?:thanks|regards|wishes)(?:\s+from\s+\p{L}+)?|thank you|thx|ta|cheers|all the best|best|sincerely|yours(?: \p{L}+)?|tight lines|see you|(?:mit )?(?:viele[nr]?|freundliche[nr]?|beste[nr]?|herzliche[nr]?|liebe[nr]?|schöne[nr]?) grü(?:ß|ss)en?|mfg|lg|vg|danke(?: schön)?|vielen dank|besten dank|gruß)(?!\p{L})[^\d]{0,60}$/iu;
 const HEAD =
   /^(?:ordered by|order date|contact|attn|attention|phone|tel|mobile|e-?mail|vat|bestellt von|ansprechpartner|telefon|from|to|cc|sent|date|subject|von|an|gesendet|datum|betreff|re|fw|fwd|aw|wg)\s*:/iu;
+/** What a mail is about; where nothing stands beneath, that is all it says. */
+const SUBJECT = /^(?:subject|betreff|re|fw|fwd|aw|wg)\s*:/iu;
 const QUOTED = /^>/;
 const SIGNATURE = /^(?:--|__)\s*$/;
 /** Words of courtesy: a sentence of nothing else says nothing about what is ordered. */
@@ -56,9 +58,14 @@ export const isCourteousWord = (word: string): boolean =>
   COURTESY.has(word.toLowerCase()) && !ALONE.has(word.toLowerCase());
 
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}']+/gu) ?? [];
+/** How the last lot was liked, or fished; and nothing about what is to come. */
+const PRAISE =
+  /^(?:(?:we|i|they|everybody|everyone|our \p{L}+|my \p{L}+)(?:'re|'m| (?:are|am|was|were))? (?:\p{L}+ ){0,2}(?:happy|pleased|delighted|satisfied|glad|thrilled) (?:with|about) (?:the |your |our |those |these )?(?:last|previous|first|recent)[^\d]{0,40}|(?:the |your |those )?(?:last|previous|first) (?:\p{L}+ ){1,3}(?:fished|sold|arrived|worked|went|did|was|were|came) (?:(?:very|really|so|all|just|quite) )?(?:well|fine|great|perfect(?:ly)?|safely|quickly|excellent|lovely|superb|wonderful|spot on))[.!]?$/iu;
 /** Whether a sentence is nothing but courtesy: no number, no sign, no word that could bear on the order. */
 export const isCourtesy = (text: string): boolean =>
-  wordsIn(text).length > 0 && !/\d|[#“”"]/.test(text) && wordsIn(text).every((w) => COURTESY.has(w));
+  wordsIn(text).length > 0 &&
+  !/\d|[#“”"]/.test(text) &&
+  (PRAISE.test(text.trim()) || wordsIn(text).every((w) => COURTESY.has(w)));
 
 /**
  * What of a mail is not the order: its head, greeting, what it quotes, its closing and the signature beneath.
@@ -69,8 +76,9 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
   const asides: Aside[] = [];
   const signed: Span[] = [];
   let isOver = false;
-  for (const whole of piecesOf(text, 0, /\n/g)) {
-    const why = whyAside(whole.text, isOver);
+  const wholes = piecesOf(text, 0, /\n/g);
+  for (const whole of wholes) {
+    const why = wholes.length === 1 && SUBJECT.test(whole.text) ? undefined : whyAside(whole.text, isOver);
     const line = why ? whole : withoutCourtesies(whole, asides);
     if (why === "closing") isOver = true;
     if (why === "closing") signed.push(line);

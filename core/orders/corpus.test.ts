@@ -5,6 +5,7 @@ import { isWhole, readOrder, wishWords } from ".";
 import { anotherCatalogue } from "./corpus/another";
 import { catalogue } from "./corpus/catalogue";
 import type { Catalogue } from "./types";
+import { findWish } from "./wishes";
 
 /** Texts as shops write them; below each what must come out: its lines and heading, or what is asked. */
 const textsOf = (file: string): { text: string; wanted: string[] }[] =>
@@ -25,6 +26,7 @@ const files: [string, Catalogue][] = [
   ),
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
+  ["counter.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {
@@ -43,6 +45,26 @@ describe.each(files)("orders as they are written: %s", (file, book) => {
     const got = outcome(text, book);
     if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
     else expect(got).toEqual(wanted);
+  });
+});
+
+describe("what is wished", () => {
+  const all = files.flatMap(([file, book]) => textsOf(file).map(({ text }) => ({ text, book })));
+  const overlaps = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
+
+  test.each(all)("is read as a wish or asked about, never set aside: $text", ({ text, book }) => {
+    const order = readOrder(text, book);
+    const kept = order.lines.flatMap((l) => [...l.understood, ...l.doubts, ...l.wishes]);
+    const seen = [...kept, ...order.understood, ...order.doubts, ...order.asides.filter((a) => a.why !== "courtesy")];
+    let left = text;
+    for (let wish = findWish(left, 0); wish; wish = findWish(left, 0)) {
+      const { at, words } = wish;
+      expect(
+        seen.some((s) => overlaps(s.at, at)),
+        words,
+      ).toBe(true);
+      left = left.slice(0, at[0]) + " ".repeat(at[1] - at[0]) + left.slice(at[1]);
+    }
   });
 });
 

@@ -37,11 +37,13 @@ const asksOnlyWhatIsBeneath = (line: ReadLine): boolean => line.doubts.every((d)
 const isName = (line: ReadLine): boolean =>
   line.pattern !== undefined && line.flies === undefined && isNamed(line) && asksOnlyWhatIsBeneath(line);
 
-/** A quantity that lacks a size or colour, and is just what the lines beneath come to. */
+/** A quantity that lacks a size or colour, and is just what the lines beneath come to, none of another size. */
 const isTotal = (line: ReadLine, own: readonly ReadLine[]): boolean =>
+  own.length > 1 &&
   line.flies !== undefined &&
   line.doubts.length > 0 &&
   asksOnlyWhatIsBeneath(line) &&
+  own.every((l) => line.size === undefined || l.size === undefined || l.size === line.size) &&
   own.every((l) => l.flies !== undefined) &&
   own.reduce((sum, l) => sum + (l.flies ?? 0), 0) === line.flies;
 
@@ -53,6 +55,25 @@ const isSum = (line: ReadLine, all: readonly ReadLine[]): boolean =>
   all.reduce((sum, l) => sum + (l === line ? 0 : (l.flies ?? 0)), 0) === line.flies;
 const SUM =
   /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})|(?<!\p{L})(?:(?:in )?total|altogether|in all|insgesamt|gesamt)\s*:?\s*$/iu;
+
+/**
+ * “3 dz in 16 and 3 dz in 18, amber”: a colour behind the comma that ends a list is that of all its lines, where they
+ * lack one.
+ *
+ * @param lines those of one statement, in its order
+ */
+export function giveBack(lines: readonly ReadLine[], text: string): void {
+  const last = lines.at(-1);
+  const colour = last?.understood.find((u) => u.field === "variant");
+  if (!last || !colour || !/,\s*(?:all\s+|alle\s+)?(?:in\s+)?$/iu.test(text.slice(0, colour.at[0]))) return;
+  const isLacking = (l: ReadLine): boolean =>
+    l.pattern === last.pattern && l.variant === undefined && l.doubts.some((d) => d.code === "WHICH_COLOUR");
+  if (!lines.slice(0, -1).every(isLacking)) return;
+  for (const l of lines.slice(0, -1)) {
+    l.variant = last.variant;
+    l.doubts = l.doubts.filter((d) => d.code !== "WHICH_COLOUR");
+  }
+}
 
 function giveOn(heading: ReadLine, line: ReadLine): void {
   line.wishes = [...heading.wishes, ...line.wishes];

@@ -7,26 +7,34 @@ import { comesIn, sizeOf, takeSizes, type SizesRead } from "./sizes";
 import { runsOf, type Stretch } from "./stretch";
 import { wordsOf, type Span } from "./spans";
 import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
-import { findWish } from "./wishes";
+import { findWish, keptAsWish } from "./wishes";
 
 /** A fly that comes with and without weight, as it is asked for without. */
 const WITHOUT_WEIGHT =
   /(?<!\p{L})(?<!(?:not?|nicht|kein\p{L}*)\s+(?:the\s+|die\s+)?)(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
+/** The same, of a fly whose weight is its bead. */
+const WITHOUT_BEAD =
+  /(?<!\p{L})(?:(?:no|without(?: an?)?|w\/o) beads?|beadless|ohne (?:perle|kopf|goldkopf))(?!\p{L})/iu;
+const isUnweighted = ({ name }: Named): boolean => /^un-?weighted$/i.test(name);
+const JOINS = /^(?:and|und|&|\+|with|mit)$/iu;
 /** Some of what was said before, not as many more: how the rest stands has to be said. */
 const PART_OF =
   /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
 /** “the same but in 16” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
-const EACH = /(?<!\p{L})(?:each|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+/** “in tan, same size” */
+const SAME_SIZE =
+  /(?<!\p{L})(?:(?:in|of)\s+)?(?:the\s+)?same\s+sizes?(?!\p{L})|(?<!\p{L})(?:(?:in\s+)?(?:der)?selben|gleichen?)\s+größe(?!\p{L})/iu;
+const EACH = /(?<!\p{L})(?:each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?(?: between| across| over)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */
 const HALF_AND =
-  /(?<!\p{L})(?:half|hälfte)(?=\s+(?:of\s+them\s+)?(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 const FILLER =
-  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
 const MOST_ANSWERS = 4;
 /** Words that say how a quantity goes with what follows: they are never part of a name. */
 const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
@@ -62,6 +70,7 @@ export class ItemReader {
     if (quantity) this.takeQuantity(stretch, quantity, line);
     const draft: Draft = { line, isNamed: false, sizes: undefined, colours: [], formSaid: false };
     this.takePattern(stretch, draft);
+    if (draft.pattern) this.takeBeadless(stretch, draft, draft.pattern);
     this.takeWishes(stretch, line);
     stretch.take(SAME_BUT);
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
@@ -71,7 +80,7 @@ export class ItemReader {
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
     this.takeQuantityless(stretch, draft, quantity);
     draft.sizes = takeSizes(stretch, draft.pattern?.sizes);
-    this.settleSize(draft);
+    this.settleSize(stretch, draft, quantity?.isPart === true);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
     this.settleColour(stretch, draft);
     this.askRest(stretch, draft);
@@ -193,11 +202,13 @@ export class ItemReader {
 
   /** Weight forms and colours by their names; several colours of one quantity are several lines. */
   private takeNames(stretch: Stretch, draft: Draft, pattern: Pattern): void {
-    const form = this.takeName(stretch, draft.line, "form", pattern.forms);
+    const form = draft.formSaid ? undefined : this.takeName(stretch, draft.line, "form", pattern.forms);
     if (form) {
       draft.line.form = form.id;
       draft.formSaid = true;
     }
+    const joint = this.takeJoint(stretch, draft.line, pattern.variants);
+    if (joint) draft.colours.push(joint);
     for (;;) {
       const colour = this.takeName(stretch, draft.line, "variant", pattern.variants);
       if (!colour) break;
@@ -206,8 +217,40 @@ export class ItemReader {
     this.settleForm(draft, pattern);
   }
 
+  /** “no bead”, of a fly that comes with one and without weight: the weight, not a wish beside it. */
+  private takeBeadless(stretch: Stretch, draft: Draft, { forms }: Pattern): void {
+    const light = forms.find(isUnweighted);
+    if (!light || !forms.some((f) => /(?<!\p{L})bead/iu.test(f.name))) return;
+    const said = stretch.take(WITHOUT_BEAD);
+    if (!said) return;
+    draft.line.form = light.id;
+    draft.formSaid = true;
+    draft.line.understood.push({ field: "form", at: said.at, label: light.name });
+  }
+
+  /** “white and red” for the colour “white/red”, where they are not two colours of the fly. */
+  private takeJoint(stretch: Stretch, line: ReadLine, variants: readonly Named[]): Named | undefined {
+    const known = new Set(variants.map((v) => fold(v.name)));
+    for (const v of variants) {
+      const parts = v.name.split(/\s*(?:\/|&|\+|(?<!\p{L})(?:and|with)(?!\p{L}))\s*/iu);
+      if (parts.length !== 2 || parts.every((p) => known.has(fold(p)))) continue;
+      const words = stretch.words();
+      const at = words.findIndex(
+        (w, i) =>
+          fold(plainColour(w.text)) === fold(parts[0] ?? "") &&
+          JOINS.test(words[i + 1]?.text ?? "") &&
+          fold(plainColour(words[i + 2]?.text ?? "")) === fold(parts[1] ?? ""),
+      );
+      if (at < 0) continue;
+      takeWords(stretch, words.slice(at, at + 3));
+      line.understood.push({ field: "variant", at: rangeOf(words.slice(at, at + 3)), label: v.name });
+      return v;
+    }
+    return undefined;
+  }
+
   private takeName(stretch: Stretch, line: ReadLine, field: "variant" | "form", names: Named[]): Named | undefined {
-    const light = field === "form" ? names.find((n) => /^un-?weighted$/i.test(n.name)) : undefined;
+    const light = field === "form" ? names.find(isUnweighted) : undefined;
     const said = light && stretch.take(WITHOUT_WEIGHT);
     if (light && said) {
       line.understood.push({ field, at: said.at, label: light.name });
@@ -241,7 +284,7 @@ export class ItemReader {
     if (carried === undefined || carried === usual?.id || !draft.isNamed || !usual) return;
     const names = [pattern.forms.find((f) => f.id === carried)?.name ?? carried, usual.name];
     const details = { pattern: pattern.name, before: names[0] ?? "", usual: usual.name };
-    const end = draft.line.at[1];
+    const end = endOf(draft.line);
     this.ask(
       draft.line,
       "form",
@@ -268,18 +311,21 @@ export class ItemReader {
   }
 
   /** “3 dz in slate, one in amber”: another colour or weight of the same fly is of the same size. */
-  private sizeCarried({ line, pattern, colours, formSaid, isNamed }: Draft): string | undefined {
+  private sizeCarried({ line, pattern, colours, formSaid, isNamed }: Draft, isSaid: boolean): string | undefined {
     const { before } = this;
+    if (isSaid && before && (pattern === undefined || before.size === undefined || comesIn(before.size, pattern.sizes)))
+      return before.size;
     const isCounted = line.flies !== undefined || line.doubts.some((d) => d.code === "DOZENS_OR_FLIES");
     if (isNamed || !pattern || before?.pattern !== pattern.id || !isCounted) return undefined;
     const isOther = (colours[0] !== undefined && colours[0].id !== before.variant) || formSaid;
     return isOther ? before.size : undefined;
   }
 
-  private settleSize(draft: Draft): void {
+  private settleSize(stretch: Stretch, draft: Draft, isPart: boolean): void {
     const { line, pattern, sizes } = draft;
     const within = pattern ? [pattern.sizes.from, pattern.sizes.to].filter(Boolean) : [];
-    const carriedOn = sizes ? undefined : this.sizeCarried(draft);
+    const isSame = !sizes && stretch.take(SAME_SIZE) !== undefined;
+    const carriedOn = sizes ? undefined : this.sizeCarried(draft, isPart || isSame);
     if (carriedOn !== undefined) {
       line.size = carriedOn;
       return;
@@ -287,7 +333,7 @@ export class ItemReader {
     if (!sizes) {
       const details = pattern ? { pattern: pattern.name, ...pattern.sizes } : {};
       const answers = within.map((s) => ({ label: s, text: ` ${s} ` }));
-      this.ask(line, "size", [line.at[1], line.at[1]], { code: "WHICH_SIZE", details }, answers);
+      this.ask(line, "size", [endOf(line), endOf(line)], { code: "WHICH_SIZE", details }, answers);
       return;
     }
     const [size] = sizes.sizes;
@@ -320,7 +366,7 @@ export class ItemReader {
     this.ask(
       line,
       "variant",
-      [line.at[1], line.at[1]],
+      [endOf(line), endOf(line)],
       { code: "WHICH_COLOUR", details: { pattern: pattern.name } },
       answers,
     );
@@ -346,10 +392,7 @@ export class ItemReader {
     this.ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words } }, [
       ...findClose(words, names, 0.78),
       ...(customers.length <= 3 ? customers.map((c) => ({ label: c.name, text: c.name })) : []),
-      // Numbers are no wish: they are a quantity or a size that was not read.
-      ...((words.match(/\d+/g)?.length ?? 0) > 1 || OF_QUANTITY.test(words)
-        ? []
-        : [{ label: "keep it as a wish", text: asWish(words) }]),
+      ...keptAsWish(words),
     ]);
   }
 
@@ -426,15 +469,11 @@ function aside(free: Span[], sizes: Pattern["sizes"] | undefined): Span | undefi
   return others.length === 1 ? others[0] : undefined;
 }
 
-/** Words that say how much. */
-const OF_QUANTITY =
-  /(?<!\p{L})(?:half|halves|quarters?|thirds?|double|rest|remainder|hälfte|viertel|drittel|rest)(?!\p{L})/iu;
-/** Words as a wish: in quotation marks, and with none of their own. */
-const asWish = (words: string): string => `“${words.replace(/[“”"„]/g, "")}”`;
-
 /** A barb wish holds for the next size of the same fly too. */
 const carried = (before: ReadLine | undefined, line: ReadLine): ReadLine["wishes"] =>
   line.wishes.some((w) => w.kind === "barbless") ? [] : (before?.wishes.filter((w) => w.kind === "barbless") ?? []);
+/** Where the words of a line end: before the mark that ends its sentence. */
+const endOf = ({ text, at }: ReadLine): number => at[1] - (/[\s.!?]+$/.exec(text)?.[0].length ?? 0);
 /** A word that must not be passed over. */
 const isOpen = (word: Span): boolean =>
   !FILLER.test(word.text) && !isCourteousWord(word.text) && /[\p{L}\d]/u.test(word.text);

@@ -21,6 +21,8 @@ export interface Quantity {
   at: [number, number];
   flies?: number;
   doubt?: Doubt;
+  /** One of those that a quantity before them is made of. */
+  isPart?: boolean;
 }
 type Groups = (string | undefined)[];
 interface Way {
@@ -70,9 +72,11 @@ const ways: Way[] = [
     needs: /[-–]|to|or|bis|oder/iu,
     pattern: rule(String.raw`(${NUMBER})\s*(?:-|–|to|or|bis|oder)\s*(${NUMBER})\s*(${DOZEN}|${PIECE})`),
     // “12 - 3 dz” is a size and how many of it, as a list has them.
+    // Nor does “12 - 36 flies” leave three times as many open.
     fits: (g) => {
-      const [size, dozens] = [numberOf(g[1] ?? "") ?? 0, numberOf(g[2] ?? "") ?? 0];
-      return !(/\s[-–]\s/.test(g[0] ?? "") && size >= LEAST_SIZE && size % 2 === 0 && dozens < size);
+      const [size, count] = [numberOf(g[1] ?? "") ?? 0, numberOf(g[2] ?? "") ?? 0];
+      const isFar = count < size || (count >= 2 * size && count % 12 === 0);
+      return !(/\s[-–]\s/.test(g[0] ?? "") && size >= LEAST_SIZE && size % 2 === 0 && isFar);
     },
     read: (g, words) =>
       ask({ code: "TWO_NUMBERS", details: { words } }, ...[g[1], g[2]].map((n) => `${n ?? ""} ${g[3] ?? ""}`)),
@@ -162,6 +166,9 @@ const LEAST_SIZE = 8;
 const times = (...numbers: (number | undefined)[]): number =>
   numbers.reduce<number>((product, n) => product * (n ?? NaN), 1);
 
+/** Whether a quantity is said in dozens. */
+export const isInDozens = (words: string): boolean => new RegExp(DOZEN, "iu").test(words);
+
 /** Every quantity that a text states with its unit, in order, none within another. */
 export function quantitiesIn(text: string, start: number, catalogue: Catalogue): Quantity[] {
   const found: Quantity[] = [];
@@ -198,7 +205,7 @@ const AS_MANY =
  */
 function carriedOn(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
   const [first] = found;
-  if (!first || !new RegExp(DOZEN, "iu").test(text.slice(first.at[0] - start, first.at[1] - start))) return [];
+  if (!first || !isInDozens(text.slice(first.at[0] - start, first.at[1] - start))) return [];
   const { colours, byNoun } = wordsOfFlies(catalogue.patterns);
   const named = fold(text)
     .split(" ")
@@ -215,15 +222,18 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
 }
 interface FlyWords {
   colours: Set<string>;
+  /** The words of their weights. */
+  forms: Set<string>;
   byNoun: Map<string, Catalogue["patterns"]>;
 }
 /** Colours and nouns of a book's flies, gathered once. */
 const flyWords = new WeakMap<Catalogue["patterns"], FlyWords>();
-function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
+export function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
   const known = flyWords.get(patterns);
   if (known) return known;
   const colours = new Set(patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
-  const made = { colours, byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? "") };
+  const forms = new Set(patterns.flatMap((p) => p.forms.flatMap((f) => fold(f.name).split(" "))));
+  const made = { colours, forms, byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? "") };
   flyWords.set(patterns, made);
   return made;
 }

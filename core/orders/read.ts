@@ -1,9 +1,10 @@
+import { brokenDown } from "./breakdown";
 import { findDay } from "./dates";
 import { isCourteousWord, isCourtesy, isReference, setAside } from "./asides";
 import { Heading } from "./heading";
 import { ItemReader } from "./item";
 import { settleDays, type Statement } from "./days";
-import { headingsIn } from "./headings";
+import { giveBack, headingsIn } from "./headings";
 import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import { dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
@@ -12,16 +13,16 @@ import { piecesOf, type Span } from "./spans";
 import { runsOf, Stretch } from "./stretch";
 import { tablesIn, type Table } from "./table";
 import type { Catalogue, Doubt, ReadLine, ReadOrder, Wish } from "./types";
-import { findWish } from "./wishes";
+import { findQuoted, findWish, keptAsWish } from "./wishes";
 
 const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 const SENTENCE =
-  /(?<!(?:^|[\s\d])(?:dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
+  /(?<!(?:^|[\s\d])(?:ea|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
 const CLAUSE =
-  /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)/gu;
+  /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
 /** “The same in 16”: as many as before. */
 const SAME_IN =
-  /^\s*(?:and\s+|und\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit)\s/iu;
+  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit)\s/iu;
 const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pcs|pieces|stück|stk|gross|x\s*\d|[½¼¾+]|th\b|st\b|nd\b|rd\b|\.\s?\d|-\d\d|[-–]\s*\d+\s*(?:dz|doz)|\s\d\/\d|(?:jan|feb|mar|mär|apr|may|mai|jun|jul|aug|sep|oct|okt|nov|dec|dez)))`;
 /** A comma ends a part, but not within a number, and not within a list of sizes. */
 const COMMA = new RegExp(
@@ -97,7 +98,16 @@ class OrderReader {
     const marker = MARKER.exec(line.text)?.[0].length ?? 0;
     const before = this.order.lines.length;
     for (const sentence of piecesOf(line.text.slice(marker), line.start + marker, SENTENCE))
-      for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE)) this.readClause(clause, before);
+      for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE))
+        for (const part of this.headed(clause)) this.readClause(part, before);
+  }
+
+  /** “Everything barbless: …”: what is wished of all stands before the colon, and is read for itself. */
+  private headed(clause: Span): Span[] {
+    const colon = /:\s/.exec(clause.text)?.index ?? -1;
+    const head = clause.text.slice(0, Math.max(0, colon));
+    if (/\d/.test(head) || !findWish(head, 0) || this.namesFlyIn(head)) return [clause];
+    return piecesOf(clause.text, clause.start, /(?<=^[^:]*):\s/g);
   }
 
   /** @param before how many lines the order had before this line of the text */
@@ -109,6 +119,11 @@ class OrderReader {
 
   private readStatement(clause: Span, before: number): void {
     if (this.askOtherOrder(clause)) return;
+    const same = this.sameAhead(clause);
+    if (same) {
+      for (const part of same) this.readStatement(part, before);
+      return;
+    }
     const stretch = new Stretch(clause.text, clause.start);
     for (const chunk of commaParts(clause.text, clause.start))
       if (quantitiesIn(chunk.text, chunk.start, this.catalogue).length === 0 && this.heading.takeWhole(chunk))
@@ -123,13 +138,42 @@ class OrderReader {
       return;
     }
     if (quantities.length > 0) {
-      const parts = this.parted(stretch, quantities);
+      const parts = this.parted(stretch, this.inParts(stretch, quantities));
+      const from = this.order.lines.length;
       for (const [part, quantity] of parts) this.readItem(part, quantity);
+      const made = this.order.lines.slice(from);
+      giveBack(made, this.text);
+      if (parts[0]?.[1].isPart) wishedOfAll(made, this.text);
       const end = parts.at(-1)?.[0].end ?? stretch.end;
       for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) this.readLoose(chunk, before);
       return;
     }
     for (const chunk of commaParts(stretch.left, stretch.start)) this.readLoose(chunk, before);
+  }
+
+  /** “and the same in 16, 4 dz Slate Wisp 12”: the same ends where the part begins that tells another fly's number. */
+  private sameAhead({ text, start, end }: Span): [Span, Span] | undefined {
+    if (!SAME_IN.test(text)) return undefined;
+    const [first] = quantitiesIn(text, start, this.catalogue);
+    const holder = first && commaParts(text, start).find((c) => c.end > first.at[0]);
+    if (!first || !holder) return undefined;
+    const from =
+      holder.start > start && /\p{L}/u.test(text.slice(0, holder.start - start)) ? holder.start : first.at[0];
+    const rest = { text: text.slice(from - start), start: from, end };
+    if (from <= start || !this.namesFlyIn(rest.text)) return undefined;
+    const own = text.slice(0, from - start).replace(/(?:[\s,]|\s(?:and|und|plus|also))+$/iu, "");
+    return [{ text: own, start, end: start + own.length }, rest];
+  }
+
+  /** The quantities of a statement; one that is broken down is taken out, and its parts count in its stead. */
+  private inParts(stretch: Stretch, quantities: Quantity[]): Quantity[] {
+    const [total] = quantities;
+    const parts = brokenDown(stretch.left, stretch.start, quantities, this.catalogue);
+    if (!parts || !total || total.flies === undefined) return quantities;
+    if (this.namesFlyIn(stretch.left.slice((parts[0]?.at[1] ?? stretch.end) - stretch.start))) return quantities;
+    stretch.takeOut(total.at);
+    this.order.understood.push({ field: "quantity", at: total.at, label: `${dozensText(total.flies)} in all` });
+    return parts;
   }
 
   /** A line; what is wished of “all” behind the last one is wished of every line so far. */
@@ -247,6 +291,7 @@ class OrderReader {
   /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
   private readLoose(chunk: Span, before: number): void {
     const stretch = new Stretch(chunk.text, chunk.start);
+    this.takeQuoted(stretch, before);
     if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
     if (this.takeWish(stretch, before)) return;
     if (this.takeDatedWish(chunk, before) || this.takeFormOfAll(stretch)) return;
@@ -258,6 +303,7 @@ class OrderReader {
     if (this.readParts(chunk)) return;
     this.heading.takeWithin(stretch);
     this.heading.takeSeason(stretch);
+    if (this.takeWish(stretch, before)) return;
     const at: [number, number] = [chunk.start, chunk.end];
     const rest = stretch.words();
     if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
@@ -321,9 +367,25 @@ class OrderReader {
   private takeWish(stretch: Stretch, before: number): boolean {
     const wish = findWish(stretch.left, stretch.start);
     if (!wish) return false;
-    stretch.takeOut(wish.at);
-    const rest = stretch.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
+    const beside = new Stretch(stretch.text, stretch.start);
+    beside.left = stretch.left;
+    beside.takeOut(wish.at);
+    const rest = beside.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
     if (rest.length > 0) return false;
+    stretch.takeOut(wish.at);
+    this.wishFor(wish, before);
+    return true;
+  }
+
+  /** Words in quotation marks are a wish, whatever stands beside them. */
+  private takeQuoted(stretch: Stretch, before: number): void {
+    for (let wish = findQuoted(stretch); wish; wish = findQuoted(stretch)) {
+      stretch.takeOut(wish.at);
+      this.wishFor(wish, before);
+    }
+  }
+
+  private wishFor(wish: Wish, before: number): void {
     const of = this.order.lines.slice(before);
     this.order.understood.push({ field: "wish", at: wish.at, label: `wish: ${wish.words}` });
     if (wish.policy) {
@@ -332,7 +394,6 @@ class OrderReader {
       if (of.length === 0) this.wishes.push(wish);
     } else if (of.length > 0) for (const line of of) line.wishes = [...line.wishes, wish];
     else this.wishes.push(wish);
-    return true;
   }
 
   /** It speaks of an order that is there: that one has to be opened. */
@@ -380,13 +441,21 @@ class OrderReader {
       return;
     }
     const looksLikeDay = /\d/.test(chunk.text) && this.order.lines.length > 0 && chunk.text.length < 24;
-    const keep: Doubt["candidates"] = [{ label: "keep it as a wish", text: `“${chunk.text.replace(/[“”"]/g, "")}”` }];
     this.order.doubts.push(
       looksLikeDay
         ? { field: "due", code: "NOT_A_DAY", details, at, candidates: [] }
-        : { field: "rest", code: "NOT_UNDERSTOOD", details, at, candidates: keep },
+        : { field: "rest", code: "NOT_UNDERSTOOD", details, at, candidates: keptAsWish(chunk.text) },
     );
   }
+}
+/** What is wished before the parts of a quantity, or behind the last and a comma, is wished of all of them. */
+function wishedOfAll(lines: ReadLine[], text: string): void {
+  const [first, last] = [lines[0], lines.at(-1)];
+  if (!first || !last || first === last) return;
+  const begins = first.understood.find((u) => u.field === "quantity")?.at[0] ?? 0;
+  const ahead = first.wishes.filter((w) => w.at[1] <= begins);
+  const behind = last.wishes.filter((w) => /,\s*(?:all\s+|alle\s+)?$/iu.test(text.slice(0, w.at[0])));
+  for (const line of lines) line.wishes = [...new Set([...line.wishes, ...ahead, ...behind])];
 }
 /** Parts between commas, but for those within brackets. */
 const commaParts = (text: string, start: number): Span[] =>
@@ -402,7 +471,7 @@ const beginOf = (stretch: Stretch, q: Quantity): number => {
   return q.at[0] - (each?.[0].length ?? 0);
 };
 const COURTEOUS =
-  /^(?:please|bitte|thanks|and|und|all|alle|them|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible)$/iu;
+  /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible)$/iu;
 
 /**
  * Read an order as it is typed or pasted: one line, a list, a sheet's rows, a mail.

@@ -45,7 +45,7 @@ const headRole = (cell: string): Role | undefined =>
 
 const SEPARATORS = ["\t", "|"] as const;
 /** Signs that part statements too: they make a sheet only beneath a head. */
-const HEADED = [";", ","] as const;
+const HEADED = [";", ",", " / "] as const;
 const WHOLE = /^\d{1,4}$/;
 const MONEY = /^(?:[€$£]\s?)?\d+[.,]\d{2}\s?(?:[€$£]|eur)?$/i;
 

@@ -1,4 +1,4 @@
-import type { Policy, Wish, WishKind } from "./types";
+import type { Doubt, Policy, Wish, WishKind } from "./types";
 
 const PART =
   "tails?|hackles?|wings?|ribs?|ribbing|bod(?:y|ies)|thorax|collars?|heads?|beads?|legs?|eyes?|cheeks?|flash|tags?|butts?|throats?|toppings?|schwanz|schwänzchen|kopf|körper|hechel|flügel|rippung|augen|beine|perle";
@@ -100,7 +100,22 @@ export function findWish(left: string, start: number): Wish | undefined {
     const at: [number, number] = [start + m.index, start + m.index + m[0].length];
     return { at, words: m[0].trim(), kind, ...(policy && { policy }) };
   }
+  return findQuoted({ left, start });
+}
+
+/** The next words in quotation marks. */
+export function findQuoted({ left, start }: { left: string; start: number }): Wish | undefined {
   const own = /[“"„]([^”"“\n\uE000]{1,200})[”"“]/u.exec(left);
   if (!own) return undefined;
   return { at: [start + own.index, start + own.index + own[0].length], words: (own[1] ?? "").trim(), kind: "own" };
 }
+
+/** Words that say how much. */
+const OF_QUANTITY =
+  /(?<!\p{L})(?:half|halves|quarters?|thirds?|double|rest|remainder|hälfte|viertel|drittel|rest)(?!\p{L})/iu;
+
+/** The answer that keeps words as a wish; numbers are none: they are a quantity or a size that was not read. */
+export const keptAsWish = (words: string): Doubt["candidates"] =>
+  (words.match(/\d+/g)?.length ?? 0) > 1 || OF_QUANTITY.test(words)
+    ? []
+    : [{ label: "keep it as a wish", text: `“${words.replace(/[“”"„]/g, "")}”` }];

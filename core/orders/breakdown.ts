@@ -1,0 +1,57 @@
+import { fold } from "./nearest";
+import { NUMBER, numberOf } from "./numbers";
+import { isInDozens, wordsOfFlies, type Quantity } from "./quantity";
+import { plainColour } from "./names";
+import type { Catalogue } from "./types";
+
+/** Says that what follows is what the quantity before it is made of. */
+const MADE_OF =
+  /[(:=]|(?<!\p{L})(?:namely|being|made up|split|divided|i\.?e\.?|that is|davon|darunter|of which|of them|nämlich|und zwar|aufgeteilt)(?!\p{L})/iu;
+const SIZE_AHEAD = String.raw`(?:in\s+|of\s+)?(?:the\s+)?(?:sizes?\s*|#|no\.?\s*|gr\.?\s*)?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
+/** A number without a unit before a word, or before “in 14”. */
+const BARE = new RegExp(
+  String.raw`(?<![\p{L}\d#/.,½¼¾-])(${NUMBER})\s+(?:(?:x|×|in|of)\s+)?(?:the\s+)?(?:(\p{L}{3,})|(?<=\s(?:in|x|×|of)\s+(?:the\s+)?)(?=${SIZE_AHEAD}))`,
+  "giu",
+);
+
+/**
+ * “6 dz Copper Lodger 14: 3 olive, 3 rust”: a quantity and what it is made of, when that adds up to it and says what
+ * the quantity itself leaves open, or stands in brackets or behind a colon.
+ *
+ * @param quantities those of the text, in its order; the first is the one that is broken down
+ * @returns its parts in its place, or undefined when it is none
+ */
+export function brokenDown(
+  text: string,
+  start: number,
+  quantities: readonly Quantity[],
+  catalogue: Catalogue,
+): Quantity[] | undefined {
+  const [total, ...behind] = quantities;
+  if (total?.flies === undefined || behind.some((q) => q.flies === undefined)) return undefined;
+  const inDozens = isInDozens(text.slice(total.at[0] - start, total.at[1] - start));
+  const { colours, forms } = wordsOfFlies(catalogue.patterns);
+  const isColour = (word: string): boolean => colours.has(fold(plainColour(word)));
+  const bare = [...text.matchAll(BARE)].flatMap((m): Quantity[] => {
+    const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
+    const flies = (numberOf(m[1] ?? "") ?? NaN) * (inDozens ? 12 : 1);
+    const isNew = at[0] > total.at[1] && !behind.some((q) => q.at[0] < at[1] && at[0] < q.at[1]);
+    const isPart = m[2] === undefined || isColour(m[2]) || forms.has(fold(plainColour(m[2])));
+    return isNew && isPart && Number.isInteger(flies) && flies < (total.flies ?? 0) ? [{ at, flies }] : [];
+  });
+  const parts = [...behind, ...bare].sort((a, b) => a.at[0] - b.at[0]);
+  const [first] = parts;
+  if (!first || parts.length < 2) return undefined;
+  if (parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) !== total.flies) return undefined;
+  const before = text.slice(total.at[1] - start, first.at[0] - start);
+  const after = parts.map((p, i) => text.slice(p.at[1] - start, (parts[i + 1]?.at[0] ?? start + text.length) - start));
+  const leavesOpen = (isWord: (word: string) => boolean): boolean => {
+    const says = (of: string): boolean => (of.match(/[\p{L}-]+/gu) ?? []).some(isWord);
+    return after.every(says) && !says(before);
+  };
+  const isOpen = leavesOpen(isColour) || leavesOpen((word) => forms.has(fold(plainColour(word))));
+  const isSized = after.every((a) => /(?<!\p{L})(?:in|size|#)\s*#?\d/iu.test(a)) && !/\d/.test(before);
+  const isMarked = MADE_OF.test(before);
+  if (bare.length > 0 && !inDozens && !isMarked) return undefined;
+  return isMarked || isOpen || isSized ? parts.map((p) => ({ ...p, isPart: true })) : undefined;
+}
