@@ -22,7 +22,9 @@ const GREETING_BEFORE = new RegExp(
     "sehr [Gg]eehrte[rs]?",
   ]
     .map((w) => `[${w.charAt(0).toUpperCase()}${w.charAt(0)}]${w.slice(1)}`)
-    .join("|")})(?:\\s+(?:Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?\\p{Lu}[\\p{L}'-]*){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
+    .join(
+      "|",
+    )})(?:\\s+(?:Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?(?:\\p{Lu}[\\p{L}'-]*|team|all|everyone|everybody|there|folks|both|again|zusammen)){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
   "u",
 );
 /** A closing at the end of a line, before who signs. */
@@ -45,7 +47,7 @@ const COURTESY = new Set(
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
     "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
-    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed confirm confirmation confirmed acknowledge receipt phone telephone mail email spoke speaking earlier per conversation chat stock restock running low down supplies cheers anytime on by we'll i'll you'd it's he he'd she she'd they they'd sold out ran manage team top-up restocking tie make supply book reserve arrange prepare provide organise organize possible possibly maybe kindly myself ourselves customers guests clients boat everyone people once quickly really just ta thx nochmal nochmals wieder love perfect ideal ideally great bräuchte bräuchten brauchten whenever soonest convenience bestätigen bestätigung telefon anbei"
+    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed confirm confirmation confirmed acknowledge receipt phone telephone mail email spoke speaking earlier per conversation chat stock restock running low down supplies cheers anytime on by we'll i'll you'd it's he he'd she she'd they they'd sold out ran manage team top-up restocking tie make supply book reserve arrange prepare provide organise organize possible possibly maybe kindly myself ourselves customers guests clients customer needs ok okay boat everyone people once quickly really just ta thx nochmal nochmals wieder love perfect ideal ideally great bräuchte bräuchten brauchten whenever soonest convenience bestätigen bestätigung telefon anbei"
   ).split(" "),
 );
 

@@ -24,6 +24,7 @@ const files: [string, Catalogue][] = [
   ...["before.txt", "after.txt", "spoken.txt", "last.txt", "fresh.txt", "shops.txt"].map(
     (file): [string, Catalogue] => [file, catalogue],
   ),
+  ["desk.txt", catalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -1,4 +1,5 @@
-import type { ReadLine, ReadOrder } from "./types";
+import { comesIn } from "./sizes";
+import type { Catalogue, ReadLine, ReadOrder } from "./types";
 
 /** Whether a line names its fly itself, or goes on with that of the line before. */
 const isNamed = (line: ReadLine): boolean => line.understood.some((u) => u.field === "pattern");
@@ -57,21 +58,55 @@ const SUM =
   /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})|(?<!\p{L})(?:(?:in )?total|altogether|in all|insgesamt|gesamt)\s*:?\s*$/iu;
 
 /**
- * “3 dz in 16 and 3 dz in 18, amber”: a colour behind the comma that ends a list is that of all its lines, where they
- * lack one.
+ * “3 dz in 16 and 3 dz in 18, amber”, “2 dz 12s, 2 dz 14s in Slate Wisp”: what ends a list is said of all its lines,
+ * where they lack it.
  *
  * @param lines those of one statement, in its order
  */
-export function giveBack(lines: readonly ReadLine[], text: string): void {
+export function giveBack(lines: readonly ReadLine[], text: string, { patterns }: Catalogue): void {
   const last = lines.at(-1);
-  const colour = last?.understood.find((u) => u.field === "variant");
-  if (!last || !colour || !/,\s*(?:all\s+|alle\s+)?(?:in\s+)?$/iu.test(text.slice(0, colour.at[0]))) return;
+  if (!last) return;
+  const others = lines.slice(0, -1);
+  givePattern(others, last, patterns);
+  const colour = last.understood.find((u) => u.field === "variant");
+  if (!colour || !/,\s*(?:all\s+|alle\s+)?(?:in\s+)?$/iu.test(text.slice(0, colour.at[0]))) return;
   const isLacking = (l: ReadLine): boolean =>
     l.pattern === last.pattern && l.variant === undefined && l.doubts.some((d) => d.code === "WHICH_COLOUR");
-  if (!lines.slice(0, -1).every(isLacking)) return;
-  for (const l of lines.slice(0, -1)) {
+  if (!others.every(isLacking)) return;
+  for (const l of others) {
     l.variant = last.variant;
     l.doubts = l.doubts.filter((d) => d.code !== "WHICH_COLOUR");
+  }
+}
+
+/** The fly that the last line names behind its size, for lines that are a quantity and a size and nothing else. */
+function givePattern(others: readonly ReadLine[], last: ReadLine, patterns: Catalogue["patterns"]): void {
+  const fly = patterns.find((p) => p.id === last.pattern);
+  const named = last.understood.find((u) => u.field === "pattern");
+  const size = last.understood.find((u) => u.field === "size");
+  if (!fly || !named || !size || named.at[0] < size.at[0]) return;
+  const isLacking = (l: ReadLine): boolean =>
+    l.pattern === undefined &&
+    l.size !== undefined &&
+    comesIn(l.size, fly.sizes) &&
+    l.doubts.every((d) => d.code === "WHICH_PATTERN");
+  if (others.length === 0 || !others.every(isLacking)) return;
+  const asksColour = fly.variants.length > 1;
+  for (const l of others) {
+    Object.assign(l, { pattern: fly.id, form: last.form, variant: asksColour ? undefined : last.variant });
+    const end = l.at[1];
+    const answers = fly.variants.slice(0, 4).map((v) => ({ label: v.name, text: ` ${v.name}` }));
+    l.doubts = asksColour
+      ? [
+          {
+            field: "variant",
+            code: "WHICH_COLOUR",
+            details: { pattern: fly.name },
+            at: [end, end],
+            candidates: answers,
+          },
+        ]
+      : [];
   }
 }
 

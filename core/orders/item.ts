@@ -22,12 +22,12 @@ const PART_OF =
   /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
 /** “the same but in 16” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
-/** “in tan, same size” */
+/** “in tan, same size”, and “another 6 dz of the same” */
 const SAME_SIZE =
-  /(?<!\p{L})(?:(?:in|of)\s+)?(?:the\s+)?same\s+sizes?(?!\p{L})|(?<!\p{L})(?:(?:in\s+)?(?:der)?selben|gleichen?)\s+größe(?!\p{L})/iu;
+  /(?<!\p{L})(?:(?:in|of)\s+)?(?:the\s+)?same(?!\s+(?:in|with|but|as|number|quantity|amount|colou?r|fly|pattern)(?!\p{L}))(?:\s+(?:sizes?|again|ones?))?(?!\p{L})|(?<!\p{L})(?:(?:in\s+)?(?:der)?selben|gleichen?)\s+größe(?!\p{L})|(?<!\p{L})(?:dasselbe|das\s+gleiche)(?!\p{L})(?!\s+(?:in|mit))/iu;
 const EACH = /(?<!\p{L})(?:each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 const SHARED =
-  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?|split(?: evenly| equally)?(?: between| across| over)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|split(?: evenly| equally)?(?: between| across| over| among)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */
 const HALF_AND =
   /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;

@@ -110,6 +110,11 @@ const ways: Way[] = [
     read: () => ({ flies: 6 }),
   },
   {
+    needs: /hal[fb]/iu,
+    pattern: rule(String.raw`(?:an?\s+|ein(?:e|en)?\s+)?(?:half(?:\s+an?|\s+of\s+an?)?|halbes?)\s+${GROSS}`),
+    read: () => ({ flies: 72 }),
+  },
+  {
     needs: /couple|few|several|handful|some|paar|einige/iu,
     pattern: rule(String.raw`(?:an?\s+|ein\s+)?(${LOOSE})(?:\s+(?:of|an?))*\s+(?:${DOZEN}|${PIECE})`),
     read: (g, words, catalogue) => {
@@ -187,6 +192,12 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
   found.sort((a, b) => a.at[0] - b.at[0]);
   const all = [...found, ...carriedOn(text, start, found, catalogue)].sort((a, b) => a.at[0] - b.at[0]);
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
+}
+
+/** Where a text says “the same number”, of a statement before it. */
+export function asManyIn(text: string, start: number): [number, number] | undefined {
+  const [m] = text.matchAll(AS_MANY);
+  return m && [start + m.index, start + m.index + m[0].length];
 }
 
 /** “and the same number unweighted”: as many as said last before it. */

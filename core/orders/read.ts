@@ -7,7 +7,7 @@ import { settleDays, type Statement } from "./days";
 import { giveBack, headingsIn } from "./headings";
 import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
-import { dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
+import { asManyIn, dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
 import { covered, uncover } from "./quoted";
 import { piecesOf, type Span } from "./spans";
 import { runsOf, Stretch } from "./stretch";
@@ -132,8 +132,9 @@ class OrderReader {
     if (quantities.length > 0 || this.namesFly(stretch)) this.heading.takeWithin(stretch);
     if (this.fillsBefore(stretch, quantities)) return;
     const last = this.order.lines.at(-1);
-    if (quantities.length === 0 && last?.flies !== undefined && SAME_IN.test(clause.text)) {
-      const as = { flies: last.flies, at: [clause.start, clause.start] as [number, number] };
+    const asMany = asManyIn(stretch.left, stretch.start) ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
+    if (quantities.length === 0 && last?.flies !== undefined && asMany) {
+      const as = { flies: last.flies, at: asMany };
       this.order.lines.push(...this.items.read(stretch, as));
       return;
     }
@@ -142,7 +143,7 @@ class OrderReader {
       const from = this.order.lines.length;
       for (const [part, quantity] of parts) this.readItem(part, quantity);
       const made = this.order.lines.slice(from);
-      giveBack(made, this.text);
+      giveBack(made, this.text, this.catalogue);
       if (parts[0]?.[1].isPart) wishedOfAll(made, this.text);
       const end = parts.at(-1)?.[0].end ?? stretch.end;
       for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) this.readLoose(chunk, before);
@@ -243,7 +244,7 @@ class OrderReader {
     if (!first || !last) return [];
     const each = quantities.length === 1 ? this.eachNamed(stretch, first) : undefined;
     if (each) return each;
-    const head = stretch.text.slice(0, first.at[0] - stretch.start);
+    const head = stretch.left.slice(0, first.at[0] - stretch.start);
     const tail = stretch.left.slice(last.at[1] - stretch.start);
     const areLast = quantities.length > 1 && quantities.every((q) => this.endsPart(stretch, q));
     const isAtEnd = areLast || (quantities.length > 1 && !/[\p{L}\d]/u.test(tail) && this.namesFlyIn(head));
@@ -464,6 +465,8 @@ const commaParts = (text: string, start: number): Span[] =>
     start,
     COMMA,
   ).map((p) => ({ ...p, text: text.slice(p.start - start, p.end - start) }));
+
+const aheadOf = ({ start }: Span): [number, number] => [start, start];
 
 /** “je vier Dutzend”: what says that it is of each stands before the number and belongs to it. */
 const beginOf = (stretch: Stretch, q: Quantity): number => {
