@@ -95,13 +95,24 @@ export function descriptionAt(
 ): Description | undefined {
   const named = index.nameAt(text, at);
   if (named) return { at, end: named.end, text: text.slice(at, named.end), exact: named.material };
+  const strip = stripOf(text, at, index);
+  if (strip) return strip;
   const phrase = nounPhrase(text, at, atHead);
   if (phrase) return blended(text, phrase, index);
   return implied ? impliedPhrase(text, at, implied) : undefined;
 }
 
+const widthOfStrip = match("\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?");
+/** “3 mm strip of brown scud back”: so wide is the strip, which is no length of it. */
+function stripOf(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const lead = widthOfStrip(text, at);
+  const of = lead && descriptionAt(text, afterBlank(text, lead.end), index);
+  if (!of || (of.exact?.form ?? of.means?.form) !== "stretch body") return undefined;
+  return { ...of, at, text: of.exact ? of.text : text.slice(at, of.end) };
+}
+
 const mixedWith = match(
-  "(?:,\\s*)?(?:(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|and|plus|with)\\s+(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?|\\s*[/&+]\\s*",
+  "(?:,\\s*)?(?:(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|and|plus|with)\\s+(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?|\\s*[/&+]\\s*(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?",
 );
 const blendOf = match("\\s*of\\s+");
 /** “a blend of hare and olive dubbing”, “hare mixed with olive dubbing”: one material of several. */
@@ -177,6 +188,9 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     }
   }
   if (end === begin) return undefined;
+  // “Head: small, clear varnish”: the colour is that of what it is coated with.
+  if (implied === "thread" && /^\s*(?:head\s+)?(?:varnish|lacquer|cement|resin|glue|epoxy)\b/.test(text.slice(end)))
+    return undefined;
   return { at: begin, end, text: `${text.slice(begin, end)} ${implied}`, means: { form: implied } };
 }
 
@@ -245,7 +259,10 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   );
   if ((next === "mm" || next === "in" || next === "inch") && unitEnd) return false;
   if (next === "mm" || next === "in" || next === "inch")
-    return afterNoun ? form !== undefined && bySize.has(form) : Number(t.word.replace(",", ".")) < 9;
+    return afterNoun
+      ? form !== undefined && bySize.has(form)
+      : Number(t.word.replace(",", ".")) <
+          (/^\s*mm\s+(?:[\w-]+\s+)?(?:stick-?ons?|eyes)\b/.test(text.slice(t.end)) ? 20 : 9);
   if (/^0?\.\d+$/.test(t.word)) return true;
   return false;
 }

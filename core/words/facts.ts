@@ -6,7 +6,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -26,9 +26,13 @@ export function readFacts(r: Reading, i: number): void {
   }
 }
 
+const byTheHook =
+  /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
+
 /** “This one goes on the streamer hook, from a 4 to a 10.” */
 function isHookTold(r: Reading, i: number): boolean {
-  const text = r.plain[i] ?? "";
+  // “one and a half times the hook” measures by it.
+  const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
   const [first = ""] = text.trim().split(/[\s,]+/, 1);
   if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
@@ -103,18 +107,26 @@ function readFact(r: Reading, i: number, { what, at }: NonNullable<ReturnType<ty
 
 /** “Soft hackle wet, sizes 12 14 16” begins like a part, but is a name with its sizes. */
 const isNameWithSizes = (text: string, begin: number): boolean =>
-  /\bsizes?\s+[\d\s,/&-]+(?:(?:and|to)\s+\d+)?\s*$/.test(text) &&
+  (titleTail.exec(text)?.[0] ?? "").trim() !== "" &&
+  /\d/.test(titleTail.exec(text)?.[0] ?? "") &&
   !/[:=]|\s-\s/.test(text.slice(0, begin)) &&
   /^[\p{L}\s'-]{3,40}$/u.test(text.replace(titleTail, ""));
+/** “Beadhead thing for the perch” above a line about the hook: it begins like a part, and counts nothing. */
+function isNameBeforeHook(r: Reading, i: number): boolean {
+  const text = r.plain[i] ?? "";
+  const next = r.plain.findIndex((t, n) => n > i && t.trim() !== "");
+  const isHook = r.heads[next]?.role === "hook" || /\bhook\b/.test(r.plain[next] ?? "");
+  return isHook && /^[\p{L}\s'-]{3,60}$/u.test(text.trim()) && text.trim().split(/\s+/).length > 2;
+}
 const isWetAlone = /^\W*wet\W*$/;
 /** What a title may end with: how it is tied here, sizes, and “wet” and “dry”, which are kinds of fly there. */
 const titleTail =
-  /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b.*)?(?:[\s,]*(?:in\s+)?(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?\)?)?\s*$/;
+  /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b.*)?(?:[\s,]*(?:in\s+)?(?:(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?|,\s*\d\/0)\)?(?:[\s,]*(?:[1-6]x|(?:extra\s+)?(?:long|short|curved|grub|jig|heavy|light|fine|strong|barbless|standard|wet|dry|nymph|streamer)|shank|wire|hook))*\s*\.?)?\s*$/;
 /** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
   const first = r.plain.findIndex((t) => t.trim() !== "");
   if (i !== first) return false;
-  if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0);
+  if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
   if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
   return (
@@ -154,6 +166,13 @@ function readTitle(r: Reading, i: number): void {
   if (name) r.bench.facts.name ??= name.trim();
   const said = readHook(r.plain[i] ?? "", []);
   if (said.sizes) r.bench.facts.sizes ??= said.sizes;
+  const tail = titleTail.exec(r.plain[i] ?? "")?.[0] ?? "";
+  const hook = /[a-z]{4}/.test(tail.replace(/sizes?/g, "")) ? readHook(tail, r.context.hooks) : undefined;
+  if (hook?.model && !r.bench.facts.hookModel) {
+    r.bench.facts.hookModel = hook.model.id;
+    r.bench.facts.family ??= hook.family;
+    line.assumed.push(hook.model.name);
+  }
   const style = rest?.split(/[,)]/)[0]?.trim();
   if (style && !/\d/.test(style)) r.bench.facts.style ??= style;
 }

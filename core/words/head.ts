@@ -23,7 +23,7 @@ const sign = new RegExp(
   "u",
 );
 const bare = new RegExp(
-  `^(${PARTS})\\s+(?!of\\b|with\\b|over\\b|and\\b|in\\b|is\\b|are\\b|back\\b|forward\\b|fibres\\b|down\\b|up\\b|the\\b)(?=[\\p{L}\\d#.])`,
+  `^(${PARTS})\\s+(?!of\\b|with\\b|over\\b|and\\b|in\\b|is\\b|are\\b|back\\b|forward\\b|fibres\\b|down\\b|up\\b|it\\b|them\\b|this\\b|the\\b)(?=[\\p{L}\\d#.])`,
   "u",
 );
 const longestPart = new RegExp(`^(?:${PARTS})(?![\\p{L}\\p{N}])`, "u");
@@ -40,6 +40,7 @@ const shorthand: Record<string, string> = {
   h: "hackle",
   w: "wing",
 };
+const threadAhead = /^(?:[a-z]+\s+){0,3}(?:\d{2,3}(?:\s*d(?:en(?:ier)?)?)?|\d{1,2}\/0)\s*$/;
 const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
@@ -55,7 +56,9 @@ export function headOf(text: string): LineHead {
   if (threadAlone.test(rest)) return { begin: counted, role: "thread", part: "thread", isListed: true };
   if (hookAlone.test(rest)) return { begin: counted, role: "hook", part: "hook", isListed: true };
   const short = shorthandSign.exec(rest);
-  const shortPart = shorthand[short?.[1] ?? ""];
+  // “th: olive 70” has a denier: it is the thread, no thorax.
+  const isThread = short?.[1] === "th" && threadAhead.test(rest.slice(short[0].length));
+  const shortPart = isThread ? "thread" : shorthand[short?.[1] ?? ""];
   if (short && shortPart)
     return {
       begin: counted + short[0].length,

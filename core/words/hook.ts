@@ -27,18 +27,21 @@ const range = new RegExp(
 const list = new RegExp(`${SIZE}(?:\\s*(?:,|/|and|or|&)\\s*${SIZE})+`, "u");
 const spaced = /\bsizes?\s+(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
-const lone = /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b))/u;
-const steps = /(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
-const stepsShort = /(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
+const lone =
+  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|long|short|barbless|standard)\b))/u;
+const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
+const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
 
 const families: [RegExp, string][] = [
   [/\blow-?\s?water\b/, "low-water"],
   [/\bdouble\b/, "double"],
   [/\bstreamer\b|\bbaitfish\b/, "streamer"],
   [/\bpupa\b|\bcurved?\b|\bscud\b|\bgrub\b|\bcaddis\b|\bemerger\b/, "pupa"],
-  [/\bnymph\b|\bheavy\b|\bjig\b/, "nymph"],
-  [/\bdry\b|\blight\b/, "dry"],
+  [/\bnymph\b|\bjig\b/, "nymph"],
+  [/\bdry\b/, "dry"],
   [/\bwet\b|\bspider\b/, "wet"],
+  [/\bheavy\b/, "nymph"],
+  [/\blight\b/, "dry"],
   [/\bsaltwater\b|\bpike\b|\blarge\b|\bbig\s+game\b/, "large"],
 ];
 

@@ -58,6 +58,18 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
   return new RecipeReader(lines, context).read();
 }
 
+const numbered = /^\s*(\d{1,2})\s+(?=\p{L})/u;
+const FEWEST_NUMBERED = 3;
+/** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
+function withoutNumbers(lines: string[]): string[] {
+  const told = lines.filter((l) => l.trim() !== "");
+  const numbers = told.map((l) => Number(numbered.exec(l)?.[1] ?? NaN));
+  const first = numbers.indexOf(1);
+  const run = numbers.slice(Math.max(0, first));
+  if (first < 0 || first > 1 || run.length < FEWEST_NUMBERED || run.some((n, i) => n !== i + 1)) return lines;
+  return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
+}
+
 class RecipeReader implements Reading {
   readonly bench: Bench;
   readonly heads: LineHead[];
@@ -72,14 +84,15 @@ class RecipeReader implements Reading {
   ) {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
-    this.plain = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
+    const small = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
+    this.plain = withoutNumbers(small);
     this.heads = this.plain.map(headOf);
-    this.out = lines.map((l) => ({
+    this.out = lines.map((l, i) => ({
       text: l,
       kind: "steps",
       steps: [],
       components: [],
-      marks: [],
+      marks: this.plain[i] === small[i] ? [] : [{ at: [0, numbered.exec(l)?.[0].length ?? 0], kind: "known" }],
       asks: [],
       assumed: [],
       notes: [],
@@ -309,7 +322,7 @@ class RecipeReader implements Reading {
             (told.verb === "take over" && told.description !== undefined))));
     if (isListed) return this.actListed(t, i);
     // “Bind the hackle down with fine wire, four turns” winds the wire over it.
-    if (told.verb === "hold" && told.kind === "wind")
+    if (told.verb === "hold" && told.kind === "wind" && (told.description ?? told.said.rule))
       return tellWind({ ...t, told: { ...told, role: "rib", said: { counter: true, ...told.said } } });
     const verb = told.verb === undefined ? undefined : verbOf(told.verb);
     if (verb && told.verb !== "act") return verb.tell(t);
@@ -349,6 +362,7 @@ class RecipeReader implements Reading {
   /** A line of a list: what it names is tied in where its role has its place, unless a later line does that. */
   private actListed(t: Telling, i: number): void {
     const { told, bench } = t;
+    if (isBackOfHair(told)) Object.assign(told, { role: "wing", part: "wing" });
     const role = told.role;
     if (role === "thread") return this.actListedThread(t);
     if (role === "head" && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))
@@ -480,6 +494,10 @@ class RecipeReader implements Reading {
     for (const s of t.understood) line.marks.push({ at: [s.at, s.end], kind: "known" });
     for (const s of t.kept) line.marks.push({ at: [s.at, s.end], kind: "aside" });
     for (const s of t.loose) {
+      if (isOfTrace(t)) {
+        line.marks.push({ at: [s.at, s.end], kind: "aside" });
+        continue;
+      }
       line.marks.push({ at: [s.at, s.end], kind: "doubt" });
       line.asks.push(this.askLoose(line.text, s, t));
     }
@@ -524,6 +542,16 @@ class RecipeReader implements Reading {
   }
 }
 
+/** The back of a little fish is hair that lies on top, tied in at the front: nothing is pulled over. */
+const isBackOfHair = ({ part, description, said }: Told): boolean => {
+  const form = description && (description.exact?.form ?? description.means?.form);
+  return part === "back" && form === "hair" && said.hanging === undefined;
+};
+
+/** What is touched on is never weighed: a pinch of it says enough. */
+const isOfTrace = ({ kind, said }: Told): boolean =>
+  kind === "dress" && (said.trace === true || said.methods?.["dubbing way"] === "touched");
+
 /** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
 function withDubbing(all: Told[]): Told[] {
   return all.flatMap((t, n): Told[] => {
@@ -565,7 +593,7 @@ function withTaken(all: Told[], text: string): Told[] {
       takes.test(text.slice(before.at, before.end)) &&
       before.description !== undefined &&
       t.verb === "tie in" &&
-      t.refers === "it" &&
+      (t.refers === "it" || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
       t.description === undefined;
     if (!before || !isTaken) {
       out.push(t);
@@ -574,8 +602,8 @@ function withTaken(all: Told[], text: string): Told[] {
     out[out.length - 1] = {
       ...before,
       end: t.end,
-      role: before.role ?? t.role,
-      part: before.part ?? t.part,
+      role: t.role ?? before.role,
+      part: t.role ? t.part : before.part,
       said: { ...before.said, ...t.said },
       understood: [...before.understood, ...t.understood],
       kept: [...before.kept, ...t.kept],

@@ -291,7 +291,7 @@ function verbLead(text: string, from: number, to: number): { id: VerbId; at: num
   return undefined;
 }
 const leadIn = words(
-  "and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+  "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)|and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
 );
 
 function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
@@ -600,12 +600,14 @@ function bareCount(told: Told, text: string, at: number): Next | undefined {
 const withoutPart = words(`(?:no|without(?:\\s+(?:a|any))?)\\s+(?:${PARTS}|underbody|glue|cement)`);
 /** Coats and drops are another thing than what they go on. */
 const coatsAhead = words(
-  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:coats?|drops?|dabs?)(?:\\s+(?:of|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
 );
 
 function looseAt(told: Told, text: string, at: number): number | undefined {
   const found = looseRead(text, at);
   if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
+  // “some black dubbing”: of dubbing nothing is counted.
+  if (told.kind === "dress" && /^some\b/.test(text.slice(at, found.end))) return skip(text, found.end);
   const words = text.slice(at, found.end).trim();
   const after = skip(text, found.end);
   const numbered = looseNumber(text, after);
@@ -721,8 +723,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     }
     // “level with the white poly”: as long as what is tied of it.
     if (
-      /(?:(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|longer\s+than|match(?:ing)?)\s+(?:the\s+)?$/.test(
-        text.slice(Math.max(0, begin - 28), begin),
+      /(?:(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|longer\s+than|match(?:ing)?)\s+(?:the\s+)?(?:(?:end|tips?|rear|back)\s+of\s+(?:the\s+)?)?$/.test(
+        text.slice(Math.max(0, begin - 40), begin),
       )
     ) {
       told.said.like = found.text;
@@ -746,7 +748,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   if (
     told.kind === "lay" &&
     told.said.amount === undefined &&
-    /\b(?:feather|plume|hackle|tip)$/.test(found.text.toLowerCase().trim()) &&
+    /\b(?:feather|plume|hackle|tip|crest)$/.test(found.text.toLowerCase().trim()) &&
     (start || atHead) &&
     !/\bfibres?\b/.test(text.slice(found.end, found.end + 10))
   )

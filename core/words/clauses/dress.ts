@@ -15,7 +15,7 @@ const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [
   ["slim(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?|thin(?:ner)?\\s+at\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?,?\\s+(?:and\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)",
+    "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?|(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?|(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)|(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
     "tapered",
   ],
   [
@@ -161,7 +161,7 @@ export const dressClauses: Clause[] = [
   clause(
     "brushed out",
     words(
-      "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|a\\s+little|underneath|below|at\\s+the\\s+sides))?|left\\s+(?:rough|shaggy|spiky)|rough(?:ly)?|shaggy|spiky",
+      "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|back(?:wards)?|a\\s+little|underneath|below|at\\s+the\\s+sides))?|left\\s+(?:rough|shaggy|spiky)|rough(?:ly)?|shaggy|spiky",
     ),
     put({ brushed: true }),
   ),

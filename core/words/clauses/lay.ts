@@ -125,14 +125,21 @@ const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|match(?:stick)?[- ](?:sized?|thick)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
+    ),
+    put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
+  ),
+  clause(
+    "clump as thick as a pencil lead",
+    words(
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of)\\s+an?\\s+(?:pencil\\s+lead|toothpick|cocktail\\s+stick)",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),
   clause(
     "clump as thick as a pencil",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+pencil|pencil[- ](?:sized?|thick)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+pencil)",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+pencil|(?:of\\s+)?pencil[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+pencil)",
     ),
     put({ amount: { clump: { mm: PENCIL_MM } } }),
   ),
@@ -566,7 +573,7 @@ const itsPiece: Clause[] = [
       unless(
         absolute,
         words(
-          "apart|thick|wide|long|behind|in\\s+front|past|short\\s+of|back\\s+from|from|before|ahead|noodle|tall|free",
+          "apart|thick|wide|long|(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?|stick(?:s|ing)?|show(?:s|ing)?|behind|in\\s+front|past|short\\s+of|back\\s+from|from|before|ahead|noodle|tall|free",
         ),
       ),
       opt(words("of|lengths?\\s+of|pieces?\\s+of")),

@@ -61,7 +61,11 @@ export const glueClauses: Clause[] = [
   ),
   clause(
     "2 coats",
-    seq(count, opt(words("thin|light|good|heavy|full|clear")), words("coats?|layers?|applications?")),
+    seq(
+      count,
+      opt(words("thin|light|good|heavy|full|clear")),
+      words("(?:coats?|layers?|applications?)(?:\\s+(?:of\\s+)?clear(?=\\s*(?:[,.;]|$)))?"),
+    ),
     (s, [c]) => {
       const n = Math.round(c.n);
       if (n < 1 || n > 9) return false;

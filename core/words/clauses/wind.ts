@@ -201,14 +201,14 @@ const setTurns = (
 
 const side = map(
   match(
-    "(hollow|dull|concave|inner|under|shiny|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|to(?:wards?)?\\s+(?:the\\s+(?:eye|tier)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
+    "(hollow|dull|concave|inner|under|shiny|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|(?:to(?:wards?)?\\s+)?(?:the\\s+(?:eye|tier|front)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
   ),
   ([which, where]) => {
     const w = where ?? "";
     // Facing forward is facing away from the body, behind which the feather sweeps back; facing the tier it looks away
     // from the hook, from whichever side it is tied in.
     const out =
-      (/^(?:out|forward|up)|(?:eye|tier|you|me)$/.test(w) || /^away.*(?:hook|shank|body)$/.test(w)) &&
+      (/^(?:out|forward|up)|(?:eye|tier|front|you|me)$/.test(w) || /^away.*(?:hook|shank|body)$/.test(w)) &&
       !/^away.*you$/.test(w);
     const isHollow = /hollow|dull|concave|inner|under/.test(which ?? "");
     return { face: out === isHollow ? ("out" as const) : ("in" as const) };
@@ -348,7 +348,7 @@ const howItLies: Clause[] = [
   clause(
     "counter",
     words(
-      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse)\\s+(?:direction|way)|the\\s+other\\s+way(?:\\s+round)?",
+      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
     ),
     put({ counter: true }),
   ),
@@ -423,7 +423,9 @@ const whatItTakes: Clause[] = [
     seq(
       unless(
         absolute,
-        words("apart|behind|in\\s+front|past|short|back|from|thick|wide|pitch|between|before|ahead|noodle"),
+        words(
+          "apart|(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?|stick(?:s|ing)?|show(?:s|ing)?|behind|in\\s+front|past|short|back|from|thick|wide|pitch|between|before|ahead|noodle",
+        ),
       ),
       opt(words("long|of")),
     ),

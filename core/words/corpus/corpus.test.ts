@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep, type RecipeReading } from "..";
+import { readRecipe, type RecipeReading } from "..";
 import { cabinet, hooks } from "./cabinet";
+import { outcome } from "./outcome";
 
 const folder = new URL("./", import.meta.url);
 const MARK = "\n===\n";
@@ -18,29 +19,6 @@ const cases: Case[] = readdirSync(folder)
     return { name: f.replace(/\.txt$/, ""), text: text.trimEnd(), expected: expected.trim().split("\n") };
   });
 const read = (text: string): RecipeReading => readRecipe(text, { materials: cabinet, hooks });
-
-/** What came of each line: its steps with their part and material, and a question mark where something is asked. */
-function outcome(text: string): string[] {
-  const { lines, recipe, newMaterials } = read(text);
-  const named = new Map([...cabinet, ...newMaterials.map((m) => [m.code, m] as const)]);
-  const said = lines.flatMap((l, i) => [
-    ...(l.asks.length > 0 ? [`${i + 1}?`] : []),
-    ...l.steps.map((id) => {
-      const step = recipe.steps.find((s) => s.id === id);
-      const part = recipe.components.find((c) => c.id === step?.component);
-      const of = named.get(part?.material[0]?.value ?? "");
-      const isNew = of !== undefined && newMaterials.includes(of);
-      return `${i + 1} ${[part?.role, of && `${of.name}${isNew ? ` (new, ${of.form})` : ""}`].filter(Boolean).join(", ")}: ${step ? sayStep(step) : ""}`;
-    }),
-  ]);
-  const { finish } = recipe;
-  const coats = finish.state === "given" ? [finish, ...(finish.then ?? [])].map((c) => c.coats).join("+") : "";
-  return [
-    `hook ${recipe.hookModel || "?"} ${recipe.sizes.from}-${recipe.sizes.to}`,
-    ...said,
-    `finish ${finish.state} ${coats}`.trim(),
-  ];
-}
 
 describe("recipes as tiers tell them", () => {
   test("there are forty of them at least", () => expect(cases.length).toBeGreaterThanOrEqual(40));

@@ -35,7 +35,7 @@ const flat = (width: number, thickness: number, density = 1.05) => ({
 const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
-    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick-on|painted|weighted|lead|plastic|glass)\\s+eyes?",
+    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick-?on|painted|weighted|lead|plastic|glass|holographic|self-adhesive|3d)\\s+(?:eyes?|stick-?ons?)|stick-?ons?",
     { form: "eyes" },
   ],
   [
@@ -84,7 +84,7 @@ const nouns: [string, NounForm][] = [
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
-    "turkey(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    "(?:turkey|goose|swan)(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
     { form: "quill", counted: "slips" },
   ],
   [
@@ -97,7 +97,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["yarns?|wool(?!\\s+dubbing)|crewel|mohair(?!\\s+dubbing)", { form: "yarn", counted: "strands" }],
   [
-    "(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:rabbit|hide|fur|leather|squirrel)",
+    "cross-?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:rabbit|hide|fur|leather|squirrel)",
     {
       form: "yarn",
       figures: { strand: { width: 3, thickness: 1.5, core: 0.8, lineDensity: 1.2 } },
@@ -154,7 +154,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["(?:dubbing\\s+)?blends?|mix(?:ture)?", { form: "dubbing" }],
   [
-    "(?:dubbing|dub)|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
+    "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
     { form: "dubbing" },
   ],
   [

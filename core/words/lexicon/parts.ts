@@ -74,6 +74,7 @@ const roleWords: Record<string, Role> = {
   "head hackle": "collar",
   "shoulder hackle": "collar",
   throat: "throat",
+  belly: "throat",
   "throat hackle": "throat",
   beard: "throat",
   "beard hackle": "throat",

@@ -120,7 +120,7 @@ const behind = words("behind|over");
 const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
-  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
 const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),

@@ -190,6 +190,11 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     ),
     ([f, , , , , , , [end]]) => (f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : 1 - f }),
   ),
+  // “a third short of the eye”
+  map(
+    seq(number, opt(words("of\\s+(?:the\\s+)?shank")), words("short\\s+of|shy\\s+of"), the, match("(eye|bend)")),
+    ([f, , , , [end]]) => (f > 0 && f < 1 ? { fraction: end === "eye" ? f : 1 - f } : undefined),
+  ),
   map(
     seq(
       match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),

@@ -7,6 +7,7 @@ import { spanOf } from "../clauses/common";
 import { finishSaid } from "../finish";
 import type { Kind, Said } from "../said";
 import { alongShank, settle } from "../settle";
+import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
 
 /** The part and the material that a clause is about, as far as it says them. */
@@ -148,6 +149,14 @@ export function make(
       line.asks.push({ at: more.where ?? [told.at, told.end], sentence: missing, answers: [] });
     return undefined;
   }
+  if (kind === "dress" && said.from !== undefined && isSame(said.from, said.to)) {
+    line.asks.push({
+      at: more.where ?? [told.at, told.end],
+      sentence: "It begins where it ends. From where to where is it dubbed? Say “from the bend to mid-shank”.",
+      answers: [],
+    });
+    return undefined;
+  }
   const { id, was } = bench.nextId(line.number, more.name, kind);
   const step = build("", said, kind, { ...context, id, was });
   const named: RecipeStep = was ? step : { ...step, name: more.name };
@@ -160,6 +169,8 @@ export function make(
 const filling = new Set<MaterialForm>(["thread", "floss"]);
 const barbed = new Set<Role>(["hackle", "collar", "throat"]);
 /** A bare size of what is wound is how full thread and floss fill, and how long barbs are; of nothing else. */
+/** No body is wound so full of thread or floss. */
+const FULLEST_MM = 12;
 function askWhatSize(
   said: Said,
   kind: Kind,
@@ -167,7 +178,9 @@ function askWhatSize(
   { told, line }: Telling,
   where: [number, number] | undefined,
 ): void {
-  if (kind !== "wind" || !said.size || form === undefined || filling.has(form)) return;
+  if (kind !== "wind" || !said.size || form === undefined) return;
+  const isDeeperThanAnyFly = said.size.some((l) => "mm" in l && l.mm > FULLEST_MM);
+  if (filling.has(form) && !isDeeperThanAnyFly) return;
   if (role !== undefined && barbed.has(role)) return;
   line.asks.push({
     at: where ?? [told.at, told.end],

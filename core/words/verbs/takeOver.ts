@@ -2,6 +2,7 @@ import type { Place } from "../../hooks";
 import type { Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
+import { alongShank } from "../settle";
 import { make, objectOf, partName, withDeclared, type Meant } from "./making";
 import { tieIn } from "./tieIn";
 import { verb } from "./verb";
@@ -17,6 +18,8 @@ export function tellTakeOver(t: Telling): void {
   const object = objectOf(t);
   const declared = object.component && bench.declared.get(object.component.id);
   if (declared && object.role === "wing case") return tieDeclared(t, object, declared.said);
+  const strip = object.component && stripOf(t, object.component.id);
+  if (strip) return takeOver(t, strip, told.said);
   // What is wound or spread already is only stroked into its place.
   if (object.component && object.role !== "wing case") return stroke(t, object);
   t.line.asks.push({
@@ -24,6 +27,28 @@ export function tellTakeOver(t: Telling): void {
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
     answers: [],
   });
+}
+
+/** So far from the eye, in shanks, a strip that is pulled over forward cannot have been bound in. */
+const FRONT = 0.4;
+/** A strip that was tied in for a body and is not wound yet: folded forward it lies over what is under it. */
+function stripOf({ bench }: Telling, component: string): Waiting | undefined {
+  const strip = bench.waiting.findLast((w) => w.component === component && !w.used && w.form === "stretch body");
+  if (!strip) return undefined;
+  strip.hangs = true;
+  // What lies over the body was bound in behind it, wherever the line that names it stands.
+  const tied = bench.made.find((m) => m.step.id === strip.step);
+  if (tied?.step.do === "lay" && strip.at && alongShank(strip.at) < FRONT) {
+    const bend: Place = { landmark: "bend" };
+    tied.step = {
+      ...tied.step,
+      from: { landmark: "bend", plus: { of: "eye", times: -1 } },
+      to: bend,
+      tieIn: { ...tied.step.tieIn, at: bend },
+    };
+    strip.at = bend;
+  }
+  return strip;
 }
 
 function hanging({ told, bench }: Telling): Waiting | undefined {
@@ -76,6 +101,7 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
   bench.hangs = target;
 }
 
+const isBackWord = /\b(?:back|shell)/;
 /** A cover that a list named, and no line tied in, is bound in before what it covers. */
 function tieDeclared(t: Telling, object: Meant, declared: Said): void {
   const { bench, line } = t;
@@ -83,13 +109,26 @@ function tieDeclared(t: Telling, object: Meant, declared: Said): void {
   const first = bench.made.find(
     (m) => roles.get(m.step.component ?? "") === "thorax" && (m.step.do === "wind" || m.step.do === "dress"),
   )?.step;
-  line.notes.push("it was never tied in: it is taken as bound in before the thorax, in the middle of the shank");
+  const body = bench.made.find(
+    (m) => roles.get(m.step.component ?? "") === "body" && (m.step.do === "wind" || m.step.do === "dress"),
+  )?.step;
+  const isFullLength = isBackWord.test(t.text.slice(t.told.at, t.told.end)) || first === undefined;
+  const coversBody = isFullLength && body !== undefined;
+  line.notes.push(
+    coversBody
+      ? "it was never tied in: it is taken as bound in before the body, at the bend"
+      : "it was never tied in: it is taken as bound in before the thorax, in the middle of the shank",
+  );
   const hung = bench.hangs;
   const waiting = tieIn(
     t,
     object,
-    { ...declared, tieIn: declared.tieIn ?? { at: { fraction: 0.5 } }, hanging: true },
-    first?.id,
+    {
+      ...declared,
+      tieIn: declared.tieIn ?? { at: coversBody ? { landmark: "bend" } : { fraction: 0.5 } },
+      hanging: true,
+    },
+    (coversBody ? body : first)?.id,
   );
   bench.hangs = hung;
   const entry = object.component && bench.declared.get(object.component.id);
