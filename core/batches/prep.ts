@@ -4,6 +4,9 @@ export const prepKinds = [
   "bead hooks",
   "sort hackle",
   "pair slips",
+  "pair feathers",
+  "trim feathers",
+  "clean hair",
   "mill blend",
   "cut lengths",
   "make parts",
@@ -40,6 +43,17 @@ const rates: Record<PrepKind, PrepRate> = {
   "bead hooks": { fixed: 3, perUnit: 0.12, title: (n, m) => `Put ${n} × ${m} on hooks` },
   "sort hackle": { fixed: 4, perUnit: 0.35, title: (n, m) => `Sort and strip ${n} feathers of ${m} by barb length` },
   "pair slips": { fixed: 4, perUnit: 0.5, title: (n, m) => `Pair ${n} left with right slips of ${m}` },
+  "pair feathers": { fixed: 4, perUnit: 0.4, title: (n, m) => `Pair ${n} left with right feathers of ${m}` },
+  "trim feathers": {
+    fixed: 2,
+    perUnit: 0.2,
+    title: (n, m) => `Trim ${n} feathers of ${m}: fluff and stringy tips off, the centre out where it is not wanted`,
+  },
+  "clean hair": {
+    fixed: 3,
+    perUnit: 0.25,
+    title: (n, m) => `Clear ${n} clumps of ${m} of underfur, and cull what is short or broken`,
+  },
   "mill blend": { fixed: 15, perUnit: 0, title: (_n, m) => `Mill the blend ${m}`, station: "mill" },
   "cut lengths": { fixed: 2, perUnit: 0.08, title: (n, m) => `Cut ${n} lengths of ${m}` },
   "make parts": { fixed: 0, perUnit: 1, title: (n, m) => `Make ${n} of ${m}` },
@@ -100,6 +114,16 @@ export function prepTasks(
     const kinds = new Set(part.uses.map((u) => u.use.kind));
     if (kinds.has("wound feather")) return one("sort hackle");
     if (kinds.has("slips")) return one("pair slips");
+    if (material.form === "hair") return one("clean hair");
+    const whole = part.uses.flatMap(({ use }) => (use.kind === "feathers" ? [use] : []));
+    const [first] = whole;
+    // Half a feather is still taken off a whole one.
+    const each = whole.reduce((sum, u) => sum + u.each, 0);
+    if (first)
+      return one(
+        first.paired ? "pair feathers" : "trim feathers",
+        Math.ceil(first.paired ? (flies * each) / 2 : flies * each),
+      );
     if (kinds.has("cut") || kinds.has("strands")) return one("cut lengths");
     return [];
   });

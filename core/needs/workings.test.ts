@@ -118,12 +118,16 @@ describe("the working of every way of taking a material", () => {
 
 describe("preparation that a fly asks for", () => {
   const kinds = (r: Recipe, c: Partial<FlyChoice> = {}) =>
-    prepTasks(fly(r, c), 24).map((t) => `${t.kind}: ${t.component}`);
+    prepTasks(fly(r, c), 24).flatMap((t) => [`${t.kind}: ${t.component}`, `${t.kind}: ${t.component} ${t.units}`]);
   test.each([
     ["a beaded hook", recipe(), {}, "bead hooks: bead"],
     ["slips", recipe(), {}, "pair slips: wing"],
     ["a wound feather", ways[1]?.[1] as Recipe, {}, "sort hackle: x"],
     ["cut lengths", ways[2]?.[1] as Recipe, {}, "cut lengths: x"],
+    ["whole feathers", withPart("quill", "wing", laid({ feathers: 1.5 })), {}, "trim feathers: x 36"],
+    ["feathers in pairs", withPart("quill", "wing", laid({ feathers: 2, paired: true })), {}, "pair feathers: x 24"],
+    ["hair, clump by clump", withPart("hair", "wing", laid({ clump: { mm: 1 } })), {}, "clean hair: x 24"],
+    ["hair on its hide", withPart("hide", "wing", laid({ patchMm2: 20 })), {}, "clean hair: x 24"],
     ["strands", ways[7]?.[1] as Recipe, {}, "cut lengths: x"],
     ["a blend", recipe(), { variant: "mixed" }, "mill blend: body"],
     ["legs made here", recipe(), {}, "make parts: legs"],

@@ -194,8 +194,8 @@ describe("promise", () => {
   test("waits for the station and for room on the rack", () => {
     const closed = { ...idle, stations: idle.stations.map((s) => ({ ...s, capacity: s.id === "finishing" ? 0 : 1 })) };
     expect(ask(closed, fresh("new")).jobs[0]?.at).toBeUndefined();
-    // It is tied already: its coat comes first, and then it is on the rack for five days.
-    const tied = batch("a", { left: 0, prep: [], flies: 90, coats: [5 * 1440], due: 7 * 1440, weight: 3 });
+    // It is tied already: its coat cannot wait for the next day, and then it is on the rack until the end of the week.
+    const tied = batch("a", { left: 0, prep: [], flies: 90, coats: [4 * 1440], due: 5 * 1440, weight: 3 });
     const full = problemOf([tied], people, rules);
     const free = { ...full, racks: [{ id: "rack", places: 1000 }] };
     const at = (problem: ScheduleProblem) => ask(problem, fresh("new", { coats: [60] })).jobs[0]?.at ?? 0;
@@ -225,6 +225,28 @@ describe("promise", () => {
     expect(problem.jobs.some((j) => left.has(j.id))).toBe(false);
     expect(jobs.map((j) => j.job)).toEqual(["new", "one"]);
     for (const j of jobs) if (j.at === undefined) expect(j.holds).toBe("hours");
+  });
+  test("with a target, presses for no less, and leaves the others more of their time", () => {
+    const before = solved(planned);
+    const long = fresh("new", { left: 96, flies: 96 });
+    const soon = promise(planned, before, [long], effort);
+    const later = promise(planned, before, [long], { ...effort, targets: new Map([["new", 9 * 1440]]) });
+    expect(later.jobs[0]?.at).toBeGreaterThan(soon.jobs[0]?.at ?? Infinity);
+    expect(later.jobs[0]?.at).toBeLessThanOrEqual(9 * 1440);
+    const others = (p: typeof soon) => p.plan.completions.reduce((sum, c) => sum + (c.job === "new" ? 0 : c.at), 0);
+    expect(others(later)).toBeLessThan(others(soon));
+  });
+  test("does not hang on which of several plans that are as good it is asked of", () => {
+    const many = problemOf(
+      Array.from({ length: 14 }, (_, i) => batch(`b${i}`, { due: (6 + i) * 1440 })),
+      people,
+      rules,
+    );
+    const at = [1, 2, 3].map((seed) => {
+      const plan = solveSchedule(many, { seed, iterations: 2000 });
+      return promise(many, plan, [fresh("new")], { seed: 1, iterations: 2000 }).jobs[0]?.at ?? 0;
+    });
+    expect(Math.max(...at) - Math.min(...at)).toBeLessThanOrEqual(1440);
   });
   test("of nothing new is the plan as it was", () => {
     expect(promise(planned, plan, [], effort).plan).toBe(plan);

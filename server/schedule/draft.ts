@@ -1,7 +1,10 @@
 import {
+  promise,
   rehearse,
   solveSchedule,
   type PlannedOperation,
+  type Rehearsal,
+  type ScheduleJob,
   type ScheduleProblem,
   type ScheduleResult,
 } from "@kasten/core/schedule";
@@ -9,6 +12,15 @@ import type { Db } from "../database/rows";
 import type { Planning } from "./build";
 import { planOrderEntity, type PlanOrderRow } from "./entities";
 import { knowledgeOf } from "./knowledge";
+
+/** Changes tried when new batches are put into a plan, in a room of so many operations that each takes its time. */
+const PUT_IN = 3000;
+const PUT_IN_WORK = 700_000;
+const LEAST_PUT_IN = 200;
+export const promiseEffort = ({ jobs }: ScheduleProblem): number => {
+  const operations = jobs.reduce((sum, j) => sum + j.operations.length, 0);
+  return Math.max(LEAST_PUT_IN, Math.min(PUT_IN, Math.round(PUT_IN_WORK / Math.max(1, operations))));
+};
 
 /** The same room has the same plan, whoever makes it. */
 export const SEED = 1;
@@ -31,15 +43,54 @@ export function draftOf(planning: Planning, last: PlannedOperation[] | undefined
   const options = { seed: SEED, iterations: ITERATIONS };
   if (!last || last.length === 0)
     return settled(problem, solveSchedule(problem, { ...options, iterations: FIRST_ITERATIONS }).assignments);
-  const kept = settled(problem, last);
+  const kept = withNewBatches(planning, last);
   const repaired = solveSchedule(problem, { ...options, iterations: REPAIRS, start: kept.assignments, isRepair: true });
   const near = bearsAsMuch(planning, repaired, kept, WORTH_REPAIR) ?? kept;
-  const anew = solveSchedule(problem, { ...options, start: near.assignments });
-  return bearsAsMuch(planning, anew, near, WORTH_ANEW) ?? near;
+  // With somebody more there is more to be found, and much is another anyway.
+  const hasMore = idleIn(problem, kept).length > 0;
+  const effort = hasMore ? FIRST_ITERATIONS : ITERATIONS;
+  const anew = solveSchedule(problem, { seed: SEED, iterations: effort, start: near.assignments });
+  return bearsAsMuch(planning, anew, near, hasMore ? WORTH_REPAIR : WORTH_ANEW) ?? near;
 }
+
+/** New batches that are as probably ready on their day as this are well where they cost least. */
+const WELL_PLACED = 0.9;
+/**
+ * The last plan with the batches in it that are new since: where that costs least; or, as a promise does it, as soon as
+ * nobody is late for them, when they would hardly be ready on their day otherwise.
+ */
+function withNewBatches(planning: Planning, last: PlannedOperation[]): ScheduleResult {
+  const { problem } = planning;
+  const cheapest = settled(problem, last);
+  const known = new Set(last.map((w) => w.operation));
+  const isNew = (j: ScheduleJob): boolean => !j.operations.some((o) => known.has(o.id));
+  const news = problem.jobs.filter(isNew);
+  if (news.length === 0 || news.length === problem.jobs.length) return cheapest;
+  const odds = new Map(playedThrough(planning, cheapest).map((j) => [j.job, j.onTime]));
+  if (news.every((j) => (odds.get(j.id) ?? 0) >= WELL_PLACED)) return cheapest;
+  const before = { ...problem, jobs: problem.jobs.filter((j) => !isNew(j)) };
+  const was = settled(before, last);
+  const put = news.map((job) => ({ job, release0: job.release }));
+  const effort = { seed: SEED, iterations: promiseEffort(problem) };
+  const plans = SHARES.map((share) => {
+    const targets = new Map(news.map((j) => [j.id, j.release + (j.due - j.release) * share]));
+    const { plan } = promise(before, was, put, { ...effort, targets });
+    return settled(problem, plan.assignments);
+  });
+  const least = plans.reduce((n, p) => Math.min(n, p.unscheduled.length), cheapest.unscheduled.length);
+  const judged = [cheapest, ...plans]
+    .filter((p) => p.unscheduled.length === least)
+    .map((p) => ({ plan: p, late: lateAsThingsGo(planning, p) }));
+  return judged.reduce((a, b) => (b.late < a.late ? b : a)).plan;
+}
+/** Of the time until they are due, new batches are put so early. */
+const SHARES = [0.7, 0.4, 0];
 
 /** Of a batch late on average, more than this is not worth what a plan costs less. */
 const MORE_LATE = 0.3;
+/** A batch of which the odds were so good is relied on: no other plan may leave it worse than even. */
+const RELIED_ON = 0.8;
+const BROKEN = 0.5;
 /** Another plan that is worth the change and in which hardly more is late as things go; undefined where it is not. */
 function bearsAsMuch(
   planning: Planning,
@@ -47,20 +98,32 @@ function bearsAsMuch(
   kept: ScheduleResult,
   share: number,
 ): ScheduleResult | undefined {
-  if (!isWorth(other, kept, share)) return undefined;
+  // Whoever comes back to a plan made without them gets work as soon as that is any better.
+  const takesIn = idleIn(planning.problem, other).length < idleIn(planning.problem, kept).length;
+  if (!isWorth(other, kept, takesIn ? 0 : share)) return undefined;
   const plan = settled(planning.problem, other.assignments);
   if (plan.unscheduled.length < kept.unscheduled.length) return plan;
-  return lateAsThingsGo(planning, plan) <= lateAsThingsGo(planning, kept) + MORE_LATE ? plan : undefined;
+  const now = playedThrough(planning, kept);
+  const then = new Map(playedThrough(planning, plan).map((j) => [j.job, j.onTime]));
+  const isBroken = now.some((j) => j.onTime >= RELIED_ON && (then.get(j.job) ?? 1) < BROKEN);
+  const more = now.reduce((sum, j) => sum + j.onTime - (then.get(j.job) ?? j.onTime), 0);
+  return !isBroken && more <= MORE_LATE ? plan : undefined;
+}
+
+/** People who have hours and could do some of the work, and have none of it. */
+function idleIn({ people, jobs }: ScheduleProblem, { assignments }: ScheduleResult): string[] {
+  const busy = new Set(assignments.map((a) => a.person));
+  const able = new Set(jobs.flatMap((j) => j.operations.flatMap((o) => o.choices.map((c) => c.person))));
+  return people.filter((p) => p.windows.length > 0 && able.has(p.id) && !busy.has(p.id)).map((p) => p.id);
 }
 
 /** Plans are played through so often, under the same luck, to be compared. */
 const COMPARING_RUNS = 400;
 /** How many batches are late on average when a plan is played through. */
 export const lateAsThingsGo = (planning: Planning, plan: ScheduleResult): number =>
-  rehearse(planning.problem, plan, knowledgeOf(planning, plan), { seed: SEED, runs: COMPARING_RUNS }).jobs.reduce(
-    (sum, j) => sum + 1 - j.onTime,
-    0,
-  );
+  playedThrough(planning, plan).reduce((sum, j) => sum + 1 - j.onTime, 0);
+const playedThrough = (planning: Planning, plan: ScheduleResult): Rehearsal["jobs"] =>
+  rehearse(planning.problem, plan, knowledgeOf(planning, plan), { seed: SEED, runs: COMPARING_RUNS }).jobs;
 
 const MOST_REPLAYS = 2;
 

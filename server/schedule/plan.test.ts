@@ -58,8 +58,10 @@ describe("the plan", () => {
     await change(busiest, { hours: busiest.hours });
     const after = await owner.ok(readPlan);
     expect(after.work.filter((w) => w.person === busiest.id).length).toBeGreaterThan(0);
-    // A plan that has been repaired twice is kept as long as no other is a twentieth cheaper.
-    expect(after.cost.total).toBeLessThan(before.cost.total * 1.06);
+    // What counts is that no more is late than before, in the plan and as things go.
+    const late = (p: typeof after) => p.batches.reduce((sum, b) => sum + 1 - (b.odds ?? 0), 0);
+    expect(after.cost.tardiness).toBeLessThan(before.cost.tardiness * 1.05);
+    expect(late(after)).toBeLessThan(late(before) + 0.5);
   });
   test("has a tool that there is one of in one hand at a time, and holds what needs it while it is broken", async () => {
     const { version: _v, ...settings } = await owner.ok(readSettings);
@@ -102,13 +104,14 @@ test("a promise is kept by the plan that saving the order makes, and leaves no t
   const ask = async () => (await owner.ok(promise, { body: { lines: [sku] } })).lines[0];
   const asked = await ask();
   expect(await ask()).toEqual(asked);
-  const { order, batch } = await orderedBatch(owner, "2dz Slate Wisp 16 slate; Ida Pellworth, in 9 weeks");
-  const plan = await owner.ok(readPlan);
-  const planned = plan.batches.find((b) => b.id === batch.id);
+  expect(asked?.day).not.toBeNull();
+  const { order, batch } = await orderedBatch(owner, `2dz Slate Wisp 16 slate; Ida Pellworth, ${asked?.day ?? ""}`);
+  const planned = (await owner.ok(readPlan)).batches.find((b) => b.id === batch.id);
   expect(planned?.lateDays).toBe(0);
   expect(planned?.ready).toMatch(/^\d{4}-\d\d-\d\d$/);
+  // Promised in nine of ten cases by a plan of its own: the one that is kept holds it too.
+  expect(planned?.odds).toBeGreaterThan(0.6);
   await owner.ok(cancelOrder, { params: { id: order.id }, body: { version: order.version } });
-  // The plan has been repaired twice since: it is near to what it was, or better.
-  const day = (iso: string | null | undefined) => Date.parse(iso ?? "") / 86_400_000;
-  expect(day((await ask())?.day) - day(asked?.day)).toBeLessThanOrEqual(9);
+  expect((await owner.ok(readPlan)).batches.some((b) => b.id === batch.id)).toBe(false);
+  expect((await ask())?.day).not.toBeNull();
 });

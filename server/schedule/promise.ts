@@ -12,6 +12,7 @@ import {
   type Holds,
   type Knowledge,
   type NewJob,
+  type Promised,
   type PromisedJob,
   type Rehearsal,
   type ScheduleResult,
@@ -38,7 +39,7 @@ import { activePeople } from "../team";
 import { readWorld, type World } from "../world";
 import type { Basis } from "./basis";
 import { plannable } from "./build";
-import { SEED } from "./draft";
+import { promiseEffort, SEED } from "./draft";
 import { addBatch } from "./knowledge";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 
@@ -125,8 +126,6 @@ async function freeShelf(db: Db, lines: Line[]): Promise<Map<string, number>> {
   return shelf;
 }
 
-/** Changes tried when new lines are put into the plan. */
-const REPAIRS = 300;
 /** So often a plan with new lines in it is played through: odds to about one in a hundred. */
 const RUNS = 600;
 /** Odds of others that fall by more are named. */
@@ -162,25 +161,55 @@ export async function promiseLines(
   };
   const asked = lines.map((line, i) => askOf(against, line, i));
   const news = asked.flatMap((a) => ("parts" in a ? a.parts : []));
-  const effort = { seed: SEED, iterations: REPAIRS };
-  const promised = promise(
-    basis.problem,
-    basis.plan,
-    news.map((n) => n.job),
-    effort,
+  const { promised, rehearsal } = leastHarm(basis, news, (promised) =>
+    rehearse(promised.problem, promised.plan, withNews(against, news, promised.plan), {
+      seed: SEED,
+      runs: RUNS,
+      level: promiseLevel,
+      groups: asked.flatMap((a, i) => ("parts" in a ? [groupOf(against, a, i)] : [])),
+    }),
   );
-  const rehearsal = rehearse(promised.problem, promised.plan, withNews(against, news, promised.plan), {
-    seed: SEED,
-    runs: RUNS,
-    level: promiseLevel,
-    groups: asked.flatMap((a, i) => ("parts" in a ? [groupOf(against, a, i)] : [])),
-  });
   const jobs = new Map(promised.jobs.map((j) => [j.job, j]));
   return {
     lines: asked.map((a, i) => ("parts" in a ? promisedLine(against, a, i, jobs, rehearsal) : a)),
     others: othersAfter(basis, rehearsal),
   };
 }
+
+/** Of all others together so much of a batch late is borne for an earlier day; */
+const MOST_FALL = 0.5;
+/** where it would be more, the lines are put so many days later than they could be. */
+const LATER_DAYS = [4, 10, 21];
+
+/** The new lines in the plan as early as the odds of the others bear; else the way that takes least from them. */
+function leastHarm(
+  basis: Basis,
+  news: Part[],
+  played: (promised: Promised) => Rehearsal,
+): { promised: Promised; rehearsal: Rehearsal } {
+  const jobs = news.map((n) => n.job);
+  const effort = { seed: SEED, iterations: promiseEffort(basis.problem) };
+  const tryFor = (targets?: Map<string, number>) => {
+    const promised = promise(basis.problem, basis.plan, jobs, { ...effort, ...(targets && { targets }) });
+    // Where nothing found a place nothing is another than it was.
+    const rehearsal = promised.jobs.some((j) => j.at !== undefined) ? played(promised) : UNPLAYED;
+    const fall = othersAfter(basis, rehearsal).reduce((sum, o) => sum + o.before - o.after, 0);
+    return { promised, rehearsal, fall };
+  };
+  let best = tryFor();
+  const soonest = best.promised.jobs;
+  for (const days of basis.problem.jobs.length <= FEW_JOBS ? LATER_DAYS : []) {
+    if (best.fall <= MOST_FALL) break;
+    const later = tryFor(
+      new Map(soonest.flatMap((j) => (j.at === undefined ? [] : [[j.job, j.at + days * DAY_MINUTES]]))),
+    );
+    if (later.fall < best.fall) best = later;
+  }
+  return best;
+}
+const UNPLAYED: Rehearsal = { runs: 0, jobs: [], groups: [], load: [] };
+/** In a larger room each way takes longer than there is time for another. */
+const FEW_JOBS = 100;
 
 const groupOf = ({ frame }: Against, { line, parts }: Ask, index: number): Group => ({
   group: String(index),
