@@ -1,4 +1,4 @@
-import type { ComposedFly } from "../fly";
+import type { ComposedFly, FlyStep } from "../fly";
 
 export const prepKinds = [
   "bead hooks",
@@ -7,6 +7,8 @@ export const prepKinds = [
   "pair feathers",
   "trim feathers",
   "clean hair",
+  "level herls",
+  "lay out loops",
   "mill blend",
   "cut lengths",
   "make parts",
@@ -54,6 +56,12 @@ const rates: Record<PrepKind, PrepRate> = {
     perUnit: 0.25,
     title: (n, m) => `Clear ${n} clumps of ${m} of underfur, and cull what is short or broken`,
   },
+  "level herls": { fixed: 2, perUnit: 0.15, title: (n, m) => `Level the tips of ${m} for ${n} ropes` },
+  "lay out loops": {
+    fixed: 5,
+    perUnit: 0.5,
+    title: (n, m) => `Lay out ${n} layers of ${m} flat, as wide as the loop, their edges cleaned`,
+  },
   "mill blend": { fixed: 15, perUnit: 0, title: (_n, m) => `Mill the blend ${m}`, station: "mill" },
   "cut lengths": { fixed: 2, perUnit: 0.08, title: (n, m) => `Cut ${n} lengths of ${m}` },
   "make parts": { fixed: 0, perUnit: 1, title: (n, m) => `Make ${n} of ${m}` },
@@ -89,6 +97,12 @@ function task(
   };
 }
 
+/** Layers of fibre that are laid out for a loop of one fly; none where it is dubbed in another way. */
+const layersOf = ({ step, methods }: FlyStep): number =>
+  step.do === "dress" && step.loopLoad && methods.some((w) => w.question === "dubbing way" && w.school === "loop")
+    ? (step.loopLayers ?? 1)
+    : 0;
+
 /**
  * The preparation of a batch: what its components ask for, once for all flies started.
  * @param pace how much longer the room takes than is reckoned, by kind
@@ -101,6 +115,7 @@ export function prepTasks(
   ready: ReadonlySet<string> = new Set(),
 ): PrepTask[] {
   if (flies === 0) return [];
+  const steps = new Map(fly.steps.map((s) => [s.id, s]));
   return fly.parts.flatMap((part): PrepTask[] => {
     const { component, material } = part;
     if (ready.has(component)) return [];
@@ -110,7 +125,14 @@ export function prepTasks(
       return [task("make parts", component, material, flies, { pace, minutes: part.makeMinutes * flies, title })];
     }
     if (material.form === "bead") return one("bead hooks");
-    if (material.form === "blend") return one("mill blend", 1);
+    const own = part.uses.flatMap((u) => steps.get(u.step) ?? []);
+    // A loop that says what it carries is laid out beforehand; one that is filled by eye is not.
+    const layers = own.reduce((sum, s) => sum + layersOf(s), 0);
+    const loops = layers > 0 ? one("lay out loops", flies * layers) : [];
+    if (material.form === "blend") return [...one("mill blend", 1), ...loops];
+    if (loops.length > 0) return loops;
+    if (material.form === "herl" && own.some(({ step }) => step.do === "wind" && (step.rope ?? 1) > 1))
+      return one("level herls");
     const kinds = new Set(part.uses.map((u) => u.use.kind));
     if (kinds.has("wound feather")) return one("sort hackle");
     if (kinds.has("slips")) return one("pair slips");

@@ -116,6 +116,20 @@ describe("the working of every way of taking a material", () => {
     }));
 });
 
+/** The nymph with a body from a composite loop of two layers. */
+const looped = (more: object): Recipe =>
+  withPart("fur", "body", {
+    do: "dress",
+    from: { fraction: 0.5 },
+    to: { landmark: "bend" },
+    fullness: [{ mm: 2 }, { mm: 2 }],
+    loopMm: 60,
+    loopLayers: 2,
+    loopLoad: 0.2,
+    methods: { "dubbing way": "loop" },
+    ...more,
+  });
+
 describe("preparation that a fly asks for", () => {
   const kinds = (r: Recipe, c: Partial<FlyChoice> = {}) =>
     prepTasks(fly(r, c), 24).flatMap((t) => [`${t.kind}: ${t.component}`, `${t.kind}: ${t.component} ${t.units}`]);
@@ -128,12 +142,18 @@ describe("preparation that a fly asks for", () => {
     ["feathers in pairs", withPart("quill", "wing", laid({ feathers: 2, paired: true })), {}, "pair feathers: x 24"],
     ["hair, clump by clump", withPart("hair", "wing", laid({ clump: { mm: 1 } })), {}, "clean hair: x 24"],
     ["hair on its hide", withPart("hide", "wing", laid({ patchMm2: 20 })), {}, "clean hair: x 24"],
+    ["a rope of herls", withPart("herl", "thorax", wound({ rope: 3 })), {}, "level herls: x 24"],
+    ["a loop that says what it carries", looped({}), {}, "lay out loops: x 48"],
     ["strands", ways[7]?.[1] as Recipe, {}, "cut lengths: x"],
     ["a blend", recipe(), { variant: "mixed" }, "mill blend: body"],
     ["legs made here", recipe(), {}, "make parts: legs"],
   ] as [string, Recipe, Partial<FlyChoice>, string][])("%s", (_name, r, c, task) =>
     expect(kinds(r, c)).toContain(task),
   );
+  test("a loop is laid out only where it is tied as one and says what it carries", () => {
+    expect(kinds(looped({ loopLoad: undefined }))).not.toContain("lay out loops: x");
+    expect(kinds(looped({}), { methods: { "x/dubbing way": "twisted" } })).not.toContain("lay out loops: x");
+  });
   test("bought legs need no making, and no flies no preparation", () => {
     expect(kinds(recipe(), { buy: ["legs"] })).not.toContain("make parts: legs");
     expect(prepTasks(fly(recipe()), 0)).toEqual([]);
