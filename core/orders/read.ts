@@ -305,10 +305,9 @@ class OrderReader {
     this.heading.takeWithin(stretch);
     this.heading.takeSeason(stretch);
     if (this.takeWish(stretch, before)) return;
-    const at: [number, number] = [chunk.start, chunk.end];
     const rest = stretch.words();
     if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
-      this.order.asides.push({ at, why: "courtesy" });
+      for (const run of runsOf(stretch, rest)) this.order.asides.push({ at: [run.start, run.end], why: "courtesy" });
     else for (const run of runsOf(stretch, rest)) if (!isCourtesy(run.text)) this.askUnknown(run);
   }
 

@@ -80,6 +80,7 @@ async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>
     const rehearsal = rehearse(planning.problem, result, known, {
       seed: SEED,
       runs: RUNS,
+      goesAhead: true,
       level: planning.room.world.settings.promiseLevel,
       groups: orderGroups(planning),
     });

@@ -165,6 +165,7 @@ export async function promiseLines(
     rehearse(promised.problem, promised.plan, withNews(against, news, promised.plan), {
       seed: SEED,
       runs: RUNS,
+      goesAhead: true,
       level: promiseLevel,
       groups: asked.flatMap((a, i) => ("parts" in a ? [groupOf(against, a, i)] : [])),
     }),

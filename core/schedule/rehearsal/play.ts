@@ -29,6 +29,8 @@ export class Play {
   private readonly isMaterialLate: Uint8Array;
   private readonly isTiedAgain: Uint8Array;
   private readonly free: Float64Array;
+  /** By person: minutes of work from and to which they wait for what is next, in order. */
+  private readonly gaps: number[][];
   private readonly used: Float64Array;
   private readonly places: Float64Array[];
   private readonly held: Hold[][];
@@ -52,6 +54,7 @@ export class Play {
   constructor(
     private readonly stage: Stage,
     private readonly diaries: Diary[],
+    private readonly goesAhead = false,
   ) {
     const { acts, jobs, people, stations, racks } = stage;
     const ints = (of: (a: Stage["acts"][number]) => number) => Int32Array.from(acts, of);
@@ -64,6 +67,7 @@ export class Play {
     this.isMaterialLate = new Uint8Array(jobs.length);
     this.isTiedAgain = new Uint8Array(jobs.length);
     this.free = new Float64Array(people.length);
+    this.gaps = people.map(() => []);
     this.used = new Float64Array(people.length);
     this.places = stations.map((n) => new Float64Array(Math.max(1, Math.min(n, acts.length))));
     this.held = racks.map(() => []);
@@ -84,7 +88,7 @@ export class Play {
     this.errorSd = Float64Array.from(acts.flatMap((a) => a.errors.map((e) => e.sd)));
   }
 
-  /** Plays it once: each act as early as the order, hours, stations and racks allow. */
+  /** Plays it once: each act as early as order, hours, stations and racks allow, or in a time in which its person waits. */
   run(chance: Chance): void {
     const { stage, places, held } = this;
     this.free.fill(0);
@@ -92,6 +96,7 @@ export class Play {
     this.over.fill(0);
     this.lastOf.fill(0);
     this.isTiedAgain.fill(0);
+    for (let p = 0; p < this.gaps.length; p++) this.gaps[p]!.length = 0;
     for (let s = 0; s < places.length; s++) places[s]!.fill(0);
     for (let r = 0; r < held.length; r++) held[r]!.length = 0;
     for (let j = 0; j < stage.jobs.length; j++) {
@@ -120,26 +125,24 @@ export class Play {
       const over = this.end[before]! + this.dry[before]!;
       if (over > ready) ready = over;
     }
-    const free = this.free[p]! + this.changeOver[i]!;
-    let from = diary.indexAt(ready);
+    const station = this.station[i]!;
+    const server = station >= 0 ? firstFree(this.places[station]!) : -1;
+    const opens = server >= 0 ? diary.indexAt(this.places[station]![server]!) : 0;
+    const soonest = diary.indexAt(ready);
+    const rack = this.rack[i]!;
+    const ahead = this.goesAhead ? this.takeGap(i, Math.max(soonest, opens), minutes) : -1;
+    const free = ahead >= 0 ? ahead : this.free[p]! + this.changeOver[i]!;
+    let from = soonest;
     let cause = 0;
     if (free > from) {
       from = free;
       cause = BENCH!;
     }
-    const station = this.station[i]!;
-    let server = -1;
-    if (station >= 0) {
-      const places = this.places[station]!;
-      server = firstFree(places);
-      const opens = diary.indexAt(places[server]!);
-      if (opens > from) {
-        from = opens;
-        cause = STATION!;
-      }
+    if (opens > from) {
+      from = opens;
+      cause = STATION!;
     }
     let end = diary.clockAt(from + minutes - 1) + 1;
-    const rack = this.rack[i]!;
     if (rack >= 0) {
       const opens = this.rackOpens(i, end);
       if (opens > end) {
@@ -151,7 +154,10 @@ export class Play {
     if (diary.isAnyAway && diary.wasAway(ready, end)) cause = ABSENCE!;
     this.waited[i] = cause;
     this.end[i] = end;
-    this.free[p] = from + minutes;
+    if (ahead < 0) {
+      if (from > free && this.goesAhead) this.gaps[p]!.push(this.free[p]!, from - this.changeOver[i]!);
+      this.free[p] = from + minutes;
+    }
     this.used[p]! += this.changeOver[i]! + minutes;
     if (end > this.lastOf[p]!) this.lastOf[p] = end;
     if (server >= 0) this.places[station]![server] = end;
@@ -159,6 +165,34 @@ export class Play {
     if (rack >= 0) this.onRack(rack, i, end);
     const over = end + this.dry[i]!;
     if (over > this.over[job]!) this.over[job] = over;
+  }
+
+  /**
+   * Takes the first time in which somebody waits for what comes before it, where an act fits in whole with its
+   * change-over. @returns the minute of work at which it begins; −1 for none
+   */
+  private takeGap(i: number, soonest: number, minutes: number): number {
+    const gaps = this.gaps[this.person[i]!]!;
+    const setup = this.changeOver[i]!;
+    for (let g = 0; g < gaps.length; g += 2) {
+      const [opens, closes] = [gaps[g]!, gaps[g + 1]!];
+      const from = Math.max(soonest, opens + setup);
+      if (from + minutes > closes || !this.hasRoom(i, from + minutes)) continue;
+      const [before, after] = [from - setup - opens, closes - from - minutes];
+      if (before > 0 && after > 0) gaps.splice(g + 1, 0, from - setup, from + minutes);
+      else if (before > 0) gaps[g + 1] = from - setup;
+      else if (after > 0) gaps[g] = from + minutes;
+      else gaps.splice(g, 2);
+      return from;
+    }
+    return -1;
+  }
+
+  /** Whether the rack takes the flies of an act that ends with a minute of work. */
+  private hasRoom(i: number, ends: number): boolean {
+    if (this.rack[i]! < 0) return true;
+    const end = this.diaries[this.person[i]!]!.clockAt(ends - 1) + 1;
+    return this.rackOpens(i, end) <= end;
   }
 
   private minutesOf(i: number, chance: Chance): number {

@@ -221,20 +221,47 @@ const dueFirst = ({ jobs }: ScheduleProblem) =>
       }),
     );
 
-test("promises of nine in ten are kept nine times in ten, over 10,000 orders of 500 rooms", () => {
+/** How many promises for the minute of nine in ten are kept, of so many rooms of 20 orders. */
+function keptOf(rooms: number, goesAhead: boolean): number {
   let [kept, all] = [0, 0];
-  for (let seed = 1; seed <= 500; seed++) {
+  for (let seed = 1; seed <= rooms; seed++) {
     const problem = tyingRoom(seed, { jobs: 20, people: 4, days: 80, rack: 100_000 });
     const plan = solveSchedule(problem, { seed: 1, iterations: 0, start: dueFirst(problem) });
     const known = knowledgeOf(problem);
-    const { jobs } = rehearse(problem, plan, known, { seed, runs: 199 });
-    const truth = truthOf(problem, plan, known, 100_000 + seed);
+    const { jobs } = rehearse(problem, plan, known, { seed, runs: 199, goesAhead });
+    const truth = truthOf(problem, plan, known, 100_000 + seed, goesAhead);
     for (const j of jobs) {
       all++;
       if ((truth.get(j.job) ?? Infinity) <= j.day90) kept++;
     }
   }
-  expect(all).toBe(10_000);
-  expect(kept / all).toBeGreaterThan(0.88);
-  expect(kept / all).toBeLessThan(0.92);
+  expect(all).toBe(rooms * 20);
+  return kept / all;
+}
+
+test("promises of nine in ten are kept nine times in ten, over 10,000 orders of 500 rooms", () => {
+  const kept = keptOf(500, false);
+  expect(kept).toBeGreaterThan(0.88);
+  expect(kept).toBeLessThan(0.92);
 }, 120_000);
+
+test("and where people go ahead with what can be done, by a simulator in which they take what comes first", () => {
+  const kept = keptOf(250, true);
+  expect(kept).toBeGreaterThan(0.88);
+  expect(kept).toBeLessThan(0.92);
+}, 120_000);
+
+test("whoever waits does later work meanwhile, where it fits before what they wait for", () => {
+  const problem = bench([100, 60]);
+  problem.jobs[1] = { ...problem.jobs[1]!, due: 5 * day };
+  const plan = planOf(problem);
+  const [first, second] = [...plan.assignments].sort((a, b) => a.start - b.start);
+  const job = (operation: string | undefined) => operation?.split(".")[0] ?? "";
+  const late = { arrivals: { a: { at: 0, daysLate: [2] } }, waits: { [job(first?.operation)]: ["a"] } };
+  const over = (goesAhead: boolean) =>
+    rehearse(problem, plan, { ...sure, ...late }, { seed: 1, runs: 2, goesAhead }).jobs.find(
+      (j) => j.job === job(second?.operation),
+    )?.day50;
+  expect(over(false)).toBeGreaterThan(2 * day);
+  expect(over(true)).toBeLessThan(day);
+});

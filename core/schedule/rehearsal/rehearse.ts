@@ -37,7 +37,7 @@ export function rehearse(
   problem: ScheduleProblem,
   result: ScheduleResult,
   knowledge: Knowledge,
-  { seed, runs, level = 0.9, groups = [], onProgress, shouldStop }: RehearseOptions,
+  { seed, runs, level = 0.9, groups = [], goesAhead = false, onProgress, shouldStop }: RehearseOptions,
 ): Rehearsal {
   refuseAbsurd(problem);
   refuseUnknowable(knowledge, runs, level);
@@ -46,7 +46,7 @@ export function rehearse(
   const diaries = problem.people.map((p) => new Diary(p, ends));
   const away = absences(stage, diaries);
   const chance = new Chance(seed, [...stage.things, ...away.things]);
-  const play = new Play(stage, diaries);
+  const play = new Play(stage, diaries, goesAhead);
   const tally = new Tally(stage, runs, level, groups);
   let run = 0;
   for (; run < runs; run++) {

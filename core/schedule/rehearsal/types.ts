@@ -76,6 +76,11 @@ export interface RehearseOptions {
   seed: number;
   /** How often the plan is played through: at least 1. */
   runs: number;
+  /**
+   * Whether people who wait for what is next do later work meanwhile, where it fits in whole before what they wait for.
+   * Else the order is kept, whatever it waits for.
+   */
+  goesAhead?: boolean;
   /** How probable `dayAtLevel` is, above 0 and below 1; 0.9 unless said. */
   level?: number;
   /** Jobs that count together, such as those of one order. Such as are not in the plan are passed over. */

@@ -9,12 +9,15 @@ const DAY = 1440;
  * What really becomes of a plan, once: drawn from the same knowledge as a rehearsal, but written apart from it. Times
  * are pushed back until nothing is broken any more, minute by minute through the windows. Racks are taken to be large
  * enough, stations to have one place.
+ *
+ * @param goesAhead whether whoever waits takes the first of their work that can be begun, whatever stands before it
  */
 export function truthOf(
   problem: ScheduleProblem,
   plan: ScheduleResult,
   known: Knowledge,
   seed: number,
+  goesAhead = false,
 ): Map<string, number> {
   const random = new Random(seed);
   const normal = () => Math.sqrt(-2 * Math.log(1 - random.next())) * Math.cos(2 * Math.PI * random.next());
@@ -52,7 +55,9 @@ export function truthOf(
     })
     .sort((x, y) => x.a.start - y.a.start);
   const byId = new Map(work.map((w) => [w.o.id, w]));
-  for (let isMoved = true; isMoved;) {
+  if (goesAhead)
+    asTheyCan(work, windows, (w) => [w.job.release, ...(known.waits[w.job.id] ?? []).map((n) => arrives.get(n) ?? 0)]);
+  for (let isMoved = !goesAhead; isMoved;) {
     isMoved = false;
     const benches = new Map<string, number>();
     const stations = new Map<string, number>();
@@ -79,6 +84,50 @@ export function truthOf(
   const over = new Map<string, number>();
   for (const w of work) over.set(w.job.id, Math.max(over.get(w.job.id) ?? 0, w.end + (w.o.dry?.minutes ?? 0)));
   return over;
+}
+
+interface Work {
+  job: ScheduleProblem["jobs"][number];
+  o: ScheduleProblem["jobs"][number]["operations"][number];
+  before: string | undefined;
+  a: ScheduleResult["assignments"][number];
+  minutes: number;
+  start: number;
+  end: number;
+}
+type Windows = ReadonlyMap<string, readonly (readonly [number, number])[]>;
+
+/** One after the other, whatever can be begun first; of what can be begun at the same time, what stands first. */
+function asTheyCan(work: Work[], windows: Windows, releases: (w: Work) => number[]): void {
+  const left = new Set(work);
+  const done = new Map<string, Work>();
+  const benches = new Map<string, number>();
+  const stations = new Map<string, number>();
+  while (left.size > 0) {
+    let next: Work | undefined;
+    let soonest = Infinity;
+    for (const w of left) {
+      const before = w.before === undefined ? undefined : done.get(w.before);
+      if (w.before !== undefined && !before) continue;
+      const own = windows.get(w.a.person) ?? [];
+      const ready = Math.max(
+        ...releases(w),
+        before ? before.end + (before.o.dry?.minutes ?? 0) : 0,
+        w.o.station === undefined ? 0 : (stations.get(w.o.station) ?? 0),
+      );
+      const start = after(own, Math.max(ready, after(own, benches.get(w.a.person) ?? 0, w.a.setupMinutes)), 0);
+      if (start >= soonest) continue;
+      soonest = start;
+      next = w;
+    }
+    if (!next) throw new Error("Work is left that waits for itself.");
+    next.start = soonest;
+    next.end = after(windows.get(next.a.person) ?? [], soonest, next.minutes - 1) + 1;
+    benches.set(next.a.person, next.end);
+    if (next.o.station !== undefined) stations.set(next.o.station, next.end);
+    done.set(next.o.id, next);
+    left.delete(next);
+  }
 }
 
 /** The minute of work that comes so many working minutes after the first one at or after `from`. */
