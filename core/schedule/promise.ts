@@ -117,13 +117,14 @@ function soonerThan(
       news.map(({ job }) => [job.id, Math.max(options.targets?.get(job.id) ?? 0, (at.get(job.id) ?? 0) * share)]),
     );
     const whole = withNews(problem, news, URGENCY, targets);
-    const between = putEarly(whole, plan, harmedBy(plan), options);
+    const between = putEarly(whole, plan, harmedBy(plan), options, FEW_ROUNDS);
     if (between) return { problem: whole, plan: between };
   }
   return undefined;
 }
 /** Of the time that new jobs wait behind everything else. */
 const SHARES = [0.3, 0.6];
+const FEW_ROUNDS = 3;
 
 /** The jobs that another plan makes late, or later by a day. */
 const harmedBy = (plan: ScheduleResult): ((other: ScheduleResult) => string[]) => {
@@ -140,10 +141,11 @@ function putEarly(
   plan: ScheduleResult,
   harmed: ReturnType<typeof harmedBy>,
   { iterations, targets: _targets, ...options }: PromiseOptions,
+  rounds = ROUNDS,
 ): ScheduleResult | undefined {
   const times = new Map<string, number>();
   let start: PlannedOperation[] = plan.assignments;
-  for (let round = 0; round < ROUNDS; round++) {
+  for (let round = 0; round < rounds; round++) {
     const weighed = whole.jobs.map((j) => ({ ...j, weight: j.weight * (times.get(j.id) ?? 1) }));
     const effort =
       iterations === undefined ? {} : { iterations: Math.ceil(round === 0 ? iterations : iterations * OF_EFFORT) };

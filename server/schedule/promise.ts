@@ -199,7 +199,7 @@ function leastHarm(
   };
   let best = tryFor();
   const soonest = best.promised.jobs;
-  for (const days of basis.problem.jobs.length <= FEW_JOBS ? LATER_DAYS : []) {
+  for (const days of laterDays(basis, news)) {
     if (best.fall <= MOST_FALL) break;
     const later = tryFor(
       new Map(soonest.flatMap((j) => (j.at === undefined ? [] : [[j.job, j.at + days * DAY_MINUTES]]))),
@@ -209,8 +209,12 @@ function leastHarm(
   return best;
 }
 const UNPLAYED: Rehearsal = { runs: 0, jobs: [], groups: [], load: [] };
-/** In a larger room each way takes longer than there is time for another. */
+/** In a larger room, or of many batches, each way takes longer than there is time for another. */
+const laterDays = ({ problem }: Basis, news: Part[]): number[] =>
+  problem.jobs.length > FEW_JOBS ? [] : news.length > FEW_NEWS ? [MANY_LATER] : LATER_DAYS;
 const FEW_JOBS = 100;
+const FEW_NEWS = 4;
+const MANY_LATER = 10;
 
 const groupOf = ({ frame }: Against, { line, parts }: Ask, index: number): Group => ({
   group: String(index),

@@ -66,8 +66,10 @@ const who = computed({
           placeholder="and half of it…"
           :options="others"
         />
-        <button type="button" class="btn" @click="move.step(-1, 0)">Half an hour earlier</button>
-        <button type="button" class="btn" @click="move.step(1, 0)">later</button>
+        <span class="flex gap-1">
+          <button type="button" class="btn" @click="move.step(-1, 0)">Half an hour earlier</button>
+          <button type="button" class="btn" @click="move.step(1, 0)">later</button>
+        </span>
         <button v-if="isTimed" type="button" class="btn btn-plain" @click="move.put(who, undefined)">
           whenever it fits
         </button>

@@ -88,7 +88,7 @@ export class Play {
     this.errorSd = Float64Array.from(acts.flatMap((a) => a.errors.map((e) => e.sd)));
   }
 
-  /** Plays it once: each act as early as order, hours, stations and racks allow, or in a time in which its person waits. */
+  /** Plays it once: each act as early as order, hours, stations and racks allow, or while its person waits. */
   run(chance: Chance): void {
     const { stage, places, held } = this;
     this.free.fill(0);
