@@ -6,7 +6,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */

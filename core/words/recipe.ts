@@ -369,7 +369,7 @@ class RecipeReader implements Reading {
       return this.actListedHead(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (told.kind === "whip") return tellWhip(t);
-    if (!told.description && role !== undefined && this.isTakenUp(role)) return this.takeUp(t);
+    if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
     const object = objectOf(t);
     if (!object.component) return this.askMaterial(t, i);
     const isDeclared = role !== undefined && this.isToldLater(i, role);
@@ -390,12 +390,19 @@ class RecipeReader implements Reading {
   }
 
   /** Whether a part waits to be wound or taken over, or was only named. */
-  private isTakenUp(role: Component["role"]): boolean {
+  private isTakenUp(role: Component["role"], { description }: Told): boolean {
+    if (description) return this.isOfWhatWaits(role, description);
     const component = this.bench.ofRole(role);
     return (
       this.bench.waits((w) => w.role === role) !== undefined ||
       (component !== undefined && this.bench.declared.has(component.id))
     );
+  }
+  /** “Rib: 7 turns of the mono”, of what was tied in for it and waits. */
+  private isOfWhatWaits(role: Component["role"], description: NonNullable<Told["description"]>): boolean {
+    const waiting = this.bench.waits((w) => w.role === role && !w.hangs);
+    const material = waiting && this.bench.materialOf(this.bench.component(waiting.component));
+    return material !== undefined && this.means(description, material, role);
   }
   private takeUp(t: Telling): void {
     const { told } = t;

@@ -675,7 +675,7 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   const role = roleOfWord(found.word);
   if (role === undefined) return undefined;
   // A part that is named besides the one that the line is about only says where or for what.
-  if (!as && told.role === "rib" && (role === "body" || role === "thorax")) {
+  if (!as && (told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax")) {
     told.understood.push({ at, end: found.end });
     return { told, end: found.end };
   }

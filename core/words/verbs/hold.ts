@@ -7,7 +7,8 @@ import { verb } from "./verb";
 function tellHold({ told, bench, line }: Telling): void {
   const { said } = told;
   const last = bench.made.findLast((m) => m.line === line.number) ?? bench.made[bench.made.length - 1];
-  if (!last) return;
+  // Where the line asks what it is about, nothing before it is held by its wraps.
+  if (!last || (last.line !== line.number && line.asks.length > 0)) return;
   const { step } = last;
   const isTakenOver = step.do === "lay" && step.tiedIn !== undefined;
   const target = isTakenOver ? (said.there ?? said.end ?? said.begin) : undefined;

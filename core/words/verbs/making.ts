@@ -114,6 +114,7 @@ export function make(
   const said = structuredClone(spoken);
   askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });
+  askHowFull(said, kind, t, more.where);
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);
   const context = {
@@ -188,6 +189,18 @@ function askWhatSize(
     answers: [],
   });
   delete said.size;
+}
+
+/** “craft fur, 40 mm”: no body is so full; it may be how long the fibre is. */
+function askHowFull(said: Said, kind: Kind, { told, line }: Telling, where: [number, number] | undefined): void {
+  const fullest = said.fullness?.find((l) => "mm" in l && l.mm > FULLEST_MM);
+  if (kind !== "dress" || !fullest) return;
+  line.asks.push({
+    at: where ?? [told.at, told.end],
+    sentence: `Nothing is dubbed ${sayLength(fullest)} full. Say how long the noodle is, “40 mm of noodle”, or take the length out.`,
+    answers: [],
+  });
+  delete said.fullness;
 }
 
 /** What is usually wound or dubbed where nobody says how much; told as supplied. */

@@ -63,7 +63,7 @@ export function tellThread(t: Telling): void {
 
 export const start = verb(
   "start",
-  "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)|(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:start|tie\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:the\\s+|tying\\s+)*(?:thread|silk)|cover\\s+the\\s+(?:hook\\s+)?shank",
+  "(?:run|wind|lay)(?=\\s+(?:[a-z]+\\s+){1,2}\\d{2,3}\\s*d(?:en(?:ier)?)?\\b)|run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)|(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:start|tie\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:the\\s+|tying\\s+)*(?:thread|silk)|cover\\s+the\\s+(?:hook\\s+)?shank",
   tellThread,
 );
 

@@ -21,6 +21,6 @@ export function tellWhip(t: Telling): void {
 
 export const whip = verb(
   "whip",
-  "wf(?=\\s|$)|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
+  "wf(?=\\s|$)|finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$))|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
   tellWhip,
 );
