@@ -56,7 +56,7 @@ const rates: Record<PrepKind, PrepRate> = {
     perUnit: 0.25,
     title: (n, m) => `Clear ${n} clumps of ${m} of underfur, and cull what is short or broken`,
   },
-  "level herls": { fixed: 2, perUnit: 0.15, title: (n, m) => `Level the tips of ${m} for ${n} ropes` },
+  "level herls": { fixed: 2, perUnit: 0.15, title: (n, m) => `Level the tips for ${n} ropes of ${m}` },
   "lay out loops": {
     fixed: 5,
     perUnit: 0.5,

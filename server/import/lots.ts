@@ -38,7 +38,9 @@ const dayFrom = (now: Date, days: number | undefined): string | null =>
 /** Lots arrive as movements from their supplier, like any delivery. */
 export async function importLots(db: Db, person: { id: string }, text: string, now: Date): Promise<void> {
   const sources = await sourcesByMaterial(db);
-  for (const l of readCsv("lots.csv", text, lotRow)) {
+  // As they came: the ledger is written from the oldest on.
+  const lots = readCsv("lots.csv", text, lotRow).sort((a, b) => b.received_days_ago - a.received_days_ago);
+  for (const l of lots) {
     const source = sources.get(l.material)?.[0];
     if (!source)
       throw new Problem(

@@ -11,7 +11,8 @@ import { day, quantity } from "../parts/format";
 const props = defineProps<{ outlook: MaterialOutlook; unit: StockUnit }>();
 const WIDTH = 760;
 const HEIGHT = 190;
-const LEFT = 8;
+/** Room for how much, and for the word of the first day. */
+const LEFT = 76;
 const TOP = 14;
 const BOTTOM = 28;
 const MARGIN_DAYS = 6;
@@ -67,6 +68,8 @@ const ticks = computed(() => {
   const step = Math.max(1, Math.ceil(days / MOST_TICKS));
   return Array.from({ length: Math.ceil(days / step) }, (_, i) => addDays(from, i * step));
 });
+const AMOUNTS = 3;
+const amounts = computed(() => y.value.ticks(AMOUNTS));
 const tickWords = (d: Date): string => `${d.getDate()} ${d.toLocaleString("en", { month: "short" })}`;
 const much = (q: number): string => quantity(Math.abs(q), props.unit);
 /** The picture in a sentence, for whoever hears it. */
@@ -81,6 +84,12 @@ const orderAt = computed(() => props.outlook.orderBy);
 <template>
   <figure>
     <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full max-w-4xl" role="img" :aria-label="told">
+      <g v-for="q in amounts" :key="q">
+        <line :x1="LEFT" :x2="WIDTH" :y1="y(q)" :y2="y(q)" stroke="var(--rule)" />
+        <text :x="LEFT - 8" :y="y(q) + 4" text-anchor="end" class="words" fill="var(--ink-soft)">
+          {{ q < 0 ? "−" : "" }}{{ much(q) }}
+        </text>
+      </g>
       <path :d="fill" fill="var(--deep)" opacity="0.16" />
       <path :d="missing" fill="var(--call)" opacity="0.22" />
       <line :x1="LEFT" :x2="WIDTH" :y1="y(0)" :y2="y(0)" stroke="var(--rule-strong)" />
