@@ -25,6 +25,7 @@ const files: [string, Catalogue][] = [
     (file): [string, Catalogue] => [file, catalogue],
   ),
   ["desk.txt", catalogue],
+  ["traps.txt", catalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -55,7 +55,7 @@ const isSum = (line: ReadLine, all: readonly ReadLine[]): boolean =>
   SUM.test(line.text) &&
   all.reduce((sum, l) => sum + (l === line ? 0 : (l.flies ?? 0)), 0) === line.flies;
 const SUM =
-  /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})|(?<!\p{L})(?:(?:in )?total|altogether|in all|insgesamt|gesamt)\s*:?\s*$/iu;
+  /^\s*(?:in\s+)?(?:grand\s+)?(?:totals?|sum|all|that(?:'s|\s+is|\s+makes)|altogether|together|insgesamt|gesamt|zusammen|summe)(?!\p{L})|(?<!\p{L})(?:(?:in )?total|altogether|in all|insgesamt|gesamt)\s*:?\s*$/iu;
 
 /**
  * “3 dz in 16 and 3 dz in 18, amber”, “2 dz 12s, 2 dz 14s in Slate Wisp”: what ends a list is said of all its lines,

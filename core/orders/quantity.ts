@@ -89,6 +89,14 @@ const ways: Way[] = [
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? ""), g[3] === undefined ? 12 : 1), words),
   },
   {
+    // “6 boxes of a dozen”
+    needs: /box|pack|bag|set|card|schachtel|päck/iu,
+    pattern: rule(
+      String.raw`(${NUMBER})\s+(?:boxes|packs?|packets?|bags?|sets?|cards?|schachteln?|packungen|päckchen)\s+(?:of|with|à|zu(?:\s+je)?|mit(?:\s+je)?)\s+(?:an?\s+|ein(?:em|er)?\s+)?(?:(${NUMBER})\s*)?(?:${DOZEN}|(${PIECE}))`,
+    ),
+    read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? "1"), g[3] === undefined ? 12 : 1), words),
+  },
+  {
     needs: /half/iu,
     pattern: rule(String.raw`(${NUMBER})\s*${DOZEN}\s+and\s+a\s+half`),
     read: (g, words) => counted(times((numberOf(g[1] ?? "") ?? NaN) + 0.5, 12), words),
@@ -124,7 +132,7 @@ const ways: Way[] = [
     },
   },
   {
-    pattern: rule(String.raw`(${NUMBER})\s*(?:${DOZEN}|(${PIECE})|(${GROSS}))`),
+    pattern: rule(String.raw`(${NUMBER})(?:\s*|-)(?:${DOZEN}|(${PIECE})|(${GROSS}))`),
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), g[3] ? 144 : g[2] ? 1 : 12), words),
   },
   {
@@ -153,7 +161,9 @@ const ways: Way[] = [
   {
     // “12 x Copper Lodger #14”
     needs: /[x×]/iu,
-    pattern: rule(String.raw`(${NUMBER})\s*[x×]\s+(?=\p{L}{3})(?!(?:sizes?|nos?|nr|gr)(?!\p{L}))`),
+    pattern: rule(
+      String.raw`(${NUMBER})\s*[x×]\s+(?=\p{L}{3})(?!(?:sizes?|nos?|nr|gr|long|short|fine|heavy|strong)(?!\p{L}))`,
+    ),
     read: (g, words) =>
       ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz `, `${g[1] ?? ""} flies `),
   },

@@ -401,7 +401,7 @@ class OrderReader {
     const other = OTHER_ORDER.exec(clause.text);
     const before = other ? undefined : AS_BEFORE.exec(clause.text);
     const found = other ?? before;
-    if (!found) return false;
+    if (!found || (other && this.replacesAPart(clause, other))) return false;
     // Whose order it is, and for when, is said there all the same.
     this.heading.takeWithin(new Stretch(clause.text, clause.start));
     this.order.doubts.push({
@@ -412,6 +412,14 @@ class OrderReader {
       candidates: before ? this.asAWish(clause, before) : [],
     });
     return true;
+  }
+
+  /** “6 dz Slate Wisp 14 amber with an orange tag instead of red” speaks of no other order. */
+  private replacesAPart({ text, start }: Span, found: RegExpExecArray): boolean {
+    if (!/^(?:instead of|anstatt|statt)$/i.test(found[0])) return false;
+    const [before, after] = [text.slice(0, found.index), text.slice(found.index + found[0].length)];
+    const counts = (of: string): boolean => quantitiesIn(of, start, this.catalogue).length > 0;
+    return counts(before) && this.namesFlyIn(before) && !counts(after) && !this.namesFlyIn(after);
   }
 
   /** “6 dz Slate Wisp 14 amber as last year” says its flies: what was before may be kept as a wish. */
