@@ -37,6 +37,8 @@ const AS_BEFORE =
 /** “…, all barbless, no substitutes” */
 const OF_ALL =
   /(?<=[,.]\s*)(?:and\s+|und\s+)?(?:all(?:\s+(?:of\s+)?(?:them|these))?|everything|alle[s]?)\s+(?=(?:to\s+be\s+|are\s+|on\s+|with(?:out)?\s+|no\s+|ohne\s+|mit\s+|auf\s+|bitte\s+|please\s+)*(?:barbless|de-?barbed|lead|unleaded|sparse|original|widerhaken|schonhaken|bleifrei|blei)(?!\p{L}))/iu;
+const NOT_BEFORE =
+  /(?<!\p{L})(?:(?:but|aber)\s+)?(?:(?:not|nicht)\s+(?:before|earlier\s+than|sooner\s+than|vor(?:\s+dem)?)|(?:at\s+the\s+)?earliest(?:\s+on)?|frühestens(?:\s+am)?)\s+/iu;
 /** A fly's name has so many words at most. */
 const MOST_NAMED = 4;
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
@@ -94,12 +96,27 @@ class OrderReader {
     }
   }
 
-  private readLine(line: Span): void {
+  private readLine(whole: Span): void {
+    const line = this.withoutEarliest(whole);
     const marker = MARKER.exec(line.text)?.[0].length ?? 0;
     const before = this.order.lines.length;
     for (const sentence of piecesOf(line.text.slice(marker), line.start + marker, SENTENCE))
       for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE))
         for (const part of this.headed(clause)) this.readClause(part, before);
+  }
+
+  /** “Not before 1 May” is a wish, and no day for which it is due. */
+  private withoutEarliest(line: Span): Span {
+    const lead = NOT_BEFORE.exec(line.text);
+    const from = lead ? lead.index + lead[0].length : 0;
+    const day = lead && findDay(line.text.slice(from), this.catalogue.today);
+    if (!lead || !day || /\S/.test(line.text.slice(from, from + day.at[0]))) return line;
+    const end = from + day.at[1];
+    const words = line.text.slice(lead.index, end).trim();
+    const at: [number, number] = [line.start + lead.index, line.start + end];
+    this.wishes.push({ at, words, kind: "own" });
+    this.order.understood.push({ field: "wish", at, label: `wish: ${words}` });
+    return { ...line, text: line.text.slice(0, lead.index) + " ".repeat(end - lead.index) + line.text.slice(end) };
   }
 
   /** “Everything barbless: …”: what is wished of all stands before the colon, and is read for itself. */

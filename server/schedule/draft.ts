@@ -55,6 +55,8 @@ export function draftOf(planning: Planning, last: PlannedOperation[] | undefined
 
 /** New batches that are as probably ready on their day as this are well where they cost least. */
 const WELL_PLACED = 0.9;
+/** Of more at once, as when a sheet of orders comes, each is put where it costs least. */
+const MOST_NEW = 12;
 /**
  * The last plan with the batches in it that are new since: where that costs least; or, as a promise does it, as soon as
  * nobody is late for them, when they would hardly be ready on their day otherwise.
@@ -62,29 +64,33 @@ const WELL_PLACED = 0.9;
 function withNewBatches(planning: Planning, last: PlannedOperation[]): ScheduleResult {
   const { problem } = planning;
   const cheapest = settled(problem, last);
+  // Where there is more work than hours there are none to give a new batch before others.
+  if (cheapest.unscheduled.length > 0) return cheapest;
   const known = new Set(last.map((w) => w.operation));
   const isNew = (j: ScheduleJob): boolean => !j.operations.some((o) => known.has(o.id));
   const news = problem.jobs.filter(isNew);
-  if (news.length === 0 || news.length === problem.jobs.length) return cheapest;
+  if (news.length === 0 || news.length > MOST_NEW || news.length === problem.jobs.length) return cheapest;
   const odds = new Map(playedThrough(planning, cheapest).map((j) => [j.job, j.onTime]));
   if (news.every((j) => (odds.get(j.id) ?? 0) >= WELL_PLACED)) return cheapest;
   const before = { ...problem, jobs: problem.jobs.filter((j) => !isNew(j)) };
   const was = settled(before, last);
   const put = news.map((job) => ({ job, release0: job.release }));
   const effort = { seed: SEED, iterations: promiseEffort(problem) };
-  const plans = SHARES.map((share) => {
+  const plans = (problem.jobs.length > FEW_JOBS ? [ONE_SHARE] : SHARES).map((share) => {
     const targets = new Map(news.map((j) => [j.id, j.release + (j.due - j.release) * share]));
     const { plan } = promise(before, was, put, { ...effort, targets });
     return settled(problem, plan.assignments);
   });
-  const least = plans.reduce((n, p) => Math.min(n, p.unscheduled.length), cheapest.unscheduled.length);
   const judged = [cheapest, ...plans]
-    .filter((p) => p.unscheduled.length === least)
+    .filter((p) => p.unscheduled.length === 0)
     .map((p) => ({ plan: p, late: lateAsThingsGo(planning, p) }));
   return judged.reduce((a, b) => (b.late < a.late ? b : a)).plan;
 }
 /** Of the time until they are due, new batches are put so early. */
 const SHARES = [0.7, 0.4, 0];
+/** In a larger room each takes its time: one is tried. */
+const FEW_JOBS = 100;
+const ONE_SHARE = 0.4;
 
 /** Of a batch late on average, more than this is not worth what a plan costs less. */
 const MORE_LATE = 0.3;
