@@ -14,6 +14,44 @@ const BARE = new RegExp(
   "giu",
 );
 
+const OF_THEM = /^\s*(?:of\s+(?:them|which|these|those)|thereof|davon)(?!\p{L})(?=[^,;.]*\p{L})/iu;
+const OF_WHICH = /(?<!\p{L})(?:of\s+which|thereof|davon|darunter|including|incl\.?)\s+$/iu;
+
+/**
+ * “8 dz Copper Lodger 14 olive, of which 2 dz unweighted”: what is left of the first quantity, and the part of it that
+ * is told apart, with the words that say so.
+ */
+export function partOf(
+  text: string,
+  start: number,
+  quantities: readonly Quantity[],
+  catalogue: Catalogue,
+): { quantities: Quantity[]; words: [number, number] } | undefined {
+  const [total, part, another] = quantities;
+  if (total?.flies === undefined || part?.flies === undefined || another || part.flies >= total.flies) return undefined;
+  // “2 of them” may be two flies: it is asked.
+  if (!/\p{L}/u.test(text.slice(part.at[0] - start, part.at[1] - start))) return undefined;
+  const [before, after] = [text.slice(0, part.at[0] - start), text.slice(part.at[1] - start)];
+  const behind = OF_THEM.exec(after);
+  const ahead = OF_WHICH.exec(before);
+  const said = behind ? after.slice(behind[0].length) : after;
+  const { colours, forms } = wordsOfFlies(catalogue.patterns);
+  const tellsApart = (said.match(/[\p{L}-]+/gu) ?? []).some((w) =>
+    [colours, forms].some((known) => known.has(fold(plainColour(w)))),
+  );
+  if ((!behind && !ahead) || !tellsApart) return undefined;
+  const words: [number, number] = behind
+    ? [part.at[1], part.at[1] + behind[0].length]
+    : [start + (ahead?.index ?? 0), part.at[0]];
+  return {
+    quantities: [
+      { ...total, flies: total.flies - part.flies },
+      { ...part, isPart: true },
+    ],
+    words,
+  };
+}
+
 /**
  * “6 dz Copper Lodger 14: 3 olive, 3 rust”: a quantity and what it is made of, when that adds up to it and says what
  * the quantity itself leaves open, or stands in brackets or behind a colon.

@@ -1,4 +1,4 @@
-import { brokenDown } from "./breakdown";
+import { brokenDown, partOf } from "./breakdown";
 import { findDay } from "./dates";
 import { isCourteousWord, isCourtesy, isReference, setAside } from "./asides";
 import { Heading } from "./heading";
@@ -186,6 +186,12 @@ class OrderReader {
   /** The quantities of a statement; one that is broken down is taken out, and its parts count in its stead. */
   private inParts(stretch: Stretch, quantities: Quantity[]): Quantity[] {
     const [total] = quantities;
+    const part = partOf(stretch.left, stretch.start, quantities, this.catalogue);
+    if (part && !this.namesFlyIn(stretch.left.slice((part.quantities[1]?.at[1] ?? stretch.end) - stretch.start))) {
+      stretch.takeOut(part.words);
+      this.order.understood.push({ field: "quantity", at: part.words, label: "of them" });
+      return part.quantities;
+    }
     const parts = brokenDown(stretch.left, stretch.start, quantities, this.catalogue);
     if (!parts || !total || total.flies === undefined) return quantities;
     if (this.namesFlyIn(stretch.left.slice((parts[0]?.at[1] ?? stretch.end) - stretch.start))) return quantities;
