@@ -53,7 +53,7 @@ const OF_EFFORT = 0.5;
  * weighs more in the next repair, until nobody is.
  *
  * @param plan of `problem`
- * @param options iterations, some hundred, or a budget
+ * @param options iterations, some thousand, or a budget
  * @returns the new jobs in their order; those that nobody can do, or that fit nowhere, have no minute
  */
 export function promise(

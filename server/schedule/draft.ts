@@ -88,8 +88,8 @@ function withNewBatches(planning: Planning, last: PlannedOperation[]): ScheduleR
 }
 /** Of the time until they are due, new batches are put so early. */
 const SHARES = [0.7, 0.4, 0];
-/** In a larger room each takes its time: one is tried. */
-const FEW_JOBS = 100;
+/** In a room of more batches each plan takes its time: less is tried, of a draft and of a promise. */
+export const FEW_JOBS = 100;
 const ONE_SHARE = 0.4;
 
 /** Of a batch late on average, more than this is not worth what a plan costs less. */
@@ -128,9 +128,17 @@ const COMPARING_RUNS = 400;
 /** How many batches are late on average when a plan is played through. */
 export const lateAsThingsGo = (planning: Planning, plan: ScheduleResult): number =>
   playedThrough(planning, plan).reduce((sum, j) => sum + 1 - j.onTime, 0);
-const playedThrough = (planning: Planning, plan: ScheduleResult): Rehearsal["jobs"] =>
-  rehearse(planning.problem, plan, knowledgeOf(planning, plan), { seed: SEED, runs: COMPARING_RUNS, goesAhead: true })
-    .jobs;
+function playedThrough(planning: Planning, plan: ScheduleResult): Rehearsal["jobs"] {
+  const before = played.get(planning)?.get(plan);
+  if (before) return before;
+  const knowledge = knowledgeOf(planning, plan);
+  const options = { seed: SEED, runs: COMPARING_RUNS, goesAhead: true };
+  const { jobs } = rehearse(planning.problem, plan, knowledge, options);
+  played.set(planning, (played.get(planning) ?? new WeakMap()).set(plan, jobs));
+  return jobs;
+}
+/** The plan to beat is compared with several. */
+const played = new WeakMap<Planning, WeakMap<ScheduleResult, Rehearsal["jobs"]>>();
 
 const MOST_REPLAYS = 2;
 

@@ -39,7 +39,7 @@ import { activePeople } from "../team";
 import { readWorld, type World } from "../world";
 import type { Basis } from "./basis";
 import { plannable } from "./build";
-import { promiseEffort, SEED } from "./draft";
+import { FEW_JOBS, promiseEffort, SEED } from "./draft";
 import { addBatch } from "./knowledge";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 
@@ -212,7 +212,6 @@ const UNPLAYED: Rehearsal = { runs: 0, jobs: [], groups: [], load: [] };
 /** In a larger room, or of many batches, each way takes longer than there is time for another. */
 const laterDays = ({ problem }: Basis, news: Part[]): number[] =>
   problem.jobs.length > FEW_JOBS ? [] : news.length > FEW_NEWS ? [MANY_LATER] : LATER_DAYS;
-const FEW_JOBS = 100;
 const FEW_NEWS = 4;
 const MANY_LATER = 10;
 

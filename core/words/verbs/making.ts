@@ -169,9 +169,10 @@ export function make(
 
 const filling = new Set<MaterialForm>(["thread", "floss"]);
 const barbed = new Set<Role>(["hackle", "collar", "throat"]);
-/** A bare size of what is wound is how full thread and floss fill, and how long barbs are; of nothing else. */
 /** No body is wound so full of thread or floss. */
 const FULLEST_MM = 12;
+
+/** A bare size of what is wound is how full thread and floss fill, and how long barbs are; of nothing else. */
 function askWhatSize(
   said: Said,
   kind: Kind,
