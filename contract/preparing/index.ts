@@ -11,7 +11,15 @@ const amount = z
 const minutes = z.number().min(0.1, "More than nothing").max(10_000, "A week of it at most");
 
 /** What is made for the drawer, apart from what batches ask for. */
-export const makeKinds = ["dye", "make parts", "bead hooks", "strip and sort", "chop", "other"] as const;
+export const makeKinds = [
+  "dye",
+  "make parts",
+  "bead hooks",
+  "weight hooks",
+  "strip and sort",
+  "chop",
+  "other",
+] as const;
 
 /** How it was done, so that it can be done again. */
 export const prepHowSchema = z.strictObject({
@@ -47,6 +55,8 @@ export const prepGroupSchema = z.object({
   minutes: z.number(),
   apart: z.number(),
   cautions: z.array(z.string()),
+  /** Of a blend: what lies in the drawers of earlier charges and nobody has put by, µg. */
+  left: z.number(),
 });
 export type PrepGroupData = z.infer<typeof prepGroupSchema>;
 
@@ -95,6 +105,8 @@ export const prepareTogether = endpoint({
     minutes: minutes.optional(),
     /** Of a blend: what came out of the mill, weighed, in µg. */
     out: amount.optional(),
+    /** Of a blend: put what is left of earlier charges into this one. */
+    leftovers: z.boolean().default(false),
     how: prepHowSchema.omit({ lostMg: true }).default({}),
     note: sentence.default(""),
   }),
@@ -115,7 +127,8 @@ export const makeStock = endpoint({
   id: "makeStock",
   method: "post",
   path: "/preparations/make",
-  summary: "Make stock of stock: dye, bead hooks, make or strip parts, with culls, minutes and how it was done",
+  summary:
+    "Make stock of stock: dye, bead or weight hooks, make or strip parts, with culls, minutes and how it was done",
   permission: "handle stock",
   body: z.object({
     kind: z.enum(makeKinds),
@@ -125,12 +138,14 @@ export const makeStock = endpoint({
       .max(12, "At most 12 lots")
       .refine((all) => new Set(all.map((i) => `${i.lot}|${i.place}`)).size === all.length, "Each lot once"),
     output: z.object({
-      /** What comes out; left out for beaded hooks, which are named after what they are made of. */
+      /** What comes out; left out for beaded and weighted hooks, which are named after what they are made of. */
       material: short.optional(),
       quantity: amount.refine((q) => q > 0, "More than nothing"),
       lot: z.string().trim().max(60, "At most 60 characters").default(""),
       dyeLot: z.string().trim().max(60, "At most 60 characters").default(""),
     }),
+    /** Of weight wire on each hook. */
+    turns: z.number().int("Whole turns").min(1, "At least one").max(60, "At most 60 on one hook").optional(),
     /** Dries, or is looked at again, until then. */
     apartUntil: realDay.nullable().default(null),
     minutes: minutes.optional(),

@@ -1,4 +1,5 @@
 import type { ComposedFly, FlyStep } from "../fly";
+import type { Material } from "../materials";
 
 export const prepKinds = [
   "bead hooks",
@@ -7,6 +8,8 @@ export const prepKinds = [
   "pair feathers",
   "trim feathers",
   "clean hair",
+  "stack bundles",
+  "break fibre",
   "level herls",
   "lay out loops",
   "mill blend",
@@ -56,6 +59,12 @@ const rates: Record<PrepKind, PrepRate> = {
     perUnit: 0.25,
     title: (n, m) => `Clear ${n} clumps of ${m} of underfur, and cull what is short or broken`,
   },
+  "stack bundles": { fixed: 3, perUnit: 0.3, title: (n, m) => `Stack ${n} bundles of ${m}, their tips level` },
+  "break fibre": {
+    fixed: 2,
+    perUnit: 0.06,
+    title: (n, m) => `Break ${m} down by hand for ${n} flies: its fibre is too long for these hooks`,
+  },
   "level herls": { fixed: 2, perUnit: 0.15, title: (n, m) => `Level the tips for ${n} ropes of ${m}` },
   "lay out loops": {
     fixed: 5,
@@ -97,11 +106,18 @@ function task(
   };
 }
 
+const isOfSchool = ({ methods }: FlyStep, question: string, school: string): boolean =>
+  methods.some((w) => w.question === question && w.school === school);
+
+/** Dubbing of fibre longer than so many shanks does not twist onto the thread; in a loop it may. */
+const LONG_IN_SHANKS = 1.5;
+const isTooLong = ({ hook }: ComposedFly, { form, fibreMm = 0 }: Material): boolean =>
+  form === "dubbing" && fibreMm > LONG_IN_SHANKS * hook.shank;
+const isTwistedOn = (s: FlyStep): boolean => s.step.do === "dress" && !isOfSchool(s, "dubbing way", "loop");
+
 /** Layers of fibre that are laid out for a loop of one fly; none where it is dubbed in another way. */
-const layersOf = ({ step, methods }: FlyStep): number =>
-  step.do === "dress" && step.loopLoad && methods.some((w) => w.question === "dubbing way" && w.school === "loop")
-    ? (step.loopLayers ?? 1)
-    : 0;
+const layersOf = (s: FlyStep): number =>
+  s.step.do === "dress" && s.step.loopLoad && isOfSchool(s, "dubbing way", "loop") ? (s.step.loopLayers ?? 1) : 0;
 
 /**
  * The preparation of a batch: what its components ask for, once for all flies started.
@@ -131,12 +147,16 @@ export function prepTasks(
     const loops = layers > 0 ? one("lay out loops", flies * layers) : [];
     if (material.form === "blend") return [...one("mill blend", 1), ...loops];
     if (loops.length > 0) return loops;
+    if (isTooLong(fly, material) && own.some(isTwistedOn)) return one("break fibre");
+    const bundled = own.filter((s) => isOfSchool(s, "tips", "bundled")).length;
+    const bundles = bundled > 0 ? one("stack bundles", flies * bundled) : [];
     if (material.form === "herl" && own.some(({ step }) => step.do === "wind" && (step.rope ?? 1) > 1))
       return one("level herls");
     const kinds = new Set(part.uses.map((u) => u.use.kind));
     if (kinds.has("wound feather")) return one("sort hackle");
     if (kinds.has("slips")) return one("pair slips");
-    if (material.form === "hair") return one("clean hair");
+    if (material.form === "hair") return [...one("clean hair"), ...bundles];
+    if (bundles.length > 0) return bundles;
     const whole = part.uses.flatMap(({ use }) => (use.kind === "feathers" ? [use] : []));
     const [first] = whole;
     // Half a feather is still taken off a whole one.

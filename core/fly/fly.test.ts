@@ -1,11 +1,11 @@
 import { missingWords } from "../sentences";
 import { describe, expect, test } from "vitest";
 import { quantityWords } from "../materials";
-import { hookRequirement, requirementsOf, workingOf } from "../needs";
+import { hookRequirement, minutesWorking, requirementsOf, workingOf } from "../needs";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import { drawFly } from "../drawing";
 import { prepTasks } from "../batches";
-import { composeFly } from ".";
+import { composeFly, onReadyHooks } from ".";
 import { forSize, missingFrom, type FlyChoice, type Recipe } from "../recipe";
 
 const fly = (c: Partial<FlyChoice> = {}, r = recipe()) =>
@@ -169,6 +169,18 @@ describe("one fly of a pattern", () => {
     expect(part(bought, "legs")?.uses[0]?.use).toEqual({ kind: "pieces", each: 6 });
     expect(prepTasks(fly(), 24).map((t) => t.kind)).toContain("make parts");
     expect(prepTasks(bought, 24).map((t) => t.kind)).not.toContain("make parts");
+  });
+  test("what lies on the hooks already spares its winding; beads spare nothing", () => {
+    const bare = fly();
+    const wound = bare.steps.find((s) => s.step.do === "wind" && s.material?.form === "weight wire")?.step;
+    const ready = onReadyHooks(bare, recipe(), new Set([wound?.component ?? "", "bead"]));
+    expect(bare.minutes - ready.minutes).toBeCloseTo(recipe().minutesPerFly / recipe().steps.length, 9);
+    expect(minutesWorking(ready).inputs.map((i) => i.name)).toContain("wound on the hooks beforehand");
+    expect(minutesWorking(ready).result.value).toBeCloseTo(
+      minutesWorking(ready).inputs.reduce((sum, i) => sum + i.value, 0),
+      9,
+    );
+    expect(onReadyHooks(bare, recipe(), new Set(["bead"]))).toBe(bare);
   });
   const refusals: [string, Partial<FlyChoice>, string][] = [
     ["a size outside the pattern", { size: "18" }, "PATTERN_SIZE_OUTSIDE"],

@@ -2,6 +2,7 @@ export * from "./tools";
 export * from "./types";
 export { composeFly } from "./compose";
 export * from "./kept";
+export { onReadyHooks } from "./minutes";
 export { cutLength, noodleDensities, wrapsOfHold } from "./steps";
 export { rootOf } from "./lengths";
 export * from "./proportions";

@@ -74,5 +74,20 @@ export function minutesOf(
   const filled = steps.some((s) => s.do === "wind" && s.fill)
     ? MINUTES_A_TURN * (filledTurns(recipe, tied) - turnsOfStandardFly(recipe, choice, hook, tied, compose))
     : 0;
-  return { standard: minutesPerFly, ways, leftOut: -leftOut * perStep, filled };
+  return { standard: minutesPerFly, ways, leftOut: -leftOut * perStep, filled, ready: 0 };
+}
+
+/**
+ * The fly as it is tied on hooks that come prepared: an even share of the pattern's minutes is spared for everything
+ * that is wound on them already. A bead is put on its hook before the vise either way, and spares nothing.
+ *
+ * @param ready components that come on the hook
+ * @returns the same fly where none of them is wound
+ */
+export function onReadyHooks(fly: ComposedFly, recipe: Recipe, ready: ReadonlySet<string>): ComposedFly {
+  const wound = fly.steps.filter(({ step }) => step.do === "wind" && ready.has(step.component ?? "")).length;
+  if (wound === 0) return fly;
+  const spared = (wound * recipe.minutesPerFly) / recipe.steps.length;
+  const { minutes, minutesOf: of } = fly;
+  return { ...fly, minutes: minutes - spared, minutesOf: { ...of, ready: of.ready - spared } };
 }

@@ -8,7 +8,8 @@ import type { TiedFly } from "../tying";
 export type ComponentUse =
   | { kind: "pieces"; each: number }
   | { kind: "packets"; fliesPerPacket: number }
-  | { kind: "length"; mm: number }
+  /** `turns` of weight wire: hooks can be weighted beforehand with as many. */
+  | { kind: "length"; mm: number; turns?: number }
   | { kind: "mass"; mg: number }
   | { kind: "volume"; ul: number }
   | {
@@ -96,7 +97,8 @@ export interface ComposedFly {
   /** Standard minutes of this fly, its methods and what was left out counted. */
   minutes: number;
   /**
-   * Of which: the pattern's own, what its ways add or spare, what the parts left out spare, what filling a gap adds.
+   * Of which: the pattern's own, what its ways add or spare, what the parts left out spare, what filling a gap adds,
+   * what lies on the hook already spares.
    */
-  minutesOf: { standard: number; ways: number; leftOut: number; filled: number };
+  minutesOf: { standard: number; ways: number; leftOut: number; filled: number; ready: number };
 }

@@ -105,7 +105,10 @@ export interface Material {
   /** What its offcuts are still good for, in words: “butts for legs”. */
   secondLife?: string;
   blend?: { parts: Record<string, number>; leastChargeMg: number };
-  /** A part that is kept ready: pieces of each material in one of it, such as a hook with its bead on. */
+  /**
+   * A part that is kept ready, such as a hook with its bead on: pieces of each material in one of it, of weight wire its
+   * turns.
+   */
   madeOf?: Record<string, number>;
   hook?: { model: string; size: string };
 }

@@ -83,4 +83,26 @@ describe("how a part breaks", () => {
       expect(good / (good + bad), kind).toBeGreaterThan(0.75);
     }
   });
+
+  const wire = (turns: number | undefined) =>
+    piece("weight", "W", {
+      unit: "um",
+      issue: quantity(400_000, "um"),
+      uses: [{ step: "weight", use: { kind: "length", mm: 18, ...(turns !== undefined && { turns }) } }],
+    });
+  const weighted = part("H+B+6xW", { H: 1, B: 1, W: 6 });
+  test.each([
+    ["as many turns", 6, true],
+    ["half a turn more", 6.5, true],
+    ["a turn fewer", 5, false],
+    ["nobody knows how many", undefined, false],
+  ])("weighted hooks, where the fly has %s", (_name, turns, fits) => {
+    const kits = new Map([[weighted.code, weighted]]);
+    const all = [...asked, wire(turns)];
+    expect(kitPartsFor(all, kits)).toHaveLength(fits ? 1 : 0);
+    const { requirements, ready } = withKitParts(all, [weighted.code], kits);
+    expect([...ready]).toEqual(fits ? ["head", "weight"] : []);
+    // Micrometres of wire are no pieces: as many hooks are issued as beads.
+    expect(requirements[0]?.issue).toBe(fits ? 27 : 25);
+  });
 });

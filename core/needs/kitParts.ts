@@ -2,18 +2,26 @@ import type { Material, Materials } from "../materials";
 import type { Requirement } from "./requirements";
 import { benchWords } from "./benchWords";
 
-/** Pieces of each material in one ready-made part, such as a hook with its bead on: whole, at least one. */
+/** Pieces of each material in one ready-made part, of weight wire its turns: whole, at least one. */
 type MadeOf = NonNullable<Material["madeOf"]>;
 
-/** The requirement that a material of a ready-made part would stand for: counted, and so many of it in every fly. */
-const standsFor = (requirements: readonly Requirement[], code: string, each: number): Requirement | undefined =>
-  requirements.find(
-    (r) =>
-      r.material === code &&
-      r.unit === "count" &&
-      r.uses.every(({ use }) => use.kind === "pieces") &&
-      r.uses.reduce((sum, { use }) => sum + (use.kind === "pieces" ? use.each : 0), 0) === each,
+/** Half a turn more or less is what a tier’s eye allows. */
+const SAME_TURNS = 0.5;
+
+/** So many pieces, or turns of weight wire, that a requirement asks for in one fly; undefined for anything else. */
+function inOneFly({ unit, uses }: Requirement): number | undefined {
+  const each = uses.map(({ use }) =>
+    unit === "count" && use.kind === "pieces" ? use.each : use.kind === "length" ? use.turns : undefined,
   );
+  return each.reduce((sum, n) => (sum === undefined || n === undefined ? undefined : sum + n), 0);
+}
+
+/** The requirement that a material of a ready-made part would stand for: so many pieces or turns of it in every fly. */
+const standsFor = (requirements: readonly Requirement[], code: string, each: number): Requirement | undefined =>
+  requirements.find((r) => {
+    const asked = r.material === code ? inOneFly(r) : undefined;
+    return asked !== undefined && (r.unit === "count" ? asked === each : Math.abs(asked - each) <= SAME_TURNS);
+  });
 
 const coveredBy = (requirements: readonly Requirement[], madeOf: MadeOf): Requirement[] | undefined => {
   const covered = Object.entries(madeOf).map(([code, each]) => standsFor(requirements, code, each));
@@ -47,7 +55,8 @@ export function withKitParts(
     for (const r of covered) if (r !== head) ready.add(r.component);
     const { alternates: _alternates, side: _side, barb: _barb, ...kept } = head;
     const stands = { ...kept, material: part.code, materialName: part.name, alternates: [] };
-    const issue = covered.reduce((most, r) => (r.issue > most ? r.issue : most), head.issue);
+    const pieces = covered.filter((r) => r.unit === head.unit);
+    const issue = pieces.reduce((most, r) => (r.issue > most ? r.issue : most), head.issue);
     const instead = { ...stands, issue, words: benchWords({ ...stands, issue }, part.form) };
     all = all.flatMap((r) => (r === head ? [instead] : covered.includes(r) ? [] : [r]));
   }

@@ -23,18 +23,19 @@ export function weightWorking(fly: ComposedFly): Derivation {
 
 /** The minutes of one fly: the pattern's own, and what this choice adds or spares. */
 export function minutesWorking(fly: ComposedFly): Derivation {
-  const { standard, ways, leftOut, filled } = fly.minutesOf;
+  const { standard, ways, leftOut, filled, ready } = fly.minutesOf;
   const inputs = [
     term("the pattern's minutes", standard, "min", { from: "pattern", where: "one after another" }),
     ...[
       term("ways that differ from the pattern's", ways, "min"),
       term("parts left out, an even share each", leftOut, "min"),
       term("turns that fill the gap", filled, "min"),
+      term("wound on the hooks beforehand", ready, "min"),
     ].filter((t) => Math.abs(t.value) > 1e-9),
   ];
   return {
     formula: "Minutes",
-    written: "standard + ways + left out + filled",
+    written: "standard + ways + left out + filled + ready",
     inputs,
     through: [],
     result: { name: "a fly", value: fly.minutes, unit: "min" },

@@ -141,6 +141,18 @@ describe("preparation that a fly asks for", () => {
     ["whole feathers", withPart("quill", "wing", laid({ feathers: 1.5 })), {}, "trim feathers: x 36"],
     ["feathers in pairs", withPart("quill", "wing", laid({ feathers: 2, paired: true })), {}, "pair feathers: x 24"],
     ["hair, clump by clump", withPart("hair", "wing", laid({ clump: { mm: 1 } })), {}, "clean hair: x 24"],
+    [
+      "bundles stacked beforehand",
+      withPart("hair", "wing", laid({ clump: { mm: 1 } })),
+      { methods: { "x/tips": "bundled" } },
+      "stack bundles: x 24",
+    ],
+    [
+      "bundles of feather fibre stacked beforehand",
+      withPart("pheasant", "tail", laid({ fibres: 8 })),
+      { methods: { "x/tips": "bundled" } },
+      "stack bundles: x 24",
+    ],
     ["hair on its hide", withPart("hide", "wing", laid({ patchMm2: 20 })), {}, "clean hair: x 24"],
     ["a rope of herls", withPart("herl", "thorax", wound({ rope: 3 })), {}, "level herls: x 24"],
     ["a loop that says what it carries", looped({}), {}, "lay out loops: x 48"],
@@ -153,6 +165,25 @@ describe("preparation that a fly asks for", () => {
   test("a loop is laid out only where it is tied as one and says what it carries", () => {
     expect(kinds(looped({ loopLoad: undefined }))).not.toContain("lay out loops: x");
     expect(kinds(looped({}), { methods: { "x/dubbing way": "twisted" } })).not.toContain("lay out loops: x");
+  });
+  test("dubbing of long fibre is broken down for small hooks, and goes into a loop as it is", () => {
+    const dubbed = withPart("fur", "body", {
+      do: "dress",
+      from: { fraction: 0.5 },
+      to: { landmark: "bend" },
+      fullness: [{ mm: 2 }, { mm: 2 }],
+    });
+    const fur = materials.get("fur");
+    if (!fur) throw new Error("no fur");
+    const kindsWith = (fibreMm: number | undefined, r: Recipe) => {
+      const cabinet = new Map([...materials, ["fur", { ...fur, ...(fibreMm && { fibreMm }) }]]);
+      return prepTasks(composeFly(r, choose(), model, cabinet), 24).map((t) => `${t.kind}: ${t.component}`);
+    };
+    const { shank } = fly(dubbed).hook;
+    expect(kindsWith(shank * 1.6, dubbed)).toContain("break fibre: x");
+    expect(kindsWith(shank * 1.4, dubbed)).not.toContain("break fibre: x");
+    expect(kindsWith(undefined, dubbed)).not.toContain("break fibre: x");
+    expect(kindsWith(shank * 1.6, looped({}))).not.toContain("break fibre: x");
   });
   test("bought legs need no making, and no flies no preparation", () => {
     expect(kinds(recipe(), { buy: ["legs"] })).not.toContain("make parts: legs");

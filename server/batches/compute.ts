@@ -1,6 +1,6 @@
 import { prepTasks, type PrepTask } from "@kasten/core/batches";
 import { DomainError } from "@kasten/core/errors";
-import { KeptFlies, toolsOf, type ComposedFly } from "@kasten/core/fly";
+import { KeptFlies, onReadyHooks, toolsOf, type ComposedFly } from "@kasten/core/fly";
 import { notMade } from "@kasten/core/hooks";
 import { startsFor } from "@kasten/core/learning";
 import {
@@ -54,9 +54,10 @@ export function computeBatch(world: World, learned: Learned, open: OpenBatch): C
   const due = open.claims.map((c) => c.due).sort()[0] ?? NEVER_DUE;
   const batch: Batch = { ...rest, owed, starts, due, minutes: starts * recipe.minutesPerFly * factor };
   try {
-    const { fly, requirements: asked } = materialsOf(world, open, recipe, starts, known);
-    const minutes = starts * fly.minutes * factor;
+    const { fly: bare, requirements: asked } = materialsOf(world, open, recipe, starts, known);
     const { requirements, ready } = withKitParts(asked, open.kitParts, world.materials);
+    const fly = onReadyHooks(bare, recipe, ready);
+    const minutes = starts * fly.minutes * factor;
     const prep = prepTasks(fly, starts, learned.prepPace, ready);
     const kitOffers = kitPartsFor(asked, world.materials).map((m) => m.code);
     return { batch: { ...batch, minutes }, recipe, fly, requirements, prep, known, kitOffers };

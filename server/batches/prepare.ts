@@ -1,11 +1,12 @@
 import { gatherPrep, type PrepKind, type PrepPace } from "@kasten/core/batches";
+import type { Requirement } from "@kasten/core/needs";
 import { nothing, sumOf, type Quantity } from "@kasten/core/units";
 import type { PrepHow } from "@kasten/contract/preparing";
 import { insert, insertNew, update, type Db } from "../database/rows";
 import { conflict, notFound } from "../http/problems";
 import { lockLots, lotsInDrawers } from "../ledger";
 import { logEvent } from "../log";
-import { onPaper, takeFor } from "./allocation";
+import { allocateFor, onPaper, takeFor } from "./allocation";
 import { batchPrepEntity, prepRunEntity } from "./entities";
 import { lockFlyOf, lockedOfFly } from "./lock";
 import { millBlend } from "./mill";
@@ -20,6 +21,8 @@ export interface Together {
   batches: string[];
   minutes?: number;
   out?: number;
+  /** Of a blend: put what is left of earlier charges into this one. */
+  leftovers?: boolean;
   how?: PrepHow;
   note?: string;
 }
@@ -68,12 +71,20 @@ async function lockedRooms(db: Db, ids: string[]): Promise<BatchRoom[]> {
   return rooms;
 }
 
+/** What must be milled for a batch: all of it as soon as no lot serves it whole, for lots are not mixed. */
+function toMill(room: BatchRoom, r: Requirement, paper: ReturnType<typeof onPaper>): Quantity {
+  const { mixLots } = room.computed.batch;
+  const missing = missingOf(room, r);
+  if (!mixLots && allocateFor(r, missing, mixLots, paper).short > nothing) return missing;
+  return takeFor(r, missing, mixLots, paper).short;
+}
+
 /** One charge for what all of them miss of a blend, one batch after another. */
 async function mill(
   db: Db,
   person: Who,
   rooms: BatchRoom[],
-  { material, out, how = {}, run }: Together & { run: string },
+  { material, out, leftovers, how = {}, run }: Together & { run: string },
 ): Promise<void> {
   const [first] = rooms;
   const blend = first?.world.materials.get(material);
@@ -85,10 +96,8 @@ async function mill(
   );
   const lots = await lotsInDrawers(db, codes);
   const paper = onPaper(lots);
-  const short: Quantity[] = rooms.flatMap((room) =>
-    room.computed.requirements
-      .filter((r) => r.material === material)
-      .map((r) => takeFor(r, missingOf(room, r), room.computed.batch.mixLots, paper).short),
+  const short = rooms.flatMap((room) =>
+    room.computed.requirements.filter((r) => r.material === material).map((r) => toMill(room, r, paper)),
   );
   if (sumOf(short) === nothing) return;
   const lost = await millBlend(db, person, {
@@ -98,6 +107,7 @@ async function mill(
     materials: first.world.materials,
     ...(rooms.length === 1 && { batch: first.computed.batch.id }),
     run,
+    ...(leftovers && { leftovers: (paper.get(material) ?? []).filter((l) => l.free > nothing) }),
     ...(out !== undefined && { out }),
   });
   if (lost > nothing) await update(db, prepRunEntity, { id: run }, { how: { ...how, lostMg: lost / 1000 } });

@@ -9,12 +9,13 @@ import { modeFactorOf, type ComputedBatch } from "./compute";
 const MOST_TIMED = 1000;
 
 /** What two batches of one pattern may differ in so that their minutes do. */
-export const wayOf = ({ batch }: Pick<ComputedBatch, "batch">): string =>
+export const wayOf = ({ batch, fly }: Pick<ComputedBatch, "batch" | "fly">): string =>
   JSON.stringify([
     batch.mode,
     Object.entries(batch.methods).sort(([a], [b]) => a.localeCompare(b)),
     [...batch.leave].sort(),
     [...batch.buy].sort(),
+    ...(fly && fly.minutesOf.ready < 0 ? ["on ready hooks"] : []),
   ]);
 
 /** The minutes of a fly as computed, in the mode of its batch, for a pace of 1. */

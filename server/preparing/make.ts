@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { quantityWords, newMaterial, type Material } from "@kasten/core/materials";
 import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { BodyOf } from "@kasten/contract/http";
@@ -44,7 +45,7 @@ export async function make(db: Db, person: Who, body: Body): Promise<{ run: stri
   const cabinet = await readMaterials(db);
   const inputs: Input[] = [];
   for (const [at, i] of body.inputs.entries()) inputs.push(await inputOf(db, cabinet, i, at));
-  const made = body.kind === "bead hooks" ? await beaded(db, person, cabinet, inputs, body) : madeOf(cabinet, body);
+  const made = isOnHooks(body) ? await onHooks(db, person, cabinet, inputs, body) : madeOf(cabinet, body);
   guardMade(body, inputs, made);
   const out = quantity(body.output.quantity, made.unit);
   if (out === nothing) throw refused(`That is less than the smallest amount of ${made.name} that is counted.`);
@@ -72,10 +73,13 @@ const titles: Record<Body["kind"], string> = {
   dye: "Dyed",
   "make parts": "Made",
   "bead hooks": "Put beads on",
+  "weight hooks": "Wound weight on",
   "strip and sort": "Stripped and sorted",
   chop: "Chopped",
   other: "Prepared",
 };
+
+const isOnHooks = ({ kind }: Body): boolean => kind === "bead hooks" || kind === "weight hooks";
 
 async function inputOf(
   db: Db,
@@ -110,39 +114,79 @@ function madeOf(cabinet: ReadonlyMap<string, Material>, { output }: Body): Mater
   return material;
 }
 
-/** Hooks with their beads on, as a thing of its own in the cabinet; added when the first are made. */
-async function beaded(
+/**
+ * Hooks with their beads on, or with weight wound on them, as a thing of its own in the cabinet; added when the first
+ * are made.
+ */
+async function onHooks(
   db: Db,
   person: Who,
   cabinet: ReadonlyMap<string, Material>,
   inputs: Input[],
   body: Body,
 ): Promise<Material> {
-  const [hook, bead] = ["hook", "bead"].map((form) => inputs.find((i) => i.material.form === form));
-  if (!hook || !bead || inputs.length !== 2)
-    throw fieldProblem("Not made", "inputs", "Beading takes one lot of hooks and one lot of beads.");
-  for (const i of [hook, bead])
-    if (less(i.quantity, i.culled) !== quantity(body.output.quantity, "count"))
-      throw fieldProblem(
-        "Not made",
-        "output.quantity",
-        `${body.output.quantity} beaded hooks take as many sound ones of ${i.material.name}: ${quantityWords(less(i.quantity, i.culled), "count")} are left of those taken.`,
-      );
-  const code = `${hook.material.code}+${bead.material.code}`.slice(0, 60);
-  const known = cabinet.get(code);
+  const parts = piecesOnHooks(inputs, body);
+  const made = Object.fromEntries(parts.map(({ material, each }) => [material.code, each]));
+  const known = [...cabinet.values()].find((m) => m.madeOf && isDeepStrictEqual(m.madeOf, made));
   if (known) return known;
-  const cautions = [hook, bead].flatMap((i) => i.material.caution ?? []);
+  const code = freeCode(
+    cabinet,
+    parts.map(({ material, each }) => (each > 1 ? `${each}x${material.code}` : material.code)).join("+"),
+  );
+  const [first] = parts;
+  if (!first) throw fieldProblem("Not made", "inputs", "Say which hooks they are.");
+  const named = parts.map(({ material, each }) => (each > 1 ? `${each} turns of ${material.name}` : material.name));
+  const cautions = parts.flatMap(({ material }) => material.caution ?? []);
   const material: Material = {
-    ...newMaterial(code, `${hook.material.name} with ${bead.material.name}`.slice(0, 80), "made part"),
+    ...newMaterial(code, `${named[0] ?? ""} with ${named.slice(1).join(" and ")}`.slice(0, 80), "made part"),
     unit: "count",
-    lead: hook.material.lead || bead.material.lead,
-    madeOf: { [hook.material.code]: 1, [bead.material.code]: 1 },
+    lead: parts.some((p) => p.material.lead),
+    madeOf: made,
     ...(cautions.length > 0 && { caution: [...new Set(cautions)].join(" ").slice(0, 200) }),
   };
-  const { drawerId } = await db.getRepository(materialEntity).findOneByOrFail({ code: hook.material.code });
+  const { drawerId } = await db.getRepository(materialEntity).findOneByOrFail({ code: first.material.code });
   await insertMaterial(db, material, drawerId);
   await logEvent(db, person, "stock", code, "added", `Added ${material.name} to the cabinet`);
   return material;
+}
+
+const LONGEST_CODE = 60;
+
+/** The code, cut to what a code may be long; with a number behind it where another thing has it. */
+function freeCode(cabinet: ReadonlyMap<string, Material>, wanted: string): string {
+  let code = wanted.slice(0, LONGEST_CODE);
+  for (let n = 2; cabinet.has(code); n++) code = `${wanted.slice(0, LONGEST_CODE - 4)}-${n}`;
+  return code;
+}
+
+/** What lies on each hook, the hook itself first: one bead, so many turns of wire. */
+function piecesOnHooks(inputs: Input[], { kind, turns, output }: Body): { material: Material; each: number }[] {
+  const of = (form: Material["form"]) => inputs.filter((i) => i.material.form === form);
+  const [hooks, beads, wires] = [of("hook"), of("bead"), of("weight wire")];
+  const counted = [...hooks, ...beads];
+  const isWhole =
+    kind === "bead hooks"
+      ? beads.length === 1 && wires.length === 0
+      : beads.length <= 1 && wires.length === 1 && turns !== undefined;
+  if (hooks.length !== 1 || !isWhole || counted.length + wires.length !== inputs.length)
+    throw fieldProblem(
+      "Not made",
+      "inputs",
+      kind === "bead hooks"
+        ? "Beading takes one lot of hooks and one lot of beads."
+        : "Weighting takes one lot of hooks, one of weight wire with its turns, and one of beads where they have beads.",
+    );
+  for (const i of counted)
+    if (less(i.quantity, i.culled) !== quantity(output.quantity, "count"))
+      throw fieldProblem(
+        "Not made",
+        "output.quantity",
+        `${output.quantity} such hooks take as many sound ones of ${i.material.name}: ${quantityWords(less(i.quantity, i.culled), "count")} are left of those taken.`,
+      );
+  return [
+    ...counted.map(({ material }) => ({ material, each: 1 })),
+    ...wires.map(({ material }) => ({ material, each: turns ?? 1 })),
+  ];
 }
 
 /** A little water or dust may make more of it; dye adds some. */

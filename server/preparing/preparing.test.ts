@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { editBatch, readBatch, reserveBatch, type BatchDetail } from "@kasten/contract/batches";
+import { editBatch, listBatches, readBatch, reserveBatch, type BatchDetail } from "@kasten/contract/batches";
 import { catalogue } from "@kasten/contract/catalogue";
 import { listPreparations, makeStock, prepareTogether } from "@kasten/contract/preparing";
 import { readLot, readStock } from "@kasten/contract/stock";
@@ -89,6 +89,40 @@ describe("what the open batches want prepared", () => {
   });
 });
 
+describe("what is left of earlier charges", () => {
+  test("goes into the next one, and so much less is milled afresh", async () => {
+    const { order } = await orderedBatch(owner, "70dz Copper Lodger 12 olive; Hollow Mere Lodge, in 9 weeks");
+    const batches = (await owner.ok(listBatches, { query: { limit: 200 } })).batches
+      .filter((b) => b.claims.some((c) => c.orderId === order.id))
+      .map((b) => b.id);
+    const details = await Promise.all(batches.map(read));
+    const issue = details
+      .flatMap((b) => b.requirements.filter((r) => r.material === "BL-LODGER"))
+      .reduce((sum, r) => sum + r.issue, 0);
+    const parts = ["DU-HARE-OL", "DU-SYN-OL"];
+    const all = async () => Promise.all(["BL-LODGER", ...parts].map(async (c) => (await stockOf(c)).quantity));
+    const [left = 0, ...before] = await all();
+    expect(left).toBeGreaterThan(0);
+    expect(left).toBeLessThan(issue);
+    const work = { kind: "mill blend" as const, material: "BL-LODGER", batches, leftovers: true };
+    const { run } = await owner.ok(prepareTogether, { body: work });
+    const [made = 0, ...after] = await all();
+    // Nothing is lost and nothing is milled twice: what lies there now is what was left, and what left the drawers.
+    const fresh = before.reduce((sum, q, i) => sum + q - (after[i] ?? 0), 0);
+    expect(made).toBe(left + fresh);
+    expect(made).toBeGreaterThanOrEqual(issue);
+    expect(made).toBeLessThan(issue * 1.2);
+    const lots = (await owner.ok(listPreparations)).runs.find((r) => r.id === run)?.lots;
+    const own = await owner.ok(readLot, { params: { id: lots?.[0]?.id ?? "" } });
+    // Some batches are served whole by what lies there; what is left beside them went in, too.
+    const others = (await stockOf("BL-LODGER")).lotList.filter((l) => l.id !== lots?.[0]?.id);
+    const stays = others.reduce((sum, l) => sum + l.quantity, 0);
+    expect(own.movements[0]?.quantity).toBe(left - stays + fresh);
+    expect(stays).toBeLessThan(left);
+    await holds();
+  });
+});
+
 describe("stock made of stock", () => {
   test("beads go on hooks: a part of its own, which a batch can take in place of both", async () => {
     const { batch } = await orderedBatch(owner, "1dz Copper Lodger 14 olive; Hollow Mere Lodge, in 9 weeks").catch(() =>
@@ -129,6 +163,39 @@ describe("stock made of stock", () => {
     expect(now.prep.some((t) => t.kind === "bead hooks")).toBe(false);
     await owner.ok(reserveBatch, { params });
     expect((await read(batch.id)).requirements.find((r) => r.key === "hook")?.reserved[0]?.lot).toBe(lot);
+    await holds();
+  });
+
+  test("weight is wound on beforehand: a part that spares the winding, where the turns are the same", async () => {
+    const { batch } = await orderedBatch(owner, "1dz Copper Lodger 12 olive; Hollow Mere Lodge, in 9 weeks");
+    const planned = await read(batch.id);
+    const of = (key: string) => planned.requirements.find((r) => r.key === key)?.material ?? "";
+    const [hooks, bead, wire] = [await lotOf(of("hook")), await lotOf(of("bead")), await lotOf(of("weight"))];
+    const take = (lot: { id: string; placeId: number }, quantity: number) => ({
+      lot: lot.id,
+      place: lot.placeId,
+      quantity,
+      culled: 0,
+    });
+    const body = (turns: number | undefined) => ({
+      kind: "weight hooks" as const,
+      inputs: [take(hooks, 20), take(bead, 20), take(wire, 600_000)],
+      output: { quantity: 20 },
+      ...(turns !== undefined && { turns }),
+    });
+    expect((await owner.refused(makeStock, { body: body(undefined) })).errors?.[0]?.path).toBe("inputs");
+    const seven = await owner.ok(makeStock, { body: body(7) });
+    const six = await owner.ok(makeStock, { body: body(6) });
+    expect(six.material).not.toBe(seven.material);
+    expect((await owner.ok(makeStock, { body: body(6) })).material).toBe(six.material);
+    const offered = await read(batch.id);
+    expect(offered.kitOffers.map((k) => [k.material, k.free])).toEqual([[six.material, 40]]);
+    const params = { id: batch.id };
+    await owner.ok(editBatch, { params, body: { version: offered.version, kitParts: [six.material] } });
+    const now = await read(batch.id);
+    expect(now.requirements.map((r) => r.key)).not.toContain("weight");
+    expect(now.requirements.find((r) => r.key === "hook")?.material).toBe(six.material);
+    expect(now.minutes).toBeLessThan(planned.minutes);
     await holds();
   });
 

@@ -1,4 +1,5 @@
 import { gatherPrep, type OpenPrep, type PrepGroup } from "@kasten/core/batches";
+import { nothing, sumOf } from "@kasten/core/units";
 import type { PrepGroupData } from "@kasten/contract/preparing";
 import type { Room } from "../needs";
 import { prepKey, type Planning } from "./build";
@@ -26,6 +27,7 @@ function shown(room: Room, { tasks, station, ...group }: PrepGroup): PrepGroupDa
       const { number, patternName: pattern, size, due } = b;
       return [{ batch, number, pattern, size, due, component, units, minutes }];
     }),
+    left: group.kind === "mill blend" ? sumOf((room.lots.get(group.material) ?? []).map((l) => l.free)) : nothing,
     cautions: [...(group.kind === "mill blend" ? [MILL_CAUTION] : []), ...(caution ? [caution] : [])],
   };
 }

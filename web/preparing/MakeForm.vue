@@ -12,7 +12,7 @@ import { useChange } from "../parts/useChange";
 import { baseOf, writtenUnit } from "../parts/written";
 import { useCatalogue } from "../patterns";
 import InputLot from "./InputLot.vue";
-import { emptyInput, makeCautions, wholeInputs, type MakeKind } from "./making";
+import { emptyInput, makeCautions, onHooks, wholeInputs, type MakeKind } from "./making";
 
 /** Stock made of stock, for the drawer: lots in, one new lot out, with culls, minutes and how it was done. */
 const emit = defineEmits<{ made: [] }>();
@@ -30,17 +30,25 @@ const minutes = ref<number | undefined>();
 const bath = ref<string | undefined>();
 const chop = ref<number | undefined>();
 const note = ref<string | undefined>();
-const isBeading = computed(() => kind.value === "bead hooks");
-const unit = computed(() => (isBeading.value ? "count" : (materials.value.get(material.value ?? "")?.unit ?? "count")));
+const turns = ref<number | undefined>();
+const named = computed(() => onHooks[kind.value]);
+const isWeighting = computed(() => kind.value === "weight hooks");
+const unit = computed(() => (named.value ? "count" : (materials.value.get(material.value ?? "")?.unit ?? "count")));
 const outputs = computed((): Option<string | undefined>[] =>
   [...materials.value.values()].map((m) => ({ value: m.code, label: m.name, note: m.code, colour: m.colour })),
 );
 const whole = computed(() => wholeInputs(inputs.value, (code) => materials.value.get(code)?.unit ?? "count"));
-const isReady = computed(() => whole.value !== undefined && Boolean(much.value) && (isBeading.value || material.value));
+const isReady = computed(
+  () =>
+    whole.value !== undefined &&
+    Boolean(much.value) &&
+    Boolean(named.value ?? material.value) &&
+    (!isWeighting.value || Boolean(turns.value)),
+);
 async function make(): Promise<void> {
   if (!whole.value || !much.value) return;
   const output = {
-    ...(!isBeading.value && { material: material.value ?? "" }),
+    ...(!named.value && { material: material.value ?? "" }),
     quantity: baseOf(much.value, unit.value),
     lot: lot.value ?? "",
     dyeLot: dyeLot.value ?? "",
@@ -50,6 +58,7 @@ async function make(): Promise<void> {
     kind: kind.value,
     inputs: whole.value,
     output,
+    ...(isWeighting.value && turns.value !== undefined && { turns: turns.value }),
     apartUntil: until.value ?? null,
     ...(minutes.value !== undefined && { minutes: minutes.value }),
     how,
@@ -87,8 +96,9 @@ async function make(): Promise<void> {
     </fieldset>
     <fieldset class="flex flex-wrap items-end gap-3">
       <legend class="label">Out</legend>
-      <ComboBox v-if="!isBeading" v-model="material" class="w-64" label="What comes out" :options="outputs" swatches />
-      <p v-else class="self-center text-soft">hooks with their beads on</p>
+      <ComboBox v-if="!named" v-model="material" class="w-64" label="What comes out" :options="outputs" swatches />
+      <p v-else class="self-center text-soft">{{ named }}</p>
+      <NumberField v-if="isWeighting" v-model="turns" label="Turns on each" :min="1" :step="1" class="w-32" />
       <NumberField v-model="much" :label="`How much, in ${writtenUnit[unit]}`" :min="0" class="w-40" />
       <TextField v-model="lot" label="Name of the lot" mono class="w-44" />
       <TextField v-if="kind === 'dye'" v-model="dyeLot" label="Dye lot" mono class="w-40" />

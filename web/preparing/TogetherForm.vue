@@ -4,7 +4,7 @@ import { prepareTogether, type PrepGroupData } from "@kasten/contract/preparing"
 import NumberField from "../parts/NumberField.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import TextField from "../parts/TextField.vue";
-import { day } from "../parts/format";
+import { day, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
 import { baseOf } from "../parts/written";
 
@@ -18,6 +18,7 @@ const out = ref<number | undefined>();
 const passes = ref<number | undefined>();
 const chop = ref<number | undefined>();
 const note = ref<string | undefined>();
+const leftovers = ref(true);
 const isMill = computed(() => props.group.kind === "mill blend");
 async function log(): Promise<void> {
   const body = {
@@ -26,6 +27,7 @@ async function log(): Promise<void> {
     batches: batches.value,
     ...(minutes.value !== undefined && { minutes: minutes.value }),
     ...(isMill.value && out.value !== undefined && { out: baseOf(out.value, "ug") }),
+    leftovers: isMill.value && props.group.left > 0 && leftovers.value,
     how: {
       ...(passes.value !== undefined && { passes: passes.value }),
       ...(chop.value !== undefined && { chopMm: chop.value }),
@@ -49,6 +51,12 @@ async function log(): Promise<void> {
         ></label
       >
     </fieldset>
+    <label v-if="isMill && group.left > 0" class="flex min-h-9 items-center gap-2"
+      ><input v-model="leftovers" type="checkbox" class="h-5 w-5" /><span
+        >What these batches cannot take whole of the <span class="fig">{{ quantity(group.left, "ug") }}</span> left of
+        earlier charges goes into this one</span
+      ></label
+    >
     <div class="flex flex-wrap items-end gap-3">
       <NumberField v-model="minutes" label="Minutes it took, if known" :min="0.1" class="w-48" />
       <template v-if="isMill">

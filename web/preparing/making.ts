@@ -35,10 +35,17 @@ export function wholeInputs(inputs: readonly Input[], unitOf: (material: string)
 
 export type MakeKind = (typeof makeKinds)[number];
 
+/** What is named after what it is made of, with the words for it. */
+export const onHooks: Partial<Record<MakeKind, string>> = {
+  "bead hooks": "hooks with their beads on",
+  "weight hooks": "hooks with weight wound on them",
+};
+
 /** Where the work can hurt: said before it is done. The maker's data sheet goes first. */
 export const makeCautions: Partial<Record<MakeKind, string>> = {
   dye: "Gloves, a pan that is used for nothing else, and air: dyes and acids by the maker’s data sheet.",
   chop: "A mask against the dust, and the blades stay guarded.",
+  "weight hooks": "Glasses; points away from the fingers. Wash hands after lead, and keep it from the mouth.",
   "bead hooks": "Glasses; points away from the fingers. Wash hands after lead.",
   "strip and sort": "A mask where skins were treated; look for moth and mite.",
 };

@@ -27,6 +27,7 @@ const blend: PrepGroupData = {
   minutes: 15,
   apart: 45,
   cautions: ["A mask."],
+  left: 0,
 };
 const run: PrepRun = {
   id: things.id(90),
@@ -81,9 +82,23 @@ describe("preparation", () => {
       material: "BL",
       batches: [things.id(4), things.id(9)],
       out: 1_960_000,
+      leftovers: false,
       how: { passes: 2 },
       note: "",
     });
+  });
+
+  test("what is left of a blend goes into the charge, unless somebody unticks it", async () => {
+    const { server, screen } = await open((s) =>
+      s
+        .answer(listPreparations, { open: [{ ...blend, left: 194_000 }], runs: [] })
+        .answer(prepareTogether, { run: things.id(91) }),
+    );
+    await press(screen, "Log");
+    expect(screen.text()).toContain("194 mg left of earlier charges");
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(prepareTogether)[0]?.body).toMatchObject({ leftovers: true });
   });
 
   test("a refusal stays beside what was filled in", async () => {

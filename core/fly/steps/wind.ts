@@ -176,7 +176,9 @@ export function collectWind(c: FlyContext, flyStep: FlyStep, result: StepResult)
 function goOn(c: FlyContext, carried: FlyStep, result: StepResult): void {
   const use = c.parts.get(carried.step.component ?? "")?.uses.find((u) => u.step === carried.id)?.use;
   if (use?.kind === "wound feather" || use?.kind === "cut") use.length += result.length ?? 0;
-  if (use?.kind === "length") use.mm += result.strandLength ?? result.length ?? 0;
+  if (use?.kind !== "length") return;
+  use.mm += result.strandLength ?? result.length ?? 0;
+  if (use.turns !== undefined) use.turns += result.turns ?? 0;
 }
 
 function useOf(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Material, result: StepResult): ComponentUse {
@@ -194,7 +196,8 @@ function useOf(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Materi
     return fibreUse(material, step, count * inTurn(material, one), one, pooled);
   if (material.unit === "count") return woundPieces(material, count, one);
   if (c.school(step, "pieces") === "cut") return cutUse(step, one, bound);
-  return { kind: "length", mm: count * (result.use ?? one) };
+  const turns = material.form === "weight wire" && result.turns !== undefined ? { turns: result.turns } : {};
+  return { kind: "length", mm: count * (result.use ?? one), ...turns };
 }
 
 /** How many lengths of a material are wound one after another where a single one is too short. */

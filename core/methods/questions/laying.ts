@@ -50,6 +50,7 @@ export const layingQuestions: readonly Question[] = [
     schools: ({ form }) => [
       { id: "natural", words: "their natural stagger, which makes the look" },
       { id: "stacked", words: "levelled in a stacker", minutes: 0.4, tools: ["stacker"], checks: [LEVEL_TIPS] },
+      { id: "bundled", words: "bundles levelled and stacked beforehand", tools: ["stacker"], checks: [LEVEL_TIPS] },
       { id: "by hand", words: "levelled by hand", minutes: form === "hair" ? 0.6 : 0.2, checks: [LEVEL_TIPS] },
     ],
     usual: () => "natural",
