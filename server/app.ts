@@ -44,6 +44,7 @@ import { sessionSecret } from "./settings";
 import { setupRoutes } from "./setup";
 import { SocketScale, type ScaleLink } from "./standins";
 import { preparingRoutes } from "./preparing";
+import { seasonRoutes } from "./seasons";
 import { countsCsv, lotsCsv, movementsCsv, photoOf, scaleRoutes, stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
@@ -88,6 +89,7 @@ const rooms = [
   setupRoutes,
   batchRoutes,
   preparingRoutes,
+  seasonRoutes,
   stockRoutes,
   scaleRoutes,
   benchRoutes,

@@ -2,6 +2,15 @@ import { z } from "zod";
 import { stockUnits } from "@kasten/core/units";
 import { isoDay } from "../http";
 
+const proposalSchema = z.object({
+  supplier: z.string(),
+  packs: z.number().int(),
+  packWords: z.string(),
+  priceCents: z.number().int(),
+  leadDays: z.number().int(),
+  arrives: isoDay,
+});
+
 export const needSchema = z.object({
   material: z.string(),
   materialName: z.string(),
@@ -36,15 +45,27 @@ export const needSchema = z.object({
   batchCount: z.number().int(),
   /** A blend that the mill makes from its parts. */
   milled: z.boolean(),
-  proposal: z
-    .object({
-      supplier: z.string(),
-      packs: z.number().int(),
-      packWords: z.string(),
-      priceCents: z.number().int(),
-      leadDays: z.number().int(),
-      arrives: isoDay,
-    })
-    .nullable(),
+  proposal: proposalSchema.nullable(),
 });
 export type Need = z.infer<typeof needSchema>;
+
+/** What standing orders that are not written yet will need of a material. */
+export const seasonNeedSchema = needSchema
+  .pick({ material: true, materialName: true, colour: true, unit: true, side: true, area: true })
+  .extend({
+    /** Wanted barb length of a wound feather, mm. */
+    barb: z.tuple([z.number(), z.number()]).nullable(),
+    need: z.number(),
+    /** In drawers or on its way, and not needed by the open batches. */
+    free: z.number(),
+    short: z.number(),
+    /** The day for which the first of them comes up. */
+    firstFor: isoDay,
+    /** The last day on which ordering it is early enough for the day on which the first that lacks it comes up. */
+    orderBy: isoDay.nullable(),
+    proposal: proposalSchema.nullable(),
+    /** A blend that the mill makes from its parts. */
+    milled: z.boolean(),
+    orders: z.array(z.object({ id: z.uuid(), number: z.number().int(), next: isoDay, need: z.number() })),
+  });
+export type SeasonNeed = z.infer<typeof seasonNeedSchema>;

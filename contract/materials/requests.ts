@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { done, endpoint, idParams, none, rowVersion } from "../http";
 import { materialSchema } from "./material";
-import { needSchema } from "./need";
+import { needSchema, seasonNeedSchema } from "./need";
 
 export const listNeeds = endpoint({
   id: "listNeeds",
@@ -14,6 +14,22 @@ export const listNeeds = endpoint({
   query: none,
   body: none,
   reply: z.object({ needs: z.array(needSchema) }),
+});
+export const listSeasonNeeds = endpoint({
+  id: "listSeasonNeeds",
+  method: "get",
+  path: "/needs/standing-orders",
+  summary: "What standing orders that are not written yet will need, beyond what the open batches take",
+  room: "materials",
+  permission: "see the room",
+  params: none,
+  query: none,
+  body: none,
+  reply: z.object({
+    needs: z.array(seasonNeedSchema),
+    /** Lines that cannot be reckoned, with why. */
+    unknown: z.array(z.object({ id: z.uuid(), number: z.number().int(), line: z.string(), why: z.string() })),
+  }),
 });
 export const saveMaterial = endpoint({
   room: "patterns",
@@ -57,4 +73,4 @@ export const materialPrices = endpoint({
     ),
   }),
 });
-export const materialEndpoints = [listNeeds, saveMaterial, materialPrices];
+export const materialEndpoints = [listNeeds, listSeasonNeeds, saveMaterial, materialPrices];

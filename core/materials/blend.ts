@@ -71,19 +71,24 @@ function guardDepth(blend: string, depth: number): void {
   if (depth > MOST_BLEND_DEPTH) throw new DomainError("BLEND_TOO_DEEP", { blend, most: MOST_BLEND_DEPTH });
 }
 
+type Part = Pick<Material, "name" | "unit" | "strand">;
+const massPerMm = ({ strand }: Part): number => (strand ? strandOf(strand).massPerMm : 0);
+
+/** Whether a part can go into the mill by its mass: of a yarn somebody has to know the mass of a millimetre. */
+export const isMillable = (part: Part): boolean => part.unit !== "um" || massPerMm(part) > 0;
+
 /**
  * What a mass of a blend's part is in the unit of its drawer: mg as they are; yarn that is chopped for it in mm, by its
  * mass per mm.
  * @returns mg or mm
  * @throws DomainError STEP_NEEDS for a yarn whose mass per mm nobody knows
  */
-export function partQuantity(part: Pick<Material, "name" | "unit" | "strand">, mg: number): number {
+export function partQuantity(part: Part, mg: number): number {
   if (part.unit !== "um") return mg;
-  const massPerMm = part.strand ? strandOf(part.strand).massPerMm : 0;
-  if (!(massPerMm > 0))
+  if (!isMillable(part))
     throw new DomainError("STEP_NEEDS", {
       step: "chopping for the mill",
       missing: `the mass of a millimetre of “${part.name}”`,
     });
-  return mg / massPerMm;
+  return mg / massPerMm(part);
 }

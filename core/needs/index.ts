@@ -1,5 +1,6 @@
 export * from "./breakage";
 export * from "./kitParts";
+export * from "./millCharges";
 export * from "./requirements";
 export * from "./taken";
 export * from "./workings";

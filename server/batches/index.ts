@@ -4,6 +4,7 @@ export * from "./compute";
 export * from "./csv";
 export * from "./detail";
 export * from "./entities";
+export * from "./imagined";
 export * from "./kit";
 export * from "./knowledge";
 export * from "./lock";

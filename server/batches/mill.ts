@@ -1,3 +1,4 @@
+import { BLEND_RESERVE } from "@kasten/core/needs";
 import { quantityWords, partQuantity, type Material } from "@kasten/core/materials";
 import { allocate } from "@kasten/core/stock";
 import { blendCharge } from "@kasten/core/tying";
@@ -8,8 +9,6 @@ import { conflict, fieldProblem, refused } from "../http/problems";
 import { freeLotCode, insertLot, lotEntity, mill, move, type StockedLot } from "../ledger";
 import { materialEntity } from "../materials";
 
-/** Beyond what the batches need now: kept as stock for the next. */
-const BLEND_RESERVE = 1.1;
 /** A scale and a draught may make a little more of it than went in. */
 const MOST_OUT = 1.02;
 

@@ -1,6 +1,6 @@
 import { groupBy } from "@kasten/core/numeric";
 import { isFromArea } from "@kasten/core/materials";
-import type { Requirement } from "@kasten/core/needs";
+import { MillCharges, partRequirement, type Requirement } from "@kasten/core/needs";
 import { less, nothing, quantity, sumOf, type Quantity } from "@kasten/core/units";
 import type { Need } from "@kasten/contract/materials";
 import {
@@ -36,6 +36,8 @@ export interface Room {
   pulled: Map<string, Quantity>;
   /** What is ordered and on its way, by material. */
   arrivals: Map<string, Arrival[]>;
+  /** What the blends that a batch waits for take of their parts, by batch. */
+  milled: Map<string, Requirement[]>;
 }
 
 const byBatchAndKey = (list: { batch: string; key: string; quantity: Quantity }[]): Map<string, Quantity> =>
@@ -50,7 +52,7 @@ export async function readRoom(db: Db): Promise<Room> {
   const batches = open
     .map((b) => computeBatch(world, learned, b))
     .sort((a, b) => a.batch.due.localeCompare(b.batch.due) || a.batch.number - b.batch.number);
-  return {
+  const room: Room = {
     world,
     learned,
     today: todayIn(world.settings.timeZone),
@@ -60,8 +62,31 @@ export async function readRoom(db: Db): Promise<Room> {
     reserved: byBatchAndKey(await reservedRows(db)),
     pulled: byBatchAndKey(await pulledRows(db)),
     arrivals: await arrivalsByMaterial(db),
+    milled: new Map(),
   };
+  return { ...room, milled: millParts(room) };
 }
+
+/** Parts of the blends that no drawer holds enough of, asked for by the batches that wait for them. */
+function millParts(room: Room): Map<string, Requirement[]> {
+  const free = onPaper(room.lots);
+  const charges = new MillCharges(room.world.materials);
+  const parts = new Map<string, Requirement[]>();
+  for (const { batch, requirements } of room.batches)
+    for (const r of requirements) {
+      if (!room.world.materials.get(r.material)?.blend) continue;
+      const { short } = takeFor(r, standingOf(room, batch.id, r).missing, batch.mixLots, free);
+      const own = charges.partsFor(r.material, short).map((p) => partRequirement(r, p));
+      if (own.length > 0) parts.set(batch.id, [...(parts.get(batch.id) ?? []), ...own]);
+    }
+  return parts;
+}
+
+/** All that a batch asks for: for its flies, and for the blends in them. */
+export const asksOf = (room: Room, { batch, requirements }: ComputedBatch): Requirement[] => [
+  ...requirements,
+  ...(room.milled.get(batch.id) ?? []),
+];
 
 /** What the coming work needs of a material, and the dozens for which the drawers hold enough. */
 export interface Cover {
@@ -72,8 +97,9 @@ export interface Cover {
 /** Dozens of the coming work, earliest due first, for which the drawers hold enough of each material. */
 export function coverOf(room: Room): Map<string, Cover> {
   const cover = new Map<string, Cover & { left: Quantity; open: boolean }>();
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements) {
+  for (const own of room.batches)
+    for (const r of asksOf(room, own)) {
+      const { batch } = own;
       const { needed } = standingOf(room, batch.id, r);
       const stock = sumOf((room.lots.get(r.material) ?? []).map((l) => l.quantity));
       const c = cover.get(r.material) ?? { needed: 0, coversDozens: 0, left: stock, open: true };
@@ -123,8 +149,9 @@ export function shareOut(room: Room): { needs: Need[]; shortages: Shortage[] } {
   const coming = new Map([...room.arrivals].map(([material, list]) => [material, new Coming(list)]));
   const needs = new Map<string, Need>();
   const shortages: Shortage[] = [];
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements) {
+  for (const c of room.batches)
+    for (const r of asksOf(room, c)) {
+      const { batch } = c;
       const { reserved, needed, missing } = standingOf(room, batch.id, r);
       const short = classed.get(`${batch.id}|${r.key}`) ?? takeFor(r, missing, batch.mixLots, free).short;
       const need = needOf(needs, room, r);
@@ -165,15 +192,15 @@ function shareClasses(room: Room): Map<string, Quantity> {
 
 /** All that open batches still want of each material of which at least one asks for a class. */
 export function classDemands(room: Room): Map<string, ClassDemand[]> {
-  const all = room.batches.flatMap(({ batch, requirements }, rank) =>
-    requirements.map((r): [string, ClassDemand] => [
+  const all = room.batches.flatMap((c, rank) =>
+    asksOf(room, c).map((r): [string, ClassDemand] => [
       r.material,
       {
-        id: `${batch.id}|${r.key}`,
+        id: `${c.batch.id}|${r.key}`,
         requirement: r,
-        missing: standingOf(room, batch.id, r).missing,
-        mixLots: batch.mixLots,
-        due: batch.due,
+        missing: standingOf(room, c.batch.id, r).missing,
+        mixLots: c.batch.mixLots,
+        due: c.batch.due,
         rank,
       },
     ]),
@@ -194,8 +221,9 @@ export function comingAfter(room: Room): [string, { day: string; quantity: numbe
   const coming = new Map([...room.arrivals].map(([material, list]) => [material, new Coming(list)]));
   const free = onPaper(room.lots);
   const classed = shareClasses(room);
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements) {
+  for (const c of room.batches)
+    for (const r of asksOf(room, c)) {
+      const { batch } = c;
       const { missing } = standingOf(room, batch.id, r);
       const short = classed.get(`${batch.id}|${r.key}`) ?? takeFor(r, missing, batch.mixLots, free).short;
       if (short > nothing) coming.get(r.material)?.claim(short);

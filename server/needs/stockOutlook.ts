@@ -3,7 +3,7 @@ import { lotKey } from "@kasten/core/stock";
 import { less, quantityOf } from "@kasten/core/units";
 import { acceptedMm, shareLots, type ClassDemand } from "../batches";
 import type { StockedLot } from "../ledger";
-import { classDemands, standingOf, type Room } from "./needs";
+import { asksOf, classDemands, standingOf, type Room } from "./needs";
 
 /** What the coming work does to one material, kept with the rest of the outlook. */
 export type KeptOutlook = Pick<MaterialOutlook, "needs" | "share">;
@@ -15,8 +15,9 @@ export type KeptOutlook = Pick<MaterialOutlook, "needs" | "share">;
  */
 export function stockOutlook(room: Room, startOf: (batch: string) => string | undefined): [string, KeptOutlook][] {
   const byMaterial = new Map<string, KeptOutlook>();
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements) {
+  for (const c of room.batches)
+    for (const r of asksOf(room, c)) {
+      const { batch } = c;
       const { needed } = standingOf(room, batch.id, r);
       if (needed <= 0) continue;
       const kept = byMaterial.get(r.material) ?? { needs: [], share: null };

@@ -3,7 +3,7 @@ import { quantity } from "@kasten/core/units";
 import type { Knowledge, PlanningPerson, Rehearsal, ScheduleProblem, ScheduleResult } from "@kasten/core/schedule";
 import { onPaper, shareLots, takeFor } from "../batches";
 import type { StockedLot } from "../ledger";
-import { classDemands, comingAfter, standingOf } from "../needs";
+import { asksOf, classDemands, comingAfter, standingOf } from "../needs";
 import type { Planning } from "./build";
 
 /**
@@ -43,9 +43,9 @@ export const basisOf = (
 function leftAfter({ room }: Planning): Map<string, StockedLot[]> {
   const lots = onPaper(room.lots);
   const classed = classDemands(room);
-  for (const { batch, requirements } of room.batches)
-    for (const r of requirements)
-      if (!classed.has(r.material)) takeFor(r, standingOf(room, batch.id, r).missing, batch.mixLots, lots);
+  for (const c of room.batches)
+    for (const r of asksOf(room, c))
+      if (!classed.has(r.material)) takeFor(r, standingOf(room, c.batch.id, r).missing, c.batch.mixLots, lots);
   for (const [material, demands] of classed) {
     const left = new Map(shareLots(demands, room.lots.get(material) ?? []).left.map((l) => [l.class, l.feathers]));
     for (const l of lots.get(material) ?? []) l.free = quantity(left.get(lotKey(l)) ?? l.free, "count");

@@ -21,6 +21,7 @@ import type { ReplyOf } from "@kasten/contract/http";
 import type { promise as promiseEndpoint } from "@kasten/contract/orders";
 import {
   computeBatch,
+  imaginedBatch,
   onPaper,
   readLearned,
   readTiming,
@@ -53,47 +54,6 @@ const reasons: Record<Holds, string> = {
   hours: "the hours of the people who can tie it hold it",
   drying: "the drying of its coats holds it",
 };
-
-/** What is imagined is not tied: nobody's rules speak against it. */
-const noRules = {
-  policy: "tier" as const,
-  destination: { noLead: false, barblessOnly: false, forbiddenSpecies: [] },
-  exception: null,
-};
-
-/** A batch that is not there yet, for what the shelf does not cover. */
-const imagined = (
-  { pattern, variant, form, size, asked = {} }: Line,
-  flies: number,
-  version: number,
-  id: string,
-): OpenBatch => ({
-  id,
-  number: 0,
-  pattern,
-  patternName: "",
-  patternVersion: version,
-  variant,
-  form,
-  size,
-  state: "planned",
-  held: false,
-  mode: "fly by fly",
-  buy: asked.buy ?? [],
-  methods: asked.methods ?? {},
-  leave: asked.leave ?? [],
-  use: asked.use ?? {},
-  asked,
-  mixLots: false,
-  kitParts: [],
-  exceptions: [],
-  storedStarts: null,
-  kitId: null,
-  version: 0,
-  good: 0,
-  rejected: 0,
-  claims: [{ line: "new", order: 0, orderId: "", customer: "", due: "9999-12-31", flies, wishes: "", ...noRules }],
-});
 
 interface Against {
   basis: Basis;
@@ -260,7 +220,7 @@ function askOf(against: Against, line: Line, index: number): Ask | PromisedLine 
   const sizes = Array.from({ length: Math.ceil(owed / most) }, (_, i) => Math.min(most, owed - i * most));
   const parts: Part[] = [];
   for (const [i, flies] of sizes.entries()) {
-    const part = partOf(against, imagined(line, flies, pattern.version, `new ${index}.${i}`), index);
+    const part = partOf(against, imaginedBatch(line, flies, pattern.version, `new ${index}.${i}`), index);
     if (typeof part === "string") return nobody(part);
     parts.push(part);
   }

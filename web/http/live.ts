@@ -58,8 +58,11 @@ const touches: Record<string, (c: Change) => EntryKey[]> = {
     ["batches"],
     ["log"],
   ],
-  outlook: ({ subjectId }) =>
-    subjectId === "cover" || subjectId === "stock" ? [["stock"], ["material"]] : [[subjectId]],
+  outlook: ({ subjectId }) => {
+    if (subjectId === "cover" || subjectId === "stock") return [["stock"], ["material"]];
+    // What standing orders will need is what the open batches leave.
+    return subjectId === "needs" ? [["needs"], ["standing"]] : [[subjectId]];
+  },
 };
 /** What moves a new room on: it is asked only as long as it shows how far it is set up. */
 const moves = new Set(["order", "stock", "pattern", "hook", "person", "customer", "room"]);

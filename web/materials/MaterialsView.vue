@@ -4,6 +4,7 @@ import { useRoute, useRouter } from "vue-router";
 import TabSet from "../parts/TabSet.vue";
 import NeedsTable from "./NeedsTable.vue";
 const BuyingPlan = defineAsyncComponent(() => import("../buying").then((b) => b.BuyingPlan));
+const SeasonNeeds = defineAsyncComponent(() => import("./SeasonNeeds.vue"));
 const PurchaseList = defineAsyncComponent(() => import("../buying").then((b) => b.PurchaseList));
 
 /** What the open batches need, what of it has to be ordered, and what is on its way. */
@@ -12,6 +13,7 @@ const router = useRouter();
 const sides = [
   { id: "needs", label: "Needed" },
   { id: "order", label: "To order" },
+  { id: "seasons", label: "Standing orders" },
   { id: "sent", label: "Orders to suppliers" },
 ];
 const side = computed({
@@ -25,6 +27,7 @@ const side = computed({
   <TabSet v-model="side" label="Materials" :tabs="sides">
     <template #needs><NeedsTable /></template>
     <template #order><BuyingPlan /></template>
+    <template #seasons><SeasonNeeds /></template>
     <template #sent><PurchaseList /></template>
   </TabSet>
 </template>

@@ -1,0 +1,1 @@
+export { seasonRoutes } from "./routes";
