@@ -7,7 +7,7 @@ import ColourSwatch from "../parts/ColourSwatch.vue";
 import DataTable from "../parts/DataTable.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import type { Column } from "../parts/column";
-import { day, dayYear, money, quantity } from "../parts/format";
+import { dayYear, money, quantity } from "../parts/format";
 
 /** What standing orders that are not written yet will need, beyond what the open batches take. */
 const all = useQuery({ key: ["standing", "needs"], query: () => call(listSeasonNeeds) });
@@ -91,7 +91,7 @@ const columns: Column<SeasonNeed>[] = [
     <template #cell-do="{ row: n }"
       ><span :class="{ 'text-soft': n.short === 0 }">{{ whatToDo(n) }}</span></template
     >
-    <template #cell-first="{ row: n }">{{ day(n.firstFor) }}</template>
+    <template #cell-first="{ row: n }">{{ dayYear(n.firstFor) }}</template>
     <template #cell-orders="{ row: n }"
       ><RouterLink
         v-for="o in n.orders"
