@@ -76,6 +76,8 @@ export function unique(wanted: string, taken: (name: string) => boolean): string
 export class Bench {
   readonly components: Component[] = [];
   readonly made: MadeStep[] = [];
+  /** Windings whose turns nobody has said yet: a later line may. */
+  readonly usualTurns = new Set<string>();
   readonly waiting: Waiting[] = [];
   readonly newMaterials: Material[] = [];
   /** Where the thread hangs; undefined until it is on the hook. */

@@ -37,7 +37,7 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
   return best;
 }
 
-const sized = /^(?:\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
+const sized = /^(?:\d+(?:[.,]\d+)?mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
 const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|ply)$/i;
 /** Forms of which a size in mm is part of what they are, not a length that is taken. */
 const bySize = new Set<MaterialForm>([
@@ -167,7 +167,7 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
       (sized.test(t.word) &&
         (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word)));
     const isUnit = unitWord.test(t.word) && end > begin;
-    if (!isSize && !isUnit && !isModifier(t.word)) break;
+    if (!isSize && !isUnit && !isModifier(t.word) && !isLabel(text, t, implied)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;
     end = t.end;
     const next = afterBlank(text, t.end);
@@ -192,6 +192,13 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
   if (implied === "thread" && /^\s*(?:head\s+)?(?:varnish|lacquer|cement|resin|glue|epoxy)\b/.test(text.slice(end)))
     return undefined;
   return { at: begin, end, text: `${text.slice(begin, end)} ${implied}`, means: { form: implied } };
+}
+
+/** “white gsp 100 denier”: on a thread’s label a word may stand that only its maker uses, before its size. */
+function isLabel(text: string, t: Token, implied: MaterialForm): boolean {
+  if (implied !== "thread" || !/^[a-z]+$/i.test(t.word) || isStop(text, t.at) || nounAt(text, t.at)) return false;
+  const next = tokenAt(text, afterBlank(text, t.end))?.word ?? "";
+  return /^\d{2,3}d?(?:en)?$|\/0$/.test(next);
 }
 
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {
@@ -250,6 +257,10 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
 /** Whether a figure is part of the description: a gauge, a denier, the size of a bead; “wire 5 turns” has none. */
 function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialForm | undefined): boolean {
   const next = tokenAt(text, afterBlank(text, t.end))?.word ?? "";
+  if (/mm$/.test(t.word)) {
+    const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
+    return !isPlace && (afterNoun ? form !== undefined && bySize.has(form) : parseFloat(t.word.replace(",", ".")) < 9);
+  }
   if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
   if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;
   if (/^\d{2,3}$/.test(t.word) && /^(?:thread|silk)$/.test(next)) return true;

@@ -2,6 +2,8 @@ import { factOf, headOf, isHeading } from "./head";
 import { readHook } from "./hook";
 import { descriptionAt } from "./description";
 import { PARTS } from "./lexicon/parts";
+import type { MaterialForm } from "../materials";
+import type { CabinetIndex } from "./cabinet";
 import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
@@ -29,10 +31,15 @@ export function readFacts(r: Reading, i: number): void {
 const byTheHook =
   /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
 
+const sizeAndKind =
+  /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:[1-6]x\s*\w*\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)/;
+
 /** “This one goes on the streamer hook, from a 4 to a 10.” */
 function isHookTold(r: Reading, i: number): boolean {
   // “one and a half times the hook” measures by it.
   const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
+  // “It's a size 10 wet.”
+  if (sizeAndKind.test(text)) return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
   const [first = ""] = text.trim().split(/[\s,]+/, 1);
   if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
@@ -177,10 +184,21 @@ function readTitle(r: Reading, i: number): void {
   if (style && !/\d/.test(style)) r.bench.facts.style ??= style;
 }
 
+const besideIt = new Set<MaterialForm>(["bead", "thread", "weight wire", "eyes"]);
+/** “size 14 wet hook and yellow silk”, “jig 10, slotted bead”: what lies beside the hook is a thing of its own. */
+function isBesideHook(text: string, at: number, index: CabinetIndex): boolean {
+  const found = descriptionAt(text, at, index, false);
+  const form = found?.exact?.form ?? found?.means?.form;
+  if (form !== undefined && besideIt.has(form)) return true;
+  return /^(?:thread|silk)\s+[\p{L}\d]/u.test(text.slice(at));
+}
+
 /** “Hook: dry 14; thread: black; tail: …”: where the list in one line goes on behind the hook. */
-function endOfHook(text: string, begin: number): number | undefined {
-  for (const m of text.slice(begin).matchAll(/[;.]\s+/g)) {
+function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
+  for (const m of text.slice(begin).matchAll(/[;.]\s+|,\s+|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
     const at = begin + m.index + m[0].length;
+    if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
+    if (!/^[;.]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
     if (head.isListed && head.role !== "hook") return at;
     // “Take hook D1 in 16. Wind yellow silk to the bend”: a sentence that does something is no more about the hook.
@@ -191,7 +209,7 @@ function endOfHook(text: string, begin: number): number | undefined {
 
 function readHookLine(r: Reading, i: number): void {
   const whole = r.plain[i] ?? "";
-  const end = endOfHook(whole, r.heads[i]?.begin ?? 0);
+  const end = endOfHook(r, whole, r.heads[i]?.begin ?? 0);
   if (end !== undefined) r.plain[i] = whole.slice(0, end);
   readHookWords(r, i);
   if (end === undefined) return;
@@ -208,16 +226,20 @@ function readHookLine(r: Reading, i: number): void {
   line.about = undefined;
 }
 
+const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
+
 function readHookWords(r: Reading, i: number): void {
   const line = lineOf(r, i);
   line.kind = "fact";
   line.about = "hook";
   const begin = r.heads[i]?.begin ?? 0;
   const said = readHook((r.plain[i] ?? "").slice(begin), r.context.hooks);
+  // An answer goes behind the hook’s own words, before what else the line names.
+  const behind = (r.plain[i] ?? "").replace(linkBehind, "").length;
   line.marks.push({ at: [0, (r.plain[i] ?? "").length], kind: "known" });
   if (said.sizes) r.bench.facts.sizes = said.sizes;
   else if (!r.bench.facts.sizes?.from)
-    line.asks.push({ at: [line.text.length, line.text.length], sentence: "In which sizes is it tied?", answers: [] });
+    line.asks.push({ at: [behind, behind], sentence: "In which sizes is it tied?", answers: [] });
   if (said.model) {
     r.bench.facts.hookModel = said.model.id;
     line.assumed.push(said.model.name);
@@ -226,7 +248,7 @@ function readHookWords(r: Reading, i: number): void {
   } else {
     const all = [...r.context.hooks];
     line.asks.push({
-      at: [line.text.length, line.text.length],
+      at: [behind, behind],
       sentence: "Which hook of the room is it?",
       answers: all.slice(0, 8).map((h) => ({ label: h.name, text: ` (${h.name})` })),
     });

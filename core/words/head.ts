@@ -40,13 +40,20 @@ const shorthand: Record<string, string> = {
   h: "hackle",
   w: "wing",
 };
+/** “h: 8 nymph 2xl”, “h: wet 12” is the hook, no hackle. */
+const hookAhead =
+  /^(?:#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:[\w-]+\s+){0,2}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|[1-6]x[ls]?)\b|(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b[^,;]*\d)/;
 const threadAhead = /^(?:[a-z]+\s+){0,3}(?:\d{2,3}(?:\s*d(?:en(?:ier)?)?)?|\d{1,2}\/0)\s*$/;
 const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
-const threadAlone = /^\s*(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?\s*$/;
+const threadAlone =
+  /^\s*(?:(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0)\s*\.?\s*$/;
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
+
+const coatsBehind =
+  /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
 
 /** @param text one line in small letters with plain signs */
 export function headOf(text: string): LineHead {
@@ -57,8 +64,10 @@ export function headOf(text: string): LineHead {
   if (hookAlone.test(rest)) return { begin: counted, role: "hook", part: "hook", isListed: true };
   const short = shorthandSign.exec(rest);
   // “th: olive 70” has a denier: it is the thread, no thorax.
-  const isThread = short?.[1] === "th" && threadAhead.test(rest.slice(short[0].length));
-  const shortPart = isThread ? "thread" : shorthand[short?.[1] ?? ""];
+  const behind = rest.slice(short?.[0].length ?? 0);
+  const isThread = (short?.[1] === "th" || short?.[1] === "t") && threadAhead.test(behind);
+  const isHook = short?.[1] === "h" && hookAhead.test(behind);
+  const shortPart = isThread ? "thread" : isHook ? "hook" : shorthand[short?.[1] ?? ""];
   if (short && shortPart)
     return {
       begin: counted + short[0].length,
@@ -69,7 +78,9 @@ export function headOf(text: string): LineHead {
     };
   const m = sign.exec(rest);
   if (m) {
-    const word = m[2] ?? "";
+    // “Cover: 2 coats of resin” covers the fly, not the thorax.
+    const isCoat = m[2] === "cover" && coatsBehind.test(rest.slice(m[0].length));
+    const word = isCoat ? "finish" : (m[2] ?? "");
     const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
     // “Head, lacquered” is no list; “for the throat, ten fibres” is.
     if (separator.endsWith(",") && !forPart.test(m[1] ?? "")) return bareHead(rest, counted, none);

@@ -29,8 +29,8 @@ const spaced = /\bsizes?\s+(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*m
 const single = new RegExp(`(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
   /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|long|short|barbless|standard)\b))/u;
-const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
-const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
+const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<!\d)(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
+const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<!\d)(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
 
 const families: [RegExp, string][] = [
   [/\blow-?\s?water\b/, "low-water"],

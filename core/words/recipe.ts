@@ -312,6 +312,7 @@ class RecipeReader implements Reading {
       return;
     if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))
       return verbOf("hold")?.tell(t);
+    if (this.isThreadNamed(told)) return this.actListedThread({ ...t, told: { ...told, role: "thread" } });
     const isListed =
       head.isListed &&
       (told.verb === undefined ||
@@ -328,6 +329,18 @@ class RecipeReader implements Reading {
     if (verb && told.verb !== "act") return verb.tell(t);
     if (told.verb === "act") return tellAct(t);
     this.actUnsaid(t);
+  }
+
+  /** “Red thread.”, “and yellow silk”: the first thread that is only named is the one on the hook. */
+  private isThreadNamed({ verb, role, description, said }: Told): boolean {
+    const form = description && (description.exact?.form ?? description.means?.form);
+    return (
+      form === "thread" &&
+      verb === undefined &&
+      (role === undefined || role === "thread") &&
+      this.bench.thread === undefined &&
+      Object.keys(said).length === 0
+    );
   }
 
   /** “Tie in ten fibres. They should be as long as the shank”: the length of what was just laid. */
@@ -367,8 +380,8 @@ class RecipeReader implements Reading {
     if (role === "thread") return this.actListedThread(t);
     if (role === "head" && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))
       return this.actListedHead(t);
-    if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (told.kind === "whip") return tellWhip(t);
+    if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
     const object = objectOf(t);
     if (!object.component) return this.askMaterial(t, i);
@@ -463,6 +476,8 @@ class RecipeReader implements Reading {
   /** A clause without a verb, outside a list: what its material and words are used for. */
   private actUnsaid(t: Telling): void {
     const { told } = t;
+    // “Then 3 inches of chenille”: a piece that is only named is tied in, to be wound by a later line.
+    if (isPieceAlone(told)) return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
     if (told.said.rule?.turns !== undefined || told.kind === "wind") return tellWind(t);
     if (told.kind === "dress") return tellDub(t);
     if (told.kind === "seat") return tellSeat(t);
@@ -548,6 +563,13 @@ class RecipeReader implements Reading {
         this.line(d.line).notes.push(`the ${this.bench.component(id)?.role ?? id} is named here and never tied in`);
   }
 }
+
+const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
+  kind === "wind" &&
+  verb === undefined &&
+  description !== undefined &&
+  said.pieceMm !== undefined &&
+  Object.keys(said).length === 1;
 
 /** The back of a little fish is hair that lies on top, tied in at the front: nothing is pulled over. */
 const isBackOfHair = ({ part, description, said }: Told): boolean => {

@@ -52,8 +52,8 @@ export type Said = Partial<
     size?: [LengthRule, LengthRule];
     /** So many turns on either side of a part. */
     around?: { behind: number; front: number; part: Place };
-    /** As long as what was laid before. */
-    sameLength?: boolean;
+    /** So many times as long as what was laid before. */
+    sameLength?: number;
     /** As long as another part, which is named by its material. */
     like?: string;
     /** Tied in by its middle: each strand gives two ends. */

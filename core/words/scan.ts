@@ -427,7 +427,7 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
-  "(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+  "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers|(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
 );
 
 const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
@@ -478,8 +478,14 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
   const phrase = descriptionAt(text, begin ? skip(text, begin.end) : at, context.index);
   if (part && phrase && phrase.end > part.end && told.description === undefined)
     return description(told, text, at, context, false);
+  // “a slotted bead, thread olive 70”: the thread is another thing than the bead.
+  if (part && told.description && !told.isInherited && told.role === undefined && isThreadAhead(text, part))
+    return "another";
   return partAt(told, text, at) ?? description(told, text, at, context, false);
 }
+
+const isThreadAhead = (text: string, part: { end: number } & ({ value: string } | { word: string })): boolean =>
+  /^(?:thread|silk)$/.test("word" in part ? part.word : part.value) && /^\s+[\p{L}\d]/u.test(text.slice(part.end));
 
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
@@ -714,7 +720,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     atHead,
     (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined,
   );
-  if (!found) return undefined;
+  // “the centre of the hook”: the hook is where it lies, never what it is tied of.
+  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (told.description) {
     if (/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) || /\bor\s+$/.test(text.slice(told.description.end, at))) {
       told.alternates.push(found);
@@ -748,7 +755,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   if (
     told.kind === "lay" &&
     told.said.amount === undefined &&
-    /\b(?:feather|plume|hackle|tip|crest)$/.test(found.text.toLowerCase().trim()) &&
+    /\b(?:feather|plume|hackle|tip|crest)$/.test((found.text.split(",")[0] ?? "").toLowerCase().trim()) &&
     (start || atHead) &&
     !/\bfibres?\b/.test(text.slice(found.end, found.end + 10))
   )
@@ -756,7 +763,9 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const own = roleOfItsOwn[form ?? "hook"];
   // A line about the tail that goes on with flash, or one about a bead that goes on with wire, has come to another
   // part.
-  if (!atHead && own && told.role !== undefined && told.role !== own && told.isInherited) {
+  // Glue in a line about the eyes is what holds them, and no coat of the head.
+  const isHolding = form === "liquid" && told.role === "eyes" && /glue|adhesive|cyano/.test(found.text);
+  if (!atHead && own && !isHolding && told.role !== undefined && told.role !== own && told.isInherited) {
     told.role = own;
     told.part = undefined;
   }
@@ -779,6 +788,17 @@ const impliedBy: Partial<Record<Role, MaterialForm>> = {
   hackle: "hackle",
   collar: "hackle",
 };
+
+/** “8/0 tan, uni”: the last word on a thread’s label belongs to its name. */
+function labelled(told: Told, text: string, at: number, typed: string): Next | undefined {
+  const end = at + typed.replace(/[.:!?]+$/, "").length;
+  const { description } = told;
+  if (!description || description.exact || !/^[a-z][a-z-]+$/.test(text.slice(at, end))) return undefined;
+  if (!/^\s*,?\s*$/.test(text.slice(description.end, at)) || !/^\s*(?:[,;.]|$)/.test(text.slice(end))) return undefined;
+  told.description = { ...description, end, text: `${description.text}, ${text.slice(at, end)}` };
+  told.understood.push({ at, end });
+  return { told, end };
+}
 
 const noCabinet = new CabinetIndex([]);
 const word = /[^\s,;()]+/y;
@@ -803,6 +823,8 @@ function leftover(told: Told, text: string, at: number, to: number): Next {
   if (nothing) return { told, end: nothing.end };
   word.lastIndex = at;
   const m = word.exec(text);
+  const label = m && told.role === "thread" && told.verb === undefined ? labelled(told, text, at, m[0]) : undefined;
+  if (label) return label;
   const end = Math.min(to, m ? at + m[0].replace(/[.:!?]+$/, "").length || at + 1 : at + 1);
   const stop = Math.max(end, at + 1);
   const last = told.rest[told.rest.length - 1];

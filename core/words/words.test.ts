@@ -463,11 +463,14 @@ describe("what must not be mistaken", () => {
       expect(rib, text).toMatchObject({ rule: { turns: 5 }, counter: true });
     }
   });
-  test("what is named beside the hook is asked about, never dropped", () => {
+  test("what is named beside the hook is a thing of its own, never dropped", () => {
     const { lines, recipe } = readRecipe("N1 12-16, 2.8 mm brass bead", { materials: demoCabinet, hooks });
     expect(recipe).toMatchObject({ hookModel: "N1", sizes: { from: "12", to: "16" } });
-    expect(lines[0]?.asks.map((a) => a.sentence)).toEqual([
-      "“2.8 mm brass bead” is not the hook. Give it a line of its own.",
+    expect(lines[0]?.asks).toEqual([]);
+    expect(recipe.steps.map((s) => [s.do, s.component])).toEqual([["seat", "bead"]]);
+    const feather = readRecipe("N1 12-16, partridge hackle", { materials: demoCabinet, hooks }).lines[0];
+    expect(feather?.asks.map((a) => a.sentence)).toEqual([
+      "“partridge hackle” is not the hook. Give it a line of its own.",
     ]);
   });
   test("a bunch behind whose comma a measure stands is a loose bunch, and the measure its length", () => {

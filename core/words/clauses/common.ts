@@ -5,7 +5,7 @@ import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from ".
 import { clause, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
-import { place, placeBeside, placeReached } from "../text/place";
+import { place, placeBeside, placeReached, thirdBack } from "../text/place";
 
 const the = opt(words("the|a|an|its"));
 const begins = words(
@@ -37,12 +37,24 @@ const shareOfShank: Reader<{ from: Place; to: Place }> = map(
 /** “the rear yellow floss, the front black floss”: each has its half. */
 const itsHalf: Reader<{ from: Place; to: Place }> = map(
   match(
-    "(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b)[a-z])",
+    "(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b|up\\b|down\\b|along\\b|again\\b|at\\b|from\\b|in\\b|on\\b|until\\b|till\\b|just\\b|through\\b|for\\b)[a-z])",
   ),
   ([end]) =>
     end === "front"
       ? { from: { eyeLengths: 1.5 }, to: { fraction: 0.5 } }
       : { from: { fraction: 0.5 }, to: { landmark: "bend" } },
+);
+/** “two thirds of the shank”, of what is wound or dubbed: so much of it from the bend forward. */
+const shareTaken: Reader<{ from: Place; to: Place }> = map(
+  seq(
+    opt(words("over|along|for|covering|taking\\s+up|occupying|about|roughly|the")),
+    number,
+    words("of\\s+(?:the\\s+)?(?:hook\\s+)?shank(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))"),
+  ),
+  ([, share]) =>
+    share > 0.15 && share < 1
+      ? { from: { fraction: Number((1 - share).toPrecision(12)) }, to: { landmark: "bend" } }
+      : undefined,
 );
 const wholeShank: Reader<{ from: Place; to: Place }> = map(
   words(
@@ -91,6 +103,12 @@ export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
   ),
 );
 
+/** How much of the shank a body takes, where no places are said. */
+export const shareOfIt: Clause = clause("two thirds of the shank", shareTaken, (s, z) => {
+  if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
+  Object.assign(s, z);
+});
+
 export const zone: Clause = clause(
   "from mid-shank to the bend",
   unless(zoneRead, words("full|wide|long|thick")),
@@ -131,7 +149,7 @@ const setThere = (s: Said, p: Place): boolean | void => {
 };
 export const at: Clause = clause("at the bend", oneOf(besides, place), setThere);
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
-export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside), setThere);
+export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside, thirdBack), setThere);
 
 const hold = oneOf(...holds.map((h) => map(words(h.replace(" ", "\\s+")), () => h)));
 const howMany = map(

@@ -1,10 +1,10 @@
-import { type DubbedShape, type NoodleThickness } from "../../recipe";
+import { type DubbedShape, type LengthRule, type NoodleThickness } from "../../recipe";
 import { map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { everywhere, where } from "./common";
+import { everywhere, shareOfIt, where } from "./common";
 
 const thickness: [string, NoodleThickness][] = [
   ["(?:very\\s+|quite\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
@@ -44,9 +44,13 @@ const ratio = seq(
 const oneLength = map(seq(length, atEnds, opt(words(fullWords))), ([l]) => l);
 const rear = /\b(?:at|in|near)\s+the\s+(?:rear|bend|tail|back)\b/;
 
+/** No body is half a shank thick: such a length says how far it goes. */
+const isExtent = (l: LengthRule): boolean => "of" in l && (l.of === "shank" || l.of === "hook") && l.times > 0.25;
+
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
   where[0] as Clause,
+  shareOfIt,
   clause(
     "noodle 90 mm sparse",
     seq(NOODLE, opt(words("of|about|,|,?\\s*about")), length, opt(words("long")), opt(words(",")), opt(howThick)),
@@ -99,8 +103,18 @@ export const dressClauses: Clause[] = [
     ),
     (s, [sh, , fullness]) => {
       // “tapered, to mid-shank” says how far, not how full.
-      if (fullness.some((l) => "to" in l || "reach" in l)) return false;
+      if (fullness.some((l) => "to" in l || "reach" in l || isExtent(l))) return false;
       Object.assign(s, { shape: sh, fullness });
+    },
+  ),
+  clause(
+    "tapering up to the wing",
+    words(
+      "(?:and\\s+|then\\s+)?taper(?:ing|ed|s)?(?=\\s+(?:(?:up|down|forward|back)\\s+)?to\\s+(?:the\\s+)?(?:post|wing|thorax|eyes?|bead|head|hackle|bend|tail|weight)\\b)",
+    ),
+    (s) => {
+      if (s.shape !== undefined) return false;
+      s.shape = "tapered";
     },
   ),
   clause("tapered", shape, (s, sh) => {
@@ -187,7 +201,7 @@ export const dressClauses: Clause[] = [
     s.loopMm = loopMm;
   }),
   clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide|long\\b")), (s, l) => {
-    if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l) return false;
+    if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l || isExtent(l)) return false;
     s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
   }),
   clause(

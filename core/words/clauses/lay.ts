@@ -9,10 +9,10 @@ import {
 } from "../../recipe";
 import { map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, wholeOf, type Clause, type Said } from "../said";
-import { count, type Count } from "../text/count";
-import { length, lengthNamed, lengthReaching } from "../text/length";
+import { count, times, type Count } from "../text/count";
+import { length, lengthNamed, lengthReaching, LONGER, SHORTER } from "../text/length";
 import { number } from "../text/number";
-import { absolute } from "../text/place";
+import { absolute, placeReached } from "../text/place";
 import { atSaid, everywhere, onSizes, where, stretched } from "./common";
 import { face } from "./wind";
 
@@ -63,6 +63,11 @@ export function amountOf(
 
 const byNumber: Clause[] = [
   clause(
+    "a slip from each side",
+    words("(?:an?|one)\\s+(?:slip|strip|section|segment)\\s+from\\s+(?:each|either)\\s+(?:side|wing|feather)"),
+    () => undefined,
+  ),
+  clause(
     "matched slips of",
     seq(
       opt(count),
@@ -93,6 +98,11 @@ const byNumber: Clause[] = [
     },
   ),
   clause(
+    "3 fibres each",
+    seq(count, words("(?:fibres?|fibers?|barbs?|strands?|herls?)\\s+each(?!\\s+(?:side|end))")),
+    (s, [c]) => amountOf(s, { n: c.n * (s.count ?? 1) }, "fibres"),
+  ),
+  clause(
     "6 to 8 fibres",
     seq(
       count,
@@ -103,6 +113,9 @@ const byNumber: Clause[] = [
     ),
     (s, [c, , side]) => amountOf(s, c, "fibres", { perSide: side !== undefined }),
   ),
+  clause("a double strand", words("(?:an?\\s+)?(?:double|doubled)\\s+strands?(?:\\s*,?\\s*folded)?"), (s) => {
+    s.amount = { strands: 2, folded: true };
+  }),
   clause(
     "2 strands folded",
     seq(count, words("(?:single\\s+)?(?:strands?|herls?|lengths?|ends|threads)"), folded, perSide),
@@ -125,7 +138,7 @@ const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),
@@ -224,6 +237,13 @@ const partOf = (s: Said, part: FeatherPart, feathers?: number): void => {
   s.amount = { feathers: n, part };
 };
 const byFeather: Clause[] = [
+  clause(
+    "pair of slips",
+    words(
+      "(?:an?\\s+|one\\s+)?(?:matched\\s+|matching\\s+)?pair\\s+of(?=(?:\\s+(?!of\\b|and\\b|with\\b)[\\w'-]+){0,4}\\s+(?:slips?|sections?|segments?|quills?)\\b)",
+    ),
+    () => undefined,
+  ),
   clause(
     "1 pair of feathers",
     seq(count, opt(words("matched|matching")), words("pairs?"), opt(words("of\\s+feathers"))),
@@ -335,11 +355,47 @@ const howLong: Clause[] = [
     ),
     (s, [, l]) => shown(s, l),
   ),
-  clause("the same length", words("(?:of\\s+)?(?:the\\s+)?same\\s+length(?!\\s+as)"), put({ sameLength: true })),
+  clause(
+    "the same length",
+    words(
+      "(?:of\\s+)?(?:the\\s+)?same\\s+length(?!\\s+as)|(?:the\\s+same\\s+length|as\\s+long)\\s+as\\s+(?:it|them)|level\\s+with\\s+(?:it|them)",
+    ),
+    put({ sameLength: 1 }),
+  ),
+  clause(
+    "a bit shorter than it",
+    match(
+      "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(shorter|longer)\\s+than\\s+(?:it|them|that)",
+    ),
+    (s, [way]) => void (s.sameLength = way === "longer" ? LONGER : SHORTER),
+  ),
 ];
 
 const SECTOR = `(?:${sectors.join("|")})`;
+const OF_PART = "of\\s+(?:(?:the\\s+)?(?:tail|wing|body|thorax|hook|shank|post|eyes|head)|it|them)";
 const sides: Clause[] = [
+  clause(
+    "split by a ball of dubbing",
+    match(
+      "(?:split|divided|separated|splayed)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+)?(?:by|with|over|round|around|against)\\s+(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))",
+    ),
+    (s, [by = ""]) => {
+      s.stance = "V";
+      s.setBy = setBy(by);
+    },
+  ),
+  clause(
+    "base wrapped 6 times",
+    seq(
+      words("(?:the\\s+|its\\s+)?(?:base|root|foot|post)\\s+(?:is\\s+)?(?:wrapped|bound|whipped|wound)(?:\\s+up)?"),
+      times,
+      opt(words("up|up\\s+and\\s+down|round|around")),
+    ),
+    (s, [, c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "wraps at the root";
+    },
+  ),
   clause(
     "shared 1 near and 1 far",
     match(`shared\\s+(\\d+\\s+${SECTOR}(?:\\s*(?:,|and)\\s*\\d+\\s+${SECTOR})*)`),
@@ -351,7 +407,11 @@ const sides: Clause[] = [
   ),
   clause(
     "one on each side",
-    seq(number, words("(?:on\\s+)?(?:each|either|a|per)\\s+side|(?:to|for)\\s+(?:each|either|a)\\s+side|a\\s+side")),
+    seq(
+      number,
+      words("(?:on\\s+)?(?:each|either|a|per)\\s+side|(?:to|for)\\s+(?:each|either|a)\\s+side|a\\s+side"),
+      opt(words(OF_PART)),
+    ),
     (s, [n]) => {
       if (!Number.isInteger(n) || n < 1) return false;
       s.round = { near: 1, far: 1 };
@@ -378,7 +438,10 @@ const sides: Clause[] = [
   ),
   clause(
     "on each side",
-    words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?!\\s+of)"),
+    oneOf(
+      map(seq(words("(?:on|down|to|along)?\\s*(?:each|either)\\s+side"), words(OF_PART)), () => true as const),
+      words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?!\\s+of)"),
+    ),
     put({ round: { near: 1, far: 1 }, perSide: true }),
   ),
   clause(
@@ -447,6 +510,25 @@ const stanceOf = (w: string): Stance | undefined =>
 const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 
 const howTied: Clause[] = [
+  clause(
+    "pulled over the thorax",
+    words("(?:pulled|folded|drawn|brought)\\s+over\\s+(?:the\\s+)?(?:whole\\s+)?(?:thorax|body|abdomen|legs)"),
+    () => undefined,
+  ),
+  clause(
+    "butts bound down to the weight",
+    seq(
+      words(
+        "(?:and\\s+)?(?:wrap|bind|tie|lash|wind)(?:ped|s)?\\s+(?:down\\s+(?:over\\s+)?)?(?:the\\s+)?(?:butts?|ends?|butt\\s+ends)(?:\\s+down)?\\s+(?:up\\s+to|back\\s+to|forward\\s+to|to|as\\s+far\\s+as)",
+      ),
+      placeReached,
+      opt(words("so\\s+(?:that\\s+)?the\\s+body\\s+(?:stays|is|lies|will\\s+be)\\s+(?:level|even|smooth)")),
+    ),
+    (s, [, p]) => {
+      if (s.begin !== undefined || s.from !== undefined) return false;
+      Object.assign(s, { from: p, to: { landmark: "bend" } });
+    },
+  ),
   clause(
     "bound in",
     words("counted\\s+when\\s+wound|bound\\s+in(?!\\s+(?:at|along|on))"),
@@ -518,7 +600,7 @@ const howTied: Clause[] = [
   clause(
     "tips stacked",
     words(
-      "(?:tips?\\s+)?(?:stacked|evened|levelled|leveled|aligned)(?:\\s+tips?)?|tips\\s+(?:even|level|together|aligned)",
+      "(?:tips?\\s+)?(?:stacked|evened|levelled|leveled|aligned)(?:\\s+tips?)?|tips\\s+(?:even|level|together|aligned)(?!\\s+with)",
     ),
     (s) => putWay(s, "tips", "stacked"),
   ),

@@ -34,6 +34,19 @@ export const seatClauses: Clause[] = [
       s.wraps = Math.max(1, Math.round(c.n));
     },
   ),
+  clause(
+    "4 turns under the eyes",
+    seq(
+      opt(words("then|and|plus")),
+      count,
+      words(
+        "(?:wraps?|turns?)\\s+(?:of\\s+thread\\s+)?(?:under(?:neath)?|beneath|below|(?:a?round|about)(?:\\s+the\\s+(?:base|foot)\\s+of)?)\\s+(?:the\\s+eyes|them|it)",
+      ),
+    ),
+    (s, [, c]) => {
+      s.wraps = (s.wraps ?? s.tieIn?.wraps ?? 0) + Math.max(1, Math.round(c.n));
+    },
+  ),
   // A bead that slides to the eye is in no zone.
   ...where.slice(1),
   ...everywhere,
@@ -135,7 +148,10 @@ const actWords: [string, Act][] = [
   ["singe(?:d|s)?|burn(?:t|ed|s)?|melt(?:ed)?", "singe"],
   ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
   ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?", "press"],
-  ["strok(?:e|ed|es|ing)|sweep|preen(?:ed)?|pull(?:ed)?(?=\\s+(?:the\\s+)?(?:hackle|fibres|barbs|legs))", "stroke"],
+  [
+    "strok(?:e|ed|es|ing)|fold(?:ed)?(?=\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)|sweep|preen(?:ed)?|pull(?:ed)?(?=\\s+(?:the\\s+)?(?:hackle|fibres|barbs|legs))",
+    "stroke",
+  ],
   ["wet(?:ted|s)?|moisten(?:ed)?|dampen(?:ed)?|soak(?:ed)?", "wet"],
 ];
 export const actRead = oneOf(
@@ -154,6 +170,10 @@ export const actClauses: Clause[] = [
     s.direction = way === "forward" ? "forward" : "back";
   }),
   clause("0.5 min", seq(number, words("min(?:utes)?")), (s, [minutes]) => void (s.minutes = minutes)),
+  clause("half hitch twice", times, (s, c) => {
+    if (s.act !== "half hitch" || !Number.isInteger(c.n) || c.n < 1) return false;
+    s.times = c.n;
+  }),
   clause("2 half hitches", seq(number, actRead), (s, [n, act]) => {
     if (s.act !== undefined && s.act !== act) return false;
     Object.assign(s, { act, times: n });
@@ -188,6 +208,10 @@ export const actClauses: Clause[] = [
 ];
 /** What can be said of the knot. */
 export const whipClauses: Clause[] = [
+  clause("2x4", match("(\\d)\\s?x\\s?(\\d)(?:\\s*turns?)?"), (s, [often, n]) => {
+    if (s.turns !== undefined || Number(n) < 1 || Number(often) < 1) return false;
+    Object.assign(s, { times: Number(often), turns: Number(n) });
+  }),
   clause("5 turns", seq(count, opt(words("-")), words("turns?|wraps?")), (s, [c]) => {
     if (!(c.n >= 0.05)) return false;
     if (c.spread) s.spread = c.spread;

@@ -1,10 +1,10 @@
 import { map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putRule, putWay, samePair, type Clause } from "../said";
 import { count, times } from "../text/count";
-import { length, lengthNamed, lengthPair } from "../text/length";
+import { length, lengthNamed, lengthPair, lengthReaching } from "../text/length";
 import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
-import { everywhere, onSizes, where, wraps, zoneRead, stretched } from "./common";
+import { everywhere, onSizes, shareOfIt, where, wraps, zoneRead, stretched } from "./common";
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
@@ -12,6 +12,9 @@ const TURNS = words(
 );
 const TOUCHING =
   "(?:in\\s+)?(?:close(?:ly)?(?:\\s+set)?|touching|tight|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
+
+/** What “a slight overlap” is taken as; shown with the step. */
+const SLIGHT_OVERLAP = 0.15;
 
 const zoned: Clause[] = [
   clause(
@@ -29,13 +32,20 @@ const zoned: Clause[] = [
   ),
   clause(
     "filled to 0.3 gape",
-    seq(words("ramp(?:ed)?|filled|built"), opt(words("up")), opt(words("to|from")), length),
+    seq(
+      words("ramp(?:ed)?|filled|built"),
+      opt(words("up")),
+      opt(words("(?:to|into)\\s+an?\\s+(?:small\\s+|neat\\s+|round\\s+)*(?:ball|bump|hump|taper)(?:\\s+of)?|to|from")),
+      length,
+    ),
     (s, [, , , l]) => {
       s.fill = samePair(l);
       putRule(s, { touching: true });
     },
   ),
-  ...where,
+  where[0] as Clause,
+  shareOfIt,
+  ...where.slice(1),
 ];
 
 const onItsSides = (first: string, second: string) =>
@@ -72,7 +82,7 @@ const around: Clause = clause(
 const roundPost: Clause = clause(
   "round the post",
   words(
-    "(?:a?round|about|on)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post|(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?|(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)|as\\s+a\\s+parachute|horizontally|each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)|parachute(?=\\s+(?:hackle|collar)\\b)",
+    "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post|(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?|(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)|as\\s+a\\s+parachute|horizontally|each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)|parachute(?=\\s+(?:hackle|collar)\\b)",
   ),
   put({ roundPost: true }),
 );
@@ -86,7 +96,39 @@ const intoBead: Clause = clause(
     s.begin ??= { landmark: "eye" };
   },
 );
+/** Room that stays in front of what is wound. */
+const leaving: Clause = clause(
+  "leaving 2 eyes",
+  map(
+    seq(
+      words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|a\\s+good))?"),
+      number,
+      words(
+        "(?:hook[- ])?eyes?(?:[- ](?:lengths?|widths?|diameters?))?(?:\\s+(?:clear|free|bare|open|of\\s+(?:room|space)))*(?:\\s+(?:for\\s+the\\s+\\w+|behind\\s+(?:it|the\\s+eye)|at\\s+the\\s+(?:front|eye|head)))*",
+      ),
+    ),
+    ([, n]) => n,
+  ),
+  (s, eyeLengths) => {
+    if (s.from !== undefined) return false;
+    s.end = { eyeLengths };
+  },
+);
 const saysNothing: Clause[] = [
+  clause(
+    "that is the body",
+    words(
+      "(?:and\\s+|so\\s+)?(?:that|this)(?:'s|\\s+is)\\s+(?:all\\s+)?(?:the|your|my|our)\\s+(?:body|abdomen|whole\\s+body)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "leaving room for the head",
+    words(
+      "(?:and\\s+)?leav(?:e|es|ing)\\s+(?:some\\s+|enough\\s+|a\\s+little\\s+|plenty\\s+of\\s+)?(?:room|space)(?:\\s+(?:for|behind|at|in\\s+front\\s+of)\\s+(?:a\\s+|the\\s+)?\\w+)?",
+    ),
+    () => undefined,
+  ),
   clause(
     "through the hackle",
     words("(?:back\\s+)?through\\s+(?:the\\s+|its\\s+)?(?:hackle|palmer|fibres|barbs|turns)(?:\\s+(?:fibres|barbs))?"),
@@ -129,6 +171,10 @@ const howOften: Clause[] = [
     if (!c.atMost) return false;
     s.atMost = c.n;
   }),
+  clause("4 at the most", count, (s, c) => {
+    if (!c.atMost || s.rule?.turns === undefined) return false;
+    s.atMost = c.n;
+  }),
   clause("no more than 4", words("(?:and\\s+)?no\\s+more"), () => undefined),
   clause("a turn or two", match("(?:a\\s+turn\\s+or\\s+two|one\\s+or\\s+two\\s+turns|turn\\s+or\\s+two)"), (s) => {
     s.spread = [1, 2];
@@ -138,9 +184,19 @@ const howOften: Clause[] = [
     setTurns(s, { n: (readNumber(n ?? "") ?? 1) + 0.5 }, false),
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
+  clause("5 of them", seq(count, words("of\\s+(?:them|these|those)")), (s, [c]) =>
+    s.rule?.turns === undefined ? setTurns(s, c, false) : false,
+  ),
   clause("x5", match("x\\s?(\\d{1,2})(?:\\s+turns?)?"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("5t", match("(\\d{1,2})t"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("once round", seq(times, words("round|around")), (s, [c]) => setTurns(s, c, false)),
+  clause(
+    "slightly overlapping",
+    words(
+      "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:ping|ped)?|slightly\\s+overlapp?(?:ing|ed)|(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap|each\\s+turn\\s+slightly\\s+over(?:lapping)?\\s+the\\s+last",
+    ),
+    (s) => (s.rule?.turns === undefined ? putRule(s, { overlap: SLIGHT_OVERLAP }) : undefined),
+  ),
   clause(
     "touching",
     words(`${TOUCHING}(?:\\s+(?:turns?|wraps?))?|(?:turns?|wraps?)\\s+(?:side\\s+by\\s+side|touching)`),
@@ -236,6 +292,21 @@ export const barbClauses: Clause[] = [
     (s, [, , barb]) => void (s.barb = barb),
   ),
   clause(
+    "fibres long enough to reach the bend",
+    map(
+      seq(
+        words(
+          "(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?))(?:\\s+(?:are\\s+|just\\s+)?(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as))?(?=\\s+(?:to|reach))",
+        ),
+        lengthReaching,
+      ),
+      ([, l]) => l,
+    ),
+    (s, l) => {
+      s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+    },
+  ),
+  clause(
     "barbs 1.5 gapes",
     seq(
       words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
@@ -291,6 +362,14 @@ const howItLies: Clause[] = [
     if (!Number.isInteger(rope) || rope < 1) return false;
     Object.assign(s, { rope, ribbon: true });
   }),
+  clause(
+    "one feather",
+    seq(count, words("(?:whole\\s+|single\\s+)?(?:feathers?|plumes?)(?!\\s+(?:fibres?|tips?))")),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1) return false;
+      if (c.n > 1) s.count = c.n;
+    },
+  ),
   clause("3 strands", seq(count, words("(?:single\\s+)?(?:strands?|herls?|fibres?|lengths?)")), (s, [c]) => {
     if (!Number.isInteger(c.n) || c.n < 1) return false;
     if (c.n > 1) s.rope = c.n;
@@ -348,7 +427,7 @@ const howItLies: Clause[] = [
   clause(
     "counter",
     words(
-      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
+      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|reverse[- ]?(?:wrapped|wound|wrap|ribbed)|wrapped\\s+in\\s+reverse|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
     ),
     put({ counter: true }),
   ),
@@ -464,6 +543,7 @@ export const windClauses: Clause[] = [
   around,
   intoBead,
   roundPost,
+  leaving,
   ...saysNothing,
   ...howOften,
   ...zoned,

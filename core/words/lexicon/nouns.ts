@@ -61,7 +61,7 @@ const nouns: [string, NounForm][] = [
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk", { form: "thread" }],
   [
-    "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
+    "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|mylar|wire|thread|braid|silver|gold|copper))|(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
     { form: "tinsel" },
   ],
   ["chenilles?|vernille", { form: "chenille" }],
@@ -88,7 +88,7 @@ const nouns: [string, NounForm][] = [
     { form: "quill", counted: "slips" },
   ],
   [
-    "(?:dyed\\s+)?(?:poly(?:propylene)?|acrylic|nylon|sparkle)\\s+(?:yarns?|strands?|fibres?|fibers?)|poly(?:propylene)?|organza|synthetic\\s+(?:fibres?|strands?|wing)|parachute\\s+post\\s+yarn",
+    "(?:dyed\\s+)?(?:poly(?:propylene)?|acrylic|nylon|sparkle)\\s*(?:yarns?|strands?|fibres?|fibers?)|poly(?:propylene)?|organza|synthetic\\s+(?:fibres?|strands?|wing)|parachute\\s+post\\s+yarn",
     {
       form: "flash",
       figures: { strand: { section: "flat", width: 0.8, thickness: 0.2, density: 0.9 }, pieceMm: 500 },
@@ -124,7 +124,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen)(?:\\s+(?:neck|back|saddle|cape|body|wing|covert|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   [
@@ -158,7 +158,7 @@ const nouns: [string, NounForm][] = [
     { form: "dubbing" },
   ],
   [
-    "(?:uv\\s+|ultraviolet\\s+|light-?cured?\\s+|thin\\s+|thick\\s+|flow\\s+)*(?:resins?|epoxy|acrylic)",
+    "(?:uv\\s+|ultraviolet\\s+|light-?cured?\\s+|thin\\s+|thick\\s+|flow\\s+)*(?:resins?|epoxy|acrylic)|uv(?=\\s*(?:[,.;]|$|cured?\\b|over\\b|on\\b))",
     { form: "liquid", figures: { liquid: { kind: "resin" } } },
   ],
   [

@@ -34,6 +34,7 @@ function hedged(n: number): Count {
 const range = map(seq(opt(hedge), number, between, number), ([, a, , b]) => spreadOf(a, b));
 const between2 = map(seq(words("between"), number, words("and"), number), ([, a, , b]) => spreadOf(a, b));
 const most = map(seq(upTo, number), ([, n]) => ({ n, atMost: true }));
+const mostBehind = map(seq(number, words("at\\s+(?:the\\s+)?most|max(?:imum)?|tops")), ([n]) => ({ n, atMost: true }));
 const about = map(seq(hedge, number), ([, n]) => hedged(n));
 const soMany = map(seq(number, orSo), ([n]) => hedged(n));
 const once = map(match("(once|twice|thrice)"), ([w]) => ({ n: w === "once" ? 1 : w === "twice" ? 2 : 3 }));
@@ -43,6 +44,7 @@ export const count: Reader<Count> = memo(
     between2,
     range,
     most,
+    mostBehind,
     about,
     soMany,
     map(number, (n) => ({ n })),

@@ -15,7 +15,7 @@ const measureWords: [string, Measure][] = [
   ["wings?|post", "wing"],
   ["thorax", "thorax"],
   ["(?:hackle|collar)s?(?:\\s+(?:fibres?|barbs?))?", "hackle"],
-  ["throat|beard", "throat"],
+  ["throat|beard|belly", "throat"],
   ["legs?", "legs"],
   ["flash", "flash"],
   ["underwing", "underwing"],
@@ -79,8 +79,8 @@ const ofMeasure: Reader<PlainLength> = memo(
   ),
 );
 /** What “a bit longer than” allows; shown with the length. */
-const LONGER = 1.1;
-const SHORTER = 0.9;
+export const LONGER = 1.1;
+export const SHORTER = 0.9;
 
 const inMm: Reader<PlainLength> = map(absolute, (mm) => ({ mm }));
 
@@ -106,6 +106,13 @@ const reached: Reader<PlainLength> = oneOf<PlainLength>(
     ),
     () => OUTER_BEND,
   ),
+  // Where a part that points back ends, the end of the body is its rear.
+  map(
+    seq(the, words("(?:(?:rear\\s+|back\\s+)?end|rear|back)\\s+of\\s+(?:the\\s+)?(?:body|abdomen)")),
+    (): PlainLength => ({
+      to: { part: "body", end: "rear" },
+    }),
+  ),
   ...reachWords.map(([w, reach]) => map(seq(the, words(w)), (): PlainLength => ({ reach }))),
   map(placeReached, (to): PlainLength => ({ to })),
 );
@@ -120,7 +127,7 @@ const behind = words("behind|over");
 const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
-  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
 const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),
@@ -132,6 +139,17 @@ const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   map(seq(opt(reaching), slightly, shortOf, reached), ([, , , r]) => past(r, -JUST_MM)),
   map(seq(opt(reaching), words("past|beyond"), reached), ([, , r]) => past(r, JUST_MM)),
   map(seq(opt(reaching), words("short\\s+of|shy\\s+of"), reached), ([, , r]) => past(r, -JUST_MM)),
+  // “to the bend or slightly beyond”: either will do.
+  map(
+    seq(
+      reaching,
+      reached,
+      words(
+        "(?:or|and)\\s+(?:just\\s+|slightly\\s+|a\\s+(?:bit|little|touch|hair|fraction)\\s+)?(?:beyond|past|over|longer|further)(?:\\s+(?:it|that))?",
+      ),
+    ),
+    ([, r]) => past(r, JUST_MM / 2),
+  ),
   map(seq(reaching, reached), ([, r]) => r),
 );
 const pointToBarb: Reader<LengthRule> = map(

@@ -103,7 +103,7 @@ const landmarkWords: [string, HookPlace][] = [
 
   ["(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
   [
-    "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)|mid-?\\s?shank|mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?|centre\\s+of\\s+(?:the\\s+)?shank|half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?|middle",
+    "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)|mid-?\\s?shank|mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?|cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)|half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?|middle",
     { fraction: 0.5 },
   ],
 ];
@@ -172,6 +172,14 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
 const endOfTying = (role: string): PartEnd =>
   role === "body" || role === "thorax" || role === "rib" ? "front" : "rear";
 
+/** “a third back”: from the eye, where no other end is named. */
+export const thirdBack: Reader<Place> = map(
+  seq(
+    match("(?:the\\s+)?(one|two|three|a)[- ](thirds?|quarters?)"),
+    words("(?:of\\s+the\\s+way\\s+)?back(?!\\s+(?:from|of|towards?|along|down|up))"),
+  ),
+  ([[n, of]]) => ({ fraction: shareOf(n, of) }),
+);
 const fractionOfShank: Reader<Place> = oneOf<Place>(
   // “two thirds of the way back from the eye”, “a third up from the bend”.
   map(
@@ -202,6 +210,10 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     ),
     ([[p]]) => ({ fraction: Number((p ?? "").replace(",", ".")) / 100 }),
   ),
+  // “two thirds up the shank”: whoever goes up it comes from the bend.
+  map(seq(number, opt(words("of\\s+the\\s+way")), words("up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)")), ([f]) =>
+    f > 1 ? undefined : { fraction: Number((1 - f).toPrecision(12)) },
+  ),
   map(
     seq(
       number,
@@ -214,7 +226,10 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     ),
     ([f]) => ({ fraction: f }),
   ),
+  (text, at) => thirdBack(text, at),
 );
+const shareOf = (n: string | undefined, of: string | undefined): number =>
+  (n === "two" ? 2 : n === "three" ? 3 : 1) / (of?.startsWith("third") ? 3 : 4);
 
 /** “to two thirds”, “at one third”: of the shank, where nothing else is said. */
 const bareFraction: Reader<Place> = map(
@@ -224,7 +239,7 @@ const bareFraction: Reader<Place> = map(
       "(one|two|three|a)[- ](thirds?|quarters?)(?!\\s+(?:of|the|along|back|down|up|from|shank|gape|as|longer|way))",
     ),
   ),
-  ([, [n, of]]) => ({ fraction: (n === "two" ? 2 : n === "three" ? 3 : 1) / (of?.startsWith("third") ? 3 : 4) }),
+  ([, [n, of]]) => ({ fraction: shareOf(n, of) }),
 );
 
 /** “halfway” begins with a share, and is none. */

@@ -115,6 +115,7 @@ export function make(
   askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
+  const isRuleSaid = said.rule !== undefined;
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);
   const context = {
@@ -163,6 +164,7 @@ export function make(
   const named: RecipeStep = was ? step : { ...step, name: more.name };
   const sized = withSizes(named, said, bench);
   bench.push(sized, line.number, more.before);
+  if (!isRuleSaid && said.rule?.turns !== undefined) bench.usualTurns.add(id);
   line.steps.push(id);
   return sized;
 }

@@ -6,6 +6,9 @@ import { verb } from "./verb";
 /** A bead slides to the eye; eyes are lashed where they are said. */
 export function tellSeat(t: Telling): void {
   const object = objectOf(t);
+  // “Put the bead on”, where a line before has it on already.
+  const isOn = t.bench.made.some((m) => m.step.do === "seat" && m.step.component === object.component?.id);
+  if (object.role === "bead" && t.told.description === undefined && isOn) return;
   const said: Said = withDeclared(t, object.component, t.told.said);
   const role = object.role === "eyes" ? "eyes" : "bead";
   // A dumbbell or a pair of chain is one piece; eyes that are stuck on are two.

@@ -38,9 +38,6 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
 }
 
-/** A pair of rubber legs is two strands; one each side of the thorax is two pairs, told in words that say no number. */
-const besidePart = /\bpairs?\s+(?:on\s+|to\s+|at\s+)?(?:each|either)\s+side\s+of\s+the\s+(?:thorax|body)/;
-
 /** “Take a hackle … Tie it in by the butt”: of what was taken and still waits, only the way is told. */
 function tiesTheSame({ told, bench }: Telling): boolean {
   const waiting = bench.waits((w) => !w.hangs);
@@ -59,14 +56,15 @@ export function tieIn(
   const { bench, line } = t;
   const said = { ...besideItsHost(t, object, spoken) };
   const { role, form, component } = object;
-  if (said.sameLength && said.shown === undefined) said.shown = lengthBefore(bench);
+  if (said.sameLength !== undefined && said.shown === undefined)
+    said.shown = timesAsLong(lengthBefore(bench), said.sameLength);
   if (said.like !== undefined && said.shown === undefined) said.shown = lengthLike(bench, said.like);
   const isWound = waitsToBeWound(role, form);
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };
   if (own.amount && "feathers" in own.amount && own.amount.paired && (form === "rubber" || form === "flash"))
     own.amount = {
-      strands: own.amount.feathers * (besidePart.test(t.text.slice(t.told.at, t.told.end)) ? 2 : 1),
+      strands: own.amount.feathers,
       folded: false,
     };
   if (isWound) {
@@ -88,6 +86,8 @@ export function tieIn(
     delete own.barb;
   }
   if (hangs) own.hanging = true;
+  // A belly of hair lies along the hook; what hangs down is a beard.
+  if (form === "hair" && /\bbelly\b/.test(t.told.part ?? "")) own.attitude ??= "back";
   // A post is a wing that stands.
   if (/\bpost\b/.test(t.told.part ?? "")) own.attitude ??= "up";
   const step = make(t, "lay", own, object, {
@@ -111,6 +111,14 @@ export function tieIn(
   };
   bench.waiting.push(waiting);
   return waiting;
+}
+
+/** “A bit shorter than it”: where a length ends at a place, nobody can say what share of it that is. */
+function timesAsLong(rule: LengthRule | undefined, times: number): LengthRule | undefined {
+  if (rule === undefined || times === 1) return rule;
+  const much = (n: number): number => Number((n * times).toPrecision(3));
+  if ("of" in rule) return { ...rule, times: much(rule.times) };
+  return "mm" in rule ? { mm: much(rule.mm) } : undefined;
 }
 
 /** The length of what was laid before. */

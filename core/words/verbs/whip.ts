@@ -13,6 +13,8 @@ export function tellWhip(t: Telling): void {
   const { told, text } = t;
   const own = spelled.exec(text.slice(told.at, told.end).trim());
   const said = { ...told.said };
+  const short = /^w\/?f(\d{1,2})/.exec(text.slice(told.at, told.end).trim());
+  if (short && said.turns === undefined && said.times === undefined) said.turns = Number(short[1]);
   if (own && said.turns === undefined) said.turns = numbers[own[1] ?? ""] ?? Number(own[1]);
   const often = times.exec(text.slice(told.at, told.end).trim());
   if (often && said.times === undefined) said.times = numbers[often[1] ?? ""] ?? Number(often[1]);
@@ -21,6 +23,6 @@ export function tellWhip(t: Telling): void {
 
 export const whip = verb(
   "whip",
-  "wf(?=\\s|$)|finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$))|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
+  "w\\/?f\\d{1,2}|w\\/?f(?=\\s|$)|finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$))|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
   tellWhip,
 );

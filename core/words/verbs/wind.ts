@@ -36,6 +36,7 @@ export function tellWind(t: Telling): void {
   }
   if (told.kind === "dress") return tellDub(t);
   if (told.refers === "the rest" || told.refers === "the same") return carryOn(t);
+  if (saysItsTurns(t)) return;
   const waiting = taken(t);
   if (waiting) return windWaiting(t, waiting, told.said);
   const object = objectOf(t);
@@ -59,6 +60,27 @@ export function tellWind(t: Telling): void {
     return listedRib(t, object, withDeclared(t, object.component, told.said));
   }
   windNew(t, object, withDeclared(t, object.component, told.said));
+}
+
+/** “Five turns of rib”, “a turn and a half”: of what was wound before, and nobody had said how often. */
+function saysItsTurns({ told, bench }: Telling): boolean {
+  const { rule, spread, atMost } = told.said;
+  if (rule?.turns === undefined || told.description || told.said.around) return false;
+  if (bench.waits((w) => !w.hangs && (told.role === undefined || alikeRole(w.role, told.role)))) return false;
+  const last = bench.made.findLast(
+    ({ step }) =>
+      step.do === "wind" &&
+      (told.role === undefined || alikeRole(bench.component(step.component)?.role ?? "body", told.role)),
+  );
+  if (last?.step.do !== "wind" || !bench.usualTurns.has(last.step.id)) return false;
+  last.step = {
+    ...last.step,
+    rule: { ...last.step.rule, turns: rule.turns },
+    ...(spread && { spread }),
+    ...(atMost !== undefined && { atMost }),
+  };
+  bench.usualTurns.delete(last.step.id);
+  return true;
 }
 
 function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
