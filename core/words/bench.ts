@@ -1,5 +1,5 @@
 import type { Place } from "../hooks";
-import type { Material, MaterialForm } from "../materials";
+import { colourIn, type Material, type MaterialForm } from "../materials";
 import type { Component, Recipe, RecipeStep, Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
 import { described } from "./described";
@@ -73,6 +73,14 @@ export function unique(wanted: string, taken: (name: string) => boolean): string
 /**
  * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
  */
+/** “Head: black, small”, “purple silk”: a thread of which only the colour is said is the one on the hook, if it has it. */
+const isSameThread = (words: string, onHook: Material): boolean => {
+  const colour = colourIn(words)?.name;
+  return (
+    colour !== undefined && !/\d/.test(words) && colour === colourIn(`${onHook.colourName ?? ""} ${onHook.name}`)?.name
+  );
+};
+
 export class Bench {
   readonly components: Component[] = [];
   readonly made: MadeStep[] = [];
@@ -142,6 +150,8 @@ export class Bench {
       const own = this.materialOf(this.component(this.thread));
       if (own) return { material: own, others: [], isNew: false };
     }
+    const onHook = form === "thread" ? this.materialOf(this.component(this.thread)) : undefined;
+    if (onHook && isSameThread(d.text, onHook)) return { material: onHook, others: [], isNew: false };
     if (d.parts) return this.resolveBlend(d, d.parts);
     // “the same fur”, “the fur”: what this fly was dubbed with before.
     if (

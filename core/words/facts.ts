@@ -8,7 +8,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,4}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -34,12 +34,16 @@ const byTheHook =
 const sizeAndKind =
   /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:[1-6]x\s*\w*\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)/;
 
+/** “4xl streamer, size 6”, “double size 8”. */
+const kindAndSize =
+  /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*\.?\s*$/;
+
 /** “This one goes on the streamer hook, from a 4 to a 10.” */
 function isHookTold(r: Reading, i: number): boolean {
   // “one and a half times the hook” measures by it.
   const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
   // “It's a size 10 wet.”
-  if (sizeAndKind.test(text)) return true;
+  if (sizeAndKind.test(text) || kindAndSize.test(text)) return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
   const [first = ""] = text.trim().split(/[\s,]+/, 1);
   if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
@@ -47,7 +51,7 @@ function isHookTold(r: Reading, i: number): boolean {
     r.heads[i]?.isListed ||
     !/\bhooks?\b/.test(text) ||
     (/\b(?:thread|fibres?|turns?|strands?|dubbing|tail|wing)\b/.test(text) &&
-      !/^\s*(?:[\w-]+\s+){0,3}hook\b/.test(text))
+      !/^\s*(?:[\w-]+\s+){0,6}hook\b/.test(text))
   )
     return false;
   if (verbAt(text, r.heads[i]?.begin ?? 0)) return false;
@@ -190,7 +194,9 @@ function isBesideHook(text: string, at: number, index: CabinetIndex): boolean {
   const found = descriptionAt(text, at, index, false);
   const form = found?.exact?.form ?? found?.means?.form;
   if (form !== undefined && besideIt.has(form)) return true;
-  return /^(?:thread|silk)\s+[\p{L}\d]/u.test(text.slice(at));
+  return /^(?:(?:thread|silk)\s+[\p{L}\d]|(?:[a-z]+\s+)?\d{1,2}\/0\s+(?:[a-z]+\s*)?(?:[.,;]|$)|[a-z]+\s+\d{1,2}\/0\s*(?:[.,;]|$))/u.test(
+    text.slice(at),
+  );
 }
 
 /** “Hook: dry 14; thread: black; tail: …”: where the list in one line goes on behind the hook. */

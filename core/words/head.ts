@@ -18,8 +18,15 @@ export interface LineHead {
 
 const numbering = /^\s*(?:(?:step\s+)?\(?\d{1,2}[.)]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead = "(?:(?:and|then|next|now)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
+/** “For the wing case tie in a strip”: the part comes first, and then what is done for it. */
+const forVerb = new RegExp(
+  `^(?:(?:and|then|next|now)\\s+)?for\\s+(?:the|a|an|your|my)\\s+(${PARTS})\\s+(?=(?:i|we|you|tie|use|take|bind|wind|dub|add|catch|cut|put|set|lay|select)\\b)`,
+  "u",
+);
+/** “Wing, bottom:”, “wing (top) -”: which of several it is. */
+const WHICH = "(?:,?\\s*(?:bottom|middle|top|lower|upper|first|second|third|inner|outer)(?=\\s*[:=-]))?";
 const sign = new RegExp(
-  `^(${lead})(${PARTS})(?:\\s*(?:no\\.?\\s*|#)?[1-9](?=\\s*(?:[:=]|-\\s)))?\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
+  `^(${lead})(${PARTS})${WHICH}(?:\\s*(?:no\\.?\\s*|#)?[1-9](?=\\s*(?:[:=]|-\\s)))?\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
   "u",
 );
 const bare = new RegExp(
@@ -48,7 +55,7 @@ const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
 const threadAlone =
-  /^\s*(?:(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0)\s*\.?\s*$/;
+  /^\s*(?:(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+)\s*\.?\s*$/;
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
 
@@ -76,6 +83,18 @@ export function headOf(text: string): LineHead {
       named: [counted, counted + (short[1] ?? "").length],
       isListed: true,
     };
+  const ahead = forVerb.exec(rest);
+  if (ahead) {
+    const part = (ahead[1] ?? "").replace(/\s+/g, " ");
+    const from = counted + ahead[0].indexOf(ahead[1] ?? "");
+    return {
+      begin: counted + ahead[0].length,
+      role: roleOfWord(part),
+      part,
+      named: [from, from + (ahead[1] ?? "").length],
+      isListed: true,
+    };
+  }
   const m = sign.exec(rest);
   if (m) {
     // “Cover: 2 coats of resin” covers the fly, not the thorax.

@@ -211,7 +211,12 @@ function scanOne(
   told.part = head.part;
   told.isInherited = !atHead && head.role !== undefined;
   // What is ribbed is not what it is ribbed with.
-  if (lead?.id === "wind" && told.role === undefined && /\brib/.test(text.slice(lead.at, lead.end))) told.role = "rib";
+  if (
+    lead?.id === "wind" &&
+    (told.role === undefined || told.isInherited) &&
+    /\brib/.test(text.slice(lead.at, lead.end))
+  )
+    Object.assign(told, { role: "rib", part: "rib", isInherited: false });
   if (given === undefined) settleKind(told, text, place, to, context);
   else told.kind = given;
   let canBeNoun = atHead;
@@ -264,10 +269,25 @@ export const copyOf = (t: Told): Told => ({
   loose: [...t.loose],
   rest: t.rest.map((r) => ({ ...r })),
 });
+/** “teal feathers, one each side”: of whole feathers so many are feathers, and a pair has two sides. */
+function withFeathers({ kind, said, description }: Told): Told["said"] {
+  const noun = (description?.text.split(",")[0] ?? "").toLowerCase().trim();
+  if (
+    kind !== "lay" ||
+    said.amount ||
+    !said.count ||
+    !said.round ||
+    !/(?:feathers?|plumes?|hackles?|nails?)$/.test(noun)
+  )
+    return said;
+  return { ...said, amount: { feathers: said.count, ...(said.count % 2 === 0 && { paired: true }) }, count: undefined };
+}
+
 /** A bunch whose thickness is said, a pinch that is told how full it is, are no loose words any more. */
 const close = (told: Told, end: number): Told => ({
   ...told,
   end,
+  said: withFeathers(told),
   loose:
     told.said.amount || told.said.fullness || told.said.noodle
       ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp|pinch|amount/.test(l.words))
@@ -346,13 +366,8 @@ function lookAhead(
       at = placeWords(text, at)?.end ?? at + m[0].length;
       continue;
     }
-    const found = descriptionAt(
-      text,
-      at,
-      index,
-      atHead && first,
-      atHead && first && role ? impliedBy[role] : undefined,
-    );
+    const implied = atHead && first && role ? impliedBy[role] : undefined;
+    const found = asHair(descriptionAt(text, at, index, atHead && first, implied), role);
     if (found) return found;
     first = false;
     at += m[0].length;
@@ -595,10 +610,15 @@ const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feat
 const ofThem = opt(words("of\\s+(?:them|these|those|it)|or\\s+so"));
 /** “hackle fibres, 9 of them”: a number that counts what was named before. */
 function bareCount(told: Told, text: string, at: number): Next | undefined {
-  if (told.kind !== "lay" || told.said.amount !== undefined || !told.description) return undefined;
+  if (told.kind !== "lay" || !told.description) return undefined;
   const n = seq(countRead, ofThem)(text, at);
+  const { amount } = told.said;
+  // “golden crest feather, 1” says once more how many.
+  const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;
+  if (amount !== undefined && !isAgain) return undefined;
   if (!n || !/^\s*(?:[,;.)]|-\s|$)/.test(text.slice(n.end))) return undefined;
-  if (!putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description)) return undefined;
+  if (!isAgain && !putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description))
+    return undefined;
   told.understood.push({ at, end: n.end });
   return { told, end: n.end };
 }
@@ -713,13 +733,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const start = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
   const begin = start ? skip(text, start.end) : at;
   const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
-  const found = descriptionAt(
-    text,
-    begin,
-    context.index,
-    atHead,
-    (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined,
-  );
+  const implied = (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined;
+  const found = asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (told.description) {
@@ -772,6 +787,12 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
+/** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
+const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping"]);
+const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>
+  found?.means?.form === "dubbing" && role && ofHair.has(role) && !/dub|fur|blend|mix|wool|mask/.test(found.text)
+    ? { ...found, means: { form: "hair" } }
+    : found;
 const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {
   "weight wire": "weight",
   flash: "flash",

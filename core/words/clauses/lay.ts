@@ -244,6 +244,10 @@ const byFeather: Clause[] = [
     ),
     () => undefined,
   ),
+  clause("a pair", words("(?:an?\\s+|one\\s+)?(?:matched\\s+|matching\\s+)?pair(?=\\s*(?:[,.;]|$))"), (s) => {
+    if (s.amount !== undefined && !("feathers" in s.amount)) return false;
+    s.amount = { feathers: 2, paired: true };
+  }),
   clause(
     "1 pair of feathers",
     seq(count, opt(words("matched|matching")), words("pairs?"), opt(words("of\\s+feathers"))),
@@ -294,7 +298,7 @@ const byFeather: Clause[] = [
   clause("1 piece", seq(count, words("pieces?(?!\\s+of\\s+\\d)")), (s, [c]) => amountOf(s, c, "pieces")),
 ];
 
-const tail = opt(words("tail|wing|throat|legs|topping|flash"));
+const tail = opt(words("tips?|tail|wing|throat|legs|topping|flash"));
 const shown = (s: Said, rule: LengthRule): boolean | void => {
   if (s.shown !== undefined) return false;
   s.shown = rule;
@@ -365,7 +369,7 @@ const howLong: Clause[] = [
   clause(
     "a bit shorter than it",
     match(
-      "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(shorter|longer)\\s+than\\s+(?:it|them|that)",
+      "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(shorter|longer)(?:\\s+than\\s+(?:it|them|that)|(?=\\s*(?:[,.;]|$)))",
     ),
     (s, [way]) => void (s.sameLength = way === "longer" ? LONGER : SHORTER),
   ),
@@ -448,7 +452,7 @@ const sides: Clause[] = [
     "as a tent set by wraps at the root",
     seq(
       match(
-        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|spread)|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|(tent(?:ed)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|spread)|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
       ),
       opt(
         map(

@@ -17,6 +17,7 @@ export const seatClauses: Clause[] = [
       s.lashed = side?.startsWith("on") ? "on top" : "underneath";
     },
   ),
+  clause("a pair of", words("(?:an?\\s+|one\\s+)?pair\\s+of"), () => undefined),
   clause("2 of them", seq(opt(words("x")), number, words("of\\s+them")), (s, [, n]) => {
     if (!Number.isInteger(n) || n < 1) return false;
     s.count = n;

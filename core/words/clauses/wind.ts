@@ -18,6 +18,14 @@ const SLIGHT_OVERLAP = 0.15;
 
 const zoned: Clause[] = [
   clause(
+    "2 mm ball",
+    seq(opt(words("an?|into\\s+an?")), absolute, words("(?:round\\s+|neat\\s+)?(?:ball|bump|bulge|hump)")),
+    (s, [, mm]) => {
+      s.fill = samePair({ mm });
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
     "laid from mid-shank to the bend",
     seq(words("laid|bound\\s+down|bound\\s+in|laid\\s+down"), zoneRead),
     (s, [, z]) => void (s.laid = z),

@@ -35,7 +35,7 @@ const flat = (width: number, thickness: number, density = 1.05) => ({
 const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
-    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick-?on|painted|weighted|lead|plastic|glass|holographic|self-adhesive|3d)\\s+(?:eyes?|stick-?ons?)|stick-?ons?",
+    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick-?on|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick-?ons?",
     { form: "eyes" },
   ],
   [
@@ -124,9 +124,10 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
+  ["jungle\\s+cock(?:\\s+(?:nails?|eyes?|feathers?|substitute))?", { form: "hackle", counted: "feathers" }],
   [
     "(?:hackle|spade|cock|rooster)\\s+(?:fibres?|fibers?|barbs?|barbules?)|(?:cock|rooster|hen)\\s+hackle\\s+(?:fibres?|barbs?)",
     { form: "feather fibre", counted: "fibres" },

@@ -1,3 +1,4 @@
+import type { Place } from "../../hooks";
 import type { LengthRule, Measure, PlainLength, Reach } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number } from "./number";
@@ -129,7 +130,31 @@ const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
   "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
 const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
+/** “past the bend by the width of the gape”: further by a measure of the hook. */
+const pastBy: Reader<PlainLength> = map(
+  seq(
+    opt(reaching),
+    words("past|beyond|behind"),
+    reached,
+    words("by"),
+    hedges,
+    oneOf<PlainLength>(ofMeasure, inMm, measureLengthOf()),
+  ),
+  ([, , r, , , by]) => {
+    if ("mm" in by) return past(r, by.mm);
+    const bend: Place = { landmark: "bend" };
+    const place = "to" in r ? r.to : "reach" in r && r.reach === "bend" ? bend : undefined;
+    if (!place || place.plus !== undefined || !("of" in by)) return undefined;
+    return by.of === "gape" || by.of === "eye" || by.of === "shank"
+      ? { to: { ...place, plus: { of: by.of, times: by.times } } }
+      : undefined;
+  },
+);
+function measureLengthOf(): Reader<PlainLength> {
+  return map(seq(the, measure), ([, of]) => ({ of, times: 1 }));
+}
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
+  pastBy,
   map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),
   map(seq(opt(reaching), absolute, shortOf, reached), ([, mm, , r]) => past(r, -mm)),
   map(seq(reaching, absolute, behind, reached), ([, mm, , r]) => past(r, mm)),

@@ -112,6 +112,7 @@ export function make(
   const { component, role, form } = object;
   // What was read is shared by all that read the same words: what is made of it is its own.
   const said = structuredClone(spoken);
+  if (kind === "wind" && (role === "tag" || role === "butt")) asLongAs(said);
   askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
@@ -167,6 +168,22 @@ export function make(
   if (!isRuleSaid && said.rule?.turns !== undefined) bench.usualTurns.add(id);
   line.steps.push(id);
   return sized;
+}
+
+/** “Butt: green floss, 3 mm”, “hot spot behind the bead, 1.5 mm”: of a tag or a butt that is how long it is. */
+function asLongAs(said: Said): void {
+  const [mm] = (said.size ?? []).flatMap((l) => ("mm" in l ? [l.mm] : []));
+  if (mm === undefined || said.from || said.to || (said.begin && said.end)) return;
+  const front = said.there ?? said.begin;
+  const moved = (p: Place, by: number): Place | undefined =>
+    p.plus === undefined ? { ...p, plus: { mm: by } } : undefined;
+  const other = front ? moved(front, mm) : moved({ landmark: "bend" }, -mm);
+  if (!other) return;
+  Object.assign(said, front ? { from: front, to: other } : { from: other, to: { landmark: "bend" } });
+  delete said.there;
+  delete said.begin;
+  delete said.size;
+  said.rule ??= { touching: true };
 }
 
 const filling = new Set<MaterialForm>(["thread", "floss"]);

@@ -22,6 +22,7 @@ export function tellTieIn(t: Telling): void {
   const { told, bench } = t;
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
+  if (saysWhere(t)) return;
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return tiesTheSame(t) ? undefined : askPart(t);
   tieIn(t, object, withDeclared(t, object.component, told.said));
@@ -44,6 +45,18 @@ function tiesTheSame({ told, bench }: Telling): boolean {
   const { methods, ...more } = told.said;
   if (!waiting || told.description || Object.keys(more).length > 0) return false;
   waiting.said = { ...waiting.said, ...(methods && { methods: { ...waiting.said.methods, ...methods } }) };
+  return true;
+}
+
+/** “Palmer a hackle over it, … tie it in at the front”: where what was just wound was tied in. */
+function saysWhere({ told, bench, line }: Telling): boolean {
+  const at = told.said.tieIn?.at ?? told.said.there ?? told.said.begin;
+  const last = bench.made.findLast((m) => m.line === line.number);
+  const role = bench.component(last?.step.component)?.role;
+  if (told.description || !at || last?.step.do !== "wind" || (told.role !== undefined && told.role !== role))
+    return false;
+  if (bench.waits((w) => !w.hangs && w.line === line.number)) return false;
+  last.step = { ...last.step, tieIn: { ...last.step.tieIn, at } };
   return true;
 }
 
