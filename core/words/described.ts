@@ -7,6 +7,8 @@ import type { NounForm } from "./lexicon/nouns";
 const LEAD = 11.34;
 const LEAD_FREE = 7.3;
 const figure = (text: string, unit: RegExp): number | undefined => {
+  const part = new RegExp(`(\\d+)\\/(\\d+)\\s*(?:${unit.source})`, "i").exec(text);
+  if (part) return Number(part[1]) / Number(part[2]);
   const m = new RegExp(`(\\d+(?:[.,]\\d+)?|\\.\\d+)\\s*(?:${unit.source})`, "i").exec(text);
   return m ? Number((m[1] ?? "").replace(",", ".")) : undefined;
 };

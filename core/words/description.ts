@@ -198,7 +198,10 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
 function isLabel(text: string, t: Token, implied: MaterialForm): boolean {
   if (implied !== "thread" || !/^[a-z]+$/i.test(t.word) || isStop(text, t.at) || nounAt(text, t.at)) return false;
   const next = tokenAt(text, afterBlank(text, t.end))?.word ?? "";
-  return /^\d{2,3}d?(?:en)?$|\/0$/.test(next);
+  return (
+    /^\d{2,3}d?(?:en)?$|\/0$/.test(next) ||
+    /(?:\d|den(?:ier)?)(?:\s+[a-z]+)?\s+$/i.test(text.slice(Math.max(0, t.at - 24), t.at))
+  );
 }
 
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {
@@ -257,6 +260,7 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
 /** Whether a figure is part of the description: a gauge, a denier, the size of a bead; “wire 5 turns” has none. */
 function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialForm | undefined): boolean {
   const next = tokenAt(text, afterBlank(text, t.end))?.word ?? "";
+  if (/^\d+\/\d+"$/.test(t.word)) return afterNoun ? form !== undefined && bySize.has(form) : true;
   if (/mm$/.test(t.word)) {
     const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
     return !isPlace && (afterNoun ? form !== undefined && bySize.has(form) : parseFloat(t.word.replace(",", ".")) < 9);

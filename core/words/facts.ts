@@ -8,7 +8,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;]))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -36,7 +36,7 @@ const sizeAndKind =
 
 /** “4xl streamer, size 6”, “double size 8”. */
 const kindAndSize =
-  /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*\.?\s*$/;
+  /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*(?:,\s*(?:\d+\s*deg(?:rees?)?|[\w\s-]*(?:wire|bend|eye|shank|barbless)))*\.?\s*$/;
 
 /** “This one goes on the streamer hook, from a 4 to a 10.” */
 function isHookTold(r: Reading, i: number): boolean {
@@ -133,11 +133,14 @@ const isWetAlone = /^\W*wet\W*$/;
 /** What a title may end with: how it is tied here, sizes, and “wet” and “dry”, which are kinds of fly there. */
 const titleTail =
   /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b.*)?(?:[\s,]*(?:in\s+)?(?:(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?|,\s*\d\/0)\)?(?:[\s,]*(?:[1-6]x|(?:extra\s+)?(?:long|short|curved|grub|jig|heavy|light|fine|strong|barbless|standard|wet|dry|nymph|streamer)|shank|wire|hook))*\s*\.?)?\s*$/;
+/** “Lock Keeper” is a name, whatever its words mean at the bench. */
+const isInCapitals = /^\s*(?:[A-Z][\p{L}'-]+|of|the|and)(?:\s+(?:[A-Z][\p{L}'-]+|of|the|and)){1,4}\s*$/u;
 /** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
   const first = r.plain.findIndex((t) => t.trim() !== "");
   if (i !== first) return false;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
+  if (isInCapitals.test(lineOf(r, i).text)) return true;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
   if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
   return (

@@ -124,6 +124,8 @@ function bareHead(rest: string, counted: number, none: LineHead): LineHead {
   const m = bare.exec(rest);
   if (!m) return none;
   const word = m[1] ?? "";
+  // “coat body with resin” does it.
+  if (/^coat/.test(word)) return none;
   // “wing case over” is not a wing.
   if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return none;
   const verb = verbAt(rest, 0);

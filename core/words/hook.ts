@@ -19,18 +19,18 @@ export interface HookSaid {
   words: string;
 }
 
-const SIZE = "(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)s?";
+const SIZE = "(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)s?";
 const range = new RegExp(
   `${SIZE}\\s*(?:-|to|through|down\\s+to|up\\s+to|until)\\s*(?:an?\\s+)?${SIZE}(?![\\d.]*\\s*mm)`,
   "u",
 );
 const list = new RegExp(`${SIZE}(?:\\s*(?:,|/|and|or|&)\\s*${SIZE})+`, "u");
 const spaced = /\bsizes?\s+(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
-const single = new RegExp(`(?:#|no\\.?\\s*|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
+const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
   /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|long|short|barbless|standard)\b))/u;
-const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<!\d)(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
-const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<!\d)(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
+const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
+const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
 
 const families: [RegExp, string][] = [
   [/\blow-?\s?water\b/, "low-water"],

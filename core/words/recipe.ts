@@ -8,6 +8,7 @@ import { CabinetIndex } from "./cabinet";
 import { readFacts } from "./facts";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
+import { PARTS } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
 import type { Told } from "./told";
@@ -70,6 +71,19 @@ function withoutNumbers(lines: string[]): string[] {
   return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
 }
 
+const namesPart = new RegExp(
+  `^(?:hook|${PARTS})\\s+(?!of\\b|with\\b|is\\b|and\\b|in\\b|over\\b|back\\b|forward\\b)[\\p{L}\\d#.]`,
+  "u",
+);
+const FEWEST_LISTED = 4;
+/** “hook 14 wet, thread black, tail 6 fibres, body fur”: a list between commas goes on at each part, as behind semicolons. */
+function asList(line: string): string {
+  const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
+  if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
+  const at = new Set(commas.map((m) => m.index));
+  return [...line].map((c, i) => (at.has(i) ? ";" : c)).join("");
+}
+
 class RecipeReader implements Reading {
   readonly bench: Bench;
   readonly heads: LineHead[];
@@ -85,7 +99,7 @@ class RecipeReader implements Reading {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
     const small = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
-    this.plain = withoutNumbers(small);
+    this.plain = withoutNumbers(small).map(asList);
     this.heads = this.plain.map(headOf);
     this.out = lines.map((l, i) => ({
       text: l,

@@ -1,8 +1,9 @@
-import type { MaterialForm } from "../materials";
+import { isColour, type MaterialForm } from "../materials";
 import type { Role } from "../recipe";
 import { hackleClauses, boundInClauses, clausesOf, kindOf } from "./clauses";
 import { amountOf } from "./clauses/lay";
 import { FILLER, MANNER } from "./lexicon/stops";
+import { after } from "./lexicon/nouns";
 import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt, type Description } from "./description";
@@ -810,6 +811,24 @@ const impliedBy: Partial<Record<Role, MaterialForm>> = {
   collar: "hackle",
 };
 
+const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
+/** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */
+function colours(told: Told, text: string, at: number): Next | undefined {
+  const { description } = told;
+  colourWords.lastIndex = at;
+  const m = colourWords.exec(text);
+  if (!description || !m || !/,\s*$/.test(text.slice(0, at))) return undefined;
+  const words = m[0].split(/\s+/);
+  if (!words.some((w) => isColour(w)) || !words.every((w) => isColour(w) || after.has(w))) return undefined;
+  if (words.every((w) => description.text.toLowerCase().includes(w))) return undefined;
+  const form = description.exact?.form ?? description.means?.form;
+  if (form === undefined) return undefined;
+  const { exact: _exact, ...plain } = description;
+  told.description = { ...plain, text: `${description.text.trim()}, ${m[0]}`, means: description.means ?? { form } };
+  told.understood.push({ at, end: colourWords.lastIndex });
+  return { told, end: colourWords.lastIndex };
+}
+
 /** “8/0 tan, uni”: the last word on a thread’s label belongs to its name. */
 function labelled(told: Told, text: string, at: number, typed: string): Next | undefined {
   const end = at + typed.replace(/[.:!?]+$/, "").length;
@@ -844,6 +863,8 @@ function leftover(told: Told, text: string, at: number, to: number): Next {
   if (nothing) return { told, end: nothing.end };
   word.lastIndex = at;
   const m = word.exec(text);
+  const seen = colours(told, text, at);
+  if (seen) return seen;
   const label = m && told.role === "thread" && told.verb === undefined ? labelled(told, text, at, m[0]) : undefined;
   if (label) return label;
   const end = Math.min(to, m ? at + m[0].replace(/[.:!?]+$/, "").length || at + 1 : at + 1);

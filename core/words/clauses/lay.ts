@@ -313,6 +313,21 @@ const lengthBare = oneOf(
 );
 const howLong: Clause[] = [
   clause(
+    "leaving 20 mm past the bend",
+    seq(
+      words("(?:and\\s+)?leav(?:e|ing)"),
+      lengthNamed,
+      words(
+        "(?:hanging\\s+|sticking\\s+out\\s+)?(?:(?:past|beyond|behind|over)\\s+the\\s+bend|as\\s+(?:a|the)\\s+tail|for\\s+(?:a|the)\\s+tail)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail)?",
+      ),
+    ),
+    (s, [, l]) => {
+      // “2 inches of strip, leaving a shank past the bend”: the first was the piece.
+      if (s.shown && "mm" in s.shown) s.pieceMm ??= s.shown.mm;
+      s.shown = l;
+    },
+  ),
+  clause(
     "trimmed to 2 mm",
     seq(
       words("(?:and\\s+)?(?:trimmed|cut|clipped|shortened)\\s+(?:back\\s+|down\\s+)?to"),
@@ -688,9 +703,9 @@ export const layClauses: Clause[] = [
   ...sides,
   ...howTied,
   where[0] as Clause,
-  ...howLong.slice(0, 4),
+  ...howLong.slice(0, 5),
   atSaid,
-  ...howLong.slice(4),
+  ...howLong.slice(5),
   where[1] as Clause,
   where[2] as Clause,
   ...everywhere,
@@ -699,4 +714,8 @@ function tiedFirst(): Clause {
   return everywhere[0] as Clause;
 }
 /** Of what is only bound in to be wound: a length is that of the piece. */
-export const boundInClauses: Clause[] = [...itsPiece, ...layClauses.filter((c) => !howLong.includes(c))];
+export const boundInClauses: Clause[] = [
+  ...itsPiece,
+  howLong[0] as Clause,
+  ...layClauses.filter((c) => !howLong.includes(c)),
+];

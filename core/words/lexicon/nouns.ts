@@ -35,11 +35,11 @@ const flat = (width: number, thickness: number, density = 1.05) => ({
 const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
-    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick-?on|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick-?ons?",
+    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick[-\\s]?ons?",
     { form: "eyes" },
   ],
   [
-    "beads?|(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?|cone-?heads?|bead-?heads?",
+    "(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)|beads?|(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?|cone-?heads?|bead-?heads?",
     { form: "bead" },
   ],
   [
@@ -55,7 +55,7 @@ const nouns: [string, NounForm][] = [
     },
   ],
   [
-    "(?:(?:nylon|clear)\\s+)?mono(?:filament)?",
+    "(?:(?:nylon|clear)\\s+)?mono(?:filament)?|[0-9]x\\s+tippet(?:\\s+material)?",
     { form: "wire", figures: { strand: { section: "round", width: 0.2, thickness: 0.2, density: 1.14 } } },
   ],
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
@@ -97,7 +97,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["yarns?|wool(?!\\s+dubbing)|crewel|mohair(?!\\s+dubbing)", { form: "yarn", counted: "strands" }],
   [
-    "cross-?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:rabbit|hide|fur|leather|squirrel)",
+    "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?|cross-?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:rabbit|hide|fur|leather|squirrel)",
     {
       form: "yarn",
       figures: { strand: { width: 3, thickness: 1.5, core: 0.8, lineDensity: 1.2 } },
@@ -184,7 +184,7 @@ export const nounSources: readonly { source: string; means: NounForm }[] = nouns
 
 /** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
 const describing =
-  "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic narrow wide";
+  "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide";
 /** Words that may follow a noun and still describe what it names. */
 export const after = new Set(describing.split(" "));
 

@@ -111,6 +111,7 @@ const roleWords: Record<string, Role> = {
   carapace: "wing case",
   cover: "wing case",
   legs: "legs",
+  skirt: "legs",
   leg: "legs",
   feelers: "legs",
   antennae: "legs",
@@ -130,6 +131,8 @@ const roleWords: Record<string, Role> = {
   sparkle: "flash",
   head: "head",
   finish: "finish",
+  coat: "finish",
+  coating: "finish",
   cement: "finish",
   varnish: "finish",
 };
@@ -159,6 +162,8 @@ const onlyAtHead = new Set([
   "finish",
   "hook",
   "sparkle",
+  "coat",
+  "coating",
 ]);
 export const PARTS_WITHIN = longestFirst(Object.keys(roleWords).filter((w) => !onlyAtHead.has(w)));
 export const roleOfWord = (word: string): Role | undefined => roleWords[word.toLowerCase().replace(/\s+/g, " ").trim()];

@@ -48,7 +48,10 @@ function placeOf(t: Telling): { along?: { from: Place; to: Place }; at?: Place }
 export function tellFinish(t: Telling): void {
   const { told, bench } = t;
   for (const role of told.alsoOn ?? [])
-    tellFinish({ ...t, told: { ...told, role, alsoOn: undefined, said: { ...told.said } } });
+    tellFinish({
+      ...t,
+      told: { ...told, role, alsoOn: undefined, said: { ...told.said, from: undefined, to: undefined } },
+    });
   const component = productOf(t);
   const said = withDeclared(t, component, told.said);
   const place = placeOf(t);

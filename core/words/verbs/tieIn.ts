@@ -35,6 +35,8 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = description.exact?.form ?? description.means?.form;
   const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
+  // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
+  if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
   const isWing = form === "quill" || isPaired || (said.amount !== undefined && "slipWidth" in said.amount);
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
 }
