@@ -29,6 +29,7 @@ const files: [string, Catalogue][] = [
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],
+  ["spring.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

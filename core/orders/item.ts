@@ -54,6 +54,8 @@ interface Draft {
 export class ItemReader {
   lastPattern?: string;
   private before?: ReadLine;
+  /** Sizes and colours among which the statement before went, where there were several. */
+  private spreadBefore: { sizes: ReadLine["size"][]; variants: ReadLine["variant"][] } = { sizes: [], variants: [] };
 
   constructor(private readonly catalogue: Catalogue) {}
 
@@ -399,10 +401,19 @@ export class ItemReader {
   /** One line for each size and colour that was said, when it was said how the quantity goes with them. */
   private spread(draft: Draft, how: "each" | "shared" | undefined, quantity: Quantity | undefined): ReadLine[] {
     const { line, sizes, colours } = draft;
-    const all = sizes && sizes.sizes.length > 1 ? sizes.sizes : [line.size];
-    const variants = colours.length > 1 ? colours.map((c) => c.id) : [line.variant];
+    const before = how === "each" && !draft.isNamed ? this.spreadBefore : { sizes: [], variants: [] };
+    // “1 dz each of claret 8, 10 and 12, and 1 dz each in green”: in each of those sizes.
+    const all =
+      sizes && sizes.sizes.length > 1 ? sizes.sizes : !sizes && before.sizes.length > 1 ? before.sizes : [line.size];
+    const variants =
+      colours.length > 1
+        ? colours.map((c) => c.id)
+        : colours.length === 0 && before.variants.length > 1
+          ? before.variants
+          : [line.variant];
     const count = all.length * variants.length;
     this.before = line;
+    this.spreadBefore = { sizes: all, variants };
     if (count === 1) return [line];
     const flies = line.flies;
     const after = quantity?.at[1] ?? line.at[0];

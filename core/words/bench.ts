@@ -73,7 +73,7 @@ export function unique(wanted: string, taken: (name: string) => boolean): string
 /**
  * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
  */
-/** “Head: black, small”, “purple silk”: a thread of which only the colour is said is the one on the hook, if it has it. */
+/** “Head: black, small”, “purple silk”: a thread of which only the colour is said is that on the hook. */
 const isSameThread = (words: string, onHook: Material): boolean => {
   const colour = colourIn(words)?.name;
   return (

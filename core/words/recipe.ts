@@ -76,7 +76,7 @@ const namesPart = new RegExp(
   "u",
 );
 const FEWEST_LISTED = 4;
-/** “hook 14 wet, thread black, tail 6 fibres, body fur”: a list between commas goes on at each part, as behind semicolons. */
+/** “hook 14 wet, thread black, tail 6 fibres, body fur”: between commas a list goes on as it does behind semicolons. */
 function asList(line: string): string {
   const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
   if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
