@@ -45,7 +45,7 @@ function linesScannedWith(index: CabinetIndex): Map<string, Told[]> {
 const MOST_LINES = 200;
 const LONGEST_LINE = 1500;
 /** Lines that are remembered for a cabinet. */
-const MOST_SCANNED = 500;
+const MOST_SCANNED = 4000;
 
 /**
  * Read a recipe as it is told: line by line in its order, each in the state in which the lines before it leave the
