@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { hookBends } from "@kasten/core/hooks";
-import { done, endpoint, figure, idParams, none, size } from "../http";
+import { done, endpoint, figure, idParams, hookSize, none } from "../http";
 
 export const hookRowSchema = z.strictObject({
   size: z.string().max(6),
@@ -10,6 +10,8 @@ export const hookRowSchema = z.strictObject({
   eye: figure("eyeMm").optional(),
   mass: figure("hookMassMg").optional(),
 });
+/** A row as it is measured: of a size in which hooks are made. */
+const measuredRow = hookRowSchema.extend({ size: hookSize });
 export const eyeForms = ["straight", "turned down", "turned up", "returned along the shank"] as const;
 export const hookFamilies = ["dry", "wet", "nymph", "pupa", "streamer", "low-water", "double", "large"] as const;
 
@@ -65,7 +67,7 @@ export const hookEffectSchema = z.object({
 export type HookEffect = z.infer<typeof hookEffectSchema>;
 
 const base = { room: "hooks", params: idParams, query: none };
-const rows = z.array(hookRowSchema).min(1).max(12);
+const rows = z.array(measuredRow).min(1).max(12);
 export const measureHook = endpoint({
   ...base,
   id: "measureHook",
@@ -124,7 +126,7 @@ export const saveHook = endpoint({
     wireReason: text,
     near: z.array(z.strictObject({ model: text, differs: text })).max(12),
     /** Sizes that are kept of it: each becomes something in the cabinet; those that are there stay. */
-    sizes: z.array(size.min(1)).max(30).optional(),
+    sizes: z.array(hookSize).max(30).optional(),
     /** Drawer of the sizes that are new. */
     drawer: z.string().max(20).optional(),
   }),

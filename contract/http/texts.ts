@@ -1,3 +1,4 @@
+import { isHookSize } from "@kasten/core/hooks";
 import { z } from "zod";
 
 /** A name, an id, a code. */
@@ -13,3 +14,5 @@ export const table = <T extends z.ZodType>(value: T, most: number) =>
     .meta({ maxProperties: most });
 /** A hook size as it is written: 14, 2/0. */
 export const size = z.string().max(6);
+/** The same where a hook of that size is to be made or measured. */
+export const hookSize = size.refine(isHookSize, "Hooks come in 32 to 1 and in 1/0 to 10/0");

@@ -24,6 +24,17 @@ export function sizeNumber(size: HookSize): number {
   return n;
 }
 
+/** Whether a text is a size in which hooks could be made. */
+export function isHookSize(text: string): boolean {
+  try {
+    sizeNumber(text);
+    return true;
+  } catch (error) {
+    if (error instanceof DomainError) return false;
+    throw error;
+  }
+}
+
 /** Sizes read before: the same few dozen texts come again and again in a batch. */
 const numbers = new Map<HookSize, number>();
 const MOST_KEPT = 200;
