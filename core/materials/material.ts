@@ -106,8 +106,8 @@ export interface Material {
   secondLife?: string;
   blend?: { parts: Record<string, number>; leastChargeMg: number };
   /**
-   * A part that is kept ready, such as a hook with its bead on: pieces of each material in one of it, of weight wire its
-   * turns.
+   * A part that is kept ready, such as a hook with its bead on: pieces of each material in one of it, of weight wire
+   * its turns.
    */
   madeOf?: Record<string, number>;
   hook?: { model: string; size: string };

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { beforeEach, describe, expect, test, vi } from "vitest";
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { waiting } from "@kasten/contract/book";
 import { signOut } from "@kasten/contract/team";
 import { nextTick } from "vue";
@@ -31,6 +31,10 @@ beforeEach(() => {
   connection.away = null;
   themeChoice.value = "light";
   vi.stubGlobal("EventSource", SilentSource);
+});
+// Who signs out leaves the page, and with it this: here the page stays.
+afterEach(() => {
+  connection.leaving = false;
 });
 const counts = { orders: 26, batches: 32, materials: 1, plan: 35, bench: 2, box: 12 };
 const open = async (at = "/batches/7", has: Parameters<typeof things.room>[0] = {}) => {

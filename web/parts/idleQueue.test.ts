@@ -14,6 +14,9 @@ beforeEach(() => {
     frame = f;
     return 1;
   });
+  vi.stubGlobal("cancelAnimationFrame", () => {
+    frame = undefined;
+  });
 });
 afterEach(() => vi.unstubAllGlobals());
 /** One frame later; each job costs so many ms. */
@@ -45,6 +48,15 @@ describe("work that can wait", () => {
     const done: string[] = [];
     whenIdle(() => done.push("a"));
     whenIdle(() => done.push("b"))();
+    next();
+    expect(done).toEqual(["a"]);
+  });
+  test("asks for no frame when all of it was taken back, and for one when there is work again", async () => {
+    const { whenIdle } = await import("./idleQueue");
+    whenIdle(() => undefined)();
+    expect(frame).toBeUndefined();
+    const done: string[] = [];
+    whenIdle(() => done.push("a"));
     next();
     expect(done).toEqual(["a"]);
   });

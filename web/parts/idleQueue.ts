@@ -6,7 +6,8 @@ const BUDGET_MS = 5;
 /** Faster than this nobody reads what passes. */
 const FLING_PX_PER_MS = 1.2;
 let jobs: { run: () => void; live: () => boolean }[] = [];
-let running = false;
+/** The frame that is asked for, while there is work. */
+let frame: number | undefined;
 let last = { y: 0, at: 0 };
 
 function isFlinging(now: number): boolean {
@@ -15,7 +16,10 @@ function isFlinging(now: number): boolean {
   return speed > FLING_PX_PER_MS;
 }
 
+const ask = (): void => void (frame ??= requestAnimationFrame(turn));
+
 function turn(now: number): void {
+  frame = undefined;
   if (!isFlinging(now)) {
     const began = performance.now();
     while (jobs.length > 0 && performance.now() - began < BUDGET_MS) {
@@ -23,21 +27,20 @@ function turn(now: number): void {
       if (job?.live()) job.run();
     }
   }
-  if (jobs.length > 0) requestAnimationFrame(turn);
-  else running = false;
+  if (jobs.length > 0) ask();
 }
 
 /** Runs a piece of work when there is time for it; the returned verb takes it back. */
 export function whenIdle(run: () => void): () => void {
   let wanted = true;
   jobs.push({ run, live: () => wanted });
-  if (!running) {
-    running = true;
-    last = { y: window.scrollY, at: performance.now() };
-    requestAnimationFrame(turn);
-  }
+  if (frame === undefined) last = { y: window.scrollY, at: performance.now() };
+  ask();
   return () => {
     wanted = false;
     jobs = jobs.filter((j) => j.live());
+    if (jobs.length > 0 || frame === undefined) return;
+    cancelAnimationFrame(frame);
+    frame = undefined;
   };
 }
