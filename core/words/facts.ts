@@ -32,7 +32,7 @@ const byTheHook =
   /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
 
 const sizeAndKind =
-  /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:[1-6]x\s*\w*\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)/;
+  /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)/;
 
 /** “4xl streamer, size 6”, “double size 8”. */
 const kindAndSize =
@@ -135,10 +135,13 @@ const titleTail =
   /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b.*)?(?:[\s,]*(?:in\s+)?(?:(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?|,\s*\d\/0)\)?(?:[\s,]*(?:[1-6]x|(?:extra\s+)?(?:long|short|curved|grub|jig|heavy|light|fine|strong|barbless|standard|wet|dry|nymph|streamer)|shank|wire|hook))*\s*\.?)?\s*$/;
 /** “Lock Keeper” is a name, whatever its words mean at the bench. */
 const isInCapitals = /^\s*(?:[A-Z][\p{L}'-]+|of|the|and)(?:\s+(?:[A-Z][\p{L}'-]+|of|the|and)){1,4}\s*$/u;
+/** “Post Office Beetle” begins with a part: three words with a capital each are written in names only. */
+const isNameOfThree = /^\s*[A-Z][\p{L}'-]+(?:\s+[A-Z][\p{L}'-]+){2,4}\s*$/u;
 /** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
   const first = r.plain.findIndex((t) => t.trim() !== "");
   if (i !== first) return false;
+  if (isNameOfThree.test(lineOf(r, i).text)) return true;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
   if (isInCapitals.test(lineOf(r, i).text)) return true;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
@@ -197,11 +200,12 @@ function isBesideHook(text: string, at: number, index: CabinetIndex): boolean {
   const found = descriptionAt(text, at, index, false);
   const form = found?.exact?.form ?? found?.means?.form;
   if (form !== undefined && besideIt.has(form)) return true;
-  return /^(?:(?:thread|silk)\s+[\p{L}\d]|(?:[a-z]+\s+)?\d{1,2}\/0\s+(?:[a-z]+\s*)?(?:[.,;]|$)|[a-z]+\s+\d{1,2}\/0\s*(?:[.,;]|$))/u.test(
+  return /^(?:(?:thread|silk)\s+[\p{L}\d]|(?:[a-z]+\s+)?\d{1,2}\/0\s+(?:[a-z]+\s*)?(?:[.,;]|$)|(?!(?:extra\s+)?(?:long|short|heavy|light|standard|wide|hook|shank|sizes?|in)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0\s*(?:[.,;]|$))/u.test(
     text.slice(at),
   );
 }
 
+const countsTurns = /^(?:\d{1,2}|[a-z]+)\s+(?:turns?|wraps?|strands?|fibres?)\s+of\b/;
 /** “Hook: dry 14; thread: black; tail: …”: where the list in one line goes on behind the hook. */
 function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
   for (const m of text.slice(begin).matchAll(/[;.]\s+|,\s+|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
@@ -210,6 +214,8 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
     if (!/^[;.]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
     if (head.isListed && head.role !== "hook") return at;
+    // “A size 10 hook, 2x long. 8 turns of lead”: a sentence that counts something else.
+    if (countsTurns.test(text.slice(at))) return at;
     // “Take hook D1 in 16. Wind yellow silk to the bend”: a sentence that does something is no more about the hook.
     if (!head.isListed && verbAt(text, at)) return at;
   }

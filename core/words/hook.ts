@@ -24,11 +24,14 @@ const range = new RegExp(
   `${SIZE}\\s*(?:-|to|through|down\\s+to|up\\s+to|until)\\s*(?:an?\\s+)?${SIZE}(?![\\d.]*\\s*mm)`,
   "u",
 );
-const list = new RegExp(`${SIZE}(?:\\s*(?:,|/|and|or|&)\\s*${SIZE})+`, "u");
+// “8/0” is one size, and no list of 8 and 0.
+const list = new RegExp(`${SIZE}(?:\\s*(?:,|/(?!0(?!\\d))|and|or|&)\\s*${SIZE})+`, "u");
 const spaced = /\bsizes?\s+(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
-  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|long|short|barbless|standard)\b))/u;
+  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|heavy|light|long|short|barbless|standard)\b))/u;
+/** “2/0 wide gape”: a size of this kind ahead of all else. */
+const ahead = /^\s*(?:hook\s*[:=-]?\s*)?(\d{1,2}\/0)(?=\s)/u;
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
 const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
 
@@ -66,7 +69,7 @@ function sizesIn(text: string): SizeSpan | undefined {
     const [first, last] = [all[0], all[all.length - 1]];
     if (first && last) return { from: first, to: last };
   }
-  const one = readable(single.exec(clean)?.[1] ?? lone.exec(clean)?.[1]);
+  const one = readable(single.exec(clean)?.[1] ?? lone.exec(clean)?.[1] ?? ahead.exec(clean)?.[1]);
   return one ? { from: one, to: one } : undefined;
 }
 

@@ -59,7 +59,7 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
   return new RecipeReader(lines, context).read();
 }
 
-const numbered = /^\s*(\d{1,2})\s+(?=\p{L})/u;
+const numbered = /^\s*(\d{1,2})\s+(?=[\p{L}\d.])/u;
 const FEWEST_NUMBERED = 3;
 /** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
 function withoutNumbers(lines: string[]): string[] {
@@ -75,9 +75,14 @@ const namesPart = new RegExp(
   `^(?:hook|${PARTS})\\s+(?!of\\b|with\\b|is\\b|and\\b|in\\b|over\\b|back\\b|forward\\b)[\\p{L}\\d#.]`,
   "u",
 );
+/** “peacock-coloured dubbing” is no peacock. */
+const coloured = /(?<=\p{L})[- ]colou?red(?=\s)/gu;
 const FEWEST_LISTED = 4;
+/** “hook 12 wet // silk yellow // body fur”: marks that mean nothing else, as long as what stands for them. */
+const listMarks = /(?<=\s)(?:\/\/|\|\|?)(?=\s)/g;
 /** “hook 14 wet, thread black, tail 6 fibres, body fur”: between commas a list goes on as it does behind semicolons. */
-function asList(line: string): string {
+function asList(told: string): string {
+  const line = told.replace(listMarks, (m) => ";".padEnd(m.length)).replace(coloured, (m) => " ".repeat(m.length));
   const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
   if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
   const at = new Set(commas.map((m) => m.index));

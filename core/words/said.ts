@@ -34,6 +34,8 @@ export type Said = Partial<
     count?: number;
     /** The count is of one side. */
     perSide?: boolean;
+    /** As far as the body before it leaves room: “rest black floss”. */
+    rest?: boolean;
     /** Where on the skin it is taken from. */
     area?: string;
     /** It may be left out. */

@@ -469,7 +469,9 @@ function listedAt(
 }
 
 /** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
-const ribbedWith = words("(?:and\\s+)?(?:ribbed\\s+with|with\\s+a\\s+rib\\s+of)");
+const ribbedWith = words(
+  "(?:(?:and|both)\\s+)?(?:ribbed\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}]))",
+);
 
 /** A verb begins another thing only where a clause begins. */
 function isAtClause(text: string, at: number): boolean {

@@ -2,7 +2,7 @@ import type { HookSize, Place } from "../../hooks";
 import { areaOf } from "../../materials";
 import { holds, type SizeSpan } from "../../recipe";
 import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
-import { clause, putWay, type Clause, type Said } from "../said";
+import { clause, put, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
 import { place, placeBeside, placeReached, thirdBack } from "../text/place";
@@ -25,11 +25,14 @@ const shareOfShank: Reader<{ from: Place; to: Place }> = map(
       number,
     ),
     opt(words("of")),
-    opt(words("(?:the\\s+)?(?:hook\\s+)?(?:shank|hook|body)")),
+    opt(match("(?:the\\s+)?(?:hook\\s+)?(shank|hook|body)")),
   ),
-  ([, [end], share]) => {
+  ([, [end], share, , of]) => {
     if (share > 1) return undefined;
-    return end === "front" || end === "fore" || end === "forward" || end === "first"
+    // What is wound has its first third at the bend, where it begins; the shank has its own behind the eye.
+    const isOfShank = of !== undefined && of[0] !== "body";
+    const isFront = isOfShank ? end === "first" : end === "last";
+    return end === "front" || end === "fore" || end === "forward" || isFront
       ? { from: { landmark: "eye" }, to: { fraction: share } }
       : { from: { fraction: Number((1 - share).toPrecision(12)) }, to: { landmark: "bend" } };
   },
@@ -108,6 +111,15 @@ export const shareOfIt: Clause = clause("two thirds of the shank", shareTaken, (
   if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
   Object.assign(s, z);
 });
+
+/** “rest black floss”: what an earlier body leaves. */
+export const theRest: Clause = clause(
+  "the rest of the body",
+  words(
+    "(?:the\\s+)?(?:rest|remainder)(?:\\s+of\\s+(?:the\\s+)?(?:body|shank))?(?:\\s+(?:in|is|of))?(?=\\s+(?!of\\b|the\\b|and\\b|it\\b|is\\b|are\\b|forwards?\\b|back|up\\b|down\\b|to\\b|over\\b|for\\b|as\\b|on\\b|in\\b|at\\b|together\\b)[a-z])",
+  ),
+  put({ rest: true }),
+);
 
 export const zone: Clause = clause(
   "from mid-shank to the bend",

@@ -4,7 +4,7 @@ import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { everywhere, shareOfIt, where } from "./common";
+import { everywhere, shareOfIt, theRest, where } from "./common";
 
 const thickness: [string, NoodleThickness][] = [
   ["(?:very\\s+|quite\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
@@ -51,6 +51,7 @@ const isExtent = (l: LengthRule): boolean => "of" in l && (l.of === "shank" || l
 export const dressClauses: Clause[] = [
   where[0] as Clause,
   shareOfIt,
+  theRest,
   clause(
     "noodle 90 mm sparse",
     seq(NOODLE, opt(words("of|about|,|,?\\s*about")), length, opt(words("long")), opt(words(",")), opt(howThick)),

@@ -61,7 +61,17 @@ export function amountOf(
   return true;
 }
 
+/** The number of an amount, whatever it is a number of. */
+const numberOf = (a: Said["amount"]): number | undefined =>
+  a && ("fibres" in a ? a.fibres : "strands" in a ? a.strands : "feathers" in a ? a.feathers : undefined);
+
 const byNumber: Clause[] = [
+  // “6 fibres, 3 a side”: these are the six, not six more.
+  clause("3 a side", seq(count, words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side")), (s, [c]) => {
+    if (numberOf(s.amount) !== 2 * c.n) return false;
+    s.round = { near: 1, far: 1 };
+    delete s.perSide;
+  }),
   clause(
     "a slip from each side",
     words("(?:an?|one)\\s+(?:slip|strip|section|segment)\\s+from\\s+(?:each|either)\\s+(?:side|wing|feather)"),

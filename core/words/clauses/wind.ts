@@ -4,7 +4,7 @@ import { count, times } from "../text/count";
 import { length, lengthNamed, lengthPair, lengthReaching } from "../text/length";
 import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
-import { everywhere, onSizes, shareOfIt, where, wraps, zoneRead, stretched } from "./common";
+import { everywhere, onSizes, shareOfIt, theRest, where, wraps, zoneRead, stretched } from "./common";
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
@@ -53,6 +53,7 @@ const zoned: Clause[] = [
   ),
   where[0] as Clause,
   shareOfIt,
+  theRest,
   ...where.slice(1),
 ];
 

@@ -58,6 +58,31 @@ export function objectOf(t: Telling): Meant {
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
 }
 
+/** The body as far as it is there: where it was wound or dubbed last. */
+export function lastBody(bench: Bench): { from: Place; to?: Place } | undefined {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const body = bench.made.findLast(
+    (m) =>
+      (m.step.do === "wind" || m.step.do === "dress") &&
+      (roles.get(m.step.component ?? "") === "body" || m.step.name === "body"),
+  )?.step;
+  return body && (body.do === "wind" || body.do === "dress") ? body : undefined;
+}
+
+/** “rear third yellow floss, rest black floss”: what the body before it leaves of the shank, in front or behind. */
+function takeRest(said: Said, bench: Bench): void {
+  if (!said.rest || said.from || said.begin || said.end || said.there) return;
+  const before = lastBody(bench);
+  if (!before) return;
+  const [front, rear] = [before.from, before.to ?? before.from].sort((x, y) => alongShank(x) - alongShank(y));
+  if (rear && alongShank(rear) < REAR) Object.assign(said, { from: rear, to: { landmark: "bend" } satisfies Place });
+  else if (front && alongShank(front) > FRONT) Object.assign(said, { from: { fraction: FRONT }, to: front });
+}
+/** Where a body ends, as usual. */
+const FRONT = 0.3;
+/** From here on a body reaches the bend. */
+const REAR = 0.85;
+
 /** A wing that was called a post, a hackle that was called a collar: the near role will do where it is the only one. */
 function componentLike(role: Role | undefined, bench: Bench): Component | undefined {
   const near: Partial<Record<Role, Role>> = { collar: "hackle", hackle: "collar", rib: "tag", thorax: "body" };
@@ -112,6 +137,7 @@ export function make(
   const { component, role, form } = object;
   // What was read is shared by all that read the same words: what is made of it is its own.
   const said = structuredClone(spoken);
+  takeRest(said, bench);
   if (kind === "wind" && (role === "tag" || role === "butt")) asLongAs(said);
   askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });

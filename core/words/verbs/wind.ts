@@ -5,7 +5,7 @@ import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
-import { frontOf, make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { frontOf, lastBody, make, objectOf, partName, withDeclared, type Meant } from "./making";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { tellThread } from "./thread";
 import { alongShank } from "../settle";
@@ -39,7 +39,7 @@ export function tellWind(t: Telling): void {
   if (saysItsTurns(t)) return;
   const waiting = taken(t);
   if (waiting) return windWaiting(t, waiting, told.said);
-  const object = objectOf(t);
+  const object = objectWound(t);
   // “Finish with a neat head and varnish” coats what is there.
   if (object.form === "liquid") return tellFinish(t);
   if (isThread(t, object))
@@ -81,6 +81,15 @@ function saysItsTurns({ told, bench }: Telling): boolean {
   };
   bench.usualTurns.delete(last.step.id);
   return true;
+}
+
+/** Of what has no other use, such as a biot, it is the body that is wound. */
+function objectWound(t: Telling): Meant {
+  const found = objectOf(t);
+  const { said, description } = t.told;
+  const isWound = (said.from ?? said.end ?? said.rule) !== undefined && said.round === undefined;
+  const isBody = isWound && found.role === undefined && found.form === "feather fibre" && description !== undefined;
+  return isBody ? objectOf({ ...t, told: { ...t.told, role: "body", part: t.told.part ?? "body" } }) : found;
 }
 
 function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
@@ -217,13 +226,8 @@ function isBehindBody(bench: Bench, w: Waiting): boolean {
 
 /** A rib ends where the body does. */
 function ribbed(bench: Bench): Place | undefined {
-  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
-  const body = bench.made.findLast(
-    (m) =>
-      (m.step.do === "wind" || m.step.do === "dress") &&
-      (roles.get(m.step.component ?? "") === "body" || m.step.name === "body"),
-  )?.step;
-  return body && (body.do === "wind" || body.do === "dress") ? frontOf(body.from, body.to) : undefined;
+  const body = lastBody(bench);
+  return body && frontOf(body.from, body.to);
 }
 
 /** The bundle of an earlier part goes on as this winding: “wind the rest of the fibres forward”. */
