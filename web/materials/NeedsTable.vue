@@ -4,7 +4,6 @@ import { computed, ref } from "vue";
 import { reserveAllAnew } from "@kasten/contract/batches";
 import { listNeeds, type Need } from "@kasten/contract/materials";
 import { call } from "../http";
-import ColourSwatch from "../parts/ColourSwatch.vue";
 import DataTable from "../parts/DataTable.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import SwitchField from "../parts/SwitchField.vue";
@@ -14,6 +13,7 @@ import { day, money, quantity } from "../parts/format";
 import { say } from "../parts/say";
 import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
+import NeededMaterial from "./NeededMaterial.vue";
 
 const needs = useQuery({ key: ["needs"], query: () => call(listNeeds) });
 const onlyShort = ref(false);
@@ -89,13 +89,7 @@ const columns: Column<Need>[] = [
     :columns="columns"
     :row-key="(n) => [n.material, n.side, n.area].join('|')"
   >
-    <template #cell-material="{ row: n }"
-      ><ColourSwatch :colour="n.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${n.material}`">{{
-        n.materialName
-      }}</RouterLink
-      ><span v-if="n.side" class="tag ml-1">{{ n.side }}</span
-      ><span v-if="n.area" class="tag ml-1">from the {{ n.area }}</span></template
-    >
+    <template #cell-material="{ row: n }"><NeededMaterial :need="n" /></template>
     <template #cell-need="{ row: n }"><NumberWords :words="quantity(n.need, n.unit)" /></template>
     <template #cell-there="{ row: n }"><NumberWords :words="quantity(n.inDrawers, n.unit)" /></template>
     <template #cell-reserved="{ row: n }">{{ n.reserved > 0 ? quantity(n.reserved, n.unit) : "" }}</template>

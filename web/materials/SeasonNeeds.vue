@@ -3,11 +3,11 @@ import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listSeasonNeeds, type SeasonNeed } from "@kasten/contract/materials";
 import { call } from "../http";
-import ColourSwatch from "../parts/ColourSwatch.vue";
 import DataTable from "../parts/DataTable.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import type { Column } from "../parts/column";
 import { dayYear, money, quantity } from "../parts/format";
+import NeededMaterial from "./NeededMaterial.vue";
 
 /** What standing orders that are not written yet will need, beyond what the open batches take. */
 const all = useQuery({ key: ["standing", "needs"], query: () => call(listSeasonNeeds) });
@@ -76,12 +76,7 @@ const columns: Column<SeasonNeed>[] = [
     :row-key="(n) => [n.material, n.side, n.area, n.barb?.join('-')].join('|')"
   >
     <template #cell-material="{ row: n }"
-      ><ColourSwatch :colour="n.colour" class="mr-1.5" /><RouterLink class="link" :to="`/stock/${n.material}`">{{
-        n.materialName
-      }}</RouterLink
-      ><span v-if="n.side" class="tag ml-1">{{ n.side }}</span
-      ><span v-if="n.area" class="tag ml-1">from the {{ n.area }}</span
-      ><span v-if="n.barb" class="ml-1 text-soft">{{ barbOf(n) }}</span></template
+      ><NeededMaterial :need="n" /> <span v-if="n.barb" class="ml-1 text-soft">{{ barbOf(n) }}</span></template
     >
     <template #cell-need="{ row: n }"><NumberWords :words="quantity(n.need, n.unit)" /></template>
     <template #cell-free="{ row: n }"><NumberWords :words="quantity(n.free, n.unit)" /></template>
