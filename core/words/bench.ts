@@ -86,6 +86,8 @@ export class Bench {
   readonly made: MadeStep[] = [];
   /** Windings whose turns nobody has said yet: a later line may. */
   readonly usualTurns = new Set<string>();
+  /** Windings of what was only named, as “four herls for the body”: a later line may say how it is wound. */
+  readonly onlyNamed = new Set<string>();
   readonly waiting: Waiting[] = [];
   readonly newMaterials: Material[] = [];
   /** Where the thread hangs; undefined until it is on the hook. */

@@ -211,8 +211,14 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     ([[p]]) => ({ fraction: Number((p ?? "").replace(",", ".")) / 100 }),
   ),
   // “two thirds up the shank”: whoever goes up it comes from the bend.
-  map(seq(number, opt(words("of\\s+the\\s+way")), words("up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)")), ([f]) =>
-    f > 1 ? undefined : { fraction: Number((1 - f).toPrecision(12)) },
+  map(
+    seq(
+      number,
+      words(
+        "(?:of\\s+the\\s+way\\s+)?up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)|of\\s+the\\s+way\\s+up(?!\\s+(?:the|from|to)\\b)",
+      ),
+    ),
+    ([f]) => (f > 1 ? undefined : { fraction: Number((1 - f).toPrecision(12)) }),
   ),
   map(
     seq(

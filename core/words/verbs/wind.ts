@@ -1,6 +1,6 @@
 import type { Place } from "../../hooks";
 import type { RecipeStep, Role } from "../../recipe";
-import type { Bench, Telling, Waiting } from "../bench";
+import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
@@ -59,6 +59,8 @@ export function tellWind(t: Telling): void {
     t.line.notes.push(`the ${partName(t, object, "rib")} was never tied in: it is taken as bound in before the body`);
     return listedRib(t, object, withDeclared(t, object.component, told.said));
   }
+  const named = namedBefore(t, object);
+  if (named) return windNamed(t, object, named);
   windNew(t, object, withDeclared(t, object.component, told.said));
 }
 
@@ -78,9 +80,46 @@ function saysItsTurns({ told, bench }: Telling): boolean {
     rule: { ...last.step.rule, turns: rule.turns },
     ...(spread && { spread }),
     ...(atMost !== undefined && { atMost }),
+    ...(told.said.counter && { counter: true }),
   };
   bench.usualTurns.delete(last.step.id);
   return true;
+}
+
+/** “Four herls for the body. Wind the herl …”: the winding that stands for what was named, if no more is told of. */
+function namedBefore({ told, bench }: Telling, { component }: Meant): MadeStep | undefined {
+  if (told.verb === undefined || told.said.amount !== undefined || told.said.rope !== undefined) return undefined;
+  return bench.made.findLast(
+    ({ step }) => step.do === "wind" && step.component === component?.id && bench.onlyNamed.has(step.id),
+  );
+}
+
+/** It is wound once, as the later line says, from where it was bound in. */
+function windNamed(t: Telling, object: Meant, named: MadeStep): void {
+  const { bench, line, told } = t;
+  const { step } = named;
+  if (step.do !== "wind") return;
+  const { hangs } = bench;
+  bench.hangs = [step.from, step.to ?? step.from].reduce((a, b) => (alongShank(b) > alongShank(a) ? b : a));
+  const said: Said = { ...told.said, rope: step.rope };
+  if (said.there && !said.from && !said.begin && !said.end) {
+    Object.assign(said, { begin: bench.hangs, end: said.there });
+    delete said.there;
+  }
+  const anew = make(t, "wind", said, object, { name: step.name ?? partName(t, object, "winding") });
+  if (anew?.do !== "wind") {
+    bench.hangs = hangs;
+    return;
+  }
+  bench.made.splice(
+    bench.made.findIndex((m) => m.step === anew),
+    1,
+  );
+  line.steps.pop();
+  named.step = { ...anew, id: step.id, name: step.name };
+  bench.onlyNamed.delete(step.id);
+  bench.hangs = frontOf(anew.from, anew.to);
+  line.notes.push(`the winding of line ${named.line + 1}, as it is said here`);
 }
 
 /** Of what has no other use, such as a biot, it is the body that is wound. */
@@ -115,6 +154,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
     Object.assign(said, { begin: { landmark: "bend" } satisfies Place, end: front });
   const step = make(t, "wind", said, object, { name: partName(t, object, "winding") });
   if (step?.do !== "wind") return;
+  if (t.told.verb === undefined && !t.line.isListed) t.bench.onlyNamed.add(step.id);
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
   if (object.role) t.bench.release(object.role);
 }
