@@ -2,15 +2,24 @@
 import { completionStatus, currentCompletions, startCompletion } from "@codemirror/autocomplete";
 import { EditorState, type Extension } from "@codemirror/state";
 import { EditorView } from "@codemirror/view";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { completeBy } from "./complete";
 import { lineHandles, moveLine } from "./handles";
 import { readingField, setReading, type Reading } from "./marks";
 import type { TextOffers } from "./types";
 
 let view: EditorView | undefined;
-afterEach(() => view?.destroy());
+/** A browser tells of a new selection once, and after the work that made it; this page each time, and in the midst. */
+beforeEach(() => {
+  const tell = document.dispatchEvent.bind(document);
+  vi.spyOn(document, "dispatchEvent").mockImplementation((e) => e.type === "selectionchange" || tell(e));
+});
+afterEach(() => {
+  view?.destroy();
+  vi.restoreAllMocks();
+});
 const editor = (doc: string, extensions: Extension[] = [], at = 0): EditorView => {
+  view?.destroy();
   view = new EditorView({
     parent: document.body,
     state: EditorState.create({ doc, selection: { anchor: at }, extensions }),
