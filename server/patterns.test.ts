@@ -420,9 +420,12 @@ describe("hooks", () => {
     expect(await tier.send(forgetHookSize, { params: { id: "N1", size: "3-0" } })).toBe(404);
   });
   test("a size that cannot be read is refused; the shop does not measure", async () => {
-    expect(
-      (await tier.refused(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "wee", shank: 8 }] } })).type,
-    ).toBe("hook-size-unreadable");
+    const refusal = await tier.refused(measureHook, {
+      params: { id: "N1" },
+      body: { rows: [{ size: "wee", shank: 8 }] },
+    });
+    expect(refusal.type).toBe("invalid");
+    expect(JSON.stringify(refusal)).toContain("Hooks come in 32 to 1");
     expect(await shop.send(measureHook, { params: { id: "N1" }, body: { rows: [{ size: "14", shank: 8 }] } })).toBe(
       403,
     );
