@@ -24,6 +24,9 @@ export interface Waiting {
   used: boolean;
 }
 
+const isNounAlone =
+  /^(?:strips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|rubber|latex|raffia|plastic)$/i;
+
 /** A step as a line made it, with its line. */
 export interface MadeStep {
   step: RecipeStep;
@@ -142,6 +145,7 @@ export class Bench {
    */
   resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean } {
     if (d.exact) return { material: d.exact, others: [], isNew: false };
+    if (d.isReference) return { material: this.namedWith(d.text), others: [], isNew: false };
     const form = d.means?.form;
     // “the tying silk itself” is what is on the hook.
     if (
@@ -171,6 +175,9 @@ export class Bench {
       .map((c) => this.materialOf(c))
       .find((m) => m !== undefined && m.form === form && sameWords(`${m.name} ${m.form}`, d.text));
     if (here) return { material: here, others: [], isNew: false };
+    // “the strip”, “the hair”: a noun alone is what the fly has of it.
+    const alone = form !== undefined && isNounAlone.test(d.text.trim()) ? this.lastOfForm(form) : undefined;
+    if (alone) return { material: alone, others: [], isNew: false };
     const found = this.index.find(d.text, used, form);
     const [first, ...others] = found;
     if (first) return { material: first, others: others.slice(0, 6), isNew: false };
@@ -184,6 +191,25 @@ export class Bench {
     );
     this.newMaterials.push(material);
     return { material, others: form === undefined ? [] : this.index.near(d.text, form, 6), isNew: true };
+  }
+
+  /** What the fly has of a form: what waits first, then what came last. */
+  private lastOfForm(form: MaterialForm): Material | undefined {
+    const waiting = this.waits((w) => w.form === form);
+    return this.materialOf(
+      this.component(waiting?.component) ?? this.components.findLast((c) => this.formOf(c) === form),
+    );
+  }
+
+  /** What the recipe has named with this word: what waits first, then what came last. */
+  private namedWith(word: string): Material | undefined {
+    const says = (c: Component | undefined): Material | undefined => {
+      const m = this.materialOf(c);
+      const name = `${m?.name ?? ""} ${m?.colourName ?? ""}`.toLowerCase();
+      return name.split(/[^\p{L}\d]+/u).includes(word.toLowerCase()) ? m : undefined;
+    };
+    const waiting = this.waits((w) => says(this.component(w.component)) !== undefined);
+    return says(this.component(waiting?.component)) ?? says(this.components.findLast((c) => says(c)));
   }
 
   /** Mixed of several in equal parts, as long as nobody says in which. */

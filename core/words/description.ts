@@ -15,6 +15,8 @@ export interface Description {
   exact?: Material;
   /** What its noun means; undefined where no noun of it is known. */
   means?: NounForm;
+  /** One word of a material that was named before: “the copper”. */
+  isReference?: true;
   /** Of a blend: the descriptions of what it is mixed of. */
   parts?: Description[];
 }
@@ -37,7 +39,7 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
   return best;
 }
 
-const sized = /^(?:\d+(?:[.,]\d+)?mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
+const sized = /^(?:\d*(?:[.,]?\d+)mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
 const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|ply)$/i;
 /** Forms of which a size in mm is part of what they are, not a length that is taken. */
 const bySize = new Set<MaterialForm>([
@@ -123,6 +125,9 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
   const parts: Description[] = [];
   let at = of ? of.end : first.end;
   if (of) {
+    const two = twoColours(text, afterBlank(text, at), index);
+    if (two)
+      return { at: first.at, end: two.end, text: text.slice(first.at, two.end), means: first.means, parts: two.parts };
     const part = descriptionAt(text, afterBlank(text, at), index);
     if (!part || !isDubbing(part)) return first;
     // A blend within a blend is one already.
@@ -141,6 +146,19 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
   }
   if (parts.length < 2) return of && parts[0] ? { ...parts[0], at: first.at } : first;
   return { at: first.at, end: at, text: text.slice(first.at, at), means: first.means, parts };
+}
+const colourAnd = match("([a-z]+)\\s*(?:and|&|/)\\s*(?=[a-z])");
+/** “of olive and grey seal fur”: the same stuff in two colours. */
+function twoColours(text: string, at: number, index: CabinetIndex): { parts: Description[]; end: number } | undefined {
+  const lead = colourAnd(text, at);
+  const colour = lead?.value[0] ?? "";
+  if (!lead || !isColour(colour)) return undefined;
+  const second = descriptionAt(text, lead.end, index);
+  const words = second?.text.trim().split(/\s+/) ?? [];
+  const stuff = words.filter((w) => !isColour(w));
+  if (!second || !isDubbing(second) || stuff.length === 0 || stuff.length === words.length) return undefined;
+  const first: Description = { at, end: lead.end, text: `${colour} ${stuff.join(" ")}`, means: { form: "dubbing" } };
+  return { parts: [first, second], end: second.end };
 }
 /** “mixed with a pinch of orange”: a shade alone is of the same stuff. */
 function colourAlone(text: string, at: number): Description | undefined {

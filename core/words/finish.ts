@@ -1,5 +1,5 @@
 import type { MaterialForm } from "../materials";
-import type { LayAmount } from "../recipe";
+import type { LayAmount, PlainLength } from "../recipe";
 import type { LiquidKind } from "../tying";
 import type { Kind, Said } from "./said";
 import type { StepContext } from "./types";
@@ -15,9 +15,36 @@ function twice(a: LayAmount): LayAmount {
   return "pieces" in a ? { pieces: 2 * a.pieces } : a;
 }
 
+/** So many bunches together: their fibres add up, and of clumps the sections do. */
+function allBunches(a: LayAmount, n: number): LayAmount {
+  if ("fibres" in a) return { fibres: n * a.fibres };
+  if ("strands" in a) return { ...a, strands: n * a.strands };
+  if ("spanMm" in a) return { spanMm: n * a.spanMm };
+  if (!("clump" in a)) return a;
+  const wider = (l: PlainLength): PlainLength => {
+    const times = Math.sqrt(n);
+    const much = (x: number): number => Number((x * times).toPrecision(3));
+    return "of" in l ? { ...l, times: much(l.times) } : "mm" in l ? { mm: much(l.mm) } : l;
+  };
+  return {
+    clump: "between" in a.clump ? { between: [wider(a.clump.between[0]), wider(a.clump.between[1])] } : wider(a.clump),
+  };
+}
+
 /** Strips of these are cut to a width; one is laid. */
 const byWidth = new Set<MaterialForm>(["stretch body", "yarn", "tinsel", "weight wire", "rubber"]);
 const WIDEST_SLIP = 8;
+/** Of these a piece is a strand. */
+const byPiece = new Set<MaterialForm>([
+  "yarn",
+  "flash",
+  "floss",
+  "rubber",
+  "stretch body",
+  "chenille",
+  "tinsel",
+  "wire",
+]);
 
 /** A size without a word for it: of a hackle its barbs, of thread and floss how full they fill. */
 function settleSize(said: Said, kind: Kind, role: StepContext["role"]): void {
@@ -85,10 +112,25 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   // What hair is stacked for, fibres on a stem are drawn level for.
   if (kind === "lay" && form === "feather fibre" && said.methods?.tips === "stacked")
     said.methods = { ...said.methods, tips: "by hand" };
+  if (kind === "lay" && said.bunches !== undefined && said.amount) {
+    said.amount = allBunches(said.amount, said.bunches);
+    delete said.bunches;
+  }
   if (kind === "lay" && said.perSide && said.amount) {
     said.amount = twice(said.amount);
     delete said.perSide;
   }
   if (kind === "lay" && said.count !== undefined && said.amount === undefined && said.round)
+    said.amount =
+      form === "hackle"
+        ? { feathers: said.count, ...(said.count % 2 === 0 && { paired: true }) }
+        : { strands: said.count, folded: false };
+  if (
+    kind === "lay" &&
+    said.count !== undefined &&
+    said.amount === undefined &&
+    form !== undefined &&
+    byPiece.has(form)
+  )
     said.amount = { strands: said.count, folded: false };
 }

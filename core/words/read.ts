@@ -77,7 +77,7 @@ function restDoubts(rest: string[], kind: Kind): StepDoubt[] {
   const words = rest.join(" ");
   return [{ text: words, sentence: notUnderstood(words, kind) }];
 }
-export function notUnderstood(words: string, kind: Kind): string {
+function notUnderstood(words: string, kind: Kind): string {
   const examples = examplesOf(kind, 5).map((e) => `“${e}”`);
   return `“${words}” is not understood. Here one can say ${examples.join(", ")}.`;
 }

@@ -1,7 +1,7 @@
 import type { Material } from "../materials";
 import type { Component, RecipeStep } from "../recipe";
 import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
-import { numberOfLoose, looseSentence, notUnderstood } from "./read";
+import { numberOfLoose, looseSentence } from "./read";
 import { headOf, type LineHead } from "./head";
 import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
@@ -11,7 +11,7 @@ import { plain } from "./parse";
 import { PARTS } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
-import type { Told } from "./told";
+import type { Span, Told } from "./told";
 import { verbOf, waitsToBeWound } from "./verbs";
 import { tellAct } from "./verbs/act";
 import { tellDub } from "./verbs/dub";
@@ -325,6 +325,7 @@ class RecipeReader implements Reading {
     const t: Telling = { told, text, bench: this.bench, line: this.notesOf(i) };
     if (head.isOptional) told.said.optional = true;
     if (n === 0) shareEach(text, all);
+    this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
     if (n > 0 && told.verb === undefined && told.refers === "it" && !told.description && this.addsToLast(i, told))
@@ -355,7 +356,8 @@ class RecipeReader implements Reading {
     const form = description && (description.exact?.form ?? description.means?.form);
     return (
       form === "thread" &&
-      verb === undefined &&
+      // “I tie this with 8/0 brown thread” names it, and ties nothing in.
+      (verb === undefined || verb === "tie in") &&
       (role === undefined || role === "thread") &&
       this.bench.thread === undefined &&
       Object.keys(said).length === 0
@@ -368,6 +370,16 @@ class RecipeReader implements Reading {
     if (last?.step.do !== "lay" || said.shown === undefined) return false;
     last.step = { ...last.step, shown: said.shown };
     return true;
+  }
+
+  /** A word of a material means one that the recipe has named; where it has none, the word is not understood. */
+  private settleReference(told: Told): void {
+    const { description } = told;
+    if (!description?.isReference || this.bench.resolve(description).material) return;
+    const { at, end } = description;
+    told.description = undefined;
+    told.understood = told.understood.filter((s) => s.end !== end);
+    told.rest.push({ at, end });
   }
 
   /** The kind again, now that what the lines before did is known. */
@@ -542,12 +554,12 @@ class RecipeReader implements Reading {
       line.marks.push({ at: [s.at, s.end], kind: "doubt" });
       line.asks.push(this.askLoose(line.text, s, t));
     }
-    for (const s of t.rest) {
+    for (const s of asStretches(t, line.text)) {
       line.marks.push({ at: [s.at, s.end], kind: "doubt" });
       const words = line.text.slice(s.at, s.end);
       line.asks.push({
         at: [s.at, s.end],
-        sentence: notUnderstood(words, t.kind),
+        sentence: `“${words}” is not understood. Say it in other words, or keep it as an instruction for the bench.`,
         answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
       });
     }
@@ -581,6 +593,21 @@ class RecipeReader implements Reading {
       if (!d.used)
         this.line(d.line).notes.push(`the ${this.bench.component(id)?.role ?? id} is named here and never tied in`);
   }
+}
+
+/** Words that are not understood, as stretches: those between which only small words stand are asked about at once. */
+function asStretches(t: Told, text: string): Span[] {
+  const out: Span[] = [];
+  for (const s of [...t.rest].sort((a, b) => a.at - b.at)) {
+    const last = out[out.length - 1];
+    const isOne =
+      last &&
+      !/[,;:.()[\]]/.test(text.slice(last.end, s.at)) &&
+      ![...t.understood, ...t.loose].some((u) => u.at < s.at && u.end > last.end);
+    if (isOne) last.end = s.end;
+    else out.push({ ...s });
+  }
+  return out;
 }
 
 const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
@@ -685,10 +712,15 @@ const nounsOfRole: Partial<Record<string, string[]>> = {
 };
 /** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
 function shareEach(text: string, all: Told[]): void {
-  const last = all.findLast((t) => t.kind === "lay" && t.said.amount !== undefined);
-  if (!last || !/\beach\b(?!\s+(?:side|end|flank|way|turn))/.test(text.slice(last.at, last.end))) return;
-  for (const t of all)
-    if (t !== last && t.kind === "lay" && t.said.amount === undefined && t.description) {
+  const isOfEach = (t: Told): boolean =>
+    t.kind === "lay" &&
+    t.said.amount !== undefined &&
+    /\beach\b(?!\s+(?:side|end|flank|way|turn))/.test(text.slice(t.at, t.end));
+  const n = all.findIndex(isOfEach);
+  const last = all[n];
+  if (!last) return;
+  for (const t of all.slice(0, n))
+    if (t.kind === "lay" && t.said.amount === undefined && t.description) {
       t.said.amount = last.said.amount;
       t.said.shown ??= last.said.shown;
     }

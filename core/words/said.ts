@@ -32,6 +32,8 @@ export type Said = Partial<
     end?: Place;
     /** A number of things before the material that they are made of. */
     count?: number;
+    /** So many bunches or clumps, of each of which the amount is said. */
+    bunches?: number;
     /** The count is of one side. */
     perSide?: boolean;
     /** As far as the body before it leaves room: “rest black floss”. */
@@ -56,8 +58,9 @@ export type Said = Partial<
     around?: { behind: number; front: number; part: Place };
     /** So many times as long as what was laid before. */
     sameLength?: number;
-    /** As long as another part, which is named by its material. */
+    /** As long as another part, which is named by its material; so many times. */
     like?: string;
+    likeTimes?: number;
     /** Tied in by its middle: each strand gives two ends. */
     byMiddle?: boolean;
     /** So many times as full as the body. */

@@ -2,7 +2,8 @@ import { isColour, type MaterialForm } from "../materials";
 import type { Role } from "../recipe";
 import { hackleClauses, boundInClauses, clausesOf, kindOf } from "./clauses";
 import { amountOf } from "./clauses/lay";
-import { FILLER, MANNER } from "./lexicon/stops";
+import { reasonAt } from "./lexicon/reasons";
+import { FILLER, isStop, MANNER } from "./lexicon/stops";
 import { after } from "./lexicon/nouns";
 import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
 import { CabinetIndex } from "./cabinet";
@@ -10,10 +11,11 @@ import { descriptionAt, type Description } from "./description";
 import { map, match, oneOf, seq, opt, words, type Reader } from "./parse";
 import type { Clause, Kind } from "./said";
 import { count as countRead, type Count } from "./text/count";
-import { length } from "./text/length";
+import { length, LONGER, SHORTER } from "./text/length";
+import { placeBeside, placeReached } from "./text/place";
 import { number } from "./text/number";
 import type { Told } from "./told";
-import { participleAt, verbAt, type VerbId } from "./verbs";
+import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
 
 const filler = words(FILLER);
 const manner = words(MANNER);
@@ -201,11 +203,12 @@ function scanOne(
   let told = fresh(from);
   let place = from;
   let boundary: { told: Told; at: number } | undefined;
-  const lead = given === undefined ? verbLead(text, from, to) : undefined;
+  const behind = given === undefined && !atHead ? verbBehindPlace(text, from, to) : undefined;
+  const lead = behind ?? (given === undefined ? verbLead(text, from, to) : undefined);
   if (lead) {
     told.verb = lead.id;
     told.understood.push({ at: lead.at, end: lead.end });
-    place = lead.end;
+    if (!behind) place = lead.end;
   } else if (given === undefined && !atHead && coatsAhead(text, skip(text, from))) told.verb = "finish";
   else if (given === undefined) told.verb = head.verb;
   told.role = head.role;
@@ -222,6 +225,10 @@ function scanOne(
   else told.kind = given;
   let canBeNoun = atHead;
   while (place < to) {
+    if (behind && place >= behind.at && place < behind.end) {
+      place = behind.end;
+      continue;
+    }
     const stop = stopsHere(text, place);
     if (stop === "sentence") {
       if (hasContent(told) || told.kept.length > 0) return close(told, place + 1);
@@ -303,7 +310,7 @@ function verbLead(text: string, from: number, to: number): { id: VerbId; at: num
   for (let n = 0; n < 8 && at < to; n++) {
     blank.lastIndex = at;
     if (blank.exec(text)) at = blank.lastIndex;
-    const verb = verbAt(text, at);
+    const verb = actionAt(text, at);
     if (verb) return { id: verb.id, at, end: verb.end };
     const skip = leadIn(text, at);
     if (!skip) return undefined;
@@ -311,8 +318,23 @@ function verbLead(text: string, from: number, to: number): { id: VerbId; at: num
   }
   return undefined;
 }
+const placeAhead = seq(
+  words(
+    "(?:just\\s+|right\\s+|now\\s+|then\\s+|and\\s+)*(?:at|near|by|on|in|over|behind|above|opposite|starting\\s+at)(?=\\s)",
+  ),
+  placeReached,
+);
+/** “At the bend tie in a bunch”: the place first, and then what is done there. */
+function verbBehindPlace(text: string, from: number, to: number): { id: VerbId; at: number; end: number } | undefined {
+  const at = skip(text, from);
+  const where = placeAhead(text, at) ?? placeBeside(text, at);
+  if (!where) return undefined;
+  const next = skip(text, where.end + (text[where.end] === "," ? 1 : 0));
+  const verb = next < to ? verbAt(text, next) : undefined;
+  return verb && { id: verb.id, at: next, end: verb.end };
+}
 const leadIn = words(
-  "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)|and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+  "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)|(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)|and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
 );
 
 function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
@@ -404,11 +426,14 @@ function step(
   const named =
     !isGiven && (canBeNoun || isSizedNoun(text, at)) ? description(told, text, at, context, canBeNoun) : undefined;
   if (named) return named;
-  if (!isGiven && told.kind !== "glue" && hasContent(told) && coatsAhead(text, at)) return "verb";
+  if (!isGiven && told.kind !== "glue" && (hasContent(told) || told.kept.length > 0) && coatsAhead(text, at))
+    return "verb";
   const loose = looseAt(told, text, at);
   if (loose) return { told, end: loose };
   const prepared = hasContent(told) ? preparing(text, at) : undefined;
   if (prepared) return take(prepared.end, (t) => t.kept.push({ at, end: prepared.end }));
+  const reason = isGiven ? undefined : reasonAt(text, at, to, (t, place) => verbAt(t, place) !== undefined);
+  if (reason !== undefined) return take(reason, (t) => t.kept.push({ at, end: reason }));
   const ends =
     !isGiven && (hasContent(told) || told.kept.length > 0) && isAtClause(text, at) ? verbAt(text, at) : undefined;
   if (ends?.id === "whip" || ends?.id === "no finish") return "verb";
@@ -421,13 +446,21 @@ function step(
   if (isGiven) return leftover(told, text, at, to);
   const counted = countedAt(told, text, at, context) ?? bareCount(told, text, at);
   if (counted) return counted;
-  const verb = told.understood.length > 0 || told.rest.length > 0 ? verbAt(text, at) : undefined;
+  const verb = told.understood.length > 0 || told.rest.length > 0 ? actionAt(text, at) : undefined;
   if (verb && isAtClause(text, at) && !(verb.id === "act" && isPast.test(text.slice(at, verb.end)))) return "verb";
   const without = withoutPart(text, at);
   if (without) return take(without.end, (t) => t.kept.push({ at, end: without.end }));
   const named2 = namedAt(told, text, at, context);
   if (named2) return named2;
   return leftover(told, text, at, to);
+}
+
+/** A verb as it is told, also in the midst of another: “winding it forward”. */
+function actionAt(text: string, at: number): { id: VerbId; end: number } | undefined {
+  const [verb, how] = [verbAt(text, at), manner(text, at)];
+  // “cut to a point at the tail end” says how it is shaped.
+  if (verb) return how && how.end > verb.end ? undefined : verb;
+  return how ? undefined : verbGoingOnAt(text, at);
 }
 
 const someOf = seq(
@@ -499,11 +532,45 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
   // “a slotted bead, thread olive 70”: the thread is another thing than the bead.
   if (part && told.description && !told.isInherited && told.role === undefined && isThreadAhead(text, part))
     return "another";
-  return partAt(told, text, at) ?? description(told, text, at, context, false);
+  return partAt(told, text, at) ?? description(told, text, at, context, false) ?? referenceAt(told, text, at);
+}
+
+const fromAnimals = new Set(
+  "copper goose duck mallard teal peacock ostrich partridge grouse starling hare rabbit mole muskrat beaver seal squirrel fox deer elk calf goat badger turkey pheasant heron swan crow mink otter opossum wool cotton nylon poly".split(
+    " ",
+  ),
+);
+const theWord = match("(?:the|that|this)\\s+(?:same\\s+)?([a-z]{3,})");
+const goesOn =
+  /^\s*(?:$|[,;.:)]|(?:forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|\d+)\b)/;
+/** “the copper”, “the goose”: a word of a material that the recipe has named before; the bench knows which. */
+function referenceAt(told: Told, text: string, at: number): Next | undefined {
+  const found = told.description ? undefined : theWord(text, at);
+  const word = found?.value[0] ?? "";
+  if (!found || !(isColour(word) || fromAnimals.has(word)) || !goesOn.test(text.slice(found.end))) return undefined;
+  const begin = found.end - word.length;
+  if (isStop(text, begin)) return undefined;
+  told.description = { at: begin, end: found.end, text: text.slice(begin, found.end), isReference: true };
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
 }
 
 const isThreadAhead = (text: string, part: { end: number } & ({ value: string } | { word: string })): boolean =>
   /^(?:thread|silk)$/.test("word" in part ? part.word : part.value) && /^\s+[\p{L}\d]/u.test(text.slice(part.end));
+
+const colourOver = match("([a-z]+)\\s+over\\s+");
+/** “brown over white bucktail”: the upper of two that lie one on the other is of the same stuff. */
+function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const over = colourOver(text, at);
+  const colour = over?.value[0] ?? "";
+  if (!over || !isColour(colour)) return undefined;
+  const lower = descriptionAt(text, over.end, index);
+  const form = lower?.exact?.form ?? lower?.means?.form;
+  const words = lower?.text.trim().split(/\s+/) ?? [];
+  const stuff = words.filter((w) => !isColour(w));
+  if (!lower || form === undefined || stuff.length === words.length || stuff.length === 0) return undefined;
+  return { at, end: over.end, text: `${colour} ${stuff.join(" ")}`, means: lower.means ?? { form } };
+}
 
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
@@ -524,6 +591,12 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
     }
   }
   const done = participleAt(text, at);
+  // Hair that is spun flares all round the hook; nothing is dubbed of it.
+  if (done?.value === "dub" && form === "hair") {
+    told.said.stance ??= "full round";
+    told.understood.push({ at, end: done.end });
+    return { told, end: done.end };
+  }
   if (done) {
     if (told.verb === undefined && done.value !== "tie in") told.verb = done.value;
     if (/palmered|spiral/.test(text.slice(at, done.end))) told.said.palmered = true;
@@ -546,14 +619,27 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
   if (/\s/.test(text[place] ?? "")) place++;
   const found = descriptionAt(text, place, context.index);
   if (!found) return undefined;
-  if (told.description && !sameDescription(told.description, found)) return "another";
   const noun = found.text.toLowerCase().trim();
-  if (!putCount(told, n.value, noun, found)) return undefined;
+  // “olive marabou, one full plume”: how many of it, not another feather.
+  if (told.description && !found.exact && onlyCounts.test(noun) && told.said.amount === undefined) {
+    if (!putCount(told, n.value, noun, told.description)) return undefined;
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
+  if (told.description && !sameDescription(told.description, found)) return "another";
+  const bunches = told.kind === "lay" ? bunchesAt(text, found.end) : undefined;
+  if (bunches && Number.isInteger(n.value.n)) told.said.bunches = n.value.n;
+  else if (!putCount(told, n.value, noun, found)) return undefined;
   told.description ??= found;
-  told.understood.push({ at, end: found.end });
-  return { told, end: found.end };
+  const end = bunches?.end ?? found.end;
+  told.understood.push({ at, end });
+  return { told, end };
 }
+/** “two mallard flank bunches”: so many bunches, not so many fibres. */
+const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 
+const onlyCounts =
+  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
 const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 
 const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
@@ -736,6 +822,12 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const start = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
   const begin = start ? skip(text, start.end) : at;
   const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
+  const upper = told.description ? undefined : upperOf(text, begin, context.index);
+  if (upper) {
+    told.description = upper;
+    told.understood.push({ at, end: upper.end });
+    return { told, end: upper.end };
+  }
   const implied = (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined;
   const found = asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
@@ -747,8 +839,12 @@ function description(told: Told, text: string, at: number, context: ScanContext,
       return { told, end: found.end };
     }
     // “level with the white poly”: as long as what is tied of it.
+    if (/\b(?:longer|shorter)\s+than\s+(?:the\s+)?$/.test(text.slice(Math.max(0, begin - 40), begin)))
+      told.said.likeTimes ??= /shorter\s+than\s+(?:the\s+)?$/.test(text.slice(Math.max(0, begin - 40), begin))
+        ? SHORTER
+        : LONGER;
     if (
-      /(?:(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|longer\s+than|match(?:ing)?)\s+(?:the\s+)?(?:(?:end|tips?|rear|back)\s+of\s+(?:the\s+)?)?$/.test(
+      /(?:(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|(?:longer|shorter)\s+than|match(?:ing)?)\s+(?:the\s+)?(?:(?:end|tips?|rear|back)\s+of\s+(?:the\s+)?)?$/.test(
         text.slice(Math.max(0, begin - 40), begin),
       )
     ) {

@@ -191,6 +191,8 @@ const told = (_: string[], said: Said): string[] =>
       : "",
   ].filter(Boolean);
 
+/** How long a ball of dubbing is on the shank, in gapes. */
+const BALL_GAPES = 0.3;
 /** A collar that is dubbed is wider than one that is wound at a spot. */
 const dubbedCollar: [Place, Place] = [{ eyeLengths: 1 }, { eyeLengths: 2 }];
 
@@ -204,6 +206,12 @@ function settleDressed(said: Said, { role, hangs }: StepContext): string[] {
   if (end) {
     const from = begins && Math.abs(alongShank(begins) - alongShank(end)) > 0.03 ? begins : nearer(end, front, rear);
     return begin ? set(said, from, end) : told(set(said, from, end), said);
+  }
+  const spot = there ?? begin;
+  if (said.shape === "ball" && spot && spot.plus === undefined) {
+    // A ball at a place is about as long there as it is thick.
+    const front: Place = { ...spot, plus: { of: "gape", times: -BALL_GAPES } };
+    return told(set(said, front, spot), said);
   }
   if (there) {
     // “just in front of the body”: from there to the front of the part's own zone.

@@ -138,6 +138,15 @@ export const begin: Clause = clause(
     s.begin = p;
   },
 );
+/** “up to the front third”: as far as where it begins, seen from where the tying comes. */
+export const endOfShare: Clause = clause(
+  "up to the front third",
+  map(seq(ends, shareOfShank), ([, z]) => z),
+  (s, { from, to }) => {
+    if (s.end !== undefined || s.from !== undefined) return false;
+    s.end = "landmark" in from && from.landmark === "eye" ? to : from;
+  },
+);
 export const end: Clause = clause(
   "up to the bead",
   map(seq(ends, placeReached), ([, p]) => p),
@@ -297,7 +306,7 @@ const securing: Clause = clause(
 );
 
 /** Said of any kind of step, after what is its own. */
-export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder];
+export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder, endOfShare];
 export const where: Clause[] = [zone, begin, end, at];
 
 /** A span of sizes with both ends, within those of the pattern. */

@@ -19,7 +19,7 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
-    "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:plump|fat)\\s+in\\s+the\\s+middle",
+    "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle",
     "cigar",
   ],
   [
@@ -46,6 +46,9 @@ const rear = /\b(?:at|in|near)\s+the\s+(?:rear|bend|tail|back)\b/;
 
 /** No body is half a shank thick: such a length says how far it goes. */
 const isExtent = (l: LengthRule): boolean => "of" in l && (l.of === "shank" || l.of === "hook") && l.times > 0.25;
+
+/** What is shorter is how far the dubbing goes. */
+const SHORTEST_NOODLE = 20;
 
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
@@ -191,16 +194,59 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause(
+    "but thicker",
+    match(
+      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+)?(thicker|fuller|fatter|thinner|slimmer)(?=\\s*(?:[,.;]|$))",
+    ),
+    (s, [w]) => {
+      if (s.ofBody !== undefined) return false;
+      s.ofBody = w === "slimmer" || w === "thinner" ? 0.85 : 1.2;
+    },
+  ),
+  clause(
+    "twice as thick as the body",
+    seq(
+      opt(words("about|roughly|some")),
+      oneOf(
+        map(words("twice|double"), () => 2),
+        number,
+      ),
+      opt(words("times")),
+      words(
+        "(?:as\\s+(?:thick|full|fat|wide|big|deep)\\s+as|the\\s+(?:thickness|diameter|width)\\s+of)\\s+(?:the\\s+)?(?:body|abdomen)",
+      ),
+    ),
+    (s, [, times]) => {
+      if (!(times >= 0.5 && times <= 4)) return false;
+      s.ofBody = times;
+    },
+  ),
+  clause(
+    "in touching turns",
+    words("(?:in\\s+)?(?:close|touching|open|even|tight|firm|side\\s+by\\s+side)\\s+(?:turns|wraps)"),
+    () => undefined,
+  ),
+  clause(
     "figure of eight",
     words(
       "(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
     ),
     () => undefined,
   ),
-  clause("80 mm long", seq(absolute, words("long")), (s, [loopMm]) => {
-    if (!s.loop || s.loopMm !== undefined) return false;
-    s.loopMm = loopMm;
+  clause("80 mm long", seq(opt(words("about|roughly|some")), absolute, words("long")), (s, [, mm]) => {
+    if (s.loop && s.loopMm === undefined) s.loopMm = mm;
+    // A thorax is 3 mm long, a noodle is not.
+    else if (!s.loop && s.noodle === undefined && mm >= SHORTEST_NOODLE) s.noodle = { mm };
+    else return false;
   }),
+  clause(
+    "40 mm of it",
+    seq(opt(words("about|roughly|some")), absolute, words("of(?:\\s+it)?(?!\\s+(?:the|an?)\\b)")),
+    (s, [, mm]) => {
+      if (s.loop || s.noodle !== undefined || mm < SHORTEST_NOODLE) return false;
+      s.noodle = { mm };
+    },
+  ),
   clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide|long\\b")), (s, l) => {
     if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l || isExtent(l)) return false;
     s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);

@@ -90,6 +90,49 @@ const byNumber: Clause[] = [
       if (c) s.count = c.n;
     },
   ),
+  clause(
+    "2 pencil thick bundles",
+    seq(
+      count,
+      match("(pencil|match(?:stick)?)[-\\s](?:sized?|thick(?:ness)?)\\s+(?:bunches|clumps|bundles)(?:\\s+of)?"),
+    ),
+    (s, [c, [thick]]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+      s.amount = { clump: { mm: thick === "pencil" ? PENCIL_MM : MATCHSTICK_MM } };
+    },
+  ),
+  clause(
+    "2 clumps of",
+    seq(
+      count,
+      words(
+        "(?:(?!of\\b|pencil|match|thick|as\\b|\\d)[\\w-]+\\s+){0,2}?(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
+      ),
+    ),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+    },
+  ),
+  clause(
+    "a piece of yarn",
+    words("(?:an?\\s+|one\\s+)?(?:small|short|little|single)?\\s*(?:piece|length|bit)\\s+of(?!\\s+(?:\\d|the\\b))"),
+    (s) => {
+      if (s.count !== undefined || s.amount !== undefined) return false;
+      s.count = 1;
+    },
+  ),
+  clause(
+    "stack it",
+    words("(?:and\\s+)?(?:stack|even\\s+up|level|align)\\s+(?:it|them|the\\s+(?:hair|tips|fibres))"),
+    (s) => putWay(s, "tips", "stacked"),
+  ),
+  clause(
+    "measure it",
+    words("(?:and\\s+)?(?:measured?|size)(?:\\s+(?:it|them))?(?:\\s+(?:so\\s+that|against|to\\s+be|until|so))?"),
+    () => undefined,
+  ),
   clause("fibres x6", match("x\\s?(\\d{1,2})"), (s, [n]) => {
     const c = { n: Number(n) };
     return amountOf(s, c, "fibres");
@@ -276,6 +319,14 @@ const byFeather: Clause[] = [
     ),
     (s, [, n]) => partOf(s, "tip", n),
   ),
+  clause(
+    "tips only",
+    words("(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?tips?(?:\\s+only)?(?=\\s*(?:[,.;]|$))"),
+    (s) => {
+      if (s.amount && !("feathers" in s.amount)) return false;
+      partOf(s, "tip");
+    },
+  ),
   clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?")), (s, [n]) => partOf(s, "tip", n)),
   clause(
     "one flank",
@@ -338,6 +389,11 @@ const howLong: Clause[] = [
     },
   ),
   clause(
+    "cut 2 mm long",
+    seq(words("(?:and\\s+)?(?:trimmed|cut|clipped|shortened)"), length, words("long")),
+    (s, [, l]) => shown(s, l),
+  ),
+  clause(
     "trimmed to 2 mm",
     seq(
       words("(?:and\\s+)?(?:trimmed|cut|clipped|shortened)\\s+(?:back\\s+|down\\s+)?to"),
@@ -397,6 +453,13 @@ const howLong: Clause[] = [
       "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(shorter|longer)(?:\\s+than\\s+(?:it|them|that)|(?=\\s*(?:[,.;]|$)))",
     ),
     (s, [way]) => void (s.sameLength = way === "longer" ? LONGER : SHORTER),
+  ),
+  clause(
+    "a little longer than the hair",
+    words(
+      "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(?:longer|shorter)\\s+than(?=\\s+(?:the\\s+)?[a-z])(?!\\s+(?:it|them|that)\\b)",
+    ),
+    () => undefined,
   ),
 ];
 
@@ -696,6 +759,9 @@ const itsPiece: Clause[] = [
   ),
 ];
 
+/** Lengths that say themselves to be one are tried before places, the bare ones after them. */
+const FIRST = howLong.findIndex((c) => c.example === "to the point") + 1;
+
 /** What can be said of a part that is laid, in the order in which it is tried: the longer forms first. */
 export const layClauses: Clause[] = [
   clause(
@@ -713,9 +779,9 @@ export const layClauses: Clause[] = [
   ...sides,
   ...howTied,
   where[0] as Clause,
-  ...howLong.slice(0, 5),
+  ...howLong.slice(0, FIRST),
   atSaid,
-  ...howLong.slice(5),
+  ...howLong.slice(FIRST),
   where[1] as Clause,
   where[2] as Clause,
   ...everywhere,

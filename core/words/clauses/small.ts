@@ -124,7 +124,7 @@ export const glueClauses: Clause[] = [
 const actWords: [string, Act][] = [
   ["brush(?:es|ed|ing)?(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
   [
-    "pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out|pick(?:ed)?\\s+out|tease(?:d|s)?(?:\\s+out)?|rough(?:ed|en)?\\s+up|fluff(?:ed)?(?:\\s+(?:up|out))?",
+    "pick(?:s|ed|ing)?\\s+(?:(?:a\\s+)?(?:few|little|bit|some|the|of|fibres|fur|dubbing|hairs?)\\s+)+out|pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out|pick(?:ed)?\\s+out|tease(?:d|s)?(?:\\s+out)?|rough(?:ed|en)?\\s+up|fluff(?:ed)?(?:\\s+(?:up|out))?",
     "pick out",
   ],
   ["thin(?:ned|s|ning)?\\s+(?:it\\s+|them\\s+)?out|cull(?:ed)?", "thin out"],
@@ -172,7 +172,7 @@ export const actClauses: Clause[] = [
   }),
   clause("0.5 min", seq(number, words("min(?:utes)?")), (s, [minutes]) => void (s.minutes = minutes)),
   clause("half hitch twice", times, (s, c) => {
-    if (s.act !== "half hitch" || !Number.isInteger(c.n) || c.n < 1) return false;
+    if ((s.act !== undefined && s.act !== "half hitch") || !Number.isInteger(c.n) || c.n < 1) return false;
     s.times = c.n;
   }),
   clause("2 half hitches", seq(number, actRead), (s, [n, act]) => {
@@ -200,7 +200,7 @@ export const actClauses: Clause[] = [
   clause(
     "short",
     words(
-      "underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+      "underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
     ),
     () => undefined,
   ),

@@ -109,7 +109,7 @@ const nouns: [string, NounForm][] = [
     { form: "stretch body", figures: flat(3, 2, 0.15), counted: "strands" },
   ],
   [
-    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film",
+    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film|(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip))",
     { form: "stretch body", counted: "strands" },
   ],
   ["(?:knotted|ready-?made|made)\\s+(?:[\\w-]+\\s+){0,3}legs?", { form: "feather fibre", counted: "fibres" }],
@@ -184,7 +184,7 @@ export const nounSources: readonly { source: string; means: NounForm }[] = nouns
 
 /** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
 const describing =
-  "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide";
+  "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide substitute sub imitation";
 /** Words that may follow a noun and still describe what it names. */
 export const after = new Set(describing.split(" "));
 

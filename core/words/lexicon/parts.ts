@@ -102,6 +102,7 @@ const roleWords: Record<string, Role> = {
   "wing pads": "wing case",
   "wing bud": "wing case",
   "wing buds": "wing case",
+  buds: "wing case",
   "thorax cover": "wing case",
   shellback: "wing case",
   "shell back": "wing case",

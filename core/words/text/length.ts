@@ -10,7 +10,7 @@ const measureWords: [string, Measure][] = [
   ["(?:hook[- ]?)?shanks?", "shank"],
   ["(?:hook[- ]?)?(?:gapes?|gaps?)", "gape"],
   ["(?:hook[- ]?)?eyes?", "eye"],
-  ["(?:whole\\s+|entire\\s+|full\\s+|complete\\s+)?hooks?", "hook"],
+  ["(?:whole\\s+|entire\\s+|full\\s+|complete\\s+)?hooks?(?!\\s+(?:point|barb|bend))", "hook"],
   ["bod(?:y|ies)|abdomen", "body"],
   ["tails?|shuck", "tail"],
   ["wings?|post", "wing"],

@@ -151,6 +151,11 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
     role,
     end: endOfTying(role),
   })),
+  // “the eye end of the body” lies towards the eye.
+  map(seq(match("(eye|head|bend|tail)\\s+end\\s+of"), the, part), ([[end], , role]) => ({
+    role,
+    end: end === "eye" || end === "head" ? ("front" as const) : ("rear" as const),
+  })),
   map(seq(words("where"), the, part, words("ends?|stops?|finish(?:es)?")), ([, , role]) => ({
     role,
     end: endOfTying(role),

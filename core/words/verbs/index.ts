@@ -49,13 +49,38 @@ export function verbAt(text: string, at: number): { id: VerbId; end: number } | 
   return undefined;
 }
 
+/** “-ing” words that are nouns, places or lengths, or say how something is done. */
+const isNoVerb =
+  /^(?:dubbing|wing|string|spring|ring|ribbing|tailing|weighting|leaving|touching|overlapping|starting|beginning|reaching|covering|making|forming|giving|keeping|being|having|using|finishing|pointing|building)\b/;
+const ing = /[a-z]{2,}ing(?=\s)/y;
+/** “Bringing the wire forward”: read as “bring”, in as many letters. */
+export function verbGoingOnAt(text: string, at: number): { id: VerbId; end: number } | undefined {
+  ing.lastIndex = at;
+  const word = ing.exec(text)?.[0];
+  if (word === undefined || isNoVerb.test(word)) return undefined;
+  const stem = word.slice(0, -3);
+  const bases = [stem, `${stem}e`, ...(/(.)\1$/.test(stem) ? [stem.slice(0, -1)] : [])];
+  for (const base of bases) {
+    const asTold = text.slice(0, at) + base.padEnd(word.length) + text.slice(at + word.length);
+    const found = verbAt(asTold, at);
+    // “trimming” ends where its letters do, not where those of “trim” would.
+    if (found) return { id: found.id, end: Math.max(found.end, at + word.length) };
+  }
+  return undefined;
+}
+
 /** Verbs told of what is described: “wound to the bend”, “palmered back”, “tied in at the front”. */
 export const participleAt: Reader<VerbId> = oneOf<VerbId>(
   map(
     words("(?:and\\s+)?(?:then\\s+)?(?:wound|wrapped|palmered|spiral(?:l)?ed)(?:\\s+(?:on|up|over|round))?"),
     () => "wind" as const,
   ),
-  map(words("(?:touch-)?dubbed(?:\\s+(?:on|with))?|spun(?:\\s+on)?"), () => "dub" as const),
+  map(
+    words(
+      "(?:touch-)?dubbed(?:\\s+(?:on|with))?|spun(?:\\s+on)?(?!\\s+(?:flat|clockwise|anti|counter|round|and\\s+packed|deer)|\\s*,?\\s*packed)",
+    ),
+    () => "dub" as const,
+  ),
   map(
     words(
       "(?:then\\s+)?(?:pulled|folded|drawn|laid|stretched|brought|taken)\\s+(?:forward|back|over)(?:\\s+over\\s+the\\s+(?:body|back|thorax))?(?=\\s)",

@@ -1,4 +1,5 @@
 import type { Place } from "../../hooks";
+import type { MaterialForm } from "../../materials";
 import type { Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
@@ -20,6 +21,14 @@ export function tellTakeOver(t: Telling): void {
   if (declared && object.role === "wing case") return tieDeclared(t, object, declared.said);
   const strip = object.component && stripOf(t, object.component.id);
   if (strip) return takeOver(t, strip, told.said);
+  // “a strip tied down in front of the body and folded back over it”: tied in and taken over in one breath.
+  const isNew = object.component && !bench.made.some((m) => m.step.component === object.component?.id);
+  if (isNew && told.description && told.said.tieIn?.at === undefined && told.said.there && bandForms.has(object.form))
+    told.said.tieIn = { at: told.said.there };
+  if (isNew && told.description && told.said.tieIn?.at && bandForms.has(object.form)) {
+    const as: Telling = { ...t, told: { ...told, role: told.role ?? "wing case" } };
+    return tieAndTakeOver(as, objectOf(as), told.said);
+  }
   // What is wound or spread already is only stroked into its place.
   if (object.component && object.role !== "wing case") return stroke(t, object);
   t.line.asks.push({
@@ -29,6 +38,8 @@ export function tellTakeOver(t: Telling): void {
   });
 }
 
+/** What is broad enough to cover something when it is folded over. */
+const bandForms = new Set<MaterialForm | undefined>(["stretch body", "yarn", "quill", "flash", "floss"]);
 /** So far from the eye, in shanks, a strip that is pulled over forward cannot have been bound in. */
 const FRONT = 0.4;
 /** A strip that was tied in for a body and is not wound yet: folded forward it lies over what is under it. */

@@ -73,7 +73,8 @@ export function tieIn(
   const { role, form, component } = object;
   if (said.sameLength !== undefined && said.shown === undefined)
     said.shown = timesAsLong(lengthBefore(bench), said.sameLength);
-  if (said.like !== undefined && said.shown === undefined) said.shown = lengthLike(bench, said.like);
+  if (said.like !== undefined && said.shown === undefined)
+    said.shown = timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1);
   const isWound = waitsToBeWound(role, form);
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };

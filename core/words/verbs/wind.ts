@@ -67,11 +67,14 @@ export function tellWind(t: Telling): void {
 /** “Five turns of rib”, “a turn and a half”: of what was wound before, and nobody had said how often. */
 function saysItsTurns({ told, bench }: Telling): boolean {
   const { rule, spread, atMost } = told.said;
-  if (rule?.turns === undefined || told.description || told.said.around) return false;
+  if (rule?.turns === undefined || told.said.around) return false;
+  const named = told.description && bench.resolve(told.description).material;
+  if (told.description && !named) return false;
   if (bench.waits((w) => !w.hangs && (told.role === undefined || alikeRole(w.role, told.role)))) return false;
   const last = bench.made.findLast(
     ({ step }) =>
       step.do === "wind" &&
+      (named === undefined || bench.materialOf(bench.component(step.component))?.code === named.code) &&
       (told.role === undefined || alikeRole(bench.component(step.component)?.role ?? "body", told.role)),
   );
   if (last?.step.do !== "wind" || !bench.usualTurns.has(last.step.id)) return false;
