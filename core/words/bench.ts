@@ -24,7 +24,8 @@ export interface Waiting {
   used: boolean;
 }
 
-const isNounAlone =
+/** A noun that says nothing of which. */
+export const isNounAlone =
   /^(?:strips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|rubber|latex|raffia|plastic)$/i;
 
 /** A step as a line made it, with its line. */
@@ -89,6 +90,8 @@ export class Bench {
   readonly made: MadeStep[] = [];
   /** Windings whose turns nobody has said yet: a later line may. */
   readonly usualTurns = new Set<string>();
+  /** Windings that end where the body does, because nobody said where. */
+  readonly overBody = new Set<string>();
   /** Windings of what was only named, as “four herls for the body”: a later line may say how it is wound. */
   readonly onlyNamed = new Set<string>();
   readonly waiting: Waiting[] = [];

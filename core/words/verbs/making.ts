@@ -1,9 +1,10 @@
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import { proportionsOfFamily, type Component, type RecipeStep, type Role } from "../../recipe";
-import { unique, usualRole, type Bench, type Telling, type Waiting } from "../bench";
+import { isNounAlone, unique, usualRole, type Bench, type Telling, type Waiting } from "../bench";
 import { build, missingQuantity } from "../build";
 import { spanOf } from "../clauses/common";
+import type { Description } from "../description";
 import { finishSaid } from "../finish";
 import type { Kind, Said } from "../said";
 import { alongShank, settle } from "../settle";
@@ -28,6 +29,7 @@ export function objectOf(t: Telling): Meant {
     );
   if (found && !found.isNew && found.others.length > 0 && told.description && !told.description.exact && material)
     line.notes.push(`“${told.description.text.trim()}” taken as ${material.name}`);
+  if (found && told.description) askWhich(t, told.description, found);
   const role = told.role ?? roleFrom(told.said, material?.form ?? told.description?.means?.form, bench, material?.code);
   if (role === undefined) {
     const last = told.refers ? bench.component(bench.last.component) : undefined;
@@ -56,6 +58,19 @@ export function objectOf(t: Telling): Meant {
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+/** “wind the herl on”, where the fly has none and the cabinet several: which of them is asked, not guessed. */
+function askWhich({ line }: Telling, { at, end, text, exact }: Description, found: ReturnType<Bench["resolve"]>): void {
+  const { material, others } = found;
+  if (exact || !material || found.isNew || others.length === 0 || !isNounAlone.test(text.trim())) return;
+  const sentence = `Which ${text.trim()} is it? The recipe has named none before.`;
+  if (line.asks.some((a) => a.at[0] === at && a.sentence === sentence)) return;
+  line.asks.push({
+    at: [at, end],
+    sentence,
+    answers: [material, ...others].slice(0, 6).map((m) => ({ label: m.name, text: m.name })),
+  });
 }
 
 /** The body as far as it is there: where it was wound or dubbed last. */

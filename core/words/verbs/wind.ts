@@ -86,7 +86,19 @@ function saysItsTurns({ told, bench }: Telling): boolean {
     ...(told.said.counter && { counter: true }),
   };
   bench.usualTurns.delete(last.step.id);
+  woundNow(last, bench);
   return true;
+}
+
+/** What goes over the body is wound when its turns are told: over all of the body that is there by then. */
+function woundNow(rib: MadeStep, bench: Bench): void {
+  const front = ribbed(bench);
+  if (rib.step.do !== "wind" || !bench.overBody.has(rib.step.id) || !front) return;
+  const body = bench.made.findLast((m) => m.step.name === "body" || bench.component(m.step.component)?.role === "body");
+  if (!body || bench.made.indexOf(body) < bench.made.indexOf(rib)) return;
+  bench.made.splice(bench.made.indexOf(rib), 1);
+  rib.step = { ...rib.step, to: front };
+  bench.made.push(rib);
 }
 
 /** “Four herls for the body. Wind the herl …”: the winding that stands for what was named, if no more is told of. */
@@ -238,10 +250,15 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (said.roundPost && w.at) said.there ??= w.at;
   // What is palmered goes over the body, as a rib does.
   const isPalmered = said.palmered || (said.way === "forward" && isBehindBody(bench, w));
-  const over =
-    (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost) ? ribbed(bench) : undefined;
-  if (over && said.from === undefined && said.end === undefined && said.begin === undefined && said.there === undefined)
-    Object.assign(said, { begin: w.at, end: over });
+  const goesOver = (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost);
+  const isOpen =
+    goesOver &&
+    said.from === undefined &&
+    said.end === undefined &&
+    said.begin === undefined &&
+    said.there === undefined;
+  const over = isOpen ? ribbed(bench) : undefined;
+  if (over) Object.assign(said, { begin: w.at, end: over });
   const step = make(
     t,
     "wind",
@@ -250,6 +267,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     { name: told.part ?? component?.role ?? w.role, tiedIn: w },
   );
   if (step?.do !== "wind") return;
+  if (isOpen) bench.overBody.add(step.id);
   bench.hangs = frontOf(step.from, step.to);
   if (component) bench.release(component.role);
 }
