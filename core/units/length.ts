@@ -5,7 +5,7 @@ const inches = /^(?:inch(?:es)?|in|["”])$/i;
 const metric: Record<string, number> = { mm: 1, millimetre: 1, millimetres: 1, cm: 10, m: 1000 };
 
 /** The words and signs of a unit of length, for a pattern that reads one. */
-export const LENGTH_UNIT = '(?:mm|millimetres?|cm|inch(?:es)?|in\\b|")';
+export const LENGTH_UNIT = '(?:mm|millimetres?|cm|inch(?:es)?|in\\b(?!\\s+(?:front|total|all\\b|touching|turns))|")';
 
 /**
  * A length with its unit in millimetres.

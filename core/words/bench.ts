@@ -171,6 +171,11 @@ export class Bench {
       const material = dubbed && this.materialOf(dubbed);
       if (material) return { material, others: [], isNew: false };
     }
+    // “same dubbing”, where nothing has been dubbed: nobody can say which.
+    if (/^(?:the\s+)?same\s/.test(d.text.toLowerCase().trim())) {
+      const same = form === undefined ? undefined : this.lastOfForm(form);
+      return { material: same, others: [], isNew: false };
+    }
     const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
     const own = this.newMaterials.find((m) => m.name.toLowerCase() === d.text.trim().toLowerCase());
     if (own) return { material: own, others: [], isNew: false };
@@ -215,12 +220,15 @@ export class Bench {
     return says(this.component(waiting?.component)) ?? says(this.components.findLast((c) => says(c)));
   }
 
-  /** Mixed of several in equal parts, as long as nobody says in which. */
+  /** Mixed of several, in equal parts as long as nobody says in which. */
   private resolveBlend(d: Description, parts: Description[]): ReturnType<Bench["resolve"]> {
     const name = d.text.trim().toLowerCase();
     const own = this.newMaterials.find((m) => m.name.toLowerCase() === name);
     if (own) return { material: own, others: [], isNew: false };
-    const codes = parts.flatMap((p) => this.resolve(p).material?.code ?? []);
+    const shares = parts.flatMap((p): [string, number][] => {
+      const code = this.resolve(p).material?.code;
+      return code === undefined ? [] : [[code, p.share ?? 1]];
+    });
     const blend = described(
       d.text,
       { form: "blend" },
@@ -228,7 +236,7 @@ export class Bench {
     );
     const material: Material = {
       ...blend,
-      blend: { leastChargeMg: blend.blend?.leastChargeMg ?? 0, parts: Object.fromEntries(codes.map((c) => [c, 1])) },
+      blend: { leastChargeMg: blend.blend?.leastChargeMg ?? 0, parts: Object.fromEntries(shares) },
     };
     this.newMaterials.push(material);
     return { material, others: [], isNew: true };

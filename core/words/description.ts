@@ -19,6 +19,8 @@ export interface Description {
   isReference?: true;
   /** Of a blend: the descriptions of what it is mixed of. */
   parts?: Description[];
+  /** Of a part of a blend: how much of it, by parts or per cent. */
+  share?: number;
 }
 
 const nouns = nounSources.map(({ source, means }) => ({ reads: match(source), means }));
@@ -97,13 +99,18 @@ export function descriptionAt(
 ): Description | undefined {
   const named = index.nameAt(text, at);
   if (named) return { at, end: named.end, text: text.slice(at, named.end), exact: named.material };
+  // “two turns of the dubbed silk”: what is on it is told elsewhere.
+  if (dubbedSilk(text, at)) return undefined;
   const strip = stripOf(text, at, index);
   if (strip) return strip;
+  const shares = sharesOf(text, at, index);
+  if (shares) return shares;
   const phrase = nounPhrase(text, at, atHead);
   if (phrase) return blended(text, phrase, index);
   return implied ? impliedPhrase(text, at, implied) : undefined;
 }
 
+const dubbedSilk = match("dubbed\\s+(?:thread|silk)");
 const widthOfStrip = match("\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?");
 /** “3 mm strip of brown scud back”: so wide is the strip, which is no length of it. */
 function stripOf(text: string, at: number, index: CabinetIndex): Description | undefined {
@@ -111,6 +118,29 @@ function stripOf(text: string, at: number, index: CabinetIndex): Description | u
   const of = lead && descriptionAt(text, afterBlank(text, lead.end), index);
   if (!of || (of.exact?.form ?? of.means?.form) !== "stretch body") return undefined;
   return { ...of, at, text: of.exact ? of.text : text.slice(at, of.end) };
+}
+
+const shareRead = match("(\\d+)\\s*(?:%|per\\s?cent|parts?)\\s*(?:of\\s+)?");
+const andThen = /^\s*(?:,|\/|\+|&|and\b|to\b)?\s*(?:and\s+)?/;
+/** “60 % olive seal, 40 % orange seal”, “2 parts hare and 1 part rabbit”: a blend by its shares. */
+function sharesOf(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const parts: Description[] = [];
+  let [place, end] = [at, at];
+  for (;;) {
+    const share = shareRead(text, place);
+    if (!share) break;
+    const begin = afterBlank(text, share.end);
+    const named = index.nameAt(text, begin);
+    const part = named
+      ? { at: begin, end: named.end, text: text.slice(begin, named.end), exact: named.material }
+      : (nounPhrase(text, begin, false) ?? colourAlone(text, begin));
+    if (!part || !isDubbing(part)) break;
+    parts.push({ ...part, share: Number(share.value[0]) });
+    end = part.end;
+    place = end + (andThen.exec(text.slice(end))?.[0].length ?? 0);
+  }
+  if (parts.length < 2 || parts.some((p) => !p.share)) return undefined;
+  return { at, end, text: text.slice(at, end), means: { form: "dubbing" }, parts };
 }
 
 const mixedWith = match(
@@ -297,6 +327,8 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
       : Number(t.word.replace(",", ".")) <
           (/^\s*mm\s+(?:[\w-]+\s+)?(?:stick-?ons?|eyes)\b/.test(text.slice(t.end)) ? 20 : 9);
   if (/^0?\.\d+$/.test(t.word)) return true;
+  // “3.8 slotted tungsten bead”: a bead's size needs no unit.
+  if (/^\d[.,]\d$/.test(t.word) && !afterNoun) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone)/.test(text.slice(t.end));
   return false;
 }
 

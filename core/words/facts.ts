@@ -34,6 +34,22 @@ const byTheHook =
 const sizeAndKind =
   /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)/;
 
+/** All that a line about the hook alone may say. */
+const hookWords =
+  /^(?:#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|hook|hooks)$/;
+const aKind = /^(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
+/** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
+function isHookAlone(text: string): boolean {
+  const all = text.split(/[\s,.;()]+/).filter(Boolean);
+  return (
+    all.length >= 2 &&
+    all.length <= 8 &&
+    all.every((w) => hookWords.test(w)) &&
+    all.some((w) => aKind.test(w)) &&
+    all.some((w) => /^#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?$/.test(w))
+  );
+}
+
 /** “4xl streamer, size 6”, “double size 8”. */
 const kindAndSize =
   /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*(?:,\s*(?:\d+\s*deg(?:rees?)?|[\w\s-]*(?:wire|bend|eye|shank|barbless)))*\.?\s*$/;
@@ -43,7 +59,7 @@ function isHookTold(r: Reading, i: number): boolean {
   // “one and a half times the hook” measures by it.
   const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
   // “It's a size 10 wet.”
-  if (sizeAndKind.test(text) || kindAndSize.test(text)) return true;
+  if (sizeAndKind.test(text) || kindAndSize.test(text) || isHookAlone(text)) return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
   const [first = ""] = text.trim().split(/[\s,]+/, 1);
   if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
@@ -211,6 +227,8 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
   for (const m of text.slice(begin).matchAll(/[;.]\s+|,\s+|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
     const at = begin + m.index + m[0].length;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
+    // “grub 12, weight 10 turns of lead”: a part with its figures.
+    if (/^,/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at))) return at;
     if (!/^[;.]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
     if (head.isListed && head.role !== "hook") return at;
@@ -241,6 +259,7 @@ function readHookLine(r: Reading, i: number): void {
   line.about = undefined;
 }
 
+const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
 function readHookWords(r: Reading, i: number): void {

@@ -17,7 +17,8 @@ export interface LineHead {
 }
 
 const numbering = /^\s*(?:(?:step\s+)?\(?\d{1,2}[.)]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
-const lead = "(?:(?:and|then|next|now)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
+const lead =
+  "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
 /** “For the wing case tie in a strip”: the part comes first, and then what is done for it. */
 const forVerb = new RegExp(
   `^(?:(?:and|then|next|now)\\s+)?for\\s+(?:the|a|an|your|my)\\s+(${PARTS})\\s+(?=(?:i|we|you|tie|use|take|bind|wind|dub|add|catch|cut|put|set|lay|select)\\b)`,
@@ -55,7 +56,7 @@ const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
 const threadAlone =
-  /^\s*(?:(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+)\s*\.?\s*$/;
+  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+)\s*\.?\s*$/;
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
 
@@ -124,8 +125,8 @@ function bareHead(rest: string, counted: number, none: LineHead): LineHead {
   const m = bare.exec(rest);
   if (!m) return none;
   const word = m[1] ?? "";
-  // “coat body with resin” does it.
-  if (/^coat/.test(word)) return none;
+  // “coat body with resin”, “varnish head” does it.
+  if (/^(?:coat|varnish|cement|lacquer)/.test(word)) return none;
   // “wing case over” is not a wing.
   if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return none;
   const verb = verbAt(rest, 0);

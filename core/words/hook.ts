@@ -33,7 +33,7 @@ const lone =
   /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|heavy|light|long|short|barbless|standard)\b))/u;
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
 const ahead = /^\s*(?:hook\s*[:=-]?\s*)?(\d{1,2}\/0)(?=\s)/u;
-const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long)\b/u;
+const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
 const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
 
 const families: [RegExp, string][] = [

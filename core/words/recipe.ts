@@ -408,6 +408,9 @@ class RecipeReader implements Reading {
     const { told, bench } = t;
     if (isBackOfHair(told)) Object.assign(told, { role: "wing", part: "wing" });
     const role = told.role;
+    // “Legs: fibres picked out below”: they are what the body gives.
+    if (role === "legs" && /\b(?:picked|teased|brushed|pulled)\s+out\b/.test(t.text.slice(told.at, told.end)))
+      return this.pickOutLegs(t);
     if (role === "thread") return this.actListedThread(t);
     if (role === "head" && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))
       return this.actListedHead(t);
@@ -425,6 +428,11 @@ class RecipeReader implements Reading {
       return;
     }
     this.tieListed(t, object);
+  }
+
+  private pickOutLegs(t: Telling): void {
+    t.told.rest = [];
+    tellAct({ ...t, told: { ...t.told, kind: "act", role: undefined, said: { act: "pick out" } } });
   }
 
   /** A head of herl or chenille is wound of that, not of the thread. */
@@ -521,6 +529,10 @@ class RecipeReader implements Reading {
     if (told.kind === "lay") return tellTieIn(t);
     if (told.said.wraps !== undefined) return verbOf("hold")?.tell(t);
     if (told.said.act !== undefined) return tellAct(t);
+    // “Orange silk. From the eye to the point and back”: it is the thread that goes there.
+    const { from, end, begin } = told.said;
+    if (this.bench.thread && !this.bench.isBased && (from ?? (begin && end)))
+      return tellThread({ ...t, told: { ...told, role: "thread", kind: "wind" } });
   }
 
   private askMaterial(t: Telling, i: number): void {

@@ -356,11 +356,14 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
   told.kind = kindOfTold(told.verb, role, form, sentence);
 }
 const forRole = new RegExp(
-  `\\b(?:for|as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
+  `\\b(?:for|(?<!(?:length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
   "u",
 );
 /** “… for the wing”: the part that a clause comes to at its end. */
-const roleAhead = (sentence: string): Role | undefined => roleOfWord(forRole.exec(sentence)?.[1] ?? "");
+const roleAhead = (sentence: string): Role | undefined =>
+  roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? "");
+/** “ten fibres, tail, as long as the body”: the part alone, between commas. */
+const bareRole = new RegExp(`,\\s*(?:the\\s+)?(${PARTS})\\s*(?:,|$)`, "u");
 function endOfSentence(text: string, at: number, to: number): number {
   for (let i = at; i < to; i++) if (stopsHere(text, i) === "sentence") return i;
   return to;
@@ -558,6 +561,15 @@ function referenceAt(told: Told, text: string, at: number): Next | undefined {
 const isThreadAhead = (text: string, part: { end: number } & ({ value: string } | { word: string })): boolean =>
   /^(?:thread|silk)$/.test("word" in part ? part.word : part.value) && /^\s+[\p{L}\d]/u.test(text.slice(part.end));
 
+const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
+/** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
+function dubbedOf(text: string, at: number): Description | undefined {
+  const words = untilDubbed.exec(text.slice(at, at + 80))?.[1];
+  return words === undefined || /\b(?:and|with|the|of)\b/.test(words)
+    ? undefined
+    : { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
+}
+
 const colourOver = match("([a-z]+)\\s+over\\s+");
 /** “brown over white bucktail”: the upper of two that lie one on the other is of the same stuff. */
 function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
@@ -619,6 +631,7 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
   if (/\s/.test(text[place] ?? "")) place++;
   const found = descriptionAt(text, place, context.index);
   if (!found) return undefined;
+  if (isAfterStart(told, found)) return "another";
   const noun = found.text.toLowerCase().trim();
   // “olive marabou, one full plume”: how many of it, not another feather.
   if (told.description && !found.exact && onlyCounts.test(noun) && told.said.amount === undefined) {
@@ -638,6 +651,9 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
 /** “two mallard flank bunches”: so many bunches, not so many fibres. */
 const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 
+/** “Start at the bend, two rubber legs …”: what is tied in there is told by itself. */
+const isAfterStart = ({ verb }: Told, found: Description): boolean =>
+  verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
 const onlyCounts =
   /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
 const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
@@ -699,8 +715,9 @@ const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feat
 const ofThem = opt(words("of\\s+(?:them|these|those|it)|or\\s+so"));
 /** “hackle fibres, 9 of them”: a number that counts what was named before. */
 function bareCount(told: Told, text: string, at: number): Next | undefined {
-  if (told.kind !== "lay" || !told.description) return undefined;
+  if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
   const n = seq(countRead, ofThem)(text, at);
+  if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
   const { amount } = told.said;
   // “golden crest feather, 1” says once more how many.
   const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;
@@ -829,9 +846,12 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     return { told, end: upper.end };
   }
   const implied = (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined;
-  const found = asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role);
+  const found =
+    asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
+    (atHead ? dubbedOf(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
+  if (isAfterStart(told, found)) return "another";
   if (told.description) {
     if (/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) || /\bor\s+$/.test(text.slice(told.description.end, at))) {
       told.alternates.push(found);

@@ -12,7 +12,7 @@ const begins = words(
   "(?:starting|beginning|begun|started|start|begin|running|run|worked|working)\\s+(?:from|at)|from|(?:starting|started|beginning|begun|begin|start)(?=\\s+(?:just|\\d|a|an|one|two|half|behind|in\\s+front|over|above|right))",
 );
 const ends = words(
-  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stop|finish|end)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start|meet))*",
+  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stop|finish|end)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",
 );
 
 const shareOfShank: Reader<{ from: Place; to: Place }> = map(
@@ -52,7 +52,9 @@ const shareTaken: Reader<{ from: Place; to: Place }> = map(
   seq(
     opt(words("over|along|for|covering|taking\\s+up|occupying|about|roughly|the")),
     number,
-    words("of\\s+(?:the\\s+)?(?:hook\\s+)?shank(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))"),
+    words(
+      "of\\s+(?:the\\s+)?(?:(?:hook\\s+)?shank|hook(?!\\s+(?:shank|point|eye|bend|gape|length)))(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))",
+    ),
   ),
   ([, share]) =>
     share > 0.15 && share < 1

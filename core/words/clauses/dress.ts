@@ -5,6 +5,7 @@ import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
 import { everywhere, shareOfIt, theRest, where } from "./common";
+import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   ["(?:very\\s+|quite\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
@@ -68,6 +69,11 @@ export const dressClauses: Clause[] = [
     (s, [, t, noodle, , u]) => {
       Object.assign(s, { noodle, ...((t ?? u) && { thickness: t ?? u }) });
     },
+  ),
+  clause(
+    "a 7 cm rope",
+    seq(opt(words("an?")), absolute, opt(words("long")), words("rope")),
+    (s, [, mm]) => void (s.noodle = { mm }),
   ),
   clause(
     "40 mm of noodle",
@@ -220,6 +226,22 @@ export const dressClauses: Clause[] = [
       if (!(times >= 0.5 && times <= 4)) return false;
       s.ofBody = times;
     },
+  ),
+  clause("2 turns behind the wing and 1 in front", aroundRead, (s, { part }) => {
+    if (!part || s.from !== undefined || !("part" in part)) return false;
+    s.from = { ...part, end: "front", plus: { of: "eye", times: -1 } };
+    s.to = { ...part, end: "rear", plus: { of: "eye", times: 1 } };
+  }),
+  clause(
+    "on the thread",
+    words("(?:on(?:to)?|round|around)\\s+(?:the\\s+)?(?:(?:waxed|tying|working)\\s+)?(?:thread|silk)"),
+    () => undefined,
+  ),
+  clause("of the dubbed silk", words("(?:of\\s+)?(?:the\\s+)?dubbed\\s+(?:thread|silk)"), () => undefined),
+  clause(
+    "a rope",
+    words("(?:an?\\s+)?(?:dubbing\\s+)?(?:noodle|rope)(?!\\s+(?:of\\s+)?(?:about\\s+)?[\\d.])(?:\\s+of)?"),
+    () => undefined,
   ),
   clause(
     "in touching turns",

@@ -736,6 +736,15 @@ const howTied: Clause[] = [
   ),
 ];
 
+/** A direction alone, of what is pulled or laid over. */
+const wayAlone = clause(
+  "back",
+  match("(forwards?|back(?:wards)?(?!\\s+to\\s+back)|rearwards)(?=\\s*(?:[,.;]|$|(?:and|so|over|to|until|then)\\b))"),
+  (s, [w]) => {
+    if (s.way !== undefined) return false;
+    s.way = w?.startsWith("f") ? "forward" : "back";
+  },
+);
 const itsPiece: Clause[] = [
   clause("60 mm long", seq(absolute, words("long")), (s, [mm]) => {
     if (s.pieceMm !== undefined) return false;
@@ -785,6 +794,7 @@ export const layClauses: Clause[] = [
   where[1] as Clause,
   where[2] as Clause,
   ...everywhere,
+  wayAlone,
 ];
 function tiedFirst(): Clause {
   return everywhere[0] as Clause;

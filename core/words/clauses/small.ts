@@ -148,7 +148,7 @@ const actWords: [string, Act][] = [
   ["burnish(?:ed|es|ing)?|rub(?:bed)?(?:\\s+smooth)?", "burnish"],
   ["singe(?:d|s)?|burn(?:t|ed|s)?|melt(?:ed)?", "singe"],
   ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
-  ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?", "press"],
+  ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b)", "press"],
   [
     "strok(?:e|ed|es|ing)|fold(?:ed)?(?=\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)|sweep|preen(?:ed)?|pull(?:ed)?(?=\\s+(?:the\\s+)?(?:hackle|fibres|barbs|legs))",
     "stroke",

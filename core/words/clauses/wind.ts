@@ -65,7 +65,7 @@ const onItsSides = (first: string, second: string) =>
       words(first),
       opt(placeReached),
       opt(words("it|them|,")),
-      words("and"),
+      opt(words("and|then|plus")),
       number,
       opt(words("turns?")),
       words(second),
@@ -76,18 +76,15 @@ const onItsSides = (first: string, second: string) =>
   );
 const IN_FRONT = "(?:in\\s+front|ahead)(?:\\s+of)?";
 /** So many turns on either side of a part. */
-const around: Clause = clause(
-  "3 turns behind the wing and 2 in front of it",
-  oneOf(
-    map(onItsSides("behind", IN_FRONT), ({ one, two, part }) => ({ behind: one, front: two, part })),
-    map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
-  ),
-  (s, found) => {
-    if (!found.part) return false;
-    s.around = { behind: found.behind, front: found.front, part: found.part };
-    putRule(s, { turns: found.behind });
-  },
+export const aroundRead = oneOf(
+  map(onItsSides("behind", IN_FRONT), ({ one, two, part }) => ({ behind: one, front: two, part })),
+  map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
 );
+const around: Clause = clause("3 turns behind the wing and 2 in front of it", aroundRead, (s, found) => {
+  if (!found.part) return false;
+  s.around = { behind: found.behind, front: found.front, part: found.part };
+  putRule(s, { turns: found.behind });
+});
 const roundPost: Clause = clause(
   "round the post",
   words(
@@ -152,7 +149,9 @@ const saysNothing: Clause[] = [
   ),
   clause(
     "over both halves",
-    words("over\\s+(?:both\\s+halves|it\\s+all|everything|the\\s+lot|all\\s+of\\s+it)"),
+    words(
+      "(?:over|through|along)\\s+(?:both\\s+(?:halves|parts|sections)|it\\s+all|everything|the\\s+lot|all\\s+of\\s+it)|in\\s+(?:all|total)(?=\\s*(?:[,.;]|$))",
+    ),
     () => undefined,
   ),
   clause(
@@ -198,11 +197,16 @@ const howOften: Clause[] = [
   ),
   clause("x5", match("x\\s?(\\d{1,2})(?:\\s+turns?)?"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("5t", match("(\\d{1,2})t"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
+  clause(
+    "wound twice",
+    seq(words("(?:and\\s+)?(?:wound|wrapped|taken|turned)"), times, opt(words("round|around"))),
+    (s, [, c]) => setTurns(s, c, false),
+  ),
   clause("once round", seq(times, words("round|around")), (s, [c]) => setTurns(s, c, false)),
   clause(
     "slightly overlapping",
     words(
-      "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:ping|ped)?|slightly\\s+overlapp?(?:ing|ed)|(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap|each\\s+turn\\s+slightly\\s+over(?:lapping)?\\s+the\\s+last",
+      "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:ping|ped)?|slightly\\s+overlapp?(?:ing|ed)|overlapp?(?:ing|ed)\\s+(?:slightly|a\\s+little|a\\s+touch|just\\s+a\\s+little)|(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap|each\\s+turn\\s+slightly\\s+over(?:lapping)?\\s+the\\s+last",
     ),
     (s) => (s.rule?.turns === undefined ? putRule(s, { overlap: SLIGHT_OVERLAP }) : undefined),
   ),

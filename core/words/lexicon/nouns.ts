@@ -66,7 +66,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["chenilles?|vernille", { form: "chenille" }],
   [
-    "stripped\\s+(?:peacock\\s+)?(?:herls?|quills?|stems?|hackle\\s+(?:stems?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
+    "stripped\\s+(?:peacock\\s+)?(?:herls?|quills?|stems?|stalks?|hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
     {
       form: "herl",
       figures: { strand: { width: 0.45, thickness: 0.25, core: 0.25, lineDensity: 0.02 } },
@@ -97,7 +97,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["yarns?|wool(?!\\s+dubbing)|crewel|mohair(?!\\s+dubbing)", { form: "yarn", counted: "strands" }],
   [
-    "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?|cross-?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:rabbit|hide|fur|leather|squirrel)",
+    "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?|cross-?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
     {
       form: "yarn",
       figures: { strand: { width: 3, thickness: 1.5, core: 0.8, lineDensity: 1.2 } },
@@ -124,7 +124,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   ["jungle\\s+cock(?:\\s+(?:nails?|eyes?|feathers?|substitute))?", { form: "hackle", counted: "feathers" }],
@@ -155,7 +155,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["(?:dubbing\\s+)?blends?|mix(?:ture)?", { form: "dubbing" }],
   [
-    "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
+    "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|moleskin|angora(?:\\s+goat)?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
     { form: "dubbing" },
   ],
   [
@@ -199,6 +199,6 @@ export const modifiers = new Set(
     "polypropylene holographic metallic pearlescent opal uv tungsten brass glass plastic ceramic slotted faceted countersunk painted copper " +
     "weighted unweighted ready-made knotted rubber silicone synthetic acrylic latex stretch elastic foam tinsel flash crystal body tail wing flank shoulder breast rump back neck belly " +
     "centre center left right matched single double four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
-    "gauge"
+    "gauge fluo neon"
   ).split(/\s+/),
 );

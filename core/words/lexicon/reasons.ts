@@ -52,5 +52,6 @@ export function reasonAt(
       stop = m.index;
       break;
     }
-  return measures.test(text.slice(opened.end, stop)) ? undefined : stop;
+  const stretch = text.slice(opened.end, stop).replace(/\d+\s*(?:degrees|°)/g, "");
+  return measures.test(stretch) ? undefined : stop;
 }

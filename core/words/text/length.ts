@@ -21,7 +21,8 @@ const measureWords: [string, Measure][] = [
   ["flash", "flash"],
   ["underwing", "underwing"],
 ];
-const LENGTHS = "(?:'s)?(?:[- ]?(?:lengths?|widths?))?(?:\\s+of\\s+the\\s+hook)?";
+const LENGTHS =
+  "(?:'s)?(?:[- ]?(?:lengths?|widths?))?(?:\\s+of\\s+the\\s+hook)?(?:\\s+is\\s+(?:wide|long|deep|tall|high))?";
 const measure: Reader<Measure> = memo(
   oneOf(
     ...measureWords.map(([w, m]) =>
@@ -43,12 +44,18 @@ const factor: Reader<number> = oneOf(
   ),
 );
 const hedges = opt(
-  words("about|around|roughly|approximately|approx\\.?|some|nearly|almost|fully|barely|at\\s+least|a\\s+good"),
+  words(
+    "about|around|roughly|approximately|approx\\.?|some|nearly|almost|fully|barely|at\\s+least|a\\s+good|not\\s+quite|just\\s+(?:under|over)|a\\s+(?:bit|little|touch)\\s+(?:under|over)|slightly\\s+(?:under|over)",
+  ),
 );
 const between = oneOf(words("to|or|and"), words("-"));
 
 const ofMeasure: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
+    map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
+      of,
+      times: LONGER,
+    })),
     map(seq(factor, the, measure), ([times, , of]) => ({ of, times })),
     map(seq(factor, words("as\\s+(?:long|tall|wide)\\s+as"), the, measure), ([times, , , of]) => ({ of, times })),
     map(
@@ -61,10 +68,6 @@ const ofMeasure: Reader<PlainLength> = memo(
       ),
       ([[, way], , of]) => ({ of, times: way === "longer" || way === "more" ? LONGER : SHORTER }),
     ),
-    map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
-      of,
-      times: LONGER,
-    })),
     map(
       seq(
         words(

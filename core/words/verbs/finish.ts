@@ -55,9 +55,17 @@ export function tellFinish(t: Telling): void {
   const component = productOf(t);
   const said = withDeclared(t, component, told.said);
   const place = placeOf(t);
+  // “six turns of lead, locked with superglue”: glue in a line about something else, long before the head.
+  const isInner =
+    place === undefined &&
+    told.role !== "head" &&
+    bench.materialOf(component)?.liquid?.kind === "glue" &&
+    !isAfterKnot(bench.made) &&
+    isBesideAnother(t);
   const isHead =
-    told.role === "head" ||
-    (place === undefined && told.verb !== "glue" && !(said.drops !== undefined && !isAfterKnot(bench.made)));
+    !isInner &&
+    (told.role === "head" ||
+      (place === undefined && told.verb !== "glue" && !(said.drops !== undefined && !isAfterKnot(bench.made))));
   if (
     isHead &&
     (isAfterKnot(bench.made) ||
@@ -87,6 +95,12 @@ export function tellFinish(t: Telling): void {
   );
 }
 
+/** Whether the line has told of another part than the head before. */
+function isBesideAnother({ bench, line }: Telling): boolean {
+  const last = bench.made.findLast((m) => m.line === line.number);
+  const role = bench.component(last?.step.component)?.role;
+  return last !== undefined && role !== "head" && role !== "thread";
+}
 const isAfterKnot = (made: Telling["bench"]["made"]): boolean => made.some((m) => m.step.do === "whip");
 
 function lastPlace({ bench }: Telling): Place | undefined {

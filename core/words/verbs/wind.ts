@@ -161,6 +161,9 @@ function isThread(t: Telling, object: Meant): boolean {
 
 /** A winding of something that is tied in by the same clause. */
 export function windNew(t: Telling, object: Meant, said: Said): void {
+  // A hot spot that comes when the body is there is one behind the eye.
+  if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
+    Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
   if (said.around) return windAround(t, object, said, said.around);
   const front = isHackle(object.role) && said.palmered ? ribbed(t.bench) : undefined;
   const post = said.roundPost ? postAt(t.bench) : undefined;
@@ -173,6 +176,9 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
   if (object.role) t.bench.release(object.role);
 }
+
+const isPlaced = (s: Said): boolean =>
+  s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined;
 
 /** Turns behind a part and in front of it are two windings of one strand or feather. */
 function windAround(
@@ -358,6 +364,6 @@ function bodyBefore(bench: Bench): string | undefined {
 
 export const windVerb = verb(
   "wind",
-  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|the\\s+(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:,|\\.|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
+  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|the\\s+(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:,|\\.|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
   tellWind,
 );
