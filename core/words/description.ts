@@ -236,11 +236,17 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     }
   }
   if (end === begin) return undefined;
+  // “Head: small” says nothing of its thread.
+  if (implied === "thread" && !isOfThread(text.slice(begin, end))) return undefined;
   // “Head: small, clear varnish”: the colour is that of what it is coated with.
   if (implied === "thread" && /^\s*(?:head\s+)?(?:varnish|lacquer|cement|resin|glue|epoxy)\b/.test(text.slice(end)))
     return undefined;
   return { at: begin, end, text: `${text.slice(begin, end)} ${implied}`, means: { form: implied } };
 }
+
+const isOfThread = (words: string): boolean =>
+  /\d/.test(words) ||
+  words.split(/[\s,]+/).some((w) => isColour(w) || /^(?:fluo|fluorescent|waxed|nylon|silk)$/.test(w));
 
 /** “white gsp 100 denier”: on a thread’s label a word may stand that only its maker uses, before its size. */
 function isLabel(text: string, t: Token, implied: MaterialForm): boolean {
@@ -328,7 +334,8 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
           (/^\s*mm\s+(?:[\w-]+\s+)?(?:stick-?ons?|eyes)\b/.test(text.slice(t.end)) ? 20 : 9);
   if (/^0?\.\d+$/.test(t.word)) return true;
   // “3.8 slotted tungsten bead”: a bead's size needs no unit.
-  if (/^\d[.,]\d$/.test(t.word) && !afterNoun) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone)/.test(text.slice(t.end));
+  if (/^\d[.,]\d$/.test(t.word) && afterNoun) return form === "bead";
+  if (/^\d[.,]\d$/.test(t.word)) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone)/.test(text.slice(t.end));
   return false;
 }
 

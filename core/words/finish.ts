@@ -63,7 +63,8 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   // Wraps of the thread itself are its turns; weight is not held by wraps either.
   if (
     kind === "wind" &&
-    (role === "head" || role === "thread" || role === "weight") &&
+    (role === "head" || role === "thread" || role === "weight" || role === "hackle" || role === "collar") &&
+    (role !== "hackle" || said.tieIn === undefined) &&
     said.rule === undefined &&
     said.wraps !== undefined
   ) {

@@ -60,6 +60,7 @@ const threadAlone =
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
 
+const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:hook|shank|fly)))?)\s+with\s+/;
 const coatsBehind =
   /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
 
@@ -96,6 +97,15 @@ export function headOf(text: string): LineHead {
       isListed: true,
     };
   }
+  const weighted = weightedWith.exec(rest);
+  if (weighted)
+    return {
+      begin: counted + weighted[0].length,
+      role: "weight",
+      part: "weight",
+      named: [counted, counted + weighted[0].trimEnd().length],
+      isListed: true,
+    };
   const m = sign.exec(rest);
   if (m) {
     // “Cover: 2 coats of resin” covers the fly, not the thorax.

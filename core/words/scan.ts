@@ -349,7 +349,9 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
       ? undefined
       : found;
   const sentence = text.slice(at, endOfSentence(text, at, to));
-  const role = told.role ?? roleAhead(sentence);
+  // “Collar: two fibres each side as feelers, and a turn of partridge”: the first is another part than the line.
+  const other = told.role && forRole.exec(sentence.split(/[,;]/)[0] ?? "")?.[1];
+  const role = (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence);
   const form = ahead
     ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
     : context.formOf(role, undefined);
@@ -738,6 +740,11 @@ const coatsAhead = words(
 function looseAt(told: Told, text: string, at: number): number | undefined {
   const found = looseRead(text, at);
   if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
+  // “flared a little”: how, not how many.
+  if (/^an?\s+(?:bit|little|touch)$/.test(found.value[0] ?? "") && /^\s*(?:[,.;)]|$)/.test(text.slice(found.end))) {
+    told.kept.push({ at, end: found.end });
+    return found.end;
+  }
   // “some black dubbing”: of dubbing nothing is counted.
   if (told.kind === "dress" && /^some\b/.test(text.slice(at, found.end))) return skip(text, found.end);
   const words = text.slice(at, found.end).trim();
@@ -911,7 +918,9 @@ const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping"])
 const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>
   found?.means?.form === "dubbing" && role && ofHair.has(role) && !/dub|fur|blend|mix|wool|mask/.test(found.text)
     ? { ...found, means: { form: "hair" } }
-    : found;
+    : found?.means?.form === "wire" && role === "weight"
+      ? { ...found, means: { form: "weight wire" } }
+      : found;
 const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {
   "weight wire": "weight",
   flash: "flash",
@@ -927,6 +936,7 @@ const impliedBy: Partial<Record<Role, MaterialForm>> = {
   bead: "bead",
   hackle: "hackle",
   collar: "hackle",
+  flash: "flash",
 };
 
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;

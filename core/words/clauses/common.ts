@@ -18,7 +18,7 @@ const ends = words(
 const shareOfShank: Reader<{ from: Place; to: Place }> = map(
   seq(
     the,
-    match("(rear|back|hind|front|fore|forward|first|last)"),
+    match("(rear|back|hind|front|fore|forward|first|last|middle|mid|centre|center)"),
     oneOf(
       map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
       map(match("(third|quarter)"), ([w]) => (w === "third" ? 1 / 3 : 1 / 4)),
@@ -29,6 +29,11 @@ const shareOfShank: Reader<{ from: Place; to: Place }> = map(
   ),
   ([, [end], share, , of]) => {
     if (share > 1) return undefined;
+    if (end === "middle" || end === "mid" || end === "centre" || end === "center")
+      return {
+        from: { fraction: Number(((1 - share) / 2).toPrecision(12)) },
+        to: { fraction: Number(((1 + share) / 2).toPrecision(12)) },
+      };
     // What is wound has its first third at the bend, where it begins; the shank has its own behind the eye.
     const isOfShank = of !== undefined && of[0] !== "body";
     const isFront = isOfShank ? end === "first" : end === "last";

@@ -14,7 +14,7 @@ const thickness: [string, NoodleThickness][] = [
 ];
 const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [
-  ["slim(?:\\s+taper(?:ed)?)?", "slim"],
+  ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
     "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?|(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?|(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)|(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
     "tapered",
@@ -79,6 +79,11 @@ export const dressClauses: Clause[] = [
     "40 mm of noodle",
     seq(length, words("of\\s+(?:dubbing\\s+)?noodle")),
     (s, [noodle]) => void (s.noodle = noodle),
+  ),
+  clause(
+    "a thin layer of",
+    seq(opt(words("an?")), howThick, words("(?:layer|coating|covering|veil|skin|film)(?:\\s+of)?")),
+    (s, [, t]) => void (s.thickness ??= t),
   ),
   clause("a thin noodle", seq(opt(words("an?")), howThick, NOODLE), (s, [, t]) => void (s.thickness = t)),
   clause(
@@ -263,7 +268,11 @@ export const dressClauses: Clause[] = [
   }),
   clause(
     "40 mm of it",
-    seq(opt(words("about|roughly|some")), absolute, words("of(?:\\s+it)?(?!\\s+(?:the|an?)\\b)")),
+    seq(
+      opt(words("about|roughly|some")),
+      absolute,
+      words("of(?:\\s+it)?(?!\\s+(?:the|an?)\\b)|on\\s+(?:the\\s+)?(?:waxed\\s+)?(?:thread|silk)"),
+    ),
     (s, [, mm]) => {
       if (s.loop || s.noodle !== undefined || mm < SHORTEST_NOODLE) return false;
       s.noodle = { mm };

@@ -82,7 +82,7 @@ const byNumber: Clause[] = [
     seq(
       opt(count),
       words(
-        "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?)\\s+(?:of|from)",
+        "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?|sections?|segments?)\\s+(?:of|from)",
       ),
     ),
     (s, [c]) => {
@@ -253,6 +253,18 @@ const bySize: Clause[] = [
     ),
     (s, [, , , , slipWidth]) => {
       s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "as wide as the gape",
+    seq(
+      words("(?:each\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"),
+      opt(words("the")),
+      match("(?:hook\\s+)?(gape|gap|eye)(?:\\s+is\\s+wide)?"),
+    ),
+    (s, [, , [m]]) => {
+      if (s.amount && !("slipWidth" in s.amount)) return false;
+      s.amount = { slipWidth: { of: m === "eye" ? "eye" : "gape", times: 1 } };
     },
   ),
   clause(
@@ -497,6 +509,10 @@ const sides: Clause[] = [
       return Object.values(s.round).every((n) => n > 0);
     },
   ),
+  clause("top and bottom", words("(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)"), (s) => {
+    s.round = { top: 1, underside: 1 };
+    s.bunches ??= 2;
+  }),
   clause(
     "one on each side",
     seq(
@@ -604,8 +620,10 @@ const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 const howTied: Clause[] = [
   clause(
     "pulled over the thorax",
-    words("(?:pulled|folded|drawn|brought)\\s+over\\s+(?:the\\s+)?(?:whole\\s+)?(?:thorax|body|abdomen|legs)"),
-    () => undefined,
+    words(
+      "(?:pulled|folded|drawn|brought|laid)\\s+(?:flat\\s+)?over\\s+(?:the\\s+)?(?:whole\\s+)?(?:thorax|body|abdomen|legs)",
+    ),
+    (s) => void (s.attitude ??= "over"),
   ),
   clause(
     "butts bound down to the weight",
@@ -771,6 +789,13 @@ const itsPiece: Clause[] = [
 /** Lengths that say themselves to be one are tried before places, the bare ones after them. */
 const FIRST = howLong.findIndex((c) => c.example === "to the point") + 1;
 
+/** “tail, the length of the shank”: of what is laid that is how long it is, not where. */
+const lengthOfShank: Clause = clause(
+  "the length of the shank",
+  words("(?:the\\s+)?(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank"),
+  (s) => shown(s, { of: "shank", times: 1 }),
+);
+
 /** What can be said of a part that is laid, in the order in which it is tried: the longer forms first. */
 export const layClauses: Clause[] = [
   clause(
@@ -787,6 +812,7 @@ export const layClauses: Clause[] = [
   ...byFeather,
   ...sides,
   ...howTied,
+  lengthOfShank,
   where[0] as Clause,
   ...howLong.slice(0, FIRST),
   atSaid,

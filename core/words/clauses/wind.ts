@@ -270,7 +270,7 @@ const setTurns = (
 
 const side = map(
   match(
-    "(hollow|dull|concave|inner|under|shiny|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|(?:to(?:wards?)?\\s+)?(?:the\\s+(?:eye|tier|front)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
+    "(hollow|dull|concave|inner|under|shiny|glossy|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|(?:to(?:wards?)?\\s+)?(?:the\\s+(?:eye|tier|front)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
   ),
   ([which, where]) => {
     const w = where ?? "";
@@ -534,9 +534,11 @@ const whatItTakes: Clause[] = [
 /** Turns of a thread that is wound itself are turns, not wraps that hold. */
 const wrapsOnly = clause(
   "5 wraps",
-  map(seq(opt(words("with|by")), count, opt(words("tight|firm|soft|thread|securing")), words("wraps?")), ([, c]) => c),
-  (s, c) => {
+  seq(opt(words("with|by")), count, opt(words("tight|firm|soft|thread|securing")), words("wraps?")),
+  (s, [by, c, how]) => {
     if (!Number.isInteger(c.n) || c.n < 1) return false;
+    // “hackle: black, palmered, 6 wraps”: bare wraps of what is wound are its turns.
+    if (by === undefined && how === undefined && s.palmered && s.rule === undefined) return setTurns(s, c, false);
     s.wraps = c.n;
   },
 );

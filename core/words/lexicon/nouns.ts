@@ -39,7 +39,7 @@ const nouns: [string, NounForm][] = [
     { form: "eyes" },
   ],
   [
-    "(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)|beads?|(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?|cone-?heads?|bead-?heads?",
+    "\\d[\\d.]*\\s*mm\\s+(?:[\\w-]+\\s+){0,2}tungsten(?!\\s+(?:\\w+\\s+){0,2}(?:beads?|cones?|eyes?|wire|dumb))|(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)|beads?|(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?|cone-?heads?|bead-?heads?",
     { form: "bead" },
   ],
   [

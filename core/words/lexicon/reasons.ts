@@ -6,7 +6,7 @@ const opens = match(
   [
     "so(?:\\s+that)?(?=\\s+(?:the|it|they|its|their|there|you|your|that|everything|nothing|we|i|this|these|a|an|as)\\b)",
     "(?:in\\s+order\\s+|just\\s+|only\\s+)?to\\s+(?:keep|stop|prevent|avoid|help|hold|protect|secure|lock|let|allow|hide|strengthen|reinforce|save|ensure|imitate|suggest|stay|toughen|anchor|lift|support|prop|balance|ride|sink|float)(?=\\s)",
-    "(?:because|since|as|although|though)\\s+(?:it|this|they|these|that|the\\s+\\w+|you|i|we|\\w+)\\s+(?:will|would|is|are|can|tends?|may|might|has|have|gets?|does|do|likes?|needs?|want|never|always|slips?|rolls?|breaks?|rots?)",
+    "because(?=\\s)|(?:since|as|although|though)\\s+(?:it|this|they|these|that|the\\s+\\w+|you|i|we|\\w+)\\s+(?:will|would|is|are|can|tends?|may|might|has|have|gets?|does|do|likes?|needs?|want|never|always|slips?|rolls?|breaks?|rots?)",
     "(?:which|this|that|it)\\s+(?:will|helps?|gives?|stops?|prevents?|lets?|adds?|protects?|allows?|looks?|represents?|imitates?|suggests?|keeps|makes(?=\\s+(?:it|them|the\\s+\\w+)\\s))",
     "(?:and\\s+)?(?:mak(?:e|ing)\\s+sure|be(?:ing)?\\s+(?:careful|sure)|careful|tak(?:e|ing)\\s+(?:good\\s+)?care|watch(?:ing)?|mind(?:ing)?|try(?:ing)?\\s+(?:not\\s+)?to|remember(?:ing)?)(?=\\s)",
     "(?:and\\s+|then\\s+)*check(?:ing)?(?=\\s+(?:that|it|they|the|them|for|on|if|whether)\\b|\\s*$)",
@@ -26,6 +26,7 @@ const measures = new RegExp(
   `\\d|\\b(?:${NUMBER_WORD}|half|halfway|twice|double|thirds?|quarters?|turns?|wraps?|coats?|layers?|drops?|reach(?:es|ing)?|longer|shorter|lengths?|level|even\\s+with|equal|past|beyond|as\\s+far\\s+as|mm|cm|inch(?:es)?|wide|thick(?:er)?|thinner|fuller|barely|just)\\b`,
   "u",
 );
+const isBecause = /^because/;
 const ends = /[,;:.()!?](?=\s|$)|\s-\s/g;
 
 /**
@@ -52,6 +53,8 @@ export function reasonAt(
       stop = m.index;
       break;
     }
+  // Whatever stands behind “because” is why, also where it counts.
+  if (isBecause.test(text.slice(at, opened.end))) return stop;
   const stretch = text.slice(opened.end, stop).replace(/\d+\s*(?:degrees|°)/g, "");
   return measures.test(stretch) ? undefined : stop;
 }

@@ -50,13 +50,25 @@ const hedges = opt(
 );
 const between = oneOf(words("to|or|and"), words("-"));
 
+const ofHook = new Set<Measure>(["shank", "gape", "eye", "hook"]);
+/** “two hackles” are two feathers; “twice the hackle”, “half the tail”, “2 gapes” are lengths. */
+const timesMeasure: Reader<PlainLength> = (text, at) => {
+  const found = seq(factor, the, measure)(text, at);
+  if (!found) return undefined;
+  const [times, , of] = found.value;
+  const isCount =
+    !ofHook.has(of) &&
+    Number.isInteger(times) &&
+    !/twice|double|times|\bx\b|[*]|lengths?|\bthe\b|\bits\b/.test(text.slice(at, found.end));
+  return isCount ? undefined : { value: { of, times }, end: found.end };
+};
 const ofMeasure: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
     map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
       of,
       times: LONGER,
     })),
-    map(seq(factor, the, measure), ([times, , of]) => ({ of, times })),
+    timesMeasure,
     map(seq(factor, words("as\\s+(?:long|tall|wide)\\s+as"), the, measure), ([times, , , of]) => ({ of, times })),
     map(
       seq(
@@ -131,7 +143,7 @@ const behind = words("behind|over");
 const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
-  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?!\\s+of\\b)(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
 const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
 /** “past the bend by the width of the gape”: further by a measure of the hook. */
 const pastBy: Reader<PlainLength> = map(

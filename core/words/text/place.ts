@@ -101,6 +101,7 @@ const landmarkWords: [string, HookPlace][] = [
     { eyeLengths: 0.5 },
   ],
 
+  ["(?<=\\b(?:at|near)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end))", { eyeLengths: 1 }],
   ["(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
   [
     "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)|mid-?\\s?shank|mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?|cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)|half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?|middle",

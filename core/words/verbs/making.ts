@@ -125,7 +125,9 @@ function roleFrom(
 ): Role | undefined {
   const own =
     code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
-  if (own) return own.role;
+  // “two hackles with barbs of 1.5 gapes”: not what a tail was taken from before.
+  const isOwn = own && !(form === "hackle" && said.barb && !barbed.has(own.role));
+  if (own && isOwn) return own.role;
   if (form === undefined) return undefined;
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;
   const isRear = place !== undefined && alongShank(place) > 0.85;
@@ -265,7 +267,8 @@ function askHowFull(said: Said, kind: Kind, { told, line }: Telling, where: [num
 }
 
 /** What is usually wound or dubbed where nobody says how much; told as supplied. */
-function usualAmounts(said: Said, kind: Kind, { role, form }: Meant, { line, bench }: Telling): void {
+function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, { line, bench }: Telling): void {
+  const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(bench.materialOf(component)?.name ?? "");
   const first = said.onSizes?.[0];
   if (kind === "wind" && said.rule === undefined && first) said.rule = { turns: first.count };
   if (kind === "wind" && said.rule === undefined && said.fill === undefined) {
@@ -296,7 +299,7 @@ function usualAmounts(said: Said, kind: Kind, { role, form }: Meant, { line, ben
     said.drops = said.coats ?? 1;
   }
   if (kind === "glue" && said.drops === undefined) said.drops = 1;
-  if (kind === "lay" && said.amount === undefined && form !== undefined && oneOfIt.has(form)) {
+  if (kind === "lay" && said.amount === undefined && form !== undefined && (isYarn || oneOfIt.has(form))) {
     said.amount =
       form === "hackle" ? { feathers: 1 } : form === "extended body" ? { pieces: 1 } : { strands: 1, folded: false };
     line.assumed.push(form === "hackle" ? "1 feather" : form === "extended body" ? "1 piece" : "1 strand");

@@ -24,9 +24,18 @@ export function tellTieIn(t: Telling): void {
   if (told.kind === "glue") return tellFinish(t);
   if (saysWhere(t)) return;
   const object = withPart(t, objectOf);
-  if (!object.component && !object.role) return tiesTheSame(t) ? undefined : askPart(t);
+  if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
+}
+
+/** “Tie in behind the eye and run the silk to the bend”: before anything is on the hook, it is the thread. */
+function startsThread({ told, bench }: Telling): boolean {
+  const at = told.said.tieIn?.at ?? told.said.there ?? told.said.begin;
+  if (!at || told.description || told.refers || bench.isBased || bench.made.some((m) => m.step.do !== "seat"))
+    return false;
+  bench.hangs = at;
+  return true;
 }
 
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
@@ -37,7 +46,10 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
-  const isWing = form === "quill" || isPaired || (said.amount !== undefined && "slipWidth" in said.amount);
+  const isWing =
+    form === "quill" ||
+    isPaired ||
+    (form !== "stretch body" && said.amount !== undefined && "slipWidth" in said.amount);
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
 }
 
