@@ -4,6 +4,7 @@ import { descriptionAt } from "./description";
 import { PARTS } from "./lexicon/parts";
 import type { MaterialForm } from "../materials";
 import type { CabinetIndex } from "./cabinet";
+import { isStop } from "./lexicon/stops";
 import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
@@ -36,7 +37,7 @@ const sizeAndKind =
 
 /** All that a line about the hook alone may say. */
 const hookWords =
-  /^(?:#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|hook|hooks)$/;
+  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?)$/;
 const aKind = /^(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
 function isHookAlone(text: string): boolean {
@@ -93,6 +94,14 @@ function readHookWithin(r: Reading, i: number): void {
   r.plain[i] = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
 }
 
+/** Whether words say nothing but what a hook is like: every other word of such a line is asked about, none is lost. */
+function isOfHook(r: Reading, words: string): boolean {
+  const names = new Set([...r.context.hooks].flatMap((h) => `${h.id} ${h.name}`.toLowerCase().split(/[^a-z0-9]+/)));
+  return [...words.matchAll(/[\p{L}\d#/](?:[\p{L}\d#/.'-]*[\p{L}\d])?/gu)].every(
+    ([w], n, all) => hookWords.test(w) || names.has(w) || isStop(words, all[n]?.index ?? 0),
+  );
+}
+
 /** What a line about the hook names beside it is not the hook's, and is not lost. */
 function askBesideHook(r: Reading, i: number): void {
   const text = r.plain[i] ?? "";
@@ -103,7 +112,8 @@ function askBesideHook(r: Reading, i: number): void {
     if (/\bhooks?\b|^(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless)\b/i.test(words)) continue;
     const found = descriptionAt(text, at, r.scanContext.index, false);
     const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
-    if (!isPart && (found?.means ?? found?.exact) === undefined) continue;
+    const isThing = isPart || (found?.means ?? found?.exact) !== undefined;
+    if (!isThing && isOfHook(r, text.slice(at, end))) continue;
     lineOf(r, i).asks.push({
       at: [at, end],
       sentence: `“${words}” is not the hook. Give it a line of its own.`,
@@ -228,6 +238,8 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
     const at = begin + m.index + m[0].length;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.
+    const verb = /\d/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
+    if (verb && doneAtOnce.has(verb)) return at;
     if (/^,/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at))) return at;
     if (!/^[;.]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
@@ -259,6 +271,8 @@ function readHookLine(r: Reading, i: number): void {
   line.about = undefined;
 }
 
+/** “… sizes 8 and 10, and slide on a bead”: what is done in the same breath is a step. */
+const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "dub"]);
 const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 

@@ -1,4 +1,5 @@
 import type { Role } from "../recipe";
+import { isColour } from "../materials";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { verbAt } from "./verbs";
 
@@ -52,6 +53,8 @@ const shorthand: Record<string, string> = {
 const hookAhead =
   /^(?:#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:[\w-]+\s+){0,2}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|[1-6]x[ls]?)\b|(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b[^,;]*\d)/;
 const threadAhead = /^(?:[a-z]+\s+){0,3}(?:\d{2,3}(?:\s*d(?:en(?:ier)?)?)?|\d{1,2}\/0)\s*$/;
+/** “th orange 50d”. */
+const bareThread = /^th\s(?:[a-z]+\s+){0,3}\d{2,3}\s*d(?:en)?\.?\s*$/;
 const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
@@ -61,6 +64,8 @@ const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
 
 const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:hook|shank|fly)))?)\s+with\s+/;
+/** “Red throat, a pinch of wool”: the colour stays to be read with what it is of. */
+const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*[,:]\s/;
 const coatsBehind =
   /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
 
@@ -71,6 +76,8 @@ export function headOf(text: string): LineHead {
   const none: LineHead = { begin: counted, isListed: false };
   if (threadAlone.test(rest)) return { begin: counted, role: "thread", part: "thread", isListed: true };
   if (hookAlone.test(rest)) return { begin: counted, role: "hook", part: "hook", isListed: true };
+  if (bareThread.test(rest))
+    return { begin: counted + 3, role: "thread", part: "thread", named: [counted, counted + 2], isListed: true };
   const short = shorthandSign.exec(rest);
   // “th: olive 70” has a denier: it is the thread, no thorax.
   const behind = rest.slice(short?.[0].length ?? 0);
@@ -106,6 +113,9 @@ export function headOf(text: string): LineHead {
       named: [counted, counted + weighted[0].trimEnd().length],
       isListed: true,
     };
+  const coloured = colouredPart.exec(rest);
+  if (coloured && isColour(coloured[1] ?? ""))
+    return { begin: counted, role: roleOfWord(coloured[2] ?? ""), part: coloured[2], isListed: true };
   const m = sign.exec(rest);
   if (m) {
     // “Cover: 2 coats of resin” covers the fly, not the thorax.

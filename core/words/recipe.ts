@@ -585,16 +585,17 @@ class RecipeReader implements Reading {
     const known = numberOfLoose(s.words, numberWords);
     const typed = text.slice(s.at, s.end);
     const isClump = /pinch|wisp|tuft|bunch|clump|bundle|amount|sprig/.test(s.words) && s.noun === "";
-    const answers = isClump
-      ? ["1 mm", "1.5 mm", "2 mm"].map((mm) => ({ label: `${mm} thick when squeezed`, text: `${typed} (${mm})` }))
-      : t.kind !== "lay" && t.kind !== "wind" && t.kind !== "whip"
-        ? // Of dubbing and glue nothing is counted.
-          [{ label: "Keep it as an instruction", text: `[${typed}]` }]
-        : [...new Set([known, ...(t.kind === "wind" ? [2, 3, 4] : [4, 6, 8])])].flatMap((n) =>
-            n === undefined
-              ? []
-              : [{ label: `${n}${n === known ? ", as usual with you" : ""}`, text: `${typed} (${n})` }],
-          );
+    const answers =
+      isClump && t.kind === "lay"
+        ? ["1 mm", "1.5 mm", "2 mm"].map((mm) => ({ label: `${mm} thick when squeezed`, text: `${typed} (${mm})` }))
+        : isClump || (t.kind !== "lay" && t.kind !== "wind" && t.kind !== "whip")
+          ? // Of dubbing and glue nothing is counted.
+            [{ label: "Keep it as an instruction", text: `[${typed}]` }]
+          : [...new Set([known, ...(t.kind === "wind" ? [2, 3, 4] : [4, 6, 8])])].flatMap((n) =>
+              n === undefined
+                ? []
+                : [{ label: `${n}${n === known ? ", as usual with you" : ""}`, text: `${typed} (${n})` }],
+            );
     return { at: [s.at, s.end], sentence: looseSentence(s, numberWords), answers };
   }
 
