@@ -234,7 +234,7 @@ function isBesideHook(text: string, at: number, index: CabinetIndex): boolean {
 const countsTurns = /^(?:\d{1,2}|[a-z]+)\s+(?:turns?|wraps?|strands?|fibres?)\s+of\b/;
 /** “Hook: dry 14; thread: black; tail: …”: where the list in one line goes on behind the hook. */
 function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
-  for (const m of text.slice(begin).matchAll(/[;.]\s+|,\s+|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
+  for (const m of text.slice(begin).matchAll(/[;.]\s+|,\s+(?:and\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
     const at = begin + m.index + m[0].length;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.
