@@ -184,7 +184,10 @@ export class Bench {
       .find((m) => m !== undefined && m.form === form && sameWords(`${m.name} ${m.form}`, d.text));
     if (here) return { material: here, others: [], isNew: false };
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
-    const alone = form !== undefined && isNounAlone.test(d.text.trim()) ? this.lastOfForm(form) : undefined;
+    const alone =
+      form !== undefined && isNounAlone.test(d.text.trim())
+        ? (this.namedWith(d.text.trim()) ?? this.lastOfForm(form))
+        : undefined;
     if (alone) return { material: alone, others: [], isNew: false };
     const found = this.index.find(d.text, used, form);
     const [first, ...others] = found;

@@ -9,7 +9,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|put|place|fix|secure|set|with|for)\s+(?:an?|the|your)\s+(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*mm)|(?:(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -60,7 +60,12 @@ function isHookTold(r: Reading, i: number): boolean {
   // “one and a half times the hook” measures by it.
   const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
   // “It's a size 10 wet.”
-  if (sizeAndKind.test(text) || kindAndSize.test(text) || isHookAlone(text)) return true;
+  if (
+    sizeAndKind.test(text) ||
+    kindAndSize.test(text) ||
+    [text, ...text.split(/,|\swith\s/).slice(0, 1)].some(isHookAlone)
+  )
+    return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
   const [first = ""] = text.trim().split(/[\s,]+/, 1);
   if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
@@ -234,7 +239,9 @@ function isBesideHook(text: string, at: number, index: CabinetIndex): boolean {
 const countsTurns = /^(?:\d{1,2}|[a-z]+)\s+(?:turns?|wraps?|strands?|fibres?)\s+of\b/;
 /** “Hook: dry 14; thread: black; tail: …”: where the list in one line goes on behind the hook. */
 function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
-  for (const m of text.slice(begin).matchAll(/[;.]\s+|,\s+(?:and\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
+  for (const m of text
+    .slice(begin)
+    .matchAll(/[;.]\s+|,\s+(?:and\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
     const at = begin + m.index + m[0].length;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.

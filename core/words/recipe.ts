@@ -1,4 +1,4 @@
-import type { Material } from "../materials";
+import { isColour, type Material } from "../materials";
 import type { Component, RecipeStep } from "../recipe";
 import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
 import { numberOfLoose, looseSentence } from "./read";
@@ -82,12 +82,19 @@ const FEWEST_LISTED = 4;
 const listMarks = /(?<=\s)(?:\/\/|\|\|?)(?=\s)/g;
 /** “hook 14 wet, thread black, tail 6 fibres, body fur”: between commas a list goes on as it does behind semicolons. */
 function asList(told: string): string {
+  const parts = told.split(/\s\/\s/);
+  const isSlashed = parts.filter((p) => namesPart.test(p.trimStart())).length + 1 >= FEWEST_LISTED;
+  if (isSlashed) return asList(parts.join(" ; "));
   const line = told.replace(listMarks, (m) => ";".padEnd(m.length)).replace(coloured, (m) => " ".repeat(m.length));
   const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
   if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
   const at = new Set(commas.map((m) => m.index));
   return [...line].map((c, i) => (at.has(i) ? ";" : c)).join("");
 }
+
+/** “hook wet 12; brown thread; rib …; body …”: a list in one line, whatever it begins with. */
+const isListInOne = (text: string): boolean =>
+  text.split(";").filter((s) => namesPart.test(s.trimStart())).length + 1 >= FEWEST_LISTED;
 
 class RecipeReader implements Reading {
   readonly bench: Bench;
@@ -197,7 +204,7 @@ class RecipeReader implements Reading {
     const line = this.line(i);
     return {
       number: i,
-      isListed: this.heads[i]?.isListed === true,
+      isListed: this.heads[i]?.isListed === true || isListInOne(this.plain[i] ?? ""),
       assumed: line.assumed,
       asks: line.asks,
       notes: line.notes,
@@ -417,7 +424,8 @@ class RecipeReader implements Reading {
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
-    const object = objectOf(t);
+    const named = this.flashByColour(t, i);
+    const object = objectOf(named);
     if (!object.component) return this.askMaterial(t, i);
     const isDeclared = role !== undefined && this.isToldLater(i, role);
     // A list that says where it is tied in has tied it in; what follows later takes it up.
@@ -536,6 +544,17 @@ class RecipeReader implements Reading {
     const { from, end, begin } = told.said;
     if (this.bench.thread && !this.bench.isBased && (from ?? (begin && end)))
       return tellThread({ ...t, told: { ...told, role: "thread", kind: "wind" } });
+  }
+
+  /** “Flash: 10 strands, silver”: what a flash is of needs no word but its colour. */
+  private flashByColour(t: Telling, i: number): Telling {
+    const [rest] = t.told.rest;
+    const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
+    const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w));
+    if (t.told.role !== "flash" || t.told.description || !rest || !isColours) return t;
+    t.told.rest = t.told.rest.slice(1);
+    t.told.understood.push(rest);
+    return { ...t, told: { ...t.told, description: { ...rest, text: `${words} flash`, means: { form: "flash" } } } };
   }
 
   private askMaterial(t: Telling, i: number): void {

@@ -320,7 +320,7 @@ function verbLead(text: string, from: number, to: number): { id: VerbId; at: num
 }
 const placeAhead = seq(
   words(
-    "(?:just\\s+|right\\s+|now\\s+|then\\s+|and\\s+)*(?:at|near|by|on|in|over|behind|above|opposite|starting\\s+at)(?=\\s)",
+    "(?:just\\s+|right\\s+|now\\s+|then\\s+|and\\s+)*(?:at|near|by|on|in|over|behind|above|opposite|from|starting\\s+(?:at|from))(?=\\s)",
   ),
   placeReached,
 );
@@ -371,6 +371,16 @@ function endOfSentence(text: string, at: number, to: number): number {
   return to;
 }
 
+const nextClause = /,\s+(?:and\s+|then\s+)*|\s(?:and|then)\s+/g;
+/** Up to where another thing is done: what is told there is no matter of this verb. */
+function endOfClause(text: string, from: number, to: number): number {
+  for (const m of text.slice(from, to).matchAll(nextClause)) {
+    const at = from + m.index + m[0].length;
+    if (verbGoingOnAt(text, at) && !manner(text, at)) return from + m.index;
+  }
+  return to;
+}
+
 /** The first description of a material before the sentence ends. */
 function lookAhead(
   text: string,
@@ -379,7 +389,7 @@ function lookAhead(
   index: CabinetIndex,
   role: Role | undefined,
 ): Description | undefined {
-  const end = Math.min(endOfSentence(text, from, to), from + 240);
+  const end = Math.min(endOfClause(text, from, endOfSentence(text, from, to)), from + 240);
   const word = /[\p{L}\p{N}.#]+/uy;
   const atHead = role !== undefined;
   let first = true;
@@ -811,6 +821,7 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   const as = asPart(text, at);
   const found = as ? { word: as.value, end: as.end } : plainPart(text, at);
   if (!found) return undefined;
+  if (!as && endsAnother(told, text, at, found.end)) return "another";
   const role = roleOfWord(found.word);
   if (role === undefined) return undefined;
   // A part that is named besides the one that the line is about only says where or for what.
@@ -830,6 +841,12 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   }
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
+}
+/** “black thread, pearl rib, floss body”: a part at the end of words of its own, behind a comma, is another. */
+function endsAnother(told: Told, text: string, at: number, end: number): boolean {
+  if (!told.description || told.role !== undefined || !/^\s*(?:[,;.]|$)/.test(text.slice(end))) return false;
+  const own = /,\s*([\p{L}\s-]+)$/u.exec(text.slice(told.description.end, at));
+  return own !== null && told.rest.some((r) => r.at >= at - (own[1]?.length ?? 0));
 }
 function plainPart(text: string, at: number): { word: string; end: number } | undefined {
   const m = partRead(text, at);
@@ -859,6 +876,16 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
+  // “pearl rib, black floss body”: what is followed by a part of its own is not the rib's.
+  if (
+    !told.description &&
+    !atHead &&
+    !told.isInherited &&
+    told.role !== undefined &&
+    /,\s*$/.test(text.slice(0, at)) &&
+    partRead(text, skip(text, found.end))
+  )
+    return "another";
   if (told.description) {
     if (/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) || /\bor\s+$/.test(text.slice(told.description.end, at))) {
       told.alternates.push(found);
@@ -914,9 +941,12 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   return { told, end: found.end };
 }
 /** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
-const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping"]);
+const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping", "wing case"]);
 const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>
-  found?.means?.form === "dubbing" && role && ofHair.has(role) && !/dub|fur|blend|mix|wool|mask/.test(found.text)
+  found?.means?.form === "dubbing" &&
+  role &&
+  ofHair.has(role) &&
+  !/dub|(?<!(?:craft|fake|fun)\s)fur|blend|mix|wool|mask/.test(found.text)
     ? { ...found, means: { form: "hair" } }
     : found?.means?.form === "wire" && role === "weight"
       ? { ...found, means: { form: "weight wire" } }

@@ -418,7 +418,9 @@ const howLong: Clause[] = [
     "= half the shank",
     seq(
       tail,
-      words("=|as\\s+(?:long|tall|high)\\s+as|(?:in\\s+)?lengths?(?:\\s+(?:of|is|=|:|about))?|:"),
+      words(
+        "=|to(?=\\s+the\\s+(?:height|length|width|depth)\\s+of)|as\\s+(?:long|tall|high)\\s+as|(?:in\\s+)?lengths?(?:\\s+(?:of|is|=|:|about))?|:",
+      ),
       opt(words("about|to")),
       lengthNamed,
     ),
@@ -508,6 +510,11 @@ const sides: Clause[] = [
       s.round = Object.fromEntries(named.map((m) => [m[2] as Sector, Number(m[1])]));
       return Object.values(s.round).every((n) => n > 0);
     },
+  ),
+  clause(
+    "sides",
+    words("(?:on|along|at|down)?\\s*(?:the\\s+|both\\s+)?sides(?=\\s*(?:[,.;]|$))"),
+    put({ round: { near: 1, far: 1 } }),
   ),
   clause("top and bottom", words("(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)"), (s) => {
     s.round = { top: 1, underside: 1 };

@@ -100,7 +100,7 @@ export const glueClauses: Clause[] = [
   clause(
     "between them",
     words(
-      "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)|(?:between|on|over)\\s+the\\s+eyes|on(?:to)?\\s+the\\s+(?:wraps|windings?|butts?|thread|knot|tie-?in)|under(?:neath)?\\s+the\\s+(?:\\w+)",
+      "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)|(?:between|on|over)\\s+the\\s+eyes|on(?:to)?\\s+the\\s+(?:whip(?:\\s+finish)?|wraps|windings?|butts?|thread|knot|tie-?in)|under(?:neath)?\\s+the\\s+(?:\\w+)",
     ),
     () => undefined,
   ),
@@ -200,7 +200,7 @@ export const actClauses: Clause[] = [
   clause(
     "short",
     words(
-      "underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+      "an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?|underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
     ),
     () => undefined,
   ),

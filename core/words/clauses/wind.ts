@@ -488,8 +488,24 @@ const howItLies: Clause[] = [
       putWay(s, "hackle turns", "whole feather");
     },
   ),
+  clause(
+    "from the second turn of the rib",
+    match(
+      "(?:from|at|starting\\s+(?:from|at))\\s+(?:the\\s+)?(first|second|third|1st|2nd|3rd)\\s+turn(?:\\s+of\\s+(?:the\\s+)?(?:rib(?:bing)?|tinsel|oval|wire))?",
+    ),
+    (s, [nth]) => {
+      if (s.begin !== undefined || s.from !== undefined) return false;
+      s.palmered = true;
+      s.begin = { landmark: "bend", plus: { of: "shank", times: -TURN_OF_RIB * (turnNo[nth ?? ""] ?? 1) } };
+    },
+  ),
   clause("palmered", words("palmer(?:ed)?(?:\\s+(?:over|along|through|style))?"), put({ palmered: true })),
 ];
+
+/** How far apart the turns of a usual rib lie, in shanks. */
+const TURN_OF_RIB = 0.14;
+/** Turns that lie behind the one that is named. */
+const turnNo: Record<string, number> = { first: 0, "1st": 0, second: 1, "2nd": 1, third: 2, "3rd": 2 };
 
 const whatItTakes: Clause[] = [
   clause(

@@ -137,7 +137,11 @@ const nouns: [string, NounForm][] = [
     { form: "hackle", counted: "feathers" },
   ],
   [
-    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|crests?|toppings?|coq(?:\\s+de\\s+\\w+)?)(?:\\s+(?:feathers?|fibres?))?",
+    "(?:(?:golden|gp)\\s+)?(?:pheasant\\s+)?(?:crests?|toppings?)(?:\\s+feathers?)?",
+    { form: "feather fibre", counted: "feathers" },
+  ],
+  [
+    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?)(?:\\s+(?:feathers?|fibres?))?",
     { form: "feather fibre", counted: "fibres" },
   ],
   [

@@ -1,7 +1,7 @@
 import type { Place } from "../../hooks";
 import type { LiquidKind } from "../../tying";
 import { DEFAULT_DRY } from "../finish";
-import type { Component } from "../../recipe";
+import type { Component, Role } from "../../recipe";
 import type { Telling } from "../bench";
 import { make, objectOf, withDeclared, type Meant } from "./making";
 import { verb } from "./verb";
@@ -62,6 +62,9 @@ export function tellFinish(t: Telling): void {
     bench.materialOf(component)?.liquid?.kind === "glue" &&
     !isAfterKnot(bench.made) &&
     isBesideAnother(t);
+  const covered = isInner || told.role === "head" ? undefined : bodyBeside(t);
+  if (covered && place === undefined && !isAfterKnot(bench.made) && said.drops === undefined)
+    return tellFinish({ ...t, told: { ...told, role: covered, verb: "finish" } });
   const isHead =
     !isInner &&
     (told.role === "head" ||
@@ -101,6 +104,14 @@ function isBesideAnother({ bench, line }: Telling): boolean {
   const role = bench.component(last?.step.component)?.role;
   return last !== undefined && role !== "head" && role !== "thread";
 }
+const coatedParts = new Set<Role>(["body", "thorax", "butt", "tag", "wing case"]);
+/** “body: three quills, with a coat of resin”: the coat is the body's, not the head's. */
+function bodyBeside({ bench, line, told }: Telling): Role | undefined {
+  if (told.role !== undefined && told.role !== "finish") return undefined;
+  const last = bench.made.findLast((m) => m.line === line.number);
+  const role = bench.component(last?.step.component)?.role;
+  return role && coatedParts.has(role) ? role : undefined;
+}
 const isAfterKnot = (made: Telling["bench"]["made"]): boolean => made.some((m) => m.step.do === "whip");
 
 function lastPlace({ bench }: Telling): Place | undefined {
@@ -124,7 +135,7 @@ function coatHead({ bench, told, line }: Telling, component: Component, coats: n
 
 export const finish = verb(
   "finish",
-  "(?:lacquered|varnished|cemented|coated|glued|covered(?=\\s+(?:over\\s+)?(?:with|in)\\s+(?:\\w+\\s+){0,3}(?:resin|varnish|lacquer|cement|epoxy)))(?:\\s+(?:over|with|on|in\\s+with|in\\s+place\\s+with))?|(?:varnish|lacquer|coat|seal|resin|epoxy|cement)(?=\\s+(?:the|it|over|on|with|in|everything|all|both|them|body|abdomen|thorax|head|back)\\b)|(?:give|finish|coat)\\s+(?:it|the\\s+head)(?:\\s+off)?\\s+(?:with|in)?(?=\\s*(?:a|an|one|two|three|\\d)?\\s*(?:\\w+\\s+)?(?:coats?|drops?|varnish|lacquer|resin))",
+  "(?:lacquered|varnished|cemented|coated|(?:super-?\\s?)?glued|covered(?=\\s+(?:over\\s+)?(?:with|in)\\s+(?:\\w+\\s+){0,3}(?:resin|varnish|lacquer|cement|epoxy)))(?:\\s+(?:over|with|on|in\\s+with|in\\s+place\\s+with))?|(?:varnish|lacquer|coat|seal|resin|epoxy|cement)(?=\\s+(?:the|it|over|on|with|in|everything|all|both|them|body|abdomen|thorax|head|back)\\b)|(?:give|finish|coat)\\s+(?:it|the\\s+head)(?:\\s+off)?\\s+(?:with|in)?(?=\\s*(?:a|an|one|two|three|\\d)?\\s*(?:\\w+\\s+)?(?:coats?|drops?|varnish|lacquer|resin))",
   tellFinish,
 );
 export const glue = verb(

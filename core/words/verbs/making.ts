@@ -30,7 +30,14 @@ export function objectOf(t: Telling): Meant {
   if (found && !found.isNew && found.others.length > 0 && told.description && !told.description.exact && material)
     line.notes.push(`“${told.description.text.trim()}” taken as ${material.name}`);
   if (found && told.description) askWhich(t, told.description, found);
-  const role = told.role ?? roleFrom(told.said, material?.form ?? told.description?.means?.form, bench, material?.code);
+  const role =
+    told.role ??
+    roleFrom(
+      told.said,
+      material?.form ?? told.description?.means?.form,
+      bench,
+      isAnother(t) ? undefined : material?.code,
+    );
   if (role === undefined) {
     const last = told.refers ? bench.component(bench.last.component) : undefined;
     return last ? { component: last, role: last.role, form: bench.formOf(last) } : { form: material?.form };
@@ -59,6 +66,12 @@ export function objectOf(t: Telling): Meant {
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
 }
+
+const secondOf = /\b(?:second|another|new|third|further)\s+$/;
+/** “tie in a second strip”: the same stuff for another part. */
+const isAnother = ({ told, text }: Telling): boolean =>
+  told.description !== undefined &&
+  secondOf.test(text.slice(Math.max(0, told.description.at - 12), told.description.at));
 
 /** “wind the herl on”, where the fly has none and the cabinet several: which of them is asked, not guessed. */
 function askWhich({ line }: Telling, { at, end, text, exact }: Description, found: ReturnType<Bench["resolve"]>): void {
@@ -137,6 +150,9 @@ function roleFrom(
     if (form === "feather fibre")
       return said.hanging ? "wing case" : isFront && said.attitude === "down" ? "throat" : undefined;
   }
+  // What is dubbed at the front when the body is there is no body.
+  if ((form === "dubbing" || form === "blend") && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36)
+    return "thorax";
   if (form === "hackle" && isFront) return "collar";
   if (form === "stretch body" && said.hanging) return "wing case";
   return usualRole(form);

@@ -44,7 +44,9 @@ const bandForms = new Set<MaterialForm | undefined>(["stretch body", "yarn", "qu
 const FRONT = 0.4;
 /** A strip that was tied in for a body and is not wound yet: folded forward it lies over what is under it. */
 function stripOf({ bench }: Telling, component: string): Waiting | undefined {
-  const strip = bench.waiting.findLast((w) => w.component === component && !w.used && w.form === "stretch body");
+  const strip = bench.waiting.findLast(
+    (w) => w.component === component && !w.used && (w.form === "stretch body" || w.form === "yarn"),
+  );
   if (!strip) return undefined;
   strip.hangs = true;
   // What lies over the body was bound in behind it, wherever the line that names it stands.

@@ -14,6 +14,8 @@ import { verb } from "./verb";
 const counterVerb = /(?<![\p{L}])counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)/u;
 const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;
 
+const dubbedThread = /\bdubbed\s+(?:thread|silk)\b|\b(?:the|this)\s+(?:dubbing\s+)?(?:noodle|rope)\b/u;
+
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   const { told, bench } = t;
@@ -34,6 +36,11 @@ export function tellWind(t: Telling): void {
       );
     return whereDubbed(before, told.said, bench);
   }
+  // “Wind the dubbed thread forward to the eye”: where what was dubbed before goes.
+  const dubbed = dubbedThread.test(t.text.slice(told.at, told.end))
+    ? bench.made.findLast((m) => m.step.do === "dress")
+    : undefined;
+  if (dubbed && (told.said.end ?? told.said.to ?? told.said.way)) return whereDubbed(dubbed, told.said, bench);
   if (told.kind === "dress") return tellDub(t);
   if (told.refers === "the rest" || told.refers === "the same") return carryOn(t);
   if (saysItsTurns(t)) return;
