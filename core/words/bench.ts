@@ -24,6 +24,8 @@ export interface Waiting {
   used: boolean;
 }
 
+/** “the strip” may be one of hide or of plastic. */
+const isBand = (form: MaterialForm): boolean => form === "yarn" || form === "stretch body";
 /** A noun that says nothing of which. */
 export const isNounAlone =
   /^(?:strips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|rubber|latex|raffia|plastic)$/i;
@@ -186,7 +188,7 @@ export class Bench {
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone =
       form !== undefined && isNounAlone.test(d.text.trim())
-        ? (this.namedWith(d.text.trim()) ?? this.lastOfForm(form))
+        ? (this.namedWith(d.text.trim(), form) ?? this.lastOfForm(form))
         : undefined;
     if (alone) return { material: alone, others: [], isNew: false };
     const found = this.index.find(d.text, used, form);
@@ -213,9 +215,10 @@ export class Bench {
   }
 
   /** What the recipe has named with this word: what waits first, then what came last. */
-  private namedWith(word: string): Material | undefined {
+  private namedWith(word: string, form?: MaterialForm): Material | undefined {
     const says = (c: Component | undefined): Material | undefined => {
       const m = this.materialOf(c);
+      if (form !== undefined && m && m.form !== form && !(isBand(m.form) && isBand(form))) return undefined;
       const name = `${m?.name ?? ""} ${m?.colourName ?? ""}`.toLowerCase();
       return name.split(/[^\p{L}\d]+/u).includes(word.toLowerCase()) ? m : undefined;
     };

@@ -63,7 +63,13 @@ function isHookTold(r: Reading, i: number): boolean {
   if (
     sizeAndKind.test(text) ||
     kindAndSize.test(text) ||
-    [text, ...text.split(/,|\swith\s/).slice(0, 1)].some(isHookAlone)
+    [
+      text,
+      ...text
+        .slice(r.heads[i]?.begin ?? 0)
+        .split(/,|\swith\s/)
+        .slice(0, 1),
+    ].some(isHookAlone)
   )
     return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.

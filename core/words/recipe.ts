@@ -5,6 +5,7 @@ import { numberOfLoose, looseSentence } from "./read";
 import { headOf, type LineHead } from "./head";
 import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
+import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
@@ -424,7 +425,7 @@ class RecipeReader implements Reading {
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
-    const named = this.flashByColour(t, i);
+    const named = this.leadByHead(this.flashByColour(t, i), i);
     const object = objectOf(named);
     if (!object.component) return this.askMaterial(t, i);
     const isDeclared = role !== undefined && this.isToldLater(i, role);
@@ -555,6 +556,15 @@ class RecipeReader implements Reading {
     t.told.rest = t.told.rest.slice(1);
     t.told.understood.push(rest);
     return { ...t, told: { ...t.told, description: { ...rest, text: `${words} flash`, means: { form: "flash" } } } };
+  }
+
+  /** “Lead under the thorax, 6 turns”: the part itself says what it is of. */
+  private leadByHead(t: Telling, i: number): Telling {
+    const at = this.heads[i]?.named?.[0];
+    if (t.told.role !== "weight" || t.told.description || at === undefined || !/^lead\b/.test(t.told.part ?? ""))
+      return t;
+    const description = descriptionAt(this.plain[i] ?? "", at, this.scanContext.index);
+    return description ? { ...t, told: { ...t.told, description } } : t;
   }
 
   private askMaterial(t: Telling, i: number): void {

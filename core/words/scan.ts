@@ -582,8 +582,8 @@ function dubbedOf(text: string, at: number): Description | undefined {
     : { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
 }
 
-const colourOver = match("([a-z]+)\\s+over\\s+");
-/** “brown over white bucktail”: the upper of two that lie one on the other is of the same stuff. */
+const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+an?\\s))\\s+(?:an?\\s+)?");
+/** “brown over white bucktail”, “a brown and a grizzly hackle”: the upper, or the first, of two that lie one on the other is of the same stuff. */
 function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
   const over = colourOver(text, at);
   const colour = over?.value[0] ?? "";
@@ -593,7 +593,13 @@ function upperOf(text: string, at: number, index: CabinetIndex): Description | u
   const words = lower?.text.trim().split(/\s+/) ?? [];
   const stuff = words.filter((w) => !isColour(w));
   if (!lower || form === undefined || stuff.length === words.length || stuff.length === 0) return undefined;
-  return { at, end: over.end, text: `${colour} ${stuff.join(" ")}`, means: lower.means ?? { form } };
+  const and = /^\S+\s+and\s/.exec(text.slice(at))?.[0].length;
+  return {
+    at,
+    end: and === undefined ? over.end : at + and,
+    text: `${colour} ${stuff.join(" ")}`,
+    means: lower.means ?? { form },
+  };
 }
 
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
@@ -667,14 +673,14 @@ const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 const isAfterStart = ({ verb }: Told, found: Description): boolean =>
   verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
 const onlyCounts =
-  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
+  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|puffs?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
 const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 
 const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
   [/(?:fibres?|fibers?|barbs?|barbules?|biots?)$/, "fibres"],
   [/(?:herls?|strands?|lengths?)$/, "strands"],
   [/(?:slips?|sections?|segments?)$/, "slips"],
-  [/(?:feathers?|plumes?|hackles?|tips?)$/, "feathers"],
+  [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],
 ];
 
 /** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */

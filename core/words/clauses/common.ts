@@ -175,7 +175,7 @@ const setThere = (s: Said, p: Place): boolean | void => {
   if (s.there !== undefined) return false;
   s.there = p;
 };
-export const at: Clause = clause("at the bend", oneOf(besides, place), setThere);
+export const at: Clause = clause("at the bend", oneOf(intoBend, besides, place), setThere);
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
 export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside, thirdBack), setThere);
 

@@ -49,6 +49,7 @@ const bareTurns =
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
   if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
     return "whip";
+  if (role === "finish" && form === undefined) return "glue";
   if (form === undefined && role === undefined) return bareTurns.test(text) ? "wind" : "act";
   if (form === "thread") return /\bchange\b/i.test(text) ? "thread" : "wind";
   if (form === "bead" || form === "eyes") return "seat";

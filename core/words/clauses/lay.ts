@@ -11,7 +11,7 @@ import { map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, wholeOf, type Clause, type Said } from "../said";
 import { count, times, type Count } from "../text/count";
 import { length, lengthNamed, lengthReaching, LONGER, SHORTER } from "../text/length";
-import { number } from "../text/number";
+import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
 import { atSaid, everywhere, onSizes, where, stretched } from "./common";
 import { face } from "./wind";
@@ -125,7 +125,7 @@ const byNumber: Clause[] = [
   ),
   clause(
     "stack it",
-    words("(?:and\\s+)?(?:stack|even\\s+up|level|align)\\s+(?:it|them|the\\s+(?:hair|tips|fibres))"),
+    words("(?:and\\s+)?(?:stack|even(?:\\s+up)?|level|align)\\s+(?:it|them|the\\s+(?:hair|tips|fibres))"),
     (s) => putWay(s, "tips", "stacked"),
   ),
   clause(
@@ -427,6 +427,16 @@ const howLong: Clause[] = [
     (s, [, , , l]) => shown(s, l),
   ),
   clause(
+    "sticking out 12 mm",
+    seq(
+      words("(?:sticking|poking|standing|hanging)\\s+out|extending|projecting|showing"),
+      opt(words("by|about|for")),
+      lengthNamed,
+      opt(words("back(?:wards?)?|behind|past\\s+the\\s+bend|to\\s+the\\s+rear")),
+    ),
+    (s, [, , l]) => shown(s, l),
+  ),
+  clause(
     "12 mm long",
     seq(
       lengthNamed,
@@ -460,6 +470,14 @@ const howLong: Clause[] = [
       "(?:of\\s+)?(?:the\\s+)?same\\s+length(?!\\s+as)|(?:the\\s+same\\s+length|as\\s+long)\\s+as\\s+(?:it|them)|level\\s+with\\s+(?:it|them)",
     ),
     put({ sameLength: 1 }),
+  ),
+  clause(
+    "twice as long",
+    match("(twice|half|(?:one\\s+and\\s+a\\s+half|two|three|\\d(?:\\.\\d)?)\\s+times)\\s+as\\s+long(?!\\s+as)"),
+    (s, [w = ""]) => {
+      const times = readNumber(w.replace(/\s+times$/, "")) ?? 2;
+      s.sameLength = times;
+    },
   ),
   clause(
     "a bit shorter than it",

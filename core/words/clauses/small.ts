@@ -17,6 +17,22 @@ export const seatClauses: Clause[] = [
       s.lashed = side?.startsWith("on") ? "on top" : "underneath";
     },
   ),
+  clause("8 turns", seq(count, words("(?:turns?|lashings?)")), (s, [c]) => {
+    if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
+    s.wraps = c.n;
+  }),
+  clause(
+    "figure of eight lashings",
+    words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
+    () => undefined,
+  ),
+  clause(
+    "pointing back",
+    words(
+      "(?:pointing|facing|looking|angled)\\s+(?:slightly\\s+)?(?:back(?:wards?)?|forwards?|out(?:wards)?|up(?:wards)?)",
+    ),
+    () => undefined,
+  ),
   clause("a pair of", words("(?:an?\\s+|one\\s+)?pair\\s+of"), () => undefined),
   clause("2 of them", seq(opt(words("x")), number, words("of\\s+them")), (s, [, n]) => {
     if (!Number.isInteger(n) || n < 1) return false;
@@ -200,7 +216,7 @@ export const actClauses: Clause[] = [
   clause(
     "short",
     words(
-      "an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?|underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+      "(?:off|from|along|on)\\s+(?:the\\s+)?(?:top|bottom|underside|sides|under(?:neath)?)|an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?|underneath|below|on\\s+top|at\\s+the\\s+sides?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
     ),
     () => undefined,
   ),

@@ -191,6 +191,11 @@ const howOften: Clause[] = [
   clause("a turn and a half", match("(an?|one|two|three|four|\\d)\\s+turns?\\s+and\\s+a\\s+half"), (s, [n]) =>
     setTurns(s, { n: (readNumber(n ?? "") ?? 1) + 0.5 }, false),
   ),
+  clause(
+    "turns, 5",
+    match("(?:open\\s+|even\\s+|spaced\\s+|evenly\\s+)*turns?\\s*[,:x]\\s*(\\d{1,2})(?=\\s*(?:[,.;]|$))"),
+    (s, [n]) => setTurns(s, { n: Number(n) }, false),
+  ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
   clause("5 of them", seq(count, words("of\\s+(?:them|these|those)")), (s, [c]) =>
     s.rule?.turns === undefined ? setTurns(s, c, false) : false,

@@ -120,7 +120,7 @@ const nouns: [string, NounForm][] = [
     { form: "flash", counted: "strands" },
   ],
   [
-    "marabou(?:\\s+(?:plumes?|fibres?|blood|feathers?|tips?))?|(?:blood\\s+)?plumes?|(?:oil-gland|preen|cdc|duck's?\\s+rump)\\s*(?:plumes?|feathers?|fibres?|tips?)?|cul\\s+de\\s+canard",
+    "marabou(?:\\s+(?:plumes?|fibres?|blood|feathers?|tips?))?|(?:blood\\s+)?plumes?|(?:oil-gland|preen|cdc|duck's?\\s+rump)\\s*(?:plumes?|feathers?|fibres?|tips?|puffs?)?|puffs?|cul\\s+de\\s+canard",
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [

@@ -44,6 +44,9 @@ export function tellWind(t: Telling): void {
   if (told.kind === "dress") return tellDub(t);
   if (told.refers === "the rest" || told.refers === "the same") return carryOn(t);
   if (saysItsTurns(t)) return;
+  if (bindsPost(t)) return;
+  const all = allHackles(t);
+  if (all.length > 1) return all.forEach((w) => windWaiting(t, w, { ...told.said }));
   const waiting = taken(t);
   if (waiting) return windWaiting(t, waiting, told.said);
   const object = objectWound(t);
@@ -69,6 +72,25 @@ export function tellWind(t: Telling): void {
   const named = namedBefore(t, object);
   if (named) return windNamed(t, object, named);
   windNew(t, object, withDeclared(t, object.component, told.said));
+}
+
+const ofBoth = /\b(?:them|both|each)\b/u;
+/** “Tie in a brown and a grizzly hackle and wind them, four turns each”: all hackles that wait. */
+function allHackles({ told, text, bench }: Telling): Waiting[] {
+  if (told.description || told.said.around || !ofBoth.test(text.slice(told.at, told.end))) return [];
+  return bench.waiting.filter((w) => !w.used && !w.hangs && isHackle(w.role));
+}
+
+/** “Wind six turns round the base to post it”, where no hackle waits: wraps of the thread at the root of the wing. */
+function bindsPost({ told, bench }: Telling): boolean {
+  const { rule, wraps, roundPost } = told.said;
+  const turns = rule?.turns ?? wraps;
+  if (!roundPost || turns === undefined || told.description || bench.waits((w) => isHackle(w.role))) return false;
+  const wing = bench.made.findLast((m) => m.step.do === "lay" && bench.component(m.step.component)?.role === "wing");
+  if (wing?.step.do !== "lay") return false;
+  const at = wing.step.tieIn?.at ?? wing.step.from;
+  wing.step = { ...wing.step, setBy: "wraps at the root", tieIn: { ...wing.step.tieIn, at, wraps: Math.round(turns) } };
+  return true;
 }
 
 /** “Five turns of rib”, “a turn and a half”: of what was wound before, and nobody had said how often. */
