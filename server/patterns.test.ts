@@ -141,7 +141,7 @@ describe("versions", () => {
       body: { base: version, note: "", pattern },
     });
     expect(out.errors).toEqual([
-      { path: "recipe.sizes.from", detail: expect.stringContaining("“big” is not a hook size") as string },
+      { path: "pattern.recipe.sizes.from", detail: expect.stringContaining("“big” is not a hook size") as string },
     ]);
   });
 

@@ -15,4 +15,10 @@ export const table = <T extends z.ZodType>(value: T, most: number) =>
 /** A hook size as it is written: 14, 2/0. */
 export const size = z.string().max(6);
 /** The same where a hook of that size is to be made or measured. */
-export const hookSize = size.refine(isHookSize, "Hooks come in 32 to 1 and in 1/0 to 10/0");
+const made = {
+  error: ({ input }: { input?: unknown }) =>
+    `“${String(input)}” is not a hook size. Hooks come in 32 to 1 and in 1/0 to 10/0`,
+};
+export const hookSize = size.refine(isHookSize, made);
+/** The same where nobody may have said it yet. */
+export const hookSizeOrNone = size.refine((text) => text === "" || isHookSize(text), made);

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { landmarks, partEnds } from "@kasten/core/hooks";
 import { featherParts, measures, reaches } from "@kasten/core/recipe";
-import { figure, short, size } from "../http";
+import { figure, hookSize, short } from "../http";
 
 const plus = z
   .union([
@@ -15,7 +15,7 @@ export const placeSchema = z.union([
   z.strictObject({ fraction: figure("fraction"), plus }),
   z.strictObject({ part: short, end: z.enum(partEnds), plus }),
 ]);
-export const span = z.strictObject({ from: size, to: size });
+export const span = z.strictObject({ from: hookSize, to: hookSize });
 export const bySize = z.array(z.strictObject({ sizes: span.optional(), value: short })).max(30);
 const pastMm = figure("pastMm").optional();
 const plainLength = z.union([

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { dressings, type Recipe } from "@kasten/core/recipe";
-import { sentence, short, size, table, words, type Same } from "../http";
+import { hookSizeOrNone, sentence, short, table, words, type Same } from "../http";
 import { componentSchema } from "./component";
-import { bySize } from "./lengths";
+import { bySize, span } from "./lengths";
 import { stepSchema, zone } from "./step";
 
 const coat = {
@@ -15,7 +15,7 @@ const coat = {
 export const recipeSchema = z.strictObject({
   hookModel: words,
   shankTolerance: z.number().int().min(0).max(6).optional(),
-  sizes: z.strictObject({ from: size, to: size }),
+  sizes: z.strictObject({ from: hookSizeOrNone, to: hookSizeOrNone }),
   components: z.array(componentSchema).max(40),
   steps: z.array(stepSchema).max(60),
   variants: z.array(z.strictObject({ id: short, name: short, swaps: table(bySize, 40) })).max(60),
@@ -42,7 +42,7 @@ export const recipeSchema = z.strictObject({
   prices: z
     .array(
       z.strictObject({
-        sizes: z.strictObject({ from: size, to: size }).optional(),
+        sizes: span.optional(),
         variant: short.optional(),
         perDozenCents: z.number().int().nonnegative().max(10_000_000),
       }),

@@ -1,7 +1,6 @@
-import { DomainError } from "@kasten/core/errors";
-import { sizeNumber, sizeWithin } from "@kasten/core/hooks";
+import { sizeWithin } from "@kasten/core/hooks";
 import { missingFrom, sameContent, type Recipe } from "@kasten/core/recipe";
-import { missingWords, sentenceOf } from "@kasten/core/sentences";
+import { missingWords } from "@kasten/core/sentences";
 import { changesBetween } from "@kasten/core/versions";
 import type { PatternFile } from "@kasten/contract/patterns";
 import { insert, locked, update, type Db } from "../database/rows";
@@ -17,37 +16,6 @@ export async function versionsOf(db: Db, id: string) {
   const versions = await versionRows(db, id);
   if (versions.length === 0) throw notFound("pattern");
   return versions.map((v) => ({ ...v, at: v.at.toISOString() }));
-}
-
-/**
- * Sizes that can be read, or a refusal that names the field. Empty ones are allowed: the pattern is then incomplete.
- */
-function guardSizes(recipe: Recipe): void {
-  const rules = recipe.steps.flatMap((s, i) =>
-    (s.bySize ?? []).map((b, j) => ({ path: `recipe.steps.${i}.bySize.${j}.sizes`, span: b.sizes })),
-  );
-  const spans = [{ path: "recipe.sizes", span: recipe.sizes, mayBeEmpty: true }, ...rules];
-  const errors = spans.flatMap(({ path, span, ...s }) =>
-    (["from", "to"] as const).flatMap((end) => {
-      const detail = span[end] === "" && "mayBeEmpty" in s ? undefined : unreadable(span[end]);
-      return detail === undefined ? [] : [{ path: `${path}.${end}`, detail }];
-    }),
-  );
-  if (errors.length > 0)
-    throw new Problem("invalid", "A size cannot be read", errors.map((e) => e.detail).join(" "), {
-      status: 422,
-      errors,
-    });
-}
-
-function unreadable(size: string): string | undefined {
-  try {
-    sizeNumber(size);
-    return undefined;
-  } catch (error) {
-    if (error instanceof DomainError) return sentenceOf(error);
-    throw error;
-  }
 }
 
 /** Open orders must stay possible: a version may not take away a colour, form or size that somebody waits for. */
@@ -75,7 +43,6 @@ export async function saveVersion(
   const { base, note, pattern } = input;
   const { name, style, origin = "", species = "", recipe } = pattern;
   if (pattern.id !== id) throw refused("The pattern in the body has another id than the address.");
-  guardSizes(recipe);
   const now = await locked(db, patternEntity, { id });
   if (now && base === 0)
     throw taken("pattern", `A pattern “${now.name}” is here already. Give the new one another name.`);

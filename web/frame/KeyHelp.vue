@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { onKeyStroke } from "@vueuse/core";
-import { ref } from "vue";
+import { defineAsyncComponent, ref, watch } from "vue";
 import { isTyped, useKeySheet } from "../parts/keySheet";
-import ModalDialog from "../parts/ModalDialog.vue";
+
+/** It comes when somebody asks for the keys: every screen begins without it. */
+const ModalDialog = defineAsyncComponent(() => import("../parts/ModalDialog.vue"));
 
 /** What the keys do on this screen: opened by ?, wherever nobody is typing. */
 const sheet = useKeySheet();
 const open = ref(false);
+const wasOpened = ref(false);
+watch(open, (isOpen) => (wasOpened.value ||= isOpen));
 onKeyStroke("?", (e) => {
   if (isTyped(e)) return;
   e.preventDefault();
@@ -16,7 +20,7 @@ defineExpose({ show: () => (open.value = true) });
 </script>
 
 <template>
-  <ModalDialog v-model="open" title="Keys on this screen">
+  <ModalDialog v-if="wasOpened" v-model="open" title="Keys on this screen">
     <dl class="grid grid-cols-[auto_1fr] items-baseline gap-x-5 gap-y-1.5">
       <template v-for="k in sheet.all" :key="k.does">
         <dt class="whitespace-nowrap">
