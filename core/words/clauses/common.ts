@@ -154,6 +154,21 @@ export const endOfShare: Clause = clause(
     s.end = "landmark" in from && from.landmark === "eye" ? to : from;
   },
 );
+/** “wound forward to two thirds of the shank”: so much of it is covered, counted from the bend. */
+export const endForward: Clause = clause(
+  "forward to two thirds of the shank",
+  seq(
+    words("forwards?\\s+(?:up\\s+)?(?:to|as\\s+far\\s+as|until|over)"),
+    opt(words("about|roughly|the")),
+    number,
+    words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook)(?!\\s+(?:behind|back|from|lengths?))"),
+  ),
+  (s, [, , share]) => {
+    if (s.end !== undefined || s.from !== undefined || !(share > 0.5 && share < 1)) return false;
+    s.end = { fraction: Number((1 - share).toPrecision(12)) };
+    s.way = "forward";
+  },
+);
 export const end: Clause = clause(
   "up to the bead",
   map(seq(ends, placeReached), ([, p]) => p),
@@ -314,7 +329,11 @@ const securing: Clause = clause(
 
 /** Said of any kind of step, after what is its own. */
 export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder, endOfShare];
-export const where: Clause[] = [zone, begin, end, at];
+/** Two clauses in the place of one. */
+function firstOf(a: Clause, b: Clause): Clause {
+  return { example: b.example, take: (said, text, at) => a.take(said, text, at) ?? b.take(said, text, at) };
+}
+export const where: Clause[] = [zone, begin, firstOf(endForward, end), at];
 
 /** A span of sizes with both ends, within those of the pattern. */
 export const spanOf = (sizes: Partial<SizeSpan>, all: SizeSpan): { from: HookSize; to: HookSize } => ({

@@ -177,8 +177,11 @@ function objectWound(t: Telling): Meant {
 
 function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
   if (before.step.do !== "dress") return;
-  const from = said.from ?? said.begin ?? said.there ?? before.step.to;
+  const stated = said.from ?? said.begin ?? said.there;
   const to = said.to ?? said.end ?? before.step.from;
+  // Wound forward to a place that lies behind the thread: it begins at the bend.
+  const isBehind = said.way === "forward" && alongShank(to) > alongShank(before.step.to) + 0.02;
+  const from: Place = stated ?? (isBehind ? { landmark: "bend" } : before.step.to);
   before.step = { ...before.step, from, to };
   bench.hangs = frontOf(from, to);
 }
