@@ -43,6 +43,21 @@ const colours: Record<string, string> = {
   natural: "#a08a68",
   sand: "#c9b48a",
   clear: "#cfd6d2",
+  primrose: "#e3d27a",
+  lemon: "#e6d84a",
+  straw: "#d8c47c",
+  caramel: "#a9713a",
+  chocolate: "#4b2f20",
+  peach: "#e6ad86",
+  salmon: "#dd8a72",
+  coral: "#d9685a",
+  maroon: "#5e1d27",
+  burgundy: "#5a1a2b",
+  mauve: "#8f7397",
+  lilac: "#a893bf",
+  turquoise: "#3aa2a0",
+  charcoal: "#3b3d3f",
+  mahogany: "#5b2b22",
 };
 
 /** Other words for the same colour. */

@@ -303,11 +303,14 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
       unknown++;
     } else break;
     words.push(t);
-    place = afterBlank(text, t.end);
+    const isShort = unitWord.test(t.word) && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");
+    place = afterBlank(text, isShort ? t.end + 1 : t.end);
   }
   if (lastNoun < 0) return undefined;
   // Words after the noun that only lead to another count do not belong: “wire 5 turns”.
-  const full = withAddition(text, end, means?.form);
+  const isHide = /strip|zonker|hide|cross/.test(text.slice(at, end));
+  // “red wool, 4 mm”: so long is the tail of it; “rabbit strip, 4 mm” is so wide.
+  const full = withAddition(text, end, means?.form === "yarn" && !isHide ? "floss" : means?.form);
   return { at, end: full, text: text.slice(at, full), means };
 }
 

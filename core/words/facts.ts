@@ -247,7 +247,7 @@ const countsTurns = /^(?:\d{1,2}|[a-z]+)\s+(?:turns?|wraps?|strands?|fibres?)\s+
 function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
   for (const m of text
     .slice(begin)
-    .matchAll(/[;.]\s+|,\s+(?:and\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
+    .matchAll(/[;.]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
     const at = begin + m.index + m[0].length;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.

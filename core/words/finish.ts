@@ -113,6 +113,11 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   // What hair is stacked for, fibres on a stem are drawn level for.
   if (kind === "lay" && form === "feather fibre" && said.methods?.tips === "stacked")
     said.methods = { ...said.methods, tips: "by hand" };
+  if (kind === "lay" && said.ofMm !== undefined) {
+    if (form === "hair") said.amount ??= { clump: { mm: said.ofMm } };
+    else said.shown ??= { mm: said.ofMm };
+    delete said.ofMm;
+  }
   // “pheasant body feather, 1 per side”: one on either side is two.
   const { amount, round, count } = said;
   if (kind === "lay" && count && round?.near && round.far && amount && "feathers" in amount && amount.feathers === 1)

@@ -226,6 +226,8 @@ class RecipeReader implements Reading {
     const text = this.plain[i] ?? "";
     if (head.named) line.marks.push({ at: head.named, kind: "known" });
     if (head.isListed && isNone(text.slice(head.begin))) return this.readNone(i, head);
+    const more = head.isListed ? noneAhead.exec(text.slice(head.begin))?.[0].length : undefined;
+    if (more !== undefined) return this.readBehindNone(i, head, more);
     const kept = this.keptStep(i);
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
@@ -276,6 +278,16 @@ class RecipeReader implements Reading {
     );
   }
 
+  /** “Hackle: none. 2 legs of cdc each side”: the rest is told by itself. */
+  private readBehindNone(i: number, head: LineHead, length: number): void {
+    this.line(i).marks.push({ at: [head.begin, head.begin + length], kind: "known" });
+    const end = head.begin + length;
+    this.plain[i] = " ".repeat(end) + (this.plain[i] ?? "").slice(end);
+    this.heads[i] = { begin: end, isListed: false };
+    this.scanned[i] = undefined;
+    this.readLine(i);
+  }
+
   private readNone(i: number, head: LineHead): void {
     const line = this.line(i);
     line.kind = "fact";
@@ -304,13 +316,14 @@ class RecipeReader implements Reading {
             t.description !== undefined &&
             material !== undefined &&
             this.means(t.description, material, role));
+        // What is wound of a tail is the rest of what was tied in for it.
+        const isWound = !isLaid(role) && (t.verb === "wind" || t.verb === "dub");
         const isDone =
           t.verb === "tie in" ||
-          t.verb === "wind" ||
-          t.verb === "dub" ||
+          isWound ||
           t.verb === "take over" ||
           t.verb === "seat" ||
-          t.said.rule?.turns !== undefined;
+          (!isLaid(role) && t.said.rule?.turns !== undefined);
         if (isAbout && isDone) return true;
       }
     }
@@ -385,6 +398,11 @@ class RecipeReader implements Reading {
     const { description } = told;
     if (!description?.isReference || this.bench.resolve(description).material) return;
     const { at, end } = description;
+    // “rib with four turns of copper”, where the fly has none yet: of what a rib is.
+    if (told.role === "rib" && /^(?:copper|gold|silver|brass)$/.test(description.text)) {
+      told.description = { at, end, text: `${description.text} wire`, means: { form: "wire" } };
+      return;
+    }
     told.description = undefined;
     told.understood = told.understood.filter((s) => s.end !== end);
     told.rest.push({ at, end });
@@ -564,7 +582,9 @@ class RecipeReader implements Reading {
     if (t.told.role !== "weight" || t.told.description || at === undefined || !/^lead\b/.test(t.told.part ?? ""))
       return t;
     const description = descriptionAt(this.plain[i] ?? "", at, this.scanContext.index);
-    return description ? { ...t, told: { ...t.told, description } } : t;
+    if (!description) return t;
+    t.told.rest = t.told.rest.filter((r) => r.at >= description.end);
+    return { ...t, told: { ...t.told, description } };
   }
 
   private askMaterial(t: Telling, i: number): void {
@@ -655,6 +675,9 @@ function asStretches(t: Told, text: string): Span[] {
   return out;
 }
 
+/** Parts that are tied in and stand off the shank. */
+const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
+
 const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
   kind === "wind" &&
   verb === undefined &&
@@ -736,6 +759,7 @@ function withTaken(all: Told[], text: string): Told[] {
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
 
+const noneAhead = /^\s*(?:none|no|nothing)\s*[.;]\s+(?=\S)/;
 const isNone = (text: string): boolean =>
   /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(text);
 const isEmptyTold = (t: Told): boolean =>

@@ -113,12 +113,15 @@ const fresh = (at: number): Told => ({
 /** Where a clause of the line may end: a sentence always ends there. */
 const stopsHere = (text: string, at: number): "sentence" | "clause" | undefined => {
   const c = text[at];
+  // “0.025 in. lead”: the stop of a unit ends no sentence.
+  if (c === "." && /\d\s*(?:in|den)$/.test(text.slice(Math.max(0, at - 12), at)) && /^\.\s+[a-z]/.test(text.slice(at)))
+    return undefined;
   if (c === "." || c === "!" || c === "?") return /\s/.test(text[at + 1] ?? " ") ? "sentence" : undefined;
   if (c === ";" || c === "," || c === "(" || c === ")" || c === ":") return "clause";
   if (c === "-" && /\s/.test(text[at - 1] ?? "") && /\s/.test(text[at + 1] ?? "")) return "clause";
   return undefined;
 };
-const joins = words("and|then|with|plus|over|under|beside|but|before|after|while");
+const joins = words("\\+|and|then|with|plus|over|under|beside|but|before|after|while");
 
 const isMoreOf = (told: Told, before: Told | undefined): boolean =>
   before?.kind === "lay" &&
@@ -280,6 +283,9 @@ export const copyOf = (t: Told): Told => ({
 /** “teal feathers, one each side”: of whole feathers so many are feathers, and a pair has two sides. */
 function withFeathers({ kind, said, description }: Told): Told["said"] {
   const noun = (description?.text.split(",")[0] ?? "").toLowerCase().trim();
+  // “biots, a pair”: two fibres, no feathers.
+  if (kind === "lay" && /biots?$/.test(noun) && said.amount && "feathers" in said.amount)
+    return { ...said, amount: { fibres: said.amount.feathers } };
   if (
     kind !== "lay" ||
     said.amount ||
@@ -518,7 +524,7 @@ function listedAt(
 
 /** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
 const ribbedWith = words(
-  "(?:(?:and|both)\\s+)?(?:ribbed\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}]))",
+  "(?:(?:and|both)\\s+)?(?:ribbed\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
 );
 
 /** A verb begins another thing only where a clause begins. */
@@ -555,7 +561,9 @@ const fromAnimals = new Set(
     " ",
   ),
 );
-const theWord = match("(?:the|that|this)\\s+(?:same\\s+)?([a-z]{3,})");
+const theWord = match(
+  "(?:(?:the|that|this)\\s+(?:same\\s+)?|(?<=\\b(?:turns?|wraps?|strands?|lengths?)\\s+of\\s+))([a-z]{3,})",
+);
 const goesOn =
   /^\s*(?:$|[,;.:)]|(?:forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|\d+)\b)/;
 /** “the copper”, “the goose”: a word of a material that the recipe has named before; the bench knows which. */
@@ -573,6 +581,14 @@ function referenceAt(told: Told, text: string, at: number): Next | undefined {
 const isThreadAhead = (text: string, part: { end: number } & ({ value: string } | { word: string })): boolean =>
   /^(?:thread|silk)$/.test("word" in part ? part.word : part.value) && /^\s+[\p{L}\d]/u.test(text.slice(part.end));
 
+const label = /^[a-z][a-z'-]*(?:\s+[a-z][a-z'-]*)?(?:\s+\d[\w/]*)?(?=\s*(?:[,.;]|$))/;
+/** “Thread: primrose”: whatever its maker calls it, the word alone names it. */
+function labelOf(text: string, at: number): Description | undefined {
+  const words = label.exec(text.slice(at, at + 60))?.[0];
+  if (words === undefined || isStop(text, at) || /^(?:any|your|own|to|as|matching|optional)\b/.test(words))
+    return undefined;
+  return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
+}
 const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
 /** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
 function dubbedOf(text: string, at: number): Description | undefined {
@@ -841,6 +857,11 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
     return { told, end: found.end };
   }
   if (!as && told.role !== undefined && told.role !== role) return undefined;
+  // “olive hare as abdomen”: dubbed as that was, not that.
+  if (as && told.kind === "dress" && told.role !== undefined && told.role !== role && /^as\b/.test(text.slice(at))) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
   if (told.role === undefined || as) {
     told.role = role;
     told.part = found.word;
@@ -878,7 +899,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const implied = (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined;
   const found =
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
-    (atHead ? dubbedOf(text, begin) : undefined);
+    (atHead ? dubbedOf(text, begin) : undefined) ??
+    (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
@@ -892,6 +914,11 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     partRead(text, skip(text, found.end))
   )
     return "another";
+  // “Fold the fibres over the herl”: what it is folded over.
+  if (told.verb === "take over" && /\bover\s+(?:the\s+)?$/.test(text.slice(Math.max(0, begin - 12), begin))) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
   if (told.description) {
     if (/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) || /\bor\s+$/.test(text.slice(told.description.end, at))) {
       told.alternates.push(found);
@@ -921,10 +948,14 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     return "another";
   }
   const form = found.exact?.form ?? found.means?.form;
+  // “2 mm of chartreuse bucktail”, “2 mm olive bucktail”: of hair that is how thick the bunch is.
+  const thick =
+    form === "hair" && told.kind === "lay" && !told.said.amount ? /^(\d+(?:[.,]\d+)?)\s*mm\s+/.exec(found.text) : null;
+  if (thick) told.said.amount = { clump: { mm: Number((thick[1] ?? "").replace(",", ".")) } };
   if (told.kind === "whip" && form === "liquid") return "another";
   // “Eight wraps of lead wire, pushed into the bead”: the bead only says where.
   if (form === "weight wire" && (told.role === undefined || told.part === "underbody")) told.role = "weight";
-  told.description = found;
+  told.description = thick ? { ...found, text: found.text.slice(thick[0].length) } : found;
   // “a golden crest feather” is one.
   if (
     told.kind === "lay" &&

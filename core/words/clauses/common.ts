@@ -5,14 +5,14 @@ import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from ".
 import { clause, put, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
-import { place, placeBeside, placeReached, thirdBack } from "../text/place";
+import { bareFraction, place, placeBeside, placeReached, thirdBack } from "../text/place";
 
 const the = opt(words("the|a|an|its"));
 const begins = words(
   "(?:starting|beginning|begun|started|start|begin|running|run|worked|working)\\s+(?:from|at)|from|(?:starting|started|beginning|begun|begin|start)(?=\\s+(?:just|\\d|a|an|one|two|half|behind|in\\s+front|over|above|right))",
 );
 const ends = words(
-  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stop|finish|end)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",
+  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stops?|finish(?:es)?|ends?)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",
 );
 
 const shareOfShank: Reader<{ from: Place; to: Place }> = map(
@@ -98,6 +98,23 @@ const facing = (p: Place, other: Place): Place =>
 /** From one place to another, in the direction in which it was said. */
 export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
   oneOf<{ from: Place; to: Place }>(
+    // “from the bend to two thirds”: so much of the shank is covered.
+    map(
+      seq(
+        begins,
+        the,
+        words("(?:hook\\s+)?bend"),
+        ends,
+        oneOf(
+          bareFraction,
+          map(unless(number, words("mm|cm|in\\b|of|eyes?|shank|gape|\\d|turns?")), (n) => ({ fraction: n })),
+        ),
+      ),
+      ([, , , , p]) =>
+        "fraction" in p && p.fraction > 0.5 && p.fraction < 1
+          ? { from: { landmark: "bend" as const }, to: { fraction: Number((1 - p.fraction).toPrecision(12)) } }
+          : undefined,
+    ),
     map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
     map(seq(opt(words("round|around|over")), place, ends, placeReached), ([, from, , to]) => ({ from, to })),
     map(seq(words("round|around|over"), placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
@@ -158,10 +175,17 @@ export const endOfShare: Clause = clause(
 export const endForward: Clause = clause(
   "forward to two thirds of the shank",
   seq(
-    words("forwards?\\s+(?:up\\s+)?(?:to|as\\s+far\\s+as|until|over)"),
+    words(
+      "(?:forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+    ),
     opt(words("about|roughly|the")),
-    number,
-    words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook)(?!\\s+(?:behind|back|from|lengths?))"),
+    oneOf(
+      map(
+        seq(number, words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook)(?!\\s+(?:behind|back|from|lengths?))")),
+        ([n]) => n,
+      ),
+      unless(number, words("mm|cm|in\\b|of|eyes?|turns?|gapes?|shanks?|behind|back|from")),
+    ),
   ),
   (s, [, , share]) => {
     if (s.end !== undefined || s.from !== undefined || !(share > 0.5 && share < 1)) return false;

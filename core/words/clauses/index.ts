@@ -35,6 +35,7 @@ const laidRoles = new Set<Role>([
   "cheeks",
   "flash",
   "wing case",
+  "eyes",
 ]);
 const layWords =
   /\b(?:(?:a|each|per|either)\s+side|fibres?|strands?|plumes?|tips?\b(?<!the\s+tip)|flanks?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;

@@ -236,6 +236,10 @@ const bySize: Clause[] = [
       s.amount = { clump: { mm } };
     },
   ),
+  clause("2 mm of hair", seq(absolute, words("of(?!\\s+(?:fibres?|fibers?|stem|barbs?|it|the)\\b)")), (s, [mm]) => {
+    if (s.amount !== undefined || s.ofMm !== undefined || mm > 8) return false;
+    s.ofMm = mm;
+  }),
   clause(
     "1.5 mm thick clump",
     seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")),
@@ -429,7 +433,9 @@ const howLong: Clause[] = [
   clause(
     "sticking out 12 mm",
     seq(
-      words("(?:sticking|poking|standing|hanging)\\s+out|extending|projecting|showing"),
+      words(
+        "(?:sticking|poking|standing|hanging)\\s+out|(?:so\\s+(?:that\\s+)?)?(?:the\\s+|its\\s+)?(?:tips?\\s+)?extend(?:s|ing)?|projecting|showing",
+      ),
       opt(words("by|about|for")),
       lengthNamed,
       opt(words("back(?:wards?)?|behind|past\\s+the\\s+bend|to\\s+the\\s+rear")),

@@ -102,6 +102,10 @@ export const glueClauses: Clause[] = [
       s.coats = n;
     },
   ),
+  clause("x 3", match("x\\s?(\\d)(?!\\d)"), (s, [n]) => {
+    if (s.coats !== undefined || Number(n) < 1) return false;
+    s.coats = Number(n);
+  }),
   clause("twice", times, (s, c) => {
     if (!Number.isInteger(c.n) || c.n > 9) return false;
     s.coats = c.n;
@@ -242,7 +246,11 @@ export const whipClauses: Clause[] = [
     if (!Number.isInteger(n) || n < 1) return false;
     s.times = n;
   }),
-  clause("whip finish", words("(?:whip(?:[- ]?finish(?:ed|es)?)?|knot)"), () => undefined),
+  clause(
+    "whip finish",
+    words("(?:(?:with|of)\\s+(?:the|a)\\s+)?(?:whip(?:[- ]?finish(?:ed|es|er|ing\\s+tool)?)?|knot)"),
+    () => undefined,
+  ),
   clause("turns each", words("each(?:\\s+time)?"), () => undefined),
   ...where,
   clause("5", count, (s, c) => {

@@ -11,7 +11,7 @@ const TURNS = words(
   "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
 );
 const TOUCHING =
-  "(?:in\\s+)?(?:close(?:ly)?(?:\\s+set)?|touching|tight|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
+  "(?:in\\s+)?(?:close(?:ly)?(?:\\s+set)?|touching|tight(?=\\s+(?:turns?|wraps?|together))|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
 
 /** What “a slight overlap” is taken as; shown with the step. */
 const SLIGHT_OVERLAP = 0.15;
@@ -95,7 +95,7 @@ const roundPost: Clause = clause(
 const intoBead: Clause = clause(
   "pushed into the bead",
   words(
-    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone)(?:'s\\s+(?:hole|cavity|recess))?",
+    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone)(?:'s\\s+(?:hole|cavity|recess))?",
   ),
   (s) => {
     s.intoBead = true;
@@ -118,6 +118,21 @@ const leaving: Clause = clause(
   (s, eyeLengths) => {
     if (s.from !== undefined) return false;
     s.end = { eyeLengths };
+  },
+);
+/** “up to the back of the bead, leaving 2 mm for the thorax”. */
+const leavingMm: Clause = clause(
+  "leaving 2 mm",
+  seq(
+    words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|a\\s+good|a\\s+gap\\s+of))?"),
+    absolute,
+    words(
+      "(?:clear|free|bare|of\\s+(?:room|space)|for\\s+(?:the|a)\\s+\\w+|behind\\s+(?:the\\s+(?:eye|bead)|it)|in\\s+front)",
+    ),
+  ),
+  (s, [, mm]) => {
+    if (s.from !== undefined || (s.end !== undefined && s.end.plus !== undefined)) return false;
+    s.end = { ...(s.end ?? { landmark: "eye" as const }), plus: { mm } };
   },
 );
 const saysNothing: Clause[] = [
@@ -370,6 +385,18 @@ const howItLies: Clause[] = [
     ),
     put({ passes: 2 }),
   ),
+  clause(
+    "1 layer up and 1 back",
+    words("(?:one|1)\\s+(?:layer\\s+)?(?:up|forward|down)\\s+and\\s+(?:one|1)\\s+(?:layer\\s+)?(?:back|down|up)"),
+    put({ passes: 2 }),
+  ),
+  clause(
+    "from front to back",
+    words(
+      "(?:from\\s+)?(?:the\\s+)?(?:front\\s+to\\s+(?:the\\s+)?(?:back|rear)|(?:back|rear)\\s+to\\s+(?:the\\s+)?front)",
+    ),
+    put({ palmered: true }),
+  ),
   clause("3 layers", seq(count, words("(?:flat\\s+|thin\\s+|even\\s+)?layers?|passes")), (s, [c]) => {
     if (!Number.isInteger(c.n) || c.n < 1) return false;
     s.passes = c.n;
@@ -466,6 +493,9 @@ const howItLies: Clause[] = [
       s.sweep = (a ?? b) as "back" | "forward" | "square";
     },
   ),
+  clause("tip first", match("(tip|butt)s?\\s+(?:end\\s+)?first"), (s, [which]) =>
+    putWay(s, "hackle tied in", which === "tip" ? "tip" : "butt"),
+  ),
   clause(
     "by the tip",
     match(
@@ -553,18 +583,37 @@ const whatItTakes: Clause[] = [
 ];
 
 /** Turns of a thread that is wound itself are turns, not wraps that hold. */
+const wrapsOfAll = clause(
+  "5 wraps, for every tie-in",
+  map(
+    seq(
+      opt(words("with|by")),
+      count,
+      opt(words("tight|firm|soft|thread|securing")),
+      words("wraps?(?=\\s*,?\\s*(?:for|at|on)\\s+(?:every|each|all)\\b)"),
+    ),
+    ([, c]) => c,
+  ),
+  (s, c) => {
+    if (!Number.isInteger(c.n) || c.n < 1) return false;
+    s.wraps = c.n;
+  },
+);
 const wrapsOnly = clause(
   "5 wraps",
   seq(opt(words("with|by")), count, opt(words("tight|firm|soft|thread|securing")), words("wraps?")),
   (s, [by, c, how]) => {
     if (!Number.isInteger(c.n) || c.n < 1) return false;
     // “hackle: black, palmered, 6 wraps”: bare wraps of what is wound are its turns.
-    if (by === undefined && how === undefined && s.palmered && s.rule === undefined) return setTurns(s, c, false);
+    if (by === undefined && how === undefined && s.tieIn === undefined && s.rule?.turns === undefined)
+      return setTurns(s, c, false);
     s.wraps = c.n;
   },
 );
 const lengthNotPlace = unless(length, words("behind|in\\s+front|ahead|before|from|back|apart|of\\b|thick|wide"));
-export const byEnd: readonly Clause[] = howItLies.filter((c) => c.example === "by the tip");
+export const byEnd: readonly Clause[] = howItLies.filter(
+  (c) => c.example === "by the tip" || c.example === "tip first",
+);
 const everyTieIn = clause(
   "5 wraps for every tie-in",
   words("(?:for|at|on)\\s+(?:every|each|all)\\s+(?:the\\s+)?tie-?\\s?ins?"),
@@ -580,11 +629,13 @@ export const windClauses: Clause[] = [
   intoBead,
   roundPost,
   leaving,
+  leavingMm,
   ...saysNothing,
   ...howOften,
   ...zoned,
   ...howItLies,
   ...whatItTakes.slice(0, 3),
+  wrapsOfAll,
   ...everywhere.map((c) => (c === wraps ? wrapsOnly : c)),
   ...whatItTakes.slice(3),
   clause("1.5 to 2 gapes", lengthPair, (s, pair) => void (s.size = pair)),

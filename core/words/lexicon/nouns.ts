@@ -35,7 +35,7 @@ const flat = (width: number, thickness: number, density = 1.05) => ({
 const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
-    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick[-\\s]?ons?",
+    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|tape|foil|adhesive|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick[-\\s]?ons?",
     { form: "eyes" },
   ],
   [
@@ -66,7 +66,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["chenilles?|vernille", { form: "chenille" }],
   [
-    "stripped\\s+(?:peacock\\s+)?(?:herls?|quills?|stems?|stalks?|hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
+    "stripped\\s+(?:peacock\\s+)?(?:eye\\s+)?(?:herls?|quills?|stems?|stalks?|hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
     {
       form: "herl",
       figures: { strand: { width: 0.45, thickness: 0.25, core: 0.25, lineDensity: 0.02 } },
@@ -84,7 +84,7 @@ const nouns: [string, NounForm][] = [
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
-    "(?:turkey|goose|swan)(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    "(?:turkey|goose|swan)(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
     { form: "quill", counted: "slips" },
   ],
   [

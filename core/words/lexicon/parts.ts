@@ -92,6 +92,8 @@ const roleWords: Record<string, Role> = {
   "upper wing": "wing",
   post: "wing",
   "wing stub": "wing",
+  "loop wing": "wing",
+  "wing loop": "wing",
   "wing stubs": "wing",
   "wing post": "wing",
   underwing: "underwing",

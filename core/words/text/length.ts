@@ -52,7 +52,13 @@ const between = oneOf(words("to|or|and"), words("-"));
 
 const ofHook = new Set<Measure>(["shank", "gape", "eye", "hook"]);
 /** “two hackles” are two feathers; “twice the hackle”, “half the tail”, “2 gapes” are lengths. */
+const andHalf = map(seq(number, the, measure, match("and\\s+an?\\s+(half|quarter)")), ([n, , of, [more]]) => ({
+  of,
+  times: n + (more === "half" ? 0.5 : 0.25),
+}));
 const timesMeasure: Reader<PlainLength> = (text, at) => {
+  const more = andHalf(text, at);
+  if (more) return more;
   const found = seq(factor, the, measure)(text, at);
   if (!found) return undefined;
   const [times, , of] = found.value;

@@ -204,6 +204,10 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     ),
     ([f, , , , , , , [end]]) => (f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : 1 - f }),
   ),
+  // “1/3 behind the eye”
+  map(seq(number, words("(?:behind|back\\s+from)"), the, match("(?:hook\\s+)?eye")), ([f]) =>
+    f > 0 && f < 1 ? { fraction: f } : undefined,
+  ),
   // “a third short of the eye”
   map(
     seq(number, opt(words("of\\s+(?:the\\s+)?shank")), words("short\\s+of|shy\\s+of"), the, match("(eye|bend)")),
@@ -236,7 +240,8 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
       ),
       opt(words("behind\\s+the\\s+eye|back\\s+from\\s+the\\s+eye|mark")),
     ),
-    ([f]) => ({ fraction: f }),
+    // “1 of the shank” is its end; “one shank” is a length.
+    ([f, of]) => (f < 1 || (f === 1 && of !== undefined) ? { fraction: f } : undefined),
   ),
   (text, at) => thirdBack(text, at),
 );
@@ -244,7 +249,7 @@ const shareOf = (n: string | undefined, of: string | undefined): number =>
   (n === "two" ? 2 : n === "three" ? 3 : 1) / (of?.startsWith("third") ? 3 : 4);
 
 /** “to two thirds”, “at one third”: of the shank, where nothing else is said. */
-const bareFraction: Reader<Place> = map(
+export const bareFraction: Reader<Place> = map(
   seq(
     opt(words("the|about")),
     match(

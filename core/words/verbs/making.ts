@@ -245,6 +245,8 @@ function asLongAs(said: Said): void {
   said.rule ??= { touching: true };
 }
 
+const cutForms = new Set<MaterialForm>(["wire", "tinsel", "yarn", "chenille"]);
+const SHORTEST_PIECE = 30;
 const filling = new Set<MaterialForm>(["thread", "floss"]);
 const barbed = new Set<Role>(["hackle", "collar", "throat"]);
 /** No body is wound so full of thread or floss. */
@@ -259,6 +261,13 @@ function askWhatSize(
   where: [number, number] | undefined,
 ): void {
   if (kind !== "wind" || !said.size || form === undefined) return;
+  // “about four inches” of a wire is the piece that is cut.
+  const [only] = said.size;
+  if (cutForms.has(form) && said.pieceMm === undefined && "mm" in only && only.mm >= SHORTEST_PIECE) {
+    said.pieceMm = only.mm;
+    delete said.size;
+    return;
+  }
   const isDeeperThanAnyFly = said.size.some((l) => "mm" in l && l.mm > FULLEST_MM);
   if (filling.has(form) && !isDeeperThanAnyFly) return;
   if (role !== undefined && barbed.has(role)) return;
@@ -317,8 +326,22 @@ function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, 
   if (kind === "glue" && said.drops === undefined) said.drops = 1;
   if (kind === "lay" && said.amount === undefined && form !== undefined && (isYarn || oneOfIt.has(form))) {
     said.amount =
-      form === "hackle" ? { feathers: 1 } : form === "extended body" ? { pieces: 1 } : { strands: 1, folded: false };
-    line.assumed.push(form === "hackle" ? "1 feather" : form === "extended body" ? "1 piece" : "1 strand");
+      form === "hackle"
+        ? inPairs.has(role ?? "body")
+          ? { feathers: 2, paired: true }
+          : { feathers: 1 }
+        : form === "extended body"
+          ? { pieces: 1 }
+          : { strands: 1, folded: false };
+    line.assumed.push(
+      form === "hackle"
+        ? inPairs.has(role ?? "body")
+          ? "1 pair of feathers"
+          : "1 feather"
+        : form === "extended body"
+          ? "1 piece"
+          : "1 strand",
+    );
   }
   function supply(rule: NonNullable<Said["rule"]>, words: string): void {
     said.rule = rule;
@@ -335,6 +358,8 @@ function likeBody(bench: Bench, times: number): Said["fullness"] {
   return [scaled, scaled];
 }
 
+/** Whole feathers of these stand on either side. */
+const inPairs = new Set<Role>(["wing", "cheeks", "eyes"]);
 /** Strands that wait to be wound when they are tied in. */
 export const strandForms: readonly MaterialForm[] = [
   "wire",

@@ -42,7 +42,7 @@ export function tellWind(t: Telling): void {
     : undefined;
   if (dubbed && (told.said.end ?? told.said.to ?? told.said.way)) return whereDubbed(dubbed, told.said, bench);
   if (told.kind === "dress") return tellDub(t);
-  if (told.refers === "the rest" || told.refers === "the same") return carryOn(t);
+  if (told.refers === "the rest" || told.refers === "the same" || isRestOfTail(t)) return carryOn(t);
   if (saysItsTurns(t)) return;
   if (bindsPost(t)) return;
   const all = allHackles(t);
@@ -91,6 +91,18 @@ function bindsPost({ told, bench }: Telling): boolean {
   const at = wing.step.tieIn?.at ?? wing.step.from;
   wing.step = { ...wing.step, setBy: "wraps at the root", tieIn: { ...wing.step.tieIn, at, wraps: Math.round(turns) } };
   return true;
+}
+
+/** “Then the same pheasant tail is wound forward”: what was tied in as a tail goes on as the body. */
+function isRestOfTail({ told, bench }: Telling): boolean {
+  const { amount, rope, count } = told.said;
+  if (!told.description || amount || rope || count || bench.waits((w) => !w.hangs && w.form === "feather fibre"))
+    return false;
+  const material = bench.resolve(told.description).material;
+  if (material?.form !== "feather fibre" && material?.form !== "herl") return false;
+  const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.component !== undefined);
+  const component = bench.component(last?.step.component);
+  return component?.role === "tail" && component.material.some((m) => m.value === material.code);
 }
 
 /** “Five turns of rib”, “a turn and a half”: of what was wound before, and nobody had said how often. */
@@ -193,6 +205,7 @@ function isThread(t: Telling, object: Meant): boolean {
 
 /** A winding of something that is tied in by the same clause. */
 export function windNew(t: Telling, object: Meant, said: Said): void {
+  if (/^(?:body\s+hackle|palmer)/.test(t.told.part ?? "")) said.palmered ??= true;
   // A hot spot that comes when the body is there is one behind the eye.
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
