@@ -599,7 +599,7 @@ function dubbedOf(text: string, at: number): Description | undefined {
 }
 
 const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+an?\\s))\\s+(?:an?\\s+)?");
-/** “brown over white bucktail”, “a brown and a grizzly hackle”: the upper, or the first, of two that lie one on the other is of the same stuff. */
+/** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
 function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
   const over = colourOver(text, at);
   const colour = over?.value[0] ?? "";
