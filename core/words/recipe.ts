@@ -584,6 +584,7 @@ class RecipeReader implements Reading {
     const description = descriptionAt(this.plain[i] ?? "", at, this.scanContext.index);
     if (!description) return t;
     t.told.rest = t.told.rest.filter((r) => r.at >= description.end);
+    t.told.understood.push({ at: description.at, end: description.end });
     return { ...t, told: { ...t.told, description } };
   }
 
