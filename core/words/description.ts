@@ -251,9 +251,12 @@ const isOfThread = (words: string): boolean =>
 /** “white gsp 100 denier”: on a thread’s label a word may stand that only its maker uses, before its size. */
 function isLabel(text: string, t: Token, implied: MaterialForm): boolean {
   if (implied !== "thread" || !/^[a-z]+$/i.test(t.word) || isStop(text, t.at) || nounAt(text, t.at)) return false;
-  const next = tokenAt(text, afterBlank(text, t.end))?.word ?? "";
+  const behind = tokenAt(text, afterBlank(text, t.end));
+  const next = behind?.word ?? "";
+  const second = behind && isColour(next) ? (tokenAt(text, afterBlank(text, behind.end))?.word ?? "") : "";
   return (
     /^\d{2,3}d?(?:en)?$|\/0$/.test(next) ||
+    /^\d{2,3}d?(?:en)?$|\/0$/.test(second) ||
     /(?:\d|den(?:ier)?)(?:\s+[a-z]+)?\s+$/i.test(text.slice(Math.max(0, t.at - 24), t.at))
   );
 }

@@ -113,6 +113,11 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   // What hair is stacked for, fibres on a stem are drawn level for.
   if (kind === "lay" && form === "feather fibre" && said.methods?.tips === "stacked")
     said.methods = { ...said.methods, tips: "by hand" };
+  // “three fibres each, one to a side”: six.
+  if (kind === "lay" && said.isOfEach && said.count && said.amount && "fibres" in said.amount) {
+    said.amount = { fibres: said.count * said.amount.fibres };
+    delete said.count;
+  }
   if (kind === "lay" && said.ofMm !== undefined) {
     if (form === "hair") said.amount ??= { clump: { mm: said.ofMm } };
     else said.shown ??= { mm: said.ofMm };

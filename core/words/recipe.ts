@@ -780,8 +780,20 @@ const nounsOfRole: Partial<Record<string, string[]>> = {
   rib: ["wire", "tinsel", "thread"],
   legs: ["rubber legs", "hackle fibres"],
 };
+/** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are wound so. */
+function shareTurns(text: string, all: Told[]): void {
+  all.forEach((t, n) => {
+    const next = all[n + 1];
+    if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
+    if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
+    if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
+    t.said = { ...structuredClone(next.said), ...t.said };
+  });
+}
+
 /** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
 function shareEach(text: string, all: Told[]): void {
+  shareTurns(text, all);
   const isOfEach = (t: Told): boolean =>
     t.kind === "lay" &&
     t.said.amount !== undefined &&

@@ -34,6 +34,8 @@ export type Said = Partial<
     count?: number;
     /** So many bunches or clumps, of each of which the amount is said. */
     bunches?: number;
+    /** The fibres are those of each of several that are counted later. */
+    isOfEach?: boolean;
     /** So many mm of it: how thick a bunch of hair is, how long all else. */
     ofMm?: number;
     /** The count is of one side. */

@@ -598,7 +598,7 @@ function dubbedOf(text: string, at: number): Description | undefined {
     : { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
 }
 
-const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+an?\\s))\\s+(?:an?\\s+)?");
+const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+(?:an?|one)\\s))\\s+(?:(?:an?|one)\\s+)?");
 /** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
 function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
   const over = colourOver(text, at);
@@ -663,7 +663,12 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
   )(text, place);
   if (between) place = between.end;
   if (/\s/.test(text[place] ?? "")) place++;
-  const found = descriptionAt(text, place, context.index);
+  const implied = told.role && !told.description ? impliedBy[told.role] : undefined;
+  // “Hackle: one ginger”: of what a hackle is.
+  const found =
+    descriptionAt(text, place, context.index) ??
+    (told.description ? undefined : upperOf(text, place, context.index)) ??
+    (implied && descriptionAt(text, place, context.index, false, implied));
   if (!found) return undefined;
   if (isAfterStart(told, found)) return "another";
   const noun = found.text.toLowerCase().trim();

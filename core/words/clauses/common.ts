@@ -186,6 +186,7 @@ export const endForward: Clause = clause(
       ),
       unless(number, words("mm|cm|in\\b|of|eyes?|turns?|gapes?|shanks?|behind|back|from")),
     ),
+    opt(words("mark")),
   ),
   (s, [, , share]) => {
     if (s.end !== undefined || s.from !== undefined || !(share > 0.5 && share < 1)) return false;

@@ -118,7 +118,8 @@ export const dressClauses: Clause[] = [
     ),
     (s, [sh, , fullness]) => {
       // “tapered, to mid-shank” says how far, not how full.
-      if (fullness.some((l) => "to" in l || "reach" in l || isExtent(l))) return false;
+      if (fullness.some((l) => "to" in l || "reach" in l || isExtent(l) || ("mm" in l && l.mm > SHORTEST_NOODLE / 2)))
+        return false;
       Object.assign(s, { shape: sh, fullness });
     },
   ),

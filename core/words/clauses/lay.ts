@@ -153,7 +153,10 @@ const byNumber: Clause[] = [
   clause(
     "3 fibres each",
     seq(count, words("(?:fibres?|fibers?|barbs?|strands?|herls?)\\s+each(?!\\s+(?:side|end))")),
-    (s, [c]) => amountOf(s, { n: c.n * (s.count ?? 1) }, "fibres"),
+    (s, [c]) => {
+      s.isOfEach = s.count === undefined;
+      return amountOf(s, { n: c.n * (s.count ?? 1) }, "fibres");
+    },
   ),
   clause(
     "6 to 8 fibres",
@@ -191,7 +194,7 @@ const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?)",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?|(?:a|one|1)\\s+matchstick(?=\\s*(?:[,.;]|$)))",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),
@@ -429,6 +432,22 @@ const howLong: Clause[] = [
       lengthNamed,
     ),
     (s, [, , , l]) => shown(s, l),
+  ),
+  clause(
+    "so 5 mm is left as a tail",
+    seq(
+      opt(words("so(?:\\s+that)?")),
+      lengthNamed,
+      words("(?:is|are)\\s+(?:left|showing|sticking\\s+out|free)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?"),
+    ),
+    (s, [, l]) => {
+      if (s.shown && "mm" in s.shown) {
+        s.pieceMm ??= s.shown.mm;
+        s.shown = l;
+        return true;
+      }
+      return shown(s, l);
+    },
   ),
   clause(
     "sticking out 12 mm",

@@ -472,7 +472,7 @@ const howItLies: Clause[] = [
   clause(
     "counter",
     words(
-      "counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|reverse[- ]?(?:wrapped|wound|wrap|ribbed)|wrapped\\s+in\\s+reverse|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
+      "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)|counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|reverse[- ]?(?:wrapped|wound|wrap|ribbed)|wrapped\\s+in\\s+reverse|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
     ),
     put({ counter: true }),
   ),

@@ -149,7 +149,7 @@ const behind = words("behind|over");
 const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
-  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?!\\s+of\\b)(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?!\\s+of\\b)(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
 const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
 /** “past the bend by the width of the gape”: further by a measure of the hook. */
 const pastBy: Reader<PlainLength> = map(

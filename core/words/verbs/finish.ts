@@ -41,6 +41,11 @@ function placeOf(t: Telling): { along?: { from: Place; to: Place }; at?: Place }
       : undefined;
   if (part) return { along: { from: { part: part.id, end: "front" }, to: { part: part.id, end: "rear" } } };
   const at = said.there ?? said.begin ?? said.end;
+  // “one coat of varnish on the body” goes along it, a drop on it is one.
+  if (at && "part" in at && said.coats !== undefined && said.drops === undefined) {
+    const of = { part: at.part };
+    return { along: { from: { ...of, end: "front" }, to: { ...of, end: "rear" } } };
+  }
   return at && { at };
 }
 

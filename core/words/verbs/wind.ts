@@ -382,7 +382,9 @@ function carryOn(t: Telling): void {
 /** A rib of a list is bound in before the body and wound when the body is there. */
 export function listedRib(t: Telling, object: Meant, said: Said): void {
   const { bench } = t;
-  const body = bodyBefore(bench);
+  const beside = bodyOfLine(t);
+  const body = beside?.id ?? bodyBefore(bench);
+  const rear = beside && rearOf(beside);
   const tieInSaid: Said = {
     ...(said.tieIn && { tieIn: said.tieIn }),
     ...(said.pieceMm !== undefined && { pieceMm: said.pieceMm }),
@@ -390,7 +392,7 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   };
   const hung = bench.hangs;
   bench.hangs = undefined;
-  const waiting = tieIn(t, object, { ...tieInSaid, tieIn: said.tieIn ?? { at: { landmark: "bend" } } }, body);
+  const waiting = tieIn(t, object, { ...tieInSaid, tieIn: said.tieIn ?? { at: rear ?? { landmark: "bend" } } }, body);
   bench.hangs = hung;
   if (!waiting) return;
   const own: Said = { ...said };
@@ -399,6 +401,16 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   if (body !== undefined || !bench.ahead.has("body")) return windWaiting(t, waiting, own);
   bench.later.push({ after: ["body"], make: () => windWaiting(t, waiting, own) });
 }
+/** “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend. */
+function bodyOfLine({ bench, line }: Telling) {
+  const bodies = bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === "body");
+  const step = bodies.length === 1 ? bodies[0]?.step : undefined;
+  const isOwn = (step?.do === "wind" || step?.do === "dress") && step.to && alongShank(rearOf(step)) < REAR;
+  return isOwn ? step : undefined;
+}
+const REAR = 0.8;
+const rearOf = (s: { from: Place; to?: Place }): Place =>
+  s.to && alongShank(s.to) > alongShank(s.from) ? s.to : s.from;
 /** The first step of the body, where there is one already. */
 function bodyBefore(bench: Bench): string | undefined {
   const roles = new Map(bench.components.map((c) => [c.id, c.role]));
