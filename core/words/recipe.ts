@@ -399,7 +399,8 @@ class RecipeReader implements Reading {
     if (!description?.isReference || this.bench.resolve(description).material) return;
     const { at, end } = description;
     // “rib with four turns of copper”, where the fly has none yet: of what a rib is.
-    if (told.role === "rib" && /^(?:copper|gold|silver|brass)$/.test(description.text)) {
+    const isNew = !this.bench.waits((w) => w.role === "rib");
+    if (isNew && told.role === "rib" && /^(?:copper|gold|silver|brass)$/.test(description.text)) {
       told.description = { at, end, text: `${description.text} wire`, means: { form: "wire" } };
       return;
     }

@@ -548,7 +548,9 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
   const part = plainPart(text, at) ?? asPart(text, at);
   const begin = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
   const phrase = descriptionAt(text, begin ? skip(text, begin.end) : at, context.index);
-  if (part && phrase && phrase.end > part.end && told.description === undefined)
+  // “Weight: 6 turns lead wire”: the wire is what it is of.
+  const isItsStuff = told.role === "weight" && phrase?.means?.form === "weight wire";
+  if (part && phrase && (phrase.end > part.end || isItsStuff) && told.description === undefined)
     return description(told, text, at, context, false);
   // “a slotted bead, thread olive 70”: the thread is another thing than the bead.
   if (part && told.description && !told.isInherited && told.role === undefined && isThreadAhead(text, part))
@@ -598,16 +600,19 @@ function dubbedOf(text: string, at: number): Description | undefined {
     : { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
 }
 
+const marked = new Set(
+  "grizzle grizzly badger barred furnace cree dun mottled speckled natural dark light pale".split(" "),
+);
 const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+(?:an?|one)\\s))\\s+(?:(?:an?|one)\\s+)?");
 /** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
 function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
   const over = colourOver(text, at);
   const colour = over?.value[0] ?? "";
-  if (!over || !isColour(colour)) return undefined;
+  if (!over || !(isColour(colour) || marked.has(colour))) return undefined;
   const lower = descriptionAt(text, over.end, index);
   const form = lower?.exact?.form ?? lower?.means?.form;
   const words = lower?.text.trim().split(/\s+/) ?? [];
-  const stuff = words.filter((w) => !isColour(w));
+  const stuff = words.filter((w) => !isColour(w) && !marked.has(w));
   if (!lower || form === undefined || stuff.length === words.length || stuff.length === 0) return undefined;
   const and = /^\S+\s+and\s/.exec(text.slice(at))?.[0].length;
   return {

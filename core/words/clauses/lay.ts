@@ -107,7 +107,7 @@ const byNumber: Clause[] = [
     seq(
       count,
       words(
-        "(?:(?!of\\b|pencil|match|thick|as\\b|\\d)[\\w-]+\\s+){0,2}?(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
+        "(?:(?:small|good|even|equal|separate|sparse|matched|neat|tiny|large|slim)\\s+){0,2}(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
       ),
     ),
     (s, [c]) => {

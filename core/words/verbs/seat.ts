@@ -25,6 +25,6 @@ const STUCK_ON = /stick-?on|self-adhesive|holographic|3d|imitation|(?:glass|moul
 
 export const seat = verb(
   "seat",
-  "(?:slide|slip|thread|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w-]+\\s+)?(?:bead|cone))|(?:mount|lash)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
+  "(?:slide|slip|thread|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w-]+\\s+){0,3}?(?:bead|cone))|(?:mount|lash)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
   tellSeat,
 );
