@@ -781,10 +781,18 @@ const nounsOfRole: Partial<Record<string, string[]>> = {
   rib: ["wire", "tinsel", "thread"],
   legs: ["rubber legs", "hackle fibres"],
 };
-/** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are wound so. */
+/** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
 function shareTurns(text: string, all: Told[]): void {
   all.forEach((t, n) => {
     const next = all[n + 1];
+    // “Tie in a brown and a grizzly hackle behind the eye”: both there.
+    if (
+      next &&
+      t.verb === "tie in" &&
+      next.verb === "tie in" &&
+      /\band\s+(?:one|an?)?\s*$/.test(text.slice(t.at, next.at))
+    )
+      if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
     if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
     if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
     if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
