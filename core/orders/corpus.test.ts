@@ -26,6 +26,7 @@ const files: [string, Catalogue][] = [
   ),
   ["desk.txt", catalogue],
   ["traps.txt", catalogue],
+  ["winter.txt", catalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

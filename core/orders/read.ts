@@ -42,6 +42,8 @@ const NOT_BEFORE =
 /** A fly's name has so many words at most. */
 const MOST_NAMED = 4;
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
+/** Words in brackets, or up to the next comma. */
+const BEHIND_QUANTITY = /^\s*(?:\(([^()]*)\)|,?\s*(\p{L}[^,;()]*)(?=\s*(?:[,;]|$)))/u;
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
 class OrderReader {
@@ -269,16 +271,13 @@ class OrderReader {
     if (each) return each;
     const head = stretch.left.slice(0, first.at[0] - stretch.start);
     const tail = stretch.left.slice(last.at[1] - stretch.start);
-    const areLast = quantities.length > 1 && quantities.every((q) => this.endsPart(stretch, q));
+    const ends = quantities.map((q, i) => this.withItsWishes(stretch, q.at[1], quantities[i + 1]?.at[0]));
+    const areLast = quantities.length > 1 && quantities.every((q, i) => this.endsPart(stretch, q, ends[i] ?? q.at[1]));
     const isAtEnd = areLast || (quantities.length > 1 && !/[\p{L}\d]/u.test(tail) && this.namesFlyIn(head));
     const bounds = quantities.map((q, i) => {
-      const from = isAtEnd
-        ? (quantities[i - 1]?.at[1] ?? stretch.start)
-        : i === 0
-          ? stretch.start
-          : beginOf(stretch, q);
+      const from = isAtEnd ? (ends[i - 1] ?? stretch.start) : i === 0 ? stretch.start : beginOf(stretch, q);
       const next = quantities[i + 1];
-      const to = isAtEnd ? q.at[1] : next ? beginOf(stretch, next) : stretch.end;
+      const to = isAtEnd ? (ends[i] ?? q.at[1]) : next ? beginOf(stretch, next) : stretch.end;
       return [from, to] as const;
     });
     return bounds.map(([from, to], i) => {
@@ -289,15 +288,36 @@ class OrderReader {
     });
   }
 
+  /**
+   * “Tar Pupa 3 dz (tied sparse), Slate Wisp 2 dz”: what is wished right behind a quantity is of the flies before it,
+   * not of those that come.
+   */
+  private withItsWishes({ left, start }: Stretch, from: number, next: number | undefined): number {
+    let end = from;
+    for (;;) {
+      const found = BEHIND_QUANTITY.exec(left.slice(end - start, (next ?? left.length + start) - start));
+      const words = found?.[1] ?? found?.[2] ?? "";
+      if (!found || /\d/.test(words) || this.namesFlyIn(words)) return end;
+      if (!findWish(words, 0) && !this.isForm(words)) return end;
+      end += found[0].length;
+    }
+  }
+
+  /** Whether words only name a form, as “unweighted”. */
+  private isForm(words: string): boolean {
+    const said = fold(words.trim());
+    return this.catalogue.patterns.some((p) => p.forms.some((f) => fold(f.name) === said));
+  }
+
   /** Whether a quantity ends its part of a list: “14 slate 3 dz, 16 slate 3 dz. Size 18: …”. */
-  private endsPart({ left, start }: Stretch, { at }: Quantity): boolean {
+  private endsPart({ left, start }: Stretch, { at }: Quantity, end: number): boolean {
     if (!/(?:^|[,;.])[^,;.]*[\p{L}\d][^,;.]*$/u.test(left.slice(0, at[0] - start))) return false;
-    const after = left.slice(at[1] - start);
+    const after = left.slice(end - start);
     if (/^\s*(?:[,;.&+)]|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
     // The point belongs to “dz.”, or ends a sentence: then no fly is named behind it.
-    const next = new Stretch(after, at[1]).words().slice(0, MOST_NAMED);
+    const next = new Stretch(after, end).words().slice(0, MOST_NAMED);
     return (
-      left.charAt(at[1] - start - 1) === "." && findExactly(next, this.catalogue.patterns, (p) => p.name)?.from !== 0
+      left.charAt(end - start - 1) === "." && findExactly(next, this.catalogue.patterns, (p) => p.name)?.from !== 0
     );
   }
 
