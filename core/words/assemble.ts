@@ -50,11 +50,13 @@ function named(r: Reading): ReadonlyMap<string, Material> {
 
 /** As it was said is kept beside what was made of it, where the words are not the program's own. */
 export function markStated(r: Reading, recipe: Recipe): void {
+  const materials = named(r);
+  const byId = new Map(recipe.steps.map((s) => [s.id, s]));
   r.out.forEach((line) => {
-    const steps = recipe.steps.filter((s) => line.steps.includes(s.id));
+    const steps = line.steps.flatMap((id) => byId.get(id) ?? []);
     const typed = line.text.trim().slice(0, 2000);
     for (const s of steps) {
-      const own = sayLine(s, recipe, named(r));
+      const own = sayLine(s, recipe, materials);
       const was = r.context.was?.steps.find((w) => w.id === s.id);
       if (typed !== own) s.stated = typed;
       else if (was?.stated !== undefined && was.stated !== typed) s.stated = was.stated;

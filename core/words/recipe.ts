@@ -268,14 +268,20 @@ class RecipeReader implements Reading {
     line.components = component ? [component.id] : [];
   }
 
+  /** Parts that each line, or one behind it, is about; made from the end, once. */
+  private readonly rolesFrom: ReadonlySet<Component["role"]>[] = [];
   /** Parts that later lines are about. */
   private rolesAfter(i: number): ReadonlySet<Component["role"]> {
-    return new Set(
-      this.lines.flatMap((_, n) => {
-        if (n <= i || this.line(n).kind !== "steps") return [];
-        return [this.heads[n]?.role, ...this.scan(n).map((t) => t.role)].flatMap((r) => r ?? []);
-      }),
-    );
+    if (this.rolesFrom.length === 0)
+      for (let n = this.lines.length; n > i; n--) {
+        const own =
+          n < this.lines.length && this.line(n).kind === "steps"
+            ? [this.heads[n]?.role, ...this.scan(n).map((t) => t.role)].flatMap((r) => r ?? [])
+            : [];
+        const later = this.rolesFrom[n + 1] ?? new Set();
+        this.rolesFrom[n] = own.every((r) => later.has(r)) ? later : new Set([...later, ...own]);
+      }
+    return this.rolesFrom[i + 1] ?? new Set();
   }
 
   /** “Hackle: none. 2 legs of cdc each side”: the rest is told by itself. */
