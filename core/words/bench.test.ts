@@ -152,3 +152,16 @@ describe("where", () => {
     expect(of("legs", "Start at the bend, two rubber legs tied in, 25 mm each")).toHaveLength(1);
   });
 });
+
+describe("a figure without a unit", () => {
+  const widthOf = (text: string): number | undefined => {
+    const { newMaterials } = read(text);
+    return newMaterials.find((m) => m.form === "wire" || m.form === "weight wire")?.strand?.width;
+  };
+  test.each([
+    ["Rib: mono 0.12, 8 turns", 0.12],
+    ["Weight: 8 turns of 0.7 lead", 0.7],
+    ["Weight: 8 turns of .035 lead", 0.889],
+    ["Rib: 0.3 mm mono, 8 turns", 0.3],
+  ])("%s is %f mm thick", (text, mm) => expect(widthOf(text)).toBeCloseTo(mm, 3));
+});

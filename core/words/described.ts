@@ -61,8 +61,8 @@ function sizedAs(m: Material, name: string): Material {
     }
     case "weight wire":
     case "wire": {
-      const inches = /(?:^|\s)0?(\.\d{2,3})\b/.exec(name)?.[1];
-      const width = mm ?? (inches === undefined ? undefined : widthOfGauge(inches, m.form));
+      const bare = /(?:^|\s)0?(\.\d{1,3})\b/.exec(name)?.[1];
+      const width = mm ?? (bare === undefined ? undefined : bareWidth(bare, m.form));
       return width === undefined || !m.strand
         ? m
         : { ...m, strand: { ...m.strand, width, ...(m.strand.section === "round" && { thickness: width }) } };
@@ -78,5 +78,9 @@ function sizedAs(m: Material, name: string): Material {
       return m;
   }
 }
+/** Weight wire comes up to so many inches thick; a larger figure without a unit is in mm: “mono 0.12”. */
+const THICKEST_INCHES = 0.05;
+const bareWidth = (figure: string, form: Material["form"]): number | undefined =>
+  Number(figure) <= THICKEST_INCHES ? widthOfGauge(figure, form) : Number(figure);
 const inMm = (inches: number | undefined): number | undefined =>
   inches === undefined ? undefined : mmOf(inches, "in");

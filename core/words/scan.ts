@@ -533,7 +533,8 @@ function isAtClause(text: string, at: number): boolean {
   return /(?:^|[,;.:(]|\b(?:and|then|now|next|finally|but|also|before|i|you|we|to\s+finish))\s*$/.test(before);
 }
 
-const sizedNoun = /(?:\d+(?:[.,]\d+)?\s*(?:mm|lbs?|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?)/y;
+const sizedNoun =
+  /(?:\d+(?:[.,]\d+)?\s*(?:mm|lbs?|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?|0?\.\d\b(?=\s+(?:[a-z-]+\s+){0,2}(?:lead|wire|mono|tinsel)\b))/y;
 /** “2 mm rubber leg”, “2.8 mm bead”: the figure belongs to the noun. */
 function isSizedNoun(text: string, at: number): boolean {
   sizedNoun.lastIndex = at;
@@ -719,6 +720,7 @@ function putCount(told: Told, c: Count, noun: string, found: Description): boole
     return true;
   }
   if (told.kind === "wind") {
+    if (by !== "feathers" && !Number.isInteger(c.n)) return false;
     // Strands wound together; one feather is what is wound anyway.
     if (by === "strands" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
     else if (by === "feathers" && c.n !== 1) told.said.count = c.n;
