@@ -7,6 +7,7 @@ import {
   clumpMass,
   fibresInSpan,
   fibresPerFeather,
+  HAIR_PACKING,
   slipsPerFeather,
   strandPieces,
   type Strand,
@@ -82,6 +83,7 @@ export function layAmount(amount: LayAmount, c: LayContext): Laid {
   guard("taken times as much", c.step.overTake, bounds.overTake);
   const over = (c.step.overTake ?? 1) * c.over;
   if ("clump" in amount) return clump(c.mm(amount.clump), c, over);
+  if (c.material.form === "hair" && ("fibres" in amount || "strands" in amount)) return hairs(amount, c, over);
   if ("patchMm2" in amount) return patch(amount.patchMm2, c);
   if ("slipWidth" in amount) {
     const widthMm = c.mm(amount.slipWidth);
@@ -185,7 +187,7 @@ const SOLID_HAIR = 1.3;
 
 function clumpStrand(q: number, density: number): Strand {
   const area = clumpArea(q);
-  return { width: q, thickness: q, core: q, area, massPerMm: area * density * 0.6, capped: false, pile: false };
+  return { width: q, thickness: q, core: q, area, massPerMm: area * density * HAIR_PACKING, capped: false, pile: false };
 }
 
 function clump(q: number, c: LayContext, over: number): Laid {
@@ -197,6 +199,17 @@ function clump(q: number, c: LayContext, over: number): Laid {
     widthMm: q,
     use: { kind: "mass", mg: clumpMass(q, c.grossMm, density) * over },
   };
+}
+
+/** Width of a hair where nobody has measured it, in mm. */
+const HAIR_WIDTH = 0.1;
+
+/** Hair by number: as thick a clump as so many hairs pack to, so that its mass is theirs. */
+function hairs(amount: { fibres: number } | { strands: number }, c: LayContext, over: number): Laid {
+  const n = "fibres" in amount ? amount.fibres : amount.strands;
+  guard("fibres", n, bounds.fibres);
+  const q = (c.material.strand?.width ?? HAIR_WIDTH) * Math.sqrt(n / HAIR_PACKING);
+  return { ...clump(q, c, over), fibres: n };
 }
 
 /** Hair stands about a tenth as dense on the hide as it lies squeezed in a clump. */

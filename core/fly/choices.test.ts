@@ -437,6 +437,29 @@ describe("what may differ from fly to fly", () => {
     const mg = (x: Recipe) => requirementsOf(fly(x), 12).find((q) => q.component === "h")?.perFly ?? 0;
     expect(mg(r(2.5)) / mg(r())).toBeCloseTo(2.5, 9);
   });
+  test("hair that is counted weighs what its hairs do, as fibres and as strands", () => {
+    const r = (amount: { fibres: number } | { strands: number; folded: false } | { clump: { mm: number } }) =>
+      withStep(
+        {
+          id: "h",
+          name: "hair",
+          do: "lay",
+          component: "h",
+          from: { eyeLengths: 0.2 },
+          to: { eyeLengths: 0.6 },
+          amount,
+          shown: { mm: 20 },
+        },
+        { id: "h", role: "wing", material: [{ value: "hair" }] },
+      );
+    const mg = (x: Recipe) => requirementsOf(fly(x), 12).find((q) => q.component === "h")?.perFly ?? 0;
+    const forty = mg(r({ fibres: 40 }));
+    expect(forty / mg(r({ fibres: 20 }))).toBeCloseTo(2, 6);
+    expect(mg(r({ strands: 40, folded: false }))).toBeCloseTo(forty, 9);
+    // By hand: a clump of 0.1 · √(40 / 0.6) mm holds as much.
+    expect(mg(r({ clump: { mm: 0.1 * Math.sqrt(40 / 0.6) } }))).toBeCloseTo(forty, 6);
+    expect(() => fly(r({ fibres: 3000 }))).toThrow(expect.objectContaining({ code: "FIGURE_OUT_OF_BOUNDS" }));
+  });
   test("a shape is fullest where it says: a cigar in its middle, a ball round", () => {
     const r = (shape: "cigar" | "ball") =>
       change((x) => {

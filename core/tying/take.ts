@@ -117,12 +117,15 @@ export function strandPieces(s: { hank: number; piece: number; ends: number; fol
   return { piecesPerStrand, piecesPerFly: s.folded ? ceilSafe(s.ends / 2) : s.ends };
 }
 
+/** Share of a squeezed clump that is hair; the rest is air between them. */
+export const HAIR_PACKING = 0.6;
+
 /** Hair by compressed clump: mass in mg = π/4·q²·length·ρ·0.6. */
 export function clumpMass(compressedMm: number, lengthMm: number, density: number): number {
   guard("clump", compressedMm, bounds.clumpMm);
   guard("length of the clump", lengthMm, bounds.pieceMm);
   guard("density", density, bounds.density);
-  return (Math.PI / 4) * compressedMm ** 2 * lengthMm * density * 0.6;
+  return (Math.PI / 4) * compressedMm ** 2 * lengthMm * density * HAIR_PACKING;
 }
 
 /** A drop from the needle, in µl; also the least that a coat takes. */

@@ -71,7 +71,8 @@ const coatsBehind =
 
 /** @param text one line in small letters with plain signs */
 export function headOf(text: string): LineHead {
-  const counted = numbering.exec(text)?.[0].length ?? 0;
+  // A line may be set in, and a number that only counts it is blanked out.
+  const counted = numbering.exec(text)?.[0].length ?? text.length - text.trimStart().length;
   const rest = text.slice(counted);
   const none: LineHead = { begin: counted, isListed: false };
   if (threadAlone.test(rest)) return { begin: counted, role: "thread", part: "thread", isListed: true };
