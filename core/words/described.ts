@@ -57,7 +57,10 @@ function sizedAs(m: Material, name: string): Material {
       const number = /\b(\d+\/0)\b/.exec(name)?.[1];
       const denier =
         figure(name, /den(?:ier)?\b|d\b|dt\b/) ?? (number === undefined ? undefined : denierOfNumber(number));
-      return denier === undefined || !m.thread ? m : { ...m, thread: { ...m.thread, denier } };
+      const bare = Number(/(?:^|\s)(0?\.\d{1,3})\b/.exec(name)?.[1] ?? NaN);
+      const across = /mono|nylon/i.test(name) ? (mm ?? (Number.isNaN(bare) ? undefined : bare)) : undefined;
+      const known = denier ?? (across === undefined ? undefined : denierOfMono(across));
+      return known === undefined || !m.thread ? m : { ...m, thread: { ...m.thread, denier: known } };
     }
     case "weight wire":
     case "wire": {
@@ -78,6 +81,10 @@ function sizedAs(m: Material, name: string): Material {
       return m;
   }
 }
+/** Density of nylon, in mg/mm³. */
+const NYLON = 1.14;
+/** Denier of nylon so many mm thick: grams of 9,000 m. */
+const denierOfMono = (mm: number): number => Math.round(9000 * NYLON * (Math.PI / 4) * mm ** 2);
 /** Weight wire comes up to so many inches thick; a larger figure without a unit is in mm: “mono 0.12”. */
 const THICKEST_INCHES = 0.05;
 const bareWidth = (figure: string, form: Material["form"]): number | undefined =>

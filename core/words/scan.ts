@@ -999,7 +999,9 @@ const asHair = (found: Description | undefined, role: Role | undefined): Descrip
     ? { ...found, means: { form: "hair" } }
     : found?.means?.form === "wire" && role === "weight"
       ? { ...found, means: { form: "weight wire" } }
-      : found;
+      : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
+        ? { ...found, means: { form: "thread" } }
+        : found;
 const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {
   "weight wire": "weight",
   flash: "flash",

@@ -1,11 +1,15 @@
 import type { Telling } from "../bench";
+import { objectOf } from "./making";
 import { verb } from "./verb";
 
 /**
  * What was just done is held: wraps, a place and what stays free belong to it. A line that only ties off says no more.
  */
-function tellHold({ told, bench, line }: Telling): void {
+function tellHold(t: Telling): void {
+  const { told, bench, line } = t;
   const { said } = told;
+  // “lock it down with thread, 6/0 black”: the first thread that is named is the one on the hook.
+  if (told.description && bench.thread === undefined && formOf(told) === "thread") nameThread(t);
   const last = bench.made.findLast((m) => m.line === line.number) ?? bench.made[bench.made.length - 1];
   // Where the line asks what it is about, nothing before it is held by its wraps.
   if (!last || (last.line !== line.number && line.asks.length > 0)) return;
@@ -25,6 +29,12 @@ function tellHold({ told, bench, line }: Telling): void {
     if (waiting) waiting.at = target;
   }
   last.step = held;
+}
+
+const formOf = ({ description }: Telling["told"]) => description?.exact?.form ?? description?.means?.form;
+function nameThread(t: Telling): void {
+  const { component } = objectOf({ ...t, told: { ...t.told, role: "thread" } });
+  if (component) t.bench.thread = component.id;
 }
 
 export const hold = verb(
