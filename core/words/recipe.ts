@@ -373,7 +373,7 @@ class RecipeReader implements Reading {
     if (told.verb === "hold" && told.kind === "wind" && (told.description ?? told.said.rule))
       return tellWind({ ...t, told: { ...told, role: "rib", said: { counter: true, ...told.said } } });
     const verb = told.verb === undefined ? undefined : verbOf(told.verb);
-    if (verb && told.verb !== "act") return verb.tell(t);
+    if (verb && told.verb !== "act") return verb.tell(told.verb === "dub" ? this.byColour(t, i) : t);
     if (told.verb === "act") return tellAct(t);
     this.actUnsaid(t);
   }
@@ -450,7 +450,7 @@ class RecipeReader implements Reading {
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
-    const named = this.leadByHead(this.flashByColour(t, i), i);
+    const named = this.leadByHead(this.byColour(t, i), i);
     const object = objectOf(named);
     if (!object.component) return this.askMaterial(t, i);
     const isDeclared = role !== undefined && this.isToldLater(i, role);
@@ -572,15 +572,16 @@ class RecipeReader implements Reading {
       return tellThread({ ...t, told: { ...told, role: "thread", kind: "wind" } });
   }
 
-  /** “Flash: 10 strands, silver”: what a flash is of needs no word but its colour. */
-  private flashByColour(t: Telling, i: number): Telling {
+  /** “Flash: 10 strands, silver”, “dub a tan body”: of what it is needs no word but its colour. */
+  private byColour(t: Telling, i: number): Telling {
+    const form = t.told.role === "flash" ? "flash" : t.told.verb === "dub" ? "dubbing" : undefined;
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
     const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w));
-    if (t.told.role !== "flash" || t.told.description || !rest || !isColours) return t;
+    if (!form || t.told.description || !rest || !isColours) return t;
     t.told.rest = t.told.rest.slice(1);
     t.told.understood.push(rest);
-    return { ...t, told: { ...t.told, description: { ...rest, text: `${words} flash`, means: { form: "flash" } } } };
+    return { ...t, told: { ...t.told, description: { ...rest, text: `${words} ${form}`, means: { form } } } };
   }
 
   /** “Lead under the thorax, 6 turns”: the part itself says what it is of. */

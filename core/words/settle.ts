@@ -41,6 +41,18 @@ const usualAttitudes: Partial<Record<Role, Attitude>> = {
   legs: "sides",
   "wing case": "over",
 };
+/** Share of the shank that stands for a fraction of it where a bead takes its front. */
+const BEHIND_BEAD = 0.6;
+/** Where a part usually lies. On a fly with a bead legs have their place behind it. */
+function zoneOf(role: Role | undefined, hasBead: boolean | undefined): [Place, Place] | undefined {
+  const zone = role && usualZones[role];
+  if (!zone || !hasBead || role !== "legs") return zone;
+  const shifted = (p: Place): Place =>
+    "fraction" in p && p.plus === undefined
+      ? { landmark: "eye", plus: { of: "shank", times: Number((p.fraction * BEHIND_BEAD).toFixed(2)) } }
+      : p;
+  return [shifted(zone[0]), shifted(zone[1])];
+}
 const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const anyHook = hookAt(nominal, "12");
 /** Where a place lies on any hook, near enough to tell which of two comes first; parts lie where they usually do. */
@@ -52,17 +64,17 @@ export function alongShank(place: Place): number {
   return at ?? 0.5;
 }
 
+/** About how long an eye is, where a place is said in another measure. */
+const EYE_MM = 0.8;
+const EYE_IN = { eye: 1, gape: 0.2, shank: 0.1 };
 /** A little of the shank in front of a place, or behind it: what a tie-in takes where nobody says how much is bound. */
 const beside = (place: Place, eyes: number): Place => {
   if (!("part" in place) && "eyeLengths" in place && place.plus === undefined)
     return { eyeLengths: Number((place.eyeLengths + eyes).toPrecision(12)) };
-  return place.plus === undefined
-    ? { ...place, plus: { of: "eye", times: eyes } }
-    : {
-        ...place,
-        plus:
-          "of" in place.plus && place.plus.of === "eye" ? { of: "eye", times: place.plus.times + eyes } : place.plus,
-      };
+  const { plus } = place;
+  if (plus === undefined) return { ...place, plus: { of: "eye", times: eyes } };
+  if ("mm" in plus) return { ...place, plus: { mm: Number((plus.mm + eyes * EYE_MM).toPrecision(12)) } };
+  return { ...place, plus: { of: plus.of, times: Number((plus.times + eyes * EYE_IN[plus.of]).toPrecision(12)) } };
 };
 
 /**
@@ -126,7 +138,7 @@ function settleWinding(said: Said, context: StepContext): string[] {
     if (said.stacked) said.to = said.from;
     return [];
   }
-  const [front, rear] = (role && usualZones[role]) ?? (usualZones.body as [Place, Place]);
+  const [front, rear] = zoneOf(role, context.hasBead) ?? (usualZones.body as [Place, Place]);
   const endsByTurns = said.rule?.touching === true && said.rule.turns !== undefined;
   const { begin, end, there } = said;
   if (begin && end) return set(said, begin, end);
@@ -196,10 +208,10 @@ const BALL_GAPES = 0.3;
 /** A collar that is dubbed is wider than one that is wound at a spot. */
 const dubbedCollar: [Place, Place] = [{ eyeLengths: 1 }, { eyeLengths: 2 }];
 
-function settleDressed(said: Said, { role, hangs }: StepContext): string[] {
+function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): string[] {
   if (said.from !== undefined) return [];
   const [front, rear] =
-    (role === "collar" ? dubbedCollar : role && usualZones[role]) ?? (usualZones.body as [Place, Place]);
+    (role === "collar" ? dubbedCollar : zoneOf(role, hasBead)) ?? (usualZones.body as [Place, Place]);
   const { begin, end, there } = said;
   if (begin && end) return set(said, begin, end);
   const begins = begin ?? (hangs && alongShank(hangs) > alongShank(front) + 0.03 ? hangs : undefined);
@@ -223,17 +235,19 @@ function settleDressed(said: Said, { role, hangs }: StepContext): string[] {
   return [`from ${sayPlace(front)} to ${sayPlace(rear)}`];
 }
 
-function settleLaid(said: Said, { role, hangs }: StepContext): string[] {
+function settleLaid(said: Said, { role, hangs, hasBead }: StepContext): string[] {
   if (said.from !== undefined) {
     if (said.to !== undefined) return [];
   }
-  const zone = role && usualZones[role];
+  const zone = zoneOf(role, hasBead);
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end;
   const there = place ?? hangs;
   if (there === undefined) {
     if (!zone) return [];
-    Object.assign(said, { from: zone[0], to: zone[1] });
-    return [`from ${sayPlace(zone[0])} to ${sayPlace(zone[1])}`];
+    // What is laid takes some of the shank, also where what is wound stands at a spot.
+    const [from, to] = isSame(zone[0], zone[1]) ? [zone[0], beside(zone[0], 1)] : zone;
+    Object.assign(said, { from, to });
+    return [`from ${sayPlace(from)} to ${sayPlace(to)}`];
   }
   const assumed = place === undefined ? [`at ${sayPlace(there)}`] : [];
   if (place === undefined || said.there !== undefined || said.begin !== undefined || said.end !== undefined)

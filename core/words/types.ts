@@ -20,6 +20,8 @@ export interface StepContext {
   hangs?: Place;
   /** Where what is wound was tied in, in a recipe that tells it. */
   tiedInAt?: Place;
+  /** A bead takes the front of the shank. */
+  hasBead?: boolean;
   /** Width of one strand in mm, for a winding that is centred. */
   widthMm?: number;
 }

@@ -205,7 +205,7 @@ export const end: Clause = clause(
 const besides = map(
   seq(
     words(
-      "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:up\\s+)?against|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
+      "(?:right\\s+|just\\s+|close\\s+)?(?:at|near|by|on|in|(?:up\\s+)?against(?=\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|bead|eyes?|wing)\\b)|(?:back\\s+|forward\\s+)?over|above|around|beside|round)",
     ),
     oneOf(place, placeReached),
   ),

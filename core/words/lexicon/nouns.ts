@@ -23,6 +23,8 @@ const BIOT = {
   feather: { usable: 50, grip: 10, perMm: 1 / 1.2, span: 50, sides: 1, unusable: 0.1 },
   fibreMm: 25,
 };
+/** Saddle feathers are long. */
+const SADDLE = { feather: { usable: 150, grip: 20, perMm: 1.8, span: 40, sides: 2, unusable: 0.1 } };
 const HOLLOW = { hair: { density: 0.35 } };
 const flat = (width: number, thickness: number, density = 1.05) => ({
   strand: { section: "flat" as const, width, thickness, density },
@@ -131,6 +133,10 @@ const nouns: [string, NounForm][] = [
   [
     "(?:hackle|spade|cock|rooster)\\s+(?:fibres?|fibers?|barbs?|barbules?)|(?:cock|rooster|hen)\\s+hackle\\s+(?:fibres?|barbs?)",
     { form: "feather fibre", counted: "fibres" },
+  ],
+  [
+    "(?:stiff\\s+|dry\\s+|cock\\s+|rooster\\s+|grizzly?\\s+|badger\\s+)*saddles?(?:\\s+(?:hackles?|feathers?|tips?))?",
+    { form: "hackle", figures: SADDLE, counted: "feathers" },
   ],
   [
     "(?:stiff\\s+|dry\\s+|saddle\\s+|cock\\s+|rooster\\s+|cape\\s+|neck\\s+|grizzly?\\s+|badger\\s+)*(?:hackles?|saddles?|capes?|roosters?|cocks?)(?:\\s+(?:hackles?|feathers?|tips?))?",

@@ -189,6 +189,7 @@ export function make(
     tiedInAt: more.tiedIn?.at,
     boundIn: more.tiedIn?.step,
     widthMm: material?.strand?.width,
+    hasBead: bench.components.some((c) => c.role === "bead"),
   };
   settleParts(said, bench, bench.last.component);
   settleBead(said, bench);
@@ -374,11 +375,36 @@ export const strandForms: readonly MaterialForm[] = [
 /** Of these one is bound in where nobody says how many. */
 const oneOfIt = new Set<MaterialForm>([...strandForms, "hackle", "weight wire", "extended body"]);
 
+type PartPlace = Extract<Place, { part: string }>;
+/**
+ * The end of a body that is no part of its own: the fibres of the tail, or the thread itself, wound along the shank.
+ */
+function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
+  if (bench.components.some((c) => c.role === "body") || bench.ahead.has("body")) return undefined;
+  const step =
+    lastBody(bench) ??
+    bench.made
+      .map((m) => m.step)
+      .findLast((s) => s.do === "wind" && s.to !== undefined && bench.component(s.component)?.role === "thread");
+  if (step === undefined || !("from" in step) || step.from === undefined) return undefined;
+  const from = step.from;
+  const to = ("to" in step ? step.to : undefined) ?? from;
+  const [front, rear] = alongShank(from) <= alongShank(to) ? [from, to] : [to, from];
+  const place = end === "rear" ? rear : front;
+  return { ...place, ...(plus && place.plus === undefined && { plus }) };
+}
+
 /** Places that were said by a part mean the component that has its role. */
 function settleParts(value: unknown, bench: Bench, before: string | undefined): void {
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
     const part = value.part === "it" ? (before ?? value.part) : value.part;
+    const stands = part === "body" ? bodyPlace(value as PartPlace, bench) : undefined;
+    if (stands) {
+      for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, stands);
+      return;
+    }
     const component = bench.component(part) ?? bench.components.find((c) => c.role === part);
     value.part = component?.id ?? part;
     return;
