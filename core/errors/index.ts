@@ -27,7 +27,7 @@ export interface ErrorDetails {
   PATTERN_INCOMPLETE: { missing: Missing[] };
   PATTERN_SIZE_OUTSIDE: { size: string; from: string; to: string };
   PATTERN_VARIANT_UNKNOWN: { variant: string; known: string[] };
-  MATERIAL_UNKNOWN: { material: string; component: string };
+  MATERIAL_UNKNOWN: { material: string | undefined; component: string };
   PROBABILITY_INVALID: { name: string; value: number };
   TOO_LITTLE_KNOWN: { owed: number };
   QUANTITY_INVALID: { name: string; value: number };

@@ -187,7 +187,8 @@ const SOLID_HAIR = 1.3;
 
 function clumpStrand(q: number, density: number): Strand {
   const area = clumpArea(q);
-  return { width: q, thickness: q, core: q, area, massPerMm: area * density * HAIR_PACKING, capped: false, pile: false };
+  const massPerMm = area * density * HAIR_PACKING;
+  return { width: q, thickness: q, core: q, area, massPerMm, capped: false, pile: false };
 }
 
 function clump(q: number, c: LayContext, over: number): Laid {

@@ -72,8 +72,7 @@ export class FlyContext {
       if (c.role === "hook") continue;
       const code = codeOf(this.recipe, this.choice, c);
       const material = code === undefined ? undefined : materials.get(code);
-      if (!material)
-        throw new DomainError("MATERIAL_UNKNOWN", { material: code ?? "none for this size", component: c.role });
+      if (!material) throw new DomainError("MATERIAL_UNKNOWN", { material: code, component: c.role });
       const buys = c.bought !== undefined && this.choice.buy?.includes(c.id) === true;
       chosen.set(c.id, material);
       this.parts.set(c.id, {

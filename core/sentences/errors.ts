@@ -40,7 +40,9 @@ const sentences: Sentences<ErrorDetails> = {
   PATTERN_SIZE_OUTSIDE: (d) => `Size ${d.size} is outside this pattern's sizes, ${d.from} to ${d.to}.`,
   PATTERN_VARIANT_UNKNOWN: (d) => `There is no variant “${d.variant}”. Known here: ${d.known.join(", ")}.`,
   MATERIAL_UNKNOWN: (d) =>
-    `No material “${d.material}” is in the cabinet for the ${d.component}. Add it, or choose another.`,
+    d.material === undefined
+      ? `Of what the ${d.component} is tied at this size is not stated. Name a material for it.`
+      : `No material “${d.material}” is in the cabinet for the ${d.component}. Add it, or choose another.`,
   PROBABILITY_INVALID: (d) => `“${d.name}” cannot be ${d.value}: it lies between 0 and 1.`,
   TOO_LITTLE_KNOWN: (d) =>
     `Too little is known of the rejects to promise ${d.owed} flies. Log a batch of this pattern first, or lower the service level.`,

@@ -165,3 +165,64 @@ describe("a figure without a unit", () => {
     ["Rib: 0.3 mm mono, 8 turns", 0.3],
   ])("%s is %f mm thick", (text, mm) => expect(widthOf(text)).toBeCloseTo(mm, 3));
 });
+
+describe("what is named in front of its verb", () => {
+  test("is what is wound, and no tail for its feather", () => {
+    const text = "Tail: pheasant, 5 fibres\nPheasant tail, 6 fibres, twist with thread and wrap 2/3 up the hook";
+    expect(of("body", text)).toEqual([expect.stringMatching(/rope of 6, touching, from the bend to a third/)]);
+    expect(of("tail", text)).toHaveLength(1);
+  });
+  test("the wire over it is the rib's, with its turns", () => {
+    const text =
+      "Copper wire, leave it hanging\nPheasant tail, 6 fibres, wrap to mid-shank, wire over it 5 turns opposite way";
+    expect(of("rib", text)[1]).toMatch(/5 turns, counter/);
+    expect(of("body", text)[0]).toMatch(/to mid-shank$/);
+  });
+  test("herls that nobody named are asked about, and never the thread", () => {
+    expect(asked("5 herls, wound to the thorax")).toHaveLength(1);
+    expect(told("5 herls, wound to the thorax")).toEqual([]);
+  });
+  test.each(["ribbed with 4 thread wraps", "segmented with 4 thread bands"])("the thread over a body: %s", (words) => {
+    expect(of("rib", `Body: yellow foam 3mm thick, ${words}`)[1]).toMatch(/^rib: 4 turns/);
+  });
+  test("a colour and a number name the thread also ahead of what is done with it", () => {
+    const { recipe } = read("Brown 8/0, cover the shank and go to the bend", "Hook: nymph 12\n");
+    expect(recipe.components.find((c) => c.role === "thread")?.material).toHaveLength(1);
+  });
+  test("a brush of fibre is wound as chenille is", () => {
+    const { newMaterials } = read("Body: pink fibre brush, palmered to the eye");
+    expect(newMaterials.map((m) => m.form)).toContain("chenille");
+  });
+  test("a ball that a fly is started with lies where it is said", () => {
+    expect(told("Start with a small ball of dubbing at the bend")[0]).toMatch(/to the bend$/);
+  });
+});
+
+describe("eyes weigh what they are made of", () => {
+  const massOf = (text: string): number | undefined =>
+    read(text).newMaterials.find((m) => m.form === "eyes")?.part?.mass;
+  test("a flat disc, a doll eye and a pair of metal each have their own", () => {
+    const [disc, doll, brass, lead] = ["stick-on eyes", "doll eyes", "dumbbell eyes", "lead eyes"].map(
+      (eyes) => massOf(`Eyes: 6 mm ${eyes}`) ?? 0,
+    ) as [number, number, number, number];
+    expect(disc).toBeCloseTo(1.2 * Math.PI * 9 * 0.9, 0);
+    expect(brass / doll).toBeCloseTo((2 * 8.5) / 1.2, 1);
+    expect(lead / brass).toBeCloseTo(11.34 / 8.5, 2);
+  });
+  test.each([
+    ["Dumbbells, 5/32, behind the eye", 3.96875],
+    ["Black bead 3.3", 3.3],
+    ["Eyes: dumbbell 4 mm", 4],
+  ])("%s are %f mm across", (text, mm) => {
+    const { newMaterials } = read(text);
+    expect(newMaterials.find((m) => m.part)?.part?.diameter).toBeCloseTo(mm, 3);
+  });
+  test("eyes of which nothing is named are asked about, and no step without a part is made", () => {
+    const { recipe } = read("Dumbbells, behind the eye, 10 wraps");
+    expect(recipe.steps.every((s) => s.do !== "seat" || s.component !== undefined)).toBe(true);
+  });
+});
+
+test("rubber that is tied in is legs, and is not wound", () => {
+  expect(of("legs", "Two rubber legs tied in the middle, 25 mm each")[0]).toMatch(/strands, = 25 mm, to both sides/);
+});

@@ -14,12 +14,24 @@ const figure = (text: string, unit: RegExp): number | undefined => {
 };
 const GAUGES = /\b(extra fine|fine|small|medium|large|extra large)\b/i;
 const BEAD_LENGTH = 0.85;
+/** Densities in mg/mm³. */
 const metals: [RegExp, number][] = [
   [/tungsten/i, 17.5],
   [/glass/i, 2.5],
-  [/plastic/i, 1.2],
+  [/plastic|mono\b|nylon|doll|resin|epoxy|stick-?\s?on|tape|flat\s+eyes?/i, 1.2],
+  [/lead\b(?!-?\s?free)/i, LEAD],
 ];
 const BRASS = 8.5;
+
+/** Eyes that are stuck on are flat: a disc about so much of its diameter thick. */
+const DISC = 0.15;
+const isStuckOn = /stick-?\s?on|tape|flat\s+eyes?/i;
+const isSingle = /doll|plastic/i;
+/** Mass of eyes in mg: of one where they come singly, of the pair on its bar or stalk where they do not. */
+function eyesMass(mm: number, density: number, name: string): number {
+  if (isStuckOn.test(name)) return density * (Math.PI / 4) * mm ** 2 * (DISC * mm);
+  return (isSingle.test(name) ? 1 : 2) * beadMass(mm, density);
+}
 
 /** A material that was only described, with the nominal figures of its form and what its words say of its size. */
 export function described(text: string, means: NounForm, taken: (code: string) => boolean): Material {
@@ -48,10 +60,12 @@ function sizedAs(m: Material, name: string): Material {
   switch (m.form) {
     case "bead":
     case "eyes": {
-      if (!m.part || mm === undefined) return m;
+      const across = mm ?? bareAcross(name);
+      if (!m.part || across === undefined) return m;
       const density = metals.find(([metal]) => metal.test(name))?.[1] ?? BRASS;
-      const mass = m.form === "bead" ? beadMass(mm, density) : 2 * beadMass(mm, density);
-      return { ...m, part: { ...m.part, diameter: mm, length: mm * BEAD_LENGTH, mass: Number(mass.toFixed(1)) } };
+      const mass = m.form === "bead" ? beadMass(across, density) : eyesMass(across, density, name);
+      const part = { diameter: across, length: across * BEAD_LENGTH, mass: Number(mass.toFixed(1)) };
+      return { ...m, part: { ...m.part, ...part } };
     }
     case "thread": {
       const number = /\b(\d+\/0)\b/.exec(name)?.[1];
@@ -80,6 +94,18 @@ function sizedAs(m: Material, name: string): Material {
     default:
       return m;
   }
+}
+/** Beads and eyes are as wide as this, in mm, where a figure has no unit; a fraction is one of an inch. */
+const WIDEST_BARE = 12;
+function bareAcross(name: string): number | undefined {
+  const [, fraction, plain] =
+    /(?:^|\s)(?:(\d{1,2}\/\d{1,2})(?![\d/])|(\d{1,2}(?:[.,]\d+)?)(?![\d./x]))/.exec(name) ?? [];
+  if (fraction !== undefined) {
+    const [over = 0, under = 0] = fraction.split("/").map(Number);
+    return over > 0 && under > 1 ? inMm(over / under) : undefined;
+  }
+  const mm = Number((plain ?? "").replace(",", "."));
+  return mm >= 1 && mm <= WIDEST_BARE ? mm : undefined;
 }
 /** Density of nylon, in mg/mm³. */
 const NYLON = 1.14;

@@ -321,6 +321,9 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
 function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialForm | undefined): boolean {
   const next = tokenAt(text, afterBlank(text, t.end))?.word ?? "";
   if (/^\d+\/\d+"$/.test(t.word)) return afterNoun ? form !== undefined && bySize.has(form) : true;
+  // “Dumbbells, 5/32”: eyes and beads are sold by the fraction of an inch.
+  if (/^\d{1,2}\/(?:8|16|32|64)$/.test(t.word) && next !== "of")
+    return afterNoun && (form === "eyes" || form === "bead");
   if (/mm$/.test(t.word)) {
     const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
     return !isPlace && (afterNoun ? form !== undefined && bySize.has(form) : parseFloat(t.word.replace(",", ".")) < 9);

@@ -232,7 +232,7 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    const told = withTaken(withDubbing(this.scan(i)), text);
+    const told = withTaken(withNamedAhead(withDubbing(this.scan(i))), text);
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
@@ -352,6 +352,7 @@ class RecipeReader implements Reading {
     const t: Telling = { told, text, bench: this.bench, line: this.notesOf(i) };
     if (head.isOptional) told.said.optional = true;
     if (n === 0) shareEach(text, all);
+    bandsOfThread(told);
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
@@ -450,7 +451,7 @@ class RecipeReader implements Reading {
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
-    const named = this.leadByHead(this.byColour(t, i), i);
+    const named = this.stuffByHead(this.byColour(t, i), i);
     const object = objectOf(named);
     if (!object.component) return this.askMaterial(t, i);
     const isDeclared = role !== undefined && this.isToldLater(i, role);
@@ -556,7 +557,7 @@ class RecipeReader implements Reading {
     if (isPieceAlone(told)) return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
     if (told.said.rule?.turns !== undefined || told.kind === "wind") return tellWind(t);
     if (told.kind === "dress") return tellDub(t);
-    if (told.kind === "seat") return tellSeat(t);
+    if (told.kind === "seat") return tellSeat(this.stuffByHead(t, t.line.number));
     if (told.kind === "glue") return tellFinish(t);
     if (told.kind === "whip") return tellWhip(t);
     if (told.kind === "lay" && isGround(told.role)) {
@@ -584,11 +585,10 @@ class RecipeReader implements Reading {
     return { ...t, told: { ...t.told, description: { ...rest, text: `${words} ${form}`, means: { form } } } };
   }
 
-  /** “Lead under the thorax, 6 turns”: the part itself says what it is of. */
-  private leadByHead(t: Telling, i: number): Telling {
+  /** “Lead under the thorax, 6 turns”, “Dumbbells, 4 mm”: the part itself says what it is of. */
+  private stuffByHead(t: Telling, i: number): Telling {
     const at = this.heads[i]?.named?.[0];
-    if (t.told.role !== "weight" || t.told.description || at === undefined || !/^lead\b/.test(t.told.part ?? ""))
-      return t;
+    if (t.told.description || at === undefined || !saysItsStuff(t.told)) return t;
     const description = descriptionAt(this.plain[i] ?? "", at, this.scanContext.index);
     if (!description) return t;
     t.told.rest = t.told.rest.filter((r) => r.at >= description.end);
@@ -730,6 +730,49 @@ function withDubbing(all: Told[]): Told[] {
     ];
   });
 }
+
+/** “Ribbed with 4 thread wraps”, “segmented with 4 bands of thread”: it is the thread that is wound as the rib. */
+function bandsOfThread(told: Told): void {
+  const { wraps, rule } = told.said;
+  if (told.role !== "rib" || told.description || wraps === undefined || rule) return;
+  told.description = { at: told.at, end: told.end, text: "thread", means: { form: "thread" } };
+  told.said.rule = { turns: wraps };
+  delete told.said.wraps;
+}
+
+const saysItsStuff = ({ role, part = "" }: Told): boolean =>
+  (role === "weight" && /^lead\b/.test(part)) || (role === "eyes" && /^(?:dumb|bar-?bell|bead|chain)/.test(part));
+
+/** “Pheasant tail, 6 fibres, wrap up the hook”: what is only named is what the verb behind it winds. */
+function withNamedAhead(all: Told[]): Told[] {
+  const out = [...all];
+  for (const [n, t] of all.entries()) {
+    const next = all.slice(n + 1).find((x) => x.verb !== "act");
+    if (!next || !isOnlyNamed(t) || !windsNothingNamed(next)) continue;
+    out[out.indexOf(next)] = {
+      ...next,
+      description: t.description,
+      role: "body",
+      part: "body",
+      said: { ...t.said, ...goingThere(next.said) },
+      understood: [...t.understood, ...next.understood],
+      kept: [...t.kept, ...next.kept],
+      loose: [...t.loose, ...next.loose],
+      rest: [...t.rest, ...next.rest],
+    };
+    out.splice(out.indexOf(t), 1);
+  }
+  return out;
+}
+/** A place beside what is wound forward is where it goes. */
+const goingThere = ({ there, ...said }: Told["said"]): Told["said"] =>
+  there && !said.from && !said.begin && !said.end ? { ...said, end: there } : { ...said, ...(there && { there }) };
+const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
+  const form = description && (description.exact?.form ?? description.means?.form);
+  return verb === undefined && role === undefined && (form === "feather fibre" || form === "herl");
+};
+const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
+  verb === "wind" && description === undefined && role === undefined && said.around === undefined;
 
 /** Parts that a list never only ties in: they are there to be wound. */
 const isGround = (role: Component["role"] | undefined): boolean =>

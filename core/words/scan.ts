@@ -524,7 +524,7 @@ function listedAt(
 
 /** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
 const ribbedWith = words(
-  "(?:(?:and|both)\\s+)?(?:ribbed\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
+  "(?:(?:and|both)\\s+)?(?:(?:ribbed|segmented|banded)\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
 );
 
 /** A verb begins another thing only where a clause begins. */
@@ -550,7 +550,9 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
   const begin = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
   const phrase = descriptionAt(text, begin ? skip(text, begin.end) : at, context.index);
   // “Weight: 6 turns lead wire”: the wire is what it is of.
-  const isItsStuff = told.role === "weight" && phrase?.means?.form === "weight wire";
+  const isItsStuff =
+    (told.role === "weight" && phrase?.means?.form === "weight wire") ||
+    (phrase?.means?.form === "eyes" && /^(?:dumb|bar-?bell|chain)/.test(phrase.text.trim().toLowerCase()));
   if (part && phrase && (phrase.end > part.end || isItsStuff) && told.description === undefined)
     return description(told, text, at, context, false);
   // “a slotted bead, thread olive 70”: the thread is another thing than the bead.
@@ -591,6 +593,14 @@ function labelOf(text: string, at: number): Description | undefined {
   if (words === undefined || isStop(text, at) || /^(?:any|your|own|to|as|matching|optional)\b/.test(words))
     return undefined;
   return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
+}
+const numbered = /^((?:[a-z]+\s+){1,2})\d{1,2}\/0(?=\s*[,.;])/;
+/** “Brown 8/0, cover the lead …”: a colour and the number of a thread name one. */
+function colourAndNumber(text: string, at: number): Description | undefined {
+  const found = numbered.exec(text.slice(at, at + 40));
+  const colours = found?.[1]?.trim().split(/\s+/) ?? [];
+  if (!found || !isColour(colours.join(" "))) return undefined;
+  return { at, end: at + found[0].length, text: `${found[0]} thread`, means: { form: "thread" } };
 }
 const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
 /** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
@@ -697,6 +707,7 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
 const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 
 /** “Start at the bend, two rubber legs …”: what is tied in there is told by itself. */
+const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:body|lot))\b/u;
 const isAfterStart = ({ verb }: Told, found: Description): boolean =>
   verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
 const onlyCounts =
@@ -912,7 +923,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const found =
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
-    (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined);
+    (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
+    (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
@@ -926,6 +938,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     partRead(text, skip(text, found.end))
   )
     return "another";
+  // “Wrap to the thorax, wire over it five turns”: the wire goes over what is wrapped.
+  if (!told.description && told.verb === "wind" && windsOverIt.test(text.slice(begin - 2))) return "another";
   // “Fold the fibres over the herl”: what it is folded over.
   if (told.verb === "take over" && /\bover\s+(?:the\s+)?$/.test(text.slice(Math.max(0, begin - 12), begin))) {
     told.understood.push({ at, end: found.end });

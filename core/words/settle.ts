@@ -41,17 +41,11 @@ const usualAttitudes: Partial<Record<Role, Attitude>> = {
   legs: "sides",
   "wing case": "over",
 };
-/** Share of the shank that stands for a fraction of it where a bead takes its front. */
-const BEHIND_BEAD = 0.6;
+/** Lengths of the eye are counted from behind the bead, whatever its size. */
+const legsBehindBead: [Place, Place] = [{ eyeLengths: 1.1 }, { eyeLengths: 2 }];
 /** Where a part usually lies. On a fly with a bead legs have their place behind it. */
 function zoneOf(role: Role | undefined, hasBead: boolean | undefined): [Place, Place] | undefined {
-  const zone = role && usualZones[role];
-  if (!zone || !hasBead || role !== "legs") return zone;
-  const shifted = (p: Place): Place =>
-    "fraction" in p && p.plus === undefined
-      ? { landmark: "eye", plus: { of: "shank", times: Number((p.fraction * BEHIND_BEAD).toFixed(2)) } }
-      : p;
-  return [shifted(zone[0]), shifted(zone[1])];
+  return role === "legs" && hasBead ? legsBehindBead : role && usualZones[role];
 }
 const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const anyHook = hookAt(nominal, "12");

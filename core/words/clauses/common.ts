@@ -227,10 +227,10 @@ const howMany = map(
     // “8 crosswise wraps”, “6 more tight wraps”: how they are laid is told by the words that stay.
     opt(
       words(
-        "(?:(?!of\\b|and\\b|with\\b|turns?\\b|the\\b)[\\w-]+\\s+){0,2}?(?=(?:thread\\s+)?wraps?\\b|turns?\\s+of\\b)",
+        "(?:(?!of\\b|and\\b|with\\b|turns?\\b|the\\b)[\\w-]+\\s+){0,2}?(?=(?:thread\\s+)?wraps?\\b|thread\\s+bands?\\b|turns?\\s+of\\b)",
       ),
     ),
-    words("(?:thread\\s+)?wraps?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)"),
+    words("(?:thread\\s+)?wraps?|thread\\s+bands?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)"),
   ),
   ([, c]) => c,
 );

@@ -601,7 +601,12 @@ const wrapsOfAll = clause(
 );
 const wrapsOnly = clause(
   "5 wraps",
-  seq(opt(words("with|by")), count, opt(words("tight|firm|soft|thread|securing")), words("wraps?")),
+  seq(
+    opt(words("with|by")),
+    count,
+    opt(words("tight|firm|soft|thread|securing")),
+    words("wraps?|(?<=\\b(?:thread|silk)\\s+)(?:bands?|segments?)"),
+  ),
   (s, [by, c, how]) => {
     if (!Number.isInteger(c.n) || c.n < 1) return false;
     // “hackle: black, palmered, 6 wraps”: bare wraps of what is wound are its turns.

@@ -66,7 +66,10 @@ const nouns: [string, NounForm][] = [
     "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|mylar|wire|thread|braid|silver|gold|copper))|(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
     { form: "tinsel" },
   ],
-  ["chenilles?|vernille", { form: "chenille" }],
+  [
+    "chenilles?|vernille|(?:fib(?:re|er)|flash|fur|hair|tinsel)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
+    { form: "chenille" },
+  ],
   [
     "stripped\\s+(?:peacock\\s+)?(?:eye\\s+)?(?:herls?|quills?|stems?|stalks?|hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
     {

@@ -9,6 +9,11 @@ export function tellSeat(t: Telling): void {
   // “Put the bead on”, where a line before has it on already.
   const isOn = t.bench.made.some((m) => m.step.do === "seat" && m.step.component === object.component?.id);
   if (object.role === "bead" && t.told.description === undefined && isOn) return;
+  if (!object.component) {
+    const sentence = `Of what ${object.role === "eyes" ? "are the eyes" : "is the bead"} made? Name the material.`;
+    t.line.asks.push({ at: [t.told.at, t.told.end], sentence, answers: [] });
+    return;
+  }
   const said: Said = withDeclared(t, object.component, t.told.said);
   const role = object.role === "eyes" ? "eyes" : "bead";
   // A dumbbell or a pair of chain is one piece; eyes that are stuck on are two.

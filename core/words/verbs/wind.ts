@@ -55,7 +55,8 @@ export function tellWind(t: Telling): void {
   if (isThread(t, object))
     return tellThread(told.role === "head" ? { ...t, told: { ...told, part: told.part ?? "head" } } : t);
   // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
-  if (!object.component && !bench.isBased && bench.waiting.length === 0 && (told.said.end ?? told.said.to))
+  const { end, to, rope } = told.said;
+  if (!object.component && !bench.isBased && bench.waiting.length === 0 && rope === undefined && (end ?? to))
     return tellThread({ ...t, told: { ...told, role: "thread" } });
   if (!object.component) {
     t.line.asks.push({
