@@ -226,3 +226,39 @@ describe("eyes weigh what they are made of", () => {
 test("rubber that is tied in is legs, and is not wound", () => {
   expect(of("legs", "Two rubber legs tied in the middle, 25 mm each")[0]).toMatch(/strands, = 25 mm, to both sides/);
 });
+
+describe("a line that begins with the hook", () => {
+  const hookOf = (line: string): [string, string | undefined] => {
+    const { recipe } = read(line, "");
+    const thread = recipe.components.find((c) => c.role === "thread");
+    return [recipe.sizes.from, thread?.asStated ?? thread?.material[0]?.value];
+  };
+  test.each([
+    ["Standard dry 16. 12/0 rusty.", "16"],
+    ["Long shank 10 wet; brown 6/0", "10"],
+    ["#1/0 wide gape stinger, gel spun 200.", "1/0"],
+    ["On a long 1/0: thread clear mono.", "1/0"],
+  ])("goes on with the thread: %s", (line, size) => {
+    const [from, thread] = hookOf(line);
+    expect(from).toBe(size);
+    expect(thread).toBeTruthy();
+  });
+  test("a bead of 3.0 is no size of the hook, and no three of them", () => {
+    const { recipe } = read("Jig hook size 14, 3.0 slotted tungsten copper", "");
+    expect(recipe.sizes).toEqual({ from: "14", to: "14" });
+    expect(recipe.steps.map((s) => sayStep(s))).toEqual(["at the eye"]);
+  });
+});
+
+test("cheeks that hung are pulled forward, and those with a length are not", () => {
+  const forward = "Pull the red floss forward along each side, 3 wraps";
+  expect(of("cheeks", `Catch in red floss at the bend for cheeks\n${forward}`).join("\n")).toMatch(
+    /left hanging.*\n.*tied in at .* with 3 wraps/,
+  );
+});
+test("a touch fatter is no trace", () => {
+  expect(of("thorax", "Body: rust fur\nThorax: rust fur, a touch fatter")[0]).not.toContain("trace");
+});
+test("what is dubbed up to the thorax is the body", () => {
+  expect(of("body", "Dub rust fur up to the thorax, tapering")).toHaveLength(1);
+});

@@ -344,7 +344,7 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^0?\.\d+$/.test(t.word)) return true;
   // “3.8 slotted tungsten bead”: a bead's size needs no unit.
   if (/^\d[.,]\d$/.test(t.word) && afterNoun) return form === "bead";
-  if (/^\d[.,]\d$/.test(t.word)) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone)/.test(text.slice(t.end));
+  if (/^\d[.,]\d$/.test(t.word)) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone|tungsten)/.test(text.slice(t.end));
   return false;
 }
 

@@ -37,39 +37,46 @@ const sizeAndKind =
 
 /** All that a line about the hook alone may say. */
 const hookWords =
-  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?)$/;
-const aKind = /^(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
+  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point)$/;
+const aKind =
+  /^(?:stinger|popper|wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
 function isHookAlone(text: string): boolean {
-  const all = text.split(/[\s,.;()]+/).filter(Boolean);
+  const on = onIt.exec(text)?.[0];
+  const all = text
+    .slice(on?.length ?? 0)
+    .split(/[\s,.;()]+/)
+    .filter(Boolean);
   return (
     all.length >= 2 &&
     all.length <= 8 &&
     all.every((w) => hookWords.test(w)) &&
-    all.some((w) => aKind.test(w)) &&
+    (on !== undefined || all.some((w) => aKind.test(w))) &&
     all.some((w) => /^#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?$/.test(w))
   );
 }
+
+/** “On a long 1/0”: what it is tied on is a hook. */
+const onIt = /^\s*(?:tied\s+)?on\s+an?\s+/;
+/** Where a line goes on with what is no hook: “standard dry 16. 12/0 rusty”, “on a long 1/0: thread clear mono”. */
+const goesOn = /[,;]|[.:](?=\s|$)|\swith\s/;
 
 /** “4xl streamer, size 6”, “double size 8”. */
 const kindAndSize =
   /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*(?:,\s*(?:\d+\s*deg(?:rees?)?|[\w\s-]*(?:wire|bend|eye|shank|barbless)))*\.?\s*$/;
 
+const firstOf = (text: string, at: RegExp): string => text.split(at, 1)[0] ?? "";
+
 /** “This one goes on the streamer hook, from a 4 to a 10.” */
 function isHookTold(r: Reading, i: number): boolean {
   // “one and a half times the hook” measures by it.
   const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
+  const own = text.slice(r.heads[i]?.begin ?? 0);
   // “It's a size 10 wet.”
   if (
     sizeAndKind.test(text) ||
     kindAndSize.test(text) ||
-    [
-      text,
-      ...text
-        .slice(r.heads[i]?.begin ?? 0)
-        .split(/,|\swith\s/)
-        .slice(0, 1),
-    ].some(isHookAlone)
+    [text, firstOf(own, /,|\swith\s/), firstOf(own, goesOn)].some(isHookAlone)
   )
     return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
@@ -247,14 +254,15 @@ const countsTurns = /^(?:\d{1,2}|[a-z]+)\s+(?:turns?|wraps?|strands?|fibres?)\s+
 function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
   for (const m of text
     .slice(begin)
-    .matchAll(/[;.]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
+    .matchAll(/[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
     const at = begin + m.index + m[0].length;
+    if (m[0].startsWith(":") && !/\d/.test(text.slice(begin, at))) continue;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.
     const verb = /\d/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
     if (verb && doneAtOnce.has(verb)) return at;
     if (/^,/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at))) return at;
-    if (!/^[;.]/.test(m[0])) continue;
+    if (!/^[;.:]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
     if (head.isListed && head.role !== "hook") return at;
     // “A size 10 hook, 2x long. 8 turns of lead”: a sentence that counts something else.

@@ -19,7 +19,7 @@ export interface HookSaid {
   words: string;
 }
 
-const SIZE = "(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)s?";
+const SIZE = "(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)(?!\\.?\\d)s?";
 const range = new RegExp(
   `${SIZE}\\s*(?:-|to|through|down\\s+to|up\\s+to|until)\\s*(?:an?\\s+)?${SIZE}(?![\\d.]*\\s*mm)`,
   "u",
@@ -30,9 +30,9 @@ const spaced =
   /(?:\bsizes?\s+|#|\bhooks?[\s,]+|\b(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger)[\s,]+)(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
-  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?=\s*(?:$|[,.;)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|heavy|light|long|short|barbless|standard)\b))/u;
+  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard)\b))/u;
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
-const ahead = /^\s*(?:hook\s*[:=-]?\s*)?(\d{1,2}\/0)(?=\s)/u;
+const ahead = /^\s*(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0)(?=\s)/u;
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
 const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
 
@@ -46,7 +46,7 @@ const families: [RegExp, string][] = [
   [/\bwet\b|\bspider\b/, "wet"],
   [/\bheavy\b/, "nymph"],
   [/\blight\b/, "dry"],
-  [/\bsaltwater\b|\bpike\b|\blarge\b|\bbig\s+game\b/, "large"],
+  [/\bsaltwater\b|\bpike\b|\bstinger\b|\bpopper\b|\blarge\b|\bbig\s+game\b/, "large"],
 ];
 
 const readable = (size: string | undefined): HookSize | undefined => {

@@ -344,7 +344,9 @@ const leadIn = words(
 );
 
 function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
-  const found = lookAhead(text, at, to, context.index, told.role);
+  const isPlain = told.role === undefined && told.verb === undefined;
+  const found =
+    (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);
   const form0 = found?.exact?.form ?? found?.means?.form;
   // “Head: 8 turns, one coat of lacquer”: the coat is another thing than the head.
   const ahead =
@@ -534,7 +536,7 @@ function isAtClause(text: string, at: number): boolean {
 }
 
 const sizedNoun =
-  /(?:\d+(?:[.,]\d+)?\s*(?:mm|lbs?|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?|0?\.\d\b(?=\s+(?:[a-z-]+\s+){0,2}(?:lead|wire|mono|tinsel)\b))/y;
+  /(?:\d+(?:[.,]\d+)?\s*(?:mm|lbs?|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?|0?\.\d\b(?=\s+(?:[a-z-]+\s+){0,2}(?:lead|wire|mono|tinsel)\b)|\d[.,]\d(?=\s+(?:[a-z-]+\s+){0,3}(?:bead|cone|tungsten)))/y;
 /** “2 mm rubber leg”, “2.8 mm bead”: the figure belongs to the noun. */
 function isSizedNoun(text: string, at: number): boolean {
   sizedNoun.lastIndex = at;
@@ -594,7 +596,7 @@ function labelOf(text: string, at: number): Description | undefined {
     return undefined;
   return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
 }
-const numbered = /^((?:[a-z]+\s+){1,2})\d{1,2}\/0(?=\s*[,.;])/;
+const numbered = /^((?:[a-z]+\s+){1,2})\d{1,2}\/0(?=\s*(?:[,.;]|(?:from|to|on|at|started|down)\b))/;
 /** “Brown 8/0, cover the lead …”: a colour and the number of a thread name one. */
 function colourAndNumber(text: string, at: number): Description | undefined {
   const found = numbered.exec(text.slice(at, at + 40));
@@ -1052,7 +1054,7 @@ function colours(told: Told, text: string, at: number): Next | undefined {
   return { told, end: colourWords.lastIndex };
 }
 
-/** “8/0 tan, uni”: the last word on a thread’s label belongs to its name. */
+/** “8/0 tan, bonded”: the last word on a thread’s label belongs to its name. */
 function labelled(told: Told, text: string, at: number, typed: string): Next | undefined {
   const end = at + typed.replace(/[.:!?]+$/, "").length;
   const { description } = told;

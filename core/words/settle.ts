@@ -213,7 +213,9 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
     const from = begins && Math.abs(alongShank(begins) - alongShank(end)) > 0.03 ? begins : nearer(end, front, rear);
     return begin ? set(said, from, end) : told(set(said, from, end), said);
   }
-  const spot = there ?? begin;
+  // A ball that is no part of its own, and no place is said for, stands where the thread hangs or at the bend.
+  const isBall = said.shape === "ball" && (role === undefined || role === "body" || role === "butt") && !end;
+  const spot = there ?? begin ?? (isBall ? (hangs ?? { landmark: "bend" }) : undefined);
   if (said.shape === "ball" && spot && spot.plus === undefined) {
     // A ball at a place is about as long there as it is thick.
     const front: Place = { ...spot, plus: { of: "gape", times: -BALL_GAPES } };

@@ -168,7 +168,9 @@ export const dressClauses: Clause[] = [
   }),
   clause(
     "a trace",
-    words("(?:just\\s+|only\\s+)?(?:an?\\s+)?(?:trace|touch|hint|suggestion|dusting)(?:\\s+of)?"),
+    words(
+      "(?:just\\s+|only\\s+)?(?:an?\\s+)?(?:trace|touch|hint|suggestion|dusting)(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
+    ),
     put({ trace: true }),
   ),
   clause(
@@ -208,7 +210,7 @@ export const dressClauses: Clause[] = [
   clause(
     "but thicker",
     match(
-      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+)?(thicker|fuller|fatter|thinner|slimmer)(?=\\s*(?:[,.;]|$))",
+      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer)(?=\\s*(?:[,.;]|$))",
     ),
     (s, [w]) => {
       if (s.ofBody !== undefined) return false;

@@ -38,7 +38,7 @@ const laidRoles = new Set<Role>([
   "eyes",
 ]);
 const layWords =
-  /\b(?:(?:a|each|per|either)\s+side|fibres?|strands?|plumes?|tips?\b(?<!the\s+tip)|flanks?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;
+  /\b(?:(?:a|each|per|either)\s+side|fib(?:re|er)s?|strands?|plumes?|tips?\b(?<!the\s+tip)|flanks?|clump|slips?|patch|pairs?|pieces?(?!\s+of)|feathers?(?!\s+at)|bound\s+in|counted\s+when\s+wound|mm\s+of\s+(?:fibres?|stem))\b/i;
 const windWords =
   /\b(?:turns?|side\s+by\s+side|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch|wound|wind|wrapped|palmer\w*)\b/i;
 

@@ -61,7 +61,7 @@ const nouns: [string, NounForm][] = [
     { form: "wire", figures: { strand: { section: "round", width: 0.2, thickness: 0.2, density: 1.14 } } },
   ],
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
-  ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk", { form: "thread" }],
+  ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk|gel[-\\s]?spun(?:\\s+\\d{2,3})?(?:\\s+thread)?", { form: "thread" }],
   [
     "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|mylar|wire|thread|braid|silver|gold|copper))|(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
     { form: "tinsel" },
@@ -150,7 +150,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", counted: "feathers" },
   ],
   [
-    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?)(?:\\s+(?:feathers?|fibres?))?",
+    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?)(?:\\s+(?:feathers?|fibres?))?",
     { form: "feather fibre", counted: "fibres" },
   ],
   [

@@ -9,7 +9,8 @@ import { verb } from "./verb";
 /** The product that a clause names; “varnish it” names it by its verb. */
 function productOf(t: Telling): Component {
   const { told, bench, text } = t;
-  if (told.description) {
+  // “Finish, thread tan …”: thread is no product that is put on.
+  if (told.description && (told.description.exact?.form ?? told.description.means?.form) !== "thread") {
     const object = objectOf({ ...t, told: { ...told, role: "finish" } });
     if (object.component) return object.component;
   }

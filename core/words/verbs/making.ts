@@ -150,9 +150,11 @@ function roleFrom(
     if (form === "feather fibre")
       return said.hanging ? "wing case" : isFront && said.attitude === "down" ? "throat" : undefined;
   }
+  // “Dub it up to the thorax”: what ends there lies behind it.
+  const isDubbed = form === "dubbing" || form === "blend";
+  if (isDubbed && said.end && "part" in said.end && said.end.part === "thorax") return "body";
   // What is dubbed at the front when the body is there is no body.
-  if ((form === "dubbing" || form === "blend") && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36)
-    return "thorax";
+  if (isDubbed && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36) return "thorax";
   if (form === "hackle" && isFront) return "collar";
   if (form === "stretch body" && said.hanging) return "wing case";
   return usualRole(form);

@@ -29,6 +29,8 @@ export function tellTakeOver(t: Telling): void {
     const as: Telling = { ...t, told: { ...told, role: told.role ?? "wing case" } };
     return tieAndTakeOver(as, objectOf(as), told.said);
   }
+  const cheeks = object.component && cheeksLeft(t, object.component.id);
+  if (cheeks) return takeOver(t, cheeks, told.said);
   // What is wound or spread already is only stroked into its place.
   if (object.component && object.role !== "wing case") return stroke(t, object);
   t.line.asks.push({
@@ -62,6 +64,18 @@ function stripOf({ bench }: Telling, component: string): Waiting | undefined {
     strip.at = bend;
   }
   return strip;
+}
+
+/** “Red floss for cheeks … pull it forward along each side”: cheeks of which no length was said hung till then. */
+function cheeksLeft({ bench }: Telling, component: string): Waiting | undefined {
+  const tied = bench.made.findLast((m) => m.step.component === component);
+  const role = bench.component(component)?.role;
+  const form = bench.formOf(bench.component(component));
+  if (role !== "cheeks" || !form || tied?.step.do !== "lay" || tied.step.shown || tied.step.countedWhenWound)
+    return undefined;
+  tied.step = { ...tied.step, hanging: true };
+  const at = tied.step.tieIn?.at ?? tied.step.from;
+  return { step: tied.step.id, component, role, form, at, hangs: true, said: {}, line: tied.line, used: false };
 }
 
 function hanging({ told, bench }: Telling): Waiting | undefined {
