@@ -262,3 +262,36 @@ test("a touch fatter is no trace", () => {
 test("what is dubbed up to the thorax is the body", () => {
   expect(of("body", "Dub rust fur up to the thorax, tapering")).toHaveLength(1);
 });
+
+describe("what is said by another part", () => {
+  test("the same as the abdomen is of its dubbing", () => {
+    const { recipe } = read("Abdomen: dark stone dubbing\nThorax: same as abdomen");
+    const of = (role: string) => recipe.components.find((c) => c.role === role)?.material.map((m) => m.value);
+    expect(of("thorax")).toEqual(of("body"));
+    expect(recipe.steps).toHaveLength(2);
+  });
+  test("the same as a part that is not there is asked about", () => {
+    expect(asked("Thorax: same as abdomen")).toHaveLength(1);
+  });
+});
+
+test("a gauge alone is the wire's, and lead stays lead", () => {
+  const wireOf = (text: string) => {
+    const { recipe, newMaterials } = read(text);
+    const code = recipe.components.find((c) => c.role === "weight")?.material[0]?.value;
+    return newMaterials.find((m) => m.code === code) ?? cabinet.get(code ?? "");
+  };
+  expect(wireOf("Weight: 10 turns .015")?.strand?.width).toBeCloseTo(0.381, 2);
+  expect(wireOf("Lead: 10 turns .025")).toMatchObject({ lead: true });
+});
+test("two clumps of 4 mm are two of them, and the length stays free to be said", () => {
+  expect(
+    of(
+      "collar",
+      "Tail: white bucktail, clump of 2 mm\nCollar: white bucktail, two clumps of 4 mm, half as long as the tail",
+    )[0],
+  ).toMatch(/clump of 5\.66 mm, = half the tail/);
+});
+test("strands that are twisted and wound in turns are a rope", () => {
+  expect(of("body", "Peacock herl body, three strands twisted into a rope, 8 turns")[0]).toMatch(/rope of 3, 8 turns/);
+});

@@ -9,7 +9,7 @@ import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
-import { PARTS } from "./lexicon/parts";
+import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
 import type { Span, Told } from "./told";
@@ -353,6 +353,8 @@ class RecipeReader implements Reading {
     if (head.isOptional) told.said.optional = true;
     if (n === 0) shareEach(text, all);
     bandsOfThread(told);
+    this.sameAsPart(told, text);
+    gaugeOfWeight(told, text);
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
@@ -398,6 +400,18 @@ class RecipeReader implements Reading {
     if (last?.step.do !== "lay" || said.shown === undefined) return false;
     last.step = { ...last.step, shown: said.shown };
     return true;
+  }
+
+  /** “Thorax: same as abdomen”: of what another part was told of. */
+  private sameAsPart(told: Told, text: string): void {
+    const same = told.role && !told.description && sameAs.exec(text.slice(told.at, told.end));
+    const role = same ? roleOfWord(same[1] ?? "") : undefined;
+    const component = role && role !== told.role ? this.bench.ofRole(role) : undefined;
+    const exact = component && this.bench.materialOf(component);
+    if (!exact) return;
+    told.description = { at: told.at, end: told.end, text: exact.name, exact };
+    delete told.said.size;
+    told.kind = kindOfTold(told.verb, told.role, exact.form, text.slice(told.at, told.end));
   }
 
   /** A word of a material means one that the recipe has named; where it has none, the word is not understood. */
@@ -740,6 +754,23 @@ function bandsOfThread(told: Told): void {
   delete told.said.wraps;
 }
 
+const sameAs = new RegExp(
+  `^\\W*(?:(?:the\\s+)?same(?:\\s+(?:dubbing|fur|material|stuff|mix|herl))?\\s+as|as(?:\\s+for)?|like)\\s+(?:the\\s+|in\\s+the\\s+)?(${PARTS})(?![\\p{L}])`,
+  "u",
+);
+/** “Weight: 10 turns .015”: a gauge alone is that of the wire. */
+function gaugeOfWeight(told: Told, text: string): void {
+  const gauge = told.rest.findIndex((r) => /^0?\.\d{2,3}"?$/.test(text.slice(r.at, r.end).trim()));
+  const at = told.rest[gauge];
+  if (told.role !== "weight" || told.description || !at) return;
+  told.rest = told.rest.filter((r) => r !== at);
+  told.understood.push(at);
+  told.description = {
+    ...at,
+    text: `${/^lead/.test(told.part ?? "") ? "lead" : "weight"} wire ${text.slice(at.at, at.end)}`,
+    means: { form: "weight wire" },
+  };
+}
 const saysItsStuff = ({ role, part = "" }: Told): boolean =>
   (role === "weight" && /^lead\b/.test(part)) || (role === "eyes" && /^(?:dumb|bar-?bell|bead|chain)/.test(part));
 

@@ -16,6 +16,9 @@ import { absolute, placeReached } from "../text/place";
 import { atSaid, everywhere, onSizes, where, stretched } from "./common";
 import { face } from "./wind";
 
+const THICK = opt(
+  words("thick|in\\s+diameter|across|in\\s+thickness|when\\s+(?:squeezed|compressed)|squeezed|compressed"),
+);
 /** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
 const MATCHSTICK_MM = 2;
 const PENCIL_MM = 7;
@@ -103,6 +106,15 @@ const byNumber: Clause[] = [
     },
   ),
   clause(
+    "2 clumps of 4 mm",
+    seq(count, words("(?:bunches|clumps|bundles|stacks)\\s+of"), absolute, THICK),
+    (s, [c, , mm]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+      s.amount = { clump: { mm } };
+    },
+  ),
+  clause(
     "2 clumps of",
     seq(
       count,
@@ -187,9 +199,6 @@ const byNumber: Clause[] = [
   ),
 ];
 
-const THICK = opt(
-  words("thick|in\\s+diameter|across|in\\s+thickness|when\\s+(?:squeezed|compressed)|squeezed|compressed"),
-);
 const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",

@@ -499,7 +499,7 @@ const howItLies: Clause[] = [
   clause(
     "by the tip",
     match(
-      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
+      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:the|its|their)\\s+(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
     ),
     (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
   ),
@@ -534,7 +534,11 @@ const howItLies: Clause[] = [
       s.begin = { landmark: "bend", plus: { of: "shank", times: -TURN_OF_RIB * (turnNo[nth ?? ""] ?? 1) } };
     },
   ),
-  clause("palmered", words("palmer(?:ed)?(?:\\s+(?:over|along|through|style))?"), put({ palmered: true })),
+  clause(
+    "palmered",
+    words("palmer(?:ed)?(?:\\s+(?:style|(?:over|along|through)(?!\\s+(?:the\\s+)?thorax\\b)))?"),
+    put({ palmered: true }),
+  ),
 ];
 
 /** How far apart the turns of a usual rib lie, in shanks. */
