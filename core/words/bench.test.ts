@@ -295,3 +295,23 @@ test("two clumps of 4 mm are two of them, and the length stays free to be said",
 test("strands that are twisted and wound in turns are a rope", () => {
   expect(of("body", "Peacock herl body, three strands twisted into a rope, 8 turns")[0]).toMatch(/rope of 3, 8 turns/);
 });
+
+describe("numbers that stand alone", () => {
+  test.each([
+    ["Rib: copper wire, 8", /8 turns/],
+    ["Rib: thread, 5 segments", /5 turns/],
+    ["Rib: copper wire counter 6", /6 turns, counter/],
+  ])("behind a rib are its turns: %s", (text, turns) => expect(of("rib", text).join()).toMatch(turns));
+  test.each([
+    ["Wing: 25 deer hairs, to the bend", "25 fibres"],
+    ["Wing: 20 white bucktail hairs, twice the shank", "20 fibres"],
+  ])("before hairs count them: %s", (text, amount) => expect(of("wing", text)[0]).toContain(amount));
+});
+
+test("herl on top of all is a topping", () => {
+  expect(of("topping", "Body: hare dubbing\nPeacock herl, 8 strands on top").join()).toContain("8 strands");
+});
+test("the colour of the head stays with its line", () => {
+  expect(kept("Body: hare dubbing\nSmall black head").join(" ")).toContain("black");
+  expect(asked("Body: hare dubbing\nSmall black head")).toEqual([]);
+});

@@ -45,7 +45,7 @@ function isHookAlone(text: string): boolean {
   const on = onIt.exec(text)?.[0];
   const all = text
     .slice(on?.length ?? 0)
-    .split(/[\s,.;()]+/)
+    .split(/[\s,.;()]+|(?<=[a-z])\/(?=[a-z])/)
     .filter(Boolean);
   return (
     all.length >= 2 &&

@@ -355,6 +355,8 @@ class RecipeReader implements Reading {
     bandsOfThread(told);
     this.sameAsPart(told, text);
     gaugeOfWeight(told, text);
+    turnsOfRib(told, text);
+    colourOfHead(told, text);
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
@@ -770,6 +772,22 @@ function gaugeOfWeight(told: Told, text: string): void {
     text: `${/^lead/.test(told.part ?? "") ? "lead" : "weight"} wire ${text.slice(at.at, at.end)}`,
     means: { form: "weight wire" },
   };
+}
+/** “Rib 8”, “thread, 5 segments”: of a rib a number alone is that of its turns. */
+function turnsOfRib(told: Told, text: string): void {
+  const [only, more] = told.rest;
+  const n = only && /^(\d{1,2})(?:\s+segments?)?$/.exec(text.slice(only.at, only.end).trim())?.[1];
+  if (told.role !== "rib" || n === undefined || more || told.said.rule?.turns !== undefined) return;
+  told.rest = [];
+  told.understood.push(only as Span);
+  told.said.rule = { ...told.said.rule, turns: Number(n) };
+}
+/** “Small black head”: how it is to look stays with the line. */
+function colourOfHead(told: Told, text: string): void {
+  if (told.role !== "head" || told.description) return;
+  const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
+  told.rest = told.rest.filter((r) => !colours.includes(r));
+  told.kept.push(...colours);
 }
 const saysItsStuff = ({ role, part = "" }: Told): boolean =>
   (role === "weight" && /^lead\b/.test(part)) || (role === "eyes" && /^(?:dumb|bar-?bell|bead|chain)/.test(part));

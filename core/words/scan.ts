@@ -207,7 +207,9 @@ function scanOne(
   let place = from;
   let boundary: { told: Told; at: number } | undefined;
   const behind = given === undefined && !atHead ? verbBehindPlace(text, from, to) : undefined;
-  const lead = behind ?? (given === undefined ? verbLead(text, from, to) : undefined);
+  const verb = behind ?? (given === undefined ? verbLead(text, from, to) : undefined);
+  // “Eyes: melted mono”: what it is made of, and not what is done.
+  const lead = verb?.id === "act" && atHead && isMoreThanVerb(text, verb, context) ? undefined : verb;
   if (lead) {
     told.verb = lead.id;
     told.understood.push({ at: lead.at, end: lead.end });
@@ -709,6 +711,8 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
 const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 
 /** “Start at the bend, two rubber legs …”: what is tied in there is told by itself. */
+const isMoreThanVerb = (text: string, verb: { at: number; end: number }, { index }: ScanContext): boolean =>
+  (descriptionAt(text, verb.at, index, true)?.end ?? 0) > verb.end;
 const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:body|lot))\b/u;
 const isAfterStart = ({ verb }: Told, found: Description): boolean =>
   verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
@@ -717,7 +721,7 @@ const onlyCounts =
 const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 
 const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
-  [/(?:fibres?|fibers?|barbs?|barbules?|biots?)$/, "fibres"],
+  [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs)$/, "fibres"],
   [/(?:herls?|strands?|lengths?)$/, "strands"],
   [/(?:slips?|sections?|segments?)$/, "slips"],
   [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],

@@ -37,7 +37,7 @@ const flat = (width: number, thickness: number, density = 1.05) => ({
 const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
-    "bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|tape|foil|adhesive|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick[-\\s]?ons?",
+    "(?:melted|burnt|burned)\\s+mono(?:filament)?(?:\\s+(?:balls?|eyes?))?|bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|tape|foil|adhesive|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick[-\\s]?ons?",
     { form: "eyes" },
   ],
   [
