@@ -7,10 +7,12 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
+import { joined, shareEach } from "./joined";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
+import { saysItsStuff, supply } from "./supply";
 import { copyOf, kindOfTold, scan, type ScanContext } from "./scan";
 import type { Span, Told } from "./told";
 import { verbOf, waitsToBeWound } from "./verbs";
@@ -232,7 +234,7 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    const told = withTaken(withNamedAhead(withDubbing(this.scan(i))), text);
+    const told = joined(this.scan(i), text);
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
@@ -352,11 +354,8 @@ class RecipeReader implements Reading {
     const t: Telling = { told, text, bench: this.bench, line: this.notesOf(i) };
     if (head.isOptional) told.said.optional = true;
     if (n === 0) shareEach(text, all);
-    bandsOfThread(told);
     this.sameAsPart(told, text);
-    gaugeOfWeight(told, text);
-    turnsOfRib(told, text);
-    colourOfHead(told, text);
+    supply(told, text);
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
@@ -720,145 +719,13 @@ const isBackOfHair = ({ part, description, said }: Told): boolean => {
 const isOfTrace = ({ kind, said }: Told): boolean =>
   kind === "dress" && (said.trace === true || said.methods?.["dubbing way"] === "touched");
 
-/** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
-function withDubbing(all: Told[]): Told[] {
-  return all.flatMap((t, n): Told[] => {
-    const next = all[n + 1];
-    const isCarried = (x: Told | undefined, before: Told | undefined): boolean =>
-      x?.verb === undefined &&
-      x?.description !== undefined &&
-      before?.verb === "dub" &&
-      (before.role === "thread" || before.description?.means?.form === "thread");
-    if (isCarried(t, all[n - 1])) return [];
-    if (!next || !isCarried(next, t)) return [t];
-    return [
-      {
-        ...next,
-        verb: "dub",
-        role: next.role === "thread" ? undefined : next.role,
-        at: t.at,
-        said: { ...t.said, ...next.said },
-        understood: [...t.understood, ...next.understood],
-        kept: [...t.kept, ...next.kept],
-        loose: [...t.loose, ...next.loose],
-        rest: [...t.rest, ...next.rest],
-      },
-    ];
-  });
-}
-
-/** “Ribbed with 4 thread wraps”, “segmented with 4 bands of thread”: it is the thread that is wound as the rib. */
-function bandsOfThread(told: Told): void {
-  const { wraps, rule } = told.said;
-  if (told.role !== "rib" || told.description || wraps === undefined || rule) return;
-  told.description = { at: told.at, end: told.end, text: "thread", means: { form: "thread" } };
-  told.said.rule = { turns: wraps };
-  delete told.said.wraps;
-}
-
 const sameAs = new RegExp(
   `^\\W*(?:(?:the\\s+)?same(?:\\s+(?:dubbing|fur|material|stuff|mix|herl))?\\s+as|as(?:\\s+for)?|like)\\s+(?:the\\s+|in\\s+the\\s+)?(${PARTS})(?![\\p{L}])`,
   "u",
 );
-/** “Weight: 10 turns .015”: a gauge alone is that of the wire. */
-function gaugeOfWeight(told: Told, text: string): void {
-  const gauge = told.rest.findIndex((r) => /^0?\.\d{2,3}"?$/.test(text.slice(r.at, r.end).trim()));
-  const at = told.rest[gauge];
-  if (told.role !== "weight" || told.description || !at) return;
-  told.rest = told.rest.filter((r) => r !== at);
-  told.understood.push(at);
-  told.description = {
-    ...at,
-    text: `${/^lead/.test(told.part ?? "") ? "lead" : "weight"} wire ${text.slice(at.at, at.end)}`,
-    means: { form: "weight wire" },
-  };
-}
-/** “Rib 8”, “thread, 5 segments”: of a rib a number alone is that of its turns. */
-function turnsOfRib(told: Told, text: string): void {
-  const [only, more] = told.rest;
-  const n = only && /^(\d{1,2})(?:\s+segments?)?$/.exec(text.slice(only.at, only.end).trim())?.[1];
-  if (told.role !== "rib" || n === undefined || more || told.said.rule?.turns !== undefined) return;
-  told.rest = [];
-  told.understood.push(only as Span);
-  told.said.rule = { ...told.said.rule, turns: Number(n) };
-}
-/** “Small black head”: how it is to look stays with the line. */
-function colourOfHead(told: Told, text: string): void {
-  if (told.role !== "head" || told.description) return;
-  const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
-  told.rest = told.rest.filter((r) => !colours.includes(r));
-  told.kept.push(...colours);
-}
-const saysItsStuff = ({ role, part = "" }: Told): boolean =>
-  (role === "weight" && /^lead\b/.test(part)) || (role === "eyes" && /^(?:dumb|bar-?bell|bead|chain)/.test(part));
-
-/** “Pheasant tail, 6 fibres, wrap up the hook”: what is only named is what the verb behind it winds. */
-function withNamedAhead(all: Told[]): Told[] {
-  const out = [...all];
-  for (const [n, t] of all.entries()) {
-    const next = all.slice(n + 1).find((x) => x.verb !== "act");
-    if (!next || !isOnlyNamed(t) || !windsNothingNamed(next)) continue;
-    out[out.indexOf(next)] = {
-      ...next,
-      description: t.description,
-      role: "body",
-      part: "body",
-      said: { ...t.said, ...goingThere(next.said) },
-      understood: [...t.understood, ...next.understood],
-      kept: [...t.kept, ...next.kept],
-      loose: [...t.loose, ...next.loose],
-      rest: [...t.rest, ...next.rest],
-    };
-    out.splice(out.indexOf(t), 1);
-  }
-  return out;
-}
-/** A place beside what is wound forward is where it goes. */
-const goingThere = ({ there, ...said }: Told["said"]): Told["said"] =>
-  there && !said.from && !said.begin && !said.end ? { ...said, end: there } : { ...said, ...(there && { there }) };
-const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
-  const form = description && (description.exact?.form ?? description.means?.form);
-  return verb === undefined && role === undefined && (form === "feather fibre" || form === "herl");
-};
-const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
-  verb === "wind" && description === undefined && role === undefined && said.around === undefined;
-
 /** Parts that a list never only ties in: they are there to be wound. */
 const isGround = (role: Component["role"] | undefined): boolean =>
   role === "body" || role === "thorax" || role === "butt";
-
-/** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
-function withTaken(all: Told[], text: string): Told[] {
-  const out: Told[] = [];
-  for (const t of all) {
-    const before = out[out.length - 1];
-    const isTaken =
-      before?.verb === "tie in" &&
-      takes.test(text.slice(before.at, before.end)) &&
-      before.description !== undefined &&
-      t.verb === "tie in" &&
-      (t.refers === "it" || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
-      t.description === undefined;
-    if (!before || !isTaken) {
-      out.push(t);
-      continue;
-    }
-    out[out.length - 1] = {
-      ...before,
-      end: t.end,
-      role: t.role ?? before.role,
-      part: t.role ? t.part : before.part,
-      said: { ...before.said, ...t.said },
-      understood: [...before.understood, ...t.understood],
-      kept: [...before.kept, ...t.kept],
-      loose: [...before.loose, ...t.loose],
-      rest: [...before.rest, ...t.rest],
-    };
-  }
-  return out;
-}
-const takes =
-  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
 
 const noneAhead = /^\s*(?:none|no|nothing)\s*[.;]\s+(?=\S)/;
 const isNone = (text: string): boolean =>
@@ -880,41 +747,5 @@ const nounsOfRole: Partial<Record<string, string[]>> = {
   rib: ["wire", "tinsel", "thread"],
   legs: ["rubber legs", "hackle fibres"],
 };
-/** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
-function shareTurns(text: string, all: Told[]): void {
-  all.forEach((t, n) => {
-    const next = all[n + 1];
-    // “Tie in a brown and a grizzly hackle behind the eye”: both there.
-    if (
-      next &&
-      t.verb === "tie in" &&
-      next.verb === "tie in" &&
-      /\band\s+(?:one|an?)?\s*$/.test(text.slice(t.at, next.at))
-    )
-      if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
-    if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
-    if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
-    if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
-    t.said = { ...structuredClone(next.said), ...t.said };
-  });
-}
-
-/** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
-function shareEach(text: string, all: Told[]): void {
-  shareTurns(text, all);
-  const isOfEach = (t: Told): boolean =>
-    t.kind === "lay" &&
-    t.said.amount !== undefined &&
-    /\beach\b(?!\s+(?:side|end|flank|way|turn))/.test(text.slice(t.at, t.end));
-  const n = all.findIndex(isOfEach);
-  const last = all[n];
-  if (!last) return;
-  for (const t of all.slice(0, n))
-    if (t.kind === "lay" && t.said.amount === undefined && t.description) {
-      t.said.amount = last.said.amount;
-      t.said.shown ??= last.said.shown;
-    }
-}
-
 const waitsOrHangs = (object: Meant, told: Told): boolean =>
   waitsToBeWound(object.role, object.form) || object.role === "wing case" || told.said.hanging === true;

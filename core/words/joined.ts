@@ -1,0 +1,130 @@
+import type { Told } from "./told";
+
+/** What one line tells in several clauses, with those put together that tell of one thing. */
+export const joined = (all: Told[], text: string): Told[] => withTaken(withNamedAhead(withDubbing(all)), text);
+
+/** The words of two clauses that become one. */
+const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
+  understood: [...a.understood, ...b.understood],
+  kept: [...a.kept, ...b.kept],
+  loose: [...a.loose, ...b.loose],
+  rest: [...a.rest, ...b.rest],
+});
+
+/** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
+function withDubbing(all: Told[]): Told[] {
+  return all.flatMap((t, n): Told[] => {
+    const next = all[n + 1];
+    const isCarried = (x: Told | undefined, before: Told | undefined): boolean =>
+      x?.verb === undefined &&
+      x?.description !== undefined &&
+      before?.verb === "dub" &&
+      (before.role === "thread" || before.description?.means?.form === "thread");
+    if (isCarried(t, all[n - 1])) return [];
+    if (!next || !isCarried(next, t)) return [t];
+    return [
+      {
+        ...next,
+        verb: "dub",
+        role: next.role === "thread" ? undefined : next.role,
+        at: t.at,
+        said: { ...t.said, ...next.said },
+        ...wordsOf(t, next),
+      },
+    ];
+  });
+}
+
+/** “Pheasant tail, 6 fibres, wrap up the hook”: what is only named is what the verb behind it winds. */
+function withNamedAhead(all: Told[]): Told[] {
+  const out = [...all];
+  for (const [n, t] of all.entries()) {
+    const next = all.slice(n + 1).find((x) => x.verb !== "act");
+    if (!next || !isOnlyNamed(t) || !windsNothingNamed(next)) continue;
+    out[out.indexOf(next)] = {
+      ...next,
+      description: t.description,
+      role: "body",
+      part: "body",
+      said: { ...t.said, ...goingThere(next.said) },
+      ...wordsOf(t, next),
+    };
+    out.splice(out.indexOf(t), 1);
+  }
+  return out;
+}
+/** A place beside what is wound forward is where it goes. */
+const goingThere = ({ there, ...said }: Told["said"]): Told["said"] =>
+  there && !said.from && !said.begin && !said.end ? { ...said, end: there } : { ...said, ...(there && { there }) };
+const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
+  const form = description && (description.exact?.form ?? description.means?.form);
+  return verb === undefined && role === undefined && (form === "feather fibre" || form === "herl");
+};
+const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
+  verb === "wind" && description === undefined && role === undefined && said.around === undefined;
+
+/** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
+function withTaken(all: Told[], text: string): Told[] {
+  const out: Told[] = [];
+  for (const t of all) {
+    const before = out[out.length - 1];
+    const isTaken =
+      before?.verb === "tie in" &&
+      takes.test(text.slice(before.at, before.end)) &&
+      before.description !== undefined &&
+      t.verb === "tie in" &&
+      (t.refers === "it" || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
+      t.description === undefined;
+    if (!before || !isTaken) {
+      out.push(t);
+      continue;
+    }
+    out[out.length - 1] = {
+      ...before,
+      end: t.end,
+      role: t.role ?? before.role,
+      part: t.role ? t.part : before.part,
+      said: { ...before.said, ...t.said },
+      ...wordsOf(before, t),
+    };
+  }
+  return out;
+}
+const takes =
+  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
+
+/** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
+function shareTurns(text: string, all: Told[]): void {
+  all.forEach((t, n) => {
+    const next = all[n + 1];
+    // “Tie in a brown and a grizzly hackle behind the eye”: both there.
+    if (
+      next &&
+      t.verb === "tie in" &&
+      next.verb === "tie in" &&
+      /\band\s+(?:one|an?)?\s*$/.test(text.slice(t.at, next.at))
+    )
+      if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
+    if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
+    if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
+    if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
+    t.said = { ...structuredClone(next.said), ...t.said };
+  });
+}
+
+/** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
+export function shareEach(text: string, all: Told[]): void {
+  shareTurns(text, all);
+  const isOfEach = (t: Told): boolean =>
+    t.kind === "lay" &&
+    t.said.amount !== undefined &&
+    /\beach\b(?!\s+(?:side|end|flank|way|turn))/.test(text.slice(t.at, t.end));
+  const n = all.findIndex(isOfEach);
+  const last = all[n];
+  if (!last) return;
+  for (const t of all.slice(0, n))
+    if (t.kind === "lay" && t.said.amount === undefined && t.description) {
+      t.said.amount = last.said.amount;
+      t.said.shown ??= last.said.shown;
+    }
+}

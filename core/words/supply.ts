@@ -1,0 +1,52 @@
+import { isColour } from "../materials";
+import type { Span, Told } from "./told";
+
+/** What a part alone says of the words beside it: the thread of its bands, the wire of its gauge, its turns. */
+export function supply(told: Told, text: string): void {
+  bandsOfThread(told);
+  gaugeOfWeight(told, text);
+  turnsOfRib(told, text);
+  colourOfHead(told, text);
+}
+
+/** “Ribbed with 4 thread wraps”, “segmented with 4 bands of thread”: it is the thread that is wound as the rib. */
+function bandsOfThread(told: Told): void {
+  const { wraps, rule } = told.said;
+  if (told.role !== "rib" || told.description || wraps === undefined || rule) return;
+  told.description = { at: told.at, end: told.end, text: "thread", means: { form: "thread" } };
+  told.said.rule = { turns: wraps };
+  delete told.said.wraps;
+}
+
+/** “Weight: 10 turns .015”: a gauge alone is that of the wire. */
+function gaugeOfWeight(told: Told, text: string): void {
+  const gauge = told.rest.findIndex((r) => /^0?\.\d{2,3}"?$/.test(text.slice(r.at, r.end).trim()));
+  const at = told.rest[gauge];
+  if (told.role !== "weight" || told.description || !at) return;
+  told.rest = told.rest.filter((r) => r !== at);
+  told.understood.push(at);
+  told.description = {
+    ...at,
+    text: `${/^lead/.test(told.part ?? "") ? "lead" : "weight"} wire ${text.slice(at.at, at.end)}`,
+    means: { form: "weight wire" },
+  };
+}
+/** “Rib 8”, “thread, 5 segments”: of a rib a number alone is that of its turns. */
+function turnsOfRib(told: Told, text: string): void {
+  const [only, more] = told.rest;
+  const n = only && /^(\d{1,2})(?:\s+segments?)?$/.exec(text.slice(only.at, only.end).trim())?.[1];
+  if (told.role !== "rib" || n === undefined || more || told.said.rule?.turns !== undefined) return;
+  told.rest = [];
+  told.understood.push(only as Span);
+  told.said.rule = { ...told.said.rule, turns: Number(n) };
+}
+/** “Small black head”: how it is to look stays with the line. */
+function colourOfHead(told: Told, text: string): void {
+  if (told.role !== "head" || told.description) return;
+  const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
+  told.rest = told.rest.filter((r) => !colours.includes(r));
+  told.kept.push(...colours);
+}
+/** Whether the name of a part says what it is of: lead, dumbbells. */
+export const saysItsStuff = ({ role, part = "" }: Told): boolean =>
+  (role === "weight" && /^lead\b/.test(part)) || (role === "eyes" && /^(?:dumb|bar-?bell|bead|chain)/.test(part));
