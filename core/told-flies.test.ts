@@ -1,0 +1,96 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { describe, expect, test } from "vitest";
+import { DomainError } from "./errors";
+import { composeFly } from "./fly";
+import type { HookModel } from "./hooks";
+import type { Recipe } from "./recipe";
+import { sentenceOf } from "./sentences";
+import { readRecipe } from "./words";
+import { cabinet, hooks } from "./words/corpus/cabinet";
+
+/** Every recipe of the corpus as the fly that it makes: what is read is tied, or refused for a reason that is told. */
+const folder = new URL("./words/corpus/", import.meta.url);
+const recipes = readdirSync(folder)
+  .filter((f) => f.endsWith(".txt"))
+  .sort()
+  .map((f) => {
+    const [text = ""] = readFileSync(new URL(f, folder), "utf8").split("\n===\n");
+    return { file: f.replace(/\.txt$/, ""), ...readRecipe(text, { materials: cabinet, hooks }) };
+  })
+  // Without a size, or without anything on it, there is no fly yet.
+  .filter(({ recipe }) => recipe.sizes.from !== "" && recipe.steps.length > 0);
+
+function modelOf({ hookModel }: Recipe): HookModel {
+  const shankSteps = hooks.find((h) => h.id === hookModel)?.shankSteps ?? 0;
+  return { id: hookModel || "any", name: "any", shankSteps, wireSteps: 0, barbless: false, rows: [] };
+}
+type Tied = { fly: ReturnType<typeof composeFly> } | { refused: DomainError };
+function tie({ recipe, newMaterials }: (typeof recipes)[number]): Tied {
+  const materials = new Map([...cabinet, ...newMaterials.map((m) => [m.code, m] as const)]);
+  const choice = { size: recipe.sizes.from, variant: recipe.variants[0]?.id ?? "", form: recipe.forms[0]?.id ?? "" };
+  try {
+    return { fly: composeFly(recipe, choice, modelOf(recipe), materials, { incomplete: true }) };
+  } catch (error) {
+    if (error instanceof DomainError) return { refused: error };
+    throw error;
+  }
+}
+/** Materials against hook and beads: the fullest is a pike fly of three bunches as thick as a pencil, with 5. */
+const MOST_DRESSING = 6;
+const all = recipes.map((r) => ({ file: r.file, tied: tie(r) }));
+
+describe("flies as tiers tell them", () => {
+  test("most of the corpus makes flies", () => {
+    expect(all.filter(({ tied }) => "fly" in tied).length / all.length).toBeGreaterThan(0.75);
+  });
+  test("what makes none is refused in words that say what to do", () => {
+    for (const { tied } of all)
+      if ("refused" in tied) expect(sentenceOf(tied.refused)).toMatch(/^(?!.*(?:undefined|NaN|null)).{20,}\.$/);
+  });
+  test("a fly is refused for what its recipe leaves open; these are the ones that need a word more", () => {
+    const open = all.flatMap(({ file, tied }) =>
+      "refused" in tied && tied.refused.code !== "PATTERN_INCOMPLETE" ? [`${file}: ${tied.refused.code}`] : [],
+    );
+    expect(open).toMatchInlineSnapshot(`
+      [
+        "11-fussy-metric: PIECE_TOO_SHORT",
+        "123-kelp-shrimp: PIECE_TOO_SHORT",
+        "128-lock-keeper: SPOT_UNDER_BEAD",
+        "134-barge-leech: MATERIAL_UNKNOWN",
+        "136-tide-mill-prawn: PLACE_NOT_THERE",
+        "138-chapel-pike: HOOK_SIZE_TOO_FAR",
+        "147-dock-crab: PIECE_TOO_SHORT",
+        "156-ropewalk-streamer: LENGTH_RULE_UNRESOLVED",
+        "160-hatch-hawthorn: ZONE_EMPTY",
+        "165-grapnel-strip: PLACE_NOT_THERE",
+        "166-weathercock: PLACE_NOT_THERE",
+        "173-salt-store-deceiver: LENGTH_RULE_UNRESOLVED",
+        "178-coal-hoist-pupa: SPOT_UNDER_BEAD",
+        "188-ice-cutter: LENGTH_RULE_UNRESOLVED",
+        "222-lock-gate-spinner: STEP_NEEDS",
+        "223-weir-buzzer: ZONE_BEYOND_PROFILE",
+        "236-hulk-damsel: PLACE_NOT_THERE",
+        "237-mooring-hopper: PIECE_TOO_SHORT",
+        "41-quill-dry: PLACE_NOT_THERE",
+        "54-lodge-story: KEPT_OTHERWISE",
+        "76-emerger-told: PLACE_NOT_THERE",
+        "85-numbered-dry: STEP_NEEDS",
+        "86-hair-tail: PLACE_NOT_THERE",
+        "87-minnow-list: STEP_NEEDS",
+        "98-low-water-list: LENGTH_RULE_UNRESOLVED",
+        "99e-midge-thread: SPOT_UNDER_BEAD",
+      ]
+    `);
+  });
+  test("no fly weighs more than its hook and beads by more than a feather's and a bunch's worth", () => {
+    const heavy = all.flatMap(({ file, tied }) => {
+      if (!("fly" in tied)) return [];
+      const { hook, beads, materials, total } = tied.fly.tied.mass;
+      expect(Number.isFinite(total)).toBe(true);
+      return materials > MOST_DRESSING * (hook + beads)
+        ? [`${file} ${Math.round(materials)} of ${Math.round(hook + beads)} mg`]
+        : [];
+    });
+    expect(heavy).toEqual([]);
+  });
+});
