@@ -231,6 +231,7 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
   return [`from ${sayPlace(front)} to ${sayPlace(rear)}`];
 }
 
+const SHANK_END = 0.95;
 function settleLaid(said: Said, { role, hangs, hasBead }: StepContext): string[] {
   if (said.from !== undefined) {
     if (said.to !== undefined) return [];
@@ -258,7 +259,9 @@ function settleLaid(said: Said, { role, hangs, hasBead }: StepContext): string[]
     (said.attitude ?? (role && usualAttitudes[role]) ?? "back") === "back" || said.countedWhenWound || said.hanging;
   if (role === "tail" && zone && alongShank(there) > alongShank(zone[0]) + 0.1)
     Object.assign(said, { from: zone[0], to: there });
-  else if (alongShank(there) < 0.12 || !pointsBack) Object.assign(said, { from: there, to: beside(there, 1) });
+  // Behind the end of the shank nothing can be bound.
+  else if (alongShank(there) < 0.12 || (!pointsBack && ("part" in there || alongShank(there) < SHANK_END)))
+    Object.assign(said, { from: there, to: beside(there, 1) });
   else Object.assign(said, { from: beside(there, -1), to: there });
   return assumed;
 }

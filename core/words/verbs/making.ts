@@ -162,6 +162,13 @@ function roleFrom(
   return usualRole(form);
 }
 
+const stranded = new Set<MaterialForm | undefined>(["flash", "rubber", "yarn", "floss"]);
+/** “Three nylon fibres”: of what comes in strands they are strands. */
+function inStrands(said: Said, form: MaterialForm | undefined): void {
+  if (said.amount && "fibres" in said.amount && typeof said.amount.fibres === "number" && stranded.has(form))
+    said.amount = { strands: said.amount.fibres, folded: false };
+}
+
 /** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
 export function make(
   t: Telling,
@@ -175,6 +182,7 @@ export function make(
   // What was read is shared by all that read the same words: what is made of it is its own.
   const said = structuredClone(spoken);
   takeRest(said, bench);
+  inStrands(said, form);
   if (kind === "wind" && (role === "tag" || role === "butt")) asLongAs(said);
   askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });
