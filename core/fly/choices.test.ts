@@ -311,6 +311,17 @@ describe("the order of the steps", () => {
   });
 });
 
+/** A wing of hair, but for how much of it. */
+const hairWing = {
+  id: "h",
+  name: "hair",
+  do: "lay" as const,
+  component: "h",
+  from: { eyeLengths: 0.2 },
+  to: { eyeLengths: 0.6 },
+  shown: { mm: 8 },
+};
+
 describe("what may differ from fly to fly", () => {
   test("a size rule sets whole numbers where they would not scale", () => {
     const r = change((x) => {
@@ -400,19 +411,7 @@ describe("what may differ from fly to fly", () => {
   });
   test("a patch of hide serves whole clumps only", () => {
     const r = (mm2: number) =>
-      withStep(
-        {
-          id: "h",
-          name: "hair",
-          do: "lay",
-          component: "h",
-          from: { eyeLengths: 0.2 },
-          to: { eyeLengths: 0.6 },
-          amount: { patchMm2: mm2 },
-          shown: { mm: 8 },
-        },
-        { id: "h", role: "wing", material: [{ value: "hide" }] },
-      );
+      withStep({ ...hairWing, amount: { patchMm2: mm2 } }, { id: "h", role: "wing", material: [{ value: "hide" }] });
     expect(requirementsOf(fly(r(25)), 56).find((x) => x.component === "h")).toMatchObject({ perFly: 1 / 28, net: 2 });
     expect(() => fly(r(800))).toThrow(
       expect.objectContaining({ code: "PATCH_TOO_SMALL", step: { id: "h", name: "hair" } }),
@@ -421,17 +420,7 @@ describe("what may differ from fly to fly", () => {
   test("hair that tapers is taken at a multiple, and the rest culled", () => {
     const r = (overTake?: number) =>
       withStep(
-        {
-          id: "h",
-          name: "hair",
-          do: "lay",
-          component: "h",
-          from: { eyeLengths: 0.2 },
-          to: { eyeLengths: 0.6 },
-          amount: { clump: { mm: 1 } },
-          shown: { mm: 8 },
-          overTake,
-        },
+        { ...hairWing, amount: { clump: { mm: 1 } }, overTake },
         { id: "h", role: "wing", material: [{ value: "hair" }] },
       );
     const mg = (x: Recipe) => requirementsOf(fly(x), 12).find((q) => q.component === "h")?.perFly ?? 0;
@@ -439,19 +428,7 @@ describe("what may differ from fly to fly", () => {
   });
   test("hair that is counted weighs what its hairs do, as fibres and as strands", () => {
     const r = (amount: { fibres: number } | { strands: number; folded: false } | { clump: { mm: number } }) =>
-      withStep(
-        {
-          id: "h",
-          name: "hair",
-          do: "lay",
-          component: "h",
-          from: { eyeLengths: 0.2 },
-          to: { eyeLengths: 0.6 },
-          amount,
-          shown: { mm: 20 },
-        },
-        { id: "h", role: "wing", material: [{ value: "hair" }] },
-      );
+      withStep({ ...hairWing, amount }, { id: "h", role: "wing", material: [{ value: "hair" }] });
     const mg = (x: Recipe) => requirementsOf(fly(x), 12).find((q) => q.component === "h")?.perFly ?? 0;
     const forty = mg(r({ fibres: 40 }));
     expect(forty / mg(r({ fibres: 20 }))).toBeCloseTo(2, 6);

@@ -209,6 +209,12 @@ describe("eyes weigh what they are made of", () => {
     expect(brass / doll).toBeCloseTo((2 * 8.5) / 1.2, 1);
     expect(lead / brass).toBeCloseTo(11.34 / 8.5, 2);
   });
+  test("whatever is stuck on is light, and there are two of it", () => {
+    for (const eyes of ["holographic eyes", "3d eyes", "tape eyes", "adhesive eyes"]) {
+      expect(massOf(`Eyes: 6 mm ${eyes}`)).toBeLessThan(100);
+      expect(of("eyes", `Eyes: 6 mm ${eyes}`)[0]).toContain("2 of them");
+    }
+  });
   test.each([
     ["Dumbbells, 5/32, behind the eye", 3.96875],
     ["Black bead 3.3", 3.3],

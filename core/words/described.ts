@@ -14,22 +14,28 @@ const figure = (text: string, unit: RegExp): number | undefined => {
 };
 const GAUGES = /\b(extra fine|fine|small|medium|large|extra large)\b/i;
 const BEAD_LENGTH = 0.85;
+const PLASTIC = 1.2;
 /** Densities in mg/mm³. */
 const metals: [RegExp, number][] = [
   [/tungsten/i, 17.5],
   [/glass/i, 2.5],
-  [/plastic|mono\b|nylon|doll|resin|epoxy|stick-?\s?on|tape|flat\s+eyes?/i, 1.2],
+  [/plastic|mono\b|nylon|doll|resin|epoxy/i, PLASTIC],
   [/lead\b(?!-?\s?free)/i, LEAD],
 ];
 const BRASS = 8.5;
 
 /** Eyes that are stuck on are flat: a disc about so much of its diameter thick. */
 const DISC = 0.15;
-const isStuckOn = /stick-?\s?on|tape|flat\s+eyes?/i;
+/** Eyes that are stuck on, one on each side; a dumbbell or a pair of chain is one piece. */
+export const isStuckOn = (words: string): boolean =>
+  /stick[-\s]?on|adhesive|\btape\b|\bfoil\b|flat\s+eyes?|holographic|\b3d\b|imitation|(?:glass|moulded|painted)\s+eyes?/i.test(
+    words,
+  );
 const isSingle = /doll|plastic/i;
 /** Mass of eyes in mg: of one where they come singly, of the pair on its bar or stalk where they do not. */
-function eyesMass(mm: number, density: number, name: string): number {
-  if (isStuckOn.test(name)) return density * (Math.PI / 4) * mm ** 2 * (DISC * mm);
+function eyesMass(mm: number, known: number | undefined, name: string): number {
+  if (isStuckOn(name)) return (known ?? PLASTIC) * (Math.PI / 4) * mm ** 2 * (DISC * mm);
+  const density = known ?? BRASS;
   return (isSingle.test(name) ? 1 : 2) * beadMass(mm, density);
 }
 
@@ -62,8 +68,8 @@ function sizedAs(m: Material, name: string): Material {
     case "eyes": {
       const across = mm ?? bareAcross(name);
       if (!m.part || across === undefined) return m;
-      const density = metals.find(([metal]) => metal.test(name))?.[1] ?? BRASS;
-      const mass = m.form === "bead" ? beadMass(across, density) : eyesMass(across, density, name);
+      const density = metals.find(([metal]) => metal.test(name))?.[1];
+      const mass = m.form === "bead" ? beadMass(across, density ?? BRASS) : eyesMass(across, density, name);
       const part = { diameter: across, length: across * BEAD_LENGTH, mass: Number(mass.toFixed(1)) };
       return { ...m, part: { ...m.part, ...part } };
     }

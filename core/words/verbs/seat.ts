@@ -1,4 +1,5 @@
 import type { Telling } from "../bench";
+import { isStuckOn } from "../described";
 import type { Said } from "../said";
 import { make, objectOf, partName, withDeclared } from "./making";
 import { verb } from "./verb";
@@ -16,17 +17,14 @@ export function tellSeat(t: Telling): void {
   }
   const said: Said = withDeclared(t, object.component, t.told.said);
   const role = object.role === "eyes" ? "eyes" : "bead";
-  // A dumbbell or a pair of chain is one piece; eyes that are stuck on are two.
   const words = t.told.description?.text ?? t.bench.materialOf(object.component)?.name ?? "";
-  if (role === "eyes" && said.count === undefined && STUCK_ON.test(words)) {
+  if (role === "eyes" && said.count === undefined && isStuckOn(words)) {
     said.count = 2;
     t.line.assumed.push("2 of them, one on each side");
   }
   const step = make(t, "seat", said, { ...object, role }, { name: partName(t, object, role) });
   if (step?.do === "seat" && step.tieIn) t.bench.hangs = step.tieIn.at;
 }
-
-const STUCK_ON = /stick-?on|self-adhesive|holographic|3d|imitation|(?:glass|moulded|painted)\s+eyes?/i;
 
 export const seat = verb(
   "seat",
