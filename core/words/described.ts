@@ -91,6 +91,7 @@ function sizedAs(m: Material, name: string): Material {
         : { ...m, strand: { ...m.strand, width, ...(m.strand.section === "round" && { thickness: width }) } };
     }
     case "stretch body":
+      return sheetOf(m, name, mm);
     case "tinsel":
     case "rubber":
     case "yarn":
@@ -100,6 +101,17 @@ function sizedAs(m: Material, name: string): Material {
     default:
       return m;
   }
+}
+/** Foam is told by how thick its sheet is, a strip of all else by how wide it is cut. */
+function sheetOf(m: Material, name: string, mm: number | undefined): Material {
+  if (!m.strand || mm === undefined) return m;
+  const thick = figure(name, /mm\s+thick/);
+  const wide = figure(name, /mm\s+wide/) ?? (thick === undefined && !/\bfoam\b/i.test(name) ? mm : undefined);
+  const thickness = thick ?? (/\bfoam\b/i.test(name) && wide === undefined ? mm : undefined);
+  return {
+    ...m,
+    strand: { ...m.strand, ...(wide !== undefined && { width: wide }), ...(thickness !== undefined && { thickness }) },
+  };
 }
 /** Beads and eyes are as wide as this, in mm, where a figure has no unit; a fraction is one of an inch. */
 const WIDEST_BARE = 12;

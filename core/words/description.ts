@@ -24,7 +24,7 @@ export interface Description {
 }
 
 const nouns = nounSources.map(({ source, means }) => ({ reads: match(source), means }));
-const token = /[\p{L}\p{N}.#][\p{L}\p{N}'./"-]*/uy;
+const token = /[\p{L}\p{N}.#][\p{L}\p{N}'./"-]*|&(?=\s)/uy;
 const blank = /[ \t]+/y;
 
 /** Whether any noun begins here: most words begin none, and are spared the list. */
@@ -300,7 +300,7 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
     ) {
       // “rabbit zonker strip”: the first noun only says of which animal.
       unknown++;
-    } else if (t.word === "and" && isBetweenColours(text, words, t)) {
+    } else if ((t.word === "and" || t.word === "&") && isBetweenColours(text, words, t)) {
       // “black and white hackle” is one feather.
     } else if (lastNoun < 0 && !isStop(text, t.at) && unknown < (atHead ? UNKNOWN_AT_HEAD : UNKNOWN_BEFORE)) {
       unknown++;

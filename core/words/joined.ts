@@ -1,3 +1,4 @@
+import { isNounAlone } from "./bench";
 import type { Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
@@ -92,6 +93,36 @@ function withTaken(all: Told[], text: string): Told[] {
 }
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
+
+/** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
+export function onlyTaken(all: readonly Told[], text: string): Told | undefined {
+  const [only, more] = all.filter((t) => t.verb !== undefined || t.description !== undefined);
+  if (!only || more || only.verb !== "tie in" || !only.description) return undefined;
+  const { there, tieIn, begin, end, from, hanging } = only.said;
+  if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return undefined;
+  return takes.test(text.slice(only.at, only.end)) ? only : undefined;
+}
+/** Whether a clause ties in what was taken: it names nothing, or a word or two of what that was. */
+export function tiesInTaken(t: Told, taken: Told): boolean {
+  if (t.verb !== "tie in" || (t.role !== undefined && taken.role !== undefined && t.role !== taken.role)) return false;
+  if (!t.description) return t.refers === undefined || t.refers === "it";
+  const words = t.description.text.toLowerCase().trim().split(/\s+/);
+  const own = taken.description?.text.toLowerCase() ?? "";
+  const isBare = isNounAlone.test(words.join(" ")) && t.description.means?.form === taken.description?.means?.form;
+  if (isBare) return true;
+  return !t.description.exact && words.length <= 2 && words.every((w) => own.includes(w.replace(/s$/, "")));
+}
+/** What was taken, as a later line ties it in. */
+export const tiedInAs = (t: Told, taken: Told): Told => ({
+  ...t,
+  kind: taken.kind,
+  role: t.role ?? taken.role,
+  part: t.role ? t.part : taken.part,
+  refers: undefined,
+  description: taken.description && { ...taken.description, at: t.at, end: t.at },
+  alternates: [...taken.alternates, ...t.alternates],
+  said: { ...taken.said, ...t.said },
+});
 
 /** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
 function shareTurns(text: string, all: Told[]): void {

@@ -7,7 +7,7 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
-import { joined, shareEach } from "./joined";
+import { joined, onlyTaken, shareEach, tiedInAs, tiesInTaken } from "./joined";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
 import { PARTS, roleOfWord } from "./lexicon/parts";
@@ -234,12 +234,39 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    const told = joined(this.scan(i), text);
+    const told = this.withTaken(i, joined(this.scan(i), text));
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) this.mark(i, t);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
+  }
+
+  /** What an earlier line only took, by the line that ties it in. */
+  private readonly taken = new Map<number, Told>();
+  /** “Select a soft feather”, and a line later “tie it in by the tip”: it is tied in once, there. */
+  private withTaken(i: number, told: Told[]): Told[] {
+    const before = this.taken.get(i);
+    if (before) {
+      const n = told.findIndex((t) => tiesInTaken(t, before));
+      return told.map((t, k) => (k === n ? tiedInAs(t, before) : t));
+    }
+    const own = onlyTaken(told, this.plain[i] ?? "");
+    const next = own && this.tiesLater(i, own);
+    if (next === undefined) return told;
+    this.taken.set(next, own as Told);
+    this.line(i).notes.push(`tied in by line ${next + 1}`);
+    for (const t of told) this.mark(i, t);
+    return [];
+  }
+  /** The line, one or two further on, that ties in what this one took, with nothing else tied in between. */
+  private tiesLater(i: number, taken: Told): number | undefined {
+    for (let n = i + 1; n < this.lines.length && n <= i + 2; n++) {
+      if (this.line(n).kind !== "steps" || this.heads[n]?.isListed) return undefined;
+      const doing = this.scan(n).find((t) => t.verb !== undefined || t.description !== undefined);
+      if (doing) return tiesInTaken(doing, taken) ? n : undefined;
+    }
+    return undefined;
   }
 
   private askTooMany(): void {

@@ -65,6 +65,8 @@ export type Said = Partial<
     /** As long as another part, which is named by its material; so many times. */
     like?: string;
     likeTimes?: number;
+    /** So many mm longer than that, or shorter. */
+    likePlusMm?: number;
     /** Tied in by its middle: each strand gives two ends. */
     byMiddle?: boolean;
     /** So many times as full as the body. */

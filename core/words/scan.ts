@@ -19,6 +19,8 @@ import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
 
 const filler = words(FILLER);
 const manner = words(MANNER);
+/** Of what is wound: how long its barbs are, in words that measure nothing. */
+const loosely = words("(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
 const looseRead = match(
   "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little|small\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
@@ -361,7 +363,8 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
   const sentence = text.slice(at, endOfSentence(text, at, to));
   // “Collar: two fibres each side as feelers, and a turn of partridge”: the first is another part than the line.
   const other = told.role && forRole.exec(sentence.split(/[,;]/)[0] ?? "")?.[1];
-  const role = (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence);
+  const role =
+    (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
   const form = ahead
     ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
     : context.formOf(role, undefined);
@@ -455,7 +458,7 @@ function step(
     return "verb";
   const loose = looseAt(told, text, at);
   if (loose) return { told, end: loose };
-  const prepared = hasContent(told) ? preparing(text, at) : undefined;
+  const prepared = (hasContent(told) ? preparing(text, at) : undefined) ?? strippedSide(text, at);
   if (prepared) return take(prepared.end, (t) => t.kept.push({ at, end: prepared.end }));
   const reason = isGiven ? undefined : reasonAt(text, at, to, (t, place) => verbAt(t, place) !== undefined);
   if (reason !== undefined) return take(reason, (t) => t.kept.push({ at, end: reason }));
@@ -466,12 +469,14 @@ function step(
   if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
   if (!isGiven && countsAnother(told, text, at, context)) return "another";
   if (!isGiven && hasContent(told) && ribbedWith(text, at)) return "verb";
+  const thick = isGiven ? undefined : thicknessOf(told, text, at);
+  if (thick) return thick;
   const said = sayingAt(told, text, at, context);
   if (said) return said;
   if (isGiven) return leftover(told, text, at, to);
   const counted = countedAt(told, text, at, context) ?? bareCount(told, text, at);
   if (counted) return counted;
-  const verb = told.understood.length > 0 || told.rest.length > 0 ? actionAt(text, at) : undefined;
+  const verb = told.understood.length + told.rest.length + told.kept.length > 0 ? actionAt(text, at) : undefined;
   if (verb && isAtClause(text, at) && !(verb.id === "act" && isPast.test(text.slice(at, verb.end)))) return "verb";
   const without = withoutPart(text, at);
   if (without) return take(without.end, (t) => t.kept.push({ at, end: without.end }));
@@ -502,6 +507,11 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
   "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers|(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+);
+
+/** Half of the barbs are taken off: of what is tied in next, or was before. */
+const strippedSide = words(
+  "(?:and\\s+)?strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:the\\s+)?(?:fibres|barbs)\\s+(?:from|off|on)\\s+|from\\s+|on\\s+)?(?:one|the\\s+(?:left|right|other|lower|upper|near|far|inner|outer)|either)(?:\\s+hand)?\\s+side(?:\\s+of\\s+(?:it|them|the\\s+\\w+))?",
 );
 
 const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
@@ -997,6 +1007,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     !/\bfibres?\b/.test(text.slice(found.end, found.end + 10))
   )
     amountOf(told.said, { n: 1 }, "feathers");
+  if (told.role === undefined && told.kind === "lay" && found.means?.role) told.role = found.means.role;
   const own = roleOfItsOwn[form ?? "hook"];
   // A line about the tail that goes on with flash, or one about a bead that goes on with wire, has come to another
   // part.
@@ -1069,10 +1080,26 @@ function labelled(told: Told, text: string, at: number, typed: string): Next | u
   return { told, end };
 }
 
+const thickRead = match("(\\d+(?:[.,]\\d+)?\\s*mm\\s+thick)");
+/** “a strip of foam as wide as the gape, 2 mm thick”: so thick is the sheet. */
+function thicknessOf(told: Told, text: string, at: number): Next | undefined {
+  const { description } = told;
+  const thick = description && thickRead(text, at);
+  if (!thick || (description.exact?.form ?? description.means?.form) !== "stretch body") return undefined;
+  const { exact: _exact, ...plain } = description;
+  told.description = {
+    ...plain,
+    text: `${description.text.trim()} ${thick.value[0] ?? ""}`,
+    means: description.means ?? { form: "stretch body" },
+  };
+  told.understood.push({ at, end: thick.end });
+  return { told, end: thick.end };
+}
+
 const noCabinet = new CabinetIndex([]);
 const word = /[^\s,;()]+/y;
 function leftover(told: Told, text: string, at: number, to: number): Next {
-  const how = manner(text, at);
+  const how = manner(text, at) ?? (told.kind === "wind" ? loosely(text, at) : undefined);
   if (how) {
     told.kept.push({ at, end: how.end });
     return { told, end: how.end };

@@ -18,10 +18,18 @@ function bandsOfThread(told: Told): void {
   delete told.said.wraps;
 }
 
-/** “Weight: 10 turns .015”: a gauge alone is that of the wire. */
+/** Weight wire is at least so many inches thick: finer is a rib. */
+const THINNEST_WEIGHT = 0.01;
+/** “Weight: 10 turns .015”, “Wire: 10 turns .020”: a gauge alone is that of the wire. */
 function gaugeOfWeight(told: Told, text: string): void {
   const gauge = told.rest.findIndex((r) => /^0?\.\d{2,3}"?$/.test(text.slice(r.at, r.end).trim()));
   const at = told.rest[gauge];
+  const isWire =
+    told.role === undefined &&
+    told.description?.text === "wire" &&
+    at !== undefined &&
+    parseFloat(text.slice(at.at, at.end)) >= THINNEST_WEIGHT;
+  if (isWire) Object.assign(told, { role: "weight", part: "weight", description: undefined });
   if (told.role !== "weight" || told.description || !at) return;
   told.rest = told.rest.filter((r) => r !== at);
   told.understood.push(at);

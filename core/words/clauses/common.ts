@@ -194,6 +194,19 @@ export const endForward: Clause = clause(
     s.way = "forward";
   },
 );
+/** “wound two thirds of the way”: so much of the shank is covered, counted from the bend. */
+export const endOfWay: Clause = clause(
+  "two thirds of the way forward",
+  seq(
+    unless(number, words("mm|cm|in\\b|eyes?|turns?")),
+    words("of\\s+the\\s+way(?:\\s+(?:forwards?|up))?(?!\\s+(?:along|back|down|from|to|up|round|around|into|in|over))"),
+  ),
+  (s, [share]) => {
+    if (s.end !== undefined || s.from !== undefined || !(share > 0 && share < 1)) return false;
+    s.end = { fraction: Number((1 - share).toPrecision(12)) };
+    s.way = "forward";
+  },
+);
 export const end: Clause = clause(
   "up to the bead",
   map(seq(ends, placeReached), ([, p]) => p),

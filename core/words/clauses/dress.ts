@@ -4,7 +4,7 @@ import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { everywhere, shareOfIt, theRest, where } from "./common";
+import { endOfWay, everywhere, shareOfIt, theRest, where } from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
@@ -56,6 +56,7 @@ export const dressClauses: Clause[] = [
   where[0] as Clause,
   shareOfIt,
   theRest,
+  endOfWay,
   clause(
     "noodle 90 mm sparse",
     seq(NOODLE, opt(words("of|about|,|,?\\s*about")), length, opt(words("long")), opt(words(",")), opt(howThick)),
@@ -84,6 +85,13 @@ export const dressClauses: Clause[] = [
     "a thin layer of",
     seq(opt(words("an?")), howThick, words("(?:layer|coating|covering|veil|skin|film)(?:\\s+of)?")),
     (s, [, t]) => void (s.thickness ??= t),
+  ),
+  clause(
+    "a short noodle of",
+    words(
+      "(?:an?\\s+)?(?:short|small|little|long)\\s+(?=(?:dubbing\\s+)?(?:noodle|rope)\\s+(?:of\\s+)?(?:about\\s+)?\\d)",
+    ),
+    () => undefined,
   ),
   clause("a thin noodle", seq(opt(words("an?")), howThick, NOODLE), (s, [, t]) => void (s.thickness = t)),
   clause(
@@ -169,7 +177,7 @@ export const dressClauses: Clause[] = [
   clause(
     "a trace",
     words(
-      "(?:just\\s+|only\\s+)?(?:an?\\s+)?(?:trace|touch|hint|suggestion|dusting)(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
+      "(?:just\\s+|only\\s+)?(?:an?\\s+|the\\s+)?(?:(?:mere|faint|slight|light|bare|thinn?)(?:est)?\\s+)?(?:trace|touch|hint|suggestion|dusting|mist|haze|whisper|smear)(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
     ),
     put({ trace: true }),
   ),

@@ -514,6 +514,25 @@ const howLong: Clause[] = [
     },
   ),
   clause(
+    "an inch longer than the tail",
+    seq(
+      absolute,
+      match("(longer|shorter)\\s+than"),
+      match("(?:the\\s+|its\\s+)?(tail|wing)s?(?:\\s+tips?)?(?!\\s+\\p{L})"),
+    ),
+    (s, [mm, [way], [reach]]) =>
+      shown(s, { reach: reach === "tail" ? "tail" : "wing", pastMm: way === "longer" ? mm : -mm }),
+  ),
+  clause(
+    "an inch longer than the hair",
+    seq(absolute, match("(longer|shorter)\\s+than"), match("(?:the\\s+|its\\s+)?([\\p{L}-]+)(?=\\s*(?:[,.;]|$))")),
+    (s, [mm, [way], [like]]) => {
+      if (s.shown !== undefined) return false;
+      s.like = like;
+      s.likePlusMm = way === "longer" ? mm : -mm;
+    },
+  ),
+  clause(
     "a bit shorter than it",
     match(
       "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(shorter|longer)(?:\\s+than\\s+(?:it|them|that)|(?=\\s*(?:[,.;]|$)))",
@@ -615,12 +634,12 @@ const sides: Clause[] = [
     "as a tent set by wraps at the root",
     seq(
       match(
-        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|spread)|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|spread)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
       ),
       opt(
         map(
           match(
-            "(?:set|fixed|held|kept|split|separated)?\\s*(?:by|with)\\s+((?:[\\w-]+\\s+){0,4}?(?:wraps|turns|root|glue|thread)(?:\\s+at\\s+the\\s+root)?)",
+            "(?:set|fixed|held|kept|split|separated)?\\s*(?:by|with)\\s+((?:[\\w-]+\\s+){0,4}?(?:wraps|turns|root|glue|thread)(?:\\s+at\\s+the\\s+root|\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?)",
           ),
           ([by]) => by,
         ),
@@ -827,6 +846,14 @@ const itsPiece: Clause[] = [
     if (s.pieceMm !== undefined) return false;
     s.pieceMm = mm;
   }),
+  clause(
+    "a 60 mm length of it",
+    seq(opt(words("an?")), absolute, words("(?:long\\s+)?(?:lengths?|pieces?)(?:\\s+of)?")),
+    (s, [, mm]) => {
+      if (s.pieceMm !== undefined) return false;
+      s.pieceMm = mm;
+    },
+  ),
   clause(
     "60 mm of it",
     seq(

@@ -4,7 +4,7 @@ import { count, times } from "../text/count";
 import { length, lengthNamed, lengthPair, lengthReaching } from "../text/length";
 import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
-import { everywhere, onSizes, shareOfIt, theRest, where, wraps, zoneRead, stretched } from "./common";
+import { endOfWay, everywhere, onSizes, shareOfIt, theRest, where, wraps, zoneRead, stretched } from "./common";
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
@@ -54,6 +54,7 @@ const zoned: Clause[] = [
   where[0] as Clause,
   shareOfIt,
   theRest,
+  endOfWay,
   ...where.slice(1),
 ];
 
@@ -81,8 +82,9 @@ export const aroundRead = oneOf(
   map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
 );
 const around: Clause = clause("3 turns behind the wing and 2 in front of it", aroundRead, (s, found) => {
-  if (!found.part) return false;
-  s.around = { behind: found.behind, front: found.front, part: found.part };
+  // “2 turns behind and 3 in front” are round the wing.
+  const part = found.part ?? { part: "wing", end: "rear" };
+  s.around = { behind: found.behind, front: found.front, part };
   putRule(s, { turns: found.behind });
 });
 const roundPost: Clause = clause(
@@ -329,7 +331,7 @@ export const barbClauses: Clause[] = [
     map(
       seq(
         words(
-          "(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?))(?:\\s+(?:are\\s+|just\\s+)?(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as))?(?=\\s+(?:to|reach))",
+          "(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
         ),
         lengthReaching,
       ),
@@ -343,7 +345,7 @@ export const barbClauses: Clause[] = [
     "barbs 1.5 gapes",
     seq(
       words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
-      opt(words("of|about|are|is|=|:|a\\s+good")),
+      opt(words("of|about|(?:that\\s+)?are|is|=|:|a\\s+good")),
       lengthNamed,
       opt(words("long")),
     ),

@@ -1,4 +1,5 @@
 import type { Material, MaterialForm } from "../../materials";
+import type { Role } from "../../recipe";
 
 /** What a noun says of a material that nobody has described yet. */
 export interface NounForm {
@@ -7,6 +8,8 @@ export interface NounForm {
   figures?: Partial<Material>;
   /** What one of it is called where a number stands before it. */
   counted?: "fibres" | "strands" | "feathers" | "slips" | "pieces";
+  /** The part that it is for, where it has but one use. */
+  role?: Role;
 }
 
 const SOFT = {
@@ -132,7 +135,10 @@ const nouns: [string, NounForm][] = [
     "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
-  ["jungle\\s+cock(?:\\s+(?:nails?|eyes?|feathers?|substitute))?", { form: "hackle", counted: "feathers" }],
+  [
+    "jungle\\s+cock(?:\\s+(?:nails?|eyes?|feathers?|substitute))?",
+    { form: "hackle", counted: "feathers", role: "cheeks" },
+  ],
   [
     "(?:hackle|spade|cock|rooster)\\s+(?:fibres?|fibers?|barbs?|barbules?)|(?:cock|rooster|hen)\\s+hackle\\s+(?:fibres?|barbs?)",
     { form: "feather fibre", counted: "fibres" },
@@ -150,7 +156,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", counted: "feathers" },
   ],
   [
-    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?)(?:\\s+(?:feathers?|fibres?))?",
+    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?))?",
     { form: "feather fibre", counted: "fibres" },
   ],
   [
@@ -212,6 +218,6 @@ export const modifiers = new Set(
     "polypropylene holographic metallic pearlescent opal uv tungsten brass glass plastic ceramic slotted faceted countersunk painted copper " +
     "weighted unweighted ready-made knotted rubber silicone synthetic acrylic latex stretch elastic foam tinsel flash crystal body tail wing flank shoulder breast rump back neck belly " +
     "centre center left right matched single double four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
-    "gauge fluo neon"
+    "gauge fluo neon waxed unwaxed bonded flattened"
   ).split(/\s+/),
 );

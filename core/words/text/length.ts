@@ -26,18 +26,23 @@ const LENGTHS =
 const measure: Reader<Measure> = memo(
   oneOf(
     ...measureWords.map(([w, m]) =>
-      map(words(`(?:(?:length|width|depth|size|height)\\s+of\\s+(?:the\\s+)?)?(?:${w})${LENGTHS}`), () => m),
+      map(words(`(?:(?:length|width|depth|size|height)\\s+of\\s+(?:(?:the|an?)\\s+)?)?(?:${w})${LENGTHS}`), () => m),
     ),
   ),
 );
 const measureItself = map(seq(the, measure), ([, m]) => m);
 
+/** “2.5x the hook”: the sign right behind its figure. */
+const gluedX: Reader<true> = (text, at) =>
+  text[at] === "x" && /\d/.test(text[at - 1] ?? "") && !/[\p{L}\p{N}]/u.test(text[at + 1] ?? "")
+    ? { value: true, end: at + 1 }
+    : undefined;
 const factor: Reader<number> = oneOf(
   map(words("twice|double"), () => 2),
   map(words("three\\s+times"), () => 3),
   map(
     unless(
-      map(seq(number, opt(words("times|x|\\*")), opt(words("of"))), ([n]) => n),
+      map(seq(number, opt(oneOf(gluedX, words("times|x|\\*"))), opt(words("of"))), ([n]) => n),
       words("mm|cm|in\\b|inch"),
     ),
     (n) => n,

@@ -157,7 +157,8 @@ function roleFrom(
   if (isDubbed && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36) return "thorax";
   if (form === "hackle" && isFront) return "collar";
   // “Peacock herl, 8 strands on top”: what lies over all is no body.
-  if (form === "herl" && said.round?.top && said.rule === undefined) return "topping";
+  if (form === "herl" && said.rule === undefined && (said.round?.top || said.attitude === "over" || said.like))
+    return "topping";
   if (form === "stretch body" && said.hanging) return "wing case";
   return usualRole(form);
 }

@@ -1,5 +1,5 @@
 import type { MaterialForm } from "../../materials";
-import type { LengthRule, Role } from "../../recipe";
+import type { LengthRule, RecipeStep, Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
 import { make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
 import { tellFinish } from "./finish";
@@ -86,7 +86,10 @@ export function tieIn(
   if (said.sameLength !== undefined && said.shown === undefined)
     said.shown = timesAsLong(lengthBefore(bench), said.sameLength);
   if (said.like !== undefined && said.shown === undefined)
-    said.shown = timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1);
+    said.shown =
+      said.likePlusMm === undefined
+        ? timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1)
+        : longerBy(said.likePlusMm, said.like, bench);
   const isWound = waitsToBeWound(role, form);
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };
@@ -154,8 +157,17 @@ function lengthBefore(bench: Telling["bench"]): LengthRule | undefined {
   const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined)?.step;
   return last?.do === "lay" ? last.shown : undefined;
 }
+/** “An inch longer than the hackles”: past the tip of what they were tied in for. */
+function longerBy(mm: number, words: string, bench: Telling["bench"]): LengthRule | undefined {
+  const like = stepLike(bench, words);
+  const role = bench.component(like?.component)?.role;
+  if (role === "tail" || role === "wing") return { reach: role, pastMm: mm };
+  const rule = like?.shown;
+  return rule && "mm" in rule ? { mm: rule.mm + mm } : undefined;
+}
 /** As long as the part that is tied of a material. */
-function lengthLike(bench: Telling["bench"], words: string): LengthRule | undefined {
+const lengthLike = (bench: Telling["bench"], words: string): LengthRule | undefined => stepLike(bench, words)?.shown;
+function stepLike(bench: Telling["bench"], words: string): Extract<RecipeStep, { do: "lay" }> | undefined {
   const form = bench.components.map((c) => ({ c, m: bench.materialOf(c) }));
   const wanted = words
     .toLowerCase()
@@ -167,7 +179,7 @@ function lengthLike(bench: Telling["bench"], words: string): LengthRule | undefi
   const step =
     of &&
     bench.made.findLast((m) => m.step.component === of.id && m.step.do === "lay" && m.step.shown !== undefined)?.step;
-  return step?.do === "lay" ? step.shown : undefined;
+  return step?.do === "lay" ? step : undefined;
 }
 
 /** Flash in a line about the tail lies with the tail: its place and its length, where it says none of its own. */
@@ -211,6 +223,6 @@ function askPart(t: Telling): void {
 
 export const tieInVerb = verb(
   "tie in",
-  "(?:re-?)?(?:tie|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?|(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+an?\\s+(?:v|vee|notch|gap|slit)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+  "(?:re-?)?(?:tie|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?|(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
   tellTieIn,
 );

@@ -23,9 +23,10 @@ export function tellWind(t: Telling): void {
   if (palmerVerb.test(`${told.part ?? ""} ${t.text.slice(told.at, told.end)}`)) told.said.palmered = true;
   const before = bench.made[bench.made.length - 1];
   // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
+  // So is “wind it forward” on the next line, where nothing else waits to be wound.
   if (
-    before?.line === t.line.number &&
-    before.step.do === "dress" &&
+    before?.step.do === "dress" &&
+    (before.line === t.line.number || (told.role === undefined && bench.waits((w) => !w.hangs) === undefined)) &&
     told.description === undefined &&
     (told.said.rule?.turns === undefined || told.refers === "it")
   ) {
