@@ -2,7 +2,7 @@ import { isColour, type Material, type MaterialForm } from "../materials";
 import type { CabinetIndex } from "./cabinet";
 import { isStop } from "./lexicon/stops";
 import { after, modifiers, nounSources, type NounForm } from "./lexicon/nouns";
-import { match } from "./parse";
+import { byFirst, match, memo, type Reader } from "./parse";
 import { NUMBER_WORD } from "./text/number";
 
 /** A description of a material in a text: the stretch, its words, and what its noun means. */
@@ -23,22 +23,26 @@ export interface Description {
   share?: number;
 }
 
-const nouns = nounSources.map(({ source, means }) => ({ reads: match(source), means }));
+const nouns = nounSources.map(({ source, means }) => {
+  const reads = match(source);
+  return { reads, means, firsts: reads.firsts };
+});
 const token = /[\p{L}\p{N}.#][\p{L}\p{N}'./"-]*|&(?=\s)/uy;
 const blank = /[ \t]+/y;
 
-/** Whether any noun begins here: most words begin none, and are spared the list. */
-const anyNoun = match(nounSources.map((n) => `(?:${n.source})`).join("|"));
-
-/** The noun that begins here and goes furthest. */
-function nounAt(text: string, at: number): { means: NounForm; end: number } | undefined {
-  if (!anyNoun(text, at)) return undefined;
-  let best: { means: NounForm; end: number } | undefined;
-  for (const { reads, means } of nouns) {
+const nounsAt = byFirst(nouns);
+/** The noun that begins at a place and goes furthest. */
+const nounRead: Reader<NounForm> = memo((text, at) => {
+  let best: { value: NounForm; end: number } | undefined;
+  for (const { reads, means } of nounsAt(text, at)) {
     const found = reads(text, at);
-    if (found && (!best || found.end > best.end)) best = { means, end: found.end };
+    if (found && (!best || found.end > best.end)) best = { value: means, end: found.end };
   }
   return best;
+});
+function nounAt(text: string, at: number): { means: NounForm; end: number } | undefined {
+  const found = nounRead(text, at);
+  return found && { means: found.value, end: found.end };
 }
 
 const sized = /^(?:\d*(?:[.,]?\d+)mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
@@ -105,7 +109,7 @@ export function descriptionAt(
   if (strip) return strip;
   const shares = sharesOf(text, at, index);
   if (shares) return shares;
-  const phrase = nounPhrase(text, at, atHead);
+  const phrase = (atHead ? phraseAtHead : phraseWithin)(text, at)?.value;
   if (phrase) return blended(text, phrase, index);
   return implied ? impliedPhrase(text, at, implied) : undefined;
 }
@@ -260,6 +264,15 @@ function isLabel(text: string, t: Token, implied: MaterialForm): boolean {
     /(?:\d|den(?:ier)?)(?:\s+[a-z]+)?\s+$/i.test(text.slice(Math.max(0, t.at - 24), t.at))
   );
 }
+
+/** The same places are looked at again and again: ahead for what a line is of, and then word by word. */
+const phraseRead = (atHead: boolean): Reader<Description> =>
+  memo((text, at) => {
+    const phrase = nounPhrase(text, at, atHead);
+    return phrase && { value: phrase, end: phrase.end };
+  });
+const phraseAtHead = phraseRead(true);
+const phraseWithin = phraseRead(false);
 
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {
   let [end, unknown, lastNoun] = [at, 0, -1];

@@ -1,3 +1,5 @@
+import { ANY, either, firstsOf, inOrder, type Firsts } from "./firsts";
+
 /**
  * Small readers that are put together: each reads one thing at a place of a text, or nothing. Texts are in small
  * letters
@@ -8,7 +10,11 @@ export interface Found<T> {
   /** Where it ends. */
   end: number;
 }
-export type Reader<T> = (text: string, at: number) => Found<T> | undefined;
+export interface Reader<T> {
+  (text: string, at: number): Found<T> | undefined;
+  /** With what it can begin, where that is known. */
+  firsts?: Firsts;
+}
 
 const blanks = /[\s]*/y;
 export function skipBlanks(text: string, at: number): number {
@@ -22,13 +28,34 @@ const inWord = /[\p{L}\p{N}]/u;
 export function match(source: string): Reader<(string | undefined)[]> {
   // The end of a word is part of the pattern, so that a shorter alternative does not hide a longer one.
   const pattern = new RegExp(`(?:${source})(?:(?<![\\p{L}\\p{N}])|(?![\\p{L}\\p{N}]))`, "iuy");
-  return (text, at) => {
+  // Nothing is read where nothing is taken up.
+  const firsts: Firsts = { ...firstsOf(source), canBeEmpty: false };
+  const begins = asTable(firsts);
+  return beginning(firsts, (text, at) => {
+    if (begins[text.charCodeAt(at)] === 0) return undefined;
     pattern.lastIndex = at;
     const m = pattern.exec(text);
     if (!m || m[0] === "") return undefined;
     if (at > 0 && inWord.test(text[at - 1] ?? "") && inWord.test(m[0][0] ?? "")) return undefined;
     return { value: m.slice(1), end: at + m[0].length };
-  };
+  });
+}
+
+const PLAIN = 128;
+/** Of the plain characters, by their codes, whether one can begin there: 1 or 0; all others are not in it. */
+const asTable = ({ chars }: Firsts): Uint8Array =>
+  Uint8Array.from({ length: PLAIN }, (_, code) =>
+    !chars || chars.has(String.fromCharCode(code).toLowerCase()) ? 1 : 0,
+  );
+
+/** A reader of which is known with what it begins. */
+export function beginning<T>(
+  firsts: Firsts | undefined,
+  read: (text: string, at: number) => Found<T> | undefined,
+): Reader<T> {
+  const reader: Reader<T> = read;
+  reader.firsts = firsts;
+  return reader;
 }
 
 /**
@@ -39,7 +66,7 @@ export function match(source: string): Reader<(string | undefined)[]> {
 export function memo<T>(read: Reader<T>): Reader<T> {
   let known = "";
   let results: (Found<T> | undefined | null)[] = [];
-  return (text, at) => {
+  return beginning(read.firsts, (text, at) => {
     if (text !== known) {
       known = text;
       results = [];
@@ -50,7 +77,7 @@ export function memo<T>(read: Reader<T>): Reader<T> {
     // A reader may have gone to another text meanwhile, through one that calls this again.
     if (text === known) results[at] = found ?? null;
     return found;
-  };
+  });
 }
 
 /** Words that carry no value: their presence is all that counts. */
@@ -65,20 +92,20 @@ export function said(source: string): Reader<string> {
   };
 }
 
-export const map =
-  <A, B>(read: Reader<A>, change: (value: A) => B | undefined): Reader<B> =>
-  (text, at) => {
+export const map = <A, B>(read: Reader<A>, change: (value: A) => B | undefined): Reader<B> =>
+  beginning(read.firsts, (text, at) => {
     const found = read(text, at);
     if (!found) return undefined;
     const value = change(found.value);
     return value === undefined ? undefined : { value, end: found.end };
-  };
+  });
 
 type Values<R extends readonly Reader<unknown>[]> = { [K in keyof R]: R[K] extends Reader<infer T> ? T : never };
 
 /** One after the other, blanks between them. */
 export function seq<const R extends readonly Reader<unknown>[]>(...readers: R): Reader<Values<R>> {
-  return (text, at) => {
+  const firsts = inOrder(readers.map((r) => r.firsts));
+  return beginning({ ...firsts, canBeEmpty: false }, (text, at) => {
     const values: unknown[] = [];
     let end = at;
     for (const [i, read] of readers.entries()) {
@@ -88,45 +115,50 @@ export function seq<const R extends readonly Reader<unknown>[]>(...readers: R): 
       end = found.end;
     }
     return end === at ? undefined : { value: values as Values<R>, end };
-  };
+  });
 }
 
 /** It may be there, or not. */
-export const opt =
-  <T>(read: Reader<T>): Reader<T | undefined> =>
-  (text, at) =>
-    read(text, skipBlanks(text, at)) ?? { value: undefined, end: at };
+export const opt = <T>(read: Reader<T>): Reader<T | undefined> =>
+  beginning<T | undefined>(
+    { ...(read.firsts ?? ANY), canBeEmpty: true },
+    (text, at) => read(text, skipBlanks(text, at)) ?? { value: undefined, end: at },
+  );
 
 /** The first that reads. */
-export const oneOf =
-  <T>(...readers: Reader<T>[]): Reader<T> =>
-  (text, at) => {
-    for (const read of readers) {
+export function oneOf<T>(...readers: Reader<T>[]): Reader<T> {
+  const those = byFirst(readers);
+  return beginning(either(readers.map((r) => r.firsts)), (text, at) => {
+    for (const read of those(text, at)) {
       const found = read(text, at);
       if (found) return found;
     }
     return undefined;
-  };
+  });
+}
 
-/** What reads furthest; the first of them where several do. */
-export const longest =
-  <T>(...readers: Reader<T>[]): Reader<T> =>
-  (text, at) => {
-    let best: Found<T> | undefined;
-    for (const read of readers) {
-      const found = read(text, at);
-      if (found && (!best || found.end > best.end)) best = found;
-    }
-    return best;
+/**
+ * Of several the ones that can begin at a place, in their order. Where a blank stands, or a character that is not
+ * plain, that is all of them: some read on behind the blank.
+ */
+export function byFirst<R extends { firsts?: Firsts }>(all: readonly R[]): (text: string, at: number) => readonly R[] {
+  const known: (readonly R[] | undefined)[] = [];
+  const BLANK = 32;
+  return (text, at) => {
+    const code = text.charCodeAt(at);
+    if (!(code > BLANK && code < PLAIN)) return all;
+    return (known[code] ??= all.filter(({ firsts }) => canBegin(firsts, String.fromCharCode(code).toLowerCase())));
   };
+}
+const canBegin = (firsts: Firsts | undefined, char: string): boolean =>
+  firsts === undefined || firsts.canBeEmpty || firsts.chars === undefined || firsts.chars.has(char);
 
 /** Only where something else does not follow. */
-export const unless =
-  <T>(read: Reader<T>, next: Reader<unknown>): Reader<T> =>
-  (text, at) => {
+export const unless = <T>(read: Reader<T>, next: Reader<unknown>): Reader<T> =>
+  beginning(read.firsts, (text, at) => {
     const found = read(text, at);
     return found && !next(text, skipBlanks(text, found.end)) ? found : undefined;
-  };
+  });
 
 /** The value of the whole text, or undefined where something else stands in it. */
 export function whole<T>(read: Reader<T>, text: string): T | undefined {

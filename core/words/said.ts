@@ -1,6 +1,7 @@
 import type { Place } from "../hooks";
 import type { LengthRule, RecipeStep, RecipeStepBase, SizeSpan } from "../recipe";
 import type { WindRule } from "../tying";
+import type { Firsts } from "./firsts";
 import type { Reader } from "./parse";
 import type { Count } from "./text/count";
 
@@ -82,6 +83,8 @@ export type Said = Partial<
 
 /** One thing that can be said of a step: how it is recognised, and what it sets. */
 export interface Clause {
+  /** With what its words can begin, where that is known. */
+  firsts?: Firsts;
   /** What it would look like, for the question when nothing was understood. */
   example: string;
   /** Reads it at a place and sets what was said; where it ends, or undefined when it is something else. */
@@ -91,6 +94,7 @@ export interface Clause {
 /** @param set sets what was said; false when the words fit but the value cannot be */
 export const clause = <T>(example: string, read: Reader<T>, set: (said: Said, value: T) => boolean | void): Clause => ({
   example,
+  firsts: read.firsts,
   take: (said, text, at) => {
     const found = read(text, at);
     return found && set(said, found.value) !== false ? found.end : undefined;

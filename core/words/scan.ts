@@ -8,7 +8,7 @@ import { after } from "./lexicon/nouns";
 import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt, type Description } from "./description";
-import { map, match, oneOf, seq, opt, words, type Reader } from "./parse";
+import { byFirst, map, match, oneOf, seq, opt, words, type Reader } from "./parse";
 import type { Clause, Kind } from "./said";
 import { count as countRead, type Count } from "./text/count";
 import { length, LONGER, SHORTER } from "./text/length";
@@ -17,6 +17,7 @@ import { number } from "./text/number";
 import type { Told } from "./told";
 import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
 
+const article = match("(?:the|a|an|some|this|that|your|any)\\s+");
 const filler = words(FILLER);
 const manner = words(MANNER);
 /** Of what is wound: how long its barbs are, in words that measure nothing. */
@@ -561,7 +562,7 @@ const isPast = /^\w+ed\b/;
 /** A part or a material; “the bead chain eyes” is more than the bead that it begins with. */
 function namedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const part = plainPart(text, at) ?? asPart(text, at);
-  const begin = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
+  const begin = article(text, at);
   const phrase = descriptionAt(text, begin ? skip(text, begin.end) : at, context.index);
   // “Weight: 6 turns lead wire”: the wire is what it is of.
   const isItsStuff =
@@ -648,6 +649,14 @@ function upperOf(text: string, at: number, index: CabinetIndex): Description | u
   };
 }
 
+const byBeginning = new WeakMap<readonly Clause[], ReturnType<typeof byFirst<Clause>>>();
+/** The clauses that can begin at a place: few of them can. */
+function beginningAt(clauses: readonly Clause[], text: string, at: number): readonly Clause[] {
+  const those = byBeginning.get(clauses) ?? byFirst(clauses);
+  byBeginning.set(clauses, those);
+  return those(text, at);
+}
+
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
 function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
@@ -659,7 +668,7 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
     : told.kind === "lay" && context.waits(told.role, form)
       ? boundInClauses
       : clausesOf[told.kind];
-  for (const c of clauses) {
+  for (const c of beginningAt(clauses, text, at)) {
     const end = c.take(told.said, text, at);
     if (end !== undefined && end > at) {
       told.understood.push({ at, end });
@@ -682,15 +691,16 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
   return undefined;
 }
 
+const beforeNoun = match(
+  "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
+);
 /** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
 function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const n = countRead(text, at);
   // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
   if (!n || /^\s*(?:mm|cm|in|inch|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
   let place = n.end;
-  const between = match(
-    "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
-  )(text, place);
+  const between = beforeNoun(text, place);
   if (between) place = between.end;
   if (/\s/.test(text[place] ?? "")) place++;
   const implied = told.role && !told.description ? impliedBy[told.role] : undefined;
@@ -785,11 +795,11 @@ const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feat
   }
 };
 
-const ofThem = opt(words("of\\s+(?:them|these|those|it)|or\\s+so"));
+const countOfThem = seq(countRead, opt(words("of\\s+(?:them|these|those|it)|or\\s+so")));
 /** “hackle fibres, 9 of them”: a number that counts what was named before. */
 function bareCount(told: Told, text: string, at: number): Next | undefined {
   if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
-  const n = seq(countRead, ofThem)(text, at);
+  const n = countOfThem(text, at);
   if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
   const { amount } = told.said;
   // “golden crest feather, 1” says once more how many.
@@ -847,7 +857,8 @@ function looseAt(told: Told, text: string, at: number): number | undefined {
   }
   // “a small clump of 2 mm”, “a bit longer than the tail” say their size themselves.
   if (/\b(?:bit|little|touch)\b/.test(words) && (length(text, at) || fuller(text, after))) return undefined;
-  if (clausesOf[told.kind].some((c) => (c.take({}, text, at) ?? 0) > found.end)) return undefined;
+  if (beginningAt(clausesOf[told.kind], text, at).some((c) => (c.take({}, text, at) ?? 0) > found.end))
+    return undefined;
   const noun = looseNoun(text, after);
   const end = noun?.end ?? found.end;
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
@@ -926,7 +937,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     told.understood.push({ at, end: refers.end });
     return { told, end: refers.end };
   }
-  const start = match("(?:the|a|an|some|this|that|your|any)\\s+")(text, at);
+  const start = article(text, at);
   const begin = start ? skip(text, start.end) : at;
   const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
   const upper = told.description ? undefined : upperOf(text, begin, context.index);

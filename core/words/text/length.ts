@@ -1,6 +1,7 @@
 import type { Place } from "../../hooks";
 import type { LengthRule, Measure, PlainLength, Reach } from "../../recipe";
-import { map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
+import { either, firstsOf } from "../firsts";
+import { beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number } from "./number";
 import { absolute, placeReached } from "./place";
 
@@ -33,10 +34,11 @@ const measure: Reader<Measure> = memo(
 const measureItself = map(seq(the, measure), ([, m]) => m);
 
 /** “2.5x the hook”: the sign right behind its figure. */
-const gluedX: Reader<true> = (text, at) =>
+const gluedX: Reader<true> = beginning(firstsOf("x"), (text, at) =>
   text[at] === "x" && /\d/.test(text[at - 1] ?? "") && !/[\p{L}\p{N}]/u.test(text[at + 1] ?? "")
     ? { value: true, end: at + 1 }
-    : undefined;
+    : undefined,
+);
 const factor: Reader<number> = oneOf(
   map(words("twice|double"), () => 2),
   map(words("three\\s+times"), () => 3),
@@ -61,10 +63,11 @@ const andHalf = map(seq(number, the, measure, match("and\\s+an?\\s+(half|quarter
   of,
   times: n + (more === "half" ? 0.5 : 0.25),
 }));
-const timesMeasure: Reader<PlainLength> = (text, at) => {
+const factorOf = seq(factor, the, measure);
+const timesMeasure: Reader<PlainLength> = beginning(either([andHalf.firsts, factorOf.firsts]), (text, at) => {
   const more = andHalf(text, at);
   if (more) return more;
-  const found = seq(factor, the, measure)(text, at);
+  const found = factorOf(text, at);
   if (!found) return undefined;
   const [times, , of] = found.value;
   const isCount =
@@ -72,7 +75,7 @@ const timesMeasure: Reader<PlainLength> = (text, at) => {
     Number.isInteger(times) &&
     !/twice|double|times|\bx\b|[*]|lengths?|\bthe\b|\bits\b/.test(text.slice(at, found.end));
   return isCount ? undefined : { value: { of, times }, end: found.end };
-};
+});
 const ofMeasure: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
     map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
@@ -155,7 +158,7 @@ const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
   "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?!\\s+of\\b)(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
-const reaching = words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`);
+const reaching = memo(words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`));
 /** “past the bend by the width of the gape”: further by a measure of the hook. */
 const pastBy: Reader<PlainLength> = map(
   seq(
@@ -211,6 +214,14 @@ const pointToBarb: Reader<LengthRule> = map(
 const withFigure = (rule: PlainLength, n: number): PlainLength | undefined =>
   "of" in rule ? { of: rule.of, times: n } : "mm" in rule ? { mm: (rule.mm / 1) * n } : undefined;
 
+const mmRange: Reader<LengthRule> = map(
+  seq(opt(words("between")), number, between, number, match('(mm|millimetres?|cm|in\\b|inch(?:es)?|")')),
+  ([, a, , b, [unit]]) => {
+    const per = unit?.startsWith("mm") || unit?.startsWith("milli") ? 1 : unit === "cm" ? 10 : 25.4;
+    return { between: [{ mm: a * per }, { mm: b * per }] } as LengthRule;
+  },
+);
+
 /** “½ to ¾ of the shank”, “3–4 mm”: the first number borrows the measure of the second. */
 const ranged: Reader<LengthRule> = oneOf<LengthRule>(
   map(seq(opt(words("between")), ofMeasure, between, ofMeasure), ([, a, , b]) => ({ between: [a, b] })),
@@ -221,35 +232,20 @@ const ranged: Reader<LengthRule> = oneOf<LengthRule>(
       { of, times: b },
     ],
   })),
-  (text, at) => {
-    const found = mmRange(text, at);
-    return found && { value: found.value, end: found.end };
-  },
-);
-const mmRange: Reader<LengthRule> = map(
-  seq(opt(words("between")), number, between, number, match('(mm|millimetres?|cm|in\\b|inch(?:es)?|")')),
-  ([, a, , b, [unit]]) => {
-    const per = unit?.startsWith("mm") || unit?.startsWith("milli") ? 1 : unit === "cm" ? 10 : 25.4;
-    return { between: [{ mm: a * per }, { mm: b * per }] } as LengthRule;
-  },
+  mmRange,
 );
 
 /** “the hackle length”: a measure that says itself to be one. */
 const measureLength: Reader<PlainLength> = map(seq(the, measure), ([, of]) => ({ of, times: 1 }));
 const lengthWord = /[- ]?lengths?\s*$/;
-const measured: Reader<PlainLength> = (text, at) => {
+const measured: Reader<PlainLength> = beginning(measureLength.firsts, (text, at) => {
   const found = measureLength(text, at);
   return found && lengthWord.test(text.slice(at, found.end)) ? found : undefined;
-};
-
-const measuredLength: Reader<LengthRule> = (text, at) => measured(text, at);
+});
 
 /** A length that says itself to be one: with a figure and a measure, or words that reach. */
 export const length: Reader<LengthRule> = memo(
-  map(
-    seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measuredLength)),
-    ([, rule]) => rule,
-  ),
+  map(seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measured)), ([, rule]) => rule),
 );
 /** A length that ends somewhere: “to the point”, “2 mm past the barb”. */
 export const lengthReaching: Reader<LengthRule> = memo(

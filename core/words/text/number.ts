@@ -1,5 +1,6 @@
 import { englishOnes, englishTens } from "../../numeric";
-import { map, match, memo, oneOf, type Reader } from "../parse";
+import { firstsOf } from "../firsts";
+import { beginning, map, match, memo, oneOf, type Reader } from "../parse";
 
 const ones: Record<string, number> = { ...englishOnes, single: 1 };
 const tens = englishTens;
@@ -81,11 +82,11 @@ export function readNumber(text: string): number | undefined {
 
 const joined = /(?:\d+(?:[.,]\d+)?|\.\d+)(?=(?:mm|cm|in|inch|x|mg|den|t)\b)/y;
 /** “50mm”: a figure with its unit right behind it. */
-const withUnit: Reader<number> = (text, at) => {
+const withUnit: Reader<number> = beginning(firstsOf("[\\d.]"), (text, at) => {
   joined.lastIndex = at;
   const m = joined.exec(text);
   return m ? { value: Number(m[0].replace(",", ".")), end: at + m[0].length } : undefined;
-};
+});
 export const number: Reader<number> = memo(
   oneOf(
     withUnit,

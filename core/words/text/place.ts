@@ -1,6 +1,7 @@
 import { LENGTH_UNIT, mmOf } from "../../units";
 import type { HookPlace, PartEnd, Place, PlaceShift } from "../../hooks";
-import { map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
+import { firstsOf } from "../firsts";
+import { beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number, readNumber } from "./number";
 import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
@@ -126,14 +127,12 @@ const landmark: Reader<Place> = oneOf(
 );
 
 /** The side of a part, seen from where the tying comes: “behind the weight”, “the front of the body”. */
-const ofPart: Reader<Place> = (text, at) => {
-  const found = partSide(text, at);
-  if (!found) return undefined;
-  const { role, end } = found.value;
-  // Behind a bead is where the eye lengths begin; a fly without the bead has the place all the same.
-  if (role === "bead") return { value: { landmark: "eye" }, end: found.end };
-  return { value: { part: role, end }, end: found.end };
-};
+const ofPart = (): Reader<Place> =>
+  map(
+    partSide,
+    // Behind a bead is where the eye lengths begin; a fly without the bead has the place all the same.
+    ({ role, end }): Place => (role === "bead" ? { landmark: "eye" } : { part: role, end }),
+  );
 const part = map(match(`(${PART_PLACES})`), ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")]);
 /** “behind it”: the part that was told of before; settled when the line is. */
 const besideIt: Reader<Place> = oneOf<Place>(
@@ -243,7 +242,7 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     // “1 of the shank” is its end; “one shank” is a length.
     ([f, of]) => (f < 1 || (f === 1 && of !== undefined) ? { fraction: f } : undefined),
   ),
-  (text, at) => thirdBack(text, at),
+  thirdBack,
 );
 const shareOf = (n: string | undefined, of: string | undefined): number =>
   (n === "two" ? 2 : n === "three" ? 3 : 1) / (of?.startsWith("third") ? 3 : 4);
@@ -260,10 +259,11 @@ export const bareFraction: Reader<Place> = map(
 );
 
 /** “halfway” begins with a share, and is none. */
-const landmarkFirst: Reader<Place> = (text, at) =>
+const landmarkFirst: Reader<Place> = beginning(firstsOf("h"), (text, at) =>
   text.startsWith("half", at) && /^half-?\s?way\b(?!\s+(?:from|between))/.test(text.slice(at, at + 20))
     ? landmark(text, at)
-    : undefined;
+    : undefined,
+);
 
 const eyeLengths: Reader<Place> = map(
   seq(
@@ -279,7 +279,7 @@ const base: Reader<Place> = memo(
     map(seq(the, landmarkFirst), ([, p]) => p),
     map(seq(opt(words("the|its")), fractionOfShank), ([, p]) => p),
     bareFraction,
-    map(seq(the, ofPart), ([, p]) => p),
+    map(seq(the, ofPart()), ([, p]) => p),
     map(seq(the, landmark), ([, p]) => p),
   ),
 );
@@ -320,7 +320,7 @@ const besides = (p: Place, sign: Towards): Place =>
 const opposite = opt(words("(?:right|directly|exactly)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)"));
 
 /** A place that lies beside another: “behind the eyes”, “2 mm in front of the bend”. */
-export const placeBeside: Reader<Place> = memo((text, at) => besideIt(text, at) ?? away(text, at));
+export const placeBeside: Reader<Place> = memo(oneOf(besideIt, away));
 /** A place that says itself to be one, with a landmark, a part's side or a distance. */
 export const place: Reader<Place> = memo(
   oneOf<Place>(
