@@ -69,6 +69,8 @@ describe("flies as tiers tell them", () => {
         "188-ice-cutter: LENGTH_RULE_UNRESOLVED",
         "236-hulk-damsel: PLACE_NOT_THERE",
         "237-mooring-hopper: PIECE_TOO_SHORT",
+        "253-fish-dock-pike-baitfish: PIECE_TOO_SHORT",
+        "257-beck-mill-nymph: PLACE_NOT_THERE",
         "41-quill-dry: PLACE_NOT_THERE",
         "54-lodge-story: KEPT_OTHERWISE",
         "76-emerger-told: PLACE_NOT_THERE",

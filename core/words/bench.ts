@@ -28,7 +28,7 @@ export interface Waiting {
 const isBand = (form: MaterialForm): boolean => form === "yarn" || form === "stretch body";
 /** A noun that says nothing of which. */
 export const isNounAlone =
-  /^(?:strips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|rubber|latex|raffia|plastic)$/i;
+  /^(?:strips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)$/i;
 
 /** A step as a line made it, with its line. */
 export interface MadeStep {

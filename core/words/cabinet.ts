@@ -22,7 +22,7 @@ const letters = (text: string): string[] =>
 
 /** Words that tell nothing of which material it is. */
 const idle = new Set(
-  "fibre fibres fiber fibers barb barbs strand strands feather feathers piece pieces strip strips slip slips of the a an some any good nice mm denier den d dt hook size sizes turns natural long short".split(
+  "fibre fibres fiber fibers barb barbs strand strands feather feathers piece pieces strip strips slip slips of the in a an some any good nice mm denier den d dt hook size sizes turns natural long short".split(
     " ",
   ),
 );

@@ -219,10 +219,12 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
       (sized.test(t.word) &&
         (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word)));
     const isUnit = unitWord.test(t.word) && end > begin;
+    // “210 den. white”: the stop only shortens the word.
+    const isShort = isUnit && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");
     if (!isSize && !isUnit && !isModifier(t.word) && !isLabel(text, t, implied)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;
-    end = t.end;
-    const next = afterBlank(text, t.end);
+    end = isShort ? t.end + 1 : t.end;
+    const next = afterBlank(text, end);
     const comma = /^\s*,\s*/.exec(text.slice(t.end))?.[0].length ?? 0;
     place = comma > 0 ? t.end + comma : next;
     if (comma > 0) {
@@ -376,7 +378,11 @@ function isBetweenColours(text: string, before: Token[], t: Token): boolean {
 }
 
 /** “, fine”, “, rust”, “(8/0)”: what only describes, up to the next comma, still belongs. */
-function withAddition(text: string, end: number, form: MaterialForm | undefined): number {
+function withAddition(text: string, from: number, form: MaterialForm | undefined): number {
+  // “fur brush in white”
+  const shade = /^\s+in\s+((?:[a-z-]+\s+)?[a-z-]+)(?=\s*(?:[,.;]|$))/.exec(text.slice(from, from + 40));
+  const isShade = shade?.[1]?.split(/\s+/).every((w) => isColour(w) || after.has(w));
+  let end = isShade && shade ? from + shade[0].length : from;
   for (;;) {
     const opened = /^\s*([,(])\s*/.exec(text.slice(end, end + 8));
     if (!opened) return end;

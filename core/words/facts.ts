@@ -33,7 +33,7 @@ const byTheHook =
   /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
 
 const sizeAndKind =
-  /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)/;
+  /^\s*(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)|\s*[,.;])/;
 
 /** All that a line about the hook alone may say. */
 const hookWords =

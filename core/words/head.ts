@@ -152,6 +152,8 @@ function bareHead(rest: string, counted: number, none: LineHead): LineHead {
   if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return none;
   const verb = verbAt(rest, 0);
   if (verb && verb.end > word.length) return none;
+  // “Palmer a ginger hackle forward” does it; “palmer ginger cock” names it.
+  if (word === "palmer" && /^palmer\s+(?:an?|one|two|three|your|some|both)\s/.test(rest)) return none;
   return {
     begin: counted + m[0].length,
     role: roleOfWord(word),

@@ -2,7 +2,8 @@ import { isNounAlone } from "./bench";
 import type { Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
-export const joined = (all: Told[], text: string): Told[] => withTaken(withNamedAhead(withDubbing(all)), text);
+export const joined = (all: Told[], text: string): Told[] =>
+  withTaken(withPartBehind(withNamedAhead(withDubbing(all))), text);
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -64,6 +65,19 @@ const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
 const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
   verb === "wind" && description === undefined && role === undefined && said.around === undefined;
 
+const feathers = new Set(["hackle", "feather fibre"]);
+/** “Tie in one feather by the tip and make 2 turns as a collar”: it is tied in for what it is wound as. */
+function withPartBehind(all: Told[]): Told[] {
+  return all.map((t, n) => {
+    const next = all[n + 1];
+    const isWoundNext = next?.verb === "wind" && next.description === undefined && next.refers !== "the rest";
+    const isFor = isWoundNext && (next.role === "collar" || next.role === "hackle");
+    return isFor && t.verb === "tie in" && t.role === undefined && feathers.has(formOf(t) ?? "")
+      ? { ...t, role: next.role, part: next.part }
+      : t;
+  });
+}
+
 /** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
 function withTaken(all: Told[], text: string): Told[] {
   const out: Told[] = [];
@@ -93,6 +107,18 @@ function withTaken(all: Told[], text: string): Told[] {
 }
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
+
+/** “Back: 12 herls and 30 fibres of green hair, 13 cm”: with hair among it all of it lies on top, as long. */
+export function hairOnTheBack(all: readonly Told[]): void {
+  const back = all.filter((t) => t.part === "back" || t.isInherited);
+  if (all[0]?.part !== "back" || !back.some((t) => formOf(t) === "hair")) return;
+  const shown = back.find((t) => t.said.shown)?.said.shown;
+  for (const t of back) {
+    Object.assign(t, { role: "wing", part: "back" });
+    if (shown && t.kind === "lay") t.said.shown ??= shown;
+  }
+}
+const formOf = ({ description }: Told) => description && (description.exact?.form ?? description.means?.form);
 
 /** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
 export function onlyTaken(all: readonly Told[], text: string): Told | undefined {

@@ -7,9 +7,10 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
-import { joined, onlyTaken, shareEach, tiedInAs, tiesInTaken } from "./joined";
+import { hairOnTheBack, joined, onlyTaken, shareEach, tiedInAs, tiesInTaken } from "./joined";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
+import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
 import { saysItsStuff, supply } from "./supply";
@@ -381,6 +382,7 @@ class RecipeReader implements Reading {
     const t: Telling = { told, text, bench: this.bench, line: this.notesOf(i) };
     if (head.isOptional) told.said.optional = true;
     if (n === 0) shareEach(text, all);
+    if (n === 0) hairOnTheBack(all);
     this.sameAsPart(told, text);
     supply(told, text);
     this.settleReference(told);
@@ -620,7 +622,7 @@ class RecipeReader implements Reading {
     const form = t.told.role === "flash" ? "flash" : t.told.verb === "dub" ? "dubbing" : undefined;
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
-    const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w));
+    const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w) || modifiers.has(w));
     if (!form || t.told.description || !rest || !isColours) return t;
     t.told.rest = t.told.rest.slice(1);
     t.told.understood.push(rest);

@@ -59,6 +59,8 @@ export type Said = Partial<
     coats?: number;
     /** A size that was said without a word for what it measures. */
     size?: [LengthRule, LengthRule];
+    /** The size is how far along the shank it goes. */
+    isLong?: boolean;
     /** So many turns on either side of a part. */
     around?: { behind: number; front: number; part: Place };
     /** So many times as long as what was laid before. */

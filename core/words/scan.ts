@@ -470,6 +470,8 @@ function step(
   if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
   if (!isGiven && countsAnother(told, text, at, context)) return "another";
   if (!isGiven && hasContent(told) && ribbedWith(text, at)) return "verb";
+  // “Quill, varnished, five turns”: the turns are not the varnish's.
+  if (!isGiven && told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at)) return "another";
   const thick = isGiven ? undefined : thicknessOf(told, text, at);
   if (thick) return thick;
   const said = sayingAt(told, text, at, context);
@@ -494,6 +496,7 @@ function actionAt(text: string, at: number): { id: VerbId; end: number } | undef
   return how ? undefined : verbGoingOnAt(text, at);
 }
 
+const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
 const someOf = seq(
   countRead,
   words("(?:single\\s+)?(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+of(?:\\s+the)?"),
@@ -896,6 +899,11 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   if (!as && endsAnother(told, text, at, found.end)) return "another";
   const role = roleOfWord(found.word);
   if (role === undefined) return undefined;
+  // “six fibres for wing case and legs”: for both.
+  if (!as && told.role !== undefined && told.role !== role && forBoth.test(text.slice(Math.max(0, at - 40), at))) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
   // A part that is named besides the one that the line is about only says where or for what.
   if (!as && (told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax")) {
     told.understood.push({ at, end: found.end });
@@ -919,6 +927,7 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
+const forBoth = new RegExp(`\\b(?:for|as)\\s+(?:the\\s+|an?\\s+)?(?:${PARTS})\\s+and\\s+(?:the\\s+)?$`, "u");
 /** “black thread, pearl rib, floss body”: a part at the end of words of its own, behind a comma, is another. */
 function endsAnother(told: Told, text: string, at: number, end: number): boolean {
   if (!told.description || told.role !== undefined || !/^\s*(?:[,;.]|$)/.test(text.slice(end))) return false;

@@ -42,7 +42,7 @@ function gaugeOfWeight(told: Told, text: string): void {
 /** “Rib 8”, “thread, 5 segments”: of a rib a number alone is that of its turns. */
 function turnsOfRib(told: Told, text: string): void {
   const [only, more] = told.rest;
-  const n = only && /^(\d{1,2})(?:\s+segments?)?$/.exec(text.slice(only.at, only.end).trim())?.[1];
+  const n = only && /^(\d{1,2})\s?x?(?:\s+segments?)?$/.exec(text.slice(only.at, only.end).trim())?.[1];
   if (told.role !== "rib" || n === undefined || more || told.said.rule?.turns !== undefined) return;
   told.rest = [];
   told.understood.push(only as Span);

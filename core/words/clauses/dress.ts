@@ -8,9 +8,9 @@ import { endOfWay, everywhere, shareOfIt, theRest, where } from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
-  ["(?:very\\s+|quite\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
+  ["(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
   ["medium(?:\\s+thick)?|normal", "medium"],
-  ["(?:quite\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|dense(?:ly)?)", "full"],
+  ["(?:quite\\s+|fairly\\s+|rather\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|dense(?:ly)?)", "full"],
 ];
 const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [

@@ -24,7 +24,7 @@ const MATCHSTICK_MM = 2;
 const PENCIL_MM = 7;
 const folded = opt(
   words(
-    "folded(?:\\s+(?:double|over|round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|round\\s+the\\s+thread|in\\s+half)?",
+    "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded(?:\\s+(?:double|over|round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|round\\s+the\\s+thread|in\\s+half)?",
   ),
 );
 const perSide = opt(words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side|to\\s+(?:a|each)\\s+side"));
@@ -191,7 +191,9 @@ const byNumber: Clause[] = [
   ),
   clause(
     "folded",
-    words("folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?"),
+    words(
+      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?",
+    ),
     (s) => {
       if (!s.amount || !("strands" in s.amount)) return false;
       s.amount = { ...s.amount, folded: true };
@@ -217,7 +219,7 @@ const bySize: Clause[] = [
   clause(
     "clump as thick as a pencil",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+pencil|(?:of\\s+)?pencil[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+pencil)",
+      "(?:the\\s+)?thickness\\s+of\\s+a\\s+pencil(?!\\s+lead)|(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+pencil|(?:of\\s+)?pencil[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+pencil)",
     ),
     put({ amount: { clump: { mm: PENCIL_MM } } }),
   ),
@@ -562,6 +564,16 @@ const sides: Clause[] = [
     },
   ),
   clause(
+    "on either side of a ball of dubbing",
+    match(
+      "(?:(?:tied|set|mounted|one)\\s+)?(?:in\\s+)?(?:on\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))",
+    ),
+    (s, [by = ""]) => {
+      s.stance = "V";
+      s.setBy = setBy(by);
+    },
+  ),
+  clause(
     "base wrapped 6 times",
     seq(
       words("(?:the\\s+|its\\s+)?(?:base|root|foot|post)\\s+(?:is\\s+)?(?:wrapped|bound|whipped|wound)(?:\\s+up)?"),
@@ -587,7 +599,7 @@ const sides: Clause[] = [
     words("(?:on|along|at|down)?\\s*(?:the\\s+|both\\s+)?sides(?=\\s*(?:[,.;]|$))"),
     put({ round: { near: 1, far: 1 } }),
   ),
-  clause("top and bottom", words("(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)"), (s) => {
+  clause("top and bottom", words("one\\s+(?:on\\s+top|over|above)(?:\\s*,|\\s+and)?\\s+(?:the\\s+other|one)\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)"), (s) => {
     s.round = { top: 1, underside: 1 };
     s.bunches ??= 2;
   }),
@@ -634,12 +646,12 @@ const sides: Clause[] = [
     "as a tent set by wraps at the root",
     seq(
       match(
-        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|spread)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
       ),
       opt(
         map(
           match(
-            "(?:set|fixed|held|kept|split|separated)?\\s*(?:by|with)\\s+((?:[\\w-]+\\s+){0,4}?(?:wraps|turns|root|glue|thread)(?:\\s+at\\s+the\\s+root|\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?)",
+            "(?:set|fixed|held|kept|split|separated)?\\s*(?:by|with)\\s+((?:[\\w-]+\\s+){0,4}?(?:wraps|turns|root|glue|thread)(?:\\s+at\\s+the\\s+root|\\s+underneath|\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?)",
           ),
           ([by]) => by,
         ),
@@ -688,7 +700,7 @@ const attitudeOf = (w: string): Attitude =>
 const stanceOf = (w: string): Stance | undefined =>
   w === "roof"
     ? "tent"
-    : ["split", "divided", "forked", "spread"].includes(w)
+    : /^(?:split|divided|forked|separated|spread)/.test(w)
       ? "V"
       : w.startsWith("all") || w.startsWith("fully")
         ? "full round"
@@ -696,6 +708,19 @@ const stanceOf = (w: string): Stance | undefined =>
 const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 
 const howTied: Clause[] = [
+  clause(
+    "secured with 3 turns",
+    seq(
+      words("(?:with|by|using)"),
+      count,
+      words("(?:(?:tight|firm|good|more|thread)\\s+)*turns?(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?"),
+    ),
+    (s, [, c]) => {
+      const n = wholeOf(c)?.n;
+      if (n === undefined || s.wraps !== undefined) return false;
+      s.wraps = n;
+    },
+  ),
   clause(
     "pulled over the thorax",
     words(

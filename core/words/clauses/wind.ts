@@ -649,6 +649,10 @@ export const windClauses: Clause[] = [
   wrapsOfAll,
   ...everywhere.map((c) => (c === wraps ? wrapsOnly : c)),
   ...whatItTakes.slice(3),
+  clause("2 mm long", seq(absolute, words("long")), (s, [mm]) => {
+    if (s.size !== undefined || s.pieceMm !== undefined || mm > 15) return false;
+    Object.assign(s, { size: samePair({ mm }), isLong: true });
+  }),
   clause("1.5 to 2 gapes", lengthPair, (s, pair) => void (s.size = pair)),
   clause("1.5 gapes", lengthNotPlace, (s, l) => {
     if (s.size !== undefined || s.barb !== undefined || "to" in l || "reach" in l) return false;

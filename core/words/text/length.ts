@@ -97,7 +97,7 @@ const ofMeasure: Reader<PlainLength> = memo(
     map(
       seq(
         words(
-          "(?:as\\s+(?:long|tall|wide|high)\\s+as|equal\\s+to|(?:the\\s+)?same\\s+(?:length|height)?\\s*as|match(?:ing|es)?|same\\s+as)",
+          "(?:(?:as\\s+)?(?:long|tall|wide|high)\\s+as|(?:not|no)\\s+longer\\s+than|not\\s+exceeding|equal\\s+to|(?:the\\s+)?same\\s+(?:length|height)?\\s*as|match(?:ing|es)?|same\\s+as)",
         ),
         opt(factor),
         the,
@@ -157,7 +157,7 @@ const behind = words("behind|over");
 const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING =
-  "(?:with\\s+)?(?:the\\s+|its\\s+)?tips?(?!\\s+of\\b)(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:point\\s+of\\s+(?:the\\s+|each\\s+)?(?:wings?|slips?)(?=\\s+(?:to|at|level|just))|tips?(?:\\s+of\\s+(?:the\\s+|each\\s+)?(?:slips?|hair|fibres)(?=\\s+(?:to|at|level|just))|(?!\\s+of\\b)))(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
 const reaching = memo(words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`));
 /** “past the bend by the width of the gape”: further by a measure of the hook. */
 const pastBy: Reader<PlainLength> = map(

@@ -184,7 +184,8 @@ export function make(
   const said = structuredClone(spoken);
   takeRest(said, bench);
   inStrands(said, form);
-  if (kind === "wind" && (role === "tag" || role === "butt")) asLongAs(said);
+  if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
+  delete said.isLong;
   askWhatSize(said, kind, object, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
@@ -244,10 +245,11 @@ export function make(
 }
 
 /** “Butt: green floss, 3 mm”, “hot spot behind the bead, 1.5 mm”: of a tag or a butt that is how long it is. */
-function asLongAs(said: Said): void {
+function asLongAs(said: Said, role: Role | undefined): void {
   const [mm] = (said.size ?? []).flatMap((l) => ("mm" in l ? [l.mm] : []));
   if (mm === undefined || said.from || said.to || (said.begin && said.end)) return;
-  const front = said.there ?? said.begin;
+  const usual: Place | undefined = role === "thorax" || role === "head" ? { eyeLengths: 1 } : undefined;
+  const front = said.there ?? said.begin ?? usual;
   const moved = (p: Place, by: number): Place | undefined =>
     p.plus === undefined ? { ...p, plus: { mm: by } } : undefined;
   const other = front ? moved(front, mm) : moved({ landmark: "bend" }, -mm);
