@@ -599,10 +599,16 @@ const sides: Clause[] = [
     words("(?:on|along|at|down)?\\s*(?:the\\s+|both\\s+)?sides(?=\\s*(?:[,.;]|$))"),
     put({ round: { near: 1, far: 1 } }),
   ),
-  clause("top and bottom", words("one\\s+(?:on\\s+top|over|above)(?:\\s*,|\\s+and)?\\s+(?:the\\s+other|one)\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)"), (s) => {
-    s.round = { top: 1, underside: 1 };
-    s.bunches ??= 2;
-  }),
+  clause(
+    "top and bottom",
+    words(
+      "one\\s+(?:on\\s+top|over|above)(?:\\s*,|\\s+and)?\\s+(?:the\\s+other|one)\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)",
+    ),
+    (s) => {
+      s.round = { top: 1, underside: 1 };
+      s.bunches ??= 2;
+    },
+  ),
   clause(
     "one on each side",
     seq(

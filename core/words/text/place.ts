@@ -133,7 +133,10 @@ const ofPart = (): Reader<Place> =>
     // Behind a bead is where the eye lengths begin; a fly without the bead has the place all the same.
     ({ role, end }): Place => (role === "bead" ? { landmark: "eye" } : { part: role, end }),
   );
-const part = map(match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?`), ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")]);
+const part = map(
+  match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?`),
+  ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")],
+);
 /** “behind it”: the part that was told of before; settled when the line is. */
 const besideIt: Reader<Place> = oneOf<Place>(
   map(words("(?:just\\s+|right\\s+|close\\s+)?behind\\s+(?:it|them)"), () => ({ part: "it", end: "rear" as const })),

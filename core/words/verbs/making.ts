@@ -1,7 +1,7 @@
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import { proportionsOfFamily, type Component, type RecipeStep, type Role } from "../../recipe";
-import { isNounAlone, unique, usualRole, type Bench, type Telling, type Waiting } from "../bench";
+import { isNounAlone, unique, usualRole, type Bench, type LineNotes, type Telling, type Waiting } from "../bench";
 import { build, missingQuantity } from "../build";
 import { spanOf } from "../clauses/common";
 import type { Description } from "../description";
@@ -205,13 +205,13 @@ export function make(
     widthMm: material?.strand?.width,
     hasBead: bench.components.some((c) => c.role === "bead"),
   };
-  settleParts(said, bench, bench.last.component);
+  settleParts(said, bench, bench.last.component, line);
   settleBead(said, bench);
   const assumed = settle(said, kind, context);
   if (kind === "lay" && bench.wraps !== undefined && said.tieIn?.at && said.tieIn.wraps === undefined)
     said.tieIn.wraps = bench.wraps;
   line.assumed.push(...assumed);
-  settleParts(said, bench, bench.last.component);
+  settleParts(said, bench, bench.last.component, line);
   if (kind === "wind" && said.rule?.turns !== undefined && said.rule.pitch !== undefined) {
     line.asks.push({
       at: more.where ?? [told.at, told.end],
@@ -410,7 +410,11 @@ function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
 }
 
 /** Places that were said by a part mean the component that has its role. */
-function settleParts(value: unknown, bench: Bench, before: string | undefined): void {
+/** Where a part is going to begin that is not there yet: “wound up to the thorax”. */
+const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
+  thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
+};
+function settleParts(value: unknown, bench: Bench, before: string | undefined, line: LineNotes): void {
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
     const part = value.part === "it" ? (before ?? value.part) : value.part;
@@ -420,11 +424,21 @@ function settleParts(value: unknown, bench: Bench, before: string | undefined): 
       Object.assign(value, stands);
       return;
     }
+    const usual = bench.made.some((m) => bench.component(m.step.component)?.role === part || m.step.component === part)
+      ? undefined
+      : placeToCome[part]?.[(value as PartPlace).end];
+    if (usual) {
+      line.assumed.push(`the ${part} is not there yet: taken where one usually is`);
+      delete (value as Partial<PartPlace>).part;
+      delete (value as Partial<PartPlace>).end;
+      Object.assign(value, usual);
+      return;
+    }
     const component = bench.component(part) ?? bench.components.find((c) => c.role === part);
     value.part = component?.id ?? part;
     return;
   }
-  for (const v of Object.values(value)) settleParts(v, bench, before);
+  for (const v of Object.values(value)) settleParts(v, bench, before, line);
 }
 
 /** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */
