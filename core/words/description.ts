@@ -3,7 +3,7 @@ import type { CabinetIndex } from "./cabinet";
 import { isStop } from "./lexicon/stops";
 import { after, modifiers, nounSources, type NounForm } from "./lexicon/nouns";
 import { byFirst, match, memo, type Reader } from "./parse";
-import { NUMBER_WORD } from "./text/number";
+import { NUMBER_WORD, readNumber } from "./text/number";
 
 /** A description of a material in a text: the stretch, its words, and what its noun means. */
 export interface Description {
@@ -107,13 +107,20 @@ export function descriptionAt(
   if (dubbedSilk(text, at)) return undefined;
   const strip = stripOf(text, at, index);
   if (strip) return strip;
-  const shares = sharesOf(text, at, index);
+  const shares = sharesOf(text, at, index) ?? strandsOf(text, at);
   if (shares) return shares;
   const phrase = (atHead ? phraseAtHead : phraseWithin)(text, at)?.value;
   if (phrase) return blended(text, phrase, index);
   return implied ? impliedPhrase(text, at, implied) : undefined;
 }
 
+const pearlStrands = /(?:strands?|lengths?)\s+of\s+$/;
+const ofFlash = match("(pearl|holographic|(?:pearl\\s+|holographic\\s+)?(?:gold|silver|copper))(?=\\s*(?:[,.;]|$))");
+/** “with a few strands of pearl”: of what glitters. */
+function strandsOf(text: string, at: number): Description | undefined {
+  const found = pearlStrands.test(text.slice(Math.max(0, at - 14), at)) ? ofFlash(text, at) : undefined;
+  return found && { at, end: found.end, text: `${found.value[0] ?? ""} flash`, means: { form: "flash" } };
+}
 const dubbedSilk = match("dubbed\\s+(?:thread|silk)");
 const widthOfStrip = match("\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?");
 /** “3 mm strip of brown scud back”: so wide is the strip, which is no length of it. */
@@ -124,7 +131,7 @@ function stripOf(text: string, at: number, index: CabinetIndex): Description | u
   return { ...of, at, text: of.exact ? of.text : text.slice(at, of.end) };
 }
 
-const shareRead = match("(\\d+)\\s*(?:%|per\\s?cent|parts?)\\s*(?:of\\s+)?");
+const shareRead = match(`(\\d+|${NUMBER_WORD})\\s*(?:%|per\\s?cent|parts?)\\s*(?:of\\s+)?`);
 const andThen = /^\s*(?:,|\/|\+|&|and\b|to\b)?\s*(?:and\s+)?/;
 /** “60 % olive seal, 40 % orange seal”, “2 parts hare and 1 part rabbit”: a blend by its shares. */
 function sharesOf(text: string, at: number, index: CabinetIndex): Description | undefined {
@@ -139,7 +146,7 @@ function sharesOf(text: string, at: number, index: CabinetIndex): Description | 
       ? { at: begin, end: named.end, text: text.slice(begin, named.end), exact: named.material }
       : (nounPhrase(text, begin, false) ?? colourAlone(text, begin));
     if (!part || !isDubbing(part)) break;
-    parts.push({ ...part, share: Number(share.value[0]) });
+    parts.push({ ...part, share: readNumber(share.value[0] ?? "") });
     end = part.end;
     place = end + (andThen.exec(text.slice(end))?.[0].length ?? 0);
   }

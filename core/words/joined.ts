@@ -1,9 +1,10 @@
 import { isNounAlone } from "./bench";
+import { readNumber } from "./text/number";
 import type { Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] =>
-  withTaken(withPartBehind(withNamedAhead(withDubbing(all))), text);
+  withTaken(withPartBehind(withNamedAhead(withDubbing(withLayers(withMixed(all), text)))), text);
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -65,6 +66,54 @@ const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
 const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
   verb === "wind" && description === undefined && role === undefined && said.around === undefined;
 
+/** “Mix two parts of this with one of that and dub it on”: it is dubbed once. */
+function withMixed(all: Told[]): Told[] {
+  return all.flatMap((t, n): Told[] => {
+    const [before, next] = [all[n - 1], all[n + 1]];
+    const isOnlyMixed = (x: Told | undefined, then: Told | undefined): boolean =>
+      x?.kind === "dress" &&
+      x.verb === undefined &&
+      x.role === undefined &&
+      x.description !== undefined &&
+      then?.verb === "dub" &&
+      then.description === undefined &&
+      (then.refers === "it" || then.role === undefined);
+    if (next && isOnlyMixed(t, next)) return [];
+    if (!before || !isOnlyMixed(before, t)) return [t];
+    return [
+      {
+        ...t,
+        at: before.at,
+        description: before.description,
+        said: { ...before.said, ...t.said },
+        ...wordsOf(before, t),
+      },
+    ];
+  });
+}
+
+const layer =
+  /^\W*(?:with\s+|then\s+|and\s+)?an?(?:other)?\s*(?:second\s+)?layer\s+of\s+([\w-]+)\s+(?:touching\s+)?turns?/;
+/** “12 turns of lead, with a second layer of six over it”: six more of the same, in the same place. */
+function withLayers(all: Told[], text: string): Told[] {
+  return all.map((t, n) => {
+    const before = all[n - 1];
+    const turns = readNumber(layer.exec(text.slice(t.at, t.end))?.[1] ?? "");
+    if (!before?.description || t.description || turns === undefined) return t;
+    const { there, from, to, begin } = before.said;
+    const where = { ...(there && { there }), ...(from && { from }), ...(to && { to }), ...(begin && { begin }) };
+    return {
+      ...t,
+      role: before.role,
+      part: before.part,
+      description: before.description,
+      kind: "wind",
+      rest: t.rest.filter((r) => !/layer|turns/.test(text.slice(r.at, r.end))),
+      said: { ...where, rule: { turns } },
+    };
+  });
+}
+
 const feathers = new Set(["hackle", "feather fibre"]);
 /** “Tie in one feather by the tip and make 2 turns as a collar”: it is tied in for what it is wound as. */
 function withPartBehind(all: Told[]): Told[] {
@@ -107,6 +156,24 @@ function withTaken(all: Told[], text: string): Told[] {
 }
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
+
+/** “20 yellow hairs under 30 black ones, to the bend”: what is said at the end of how long they are holds for both. */
+export function shareLength(text: string, all: readonly Told[]): void {
+  all.forEach((t, n) => {
+    const next = all[n + 1];
+    const isPair =
+      next !== undefined &&
+      t.kind === "lay" &&
+      next.kind === "lay" &&
+      t.role === next.role &&
+      formOf(t) === "hair" &&
+      formOf(next) === "hair" &&
+      /\b(?:under|over|below|topped\s+(?:by|with))\s*(?:an?\s+)?$/.test(
+        text.slice(t.at, next.description?.at ?? next.at),
+      );
+    if (isPair) t.said.shown ??= next.said.shown;
+  });
+}
 
 /** “Back: 12 herls and 30 fibres of green hair, 13 cm”: with hair among it all of it lies on top, as long. */
 export function hairOnTheBack(all: readonly Told[]): void {

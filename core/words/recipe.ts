@@ -7,7 +7,7 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
-import { hairOnTheBack, joined, onlyTaken, shareEach, tiedInAs, tiesInTaken } from "./joined";
+import { hairOnTheBack, joined, onlyTaken, shareEach, shareLength, tiedInAs, tiesInTaken } from "./joined";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
 import { modifiers } from "./lexicon/nouns";
@@ -383,6 +383,7 @@ class RecipeReader implements Reading {
     if (head.isOptional) told.said.optional = true;
     if (n === 0) shareEach(text, all);
     if (n === 0) hairOnTheBack(all);
+    if (n === 0) shareLength(text, all);
     this.sameAsPart(told, text);
     supply(told, text);
     this.settleReference(told);
@@ -392,6 +393,7 @@ class RecipeReader implements Reading {
       return;
     if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))
       return verbOf("hold")?.tell(t);
+    if (n === 0 && this.asksWhatPart(told, text, i)) return;
     if (this.isThreadNamed(told)) return this.actListedThread({ ...t, told: { ...told, role: "thread" } });
     const isListed =
       head.isListed &&
@@ -409,6 +411,26 @@ class RecipeReader implements Reading {
     if (verb && told.verb !== "act") return verb.tell(told.verb === "dub" ? this.byColour(t, i) : t);
     if (told.verb === "act") return tellAct(t);
     this.actUnsaid(t);
+  }
+
+  /** “Weed guard: double mono”: a line of a list whose part nobody knows is asked about, and nothing is guessed of it. */
+  private asksWhatPart(told: Told, text: string, i: number): boolean {
+    const [name] = /^\s*(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)/u.exec(text) ?? [];
+    const word = told.rest.find((r) => r.at < (name?.length ?? 0));
+    if (name === undefined || !word || told.role !== undefined || told.description === undefined) return false;
+    const at = this.lines[i]?.search(/\S/) ?? 0;
+    const words = this.lines[i]?.slice(at, name.length) ?? name.trim();
+    told.rest = told.rest.filter((r) => r !== word);
+    this.line(i).marks.push({ at: [at, name.length], kind: "doubt" });
+    this.line(i).asks.push({
+      at: [at, name.length],
+      sentence: `Which part of the fly is “${words}”?`,
+      answers: ["Tail", "Body", "Wing", "Legs", "Throat", "Flash"].map((part) => ({
+        label: part.toLowerCase(),
+        text: part,
+      })),
+    });
+    return true;
   }
 
   /** “Red thread.”, “and yellow silk”: the first thread that is only named is the one on the hook. */
@@ -619,7 +641,7 @@ class RecipeReader implements Reading {
 
   /** “Flash: 10 strands, silver”, “dub a tan body”: of what it is needs no word but its colour. */
   private byColour(t: Telling, i: number): Telling {
-    const form = t.told.role === "flash" ? "flash" : t.told.verb === "dub" ? "dubbing" : undefined;
+    const form = t.told.verb === "dub" ? "dubbing" : formOfColours[t.told.role ?? "hook"];
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
     const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w) || modifiers.has(w));
@@ -712,6 +734,13 @@ class RecipeReader implements Reading {
         this.line(d.line).notes.push(`the ${this.bench.component(id)?.role ?? id} is named here and never tied in`);
   }
 }
+
+/** What a part is of where only colours are said of it. */
+const formOfColours: Partial<Record<Component["role"], "flash" | "hackle">> = {
+  flash: "flash",
+  hackle: "hackle",
+  collar: "hackle",
+};
 
 /** Words that are not understood, as stretches: those between which only small words stand are asked about at once. */
 function asStretches(t: Told, text: string): Span[] {

@@ -212,7 +212,8 @@ function scanOne(
   const behind = given === undefined && !atHead ? verbBehindPlace(text, from, to) : undefined;
   const verb = behind ?? (given === undefined ? verbLead(text, from, to) : undefined);
   // “Eyes: melted mono”: what it is made of, and not what is done.
-  const lead = verb?.id === "act" && atHead && isMoreThanVerb(text, verb, context) ? undefined : verb;
+  const isNoun = verb?.id === "act" && (atHead || isPast.test(text.slice(verb.at, verb.end)));
+  const lead = isNoun && isMoreThanVerb(text, verb, context) ? undefined : verb;
   if (lead) {
     told.verb = lead.id;
     told.understood.push({ at: lead.at, end: lead.end });
@@ -345,7 +346,7 @@ function verbBehindPlace(text: string, from: number, to: number): { id: VerbId; 
   return verb && { id: verb.id, at: next, end: verb.end };
 }
 const leadIn = words(
-  "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)|(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)|and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+  "i\\s+tie\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)|(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)|(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)|and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
 );
 
 function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
@@ -368,7 +369,9 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
     (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
   const form = ahead
     ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
-    : context.formOf(role, undefined);
+    : role === "eyes" && /^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "")
+      ? "eyes"
+      : context.formOf(role, undefined);
   told.kind = kindOfTold(told.verb, role, form, sentence);
 }
 const forRole = new RegExp(
@@ -470,6 +473,8 @@ function step(
   if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
   if (!isGiven && countsAnother(told, text, at, context)) return "another";
   if (!isGiven && hasContent(told) && ribbedWith(text, at)) return "verb";
+  // “12 turns of lead, with a second layer of six turns over it”
+  if (!isGiven && told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
   // “Quill, varnished, five turns”: the turns are not the varnish's.
   if (!isGiven && told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at)) return "another";
   const thick = isGiven ? undefined : thicknessOf(told, text, at);
@@ -496,6 +501,9 @@ function actionAt(text: string, at: number): { id: VerbId; end: number } | undef
   return how ? undefined : verbGoingOnAt(text, at);
 }
 
+const secondLayer = words(
+  "(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)",
+);
 const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
 const someOf = seq(
   countRead,
@@ -744,7 +752,7 @@ const onlyCounts =
 const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 
 const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
-  [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs)$/, "fibres"],
+  [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs|bristles?)$/, "fibres"],
   [/(?:herls?|strands?|lengths?)$/, "strands"],
   [/(?:slips?|sections?|segments?)$/, "slips"],
   [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],
@@ -993,7 +1001,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
         ? SHORTER
         : LONGER;
     if (
-      /(?:(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|(?:longer|shorter)\s+than|match(?:ing)?)\s+(?:the\s+)?(?:(?:end|tips?|rear|back)\s+of\s+(?:the\s+)?)?$/.test(
+      /(?:(?:to|reach(?:es|ing)?)\s+(?:the\s+)?(?:ends?|tips?)\s+of(?=\s+(?:the\s+)?$)|(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|(?:longer|shorter)\s+than|match(?:ing)?)\s+(?:the\s+)?(?:(?:end|tips?|rear|back)\s+of\s+(?:the\s+)?)?$/.test(
         text.slice(Math.max(0, begin - 40), begin),
       )
     ) {
@@ -1027,7 +1035,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     !/\bfibres?\b/.test(text.slice(found.end, found.end + 10))
   )
     amountOf(told.said, { n: 1 }, "feathers");
-  if (told.role === undefined && told.kind === "lay" && found.means?.role) told.role = found.means.role;
+  if (told.role === undefined && told.kind === "lay" && found.means?.role)
+    Object.assign(told, { role: found.means.role, part: found.means.part });
   const own = roleOfItsOwn[form ?? "hook"];
   // A line about the tail that goes on with flash, or one about a bead that goes on with wire, has come to another
   // part.
@@ -1143,6 +1152,14 @@ function leftover(told: Told, text: string, at: number, to: number): Next {
   if (seen) return seen;
   const label = m && told.role === "thread" && told.verb === undefined ? labelled(told, text, at, m[0]) : undefined;
   if (label) return label;
+  // “black and purple dubbing, 60/40”: the shares of a mixture, which stay with it.
+  const shares = told.kind === "dress" ? /^(\d{2})\/(\d{2})(?!\d)/.exec(text.slice(at, at + 6)) : null;
+  if (shares && Number(shares[1]) + Number(shares[2]) === 100) {
+    told.kept.push({ at, end: at + shares[0].length });
+    return { told, end: at + shares[0].length };
+  }
+  // “…” and dashes say nothing.
+  if (m && /^[.…-]+$/.test(m[0])) return { told, end: at + m[0].length };
   const end = Math.min(to, m ? at + m[0].replace(/[.:!?]+$/, "").length || at + 1 : at + 1);
   const stop = Math.max(end, at + 1);
   const last = told.rest[told.rest.length - 1];

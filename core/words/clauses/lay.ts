@@ -17,7 +17,9 @@ import { atSaid, everywhere, onSizes, where, stretched } from "./common";
 import { face } from "./wind";
 
 const THICK = opt(
-  words("thick|in\\s+diameter|across|in\\s+thickness|when\\s+(?:squeezed|compressed)|squeezed|compressed"),
+  words(
+    "thick(?:\\s+when\\s+wet)?|in\\s+diameter|across|in\\s+thickness|when\\s+(?:squeezed|compressed)|squeezed|compressed",
+  ),
 );
 /** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
 const MATCHSTICK_MM = 2;
@@ -119,7 +121,7 @@ const byNumber: Clause[] = [
     seq(
       count,
       words(
-        "(?:(?:small|good|even|equal|separate|sparse|matched|neat|tiny|large|slim)\\s+){0,2}(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
+        "(?:(?:small|good|more|further|extra|even|equal|separate|sparse|matched|neat|tiny|large|slim)\\s+){0,2}(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
       ),
     ),
     (s, [c]) => {

@@ -220,7 +220,7 @@ export const actClauses: Clause[] = [
   clause(
     "short",
     words(
-      "(?:off|from|along|on)\\s+(?:the\\s+)?(?:top|bottom|underside|sides|under(?:neath)?)|an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?|underneath|below|on\\s+top|(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+      "(?:off|from|along|on)\\s+(?:the\\s+)?(?:top|bottom|underside|sides|under(?:neath)?)|an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?|(?:the\\s+)?top\\s+and\\s+bottom|at\\s+the\\s+(?:bottom|underside|belly)|underneath|below|on\\s+top|(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
     ),
     () => undefined,
   ),

@@ -196,6 +196,14 @@ const howOften: Clause[] = [
     if (!c.atMost) return false;
     s.atMost = c.n;
   }),
+  clause(
+    "2 turns at most",
+    seq(count, TURNS, words("at\\s+(?:the\\s+)?(?:very\\s+)?most|max(?:imum)?|tops")),
+    (s, [c]) => {
+      if (setTurns(s, c, false) === false) return false;
+      s.atMost = c.n;
+    },
+  ),
   clause("4 at the most", count, (s, c) => {
     if (!c.atMost || s.rule?.turns === undefined) return false;
     s.atMost = c.n;

@@ -10,6 +10,8 @@ export interface NounForm {
   counted?: "fibres" | "strands" | "feathers" | "slips" | "pieces";
   /** The part that it is for, where it has but one use. */
   role?: Role;
+  /** What that part is called. */
+  part?: string;
 }
 
 const SOFT = {
@@ -70,7 +72,7 @@ const nouns: [string, NounForm][] = [
     { form: "tinsel" },
   ],
   [
-    "chenilles?|vernille|(?:fib(?:re|er)|flash|fur|hair|tinsel)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
+    "chenilles?|vernille|(?:fib(?:re|er)|flash|fur|hair|tinsel|dubbing)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
     { form: "chenille" },
   ],
   [
@@ -117,6 +119,10 @@ const nouns: [string, NounForm][] = [
     { form: "stretch body", figures: flat(3, 2, 0.15), counted: "strands" },
   ],
   [
+    "(?:scud|shell)\\s*-?backs?(?:\\s+(?:strips?|film|material|plastic))?",
+    { form: "stretch body", counted: "strands", role: "wing case", part: "shellback" },
+  ],
+  [
     "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film|(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip))",
     { form: "stretch body", counted: "strands" },
   ],
@@ -136,7 +142,7 @@ const nouns: [string, NounForm][] = [
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   [
-    "jungle\\s+cock(?:\\s+(?:nails?|eyes?|feathers?|substitute))?",
+    "(?:jungle\\s+cock|jc)(?:\\s+(?:nails?|eyes?|feathers?|substitute))?",
     { form: "hackle", counted: "feathers", role: "cheeks" },
   ],
   [
@@ -169,10 +175,10 @@ const nouns: [string, NounForm][] = [
     { form: "hair", figures: HOLLOW },
   ],
   [
-    "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?|(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)|(?:solid\\s+|winging\\s+|body\\s+)?hairs?|kip|bucktail",
+    "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?|(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)|(?:solid\\s+|winging\\s+|body\\s+)?hairs?|(?:boar\\s+|hog\\s+)?bristles?|kip|bucktail",
     { form: "hair" },
   ],
-  ["(?:dubbing\\s+)?blends?|mix(?:ture)?", { form: "dubbing" }],
+  ["(?:dubbing\\s+)?blends?|mix(?:ture)?(?!\\s+(?:your|the|up|together)\\b)", { form: "dubbing" }],
   [
     "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|moleskin|angora(?:\\s+goat)?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
     { form: "dubbing" },
@@ -218,6 +224,6 @@ export const modifiers = new Set(
     "polypropylene holographic metallic pearlescent opal uv tungsten brass glass plastic ceramic slotted faceted countersunk painted copper " +
     "weighted unweighted ready-made knotted rubber silicone synthetic acrylic latex stretch elastic foam tinsel flash crystal body tail wing flank shoulder breast rump back neck belly " +
     "centre center left right matched single double four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
-    "gauge fluo neon waxed unwaxed bonded flattened"
+    "gauge fluo neon dun waxed unwaxed bonded flattened"
   ).split(/\s+/),
 );

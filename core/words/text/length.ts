@@ -42,6 +42,7 @@ const gluedX: Reader<true> = beginning(firstsOf("x"), (text, at) =>
 const factor: Reader<number> = oneOf(
   map(words("twice|double"), () => 2),
   map(words("three\\s+times"), () => 3),
+  map(match("(third|quarter)(?=\\s+of\\s+the)"), ([share]) => (share === "third" ? 1 / 3 : 1 / 4)),
   map(
     unless(
       map(seq(number, opt(oneOf(gluedX, words("times|x|\\*"))), opt(words("of"))), ([n]) => n),
@@ -78,6 +79,11 @@ const timesMeasure: Reader<PlainLength> = beginning(either([andHalf.firsts, fact
 });
 const ofMeasure: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
+    // “the length of the body and a half”
+    map(seq(the, measure, match("and\\s+an?\\s+(half|quarter)")), ([, of, [more]]) => ({
+      of,
+      times: more === "half" ? 1.5 : 1.25,
+    })),
     map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
       of,
       times: LONGER,

@@ -6,8 +6,10 @@ import { number, readNumber } from "./number";
 import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
 const the = opt(words("the|a|an|its|that"));
-const unitWord = match(`(${LENGTH_UNIT})`);
-const unitJoined = new RegExp(`(${LENGTH_UNIT})(?![\\p{L}\\p{N}])`, "iuy");
+/** “60/40 in a loop” are no inches. */
+const NOT_INCHES = "(?!in\\s+(?:an?|the|its|one|two)\\b)";
+const unitWord = match(`${NOT_INCHES}(${LENGTH_UNIT})`);
+const unitJoined = new RegExp(`${NOT_INCHES}(${LENGTH_UNIT})(?![\\p{L}\\p{N}])`, "iuy");
 /** A unit may stand right behind its figure. */
 const unit: Reader<(string | undefined)[]> = (text, at) => {
   unitJoined.lastIndex = at;
@@ -163,10 +165,18 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
     role,
     end: endOfTying(role),
   })),
-  map(seq(words("where"), the, part, words("begins?|starts?|is\\s+tied\\s+in")), ([, , role]) => ({
-    role,
-    end: endOfTying(role) === "front" ? ("rear" as const) : ("front" as const),
-  })),
+  map(
+    seq(
+      words("where"),
+      the,
+      part,
+      words("(?:(?:will|should|is\\s+going\\s+to|is\\s+to)\\s+)?(?:begins?|starts?|go(?:es)?|be)|is\\s+tied\\s+in"),
+    ),
+    ([, , role]) => ({
+      role,
+      end: endOfTying(role) === "front" ? ("rear" as const) : ("front" as const),
+    }),
+  ),
   map(
     seq(
       words("(?:middle|centre|center)\\s+of|mid-?|over|on\\s+top\\s+of|beside|alongside|between(?!.*\\band\\b)"),

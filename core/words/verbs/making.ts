@@ -159,7 +159,8 @@ function roleFrom(
   // “Peacock herl, 8 strands on top”: what lies over all is no body.
   if (form === "herl" && said.rule === undefined && (said.round?.top || said.attitude === "over" || said.like))
     return "topping";
-  if (form === "stretch body" && said.hanging) return "wing case";
+  const isBehindEye = isFront && lastBody(bench) !== undefined;
+  if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
   return usualRole(form);
 }
 

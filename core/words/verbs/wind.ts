@@ -182,11 +182,14 @@ function windNamed(t: Telling, object: Meant, named: MadeStep): void {
 
 /** Of what has no other use, such as a biot, it is the body that is wound. */
 function objectWound(t: Telling): Meant {
-  const found = objectOf(t);
-  const { said, description } = t.told;
+  const { bench, told } = t;
+  const { said, description } = told;
   const isWound = (said.from ?? said.end ?? said.rule) !== undefined && said.round === undefined;
-  const isBody = isWound && found.role === undefined && found.form === "feather fibre" && description !== undefined;
-  return isBody ? objectOf({ ...t, told: { ...t.told, role: "body", part: t.told.part ?? "body" } }) : found;
+  const material = description && told.role === undefined ? bench.resolve(description).material : undefined;
+  const isNew =
+    material !== undefined && !bench.components.some((c) => c.material.some((m) => m.value === material.code));
+  const isBody = isWound && isNew && material.form === "feather fibre";
+  return objectOf(isBody ? { ...t, told: { ...told, role: "body", part: told.part ?? "body" } } : t);
 }
 
 function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
