@@ -413,7 +413,7 @@ class RecipeReader implements Reading {
     this.actUnsaid(t);
   }
 
-  /** “Weed guard: double mono”: a line of a list whose part nobody knows is asked about, and nothing is guessed of it. */
+  /** “Weed guard: double mono”: a line of a list whose part nobody knows is asked about; nothing is guessed of it. */
   private asksWhatPart(told: Told, text: string, i: number): boolean {
     const [name] = /^\s*(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)/u.exec(text) ?? [];
     const word = told.rest.find((r) => r.at < (name?.length ?? 0));
