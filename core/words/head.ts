@@ -59,11 +59,14 @@ const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
 const threadAlone =
-  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+)\s*\.?\s*$/;
+  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+)\s*\.?\s*$/;
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
 
-const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:hook|shank|fly)))?)\s+with\s+/;
+const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:[\w-]+\s+){0,2}?(?:hook|shank|fly)))?)\s+with\s+/;
+/** “Rear half of the body: tinsel”: the share stays to be read. */
+const shareOfBody =
+  /^(?:the\s+)?(?:rear|back|front|first|last)\s+(?:half|third|quarter|two\s+thirds|part)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
 /** “Red throat, a pinch of wool”: the colour stays to be read with what it is of. */
 const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*[,:]\s/;
 const coatsBehind =
@@ -114,6 +117,7 @@ export function headOf(text: string): LineHead {
       named: [counted, counted + weighted[0].trimEnd().length],
       isListed: true,
     };
+  if (shareOfBody.test(rest)) return { begin: counted, role: "body", part: "body", isListed: true };
   const coloured = colouredPart.exec(rest);
   if (coloured && isColour(coloured[1] ?? ""))
     return { begin: counted, role: roleOfWord(coloured[2] ?? ""), part: coloured[2], isListed: true };

@@ -168,9 +168,10 @@ export function shareLength(text: string, all: readonly Told[]): void {
       t.role === next.role &&
       formOf(t) === "hair" &&
       formOf(next) === "hair" &&
-      /\b(?:under|over|below|topped\s+(?:by|with))\s*(?:an?\s+)?$/.test(
-        text.slice(t.at, next.description?.at ?? next.at),
-      );
+      (/\bboth\b/.test(text.slice(next.at, next.end)) ||
+        /\b(?:under|over|below|topped\s+(?:by|with))\s*(?:an?\s+)?$/.test(
+          text.slice(t.at, next.description?.at ?? next.at),
+        ));
     if (isPair) t.said.shown ??= next.said.shown;
   });
 }
@@ -217,17 +218,18 @@ export const tiedInAs = (t: Told, taken: Told): Told => ({
   said: { ...taken.said, ...t.said },
 });
 
+/** A line that only ties in: nothing of it is wound yet. */
+export const isTiedInLine = /\b(?:tied|caught|bound)\s+in\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;
+
 /** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
 function shareTurns(text: string, all: Told[]): void {
   all.forEach((t, n) => {
     const next = all[n + 1];
     // “Tie in a brown and a grizzly hackle behind the eye”: both there.
-    if (
-      next &&
-      t.verb === "tie in" &&
-      next.verb === "tie in" &&
-      /\band\s+(?:one|an?)?\s*$/.test(text.slice(t.at, next.at))
-    )
+    const areTied =
+      (t.verb === "tie in" && next?.verb === "tie in") ||
+      (t.verb === undefined && next?.verb === undefined && isTiedInLine.test(text));
+    if (next && areTied && /\band\s+(?:one|an?)?\s*$/.test(text.slice(t.at, next.at)))
       if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
     if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
     if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;

@@ -7,7 +7,16 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
-import { hairOnTheBack, joined, onlyTaken, shareEach, shareLength, tiedInAs, tiesInTaken } from "./joined";
+import {
+  hairOnTheBack,
+  isTiedInLine,
+  joined,
+  onlyTaken,
+  shareEach,
+  shareLength,
+  tiedInAs,
+  tiesInTaken,
+} from "./joined";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
 import { modifiers } from "./lexicon/nouns";
@@ -334,7 +343,7 @@ class RecipeReader implements Reading {
   }
 
   /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
-  private isToldLater(i: number, role: Component["role"]): boolean {
+  private isToldLater(i: number, role: Component["role"], hasTurns: boolean): boolean {
     const material = this.bench.materialOf(this.bench.ofRole(role));
     for (let n = i + 1; n < this.lines.length; n++) {
       if (this.line(n).kind !== "steps") continue;
@@ -344,6 +353,8 @@ class RecipeReader implements Reading {
       const told = this.scan(n);
       if (isListed && this.heads[n]?.role === role && told[0]?.description) continue;
       for (const t of told) {
+        // Each half of a body has its rib, with its own turns.
+        if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) continue;
         // “Rib 6 turns” takes up what a list named before.
         if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) continue;
         const isAbout =
@@ -520,7 +531,7 @@ class RecipeReader implements Reading {
     const named = this.stuffByHead(this.byColour(t, i), i);
     const object = objectOf(named);
     if (!object.component) return this.askMaterial(t, i);
-    const isDeclared = role !== undefined && this.isToldLater(i, role);
+    const isDeclared = role !== undefined && this.isToldLater(i, role, told.said.rule?.turns !== undefined);
     // A list that says where it is tied in has tied it in; what follows later takes it up.
     if (isDeclared && (told.said.tieIn?.at !== undefined || told.said.hanging) && waitsOrHangs(object, told))
       return tellTieIn(t);
@@ -621,6 +632,10 @@ class RecipeReader implements Reading {
     const { told } = t;
     // “Then 3 inches of chenille”: a piece that is only named is tied in, to be wound by a later line.
     if (isPieceAlone(told)) return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
+    // “Black chenille and a saddle hackle tied in at the bend”: both wait there.
+    const isOnlyTiedIn = told.kind === "wind" && told.description !== undefined && isTiedInLine.test(t.text);
+    if (isOnlyTiedIn && told.said.rule === undefined && !told.said.end && !told.said.from)
+      return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
     if (told.said.rule?.turns !== undefined || told.kind === "wind") return tellWind(t);
     if (told.kind === "dress") return tellDub(t);
     if (told.kind === "seat") return tellSeat(this.stuffByHead(t, t.line.number));

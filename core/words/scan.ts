@@ -21,7 +21,7 @@ const article = match("(?:the|a|an|some|this|that|your|any)\\s+");
 const filler = words(FILLER);
 const manner = words(MANNER);
 /** Of what is wound: how long its barbs are, in words that measure nothing. */
-const loosely = words("(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
+const loosely = words("tapered|(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
 const looseRead = match(
   "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little|small\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
@@ -529,6 +529,7 @@ const strippedSide = words(
 const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
 const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
+const shareAlone = /^\s*(?:the\s+)?(?:rear|back|front)\s+(?:half|third|two\s+thirds)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
 /** “tail: 6 fibres; body: fur”: behind a semicolon or a stop, a list goes on with its next part. */
 function listedAt(
   text: string,
@@ -538,6 +539,7 @@ function listedAt(
   const before = text.slice(0, at).trimEnd();
   if (!/[;.]$/.test(before)) return undefined;
   const rest = text.slice(at);
+  if (shareAlone.test(rest)) return { role: "body", part: "body", begin: at, isSentence: false };
   const m =
     signedHead.exec(rest) ?? forHead.exec(rest) ?? (inList || before.endsWith(";") ? bareHead.exec(rest) : null);
   const part = m?.[1]?.replace(/\s+/g, " ");
@@ -720,7 +722,7 @@ function countedAt(told: Told, text: string, at: number, context: ScanContext): 
     descriptionAt(text, place, context.index) ??
     (told.description ? undefined : upperOf(text, place, context.index)) ??
     (implied && descriptionAt(text, place, context.index, false, implied));
-  if (!found) return undefined;
+  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
   const noun = found.text.toLowerCase().trim();
   // “olive marabou, one full plume”: how many of it, not another feather.
@@ -989,6 +991,16 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     told.understood.push({ at, end: found.end });
     return { told, end: found.end };
   }
+  // “secured at the bend with the red thread”: whatever is tied is tied with thread.
+  if (
+    told.description &&
+    told.kind === "lay" &&
+    (found.exact?.form ?? found.means?.form) === "thread" &&
+    /\b(?:with|by|using)\s+(?:the\s+|your\s+)?$/.test(text.slice(Math.max(0, begin - 12), begin))
+  ) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
   if (told.description) {
     if (/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) || /\bor\s+$/.test(text.slice(told.description.end, at))) {
       told.alternates.push(found);
@@ -1153,8 +1165,8 @@ function leftover(told: Told, text: string, at: number, to: number): Next {
   const label = m && told.role === "thread" && told.verb === undefined ? labelled(told, text, at, m[0]) : undefined;
   if (label) return label;
   // “black and purple dubbing, 60/40”: the shares of a mixture, which stay with it.
-  const shares = told.kind === "dress" ? /^(\d{2})\/(\d{2})(?!\d)/.exec(text.slice(at, at + 6)) : null;
-  if (shares && Number(shares[1]) + Number(shares[2]) === 100) {
+  const shares = told.kind === "dress" ? /^(\d{1,2})([:/])(\d{1,2})(?!\d)/.exec(text.slice(at, at + 6)) : null;
+  if (shares && (shares[2] === ":" || Number(shares[1]) + Number(shares[3]) === 100)) {
     told.kept.push({ at, end: at + shares[0].length });
     return { told, end: at + shares[0].length };
   }

@@ -441,10 +441,12 @@ const howLong: Clause[] = [
       words(
         "=|to(?=\\s+the\\s+(?:height|length|width|depth)\\s+of)|as\\s+(?:long|tall|high)\\s+as|(?:in\\s+)?lengths?(?:\\s+(?:of|is|=|:|about))?|:",
       ),
-      opt(words("about|to")),
-      lengthNamed,
+      oneOf(
+        lengthReaching,
+        map(seq(opt(words("about|to")), lengthNamed), ([, l]) => l),
+      ),
     ),
-    (s, [, , , l]) => shown(s, l),
+    (s, [, , l]) => shown(s, l),
   ),
   clause(
     "so 5 mm is left as a tail",

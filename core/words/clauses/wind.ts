@@ -657,6 +657,10 @@ export const windClauses: Clause[] = [
   wrapsOfAll,
   ...everywhere.map((c) => (c === wraps ? wrapsOnly : c)),
   ...whatItTakes.slice(3),
+  clause("2 mm of floss", seq(absolute, words("of(?!\\s+(?:it|the)\\b)")), (s, [mm]) => {
+    if (s.size !== undefined || s.pieceMm !== undefined || mm > 10) return false;
+    Object.assign(s, { size: samePair({ mm }), isLong: true });
+  }),
   clause("2 mm long", seq(absolute, words("long")), (s, [mm]) => {
     if (s.size !== undefined || s.pieceMm !== undefined || mm > 15) return false;
     Object.assign(s, { size: samePair({ mm }), isLong: true });

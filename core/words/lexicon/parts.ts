@@ -66,6 +66,8 @@ const roleWords: Record<string, Role> = {
   palmer: "hackle",
   "body hackle": "hackle",
   "palmer hackle": "hackle",
+  "body hackles": "hackle",
+  "palmer hackles": "hackle",
   "rear hackle": "hackle",
   "soft hackle": "collar",
   collar: "collar",

@@ -210,6 +210,11 @@ function isThread(t: Telling, object: Meant): boolean {
 
 /** A winding of something that is tied in by the same clause. */
 export function windNew(t: Telling, object: Meant, said: Said): void {
+  // “.025 lead, 15 wraps”: wraps of what is wound are its turns.
+  if (object.form === "weight wire" && said.wraps !== undefined && said.rule === undefined) {
+    said.rule = { turns: said.wraps };
+    delete said.wraps;
+  }
   if (/^(?:body\s+hackle|palmer)/.test(t.told.part ?? "")) said.palmered ??= true;
   // A hot spot that comes when the body is there is one behind the eye.
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
@@ -426,6 +431,6 @@ function bodyBefore(bench: Bench): string | undefined {
 
 export const windVerb = verb(
   "wind",
-  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|the\\s+(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:,|\\.|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
+  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
   tellWind,
 );
