@@ -52,6 +52,27 @@ export function partOf(
   };
 }
 
+const SIZED = String.raw`#?(\d{1,2}(?:\/0)?)(?:'?s)?\s*(?:[-–:x×=]\s*)?(?<!\d\/)(?<=[\s:x×=–-])(\d{1,3})`;
+const SIZES_AND_COUNTS = new RegExp(String.raw`^[\s,]*${SIZED}(?:\s*(?:,|;|and|und|&)\s*${SIZED})+(?=[^\d#]*$)`, "iu");
+/**
+ * “12 dz Copper Lodger olive: 8s 2, 10s 4, 12s 6”: behind a colon sizes, and how many of each, that add up.
+ *
+ * @param quantities those of the text; it must be the only one
+ */
+export function brokenBySize(text: string, start: number, quantities: readonly Quantity[]): Quantity[] | undefined {
+  const [total, another] = quantities;
+  const colon = text.lastIndexOf(": ");
+  if (total?.flies === undefined || another || colon < total.at[1] - start) return undefined;
+  const list = text.slice(colon + 1);
+  if (!SIZES_AND_COUNTS.test(list)) return undefined;
+  const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
+  const parts = [...list.matchAll(new RegExp(SIZED, "giu"))].map((m): Quantity => {
+    const end = start + colon + 1 + m.index + m[0].length;
+    return { at: [end - (m[2] ?? "").length, end], flies: Number(m[2]) * each, isPart: true };
+  });
+  return parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies ? parts : undefined;
+}
+
 /**
  * “6 dz Copper Lodger 14: 3 olive, 3 rust”: a quantity and what it is made of, when that adds up to it and says what
  * the quantity itself leaves open, or stands in brackets or behind a colon.

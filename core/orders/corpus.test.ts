@@ -30,6 +30,7 @@ const files: [string, Catalogue][] = [
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],
+  ["quay.txt", anotherCatalogue],
   ["spring.txt", anotherCatalogue],
 ];
 

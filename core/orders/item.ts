@@ -31,10 +31,13 @@ const SHARED =
 /** “half in red and half in black” */
 const HALF_AND =
   /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+/** “half of them 14s and half 16s”: the sizes stay to be read. */
+const HALF_SIZES =
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 const FILLER =
-  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|lieferbar|split|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
 const MOST_ANSWERS = 4;
 /** Words that say how a quantity goes with what follows: they are never part of a name. */
 const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
@@ -91,7 +94,7 @@ export class ItemReader {
 
   private isShared(stretch: Stretch): boolean {
     if (stretch.take(SHARED)) return true;
-    if (!stretch.take(HALF_AND)) return false;
+    if (!stretch.take(HALF_AND) && !stretch.take(HALF_SIZES)) return false;
     stretch.take(OTHER_HALF);
     return true;
   }
@@ -212,11 +215,28 @@ export class ItemReader {
     const joint = this.takeJoint(stretch, draft.line, pattern.variants);
     if (joint) draft.colours.push(joint);
     for (;;) {
+      this.takeSlashed(stretch, draft, pattern.variants);
       const colour = this.takeName(stretch, draft.line, "variant", pattern.variants);
       if (!colour) break;
       if (!draft.colours.includes(colour)) draft.colours.push(colour);
     }
     this.settleForm(draft, pattern);
+  }
+
+  /** “red/black/olive”: colours of the fly, each by itself. */
+  private takeSlashed(stretch: Stretch, draft: Draft, variants: readonly Named[]): void {
+    // “14/16 amber/slate”: whether each goes with its own is not said.
+    if (/\d\s*\/\s*#?\d/.test(stretch.text)) return;
+    for (const word of stretch.words()) {
+      const parts = word.text.split("/");
+      const found = parts.map((p) => variants.find((v) => fold(v.name) === fold(plainColour(p))));
+      const isOne = variants.some((v) => fold(v.name) === fold(word.text));
+      if (parts.length < 2 || isOne || !found.every((v) => v !== undefined)) continue;
+      takeWords(stretch, [word]);
+      const label = found.map((v) => v.name).join(", ");
+      draft.line.understood.push({ field: "variant", at: [word.start, word.end], label });
+      draft.colours.push(...found.filter((v) => !draft.colours.includes(v)));
+    }
   }
 
   /** “no bead”, of a fly that comes with one and without weight: the weight, not a wish beside it. */

@@ -1,3 +1,4 @@
+import { numberOf } from "./numbers";
 import { fold, foldedName, nearest } from "./nearest";
 import type { Span } from "./spans";
 
@@ -154,6 +155,8 @@ export function findShort<T>(
 ): NameFound<T> | undefined {
   const index = holders(all, nameOf);
   const found = words.flatMap((w, at) => {
+    // “six for 12 April” counts, also where a fly is called after an hour.
+    if (numberOf(w.text) !== undefined) return [];
     const forms = singular(fold(w.text)).filter((f) => f.length >= LEAST_OF_NAME);
     const form = forms.find((f) => index.get(f)?.length === 1);
     const item = form === undefined ? undefined : index.get(form)?.[0];

@@ -1,4 +1,4 @@
-import { brokenDown, partOf } from "./breakdown";
+import { brokenBySize, brokenDown, partOf } from "./breakdown";
 import { findDay } from "./dates";
 import { isCourteousWord, isCourtesy, isReference, setAside } from "./asides";
 import { Heading } from "./heading";
@@ -30,7 +30,7 @@ const COMMA = new RegExp(
   "giu",
 );
 const OTHER_ORDER =
-  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
@@ -194,7 +194,9 @@ class OrderReader {
       this.order.understood.push({ field: "quantity", at: part.words, label: "of them" });
       return part.quantities;
     }
-    const parts = brokenDown(stretch.left, stretch.start, quantities, this.catalogue);
+    const parts =
+      brokenBySize(stretch.left, stretch.start, quantities) ??
+      brokenDown(stretch.left, stretch.start, quantities, this.catalogue);
     if (!parts || !total || total.flies === undefined) return quantities;
     if (this.namesFlyIn(stretch.left.slice((parts[0]?.at[1] ?? stretch.end) - stretch.start))) return quantities;
     stretch.takeOut(total.at);
