@@ -75,7 +75,9 @@ export function useEntryForm<V extends object, E extends AnyEndpoint>(plan: Plan
     isBusy: useSelector(api.store, (s) => s.isSubmitting),
     isTouched: useSelector(api.store, (s) => s.isTouched),
     submit: async () => {
-      const known = new Set(Object.keys(api.fieldInfo));
+      // A list that was set as a whole has an entry, but no field that could say what is wrong with it.
+      const infos = Object.entries(api.fieldInfo as Record<string, { instance: unknown } | undefined>);
+      const known = new Set(infos.flatMap(([name, info]) => (info?.instance ? [name] : [])));
       elsewhere.value = wrongIn(schema, bodyOf(values.value))
         .filter((w) => !known.has(fieldOf(w.path)))
         .map((w) => (w.path ? `${w.path}: ${w.detail}` : w.detail));
