@@ -37,7 +37,7 @@ const open = async (state: StockTake) => {
     .answer(countInTake, ({ body }) => {
       for (const d of state.drawers)
         for (const l of d.lots) if (l.lot === body.lot) Object.assign(l, { counted: body.counted, by: "Ada Quarry" });
-      return { ok: true };
+      return { ok: true as const };
     });
   const mounted = await mountIn(server, TakeWalk, { id: state.id });
   const { screen } = mounted;
