@@ -119,7 +119,7 @@ test("somebody else's count is not written over unless it is said", async () => 
   walk.server.answer(countInTake, ({ body }) => {
     asked++;
     return body.again
-      ? { ok: true }
+      ? { ok: true as const }
       : refused({ type: "conflict", title: "Counted", status: 409, detail: "Bo Fell counted 41 here." });
   });
   await walk.type(0, "38");
