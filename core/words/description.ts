@@ -227,6 +227,8 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
         (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word)));
     const isUnit = unitWord.test(t.word) && end > begin;
     // “210 den. white”: the stop only shortens the word.
+    // “a single turn of …”: how often, and not of what.
+    if (/^\s*(?:turns?|wraps?)\b/.test(text.slice(t.end))) break;
     const isShort = isUnit && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");
     if (!isSize && !isUnit && !isModifier(t.word) && !isLabel(text, t, implied)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;
@@ -283,7 +285,10 @@ const phraseRead = (atHead: boolean): Reader<Description> =>
 const phraseAtHead = phraseRead(true);
 const phraseWithin = phraseRead(false);
 
+/** “back third orange floss”: where, before of what. */
+const shareAhead = match("(?:rear|back|front|hind)\\s+(?:half|third|quarter|two\\s+thirds)");
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {
+  if (shareAhead(text, at)) return undefined;
   let [end, unknown, lastNoun] = [at, 0, -1];
   let means: NounForm | undefined;
   const words: Token[] = [];
@@ -335,7 +340,8 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
   // Words after the noun that only lead to another count do not belong: “wire 5 turns”.
   const isHide = /strip|zonker|hide|cross/.test(text.slice(at, end));
   // “red wool, 4 mm”: so long is the tail of it; “rabbit strip, 4 mm” is so wide.
-  const full = withAddition(text, end, means?.form === "yarn" && !isHide ? "floss" : means?.form);
+  const isLong = isHide && /^\s*,\s*\d{2,}/.test(text.slice(end));
+  const full = withAddition(text, end, means?.form === "yarn" && (!isHide || isLong) ? "floss" : means?.form);
   return { at, end: full, text: text.slice(at, full), means };
 }
 
@@ -345,7 +351,9 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^\d+\/\d+"$/.test(t.word)) return afterNoun ? form !== undefined && bySize.has(form) : true;
   // “Dumbbells, 5/32”: eyes and beads are sold by the fraction of an inch.
   if (/^\d{1,2}\/(?:8|16|32|64)$/.test(t.word) && next !== "of")
-    return afterNoun && (form === "eyes" || form === "bead");
+    return afterNoun
+      ? form === "eyes" || form === "bead"
+      : /^\s+(?:[a-z]+\s+){0,2}(?:dumb-?bell|bar-?bell|beads?|cones?|eyes)\b/.test(text.slice(t.end));
   if (/mm$/.test(t.word)) {
     const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
     return !isPlace && (afterNoun ? form !== undefined && bySize.has(form) : parseFloat(t.word.replace(",", ".")) < 9);

@@ -656,7 +656,9 @@ class RecipeReader implements Reading {
 
   /** “Flash: 10 strands, silver”, “dub a tan body”: of what it is needs no word but its colour. */
   private byColour(t: Telling, i: number): Telling {
-    const form = t.told.verb === "dub" ? "dubbing" : formOfColours[t.told.role ?? "hook"];
+    const [pearl] = t.told.role === "rib" ? t.told.rest : [];
+    const isPearl = pearl !== undefined && /pearl|holo/.test((this.plain[i] ?? "").slice(pearl.at, pearl.end));
+    const form = t.told.verb === "dub" ? "dubbing" : isPearl ? "tinsel" : formOfColours[t.told.role ?? "hook"];
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
     const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w) || modifiers.has(w));

@@ -23,7 +23,7 @@ const manner = words(MANNER);
 /** Of what is wound: how long its barbs are, in words that measure nothing. */
 const loosely = words("tapered|(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
 const looseRead = match(
-  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little|small\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
+  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle))|(?:small|little|tiny)\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
 const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words("\\)")), ([, n, noun]) => ({
   n,
@@ -186,10 +186,14 @@ export function scan(text: string, from: number, to: number, head: Head, context
   return all;
 }
 
+const sentenceOfPart = new RegExp(`^\\s*(?:[\\p{L}-]+\\s+){0,2}(${PARTS})\\s*(?:[.;]|$)`, "u");
 /**
  * A line that began with a part goes on about it, until it names another; “tie in the wire and a hackle” ties both in.
  */
 function inherited(head: Head, last: Told | undefined, text: string, at: number): Head {
+  // “Cheeks: jungle cock. Black head.”: a sentence of its own is about the part that it names.
+  const own = /[.;]\s*$/.test(text.slice(0, at)) ? sentenceOfPart.exec(text.slice(at))?.[1] : undefined;
+  if (last && own !== undefined) return { role: roleOfWord(own), part: own };
   const verb =
     last?.verb === "tie in" && last.description && /(?:\band|\bplus|&)\s*$/.test(text.slice(last.at, at))
       ? last.verb
@@ -507,7 +511,9 @@ const secondLayer = words(
 const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
 const someOf = seq(
   countRead,
-  words("(?:single\\s+)?(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+of(?:\\s+the)?"),
+  words(
+    "(?:single\\s+)?(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+(?:of|from)(?:\\s+(?:the|an?))?",
+  ),
 );
 /** “marabou, with two strands of red flash”: the strands are the flash's. */
 function countsAnother(told: Told, text: string, at: number, context: ScanContext): boolean {
@@ -518,7 +524,7 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
-  "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers|(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+  "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head|(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers|(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
 );
 
 /** Half of the barbs are taken off: of what is tied in next, or was before. */
@@ -622,7 +628,8 @@ function labelOf(text: string, at: number): Description | undefined {
     return undefined;
   return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
 }
-const numbered = /^((?:[a-z]+\s+){1,2})\d{1,2}\/0(?=\s*(?:[,.;]|(?:from|to|on|at|started|down)\b))/;
+const numbered =
+  /^((?:[a-z]+\s+){1,2})(?:\d{1,2}\/0|(?:[5-9]\d|[1-4]\d\d)(?=\s*(?:[,.;]|$)))(?=\s*(?:[,.;]|(?:from|to|on|at|started|down)\b))/;
 /** “Brown 8/0, cover the lead …”: a colour and the number of a thread name one. */
 function colourAndNumber(text: string, at: number): Description | undefined {
   const found = numbered.exec(text.slice(at, at + 40));
@@ -710,6 +717,8 @@ const beforeNoun = match(
 /** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
 function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const n = countRead(text, at);
+  // “three fibres from a tippet”: the article counts nothing where something is counted.
+  if (n && told.said.amount && /^an?$/.test(text.slice(at, n.end).trim())) return undefined;
   // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
   if (!n || /^\s*(?:mm|cm|in|inch|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
   let place = n.end;
@@ -924,6 +933,11 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
     told.understood.push({ at, end: found.end });
     return { told, end: found.end };
   }
+  // “…, then over the eyes and down behind them”: a place, where the line has its material.
+  if (!as && told.role === undefined && told.description && besidePart.test(text.slice(Math.max(0, at - 24), at))) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
   if (!as && told.role !== undefined && told.role !== role) return undefined;
   // “olive hare as abdomen”: dubbed as that was, not that.
   if (as && told.kind === "dress" && told.role !== undefined && told.role !== role && /^as\b/.test(text.slice(at))) {
@@ -937,6 +951,7 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
+const besidePart = /\b(?:over|behind|round|around|under|between|past|in\s+front\s+of|through)\s+(?:the\s+)?$/;
 const forBoth = new RegExp(`\\b(?:for|as)\\s+(?:the\\s+|an?\\s+)?(?:${PARTS})\\s+and\\s+(?:the\\s+)?$`, "u");
 /** “black thread, pearl rib, floss body”: a part at the end of words of its own, behind a comma, is another. */
 function endsAnother(told: Told, text: string, at: number, end: number): boolean {
@@ -1053,6 +1068,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   // A line about the tail that goes on with flash, or one about a bead that goes on with wire, has come to another
   // part.
   // Glue in a line about the eyes is what holds them, and no coat of the head.
+  // “Weight: bead-chain eyes”: what weighs is a part of its own.
+  if (form === "eyes" && told.role === "weight") Object.assign(told, { role: "eyes", part: "eyes" });
   const isHolding = form === "liquid" && told.role === "eyes" && /glue|adhesive|cyano/.test(found.text);
   if (!atHead && own && !isHolding && told.role !== undefined && told.role !== own && told.isInherited) {
     told.role = own;

@@ -140,7 +140,7 @@ export const shareOfIt: Clause = clause("two thirds of the shank", shareTaken, (
 export const theRest: Clause = clause(
   "the rest of the body",
   words(
-    "(?:the\\s+)?(?:rest|remainder)(?:\\s+of\\s+(?:the\\s+)?(?:body|shank))?(?:\\s+(?:in|is|of))?(?=\\s+(?!of\\b|the\\b|and\\b|it\\b|is\\b|are\\b|forwards?\\b|back|up\\b|down\\b|to\\b|over\\b|for\\b|as\\b|on\\b|in\\b|at\\b|together\\b)[a-z])",
+    "(?:the\\s+)?(?:rest|remainder|remaining\\s+(?:half|third|two\\s+thirds|part))(?:\\s+of\\s+(?:the\\s+)?(?:body|shank))?(?:\\s+(?:in|is|of))?(?=\\s+(?!of\\b|the\\b|and\\b|it\\b|is\\b|are\\b|forwards?\\b|back|up\\b|down\\b|to\\b|over\\b|for\\b|as\\b|on\\b|in\\b|at\\b|together\\b)[a-z])",
   ),
   put({ rest: true }),
 );

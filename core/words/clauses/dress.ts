@@ -8,7 +8,10 @@ import { endOfWay, everywhere, shareOfIt, theRest, where } from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
-  ["(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)", "sparse"],
+  [
+    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)",
+    "sparse",
+  ],
   ["medium(?:\\s+thick)?|normal", "medium"],
   ["(?:quite\\s+|fairly\\s+|rather\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|dense(?:ly)?)", "full"],
 ];
@@ -17,6 +20,10 @@ const shapes: [string, DubbedShape][] = [
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
     "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?|(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?|(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)|(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
+    "tapered",
+  ],
+  [
+    "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:skinny|thin|slim),?\\s+(?:and\\s+|then\\s+)*(?:get(?:s|ting)?|becom(?:e|es|ing)|end(?:s|ing)?)\\s+(?:up\\s+)?(?:fat|thick|full)(?:t?er)?",
     "tapered",
   ],
   [

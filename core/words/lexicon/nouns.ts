@@ -94,7 +94,7 @@ const nouns: [string, NounForm][] = [
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
-    "(?:turkey|goose|swan)(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
     { form: "quill", counted: "slips" },
   ],
   [
@@ -107,7 +107,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["yarns?|wool(?!\\s+dubbing)|crewel|mohair(?!\\s+dubbing)", { form: "yarn", counted: "strands" }],
   [
-    "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?|cross-?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
+    "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?|cross[-\\s]?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
     {
       form: "yarn",
       figures: { strand: { width: 3, thickness: 1.5, core: 0.8, lineDensity: 1.2 } },
@@ -224,6 +224,6 @@ export const modifiers = new Set(
     "polypropylene holographic metallic pearlescent opal uv tungsten brass glass plastic ceramic slotted faceted countersunk painted copper " +
     "weighted unweighted ready-made knotted rubber silicone synthetic acrylic latex stretch elastic foam tinsel flash crystal body tail wing flank shoulder breast rump back neck belly " +
     "centre center left right matched single double four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
-    "gauge fluo neon dun waxed unwaxed bonded flattened"
+    "gauge fluo neon dun holo waxed unwaxed bonded flattened"
   ).split(/\s+/),
 );

@@ -1,6 +1,7 @@
 import type { MaterialForm } from "../../materials";
 import type { LengthRule, RecipeStep, Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
+import { alongShank } from "../settle";
 import { make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
 import { tellFinish } from "./finish";
 import { tellSeat } from "./seat";
@@ -40,6 +41,7 @@ function startsThread({ told, bench }: Telling): boolean {
 
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
 function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
+  const { bench } = t;
   const { said, description, kind, role } = t.told;
   if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = description.exact?.form ?? description.means?.form;
@@ -50,6 +52,9 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     form === "quill" ||
     isPaired ||
     (form !== "stretch body" && said.amount !== undefined && "slipWidth" in said.amount);
+  // “A strip of turkey tail”, where a later line pulls the wing case over: that is what it is for.
+  const isCase = isWing && !isPaired && bench.ahead.has("wing case") && bench.ofRole("wing case") === undefined;
+  if (isCase && said.shown === undefined) return meant({ ...t, told: { ...t.told, role: "wing case" } });
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
 }
 
@@ -119,6 +124,7 @@ export function tieIn(
   if (hangs) own.hanging = true;
   // A belly of hair lies along the hook; what hangs down is a beard.
   if (form === "hair" && /\bbelly\b/.test(t.told.part ?? "")) own.attitude ??= "back";
+  if (/antenna|feeler/.test(t.told.part ?? "")) asFeelers(own, bench.facts.name);
   // A post is a wing that stands.
   if (/\bpost\b/.test(t.told.part ?? "")) own.attitude ??= "up";
   const step = make(t, "lay", own, object, {
@@ -142,6 +148,15 @@ export function tieIn(
   };
   bench.waiting.push(waiting);
   return waiting;
+}
+
+const MIDDLE = 0.5;
+/** What feels ahead points forward from the eye; a shrimp is tied with its head at the bend. */
+function asFeelers(own: Telling["told"]["said"], name: string | undefined): void {
+  const place = own.tieIn?.at ?? own.there ?? own.begin ?? own.from;
+  const isReversed = place ? alongShank(place) > MIDDLE : /shrimp|prawn/i.test(name ?? "");
+  own.attitude ??= own.way ?? (isReversed ? "back" : "forward");
+  if (!place) own.tieIn = { at: isReversed ? { landmark: "bend" } : { eyeLengths: 1 } };
 }
 
 /** “A bit shorter than it”: where a length ends at a place, nobody can say what share of it that is. */
