@@ -254,13 +254,16 @@ const countsTurns = /^(?:\d{1,2}|[a-z]+)\s+(?:turns?|wraps?|strands?|fibres?)\s+
 function endOfHook({ scanContext: { index } }: Reading, text: string, begin: number): number | undefined {
   for (const m of text
     .slice(begin)
-    .matchAll(/[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:an?\s+)?/g)) {
+    .matchAll(
+      /[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:i\s+(?:use|like|tie\s+with)\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:i\s+(?:use|like|tie\s+with)\s+)?(?:an?\s+)?/g,
+    )) {
     const at = begin + m.index + m[0].length;
     if (m[0].startsWith(":") && !/\d/.test(text.slice(begin, at))) continue;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.
     const verb = /\d/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
     if (verb && doneAtOnce.has(verb)) return at;
+    if (/\d/.test(text.slice(begin, at)) && threadAhead.test(text.slice(at))) return at;
     if (/^,/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at))) return at;
     if (!/^[;.:]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
@@ -295,6 +298,8 @@ function readHookLine(r: Reading, i: number): void {
 /** “… sizes 8 and 10, and slide on a bead”: what is done in the same breath is a step. */
 const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "dub"]);
 const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
+/** “… and I use brown 8/0.” */
+const threadAhead = /^(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)\s*(?:[.;,]|$)/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
 function readHookWords(r: Reading, i: number): void {
