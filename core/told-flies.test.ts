@@ -70,6 +70,8 @@ describe("flies as tiers tell them", () => {
         "236-hulk-damsel: PLACE_NOT_THERE",
         "237-mooring-hopper: PIECE_TOO_SHORT",
         "253-fish-dock-pike-baitfish: PIECE_TOO_SHORT",
+        "284-buoy-damsel-dry: PIECE_TOO_SHORT",
+        "286-quarantine-point-crab: PIECE_TOO_SHORT",
         "41-quill-dry: PLACE_NOT_THERE",
         "54-lodge-story: KEPT_OTHERWISE",
         "86-hair-tail: PLACE_NOT_THERE",

@@ -61,7 +61,7 @@ const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 const threadAlone =
   /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+)\s*\.?\s*$/;
 const hookAlone =
-  /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$/;
+  /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$|^\s*#?\d{1,2}(?:\/0)?[\s,]+(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire)\s*$/;
 
 const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:[\w-]+\s+){0,2}?(?:hook|shank|fly)))?)\s+with\s+/;
 /** “Rear half of the body: tinsel”: the share stays to be read. */
@@ -117,6 +117,9 @@ export function headOf(text: string): LineHead {
       named: [counted, counted + weighted[0].trimEnd().length],
       isListed: true,
     };
+  const dubbing = /^dubbing\s*:\s*/.exec(rest)?.[0].length;
+  if (dubbing !== undefined)
+    return { begin: counted + dubbing, role: "body", part: "body", named: [counted, counted + 7], isListed: true };
   if (shareOfBody.test(rest)) return { begin: counted, role: "body", part: "body", isListed: true };
   const coloured = colouredPart.exec(rest);
   if (coloured && isColour(coloured[1] ?? ""))

@@ -227,6 +227,9 @@ function scanOne(
   told.role = head.role;
   told.part = head.part;
   told.isInherited = !atHead && head.role !== undefined;
+  // “Shellback: clear strip, 6 turns of mono to rib it”: the mono is no part of the back.
+  if (told.isInherited && toRibAhead.test(text.slice(from, endOfSentence(text, from, to))))
+    Object.assign(told, { role: "rib", part: "rib", isInherited: false });
   // What is ribbed is not what it is ribbed with.
   if (
     lead?.id === "wind" &&
@@ -481,6 +484,8 @@ function step(
   if (!isGiven && told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
   // “Quill, varnished, five turns”: the turns are not the varnish's.
   if (!isGiven && told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at)) return "another";
+  const ribs = isGiven || !told.description ? undefined : toRib(text, at);
+  if (ribs) return take(ribs.end, (t) => Object.assign(t, { role: "rib", part: "rib", isInherited: false }));
   const thick = isGiven ? undefined : thicknessOf(told, text, at);
   if (thick) return thick;
   const said = sayingAt(told, text, at, context);
@@ -509,6 +514,7 @@ const secondLayer = words(
   "(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)",
 );
 const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
+const toRibAhead = /\bto\s+rib\b/;
 const someOf = seq(
   countRead,
   words(
@@ -1036,6 +1042,15 @@ function description(told: Told, text: string, at: number, context: ScanContext,
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
     }
+    // “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new.
+    const isBare = /^(?:feathers?|fibres?|barbs?|hackles?)$/.test(found.text.trim());
+    if (
+      /\b(?:between|among)\s+(?:the\s+)?$/.test(text.slice(Math.max(0, begin - 14), begin)) ||
+      (isBare && /,\s*(?:the\s+)?$/.test(text.slice(0, begin)))
+    ) {
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
     // “topping (golden crest feather)” says the same once more.
     if (/^\s*\(\s*$/.test(text.slice(told.description.end, at))) {
       told.description = found;
@@ -1138,6 +1153,8 @@ function labelled(told: Told, text: string, at: number, typed: string): Next | u
   return { told, end };
 }
 
+/** “6 turns of clear mono to rib it”: what a strand in another part's line is for. */
+const toRib = words("to\\s+rib(?:\\s+(?:it|over\\s+it|the\\s+\\w+))?");
 const thickRead = match("(\\d+(?:[.,]\\d+)?\\s*mm\\s+thick)");
 /** “a strip of foam as wide as the gape, 2 mm thick”: so thick is the sheet. */
 function thicknessOf(told: Told, text: string, at: number): Next | undefined {

@@ -133,8 +133,13 @@ function settleWinding(said: Said, context: StepContext): string[] {
     return [];
   }
   const [front, rear] = zoneOf(role, context.hasBead) ?? (usualZones.body as [Place, Place]);
-  const endsByTurns = said.rule?.touching === true && said.rule.turns !== undefined;
   const { begin, end, there } = said;
+  // “Body: black chenille, 12 touching turns”, and not from where: so many over all of the body.
+  if (role === "body" && said.rule?.turns !== undefined && !begin && !end && !there && !tiedInAt) {
+    const { touching: _touching, ...rule } = said.rule;
+    said.rule = rule;
+  }
+  const endsByTurns = said.rule?.touching === true && said.rule.turns !== undefined;
   if (begin && end) return set(said, begin, end);
   if (end) {
     const from =

@@ -184,7 +184,7 @@ export const dressClauses: Clause[] = [
   clause(
     "a trace",
     words(
-      "(?:just\\s+|only\\s+)?(?:an?\\s+|the\\s+)?(?:(?:mere|faint|slight|light|bare|thinn?)(?:est)?\\s+)?(?:trace|touch|hint|suggestion|dusting|mist|haze|whisper|smear)(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
+      "(?:just\\s+|only\\s+)?(?:an?\\s+|the\\s+)?(?:(?:tini|small)est\\s+(?:amount|pinch|bit)|(?:(?:mere|faint|slight|light|bare|thinn?)(?:est)?\\s+)?(?:trace|touch|hint|suggestion|dusting|mist|haze|whisper|smear))(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
     ),
     put({ trace: true }),
   ),

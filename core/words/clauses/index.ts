@@ -71,6 +71,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     windWords.test(text)
   )
     return "wind";
+  // A cover lies over what it covers, whatever else its line winds.
+  if (role === "wing case" && !/\b(?:wound|wrapped|palmer\w*)\b/i.test(text)) return "lay";
   if (role !== undefined && laidRoles.has(role) && !windWords.test(text)) return "lay";
   // “6 fibres, wound to the thorax”: their count is that of a bundle that is wound.
   if (role === undefined && form === "feather fibre" && /\b(?:wound|wind|wrap|wrapped)\b/i.test(text)) return "wind";

@@ -26,7 +26,7 @@ const MATCHSTICK_MM = 2;
 const PENCIL_MM = 7;
 const folded = opt(
   words(
-    "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded(?:\\s+(?:double|over|round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|round\\s+the\\s+thread|in\\s+half)?",
+    "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded(?:\\s+(?:double|over|a?round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|a?round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|a?round\\s+the\\s+thread|in\\s+half)?",
   ),
 );
 const perSide = opt(words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side|to\\s+(?:a|each)\\s+side"));
@@ -194,7 +194,7 @@ const byNumber: Clause[] = [
   clause(
     "folded",
     words(
-      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?",
+      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|a?round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?",
     ),
     (s) => {
       if (!s.amount || !("strands" in s.amount)) return false;
@@ -322,6 +322,10 @@ const partOf = (s: Said, part: FeatherPart, feathers?: number): void => {
   s.amount = { feathers: n, part };
 };
 const byFeather: Clause[] = [
+  clause("a whole feather", words("(?:the\\s+|an?\\s+|one\\s+)?whole\\s+(?:feather|plume)(?!\\s+fib)"), (s) => {
+    if (s.amount !== undefined && !("feathers" in s.amount)) return false;
+    s.amount ??= { feathers: 1 };
+  }),
   clause(
     "pair of slips",
     words(

@@ -485,7 +485,7 @@ const howItLies: Clause[] = [
   clause(
     "counter",
     words(
-      "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)|counter(?:-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|reverse[- ]?(?:wrapped|wound|wrap|ribbed)|wrapped\\s+in\\s+reverse|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
+      "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)|counter(?:ed|-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|reverse[- ]?(?:wrapped|wound|wrap|ribbed)|wrapped\\s+in\\s+reverse|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
     ),
     put({ counter: true }),
   ),
@@ -660,7 +660,7 @@ export const windClauses: Clause[] = [
   wrapsOfAll,
   ...everywhere.map((c) => (c === wraps ? wrapsOnly : c)),
   ...whatItTakes.slice(3),
-  clause("2 mm of floss", seq(absolute, words("of(?!\\s+(?:it|the)\\b)")), (s, [mm]) => {
+  clause("2 mm of floss", seq(absolute, words("of(?!\\s+it\\b)")), (s, [mm]) => {
     if (s.size !== undefined || s.pieceMm !== undefined || mm > 10) return false;
     Object.assign(s, { size: samePair({ mm }), isLong: true });
   }),

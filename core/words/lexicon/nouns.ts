@@ -123,7 +123,7 @@ const nouns: [string, NounForm][] = [
     { form: "stretch body", counted: "strands", role: "wing case", part: "shellback" },
   ],
   [
-    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|latex|raffia|vinyl|plastic\\s+film|(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip))",
+    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|stretch(?=\\s*(?:[,.;]|$))|latex|raffia|vinyl|plastic\\s+film|(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip))",
     { form: "stretch body", counted: "strands" },
   ],
   ["(?:knotted|ready-?made|made)\\s+(?:[\\w-]+\\s+){0,3}legs?", { form: "feather fibre", counted: "fibres" }],

@@ -210,7 +210,11 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
       (m.step.do === "wind" || m.step.do === "dress") &&
       roles.get(m.step.component ?? "") === covers[0],
   )?.step;
-  const at: Place | undefined = said.tieIn?.at ?? said.there ?? said.begin;
+  const words = t.text.slice(t.told.at, t.told.end);
+  const stated: Place | undefined = said.tieIn?.at ?? said.there ?? said.begin;
+  // “Pulled over the eyes and tied down at the hook eye”: that is where it ends.
+  const isHeldThere = /\btied\s+down\b/.test(words) && !/\btied\s+in\b/.test(words);
+  const at = isHeldThere ? undefined : stated;
   const rear: Place = at ?? (covers[0] === "body" ? { landmark: "bend" } : { fraction: 0.5 });
   const tied: Said = { ...said, tieIn: { at: rear }, hanging: true };
   // “pulled forward to the bead”: where it goes is no length of it.
@@ -226,8 +230,11 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
   const waiting = tieIn(t, object, tied, first?.id);
   bench.hangs = hung;
   if (!waiting) return;
+  // “Tied in at the eye, folded back over the top”: it goes the other way.
+  const goesBack = alongShank(rear) < FRONT && /\bback\b/.test(words);
+  const farEnd: Place = goesBack ? { landmark: "bend" } : ((isHeldThere ? stated : undefined) ?? { eyeLengths: 1 });
   const own: Said = {
-    end: said.end ?? reached ?? said.to ?? { eyeLengths: 1 },
+    end: said.end ?? reached ?? said.to ?? farEnd,
     ...(said.free && { free: said.free }),
     ...(said.wraps !== undefined && { wraps: said.wraps }),
   };
