@@ -3,7 +3,7 @@ import type { Recipe } from "../recipe";
 import type { Ask, Bench } from "./bench";
 import type { LineHead } from "./head";
 import type { KnownHook } from "./hook";
-import type { ScanContext } from "./scan";
+import type { ScanContext } from "./told";
 
 /** A stretch of a line, with what became of it. */
 export interface LineMark {

@@ -1,20 +1,22 @@
 import { isColour, type MaterialForm } from "../materials";
 import type { Role } from "../recipe";
-import { hackleClauses, boundInClauses, clausesOf, kindOf } from "./clauses";
+import { beginningAt, hackleClauses, boundInClauses, clausesOf, kindOf } from "./clauses";
 import { amountOf } from "./clauses/lay";
 import { reasonAt } from "./lexicon/reasons";
 import { FILLER, isStop, MANNER } from "./lexicon/stops";
 import { after } from "./lexicon/nouns";
 import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
 import { CabinetIndex } from "./cabinet";
+import { bareCount, countedAt, sameDescription } from "./counted";
+import { looseAt } from "./loose";
+import { asHair, colourAndNumber, dubbedOf, impliedBy, isAfterStart, labelOf, roleOfItsOwn, upperOf } from "./named";
 import { descriptionAt, type Description } from "./description";
-import { byFirst, map, match, oneOf, seq, opt, words, type Reader } from "./parse";
+import { map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
 import type { Clause, Kind } from "./said";
-import { count as countRead, type Count } from "./text/count";
-import { length, LONGER, SHORTER } from "./text/length";
+import { count as countRead } from "./text/count";
+import { LONGER, SHORTER } from "./text/length";
 import { placeBeside, placeReached } from "./text/place";
-import { number } from "./text/number";
-import type { Told } from "./told";
+import type { Next, ScanContext, Told } from "./told";
 import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
 
 const article = match("(?:the|a|an|some|this|that|your|any)\\s+");
@@ -22,15 +24,6 @@ const filler = words(FILLER);
 const manner = words(MANNER);
 /** Of what is wound: how long its barbs are, in words that measure nothing. */
 const loosely = words("tapered|(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
-const looseRead = match(
-  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle))|(?:small|little|tiny)\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
-);
-const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words("\\)")), ([, n, noun]) => ({
-  n,
-  noun: noun?.[0],
-}));
-const looseSize = map(seq(words("\\("), length, words("\\)")), ([, l]) => l);
-const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)");
 const bracketed = /\[[^\]]*\]/y;
 const blank = /[\s,;:.()"!?/]+/y;
 const pronoun = oneOf<Told["refers"]>(
@@ -91,14 +84,6 @@ export function kindOfTold(
   if (verb === "tie in") return form === "bead" || form === "eyes" ? "seat" : form === "liquid" ? "glue" : "lay";
   if (verb !== undefined && verb in kindOfVerb) return kindOfVerb[verb] as Kind;
   return kindOf(text, role, form);
-}
-
-export interface ScanContext {
-  index: CabinetIndex;
-  /** Form of what a part is tied of already, where the line names no material. */
-  formOf: (role: Role | undefined, description: Description | undefined) => MaterialForm | undefined;
-  /** A strand of this part only waits to be wound: a length said of it is that of the piece. */
-  waits: (role: Role | undefined, form: MaterialForm | undefined) => boolean;
 }
 
 const fresh = (at: number): Told => ({
@@ -441,8 +426,6 @@ const placeWords = words(
   `(?:behind|in\\s+front\\s+of|ahead\\s+of|before|over|past|beyond|up\\s+to|down\\s+to|to|at|around|round|between|under|through|as\\s+long\\s+as|half|twice|with\\s+the\\s+same\\s+length\\s+as|against)\\s+(?:the\\s+|its\\s+)?(?:${PARTS})(?!\\s+(?:fibres?|wire|feather|dubbing|hair))`,
 );
 
-type Next = { told: Told; end: number } | "verb" | "another";
-
 /** Reads one thing at a place into what is told. */
 function step(
   told: Told,
@@ -626,63 +609,6 @@ function referenceAt(told: Told, text: string, at: number): Next | undefined {
 const isThreadAhead = (text: string, part: { end: number } & ({ value: string } | { word: string })): boolean =>
   /^(?:thread|silk)$/.test("word" in part ? part.word : part.value) && /^\s+[\p{L}\d]/u.test(text.slice(part.end));
 
-const label = /^[a-z][a-z'-]*(?:\s+[a-z][a-z'-]*)?(?:\s+\d[\w/]*)?(?=\s*(?:[,.;]|$))/;
-/** “Thread: primrose”: whatever its maker calls it, the word alone names it. */
-function labelOf(text: string, at: number): Description | undefined {
-  const words = label.exec(text.slice(at, at + 60))?.[0];
-  if (words === undefined || isStop(text, at) || /^(?:any|your|own|to|as|matching|optional)\b/.test(words))
-    return undefined;
-  return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
-}
-const numbered =
-  /^((?:[a-z]+\s+){1,2})(?:\d{1,2}\/0|(?:[5-9]\d|[1-4]\d\d)(?=\s*(?:[,.;]|$)))(?=\s*(?:[,.;]|(?:from|to|on|at|started|down)\b))/;
-/** “Brown 8/0, cover the lead …”: a colour and the number of a thread name one. */
-function colourAndNumber(text: string, at: number): Description | undefined {
-  const found = numbered.exec(text.slice(at, at + 40));
-  const colours = found?.[1]?.trim().split(/\s+/) ?? [];
-  if (!found || !isColour(colours.join(" "))) return undefined;
-  return { at, end: at + found[0].length, text: `${found[0]} thread`, means: { form: "thread" } };
-}
-const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
-/** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
-function dubbedOf(text: string, at: number): Description | undefined {
-  const words = untilDubbed.exec(text.slice(at, at + 80))?.[1];
-  return words === undefined || /\b(?:and|with|the|of)\b/.test(words)
-    ? undefined
-    : { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
-}
-
-const marked = new Set(
-  "grizzle grizzly badger barred furnace cree dun mottled speckled natural dark light pale".split(" "),
-);
-const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+(?:an?|one)\\s))\\s+(?:(?:an?|one)\\s+)?");
-/** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
-function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
-  const over = colourOver(text, at);
-  const colour = over?.value[0] ?? "";
-  if (!over || !(isColour(colour) || marked.has(colour))) return undefined;
-  const lower = descriptionAt(text, over.end, index);
-  const form = lower?.exact?.form ?? lower?.means?.form;
-  const words = lower?.text.trim().split(/\s+/) ?? [];
-  const stuff = words.filter((w) => !isColour(w) && !marked.has(w));
-  if (!lower || form === undefined || stuff.length === words.length || stuff.length === 0) return undefined;
-  const and = /^\S+\s+and\s/.exec(text.slice(at))?.[0].length;
-  return {
-    at,
-    end: and === undefined ? over.end : at + and,
-    text: `${colour} ${stuff.join(" ")}`,
-    means: lower.means ?? { form },
-  };
-}
-
-const byBeginning = new WeakMap<readonly Clause[], ReturnType<typeof byFirst<Clause>>>();
-/** The clauses that can begin at a place: few of them can. */
-function beginningAt(clauses: readonly Clause[], text: string, at: number): readonly Clause[] {
-  const those = byBeginning.get(clauses) ?? byFirst(clauses);
-  byBeginning.set(clauses, those);
-  return those(text, at);
-}
-
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
 function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
@@ -717,205 +643,16 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
   return undefined;
 }
 
-const beforeNoun = match(
-  "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
-);
-/** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
-function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
-  const n = countRead(text, at);
-  // “three fibres from a tippet”: the article counts nothing where something is counted.
-  if (n && told.said.amount && /^an?$/.test(text.slice(at, n.end).trim())) return undefined;
-  // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
-  if (!n || /^\s*(?:mm|cm|in|inch|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
-  let place = n.end;
-  const between = beforeNoun(text, place);
-  if (between) place = between.end;
-  if (/\s/.test(text[place] ?? "")) place++;
-  const implied = told.role && !told.description ? impliedBy[told.role] : undefined;
-  // “Hackle: one ginger”: of what a hackle is.
-  const found =
-    descriptionAt(text, place, context.index) ??
-    (told.description ? undefined : upperOf(text, place, context.index)) ??
-    (implied && descriptionAt(text, place, context.index, false, implied));
-  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
-  if (isAfterStart(told, found)) return "another";
-  const noun = found.text.toLowerCase().trim();
-  // “olive marabou, one full plume”: how many of it, not another feather.
-  if (told.description && !found.exact && onlyCounts.test(noun) && told.said.amount === undefined) {
-    if (!putCount(told, n.value, noun, told.description)) return undefined;
-    told.understood.push({ at, end: found.end });
-    return { told, end: found.end };
-  }
-  if (told.description && !sameDescription(told.description, found)) return "another";
-  const bunches = told.kind === "lay" ? bunchesAt(text, found.end) : undefined;
-  if (bunches && Number.isInteger(n.value.n)) told.said.bunches = n.value.n;
-  else if (!putCount(told, n.value, noun, found)) return undefined;
-  told.description ??= found;
-  const end = bunches?.end ?? found.end;
-  told.understood.push({ at, end });
-  return { told, end };
-}
-/** “two mallard flank bunches”: so many bunches, not so many fibres. */
-const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
-
 /** “Start at the bend, two rubber legs …”: what is tied in there is told by itself. */
 const isMoreThanVerb = (text: string, verb: { at: number; end: number }, { index }: ScanContext): boolean =>
   (descriptionAt(text, verb.at, index, true)?.end ?? 0) > verb.end;
 const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:body|lot))\b/u;
-const isAfterStart = ({ verb }: Told, found: Description): boolean =>
-  verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
-const onlyCounts =
-  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|puffs?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
-const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
-
-const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
-  [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs|bristles?)$/, "fibres"],
-  [/(?:herls?|strands?|lengths?)$/, "strands"],
-  [/(?:slips?|sections?|segments?)$/, "slips"],
-  [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],
-];
-
-/** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */
-function putCount(told: Told, c: Count, noun: string, found: Description): boolean {
-  const form = found.exact?.form ?? found.means?.form;
-  const by = nounOfCount.find(([pattern]) => pattern.test(noun))?.[1] ?? found.means?.counted ?? countedOf(form);
-  if (told.kind === "seat") {
-    if (!Number.isInteger(c.n)) return false;
-    if (c.n > 1 && form === "bead") told.said.count = c.n;
-    return true;
-  }
-  if (told.kind === "wind") {
-    if (by !== "feathers" && !Number.isInteger(c.n)) return false;
-    // Strands wound together; one feather is what is wound anyway.
-    if (by === "strands" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
-    else if (by === "feathers" && c.n !== 1) told.said.count = c.n;
-    else if (by === "fibres" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
-    return true;
-  }
-  if (told.kind === "lay" && by === "feathers" && /tips?$/.test(noun)) {
-    told.said.amount = { feathers: c.n, part: "tip" };
-    return true;
-  }
-  if (told.kind !== "lay" || by === undefined) return c.n === 1;
-  return amountOf(told.said, c, by);
-}
-const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feathers" | "pieces" | undefined => {
-  switch (form) {
-    case "herl":
-    case "flash":
-    case "rubber":
-    case "wire":
-    case "tinsel":
-    case "yarn":
-    case "floss":
-    case "chenille":
-    case "stretch body":
-      return "strands";
-    case "hackle":
-      return "feathers";
-    case "feather fibre":
-      return "fibres";
-    case "extended body":
-    case "made part":
-      return "pieces";
-    default:
-      return undefined;
-  }
-};
-
-const countOfThem = seq(countRead, opt(words("of\\s+(?:them|these|those|it)|or\\s+so")));
-/** “hackle fibres, 9 of them”: a number that counts what was named before. */
-function bareCount(told: Told, text: string, at: number): Next | undefined {
-  if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
-  const n = countOfThem(text, at);
-  if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
-  const { amount } = told.said;
-  // “golden crest feather, 1” says once more how many.
-  const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;
-  if (amount !== undefined && !isAgain) return undefined;
-  if (!n || !/^\s*(?:[,;.)]|-\s|$)/.test(text.slice(n.end))) return undefined;
-  if (!isAgain && !putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description))
-    return undefined;
-  told.understood.push({ at, end: n.end });
-  return { told, end: n.end };
-}
 /** “no underbody”: a part that is not there on purpose. */
 const withoutPart = words(`(?:no|without(?:\\s+(?:a|any))?)\\s+(?:${PARTS}|underbody|glue|cement)`);
 /** Coats and drops are another thing than what they go on. */
 const coatsAhead = words(
   "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
 );
-
-function looseAt(told: Told, text: string, at: number): number | undefined {
-  const found = looseRead(text, at);
-  if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
-  // “flared a little”: how, not how many.
-  if (/^an?\s+(?:bit|little|touch)$/.test(found.value[0] ?? "") && /^\s*(?:[,.;)]|$)/.test(text.slice(found.end))) {
-    told.kept.push({ at, end: found.end });
-    return found.end;
-  }
-  // “some black dubbing”: of dubbing nothing is counted.
-  if (told.kind === "dress" && /^some\b/.test(text.slice(at, found.end))) return skip(text, found.end);
-  const words = text.slice(at, found.end).trim();
-  const after = skip(text, found.end);
-  const numbered = looseNumber(text, after);
-  if (numbered) {
-    const noun = numbered.value.noun ?? looseNoun(text, skip(text, numbered.end))?.value[0];
-    const end =
-      numbered.value.noun === undefined && noun !== undefined
-        ? (looseNoun(text, skip(text, numbered.end))?.end ?? numbered.end)
-        : numbered.end;
-    if (putLoose(told, numbered.value.n, noun)) {
-      told.understood.push({ at, end });
-      return end;
-    }
-  }
-  // “couple of turns (2)”
-  const named = looseNoun(text, after);
-  const behind = named && looseNumber(text, skip(text, named.end));
-  if (named && behind && putLoose(told, behind.value.n, named.value[0])) {
-    told.understood.push({ at, end: behind.end });
-    return behind.end;
-  }
-  const thick = looseSize(text, after);
-  if (thick && told.kind === "lay") {
-    told.said.amount = { clump: thick.value };
-    told.understood.push({ at, end: thick.end });
-    return thick.end;
-  }
-  // “a small clump of 2 mm”, “a bit longer than the tail” say their size themselves.
-  if (/\b(?:bit|little|touch)\b/.test(words) && (length(text, at) || fuller(text, after))) return undefined;
-  if (beginningAt(clausesOf[told.kind], text, at).some((c) => (c.take({}, text, at) ?? 0) > found.end))
-    return undefined;
-  const noun = looseNoun(text, after);
-  const end = noun?.end ?? found.end;
-  told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
-  return end;
-}
-const coupleOfMm = words("an?\\s+couple\\s+of\\s+(?:mm|millimet\\w+|eyes?)");
-/** “a little fuller” is no number of anything. */
-const fuller = words(
-  "(?:more|less|fuller|thicker|thinner|slimmer|shorter|longer|fatter|wider|smaller|larger|heavier|lighter|looser|tighter)",
-);
-const skip = (text: string, at: number): number => {
-  let end = at;
-  while (/\s/.test(text[end] ?? "")) end++;
-  return end;
-};
-
-function putLoose(told: Told, n: number, noun: string | undefined): boolean {
-  if (told.kind === "wind" || told.kind === "whip") {
-    if (told.kind === "whip") told.said.turns = n;
-    else if (noun === undefined || noun.startsWith("turn")) told.said.rule = { ...told.said.rule, turns: n };
-    else return false;
-    return true;
-  }
-  if (told.kind !== "lay") return false;
-  const by = nounOfCount.find(([pattern]) => pattern.test(noun ?? ""))?.[1];
-  if (by) return amountOf(told.said, { n }, by);
-  told.said.count = n;
-  return true;
-}
 
 function partAt(told: Told, text: string, at: number): Next | undefined {
   const as = asPart(text, at);
@@ -1093,37 +830,6 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
-/** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
-const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping", "wing case"]);
-const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>
-  found?.means?.form === "dubbing" &&
-  role &&
-  ofHair.has(role) &&
-  !/dub|(?<!(?:craft|fake|fun)\s)fur|blend|mix|wool|mask/.test(found.text)
-    ? { ...found, means: { form: "hair" } }
-    : found?.means?.form === "wire" && role === "weight"
-      ? { ...found, means: { form: "weight wire" } }
-      : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
-        ? { ...found, means: { form: "thread" } }
-        : found;
-const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {
-  "weight wire": "weight",
-  flash: "flash",
-  liquid: "finish",
-  eyes: "eyes",
-  bead: "bead",
-};
-
-/** What a part is of where only its colour is said. */
-const impliedBy: Partial<Record<Role, MaterialForm>> = {
-  thread: "thread",
-  head: "thread",
-  bead: "bead",
-  hackle: "hackle",
-  collar: "hackle",
-  flash: "flash",
-};
-
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
 /** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */
 function colours(told: Told, text: string, at: number): Next | undefined {

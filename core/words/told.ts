@@ -1,4 +1,6 @@
+import type { MaterialForm } from "../materials";
 import type { Role } from "../recipe";
+import type { CabinetIndex } from "./cabinet";
 import type { Description } from "./description";
 import type { Kind, Said } from "./said";
 import type { VerbId } from "./verbs/ids";
@@ -31,3 +33,15 @@ export interface Told extends Span {
   loose: (Span & { words: string; noun: string })[];
   rest: Span[];
 }
+
+/** What the scanning of a line asks of the bench as the lines before it left it. */
+export interface ScanContext {
+  index: CabinetIndex;
+  /** Form of what a part is tied of already, where the line names no material. */
+  formOf: (role: Role | undefined, description: Description | undefined) => MaterialForm | undefined;
+  /** A strand of this part only waits to be wound: a length said of it is that of the piece. */
+  waits: (role: Role | undefined, form: MaterialForm | undefined) => boolean;
+}
+
+/** What comes of one look at a place: more of what is told, or where another thing begins. */
+export type Next = { told: Told; end: number } | "verb" | "another";

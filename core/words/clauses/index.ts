@@ -1,5 +1,6 @@
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
+import { byFirst } from "../parse";
 import type { Clause, Kind } from "../said";
 import { fromArea } from "./common";
 import { dressClauses } from "./dress";
@@ -22,6 +23,14 @@ export const clausesOf: Record<Kind, readonly Clause[]> = {
 export const hackleClauses: readonly Clause[] = [...barbClauses, ...byEnd];
 /** Of what is tied in to be wound later. */
 export const boundInClauses: readonly Clause[] = [fromArea, ...hackleClauses, ...laidIn];
+
+const byBeginning = new WeakMap<readonly Clause[], ReturnType<typeof byFirst<Clause>>>();
+/** The clauses that can begin at a place: few of them can. */
+export function beginningAt(clauses: readonly Clause[], text: string, at: number): readonly Clause[] {
+  const those = byBeginning.get(clauses) ?? byFirst(clauses);
+  byBeginning.set(clauses, those);
+  return those(text, at);
+}
 
 /** Parts that stand off the shank are laid unless something is said that only a winding has. */
 const woundRoles = new Set<Role>(["body", "thorax", "rib", "tag", "butt", "weight", "thread", "head"]);

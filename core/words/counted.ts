@@ -1,0 +1,120 @@
+import type { MaterialForm } from "../materials";
+import { amountOf } from "./clauses/lay";
+import { descriptionAt, type Description } from "./description";
+import { impliedBy, isAfterStart, upperOf } from "./named";
+import { match, opt, seq, words } from "./parse";
+import { count as countRead, type Count } from "./text/count";
+import type { Next, ScanContext, Told } from "./told";
+
+const beforeNoun = match(
+  "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
+);
+/** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
+export function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
+  const n = countRead(text, at);
+  // “three fibres from a tippet”: the article counts nothing where something is counted.
+  if (n && told.said.amount && /^an?$/.test(text.slice(at, n.end).trim())) return undefined;
+  // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
+  if (!n || /^\s*(?:mm|cm|in|inch|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
+  let place = n.end;
+  const between = beforeNoun(text, place);
+  if (between) place = between.end;
+  if (/\s/.test(text[place] ?? "")) place++;
+  const implied = told.role && !told.description ? impliedBy[told.role] : undefined;
+  // “Hackle: one ginger”: of what a hackle is.
+  const found =
+    descriptionAt(text, place, context.index) ??
+    (told.description ? undefined : upperOf(text, place, context.index)) ??
+    (implied && descriptionAt(text, place, context.index, false, implied));
+  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
+  if (isAfterStart(told, found)) return "another";
+  const noun = found.text.toLowerCase().trim();
+  // “olive marabou, one full plume”: how many of it, not another feather.
+  if (told.description && !found.exact && onlyCounts.test(noun) && told.said.amount === undefined) {
+    if (!putCount(told, n.value, noun, told.description)) return undefined;
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
+  if (told.description && !sameDescription(told.description, found)) return "another";
+  const bunches = told.kind === "lay" ? bunchesAt(text, found.end) : undefined;
+  if (bunches && Number.isInteger(n.value.n)) told.said.bunches = n.value.n;
+  else if (!putCount(told, n.value, noun, found)) return undefined;
+  told.description ??= found;
+  const end = bunches?.end ?? found.end;
+  told.understood.push({ at, end });
+  return { told, end };
+}
+/** “two mallard flank bunches”: so many bunches, not so many fibres. */
+const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
+const onlyCounts =
+  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|puffs?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
+export const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
+export const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
+  [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs|bristles?)$/, "fibres"],
+  [/(?:herls?|strands?|lengths?)$/, "strands"],
+  [/(?:slips?|sections?|segments?)$/, "slips"],
+  [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],
+];
+/** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */
+function putCount(told: Told, c: Count, noun: string, found: Description): boolean {
+  const form = found.exact?.form ?? found.means?.form;
+  const by = nounOfCount.find(([pattern]) => pattern.test(noun))?.[1] ?? found.means?.counted ?? countedOf(form);
+  if (told.kind === "seat") {
+    if (!Number.isInteger(c.n)) return false;
+    if (c.n > 1 && form === "bead") told.said.count = c.n;
+    return true;
+  }
+  if (told.kind === "wind") {
+    if (by !== "feathers" && !Number.isInteger(c.n)) return false;
+    // Strands wound together; one feather is what is wound anyway.
+    if (by === "strands" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
+    else if (by === "feathers" && c.n !== 1) told.said.count = c.n;
+    else if (by === "fibres" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
+    return true;
+  }
+  if (told.kind === "lay" && by === "feathers" && /tips?$/.test(noun)) {
+    told.said.amount = { feathers: c.n, part: "tip" };
+    return true;
+  }
+  if (told.kind !== "lay" || by === undefined) return c.n === 1;
+  return amountOf(told.said, c, by);
+}
+const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feathers" | "pieces" | undefined => {
+  switch (form) {
+    case "herl":
+    case "flash":
+    case "rubber":
+    case "wire":
+    case "tinsel":
+    case "yarn":
+    case "floss":
+    case "chenille":
+    case "stretch body":
+      return "strands";
+    case "hackle":
+      return "feathers";
+    case "feather fibre":
+      return "fibres";
+    case "extended body":
+    case "made part":
+      return "pieces";
+    default:
+      return undefined;
+  }
+};
+const countOfThem = seq(countRead, opt(words("of\\s+(?:them|these|those|it)|or\\s+so")));
+/** “hackle fibres, 9 of them”: a number that counts what was named before. */
+export function bareCount(told: Told, text: string, at: number): Next | undefined {
+  if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
+  const n = countOfThem(text, at);
+  if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
+  const { amount } = told.said;
+  // “golden crest feather, 1” says once more how many.
+  const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;
+  if (amount !== undefined && !isAgain) return undefined;
+  if (!n || !/^\s*(?:[,;.)]|-\s|$)/.test(text.slice(n.end))) return undefined;
+  if (!isAgain && !putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description))
+    return undefined;
+  told.understood.push({ at, end: n.end });
+  return { told, end: n.end };
+}

@@ -1,0 +1,81 @@
+import { beginningAt, clausesOf } from "./clauses";
+import { amountOf } from "./clauses/lay";
+import { nounOfCount } from "./counted";
+import { map, match, opt, seq, skipBlanks as skip, words } from "./parse";
+import { length } from "./text/length";
+import { number } from "./text/number";
+import type { Told } from "./told";
+
+const looseRead = match(
+  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle))|(?:small|little|tiny)\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
+);
+const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words("\\)")), ([, n, noun]) => ({
+  n,
+  noun: noun?.[0],
+}));
+const looseSize = map(seq(words("\\("), length, words("\\)")), ([, l]) => l);
+const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)");
+export function looseAt(told: Told, text: string, at: number): number | undefined {
+  const found = looseRead(text, at);
+  if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
+  // “flared a little”: how, not how many.
+  if (/^an?\s+(?:bit|little|touch)$/.test(found.value[0] ?? "") && /^\s*(?:[,.;)]|$)/.test(text.slice(found.end))) {
+    told.kept.push({ at, end: found.end });
+    return found.end;
+  }
+  // “some black dubbing”: of dubbing nothing is counted.
+  if (told.kind === "dress" && /^some\b/.test(text.slice(at, found.end))) return skip(text, found.end);
+  const words = text.slice(at, found.end).trim();
+  const after = skip(text, found.end);
+  const numbered = looseNumber(text, after);
+  if (numbered) {
+    const noun = numbered.value.noun ?? looseNoun(text, skip(text, numbered.end))?.value[0];
+    const end =
+      numbered.value.noun === undefined && noun !== undefined
+        ? (looseNoun(text, skip(text, numbered.end))?.end ?? numbered.end)
+        : numbered.end;
+    if (putLoose(told, numbered.value.n, noun)) {
+      told.understood.push({ at, end });
+      return end;
+    }
+  }
+  // “couple of turns (2)”
+  const named = looseNoun(text, after);
+  const behind = named && looseNumber(text, skip(text, named.end));
+  if (named && behind && putLoose(told, behind.value.n, named.value[0])) {
+    told.understood.push({ at, end: behind.end });
+    return behind.end;
+  }
+  const thick = looseSize(text, after);
+  if (thick && told.kind === "lay") {
+    told.said.amount = { clump: thick.value };
+    told.understood.push({ at, end: thick.end });
+    return thick.end;
+  }
+  // “a small clump of 2 mm”, “a bit longer than the tail” say their size themselves.
+  if (/\b(?:bit|little|touch)\b/.test(words) && (length(text, at) || fuller(text, after))) return undefined;
+  if (beginningAt(clausesOf[told.kind], text, at).some((c) => (c.take({}, text, at) ?? 0) > found.end))
+    return undefined;
+  const noun = looseNoun(text, after);
+  const end = noun?.end ?? found.end;
+  told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
+  return end;
+}
+const coupleOfMm = words("an?\\s+couple\\s+of\\s+(?:mm|millimet\\w+|eyes?)");
+/** “a little fuller” is no number of anything. */
+const fuller = words(
+  "(?:more|less|fuller|thicker|thinner|slimmer|shorter|longer|fatter|wider|smaller|larger|heavier|lighter|looser|tighter)",
+);
+function putLoose(told: Told, n: number, noun: string | undefined): boolean {
+  if (told.kind === "wind" || told.kind === "whip") {
+    if (told.kind === "whip") told.said.turns = n;
+    else if (noun === undefined || noun.startsWith("turn")) told.said.rule = { ...told.said.rule, turns: n };
+    else return false;
+    return true;
+  }
+  if (told.kind !== "lay") return false;
+  const by = nounOfCount.find(([pattern]) => pattern.test(noun ?? ""))?.[1];
+  if (by) return amountOf(told.said, { n }, by);
+  told.said.count = n;
+  return true;
+}

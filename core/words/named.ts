@@ -1,0 +1,86 @@
+import { isColour, type MaterialForm } from "../materials";
+import type { Role } from "../recipe";
+import type { CabinetIndex } from "./cabinet";
+import { descriptionAt, type Description } from "./description";
+import { isStop } from "./lexicon/stops";
+import { match } from "./parse";
+import type { Told } from "./told";
+
+const label = /^[a-z][a-z'-]*(?:\s+[a-z][a-z'-]*)?(?:\s+\d[\w/]*)?(?=\s*(?:[,.;]|$))/;
+/** “Thread: primrose”: whatever its maker calls it, the word alone names it. */
+export function labelOf(text: string, at: number): Description | undefined {
+  const words = label.exec(text.slice(at, at + 60))?.[0];
+  if (words === undefined || isStop(text, at) || /^(?:any|your|own|to|as|matching|optional)\b/.test(words))
+    return undefined;
+  return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
+}
+const numbered =
+  /^((?:[a-z]+\s+){1,2})(?:\d{1,2}\/0|(?:[5-9]\d|[1-4]\d\d)(?=\s*(?:[,.;]|$)))(?=\s*(?:[,.;]|(?:from|to|on|at|started|down)\b))/;
+/** “Brown 8/0, cover the lead …”: a colour and the number of a thread name one. */
+export function colourAndNumber(text: string, at: number): Description | undefined {
+  const found = numbered.exec(text.slice(at, at + 40));
+  const colours = found?.[1]?.trim().split(/\s+/) ?? [];
+  if (!found || !isColour(colours.join(" "))) return undefined;
+  return { at, end: at + found[0].length, text: `${found[0]} thread`, means: { form: "thread" } };
+}
+const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
+/** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
+export function dubbedOf(text: string, at: number): Description | undefined {
+  const words = untilDubbed.exec(text.slice(at, at + 80))?.[1];
+  return words === undefined || /\b(?:and|with|the|of)\b/.test(words)
+    ? undefined
+    : { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
+}
+const marked = new Set(
+  "grizzle grizzly badger barred furnace cree dun mottled speckled natural dark light pale".split(" "),
+);
+const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+(?:an?|one)\\s))\\s+(?:(?:an?|one)\\s+)?");
+/** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
+export function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const over = colourOver(text, at);
+  const colour = over?.value[0] ?? "";
+  if (!over || !(isColour(colour) || marked.has(colour))) return undefined;
+  const lower = descriptionAt(text, over.end, index);
+  const form = lower?.exact?.form ?? lower?.means?.form;
+  const words = lower?.text.trim().split(/\s+/) ?? [];
+  const stuff = words.filter((w) => !isColour(w) && !marked.has(w));
+  if (!lower || form === undefined || stuff.length === words.length || stuff.length === 0) return undefined;
+  const and = /^\S+\s+and\s/.exec(text.slice(at))?.[0].length;
+  return {
+    at,
+    end: and === undefined ? over.end : at + and,
+    text: `${colour} ${stuff.join(" ")}`,
+    means: lower.means ?? { form },
+  };
+}
+/** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
+const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping", "wing case"]);
+export const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>
+  found?.means?.form === "dubbing" &&
+  role &&
+  ofHair.has(role) &&
+  !/dub|(?<!(?:craft|fake|fun)\s)fur|blend|mix|wool|mask/.test(found.text)
+    ? { ...found, means: { form: "hair" } }
+    : found?.means?.form === "wire" && role === "weight"
+      ? { ...found, means: { form: "weight wire" } }
+      : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
+        ? { ...found, means: { form: "thread" } }
+        : found;
+export const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {
+  "weight wire": "weight",
+  flash: "flash",
+  liquid: "finish",
+  eyes: "eyes",
+  bead: "bead",
+};
+/** What a part is of where only its colour is said. */
+export const impliedBy: Partial<Record<Role, MaterialForm>> = {
+  thread: "thread",
+  head: "thread",
+  bead: "bead",
+  hackle: "hackle",
+  collar: "hackle",
+  flash: "flash",
+};
+export const isAfterStart = ({ verb }: Told, found: Description): boolean =>
+  verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
