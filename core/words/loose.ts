@@ -15,7 +15,7 @@ const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words(
 }));
 const looseSize = map(seq(words("\\("), length, words("\\)")), ([, l]) => l);
 const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)");
-/** “A few fibres”, “a pinch of fur (3)”: words that are a different number to each tier, with the figure beside them. */
+/** “A few fibres”, “a pinch (3)”: words that are another number to each tier, with the figure beside them. */
 export function looseAt(told: Told, text: string, at: number): number | undefined {
   const found = looseRead(text, at);
   if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
