@@ -4,7 +4,7 @@ import type { Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] =>
-  withTaken(withPartBehind(withNamedAhead(withDubbing(withLayers(withMixed(all), text)))), text);
+  withTaken(withPartBehind(withNamedAhead(withTwisted(withDubbing(withLayers(withMixed(all), text)), text))), text);
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -89,6 +89,30 @@ function withMixed(all: Told[]): Told[] {
         ...wordsOf(before, t),
       },
     ];
+  });
+}
+
+/** “Twist the pheasant fibres round the thread and wind to the bead”: what is twisted is what is wound. */
+function withTwisted(all: Told[], text: string): Told[] {
+  const isTwisted = (x: Told | undefined, then: Told | undefined): boolean =>
+    x?.verb === "act" &&
+    x.description !== undefined &&
+    /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end)) &&
+    then?.verb === "wind" &&
+    then.description === undefined &&
+    then.role === undefined;
+  // Round the thread, or with it: that is no winding of the thread.
+  const isThreadOnly = (x: Told, n: number): boolean =>
+    x.verb === undefined &&
+    x.role === "thread" &&
+    Object.keys(x.said).length === 0 &&
+    isTwisted(all[n - 1], all[n + 1]);
+  const told = all.filter((x, n) => !isThreadOnly(x, n));
+  return told.flatMap((t, n): Told[] => {
+    const [before, next] = [told[n - 1], told[n + 1]];
+    if (isTwisted(t, next)) return [];
+    if (!before || !isTwisted(before, t)) return [t];
+    return [{ ...t, at: before.at, refers: before.refers, description: before.description, ...wordsOf(before, t) }];
   });
 }
 

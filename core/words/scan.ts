@@ -14,7 +14,7 @@ import { descriptionAt, type Description } from "./description";
 import { map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
 import type { Clause, Kind } from "./said";
 import { count as countRead } from "./text/count";
-import { LONGER, SHORTER } from "./text/length";
+import { lengthReaching, LONGER, SHORTER } from "./text/length";
 import { placeBeside, placeReached } from "./text/place";
 import type { Next, ScanContext, Told } from "./told";
 import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
@@ -23,7 +23,7 @@ const article = match("(?:the|a|an|some|this|that|your|any)\\s+");
 const filler = words(FILLER);
 const manner = words(MANNER);
 /** Of what is wound: how long its barbs are, in words that measure nothing. */
-const loosely = words("tapered|(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
+const loosely = words("taper(?:ed|ing)|(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
 const bracketed = /\[[^\]]*\]/y;
 const blank = /[\s,;:.()"!?/]+/y;
 const pronoun = oneOf<Told["refers"]>(
@@ -41,7 +41,7 @@ const pronoun = oneOf<Told["refers"]>(
 );
 /** “twice as thick as the body” compares, and makes no body. */
 const asPart: Reader<string> = (text, at) =>
-  /\bas\s+\w+\s+$/.test(text.slice(Math.max(0, at - 16), at)) ? undefined : asPartRead(text, at);
+  /\bas\s+\w+\s+$|\bsame\s+\w+\s+$/.test(text.slice(Math.max(0, at - 20), at)) ? undefined : asPartRead(text, at);
 const asPartRead: Reader<string> = map(
   seq(
     words(
@@ -367,7 +367,7 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
   told.kind = kindOfTold(told.verb, role, form, sentence);
 }
 const forRole = new RegExp(
-  `\\b(?:for|(?<!(?:length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
+  `\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
   "u",
 );
 /** “… for the wing”: the part that a clause comes to at its end. */
@@ -471,6 +471,7 @@ function step(
   if (ribs) return take(ribs.end, (t) => Object.assign(t, { role: "rib", part: "rib", isInherited: false }));
   const thick = isGiven ? undefined : thicknessOf(told, text, at);
   if (thick) return thick;
+  if (!isGiven) thicknessFirst(told, text, at);
   const said = sayingAt(told, text, at, context);
   if (said) return said;
   if (isGiven) return leftover(told, text, at, to);
@@ -858,6 +859,24 @@ function labelled(told: Told, text: string, at: number, typed: string): Next | u
   told.understood.push({ at, end });
   return { told, end };
 }
+
+/** Nothing that is tied in is so wide, nor so short where it reaches somewhere as well. */
+const WIDEST = 8;
+/** “Paired slips, 2.5 mm, to the end of the tail”: of two figures the small one is how much it is. */
+function thicknessFirst(told: Told, text: string, at: number): void {
+  const { shown, amount } = told.said;
+  if (told.kind !== "lay" || amount || !shown || !("mm" in shown) || shown.mm > WIDEST) return;
+  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const is = form === undefined ? undefined : byThickness[form]?.(shown.mm);
+  if (!is || !lengthReaching(text, at)) return;
+  told.said.amount = is;
+  delete told.said.shown;
+}
+const byThickness: Partial<Record<MaterialForm, (mm: number) => Told["said"]["amount"]>> = {
+  hair: (mm) => ({ clump: { mm } }),
+  quill: (mm) => ({ slipWidth: { mm } }),
+  "feather fibre": (mm) => ({ spanMm: mm }),
+};
 
 /** “6 turns of clear mono to rib it”: what a strand in another part's line is for. */
 const toRib = words("to\\s+rib(?:\\s+(?:it|over\\s+it|the\\s+\\w+))?");

@@ -57,6 +57,8 @@ const isExtent = (l: LengthRule): boolean => "of" in l && (l.of === "shank" || l
 
 /** What is shorter is how far the dubbing goes. */
 const SHORTEST_NOODLE = 20;
+/** “12 mm of orange fur” is a noodle, however short. */
+const SHORTEST_OF_IT = 8;
 
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
@@ -250,6 +252,17 @@ export const dressClauses: Clause[] = [
       s.ofBody = times;
     },
   ),
+  clause(
+    "in front of and behind the wing",
+    match(
+      "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of)\\s+(?:the\\s+)?(?:wings?|(?:wing\\s+)?post)",
+    ),
+    (s) => {
+      if (s.from !== undefined) return false;
+      s.from = { part: "wing", end: "front", plus: { of: "eye", times: -1 } };
+      s.to = { part: "wing", end: "rear", plus: { of: "eye", times: 1 } };
+    },
+  ),
   clause("2 turns behind the wing and 1 in front", aroundRead, (s, { part }) => {
     if (!part || s.from !== undefined || !("part" in part)) return false;
     s.from = { ...part, end: "front", plus: { of: "eye", times: -1 } };
@@ -292,7 +305,7 @@ export const dressClauses: Clause[] = [
       words("of(?:\\s+it)?(?!\\s+(?:the|an?)\\b)|on\\s+(?:the\\s+)?(?:waxed\\s+)?(?:thread|silk)"),
     ),
     (s, [, mm]) => {
-      if (s.loop || s.noodle !== undefined || mm < SHORTEST_NOODLE) return false;
+      if (s.loop || s.noodle !== undefined || mm < SHORTEST_OF_IT) return false;
       s.noodle = { mm };
     },
   ),

@@ -408,6 +408,12 @@ const lengthBare = oneOf(
     times: 1,
   })),
 );
+/** So far past the bend, wherever it is tied in. */
+function pastBend(l: LengthRule): LengthRule {
+  if ("mm" in l) return { reach: "bend", pastMm: l.mm };
+  const isOfHook = "of" in l && (l.of === "gape" || l.of === "eye" || l.of === "shank");
+  return isOfHook ? { to: { landmark: "bend", plus: { of: l.of as "gape", times: l.times } } } : l;
+}
 const howLong: Clause[] = [
   clause(
     "leaving 20 mm past the bend",
@@ -476,9 +482,9 @@ const howLong: Clause[] = [
       ),
       opt(words("by|about|for")),
       lengthNamed,
-      opt(words("back(?:wards?)?|behind|past\\s+the\\s+bend|to\\s+the\\s+rear")),
+      opt(match("(past\\s+the\\s+(?:hook\\s+)?bend)|back(?:wards?)?|behind|to\\s+the\\s+rear")),
     ),
-    (s, [, , l]) => shown(s, l),
+    (s, [, , l, past]) => shown(s, past?.[0] === undefined ? l : pastBend(l)),
   ),
   clause(
     "12 mm long",
@@ -660,7 +666,7 @@ const sides: Clause[] = [
     "as a tent set by wraps at the root",
     seq(
       match(
-        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed(?:\\s+(?:in|into|as)\\s+a\\s+fan)?|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?wise|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
       ),
       opt(
         map(
@@ -714,11 +720,13 @@ const attitudeOf = (w: string): Attitude =>
 const stanceOf = (w: string): Stance | undefined =>
   w === "roof"
     ? "tent"
-    : /^(?:split|divided|forked|separated|spread)/.test(w)
-      ? "V"
-      : w.startsWith("all") || w.startsWith("fully")
-        ? "full round"
-        : stances.find((x) => x.toLowerCase() === w.replace(/\s+/g, " "));
+    : w.startsWith("splayed")
+      ? "splayed"
+      : /^(?:split|divided|forked|separated|spread)/.test(w)
+        ? "V"
+        : w.startsWith("all") || w.startsWith("fully")
+          ? "full round"
+          : stances.find((x) => x.toLowerCase() === w.replace(/\s+/g, " "));
 const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 
 const howTied: Clause[] = [

@@ -90,7 +90,7 @@ const around: Clause = clause("3 turns behind the wing and 2 in front of it", ar
 const roundPost: Clause = clause(
   "round the post",
   words(
-    "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post|(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?|(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)|as\\s+a\\s+parachute|horizontally|each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)|parachute(?=\\s+(?:hackle|collar)\\b)",
+    "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post|(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?|(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)|as\\s+a\\s+parachute|horizontally|each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)|parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
   ),
   put({ roundPost: true }),
 );
@@ -492,7 +492,7 @@ const howItLies: Clause[] = [
   clause(
     "with the body",
     words(
-      "with\\s+the\\s+body(?!\\s+\\w+ing)|in\\s+the\\s+same\\s+direction(?:\\s+as\\s+the\\s+body)?|the\\s+same\\s+way(?:\\s+as\\s+the\\s+body)?",
+      "with\\s+the\\s+body(?!\\s+\\w+ing)|(?:in\\s+)?(?:the\\s+)?same\\s+direction(?:\\s+as\\s+the\\s+body)?|the\\s+same\\s+way(?:\\s+as\\s+the\\s+body)?",
     ),
     put({ counter: false }),
   ),

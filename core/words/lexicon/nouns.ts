@@ -169,13 +169,13 @@ const nouns: [string, NounForm][] = [
     "(?:barred\\s+|bronze\\s+|wood\\s?duck\\s+|mallard\\s+|teal\\s+|widgeon\\s+|gadwall\\s+|drake\\s+)*(?:flanks?|mallard|teal|wood\\s?duck|widgeon|gadwall|shoulder)(?:\\s+(?:feathers?|fibres?|barbs?))?|breast\\s+feathers?",
     { form: "feather fibre", counted: "fibres" },
   ],
-  ["(?:feather\\s+)?(?:fibres?|fibers?|barbs?)", { form: "feather fibre", counted: "fibres" }],
+  ["(?:feather\\s+)?(?:(?:micro-?\\s?)?fibres?|fibers?|barbs?)", { form: "feather fibre", counted: "fibres" }],
   [
     "(?:deer|elk|caribou|moose|antelope|hollow|roe|reindeer)(?:\\s+(?:body|belly|rump|mane|hock|leg))?\\s*(?:hairs?|fur)?",
     { form: "hair", figures: HOLLOW },
   ],
   [
-    "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?|(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)|(?:solid\\s+|winging\\s+|body\\s+)?hairs?|(?:boar\\s+|hog\\s+)?bristles?|kip|bucktail",
+    "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?|(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)|(?:solid\\s+|winging\\s+|body\\s+)?hairs?|(?:boar\\s+|hog\\s+)?bristles?|kip|calf(?=\\s*(?:[,;.\\d]|$))|bucktail",
     { form: "hair" },
   ],
   ["(?:dubbing\\s+)?blends?|mix(?:ture)?(?!\\s+(?:your|the|up|together)\\b)", { form: "dubbing" }],

@@ -188,8 +188,23 @@ const pastBy: Reader<PlainLength> = map(
 function measureLengthOf(): Reader<PlainLength> {
   return map(seq(the, measure), ([, of]) => ({ of, times: 1 }));
 }
+/** “extending a shank length past the bend”. */
+const measurePast: Reader<PlainLength> = map(
+  seq(
+    reaching,
+    oneOf<PlainLength>(timesMeasure, measureLengthOf()),
+    words("past|beyond|behind"),
+    the,
+    words("(?:hook\\s+)?bends?(?:\\s+of\\s+the\\s+hook)?"),
+  ),
+  ([, by]) =>
+    "of" in by && (by.of === "gape" || by.of === "eye" || by.of === "shank")
+      ? { to: { landmark: "bend", plus: { of: by.of, times: by.times } } }
+      : undefined,
+);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   pastBy,
+  measurePast,
   map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),
   map(seq(opt(reaching), absolute, shortOf, reached), ([, mm, , r]) => past(r, -mm)),
   map(seq(reaching, absolute, behind, reached), ([, mm, , r]) => past(r, mm)),

@@ -26,6 +26,15 @@ export function tellThread(t: Telling): void {
     delete said.wraps;
   }
   const from = said.begin ?? said.there;
+  // “Lay a base of black thread”, and not from where: along the shank.
+  const isBaseAlone =
+    /\bbase\b/.test(t.text.slice(told.at, told.end)) &&
+    from === undefined &&
+    !said.from &&
+    !said.end &&
+    !/\b(?:from|to|down|back)\b/.test(t.text.slice(told.end));
+  if (isBaseAlone && !bench.isBased && said.rule === undefined)
+    Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { landmark: "bend" } });
   const to = said.end ?? said.to;
   // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
   if (
