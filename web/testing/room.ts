@@ -80,16 +80,17 @@ const plainEditor = defineComponent({
     const say = (text: string): void => emit("update:modelValue", text);
     const answered = ([from, to]: [number, number], text: string): string =>
       props.modelValue.slice(0, from) + text + props.modelValue.slice(to);
-    return () => [
-      h("textarea", {
-        value: props.modelValue,
-        onInput: (e: Event) => say((e.target as HTMLTextAreaElement).value),
-      }),
-      ...props.questions.flatMap((q) => [
-        h("p", q.sentence),
-        ...q.answers.map((a) => h("button", { type: "button", onClick: () => say(answered(q.at, a.text)) }, a.label)),
-      ]),
-    ];
+    return () =>
+      h("div", [
+        h("textarea", {
+          value: props.modelValue,
+          onInput: (e: Event) => say((e.target as HTMLTextAreaElement).value),
+        }),
+        ...props.questions.flatMap((q) => [
+          h("p", q.sentence),
+          ...q.answers.map((a) => h("button", { type: "button", onClick: () => say(answered(q.at, a.text)) }, a.label)),
+        ]),
+      ]);
   },
 });
 
