@@ -9,7 +9,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|put|place|fix|secure|set|with|for)\s+(?:an?|the|your)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -299,7 +299,8 @@ function readHookLine(r: Reading, i: number): void {
 const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "dub"]);
 const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
 /** “… and I use brown 8/0.” */
-const threadAhead = /^(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)\s*(?:[.;,]|$)/;
+const threadAhead =
+  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+)\s*(?:[.;,]|$)/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
 function readHookWords(r: Reading, i: number): void {

@@ -32,7 +32,7 @@ const sign = new RegExp(
   "u",
 );
 const bare = new RegExp(
-  `^(${PARTS})(?<!^lead(?=[\\s-]free))\\s+(?!of\\b|with\\b|over\\b|and\\b|in\\b|is\\b|are\\b|back\\b|forward\\b|fibres\\b|down\\b|up\\b|it\\b|them\\b|this\\b|the\\b)(?=[\\p{L}\\d#.])`,
+  `^(${PARTS})(?<!^lead(?=[\\s-](?:free|eyes|dumb)))\\s+(?!of\\b|with\\b|over\\b|and\\b|in\\b|is\\b|are\\b|back\\b|forward\\b|fibres\\b|down\\b|up\\b|it\\b|them\\b|this\\b|the\\b)(?=[\\p{L}\\d#.])`,
   "u",
 );
 const longestPart = new RegExp(`^(?:${PARTS})(?![\\p{L}\\p{N}])`, "u");
@@ -59,7 +59,7 @@ const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
 const threadAlone =
-  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+)\s*\.?\s*$/;
+  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?:[5-9]\d|[12]\d\d)\s+(?:olive|black|white|brown|red|tan|grey|gray|orange|yellow|green|claret|pink|purple|rust))\s*\.?\s*$/;
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$|^\s*#?\d{1,2}(?:\/0)?[\s,]+(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire)\s*$/;
 

@@ -161,7 +161,7 @@ function withTaken(all: Told[], text: string): Told[] {
       takes.test(text.slice(before.at, before.end)) &&
       before.description !== undefined &&
       t.verb === "tie in" &&
-      (t.refers === "it" || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
+      (t.refers === "it" || t.role === undefined || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
       t.description === undefined;
     if (!before || !isTaken) {
       out.push(t);

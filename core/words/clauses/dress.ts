@@ -253,6 +253,17 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause(
+    "round the eyes",
+    words(
+      "(?:(?:figure-eighted|figured|wrapped|wound|dubbed)\\s+)?(?:a?round|over|between)\\s+the\\s+eyes(?!\\s+of\\b)",
+    ),
+    (s) => {
+      if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
+      s.from = { part: "eyes", end: "front", plus: { of: "eye", times: -0.5 } };
+      s.to = { part: "eyes", end: "rear", plus: { of: "eye", times: 0.5 } };
+    },
+  ),
+  clause(
     "in front of and behind the wing",
     match(
       "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of)\\s+(?:the\\s+)?(?:wings?|(?:wing\\s+)?post)",

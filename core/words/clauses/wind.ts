@@ -223,7 +223,13 @@ const howOften: Clause[] = [
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
   clause("5 times", seq(count, words("times(?!\\s+(?:the|as|its))")), (s, [c]) =>
-    s.rule?.turns === undefined && s.stretch === undefined ? setTurns(s, c, false) : false,
+    s.rule?.turns === undefined &&
+    s.stretch === undefined &&
+    s.passes === undefined &&
+    s.begin === undefined &&
+    s.from === undefined
+      ? setTurns(s, c, false)
+      : false,
   ),
   clause("5 of them", seq(count, words("of\\s+(?:them|these|those)")), (s, [c]) =>
     s.rule?.turns === undefined ? setTurns(s, c, false) : false,

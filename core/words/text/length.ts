@@ -202,9 +202,18 @@ const measurePast: Reader<PlainLength> = map(
       ? { to: { landmark: "bend", plus: { of: by.of, times: by.times } } }
       : undefined,
 );
+/** “One and a half shanks beyond the bend”: nothing is tied in so far behind. */
+const shanksBeyond: Reader<PlainLength> = map(
+  seq(timesMeasure, words("past|beyond"), the, words("(?:hook\\s+)?bend")),
+  ([by]) =>
+    "of" in by && by.of === "shank" && by.times >= 0.5
+      ? { to: { landmark: "bend", plus: { of: "shank", times: by.times } } }
+      : undefined,
+);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   pastBy,
   measurePast,
+  shanksBeyond,
   map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),
   map(seq(opt(reaching), absolute, shortOf, reached), ([, mm, , r]) => past(r, -mm)),
   map(seq(reaching, absolute, behind, reached), ([, mm, , r]) => past(r, mm)),

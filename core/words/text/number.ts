@@ -48,11 +48,11 @@ const SIGN = "[½¼¾⅓⅔⅛⅜⅝⅞]";
 /**
  * A number as it is typed: 10, 1.5, 1,5, .02, 2½, 1 1/2, half, two thirds, six, twenty-four, one and a half, a dozen.
  */
-export const NUMBER = `(?:an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|half\\s+a\\s+dozen|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
+export const NUMBER = `(?:[2-7]\\s+(?:thirds|quarters|fifths|eighths)|an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|half\\s+a\\s+dozen|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
 
 const mixed = new RegExp(`^(\\d+(?:[.,]\\d+)?|\\.\\d+)?\\s*(${SIGN})?$`);
 const ratio = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/;
-const shared = new RegExp(`^(?:(an?|one|two|three|four|five|seven)[\\s-]+)?(${SHARE}|halfway)$`);
+const shared = new RegExp(`^(?:(an?|one|two|three|four|five|seven|[2-7])[\\s-]+)?(${SHARE}|halfway)$`);
 
 /** @returns the number, or undefined when it cannot be read */
 export function readNumber(text: string): number | undefined {
@@ -71,7 +71,7 @@ export function readNumber(text: string): number | undefined {
     return a === undefined || b === undefined ? undefined : a + b;
   }
   const part = shared.exec(t);
-  if (part) return (ones[part[1] ?? "one"] ?? 1) / (shares[part[2] ?? ""] ?? 2);
+  if (part) return (ones[part[1] ?? "one"] ?? (Number(part[1]) || 1)) / (shares[part[2] ?? ""] ?? 2);
   if (/^half\s+a\s+dozen$/.test(t)) return 6;
   if (/^(?:an?\s+)?dozen$/.test(t)) return 12;
   if (/^an?$/.test(t)) return 1;

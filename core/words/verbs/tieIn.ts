@@ -24,6 +24,9 @@ export function tellTieIn(t: Telling): void {
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
   if (saysWhere(t)) return;
+  // “Top with six herls”
+  if (told.role === undefined && /^\W*(?:then\s+|and\s+)?top/.test(t.text.slice(told.at, told.end)))
+    told.said.attitude ??= "over";
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   tieIn(t, object, withDeclared(t, object.component, told.said));
@@ -238,6 +241,6 @@ function askPart(t: Telling): void {
 
 export const tieInVerb = verb(
   "tie in",
-  "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?|(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+  "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)|(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?|(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
   tellTieIn,
 );
