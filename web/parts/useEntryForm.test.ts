@@ -103,4 +103,35 @@ describe("a form with the contract's schema", () => {
     await settle();
     expect(alerts(form).at(-1)).toBe("tags: At least 1 entry");
   });
+  test("so is what is wrong with a list that was set as a whole, by its name in words", async () => {
+    const save = endpoint({
+      ...put,
+      id: "save",
+      body: z.object({
+        spoolTags: z
+          .array(z.object({ word: z.string() }))
+          .refine((all) => new Set(all.map((t) => t.word)).size === all.length, "Each word once"),
+      }),
+    });
+    const sent: unknown[] = [];
+    const Host = defineComponent(() => {
+      const form = useEntryForm({
+        endpoint: save,
+        values: { spoolTags: [{ word: "rib" }] },
+        send: (body) => (sent.push(body), Promise.resolve(null)),
+      });
+      const add = () => form.api.setFieldValue("spoolTags", [{ word: "rib" }, { word: "rib" }] as never);
+      return () =>
+        h("form", { onSubmit: (e: Event) => (e.preventDefault(), form.submit()) }, [
+          h("button", { type: "button", onClick: add }, "Add"),
+          h(FormWrong as Component, { form }),
+        ]);
+    });
+    const form = mount(Host, { attachTo: document.body });
+    await form.get("button").trigger("click");
+    await form.trigger("submit");
+    await settle();
+    expect(form.get("[role=alert]").text()).toBe("spool tags: Each word once");
+    expect(sent).toEqual([]);
+  });
 });

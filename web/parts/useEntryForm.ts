@@ -23,6 +23,9 @@ export interface EntryForm<V extends object> {
 /** The path of a field as the form has it: hours[0].to. */
 const inForm = (path: string): string => path.replace(/\.(\d+)(?=\.|$)/g, "[$1]");
 
+/** A path for people: “shared tools”. */
+const inWords = (path: string): string => path.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
+
 interface Plan<V extends object, E extends AnyEndpoint> {
   values: V;
   /** What the values are checked by: the body of the request that they become. */
@@ -80,7 +83,7 @@ export function useEntryForm<V extends object, E extends AnyEndpoint>(plan: Plan
       const known = new Set(infos.flatMap(([name, info]) => (info?.instance ? [name] : [])));
       elsewhere.value = wrongIn(schema, bodyOf(values.value))
         .filter((w) => !known.has(fieldOf(w.path)))
-        .map((w) => (w.path ? `${w.path}: ${w.detail}` : w.detail));
+        .map((w) => (w.path ? `${inWords(w.path)}: ${w.detail}` : w.detail));
       await api.handleSubmit();
     },
     restart: (next) => {
