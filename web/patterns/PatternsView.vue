@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { FilePlus, Upload, Download } from "lucide-vue-next";
-import { useTemplateRef } from "vue";
+import { shallowRef, useTemplateRef } from "vue";
 import { exportPatterns } from "@kasten/contract/patterns";
-import { call } from "../http";
+import { call, Refusal } from "../http";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { download } from "../parts/download";
 import { useSession } from "../team";
@@ -28,12 +28,19 @@ async function chosen(event: Event): Promise<void> {
   input.value = "";
   if (file) await takeIn(file);
 }
+const notGiven = shallowRef<Refusal | null>(null);
 async function giveOut(): Promise<void> {
-  const all = await collectBook(
-    list.value.map((p) => p.id),
-    (ids) => call(exportPatterns, { query: { of: ids.join(",") } }),
-  );
-  download("patterns.json", "application/json", JSON.stringify(all, null, 1));
+  notGiven.value = null;
+  try {
+    const all = await collectBook(
+      list.value.map((p) => p.id),
+      (ids) => call(exportPatterns, { query: { of: ids.join(",") } }),
+    );
+    download("patterns.json", "application/json", JSON.stringify(all, null, 1));
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    notGiven.value = error;
+  }
 }
 </script>
 
@@ -63,7 +70,7 @@ async function giveOut(): Promise<void> {
     </div>
   </div>
   <BookFilters :book="book" />
-  <RefusalNote :refusal="refusal" />
+  <RefusalNote :refusal="refusal ?? notGiven" />
   <div v-if="wrong.length > 0" class="callout mb-3" role="alert">
     <p class="font-semibold">
       Nothing was taken in. The file is not right in {{ wrong.length }} {{ wrong.length === 1 ? "place" : "places" }}:

@@ -1,10 +1,10 @@
 // @vitest-environment happy-dom
-import { beforeEach, expect, test } from "vitest";
-import { importPatterns } from "@kasten/contract/patterns";
+import { beforeEach, expect, test, vi } from "vitest";
+import { exportPatterns, importPatterns } from "@kasten/contract/patterns";
 import { listStock } from "@kasten/contract/stock";
 import { listPeople } from "@kasten/contract/team";
 import type { Role } from "@kasten/contract/permissions";
-import { choose, fieldOf, mountIn, settle } from "../testing/room";
+import { choose, fieldOf, mountIn, refused, settle } from "../testing/room";
 import * as things from "../testing/things";
 import BookEntry from "./BookEntry.vue";
 import PatternsView from "./PatternsView.vue";
@@ -79,6 +79,21 @@ test("a file that is not right takes in nothing, and each place is named", async
   );
   expect(server.of(importPatterns)).toEqual([]);
   expect(screen.find("[role=status]").exists()).toBe(false);
+});
+
+test("a book that cannot be given out says why, and makes no file", async () => {
+  const { server, screen } = await open(patterns);
+  const made = vi.spyOn(URL, "createObjectURL");
+  const detail = "One of the patterns was put away. Load the page again.";
+  server.answer(exportPatterns, () => refused({ type: "not-found", title: "It is not there", status: 404, detail }));
+  await screen
+    .findAll("button")
+    .find((b) => b.text() === "All as a file")
+    ?.trigger("click");
+  await settle();
+  expect(server.of(exportPatterns)[0]?.query).toEqual({ of: "yard-nymph,harbour-dry,half-told" });
+  expect(screen.get("[role=alert]").text()).toContain(detail);
+  expect(made).not.toHaveBeenCalled();
 });
 
 test("an entry shows its fly with what it takes and costs, or why it is not complete", async () => {
