@@ -59,6 +59,7 @@ const print = (): void => window.print();
       <button class="btn btn-main" @click="print">Print</button>
     </div>
   </div>
+  <p v-if="plan.error.value" class="callout no-print mb-3" role="alert">{{ plan.error.value.message }}</p>
   <article v-if="plan.data.value" class="sheet p-3">
     <h2>
       {{ day(days[0]?.date ?? "") }} to {{ day(days.at(-1)?.date ?? "") }},
