@@ -566,26 +566,24 @@ const howLong: Clause[] = [
 
 const SECTOR = `(?:${sectors.join("|")})`;
 const OF_PART = "of\\s+(?:(?:the\\s+)?(?:tail|wing|body|thorax|hook|shank|post|eyes|head)|it|them)";
+const A_BALL =
+  "(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))";
+const heldApart = (s: Said, [by = ""]: readonly (string | undefined)[]): void => {
+  s.stance = "V";
+  s.setBy = setBy(by);
+};
 const sides: Clause[] = [
   clause(
     "split by a ball of dubbing",
     match(
-      "(?:split|divided|separated|splayed)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+)?(?:by|with|over|round|around|against)\\s+(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))",
+      `(?:split|divided|separated|splayed)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+)?(?:by|with|over|round|around|against)\\s+${A_BALL}`,
     ),
-    (s, [by = ""]) => {
-      s.stance = "V";
-      s.setBy = setBy(by);
-    },
+    heldApart,
   ),
   clause(
     "on either side of a ball of dubbing",
-    match(
-      "(?:(?:tied|set|mounted|one)\\s+)?(?:in\\s+)?(?:on\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))",
-    ),
-    (s, [by = ""]) => {
-      s.stance = "V";
-      s.setBy = setBy(by);
-    },
+    match(`(?:(?:tied|set|mounted|one)\\s+)?(?:in\\s+)?(?:on\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+${A_BALL}`),
+    heldApart,
   ),
   clause(
     "base wrapped 6 times",
