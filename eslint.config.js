@@ -42,6 +42,18 @@ const restrict = (floor, extra = []) => ({
 });
 const insideRule = { group: insides, message: "Enter another room by its index." };
 const pure = { group: effects, message: "Core has no I/O and no screen." };
+/** A read that is refused must not leave a screen empty without a word. */
+const readRule = {
+  group: ["@pinia/colada"],
+  importNames: ["useQuery"],
+  message: "Read with useRead: the frame then says what could not be read.",
+};
+/** The pages of a single thing say it themselves, and the session is asked before there is a frame. */
+const readsItself = [
+  "web/http/useRead.ts",
+  "web/team/session.ts",
+  "web/{buying/Purchase,orders/Order,batches/Batch,stock/Stock,stock/Lot}Page.vue",
+];
 
 export default tseslint.config(
   {
@@ -111,5 +123,6 @@ export default tseslint.config(
     ignores: ["server/**/*.test.ts", "server/testing/**"],
     rules: restrict("server", [insideRule]),
   },
-  { files: ["web/**/*.{ts,vue}"], rules: restrict("web", [insideRule]) },
+  { files: ["web/**/*.{ts,vue}"], rules: restrict("web", [insideRule, readRule]) },
+  { files: readsItself, rules: restrict("web", [insideRule]) },
 );

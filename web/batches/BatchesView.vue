@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listBatches, mergeBatches, splitBatch, sumBatches, type Batch } from "@kasten/contract/batches";
-import { call, usePages } from "../http";
+import { call, usePages, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -20,7 +19,7 @@ const batches = usePages({
   read: (cursor) => call(listBatches, { query: { cursor } }),
   rows: (page) => page.batches,
 });
-const sums = useQuery({ key: ["sums"], query: () => call(sumBatches) });
+const sums = useRead({ key: ["sums"], query: () => call(sumBatches) });
 const { busy, refusal, send } = useChange();
 const chosen = ref<string[]>([]);
 const splitting = ref<string | null>(null);

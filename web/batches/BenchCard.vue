@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { benchStepOf, cautionsOf, checksOf, coatChecks } from "@kasten/core/bench";
 import { proportionsOf } from "@kasten/core/fly";
 import { readBatch } from "@kasten/contract/batches";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { day } from "../parts/format";
 import { length } from "../parts/units";
@@ -24,7 +23,7 @@ import { useBatchFly } from "./useBatchFly";
 const props = defineProps<{ id: string }>();
 const { patterns, recipeOf } = useCatalogue();
 const { person } = useSession();
-const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
+const batch = useRead({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const b = computed(() => batch.data.value);
 const { tied, differs } = useBatchFly(b);
 const cautions = computed(() => (tied.value.fly ? cautionsOf(tied.value.fly) : []));

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { useStorage } from "@vueuse/core";
 import { computed } from "vue";
 import { pullBatch, readBatch } from "@kasten/contract/batches";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
@@ -20,7 +19,7 @@ import { useSession } from "../team";
 const props = defineProps<{ id: string }>();
 const { may } = useSession();
 const { patterns } = useCatalogue();
-const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
+const batch = useRead({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { busy, refusal, send } = useChange();
 const ticked = useStorage<string[]>(`kasten.pull.${props.id}`, []);
 const b = computed(() => batch.data.value);

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listBatches } from "@kasten/contract/batches";
 import { readTurns } from "@kasten/contract/schedule";
-import { call, usePages } from "../http";
+import { call, usePages, useRead } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import ShowMore from "../parts/ShowMore.vue";
 import { day } from "../parts/format";
@@ -17,7 +16,7 @@ const batches = usePages({
   read: (cursor) => call(listBatches, { query: { cursor, states: "released,pulled,tying" } }),
   rows: (page) => page.batches,
 });
-const turns = useQuery({ key: ["turns"], query: () => call(readTurns) });
+const turns = useRead({ key: ["turns"], query: () => call(readTurns) });
 const ready = computed(() => batches.rows.value.filter((b) => b.state !== "released"));
 const toPull = computed(() => batches.rows.value.filter((b) => b.state === "released"));
 const mine = computed(() => turns.data.value?.people.find((p) => p.id === person.value?.id)?.batches ?? []);

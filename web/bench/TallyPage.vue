@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
-import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onMounted, ref, watch } from "vue";
 import { drawMore, finishBatch, type KitUseSaid } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
 import { useRouter } from "vue-router";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import FoldOut from "../parts/FoldOut.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -27,7 +26,7 @@ const props = defineProps<{ id: string }>();
 const { may } = useSession();
 const { patterns } = useCatalogue();
 const router = useRouter();
-const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
+const batch = useRead({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { counts, heard, waiting, refused, tally, send: sendWaiting } = useTallies(props.id);
 const { busy, refusal, send } = useChange();
 const choosing = ref(false);

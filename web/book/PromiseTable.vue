@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import type { ReplyOf } from "@kasten/contract/http";
 import { readPromises } from "@kasten/contract/book";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { ofHundred } from "../parts/format";
 
 /** How promises were kept, month by month, against how probable they were held to be. */
-const promises = useQuery({ key: ["promises"], query: () => call(readPromises) });
+const promises = useRead({ key: ["promises"], query: () => call(readPromises) });
 type Month = ReplyOf<typeof readPromises>["months"][number];
 const rows = computed(() => promises.data.value?.months);
 const share = (m: Month): number => m.kept / m.lines;

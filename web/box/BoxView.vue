@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, reactive } from "vue";
 import { boxFlies, listBox, sendParcel } from "@kasten/contract/box";
 import type { ReplyOf } from "@kasten/contract/http";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { textOf } from "../parts/fields";
@@ -18,7 +17,7 @@ import type { Column } from "../parts/column";
 
 const { may } = useSession();
 const { patterns } = useCatalogue();
-const box = useQuery({ key: ["box"], query: () => call(listBox) });
+const box = useRead({ key: ["box"], query: () => call(listBox) });
 const { busy, refusal, send } = useChange();
 const counts = reactive<Record<string, number>>({});
 

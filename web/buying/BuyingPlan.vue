@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import { planBuying, writePurchase, type BuyingPlan } from "@kasten/contract/purchasing";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ListBox from "../parts/ListBox.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -38,7 +37,7 @@ const asked = computed(() => ({
   first: first.value,
   ...(dyedUntil.value && { dyedUntil: dyedUntil.value }),
 }));
-const plan = useQuery({
+const plan = useRead({
   key: () => ["buying", asked.value.stock, asked.value.first, dyedUntil.value ?? ""],
   query: () => call(planBuying, { query: asked.value }),
 });
@@ -101,7 +100,6 @@ const whyOf = (p: BuyingPlan, material: string): string => {
       >
     </p>
   </div>
-  <p v-if="plan.error.value" class="callout">{{ plan.error.value.message }}</p>
   <template v-if="plan.data.value">
     <p v-if="plan.data.value.uncovered.length > 0" class="callout mb-3">
       Nobody who is known sells

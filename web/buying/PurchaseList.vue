@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { listPurchases, type Purchase } from "@kasten/contract/purchasing";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { day, money } from "../parts/format";
 import { comesWords } from "./words";
 
 /** Orders to suppliers: what is written, on its way, and what has come. */
-const purchases = useQuery({ key: ["purchases"], query: () => call(listPurchases) });
+const purchases = useRead({ key: ["purchases"], query: () => call(listPurchases) });
 const columns: Column<Purchase>[] = [
   { id: "number", head: "Order", lead: true, mono: true, value: (p) => p.number },
   { id: "supplier", head: "Supplier", class: "font-semibold", value: (p) => p.supplier },

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { onKeyStroke, useCssVar, useElementSize } from "@vueuse/core";
 import { Anchor, BookOpen, CircleHelp, Feather, LogOut, Moon, Package, Settings, Sun, Users } from "lucide-vue-next";
 import { computed, defineAsyncComponent, nextTick, useTemplateRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { waiting } from "@kasten/contract/book";
-import { call, connection, useLive } from "../http";
+import { call, connection, useLive, useRead } from "../http";
 import { isTyped, tellKeys } from "../parts/keySheet";
 import { tellCurrency } from "../parts/format";
 import { tellUnits, units } from "../parts/units";
@@ -15,6 +14,7 @@ import KeyHelp from "./KeyHelp.vue";
 import { useSession } from "../team";
 import { drawers, stations } from "./stations";
 import { theme, themeChoice } from "./theme";
+import UnreadNote from "./UnreadNote.vue";
 
 /** Opened seldom, and with a fly in it: it comes when a working is asked for. */
 const SayingPlace = defineAsyncComponent(() => import("./SayingPlace.vue"));
@@ -34,7 +34,7 @@ watch(
 const route = useRoute();
 const router = useRouter();
 useLive();
-const counts = useQuery({ key: ["waiting"], query: () => call(waiting) });
+const counts = useRead({ key: ["waiting"], query: () => call(waiting) });
 const icons = { patterns: Feather, stock: Package, hooks: Anchor, people: Users, book: BookOpen, room: Settings };
 const here = computed(() => {
   const path = route.path;
@@ -141,7 +141,9 @@ watch(height, (now) => {
           </li>
         </ul>
       </nav>
-      <main id="content" tabindex="-1" class="min-w-0 flex-1 p-3 outline-none sm:p-4 lg:px-7 lg:py-5"><slot /></main>
+      <main id="content" tabindex="-1" class="min-w-0 flex-1 p-3 outline-none sm:p-4 lg:px-7 lg:py-5">
+        <UnreadNote /><slot />
+      </main>
     </div>
     <WorkingPanel v-if="panel.working" />
     <KeyHelp ref="help" />

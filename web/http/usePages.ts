@@ -1,5 +1,6 @@
 import { useInfiniteQuery, type EntryKey } from "@pinia/colada";
 import { computed } from "vue";
+import { tellUnread } from "./useRead";
 
 /**
  * A list that the server hands out by pages: those read so far, and the next one on demand. When something has
@@ -16,6 +17,7 @@ export function usePages<Page extends { next: string | null }, Row>(options: {
     query: ({ pageParam }) => options.read(pageParam),
     getNextPageParam: (last) => last.next,
   }));
+  tellUnread(found.error, found.refetch);
   const pages = computed(() => found.data.value?.pages ?? []);
   return {
     rows: computed(() => pages.value.flatMap(options.rows)),

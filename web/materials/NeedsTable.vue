@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { reserveAllAnew } from "@kasten/contract/batches";
 import { listNeeds, type Need } from "@kasten/contract/materials";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import SwitchField from "../parts/SwitchField.vue";
@@ -15,7 +14,7 @@ import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
 import NeededMaterial from "./NeededMaterial.vue";
 
-const needs = useQuery({ key: ["needs"], query: () => call(listNeeds) });
+const needs = useRead({ key: ["needs"], query: () => call(listNeeds) });
 const onlyShort = ref(false);
 const all = computed(() => needs.data.value?.needs);
 const rows = computed(() => all.value?.filter((n) => !onlyShort.value || n.short > 0));

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listSeasonNeeds, type SeasonNeed } from "@kasten/contract/materials";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import type { Column } from "../parts/column";
@@ -10,7 +9,7 @@ import { dayYear, money, quantity } from "../parts/format";
 import NeededMaterial from "./NeededMaterial.vue";
 
 /** What standing orders that are not written yet will need, beyond what the open batches take. */
-const all = useQuery({ key: ["standing", "needs"], query: () => call(listSeasonNeeds) });
+const all = useRead({ key: ["standing", "needs"], query: () => call(listSeasonNeeds) });
 const rows = computed(() => all.data.value?.needs);
 const unknown = computed(() => all.data.value?.unknown ?? []);
 const short = computed(() => rows.value?.filter((n) => n.short > 0).length ?? 0);

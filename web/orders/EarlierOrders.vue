@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
 import { dozensText, type Doubt } from "@kasten/core/orders";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import { dayYear } from "../parts/format";
 import { useCatalogue } from "../patterns";
 import { lineText } from "./lineText";
@@ -18,7 +17,7 @@ const { patterns } = useCatalogue();
 const MOST = 6;
 const isBefore = computed(() => props.doubt.code === "AS_BEFORE");
 const of = (state: "open" | "closed") =>
-  useQuery({
+  useRead({
     key: () => ["orders of", props.customer?.id ?? "", state],
     query: () => call(listOrders, { query: { state, customer: props.customer?.id ?? "", limit: MOST } }),
     enabled: () => props.customer !== undefined && (state === "open" || isBefore.value),

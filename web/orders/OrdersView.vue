@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref, defineAsyncComponent } from "vue";
 import { listOrders, type Order } from "@kasten/contract/orders";
 import { readLate, readOdds } from "@kasten/contract/schedule";
-import { call, usePages } from "../http";
+import { call, usePages, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import DozenCount from "../parts/DozenCount.vue";
 import RadioSet from "../parts/RadioSet.vue";
@@ -24,12 +23,12 @@ const orders = usePages({
   read: (cursor) => call(listOrders, { query: { state: state.value, cursor } }),
   rows: (page) => page.orders,
 });
-const late = useQuery({ key: ["late"], query: () => call(readLate) });
+const late = useRead({ key: ["late"], query: () => call(readLate) });
 const lateOrders = computed(() => {
   const ids = new Set(late.data.value?.orders);
   return (o: Order) => ids.has(o.id);
 });
-const odds = useQuery({ key: ["odds"], query: () => call(readOdds) });
+const odds = useRead({ key: ["odds"], query: () => call(readOdds) });
 const oddsOf = computed(() => {
   const known = new Map(odds.data.value?.orders.map((o) => [o.id, o]));
   return (o: Order) => known.get(o.id);

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { endStanding, listStanding, passStanding, type Standing } from "@kasten/contract/orders";
 import { dozensText } from "@kasten/core/orders";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import FoldOut from "../parts/FoldOut.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { dayYear } from "../parts/format";
@@ -15,7 +14,7 @@ import { lineText } from "./lineText";
 defineProps<{ can: boolean }>();
 const emit = defineEmits<{ take: [text: string, order: string] }>();
 const { data: room, patterns } = useCatalogue();
-const all = useQuery({ key: ["standing"], query: () => call(listStanding) });
+const all = useRead({ key: ["standing"], query: () => call(listStanding) });
 const standing = computed(() => all.data.value?.standing ?? []);
 const up = computed(() => standing.value.filter((s) => s.isUp));
 const later = computed(() => standing.value.filter((s) => !s.isUp));

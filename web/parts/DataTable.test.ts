@@ -1,7 +1,8 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test } from "vitest";
-import { h, nextTick } from "vue";
+import { effectScope, h, nextTick, ref } from "vue";
 import { mount } from "@vue/test-utils";
+import { Refusal, tellUnread } from "../http";
 import { isBlank, tableAsCsv, type Column } from "./column";
 import DataTable from "./DataTable.vue";
 
@@ -57,6 +58,12 @@ describe("a table", () => {
     const table = open([], { rows: undefined });
     expect(table.text()).toContain("Being read");
     expect(table.text()).not.toContain("No spool yet");
+    const refusal = new Refusal({ type: "unexpected", title: "No", status: 500, detail: "No." });
+    const scope = effectScope();
+    scope.run(() => tellUnread(ref(refusal), () => undefined));
+    await nextTick();
+    expect(table.text()).toContain("Not read.");
+    scope.stop();
     await table.setProps({ rows: [] });
     expect(table.text()).toContain("No spool yet");
     await table.setProps({ rows: spools });

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="Row extends object">
 import { computed, toRef, useTemplateRef } from "vue";
+import { unread } from "../http";
 import { isBlank, type Column } from "./column";
 import TableHead from "./TableHead.vue";
 import TableTools from "./TableTools.vue";
@@ -123,8 +124,9 @@ const isSortable = computed(() => new Set(rows.value.length > 1 ? sortable.value
         <tr v-if="seen.below > 0" aria-hidden="true" :style="{ height: `${seen.below}px` }"></tr>
         <tr v-if="list.length === 0" role="row">
           <td role="cell" :colspan="columns.length" class="lead !py-5 text-soft">
-            <template v-if="props.rows === undefined">Being read …</template
-            ><template v-else-if="rows.length > 0">Nothing here has “{{ wanted }}” in it.</template
+            <template v-if="props.rows === undefined">{{
+              unread.size > 0 ? "Not read." : "Being read …"
+            }}</template><template v-else-if="rows.length > 0">Nothing here has “{{ wanted }}” in it.</template
             ><slot v-else name="empty">None yet.</slot>
           </td>
         </tr>

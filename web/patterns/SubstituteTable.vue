@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useQuery } from "@pinia/colada";
 import { materialPrices } from "@kasten/contract/materials";
 import { materialCostOf, judgeLeavingOut, judgeSubstitute, type Difference, type TakenAway } from "@kasten/core/needs";
 import { sayDifference, sentenceOf, takenAwaySentence } from "@kasten/core/sentences";
 import { allowedFor, hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import { money } from "../parts/format";
 import { useCatalogue } from "./catalogue";
@@ -18,7 +17,7 @@ const props = defineProps<{ recipe: Recipe; choice: FlyChoice }>();
 const emit = defineEmits<{ take: [component: string, material: string | undefined] }>();
 const { hooks, materials, tie } = useCatalogue();
 const FLIES = 120;
-const known = useQuery({ key: ["materials", "prices"], query: () => call(materialPrices) });
+const known = useRead({ key: ["materials", "prices"], query: () => call(materialPrices) });
 const prices = computed(() => new Map((known.data.value?.prices ?? []).map((p) => [p.material, p.cents])));
 /** What its material costs more or less, for so many flies. */
 function cost(differences: readonly Difference[]): string {

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { changesBetween } from "@kasten/core/versions";
 import { patternVersions } from "@kasten/contract/patterns";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { moment } from "../parts/format";
@@ -12,7 +11,7 @@ import { useCatalogue } from "./catalogue";
 /** The versions of a pattern, who uses them, and what differs between two of them. */
 const props = defineProps<{ id: string }>();
 const { recipeOf, materials } = useCatalogue();
-const versions = useQuery({
+const versions = useRead({
   key: () => ["versions", props.id],
   query: () => call(patternVersions, { params: { id: props.id } }),
 });

@@ -1,4 +1,3 @@
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { composeFly, type ComposedFly } from "@kasten/core/fly";
 import { hookOf, type FlyChoice, type Recipe } from "@kasten/core/recipe";
@@ -9,7 +8,7 @@ import type { Catalogue as ReadCatalogue } from "@kasten/core/orders";
 import { type PatternEntry } from "@kasten/contract/patterns";
 import { catalogue } from "@kasten/contract/catalogue";
 import type { ReplyOf } from "@kasten/contract/http";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import { useRecipes } from "./recipes";
 
 export interface Tied {
@@ -23,7 +22,7 @@ export interface Tied {
 
 /** Patterns, materials, hooks, customers and settings: what reading an order and drawing a fly need. */
 export function useCatalogue() {
-  const query = useQuery({ key: ["catalogue"], query: () => call(catalogue), staleTime: 600_000, gcTime: 3_600_000 });
+  const query = useRead({ key: ["catalogue"], query: () => call(catalogue), staleTime: 600_000, gcTime: 3_600_000 });
   const recipes = useRecipes();
   const materials = computed(() => new Map((query.data.value?.materials ?? []).map((m) => [m.code, m])));
   const patterns = computed(() => new Map((query.data.value?.patterns ?? []).map((p) => [p.id, p])));

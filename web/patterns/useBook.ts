@@ -1,18 +1,17 @@
-import { useQuery } from "@pinia/colada";
 import MiniSearch from "minisearch";
 import { computed, reactive, watch } from "vue";
 import { sizeNumber, sizeWithin } from "@kasten/core/hooks";
 import { listPeople } from "@kasten/contract/team";
 import { listStock } from "@kasten/contract/stock";
 import type { PatternEntry } from "@kasten/contract/patterns";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import { useCatalogue } from "./catalogue";
 
 /** The recipe book: found by words, narrowed by style, size, drawer, material and person. */
 export function useBook() {
   const { data, materials } = useCatalogue();
-  const people = useQuery({ key: ["people"], query: () => call(listPeople) });
-  const stock = useQuery({ key: ["stock"], query: () => call(listStock) });
+  const people = useRead({ key: ["people"], query: () => call(listPeople) });
+  const stock = useRead({ key: ["stock"], query: () => call(listStock) });
   const wanted = reactive({ words: "", style: "", size: "", drawer: "", material: "", person: "", onHand: false });
 
   const index = computed(() => {

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, watch } from "vue";
 import { readStock } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ComboBox from "../parts/ComboBox.vue";
 import ListBox from "../parts/ListBox.vue";
 import NumberField from "../parts/NumberField.vue";
@@ -21,7 +20,7 @@ const set = (more: Partial<Input>): void => void (input.value = { ...input.value
 const options = computed((): Option<string | undefined>[] =>
   [...materials.value.values()].map((m) => ({ value: m.code, label: m.name, note: m.code, colour: m.colour })),
 );
-const stock = useQuery({
+const stock = useRead({
   key: () => ["material", input.value.material ?? ""],
   query: () => call(readStock, { params: { id: input.value.material ?? "" } }),
   enabled: () => input.value.material !== undefined,

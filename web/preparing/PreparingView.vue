@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent, ref } from "vue";
 import { listPreparations } from "@kasten/contract/preparing";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import TabSet from "../parts/TabSet.vue";
 import { useSession } from "../team";
 import PrepGroups from "./PrepGroups.vue";
@@ -11,7 +10,7 @@ const RunList = defineAsyncComponent(() => import("./RunList.vue"));
 
 /** Work away from the vise: what the open batches want, like work together; stock made of stock; what was done. */
 const { may } = useSession();
-const preparations = useQuery({ key: ["preparations"], query: () => call(listPreparations) });
+const preparations = useRead({ key: ["preparations"], query: () => call(listPreparations) });
 const side = ref("open");
 const sides = computed(() => [
   { id: "open", label: "For the open batches" },
@@ -36,5 +35,4 @@ const sides = computed(() => [
     <template #make><MakeForm @made="preparations.refetch" /></template>
     <template #done><RunList :runs="preparations.data.value?.runs ?? []" /></template>
   </TabSet>
-  <p v-if="preparations.error.value" class="callout">{{ preparations.error.value.message }}</p>
 </template>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { Check } from "lucide-vue-next";
 import { computed } from "vue";
 import { readBeginnings, type beginnings } from "@kasten/contract/settings";
-import { call } from "../http";
+import { call, useRead } from "../http";
 
 /** The way from an empty room to the first batch; gone once it has been walked. */
 type Step = (typeof beginnings)[number];
-const way = useQuery({ key: ["beginnings"], query: () => call(readBeginnings) });
+const way = useRead({ key: ["beginnings"], query: () => call(readBeginnings) });
 const words: Record<Step, { says: string; to: string }> = {
   people: { says: "People", to: "/people" },
   hours: { says: "Hours of those who tie", to: "/people" },

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryCache } from "@pinia/colada";
+import { useQueryCache } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { addDrawers, listDrawers, nameDrawer, removeDrawer } from "@kasten/contract/stock";
 import type { ReplyOf } from "@kasten/contract/http";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import EntryText from "../parts/EntryText.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -18,7 +18,7 @@ import { drawerCodes } from "./drawerCodes";
 type Drawer = ReplyOf<typeof listDrawers>["drawers"][number];
 const { may } = useSession();
 const cache = useQueryCache();
-const drawers = useQuery({ key: ["drawers"], query: () => call(listDrawers) });
+const drawers = useRead({ key: ["drawers"], query: () => call(listDrawers) });
 const { busy, refusal, send } = useChange();
 const naming = ref<number | null>(null);
 const can = computed(() => may("handle stock"));

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { readSettings } from "@kasten/contract/settings";
 import { CustomerList } from "../customers";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import TabSet from "../parts/TabSet.vue";
 import { useSession } from "../team";
 import BeginningSteps from "./BeginningSteps.vue";
@@ -21,7 +20,7 @@ const DaysForm = defineAsyncComponent(() => import("./DaysForm.vue"));
 const route = useRoute();
 const router = useRouter();
 const { may, askWhom } = useSession();
-const settings = useQuery({ key: ["settings"], query: () => call(readSettings) });
+const settings = useRead({ key: ["settings"], query: () => call(readSettings) });
 const tabs = [
   { id: "settings", label: "Settings" },
   { id: "days", label: "Seasons and holidays" },

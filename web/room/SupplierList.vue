@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent, ref } from "vue";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import type { ReplyOf } from "@kasten/contract/http";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import ModalDialog from "../parts/ModalDialog.vue";
 import type { Column } from "../parts/column";
@@ -15,7 +14,7 @@ const SupplierForm = defineAsyncComponent(() => import("./SupplierForm.vue"));
 /** Whom the room buys from. What each sells, at what price and how fast, stands with the material. */
 type Supplier = ReplyOf<typeof listSuppliers>["suppliers"][number];
 const { may } = useSession();
-const suppliers = useQuery({ key: ["suppliers"], query: () => call(listSuppliers) });
+const suppliers = useRead({ key: ["suppliers"], query: () => call(listSuppliers) });
 const open = ref(false);
 const chosen = ref<Supplier>();
 const can = computed(() => may("handle stock"));

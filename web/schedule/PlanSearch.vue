@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { readSearch, startSearch, stopSearch, type PlanSearch } from "@kasten/contract/schedule";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import RadioSet from "../parts/RadioSet.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { moment, ofHundred } from "../parts/format";
@@ -10,7 +9,7 @@ import { useChange } from "../parts/useChange";
 
 /** A longer search for a better plan, done beside the work: how far it is, and what came of the last one. */
 defineProps<{ can: boolean }>();
-const last = useQuery({ key: ["search"], query: () => call(readSearch) });
+const last = useRead({ key: ["search"], query: () => call(readSearch) });
 const search = computed(() => last.data.value?.search ?? undefined);
 const isUnderWay = computed(() => search.value?.state === "waiting" || search.value?.state === "running");
 const seconds = ref(60);

@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listPlanVersions, readPlanVersion } from "@kasten/contract/schedule";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { day, moment } from "../parts/format";
 
 /** The plans that were published: when, by whom, and what each changed against the one before. */
-const versions = useQuery({ key: ["plan", "versions"], query: () => call(listPlanVersions) });
+const versions = useRead({ key: ["plan", "versions"], query: () => call(listPlanVersions) });
 type Version = NonNullable<typeof versions.data.value>["versions"][number];
 const opened = ref<number>();
-const one = useQuery({
+const one = useRead({
   key: () => ["plan", "versions", opened.value ?? 0],
   query: () => call(readPlanVersion, { params: { number: opened.value ?? 0 } }),
   enabled: () => opened.value !== undefined,

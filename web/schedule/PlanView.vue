@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { useWindowSize } from "@vueuse/core";
 import { computed, defineAsyncComponent, reactive, ref } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import FoldOut from "../parts/FoldOut.vue";
 import RadioSet from "../parts/RadioSet.vue";
 import { useSession } from "../team";
@@ -22,10 +21,10 @@ const PlanWeeks = defineAsyncComponent(() => import("./PlanWeeks.vue"));
 const PlanVersions = defineAsyncComponent(() => import("./PlanVersions.vue"));
 
 const { may } = useSession();
-const draft = useQuery({ key: ["plan"], query: () => call(readPlan) });
+const draft = useRead({ key: ["plan"], query: () => call(readPlan) });
 const which = ref<"draft" | "published">("draft");
 const hasPublished = computed(() => Boolean(draft.data.value?.published));
-const published = useQuery({
+const published = useRead({
   key: ["published"],
   query: () => call(readPlan, { query: { which: "published" } }),
   enabled: () => hasPublished.value && which.value === "published",

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { format, parseISO, startOfISOWeek } from "date-fns";
 import { computed } from "vue";
 import { weeksOf, type PlannedWeek } from "@kasten/core/schedule";
 import { listStanding } from "@kasten/contract/orders";
 import type { Plan } from "@kasten/contract/schedule";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { dayYear } from "../parts/format";
@@ -14,7 +13,7 @@ import { useCatalogue } from "../patterns";
 /** The weeks ahead: hours that are there and taken, where it is quiet, and what is tied while a season runs. */
 const props = defineProps<{ plan: Plan }>();
 const { data: room } = useCatalogue();
-const standing = useQuery({ key: ["standing"], query: () => call(listStanding) });
+const standing = useRead({ key: ["standing"], query: () => call(listStanding) });
 
 const weekOf = (date: string): string => format(startOfISOWeek(parseISO(date)), "yyyy-MM-dd");
 const weeks = computed((): PlannedWeek[] => {

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { readPlan } from "@kasten/contract/schedule";
 import { DAY_MINUTES, workedIn } from "@kasten/core/schedule";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ListBox from "../parts/ListBox.vue";
 import { day } from "../parts/format";
 import { timeOf } from "./planTime";
 
 /** A week of the plan on paper: one person’s, or everybody’s for the wall. As published, where a plan is. */
-const plan = useQuery({
+const plan = useRead({
   key: ["published", "week"],
   query: async () => {
     const draft = await call(readPlan);
@@ -59,7 +58,6 @@ const print = (): void => window.print();
       <button class="btn btn-main" @click="print">Print</button>
     </div>
   </div>
-  <p v-if="plan.error.value" class="callout no-print mb-3" role="alert">{{ plan.error.value.message }}</p>
   <article v-if="plan.data.value" class="sheet p-3">
     <h2>
       {{ day(days[0]?.date ?? "") }} to {{ day(days.at(-1)?.date ?? "") }},

@@ -4,7 +4,7 @@ import { ref, shallowRef } from "vue";
 import type { Change } from "@kasten/core/schedule";
 import { listPlanVersions, readPlan, readPlanVersion, type Plan } from "@kasten/contract/schedule";
 import { ada, batch, bo, DAY, plan, work } from "./samplePlan";
-import { choose, mountIn, refused, settle } from "../testing/room";
+import { choose, mountIn, settle } from "../testing/room";
 import * as things from "../testing/things";
 import type { Trial } from "./plan.worker";
 import LateBatches from "./LateBatches.vue";
@@ -58,16 +58,6 @@ describe("a week on paper", () => {
       ?.findAll("li")
       .map((li) => li.text().slice(0, 11));
     expect(items).toEqual(["11:00–12:00", "09:00–10:00"]);
-  });
-
-  test("a plan that cannot be read says why, and there is no empty sheet", async () => {
-    const detail = "The plan is being made anew. Load the page again in a minute.";
-    const server = things
-      .server()
-      .answer(readPlan, () => refused({ type: "conflict", title: "Not now", status: 409, detail }));
-    const { screen } = await mountIn(server, WeekPage);
-    expect(screen.get("[role=alert]").text()).toBe(detail);
-    expect(screen.find("article").exists()).toBe(false);
   });
 
   test("one person alone, a week further on and back again", async () => {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { isSpooled } from "@kasten/core/materials";
 import {
@@ -11,7 +10,7 @@ import {
   unloadBobbin,
   type Bobbin,
 } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import ComboBox from "../parts/ComboBox.vue";
 import ListBox from "../parts/ListBox.vue";
@@ -27,7 +26,7 @@ import { useSession } from "../team";
 const { may } = useSession();
 const { materials } = useCatalogue();
 const { busy, refusal, send } = useChange();
-const bobbins = useQuery({ key: ["bobbins"], query: () => call(listBobbins) });
+const bobbins = useRead({ key: ["bobbins"], query: () => call(listBobbins) });
 const can = computed(() => may("tie and tally"));
 const loading = ref<number>();
 const material = ref<string | undefined>();
@@ -38,7 +37,7 @@ const choices = computed((): Option[] =>
     .filter((m) => isSpooled(m.form))
     .map((m) => ({ value: m.code, label: m.name, colour: m.colour })),
 );
-const stock = useQuery({
+const stock = useRead({
   key: () => ["material", material.value ?? ""],
   query: () => call(readStock, { params: { id: material.value ?? "" } }),
   enabled: () => material.value !== undefined,

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { countLot, readScale, type LotPage } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import NumberField from "../parts/NumberField.vue";
 import RadioSet from "../parts/RadioSet.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
@@ -20,7 +19,7 @@ const props = defineProps<{ lot: LotPage; drawers: LotPage["places"] }>();
 const emit = defineEmits<{ done: [] }>();
 const { busy, refusal, send } = useChange();
 const { materials } = useCatalogue();
-const scale = useQuery({ key: ["scale"], query: () => call(readScale) });
+const scale = useRead({ key: ["scale"], query: () => call(readScale) });
 const unit = computed(() => props.lot.material.unit);
 const material = computed(() => materials.value.get(props.lot.material.code));
 const way = computed(() => material.value && wayToWeigh(material.value));

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { refDebounced } from "@vueuse/core";
 import { computed, toRef } from "vue";
 import { useRouter } from "vue-router";
 import { findStock, type Found } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { useChange } from "../parts/useChange";
@@ -13,7 +12,7 @@ import { useChange } from "../parts/useChange";
 const props = defineProps<{ words: string }>();
 const WAIT_MS = 120;
 const asked = refDebounced(toRef(props, "words"), WAIT_MS);
-const query = useQuery({
+const query = useRead({
   key: () => ["find", asked.value.trim()],
   query: () => call(findStock, { query: { q: asked.value.trim() } }),
   enabled: () => asked.value.trim().length > 1,

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import { describeLot, soldForms, type LotPage } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryDay from "../parts/EntryDay.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
@@ -24,7 +23,7 @@ const emit = defineEmits<{ done: [] }>();
 const { refusal, send } = useChange();
 const unit = props.lot.material.unit;
 const PER_COIN = 100;
-const suppliers = useQuery({ key: ["suppliers"], query: () => call(listSuppliers) });
+const suppliers = useRead({ key: ["suppliers"], query: () => call(listSuppliers) });
 const from = computed(() =>
   orNone(
     "nobody known",

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { mergeLot, readStock, type LotPage } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ListBox from "../parts/ListBox.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import TextField from "../parts/TextField.vue";
@@ -15,7 +14,7 @@ import { useChange } from "../parts/useChange";
 const props = defineProps<{ lot: LotPage }>();
 const emit = defineEmits<{ done: [] }>();
 const { busy, refusal, send } = useChange();
-const stock = useQuery({
+const stock = useRead({
   key: () => ["material", props.lot.material.code],
   query: () => call(readStock, { params: { id: props.lot.material.code } }),
 });

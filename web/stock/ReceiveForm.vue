@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import type { StockUnit } from "@kasten/core/units";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import { receiveStock, soldForms, type LotFacts } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
 import EntryText from "../parts/EntryText.vue";
@@ -22,7 +21,7 @@ import { baseOf, writtenUnit } from "../parts/written";
 const props = defineProps<{ code: string; form: string; unit: StockUnit }>();
 const emit = defineEmits<{ received: [] }>();
 const { refusal, send } = useChange();
-const suppliers = useQuery({ key: ["suppliers"], query: () => call(listSuppliers) });
+const suppliers = useRead({ key: ["suppliers"], query: () => call(listSuppliers) });
 const from = computed(() =>
   orNone(
     "its usual source",

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed } from "vue";
 import type { StockUnit } from "@kasten/core/units";
 import { listSuppliers, setSources } from "@kasten/contract/purchasing";
 import type { StockDetail } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
 import EntryRows from "../parts/EntryRows.vue";
@@ -21,7 +20,7 @@ import { baseOf, writtenOf, writtenUnit } from "../parts/written";
 const props = defineProps<{ code: string; unit: StockUnit; sources: StockDetail["sources"] }>();
 const emit = defineEmits<{ kept: [] }>();
 const { refusal, send } = useChange();
-const suppliers = useQuery({ key: ["suppliers"], query: () => call(listSuppliers) });
+const suppliers = useRead({ key: ["suppliers"], query: () => call(listSuppliers) });
 const options = computed(() =>
   (suppliers.data.value?.suppliers ?? []).map((s): Option => ({ value: s.id, label: s.name })),
 );

@@ -3,7 +3,7 @@ import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent, ref } from "vue";
 import { threadNumberOf } from "@kasten/core/materials";
 import { readOutlook, readStock } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, tellUnread } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import NumberWords from "../parts/NumberWords.vue";
 import TabSet from "../parts/TabSet.vue";
@@ -33,6 +33,11 @@ const outlook = useQuery({
   key: () => ["material", props.id, "outlook"],
   query: () => call(readOutlook, { params: { id: props.id } }),
 });
+// What is wrong with the material itself is said where it would stand.
+tellUnread(
+  computed(() => (stock.error.value ? null : outlook.error.value)),
+  outlook.refetch,
+);
 const share = computed(() => outlook.data.value?.share);
 const { materials } = useCatalogue();
 const material = computed(() => materials.value.get(m.value?.code ?? ""));

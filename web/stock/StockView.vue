@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, defineAsyncComponent, ref } from "vue";
 import { fold } from "@kasten/core/orders";
 import type { ReplyOf } from "@kasten/contract/http";
 import { listDrawers, listStock } from "@kasten/contract/stock";
 import { useRoute, useRouter } from "vue-router";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { useGradually } from "../parts/useGradually";
 import { MaterialForm, useCatalogue, variantName } from "../patterns";
@@ -20,7 +19,7 @@ const FoundForm = defineAsyncComponent(() => import("./FoundForm.vue"));
 import type { Column } from "../parts/column";
 
 const { patterns } = useCatalogue();
-const stock = useQuery({ key: ["stock"], query: () => call(listStock) });
+const stock = useRead({ key: ["stock"], query: () => call(listStock) });
 const route = useRoute();
 const router = useRouter();
 const { may } = useSession();
@@ -31,7 +30,7 @@ const foundList = ref<InstanceType<typeof FoundList>>();
 /** A scanner types its code and Enter: what is just that is opened. */
 const openFirst = (): void => void foundList.value?.openFirst();
 const waiting = computed(() => stock.data.value?.waiting ?? []);
-const drawers = useQuery({ key: ["drawers"], query: () => call(listDrawers) });
+const drawers = useRead({ key: ["drawers"], query: () => call(listDrawers) });
 const arranging = ref(false);
 const items = computed(() => stock.data.value?.items ?? []);
 const isAsked = computed(() => words.value.trim() !== "" || typeof route.query.drawer === "string");

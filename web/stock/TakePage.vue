@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listTakes, startTake } from "@kasten/contract/stock";
 import type { ReplyOf } from "@kasten/contract/http";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import DataTable from "../parts/DataTable.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import SwitchField from "../parts/SwitchField.vue";
@@ -17,7 +16,7 @@ import TakeWalk from "./TakeWalk.vue";
 type Take = ReplyOf<typeof listTakes>["takes"][number];
 const { may } = useSession();
 const { busy, refusal, send } = useChange();
-const takes = useQuery({ key: ["takes"], query: () => call(listTakes) });
+const takes = useRead({ key: ["takes"], query: () => call(listTakes) });
 const open = computed(() => takes.data.value?.takes.find((t) => !t.done));
 const done = computed(() => takes.data.value?.takes.filter((t) => t.done) ?? []);
 const blind = ref(false);

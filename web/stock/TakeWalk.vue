@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, nextTick, ref, watch } from "vue";
 import { closeTake, countInTake, readTake, type StockTake } from "@kasten/contract/stock";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { money, quantity } from "../parts/format";
@@ -14,7 +13,7 @@ import { baseOf, writtenOf, writtenUnit } from "../parts/written";
 const props = defineProps<{ id: string }>();
 const emit = defineEmits<{ closed: [] }>();
 const { busy, refusal, send } = useChange();
-const take = useQuery({ key: () => ["take", props.id], query: () => call(readTake, { params: { id: props.id } }) });
+const take = useRead({ key: () => ["take", props.id], query: () => call(readTake, { params: { id: props.id } }) });
 type Drawer = StockTake["drawers"][number];
 type Lot = Drawer["lots"][number];
 const drawers = computed(() => take.data.value?.drawers ?? []);

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { listPeople } from "@kasten/contract/team";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import PersonAccess from "./PersonAccess.vue";
 import PersonCalendar from "./PersonCalendar.vue";
 import PersonFacts from "./PersonFacts.vue";
@@ -10,7 +9,7 @@ import PersonForm from "./PersonForm.vue";
 import { useSession } from "./session";
 
 const { person: me, may, askWhom } = useSession();
-const people = useQuery({ key: ["people"], query: () => call(listPeople) });
+const people = useRead({ key: ["people"], query: () => call(listPeople) });
 const NEW = "new";
 const editing = ref<string | null>(null);
 const manages = computed(() => may("manage people"));

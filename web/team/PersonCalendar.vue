@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { useQuery } from "@pinia/colada";
 import { useClipboard } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { endCalendarKey, makeCalendarKey, readCalendarKey } from "@kasten/contract/schedule";
 import type { Person } from "@kasten/contract/team";
-import { call } from "../http";
+import { call, useRead } from "../http";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { moment } from "../parts/format";
 import { useChange } from "../parts/useChange";
 
 /** One’s own plan in a calendar: a secret address that can be ended, or a file. */
 defineProps<{ person: Person }>();
-const kept = useQuery({ key: ["calendar"], query: () => call(readCalendarKey) });
+const kept = useRead({ key: ["calendar"], query: () => call(readCalendarKey) });
 const { busy, refusal, send } = useChange();
 /** Said once, when it is made. */
 const path = ref("");
