@@ -1,9 +1,10 @@
 import { isColour, type Material, type MaterialForm } from "../materials";
-import type { CabinetIndex } from "./cabinet";
+import { CabinetIndex } from "./cabinet";
 import { isStop } from "./lexicon/stops";
 import { after, modifiers, nounSources, type NounForm } from "./lexicon/nouns";
 import { byFirst, match, memo, type Reader } from "./parse";
 import { NUMBER_WORD, readNumber } from "./text/number";
+import { sharesInFigures } from "./text/shares";
 
 /** A description of a material in a text: the stretch, its words, and what its noun means. */
 export interface Description {
@@ -23,6 +24,7 @@ export interface Description {
   share?: number;
 }
 
+const noNames = new CabinetIndex([]);
 const nouns = nounSources.map(({ source, means }) => {
   const reads = match(source);
   return { reads, means, firsts: reads.firsts };
@@ -107,7 +109,7 @@ export function descriptionAt(
   if (dubbedSilk(text, at)) return undefined;
   const strip = stripOf(text, at, index);
   if (strip) return strip;
-  const shares = sharesOf(text, at, index) ?? strandsOf(text, at);
+  const shares = sharesOf(text, at, index) ?? mixedInFigures(text, at, index) ?? strandsOf(text, at);
   if (shares) return shares;
   const phrase = (atHead ? phraseAtHead : phraseWithin)(text, at)?.value;
   if (phrase) return blended(text, phrase, index);
@@ -154,9 +156,44 @@ function sharesOf(text: string, at: number, index: CabinetIndex): Description | 
   return { at, end, text: text.slice(at, end), means: { form: "dubbing" }, parts };
 }
 
+const mixOf = match("(?:(?:mix(?:ture)?|blend)\\s+)?(?:of\\s+)?");
+/** “60/40 hare and rabbit”, “a 2:1 mix of hare and rabbit”: the shares first. */
+function mixedInFigures(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const shares = sharesInFigures(text, at);
+  const begin = shares && afterBlank(text, shares.end);
+  if (!shares || begin === undefined || begin === shares.end) return undefined;
+  const of = descriptionAt(text, afterBlank(text, mixOf(text, begin)?.end ?? begin), index);
+  const mixed = of && inShares(of, shares.value);
+  return mixed && { ...mixed, at, text: text.slice(at, mixed.end) };
+}
+
+const saidMixed = /^(?:a\s+)?(?:(?:well\s+)?(?:mixed|blended)|(?:mix(?:ture)?|blend)\s+of)\s+/;
+const saidMix = /\s+(?:mix(?:ture)?|blend)$/;
+/**
+ * A mixture whose shares stand in figures, in the order in which its parts are named; also “claret and blue seal's
+ * fur”, which is one stuff in two colours.
+ * @returns undefined where there are not as many parts as shares, or it is a blend of the cabinet, which has its own
+ */
+export function inShares(of: Description, shares: readonly number[]): Description | undefined {
+  if (of.exact || (of.means && of.means.form !== "dubbing")) return undefined;
+  const said = of.text.trim().replace(saidMixed, "");
+  const stuff = /^[a-z]+\s*(?:and|&|\/)\s*[a-z]+$/.test(said.replace(saidMix, ""))
+    ? said.replace(saidMix, " dubbing")
+    : said;
+  const parts = of.parts ?? twoColours(stuff, 0, noNames)?.parts;
+  if (parts?.length !== shares.length) return undefined;
+  return {
+    ...of,
+    text: `${of.text.trim()} ${shares.join("/")}`,
+    means: { form: "dubbing" },
+    parts: parts.map((p, i) => ({ ...p, share: shares[i] ?? 1 })),
+  };
+}
+
 const mixedWith = match(
   "(?:,\\s*)?(?:(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|and|plus|with)\\s+(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?|\\s*[/&+]\\s*(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?",
 );
+const listed = match(",\\s*");
 const blendOf = match("\\s*of\\s+");
 /** “a blend of hare and olive dubbing”, “hare mixed with olive dubbing”: one material of several. */
 function blended(text: string, first: Description, index: CabinetIndex): Description {
@@ -177,10 +214,11 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
     at = part.end;
   } else parts.push(first);
   for (;;) {
-    const link = mixedWith(text, afterBlank(text, at));
+    const link = mixedWith(text, afterBlank(text, at)) ?? (of && listed(text, at));
     const next = link ? afterBlank(text, link.end) : at;
     if (!link || next === at) break;
-    const part = nounPhrase(text, next, false) ?? colourAlone(text, next);
+    const isListed = text[at] === ",";
+    const part = nounPhrase(text, next, false) ?? (isListed ? undefined : colourAlone(text, next));
     if (!part || part.means?.form !== "dubbing") break;
     parts.push(part);
     at = part.end;

@@ -10,12 +10,13 @@ import { CabinetIndex } from "./cabinet";
 import { bareCount, countedAt, sameDescription } from "./counted";
 import { looseAt } from "./loose";
 import { asHair, colourAndNumber, dubbedOf, impliedBy, isAfterStart, labelOf, roleOfItsOwn, upperOf } from "./named";
-import { descriptionAt, type Description } from "./description";
+import { descriptionAt, inShares, type Description } from "./description";
 import { map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
 import type { Clause, Kind } from "./said";
 import { count as countRead } from "./text/count";
 import { lengthReaching, LONGER, SHORTER } from "./text/length";
 import { placeBeside, placeReached } from "./text/place";
+import { sharesInFigures } from "./text/shares";
 import type { Next, ScanContext, Told } from "./told";
 import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
 
@@ -923,11 +924,13 @@ function leftover(told: Told, text: string, at: number, to: number): Next {
   if (seen) return seen;
   const label = m && told.role === "thread" && told.verb === undefined ? labelled(told, text, at, m[0]) : undefined;
   if (label) return label;
-  // “black and purple dubbing, 60/40”: the shares of a mixture, which stay with it.
-  const shares = told.kind === "dress" ? /^(\d{1,2})([:/])(\d{1,2})(?!\d)/.exec(text.slice(at, at + 6)) : null;
-  if (shares && (shares[2] === ":" || Number(shares[1]) + Number(shares[3]) === 100)) {
-    told.kept.push({ at, end: at + shares[0].length });
-    return { told, end: at + shares[0].length };
+  // “black and purple dubbing, 60/40”: how much of each.
+  const shares = told.kind === "dress" && told.description ? sharesInFigures(text, at) : undefined;
+  const mixed = shares && told.description && inShares(told.description, shares.value);
+  if (shares && mixed) {
+    told.description = mixed;
+    told.understood.push({ at, end: shares.end });
+    return { told, end: shares.end };
   }
   // “…” and dashes say nothing.
   if (m && /^[.…-]+$/.test(m[0])) return { told, end: at + m[0].length };
