@@ -22,6 +22,9 @@ export function skipBlanks(text: string, at: number): number {
   return blanks.exec(text) ? blanks.lastIndex : at;
 }
 
+/** A pattern of several ways to say it; the first that fits is taken. */
+export const anyOf = (...sources: string[]): string => sources.join("|");
+
 /** Whether a word could go on at this place: the end of a word must not lie within another. */
 const inWord = /[\p{L}\p{N}]/u;
 /** A pattern at a place, whole words only; gives the groups that it captured. */

@@ -11,7 +11,7 @@ import { bareCount, countedAt, sameDescription } from "./counted";
 import { looseAt } from "./loose";
 import { asHair, colourAndNumber, dubbedOf, impliedBy, isAfterStart, labelOf, roleOfItsOwn, upperOf } from "./named";
 import { descriptionAt, inShares, type Description } from "./description";
-import { map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
+import { anyOf, map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
 import type { Clause, Kind } from "./said";
 import { count as countRead } from "./text/count";
 import { lengthReaching, LONGER, SHORTER } from "./text/length";
@@ -339,7 +339,33 @@ function verbBehindPlace(text: string, from: number, to: number): { id: VerbId; 
   return verb && { id: verb.id, at: next, end: verb.end };
 }
 const leadIn = words(
-  "i\\s+tie\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)|(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)|(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)|and|then|now|next|finally|lastly|first|to\\s+finish|after\\s+that|also|so|just|carefully|neatly|i|you|we|let's|please|again|here|once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+  anyOf(
+    "i\\s+tie\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)",
+    "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)",
+    "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)",
+    "and",
+    "then",
+    "now",
+    "next",
+    "finally",
+    "lastly",
+    "first",
+    "to\\s+finish",
+    "after\\s+that",
+    "also",
+    "so",
+    "just",
+    "carefully",
+    "neatly",
+    "i",
+    "you",
+    "we",
+    "let's",
+    "please",
+    "again",
+    "here",
+    "once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+  ),
 );
 
 function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
@@ -515,7 +541,12 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
-  "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head|(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers|(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e|(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+  anyOf(
+    "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head",
+    "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers",
+    "(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e",
+    "(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
+  ),
 );
 
 /** Half of the barbs are taken off: of what is tied in next, or was before. */

@@ -1,7 +1,7 @@
 import type { HookSize, Place } from "../../hooks";
 import { areaOf } from "../../materials";
 import { holds, type SizeSpan } from "../../recipe";
-import { map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
+import { anyOf, map, match, memo, oneOf, opt, seq, unless, words, type Reader } from "../parse";
 import { clause, put, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
@@ -300,7 +300,15 @@ export const onSizes: Clause = clause(
 const optional: Clause = clause(
   "may be left out",
   words(
-    "(?:which\\s+|it\\s+|this\\s+)?(?:may|can|might)\\s+be\\s+(?:left\\s+out|omitted|skipped)|optional(?:ly)?|(?:skip|leave\\s+out|omit)\\s+(?:it|them)?\\s*(?:out\\s+)?if\\s+you\\s+have\\s+(?:none|no\\s+\\w+)|if\\s+you\\s+have\\s+(?:it|one|some|any|them)|if\\s+(?:you\\s+)?(?:like|want(?:ed)?|wish|desired|to\\s+hand|available)|or\\s+(?:leave|left)\\s+(?:it\\s+)?out|or\\s+without",
+    anyOf(
+      "(?:which\\s+|it\\s+|this\\s+)?(?:may|can|might)\\s+be\\s+(?:left\\s+out|omitted|skipped)",
+      "optional(?:ly)?",
+      "(?:skip|leave\\s+out|omit)\\s+(?:it|them)?\\s*(?:out\\s+)?if\\s+you\\s+have\\s+(?:none|no\\s+\\w+)",
+      "if\\s+you\\s+have\\s+(?:it|one|some|any|them)",
+      "if\\s+(?:you\\s+)?(?:like|want(?:ed)?|wish|desired|to\\s+hand|available)",
+      "or\\s+(?:leave|left)\\s+(?:it\\s+)?out",
+      "or\\s+without",
+    ),
   ),
   put1({ optional: true }),
 );

@@ -1,5 +1,5 @@
 import { type DubbedShape, type LengthRule, type NoodleThickness } from "../../recipe";
-import { map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { anyOf, map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
@@ -19,7 +19,13 @@ const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?|carrot[- ]shaped?|(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?|(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)|(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
+    anyOf(
+      "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?",
+      "carrot[- ]shaped?",
+      "(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?",
+      "(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)",
+      "(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
+    ),
     "tapered",
   ],
   [
@@ -210,7 +216,13 @@ export const dressClauses: Clause[] = [
   clause(
     "brushed out",
     words(
-      "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|back(?:wards)?|a\\s+little|underneath|below|at\\s+the\\s+sides))?|left\\s+(?:rough|shaggy|spiky)|rough(?:ly)?|shaggy|spiky",
+      anyOf(
+        "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|back(?:wards)?|a\\s+little|underneath|below|at\\s+the\\s+sides))?",
+        "left\\s+(?:rough|shaggy|spiky)",
+        "rough(?:ly)?",
+        "shaggy",
+        "spiky",
+      ),
     ),
     put({ brushed: true }),
   ),

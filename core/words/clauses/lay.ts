@@ -7,7 +7,7 @@ import {
   type Sector,
   type Stance,
 } from "../../recipe";
-import { map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { anyOf, map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, wholeOf, type Clause, type Said } from "../said";
 import { count, times, type Count } from "../text/count";
 import { length, lengthNamed, lengthReaching, LONGER, SHORTER } from "../text/length";
@@ -26,7 +26,12 @@ const MATCHSTICK_MM = 2;
 const PENCIL_MM = 7;
 const folded = opt(
   words(
-    "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded(?:\\s+(?:double|over|a?round\\s+the\\s+thread|in\\s+half|to\\s+double))?|doubled(?:\\s+(?:over|a?round\\s+the\\s+thread))?|,?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|a?round\\s+the\\s+thread|in\\s+half)?",
+    anyOf(
+      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread",
+      "folded(?:\\s+(?:double|over|a?round\\s+the\\s+thread|in\\s+half|to\\s+double))?",
+      "doubled(?:\\s+(?:over|a?round\\s+the\\s+thread))?",
+      ",?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|a?round\\s+the\\s+thread|in\\s+half)?",
+    ),
   ),
 );
 const perSide = opt(words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side|to\\s+(?:a|each)\\s+side"));
@@ -905,7 +910,26 @@ const itsPiece: Clause[] = [
       unless(
         absolute,
         words(
-          "apart|thick|wide|long|(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?|stick(?:s|ing)?|show(?:s|ing)?|behind|in\\s+front|past|short\\s+of|back\\s+from|from|before|ahead|noodle|tall|free",
+          anyOf(
+            "apart",
+            "thick",
+            "wide",
+            "long",
+            "(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?",
+            "stick(?:s|ing)?",
+            "show(?:s|ing)?",
+            "behind",
+            "in\\s+front",
+            "past",
+            "short\\s+of",
+            "back\\s+from",
+            "from",
+            "before",
+            "ahead",
+            "noodle",
+            "tall",
+            "free",
+          ),
         ),
       ),
       opt(words("of|lengths?\\s+of|pieces?\\s+of")),

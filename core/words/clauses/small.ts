@@ -1,5 +1,5 @@
 import { acts, type Act } from "../../recipe";
-import { map, match, oneOf, opt, seq, words } from "../parse";
+import { anyOf, map, match, oneOf, opt, seq, words } from "../parse";
 import { clause, type Clause } from "../said";
 import { count, times } from "../text/count";
 import { length, lengthNamed } from "../text/length";
@@ -120,7 +120,12 @@ export const glueClauses: Clause[] = [
   clause(
     "between them",
     words(
-      "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)|(?:between|on|over)\\s+the\\s+eyes|on(?:to)?\\s+the\\s+(?:whip(?:\\s+finish)?|wraps|windings?|butts?|thread|knot|tie-?in)|under(?:neath)?\\s+the\\s+(?:\\w+)",
+      anyOf(
+        "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)",
+        "(?:between|on|over)\\s+the\\s+eyes",
+        "on(?:to)?\\s+the\\s+(?:whip(?:\\s+finish)?|wraps|windings?|butts?|thread|knot|tie-?in)",
+        "under(?:neath)?\\s+the\\s+(?:\\w+)",
+      ),
     ),
     () => undefined,
   ),
@@ -144,7 +149,14 @@ export const glueClauses: Clause[] = [
 const actWords: [string, Act][] = [
   ["brush(?:es|ed|ing)?(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
   [
-    "pick(?:s|ed|ing)?\\s+(?:(?:a\\s+)?(?:few|little|bit|some|the|of|fibres|fur|dubbing|hairs?)\\s+)+out|pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out|pick(?:ed)?\\s+out|tease(?:d|s)?(?:\\s+out)?|rough(?:ed|en)?\\s+up|fluff(?:ed)?(?:\\s+(?:up|out))?",
+    anyOf(
+      "pick(?:s|ed|ing)?\\s+(?:(?:a\\s+)?(?:few|little|bit|some|the|of|fibres|fur|dubbing|hairs?)\\s+)+out",
+      "pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out",
+      "pick(?:ed)?\\s+out",
+      "tease(?:d|s)?(?:\\s+out)?",
+      "rough(?:ed|en)?\\s+up",
+      "fluff(?:ed)?(?:\\s+(?:up|out))?",
+    ),
     "pick out",
   ],
   ["thin(?:ned|s|ning)?\\s+(?:it\\s+|them\\s+)?out|cull(?:ed)?", "thin out"],
@@ -170,7 +182,13 @@ const actWords: [string, Act][] = [
   ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
   ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b)", "press"],
   [
-    "strok(?:e|ed|es|ing)|fold(?:ed)?(?=\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)|sweep|preen(?:ed)?|pull(?:ed)?(?=\\s+(?:the\\s+)?(?:hackle|fibres|barbs|legs))",
+    anyOf(
+      "strok(?:e|ed|es|ing)",
+      "fold(?:ed)?(?=\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)",
+      "sweep",
+      "preen(?:ed)?",
+      "pull(?:ed)?(?=\\s+(?:the\\s+)?(?:hackle|fibres|barbs|legs))",
+    ),
     "stroke",
   ],
   ["wet(?:ted|s)?|moisten(?:ed)?|dampen(?:ed)?|soak(?:ed)?", "wet"],
@@ -220,7 +238,30 @@ export const actClauses: Clause[] = [
   clause(
     "short",
     words(
-      "(?:off|from|along|on)\\s+(?:the\\s+)?(?:top|bottom|underside|sides|under(?:neath)?)|an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?|(?:the\\s+)?top\\s+and\\s+bottom|at\\s+the\\s+(?:bottom|underside|belly)|underneath|below|on\\s+top|(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?|all\\s+round|short|close|level|square|flush|tidy|to\\s+(?:length|shape|size)|(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?|flat|straight|at\\s+an\\s+angle|slanting|(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+      anyOf(
+        "(?:off|from|along|on)\\s+(?:the\\s+)?(?:top|bottom|underside|sides|under(?:neath)?)",
+        "an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?",
+        "(?:the\\s+)?top\\s+and\\s+bottom",
+        "at\\s+the\\s+(?:bottom|underside|belly)",
+        "underneath",
+        "below",
+        "on\\s+top",
+        "(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?",
+        "all\\s+round",
+        "short",
+        "close",
+        "level",
+        "square",
+        "flush",
+        "tidy",
+        "to\\s+(?:length|shape|size)",
+        "(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?",
+        "flat",
+        "straight",
+        "at\\s+an\\s+angle",
+        "slanting",
+        "(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
+      ),
     ),
     () => undefined,
   ),

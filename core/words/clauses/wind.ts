@@ -1,4 +1,4 @@
-import { map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { anyOf, map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putRule, putWay, samePair, type Clause } from "../said";
 import { count, times } from "../text/count";
 import { length, lengthNamed, lengthPair, lengthReaching } from "../text/length";
@@ -90,7 +90,15 @@ const around: Clause = clause("3 turns behind the wing and 2 in front of it", ar
 const roundPost: Clause = clause(
   "round the post",
   words(
-    "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post|(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?|(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)|as\\s+a\\s+parachute|horizontally|each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)|parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
+    anyOf(
+      "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
+      "(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?",
+      "(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)",
+      "as\\s+a\\s+parachute",
+      "horizontally",
+      "each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)",
+      "parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
+    ),
   ),
   put({ roundPost: true }),
 );
@@ -245,7 +253,13 @@ const howOften: Clause[] = [
   clause(
     "slightly overlapping",
     words(
-      "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:ping|ped)?|slightly\\s+overlapp?(?:ing|ed)|overlapp?(?:ing|ed)\\s+(?:slightly|a\\s+little|a\\s+touch|just\\s+a\\s+little)|(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap|each\\s+turn\\s+slightly\\s+over(?:lapping)?\\s+the\\s+last",
+      anyOf(
+        "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:ping|ped)?",
+        "slightly\\s+overlapp?(?:ing|ed)",
+        "overlapp?(?:ing|ed)\\s+(?:slightly|a\\s+little|a\\s+touch|just\\s+a\\s+little)",
+        "(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap",
+        "each\\s+turn\\s+slightly\\s+over(?:lapping)?\\s+the\\s+last",
+      ),
     ),
     (s) => (s.rule?.turns === undefined ? putRule(s, { overlap: SLIGHT_OVERLAP }) : undefined),
   ),
@@ -400,7 +414,16 @@ const howItLies: Clause[] = [
   clause(
     "there and back",
     words(
-      "(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?|(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again|and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))|(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)|back\\s+again|two\\s+layers|double\\s+layer|twice\\s+over",
+      anyOf(
+        "(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
+        "(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again",
+        "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
+        "(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
+        "back\\s+again",
+        "two\\s+layers",
+        "double\\s+layer",
+        "twice\\s+over",
+      ),
     ),
     put({ passes: 2 }),
   ),
@@ -491,7 +514,15 @@ const howItLies: Clause[] = [
   clause(
     "counter",
     words(
-      "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)|counter(?:ed|-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?|against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)|reverse[- ]?(?:wrapped|wound|wrap|ribbed)|wrapped\\s+in\\s+reverse|(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?|the\\s+other\\s+way(?:\\s+round)?",
+      anyOf(
+        "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)",
+        "counter(?:ed|-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?",
+        "against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)",
+        "reverse[- ]?(?:wrapped|wound|wrap|ribbed)",
+        "wrapped\\s+in\\s+reverse",
+        "(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?",
+        "the\\s+other\\s+way(?:\\s+round)?",
+      ),
     ),
     put({ counter: true }),
   ),
@@ -535,7 +566,12 @@ const howItLies: Clause[] = [
   clause(
     "the whole feather",
     words(
-      "(?:the\\s+)?whole\\s+(?:usable\\s+)?feather|until\\s+(?:the\\s+)?(?:feather|hackle|it)\\s+(?:is|runs|goes|gets)\\s+(?:used\\s+up|out|finished|wound)|all\\s+of\\s+(?:it|the\\s+feather)|as\\s+(?:many\\s+turns\\s+as|far\\s+as)\\s+(?:it|the\\s+feather|they)\\s+(?:will\\s+)?(?:go|goes|gives?|allows?|lasts?)",
+      anyOf(
+        "(?:the\\s+)?whole\\s+(?:usable\\s+)?feather",
+        "until\\s+(?:the\\s+)?(?:feather|hackle|it)\\s+(?:is|runs|goes|gets)\\s+(?:used\\s+up|out|finished|wound)",
+        "all\\s+of\\s+(?:it|the\\s+feather)",
+        "as\\s+(?:many\\s+turns\\s+as|far\\s+as)\\s+(?:it|the\\s+feather|they)\\s+(?:will\\s+)?(?:go|goes|gives?|allows?|lasts?)",
+      ),
     ),
     (s) => {
       putRule(s, { turns: s.rule?.turns ?? 3 });
@@ -590,7 +626,25 @@ const whatItTakes: Clause[] = [
       unless(
         absolute,
         words(
-          "apart|(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?|stick(?:s|ing)?|show(?:s|ing)?|behind|in\\s+front|past|short|back|from|thick|wide|pitch|between|before|ahead|noodle",
+          anyOf(
+            "apart",
+            "(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?",
+            "stick(?:s|ing)?",
+            "show(?:s|ing)?",
+            "behind",
+            "in\\s+front",
+            "past",
+            "short",
+            "back",
+            "from",
+            "thick",
+            "wide",
+            "pitch",
+            "between",
+            "before",
+            "ahead",
+            "noodle",
+          ),
         ),
       ),
       opt(words("long|of")),

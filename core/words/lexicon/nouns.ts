@@ -1,5 +1,6 @@
 import type { Material, MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
+import { anyOf } from "../parse";
 
 /** What a noun says of a material that nobody has described yet. */
 export interface NounForm {
@@ -42,11 +43,26 @@ const flat = (width: number, thickness: number, density = 1.05) => ({
 const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
-    "(?:melted|burnt|burned)\\s+mono(?:filament)?(?:\\s+(?:balls?|eyes?))?|bead[- ]?chain(?:\\s+eyes?)?|chain(?:\\s+eyes?)|dumb-?bells?(?:\\s+eyes?)?|bar-?bells?(?:\\s+eyes?)?|(?:moulded|tape|foil|adhesive|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)|stick[-\\s]?ons?",
+    anyOf(
+      "(?:melted|burnt|burned)\\s+mono(?:filament)?(?:\\s+(?:balls?|eyes?))?",
+      "bead[- ]?chain(?:\\s+eyes?)?",
+      "chain(?:\\s+eyes?)",
+      "dumb-?bells?(?:\\s+eyes?)?",
+      "bar-?bells?(?:\\s+eyes?)?",
+      "(?:moulded|tape|foil|adhesive|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)",
+      "stick[-\\s]?ons?",
+    ),
     { form: "eyes" },
   ],
   [
-    "\\d[\\d.]*\\s*mm\\s+(?:[\\w-]+\\s+){0,2}tungsten(?!\\s+(?:\\w+\\s+){0,2}(?:beads?|cones?|eyes?|wire|dumb))|(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)|beads?|(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?|cone-?heads?|bead-?heads?",
+    anyOf(
+      "\\d[\\d.]*\\s*mm\\s+(?:[\\w-]+\\s+){0,2}tungsten(?!\\s+(?:\\w+\\s+){0,2}(?:beads?|cones?|eyes?|wire|dumb))",
+      "(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)",
+      "beads?",
+      "(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?",
+      "cone-?heads?",
+      "bead-?heads?",
+    ),
     { form: "bead" },
   ],
   [
@@ -68,7 +84,14 @@ const nouns: [string, NounForm][] = [
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk|gel[-\\s]?spun(?:\\s+\\d{2,3})?(?:\\s+thread)?", { form: "thread" }],
   [
-    "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?|(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|mylar|wire|thread|braid|silver|gold|copper))|(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))|twist|foil|braid(?:ed)?(?:\\s+tubing)?",
+    anyOf(
+      "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?",
+      "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|mylar|wire|thread|braid|silver|gold|copper))",
+      "(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))",
+      "twist",
+      "foil",
+      "braid(?:ed)?(?:\\s+tubing)?",
+    ),
     { form: "tinsel" },
   ],
   [
@@ -94,11 +117,24 @@ const nouns: [string, NounForm][] = [
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
-    "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))|(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)|(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)|(?:wing\\s+)?slips?|(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?|quills?",
+    anyOf(
+      "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))",
+      "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)",
+      "(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)",
+      "(?:wing\\s+)?slips?",
+      "(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?",
+      "quills?",
+    ),
     { form: "quill", counted: "slips" },
   ],
   [
-    "(?:dyed\\s+)?(?:poly(?:propylene)?|acrylic|nylon|sparkle)\\s*(?:yarns?|strands?|fibres?|fibers?)|poly(?:propylene)?|organza|synthetic\\s+(?:fibres?|strands?|wing)|parachute\\s+post\\s+yarn",
+    anyOf(
+      "(?:dyed\\s+)?(?:poly(?:propylene)?|acrylic|nylon|sparkle)\\s*(?:yarns?|strands?|fibres?|fibers?)",
+      "poly(?:propylene)?",
+      "organza",
+      "synthetic\\s+(?:fibres?|strands?|wing)",
+      "parachute\\s+post\\s+yarn",
+    ),
     {
       form: "flash",
       figures: { strand: { section: "flat", width: 0.8, thickness: 0.2, density: 0.9 }, pieceMm: 500 },
@@ -107,7 +143,12 @@ const nouns: [string, NounForm][] = [
   ],
   ["yarns?|wool(?!\\s+dubbing)|crewel|mohair(?!\\s+dubbing)", { form: "yarn", counted: "strands" }],
   [
-    "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?|cross[-\\s]?cut(?:\\s+(?:rabbit|fur|strips?|hide))*|(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?|strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
+    anyOf(
+      "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?",
+      "cross[-\\s]?cut(?:\\s+(?:rabbit|fur|strips?|hide))*",
+      "(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?",
+      "strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
+    ),
     {
       form: "yarn",
       figures: { strand: { width: 3, thickness: 1.5, core: 0.8, lineDensity: 1.2 } },
@@ -123,7 +164,16 @@ const nouns: [string, NounForm][] = [
     { form: "stretch body", counted: "strands", role: "wing case", part: "shellback" },
   ],
   [
-    "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)|strips?|stretch(?=\\s*(?:[,.;]|$))|latex|raffia|vinyl|plastic\\s+film|(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip))",
+    anyOf(
+      "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)",
+      "strips?",
+      "stretch(?=\\s*(?:[,.;]|$))",
+      "latex",
+      "raffia",
+      "vinyl",
+      "plastic\\s+film",
+      "(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip))",
+    ),
     { form: "stretch body", counted: "strands" },
   ],
   ["(?:knotted|ready-?made|made)\\s+(?:[\\w-]+\\s+){0,3}legs?", { form: "feather fibre", counted: "fibres" }],
@@ -134,7 +184,13 @@ const nouns: [string, NounForm][] = [
     { form: "flash", counted: "strands" },
   ],
   [
-    "marabou(?:\\s+(?:plumes?|fibres?|blood|feathers?|tips?))?|(?:blood\\s+)?plumes?|(?:oil-gland|preen|cdc|duck's?\\s+rump)\\s*(?:plumes?|feathers?|fibres?|tips?|puffs?)?|puffs?|cul\\s+de\\s+canard",
+    anyOf(
+      "marabou(?:\\s+(?:plumes?|fibres?|blood|feathers?|tips?))?",
+      "(?:blood\\s+)?plumes?",
+      "(?:oil-gland|preen|cdc|duck's?\\s+rump)\\s*(?:plumes?|feathers?|fibres?|tips?|puffs?)?",
+      "puffs?",
+      "cul\\s+de\\s+canard",
+    ),
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
@@ -162,7 +218,13 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", counted: "feathers" },
   ],
   [
-    "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?|(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)|pheasant|pt(?:\\s+(?:fibres?|fibers?|feather))?|(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?))?",
+    anyOf(
+      "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?",
+      "(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)",
+      "pheasant",
+      "pt(?:\\s+(?:fibres?|fibers?|feather))?",
+      "(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?))?",
+    ),
     { form: "feather fibre", counted: "fibres" },
   ],
   [
@@ -175,12 +237,27 @@ const nouns: [string, NounForm][] = [
     { form: "hair", figures: HOLLOW },
   ],
   [
-    "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?|(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)|(?:solid\\s+|winging\\s+|body\\s+)?hairs?|(?:boar\\s+|hog\\s+)?bristles?|kip|calf(?=\\s*(?:[,;.\\d]|$))|bucktail",
+    anyOf(
+      "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?",
+      "(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)",
+      "(?:solid\\s+|winging\\s+|body\\s+)?hairs?",
+      "(?:boar\\s+|hog\\s+)?bristles?",
+      "kip",
+      "calf(?=\\s*(?:[,;.\\d]|$))",
+      "bucktail",
+    ),
     { form: "hair" },
   ],
   ["(?:dubbing\\s+)?blends?|mix(?:ture)?(?!\\s+(?:your|the|up|together)\\b)", { form: "dubbing" }],
   [
-    "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))|(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|moleskin|angora(?:\\s+goat)?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*|underfur|furs?|guard\\s+hairs?|mask",
+    anyOf(
+      "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))",
+      "(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|moleskin|angora(?:\\s+goat)?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*",
+      "underfur",
+      "furs?",
+      "guard\\s+hairs?",
+      "mask",
+    ),
     { form: "dubbing" },
   ],
   [

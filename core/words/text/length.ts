@@ -1,7 +1,7 @@
 import type { Place } from "../../hooks";
 import type { LengthRule, Measure, PlainLength, Reach } from "../../recipe";
 import { either, firstsOf } from "../firsts";
-import { beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
+import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number } from "./number";
 import { absolute, placeReached } from "./place";
 
@@ -53,7 +53,24 @@ const factor: Reader<number> = oneOf(
 );
 const hedges = opt(
   words(
-    "about|around|roughly|approximately|approx\\.?|some|nearly|almost|fully|barely|at\\s+least|a\\s+good|not\\s+quite|just\\s+(?:under|over)|a\\s+(?:bit|little|touch)\\s+(?:under|over)|slightly\\s+(?:under|over)",
+    anyOf(
+      "about",
+      "around",
+      "roughly",
+      "approximately",
+      "approx\\.?",
+      "some",
+      "nearly",
+      "almost",
+      "fully",
+      "barely",
+      "at\\s+least",
+      "a\\s+good",
+      "not\\s+quite",
+      "just\\s+(?:under|over)",
+      "a\\s+(?:bit|little|touch)\\s+(?:under|over)",
+      "slightly\\s+(?:under|over)",
+    ),
   ),
 );
 const between = oneOf(words("to|or|and"), words("-"));
@@ -162,8 +179,15 @@ const shortOf = words("short\\s+of|shy\\s+of");
 const behind = words("behind|over");
 const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
-const REACHING =
-  "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:point\\s+of\\s+(?:the\\s+|each\\s+)?(?:wings?|slips?)(?=\\s+(?:to|at|level|just))|tips?(?:\\s+of\\s+(?:the\\s+|each\\s+)?(?:slips?|hair|fibres)(?=\\s+(?:to|at|level|just))|(?!\\s+of\\b)))(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?|(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?|as\\s+far\\s+(?:back\\s+)?as|(?:to\\s+the\\s+)?level\\s+of|(?:level|flush|even|in\\s+line)\\s+with|(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?|up\\s+to";
+const REACHING = anyOf(
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:point\\s+of\\s+(?:the\\s+|each\\s+)?(?:wings?|slips?)(?=\\s+(?:to|at|level|just))|tips?(?:\\s+of\\s+(?:the\\s+|each\\s+)?(?:slips?|hair|fibres)(?=\\s+(?:to|at|level|just))|(?!\\s+of\\b)))(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?",
+  "(?:just\\s+)?(?:reaching|reach(?:es)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?",
+  "as\\s+far\\s+(?:back\\s+)?as",
+  "(?:to\\s+the\\s+)?level\\s+of",
+  "(?:level|flush|even|in\\s+line)\\s+with",
+  "(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?",
+  "up\\s+to",
+);
 const reaching = memo(words(`(?:${REACHING})(?:\\s+(?:${REACHING})){0,2}`));
 /** “past the bend by the width of the gape”: further by a measure of the hook. */
 const pastBy: Reader<PlainLength> = map(

@@ -1,7 +1,7 @@
 import { LENGTH_UNIT, mmOf } from "../../units";
 import type { HookPlace, PartEnd, Place, PlaceShift } from "../../hooks";
 import { firstsOf } from "../firsts";
-import { beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
+import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number, readNumber } from "./number";
 import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
@@ -95,7 +95,12 @@ const landmarkWords: [string, HookPlace][] = [
     { landmark: "intoBend" },
   ],
   [
-    "(?:start|beginning|top|front|edge)\\s+of\\s+(?:the\\s+)?(?:hook\\s+)?bend|where\\s+the\\s+bend\\s+(?:begins|starts)|(?:end|rear|back)\\s+of\\s+(?:the\\s+)?(?:straight\\s+)?shank|(?:hook\\s+)?bend",
+    anyOf(
+      "(?:start|beginning|top|front|edge)\\s+of\\s+(?:the\\s+)?(?:hook\\s+)?bend",
+      "where\\s+the\\s+bend\\s+(?:begins|starts)",
+      "(?:end|rear|back)\\s+of\\s+(?:the\\s+)?(?:straight\\s+)?shank",
+      "(?:hook\\s+)?bend",
+    ),
     { landmark: "bend" },
   ],
   ["(?:hook\\s+)?barb", { landmark: "barb" }],
@@ -107,7 +112,14 @@ const landmarkWords: [string, HookPlace][] = [
   ["(?<=\\b(?:at|near)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end))", { eyeLengths: 1 }],
   ["(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
   [
-    "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)|mid-?\\s?shank|mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?|cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)|half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?|middle",
+    anyOf(
+      "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)",
+      "mid-?\\s?shank",
+      "mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?",
+      "cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)",
+      "half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
+      "middle",
+    ),
     { fraction: 0.5 },
   ],
 ];

@@ -1,4 +1,5 @@
 import type { Telling } from "../bench";
+import { anyOf } from "../parse";
 import { objectOf } from "./making";
 import { verb } from "./verb";
 
@@ -39,6 +40,12 @@ function nameThread(t: Telling): void {
 
 export const hold = verb(
   "hold",
-  "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)|(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)|lock(?:\\s+(?:it|them))?(?:\\s+(?:in|down))?|(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))|(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag))?(?:\\s+end)?",
+  anyOf(
+    "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)",
+    "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
+    "lock(?:\\s+(?:it|them))?(?:\\s+(?:in|down))?",
+    "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
+    "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag))?(?:\\s+end)?",
+  ),
   tellHold,
 );

@@ -1,6 +1,7 @@
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import type { Telling, Waiting } from "../bench";
+import { anyOf } from "../parse";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { alongShank } from "../settle";
@@ -245,6 +246,16 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
 
 export const takeOverVerb = verb(
   "take over",
-  "take\\s+over(?=\\s+the\\s)|pull(?=\\s+(?:the\\s+)?(?:shell\\s?-?back|wing\\s?-?case|film|foam|raffia|strip)\\b)|(?:the\\s+)?(?:wing\\s?-?cases?|wing\\s+(?:pads?|buds?|covers?)|shell\\s?-?backs?|back|cover|case|foam|(?:stretch\\s+)?(?:film|strip|skin))\\s+(?:over|forward)(?=\\s|,|\\.|$)|(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay(?!\\s+down\\b)|flip|turn|push|press)(?!\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)|fold\\s+(?:back|over|forward|double)|pull\\s+(?:over|forward|back|down)|split(?!\\s+(?:tails?|wings?|thread)\\b(?:\\s+(?:of|with|from)\\b|\\s*[:,]))|divide|separate",
+  anyOf(
+    "take\\s+over(?=\\s+the\\s)",
+    "pull(?=\\s+(?:the\\s+)?(?:shell\\s?-?back|wing\\s?-?case|film|foam|raffia|strip)\\b)",
+    "(?:the\\s+)?(?:wing\\s?-?cases?|wing\\s+(?:pads?|buds?|covers?)|shell\\s?-?backs?|back|cover|case|foam|(?:stretch\\s+)?(?:film|strip|skin))\\s+(?:over|forward)(?=\\s|,|\\.|$)",
+    "(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay(?!\\s+down\\b)|flip|turn|push|press)(?!\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)",
+    "fold\\s+(?:back|over|forward|double)",
+    "pull\\s+(?:over|forward|back|down)",
+    "split(?!\\s+(?:tails?|wings?|thread)\\b(?:\\s+(?:of|with|from)\\b|\\s*[:,]))",
+    "divide",
+    "separate",
+  ),
   tellTakeOver,
 );

@@ -1,4 +1,5 @@
 import type { Telling } from "../bench";
+import { anyOf } from "../parse";
 import { alongShank } from "../settle";
 import { make, objectOf } from "./making";
 import { verb } from "./verb";
@@ -72,14 +73,30 @@ export function tellThread(t: Telling): void {
 
 export const start = verb(
   "start",
-  "lay(?:ing)?\\s+down(?!\\s+an?\\s+(?:\\w+\\s+)?(?:base|bed|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|some\\s+|an?\\s+)?(?:[\\w/-]+\\s+){0,3}(?:thread|silk)\\b)|get\\s+(?:the\\s+|your\\s+)?(?:thread|silk)\\s+(?:going|started|on)|(?:start|begin)(?=\\s+(?:off\\s+)?(?:just\\s+|right\\s+|close\\s+|a\\s+little\\s+)?(?:at|behind|near|mid|half|an?\\s+(?:eye|third|quarter)|two\\s+eyes?|\\d+(?:\\.\\d+)?\\s*mm)\\b)|(?:run|wind|lay)(?=\\s+(?:[a-z]+\\s+){1,2}\\d{2,3}\\s*d(?:en(?:ier)?)?\\b)|run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)|(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)|(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)|(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)|cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))|cover\\s+the\\s+(?:hook\\s+)?shank",
+  anyOf(
+    "lay(?:ing)?\\s+down(?!\\s+an?\\s+(?:\\w+\\s+)?(?:base|bed|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|some\\s+|an?\\s+)?(?:[\\w/-]+\\s+){0,3}(?:thread|silk)\\b)",
+    "get\\s+(?:the\\s+|your\\s+)?(?:thread|silk)\\s+(?:going|started|on)",
+    "(?:start|begin)(?=\\s+(?:off\\s+)?(?:just\\s+|right\\s+|close\\s+|a\\s+little\\s+)?(?:at|behind|near|mid|half|an?\\s+(?:eye|third|quarter)|two\\s+eyes?|\\d+(?:\\.\\d+)?\\s*mm)\\b)",
+    "(?:run|wind|lay)(?=\\s+(?:[a-z]+\\s+){1,2}\\d{2,3}\\s*d(?:en(?:ier)?)?\\b)",
+    "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)",
+    "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)",
+    "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
+    "(?:lay|wind|wrap|run|make|build|put)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed\\s+of\\s+thread)",
+    "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))",
+    "cover\\s+the\\s+(?:hook\\s+)?shank",
+  ),
   tellThread,
 );
 
 /** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
 export const move = verb(
   "move",
-  "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?|(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)|(?:go|carry\\s+on|continue)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank)\\b)|(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
+  anyOf(
+    "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
+    "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
+    "(?:go|carry\\s+on|continue)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank)\\b)",
+    "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
+  ),
   (t) => {
     const { bench, told } = t;
     const { said } = told;

@@ -1,6 +1,7 @@
 import type { MaterialForm } from "../../materials";
 import type { LengthRule, RecipeStep, Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
+import { anyOf } from "../parse";
 import { alongShank } from "../settle";
 import { make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
 import { tellFinish } from "./finish";
@@ -241,6 +242,11 @@ function askPart(t: Telling): void {
 
 export const tieInVerb = verb(
   "tie in",
-  "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)|(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?|(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+  anyOf(
+    "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
+    "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them))?\\s*(?:in|on|down|back|to\\s+the\\s+shank)?",
+    "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
+    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+  ),
   tellTieIn,
 );

@@ -1,6 +1,7 @@
 import { make } from "./making";
 import { verb } from "./verb";
 import type { Telling } from "../bench";
+import { anyOf } from "../parse";
 
 const spelled =
   /^(?:and\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ]turn/;
@@ -23,6 +24,16 @@ export function tellWhip(t: Telling): void {
 
 export const whip = verb(
   "whip",
-  "(?:(?:and\\s+)?(?:give\\s+it|make|take|do)\\s+)?(?=(?:\\d+|two|three|four|five|six|seven|eight|ten)\\s+turns?\\s+(?:with|of)\\s+(?:the|a)\\s+whip)|finish\\s+(?:it\\s+|the\\s+fly\\s+)?off(?=\\s*(?:[.;]|$))|w\\/?f\\d{1,2}|w\\/?f(?=\\s|$)|finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$))|(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?|(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?|(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?|(?:final\\s+)?knot",
+  anyOf(
+    "(?:(?:and\\s+)?(?:give\\s+it|make|take|do)\\s+)?(?=(?:\\d+|two|three|four|five|six|seven|eight|ten)\\s+turns?\\s+(?:with|of)\\s+(?:the|a)\\s+whip)",
+    "finish\\s+(?:it\\s+|the\\s+fly\\s+)?off(?=\\s*(?:[.;]|$))",
+    "w\\/?f\\d{1,2}",
+    "w\\/?f(?=\\s|$)",
+    "finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$))",
+    "(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?",
+    "(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?",
+    "(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?",
+    "(?:final\\s+)?knot",
+  ),
   tellWhip,
 );

@@ -1,6 +1,7 @@
 import type { Place } from "../../hooks";
 import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, MadeStep, Telling, Waiting } from "../bench";
+import { anyOf } from "../parse";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
@@ -431,6 +432,16 @@ function bodyBefore(bench: Bench): string | undefined {
 
 export const windVerb = verb(
   "wind",
-  "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])|(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)|(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)|bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)|run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)|build(?:\\s+up)?|fill(?:\\s+(?:up|in))?|make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
+  anyOf(
+    "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
+    "(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
+    "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
+    "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
+    "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",
+    "run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)",
+    "build(?:\\s+up)?",
+    "fill(?:\\s+(?:up|in))?",
+    "make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
+  ),
   tellWind,
 );
