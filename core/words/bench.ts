@@ -102,6 +102,8 @@ export class Bench {
   hangs: Place | undefined;
   /** Thread that is on the hook. */
   thread: string | undefined;
+  /** The thread is the body as well. */
+  bodyOfThread = false;
   /** Whether a base of thread has been laid. */
   isBased = false;
   /** Parts that a list named, with what it said of them, for the line that ties them in. */
@@ -156,7 +158,9 @@ export class Bench {
     if (
       form === "thread" &&
       this.thread &&
-      /^(?:the\s+)?(?:(?:tying|working|same|own)\s+)?(?:thread|silk)$/.test(d.text.toLowerCase().trim())
+      /^(?:the\s+)?(?:(?:tying|working|same|own|flat|flattened|waxed)\s+)*(?:thread|silk)$/.test(
+        d.text.toLowerCase().trim(),
+      )
     ) {
       const own = this.materialOf(this.component(this.thread));
       if (own) return { material: own, others: [], isNew: false };

@@ -17,6 +17,7 @@ import {
   tiedInAs,
   tiesInTaken,
 } from "./joined";
+import { isFilling, loopAt, mayTellLoop, spinsAt, startsLoop } from "./loops";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { plain } from "./parse";
 import { modifiers } from "./lexicon/nouns";
@@ -193,7 +194,59 @@ class RecipeReader implements Reading {
   private scan(i: number): Told[] {
     const text = this.plain[i] ?? "";
     const head = this.heads[i] as LineHead;
-    return (this.scanned[i] ??= this.scanLine(text, head));
+    return (this.scanned[i] ??= this.loopOf(i) ?? this.scanLine(text, head));
+  }
+
+  /** Lines that only make a loop which a later line fills, or only spin it. */
+  private readonly ofLoop = new Map<number, "opens" | "spins">();
+  /** What a line tells of a dubbing loop, together with the lines before it that made the loop. */
+  private loopOf(i: number): Told[] | undefined {
+    const text = this.plain[i] ?? "";
+    if (this.line(i).kind !== "steps") return undefined;
+    const spun = spinsAt(text);
+    if (spun !== undefined && this.loopBefore(i)) {
+      if (spun < text.length) return scan(text, spun, text.length, {}, this.scanContext);
+      this.ofLoop.set(i, "spins");
+      return [];
+    }
+    const loop = this.loopTold(i);
+    if (!loop) return undefined;
+    if (!loop.description) {
+      if (!this.isFilledLater(i)) return undefined;
+      this.ofLoop.set(i, "opens");
+      return [];
+    }
+    const { role, part } = this.heads[i] as LineHead;
+    if (loop.description.parts?.every((p) => p.share === undefined))
+      this.line(i).notes.push("the layers of the loop are reckoned in equal parts");
+    const told = { ...loop, role: loop.role ?? role, part: loop.part ?? part };
+    return [told, ...scan(text, loop.end, text.length, {}, this.scanContext)];
+  }
+  private readonly loops = new Map<number, Told | undefined>();
+  private loopTold(i: number): Told | undefined {
+    if (this.loops.has(i)) return this.loops.get(i);
+    const text = this.plain[i] ?? "";
+    const { role, begin = 0 } = this.heads[i] ?? {};
+    const before = mayTellLoop(text, role) ? this.loopBefore(i) : undefined;
+    const isOpen = before !== undefined && !before.description;
+    const told = mayTellLoop(text, role)
+      ? loopAt(text, begin, this.scanContext.index, isOpen ? before : undefined)
+      : undefined;
+    this.loops.set(i, told);
+    return told;
+  }
+  /** The loop of a line a few before this one, with nothing but its spinning between. */
+  private loopBefore(i: number): Told | undefined {
+    for (let n = i - 1; n >= 0 && n >= i - MOST_OF_LOOP; n--) {
+      const text = this.plain[n] ?? "";
+      if (text.trim() !== "" && spinsAt(text) !== text.length) return this.loopTold(n);
+    }
+    return undefined;
+  }
+  private isFilledLater(i: number): boolean {
+    const next =
+      this.plain.slice(i + 1, i + 1 + MOST_OF_LOOP).find((l) => l.trim() !== "" && spinsAt(l) !== l.length) ?? "";
+    return !startsLoop(next) && isFilling(next);
   }
 
   /** A line is scanned once for as long as its words and what its part is of are the same: typing changes one line. */
@@ -245,11 +298,21 @@ class RecipeReader implements Reading {
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
     const told = this.withTaken(i, joined(this.scan(i), text));
+    if (this.tellOfLoop(i)) return;
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) this.mark(i, t);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
+  }
+
+  private tellOfLoop(i: number): boolean {
+    const what = this.ofLoop.get(i);
+    if (!what) return false;
+    const line = this.line(i);
+    line.marks.push({ at: [0, line.text.length], kind: what === "opens" ? "known" : "aside" });
+    if (what === "opens") line.notes.push("the loop that the next line fills");
+    return true;
   }
 
   /** What an earlier line only took, by the line that ties it in. */
@@ -606,6 +669,7 @@ class RecipeReader implements Reading {
     if (component) bench.thread ??= component.id;
     const { said } = told;
     if (said.everyTieIn && said.wraps !== undefined) bench.wraps = said.wraps;
+    bench.bodyOfThread ||= said.isBodyToo === true;
     const isBase =
       said.end !== undefined || said.to !== undefined || said.rule !== undefined || said.passes !== undefined;
     if (isBase) tellThread(t);
@@ -776,6 +840,9 @@ function asStretches(t: Told, text: string): Span[] {
 
 /** Parts that are tied in and stand off the shank. */
 const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
+
+/** So many lines a loop may take: made, filled, spun, wound. */
+const MOST_OF_LOOP = 3;
 
 const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
   kind === "wind" &&

@@ -61,6 +61,8 @@ export type Said = Partial<
     size?: [LengthRule, LengthRule];
     /** The size is how far along the shank it goes. */
     isLong?: boolean;
+    /** The thread is the body as well. */
+    isBodyToo?: boolean;
     /** So many turns on either side of a part. */
     around?: { behind: number; front: number; part: Place };
     /** So many times as long as what was laid before. */

@@ -207,6 +207,29 @@ export const endOfWay: Clause = clause(
     s.way = "forward";
   },
 );
+/** “leaving the front quarter of the shank bare”: what is wound ends before it, or begins in front of it. */
+export const leavingBare: Clause = clause(
+  "leaving the front quarter bare",
+  seq(
+    words("(?:and\\s+|so\\s+as\\s+)?(?:to\\s+)?leav(?:e|es|ing)(?:\\s+about)?"),
+    opt(match("(?:the\\s+)?(front|last|rear|back)")),
+    opt(words("the|about")),
+    oneOf(
+      map(match("(third|quarter|half)"), ([w]) => (w === "half" ? 1 / 2 : w === "third" ? 1 / 3 : 1 / 4)),
+      number,
+    ),
+    opt(words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook|body)")),
+    words(
+      "(?:bare|free|clear|empty|uncovered|open)(?:\\s+(?:at|for|behind)\\s+(?:the\\s+|a\\s+)?\\w+)?|for\\s+(?:the|a)\\s+(?:thorax|head|hackle|wing|collar|legs)|behind\\s+the\\s+(?:hook\\s+)?eye|(?:in|at\\s+the)\\s+front",
+    ),
+  ),
+  (s, [, side, , share]) => {
+    if (s.from !== undefined || !(share > 0 && share < 0.75)) return false;
+    const isRear = side?.[0] === "rear" || side?.[0] === "back";
+    if (isRear) s.begin = { fraction: Number((1 - share).toPrecision(12)) };
+    else s.end = { fraction: share };
+  },
+);
 export const end: Clause = clause(
   "up to the bead",
   map(seq(ends, placeReached), ([, p]) => p),

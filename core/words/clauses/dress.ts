@@ -4,7 +4,7 @@ import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { endOfWay, everywhere, shareOfIt, theRest, where } from "./common";
+import { endOfWay, everywhere, leavingBare, shareOfIt, theRest, where } from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
@@ -66,8 +66,42 @@ const SHORTEST_NOODLE = 20;
 /** “12 mm of orange fur” is a noodle, however short. */
 const SHORTEST_OF_IT = 8;
 
+/** How long a loop is, and what it carries. */
+export const loopLoad: readonly Clause[] = [
+  clause(
+    "loop of 40 mm",
+    seq(
+      opt(words("in|into")),
+      opt(words("an?|the")),
+      opt(words("dubbing")),
+      words("loop"),
+      opt(words("of|about")),
+      absolute,
+      opt(words("long")),
+    ),
+    (s, [, , , , , loopMm]) => {
+      if (!(loopMm >= 1)) return false;
+      s.loopMm = loopMm;
+    },
+  ),
+  clause("a 40 mm loop", seq(absolute, words("(?:long\\s+|of\\s+)?(?:dubbing\\s+)?loop")), (s, [loopMm]) => {
+    if (!(loopMm >= 1)) return false;
+    s.loopMm = loopMm;
+  }),
+  clause("in a loop", words("(?:in|into)\\s+a\\s+(?:dubbing\\s+)?loop|(?:dubbing\\s+)?loop"), put({ loop: true })),
+  clause("3 layers", seq(number, words("layers?")), (s, [n]) => {
+    if (!Number.isInteger(n) || n < 1) return false;
+    s.loopLayers = n;
+  }),
+  clause("0.4 mg a mm", seq(number, words("mg\\s+(?:a|per|to\\s+the|/)\\s*mm")), (s, [loopLoad]) => {
+    if (!(loopLoad >= 0.0001)) return false;
+    s.loopLoad = loopLoad;
+  }),
+];
+
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
+  leavingBare,
   where[0] as Clause,
   shareOfIt,
   theRest,
@@ -160,35 +194,7 @@ export const dressClauses: Clause[] = [
     if (s.shape !== undefined) return false;
     s.shape = sh;
   }),
-  clause(
-    "loop of 40 mm",
-    seq(
-      opt(words("in|into")),
-      opt(words("an?|the")),
-      opt(words("dubbing")),
-      words("loop"),
-      opt(words("of|about")),
-      absolute,
-      opt(words("long")),
-    ),
-    (s, [, , , , , loopMm]) => {
-      if (!(loopMm >= 1)) return false;
-      s.loopMm = loopMm;
-    },
-  ),
-  clause("a 40 mm loop", seq(absolute, words("(?:long\\s+)?(?:dubbing\\s+)?loop")), (s, [loopMm]) => {
-    if (!(loopMm >= 1)) return false;
-    s.loopMm = loopMm;
-  }),
-  clause("in a loop", words("(?:in|into)\\s+a\\s+(?:dubbing\\s+)?loop|(?:dubbing\\s+)?loop"), put({ loop: true })),
-  clause("3 layers", seq(number, words("layers?")), (s, [n]) => {
-    if (!Number.isInteger(n) || n < 1) return false;
-    s.loopLayers = n;
-  }),
-  clause("0.4 mg a mm", seq(number, words("mg\\s+(?:a|per|to\\s+the|/)\\s*mm")), (s, [loopLoad]) => {
-    if (!(loopLoad >= 0.0001)) return false;
-    s.loopLoad = loopLoad;
-  }),
+  ...loopLoad,
   clause(
     "a trace",
     words(

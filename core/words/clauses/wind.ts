@@ -4,7 +4,18 @@ import { count, times } from "../text/count";
 import { length, lengthNamed, lengthPair, lengthReaching } from "../text/length";
 import { number, readNumber } from "../text/number";
 import { absolute, placeReached } from "../text/place";
-import { endOfWay, everywhere, onSizes, shareOfIt, theRest, where, wraps, zoneRead, stretched } from "./common";
+import {
+  endOfWay,
+  everywhere,
+  leavingBare,
+  onSizes,
+  shareOfIt,
+  theRest,
+  where,
+  wraps,
+  zoneRead,
+  stretched,
+} from "./common";
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
@@ -145,11 +156,25 @@ const leavingMm: Clause = clause(
     s.end = { ...(s.end ?? { landmark: "eye" as const }), plus: { mm } };
   },
 );
+const bodyToo: Clause = clause(
+  "which is the body as well",
+  words(
+    "(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
+  ),
+  put({ isBodyToo: true }),
+);
 const saysNothing: Clause[] = [
   clause(
     "that is the body",
     words(
       "(?:and\\s+|so\\s+)?(?:that|this)(?:'s|\\s+is)\\s+(?:all\\s+)?(?:the|your|my|our)\\s+(?:body|abdomen|whole\\s+body)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "from front to back",
+    words(
+      "(?:from\\s+)?(?:the\\s+)?(?:front|head)\\s+to\\s+(?:the\\s+)?(?:back|rear|tail)(?=\\s*(?:[,.;)]|$|in\\b|with\\b))|(?:from\\s+)?(?:the\\s+)?(?:back|rear|tail)\\s+to\\s+(?:the\\s+)?(?:front|head)(?=\\s*(?:[,.;)]|$|in\\b|with\\b))",
     ),
     () => undefined,
   ),
@@ -712,6 +737,8 @@ export const windClauses: Clause[] = [
   roundPost,
   leaving,
   leavingMm,
+  leavingBare,
+  bodyToo,
   ...saysNothing,
   ...howOften,
   ...zoned,

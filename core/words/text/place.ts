@@ -55,7 +55,10 @@ const leading: [string, Towards][] = [
 const leads: Reader<Towards> = oneOf(...leading.map(([w, sign]) => map(words(w), () => sign)));
 /** “short of”, “past”: seen from the middle of the shank, so they turn with the place. */
 const crossing: Reader<"short" | "past"> = oneOf(
-  map(words("short\\s+of|shy\\s+of|this\\s+side\\s+of"), () => "short" as const),
+  map(
+    words("short\\s+of|shy\\s+of|this\\s+side\\s+of|from(?=\\s+the\\s+(?:hook\\s+)?(?:eye|bend|bead|barb|point)\\b)"),
+    () => "short" as const,
+  ),
   map(words("past|beyond|over\\s+and\\s+past"), () => "past" as const),
 );
 const slightly = words(

@@ -29,6 +29,6 @@ export function tellDub(t: Telling): void {
 
 export const dub = verb(
   "dub",
-  "(?:touch[- ]?dub|dub|re-?dub)(?!bing)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop",
+  "(?:touch[- ]?dub|dub|re-?dub)(?!bing)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
   tellDub,
 );

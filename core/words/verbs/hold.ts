@@ -1,5 +1,6 @@
 import type { Telling } from "../bench";
 import { anyOf } from "../parse";
+import { alongShank } from "../settle";
 import { objectOf } from "./making";
 import { verb } from "./verb";
 
@@ -22,6 +23,23 @@ function tellHold(t: Telling): void {
   let held = step;
   if (at && (said.wraps !== undefined || target))
     held = { ...held, tieIn: { ...held.tieIn, at, ...(wraps !== undefined && { wraps }) } };
+  // “Wind the tinsel back up and tie it off 3 mm from the eye”: so far it is wound.
+  const stop = said.there ?? said.end;
+  if (
+    held.do === "wind" &&
+    held.to &&
+    stop &&
+    !("part" in stop) &&
+    last.line === line.number &&
+    endsAt(t, held.component)
+  ) {
+    const isFromFront = alongShank(held.from) < alongShank(held.to);
+    const front = isFromFront ? held.from : held.to;
+    if (Math.abs(alongShank(front) - alongShank(stop)) > ELSEWHERE) {
+      held = { ...held, [isFromFront ? "from" : "to"]: stop };
+      bench.hangs = stop;
+    }
+  }
   if (held.do === "lay" && said.free) held = { ...held, free: said.free };
   if (held.do === "lay" && target) {
     held = { ...held, from: target };
@@ -32,6 +50,13 @@ function tellHold(t: Telling): void {
   last.step = held;
 }
 
+/** So far apart, in shanks, two places are not the same one said twice. */
+const ELSEWHERE = 0.15;
+/** Whether a winding of this part ends where it is tied off: that of a hackle has its turns at their own place. */
+const endsAt = ({ told, text, bench }: Telling, component: string | undefined): boolean => {
+  const role = bench.component(component)?.role;
+  return (role === "body" || role === "rib") && /\boff\b/.test(text.slice(told.at, told.end));
+};
 const formOf = ({ description }: Telling["told"]) => description?.exact?.form ?? description?.means?.form;
 function nameThread(t: Telling): void {
   const { component } = objectOf({ ...t, told: { ...t.told, role: "thread" } });

@@ -101,6 +101,12 @@ export const move = verb(
     const { bench, told } = t;
     const { said } = told;
     const isWound = said.rule !== undefined || said.passes !== undefined || said.fill !== undefined;
+    // “Take the thread in touching turns round the bend”: that is where it goes.
+    if (isWound && said.there && !said.from && !said.begin && !said.end && said.rule?.turns === undefined) {
+      said.end = said.there;
+      delete said.there;
+    }
+    if (isBodyOfThread(t)) return windBody(t);
     if (isWound || !bench.isBased) return tellThread(t);
     const to =
       said.end ??
@@ -113,6 +119,39 @@ export const move = verb(
     bench.hangs = to;
   },
 );
+
+const saysBody = /\b(?:taper(?:ed|ing)?|flat(?:tened)?|bod(?:y|ies)|abdomen|build(?:ing)?\s+up|carrot|cigar)\b/;
+/** “Wind the flattened thread back up, tapered”: on the way forward, where there is no body yet, it becomes that. */
+function isBodyOfThread({ bench, told, text }: Telling): boolean {
+  const { hangs } = bench;
+  if (!bench.isBased || !hangs || bench.ahead.has("body") || bench.ofRole("body")) return false;
+  const to = told.said.end ?? told.said.to ?? told.said.there;
+  const goesForward = to ? alongShank(to) < alongShank(hangs) - 0.2 : told.said.way !== "back" && isUp.test(text);
+  return goesForward && (bench.bodyOfThread || saysBody.test(text.slice(told.at)));
+}
+const isUp = /\b(?:up|forwards?|eye|front)\b/;
+
+function windBody(t: Telling): void {
+  const { bench, told } = t;
+  const said = { ...told.said };
+  const to = said.end ?? said.to ?? said.there ?? { eyeLengths: 1 };
+  for (const at of ["there", "begin", "end", "way"] as const) delete said[at];
+  const thread = bench.materialOf(bench.component(bench.thread));
+  const component = bench.componentFor("body", thread, "body");
+  const rule = said.rule ?? { touching: true };
+  const step = make(
+    t,
+    "wind",
+    { ...said, rule, from: to, to: bench.hangs },
+    { component, role: "body", form: "thread" },
+    {
+      name: "body",
+    },
+  );
+  if (!step) return;
+  bench.hangs = to;
+  bench.release("body");
+}
 
 /** Another thread takes its place. */
 export const change = verb(

@@ -1,0 +1,76 @@
+import { describe, expect, test } from "vitest";
+import { readRecipe, sayStep } from ".";
+import { cabinet, hooks } from "./corpus/cabinet";
+
+const list = "Hook: streamer 4\nThread: brown 140 denier\n";
+const read = (text: string) => readRecipe(list + text, { materials: cabinet, hooks });
+const told = (text: string): string[] => {
+  const { recipe, newMaterials } = read(text);
+  return recipe.steps.flatMap((s) => {
+    const c = recipe.components.find((c) => c.id === s.component);
+    const of = newMaterials.find((m) => m.code === c?.material[0]?.value);
+    return c?.role === "thread" ? [] : [`${c?.role ?? ""}, ${of?.name ?? ""}: ${sayStep(s)}`];
+  });
+};
+const asked = (text: string): string[] => read(text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+
+describe("a dubbing loop in one line", () => {
+  test.each([
+    [
+      "Make a 10 cm dubbing loop at the bend and insert white craft fur, 3 cm long, spin and wind to mid-shank",
+      "body, white craft fur: 0.4 × the gape full, loop of 100 mm, from the bend to mid-shank",
+    ],
+    [
+      "Second loop of 5 cm with red fox, 2 cm, wound forward to the eye",
+      "body, red fox: 0.4 × the gape full, loop of 50 mm, from the bend to the eye",
+    ],
+    [
+      "Rear station: 8 cm loop of white fox fibre, 5 cm staple, from the bend to mid-shank",
+      "body, white fox fibre: 0.4 × the gape full, loop of 80 mm, from the bend to mid-shank",
+    ],
+    [
+      "Spin marabou tips in a 5 cm loop and wind as a collar",
+      "collar, marabou tips: 0.4 × the gape full, loop of 50 mm, from 1 eye behind the eye to 2 eyes behind the eye",
+    ],
+  ])("%s", (line, step) => {
+    expect(told(line)).toEqual([step]);
+    expect(asked(line)).toEqual([]);
+  });
+
+  test("its layers are a mixture, in the parts that are said", () => {
+    const parts = (text: string) => Object.values(read(text).newMaterials.find((m) => m.blend)?.blend?.parts ?? {});
+    expect(parts("Composite loop of 6 cm: white fox and red craft fur, wind to mid-shank")).toEqual([1, 1]);
+    expect(parts("Composite loop of 6 cm: white fox and red craft fur, 70/30, wind to mid-shank")).toEqual([70, 30]);
+  });
+
+  test("how it is stroked back is a step of its own", () => {
+    const line = "Form a loop of 6 cm, lay in olive rabbit fur, spin, and wind to the eye, brushing the fibres back";
+    expect(told(line).map((s) => s.split(": ")[1])).toEqual([
+      "0.4 × the gape full, loop of 60 mm, from the bend to the eye",
+      "brush back, 0.2 min",
+    ]);
+  });
+});
+
+describe("a dubbing loop over several lines", () => {
+  const lines = [
+    "Form a dubbing loop 8 cm long at the bend",
+    "Put white fox fur in the loop, fibres 4 cm long",
+    "Spin it tight",
+    "Wind forward in touching turns to mid-shank",
+  ];
+  test("is one thing that is dubbed, by the line that fills it", () => {
+    expect(told(lines.join("\n"))).toEqual([
+      "body, white fox fur: 0.4 × the gape full, loop of 80 mm, from the bend to mid-shank",
+    ]);
+    expect(asked(lines.join("\n"))).toEqual([]);
+  });
+  test("that nobody fills is asked about", () => {
+    expect(asked(lines[0] ?? "").join(" ")).toContain("With what is it dubbed?");
+  });
+});
+
+test("a loop of a wing or of a weed guard is none", () => {
+  expect(told("Make a loop of cdc, 2 feathers, as a wing").join(" ")).not.toContain("full");
+  expect(told("Make a 3 cm loop of mono for the weed guard").join(" ")).not.toContain("full");
+});

@@ -1,0 +1,190 @@
+import type { Role } from "../recipe";
+import type { CabinetIndex } from "./cabinet";
+import { at as placeSaid, end as endSaid, endForward, zone } from "./clauses/common";
+import { loopLoad } from "./clauses/dress";
+import { descriptionAt, inShares, type Description } from "./description";
+import { match, oneOf, map, opt, seq, skipBlanks, words, type Reader } from "./parse";
+import type { Clause } from "./said";
+import { absolute } from "./text/place";
+import { sharesInFigures } from "./text/shares";
+import type { Told } from "./told";
+
+/**
+ * A dubbing loop as it is told in one go or over several lines: made, filled with fibre, spun, and wound. It is one
+ * thing that is dubbed; how long its fibres are and how it is spun are kept with it.
+ */
+const WHICH = "(?:(?:an?|another|the|your|second|third|new|next|first|front|rear|composite|simple|large|small)\\s+)*";
+const MAKES = "(?:make|form|set\\s+up|create|spin|pull\\s+(?:down|out)|draw\\s+(?:down|out)|open|start\\s+with|use)";
+const LOOP = "(?:composite\\s+)?(?:dubbing[- ])?loop";
+/** “a dubbing loop of 8 cm”, “an 8 cm loop”, “loop, 8 cm long”: how long it is, 0 where that is not said. */
+const opened: Reader<number> = oneOf<number>(
+  map(seq(words(`(?:${MAKES}\\s+)?${WHICH}`), absolute, words(`(?:long\\s+)?${LOOP}(?:\\s+of)?`)), ([, mm]) => mm),
+  map(seq(absolute, words(`(?:long\\s+)?${LOOP}(?:\\s+of)?`)), ([mm]) => mm),
+  map(
+    seq(
+      words(`(?:${MAKES}\\s+)?${WHICH}${LOOP}|${LOOP}`),
+      opt(words("of|,|about|roughly|\\(")),
+      opt(words("of|about|roughly")),
+      absolute,
+      opt(words("long|in\\s+length")),
+    ),
+    ([, , , mm]) => mm,
+  ),
+  map(seq(words(`${MAKES}\\s+${WHICH}${LOOP}|(?:second|another|front|rear|composite)\\s+${LOOP}`)), () => 0),
+);
+const put = words("(?:spin|twist|trap|catch)(?:\\s+(?:up|in))?");
+const within = /\bin(?:to)?\s+(?:an?|the)\s+(?:[\d.,]+\s*(?:mm|cm|in(?:ch)?)\s+)?(?:dubbing\s+)?loop\b/;
+/** “Spin marabou tips in a 5 cm loop”. */
+const spunIn: Reader<number> = (text, at) => {
+  const found = within.test(text) ? put(text, at) : undefined;
+  return found && { value: 0, end: found.end };
+};
+const fills = words(
+  "(?:insert|put\\s+in|lay\\s+in|place\\s+in|add|trap|feed\\s+in|spread|load(?:ed|ing)?(?:\\s+(?:it|the\\s+loop))?(?:\\s+with)?|fill(?:ed|ing)?(?:\\s+(?:it|the\\s+loop))?\\s+with|with|of|put|place|lay)",
+);
+const LONG = "(?:\\s+(?:long|staple|lengths?|in\\s+length))?";
+const figure = "\\d+(?:[.,]\\d+)?(?:\\s*(?:-|to)\\s*\\d+(?:[.,]\\d+)?)?\\s*(?:mm|cm|inch(?:es)?|in(?!\\s+(?:the|a)))";
+const staple = match(
+  `(?:with\\s+)?(?:the\\s+)?(?:fibres?|hairs?|staple)?\\s*(?:of\\s+|is\\s+|are\\s+)?(?:about\\s+)?${figure}${LONG}(?:\\s+(?:fibres?|of))?(?!\\s*(?:dubbing\\s+)?loop)`,
+);
+/** How a layer lies, and what is only done with the hands. */
+const asides = words(
+  "over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
+);
+const winds = words(
+  "(?:wind|wrap|wound|wrapped)(?:\\s+(?:it|this|the\\s+(?:rope|brush|loop|fibres?)))?(?:\\s+(?:on|forwards?|up|back))?",
+);
+const small = words("in(?:to)?(?=\\s+an?\\s+[\\d.])|and|then|,|;|\\.(?=\\s|$)|:|\\)|a|the|some|it|now|next");
+const asPart = match("(?:as|for)\\s+(?:a|the)\\s+(collar|body|head|thorax)");
+const strokes = match(
+  "(?:and\\s+)?(?:brush|strok|comb|sweep)(?:ing|e|es)?\\s+(?:(?:the\\s+)?(?:fibres?|hairs?)\\s+|it\\s+|them\\s+)?back",
+);
+
+const sayable: readonly Clause[] = [...loopLoad, zone, endForward, endSaid, placeSaid];
+
+/**
+ * Reads a line that tells of a dubbing loop.
+ * @param open what an earlier line made and left unfilled: this line fills it
+ * @returns what is told up to where something else begins; undefined where the line tells of no such loop
+ */
+export function loopAt(text: string, at: number, index: CabinetIndex, open?: Told): Told | undefined {
+  const begin = skipBlanks(text, at);
+  const first = opened(text, begin) ?? spunIn(text, begin);
+  if (!first && !(open && isFilling(text.slice(begin)))) return undefined;
+  const told: Told = {
+    at: begin,
+    end: begin,
+    verb: "dub",
+    kind: "dress",
+    alternates: [],
+    said: { ...open?.said, loop: true },
+    understood: [],
+    kept: [],
+    loose: [],
+    rest: [],
+  };
+  const layers: Description[] = [];
+  let place = begin;
+  if (first) {
+    if (first.value > 0) told.said.loopMm = first.value;
+    told.understood.push({ at: begin, end: first.end });
+    place = first.end;
+  }
+  for (;;) {
+    place = skipBlanks(text, place);
+    const next = place < text.length ? step(told, layers, text, place, index) : undefined;
+    if (next === undefined) break;
+    place = next;
+  }
+  if (told.said.there && !told.said.begin && told.said.from === undefined) {
+    told.said.begin = told.said.there;
+    delete told.said.there;
+  }
+  told.end = place;
+  told.description = mixed(layers, text);
+  return told;
+}
+const filling =
+  /^\s*(?:(?:then|now|next|and)\s+)*(?:(?:put|place|lay|insert|load|spread|trap|add|feed)\b.*\b(?:in(?:to)?|between|loop)\b|(?:fill|load)\b|insert\b)/;
+
+/** “Put white fur in the loop”, “fill it with …”: what goes into a loop that is there. */
+export const isFilling = (text: string): boolean => filling.test(text);
+/** Whether a line begins with a loop of its own. */
+export const startsLoop = (text: string): boolean => opened(text, skipBlanks(text, 0)) !== undefined;
+const ofLoop = /\b(?:loop|spin|twist|insert|fill|load|put|place|lay|trap|feed|spread|add)\b/;
+const otherLoop = /\bwings?\b|\bguard\b|\bmono\b|\bcase\b|\bpost\b|\bhook\s+loop\b/;
+const loopRoles = new Set<Role | undefined>([undefined, "body", "thorax", "collar", "head", "hackle"]);
+/** Whether a line can be about a dubbing loop: loops of other things, as for a wing or a weed guard, are none. */
+export const mayTellLoop = (text: string, role: Role | undefined): boolean =>
+  loopRoles.has(role) && ofLoop.test(text) && !otherLoop.test(text);
+
+/** One thing said of the loop: where it ends, or undefined where something else begins. */
+function step(told: Told, layers: Description[], text: string, at: number, index: CabinetIndex): number | undefined {
+  const keep = (end: number): number => {
+    told.kept.push({ at, end });
+    return end;
+  };
+  const know = (end: number): number => {
+    told.understood.push({ at, end });
+    return end;
+  };
+  if (strokes(text, at)) return undefined;
+  const aside = asides(text, at);
+  if (aside) return keep(aside.end);
+  const isFilled = layers.length > 0;
+  const shares = isFilled ? sharesInFigures(text, at) : undefined;
+  const blend = shares && inShares(mixed(layers, text) as Description, shares.value);
+  if (shares && blend) {
+    layers.splice(0, layers.length, blend);
+    return know(shares.end);
+  }
+  const part = asPart(text, at);
+  if (part) {
+    Object.assign(told, { role: part.value[0], part: part.value[0] });
+    return know(part.end);
+  }
+  const wound = winds(text, at);
+  if (wound) return know(wound.end);
+  for (const { take } of sayable) {
+    const end = take(told.said, text, at);
+    if (end !== undefined) return know(end);
+  }
+  const long = staple(text, at);
+  if (long) return keep(long.end);
+  const fill = fills(text, at);
+  if (fill) return fill.end;
+  const nothing = small(text, at);
+  if (nothing) return nothing.end;
+  const layer = descriptionAt(text, at, index, true);
+  if (!layer || isOther(layer)) return undefined;
+  layers.push(asFibre(layer));
+  return know(layer.end);
+}
+
+const isOther = (d: Description): boolean => {
+  const form = d.exact?.form ?? d.means?.form;
+  return (
+    form === "thread" || form === "wire" || form === "tinsel" || form === "bead" || form === "hook" || form === "liquid"
+  );
+};
+/** What is laid into a loop is dubbed, whatever it is cut from. */
+const asFibre = (d: Description): Description =>
+  d.exact || d.parts || d.means?.form === "dubbing" ? d : { ...d, means: { ...d.means, form: "dubbing" } };
+
+function mixed(layers: readonly Description[], text: string): Description | undefined {
+  const [first] = layers;
+  const last = layers[layers.length - 1];
+  if (!first || !last || first === last) return first;
+  return {
+    at: first.at,
+    end: last.end,
+    text: text.slice(first.at, last.end),
+    means: { form: "dubbing" },
+    parts: [...layers],
+  };
+}
+
+const spins =
+  /^\s*(?:(?:then|now|next|and)\s+)*(?:spin|twist)(?:\s+(?:it|the\s+(?:loop|rope|fibres?)|them|everything))?(?:\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\s+a\s+(?:tight\s+)?(?:rope|brush)))*(?:[.,;]?\s*$|\s*,?\s*(?:and|then)\s+)/;
+/** “Spin it tight and …”, after a loop: how it is done. @returns where something else begins, or the end */
+export const spinsAt = (text: string): number | undefined => spins.exec(text)?.[0].length;
