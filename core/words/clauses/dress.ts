@@ -33,7 +33,7 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
-    "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle",
+    "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|taper(?:ed|ing)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
     "cigar",
   ],
   [

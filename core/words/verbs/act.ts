@@ -9,10 +9,12 @@ import { verb } from "./verb";
 export function tellAct(t: Telling): void {
   const { told, text } = t;
   const said: Said = { ...told.said };
-  if (said.act === undefined) {
-    const word = firstAct(text, told.at, told.end);
-    if (word) said.act = word;
-  }
+  const [first, ...more] = actsIn(text, told.at, told.end);
+  // “Pick out the dubbing, trim it to the point”: both are done; “brush out the flattened body” only brushes.
+  const isDone = told.verb === "act" && first !== undefined && said.act !== undefined && first.act !== said.act;
+  const isSecond = isDone && more.some((m) => m.act === said.act && joins.test(text.slice(told.at, m.at)));
+  if (isSecond) tellAct({ ...t, told: { ...told, end: more[0]?.at ?? told.end, said: { act: first.act } } });
+  else if (isDone || said.act === undefined) said.act = first?.act;
   if (said.act === undefined) return;
   // A cut that names nothing, or only what sticks out, is part of the step before.
   const object = thereOf(t);
@@ -46,13 +48,18 @@ function thereOf(t: Telling): Meant {
   return { component, role: component?.role, form: bench.formOf(component) };
 }
 
-function firstAct(text: string, from: number, to: number) {
+const joins = /(?:,|\band|\bthen)\s*$/;
+/** What is done in a stretch of the line, word by word. */
+function actsIn(text: string, from: number, to: number) {
+  const found: { at: number; act: NonNullable<Said["act"]> }[] = [];
   for (let at = from; at < to; at++) {
     if (at > from && !/[\s,(]/.test(text[at - 1] ?? "")) continue;
-    const found = actRead(text, at);
-    if (found) return found.value;
+    const read = actRead(text, at);
+    if (!read) continue;
+    found.push({ at, act: read.value });
+    at = read.end - 1;
   }
-  return undefined;
+  return found;
 }
 
 export const hitch = verb(

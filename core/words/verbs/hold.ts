@@ -70,7 +70,7 @@ export const hold = verb(
     "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in|down))?",
     "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
-    "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag))?(?:\\s+end)?",
+    "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag|waste|excess|surplus|spare|remainder))?(?:\\s+end)?",
   ),
   tellHold,
 );

@@ -4,8 +4,17 @@ import type { Said } from "../said";
 import { make, objectOf, partName, withDeclared } from "./making";
 import { verb } from "./verb";
 
+const sticks = /^\W*(?:glue|stick)\b/;
+/** “Glue on 8 mm eyes”: what is glued on is no dumbbell. */
+function stuckOn({ told, text }: Telling): void {
+  const { description } = told;
+  if (description && !description.exact && sticks.test(text.slice(told.at, told.end)) && !isStuckOn(description.text))
+    told.description = { ...description, text: `stick-on ${description.text.trim()}` };
+}
+
 /** A bead slides to the eye; eyes are lashed where they are said. */
 export function tellSeat(t: Telling): void {
+  stuckOn(t);
   const object = objectOf(t);
   // “Put the bead on”, where a line before has it on already.
   const isOn = t.bench.made.some((m) => m.step.do === "seat" && m.step.component === object.component?.id);
@@ -28,6 +37,6 @@ export function tellSeat(t: Telling): void {
 
 export const seat = verb(
   "seat",
-  "(?:slide|slip|thread|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w-]+\\s+){0,3}?(?:bead|cone))|(?:mount|lash)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
+  "(?:glue|stick|fix)\\s+(?:on\\s+)?(?=(?:(?:the|two|an?|pair|of|small|large)\\s+)*(?:[\\d.]+\\s*mm\\s+)?(?:(?!between|behind|a?round|under|over|at|to)[\\w-]+\\s+){0,3}?eyes\\b)|(?:slide|slip|thread|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w-]+\\s+){0,3}?(?:bead|cone))|(?:mount|lash)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
   tellSeat,
 );

@@ -248,6 +248,7 @@ export const takeOverVerb = verb(
   "take over",
   anyOf(
     "take\\s+over(?=\\s+the\\s)",
+    "(?:pull|draw|bring|fold|bend|stretch|lay)\\s+the\\s+cover(?=\\s+(?:over|forwards?|back)\\b)",
     "pull(?=\\s+(?:the\\s+)?(?:shell\\s?-?back|wing\\s?-?case|film|foam|raffia|strip)\\b)",
     "(?:the\\s+)?(?:wing\\s?-?cases?|wing\\s+(?:pads?|buds?|covers?)|shell\\s?-?backs?|back|cover|case|foam|(?:stretch\\s+)?(?:film|strip|skin))\\s+(?:over|forward)(?=\\s|,|\\.|$)",
     "(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay(?!\\s+down\\b)|flip|turn|push|press)(?!\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)",

@@ -99,6 +99,12 @@ export function tieIn(
       said.likePlusMm === undefined
         ? timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1)
         : longerBy(said.likePlusMm, said.like, bench);
+  if (said.like !== undefined && said.shown === undefined)
+    line.asks.push({
+      at: [t.told.at, t.told.end],
+      sentence: `How long is the ${said.like.trim()}? Nothing of it is tied in with a length yet. Say one here, as “twice the shank”.`,
+      answers: [],
+    });
   const isWound = waitsToBeWound(role, form);
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };
