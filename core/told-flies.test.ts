@@ -93,3 +93,19 @@ describe("flies as tiers tell them", () => {
     expect(heavy).toEqual([]);
   });
 });
+
+describe("a bundle of which two parts are tied", () => {
+  const nymph = "Hook: nymph 14\nThread: brown 8/0\nBody: olive fur\nWing case: 8 pheasant tail fibres";
+  const fibresOf = (text: string) => {
+    const tied = tie({ file: "", ...readRecipe(text, { materials: cabinet, hooks }) });
+    if ("refused" in tied) throw tied.refused;
+    const taken = tied.fly.parts.flatMap(({ uses }) => uses).filter(({ use }) => use.kind === "fibres");
+    return { taken, reaches: Math.max(...tied.fly.steps.map((s) => s.grossMm ?? 0)) };
+  };
+  test("is counted once, and taken so much longer", () => {
+    const alone = fibresOf(`${nymph}\nThorax: hare's ear`);
+    const both = fibresOf(`${nymph}, tips folded back as legs\nThorax: hare's ear`);
+    expect(both.taken.length).toBe(alone.taken.length);
+    expect(both.reaches).toBeGreaterThan(alone.reaches + 3);
+  });
+});

@@ -35,6 +35,7 @@ import { tellSeat } from "./verbs/seat";
 import { listedCover } from "./verbs/takeOver";
 import { tellThread } from "./verbs/thread";
 import { tellTieIn } from "./verbs/tieIn";
+import { coverAndLegs, legsOfTips } from "./verbs/tips";
 import { tellWhip } from "./verbs/whip";
 import { listedRib, tellWind, windNew } from "./verbs/wind";
 
@@ -463,6 +464,14 @@ class RecipeReader implements Reading {
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
+    const both = coverAndLegs(told, head, text);
+    if (both) {
+      this.actListed({ ...t, told: both[0] }, i);
+      legsOfTips({ ...t, told: both[1] });
+      told.rest = both[1].rest.filter((r) => both[0].rest.includes(r));
+      return;
+    }
+    if (legsOfTips(t)) return;
     if (n > 0 && told.verb === undefined && told.refers === "it" && !told.description && this.addsToLast(i, told))
       return;
     if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))

@@ -514,7 +514,7 @@ describe("what the guide to writing says", () => {
       "Weight: 8 turns of lead-free wire .010",
       "Tail: 6 pheasant tail fibres, half the shank",
       "Body: hare fur, 0.4 gape full, from the bend to mid-shank",
-      "Wing: 10 white calf hairs as a clump of 1.5 mm, shank length",
+      "Wing: white bucktail, clump of 1.5 mm, shank length",
       "Thorax: peacock herl, 3 turns",
       line,
     ].join("\n");
