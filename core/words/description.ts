@@ -193,6 +193,16 @@ export function inShares(of: Description, shares: readonly number[]): Descriptio
 const mixedWith = match(
   "(?:,\\s*)?(?:(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|and|plus|with)\\s+(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?|\\s*[/&+]\\s*(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?",
 );
+/** Whether of one part of a mixture only “a little” was said. */
+export const isOfLittle = ({ text, parts }: Description): boolean => parts !== undefined && aLittle.test(text);
+const aLittle = /\ba\s+(?:little|bit|touch|pinch)\b/;
+/** Of a mixture, “a touch” is taken as so many per cent; what the others leave they share. */
+const A_LITTLE = 10;
+function shareRest(parts: Description[]): void {
+  const open = parts.filter((p) => p.share === undefined);
+  const left = 100 - parts.reduce((sum, p) => sum + (p.share ?? 0), 0);
+  for (const p of open) p.share = Math.round(left / open.length);
+}
 const listed = match(",\\s*");
 const blendOf = match("\\s*of\\s+");
 /** “a blend of hare and olive dubbing”, “hare mixed with olive dubbing”: one material of several. */
@@ -218,11 +228,14 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
     const next = link ? afterBlank(text, link.end) : at;
     if (!link || next === at) break;
     const isListed = text[at] === ",";
+    const isLittle = aLittle.test(text.slice(at, next));
     const part = nounPhrase(text, next, false) ?? (isListed ? undefined : colourAlone(text, next));
-    if (!part || part.means?.form !== "dubbing") break;
-    parts.push(part);
+    const canBeMixed = part?.means?.form === "dubbing" || (isLittle && part?.means?.form === "flash");
+    if (!part || !canBeMixed) break;
+    parts.push(isLittle ? { ...part, share: A_LITTLE } : part);
     at = part.end;
   }
+  if (parts.some((p) => p.share !== undefined)) shareRest(parts);
   if (parts.length < 2) return of && parts[0] ? { ...parts[0], at: first.at } : first;
   return { at: first.at, end: at, text: text.slice(first.at, at), means: first.means, parts };
 }

@@ -57,6 +57,8 @@ export type Said = Partial<
     /** A loop instead of the thread itself. */
     loop?: boolean;
     coats?: number;
+    /** How long a coat dries. */
+    dryMinutes?: number;
     /** A size that was said without a word for what it measures. */
     size?: [LengthRule, LengthRule];
     /** The size is how far along the shank it goes. */

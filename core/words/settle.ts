@@ -7,13 +7,15 @@ import { sayLength } from "./say/length";
 import { sayPlace } from "./say/place";
 import type { StepContext } from "./types";
 
+/** Where a body ends towards the eye where nobody says so, as a fraction of the shank. */
+export const USUAL_FRONT = 0.3;
 /** Zones where nobody says one: where the role usually lies, from its front to its rear. */
 const usualZones: Partial<Record<Role, [Place, Place]>> = {
   tail: [{ fraction: 0.5 }, { landmark: "bend" }],
   tag: [{ fraction: 0.95 }, { landmark: "bend" }],
   butt: [{ fraction: 0.9 }, { landmark: "bend" }],
-  rib: [{ fraction: 0.3 }, { landmark: "bend" }],
-  body: [{ fraction: 0.3 }, { landmark: "bend" }],
+  rib: [{ fraction: USUAL_FRONT }, { landmark: "bend" }],
+  body: [{ fraction: USUAL_FRONT }, { landmark: "bend" }],
   thorax: [{ eyeLengths: 1.1 }, { fraction: 0.35 }],
   throat: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
   wing: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],

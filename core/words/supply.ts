@@ -5,6 +5,7 @@ import type { Span, Told } from "./told";
 export function supply(told: Told, text: string): void {
   bandsOfThread(told);
   gaugeOfWeight(told, text);
+  turnsOfLead(told, text);
   turnsOfRib(told, text);
   colourOfHead(told, text);
 }
@@ -38,6 +39,16 @@ function gaugeOfWeight(told: Told, text: string): void {
     text: `${/^lead/.test(told.part ?? "") ? "lead" : "weight"} wire ${text.slice(at.at, at.end)}`,
     means: { form: "weight wire" },
   };
+}
+const leadTurns =
+  /\b(?:turns?|wraps?|t)\s+(?:of\s+)?(?:the\s+)?(?:fine\s+|thin\s+|medium\s+|heavy\s+|thick\s+)?(lead(?:\s+wire)?)\b(?!\s+eyes)/;
+/** “12 turns of lead wire”: the name of the part is what it is of. */
+function turnsOfLead(told: Told, text: string): void {
+  const found = leadTurns.exec(text.slice(told.at, told.end));
+  if (told.role !== "weight" || told.description || !found) return;
+  const [words, lead = ""] = found;
+  const end = told.at + found.index + words.length;
+  told.description = { at: end - lead.length, end, text: "lead wire", means: { form: "weight wire" } };
 }
 /** “Rib 8”, “thread, 5 segments”: of a rib a number alone is that of its turns. */
 function turnsOfRib(told: Told, text: string): void {

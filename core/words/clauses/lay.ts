@@ -669,7 +669,7 @@ const sides: Clause[] = [
     "as a tent set by wraps at the root",
     seq(
       match(
-        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed(?:\\s+(?:in|into|as)\\s+a\\s+fan)?|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?(?:wise|style|fashion)|-?\\s?shaped|-?\\s?like)?|roofed)(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed(?:\\s+(?:in|into|as)\\s+a\\s+fan)?|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?(?:wise|style|fashion)|-?\\s?shaped|-?\\s?like)?|roof(?:ed|-?\\s?(?:like|wise|shaped|style)))(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
       ),
       opt(
         map(

@@ -111,6 +111,27 @@ export const glueClauses: Clause[] = [
     s.coats = c.n;
   }),
   clause(
+    "4 hours to dry",
+    seq(
+      opt(
+        words(
+          "(?:and\\s+)?(?:let|leave|allow|wait|left|dr(?:y|ied|ying)|with|for)(?:\\s+(?:each|it|the|them|every|coat|to|dry|for))*",
+        ),
+      ),
+      opt(words("about|at\\s+least|for|some")),
+      number,
+      match("(min(?:ute)?s?|h(?:ou)?rs?|h|days?)"),
+      words(
+        "(?:of\\s+)?(?:to\\s+dry|drying|dry)(?:\\s+(?:time|each|in\\s+between))*|(?:in\\s+)?between(?:\\s+(?:each|every|the|them|coats?))*|apart|each|after\\s+each(?:\\s+coat)?|for\\s+each(?:\\s+coat)?",
+      ),
+    ),
+    (s, [, , n, [unit = ""]]) => {
+      const minutes = n * (unit.startsWith("m") ? 1 : unit.startsWith("h") ? 60 : 1440);
+      if (!(minutes > 0 && minutes <= 10080)) return false;
+      s.dryMinutes = Math.round(minutes);
+    },
+  ),
+  clause(
     "each",
     words(
       "each|(?:and\\s+)?cured?(?:\\s+(?:hard|well|each))?(?:\\s+(?:under|with|in)\\s+(?:the|a)\\s+(?:uv\\s+)?(?:lamp|light|torch))?|(?:and\\s+)?(?:left\\s+to\\s+)?(?:dry|dried|set)",
@@ -153,6 +174,7 @@ const actWords: [string, Act][] = [
       "pick(?:s|ed|ing)?\\s+(?:(?:a\\s+)?(?:few|little|bit|some|the|of|fibres|fur|dubbing|hairs?)\\s+)+out",
       "pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out",
       "pick(?:ed)?\\s+out",
+      "(?:pick|pull|tease)(?:s|ed|ing)?\\s+(?:some\\s+of\\s+)?(?:the\\s+)?(?:dubbing|fur|fibres|hairs?)\\s+out",
       "tease(?:d|s)?(?:\\s+out)?",
       "rough(?:ed|en)?\\s+up",
       "fluff(?:ed)?(?:\\s+(?:up|out))?",

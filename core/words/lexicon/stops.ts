@@ -198,6 +198,8 @@ export const MANNER = anyOf(
   "each\\s+folded\\s+over\\s+an?\\s+(?:section|part|half)\\s+of\\s+(?:the\\s+)?thorax",
   "between(?=\\s*(?:[,.;]|$))",
   "(?:leave|leaving)\\s+(?:the\\s+)?(?:butts?|ends?|rest|remainder)(?:\\s+ends?)?\\s+(?:long|hanging|uncut|untrimmed|in\\s+place|loose)(?:\\s+(?:for|as)\\s+(?:the\\s+|a\\s+)?\\w+)?",
+  "built\\s+up(?=\\s*(?:[,.;]|$))",
+  "(?:in\\s+)?front\\s+and\\s+(?:back|rear)(?=\\s*(?:[,.;]|$))",
   "build(?:ing)?\\s+(?:up\\s+)?an?\\s+(?:smooth\\s+|slim\\s+|even\\s+|neat\\s+|nice\\s+|gentle\\s+|slight\\s+)*(?:cigar|carrot|taper)(?:[-\\s]shape(?:d\\s+body)?)?",
   "cross(?:wise|ways)",
   "across\\s+the\\s+(?:top\\s+of\\s+the\\s+)?(?:shank|hook)",

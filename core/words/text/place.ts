@@ -282,6 +282,7 @@ export const bareFraction: Reader<Place> = map(
     match(
       "(one|two|three|a)[- ](thirds?|quarters?)(?!\\s+(?:of|the|along|back|down|up|from|shank|gape|as|longer|way))",
     ),
+    opt(words("point|mark|spot|position")),
   ),
   ([, [n, of]]) => ({ fraction: shareOf(n, of) }),
 );

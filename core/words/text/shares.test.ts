@@ -36,6 +36,7 @@ describe("a mixture is milled as its figures say", () => {
     ["Body: a 3:1 mix of hare and olive rabbit", [3, 1]],
     ["Body: mixed claret and blue seal's fur 2:1", [2, 1]],
     ["Body: blend of hare, olive seal and orange seal fur, 50/30/20", [50, 30, 20]],
+    ["Body: hare with a touch of orange", [90, 10]],
     ["Dub tan/pink mix 60/40 in a loop of 60 mm, wind to the eye", [60, 40]],
   ])("%s", (line, shares) => {
     expect(of(line)).toEqual({ shares: [shares], asks: [] });

@@ -127,16 +127,21 @@ function lastPlace({ bench }: Telling): Place | undefined {
 
 function coatHead({ bench, told, line }: Telling, component: Component, coats: number): void {
   const kind = bench.materialOf(component)?.liquid?.kind ?? "lacquer";
-  const coat = { component: component.id, coats, dryMinutes: DEFAULT_DRY[kind] };
+  const dryMinutes = told.said.dryMinutes ?? DEFAULT_DRY[kind];
+  const coat = { component: component.id, coats, dryMinutes };
   if (bench.finish.state !== "given") bench.finish = { state: "given", ...coat };
   else if (bench.finish.component === component.id)
-    bench.finish = { ...bench.finish, coats: told.said.coats ?? bench.finish.coats };
+    bench.finish = {
+      ...bench.finish,
+      coats: told.said.coats ?? bench.finish.coats,
+      ...(told.said.dryMinutes !== undefined && { dryMinutes }),
+    };
   else
     bench.finish = {
       ...bench.finish,
       then: [...(bench.finish.then ?? []).filter((c) => c.component !== component.id), coat],
     };
-  line.assumed.push(`dries ${DEFAULT_DRY[kind]} min`);
+  if (told.said.dryMinutes === undefined) line.assumed.push(`dries ${dryMinutes} min`);
 }
 
 export const finish = verb(

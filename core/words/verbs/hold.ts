@@ -1,6 +1,8 @@
-import type { Telling } from "../bench";
+import type { Place } from "../../hooks";
+import type { LengthRule } from "../../recipe";
+import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
-import { alongShank } from "../settle";
+import { alongShank, USUAL_FRONT } from "../settle";
 import { objectOf } from "./making";
 import { verb } from "./verb";
 
@@ -16,6 +18,7 @@ function tellHold(t: Telling): void {
   // Where the line asks what it is about, nothing before it is held by its wraps.
   if (!last || (last.line !== line.number && line.asks.length > 0)) return;
   const { step } = last;
+  if (bindDown(t, last)) return;
   const isTakenOver = step.do === "lay" && step.tiedIn !== undefined;
   const target = isTakenOver ? (said.there ?? said.end ?? said.begin) : undefined;
   const at = target ?? step.tieIn?.at ?? ("from" in step ? step.from : undefined);
@@ -35,7 +38,8 @@ function tellHold(t: Telling): void {
   ) {
     const isFromFront = alongShank(held.from) < alongShank(held.to);
     const front = isFromFront ? held.from : held.to;
-    if (Math.abs(alongShank(front) - alongShank(stop)) > ELSEWHERE) {
+    const isUsual = "fraction" in front && front.fraction === USUAL_FRONT;
+    if (isUsual || Math.abs(alongShank(front) - alongShank(stop)) > ELSEWHERE) {
       held = { ...held, [isFromFront ? "from" : "to"]: stop };
       bench.hangs = stop;
     }
@@ -48,6 +52,27 @@ function tellHold(t: Telling): void {
     if (waiting) waiting.at = target;
   }
   last.step = held;
+}
+
+/** “Tie in wire behind the eye and bind it down to the bend”: it lies along the shank, and waits at the bend. */
+function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean {
+  const { step } = last;
+  const { end, there, shown } = told.said;
+  const to = end ?? told.said.to ?? there ?? (shown && placeOf(shown));
+  const waiting = bench.waiting.find((w) => w.step === step.id && !w.used && !w.hangs);
+  if (!waiting || !to || step.do !== "lay" || last.line !== line.number) return false;
+  if (!/\b(?:down|along|back)\b/.test(text.slice(told.at, told.end))) return false;
+  last.step = { ...step, from: step.tieIn?.at ?? step.from, to, tieIn: { ...step.tieIn, at: to } };
+  waiting.at = to;
+  bench.hangs = to;
+  return true;
+}
+
+/** “Down to the bend”: of what is bound down that is a place, no length. */
+function placeOf(shown: LengthRule): Place | undefined {
+  if ("to" in shown) return shown.to;
+  const reach = "reach" in shown ? shown.reach : undefined;
+  return reach === "bend" || reach === "point" || reach === "barb" ? { landmark: reach } : undefined;
 }
 
 /** So far apart, in shanks, two places are not the same one said twice. */

@@ -1,10 +1,10 @@
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
-import { proportionsOfFamily, type Component, type RecipeStep, type Role } from "../../recipe";
+import { proportionsOfFamily, type Component, type LengthRule, type RecipeStep, type Role } from "../../recipe";
 import { isNounAlone, unique, usualRole, type Bench, type LineNotes, type Telling, type Waiting } from "../bench";
 import { build, missingQuantity } from "../build";
 import { spanOf } from "../clauses/common";
-import type { Description } from "../description";
+import { isOfLittle, type Description } from "../description";
 import { finishSaid } from "../finish";
 import type { Kind, Said } from "../said";
 import { alongShank, settle } from "../settle";
@@ -27,6 +27,7 @@ export function objectOf(t: Telling): Meant {
     line.notes.push(
       `“${told.description.text.trim()}” is new: taken as ${material?.form ?? "unknown"} with the usual figures`,
     );
+  if (told.description && isOfLittle(told.description)) line.notes.push("“a little” is taken as one part in ten");
   if (found && !found.isNew && found.others.length > 0 && told.description && !told.description.exact && material)
     line.notes.push(`“${told.description.text.trim()}” taken as ${material.name}`);
   if (found && told.description) askWhich(t, told.description, found);
@@ -319,8 +320,11 @@ function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, 
       supply({ turns: said.palmered ? 5 : 3 }, said.palmered ? "5 turns" : "3 turns");
     else supply({ touching: true }, "touching");
   }
-  if (kind === "dress" && said.ofBody !== undefined && said.fullness === undefined)
-    said.fullness = likeBody(bench, said.ofBody);
+  if (kind === "wind" && said.fill) said.fill = thickOf(said.fill);
+  if (kind === "dress" && said.ofBody !== undefined && said.fullness === undefined) {
+    const full = asThick(said.ofBody);
+    said.fullness = [full, full];
+  }
   if (
     kind === "dress" &&
     said.noodle === undefined &&
@@ -360,11 +364,32 @@ function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, 
           : "1 strand",
     );
   }
+  /** So many times as full as the body; one that is wound is taken to be as full as bodies of such flies are. */
+  function asThick(times: number): LengthRule {
+    const known = likeBody(bench, times)?.[0];
+    const body = bench.ofRole("body");
+    const isThin = body === undefined || thinForms.has(bench.formOf(body));
+    const usual = isThin ? THIN_BODY : proportionsOfFamily(bench.facts.family ?? "wet").body;
+    const full = known ?? timesAs(usual, times);
+    if (!known) line.assumed.push(`${sayLength(full)} full`);
+    return full;
+  }
+  /** “Twice the width of the body”: how full a part is, not how long. */
+  function thickOf(fill: NonNullable<Said["fill"]>): NonNullable<Said["fill"]> {
+    const thick = (l: LengthRule): LengthRule =>
+      "of" in l && (l.of === "body" || l.of === "thorax") ? asThick(l.times) : l;
+    return [thick(fill[0]), thick(fill[1])];
+  }
   function supply(rule: NonNullable<Said["rule"]>, words: string): void {
     said.rule = rule;
     line.assumed.push(words);
   }
 }
+/** A body of thread, floss or wire is little fuller than the hook itself. */
+const THIN_BODY: LengthRule = { of: "gape", times: 0.18 };
+const thinForms = new Set<MaterialForm | undefined>(["thread", "floss", "tinsel", "wire", "quill"]);
+const timesAs = (l: LengthRule, times: number): LengthRule =>
+  "of" in l ? { of: l.of, times: Number((l.times * times).toFixed(3)) } : l;
 /** As full as the body's fuller end, times a factor. */
 function likeBody(bench: Bench, times: number): Said["fullness"] {
   const roles = new Map(bench.components.map((c) => [c.id, c.role]));

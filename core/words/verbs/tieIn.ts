@@ -106,6 +106,20 @@ export function tieIn(
       answers: [],
     });
   const isWound = waitsToBeWound(role, form);
+  // “Caught in at the eye and bound down round the bend”: there it waits to be wound.
+  const bound =
+    isWound && isBoundDown.test(t.text.slice(t.told.at, t.told.end))
+      ? (said.end ?? said.to ?? (said.tieIn?.at && said.there))
+      : undefined;
+  const first = said.tieIn?.at ?? said.begin ?? said.there;
+  if (bound && first)
+    Object.assign(said, {
+      from: first,
+      to: bound,
+      tieIn: { ...said.tieIn, at: bound },
+      end: undefined,
+      there: undefined,
+    });
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };
   if (own.amount && "feathers" in own.amount && own.amount.paired && (form === "rubber" || form === "flash"))
@@ -160,6 +174,7 @@ export function tieIn(
   return waiting;
 }
 
+const isBoundDown = /\b(?:bound|bind|lashed)\s+(?:it\s+|them\s+)?(?:down|back|along)\b/;
 const MIDDLE = 0.5;
 /** What feels ahead points forward from the eye; a shrimp is tied with its head at the bend. */
 function asFeelers(own: Telling["told"]["said"], name: string | undefined): void {

@@ -17,8 +17,8 @@ const saidOfTips = /^(?:(?:the|of|on|each|either|side|tips?|ends?|wing|case|cove
 const USUAL: LengthRule = { of: "gape", times: 1.2 };
 
 /**
- * “Fold back three tips on each side for legs”: the tips of the bundle that was pulled over. They are counted once, with
- * it, and make it so much longer.
+ * “Fold back three tips on each side for legs”: the tips of the bundle that was pulled over. They are counted once,
+ * with it, and make it so much longer.
  * @returns false where no tips of such a bundle are meant
  */
 export function legsOfTips(t: Telling): boolean {
