@@ -72,6 +72,8 @@ describe("flies as tiers tell them", () => {
         "253-fish-dock-pike-baitfish: PIECE_TOO_SHORT",
         "284-buoy-damsel-dry: PIECE_TOO_SHORT",
         "286-quarantine-point-crab: PIECE_TOO_SHORT",
+        "316-old-pier-minnow: LENGTH_RULE_UNRESOLVED",
+        "319-marsh-gate-sedge: PLACE_NOT_THERE",
         "41-quill-dry: PLACE_NOT_THERE",
         "54-lodge-story: KEPT_OTHERWISE",
         "86-hair-tail: PLACE_NOT_THERE",

@@ -28,7 +28,7 @@ export interface Waiting {
 const isBand = (form: MaterialForm): boolean => form === "yarn" || form === "stretch body";
 /** A noun that says nothing of which. */
 export const isNounAlone =
-  /^(?:strips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)$/i;
+  /^(?:strips?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)$/i;
 
 /** A step as a line made it, with its line. */
 export interface MadeStep {
@@ -100,6 +100,8 @@ export class Bench {
   readonly newMaterials: Material[] = [];
   /** Where the thread hangs; undefined until it is on the hook. */
   hangs: Place | undefined;
+  /** Where it hung before it was moved last. */
+  movedFrom: Place | undefined;
   /** Thread that is on the hook. */
   thread: string | undefined;
   /** The thread is the body as well. */

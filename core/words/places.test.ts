@@ -36,3 +36,37 @@ test("how long a coat dries is kept as it was said", () => {
   });
   expect(recipe.finish).toMatchObject({ state: "given", coats: 2, dryMinutes: 10 });
 });
+
+test("what is said later in a line holds, and stays as it was typed", () => {
+  const { recipe, lines } = readRecipe(
+    `${hook}Tail: 8 partridge fibres, two thirds of the shank, no, make that half the shank`,
+    {
+      materials: cabinet,
+      hooks,
+    },
+  );
+  expect(recipe.steps.map((s) => sayStep(s)).at(-1)).toContain("8 fibres, = half the shank");
+  const last = lines.at(-1);
+  expect(last?.asks).toEqual([]);
+  expect(last?.marks.filter((m) => m.kind === "aside").map((m) => last.text.slice(...m.at).trim())).toEqual([
+    "no, make that",
+  ]);
+});
+
+test("a slip that is pulled over is the wing case, of whatever it was cut", () => {
+  const text = `${hook}Wing case: 4 mm wide slip of dark turkey tail\nThorax: hare's ear\nPull the slip over and tie down behind the eye`;
+  const { recipe } = readRecipe(text, { materials: cabinet, hooks });
+  const roles = recipe.steps.map((s) => recipe.components.find((c) => c.id === s.component)?.role);
+  expect(roles.filter((r) => r === "wing case")).toHaveLength(2);
+  expect(roles).not.toContain("wing");
+});
+
+test("what is left in front of a fold stays free of it", () => {
+  const foam = `${hook}Tie in a strip of black foam 4 mm wide at the bend\nBody: peacock herl, 3 strands\nFold the foam forward and tie it down behind the eye\n`;
+  expect(steps(`${foam}Leave 2 mm as a head`).at(-1)).toContain("with 2 mm free");
+});
+
+test("fur that is dubbed on the way of the silk lies where the silk went", () => {
+  const silk = "Wind the silk to the bend in touching turns\nReturn the silk to mid-shank, dubbing it with mole fur";
+  expect(steps(`${hook}${silk}`).at(-1)).toMatch(/from (?:mid-shank to the bend|the bend to mid-shank)$/);
+});

@@ -32,7 +32,7 @@ import { tellDub } from "./verbs/dub";
 import { tellFinish } from "./verbs/finish";
 import { objectOf, type Meant } from "./verbs/making";
 import { tellSeat } from "./verbs/seat";
-import { listedCover } from "./verbs/takeOver";
+import { isBareBundle, listedCover } from "./verbs/takeOver";
 import { tellThread } from "./verbs/thread";
 import { tellTieIn } from "./verbs/tieIn";
 import { coverAndLegs, legsOfTips } from "./verbs/tips";
@@ -292,6 +292,7 @@ class RecipeReader implements Reading {
     const text = this.plain[i] ?? "";
     if (head.named) line.marks.push({ at: head.named, kind: "known" });
     if (head.isListed && isNone(text.slice(head.begin))) return this.readNone(i, head);
+    if (saysNone.test(text)) return this.readNone(i, head);
     const more = head.isListed ? noneAhead.exec(text.slice(head.begin))?.[0].length : undefined;
     if (more !== undefined) return this.readBehindNone(i, head, more);
     const kept = this.keptStep(i);
@@ -423,6 +424,7 @@ class RecipeReader implements Reading {
         if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) continue;
         const isAbout =
           t.role === role ||
+          (role === "wing case" && t.verb === "take over" && isBareBundle(t.description?.text ?? "")) ||
           (t.role === undefined &&
             t.description !== undefined &&
             material !== undefined &&
@@ -878,6 +880,8 @@ const sameAs = new RegExp(
 const isGround = (role: Component["role"] | undefined): boolean =>
   role === "body" || role === "thorax" || role === "butt";
 
+/** “Weed guard none”: a part that is not there on purpose, whatever it is called. */
+const saysNone = /^\s*(?:[a-z-]+\s+){1,2}(?:none|not\s+needed|left\s+out)\s*[.!]?\s*$/;
 const noneAhead = /^\s*(?:none|no|nothing)\s*[.;]\s+(?=\S)/;
 const isNone = (text: string): boolean =>
   /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(text);

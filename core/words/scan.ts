@@ -12,7 +12,7 @@ import { looseAt } from "./loose";
 import { asHair, colourAndNumber, dubbedOf, impliedBy, isAfterStart, labelOf, roleOfItsOwn, upperOf } from "./named";
 import { descriptionAt, inShares, type Description } from "./description";
 import { anyOf, map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
-import type { Clause, Kind } from "./said";
+import type { Clause, Kind, Said } from "./said";
 import { count as countRead } from "./text/count";
 import { lengthReaching, LONGER, SHORTER } from "./text/length";
 import { placeBeside, placeReached } from "./text/place";
@@ -644,6 +644,25 @@ const isThreadAhead = (text: string, part: { end: number } & ({ value: string } 
 
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
+const correction = words(
+  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*,)?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|let's\\s+say|say)\\s+(?:it\\s+)?)*",
+);
+/** “A shank and a third, no, make that half a shank”: what is said later holds, and both stay as they were typed. */
+function correct(told: Told, text: string, at: number, begin: number, clauses: readonly Clause[]): Next | undefined {
+  for (const c of beginningAt(clauses, text, begin)) {
+    const again: Said = {};
+    const end = c.take(again, text, begin);
+    const isSame = Object.keys(again).some((k) => k in told.said);
+    if (end === undefined || !isSame) continue;
+    Object.assign(told.said, again);
+    told.kept.push({ at, end: begin });
+    told.understood.push({ at: begin, end });
+    told.rest = told.rest.filter((r) => r.end < at - 12);
+    return { told, end };
+  }
+  return undefined;
+}
+
 function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const form = told.description?.exact?.form ?? told.description?.means?.form;
   // A hackle that is tied in for no part will be wound.
@@ -653,6 +672,8 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
     : told.kind === "lay" && context.waits(told.role, form)
       ? boundInClauses
       : clausesOf[told.kind];
+  const corrected = correction(text, at);
+  if (corrected) return correct(told, text, at, corrected.end, clauses);
   for (const c of beginningAt(clauses, text, at)) {
     const end = c.take(told.said, text, at);
     if (end !== undefined && end > at) {

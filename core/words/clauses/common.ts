@@ -176,7 +176,7 @@ export const endForward: Clause = clause(
   "forward to two thirds of the shank",
   seq(
     words(
-      "(?:forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+      "(?:(?:wound|wrapped|dubbed)\\s+(?:up\\s+)?|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
     ),
     opt(words("about|roughly|the")),
     oneOf(
@@ -198,10 +198,13 @@ export const endForward: Clause = clause(
 export const endOfWay: Clause = clause(
   "two thirds of the way forward",
   seq(
+    opt(words("(?:(?:up|forwards?)\\s+)?to|over|for|about")),
     unless(number, words("mm|cm|in\\b|eyes?|turns?")),
-    words("of\\s+the\\s+way(?:\\s+(?:forwards?|up))?(?!\\s+(?:along|back|down|from|to|up|round|around|into|in|over))"),
+    words(
+      "of\\s+the\\s+way(?:\\s+(?:forwards?|up))?(?:\\s+(?:forwards?\\s+|up\\s+)?to\\s+the\\s+(?:hook\\s+)?(?:eye|bead|cone|head)|(?!\\s+(?:along|back|down|from|to|up|round|around|into|in|over)))",
+    ),
   ),
-  (s, [share]) => {
+  (s, [, share]) => {
     if (s.end !== undefined || s.from !== undefined || !(share > 0 && share < 1)) return false;
     s.end = { fraction: Number((1 - share).toPrecision(12)) };
     s.way = "forward";

@@ -245,7 +245,7 @@ export const dressClauses: Clause[] = [
   clause(
     "but thicker",
     match(
-      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer)(?=\\s*(?:[,.;]|$))",
+      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+|much\\s+|a\\s+lot\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer)(?=\\s*(?:[,.;]|$))",
     ),
     (s, [w]) => {
       if (s.ofBody !== undefined) return false;

@@ -772,6 +772,9 @@ const howTied: Clause[] = [
     words("counted\\s+when\\s+wound|bound\\s+in(?!\\s+(?:at|along|on))"),
     put({ countedWhenWound: true }),
   ),
+  clause("by the stalk", match("by\\s+(?:the|its|their)\\s+(stalk|quill\\s+end|bare\\s+stem)s?"), (s) =>
+    putWay(s, "hackle tied in", "butt"),
+  ),
   clause(
     "left hanging",
     words(

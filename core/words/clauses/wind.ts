@@ -543,6 +543,7 @@ const howItLies: Clause[] = [
         "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)",
         "counter(?:ed|-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?",
         "against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)",
+        "reversed?(?:[- ]?(?:wrapped|wound|wrap|ribbed|turns?))?(?=\\s*(?:[,.;]|$|\\())",
         "reverse[- ]?(?:wrapped|wound|wrap|ribbed)",
         "wrapped\\s+in\\s+reverse",
         "(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?",

@@ -148,6 +148,7 @@ const nouns: [string, NounForm][] = [
       "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?",
       "cross[-\\s]?cut(?:\\s+(?:rabbit|fur|strips?|hide))*",
       "(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?",
+      "\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light|red|orange|purple|yellow)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
       "strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
     ),
     {

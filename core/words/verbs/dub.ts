@@ -15,6 +15,7 @@ export function tellDub(t: Telling): void {
     return;
   }
   const said: Said = withDeclared(t, object.component, told.said);
+  alongTheWay(t, said);
   const step = make(
     t,
     "dress",
@@ -25,6 +26,18 @@ export function tellDub(t: Telling): void {
   if (step?.do !== "dress") return;
   bench.hangs = frontOf(step.from, step.to);
   bench.release(object.role ?? object.component.role);
+}
+
+const onTheWay =
+  /\bdubbing\s+(?:it\s+|the\s+(?:silk|thread)\s+)?(?:[a-z]+ly\s+|very\s+)*(?:with\s+|on\s+)?(?:the\s+|an?\s+)?$/;
+/** “Return the silk halfway, dubbing it with mole”: it is dubbed on the way that the thread went. */
+function alongTheWay({ told, text, bench, line }: Telling, said: Said): void {
+  const last = bench.made[bench.made.length - 1];
+  const hasMoved = last?.line === line.number && last.step.do === "act" && last.step.act === "move the thread";
+  if (!hasMoved || !bench.movedFrom || !bench.hangs || !onTheWay.test(text.slice(0, told.description?.at ?? told.at)))
+    return;
+  if (said.from ?? said.begin ?? said.end ?? said.there) return;
+  Object.assign(said, { from: bench.hangs, to: bench.movedFrom });
 }
 
 export const dub = verb(

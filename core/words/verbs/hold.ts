@@ -10,6 +10,7 @@ import { verb } from "./verb";
  * What was just done is held: wraps, a place and what stays free belong to it. A line that only ties off says no more.
  */
 function tellHold(t: Telling): void {
+  if (leftInFront(t)) return;
   const { told, bench, line } = t;
   const { said } = told;
   // “lock it down with thread, 6/0 black”: the first thread that is named is the one on the hook.
@@ -68,6 +69,22 @@ function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean
   return true;
 }
 
+const asHead = /^\W*leave\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*mm\s/;
+/** “Leave 2 mm as a head”: what was folded over stays so long in front of where it is held. */
+function leftInFront({ told, text, bench, line }: Telling): boolean {
+  const mm = Number(asHead.exec(text.slice(told.at))?.[1]?.replace(",", "."));
+  if (!(mm > 0)) return false;
+  const over = bench.made.findLast((m) => m.step.do === "lay" && m.step.tiedIn !== undefined);
+  if (over?.step.do === "lay") over.step = { ...over.step, free: { mm } };
+  else
+    line.asks.push({
+      at: [told.at, told.end],
+      sentence: "Of what is that left? Nothing was folded over before; say it with what is.",
+      answers: [],
+    });
+  return true;
+}
+
 /** “Down to the bend”: of what is bound down that is a place, no length. */
 function placeOf(shown: LengthRule): Place | undefined {
   if ("to" in shown) return shown.to;
@@ -91,6 +108,7 @@ function nameThread(t: Telling): void {
 export const hold = verb(
   "hold",
   anyOf(
+    "leave\\s+(?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:(?:as|for)\\s+(?:a|the)\\s+(?:\\w+\\s+)?head|over\\s+the\\s+eye|in\\s+front(?:\\s+as\\s+a\\s+head)?)",
     "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)",
     "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in|down))?",

@@ -13,7 +13,8 @@ import { verb } from "./verb";
  * One operation on a bundle, strand, feather or wing: taken over to a place, so much left free, held with wraps;
  * forward or back, as often as told.
  */
-export function tellTakeOver(t: Telling): void {
+export function tellTakeOver(telling: Telling): void {
+  const t = asCover(telling);
   const { told, bench } = t;
   const waiting = hanging(t);
   if (waiting) return takeOver(t, waiting, told.said);
@@ -39,6 +40,17 @@ export function tellTakeOver(t: Telling): void {
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
     answers: [],
   });
+}
+
+/** “The slip”, “the fibres”: what hangs there, of whatever it was cut. */
+export const isBareBundle = (words: string): boolean =>
+  /^(?:the\s+)?(?:slips?|strips?|fibres?|fibers?|feathers?|bunch)$/.test(words.trim());
+/** “Pull the slip over”: the wing case, where the fly has one. */
+function asCover(t: Telling): Telling {
+  const { told, bench } = t;
+  const isCover = told.role === undefined && told.description && isBareBundle(told.description.text);
+  if (!isCover || !bench.ofRole("wing case")) return t;
+  return { ...t, told: { ...told, role: "wing case", description: undefined } };
 }
 
 /** What is broad enough to cover something when it is folded over. */

@@ -115,6 +115,7 @@ export const move = verb(
       said.begin ??
       (said.way === "back" ? ({ landmark: "bend" } as const) : ({ landmark: "eye" } as const));
     threadOf(t);
+    bench.movedFrom = bench.hangs;
     make(t, "act", { act: "move the thread", at: to, minutes: 0.05 }, {}, { name: "move the thread" });
     bench.hangs = to;
   },
