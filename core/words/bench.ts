@@ -224,7 +224,8 @@ export class Bench {
   private namedWith(word: string, form?: MaterialForm): Material | undefined {
     const says = (c: Component | undefined): Material | undefined => {
       const m = this.materialOf(c);
-      if (form !== undefined && m && m.form !== form && !(isBand(m.form) && isBand(form))) return undefined;
+      const isQuill = word.toLowerCase() === "quill" && m?.form === "herl";
+      if (form !== undefined && m && m.form !== form && !isQuill && !(isBand(m.form) && isBand(form))) return undefined;
       const name = `${m?.name ?? ""} ${m?.colourName ?? ""}`.toLowerCase();
       return name.split(/[^\p{L}\d]+/u).includes(word.toLowerCase()) ? m : undefined;
     };

@@ -34,7 +34,8 @@ const lone =
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
 const ahead = /^\s*(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0)(?=\s)/u;
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
-const stepsShort = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short)\b/u;
+const stepsShort =
+  /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short(?!\s*-?\s*shank))\b/u;
 
 const families: [RegExp, string][] = [
   [/\blow-?\s?water\b/, "low-water"],

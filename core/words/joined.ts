@@ -253,7 +253,7 @@ function shareTurns(text: string, all: Told[]): void {
     const areTied =
       (t.verb === "tie in" && next?.verb === "tie in") ||
       (t.verb === undefined && next?.verb === undefined && isTiedInLine.test(text));
-    if (next && areTied && /\band\s+(?:one|an?)?\s*$/.test(text.slice(t.at, next.at)))
+    if (next && areTied && /\band\s*(?:\s(?:one|an?)\s*)?$/.test(text.slice(t.at, next.at)))
       if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
     if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
     if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;

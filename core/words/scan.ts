@@ -833,6 +833,11 @@ function description(told: Told, text: string, at: number, context: ScanContext,
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
     }
+    // “over the tinsel”, “through the hackles”: where it goes, once it is told of what it is.
+    if (told.kind === "wind" && acrossIt.test(text.slice(Math.max(0, begin - 14), begin)) && isOneWord(found.text)) {
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
     // “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new.
     const isBare = /^(?:feathers?|fibres?|barbs?|hackles?)$/.test(found.text.trim());
     if (
@@ -949,6 +954,8 @@ function thicknessOf(told: Told, text: string, at: number): Next | undefined {
   return { told, end: thick.end };
 }
 
+const acrossIt = /\b(?:over|through|across|round|around)\s+(?:the|both|all)\s+$/;
+const isOneWord = (words: string): boolean => !/\s/.test(words.trim());
 const noCabinet = new CabinetIndex([]);
 const word = /[^\s,;()]+/y;
 function leftover(told: Told, text: string, at: number, to: number): Next {

@@ -269,7 +269,9 @@ const howMany = map(
         "(?:(?!of\\b|and\\b|with\\b|turns?\\b|the\\b)[\\w-]+\\s+){0,2}?(?=(?:thread\\s+)?wraps?\\b|thread\\s+bands?\\b|turns?\\s+of\\b)",
       ),
     ),
-    words("(?:thread\\s+)?wraps?|thread\\s+bands?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)"),
+    words(
+      "(?:thread\\s+)?wraps?|(?:soft|pinch|loose)\\s+loops?|thread\\s+bands?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)",
+    ),
   ),
   ([, c]) => c,
 );

@@ -121,6 +121,18 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause(
+    "a thin noodle of 40 mm",
+    seq(
+      opt(words("an?")),
+      howThick,
+      NOODLE,
+      opt(words("of|,|about|of\\s+about|about\\s+of")),
+      absolute,
+      opt(words("long")),
+    ),
+    (s, [, t, , , mm]) => void Object.assign(s, { noodle: { mm }, thickness: t }),
+  ),
+  clause(
     "a 7 cm rope",
     seq(opt(words("an?")), absolute, opt(words("long")), words("rope")),
     (s, [, mm]) => void (s.noodle = { mm }),

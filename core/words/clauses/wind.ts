@@ -116,7 +116,7 @@ const roundPost: Clause = clause(
 const intoBead: Clause = clause(
   "pushed into the bead",
   words(
-    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone)(?:'s\\s+(?:hole|cavity|recess))?",
+    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?",
   ),
   (s) => {
     s.intoBead = true;

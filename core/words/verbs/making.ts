@@ -200,8 +200,8 @@ export function make(
     form,
     family: bench.facts.family,
     component: component?.id,
-    // A list tells no way of the thread: its parts have their usual places.
-    hangs: line.isListed ? undefined : bench.hangs,
+    // A list tells no way of the thread: its parts have their usual places. A tail is behind, wherever the thread is.
+    hangs: line.isListed || isBehind(role, bench.hangs) ? undefined : bench.hangs,
     tiedInAt: more.tiedIn?.at,
     boundIn: more.tiedIn?.step,
     widthMm: material?.strand?.width,
@@ -309,6 +309,12 @@ function askHowFull(said: Said, kind: Kind, { told, line }: Telling, where: [num
   delete said.fullness;
 }
 
+const atTheRear = new Set<Role | undefined>(["tail", "tag", "butt"]);
+/** So near the eye, in shanks, no tail is tied in. */
+const NO_TAIL = 0.4;
+const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
+  atTheRear.has(role) && hangs !== undefined && alongShank(hangs) < NO_TAIL;
+
 /** What is usually wound or dubbed where nobody says how much; told as supplied. */
 function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, { line, bench }: Telling): void {
   const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(bench.materialOf(component)?.name ?? "");
@@ -368,7 +374,8 @@ function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, 
   function asThick(times: number): LengthRule {
     const known = likeBody(bench, times)?.[0];
     const body = bench.ofRole("body");
-    const isThin = body === undefined || thinForms.has(bench.formOf(body));
+    const isThin =
+      body === undefined || thinForms.has(bench.formOf(body)) || /\bquill\b/i.test(bench.materialOf(body)?.name ?? "");
     const usual = isThin ? THIN_BODY : proportionsOfFamily(bench.facts.family ?? "wet").body;
     const full = known ?? timesAs(usual, times);
     if (!known) line.assumed.push(`${sayLength(full)} full`);

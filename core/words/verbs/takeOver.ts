@@ -18,6 +18,10 @@ export function tellTakeOver(telling: Telling): void {
   const { told, bench } = t;
   const waiting = hanging(t);
   if (waiting) return takeOver(t, waiting, told.said);
+  const found = told.role === undefined && told.description ? bench.resolve(told.description).material : undefined;
+  const strand = found && bench.waits((w) => !w.hangs && isOf(bench, w, found.code) && liesFlat.has(w.form));
+  const flat = strand && stripOf(t, strand.component);
+  if (flat) return takeOver(t, flat, told.said);
   const object = objectOf(t);
   const declared = object.component && bench.declared.get(object.component.id);
   if (declared && object.role === "wing case") return tieDeclared(t, object, declared.said);
@@ -55,13 +59,13 @@ function asCover(t: Telling): Telling {
 
 /** What is broad enough to cover something when it is folded over. */
 const bandForms = new Set<MaterialForm | undefined>(["stretch body", "yarn", "quill", "flash", "floss"]);
+/** Strands that can be laid over the back instead of being wound. */
+const liesFlat = new Set(["stretch body", "yarn", "tinsel", "flash", "floss"]);
 /** So far from the eye, in shanks, a strip that is pulled over forward cannot have been bound in. */
 const FRONT = 0.4;
 /** A strip that was tied in for a body and is not wound yet: folded forward it lies over what is under it. */
 function stripOf({ bench }: Telling, component: string): Waiting | undefined {
-  const strip = bench.waiting.findLast(
-    (w) => w.component === component && !w.used && (w.form === "stretch body" || w.form === "yarn"),
-  );
+  const strip = bench.waiting.findLast((w) => w.component === component && !w.used && liesFlat.has(w.form));
   if (!strip) return undefined;
   strip.hangs = true;
   // What lies over the body was bound in behind it, wherever the line that names it stands.
@@ -91,13 +95,15 @@ function cheeksLeft({ bench }: Telling, component: string): Waiting | undefined 
   return { step: tied.step.id, component, role, form, at, hangs: true, said: {}, line: tied.line, used: false };
 }
 
+const isOf = (bench: Telling["bench"], w: Waiting, code: string): boolean =>
+  bench.component(w.component)?.material.some((m) => m.value === code) === true;
 function hanging({ told, bench }: Telling): Waiting | undefined {
   const found = told.description && bench.resolve(told.description).material;
-  if (found)
+  if (found) return bench.waiting.findLast((w) => w.hangs && isOf(bench, w, found.code));
+  if (told.role !== undefined)
     return bench.waiting.findLast(
-      (w) => w.hangs && bench.component(w.component)?.material.some((m) => m.value === found.code),
+      (w) => w.hangs && (w.role === told.role || (told.role === "flash" && w.form === "flash")),
     );
-  if (told.role !== undefined) return bench.waiting.findLast((w) => w.hangs && w.role === told.role);
   return bench.waiting.findLast((w) => w.hangs);
 }
 
@@ -260,6 +266,7 @@ export const takeOverVerb = verb(
   "take over",
   anyOf(
     "take\\s+over(?=\\s+the\\s)",
+    "(?:pull|draw|bring|fold|lay)(?=\\s+(?:the\\s+)?tinsel\\s+(?:forwards?\\s+)?over\\s+the\\s+(?:back|top|body)\\b(?!.*\\bturns?\\b))",
     "(?:pull|draw|bring|fold|bend|stretch|lay)\\s+the\\s+cover(?=\\s+(?:over|forwards?|back)\\b)",
     "pull(?=\\s+(?:the\\s+)?(?:shell\\s?-?back|wing\\s?-?case|film|foam|raffia|strip)\\b)",
     "(?:the\\s+)?(?:wing\\s?-?cases?|wing\\s+(?:pads?|buds?|covers?)|shell\\s?-?backs?|back|cover|case|foam|(?:stretch\\s+)?(?:film|strip|skin))\\s+(?:over|forward)(?=\\s|,|\\.|$)",
