@@ -1,10 +1,14 @@
+import { isColour } from "../materials";
 import { isNounAlone } from "./bench";
-import { readNumber } from "./text/number";
+import { NUMBER_WORD, readNumber } from "./text/number";
 import type { Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] =>
-  withTaken(withPartBehind(withNamedAhead(withTwisted(withDubbing(withLayers(withMixed(all), text)), text))), text);
+  withTaken(
+    withPartBehind(withNamedAhead(withTwisted(withDubbing(withLayers(withMixed(withOnes(all, text)), text)), text))),
+    text,
+  );
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -13,6 +17,38 @@ const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" |
   loose: [...a.loose, ...b.loose],
   rest: [...a.rest, ...b.rest],
 });
+
+const ones = new RegExp(`^(\\d+|${NUMBER_WORD})\\s+([a-z][a-z -]*?)(?:\\s+ones)?$`);
+/** “40 blue hairs with 10 green ones on top”: ten more of the same stuff in another colour. */
+function withOnes(all: Told[], text: string): Told[] {
+  return all.flatMap((t): Told[] => {
+    const { description } = t;
+    const at = t.rest.find((r) => /\s*ones?\b/y.test(text.slice(r.end)) || /\sones?$/.test(text.slice(r.at, r.end)));
+    const [, count = "", colour = ""] = (at && ones.exec(text.slice(at.at, at.end))) ?? [];
+    const n = readNumber(count);
+    const { amount } = t.said;
+    if (!at || !description || n === undefined || !colour.split(" ").every(isColour) || !amount) return [t];
+    const stuff = description.text
+      .trim()
+      .split(/\s+/)
+      .filter((w) => !isColour(w))
+      .join(" ");
+    const kind = "fibres" in amount ? { fibres: n } : "strands" in amount ? { ...amount, strands: n } : undefined;
+    if (!kind || stuff === "") return [t];
+    const { round: _round, ...said } = t.said;
+    const form = description.means?.form ?? description.exact?.form;
+    const other: Told = {
+      ...t,
+      description: { at: at.at, end: at.end, text: `${colour} ${stuff}`, ...(form && { means: { form } }) },
+      said: { ...said, amount: kind },
+      understood: [at],
+      kept: [],
+      loose: [],
+      rest: [],
+    };
+    return [{ ...t, said, rest: t.rest.filter((r) => r !== at) }, other];
+  });
+}
 
 /** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
 function withDubbing(all: Told[]): Told[] {

@@ -1,0 +1,73 @@
+import { describe, expect, test } from "vitest";
+import { readRecipe, sayStep } from ".";
+import { cabinet, hooks } from "./corpus/cabinet";
+
+/** What a later word of a recipe means of what is there: “the quill”, “green ones”, “over the tinsel”. */
+const read = (text: string) => readRecipe(text, { materials: cabinet, hooks });
+const nymph = "Hook: nymph 12\nThread: black 8/0\n";
+const last = (text: string): string[] => {
+  const { recipe, lines, newMaterials } = read(nymph + text);
+  const name = (code?: string) =>
+    newMaterials.find((m) => m.code === code)?.name ?? cabinet.get(code ?? "")?.name ?? "";
+  const mine = lines.at(-1)?.steps ?? [];
+  return recipe.steps
+    .filter((s) => mine.includes(s.id))
+    .map((s) => {
+      const c = recipe.components.find((c) => c.id === s.component);
+      return `${c?.role ?? ""}, ${name(c?.material[0]?.value)}: ${sayStep(s)}`;
+    });
+};
+const asked = (text: string): string[] => read(nymph + text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+
+describe("what is there already", () => {
+  test("“over the tinsel” says where the wire goes, and winds no tinsel", () => {
+    const text = "Tie in fine silver wire and 2 strands of pearl tinsel at the bend\nBody: hare's ear\n";
+    expect(last(`${text}Rib with five turns of wire, counterwound, over the tinsel`)).toEqual([
+      expect.stringMatching(/^rib, fine silver wire: 5 turns, counter, from the bend/),
+    ]);
+  });
+
+  test("“the quill” is the one that was tied in, whatever its form", () => {
+    const text = "Catch in a strand of stripped peacock quill at the bend\n";
+    expect(last(`${text}Wind the quill in touching turns to mid-shank`)).toEqual([
+      expect.stringMatching(/^body, stripped peacock quill: touching, from the bend to mid-shank/),
+    ]);
+  });
+
+  test("tinsel that waits can be pulled over the back instead", () => {
+    const text = "Tie in 2 strands of pearl tinsel at the bend\nBody: hare's ear\n";
+    expect(last(`${text}Pull the tinsel over the back and tie it down`)).toEqual([
+      expect.stringMatching(/^rib, pearl tinsel: 2 strands, over the back/),
+    ]);
+  });
+
+  test("“green ones” are of the same stuff", () => {
+    expect(
+      last("Wing of 40 blue bucktail hairs with 10 green ones on top, to the bend").map((s) => s.split(": ")),
+    ).toEqual([
+      ["wing, blue bucktail hairs", expect.stringMatching(/^40 fibres, to the bend/)],
+      ["wing, green bucktail hairs", expect.stringMatching(/^10 fibres, to the bend/)],
+    ]);
+  });
+});
+
+test("a tail is tied in behind, wherever the thread hangs", () => {
+  const text = "Eight turns of .015 lead-free wire\nTake the thread to the eye\n";
+  expect(last(`${text}Tie in a dozen pheasant tail fibres as a tail, one gape long`).join()).toContain("to the bend");
+});
+
+test.each([
+  ["Hook: 2 short shank saltwater", "2"],
+  ["Hook: 8 short shank", "8"],
+  ["Hook: 10 2x short dry", "10"],
+])("%s is of size %s", (line, size) => {
+  expect(read(`${line}\nThread: black`).recipe.sizes).toEqual({ from: size, to: size });
+});
+
+test("soft loops hold like wraps, and a thin noodle has its length", () => {
+  expect(
+    last("Wing: slips of grey duck quill, 4 mm wide, as long as the hook, held with three soft loops").join(),
+  ).toContain("with 3 wraps");
+  expect(last("Body: claret seal's fur, thin noodle of 50 mm").join()).toContain("noodle 50 mm sparse");
+  expect(asked("Body: claret seal's fur, thin noodle of 50 mm")).toEqual([]);
+});
