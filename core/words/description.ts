@@ -54,6 +54,7 @@ const bySize = new Set<MaterialForm>([
   "bead",
   "eyes",
   "stretch body",
+  "chenille",
   "rubber",
   "weight wire",
   "extended body",
@@ -117,7 +118,9 @@ export function descriptionAt(
 }
 
 const pearlStrands = /(?:strands?|lengths?)\s+of\s+$/;
-const ofFlash = match("(pearl|holographic|(?:pearl\\s+|holographic\\s+)?(?:gold|silver|copper))(?=\\s*(?:[,.;]|$))");
+const ofFlash = match(
+  "((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange|chartreuse|lime))?|gold|silver|copper)(?=\\s*(?:[,.;]|$))",
+);
 /** “with a few strands of pearl”: of what glitters. */
 function strandsOf(text: string, at: number): Description | undefined {
   const found = pearlStrands.test(text.slice(Math.max(0, at - 14), at)) ? ofFlash(text, at) : undefined;

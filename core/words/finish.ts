@@ -90,7 +90,7 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   // “slips of grey quill, 2.5 mm”: a quill's own figure is its width.
   if (
     kind === "lay" &&
-    form === "quill" &&
+    (form === "quill" || said.isSlips) &&
     said.amount === undefined &&
     said.shown &&
     "mm" in said.shown &&

@@ -293,6 +293,12 @@ class RecipeReader implements Reading {
     if (head.named) line.marks.push({ at: head.named, kind: "known" });
     if (head.isListed && isNone(text.slice(head.begin))) return this.readNone(i, head);
     if (saysNone.test(text)) return this.readNone(i, head);
+    const own = text.slice(head.begin);
+    if (head.role === "eyes" && arePainted.test(own) && !otherEyes.test(own)) {
+      line.marks.push({ at: [head.begin, line.text.length], kind: "aside" });
+      line.notes.push("painted on the head: kept as an instruction, nothing is taken for it");
+      return;
+    }
     const more = head.isListed ? noneAhead.exec(text.slice(head.begin))?.[0].length : undefined;
     if (more !== undefined) return this.readBehindNone(i, head, more);
     const kept = this.keptStep(i);
@@ -461,6 +467,7 @@ class RecipeReader implements Reading {
     if (n === 0) shareEach(text, all);
     if (n === 0) hairOnTheBack(all);
     if (n === 0) shareLength(text, all);
+    this.liesOver(told, text);
     this.sameAsPart(told, text);
     supply(told, text);
     this.settleReference(told);
@@ -529,6 +536,16 @@ class RecipeReader implements Reading {
       this.bench.thread === undefined &&
       Object.keys(said).length === 0
     );
+  }
+
+  /** “Over that six strands of herl”: on top of what was tied in last. */
+  private liesOver(told: Told, text: string): void {
+    const lead = text.slice(told.at, told.description?.at ?? told.at);
+    if (told.verb !== undefined || told.role !== undefined || !overThat.test(lead)) return;
+    const form = told.description?.exact?.form ?? told.description?.means?.form;
+    if (form !== "herl" && form !== "flash" && form !== "hair" && form !== "feather fibre") return;
+    Object.assign(told, { kind: "lay", role: form === "herl" ? "topping" : form === "flash" ? "flash" : "wing" });
+    told.said.attitude ??= "over";
   }
 
   /** “Tie in ten fibres. They should be as long as the shank”: the length of what was just laid. */
@@ -852,6 +869,12 @@ function asStretches(t: Told, text: string): Span[] {
 /** Parts that are tied in and stand off the shank. */
 const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
 
+/** “Eyes: painted, yellow with a black pupil”. */
+const arePainted =
+  /^\s*(?:[a-z]+\s*,?\s+)?paint(?:ed)?(?=\s*(?:[,.;]|$|\b(?:on|in|white|yellow|black|red|orange|with)\b))/;
+const otherEyes = /\d|\bor\b|stick|resin|epoxy|varnish|lacquer/;
+const overThat =
+  /^\W*(?:and\s+|then\s+)*(?:over|on\s+top\s+of|above)\s+(?:that|it|them|this|these|the\s+(?:wing|lot|whole))\b/;
 /** So many lines a loop may take: made, filled, spun, wound. */
 const MOST_OF_LOOP = 3;
 

@@ -41,6 +41,27 @@ describe("what is there already", () => {
     ]);
   });
 
+  test("a rib over one of two bodies ends where that one does", () => {
+    const text = "Body: rear half orange floss, front half black ostrich, 3 turns\n";
+    expect(last(`${text}Rib: oval gold over the floss, 3 turns`).at(-1)).toContain(
+      "3 turns, from the bend to mid-shank",
+    );
+  });
+
+  test("what is varnished before the hackle is the body, not the head", () => {
+    const text = "Body: stripped peacock quill, wound from the bend to mid-shank\n";
+    expect(last(`${text}Varnish the quill before hackling`)).toEqual([
+      expect.stringMatching(/^finish, .*1 coat, from in front of the body to behind the body/),
+    ]);
+  });
+
+  test("“over that” lies on top", () => {
+    const text = "Wing: 30 white bucktail hairs, as long as the hook\n";
+    expect(last(`${text}Over that six strands of peacock herl, as long as the wing`)).toEqual([
+      expect.stringMatching(/^topping, peacock herl.*6 strands, = the wing length, over the back/),
+    ]);
+  });
+
   test("“green ones” are of the same stuff", () => {
     expect(
       last("Wing of 40 blue bucktail hairs with 10 green ones on top, to the bend").map((s) => s.split(": ")),
@@ -62,6 +83,25 @@ test.each([
   ["Hook: 10 2x short dry", "10"],
 ])("%s is of size %s", (line, size) => {
   expect(read(`${line}\nThread: black`).recipe.sizes).toEqual({ from: size, to: size });
+});
+
+test("what is painted or coloured is kept as it was said, and takes nothing", () => {
+  expect(last("Eyes: painted, yellow with a black pupil")).toEqual([]);
+  expect(asked("Eyes: painted, yellow with a black pupil")).toEqual([]);
+  expect(asked("Colour the back near the head with a brown pen")).toEqual([]);
+  expect(last("Eyes: painted, or 5 mm stick-ons").join()).toContain("eyes, 5 mm stick-ons");
+});
+
+test("a topping is one feather, and slips have their width", () => {
+  expect(last("Tail: golden pheasant topping, 8 mm").join()).toContain("1 feather, = 8 mm");
+  expect(last("Wing: paired slips of teal, 5 mm, as long as the hook").join()).toContain("slips 5 mm wide");
+});
+
+test("three quarters of the way up begins at the bend", () => {
+  const text = "Tie in brown chenille at the bend\n";
+  expect(last(`${text}Wrap the chenille forward three quarters of the way up the shank`).join()).toContain(
+    "from the bend to a quarter of the shank",
+  );
 });
 
 test("soft loops hold like wraps, and a thin noodle has its length", () => {

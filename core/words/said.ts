@@ -63,6 +63,10 @@ export type Said = Partial<
     size?: [LengthRule, LengthRule];
     /** The size is how far along the shank it goes. */
     isLong?: boolean;
+    /** It is cut as slips, of which the width is a figure of its own. */
+    isSlips?: boolean;
+    /** What is wound over, where that is named by its material: “over the floss”. */
+    over?: string;
     /** The thread is the body as well. */
     isBodyToo?: boolean;
     /** So many turns on either side of a part. */

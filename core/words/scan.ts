@@ -644,6 +644,8 @@ const isThreadAhead = (text: string, part: { end: number } & ({ value: string } 
 
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
+/** Herl that is as long as something lies there; it does not wait to be wound. */
+const hasLength = /^[^.;]*\b(?:as\s+long\s+as|(?:longer|shorter)\s+than|same\s+length|level\s+with)\b/;
 const correction = words(
   "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*,)?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|let's\\s+say|say)\\s+(?:it\\s+)?)*",
 );
@@ -669,7 +671,7 @@ function sayingAt(told: Told, text: string, at: number, context: ScanContext): N
   const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
   const clauses: readonly Clause[] = isHackle
     ? hackleTiedIn
-    : told.kind === "lay" && context.waits(told.role, form)
+    : told.kind === "lay" && context.waits(told.role, form) && !(form === "herl" && hasLength.test(text.slice(told.at)))
       ? boundInClauses
       : clausesOf[told.kind];
   const corrected = correction(text, at);
@@ -835,6 +837,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     }
     // “over the tinsel”, “through the hackles”: where it goes, once it is told of what it is.
     if (told.kind === "wind" && acrossIt.test(text.slice(Math.max(0, begin - 14), begin)) && isOneWord(found.text)) {
+      told.said.over = found.text.trim();
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
     }

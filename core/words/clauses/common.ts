@@ -16,16 +16,20 @@ const ends = words(
 );
 
 const shareOfShank: Reader<{ from: Place; to: Place }> = map(
-  seq(
-    the,
-    match("(rear|back|hind|front|fore|forward|first|last|middle|mid|centre|center)"),
-    oneOf(
-      map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
-      map(match("(third|quarter)"), ([w]) => (w === "third" ? 1 / 3 : 1 / 4)),
-      number,
+  // “forward three quarters of the way” goes there.
+  unless(
+    seq(
+      the,
+      match("(rear|back|hind|front|fore|forward|first|last|middle|mid|centre|center)"),
+      oneOf(
+        map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+        map(match("(third|quarter)"), ([w]) => (w === "third" ? 1 / 3 : 1 / 4)),
+        number,
+      ),
+      opt(words("of")),
+      opt(match("(?:the\\s+)?(?:hook\\s+)?(shank|hook|body)")),
     ),
-    opt(words("of")),
-    opt(match("(?:the\\s+)?(?:hook\\s+)?(shank|hook|body)")),
+    words("(?:the\\s+)?way"),
   ),
   ([, [end], share, , of]) => {
     if (share > 1) return undefined;

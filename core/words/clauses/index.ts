@@ -67,6 +67,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (form === "liquid") return "glue";
   if (form === "hair" || form === "quill" || form === "extended body" || form === "made part")
     return form === "quill" && /\b(?:wound|turns?|touching|wrapped)\b/i.test(text) ? "wind" : "lay";
+  // “8 strands of flash, spread all around” stand off the shank, also in a line about the body.
+  if (form === "flash" && /\bstrands?\b/i.test(text) && !windWords.test(text)) return "lay";
   // What is wound is only laid where it waits to be.
   if (role === "weight" && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text)) return "lay";
   if (role !== undefined && woundRoles.has(role) && (form !== "feather fibre" || role === "body" || role === "thorax"))

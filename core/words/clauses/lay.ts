@@ -97,6 +97,7 @@ const byNumber: Clause[] = [
     ),
     (s, [c]) => {
       if (c && !Number.isInteger(c.n)) return false;
+      s.isSlips = true;
       if (c) s.count = c.n;
     },
   ),
@@ -362,13 +363,17 @@ const byFeather: Clause[] = [
   ),
   clause(
     "tips only",
-    words("(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?tips?(?:\\s+only)?(?=\\s*(?:[,.;]|$))"),
+    words(
+      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$))",
+    ),
     (s) => {
       if (s.amount && !("feathers" in s.amount)) return false;
       partOf(s, "tip");
     },
   ),
-  clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?")), (s, [n]) => partOf(s, "tip", n)),
+  clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?|points?(?=\\s*(?:[,.;]|$))")), (s, [n]) =>
+    partOf(s, "tip", n),
+  ),
   clause(
     "one flank",
     seq(

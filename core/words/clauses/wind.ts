@@ -73,13 +73,13 @@ const onItsSides = (first: string, second: string) =>
   map(
     seq(
       number,
-      opt(words("turns?")),
+      opt(words("turns?(?:\\s+each)?|each")),
       words(first),
       opt(placeReached),
       opt(words("it|them|,")),
       opt(words("and|then|plus")),
       number,
-      opt(words("turns?")),
+      opt(words("turns?(?:\\s+each)?|each")),
       words(second),
       opt(words("it|them")),
       opt(placeReached),

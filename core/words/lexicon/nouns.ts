@@ -96,7 +96,7 @@ const nouns: [string, NounForm][] = [
     { form: "tinsel" },
   ],
   [
-    "chenilles?|vernille|(?:fib(?:re|er)|flash|fur|hair|tinsel|dubbing)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
+    "chenilles?|vernille|fritz|(?:fib(?:re|er)|flash|fur|hair|tinsel|dubbing)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
     { form: "chenille" },
   ],
   [

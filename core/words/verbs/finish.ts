@@ -50,8 +50,20 @@ function placeOf(t: Telling): { along?: { from: Place; to: Place }; at?: Place }
   return at && { at };
 }
 
+/** “Varnish the quill”: what is named is what the coat goes on. */
+function onPart(t: Telling): Telling {
+  const { told, bench } = t;
+  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  if (told.role !== undefined || !told.description || form === undefined || form === "liquid" || form === "thread")
+    return t;
+  const code = bench.resolve(told.description).material?.code;
+  const part = bench.components.findLast((c) => c.material.some((m) => m.value === code));
+  return part ? { ...t, told: { ...told, role: part.role, description: undefined } } : t;
+}
+
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
-export function tellFinish(t: Telling): void {
+export function tellFinish(telling: Telling): void {
+  const t = onPart(telling);
   const { told, bench } = t;
   for (const role of told.alsoOn ?? [])
     tellFinish({

@@ -351,6 +351,11 @@ function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, 
     said.drops = said.coats ?? 1;
   }
   if (kind === "glue" && said.drops === undefined) said.drops = 1;
+  const name = bench.materialOf(component)?.name ?? "";
+  if (kind === "lay" && said.amount === undefined && form === "feather fibre" && /\b(?:topping|crest)$/i.test(name)) {
+    said.amount = { feathers: 1 };
+    line.assumed.push("1 feather");
+  }
   if (kind === "lay" && said.amount === undefined && form !== undefined && (isYarn || oneOfIt.has(form))) {
     said.amount =
       form === "hackle"

@@ -395,7 +395,8 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   const { bench } = t;
   const beside = bodyOfLine(t);
   const body = beside?.id ?? bodyBefore(bench);
-  const rear = beside && rearOf(beside);
+  const covered = coveredBy(said, bench);
+  const rear = covered?.rear ?? (beside && rearOf(beside));
   const tieInSaid: Said = {
     ...(said.tieIn && { tieIn: said.tieIn }),
     ...(said.pieceMm !== undefined && { pieceMm: said.pieceMm }),
@@ -406,12 +407,27 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   const waiting = tieIn(t, object, { ...tieInSaid, tieIn: said.tieIn ?? { at: rear ?? { landmark: "bend" } } }, body);
   bench.hangs = hung;
   if (!waiting) return;
-  const own: Said = { ...said };
+  const own: Said = { ...said, ...(covered && { from: covered.rear, to: covered.front }) };
   delete own.tieIn;
   delete own.pieceMm;
   if (body !== undefined || !bench.ahead.has("body")) return windWaiting(t, waiting, own);
   bench.later.push({ after: ["body"], make: () => windWaiting(t, waiting, own) });
 }
+/** “Rib: gold over the floss”: as far as that one goes, where the body is of several. */
+function coveredBy(said: Said, bench: Bench): { front: Place; rear: Place } | undefined {
+  if (said.over === undefined || said.from || said.begin || said.end || said.there) return undefined;
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const bodies = bench.made.flatMap(({ step }) =>
+    (step.do === "wind" || step.do === "dress") && roles.get(step.component ?? "") === "body" ? [step] : [],
+  );
+  const word = said.over.toLowerCase().replace(/s$/, "");
+  const meant = bodies.find((step) => {
+    const material = bench.materialOf(bench.component(step.component));
+    return material !== undefined && `${material.name} ${material.form}`.toLowerCase().includes(word);
+  });
+  return bodies.length > 1 && meant ? { front: frontOf(meant.from, meant.to), rear: rearOf(meant) } : undefined;
+}
+
 /** “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend. */
 function bodyOfLine({ bench, line }: Telling) {
   const bodies = bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === "body");
