@@ -62,6 +62,13 @@ describe("what is there already", () => {
     ]);
   });
 
+  test("“the hackles” of which a wing is are that wing", () => {
+    const text = "Wing: four white saddle hackles, twice the shank\n";
+    expect(last(`${text}Flash: 4 strands of pearl flash, same length as the hackles`).join()).toContain(
+      "= the wing length",
+    );
+  });
+
   test("“green ones” are of the same stuff", () => {
     expect(
       last("Wing of 40 blue bucktail hairs with 10 green ones on top, to the bend").map((s) => s.split(": ")),

@@ -105,6 +105,7 @@ export function tieIn(
       sentence: `How long is the ${said.like.trim()}? Nothing of it is tied in with a length yet. Say one here, as “twice the shank”.`,
       answers: [],
     });
+  if (said.shown) said.shown = ofHackleWing(bench, said.shown);
   const isWound = waitsToBeWound(role, form);
   // “Caught in at the eye and bound down round the bend”: there it waits to be wound.
   const bound =
@@ -190,6 +191,15 @@ function timesAsLong(rule: LengthRule | undefined, times: number): LengthRule | 
   const much = (n: number): number => Number((n * times).toPrecision(3));
   if ("of" in rule) return { ...rule, times: much(rule.times) };
   return "mm" in rule ? { mm: much(rule.mm) } : undefined;
+}
+
+/** “As long as the hackles”, where they are no hackle but a wing or a tail: so long as that. */
+function ofHackleWing(bench: Telling["bench"], rule: LengthRule): LengthRule {
+  if (!("of" in rule) || rule.of !== "hackle" || bench.ofRole("hackle") || bench.ofRole("collar")) return rule;
+  const laid = bench.components.findLast(
+    (c) => (c.role === "wing" || c.role === "tail") && bench.formOf(c) === "hackle",
+  );
+  return laid?.role === "wing" || laid?.role === "tail" ? { ...rule, of: laid.role } : rule;
 }
 
 /** The length of what was laid before. */
