@@ -1,7 +1,7 @@
 import type { MaterialForm } from "../materials";
 import type { LayAmount, PlainLength } from "../recipe";
 import type { LiquidKind } from "../tying";
-import type { Kind, Said } from "./said";
+import { isThickness, type Kind, type Said } from "./said";
 import type { StepContext } from "./types";
 
 /** Minutes that a coat dries where nobody says how long. */
@@ -97,6 +97,11 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
     said.shown.mm <= WIDEST_SLIP
   ) {
     said.amount = { slipWidth: said.shown };
+    delete said.shown;
+  }
+  // “white bucktail, 2 mm”: so thick is the bunch.
+  if (kind === "lay" && form === "hair" && said.amount === undefined && said.shown && isThickness(said.shown)) {
+    said.amount = { clump: said.shown };
     delete said.shown;
   }
   // “4 slips 3 mm wide” are two on either side.

@@ -1,7 +1,7 @@
 import { isColour } from "../materials";
 import { isNounAlone } from "./bench";
 import { NUMBER_WORD, readNumber } from "./text/number";
-import type { Told } from "./told";
+import type { Span, Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] =>
@@ -23,7 +23,9 @@ const ones = new RegExp(`^(\\d+|${NUMBER_WORD})\\s+([a-z][a-z -]*?)(?:\\s+ones)?
 function withOnes(all: Told[], text: string): Told[] {
   return all.flatMap((t): Told[] => {
     const { description } = t;
-    const at = t.rest.find((r) => /\s*ones?\b/y.test(text.slice(r.end)) || /\sones?$/.test(text.slice(r.at, r.end)));
+    // “20 black and 10 yellow hairs”
+    const isAhead = (r: Span): boolean => r.end <= (description?.at ?? 0) && /^\s+and\s/.test(text.slice(r.end));
+    const at = t.rest.find((r) => isAhead(r) || /^\s*ones?\b/.test(text.slice(r.end)));
     const [, count = "", colour = ""] = (at && ones.exec(text.slice(at.at, at.end))) ?? [];
     const n = readNumber(count);
     const { amount } = t.said;
@@ -46,7 +48,8 @@ function withOnes(all: Told[], text: string): Told[] {
       loose: [],
       rest: [],
     };
-    return [{ ...t, said, rest: t.rest.filter((r) => r !== at) }, other];
+    const own = { ...t, said, rest: t.rest.filter((r) => r !== at) };
+    return isAhead(at) ? [other, own] : [own, other];
   });
 }
 
@@ -217,10 +220,14 @@ function withTaken(all: Told[], text: string): Told[] {
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
 
+const bothAre = /,\s*both\s+(?:\w+\s+){0,3}/;
 /** “20 yellow hairs under 30 black ones, to the bend”: what is said at the end of how long they are holds for both. */
 export function shareLength(text: string, all: readonly Told[]): void {
   all.forEach((t, n) => {
     const next = all[n + 1];
+    // “one crest and a strand of flash, both half the body”
+    if (next && t.kind === "lay" && next.kind === "lay" && bothAre.test(text.slice(next.at, next.end)))
+      t.said.shown ??= next.said.shown;
     const isPair =
       next !== undefined &&
       t.kind === "lay" &&

@@ -23,6 +23,7 @@ import { plain } from "./parse";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
+import { isThickness } from "./said";
 import { saysItsStuff, supply } from "./supply";
 import { copyOf, kindOfTold, scan } from "./scan";
 import type { ScanContext, Span, Told } from "./told";
@@ -799,6 +800,10 @@ class RecipeReader implements Reading {
         line.marks.push({ at: [s.at, s.end], kind: "aside" });
         continue;
       }
+      if (isOfKnownThickness(t, s.words)) {
+        line.marks.push({ at: [s.at, s.end], kind: "known" });
+        continue;
+      }
       line.marks.push({ at: [s.at, s.end], kind: "doubt" });
       line.asks.push(this.askLoose(line.text, s, t));
     }
@@ -889,6 +894,15 @@ const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
 const isBackOfHair = ({ part, description, said }: Told): boolean => {
   const form = description && (description.exact?.form ?? description.means?.form);
   return part === "back" && form === "hair" && said.hanging === undefined;
+};
+
+/** “A clump of white bucktail, 2 mm”: the word needs no figure beside the one that is there. */
+const isOfKnownThickness = ({ kind, said, description }: Told, words: string): boolean => {
+  const form = description && (description.exact?.form ?? description.means?.form);
+  const isThick =
+    (said.amount && "clump" in said.amount) ??
+    (form === "hair" && (said.thick !== undefined || isThickness(said.shown)));
+  return kind === "lay" && isThick && /clump|bunch|bundle|tuft|wisp|pinch/.test(words);
 };
 
 /** What is touched on is never weighed: a pinch of it says enough. */

@@ -111,6 +111,24 @@ test("three quarters of the way up begins at the bend", () => {
   );
 });
 
+test("a bunch of hair may have its thickness and its length between commas", () => {
+  expect(last("Tail: clump of white bucktail, 2 mm, three times the shank").join()).toContain(
+    "clump of 2 mm, = 3 × the shank",
+  );
+  expect(asked("Tail: clump of white bucktail, 2 mm, three times the shank")).toEqual([]);
+  expect(asked("Tail: one strand of white wool, 2 mm, half the shank").join()).not.toEqual("");
+});
+
+test("what is pulled down and back is wound once", () => {
+  expect(last("Front hackle: blue cock, 3 turns, pulled down and back").join()).not.toContain("there and back");
+});
+
+test("two colours of one stuff are two bunches, each with its count", () => {
+  expect(
+    last("Wing: 20 black and 10 yellow squirrel hairs, to the bend").map((s) => s.split(",", 3).slice(0, 2).join()),
+  ).toEqual(["wing, black squirrel hairs: 20 fibres", "wing, yellow squirrel hairs: 10 fibres"]);
+});
+
 test("soft loops hold like wraps, and a thin noodle has its length", () => {
   expect(
     last("Wing: slips of grey duck quill, 4 mm wide, as long as the hook, held with three soft loops").join(),

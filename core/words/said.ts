@@ -63,6 +63,8 @@ export type Said = Partial<
     size?: [LengthRule, LengthRule];
     /** The size is how far along the shank it goes. */
     isLong?: boolean;
+    /** A length that was said before another one: how thick a bunch of hair is. */
+    thick?: LengthRule;
     /** It is cut as slips, of which the width is a figure of its own. */
     isSlips?: boolean;
     /** What is wound over, where that is named by its material: “over the floss”. */
@@ -133,3 +135,9 @@ export function wholeOf(count: Count): { n: number; spread?: [number, number] } 
 }
 
 export const samePair = (rule: LengthRule): [LengthRule, LengthRule] => [rule, rule];
+
+/** A bunch of hair is at most so thick when squeezed, in mm; no wing and no tail is so short. */
+const THICKEST_BUNCH_MM = 5;
+/** Whether a length said of a bunch can only be how thick it is. */
+export const isThickness = (rule: LengthRule | undefined): boolean =>
+  rule !== undefined && "mm" in rule && rule.mm <= THICKEST_BUNCH_MM;

@@ -9,7 +9,7 @@ import { bareFraction, place, placeBeside, placeReached, thirdBack } from "../te
 
 const the = opt(words("the|a|an|its"));
 const begins = words(
-  "(?:starting|beginning|begun|started|start|begin|running|run|worked|working)\\s+(?:from|at)|from|(?:starting|started|beginning|begun|begin|start)(?=\\s+(?:just|\\d|a|an|one|two|half|behind|in\\s+front|over|above|right))",
+  "(?:starting|beginning|begun|started|start|begin|running|run|worked|working)\\s+(?:from|at)|from|(?:starting|started|beginning|begun|begin|start)(?=\\s+(?:just|\\d|a|an|one|two|half|behind|in\\s+front|over|above|right))|(?:starting|started|beginning|begun)\\s+(?:level\\s+with|opposite)",
 );
 const ends = words(
   "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stops?|finish(?:es)?|ends?)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",

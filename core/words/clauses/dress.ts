@@ -29,6 +29,10 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
+    "(?:getting|becoming|growing)\\s+(?:fat|thick|full)(?:t?er)?(?:\\s+(?:to|towards?|forwards?|at)(?:\\s+the\\s+\\w+)?)?",
+    "tapered",
+  ],
+  [
     "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:skinny|thin|slim),?\\s+(?:and\\s+|then\\s+)*(?:get(?:s|ting)?|becom(?:e|es|ing)|end(?:s|ing)?)\\s+(?:up\\s+)?(?:fat|thick|full)(?:t?er)?",
     "tapered",
   ],

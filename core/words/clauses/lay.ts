@@ -8,7 +8,7 @@ import {
   type Stance,
 } from "../../recipe";
 import { anyOf, map, match, oneOf, opt, seq, unless, words } from "../parse";
-import { clause, put, putWay, wholeOf, type Clause, type Said } from "../said";
+import { clause, put, putWay, wholeOf, type Clause, type Said, isThickness } from "../said";
 import { count, times, type Count } from "../text/count";
 import { length, lengthNamed, lengthReaching, LONGER, SHORTER } from "../text/length";
 import { number, readNumber } from "../text/number";
@@ -407,7 +407,11 @@ const byFeather: Clause[] = [
 
 const tail = opt(words("tips?|tail|wing|throat|legs|topping|flash"));
 const shown = (s: Said, rule: LengthRule): boolean | void => {
-  if (s.shown !== undefined) return false;
+  if (s.shown !== undefined) {
+    // “2 mm, three times the shank”: first how thick, then how long.
+    if (s.amount !== undefined || s.thick !== undefined || !isThickness(s.shown)) return false;
+    s.thick = s.shown;
+  }
   s.shown = rule;
 };
 /** A measure alone counts only where it is one of the hook, or says that it is a length. */

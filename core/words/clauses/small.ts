@@ -72,6 +72,14 @@ export const seatClauses: Clause[] = [
 /** What can be said of glue within the fly. */
 export const glueClauses: Clause[] = [
   clause(
+    "a thin coat of",
+    words("(?:an?\\s+)?(?:thin|light|good|heavy|full|clear|final|single)\\s+coat(?:ing)?(?:\\s+of)?(?=\\s)"),
+    (s) => {
+      if (s.coats !== undefined) return false;
+      s.coats = 1;
+    },
+  ),
+  clause(
     "a drop",
     words(
       "(?:(?:tiny|small|good|thin)\\s+)?(?:drop|dab|dot|spot)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",

@@ -440,10 +440,10 @@ const howItLies: Clause[] = [
     "there and back",
     words(
       anyOf(
-        "(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
+        "(?<!(?:pulled|swept|stroked|brushed|tied|folded|drawn|set)\\s+)(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
         "(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again",
         "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
-        "(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
+        "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
         "back\\s+again",
         "two\\s+layers",
         "double\\s+layer",

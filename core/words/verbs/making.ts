@@ -189,6 +189,7 @@ export function make(
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
   delete said.isLong;
   askWhatSize(said, kind, object, t, more.where);
+  thickOrLong(said, kind, form, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
   const isRuleSaid = said.rule !== undefined;
@@ -307,6 +308,35 @@ function askHowFull(said: Said, kind: Kind, { told, line }: Telling, where: [num
     answers: [],
   });
   delete said.fullness;
+}
+
+/**
+ * “2 mm, three times the shank”: of hair the first is how thick it is, of slips how wide; of all else it is asked which
+ * length holds.
+ */
+function thickOrLong(
+  said: Said,
+  kind: Kind,
+  form: MaterialForm | undefined,
+  { told, line }: Telling,
+  where: [number, number] | undefined,
+): void {
+  const { thick } = said;
+  if (kind !== "lay" || !thick) return;
+  delete said.thick;
+  if (form === "hair") {
+    said.amount ??= { clump: thick };
+    return;
+  }
+  if (form === "quill" || said.isSlips) {
+    said.amount ??= { slipWidth: thick };
+    return;
+  }
+  line.asks.push({
+    at: where ?? [told.at, told.end],
+    sentence: `Two lengths are said, ${sayLength(thick)} and ${sayLength(said.shown ?? thick)}. Which of them is it?`,
+    answers: [],
+  });
 }
 
 const atTheRear = new Set<Role | undefined>(["tail", "tag", "butt"]);

@@ -16,6 +16,7 @@ export const waitsToBeWound = (role: Role | undefined, form: MaterialForm | unde
   form !== undefined &&
   ((woundForms.has(form) && (role === undefined || woundRoles.has(role))) ||
     (form === "flash" && (role === "rib" || role === "body")) ||
+    (form === "rubber" && role === "rib") ||
     ((form === "hackle" || form === "quill" || form === "feather fibre") &&
       (role === "hackle" || role === "collar" || role === "body" || role === "thorax")));
 

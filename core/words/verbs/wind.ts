@@ -404,7 +404,12 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   };
   const hung = bench.hangs;
   bench.hangs = undefined;
-  const waiting = tieIn(t, object, { ...tieInSaid, tieIn: said.tieIn ?? { at: rear ?? { landmark: "bend" } } }, body);
+  const waiting = tieIn(
+    t,
+    object,
+    { ...tieInSaid, tieIn: said.tieIn ?? { at: rear ?? said.begin ?? { landmark: "bend" } } },
+    body,
+  );
   bench.hangs = hung;
   if (!waiting) return;
   const own: Said = { ...said, ...(covered && { from: covered.rear, to: covered.front }) };
