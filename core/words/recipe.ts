@@ -487,7 +487,14 @@ class RecipeReader implements Reading {
     if (told.verb === undefined && n > 0 && !told.description && told.role === undefined && this.isAboutLast(told))
       return verbOf("hold")?.tell(t);
     if (n === 0 && this.asksWhatPart(told, text, i)) return;
+    if (this.isThreadStarted(told)) {
+      const object = objectOf({ ...t, told: { ...told, role: "thread" } });
+      this.bench.thread = object.component?.id;
+      this.bench.hangs = told.said.there ?? this.bench.hangs;
+      return;
+    }
     if (this.isThreadNamed(told)) return this.actListedThread({ ...t, told: { ...told, role: "thread" } });
+    if (this.isWoundAtOnce(told, text)) return windNew(t, objectOf(t), told.said);
     const isListed =
       head.isListed &&
       (told.verb === undefined ||
@@ -547,6 +554,36 @@ class RecipeReader implements Reading {
     if (form !== "herl" && form !== "flash" && form !== "hair" && form !== "feather fibre") return;
     Object.assign(told, { kind: "lay", role: form === "herl" ? "topping" : form === "flash" ? "flash" : "wing" });
     told.said.attitude ??= "over";
+  }
+
+  /** “Tie in a brown hackle behind the eye, two turns”: what says its turns is wound as well. */
+  private isWoundAtOnce(told: Told, text: string): boolean {
+    const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
+    const turns = told.rest.find((r) => /\bturns?$/.test(text.slice(r.at, r.end)));
+    if (told.verb !== "tie in" || form !== "hackle" || !turns) return false;
+    const role = told.role ?? "collar";
+    const again = scan(text, told.at, told.end, { role, part: role }, this.scanContext, "wind")[0];
+    if (again?.said.rule?.turns === undefined) return false;
+    const { there, ...said } = again.said;
+    const at = told.said.tieIn?.at ?? there;
+    Object.assign(told, { role, part: told.part ?? role, kind: "wind", verb: "wind" });
+    told.said = { ...said, ...(at && { tieIn: { at }, there: at }) };
+    told.rest = told.rest.filter((r) => r !== turns);
+    told.understood.push(turns);
+    return true;
+  }
+
+  /** “Tie in yellow silk at the eye”: the first thread that is tied in is the one that ties. */
+  private isThreadStarted({ verb, role, description, said }: Told): boolean {
+    const form = description && (description.exact?.form ?? description.means?.form);
+    const isOnlyPlaced = Object.keys(said).every((k) => k === "there");
+    return (
+      verb === "tie in" &&
+      form === "thread" &&
+      (role === undefined || role === "thread") &&
+      this.bench.thread === undefined &&
+      isOnlyPlaced
+    );
   }
 
   /** “Tie in ten fibres. They should be as long as the shank”: the length of what was just laid. */
@@ -619,6 +656,8 @@ class RecipeReader implements Reading {
       return this.actListedHead(t);
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
+    // “Head: 4 mm gold bead”
+    if (role === "head" && told.kind === "seat") return tellSeat({ ...t, told: { ...told, role: "bead" } });
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
     const named = this.stuffByHead(this.byColour(t, i), i);
     const object = objectOf(named);

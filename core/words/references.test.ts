@@ -129,6 +129,32 @@ test("two colours of one stuff are two bunches, each with its count", () => {
   ).toEqual(["wing, black squirrel hairs: 20 fibres", "wing, yellow squirrel hairs: 10 fibres"]);
 });
 
+test("silk that is tied in first is the thread, and what it goes along is its base", () => {
+  const { recipe } = read(
+    "Hook: wet 12\nTie in yellow silk at the eye and take it down the shank to just above the barb",
+  );
+  expect(recipe.steps.map((s) => sayStep(s))).toEqual([expect.stringMatching(/^touching, from the eye to the barb/)]);
+});
+
+test("a hackle that is tied in with its turns is wound", () => {
+  expect(last("Tie in a brown hen hackle behind the eye, two turns").join()).toMatch(/^collar, .*: 2 turns/);
+});
+
+test("copper as thick as weight wire, behind the bead, is weight", () => {
+  expect(last("Bead: 3 mm tungsten\n10 turns of 0.3 mm copper wire behind the bead").join()).toMatch(/^weight, /);
+  expect(last("Bead: 3 mm tungsten\nBody: olive fur\n6 turns of 0.1 mm copper wire to the bead").join()).toMatch(
+    /^rib, /,
+  );
+});
+
+test("room that is left for the hackle makes no hackle of the fur", () => {
+  expect(last("Dub hare fur, not too thick, leaving room for the hackle").join()).toMatch(/^body, /);
+});
+
+test("a head that is a bead is a bead", () => {
+  expect(last("Head: 4 mm gold bead, slid on first").join()).toMatch(/^bead, /);
+});
+
 test("soft loops hold like wraps, and a thin noodle has its length", () => {
   expect(
     last("Wing: slips of grey duck quill, 4 mm wide, as long as the hook, held with three soft loops").join(),

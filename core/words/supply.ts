@@ -6,6 +6,7 @@ export function supply(told: Told, text: string): void {
   bandsOfThread(told);
   gaugeOfWeight(told, text);
   turnsOfLead(told, text);
+  wireAsWeight(told, text);
   turnsOfRib(told, text);
   colourOfHead(told, text);
 }
@@ -39,6 +40,17 @@ function gaugeOfWeight(told: Told, text: string): void {
     text: `${/^lead/.test(told.part ?? "") ? "lead" : "weight"} wire ${text.slice(at.at, at.end)}`,
     means: { form: "weight wire" },
   };
+}
+const behindBead = /\b(?:behind|against|into|up\s+to)\s+(?:the\s+)?(?:bead|cone)\b|\bunder\s+the\s+thorax\b/;
+/** Copper that is thicker than a rib, in mm. */
+const THINNEST_COPPER_MM = 0.25;
+/** “10 turns of 0.3 mm copper wire behind the bead”: wire so thick, and there, is weight. */
+function wireAsWeight(told: Told, text: string): void {
+  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  if (told.role !== undefined || form !== "wire" || told.said.rule?.turns === undefined) return;
+  const mm = Number(/(\d*[.,]?\d+)\s*mm/.exec(told.description?.text ?? "")?.[1]?.replace(",", "."));
+  if (mm >= THINNEST_COPPER_MM && behindBead.test(text.slice(told.at, told.end)))
+    Object.assign(told, { role: "weight", part: "weight" });
 }
 const leadTurns =
   /\b(?:turns?|wraps?|t)\s+(?:of\s+)?(?:the\s+)?(?:fine\s+|thin\s+|medium\s+|heavy\s+|thick\s+)?(lead(?:\s+wire)?)\b(?!\s+eyes)/;

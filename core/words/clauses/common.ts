@@ -237,6 +237,14 @@ export const leavingBare: Clause = clause(
     else s.end = { fraction: share };
   },
 );
+/** Room for what comes later is where it usually is. */
+export const leavingRoom: Clause = clause(
+  "leaving room for the head",
+  words(
+    "(?:and\\s+)?leav(?:e|es|ing)\\s+(?:some\\s+|enough\\s+|a\\s+little\\s+|plenty\\s+of\\s+)?(?:room|space)(?:\\s+(?:for|behind|at|in\\s+front\\s+of)\\s+(?:a\\s+|the\\s+)?\\w+)?",
+  ),
+  () => undefined,
+);
 export const end: Clause = clause(
   "up to the bead",
   map(seq(ends, placeReached), ([, p]) => p),

@@ -4,7 +4,7 @@ import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { endOfWay, everywhere, leavingBare, shareOfIt, theRest, where } from "./common";
+import { endOfWay, everywhere, leavingBare, leavingRoom, shareOfIt, theRest, where } from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
@@ -106,6 +106,7 @@ export const loopLoad: readonly Clause[] = [
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
   leavingBare,
+  leavingRoom,
   where[0] as Clause,
   shareOfIt,
   theRest,
@@ -261,11 +262,11 @@ export const dressClauses: Clause[] = [
   clause(
     "but thicker",
     match(
-      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+|much\\s+|a\\s+lot\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer)(?=\\s*(?:[,.;]|$))",
+      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+|much\\s+|a\\s+lot\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer|smaller)(?=\\s*(?:[,.;]|$))",
     ),
     (s, [w]) => {
       if (s.ofBody !== undefined) return false;
-      s.ofBody = w === "slimmer" || w === "thinner" ? 0.85 : 1.2;
+      s.ofBody = w === "slimmer" || w === "thinner" || w === "smaller" ? 0.85 : 1.2;
     },
   ),
   clause(

@@ -8,6 +8,7 @@ import {
   endOfWay,
   everywhere,
   leavingBare,
+  leavingRoom,
   onSizes,
   shareOfIt,
   theRest,
@@ -178,13 +179,7 @@ const saysNothing: Clause[] = [
     ),
     () => undefined,
   ),
-  clause(
-    "leaving room for the head",
-    words(
-      "(?:and\\s+)?leav(?:e|es|ing)\\s+(?:some\\s+|enough\\s+|a\\s+little\\s+|plenty\\s+of\\s+)?(?:room|space)(?:\\s+(?:for|behind|at|in\\s+front\\s+of)\\s+(?:a\\s+|the\\s+)?\\w+)?",
-    ),
-    () => undefined,
-  ),
+  leavingRoom,
   clause(
     "through the hackle",
     words("(?:back\\s+)?through\\s+(?:the\\s+|its\\s+)?(?:hackle|palmer|fibres|barbs|turns)(?:\\s+(?:fibres|barbs))?"),

@@ -134,6 +134,7 @@ const roleWords: Record<string, Role> = {
   skirt: "legs",
   leg: "legs",
   feelers: "legs",
+  whiskers: "legs",
   antennae: "legs",
   antenna: "legs",
   eyes: "eyes",

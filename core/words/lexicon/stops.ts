@@ -204,6 +204,8 @@ export const MANNER = anyOf(
   "(?:colou?r|mark|shade|tint)\\s+(?:in\\s+)?(?:the\\s+)?(?:[a-z]+\\s+){1,6}?with\\s+(?:an?|the)\\s+(?:\\w+\\s+){0,2}(?:pen|marker|felt\\s+tip)",
   "sizes?\\s+\\d{1,2}\\s+hackles?(?=\\s*(?:[,.;]|$))",
   "(?:pulled|swept|stroked|brushed|drawn)\\s+(?:down\\s+and\\s+back|back\\s+and\\s+down)(?:wards?)?",
+  "built\\s+into\\s+an?\\s+(?:[a-z]+\\s+){0,2}(?:taper|cigar|carrot|ball|bump)",
+  "slid\\s+on(?:\\s+first)?",
   "built\\s+up(?=\\s*(?:[,.;]|$))",
   "(?:in\\s+)?front\\s+and\\s+(?:back|rear)(?=\\s*(?:[,.;]|$))",
   "build(?:ing)?\\s+(?:up\\s+)?an?\\s+(?:smooth\\s+|slim\\s+|even\\s+|neat\\s+|nice\\s+|gentle\\s+|slight\\s+)*(?:cigar|carrot|taper)(?:[-\\s]shape(?:d\\s+body)?)?",

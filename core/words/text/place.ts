@@ -325,6 +325,8 @@ const target: Reader<Place> = oneOf(base, plainPart);
  * A place at a distance from another: “3 mm behind the eye”, “just in front of the weight”, “2 eyes short of the bend”.
  */
 const away: Reader<Place> = oneOf<Place>(
+  // Nothing is tied in between a bead and the eye that it stands against: “before” is when, or where it comes from.
+  map(words("before\\s+the\\s+(?:bead|cone)(?:\\s+goes\\s+on)?"), () => ({ eyeLengths: 0.5 })),
   map(seq(distance, leads, oneOf(base, plainPart)), ([d, sign, p]) => shifted(faced(p, sign), turned(d, sign))),
   map(seq(distance, crossing, target), ([d, how, p]) => crossed(p, how, d)),
   map(seq(slightly, leads, target), ([, sign, p]) => besides(faced(p, sign), sign)),

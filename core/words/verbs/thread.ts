@@ -102,7 +102,10 @@ export const move = verb(
     const { said } = told;
     const isWound = said.rule !== undefined || said.passes !== undefined || said.fill !== undefined;
     // “Take the thread in touching turns round the bend”: that is where it goes.
-    if (isWound && said.there && !said.from && !said.begin && !said.end && said.rule?.turns === undefined) {
+    const isFirstWay =
+      !bench.isBased && bench.hangs && said.there && Math.abs(alongShank(bench.hangs) - alongShank(said.there)) > 0.2;
+    const isThere = said.there && !said.from && !said.begin && !said.end && said.rule?.turns === undefined;
+    if ((isWound || isFirstWay) && isThere) {
       said.end = said.there;
       delete said.there;
     }
