@@ -1,7 +1,6 @@
 import { isColour, type Material } from "../materials";
 import type { Component, RecipeStep } from "../recipe";
-import { Bench, type Ask, type LineNotes, type Telling } from "./bench";
-import { numberOfLoose, looseSentence } from "./read";
+import { Bench, type LineNotes, type Telling } from "./bench";
 import { headOf, type LineHead } from "./head";
 import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
@@ -17,16 +16,16 @@ import {
   tiedInAs,
   tiesInTaken,
 } from "./joined";
-import { isFilling, loopAt, mayTellLoop, spinsAt, startsLoop } from "./loops";
+import { LoopLines } from "./loopLines";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
+import { mark } from "./marks";
 import { plain } from "./parse";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
-import { isThickness } from "./said";
 import { saysItsStuff, supply } from "./supply";
 import { copyOf, kindOfTold, scan } from "./scan";
-import type { ScanContext, Span, Told } from "./told";
+import type { ScanContext, Told } from "./told";
 import { verbOf, waitsToBeWound } from "./verbs";
 import { tellAct } from "./verbs/act";
 import { tellDub } from "./verbs/dub";
@@ -116,6 +115,7 @@ class RecipeReader implements Reading {
   readonly bench: Bench;
   readonly heads: LineHead[];
   private readonly scanned: (Told[] | undefined)[] = [];
+  private readonly loops = new LoopLines(this);
   readonly plain: string[];
   readonly out: RecipeLine[];
   readonly scanContext: ScanContext;
@@ -196,59 +196,7 @@ class RecipeReader implements Reading {
   private scan(i: number): Told[] {
     const text = this.plain[i] ?? "";
     const head = this.heads[i] as LineHead;
-    return (this.scanned[i] ??= this.loopOf(i) ?? this.scanLine(text, head));
-  }
-
-  /** Lines that only make a loop which a later line fills, or only spin it. */
-  private readonly ofLoop = new Map<number, "opens" | "spins">();
-  /** What a line tells of a dubbing loop, together with the lines before it that made the loop. */
-  private loopOf(i: number): Told[] | undefined {
-    const text = this.plain[i] ?? "";
-    if (this.line(i).kind !== "steps") return undefined;
-    const spun = spinsAt(text);
-    if (spun !== undefined && this.loopBefore(i)) {
-      if (spun < text.length) return scan(text, spun, text.length, {}, this.scanContext);
-      this.ofLoop.set(i, "spins");
-      return [];
-    }
-    const loop = this.loopTold(i);
-    if (!loop) return undefined;
-    if (!loop.description) {
-      if (!this.isFilledLater(i)) return undefined;
-      this.ofLoop.set(i, "opens");
-      return [];
-    }
-    const { role, part } = this.heads[i] as LineHead;
-    if (loop.description.parts?.every((p) => p.share === undefined))
-      this.line(i).notes.push("the layers of the loop are reckoned in equal parts");
-    const told = { ...loop, role: loop.role ?? role, part: loop.part ?? part };
-    return [told, ...scan(text, loop.end, text.length, {}, this.scanContext)];
-  }
-  private readonly loops = new Map<number, Told | undefined>();
-  private loopTold(i: number): Told | undefined {
-    if (this.loops.has(i)) return this.loops.get(i);
-    const text = this.plain[i] ?? "";
-    const { role, begin = 0 } = this.heads[i] ?? {};
-    const before = mayTellLoop(text, role) ? this.loopBefore(i) : undefined;
-    const isOpen = before !== undefined && !before.description;
-    const told = mayTellLoop(text, role)
-      ? loopAt(text, begin, this.scanContext.index, isOpen ? before : undefined)
-      : undefined;
-    this.loops.set(i, told);
-    return told;
-  }
-  /** The loop of a line a few before this one, with nothing but its spinning between. */
-  private loopBefore(i: number): Told | undefined {
-    for (let n = i - 1; n >= 0 && n >= i - MOST_OF_LOOP; n--) {
-      const text = this.plain[n] ?? "";
-      if (text.trim() !== "" && spinsAt(text) !== text.length) return this.loopTold(n);
-    }
-    return undefined;
-  }
-  private isFilledLater(i: number): boolean {
-    const next =
-      this.plain.slice(i + 1, i + 1 + MOST_OF_LOOP).find((l) => l.trim() !== "" && spinsAt(l) !== l.length) ?? "";
-    return !startsLoop(next) && isFilling(next);
+    return (this.scanned[i] ??= this.loops.told(i) ?? this.scanLine(text, head));
   }
 
   /** A line is scanned once for as long as its words and what its part is of are the same: typing changes one line. */
@@ -307,21 +255,12 @@ class RecipeReader implements Reading {
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
     const told = this.withTaken(i, joined(this.scan(i), text));
-    if (this.tellOfLoop(i)) return;
+    if (this.loops.tellsOnly(i)) return;
     const finish = this.bench.finish;
     told.forEach((t, n) => this.act(i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
-    for (const t of told) this.mark(i, t);
+    for (const t of told) mark(this.line(i), t, this.context.numberWords);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
-  }
-
-  private tellOfLoop(i: number): boolean {
-    const what = this.ofLoop.get(i);
-    if (!what) return false;
-    const line = this.line(i);
-    line.marks.push({ at: [0, line.text.length], kind: what === "opens" ? "known" : "aside" });
-    if (what === "opens") line.notes.push("the loop that the next line fills");
-    return true;
   }
 
   /** What an earlier line only took, by the line that ties it in. */
@@ -338,7 +277,7 @@ class RecipeReader implements Reading {
     if (next === undefined) return told;
     this.taken.set(next, own as Told);
     this.line(i).notes.push(`tied in by line ${next + 1}`);
-    for (const t of told) this.mark(i, t);
+    for (const t of told) mark(this.line(i), t, this.context.numberWords);
     return [];
   }
   /** The line, one or two further on, that ties in what this one took, with nothing else tied in between. */
@@ -830,52 +769,6 @@ class RecipeReader implements Reading {
     told.rest = told.rest.slice(rest ? 1 : 0);
   }
 
-  private mark(i: number, t: Told): void {
-    const line = this.line(i);
-    for (const s of t.understood) line.marks.push({ at: [s.at, s.end], kind: "known" });
-    for (const s of t.kept) line.marks.push({ at: [s.at, s.end], kind: "aside" });
-    for (const s of t.loose) {
-      if (isOfTrace(t)) {
-        line.marks.push({ at: [s.at, s.end], kind: "aside" });
-        continue;
-      }
-      if (isOfKnownThickness(t, s.words)) {
-        line.marks.push({ at: [s.at, s.end], kind: "known" });
-        continue;
-      }
-      line.marks.push({ at: [s.at, s.end], kind: "doubt" });
-      line.asks.push(this.askLoose(line.text, s, t));
-    }
-    for (const s of asStretches(t, line.text)) {
-      line.marks.push({ at: [s.at, s.end], kind: "doubt" });
-      const words = line.text.slice(s.at, s.end);
-      line.asks.push({
-        at: [s.at, s.end],
-        sentence: `“${words}” is not understood. Say it in other words, or keep it as an instruction for the bench.`,
-        answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
-      });
-    }
-  }
-
-  private askLoose(text: string, s: Told["loose"][number], t: Told): Ask {
-    const { numberWords } = this.context;
-    const known = numberOfLoose(s.words, numberWords);
-    const typed = text.slice(s.at, s.end);
-    const isClump = /pinch|wisp|tuft|bunch|clump|bundle|amount|sprig/.test(s.words) && s.noun === "";
-    const answers =
-      isClump && t.kind === "lay"
-        ? ["1 mm", "1.5 mm", "2 mm"].map((mm) => ({ label: `${mm} thick when squeezed`, text: `${typed} (${mm})` }))
-        : isClump || (t.kind !== "lay" && t.kind !== "wind" && t.kind !== "whip")
-          ? // Of dubbing and glue nothing is counted.
-            [{ label: "Keep it as an instruction", text: `[${typed}]` }]
-          : [...new Set([known, ...(t.kind === "wind" ? [2, 3, 4] : [4, 6, 8])])].flatMap((n) =>
-              n === undefined
-                ? []
-                : [{ label: `${n}${n === known ? ", as usual with you" : ""}`, text: `${typed} (${n})` }],
-            );
-    return { at: [s.at, s.end], sentence: looseSentence(s, numberWords), answers };
-  }
-
   private tellUnused(): void {
     for (const w of this.bench.waiting)
       if (!w.used)
@@ -895,21 +788,6 @@ const formOfColours: Partial<Record<Component["role"], "flash" | "hackle">> = {
   collar: "hackle",
 };
 
-/** Words that are not understood, as stretches: those between which only small words stand are asked about at once. */
-function asStretches(t: Told, text: string): Span[] {
-  const out: Span[] = [];
-  for (const s of [...t.rest].sort((a, b) => a.at - b.at)) {
-    const last = out[out.length - 1];
-    const isOne =
-      last &&
-      !/[,;:.()[\]]/.test(text.slice(last.end, s.at)) &&
-      ![...t.understood, ...t.loose].some((u) => u.at < s.at && u.end > last.end);
-    if (isOne) last.end = s.end;
-    else out.push({ ...s });
-  }
-  return out;
-}
-
 /** Parts that are tied in and stand off the shank. */
 const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
 
@@ -919,9 +797,6 @@ const arePainted =
 const otherEyes = /\d|\bor\b|stick|resin|epoxy|varnish|lacquer/;
 const overThat =
   /^\W*(?:and\s+|then\s+)*(?:over|on\s+top\s+of|above)\s+(?:that|it|them|this|these|the\s+(?:wing|lot|whole))\b/;
-/** So many lines a loop may take: made, filled, spun, wound. */
-const MOST_OF_LOOP = 3;
-
 const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
   kind === "wind" &&
   verb === undefined &&
@@ -934,19 +809,6 @@ const isBackOfHair = ({ part, description, said }: Told): boolean => {
   const form = description && (description.exact?.form ?? description.means?.form);
   return part === "back" && form === "hair" && said.hanging === undefined;
 };
-
-/** “A clump of white bucktail, 2 mm”: the word needs no figure beside the one that is there. */
-const isOfKnownThickness = ({ kind, said, description }: Told, words: string): boolean => {
-  const form = description && (description.exact?.form ?? description.means?.form);
-  const isThick =
-    (said.amount && "clump" in said.amount) ??
-    (form === "hair" && (said.thick !== undefined || isThickness(said.shown)));
-  return kind === "lay" && isThick && /clump|bunch|bundle|tuft|wisp|pinch/.test(words);
-};
-
-/** What is touched on is never weighed: a pinch of it says enough. */
-const isOfTrace = ({ kind, said }: Told): boolean =>
-  kind === "dress" && (said.trace === true || said.methods?.["dubbing way"] === "touched");
 
 const sameAs = new RegExp(
   `^\\W*(?:(?:the\\s+)?same(?:\\s+(?:dubbing|fur|material|stuff|mix|herl))?\\s+as|as(?:\\s+for)?|like)\\s+(?:the\\s+|in\\s+the\\s+)?(${PARTS})(?![\\p{L}])`,
