@@ -31,6 +31,7 @@ const files: [string, Catalogue][] = [
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],
   ["quay.txt", anotherCatalogue],
+  ["jetty.txt", anotherCatalogue],
   ["spring.txt", anotherCatalogue],
 ];
 
