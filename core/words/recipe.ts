@@ -243,7 +243,8 @@ class RecipeReader implements Reading {
     if (head.isListed && isNone(text.slice(head.begin))) return this.readNone(i, head);
     if (saysNone.test(text)) return this.readNone(i, head);
     const own = text.slice(head.begin);
-    if (head.role === "eyes" && arePainted.test(own) && !otherEyes.test(own)) {
+    const isOfEyes = (head.role === "eyes" && arePainted.test(own)) || /^\s*painted\s+eyes?\b/.test(text);
+    if (isOfEyes && !otherEyes.test(own)) {
       line.marks.push({ at: [head.begin, line.text.length], kind: "aside" });
       line.notes.push("painted on the head: kept as an instruction, nothing is taken for it");
       return;

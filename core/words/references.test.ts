@@ -155,6 +155,26 @@ test("a head that is a bead is a bead", () => {
   expect(last("Head: 4 mm gold bead, slid on first").join()).toMatch(/^bead, /);
 });
 
+test("“longer than the white” is measured by what is white", () => {
+  const text = "Wing: white bucktail, 2 mm bunch, twice the shank\n";
+  expect(last(`${text}Chartreuse bucktail, 2.5 mm bunch, slightly longer than the white`).join()).toContain(
+    "= 2.2 × the shank",
+  );
+});
+
+test("the tail fibres are what a later line winds of them", () => {
+  const text = "Tail: 6 pheasant tail fibres, half the shank\n";
+  expect(last(`${text}Abdomen: the tail fibres wrapped to two thirds`)).toEqual([
+    expect.stringMatching(/^tail, pheasant tail.*: rope of 6, touching, from the bend to a third of the shank/),
+  ]);
+});
+
+test("half again is one and a half times", () => {
+  expect(last("Wing: 25 white bucktail hairs, the length of the hook plus half again").join()).toContain(
+    "= 1.5 × the hook",
+  );
+});
+
 test("soft loops hold like wraps, and a thin noodle has its length", () => {
   expect(
     last("Wing: slips of grey duck quill, 4 mm wide, as long as the hook, held with three soft loops").join(),

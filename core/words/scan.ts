@@ -30,7 +30,7 @@ const blank = /[\s,;:.()"!?/]+/y;
 const pronoun = oneOf<Told["refers"]>(
   map(
     words(
-      "(?:the\\s+)?(?:rest|remainder|remaining\\s+(?:fibres?|ends?|butts?)|butts?(?:\\s+ends?)?|tag\\s+ends?)(?:\\s+of\\s+(?:the\\s+|these\\s+|it|them)?(?:same\\s+)?(?:tail\\s+)?(?:fibres?|herls?|feathers?|hair|foam|bundle|tail)?)?",
+      "(?:the\\s+)?(?:(?<=[:]\\s*(?:the\\s+)?)tail\\s+(?:fibres?|butts?)(?=\\s+(?:wound|wrapped|carried|brought|taken|twisted))|rest|remainder|remaining\\s+(?:fibres?|ends?|butts?)|butts?(?:\\s+ends?)?|tag\\s+ends?)(?:\\s+of\\s+(?:the\\s+|these\\s+|it|them)?(?:same\\s+)?(?:tail\\s+)?(?:fibres?|herls?|feathers?|hair|foam|bundle|tail)?)?",
     ),
     () => "the rest" as const,
   ),
@@ -959,6 +959,7 @@ function thicknessOf(told: Told, text: string, at: number): Next | undefined {
 
 const acrossIt = /\b(?:over|through|across|round|around)\s+(?:the|both|all)\s+$/;
 const isOneWord = (words: string): boolean => !/\s/.test(words.trim());
+const likeColour = /\b(?:(?:longer|shorter)\s+than|as\s+long\s+as|same\s+length\s+as|level\s+with)\s+the\s+$/;
 const noCabinet = new CabinetIndex([]);
 const word = /[^\s,;()]+/y;
 function leftover(told: Told, text: string, at: number, to: number): Next {
@@ -986,6 +987,15 @@ function leftover(told: Told, text: string, at: number, to: number): Next {
   if (seen) return seen;
   const label = m && told.role === "thread" && told.verb === undefined ? labelled(told, text, at, m[0]) : undefined;
   if (label) return label;
+  // “slightly longer than the white”: than what is tied of that colour.
+  const like = told.kind === "lay" ? likeColour.exec(text.slice(Math.max(0, at - 40), at))?.[0] : undefined;
+  if (like !== undefined && m && isColour(m[0])) {
+    told.said.like = m[0];
+    if (/longer/.test(like)) told.said.likeTimes ??= LONGER;
+    if (/shorter/.test(like)) told.said.likeTimes ??= SHORTER;
+    told.understood.push({ at, end: at + m[0].length });
+    return { told, end: at + m[0].length };
+  }
   // “black and purple dubbing, 60/40”: how much of each.
   const shares = told.kind === "dress" && told.description ? sharesInFigures(text, at) : undefined;
   const mixed = shares && told.description && inShares(told.description, shares.value);

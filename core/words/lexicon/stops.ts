@@ -206,7 +206,7 @@ export const MANNER = anyOf(
   "(?:pulled|swept|stroked|brushed|drawn)\\s+(?:down\\s+and\\s+back|back\\s+and\\s+down)(?:wards?)?",
   "built\\s+into\\s+an?\\s+(?:[a-z]+\\s+){0,2}(?:taper|cigar|carrot|ball|bump)",
   "slid\\s+on(?:\\s+first)?",
-  "built\\s+up(?=\\s*(?:[,.;]|$))",
+  "built\\s+up(?:\\s+(?:even(?:ly)?|level|smooth(?:ly)?|slightly|a\\s+little))?(?=\\s*(?:[,.;]|$))",
   "(?:in\\s+)?front\\s+and\\s+(?:back|rear)(?=\\s*(?:[,.;]|$))",
   "build(?:ing)?\\s+(?:up\\s+)?an?\\s+(?:smooth\\s+|slim\\s+|even\\s+|neat\\s+|nice\\s+|gentle\\s+|slight\\s+)*(?:cigar|carrot|taper)(?:[-\\s]shape(?:d\\s+body)?)?",
   "cross(?:wise|ways)",

@@ -96,11 +96,14 @@ const timesMeasure: Reader<PlainLength> = beginning(either([andHalf.firsts, fact
 });
 const ofMeasure: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
-    // “the length of the body and a half”
-    map(seq(the, measure, match("and\\s+an?\\s+(half|quarter)")), ([, of, [more]]) => ({
-      of,
-      times: more === "half" ? 1.5 : 1.25,
-    })),
+    // “the length of the body and a half”, “the hook plus half again”
+    map(
+      seq(the, measure, match("(?:and|plus)\\s+(?:an?\\s+)?(half|quarter)(?:\\s+(?:again|as\\s+much))?")),
+      ([, of, [more]]) => ({
+        of,
+        times: more === "half" ? 1.5 : 1.25,
+      }),
+    ),
     map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
       of,
       times: LONGER,
