@@ -75,7 +75,6 @@ describe("flies as tiers tell them", () => {
         "327-lake-port-detached-dun: ZONE_EMPTY",
         "331-fish-market-bead-nymph: MATERIAL_UNKNOWN",
         "333-customs-quay-crab: PIECE_TOO_SHORT",
-        "354-customs-shed-nymph: PLACE_NOT_THERE",
         "41-quill-dry: PLACE_NOT_THERE",
         "54-lodge-story: KEPT_OTHERWISE",
         "86-hair-tail: PLACE_NOT_THERE",

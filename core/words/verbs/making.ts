@@ -463,17 +463,17 @@ type PartPlace = Extract<Place, { part: string }>;
  * The end of a body that is no part of its own: the fibres of the tail, or the thread itself, wound along the shank.
  */
 function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
-  if (bench.components.some((c) => c.role === "body") || bench.ahead.has("body")) return undefined;
+  const roleOf = (s: RecipeStep): Role | undefined => bench.component(s.component)?.role;
+  if (bench.made.some((m) => roleOf(m.step) === "body") || bench.ahead.has("body")) return undefined;
+  const winds = bench.made.map((m) => m.step).filter((s) => s.do === "wind" && s.to !== undefined);
   const step =
-    lastBody(bench) ??
-    bench.made
-      .map((m) => m.step)
-      .findLast((s) => s.do === "wind" && s.to !== undefined && bench.component(s.component)?.role === "thread");
+    lastBody(bench) ?? winds.findLast((s) => roleOf(s) === "tail") ?? winds.findLast((s) => roleOf(s) === "thread");
   if (step === undefined || !("from" in step) || step.from === undefined) return undefined;
   const from = step.from;
   const to = ("to" in step ? step.to : undefined) ?? from;
   const [front, rear] = alongShank(from) <= alongShank(to) ? [from, to] : [to, from];
-  const place = end === "rear" ? rear : front;
+  const middle: Place = { fraction: Number(((alongShank(front) + alongShank(rear)) / 2).toFixed(3)) };
+  const place = end === "rear" ? rear : end === "middle" ? middle : front;
   return { ...place, ...(plus && place.plus === undefined && { plus }) };
 }
 
