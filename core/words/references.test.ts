@@ -175,6 +175,24 @@ test("half again is one and a half times", () => {
   );
 });
 
+test("a bunch as thick as a pencil lead is hair, and no weight", () => {
+  expect(last("Wing: tan craft hair, pencil lead thick, twice the shank").join()).toMatch(/^wing, .*clump of 2 mm/);
+});
+
+test("halves of a body are told apart by their words, and when something is done is no place", () => {
+  expect(last("Body in two halves: rear green floss, front black herl").at(0)).toContain(
+    "green floss: touching, from mid-shank to the bend",
+  );
+  const text = "Wing case: 6 mm wide slip of grey goose\nThorax: olive fur\n";
+  expect(last(`${text}Hackle: grizzly, 2 turns, before the wing case is pulled over`).join()).not.toContain(
+    "wing case",
+  );
+});
+
+test("a rib of “brown 6/0” is of thread", () => {
+  expect(last("Body: yellow fur ribbed with brown 6/0, six turns").join()).toContain("brown 6/0 thread: 6 turns");
+});
+
 test("soft loops hold like wraps, and a thin noodle has its length", () => {
   expect(
     last("Wing: slips of grey duck quill, 4 mm wide, as long as the hook, held with three soft loops").join(),

@@ -7,6 +7,7 @@ export function supply(told: Told, text: string): void {
   gaugeOfWeight(told, text);
   turnsOfLead(told, text);
   wireAsWeight(told, text);
+  threadOfRib(told, text);
   turnsOfRib(told, text);
   colourOfHead(told, text);
 }
@@ -61,6 +62,14 @@ function turnsOfLead(told: Told, text: string): void {
   const [words, lead = ""] = found;
   const end = told.at + found.index + words.length;
   told.description = { at: end - lead.length, end, text: "lead wire", means: { form: "weight wire" } };
+}
+/** “Ribbed with brown 6/0”: a size of this kind is that of thread. */
+function threadOfRib(told: Told, text: string): void {
+  const at = told.rest.find((r) => /^(?:[a-z]+\s+){1,2}\d{1,2}\/0$/.test(text.slice(r.at, r.end).trim()));
+  if (told.role !== "rib" || told.description || !at) return;
+  told.rest = told.rest.filter((r) => r !== at);
+  told.understood.push(at);
+  told.description = { ...at, text: `${text.slice(at.at, at.end)} thread`, means: { form: "thread" } };
 }
 /** “Rib 8”, “thread, 5 segments”: of a rib a number alone is that of its turns. */
 function turnsOfRib(told: Told, text: string): void {

@@ -220,7 +220,7 @@ const bySize: Clause[] = [
   clause(
     "clump as thick as a pencil lead",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of)\\s+an?\\s+(?:pencil\\s+lead|toothpick|cocktail\\s+stick)",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of)\\s+an?\\s+(?:pencil\\s+lead|toothpick|cocktail\\s+stick)|(?:of\\s+)?(?:pencil[- ]lead|toothpick)(?:'s)?[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),

@@ -72,7 +72,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["(?:lead|weight)\\s+(?:strips?|foil|sheet)", { form: "weight wire", figures: flat(2, 0.3, 11.34) }],
   [
-    "lead",
+    "lead(?![- ](?:sized?|thick))",
     {
       form: "weight wire",
       figures: { lead: true, strand: { section: "round", width: 0.38, thickness: 0.38, density: 11.34 } },
