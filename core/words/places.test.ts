@@ -53,6 +53,14 @@ test("what is said later in a line holds, and stays as it was typed", () => {
   ]);
 });
 
+test("what was begun before a correction is not lost", () => {
+  const text = `${hook}Tail: 8 partridge fibres, a shank and a third, no, make that half a shank`;
+  const { lines } = readRecipe(text, { materials: cabinet, hooks });
+  const last = lines.at(-1);
+  const at = last?.text.indexOf("third") ?? -1;
+  expect(last?.marks.some((m) => m.at[0] <= at && m.at[1] > at)).toBe(true);
+});
+
 test("a slip that is pulled over is the wing case, of whatever it was cut", () => {
   const text = `${hook}Wing case: 4 mm wide slip of dark turkey tail\nThorax: hare's ear\nPull the slip over and tie down behind the eye`;
   const { recipe } = readRecipe(text, { materials: cabinet, hooks });

@@ -418,7 +418,7 @@ class RecipeReader implements Reading {
     if (both) {
       this.actListed({ ...t, told: both[0] }, i);
       legsOfTips({ ...t, told: both[1] });
-      told.rest = both[1].rest.filter((r) => both[0].rest.includes(r));
+      Object.assign(told, { rest: both[1].rest, understood: both[1].understood });
       return;
     }
     if (legsOfTips(t)) return;

@@ -649,6 +649,8 @@ const hasLength = /^[^.;]*\b(?:as\s+long\s+as|(?:longer|shorter)\s+than|same\s+l
 const correction = words(
   "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*,)?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|let's\\s+say|say)\\s+(?:it\\s+)?)*",
 );
+/** So many letters before a correction what was not understood belongs to what is taken back. */
+const BEGUN_BEFORE = 12;
 /** “A shank and a third, no, make that half a shank”: what is said later holds, and both stay as they were typed. */
 function correct(told: Told, text: string, at: number, begin: number, clauses: readonly Clause[]): Next | undefined {
   for (const c of beginningAt(clauses, text, begin)) {
@@ -657,9 +659,11 @@ function correct(told: Told, text: string, at: number, begin: number, clauses: r
     const isSame = Object.keys(again).some((k) => k in told.said);
     if (end === undefined || !isSame) continue;
     Object.assign(told.said, again);
-    told.kept.push({ at, end: begin });
+    // What was begun before the correction is taken back with it, and stays to be seen.
+    const isBegun = (r: { end: number }): boolean => r.end >= at - BEGUN_BEFORE;
+    told.kept.push(...told.rest.filter(isBegun), { at, end: begin });
     told.understood.push({ at: begin, end });
-    told.rest = told.rest.filter((r) => r.end < at - 12);
+    told.rest = told.rest.filter((r) => !isBegun(r));
     return { told, end };
   }
   return undefined;

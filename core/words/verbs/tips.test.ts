@@ -33,6 +33,11 @@ Bring the wing case forward, tie off, then split the tips and bind them back as 
     expect(asked(text)).toEqual([]);
   });
 
+  test("what is not understood beside them is asked about", () => {
+    const text = "Wing case: 8 pheasant tail fibres, tips folded back as legs, whatsit\nThorax: hare's ear";
+    expect(asked(text).join(" ")).toContain("whatsit");
+  });
+
   test("more than were tied in are asked about", () => {
     expect(asked(`${cover}Fold back six tips on each side for legs`).join(" ")).toContain("Only 8 fibres were tied in");
   });

@@ -37,7 +37,9 @@ export function legsOfTips(t: Telling): boolean {
     bench.later.push({ after: ["thorax"], make: () => void (bundle.used && foldBack(t, bundle, fibres)) });
     line.notes.push("the tips of the cover, folded back when it is pulled over");
   } else foldBack(t, bundle, fibres);
-  t.told.rest = t.told.rest.filter((r) => !saidOfTips.test(t.text.slice(r.at, r.end)));
+  const isSaid = (r: { at: number; end: number }): boolean => saidOfTips.test(t.text.slice(r.at, r.end));
+  t.told.understood.push(...t.told.rest.filter(isSaid));
+  t.told.rest = t.told.rest.filter((r) => !isSaid(r));
   return true;
 }
 
