@@ -26,7 +26,9 @@ export class LoopLines {
     const loop = this.loopAt(i);
     if (!loop) return undefined;
     if (!loop.description) {
-      if (!this.isFilledLater(i)) return undefined;
+      // Where the line says more than that, it is read as any other: no word of it is passed over.
+      const isAll = /^[\s.,;:]*$/.test(text.slice(loop.end));
+      if (!isAll || !this.isFilledLater(i)) return undefined;
       this.only.set(i, "opens");
       return [];
     }

@@ -65,6 +65,10 @@ describe("a dubbing loop over several lines", () => {
     ]);
     expect(asked(lines.join("\n"))).toEqual([]);
   });
+  test("passes over no word of the line that makes it", () => {
+    const text = `Form a dubbing loop 8 cm long and whatsit\n${lines.slice(1).join("\n")}`;
+    expect(asked(text).join(" ")).toContain("whatsit");
+  });
   test("that nobody fills is asked about", () => {
     expect(asked(lines[0] ?? "").join(" ")).toContain("With what is it dubbed?");
   });
