@@ -81,7 +81,14 @@ export const materialSchema = z.strictObject({
   standing: z.enum(standings).optional(),
   secondLife: z.string().trim().min(1, "Say what for, or nothing").max(120, "At most 120 characters").optional(),
   orderBelow: z.number().int("Whole units").min(1, "More than nothing").max(1_000_000_000_000).optional(),
-  blend: z.strictObject({ parts: table(figure("blendPart"), 24), leastChargeMg: figure("leastChargeMg") }).optional(),
+  blend: z
+    .strictObject({
+      parts: table(figure("blendPart"), 24),
+      leastChargeMg: figure("leastChargeMg"),
+      /** Its parts lie over each other in a loop: each is taken by itself, and no mill mixes them. */
+      laid: z.boolean().optional(),
+    })
+    .optional(),
   madeOf: table(z.number().int("Whole pieces").min(1, "At least one").max(60, "At most 60 in one part"), 6).optional(),
   hook: z.strictObject({ model: short, size }).optional(),
 });

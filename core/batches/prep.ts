@@ -116,7 +116,7 @@ const isTooLong = ({ hook }: ComposedFly, { form, fibreMm = 0 }: Material): bool
 const isTwistedOn = (s: FlyStep): boolean => s.step.do === "dress" && !isOfSchool(s, "dubbing way", "loop");
 
 /** Layers of fibre that are laid out for a loop of one fly; none where it is dubbed in another way. */
-const layersOf = (s: FlyStep): number =>
+const layerCount = (s: FlyStep): number =>
   s.step.do === "dress" && s.step.loopLoad && isOfSchool(s, "dubbing way", "loop") ? (s.step.loopLayers ?? 1) : 0;
 
 /**
@@ -143,9 +143,9 @@ export function prepTasks(
     if (material.form === "bead") return one("bead hooks");
     const own = part.uses.flatMap((u) => steps.get(u.step) ?? []);
     // A loop that says what it carries is laid out beforehand; one that is filled by eye is not.
-    const layers = own.reduce((sum, s) => sum + layersOf(s), 0);
+    const layers = own.reduce((sum, s) => sum + layerCount(s), 0);
     const loops = layers > 0 ? one("lay out loops", flies * layers) : [];
-    if (material.form === "blend") return [...one("mill blend", 1), ...loops];
+    if (material.form === "blend" && part.layers.length === 0) return [...one("mill blend", 1), ...loops];
     if (loops.length > 0) return loops;
     if (isTooLong(fly, material) && own.some(isTwistedOn)) return one("break fibre");
     const bundled = own.filter((s) => isOfSchool(s, "tips", "bundled")).length;

@@ -1,6 +1,6 @@
 import { DomainError } from "../errors";
 import { hookAt, placeAt, type HookGeometry, type HookModel, type Place } from "../hooks";
-import type { Material, Materials } from "../materials";
+import { layersOf, type Material, type Materials } from "../materials";
 import { Schooling } from "../methods";
 import { codeOf, componentsOf, sameFor, type Component, type FlyChoice, type Recipe, type RecipeStep } from "../recipe";
 import type { Thread, Warning } from "../tying";
@@ -81,6 +81,7 @@ export class FlyContext {
         material,
         alternates: sameFor(c, material, materials).map((a) => a.material),
         uses: [],
+        layers: layersOf(material, materials),
         made: c.bought !== undefined && !buys,
         makeMinutes: buys ? 0 : (c.makeMinutes ?? 0),
         ...(c.area && this.choice.use?.[c.id] === undefined && { area: c.area }),

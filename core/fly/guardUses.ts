@@ -12,6 +12,7 @@ const countedIn: Record<ComponentUse["kind"], readonly StockUnit[]> = {
   packets: ["count"],
   length: ["um"],
   mass: ["ug"],
+  layer: ["ug", "um", "count"],
   volume: ["nl"],
   "wound feather": ["count"],
   cut: ["count", "um"],
@@ -88,6 +89,8 @@ function figureOf(use: ComponentUse): [number, string, string] {
       return [use.length + use.bound, "mm", "how long it shows and how far it is bound"];
     case "mass":
       return [use.mg, "mg", "the density"];
+    case "layer":
+      return [use.each, use.unit === "count" ? "feathers" : "mg or mm", "its share of the loop"];
     case "volume":
       return [use.ul, "µl", "the drops and coats"];
     case "pieces":

@@ -1,8 +1,9 @@
 import type { Role, FlyChoice, RecipeStep } from "../recipe";
 import type { HookGeometry } from "../hooks";
-import type { Material } from "../materials";
+import type { Layer, Material } from "../materials";
 import type { Way } from "../methods";
 import type { TiedFly } from "../tying";
+import type { StockUnit } from "../units";
 
 /** What one fly uses of a component, in the way in which it is taken. Lengths mm, areas mm², mass mg, volume µl. */
 export type ComponentUse =
@@ -11,6 +12,8 @@ export type ComponentUse =
   /** `turns` of weight wire: hooks can be weighted beforehand with as many. */
   | { kind: "length"; mm: number; turns?: number }
   | { kind: "mass"; mg: number }
+  /** One of the layers of a loop: its share of what the loop carries, mg, and `each` of it in the drawer's unit. */
+  | { kind: "layer"; share: number; mg: number; each: number; unit: StockUnit }
   | { kind: "volume"; ul: number }
   | {
       kind: "wound feather";
@@ -48,6 +51,8 @@ export interface FlyPart {
   /** Materials allowed by the pattern in its place, best first. */
   alternates: string[];
   uses: { step: string; use: ComponentUse }[];
+  /** Of what is laid in a loop: its layers, each taken from a drawer of its own. */
+  layers: Layer[];
   made: boolean;
   makeMinutes: number;
   /** Where on the skin it is to come from; of another material than the recipe’s nothing is asked. */

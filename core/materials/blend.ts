@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { strandOf } from "../tying";
+import { fibresPerFeather, strandOf } from "../tying";
 import type { Material } from "./material";
 
 /** A blend of blends of blends is still mixed by somebody; deeper than that it is a slip. */
@@ -71,24 +71,61 @@ function guardDepth(blend: string, depth: number): void {
   if (depth > MOST_BLEND_DEPTH) throw new DomainError("BLEND_TOO_DEEP", { blend, most: MOST_BLEND_DEPTH });
 }
 
-type Part = Pick<Material, "name" | "unit" | "strand">;
+type Part = Pick<Material, "name" | "unit" | "strand" | "feather" | "fibreMm">;
 const massPerMm = ({ strand }: Part): number => (strand ? strandOf(strand).massPerMm : 0);
 
-/** Whether a part can go into the mill by its mass: of a yarn somebody has to know the mass of a millimetre. */
-export const isMillable = (part: Part): boolean => part.unit !== "um" || massPerMm(part) > 0;
+/** Of a feather: its fibres, as long as its longest. */
+const massOfFeather = (part: Part): number =>
+  part.feather ? fibresPerFeather(part.feather) * (part.fibreMm ?? 0) * massPerMm(part) : 0;
+
+/** mg in a mm, or in a feather; 0 where nobody can know it. */
+const massOfUnit = (part: Part): number =>
+  part.unit === "ug" ? 1 : part.unit === "um" ? massPerMm(part) : part.unit === "count" ? massOfFeather(part) : 0;
+
+/**
+ * Whether a part can be mixed in by its mass: of a yarn somebody has to know the mass of a millimetre, of a feather how
+ * many fibres of which length it has.
+ */
+export const isMillable = (part: Part): boolean => massOfUnit(part) > 0;
 
 /**
  * What a mass of a blend's part is in the unit of its drawer: mg as they are; yarn that is chopped for it in mm, by its
- * mass per mm.
- * @returns mg or mm
- * @throws DomainError STEP_NEEDS for a yarn whose mass per mm nobody knows
+ * mass per mm; feathers by the mass of their fibres.
+ * @returns mg, mm or feathers
+ * @throws DomainError STEP_NEEDS where nobody knows what a millimetre or a piece of it weighs
  */
 export function partQuantity(part: Part, mg: number): number {
-  if (part.unit !== "um") return mg;
   if (!isMillable(part))
     throw new DomainError("STEP_NEEDS", {
-      step: "chopping for the mill",
-      missing: `the mass of a millimetre of “${part.name}”`,
+      step: "mixing it in",
+      missing:
+        part.unit === "um" ? `the mass of a millimetre of “${part.name}”` : `what one piece of “${part.name}” weighs`,
     });
-  return mg / massPerMm(part);
+  return mg / massOfUnit(part);
+}
+
+/** A material that lies in a loop with others, and its share of what the loop carries. */
+export interface Layer {
+  material: Material;
+  share: number;
+}
+
+/**
+ * What lies over each other in a loop instead of being milled; a layer may itself be a blend of the mill.
+ * @returns shares that add up to 1; none where the material is not laid
+ * @throws DomainError BLEND_EMPTY, BLEND_TOO_DEEP, MATERIAL_UNKNOWN
+ */
+export function layersOf(material: Material, materials: ReadonlyMap<string, Material>, depth = 0): Layer[] {
+  if (!material.blend?.laid) return [];
+  const parts = Object.entries(material.blend.parts);
+  if (parts.length === 0) throw new DomainError("BLEND_EMPTY", { blend: material.code });
+  guardDepth(material.code, depth + 1);
+  const whole = parts.reduce((sum, [, share]) => sum + share, 0);
+  return parts.flatMap(([code, part]) => {
+    const layer = materials.get(code);
+    if (!layer) throw new DomainError("MATERIAL_UNKNOWN", { material: code, component: "blend" });
+    const inner = layersOf(layer, materials, depth + 1);
+    const share = part / whole;
+    return inner.length > 0 ? inner.map((l) => ({ ...l, share: l.share * share })) : [{ material: layer, share }];
+  });
 }

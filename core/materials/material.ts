@@ -104,7 +104,8 @@ export interface Material {
   orderBelow?: number;
   /** What its offcuts are still good for, in words: “butts for legs”. */
   secondLife?: string;
-  blend?: { parts: Record<string, number>; leastChargeMg: number };
+  /** Mixed of other materials, by parts; `laid` where they lie over each other in a loop and no mill mixes them. */
+  blend?: { parts: Record<string, number>; leastChargeMg: number; laid?: boolean };
   /**
    * A part that is kept ready, such as a hook with its bead on: pieces of each material in one of it, of weight wire
    * its turns.

@@ -50,6 +50,8 @@ function wordsOf(r: Told, form: MaterialForm): string {
       const lengths = r.unit === "um" ? r.issue / (first.piece * basePerCore.um) : r.issue;
       return `cut ${plural(lengths, "length")} of ${number(first.piece)} mm`;
     }
+    case "layer":
+      return first.unit === "count" ? `${plural(r.issue, "feather")} for the loop` : quantity;
     case "packets":
       return `${plural(r.issue, "packet")}: ${number(first.fliesPerPacket)} flies a packet`;
     case "pieces": {

@@ -48,6 +48,8 @@ export function piecesPerFly(use: ComponentUse, kappa: number): number | undefin
       return 1 / use.fliesPerPatch;
     case "strands":
       return use.piecesPerFly / use.piecesPerStrand;
+    case "layer":
+      return use.unit === "count" ? use.each : undefined;
     case "length":
     case "mass":
     case "volume":
@@ -60,8 +62,10 @@ export function feathersPerUse(use: Extract<ComponentUse, { kind: "fibres" }>): 
   return use.pooled ? use.fibres / use.perFeather : feathersForFibres(1e6, use.fibres, use.perFeather, false) / 1e6;
 }
 
-export const measured = (use: ComponentUse): number =>
-  use.kind === "length" ? use.mm : use.kind === "mass" ? use.mg : use.kind === "volume" ? use.ul : 0;
+export function measured(use: ComponentUse): number {
+  if (use.kind === "layer") return use.each;
+  return use.kind === "length" ? use.mm : use.kind === "mass" ? use.mg : use.kind === "volume" ? use.ul : 0;
+}
 
 export interface Context {
   /** Share of what is taken that is lost before the vise. */

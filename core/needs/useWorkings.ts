@@ -4,6 +4,10 @@ import { feathersPerFly, fliesPerPiece } from "../tying";
 import { massWorking, spoolWorking, threadWorking, windWorking } from "./stepWorkings";
 import { feathersPerUse, type Context } from "./taken";
 
+/** What lies in the loop of a step, all layers together. */
+const loopOf = (fly: ComposedFly, stepId: string): string =>
+  fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === "mass"))?.material.name ?? "";
+
 /** The working of one step's use of a material on one fly. */
 export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Context): Derivation {
   const result = fly.tied.steps.find((s) => s.id === stepId);
@@ -138,6 +142,24 @@ export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse
       );
     case "length":
       return stepId === "thread" ? threadWorking(fly, use.mm) : spoolWorking(fly, stepId, use.mm, name);
+    case "layer":
+      return made(
+        "A layer of a loop",
+        "share · what the loop carries",
+        [term("share", 100 * use.share, "%", fromPattern), term("what the loop carries", use.mg / use.share, "mg")],
+        { name: "a fly", value: use.each, unit: use.unit === "ug" ? "mg" : use.unit === "um" ? "mm" : "feathers" },
+        [{ name: "this layer", value: use.mg, unit: "mg" }],
+        [
+          massWorking(
+            fly,
+            stepId,
+            use.mg / use.share,
+            name,
+            { from: "material", where: loopOf(fly, stepId) },
+            fromPattern,
+          ),
+        ],
+      );
     case "mass":
       return massWorking(fly, stepId, use.mg, name, fromMaterial, fromPattern);
     case "volume":

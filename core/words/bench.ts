@@ -249,7 +249,11 @@ export class Bench {
     );
     const material: Material = {
       ...blend,
-      blend: { leastChargeMg: blend.blend?.leastChargeMg ?? 0, parts: Object.fromEntries(shares) },
+      blend: {
+        leastChargeMg: blend.blend?.leastChargeMg ?? 0,
+        parts: Object.fromEntries(shares),
+        ...(d.laid && { laid: true }),
+      },
     };
     this.newMaterials.push(material);
     return { material, others: [], isNew: true };

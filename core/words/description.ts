@@ -20,6 +20,8 @@ export interface Description {
   isReference?: true;
   /** Of a blend: the descriptions of what it is mixed of. */
   parts?: Description[];
+  /** Of a blend: its parts lie over each other in a loop, and are not milled. */
+  laid?: boolean;
   /** Of a part of a blend: how much of it, by parts or per cent. */
   share?: number;
 }

@@ -181,6 +181,7 @@ function mixed(layers: readonly Description[], text: string): Description | unde
     text: text.slice(first.at, last.end),
     means: { form: "dubbing" },
     parts: [...layers],
+    laid: true,
   };
 }
 

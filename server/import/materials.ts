@@ -52,6 +52,7 @@ const materialRow = z.object({
   caution: z.string().optional(),
   blend_parts: z.string().optional(),
   blend_least_mg: number.optional(),
+  /** Its parts lie over each other in a loop and are not milled. */ blend_laid: flag,
   gauge: z.string().optional(),
   glue_body: z.enum(["thin", "gel"]).optional(),
   flies_per_packet: number.optional(),
@@ -139,6 +140,7 @@ function figuresOf(m: MaterialRow): Partial<Material> {
           }),
         ),
         leastChargeMg: m.blend_least_mg ?? 0,
+        ...(m.blend_laid && { laid: true }),
       },
     }),
   };

@@ -5,6 +5,7 @@ import type { Material } from "@kasten/core/materials";
 import { useCatalogue } from "./catalogue";
 import MaterialFinder from "./MaterialFinder.vue";
 import NumberField from "../parts/NumberField.vue";
+import SwitchField from "../parts/SwitchField.vue";
 
 /** What a blend is mixed of, by parts, and what share each has. */
 const m = defineModel<Material>({ required: true });
@@ -12,11 +13,13 @@ const { materials } = useCatalogue();
 const parts = computed(() => Object.entries(m.value.blend?.parts ?? {}));
 const whole = computed(() => parts.value.reduce((sum, [, share]) => sum + share, 0));
 const nameOf = (code: string): string => materials.value.get(code)?.name ?? code;
-const setParts = (list: [string, number][]): void =>
-  void (m.value = {
-    ...m.value,
-    blend: { leastChargeMg: m.value.blend?.leastChargeMg ?? 0, parts: Object.fromEntries(list) },
-  });
+const set = (change: Partial<NonNullable<Material["blend"]>>): void =>
+  void (m.value = { ...m.value, blend: { leastChargeMg: 0, parts: {}, ...m.value.blend, ...change } });
+const setParts = (list: [string, number][]): void => set({ parts: Object.fromEntries(list) });
+const isLaid = computed({
+  get: () => m.value.blend?.laid === true,
+  set: (laid) => set({ laid: laid || undefined }),
+});
 </script>
 
 <template>
@@ -48,5 +51,6 @@ const setParts = (list: [string, number][]): void =>
       :only="(f) => f === 'dubbing' || f === 'blend' || f === 'hair' || f === 'yarn'"
       @update:model-value="setParts([...parts, [$event, 1]])"
     />
+    <SwitchField v-model="isLaid">laid over each other in a loop: taken from their own drawers, not milled</SwitchField>
   </fieldset>
 </template>

@@ -61,6 +61,7 @@ function useWords(use: ComponentUse): string {
     case "length":
       return sayLength(use.mm);
     case "mass":
+    case "layer":
       return `${round(use.mg)} mg`;
     case "volume":
       return `${round(use.ul)} µl`;
