@@ -58,10 +58,15 @@ test("a small room is set up from nothing, and boxes its first dozen", async ({ 
   page.on("pageerror", (e) => errors.push(e.message));
   page.setDefaultTimeout(30_000);
   const hand = new Hand(page);
-  const drawer = (name: string) =>
-    hand.click(page.getByRole("navigation", { name: "Into the cabinet" }).getByRole("link", { name }));
-  const station = (name: string) =>
-    hand.click(page.getByRole("navigation", { name: "Along the bench" }).getByRole("link", { name }));
+  /** Goes somewhere and waits until it is there: the page before stays on the screen until then. */
+  const goBy = (way: string) => async (name: string) => {
+    const link = page.getByRole("navigation", { name: way }).getByRole("link", { name });
+    const path = await link.getAttribute("href");
+    await hand.click(link);
+    await expect(page).toHaveURL((url) => url.pathname === path);
+  };
+  const drawer = goBy("Into the cabinet");
+  const station = goBy("Along the bench");
 
   await test.step("the link makes the first owner, once", async () => {
     await page.goto(room.link);
