@@ -24,6 +24,8 @@ test("a batch is moved by hand, its cost seen before, and the plan is published"
   await test.step("drag it: it is tried where the hand is, and what that costs is said", async () => {
     const tie = await wideTie(page);
     number = /Batch (\d+)/.exec((await tie.getAttribute("aria-label")) ?? "")?.[1] ?? "";
+    // What drags it comes after the lanes: until then the hand shows none.
+    await expect(tie).toHaveClass(/is-movable/);
     const box = await tie.locator(".plan-piece").first().boundingBox();
     if (!box) throw new Error("nothing is drawn");
     await page.mouse.move(box.x + 4, box.y + box.height / 2);

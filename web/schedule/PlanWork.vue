@@ -32,7 +32,7 @@ const stretches = computed(() => props.scale.worked(props.windows, props.work.st
 const named = (px: number): string => props.work.patternName.slice(0, Math.max(0, Math.floor((px - 40) / LETTER_PX)));
 
 const piece = useTemplateRef<SVGGElement>("piece");
-useDrag(piece, () => props.movable, {
+const canDrag = useDrag(piece, () => props.movable, {
   taken: () => emit("choose"),
   // The block is held where it was taken: its beginning goes as far as the hand went.
   moved: (byX, y) => emit("drag", props.scale.x(props.work.start) + byX, y),
@@ -64,7 +64,7 @@ const label = computed(
     :aria-label="movable ? label : undefined"
     :aria-pressed="movable ? chosen : undefined"
     class="plan-work"
-    :class="{ 'is-movable': movable, 'is-chosen': chosen }"
+    :class="{ 'is-movable': movable && canDrag, 'is-chosen': chosen }"
     @click="movable && emit('choose')"
     @keydown="movable && onKey($event)"
   >

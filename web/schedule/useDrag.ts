@@ -1,5 +1,5 @@
 import { whenever } from "@vueuse/core";
-import type { Ref } from "vue";
+import { readonly, ref, type Ref } from "vue";
 
 /** A hand that trembles does not move anything. */
 const LEAST_PX = 5;
@@ -12,12 +12,14 @@ interface Point {
 /**
  * Lets a piece of a drawing be dragged, as soon as it may be. What does it comes when it is first needed.
  * @param moved told how far the hand has gone, and where in the drawing it is
+ * @returns whether a hand can take hold of it yet
  */
 export function useDrag(
   piece: Readonly<Ref<SVGGElement | null>>,
   isMovable: () => boolean,
   { taken, moved }: { taken: () => void; moved: (byX: number, y: number) => void },
-): void {
+): Readonly<Ref<boolean>> {
+  const canHold = ref(false);
   async function attach(): Promise<void> {
     const [{ drag }, { select }] = await Promise.all([import("d3-drag"), import("d3-selection")]);
     if (!piece.value) return;
@@ -41,6 +43,8 @@ export function useDrag(
           moved(event.x - from.x, event.y);
         }),
     );
+    canHold.value = true;
   }
   whenever(() => isMovable() && piece.value !== null, attach, { once: true, immediate: true, flush: "post" });
+  return readonly(canHold);
 }
