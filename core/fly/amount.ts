@@ -82,7 +82,8 @@ export function fibreUse(
 export function layAmount(amount: LayAmount, c: LayContext): Laid {
   guard("taken times as much", c.step.overTake, bounds.overTake);
   const over = (c.step.overTake ?? 1) * c.over;
-  if ("clump" in amount) return clump(c.mm(amount.clump), c, over);
+  if ("clump" in amount)
+    return c.material.unit === "ug" ? clump(c.mm(amount.clump), c, over) : bundle(c.mm(amount.clump), c, over);
   if (c.material.form === "hair" && ("fibres" in amount || "strands" in amount)) return hairs(amount, c, over);
   if ("patchMm2" in amount) return patch(amount.patchMm2, c);
   if ("slipWidth" in amount) {
@@ -200,6 +201,28 @@ function clump(q: number, c: LayContext, over: number): Laid {
     widthMm: q,
     use: { kind: "mass", mg: clumpMass(q, c.grossMm, density) * over },
   };
+}
+
+/**
+ * A clump of what the drawer does not weigh, such as marabou or flash: as many fibres or strands as pack to it, n = 0.6 ·
+ * π/4·q² / A.
+ */
+function bundle(q: number, c: LayContext, over: number): Laid {
+  guard("clump", q, bounds.clumpMm);
+  const one = c.strand();
+  if (!(one.area > 0))
+    throw new DomainError("STEP_NEEDS", {
+      step: c.step.name,
+      missing: `how thick a fibre of “${c.material.name}” is`,
+    });
+  const n = Math.max(1, roundHalfUp((HAIR_PACKING * clumpArea(q)) / one.area));
+  guardLaid(c);
+  const use = c.step.countedWhenWound
+    ? undefined
+    : c.material.feather
+      ? fibreUse(c.material, c.step, n * over, c.grossMm, c.pooled)
+      : strandUse({ strands: n, folded: false }, c);
+  return { strand: clumpStrand(q, one.massPerMm / one.area), strands: 1, fibres: n, widthMm: q, use };
 }
 
 /** Width of a hair where nobody has measured it, in mm. */

@@ -254,9 +254,26 @@ describe("what no fly takes is refused before it reaches a pull sheet", () => {
     expect(refused && sentenceOf(refused)).toContain("fibres per mm");
   });
   test("an amount that its drawer does not count in", () => {
-    const refused = refusalOf(() => compose(tail({ clump: { mm: 2 } }), part("x", "tail", "yarn")));
+    const refused = refusalOf(() => compose(tail({ pieces: 2 }), part("x", "tail", "yarn")));
     expect(refused).toMatchObject({ code: "KEPT_OTHERWISE", step: { id: "x" } });
-    expect(refused && sentenceOf(refused)).toMatch(/by weight, and yarn is kept by length/);
+    expect(refused && sentenceOf(refused)).toMatch(/by the piece, and yarn is kept by length/);
+  });
+  test("a clump of what is not weighed is as many fibres as pack to it", () => {
+    const strand = { section: "flat", width: 0.1, thickness: 0.06, density: 1.1 } as const;
+    const feather = { usable: 60, grip: 15, perMm: 2.5, span: 40, sides: 2, unusable: 0.1 };
+    const plumes = cabinet(["plume", "pheasant", { strand, feather, fibreMm: 60 }]);
+    const fly = compose(tail({ clump: { mm: 2 } }), part("x", "tail", "plume"), plumes);
+    // By hand: 0.6 · π/4 · 2² / 0.006 mm².
+    expect(useOf(fly, "x")).toMatchObject({ kind: "fibres", fibres: 314, perFeather: 180 });
+    const flash = { form: "flash", unit: "count", strand, pieceMm: 250 } as const;
+    const strands = compose(tail({ clump: { mm: 1 } }), part("x", "tail", "flash"), cabinet(["flash", "fur", flash]));
+    expect(useOf(strands, "x")).toMatchObject({ kind: "strands", piecesPerFly: 79 });
+    expect(strands.steps.find((s) => s.id === "x")?.widthMm).toBe(1);
+  });
+  test("of what nobody knows how thick it is no clump can be told", () => {
+    const bare = cabinet(["unknown", "fur", { form: "made part", unit: "count", strand: undefined }]);
+    const refused = refusalOf(() => compose(tail({ clump: { mm: 1 } }), part("x", "tail", "unknown"), bare));
+    expect(refused?.code).toBe("STEP_NEEDS");
   });
   test("a trace of dubbing that is kept by weight is an even share of its packet", () => {
     const trace: RecipeStep = {

@@ -220,6 +220,12 @@ export class Bench {
     );
   }
 
+  /** The part that is of what this word names: “the saddles”. */
+  componentOf(word: string): Component | undefined {
+    const material = this.namedWith(word) ?? this.namedWith(word.replace(/s$/, "")) ?? this.namedWith(`${word}s`);
+    return this.components.findLast((c) => c.material.some((m) => m.value === material?.code));
+  }
+
   /** What the recipe has named with this word: what waits first, then what came last. */
   private namedWith(word: string, form?: MaterialForm): Material | undefined {
     const says = (c: Component | undefined): Material | undefined => {

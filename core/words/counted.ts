@@ -1,4 +1,4 @@
-import type { MaterialForm } from "../materials";
+import { isColour, type MaterialForm } from "../materials";
 import { amountOf } from "./clauses/lay";
 import { descriptionAt, type Description } from "./description";
 import { impliedBy, isAfterStart, upperOf } from "./named";
@@ -20,17 +20,22 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   const between = beforeNoun(text, place);
   if (between) place = between.end;
   if (/\s/.test(text[place] ?? "")) place++;
-  const implied = told.role && !told.description ? impliedBy[told.role] : undefined;
+  // “one of fine silver wire”: so fine is the wire, which is no matter of how many.
+  const gauge = /\b(?:extra\s+)?fine\s+$/.exec(text.slice(n.end, place));
+  if (gauge && isSpun(descriptionAt(text, n.end + gauge.index, context.index))) place = n.end + gauge.index;
+  // “one grizzle and one brown”: another of the same kind.
+  const isFurther = /\b(?:and|plus)\s+$/.test(text.slice(Math.max(0, at - 6), at)) && told.kind === "wind";
+  const implied = told.role && (!told.description || isFurther) ? impliedBy[told.role] : undefined;
   // “Hackle: one ginger”: of what a hackle is.
   const found =
     descriptionAt(text, place, context.index) ??
-    (told.description ? undefined : upperOf(text, place, context.index)) ??
+    (told.description ? undefined : upperOf(text, place, context.index, implied)) ??
     (implied && descriptionAt(text, place, context.index, false, implied));
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
   const noun = found.text.toLowerCase().trim();
   // “olive marabou, one full plume”: how many of it, not another feather.
-  if (told.description && !found.exact && onlyCounts.test(noun) && told.said.amount === undefined) {
+  if (told.description && !found.exact && onlyCounts.test(withoutColours(noun)) && told.said.amount === undefined) {
     if (!putCount(told, n.value, noun, told.description)) return undefined;
     told.understood.push({ at, end: found.end });
     return { told, end: found.end };
@@ -44,10 +49,20 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   told.understood.push({ at, end });
   return { told, end };
 }
+const isSpun = (d: Description | undefined): boolean => {
+  const form = d && (d.exact?.form ?? d.means?.form);
+  return form === "wire" || form === "tinsel" || form === "weight wire" || form === "floss";
+};
 /** “two mallard flank bunches”: so many bunches, not so many fibres. */
 const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 const onlyCounts =
   /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|puffs?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
+/** “two natural grey plumes”, of what was named before: the colours say nothing of how many. */
+const withoutColours = (noun: string): string =>
+  noun
+    .split(/\s+/)
+    .filter((w, i, all) => i === all.length - 1 || !(isColour(w) || w === "natural"))
+    .join(" ");
 export const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 export const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
   [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs|bristles?)$/, "fibres"],

@@ -128,7 +128,7 @@ function strandsOf(text: string, at: number): Description | undefined {
   const found = pearlStrands.test(text.slice(Math.max(0, at - 14), at)) ? ofFlash(text, at) : undefined;
   return found && { at, end: found.end, text: `${found.value[0] ?? ""} flash`, means: { form: "flash" } };
 }
-const dubbedSilk = match("dubbed\\s+(?:thread|silk)");
+const dubbedSilk = match("dubbed\\s+(?:thread|silk)|(?:thread|silk)(?=\\s+(?:\\w+ly\\s+)?(?:touch-)?dubbed\\s+with)");
 const widthOfStrip = match("\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?");
 /** “3 mm strip of brown scud back”: so wide is the strip, which is no length of it. */
 function stripOf(text: string, at: number, index: CabinetIndex): Description | undefined {

@@ -1,12 +1,15 @@
 import { isColour } from "../materials";
 import { isNounAlone } from "./bench";
+import type { Description } from "./description";
 import { NUMBER_WORD, readNumber } from "./text/number";
 import type { Span, Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] =>
   withTaken(
-    withPartBehind(withNamedAhead(withTwisted(withDubbing(withLayers(withMixed(withOnes(all, text)), text)), text))),
+    withPartBehind(
+      withNamedAhead(withTwisted(withDubbing(withLayers(withMixed(withUnder(withOnes(all, text), text)), text)), text)),
+    ),
     text,
   );
 
@@ -18,6 +21,36 @@ const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" |
   rest: [...a.rest, ...b.rest],
 });
 
+const MANY = `(\\d+|${NUMBER_WORD})\\s+(?:hairs|fibres|fibers|strands|barbs)`;
+const manyOf = new RegExp(`\\b(?:over|under|and|with)\\s+${MANY}\\s+of\\s+$`);
+const firstOf = new RegExp(`(?:^|\\s)${MANY}\\s+of\\s`);
+/** “20 hairs of black bucktail over 10 hairs of yellow”: each colour has its own number. */
+function ofEachColour(t: Told, description: Description, at: Span, text: string): Told[] {
+  const words = text.slice(at.at, at.end).trim();
+  const [one, two] = [firstOf.exec(text.slice(t.at, description.at)), manyOf.exec(text.slice(0, at.at))].map((m) =>
+    readNumber(m?.[1] ?? ""),
+  );
+  const stuff = description.text
+    .trim()
+    .split(/\s+/)
+    .filter((w) => !isColour(w));
+  const form = description.means?.form ?? description.exact?.form;
+  const isColours = words.split(/\s+/).every((w) => isColour(w));
+  if (one === undefined || two === undefined || !isColours || stuff.length === 0 || !form) return [t];
+  const amount = (n: number): Told["said"]["amount"] =>
+    t.said.amount && "strands" in t.said.amount ? { ...t.said.amount, strands: n } : { fibres: n };
+  const own: Told = { ...t, said: { ...t.said, amount: amount(one) }, rest: t.rest.filter((r) => r !== at) };
+  const other: Told = {
+    ...t,
+    description: { ...at, text: `${words} ${stuff.join(" ")}`, means: { form } },
+    said: { ...t.said, amount: amount(two) },
+    understood: [at],
+    kept: [],
+    loose: [],
+    rest: [],
+  };
+  return /\bover\s/.test(text.slice(description.end, at.at)) ? [other, own] : [own, other];
+}
 const ones = new RegExp(`^(\\d+|${NUMBER_WORD})\\s+([a-z][a-z -]*?)(?:\\s+ones)?$`);
 /** “40 blue hairs with 10 green ones on top”: ten more of the same stuff in another colour. */
 function withOnes(all: Told[], text: string): Told[] {
@@ -25,6 +58,8 @@ function withOnes(all: Told[], text: string): Told[] {
     const { description } = t;
     // “20 black and 10 yellow hairs”
     const isAhead = (r: Span): boolean => r.end <= (description?.at ?? 0) && /^\s+and\s/.test(text.slice(r.end));
+    const further = t.rest.find((r) => r.at > (description?.end ?? Infinity) && manyOf.test(text.slice(0, r.at)));
+    if (further && description) return ofEachColour(t, description, further, text);
     const at = t.rest.find((r) => isAhead(r) || /^\s*ones?\b/.test(text.slice(r.end)));
     const [, count = "", colour = ""] = (at && ones.exec(text.slice(at.at, at.end))) ?? [];
     const n = readNumber(count);
@@ -52,6 +87,26 @@ function withOnes(all: Told[], text: string): Told[] {
     return isAhead(at) ? [other, own] : [own, other];
   });
 }
+
+const overIt = /\bover\s+(?:an?\s+|the\s+)?(?:(?:thin\s+|level\s+)*(?:layer|base|bed|underbody|foundation)\s+of\s+)?$/;
+/** “Flat gold tinsel, over a layer of white floss”: the floss is wound first. */
+const withUnder = (all: Told[], text: string): Told[] => {
+  const out = [...all];
+  out.forEach((t, n) => {
+    const next = out[n + 1];
+    const isOver =
+      t.kind === "wind" &&
+      next?.kind === "wind" &&
+      t.description !== undefined &&
+      next.description !== undefined &&
+      next.verb === undefined &&
+      t.role === next.role &&
+      t.role === "body" &&
+      overIt.test(text.slice(t.description.end, next.description.at));
+    if (isOver) out.splice(n, 2, next, t);
+  });
+  return out;
+};
 
 /** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
 function withDubbing(all: Told[]): Told[] {

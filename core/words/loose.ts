@@ -7,7 +7,7 @@ import { number } from "./text/number";
 import type { Told } from "./told";
 
 const looseRead = match(
-  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|bit|wisp|tuft|sprig|bunch|clump|bundle|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle))|(?:small|little|tiny)\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
+  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|whisper|hint|bit|wisp|tuft|sprig|bunch|clump|bundle|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle))|(?:small|little|tiny)\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
 const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words("\\)")), ([, n, noun]) => ({
   n,
@@ -19,6 +19,7 @@ const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers
 export function looseAt(told: Told, text: string, at: number): number | undefined {
   const found = looseRead(text, at);
   if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
+  if (told.kind === "glue" && /\btouch\b/.test(found.value[0] ?? "")) return undefined;
   // “flared a little”: how, not how many.
   if (/^an?\s+(?:bit|little|touch)$/.test(found.value[0] ?? "") && /^\s*(?:[,.;)]|$)/.test(text.slice(found.end))) {
     told.kept.push({ at, end: found.end });

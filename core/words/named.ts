@@ -36,11 +36,16 @@ const marked = new Set(
 );
 const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+(?:an?|one)\\s))\\s+(?:(?:an?|one)\\s+)?");
 /** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
-export function upperOf(text: string, at: number, index: CabinetIndex): Description | undefined {
+export function upperOf(
+  text: string,
+  at: number,
+  index: CabinetIndex,
+  implied?: MaterialForm,
+): Description | undefined {
   const over = colourOver(text, at);
   const colour = over?.value[0] ?? "";
   if (!over || !(isColour(colour) || marked.has(colour))) return undefined;
-  const lower = descriptionAt(text, over.end, index);
+  const lower = descriptionAt(text, over.end, index, false, implied);
   const form = lower?.exact?.form ?? lower?.means?.form;
   const words = lower?.text.trim().split(/\s+/) ?? [];
   const stuff = words.filter((w) => !isColour(w) && !marked.has(w));

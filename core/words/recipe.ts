@@ -249,6 +249,11 @@ class RecipeReader implements Reading {
       line.notes.push("painted on the head: kept as an instruction, nothing is taken for it");
       return;
     }
+    if (leftBare.test(text)) {
+      line.marks.push({ at: [head.begin, line.text.length], kind: "aside" });
+      line.notes.push("left bare: nothing is taken for it");
+      return;
+    }
     const more = head.isListed ? noneAhead.exec(text.slice(head.begin))?.[0].length : undefined;
     if (more !== undefined) return this.readBehindNone(i, head, more);
     const kept = this.keptStep(i);
@@ -733,7 +738,19 @@ class RecipeReader implements Reading {
     const form = t.told.verb === "dub" ? "dubbing" : isPearl ? "tinsel" : formOfColours[t.told.role ?? "hook"];
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
-    const isColours = words !== "" && words.split(/[\s/]+/).every((w) => isColour(w) || modifiers.has(w));
+    const known = words.split(/[\s/]+/).filter((w) => isColour(w) || modifiers.has(w)).length;
+    const isColours = words !== "" && known === words.split(/[\s/]+/).length;
+    // “Dub with olive seahorse”: whatever it is called, it is what is dubbed.
+    const isStuff =
+      t.told.verb === "dub" && known > 0 && stuffBehindColour.test(words) && isColour(words.split(" ")[0] ?? "");
+    if (isStuff && rest && !t.told.description) {
+      t.told.rest = t.told.rest.slice(1);
+      t.told.understood.push(rest);
+      return {
+        ...t,
+        told: { ...t.told, description: { ...rest, text: `${words} dubbing`, means: { form: "dubbing" } } },
+      };
+    }
     if (!form || t.told.description || !rest || !isColours) return t;
     t.told.rest = t.told.rest.slice(1);
     t.told.understood.push(rest);
@@ -782,6 +799,7 @@ class RecipeReader implements Reading {
   }
 }
 
+const stuffBehindColour = /^(?:[a-z]+ ){1,2}[a-z]{4,}$/;
 /** What a part is of where only colours are said of it. */
 const formOfColours: Partial<Record<Component["role"], "flash" | "hackle">> = {
   flash: "flash",
@@ -795,6 +813,9 @@ const isLaid = (role: Component["role"]): boolean => role === "tail" || role ===
 /** “Eyes: painted, yellow with a black pupil”. */
 const arePainted =
   /^\s*(?:[a-z]+\s*,?\s+)?paint(?:ed)?(?=\s*(?:[,.;]|$|\b(?:on|in|white|yellow|black|red|orange|with)\b))/;
+/** “Waist: bare thread, one millimetre”: what is not there is kept as it is said. */
+const leftBare =
+  /^\s*(?:waist|neck|gap)\s*[:=-]\s*(?:(?:just|only|a\s+bit\s+of)\s+)?(?:bare|left|thread|of\s+thread|none|nothing)\b(?!.*(?:[;]|\bturns?\b))/;
 const otherEyes = /\d|\bor\b|stick|resin|epoxy|varnish|lacquer/;
 const overThat =
   /^\W*(?:and\s+|then\s+)*(?:over|on\s+top\s+of|above)\s+(?:that|it|them|this|these|the\s+(?:wing|lot|whole))\b/;

@@ -711,7 +711,7 @@ const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:b
 const withoutPart = words(`(?:no|without(?:\\s+(?:a|any))?)\\s+(?:${PARTS}|underbody|glue|cement)`);
 /** Coats and drops are another thing than what they go on. */
 const coatsAhead = words(
-  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
 );
 
 function partAt(told: Told, text: string, at: number): Next | undefined {

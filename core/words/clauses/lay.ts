@@ -678,7 +678,7 @@ const sides: Clause[] = [
     "as a tent set by wraps at the root",
     seq(
       match(
-        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed(?:\\s+(?:in|into|as)\\s+a\\s+fan)?|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?(?:wise|style|fashion)|-?\\s?shaped|-?\\s?like)?|roof(?:ed|-?\\s?(?:like|wise|shaped|style)))(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed(?:\\s+(?:in|into|as)\\s+a\\s+fan)?|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts|pairs))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?(?:wise|style|fashion)|-?\\s?shaped|-?\\s?like)?|roof(?:ed|-?\\s?(?:like|wise|shaped|style)))(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
       ),
       opt(
         map(
@@ -710,7 +710,13 @@ const sides: Clause[] = [
       s.setBy ??= "figure-of-eight wraps";
     },
   ),
-  clause("to both sides", words("to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways"), put({ attitude: "sides" })),
+  clause(
+    "to both sides",
+    words(
+      "to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways|tied\\s+(?:in\\s+)?(?:across|crosswise)(?=\\s*(?:[,.;]|$|behind\\b|at\\b|and\\b))",
+    ),
+    put({ attitude: "sides" }),
+  ),
   clause(
     "over the back",
     words("(?:lying\\s+|laid\\s+)?over\\s+the\\s+(?:back|body|top)|on\\s+its\\s+back"),
@@ -879,7 +885,9 @@ const howTied: Clause[] = [
   ),
   clause(
     "by the tips",
-    match("(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(tips?|butts?|ends?|stems?|thin\\s+ends?)"),
+    match(
+      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(tips?|butts?|ends?|stems?|(?:thin|narrow|pointed|tapered|cut|wide|fine)\\s+ends?|point)",
+    ),
     () => undefined,
   ),
   clause(

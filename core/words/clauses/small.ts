@@ -82,7 +82,7 @@ export const glueClauses: Clause[] = [
   clause(
     "a drop",
     words(
-      "(?:(?:tiny|small|good|thin)\\s+)?(?:drop|dab|dot|spot)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
+      "(?:(?:tiny|small|good|thin)\\s+)?(?:drop|dab|dot|spot|touch)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
     ),
     (s) => {
       if (s.drops !== undefined) return false;

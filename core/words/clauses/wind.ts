@@ -195,7 +195,7 @@ const saysNothing: Clause[] = [
   clause(
     "over both halves",
     words(
-      "(?:over|through|along)\\s+(?:both\\s+(?:halves|parts|sections)|it\\s+all|everything|the\\s+lot|all\\s+of\\s+it)|in\\s+(?:all|total)(?=\\s*(?:[,.;]|$))",
+      "(?:(?:over|through|along)\\s+)?(?:both\\s+(?:halves|parts|sections)|it\\s+all|everything|the\\s+(?:whole\\s+)?lot|all\\s+of\\s+it)|in\\s+(?:all|total)(?=\\s*(?:[,.;]|$))",
     ),
     () => undefined,
   ),

@@ -114,6 +114,8 @@ const roleWords: Record<string, Role> = {
   "wing cases": "wing case",
   wingcase: "wing case",
   "wing cover": "wing case",
+  case: "wing case",
+  cases: "wing case",
   "wing pad": "wing case",
   "wing pads": "wing case",
   "wing bud": "wing case",

@@ -180,6 +180,13 @@ export const FILLER = anyOf(
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "(?:wiggl|jiggl|wriggl|rock|waggl)(?:e|ing)(?:\\s+(?:it|the\\s+\\w+))?(?:\\s+(?:from\\s+)?side\\s+to\\s+side)?",
+  "(?:out|in)wards?",
+  "un-?twisted|unravell?ed",
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:fringe|ridge|nap|flue|fuzzy\\s+edge|barbules)(?:\\s+(?:facing|showing|to))?\\s+(?:out|in|up|down|back|forward|(?:towards?\\s+)?the\\s+\\w+)(?:wards?)?",
+  "on\\s+(?:a|the)\\s+(?:slant|bias|skew)",
+  "leav(?:e|ing)\\s+an?\\s+(?:thin|small|narrow|slim|clear)\\s+(?:waist|gap|neck)(?:\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?",
+  "(?:pull|work|draw)ing\\s+(?:the\\s+)?(?:dubbing|fur|fibres|hair|hackle)\\s+through",
   "over\\s+(?:the|its)\\s+butts?",
   "single(?=\\s+(?:upright|post|wing))",
   "(?:mixed\\s+)?(?:half\\s+and\\s+half|in\\s+equal\\s+parts|equal\\s+parts|equally)(?=\\s*(?:[,.;]|$))",
@@ -319,7 +326,7 @@ export const MANNER = anyOf(
   "(?:with\\s+)?an?\\s+(?:slight|gentle)\\s+taper",
   "mixed\\s+in",
   "butts?\\s+(?:ends?\\s+)?(?:are\\s+)?(?:trimmed|cut|clipped)(?:\\s+(?:at\\s+an?\\s+(?:angle|slant)|square|level|short|close))*",
-  "(?:for\\s+)?(?:about\\s+)?(?:\\d+|ten|fifteen|twenty|thirty|five|sixty|a\\s+few)\\s*sec(?:ond)?s?",
+  "(?:for\\s+)?(?:about\\s+)?(?:\\d+|ten|fifteen|twenty|thirty|five|sixty|a\\s+few)(?:\\s*sec(?:ond)?s?|\\s+s)(?:\\s+(?:(?:on|for)\\s+)?(?:a|per|each|every)\\s+(?:side|coat))?",
   "pack(?:ed)?\\s+tight(?:ly)?",
   "to\\s+cover\\s+the\\s+(?:thread\\s+)?(?:wraps|butts|join)",
   "on\\s+top\\s+of\\s+everything",

@@ -5,6 +5,8 @@ import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, wor
 import { number, readNumber } from "./number";
 import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
+/** What a place by the stuff of a part is called, until the bench says which part that is. */
+export const OF_STUFF = "of ";
 const the = opt(words("the|a|an|its|that"));
 /** “60/40 in a loop” are no inches. */
 const NOT_INCHES = "(?!in\\s+(?:an?|the|its|one|two)\\b)";
@@ -113,7 +115,8 @@ const landmarkWords: [string, HookPlace][] = [
   ],
 
   ["(?<=\\b(?:at|near)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end))", { eyeLengths: 1 }],
-  ["(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
+  // “trimmed to a point” is a shape.
+  ["(?<!\\ban?\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
   [
     anyOf(
       "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)",
@@ -156,6 +159,10 @@ const part = map(
 );
 /** “behind it”: the part that was told of before; settled when the line is. */
 const besideIt: Reader<Place> = oneOf<Place>(
+  map(words("(?:in\\s+)?between\\s+(?:it|them)|in\\s+among\\s+(?:it|them)"), () => ({
+    part: "it",
+    end: "rear" as const,
+  })),
   map(words("(?:just\\s+|right\\s+|close\\s+)?behind\\s+(?:it|them)"), () => ({ part: "it", end: "rear" as const })),
   map(words("(?:just\\s+|right\\s+)?(?:in\\s+front|ahead)\\s+of\\s+(?:it|them)"), () => ({
     part: "it",
@@ -167,7 +174,12 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
     role,
     end: "front" as const,
   })),
-  map(seq(words("(?:rear|back|end|base|foot|root|hind(?:\\s+end)?|rear\\s+end)\\s+of"), the, part), ([, , role]) => ({
+  map(seq(words("(?:rear|back|hind(?:\\s+end)?|rear\\s+end)\\s+of"), the, part), ([, , role]) => ({
+    role,
+    end: "rear" as const,
+  })),
+  map(words("(?:thin\\s+|narrow\\s+)?waist"), () => ({ role: "body" as const, end: "front" as const })),
+  map(seq(words("(?:end|base|foot|root)\\s+of"), the, part), ([, , role]) => ({
     role,
     end: endOfTying(role),
   })),
@@ -337,6 +349,19 @@ const away: Reader<Place> = oneOf<Place>(
   map(seq(words("in\\s+front\\s+of|ahead\\s+of|before|forward\\s+of"), oneOf(base, partFront)), ([, p]) =>
     besides(faced(p, -1), -1),
   ),
+  (text, at) => ofStuff(text, at),
+);
+/** “In front of the saddles”: a part by what it is of; the bench knows which of them that is. */
+const ofStuff: Reader<Place> = map(
+  seq(
+    opt(slightly),
+    leads,
+    words("the"),
+    match(
+      "(saddles?|marabou|bucktail|chenille|wool|yarn|floss|foam|herls?|biots?|flank|fox|rabbit|feathers?|plumes?|hair|fur|fibres|strip|zonker|squirrel|calftail)(?=\\s*(?:[,.;)]|$|(?:and|then|with|to|in|at|for|so|by|but|\\d+)\\b))",
+    ),
+  ),
+  ([, sign, , [stuff]]) => ({ part: `${OF_STUFF}${stuff ?? ""}`, end: sign === 1 ? "rear" : "front" }),
 );
 const faced = (p: Place, sign: Towards): Place =>
   "part" in p && p.end !== "middle" ? { ...p, end: sign === 1 ? "rear" : "front" } : p;

@@ -1,7 +1,7 @@
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import { proportionsOfFamily, type Component, type LengthRule, type RecipeStep, type Role } from "../../recipe";
-import { isNounAlone, unique, usualRole, type Bench, type LineNotes, type Telling, type Waiting } from "../bench";
+import { isNounAlone, unique, usualRole, type Bench, type Telling, type Waiting } from "../bench";
 import { build, missingQuantity } from "../build";
 import { spanOf } from "../clauses/common";
 import { isOfLittle, type Description } from "../description";
@@ -10,6 +10,7 @@ import type { Kind, Said } from "../said";
 import { alongShank, settle } from "../settle";
 import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
+import { OF_STUFF } from "../text/place";
 
 /** The part and the material that a clause is about, as far as it says them. */
 export interface Meant {
@@ -208,13 +209,13 @@ export function make(
     widthMm: material?.strand?.width,
     hasBead: bench.components.some((c) => c.role === "bead"),
   };
-  settleParts(said, bench, bench.last.component, line);
+  settleParts(said, t, bench.last.component);
   settleBead(said, bench);
   const assumed = settle(said, kind, context);
   if (kind === "lay" && bench.wraps !== undefined && said.tieIn?.at && said.tieIn.wraps === undefined)
     said.tieIn.wraps = bench.wraps;
   line.assumed.push(...assumed);
-  settleParts(said, bench, bench.last.component, line);
+  settleParts(said, t, bench.last.component);
   if (kind === "wind" && said.rule?.turns !== undefined && said.rule.pitch !== undefined) {
     line.asks.push({
       at: more.where ?? [told.at, told.end],
@@ -477,15 +478,30 @@ function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
   return { ...place, ...(plus && place.plus === undefined && { plus }) };
 }
 
-/** Places that were said by a part mean the component that has its role. */
+/** Places that were said by a part mean the component that has its role, or that is of the stuff. */
+export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.bench.last.component);
+
 /** Where a part is going to begin that is not there yet: “wound up to the thorax”. */
 const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
   thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
 };
-function settleParts(value: unknown, bench: Bench, before: string | undefined, line: LineNotes): void {
+function settleParts(value: unknown, t: Telling, before: string | undefined): void {
+  const { bench, line, told } = t;
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
-    const part = value.part === "it" ? (before ?? value.part) : value.part;
+    const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
+    const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
+    if (stuff !== undefined && !meant) {
+      line.asks.push({
+        at: [told.at, told.end],
+        sentence: `No part of this fly is of “${stuff}” yet. Say the place by a part: “in front of the tail”.`,
+        answers: [],
+      });
+      for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, { landmark: "bend" } satisfies Place);
+      return;
+    }
+    const part = value.part === "it" ? (before ?? value.part) : (meant?.id ?? value.part);
     const stands = part === "body" ? bodyPlace(value as PartPlace, bench) : undefined;
     if (stands) {
       for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
@@ -506,7 +522,7 @@ function settleParts(value: unknown, bench: Bench, before: string | undefined, l
     value.part = component?.id ?? part;
     return;
   }
-  for (const v of Object.values(value)) settleParts(v, bench, before, line);
+  for (const v of Object.values(value)) settleParts(v, t, before);
 }
 
 /** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */

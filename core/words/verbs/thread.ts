@@ -94,7 +94,7 @@ export const move = verb(
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
     "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
-    "(?:go|carry\\s+on|continue)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank)\\b)",
+    "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
   ),
   (t) => {

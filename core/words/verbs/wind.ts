@@ -6,7 +6,7 @@ import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
-import { frontOf, lastBody, make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { frontOf, lastBody, make, objectOf, partName, settlePlaces, withDeclared, type Meant } from "./making";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { tellThread } from "./thread";
 import { alongShank } from "../settle";
@@ -36,13 +36,13 @@ export function tellWind(t: Telling): void {
       t.line.notes.push(
         `${told.said.rule.turns} turns of the dubbed thread: how much it takes is told by how full it is`,
       );
-    return whereDubbed(before, told.said, bench);
+    return whereDubbed(before, t);
   }
   // “Wind the dubbed thread forward to the eye”: where what was dubbed before goes.
   const dubbed = dubbedThread.test(t.text.slice(told.at, told.end))
     ? bench.made.findLast((m) => m.step.do === "dress")
     : undefined;
-  if (dubbed && (told.said.end ?? told.said.to ?? told.said.way)) return whereDubbed(dubbed, told.said, bench);
+  if (dubbed && (told.said.end ?? told.said.to ?? told.said.way)) return whereDubbed(dubbed, t);
   if (told.kind === "dress") return tellDub(t);
   if (told.refers === "the rest" || told.refers === "the same" || isRestOfTail(t)) return carryOn(t);
   if (saysItsTurns(t)) return;
@@ -193,8 +193,11 @@ function objectWound(t: Telling): Meant {
   return objectOf(isBody ? { ...t, told: { ...told, role: "body", part: told.part ?? "body" } } : t);
 }
 
-function whereDubbed(before: { step: RecipeStep }, said: Said, bench: Bench): void {
+function whereDubbed(before: { step: RecipeStep }, t: Telling): void {
+  const { bench, told } = t;
+  const { said } = told;
   if (before.step.do !== "dress") return;
+  settlePlaces(t);
   const stated = said.from ?? said.begin ?? said.there;
   const to = said.to ?? said.end ?? before.step.from;
   // Wound forward to a place that lies behind the thread: it begins at the bend.
