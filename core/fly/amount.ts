@@ -204,8 +204,8 @@ function clump(q: number, c: LayContext, over: number): Laid {
 }
 
 /**
- * A clump of what the drawer does not weigh, such as marabou or flash: as many fibres or strands as pack to it, n = 0.6 ·
- * π/4·q² / A.
+ * A clump of what the drawer does not weigh, such as marabou or flash: as many fibres or strands as pack to it,
+ * n = 0.6 · π/4·q² / A.
  */
 function bundle(q: number, c: LayContext, over: number): Laid {
   guard("clump", q, bounds.clumpMm);

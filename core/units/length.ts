@@ -2,10 +2,15 @@
 export const MM_PER_INCH = 25.4;
 
 const inches = /^(?:inch(?:es)?|in|["”])$/i;
-const metric: Record<string, number> = { mm: 1, millimetre: 1, millimetres: 1, cm: 10, m: 1000 };
+const centimetres = /^(?:cms?|centimet(?:re|er)s?)$/;
+const millimetres = /^(?:mms?|millimet(?:re|er)s?|mil(?:l)?s)$/;
+/** mm in one of a metric unit; undefined where it is none. */
+const metric = (unit: string): number | undefined =>
+  millimetres.test(unit) ? 1 : centimetres.test(unit) ? 10 : unit === "m" ? 1000 : undefined;
 
 /** The words and signs of a unit of length, for a pattern that reads one. */
-export const LENGTH_UNIT = '(?:mm|millimetres?|cm|inch(?:es)?|in\\b(?!\\s+(?:front|total|all\\b|touching|turns))|")';
+export const LENGTH_UNIT =
+  '(?:mms?|mill?s|millimet(?:re|er)s?|cms?|centimet(?:re|er)s?|inch(?:es)?|in\\b(?!\\s+(?:front|total|all\\b|touching|turns))|")';
 
 /**
  * A length with its unit in millimetres.
@@ -13,7 +18,7 @@ export const LENGTH_UNIT = '(?:mm|millimetres?|cm|inch(?:es)?|in\\b(?!\\s+(?:fro
  */
 export function mmOf(value: number, unit: string): number | undefined {
   const word = unit.trim().toLowerCase();
-  const factor = inches.test(word) ? MM_PER_INCH : metric[word];
+  const factor = inches.test(word) ? MM_PER_INCH : metric(word);
   return factor === undefined ? undefined : value * factor;
 }
 

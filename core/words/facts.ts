@@ -1,5 +1,5 @@
 import { factOf, headOf, isHeading } from "./head";
-import { readHook } from "./hook";
+import { readHook, type HookSaid } from "./hook";
 import { descriptionAt } from "./description";
 import { PARTS } from "./lexicon/parts";
 import type { MaterialForm } from "../materials";
@@ -10,6 +10,15 @@ import { verbAt } from "./verbs";
 
 const onHook =
   /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|debarb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|heavy|light)";
+/** “Hook is a 10 or 12, two extra long.”, “I tie these in fourteens on wet hooks”: sentences about the hook alone. */
+const hookSentences = [
+  /(?<=^\s*|[.;]\s+)(?:the\s+|my\s+)?hooks?\s+(?:is|are)\s+[^.;]*\d[^.;]*(?=[.;]|$)/,
+  new RegExp(
+    `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?=\\s*(?:[.;]|$))`,
+  ),
+  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
+];
 const besideHook = /[,;/+.]\s+/g;
 
 /** Facts of the pattern hold for every line, wherever they stand. */
@@ -96,10 +105,15 @@ function isHookTold(r: Reading, i: number): boolean {
 /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
 function readHookWithin(r: Reading, i: number): void {
   const text = r.plain[i] ?? "";
-  const m = onHook.exec(text);
-  if (!m) return;
-  const said = readHook(m[0], r.context.hooks);
-  if (!said.sizes && !said.model) return;
+  for (const at of [onHook, ...hookSentences]) {
+    const m = at.exec(text);
+    const said = m && readHook(m[0], r.context.hooks);
+    if (said?.sizes ?? said?.model) return keepHook(r, i, m as RegExpExecArray, said as HookSaid);
+  }
+}
+
+function keepHook(r: Reading, i: number, m: RegExpExecArray, said: HookSaid): void {
+  const text = r.plain[i] ?? "";
   if (said.sizes) r.bench.facts.sizes = said.sizes;
   if (said.model) {
     r.bench.facts.hookModel = said.model.id;

@@ -34,6 +34,8 @@ const lone =
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
 const ahead = /^\s*(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0)(?=\s)/u;
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
+/** “two extra long”. */
+const spokenSteps = /\b(one|two|three|four|\d)\s+extra\s+long\b/u;
 const stepsShort =
   /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short(?!\s*-?\s*shank))\b/u;
 
@@ -57,7 +59,9 @@ const readable = (size: string | undefined): HookSize | undefined => {
 };
 
 function sizesIn(text: string): SizeSpan | undefined {
-  const clean = text.replace(steps, (m) => " ".repeat(m.length)).replace(stepsShort, (m) => " ".repeat(m.length));
+  const clean = sizesInFigures(text)
+    .replace(steps, (m) => " ".repeat(m.length))
+    .replace(stepsShort, (m) => " ".repeat(m.length));
   const spanned = range.exec(clean);
   if (spanned) {
     const [a, b] = [readable(spanned[1]), readable(spanned[2])];
@@ -74,6 +78,23 @@ function sizesIn(text: string): SizeSpan | undefined {
   const one = readable(single.exec(clean)?.[1] ?? lone.exec(clean)?.[1] ?? ahead.exec(clean)?.[1]);
   return one ? { from: one, to: one } : undefined;
 }
+
+/** “fourteens and sixteens”: sizes as they are spoken. */
+const spokenSizes: Record<string, string> = {
+  fours: "4s",
+  sixes: "6s",
+  eights: "8s",
+  tens: "10s",
+  twelves: "12s",
+  fourteens: "14s",
+  sixteens: "16s",
+  eighteens: "18s",
+  twenties: "20s",
+};
+const spokenSize = new RegExp(`\\b(?:${Object.keys(spokenSizes).join("|")})\\b`, "gu");
+/** Sizes in figures, as long as the words that stood there. */
+export const sizesInFigures = (text: string): string =>
+  text.replace(spokenSize, (w) => (spokenSizes[w] ?? w).padEnd(w.length));
 
 /** What is told of the thread, up to the next sign. */
 const ofThread =
@@ -103,7 +124,16 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const plain = text.replace(/\d+(?:\/0)?|[^a-z]+/g, " ").trim();
   const some = all.filter((h) => nameWords(h).some((w) => w.length > 3 && !isCommon(w) && words.includes(w)));
   const long =
-    Number(steps.exec(text)?.[1] ?? (/(?:^|\s)long\b/.test(text) ? 2 : 0)) - Number(stepsShort.exec(text)?.[1] ?? 0);
+    Number(
+      steps.exec(text)?.[1] ??
+        spokenSteps
+          .exec(text)?.[1]
+          ?.replace("two", "2")
+          .replace("three", "3")
+          .replace("one", "1")
+          .replace("four", "4") ??
+        (/(?:^|\s)long\b/.test(text) ? 2 : 0),
+    ) - Number(stepsShort.exec(text)?.[1] ?? 0);
   const fits = (some.length > 0 ? some : all.filter((h) => family !== undefined && h.family === family)).sort(
     (a, b) => Math.abs(a.shankSteps - long) - Math.abs(b.shankSteps - long),
   );

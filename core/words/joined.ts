@@ -190,7 +190,7 @@ function withMixed(all: Told[]): Told[] {
 function withTwisted(all: Told[], text: string): Told[] {
   const isTwisted = (x: Told | undefined, then: Told | undefined): boolean =>
     x?.verb === "act" &&
-    x.description !== undefined &&
+    (x.description !== undefined || x.refers === "the rest") &&
     /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end)) &&
     then?.verb === "wind" &&
     then.description === undefined &&

@@ -15,7 +15,7 @@ export function labelOf(text: string, at: number): Description | undefined {
   return { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
 }
 const numbered =
-  /^((?:[a-z]+\s+){1,2})(?:\d{1,2}\/0|(?:[5-9]\d|[1-4]\d\d)(?=\s*(?:[,.;]|$)))(?=\s*(?:[,.;]|(?:from|to|on|at|started|down)\b))/;
+  /^((?:[a-z]+\s+){1,2})(?:\d{1,2}\/0|(?:[5-9]\d|[1-4]\d\d)(?:\s*den(?:ier)?\b\.?)?(?=\s*(?:[,.;]|$)))(?=\s*(?:[,.;]|$|(?:from|to|on|at|started|down)\b))/;
 /** “Brown 8/0, cover the lead …”: a colour and the number of a thread name one. */
 export function colourAndNumber(text: string, at: number): Description | undefined {
   const found = numbered.exec(text.slice(at, at + 40));

@@ -419,6 +419,8 @@ class RecipeReader implements Reading {
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
+    if (n === 0 && this.tellsBarbs(told, text)) return;
+    this.anotherOfIt(told, text);
     const both = coverAndLegs(told, head, text);
     if (both) {
       this.actListed({ ...t, told: both[0] }, i);
@@ -537,6 +539,47 @@ class RecipeReader implements Reading {
     if (last?.step.do !== "lay" || said.shown === undefined) return false;
     last.step = { ...last.step, shown: said.shown };
     return true;
+  }
+
+  /** “Fibres no longer than to the bend”, in a line of its own: of the hackle that was wound or tied in last. */
+  private tellsBarbs(told: Told, text: string): boolean {
+    if (told.role !== undefined || told.verb !== undefined || !ofBarbs.test(text.slice(told.at, told.end)))
+      return false;
+    const last = this.bench.made.at(-1);
+    const form = this.bench.formOf(this.bench.component(last?.step.component));
+    if (last?.step.do !== "wind" || form !== "hackle") return false;
+    const again = scan(text, told.at, told.end, {}, this.scanContext, "wind")[0];
+    if (!again?.said.barb || again.rest.length > 0) return false;
+    last.step = { ...last.step, barb: again.said.barb };
+    Object.assign(told, { description: undefined, rest: [], understood: again.understood, kept: again.kept });
+    return true;
+  }
+
+  /** “Another 30 strands, chartreuse”: of what was tied in last, in the colour that is said. */
+  private anotherOfIt(told: Told, text: string): void {
+    const last = this.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined);
+    const component = this.bench.component(last?.step.component);
+    const material = this.bench.materialOf(component);
+    const isMore = /^\W*(?:[\w-]+\s+){0,4}?(?:another|\d+\s+more|(?:the\s+)?same\s+again)\b/.test(
+      text.slice(told.at, told.end),
+    );
+    if (told.kind !== "lay" || told.description || told.role || !told.said.amount || !isMore || !material || !component)
+      return;
+    const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
+    const [at] = colours;
+    told.rest = told.rest.filter((r) => !colours.includes(r));
+    told.understood.push(...colours);
+    const stuff = material.name
+      .split(/\s+/)
+      .filter((w) => !isColour(w))
+      .join(" ");
+    Object.assign(told, {
+      role: component.role,
+      verb: told.verb ?? "tie in",
+      description: at
+        ? { ...at, text: `${text.slice(at.at, at.end).trim()} ${stuff}`, means: { form: material.form } }
+        : { at: told.at, end: told.at, text: material.name, exact: material },
+    });
   }
 
   /** “Thorax: same as abdomen”: of what another part was told of. */
@@ -799,6 +842,8 @@ class RecipeReader implements Reading {
   }
 }
 
+const ofBarbs =
+  /^\W*(?:the\s+)?(?:hackle\s+)?(?:fibres?|fibers?|barbs?)\s+(?:no|not|as|just|about|to|reach|a|one|two|the|half|equal|long)/;
 const stuffBehindColour = /^(?:[a-z]+ ){1,2}[a-z]{4,}$/;
 /** What a part is of where only colours are said of it. */
 const formOfColours: Partial<Record<Component["role"], "flash" | "hackle">> = {

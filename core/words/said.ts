@@ -31,6 +31,8 @@ export type Said = Partial<
     begin?: Place;
     /** Where it ends, where only that was said. */
     end?: Place;
+    /** Of thread: wound back as far as there, once it has reached its end. */
+    backTo?: Place;
     /** A number of things before the material that they are made of. */
     count?: number;
     /** So many bunches or clumps, of each of which the amount is said. */

@@ -1,4 +1,4 @@
-import { isColour, type MaterialForm } from "../materials";
+import { isColour, isSpooled, type MaterialForm } from "../materials";
 import type { Role } from "../recipe";
 import { beginningAt, hackleClauses, boundInClauses, clausesOf, kindOf } from "./clauses";
 import { amountOf } from "./clauses/lay";
@@ -30,7 +30,7 @@ const blank = /[\s,;:.()"!?/]+/y;
 const pronoun = oneOf<Told["refers"]>(
   map(
     words(
-      "(?:the\\s+)?(?:(?<=[:]\\s*(?:the\\s+)?)tail\\s+(?:fibres?|butts?)(?=\\s+(?:wound|wrapped|carried|brought|taken|twisted))|rest|remainder|remaining\\s+(?:fibres?|ends?|butts?)|butts?(?:\\s+ends?)?|tag\\s+ends?)(?:\\s+of\\s+(?:the\\s+|these\\s+|it|them)?(?:same\\s+)?(?:tail\\s+)?(?:fibres?|herls?|feathers?|hair|foam|bundle|tail)?)?",
+      "(?:the\\s+)?(?:(?<=[:]\\s*(?:the\\s+)?)tail\\s+(?:fibres?|butts?)(?=\\s+(?:wound|wrapped|carried|brought|taken|twisted))|rest|remainder|remaining\\s+(?:fibres?|ends?|butts?)|butts?(?:\\s+ends?)?|tag\\s+ends?)(?:\\s+of\\s+(?:the\\s+|these\\s+|it|them)?(?:same\\s+)?(?:tail\\s+)?(?:fibres?|herls?|feathers?|plumes?|marabou|bunch|hair|foam|bundle|tail)?)?",
     ),
     () => "the rest" as const,
   ),
@@ -303,7 +303,7 @@ const close = (told: Told, end: number): Told => ({
   said: withFeathers(told),
   loose:
     told.said.amount || told.said.fullness || told.said.noodle
-      ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp|pinch|amount/.test(l.words))
+      ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp|pinch|amount|little|bit|touch/.test(l.words))
       : told.loose,
 });
 const hasContent = (t: Told): boolean =>
@@ -436,7 +436,7 @@ function lookAhead(
       at++;
       continue;
     }
-    if (at > from && placeWords(text, at)) {
+    if ((at > from || !atHead) && placeWords(text, at)) {
       at = placeWords(text, at)?.end ?? at + m[0].length;
       continue;
     }
@@ -711,7 +711,7 @@ const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:b
 const withoutPart = words(`(?:no|without(?:\\s+(?:a|any))?)\\s+(?:${PARTS}|underbody|glue|cement)`);
 /** Coats and drops are another thing than what they go on. */
 const coatsAhead = words(
-  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final)\\s+)*(?:touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final|wet)\\s+)*(?:needle(?:ful)?(?=\\s+of\\s)|touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
 );
 
 function partAt(told: Told, text: string, at: number): Next | undefined {
@@ -904,7 +904,14 @@ function colours(told: Told, text: string, at: number): Next | undefined {
   const m = colourWords.exec(text);
   if (!description || !m || !/,\s*$/.test(text.slice(0, at))) return undefined;
   const words = m[0].split(/\s+/);
-  if (!words.some((w) => isColour(w)) || !words.every((w) => isColour(w) || after.has(w))) return undefined;
+  if (!words.every((w) => isColour(w) || after.has(w))) return undefined;
+  const isGauge =
+    words.length === 1 && /^(?:fine|medium|small|large|narrow|wide|micro|heavy|thin|thick|dyed)$/.test(m[0]);
+  if (
+    !words.some((w) => isColour(w)) &&
+    !(isGauge && isSpooled(description.exact?.form ?? description.means?.form ?? "hook"))
+  )
+    return undefined;
   if (words.every((w) => description.text.toLowerCase().includes(w))) return undefined;
   const form = description.exact?.form ?? description.means?.form;
   if (form === undefined) return undefined;

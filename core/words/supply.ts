@@ -3,6 +3,7 @@ import type { Span, Told } from "./told";
 
 /** What a part alone says of the words beside it: the thread of its bands, the wire of its gauge, its turns. */
 export function supply(told: Told, text: string): void {
+  eyesByTheirSize(told, text);
   bandsOfThread(told);
   gaugeOfWeight(told, text);
   turnsOfLead(told, text);
@@ -10,6 +11,24 @@ export function supply(told: Told, text: string): void {
   threadOfRib(told, text);
   turnsOfRib(told, text);
   colourOfHead(told, text);
+}
+
+const isStuck = /\b(?:glued|stuck|set|epoxied|bedded|resined)\b/;
+/** “Eyes 6 mm, glued to the sides of the head”: of eyes that are stuck on the size says which. */
+function eyesByTheirSize(told: Told, text: string): void {
+  const mm = told.rest.find((r) => /^\d+(?:[.,]\d+)?\s*mm$/.test(text.slice(r.at, r.end).trim()));
+  const size = mm && text.slice(mm.at, mm.end).trim();
+  const { shown, pieceMm, fullness } = told.said;
+  const said = shown && "mm" in shown ? shown.mm : pieceMm;
+  const name = size ?? (said === undefined ? undefined : `${said} mm`);
+  if (told.role !== "eyes" || told.description || name === undefined || !isStuck.test(text.slice(told.at, told.end)))
+    return;
+  if (fullness) return;
+  told.rest = told.rest.filter((r) => r !== mm);
+  delete told.said.shown;
+  delete told.said.pieceMm;
+  told.kind = "seat";
+  told.description = { at: told.at, end: told.at, text: `stick-on ${name} eyes`, means: { form: "eyes" } };
 }
 
 /** “Ribbed with 4 thread wraps”, “segmented with 4 bands of thread”: it is the thread that is wound as the rib. */

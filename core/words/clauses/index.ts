@@ -89,6 +89,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (role === undefined && form === "feather fibre" && /\b(?:wound|wind|wrap|wrapped)\b/i.test(text)) return "wind";
   if (form === "herl" && (role === undefined || role === "body") && /\bturns?\b|\brope\b/i.test(text)) return "wind";
   if (role === undefined && (form === "rubber" || form === "flash") && !windWords.test(text)) return "lay";
+  // “One strand of fine gold wire, 5 open turns”
+  if (role === undefined && (form === "wire" || form === "tinsel") && /\bturns\b/i.test(text)) return "wind";
   return layWords.test(text) && !/\bwhole\s+feather\b/i.test(text) ? "lay" : "wind";
 }
 

@@ -77,11 +77,20 @@ const numberOf = (a: Said["amount"]): number | undefined =>
 
 const byNumber: Clause[] = [
   // “6 fibres, 3 a side”: these are the six, not six more.
-  clause("3 a side", seq(count, words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side")), (s, [c]) => {
-    if (numberOf(s.amount) !== 2 * c.n) return false;
-    s.round = { near: 1, far: 1 };
-    delete s.perSide;
-  }),
+  clause(
+    "3 a side",
+    seq(
+      count,
+      words(
+        "(?:(?:curv|fac|splay|flar|point|sweep|bend|lean)\\w+\\s+(?:(?:out|in|back|up|down|away)(?:wards?)?\\s+)?)?(?:(?:on|down|along|to)\\s+)?(?:a|each|per|either|every)\\s+(?:side|flank)",
+      ),
+    ),
+    (s, [c]) => {
+      if (numberOf(s.amount) !== 2 * c.n) return false;
+      s.round = { near: 1, far: 1 };
+      delete s.perSide;
+    },
+  ),
   clause(
     "a slip from each side",
     words("(?:an?|one)\\s+(?:slip|strip|section|segment)\\s+from\\s+(?:each|either)\\s+(?:side|wing|feather)"),
@@ -167,6 +176,18 @@ const byNumber: Clause[] = [
     ),
     (s, [spanMm]) => {
       if (!(spanMm > 0)) return false;
+      s.amount = { spanMm };
+    },
+  ),
+  clause(
+    "a roll of 12 mm",
+    seq(
+      words("(?:an?\\s+)?(?:rolled\\s+)?(?:roll|fold|strip|section|segment)\\s+(?:of|from)"),
+      absolute,
+      opt(words("of\\s+(?:stem|fibres?|feather)|wide|of\\s+it")),
+    ),
+    (s, [, spanMm]) => {
+      if (s.amount !== undefined || !(spanMm > 0)) return false;
       s.amount = { spanMm };
     },
   ),
@@ -388,7 +409,7 @@ const byFeather: Clause[] = [
   clause(
     "centre out",
     words(
-      "(?:with\\s+)?(?:the\\s+)?cent(?:re|er)s?\\s+(?:cut\\s+|removed|taken\\s+)?(?:out|removed)?|(?:the\\s+)?cent(?:re|er)\\s+(?:cut|taken)\\s+out",
+      "(?:with\\s+)?(?:the\\s+)?cent(?:re|er)s?\\s+(?:(?:cut\\s+|taken\\s+)?out|removed|cut)|(?:the\\s+)?cent(?:re|er)\\s+(?:cut|taken)\\s+out",
     ),
     (s) => partOf(s, "centre out"),
   ),
@@ -605,6 +626,18 @@ const sides: Clause[] = [
       words("(?:the\\s+|its\\s+)?(?:base|root|foot|post)\\s+(?:is\\s+)?(?:wrapped|bound|whipped|wound)(?:\\s+up)?"),
       times,
       opt(words("up|up\\s+and\\s+down|round|around")),
+    ),
+    (s, [, c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "wraps at the root";
+    },
+  ),
+  clause(
+    "wrapped 8 times round its base",
+    seq(
+      words("(?:and\\s+)?(?:wrapped|bound|whipped|wound|posted|lashed)(?:\\s+up)?"),
+      times,
+      words("(?:a?round|up|about|at)\\s+(?:the|its)\\s+(?:base|root|foot|bottom)"),
     ),
     (s, [, c]) => {
       s.wraps = Math.max(1, Math.round(c.n));

@@ -44,7 +44,7 @@ export const seatClauses: Clause[] = [
       opt(words("with|by|lashed\\s+with")),
       count,
       opt(words("turns?|wraps?|tight|firm")),
-      words("(?:of\\s+)?figures?[- ]of[- ](?:eight|8)s?|figure[- ]?8"),
+      words("(?:of\\s+)?figures?[- ]of[- ](?:eight|8)s?|figures?[-\\s](?:8|eight)s?"),
       opt(words("wraps?|turns?|lashings?")),
     ),
     (s, [, c]) => {
@@ -82,7 +82,7 @@ export const glueClauses: Clause[] = [
   clause(
     "a drop",
     words(
-      "(?:(?:tiny|small|good|thin)\\s+)?(?:drop|dab|dot|spot|touch)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
+      "(?:(?:tiny|small|good|thin|wet)\\s+)?(?:drop|dab|dot|spot|touch|needle(?:ful)?)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
     ),
     (s) => {
       if (s.drops !== undefined) return false;
@@ -152,11 +152,19 @@ export const glueClauses: Clause[] = [
       anyOf(
         "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)",
         "(?:between|on|over)\\s+the\\s+eyes",
-        "on(?:to)?\\s+the\\s+(?:whip(?:\\s+finish)?|wraps|windings?|butts?|thread|knot|tie-?in)",
+        "(?:on(?:to)?\\s+)?the\\s+(?:whip(?:\\s+finish)?|wraps|windings?|butts?|threads?|knot|tie-?in)(?:\\s+(?:below|underneath|on\\s+(?:the\\s+)?(?:underside|top)))?",
         "under(?:neath)?\\s+the\\s+(?:\\w+)",
       ),
     ),
     () => undefined,
+  ),
+  clause(
+    "the back",
+    words("(?:over\\s+|along\\s+|on\\s+)?the\\s+(?:back|shell|top)(?=\\s*(?:[,.;]|$|and\\b))"),
+    (s) => {
+      s.from = { part: "body", end: "front" };
+      s.to = { part: "body", end: "rear" };
+    },
   ),
   clause(
     "the whole fly",
@@ -252,7 +260,9 @@ export const actClauses: Clause[] = [
     oneOf(
       map(
         seq(
-          words("leaving|leave|(?:down|back)?\\s*to|level\\s+with|even\\s+with|at|="),
+          words(
+            "leaving|leave|(?:down|back)?\\s*to|level\\s+with|even\\s+with|at(?=\\s+(?:about\\s+)?[\\d½¼¾]|\\s+the\\s+(?:hook\\s+)?(?:point|barb|bend))|=",
+          ),
           lengthNamed,
           opt(words("long|left|of\\s+(?:it|them)|tall")),
         ),
@@ -322,6 +332,16 @@ export const whipClauses: Clause[] = [
     "whip finish",
     words("(?:(?:with|of)\\s+(?:the|a)\\s+)?(?:whip(?:[- ]?finish(?:ed|es|er|ing\\s+tool)?)?|knot)"),
     () => undefined,
+  ),
+  clause(
+    "and do it again",
+    words(
+      "(?:and\\s+)?(?:then\\s+)?(?:do\\s+it|do\\s+that|repeat(?:\\s+(?:it|that|the\\s+\\w+))?|once)\\s*(?:again|once\\s+more|more)|(?:and\\s+)?repeat(?=\\s*(?:[,.;]|$))",
+    ),
+    (s) => {
+      if (s.times !== undefined) return false;
+      s.times = 2;
+    },
   ),
   clause("turns each", words("each(?:\\s+time)?"), () => undefined),
   ...where,

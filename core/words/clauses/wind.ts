@@ -393,6 +393,19 @@ export const barbClauses: Clause[] = [
     },
   ),
   clause(
+    "fibres no longer than the gape",
+    map(
+      seq(
+        words("(?:with\\s+)?(?:hackle\\s+)?(?:barbs?|fibres?|fibers?)\\s+(?:no|not(?:\\s+any)?)\\s+longer\\s+than"),
+        oneOf(lengthReaching, lengthNamed),
+      ),
+      ([, l]) => l,
+    ),
+    (s, l) => {
+      s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+    },
+  ),
+  clause(
     "barbs 1.5 gapes",
     seq(
       words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
@@ -428,8 +441,19 @@ const howItLies: Clause[] = [
   ),
   clause(
     "and back to the front",
-    seq(words("(?:and|then)\\s+back\\s+(?:up\\s+)?to"), placeReached),
-    put({ passes: 2 }),
+    map(
+      seq(
+        words("(?:and|then)\\s+(?:then\\s+)?back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)"),
+        placeReached,
+      ),
+      ([, p]) => p,
+    ),
+    (s, p) => {
+      const isFront = "eyeLengths" in p || ("landmark" in p && p.landmark === "eye");
+      if (isFront || !(s.end ?? s.to)) s.passes = 2;
+      else if (s.backTo === undefined) s.backTo = p;
+      else return false;
+    },
   ),
   clause(
     "there and back",
@@ -440,6 +464,7 @@ const howItLies: Clause[] = [
         "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
         "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
         "back\\s+again",
+        "(?:an?|one)\\s+layer\\s+each\\s+way",
         "two\\s+layers",
         "double\\s+layer",
         "twice\\s+over",

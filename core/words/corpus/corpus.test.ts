@@ -60,10 +60,9 @@ describe("recipes as tiers tell them", () => {
             const lines = text.split("\n");
             lines[i] = line.text.slice(0, ask.at[0]) + answer.text + line.text.slice(ask.at[1]);
             const now = read(lines.join("\n")).lines[i];
-            expect(
-              now?.asks.map((a) => a.sentence),
-              `${lines[i]}`,
-            ).not.toContain(ask.sentence);
+            // The same may be asked twice of a line: of “half of them back, half forward”.
+            const often = (asks: typeof line.asks = []) => asks.filter((a) => a.sentence === ask.sentence).length;
+            expect(often(now?.asks), `${lines[i]}`).toBeLessThan(often(line.asks));
             answered++;
           }
     expect(answered).toBeGreaterThan(20);

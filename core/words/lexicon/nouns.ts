@@ -100,7 +100,7 @@ const nouns: [string, NounForm][] = [
     { form: "chenille" },
   ],
   [
-    "stripped\\s+(?:peacock\\s+)?(?:eye\\s+)?(?:herls?|quills?|stems?|stalks?|hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|quill\\s+bod(?:y|ies)",
+    "stripped\\s+(?:peacock\\s+)?(?:eye\\s+)?(?:herls?|quills?|stems?|stalks?|(?:[a-z]+\\s+){0,2}hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|hackle\\s+(?:stems?|stalks?)|quill\\s+bod(?:y|ies)",
     {
       form: "herl",
       figures: { strand: { width: 0.45, thickness: 0.25, core: 0.25, lineDensity: 0.02 } },
@@ -172,6 +172,7 @@ const nouns: [string, NounForm][] = [
       "stretch(?=\\s*(?:[,.;]|$))",
       "latex",
       "raffia",
+      "(?:swiss\\s+)?straw",
       "vinyl",
       "plastic\\s+film",
       "(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip|(?:tied|bound|caught|laid|pulled|wound|for|over|at|to|from|along)\\b))",
@@ -288,7 +289,7 @@ export const nounSources: readonly { source: string; means: NounForm }[] = nouns
 
 /** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
 const describing =
-  "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide substitute sub imitation";
+  "fine extra small micro medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide substitute sub imitation";
 /** Words that may follow a noun and still describe what it names. */
 export const after = new Set(describing.split(" "));
 

@@ -108,6 +108,14 @@ const ofMeasure: Reader<PlainLength> = memo(
       of,
       times: LONGER,
     })),
+    // “equal to the gape x 1.5”
+    map(
+      seq(opt(words("equal\\s+to|=")), the, measure, match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)")),
+      ([, , of, [n]]) => ({
+        of,
+        times: Number((n ?? "").replace(",", ".")),
+      }),
+    ),
     timesMeasure,
     map(seq(factor, words("as\\s+(?:long|tall|wide)\\s+as"), the, measure), ([times, , , of]) => ({ of, times })),
     map(
@@ -147,7 +155,7 @@ const reachWords: [string, Reach][] = [
   ],
   ["(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?tails?|tail\\s+(?:tips?|ends?)|tails?", "tail"],
   ["(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?", "wing"],
-  ["(?:hook(?:'s)?\\s+)?points?(?:\\s+of\\s+the\\s+hook)?", "point"],
+  ["(?<!\\ban?\\s+)(?:hook(?:'s)?\\s+)?points?(?:\\s+of\\s+the\\s+hook)?", "point"],
   ["barb", "barb"],
   ["(?:(?:start|top|beginning)\\s+of\\s+the\\s+)?bend", "bend"],
 ];
@@ -157,7 +165,7 @@ const reached: Reader<PlainLength> = oneOf<PlainLength>(
     seq(
       the,
       words(
-        "(?:(?:back|outside|outer\\s+edge|end|rear|far\\s+side)\\s+of\\s+the\\s+)(?:hook\\s+)?bends?|end\\s+of\\s+the\\s+hook",
+        "(?:(?:back|outside|outer\\s+edge|end|rear|far\\s+side)\\s+of\\s+(?:the\\s+)?)(?:hook\\s+)?bends?|end\\s+of\\s+the\\s+hook",
       ),
     ),
     () => OUTER_BEND,
@@ -272,9 +280,15 @@ const withFigure = (rule: PlainLength, n: number): PlainLength | undefined =>
   "of" in rule ? { of: rule.of, times: n } : "mm" in rule ? { mm: (rule.mm / 1) * n } : undefined;
 
 const mmRange: Reader<LengthRule> = map(
-  seq(opt(words("between")), number, between, number, match('(mm|millimetres?|cm|in\\b|inch(?:es)?|")')),
+  seq(
+    opt(words("between")),
+    number,
+    between,
+    number,
+    match('(mms?|millimet(?:re|er)s?|cms?|centimet(?:re|er)s?|in\\b|inch(?:es)?|")'),
+  ),
   ([, a, , b, [unit]]) => {
-    const per = unit?.startsWith("mm") || unit?.startsWith("milli") ? 1 : unit === "cm" ? 10 : 25.4;
+    const per = /^m/.test(unit ?? "") ? 1 : /^c/.test(unit ?? "") ? 10 : 25.4;
     return { between: [{ mm: a * per }, { mm: b * per }] } as LengthRule;
   },
 );

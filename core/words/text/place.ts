@@ -5,6 +5,8 @@ import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, wor
 import { number, readNumber } from "./number";
 import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
+/** Where the thread hangs: “a centimetre further forward”; the bench knows where that is. */
+export const HERE = "here";
 /** What a place by the stuff of a part is called, until the bench says which part that is. */
 export const OF_STUFF = "of ";
 const the = opt(words("the|a|an|its|that"));
@@ -26,6 +28,7 @@ export const absolute: Reader<number> = memo(
     // “a millimetre and a half”.
     map(seq(number, unit, andPart), ([n, [u], more]) => exact(mmOf(n + more, u ?? ""))),
     map(seq(number, opt(words("(?:of\\s+)?an?")), unit), ([n, , [u]]) => exact(mmOf(n, u ?? ""))),
+    map(match("an?\\s+(centimet(?:re|er)|millimet(?:re|er)|inch|cm)"), ([u]) => exact(mmOf(1, u ?? ""))),
   ),
 );
 /** Inches in mm leave crumbs behind the last digit. */
@@ -375,11 +378,23 @@ const besides = (p: Place, sign: Towards): Place =>
 
 const opposite = opt(words("(?:right|directly|exactly)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)"));
 
+/** “A centimetre further forward”, “5 mm in front of that”: from where the last was tied in. */
+const fromHere: Reader<Place> = map(
+  seq(
+    opt(words("again|another")),
+    absolute,
+    words(
+      "(?:further\\s+(?:forwards?|up|along)|forwards?|ahead|nearer\\s+(?:to\\s+)?the\\s+eye|(?:in\\s+front|ahead)\\s+of\\s+(?:that|this|those))(?!\\s+(?:to|of|from)\\b)",
+    ),
+  ),
+  ([, mm]) => ({ part: HERE, end: "front", plus: { mm: -mm } }),
+);
 /** A place that lies beside another: “behind the eyes”, “2 mm in front of the bend”. */
-export const placeBeside: Reader<Place> = memo(oneOf(besideIt, away));
+export const placeBeside: Reader<Place> = memo(oneOf(fromHere, besideIt, away));
 /** A place that says itself to be one, with a landmark, a part's side or a distance. */
 export const place: Reader<Place> = memo(
   oneOf<Place>(
+    fromHere,
     besideIt,
     away,
     unless(eyeLengths, words("long|wide|thick|high|tall|clear|of|free|bare")),

@@ -10,7 +10,7 @@ import type { Kind, Said } from "../said";
 import { alongShank, settle } from "../settle";
 import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
-import { OF_STUFF } from "../text/place";
+import { HERE, OF_STUFF } from "../text/place";
 
 /** The part and the material that a clause is about, as far as it says them. */
 export interface Meant {
@@ -485,10 +485,28 @@ export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.
 const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
   thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
 };
+/** From where the thread hangs, so much further. */
+function settleHere(value: PartPlace, { bench, line, told }: Telling): void {
+  const { plus } = value;
+  const here = bench.hangs;
+  for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+  if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus))) {
+    line.asks.push({
+      at: [told.at, told.end],
+      sentence: "From where is that measured? Say the place: “10 mm in front of the bend”.",
+      answers: [],
+    });
+    Object.assign(value, here ?? ({ landmark: "bend" } satisfies Place));
+    return;
+  }
+  const mm = plus.mm + (here.plus && "mm" in here.plus ? here.plus.mm : 0);
+  Object.assign(value, here, { plus: { mm } });
+}
 function settleParts(value: unknown, t: Telling, before: string | undefined): void {
   const { bench, line, told } = t;
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
+    if (value.part === HERE) return settleHere(value as PartPlace, t);
     const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
     const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
     if (stuff !== undefined && !meant) {
@@ -556,6 +574,15 @@ export function withDeclared(t: Telling, component: Component | undefined, said:
   declared.used = true;
   return { ...structuredClone(declared.said), ...said };
 }
+
+/** “Wind to the bend and back to the thorax”: a second layer, from the one end as far as there. */
+export function windBack(t: Telling, object: Meant, { backTo, rule }: Said, end: Place): void {
+  if (!backTo || Math.abs(alongShank(backTo) - alongShank(end)) < LEAST_WAY) return;
+  const again: Said = { ...(rule?.touching && { rule }), from: end, to: backTo };
+  const step = make(t, "wind", again, object, { name: partName(t, object, "winding") });
+  if (step?.do === "wind") t.bench.hangs = step.to ?? step.from;
+}
+const LEAST_WAY = 0.03;
 
 /** Names that steps go by, by the part. */
 export const partName = (t: Telling, object: Meant, fallback: string): string => t.told.part ?? object.role ?? fallback;

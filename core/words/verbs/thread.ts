@@ -1,7 +1,7 @@
 import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
-import { make, objectOf } from "./making";
+import { make, objectOf, windBack } from "./making";
 import { verb } from "./verb";
 
 /** The thread on the hook: the one that is named, else the one that is there. */
@@ -69,6 +69,7 @@ export function tellThread(t: Telling): void {
   bench.isBased = true;
   const end = (step.passes ?? 1) % 2 === 0 ? step.from : (step.to ?? step.from);
   bench.hangs = end;
+  windBack(t, { ...object, role: "thread" }, said, end);
 }
 
 export const start = verb(

@@ -1,4 +1,4 @@
-import type { MaterialForm } from "../../materials";
+import type { Material, MaterialForm } from "../../materials";
 import type { LengthRule, RecipeStep, Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
@@ -224,9 +224,9 @@ function stepLike(bench: Telling["bench"], words: string): Extract<RecipeStep, {
     .toLowerCase()
     .split(/\s+/)
     .filter((w) => w.length > 2);
-  const of = form.findLast(
-    ({ m }) => m !== undefined && wanted.every((w) => m.name.toLowerCase().includes(w.replace(/s$/, ""))),
-  )?.c;
+  const isIt = ({ name, form }: Material): boolean =>
+    wanted.every((w) => `${name} ${form}`.toLowerCase().includes(w.replace(/s$/, "")));
+  const of = form.findLast(({ m }) => m !== undefined && isIt(m))?.c;
   const step =
     of &&
     bench.made.findLast((m) => m.step.component === of.id && m.step.do === "lay" && m.step.shown !== undefined)?.step;
@@ -264,7 +264,11 @@ function askPart(t: Telling): void {
   const { told, line } = t;
   const words = told.description?.text.trim();
   const parts = ["tail", "wing", "legs", "throat", "wing case"];
-  const at: [number, number] = told.description ? [told.description.end, told.description.end] : [told.end, told.end];
+  // A noun may take up the blank behind it; the answer goes right behind the word.
+  const end = told.description
+    ? t.text.slice(0, told.description.end).trimEnd().length
+    : t.text.slice(0, told.end).trimEnd().length;
+  const at: [number, number] = [end, end];
   line.asks.push({
     at,
     sentence: words ? `Which part is the ${words}?` : "What is tied in? Name the part or its material.",

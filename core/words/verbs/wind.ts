@@ -6,7 +6,17 @@ import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
-import { frontOf, lastBody, make, objectOf, partName, settlePlaces, withDeclared, type Meant } from "./making";
+import {
+  frontOf,
+  lastBody,
+  make,
+  objectOf,
+  partName,
+  settlePlaces,
+  windBack,
+  withDeclared,
+  type Meant,
+} from "./making";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { tellThread } from "./thread";
 import { alongShank } from "../settle";
@@ -233,6 +243,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (step?.do !== "wind") return;
   if (t.told.verb === undefined && !t.line.isListed) t.bench.onlyNamed.add(step.id);
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
+  windBack(t, object, said, step.to ?? step.from);
   if (object.role) t.bench.release(object.role);
 }
 
@@ -334,6 +345,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (step?.do !== "wind") return;
   if (isOpen) bench.overBody.add(step.id);
   bench.hangs = frontOf(step.from, step.to);
+  windBack(t, { component, role: component?.role ?? w.role, form: w.form }, said, step.to ?? step.from);
   if (component) bench.release(component.role);
 }
 
@@ -359,9 +371,11 @@ function ribbed(bench: Bench): Place | undefined {
 /** The bundle of an earlier part goes on as this winding: “wind the rest of the fibres forward”. */
 function carryOn(t: Telling): void {
   const { told, bench } = t;
-  const bundle = bench.made.findLast(
+  const laid = bench.made.filter(
     (m) => m.step.do === "lay" && m.step.component !== undefined && !m.step.countedWhenWound,
   );
+  // Flash that lies beside the tail is not what is wound on.
+  const bundle = laid.findLast((m) => bench.formOf(bench.component(m.step.component)) !== "flash") ?? laid.at(-1);
   const component = bench.component(bundle?.step.component);
   if (!bundle || bundle.step.do !== "lay" || !component) {
     t.line.asks.push({

@@ -1,0 +1,114 @@
+import { describe, expect, test } from "vitest";
+import { readRecipe, sayStep } from ".";
+import { cabinet, hooks } from "./corpus/cabinet";
+
+/** Lines as they are spoken rather than listed, each behind what the bench needs for it. */
+const list = "Hook: streamer 4\nThread: brown 140 denier\n";
+const read = (text: string) => readRecipe(list + text, { materials: cabinet, hooks });
+const told = (text: string): string[] => {
+  const { recipe, newMaterials } = read(text);
+  return recipe.steps.flatMap((s) => {
+    const c = recipe.components.find((c) => c.id === s.component);
+    const of = newMaterials.find((m) => m.code === c?.material[0]?.value) ?? cabinet.get(c?.material[0]?.value ?? "");
+    return [`${c?.role ?? ""}, ${of?.name ?? ""}: ${sayStep(s)}`];
+  });
+};
+const asked = (text: string): string[] => read(text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+
+describe("a place", () => {
+  const tail = "Tail: white bucktail, 30 hairs, 60 mm\n";
+  test("by what a part is of", () => {
+    const line = `${tail}Wind a red hackle in front of the bucktail, 3 turns`;
+    expect(told(line).at(-1)).toMatch(/hackle: 3 turns, .*at in front of the tail$/);
+    expect(asked(line)).toEqual([]);
+  });
+  test("by stuff that no part is of is asked about, and is none", () => {
+    expect(asked("Wind a red hackle in front of the marabou, 3 turns")).toContainEqual(
+      expect.stringContaining("No part of this fly is of “marabou” yet"),
+    );
+  });
+  test("so much further forward is counted from where the thread hangs", () => {
+    const line =
+      "Take the thread to the bend\nTie in 30 hairs of white bucktail at the bend, 80 mm long\nA centimetre further forward another 30 hairs, yellow, 60 mm";
+    expect(told(line).at(-1)).toMatch(/yellow bucktail: 30 fibres, = 60 mm.*tied in at 10 mm in front of the bend$/);
+    expect(asked(line)).toEqual([]);
+  });
+  test("the back of the thorax is its rear, and a point is no hook point", () => {
+    expect(told("Body: pheasant tail fibres, 6, wound forward to the back of the thorax").at(-1)).toMatch(
+      /from the bend to 0.35 of the shank$/,
+    );
+    expect(told("Body: olive floss, touching\nTrim it to a point").at(-1)).toMatch(/: trim, 0.2 min$/);
+  });
+});
+
+describe("what is wound", () => {
+  test("to the bend and back to the thorax lies twice over the front only", () => {
+    const [base, back] = told("Wind the thread to the bend and back to mid-shank").slice(-2);
+    expect(base).toMatch(/: touching, from (?:0.5 eyes behind )?the eye to the bend$/);
+    expect(back).toMatch(/: touching, from the bend to mid-shank$/);
+    expect(told("Wind the thread to the bend and back to the eye").at(-1)).toMatch(/touching, there and back/);
+  });
+  test("over a layer of something comes after it", () => {
+    const roles = told("Body: flat gold tinsel, over a layer of white floss");
+    expect(roles.map((r) => /white floss|gold/.exec(r)?.[0])).toEqual(["white floss", "gold"]);
+  });
+  test("of two colours, one after the other, each with its turns", () => {
+    const line =
+      "Wing: white calf, clump of 2 mm\nHackle: one grizzly and one brown, 3 turns behind the wing and 2 in front";
+    const hackles = told(line).filter((l) => l.startsWith("hackle"));
+    expect(hackles.map((l) => [/grizzl|brown/.exec(l)?.[0], /: (\d) turns/.exec(l)?.[1]])).toEqual([
+      ["grizzl", "3"],
+      ["grizzl", "2"],
+      ["brown", "3"],
+      ["brown", "2"],
+    ]);
+    expect(asked(line)).toEqual([]);
+  });
+  test("has barbs that a line of its own may tell", () =>
+    expect(told("Hackle: brown hen, 2 turns\nFibres no longer than the gape").at(-1)).toMatch(/barbs the gape length/));
+});
+
+describe("amounts", () => {
+  test.each([
+    ["Wing: 20 hairs of black bucktail over 10 hairs of yellow", ["yellow bucktail: 10 fibres", "black: 20 fibres"]],
+    ["Tail: take eight fibres from the centre tail of a cock pheasant", ["cock pheasant: 8 fibres"]],
+    ["Tail of 6 orange saddles, three curving out each side, two shanks long", ["orange saddles: 6 feathers"]],
+    ["Wing: bronze flank, a roll of 15 mm, to the bend", ["bronze flank: 15 mm of fibres"]],
+    ["Tail: ginger hackle fibres, 8, equal to the gape x 1.5", ["ginger hackle fibres: 8 fibres, = 1.5 × the gape"]],
+    ["Tail: white bucktail, 20 hairs, 4 centimetres", ["white bucktail: 20 fibres, = 40 mm"]],
+  ])("%s", (line, parts) => {
+    const all = told(line);
+    for (const [n, part] of parts.entries()) expect(all[n]).toContain(part);
+    expect(all.length).toBe(parts.length);
+    expect(asked(line)).toEqual([]);
+  });
+  test("a fine wire stays fine, however many are counted", () =>
+    expect(told("Rib: one strand of fine silver wire, 5 turns")[0]).toContain("fine silver wire"));
+  test("sizes are no seconds", () =>
+    expect(asked("Bead: 3.3 gold slotted bead for the 12s and 2.8 for the 14s")).not.toEqual([]));
+});
+
+describe("a hook", () => {
+  test.each([
+    ["House nymph. Hook is a 10 or 12, two extra long.", "10", "12"],
+    ["Spider. I tie these in fourteens and sixteens on wet hooks", "14", "16"],
+  ])("%s", (line, from, to) => {
+    const { recipe } = readRecipe(`${line}\nThread: black 70 denier`, { materials: cabinet, hooks });
+    expect(recipe.sizes).toEqual({ from, to });
+    expect(recipe.hookModel).not.toBe("");
+  });
+});
+
+test("a waist is a place, and where it is bare nothing is taken for it", () => {
+  const text =
+    "Abdomen: black fur, ball of 2.5 mm at the bend\nWaist: bare thread\nHackle: black, 2 turns at the waist";
+  const reading = read(text);
+  expect(reading.lines.flatMap((l) => l.asks)).toEqual([]);
+  expect(reading.lines[3]?.notes).toEqual(["left bare: nothing is taken for it"]);
+  expect(told(text).at(-1)).toMatch(/at in front of the body$/);
+});
+
+test("a knot that is made again is made twice", () => {
+  expect(told("Whip finish with five turns and do it again").at(-1)).toMatch(/whip finish, 5 turns, 2 times/);
+  expect(told("Half hitch, then a four turn whip").at(-1)).toMatch(/whip finish, 4 turns/);
+});
