@@ -8,7 +8,12 @@ import type { Span, Told } from "./told";
 export const joined = (all: Told[], text: string): Told[] =>
   withTaken(
     withPartBehind(
-      withNamedAhead(withTwisted(withDubbing(withLayers(withMixed(withUnder(withOnes(all, text), text)), text)), text)),
+      withNamedAhead(
+        withTwisted(
+          withDubbing(withLayers(withMixed(withUnder(withBothColours(withOnes(all, text), text), text)), text)),
+          text,
+        ),
+      ),
     ),
     text,
   );
@@ -88,6 +93,24 @@ function withOnes(all: Told[], text: string): Told[] {
   });
 }
 
+const twoColours =
+  /^((?:[a-z-]+ ){0,2}[a-z-]+) and ((?:[a-z-]+ ){0,2}[a-z-]+) ((?:cock|saddle|hen|rooster)?\s?hackles?|cocks?|saddles?|hens?)$/;
+/** “Golden olive and claret cock palmered together”: two feathers, wound alike. */
+const withBothColours = (all: Told[], text: string): Told[] =>
+  all.flatMap((t): Told[] => {
+    const { description } = t;
+    const [, one = "", two = "", stuff = ""] = twoColours.exec(description?.text.trim().toLowerCase() ?? "") ?? [];
+    const areColours = [one, two].every((c) => c !== "" && c.split(" ").every((w) => isColour(w) || isShade.test(w)));
+    const isTwo = /\btogether\b|\bboth\b|\beach\b/.test(text.slice(t.at, t.end)) || /s$/.test(stuff);
+    if (!description || t.kind !== "wind" || description.exact || !areColours || !isTwo) return [t];
+    const of = (colour: string): Told => ({
+      ...structuredClone(t),
+      description: { ...description, text: `${colour} ${stuff.replace(/s$/, "")}` },
+    });
+    return [of(one), { ...of(two), understood: [], kept: [], loose: [], rest: [] }];
+  });
+const isShade =
+  /^(?:golden|dark|light|pale|bright|hot|fiery|dyed|natural|blue|grizzl[ye]|badger|furnace|barred|cree|medium)$/;
 const overIt = /\bover\s+(?:an?\s+|the\s+)?(?:(?:thin\s+|level\s+)*(?:layer|base|bed|underbody|foundation)\s+of\s+)?$/;
 /** “Flat gold tinsel, over a layer of white floss”: the floss is wound first. */
 const withUnder = (all: Told[], text: string): Told[] => {

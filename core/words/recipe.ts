@@ -563,10 +563,12 @@ class RecipeReader implements Reading {
     const isMore = /^\W*(?:[\w-]+\s+){0,4}?(?:another|\d+\s+more|(?:the\s+)?same\s+again)\b/.test(
       text.slice(told.at, told.end),
     );
-    if (told.kind !== "lay" || told.description || told.role || !told.said.amount || !isMore || !material || !component)
-      return;
+    const isBunch = told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle/.test(l.words));
+    if (told.kind !== "lay" || told.description || told.role || !material || !component) return;
+    if (!(told.said.amount && isMore) && !isBunch) return;
     const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
     const [at] = colours;
+    if (!at && !isMore) return;
     told.rest = told.rest.filter((r) => !colours.includes(r));
     told.understood.push(...colours);
     const stuff = material.name

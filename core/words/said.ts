@@ -35,6 +35,10 @@ export type Said = Partial<
     backTo?: Place;
     /** A number of things before the material that they are made of. */
     count?: number;
+    /** Folded, before it is told how many strands of it there are. */
+    folded?: boolean;
+    /** As thick as the bunch before it, so many times. */
+    thickLike?: number;
     /** So many bunches or clumps, of each of which the amount is said. */
     bunches?: number;
     /** The fibres are those of each of several that are counted later. */

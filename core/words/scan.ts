@@ -181,7 +181,7 @@ function inherited(head: Head, last: Told | undefined, text: string, at: number)
   const own = /[.;]\s*$/.test(text.slice(0, at)) ? sentenceOfPart.exec(text.slice(at))?.[1] : undefined;
   if (last && own !== undefined) return { role: roleOfWord(own), part: own };
   const verb =
-    last?.verb === "tie in" && last.description && /(?:\band|\bplus|&)\s*$/.test(text.slice(last.at, at))
+    last?.verb === "tie in" && last.description && /(?:\band|\bplus|&)(?:\s+then)?\s*$/.test(text.slice(last.at, at))
       ? last.verb
       : undefined;
   return { ...(head.role === undefined || last === undefined ? {} : { role: head.role, part: head.part }), verb };
@@ -282,6 +282,10 @@ export const copyOf = (t: Told): Told => ({
 /** “teal feathers, one each side”: of whole feathers so many are feathers, and a pair has two sides. */
 function withFeathers({ kind, said, description }: Told): Told["said"] {
   const noun = (description?.text.split(",")[0] ?? "").toLowerCase().trim();
+  const form = description?.exact?.form ?? description?.means?.form;
+  // “three pairs of brown rubber”: strands come in no pairs of feathers.
+  if (kind === "lay" && (form === "rubber" || form === "flash") && said.amount && "feathers" in said.amount)
+    return { ...said, amount: { strands: said.amount.feathers, folded: false } };
   // “biots, a pair”: two fibres, no feathers.
   if (kind === "lay" && /biots?$/.test(noun) && said.amount && "feathers" in said.amount)
     return { ...said, amount: { fibres: said.amount.feathers } };
@@ -378,7 +382,7 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
     form0 === "liquid" &&
     told.verb === undefined &&
     told.role !== "finish" &&
-    /\d|,/.test(text.slice(at, found?.at ?? at))
+    /\d|\b(?:turns?|wraps?|thread|silk|whip)\b/.test(text.slice(at, found?.at ?? at))
       ? undefined
       : found;
   const sentence = text.slice(at, endOfSentence(text, at, to));
@@ -399,7 +403,10 @@ const forRole = new RegExp(
 );
 /** “… for the wing”: the part that a clause comes to at its end. */
 const roleAhead = (sentence: string): Role | undefined =>
-  roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? "");
+  roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? partOf.exec(sentence)?.[1] ?? "");
+/** “I like a tail of red wool”. */
+const partOf =
+  /^\W*(?:[\p{L}']+\s+){0,3}?an?\s+(?:[\p{L}-]+\s+)?(tail|tag|wing|throat|beard|collar|hackle|rib|body|butt|thorax)\s+of\s/u;
 /** “ten fibres, tail, as long as the body”: the part alone, between commas. */
 const bareRole = new RegExp(`,\\s*(?:the\\s+)?(${PARTS})\\s*(?:,|$)`, "u");
 function endOfSentence(text: string, at: number, to: number): number {
@@ -489,6 +496,9 @@ function step(
   // “counter-wrap the wire” is another winding, not said of this one.
   if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
   if (!isGiven && countsAnother(told, text, at, context)) return "another";
+  // “a bunch of red the same thickness, then six strands of herl”: the second is another thing.
+  if (!isGiven && told.said.thickLike !== undefined && thenMore.test(text.slice(0, at)) && countRead(text, at))
+    return "another";
   if (!isGiven && hasContent(told) && ribbedWith(text, at)) return "verb";
   // “12 turns of lead, with a second layer of six turns over it”
   if (!isGiven && told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
@@ -521,6 +531,7 @@ function actionAt(text: string, at: number): { id: VerbId; end: number } | undef
   return how ? undefined : verbGoingOnAt(text, at);
 }
 
+const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
 const secondLayer = words(
   "(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)",
 );
@@ -542,7 +553,7 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
   anyOf(
-    "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head",
+    "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:are\\s+)?(?:left\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head",
     "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers",
     "(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e",
     "(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
@@ -902,7 +913,7 @@ function colours(told: Told, text: string, at: number): Next | undefined {
   const { description } = told;
   colourWords.lastIndex = at;
   const m = colourWords.exec(text);
-  if (!description || !m || !/,\s*$/.test(text.slice(0, at))) return undefined;
+  if (!description || !m || !/[,(]\s*$/.test(text.slice(0, at))) return undefined;
   const words = m[0].split(/\s+/);
   if (!words.every((w) => isColour(w) || after.has(w))) return undefined;
   const isGauge =

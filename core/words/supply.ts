@@ -101,7 +101,8 @@ function turnsOfRib(told: Told, text: string): void {
 }
 /** “Small black head”: how it is to look stays with the line. */
 function colourOfHead(told: Told, text: string): void {
-  if (told.role !== "head" || told.description) return;
+  const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
+  if (told.role !== "head" || (form !== undefined && form !== "liquid")) return;
   const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
   told.rest = told.rest.filter((r) => !colours.includes(r));
   told.kept.push(...colours);

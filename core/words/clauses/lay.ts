@@ -228,13 +228,17 @@ const byNumber: Clause[] = [
       s.amount = { ...s.amount, folded: true };
     },
   ),
+  clause("doubled", words("doubled(?:\\s+over)?(?=\\s*(?:[,.;]|$))"), (s) => {
+    if (s.amount !== undefined) return false;
+    s.folded = true;
+  }),
 ];
 
 const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?|(?:a|one|1)\\s+matchstick(?=\\s*(?:[,.;]|$)))",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:(?:about|roughly|around|some|maybe|say)\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?|(?:a|one|1)\\s+matchstick(?=\\s*(?:[,.;]|$)))",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),
@@ -300,6 +304,33 @@ const bySize: Clause[] = [
     ),
     (s, [, , , , slipWidth]) => {
       s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "half as thick",
+    oneOf(
+      map(
+        words(
+          "(?:of\\s+)?(?:the\\s+)?same\\s+(?:thickness|size|amount)(?!\\s+as\\b)|(?:just\\s+)?as\\s+thick(?:\\s+again)?(?!\\s+as\\b)|equally\\s+thick",
+        ),
+        () => 1,
+      ),
+      map(
+        words(
+          "half\\s+(?:as\\s+thick|the\\s+(?:thickness|amount|size))(?!\\s+(?:as|of)\\b)|half\\s+as\\s+much(?!\\s+as\\b)",
+        ),
+        () => 0.5,
+      ),
+      map(
+        words(
+          "(?:twice|double)\\s+(?:as\\s+thick|the\\s+(?:thickness|amount|size))(?!\\s+(?:as|of)\\b)|twice\\s+as\\s+much(?!\\s+as\\b)",
+        ),
+        () => 2,
+      ),
+    ),
+    (s, times) => {
+      if (s.amount !== undefined || s.thickLike !== undefined) return false;
+      s.thickLike = times;
     },
   ),
   clause(
@@ -369,6 +400,8 @@ const byFeather: Clause[] = [
     seq(count, opt(words("matched|matching")), words("pairs?"), opt(words("of\\s+feathers"))),
     (s, [c]) => {
       if (!Number.isInteger(c.n) || c.n < 1) return false;
+      // “three pairs, one pair behind each pad”: how they are shared is no other amount.
+      if (s.amount && "feathers" in s.amount && s.amount.paired && s.amount.feathers > 2 * c.n) return false;
       s.amount = { feathers: 2 * c.n, paired: true };
     },
   ),
@@ -464,6 +497,18 @@ const howLong: Clause[] = [
       if (s.shown && "mm" in s.shown) s.pieceMm ??= s.shown.mm;
       s.shown = l;
     },
+  ),
+  clause(
+    "leaving a tail of 20 mm",
+    map(
+      seq(
+        words("(?:and\\s+)?leav(?:e|ing)\\s+(?:an?\\s+|the\\s+)?tail(?:\\s+(?:of|about|as\\s+long\\s+as))*"),
+        lengthNamed,
+        opt(words("long|behind|past\\s+the\\s+bend")),
+      ),
+      ([, l]) => l,
+    ),
+    (s, l) => shown(s, l),
   ),
   clause(
     "cut 2 mm long",
@@ -789,6 +834,15 @@ const howTied: Clause[] = [
       words("(?:(?:tight|firm|good|more|thread)\\s+)*turns?(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?"),
     ),
     (s, [, c]) => {
+      const n = wholeOf(c)?.n;
+      if (n === undefined || s.wraps !== undefined) return false;
+      s.wraps = n;
+    },
+  ),
+  clause(
+    "four firm turns",
+    seq(count, words("(?:firm|tight|good|hard)\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?")),
+    (s, [c]) => {
       const n = wholeOf(c)?.n;
       if (n === undefined || s.wraps !== undefined) return false;
       s.wraps = n;

@@ -61,6 +61,7 @@ const nouns: [string, NounForm][] = [
       "(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)",
       "beads?",
       "(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?",
+      "(?<!\\b(?:to|into|like)\\s+an?\\s+(?:[\\w-]+\\s+){0,2})cones?(?![-\\s]*(?:shaped?|of\\b))",
       "cone-?heads?",
       "bead-?heads?",
     ),
@@ -197,7 +198,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hen|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   [

@@ -11,6 +11,8 @@ export const FILLER = anyOf(
   "(?:and\\s+)?(?:you're|you\\s+are|it\\s+is|it's|we're|all)\\s+done",
   "\\+(?=\\s)",
   "that's\\s+(?:it|all)",
+  "(?:that's|that\\s+is|which\\s+is)(?=\\s+(?:the|a|an|some)\\s)",
+  "(?:thread|silk)\\s+off",
   "(?:flanked|covered|veiled|topped|overlaid)(?=\\s+(?:by|with))",
   "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)",
   "(?:i|we)\\s+(?:always\\s+|usually\\s+|often\\s+|really\\s+)?(?:like|prefer|want|love|choose|put|use|go\\s+(?:for|with)|have|take)(?:\\s+to\\s+(?:use|have|see))?(?:\\s+on)?",
@@ -180,6 +182,12 @@ export const FILLER = anyOf(
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "(?:and\\s+|then\\s+)?paint(?:\\s+on)?(?:\\s+(?:an?|the|two|some))?(?:\\s+(?:small|little|tiny|\\w+))?\\s+eyes?(?:\\s+on(?:\\s+(?:it|each\\s+side|both\\s+sides))?)?",
+  "tips?(?=\\s+(?:forming|making)\\b)",
+  "with\\s+(?:the\\s+|your\\s+|flat\\s+|smooth\\s+|nosed\\s+|a\\s+pair\\s+of\\s+)*(?:pliers|tweezers)",
+  "(?:each\\s+)?notched(?:\\s+(?:in|into|to)\\s+an?\\s+v)?",
+  "(?:with\\s+)?the\\s+(?:fur|hair|hide|skin)(?:\\s+side)?\\s+(?:facing|pointing|lying|sloping)\\s+(?:back|up|down|out|rear)(?:wards?)?",
+  "hiding\\s+(?:it|them|the\\s+\\w+)(?:\\s+in\\s+the\\s+\\w+)?",
   "(?:glued|varnished|lacquered)\\s+base",
   "(?:glued|stuck)\\s+(?:on(?:to)?\\s+)?(?:to\\s+)?(?:the\\s+)?sides?(?:\\s+of\\s+the\\s+head)?",
   "(?:turn|rotat|spin|revolv)(?:e|ed|ing|ning)?(?:\\s+(?:it|the\\s+\\w+|slowly))?\\s+for\\s+(?:about\\s+)?(?:\\d+|an?|two|three|five|ten|fifteen|twenty)\\s*(?:min(?:ute)?s?|h(?:ou)?rs?)",

@@ -157,15 +157,25 @@ function roleFrom(
   if (isDubbed && said.end && "part" in said.end && said.end.part === "thorax") return "body";
   // What is dubbed at the front when the body is there is no body.
   if (isDubbed && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36) return "thorax";
+  const told = (said.end ?? said.from) ? undefined : said.there;
+  if (isDubbed && told && alongShank(told) < AT_THE_FRONT) return "thorax";
   if (form === "hackle" && isFront) return "collar";
   // “Peacock herl, 8 strands on top”: what lies over all is no body.
   if (form === "herl" && said.rule === undefined && (said.round?.top || said.attitude === "over" || said.like))
     return "topping";
   const isBehindEye = isFront && lastBody(bench) !== undefined;
   if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
-  return usualRole(form);
+  // Oval waits for the rib already: what is tied in next is wound under it.
+  const isForBody =
+    form === "tinsel" &&
+    bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&
+    bench.ofRole("body") === undefined &&
+    !bench.ahead.has("body");
+  return isForBody ? "body" : usualRole(form);
 }
 
+/** What is dubbed so near the eye, in shanks, is no body. */
+const AT_THE_FRONT = 0.15;
 const stranded = new Set<MaterialForm | undefined>(["flash", "rubber", "yarn", "floss"]);
 /** “Three nylon fibres”: of what comes in strands they are strands. */
 function inStrands(said: Said, form: MaterialForm | undefined): void {
@@ -395,7 +405,9 @@ function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, 
           : { feathers: 1 }
         : form === "extended body"
           ? { pieces: 1 }
-          : { strands: 1, folded: false };
+          : said.folded
+            ? { strands: 2, folded: true }
+            : { strands: 1, folded: false };
     line.assumed.push(
       form === "hackle"
         ? inPairs.has(role ?? "body")
@@ -513,6 +525,16 @@ function settleParts(value: unknown, t: Telling, before: string | undefined): vo
       line.asks.push({
         at: [told.at, told.end],
         sentence: `No part of this fly is of “${stuff}” yet. Say the place by a part: “in front of the tail”.`,
+        answers: [],
+      });
+      for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, { landmark: "bend" } satisfies Place);
+      return;
+    }
+    if (value.part === "it" && before === undefined) {
+      line.asks.push({
+        at: [told.at, told.end],
+        sentence: "Beside what is that? Name the part, “behind the bead”, or tie it in first.",
         answers: [],
       });
       for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];

@@ -12,6 +12,9 @@ function threadOf(t: Telling) {
   return { component, role: "thread" as const, form: t.bench.formOf(component) ?? ("thread" as const) };
 }
 
+/** “Three turns behind the eye, then down to the bend”: the turns only start it. */
+const isOnlyStart = /\bturns?\b[^,.;]*,?\s*(?:and\s+)?then\s+(?:\w+\s+)?(?:down|back|on|along)\b/;
+
 /** Thread is wound along the shank: a base, a layer, a head. */
 export function tellThread(t: Telling): void {
   const { bench, told } = t;
@@ -57,7 +60,7 @@ export function tellThread(t: Telling): void {
     Math.abs(alongShank(bench.hangs) - alongShank(to)) > 0.03
   )
     said.begin = bench.hangs;
-  if (said.rule === undefined) said.rule = { touching: true };
+  if (said.rule === undefined || isOnlyStart.test(t.text.slice(told.at, told.end))) said.rule = { touching: true };
   const step = make(
     t,
     "wind",

@@ -1,5 +1,5 @@
 import type { Material, MaterialForm } from "../../materials";
-import type { LengthRule, RecipeStep, Role } from "../../recipe";
+import type { LayAmount, LengthRule, RecipeStep, Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
@@ -95,6 +95,7 @@ export function tieIn(
   const { role, form, component } = object;
   if (said.sameLength !== undefined && said.shown === undefined)
     said.shown = timesAsLong(lengthBefore(bench), said.sameLength);
+  if (said.thickLike !== undefined && said.amount === undefined) said.amount = thickBefore(bench, said.thickLike);
   if (said.like !== undefined && said.shown === undefined)
     said.shown =
       said.likePlusMm === undefined
@@ -203,6 +204,14 @@ function ofHackleWing(bench: Telling["bench"], rule: LengthRule): LengthRule {
   return laid?.role === "wing" || laid?.role === "tail" ? { ...rule, of: laid.role } : rule;
 }
 
+/** As thick as the clump that was laid before, so many times. */
+function thickBefore(bench: Telling["bench"], times: number): LayAmount | undefined {
+  const last = bench.made.findLast((m) => m.step.do === "lay" && "clump" in m.step.amount)?.step;
+  const clump = last?.do === "lay" && "clump" in last.amount ? last.amount.clump : undefined;
+  if (!clump || "between" in clump) return undefined;
+  if ("mm" in clump) return { clump: { mm: Number((clump.mm * times).toFixed(2)) } };
+  return "of" in clump ? { clump: { ...clump, times: Number((clump.times * times).toFixed(3)) } } : undefined;
+}
 /** The length of what was laid before. */
 function lengthBefore(bench: Telling["bench"]): LengthRule | undefined {
   const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined)?.step;

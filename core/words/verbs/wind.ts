@@ -281,14 +281,12 @@ function taken({ told, bench }: Telling): Waiting | undefined {
   const found =
     told.description && !told.description.exact ? bench.resolve(told.description).material : told.description?.exact;
   if (found) {
-    const by = bench.waits(
-      (w) => !w.hangs && bench.component(w.component)?.material.some((m) => m.value === found.code) === true,
-    );
-    if (by) return by;
-    const form = bench.waits(
-      (w) => !w.hangs && w.form === found.form && told.role === undefined && isBare(told.description?.text ?? ""),
-    );
-    return form;
+    const isMeant = (w: Waiting): boolean =>
+      !w.hangs && w.form === found.form && told.role === undefined && isBare(told.description?.text ?? "");
+    const isOf = (w: Waiting): boolean =>
+      !w.hangs && bench.component(w.component)?.material.some((m) => m.value === found.code) === true;
+    // “Wind the tinsel”, where oval waits for the rib and flat for the body: the body comes first.
+    return bench.waits((w) => isMeant(w) && w.role === "body") ?? bench.waits(isOf) ?? bench.waits(isMeant);
   }
   if (told.role !== undefined) return bench.waits((w) => !w.hangs && alikeRole(w.role, told.role));
   return told.refers || told.description === undefined ? bench.waits((w) => !w.hangs) : undefined;
