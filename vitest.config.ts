@@ -1,5 +1,6 @@
 import { availableParallelism } from "node:os";
 import { defineConfig } from "vitest/config";
+import { BaseSequencer, type TestSpecification } from "vitest/node";
 import { components } from "./web/components.config.ts";
 
 /**
@@ -8,8 +9,28 @@ import { components } from "./web/components.config.ts";
 const testTimeout = 30_000;
 const setupFiles = [new URL("tools/seeds.ts", import.meta.url).pathname];
 
+/** Files that take longest, by their ends: begun last, one of them would keep a single core busy for half a minute. */
+const LONG = [
+  "server/attack.test.ts",
+  "plans/plans.test.ts",
+  "stock/crowd.test.ts",
+  "seasons/seasons.test.ts",
+  "rehearsal/rehearsal.test.ts",
+  "orders/corpus.test.ts",
+  "words/corpus/corpus.test.ts",
+  "schedule/solve.test.ts",
+];
+class LongFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const usual = await super.sort(files);
+    const isLong = ({ moduleId }: TestSpecification): boolean => LONG.some((end) => moduleId.endsWith(end));
+    return [...usual.filter(isLong), ...usual.filter((f) => !isLong(f))];
+  }
+}
+
 export default defineConfig({
   test: {
+    sequence: { sequencer: LongFirst },
     // By itself it would leave a core idle: on two that is half of the machine.
     maxWorkers: availableParallelism(),
     projects: [

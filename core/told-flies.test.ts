@@ -35,7 +35,7 @@ function tie({ recipe, newMaterials }: (typeof recipes)[number]): Tied {
     throw error;
   }
 }
-/** Materials against hook and beads: the fullest is a baitfish of bunches as thick as a pencil and half as thick, 6.3. */
+/** Materials against hook and beads: the fullest is a baitfish of a bunch as thick as a pencil, with 6.3. */
 const MOST_DRESSING = 6.5;
 const all = recipes.map((r) => ({ file: r.file, tied: tie(r) }));
 
