@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from "@playwright/test";
+import { expect, test as base, type Locator, type Page } from "@playwright/test";
 import { asAdmin, openEmptyRoom } from "./serve.mjs";
 
 /** A hand that counts what it does: each click, each field that is filled, each choice. */
@@ -50,9 +50,17 @@ copper wire fine,10,W-1
 hare fur olive,2.5,H-1
 R1-12,100,R-1`;
 
+/** An empty room, ended with the test, however that ends. */
+const test = base.extend<{ room: Awaited<ReturnType<typeof openEmptyRoom>> }>({
+  room: async ({ playwright: _playwright }, use) => {
+    const room = await openEmptyRoom("e2e_empty");
+    await use(room);
+    await room.stop();
+    await asAdmin(`DROP DATABASE IF EXISTS ${room.database} WITH (FORCE)`);
+  },
+});
 test.setTimeout(240_000);
-test("a small room is set up from nothing, and boxes its first dozen", async ({ browser }) => {
-  const room = await openEmptyRoom("e2e_empty");
+test("a small room is set up from nothing, and boxes its first dozen", async ({ browser, room }) => {
   const page = await (await browser.newContext({ baseURL: room.base, acceptDownloads: true })).newPage();
   const errors: string[] = [];
   page.on("pageerror", (e) => errors.push(e.message));
@@ -189,6 +197,4 @@ test("a small room is set up from nothing, and boxes its first dozen", async ({ 
   });
   expect(errors).toEqual([]);
   await page.context().close();
-  await room.stop();
-  await asAdmin(`DROP DATABASE IF EXISTS ${room.database} WITH (FORCE)`);
 });
