@@ -78,6 +78,7 @@ describe("flies as tiers tell them", () => {
         "333-customs-quay-crab: PIECE_TOO_SHORT",
         "374-big-pike-fly-hook-6-0-wide-gap: HOOK_SIZE_TOO_FAR",
         "387-my-pike-tube-alternative-on-a-: FIBRE_TOO_SHORT",
+        "399-oyster-bed-shrimp: MATERIAL_UNKNOWN",
         "41-quill-dry: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_RULE_UNRESOLVED",

@@ -48,7 +48,7 @@ const sizeAndKind =
 const hookWords =
   /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point)$/;
 const aKind =
-  /^(?:saltwater|stinger|popper|wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
+  /^(?:saltwater|stainless|stinger|popper|wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
 function isHookAlone(text: string): boolean {
   const on = onIt.exec(text)?.[0];
@@ -275,7 +275,7 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
     if (m[0].startsWith(":") && !/\d/.test(text.slice(begin, at))) continue;
     if (/\bhook\b|\d/.test(text.slice(begin, at)) && isBesideHook(text, at, index)) return at;
     // “grub 12, weight 10 turns of lead”: a part with its figures.
-    const verb = /\d/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
+    const verb = /\d|\bhook\b/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
     if (verb && doneAtOnce.has(verb)) return at;
     if (/\d/.test(text.slice(begin, at)) && threadAhead.test(text.slice(at))) return at;
     if (/^,/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at))) return at;

@@ -639,7 +639,7 @@ class RecipeReader implements Reading {
     if (isBackOfHair(told)) Object.assign(told, { role: "wing", part: "wing" });
     const role = told.role;
     // “Legs: fibres picked out below”: they are what the body gives.
-    if (role === "legs" && /\b(?:picked|teased|brushed|pulled)\s+out\b/.test(t.text.slice(told.at, told.end)))
+    if (role === "legs" && /\b(?:picked|teased|brushed|combed|pulled)\s+out\b/.test(t.text.slice(told.at, told.end)))
       return this.pickOutLegs(t);
     if (role === "thread") return this.actListedThread(t);
     if (role === "head" && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))

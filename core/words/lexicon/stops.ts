@@ -263,7 +263,7 @@ export const MANNER = anyOf(
   "butts?\\s+(?:facing|pointing|towards?)\\s+(?:to\\s+)?(?:the\\s+)?(?:rear|back|front|eye|bend)",
   "(?:wound\\s+)?(?:thick|fat|full)(?:t?er)?\\s+in\\s+the\\s+middle",
   "folded(?:\\s+(?:over|forward|back))?(?=\\s*(?:[,.;]|$))",
-  "leave\\s+(?:the\\s+)?(?:last|first|front|rear|rest|remaining)\\s+(?:\\w+\\s+)?(?:of\\s+the\\s+\\w+\\s+)?(?:bare|free|clear|empty)(?:\\s+of\\s+\\w+)?",
+  "leave\\s+(?:the\\s+)?(?:last|first|front|rear|rest|remaining)\\s+(?:\\w+\\s+)?(?:of\\s+the\\s+\\w+\\s+)?(?:bare|free|clear|empty|for\\s+the\\s+\\w+)(?:\\s+of\\s+\\w+)?",
   "(?:long|short|soft|stiff)\\s+in\\s+(?:the\\s+)?(?:fibre|hackle|barb)",
   "clean(?:ed)?\\s+out\\s+(?:the\\s+)?(?:short\\s+(?:ones|hairs?|fibres)|underfur|fluff)",
   "(?:well\\s+)?(?:teased|combed|brushed|frayed)(?:\\s+(?:out|apart|up))?",

@@ -166,7 +166,11 @@ const besideIt: Reader<Place> = oneOf<Place>(
     part: "it",
     end: "rear" as const,
   })),
-  map(words("in\\s+front(?=\\s*(?:[,.;]|$))"), () => ({ part: HERE, end: "front" as const, plus: { mm: 0 } })),
+  map(words("in\\s+front(?=\\s*(?:[,.;]|$|(?:\\d+|an?|one|two|three|four|five|six)\\s))"), () => ({
+    part: HERE,
+    end: "front" as const,
+    plus: { mm: 0 },
+  })),
   map(words("(?:just\\s+|right\\s+|close\\s+)?behind\\s+(?:it|them)"), () => ({ part: "it", end: "rear" as const })),
   map(words("(?:just\\s+|right\\s+)?(?:in\\s+front|ahead)\\s+of\\s+(?:it|them)"), () => ({
     part: "it",

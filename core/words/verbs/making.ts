@@ -512,7 +512,7 @@ function settleHere(value: PartPlace, { bench, line, told }: Telling): void {
     return;
   }
   const mm = plus.mm + (here.plus && "mm" in here.plus ? here.plus.mm : 0);
-  Object.assign(value, here, { plus: { mm } });
+  Object.assign(value, here, mm === 0 ? {} : { plus: { mm } });
 }
 function settleParts(value: unknown, t: Telling, before: string | undefined): void {
   const { bench, line, told } = t;
