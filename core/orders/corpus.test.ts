@@ -27,6 +27,7 @@ const files: [string, Catalogue][] = [
   ["desk.txt", catalogue],
   ["traps.txt", catalogue],
   ["winter.txt", catalogue],
+  ["mail.txt", catalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -40,6 +40,10 @@ const FILLER =
   /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|lieferbar|split|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
 const MOST_ANSWERS = 4;
 /** Words that say how a quantity goes with what follows: they are never part of a name. */
+/** “a third each”: of so many sizes or colours, of which there must be as many. */
+const A_PART_EACH =
+  /(?<!\p{L})(?:(?:an?|one)\s+)?(third|quarter|fifth)\s+(?:of\s+)?(?:each|apiece)(?!\p{L})|(?<!\p{L})(?:je|jeweils)\s+(?:ein\s+)?(drittel|viertel|fünftel)(?!\p{L})/iu;
+const PARTS: Record<string, number> = { third: 3, quarter: 4, fifth: 5, drittel: 3, viertel: 4, fünftel: 5 };
 const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
 type Pattern = Catalogue["patterns"][number];
 type Named = { id: string; name: string };
@@ -80,7 +84,9 @@ export class ItemReader {
     stretch.take(SAME_BUT);
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
     if (!draft.isNamed && this.before?.pattern === line.pattern) line.wishes.push(...carried(this.before, line));
-    const each = this.isShared(stretch) ? "shared" : stretch.take(EACH) ? "each" : undefined;
+    const part = stretch.take(A_PART_EACH);
+    const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
+    const each = part || this.isShared(stretch) ? "shared" : stretch.take(EACH) ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
     this.takeQuantityless(stretch, draft, quantity);
@@ -89,7 +95,10 @@ export class ItemReader {
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
     this.settleColour(stretch, draft);
     this.askRest(stretch, draft);
-    return this.spread(draft, each, quantity);
+    const made = this.spread(draft, each, quantity);
+    if (part && made.length !== parts && line.doubts.length === 0)
+      this.ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
+    return made;
   }
 
   private isShared(stretch: Stretch): boolean {
@@ -119,12 +128,35 @@ export class ItemReader {
     } else if (found && this.looksLikeName(words.slice(found.from, found.to), found.like)) {
       this.askPattern(stretch, words.slice(found.from, found.to), draft.line);
       return;
-    } else draft.pattern = this.catalogue.patterns.find((p) => p.id === this.lastPattern);
+    } else {
+      const strange = this.strangeName(words);
+      if (strange.length > 0) return this.askPattern(stretch, strange, draft.line);
+      draft.pattern = this.catalogue.patterns.find((p) => p.id === this.lastPattern);
+    }
     if (draft.pattern) {
       draft.line.pattern = draft.pattern.id;
       this.lastPattern = draft.pattern.id;
     } else if (words.length > 0) this.askPattern(stretch, words, draft.line);
     else this.ask(draft.line, "pattern", [stretch.end, stretch.end], { code: "WHICH_PATTERN", details: {} }, []);
+  }
+
+  /**
+   * “3dz Quay Sparrow 12” after flies that are known: two words beside each other that are written as names, and mean
+   * nothing of the fly before, are another fly. It is asked about; nothing is carried on to it.
+   */
+  private strangeName(words: Span[]): Span[] {
+    const before = this.catalogue.patterns.find((p) => p.id === this.lastPattern);
+    const own = before ? [...before.variants, ...before.forms] : [];
+    const isCapital = (w: Span | undefined): w is Span =>
+      w !== undefined && /^\p{Lu}\p{Ll}{2,}$/u.test(w.text) && isOpen(w) && findWish(w.text, 0) === undefined;
+    const isOwn = (w: Span): boolean => findName(plain([w]), own, (n) => n.name, SURE) !== undefined;
+    const at = words.findIndex((w, i) => {
+      const next = words[i + 1];
+      // “Grey Quill”: a name may begin with a colour of the fly before it.
+      return isCapital(w) && isCapital(next) && next.start === w.end + 1 && !isOwn(next);
+    });
+    const [first, second] = words.slice(at < 0 ? words.length : at);
+    return first && second ? [first, second] : [];
   }
 
   /** “the Lodgers”: the noun of one pattern only, and nothing unknown beside it that would make it another's. */

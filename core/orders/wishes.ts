@@ -79,7 +79,7 @@ const rules = [
   ),
   rule(
     "own",
-    "(?:@|at|à|je|zu)\\s*(?:[€$£]\\s?)?\\d+[.,]\\d{2}(?!\\d)(?:\\s?(?:€|eur|\\$|£))?(?:\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück))?|[€$£]?\\s?\\d+[.,]\\d{2}\\s?(?:€|eur|\\$|£)?\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück)",
+    "(?:@|at|à|je|zu)\\s*(?:[€$£]\\s?)?\\d+[.,]\\d{2}(?!\\d)(?:\\s?(?:€|eur|\\$|£))?(?:\\s*(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück|stk\\.?|pcs?|piece))?|[€$£]?\\s?\\d+[.,]\\d{2}\\s?(?:€|eur|\\$|£)?\\s*(?:(?:/|per|a|pro|je)\\s*(?:dz|doz|dozen|dtz|dutzend|fly|stück|stk\\.?|pcs?|piece)|each|apiece|das\\s+stück)",
   ),
   rule(
     "own",

@@ -744,6 +744,9 @@ class RecipeReader implements Reading {
       const change = verbOf("change");
       change?.tell({ ...t, told: { ...told, said: {}, role: "thread", verb: "change" } });
     }
+    // Where no line before has named one, it is the thread of the fly.
+    if (found?.thread && !thread)
+      bench.thread = objectOf({ ...t, told: { ...told, role: "thread", said: {} } }).component?.id;
     if (said.rule === undefined && said.from === undefined && said.end === undefined) return;
     const wound: Told = { ...told, role: "head", part: "head", description: undefined };
     tellWind({ ...t, told: wound });
