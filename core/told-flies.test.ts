@@ -70,7 +70,6 @@ describe("flies as tiers tell them", () => {
         "253-fish-dock-pike-baitfish: PIECE_TOO_SHORT",
         "284-buoy-damsel-dry: PIECE_TOO_SHORT",
         "286-quarantine-point-crab: PIECE_TOO_SHORT",
-        "297-turnpike-ant: PLACE_NOT_THERE",
         "316-old-pier-minnow: LENGTH_RULE_UNRESOLVED",
         "319-marsh-gate-sedge: PLACE_NOT_THERE",
         "327-lake-port-detached-dun: ZONE_EMPTY",

@@ -465,6 +465,13 @@ class RecipeReader implements Reading {
     const [name] = /^\s*(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)/u.exec(text) ?? [];
     const word = told.rest.find((r) => r.at < (name?.length ?? 0));
     if (name === undefined || !word || told.role !== undefined || told.description === undefined) return false;
+    // “Rear: a ball of fur”: one of the two that make the body.
+    if (/^\s*(?:rear|front|back|first|second)$/.test(name) && (told.kind === "dress" || told.kind === "wind")) {
+      told.rest = told.rest.filter((r) => r !== word);
+      told.understood.push(word);
+      Object.assign(told, { role: "body", part: name.trim() });
+      return false;
+    }
     const at = this.lines[i]?.search(/\S/) ?? 0;
     const words = this.lines[i]?.slice(at, name.length) ?? name.trim();
     told.rest = told.rest.filter((r) => r !== word);
@@ -550,7 +557,11 @@ class RecipeReader implements Reading {
     if (last?.step.do !== "wind" || form !== "hackle") return false;
     const again = scan(text, told.at, told.end, {}, this.scanContext, "wind")[0];
     if (!again?.said.barb || again.rest.length > 0) return false;
-    last.step = { ...last.step, barb: again.said.barb };
+    // Two feathers wound at once, or one on either side of a wing, are all of that line.
+    for (const m of this.bench.made) {
+      const isHackle = this.bench.formOf(this.bench.component(m.step.component)) === "hackle";
+      if (m.line === last.line && m.step.do === "wind" && isHackle) m.step = { ...m.step, barb: again.said.barb };
+    }
     Object.assign(told, { description: undefined, rest: [], understood: again.understood, kept: again.kept });
     return true;
   }

@@ -19,7 +19,8 @@ describe("a place", () => {
   const tail = "Tail: white bucktail, 30 hairs, 60 mm\n";
   test("by what a part is of", () => {
     const line = `${tail}Wind a red hackle in front of the bucktail, 3 turns`;
-    expect(told(line).at(-1)).toMatch(/hackle: 3 turns, .*at in front of the tail$/);
+    // In front of a tail is where it is tied in, not where its butts end.
+    expect(told(line).at(-1)).toMatch(/hackle: 3 turns, .*at the bend$/);
     expect(asked(line)).toEqual([]);
   });
   test("by stuff that no part is of is asked about, and is none", () => {
@@ -66,6 +67,15 @@ describe("what is wound", () => {
   });
   test("has barbs that a line of its own may tell", () =>
     expect(told("Hackle: brown hen, 2 turns\nFibres no longer than the gape").at(-1)).toMatch(/barbs the gape length/));
+  test("has them on both sides of the wing", () => {
+    const text =
+      "Wing: white calf, clump of 2 mm\nHackle: brown, 3 turns behind the wing and 2 in front\nFibres to the bend";
+    expect(
+      told(text)
+        .slice(-2)
+        .map((l) => /barbs to the bend/.test(l)),
+    ).toEqual([true, true]);
+  });
 });
 
 describe("amounts", () => {
@@ -97,6 +107,12 @@ describe("a hook", () => {
     expect(recipe.sizes).toEqual({ from, to });
     expect(recipe.hookModel).not.toBe("");
   });
+});
+
+test("rear and front stand for the parts of a body", () => {
+  const text = "Rear: ball of black fur, 2.5 mm, at the bend\nFront: ball of black fur, 2 mm, over the front third";
+  expect(asked(text)).toEqual([]);
+  expect(told(text).map((l) => l.split(",")[0])).toEqual(["body", "body"]);
 });
 
 test("a waist is a place, and where it is bare nothing is taken for it", () => {

@@ -113,7 +113,7 @@ const landmarkWords: [string, HookPlace][] = [
   ],
   ["(?:hook\\s+)?barb", { landmark: "barb" }],
   [
-    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
+    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
     { eyeLengths: 0.5 },
   ],
 

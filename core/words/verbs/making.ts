@@ -148,6 +148,8 @@ function roleFrom(
   const isRear = place !== undefined && alongShank(place) > 0.85;
   const isFront = place !== undefined && alongShank(place) < 0.3;
   if (form === "feather fibre" || form === "hair" || form === "flash") {
+    // What lies over the back is no tail, however far behind it is tied in.
+    if (form === "hair" && said.attitude === "over") return "wing";
     if (isRear && !said.hanging) return form === "flash" && bench.ofRole("tail") ? "flash" : "tail";
     if (form === "feather fibre")
       return said.hanging ? "wing case" : isFront && said.attitude === "down" ? "throat" : undefined;
@@ -497,6 +499,15 @@ export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.
 const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
   thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
 };
+/** In front of a tail is where it is tied in: its butts under the body are no place. */
+function atItsTieIn(value: PartPlace, component: string, bench: Bench): void {
+  const tail = bench.made.findLast((m) => m.step.do === "lay" && m.step.component === component)?.step;
+  const at = tail?.do === "lay" ? (tail.tieIn?.at ?? tail.to) : undefined;
+  if (!at) return;
+  const { plus } = value;
+  for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+  Object.assign(value, at, plus && at.plus === undefined ? { plus } : {});
+}
 /** From where the thread hangs, so much further. */
 function settleHere(value: PartPlace, { bench, line, told }: Telling): void {
   const { plus } = value;
@@ -560,6 +571,7 @@ function settleParts(value: unknown, t: Telling, before: string | undefined): vo
     }
     const component = bench.component(part) ?? bench.components.find((c) => c.role === part);
     value.part = component?.id ?? part;
+    if (component?.role === "tail" && value.end === "front") atItsTieIn(value as PartPlace, component.id, bench);
     return;
   }
   for (const v of Object.values(value)) settleParts(v, t, before);
