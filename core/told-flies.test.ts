@@ -78,6 +78,7 @@ describe("flies as tiers tell them", () => {
         "369-salmon-double-size-6: LENGTH_RULE_UNRESOLVED",
         "374-big-pike-fly-hook-6-0-wide-gap: HOOK_SIZE_TOO_FAR",
         "387-my-pike-tube-alternative-on-a-: FIBRE_TOO_SHORT",
+        "405-tiny-olive-hook-size-20-dry-st: PLACE_NOT_THERE",
         "41-quill-dry: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_RULE_UNRESOLVED",

@@ -658,7 +658,9 @@ class RecipeReader implements Reading {
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);
     // “Head: 4 mm gold bead”
-    if (role === "head" && told.kind === "seat") return tellSeat({ ...t, told: { ...told, role: "bead" } });
+    const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
+    if (role === "head" && told.kind === "seat" && form !== "eyes")
+      return tellSeat({ ...t, told: { ...told, role: "bead" } });
     if (role !== undefined && this.isTakenUp(role, told)) return this.takeUp(t);
     const named = this.stuffByHead(this.byColour(t, i), i);
     const object = objectOf(named);

@@ -239,7 +239,7 @@ function scanOne(
     }
     if (
       stop === "clause" &&
-      text[place] === ";" &&
+      (text[place] === ";" || text[place] === ",") &&
       given === undefined &&
       hasContent(told) &&
       listedAt(text, place + 1, atHead)
@@ -565,6 +565,7 @@ const strippedSide = words(
   "(?:and\\s+)?strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:the\\s+)?(?:fibres|barbs)\\s+(?:from|off|on)\\s+|from\\s+|on\\s+)?(?:one|the\\s+(?:left|right|other|lower|upper|near|far|inner|outer)|either)(?:\\s+hand)?\\s+side(?:\\s+of\\s+(?:it|them|the\\s+\\w+))?",
 );
 
+const colonHead = new RegExp(`^\\s*(?:${PARTS})\\s*:\\s`, "u");
 const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
 const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
@@ -576,8 +577,9 @@ function listedAt(
   inList: boolean,
 ): (Head & { begin: number; isSentence: boolean }) | undefined {
   const before = text.slice(0, at).trimEnd();
-  if (!/[;.]$/.test(before)) return undefined;
   const rest = text.slice(at);
+  // “scud 12, bead: 2.4 mm tungsten, thread: olive”: with a colon a part is one behind a comma as well.
+  if (!/[;.]$/.test(before) && !(before.endsWith(",") && colonHead.test(rest))) return undefined;
   if (shareAlone.test(rest)) return { role: "body", part: "body", begin: at, isSentence: false };
   const m =
     signedHead.exec(rest) ?? forHead.exec(rest) ?? (inList || before.endsWith(";") ? bareHead.exec(rest) : null);

@@ -180,7 +180,7 @@ export const endForward: Clause = clause(
   "forward to two thirds of the shank",
   seq(
     words(
-      "(?:(?<=\\b(?:wound|wrapped|dubbed)\\s+)(?:up\\s+)?|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+      "(?:(?<=\\b(?:wound|wrapped|dubbed)\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
     ),
     opt(words("about|roughly|the")),
     oneOf(

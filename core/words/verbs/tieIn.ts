@@ -31,6 +31,13 @@ export function tellTieIn(t: Telling): void {
     told.said.attitude ??= "over";
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
+  // “Three fibres for the tail”: how many, and not of what.
+  if (!object.component && told.said.amount && !told.description)
+    t.line.asks.push({
+      at: [told.at, t.text.slice(0, told.end).trimEnd().length],
+      sentence: `Of what is the ${object.role ?? "part"} tied? Name the material.`,
+      answers: [],
+    });
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
 }

@@ -1,4 +1,5 @@
 import type { Place } from "../../hooks";
+import { isColour } from "../../materials";
 import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
@@ -22,7 +23,10 @@ import { tellThread } from "./thread";
 import { alongShank } from "../settle";
 import { verb } from "./verb";
 
-const counterVerb = /(?<![\p{L}])counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)/u;
+const nameWords = (bench: Bench, w: Waiting): string[] =>
+  (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^\p{L}\d]+/u);
+const counterVerb =
+  /(?<![\p{L}])(?:counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)|reverse\s+(?:an?|the)\s)/u;
 const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;
 
 const dubbedThread = /\bdubbed\s+(?:thread|silk)\b|\b(?:the|this)\s+(?:dubbing\s+)?(?:noodle|rope)\b/u;
@@ -278,6 +282,14 @@ function windAround(
 
 /** What waits and is meant: by the part, by the material, or simply the last. */
 function taken({ told, bench }: Telling): Waiting | undefined {
+  // “six turns of tippet”, where 4x tippet waits: a word of what waits, whatever else it could mean.
+  const word = told.description && !told.description.exact ? told.description.text.trim().toLowerCase() : "";
+  const isNamed = (w: Waiting): boolean =>
+    !w.hangs && nameWords(bench, w).includes(word) && !nameWords(bench, w).some((x) => isColour(x) && x === word);
+  if (/^[a-z]{4,}$/.test(word) && (told.role === undefined || told.role === "rib")) {
+    const waiting = bench.waits(isNamed);
+    if (waiting) return waiting;
+  }
   const found =
     told.description && !told.description.exact ? bench.resolve(told.description).material : told.description?.exact;
   if (found) {
