@@ -25,8 +25,7 @@ import { verb } from "./verb";
 
 const nameWords = (bench: Bench, w: Waiting): string[] =>
   (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^\p{L}\d]+/u);
-const counterVerb =
-  /(?<![\p{L}])(?:counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)|reverse\s+(?:an?|the)\s)/u;
+const counterVerb = /(?<![\p{L}])(?:counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)|reverse\s+(?:an?|the)\s)/u;
 const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;
 
 const dubbedThread = /\bdubbed\s+(?:thread|silk)\b|\b(?:the|this)\s+(?:dubbing\s+)?(?:noodle|rope)\b/u;
