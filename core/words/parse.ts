@@ -16,10 +16,16 @@ export interface Reader<T> {
   firsts?: Firsts;
 }
 
-const blanks = /[\s]*/y;
+const PLAIN = 128;
+const [BLANK, TAB, RETURN] = [32, 9, 13];
 export function skipBlanks(text: string, at: number): number {
-  blanks.lastIndex = at;
-  return blanks.exec(text) ? blanks.lastIndex : at;
+  let end = at;
+  for (; end < text.length; end++) {
+    const code = text.charCodeAt(end);
+    const isPlain = code === BLANK || (code >= TAB && code <= RETURN);
+    if (!isPlain && (code < PLAIN || !/\s/.test(text[end] ?? ""))) break;
+  }
+  return end;
 }
 
 /** A pattern of several ways to say it; the first that fits is taken. */
@@ -44,7 +50,6 @@ export function match(source: string): Reader<(string | undefined)[]> {
   });
 }
 
-const PLAIN = 128;
 /** Of the plain characters, by their codes, whether one can begin there: 1 or 0; all others are not in it. */
 const asTable = ({ chars }: Firsts): Uint8Array =>
   Uint8Array.from({ length: PLAIN }, (_, code) =>
@@ -112,7 +117,9 @@ export function seq<const R extends readonly Reader<unknown>[]>(...readers: R): 
     const values: unknown[] = [];
     let end = at;
     for (const [i, read] of readers.entries()) {
-      const found = read(text, i === 0 ? end : skipBlanks(text, end)) ?? read(text, end);
+      const next = i === 0 ? end : skipBlanks(text, end);
+      // Where no blank stands, there is nothing else to try: most readings end here.
+      const found = read(text, next) ?? (next === end ? undefined : read(text, end));
       if (!found) return undefined;
       values.push(found.value);
       end = found.end;

@@ -270,9 +270,17 @@ function scanOne(
   return close(told, to);
 }
 
+/** What was said is plain data: copied by hand, as that is done at every comma and a general clone takes its time. */
+function deepCopy<T>(value: T): T {
+  if (Array.isArray(value)) return value.map((v: unknown) => deepCopy(v)) as T;
+  if (value === null || typeof value !== "object") return value;
+  const copy: Record<string, unknown> = {};
+  for (const [key, v] of Object.entries(value)) copy[key] = deepCopy(v);
+  return copy as T;
+}
 export const copyOf = (t: Told): Told => ({
   ...t,
-  said: structuredClone(t.said),
+  said: deepCopy(t.said),
   alternates: [...t.alternates],
   understood: [...t.understood],
   kept: [...t.kept],
