@@ -4,15 +4,13 @@ import { feathersPerFly, fliesPerPiece } from "../tying";
 import { massWorking, spoolWorking, threadWorking, windWorking } from "./stepWorkings";
 import { feathersPerUse, type Context } from "./taken";
 
-/** What lies in the loop of a step, all layers together. */
-const loopOf = (fly: ComposedFly, stepId: string): string =>
-  fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === "mass"))?.material.name ?? "";
-
 /** The working of one step's use of a material on one fly. */
 export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Context): Derivation {
   const result = fly.tied.steps.find((s) => s.id === stepId);
   const name = result?.name ?? (stepId === "thread" ? "thread" : stepId);
-  const material = fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === use.kind))?.material;
+  // A layer is part of the mass that its loop carries.
+  const kind = use.kind === "layer" ? "mass" : use.kind;
+  const material = fly.parts.find((p) => p.uses.some((u) => u.step === stepId && u.use.kind === kind))?.material;
   const fromMaterial: Source = {
     from: "material",
     where: `${material?.name ?? ""}${material?.measured ? "" : ", nominal"}`,
@@ -149,16 +147,7 @@ export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse
         [term("share", 100 * use.share, "%", fromPattern), term("what the loop carries", use.mg / use.share, "mg")],
         { name: "a fly", value: use.each, unit: use.unit === "ug" ? "mg" : use.unit === "um" ? "mm" : "feathers" },
         [{ name: "this layer", value: use.mg, unit: "mg" }],
-        [
-          massWorking(
-            fly,
-            stepId,
-            use.mg / use.share,
-            name,
-            { from: "material", where: loopOf(fly, stepId) },
-            fromPattern,
-          ),
-        ],
+        [massWorking(fly, stepId, use.mg / use.share, name, fromMaterial, fromPattern)],
       );
     case "mass":
       return massWorking(fly, stepId, use.mg, name, fromMaterial, fromPattern);

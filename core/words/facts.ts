@@ -108,7 +108,7 @@ function readHookWithin(r: Reading, i: number): void {
   for (const at of [onHook, ...hookSentences]) {
     const m = at.exec(text);
     const said = m && readHook(m[0], r.context.hooks);
-    if (said?.sizes ?? said?.model) return keepHook(r, i, m as RegExpExecArray, said as HookSaid);
+    if (m && said && (said.sizes ?? said.model)) return keepHook(r, i, m, said);
   }
 }
 

@@ -1,5 +1,6 @@
 import { sizeNumber, type HookSize } from "../hooks";
 import type { SizeSpan } from "../recipe";
+import { readNumber } from "./text/number";
 
 /** A hook of the room, as far as reading needs it. */
 export interface KnownHook {
@@ -93,7 +94,7 @@ const spokenSizes: Record<string, string> = {
 };
 const spokenSize = new RegExp(`\\b(?:${Object.keys(spokenSizes).join("|")})\\b`, "gu");
 /** Sizes in figures, as long as the words that stood there. */
-export const sizesInFigures = (text: string): string =>
+const sizesInFigures = (text: string): string =>
   text.replace(spokenSize, (w) => (spokenSizes[w] ?? w).padEnd(w.length));
 
 /** What is told of the thread, up to the next sign. */
@@ -125,14 +126,7 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const some = all.filter((h) => nameWords(h).some((w) => w.length > 3 && !isCommon(w) && words.includes(w)));
   const long =
     Number(
-      steps.exec(text)?.[1] ??
-        spokenSteps
-          .exec(text)?.[1]
-          ?.replace("two", "2")
-          .replace("three", "3")
-          .replace("one", "1")
-          .replace("four", "4") ??
-        (/(?:^|\s)long\b/.test(text) ? 2 : 0),
+      steps.exec(text)?.[1] ?? readNumber(spokenSteps.exec(text)?.[1] ?? "") ?? (/(?:^|\s)long\b/.test(text) ? 2 : 0),
     ) - Number(stepsShort.exec(text)?.[1] ?? 0);
   const fits = (some.length > 0 ? some : all.filter((h) => family !== undefined && h.family === family)).sort(
     (a, b) => Math.abs(a.shankSteps - long) - Math.abs(b.shankSteps - long),

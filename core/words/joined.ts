@@ -1,6 +1,7 @@
 import { isColour } from "../materials";
 import { isNounAlone } from "./bench";
 import type { Description } from "./description";
+import { stuffOf } from "./named";
 import { NUMBER_WORD, readNumber } from "./text/number";
 import type { Span, Told } from "./told";
 
@@ -35,19 +36,16 @@ function ofEachColour(t: Told, description: Description, at: Span, text: string)
   const [one, two] = [firstOf.exec(text.slice(t.at, description.at)), manyOf.exec(text.slice(0, at.at))].map((m) =>
     readNumber(m?.[1] ?? ""),
   );
-  const stuff = description.text
-    .trim()
-    .split(/\s+/)
-    .filter((w) => !isColour(w));
+  const stuff = stuffOf(description.text);
   const form = description.means?.form ?? description.exact?.form;
   const isColours = words.split(/\s+/).every((w) => isColour(w));
-  if (one === undefined || two === undefined || !isColours || stuff.length === 0 || !form) return [t];
+  if (one === undefined || two === undefined || !isColours || stuff === "" || !form) return [t];
   const amount = (n: number): Told["said"]["amount"] =>
     t.said.amount && "strands" in t.said.amount ? { ...t.said.amount, strands: n } : { fibres: n };
   const own: Told = { ...t, said: { ...t.said, amount: amount(one) }, rest: t.rest.filter((r) => r !== at) };
   const other: Told = {
     ...t,
-    description: { ...at, text: `${words} ${stuff.join(" ")}`, means: { form } },
+    description: { ...at, text: `${words} ${stuff}`, means: { form } },
     said: { ...t.said, amount: amount(two) },
     understood: [at],
     kept: [],
@@ -70,11 +68,7 @@ function withOnes(all: Told[], text: string): Told[] {
     const n = readNumber(count);
     const { amount } = t.said;
     if (!at || !description || n === undefined || !colour.split(" ").every(isColour) || !amount) return [t];
-    const stuff = description.text
-      .trim()
-      .split(/\s+/)
-      .filter((w) => !isColour(w))
-      .join(" ");
+    const stuff = stuffOf(description.text);
     const kind = "fibres" in amount ? { fibres: n } : "strands" in amount ? { ...amount, strands: n } : undefined;
     if (!kind || stuff === "") return [t];
     const { round: _round, ...said } = t.said;

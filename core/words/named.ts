@@ -34,6 +34,13 @@ export function dubbedOf(text: string, at: number): Description | undefined {
 const marked = new Set(
   "grizzle grizzly badger barred furnace cree dun mottled speckled natural dark light pale".split(" "),
 );
+/** What something is of, without its colours: of “olive deer hair” deer hair. */
+export const stuffOf = (words: string): string =>
+  words
+    .trim()
+    .split(/\s+/)
+    .filter((w) => !isColour(w))
+    .join(" ");
 const colourOver = match("([a-z]+)\\s+(?:over|and(?=\\s+(?:an?|one)\\s))\\s+(?:(?:an?|one)\\s+)?");
 /** “brown over white bucktail”, “a brown and a grizzly hackle”: the first of two that are of the same stuff. */
 export function upperOf(

@@ -19,6 +19,7 @@ import {
 import { LoopLines } from "./loopLines";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { mark } from "./marks";
+import { stuffOf } from "./named";
 import { plain } from "./parse";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
@@ -582,10 +583,7 @@ class RecipeReader implements Reading {
     if (!at && !isMore) return;
     told.rest = told.rest.filter((r) => !colours.includes(r));
     told.understood.push(...colours);
-    const stuff = material.name
-      .split(/\s+/)
-      .filter((w) => !isColour(w))
-      .join(" ");
+    const stuff = stuffOf(material.name);
     Object.assign(told, {
       role: component.role,
       verb: told.verb ?? "tie in",

@@ -508,50 +508,42 @@ function atItsTieIn(value: PartPlace, component: string, bench: Bench): void {
   for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
   Object.assign(value, at, plus && at.plus === undefined ? { plus } : {});
 }
+/** A place that nobody can find is asked about; until then it is one that is there. */
+function askPlace(value: PartPlace, { line, told }: Telling, sentence: string, until?: Place): void {
+  line.asks.push({ at: [told.at, told.end], sentence, answers: [] });
+  for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+  Object.assign(value, until ?? ({ landmark: "bend" } satisfies Place));
+}
 /** From where the thread hangs, so much further. */
-function settleHere(value: PartPlace, { bench, line, told }: Telling): void {
+function settleHere(value: PartPlace, t: Telling): void {
+  const { bench } = t;
   const { plus } = value;
   const here = bench.hangs;
+  if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus)))
+    return askPlace(value, t, "From where is that measured? Say the place: “10 mm in front of the bend”.", here);
   for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
-  if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus))) {
-    line.asks.push({
-      at: [told.at, told.end],
-      sentence: "From where is that measured? Say the place: “10 mm in front of the bend”.",
-      answers: [],
-    });
-    Object.assign(value, here ?? ({ landmark: "bend" } satisfies Place));
-    return;
-  }
   const mm = plus.mm + (here.plus && "mm" in here.plus ? here.plus.mm : 0);
   Object.assign(value, here, mm === 0 ? {} : { plus: { mm } });
 }
 function settleParts(value: unknown, t: Telling, before: string | undefined): void {
-  const { bench, line, told } = t;
+  const { bench, line } = t;
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
     if (value.part === HERE) return settleHere(value as PartPlace, t);
     const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
     const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
-    if (stuff !== undefined && !meant) {
-      line.asks.push({
-        at: [told.at, told.end],
-        sentence: `No part of this fly is of “${stuff}” yet. Say the place by a part: “in front of the tail”.`,
-        answers: [],
-      });
-      for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
-      Object.assign(value, { landmark: "bend" } satisfies Place);
-      return;
-    }
-    if (value.part === "it" && before === undefined) {
-      line.asks.push({
-        at: [told.at, told.end],
-        sentence: "Beside what is that? Name the part, “behind the bead”, or tie it in first.",
-        answers: [],
-      });
-      for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
-      Object.assign(value, { landmark: "bend" } satisfies Place);
-      return;
-    }
+    if (stuff !== undefined && !meant)
+      return askPlace(
+        value as PartPlace,
+        t,
+        `No part of this fly is of “${stuff}” yet. Say the place by a part: “in front of the tail”.`,
+      );
+    if (value.part === "it" && before === undefined)
+      return askPlace(
+        value as PartPlace,
+        t,
+        "Beside what is that? Name the part, “behind the bead”, or tie it in first.",
+      );
     const part = value.part === "it" ? (before ?? value.part) : (meant?.id ?? value.part);
     const stands = part === "body" ? bodyPlace(value as PartPlace, bench) : undefined;
     if (stands) {

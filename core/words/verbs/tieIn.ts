@@ -281,9 +281,7 @@ function askPart(t: Telling): void {
   const words = told.description?.text.trim();
   const parts = ["tail", "wing", "legs", "throat", "wing case"];
   // A noun may take up the blank behind it; the answer goes right behind the word.
-  const end = told.description
-    ? t.text.slice(0, told.description.end).trimEnd().length
-    : t.text.slice(0, told.end).trimEnd().length;
+  const end = t.text.slice(0, told.description?.end ?? told.end).trimEnd().length;
   const at: [number, number] = [end, end];
   line.asks.push({
     at,

@@ -283,9 +283,8 @@ function windAround(
 function taken({ told, bench }: Telling): Waiting | undefined {
   // “six turns of tippet”, where 4x tippet waits: a word of what waits, whatever else it could mean.
   const word = told.description && !told.description.exact ? told.description.text.trim().toLowerCase() : "";
-  const isNamed = (w: Waiting): boolean =>
-    !w.hangs && nameWords(bench, w).includes(word) && !nameWords(bench, w).some((x) => isColour(x) && x === word);
-  if (/^[a-z]{4,}$/.test(word) && (told.role === undefined || told.role === "rib")) {
+  const isNamed = (w: Waiting): boolean => !w.hangs && nameWords(bench, w).includes(word);
+  if (/^[a-z]{4,}$/.test(word) && !isColour(word) && (told.role === undefined || told.role === "rib")) {
     const waiting = bench.waits(isNamed);
     if (waiting) return waiting;
   }
