@@ -55,12 +55,12 @@ const cabinet = new Map([
   dubbing("doubled", { form: "blend", blend: { parts: { laid: 1, milled: 1 }, leastChargeMg: 0, laid: true } }),
   dubbing("hollow", { form: "blend", blend: { parts: {}, leastChargeMg: 0, laid: true } }),
 ]);
-const flyOf = (code: string): ComposedFly =>
+const flyOf = (code: string, from = cabinet): ComposedFly =>
   composeFly(
     withStep(loop, { id: "x", role: "body", material: [{ value: code }] }),
     choose({ form: "light" }),
     model,
-    cabinet,
+    from,
     { keepProfiles: true },
   );
 const needs = (code: string) => requirementsOf(flyOf(code), 36).filter((r) => r.component === "x");
@@ -97,7 +97,18 @@ describe("layers that lie in a loop", () => {
     expect(Number.isInteger(plume?.issue)).toBe(true);
   });
   test("what nobody can weigh is refused, and says so", () =>
-    expect(refusalOf(() => needs("tufted"))).toMatchObject({ code: "STEP_NEEDS" }));
+    expect(refusalOf(() => flyOf("tufted"))).toMatchObject({ code: "STEP_NEEDS" }));
+  test("more whole feathers than any fly has are refused", () => {
+    const thin = cabinet.get("plume");
+    if (!thin?.feather) throw new Error("no plume");
+    const bare = { ...thin, feather: { ...thin.feather, span: 1 }, fibreMm: 1 };
+    const bares = new Map([...cabinet, ["plume", bare]] as const);
+    expect(refusalOf(() => flyOf("plumed", bares))).toMatchObject({
+      code: "USE_ABSURD",
+      details: { of: "feathers" },
+      step: { id: "x" },
+    });
+  });
   test("and so is a loop of nothing", () =>
     expect(refusalOf(() => flyOf("hollow"))).toMatchObject({ code: "BLEND_EMPTY" }));
 

@@ -5,6 +5,7 @@ import { missingFrom, type FlyChoice, type Recipe, type RecipeStep } from "../re
 import { tieFly, type TiedFly, type TyingStep } from "../tying";
 import { FlyContext } from "./context";
 import { guardUses } from "./guardUses";
+import { layerPart } from "./layers";
 import { minutesOf } from "./minutes";
 import { roomWarnings } from "./room";
 import { collectStep, resolveStep } from "./steps";
@@ -91,7 +92,10 @@ function collect(c: FlyContext, tied: TiedFly): void {
     c.parts.get(threads[i] ?? "")?.uses.push({ step: "thread", use: { kind: "length", mm: t.use.total } }),
   );
   shareFeathers(c);
-  for (const part of c.parts.values()) guardUses(part, byId);
+  for (const part of c.parts.values()) {
+    guardUses(part, byId);
+    for (const layer of part.layers) guardUses(layerPart(part, layer), byId);
+  }
 }
 
 /** What is refused while it is counted is refused at its step. */

@@ -61,7 +61,7 @@ export function guardUses(part: FlyPart, steps: ReadonlyMap<string, FlyStep>): v
 function absurdIn(use: ComponentUse): { each: number; of: string; look: string } | undefined {
   const [each, of, look] = figureOf(use);
   // Dubbing that finds nothing to fill takes none; that is told, not refused.
-  const isNothing = use.kind !== "mass" && !(each > 0);
+  const isNothing = use.kind !== "mass" && use.kind !== "layer" && !(each > 0);
   return isNothing || !Number.isFinite(each) || (of === "feathers" && each > MOST_FEATHERS)
     ? { each, of, look }
     : undefined;

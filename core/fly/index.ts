@@ -8,3 +8,4 @@ export { rootOf } from "./lengths";
 export * from "./proportions";
 export * from "./room";
 export * from "./coats";
+export { layerPart } from "./layers";

@@ -1,9 +1,9 @@
 import { startsFor, issueQuantity } from "../learning";
 import { ceilSafe } from "../numeric";
 import { guard, quantity, quantityOf, type Quantity, type StockUnit } from "../units";
-import type { ComponentUse, ComposedFly, FlyPart } from "../fly";
+import { layerPart, type ComponentUse, type ComposedFly, type FlyPart } from "../fly";
 import type { Role } from "../recipe";
-import { areaOf, partQuantity, type Layer, type Side } from "../materials";
+import { areaOf, type Side } from "../materials";
 import { benchWords } from "./benchWords";
 import { contextOf, measured, pieceOf, piecesPerFly, type Context, type Knowledge } from "./taken";
 
@@ -119,17 +119,6 @@ function forPart(part: FlyPart, flies: number, known: Knowledge, side?: Side): R
   return { ...requirement, words: benchWords(requirement, part.material.form) };
 }
 
-/** One layer of what is laid in a loop: it comes from its own drawer, in that drawer's unit. */
-function forLayer(part: FlyPart, { material, share }: Layer, flies: number, known: Knowledge): Requirement {
-  const uses = part.uses.flatMap(({ step, use }): FlyPart["uses"] => {
-    if (use.kind !== "mass") return [];
-    const mg = use.mg * share;
-    return [{ step, use: { kind: "layer", share, mg, each: partQuantity(material, mg), unit: material.unit } }];
-  });
-  const layer = forPart({ ...part, material, alternates: [], uses, area: undefined }, flies, known);
-  return { ...layer, key: `${part.component}/${material.code}` };
-}
-
 /**
  * What a batch needs: every component of the fly, for the flies started, in stock units and in bench words.
  *
@@ -140,7 +129,11 @@ function forLayer(part: FlyPart, { material, share }: Layer, flies: number, know
  */
 export function requirementsOf(fly: ComposedFly, flies: number, known: Knowledge = {}): Requirement[] {
   return fly.parts.flatMap((part) => {
-    if (part.layers.length > 0) return part.layers.map((layer) => forLayer(part, layer, flies, known));
+    if (part.layers.length > 0)
+      return part.layers.map((layer) => ({
+        ...forPart(layerPart(part, layer), flies, known),
+        key: `${part.component}/${layer.material.code}`,
+      }));
     const sided = part.uses.some(({ use }) => use.kind === "slips" || (use.kind === "feathers" && use.paired));
     return sided
       ? (["left", "right"] as const).map((side) => forPart(part, flies, known, side))
