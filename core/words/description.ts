@@ -123,8 +123,14 @@ const pearlStrands = /(?:strands?|lengths?)\s+of\s+$/;
 const ofFlash = match(
   "((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange|chartreuse|lime))?|gold|silver|copper)(?=\\s*(?:[,.;]|$))",
 );
-/** “with a few strands of pearl”: of what glitters. */
+const strandsOfFlash = match(
+  "strands?\\s+((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange))?|(?:gold|silver|copper)\\s+holographic)(?=\\s*(?:[,.;]|$|(?:and|with|each|on|folded|a|per)\\b))",
+);
+/** “with a few strands of pearl”, “20 strands pearl”: of what glitters. */
 function strandsOf(text: string, at: number): Description | undefined {
+  const bare = strandsOfFlash(text, at);
+  if (bare)
+    return { at, end: bare.end, text: `${bare.value[0] ?? ""} flash`, means: { form: "flash", counted: "strands" } };
   const found = pearlStrands.test(text.slice(Math.max(0, at - 14), at)) ? ofFlash(text, at) : undefined;
   return found && { at, end: found.end, text: `${found.value[0] ?? ""} flash`, means: { form: "flash" } };
 }

@@ -99,6 +99,9 @@ function isHookTold(r: Reading, i: number): boolean {
   )
     return false;
   if (verbAt(text, r.heads[i]?.begin ?? 0)) return false;
+  // “On a size 8 streamer hook put 12 wraps of lead”: the hook is told by the way.
+  const by = onHook.exec(text);
+  if (by && verbAt(text, by.index + by[0].length + 1)) return false;
   return readHook(text, r.context.hooks).sizes !== undefined;
 }
 
@@ -132,6 +135,26 @@ function isOfHook(r: Reading, words: string): boolean {
   return [...words.matchAll(/[\p{L}\d#/](?:[\p{L}\d#/.'-]*[\p{L}\d])?/gu)].every(
     ([w], n, all) => hookWords.test(w) || names.has(w) || isStop(words, all[n]?.index ?? 0),
   );
+}
+
+/** “On a size 8 hook twelve wraps of lead”: a material told behind the hook in the same breath is not lost. */
+function askBehindHook(r: Reading, i: number): void {
+  const text = r.plain[i] ?? "";
+  const from = (/\bhooks?\b(?!.*\bhooks?\b)/.exec(text)?.index ?? text.length) + "hook".length;
+  const end = from + (/^[^,;.+]*/.exec(text.slice(from))?.[0].length ?? 0);
+  const names = [...text.slice(from, end).matchAll(/[\p{L}\d][\p{L}\d.'-]*/gu)].map((m) => from + m.index);
+  const isThing = (at: number): boolean => {
+    const form = descriptionAt(text, at, r.scanContext.index)?.means?.form;
+    return form !== undefined && form !== "hook" && !isOfHook(r, text.slice(at, end));
+  };
+  const [first] = names;
+  if (first === undefined || !names.some(isThing)) return;
+  const words = lineOf(r, i).text.slice(first, end).trimEnd();
+  lineOf(r, i).asks.push({
+    at: [first, first + words.length],
+    sentence: `“${words}” is not the hook. Give it a line of its own.`,
+    answers: [{ label: "A line of its own", text: `\n${words}` }],
+  });
 }
 
 /** What a line about the hook names beside it is not the hook's, and is not lost. */
@@ -343,5 +366,6 @@ function readHookWords(r: Reading, i: number): void {
     });
   }
   if (said.family) r.bench.facts.family = said.family;
+  askBehindHook(r, i);
   askBesideHook(r, i);
 }

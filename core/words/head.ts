@@ -68,9 +68,15 @@ const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:[\w-]+\s+){0,2}?(?
 const shareOfBody =
   /^(?:the\s+)?(?:rear|back|front|first|last)\s+(?:half|third|quarter|two\s+thirds|part)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
 /** “Red throat, a pinch of wool”: the colour stays to be read with what it is of. */
-const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*[,:]\s/;
+const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*(?:[,:]|of)\s/;
+const ofABead = /^\d[\d.,]*\s*mm\b|\b(?:beads?|tungsten|brass|slotted|gold|copper|silver|nickel|glass|cone)\b/;
 const coatsBehind =
   /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
+
+const counting = /^(?:\d|½|(?:an?|one|two|three|four|five|six|eight|ten|twelve|half)\s)/;
+/** “tag, 4 turns of oval silver”, “wing, grey squirrel”: behind the comma stands how much, or of what colour. */
+const saysOfWhat = (behind: string): boolean =>
+  counting.test(behind) || (isColour(/^[a-z]+/.exec(behind)?.[0] ?? "") && !verbAt(behind, 0));
 
 /** @param text one line in small letters with plain signs */
 export function headOf(text: string): LineHead {
@@ -128,10 +134,13 @@ export function headOf(text: string): LineHead {
   if (m) {
     // “Cover: 2 coats of resin” covers the fly, not the thorax.
     const isCoat = m[2] === "cover" && coatsBehind.test(rest.slice(m[0].length));
-    const word = isCoat ? "finish" : (m[2] ?? "");
+    // “bd: fur from the bend” is a body that was cut short.
+    const isBody = m[2] === "bd" && !ofABead.test(rest.slice(m[0].length));
+    const word = isCoat ? "finish" : isBody ? "body" : (m[2] ?? "");
     const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
     // “Head, lacquered” is no list; “for the throat, ten fibres” is.
-    if (separator.endsWith(",") && !forPart.test(m[1] ?? "")) return bareHead(rest, counted, none);
+    if (separator.endsWith(",") && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length)))
+      return bareHead(rest, counted, none);
     const at = counted + (m[1] ?? "").length;
     return {
       begin: counted + m[0].length,

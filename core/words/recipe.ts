@@ -21,6 +21,7 @@ import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeR
 import { mark } from "./marks";
 import { stuffOf } from "./named";
 import { plain } from "./parse";
+import { NUMBER_WORD, readNumber } from "./text/number";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
@@ -455,6 +456,8 @@ class RecipeReader implements Reading {
     // “Bind the hackle down with fine wire, four turns” winds the wire over it.
     if (told.verb === "hold" && told.kind === "wind" && (told.description ?? told.said.rule))
       return tellWind({ ...t, told: { ...told, role: "rib", said: { counter: true, ...told.said } } });
+    const isHeld = (told.verb === "hold" || told.verb === "tie in") && !told.description && told.kind === "lay";
+    if (told.verb === "take over" || isHeld) turnsHoldIt(told, text);
     const verb = told.verb === undefined ? undefined : verbOf(told.verb);
     if (verb && told.verb !== "act") return verb.tell(told.verb === "dub" ? this.byColour(t, i) : t);
     if (told.verb === "act") return tellAct(t);
@@ -463,7 +466,7 @@ class RecipeReader implements Reading {
 
   /** “Weed guard: double mono”: a line of a list whose part nobody knows is asked about; nothing is guessed of it. */
   private asksWhatPart(told: Told, text: string, i: number): boolean {
-    const [name] = /^\s*(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)/u.exec(text) ?? [];
+    const [name] = /^\s*(?:(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)|weed\s?-?guard\b)/u.exec(text) ?? [];
     const word = told.rest.find((r) => r.at < (name?.length ?? 0));
     if (name === undefined || !word || told.role !== undefined || told.description === undefined) return false;
     // “Rear: a ball of fur”: one of the two that make the body.
@@ -797,7 +800,9 @@ class RecipeReader implements Reading {
     const form = t.told.verb === "dub" ? "dubbing" : isPearl ? "tinsel" : formOfColours[t.told.role ?? "hook"];
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
-    const known = words.split(/[\s/]+/).filter((w) => isColour(w) || modifiers.has(w)).length;
+    const isSaid = (w: string): boolean =>
+      isColour(w) || modifiers.has(w) || (w === "pearl" && t.told.role === "flash");
+    const known = words.split(/[\s/]+/).filter(isSaid).length;
     const isColours = words !== "" && known === words.split(/[\s/]+/).length;
     // “Dub with olive seahorse”: whatever it is called, it is what is dubbed.
     const isStuff =
@@ -867,6 +872,18 @@ const formOfColours: Partial<Record<Component["role"], "flash" | "hackle">> = {
   hackle: "hackle",
   collar: "hackle",
 };
+
+const bareTurns = new RegExp(`^(\\d{1,2}|${NUMBER_WORD})\\s+(?:turns?|wraps?)$`, "u");
+/** “Fold the foam over and tie down, 4 turns”: turns of the thread, as nothing is wound. */
+function turnsHoldIt(told: Told, text: string): void {
+  for (const r of told.rest) {
+    const n = readNumber(bareTurns.exec(text.slice(r.at, r.end).trim())?.[1] ?? "");
+    if (n === undefined || told.said.wraps !== undefined) continue;
+    told.said.wraps = n;
+    told.rest = told.rest.filter((x) => x !== r);
+    told.understood.push(r);
+  }
+}
 
 /** Parts that are tied in and stand off the shank. */
 const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";

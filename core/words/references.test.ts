@@ -44,7 +44,7 @@ describe("what is there already", () => {
   test("a rib over one of two bodies ends where that one does", () => {
     const text = "Body: rear half orange floss, front half black ostrich, 3 turns\n";
     expect(last(`${text}Rib: oval gold over the floss, 3 turns`).at(-1)).toContain(
-      "3 turns, from the bend to mid-shank",
+      "3 turns, from the bend to 0.65 of the shank",
     );
   });
 

@@ -208,7 +208,8 @@ function scanOne(
     told.verb = lead.id;
     told.understood.push({ at: lead.at, end: lead.end });
     if (!behind) place = lead.end;
-  } else if (given === undefined && !atHead && coatsAhead(text, skip(text, from))) told.verb = "finish";
+  } else if (given === undefined && (!atHead || head.role === "head") && coatsAhead(text, skip(text, from)))
+    told.verb = "finish";
   else if (given === undefined) told.verb = head.verb;
   told.role = head.role;
   told.part = head.part;
@@ -548,15 +549,17 @@ const toRibAhead = /\bto\s+rib\b/;
 const someOf = seq(
   countRead,
   words(
-    "(?:single\\s+)?(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+(?:of|from)(?:\\s+(?:the|an?))?",
+    "(?:single\\s+)?(?:(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+)?(?:of|from)(?:\\s+(?:the|an?))?",
   ),
 );
 /** “marabou, with two strands of red flash”: the strands are the flash's. */
 function countsAnother(told: Told, text: string, at: number, context: ScanContext): boolean {
-  if (!told.description || told.kind !== "lay") return false;
+  // “20 strands pearl and 10 of silver”: nobody knows yet what the first are of, but they are counted.
+  const isTold = told.description !== undefined || (told.said.amount !== undefined && told.rest.length > 0);
+  if (!isTold || told.kind !== "lay") return false;
   const counted = someOf(text, at);
   const found = counted && descriptionAt(text, skip(text, counted.end), context.index);
-  return found !== undefined && !sameDescription(told.description, found);
+  return found !== undefined && !(told.description && sameDescription(told.description, found));
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
@@ -635,7 +638,8 @@ function namedAt(told: Told, text: string, at: number, context: ScanContext): Ne
   // “a slotted bead, thread olive 70”: the thread is another thing than the bead.
   if (part && told.description && !told.isInherited && told.role === undefined && isThreadAhead(text, part))
     return "another";
-  return partAt(told, text, at) ?? description(told, text, at, context, false) ?? referenceAt(told, text, at);
+  const same = sameSource(text, at) ? referenceAt(told, text, at) : undefined;
+  return same ?? partAt(told, text, at) ?? description(told, text, at, context, false) ?? referenceAt(told, text, at);
 }
 
 const fromAnimals = new Set(
@@ -648,8 +652,18 @@ const theWord = match(
 );
 const goesOn =
   /^\s*(?:$|[,;.:)]|(?:forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|\d+)\b)/;
+const sameSource = match(
+  "the\\s+same\\s+(tail|wing|flank|neck|cape|saddle|hide|patch)(?=\\s*(?:[,.;]|$)|\\s+(?:for|as|tied|in)\\b)",
+);
 /** “the copper”, “the goose”: a word of a material that the recipe has named before; the bench knows which. */
 function referenceAt(told: Told, text: string, at: number): Next | undefined {
+  const source = told.description || !/\b(?:of|from)\s+$/.test(text.slice(0, at)) ? undefined : sameSource(text, at);
+  if (source) {
+    // “a slip of the same tail”: of the feather from which something was taken before.
+    told.description = { at, end: source.end, text: source.value[0] ?? "", isReference: true };
+    told.understood.push({ at, end: source.end });
+    return { told, end: source.end };
+  }
   const found = told.description ? undefined : theWord(text, at);
   const word = found?.value[0] ?? "";
   if (!found || !(isColour(word) || fromAnimals.has(word)) || !goesOn.test(text.slice(found.end))) return undefined;
@@ -809,7 +823,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
-    (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined);
+    (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??
+    (told.role === "weight" && told.part !== "lead" && !told.description ? bareGauge(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
@@ -875,8 +890,10 @@ function description(told: Told, text: string, at: number, context: ScanContext,
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
     }
-    // “topping (golden crest feather)” says the same once more.
-    if (/^\s*\(\s*$/.test(text.slice(told.description.end, at))) {
+    // “topping (golden crest feather)”, “Rabbit strip: white zonker” say the same once more.
+    const isLabel =
+      text[told.description.end] === ":" && /^\W*(?:body\s+)?$/.test(text.slice(told.at, told.description.at));
+    if (isLabel || /^\s*\(\s*$/.test(text.slice(told.description.end, at))) {
       told.description = found;
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
@@ -916,6 +933,12 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   }
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
+}
+const gauge = match('0?\\.\\d{2,3}"?(?:\\s*in(?:ch)?)?');
+/** “Weight: 12 × .015”: of weights so thick is the wire. */
+function bareGauge(text: string, at: number): Description | undefined {
+  const found = gauge(text, at);
+  return found && { at, end: found.end, text: `${text.slice(at, found.end)} wire`, means: { form: "weight wire" } };
 }
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
 /** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */

@@ -243,6 +243,12 @@ function settleLaid(said: Said, { role, hangs, hasBead }: StepContext): string[]
   if (said.from !== undefined) {
     if (said.to !== undefined) return [];
   }
+  // “Legs along the body”: spread over all of it, not bound in at one place.
+  if (role === "legs" && said.laid && !said.tieIn?.at && !said.there) {
+    const { from, to } = said.laid;
+    delete said.laid;
+    return set(said, from, to);
+  }
   const zone = zoneOf(role, hasBead);
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end;
   const there = place ?? hangs;
@@ -310,8 +316,18 @@ function settleLengths(said: Said, kind: Kind, role: Role, form: MaterialForm | 
     return [`${sayLength(length)}, as on a ${family} hook`];
   }
   if (kind === "wind" && form === "hackle" && said.barb === undefined) {
-    said.barb = role === "collar" ? usual.collar : usual.hackle;
-    return [`barbs as on a ${family} hook`];
+    const barb = role === "collar" ? usual.collar : usual.hackle;
+    const steps = said.barbSteps ?? 0;
+    said.barb = steps === 0 ? barb : [sizesOn(barb[0], steps), sizesOn(barb[1], steps)];
+    return [
+      `barbs as on a ${family} hook${steps === 0 ? "" : ` ${Math.abs(steps)} size ${steps > 0 ? "larger" : "smaller"}`}`,
+    ];
   }
   return [];
 }
+
+/** From one size to the next a hook is about so much larger: the gapes of the nominal table, 16 to 8. */
+const A_SIZE = 1.17;
+/** The same length on a hook so many sizes larger. */
+const sizesOn = (rule: LengthRule, steps: number): LengthRule =>
+  "of" in rule ? { ...rule, times: Number((rule.times * A_SIZE ** steps).toPrecision(3)) } : rule;

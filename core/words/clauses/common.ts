@@ -49,7 +49,7 @@ const shareOfShank: Reader<{ from: Place; to: Place }> = map(
 /** “the rear yellow floss, the front black floss”: each has its half. */
 const itsHalf: Reader<{ from: Place; to: Place }> = map(
   match(
-    "(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b|up\\b|down\\b|along\\b|again\\b|at\\b|from\\b|in\\b|on\\b|until\\b|till\\b|just\\b|through\\b|for\\b)[a-z])",
+    "(?<!\\bin\\s+)(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|hackle\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b|up\\b|down\\b|along\\b|again\\b|at\\b|from\\b|in\\b|on\\b|until\\b|till\\b|just\\b|through\\b|for\\b)[a-z])",
   ),
   ([end]) =>
     end === "front"
@@ -180,7 +180,7 @@ export const endForward: Clause = clause(
   "forward to two thirds of the shank",
   seq(
     words(
-      "(?:(?<=\\b(?:wound|wrapped|dubbed)\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+      "(?:(?<=\\b(?:wound|wrapped|dubbed|tapering|tapered)(?:\\s+[a-z]+){0,2}\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
     ),
     opt(words("about|roughly|the")),
     oneOf(
@@ -290,7 +290,7 @@ const howMany = map(
 export const tiedIn: Clause = clause(
   "tied in at the bend with 5 wraps",
   seq(
-    words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+in|set\\s+in|fixed"),
+    words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed"),
     opt(words("just|right")),
     opt(words("at|on|near")),
     oneOf(place, placeReached),

@@ -41,7 +41,7 @@ const shapes: [string, DubbedShape][] = [
     "cigar",
   ],
   [
-    "(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*ball(?:[- ]shaped?)?|(?:round|bulbous)",
+    "(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*(?:ball|hump|lump)(?:[- ]shaped?)?(?:\\s+of)?|(?:round|bulbous)",
     "ball",
   ],
 ];
@@ -92,7 +92,11 @@ export const loopLoad: readonly Clause[] = [
     if (!(loopMm >= 1)) return false;
     s.loopMm = loopMm;
   }),
-  clause("in a loop", words("(?:in|into)\\s+a\\s+(?:dubbing\\s+)?loop|(?:dubbing\\s+)?loop"), put({ loop: true })),
+  clause(
+    "in a loop",
+    words("(?:in|into)\\s+a\\s+(?:dubbing\\s+)?loop|(?<!\\b(?:of|behind)\\s+(?:the\\s+)?)(?:dubbing\\s+)?loop"),
+    put({ loop: true }),
+  ),
   clause("3 layers", seq(number, words("layers?")), (s, [n]) => {
     if (!Number.isInteger(n) || n < 1) return false;
     s.loopLayers = n;
@@ -200,7 +204,7 @@ export const dressClauses: Clause[] = [
   clause(
     "tapering up to the wing",
     words(
-      "(?:and\\s+|then\\s+)?taper(?:ing|ed|s)?(?=\\s+(?:(?:up|down|forward|back)\\s+)?to\\s+(?:the\\s+)?(?:post|wing|thorax|eyes?|bead|head|hackle|bend|tail|weight)\\b)",
+      "(?:and\\s+|then\\s+)?taper(?:ing|ed|s)?(?=\\s+(?:(?:up|down|forward|back)\\s+)?to\\s+(?:the\\s+)?(?:post|wing|thorax|eyes?|bead|head|hackle|bend|tail|weight|(?:one|two|three)[- ](?:third|quarter)s?|half|mid-?\\s?shank|(?:1|2|3)\\/[2-4])\\b)",
     ),
     (s) => {
       if (s.shape !== undefined) return false;
@@ -240,6 +244,7 @@ export const dressClauses: Clause[] = [
     "brushed out",
     words(
       anyOf(
+        "(?:the\\s+|some\\s+)?(?:legs?|fibres?|fur|hairs?)\\s+(?:are\\s+)?(?:picked|teased|brushed|pulled)\\s+(?:out|down)",
         "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|back(?:wards)?|a\\s+little|underneath|below|at\\s+the\\s+sides))?",
         "left\\s+(?:rough|shaggy|spiky)",
         "rough(?:ly)?",
@@ -341,7 +346,10 @@ export const dressClauses: Clause[] = [
     if (s.loop && s.loopMm === undefined) s.loopMm = mm;
     // A thorax is 3 mm long, a noodle is not.
     else if (!s.loop && s.noodle === undefined && mm >= SHORTEST_NOODLE) s.noodle = { mm };
-    else return false;
+    else if (!s.loop && s.size === undefined && mm < SHORTEST_NOODLE) {
+      s.size = samePair({ mm });
+      s.isLong = true;
+    } else return false;
   }),
   clause(
     "40 mm of it",
@@ -357,6 +365,11 @@ export const dressClauses: Clause[] = [
   ),
   clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide|long\\b")), (s, l) => {
     if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l || isExtent(l)) return false;
+    // “in a dubbing loop, 5 cm”: so long is the loop.
+    if (s.loop && s.loopMm === undefined && "mm" in l && l.mm >= SHORTEST_NOODLE) {
+      s.loopMm = l.mm;
+      return;
+    }
     s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
   }),
   clause(

@@ -529,12 +529,22 @@ const howLong: Clause[] = [
     seq(
       tail,
       words(
-        "=|to(?=\\s+the\\s+(?:height|length|width|depth)\\s+of)|as\\s+(?:long|tall|high)\\s+as|(?:in\\s+)?lengths?(?:\\s+(?:of|is|=|:|about))?|:",
+        "=|to(?=\\s+the\\s+(?:height|length|width|depth)\\s+of)|as\\s+(?:long|tall|high)\\s+as|(?:the\\s+)?height(?:\\s+of)?(?=\\s+(?:the|a|one|half|\\d))|(?:in\\s+)?lengths?(?:\\s+(?:of|is|=|:|about))?|:",
       ),
       oneOf(
         lengthReaching,
         map(seq(opt(words("about|to")), lengthNamed), ([, l]) => l),
       ),
+    ),
+    (s, [, , l]) => shown(s, l),
+  ),
+  clause(
+    "a tail of it a shank long",
+    seq(
+      words("(?:with\\s+|and\\s+)?(?:the\\s+|an?\\s+)?tail\\s+of\\s+(?:it|that|them)"),
+      opt(words("is|being|about")),
+      lengthNamed,
+      opt(words("long")),
     ),
     (s, [, , l]) => shown(s, l),
   ),
@@ -558,7 +568,7 @@ const howLong: Clause[] = [
     "sticking out 12 mm",
     seq(
       words(
-        "(?:sticking|poking|standing|hanging)\\s+out|(?:so\\s+(?:that\\s+)?)?(?:the\\s+|its\\s+)?(?:tips?\\s+)?extend(?:s|ing)?|projecting|showing",
+        "(?:so\\s+(?:that\\s+)?)?(?:the\\s+|their\\s+|its\\s+)?(?:tips?|ends?)?\\s*(?:sticking|sticks?|poking|pokes?|standing|stands?|hanging|hangs?|show|shows)\\s+(?:out|past|beyond)|(?:sticking|poking|standing|hanging)\\s+out|(?:so\\s+(?:that\\s+)?)?(?:the\\s+|its\\s+)?(?:tips?\\s+)?extend(?:s|ing)?|projecting|showing",
       ),
       opt(words("by|about|for")),
       lengthNamed,
@@ -678,6 +688,19 @@ const sides: Clause[] = [
     },
   ),
   clause(
+    "8 wraps up the base",
+    seq(
+      count,
+      words(
+        "(?:thread\\s+)?(?:wraps|turns)\\s+(?:up|round|around|up\\s+and\\s+down)\\s+(?:the|its)\\s+(?:base|post|root|foot)",
+      ),
+    ),
+    (s, [c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "wraps at the root";
+    },
+  ),
+  clause(
     "wrapped 8 times round its base",
     seq(
       words("(?:and\\s+)?(?:wrapped|bound|whipped|wound|posted|lashed)(?:\\s+up)?"),
@@ -738,6 +761,16 @@ const sides: Clause[] = [
     },
   ),
   clause(
+    "splayed to either side",
+    seq(
+      words(
+        "(?:splayed|splaying|flared|spread|curving|sticking)\\s+(?:out\\s+)?(?:to\\s+|on\\s+)?(?:each|either|both)\\s+sides?",
+      ),
+      opt(words(OF_PART)),
+    ),
+    put({ stance: "splayed", round: { near: 1, far: 1 } }),
+  ),
+  clause(
     "half to each side",
     words(
       "half\\s+(?:of\\s+(?:it|them)\\s+)?(?:to\\s+|on\\s+)?(?:a|each|either)\\s+side|(?:split|divided|shared)\\s+(?:evenly\\s+|equally\\s+)?(?:to|on|between|over)\\s+(?:both|each|the\\s+two)\\s+sides?|both\\s+sides(?!\\s+of)",
@@ -791,7 +824,7 @@ const sides: Clause[] = [
   clause(
     "to both sides",
     words(
-      "to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways|tied\\s+(?:in\\s+)?(?:across|crosswise)(?=\\s*(?:[,.;]|$|behind\\b|at\\b|and\\b))",
+      "to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways|(?:laid\\s+|tied\\s+|lying\\s+)?(?:straight\\s+)?across\\s+the\\s+(?:top\\s+of\\s+the\\s+)?(?:shank|hook)|tied\\s+(?:in\\s+)?(?:across|crosswise)(?=\\s*(?:[,.;]|$|behind\\b|at\\b|and\\b))",
     ),
     put({ attitude: "sides" }),
   ),
@@ -1083,6 +1116,11 @@ export const layClauses: Clause[] = [
   where[2] as Clause,
   ...everywhere,
   wayAlone,
+  clause(
+    "tips to the end",
+    words("(?:the\\s+)?tips?(?=\\s+(?:just\\s+)?(?:to|level|even|as\\s+long)\\b)"),
+    () => undefined,
+  ),
 ];
 function tiedFirst(): Clause {
   return everywhere[0] as Clause;

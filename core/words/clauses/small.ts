@@ -17,10 +17,14 @@ export const seatClauses: Clause[] = [
       s.lashed = side?.startsWith("on") ? "on top" : "underneath";
     },
   ),
-  clause("8 turns", seq(count, words("(?:turns?|lashings?)")), (s, [c]) => {
-    if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
-    s.wraps = c.n;
-  }),
+  clause(
+    "8 turns",
+    seq(count, words("(?:(?:crossed|criss-?cross(?:ed)?|cross|diagonal|tight|firm)\\s+)*(?:turns?|lashings?)")),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
+      s.wraps = c.n;
+    },
+  ),
   clause(
     "figure of eight lashings",
     words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
@@ -82,7 +86,7 @@ export const glueClauses: Clause[] = [
   clause(
     "a drop",
     words(
-      "(?:(?:tiny|small|good|thin|wet)\\s+)?(?:drop|dab|dot|spot|touch|needle(?:ful)?)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
+      "(?:an?\\s+)?(?:(?:tiny|small|good|thin|wet|little|big|large|neat)\\s+)*(?:drop|dab|dot|spot|touch|blob|bubble|bead|needle(?:ful)?)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
     ),
     (s) => {
       if (s.drops !== undefined) return false;
@@ -162,6 +166,8 @@ export const glueClauses: Clause[] = [
     "the back",
     words("(?:over\\s+|along\\s+|on\\s+)?the\\s+(?:back|shell|top)(?=\\s*(?:[,.;]|$|and\\b))"),
     (s) => {
+      // “a blob on the top, just behind the bead”: on the top of that place.
+      if (s.drops !== undefined) return;
       s.from = { part: "body", end: "front" };
       s.to = { part: "body", end: "rear" };
     },

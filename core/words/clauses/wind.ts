@@ -105,6 +105,7 @@ const roundPost: Clause = clause(
     anyOf(
       "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
       "(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?",
+      "(?:up|down)\\s+(?:and\\s+(?:up|down)\\s+)?(?:the\\s+)?(?:wing\\s+)?post",
       "(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)",
       "as\\s+a\\s+parachute",
       "horizontally",
@@ -250,6 +251,7 @@ const howOften: Clause[] = [
     (s, [n]) => setTurns(s, { n: Number(n) }, false),
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
+  clause("12 x .015", seq(count, words("x(?=\\s*0?\\.\\d{2})")), (s, [c]) => setTurns(s, c, false)),
   clause("5 times", seq(count, words("times(?!\\s+(?:the|as|its))")), (s, [c]) =>
     s.rule?.turns === undefined &&
     s.stretch === undefined &&
@@ -368,6 +370,21 @@ export const face: Clause = clause(
 
 /** How long the barbs are, for what is wound now or was only tied in. */
 export const barbClauses: Clause[] = [
+  clause(
+    "one size over",
+    seq(
+      match("(an?|one|two|half\\s+a|1|2)"),
+      words("(?:hook\\s+)?sizes?"),
+      opt(words("too")),
+      match("(larger|bigger|large|big|over|up|longer|long|smaller|small|under|down|shorter|short)"),
+      opt(words("than\\s+(?:usual|normal|the\\s+hook)")),
+    ),
+    (s, [[n = ""], , , [way = ""]]) => {
+      if (s.barbSteps !== undefined) return false;
+      const steps = n.startsWith("half") ? 0.5 : n === "two" || n === "2" ? 2 : 1;
+      s.barbSteps = /^(?:l|b|over|up)/.test(way) ? steps : -steps;
+    },
+  ),
   clause(
     "barbs 1.2 to 1.7 gape",
     seq(

@@ -22,6 +22,7 @@ const roleWords: Record<string, Role> = {
   hkl: "hackle",
   wt: "weight",
   bd: "bead",
+  hd: "head",
   bead: "bead",
   "bead head": "bead",
   cone: "bead",

@@ -463,6 +463,16 @@ export const MANNER = anyOf(
   "traditional",
   "simple",
   "plain",
+  "(?:with\\s+)?(?:the\\s+hook\\s+)?(?:pierced|pushed|poked|threaded)\\s+(?:by|through|with|on(?:to)?|over)\\s+(?:the\\s+)?hook(?:\\s+point)?(?:\\s+at\\s+the\\s+\\w+)?",
+  "(?:trimmed|clipped|cut|shaped)\\s+(?:in)?to\\s+(?:an?\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}shape",
+  "(?:as|into)\\s+an?\\s+loop",
+  "(?:that's|that\\s+is|this\\s+is)\\s+(?:your|the|one|a|our|another|my)\\s+(?:(?:first|second|third|next|last)\\s+)?(?:segment|wing|tail|head|hackle|shape|look|thorax)",
+  "(?:thin|sparing|delicate|steady|steadi|square|vertical|diagonal|quick|correct|proper|symmetrical|consistent|accurate|precise|deep|natural|beautiful|progressive|complete|entire|total|repeated|brief|thorough|sharp|permanent|temporari|free|obvious|careful|clear|individual|final|general|gentle|sturdi|stead)ly",
+  "(?:tucked|snugged|butted|jammed|slid)(?:\\s+(?:in|up|tight|close))*(?=\\s+(?:behind|against|to)\\b)",
+  "stuck(?:\\s+(?:on(?:to)?|down|in\\s+place))*(?=\\s+(?:with|by)\\b)",
+  "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+\\w+",
+  "(?:under|below|behind)\\s+the\\s+head",
+  "(?:and\\s+)?(?:break|snap)(?:ing)?\\s+(?:it|the\\s+(?:wire|end|tag))(?:\\s+off)?(?:\\s+by\\s+(?:twisting|worrying|bending)(?:\\s+it)?)?",
 );
 
 const stops = match(

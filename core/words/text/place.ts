@@ -3,6 +3,8 @@ import type { HookPlace, PartEnd, Place, PlaceShift } from "../../hooks";
 import { firstsOf } from "../firsts";
 import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number, readNumber } from "./number";
+import { isColour } from "../../materials";
+import { modifiers } from "../lexicon/nouns";
 import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
 /** Where the thread hangs: “a centimetre further forward”; the bench knows where that is. */
@@ -156,12 +158,33 @@ const ofPart = (): Reader<Place> =>
     // Behind a bead is where the eye lengths begin; a fly without the bead has the place all the same.
     ({ role, end }): Place => (role === "bead" ? { landmark: "eye" } : { part: role, end }),
   );
-const part = map(
+const partNamed = map(
   match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?`),
   ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")],
 );
+const alsoParts = new Set("body tail wing hackle back centre center left right neck shoulder head".split(" "));
+const describing = map(match("(?<=\\b(?:the|its|that)\\s+(?:[a-z-]+\\s+)?)([a-z][a-z-]+)"), ([w = ""]) =>
+  (modifiers.has(w) || isColour(w)) && !alsoParts.has(w) ? true : undefined,
+);
+/** “behind the black bead”, “up to the foam eyes”: a part, with what it is of. */
+const part = oneOf(
+  partNamed,
+  map(seq(describing, partNamed), ([, role]) => role),
+  map(seq(describing, describing, partNamed), ([, , role]) => role),
+);
+const THAT = "(?:it|them|(?:that|this|these|those|all\\s+that)(?=\\s*(?:[,.;]|$|and\\b|then\\b)))";
 /** “behind it”: the part that was told of before; settled when the line is. */
 const besideIt: Reader<Place> = oneOf<Place>(
+  map(
+    words(
+      "(?<=\\b(?:between|from)\\s+)there(?=\\s+(?:and|to|up|forward)\\b)|where\\s+(?:the|your)\\s+(?:thread|silk)\\s+(?:is|hangs|sits|waits)",
+    ),
+    () => ({
+      part: HERE,
+      end: "front" as const,
+      plus: { mm: 0 },
+    }),
+  ),
   map(words("(?:in\\s+)?between\\s+(?:it|them)|in\\s+among\\s+(?:it|them)"), () => ({
     part: "it",
     end: "rear" as const,
@@ -171,8 +194,8 @@ const besideIt: Reader<Place> = oneOf<Place>(
     end: "front" as const,
     plus: { mm: 0 },
   })),
-  map(words("(?:just\\s+|right\\s+|close\\s+)?behind\\s+(?:it|them)"), () => ({ part: "it", end: "rear" as const })),
-  map(words("(?:just\\s+|right\\s+)?(?:in\\s+front|ahead)\\s+of\\s+(?:it|them)"), () => ({
+  map(words(`(?:just\\s+|right\\s+|close\\s+)?behind\\s+${THAT}`), () => ({ part: "it", end: "rear" as const })),
+  map(words(`(?:just\\s+|right\\s+)?(?:in\\s+front|ahead)\\s+of\\s+${THAT}`), () => ({
     part: "it",
     end: "front" as const,
   })),
@@ -318,9 +341,10 @@ const eyeLengths: Reader<Place> = map(
   seq(
     number,
     words("(?:hook[- ])?eyes?(?:[- ](?:lengths?|widths?|diameters?))?"),
+    opt(andPart),
     opt(words("(?:behind|back\\s+from|from)\\s+the\\s+(?:hook\\s+)?(?:eye|bead)|back|behind\\s+it")),
   ),
-  ([n]) => ({ eyeLengths: n }),
+  ([n, , more]) => ({ eyeLengths: n + (more ?? 0) }),
 );
 
 const base: Reader<Place> = memo(
@@ -417,9 +441,18 @@ const endOfShank: Reader<Place> = oneOf<Place>(
     () => ({ landmark: "bend" as const }),
   ),
 );
+/** “Wrap forward to the thread”: to where it hangs. */
+const whereItHangs: Reader<Place> = map(
+  words(
+    "(?:the\\s+|your\\s+)?(?:(?:waiting|hanging|tying)\\s+)?(?:thread|silk)(?=\\s*(?:[,.;]|$)|\\s+(?:and|then)\\b)",
+  ),
+  () => ({ part: HERE, end: "front" as const, plus: { mm: 0 } }),
+);
 const nearly = opt(words("about|around|roughly|approximately|somewhere|nearly|almost|a\\s+(?:point|spot|place)"));
 /** The same, where a part alone will do: “up to the eyes”. */
-export const placeReached: Reader<Place> = memo(map(seq(nearly, oneOf(place, plainPart, endOfShank)), ([, p]) => p));
+export const placeReached: Reader<Place> = memo(
+  map(seq(nearly, oneOf(place, plainPart, endOfShank, whereItHangs)), ([, p]) => p),
+);
 
 /** @returns the place, or undefined where the text is none */
 export const readPlace = (text: string): Place | undefined => {

@@ -108,6 +108,30 @@ function takeRest(said: Said, bench: Bench): void {
   if (rear && alongShank(rear) < REAR) Object.assign(said, { from: rear, to: { landmark: "bend" } satisfies Place });
   else if (front && alongShank(front) > FRONT) Object.assign(said, { from: { fraction: FRONT }, to: front });
 }
+const SAME_SHARE = 1e-6;
+const frontShare =
+  /\b(?:front|fore|forward|last)\s+(?:half|third|quarter|two\s+thirds)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
+/**
+ * “Body: rear half yellow, front half black”: shares of the body, which leaves room for the head; what was told of its
+ * rear ends there as well.
+ */
+function takeShare(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {
+  const { from, to } = said;
+  if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
+  if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
+  const meet: Place = { fraction: Number((FRONT + (1 - FRONT) * to.fraction).toPrecision(3)) };
+  Object.assign(said, { from: { fraction: FRONT }, to: meet });
+  const moved = <P extends Place | undefined>(p: P): P | Place =>
+    p && "fraction" in p && Math.abs(p.fraction - to.fraction) < SAME_SHARE ? { ...p, ...meet } : p;
+  for (const m of bench.made) {
+    const { step } = m;
+    // A tail is bound along the shank, whatever is wound over it.
+    const isBound = step.do === "lay" && step.countedWhenWound;
+    if (step.do !== "wind" && step.do !== "dress" && !isBound) continue;
+    const tieIn = step.tieIn && { ...step.tieIn, at: moved(step.tieIn.at) };
+    m.step = { ...step, from: moved(step.from), ...(step.to && { to: moved(step.to) }), ...(tieIn && { tieIn }) };
+  }
+}
 /** Where a body ends, as usual. */
 const FRONT = 0.3;
 /** From here on a body reaches the bend. */
@@ -146,7 +170,10 @@ function roleFrom(
   if (form === undefined) return undefined;
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;
   const isRear = place !== undefined && alongShank(place) > 0.85;
-  const isFront = place !== undefined && alongShank(place) < 0.3;
+  const isFront = place !== undefined && alongShank(place) < FRONT;
+  const isFibre = form === "feather fibre" || form === "hair" || form === "hackle";
+  if (isFibre && isPastBend(said.shown) && !lastBody(bench) && !isFront && said.attitude !== "over" && !said.hanging)
+    return "tail";
   if (form === "feather fibre" || form === "hair" || form === "flash") {
     // What lies over the back is no tail, however far behind it is tied in.
     if (form === "hair" && said.attitude === "over") return "wing";
@@ -157,11 +184,16 @@ function roleFrom(
   // “Dub it up to the thorax”: what ends there lies behind it.
   const isDubbed = form === "dubbing" || form === "blend";
   if (isDubbed && said.end && "part" in said.end && said.end.part === "thorax") return "body";
+  // A cover waits to be pulled over, and the body is there: what is dubbed now is under it.
+  if (isDubbed && lastBody(bench) && bench.waits((w) => w.role === "wing case" && w.hangs)) return "thorax";
   // What is dubbed at the front when the body is there is no body.
   if (isDubbed && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36) return "thorax";
   const told = (said.end ?? said.from) ? undefined : said.there;
   if (isDubbed && told && alongShank(told) < AT_THE_FRONT) return "thorax";
-  if (form === "hackle" && isFront) return "collar";
+  // “Two hackles, as long as the tail”, tied in at the bend: they lie with it.
+  if (form === "hackle" && isRear && !said.rule && (said.shown ?? said.like) !== undefined) return "tail";
+  const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
+  if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
   // “Peacock herl, 8 strands on top”: what lies over all is no body.
   if (form === "herl" && said.rule === undefined && (said.round?.top || said.attitude === "over" || said.like))
     return "topping";
@@ -174,6 +206,14 @@ function roleFrom(
     bench.ofRole("body") === undefined &&
     !bench.ahead.has("body");
   return isForBody ? "body" : usualRole(form);
+}
+
+/** “The tips stick out a shank length past the bend.” */
+function isPastBend(shown: LengthRule | undefined): boolean {
+  if (!shown) return false;
+  if ("reach" in shown) return shown.reach === "bend" && (shown.pastMm ?? 0) > 0;
+  const to = "to" in shown && "landmark" in shown.to && shown.to.landmark === "bend" ? shown.to.plus : undefined;
+  return to !== undefined && ("mm" in to ? to.mm : to.times) > 0;
 }
 
 /** What is dubbed so near the eye, in shanks, is no body. */
@@ -198,8 +238,10 @@ export function make(
   // What was read is shared by all that read the same words: what is made of it is its own.
   const said = structuredClone(spoken);
   takeRest(said, bench);
+  takeShare(said, role, t);
   inStrands(said, form);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
+  if (kind === "dress" && said.isLong) asLongAs(said, role);
   delete said.isLong;
   askWhatSize(said, kind, object, t, more.where);
   thickOrLong(said, kind, form, t, more.where);

@@ -116,7 +116,9 @@ function isRestOfTail({ told, bench }: Telling): boolean {
     return false;
   const material = bench.resolve(told.description).material;
   if (material?.form !== "feather fibre" && material?.form !== "herl") return false;
-  const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.component !== undefined);
+  const last = bench.made.findLast(
+    (m) => m.step.do === "lay" && m.step.component !== undefined && !m.step.countedWhenWound,
+  );
   const component = bench.component(last?.step.component);
   return component?.role === "tail" && component.material.some((m) => m.value === material.code);
 }
