@@ -1,7 +1,7 @@
 import { isColour, type MaterialForm } from "../materials";
 import { amountOf } from "./clauses/lay";
 import { descriptionAt, type Description } from "./description";
-import { impliedBy, isAfterStart, upperOf } from "./named";
+import { impliedBy, isAfterStart, shapeOf, upperOf } from "./named";
 import { match, opt, seq, words } from "./parse";
 import { count as countRead, type Count } from "./text/count";
 import type { Next, ScanContext, Told } from "./told";
@@ -37,6 +37,13 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   // “olive marabou, one full plume”: how many of it, not another feather.
   if (told.description && !found.exact && onlyCounts.test(withoutColours(noun)) && told.said.amount === undefined) {
     if (!putCount(told, n.value, noun, told.description)) return undefined;
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
+  // “black foam, a strip 5 mm wide”: one strip of what was named.
+  const shaped = told.description && n.value.n === 1 ? shapeOf(told.description, found) : undefined;
+  if (shaped) {
+    told.description = shaped;
     told.understood.push({ at, end: found.end });
     return { told, end: found.end };
   }

@@ -66,7 +66,8 @@ function isHookAlone(text: string): boolean {
 }
 
 /** “On a long 1/0”: what it is tied on is a hook. */
-const onIt = /^\s*(?:tied\s+)?on\s+an?\s+/;
+const onIt =
+  /^\s*(?:(?:i\s+)?(?:tie|tied|dress|dressed)\s+(?:(?:this|these|it|them|mine)\s+)?(?:one\s+)?(?:up\s+)?)?on\s+an?\s+/;
 /** Where a line goes on with what is no hook: “standard dry 16. 12/0 rusty”, “on a long 1/0: thread clear mono”. */
 const goesOn = /[,;]|[.:](?=\s|$)|\swith\s/;
 
@@ -75,6 +76,10 @@ const kindAndSize =
   /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*(?:,\s*(?:\d+\s*deg(?:rees?)?|[\w\s-]*(?:wire|bend|eye|shank|barbless)))*\.?\s*$/;
 
 const firstOf = (text: string, at: RegExp): string => text.split(at, 1)[0] ?? "";
+
+/** The name of a fly with its sizes and hook, as one sentence. */
+const sentenceOfHook =
+  /^\s*[\p{L}' -]{3,30},\s*(?:sizes?|#|no\.?)\s*\d(?:(?!\b(?:thread|silk|fibres?|turns?|strands?|dubbing|tail|wing)\b)[^.;])*\bhooks?(?=\s*(?:[.;]|$))/u;
 
 /** “This one goes on the streamer hook, from a 4 to a 10.” */
 function isHookTold(r: Reading, i: number): boolean {
@@ -88,9 +93,12 @@ function isHookTold(r: Reading, i: number): boolean {
     [text, firstOf(own, /,|\swith\s/), firstOf(own, goesOn)].some(isHookAlone)
   )
     return true;
+  // “Scud, #14 or #16 - 2x heavy grub hook. Thread tan.”
+  const first = sentenceOfHook.exec(text)?.[0];
+  if (first !== undefined && !verbAt(first, 0) && readHook(first, r.context.hooks).sizes) return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
-  const [first = ""] = text.trim().split(/[\s,]+/, 1);
-  if ([...r.context.hooks].some((h) => h.id.toLowerCase() === first) && readHook(text, []).sizes) return true;
+  const [code = ""] = text.trim().split(/[\s,]+/, 1);
+  if ([...r.context.hooks].some((h) => h.id.toLowerCase() === code) && readHook(text, []).sizes) return true;
   if (
     r.heads[i]?.isListed ||
     !/\bhooks?\b/.test(text) ||

@@ -22,7 +22,7 @@ export interface HookSaid {
 
 const SIZE = "(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)(?!\\.?\\d)s?";
 const range = new RegExp(
-  `${SIZE}\\s*(?:-|to|through|down\\s+to|up\\s+to|until)\\s*(?:an?\\s+)?${SIZE}(?![\\d.]*\\s*mm)`,
+  `${SIZE}\\s*(?:-|to|through|down\\s+to|up\\s+to|until)\\s*(?:an?\\s+)?${SIZE}(?![\\d.]*\\s*(?:mm|x))`,
   "u",
 );
 // “8/0” is one size, and no list of 8 and 0.

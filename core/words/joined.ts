@@ -7,17 +7,32 @@ import type { Span, Told } from "./told";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] =>
-  withTaken(
-    withPartBehind(
-      withNamedAhead(
-        withTwisted(
-          withDubbing(withLayers(withMixed(withUnder(withBothColours(withOnes(all, text), text), text)), text)),
-          text,
+  withTurnsOf(
+    withTaken(
+      withPartBehind(
+        withNamedAhead(
+          withTwisted(
+            withDubbing(withLayers(withMixed(withUnder(withBothColours(withOnes(all, text), text), text)), text)),
+            text,
+          ),
         ),
       ),
+      text,
     ),
     text,
   );
+
+/** “ginger, 3 turns, then 2 of guinea fowl in front”: turns as well. */
+const withTurnsOf = (all: Told[], text: string): Told[] =>
+  all.map((t, n) => {
+    const before = all[n - 1];
+    const { count, rule } = t.said;
+    const isAlike = before?.kind === "wind" && t.kind === "wind" && before.said.rule?.turns !== undefined;
+    if (!isAlike || count === undefined || rule || !/^\W*(?:then\s+|and\s+)*\S+\s+of\s/.test(text.slice(t.at)))
+      return t;
+    const { count: _count, ...said } = t.said;
+    return { ...t, said: { ...said, rule: { turns: count } } };
+  });
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -54,7 +69,27 @@ function ofEachColour(t: Told, description: Description, at: Span, text: string)
   };
   return /\bover\s/.test(text.slice(description.end, at.at)) ? [other, own] : [own, other];
 }
+const furtherOnes = new RegExp(`^(\\d+|${NUMBER_WORD})\\s+(?:of\\s+)?([a-z][a-z -]*)$`);
 const ones = new RegExp(`^(\\d+|${NUMBER_WORD})\\s+([a-z][a-z -]*?)(?:\\s+ones)?$`);
+/** So many more of the same stuff in another colour, said alike in all else. */
+function ofThatColour(t: Told, at: Span, n: number | undefined, colour: string): Told[] {
+  const { amount } = t.said;
+  const stuff = stuffOf(t.description?.text ?? "");
+  const form = t.description?.means?.form ?? t.description?.exact?.form;
+  if (n === undefined || !amount || stuff === "" || !form || !("fibres" in amount || "strands" in amount)) return [t];
+  const own = { ...t, rest: t.rest.filter((r) => r.at < at.at || r.end > at.end) };
+  const more: Told = {
+    ...structuredClone(t),
+    description: { ...at, text: `${colour} ${stuff}`, means: { form } },
+    said: { ...structuredClone(t.said), amount: "fibres" in amount ? { fibres: n } : { ...amount, strands: n } },
+    understood: [at],
+    kept: [],
+    loose: [],
+    rest: [],
+  };
+  return [own, more];
+}
+
 /** “40 blue hairs with 10 green ones on top”: ten more of the same stuff in another colour. */
 function withOnes(all: Told[], text: string): Told[] {
   return all.flatMap((t): Told[] => {
@@ -64,6 +99,16 @@ function withOnes(all: Told[], text: string): Told[] {
     const further = t.rest.find((r) => r.at > (description?.end ?? Infinity) && manyOf.test(text.slice(0, r.at)));
     if (further && description) return ofEachColour(t, description, further, text);
     const at = t.rest.find((r) => isAhead(r) || /^\s*ones?\b/.test(text.slice(r.end)));
+    // “15 fibres of white bucktail, then 15 of chartreuse”
+    const then = t.rest.find(
+      (r) => r.at > (description?.end ?? Infinity) && /\b(?:then|and|over|plus|with)\s+$/.test(text.slice(0, r.at)),
+    );
+    const behind = then && t.rest[t.rest.indexOf(then) + 1];
+    const isOfIt = behind && /^\s*of\s+$/.test(text.slice(then.end, behind.at));
+    const stretch = then && { at: then.at, end: isOfIt ? behind.end : then.end };
+    const [, n2 = "", colour2 = ""] = (stretch && furtherOnes.exec(text.slice(stretch.at, stretch.end))) ?? [];
+    if (!at && stretch && description && n2 !== "" && colour2.split(" ").every(isColour))
+      return ofThatColour(t, stretch, readNumber(n2), colour2);
     const [, count = "", colour = ""] = (at && ones.exec(text.slice(at.at, at.end))) ?? [];
     const n = readNumber(count);
     const { amount } = t.said;
@@ -111,15 +156,24 @@ const withUnder = (all: Told[], text: string): Told[] => {
   const out = [...all];
   out.forEach((t, n) => {
     const next = out[n + 1];
-    const isOver =
-      t.kind === "wind" &&
-      next?.kind === "wind" &&
-      t.description !== undefined &&
+    // “fur, dubbed over 8 turns of lead”: the lead is there first.
+    const isOverWeight =
+      (t.kind === "dress" || t.kind === "wind") &&
+      next?.role === "weight" &&
       next.description !== undefined &&
-      next.verb === undefined &&
-      t.role === next.role &&
-      t.role === "body" &&
-      overIt.test(text.slice(t.description.end, next.description.at));
+      /\bover\s+(?:an?\s+|the\s+)?(?:\d+|[a-z]+)?(?:\s+(?:turns?|wraps?)\s+of)?\s*$/.test(
+        text.slice(t.at, next.description.at),
+      );
+    const isOver =
+      isOverWeight ||
+      (t.kind === "wind" &&
+        next?.kind === "wind" &&
+        t.description !== undefined &&
+        next.description !== undefined &&
+        next.verb === undefined &&
+        t.role === next.role &&
+        t.role === "body" &&
+        overIt.test(text.slice(t.description.end, next.description.at)));
     if (isOver) out.splice(n, 2, next, t);
   });
   return out;
@@ -295,6 +349,11 @@ const takes =
 const bothAre = /,\s*both\s+(?:\w+\s+){0,3}/;
 /** “20 yellow hairs under 30 black ones, to the bend”: what is said at the end of how long they are holds for both. */
 export function shareLength(text: string, all: readonly Told[]): void {
+  // “15 fibres of white, then 6 of herl, all of them a shank long”
+  const last = all.findLast((t) => t.kind === "lay" && t.said.shown !== undefined);
+  if (last && /\ball\s+(?:of\s+(?:them|these)|the\s+same)\b/.test(text.slice(last.at, last.end)))
+    for (const t of all)
+      if (t.kind === "lay" && t.description && t.role !== undefined) t.said.shown ??= last.said.shown;
   all.forEach((t, n) => {
     const next = all[n + 1];
     // “one crest and a strand of flash, both half the body”
@@ -312,6 +371,11 @@ export function shareLength(text: string, all: readonly Told[]): void {
           text.slice(t.at, next.description?.at ?? next.at),
         ));
     if (isPair) t.said.shown ??= next.said.shown;
+    // “20 strands pearl and 10 of silver, a bit longer than the hair”
+    const areFlash = next !== undefined && t.role === "flash" && next.role === "flash" && next.isInherited === true;
+    const { shown, like, likeTimes } = next?.said ?? {};
+    if (areFlash && t.said.shown === undefined && t.said.like === undefined)
+      Object.assign(t.said, { ...(shown && { shown }), ...(like !== undefined && { like, likeTimes }) });
   });
 }
 

@@ -96,3 +96,12 @@ export const impliedBy: Partial<Record<Role, MaterialForm>> = {
 };
 export const isAfterStart = ({ verb }: Told, found: Description): boolean =>
   verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
+const aShape = /^(?:strips?|sheets?|bands?|pieces?)\s*(.*)$/;
+/** A strip or a sheet names no stuff of its own: so wide and thick is that of what was named before. */
+export function shapeOf(before: Description, { text, end, exact }: Description): Description | undefined {
+  const measures = exact ? undefined : aShape.exec(text.trim().toLowerCase())?.[1];
+  const form = before.exact?.form ?? before.means?.form;
+  if (measures === undefined || form !== "stretch body") return undefined;
+  const { exact: _exact, ...plain } = before;
+  return { ...plain, end, text: `${before.text.trim()} ${measures}`.trim(), means: before.means ?? { form } };
+}

@@ -801,7 +801,7 @@ class RecipeReader implements Reading {
     const [rest] = t.told.rest;
     const words = rest ? (this.plain[i] ?? "").slice(rest.at, rest.end).trim() : "";
     const isSaid = (w: string): boolean =>
-      isColour(w) || modifiers.has(w) || (w === "pearl" && t.told.role === "flash");
+      isColour(w) || modifiers.has(w) || (w === "pearl" && t.told.role === "flash") || isOfSize.test(w);
     const known = words.split(/[\s/]+/).filter(isSaid).length;
     const isColours = words !== "" && known === words.split(/[\s/]+/).length;
     // “Dub with olive seahorse”: whatever it is called, it is what is dubbed.
@@ -818,7 +818,12 @@ class RecipeReader implements Reading {
     if (!form || t.told.description || !rest || !isColours) return t;
     t.told.rest = t.told.rest.slice(1);
     t.told.understood.push(rest);
-    return { ...t, told: { ...t.told, description: { ...rest, text: `${words} ${form}`, means: { form } } } };
+    // “Front hackle: longer ginger”: longer than another, of the same stuff.
+    const plainWords = words
+      .split(/\s+/)
+      .filter((w) => !isOfSize.test(w))
+      .join(" ");
+    return { ...t, told: { ...t.told, description: { ...rest, text: `${plainWords} ${form}`, means: { form } } } };
   }
 
   /** “Lead under the thorax, 6 turns”, “Dumbbells, 4 mm”: the part itself says what it is of. */
@@ -839,7 +844,9 @@ class RecipeReader implements Reading {
     const role = told.role ?? "part";
     line.asks.push({
       at: rest ? [rest.at, rest.end] : [told.at, told.end],
-      sentence: words ? `What is “${words}”? Say what it is made of.` : `Of what is the ${role} tied?`,
+      sentence: words
+        ? `What is “${words}”? Say what it is made of.`
+        : `Of what ${isPlural(role) ? "are" : "is"} the ${role} tied?`,
       answers: words
         ? (nounsOfRole[role] ?? ["dubbing", "floss", "yarn"]).map((noun) => ({
             label: `${words} ${noun}`,
@@ -865,6 +872,7 @@ class RecipeReader implements Reading {
 
 const ofBarbs =
   /^\W*(?:the\s+)?(?:hackle\s+)?(?:fibres?|fibers?|barbs?)\s+(?:no|not|as|just|about|to|reach|a|one|two|the|half|equal|long)/;
+const isOfSize = /^(?:longer|shorter|larger|smaller|bigger)$/;
 const stuffBehindColour = /^(?:[a-z]+ ){1,2}[a-z]{4,}$/;
 /** What a part is of where only colours are said of it. */
 const formOfColours: Partial<Record<Component["role"], "flash" | "hackle">> = {
@@ -930,6 +938,7 @@ const isEmptyTold = (t: Told): boolean =>
   t.understood.length === 0 &&
   t.loose.length === 0;
 
+const isPlural = (role: string): boolean => role === "legs" || role === "eyes" || role === "cheeks";
 const nounsOfRole: Partial<Record<string, string[]>> = {
   body: ["dubbing", "floss", "yarn", "chenille"],
   thorax: ["dubbing", "herl", "chenille"],

@@ -88,6 +88,8 @@ export type Said = Partial<
     likePlusMm?: number;
     /** Tied in by its middle: each strand gives two ends. */
     byMiddle?: boolean;
+    /** As many turns as what was wound before it. */
+    sameTurns?: boolean;
     /** Of a hackle: for a hook so many sizes larger, or smaller where it is negative. */
     barbSteps?: number;
     /** So many times as full as the body. */

@@ -9,11 +9,22 @@ import { PARTS_WITHIN as PARTS, roleOfWord } from "./lexicon/parts";
 import { CabinetIndex } from "./cabinet";
 import { bareCount, countedAt, sameDescription } from "./counted";
 import { looseAt } from "./loose";
-import { asHair, colourAndNumber, dubbedOf, impliedBy, isAfterStart, labelOf, roleOfItsOwn, upperOf } from "./named";
+import {
+  asHair,
+  colourAndNumber,
+  dubbedOf,
+  impliedBy,
+  isAfterStart,
+  labelOf,
+  roleOfItsOwn,
+  shapeOf,
+  upperOf,
+} from "./named";
 import { descriptionAt, inShares, type Description } from "./description";
 import { anyOf, map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
 import type { Clause, Kind, Said } from "./said";
 import { count as countRead } from "./text/count";
+import { NUMBER_WORD } from "./text/number";
 import { lengthReaching, LONGER, SHORTER } from "./text/length";
 import { placeBeside, placeReached } from "./text/place";
 import { sharesInFigures } from "./text/shares";
@@ -215,7 +226,8 @@ function scanOne(
   told.part = head.part;
   told.isInherited = !atHead && head.role !== undefined;
   // “Shellback: clear strip, 6 turns of mono to rib it”: the mono is no part of the back.
-  if (told.isInherited && toRibAhead.test(text.slice(from, endOfSentence(text, from, to))))
+  const ownWords = text.slice(from, endOfSentence(text, from, to));
+  if (told.isInherited && (toRibAhead.test(ownWords) || (told.role === "wing case" && turnsOfWire.test(ownWords))))
     Object.assign(told, { role: "rib", part: "rib", isInherited: false });
   // What is ribbed is not what it is ribbed with.
   if (
@@ -545,6 +557,10 @@ const secondLayer = words(
   "(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)",
 );
 const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
+/** “Back of pearl plastic, six wraps of fine wire over it”: what is wound in a cover's line is its rib. */
+const turnsOfWire = new RegExp(
+  `^\\W*(?:and\\s+|with\\s+)?(?:\\d+|${NUMBER_WORD})\\s+(?:(?:open|even|spaced|spiral)\\s+)*(?:turns|wraps)\\s+of\\s+(?:[\\w.-]+\\s+){0,3}(?:wire|oval|tinsel|mono)\\b`,
+);
 const toRibAhead = /\bto\s+rib\b/;
 const someOf = seq(
   countRead,
@@ -556,10 +572,18 @@ const someOf = seq(
 function countsAnother(told: Told, text: string, at: number, context: ScanContext): boolean {
   // “20 strands pearl and 10 of silver”: nobody knows yet what the first are of, but they are counted.
   const isTold = told.description !== undefined || (told.said.amount !== undefined && told.rest.length > 0);
+  if (!isTold && told.said.rule?.turns !== undefined && told.rest.length > 0) return turnsOfAnother(text, at, context);
   if (!isTold || told.kind !== "lay") return false;
   const counted = someOf(text, at);
-  const found = counted && descriptionAt(text, skip(text, counted.end), context.index);
+  const implied = told.role && impliedBy[told.role];
+  const found = counted && descriptionAt(text, skip(text, counted.end), context.index, false, implied);
   return found !== undefined && !(told.description && sameDescription(told.description, found));
+}
+const turnsOf = seq(countRead, words("(?:turns?\\s+|wraps?\\s+)?of(?:\\s+(?:the|an?))?"));
+/** “longish ginger, 3 turns, then 2 of guinea fowl”: the turns before are not the guinea fowl's. */
+function turnsOfAnother(text: string, at: number, { index }: ScanContext): boolean {
+  const counted = turnsOf(text, at);
+  return counted !== undefined && descriptionAt(text, skip(text, counted.end), index) !== undefined;
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
@@ -887,6 +911,15 @@ function description(told: Told, text: string, at: number, context: ScanContext,
       /\b(?:between|among)\s+(?:the\s+)?$/.test(text.slice(Math.max(0, begin - 14), begin)) ||
       (isBare && /,\s*(?:the\s+)?$/.test(text.slice(0, begin)))
     ) {
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
+    // “black foam, a strip 5 mm wide and 2 mm thick”: in which shape it is taken.
+    const shaped = /,\s*(?:an?\s+)?$/.test(text.slice(told.description.end, begin))
+      ? shapeOf(told.description, found)
+      : undefined;
+    if (shaped) {
+      told.description = shaped;
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
     }

@@ -282,7 +282,7 @@ const howMany = map(
       ),
     ),
     words(
-      "(?:thread\\s+)?wraps?|(?:soft|pinch|loose)\\s+loops?|thread\\s+bands?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)",
+      "(?:thread\\s+)?wraps?(?!\\s+of\\s+(?!(?:the\\s+)?(?:(?:tying|working)\\s+)?(?:thread|silk)\\b))|(?:soft|pinch|loose)\\s+loops?|thread\\s+bands?|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)",
     ),
   ),
   ([, c]) => c,

@@ -243,6 +243,24 @@ const bySize: Clause[] = [
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),
   clause(
+    "clump as thick as two matchsticks",
+    seq(
+      opt(words("an?")),
+      opt(words("clump|bunch|bundle")),
+      opt(words("about|of")),
+      words("as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of"),
+      number,
+      match("(match(?:stick)?|pencil)e?s"),
+    ),
+    (s, [, , , , n, [like]]) => {
+      if (!(n >= 2 && n <= 6)) return false;
+      // So many side by side: as much hair as all of them have.
+      s.amount = {
+        clump: { mm: Number(((like === "pencil" ? PENCIL_MM : MATCHSTICK_MM) * Math.sqrt(n)).toPrecision(2)) },
+      };
+    },
+  ),
+  clause(
     "clump as thick as a pencil lead",
     words(
       "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of)\\s+an?\\s+(?:pencil\\s+lead|toothpick|cocktail\\s+stick)|(?:of\\s+)?(?:pencil[- ]lead|toothpick)(?:'s)?[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?",

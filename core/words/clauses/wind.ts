@@ -220,6 +220,13 @@ const saysNothing: Clause[] = [
 ];
 
 const howOften: Clause[] = [
+  clause(
+    "the same number of turns",
+    words(
+      "(?:in\\s+)?(?:the\\s+)?same\\s+number\\s+of\\s+(?:turns|wraps)|as\\s+many\\s+turns(?!\\s+as\\s+(?:you|it|will))",
+    ),
+    put({ sameTurns: true }),
+  ),
   clause("6 touching turns", seq(count, words(`${TOUCHING}\\s+(?:turns?|wraps?)`)), (s, [c]) => setTurns(s, c, true)),
   clause("at most 4 turns", seq(count, TURNS), (s, [c]) => {
     if (!c.atMost) return false;

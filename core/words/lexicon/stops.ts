@@ -472,6 +472,7 @@ export const MANNER = anyOf(
   "stuck(?:\\s+(?:on(?:to)?|down|in\\s+place))*(?=\\s+(?:with|by)\\b)",
   "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+\\w+",
   "(?:under|below|behind)\\s+the\\s+head",
+  "from\\s+the\\s+(?:pad|foot|feet|toes)(?:\\s+of\\s+the\\s+\\w+)?",
   "(?:and\\s+)?(?:break|snap)(?:ing)?\\s+(?:it|the\\s+(?:wire|end|tag))(?:\\s+off)?(?:\\s+by\\s+(?:twisting|worrying|bending)(?:\\s+it)?)?",
 );
 

@@ -83,9 +83,12 @@ export function tellFinish(telling: Telling): void {
   const covered = isInner || told.role === "head" ? undefined : bodyBeside(t);
   if (covered && place === undefined && !isAfterKnot(bench.made) && said.drops === undefined)
     return tellFinish({ ...t, told: { ...told, role: covered, verb: "finish" } });
+  // “finish: brush the fur down, drop of varnish”: a line about the finish is about the head.
+  const isOfFinish = told.role === "finish" && told.part !== undefined && place === undefined;
   const isHead =
     !isInner &&
     (told.role === "head" ||
+      isOfFinish ||
       (place === undefined && told.verb !== "glue" && !(said.drops !== undefined && !isAfterKnot(bench.made))));
   if (
     isHead &&

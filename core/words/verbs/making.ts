@@ -39,6 +39,7 @@ export function objectOf(t: Telling): Meant {
       material?.form ?? told.description?.means?.form,
       bench,
       isAnother(t) ? undefined : material?.code,
+      material?.name ?? told.description?.text ?? "",
     );
   if (role === undefined) {
     const last = told.refers ? bench.component(bench.last.component) : undefined;
@@ -47,6 +48,16 @@ export function objectOf(t: Telling): Meant {
   if (told.description && !material && told.description.text.trim() !== "") {
     const component = bench.componentFor(role, undefined, told.description.text.trim());
     return { component, role, form: bench.formOf(component) };
+  }
+  const sameAsLast = material === undefined && told.refers === "the same" && bench.ofRole(role) === undefined;
+  if (sameAsLast) {
+    // “antennae: same fibres”: of what was tied in last.
+    const laid = bench.made.findLast((m) => m.step.do === "lay" && m.step.component !== undefined);
+    const last = bench.materialOf(bench.component(laid?.step.component));
+    if (last) {
+      const component = bench.componentFor(role, last, told.part);
+      return { component, role, form: bench.formOf(component) };
+    }
   }
   const isFresh = told.said.amount !== undefined && ("fibres" in told.said.amount || "strands" in told.said.amount);
   if (material === undefined && bench.ofRole(role) === undefined && isFresh) {
@@ -161,6 +172,7 @@ function roleFrom(
   form: MaterialForm | undefined,
   bench: Bench,
   code: string | undefined,
+  name: string,
 ): Role | undefined {
   const own =
     code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
@@ -200,6 +212,8 @@ function roleFrom(
   const isBehindEye = isFront && lastBody(bench) !== undefined;
   if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
   // Oval waits for the rib already: what is tied in next is wound under it.
+  // Braid and tubing are wound or slipped on as a body.
+  if (form === "tinsel" && /\b(?:braid|tubing)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
   const isForBody =
     form === "tinsel" &&
     bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&
@@ -240,6 +254,7 @@ export function make(
   takeRest(said, bench);
   takeShare(said, role, t);
   inStrands(said, form);
+  asManyTurns(said, component, bench);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
   if (kind === "dress" && said.isLong) asLongAs(said, role);
   delete said.isLong;
@@ -300,6 +315,17 @@ export function make(
   if (!isRuleSaid && said.rule?.turns !== undefined) bench.usualTurns.add(id);
   line.steps.push(id);
   return sized;
+}
+
+/** “The rib through it, same number of turns”: as many as what was wound last had. */
+function asManyTurns(said: Said, component: Component | undefined, bench: Bench): void {
+  const isSameNumber = said.sameTurns;
+  delete said.sameTurns;
+  if (!isSameNumber || said.rule) return;
+  const last = bench.made.findLast(
+    ({ step }) => step.do === "wind" && step.component !== component?.id && step.rule.turns !== undefined,
+  )?.step;
+  if (last?.do === "wind" && last.rule.turns !== undefined) said.rule = { turns: last.rule.turns };
 }
 
 /** “Butt: green floss, 3 mm”, “hot spot behind the bead, 1.5 mm”: of a tag or a butt that is how long it is. */
