@@ -1,5 +1,5 @@
 import type { Place } from "../hooks";
-import { colourIn, type Material, type MaterialForm } from "../materials";
+import { colourIn, isColour, type Material, type MaterialForm } from "../materials";
 import type { Component, Recipe, RecipeStep, Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
 import { described } from "./described";
@@ -369,6 +369,9 @@ const sameWords = (a: string, b: string): boolean => {
         .filter((w) => w.length > 2),
     );
   const [x, y] = [set(a), set(b)];
+  // “amber dubbing” is not the brown and amber of the body.
+  const colours = (s: Set<string>): number => [...s].filter((w) => isColour(w)).length;
+  if (/ (?:and|&|\/) /.test(a) && colours(y) > 0 && colours(y) < colours(x)) return false;
   return y.size > 0 && [...y].every((w) => x.has(w));
 };
 

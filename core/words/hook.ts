@@ -34,7 +34,7 @@ const lone =
   /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard)\b))/u;
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
 const ahead =
-  /^\s*(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0|\d{1,2}(?=\s+(?!extra|mm|of|turns?|wraps?|or|to|x)[a-z]{3,}))(?=\s)/u;
+  /^\s*(?:(?:[a-z]+\s+){0,3}on\s+an?\s+)?(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0|\d{1,2}(?=\s+(?!extra|mm|of|turns?|wraps?|or|to|x)[a-z]{3,}))(?=\s)/u;
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
 /** “two extra long”. */
 const spokenSteps = /\b(one|two|three|four|\d)\s+extra\s+long\b/u;

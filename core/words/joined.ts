@@ -12,7 +12,12 @@ export const joined = (all: Told[], text: string): Told[] =>
       withPartBehind(
         withNamedAhead(
           withTwisted(
-            withDubbing(withLayers(withMixed(withUnder(withBothColours(withOnes(all, text), text), text)), text)),
+            withDubbing(
+              withLayers(
+                withMixed(withUnder(withBothColours(withOnes(withRetracted(all, text), text), text), text)),
+                text,
+              ),
+            ),
             text,
           ),
         ),
@@ -32,6 +37,27 @@ const withTurnsOf = (all: Told[], text: string): Told[] =>
       return t;
     const { count: _count, ...said } = t.said;
     return { ...t, said: { ...said, rule: { turns: count } } };
+  });
+
+const takesBack = /^\W*(?:no|nope|sorry|oops|scratch\s+that)\b[\s,:-]+(?=\S)/;
+/** “3 goose biots? no, two brown biots”: what is told anew holds, and what was told before stays to be seen. */
+const withRetracted = (all: Told[], text: string): Told[] =>
+  all.flatMap((t, n): Told[] => {
+    const isNew = (x: Told | undefined, before: Told | undefined): boolean =>
+      x?.description !== undefined &&
+      before?.description !== undefined &&
+      before.role === x.role &&
+      before.verb === x.verb &&
+      takesBack.test(text.slice(x.at)) &&
+      // Right behind it, but for how many: “no, two brown biots”.
+      /^\W*[a-z]+(?:\s+that)?[\s,:-]+(?:[\w.]+\s+){0,2}$/.test(text.slice(x.at, x.description.at));
+    const next = all[n + 1];
+    if (next && isNew(next, t)) return [];
+    const before = all[n - 1];
+    if (!before || !isNew(t, before)) return [t];
+    const end = t.at + (takesBack.exec(text.slice(t.at))?.[0].length ?? 0);
+    const rest = t.rest.filter((r) => r.at >= end);
+    return [{ ...t, at: before.at, rest, kept: [{ at: before.at, end }, ...t.kept] }];
   });
 
 /** The words of two clauses that become one. */
@@ -346,12 +372,13 @@ function withTaken(all: Told[], text: string): Told[] {
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
 
+const allOfThem = /(?:,|\band)\s*all\b(?!\s+(?:round|around|over|along|the\s+way))/;
 const bothAre = /,\s*both\s+(?:\w+\s+){0,3}/;
 /** “20 yellow hairs under 30 black ones, to the bend”: what is said at the end of how long they are holds for both. */
 export function shareLength(text: string, all: readonly Told[]): void {
   // “15 fibres of white, then 6 of herl, all of them a shank long”
   const last = all.findLast((t) => t.kind === "lay" && t.said.shown !== undefined);
-  if (last && /\ball\s+(?:of\s+(?:them|these)|the\s+same)\b/.test(text.slice(last.at, last.end)))
+  if (last && allOfThem.test(text.slice(last.at, last.end)))
     for (const t of all)
       if (t.kind === "lay" && t.description && t.role !== undefined) t.said.shown ??= last.said.shown;
   all.forEach((t, n) => {
@@ -384,9 +411,12 @@ export function hairOnTheBack(all: readonly Told[]): void {
   const back = all.filter((t) => t.part === "back" || t.isInherited);
   if (all[0]?.part !== "back" || !back.some((t) => formOf(t) === "hair")) return;
   const shown = back.find((t) => t.said.shown)?.said.shown;
+  const sameLength = back.find((t) => t.said.sameLength)?.said.sameLength;
   for (const t of back) {
     Object.assign(t, { role: "wing", part: "back" });
-    if (shown && t.kind === "lay") t.said.shown ??= shown;
+    if (t.kind !== "lay" || t.said.shown) continue;
+    if (shown) t.said.shown = shown;
+    else if (sameLength !== undefined) t.said.sameLength ??= sameLength;
   }
 }
 const formOf = ({ description }: Told) => description && (description.exact?.form ?? description.means?.form);

@@ -25,6 +25,17 @@ export function mark(line: RecipeLine, t: Told, numberWords: NumberWords): void 
   for (const s of asStretches(t, line.text)) {
     line.marks.push({ at: [s.at, s.end], kind: "doubt" });
     const words = line.text.slice(s.at, s.end);
+    if (t.kind === "lay" && isOfLength.test(words)) {
+      line.asks.push({
+        at: [s.at, s.end],
+        sentence: `“${words}” is another length to each tier. Say how long: “half the shank”.`,
+        answers: ["half the gape", "the gape length", "half the shank", "the shank length"].map((length) => ({
+          label: length,
+          text: length,
+        })),
+      });
+      continue;
+    }
     line.asks.push({
       at: [s.at, s.end],
       sentence: `“${words}” is not understood. Say it in other words, or keep it as an instruction for the bench.`,
@@ -32,6 +43,8 @@ export function mark(line: RecipeLine, t: Told, numberWords: NumberWords): void 
     });
   }
 }
+
+const isOfLength = /^(?:(?:quite|fairly|rather|very)\s+)?(?:short|long)$/i;
 
 function askLoose(text: string, s: Told["loose"][number], t: Told, numberWords: NumberWords): Ask {
   const known = numberOfLoose(s.words, numberWords);

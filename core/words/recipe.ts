@@ -722,7 +722,9 @@ class RecipeReader implements Reading {
     if (role === "rib" && waitsToBeWound(role, object.form)) return listedRib(t, object, said);
     if (told.verb === "take over" && told.kind === "lay" && said.tieIn?.at) return listedCover(t, object, said);
     // Buds that lie on either side and reach somewhere are wings that are short yet: nothing is pulled over.
-    if (role === "wing case" && said.shown && said.round?.near && said.round.far)
+    const isBud =
+      (said.round?.near && said.round.far) || (/\bbuds?\b/.test(told.part ?? "") && told.verb === undefined);
+    if (role === "wing case" && said.shown && isBud)
       return tellTieIn({ ...t, told: { ...told, role: "wing", said: { attitude: "back", ...said } } });
     if (role === "wing case" && told.kind === "lay")
       return said.hanging && said.end === undefined && said.to === undefined

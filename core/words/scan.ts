@@ -530,6 +530,8 @@ function step(
   const thick = isGiven ? undefined : thicknessOf(told, text, at);
   if (thick) return thick;
   if (!isGiven) thicknessFirst(told, text, at);
+  const strands = isGiven ? undefined : strandsBehind(told, text, at);
+  if (strands) return strands;
   const said = sayingAt(told, text, at, context);
   if (said) return said;
   if (isGiven) return leftover(told, text, at, to);
@@ -584,6 +586,18 @@ const turnsOf = seq(countRead, words("(?:turns?\\s+|wraps?\\s+)?of(?:\\s+(?:the|
 function turnsOfAnother(text: string, at: number, { index }: ScanContext): boolean {
   const counted = turnsOf(text, at);
   return counted !== undefined && descriptionAt(text, skip(text, counted.end), index) !== undefined;
+}
+const timesRead = match("x\\s?(\\d{1,2})(?=\\s*(?:[,.;]|$))");
+/** “peacock herl x3”: so many strands, right behind what they are of; turns stand behind what is done. */
+function strandsBehind(told: Told, text: string, at: number): Next | undefined {
+  const { description } = told;
+  const form = description?.exact?.form ?? description?.means?.form;
+  if (told.kind !== "wind" || form !== "herl" || !/^\s*$/.test(text.slice(description?.end ?? 0, at))) return undefined;
+  const found = timesRead(text, at);
+  if (!found) return undefined;
+  told.said.rope = Number(found.value[0]);
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
 }
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
@@ -706,7 +720,7 @@ const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 /** Herl that is as long as something lies there; it does not wait to be wound. */
 const hasLength = /^[^.;]*\b(?:as\s+long\s+as|(?:longer|shorter)\s+than|same\s+length|level\s+with)\b/;
 const correction = words(
-  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*,)?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|let's\\s+say|say)\\s+(?:it\\s+)?)*",
+  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*[,:-])?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|let's\\s+say|say)\\s+(?:it\\s+)?)*",
 );
 /** So many letters before a correction what was not understood belongs to what is taken back. */
 const BEGUN_BEFORE = 12;
@@ -725,7 +739,24 @@ function correct(told: Told, text: string, at: number, begin: number, clauses: r
     told.rest = told.rest.filter((r) => !isBegun(r));
     return { told, end };
   }
-  return undefined;
+  return otherStuff(told, text, begin);
+}
+
+/** “3 goose biots? no, two brown biots”: what it is of, and how much, is told anew. */
+function otherStuff(told: Told, text: string, begin: number): Next | undefined {
+  const { description } = told;
+  const place = skip(text, countRead(text, begin)?.end ?? begin);
+  if (
+    !description ||
+    !/[?.!…]\s*$|\.\.\s*$/.test(text.slice(description.end, begin).replace(/(?:no|nope|sorry|oops)\W*$/, ""))
+  )
+    return undefined;
+  if (!descriptionAt(text, place, noCabinet)) return undefined;
+  const from = Math.min(description.at, ...told.understood.map((u) => u.at));
+  const { amount: _amount, count: _count, rope: _rope, ...said } = told.said;
+  Object.assign(told, { description: undefined, said, understood: [], loose: [], rest: [] });
+  told.kept.push({ at: from, end: begin });
+  return { told, end: begin };
 }
 
 function sayingAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {

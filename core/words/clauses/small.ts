@@ -302,7 +302,7 @@ export const actClauses: Clause[] = [
         "flush",
         "tidy",
         "to\\s+(?:length|shape|size)",
-        "(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|shape)(?:[\\s-]+(?:shaped?|head))?",
+        "(?:in)?to\\s+(?:a\\s+)?(?:\\w+\\s+)?(?:bullet|cone|cylinder|wedge|ball|dome|point|mushroom|ramp|slope|taper|shape)(?:[\\s-]+(?:shaped?|head))?",
         "flat",
         "straight",
         "at\\s+an\\s+angle",

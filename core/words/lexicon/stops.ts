@@ -293,7 +293,7 @@ export const MANNER = anyOf(
   "leav(?:e|ing)\\s+(?:it|them)\\s+hanging",
   "on\\s+the\\s+way",
   "thick(?:ly)?",
-  "(?:flared|flaring|spread|fanned)(?:\\s+(?:out|in|a\\s+(?:bit|little)|slightly|well))*",
+  "(?:flared|flaring|spread|fanned)(?:\\s+(?:out|in|a\\s+(?:bit|little)|slightly|well|(?:through\\s+|to\\s+|over\\s+)?\\d+\\s*(?:degrees|°)))*",
   "packed",
   "along\\s+the\\s+sides",
   "beard[-\\s]style",

@@ -132,6 +132,17 @@ export function tieIn(
     });
   const hangs = !isWound && (said.hanging === true || role === "wing case");
   const own = { ...said };
+  // “Wing cases: turkey tail, two”: two slips, and no two fibres.
+  if (
+    role === "wing case" &&
+    form === "feather fibre" &&
+    own.amount &&
+    "fibres" in own.amount &&
+    fewest(own.amount.fibres)
+  ) {
+    own.count = Number(own.amount.fibres);
+    delete own.amount;
+  }
   if (own.amount && "feathers" in own.amount && own.amount.paired && (form === "rubber" || form === "flash"))
     own.amount = {
       strands: own.amount.feathers,
@@ -185,6 +196,8 @@ export function tieIn(
 }
 
 const isBoundDown = /\b(?:bound|bind|lashed)\s+(?:it\s+|them\s+)?(?:down|back|along)\b/;
+/** No cover is made of so few fibres. */
+const fewest = (n: unknown): boolean => typeof n === "number" && n < 4;
 const MIDDLE = 0.5;
 /** What feels ahead points forward from the eye; a shrimp is tied with its head at the bend. */
 function asFeelers(own: Telling["told"]["said"], name: string | undefined): void {
