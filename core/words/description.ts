@@ -51,6 +51,9 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
 
 const sized = /^(?:\d*(?:[.,]?\d+)mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
 const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|ply)$/i;
+/** “lead .4 in the middle”: no inches. */
+const isUnitAt = (text: string, { word, end }: { word: string; end: number }): boolean =>
+  unitWord.test(word) && !(word === "in" && /^\s+(?:the|an?|its|two|three|front)\b/.test(text.slice(end)));
 /** Forms of which a size in mm is part of what they are, not a length that is taken. */
 const bySize = new Set<MaterialForm>([
   "bead",
@@ -287,7 +290,7 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
       (implied === "bead" && /^\d+(?:[.,]\d+)?mm$/.test(t.word)) ||
       (sized.test(t.word) &&
         (implied === "thread" ? /^\d{2,3}d?(?:en)?$|\/0$/.test(t.word) : implied === "bead" && /^\d/.test(t.word)));
-    const isUnit = unitWord.test(t.word) && end > begin;
+    const isUnit = isUnitAt(text, t) && end > begin;
     // “210 den. white”: the stop only shortens the word.
     // “a single turn of …”: how often, and not of what.
     if (/^\s*(?:turns?|wraps?)\b/.test(text.slice(t.end))) break;
@@ -378,7 +381,7 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
     if (!t) break;
     const isSize = sized.test(t.word) && sizeBelongs(text, t, lastNoun >= 0, means?.form);
     if (!isSize && isNumber(text, t.at)) break;
-    if (isSize || (unitWord.test(t.word) && words.length > 0 && sized.test(words[words.length - 1]?.word ?? ""))) {
+    if (isSize || (isUnitAt(text, t) && words.length > 0 && sized.test(words[words.length - 1]?.word ?? ""))) {
       if (lastNoun >= 0) end = t.end;
     } else if (lastNoun >= 0 ? isColour(t.word) || after.has(t.word) : isModifier(t.word)) {
       if (lastNoun >= 0) end = t.end;
@@ -470,7 +473,7 @@ function withAddition(text: string, from: number, form: MaterialForm | undefined
       const t = tokenAt(text, place);
       if (!t) break;
       const isSize = sized.test(t.word) && sizeBelongs(text, t, true, form);
-      const isUnit = unitWord.test(t.word) && taken > 0;
+      const isUnit = isUnitAt(text, t) && taken > 0;
       if (!isSize && !isUnit && !((isColour(t.word) || after.has(t.word)) && !nounOnly(text, place))) break;
       place = t.end;
       taken++;

@@ -15,7 +15,7 @@ const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|sh
 const hookSentences = [
   /(?<=^\s*|[.;]\s+)(?:the\s+|my\s+)?hooks?\s+(?:is|are)\s+[^.;]*\d[^.;]*(?=[.;]|$)/,
   new RegExp(
-    `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?=\\s*(?:[.;]|$))`,
+    `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
 ];
@@ -108,8 +108,12 @@ function isHookTold(r: Reading, i: number): boolean {
     return false;
   if (verbAt(text, r.heads[i]?.begin ?? 0)) return false;
   // “On a size 8 streamer hook put 12 wraps of lead”: the hook is told by the way.
+  // “This is my little stonefly. I tie it on a ten nymph hook.”
+  if (hookSentences.some((told) => text.slice(0, told.exec(text)?.index ?? 0).trim() !== "")) return false;
   const by = onHook.exec(text);
   if (by && verbAt(text, by.index + by[0].length + 1)) return false;
+  // “I start with the bead, 2.5 mm, on a size 16 nymph hook”: the line is about the bead.
+  if (by && /\b(?:beads?|cones?|threads?|silk|lead|wire|eyes)\b/.test(text.slice(0, by.index))) return false;
   return readHook(text, r.context.hooks).sizes !== undefined;
 }
 
@@ -119,7 +123,13 @@ function readHookWithin(r: Reading, i: number): void {
   for (const at of [onHook, ...hookSentences]) {
     const m = at.exec(text);
     const said = m && readHook(m[0], r.context.hooks);
-    if (m && said && (said.sizes ?? said.model)) return keepHook(r, i, m, said);
+    // “House nymph. Hook is a 10 or 12”: what kind it is may stand in the name before it.
+    const ahead =
+      m && said?.sizes && !said.model
+        ? readHook(lineOf(r, i).text.slice(0, m.index).toLowerCase(), r.context.hooks)
+        : undefined;
+    if (m && said && (said.sizes ?? said.model))
+      return keepHook(r, i, m, ahead?.model ? { ...said, model: ahead.model, family: ahead.family } : said);
   }
 }
 
@@ -228,7 +238,7 @@ const isInCapitals = /^\s*(?:[A-Z][\p{L}'-]+|of|the|and)(?:\s+(?:[A-Z][\p{L}'-]+
 const isNameOfThree = /^\s*[A-Z][\p{L}'-]+(?:\s+[A-Z][\p{L}'-]+){2,4}\s*$/u;
 /** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
-  const first = r.plain.findIndex((t) => t.trim() !== "");
+  const first = r.lines.findIndex((t) => t.trim() !== "");
   if (i !== first) return false;
   if (isNameOfThree.test(lineOf(r, i).text)) return true;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
@@ -243,7 +253,7 @@ function isTitle(r: Reading, i: number): boolean {
 /** “Shrimp. Take a size 10 hook …”: the name of the fly as a sentence of its own, and the rest is read by itself. */
 function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
-  const first = r.plain.findIndex((t) => t.trim() !== "");
+  const first = r.lines.findIndex((t) => t.trim() !== "");
   const m = /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+)?)\.\s+(?=\S)/u.exec(text);
   const words = m?.[1]?.replace(titleTail, "").trim() ?? "";
   if (i !== first || !m || words.split(/\s+/).length > 4 || verbAt(words, 0) || headOf(text).isListed) return false;

@@ -94,9 +94,18 @@ const spokenSizes: Record<string, string> = {
   twenties: "20s",
 };
 const spokenSize = new RegExp(`\\b(?:${Object.keys(spokenSizes).join("|")})\\b`, "gu");
+/** “on a ten”, “size twelve”. */
+const oneSpoken =
+  /(?<=\b(?:an?|sizes?|number|no\.?)\s+)(?:four|six|eight|ten|twelve|fourteen|sixteen|eighteen|twenty)(?=\s*(?:[,.;]|$)|\s+(?!(?:times?|extra|mm|turns?)\b))/gu;
 /** Sizes in figures, as long as the words that stood there. */
 const sizesInFigures = (text: string): string =>
-  text.replace(spokenSize, (w) => (spokenSizes[w] ?? w).padEnd(w.length));
+  text
+    .replace(spokenSize, (w) => (spokenSizes[w] ?? w).padEnd(w.length))
+    .replace(oneSpoken, (w) =>
+      (spokenSizes[w === "six" ? "sixes" : `${w}s`.replace("twentys", "twenties")] ?? w)
+        .replace("s", "")
+        .padEnd(w.length),
+    );
 
 /** What is told of the thread, up to the next sign. */
 const ofThread =

@@ -14,7 +14,9 @@ export const joined = (all: Told[], text: string): Told[] =>
           withTwisted(
             withDubbing(
               withLayers(
-                withMixed(withUnder(withBothColours(withOnes(withRetracted(all, text), text), text), text)),
+                withMixed(
+                  withUnder(withBothColours(withOnes(withPiece(withRetracted(all, text), text), text), text), text),
+                ),
                 text,
               ),
             ),
@@ -59,6 +61,26 @@ const withRetracted = (all: Told[], text: string): Told[] =>
     const rest = t.rest.filter((r) => r.at >= end);
     return [{ ...t, at: before.at, rest, kept: [{ at: before.at, end }, ...t.kept] }];
   });
+
+const cutsIt = /^\W*(?:and\s+|then\s+)*cut\s+(?:it|them|a\s+piece)?\s*(?:to\s+|about\s+)*\S/;
+/** “chenille, 2 mm thick, cut it four inches long”: so long is the piece. */
+const withPiece = (all: Told[], text: string): Told[] =>
+  all.flatMap((t, n): Told[] => {
+    const isPiece = (x: Told | undefined, before: Told | undefined): number | undefined => {
+      const form = before && formOf(before);
+      const leave = x?.verb === "act" ? x.said.leave : undefined;
+      const isStrand =
+        form === "chenille" || form === "wire" || form === "tinsel" || form === "yarn" || form === "stretch body";
+      if (!isStrand || !leave || !("mm" in leave) || !cutsIt.test(text.slice(x?.at ?? 0))) return undefined;
+      return leave.mm >= SHORTEST_PIECE ? leave.mm : undefined;
+    };
+    const next = all[n + 1];
+    const mm = isPiece(next, t);
+    if (next && mm !== undefined)
+      return [{ ...t, said: { ...t.said, pieceMm: mm }, ...wordsOf(t, next), end: next.end }];
+    return isPiece(t, all[n - 1]) === undefined ? [t] : [];
+  });
+const SHORTEST_PIECE = 30;
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -347,9 +369,12 @@ function withTaken(all: Told[], text: string): Told[] {
   const out: Told[] = [];
   for (const t of all) {
     const before = out[out.length - 1];
+    // “One partridge feather, strip the left side, tie it in by the tip”: what is only named is tied in there.
+    const isNamed =
+      before?.verb === undefined && before?.role === undefined && feathers.has((before && formOf(before)) ?? "");
     const isTaken =
-      before?.verb === "tie in" &&
-      takes.test(text.slice(before.at, before.end)) &&
+      before !== undefined &&
+      (isNamed || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&
       before.description !== undefined &&
       t.verb === "tie in" &&
       (t.refers === "it" || t.role === undefined || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
@@ -360,6 +385,7 @@ function withTaken(all: Told[], text: string): Told[] {
     }
     out[out.length - 1] = {
       ...before,
+      ...(isNamed && { verb: t.verb, kind: t.kind }),
       end: t.end,
       role: t.role ?? before.role,
       part: t.role ? t.part : before.part,
@@ -424,11 +450,17 @@ const formOf = ({ description }: Told) => description && (description.exact?.for
 /** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
 export function onlyTaken(all: readonly Told[], text: string): Told | undefined {
   const [only, more] = all.filter((t) => t.verb !== undefined || t.description !== undefined);
-  if (!only || more || only.verb !== "tie in" || !only.description) return undefined;
+  const isUsed =
+    only?.verb === undefined && only?.role === undefined && (only && formOf(only)) !== "thread" && usesIt.test(text);
+  if (!only || more || !(only.verb === "tie in" || isUsed) || !only.description) return undefined;
   const { there, tieIn, begin, end, from, hanging } = only.said;
   if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return undefined;
+  if (isUsed) return only.said.rule === undefined ? only : undefined;
   return takes.test(text.slice(only.at, only.end)) ? only : undefined;
 }
+/** “I'm using a pink chenille”: what it is of, and nothing is done with it yet. */
+const usesIt =
+  /^\W*(?:(?:so|now|next|then|today|here)\W+)*(?:i|we|you)\s+(?:am\s+|are\s+)?(?:going\s+to\s+)?(?:us(?:e|ing)|take|like|have|got)\s/;
 /** Whether a clause ties in what was taken: it names nothing, or a word or two of what that was. */
 export function tiesInTaken(t: Told, taken: Told): boolean {
   if (t.verb !== "tie in" || (t.role !== undefined && taken.role !== undefined && t.role !== taken.role)) return false;

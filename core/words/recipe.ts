@@ -88,6 +88,22 @@ function withoutNumbers(lines: string[]): string[] {
   return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
 }
 
+const contracted: [RegExp, (m: string, kept: string) => string][] = [
+  [/\b(i|we|you|they)'(?:m|ve|re|ll|d)\b/gu, (m, kept) => kept.padEnd(m.length)],
+  [
+    new RegExp(`\\b((?:for|as)\\s+(?:the|a|an|my)\\s+(?:${PARTS}),?)\\s+(?:it's|that's|it\\s+is)(?=\\s)`, "gu"),
+    (m, kept) => kept.padEnd(m.length),
+  ],
+  [
+    new RegExp(`^((?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?:${PARTS}))'s(?=\\s)`, "u"),
+    (m, kept) => kept.padEnd(m.length),
+  ],
+  [/\bfor\s+(?:the\s+|my\s+)?dubbing,?\s+(?:i|we|you)(?:\s+(?:take|use))?(?=\s)/gu, (m) => " ".repeat(m.length)],
+];
+/** “I've got”, “rib's fine gold wire”: spoken forms, as long as what stands for them. */
+const withoutContractions = (line: string): string =>
+  contracted.reduce((text, [spoken, plainly]) => text.replace(spoken, plainly), line);
+
 const namesPart = new RegExp(
   `^(?:hook|${PARTS})\\s+(?!of\\b|with\\b|is\\b|and\\b|in\\b|over\\b|back\\b|forward\\b)[\\p{L}\\d#.]`,
   "u",
@@ -129,7 +145,7 @@ class RecipeReader implements Reading {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
     const small = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
-    this.plain = withoutNumbers(small).map(asList);
+    this.plain = withoutNumbers(small).map(withoutContractions).map(asList);
     this.heads = this.plain.map(headOf);
     this.out = lines.map((l, i) => ({
       text: l,
@@ -654,7 +670,9 @@ class RecipeReader implements Reading {
     if (role === "legs" && /\b(?:picked|teased|brushed|combed|pulled)\s+out\b/.test(t.text.slice(told.at, told.end)))
       return this.pickOutLegs(t);
     if (role === "thread") return this.actListedThread(t);
-    if (role === "head" && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))
+    // “head dubbed brown”: of dubbing, in that colour.
+    const isDubbed = told.verb === "dub";
+    if (role === "head" && !isDubbed && (told.kind === "wind" || told.kind === "act") && !this.isOfItsOwn(told))
       return this.actListedHead(t);
     if (told.kind === "whip") return tellWhip(t);
     if (role === "finish" || told.kind === "glue") return tellFinish(t);

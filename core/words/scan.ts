@@ -49,7 +49,12 @@ const pronoun = oneOf<Told["refers"]>(
     words("(?:the\\s+|these\\s+|those\\s+)?same(?:\\s+(?:tail\\s+)?(?:fibres?|bundle|feather|bunch|material|stuff))"),
     () => "the same" as const,
   ),
-  map(words("it|them|they|both|these|those"), () => "it" as const),
+  map(
+    words(
+      "it|them|they|both|these|those|(?:that|this)(?=\\s+(?:to|up|forwards?|back|over|around|round|down|all|in)\\b)",
+    ),
+    () => "it" as const,
+  ),
 );
 /** “twice as thick as the body” compares, and makes no body. */
 const asPart: Reader<string> = (text, at) =>
@@ -368,6 +373,7 @@ const leadIn = words(
     "i\\s+tie\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)",
     "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)",
     "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)",
+    "(?:got|going\\s+to|gonna|want\\s+to)(?=\\s)",
     "and",
     "then",
     "now",

@@ -17,12 +17,11 @@ const thickness: [string, NoodleThickness][] = [
 ];
 const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
 const shapes: [string, DubbedShape][] = [
-  ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
     anyOf(
       "(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?",
       "carrot[- ]shaped?",
-      "(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?(?:,?\\s+(?:(?:and|then|getting|becoming|growing)\\s+)+(?:fat|thick|full)(?:t?er)(?:\\s+forwards?)?)?",
+      "(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and|then|but)\\s+(?:filling\\s+out|getting\\s+(?:fat|thick|full)(?:t?er)|building\\s+up)(?:\\s+(?:as\\s+(?:it|you)\\s+go(?:es)?|forwards?))?)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?(?:,?\\s+(?:(?:and|then|getting|becoming|growing)\\s+)+(?:fat|thick|full)(?:t?er)(?:\\s+forwards?)?)?",
       "(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)",
       "(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
     ),
@@ -36,6 +35,7 @@ const shapes: [string, DubbedShape][] = [
     "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:skinny|thin|slim),?\\s+(?:and\\s+|then\\s+)*(?:get(?:s|ting)?|becom(?:e|es|ing)|end(?:s|ing)?)\\s+(?:up\\s+)?(?:fat|thick|full)(?:t?er)?",
     "tapered",
   ],
+  ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
     "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|taper(?:ed|ing)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
     "cigar",
@@ -275,6 +275,16 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause(
+    "but twice as thick",
+    match(
+      "(?:but\\s+|and\\s+)?(?:about\\s+)?(twice|double|half)\\s+(?:as\\s+(?:thick|full|fat|big)(?!\\s+as)|the\\s+(?:thickness|size)(?!\\s+of))",
+    ),
+    (s, [w]) => {
+      if (s.ofBody !== undefined) return false;
+      s.ofBody = w === "half" ? 0.5 : 2;
+    },
+  ),
+  clause(
     "twice as thick as the body",
     seq(
       opt(words("about|roughly|some")),
@@ -352,6 +362,19 @@ export const dressClauses: Clause[] = [
     } else return false;
   }),
   clause(
+    "on 40 mm of the silk",
+    seq(
+      opt(words("on(?:to)?|over|along")),
+      opt(words("about|roughly|some")),
+      absolute,
+      words("of\\s+(?:the\\s+|your\\s+)?(?:waxed\\s+)?(?:thread|silk)"),
+    ),
+    (s, [, , mm]) => {
+      if (s.loop || s.noodle !== undefined || mm < SHORTEST_OF_IT) return false;
+      s.noodle = { mm };
+    },
+  ),
+  clause(
     "40 mm of it",
     seq(
       opt(words("about|roughly|some")),
@@ -374,7 +397,11 @@ export const dressClauses: Clause[] = [
   }),
   clause(
     "in 6 turns",
-    seq(opt(words("in|with")), number, words("(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:\\s+of)?")),
+    seq(
+      opt(words("in|with")),
+      number,
+      words("(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:'?\\s+worth)?(?:\\s+of)?"),
+    ),
     () => undefined,
   ),
   clause("sparse", howThick, (s, t) => {

@@ -571,7 +571,9 @@ const howLong: Clause[] = [
     seq(
       opt(words("so(?:\\s+that)?")),
       lengthNamed,
-      words("(?:is|are)\\s+(?:left|showing|sticking\\s+out|free)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?"),
+      words(
+        "(?:is|are)\\s+(?:left|showing|sticking\\s+out|free)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?|(?:hangs?|sticks?|pokes?|shows?|trails?)\\s+(?:off|out|back|behind|over)(?:\\s+(?:the\\s+)?(?:back|behind|end|bend))?",
+      ),
     ),
     (s, [, l]) => {
       if (s.shown && "mm" in s.shown) {
@@ -789,6 +791,11 @@ const sides: Clause[] = [
     put({ stance: "splayed", round: { near: 1, far: 1 } }),
   ),
   clause(
+    "fibres under",
+    words("(?<=\\b(?:fibres?|fibers?|barbs?|strands?|legs?)\\s+)under(?=\\s*(?:[,.;]|$))"),
+    put({ round: { underside: 1 } }),
+  ),
+  clause(
     "half to each side",
     words(
       "half\\s+(?:of\\s+(?:it|them)\\s+)?(?:to\\s+|on\\s+)?(?:a|each|either)\\s+side|(?:split|divided|shared)\\s+(?:evenly\\s+|equally\\s+)?(?:to|on|between|over)\\s+(?:both|each|the\\s+two)\\s+sides?|both\\s+sides(?!\\s+of)",
@@ -955,7 +962,7 @@ const howTied: Clause[] = [
       lengthNamed,
       opt(words("of\\s+it")),
       words(
-        "(?:hanging\\s+)?(?:free|in\\s+front|behind|beyond|loose|over)(?:\\s+(?:behind|in\\s+front))?(?:\\s+for\\s+(?:a|the)\\s+\\w+)?",
+        "(?:hanging\\s+|sticking\\s+)?(?:free|in\\s+front|out\\s+(?:of\\s+)?(?:the\\s+)?front|over\\s+the\\s+eye|past\\s+the\\s+eye|behind|beyond|loose|over)(?:\\s+(?:behind|in\\s+front))?(?:\\s+for\\s+(?:a|the)\\s+\\w+)?",
       ),
     ),
     (s, [, free]) => void (s.free = free),

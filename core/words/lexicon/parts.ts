@@ -139,6 +139,7 @@ const roleWords: Record<string, Role> = {
   feelers: "legs",
   whiskers: "legs",
   antennae: "legs",
+  horns: "legs",
   antenna: "legs",
   eyes: "eyes",
   "bead chain": "eyes",

@@ -30,7 +30,9 @@ export const absolute: Reader<number> = memo(
     // “a millimetre and a half”.
     map(seq(number, unit, andPart), ([n, [u], more]) => exact(mmOf(n + more, u ?? ""))),
     map(seq(number, opt(words("(?:of\\s+)?an?")), unit), ([n, , [u]]) => exact(mmOf(n, u ?? ""))),
-    map(match("an?\\s+(centimet(?:re|er)|millimet(?:re|er)|inch|cm)"), ([u]) => exact(mmOf(1, u ?? ""))),
+    map(seq(match("an?\\s+(centimet(?:re|er)|millimet(?:re|er)|inch|cm)"), opt(andPart)), ([[u], more]) =>
+      exact(mmOf(1 + (more ?? 0), u ?? "")),
+    ),
   ),
 );
 /** Inches in mm leave crumbs behind the last digit. */

@@ -42,6 +42,6 @@ function alongTheWay({ told, text, bench, line }: Telling, said: Said): void {
 
 export const dub = verb(
   "dub",
-  "(?:(?:make|form|build|dub)\\s+)?(?:another|a\\s+second)\\s+(?:(?:smaller|larger|bigger|small|round|slightly|little)\\s+)*(?=(?:ball|bump|hump)(?!\\s+of\\s+(?!the\\s+same|it)))|(?:touch[- ]?dub|dub|re-?dub)(?!bing)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
+  "(?:twist|spin|roll)\\s+(?:it|them|that)\\s+on(?:to)?(?=\\s+(?:to\\s+)?(?:the|an?|about|your|some|\\d))|(?:(?:make|form|build|dub)\\s+)?(?:another|a\\s+second)\\s+(?:(?:smaller|larger|bigger|small|round|slightly|little)\\s+)*(?=(?:ball|bump|hump)(?!\\s+of\\s+(?!the\\s+same|it)))|(?:touch[- ]?dub|dub|re-?dub)(?!bing)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
   tellDub,
 );

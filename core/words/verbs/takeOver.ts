@@ -60,7 +60,7 @@ function asCover(t: Telling): Telling {
 /** What is broad enough to cover something when it is folded over. */
 const bandForms = new Set<MaterialForm | undefined>(["stretch body", "yarn", "quill", "flash", "floss"]);
 /** Strands that can be laid over the back instead of being wound. */
-const liesFlat = new Set(["stretch body", "yarn", "tinsel", "flash", "floss"]);
+const liesFlat = new Set(["stretch body", "yarn", "tinsel", "flash", "floss", "chenille"]);
 /** So far from the eye, in shanks, a strip that is pulled over forward cannot have been bound in. */
 const FRONT = 0.4;
 /** A strip that was tied in for a body and is not wound yet: folded forward it lies over what is under it. */
