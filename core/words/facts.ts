@@ -109,7 +109,7 @@ function isHookTold(r: Reading, i: number): boolean {
   if (verbAt(text, r.heads[i]?.begin ?? 0)) return false;
   // “On a size 8 streamer hook put 12 wraps of lead”: the hook is told by the way.
   // “This is my little stonefly. I tie it on a ten nymph hook.”
-  if (hookSentences.some((told) => text.slice(0, told.exec(text)?.index ?? 0).trim() !== "")) return false;
+  if (hookSentences.slice(1).some((told) => text.slice(0, told.exec(text)?.index ?? 0).trim() !== "")) return false;
   const by = onHook.exec(text);
   if (by && verbAt(text, by.index + by[0].length + 1)) return false;
   // “I start with the bead, 2.5 mm, on a size 16 nymph hook”: the line is about the bead.
