@@ -28,6 +28,7 @@ const files: [string, Catalogue][] = [
   ["traps.txt", catalogue],
   ["winter.txt", catalogue],
   ["mail.txt", catalogue],
+  ["pier.txt", catalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -167,6 +167,19 @@ const ways: Way[] = [
     read: (g, words) =>
       ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz `, `${g[1] ?? ""} flies `),
   },
+  {
+    // “6 each of red, black and olive”: how many of each, not of what.
+    needs: /each/iu,
+    pattern: rule(
+      String.raw`(?<!(?:\d|sizes?|#|no\.?|gr\.?)\s{0,2}(?:,|/|&|and|und|-|to)?\s{0,2})(?<!(?:${DOZEN}|${PIECE})[^;.]*)(${NUMBER})(?=\s+each\s+of\s+(?!\d)\p{L})`,
+    ),
+    // “14 each” is rather a size.
+    fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
+    read: (g, words, { unit }) =>
+      unit
+        ? counted(times(numberOf(g[1] ?? ""), unit === "dz" ? 12 : 1), words)
+        : ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+  },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
   {
     needs: /qty|quantity|menge|anz/iu,
@@ -199,9 +212,24 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
           : { at, doubt: { field: "quantity", ...result.why, at, candidates: result.answers } },
       );
     }
+  if (found.length === 0) found.push(...atTheEnd(text, start, catalogue));
   found.sort((a, b) => a.at[0] - b.at[0]);
   const all = [...found, ...carriedOn(text, start, found, catalogue)].sort((a, b) => a.at[0] - b.at[0]);
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
+}
+
+const END_NUMBER = new RegExp(String.raw`(?<=\p{L}[^\d]*\d[\d/]*\s(?:.*\s)?)(${NUMBER})\s*$`, "iu");
+/**
+ * “Copper Lodger #12 olive 3”, where the text says that its numbers are dozens: what ends a row behind its size counts.
+ */
+function atTheEnd(text: string, start: number, { unit }: Catalogue): Quantity[] {
+  const m = unit ? END_NUMBER.exec(text) : null;
+  const n = m && numberOf(m[1] ?? "");
+  if (!m || !n || /(?:#|sizes?|no\.?|gr\.?)\s*$/i.test(text.slice(0, m.index))) return [];
+  const result = counted(times(n, unit === "dz" ? 12 : 1), m[1] ?? "");
+  return "flies" in result
+    ? [{ at: [start + m.index, start + m.index + (m[1] ?? "").length], flies: result.flies }]
+    : [];
 }
 
 /** Where a text says “the same number”, of a statement before it. */
@@ -218,7 +246,7 @@ const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
     return before?.flies === undefined ? [] : [{ at, flies: before.flies }];
   });
 const AS_MANY =
-  /(?<!\p{L})(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))(?!\p{L})/giu;
+  /(?<!\p{L})(?:(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s*)(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
 
 /**
  * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too,
@@ -279,7 +307,7 @@ const STATED = new RegExp(
   [
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
-    String.raw`|^[ \t(]*(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*$`,
+    String.raw`|(?:^|[,;]\s*)[ \t(]*(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
   ].join(""),
   "imu",
 );

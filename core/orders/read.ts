@@ -30,13 +30,16 @@ const COMMA = new RegExp(
   "giu",
 );
 const OTHER_ORDER =
-  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
 /** “…, all barbless, no substitutes” */
 const OF_ALL =
-  /(?<=[,.]\s*)(?:and\s+|und\s+)?(?:all(?:\s+(?:of\s+)?(?:them|these))?|everything|alle[s]?)\s+(?=(?:to\s+be\s+|are\s+|on\s+|with(?:out)?\s+|no\s+|ohne\s+|mit\s+|auf\s+|bitte\s+|please\s+)*(?:barbless|de-?barbed|lead|unleaded|sparse|original|widerhaken|schonhaken|bleifrei|blei)(?!\p{L}))/iu;
+  /(?<=[,.]\s*)(?:and\s+|und\s+)?(?:all(?:\s+(?:of\s+)?(?:them|these))?|everything|alle[s]?)\s+(?=(?:to\s+be\s+|are\s+|on\s+|with(?:out)?\s+|no\s+|ohne\s+|mit\s+|auf\s+|bitte\s+|please\s+)*(?:barbless|de-?barbed|lead|unleaded|sparse|original|widerhaken|schonhaken|bleifrei|blei|(?:fine|heavy|strong|light|standard)[- ](?:wire|hooks?)|individually|separately|gift)(?!\p{L}))/iu;
+/** “…, barbless, all of them”, “…, ohne Widerhaken alle” */
+const OF_ALL_BEHIND =
+  /(?<=[,.]\s*)[^,.;\d]{4,40}\s,?\s*(?:all(?:\s+of\s+(?:them|these))?|alle[sn]?|throughout|for\s+all(?:\s+of\s+them)?|on\s+(?:all(?:\s+of\s+them)?|everything)|bei\s+allen|durchgehend)(?=\s*[.!]?\s*$)/iu;
 const NOT_BEFORE =
   /(?<!\p{L})(?:(?:but|aber)\s+)?(?:(?:not|nicht)\s+(?:before|earlier\s+than|sooner\s+than|vor(?:\s+dem)?)|(?:at\s+the\s+)?earliest(?:\s+on)?|frühestens(?:\s+am)?)\s+/iu;
 /** A fly's name has so many words at most. */
@@ -206,7 +209,8 @@ class OrderReader {
 
   /** A line; what is wished of “all” behind the last one is wished of every line so far. */
   private readItem(part: Stretch, quantity: Quantity): void {
-    const ofAll = OF_ALL.exec(part.left);
+    const behind = OF_ALL_BEHIND.exec(part.left);
+    const ofAll = OF_ALL.exec(part.left) ?? (behind && findWish(behind[0], 0) ? behind : null);
     if (!ofAll) {
       this.order.lines.push(...this.items.read(part, quantity));
       return;
@@ -478,11 +482,32 @@ class OrderReader {
     return [{ label: "keep it as a wish", text }];
   }
 
+  /** “Cheers, Tom”: who signs behind a closing is nobody that is ordered for, and nothing that is ordered. */
+  private isSignature(chunk: Span): boolean {
+    if (
+      !/^\p{Lu}[\p{L}'-]*(?:\s+\p{Lu}[\p{L}'.-]*){0,2}$/u.test(chunk.text) ||
+      /\S/.test(this.text.slice(chunk.end).replace(/^[.!]/, ""))
+    )
+      return false;
+    return this.order.asides.some(
+      (a) => a.why === "closing" && a.at[1] <= chunk.start && !/[\p{L}\d]/u.test(this.text.slice(a.at[1], chunk.start)),
+    );
+  }
+
   private askUnknown(chunk: Span): void {
     const at: [number, number] = [chunk.start, chunk.end];
+    if (this.isSignature(chunk)) {
+      this.order.asides.push({ at, why: "closing" });
+      return;
+    }
     const details = { words: chunk.text };
     const isNamed = /\p{Lu}/u.test(chunk.text) || !/\p{Lu}/u.test(this.text);
-    const couldBeCustomer = isNamed && !this.order.customer && this.order.lines.length > 0 && !/\d/.test(chunk.text);
+    const couldBeCustomer =
+      isNamed &&
+      !TELLS.test(chunk.text) &&
+      !this.order.customer &&
+      this.order.lines.length > 0 &&
+      !/\d/.test(chunk.text);
     const close = nearest(chunk.text, this.catalogue.customers, (c) => c.name, { least: 0.5 });
     const names = close.map((c) => ({ label: c.item.name, text: c.item.name }));
     if (
@@ -501,6 +526,9 @@ class OrderReader {
     );
   }
 }
+/** A sentence begins so, and no name of a customer. */
+const TELLS =
+  /^(?:need|deliver|please|send|ship|want|would|could|can|may|we|i|they|it|if|and|but|also|these|those|let|make|thanks|bitte|wir|ich|wenn|und|aber|auch|liefer\w*|schick\w*)(?!\p{L})/iu;
 /** What is wished before the parts of a quantity, or behind the last and a comma, is wished of all of them. */
 function wishedOfAll(lines: ReadLine[], text: string): void {
   const [first, last] = [lines[0], lines.at(-1)];
@@ -526,7 +554,7 @@ const beginOf = (stretch: Stretch, q: Quantity): number => {
   return q.at[0] - (each?.[0].length ?? 0);
 };
 const COURTEOUS =
-  /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible)$/iu;
+  /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible|throughout|durchgehend)$/iu;
 
 /**
  * Read an order as it is typed or pasted: one line, a list, a sheet's rows, a mail.

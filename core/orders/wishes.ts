@@ -50,7 +50,7 @@ const rules = [
   rule("part", `(?:${COLOUR})\\s+(?:${PART})`),
   rule(
     "parcels",
-    "(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)",
+    "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|lieferung|liefern) )?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)",
   ),
   rule(
     "sample",
@@ -59,11 +59,11 @@ const rules = [
   // What is said of handling, delivery, prices and lengths is nobody's choice of a list: it stays in these words.
   rule(
     "own",
-    "(?:please\\s+)?(?:box|pack|wrap|bag|label)\\s+(?:them\\s+|these\\s+|it\\s+|everything\\s+)?(?:all\\s+)?(?:singly|individually|separately|carefully|well|flat|by\\s+(?:size|pattern|colou?r|the\\s+dozen)|in\\s+(?:dozens|tens|sixes|singles))",
+    "(?:please\\s+)?(?:box|pack|wrap|bag|label)\\s+(?:them\\s+|these\\s+|it\\s+|everything\\s+)?(?:all\\s+)?(?:singly|individually|separately|carefully|well|flat|(?:by|per)\\s+(?:size|pattern|colou?r|(?:the\\s+)?dozen)|in\\s+(?:dozens|tens|sixes|singles))(?:\\s+and\\s+(?:label(?:led)?|mark(?:ed)?)\\s+(?:them\\s+|each\\s+)?(?:with|by)\\s+(?:the\\s+|their\\s+|its\\s+)?(?:sizes?|patterns?|names?|colou?rs?))?",
   ),
   rule(
     "own",
-    "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|the\\s+dozen|pattern)|per\\s+\\p{L}+)",
+    "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|gift[\\s-]*(?:wrapped|boxed|packed)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|the\\s+dozen|pattern)|per\\s+\\p{L}+)",
   ),
   rule(
     "own",
