@@ -217,8 +217,12 @@ export class Heading {
     order.understood.push({ field: "customer", at, label: customer.name });
   }
 
-  /** Whom for, and when, if the text does not say. */
-  askMissing(end: number): void {
+  /**
+   * Whom for, and when, if the text does not say.
+   *
+   * @param behind what parts an answer from the text's end: behind a row of a sheet it is no further cell
+   */
+  askMissing(end: number, behind: string): void {
     const { order, catalogue } = this;
     const isAsked = (field: Doubt["field"]): boolean => order.doubts.some((d) => d.field === field);
     if (!order.customer && !isAsked("customer"))
@@ -232,7 +236,7 @@ export class Heading {
         candidates: catalogue.seasons
           .filter((s) => s.date > catalogue.today)
           .slice(0, 2)
-          .map((s) => ({ label: s.name, text: `, ${s.name}` })),
+          .map((s) => ({ label: s.name, text: `${behind}${s.name}` })),
       });
   }
 }

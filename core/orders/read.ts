@@ -83,7 +83,7 @@ class OrderReader {
     const { understood, doubts } = settleDays(this.order, this.heading.days, this.statements);
     this.order.understood.push(...understood);
     this.order.doubts.push(...doubts);
-    if (this.order.lines.length > 0) this.heading.askMissing(this.text.length);
+    if (this.order.lines.length > 0) this.heading.askMissing(this.text.length, /\n/.test(this.text) ? "\n" : ", ");
     uncover(this.order, this.text);
     return this.order;
   }

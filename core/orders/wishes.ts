@@ -61,6 +61,7 @@ const rules = [
     "own",
     "(?:please\\s+)?(?:box|pack|wrap|bag|label)\\s+(?:them\\s+|these\\s+|it\\s+|everything\\s+)?(?:all\\s+)?(?:singly|individually|separately|carefully|well|flat|(?:by|per)\\s+(?:size|pattern|colou?r|(?:the\\s+)?dozen)|in\\s+(?:dozens|tens|sixes|singles))(?:\\s+and\\s+(?:label(?:led)?|mark(?:ed)?)\\s+(?:them\\s+|each\\s+)?(?:with|by)\\s+(?:the\\s+|their\\s+|its\\s+)?(?:sizes?|patterns?|names?|colou?rs?))?",
   ),
+  rule("own", "(?:an? )?(?:mixed|assorted) (?:box|selection|pack)(?:es)?"),
   rule(
     "own",
     "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|gift[\\s-]*(?:wrapped|boxed|packed)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|the\\s+dozen|pattern)|per\\s+\\p{L}+)",
