@@ -82,6 +82,8 @@ describe("flies as tiers tell them", () => {
         "41-quill-dry: PLACE_NOT_THERE",
         "420-big-pike-streamer-tied-on-6-0: HOOK_SIZE_TOO_FAR",
         "442-sedge-pupa-number-12-curved-ho: LENGTH_RULE_UNRESOLVED",
+        "443-tying-notes-breakwater-shrimp: ZONE_BEYOND_PROFILE",
+        "446-materials: MATERIAL_UNKNOWN",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_RULE_UNRESOLVED",
         "99e-midge-thread: SPOT_UNDER_BEAD",

@@ -124,7 +124,7 @@ export function descriptionAt(
 
 const pearlStrands = /(?:strands?|lengths?)\s+of\s+$/;
 const ofFlash = match(
-  "((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange|chartreuse|lime))?|gold|silver|copper)(?=\\s*(?:[,.;]|$))",
+  "((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange|chartreuse|lime))?|gold|silver|copper)(?=\\s*(?:[,.;]|$)|\\s+(?:each|either|per|on|a|folded|and|down|along)\\b)",
 );
 const strandsOfFlash = match(
   "strands?\\s+((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange))?|(?:gold|silver|copper)\\s+holographic)(?=\\s*(?:[,.;]|$|(?:and|with|each|on|folded|a|per)\\b))",

@@ -15,7 +15,10 @@ export const joined = (all: Told[], text: string): Told[] =>
             withDubbing(
               withLayers(
                 withMixed(
-                  withUnder(withBothColours(withOnes(withPiece(withRetracted(all, text), text), text), text), text),
+                  withUnder(
+                    withBothColours(withOnes(withPiece(withWoundLater(withRetracted(all, text)), text), text), text),
+                    text,
+                  ),
                 ),
                 text,
               ),
@@ -81,6 +84,23 @@ const withPiece = (all: Told[], text: string): Told[] =>
     return isPiece(t, all[n - 1]) === undefined ? [t] : [];
   });
 const SHORTEST_PIECE = 30;
+
+const woundParts = new Set(["body", "thorax", "tag", "butt"]);
+/** “Body: tinsel, tie in at the front, wind to the tag and back”: it is wound once, as it is told at the end. */
+const withWoundLater = (all: Told[]): Told[] => {
+  const [first, ...more] = all;
+  const later = more.findIndex((t) => t.verb === "wind" && t.description === undefined && t.role === first?.role);
+  const between = more.slice(0, later);
+  const isOnlyTied = between.every((t) => t.verb === "tie in" && t.description === undefined);
+  const last = more[later];
+  if (!first || !last || first.verb !== undefined || first.kind !== "wind" || !first.description || !isOnlyTied)
+    return all;
+  if (!woundParts.has(first.role ?? "") || first.said.rule || first.said.from || first.said.end) return all;
+  const ties = between.map((t) => t.said.tieIn?.at ?? t.said.there).find((p) => p !== undefined);
+  const words = [...between, last].reduce((told, t) => ({ ...told, ...wordsOf(told, t) }), first);
+  const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), ...last.said };
+  return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
+};
 
 /** The words of two clauses that become one. */
 const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
@@ -484,7 +504,8 @@ export const tiedInAs = (t: Told, taken: Told): Told => ({
 });
 
 /** A line that only ties in: nothing of it is wound yet. */
-export const isTiedInLine = /\b(?:tied|caught|bound)\s+in\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;
+export const isTiedInLine =
+  /\b(?:(?:tied|caught|bound)\s+in|(?:tied|bound|lashed)\s+(?:down\s+)?along)\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;
 
 /** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
 function shareTurns(text: string, all: Told[]): void {

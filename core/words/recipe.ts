@@ -793,7 +793,9 @@ class RecipeReader implements Reading {
     if (isPieceAlone(told)) return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
     // “Black chenille and a saddle hackle tied in at the bend”: both wait there.
     const isOnlyTiedIn = told.kind === "wind" && told.description !== undefined && isTiedInLine.test(t.text);
-    if (isOnlyTiedIn && told.said.rule === undefined && !told.said.end && !told.said.from)
+    // “A foam strip tied along the shank from the eye to the bend”: bound down there, and free behind it.
+    const isAlong = isOnlyTiedIn && /\b(?:tied|bound|lashed)\s+(?:down\s+)?along\b/.test(t.text);
+    if (isOnlyTiedIn && told.said.rule === undefined && (isAlong || (!told.said.end && !told.said.from)))
       return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
     if (told.said.rule?.turns !== undefined || told.kind === "wind") return tellWind(t);
     if (told.kind === "dress") return tellDub(t);
@@ -876,6 +878,8 @@ class RecipeReader implements Reading {
     });
     if (rest) this.line(i).marks.push({ at: [rest.at, rest.end], kind: "doubt" });
     told.rest = told.rest.slice(rest ? 1 : 0);
+    // Later lines tie in and wind it all the same, whatever it turns out to be of.
+    if (told.role === "rib" && words) this.bench.componentFor("rib", undefined, words);
   }
 
   private tellUnused(): void {

@@ -1016,7 +1016,7 @@ function colours(told: Told, text: string, at: number): Next | undefined {
   const { description } = told;
   colourWords.lastIndex = at;
   const m = colourWords.exec(text);
-  if (!description || !m || !/[,(]\s*$/.test(text.slice(0, at))) return undefined;
+  if (!description || !m || !/(?:[,(]|\s-)\s*$/.test(text.slice(0, at))) return undefined;
   const words = m[0].split(/\s+/);
   if (!words.every((w) => isColour(w) || after.has(w))) return undefined;
   const isGauge =

@@ -259,6 +259,11 @@ const howOften: Clause[] = [
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
   clause("12 x .015", seq(count, words("x(?=\\s*0?\\.\\d{2})")), (s, [c]) => setTurns(s, c, false)),
+  clause("wound twice", match("(once|twice)(?=\\s*(?:[,.;]|$))"), (s, [n]) =>
+    s.rule || s.passes !== undefined || s.from || s.end || s.begin
+      ? false
+      : setTurns(s, { n: n === "once" ? 1 : 2 }, false),
+  ),
   clause("5 times", seq(count, words("times(?!\\s+(?:the|as|its))")), (s, [c]) =>
     s.rule?.turns === undefined &&
     s.stretch === undefined &&

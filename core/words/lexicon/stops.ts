@@ -338,7 +338,7 @@ export const MANNER = anyOf(
   "each\\s+half",
   "(?:and\\s+)?locked(?:\\s+(?:down|in\\s+place))?",
   "picked\\s+out\\s+well",
-  "(?:trimmed|clipped|cut)(?:\\s+(?:short|level|close|square|flat|off|underneath|below|top|bottom|and|on\\s+top|to\\s+shape))*",
+  "(?:trimmed|clipped|cut)(?:\\s+(?:short|level|close|square|flat|off|underneath|below|top|bottom|and|on\\s+(?:the\\s+)?(?:top|bottom|underside|sides?)|to\\s+shape))*",
   "stripped(?:\\s+(?:on|from|of)\\s+(?:one|the\\s+\\w+)\\s+side)?",
   "twisted(?:\\s+on)?",
   "fuller",

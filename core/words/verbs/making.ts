@@ -60,7 +60,7 @@ export function objectOf(t: Telling): Meant {
     }
   }
   const isFresh = told.said.amount !== undefined && ("fibres" in told.said.amount || "strands" in told.said.amount);
-  if (material === undefined && bench.ofRole(role) === undefined && isFresh) {
+  if (material === undefined && bench.ofRole(role) === undefined && isFresh && role !== "flash") {
     // “another 8 fibres for the wing case”: of what was tied in before.
     const same = bench.materialOf(
       bench.components.findLast((c) => bench.formOf(c) === "feather fibre" || bench.formOf(c) === "herl"),

@@ -13,12 +13,13 @@ const woundRoles = new Set<Role>(["rib", "body", "thorax", "tag", "butt", "hackl
 
 /** Whether what is tied in only waits: a strand or a hackle to be wound. */
 export const waitsToBeWound = (role: Role | undefined, form: MaterialForm | undefined): boolean =>
-  form !== undefined &&
-  ((woundForms.has(form) && (role === undefined || woundRoles.has(role))) ||
-    (form === "flash" && (role === "rib" || role === "body")) ||
-    (form === "rubber" && role === "rib") ||
-    ((form === "hackle" || form === "quill" || form === "feather fibre") &&
-      (role === "hackle" || role === "collar" || role === "body" || role === "thorax")));
+  (form === undefined && role === "rib") ||
+  (form !== undefined &&
+    ((woundForms.has(form) && (role === undefined || woundRoles.has(role))) ||
+      (form === "flash" && (role === "rib" || role === "body")) ||
+      (form === "rubber" && role === "rib") ||
+      ((form === "hackle" || form === "quill" || form === "feather fibre") &&
+        (role === "hackle" || role === "collar" || role === "body" || role === "thorax"))));
 
 /** Ties something in where it is said, or where the thread hangs: it stays as it lies, or waits for a later line. */
 export function tellTieIn(t: Telling): void {
@@ -169,7 +170,7 @@ export function tieIn(
   if (hangs) own.hanging = true;
   // A belly of hair lies along the hook; what hangs down is a beard.
   if (form === "hair" && /\bbelly\b/.test(t.told.part ?? "")) own.attitude ??= "back";
-  if (/antenna|feeler|horn/.test(t.told.part ?? "")) asFeelers(own, bench.facts.name);
+  if (/antenna|feeler|horn/.test(t.told.part ?? "")) asFeelers(own, bench);
   // A post is a wing that stands.
   if (/\bpost\b/.test(t.told.part ?? "")) own.attitude ??= "up";
   const step = make(t, "lay", own, object, {
@@ -200,9 +201,12 @@ const isBoundDown = /\b(?:bound|bind|lashed)\s+(?:it\s+|them\s+)?(?:down|back|al
 const fewest = (n: unknown): boolean => typeof n === "number" && n < 4;
 const MIDDLE = 0.5;
 /** What feels ahead points forward from the eye; a shrimp is tied with its head at the bend. */
-function asFeelers(own: Telling["told"]["said"], name: string | undefined): void {
+function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void {
+  const { name } = bench.facts;
+  const eyes = bench.made.findLast((m) => bench.component(m.step.component)?.role === "eyes")?.step;
+  const looksBack = eyes !== undefined && "from" in eyes && alongShank(eyes.from) > MIDDLE;
   const place = own.tieIn?.at ?? own.there ?? own.begin ?? own.from;
-  const isReversed = place ? alongShank(place) > MIDDLE : /shrimp|prawn/i.test(name ?? "");
+  const isReversed = place ? alongShank(place) > MIDDLE : looksBack || /shrimp|prawn/i.test(name ?? "");
   own.attitude ??= own.way ?? (isReversed ? "back" : "forward");
   if (!place) own.tieIn = { at: isReversed ? { landmark: "bend" } : { eyeLengths: 1 } };
 }

@@ -239,7 +239,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
   if (said.around) return windAround(t, object, said, said.around);
-  const front = isHackle(object.role) && said.palmered ? ribbed(t.bench) : undefined;
+  const front = (isHackle(object.role) || object.form === "hackle") && said.palmered ? ribbed(t.bench) : undefined;
   const post = said.roundPost ? postAt(t.bench) : undefined;
   if (post && !said.from && !said.begin && !said.end) said.there ??= post;
   if (front && !said.from && !said.begin && !said.end && !said.there)
