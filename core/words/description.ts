@@ -299,6 +299,8 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     const isShort = isUnit && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");
     if (!isSize && !isUnit && !isModifier(t.word) && !isLabel(text, t, implied)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;
+    // “thread red 140, 50 mm red chenille”: the piece is another thing than the thread.
+    if (isSize && implied === "thread" && /^\s*(?:mm|cm)\b/.test(text.slice(t.end))) break;
     end = isShort ? t.end + 1 : t.end;
     const next = afterBlank(text, end);
     const comma = /^\s*,\s*/.exec(text.slice(t.end))?.[0].length ?? 0;

@@ -254,7 +254,7 @@ function isTitle(r: Reading, i: number): boolean {
 function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   const first = r.lines.findIndex((t) => t.trim() !== "");
-  const m = /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+)?)\.\s+(?=\S)/u.exec(text);
+  const m = /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+)?)(?:\.|:(?=\s+hook\b))\s+(?=\S)/u.exec(text);
   const words = m?.[1]?.replace(titleTail, "").trim() ?? "";
   if (i !== first || !m || words.split(/\s+/).length > 4 || verbAt(words, 0) || headOf(text).isListed) return false;
   if (/\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|hook|wet|dry)\b/.test(words)) return false;

@@ -1,36 +1,30 @@
 import { isColour } from "../materials";
-import { isNounAlone } from "./bench";
 import type { Description } from "./description";
 import { stuffOf } from "./named";
 import { NUMBER_WORD, readNumber } from "./text/number";
-import type { Span, Told } from "./told";
+import { formTold, wordsOf, type Span, type Told } from "./told";
+import { feathers, withTaken } from "./taken";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
-export const joined = (all: Told[], text: string): Told[] =>
-  withTurnsOf(
-    withTaken(
-      withPartBehind(
-        withNamedAhead(
-          withTwisted(
-            withDubbing(
-              withLayers(
-                withMixed(
-                  withUnder(
-                    withBothColours(withOnes(withPiece(withWoundLater(withRetracted(all, text)), text), text), text),
-                    text,
-                  ),
-                ),
-                text,
-              ),
-            ),
-            text,
-          ),
-        ),
-      ),
-      text,
-    ),
-    text,
-  );
+export const joined = (all: Told[], text: string): Told[] => passes().reduce((told, pass) => pass(told, text), all);
+
+/** One after the other: what is taken back first, then what is of one thing, then what is done with it. */
+const passes = (): ((all: Told[], text: string) => Told[])[] => [
+  withRetracted,
+  withWoundLater,
+  withPiece,
+  withOnes,
+  withBothColours,
+  withUnder,
+  withMixed,
+  withLayers,
+  withDubbing,
+  withTwisted,
+  withNamedAhead,
+  withPartBehind,
+  withTaken,
+  withTurnsOf,
+];
 
 /** “ginger, 3 turns, then 2 of guinea fowl in front”: turns as well. */
 const withTurnsOf = (all: Told[], text: string): Told[] =>
@@ -70,7 +64,7 @@ const cutsIt = /^\W*(?:and\s+|then\s+)*cut\s+(?:it|them|a\s+piece)?\s*(?:to\s+|a
 const withPiece = (all: Told[], text: string): Told[] =>
   all.flatMap((t, n): Told[] => {
     const isPiece = (x: Told | undefined, before: Told | undefined): number | undefined => {
-      const form = before && formOf(before);
+      const form = before && formTold(before);
       const leave = x?.verb === "act" ? x.said.leave : undefined;
       const isStrand =
         form === "chenille" || form === "wire" || form === "tinsel" || form === "yarn" || form === "stretch body";
@@ -101,14 +95,6 @@ const withWoundLater = (all: Told[]): Told[] => {
   const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), ...last.said };
   return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
 };
-
-/** The words of two clauses that become one. */
-const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
-  understood: [...a.understood, ...b.understood],
-  kept: [...a.kept, ...b.kept],
-  loose: [...a.loose, ...b.loose],
-  rest: [...a.rest, ...b.rest],
-});
 
 const MANY = `(\\d+|${NUMBER_WORD})\\s+(?:hairs|fibres|fibers|strands|barbs)`;
 const manyOf = new RegExp(`\\b(?:over|under|and|with)\\s+${MANY}\\s+of\\s+$`);
@@ -371,172 +357,14 @@ function withLayers(all: Told[], text: string): Told[] {
   });
 }
 
-const feathers = new Set(["hackle", "feather fibre"]);
 /** “Tie in one feather by the tip and make 2 turns as a collar”: it is tied in for what it is wound as. */
 function withPartBehind(all: Told[]): Told[] {
   return all.map((t, n) => {
     const next = all[n + 1];
     const isWoundNext = next?.verb === "wind" && next.description === undefined && next.refers !== "the rest";
     const isFor = isWoundNext && (next.role === "collar" || next.role === "hackle");
-    return isFor && t.verb === "tie in" && t.role === undefined && feathers.has(formOf(t) ?? "")
+    return isFor && t.verb === "tie in" && t.role === undefined && feathers.has(formTold(t) ?? "")
       ? { ...t, role: next.role, part: next.part }
       : t;
   });
-}
-
-/** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
-function withTaken(all: Told[], text: string): Told[] {
-  const out: Told[] = [];
-  for (const t of all) {
-    const before = out[out.length - 1];
-    // “One partridge feather, strip the left side, tie it in by the tip”: what is only named is tied in there.
-    const isNamed =
-      before?.verb === undefined && before?.role === undefined && feathers.has((before && formOf(before)) ?? "");
-    const isTaken =
-      before !== undefined &&
-      (isNamed || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&
-      before.description !== undefined &&
-      t.verb === "tie in" &&
-      (t.refers === "it" || t.role === undefined || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
-      t.description === undefined;
-    if (!before || !isTaken) {
-      out.push(t);
-      continue;
-    }
-    out[out.length - 1] = {
-      ...before,
-      ...(isNamed && { verb: t.verb, kind: t.kind }),
-      end: t.end,
-      role: t.role ?? before.role,
-      part: t.role ? t.part : before.part,
-      said: { ...before.said, ...t.said },
-      ...wordsOf(before, t),
-    };
-  }
-  return out;
-}
-const takes =
-  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
-
-const allOfThem = /(?:,|\band)\s*all\b(?!\s+(?:round|around|over|along|the\s+way))/;
-const bothAre = /,\s*both\s+(?:\w+\s+){0,3}/;
-/** “20 yellow hairs under 30 black ones, to the bend”: what is said at the end of how long they are holds for both. */
-export function shareLength(text: string, all: readonly Told[]): void {
-  // “15 fibres of white, then 6 of herl, all of them a shank long”
-  const last = all.findLast((t) => t.kind === "lay" && t.said.shown !== undefined);
-  if (last && allOfThem.test(text.slice(last.at, last.end)))
-    for (const t of all)
-      if (t.kind === "lay" && t.description && t.role !== undefined) t.said.shown ??= last.said.shown;
-  all.forEach((t, n) => {
-    const next = all[n + 1];
-    // “one crest and a strand of flash, both half the body”
-    if (next && t.kind === "lay" && next.kind === "lay" && bothAre.test(text.slice(next.at, next.end)))
-      t.said.shown ??= next.said.shown;
-    const isPair =
-      next !== undefined &&
-      t.kind === "lay" &&
-      next.kind === "lay" &&
-      t.role === next.role &&
-      formOf(t) === "hair" &&
-      formOf(next) === "hair" &&
-      (/\bboth\b/.test(text.slice(next.at, next.end)) ||
-        /\b(?:under|over|below|topped\s+(?:by|with))\s*(?:an?\s+)?$/.test(
-          text.slice(t.at, next.description?.at ?? next.at),
-        ));
-    if (isPair) t.said.shown ??= next.said.shown;
-    // “20 strands pearl and 10 of silver, a bit longer than the hair”
-    const areFlash = next !== undefined && t.role === "flash" && next.role === "flash" && next.isInherited === true;
-    const { shown, like, likeTimes } = next?.said ?? {};
-    if (areFlash && t.said.shown === undefined && t.said.like === undefined)
-      Object.assign(t.said, { ...(shown && { shown }), ...(like !== undefined && { like, likeTimes }) });
-  });
-}
-
-/** “Back: 12 herls and 30 fibres of green hair, 13 cm”: with hair among it all of it lies on top, as long. */
-export function hairOnTheBack(all: readonly Told[]): void {
-  const back = all.filter((t) => t.part === "back" || t.isInherited);
-  if (all[0]?.part !== "back" || !back.some((t) => formOf(t) === "hair")) return;
-  const shown = back.find((t) => t.said.shown)?.said.shown;
-  const sameLength = back.find((t) => t.said.sameLength)?.said.sameLength;
-  for (const t of back) {
-    Object.assign(t, { role: "wing", part: "back" });
-    if (t.kind !== "lay" || t.said.shown) continue;
-    if (shown) t.said.shown = shown;
-    else if (sameLength !== undefined) t.said.sameLength ??= sameLength;
-  }
-}
-const formOf = ({ description }: Told) => description && (description.exact?.form ?? description.means?.form);
-
-/** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
-export function onlyTaken(all: readonly Told[], text: string): Told | undefined {
-  const [only, more] = all.filter((t) => t.verb !== undefined || t.description !== undefined);
-  const isUsed =
-    only?.verb === undefined && only?.role === undefined && (only && formOf(only)) !== "thread" && usesIt.test(text);
-  if (!only || more || !(only.verb === "tie in" || isUsed) || !only.description) return undefined;
-  const { there, tieIn, begin, end, from, hanging } = only.said;
-  if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return undefined;
-  if (isUsed) return only.said.rule === undefined ? only : undefined;
-  return takes.test(text.slice(only.at, only.end)) ? only : undefined;
-}
-/** “I'm using a pink chenille”: what it is of, and nothing is done with it yet. */
-const usesIt =
-  /^\W*(?:(?:so|now|next|then|today|here)\W+)*(?:i|we|you)\s+(?:am\s+|are\s+)?(?:going\s+to\s+)?(?:us(?:e|ing)|take|like|have|got)\s/;
-/** Whether a clause ties in what was taken: it names nothing, or a word or two of what that was. */
-export function tiesInTaken(t: Told, taken: Told): boolean {
-  if (t.verb !== "tie in" || (t.role !== undefined && taken.role !== undefined && t.role !== taken.role)) return false;
-  if (!t.description) return t.refers === undefined || t.refers === "it";
-  const words = t.description.text.toLowerCase().trim().split(/\s+/);
-  const own = taken.description?.text.toLowerCase() ?? "";
-  const isBare = isNounAlone.test(words.join(" ")) && t.description.means?.form === taken.description?.means?.form;
-  if (isBare) return true;
-  return !t.description.exact && words.length <= 2 && words.every((w) => own.includes(w.replace(/s$/, "")));
-}
-/** What was taken, as a later line ties it in. */
-export const tiedInAs = (t: Told, taken: Told): Told => ({
-  ...t,
-  kind: taken.kind,
-  role: t.role ?? taken.role,
-  part: t.role ? t.part : taken.part,
-  refers: undefined,
-  description: taken.description && { ...taken.description, at: t.at, end: t.at },
-  alternates: [...taken.alternates, ...t.alternates],
-  said: { ...taken.said, ...t.said },
-});
-
-/** A line that only ties in: nothing of it is wound yet. */
-export const isTiedInLine =
-  /\b(?:(?:tied|caught|bound)\s+in|(?:tied|bound|lashed)\s+(?:down\s+)?along)\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;
-
-/** “one brown and one grizzly hackle wound together, 3 turns behind the wing and 2 in front”: both are done so. */
-function shareTurns(text: string, all: Told[]): void {
-  all.forEach((t, n) => {
-    const next = all[n + 1];
-    // “Tie in a brown and a grizzly hackle behind the eye”: both there.
-    const areTied =
-      (t.verb === "tie in" && next?.verb === "tie in") ||
-      (t.verb === undefined && next?.verb === undefined && isTiedInLine.test(text));
-    if (next && areTied && /\band\s*(?:\s(?:one|an?)\s*)?$/.test(text.slice(t.at, next.at)))
-      if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
-    if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
-    if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
-    if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
-    t.said = { ...structuredClone(next.said), ...t.said };
-  });
-}
-
-/** “white hair under, black hair over, each a bunch of 2 mm”: what is said of each holds for those before it too. */
-export function shareEach(text: string, all: Told[]): void {
-  shareTurns(text, all);
-  const isOfEach = (t: Told): boolean =>
-    t.kind === "lay" &&
-    t.said.amount !== undefined &&
-    /\beach\b(?!\s+(?:side|end|flank|way|turn))/.test(text.slice(t.at, t.end));
-  const n = all.findIndex(isOfEach);
-  const last = all[n];
-  if (!last) return;
-  for (const t of all.slice(0, n))
-    if (t.kind === "lay" && t.said.amount === undefined && t.description) {
-      t.said.amount = last.said.amount;
-      t.said.shown ??= last.said.shown;
-    }
 }

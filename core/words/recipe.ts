@@ -6,16 +6,7 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
-import {
-  hairOnTheBack,
-  isTiedInLine,
-  joined,
-  onlyTaken,
-  shareEach,
-  shareLength,
-  tiedInAs,
-  tiesInTaken,
-} from "./joined";
+import { joined } from "./joined";
 import { LoopLines } from "./loopLines";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
 import { mark } from "./marks";
@@ -25,7 +16,9 @@ import { NUMBER_WORD, readNumber } from "./text/number";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
+import { hairOnTheBack, shareEach, shareLength } from "./shared";
 import { saysItsStuff, supply } from "./supply";
+import { isTiedInLine, onlyTaken, tiedInAs, tiesInTaken } from "./taken";
 import { copyOf, kindOfTold, scan } from "./scan";
 import type { ScanContext, Told } from "./told";
 import { verbOf, waitsToBeWound } from "./verbs";

@@ -1001,6 +1001,9 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     told.role = own;
     told.part = undefined;
   }
+  // “thread red 140, 50 mm of chenille tied in”: what is no thread is no part of it.
+  if (told.isInherited && told.role === "thread" && form !== undefined && form !== "thread")
+    Object.assign(told, { role: undefined, part: undefined, isInherited: false });
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }

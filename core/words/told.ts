@@ -45,3 +45,15 @@ export interface ScanContext {
 
 /** What comes of one look at a place: more of what is told, or where another thing begins. */
 export type Next = { told: Told; end: number } | "verb" | "another";
+
+/** The form of what is told of, as far as its words say it. */
+export const formTold = ({ description }: Told): MaterialForm | undefined =>
+  description?.exact?.form ?? description?.means?.form;
+
+/** The words of two clauses that become one. */
+export const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
+  understood: [...a.understood, ...b.understood],
+  kept: [...a.kept, ...b.kept],
+  loose: [...a.loose, ...b.loose],
+  rest: [...a.rest, ...b.rest],
+});

@@ -489,7 +489,7 @@ const shown = (s: Said, rule: LengthRule): boolean | void => {
 /** A measure alone counts only where it is one of the hook, or says that it is a length. */
 const lengthBare = oneOf(
   length,
-  map(match("(?:the\\s+)?(?:hook\\s+)?(shank|gape|gap)(?:'s)?(?:[- ]lengths?)?"), ([m]): LengthRule => ({
+  map(match("(?:the\\s+)?(?:hook\\s+)?(shank|gape|gap)(?:'s)?(?:[- ](?:lengths?|heights?))?"), ([m]): LengthRule => ({
     of: m === "gap" ? "gape" : (m as "shank"),
     times: 1,
   })),
@@ -849,7 +849,7 @@ const sides: Clause[] = [
   clause(
     "to both sides",
     words(
-      "to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways|(?:laid\\s+|tied\\s+|lying\\s+)?(?:straight\\s+)?across\\s+the\\s+(?:top\\s+of\\s+the\\s+)?(?:shank|hook)|tied\\s+(?:in\\s+)?(?:across|crosswise)(?=\\s*(?:[,.;]|$|behind\\b|at\\b|and\\b))",
+      "to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways|(?:laid\\s+|tied\\s+|lying\\s+)?(?:straight\\s+)?across\\s+the\\s+(?:top\\s+of\\s+the\\s+)?(?:shank|hook|eye)|tied\\s+(?:in\\s+)?(?:across|crosswise)(?=\\s*(?:[,.;]|$|behind\\b|at\\b|and\\b))",
     ),
     put({ attitude: "sides" }),
   ),

@@ -146,6 +146,7 @@ const roleWords: Record<string, Role> = {
   dumbbell: "eyes",
   dumbbells: "eyes",
   cheeks: "cheeks",
+  "wing cheeks": "cheeks",
   cheek: "cheeks",
   sides: "cheeks",
   shoulders: "cheeks",

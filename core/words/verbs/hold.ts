@@ -4,6 +4,7 @@ import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
 import { objectOf } from "./making";
+import { formTold } from "../told";
 import { verb } from "./verb";
 
 /**
@@ -14,7 +15,7 @@ function tellHold(t: Telling): void {
   const { told, bench, line } = t;
   const { said } = told;
   // “lock it down with thread, 6/0 black”: the first thread that is named is the one on the hook.
-  if (told.description && bench.thread === undefined && formOf(told) === "thread") nameThread(t);
+  if (told.description && bench.thread === undefined && formTold(told) === "thread") nameThread(t);
   const last = bench.made.findLast((m) => m.line === line.number) ?? bench.made[bench.made.length - 1];
   // Where the line asks what it is about, nothing before it is held by its wraps.
   if (!last || (last.line !== line.number && line.asks.length > 0)) return;
@@ -99,7 +100,6 @@ const endsAt = ({ told, text, bench }: Telling, component: string | undefined): 
   const role = bench.component(component)?.role;
   return (role === "body" || role === "rib") && /\boff\b/.test(text.slice(told.at, told.end));
 };
-const formOf = ({ description }: Telling["told"]) => description?.exact?.form ?? description?.means?.form;
 function nameThread(t: Telling): void {
   const { component } = objectOf({ ...t, told: { ...t.told, role: "thread" } });
   if (component) t.bench.thread = component.id;

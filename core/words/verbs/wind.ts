@@ -485,7 +485,7 @@ export const windVerb = verb(
     "(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
     "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
-    "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+)?(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",
+    "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",
     "run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)",
     "build(?:\\s+up)?",
     "fill(?:\\s+(?:up|in))?",

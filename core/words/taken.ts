@@ -1,0 +1,77 @@
+import { isNounAlone } from "./bench";
+import { formTold, wordsOf, type Told } from "./told";
+
+export const feathers = new Set(["hackle", "feather fibre"]);
+/** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
+export function withTaken(all: Told[], text: string): Told[] {
+  const out: Told[] = [];
+  for (const t of all) {
+    const before = out[out.length - 1];
+    // “One partridge feather, strip the left side, tie it in by the tip”: what is only named is tied in there.
+    const isNamed =
+      before?.verb === undefined && before?.role === undefined && feathers.has((before && formTold(before)) ?? "");
+    const isTaken =
+      before !== undefined &&
+      (isNamed || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&
+      before.description !== undefined &&
+      t.verb === "tie in" &&
+      (t.refers === "it" || t.role === undefined || /\b(?:it|them)\b/.test(text.slice(t.at, t.end))) &&
+      t.description === undefined;
+    if (!before || !isTaken) {
+      out.push(t);
+      continue;
+    }
+    out[out.length - 1] = {
+      ...before,
+      ...(isNamed && { verb: t.verb, kind: t.kind }),
+      end: t.end,
+      role: t.role ?? before.role,
+      part: t.role ? t.part : before.part,
+      said: { ...before.said, ...t.said },
+      ...wordsOf(before, t),
+    };
+  }
+  return out;
+}
+const takes =
+  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
+
+/** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
+export function onlyTaken(all: readonly Told[], text: string): Told | undefined {
+  const [only, more] = all.filter((t) => t.verb !== undefined || t.description !== undefined);
+  const isUsed =
+    only?.verb === undefined && only?.role === undefined && (only && formTold(only)) !== "thread" && usesIt.test(text);
+  if (!only || more || !(only.verb === "tie in" || isUsed) || !only.description) return undefined;
+  const { there, tieIn, begin, end, from, hanging } = only.said;
+  if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return undefined;
+  if (isUsed) return only.said.rule === undefined ? only : undefined;
+  return takes.test(text.slice(only.at, only.end)) ? only : undefined;
+}
+/** “I'm using a pink chenille”: what it is of, and nothing is done with it yet. */
+const usesIt =
+  /^\W*(?:(?:so|now|next|then|today|here)\W+)*(?:i|we|you)\s+(?:am\s+|are\s+)?(?:going\s+to\s+)?(?:us(?:e|ing)|take|like|have|got)\s/;
+/** Whether a clause ties in what was taken: it names nothing, or a word or two of what that was. */
+export function tiesInTaken(t: Told, taken: Told): boolean {
+  if (t.verb !== "tie in" || (t.role !== undefined && taken.role !== undefined && t.role !== taken.role)) return false;
+  if (!t.description) return t.refers === undefined || t.refers === "it";
+  const words = t.description.text.toLowerCase().trim().split(/\s+/);
+  const own = taken.description?.text.toLowerCase() ?? "";
+  const isBare = isNounAlone.test(words.join(" ")) && t.description.means?.form === taken.description?.means?.form;
+  if (isBare) return true;
+  return !t.description.exact && words.length <= 2 && words.every((w) => own.includes(w.replace(/s$/, "")));
+}
+/** What was taken, as a later line ties it in. */
+export const tiedInAs = (t: Told, taken: Told): Told => ({
+  ...t,
+  kind: taken.kind,
+  role: t.role ?? taken.role,
+  part: t.role ? t.part : taken.part,
+  refers: undefined,
+  description: taken.description && { ...taken.description, at: t.at, end: t.at },
+  alternates: [...taken.alternates, ...t.alternates],
+  said: { ...taken.said, ...t.said },
+});
+
+/** A line that only ties in: nothing of it is wound yet. */
+export const isTiedInLine =
+  /\b(?:(?:tied|caught|bound)\s+in|(?:tied|bound|lashed)\s+(?:down\s+)?along)\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;
