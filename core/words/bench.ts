@@ -124,6 +124,8 @@ export class Bench {
     name?: string;
     style?: string;
     hookSaid?: string;
+    /** The line that told the sizes. */
+    sizesLine?: number;
   } = {};
 
   constructor(

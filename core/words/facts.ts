@@ -2,7 +2,9 @@ import { factOf, headOf, isHeading } from "./head";
 import { readHook, type HookSaid } from "./hook";
 import { descriptionAt } from "./description";
 import { PARTS } from "./lexicon/parts";
+import { sizeNumber } from "../hooks";
 import type { MaterialForm } from "../materials";
+import type { SizeSpan } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
 import { isStop } from "./lexicon/stops";
 import { lineOf, type Reading } from "./reading";
@@ -133,9 +135,32 @@ function readHookWithin(r: Reading, i: number): void {
   }
 }
 
+/** Sizes that a line tells; where another line has told others, of which it comes in none, it is asked which hold. */
+function keepSizes(r: Reading, i: number, sizes: SizeSpan | undefined, at: number, end: number): void {
+  if (!sizes) return;
+  const { facts } = r.bench;
+  const before = facts.sizesLine === undefined || facts.sizesLine === i ? undefined : facts.sizes;
+  if (before && areApart(before, sizes)) {
+    const [was, is] = [before, sizes].map(({ from, to }) => (from === to ? from : `${from} to ${to}`));
+    lineOf(r, i).asks.push({
+      at: [at, end],
+      sentence: `Line ${(facts.sizesLine ?? 0) + 1} is about size ${was}, this one about ${is}. Which is it tied in? Take one of the two out.`,
+      answers: [],
+    });
+    return;
+  }
+  facts.sizes = sizes;
+  facts.sizesLine = i;
+}
+const areApart = (a: SizeSpan, b: SizeSpan): boolean => {
+  const ends = [a, b].map((s) => [sizeNumber(s.from), sizeNumber(s.to)].sort((x, y) => x - y));
+  const [[aFrom = 0, aTo = 0] = [], [bFrom = 0, bTo = 0] = []] = ends;
+  return aTo < bFrom || bTo < aFrom;
+};
+
 function keepHook(r: Reading, i: number, m: RegExpExecArray, said: HookSaid): void {
   const text = r.plain[i] ?? "";
-  if (said.sizes) r.bench.facts.sizes = said.sizes;
+  keepSizes(r, i, said.sizes, m.index, m.index + m[0].length);
   if (said.model) {
     r.bench.facts.hookModel = said.model.id;
     lineOf(r, i).assumed.push(said.model.name);
@@ -162,7 +187,8 @@ function askBehindHook(r: Reading, i: number): void {
   const end = from + (/^[^,;.+]*/.exec(text.slice(from))?.[0].length ?? 0);
   const names = [...text.slice(from, end).matchAll(/[\p{L}\d][\p{L}\d.'-]*/gu)].map((m) => from + m.index);
   const isThing = (at: number): boolean => {
-    const form = descriptionAt(text, at, r.scanContext.index)?.means?.form;
+    const found = descriptionAt(text, at, r.scanContext.index);
+    const form = found?.exact?.form ?? found?.means?.form;
     return form !== undefined && form !== "hook" && !isOfHook(r, text.slice(at, end));
   };
   const [first] = names;
@@ -210,7 +236,7 @@ function readFact(r: Reading, i: number, { what, at }: NonNullable<ReturnType<ty
   if (what === "style") r.bench.facts.style = value;
   if (what === "sizes") {
     const said = readHook(r.plain[i]?.slice(at) ?? "", []);
-    if (said.sizes) r.bench.facts.sizes = said.sizes;
+    if (said.sizes) keepSizes(r, i, said.sizes, at, line.text.length);
     else line.asks.push({ at: [at, line.text.length], sentence: "Which sizes? Say “10 to 16”.", answers: [] });
   }
 }
@@ -367,7 +393,7 @@ function readHookWords(r: Reading, i: number): void {
   // An answer goes behind the hook’s own words, before what else the line names.
   const behind = (r.plain[i] ?? "").replace(linkBehind, "").length;
   line.marks.push({ at: [0, (r.plain[i] ?? "").length], kind: "known" });
-  if (said.sizes) r.bench.facts.sizes = said.sizes;
+  if (said.sizes) keepSizes(r, i, said.sizes, begin, behind);
   else if (!r.bench.facts.sizes?.from)
     line.asks.push({ at: [behind, behind], sentence: "In which sizes is it tied?", answers: [] });
   if (said.model) {

@@ -2,7 +2,7 @@ import { isColour } from "../materials";
 import type { Description } from "./description";
 import { stuffOf } from "./named";
 import { NUMBER_WORD, readNumber } from "./text/number";
-import { formTold, wordsOf, type Span, type Told } from "./told";
+import { formTold, looseLeft, wordsOf, type Span, type Told } from "./told";
 import { feathers, withTaken } from "./taken";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
@@ -45,7 +45,7 @@ const withRetracted = (all: Told[], text: string): Told[] =>
     const isNew = (x: Told | undefined, before: Told | undefined): boolean =>
       x?.description !== undefined &&
       before?.description !== undefined &&
-      before.role === x.role &&
+      (before.role === undefined || before.role === x.role) &&
       before.verb === x.verb &&
       takesBack.test(text.slice(x.at)) &&
       // Right behind it, but for how many: “no, two brown biots”.
@@ -299,15 +299,10 @@ function withMixed(all: Told[]): Told[] {
       (then.refers === "it" || then.role === undefined);
     if (next && isOnlyMixed(t, next)) return [];
     if (!before || !isOnlyMixed(before, t)) return [t];
-    return [
-      {
-        ...t,
-        at: before.at,
-        description: before.description,
-        said: { ...before.said, ...t.said },
-        ...wordsOf(before, t),
-      },
-    ];
+    const said = { ...before.said, ...t.said };
+    const words = wordsOf(before, t);
+    const loose = looseLeft(words.loose, said);
+    return [{ ...t, at: before.at, description: before.description, said, ...words, loose }];
   });
 }
 

@@ -28,7 +28,7 @@ import { NUMBER_WORD } from "./text/number";
 import { lengthReaching, LONGER, SHORTER } from "./text/length";
 import { placeBeside, placeReached } from "./text/place";
 import { sharesInFigures } from "./text/shares";
-import type { Next, ScanContext, Told } from "./told";
+import { looseLeft, type Next, type ScanContext, type Told } from "./told";
 import { participleAt, verbAt, verbGoingOnAt, type VerbId } from "./verbs";
 
 const article = match("(?:the|a|an|some|this|that|your|any)\\s+");
@@ -326,16 +326,10 @@ function withFeathers({ kind, said, description }: Told): Told["said"] {
   return { ...said, amount: { feathers: said.count, ...(said.count % 2 === 0 && { paired: true }) }, count: undefined };
 }
 
-/** A bunch whose thickness is said, a pinch that is told how full it is, are no loose words any more. */
-const close = (told: Told, end: number): Told => ({
-  ...told,
-  end,
-  said: withFeathers(told),
-  loose:
-    told.said.amount || told.said.fullness || told.said.noodle
-      ? told.loose.filter((l) => !/bunch|clump|bundle|tuft|wisp|pinch|amount|little|bit|touch/.test(l.words))
-      : told.loose,
-});
+const close = (told: Told, end: number): Told => {
+  const said = withFeathers(told);
+  return { ...told, end, said, loose: looseLeft(told.loose, told.said) };
+};
 const hasContent = (t: Told): boolean =>
   t.verb !== undefined || t.understood.length > 0 || t.rest.length > 0 || t.loose.length > 0;
 

@@ -109,6 +109,80 @@ describe("a hook", () => {
   });
 });
 
+describe("a line about the hook", () => {
+  const asks = (text: string) =>
+    readRecipe(text, { materials: cabinet, hooks }).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+  test("loses nothing that is told behind it", () => {
+    const text = "On a size 8 streamer hook put 12 wraps of medium lead in the front half of the shank.\nThread: white";
+    const { recipe } = readRecipe(text, { materials: cabinet, hooks });
+    expect(recipe.steps.map(sayStep)).toEqual(["12 turns, from the eye to mid-shank"]);
+    expect(recipe.sizes).toEqual({ from: "8", to: "8" });
+    expect(asks("Hook: streamer hook size 8 with some red wool round it\nThread: white")).toContainEqual(
+      expect.stringMatching(/^“[^”]*red wool[^”]*” is not the hook/),
+    );
+  });
+  test("asks where two lines tell sizes that are apart, and not where one is within the other", () => {
+    expect(asks("Hook: 6 wet\nOn a size 8 streamer hook put 12 wraps of lead.")).toContainEqual(
+      expect.stringContaining("Line 1 is about size 6, this one about 8."),
+    );
+    expect(asks("Spider, sizes 12-16\nHook: 14 wet").filter((a) => a.includes("this one about"))).toEqual([]);
+  });
+});
+
+describe("what is told anew", () => {
+  test("is of another stuff, and the first stays to be seen", () => {
+    const line = "Tail: 3 goose biots? no, two brown biots, split, a gape long";
+    expect(told(line)).toEqual([expect.stringMatching(/^tail, brown biots: 2 fibres, = the gape length, .*as a V/)]);
+    expect(asked(line)).toEqual([]);
+    expect(read(line).lines.at(-1)?.marks).toContainEqual(expect.objectContaining({ kind: "aside" }));
+  });
+});
+
+describe("halves of a body", () => {
+  test("leave room for the head, and meet where both say", () => {
+    expect(told("Body: rear half yellow floss, front half black dubbing")).toEqual([
+      expect.stringMatching(/^body, floss, yellow: touching, from 0.65 of the shank to the bend$/),
+      expect.stringMatching(/^body, .*: .* full, from 0.3 of the shank to 0.65 of the shank$/),
+    ]);
+  });
+  test("of the shank stay where they are", () => {
+    expect(told("Body: yellow floss, rear half of the shank").at(-1)).toMatch(/from mid-shank to the bend$/);
+  });
+});
+
+describe("what is wound", () => {
+  test("of a hackle a size over has the barbs of a larger hook", () => {
+    const [usual, over] = ["", ", one size over"].map((w) =>
+      told(`Hook: dry 14\nHackle: brown cock${w}, 3 turns`).at(-1),
+    );
+    expect(usual).toContain("barbs 1.5 × the gape to 2 × the gape");
+    expect(over).toContain("barbs 1.75 × the gape to 2.34 × the gape");
+  });
+  test("of the tail that goes on as the body is all of its fibres", () => {
+    const text =
+      "Tie in eight fibres of cock pheasant at the bend, tips a gape past the bend\nTie in fine copper wire\nTwist the fibres together and wrap forward six turns to the thorax";
+    expect(told(text).at(-1)).toMatch(/rope of 8, 6 turns/);
+  });
+  test("in the line of a cover is its rib", () => {
+    expect(told("Back: clear plastic, tied in at the bend, six wraps of fine silver wire over it")).toContainEqual(
+      expect.stringMatching(/^rib, fine silver wire: 6 turns/),
+    );
+  });
+});
+
+test("what is only used is tied in by the next line, once", () => {
+  const text =
+    "I'm using a pink chenille, 2 mm thick, cut it four inches long\nTie it in at the bend so an inch hangs off\nFold the chenille forward over the top and tie it down behind the eye";
+  expect(told(text).filter((l) => l.startsWith("body"))).toHaveLength(2);
+  expect(asked(text)).toEqual([]);
+});
+
+test("a noodle is as long as the silk that it is on", () => {
+  const text =
+    "For dubbing I take hare's ear, twist it on about an inch and a half of the silk, and wind that to the shoulder";
+  expect(told(text)).toEqual([expect.stringContaining("noodle 38.1 mm")]);
+});
+
 test("rear and front stand for the parts of a body", () => {
   const text = "Rear: ball of black fur, 2.5 mm, at the bend\nFront: ball of black fur, 2 mm, over the front third";
   expect(asked(text)).toEqual([]);
