@@ -69,7 +69,8 @@ const shareOfBody =
   /^(?:the\s+)?(?:rear|back|front|first|last)\s+(?:half|third|quarter|two\s+thirds|part)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
 /** “Red throat, a pinch of wool”: the colour stays to be read with what it is of. */
 const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*(?:[,:]|of)\s/;
-const ofABead = /^\d[\d.,]*\s*mm\b|\b(?:beads?|tungsten|brass|slotted|gold|copper|silver|nickel|glass|cone)\b/;
+const ofABead =
+  /^\d[\d.,]*\s*mm\b|\b\d[.,]\d\b|\b(?:beads?|tungsten|brass|slotted|gold|copper|silver|nickel|glass|cone)\b/;
 const coatsBehind =
   /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
 

@@ -88,7 +88,7 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     (m, kept) => kept.padEnd(m.length),
   ],
   [
-    new RegExp(`^((?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?:${PARTS}))'s(?=\\s)`, "u"),
+    new RegExp(`^((?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?!hook|hk\\b)(?:${PARTS}))'s(?=\\s)`, "u"),
     (m, kept) => kept.padEnd(m.length),
   ],
   [/\bfor\s+(?:the\s+|my\s+)?dubbing,?\s+(?:i|we|you)(?:\s+(?:take|use))?(?=\s)/gu, (m) => " ".repeat(m.length)],

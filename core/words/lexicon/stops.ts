@@ -475,7 +475,7 @@ export const MANNER = anyOf(
   "(?:tucked|snugged|butted|jammed|slid)(?:\\s+(?:in|up|tight|close))*(?=\\s+(?:behind|against|to)\\b)",
   "stuck(?:\\s+(?:on(?:to)?|down|in\\s+place))*(?=\\s+(?:with|by)\\b)",
   "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+\\w+",
-  "(?:under|below|behind)\\s+the\\s+head",
+  "(?:under|below)\\s+the\\s+head",
   "(?:and\\s+)?jam(?:ming)?\\s+(?:it|them|that)(?:\\s+(?:in|up|tight))*(?:\\s+(?:behind|against|under|into)\\s+the\\s+(?:bead|cone))?",
   "a\\s+(?:bit|touch)(?=\\s*(?:[,.;]|$|with\\b))",
   "later(?:\\s+on)?",
