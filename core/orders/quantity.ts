@@ -171,7 +171,7 @@ const ways: Way[] = [
     // “6 each of red, black and olive”: how many of each, not of what.
     needs: /each/iu,
     pattern: rule(
-      String.raw`(?<!(?:\d|sizes?|#|no\.?|gr\.?)\s{0,2}(?:,|/|&|and|und|-|to)?\s{0,2})(?<!(?:${DOZEN}|${PIECE})[^;.]*)(${NUMBER})(?=\s+each\s+of\s+(?!\d)\p{L})`,
+      String.raw`(?<!(?:\d|sizes?|#|no\.?|gr\.?)\s{0,2}(?:,|/|&|and|und|-|to)?\s{0,2})(${NUMBER})(?=\s+each\s+of\s+(?!\d)\p{L})(?<!(?:${DOZEN}|${PIECE})[^;.]{0,60})`,
     ),
     // “14 each” is rather a size.
     fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
@@ -218,18 +218,25 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
 }
 
-const END_NUMBER = new RegExp(String.raw`(?<=\p{L}[^\d]*\d[\d/]*\s(?:.*\s)?)(${NUMBER})\s*$`, "iu");
+const END_NUMBER = new RegExp(String.raw`(?<=\s)(${NUMBER})\s*$`, "iu");
+/** So many characters at the end of a row hold its number. */
+const LONGEST_END = 24;
 /**
  * “Copper Lodger #12 olive 3”, where the text says that its numbers are dozens: what ends a row behind its size counts.
  */
 function atTheEnd(text: string, start: number, { unit }: Catalogue): Quantity[] {
-  const m = unit ? END_NUMBER.exec(text) : null;
+  const from = Math.max(0, text.length - LONGEST_END);
+  const m = unit ? END_NUMBER.exec(text.slice(from)) : null;
   const n = m && numberOf(m[1] ?? "");
-  if (!m || !n || /(?:#|sizes?|no\.?|gr\.?)\s*$/i.test(text.slice(0, m.index))) return [];
+  if (!m || !n) return [];
+  const before = text.slice(0, from + m.index);
+  // A size stands before it, and what the fly is called before that.
+  const size = before.search(/\d/);
+  if (size <= 0 || !/\p{L}/u.test(before.slice(0, size)) || /(?:#|sizes?|no\.?|gr\.?)\s*$/i.test(before.slice(-8)))
+    return [];
   const result = counted(times(n, unit === "dz" ? 12 : 1), m[1] ?? "");
-  return "flies" in result
-    ? [{ at: [start + m.index, start + m.index + (m[1] ?? "").length], flies: result.flies }]
-    : [];
+  const at: [number, number] = [start + before.length, start + before.length + (m[1] ?? "").length];
+  return "flies" in result ? [{ at, flies: result.flies }] : [];
 }
 
 /** Where a text says “the same number”, of a statement before it. */
@@ -246,7 +253,7 @@ const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
     return before?.flies === undefined ? [] : [{ at, flies: before.flies }];
   });
 const AS_MANY =
-  /(?<!\p{L})(?:(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s*)(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
+  /(?<!\p{L})(?:(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s{0,4})(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
 
 /**
  * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too,
@@ -307,7 +314,7 @@ const STATED = new RegExp(
   [
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
-    String.raw`|(?:^|[,;]\s*)[ \t(]*(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
+    String.raw`|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
   ].join(""),
   "imu",
 );

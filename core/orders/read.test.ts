@@ -164,3 +164,10 @@ test("a fly whose sizes are not said yet may be asked for in any, and no size is
     { code: "WHICH_SIZE", candidates: [] },
   ]);
 });
+
+test("tens of thousands of blanks within a line are no harm, and what stands beside them is read", () => {
+  const order = readOrder(`3 dz Copper Lodger 12,${" ".repeat(50_000)}barbless all of them`, catalogue);
+  expect(order.lines).toHaveLength(1);
+  expect(order.lines[0]).toMatchObject({ flies: 36, pattern: "lodger", size: "12" });
+  expect(order.lines[0]?.wishes.map((w) => w.words)).toContain("barbless");
+});

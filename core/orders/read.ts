@@ -8,7 +8,7 @@ import { giveBack, headingsIn } from "./headings";
 import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import { asManyIn, dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
-import { covered, uncover } from "./quoted";
+import { calmed, covered, uncover } from "./quoted";
 import { piecesOf, type Span } from "./spans";
 import { runsOf, Stretch } from "./stretch";
 import { tablesIn, type Table } from "./table";
@@ -39,7 +39,7 @@ const OF_ALL =
   /(?<=[,.]\s*)(?:and\s+|und\s+)?(?:all(?:\s+(?:of\s+)?(?:them|these))?|everything|alle[s]?)\s+(?=(?:to\s+be\s+|are\s+|on\s+|with(?:out)?\s+|no\s+|ohne\s+|mit\s+|auf\s+|bitte\s+|please\s+)*(?:barbless|de-?barbed|lead|unleaded|sparse|original|widerhaken|schonhaken|bleifrei|blei|(?:fine|heavy|strong|light|standard)[- ](?:wire|hooks?)|individually|separately|gift)(?!\p{L}))/iu;
 /** “…, barbless, all of them”, “…, ohne Widerhaken alle” */
 const OF_ALL_BEHIND =
-  /(?<=[,.]\s*)[^,.;\d]{4,40}\s,?\s*(?:all(?:\s+of\s+(?:them|these))?|alle[sn]?|throughout|for\s+all(?:\s+of\s+them)?|on\s+(?:all(?:\s+of\s+them)?|everything)|bei\s+allen|durchgehend)(?=\s*[.!]?\s*$)/iu;
+  /(?<=[,.]\s{0,4})[^,.;\d]{4,40}\s,?\s*(?:all(?:\s+of\s+(?:them|these))?|alle[sn]?|throughout|for\s+all(?:\s+of\s+them)?|on\s+(?:all(?:\s+of\s+them)?|everything)|bei\s+allen|durchgehend)(?=\s*[.!]?\s*$)/iu;
 const NOT_BEFORE =
   /(?<!\p{L})(?:(?:but|aber)\s+)?(?:(?:not|nicht)\s+(?:before|earlier\s+than|sooner\s+than|vor(?:\s+dem)?)|(?:at\s+the\s+)?earliest(?:\s+on)?|frühestens(?:\s+am)?)\s+/iu;
 /** A fly's name has so many words at most. */
@@ -565,7 +565,8 @@ const COURTEOUS =
  * @returns one line per item in the text's order; an item without a pattern takes the one before it, and of the same
  *   pattern colour and weight too
  */
-export const readOrder = (text: string, catalogue: Catalogue): ReadOrder => new OrderReader(text, catalogue).read();
+export const readOrder = (text: string, catalogue: Catalogue): ReadOrder =>
+  new OrderReader(calmed(text), catalogue).read();
 
 /** Whether every line is whole and customer and day are known: then it can be saved. */
 export const isWhole = (order: ReadOrder): boolean =>
