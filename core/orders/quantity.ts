@@ -61,6 +61,12 @@ function counted(flies: number | undefined, words: string): { flies: number } | 
   return { flies: whole };
 }
 
+/** A number without a unit: in that of the whole text where it says one, else it is asked. */
+const inUnit = (n: string, words: string, unit: Catalogue["unit"]): ReturnType<Way["read"]> =>
+  unit
+    ? counted(times(numberOf(n), unit === "dz" ? 12 : 1), words)
+    : ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${n} dz`, `${n} flies`);
+
 /** Each way in which a quantity is written, the longer before the shorter that is part of it. */
 const ways: Way[] = [
   {
@@ -153,10 +159,7 @@ const ways: Way[] = [
     // “16 (2), 18 (4)”: sizes, and how many of each.
     needs: /\(/u,
     pattern: rule(String.raw`\((${NUMBER})\)(?<=\d\s?\(\S{1,4}\))`),
-    read: (g, words, { unit }) =>
-      unit
-        ? counted(times(numberOf(g[1] ?? ""), unit === "dz" ? 12 : 1), words)
-        : ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
     // “12 x Copper Lodger #14”
@@ -175,10 +178,7 @@ const ways: Way[] = [
     ),
     // “14 each” is rather a size.
     fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
-    read: (g, words, { unit }) =>
-      unit
-        ? counted(times(numberOf(g[1] ?? ""), unit === "dz" ? 12 : 1), words)
-        : ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
   {
@@ -234,7 +234,7 @@ function atTheEnd(text: string, start: number, { unit }: Catalogue): Quantity[] 
   const size = before.search(/\d/);
   if (size <= 0 || !/\p{L}/u.test(before.slice(0, size)) || /(?:#|sizes?|no\.?|gr\.?)\s*$/i.test(before.slice(-8)))
     return [];
-  const result = counted(times(n, unit === "dz" ? 12 : 1), m[1] ?? "");
+  const result = inUnit(m[1] ?? "", m[1] ?? "", unit);
   const at: [number, number] = [start + before.length, start + before.length + (m[1] ?? "").length];
   return "flies" in result ? [{ at, flies: result.flies }] : [];
 }

@@ -180,6 +180,15 @@ function isOfHook(r: Reading, words: string): boolean {
   );
 }
 
+function askOwnLine(r: Reading, i: number, at: [number, number]): void {
+  const words = lineOf(r, i).text.slice(...at);
+  lineOf(r, i).asks.push({
+    at,
+    sentence: `“${words}” is not the hook. Give it a line of its own.`,
+    answers: [{ label: "A line of its own", text: `\n${words}` }],
+  });
+}
+
 /** “On a size 8 hook twelve wraps of lead”: a material told behind the hook in the same breath is not lost. */
 function askBehindHook(r: Reading, i: number): void {
   const text = r.plain[i] ?? "";
@@ -194,11 +203,7 @@ function askBehindHook(r: Reading, i: number): void {
   const [first] = names;
   if (first === undefined || !names.some(isThing)) return;
   const words = lineOf(r, i).text.slice(first, end).trimEnd();
-  lineOf(r, i).asks.push({
-    at: [first, first + words.length],
-    sentence: `“${words}” is not the hook. Give it a line of its own.`,
-    answers: [{ label: "A line of its own", text: `\n${words}` }],
-  });
+  askOwnLine(r, i, [first, first + words.length]);
 }
 
 /** What a line about the hook names beside it is not the hook's, and is not lost. */
@@ -213,11 +218,7 @@ function askBesideHook(r: Reading, i: number): void {
     const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
     const isThing = isPart || (found?.means ?? found?.exact) !== undefined;
     if (!isThing && isOfHook(r, text.slice(at, end))) continue;
-    lineOf(r, i).asks.push({
-      at: [at, end],
-      sentence: `“${words}” is not the hook. Give it a line of its own.`,
-      answers: [{ label: "A line of its own", text: `\n${words}` }],
-    });
+    askOwnLine(r, i, [at, end]);
   }
 }
 

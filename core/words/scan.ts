@@ -742,7 +742,7 @@ function correct(told: Told, text: string, at: number, begin: number, clauses: r
   return otherStuff(told, text, begin);
 }
 
-/** “3 goose biots? no, two brown biots”: what it is of, and how much, is told anew. */
+/** “1/0 brown wire... no, fine brown wire”, within one clause: what it is of, and how much, is told anew. */
 function otherStuff(told: Told, text: string, begin: number): Next | undefined {
   const { description } = told;
   const place = skip(text, countRead(text, begin)?.end ?? begin);

@@ -85,7 +85,9 @@ export function settle(said: Said, kind: Kind, context: StepContext): string[] {
     ...settleZone(said, kind, context),
     ...settleSpot(said, kind, role),
     ...settleAttitude(said, kind, role),
-    ...(family !== undefined && was === undefined && role ? settleLengths(said, kind, role, form, family) : []),
+    ...((family ?? said.barbSteps) !== undefined && was === undefined && role
+      ? settleLengths(said, kind, role, form, family ?? "wet")
+      : []),
   ];
   if (kind === "act" && said.minutes === undefined && said.act !== undefined) {
     said.minutes = 0.2;

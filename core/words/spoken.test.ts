@@ -158,6 +158,15 @@ describe("what is wound", () => {
     expect(usual).toContain("barbs 1.5 × the gape to 2 × the gape");
     expect(over).toContain("barbs 1.75 × the gape to 2.34 × the gape");
   });
+  test("of a hackle a size over says so where it is only tied in, and where no hook is named", () => {
+    const tied = "Tie in a brown cock hackle behind the eye, one size over\nWind it three turns";
+    expect(told(`Hook: dry 14\n${tied}`).at(-1)).toContain("barbs 1.75 × the gape to 2.34 × the gape");
+    const { recipe } = readRecipe("Thread: black\nHackle: brown cock, one size over, 3 turns", {
+      materials: cabinet,
+      hooks,
+    });
+    expect(recipe.steps.map(sayStep).at(-1)).toContain("barbs 1.4 × the gape to 1.87 × the gape");
+  });
   test("of the tail that goes on as the body is all of its fibres", () => {
     const text =
       "Tie in eight fibres of cock pheasant at the bend, tips a gape past the bend\nTie in fine copper wire\nTwist the fibres together and wrap forward six turns to the thorax";

@@ -287,6 +287,7 @@ function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined):
   if (said.stretch !== undefined) kept.stretch = said.stretch;
   if (said.count !== undefined && said.count > 1) kept.rope = said.count;
   else if (said.amount && "strands" in said.amount && said.amount.strands > 1) kept.rope = said.amount.strands;
+  if (said.barbSteps !== undefined) kept.barbSteps = said.barbSteps;
   if (said.barb) kept.barb = said.barb;
   else if (form === "hackle" && said.shown)
     kept.barb = "between" in said.shown ? [said.shown.between[0], said.shown.between[1]] : [said.shown, said.shown];
