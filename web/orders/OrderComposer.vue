@@ -181,7 +181,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :read="read.lines"
       :wished="wished"
       :prices="prices"
-      :promised="promised.lines"
+      :promised="promised"
     />
     <EarlierOrders
       v-for="d in ofEarlier"

@@ -3,13 +3,12 @@ import { computed } from "vue";
 import { dozensText, wishWords, type ReadLine, type wishedChoice } from "@kasten/core/orders";
 import { isPlain, type LinePrice } from "@kasten/core/recipe";
 import { isGranted, wishFateSentence } from "@kasten/core/sentences";
-import type { promise } from "@kasten/contract/orders";
-import type { ReplyOf } from "@kasten/contract/http";
 import WishNote from "../parts/WishNote.vue";
 import DataTable from "../parts/DataTable.vue";
 import type { Column } from "../parts/column";
 import { day, money, ofHundred } from "../parts/format";
 import { FlyDrawing, TakenAway, formName, useCatalogue, variantName } from "../patterns";
+import type { Promised } from "./usePromise";
 
 /** Each line as it was understood, and the earliest day for it. */
 const props = defineProps<{
@@ -18,7 +17,7 @@ const props = defineProps<{
   wished: ReturnType<typeof wishedChoice>[];
   /** What a dozen costs, as each line asks, and why. */
   prices: (LinePrice | undefined)[];
-  promised: ReplyOf<typeof promise>["lines"];
+  promised: Promised;
 }>();
 const { patterns, recipeOf } = useCatalogue();
 const lines = computed(() =>
@@ -30,7 +29,7 @@ const lines = computed(() =>
       of,
       form: l.form ?? "",
       formWords: of && formName(of, l.form ?? ""),
-      promised: props.promised[i],
+      promised: props.promised.lines[i],
       price: l.flies && props.prices[i] ? money((l.flies / 12) * props.prices[i].perDozenCents) : "",
       why: whyOf(props.prices[i]),
       asked: props.wished[i]?.asked ?? {},
@@ -109,7 +108,7 @@ const columns: Column<Line>[] = [
           :class="l.promised.odds < 0.8 ? 'text-call' : 'text-soft'"
           >on the day in {{ ofHundred(l.promised.odds) }} of 100</span
         ></span
-      ></template
+      ><span v-else-if="promised.until" class="text-[0.83rem] text-soft">{{ promised.until }}</span></template
     >
   </DataTable>
 </template>

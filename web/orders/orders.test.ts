@@ -49,6 +49,32 @@ describe("an order in one line", () => {
     expect(screen.emitted("saved")).toHaveLength(1);
   });
 
+  test("the earliest day says that it is being worked out, and is asked again where the server was only away", async () => {
+    const { server, screen } = await open();
+    server.answer(promise, () => refused({ type: "away", title: "Away", status: 503, detail: "Away." }));
+    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+    await settle();
+    let letGo = () => {};
+    server.held = new Promise<void>((resolve) => (letGo = resolve));
+    await vi.waitFor(() => expect(screen.text()).toContain("being worked out"), 2000);
+    letGo();
+    await vi.waitFor(() => expect(screen.text()).toContain("the server is away, it is asked again"), 2000);
+    server.answer(promise, earliest("2026-11-24") as never);
+    await vi.waitFor(() => expect(screen.text()).toContain("held by hours"), 5000);
+    expect(screen.text()).not.toContain("asked again");
+  });
+
+  test("an earliest day that the server refuses says why, once", async () => {
+    const { server, screen } = await open();
+    server.answer(promise, () =>
+      refused({ type: "figure-out-of-bounds", title: "No", status: 422, detail: "Nobody here may tie it." }),
+    );
+    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+    await vi.waitFor(() => expect(screen.text()).toContain("not known: Nobody here may tie it."), 2000);
+    expect(server.of(promise)).toHaveLength(1);
+    expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
+  });
+
   test("a doubt is asked about in place, and the answer goes into the text", async () => {
     const { screen } = await open();
     await screen.get("textarea").setValue("2dz Yard Nymph 12; Mill Shop, 18 Dec");

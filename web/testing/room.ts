@@ -39,9 +39,12 @@ export class FakeServer {
   of<E extends AnyEndpoint>(endpoint: E): Asked<E>[] {
     return this.asked.filter((a) => a.endpoint === endpoint).map((a) => a.what as Asked<E>);
   }
+  /** Every answer waits for it: a server that takes its time. */
+  held?: Promise<unknown>;
   /** Stands in for the page's fetch. */
   fetch = async (address: string, init: RequestInit = {}): Promise<Response> => {
     try {
+      if (this.held) await this.held;
       return this.reply(address, init);
     } catch (fault) {
       // To the page this looks as if the network were away, and it tries again: the test is what must hear of it.
