@@ -1,5 +1,6 @@
 import { englishOnes } from "../numeric";
 import { addDays, addMonths, addWeeks, format, isValid, lastDayOfMonth, parse, setISOWeek } from "date-fns";
+import { TAKEN } from "./stretch";
 
 const months: Record<string, number> = {};
 [
@@ -233,7 +234,7 @@ const alone: Way[] = [
   },
 ];
 const whole = [...ways, ...alone].map((w) => ({ ...w, pattern: new RegExp(`^${BEFORE}${w.source}$`, "iu") }));
-const anywhere = ways.map((w) => ({ ...w, pattern: new RegExp(`(?<![\\p{L}\\d#./-])${BEFORE}${w.source}`, "iu") }));
+const anywhere = ways.map((w) => ({ ...w, pattern: new RegExp(`(?<![\\p{L}\\d#./-])${BEFORE}${w.source}`, "giu") }));
 
 /**
  * A day as people write it: "12 Mar", "2027-03-12", "12.3.2027", "mid May", "Friday week", "in 3 weeks", "KW 12".
@@ -251,15 +252,26 @@ export function readDay(text: string, today: string): DayRead | undefined {
   return undefined;
 }
 
-/** The same within a longer text, and where it stands there. */
-export function findDay(text: string, today: string): { at: [number, number]; read: DayRead } | undefined {
-  for (const { pattern, read } of anywhere) {
-    const m = pattern.exec(text);
-    const day = m && read([...m], today);
-    if (m && day) return { at: [m.index, m.index + m[0].length], read: day };
-  }
-  return undefined;
+/** A day within a longer text, and where it stands there. */
+export interface DayFound {
+  at: [number, number];
+  read: DayRead;
 }
+/** The days within a longer text, those that are said most plainly first; none lies within another. */
+export function* daysIn(text: string, today: string): Generator<DayFound> {
+  let left = text;
+  for (const { pattern, read } of anywhere)
+    for (const m of left.matchAll(pattern)) {
+      const day = read([...m], today);
+      if (!day) continue;
+      const [from, to] = [m.index, m.index + m[0].length];
+      left = left.slice(0, from) + TAKEN.repeat(to - from) + left.slice(to);
+      yield { at: [from, to], read: day };
+    }
+}
+/** The first of them. */
+export const findDay = (text: string, today: string): DayFound | undefined =>
+  daysIn(text, today).next().value ?? undefined;
 
 /** The day that is meant, where there is no other; ISO date. */
 export function readDate(text: string, today: string): string | undefined {

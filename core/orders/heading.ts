@@ -1,7 +1,7 @@
 import type { Coded } from "../errors";
 import { differenceInCalendarDays, parseISO, subWeeks } from "date-fns";
 import type { SaidDay } from "./days";
-import { findDay, isoDate, readDay, type DayRead } from "./dates";
+import { daysIn, findDay, isoDate, readDay, type DayRead } from "./dates";
 import { findExactly, findName, findShort, isInName, isSure, SURE, type NameFound } from "./names";
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
@@ -78,11 +78,10 @@ export class Heading {
 
   /** A day or a customer within a longer statement. */
   takeWithin(stretch: Stretch): void {
-    for (let found = findDay(stretch.left, this.catalogue.today); found;) {
+    for (const found of daysIn(stretch.left, this.catalogue.today)) {
       const at: [number, number] = [stretch.start + found.at[0], stretch.start + found.at[1]];
       this.settleDay(found.read, at, stretch.left.slice(...found.at).trim());
       stretch.takeOut(at);
-      found = findDay(stretch.left, this.catalogue.today);
     }
     for (const season of this.catalogue.seasons) {
       const name = asPattern(season.name);

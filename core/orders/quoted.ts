@@ -29,13 +29,3 @@ export function uncover(order: ReadOrder, text: string): void {
     }
   }
 }
-
-const LONGEST_RUN = 200;
-const KEPT = 8;
-const runs = new RegExp(`[^\\S\\n]{${LONGEST_RUN},}`, "g");
-/**
- * A text whose long runs of blanks are filled with a sign that nothing reads: no sheet has such runs, and what looks
- * for blanks would go over them again and again. As long as the text.
- */
-export const calmed = (text: string): string =>
-  text.replace(runs, (run) => run.slice(0, KEPT) + "\uE000".repeat(run.length - 2 * KEPT) + run.slice(-KEPT));

@@ -165,6 +165,16 @@ test("a fly whose sizes are not said yet may be asked for in any, and no size is
   ]);
 });
 
+test("what stands beyond the longest row is asked about where it begins, and the rest is read", () => {
+  const text = `3 dz Copper Lodger 12 olive; Ida Pellworth, 12 March, ${"a, ".repeat(15_000)}4 dz Old Pilot 10`;
+  const order = readOrder(`${text}\n2 dz Old Pilot 12 brown`, catalogue);
+  const [beyond] = order.doubts.filter((d) => d.code === "ROW_TOO_LONG");
+  expect(beyond?.at[1]).toBe(text.length);
+  expect(beyond?.at[0]).toBeGreaterThan(5900);
+  expect(order.lines.map((l) => l.flies)).toEqual([36, 24]);
+  expect(isWhole(order)).toBe(false);
+});
+
 test("tens of thousands of blanks within a line are no harm, and what stands beside them is read", () => {
   const order = readOrder(`3 dz Copper Lodger 12,${" ".repeat(50_000)}barbless all of them`, catalogue);
   expect(order.lines).toHaveLength(1);

@@ -3,12 +3,13 @@ import { findDay } from "./dates";
 import { isCourteousWord, isCourtesy, isReference, setAside } from "./asides";
 import { Heading } from "./heading";
 import { ItemReader } from "./item";
+import { calmed } from "./long";
 import { settleDays, type Statement } from "./days";
 import { giveBack, headingsIn } from "./headings";
 import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import { asManyIn, dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
-import { calmed, covered, uncover } from "./quoted";
+import { covered, uncover } from "./quoted";
 import { piecesOf, type Span } from "./spans";
 import { runsOf, Stretch } from "./stretch";
 import { tablesIn, type Table } from "./table";
@@ -565,8 +566,12 @@ const COURTEOUS =
  * @returns one line per item in the text's order; an item without a pattern takes the one before it, and of the same
  *   pattern colour and weight too
  */
-export const readOrder = (text: string, catalogue: Catalogue): ReadOrder =>
-  new OrderReader(calmed(text), catalogue).read();
+export function readOrder(text: string, catalogue: Catalogue): ReadOrder {
+  const { text: calm, doubts } = calmed(text);
+  const order = new OrderReader(calm, catalogue).read();
+  order.doubts.push(...doubts);
+  return order;
+}
 
 /** Whether every line is whole and customer and day are known: then it can be saved. */
 export const isWhole = (order: ReadOrder): boolean =>

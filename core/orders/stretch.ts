@@ -1,7 +1,7 @@
 import { wordsOf, type Span } from "./spans";
 
 /** Stands where something was taken out: no word, no blank, no number goes across it. */
-const TAKEN = "\uE000";
+export const TAKEN = "\uE000";
 
 /** Words that stand together: with what is between them, but nothing that was taken out. */
 export function runsOf(stretch: Stretch, words: readonly Span[]): Span[] {

@@ -87,6 +87,8 @@ export interface DoubtDetails {
   WHAT_NUMBER: { words: string };
   /** A column of a table that could hold two things. */
   TABLE_UNCLEAR: { column: string };
+  /** More in one row than is read. */
+  ROW_TOO_LONG: { most: number };
   NOT_UNDERSTOOD: { words: string };
 }
 type Nothing = Record<never, never>;

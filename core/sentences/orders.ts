@@ -39,6 +39,8 @@ const sentences: Sentences<DoubtDetails> = {
   WHICH_FORM: (d) => `${d.pattern} was ${d.before} in the line before; usually it is ${d.usual}. Which here?`,
   WHAT_NUMBER: (d) => `What is ${d.words}? Quantity and size are there already.`,
   TABLE_UNCLEAR: (d) => `The column with ${d.column} in it has no unit. Are they dozens or single flies?`,
+  ROW_TOO_LONG: (d) =>
+    `Only the first ${d.most} signs of a line are read. Break it into several lines; nothing of it is lost.`,
   NOT_UNDERSTOOD: (d) => `“${d.words}” was not understood.`,
 };
 
