@@ -4,7 +4,7 @@ import type { Doubt } from "./types";
 const LONGEST_RUN = 200;
 const KEPT = 8;
 const runs = new RegExp(`[^\\S\\n]{${LONGEST_RUN},}`, "g");
-/** A row of a sheet, or a mail without its line breaks, is shorter: each part of a row is looked at beside all others. */
+/** A row of a sheet, or a mail without line breaks, is shorter: each part of a row is looked at beside all others. */
 const LONGEST_ROW = 6000;
 const rows = new RegExp(`[^\\n]{${LONGEST_ROW},}`, "g");
 
