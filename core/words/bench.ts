@@ -191,7 +191,7 @@ export class Bench {
     if (own) return { material: own, others: [], isNew: false };
     const here = this.components
       .map((c) => this.materialOf(c))
-      .find((m) => m !== undefined && m.form === form && sameWords(`${m.name} ${m.form}`, d.text));
+      .find((m) => m !== undefined && m.form === form && sameWords(`${m.name} ${m.form}`, d.text, form));
     if (here) return { material: here, others: [], isNew: false };
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone =
@@ -202,7 +202,7 @@ export class Bench {
     const found = this.index.find(d.text, used, form);
     const [first, ...others] = found;
     if (first) return { material: first, others: others.slice(0, 6), isNew: false };
-    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, d.text));
+    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, d.text, form));
     if (mine) return { material: mine, others: [], isNew: false };
     if (!d.means || form === "hook") return { others: [], isNew: false };
     const material = described(
@@ -362,13 +362,16 @@ export class Bench {
   }
 }
 
-const sameWords = (a: string, b: string): boolean => {
+/** What is sold by its size: a bead of 2 mm is none of 3 mm. */
+const bySize = new Set<MaterialForm>(["bead", "eyes", "thread", "weight wire", "wire"]);
+const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolean => {
+  const isSized = form !== undefined && bySize.has(form);
   const set = (t: string) =>
     new Set(
       t
         .toLowerCase()
         .split(/[^a-z0-9.]+/)
-        .filter((w) => w.length > 2),
+        .filter((w) => w.length > 2 || (isSized && /\d/.test(w))),
     );
   const [x, y] = [set(a), set(b)];
   // “amber dubbing” is not the brown and amber of the body.

@@ -24,7 +24,7 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   const gauge = /\b(?:extra\s+)?fine\s+$/.exec(text.slice(n.end, place));
   if (gauge && isSpun(descriptionAt(text, n.end + gauge.index, context.index))) place = n.end + gauge.index;
   // “one grizzle and one brown”: another of the same kind.
-  const isFurther = /\b(?:and|plus)\s+$/.test(text.slice(Math.max(0, at - 6), at)) && told.kind === "wind";
+  const isFurther = /(?:,|\b(?:and|plus))\s+$/.test(text.slice(Math.max(0, at - 6), at)) && told.kind === "wind";
   const implied = told.role && (!told.description || isFurther) ? impliedBy[told.role] : undefined;
   // “Hackle: one ginger”: of what a hackle is.
   const found =

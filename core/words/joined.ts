@@ -38,7 +38,7 @@ const withTurnsOf = (all: Told[], text: string): Told[] =>
     return { ...t, said: { ...said, rule: { turns: count } } };
   });
 
-const takesBack = /^\W*(?:no|nope|sorry|oops|scratch\s+that)\b[\s,:-]+(?=\S)/;
+const takesBack = /^\W*(?:(?:no|nope|sorry|oops|wait|scratch\s+that)\b[\s,:.-]+)+/;
 /** “3 goose biots? no, two brown biots”: what is told anew holds, and what was told before stays to be seen. */
 const withRetracted = (all: Told[], text: string): Told[] =>
   all.flatMap((t, n): Told[] => {
@@ -49,7 +49,7 @@ const withRetracted = (all: Told[], text: string): Told[] =>
       before.verb === x.verb &&
       takesBack.test(text.slice(x.at)) &&
       // Right behind it, but for how many: “no, two brown biots”.
-      /^\W*[a-z]+(?:\s+that)?[\s,:-]+(?:[\w.]+\s+){0,2}$/.test(text.slice(x.at, x.description.at));
+      /^(?:[\w.]+\s+){0,2}$/.test(text.slice(x.at, x.description.at).replace(takesBack, ""));
     const next = all[n + 1];
     if (next && isNew(next, t)) return [];
     const before = all[n - 1];

@@ -15,6 +15,12 @@ export interface OnSizes {
   count: number;
 }
 
+/** What a material is of at some hook sizes: “3 mm on 8s and 10s”; without words, as it was described. */
+export interface SizedStuff {
+  words?: string;
+  sizes: Partial<SizeSpan>;
+}
+
 /** A step as far as it has been said: whatever the words of any kind of step can set. */
 export type Said = Partial<
   Own<"seat"> & Own<"wind"> & Own<"lay"> & Own<"dress"> & Own<"glue"> & Own<"act"> & Own<"whip">
@@ -54,6 +60,8 @@ export type Said = Partial<
     /** It may be left out. */
     optional?: boolean;
     onSizes?: OnSizes[];
+    /** Sizes of the material that are taken on some hooks. */
+    stuffOn?: SizedStuff[];
     /** Forward or back, where only the direction was said. */
     way?: "back" | "forward";
     /** Length of the piece that is taken, in mm. */

@@ -746,12 +746,18 @@ function correct(told: Told, text: string, at: number, begin: number, clauses: r
 function otherStuff(told: Told, text: string, begin: number): Next | undefined {
   const { description } = told;
   const place = skip(text, countRead(text, begin)?.end ?? begin);
-  if (
-    !description ||
-    !/[?.!…]\s*$|\.\.\s*$/.test(text.slice(description.end, begin).replace(/(?:no|nope|sorry|oops)\W*$/, ""))
-  )
-    return undefined;
-  if (!descriptionAt(text, place, noCabinet)) return undefined;
+  const before = text.slice(description?.end ?? told.at, begin).replace(/(?:(?:no|nope|sorry|oops)\W*)+$/, "");
+  if (!/[?.!…]\s*$|\.\.\s*$/.test(before)) return undefined;
+  const other = descriptionAt(text, place, noCabinet);
+  if (!other) return undefined;
+  if (!description) {
+    // “White tungsten … no, sorry, a glass bead”: of the first nobody knew what it is of.
+    if (told.verb !== undefined || told.understood.length > 0 || told.rest.length === 0) return undefined;
+    told.rest = [];
+    told.kept.push({ at: told.at, end: begin });
+    told.kind = kindOfTold(undefined, told.role, other.means?.form, text.slice(begin));
+    return { told, end: begin };
+  }
   const from = Math.min(description.at, ...told.understood.map((u) => u.at));
   const { amount: _amount, count: _count, rope: _rope, ...said } = told.said;
   Object.assign(told, { description: undefined, said, understood: [], loose: [], rest: [] });

@@ -6,7 +6,9 @@ export const feathers = new Set(["hackle", "feather fibre"]);
 export function withTaken(all: Told[], text: string): Told[] {
   const out: Told[] = [];
   for (const t of all) {
-    const before = out[out.length - 1];
+    // What is only done to it meanwhile, “stroke it so that the fibres stand out”, stands between.
+    const n = out.findLastIndex((x) => x.verb !== "act" || x.description !== undefined);
+    const before = out[n];
     // “One partridge feather, strip the left side, tie it in by the tip”: what is only named is tied in there.
     const isNamed =
       before?.verb === undefined && before?.role === undefined && feathers.has((before && formTold(before)) ?? "");
@@ -21,7 +23,7 @@ export function withTaken(all: Told[], text: string): Told[] {
       out.push(t);
       continue;
     }
-    out[out.length - 1] = {
+    out[n] = {
       ...before,
       ...(isNamed && { verb: t.verb, kind: t.kind }),
       end: t.end,

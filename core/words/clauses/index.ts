@@ -5,16 +5,17 @@ import type { Clause, Kind } from "../said";
 import { fromArea } from "./common";
 import { dressClauses } from "./dress";
 import { boundInClauses as laidIn, layClauses } from "./lay";
+import { onHooks } from "./sized";
 import { actClauses, glueClauses, seatClauses, threadClauses, whipClauses } from "./small";
 import { barbClauses, byEnd, windClauses } from "./wind";
 
 /** What can be said of each kind of step, in the order in which it is tried. */
 export const clausesOf: Record<Kind, readonly Clause[]> = {
-  seat: seatClauses,
-  wind: [fromArea, ...windClauses],
-  lay: [fromArea, ...layClauses],
+  seat: [onHooks, ...seatClauses],
+  wind: [fromArea, onHooks, ...windClauses],
+  lay: [fromArea, onHooks, ...layClauses],
   dress: [fromArea, ...dressClauses],
-  thread: threadClauses,
+  thread: [onHooks, ...threadClauses],
   glue: glueClauses,
   act: actClauses,
   whip: whipClauses,
@@ -99,6 +100,7 @@ const ofEveryKind = new Set([
   "tied in at the bend with 5 wraps",
   "5 wraps",
   "4 on 14s and smaller",
+  "2.5 mm on 16s, 3 mm on 12s and 14s",
   "may be left out",
   "from the edge of the skin",
   "as a loose hold",

@@ -293,8 +293,9 @@ const bySize: Clause[] = [
     seq(
       opt(words("about|roughly|some|,")),
       absolute,
-      words("thick|across|in\\s+diameter|in\\s+thickness"),
-      opt(words("when\\s+(?:it\\s+is\\s+)?(?:squeezed|compressed)|squeezed|compressed")),
+      words(
+        "(?:thick|across|in\\s+diameter|in\\s+thickness)(?:\\s+(?:when\\s+(?:it\\s+is\\s+)?)?(?:squeezed|compressed|pinched))?|when\\s+(?:it\\s+is\\s+)?(?:squeezed|compressed|pinched)",
+      ),
     ),
     (s, [, mm]) => {
       if (s.amount !== undefined) return false;
@@ -415,7 +416,7 @@ const byFeather: Clause[] = [
   }),
   clause(
     "1 pair of feathers",
-    seq(count, opt(words("matched|matching")), words("pairs?"), opt(words("of\\s+feathers"))),
+    seq(count, opt(words("matched|matching")), words("pairs?|prs?\\.?"), opt(words("of\\s+feathers"))),
     (s, [c]) => {
       if (!Number.isInteger(c.n) || c.n < 1) return false;
       // “three pairs, one pair behind each pad”: how they are shared is no other amount.

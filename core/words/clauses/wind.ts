@@ -20,7 +20,7 @@ import {
 
 const of = opt(words("of|by|to|about|with"));
 const TURNS = words(
-  "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
+  "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|trns?|spirals?(?!l)|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
 );
 const TOUCHING =
   "(?:in\\s+)?(?:close(?:ly)?(?:\\s+set)?|touching|tight(?=\\s+(?:turns?|wraps?|together))|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";

@@ -2,6 +2,7 @@ import { anyOf, match } from "../parse";
 
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
+  "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
   "gets?(?=\\s+(?:tied|wound|bound|wrapped|caught)\\b)",
   "on\\s+top\\s+of\\s+(?:that|it|them|this)",
   "i\\s+tie\\s+(?:this|these|mine)(?:\\s+(?:one|fly))?(?:\\s+on)?",
@@ -219,7 +220,11 @@ export const MANNER = anyOf(
   "on\\s+(?:a|the)\\s+(?:slant|bias|skew)",
   "leav(?:e|ing)\\s+an?\\s+(?:thin|small|narrow|slim|clear)\\s+(?:waist|gap|neck)(?:\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?",
   "(?:pull|work|draw)ing\\s+(?:the\\s+)?(?:dubbing|fur|fibres|hair|hackle)\\s+through",
-  "over\\s+(?:the|its)\\s+butts?",
+  "over\\s+(?:the|its)\\s+butts?(?:\\s+of\\s+(?:the\\s+)?(?:wings?|tail|hair)(?:\\s+and\\s+(?:the\\s+)?(?:wings?|tail|hair))?)?",
+  "(?:stood|propped|set|held|kept|lifted)(?:\\s+up(?:right)?)?\\s+(?:with|by)\\s+(?:an?\\s+)?(?:[a-z]+\\s+)?(?:dam|wall|bump|wedge|ramp)\\s+of\\s+(?:thread|silk)",
+  "(?<=\\bsame\\s+(?:\\w+\\s+){1,2})as\\s+(?:(?:for|in|on)\\s+)?(?:the\\s+)?(?:head|body|thorax|base|tail|wings?)",
+  "cigar(?:[-\\s]shaped?)?",
+  "(?:at|by)\\s+the\\s+tie[-\\s]?(?:down|in)\\s+(?:point|spot|place)",
   "single(?=\\s+(?:upright|post|wing))",
   "(?:mixed\\s+)?(?:half\\s+and\\s+half|in\\s+equal\\s+parts|equal\\s+parts|equally)(?=\\s*(?:[,.;]|$))",
   "(?:an?\\s+|the\\s+)?loops?(?:\\s+of)?(?=\\s)",
@@ -488,7 +493,7 @@ export const MANNER = anyOf(
 );
 
 const stops = match(
-  `${FILLER}|${MANNER}|turns?|wraps?|layers?|coats?|drops?|touching|overlapping|open|twisted|folded|doubled|length|lengths|behind|front|rear|between|before|after|reaching|past|beyond|short|equal|wound|tied|bound|laid|trimmed|cut|clump|bunch|pinch|noodle|loop|tips?|butts?|slips?|pairs?|pieces?|strands?|fibres?|or|either|few|couple|several|pinch|wisps?|tufts?|sprigs?|bunch(?:es)?|another|same|something|rest|remainder|some|itself|tie|wind|wrap|run|catch|dub|spin|rib|palmer(?:ed)?|pull|fold|brush|trim|whip|half|twice|none|no|nothing|something|(?:rear|back|hind|front|first|last)\\s+(?:half|third|quarter|two\\s+thirds)`,
+  `${FILLER}|${MANNER}|turns?|wraps?|layers?|coats?|drops?|touching|overlapping|open|twisted|folded|doubled|length|lengths|behind|front|rear|between|before|after|reaching|past|beyond|short|equal|wound|tied|bound|laid|trimmed|cut|clump|bunch|pinch|noodle|loop|tips?|butts?|slips?|pairs?|prs?|pieces?|strands?|fibres?|or|either|few|couple|several|pinch|wisps?|tufts?|sprigs?|bunch(?:es)?|another|same|something|rest|remainder|some|itself|tie|wind|wrap|run|catch|dub|spin|rib|palmer(?:ed)?|pull|fold|brush|trim|whip|half|twice|none|no|nothing|something|(?:rear|back|hind|front|first|last)\\s+(?:half|third|quarter|two\\s+thirds)`,
 );
 /** Whether a word ends a description: no name of a material goes on over it. */
 export const isStop = (text: string, at: number): boolean => stops(text, at) !== undefined;

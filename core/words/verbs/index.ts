@@ -88,7 +88,9 @@ export const participleAt: Reader<VerbId> = oneOf<VerbId>(
     () => "take over" as const,
   ),
   map(
-    words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+(?:in|down)|mounted|lashed|set\\s+in"),
+    words(
+      "tied\\s+(?:in|on(?!\\s+(?:top|the\\s+(?:top|under|near|far))\\b)|down)|caught\\s+in|bound\\s+(?:in|down)|mounted|lashed|set\\s+in",
+    ),
     () => "tie in" as const,
   ),
 );

@@ -11,6 +11,7 @@ import { alongShank, settle } from "../settle";
 import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
 import { HERE, OF_STUFF } from "../text/place";
+import { takeSizes } from "./sized";
 
 /** The part and the material that a clause is about, as far as it says them. */
 export interface Meant {
@@ -75,6 +76,7 @@ export function objectOf(t: Telling): Meant {
       ? (bench.ofRole(role) ?? bench.before(role) ?? componentLike(told.role, bench))
       : bench.componentFor(role, material, told.part);
   if (component) takeAlternates(t, component);
+  if (component) takeSizes(t, component);
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };

@@ -1,0 +1,40 @@
+import { sizeNumber, type HookSize } from "../../hooks";
+import type { SizeSpan } from "../../recipe";
+import { anyOf, map, match } from "../parse";
+import { clause, type Clause, type SizedStuff } from "../said";
+
+export const DIMENSION = anyOf(
+  "\\d+(?:[.,]\\d+)?\\s*mm",
+  '0?\\.\\d{2,3}(?:"|\\s*in(?:ch)?)?',
+  '\\d\\/\\d{1,2}(?:"|\\s*in(?:ch)?)',
+  "\\d{1,2}\\/0",
+  "\\d{2,3}\\s*(?:denier|den|d)(?![a-z])",
+  "(?:extra\\s+)?(?:small|fine|large|heavy)|medium|micro|mini|standard",
+);
+const ON = "(?:on|for|in)\\s+(?:the\\s+|an?\\s+)?(?:hook\\s+)?(?:sizes?\\s+)?";
+const SIZE = "#?\\d{1,2}(?:\\/0)?(?:'?s)?(?![\\w./]|\\s*(?:mm|cm|in(?:ch)?\\b|den|turns?|wraps?|strands?|fibres?))";
+const SIZES = `${SIZE}(?:\\s*(?:,|and|or|&|-|to)\\s*${SIZE})*(?:\\s+(?:and|or)\\s+(?:smaller|down|under|larger|bigger|up|over|above))?`;
+function spanIn(said: string): Partial<SizeSpan> | undefined {
+  const sizes = (said.match(/\d{1,2}(?:\/0)?/g) ?? []) as HookSize[];
+  const [first, ...more] = sizes.sort((a, b) => sizeNumber(b) - sizeNumber(a));
+  if (first === undefined) return undefined;
+  const last = more.at(-1) ?? first;
+  const [large, small] = sizeNumber(first) < sizeNumber(last) ? [first, last] : [last, first];
+  if (/smaller|down|under/.test(said)) return { from: large };
+  return /larger|bigger|\bup\b|over|above/.test(said) ? { to: small } : { from: large, to: small };
+}
+
+const ONE = `(?:${DIMENSION})\\s+${ON}${SIZES}`;
+const listed = match(`((?:(?:${DIMENSION})\\s+)?${ON}${SIZES}(?:(?:\\s*(?:,|;|and|but|or))+\\s*(?:a\\s+)?${ONE})+)`);
+const one = new RegExp(`(?:(${DIMENSION})\\s+)?${ON}(${SIZES})`, "giu");
+/** “on the 6s, 3 mm on 8s and 10s”: what was described, and other sizes of it on other hooks. */
+export const onHooks: Clause = clause(
+  "2.5 mm on 16s, 3 mm on 12s and 14s",
+  map(listed, ([list = ""]) =>
+    [...list.matchAll(one)].flatMap(([, stuff, sizes = ""]): SizedStuff[] => {
+      const span = spanIn(sizes);
+      return span ? [{ sizes: span, ...(stuff !== undefined && { words: stuff }) }] : [];
+    }),
+  ),
+  (said, stuffOn) => void (said.stuffOn = stuffOn),
+);

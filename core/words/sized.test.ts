@@ -1,0 +1,37 @@
+import { expect, test } from "vitest";
+import { readRecipe } from ".";
+import { cabinet, hooks } from "./corpus/cabinet";
+
+const read = (...lines: string[]) => readRecipe(lines.join("\n"), { materials: cabinet, hooks });
+/** What a part is of, by hook size. */
+function stuffOf(role: string, ...lines: string[]) {
+  const { recipe, newMaterials, lines: out } = read("Hook: nymph 10-16", ...lines);
+  expect(out.flatMap((l) => l.asks.map((a) => a.sentence))).toEqual([]);
+  const part = recipe.components.find((c) => c.role === role);
+  return part?.material.map(({ sizes, value }) => [
+    sizes ? `${sizes.from}-${sizes.to}` : "all",
+    newMaterials.find((m) => m.code === value)?.name ?? cabinet.get(value)?.name,
+  ]);
+}
+
+test("a bead of another size on other hooks is taken there", () => {
+  expect(stuffOf("bead", "Bead: gold, 3 mm on 10 and 12, 2.5 mm on 14s and 2 mm on 16")).toEqual([
+    ["10-12", "gold, 3 mm bead"],
+    ["14-14", "gold, 2.5 mm bead"],
+    ["16-16", "gold, 2 mm bead"],
+  ]);
+});
+
+test("so is wire of another gauge, and thread of another number", () => {
+  expect(stuffOf("weight", "Weight: 8 turns of .020 lead wire on 10s, .015 on 12 and smaller")).toHaveLength(2);
+  expect(stuffOf("thread", "Thread: brown, 140 denier on the 10s and 12s, 70 denier on 14s and smaller")).toMatchObject([
+    ["10-12", "brown, 140 denier thread"],
+    ["14-16", expect.stringContaining("70")],
+  ]);
+});
+
+test("a count on some hooks is a count, and no other material", () => {
+  const { recipe } = read("Hook: nymph 10-16", "Tail: 6 pheasant tail fibres, 5 on 14s and smaller");
+  expect(recipe.components.find((c) => c.role === "tail")?.material).toHaveLength(1);
+  expect(recipe.steps.find((s) => s.name === "tail")?.bySize).toHaveLength(1);
+});

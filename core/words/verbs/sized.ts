@@ -1,0 +1,26 @@
+import type { BySize, Component } from "../../recipe";
+import type { Telling } from "../bench";
+import { spanOf } from "../clauses/common";
+import { DIMENSION } from "../clauses/sized";
+
+const dimension = new RegExp(`(?<![\\w.])(?:${DIMENSION})(?!\\w)`, "iu");
+/** Gives a part its material by hook size, as the line says. */
+export function takeSizes({ told, bench }: Telling, component: Component): void {
+  const { description, said } = told;
+  const [own] = component.material;
+  const all = bench.facts.sizes;
+  if (!description || !said.stuffOn || !own || !all) return;
+  const form = bench.formOf(component);
+  component.material = said.stuffOn.flatMap(({ words, sizes }): BySize<string>[] => {
+    const text = words === undefined ? undefined : inSize(description.text, words);
+    const material =
+      text === undefined
+        ? undefined
+        : bench.resolve({ ...description, exact: undefined, text, ...(form && { means: { form } }) }).material;
+    if (text !== undefined && !material) return [];
+    return [{ sizes: spanOf(sizes, all), value: material?.code ?? own.value }];
+  });
+}
+/** “black tungsten, 3.5 mm” in another size. */
+const inSize = (text: string, words: string): string =>
+  dimension.test(text) ? text.replace(dimension, words) : `${text.trim()}, ${words}`;
