@@ -84,6 +84,7 @@ describe("flies as tiers tell them", () => {
         "442-sedge-pupa-number-12-curved-ho: LENGTH_RULE_UNRESOLVED",
         "443-tying-notes-breakwater-shrimp: ZONE_BEYOND_PROFILE",
         "446-materials: MATERIAL_UNKNOWN",
+        "465-1-hook-6-0-pike-single-thread-: HOOK_SIZE_TOO_FAR",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_RULE_UNRESOLVED",
         "99e-midge-thread: SPOT_UNDER_BEAD",

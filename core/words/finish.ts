@@ -136,6 +136,11 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
     said.amount = allBunches(said.amount, said.bunches);
     delete said.bunches;
   }
+  // “A slip on each side”: two of them.
+  if (kind === "lay" && said.perSide && said.isSlips && !said.amount && said.count !== undefined) {
+    said.count *= 2;
+    delete said.perSide;
+  }
   if (kind === "lay" && said.perSide && said.amount) {
     said.amount = twice(said.amount);
     delete said.perSide;

@@ -5,6 +5,7 @@ import { loopLoad } from "./clauses/dress";
 import { descriptionAt, inShares, type Description } from "./description";
 import { match, oneOf, map, opt, seq, skipBlanks, words, type Reader } from "./parse";
 import type { Clause } from "./said";
+import { NUMBER_WORD } from "./text/number";
 import { absolute } from "./text/place";
 import { sharesInFigures } from "./text/shares";
 import type { Told } from "./told";
@@ -49,10 +50,14 @@ const staple = match(
 );
 /** How a layer lies, and what is only done with the hands. */
 const asides = words(
-  "over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
+  "over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|in(?:to)?\\s+it(?=\\s+(?:and|then)\\b|\\s*[,.;])|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
 );
 const winds = words(
   "(?:wind|wrap|wound|wrapped)(?:\\s+(?:it|this|the\\s+(?:rope|brush|loop|fibres?)))?(?:\\s+(?:on|forwards?|up|back))?",
+);
+/** How often the loop goes round: its length says how far it reaches. */
+const turnsOfIt = words(
+  `(?:take|make|give(?:\\s+it)?)\\s+(?:\\d|${NUMBER_WORD})\\s+(?:(?:close|open|touching|tight)\\s+)*turns?`,
 );
 const small = words("in(?:to)?(?=\\s+an?\\s+[\\d.])|and|then|,|;|\\.(?=\\s|$)|:|\\)|a|the|some|it|now|next");
 const asPart = match("(?:as|for)\\s+(?:a|the)\\s+(collar|body|head|thorax)");
@@ -145,6 +150,8 @@ function step(told: Told, layers: Description[], text: string, at: number, index
   }
   const wound = winds(text, at);
   if (wound) return know(wound.end);
+  const turns = isFilled ? turnsOfIt(text, at) : undefined;
+  if (turns) return keep(turns.end);
   for (const { take } of sayable) {
     const end = take(told.said, text, at);
     if (end !== undefined) return know(end);

@@ -65,6 +65,16 @@ export function upperOf(
     means: lower.means ?? { form },
   };
 }
+const someColours =
+  /^(?:mixed\s+|a\s+mix(?:ture)?\s+of\s+)?[a-z]+(?:\s*(?:,|\/|\+|&|\band\b)\s*(?:and\s+)?[a-z]+)+(?=\s*(?:[,.;]|$|mixed\b|together\b|over\b))/;
+/** “20 strands of mixed silver and pearl”: of flash the colours alone name it. */
+export function flashOf(text: string, at: number): Description | undefined {
+  const words = someColours.exec(text.slice(at, at + 80))?.[0] ?? "";
+  const named = words.replace(/^(?:mixed|a\s+mix(?:ture)?\s+of)\s+/, "");
+  const colours = named.split(/[^a-z]+/).filter((w) => w !== "and");
+  if (words === "" || !colours.every((w) => isColour(w))) return undefined;
+  return { at, end: at + words.length, text: `${named} flash`, means: { form: "flash" } };
+}
 /** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
 const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping", "wing case"]);
 export const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>

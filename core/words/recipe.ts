@@ -91,6 +91,7 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     new RegExp(`^((?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?!hook|hk\\b)(?:${PARTS}))'s(?=\\s)`, "u"),
     (m, kept) => kept.padEnd(m.length),
   ],
+  [new RegExp(`\\b((?:${PARTS})\\s+that)'s(?=\\s)`, "gu"), (m, kept) => kept.padEnd(m.length)],
   [/\bfor\s+(?:the\s+|my\s+)?dubbing,?\s+(?:i|we|you)(?:\s+(?:take|use))?(?=\s)/gu, (m) => " ".repeat(m.length)],
 ];
 /** “I've got”, “rib's fine gold wire”: spoken forms, as long as what stands for them. */
@@ -116,6 +117,14 @@ function asList(told: string): string {
   if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
   const at = new Set(commas.map((m) => m.index));
   return [...line].map((c, i) => (at.has(i) ? ";" : c)).join("");
+}
+
+/** “A slip of black duck on each side”: of what a list named “black duck primary slips”. */
+function isSlipOf(t: Told, material: Material | undefined): boolean {
+  const name = material?.name.toLowerCase().split(/\s+/) ?? [];
+  const words = t.description?.text.toLowerCase().trim().split(/\s+/) ?? [];
+  const isBare = t.verb === undefined && t.role === undefined && t.kind === "lay";
+  return isBare && t.description?.means?.form === "quill" && words.every((w) => name.includes(w));
 }
 
 /** “hook wet 12; brown thread; rib …; body …”: a list in one line, whatever it begins with. */
@@ -400,7 +409,7 @@ class RecipeReader implements Reading {
           t.verb === "take over" ||
           t.verb === "seat" ||
           (!isLaid(role) && t.said.rule?.turns !== undefined);
-        if (isAbout && isDone) return true;
+        if ((isAbout && isDone) || (!isListed && isSlipOf(t, material))) return true;
       }
     }
     return false;

@@ -13,6 +13,7 @@ import {
   asHair,
   colourAndNumber,
   dubbedOf,
+  flashOf,
   impliedBy,
   isAfterStart,
   labelOf,
@@ -883,6 +884,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const found =
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
+    (told.role === "flash" && !told.description ? flashOf(text, begin) : undefined) ??
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
     (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??
     (told.role === "weight" && told.part !== "lead" && !told.description ? bareGauge(text, begin) : undefined);

@@ -24,10 +24,12 @@ test("a bead of another size on other hooks is taken there", () => {
 
 test("so is wire of another gauge, and thread of another number", () => {
   expect(stuffOf("weight", "Weight: 8 turns of .020 lead wire on 10s, .015 on 12 and smaller")).toHaveLength(2);
-  expect(stuffOf("thread", "Thread: brown, 140 denier on the 10s and 12s, 70 denier on 14s and smaller")).toMatchObject([
-    ["10-12", "brown, 140 denier thread"],
-    ["14-16", expect.stringContaining("70")],
-  ]);
+  expect(stuffOf("thread", "Thread: brown, 140 denier on the 10s and 12s, 70 denier on 14s and smaller")).toMatchObject(
+    [
+      ["10-12", "brown, 140 denier thread"],
+      ["14-16", expect.stringContaining("70")],
+    ],
+  );
 });
 
 test("a count on some hooks is a count, and no other material", () => {

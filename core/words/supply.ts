@@ -13,6 +13,7 @@ export function supply(told: Told, text: string): void {
   colourOfHead(told, text);
 }
 
+const REACH = 12;
 const isStuck = /\b(?:glued|stuck|set|epoxied|bedded|resined)\b/;
 /** “Eyes 6 mm, glued to the sides of the head”: of eyes that are stuck on the size says which. */
 function eyesByTheirSize(told: Told, text: string): void {
@@ -21,8 +22,9 @@ function eyesByTheirSize(told: Told, text: string): void {
   const { shown, pieceMm, fullness } = told.said;
   const said = shown && "mm" in shown ? shown.mm : pieceMm;
   const name = size ?? (said === undefined ? undefined : `${said} mm`);
-  if (told.role !== "eyes" || told.description || name === undefined || !isStuck.test(text.slice(told.at, told.end)))
-    return;
+  // “10 mm, glued on with …”: the glue may be told behind them, as a coat of its own.
+  const words = text.slice(told.at, told.end + REACH);
+  if (told.role !== "eyes" || told.description || name === undefined || !isStuck.test(words)) return;
   if (fullness) return;
   told.rest = told.rest.filter((r) => r !== mm);
   delete told.said.shown;

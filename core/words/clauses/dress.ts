@@ -290,9 +290,10 @@ export const dressClauses: Clause[] = [
       opt(words("about|roughly|some")),
       oneOf(
         map(words("twice|double"), () => 2),
+        map(match("(\\d+(?:[.,]\\d+)?)x"), ([n = ""]) => Number(n.replace(",", "."))),
         number,
       ),
-      opt(words("times")),
+      opt(words("times|x")),
       words(
         "(?:as\\s+(?:thick|full|fat|wide|big|deep)\\s+as|the\\s+(?:thickness|diameter|width)\\s+of)\\s+(?:the\\s+)?(?:body|abdomen)",
       ),

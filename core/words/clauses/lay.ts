@@ -641,6 +641,11 @@ const howLong: Clause[] = [
     },
   ),
   clause(
+    "half its length",
+    match("(half|twice|two\\s+thirds|three\\s+quarters)\\s+(?:of\\s+)?(?:its|that|their)\\s+length"),
+    (s, [w = ""]) => void (s.sameLength = w === "twice" ? 2 : (readNumber(w) ?? 1)),
+  ),
+  clause(
     "an inch longer than the tail",
     seq(
       absolute,
@@ -773,7 +778,7 @@ const sides: Clause[] = [
   clause(
     "on the near side",
     match(
-      `(?:on|along|at)\\s+(?:the\\s+)?(${SECTOR}|far|near|bottom)(?:\\s+side)?(?:\\s+of\\s+the\\s+(?:shank|hook))?|(underneath|below\\s+the\\s+shank|under\\s+the\\s+(?:shank|hook)|beneath(?:\\s+the\\s+(?:shank|hook))?)|(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?)`,
+      `(?:on|along|at)\\s+(?:the\\s+)?(${SECTOR}|far|near|bottom)(?:\\s+side)?(?:\\s+of\\s+the\\s+(?:shank|hook))?|(underneath|below(?=\\s*(?:[,.;]|$))|below\\s+the\\s+shank|under\\s+the\\s+(?:shank|hook)|beneath(?:\\s+the\\s+(?:shank|hook))?)|(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?)`,
     ),
     (s, [a, under, top]) => {
       const sector = under !== undefined || a === "bottom" ? "underside" : top !== undefined ? "top" : (a as Sector);
@@ -785,7 +790,7 @@ const sides: Clause[] = [
     "splayed to either side",
     seq(
       words(
-        "(?:splayed|splaying|flared|spread|curving|sticking)\\s+(?:out\\s+)?(?:to\\s+|on\\s+)?(?:each|either|both)\\s+sides?",
+        "(?:splayed|splaying|flared|spread|curving|sticking)\\s+(?:out\\s+)?(?:to\\s+|on\\s+)?(?:each|either|both)\\s+sides?|splaying(?:\\s+out(?:wards)?)?",
       ),
       opt(words(OF_PART)),
     ),

@@ -25,7 +25,8 @@ function spanIn(said: string): Partial<SizeSpan> | undefined {
 }
 
 const ONE = `(?:${DIMENSION})\\s+${ON}${SIZES}`;
-const listed = match(`((?:(?:${DIMENSION})\\s+)?${ON}${SIZES}(?:(?:\\s*(?:,|;|and|but|or))+\\s*(?:a\\s+)?${ONE})+)`);
+const SEPARATOR = "(?:\\s*(?:,|;|and|but|or))+\\s*(?:a\\s+)?";
+const listed = match(`((?:(?:${DIMENSION})\\s+)?${ON}${SIZES}(?:${SEPARATOR}${ONE})+|${ONE})`);
 const one = new RegExp(`(?:(${DIMENSION})\\s+)?${ON}(${SIZES})`, "giu");
 /** “on the 6s, 3 mm on 8s and 10s”: what was described, and other sizes of it on other hooks. */
 export const onHooks: Clause = clause(

@@ -77,7 +77,9 @@ export const seatClauses: Clause[] = [
 export const glueClauses: Clause[] = [
   clause(
     "a thin coat of",
-    words("(?:an?\\s+)?(?:thin|light|good|heavy|full|clear|final|single)\\s+coat(?:ing)?(?:\\s+of)?(?=\\s)"),
+    words(
+      "(?:an?\\s+)?(?:thin|light|good|heavy|full|clear|final|single)\\s+coat(?:ing)?(?:\\s+of)?(?=\\s)|coat\\s+of(?=\\s)",
+    ),
     (s) => {
       if (s.coats !== undefined) return false;
       s.coats = 1;

@@ -88,8 +88,8 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?",
-      "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|mylar|wire|thread|braid|silver|gold|copper))",
-      "(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|mylar|wire|thread|braid|bead|lame))",
+      "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|metal|wire|thread|braid|silver|gold|copper))",
+      "(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|metal|wire|thread|braid|bead|lame))",
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",
@@ -121,6 +121,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))",
+      "(?<=\\b(?:slips?|sections?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck)(?!\\s+(?:tail|flank|breast|wing))",
       "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)",
       "(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)",
       "(?:wing\\s+)?slips?",
@@ -223,9 +224,11 @@ const nouns: [string, NounForm][] = [
   ],
   [
     anyOf(
-      "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?",
+      "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock|ibis|bustard|toucan)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?",
       "(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)",
       "pheasant",
+      "(?<=\\b(?:fibres?|fibers?|barbs?)\\s+(?:of|from)\\s+(?:an?\\s+)?(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|heron|crow|magpie|duck)",
+      "(?:macaw|ibis|bustard|toucan|florican|argus)(?:\\s+(?:substitutes?|subs?|imitations?))?(?!\\s+(?:[a-z]+\\s+)?feathers?)(?:\\s+(?:fibres?|barbs?))?",
       "pt(?:\\s+(?:fibres?|fibers?|feather))?",
       "(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?))?",
     ),

@@ -239,7 +239,9 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
   ),
   map(
     seq(
-      words("(?:middle|centre|center)\\s+of|mid-?|over|on\\s+top\\s+of|beside|alongside|between(?!.*\\band\\b)"),
+      words(
+        "(?:middle|centre|center)\\s+of|mid-?|over|under(?:neath)?(?=\\s+the\\s+thorax)|beneath(?=\\s+the\\s+thorax)|on\\s+top\\s+of|beside|alongside|between(?!.*\\band\\b)",
+      ),
       the,
       part,
     ),

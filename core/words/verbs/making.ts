@@ -71,15 +71,28 @@ export function objectOf(t: Telling): Meant {
       return { component, role, form: bench.formOf(component) };
     }
   }
+  const named = material && told.role !== undefined ? namedElsewhere(bench, material.code, role) : undefined;
+  // “Tie in the partridge as a beard”, of what the list called legs: it is the legs that are tied so.
+  if (named && told.role === "throat") told.said.attitude ??= "down";
   const component =
-    material === undefined
+    named ??
+    (material === undefined
       ? (bench.ofRole(role) ?? bench.before(role) ?? componentLike(told.role, bench))
-      : bench.componentFor(role, material, told.part);
+      : bench.componentFor(role, material, told.part));
   if (component) takeAlternates(t, component);
   if (component) takeSizes(t, component);
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+/** A part that hangs off the fly, which a list named of this material and called otherwise; no line has tied it in. */
+function namedElsewhere(bench: Bench, code: string, role: Role): Component | undefined {
+  const hangs = new Set<Role>(["legs", "throat", "cheeks"]);
+  if (!hangs.has(role) || bench.components.some((c) => c.role === role)) return undefined;
+  return bench.components.find(
+    (c) => hangs.has(c.role) && bench.declared.get(c.id)?.used === false && c.material.some((m) => m.value === code),
+  );
 }
 
 const secondOf = /\b(?:second|another|new|third|further)\s+$/;

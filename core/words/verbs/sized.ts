@@ -11,7 +11,7 @@ export function takeSizes({ told, bench }: Telling, component: Component): void 
   const all = bench.facts.sizes;
   if (!description || !said.stuffOn || !own || !all) return;
   const form = bench.formOf(component);
-  component.material = said.stuffOn.flatMap(({ words, sizes }): BySize<string>[] => {
+  const onSome = said.stuffOn.flatMap(({ words, sizes }): BySize<string>[] => {
     const text = words === undefined ? undefined : inSize(description.text, words);
     const material =
       text === undefined
@@ -20,6 +20,9 @@ export function takeSizes({ told, bench }: Telling, component: Component): void 
     if (text !== undefined && !material) return [];
     return [{ sizes: spanOf(sizes, all), value: material?.code ?? own.value }];
   });
+  // “2.8 mm (2.3 mm for 16s)”: what was described is for all the others.
+  const isForOthers = said.stuffOn.every(({ words }) => words !== undefined);
+  component.material = isForOthers ? [...onSome, own] : onSome;
 }
 /** “black tungsten, 3.5 mm” in another size. */
 const inSize = (text: string, words: string): string =>

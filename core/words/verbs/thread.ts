@@ -66,7 +66,14 @@ export function tellThread(t: Telling): void {
     "wind",
     said,
     { ...object, role: turnsAtOneSpot ? "head" : "thread" },
-    { name: told.part ?? (bench.isBased ? "thread" : "thread base") },
+    {
+      name: told.part ?? (bench.isBased ? "thread" : "thread base"),
+      // Behind a list of parts the steps begin anew: the base lies beneath what the list has named.
+      before:
+        !bench.isBased && startsThread.test(t.text.slice(0, told.end))
+          ? bench.made.find((m) => m.step.do !== "seat")?.step.id
+          : undefined,
+    },
   );
   if (step?.do !== "wind") return;
   bench.isBased = true;
@@ -74,6 +81,10 @@ export function tellThread(t: Telling): void {
   bench.hangs = end;
   windBack(t, { ...object, role: "thread" }, said, end);
 }
+
+/** “Start the thread …” */
+export const startsThread =
+  /\b(?:start|attach|begin|jam|tie\s+on|catch\s+on)\s+(?:the\s+|your\s+)?(?:[\w/]+\s+){0,3}?(?:thread|silk)\b/;
 
 export const start = verb(
   "start",

@@ -173,6 +173,16 @@ export function tieIn(
   if (/antenna|feeler|horn/.test(t.told.part ?? "")) asFeelers(own, bench);
   // A post is a wing that stands.
   if (/\bpost\b/.test(t.told.part ?? "")) own.attitude ??= "up";
+  // Of horns and feelers one lies on each side.
+  if (
+    /horn|feeler|antenna/.test(t.told.part ?? "") &&
+    own.amount === undefined &&
+    form === "feather fibre" &&
+    t.told.loose.length === 0
+  ) {
+    own.amount = { fibres: own.count ?? 2 };
+    line.assumed.push("2 fibres");
+  }
   const step = make(t, "lay", own, object, {
     name: isWound || hangs ? `bind in the ${partName(t, object, "strand")}` : partName(t, object, "part"),
     before,

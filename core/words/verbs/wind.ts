@@ -19,7 +19,7 @@ import {
   type Meant,
 } from "./making";
 import { tieIn, waitsToBeWound } from "./tieIn";
-import { tellThread } from "./thread";
+import { startsThread, tellThread } from "./thread";
 import { alongShank } from "../settle";
 import { verb } from "./verb";
 
@@ -71,7 +71,8 @@ export function tellWind(t: Telling): void {
     return tellThread(told.role === "head" ? { ...t, told: { ...told, part: told.part ?? "head" } } : t);
   // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
   const { end, to, rope } = told.said;
-  if (!object.component && !bench.isBased && bench.waiting.length === 0 && rope === undefined && (end ?? to))
+  const isFirst = bench.waiting.length === 0 || startsThread.test(t.text.slice(0, told.at));
+  if (!object.component && !bench.isBased && isFirst && rope === undefined && (end ?? to))
     return tellThread({ ...t, told: { ...told, role: "thread" } });
   if (!object.component) {
     t.line.asks.push({
