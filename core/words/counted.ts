@@ -77,6 +77,8 @@ export const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" |
   [/(?:slips?|sections?|segments?)$/, "slips"],
   [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],
 ];
+/** No fly has so many of anything that is wound. */
+const MOST_OF_ANY = 50;
 /** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */
 function putCount(told: Told, c: Count, noun: string, found: Description): boolean {
   const form = found.exact?.form ?? found.means?.form;
@@ -87,11 +89,13 @@ function putCount(told: Told, c: Count, noun: string, found: Description): boole
     return true;
   }
   if (told.kind === "wind") {
-    if (by !== "feathers" && !Number.isInteger(c.n)) return false;
+    // “210 thread”: what is not counted by pieces has a number for a name.
+    if (by === undefined && c.n > MOST_OF_ANY) return false;
+    const n = c.spread ? Math.round(c.n) : c.n;
+    if (by !== "feathers" && !Number.isInteger(n)) return false;
     // Strands wound together; one feather is what is wound anyway.
-    if (by === "strands" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
-    else if (by === "feathers" && c.n !== 1) told.said.count = c.n;
-    else if (by === "fibres" && Number.isInteger(c.n) && c.n > 1) told.said.rope = c.n;
+    if (by === "feathers" && c.n !== 1) told.said.count = c.n;
+    else if ((by === "strands" || by === "fibres") && n > 1) told.said.rope = n;
     return true;
   }
   if (told.kind === "lay" && by === "feathers" && /tips?$/.test(noun)) {

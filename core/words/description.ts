@@ -253,6 +253,9 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
   if (parts.length < 2) return of && parts[0] ? { ...parts[0], at: first.at } : first;
   return { at: first.at, end: at, text: text.slice(first.at, at), means: first.means, parts };
 }
+/** “Wind white thread deep into the bend”: how far, and no shade. */
+const isDeepIn = (text: string, { word, end }: { word: string; end: number }): boolean =>
+  word === "deep" && /^\s+(?:in|into|down|round)\b/.test(text.slice(end));
 const colourAnd = match("([a-z]+)\\s*(?:and|&|/)\\s*(?=[a-z])");
 /** “of olive and grey seal fur”: the same stuff in two colours. */
 function twoColours(text: string, at: number, index: CabinetIndex): { parts: Description[]; end: number } | undefined {
@@ -385,7 +388,7 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
     if (!isSize && isNumber(text, t.at)) break;
     if (isSize || (isUnitAt(text, t) && words.length > 0 && sized.test(words[words.length - 1]?.word ?? ""))) {
       if (lastNoun >= 0) end = t.end;
-    } else if (lastNoun >= 0 ? isColour(t.word) || after.has(t.word) : isModifier(t.word)) {
+    } else if (lastNoun >= 0 ? isColour(t.word) || (after.has(t.word) && !isDeepIn(text, t)) : isModifier(t.word)) {
       if (lastNoun >= 0) end = t.end;
     } else if (
       lastNoun >= 0 &&

@@ -20,6 +20,8 @@ const hookSentences = [
     `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
+  // “I tie my pike fly on a 4/0, 210 thread.”
+  /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,
 ];
 const besideHook = /[,;/+.]\s+/g;
 
@@ -69,7 +71,7 @@ function isHookAlone(text: string): boolean {
 
 /** “On a long 1/0”: what it is tied on is a hook. */
 const onIt =
-  /^\s*(?:(?:i\s+)?(?:tie|tied|dress|dressed)\s+(?:(?:this|these|it|them|mine)\s+)?(?:one\s+)?(?:up\s+)?)?on\s+an?\s+/;
+  /^\s*(?:(?:i\s+)?(?:tie|tied|dress|dressed)\s+(?:(?:this|these|it|them|mine|(?:my|our|the)\s+(?:[a-z]+\s+){0,2}(?:fly|flies))\s+)?(?:one\s+)?(?:up\s+)?)?on\s+an?\s+/;
 /** Where a line goes on with what is no hook: “standard dry 16. 12/0 rusty”, “on a long 1/0: thread clear mono”. */
 const goesOn = /[,;]|[.:](?=\s|$)|\swith\s/;
 

@@ -365,7 +365,7 @@ function verbBehindPlace(text: string, from: number, to: number): { id: VerbId; 
 }
 const leadIn = words(
   anyOf(
-    "i\\s+tie\\s+(?:this|these|mine|it)(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)",
+    "i\\s+tie\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)",
     "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)",
     "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)",
     "(?:got|going\\s+to|gonna|want\\s+to)(?=\\s)",
@@ -536,6 +536,8 @@ function step(
   const said = sayingAt(told, text, at, context);
   if (said) return said;
   if (isGiven) return leftover(told, text, at, to);
+  const stands = told.description ? barbsStand(text, at) : undefined;
+  if (stands) return take(stands.end, (t) => t.kept.push({ at, end: stands.end }));
   const counted = countedAt(told, text, at, context) ?? bareCount(told, text, at);
   if (counted) return counted;
   const verb = told.understood.length + told.rest.length + told.kept.length > 0 ? actionAt(text, at) : undefined;
@@ -546,6 +548,11 @@ function step(
   if (named2) return named2;
   return leftover(told, text, at, to);
 }
+
+/** “one turn only, legs sticking out sideways”: how the barbs of what was named stand, and no other part. */
+const barbsStand = words(
+  "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:legs|fibres|fibers|barbs)\\s+(?:sticking|standing|pointing)\\s+(?:out\\s+)?(?:sideways|to\\s+(?:the|each|both)\\s+sides?|out(?:wards?)?)",
+);
 
 /** A verb as it is told, also in the midst of another: “winding it forward”. */
 function actionAt(text: string, at: number): { id: VerbId; end: number } | undefined {
@@ -740,7 +747,23 @@ function correct(told: Told, text: string, at: number, begin: number, clauses: r
     told.rest = told.rest.filter((r) => !isBegun(r));
     return { told, end };
   }
-  return otherStuff(told, text, begin);
+  return otherNumber(told, text, at, begin) ?? otherStuff(told, text, begin);
+}
+
+/** “Three fibres – no, make it four”: so many instead. */
+function otherNumber(told: Told, text: string, at: number, begin: number): Next | undefined {
+  const n = countRead(text, begin);
+  const { amount } = told.said;
+  if (!n || !amount || !/^\s*(?:[,.;]|-\s|$)/.test(text.slice(n.end))) return undefined;
+  if ("fibres" in amount) told.said.amount = { ...amount, fibres: n.value.n };
+  else if ("strands" in amount) told.said.amount = { ...amount, strands: n.value.n };
+  else if ("feathers" in amount) told.said.amount = { ...amount, feathers: n.value.n };
+  else return undefined;
+  if (n.value.spread) told.said.spread = n.value.spread;
+  else delete told.said.spread;
+  told.kept.push({ at, end: begin });
+  told.understood.push({ at: begin, end: n.end });
+  return { told, end: n.end };
 }
 
 /** “1/0 brown wire... no, fine brown wire”, within one clause: what it is of, and how much, is told anew. */
@@ -824,7 +847,11 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
     return { told, end: found.end };
   }
   // A part that is named besides the one that the line is about only says where or for what.
-  if (!as && (told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax")) {
+  const isBeside =
+    ((told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax")) ||
+    // “Stick eyes on and give the whole head two coats”
+    (told.kind === "seat" && told.description !== undefined && role === "head");
+  if (!as && isBeside) {
     told.understood.push({ at, end: found.end });
     return { told, end: found.end };
   }

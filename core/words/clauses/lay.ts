@@ -974,6 +974,15 @@ const howTied: Clause[] = [
     (s, [, free]) => void (s.free = free),
   ),
   clause(
+    "leaving a bubble 2 mm high",
+    seq(
+      words("leav(?:e|ing)\\s+an?\\s+(?:[a-z]+\\s+)?(?:bubble|hump|bump|loop|bow|arch)(?:\\s+of)?"),
+      lengthNamed,
+      opt(words("high|tall")),
+    ),
+    (s, [, free]) => void (s.free = free),
+  ),
+  clause(
     "4 mm left free",
     seq(lengthNamed, words("(?:left\\s+|hanging\\s+)free(?:\\s+(?:behind|in\\s+front|beyond\\s+it))?")),
     (s, [free]) => void (s.free = free),

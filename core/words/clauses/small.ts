@@ -129,7 +129,7 @@ export const glueClauses: Clause[] = [
     seq(
       opt(
         words(
-          "(?:and\\s+)?(?:let|leave|allow|wait|left|dr(?:y|ied|ying)|with|for)(?:\\s+(?:each|it|the|them|every|coat|to|dry|for))*",
+          "(?:and\\s+)?(?:let(?:ting)?|leav(?:e|ing)|allow(?:ing)?|wait(?:ing)?|left|dr(?:y|ied|ying)|with|for)(?:\\s+(?:each|it|the|them|every|coat|to|dry|turn|rotate|set|for))*",
         ),
       ),
       opt(words("about|at\\s+least|for|some")),

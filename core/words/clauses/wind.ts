@@ -51,6 +51,18 @@ const zoned: Clause[] = [
     },
   ),
   clause(
+    "until it is 6 mm thick",
+    seq(
+      words("(?:until|till)\\s+(?:it|the\\s+\\w+)\\s+(?:is|measures|gets)\\s+(?:about\\s+)?"),
+      absolute,
+      words("thick|across|wide|in\\s+diameter"),
+    ),
+    (s, [, mm]) => {
+      s.fill = samePair({ mm });
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
     "filled to 0.3 gape",
     seq(
       words("ramp(?:ed)?|filled|built"),
@@ -532,8 +544,10 @@ const howItLies: Clause[] = [
     },
   ),
   clause("3 strands", seq(count, words("(?:single\\s+)?(?:strands?|herls?|fibres?|lengths?)")), (s, [c]) => {
-    if (!Number.isInteger(c.n) || c.n < 1) return false;
-    if (c.n > 1) s.rope = c.n;
+    // “four or five fibres”: a rope of the upper number, since none has half a fibre.
+    const n = c.spread ? Math.round(c.n) : c.n;
+    if (!Number.isInteger(n) || n < 1) return false;
+    if (n > 1) s.rope = n;
   }),
   clause("rope of 3", seq(opt(words("a")), words("rope\\s+of"), number), (s, [, , rope]) => {
     if (!Number.isInteger(rope) || rope < 1) return false;
@@ -624,7 +638,7 @@ const howItLies: Clause[] = [
   clause(
     "by the tip",
     match(
-      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:the|its|their)\\s+(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
+      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)\\b))(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
     ),
     (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
   ),

@@ -101,7 +101,7 @@ const nouns: [string, NounForm][] = [
     { form: "chenille" },
   ],
   [
-    "stripped\\s+(?:peacock\\s+)?(?:eye\\s+)?(?:herls?|quills?|stems?|stalks?|(?:[a-z]+\\s+){0,2}hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|hackle\\s+(?:stems?|stalks?)|quill\\s+bod(?:y|ies)",
+    "stripped\\s+(?:quills?|herls?)\\s+(?:from|of)\\s+(?:an?\\s+|the\\s+)?peacock(?:\\s+(?:eyes?|swords?|herls?|tails?|feathers?))?|stripped\\s+(?:peacock\\s+)?(?:eye\\s+)?(?:herls?|quills?|stems?|stalks?|(?:[a-z]+\\s+){0,2}hackle\\s+(?:stems?|stalks?|quills?))|(?:peacock|hackle)\\s+quills?|hackle\\s+(?:stems?|stalks?)|quill\\s+bod(?:y|ies)",
     {
       form: "herl",
       figures: { strand: { width: 0.45, thickness: 0.25, core: 0.25, lineDensity: 0.02 } },

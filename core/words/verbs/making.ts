@@ -445,7 +445,8 @@ const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
 function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, { line, bench }: Telling): void {
   const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(bench.materialOf(component)?.name ?? "");
   const first = said.onSizes?.[0];
-  if (kind === "wind" && said.rule === undefined && first) said.rule = { turns: first.count };
+  if (kind === "wind" && said.rule === undefined && first)
+    said.rule = { turns: first.count, ...(role === "weight" && { touching: true }) };
   if (kind === "wind" && said.rule === undefined && said.fill === undefined) {
     if (role === "rib") supply({ turns: 5 }, "5 turns");
     else if (role === "hackle" || role === "collar")

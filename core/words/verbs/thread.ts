@@ -29,6 +29,15 @@ export function tellThread(t: Telling): void {
     said.rule = { turns: said.wraps };
     delete said.wraps;
   }
+  // “Wind white thread deep into the bend”: on a bare hook that is where it goes.
+  const { there } = said;
+  const isWayBack =
+    told.verb === "wind" && !bench.isBased && there && !said.begin && !said.end && !said.from && !said.rule;
+  if (isWayBack && alongShank(there) > HALF) {
+    said.begin = bench.hangs ?? { eyeLengths: 0.5 };
+    said.end = there;
+    delete said.there;
+  }
   const from = said.begin ?? said.there;
   // “Lay a base of black thread”, and not from where: along the shank.
   const isBaseAlone =
@@ -39,6 +48,8 @@ export function tellThread(t: Telling): void {
     !/\b(?:from|to|down|back)\b/.test(t.text.slice(told.end));
   if (isBaseAlone && !bench.isBased && said.rule === undefined)
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { landmark: "bend" } });
+  const isHead = told.role === "head" && said.fill !== undefined && !said.from && !said.to && !said.end && !from;
+  if (isHead) Object.assign(said, { from: { eyeLengths: 0.2 }, to: { eyeLengths: 1.1 } });
   const to = said.end ?? said.to;
   // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
   if (
@@ -65,7 +76,7 @@ export function tellThread(t: Telling): void {
     t,
     "wind",
     said,
-    { ...object, role: turnsAtOneSpot ? "head" : "thread" },
+    { ...object, role: turnsAtOneSpot || isHead ? "head" : "thread" },
     {
       name: told.part ?? (bench.isBased ? "thread" : "thread base"),
       // Behind a list of parts the steps begin anew: the base lies beneath what the list has named.
@@ -82,6 +93,7 @@ export function tellThread(t: Telling): void {
   windBack(t, { ...object, role: "thread" }, said, end);
 }
 
+const HALF = 0.5;
 /** “Start the thread …” */
 export const startsThread =
   /\b(?:start|attach|begin|jam|tie\s+on|catch\s+on)\s+(?:the\s+|your\s+)?(?:[\w/]+\s+){0,3}?(?:thread|silk)\b/;
