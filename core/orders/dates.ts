@@ -157,6 +157,11 @@ const ways: Way[] = [
     read: (g, t) => partOf(g[1] ?? "", monthOf(g[2]), g[3], t),
   },
   {
+    // “by the second week of May”: from its first day, or up to its last?
+    source: String.raw`(first|second|third|fourth|last|1st|2nd|3rd|4th|ersten?|zweiten?|dritten?|vierten?|letzten?)\s+(?:week\s+(?:of|in)|woche\s+(?:im|des))\s+(?:the\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\d)`,
+    read: (g, t) => weekIn(g[1] ?? "", monthOf(g[2]), g[3], t),
+  },
+  {
     source: String.raw`(${ORDINAL})\s+(?:of\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\d)`,
     read: (g, t) => dayOf(ordinals[(g[1] ?? "").toLowerCase()] ?? 0, monthOf(g[2]), g[3], t),
   },
@@ -217,6 +222,20 @@ const ways: Way[] = [
   },
 ];
 
+const weeks = [
+  ["first", "1", "erst"],
+  ["second", "2", "zweit"],
+  ["third", "3", "dritt"],
+  ["fourth", "4", "viert"],
+];
+/** The first and the last day of a week of a month; the first week begins with the month. */
+function weekIn(which: string, m: number, y: string | undefined, today: string): DayRead | undefined {
+  const n = weeks.findIndex((words) => words.some((w) => which.toLowerCase().startsWith(w)));
+  const ends = n < 0 ? partOf("end", m, y, today) : dayOf((n + 1) * 7, m, y, today);
+  if (!ends || !("day" in ends)) return undefined;
+  return { either: [isoDate(addDays(noon(ends.day), -6)), ends.day] };
+}
+
 /** The Friday of a numbered week. */
 function weekOf(n: number, today: string): DayRead | undefined {
   if (n < 1 || n > 53) return undefined;
@@ -225,7 +244,7 @@ function weekOf(n: number, today: string): DayRead | undefined {
   return { day: now >= today ? now : friday(noon(`${Number(today.slice(0, 4)) + 1}-07-01`)) };
 }
 
-const BEFORE = String.raw`(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive|reach\s+(?:us|me))|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+const BEFORE = String.raw`(?:(?:all|everything|alles)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive|reach\s+(?:us|me))|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
 /** Only where it stands alone: “3 weeks”. */
 const alone: Way[] = [
   {

@@ -9,6 +9,8 @@ import { wordsOf, type Span } from "./spans";
 import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
 import { findWish, keptAsWish } from "./wishes";
 
+/** A size that is said to be one. */
+const MARKED = /#\s?\d{1,2}(?:\/0)?s?(?!\d)/u;
 /** A fly that comes with and without weight, as it is asked for without. */
 const WITHOUT_WEIGHT =
   /(?<!\p{L})(?<!(?:not?|nicht|kein\p{L}*)\s+(?:the\s+|die\s+)?)(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
@@ -353,7 +355,9 @@ export class ItemReader {
     if (quantity) return;
     const free = stretch.words().filter((w) => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w.text));
     const first = aside(free, draft.pattern?.sizes) ?? free[0];
-    if (first && (free.length > 1 || !draft.pattern || Number(first.text) > 32)) {
+    // “12 Meadow Hopper #8”: where the size is marked, the other number counts.
+    const isMarked = MARKED.test(stretch.left);
+    if (first && (free.length > 1 || !draft.pattern || Number(first.text) > 32 || isMarked)) {
       const at: [number, number] = [first.start, first.end];
       const bare = bareQuantity(first.text.replace(/x$/, ""), at, this.catalogue);
       this.takeQuantity(stretch, bare, draft.line);

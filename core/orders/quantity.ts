@@ -120,7 +120,10 @@ const ways: Way[] = [
   },
   {
     needs: /hal[fb]/iu,
-    pattern: rule(String.raw`(?:an?\s+|ein(?:e|en)?\s+)?(?:half(?:\s+an?|\s+of\s+an?)?|halbes?)\s+${DOZEN}`),
+    // “boxed by the half dozen” says how they lie, and not how many.
+    pattern: rule(
+      String.raw`(?<!(?<!\p{L})(?:by|per)\s+(?:the\s+)?|(?:boxed|packed|bagged)\s+in\s+)(?:an?\s+|ein(?:e|en)?\s+)?(?:half(?:\s+an?|\s+of\s+an?)?|halbes?)\s+${DOZEN}`,
+    ),
     read: () => ({ flies: 6 }),
   },
   {
@@ -273,9 +276,14 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     const n = numberOf(m[1] ?? "") ?? 0;
     if (n <= 0 || n >= 12 || !Number.isInteger(n)) return [];
     const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || named.some((p) => comesIn(String(n), p.sizes)));
-    return isSize ? [] : [{ at, flies: n * 12 }];
+    if (isSize) return [];
+    // “1 dz white, 1 dz red, 6 black”: six dozen, or half a one?
+    const most = Math.max(...found.map((f) => f.flies ?? 0));
+    return n * 12 > MOST_TIMES * most ? [bareQuantity(m[1] ?? "", at, catalogue)] : [{ at, flies: n * 12 }];
   });
 }
+/** No line of an order is so many times as long as all before it. */
+const MOST_TIMES = 3;
 interface FlyWords {
   colours: Set<string>;
   /** The words of their weights. */

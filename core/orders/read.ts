@@ -23,7 +23,7 @@ const CLAUSE =
   /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
 /** “The same in 16”: as many as before. */
 const SAME_IN =
-  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit)\s/iu;
+  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s/iu;
 const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pcs|pieces|stück|stk|gross|x\s*\d|[½¼¾+]|th\b|st\b|nd\b|rd\b|\.\s?\d|-\d\d|[-–]\s*\d+\s*(?:dz|doz)|\s\d\/\d|(?:jan|feb|mar|mär|apr|may|mai|jun|jul|aug|sep|oct|okt|nov|dec|dez)))`;
 /** A comma ends a part, but not within a number, and not within a list of sizes. */
 const COMMA = new RegExp(
@@ -49,6 +49,9 @@ const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|meh
 /** Words in brackets, or up to the next comma. */
 const BEHIND_QUANTITY = /^\s*(?:\(([^()]*)\)|,?\s*(\p{L}[^,;()]*)(?=\s*(?:[,;]|$)))/u;
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
+
+/** A dash with no number and no dash behind it. */
+const LAST_DASH = /\s[-–]\s+(?=\D*$)(?!.*\s[-–]\s)/gu;
 
 class OrderReader {
   readonly order: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
@@ -108,7 +111,7 @@ class OrderReader {
     const before = this.order.lines.length;
     for (const sentence of piecesOf(line.text.slice(marker), line.start + marker, SENTENCE))
       for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE))
-        for (const part of this.headed(clause)) this.readClause(part, before);
+        for (const part of this.headed(clause).flatMap((c) => this.dashed(c))) this.readClause(part, before);
   }
 
   /** “Not before 1 May” is a wish, and no day for which it is due. */
@@ -123,6 +126,14 @@ class OrderReader {
     this.wishes.push({ at, words, kind: "own" });
     this.order.understood.push({ field: "wish", at, label: `wish: ${words}` });
     return { ...line, text: line.text.slice(0, lead.index) + " ".repeat(end - lead.index) + line.text.slice(end) };
+  }
+
+  /** “3 dz of one, 3 dz of another – originals only”: what is wished behind a dash is of all before it. */
+  private dashed(clause: Span): Span[] {
+    const at = clause.text.search(LAST_DASH);
+    const behind = clause.text.slice(Math.max(0, at));
+    if (at <= 0 || !findWish(behind, 0) || this.namesFlyIn(behind)) return [clause];
+    return piecesOf(clause.text, clause.start, LAST_DASH);
   }
 
   /** “Everything barbless: …”: what is wished of all stands before the colon, and is read for itself. */
@@ -421,10 +432,23 @@ class OrderReader {
     beside.left = stretch.left;
     beside.takeOut(wish.at);
     const rest = beside.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
-    if (rest.length > 0) return false;
+    const of = rest.length > 0 ? this.linesCalled(rest.map((w) => w.text)) : undefined;
+    if (rest.length > 0 && of === undefined) return false;
     stretch.takeOut(wish.at);
-    this.wishFor(wish, before);
+    if (of) for (const w of rest) stretch.takeOut([w.start, w.end]);
+    this.wishFor(wish, before, of);
     return true;
+  }
+
+  /** “No substitutes on the sedges”: the lines of flies with these words in their names, where there are some. */
+  private linesCalled(words: string[]): ReadLine[] | undefined {
+    const said = words.map((w) => fold(w).replace(/(?<=[^s])s$/, ""));
+    const lines = this.order.lines.filter((l) => {
+      const name = this.catalogue.patterns.find((p) => p.id === l.pattern)?.name ?? "";
+      const own = fold(name).split(" ");
+      return said.every((w) => own.some((o) => o.replace(/(?<=[^s])s$/, "") === w));
+    });
+    return lines.length > 0 ? lines : undefined;
   }
 
   /** Words in quotation marks are a wish, whatever stands beside them. */
@@ -435,8 +459,8 @@ class OrderReader {
     }
   }
 
-  private wishFor(wish: Wish, before: number): void {
-    const of = this.order.lines.slice(before);
+  private wishFor(wish: Wish, before: number, called?: ReadLine[]): void {
+    const of = called ?? this.order.lines.slice(before);
     this.order.understood.push({ field: "wish", at: wish.at, label: `wish: ${wish.words}` });
     if (wish.policy) {
       const { policy } = wish;
@@ -555,7 +579,7 @@ const beginOf = (stretch: Stretch, q: Quantity): number => {
   return q.at[0] - (each?.[0].length ?? 0);
 };
 const COURTEOUS =
-  /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible|throughout|durchgehend)$/iu;
+  /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible|throughout|durchgehend|course|obviously|naturally|natürlich)$/iu;
 
 /**
  * Read an order as it is typed or pasted: one line, a list, a sheet's rows, a mail.

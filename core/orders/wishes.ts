@@ -64,7 +64,7 @@ const rules = [
   rule("own", "(?:an? )?(?:mixed|assorted) (?:box|selection|pack)(?:es)?"),
   rule(
     "own",
-    "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|gift[\\s-]*(?:wrapped|boxed|packed)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|the\\s+dozen|pattern)|per\\s+\\p{L}+)",
+    "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|gift[\\s-]*(?:wrapped|boxed|packed)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|(?:the\\s+)?(?:half[- ]?)?(?:a\\s+)?dozen|pattern)|in\\s+(?:half[- ]dozens|dozens|sixes|tens|singles|pairs)|per\\s+\\p{L}+)",
   ),
   rule(
     "own",
