@@ -89,12 +89,17 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
   }
   return { lines, asides, signed };
 }
+/** “Pos 1: …” */
+const POSITION = /^(?:pos(?:ition)?|item)\.?\s*\d{1,2}\s*[:.)]\s*/iu;
 /** A number by which the customer's books call the order. */
 const REFERENCE =
   /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s*(?:no|number|nr|(?=#))|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
 
 /** Whether a part is nothing but such a number. */
-export const isReference = (text: string): boolean => REFERENCE.exec(text.trim())?.[0].length === text.trim().length;
+export function isReference(text: string): boolean {
+  const clean = text.trim().replace(/[.,;]+$/, "");
+  return REFERENCE.exec(clean)?.[0].length === clean.length;
+}
 
 const REFERENCE_AFTER = new RegExp(`(?<=\\p{L}\\s+)${REFERENCE.source.slice(1)}$`, "iu");
 
@@ -103,7 +108,7 @@ function withoutCourtesies(line: Span, asides: Aside[]): Span {
   const greeting = GREETING_BEFORE.exec(line.text)?.[0] ?? "";
   const from = greeting.length;
   if (from > 0) asides.push({ at: [line.start, line.start + greeting.trimEnd().length], why: "greeting" });
-  const named = REFERENCE.exec(line.text.slice(from))?.[0] ?? "";
+  const named = (POSITION.exec(line.text.slice(from)) ?? REFERENCE.exec(line.text.slice(from)))?.[0] ?? "";
   if (named !== "") asides.push({ at: [line.start + from, line.start + from + named.trimEnd().length], why: "head" });
   const rest = " ".repeat(named.length) + line.text.slice(from + named.length);
   const clean = rest.replace(CLOSING_AFTER, (words, at: number) => {

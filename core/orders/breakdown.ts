@@ -3,6 +3,7 @@ import { NUMBER, numberOf } from "./numbers";
 import { isInDozens, wordsOfFlies, type Quantity } from "./quantity";
 import { plainColour } from "./names";
 import type { Catalogue } from "./types";
+import { findWish } from "./wishes";
 
 /** Says that what follows is what the quantity before it is made of. */
 const MADE_OF =
@@ -15,11 +16,30 @@ const BARE = new RegExp(
 );
 
 const OF_THEM = /^\s*(?:of\s+(?:them|which|these|those)|thereof|davon)(?!\p{L})(?=[^,;.]*\p{L})/iu;
+/** “… half of them barbless” */
+const HALF_OF_THEM =
+  /(?<!\p{L})(?:(?:and|but|with|und)\s+)?(?:one\s+)?(?:half|die\s+hälfte)\s+(?:of\s+(?:them|these|those|which)|davon)(?!\p{L})/iu;
+/** Half of a quantity, where words say that of half of it something is wished. */
+function halfOf(text: string, start: number, total: Quantity | undefined): ReturnType<typeof partOf> {
+  const half = HALF_OF_THEM.exec(text);
+  const from = start + (half?.index ?? 0);
+  if (!half || total?.flies === undefined || total.flies % 2 !== 0 || from < total.at[1]) return undefined;
+  const words: [number, number] = [from, from + half[0].length];
+  if (!findWish(text.slice(words[1] - start), 0)) return undefined;
+  const flies = total.flies / 2;
+  return {
+    quantities: [
+      { ...total, flies },
+      { at: words, flies, isPart: true },
+    ],
+    words,
+  };
+}
 const OF_WHICH = /(?<!\p{L})(?:of\s+which|thereof|davon|darunter|including|incl\.?)\s+$/iu;
 
 /**
  * “8 dz Copper Lodger 14 olive, of which 2 dz unweighted”: what is left of the first quantity, and the part of it that
- * is told apart, with the words that say so.
+ * is told apart, with the words that say so; of several quantities the last two.
  */
 export function partOf(
   text: string,
@@ -27,27 +47,26 @@ export function partOf(
   quantities: readonly Quantity[],
   catalogue: Catalogue,
 ): { quantities: Quantity[]; words: [number, number] } | undefined {
-  const [total, part, another] = quantities;
-  if (total?.flies === undefined || part?.flies === undefined || another || part.flies >= total.flies) return undefined;
+  const before = quantities.slice(0, -2);
+  const [total, part] = quantities.slice(-2);
+  if (part === undefined) return halfOf(text, start, total);
+  if (total?.flies === undefined || part.flies === undefined || part.flies >= total.flies) return undefined;
   // “2 of them” may be two flies: it is asked.
   if (!/\p{L}/u.test(text.slice(part.at[0] - start, part.at[1] - start))) return undefined;
-  const [before, after] = [text.slice(0, part.at[0] - start), text.slice(part.at[1] - start)];
+  const after = text.slice(part.at[1] - start);
   const behind = OF_THEM.exec(after);
-  const ahead = OF_WHICH.exec(before);
+  const ahead = OF_WHICH.exec(text.slice(0, part.at[0] - start));
   const said = behind ? after.slice(behind[0].length) : after;
   const { colours, forms } = wordsOfFlies(catalogue.patterns);
-  const tellsApart = (said.match(/[\p{L}-]+/gu) ?? []).some((w) =>
-    [colours, forms].some((known) => known.has(fold(plainColour(w)))),
-  );
+  const tellsApart =
+    findWish(said, 0) !== undefined ||
+    (said.match(/[\p{L}-]+/gu) ?? []).some((w) => [colours, forms].some((known) => known.has(fold(plainColour(w)))));
   if ((!behind && !ahead) || !tellsApart) return undefined;
   const words: [number, number] = behind
     ? [part.at[1], part.at[1] + behind[0].length]
     : [start + (ahead?.index ?? 0), part.at[0]];
   return {
-    quantities: [
-      { ...total, flies: total.flies - part.flies },
-      { ...part, isPart: true },
-    ],
+    quantities: [...before, { ...total, flies: total.flies - part.flies }, { ...part, isPart: true }],
     words,
   };
 }

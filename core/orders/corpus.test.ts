@@ -29,6 +29,7 @@ const files: [string, Catalogue][] = [
   ["winter.txt", catalogue],
   ["mail.txt", catalogue],
   ["pier.txt", catalogue],
+  ["towpath.txt", catalogue],
   ["boathouse.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],

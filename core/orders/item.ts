@@ -2,6 +2,7 @@ import type { Coded } from "../errors";
 import { fold, nearest } from "./nearest";
 import { isCourteousWord } from "./asides";
 import { findName, findShort, isNoun, isSure, plainColour, SURE, type NameFound } from "./names";
+import { numberOf } from "./numbers";
 import { bareQuantity, dozensText, type Quantity } from "./quantity";
 import { comesIn, sizeOf, takeSizes, type SizesRead } from "./sizes";
 import { runsOf, type Stretch } from "./stretch";
@@ -9,6 +10,8 @@ import { wordsOf, type Span } from "./spans";
 import type { Catalogue, Doubt, DoubtDetails, ReadLine, Understood } from "./types";
 import { findWish, keptAsWish } from "./wishes";
 
+/** Smaller numbers in words count in dozens, or belong to something else. */
+const LEAST_SPELLED = 12;
 /** A size that is said to be one. */
 const MARKED = /#\s?\d{1,2}(?:\/0)?s?(?!\d)/u;
 /** A fly that comes with and without weight, as it is asked for without. */
@@ -353,11 +356,12 @@ export class ItemReader {
   /** No unit was said: a number that is left over beside the size may be dozens or flies. */
   private takeQuantityless(stretch: Stretch, draft: Draft, quantity: Quantity | undefined): void {
     if (quantity) return;
-    const free = stretch.words().filter((w) => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w.text));
+    const isNumber = (w: string): boolean => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w) || (numberOf(w) ?? 0) > LEAST_SPELLED;
+    const free = stretch.words().filter((w) => isNumber(w.text));
     const first = aside(free, draft.pattern?.sizes) ?? free[0];
     // “12 Meadow Hopper #8”: where the size is marked, the other number counts.
     const isMarked = MARKED.test(stretch.left);
-    if (first && (free.length > 1 || !draft.pattern || Number(first.text) > 32 || isMarked)) {
+    if (first && (free.length > 1 || !draft.pattern || (numberOf(first.text) ?? 0) > 32 || isMarked)) {
       const at: [number, number] = [first.start, first.end];
       const bare = bareQuantity(first.text.replace(/x$/, ""), at, this.catalogue);
       this.takeQuantity(stretch, bare, draft.line);

@@ -31,10 +31,14 @@ const written: Record<string, number> = {
   dreieinhalb: 3.5,
 };
 const signs: Record<string, number> = { "½": 0.5, "¼": 0.25, "¾": 0.75 };
+const tens = Object.keys(englishTens).join("|");
+const ones = Object.keys(englishOnes).join("|");
+/** “forty-eight” */
+const composed = new RegExp(`^(${tens})[- ](${ones})$`);
 const longestFirst = Object.keys(written).sort((a, b) => b.length - a.length);
 
 /** A number as it may stand in a text: digits, fractions, "1 1/2", "2½", or a word. */
-export const NUMBER = String.raw`(?:-?\d+\s+\d\/\d|-?\d+\s?[½¼¾]|[½¼¾]|\d\/\d|-?\d[\d.,]*\d|-?\d|(?<!\p{L})(?:${longestFirst.join("|")})(?!\p{L}))`;
+export const NUMBER = String.raw`(?:-?\d+\s+\d\/\d|-?\d+\s?[½¼¾]|[½¼¾]|\d\/\d|-?\d[\d.,]*\d|-?\d|(?<!\p{L})(?:${tens})-(?:${ones})(?!\p{L})|(?<!\p{L})(?:${longestFirst.join("|")})(?!\p{L}))`;
 
 const THOUSANDS = /[.,](?=\d{3}(?!\d))/g;
 
@@ -46,6 +50,8 @@ export function numberOf(text: string): number | undefined {
   const clean = text.trim().toLowerCase();
   const word = written[clean];
   if (word !== undefined) return word;
+  const [, ten = "", one = ""] = composed.exec(clean) ?? [];
+  if (ten !== "") return (written[ten] ?? NaN) + (written[one] ?? NaN);
   const fraction = /^(?:(-?\d+)\s+)?(\d)\/(\d)$/.exec(clean);
   if (fraction) {
     const of = Number(fraction[3]);

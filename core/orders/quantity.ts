@@ -82,7 +82,9 @@ const ways: Way[] = [
     fits: (g) => {
       const [size, count] = [numberOf(g[1] ?? "") ?? 0, numberOf(g[2] ?? "") ?? 0];
       const isFar = count < size || (count >= 2 * size && count % 12 === 0);
-      return !(/\s[-–]\s/.test(g[0] ?? "") && size >= LEAST_SIZE && size % 2 === 0 && isFar);
+      const isSize = size >= LEAST_SIZE && size % 2 === 0;
+      // Nor is “12-2dz” a range: none goes down.
+      return !(isSize && (count < size || (/\s[-–]\s/.test(g[0] ?? "") && isFar)));
     },
     read: (g, words) =>
       ask({ code: "TWO_NUMBERS", details: { words } }, ...[g[1], g[2]].map((n) => `${n ?? ""} ${g[3] ?? ""}`)),

@@ -204,7 +204,7 @@ class OrderReader {
   private inParts(stretch: Stretch, quantities: Quantity[]): Quantity[] {
     const [total] = quantities;
     const part = partOf(stretch.left, stretch.start, quantities, this.catalogue);
-    if (part && !this.namesFlyIn(stretch.left.slice((part.quantities[1]?.at[1] ?? stretch.end) - stretch.start))) {
+    if (part && !this.namesFlyIn(stretch.left.slice((part.quantities.at(-1)?.at[1] ?? stretch.end) - stretch.start))) {
       stretch.takeOut(part.words);
       this.order.understood.push({ field: "quantity", at: part.words, label: "of them" });
       return part.quantities;
@@ -352,6 +352,10 @@ class OrderReader {
 
   /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
   private readLoose(chunk: Span, before: number): void {
+    if (isReference(chunk.text)) {
+      this.order.asides.push({ at: [chunk.start, chunk.end], why: "head" });
+      return;
+    }
     const stretch = new Stretch(chunk.text, chunk.start);
     this.takeQuoted(stretch, before);
     if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;

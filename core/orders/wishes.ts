@@ -61,6 +61,10 @@ const rules = [
     "own",
     "(?:please\\s+)?(?:box|pack|wrap|bag|label)\\s+(?:them\\s+|these\\s+|it\\s+|everything\\s+)?(?:all\\s+)?(?:singly|individually|separately|carefully|well|flat|(?:by|per)\\s+(?:size|pattern|colou?r|(?:the\\s+)?dozen)|in\\s+(?:dozens|tens|sixes|singles))(?:\\s+and\\s+(?:label(?:led)?|mark(?:ed)?)\\s+(?:them\\s+|each\\s+)?(?:with|by)\\s+(?:the\\s+|their\\s+|its\\s+)?(?:sizes?|patterns?|names?|colou?rs?))?",
   ),
+  rule(
+    "own",
+    "(?:invoice|payment|pay(?:able)?|terms|net|zahlbar|zahlung|rechnung)(?:\\s+(?:in|within|after|at|binnen|innerhalb(?:\\s+von)?|nach))?\\s*:?\\s+\\d{1,3}\\s+(?:days?|tage[n]?)(?:\\s+net)?",
+  ),
   rule("own", "(?:an? )?(?:mixed|assorted) (?:box|selection|pack)(?:es)?"),
   rule(
     "own",
