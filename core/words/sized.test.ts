@@ -37,3 +37,12 @@ test("a count on some hooks is a count, and no other material", () => {
   expect(recipe.components.find((c) => c.role === "tail")?.material).toHaveLength(1);
   expect(recipe.steps.find((s) => s.name === "tail")?.bySize).toHaveLength(1);
 });
+
+test("and it stays so when the recipe is read anew, with one more word", () => {
+  const lines = ["Hook: nymph 10-16", "Bead: 2.8 mm copper tungsten (2.3 mm for 16s)"];
+  const { recipe } = read(...lines);
+  const again = readRecipe([...lines, "Thread: olive 8/0"].join("\n"), { materials: cabinet, hooks, was: recipe });
+  const bead = (r: typeof recipe) => r.components.find((c) => c.role === "bead")?.material;
+  expect(bead(recipe)?.map((m) => m.sizes)).toEqual([{ from: "16", to: "16" }, undefined]);
+  expect(bead(again.recipe)).toEqual(bead(recipe));
+});

@@ -80,7 +80,7 @@ export function objectOf(t: Telling): Meant {
       ? (bench.ofRole(role) ?? bench.before(role) ?? componentLike(told.role, bench))
       : bench.componentFor(role, material, told.part));
   if (component) takeAlternates(t, component);
-  if (component) takeSizes(t, component);
+  if (component && material) takeSizes(t, component, material);
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };

@@ -58,6 +58,12 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { said, description, kind, role } = t.told;
   if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = description.exact?.form ?? description.means?.form;
+  // Slips that a list named as wing pads, and no line has tied in yet.
+  const code = form === "quill" && bench.declared.size > 0 ? bench.resolve(description).material?.code : undefined;
+  const named = bench.components.find(
+    (c) => bench.declared.get(c.id)?.used === false && c.material.some((m) => m.value === code),
+  );
+  if (named) return meant({ ...t, told: { ...t.told, role: named.role } });
   const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
@@ -131,7 +137,9 @@ export function tieIn(
       end: undefined,
       there: undefined,
     });
-  const hangs = !isWound && (said.hanging === true || role === "wing case");
+  // Pads that lie beside the body, so long, are not pulled over.
+  const isBeside = said.shown !== undefined && said.round?.near !== undefined && said.round.far !== undefined;
+  const hangs = !isWound && (said.hanging === true || (role === "wing case" && !isBeside));
   const own = { ...said };
   // “Wing cases: turkey tail, two”: two slips, and no two fibres.
   if (
