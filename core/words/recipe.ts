@@ -385,8 +385,8 @@ class RecipeReader implements Reading {
     for (let n = i + 1; n < this.lines.length; n++) {
       if (this.line(n).kind !== "steps") continue;
       const isListed = this.heads[n]?.isListed === true;
-      // What goes into a loop is not what was tied in.
-      if (/\bloop\b/.test(this.plain[n] ?? "")) continue;
+      // What goes into a loop is not what was tied in; what a list calls the thorax may be just that.
+      if (isLaid(role) && /\bloop\b/.test(this.plain[n] ?? "")) continue;
       const told = this.scan(n);
       if (isListed && this.heads[n]?.role === role && told[0]?.description) continue;
       for (const t of told) {
