@@ -155,7 +155,7 @@ export class Bench {
    * The material that a description means: one that is named exactly, one of the fly, one of the cabinet, or a new one.
    */
   resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean } {
-    if (d.exact) return { material: d.exact, others: [], isNew: false };
+    if (d.exact) return { material: this.ownCalled(d.text, d.exact) ?? d.exact, others: [], isNew: false };
     if (d.isReference) return { material: this.namedWith(d.text), others: [], isNew: false };
     const form = d.means?.form;
     // “the tying silk itself” is what is on the hook.
@@ -212,6 +212,13 @@ export class Bench {
     );
     this.newMaterials.push(material);
     return { material, others: form === undefined ? [] : this.index.near(d.text, form, 6), isNew: true };
+  }
+
+  /** “the cdc feathers”, of a fly that has dun ones: its own, though the cabinet has some of just that name. */
+  private ownCalled(words: string, exact: Material): Material | undefined {
+    const own = this.components.flatMap((c) => this.materialOf(c) ?? []);
+    if (own.includes(exact)) return undefined;
+    return own.find((m) => m.form === exact.form && isNamedBy(m.name, words));
   }
 
   /** What the fly has of a form: what waits first, then what came last. */
@@ -362,6 +369,12 @@ export class Bench {
   }
 }
 
+/** Whether words, two of them at least, all stand in a name. */
+export function isNamedBy(name: string, words: string): boolean {
+  const own = name.toLowerCase().split(/[^\p{L}\d.']+/u);
+  const said = words.toLowerCase().trim().split(/\s+/);
+  return said.length > 1 && said.every((w) => own.includes(w));
+}
 /** What is sold by its size: a bead of 2 mm is none of 3 mm. */
 const bySize = new Set<MaterialForm>(["bead", "eyes", "thread", "weight wire", "wire"]);
 const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolean => {

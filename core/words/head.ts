@@ -180,11 +180,16 @@ function bareHead(rest: string, counted: number, none: LineHead): LineHead {
   };
 }
 
+const OF_LIST =
+  "(?:(?:list\\s+of\\s+|the\\s+)?materials?(?:\\s+list)?|list|(?:the\\s+)?dressing|(?:the\\s+)?recipe|ingredients|parts(?:\\s+list)?|what\\s+you(?:\\s+will|'ll)?\\s+need|you(?:\\s+will|'ll)?\\s+need|you\\s+want)";
+const OF_STEPS =
+  "(?:tying(?:\\s+(?:it|steps|instructions|sequence|method))?|to\\s+tie(?:\\s+it)?|instructions?|directions?|steps?|(?:the\\s+)?method|procedure|sequence|how\\s+(?:to\\s+tie|i\\s+tie|it's\\s+tied|it\\s+is\\s+tied)(?:\\s+it)?)";
+const heading = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS}|notes?)\\s*[:.]?\\s*$`, "u");
 /** Lines that only say what follows. */
-export const isHeading = (text: string): boolean =>
-  /^\s*(?:(?:list\s+of\s+)?materials?|dressing|recipe|ingredients|tying(?:\s+(?:steps|instructions|sequence))?|instructions?|steps?|method|procedure|how\s+to\s+tie(?:\s+it)?|notes?)\s*[:.]?\s*$/.test(
-    text,
-  );
+export const isHeading = (text: string): boolean => heading.test(text);
+const headingAhead = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS})\\s*:\\s+(?=\\S)`, "u");
+/** “Dressing: hook 12 wet; …”, “Method: tie in at the eye …”: how long the words are that only say what follows. */
+export const headingOf = (text: string): number => headingAhead.exec(text)?.[0].length ?? 0;
 
 /** “Name: …”, “Style: …”: facts of the pattern. */
 export function factOf(

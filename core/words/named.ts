@@ -65,6 +65,16 @@ export function upperOf(
     means: lower.means ?? { form },
   };
 }
+const pieceOf = /\b(hairs|fibres|fibers|strands)\s+of\s+$/;
+/** “30 hairs of white”: of which colour is what is counted. */
+export function colourOfPiece(text: string, at: number): Description | undefined {
+  const piece = pieceOf.exec(text.slice(Math.max(0, at - 16), at))?.[1];
+  const colour = /^[a-z]+(?=\s*(?:[,.;]|$))/.exec(text.slice(at, at + 30))?.[0];
+  if (piece === undefined || colour === undefined || !isColour(colour)) return undefined;
+  const form = piece === "hairs" ? "hair" : piece === "strands" ? "flash" : "feather fibre";
+  const noun = piece === "hairs" ? "hair" : piece === "strands" ? "flash" : "fibres";
+  return { at, end: at + colour.length, text: `${colour} ${noun}`, means: { form } };
+}
 const someColours =
   /^(?:mixed\s+|a\s+mix(?:ture)?\s+of\s+)?[a-z]+(?:\s*(?:,|\/|\+|&|\band\b)\s*(?:and\s+)?[a-z]+)+(?=\s*(?:[,.;]|$|mixed\b|together\b|over\b))/;
 /** “20 strands of mixed silver and pearl”: of flash the colours alone name it. */

@@ -1,7 +1,7 @@
 import { isColour, type Material } from "../materials";
 import type { Component, RecipeStep } from "../recipe";
-import { Bench, type LineNotes, type Telling } from "./bench";
-import { headOf, type LineHead } from "./head";
+import { Bench, isNamedBy, type LineNotes, type Telling } from "./bench";
+import { headingOf, headOf, type LineHead } from "./head";
 import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
@@ -147,14 +147,19 @@ class RecipeReader implements Reading {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
     const small = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
-    this.plain = withoutNumbers(small).map(withoutContractions).map(asList);
+    const ahead = small.map(headingOf);
+    const told = small.map((l, i) => " ".repeat(ahead[i] ?? 0) + l.slice(ahead[i]));
+    this.plain = withoutNumbers(told).map(withoutContractions).map(asList);
     this.heads = this.plain.map(headOf);
     this.out = lines.map((l, i) => ({
       text: l,
       kind: "steps",
       steps: [],
       components: [],
-      marks: this.plain[i] === small[i] ? [] : [{ at: [0, numbered.exec(l)?.[0].length ?? 0], kind: "known" }],
+      marks:
+        this.plain[i] === small[i]
+          ? []
+          : [{ at: [0, (ahead[i] ?? 0) || (numbered.exec(l)?.[0].length ?? 0)], kind: "known" }],
       asks: [],
       assumed: [],
       notes: [],
@@ -417,10 +422,12 @@ class RecipeReader implements Reading {
 
   /** Whether a description later in the recipe means a material that a list named. */
   private means(d: NonNullable<Told["description"]>, material: Material, role: Component["role"]): boolean {
-    if (d.exact) return d.exact.code === material.code;
+    if (d.exact) return d.exact.code === material.code || (standsOff.has(role) && isNamedBy(material.name, d.text));
     const words = d.text.toLowerCase().trim().split(/\s+/);
     if (words.length === 1)
       return `${material.name} ${material.form} ${role}`.toLowerCase().includes((words[0] ?? "").replace(/s$/, ""));
+    // “the cdc feathers”, of what a list called “two dun cdc feathers”.
+    if (standsOff.has(role) && d.means?.form === material.form && isNamedBy(material.name, d.text)) return true;
     const found = this.scanContext.index.find(d.text, new Set([material.code]), d.means?.form)[0];
     return found?.code === material.code || material.name.toLowerCase() === d.text.toLowerCase().trim();
   }
@@ -921,6 +928,18 @@ function turnsHoldIt(told: Told, text: string): void {
 
 /** Parts that are tied in and stand off the shank. */
 const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
+
+/** Parts that stand off the shank. */
+const standsOff = new Set<Component["role"]>([
+  "tail",
+  "wing",
+  "underwing",
+  "throat",
+  "wing case",
+  "legs",
+  "topping",
+  "cheeks",
+]);
 
 /** “Eyes: painted, yellow with a black pupil”. */
 const arePainted =

@@ -12,6 +12,7 @@ import { looseAt } from "./loose";
 import {
   asHair,
   colourAndNumber,
+  colourOfPiece,
   dubbedOf,
   flashOf,
   impliedBy,
@@ -627,6 +628,8 @@ const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
 const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
 const shareAlone = /^\s*(?:the\s+)?(?:rear|back|front)\s+(?:half|third|two\s+thirds)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
+const isDoneWith =
+  /^\s*[\p{L}-]+\s+(?:it|the|with|over|in|through|them|this|these|forwards?|back|up|to|by|and|using|from|so|as|evenly|open|counter|five|six|four|seven|\d)\b/u;
 /** “tail: 6 fibres; body: fur”: behind a semicolon or a stop, a list goes on with its next part. */
 function listedAt(
   text: string,
@@ -644,7 +647,9 @@ function listedAt(
   const role = part === undefined ? undefined : roleOfWord(part);
   if (!m || part === undefined || role === undefined || role === "hook") return undefined;
   const isSentence = /^\s*(?:for|as)\s/.test(rest);
-  if (!isSentence && verbAt(rest.trimStart(), 0)) return undefined;
+  const verb = isSentence ? undefined : verbAt(rest.trimStart(), 0);
+  // “rib fine oval gold” names the rib; “rib it with gold” does it.
+  if (verb && (verb.end > part.length || isDoneWith.test(rest))) return undefined;
   return { role, part, begin: at + m[0].length, isSentence };
 }
 
@@ -911,6 +916,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   const found =
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
+    (told.kind === "lay" && !told.description ? colourOfPiece(text, begin) : undefined) ??
     (told.role === "flash" && !told.description ? flashOf(text, begin) : undefined) ??
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
     (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??

@@ -75,8 +75,10 @@ export function shareEach(text: string, all: Told[]): void {
   const n = all.findIndex(isOfEach);
   const last = all[n];
   if (!last) return;
+  // A sentence that is over is about something else.
+  const inSentence = (t: Told): boolean => !/[.!?]\s/.test(text.slice(t.at, last.at));
   for (const t of all.slice(0, n))
-    if (t.kind === "lay" && t.said.amount === undefined && t.description) {
+    if (t.kind === "lay" && t.said.amount === undefined && t.description && inSentence(t)) {
       t.said.amount = last.said.amount;
       t.said.shown ??= last.said.shown;
     }

@@ -36,7 +36,7 @@ export function withTaken(all: Told[], text: string): Told[] {
   return out;
 }
 const takes =
-  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)\b/;
+  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip|(?:lay|put|hold|place)(?=[^,.;]*\btogether\b))\b/;
 
 /** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
 export function onlyTaken(all: readonly Told[], text: string): Told | undefined {

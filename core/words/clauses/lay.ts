@@ -602,7 +602,7 @@ const howLong: Clause[] = [
     seq(
       lengthNamed,
       words(
-        "(?:or\\s+so\\s+)?(?:long|tall|high|showing|visible|free|sticking\\s+out(?:\\s+behind)?|in\\s+length|each\\s+end|to\\s+each\\s+end|behind\\s+the\\s+bend|beyond\\s+the\\s+(?:bend|tie-?in))(?:\\s+(?:behind|beyond|over|past)\\s+the\\s+(?:bend|hook|tie-?in))?",
+        "(?:lengths?\\s+(?=long))?(?:or\\s+so\\s+)?(?:long|tall|high|showing|visible|free|sticking\\s+out(?:\\s+behind)?|in\\s+length|each\\s+end|to\\s+each\\s+end|behind\\s+the\\s+bend|beyond\\s+the\\s+(?:bend|tie-?in))(?:\\s+(?:behind|beyond|over|past)\\s+the\\s+(?:bend|hook|tie-?in))?",
       ),
     ),
     (s, [l]) => shown(s, l),

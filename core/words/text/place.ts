@@ -123,7 +123,10 @@ const landmarkWords: [string, HookPlace][] = [
 
   ["(?<=\\b(?:at|near)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end))", { eyeLengths: 1 }],
   // “trimmed to a point” is a shape.
-  ["(?<!\\ban?\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?", { landmark: "point" }],
+  [
+    "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?",
+    { landmark: "point" },
+  ],
   [
     anyOf(
       "middle\\s+of\\s+(?:the\\s+)?(?:shank|hook|body)",
