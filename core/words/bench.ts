@@ -384,7 +384,9 @@ const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolea
       t
         .toLowerCase()
         .split(/[^a-z0-9.]+/)
-        .filter((w) => w.length > 2 || (isSized && /\d/.test(w))),
+        .filter((w) => w.length > 2 || (isSized && /\d/.test(w)))
+        // “30 white bucktail hairs” are of the white bucktail; orange hackles need be no orange saddles.
+        .map((w) => (form === "hackle" ? w : w.replace(/(?<=[^s])s$/, ""))),
     );
   const [x, y] = [set(a), set(b)];
   // “amber dubbing” is not the brown and amber of the body.
