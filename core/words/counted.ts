@@ -72,7 +72,7 @@ const withoutColours = (noun: string): string =>
     .join(" ");
 export const sameDescription = (a: Description, b: Description): boolean => a.at === b.at;
 export const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" | "pieces"][] = [
-  [/(?:fibres?|fibers?|barbs?|barbules?|biots?|hairs|bristles?)$/, "fibres"],
+  [/(?:fibres?|fibers?|fibs|barbs?|barbules?|biots?|hairs|bristles?)$/, "fibres"],
   [/(?:herls?|strands?|lengths?)$/, "strands"],
   [/(?:slips?|sections?|segments?)$/, "slips"],
   [/(?:feathers?|plumes?|hackles?|tips?|puffs?)$/, "feathers"],

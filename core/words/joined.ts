@@ -285,18 +285,22 @@ const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
 const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
   verb === "wind" && description === undefined && role === undefined && said.around === undefined;
 
+const putsOn =
+  /^\W*(?:then\s+|now\s+)?(?:apply|put|spin|twist|load)\b.*\b(?:to|on|onto)\s+(?:the\s+|your\s+)?(?:thread|silk)\b/;
+/** “Apply orange dubbing to the thread and dub a collar”: what is put on the thread is what is dubbed. */
+const isPutOn = (t: Told, text: string): boolean => t.verb === "dub" && putsOn.test(text.slice(t.at, t.end));
+
 /** “Mix two parts of this with one of that and dub it on”: it is dubbed once. */
-function withMixed(all: Told[]): Told[] {
+function withMixed(all: Told[], text: string): Told[] {
   return all.flatMap((t, n): Told[] => {
     const [before, next] = [all[n - 1], all[n + 1]];
     const isOnlyMixed = (x: Told | undefined, then: Told | undefined): boolean =>
       x?.kind === "dress" &&
-      x.verb === undefined &&
       x.role === undefined &&
       x.description !== undefined &&
       then?.verb === "dub" &&
       then.description === undefined &&
-      (then.refers === "it" || then.role === undefined);
+      ((x.verb === undefined && (then.refers === "it" || then.role === undefined)) || isPutOn(x, text));
     if (next && isOnlyMixed(t, next)) return [];
     if (!before || !isOnlyMixed(before, t)) return [t];
     const said = { ...before.said, ...t.said };

@@ -82,7 +82,7 @@ function withoutNumbers(lines: string[]): string[] {
 }
 
 const contracted: [RegExp, (m: string, kept: string) => string][] = [
-  [/\b(i|we|you|they)'(?:m|ve|re|ll|d)\b/gu, (m, kept) => kept.padEnd(m.length)],
+  [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],
   [
     new RegExp(`\\b((?:for|as)\\s+(?:the|a|an|my)\\s+(?:${PARTS}),?)\\s+(?:it's|that's|it\\s+is)(?=\\s)`, "gu"),
     (m, kept) => kept.padEnd(m.length),
@@ -204,6 +204,16 @@ class RecipeReader implements Reading {
 
   private line(i: number): RecipeLine {
     return lineOf(this, i);
+  }
+
+  /** “…; body hackle: none; …”: a part of a list in one line that is not there on purpose. */
+  private saysNone(told: Told, text: string, i: number): boolean {
+    const own = text.slice(told.at, told.end).replace(/[;,.\s]+$/, "");
+    if (told.role === undefined || told.description || !isNone(own)) return false;
+    this.line(i).marks.push({ at: [told.at, told.at + own.length], kind: "known" });
+    told.rest = [];
+    if (told.role === "finish" || told.role === "head") this.bench.finish = { state: "none" };
+    return true;
   }
 
   /** The thread that a list names is on the hook from the start, wherever its line stands. */
@@ -401,6 +411,8 @@ class RecipeReader implements Reading {
         if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) continue;
         const isAbout =
           t.role === role ||
+          // “Dub from the bend”
+          (role === "body" && t.verb === "dub" && t.role === undefined && !t.description && !t.refers) ||
           (role === "wing case" && t.verb === "take over" && isBareBundle(t.description?.text ?? "")) ||
           (t.role === undefined &&
             t.description !== undefined &&
@@ -446,6 +458,7 @@ class RecipeReader implements Reading {
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
+    if (n > 0 && this.saysNone(told, text, i)) return;
     if (n === 0 && this.tellsBarbs(told, text)) return;
     this.anotherOfIt(told, text);
     const both = coverAndLegs(told, head, text);
@@ -472,6 +485,7 @@ class RecipeReader implements Reading {
     const isListed =
       head.isListed &&
       (told.verb === undefined ||
+        (told.verb === "dub" && told.description !== undefined && isListInOne(text)) ||
         (n === 0 &&
           told.refers === undefined &&
           (told.verb === "wind" ||

@@ -846,6 +846,11 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   if (!as && endsAnother(told, text, at, found.end)) return "another";
   const role = roleOfWord(found.word);
   if (role === undefined) return undefined;
+  // “picked out underneath for legs”: they are what the body gives.
+  if (as && role === "legs" && told.role !== undefined && pickedOut.test(text.slice(told.at, at))) {
+    told.understood.push({ at, end: found.end });
+    return { told, end: found.end };
+  }
   // “six fibres for wing case and legs”: for both.
   if (!as && told.role !== undefined && told.role !== role && forBoth.test(text.slice(Math.max(0, at - 40), at))) {
     told.understood.push({ at, end: found.end });
@@ -883,6 +888,7 @@ function partAt(told: Told, text: string, at: number): Next | undefined {
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
+const pickedOut = /\b(?:picked|teased|brushed|combed|pulled)\s+out\b[^,;.]*$/;
 const besidePart = /\b(?:over|behind|round|around|under|between|past|in\s+front\s+of|through)\s+(?:the\s+)?$/;
 const forBoth = new RegExp(`\\b(?:for|as)\\s+(?:the\\s+|an?\\s+)?(?:${PARTS})\\s+and\\s+(?:the\\s+)?$`, "u");
 /** “black thread, pearl rib, floss body”: a part at the end of words of its own, behind a comma, is another. */

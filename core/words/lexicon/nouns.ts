@@ -207,7 +207,7 @@ const nouns: [string, NounForm][] = [
     { form: "hackle", counted: "feathers", role: "cheeks" },
   ],
   [
-    "(?:hackle|spade|cock|rooster)\\s+(?:fibres?|fibers?|barbs?|barbules?)|(?:cock|rooster|hen)\\s+hackle\\s+(?:fibres?|barbs?)",
+    "(?:hackle|spade|cock|rooster)\\s+(?:fibres?|fibers?|fibs|barbs?|barbules?)|(?:cock|rooster|hen)\\s+hackle\\s+(?:fibres?|barbs?)",
     { form: "feather fibre", counted: "fibres" },
   ],
   [
@@ -238,7 +238,7 @@ const nouns: [string, NounForm][] = [
     "(?:barred\\s+|bronze\\s+|wood\\s?duck\\s+|mallard\\s+|teal\\s+|widgeon\\s+|gadwall\\s+|drake\\s+)*(?:flanks?|mallard|teal|wood\\s?duck|widgeon|gadwall|shoulder)(?:\\s+(?:feathers?|fibres?|barbs?))?|breast\\s+feathers?",
     { form: "feather fibre", counted: "fibres" },
   ],
-  ["(?:feather\\s+)?(?:(?:micro-?\\s?)?fibres?|fibers?|barbs?)", { form: "feather fibre", counted: "fibres" }],
+  ["(?:feather\\s+)?(?:(?:micro-?\\s?)?fibres?|fibers?|fibs|barbs?)", { form: "feather fibre", counted: "fibres" }],
   [
     "(?:deer|elk|caribou|moose|antelope|hollow|roe|reindeer)(?:\\s+(?:body|belly|rump|mane|hock|leg))?\\s*(?:hairs?|fur)?",
     { form: "hair", figures: HOLLOW },

@@ -16,7 +16,7 @@ const measureWords: [string, Measure][] = [
   ["tails?|shuck", "tail"],
   ["wings?|post", "wing"],
   ["thorax", "thorax"],
-  ["(?:body\\s+)?(?:hackle|collar)s?(?:\\s+(?:fibres?|barbs?))?", "hackle"],
+  ["(?:body\\s+)?(?:hackle|collar)s?(?:\\s+(?:fibres?|fibers?|barbs?))?", "hackle"],
   ["throat|beard|belly", "throat"],
   ["legs?", "legs"],
   ["flash", "flash"],
@@ -297,12 +297,17 @@ const mmRange: Reader<LengthRule> = map(
 const ranged: Reader<LengthRule> = oneOf<LengthRule>(
   map(seq(opt(words("between")), ofMeasure, between, ofMeasure), ([, a, , b]) => ({ between: [a, b] })),
   map(seq(opt(words("between")), inMm, between, inMm), ([, a, , b]) => ({ between: [a, b] })),
-  map(seq(opt(words("between")), number, between, factor, the, measure), ([, a, , b, , of]) => ({
-    between: [
-      { of, times: a },
-      { of, times: b },
-    ],
-  })),
+  // “5-6 hackle fibres” are so many, and no length.
+  map(seq(opt(words("between")), number, between, factor, the, measure), ([, a, , b, , of]): LengthRule | undefined =>
+    !ofHook.has(of) && Number.isInteger(a) && Number.isInteger(b)
+      ? undefined
+      : {
+          between: [
+            { of, times: a },
+            { of, times: b },
+          ],
+        },
+  ),
   mmRange,
 );
 

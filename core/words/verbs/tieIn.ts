@@ -305,6 +305,8 @@ function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined):
   if (said.stretch !== undefined) kept.stretch = said.stretch;
   if (said.count !== undefined && said.count > 1) kept.rope = said.count;
   else if (said.amount && "strands" in said.amount && said.amount.strands > 1) kept.rope = said.amount.strands;
+  else if (said.amount && "fibres" in said.amount && typeof said.amount.fibres === "number" && said.amount.fibres > 1)
+    kept.rope = Math.round(said.amount.fibres);
   if (said.barbSteps !== undefined) kept.barbSteps = said.barbSteps;
   if (said.barb) kept.barb = said.barb;
   else if (form === "hackle" && said.shown)

@@ -443,7 +443,9 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   const own: Said = { ...said, ...(covered && { from: covered.rear, to: covered.front }) };
   delete own.tieIn;
   delete own.pieceMm;
-  if (body !== undefined || !bench.ahead.has("body")) return windWaiting(t, waiting, own);
+  // Named by a list, and dubbed or wound by a later line.
+  const isNamed = bench.components.some((c) => c.role === "body" && bench.declared.get(c.id)?.used === false);
+  if (body !== undefined || !(isNamed || bench.ahead.has("body"))) return windWaiting(t, waiting, own);
   bench.later.push({ after: ["body"], make: () => windWaiting(t, waiting, own) });
 }
 /** “Rib: gold over the floss”: as far as that one goes, where the body is of several. */
