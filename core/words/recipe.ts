@@ -411,6 +411,13 @@ class RecipeReader implements Reading {
         if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) continue;
         const isAbout =
           t.role === role ||
+          // “Tie in the partridge as a beard”, of what a list called legs.
+          (beneath.has(role) &&
+            t.role !== undefined &&
+            beneath.has(t.role) &&
+            t.description !== undefined &&
+            material !== undefined &&
+            this.means(t.description, material, role)) ||
           // “Dub from the bend”
           (role === "body" && t.verb === "dub" && t.role === undefined && !t.description && !t.refers) ||
           (role === "wing case" && t.verb === "take over" && isBareBundle(t.description?.text ?? "")) ||
@@ -943,6 +950,8 @@ function turnsHoldIt(told: Told, text: string): void {
 /** Parts that are tied in and stand off the shank. */
 const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
 
+/** Parts that hang beneath the fly: one and the same bundle goes by either name. */
+const beneath = new Set<Component["role"]>(["legs", "throat"]);
 /** Parts that stand off the shank. */
 const standsOff = new Set<Component["role"]>([
   "tail",
