@@ -94,6 +94,7 @@ describe("flies as tiers tell them", () => {
         "465-1-hook-6-0-pike-single-thread-: HOOK_SIZE_TOO_FAR",
         "471-salt-shrimp-2-stainless: SPOT_UNDER_BEAD",
         "484-gravel-dun-thorax-style: PLACE_NOT_THERE",
+        "486-mooring-stone-hog: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_RULE_UNRESOLVED",
         "99e-midge-thread: SPOT_UNDER_BEAD",

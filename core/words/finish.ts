@@ -137,7 +137,7 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
     delete said.bunches;
   }
   // “A slip on each side”: two of them.
-  if (kind === "lay" && said.perSide && said.isSlips && !said.amount && said.count !== undefined) {
+  if (kind === "lay" && said.perSide && !said.amount && said.count !== undefined) {
     said.count *= 2;
     delete said.perSide;
   }

@@ -92,6 +92,10 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     (m, kept) => kept.padEnd(m.length),
   ],
   [new RegExp(`\\b((?:${PARTS})\\s+that)'s(?=\\s)`, "gu"), (m, kept) => kept.padEnd(m.length)],
+  [
+    /^(\s*(?:\d{1,2}[.)]\s+)?)hook\s+in\s+(?:the\s+|your\s+)?vi[sc]e(?=\s*:)/gu,
+    (m, kept) => `${kept}hook`.padEnd(m.length),
+  ],
   [/\bfor\s+(?:the\s+|my\s+)?dubbing,?\s+(?:i|we|you)(?:\s+(?:take|use))?(?=\s)/gu, (m) => " ".repeat(m.length)],
 ];
 /** “I've got”, “rib's fine gold wire”: spoken forms, as long as what stands for them. */
@@ -446,7 +450,9 @@ class RecipeReader implements Reading {
     if (words.length === 1)
       return `${material.name} ${material.form} ${role}`.toLowerCase().includes((words[0] ?? "").replace(/s$/, ""));
     // “the cdc feathers”, of what a list called “two dun cdc feathers”.
-    if (standsOff.has(role) && d.means?.form === material.form && isNamedBy(material.name, d.text)) return true;
+    const isNamed = d.means?.form === material.form && isNamedBy(material.name, d.text);
+    // Of several dubbings “brown dubbing” may be another.
+    if (isNamed && (standsOff.has(role) || !/dubbing$/.test(d.text.trim()))) return true;
     const found = this.scanContext.index.find(d.text, new Set([material.code]), d.means?.form)[0];
     return found?.code === material.code || material.name.toLowerCase() === d.text.toLowerCase().trim();
   }
@@ -466,6 +472,10 @@ class RecipeReader implements Reading {
     this.relook(told, text);
     if (isEmptyTold(told)) return;
     if (n > 0 && this.saysNone(told, text, i)) return;
+    // “Body: in two halves. Rear half …”: how it is parted; what each is of comes behind.
+    const isHow =
+      told.kept.length > 0 && told.rest.length === 0 && !told.description && Object.keys(told.said).length === 0;
+    if (n === 0 && isHow && told.verb === undefined && all[1]?.role === told.role && told.role !== undefined) return;
     if (n === 0 && this.tellsBarbs(told, text)) return;
     this.anotherOfIt(told, text);
     const both = coverAndLegs(told, head, text);

@@ -10,6 +10,7 @@ export function supply(told: Told, text: string): void {
   wireAsWeight(told, text);
   threadOfRib(told, text);
   turnsOfRib(told, text);
+  turnsOnEach(told, text);
   colourOfHead(told, text);
 }
 
@@ -100,6 +101,12 @@ function turnsOfRib(told: Told, text: string): void {
   told.rest = [];
   told.understood.push(only as Span);
   told.said.rule = { ...told.said.rule, turns: Number(n) };
+}
+const onEach = /\b(?:both|two)\s+halves\b.*\b(?:turns?|wraps?)\s+(?:on|over|for|in)\s+each\b/;
+/** “Over both halves, three turns on each”: so many on either half. */
+function turnsOnEach({ role, said, at, end }: Told, text: string): void {
+  if (role === "rib" && said.rule?.turns !== undefined && onEach.test(text.slice(at, end)))
+    said.rule = { ...said.rule, turns: said.rule.turns * 2 };
 }
 /** “Small black head”: how it is to look stays with the line. */
 function colourOfHead(told: Told, text: string): void {

@@ -60,6 +60,9 @@ export function tiesInTaken(t: Told, taken: Told): boolean {
   const own = taken.description?.text.toLowerCase() ?? "";
   const isBare = isNounAlone.test(words.join(" ")) && t.description.means?.form === taken.description?.means?.form;
   if (isBare) return true;
+  // “Two brown hackles” are not the stalks of hackles that were taken before.
+  const [form, before] = [formTold(t), formTold(taken)];
+  if (form !== undefined && before !== undefined && form !== before) return false;
   return !t.description.exact && words.length <= 2 && words.every((w) => own.includes(w.replace(/s$/, "")));
 }
 /** What was taken, as a later line ties it in. */

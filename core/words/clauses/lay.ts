@@ -437,7 +437,7 @@ const byFeather: Clause[] = [
   clause(
     "tips only",
     words(
-      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$))",
+      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b))",
     ),
     (s) => {
       if (s.amount && !("feathers" in s.amount)) return false;
@@ -573,7 +573,7 @@ const howLong: Clause[] = [
       opt(words("so(?:\\s+that)?")),
       lengthNamed,
       words(
-        "(?:is|are)\\s+(?:left|showing|sticking\\s+out|free)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?|(?:hangs?|sticks?|pokes?|shows?|trails?)\\s+(?:off|out|back|behind|over)(?:\\s+(?:the\\s+)?(?:back|behind|end|bend))?",
+        "(?:is|are)\\s+(?:left|showing|sticking\\s+out|free)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?|(?:hangs?|sticks?|stands?|pokes?|shows?|trails?)\\s+(?:off|out|back|behind|over)(?:\\s+(?:the\\s+)?(?:back|behind|end|bend))?",
       ),
     ),
     (s, [, l]) => {
@@ -773,6 +773,8 @@ const sides: Clause[] = [
       if (!Number.isInteger(n) || n < 1) return false;
       s.round = { near: 1, far: 1 };
       s.count = 2 * n;
+      // “On either side, 2 per side”: that is said once.
+      delete s.perSide;
     },
   ),
   clause(

@@ -50,6 +50,8 @@ const zoned: Clause[] = [
       putRule(s, { touching: true });
     },
   ),
+  // Where it hangs: so far it is wound where nothing else is said.
+  clause("up to the thread", words("(?:up\\s+)?to\\s+the\\s+(?:thread|silk)(?=\\s+in\\s)"), () => undefined),
   clause(
     "until it is 6 mm thick",
     seq(
