@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
-import { firstsOf, inOrder } from "./firsts";
+import { firstsOf, inOrder, waysOf } from "./firsts";
 import { nounSources } from "./lexicon/nouns";
 import { PARTS } from "./lexicon/parts";
 import { FILLER, MANNER } from "./lexicon/stops";
@@ -72,4 +72,8 @@ test("of several readers the ones that can begin at a place are tried, in their 
 
 test("capital letters are read as small ones", () => {
   expect(match("(wire)")("Wire 5", 0)?.end).toBe(4);
+});
+
+test("the ways of a pattern stand between its bars, but for those within brackets and classes", () => {
+  expect(waysOf("a|(?:b|c)d|[|x]e|\\|f")).toEqual(["a", "(?:b|c)d", "[|x]e", "\\|f"]);
 });

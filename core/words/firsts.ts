@@ -67,6 +67,18 @@ interface Read {
   end: number;
 }
 
+/** The ways of a pattern, as far as no bracket holds them together: those between its bars. */
+export function waysOf(source: string): string[] {
+  const ways: string[] = [];
+  let from = 0;
+  for (;;) {
+    const { end } = sequence(source, from);
+    ways.push(source.slice(from, end));
+    if (source[end] !== "|") return ways;
+    from = end + 1;
+  }
+}
+
 function alternatives(source: string, from: number): Read {
   const all: Firsts[] = [];
   let place = from;

@@ -1,4 +1,4 @@
-import { ANY, either, firstsOf, inOrder, type Firsts } from "./firsts";
+import { ANY, either, firstsOf, inOrder, waysOf, type Firsts } from "./firsts";
 
 /**
  * Small readers that are put together: each reads one thing at a place of a text, or nothing. Texts are in small
@@ -35,19 +35,41 @@ export const anyOf = (...sources: string[]): string => sources.join("|");
 const inWord = /[\p{L}\p{N}]/u;
 /** A pattern at a place, whole words only; gives the groups that it captured. */
 export function match(source: string): Reader<(string | undefined)[]> {
-  // The end of a word is part of the pattern, so that a shorter alternative does not hide a longer one.
-  const pattern = new RegExp(`(?:${source})(?:(?<![\\p{L}\\p{N}])|(?![\\p{L}\\p{N}]))`, "iuy");
   // Nothing is read where nothing is taken up.
   const firsts: Firsts = { ...firstsOf(source), canBeEmpty: false };
   const begins = asTable(firsts);
+  const patternAt = byLetter(source);
   return beginning(firsts, (text, at) => {
     if (begins[text.charCodeAt(at)] === 0) return undefined;
+    const pattern = patternAt(text.charCodeAt(at));
     pattern.lastIndex = at;
     const m = pattern.exec(text);
     if (!m || m[0] === "") return undefined;
     if (at > 0 && inWord.test(text[at - 1] ?? "") && inWord.test(m[0][0] ?? "")) return undefined;
     return { value: m.slice(1), end: at + m[0].length };
   });
+}
+
+// The end of a word is part of the pattern, so that a shorter alternative does not hide a longer one.
+const wholeWords = (source: string): RegExp =>
+  new RegExp(`(?:${source})(?:(?<![\\p{L}\\p{N}])|(?![\\p{L}\\p{N}]))`, "iuy");
+/** From so many ways on a pattern of those that begin with a letter is quicker than one of all. */
+const MANY = 12;
+const captures = /(?<!\\)\((?!\?)/;
+/** The pattern to try where a character stands: of many ways those that can begin with it, in their order. */
+function byLetter(source: string): (code: number) => RegExp {
+  const whole = wholeWords(source);
+  // What is captured is counted through all ways.
+  const ways = captures.test(source) ? [] : waysOf(source).map((way) => ({ way, firsts: firstsOf(way) }));
+  if (ways.length < MANY) return () => whole;
+  const known: (RegExp | undefined)[] = [];
+  return (code) => {
+    if (!(code < PLAIN)) return whole;
+    const char = String.fromCharCode(code).toLowerCase();
+    return (known[code] ??= wholeWords(
+      anyOf(...ways.filter(({ firsts }) => canBegin(firsts, char)).map(({ way }) => way)),
+    ));
+  };
 }
 
 /** Of the plain characters, by their codes, whether one can begin there: 1 or 0; all others are not in it. */

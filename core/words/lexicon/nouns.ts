@@ -121,7 +121,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))",
-      "(?<=\\b(?:slips?|sections?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck)(?!\\s+(?:tail|flank|breast|wing))",
+      "(?=[tgsd])(?<=\\b(?:slips?|sections?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck)(?!\\s+(?:tail|flank|breast|wing))",
       "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)",
       "(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)",
       "(?:wing\\s+)?slips?",
@@ -227,7 +227,7 @@ const nouns: [string, NounForm][] = [
       "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock|ibis|bustard|toucan)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?",
       "(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)",
       "pheasant",
-      "(?<=\\b(?:fibres?|fibers?|barbs?)\\s+(?:of|from)\\s+(?:an?\\s+)?(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|heron|crow|magpie|duck)",
+      "(?=[tgshcmd])(?<=\\b(?:fibres?|fibers?|barbs?)\\s+(?:of|from)\\s+(?:an?\\s+)?(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|heron|crow|magpie|duck)",
       "(?:macaw|ibis|bustard|toucan|florican|argus)(?:\\s+(?:substitutes?|subs?|imitations?))?(?!\\s+(?:[a-z]+\\s+)?feathers?)(?:\\s+(?:fibres?|barbs?))?",
       "pt(?:\\s+(?:fibres?|fibers?|feather))?",
       "(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?))?",
