@@ -199,6 +199,8 @@ export class Bench {
         ? (this.namedWith(d.text.trim(), form) ?? this.lastOfForm(form))
         : undefined;
     if (alone) return { material: alone, others: [], isNew: false };
+    const listed = form === undefined ? undefined : this.listedCalled(d.text, form);
+    if (listed) return { material: listed, others: [], isNew: false };
     const found = this.index.find(d.text, used, form);
     const [first, ...others] = found;
     if (first) return { material: first, others: others.slice(0, 6), isNew: false };
@@ -212,6 +214,24 @@ export class Bench {
     );
     this.newMaterials.push(material);
     return { material, others: form === undefined ? [] : this.index.near(d.text, form, 6), isNew: true };
+  }
+
+  /** “the saddles”, of what a list named “white saddle hackles” and no line has tied in yet. */
+  private listedCalled(words: string, form: MaterialForm): Material | undefined {
+    const noun = words.trim().toLowerCase();
+    if (/\s/.test(noun)) return undefined;
+    const one = (w: string): string => w.replace(/(?<=[^s])s$/, "");
+    return this.components
+      .filter((c) => this.declared.get(c.id)?.used === false)
+      .flatMap((c) => this.materialOf(c) ?? [])
+      .find(
+        (m) =>
+          m.form === form &&
+          m.name
+            .toLowerCase()
+            .split(/[^\p{L}]+/u)
+            .some((w) => one(w) === one(noun)),
+      );
   }
 
   /** “the cdc feathers”, of a fly that has dun ones: its own, though the cabinet has some of just that name. */
@@ -369,11 +389,13 @@ export class Bench {
   }
 }
 
-/** Whether words, two of them at least, all stand in a name. */
+const pieceNouns = /^(?:feathers?|fib(?:re|er)s?|plumes?|hairs?|strands?|slips?)$/;
+/** Whether words, two of them at least, all stand in a name; “one CDC feather” is of the CDC. */
 export function isNamedBy(name: string, words: string): boolean {
   const own = name.toLowerCase().split(/[^\p{L}\d.']+/u);
   const said = words.toLowerCase().trim().split(/\s+/);
-  return said.length > 1 && said.every((w) => own.includes(w));
+  const named = said.filter((w) => own.includes(w) || !pieceNouns.test(w));
+  return said.length > 1 && named.some((w) => !isColour(w)) && named.every((w) => own.includes(w));
 }
 /** What is sold by its size: a bead of 2 mm is none of 3 mm. */
 const bySize = new Set<MaterialForm>(["bead", "eyes", "thread", "weight wire", "wire"]);

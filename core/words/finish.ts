@@ -130,8 +130,11 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   }
   // “pheasant body feather, 1 per side”: one on either side is two.
   const { amount, round, count } = said;
-  if (kind === "lay" && count && round?.near && round.far && amount && "feathers" in amount && amount.feathers === 1)
+  if (kind === "lay" && count && round?.near && round.far && amount && "feathers" in amount && amount.feathers === 1) {
     said.amount = { ...amount, feathers: count };
+    // A list said it, and its step once more.
+    delete said.perSide;
+  }
   if (kind === "lay" && said.bunches !== undefined && said.amount) {
     said.amount = allBunches(said.amount, said.bunches);
     delete said.bunches;

@@ -49,6 +49,24 @@ describe("a list of parts, and the steps that tie them", () => {
     expect(of("collar").map((s) => s.do)).toEqual(["dress"]);
   });
 
+  test("by one word of its name, by its kind of feather, and one each side said twice", () => {
+    const { of, asks } = told(
+      "Hook: streamer 2",
+      "Thread: white 6/0",
+      "Tail: two pairs of white saddle hackles, 50 mm",
+      "Cheeks: mallard flank, one each side",
+      "Collar: cdc, dun",
+      "Tie in the saddles, curving inwards.",
+      "Tie in a mallard flank feather on each side, a third as long as the hook.",
+      "Tie in one cdc feather by the tip, wind two turns.",
+    );
+    expect(asks).toEqual([]);
+    expect(of("hackle")).toEqual([]);
+    expect(of("tail")).toMatchObject([{ amount: { feathers: 4, paired: true }, shown: { mm: 50 } }]);
+    expect(of("cheeks")).toMatchObject([{ amount: { feathers: 2 } }]);
+    expect(of("collar").map((s) => s.do)).toEqual(["lay", "wind"]);
+  });
+
   test("the base lies beneath what the list has named", () => {
     const { steps: made } = told(
       "Hook: wet 12",

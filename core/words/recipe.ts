@@ -436,6 +436,8 @@ class RecipeReader implements Reading {
           isWound ||
           t.verb === "take over" ||
           t.verb === "seat" ||
+          // “Make a narrow hot spot”
+          (!isListed && role === "butt" && t.role === role && t.kind === "wind") ||
           (!isLaid(role) && t.said.rule?.turns !== undefined);
         if ((isAbout && isDone) || (!isListed && isSlipOf(t, material))) return true;
       }
