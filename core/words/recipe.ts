@@ -123,14 +123,6 @@ function asList(told: string): string {
   return [...line].map((c, i) => (at.has(i) ? ";" : c)).join("");
 }
 
-/** “A slip of black duck on each side”: of what a list named “black duck primary slips”. */
-function isSlipOf(t: Told, material: Material | undefined): boolean {
-  const name = material?.name.toLowerCase().split(/\s+/) ?? [];
-  const words = t.description?.text.toLowerCase().trim().split(/\s+/) ?? [];
-  const isBare = t.verb === undefined && t.role === undefined && t.kind === "lay";
-  return isBare && t.description?.means?.form === "quill" && words.every((w) => name.includes(w));
-}
-
 /** “hook wet 12; brown thread; rib …; body …”: a list in one line, whatever it begins with. */
 const isListInOne = (text: string): boolean =>
   text.split(";").filter((s) => namesPart.test(s.trimStart())).length + 1 >= FEWEST_LISTED;
@@ -436,10 +428,12 @@ class RecipeReader implements Reading {
           isWound ||
           t.verb === "take over" ||
           t.verb === "seat" ||
+          // “A slip of black duck on each side”
+          (!isListed && t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill") ||
           // “Make a narrow hot spot”
           (!isListed && role === "butt" && t.role === role && t.kind === "wind") ||
           (!isLaid(role) && t.said.rule?.turns !== undefined);
-        if ((isAbout && isDone) || (!isListed && isSlipOf(t, material))) return true;
+        if (isAbout && isDone) return true;
       }
     }
     return false;

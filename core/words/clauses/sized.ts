@@ -16,10 +16,9 @@ const SIZE = "#?\\d{1,2}(?:\\/0)?(?:'?s)?(?![\\w./]|\\s*(?:mm|cm|in(?:ch)?\\b|de
 const SIZES = `${SIZE}(?:\\s*(?:,|and|or|&|-|to)\\s*${SIZE})*(?:\\s+(?:and|or)\\s+(?:smaller|down|under|larger|bigger|up|over|above))?`;
 function spanIn(said: string): Partial<SizeSpan> | undefined {
   const sizes = (said.match(/\d{1,2}(?:\/0)?/g) ?? []) as HookSize[];
-  const [first, ...more] = sizes.sort((a, b) => sizeNumber(b) - sizeNumber(a));
-  if (first === undefined) return undefined;
-  const last = more.at(-1) ?? first;
-  const [large, small] = sizeNumber(first) < sizeNumber(last) ? [first, last] : [last, first];
+  const [large, ...more] = sizes.sort((a, b) => sizeNumber(a) - sizeNumber(b));
+  if (large === undefined) return undefined;
+  const small = more.at(-1) ?? large;
   if (/smaller|down|under/.test(said)) return { from: large };
   return /larger|bigger|\bup\b|over|above/.test(said) ? { to: small } : { from: large, to: small };
 }
