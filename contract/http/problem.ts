@@ -29,6 +29,7 @@ const domainProblems = {
   "too-many-steps": 422,
   "step-needs": 422,
   "length-rule-unresolved": 422,
+  "length-leaves-nothing": 422,
   "pattern-incomplete": 422,
   "pattern-size-outside": 422,
   "pattern-variant-unknown": 422,

@@ -18,9 +18,15 @@ export const placeSchema = z.union([
 export const span = z.strictObject({ from: hookSize, to: hookSize });
 export const bySize = z.array(z.strictObject({ sizes: span.optional(), value: short })).max(30);
 const pastMm = figure("pastMm").optional();
+const added = z
+  .union([
+    z.strictObject({ mm: figure("addedMm") }),
+    z.strictObject({ of: z.enum(measures), times: figure("addedTimes") }),
+  ])
+  .optional();
 const plainLength = z.union([
   z.strictObject({ mm: figure("lengthMm") }),
-  z.strictObject({ of: z.enum(measures), times: figure("lengthTimes") }),
+  z.strictObject({ of: z.enum(measures), times: figure("lengthTimes"), plus: added }),
   z.strictObject({ reach: z.enum(reaches), pastMm }),
   z.strictObject({ to: placeSchema, pastMm }),
 ]);

@@ -24,6 +24,7 @@ const examples: { [C in ErrorCode]: ErrorDetails[C] } = {
   TOO_MANY_STEPS: { steps: 61, most: 60 },
   STEP_NEEDS: { step: "tail", missing: "a component" },
   LENGTH_RULE_UNRESOLVED: { part: "wing" },
+  LENGTH_LEAVES_NOTHING: { against: "point", mm: -1.2 },
   PATTERN_INCOMPLETE: { missing: [{ code: "HOOK_NOT_NAMED", details: {} }] },
   PATTERN_SIZE_OUTSIDE: { size: "8", from: "10", to: "16" },
   PATTERN_VARIANT_UNKNOWN: { variant: "pink", known: ["olive"] },

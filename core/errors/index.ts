@@ -24,6 +24,7 @@ export interface ErrorDetails {
   TOO_MANY_STEPS: { steps: number; most: number };
   STEP_NEEDS: { step: string; missing: string };
   LENGTH_RULE_UNRESOLVED: { part: string };
+  LENGTH_LEAVES_NOTHING: { against: string; mm: number };
   PATTERN_INCOMPLETE: { missing: Missing[] };
   PATTERN_SIZE_OUTSIDE: { size: string; from: string; to: string };
   PATTERN_VARIANT_UNKNOWN: { variant: string; known: string[] };

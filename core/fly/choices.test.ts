@@ -467,7 +467,7 @@ describe("what may differ from fly to fly", () => {
       x.steps[2] = { ...(x.steps[2] as RecipeStep), shown: { reach: "point" } } as RecipeStep;
     });
     expect(() => fly(r)).toThrow(
-      expect.objectContaining({ code: "LENGTH_RULE_UNRESOLVED", step: { id: "tail", name: "tail" } }),
+      expect.objectContaining({ code: "LENGTH_LEAVES_NOTHING", step: { id: "tail", name: "tail" } }),
     );
   });
   test("glue, half hitches and brushing are steps of their own", () => {

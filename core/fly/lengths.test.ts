@@ -25,6 +25,12 @@ describe("a length stated as a rule", () => {
     ["against the body", { of: "body", times: 1 }, bodyMm],
     ["against the tail", { of: "tail", times: 2 }, bodyMm],
     ["against the wing", { of: "wing", times: 0.5 }, 0.5 * bodyMm],
+    [
+      "the shank and half a gape",
+      { of: "shank", times: 1, plus: { of: "gape", times: 0.5 } },
+      hook.shank + 0.5 * hook.gape,
+    ],
+    ["a millimetre less than the shank", { of: "shank", times: 1, plus: { mm: -1 } }, hook.shank - 1],
   ])("%s", (_what, rule, mm) => expect(lengths().mm(rule)).toBeCloseTo(mm, 9));
 
   test.each<[string, LengthRule, number]>([
@@ -45,8 +51,13 @@ describe("a length stated as a rule", () => {
   });
   test("what lies behind the reach already cannot be reached", () =>
     expect(refusalOf(() => lengths().mm({ reach: "point" }, hook.shank))).toMatchObject({
-      code: "LENGTH_RULE_UNRESOLVED",
-      details: { part: "point" },
+      code: "LENGTH_LEAVES_NOTHING",
+      details: { against: "point" },
+    }));
+  test("what is less than nothing is no length", () =>
+    expect(refusalOf(() => lengths().mm({ of: "gape", times: 1, plus: { of: "shank", times: -2 } }))).toMatchObject({
+      code: "LENGTH_LEAVES_NOTHING",
+      details: { against: "gape" },
     }));
   test("a part that is not on the fly is named", () => {
     expect(

@@ -1,9 +1,14 @@
 import { DomainError } from "../errors";
 import { placeAt, type HookGeometry, type Place } from "../hooks";
-import type { LengthRule, Measure, PlainLength, RecipeStep, Role } from "../recipe";
+import type { AddedLength, LengthRule, Measure, PlainLength, RecipeStep, Role } from "../recipe";
 
 /** Front of the eye to the back of the bend. */
 const wholeHook = (hook: HookGeometry) => hook.eye + hook.shank + 0.5 * hook.gape;
+
+function something(against: string, mm: number): number {
+  if (!(mm > 0)) throw new DomainError("LENGTH_LEAVES_NOTHING", { against, mm });
+  return mm;
+}
 
 /**
  * Resolves lengths stated as rules into mm, for one hook.
@@ -21,7 +26,8 @@ export class Lengths {
 
   /**
    * @param rootMm where the part is tied in, for rules that reach to a landmark or another part's tip
-   * @throws DomainError LENGTH_RULE_UNRESOLVED when the part is not there, leans on itself, or lies behind the reach
+   * @throws DomainError LENGTH_RULE_UNRESOLVED when the part is not there or leans on itself; LENGTH_LEAVES_NOTHING
+   *   when it lies behind the reach, or less is left than nothing
    */
   mm(rule: LengthRule, rootMm?: number): number {
     if ("between" in rule) return (this.plain(rule.between[0], rootMm) + this.plain(rule.between[1], rootMm)) / 2;
@@ -30,17 +36,21 @@ export class Lengths {
 
   private plain(rule: PlainLength, rootMm?: number): number {
     if ("mm" in rule) return rule.mm;
-    if ("of" in rule) return rule.times * this.measure(rule.of);
+    if ("of" in rule) {
+      const length = rule.times * this.measure(rule.of) + (rule.plus ? this.added(rule.plus) : 0);
+      // Less than there is of it leaves nothing.
+      return rule.plus ? something(rule.of, length) : length;
+    }
     const root = rootMm ?? this.hook.shank;
     // A part may lie forward or back of the place that it reaches.
     if ("to" in rule) {
-      const length = Math.abs(placeAt(rule.to, this.hook, this.beadMm) - root) + (rule.pastMm ?? 0);
-      if (!(length > 0)) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: "place" });
-      return length;
+      return something("place", Math.abs(placeAt(rule.to, this.hook, this.beadMm) - root) + (rule.pastMm ?? 0));
     }
-    const length = this.tip(rule.reach) + (rule.pastMm ?? 0) - root;
-    if (!(length > 0)) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part: rule.reach });
-    return length;
+    return something(rule.reach, this.tip(rule.reach) + (rule.pastMm ?? 0) - root);
+  }
+
+  private added(plus: AddedLength): number {
+    return "mm" in plus ? plus.mm : plus.times * this.measure(plus.of);
   }
 
   private measure(of: Measure): number {

@@ -1,7 +1,7 @@
-import type { LayAmount, LengthRule, PlainLength, RecipeStep } from "../recipe";
+import { timesAsMuch, type LayAmount, type LengthRule, type PlainLength, type RecipeStep } from "../recipe";
 
 const scaledPlain = (rule: PlainLength, k: number): PlainLength =>
-  "mm" in rule ? { mm: rule.mm * k } : "of" in rule ? { of: rule.of, times: rule.times * k } : rule;
+  "mm" in rule ? { mm: rule.mm * k } : "of" in rule ? timesAsMuch(rule, k) : rule;
 const scaledLength = (rule: LengthRule, k: number): LengthRule =>
   "between" in rule
     ? { between: [scaledPlain(rule.between[0], k), scaledPlain(rule.between[1], k)] }

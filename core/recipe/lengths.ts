@@ -22,15 +22,32 @@ export type Measure = (typeof measures)[number];
 export const reaches = ["point", "barb", "bend", "mid-tail", "tail", "wing"] as const;
 export type Reach = (typeof reaches)[number];
 
+/** What is added to a length, or taken off where it is negative. */
+export type AddedLength = { mm: number } | { of: Measure; times: number };
 /** A length as it is said, with one end. */
 export type PlainLength =
-  { mm: number } | { of: Measure; times: number } | { reach: Reach; pastMm?: number } | { to: Place; pastMm?: number };
+  | { mm: number }
+  | { of: Measure; times: number; plus?: AddedLength }
+  | { reach: Reach; pastMm?: number }
+  | { to: Place; pastMm?: number };
 
 /**
- * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, as far as a
- * landmark, a place or the tip of another part, `past` it by so many mm; or anything between two of these.
+ * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, `plus` another,
+ * as far as a landmark, a place or the tip of another part, `past` it by so many mm; or anything between two of these.
  */
 export type LengthRule = PlainLength | { between: [PlainLength, PlainLength] };
+
+type OfMeasure = Extract<PlainLength, { of: Measure }>;
+/** So many times as long, what is added along with it; no figure longer than a person would write. */
+export function timesAsMuch({ of, times, plus }: OfMeasure, k: number): OfMeasure {
+  const much = (n: number): number => Number((n * k).toPrecision(9));
+  if (!plus) return { of, times: much(times) };
+  return {
+    of,
+    times: much(times),
+    plus: "mm" in plus ? { mm: much(plus.mm) } : { of: plus.of, times: much(plus.times) },
+  };
+}
 
 export interface SizeSpan {
   from: HookSize;

@@ -35,6 +35,8 @@ const sentences: Sentences<ErrorDetails> = {
   TOO_MANY_STEPS: (d) => `A pattern has at most ${d.most} steps; this one has ${d.steps}.`,
   STEP_NEEDS: (d) => `The step “${d.step}” needs ${d.missing}.`,
   LENGTH_RULE_UNRESOLVED: (d) => `A length is stated against the ${d.part}, which is not on the fly at that step.`,
+  LENGTH_LEAVES_NOTHING: (d) =>
+    `A length stated against the ${d.against} leaves nothing at this size: it comes to ${round(d.mm)} mm. State a longer one, or tie the part in elsewhere.`,
   PATTERN_INCOMPLETE: (d) =>
     `The pattern is incomplete: ${d.missing.map(missingWords).join("; ")}. Complete it before it goes to a bench.`,
   PATTERN_SIZE_OUTSIDE: (d) => `Size ${d.size} is outside this pattern's sizes, ${d.from} to ${d.to}.`,

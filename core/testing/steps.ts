@@ -41,8 +41,17 @@ const measure: fc.Arbitrary<LengthRule> = fc.oneof(
   figure(0.2, 80).map((mm) => ({ mm })),
   fc.record({ of: fc.constantFrom(...measures), times: figure(0.1, 3) }),
 );
+const longer: fc.Arbitrary<LengthRule> = fc.record({
+  of: fc.constantFrom(...measures),
+  times: figure(0.1, 3),
+  plus: fc.oneof(
+    figure(0.5, 20).map((mm) => ({ mm })),
+    fc.record({ of: fc.constantFrom(...measures), times: figure(-1, 2).filter((n) => n !== 0) }),
+  ),
+});
 const length: fc.Arbitrary<LengthRule> = fc.oneof(
   measure,
+  longer,
   fc.record({ reach: fc.constantFrom(...reaches) }),
   fc.record({ reach: fc.constantFrom(...reaches), pastMm: figure(0.5, 6) }),
 );

@@ -37,6 +37,8 @@ const table = {
   shiftTimes: { least: -20, most: 20 },
   lengthMm: room(600),
   lengthTimes: { least: 0, most: 40 },
+  addedMm: { least: -600, most: 600, unit: "mm" },
+  addedTimes: { least: -40, most: 40 },
   pastMm: { least: -60, most: 600, unit: "mm" },
   shownMm: room(2000),
   clumpMm: length(60),

@@ -1,10 +1,10 @@
-import type { LengthRule, Measure, PlainLength, Reach } from "../../recipe";
+import type { AddedLength, LengthRule, Measure, PlainLength, Reach } from "../../recipe";
 import { sayNumber, shareName } from "./number";
 import { sayPlace } from "./place";
 
 function sayPlain(rule: PlainLength): string {
   if ("mm" in rule) return `${sayNumber(rule.mm)} mm`;
-  if ("of" in rule) return sayTimes(rule.of, rule.times);
+  if ("of" in rule) return `${sayTimes(rule.of, rule.times)}${rule.plus ? sayAdded(rule.plus) : ""}`;
   const target = "to" in rule ? sayPlace(rule.to) : reachNames[rule.reach];
   if (rule.pastMm === undefined) return `to ${target}`;
   return `${sayNumber(Math.abs(rule.pastMm))} mm ${rule.pastMm < 0 ? "short of" : "past"} ${target}`;
@@ -24,6 +24,13 @@ function sayTimes(of: Measure, times: number): string {
   const share = shareName(times);
   if (share === "half") return `half the ${of}`;
   return share ? `${share} of the ${of}` : `${sayNumber(times)} × the ${of}`;
+}
+
+/** “plus half the gape”, “less 2 mm”. */
+function sayAdded(plus: AddedLength): string {
+  const much = "mm" in plus ? plus.mm : plus.times;
+  const words = "mm" in plus ? `${sayNumber(Math.abs(plus.mm))} mm` : sayTimes(plus.of, Math.abs(plus.times));
+  return ` ${much < 0 ? "less" : "plus"} ${words}`;
 }
 
 /** A length in the words that read back to it. */

@@ -1,5 +1,5 @@
 import type { Place } from "../../hooks";
-import type { LengthRule, Measure, PlainLength, Reach } from "../../recipe";
+import type { AddedLength, LengthRule, Measure, PlainLength, Reach } from "../../recipe";
 import { either, firstsOf } from "../firsts";
 import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number } from "./number";
@@ -94,7 +94,9 @@ const timesMeasure: Reader<PlainLength> = beginning(either([andHalf.firsts, fact
     !/twice|double|times|\bx\b|[*]|lengths?|\bthe\b|\bits\b/.test(text.slice(at, found.end));
   return isCount ? undefined : { value: { of, times }, end: found.end };
 });
-const ofMeasure: Reader<PlainLength> = memo(
+type OfMeasure = Extract<PlainLength, { of: Measure }>;
+const isOf = (rule: PlainLength): rule is OfMeasure => "of" in rule;
+const ofMeasureAlone: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
     // “the length of the body and a half”, “the hook plus half again”
     map(
@@ -142,11 +144,38 @@ const ofMeasure: Reader<PlainLength> = memo(
     ),
   ),
 );
+const itself: Reader<OfMeasure> = map(seq(the, measure), ([, of]) => ({ of, times: 1 }));
+const inMm: Reader<PlainLength> = map(absolute, (mm) => ({ mm }));
+const added: Reader<AddedLength> = map(oneOf<PlainLength>(timesMeasure, inMm, itself), (rule) =>
+  isOf(rule) ? { of: rule.of, times: rule.times } : "mm" in rule ? rule : undefined,
+);
+const less = (plus: AddedLength): AddedLength =>
+  "mm" in plus ? { mm: -plus.mm } : { of: plus.of, times: -plus.times };
+/** “As long as the shank plus a gape”, “the hook less 3 mm”. */
+const sum: Reader<PlainLength> = map(
+  seq(
+    oneOf<PlainLength>(ofMeasureAlone, itself),
+    map(match("(plus|and\\s+another|less|minus)"), ([how]) => how ?? ""),
+    added,
+  ),
+  ([rule, how, more]) =>
+    isOf(rule) ? { ...rule, plus: how === "less" || how === "minus" ? less(more) : more } : undefined,
+);
+/** “A gape longer than the shank”, “half an inch shorter than the tail”. */
+const longerBy: Reader<PlainLength> = map(
+  seq(
+    added,
+    map(match("(longer|shorter)\\s+than"), ([how]) => how ?? ""),
+    the,
+    measure,
+  ),
+  ([more, how, , of]) => ({ of, times: 1, plus: how === "shorter" ? less(more) : more }),
+);
+const ofMeasure: Reader<PlainLength> = memo(oneOf<PlainLength>(sum, longerBy, ofMeasureAlone));
+
 /** What “a bit longer than” allows; shown with the length. */
 export const LONGER = 1.1;
 export const SHORTER = 0.9;
-
-const inMm: Reader<PlainLength> = map(absolute, (mm) => ({ mm }));
 
 const reachWords: [string, Reach][] = [
   [
