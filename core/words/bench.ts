@@ -104,6 +104,8 @@ export class Bench {
   movedFrom: Place | undefined;
   /** Thread that is on the hook. */
   thread: string | undefined;
+  /** Another thread that a list names for the head, until it is changed to. */
+  second: Description | undefined;
   /** The thread is the body as well. */
   bodyOfThread = false;
   /** Whether a base of thread has been laid. */

@@ -15,7 +15,7 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   // “three fibres from a tippet”: the article counts nothing where something is counted.
   if (n && told.said.amount && /^an?$/.test(text.slice(at, n.end).trim())) return undefined;
   // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
-  if (!n || /^\s*(?:mm|cm|in|inch|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
+  if (!n || /^\s*(?:mm|cm|in|inch|thou|thousandths?|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
   let place = n.end;
   const between = beforeNoun(text, place);
   if (between) place = between.end;

@@ -84,7 +84,8 @@ function sizedAs(m: Material, name: string): Material {
     }
     case "weight wire":
     case "wire": {
-      const bare = /(?:^|\s)0?(\.\d{1,3})\b/.exec(name)?.[1];
+      const thou = figure(name, /thou(?:sandths?)?\b/);
+      const bare = thou === undefined ? /(?:^|\s)0?(\.\d{1,3})\b/.exec(name)?.[1] : `.${String(thou).padStart(3, "0")}`;
       const width = mm ?? (bare === undefined ? undefined : bareWidth(bare, m.form));
       return width === undefined || !m.strand
         ? m

@@ -50,7 +50,7 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
 }
 
 const sized = /^(?:\d*(?:[.,]?\d+)mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
-const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|ply)$/i;
+const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|thousandths?|ply)$/i;
 /** “lead .4 in the middle”: no inches. */
 const isUnitAt = (text: string, { word, end }: { word: string; end: number }): boolean =>
   unitWord.test(word) && !(word === "in" && /^\s+(?:the|an?|its|two|three|front)\b/.test(text.slice(end)));
@@ -428,19 +428,19 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
       : /^\s+(?:[a-z]+\s+){0,2}(?:dumb-?bell|bar-?bell|beads?|cones?|eyes)\b/.test(text.slice(t.end));
   if (/mm$/.test(t.word)) {
     const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
-    return !isPlace && (afterNoun ? form !== undefined && bySize.has(form) : parseFloat(t.word.replace(",", ".")) < 9);
+    return !isPlace && (afterNoun ? isSizeOf(form, t.word) : parseFloat(t.word.replace(",", ".")) < 9);
   }
   if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
   if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;
   if (/^\d{2,3}$/.test(t.word) && /^(?:thread|silk)$/.test(next)) return true;
-  if (/^(?:denier|den|dt|d|thou|ply|lbs?)$/.test(next)) return true;
+  if (/^(?:denier|den|dt|d|thou|thousandths?|ply|lbs?)$/.test(next)) return true;
   const unitEnd = /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long)\b/.test(
     text.slice(t.end),
   );
   if ((next === "mm" || next === "in" || next === "inch") && unitEnd) return false;
   if (next === "mm" || next === "in" || next === "inch")
     return afterNoun
-      ? form !== undefined && bySize.has(form)
+      ? isSizeOf(form, t.word)
       : Number(t.word.replace(",", ".")) <
           (/^\s*mm\s+(?:[\w-]+\s+)?(?:stick-?ons?|eyes)\b/.test(text.slice(t.end)) ? 20 : 9);
   if (/^0?\.\d+$/.test(t.word)) return true;
@@ -449,6 +449,17 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^\d[.,]\d$/.test(t.word)) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone|tungsten)/.test(text.slice(t.end));
   return false;
 }
+
+/** No strand and no strip is wider, nor is the pile of a chenille: it is the piece that is so long. */
+const WIDEST_STRAND_MM = 12;
+const WIDEST_PILE_MM = 25;
+/** Whether a figure behind a noun is how wide or thick that comes. */
+const isSizeOf = (form: MaterialForm | undefined, figure: string): boolean =>
+  form !== undefined &&
+  bySize.has(form) &&
+  (form === "eyes" ||
+    form === "bead" ||
+    parseFloat(figure.replace(",", ".")) <= (form === "chenille" ? WIDEST_PILE_MM : WIDEST_STRAND_MM));
 
 /** Whether all words so far would describe another noun as well: “black rabbit”. */
 const isOnlyKind = (text: string, words: Token[]): boolean =>

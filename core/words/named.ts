@@ -23,6 +23,15 @@ export function colourAndNumber(text: string, at: number): Description | undefin
   if (!found || !isColour(colours.join(" "))) return undefined;
   return { at, end: at + found[0].length, text: `${found[0]} thread`, means: { form: "thread" } };
 }
+const colourThere = /^(?:[a-z]+\s+){0,1}[a-z]+(?=\s*(?:[,.;]|$|(?:and|for|at|to|behind|in|before)\b))/;
+/** “Change to black and build a head”: of what is changed to, the colour says enough. */
+export function colourOfThread(text: string, at: number): Description | undefined {
+  const words = colourThere.exec(text.slice(at, at + 40))?.[0];
+  return words === undefined || !words.split(/\s+/).every((w) => isColour(w) || shades.has(w))
+    ? undefined
+    : { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
+}
+const shades = new Set(["dark", "light", "pale", "bright", "hot"]);
 const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
 /** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
 export function dubbedOf(text: string, at: number): Description | undefined {

@@ -6,6 +6,7 @@ import { assemble, markStated } from "./assemble";
 import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
+import { askLostFigures } from "./heldFigures";
 import { joined } from "./joined";
 import { LoopLines } from "./loopLines";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
@@ -16,6 +17,7 @@ import { NUMBER_WORD, readNumber } from "./text/number";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { sayLine } from "./say/recipe";
+import { secondThreadOf } from "./secondThread";
 import { hairOnTheBack, shareEach, shareLength } from "./shared";
 import { saysItsStuff, supply } from "./supply";
 import { isTiedInLine, onlyTaken, tiedInAs, tiesInTaken } from "./taken";
@@ -82,6 +84,11 @@ function withoutNumbers(lines: string[]): string[] {
 }
 
 const contracted: [RegExp, (m: string, kept: string) => string][] = [
+  // “fifteen thousandths lead”
+  [
+    new RegExp(`\\b(${NUMBER_WORD})\\s+thou(?:sandths?)?(?=\\s)`, "gu"),
+    (m, kept) => `${readNumber(kept) ?? kept} thou`.padEnd(m.length),
+  ],
   [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],
   [
     new RegExp(`\\b((?:for|as)\\s+(?:the|a|an|my)\\s+(?:${PARTS}),?)\\s+(?:it's|that's|it\\s+is)(?=\\s)`, "gu"),
@@ -181,11 +188,14 @@ class RecipeReader implements Reading {
   read(): RecipeReading {
     // Facts first: sizes and the hook hold for every line, wherever they stand.
     this.lines.forEach((_, i) => readFacts(this, i));
+    this.lines.forEach((_, i) => this.takeSecondThread(i));
     this.lines.forEach((_, i) => this.declareThread(i));
     this.lines.forEach((_, i) => this.readLine(i));
     this.askTooMany();
     this.bench.releaseAll();
+    this.changeAtLast();
     this.tellUnused();
+    askLostFigures(this);
     const recipe = assemble(this);
     markStated(this, recipe);
     for (const line of this.out) line.notes = [...new Set(line.notes)];
@@ -210,6 +220,45 @@ class RecipeReader implements Reading {
     told.rest = [];
     if (told.role === "finish" || told.role === "head") this.bench.finish = { state: "none" };
     return true;
+  }
+
+  /** “Thread: white, red for the head”: the second is changed to later, where the line names the first. */
+  private takeSecondThread(i: number): void {
+    const head = this.heads[i];
+    const text = this.plain[i] ?? "";
+    const second = head?.role === "thread" && this.bench.second === undefined && secondThreadOf(text, head.begin);
+    if (!second) return;
+    this.plain[i] = second.first;
+    this.bench.second = second.description;
+    this.line(i).marks.push({ at: [second.at, text.length], kind: "known" });
+  }
+
+  /** The head is built, or the knot tied: a second thread that a list named for it is changed to first. */
+  private changeForHead(t: Telling): void {
+    const { told, bench } = t;
+    if (bench.second === undefined || told.verb === "change") return;
+    const isNamed = told.role === "head" && t.line.isListed && this.isToldBySteps(t.line.number);
+    if ((told.kind === "whip" || told.role === "head") && !isNamed)
+      verbOf("change")?.tell({ ...t, told: { ...told, said: {}, description: undefined } });
+  }
+
+  /** Where no line comes to the head, it is changed to at the end. */
+  private changeAtLast(): void {
+    const i = this.heads.findIndex((h) => h.role === "thread");
+    const told = this.scan(Math.max(0, i))[0];
+    if (this.bench.second === undefined || i < 0 || !told) return;
+    const said = { told: { ...told, said: {}, description: undefined }, text: this.plain[i] ?? "", bench: this.bench };
+    verbOf("change")?.tell({ ...said, line: this.notesOf(i) });
+  }
+
+  /** Whether lines behind a list tell step by step what it has named. */
+  private isToldBySteps(i: number): boolean {
+    const isStep = (_: string, n: number): boolean =>
+      n > i &&
+      this.line(n).kind === "steps" &&
+      !this.heads[n]?.isListed &&
+      this.scan(n).some((t) => t.verb !== undefined);
+    return this.lines.some(isStep);
   }
 
   /** The thread that a list names is on the hook from the start, wherever its line stands. */
@@ -467,6 +516,7 @@ class RecipeReader implements Reading {
     this.settleReference(told);
     this.relook(told, text);
     if (isEmptyTold(told)) return;
+    this.changeForHead(t);
     if (n > 0 && this.saysNone(told, text, i)) return;
     // “Body: in two halves. Rear half …”: how it is parted; what each is of comes behind.
     const isHow =
@@ -786,8 +836,7 @@ class RecipeReader implements Reading {
         : listedCover(t, object, said);
     if (told.kind === "wind") return windNew(t, object, said);
     if (said.hanging && waitsToBeWound(role, object.form)) return tellTieIn(t);
-    if (waitsToBeWound(role, object.form) && role !== "rib")
-      return windNew(t, object, { ...said, amount: undefined } as typeof said);
+    if (waitsToBeWound(role, object.form) && role !== "rib") return windNew(t, object, asWound(said));
     tellTieIn(t);
   }
 
@@ -811,6 +860,11 @@ class RecipeReader implements Reading {
     const found = told.description ? bench.resolve(told.description).material : undefined;
     // Another thread than the one on the hook is changed to first.
     if (found?.thread && thread && !thread.material.some((m) => m.value === found.code)) {
+      // “Head: red thread”, and below it the steps: it is changed to when they have come so far.
+      if (this.isToldBySteps(t.line.number)) {
+        bench.second = told.description;
+        return;
+      }
       const change = verbOf("change");
       change?.tell({ ...t, told: { ...told, said: {}, role: "thread", verb: "change" } });
     }
@@ -1023,5 +1077,15 @@ const nounsOfRole: Partial<Record<string, string[]>> = {
   rib: ["wire", "tinsel", "thread"],
   legs: ["rubber legs", "hackle fibres"],
 };
+/** “Three strands of herl make the thorax; four wraps”: so many go together, in so many turns. */
+function asWound({ amount, wraps, ...said }: Told["said"]): Told["said"] {
+  const strands = amount && ("strands" in amount ? amount.strands : "fibres" in amount ? amount.fibres : 1);
+  const isBare = said.rule === undefined && said.tieIn === undefined;
+  return {
+    ...said,
+    ...(strands !== undefined && strands > 1 && { rope: said.rope ?? Math.round(strands) }),
+    ...(wraps !== undefined && (isBare ? { rule: { turns: wraps } } : { wraps })),
+  };
+}
 const waitsOrHangs = (object: Meant, told: Told): boolean =>
   waitsToBeWound(object.role, object.form) || object.role === "wing case" || told.said.hanging === true;

@@ -17,6 +17,7 @@ import {
   flashOf,
   impliedBy,
   isAfterStart,
+  colourOfThread,
   labelOf,
   roleOfItsOwn,
   shapeOf,
@@ -925,6 +926,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     (told.kind === "lay" && !told.description ? colourOfPiece(text, begin) : undefined) ??
     (told.role === "flash" && !told.description ? flashOf(text, begin) : undefined) ??
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
+    (told.verb === "change" && !told.description ? colourOfThread(text, begin) : undefined) ??
     (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??
     (told.role === "weight" && told.part !== "lead" && !told.description ? bareGauge(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.

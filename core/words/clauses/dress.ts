@@ -9,7 +9,7 @@ import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
-    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)",
+    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning))|to\\s+(?:start|begin))\\b)",
     "sparse",
   ],
   ["medium(?:\\s+thick)?|normal", "medium"],
@@ -33,6 +33,10 @@ const shapes: [string, DubbedShape][] = [
   ],
   [
     "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:skinny|thin|slim),?\\s+(?:and\\s+|then\\s+)*(?:get(?:s|ting)?|becom(?:e|es|ing)|end(?:s|ing)?)\\s+(?:up\\s+)?(?:fat|thick|full)(?:t?er)?",
+    "tapered",
+  ],
+  [
+    "(?:thin(?:ner)?|slim(?:mer)?|sparser?)\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning))|to\\s+(?:start|begin)(?:\\s+with)?),?\\s+(?:and\\s+|then\\s+|but\\s+)*(?:(?:twice|getting|becoming|growing)\\s+)?(?:as\\s+)?(?:thick|full|fat|heav)(?:t?er|ier|y)?(?:\\s+(?:at|in|for|over|towards?|to)\\s+the\\s+(?:(?:last|final|front|other)\\s+)?(?:third|half|quarter|end|front|thorax|eye|bead))?",
     "tapered",
   ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
@@ -176,7 +180,7 @@ export const dressClauses: Clause[] = [
   clause(
     "0.5 gape full",
     oneOf(
-      map(seq(words("full"), length), ([, l]) => l),
+      map(seq(words("full|(?:no|not)\\s+(?:thicker|fatter|fuller|bigger)\\s+than"), length), ([, l]) => l),
       map(seq(length, words(fullWords)), ([l]) => l),
     ),
     (s, l) => {

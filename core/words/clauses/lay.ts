@@ -18,7 +18,7 @@ import { face } from "./wind";
 
 const THICK = opt(
   words(
-    "thick(?:\\s+when\\s+wet)?|in\\s+diameter|across|in\\s+thickness|when\\s+(?:squeezed|compressed)|squeezed|compressed",
+    "thick(?:\\s+when\\s+wet)?|in\\s+diameter|across|in\\s+thickness|(?:when|once)\\s+(?:squeezed|compressed)|squeezed|compressed",
   ),
 );
 /** A matchstick is a measure that can be laid beside the clump; a pinch is not. */
@@ -234,6 +234,10 @@ const byNumber: Clause[] = [
   }),
 ];
 
+/** So many matchsticks or pencils side by side: as much hair as all of them have. */
+const sideBySide = (like: string | undefined, n: number): Said["amount"] => ({
+  clump: { mm: Number(((like === "pencil" ? PENCIL_MM : MATCHSTICK_MM) * Math.sqrt(n)).toPrecision(2)) },
+});
 const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",
@@ -241,6 +245,11 @@ const bySize: Clause[] = [
       "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:(?:about|roughly|around|some|maybe|say)\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?|(?:a|one|1)\\s+matchstick(?=\\s*(?:[,.;]|$)))",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
+  ),
+  clause(
+    "a matchstick and a half",
+    match("(?:about\\s+)?(?:a|one|1)?\\s*(matchstick|pencil)\\s+and\\s+a\\s+half(?:\\s+thick)?"),
+    (s, [like]) => void (s.amount = sideBySide(like, 1.5)),
   ),
   clause(
     "clump as thick as two matchsticks",
@@ -254,10 +263,7 @@ const bySize: Clause[] = [
     ),
     (s, [, , , , n, [like]]) => {
       if (!(n >= 2 && n <= 6)) return false;
-      // So many side by side: as much hair as all of them have.
-      s.amount = {
-        clump: { mm: Number(((like === "pencil" ? PENCIL_MM : MATCHSTICK_MM) * Math.sqrt(n)).toPrecision(2)) },
-      };
+      s.amount = sideBySide(like, n);
     },
   ),
   clause(

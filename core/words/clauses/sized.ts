@@ -9,6 +9,7 @@ export const DIMENSION = anyOf(
   '\\d\\/\\d{1,2}(?:"|\\s*in(?:ch)?)',
   "\\d{1,2}\\/0",
   "\\d{2,3}\\s*(?:denier|den|d)(?![a-z])",
+  "\\d[.,]\\d(?=\\s+(?:on|for|in)\\s)",
   "(?:extra\\s+)?(?:small|fine|large|heavy)|medium|micro|mini|standard",
 );
 const ON = "(?:on|for|in)\\s+(?:the\\s+|an?\\s+)?(?:hook\\s+)?(?:sizes?\\s+)?";

@@ -61,7 +61,7 @@ export const seatClauses: Clause[] = [
       opt(words("then|and|plus")),
       count,
       words(
-        "(?:wraps?|turns?)\\s+(?:of\\s+thread\\s+)?(?:under(?:neath)?|beneath|below|(?:a?round|about)(?:\\s+the\\s+(?:base|foot)\\s+of)?)\\s+(?:the\\s+eyes|them|it)",
+        "(?:(?:wraps?|turns?)\\s+)?(?:of\\s+thread\\s+)?(?:under(?:neath)?|beneath|below|(?:a?round|about)(?:\\s+the\\s+(?:base|foot)\\s+of)?)\\s+(?:the\\s+eyes|them|it)",
       ),
     ),
     (s, [, c]) => {
@@ -114,6 +114,16 @@ export const glueClauses: Clause[] = [
       const n = Math.round(c.n);
       if (n < 1 || n > 9) return false;
       s.coats = n;
+    },
+  ),
+  clause(
+    "then a second",
+    match(
+      "(?:and\\s+|then\\s+|followed\\s+by\\s+)+(?:another|an?\\s+(?:second|third)|one\\s+more)(?:\\s+(?:one|coat|layer))?(?=\\s*(?:[,.;]|$|(?:when|once|after|later|over)\\b))",
+    ),
+    (s) => {
+      if (s.coats === undefined || s.coats > 8) return false;
+      s.coats += 1;
     },
   ),
   clause("x 3", match("x\\s?(\\d)(?!\\d)"), (s, [n]) => {

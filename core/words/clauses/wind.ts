@@ -175,7 +175,7 @@ const leavingMm: Clause = clause(
 const bodyToo: Clause = clause(
   "which is the body as well",
   words(
-    "(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
+    "the\\s+body\\s+is\\s+(?:just\\s+|only\\s+)?(?:of\\s+)?(?:the\\s+)?(?:same\\s+)?(?:thread|silk|it)(?=\\s*(?:[,.;]|$))|(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
   ),
   put({ isBodyToo: true }),
 );
@@ -396,6 +396,10 @@ export const face: Clause = clause(
 
 /** How long the barbs are, for what is wound now or was only tied in. */
 export const barbClauses: Clause[] = [
+  clause("undersized", match("(under|over)-?sized?"), (s, [way]) => {
+    if (s.barbSteps !== undefined) return false;
+    s.barbSteps = way === "over" ? 1 : -1;
+  }),
   clause(
     "one size over",
     seq(
@@ -503,6 +507,7 @@ const howItLies: Clause[] = [
     words(
       anyOf(
         "(?<!(?:pulled|swept|stroked|brushed|tied|folded|drawn|set)\\s+)(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
+        "back\\s+and\\s+forth",
         "(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again",
         "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
         "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",

@@ -330,7 +330,7 @@ export const bareFraction: Reader<Place> = map(
   seq(
     opt(words("the|about")),
     match(
-      "(one|two|three|a)[- ](thirds?|quarters?)(?!\\s+(?:of|the|along|back|down|up|from|shank|gape|as|longer|way))",
+      "(one|two|three|a)[- ](thirds?|quarters?)(?!\\s+(?:of|the|along|back|down|up|from|shank|gape|as|longer|way|one|layer|coat|turn|time|wrap))",
     ),
     opt(words("point|mark|spot|position")),
   ),

@@ -61,6 +61,19 @@ function onPart(t: Telling): Telling {
   return part ? { ...t, told: { ...told, role: part.role, description: undefined } } : t;
 }
 
+/** “Two coats of resin over body and thorax”: on each of them. */
+function onBoth(t: Telling): boolean {
+  const { told, bench } = t;
+  const { from, to, ...said } = told.said;
+  const first = from && "part" in from && to && "part" in to && from.part === to.part ? from.part : undefined;
+  const isOther = told.role !== undefined && first !== undefined && told.role !== first;
+  if (!isOther || !coatedParts.has(told.role ?? "head") || !bench.ofRole(told.role)) return false;
+  const description = told.description;
+  tellFinish({ ...t, told: { ...told, role: undefined, part: undefined } });
+  tellFinish({ ...t, told: { ...told, said, description } });
+  return true;
+}
+
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
   const t = onPart(telling);
@@ -70,6 +83,7 @@ export function tellFinish(telling: Telling): void {
       ...t,
       told: { ...told, role, alsoOn: undefined, said: { ...told.said, from: undefined, to: undefined } },
     });
+  if (onBoth(t)) return;
   const component = productOf(t);
   const said = withDeclared(t, component, told.said);
   const place = placeOf(t);

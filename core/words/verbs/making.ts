@@ -360,7 +360,8 @@ function asLongAs(said: Said, role: Role | undefined): void {
   said.rule ??= { touching: true };
 }
 
-const cutForms = new Set<MaterialForm>(["wire", "tinsel", "yarn", "chenille"]);
+/** What is cut to length before it is wound. */
+export const cutForms: ReadonlySet<MaterialForm> = new Set<MaterialForm>(["wire", "tinsel", "yarn", "chenille"]);
 const SHORTEST_PIECE = 30;
 const filling = new Set<MaterialForm>(["thread", "floss"]);
 const barbed = new Set<Role>(["hackle", "collar", "throat"]);

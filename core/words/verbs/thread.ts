@@ -1,3 +1,4 @@
+import type { Place } from "../../hooks";
 import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
@@ -15,6 +16,13 @@ function threadOf(t: Telling) {
 /** “Three turns behind the eye, then down to the bend”: the turns only start it. */
 const isOnlyStart = /\bturns?\b[^,.;]*,?\s*(?:and\s+)?then\s+(?:\w+\s+)?(?:down|back|on|along)\b/;
 
+function keepTurns({ told, text }: Telling): void {
+  const turns = told.understood.filter((u) => /\bturns?\b/.test(text.slice(u.at, u.end)));
+  told.understood = told.understood.filter((u) => !turns.includes(u));
+  told.kept.push(...turns);
+  delete told.said.rule;
+}
+
 /** Thread is wound along the shank: a base, a layer, a head. */
 export function tellThread(t: Telling): void {
   const { bench, told } = t;
@@ -22,7 +30,11 @@ export function tellThread(t: Telling): void {
   const { said } = told;
   // “Fill the gap with thread, 0.3 gape down to 0.15 gape”: sizes of a thread are how full it fills.
   if (said.size) {
-    said.fill = said.size;
+    const [long] = said.size;
+    // “Build a head 4 mm long”: so far it is wound.
+    if (said.isLong && told.role === "head" && "mm" in long && !said.from && !said.end && !said.to)
+      Object.assign(said, { from: HEAD, to: { landmark: "eye", plus: { mm: long.mm } } });
+    else said.fill = said.size;
     delete said.size;
   }
   if (said.rule === undefined && said.wraps !== undefined) {
@@ -49,7 +61,9 @@ export function tellThread(t: Telling): void {
   if (isBaseAlone && !bench.isBased && said.rule === undefined)
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { landmark: "bend" } });
   const isHead = told.role === "head" && said.fill !== undefined && !said.from && !said.to && !said.end && !from;
-  if (isHead) Object.assign(said, { from: { eyeLengths: 0.2 }, to: { eyeLengths: 1.1 } });
+  if (isHead) Object.assign(said, { from: HEAD, to: { eyeLengths: 1.1 } });
+  if (isLayer.test(t.text.slice(told.at, told.end)) && bench.isBased && !said.end && !said.to && !said.there)
+    Object.assign(said, { begin: undefined, end: isUp.test(t.text.slice(told.at, told.end)) ? TO_EYE : TO_BEND });
   const to = said.end ?? said.to;
   // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
   if (
@@ -71,7 +85,8 @@ export function tellThread(t: Telling): void {
     Math.abs(alongShank(bench.hangs) - alongShank(to)) > 0.03
   )
     said.begin = bench.hangs;
-  if (said.rule === undefined || isOnlyStart.test(t.text.slice(told.at, told.end))) said.rule = { touching: true };
+  if (isOnlyStart.test(t.text.slice(told.at, told.end))) keepTurns(t);
+  said.rule ??= { touching: true };
   const step = make(
     t,
     "wind",
@@ -94,6 +109,11 @@ export function tellThread(t: Telling): void {
 }
 
 const HALF = 0.5;
+const HEAD: Place = { eyeLengths: 0.2 };
+const TO_EYE: Place = { eyeLengths: 0.5 };
+const TO_BEND: Place = { landmark: "bend" };
+/** “Run the thread back up in a second layer”: it is wound there, where else it would only go. */
+const isLayer = /\b(?:in|as|for)\s+(?:another|an?\s+(?:second|third|new|further|next))\s+layer\b/;
 /** “Start the thread …” */
 export const startsThread =
   /\b(?:start|attach|begin|jam|tie\s+on|catch\s+on)\s+(?:the\s+|your\s+)?(?:[\w/]+\s+){0,3}?(?:thread|silk)\b/;
@@ -190,7 +210,9 @@ export const change = verb(
   "change",
   "change\\s+(?:over\\s+)?to(?=\\s+(?:it|the|a|an|[\\w\\d]+))|(?:switch|swap)\\s+(?:over\\s+)?(?:the\\s+thread\\s+)?(?:to|for)|change\\s+(?:the\\s+)?thread(?:\\s+(?:to|for))?",
   (t) => {
-    const object = objectOf({ ...t, told: { ...t.told, role: "thread" } });
+    const description = t.told.description ?? t.bench.second;
+    t.bench.second = undefined;
+    const object = objectOf({ ...t, told: { ...t.told, role: "thread", description } });
     if (!object.component) {
       t.line.asks.push({
         at: [t.told.at, t.told.end],

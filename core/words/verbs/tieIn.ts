@@ -1,9 +1,9 @@
 import type { Material, MaterialForm } from "../../materials";
-import type { LayAmount, LengthRule, RecipeStep, Role } from "../../recipe";
+import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
-import { make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
+import { cutForms, make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
 import { tellFinish } from "./finish";
 import { tellSeat } from "./seat";
 import { verb } from "./verb";
@@ -232,9 +232,8 @@ function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void 
 /** “A bit shorter than it”: where a length ends at a place, nobody can say what share of it that is. */
 function timesAsLong(rule: LengthRule | undefined, times: number): LengthRule | undefined {
   if (rule === undefined || times === 1) return rule;
-  const much = (n: number): number => Number((n * times).toPrecision(3));
-  if ("of" in rule) return { ...rule, times: much(rule.times) };
-  return "mm" in rule ? { mm: much(rule.mm) } : undefined;
+  if ("of" in rule) return timesAsMuch(rule, times);
+  return "mm" in rule ? { mm: Number((rule.mm * times).toPrecision(3)) } : undefined;
 }
 
 /** “As long as the hackles”, where they are no hackle but a wing or a tail: so long as that. */
@@ -300,6 +299,8 @@ function besideItsHost(
 function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined): Waiting["said"] {
   const kept: Waiting["said"] = {};
   if (said.pieceMm !== undefined) kept.pieceMm = said.pieceMm;
+  // “Catch in 10 cm of fine gold wire”: what is wound is so long a piece.
+  else if (form !== undefined && cutForms.has(form) && said.shown && "mm" in said.shown) kept.pieceMm = said.shown.mm;
   if (said.methods) kept.methods = said.methods;
   if (said.face) kept.face = said.face;
   if (said.stretch !== undefined) kept.stretch = said.stretch;
@@ -309,6 +310,8 @@ function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined):
     kept.rope = Math.round(said.amount.fibres);
   if (said.barbSteps !== undefined) kept.barbSteps = said.barbSteps;
   if (said.barb) kept.barb = said.barb;
+  // “Grizzly saddle, half the gape, tied in at the bend”: so long are its barbs.
+  else if (form === "hackle" && said.size) kept.barb = said.size;
   else if (form === "hackle" && said.shown)
     kept.barb = "between" in said.shown ? [said.shown.between[0], said.shown.between[1]] : [said.shown, said.shown];
   return kept;

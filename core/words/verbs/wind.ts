@@ -30,6 +30,9 @@ const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;
 
 const dubbedThread = /\bdubbed\s+(?:thread|silk)\b|\b(?:the|this)\s+(?:dubbing\s+)?(?:noodle|rope)\b/u;
 
+/** What goes through something is a hackle, no dubbing. */
+const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)\b/u;
+
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   const { told, bench } = t;
@@ -40,6 +43,7 @@ export function tellWind(t: Telling): void {
   // So is “wind it forward” on the next line, where nothing else waits to be wound.
   if (
     before?.step.do === "dress" &&
+    !throughIt.test(t.text.slice(told.at, told.end)) &&
     (before.line === t.line.number || (told.role === undefined && bench.waits((w) => !w.hangs) === undefined)) &&
     told.description === undefined &&
     (told.said.rule?.turns === undefined || told.refers === "it")
@@ -146,8 +150,18 @@ function saysItsTurns({ told, bench }: Telling): boolean {
     ...(told.said.counter && { counter: true }),
   };
   bench.usualTurns.delete(last.step.id);
+  throughNow(told.said, last, bench);
   woundNow(last, bench);
   return true;
+}
+
+/** “Wind 4 turns through the thorax”: a hackle that was named before is wound there, once that is dubbed. */
+function throughNow({ from, to }: Said, hackle: MadeStep, bench: Bench): void {
+  const { step } = hackle;
+  if (step.do !== "wind" || !from || !to || !isHackle(bench.component(step.component)?.role)) return;
+  bench.made.splice(bench.made.indexOf(hackle), 1);
+  hackle.step = { ...step, from, to };
+  bench.made.push(hackle);
 }
 
 /** What goes over the body is wound when its turns are told: over all of the body that is there by then. */
@@ -492,7 +506,7 @@ export const windVerb = verb(
     "run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)",
     "build(?:\\s+up)?",
     "fill(?:\\s+(?:up|in))?",
-    "make\\s+a\\s+(?=(?:small\\s+|neat\\s+|tidy\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
+    "make\\s+a\\s+(?=(?:(?:small|neat|tidy|narrow|short|slim|thin|tight|little|nice|bright|wide|broad)\\s+)*(?:head|hot-?\\s?spot|collar|butt|tag)\\b)",
   ),
   tellWind,
 );

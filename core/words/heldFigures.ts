@@ -1,0 +1,136 @@
+import { MM_PER_INCH } from "../units";
+import type { Bench } from "./bench";
+import type { LineMark, Reading, RecipeLine } from "./reading";
+import { NUMBER_WORD, readNumber } from "./text/number";
+
+/**
+ * A figure that was read as a word of something, and that nothing of it holds in the end: it is asked about. Two
+ * clauses that meet, a part that is told of twice, a way of winding that has no use for it: wherever a figure is lost,
+ * the person hears of it.
+ *
+ * Only whole figures are looked for, and they count as held where any step of the line's parts, or anything that the
+ * recipe says of hook, finish and materials, has them in any unit or share of it: it is better to miss one than to ask
+ * about what is there.
+ */
+export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): void {
+  const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts]);
+  for (const line of out) {
+    if (line.kind !== "steps" || line.marks.length === 0) continue;
+    const said = figuresSaid(line);
+    if (said.length === 0) continue;
+    const held = new Set([...figuresIn(stepsOf(line, bench)), ...everywhere]);
+    for (const s of said) if (!isCommon(s) && !isHeld(s, said, held)) ask(line, s);
+  }
+}
+
+interface SaidFigure {
+  at: number;
+  end: number;
+  n: number;
+  unit: string;
+  mark: LineMark;
+}
+
+const figure = new RegExp(
+  `(?<![\\p{L}\\d.,/#°-])(?:(\\d+(?:[.,]\\d+)?)(?![\\d/°]|[.,]\\d|'?s\\b|\\s*(?:deg|st\\b|nd\\b|rd\\b|th\\b))|(${NUMBER_WORD})(?![\\p{L}-]))(?:\\s*(%|per\\s?cent|cm|centi|in\\b|inch|"|thou))?`,
+  "giu",
+);
+/** What counts lines, sizes, eights and points is no amount. */
+const ofNothing =
+  /^\s*(?:[-.)x:]|(?:figures?|eights?)\b)|(?:figures?\s+of|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$/iu;
+/** A pair has two, and so has each side; nobody counts one. Of less than one it is told in shares and words. */
+const FEWEST = 3;
+const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);
+
+/** The figures of a line that were understood. */
+function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
+  const known = marks.filter((m) => m.kind === "known");
+  const lead = /^\s*\d{1,2}\b/.exec(text)?.[0].length ?? 0;
+  return [...text.matchAll(figure)].flatMap((m) => {
+    const at = m.index;
+    const end = at + (m[1] ?? m[2] ?? "").length;
+    const n = readNumber((m[1] ?? m[2] ?? "").toLowerCase());
+    const mark = known.find((k) => k.at[0] <= at && k.at[1] >= end);
+    const isOther =
+      marks.some((k) => k.kind !== "known" && k.at[0] < end && k.at[1] > at) ||
+      ofNothing.test(text.slice(end)) ||
+      ofNothing.test(text.slice(Math.max(0, at - 12), at)) ||
+      at < lead;
+    return mark === undefined || n === undefined || isOther
+      ? []
+      : [{ at, end, n, unit: (m[3] ?? "").toLowerCase(), mark }];
+  });
+}
+
+const materialsOf = ({ components, materials, newMaterials }: Bench): unknown[] =>
+  components.flatMap((c) =>
+    c.material.map(({ value }) => materials.get(value) ?? newMaterials.find((m) => m.code === value)),
+  );
+
+/**
+ * The steps that a line made and the one before them, which its first words may hold, with all that are of the same
+ * parts; of a line that made none, every step.
+ */
+function stepsOf(line: RecipeLine, bench: Bench): unknown[] {
+  const own = bench.made.filter((m, i) =>
+    [m, bench.made[i + 1]].some((near) => near !== undefined && line.steps.includes(near.step.id)),
+  );
+  const parts = new Set(own.flatMap((m) => m.step.component ?? []));
+  const isOwn = (component: string | undefined): boolean => component !== undefined && parts.has(component);
+  return own.length === 0
+    ? bench.made.map((m) => m.step)
+    : bench.made.flatMap((m) => (own.includes(m) || isOwn(m.step.component) ? [m.step] : []));
+}
+
+/** What one figure may have become: halves and doubles of pairs, shares, what is left of a whole, bunches together. */
+function isHeld({ n, unit }: SaidFigure, said: SaidFigure[], held: ReadonlySet<number>): boolean {
+  const per = millimetresIn(unit);
+  const isShare = unit === "%" || unit.startsWith("per");
+  const shapes = isShare ? [n, n / 100, 1 - n / 100] : [n * per, n, n / 2, 2 * n, 12 * n];
+  if (shapes.some((x) => held.has(x) || held.has(Number(x.toPrecision(4))))) return true;
+  // “8 turns, then 4 under the eyes”, “two bunches 3 mm thick”.
+  const isBeside = (other: SaidFigure): boolean =>
+    other.n !== n && [n + other.n, Math.abs(n - other.n), n * other.n].some((x) => held.has(x));
+  return said.some(isBeside) || isOfBunches(n, said, held);
+}
+/** So many bunches of which each is so thick make one, whose section is that of all. */
+const MOST_BUNCHES = 6;
+function isOfBunches(n: number, said: SaidFigure[], held: ReadonlySet<number>): boolean {
+  const others = said.map((other) => other.n);
+  const often = [2, 3, ...others].filter((k) => k <= MOST_BUNCHES);
+  return (
+    often.some((k) => hasNear(held, n * Math.sqrt(k))) ||
+    (n <= MOST_BUNCHES && others.some((thick) => thick !== n && hasNear(held, thick * Math.sqrt(n))))
+  );
+}
+
+const millimetresIn = (unit: string): number =>
+  unit === "" ? 1 : unit.startsWith("c") ? 10 : unit === "thou" ? MM_PER_INCH / 1000 : MM_PER_INCH;
+
+function figuresIn(of: unknown, found = new Set<number>()): Set<number> {
+  if (typeof of === "number") found.add(of);
+  else if (typeof of === "string")
+    for (const m of of.matchAll(/\d+(?:[.,]\d+)?/g)) found.add(Number(m[0].replace(",", ".")));
+  else if (typeof of === "object" && of !== null) for (const more of Object.values(of)) figuresIn(more, found);
+  return found;
+}
+/** Figures that were worked out are rounded to three digits. */
+const ROUNDED = 0.005;
+function hasNear(found: ReadonlySet<number>, n: number): boolean {
+  for (const f of found) if (Math.abs(f - n) <= ROUNDED * n) return true;
+  return false;
+}
+
+const LONGEST_ASKED = 40;
+function ask(line: RecipeLine, { at, end, mark }: SaidFigure): void {
+  const isShort = mark.at[1] - mark.at[0] <= LONGEST_ASKED;
+  const [from, to] = isShort ? mark.at : [at, end];
+  const words = line.text.slice(from, to).trim();
+  const begin = from + line.text.slice(from, to).search(/\S/);
+  line.marks.push({ at: [begin, begin + words.length], kind: "doubt" });
+  line.asks.push({
+    at: [begin, begin + words.length],
+    sentence: `“${words}” is read, but nothing here takes it up. Say in other words what it is of, or keep it as an instruction for the bench.`,
+    answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
+  });
+}
