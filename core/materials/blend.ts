@@ -74,9 +74,9 @@ function guardDepth(blend: string, depth: number): void {
 type Part = Pick<Material, "name" | "unit" | "strand" | "feather" | "fibreMm">;
 const massPerMm = ({ strand }: Part): number => (strand ? strandOf(strand).massPerMm : 0);
 
-/** Of a feather: its fibres, as long as its longest. */
+/** Of a feather: its fibres, as long as its longest; as its stem, where nobody has measured that. */
 const massOfFeather = (part: Part): number =>
-  part.feather ? fibresPerFeather(part.feather) * (part.fibreMm ?? 0) * massPerMm(part) : 0;
+  part.feather ? fibresPerFeather(part.feather) * (part.fibreMm ?? part.feather.usable) * massPerMm(part) : 0;
 
 /** mg in a mm, or in a feather; 0 where nobody can know it. */
 const massOfUnit = (part: Part): number =>

@@ -2,6 +2,7 @@ import type { Place } from "../hooks";
 import { colourIn, isColour, type Material, type MaterialForm } from "../materials";
 import type { Component, Recipe, RecipeStep, Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
+import { stuffOf } from "./named";
 import { described } from "./described";
 import type { Description } from "./description";
 import type { Said } from "./said";
@@ -158,7 +159,14 @@ export class Bench {
    */
   resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean } {
     if (d.exact) return { material: this.ownCalled(d.text, d.exact) ?? d.exact, others: [], isNew: false };
-    if (d.isReference) return { material: this.namedWith(d.text), others: [], isNew: false };
+    if (d.isReference) {
+      const named = this.namedWith(d.text, d.means?.form);
+      const same = named || d.means?.form !== "hair" ? undefined : this.lastOfForm("hair");
+      if (!same) return { material: named, others: [], isNew: false };
+      // “A bunch of chartreuse”, where all bunches are of bucktail.
+      const { isReference: _reference, ...plain } = d;
+      return this.resolve({ ...plain, text: `${d.text.trim()} ${stuffOf(same.name)}`, means: { form: "hair" } });
+    }
     const form = d.means?.form;
     // “the tying silk itself” is what is on the hook.
     if (

@@ -36,6 +36,8 @@ const lone =
 const ahead =
   /^\s*(?:(?:[a-z]+\s+){0,3}on\s+an?\s+)?(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0|\d{1,2}(?=\s+(?!extra|mm|of|turns?|wraps?|or|to|x)[a-z]{3,}))(?=\s)/u;
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
+/** “1x strong”: how heavy the wire is, and no size. */
+const wireSteps = /(?<![\d/])\d\s?x(?:\s*-?\s*(?:strong|stout|heavy|fine|light|wide))?(?![\w-])/gu;
 /** “two extra long”. */
 const spokenSteps = /\b(one|two|three|four|\d)\s+extra\s+long\b/u;
 const stepsShort =
@@ -63,7 +65,8 @@ const readable = (size: string | undefined): HookSize | undefined => {
 function sizesIn(text: string): SizeSpan | undefined {
   const clean = sizesInFigures(text)
     .replace(steps, (m) => " ".repeat(m.length))
-    .replace(stepsShort, (m) => " ".repeat(m.length));
+    .replace(stepsShort, (m) => " ".repeat(m.length))
+    .replace(wireSteps, (m) => " ".repeat(m.length));
   const spanned = range.exec(clean);
   if (spanned) {
     const [a, b] = [readable(spanned[1]), readable(spanned[2])];

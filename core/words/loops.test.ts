@@ -30,7 +30,7 @@ describe("a dubbing loop in one line", () => {
     ],
     [
       "Spin marabou tips in a 5 cm loop and wind as a collar",
-      "collar, marabou tips: 0.4 × the gape full, loop of 50 mm, from 1 eye behind the eye to 2 eyes behind the eye",
+      "collar, loop of marabou tips: 0.4 × the gape full, loop of 50 mm, from 1 eye behind the eye to 2 eyes behind the eye",
     ],
   ])("%s", (line, step) => {
     expect(told(line)).toEqual([step]);

@@ -8,7 +8,7 @@ import type { Clause } from "./said";
 import { NUMBER_WORD } from "./text/number";
 import { absolute } from "./text/place";
 import { sharesInFigures } from "./text/shares";
-import type { Told } from "./told";
+import type { Span, Told } from "./told";
 
 /**
  * A dubbing loop as it is told in one go or over several lines: made, filled with fibre, spun, and wound. It is one
@@ -50,20 +50,54 @@ const staple = match(
 );
 /** How a layer lies, and what is only done with the hands. */
 const asides = words(
-  "over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|in(?:to)?\\s+it(?=\\s+(?:and|then)\\b|\\s*[,.;])|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
+  "(?:of|from)\\s+(?:an?|one|two|three|four|\\d)\\s+(?:whole\\s+)?(?:feathers?|plumes?)|over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|in(?:to)?\\s+it(?=\\s+(?:and|then)\\b|\\s*[,.;])|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
 );
 const winds = words(
   "(?:wind|wrap|wound|wrapped)(?:\\s+(?:it|this|the\\s+(?:rope|brush|loop|fibres?)))?(?:\\s+(?:on|forwards?|up|back))?",
 );
 /** How often the loop goes round: its length says how far it reaches. */
 const turnsOfIt = words(
-  `(?:take|make|give(?:\\s+it)?)\\s+(?:\\d|${NUMBER_WORD})\\s+(?:(?:close|open|touching|tight)\\s+)*turns?`,
+  `(?:(?:in|with|for|take|make|give(?:\\s+it)?)\\s+)?(?:(?:about|only|just)\\s+)?(?:\\d|${NUMBER_WORD})\\s+(?:(?:close|open|touching|tight)\\s+)*turns?`,
 );
 const small = words("in(?:to)?(?=\\s+an?\\s+[\\d.])|and|then|,|;|\\.(?=\\s|$)|:|\\)|a|the|some|it|now|next");
+const brushedOut = words("(?:then\\s+)?brushed\\s+out(?:\\s+(?:well|back))?");
 const asPart = match("(?:as|for)\\s+(?:a|the)\\s+(collar|body|head|thorax)");
 const strokes = match(
   "(?:and\\s+)?(?:brush|strok|comb|sweep)(?:ing|e|es)?\\s+(?:(?:the\\s+)?(?:fibres?|hairs?)\\s+|it\\s+|them\\s+)?back",
 );
+
+/** “Two cdc feathers, the fibres spun in a 4 cm loop”, “put the fibres of one plume in a loop”: what it is of comes first. */
+const counts = words(
+  `(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
+);
+const intoLoop = words(
+  `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the)\\s)`,
+);
+const aLoop = words(`(?:an?|the)\\s+(?:small\\s+|short\\s+)?${LOOP}`);
+interface Ahead {
+  layer: Description;
+  counted: Span;
+  mm: number;
+  end: number;
+}
+function describedFirst(text: string, begin: number, index: CabinetIndex): Ahead | undefined {
+  if (!within.test(text) && !/\bloop\b/.test(text)) return undefined;
+  const counted = counts(text, begin);
+  const at = skipBlanks(text, counted?.end ?? begin);
+  const layer = descriptionAt(text, at, index, true);
+  const link = layer && !isOther(layer) ? intoLoop(text, skipBlanks(text, layer.end)) : undefined;
+  if (!layer || !link) return undefined;
+  const place = skipBlanks(text, link.end);
+  const loop = opened(text, place) ?? aLoop(text, place);
+  return (
+    loop && {
+      layer,
+      counted: { at: begin, end: at },
+      mm: typeof loop.value === "number" ? loop.value : 0,
+      end: loop.end,
+    }
+  );
+}
 
 const sayable: readonly Clause[] = [...loopLoad, zone, endForward, endSaid, placeSaid];
 
@@ -74,7 +108,8 @@ const sayable: readonly Clause[] = [...loopLoad, zone, endForward, endSaid, plac
  */
 export function loopAt(text: string, at: number, index: CabinetIndex, open?: Told): Told | undefined {
   const begin = skipBlanks(text, at);
-  const first = opened(text, begin) ?? spunIn(text, begin);
+  const ahead = describedFirst(text, begin, index);
+  const first = ahead ? { value: ahead.mm, end: ahead.end } : (opened(text, begin) ?? spunIn(text, begin));
   if (!first && !(open && isFilling(text.slice(begin)))) return undefined;
   const told: Told = {
     at: begin,
@@ -92,7 +127,10 @@ export function loopAt(text: string, at: number, index: CabinetIndex, open?: Tol
   let place = begin;
   if (first) {
     if (first.value > 0) told.said.loopMm = first.value;
-    told.understood.push({ at: begin, end: first.end });
+    const known = ahead ? ahead.counted.end : begin;
+    if (ahead && known > begin) told.kept.push(ahead.counted);
+    if (ahead) layers.push(asFibre(ahead.layer));
+    told.understood.push({ at: known, end: first.end });
     place = first.end;
   }
   for (;;) {
@@ -143,6 +181,11 @@ function step(told: Told, layers: Description[], text: string, at: number, index
     layers.splice(0, layers.length, blend);
     return know(shares.end);
   }
+  const brushed = brushedOut(text, at);
+  if (brushed) {
+    told.said.brushed = true;
+    return know(brushed.end);
+  }
   const part = asPart(text, at);
   if (part) {
     Object.assign(told, { role: part.value[0], part: part.value[0] });
@@ -174,14 +217,23 @@ const isOther = (d: Description): boolean => {
     form === "thread" || form === "wire" || form === "tinsel" || form === "bead" || form === "hook" || form === "liquid"
   );
 };
-/** What is laid into a loop is dubbed, whatever it is cut from. */
+/** A feather, of which it is known how many fibres it has. */
+const isFeather = ({ exact, means }: Description): boolean =>
+  exact ? exact.form === "feather fibre" : means?.figures?.feather !== undefined;
+/** What is laid into a loop is dubbed, whatever it is cut from; feathers are taken from their own drawer all the same. */
 const asFibre = (d: Description): Description =>
-  d.exact || d.parts || d.means?.form === "dubbing" ? d : { ...d, means: { ...d.means, form: "dubbing" } };
+  d.exact || d.parts || d.means?.form === "dubbing" || isFeather(d)
+    ? d
+    : { ...d, means: { ...d.means, form: "dubbing" } };
 
 function mixed(layers: readonly Description[], text: string): Description | undefined {
   const [first] = layers;
   const last = layers[layers.length - 1];
-  if (!first || !last || first === last) return first;
+  if (!first || !last) return first;
+  if (first === last)
+    return isFeather(first)
+      ? { ...first, exact: undefined, text: `loop of ${first.text.trim()}`, parts: [first], laid: true }
+      : first;
   return {
     at: first.at,
     end: last.end,

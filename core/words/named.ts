@@ -76,6 +76,16 @@ export function upperOf(
 }
 const pieceOf = /\b(hairs|fibres|fibers|strands)\s+of\s+$/;
 /** “30 hairs of white”: of which colour is what is counted. */
+const bunchOf = /\b(?:bunch|clump|bundle|tuft|pinch|wisp)\s+of\s+$/;
+/** “Another bunch of white”: of the white that the recipe has, or of the same stuff in that colour. */
+export function colourOfBunch(text: string, at: number): Description | undefined {
+  const colour = /^[a-z]+(?=\s*(?:[,.;]|$|(?:and|on|over|underneath|below|at|as|the\s+same|in\s+front)\b))/.exec(
+    text.slice(at, at + 30),
+  )?.[0];
+  return colour !== undefined && isColour(colour) && bunchOf.test(text.slice(Math.max(0, at - 14), at))
+    ? { at, end: at + colour.length, text: colour, isReference: true, means: { form: "hair" } }
+    : undefined;
+}
 export function colourOfPiece(text: string, at: number): Description | undefined {
   const piece = pieceOf.exec(text.slice(Math.max(0, at - 16), at))?.[1];
   const colour = /^[a-z]+(?=\s*(?:[,.;]|$))/.exec(text.slice(at, at + 30))?.[0];

@@ -620,7 +620,10 @@ class RecipeReader implements Reading {
   private isWoundAtOnce(told: Told, text: string): boolean {
     const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
     const turns = told.rest.find((r) => /\bturns?$/.test(text.slice(r.at, r.end)));
-    if (told.verb !== "tie in" || form !== "hackle" || !turns) return false;
+    // A plume is a hackle where its turns are told.
+    const isPlume = form === "feather fibre" && told.said.amount !== undefined && "feathers" in told.said.amount;
+    const isTied = told.verb === "tie in" || (isPlume && told.verb === undefined && told.role === undefined);
+    if (!isTied || !(form === "hackle" || isPlume) || !turns) return false;
     const role = told.role ?? "collar";
     const again = scan(text, told.at, told.end, { role, part: role }, this.scanContext, "wind")[0];
     if (again?.said.rule?.turns === undefined) return false;

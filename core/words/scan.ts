@@ -12,6 +12,7 @@ import { looseAt } from "./loose";
 import {
   asHair,
   colourAndNumber,
+  colourOfBunch,
   colourOfPiece,
   dubbedOf,
   flashOf,
@@ -924,6 +925,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (told.kind === "lay" && !told.description ? colourOfPiece(text, begin) : undefined) ??
+    (told.kind === "lay" && !told.description ? colourOfBunch(text, begin) : undefined) ??
     (told.role === "flash" && !told.description ? flashOf(text, begin) : undefined) ??
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
     (told.verb === "change" && !told.description ? colourOfThread(text, begin) : undefined) ??

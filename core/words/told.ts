@@ -60,6 +60,6 @@ export const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "l
 
 /** A bunch whose thickness is said, a pinch that is told how full or how long it is, are no loose words any more. */
 export const looseLeft = (loose: Told["loose"], said: Said): Told["loose"] =>
-  said.amount || said.fullness || said.noodle
+  said.amount || said.thickLike !== undefined || said.fullness || said.noodle
     ? loose.filter((l) => !/^some$|bunch|clump|bundle|tuft|wisp|pinch|amount|little|bit|touch/.test(l.words))
     : loose;

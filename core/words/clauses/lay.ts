@@ -28,6 +28,7 @@ const folded = opt(
   words(
     anyOf(
       "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread",
+      "folded\\s+over\\s+the\\s+(?:tying\\s+)?thread",
       "folded(?:\\s+(?:double|over|a?round\\s+the\\s+thread|in\\s+half|to\\s+double))?",
       "doubled(?:\\s+(?:over|a?round\\s+the\\s+thread))?",
       ",?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|a?round\\s+the\\s+thread|in\\s+half)?",
@@ -221,7 +222,7 @@ const byNumber: Clause[] = [
   clause(
     "folded",
     words(
-      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|a?round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?",
+      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded\\s+over\\s+the\\s+(?:tying\\s+)?thread|folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|a?round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?",
     ),
     (s) => {
       if (!s.amount || !("strands" in s.amount)) return false;
@@ -336,7 +337,7 @@ const bySize: Clause[] = [
     oneOf(
       map(
         words(
-          "(?:of\\s+)?(?:the\\s+)?same\\s+(?:thickness|size|amount)(?!\\s+as\\b)|(?:just\\s+)?as\\s+thick(?:\\s+again)?(?!\\s+as\\b)|equally\\s+thick",
+          "(?:of\\s+)?(?:the\\s+)?same\\s+(?:thickness|size|amount|again)(?!\\s+as\\b)|as\\s+much\\s+again|(?:just\\s+)?as\\s+thick(?:\\s+again)?(?!\\s+as\\b)|equally\\s+thick",
         ),
         () => 1,
       ),
@@ -761,7 +762,7 @@ const sides: Clause[] = [
   clause(
     "top and bottom",
     words(
-      "one\\s+(?:on\\s+top|over|above)(?:\\s*,|\\s+and)?\\s+(?:the\\s+other|one)\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)",
+      "(?:one\\s+)?on\\s+top,?\\s+and\\s+one\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|one\\s+(?:on\\s+top|over|above)(?:\\s*,|\\s+and)?\\s+(?:the\\s+other|one)\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)",
     ),
     (s) => {
       s.round = { top: 1, underside: 1 };

@@ -338,6 +338,12 @@ export const whipClauses: Clause[] = [
     if (c.spread) s.spread = c.spread;
     s.turns = c.spread ? Math.round(c.n) : c.n;
   }),
+  // “x5” are turns: nobody makes so many knots.
+  clause("x2", match("[x×]\\s?([2-9])(?!\\d)"), (s, [n]) => {
+    if (Number(n) <= 3 ? s.times !== undefined : s.turns !== undefined) return false;
+    if (Number(n) <= 3) s.times = Number(n);
+    else s.turns = Number(n);
+  }),
   clause("twice", seq(opt(words("done|made|repeated")), times, opt(words("over"))), (s, [, c]) => {
     if (!Number.isInteger(c.n) || c.n < 1) return false;
     s.times = c.n;

@@ -12,6 +12,16 @@ function rowsOf(file: string): Record<string, string>[] {
   return rows.map((r) => Object.fromEntries(head.map((name, i) => [name, r[i] ?? ""])));
 }
 
+const featherOf = (r: Record<string, string>): NonNullable<Material["feather"]> => ({
+  usable: Number(r.usable_mm),
+  grip: Number(r.grip_mm),
+  perMm: Number(r.fibres_per_mm),
+  span: Number(r.span_mm),
+  sides: r.sides === "1" ? 1 : 2,
+  unusable: Number(r.unusable),
+  ...(r.soft === "1" && { soft: true }),
+});
+
 function materialOf(r: Record<string, string>): Material {
   const m = newMaterial(r.code ?? "", r.name ?? "", r.form as MaterialForm);
   const width = Number(r.width_mm);
@@ -21,6 +31,7 @@ function materialOf(r: Record<string, string>): Material {
     colourName: r.colour_name || undefined,
     lead: r.lead === "1",
     ...(m.strand && width > 0 && { strand: { ...m.strand, width, ...(r.density && { density: Number(r.density) }) } }),
+    ...(Number(r.usable_mm) > 0 && { feather: featherOf(r) }),
     ...(m.thread && r.denier && { thread: { ...m.thread, denier: Number(r.denier) } }),
     ...(m.liquid && r.liquid && { liquid: { kind: r.liquid as "lacquer" } }),
   };

@@ -115,7 +115,10 @@ const landmarkWords: [string, HookPlace][] = [
     ),
     { landmark: "bend" },
   ],
-  ["(?:hook\\s+)?barb", { landmark: "barb" }],
+  [
+    "(?:(?:the\\s+)?(?:point|place|spot|position)\\s+)?where\\s+(?:the|a|its)\\s+barb\\s+(?:would|should)(?:\\s+(?:be|have\\s+been|sit))?|(?:hook\\s+)?barb",
+    { landmark: "barb" },
+  ],
   [
     "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
     { eyeLengths: 0.5 },

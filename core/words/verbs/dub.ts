@@ -16,6 +16,7 @@ export function tellDub(t: Telling): void {
   }
   const said: Said = withDeclared(t, object.component, told.said);
   alongTheWay(t, said);
+  inFrontOfIt(said);
   const step = make(
     t,
     "dress",
@@ -38,6 +39,14 @@ function alongTheWay({ told, text, bench, line }: Telling, said: Said): void {
     return;
   if (said.from ?? said.begin ?? said.end ?? said.there) return;
   Object.assign(said, { from: bench.hangs, to: bench.movedFrom });
+}
+
+/** “Two turns of dubbing in front of that”: what is left of the shank there. */
+function inFrontOfIt(said: Said): void {
+  const { there } = said;
+  if (!there || !("part" in there) || there.part !== "it" || there.end !== "front") return;
+  if (said.from ?? said.begin ?? said.end) return;
+  Object.assign(said, { begin: there, end: { eyeLengths: 0.2 }, there: undefined });
 }
 
 export const dub = verb(

@@ -191,6 +191,9 @@ function roleFrom(
 ): Role | undefined {
   const own =
     code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
+  // “Two turns of dubbing in front of that”: a collar, though the body is of the same.
+  const isAhead = said.there && "part" in said.there && said.there.part === "it" && said.there.end === "front";
+  if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return "collar";
   // “two hackles with barbs of 1.5 gapes”: not what a tail was taken from before.
   const isOwn = own && !(form === "hackle" && said.barb && !barbed.has(own.role));
   if (own && isOwn) return own.role;
@@ -211,6 +214,8 @@ function roleFrom(
   // “Dub it up to the thorax”: what ends there lies behind it.
   const isDubbed = form === "dubbing" || form === "blend";
   if (isDubbed && said.end && "part" in said.end && said.end.part === "thorax") return "body";
+  const isLoopAtFront = said.loop === true && place !== undefined && alongShank(place) < AT_THE_FRONT;
+  if (isDubbed && lastBody(bench) && isLoopAtFront) return "collar";
   // A cover waits to be pulled over, and the body is there: what is dubbed now is under it.
   if (isDubbed && lastBody(bench) && bench.waits((w) => w.role === "wing case" && w.hangs)) return "thorax";
   // What is dubbed at the front when the body is there is no body.

@@ -136,6 +136,11 @@ export const start = verb(
   tellThread,
 );
 
+const shares: Record<string, number> = { third: 1 / 3, quarter: 1 / 4, half: 1 / 2, fifth: 1 / 5 };
+/** “Move the thread forward a third of the shank”: so much further than it hangs. */
+const forwardBy =
+  /\bforwards?\s+(?:by\s+)?(?:about\s+)?(?:an?\s+|one\s+)?(third|quarter|half|fifth)\s+(?:of\s+)?(?:the\s+|an?\s+)?shank/;
+
 /** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
 export const move = verb(
   "move",
@@ -148,6 +153,13 @@ export const move = verb(
   (t) => {
     const { bench, told } = t;
     const { said } = told;
+    const onward = forwardBy.exec(t.text.slice(told.at, told.end));
+    if (onward && bench.hangs && bench.isBased) {
+      const share = shares[onward[1] ?? ""] ?? 0;
+      const from = alongShank(bench.hangs);
+      for (const at of ["from", "to", "begin", "there"] as const) delete said[at];
+      said.end = { fraction: Number(Math.max(0, from - share).toPrecision(3)) };
+    }
     const isWound = said.rule !== undefined || said.passes !== undefined || said.fill !== undefined;
     // “Take the thread in touching turns round the bend”: that is where it goes.
     const isFirstWay =

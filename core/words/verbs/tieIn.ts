@@ -28,7 +28,10 @@ export function tellTieIn(t: Telling): void {
   if (told.kind === "glue") return tellFinish(t);
   if (saysWhere(t)) return;
   // “Top with six herls”
-  if (told.role === undefined && /^\W*(?:then\s+|and\s+)?top/.test(t.text.slice(told.at, told.end)))
+  if (
+    told.role === undefined &&
+    /^\W*(?:then\s+|and\s+)?(?:top|finish|cap|crown)/.test(t.text.slice(told.at, told.end))
+  )
     told.said.attitude ??= "over";
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
@@ -334,6 +337,7 @@ function askPart(t: Telling): void {
 export const tieInVerb = verb(
   "tie in",
   anyOf(
+    "(?:finish|cap|crown)\\s+(?:off\\s+)?the\\s+(?:back|top|wing)\\s+(?:off\\s+)?with(?=\\s)",
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
     "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
