@@ -31,6 +31,7 @@ const files: [string, Catalogue][] = [
   ["pier.txt", catalogue],
   ["towpath.txt", catalogue],
   ["boathouse.txt", anotherCatalogue],
+  ["chandlery.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -162,6 +162,11 @@ const ways: Way[] = [
     read: (g, t) => weekIn(g[1] ?? "", monthOf(g[2]), g[3], t),
   },
   {
+    // “sometime in June”: from its first day, or up to its last?
+    source: String.raw`(?:(?:some\s?time|any\s?time|irgendwann)\s+(?:in|im|during)|during|in|im(?:\s+laufe\s+des)?)\s+(${MONTH})(?:,?\s+(\d{4}))?(?!\p{L}|\s*\d|\.\d)`,
+    read: (g, t) => monthIn(monthOf(g[1]), g[2], t),
+  },
+  {
     source: String.raw`(${ORDINAL})\s+(?:of\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\d)`,
     read: (g, t) => dayOf(ordinals[(g[1] ?? "").toLowerCase()] ?? 0, monthOf(g[2]), g[3], t),
   },
@@ -228,6 +233,11 @@ const weeks = [
   ["third", "3", "dritt"],
   ["fourth", "4", "viert"],
 ];
+/** The first and the last day of a month. */
+function monthIn(m: number, y: string | undefined, today: string): DayRead | undefined {
+  const end = partOf("end", m, y, today);
+  return end && "day" in end ? { either: [`${end.day.slice(0, 8)}01`, end.day] } : undefined;
+}
 /** The first and the last day of a week of a month; the first week begins with the month. */
 function weekIn(which: string, m: number, y: string | undefined, today: string): DayRead | undefined {
   const n = weeks.findIndex((words) => words.some((w) => which.toLowerCase().startsWith(w)));

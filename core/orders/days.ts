@@ -99,9 +99,8 @@ function linesOfDay(
   return own.filter((l) => beginOf(l) >= from && beginOf(l) < to);
 }
 
-/** Where the words of a line begin: at its number, else at its name. */
-const beginOf = (line: ReadLine): number =>
-  Math.min(
-    ...line.understood.filter((u) => u.field === "quantity" || u.field === "pattern").map((u) => u.at[0]),
-    line.at[1],
-  );
+/** Where the words of a line begin: at its number, else at its name; of one of several sizes, with the first of them. */
+function beginOf(line: ReadLine): number {
+  const named = line.understood.filter((u) => u.field === "quantity" || u.field === "pattern").map((u) => u.at[0]);
+  return named.length > 0 ? Math.min(...named) : line.at[0];
+}

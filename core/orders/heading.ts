@@ -200,7 +200,9 @@ export class Heading {
   /** Who signed is the customer, where nobody else is named and the name is one that is known. */
   takeSigned(line: Span): void {
     if (this.order.customer !== undefined) return;
-    const customer = nearest(line.text, this.catalogue.customers, (c) => c.name, { most: 1, least: 0.99 })[0]?.item;
+    // “Thanks, Stonecrop Outfitters”: who signs stands behind the comma.
+    const name = /^[^,]{2,40},\s*(.*?)[.!]?\s*$/u.exec(line.text)?.[1] ?? line.text;
+    const customer = nearest(name, this.catalogue.customers, (c) => c.name, { most: 1, least: 0.99 })[0]?.item;
     if (customer) this.settleCustomer(customer, [line.start, line.end]);
   }
 

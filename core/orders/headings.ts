@@ -38,13 +38,15 @@ const asksOnlyWhatIsBeneath = (line: ReadLine): boolean => line.doubts.every((d)
 const isName = (line: ReadLine): boolean =>
   line.pattern !== undefined && line.flies === undefined && isNamed(line) && asksOnlyWhatIsBeneath(line);
 
-/** A quantity that lacks a size or colour, and is just what the lines beneath come to, none of another size. */
+/** A quantity that lacks a size or colour, and is just what the lines beneath come to, none of another. */
 const isTotal = (line: ReadLine, own: readonly ReadLine[]): boolean =>
   own.length > 1 &&
   line.flies !== undefined &&
   line.doubts.length > 0 &&
   asksOnlyWhatIsBeneath(line) &&
-  own.every((l) => line.size === undefined || l.size === undefined || l.size === line.size) &&
+  (["size", "variant"] as const).every((is) =>
+    own.every((l) => line[is] === undefined || l[is] === undefined || l[is] === line[is]),
+  ) &&
   own.every((l) => l.flies !== undefined) &&
   own.reduce((sum, l) => sum + (l.flies ?? 0), 0) === line.flies;
 
@@ -68,6 +70,7 @@ export function giveBack(lines: readonly ReadLine[], text: string, { patterns }:
   if (!last) return;
   const others = lines.slice(0, -1);
   givePattern(others, last, patterns);
+  giveSize(others, last, text, patterns);
   const colour = last.understood.find((u) => u.field === "variant");
   if (!colour || !/,\s*(?:all\s+|alle\s+)?(?:in\s+)?$/iu.test(text.slice(0, colour.at[0]))) return;
   const isLacking = (l: ReadLine): boolean =>
@@ -76,6 +79,36 @@ export function giveBack(lines: readonly ReadLine[], text: string, { patterns }:
   for (const l of others) {
     l.variant = last.variant;
     l.doubts = l.doubts.filter((d) => d.code !== "WHICH_COLOUR");
+  }
+}
+
+/** “(2 red, 1 olive, 1 black), all 20s”: the size behind the list is that of each. */
+function giveSize(others: readonly ReadLine[], last: ReadLine, text: string, patterns: Catalogue["patterns"]): void {
+  const size = last.understood.find((u) => u.field === "size");
+  const fly = patterns.find((p) => p.id === last.pattern);
+  const isBehind =
+    size && /(?:\)\s*,?|,)\s*(?:all\s+|alle\s+)?(?:(?:in|sizes?|gr\.?)\s+|#\s*)*$/iu.test(text.slice(0, size.at[0]));
+  if (!fly || !isBehind || last.size === undefined) return;
+  const isLacking = (l: ReadLine): boolean =>
+    l.pattern === last.pattern && l.size === undefined && l.doubts.every((d) => openQuestions.has(d.code));
+  if (!others.every(isLacking)) return;
+  for (const l of others) {
+    l.size = last.size;
+    l.doubts = l.doubts.filter((d) => d.code !== "WHICH_SIZE");
+  }
+}
+
+/** “12 each of these in size 12: …”: a size that stands before the first fly is that of all that lack one. */
+export function giveAhead(lines: readonly ReadLine[], { patterns }: Catalogue): void {
+  const [first, ...others] = lines;
+  const size = first?.understood.find((u) => u.field === "size");
+  const named = first?.understood.find((u) => u.field === "pattern");
+  if (!first?.size || !size || !named || size.at[0] > named.at[0]) return;
+  for (const l of others) {
+    const fly = patterns.find((p) => p.id === l.pattern);
+    if (l.size !== undefined || !fly || !comesIn(first.size, fly.sizes)) continue;
+    l.size = first.size;
+    l.doubts = l.doubts.filter((d) => d.code !== "WHICH_SIZE");
   }
 }
 

@@ -30,7 +30,9 @@ const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+
 /** “in tan, same size”, and “another 6 dz of the same” */
 const SAME_SIZE =
   /(?<!\p{L})(?:(?:in|of)\s+)?(?:the\s+)?same(?!\s+(?:in|with|but|as|number|quantity|amount|colou?r|fly|pattern)(?!\p{L}))(?:\s+(?:sizes?|again|ones?))?(?!\p{L})|(?<!\p{L})(?:(?:in\s+)?(?:der)?selben|gleichen?)\s+größe(?!\p{L})|(?<!\p{L})(?:dasselbe|das\s+gleiche)(?!\p{L})(?!\s+(?:in|mit))/iu;
-const EACH = /(?<!\p{L})(?:each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+const EACH =
+  /(?<!\p{L})(?:(?:in\s+)?(?:each|every)\s+size|(?:in\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+const OF_SIZES = /size|größe/iu;
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|split(?: evenly| equally)?(?: between| across| over| among)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */
@@ -69,7 +71,13 @@ export class ItemReader {
   /** Sizes and colours among which the statement before went, where there were several. */
   private spreadBefore: { sizes: ReadLine["size"][]; variants: ReadLine["variant"][] } = { sizes: [], variants: [] };
 
+  private readonly soFar: ReadLine[] = [];
+
   constructor(private readonly catalogue: Catalogue) {}
+
+  private readonly sizesSoFar = (pattern: string): ReadLine["size"][] => [
+    ...new Set(this.soFar.filter((l) => l.pattern === pattern && l.size !== undefined).map((l) => l.size)),
+  ];
 
   /** One statement of the text: a line of the order, or one for each size or colour when that is said. */
   read(stretch: Stretch, quantity: Quantity | undefined): ReadLine[] {
@@ -91,7 +99,9 @@ export class ItemReader {
     if (!draft.isNamed && this.before?.pattern === line.pattern) line.wishes.push(...carried(this.before, line));
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
-    const each = part || this.isShared(stretch) ? "shared" : stretch.take(EACH) ? "each" : undefined;
+    const isShared = part !== undefined || this.isShared(stretch);
+    const eachOf = isShared ? undefined : stretch.take(EACH);
+    const each = isShared ? "shared" : eachOf ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
     this.takeQuantityless(stretch, draft, quantity);
@@ -100,7 +110,11 @@ export class ItemReader {
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
     this.settleColour(stretch, draft);
     this.askRest(stretch, draft);
+    // “1 dz of black in each size”: in those that the order has of that fly.
+    if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
+      this.spreadBefore = { sizes: this.sizesSoFar(draft.pattern.id), variants: [line.variant] };
     const made = this.spread(draft, each, quantity);
+    this.soFar.push(...made);
     if (part && made.length !== parts && line.doubts.length === 0)
       this.ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     return made;

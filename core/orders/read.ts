@@ -5,7 +5,7 @@ import { Heading } from "./heading";
 import { ItemReader } from "./item";
 import { calmed } from "./long";
 import { settleDays, type Statement } from "./days";
-import { giveBack, headingsIn } from "./headings";
+import { giveAhead, giveBack, headingsIn } from "./headings";
 import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
 import { asManyIn, dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
@@ -169,7 +169,7 @@ class OrderReader {
     const asMany = asManyIn(stretch.left, stretch.start) ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
     if (quantities.length === 0 && last?.flies !== undefined && asMany) {
       const as = { flies: last.flies, at: asMany };
-      this.order.lines.push(...this.items.read(stretch, as));
+      this.order.lines.push(...this.asBefore(this.items.read(stretch, as), SAME_IN.test(clause.text)));
       return;
     }
     if (quantities.length > 0) {
@@ -178,12 +178,34 @@ class OrderReader {
       for (const [part, quantity] of parts) this.readItem(part, quantity);
       const made = this.order.lines.slice(from);
       giveBack(made, this.text, this.catalogue);
+      giveAhead(made, this.catalogue);
       if (parts[0]?.[1].isPart) wishedOfAll(made, this.text);
       const end = parts.at(-1)?.[0].end ?? stretch.end;
       for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) this.readLoose(chunk, before);
       return;
     }
     for (const chunk of commaParts(stretch.left, stretch.start)) this.readLoose(chunk, before);
+  }
+
+  /**
+   * “3 dz #12, 2 dz #16”, and a line later “same again in brown”: all that the statement before told of its fly, in
+   * another colour or size.
+   */
+  private asBefore(made: ReadLine[], isSame: boolean): ReadLine[] {
+    const [one, another] = made;
+    const { lines } = this.statements.findLast((s) => s.lines[1] > s.lines[0]) ?? {};
+    const before = lines ? this.order.lines.slice(...lines) : [];
+    if (!isSame || !one || another || before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return made;
+    const says = (field: "size" | "variant"): boolean => one.understood.some((u) => u.field === field);
+    // Where neither or both are said, or they differ in that already, it is of the last of them.
+    const said = says("size") ? "size" : "variant";
+    if (says("size") === says("variant") || new Set(before.map((l) => l[said])).size > 1) return made;
+    return before.map((l, i) => ({
+      ...one,
+      flies: l.flies,
+      ...(said === "size" ? { variant: l.variant, form: l.form } : { size: l.size }),
+      ...(i > 0 && { understood: [], doubts: [] }),
+    }));
   }
 
   /** “and the same in 16, 4 dz Slate Wisp 12”: the same ends where the part begins that tells another fly's number. */

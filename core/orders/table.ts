@@ -46,6 +46,8 @@ const headRole = (cell: string): Role | undefined =>
 const SEPARATORS = ["\t", "|"] as const;
 /** Signs that part statements too: they make a sheet only beneath a head. */
 const HEADED = [";", ",", " / "] as const;
+/** Without a head they do where two lines have their numbers in the same places. */
+const BARE = [",", ";"] as const;
 const WHOLE = /^\d{1,4}$/;
 const MONEY = /^(?:[€$£]\s?)?\d+[.,]\d{2}\s?(?:[€$£]|eur)?$/i;
 
@@ -70,7 +72,10 @@ export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] 
       i += form.length;
       continue;
     }
-    const by = SEPARATORS.find((s) => line.text.includes(s)) ?? HEADED.find((s) => isHeadBy(line, s));
+    const by =
+      SEPARATORS.find((s) => line.text.includes(s)) ??
+      HEADED.find((s) => isHeadBy(line, s)) ??
+      BARE.find((s) => isSheetBy(s, line, lines[i + 1]));
     if (by === undefined) {
       parts.push(line);
       i++;
@@ -101,6 +106,18 @@ const isHeadBy = (line: Span, by: string): boolean => {
   const cells = line.text.split(by);
   return cells.length >= 3 && cells.filter((c) => headRole(c) !== undefined).length >= 2;
 };
+/** “Slate Wisp, 14, amber, 24”: cells of which two are whole numbers, in the same places as in the next line. */
+function isSheetBy(by: string, line: Span, next: Span | undefined): boolean {
+  const [cells, below] = [line, next].map((l) => (l?.text.split(by) ?? []).map((c) => c.trim()));
+  if (!cells || cells.length < 3 || cells.length !== below?.length) return false;
+  const isNumber = (of: string[]) => of.map((c) => WHOLE.test(c));
+  const numbers = isNumber(cells);
+  return (
+    numbers.filter(Boolean).length >= 2 &&
+    numbers.every((is, i) => is === isNumber(below)[i]) &&
+    cells.some((c) => /\p{L}{3}/u.test(c))
+  );
+}
 /** A line beneath a sheet that says what it is: whom it is for, or when. */
 const isFoot = (line: Span | undefined, by: string): boolean => {
   const role = line?.text.includes(by) ? headRole(line.text.split(by)[0] ?? "") : undefined;

@@ -45,7 +45,7 @@ const rules = [
   rule("policy", "tier decides|your choice of materials?|was ihr habt", "tier"),
   rule(
     "without",
-    `(?:no|without|w/o|none of (?:that|the|those|your)|leave (?:off|out)(?: the)?|omit(?: the)?|skip(?: the)?|ohne|kein(?:e[nrms]?)?)\\s+(?:(?:${COLOUR})\\s+)?(?:${PART}|sparkle|glitter|rubber legs?|glitzer)(?: (?:stuff|things?|business))?`,
+    `(?:no|without|w/o|none of (?:that|the|those|your)|leave (?:off|out)(?: the)?|omit(?: the)?|skip(?: the)?|ohne|kein(?:e[nrms]?)?)\\s+(?:(?:the|an?|any|de[nrm]|die|das)\\s+)?(?:(?:${COLOUR})\\s+)?(?:${PART}|sparkle|glitter|rubber legs?|glitzer)(?: (?:stuff|things?|business))?`,
   ),
   rule("part", `(?:${COLOUR})\\s+(?:${PART})`),
   rule(

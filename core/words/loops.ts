@@ -66,7 +66,7 @@ const strokes = match(
   "(?:and\\s+)?(?:brush|strok|comb|sweep)(?:ing|e|es)?\\s+(?:(?:the\\s+)?(?:fibres?|hairs?)\\s+|it\\s+|them\\s+)?back",
 );
 
-/** “Two cdc feathers, the fibres spun in a 4 cm loop”, “put the fibres of one plume in a loop”: what it is of comes first. */
+/** “Two cdc feathers, the fibres spun in a 4 cm loop”: what it is of comes first. */
 const counts = words(
   `(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
 );
@@ -220,7 +220,7 @@ const isOther = (d: Description): boolean => {
 /** A feather, of which it is known how many fibres it has. */
 const isFeather = ({ exact, means }: Description): boolean =>
   exact ? exact.form === "feather fibre" : means?.figures?.feather !== undefined;
-/** What is laid into a loop is dubbed, whatever it is cut from; feathers are taken from their own drawer all the same. */
+/** What is laid into a loop is dubbed, whatever it is cut from; feathers are taken from their drawer all the same. */
 const asFibre = (d: Description): Description =>
   d.exact || d.parts || d.means?.form === "dubbing" || isFeather(d)
     ? d
