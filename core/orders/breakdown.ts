@@ -47,13 +47,28 @@ export function partOf(
   quantities: readonly Quantity[],
   catalogue: Catalogue,
 ): { quantities: Quantity[]; words: [number, number] } | undefined {
-  const before = quantities.slice(0, -2);
-  const [total, part] = quantities.slice(-2);
-  if (part === undefined) return halfOf(text, start, total);
-  if (total?.flies === undefined || part.flies === undefined || part.flies >= total.flies) return undefined;
+  if (quantities.length < 2) return halfOf(text, start, quantities[0]);
+  for (let i = quantities.length - 1; i > 0; i--) {
+    const found = partAt(text, start, quantities, i, catalogue);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** The same, where the part is the quantity with this number. */
+function partAt(
+  text: string,
+  start: number,
+  quantities: readonly Quantity[],
+  i: number,
+  catalogue: Catalogue,
+): ReturnType<typeof partOf> {
+  const [total, part] = quantities.slice(i - 1);
+  if (part === undefined || total?.flies === undefined || part.flies === undefined || part.flies >= total.flies)
+    return undefined;
   // “2 of them” may be two flies: it is asked.
   if (!/\p{L}/u.test(text.slice(part.at[0] - start, part.at[1] - start))) return undefined;
-  const after = text.slice(part.at[1] - start);
+  const after = text.slice(part.at[1] - start, (quantities[i + 1]?.at[0] ?? start + text.length) - start);
   const behind = OF_THEM.exec(after);
   const ahead = OF_WHICH.exec(text.slice(0, part.at[0] - start));
   const said = behind ? after.slice(behind[0].length) : after;
@@ -66,7 +81,12 @@ export function partOf(
     ? [part.at[1], part.at[1] + behind[0].length]
     : [start + (ahead?.index ?? 0), part.at[0]];
   return {
-    quantities: [...before, { ...total, flies: total.flies - part.flies }, { ...part, isPart: true }],
+    quantities: [
+      ...quantities.slice(0, i - 1),
+      { ...total, flies: total.flies - part.flies },
+      { ...part, isPart: true },
+      ...quantities.slice(i + 1),
+    ],
     words,
   };
 }
@@ -83,11 +103,27 @@ export function brokenBySize(text: string, start: number, quantities: readonly Q
   const colon = text.lastIndexOf(": ");
   if (total?.flies === undefined || another || colon < total.at[1] - start) return undefined;
   const list = text.slice(colon + 1);
-  if (!SIZES_AND_COUNTS.test(list)) return undefined;
+  if (!SIZES_AND_COUNTS.test(list)) return countsBySize(text, start, total, colon + 1);
   const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
   const parts = [...list.matchAll(new RegExp(SIZED, "giu"))].map((m): Quantity => {
     const end = start + colon + 1 + m.index + m[0].length;
     return { at: [end - (m[2] ?? "").length, end], flies: Number(m[2]) * each, isPart: true };
+  });
+  return parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies ? parts : undefined;
+}
+
+const COUNT_OF_SIZE = String.raw`(${NUMBER})\s+(?:in\s+|x\s+|×\s+|of\s+)?(?:the\s+)?#?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
+const COUNTS_OF_SIZES = new RegExp(
+  String.raw`^\s*${COUNT_OF_SIZE}(?:\s*(?:,|;|and|und|&)\s*(?:and\s+)?${COUNT_OF_SIZE})+(?=[^\d#]*$)`,
+  "iu",
+);
+/** “5 dz Harbour Nymph: two 12, two 14, one 16”: how many of each size, that add up. */
+function countsBySize(text: string, start: number, total: Quantity, from: number): Quantity[] | undefined {
+  if (!COUNTS_OF_SIZES.test(text.slice(from))) return undefined;
+  const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
+  const parts = [...text.slice(from).matchAll(new RegExp(COUNT_OF_SIZE, "giu"))].map((m): Quantity => {
+    const at = start + from + m.index;
+    return { at: [at, at + (m[1] ?? "").length], flies: (numberOf(m[1] ?? "") ?? NaN) * each, isPart: true };
   });
   return parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies ? parts : undefined;
 }

@@ -32,6 +32,7 @@ const files: [string, Catalogue][] = [
   ["towpath.txt", catalogue],
   ["boathouse.txt", anotherCatalogue],
   ["chandlery.txt", anotherCatalogue],
+  ["storehouse.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -99,7 +99,7 @@ function linesOfDay(
   return own.filter((l) => beginOf(l) >= from && beginOf(l) < to);
 }
 
-/** Where the words of a line begin: at its number, else at its name; of one of several sizes, with the first of them. */
+/** Where the words of a line begin: at its number, else at its name; of several sizes with the first. */
 function beginOf(line: ReadLine): number {
   const named = line.understood.filter((u) => u.field === "quantity" || u.field === "pattern").map((u) => u.at[0]);
   return named.length > 0 ? Math.min(...named) : line.at[0];

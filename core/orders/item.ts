@@ -32,6 +32,9 @@ const SAME_SIZE =
   /(?<!\p{L})(?:(?:in|of)\s+)?(?:the\s+)?same(?!\s+(?:in|with|but|as|number|quantity|amount|colou?r|fly|pattern)(?!\p{L}))(?:\s+(?:sizes?|again|ones?))?(?!\p{L})|(?<!\p{L})(?:(?:in\s+)?(?:der)?selben|gleichen?)\s+größe(?!\p{L})|(?<!\p{L})(?:dasselbe|das\s+gleiche)(?!\p{L})(?!\s+(?:in|mit))/iu;
 const EACH =
   /(?<!\p{L})(?:(?:in\s+)?(?:each|every)\s+size|(?:in\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+/** “2 dz 16 in the same colours”: in all that the order has of that fly. */
+const SAME_COLOURS =
+  /(?<!\p{L})(?:in\s+)?(?:(?:the\s+)?same|(?:den\s+)?(?:gleichen|selben)|denselben)\s+(?:colou?rs|shades|farben)(?!\p{L})/iu;
 const OF_SIZES = /size|größe/iu;
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|split(?: evenly| equally)?(?: between| across| over| among)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
@@ -72,9 +75,13 @@ export class ItemReader {
   private spreadBefore: { sizes: ReadLine["size"][]; variants: ReadLine["variant"][] } = { sizes: [], variants: [] };
 
   private readonly soFar: ReadLine[] = [];
+  private isBeforePart = false;
 
   constructor(private readonly catalogue: Catalogue) {}
 
+  private coloursSoFar({ id, variants }: Pattern): Named[] {
+    return variants.filter((v) => this.soFar.some((l) => l.pattern === id && l.variant === v.id));
+  }
   private readonly sizesSoFar = (pattern: string): ReadLine["size"][] => [
     ...new Set(this.soFar.filter((l) => l.pattern === pattern && l.size !== undefined).map((l) => l.size)),
   ];
@@ -96,24 +103,29 @@ export class ItemReader {
     this.takeWishes(stretch, line);
     stretch.take(SAME_BUT);
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
-    if (!draft.isNamed && this.before?.pattern === line.pattern) line.wishes.push(...carried(this.before, line));
+    // What is wished of a part of a quantity is of no other.
+    if (!draft.isNamed && this.before?.pattern === line.pattern && (!this.isBeforePart || quantity?.isPart))
+      line.wishes.push(...carried(this.before, line));
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isShared = part !== undefined || this.isShared(stretch);
     const eachOf = isShared ? undefined : stretch.take(EACH);
     const each = isShared ? "shared" : eachOf ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
+    const sameColours = stretch.take(SAME_COLOURS);
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
     this.takeQuantityless(stretch, draft, quantity);
     draft.sizes = takeSizes(stretch, draft.pattern?.sizes);
     this.settleSize(stretch, draft, quantity?.isPart === true);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
+    if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = this.coloursSoFar(draft.pattern);
     this.settleColour(stretch, draft);
     this.askRest(stretch, draft);
     // “1 dz of black in each size”: in those that the order has of that fly.
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
       this.spreadBefore = { sizes: this.sizesSoFar(draft.pattern.id), variants: [line.variant] };
     const made = this.spread(draft, each, quantity);
+    this.isBeforePart = quantity?.isPart === true;
     this.soFar.push(...made);
     if (part && made.length !== parts && line.doubts.length === 0)
       this.ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);

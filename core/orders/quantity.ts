@@ -244,21 +244,24 @@ function atTheEnd(text: string, start: number, { unit }: Catalogue): Quantity[] 
   return "flies" in result ? [{ at, flies: result.flies }] : [];
 }
 
-/** Where a text says “the same number”, of a statement before it. */
-export function asManyIn(text: string, start: number): [number, number] | undefined {
+/** Where a text says “the same number”, or “half as many”, of a statement before it; and how many times as many. */
+export function asManyIn(text: string, start: number): { at: [number, number]; times: number } | undefined {
   const [m] = text.matchAll(AS_MANY);
-  return m && [start + m.index, start + m.index + m[0].length];
+  return m && { at: [start + m.index, start + m.index + m[0].length], times: timesIn(m[0]) };
 }
+const timesIn = (words: string): number =>
+  /^hal[fb]/i.test(words) ? 0.5 : /^(?:twice|double|doppelt)/i.test(words) ? 2 : 1;
 
 /** “and the same number unweighted”: as many as said last before it. */
 const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
   [...text.matchAll(AS_MANY)].flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + m[0].length];
     const before = found.filter((f) => f.at[1] <= at[0]).at(-1);
-    return before?.flies === undefined ? [] : [{ at, flies: before.flies }];
+    const flies = (before?.flies ?? NaN) * timesIn(m[0]);
+    return Number.isInteger(flies) ? [{ at, flies }] : [];
   });
 const AS_MANY =
-  /(?<!\p{L})(?:(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s{0,4})(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
+  /(?<!\p{L})(?:(?:half|twice|double)\s+(?:as\s+many(?:\s+again)?|that(?:\s+(?:number|quantity|amount|many))?|the\s+(?:number|quantity|amount))|(?:halb|doppelt)\s+so\s+viele|(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s{0,4})(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
 
 /**
  * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too,

@@ -18,9 +18,9 @@ import { findQuoted, findWish, keptAsWish } from "./wishes";
 
 const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 const SENTENCE =
-  /(?<!(?:^|[\s\d])(?:ea|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})/giu;
+  /(?<!(?:^|[\s\d])(?:ea|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})|(?<=\p{L}\.)\s+(?=(?:please|bitte|thanks|thank\s+you|danke|could\s+you|can\s+you)\s+\p{L})/giu;
 const CLAUSE =
-  /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
+  /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with|of(?!\s+(?:them|these|those|each|it)(?!\p{L})))\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
 /** “The same in 16”: as many as before. */
 const SAME_IN =
   /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s/iu;
@@ -167,8 +167,9 @@ class OrderReader {
     if (this.fillsBefore(stretch, quantities)) return;
     const last = this.order.lines.at(-1);
     const asMany = asManyIn(stretch.left, stretch.start) ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
-    if (quantities.length === 0 && last?.flies !== undefined && asMany) {
-      const as = { flies: last.flies, at: asMany };
+    const flies = (last?.flies ?? NaN) * (asMany?.times ?? NaN);
+    if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
+      const as = { flies, at: asMany.at };
       this.order.lines.push(...this.asBefore(this.items.read(stretch, as), SAME_IN.test(clause.text)));
       return;
     }
@@ -196,14 +197,13 @@ class OrderReader {
     const { lines } = this.statements.findLast((s) => s.lines[1] > s.lines[0]) ?? {};
     const before = lines ? this.order.lines.slice(...lines) : [];
     if (!isSame || !one || another || before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return made;
-    const says = (field: "size" | "variant"): boolean => one.understood.some((u) => u.field === field);
-    // Where neither or both are said, or they differ in that already, it is of the last of them.
-    const said = says("size") ? "size" : "variant";
-    if (says("size") === says("variant") || new Set(before.map((l) => l[said])).size > 1) return made;
-    return before.map((l, i) => ({
+    const says = (["size", "variant", "form"] as const).filter((f) => one.understood.some((u) => u.field === f));
+    const [said] = says;
+    // Where none or several are said, or they differ in that already, it is of the last of them.
+    if (said === undefined || says.length > 1 || new Set(before.map((l) => l[said])).size > 1) return made;
+    return before.map(({ flies, size, variant, form }, i) => ({
       ...one,
-      flies: l.flies,
-      ...(said === "size" ? { variant: l.variant, form: l.form } : { size: l.size }),
+      ...{ flies, size, variant, form, [said]: one[said] },
       ...(i > 0 && { understood: [], doubts: [] }),
     }));
   }
@@ -354,11 +354,12 @@ class OrderReader {
     if (!/(?:^|[,;.])[^,;.]*[\p{L}\d][^,;.]*$/u.test(left.slice(0, at[0] - start))) return false;
     const after = left.slice(end - start);
     if (/^\s*(?:[,;.&+)]|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
+    // “#16 x 2dz. Bailiff …”: what stands behind a sign is of the size before it.
+    const isPoint = left.charAt(end - start - 1) === ".";
+    if (isPoint && /[\p{L}\d]\s*[x×]\s*$/iu.test(left.slice(0, at[0] - start))) return true;
     // The point belongs to “dz.”, or ends a sentence: then no fly is named behind it.
     const next = new Stretch(after, end).words().slice(0, MOST_NAMED);
-    return (
-      left.charAt(end - start - 1) === "." && findExactly(next, this.catalogue.patterns, (p) => p.name)?.from !== 0
-    );
+    return isPoint && findExactly(next, this.catalogue.patterns, (p) => p.name)?.from !== 0;
   }
 
   private namesFlyIn(text: string): boolean {
@@ -597,7 +598,7 @@ const commaParts = (text: string, start: number): Span[] =>
     COMMA,
   ).map((p) => ({ ...p, text: text.slice(p.start - start, p.end - start) }));
 
-const aheadOf = ({ start }: Span): [number, number] => [start, start];
+const aheadOf = ({ start }: Span): { at: [number, number]; times: number } => ({ at: [start, start], times: 1 });
 
 /** “je vier Dutzend”: what says that it is of each stands before the number and belongs to it. */
 const beginOf = (stretch: Stretch, q: Quantity): number => {
