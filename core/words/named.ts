@@ -136,6 +136,14 @@ export const impliedBy: Partial<Record<Role, MaterialForm>> = {
 export const isAfterStart = ({ verb }: Told, found: Description): boolean =>
   verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
 const aShape = /^(?:strips?|sheets?|bands?|pieces?)\s*(.*)$/;
+const aSlip = /^(\d+(?:[.,]\d+)?)\s*mm\s+(?:slips?|sections?)$/;
+/** “Olive turkey, 4 mm slip”: so wide is what is cut of the feather that was named before. */
+export function slipOf(before: Description, { text, exact }: Description): number | undefined {
+  const form = before.exact?.form ?? before.means?.form;
+  const mm =
+    exact || (form !== "quill" && form !== "feather fibre") ? undefined : aSlip.exec(text.trim().toLowerCase())?.[1];
+  return mm === undefined ? undefined : Number(mm.replace(",", "."));
+}
 /** A strip or a sheet names no stuff of its own: so wide and thick is that of what was named before. */
 export function shapeOf(before: Description, { text, end, exact }: Description): Description | undefined {
   const measures = exact ? undefined : aShape.exec(text.trim().toLowerCase())?.[1];

@@ -454,8 +454,9 @@ class RecipeReader implements Reading {
         if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) continue;
         // “Rib 6 turns” takes up what a list named before.
         if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) continue;
+        const isOfOther = t.description !== undefined && this.isOther(t, material);
         const isAbout =
-          t.role === role ||
+          (t.role === role && !isOfOther) ||
           // “Tie in the partridge as a beard”, of what a list called legs.
           (beneath.has(role) &&
             t.role !== undefined &&
@@ -486,6 +487,12 @@ class RecipeReader implements Reading {
       }
     }
     return false;
+  }
+
+  /** “Palmer the hackles down the body”: what is wound over a part is not that part. */
+  private isOther({ verb, description }: Told, material: Material | undefined): boolean {
+    const form = description?.exact?.form ?? description?.means?.form;
+    return verb === "wind" && form === "hackle" && material !== undefined && material.form !== form;
   }
 
   /** Whether a description later in the recipe means a material that a list named. */

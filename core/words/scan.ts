@@ -22,6 +22,7 @@ import {
   labelOf,
   roleOfItsOwn,
   shapeOf,
+  slipOf,
   upperOf,
 } from "./named";
 import { descriptionAt, inShares, type Description } from "./description";
@@ -1002,6 +1003,14 @@ function description(told: Told, text: string, at: number, context: ScanContext,
       : undefined;
     if (shaped) {
       told.description = shaped;
+      told.understood.push({ at, end: found.end });
+      return { told, end: found.end };
+    }
+    const slip = /,\s*(?:an?\s+)?$/.test(text.slice(told.description.end, begin))
+      ? slipOf(told.description, found)
+      : undefined;
+    if (slip !== undefined && told.kind === "lay" && !told.said.amount) {
+      told.said.amount = { slipWidth: { mm: slip } };
       told.understood.push({ at, end: found.end });
       return { told, end: found.end };
     }

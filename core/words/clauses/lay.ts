@@ -1055,7 +1055,7 @@ const howTied: Clause[] = [
   clause(
     "by the tips",
     match(
-      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:the|its|their)\\s+(tips?|butts?|ends?|stems?|(?:thin|narrow|pointed|tapered|cut|wide|fine)\\s+ends?|point)",
+      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)s?\\b))(tips?|butts?|ends?|stems?|(?:thin|narrow|pointed|tapered|cut|wide|fine)\\s+ends?|point)",
     ),
     () => undefined,
   ),

@@ -645,7 +645,7 @@ const howItLies: Clause[] = [
   clause(
     "by the tip",
     match(
-      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)\\b))(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
+      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)s?\\b))(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
     ),
     (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
   ),

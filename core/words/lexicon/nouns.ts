@@ -44,6 +44,7 @@ const nouns: [string, NounForm][] = [
   ["hooks?", { form: "hook" }],
   [
     anyOf(
+      "beads?\\s+on\\s+(?:\\d+(?:[.,]\\d+)?\\s*(?:lb|mm)\\s+)?(?:nylon|mono(?:filament)?)",
       "(?:melted|burnt|burned)\\s+mono(?:filament)?(?:\\s+(?:balls?|eyes?))?",
       "bead[- ]?chain(?:\\s+eyes?)?",
       "chain(?:\\s+eyes?)",
@@ -230,7 +231,7 @@ const nouns: [string, NounForm][] = [
       "(?=[tgshcmd])(?<=\\b(?:fibres?|fibers?|barbs?)\\s+(?:of|from)\\s+(?:an?\\s+)?(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|heron|crow|magpie|duck)",
       "(?:macaw|ibis|bustard|toucan|florican|argus)(?:\\s+(?:substitutes?|subs?|imitations?))?(?!\\s+(?:[a-z]+\\s+)?feathers?)(?:\\s+(?:fibres?|barbs?))?",
       "pt(?:\\s+(?:fibres?|fibers?|feather))?",
-      "(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?))?",
+      "(?:golden\\s+pheasant\\s+)?(?:tippets?|coq(?:\\s+de\\s+\\w+)?|cdl)(?:\\s+(?:feathers?|fibres?|strands?))?",
     ),
     { form: "feather fibre", counted: "fibres" },
   ],
