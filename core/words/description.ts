@@ -433,6 +433,16 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
   if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;
   if (/^\d{2,3}$/.test(t.word) && /^(?:thread|silk)$/.test(next)) return true;
+  // “210 white thread”
+  if (
+    /^(?:[5-9]\d|[1-4]\d\d)$/.test(t.word) &&
+    isColour(next) &&
+    /^\s+[a-z]+\s+(?:thread|silk)\b/.test(text.slice(t.end))
+  )
+    return true;
+  // “Black thread 140”
+  const isNumber = /^(?:[5-9]\d|[1-4]\d\d)$/.test(t.word) && /^\s*(?:[,.;]|$)/.test(text.slice(t.end));
+  if (isNumber && afterNoun && form === "thread") return true;
   if (/^(?:denier|den|dt|d|thou|thousandths?|ply|lbs?)$/.test(next)) return true;
   const unitEnd = /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long)\b/.test(
     text.slice(t.end),
@@ -490,7 +500,8 @@ function withAddition(text: string, from: number, form: MaterialForm | undefined
       if (!t) break;
       const isSize = sized.test(t.word) && sizeBelongs(text, t, true, form);
       const isUnit = isUnitAt(text, t) && taken > 0;
-      if (!isSize && !isUnit && !((isColour(t.word) || after.has(t.word)) && !nounOnly(text, place))) break;
+      const isMetal = (form === "eyes" || form === "bead") && t.word === "lead";
+      if (!isSize && !isUnit && !isMetal && !((isColour(t.word) || after.has(t.word)) && !nounOnly(text, place))) break;
       place = t.end;
       taken++;
       const next = afterBlank(text, place);

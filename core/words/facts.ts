@@ -384,7 +384,7 @@ const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "
 const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
 /** “… and I use brown 8/0.” */
 const threadAhead =
-  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+)\s*(?:[.;,]|$)/;
+  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
 function readHookWords(r: Reading, i: number): void {

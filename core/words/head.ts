@@ -163,6 +163,8 @@ function bareHead(rest: string, counted: number, none: LineHead): LineHead {
   const m = bare.exec(rest);
   if (!m) return none;
   const word = m[1] ?? "";
+  // “Dumbbell eyes 5 mm” are of what they are called.
+  if (/^(?:dumb-?bells?|bar-?bells?)$/.test(word)) return none;
   // “coat body with resin”, “varnish head” does it.
   if (/^(?:coat|varnish|cement|lacquer)/.test(word)) return none;
   // “wing case over” is not a wing.

@@ -781,6 +781,16 @@ class RecipeReader implements Reading {
     const object = objectOf(named);
     if (!object.component) return this.askMaterial(t, i);
     const isDeclared = role !== undefined && this.isToldLater(i, role, told.said.rule?.turns !== undefined);
+    // “Tied in by the butts in front of the abdomen”: the place is that of the tie-in.
+    const { there, ...more } = told.said;
+    if (
+      isDeclared &&
+      role === "wing case" &&
+      there &&
+      !more.tieIn?.at &&
+      tiedInBy.test(t.text.slice(told.at, told.end))
+    )
+      told.said = { ...more, tieIn: { ...more.tieIn, at: there } };
     // A list that says where it is tied in has tied it in; what follows later takes it up.
     if (isDeclared && (told.said.tieIn?.at !== undefined || told.said.hanging) && waitsOrHangs(object, told))
       return tellTieIn(t);
@@ -994,6 +1004,7 @@ class RecipeReader implements Reading {
   }
 }
 
+const tiedInBy = /\btied\s+(?:in|on)\s+by\s/;
 const ofBarbs =
   /^\W*(?:the\s+)?(?:hackle\s+)?(?:fibres?|fibers?|barbs?)\s+(?:no|not|as|just|about|to|reach|a|one|two|the|half|equal|long)/;
 const isOfSize = /^(?:longer|shorter|larger|smaller|bigger)$/;

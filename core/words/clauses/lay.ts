@@ -452,7 +452,7 @@ const byFeather: Clause[] = [
     },
   ),
   clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?|points?(?=\\s*(?:[,.;]|$))")), (s, [n]) =>
-    partOf(s, "tip", n),
+    Number.isInteger(n) ? partOf(s, "tip", n) : false,
   ),
   clause(
     "one flank",

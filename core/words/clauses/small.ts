@@ -61,7 +61,7 @@ export const seatClauses: Clause[] = [
       opt(words("then|and|plus")),
       count,
       words(
-        "(?:(?:wraps?|turns?)\\s+)?(?:of\\s+thread\\s+)?(?:under(?:neath)?|beneath|below|(?:a?round|about)(?:\\s+the\\s+(?:base|foot)\\s+of)?)\\s+(?:the\\s+eyes|them|it)",
+        "(?:posting|locking|securing)\\s+(?:wraps?|turns?)|(?:(?:wraps?|turns?)\\s+)?(?:of\\s+thread\\s+)?(?:under(?:neath)?|beneath|below|(?:a?round|about)(?:\\s+the\\s+(?:base|foot)\\s+of)?)\\s+(?:the\\s+eyes|them|it)",
       ),
     ),
     (s, [, c]) => {

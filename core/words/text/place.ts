@@ -357,8 +357,14 @@ const eyeLengths: Reader<Place> = map(
   ([n, , more]) => ({ eyeLengths: n + (more ?? 0) }),
 );
 
+/** “At the 1/3 point”. */
+const sharePoint: Reader<Place> = map(
+  match("([1-3])\\s*/\\s*([2-5])\\s+(?:point|mark|spot|position)(?!\\s+of)"),
+  ([n, of]) => (Number(n) < Number(of) ? { fraction: Number(n) / Number(of) } : undefined),
+);
 const base: Reader<Place> = memo(
   oneOf(
+    map(seq(opt(words("the")), sharePoint), ([, p]) => p),
     map(seq(the, landmarkFirst), ([, p]) => p),
     map(seq(opt(words("the|its")), fractionOfShank), ([, p]) => p),
     bareFraction,

@@ -72,7 +72,9 @@ export function verbGoingOnAt(text: string, at: number): { id: VerbId; end: numb
 /** Verbs told of what is described: “wound to the bend”, “palmered back”, “tied in at the front”. */
 export const participleAt: Reader<VerbId> = oneOf<VerbId>(
   map(
-    words("(?:and\\s+)?(?:then\\s+)?(?:wound|wrapped|palmered|spiral(?:l)?ed)(?:\\s+(?:on|up|over|round))?"),
+    words(
+      "(?:and\\s+)?(?:then\\s+)?(?:wound|wrapped|palmered|spiral(?:l)?ed)(?:\\s+(?:on|up|over|round(?!\\s+(?:the|its)\\s+(?:post|base|wing|root)\\b)))?",
+    ),
     () => "wind" as const,
   ),
   map(
