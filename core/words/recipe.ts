@@ -891,7 +891,8 @@ class RecipeReader implements Reading {
     // Where no line before has named one, it is the thread of the fly.
     if (found?.thread && !thread)
       bench.thread = objectOf({ ...t, told: { ...told, role: "thread", said: {} } }).component?.id;
-    if (said.rule === undefined && said.from === undefined && said.end === undefined) return;
+    const isLong = said.size !== undefined && said.isLong === true;
+    if (said.rule === undefined && said.from === undefined && said.end === undefined && !isLong) return;
     const wound: Told = { ...told, role: "head", part: "head", description: undefined };
     tellWind({ ...t, told: wound });
   }
@@ -937,8 +938,11 @@ class RecipeReader implements Reading {
     const known = words.split(/[\s/]+/).filter(isSaid).length;
     const isColours = words !== "" && known === words.split(/[\s/]+/).length;
     // “Dub with olive seahorse”: whatever it is called, it is what is dubbed.
+    const said = words.split(" ");
+    // “Caddis green”: a shade that is called so.
+    const isShade = said.length === 2 && isColour(said[1] ?? "");
     const isStuff =
-      t.told.verb === "dub" && known > 0 && stuffBehindColour.test(words) && isColour(words.split(" ")[0] ?? "");
+      t.told.verb === "dub" && known > 0 && stuffBehindColour.test(words) && (isColour(said[0] ?? "") || isShade);
     if (isStuff && rest && !t.told.description) {
       t.told.rest = t.told.rest.slice(1);
       t.told.understood.push(rest);

@@ -483,7 +483,7 @@ function lookAhead(
 }
 /** A part by which a place is said is no material: “behind the bead”, “half the tail”. */
 const placeWords = words(
-  `(?:behind|in\\s+front\\s+of|ahead\\s+of|before|over|past|beyond|up\\s+to|down\\s+to|to|at|around|round|between|under|through|as\\s+long\\s+as|half|twice|with\\s+the\\s+same\\s+length\\s+as|against)\\s+(?:the\\s+|its\\s+)?(?:${PARTS})(?!\\s+(?:fibres?|wire|feather|dubbing|hair))`,
+  `(?:into|inside|behind|in\\s+front\\s+of|ahead\\s+of|before|over|past|beyond|up\\s+to|down\\s+to|to|at|around|round|between|under|through|as\\s+long\\s+as|half|twice|with\\s+the\\s+same\\s+length\\s+as|against)\\s+(?:the\\s+|its\\s+)?(?:${PARTS})(?!\\s+(?:fibres?|wire|feather|dubbing|hair))`,
 );
 
 /** Reads one thing at a place into what is told. */
@@ -931,7 +931,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
     (told.verb === "change" && !told.description ? colourOfThread(text, begin) : undefined) ??
     (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??
-    (told.role === "weight" && told.part !== "lead" && !told.description ? bareGauge(text, begin) : undefined);
+    (told.role === "weight" && !told.description ? bareGauge(text, begin, told.part) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
@@ -1063,9 +1063,10 @@ function description(told: Told, text: string, at: number, context: ScanContext,
 }
 const gauge = match('0?\\.\\d{2,3}"?(?:\\s*in(?:ch)?)?');
 /** “Weight: 12 × .015”: of weights so thick is the wire. */
-function bareGauge(text: string, at: number): Description | undefined {
+function bareGauge(text: string, at: number, part: string | undefined): Description | undefined {
   const found = gauge(text, at);
-  return found && { at, end: found.end, text: `${text.slice(at, found.end)} wire`, means: { form: "weight wire" } };
+  const metal = part === "lead" ? "lead wire" : "wire";
+  return found && { at, end: found.end, text: `${text.slice(at, found.end)} ${metal}`, means: { form: "weight wire" } };
 }
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
 /** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */

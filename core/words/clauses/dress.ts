@@ -1,5 +1,5 @@
 import { type DubbedShape, type LengthRule, type NoodleThickness } from "../../recipe";
-import { anyOf, map, match, oneOf, opt, seq, unless, words } from "../parse";
+import { anyOf, beginning, map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
@@ -50,6 +50,11 @@ const shapes: [string, DubbedShape][] = [
   ],
 ];
 const shape = oneOf(...shapes.map(([w, s]) => map(words(w), () => s)));
+/** “Half as long as the abdomen” is no matter of how full. */
+const howFull: typeof length = beginning(length.firsts, (text, at) => {
+  const found = length(text, at);
+  return found && !/\bas\s+long\s+as\b/.test(text.slice(at, found.end)) ? found : undefined;
+});
 const NOODLE = words("(?:dubbing\\s+)?(?:noodle|rope|strand)");
 const fullWords = "(?:full|thick|fat|in\\s+diameter|across|high|deep)";
 const atEnds = opt(
@@ -391,7 +396,7 @@ export const dressClauses: Clause[] = [
       s.noodle = { mm };
     },
   ),
-  clause("0.4 gape", unless(length, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide|long\\b")), (s, l) => {
+  clause("0.4 gape", unless(howFull, words("behind|in\\s+front|ahead|before|from|back|of\\b|wide|long\\b")), (s, l) => {
     if (s.fullness !== undefined || s.noodle !== undefined || "to" in l || "reach" in l || isExtent(l)) return false;
     // “in a dubbing loop, 5 cm”: so long is the loop.
     if (s.loop && s.loopMm === undefined && "mm" in l && l.mm >= SHORTEST_NOODLE) {

@@ -16,6 +16,8 @@ import { verb } from "./verb";
 export function tellTakeOver(telling: Telling): void {
   const t = asCover(telling);
   const { told, bench } = t;
+  const called = bandCalled(t);
+  if (called) return takeOver(t, called, told.said);
   const waiting = hanging(t);
   if (waiting) return takeOver(t, waiting, told.said);
   const found = told.role === undefined && told.description ? bench.resolve(told.description).material : undefined;
@@ -64,7 +66,7 @@ const liesFlat = new Set(["stretch body", "yarn", "tinsel", "flash", "floss", "c
 /** So far from the eye, in shanks, a strip that is pulled over forward cannot have been bound in. */
 const FRONT = 0.4;
 /** A strip that was tied in for a body and is not wound yet: folded forward it lies over what is under it. */
-function stripOf({ bench }: Telling, component: string): Waiting | undefined {
+function stripOf({ bench }: Pick<Telling, "bench">, component: string): Waiting | undefined {
   const strip = bench.waiting.findLast((w) => w.component === component && !w.used && liesFlat.has(w.form));
   if (!strip) return undefined;
   strip.hangs = true;
@@ -82,6 +84,22 @@ function stripOf({ bench }: Telling, component: string): Waiting | undefined {
   }
   return strip;
 }
+
+/** “Pull the film over”, “the skin”, of a strip of it that was tied in and is not wound yet. */
+function bandCalled({ told, text, bench }: Telling): Waiting | undefined {
+  if (told.description ?? told.role) return undefined;
+  const rest = told.rest.find((r) => ofBand.test(text.slice(r.at, r.end)));
+  const word = rest && text.slice(rest.at, rest.end);
+  const strip = bench.waits((w) => {
+    const name = bench.materialOf(bench.component(w.component))?.name.toLowerCase() ?? "";
+    return !w.hangs && liesFlat.has(w.form) && word !== undefined && name.split(/[^a-z]+/).includes(word);
+  });
+  if (!rest || !strip) return undefined;
+  told.rest = told.rest.filter((r) => r !== rest);
+  told.understood.push(rest);
+  return stripOf({ bench }, strip.component);
+}
+const ofBand = /^(?:film|skin|sheet|shell|plastic|foil|latex|raffia)$/;
 
 /** “Red floss for cheeks … pull it forward along each side”: cheeks of which no length was said hung till then. */
 function cheeksLeft({ bench }: Telling, component: string): Waiting | undefined {
