@@ -255,6 +255,11 @@ function weekOf(n: number, today: string): DayRead | undefined {
 }
 
 const BEFORE = String.raw`(?:(?:all|everything|alles)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive|reach\s+(?:us|me))|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+/** What every way to say a day has: figures with a sign between, or the name of a month, a day, a feast or a span. */
+const mayBeDay = new RegExp(
+  String.raw`\d\s?[./-]\s?\d|${longest(months)}|${longest(days)}|easter|ostern|friday|freitag|whit|pentecost|pfingst|christmas|weihnacht|tomorrow|morgen|day|week|month|tag|woche|monat|kw`,
+  "i",
+);
 /** Only where it stands alone: “3 weeks”. */
 const alone: Way[] = [
   {
@@ -272,6 +277,7 @@ const anywhere = ways.map((w) => ({ ...w, pattern: new RegExp(`(?<![\\p{L}\\d#./
  * @returns the day, or the two that it could be; undefined when the text is not a day
  */
 export function readDay(text: string, today: string): DayRead | undefined {
+  if (!mayBeDay.test(text)) return undefined;
   const clean = text.trim().replace(/\s+/g, " ");
   for (const { pattern, read } of whole) {
     const m = pattern.exec(clean);
@@ -288,6 +294,7 @@ export interface DayFound {
 }
 /** The days within a longer text, those that are said most plainly first; none lies within another. */
 export function* daysIn(text: string, today: string): Generator<DayFound> {
+  if (!mayBeDay.test(text)) return;
   let left = text;
   for (const { pattern, read } of anywhere)
     for (const m of left.matchAll(pattern)) {

@@ -1,6 +1,9 @@
 import { distance } from "fastest-levenshtein";
 
-const fold = (text: string): string =>
+const isPlain = /^[a-z0-9]*$/;
+/** In small letters without accents and signs. */
+const fold = (text: string): string => (isPlain.test(text) ? text : folding(text));
+const folding = (text: string): string =>
   text
     .toLowerCase()
     .replaceAll("ß", "ss")

@@ -230,7 +230,7 @@ class RecipeReader implements Reading {
     if (!second) return;
     this.plain[i] = second.first;
     this.bench.second = second.description;
-    this.line(i).marks.push({ at: [second.at, text.length], kind: "known" });
+    for (const at of second.read) this.line(i).marks.push({ at, kind: "known" });
   }
 
   /** The head is built, or the knot tied: a second thread that a list named for it is changed to first. */
