@@ -106,6 +106,7 @@ describe("flies as tiers tell them", () => {
         "505-gannet-hook-glider-tied-by-ann: LENGTH_RULE_UNRESOLVED",
         "516-drawbridge-slider: MATERIAL_UNKNOWN",
         "519-slate-yard-caddis-larva: SPOT_UNDER_BEAD",
+        "522-two-loop-pike: PIECE_TOO_SHORT",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",

@@ -297,6 +297,8 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     // “210 den. white”: the stop only shortens the word.
     // “a single turn of …”: how often, and not of what.
     if (/^\s*(?:turns?|wraps?)\b/.test(text.slice(t.end))) break;
+    // “Make a hot spot of 5 turns”: no colour of a hackle.
+    if (t.word === "hot" && /^[\s-]*spot\b/.test(text.slice(t.end))) break;
     // “Hackle round the post”: where, and not what.
     if (t.word === "round" && /^\s+(?:the|an?)\b/.test(text.slice(t.end))) break;
     const isShort = isUnit && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");

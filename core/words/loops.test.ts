@@ -32,6 +32,14 @@ describe("a dubbing loop in one line", () => {
       "Spin marabou tips in a 5 cm loop and wind as a collar",
       "collar, loop of marabou tips: 0.4 × the gape full, loop of 50 mm, from 1 eye behind the eye to 2 eyes behind the eye",
     ],
+    [
+      "Collar: two CDC feathers, the fibres spun in a 4 cm loop, 3 turns",
+      "collar, loop of cdc feathers: 0.4 × the gape full, loop of 40 mm, from 1 eye behind the eye to 2 eyes behind the eye",
+    ],
+    [
+      "Put the fibres of one marabou plume in a dubbing loop of 50 mm and wind it as a collar",
+      "collar, loop of marabou plume: 0.4 × the gape full, loop of 50 mm, from 1 eye behind the eye to 2 eyes behind the eye",
+    ],
   ])("%s", (line, step) => {
     expect(told(line)).toEqual([step]);
     expect(asked(line)).toEqual([]);

@@ -213,3 +213,70 @@ test("a knot that is made again is made twice", () => {
   expect(told("Whip finish with five turns and do it again").at(-1)).toMatch(/whip finish, 5 turns, 2 times/);
   expect(told("Half hitch, then a four turn whip").at(-1)).toMatch(/whip finish, 4 turns/);
 });
+
+describe("what is told by what came before it", () => {
+  const bunch = "Wing: white bucktail, clump of 2 mm, 90 mm\n";
+  test.each([
+    [
+      "a bunch by its colour",
+      `${bunch}Tie in a bunch of chartreuse, same thickness and length`,
+      /^wing, chartreuse bucktail: .*= 90 mm/,
+    ],
+    [
+      "the same again",
+      "Wing: white bucktail, clump of 2 mm, 90 mm\nThen olive bucktail on top, the same again, 85 mm",
+      /clump of 2 mm, = 85 mm/,
+    ],
+    [
+      "strands over the thread",
+      "Tail: pearl flash, eight strands, folded over the thread, 40 mm",
+      /^tail, .*: 8 strands folded, = 40 mm/,
+    ],
+    [
+      "two turns of dubbing in front of that",
+      "Dub the body with hare to 4 mm behind the eye\nHackle: brown hen, 2 turns\nTwo turns of dubbing in front of that",
+      /^collar, .*: .* full, from in front of the hackle/,
+    ],
+    [
+      "a hackle over one of two bodies",
+      "Body: rear half yellow floss, front half black seal\nHackle: black cock over the seal only, 4 turns",
+      /^hackle, .*from 0\.65 of the shank to 0\.3 of the shank/,
+    ],
+    ["two of them side by side", "Body: stripped hackle stalk, two of them side by side", /2 side by side/],
+  ])("%s", (_what, text, step) => {
+    expect(told(text).at(-1)).toMatch(step);
+    expect(asked(text)).toEqual([]);
+  });
+
+  test("a strip that is called by one word of it is pulled over", () => {
+    const text =
+      "Tie in a 3 mm wide strip of tan shell film at the bend\nDub the abdomen in caddis green to 4 mm behind the eye\nPull the film over and tie it down";
+    expect(told(text).at(-1)).toMatch(/tan shell film: 1 strand, over the back/);
+    expect(told(text)[1]).toMatch(/^body, caddis green dubbing/);
+    expect(asked(text)).toEqual([]);
+  });
+
+  test("a coat goes over each of two parts", () => {
+    const text = "Body: olive floss\nThorax: olive dubbing\nTwo coats of resin over body and thorax, not over the wing";
+    expect(told(text).slice(-2)).toEqual([
+      expect.stringMatching(/2 coats, from in front of the body/),
+      expect.stringMatching(/2 coats, from in front of the thorax/),
+    ]);
+  });
+
+  test("a wing pad is tied in where the list says, and goes over from there", () => {
+    const text =
+      "Body: hare fur\nWing pads: pheasant tail, 10 fibres, tied in by the butts in front of the body\nThorax: hare fur\nFold the fibres over, four wraps";
+    expect(told(text).find((s) => s.includes("left hanging"))).toMatch(/tied in at in front of the body$/);
+  });
+
+  test("wire steps of the hook are no size", () => {
+    const { recipe } = readRecipe("Hook: wet, size 10, 1x strong\nThread: black", { materials: cabinet, hooks });
+    expect(recipe.sizes).toEqual({ from: "10", to: "10" });
+  });
+
+  test("the thread goes further by a share of the shank", () => {
+    const text = "Run the thread from the eye to the bend\nMove the thread forward a third of the shank";
+    expect(told(text).at(-1)).toMatch(/move the thread, at 0\.667 of the shank/);
+  });
+});

@@ -31,7 +31,7 @@ const folded = opt(
       "folded\\s+over\\s+the\\s+(?:tying\\s+)?thread",
       "folded(?:\\s+(?:double|over|a?round\\s+the\\s+thread|in\\s+half|to\\s+double))?",
       "doubled(?:\\s+(?:over|a?round\\s+the\\s+thread))?",
-      ",?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over|a?round\\s+the\\s+thread|in\\s+half)?",
+      ",?\\s*(?:folded|doubled)\\s*(?:to\\s+)?(?:double|over(?:\\s+the\\s+(?:tying\\s+)?thread)?|a?round\\s+the\\s+thread|in\\s+half)?",
     ),
   ),
 );
@@ -330,6 +330,16 @@ const bySize: Clause[] = [
     ),
     (s, [, , , , slipWidth]) => {
       s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "same length and thickness",
+    words(
+      "(?:of\\s+)?(?:the\\s+)?same\\s+(?:(?:thickness|size|amount)\\s+and\\s+length|length\\s+and\\s+(?:thickness|size|amount))(?!\\s+as\\b)",
+    ),
+    (s) => {
+      if (s.amount !== undefined || s.shown !== undefined) return false;
+      Object.assign(s, { thickLike: 1, sameLength: 1 });
     },
   ),
   clause(

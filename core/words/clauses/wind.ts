@@ -287,7 +287,7 @@ const howOften: Clause[] = [
       ? setTurns(s, c, false)
       : false,
   ),
-  clause("5 of them", seq(count, words("of\\s+(?:them|these|those)")), (s, [c]) =>
+  clause("5 of them", seq(count, words("of\\s+(?:them|these|those)(?!\\s+side\\s+by)")), (s, [c]) =>
     s.rule?.turns === undefined ? setTurns(s, c, false) : false,
   ),
   clause("x5", match("x\\s?(\\d{1,2})(?:\\s+turns?)?"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
@@ -538,7 +538,15 @@ const howItLies: Clause[] = [
   }),
   clause("single layer", words("(?:one|single|a\\s+single)\\s+(?:flat\\s+|thin\\s+)?layer"), put({ passes: 1 })),
   stretched,
-  clause("8 side by side", seq(number, words("side\\s+by\\s+side(?!\\s+turns)")), (s, [rope]) => {
+  clause(
+    "on the far side",
+    match("on\\s+the\\s+(far|near)\\s+side(?:\\s+of\\s+the\\s+(?:shank|hook))?"),
+    (s, [side]) => {
+      if (s.round !== undefined) return false;
+      s.round = side === "far" ? { far: 1 } : { near: 1 };
+    },
+  ),
+  clause("8 side by side", seq(number, words("(?:of\\s+them\\s+)?side\\s+by\\s+side(?!\\s+turns)")), (s, [rope]) => {
     if (!Number.isInteger(rope) || rope < 1) return false;
     Object.assign(s, { rope, ribbon: true });
   }),

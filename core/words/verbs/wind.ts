@@ -254,6 +254,9 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
   if (said.around) return windAround(t, object, said, said.around);
+  // “Black cock over the seal only”, of a body of several: as far as that goes.
+  const covered = isHackle(object.role) && !isPlaced(said) ? coveredBy(said, t.bench) : undefined;
+  if (covered) Object.assign(said, { from: covered.rear, to: covered.front });
   const front = (isHackle(object.role) || object.form === "hackle") && said.palmered ? ribbed(t.bench) : undefined;
   const post = said.roundPost ? postAt(t.bench) : undefined;
   if (post && !said.from && !said.begin && !said.end) said.there ??= post;
@@ -443,6 +446,7 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
     ...(said.tieIn && { tieIn: said.tieIn }),
     ...(said.pieceMm !== undefined && { pieceMm: said.pieceMm }),
     ...(said.laid && { laid: said.laid }),
+    ...(said.round && { round: said.round }),
   };
   const hung = bench.hangs;
   bench.hangs = undefined;
