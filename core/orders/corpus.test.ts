@@ -33,6 +33,7 @@ const files: [string, Catalogue][] = [
   ["boathouse.txt", anotherCatalogue],
   ["chandlery.txt", anotherCatalogue],
   ["storehouse.txt", anotherCatalogue],
+  ["cellar.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -110,7 +110,7 @@ export class ItemReader {
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isShared = part !== undefined || this.isShared(stretch);
     const eachOf = isShared ? undefined : stretch.take(EACH);
-    const each = isShared ? "shared" : eachOf ? "each" : undefined;
+    const each = isShared ? "shared" : eachOf || quantity?.isOfEach ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
     const sameColours = stretch.take(SAME_COLOURS);
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
@@ -124,12 +124,34 @@ export class ItemReader {
     // “1 dz of black in each size”: in those that the order has of that fly.
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
       this.spreadBefore = { sizes: this.sizesSoFar(draft.pattern.id), variants: [line.variant] };
+    if (eachOf) this.askOfWhich(draft, eachOf.at);
     const made = this.spread(draft, each, quantity);
     this.isBeforePart = quantity?.isPart === true;
     this.soFar.push(...made);
     if (part && made.length !== parts && line.doubts.length === 0)
       this.ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     return made;
+  }
+
+  /**
+   * “2 dz white, 1 dz black, and half a dozen each in 4/0”: of each colour so far. Where “each” stands alone behind
+   * sizes that were told in several statements, it is asked of which.
+   */
+  private askOfWhich(draft: Draft, at: [number, number]): void {
+    const { pattern, line, sizes, colours, isNamed } = draft;
+    if (!pattern || isNamed || (sizes?.sizes.length ?? 0) > 1 || colours.length > 1) return;
+    const known = this.coloursSoFar(pattern);
+    if (sizes && colours.length === 0 && known.length > 1) draft.colours = known;
+    const soFar = this.sizesSoFar(pattern.id);
+    const before = this.spreadBefore.sizes.length;
+    if (sizes || before < 2 || soFar.length <= before) return;
+    this.ask(
+      line,
+      "size",
+      at,
+      { code: "WHICH_SIZE", details: { pattern: pattern.name } },
+      [soFar, this.spreadBefore.sizes].map((of) => ({ label: of.join(", "), text: `each in ${of.join("/")}` })),
+    );
   }
 
   private isShared(stretch: Stretch): boolean {

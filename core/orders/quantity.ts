@@ -23,6 +23,8 @@ export interface Quantity {
   doubt?: Doubt;
   /** One of those that a quantity before them is made of. */
   isPart?: boolean;
+  /** “The same in 14 and 16”: so many of each. */
+  isOfEach?: boolean;
 }
 type Groups = (string | undefined)[];
 interface Way {

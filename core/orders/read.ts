@@ -23,7 +23,7 @@ const CLAUSE =
   /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with|of(?!\s+(?:them|these|those|each|it)(?!\p{L})))\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
 /** “The same in 16”: as many as before. */
 const SAME_IN =
-  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:same(?:\s+again)?|ditto|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s/iu;
+  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:(?:same(?:\s+again)?|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s|dit+o\s+(?:(?:in|with|mit|of|von)\s)?)/iu;
 const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pcs|pieces|stück|stk|gross|x\s*\d|[½¼¾+]|th\b|st\b|nd\b|rd\b|\.\s?\d|-\d\d|[-–]\s*\d+\s*(?:dz|doz)|\s\d\/\d|(?:jan|feb|mar|mär|apr|may|mai|jun|jul|aug|sep|oct|okt|nov|dec|dez)))`;
 /** A comma ends a part, but not within a number, and not within a list of sizes. */
 const COMMA = new RegExp(
@@ -169,7 +169,7 @@ class OrderReader {
     const asMany = asManyIn(stretch.left, stretch.start) ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
     const flies = (last?.flies ?? NaN) * (asMany?.times ?? NaN);
     if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
-      const as = { flies, at: asMany.at };
+      const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };
       this.order.lines.push(...this.asBefore(this.items.read(stretch, as), SAME_IN.test(clause.text)));
       return;
     }
@@ -217,7 +217,10 @@ class OrderReader {
     const from =
       holder.start > start && /\p{L}/u.test(text.slice(0, holder.start - start)) ? holder.start : first.at[0];
     const rest = { text: text.slice(from - start), start: from, end };
-    if (from <= start || !this.namesFlyIn(rest.text)) return undefined;
+    const isAnother =
+      this.namesFlyIn(rest.text) ||
+      /(?:^|[\s,])(?:plus|and|und|sowie|dazu)\s+$/iu.test(text.slice(0, first.at[0] - start));
+    if (from <= start || !isAnother) return undefined;
     const own = text.slice(0, from - start).replace(/(?:[\s,]|\s(?:and|und|plus|also))+$/iu, "");
     return [{ text: own, start, end: start + own.length }, rest];
   }
