@@ -124,7 +124,7 @@ export class ItemReader {
     // “1 dz of black in each size”: in those that the order has of that fly.
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
       this.spreadBefore = { sizes: this.sizesSoFar(draft.pattern.id), variants: [line.variant] };
-    if (eachOf) this.askOfWhich(draft, eachOf.at);
+    if (eachOf) this.settleEach(draft, eachOf.at);
     const made = this.spread(draft, each, quantity);
     this.isBeforePart = quantity?.isPart === true;
     this.soFar.push(...made);
@@ -137,7 +137,7 @@ export class ItemReader {
    * “2 dz white, 1 dz black, and half a dozen each in 4/0”: of each colour so far. Where “each” stands alone behind
    * sizes that were told in several statements, it is asked of which.
    */
-  private askOfWhich(draft: Draft, at: [number, number]): void {
+  private settleEach(draft: Draft, at: [number, number]): void {
     const { pattern, line, sizes, colours, isNamed } = draft;
     if (!pattern || isNamed || (sizes?.sizes.length ?? 0) > 1 || colours.length > 1) return;
     const known = this.coloursSoFar(pattern);

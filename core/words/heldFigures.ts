@@ -13,7 +13,7 @@ import { NUMBER_WORD, readNumber } from "./text/number";
  * about what is there.
  */
 export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): void {
-  const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts]);
+  const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts.sizes]);
   for (const line of out) {
     if (line.kind !== "steps" || line.marks.length === 0) continue;
     const said = figuresSaid(line);

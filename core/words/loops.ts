@@ -81,7 +81,7 @@ interface Ahead {
   end: number;
 }
 function describedFirst(text: string, begin: number, index: CabinetIndex): Ahead | undefined {
-  if (!within.test(text) && !/\bloop\b/.test(text)) return undefined;
+  if (!/\bloop\b/.test(text)) return undefined;
   const counted = counts(text, begin);
   const at = skipBlanks(text, counted?.end ?? begin);
   const layer = descriptionAt(text, at, index, true);

@@ -245,8 +245,8 @@ class RecipeReader implements Reading {
   /** Where no line comes to the head, it is changed to at the end. */
   private changeAtLast(): void {
     const i = this.heads.findIndex((h) => h.role === "thread");
-    const told = this.scan(Math.max(0, i))[0];
-    if (this.bench.second === undefined || i < 0 || !told) return;
+    const told = this.bench.second === undefined || i < 0 ? undefined : this.scan(i)[0];
+    if (!told) return;
     const said = { told: { ...told, said: {}, description: undefined }, text: this.plain[i] ?? "", bench: this.bench };
     verbOf("change")?.tell({ ...said, line: this.notesOf(i) });
   }

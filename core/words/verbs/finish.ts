@@ -68,9 +68,8 @@ function onBoth(t: Telling): boolean {
   const first = from && "part" in from && to && "part" in to && from.part === to.part ? from.part : undefined;
   const isOther = told.role !== undefined && first !== undefined && told.role !== first;
   if (!isOther || !coatedParts.has(told.role ?? "head") || !bench.ofRole(told.role)) return false;
-  const description = told.description;
   tellFinish({ ...t, told: { ...told, role: undefined, part: undefined } });
-  tellFinish({ ...t, told: { ...told, said, description } });
+  tellFinish({ ...t, told: { ...told, said } });
   return true;
 }
 
