@@ -107,6 +107,7 @@ describe("flies as tiers tell them", () => {
         "516-drawbridge-slider: MATERIAL_UNKNOWN",
         "519-slate-yard-caddis-larva: SPOT_UNDER_BEAD",
         "522-two-loop-pike: PIECE_TOO_SHORT",
+        "527-hanging-lamp-spider: PLACE_NOT_THERE",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",

@@ -19,6 +19,8 @@ const hookSentences = [
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),
+  // “Tie on size 12 and 14 wet hooks”
+  /^\s*(?:tied?|dress(?:ed)?)\s+on\s+(?:sizes?\s+|#\s*)?\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+(?:[\w-]+\s+){0,4}hooks?(?=\s*(?:[.;,]|$))/,
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
   // “I tie my pike fly on a 4/0, 210 thread.”
   /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,

@@ -275,6 +275,20 @@ describe("what is told by what came before it", () => {
     expect(recipe.sizes).toEqual({ from: "10", to: "10" });
   });
 
+  test.each(["never varnish", "Don't varnish the head", "No wax, no varnish"])("%s: no finish, on purpose", (line) => {
+    expect(read(line).recipe.finish).toEqual({ state: "none" });
+    expect(asked(line)).toEqual([]);
+  });
+
+  test("sizes and hook of “tie on size 12 and 14 wet hooks”", () => {
+    const { recipe, lines } = readRecipe("Spider\ntie on size 12 and 14 wet hooks\nyellow silk, no wax", {
+      materials: cabinet,
+      hooks,
+    });
+    expect([recipe.sizes, recipe.hookModel]).toEqual([{ from: "12", to: "14" }, "W1"]);
+    expect(lines.flatMap((l) => l.asks)).toEqual([]);
+  });
+
   test("the thread goes further by a share of the shank", () => {
     const text = "Run the thread from the eye to the bend\nMove the thread forward a third of the shank";
     expect(told(text).at(-1)).toMatch(/move the thread, at 0\.667 of the shank/);

@@ -229,6 +229,7 @@ export const MANNER = anyOf(
   "un-?twisted|unravell?ed",
   "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:fringe|ridge|nap|flue|fuzzy\\s+edge|barbules)(?:\\s+(?:facing|showing|to))?\\s+(?:out|in|up|down|back|forward|(?:towards?\\s+)?the\\s+\\w+)(?:wards?)?",
   "on\\s+(?:a|the)\\s+(?:slant|slope|bias|skew)",
+  "(?:no|without(?:\\s+any)?)\\s+wax",
   "not\\s+(?:over|on|onto|touching)\\s+the\\s+(?:\\w+\\s+)?(?:yarn|hackle|wing|tail|fibres|post|hair|feathers?|legs|eye|dubbing|herl|thorax|breathers?|gills)",
   "leav(?:e|ing)\\s+an?\\s+(?:thin|small|narrow|slim|clear)\\s+(?:waist|gap|neck)(?:\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?",
   "(?:pull|work|draw)ing\\s+(?:the\\s+)?(?:dubbing|fur|fibres|hair|hackle)\\s+through",
