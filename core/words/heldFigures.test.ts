@@ -29,6 +29,11 @@ describe("a figure that was read and that nothing holds", () => {
     expect(lines[0]?.asks.map((a) => lines[0]?.text.slice(...a.at))).toEqual(["for the 12s and 2.8 for the 14s"]);
   });
 
+  test("is not asked about beside what is asked already", () => {
+    const [line] = read(...base, "Tail: zzyx, 6 fibres").lines.slice(-1);
+    expect(line?.asks.map((a) => a.sentence)).toEqual(["What is “zzyx”? Say what it is made of."]);
+  });
+
   test("kept as an instruction it is asked about no more", () =>
     expect(lost("Tie in a strip of black foam, 3 mm wide, [25 mm long], at the bend, hanging back.")).toEqual([]));
 });
@@ -38,6 +43,8 @@ describe("a figure that is held in another form is not asked about", () => {
     ["inches", "Catch in 4 inches of fine gold wire.", "Rib with 5 turns of wire."],
     ["what is left of a whole", "Dub the rear 60 % of the shank with brown fur, 40 mm of noodle."],
     ["bunches together", "Wing: 3 bunches of elk, 2 mm thick each, to the tail, tied in at one third"],
+    ["a share", "Tail: 10 hackle fibres, three quarters of the shank"],
+    ["a figure and a half", "Hackle: brown hen, three and a half turns"],
     ["a sum", "Eyes: 4 mm bead chain, behind the eye, 8 figure-of-eight wraps and 4 turns under the eyes"],
     ["a way, and no amount", "Tie in 4 mm bead-chain eyes behind the eye with figures of eight"],
     ["a size of thread or a number of the line", "4. Tail: 10 hackle fibres, half the shank"],

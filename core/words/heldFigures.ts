@@ -15,13 +15,17 @@ import { NUMBER_WORD, readNumber } from "./text/number";
 export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): void {
   const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts.sizes]);
   for (const line of out) {
-    if (line.kind !== "steps" || line.marks.length === 0) continue;
+    // Where something else is asked, its answer may take the figure up; what the program has said itself is held.
+    if (line.kind !== "steps" || line.asks.length > 0 || isOwnWords(line)) continue;
     const said = figuresSaid(line);
     if (said.length === 0) continue;
     const held = new Set([...figuresIn(stepsOf(line, bench)), ...everywhere]);
     for (const s of said) if (!isCommon(s) && !isHeld(s, said, held)) ask(line, s);
   }
 }
+
+const isOwnWords = ({ text, marks }: RecipeLine): boolean =>
+  marks.some((m) => m.at[0] === 0 && m.at[1] === text.length);
 
 interface SaidFigure {
   at: number;
@@ -35,9 +39,9 @@ const figure = new RegExp(
   `(?<![\\p{L}\\d.,/#°-])(?:(\\d+(?:[.,]\\d+)?)(?![\\d/°]|[.,]\\d|'?s\\b|\\s*(?:deg|st\\b|nd\\b|rd\\b|th\\b))|(${NUMBER_WORD})(?![\\p{L}-]))(?:\\s*(%|per\\s?cent|cm|centi|in\\b|inch|"|thou))?`,
   "giu",
 );
-/** What counts lines, sizes, eights and points is no amount. */
+/** What counts lines, sizes, eights and points is no amount; of “three quarters” and “3½” the figure is another. */
 const ofNothing =
-  /^\s*(?:[-.)x:]|(?:figures?|eights?)\b)|(?:figures?\s+of|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$/iu;
+  /^\s*(?:[-.)x:½¼¾⅓⅔]|\d\s*\/|and\s+an?\s+(?:half|quarter)\b|(?:figures?|eights?|halves|thirds?|quarters?|fifths?|sixths?|eighths?|tenths?)\b)|(?:figures?\s+of|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$/iu;
 /** A pair has two, and so has each side; nobody counts one. Of less than one it is told in shares and words. */
 const FEWEST = 3;
 const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);
