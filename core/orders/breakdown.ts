@@ -93,8 +93,15 @@ function partAt(
 
 const SIZED = String.raw`#?(\d{1,2}(?:\/0)?)(?:'?s)?\s*(?:[-–:x×=]\s*)?(?<!\d\/)(?<=[\s:x×=–-])(\d{1,3})`;
 const SIZES_AND_COUNTS = new RegExp(String.raw`^[\s,]*${SIZED}(?:\s*(?:,|;|and|und|&)\s*${SIZED})+(?=[^\d#]*$)`, "iu");
+const COUNT_OF_SIZE = String.raw`(${NUMBER})\s+(?:in\s+|x\s+|×\s+|of\s+)?(?:the\s+)?#?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
+const COUNTS_OF_SIZES = new RegExp(
+  String.raw`^\s*${COUNT_OF_SIZE}(?:\s*(?:,|;|and|und|&)\s*(?:and\s+)?${COUNT_OF_SIZE})+(?=[^\d#]*$)`,
+  "iu",
+);
+
 /**
- * “12 dz Copper Lodger olive: 8s 2, 10s 4, 12s 6”: behind a colon sizes, and how many of each, that add up.
+ * “12 dz Copper Lodger olive: 8s 2, 10s 4, 12s 6” or “two 8, four 10, six 12”: behind a colon sizes, and how many of
+ * each, that add up.
  *
  * @param quantities those of the text; it must be the only one
  */
@@ -103,27 +110,13 @@ export function brokenBySize(text: string, start: number, quantities: readonly Q
   const colon = text.lastIndexOf(": ");
   if (total?.flies === undefined || another || colon < total.at[1] - start) return undefined;
   const list = text.slice(colon + 1);
-  if (!SIZES_AND_COUNTS.test(list)) return countsBySize(text, start, total, colon + 1);
+  const one = SIZES_AND_COUNTS.test(list) ? SIZED : COUNTS_OF_SIZES.test(list) ? COUNT_OF_SIZE : undefined;
+  if (one === undefined) return undefined;
   const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
-  const parts = [...list.matchAll(new RegExp(SIZED, "giu"))].map((m): Quantity => {
-    const end = start + colon + 1 + m.index + m[0].length;
-    return { at: [end - (m[2] ?? "").length, end], flies: Number(m[2]) * each, isPart: true };
-  });
-  return parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies ? parts : undefined;
-}
-
-const COUNT_OF_SIZE = String.raw`(${NUMBER})\s+(?:in\s+|x\s+|×\s+|of\s+)?(?:the\s+)?#?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
-const COUNTS_OF_SIZES = new RegExp(
-  String.raw`^\s*${COUNT_OF_SIZE}(?:\s*(?:,|;|and|und|&)\s*(?:and\s+)?${COUNT_OF_SIZE})+(?=[^\d#]*$)`,
-  "iu",
-);
-/** “5 dz Harbour Nymph: two 12, two 14, one 16”: how many of each size, that add up. */
-function countsBySize(text: string, start: number, total: Quantity, from: number): Quantity[] | undefined {
-  if (!COUNTS_OF_SIZES.test(text.slice(from))) return undefined;
-  const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
-  const parts = [...text.slice(from).matchAll(new RegExp(COUNT_OF_SIZE, "giu"))].map((m): Quantity => {
-    const at = start + from + m.index;
-    return { at: [at, at + (m[1] ?? "").length], flies: (numberOf(m[1] ?? "") ?? NaN) * each, isPart: true };
+  const parts = [...list.matchAll(new RegExp(one, "giu"))].map((m): Quantity => {
+    const count = (one === SIZED ? m[2] : m[1]) ?? "";
+    const at = start + colon + 1 + m.index + (one === SIZED ? m[0].length - count.length : 0);
+    return { at: [at, at + count.length], flies: (numberOf(count) ?? NaN) * each, isPart: true };
   });
   return parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies ? parts : undefined;
 }

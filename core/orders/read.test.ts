@@ -181,3 +181,24 @@ test("tens of thousands of blanks within a line are no harm, and what stands bes
   expect(order.lines[0]).toMatchObject({ flies: 36, pattern: "lodger", size: "12" });
   expect(order.lines[0]?.wishes.map((w) => w.words)).toContain("barbless");
 });
+
+describe("how many of each size, behind a colon", () => {
+  const sized = (text: string) => read(text).lines.map((l) => [l.flies, l.size, l.variant]);
+
+  test.each([
+    ["5 dz Copper Lodger olive: two 12, two 14, one 16", [24, 24, 12]],
+    ["5 dz Copper Lodger olive: 12s 2, 14s 2, 16s 1", [24, 24, 12]],
+    ["5 dz Copper Lodger olive: 2 in 12, one in 14 and 2 in the 16s", [24, 12, 24]],
+  ])("%s", (text, flies) => {
+    expect(sized(text)).toEqual(["12", "14", "16"].map((size, i) => [flies[i], size, "olive"]));
+    expect(read(text).lines.flatMap((l) => l.doubts)).toEqual([]);
+  });
+
+  test("what does not add up is asked about", () => {
+    const { lines } = read("6 dz Copper Lodger olive: two 12, two 14, one 16");
+    expect(lines.flatMap((l) => l.doubts.map((d) => ("words" in d.details ? d.details.words : d.code)))).toEqual([
+      "two",
+      "two 14, one 16",
+    ]);
+  });
+});
