@@ -1,6 +1,6 @@
 import { isColour } from "../materials";
 import type { Description } from "./description";
-import { stuffOf } from "./named";
+import { isShadedColour, stuffOf } from "./named";
 import { NUMBER_WORD, readNumber } from "./text/number";
 import { formTold, looseLeft, wordsOf, type Span, type Told } from "./told";
 import { feathers, withTaken } from "./taken";
@@ -193,7 +193,7 @@ const withBothColours = (all: Told[], text: string): Told[] =>
   all.flatMap((t): Told[] => {
     const { description } = t;
     const [, one = "", two = "", stuff = ""] = twoColours.exec(description?.text.trim().toLowerCase() ?? "") ?? [];
-    const areColours = [one, two].every((c) => c !== "" && c.split(" ").every((w) => isColour(w) || isShade.test(w)));
+    const areColours = [one, two].every(isShadedColour);
     const isTwo = /\btogether\b|\bboth\b|\beach\b/.test(text.slice(t.at, t.end)) || /s$/.test(stuff);
     if (!description || t.kind !== "wind" || description.exact || !areColours || !isTwo) return [t];
     const of = (colour: string): Told => ({
@@ -202,8 +202,6 @@ const withBothColours = (all: Told[], text: string): Told[] =>
     });
     return [of(one), { ...of(two), understood: [], kept: [], loose: [], rest: [] }];
   });
-const isShade =
-  /^(?:golden|dark|light|pale|bright|hot|fiery|dyed|natural|blue|grizzl[ye]|badger|furnace|barred|cree|medium)$/;
 const overIt = /\bover\s+(?:an?\s+|the\s+)?(?:(?:thin\s+|level\s+)*(?:layer|base|bed|underbody|foundation)\s+of\s+)?$/;
 /** “Flat gold tinsel, over a layer of white floss”: the floss is wound first. */
 const withUnder = (all: Told[], text: string): Told[] => {

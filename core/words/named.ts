@@ -27,11 +27,15 @@ const colourThere = /^(?:[a-z]+\s+){0,1}[a-z]+(?=\s*(?:[,.;]|$|(?:and|for|at|to|
 /** “Change to black and build a head”: of what is changed to, the colour says enough. */
 export function colourOfThread(text: string, at: number): Description | undefined {
   const words = colourThere.exec(text.slice(at, at + 40))?.[0];
-  return words === undefined || !words.split(/\s+/).every((w) => isColour(w) || shades.has(w))
+  return words === undefined || !isShadedColour(words)
     ? undefined
     : { at, end: at + words.length, text: `${words} thread`, means: { form: "thread" } };
 }
-const shades = new Set(["dark", "light", "pale", "bright", "hot"]);
+const shade =
+  /^(?:golden|dark|light|pale|bright|hot|fiery|dyed|natural|blue|grizzl[ye]|badger|furnace|barred|cree|medium)$/;
+/** Whether words say a colour and nothing else: “dark olive”, “hot orange”. */
+export const isShadedColour = (words: string): boolean =>
+  words !== "" && words.split(/\s+/).every((w) => isColour(w) || shade.test(w));
 const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
 /** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
 export function dubbedOf(text: string, at: number): Description | undefined {
@@ -75,7 +79,6 @@ export function upperOf(
   };
 }
 const pieceOf = /\b(hairs|fibres|fibers|strands)\s+of\s+$/;
-/** “30 hairs of white”: of which colour is what is counted. */
 const bunchOf = /\b(?:bunch|clump|bundle|tuft|pinch|wisp)\s+of\s+$/;
 /** “Another bunch of white”: of the white that the recipe has, or of the same stuff in that colour. */
 export function colourOfBunch(text: string, at: number): Description | undefined {
@@ -86,6 +89,7 @@ export function colourOfBunch(text: string, at: number): Description | undefined
     ? { at, end: at + colour.length, text: colour, isReference: true, means: { form: "hair" } }
     : undefined;
 }
+/** “30 hairs of white”: of which colour is what is counted. */
 export function colourOfPiece(text: string, at: number): Description | undefined {
   const piece = pieceOf.exec(text.slice(Math.max(0, at - 16), at))?.[1];
   const colour = /^[a-z]+(?=\s*(?:[,.;]|$))/.exec(text.slice(at, at + 30))?.[0];

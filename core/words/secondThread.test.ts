@@ -76,6 +76,32 @@ describe("a second thread, for the head", () => {
   });
 });
 
+describe("a colour alone, of the thread that is changed to", () => {
+  test.each([
+    ["black", "to thread 140 denier, black"],
+    ["dark olive", "to dark olive thread"],
+    ["fiery orange", "to fiery orange thread"],
+  ])("%s", (words, step) => {
+    const { steps } = threads(
+      "Hook: 14 nymph",
+      "Thread: white 70",
+      "Start the thread behind the eye and wind to the bend",
+      `Change to ${words} and build a head`,
+    );
+    expect(steps.at(-1)).toBe(step);
+  });
+
+  test("words that say no colour are asked about", () => {
+    const { asks } = threads(
+      "Hook: 14 nymph",
+      "Thread: white 70",
+      "Start the thread behind the eye and wind to the bend",
+      "Change to lumpy and build a head",
+    );
+    expect(asks).not.toEqual([]);
+  });
+});
+
 describe("layers of the thread", () => {
   test("“in a second layer” is wound, where else it would only go", () => {
     const { recipe } = threads(

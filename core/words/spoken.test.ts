@@ -289,8 +289,14 @@ describe("what is told by what came before it", () => {
     expect(lines.flatMap((l) => l.asks)).toEqual([]);
   });
 
-  test("the thread goes further by a share of the shank", () => {
-    const text = "Run the thread from the eye to the bend\nMove the thread forward a third of the shank";
-    expect(told(text).at(-1)).toMatch(/move the thread, at 0\.667 of the shank/);
+  test.each([
+    ["a third", "0.667"],
+    ["two thirds", "0.333"],
+    ["a quarter", "three quarters"],
+    ["half", "mid-shank"],
+    ["1/5", "0.8"],
+  ])("the thread goes further by %s of the shank", (share, at) => {
+    const text = `Run the thread from the eye to the bend\nMove the thread forward ${share} of the shank`;
+    expect(told(text).at(-1)).toContain(`move the thread, at ${at}`);
   });
 });

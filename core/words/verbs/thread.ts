@@ -2,6 +2,7 @@ import type { Place } from "../../hooks";
 import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
+import { readNumber } from "../text/number";
 import { make, objectOf, windBack } from "./making";
 import { verb } from "./verb";
 
@@ -136,10 +137,9 @@ export const start = verb(
   tellThread,
 );
 
-const shares: Record<string, number> = { third: 1 / 3, quarter: 1 / 4, half: 1 / 2, fifth: 1 / 5 };
 /** “Move the thread forward a third of the shank”: so much further than it hangs. */
 const forwardBy =
-  /\bforwards?\s+(?:by\s+)?(?:about\s+)?(?:an?\s+|one\s+)?(third|quarter|half|fifth)\s+(?:of\s+)?(?:the\s+|an?\s+)?shank/;
+  /\bforwards?\s+(?:by\s+)?(?:about\s+)?((?:an?|one|two|three)\s+\w+|half|\d\/\d)\s+(?:of\s+)?(?:the\s+|an?\s+)?shank/;
 
 /** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
 export const move = verb(
@@ -154,8 +154,8 @@ export const move = verb(
     const { bench, told } = t;
     const { said } = told;
     const onward = forwardBy.exec(t.text.slice(told.at, told.end));
-    if (onward && bench.hangs && bench.isBased) {
-      const share = shares[onward[1] ?? ""] ?? 0;
+    const share = onward ? readNumber(onward[1] ?? "") : undefined;
+    if (share !== undefined && share < 1 && bench.hangs && bench.isBased) {
       const from = alongShank(bench.hangs);
       for (const at of ["from", "to", "begin", "there"] as const) delete said[at];
       said.end = { fraction: Number(Math.max(0, from - share).toPrecision(3)) };
