@@ -16,7 +16,7 @@ pg.types.setTypeParser(DATE, (text) => text);
 /** Opens the database and brings its schema up to date. */
 export async function openDatabase(
   url: string,
-  { migrate = true, poolSize = 12, idleMs = 30_000 } = {},
+  { migrate = true, poolSize = 12, idleMs = 30_000, connectMs = 3000 } = {},
 ): Promise<DataSource> {
   const source = new DataSource({
     type: "postgres",
@@ -29,7 +29,7 @@ export async function openDatabase(
     poolSize,
     extra: {
       Client: SteadyClient,
-      connectionTimeoutMillis: 3000,
+      connectionTimeoutMillis: connectMs,
       idleTimeoutMillis: 30_000,
       statement_timeout: 20_000,
       // A change waits for others so long, and is then begun anew: see http/retry.

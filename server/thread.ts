@@ -8,16 +8,20 @@ import { perform, type Done, type Task } from "./threads";
 const { databaseUrl } = workerData as { databaseUrl: string };
 /** Whoever asks the server comes before what is computed beside it. On Linux this is the thread's own priority. */
 const LOWER = 10;
+/** While others have the processor even the handshake with the database waits: that is no absent database. */
+const CONNECT_MS = 30_000;
 if (process.platform === "linux") setPriority(LOWER);
 
 let opened: Promise<DataSource> | undefined;
 
 /** Opened when it is asked first; where that failed, the next task tries again. */
 function database(): Promise<DataSource> {
-  opened ??= openDatabase(databaseUrl, { migrate: false, poolSize: 3, idleMs: 0 }).catch((error: unknown) => {
-    opened = undefined;
-    throw error;
-  });
+  opened ??= openDatabase(databaseUrl, { migrate: false, poolSize: 3, idleMs: 0, connectMs: CONNECT_MS }).catch(
+    (error: unknown) => {
+      opened = undefined;
+      throw error;
+    },
+  );
   return opened;
 }
 

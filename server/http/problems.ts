@@ -36,6 +36,13 @@ export const busy = (): Problem =>
     "Others are at the same work",
     "Others change the very same things just now. Nothing is lost: try it again in a moment.",
   );
+/** What is computed beside the server waits for its turn too long, or takes too long. */
+export const overloaded = (): Problem =>
+  new Problem(
+    "busy",
+    "More is asked than can be computed just now",
+    "The server has more to compute than it manages just now. Nothing is lost: try it again in a moment.",
+  );
 export const conflict = (detail: string) => new Problem("conflict", "Not possible now", detail);
 /** A field that the contract lets pass and the room cannot: named by its path. */
 export const fieldProblem = (title: string, path: string, detail: string) =>

@@ -1,5 +1,5 @@
 import type { Db } from "../database/rows";
-import { busy } from "../http/problems";
+import { overloaded } from "../http/problems";
 import type { Cover, KeptOutlook } from "../needs";
 import type { Line, PromisedLines } from "../schedule";
 import type { Part } from "./entities";
@@ -108,7 +108,7 @@ export class Outlook {
       if (made) return made.kept;
       await pause(RETRY_MS);
     }
-    throw busy();
+    throw overloaded();
   }
 
   private async find(db: Db, part: Part): Promise<{ kept: Kept; found: Found } | undefined> {

@@ -1,5 +1,5 @@
 import { hash, verify } from "@node-rs/argon2";
-import { busy } from "../http/problems";
+import { overloaded } from "../http/problems";
 
 /** argon2id with 19 MiB and two passes, as the current OWASP advice has it. */
 const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
@@ -13,7 +13,7 @@ const waiting: (() => void)[] = [];
 /** Waits for its turn; refused where too many wait already, so that a flood of tries cannot fill the memory. */
 async function inTurn<T>(work: () => Promise<T>): Promise<T> {
   if (running >= AT_ONCE) {
-    if (waiting.length >= MOST_WAITING) throw busy();
+    if (waiting.length >= MOST_WAITING) throw overloaded();
     await new Promise<void>((resolve) => waiting.push(resolve));
   } else running++;
   try {

@@ -1,12 +1,15 @@
 import { Piscina } from "piscina";
-import { busy, Problem } from "../http/problems";
+import { overloaded, Problem } from "../http/problems";
 import type { Done, Task, Work } from "./work";
 
-/** What takes longer is ended with its thread: the last plan stays, and the rest is asked for again. */
+/**
+ * What takes longer is ended with its thread: the last plan stays, and the rest is asked for again. Many times what
+ * each takes on an idle machine: the threads step back before everything else that the machine has to do.
+ */
 const MOST_MS: Record<Exclude<Task["do"], "search">, number> = {
   reckon: 120_000,
-  promise: 10_000,
-  buy: 20_000,
+  promise: 60_000,
+  buy: 60_000,
   "take in": 60_000,
   "preview file": 20_000,
   "take in file": 60_000,
@@ -18,8 +21,11 @@ const mostMs = (task: Task): number =>
 const MOST_WAITING = 40;
 const MOST_MEMORY_MB = 1500;
 
-/** Threads beside the server: one makes the plan while another promises and a third looks for a better one. */
-export function threads(filename: string, databaseUrl: string): Work {
+/**
+ * Threads beside the server: one makes the plan while another promises and a third looks for a better one.
+ * @param limitOf how long a task may take in all, from when it is asked
+ */
+export function threads(filename: string, databaseUrl: string, limitOf = mostMs): Work {
   const pool = new Piscina<Task, Done>({
     filename,
     workerData: { databaseUrl },
@@ -29,9 +35,9 @@ export function threads(filename: string, databaseUrl: string): Work {
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
   });
   const run = async (task: Task): Promise<Done> => {
-    if (pool.queueSize >= MOST_WAITING) throw busy();
-    const done = await pool.run(task, { signal: AbortSignal.timeout(mostMs(task)) }).catch((error: unknown) => {
-      if (error instanceof Error && error.name === "AbortError") throw busy();
+    if (pool.queueSize >= MOST_WAITING) throw overloaded();
+    const done = await pool.run(task, { signal: AbortSignal.timeout(limitOf(task)) }).catch((error: unknown) => {
+      if (error instanceof Error && error.name === "AbortError") throw overloaded();
       throw error;
     });
     if (!("problem" in done)) return done;
