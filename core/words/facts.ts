@@ -21,6 +21,8 @@ const hookSentences = [
   ),
   // “Tie on size 12 and 14 wet hooks”
   /^\s*(?:tied?|dress(?:ed)?)\s+on\s+(?:sizes?\s+|#\s*)?\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+(?:[\w-]+\s+){0,4}hooks?(?=\s*(?:[.;,]|$))/,
+  // “Put a curved 12 in the vise.”
+  /(?<=^\s*|[.;]\s+)(?:i\s+)?(?:put|set|clamp|mount|fix|secure|place|start\s+with|take)\s+an?\s+(?:[a-z-]+\s+){0,4}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s+in(?:to)?\s+(?:the|your)\s+vi[sc]e\b)/,
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
   // “I tie my pike fly on a 4/0, 210 thread.”
   /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,
@@ -52,7 +54,7 @@ const sizeAndKind =
 
 /** All that a line about the hook alone may say. */
 const hookWords =
-  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point)$/;
+  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wet|dry|nymph|streamer|jig|grub|scud|curved|straight|pupa|emerger|caddis|double|treble|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point|on|with)$/;
 const aKind =
   /^(?:saltwater|stainless|stinger|popper|shank|wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|emerger|caddis|double|salmon|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */

@@ -1,3 +1,4 @@
+import { isColour } from "../materials";
 import type { Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
 import { at as placeSaid, end as endSaid, endForward, zone } from "./clauses/common";
@@ -205,10 +206,27 @@ function step(told: Told, layers: Description[], text: string, at: number, index
   if (fill) return fill.end;
   const nothing = small(text, at);
   if (nothing) return nothing.end;
+  const colour = isFilled ? colourApart(text, at) : undefined;
+  if (colour) return coloured(layers, text.slice(at, colour.end)) ? know(colour.end) : undefined;
   const layer = descriptionAt(text, at, index, true);
   if (!layer || isOther(layer)) return undefined;
   layers.push(asFibre(layer));
   return know(layer.end);
+}
+
+const colourRead = match("[a-z]+(?:\\s+[a-z]+)?(?=\\s*(?:[,.;]|$|and\\b))");
+/** “cdc fibres in it, black”: a colour between commas is that of what was laid in. */
+const colourApart: Reader<string[]> = (text, at) => {
+  const found = colourRead(text, at);
+  return found && text.slice(at, found.end).split(/\s+/).every((w) => isColour(w)) ? found : undefined;
+};
+function coloured(layers: Description[], colour: string): boolean {
+  const last = layers.pop();
+  if (!last) return false;
+  const { exact, ...plain } = last;
+  const means = last.means ?? (exact && { form: exact.form });
+  layers.push({ ...plain, text: `${last.text.trim()}, ${colour}`, ...(means && { means }) });
+  return true;
 }
 
 const isOther = (d: Description): boolean => {

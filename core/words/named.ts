@@ -139,7 +139,7 @@ export const impliedBy: Partial<Record<Role, MaterialForm>> = {
 };
 export const isAfterStart = ({ verb }: Told, found: Description): boolean =>
   verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
-const aShape = /^(?:strips?|sheets?|bands?|pieces?)\s*(.*)$/;
+const aShape = /^(\d+(?:[.,]\d+)?\s*mm\s+(?:wide\s+)?)?(?:strips?|sheets?|bands?|pieces?)\s*(.*)$/;
 const aSlip = /^(\d+(?:[.,]\d+)?)\s*mm\s+(?:slips?|sections?)$/;
 /** “Olive turkey, 4 mm slip”: so wide is what is cut of the feather that was named before. */
 export function slipOf(before: Description, { text, exact }: Description): number | undefined {
@@ -150,9 +150,10 @@ export function slipOf(before: Description, { text, exact }: Description): numbe
 }
 /** A strip or a sheet names no stuff of its own: so wide and thick is that of what was named before. */
 export function shapeOf(before: Description, { text, end, exact }: Description): Description | undefined {
-  const measures = exact ? undefined : aShape.exec(text.trim().toLowerCase())?.[1];
+  const shape = exact ? undefined : aShape.exec(text.trim().toLowerCase());
+  const measures = shape && [shape[1], shape[2]].join(" ").trim();
   const form = before.exact?.form ?? before.means?.form;
-  if (measures === undefined || form !== "stretch body") return undefined;
+  if (measures == null || form !== "stretch body") return undefined;
   const { exact: _exact, ...plain } = before;
   return { ...plain, end, text: `${before.text.trim()} ${measures}`.trim(), means: before.means ?? { form } };
 }

@@ -7,6 +7,7 @@ import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
 import { askLostFigures } from "./heldFigures";
+import { inOwnMeasures } from "./ownMeasures";
 import { joined } from "./joined";
 import { LoopLines } from "./loopLines";
 import { lineOf, type Reading, type RecipeContext, type RecipeLine, type RecipeReading } from "./reading";
@@ -152,7 +153,8 @@ class RecipeReader implements Reading {
     const small = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
     const ahead = small.map(headingOf);
     const told = small.map((l, i) => " ".repeat(ahead[i] ?? 0) + l.slice(ahead[i]));
-    this.plain = withoutNumbers(told).map(withoutContractions).map(asList);
+    const own = withoutNumbers(told).map((l) => inOwnMeasures(l, context.numberWords));
+    this.plain = own.map(({ text }) => asList(withoutContractions(text)));
     this.heads = this.plain.map(headOf);
     this.out = lines.map((l, i) => ({
       text: l,
@@ -163,7 +165,7 @@ class RecipeReader implements Reading {
         this.plain[i] === small[i]
           ? []
           : [{ at: [0, (ahead[i] ?? 0) || (numbered.exec(l)?.[0].length ?? 0)], kind: "known" }],
-      asks: [],
+      asks: own[i]?.asks ?? [],
       assumed: [],
       notes: [],
     }));

@@ -56,7 +56,7 @@ const pronoun = oneOf<Told["refers"]>(
   ),
   map(
     words(
-      "it|them|they|both|these|those|(?:that|this)(?=\\s+(?:to|up|forwards?|back|over|around|round|down|all|in)\\b)",
+      "it|them|they|both|these|those|(?<=\\b(?:turns?|wraps?)\\s+of\\s+)(?:that|this)|(?:that|this)(?=\\s+(?:to|up|forwards?|back|over|around|round|down|all|in)\\b)",
     ),
     () => "it" as const,
   ),
@@ -69,7 +69,7 @@ const asPartRead: Reader<string> = map(
     words(
       "(?:for|as|to\\s+(?:form|make|build|represent|suggest|give|be)|forms?|makes?|making|forming)(?:\\s+(?:a|an|the|its))?(?:\\s+(?:small|neat|short|long|tidy|slim|full|sparse|the))?",
     ),
-    match(`(${PARTS})`),
+    match(`(${PARTS}|(?<=\\b(?:for|as)\\s+(?:the|a)\\s+)back(?=\\s*(?:[,.;]|$|and\\b)))`),
   ),
   ([, [w]]) => w ?? "",
 );
@@ -358,10 +358,11 @@ const placeAhead = seq(
   ),
   placeReached,
 );
+const onSides = words(`on\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`);
 /** “At the bend tie in a bunch”: the place first, and then what is done there. */
 function verbBehindPlace(text: string, from: number, to: number): { id: VerbId; at: number; end: number } | undefined {
   const at = skip(text, from);
-  const where = placeAhead(text, at) ?? placeBeside(text, at);
+  const where = placeAhead(text, at) ?? placeBeside(text, at) ?? onSides(text, at);
   if (!where) return undefined;
   const next = skip(text, where.end + (text[where.end] === "," ? 1 : 0));
   const verb = next < to ? verbAt(text, next) : undefined;
@@ -411,14 +412,15 @@ function settleKind(told: Told, text: string, at: number, to: number, context: S
     /\d|\b(?:turns?|wraps?|thread|silk|whip)\b/.test(text.slice(at, found?.at ?? at))
       ? undefined
       : found;
-  const sentence = text.slice(at, endOfSentence(text, at, to));
+  const sentence = text.slice(at, endOfPart(text, at, endOfSentence(text, at, to)));
   // “Collar: two fibres each side as feelers, and a turn of partridge”: the first is another part than the line.
   const other = told.role && forRole.exec(sentence.split(/[,;]/)[0] ?? "")?.[1];
   const role =
     (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
   const form = ahead
     ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
-    : role === "eyes" && /^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "")
+    : role === "eyes" &&
+        (/^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "") || eyeSize(text, skip(text, at)) !== undefined)
       ? "eyes"
       : context.formOf(role, undefined);
   told.kind = kindOfTold(told.verb, role, form, sentence);
@@ -437,6 +439,13 @@ const partOf =
 const bareRole = new RegExp(`,\\s*(?:the\\s+)?(${PARTS})\\s*(?:,|$)`, "u");
 function endOfSentence(text: string, at: number, to: number): number {
   for (let i = at; i < to; i++) if (stopsHere(text, i) === "sentence") return i;
+  return to;
+}
+
+/** “tail: six tippets; body: four turns of floss”: what is told of a part ends where a list goes on with the next. */
+function endOfPart(text: string, at: number, to: number): number {
+  for (let i = text.indexOf(";", at); i >= 0 && i < to; i = text.indexOf(";", i + 1))
+    if (listedAt(text, i + 1, true)) return i;
   return to;
 }
 
@@ -475,12 +484,15 @@ function lookAhead(
     }
     const implied = atHead && first && role ? impliedBy[role] : undefined;
     const found = asHair(descriptionAt(text, at, index, atHead && first, implied), role);
-    if (found) return found;
+    // “Hackle: one grizzle and one brown, fibres 1.5 x gape”: its fibres are no material of their own.
+    const isOwnFibres = found && (role === "hackle" || role === "collar") && ownFibres.test(found.text);
+    if (found && !isOwnFibres) return found;
     first = false;
     at += m[0].length;
   }
   return undefined;
 }
+const ownFibres = /^\s*(?:the\s+)?(?:fibres?|fibers?|barbs?)\s*$/;
 /** A part by which a place is said is no material: “behind the bead”, “half the tail”. */
 const placeWords = words(
   `(?:into|inside|behind|in\\s+front\\s+of|ahead\\s+of|before|over|past|beyond|up\\s+to|down\\s+to|to|at|around|round|between|under|through|as\\s+long\\s+as|half|twice|with\\s+the\\s+same\\s+length\\s+as|against)\\s+(?:the\\s+|its\\s+)?(?:${PARTS})(?!\\s+(?:fibres?|wire|feather|dubbing|hair))`,
@@ -512,7 +524,8 @@ function step(
     return "verb";
   const loose = looseAt(told, text, at);
   if (loose) return { told, end: loose };
-  const prepared = (hasContent(told) ? preparing(text, at) : undefined) ?? strippedSide(text, at);
+  const prepared =
+    (hasContent(told) ? preparing(text, at) : undefined) ?? strippedSide(text, at) ?? preparingFur(text, at);
   if (prepared) return take(prepared.end, (t) => t.kept.push({ at, end: prepared.end }));
   const reason = isGiven ? undefined : reasonAt(text, at, to, (t, place) => verbAt(t, place) !== undefined);
   if (reason !== undefined) return take(reason, (t) => t.kept.push({ at, end: reason }));
@@ -568,7 +581,7 @@ function actionAt(text: string, at: number): { id: VerbId; end: number } | undef
 
 const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
 const secondLayer = words(
-  "(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)",
+  `(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)|(?:then|and)(?:\\s+another)?(?=\\s+(?:\\d+|${NUMBER_WORD})\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|the\\s+first))\\b)`,
 );
 const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
 /** “Back of pearl plastic, six wraps of fine wire over it”: what is wound in a cover's line is its rib. */
@@ -611,6 +624,21 @@ function strandsBehind(told: Told, text: string, at: number): Next | undefined {
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
+const FUR = "(?:(?:fur|hair|fibres?|fibers?|hairs))";
+const UNDER = "(?:under-?\\s?fur|under-?\\s?hair|guard\\s+hairs?|long\\s+hairs|short\\s+hairs|(?:grey\\s+)?fluff)";
+const HIDE =
+  "(?:the|a|an|another|its|your|some)\\s+(?:[\\w-]+\\s+){0,2}?(?:hide|skin|pelt|patch|strip|mask|leather|zonker)";
+/** How fur and its hide are made ready: no material of its own, whatever it names. */
+const preparingFur = words(
+  anyOf(
+    `(?:pull|pluck|cut|shave|clip|snip|take|comb)(?:s|ped|ed|ted|ting|ing)?\\s+(?:off\\s+)?(?:the\\s+|some\\s+)?${FUR}\\s+(?:off|from|out\\s+of)\\s+${HIDE}`,
+    `(?:taken|plucked|pulled|cut|shaved|clipped|combed|picked)\\s+(?:off|from|out\\s+of)\\s+${HIDE}`,
+    `(?:take|pull|comb|pick|pluck|clean|leave|brush)(?:s|ed|ing)?\\s+(?:out\\s+)?(?:all\\s+|most\\s+of\\s+)?(?:the\\s+|any\\s+)?${UNDER}(?:\\s+(?:out|off|away))?`,
+    `(?:with\\s+)?(?:the\\s+)?${UNDER}\\s+(?:taken|combed|pulled|picked|plucked|cleaned|left)\\s+(?:out|off|away|in)`,
+    `(?:with\\s+)?the\\s+${FUR}\\s+(?:(?:behind|at|in\\s+front\\s+of|over|under)\\s+(?:the\\s+)?[\\w-]+\\s+)?(?:is\\s+)?(?:parted|wetted|wet|cleared\\s+away|stroked\\s+(?:aside|away|back))`,
+    `(?:part|wet)\\s+the\\s+${FUR}(?:\\s+(?:there|first|with\\s+(?:a|the)\\s+(?:bodkin|needle)|(?:behind|at|where)\\s+[\\w\\s-]+?))?(?=\\s*(?:[,.;]|$|and\\b))`,
+  ),
+);
 /** How a feather is made ready: kept with what is tied of it. */
 const preparing = words(
   anyOf(
@@ -627,7 +655,7 @@ const strippedSide = words(
 );
 
 const colonHead = new RegExp(`^\\s*(?:${PARTS})\\s*:\\s`, "u");
-const signedHead = new RegExp(`^\\s*(${PARTS})\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
+const signedHead = new RegExp(`^\\s*(${PARTS}|lead)\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
 const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
 const shareAlone = /^\s*(?:the\s+)?(?:rear|back|front)\s+(?:half|third|two\s+thirds)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
@@ -931,7 +959,8 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     (atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(told.part ?? "") ? labelOf(text, begin) : undefined) ??
     (told.verb === "change" && !told.description ? colourOfThread(text, begin) : undefined) ??
     (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??
-    (told.role === "weight" && !told.description ? bareGauge(text, begin, told.part) : undefined);
+    (told.role === "weight" && !told.description ? bareGauge(text, begin, told.part) : undefined) ??
+    (atHead && told.part === "eyes" ? bareEyes(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
@@ -1061,12 +1090,30 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
-const gauge = match('0?\\.\\d{2,3}"?(?:\\s*in(?:ch)?)?');
+const eyeSize = match("\\d+(?:[.,]\\d+)?\\s*mm(?=\\s*(?:[,;.]|$))");
+/** “Eyes: 8 mm, glued on”: of the eyes nothing but their size is told. */
+function bareEyes(text: string, at: number): Description | undefined {
+  const found = eyeSize(text, at);
+  const isStuck = /\b(?:stick|stuck|glued?)\b/.test(text.slice(at));
+  return (
+    found && {
+      at,
+      end: found.end,
+      text: `${isStuck ? "stick-on " : ""}${text.slice(at, found.end)} eyes`,
+      means: { form: "eyes" },
+    }
+  );
+}
+/** In inches with two or three digits, in millimetres with one: “.025”, “.5”. */
+const gauge = match('0?\\.\\d{2,3}"?(?:\\s*in(?:ch)?)?|[01]?\\.\\d(?!\\d)(?:\\s*mm)?(?=\\s*(?:[,;.]|$|lead|wire))');
 /** “Weight: 12 × .015”: of weights so thick is the wire. */
 function bareGauge(text: string, at: number, part: string | undefined): Description | undefined {
   const found = gauge(text, at);
+  if (!found) return undefined;
   const metal = part === "lead" ? "lead wire" : "wire";
-  return found && { at, end: found.end, text: `${text.slice(at, found.end)} ${metal}`, means: { form: "weight wire" } };
+  const typed = text.slice(at, found.end);
+  const thick = /^[01]?\.\d$/.test(typed) ? `${Number(typed)} mm` : typed;
+  return { at, end: found.end, text: `${thick} ${metal}`, means: { form: "weight wire" } };
 }
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
 /** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */

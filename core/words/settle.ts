@@ -128,6 +128,7 @@ function settleKnot(said: Said): string[] {
   return [];
 }
 
+const AT_ITS_END = 0.15;
 function settleWinding(said: Said, context: StepContext): string[] {
   const { role, hangs } = context;
   const tiedInAt = context.tiedInAt ?? said.tieIn?.at;
@@ -146,8 +147,10 @@ function settleWinding(said: Said, context: StepContext): string[] {
   const endsByTurns = said.rule?.touching === true && said.rule.turns !== undefined;
   if (begin && end) return set(said, begin, end);
   if (end) {
+    // A rib that was tied in where it ends is taken back over the body first, and comes forward through what is there.
+    const isAtItsEnd = role === "rib" && tiedInAt && Math.abs(alongShank(tiedInAt) - alongShank(end)) < AT_ITS_END;
     const from =
-      tiedInAt ??
+      (isAtItsEnd ? rear : tiedInAt) ??
       (there && !isSame(there, end) ? there : undefined) ??
       (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 ? rear : front);
     if (isSame(from, end)) return set(said, end, end);

@@ -253,6 +253,18 @@ export const end: Clause = clause(
     s.end = p;
   },
 );
+/** “to the eyes, cross between them and go on to the front”: it is wound on, beyond where it was to end. */
+const onToFront: Clause = clause(
+  "and on to the eye",
+  seq(
+    words("(?:(?:go(?:es|ing)?|carry(?:ing)?|continue|continuing|keep(?:ing)?)\\s+(?:going\\s+)?)?(?:right\\s+)?on(?:\\s+(?:up|forwards?))?\\s+to"),
+    oneOf(map(words("the\\s+(?:front|head|(?:hook\\s+)?eye)(?!s|\\s+of)"), (): Place => ({ eyeLengths: 1 })), placeReached),
+  ),
+  (s, [, p]) => {
+    if (s.end === undefined) return false;
+    s.end = p;
+  },
+);
 const besides = map(
   seq(
     words(
@@ -419,7 +431,7 @@ export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, opt
 function firstOf(a: Clause, b: Clause): Clause {
   return { example: b.example, take: (said, text, at) => a.take(said, text, at) ?? b.take(said, text, at) };
 }
-export const where: Clause[] = [zone, begin, firstOf(endForward, end), at];
+export const where: Clause[] = [zone, begin, firstOf(onToFront, firstOf(endForward, end)), at];
 
 /** A span of sizes with both ends, within those of the pattern. */
 export const spanOf = (sizes: Partial<SizeSpan>, all: SizeSpan): { from: HookSize; to: HookSize } => ({

@@ -56,12 +56,15 @@ const windWords =
 const bareTurns =
   /^\W*(?:(?:just|only|about|take|make|give)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
 
+/** “Then another 8 over them”: a second layer of what was wound. */
+const onTop = /^\W*(?:(?:then|and|another)\s+)+(?:\d+|[a-z]+)\s+(?:more\s+)?(?:on\s+top|over\s+(?:it|them|that))\b/i;
+
 /** What is done, from the material and the words. */
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
   if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
     return "whip";
   if (role === "finish" && form === undefined) return "glue";
-  if (form === undefined && role === undefined) return bareTurns.test(text) ? "wind" : "act";
+  if (form === undefined && role === undefined) return bareTurns.test(text) || onTop.test(text) ? "wind" : "act";
   if (form === "thread") return /\bchange\b/i.test(text) ? "thread" : "wind";
   if (form === "bead" || form === "eyes") return "seat";
   if (form === "dubbing" || form === "blend") return "dress";
@@ -79,7 +82,9 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
       : "wind";
   if (
     (role === undefined || role === "hackle" || role === "collar" || role === "throat") &&
-    (form === "hackle" || (form === "feather fibre" && role === "collar")) &&
+    (form === "hackle" ||
+      (form === "feather fibre" && role === "collar") ||
+      (form === undefined && (role === "hackle" || role === "collar"))) &&
     windWords.test(text)
   )
     return "wind";

@@ -235,11 +235,37 @@ const byNumber: Clause[] = [
   }),
 ];
 
+/** “reaching halfway down the hackles”: so much of what is tied of them. */
+const partOfStuff: Clause = clause(
+  "halfway down the hackles",
+  seq(
+    opt(
+      words(
+        "(?:(?:reach(?:ing|es)?|extend(?:ing|s)?|going)\\s*)?(?:down\\s+)?(?:to|as\\s+far\\s+as)|reach(?:ing|es)?|extend(?:ing|s)?|going",
+      ),
+    ),
+    match(
+      "(half-?\\s?way|(?:a\\s+|one\\s+)?third\\s+of\\s+the\\s+way|two\\s+thirds\\s+of\\s+the\\s+way)\\s+(?:down|along|over|back\\s+over)",
+    ),
+    match("(?:the\\s+|its\\s+)(?!(?:hook|shank|bend|body|tail|wing)\\b)([\\p{L}-]+)(?=\\s*(?:[,.;]|$))"),
+  ),
+  (s, [, [share = ""], [like]]) => {
+    if (s.shown !== undefined || s.like !== undefined) return false;
+    s.like = like;
+    s.likeTimes = share.startsWith("half") ? 0.5 : share.startsWith("two") ? 2 / 3 : 1 / 3;
+  },
+);
+
 /** So many matchsticks or pencils side by side: as much hair as all of them have. */
 const sideBySide = (like: string | undefined, n: number): Said["amount"] => ({
   clump: { mm: Number(((like === "pencil" ? PENCIL_MM : MATCHSTICK_MM) * Math.sqrt(n)).toPrecision(2)) },
 });
 const bySize: Clause[] = [
+  clause(
+    "half a matchstick thick",
+    words("(?:the\\s+)?(?:thickness\\s+of\\s+)?half\\s+an?\\s+match(?:stick)?(?:\\s+thick|'s\\s+thickness)?"),
+    put({ amount: { clump: { mm: MATCHSTICK_MM / 2 } } }),
+  ),
   clause(
     "clump as thick as a matchstick",
     words(
@@ -679,6 +705,26 @@ const howLong: Clause[] = [
       if (s.shown !== undefined) return false;
       s.like = like;
       s.likePlusMm = way === "longer" ? mm : -mm;
+    },
+  ),
+  clause(
+    "just past its tips",
+    seq(
+      opt(words("reach(?:ing|es)?|extend(?:ing|s)?|going|ending")),
+      match(
+        "((?:just|slightly|a\\s+(?:little|bit|touch))\\s+)?(past|beyond|to|level\\s+with|short\\s+of)\\s+(?:its|their)\\s+(?:tips?|ends?)",
+      ),
+    ),
+    (s, [, [, how]]) => {
+      const over = s.there ?? s.tieIn?.at;
+      if (s.shown !== undefined || !over || !("part" in over) || (over.part !== "wing" && over.part !== "tail"))
+        return false;
+      // “over the wing, just past its tips”: it lies over it, and is tied in where its own part is.
+      s.shown = {
+        reach: over.part,
+        ...(how === "past" || how === "beyond" ? { pastMm: 1 } : how?.startsWith("short") ? { pastMm: -1 } : {}),
+      };
+      delete s.there;
     },
   ),
   clause(
@@ -1161,6 +1207,7 @@ export const layClauses: Clause[] = [
   ),
   tiedFirst(),
   onSizes,
+  partOfStuff,
   ...byNumber,
   ...bySize,
   ...byFeather,

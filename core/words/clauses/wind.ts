@@ -29,12 +29,26 @@ const TOUCHING =
 const SLIGHT_OVERLAP = 0.15;
 
 const zoned: Clause[] = [
+  // “2 layers, first 14 turns, then 10 on top”: each layer is told for itself.
+  clause("2 layers, the first", words("(?:2|two)\\s+layers\\s*[,:]\\s*(?:the\\s+)?first(?:\\s+of)?"), () => undefined),
   clause(
     "2 mm ball",
     seq(opt(words("an?|into\\s+an?")), absolute, words("(?:round\\s+|neat\\s+)?(?:ball|bump|bulge|hump)")),
     (s, [, mm]) => {
       s.fill = samePair({ mm });
       putRule(s, { touching: true });
+    },
+  ),
+  clause(
+    "10 on top",
+    seq(
+      count,
+      opt(words("more")),
+      words("on\\s+top(?:\\s+of\\s+(?:it|them|that|the\\s+first))?|over\\s+(?:it|them|that|the\\s+first)"),
+    ),
+    (s, [{ n }]) => {
+      if (s.rule?.turns !== undefined) return false;
+      putRule(s, { touching: true, turns: n });
     },
   ),
   clause(

@@ -62,7 +62,7 @@ const nouns: [string, NounForm][] = [
       "(?:slotted|countersunk)\\s+(?:tungsten|brass)(?!,?\\s+(?:\\w+\\s+){0,2}beads?\\b)",
       "beads?",
       "(?:brass|tungsten|copper|gold|silver|nickel|black|white|[\\d.]+\\s*mm)\\s+(?:[\\w.]+\\s+){0,2}cones?",
-      "(?<!\\b(?:to|into|like)\\s+an?\\s+(?:[\\w-]+\\s+){0,2})cones?(?![-\\s]*(?:shaped?|of\\b))",
+      "(?<!\\b(?:to|into|like)\\s+an?\\s+(?:[\\w-]+\\s+){0,2})(?<!\\b(?:thread|silk)\\s+)cones?(?![-\\s]*(?:shaped?|of\\b))",
       "cone-?heads?",
       "bead-?heads?",
     ),
@@ -122,7 +122,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))",
-      "(?=[tgsd])(?<=\\b(?:slips?|sections?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck)(?!\\s+(?:tail|flank|breast|wing))",
+      "(?=[tgsdcmjh])(?<=\\b(?:slips?|sections?|strips?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck|starling|crow|coot|moorhen|jackdaw|heron)(?!\\s+(?:tail|flank|breast|wing))",
       "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)",
       "(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)",
       "(?:wing\\s+)?slips?",
@@ -172,6 +172,7 @@ const nouns: [string, NounForm][] = [
     anyOf(
       "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)",
       "strips?",
+      "(?:(?:stretch|body|nymph)\\s+)?ribbons?",
       "stretch(?=\\s*(?:[,.;]|$))",
       "latex",
       "raffia",

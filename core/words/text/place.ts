@@ -124,7 +124,7 @@ const landmarkWords: [string, HookPlace][] = [
     { eyeLengths: 0.5 },
   ],
 
-  ["(?<=\\b(?:at|near)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end))", { eyeLengths: 1 }],
+  ["(?<=\\b(?:at|near|to)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end|size|length))", { eyeLengths: 1 }],
   // “trimmed to a point” is a shape.
   [
     "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?",
@@ -209,6 +209,10 @@ const besideIt: Reader<Place> = oneOf<Place>(
   })),
 );
 const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
+  map(seq(the, part, match("'s\\s+(front|rear|back|head)(?:\\s+(?:end|edge))?")), ([, role, [end]]) => ({
+    role,
+    end: end === "front" || end === "head" ? ("front" as const) : ("rear" as const),
+  })),
   map(seq(words("(?:front|head|fore|forward)(?:\\s+(?:end|edge))?\\s+of"), the, part), ([, , role]) => ({
     role,
     end: "front" as const,

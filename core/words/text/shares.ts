@@ -6,7 +6,7 @@ const BEFORE =
 const PART = "(?:\\d{1,2}|one|two|three|four|five)";
 const END = "(?![\\d.,]*\\d)(?!\\s*(?:mm|cm|inch|in(?!\\s+(?:an?|the)\\s)|turns?|wraps?)\\b)";
 const figures = match(
-  `\\(?${BEFORE}\\(?(?:(\\d{1,2}(?:\\s*[/:-]\\s*\\d{1,2}){1,2}%?)|(${PART}(?:\\s+to\\s+${PART}){1,2})|(\\d{1,2}\\s*%(?:\\s*(?:/|and|to)?\\s*\\d{1,2}\\s*%){1,2}))${END}(?:\\s+(?:ratio|parts))?\\)?`,
+  `\\(?${BEFORE}\\(?(?:(\\d{1,2}(?:\\s*[/:-]\\s*\\d{1,2}){1,2}%?)|(${PART}(?:\\s+parts?)?(?:\\s+to\\s+${PART}){1,2})|(\\d{1,2}\\s*%(?:\\s*(?:/|and|to)?\\s*\\d{1,2}\\s*%){1,2}))${END}(?:\\s+(?:ratio|parts))?\\)?`,
 );
 
 /**
@@ -17,7 +17,7 @@ export const sharesInFigures: Reader<number[]> = (text, at) => {
   const found = figures(text, at);
   if (!found) return undefined;
   const words = found.value.find((w) => w !== undefined && w !== "") ?? "";
-  const shares = words.split(/\s*(?:[/:%-]|\bto\b|\band\b)\s*/).flatMap((w) => (w === "" ? [] : [readNumber(w) ?? 0]));
+  const shares = words.replace(/\s+parts?\b/, "").split(/\s*(?:[/:%-]|\bto\b|\band\b)\s*/).flatMap((w) => (w === "" ? [] : [readNumber(w) ?? 0]));
   if (shares.length < 2 || shares.some((s) => s === 0)) return undefined;
   const isPerCent = /[/%-]/.test(words);
   const sum = shares.reduce((a, b) => a + b, 0);

@@ -179,7 +179,7 @@ export const finish = verb(
 );
 export const glue = verb(
   "glue",
-  "put\\s+on(?=\\s)|(?:put|place|add|apply|run|touch|dab)\\s+(?!(?:on\\s+)?(?:an?\\s+)?(?:\\w+\\s+)?(?:dot|dab|spot|touch|bead)\\s+of\\s+(?:[\\w-]+\\s+){0,3}(?:yarn|wool|dubbing|fur|floss|hair|tinsel|foam|flash|marabou|chenille)\\b)(?=(?:on\\s+)?(?:(?:a|one|two|some|the|tiny|small|little|thin|good)\\s+)*(?:drop|dab|dot|touch|bead|spot|coat|film|smear|glue|super|resin|varnish|cement|lacquer))|(?:glue|super-?\\s?glue|cement)(?=\\s+(?:the|it|them|down|in|under|on)\\b)",
+  "put\\s+on(?=\\s)(?!\\s+(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|(?:put|place|add|apply|run|touch|dab)\\s+(?!(?:on\\s+)?(?:an?\\s+)?(?:\\w+\\s+)?(?:dot|dab|spot|touch|bead)\\s+of\\s+(?:[\\w-]+\\s+){0,3}(?:yarn|wool|dubbing|fur|floss|hair|tinsel|foam|flash|marabou|chenille)\\b)(?=(?:on\\s+)?(?:(?:a|one|two|some|the|tiny|small|little|thin|good)\\s+)*(?:drop|dab|dot|touch|bead|spot|coat|film|smear|glue|super|resin|varnish|cement|lacquer))|(?:glue|super-?\\s?glue|cement)(?=\\s+(?:the|it|them|down|in|under|on)\\b)",
   tellFinish,
 );
 /** Nothing on the head, on purpose. */

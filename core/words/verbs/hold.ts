@@ -20,7 +20,7 @@ function tellHold(t: Telling): void {
   // Where the line asks what it is about, nothing before it is held by its wraps.
   if (!last || (last.line !== line.number && line.asks.length > 0)) return;
   const { step } = last;
-  if (bindDown(t, last)) return;
+  if (bindDown(t, last) || bindButts(t, last)) return;
   const isTakenOver = step.do === "lay" && step.tiedIn !== undefined;
   const target = isTakenOver ? (said.there ?? said.end ?? said.begin) : undefined;
   const at = target ?? step.tieIn?.at ?? ("from" in step ? step.from : undefined);
@@ -70,6 +70,19 @@ function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean
   return true;
 }
 
+/** “Bind the butts along the shank up to the eyes”: so far they lie under what follows. */
+function bindButts({ told, text, bench }: Telling, last: MadeStep): boolean {
+  const { step } = last;
+  if (step.do !== "lay" || !/\bbutts?\b/.test(text.slice(told.at, told.end))) return false;
+  const { end, there, shown, laid } = told.said;
+  const said = end ?? there ?? (shown && placeOf(shown)) ?? laid?.from;
+  // A part that comes later is no place yet: they lie along the shank.
+  const to = said && "part" in said && !bench.made.some((m) => m.step.id === said.part) ? laid?.from : said;
+  if (!to) return false;
+  last.step = { ...step, from: to, to: step.tieIn?.at ?? step.to };
+  return true;
+}
+
 const asHead = /^\W*leave\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*mm\s/;
 /** “Leave 2 mm as a head”: what was folded over stays so long in front of where it is held. */
 function leftInFront({ told, text, bench, line }: Telling): boolean {
@@ -111,6 +124,7 @@ export const hold = verb(
     "leave\\s+(?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:(?:as|for)\\s+(?:a|the)\\s+(?:\\w+\\s+)?head|over\\s+the\\s+eye|in\\s+front(?:\\s+as\\s+a\\s+head)?)",
     "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)(?:\\s+(?:the|its|their)\\s+(?:stems?|stalks?|quills?|tag|remainder|rest)(?!\\s+of\\b))?",
     "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
+    "(?:tie|bind|lash|wrap|cover)\\s+(?:(?:down|over|in)\\s+)?(?:the\\s+|its\\s+|their\\s+)?butts?(?:\\s+ends?)?(?:\\s+down)?(?=\\s+(?:along|forwards?|up|all|under|to)\\b)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in(?:\\s+place)?|down))?",
     "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
     "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag|waste|excess|surplus|spare|remainder))?(?:\\s+end)?",

@@ -259,6 +259,7 @@ function inStrands(said: Said, form: MaterialForm | undefined): void {
     said.amount = { strands: said.amount.fibres, folded: false };
 }
 
+const atTheSides = /^(?:breathers?|gills?)$/;
 /** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
 export function make(
   t: Telling,
@@ -282,6 +283,8 @@ export function make(
   thickOrLong(said, kind, form, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
+  // Breathers and gills stand out at the head, where a beard would hang.
+  if (kind === "lay" && role === "throat" && atTheSides.test(told.part ?? "")) said.attitude ??= "sides";
   const isRuleSaid = said.rule !== undefined;
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);

@@ -14,6 +14,12 @@ function stuckOn({ told, text }: Telling): void {
 
 /** A bead slides to the eye; eyes are lashed where they are said. */
 export function tellSeat(t: Telling): void {
+  // “Eyes: 4 mm, pearl, stick on”: the same ones once more.
+  const again = t.bench.made.some(
+    (m) => m.line === t.line.number && m.step.do === "seat" && t.bench.component(m.step.component)?.role === "eyes",
+  );
+  if (again && t.told.role === "eyes" && /^stick[-\s]?ons?$/.test((t.told.description?.text ?? "stick on").trim()))
+    return;
   stuckOn(t);
   const object = objectOf(t);
   // “Put the bead on”, where a line before has it on already.

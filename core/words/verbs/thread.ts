@@ -51,6 +51,12 @@ export function tellThread(t: Telling): void {
     said.end = there;
     delete said.there;
   }
+  // “Start behind the eye, leave one eye free, and go down into the bend”: what is left free is where it begins.
+  if (there && said.begin && said.end && !said.rule && alongShank(there) > alongShank(said.end)) {
+    said.begin = said.end;
+    said.end = there;
+    delete said.there;
+  }
   const from = said.begin ?? said.there;
   // “Lay a base of black thread”, and not from where: along the shank.
   const isBaseAlone =

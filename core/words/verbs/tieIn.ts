@@ -55,6 +55,7 @@ function startsThread({ told, bench }: Telling): boolean {
   return true;
 }
 
+const REAR = 0.85;
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
 function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { bench } = t;
@@ -70,6 +71,10 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
+  // “8 saddles at the bend, four a side”: what is tied in behind the body is the tail.
+  const tiedAt = said.tieIn?.at ?? said.there ?? bench.hangs;
+  const isBehind = tiedAt !== undefined && alongShank(tiedAt) > REAR && bench.ofRole("tail") === undefined;
+  if (isPaired && isBehind) return meant({ ...t, told: { ...t.told, role: "tail" } });
   const isWing =
     form === "quill" ||
     isPaired ||

@@ -78,6 +78,13 @@ export function tellWind(t: Telling): void {
   const isFirst = bench.waiting.length === 0 || startsThread.test(t.text.slice(0, told.at));
   if (!object.component && !bench.isBased && isFirst && rope === undefined && (end ?? to))
     return tellThread({ ...t, told: { ...told, role: "thread" } });
+  // “14 turns of lead, then another 8 over them”: of the wire that was just wound.
+  const weight = before?.line === t.line.number ? bench.component(before.step.component) : undefined;
+  if (!object.component && weight?.role === "weight" && told.said.rule?.turns !== undefined)
+    return tellWind({ ...t, told: { ...told, role: "weight" } });
+  // “Two layers of tying silk as underbody”
+  if (!object.component && told.said.passes !== undefined && /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end)))
+    return tellThread({ ...t, told: { ...told, role: "thread" } });
   if (!object.component) {
     t.line.asks.push({
       at: [told.at, told.end],
