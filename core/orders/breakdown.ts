@@ -91,6 +91,63 @@ function partAt(
   };
 }
 
+const LIST_BEHIND =
+  /^\s*(?:(?:mixed|assorted|in all|altogether|in total|total|of flies|flies|gemischt|sortiert|insgesamt)(?!\p{L}))?\s*:\s/iu;
+const COUNT_AHEAD = new RegExp(
+  String.raw`(?<=(?:^|[,;])\s*(?:(?:and|und|plus)\s+)?)(${NUMBER})\s+(?:(?:x|×|of)\s+)?(?=\p{L})(?!(?:dz|doz|dtz|dutzend|flies|pcs|stück))`,
+  "giu",
+);
+
+/**
+ * “10 dz: 2 Copper Lodger 14, 3 Slate Wisp 12, 5 Old Pilot 10”: a number of dozens ahead of a list whose own numbers
+ * come to it, whatever flies they are of.
+ *
+ * @returns what the list counts, and the words ahead of it; undefined where it does not come to just that
+ */
+export function summedUp(
+  text: string,
+  start: number,
+  quantities: readonly Quantity[],
+): { parts: Quantity[]; words: [number, number] } | undefined {
+  const [total, ...others] = quantities;
+  if (total?.flies === undefined || /[\p{L}\d]/u.test(text.slice(0, total.at[0] - start))) return undefined;
+  const ahead = text.slice(0, total.at[1] - start);
+  const lead = isInDozens(ahead) ? LIST_BEHIND.exec(text.slice(ahead.length))?.[0] : undefined;
+  if (lead === undefined) return undefined;
+  const from = ahead.length + lead.length;
+  const parts = [...text.slice(from).matchAll(COUNT_AHEAD)].map((m): Quantity => {
+    const at = start + from + m.index;
+    return { at: [at, at + (m[1] ?? "").length], flies: (numberOf(m[1] ?? "") ?? NaN) * 12 };
+  });
+  // What counts in the list must be one of its numbers: another unit in it is another way to count.
+  if (others.some((q) => !parts.some((p) => p.at[0] === q.at[0]))) return undefined;
+  const isAll = parts.length > 1 && parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies;
+  return isAll ? { parts, words: [total.at[0], start + from - 1] } : undefined;
+}
+
+const THE_REST =
+  /(?<=[,:;]\s*(?:(?:and|und)\s+)?|(?<!\p{L})(?:and|und|plus)\s+)(?:(?:the|all\s+the)\s+)?(?:rest|remainder|remaining(?:\s+ones)?|others)(?:\s+of\s+them)?(?!\p{L})|(?<=[,:;]\s*(?:und\s+)?|(?<!\p{L})und\s+)(?:de[rnm]\s+)?(?:rest|übrigen)(?!\p{L})/iu;
+
+const OF_EACH = /(?<!\p{L})(?:each|apiece|ea|je|jeweils)(?!\p{L})/iu;
+/**
+ * “10 dz Copper Lodger olive, 6 dz in 14 and the rest in 16”: what is left of the first quantity is a part of it, too.
+ *
+ * @param quantities those of the text, in its order; the first is all of it
+ * @returns its parts, in their order; undefined where nothing is left, or no rest is spoken of
+ */
+export function withTheRest(text: string, start: number, quantities: readonly Quantity[]): Quantity[] | undefined {
+  const [total, ...told] = quantities;
+  const rest = THE_REST.exec(text);
+  if (total?.flies === undefined || told.length === 0 || !rest || told.some((q) => q.flies === undefined))
+    return undefined;
+  const at: [number, number] = [start + rest.index, start + rest.index + rest[0].length];
+  const left = total.flies - told.reduce((sum, q) => sum + (q.flies ?? 0), 0);
+  const isBehindAll = told.every((q) => q.at[1] <= at[0]);
+  // “2 dz each in 12 and 16, the rest in 14”: how much that leaves is known when it is known of how many.
+  if (left <= 0 || !isBehindAll || OF_EACH.test(text)) return undefined;
+  return [...told, { at, flies: left }].map((q) => ({ ...q, isPart: true }));
+}
+
 const SIZED = String.raw`#?(\d{1,2}(?:\/0)?)(?:'?s)?\s*(?:[-–:x×=]\s*)?(?<!\d\/)(?<=[\s:x×=–-])(\d{1,3})`;
 const SIZES_AND_COUNTS = new RegExp(String.raw`^[\s,]*${SIZED}(?:\s*(?:,|;|and|und|&)\s*${SIZED})+(?=[^\d#]*$)`, "iu");
 const COUNT_OF_SIZE = String.raw`(${NUMBER})\s+(?:in\s+|x\s+|×\s+|of\s+)?(?:the\s+)?#?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;

@@ -34,6 +34,7 @@ const files: [string, Catalogue][] = [
   ["chandlery.txt", anotherCatalogue],
   ["storehouse.txt", anotherCatalogue],
   ["cellar.txt", anotherCatalogue],
+  ["landing.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -92,9 +92,14 @@ function giveSize(others: readonly ReadLine[], last: ReadLine, text: string, pat
   const isLacking = (l: ReadLine): boolean =>
     l.pattern === last.pattern && l.size === undefined && l.doubts.every((d) => openQuestions.has(d.code));
   if (!others.every(isLacking)) return;
+  const form = last.understood.find((u) => u.field === "form");
+  // “…, all 14, unweighted”: what stands behind the size of all is said of all.
+  const isOfAll =
+    form !== undefined && form.at[0] > size.at[0] && /\ball(?:e)?\s+\S{0,6}$/iu.test(text.slice(0, size.at[0]));
   for (const l of others) {
     l.size = last.size;
     l.doubts = l.doubts.filter((d) => d.code !== "WHICH_SIZE");
+    if (isOfAll && !l.understood.some((u) => u.field === "form")) l.form = last.form;
   }
 }
 

@@ -12,6 +12,7 @@ import { findWish, keptAsWish } from "./wishes";
 
 /** Smaller numbers in words count in dozens, or belong to something else. */
 const LEAST_SPELLED = 12;
+const SEVERAL_SIZES = /(?<!\d)\d{1,2}(?:\/0)?(?:\s?[/,]\s?\d{1,2}(?:\/0)?)+(?!\d)/u;
 /** A size that is said to be one. */
 const MARKED = /#\s?\d{1,2}(?:\/0)?s?(?!\d)/u;
 /** A fly that comes with and without weight, as it is asked for without. */
@@ -36,14 +37,18 @@ const EACH =
 const SAME_COLOURS =
   /(?<!\p{L})(?:in\s+)?(?:(?:the\s+)?same|(?:den\s+)?(?:gleichen|selben)|denselben)\s+(?:colou?rs|shades|farben)(?!\p{L})/iu;
 const OF_SIZES = /size|größe/iu;
+const SIZES = /sizes|größen/iu;
 const SHARED =
-  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|split(?: evenly| equally)?(?: between| across| over| among)?|equal(?:ly| parts)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|split(?: evenly| equally)?(?: between| across| over| among)?|(?:in )?equal(?:ly| parts| amounts| numbers| quantities| shares)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 /** “half in red and half in black” */
 const HALF_AND =
   /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+/** “2 dz on barbless hooks and 1 dz on normal ones”. */
+const USUAL_HOOKS =
+  /(?<!\p{L})(?:(?:on|in|auf|with|mit)\s+)?(?:the\s+)?(?:normal(?:en?)?|ordinary|standard|usual|barbed|regular)(?:\s+(?:hooks?|ones?|haken))?(?!\p{L})/iu;
 /** “half of them 14s and half 16s”: the sizes stay to be read. */
 const HALF_SIZES =
-  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:(?:in|on)\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 const FILLER =
@@ -103,9 +108,11 @@ export class ItemReader {
     this.takeWishes(stretch, line);
     stretch.take(SAME_BUT);
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
+    const isUsualHook =
+      this.before?.wishes.some((w) => w.kind === "barbless") === true && stretch.take(USUAL_HOOKS) !== undefined;
     // What is wished of a part of a quantity is of no other.
     if (!draft.isNamed && this.before?.pattern === line.pattern && (!this.isBeforePart || quantity?.isPart))
-      line.wishes.push(...carried(this.before, line));
+      line.wishes.push(...(isUsualHook ? [] : carried(this.before, line)));
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isShared = part !== undefined || this.isShared(stretch);
@@ -114,9 +121,9 @@ export class ItemReader {
     const assorted = stretch.take(ASSORTED);
     const sameColours = stretch.take(SAME_COLOURS);
     if (draft.pattern) this.takeNames(stretch, draft, draft.pattern);
-    this.takeQuantityless(stretch, draft, quantity);
+    this.takeQuantityless(stretch, draft, quantity, eachOf?.at[0]);
     draft.sizes = takeSizes(stretch, draft.pattern?.sizes);
-    this.settleSize(stretch, draft, quantity?.isPart === true);
+    this.settleSize(stretch, draft, quantity?.isPart === true || isUsualHook);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
     if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = this.coloursSoFar(draft.pattern);
     this.settleColour(stretch, draft);
@@ -402,14 +409,23 @@ export class ItemReader {
   }
 
   /** No unit was said: a number that is left over beside the size may be dozens or flies. */
-  private takeQuantityless(stretch: Stretch, draft: Draft, quantity: Quantity | undefined): void {
+  private takeQuantityless(
+    stretch: Stretch,
+    draft: Draft,
+    quantity: Quantity | undefined,
+    eachAt: number | undefined,
+  ): void {
     if (quantity) return;
     const isNumber = (w: string): boolean => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w) || (numberOf(w) ?? 0) > LEAST_SPELLED;
     const free = stretch.words().filter((w) => isNumber(w.text));
-    const first = aside(free, draft.pattern?.sizes) ?? free[0];
+    // “8/10/12 6 each”: what stands before “each” is how many.
+    const ofEach = SEVERAL_SIZES.test(stretch.left)
+      ? free.find((w) => eachAt !== undefined && eachAt > w.end && eachAt - w.end <= 2)
+      : undefined;
+    const first = ofEach ?? aside(free, draft.pattern?.sizes) ?? free[0];
     // “12 Meadow Hopper #8”: where the size is marked, the other number counts.
     const isMarked = MARKED.test(stretch.left);
-    if (first && (free.length > 1 || !draft.pattern || (numberOf(first.text) ?? 0) > 32 || isMarked)) {
+    if (first && (ofEach || free.length > 1 || !draft.pattern || (numberOf(first.text) ?? 0) > 32 || isMarked)) {
       const at: [number, number] = [first.start, first.end];
       const bare = bareQuantity(first.text.replace(/x$/, ""), at, this.catalogue);
       this.takeQuantity(stretch, bare, draft.line);
@@ -434,7 +450,22 @@ export class ItemReader {
   private settleSize(stretch: Stretch, draft: Draft, isPart: boolean): void {
     const { line, pattern, sizes } = draft;
     const within = pattern ? [pattern.sizes.from, pattern.sizes.to].filter(Boolean) : [];
-    const isSame = !sizes && stretch.take(SAME_SIZE) !== undefined;
+    const same = sizes ? undefined : stretch.take(SAME_SIZE);
+    const isSame = same !== undefined;
+    // “Slate Wisp 10, 12 and 14 …; Old Pilot, same sizes”: all that the statement before named.
+    const several = this.spreadBefore.sizes.flatMap((s) => s ?? []);
+    if (
+      same &&
+      SIZES.test(same.words) &&
+      several.length > 1 &&
+      pattern &&
+      several.every((s) => comesIn(s, pattern.sizes))
+    ) {
+      draft.sizes = { at: same.at, words: same.words, sizes: several, isRange: false };
+      line.size = several[0];
+      line.understood.push({ field: "size", at: same.at, label: `size ${several.join(", ")}` });
+      return;
+    }
     const carriedOn = sizes ? undefined : this.sizeCarried(draft, isPart || isSame);
     if (carriedOn !== undefined) {
       line.size = carriedOn;

@@ -31,6 +31,8 @@ interface Way {
   pattern: RegExp;
   /** What must be somewhere in the text: quicker to look for than the whole. */
   needs?: RegExp;
+  /** Only where the text says what its numbers count. */
+  needsUnit?: true;
   /** Whether what was found can be that at all. */
   fits?: (groups: Groups) => boolean;
   read: (groups: Groups, words: string, catalogue: Catalogue) => { flies: number } | Ask;
@@ -82,6 +84,8 @@ const ways: Way[] = [
     // “12 - 3 dz” is a size and how many of it, as a list has them.
     // Nor does “12 - 36 flies” leave three times as many open.
     fits: (g) => {
+      // “10,12,14 - 2 dz”: several sizes, and how many of each.
+      if (/\d[,/]\d+[,/]\d/.test(g[1] ?? "")) return false;
       const [size, count] = [numberOf(g[1] ?? "") ?? 0, numberOf(g[2] ?? "") ?? 0];
       const isFar = count < size || (count >= 2 * size && count % 12 === 0);
       const isSize = size >= LEAST_SIZE && size % 2 === 0;
@@ -163,6 +167,21 @@ const ways: Way[] = [
     read: (g, words) => counted(times(numberOf(g[1] ?? g[3] ?? ""), (g[2] ?? g[4]) ? 1 : 12), words),
   },
   {
+    // “10s - 2, 12s - 3”: sizes, and how many of each.
+    needs: /\d'?s\s*[-–:=]/u,
+    pattern: rule(
+      String.raw`(?<=(?<![\d/])\d{1,2}'?s\s*[-–:=]\s*)(${NUMBER})(?=\s*(?:[,;(]|and(?!\p{L})|und(?!\p{L})|$))`,
+    ),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
+  },
+  {
+    // “14 - 6, 16 - 3 (dozens)”: the same, where it is said what the numbers count.
+    needs: /\d\s[-–]\s/u,
+    needsUnit: true,
+    pattern: rule(String.raw`(?<=(?<![\d/.,#])\d{1,2}\s[-–]\s)(${NUMBER})(?=\s*(?:[,;(]|$))`),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
+  },
+  {
     // “16 (2), 18 (4)”: sizes, and how many of each.
     needs: /\(/u,
     pattern: rule(String.raw`\((${NUMBER})\)(?<=\d\s?\(\S{1,4}\))`),
@@ -207,8 +226,8 @@ export const isInDozens = (words: string): boolean => new RegExp(DOZEN, "iu").te
 /** Every quantity that a text states with its unit, in order, none within another. */
 export function quantitiesIn(text: string, start: number, catalogue: Catalogue): Quantity[] {
   const found: Quantity[] = [];
-  for (const { pattern, needs, fits, read } of ways)
-    for (const m of needs?.test(text) === false ? [] : text.matchAll(pattern)) {
+  for (const { pattern, needs, needsUnit, fits, read } of ways)
+    for (const m of needs?.test(text) === false || (needsUnit && !catalogue.unit) ? [] : text.matchAll(pattern)) {
       const at: [number, number] = [start + m.index, start + m.index + m[0].length];
       if (found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]) || fits?.([...m]) === false) continue;
       const words = m[0].trim();
@@ -329,7 +348,7 @@ const STATED = new RegExp(
   [
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
-    String.raw`|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
+    String.raw`|\((?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
   ].join(""),
   "imu",
 );
@@ -340,5 +359,5 @@ export function statedUnit(text: string): { unit: "dz" | "flies"; at: [number, n
   if (!m) return undefined;
   const at: [number, number] = [m.index, m.index + m[0].length];
   const rest = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
-  return { unit: m[1] || m[2] ? "dz" : "flies", at, rest };
+  return { unit: m.slice(1).some(Boolean) ? "dz" : "flies", at, rest };
 }

@@ -1,4 +1,4 @@
-import { brokenBySize, brokenDown, partOf } from "./breakdown";
+import { brokenBySize, brokenDown, partOf, summedUp, withTheRest } from "./breakdown";
 import { findDay } from "./dates";
 import { isCourteousWord, isCourtesy, isReference, setAside } from "./asides";
 import { Heading } from "./heading";
@@ -18,7 +18,7 @@ import { findQuoted, findWish, keptAsWish } from "./wishes";
 
 const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 const SENTENCE =
-  /(?<!(?:^|[\s\d])(?:ea|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})|(?<=\p{L}\.)\s+(?=(?:please|bitte|thanks|thank\s+you|danke|could\s+you|can\s+you)\s+\p{L})/giu;
+  /(?<!(?:^|[\s\d])(?:ea|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})|(?<=\d[.!?])\s+(?=(?:(?:viele|beste|liebe|herzliche|schöne)\s+)?(?:grüße|grüsse|gruß|gruss|mfg|danke|regards|cheers|thanks|best)(?!\p{L}))|(?<=\p{L}\.)\s+(?=(?:please|bitte|thanks|thank\s+you|danke|could\s+you|can\s+you)\s+\p{L})/giu;
 const CLAUSE =
   /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with|of(?!\s+(?:them|these|those|each|it)(?!\p{L})))\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
 /** “The same in 16”: as many as before. */
@@ -31,7 +31,7 @@ const COMMA = new RegExp(
   "giu",
 );
 const OTHER_ORDER =
-  /(?<!\p{L})(?:cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+  /(?<!\p{L})(?:(?<=^\s*(?:(?:please|could you|can you|can we|bitte)\s+)?)(?:swap|exchange|replace|switch|tausch\w*|ersetz\w*)|same as (?:my|our|the) order|cancel\w*|stornier\w*|storno|instead of|anstatt|statt|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
@@ -228,6 +228,12 @@ class OrderReader {
   /** The quantities of a statement; one that is broken down is taken out, and its parts count in its stead. */
   private inParts(stretch: Stretch, quantities: Quantity[]): Quantity[] {
     const [total] = quantities;
+    const list = summedUp(stretch.left, stretch.start, quantities);
+    if (list && total?.flies !== undefined) {
+      stretch.takeOut(list.words);
+      this.order.understood.push({ field: "quantity", at: total.at, label: `${dozensText(total.flies)} in all` });
+      return list.parts;
+    }
     const part = partOf(stretch.left, stretch.start, quantities, this.catalogue);
     if (part && !this.namesFlyIn(stretch.left.slice((part.quantities.at(-1)?.at[1] ?? stretch.end) - stretch.start))) {
       stretch.takeOut(part.words);
@@ -235,6 +241,7 @@ class OrderReader {
       return part.quantities;
     }
     const parts =
+      withTheRest(stretch.left, stretch.start, quantities) ??
       brokenBySize(stretch.left, stretch.start, quantities) ??
       brokenDown(stretch.left, stretch.start, quantities, this.catalogue);
     if (!parts || !total || total.flies === undefined) return quantities;
