@@ -2,6 +2,7 @@ import { MM_PER_INCH } from "../units";
 import type { Bench } from "./bench";
 import type { LineMark, Reading, RecipeLine } from "./reading";
 import { NUMBER_WORD, readNumber } from "./text/number";
+import { askUnheld, isOwnWords, stepsNear } from "./unheld";
 
 /**
  * A figure that was read as a word of something, and that nothing of it holds in the end: it is asked about. Two
@@ -19,13 +20,10 @@ export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): 
     if (line.kind !== "steps" || line.asks.length > 0 || isOwnWords(line)) continue;
     const said = figuresSaid(line);
     if (said.length === 0) continue;
-    const held = new Set([...figuresIn(stepsOf(line, bench)), ...everywhere]);
-    for (const s of said) if (!isCommon(s) && !isHeld(s, said, held)) ask(line, s);
+    const held = new Set([...figuresIn(stepsNear(line, bench)), ...everywhere]);
+    for (const s of said) if (!isCommon(s) && !isHeld(s, said, held)) askUnheld(line, s.at, s.end, s.mark);
   }
 }
-
-const isOwnWords = ({ text, marks }: RecipeLine): boolean =>
-  marks.some((m) => m.at[0] === 0 && m.at[1] === text.length);
 
 interface SaidFigure {
   at: number;
@@ -71,21 +69,6 @@ const materialsOf = ({ components, materials, newMaterials }: Bench): unknown[] 
     c.material.map(({ value }) => materials.get(value) ?? newMaterials.find((m) => m.code === value)),
   );
 
-/**
- * The steps that a line made and the one before them, which its first words may hold, with all that are of the same
- * parts; of a line that made none, every step.
- */
-function stepsOf(line: RecipeLine, bench: Bench): unknown[] {
-  const own = bench.made.filter((m, i) =>
-    [m, bench.made[i + 1]].some((near) => near !== undefined && line.steps.includes(near.step.id)),
-  );
-  const parts = new Set(own.flatMap((m) => m.step.component ?? []));
-  const isOwn = (component: string | undefined): boolean => component !== undefined && parts.has(component);
-  return own.length === 0
-    ? bench.made.map((m) => m.step)
-    : bench.made.flatMap((m) => (own.includes(m) || isOwn(m.step.component) ? [m.step] : []));
-}
-
 /** What one figure may have become: halves and doubles of pairs, shares, what is left of a whole, bunches together. */
 function isHeld({ n, unit }: SaidFigure, said: SaidFigure[], held: ReadonlySet<number>): boolean {
   const per = millimetresIn(unit);
@@ -123,18 +106,4 @@ const ROUNDED = 0.005;
 function hasNear(found: ReadonlySet<number>, n: number): boolean {
   for (const f of found) if (Math.abs(f - n) <= ROUNDED * n) return true;
   return false;
-}
-
-const LONGEST_ASKED = 40;
-function ask(line: RecipeLine, { at, end, mark }: SaidFigure): void {
-  const isShort = mark.at[1] - mark.at[0] <= LONGEST_ASKED;
-  const [from, to] = isShort ? mark.at : [at, end];
-  const words = line.text.slice(from, to).trim();
-  const begin = from + line.text.slice(from, to).search(/\S/);
-  line.marks.push({ at: [begin, begin + words.length], kind: "doubt" });
-  line.asks.push({
-    at: [begin, begin + words.length],
-    sentence: `“${words}” is read, but nothing here takes it up. Say in other words what it is of, or keep it as an instruction for the bench.`,
-    answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
-  });
 }

@@ -216,7 +216,7 @@ function step(told: Told, layers: Description[], text: string, at: number, index
 
 const colourRead = match("[a-z]+(?:\\s+[a-z]+)?(?=\\s*(?:[,.;]|$|and\\b))");
 /** “cdc fibres in it, black”: a colour between commas is that of what was laid in. */
-const colourApart: Reader<string[]> = (text, at) => {
+const colourApart: typeof colourRead = (text, at) => {
   const found = colourRead(text, at);
   return found && text.slice(at, found.end).split(/\s+/).every((w) => isColour(w)) ? found : undefined;
 };

@@ -7,6 +7,7 @@ import { CabinetIndex } from "./cabinet";
 import { descriptionAt } from "./description";
 import { readFacts } from "./facts";
 import { askLostFigures } from "./heldFigures";
+import { askLostPlaces } from "./heldPlaces";
 import { inOwnMeasures } from "./ownMeasures";
 import { joined } from "./joined";
 import { LoopLines } from "./loopLines";
@@ -198,6 +199,7 @@ class RecipeReader implements Reading {
     this.changeAtLast();
     this.tellUnused();
     askLostFigures(this);
+    askLostPlaces(this);
     const recipe = assemble(this);
     markStated(this, recipe);
     for (const line of this.out) line.notes = [...new Set(line.notes)];

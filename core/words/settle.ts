@@ -137,7 +137,9 @@ function settleWinding(said: Said, context: StepContext): string[] {
     if (said.stacked) said.to = said.from;
     return [];
   }
-  const [front, rear] = zoneOf(role, context.hasBead) ?? (usualZones.body as [Place, Place]);
+  const [front, usualRear] = zoneOf(role, context.hasBead) ?? (usualZones.body as [Place, Place]);
+  // Where the thread was taken round the bend, the body begins there.
+  const rear = role === "body" && hangs && alongShank(hangs) > 1 ? hangs : usualRear;
   const { begin, end, there } = said;
   // “Body: black chenille, 12 touching turns”, and not from where: so many over all of the body.
   if (role === "body" && said.rule?.turns !== undefined && !begin && !end && !there && !tiedInAt) {

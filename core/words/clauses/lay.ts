@@ -1201,7 +1201,7 @@ export const layClauses: Clause[] = [
   clause(
     "tied in by the middle",
     words(
-      "tied\\s+(?:in|on|down)\\s+(?:at|by|in)\\s+(?:the|their|its)\\s+(?:middle|centre|center)(?!\\s+of)|by\\s+(?:the|their|its)\\s+middle",
+      "tied\\s+(?:(?:in|on|down)\\s+)?(?:at|by|in)\\s+(?:the|their|its)\\s+(?:middle|centre|center)(?!\\s+of)|by\\s+(?:the|their|its)\\s+middle",
     ),
     put({ byMiddle: true }),
   ),

@@ -269,6 +269,7 @@ export const MANNER = anyOf(
   "cross(?:wise|ways)",
   "(?:and\\s+)?(?:cross(?:ing)?|once|one\\s+turn)\\s+(?:over\\s+)?(?:between|over|in\\s+front\\s+of)\\s+(?:the\\s+)?(?:bead-?chain\\s+|dumb-?bell\\s+)?eyes(?:\\s+once)?",
   "edge\\s+(?:to|on|against)\\s+edge",
+  "so\\s+(?:that\\s+)?(?:there\\s+are|you\\s+(?:get|have))\\s+\\w+\\s+(?:ends|legs)|(?:giving|to\\s+give|which\\s+gives)\\s+(?:you\\s+)?\\w+\\s+ends",
   "(?<=^\\s*)in(?:to)?\\s+(?:the|your)\\s+vi[sc]e",
   "(?:closely\\s+)?following\\s+(?:it|the\\s+(?:rib|tinsel|wire))",
   "(?:tied\\s+(?:in\\s+)?forwards?(?:\\s+over\\s+the\\s+eye)?,?\\s+(?:and\\s+)?then\\s+)?(?:stood|stand|propped|prop|held|pulled)\\s+(?:it\\s+|them\\s+)?(?:up(?:right)?|upright|erect)\\s+with\\s+(?:\\w+\\s+)?(?:wraps|turns)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?",

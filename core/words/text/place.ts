@@ -103,7 +103,7 @@ const BETWEEN_POINT_AND_BARB: Place = { landmark: "bend", plus: { of: "gape", ti
 const landmarkWords: [string, HookPlace][] = [
   ["between\\s+(?:the\\s+)?bends|between\\s+the\\s+two\\s+bends", { landmark: "betweenBends" }],
   [
-    "(?:well|deep|far|some\\s+way|right|half-?\\s?way|(?:(?:an?|one)\\s+)?(?:third|quarter|half)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)?\\s*(?:down\\s+)?(?:into|in|round|around|down)\\s+the\\s+bend|into\\s+the\\s+curve|(?:round|on)\\s+the\\s+curve",
+    "(?:well|deep|far|just|slightly|a\\s+(?:little|bit)|some\\s+way|right|half-?\\s?way|(?:(?:an?|one)\\s+)?(?:third|quarter|half)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)?\\s*(?:down\\s+)?(?:into|in|round|around|down)\\s+the\\s+bend|into\\s+the\\s+curve|(?:round|on)\\s+the\\s+curve",
     { landmark: "intoBend" },
   ],
   [

@@ -259,6 +259,9 @@ function inStrands(said: Said, form: MaterialForm | undefined): void {
     said.amount = { strands: said.amount.fibres, folded: false };
 }
 
+/** A list tells no way of the thread; but where it was taken round the bend, what lies behind begins there. */
+const isRoundBend = (role: Role | undefined, hangs: Place | undefined): boolean =>
+  (role === "body" || role === "tail" || role === "tag") && hangs !== undefined && alongShank(hangs) > 1;
 const atTheSides = /^(?:breathers?|gills?)$/;
 /** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
 export function make(
@@ -295,7 +298,8 @@ export function make(
     family: bench.facts.family,
     component: component?.id,
     // A list tells no way of the thread: its parts have their usual places. A tail is behind, wherever the thread is.
-    hangs: line.isListed || isBehind(role, bench.hangs) ? undefined : bench.hangs,
+    hangs:
+      (line.isListed && !isRoundBend(role, bench.hangs)) || isBehind(role, bench.hangs) ? undefined : bench.hangs,
     tiedInAt: more.tiedIn?.at,
     boundIn: more.tiedIn?.step,
     widthMm: material?.strand?.width,

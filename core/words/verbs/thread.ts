@@ -51,6 +51,11 @@ export function tellThread(t: Telling): void {
     said.end = there;
     delete said.there;
   }
+  // “From half an eye behind the eye, touching turns into the bend”: that is where it goes.
+  if (there && said.begin && !said.end && !said.to && said.rule?.turns === undefined) {
+    said.end = there;
+    delete said.there;
+  }
   // “Start behind the eye, leave one eye free, and go down into the bend”: what is left free is where it begins.
   if (there && said.begin && said.end && !said.rule && alongShank(there) > alongShank(said.end)) {
     said.begin = said.end;

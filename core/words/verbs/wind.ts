@@ -457,10 +457,12 @@ export function listedRib(t: Telling, object: Meant, said: Said): void {
   };
   const hung = bench.hangs;
   bench.hangs = undefined;
+  // Where the thread was taken round the bend, the body begins there, and what ribs it.
+  const behindBend = hung && alongShank(hung) > 1 ? hung : undefined;
   const waiting = tieIn(
     t,
     object,
-    { ...tieInSaid, tieIn: said.tieIn ?? { at: rear ?? said.begin ?? { landmark: "bend" } } },
+    { ...tieInSaid, tieIn: said.tieIn ?? { at: rear ?? said.begin ?? behindBend ?? { landmark: "bend" } } },
     body,
   );
   bench.hangs = hung;

@@ -1,0 +1,38 @@
+import type { Bench } from "./bench";
+import type { LineMark, RecipeLine } from "./reading";
+
+/** Words that were read, and that nothing of what was made of them holds: how that is found out, and asked. */
+
+/** Whether a line is what the program itself has said: what it says is held. */
+export const isOwnWords = ({ text, marks }: RecipeLine): boolean =>
+  marks.some((m) => m.at[0] === 0 && m.at[1] === text.length);
+
+/**
+ * The steps that a line made and the one before them, which its first words may hold, with all that are of the same
+ * parts; of a line that made none, every step.
+ */
+export function stepsNear(line: RecipeLine, bench: Bench): unknown[] {
+  const own = bench.made.filter((m, i) =>
+    [m, bench.made[i + 1]].some((near) => near !== undefined && line.steps.includes(near.step.id)),
+  );
+  const parts = new Set(own.flatMap((m) => m.step.component ?? []));
+  const isOwn = (component: string | undefined): boolean => component !== undefined && parts.has(component);
+  return own.length === 0
+    ? bench.made.map((m) => m.step)
+    : bench.made.flatMap((m) => (own.includes(m) || isOwn(m.step.component) ? [m.step] : []));
+}
+
+const LONGEST_ASKED = 40;
+/** Asks about words that nothing takes up: all of a short stretch, of a longer one only these. */
+export function askUnheld(line: RecipeLine, at: number, end: number, mark: LineMark): void {
+  const isShort = mark.at[1] - mark.at[0] <= LONGEST_ASKED;
+  const [from, to] = isShort ? mark.at : [at, end];
+  const words = line.text.slice(from, to).trim();
+  const begin = from + line.text.slice(from, to).search(/\S/);
+  line.marks.push({ at: [begin, begin + words.length], kind: "doubt" });
+  line.asks.push({
+    at: [begin, begin + words.length],
+    sentence: `“${words}” is read, but nothing here takes it up. Say in other words what it is of, or keep it as an instruction for the bench.`,
+    answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
+  });
+}
