@@ -230,7 +230,9 @@ describe("eyes weigh what they are made of", () => {
 });
 
 test("rubber that is tied in is legs, and is not wound", () => {
-  expect(of("legs", "Two rubber legs tied in the middle, 25 mm each")[0]).toMatch(/strands, = 25 mm, to both sides/);
+  expect(of("legs", "Two rubber legs tied in the middle, 25 mm each")[0]).toMatch(
+    /4 strands folded, = 25 mm, to both sides/,
+  );
 });
 
 describe("a line that begins with the hook", () => {

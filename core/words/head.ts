@@ -22,7 +22,7 @@ const lead =
   "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
 /** “For the wing case tie in a strip”: the part comes first, and then what is done for it. */
 const forVerb = new RegExp(
-  `^(?:(?:and|then|next|now)\\s+)?for\\s+(?:the|a|an|your|my)\\s+(${PARTS})\\s+(?=(?:i|we|you|tie|use|take|bind|wind|dub|add|catch|cut|put|set|lay|select)\\b)`,
+  `^(?:(?:and|then|next|now)\\s+)?for\\s+(?:the|a|an|your|my)\\s+(${PARTS})\\s+(?=(?:i|we|you|tie|use|take|bind|wind|wrap|dub|add|catch|cut|put|set|lay|select|stack|clean|measure|pick|choose|strip|spin|make|pair|match)\\b)`,
   "u",
 );
 /** “Wing, bottom:”, “wing (top) -”: which of several it is. */

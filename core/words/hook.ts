@@ -46,7 +46,7 @@ const stepsShort =
 const families: [RegExp, string][] = [
   [/\blow-?\s?water\b/, "low-water"],
   [/\bdouble\b/, "double"],
-  [/\bstreamer\b|\bbaitfish\b/, "streamer"],
+  [/\bstreamer\b|\bbaitfish\b|\bleech(?:es)?\b/, "streamer"],
   [/\bpupa\b|\bcurved?\b|\bscud\b|\bgrub\b|\bcaddis\b|\bemerger\b/, "pupa"],
   [/\bnymph\b|\bjig\b/, "nymph"],
   [/\bdry\b/, "dry"],

@@ -195,11 +195,16 @@ const withBothColours = (all: Told[], text: string): Told[] =>
     const [, one = "", two = "", stuff = ""] = twoColours.exec(description?.text.trim().toLowerCase() ?? "") ?? [];
     const areColours = [one, two].every(isShadedColour);
     const isTwo = /\btogether\b|\bboth\b|\beach\b/.test(text.slice(t.at, t.end)) || /s$/.test(stuff);
-    if (!description || t.kind !== "wind" || description.exact || !areColours || !isTwo) return [t];
-    const of = (colour: string): Told => ({
-      ...structuredClone(t),
-      description: { ...description, text: `${colour} ${stuff.replace(/s$/, "")}` },
-    });
+    // “Tie in two hackles, brown and grizzle”: one of each, to be wound.
+    const { amount } = t.said;
+    const isPair =
+      t.kind === "lay" && /^hackles$/.test(stuff) && (!amount || ("feathers" in amount && amount.feathers === 2));
+    if (!description || (t.kind !== "wind" && !isPair) || description.exact || !areColours || !isTwo) return [t];
+    const of = (colour: string): Told => {
+      const own = structuredClone(t);
+      if (isPair && amount) own.said.amount = { feathers: 1 };
+      return { ...own, description: { ...description, text: `${colour} ${stuff.replace(/s$/, "")}` } };
+    };
     return [of(one), { ...of(two), understood: [], kept: [], loose: [], rest: [] }];
   });
 const overIt = /\bover\s+(?:an?\s+|the\s+)?(?:(?:thin\s+|level\s+)*(?:layer|base|bed|underbody|foundation)\s+of\s+)?$/;

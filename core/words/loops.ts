@@ -218,7 +218,13 @@ const colourRead = match("[a-z]+(?:\\s+[a-z]+)?(?=\\s*(?:[,.;]|$|and\\b))");
 /** “cdc fibres in it, black”: a colour between commas is that of what was laid in. */
 const colourApart: typeof colourRead = (text, at) => {
   const found = colourRead(text, at);
-  return found && text.slice(at, found.end).split(/\s+/).every((w) => isColour(w)) ? found : undefined;
+  return found &&
+    text
+      .slice(at, found.end)
+      .split(/\s+/)
+      .every((w) => isColour(w))
+    ? found
+    : undefined;
 };
 function coloured(layers: Description[], colour: string): boolean {
   const last = layers.pop();

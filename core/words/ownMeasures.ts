@@ -16,10 +16,7 @@ const likely: Record<string, number[]> = { finger: [18, 20, 22], hand: [80, 90, 
  * @param numberWords what words stand for with this person: “finger” in mm
  * @returns the line with such a length in mm, as long as before, and a question for each that is not known
  */
-export function inOwnMeasures(
-  plain: string,
-  numberWords: Record<string, number> = {},
-): { text: string; asks: Ask[] } {
+export function inOwnMeasures(plain: string, numberWords: Record<string, number> = {}): { text: string; asks: Ask[] } {
   const asks: Ask[] = [];
   const text = plain.replace(OF_THE_BODY, (typed: string, often: string, which: string, at: number) => {
     const n = times[often.split(/\s/)[0] ?? ""] ?? 1;

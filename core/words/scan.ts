@@ -18,6 +18,7 @@ import {
   flashOf,
   impliedBy,
   isAfterStart,
+  isShadedColour,
   colourOfThread,
   labelOf,
   roleOfItsOwn,
@@ -1123,6 +1124,19 @@ function colours(told: Told, text: string, at: number): Next | undefined {
   const m = colourWords.exec(text);
   if (!description || !m || !/(?:[,(]|\s-)\s*$/.test(text.slice(0, at))) return undefined;
   const words = m[0].split(/\s+/);
+  // “two hackles, brown and grizzle”: one of each.
+  const both = /^(\p{L}+)\s+and\s+(\p{L}+)$/u.exec(m[0]);
+  if (
+    both &&
+    isShadedColour(both[1] ?? "") &&
+    isShadedColour(both[2] ?? "") &&
+    /^(?:two\s+)?hackles$/.test(description.text.trim())
+  ) {
+    const { exact: _one, ...plain } = description;
+    told.description = { ...plain, text: `${m[0]} hackles`, means: description.means ?? { form: "hackle" } };
+    told.understood.push({ at, end: colourWords.lastIndex });
+    return { told, end: colourWords.lastIndex };
+  }
   if (!words.every((w) => isColour(w) || after.has(w))) return undefined;
   const isGauge =
     words.length === 1 && /^(?:fine|medium|small|large|narrow|wide|micro|heavy|thin|thick|dyed)$/.test(m[0]);

@@ -5,7 +5,7 @@ import { anyOf, map, match, memo, oneOf, opt, seq, unless, words, type Reader } 
 import { clause, put, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
-import { bareFraction, place, placeBeside, placeReached, thirdBack } from "../text/place";
+import { bareFraction, place, placeBeside, placeReached, shareFrom, thirdBack } from "../text/place";
 
 const the = opt(words("the|a|an|its"));
 const begins = words(
@@ -180,7 +180,7 @@ export const endForward: Clause = clause(
   "forward to two thirds of the shank",
   seq(
     words(
-      "(?:(?<=\\b(?:wound|wrapped|dubbed|tapering|tapered)(?:\\s+[a-z]+){0,2}\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+      "(?:(?<=\\b(?:wound|wrapped|dubbed|tapering|tapered)(?:\\s+[a-z]+){0,2}\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring|taper|dub|build)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
     ),
     opt(words("about|roughly|the")),
     oneOf(
@@ -257,8 +257,13 @@ export const end: Clause = clause(
 const onToFront: Clause = clause(
   "and on to the eye",
   seq(
-    words("(?:(?:go(?:es|ing)?|carry(?:ing)?|continue|continuing|keep(?:ing)?)\\s+(?:going\\s+)?)?(?:right\\s+)?on(?:\\s+(?:up|forwards?))?\\s+to"),
-    oneOf(map(words("the\\s+(?:front|head|(?:hook\\s+)?eye)(?!s|\\s+of)"), (): Place => ({ eyeLengths: 1 })), placeReached),
+    words(
+      "(?:(?:go(?:es|ing)?|carry(?:ing)?|continue|continuing|keep(?:ing)?)\\s+(?:going\\s+)?)?(?:right\\s+)?on(?:\\s+(?:up|forwards?))?\\s+to",
+    ),
+    oneOf(
+      map(words("the\\s+(?:front|head|(?:hook\\s+)?eye)(?!s|\\s+of)"), (): Place => ({ eyeLengths: 1 })),
+      placeReached,
+    ),
   ),
   (s, [, p]) => {
     if (s.end === undefined) return false;
@@ -280,7 +285,7 @@ const setThere = (s: Said, p: Place): boolean | void => {
 };
 export const at: Clause = clause("at the bend", oneOf(intoBend, besides, place), setThere);
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
-export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside, thirdBack), setThere);
+export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside, shareFrom, thirdBack), setThere);
 
 const hold = oneOf(...holds.map((h) => map(words(h.replace(" ", "\\s+")), () => h)));
 const howMany = map(

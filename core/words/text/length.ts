@@ -183,7 +183,10 @@ const reachWords: [string, Reach][] = [
     "mid-tail",
   ],
   ["(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?tails?|tail\\s+(?:tips?|ends?)|tails?", "tail"],
-  ["(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?", "wing"],
+  [
+    "(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?(?!\\s+(?:position|spot|place))",
+    "wing",
+  ],
   ["(?<!\\ban?\\s+)(?:hook(?:'s)?\\s+)?points?(?:\\s+of\\s+the\\s+hook)?", "point"],
   ["barb", "barb"],
   ["(?:(?:start|top|beginning)\\s+of\\s+the\\s+)?bend", "bend"],

@@ -167,7 +167,7 @@ const ofPart = (): Reader<Place> =>
     ({ role, end }): Place => (role === "bead" ? { landmark: "eye" } : { part: role, end }),
   );
 const partNamed = map(
-  match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?`),
+  match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?(?!\\s+(?:position|spot)\\b)`),
   ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")],
 );
 const alsoParts = new Set("body tail wing hackle back centre center left right neck shoulder head".split(" "));
@@ -201,6 +201,10 @@ const besideIt: Reader<Place> = oneOf<Place>(
     part: HERE,
     end: "front" as const,
     plus: { mm: 0 },
+  })),
+  map(words("(?:just\\s+|right\\s+|close\\s+)?behind(?=\\s*(?:[,.;]|$))"), () => ({
+    part: "it",
+    end: "rear" as const,
   })),
   map(words(`(?:just\\s+|right\\s+|close\\s+)?behind\\s+${THAT}`), () => ({ part: "it", end: "rear" as const })),
   map(words(`(?:just\\s+|right\\s+)?(?:in\\s+front|ahead)\\s+of\\s+${THAT}`), () => ({
@@ -270,24 +274,25 @@ export const thirdBack: Reader<Place> = map(
   ),
   ([[n, of]]) => ({ fraction: shareOf(n, of) }),
 );
-const fractionOfShank: Reader<Place> = oneOf<Place>(
-  // “two thirds of the way back from the eye”, “a third up from the bend”.
-  map(
-    seq(
-      oneOf(
-        number,
-        map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
-      ),
-      opt(words("of")),
-      opt(words("the\\s+(?:way|distance|shank|hook)")),
-      opt(words("along|back|down|forward|up")),
-      opt(words("(?:the\\s+)?(?:shank|hook)")),
-      words("from"),
-      the,
-      match("(?:hook\\s+)?(eye|bend|rear|front)"),
+/** “two thirds of the way back from the eye”, “a third up from the bend”. */
+export const shareFrom: Reader<Place> = map(
+  seq(
+    oneOf(
+      number,
+      map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
     ),
-    ([f, , , , , , , [end]]) => (f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : 1 - f }),
+    opt(words("of")),
+    opt(words("the\\s+(?:way|distance|shank|hook)")),
+    opt(words("along|back|down|forward|up")),
+    opt(words("(?:the\\s+)?(?:shank|hook)")),
+    words("from"),
+    the,
+    match("(?:hook\\s+)?(eye|bend|rear|front)"),
   ),
+  ([f, , , , , , , [end]]) => (f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : 1 - f }),
+);
+const fractionOfShank: Reader<Place> = oneOf<Place>(
+  shareFrom,
   // “1/3 behind the eye”
   map(seq(number, words("(?:behind|back\\s+from)"), the, match("(?:hook\\s+)?eye")), ([f]) =>
     f > 0 && f < 1 ? { fraction: f } : undefined,

@@ -17,7 +17,10 @@ export const sharesInFigures: Reader<number[]> = (text, at) => {
   const found = figures(text, at);
   if (!found) return undefined;
   const words = found.value.find((w) => w !== undefined && w !== "") ?? "";
-  const shares = words.replace(/\s+parts?\b/, "").split(/\s*(?:[/:%-]|\bto\b|\band\b)\s*/).flatMap((w) => (w === "" ? [] : [readNumber(w) ?? 0]));
+  const shares = words
+    .replace(/\s+parts?\b/, "")
+    .split(/\s*(?:[/:%-]|\bto\b|\band\b)\s*/)
+    .flatMap((w) => (w === "" ? [] : [readNumber(w) ?? 0]));
   if (shares.length < 2 || shares.some((s) => s === 0)) return undefined;
   const isPerCent = /[/%-]/.test(words);
   const sum = shares.reduce((a, b) => a + b, 0);

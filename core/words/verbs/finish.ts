@@ -185,7 +185,7 @@ export const glue = verb(
 /** Nothing on the head, on purpose. */
 export const noFinish = verb(
   "no finish",
-  "nothing\\s+(?:on|over)\\s+(?:the\\s+)?head|(?:no|never(?:\\s+any)?|do\\s+not|don't)\\s+(?:finish|cement|varnish|lacquer|head\\s+cement|glue)|(?:leave|left)\\s+(?:it|the\\s+head|the\\s+thread)?\\s*(?:bare|unvarnished|uncoated)|without\\s+(?:any\\s+)?(?:varnish|cement|lacquer|finish)",
+  "nothing\\s+(?:on|over)\\s+(?:(?:the\\s+)?head|it(?=\\s*(?:[.;,]|$)))|(?:no|never(?:\\s+any)?|do\\s+not|don't)\\s+(?:finish|cement|varnish|lacquer|head\\s+cement|glue)|(?:leave|left)\\s+(?:it|the\\s+head|the\\s+thread)?\\s*(?:bare|unvarnished|uncoated)|without\\s+(?:any\\s+)?(?:varnish|cement|lacquer|finish)",
   ({ bench }) => {
     if (bench.finish.state === "not stated") bench.finish = { state: "none" };
   },

@@ -80,6 +80,7 @@ function bindButts({ told, text, bench }: Telling, last: MadeStep): boolean {
   const to = said && "part" in said && !bench.made.some((m) => m.step.id === said.part) ? laid?.from : said;
   if (!to) return false;
   last.step = { ...step, from: to, to: step.tieIn?.at ?? step.to };
+  bench.hangs = to;
   return true;
 }
 

@@ -298,8 +298,7 @@ export function make(
     family: bench.facts.family,
     component: component?.id,
     // A list tells no way of the thread: its parts have their usual places. A tail is behind, wherever the thread is.
-    hangs:
-      (line.isListed && !isRoundBend(role, bench.hangs)) || isBehind(role, bench.hangs) ? undefined : bench.hangs,
+    hangs: (line.isListed && !isRoundBend(role, bench.hangs)) || isBehind(role, bench.hangs) ? undefined : bench.hangs,
     tiedInAt: more.tiedIn?.at,
     boundIn: more.tiedIn?.step,
     widthMm: material?.strand?.width,

@@ -178,18 +178,22 @@ function tieDeclared(t: Telling, object: Meant, declared: Said): void {
   )?.step;
   const isFullLength = isBackWord.test(t.text.slice(t.told.at, t.told.end)) || first === undefined;
   const coversBody = isFullLength && body !== undefined;
-  line.notes.push(
-    coversBody
-      ? "it was never tied in: it is taken as bound in before the body, at the bend"
-      : "it was never tied in: it is taken as bound in before the thorax, in the middle of the shank",
-  );
+  // Where the list says the place of its tie-in, nothing is taken for granted.
+  if (!declared.tieIn && !declared.there)
+    line.notes.push(
+      coversBody
+        ? "it was never tied in: it is taken as bound in before the body, at the bend"
+        : "it was never tied in: it is taken as bound in before the thorax, in the middle of the shank",
+    );
   const hung = bench.hangs;
+  const { there } = declared;
   const waiting = tieIn(
     t,
     object,
     {
       ...declared,
-      tieIn: declared.tieIn ?? { at: coversBody ? { landmark: "bend" } : { fraction: 0.5 } },
+      tieIn: declared.tieIn ??
+        (there && { at: there }) ?? { at: coversBody ? { landmark: "bend" } : { fraction: 0.5 } },
       hanging: true,
     },
     (coversBody ? body : first)?.id,

@@ -33,6 +33,7 @@ export const whip = verb(
     "w\\/?f(?=\\s|$)",
     "finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$|and\\b))",
     "(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?",
+    "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+(?:of\\s+)?whip[- ]?finish",
     "(?:an?\\s+)?(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?",
     "(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?",
     "(?:final\\s+)?knot",

@@ -83,7 +83,11 @@ export function tellWind(t: Telling): void {
   if (!object.component && weight?.role === "weight" && told.said.rule?.turns !== undefined)
     return tellWind({ ...t, told: { ...told, role: "weight" } });
   // “Two layers of tying silk as underbody”
-  if (!object.component && told.said.passes !== undefined && /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end)))
+  if (
+    !object.component &&
+    told.said.passes !== undefined &&
+    /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end))
+  )
     return tellThread({ ...t, told: { ...told, role: "thread" } });
   if (!object.component) {
     t.line.asks.push({
@@ -105,7 +109,7 @@ export function tellWind(t: Telling): void {
 const ofBoth = /\b(?:them|both|each)\b/u;
 /** “Tie in a brown and a grizzly hackle and wind them, four turns each”: all hackles that wait. */
 function allHackles({ told, text, bench }: Telling): Waiting[] {
-  if (told.description || told.said.around || !ofBoth.test(text.slice(told.at, told.end))) return [];
+  if (told.description || !ofBoth.test(text.slice(told.at, told.end))) return [];
   return bench.waiting.filter((w) => !w.used && !w.hangs && isHackle(w.role));
 }
 
