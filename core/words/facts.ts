@@ -61,6 +61,7 @@ const aKind =
 function isHookAlone(text: string): boolean {
   const on = onIt.exec(text)?.[0];
   const all = text
+    .replace(/\blow\s+water\b/, "low-water")
     .slice(on?.length ?? 0)
     .split(/[\s,.;()]+|(?<=[a-z])\/(?=[a-z])/)
     .filter(Boolean);

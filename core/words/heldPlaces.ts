@@ -2,38 +2,67 @@ import type { Reading, RecipeLine } from "./reading";
 import { askUnheld, isOwnWords, stepsNear } from "./unheld";
 
 /**
- * A place at the bend or within it that was read, and to which nothing of the line goes in the end: it is asked about,
- * as a figure is. A part that ends there, a length that reaches there and a share of the shank close to it hold it.
+ * A place at the bend or within it, or a share of the shank, that was read, and to which nothing of the line goes in the
+ * end: it is asked about, as a figure is. A part that ends there, a length that reaches there and a share of the shank
+ * close to it hold the bend.
  */
 export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): void {
   for (const line of out) {
     // Where something else is asked, its answer may take the place up.
     if (line.kind !== "steps" || line.steps.length === 0 || line.asks.length > 0 || isOwnWords(line)) continue;
     const said = placesSaid(line);
-    if (said.length === 0) continue;
-    const held = placesIn(stepsNear(line, bench));
+    const shares = sharesSaid(line);
+    if (said.length + shares.length === 0) continue;
+    const near = stepsNear(line, bench);
+    const held = placesIn(near);
     for (const s of said) if (!held.has(s.where)) askUnheld(line, s.at, s.end, s.mark);
+    const numbers = numbersIn(near);
+    const isAsked = ({ at, end }: { at: number; end: number }): boolean =>
+      line.asks.some((a) => a.at[0] < end && a.at[1] > at);
+    for (const s of shares) if (!isSharedBy(numbers, s.where) && !isAsked(s)) askUnheld(line, s.at, s.end, s.mark);
   }
 }
 
 const INTO = /(?<!\p{L})(?:well\s+|half-?\s?way\s+|deep\s+)?(?:into|round|around|down|in)\s+the\s+bend(?!\s+of\b)/giu;
 const BEND = /(?<!\p{L})(?<!(?:into|round|around|down|in|between)\s+the\s+)(?:the|hook)\s+bend(?!s|\s+and\b|\p{L})/giu;
 
-function placesSaid({ text, marks }: RecipeLine) {
-  const known = marks.filter((m) => m.kind === "known");
-  return (
-    [
-      [INTO, "intoBend"],
-      [BEND, "bend"],
-    ] as const
-  ).flatMap(([words, where]) =>
-    [...text.matchAll(words)].flatMap((m) => {
-      const [at, end] = [m.index, m.index + m[0].length];
-      const mark = known.find((k) => k.at[0] <= at && k.at[1] >= end);
-      const isOther = marks.some((k) => k.kind !== "known" && k.at[0] < end && k.at[1] > at);
-      return mark === undefined || isOther ? [] : [{ at, end, where, mark }];
-    }),
+const placesSaid = (line: RecipeLine) => [
+  ...knownIn(line, INTO, () => "intoBend"),
+  ...knownIn(line, BEND, () => "bend"),
+];
+
+const SHARE_OF_SHANK =
+  /(?<!\p{L})(?<!\b(?:forwards?|back|on|further|up|down)\s+(?:by\s+)?(?:about\s+)?)(?:(a|one|two|three)\s+(third|quarter)s?\s+(?:of\s+|along\s+)(?:the\s+)?(?:hook\s+)?shank|mid-?shank|(?:the\s+)?middle\s+of\s+the\s+(?:hook\s+)?shank)(?!\p{L})/giu;
+const PARTS: Record<string, number> = { third: 3, quarter: 4 };
+const TIMES: Record<string, number> = { two: 2, three: 3 };
+const sharesSaid = (line: RecipeLine) =>
+  knownIn(line, SHARE_OF_SHANK, ([, many = "", part = ""]) =>
+    part === "" ? 0.5 : (TIMES[many.toLowerCase()] ?? 1) / (PARTS[part.toLowerCase()] ?? 1),
   );
+
+/** “two thirds of the shank, no, make that half”: what is taken back need not be held. */
+const TAKEN_BACK = /^[\s,.;:–-]*(?:no|nope|sorry|oops|wait|scratch\s+that|(?:or\s+)?rather|make\s+(?:it|that))\b/i;
+/** Words of a line that were understood, with what each stands for. */
+function knownIn<T>({ text, marks }: RecipeLine, words: RegExp, means: (m: RegExpExecArray) => T) {
+  const known = marks.filter((m) => m.kind === "known");
+  return [...text.matchAll(words)].flatMap((m) => {
+    const [at, end] = [m.index, m.index + m[0].length];
+    const mark = known.find((k) => k.at[0] <= at && k.at[1] >= end);
+    const isOther = marks.some((k) => k.kind !== "known" && k.at[0] < end && k.at[1] > at);
+    return mark === undefined || isOther || TAKEN_BACK.test(text.slice(end))
+      ? []
+      : [{ at, end, where: means(m), mark }];
+  });
+}
+
+/** The share itself, what it leaves, or half of it on either side. */
+const isSharedBy = (numbers: readonly number[], share: number): boolean =>
+  numbers.some((n) => [share, 1 - share].some((s) => Math.abs(n - s) < ROUNDED));
+const ROUNDED = 0.01;
+function numbersIn(of: unknown, found: number[] = []): number[] {
+  if (typeof of === "number") found.push(of);
+  else if (typeof of === "object" && of !== null) for (const more of Object.values(of)) numbersIn(more, found);
+  return found;
 }
 
 /** So far along the shank a share of it is as good as the bend. */

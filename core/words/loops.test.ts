@@ -86,3 +86,27 @@ test("a loop of a wing or of a weed guard is none", () => {
   expect(told("Make a loop of cdc, 2 feathers, as a wing").join(" ")).not.toContain("full");
   expect(told("Make a 3 cm loop of mono for the weed guard").join(" ")).not.toContain("full");
 });
+
+test("a colour behind what is laid in, and layers that are counted", () => {
+  const read = (line: string) =>
+    readRecipe(`Hook: streamer 4\nThread: white\n${line}`, { materials: cabinet, hooks }).newMaterials.filter(
+      (m) => m.form === "blend",
+    );
+  expect(
+    read("Make a dubbing loop of 6 cm, put CDC fibres in it, black, about 12 mm long, and spin it."),
+  ).toMatchObject([{ name: "loop of cdc fibres, black" }]);
+  const [layered] = read(
+    "Make a loop of 12 cm. Layer 1: grey polar fibre, 60 mm, sparse, over the whole length; layer 2: pearl flash, 10 strands; layer 3: white bucktail 70 mm on the front half. Spin it and wind it from the bend to mid-shank.",
+  );
+  expect(Object.keys(layered?.blend?.parts ?? {})).toHaveLength(3);
+});
+
+test("the turns of a loop that a later line tells put it where they are told", () => {
+  const { recipe } = readRecipe(
+    "Hook: nymph 10\nThread: black\nBead: 3 mm brass\nBody: black fur, 0.4 gape full\nMake a dubbing loop of 6 cm, put CDC fibres in it and spin it.\nTake two turns of that behind the bead.",
+    { materials: cabinet, hooks },
+  );
+  const loop = recipe.steps.at(-1);
+  expect(loop?.do === "dress" && loop.loopMm).toBe(60);
+  expect(loop && sayStep(loop)).toContain("from 0.5 eyes behind the eye");
+});

@@ -60,6 +60,10 @@ const winds = words(
 const turnsOfIt = words(
   `(?:(?:in|with|for|take|make|give(?:\\s+it)?)\\s+)?(?:(?:about|only|just)\\s+)?(?:\\d|${NUMBER_WORD})\\s+(?:(?:close|open|touching|tight)\\s+)*turns?`,
 );
+/** “layer 2:”, “first layer:”, and how a layer lies, or how much of it there is. */
+const layerSaid = words(
+  "(?:first|second|third|fourth|next|last|bottom|top|middle|lower|upper)\\s+layer\\s*:?|layer\\s+(?:\\d|one|two|three|four)\\s*:?|sparse|(?:on|in|over)\\s+(?:the|its)\\s+(?:front|rear|back|first|last|upper|lower)\\s+(?:half|third|part)|over\\s+the\\s+(?:whole|full|entire)\\s+(?:length|loop)|(?:about\\s+)?\\d+\\s+(?:strands|fibres|fibers|hairs)(?:\\s+of)?",
+);
 const small = words("in(?:to)?(?=\\s+an?\\s+[\\d.])|and|then|,|;|\\.(?=\\s|$)|:|\\)|a|the|some|it|now|next");
 const brushedOut = words("(?:then\\s+)?brushed\\s+out(?:\\s+(?:well|back))?");
 const asPart = match("(?:as|for)\\s+(?:a|the)\\s+(collar|body|head|thorax)");
@@ -173,7 +177,7 @@ function step(told: Told, layers: Description[], text: string, at: number, index
     return end;
   };
   if (strokes(text, at)) return undefined;
-  const aside = asides(text, at);
+  const aside = asides(text, at) ?? layerSaid(text, at);
   if (aside) return keep(aside.end);
   const isFilled = layers.length > 0;
   const shares = isFilled ? sharesInFigures(text, at) : undefined;

@@ -429,7 +429,7 @@ class RecipeReader implements Reading {
     this.line(i).marks.push({ at: [head.begin, head.begin + length], kind: "known" });
     const end = head.begin + length;
     this.plain[i] = " ".repeat(end) + (this.plain[i] ?? "").slice(end);
-    this.heads[i] = { begin: end, isListed: false };
+    this.heads[i] = headOf(this.plain[i] ?? "");
     this.scanned[i] = undefined;
     this.readLine(i);
   }

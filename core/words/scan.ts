@@ -221,6 +221,12 @@ function scanOne(
   let told = fresh(from);
   let place = from;
   let boundary: { told: Told; at: number } | undefined;
+  // “Comb out the underfur”, “cut the fur from the strip”: whatever its verb, nothing is tied in.
+  const ready = given === undefined ? preparingFur(text, leadOf(text, from, to)) : undefined;
+  if (ready) {
+    told.kept.push({ at: leadOf(text, from, to), end: ready.end });
+    return close(told, ready.end);
+  }
   const behind = given === undefined && !atHead ? verbBehindPlace(text, from, to) : undefined;
   const verb = behind ?? (given === undefined ? verbLead(text, from, to) : undefined);
   // “Eyes: melted mono”: what it is made of, and not what is done.
@@ -338,6 +344,17 @@ const close = (told: Told, end: number): Told => {
 };
 const hasContent = (t: Told): boolean =>
   t.verb !== undefined || t.understood.length > 0 || t.rest.length > 0 || t.loose.length > 0;
+
+/** Where a clause begins, behind words that only lead to it. */
+function leadOf(text: string, from: number, to: number): number {
+  let at = skip(text, from);
+  for (let n = 0; n < 8 && at < to; n++) {
+    const lead = leadIn(text, at);
+    if (!lead) return at;
+    at = skip(text, lead.end);
+  }
+  return at;
+}
 
 /** A verb at the head of a clause, after words that only lead to it. */
 function verbLead(text: string, from: number, to: number): { id: VerbId; at: number; end: number } | undefined {
@@ -868,7 +885,7 @@ const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:b
 const withoutPart = words(`(?:no|without(?:\\s+(?:a|any))?)\\s+(?:${PARTS}|underbody|glue|cement)`);
 /** Coats and drops are another thing than what they go on. */
 const coatsAhead = words(
-  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final|wet)\\s+)*(?:needle(?:ful)?(?=\\s+of\\s)|touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|coats?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final|wet)\\s+)*(?:needle(?:ful)?(?=\\s+of\\s)|touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|coats?|cts?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
 );
 
 function partAt(told: Told, text: string, at: number): Next | undefined {
@@ -985,7 +1002,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
   // “secured at the bend with the red thread”: whatever is tied is tied with thread.
   if (
     told.description &&
-    told.kind === "lay" &&
+    (told.kind === "lay" || told.kind === "wind") &&
     (found.exact?.form ?? found.means?.form) === "thread" &&
     /\b(?:with|by|using)\s+(?:the\s+|your\s+)?$/.test(text.slice(Math.max(0, begin - 12), begin))
   ) {

@@ -53,6 +53,8 @@ const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wire
 const anyHook = hookAt(nominal, "12");
 /** Where a place lies on any hook, near enough to tell which of two comes first; parts lie where they usually do. */
 export function alongShank(place: Place): number {
+  // Where a double's two bends part, a hook with one point has its bend.
+  if ("landmark" in place && place.landmark === "betweenBends") return alongShank({ ...place, landmark: "bend" });
   if (!("part" in place)) return placeAt(place, anyHook) / anyHook.shank;
   const zone = usualZones[place.part as Role] ?? usualZones.body;
   const [front, rear] = (zone ?? []).map((p) => ("part" in p ? 0.5 : placeAt(p, anyHook) / anyHook.shank));

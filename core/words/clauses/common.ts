@@ -87,7 +87,7 @@ const overPart: Reader<{ from: Place; to: Place }> = map(
 );
 
 const intoBend: Reader<Place> = map(
-  words("(?:well\\s+|right\\s+|down\\s+)*(?:into|round|around)\\s+the\\s+(?:bend|curve)"),
+  words("(?:well\\s+|right\\s+|down\\s+|just\\s+|slightly\\s+)*(?:into|round|around)\\s+the\\s+(?:bend|curve)"),
   () => ({ landmark: "intoBend" }),
 );
 /** Between a part and the eye is in front of that part. */
@@ -285,7 +285,7 @@ const setThere = (s: Said, p: Place): boolean | void => {
 };
 export const at: Clause = clause("at the bend", oneOf(intoBend, besides, place), setThere);
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
-export const atSaid: Clause = clause("at the bend", oneOf(besides, placeBeside, shareFrom, thirdBack), setThere);
+export const atSaid: Clause = clause("at the bend", oneOf(intoBend, besides, placeBeside, shareFrom, thirdBack), setThere);
 
 const hold = oneOf(...holds.map((h) => map(words(h.replace(" ", "\\s+")), () => h)));
 const howMany = map(
@@ -311,10 +311,12 @@ export const tiedIn: Clause = clause(
     opt(words("just|right")),
     opt(words("at|on|near")),
     oneOf(place, placeReached),
+    // When, and no second place: “tied in at the bend before the body and folded over it”.
+    opt(words("before\\s+the\\s+(?:body|abdomen|dubbing)(?=\\s*(?:[,.;]|$|and\\b))")),
     opt(map(seq(words("as"), opt(words("a")), hold, opt(words("hold"))), ([, , h]) => h)),
     opt(howMany),
   ),
-  (s, [, , , where, held, n]) => {
+  (s, [, , , where, , held, n]) => {
     if (n && !(Number.isInteger(n.n) && n.n >= 1)) return false;
     s.tieIn = { at: where, ...(n && { wraps: n.n }), ...(held && { hold: held }) };
   },

@@ -108,7 +108,7 @@ export const glueClauses: Clause[] = [
     seq(
       count,
       opt(words("thin|light|good|heavy|full|clear")),
-      words("(?:coats?|layers?|applications?)(?:\\s+(?:of\\s+)?clear(?=\\s*(?:[,.;]|$)))?"),
+      words("(?:coats?|cts?|layers?|applications?)(?:\\s+(?:of\\s+)?clear(?=\\s*(?:[,.;]|$)))?"),
     ),
     (s, [c]) => {
       const n = Math.round(c.n);

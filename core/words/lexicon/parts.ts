@@ -8,6 +8,7 @@ const roleWords: Record<string, Role> = {
   hook: "hook",
   hk: "hook",
   thr: "thread",
+  thrd: "thread",
   tl: "tail",
   rb: "rib",
   ab: "body",

@@ -269,6 +269,7 @@ export const MANNER = anyOf(
   "cross(?:wise|ways)",
   "(?:and\\s+)?(?:cross(?:ing)?|once|one\\s+turn)\\s+(?:over\\s+)?(?:between|over|in\\s+front\\s+of)\\s+(?:the\\s+)?(?:bead-?chain\\s+|dumb-?bell\\s+)?eyes(?:\\s+once)?",
   "edge\\s+(?:to|on|against)\\s+edge",
+  "showing(?=\\s*(?:[,.;]|$))",
   "upside\\s+down",
   "(?:but|only|just)\\s+(?:a\\s+(?:bit|little)\\s+)?(?:looser|tighter|rougher|shaggier|spikier|softer)",
   "soaked(?:\\s+in\\s+(?:(?:hot|warm|cold)\\s+)?water)?(?:\\s+(?:for\\s+)?(?:about\\s+)?(?:\\d+|\\w+)\\s+(?:min(?:ute)?s?|hours?)|\\s+overnight)(?:\\s+in\\s+(?:(?:hot|warm|cold)\\s+)?water)?",

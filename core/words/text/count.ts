@@ -13,7 +13,7 @@ export interface Count {
 /** How far a hedged count may be off: “about 8” is 6 to 10. */
 const HEDGE = 0.25;
 
-const hedge = words("about|around|roughly|approximately|approx\\.?|some|maybe|perhaps|circa|~|say");
+const hedge = words("about|around|roughly|approximately|approx\\.?|abt\\.?|some|maybe|perhaps|circa|~|say");
 const upTo = words(
   "at\\s+most|at\\s+the\\s+most|up\\s+to|no\\s+more\\s+than|not\\s+more\\s+than|max(?:imum)?\\.?(?:\\s+of)?",
 );

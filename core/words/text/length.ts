@@ -59,6 +59,7 @@ const hedges = opt(
       "roughly",
       "approximately",
       "approx\\.?",
+      "abt\\.?",
       "some",
       "nearly",
       "almost",
@@ -182,7 +183,7 @@ const reachWords: [string, Reach][] = [
     "middle\\s+of\\s+the\\s+(?:tail|shuck)|mid-?\\s?tail|half-?\\s?way\\s+(?:down|along)\\s+the\\s+tail|half\\s+the\\s+tail",
     "mid-tail",
   ],
-  ["(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?tails?|tail\\s+(?:tips?|ends?)|tails?", "tail"],
+  ["(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?tails?|tail(?:'s)?\\s+(?:tips?|ends?)|tails?(?!'s)", "tail"],
   [
     "(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?(?!\\s+(?:position|spot|place))",
     "wing",

@@ -193,6 +193,14 @@ const besideIt: Reader<Place> = oneOf<Place>(
       plus: { mm: 0 },
     }),
   ),
+  map(
+    words("(?<=\\b(?:tied|tie)\\s+(?:it\\s+|them\\s+)?(?:in|on|down)\\s+)(?:right\\s+)?there(?=\\s*(?:[,.;]|$))"),
+    () => ({
+      part: HERE,
+      end: "front" as const,
+      plus: { mm: 0 },
+    }),
+  ),
   map(words("(?:in\\s+)?between\\s+(?:it|them)|in\\s+among\\s+(?:it|them)"), () => ({
     part: "it",
     end: "rear" as const,

@@ -286,6 +286,9 @@ export function make(
   thickOrLong(said, kind, form, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
+  // “Golden crest over the wing”: it lies over it, and is tied in where its own part is.
+  if (kind === "lay" && role === "topping" && said.there && "part" in said.there && said.there.part === "wing")
+    delete said.there;
   // Breathers and gills stand out at the head, where a beard would hang.
   if (kind === "lay" && role === "throat" && atTheSides.test(told.part ?? "")) said.attitude ??= "sides";
   const isRuleSaid = said.rule !== undefined;

@@ -129,10 +129,12 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   const component = bench.component(w.component);
   const said: Said = withDeclared(t, component, { ...own });
+  // “Tied in at the bend, pulled forward and tied down at a third of the shank”: of two places the other one.
+  const heldAt = said.there && isSame(said.tieIn?.at, w.at) ? undefined : said.tieIn?.at;
   const stated: Place =
     said.to ??
     said.end ??
-    said.tieIn?.at ??
+    heldAt ??
     said.there ??
     said.begin ??
     (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
@@ -274,8 +276,10 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
   // “Tied in at the eye, folded back over the top”: it goes the other way.
   const goesBack = alongShank(rear) < FRONT && /\bback\b/.test(words);
   const farEnd: Place = goesBack ? { landmark: "bend" } : ((isHeldThere ? stated : undefined) ?? { eyeLengths: 1 });
+  // “Tied in at the bend, pulled forward and tied down at a third of the shank”: there it ends.
+  const heldAt = said.tieIn?.at && said.there && !isSame(said.tieIn.at, said.there) ? said.there : undefined;
   const own: Said = {
-    end: said.end ?? reached ?? said.to ?? farEnd,
+    end: said.end ?? reached ?? said.to ?? heldAt ?? farEnd,
     ...(said.free && { free: said.free }),
     ...(said.wraps !== undefined && { wraps: said.wraps }),
   };

@@ -56,6 +56,11 @@ export function tellThread(t: Telling): void {
     said.end = there;
     delete said.there;
   }
+  // “Start the thread behind the eye, leave one eye free”: there it begins.
+  if (told.verb === "start" && there && said.end && leavesFree.test(t.text.slice(told.at, told.end))) {
+    said.there = said.end;
+    delete said.end;
+  }
   // “Start behind the eye, leave one eye free, and go down into the bend”: what is left free is where it begins.
   if (there && said.begin && said.end && !said.rule && alongShank(there) > alongShank(said.end)) {
     said.begin = said.end;
@@ -120,6 +125,7 @@ export function tellThread(t: Telling): void {
   windBack(t, { ...object, role: "thread" }, said, end);
 }
 
+const leavesFree = /\bleav(?:e|ing)\b/;
 const HALF = 0.5;
 const HEAD: Place = { eyeLengths: 0.2 };
 const TO_EYE: Place = { eyeLengths: 0.5 };
@@ -158,7 +164,7 @@ export const move = verb(
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
     "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
-    "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank)\\b)",
+    "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
   ),
   (t) => {

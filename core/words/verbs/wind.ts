@@ -68,6 +68,10 @@ export function tellWind(t: Telling): void {
   if (all.length > 1) return all.forEach((w) => windWaiting(t, w, { ...told.said }));
   const waiting = taken(t);
   if (waiting) return windWaiting(t, waiting, told.said);
+  // “Two layers of tying silk as underbody”
+  const isOfThread = !told.description && /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end));
+  if (told.part === "underbody" && told.said.passes !== undefined && isOfThread)
+    return tellThread({ ...t, told: { ...told, role: "thread" } });
   const object = objectWound(t);
   // “Finish with a neat head and varnish” coats what is there.
   if (object.form === "liquid") return tellFinish(t);
@@ -82,13 +86,6 @@ export function tellWind(t: Telling): void {
   const weight = before?.line === t.line.number ? bench.component(before.step.component) : undefined;
   if (!object.component && weight?.role === "weight" && told.said.rule?.turns !== undefined)
     return tellWind({ ...t, told: { ...told, role: "weight" } });
-  // “Two layers of tying silk as underbody”
-  if (
-    !object.component &&
-    told.said.passes !== undefined &&
-    /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end))
-  )
-    return tellThread({ ...t, told: { ...told, role: "thread" } });
   if (!object.component) {
     t.line.asks.push({
       at: [told.at, told.end],

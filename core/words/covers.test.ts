@@ -1,0 +1,47 @@
+import { describe, expect, test } from "vitest";
+import { readRecipe, sayStep } from ".";
+import { cabinet, hooks } from "./corpus/cabinet";
+
+const base = "Hook: nymph 12\nThread: black 70 denier\nBody: olive fur, 0.3 gape full\n";
+const read = (text: string) => readRecipe(base + text, { materials: cabinet, hooks });
+const said = (text: string): string[] => read(text).recipe.steps.map((s) => sayStep(s));
+
+describe("a cover ends where it is held", () => {
+  test.each([
+    [
+      "tied down",
+      "Back: a strip of black foam, tied in at the bend, pulled forward and tied down at a third of the shank",
+    ],
+    [
+      "held with wraps",
+      "Shell: a strip of black foam, tied in at the bend before the body and folded over it, held with 6 wraps at a third of the shank",
+    ],
+  ])("%s at a place of its own", (_what, line) =>
+    expect(said(line).at(-1)).toContain("from the bend to a third of the shank, tied in at a third of the shank"),
+  );
+
+  test("to the head is at the head", () =>
+    expect(said("Back: a strip of black foam, tied in at the bend, pulled over to the head").at(-1)).toContain(
+      "tied in at 1 eye behind the eye",
+    ));
+});
+
+test("a slip that the list says where to tie in is tied in there, when it is pulled over", () => {
+  const steps = said(
+    "Wingcase: slip of mottled turkey, 4 mm, tied in upside down over the front of the body\nThorax: black fur, 0.4 gape full\nPull the turkey over and tie off behind the eye, 3 wraps",
+  );
+  expect(steps.some((s) => /left hanging.*tied in at in front of the body/.test(s))).toBe(true);
+});
+
+test("a sheet that is cut as a strip is one thing, by whichever word it is called later", () => {
+  const { recipe } = read(
+    "Shellback: brown latex, 4 mm strip, tied in at the bend\nThorax: black fur, 0.4 gape full\nPull the latex over to the head",
+  );
+  expect(recipe.components.filter((c) => c.role === "wing case")).toHaveLength(1);
+});
+
+test("a coat of eyes by their size alone, glued on, is a pair that is stuck on", () => {
+  const { newMaterials, recipe } = read("Eyes: 8 mm, stuck on with gel glue");
+  expect(newMaterials.map((m) => m.name)).toEqual(["stick-on 8 mm eyes"]);
+  expect(recipe.steps.filter((s) => s.do === "seat")).toMatchObject([{ count: 2 }]);
+});
