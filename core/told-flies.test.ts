@@ -110,6 +110,7 @@ describe("flies as tiers tell them", () => {
         "529-tidewater-shrug: LENGTH_RULE_UNRESOLVED",
         "543-nightjar: LENGTH_LEAVES_NOTHING",
         "552-double-tide: LANDMARK_NOT_THERE",
+        "560-night-tide: FIBRE_TOO_SHORT",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",

@@ -17,10 +17,12 @@ const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|sh
 const hookSentences = [
   /(?<=^\s*|[.;]\s+)(?:the\s+|my\s+)?hooks?\s+(?:is|are)\s+[^.;]*\d[^.;]*(?=[.;]|$)/,
   new RegExp(
-    `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
+    `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)(?:\\s+(?:little\\s+)?(?:wet|dry|nymph|streamer|spider|emerger|fly|one))*\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),
   // “Tie on size 12 and 14 wet hooks”
   /^\s*(?:tied?|dress(?:ed)?)\s+on\s+(?:sizes?\s+|#\s*)?\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+(?:[\w-]+\s+){0,4}hooks?(?=\s*(?:[.;,]|$))/,
+  // “I tie this wet on a 12.”
+  /(?<=^\s*|[.;]\s+)(?:i|we)\s+(?:usually\s+|mostly\s+)?(?:tie|dress)\s+(?:this|these)\s+(?:little\s+)?(?:wet|dry|nymph|streamer|spider|emerger)(?:\s+(?:fly|one))?\s+on\s+an?\s+(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))/,
   // “Put a curved 12 in the vise.”
   /(?<=^\s*|[.;]\s+)(?:i\s+)?(?:put|set|clamp|mount|fix|secure|place|start\s+with|take)\s+an?\s+(?:[a-z-]+\s+){0,4}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s+in(?:to)?\s+(?:the|your)\s+vi[sc]e\b)/,
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
@@ -175,8 +177,9 @@ function keepHook(r: Reading, i: number, m: RegExpExecArray, said: HookSaid): vo
   if (said.family) r.bench.facts.family = said.family;
   const at: [number, number] = [m.index, m.index + m[0].length];
   lineOf(r, i).marks.push({ at, kind: "known" });
-  // The step is read without it.
-  r.plain[i] = text.slice(0, at[0]) + " ".repeat(m[0].length) + text.slice(at[1]);
+  // The step is read without it; where it is a sentence of its own, the line begins behind it.
+  const stop = text.slice(0, at[0]).trim() === "" ? (/^\s*[.;](?=\s)/.exec(text.slice(at[1]))?.[0].length ?? 0) : 0;
+  r.plain[i] = text.slice(0, at[0]) + " ".repeat(m[0].length + stop) + text.slice(at[1] + stop);
 }
 
 /** Whether words say nothing but what a hook is like: every other word of such a line is asked about, none is lost. */

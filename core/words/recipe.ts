@@ -91,6 +91,8 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     new RegExp(`\\b(${NUMBER_WORD})\\s+thou(?:sandths?)?(?=\\s)`, "gu"),
     (m, kept) => `${readNumber(kept) ?? kept} thou`.padEnd(m.length),
   ],
+  // “fl. pink thread”
+  [/\b(fl(?:uor?)?)\.(?=\s+\p{L})/gu, (m, kept) => kept.padEnd(m.length)],
   [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],
   [
     new RegExp(`\\b((?:for|as)\\s+(?:the|a|an|my)\\s+(?:${PARTS}),?)\\s+(?:it's|that's|it\\s+is)(?=\\s)`, "gu"),

@@ -340,7 +340,11 @@ function withFeathers({ kind, said, description }: Told): Told["said"] {
 
 const close = (told: Told, end: number): Told => {
   const said = withFeathers(told);
-  return { ...told, end, said, loose: looseLeft(told.loose, told.said) };
+  const { means } = told.description ?? {};
+  // “a 3 mm strip of scud back”: what has but one use is for that.
+  const use =
+    told.role === undefined && told.kind === "lay" && means?.role ? { role: means.role, part: means.part } : undefined;
+  return { ...told, ...use, end, said, loose: looseLeft(told.loose, told.said) };
 };
 const hasContent = (t: Told): boolean =>
   t.verb !== undefined || t.understood.length > 0 || t.rest.length > 0 || t.loose.length > 0;
@@ -553,6 +557,7 @@ function step(
   // “counter-wrap the wire” is another winding, not said of this one.
   if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
   if (!isGiven && countsAnother(told, text, at, context)) return "another";
+  if (!isGiven && isAfterDone(told, text, at, context)) return "another";
   // “a bunch of red the same thickness, then six strands of herl”: the second is another thing.
   if (!isGiven && told.said.thickLike !== undefined && thenMore.test(text.slice(0, at)) && countRead(text, at))
     return "another";
@@ -623,6 +628,14 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
   const implied = told.role && impliedBy[told.role];
   const found = counted && descriptionAt(text, skip(text, counted.end), context.index, false, implied);
   return found !== undefined && !(told.description && sameDescription(told.description, found));
+}
+const turnsOfGauge = seq(countRead, words("(?:turns?|wraps?)(?:\\s+of)?"), match("0?\\.\\d{2,3}"));
+/** “Turn over, 6 peacock herls …”, “a 3 mm bead, 6 turns .015 behind it”: of what was done it is no part. */
+function isAfterDone(told: Told, text: string, at: number, { index }: ScanContext): boolean {
+  if (!/,\s*(?:and\s+|then\s+)*$/.test(text.slice(0, at))) return false;
+  if (told.kind === "seat") return told.description !== undefined && turnsOfGauge(text, at) !== undefined;
+  const counted = told.kind === "act" && told.verb === "act" && !told.description ? countRead(text, at) : undefined;
+  return counted !== undefined && descriptionAt(text, skip(text, counted.end), index) !== undefined;
 }
 const turnsOf = seq(countRead, words("(?:turns?\\s+|wraps?\\s+)?of(?:\\s+(?:the|an?))?"));
 /** “longish ginger, 3 turns, then 2 of guinea fowl”: the turns before are not the guinea fowl's. */
@@ -978,6 +991,7 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     (told.verb === "change" && !told.description ? colourOfThread(text, begin) : undefined) ??
     (told.role === undefined && told.verb === undefined ? colourAndNumber(text, begin) : undefined) ??
     (told.role === "weight" && !told.description ? bareGauge(text, begin, told.part) : undefined) ??
+    (isTurnsAlone(told) && ofInch(text, begin) ? bareGauge(text, begin, undefined) : undefined) ??
     (atHead && told.part === "eyes" ? bareEyes(text, begin) : undefined);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
@@ -1124,6 +1138,10 @@ function bareEyes(text: string, at: number): Description | undefined {
 }
 /** In inches with two or three digits, in millimetres with one: “.025”, “.5”. */
 const gauge = match('0?\\.\\d{2,3}"?(?:\\s*in(?:ch)?)?|[01]?\\.\\d(?!\\d)(?:\\s*mm)?(?=\\s*(?:[,;.]|$|lead|wire))');
+/** “6 turns .015 behind it”: so thick is the weight's wire, where nothing else is told. */
+const isTurnsAlone = ({ role, kind, said, description }: Told): boolean =>
+  role === undefined && kind === "wind" && said.rule?.turns !== undefined && !description;
+const ofInch = match("0?\\.\\d{2,3}");
 /** “Weight: 12 × .015”: of weights so thick is the wire. */
 function bareGauge(text: string, at: number, part: string | undefined): Description | undefined {
   const found = gauge(text, at);

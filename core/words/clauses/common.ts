@@ -5,7 +5,7 @@ import { anyOf, map, match, memo, oneOf, opt, seq, unless, words, type Reader } 
 import { clause, put, putWay, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { number } from "../text/number";
-import { bareFraction, place, placeBeside, placeReached, shareFrom, thirdBack } from "../text/place";
+import { bareFraction, place, placeBeside, placeReached, shareFrom, thirdBack, whereItIs } from "../text/place";
 
 const the = opt(words("the|a|an|its"));
 const begins = words(
@@ -283,9 +283,13 @@ const setThere = (s: Said, p: Place): boolean | void => {
   if (s.there !== undefined) return false;
   s.there = p;
 };
-export const at: Clause = clause("at the bend", oneOf(intoBend, besides, place), setThere);
+export const at: Clause = clause("at the bend", oneOf(intoBend, whereItIs, besides, place), setThere);
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
-export const atSaid: Clause = clause("at the bend", oneOf(intoBend, besides, placeBeside, shareFrom, thirdBack), setThere);
+export const atSaid: Clause = clause(
+  "at the bend",
+  oneOf(intoBend, whereItIs, besides, placeBeside, shareFrom, thirdBack),
+  setThere,
+);
 
 const hold = oneOf(...holds.map((h) => map(words(h.replace(" ", "\\s+")), () => h)));
 const howMany = map(

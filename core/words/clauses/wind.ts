@@ -146,7 +146,7 @@ const roundPost: Clause = clause(
 const intoBead: Clause = clause(
   "pushed into the bead",
   words(
-    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?",
+    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?|(?:and\\s+)?(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?in(?=\\s*(?:[,.;]|$))",
   ),
   (s) => {
     s.intoBead = true;
@@ -443,7 +443,7 @@ export const barbClauses: Clause[] = [
     map(
       seq(
         words(
-          "(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
+          "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
         ),
         lengthReaching,
       ),

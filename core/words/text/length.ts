@@ -111,6 +111,10 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
       of,
       times: LONGER,
     })),
+    map(seq(words("half\\s+(?:as\\s+long\\s+again|again\\s+as\\s+long)\\s+as"), the, measure), ([, , of]) => ({
+      of,
+      times: 1.5,
+    })),
     // “equal to the gape x 1.5”
     map(
       seq(opt(words("equal\\s+to|=")), the, measure, match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)")),

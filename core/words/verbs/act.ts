@@ -64,7 +64,7 @@ function actsIn(text: string, from: number, to: number) {
 
 export const hitch = verb(
   "act",
-  "(?:an?\\s+)?half[- ]?hitch(?:es)?|(?:turn|flip|rotate|invert)\\s+(?:(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round|back))*|it\\s+(?:over|upside\\s+down|back(?:\\s+(?:over|up))?|the\\s+right\\s+way\\s+up))",
+  "(?:an?\\s+)?half[- ]?hitch(?:es)?|(?:turn|flip)\\s+over(?=\\s*(?:[,.;]|$|and\\b))|(?:turn|flip|rotate|invert)\\s+(?:(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round|back))*|it\\s+(?:over|upside\\s+down|back(?:\\s+(?:over|up))?|the\\s+right\\s+way\\s+up))",
   tellAct,
 );
 export const act: Verb = { id: "act", reads: actRead, tell: tellAct };

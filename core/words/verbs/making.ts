@@ -650,6 +650,13 @@ function settleParts(value: unknown, t: Telling, before: string | undefined): vo
       Object.assign(value, stands);
       return;
     }
+    // “To where the hackles are”: what only waits to be wound is where it was tied in.
+    const waiting = bench.waits((w) => !w.hangs && isHackleRole.has(w.role));
+    if (waiting?.at && (part === waiting.component || part === "hackle" || part === "collar")) {
+      for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, waiting.at);
+      return;
+    }
     const usual = bench.made.some((m) => bench.component(m.step.component)?.role === part || m.step.component === part)
       ? undefined
       : placeToCome[part]?.[(value as PartPlace).end];
@@ -667,6 +674,8 @@ function settleParts(value: unknown, t: Telling, before: string | undefined): vo
   }
   for (const v of Object.values(value)) settleParts(v, t, before);
 }
+
+const isHackleRole = new Set<Role | undefined>(["hackle", "collar"]);
 
 /** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */
 function settleBead(said: Said, bench: Bench): void {

@@ -15,7 +15,8 @@ function threadOf(t: Telling) {
 }
 
 /** “Three turns behind the eye, then down to the bend”: the turns only start it. */
-const isOnlyStart = /\bturns?\b[^,.;]*,?\s*(?:and\s+)?then\s+(?:\w+\s+)?(?:down|back|on|along)\b/;
+const isOnlyStart =
+  /\bturns?\b[^,.;]*,?\s*(?:and\s+)?then\s+(?:\w+\s+)?(?:down|back|on|along|in\s+(?:open|touching|close)\s+turns\s+to)\b/;
 
 function keepTurns({ told, text }: Telling): void {
   const turns = told.understood.filter((u) => /\bturns?\b/.test(text.slice(u.at, u.end)));

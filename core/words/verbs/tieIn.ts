@@ -26,7 +26,7 @@ export function tellTieIn(t: Telling): void {
   const { told, bench } = t;
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
-  if (saysWhere(t)) return;
+  if (saysWhere(t) || saysOfBarbs(t)) return;
   // “Top with six herls”
   if (
     told.role === undefined &&
@@ -103,6 +103,22 @@ function saysWhere({ told, bench, line }: Telling): boolean {
     return false;
   if (bench.waits((w) => !w.hangs && w.line === line.number)) return false;
   last.step = { ...last.step, tieIn: { ...last.step.tieIn, at } };
+  return true;
+}
+
+const ofItsBarbs = /^(?:the\s+)?(?:fib(?:re|er)s|barbs)$/;
+/** “Two turns, tie in by the butt, fibres as long as the shank”: of the hackle that the line has just wound. */
+function saysOfBarbs({ told, bench, line }: Telling): boolean {
+  const last = bench.made.findLast((m) => m.line === line.number);
+  const role = bench.component(last?.step.component)?.role;
+  const { shown, methods } = told.said;
+  if (last?.step.do !== "wind" || (role !== "hackle" && role !== "collar") || !shown) return false;
+  if (!ofItsBarbs.test(told.description?.text.trim() ?? "")) return false;
+  last.step = {
+    ...last.step,
+    barb: "between" in shown ? [...shown.between] : [shown, shown],
+    ...(methods && { methods: { ...last.step.methods, ...methods } }),
+  };
   return true;
 }
 

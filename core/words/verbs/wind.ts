@@ -38,6 +38,10 @@ export function tellWind(t: Telling): void {
   const { told, bench } = t;
   if (counterVerb.test(t.text.slice(told.at, told.end))) told.said.counter = true;
   if (palmerVerb.test(`${told.part ?? ""} ${t.text.slice(told.at, told.end)}`)) told.said.palmered = true;
+  // “Palmer it down the body”, of what was tied in at the front.
+  const words = t.text.slice(told.at, told.end);
+  if (told.said.palmered && downBody.test(words) && !told.said.end && !told.said.to)
+    told.said.end = { part: "body", end: "rear" };
   const before = bench.made[bench.made.length - 1];
   // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
   // So is “wind it forward” on the next line, where nothing else waits to be wound.
@@ -80,7 +84,7 @@ export function tellWind(t: Telling): void {
   // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
   const { end, to, rope } = told.said;
   const isFirst = bench.waiting.length === 0 || startsThread.test(t.text.slice(0, told.at));
-  if (!object.component && !bench.isBased && isFirst && rope === undefined && (end ?? to))
+  if (!object.component && !bench.isBased && isFirst && rope === undefined && (end ?? to ?? downThere(told.said)))
     return tellThread({ ...t, told: { ...told, role: "thread" } });
   // “14 turns of lead, then another 8 over them”: of the wire that was just wound.
   const weight = before?.line === t.line.number ? bench.component(before.step.component) : undefined;
@@ -498,6 +502,9 @@ function bodyOfLine({ bench, line }: Telling) {
   const isOwn = (step?.do === "wind" || step?.do === "dress") && step.to && alongShank(rearOf(step)) < REAR;
   return isOwn ? step : undefined;
 }
+const downBody = /\bdown\s+(?:over\s+|along\s+)?the\s+(?:body|abdomen)\b/;
+/** A place behind the middle of the shank, where only that was said: the thread goes down there. */
+const downThere = ({ there }: Said): Place | undefined => (there && alongShank(there) > 0.5 ? there : undefined);
 const REAR = 0.8;
 const rearOf = (s: { from: Place; to?: Place }): Place =>
   s.to && alongShank(s.to) > alongShank(s.from) ? s.to : s.from;
