@@ -111,6 +111,8 @@ describe("flies as tiers tell them", () => {
         "543-nightjar: LENGTH_LEAVES_NOTHING",
         "552-double-tide: LANDMARK_NOT_THERE",
         "560-night-tide: FIBRE_TOO_SHORT",
+        "562-sluice-keeper: MATERIAL_UNKNOWN",
+        "563-boom-defence: MATERIAL_UNKNOWN",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",

@@ -2,7 +2,7 @@ import type { Ask } from "./bench";
 
 /**
  * Lengths by a person's own hand: “a finger behind the eye”, “half a hand long”. Each person's own measure is asked
- * once; kept with the person's words for numbers, in mm, it is known from then on.
+ * once; among the person's number words, in mm, it is known from then on.
  */
 const OF_THE_BODY =
   /(?<!\b(?:with|by|in|on|under|between|using|of|your|each|against)\s+)\b(half\s+an?|an?|one|two|three)\s+(finger|hand)s?(?:'s)?(?:[- ]?(?:widths?|breadths?|lengths?))?(?=\s*[,.;]|\s*$|\s+(?:behind|in\s+front|long(?:er)?|short(?:er)?|wide|past|beyond|before|of|from|back|tall|high|and)\b)/g;
@@ -25,7 +25,7 @@ export function inOwnMeasures(plain: string, numberWords: Record<string, number>
     if (own === undefined)
       asks.push({
         at: [at, at + typed.length],
-        sentence: `“${typed}” is another length with each person. How long is it with you? Keep “${which} = 20” with your own words, and it is known from then on.`,
+        sentence: `“${typed}” is another length with each person. How long is it with you? With “${which} ${NOMINAL_MM[which] ?? 0}” among your number words it is known from then on.`,
         answers: (likely[which] ?? []).map((one) => ({ label: mm(one), text: mm(one) })),
       });
     const stands = mm(own ?? NOMINAL_MM[which] ?? 0);

@@ -52,7 +52,9 @@ const pronoun = oneOf<Told["refers"]>(
     () => "the rest" as const,
   ),
   map(
-    words("(?:the\\s+|these\\s+|those\\s+)?same(?:\\s+(?:tail\\s+)?(?:fibres?|bundle|feather|bunch|material|stuff))"),
+    words(
+      "(?:the\\s+|these\\s+|those\\s+)?same\\s+(?:[\\w-]+\\s+){0,2}(?:fibres?|fibers?|strands?|barbs|herls)(?=\\s+(?:are\\s+)?(?:wound|wrapped|carried|brought|taken|twisted)\\b)|(?:the\\s+|these\\s+|those\\s+)?same(?:\\s+(?:tail\\s+)?(?:fibres?|bundle|feather|bunch|material|stuff))",
+    ),
     () => "the same" as const,
   ),
   map(

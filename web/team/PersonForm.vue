@@ -129,7 +129,7 @@ const hands = [
         <EntryText
           :form="form"
           name="words"
-          label="Number words, such as “couple 2, few 3”"
+          label="Number words, such as “couple 2, few 3”, and lengths in mm: “finger 20”"
           hint="What this person means by them in orders and recipes."
         />
         <p v-if="unread.length > 0" class="text-call" role="alert">

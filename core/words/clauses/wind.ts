@@ -385,7 +385,7 @@ const setTurns = (
 
 const side = map(
   match(
-    "(hollow|dull|concave|inner|under|shiny|glossy|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|(?:to(?:wards?)?\\s+)?(?:the\\s+(?:eye|tier|front)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
+    "(hollow|dull|concave|inner|under|shiny|glossy|good|bright|convex|outer|best|front)\\s*(?:sides?|faces?)\\s+(?:facing\\s+|turned\\s+|looking\\s+)?(together|in(?:wards?)?|out(?:wards?)?|forwards?|back(?:wards?)?|to(?:wards?)?\\s+the\\s+(?:hook|shank|body)|away\\s+from\\s+(?:the\\s+(?:hook|shank|body)|you)|(?:to(?:wards?)?\\s+)?you|(?:to(?:wards?)?\\s+)?(?:the\\s+(?:eye|tier|front)|you|me)|to(?:wards?)?\\s+the\\s+bend|up|down)",
   ),
   ([which, where]) => {
     const w = where ?? "";

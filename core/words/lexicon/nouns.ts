@@ -226,7 +226,7 @@ const nouns: [string, NounForm][] = [
   ],
   [
     anyOf(
-      "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock|ibis|bustard|toucan)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|barbs?|herls?|slips?))?",
+      "(?:cock\\s+|hen\\s+|ring-?neck\\s+|golden\\s+)?(?:pheasant|turkey|goose|swan|heron|crow|condor|magpie|macaw|peacock|ibis|bustard|toucan)\\s+(?:tails?|rumps?|shoulders?|centre\\s+tails?|wings?|swords?)(?:\\s+(?:feathers?|fibres?|fibers?|strands?|barbs?|herls?|slips?))?",
       "(?:pheasant|turkey|goose|swan|heron|condor)\\s+(?:fibres?|fibers?|strands?|barbs?|herls?)",
       "pheasant",
       "(?=[tgshcmd])(?<=\\b(?:fibres?|fibers?|barbs?)\\s+(?:of|from)\\s+(?:an?\\s+)?(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|heron|crow|magpie|duck)",

@@ -90,6 +90,8 @@ const crossed = (place: Place, how: "short" | "past", shift: PlaceShift): Place 
 
 /** Adds a shift; eye lengths behind the eye stay what they are called. */
 function shifted(place: Place, shift: PlaceShift): Place {
+  if (!("part" in place) && "eyeLengths" in place && place.plus === undefined && "of" in shift && shift.of === "eye")
+    return { eyeLengths: Number((place.eyeLengths + shift.times).toPrecision(12)) };
   if (!("part" in place) && "landmark" in place && place.landmark === "eye" && "of" in shift && shift.of === "eye")
     return shift.times >= 0 ? { eyeLengths: shift.times } : { ...place, plus: shift };
   if (!("part" in place) && "landmark" in place && place.landmark === "eye" && "of" in shift && shift.of === "shank")
@@ -124,7 +126,7 @@ const landmarkWords: [string, HookPlace][] = [
     { eyeLengths: 0.5 },
   ],
 
-  ["(?<=\\b(?:at|near|to)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end|size|length))", { eyeLengths: 1 }],
+  ["(?<=\\b(?:at|near|to|behind)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end|size|length))", { eyeLengths: 1 }],
   // “trimmed to a point” is a shape.
   [
     "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?",

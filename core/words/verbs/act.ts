@@ -1,6 +1,7 @@
 import type { Telling } from "../bench";
 import { actRead } from "../clauses/small";
 import type { Said } from "../said";
+import { readNumber } from "../text/number";
 import { make, type Meant } from "./making";
 import type { Verb } from "./verb";
 import { verb } from "./verb";
@@ -22,7 +23,8 @@ export function tellAct(t: Telling): void {
     object.component && object.role !== "thread" && object.role !== "hook" && object.role !== "finish"
       ? object.component
       : undefined;
-  const times = said.times !== undefined && said.act === "half hitch" ? said.times : 1;
+  const typed = said.act === "half hitch" ? manyHitches.exec(text.slice(told.at, told.end))?.[1] : undefined;
+  const times = said.act === "half hitch" ? (said.times ?? readNumber(typed ?? "") ?? 1) : 1;
   delete said.times;
   for (let i = 0; i < Math.min(4, times); i++)
     make(t, "act", { ...said }, component ? { ...object, component } : {}, {
@@ -48,6 +50,7 @@ function thereOf(t: Telling): Meant {
   return { component, role: component?.role, form: bench.formOf(component) };
 }
 
+const manyHitches = /\b(\d|two|three|four)\s+half[- ]?hitch/;
 const joins = /(?:,|\band|\bthen)\s*$/;
 /** What is done in a stretch of the line, word by word. */
 function actsIn(text: string, from: number, to: number) {
@@ -64,7 +67,7 @@ function actsIn(text: string, from: number, to: number) {
 
 export const hitch = verb(
   "act",
-  "(?:an?\\s+)?half[- ]?hitch(?:es)?|(?:turn|flip)\\s+over(?=\\s*(?:[,.;]|$|and\\b))|(?:turn|flip|rotate|invert)\\s+(?:(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round|back))*|it\\s+(?:over|upside\\s+down|back(?:\\s+(?:over|up))?|the\\s+right\\s+way\\s+up))",
+  "(?:finish\\s+(?:off\\s+)?(?:(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+)?with\\s+)?(?:(?:an?|\\d|two|three|four)\\s+)?half[- ]?hitch(?:es)?|(?:turn|flip)\\s+over(?=\\s*(?:[,.;]|$|and\\b))|(?:turn|flip|rotate|invert)\\s+(?:(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round|back))*|it\\s+(?:over|upside\\s+down|back(?:\\s+(?:over|up))?|the\\s+right\\s+way\\s+up))",
   tellAct,
 );
 export const act: Verb = { id: "act", reads: actRead, tell: tellAct };
