@@ -93,7 +93,7 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
 const POSITION = /^(?:pos(?:ition)?|item)\.?\s*\d{1,2}\s*[:.)]\s*/iu;
 /** A number by which the customer's books call the order. */
 const REFERENCE =
-  /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s*(?:no|number|nr|(?=#))|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
+  /^(?:(?:your|our|my|unsere?|ihre?)\s+)?(?:ref(?:erence)?|p\.?o\.?|order\s*(?:no|number|nr|(?=#|\d{3,}\s*$))|bestell(?:nummer|nr)|auftrags?(?:nummer|nr))\.?\s*(?:no\.?|nr\.?|#)?\s*:?\s*\p{L}{0,4}[\d/-]{2,}(?![\d\p{L}])\s*[:,;.–-]?\s*/iu;
 
 /** Whether a part is nothing but such a number. */
 export function isReference(text: string): boolean {

@@ -35,6 +35,7 @@ const files: [string, Catalogue][] = [
   ["storehouse.txt", anotherCatalogue],
   ["cellar.txt", anotherCatalogue],
   ["landing.txt", anotherCatalogue],
+  ["slipway.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -26,6 +26,8 @@ const JOINS = /^(?:and|und|&|\+|with|mit)$/iu;
 /** Some of what was said before, not as many more: how the rest stands has to be said. */
 const PART_OF =
   /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
+const OF_THE_SIZE =
+  /(?<!\p{L})(?:of|from)\s+the\s+(?:sizes?\s+)?#?\d{1,2}(?:\/0)?'?s?(?![\p{L}\d])|(?<!\p{L})von\s+den\s+\d{1,2}(?:er)?n?(?![\p{L}\d])/iu;
 /** “the same but in 16” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
 /** “in tan, same size”, and “another 6 dz of the same” */
@@ -515,13 +517,22 @@ export class ItemReader {
 
   /** Every word that is left is asked about: a plausible name for it, or kept as a wish in these words. */
   private askRest(stretch: Stretch, { line, pattern }: Draft): void {
-    const part = stretch.take(PART_OF);
+    const part = stretch.take(PART_OF) ?? this.partOfSize(line);
     if (part) this.ask(line, "rest", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     for (const run of runsOf(
       stretch,
       stretch.words().filter((w) => isOpen(w)),
     ))
       this.askRun(run, line, pattern);
+  }
+
+  /** “1 dz of the 10s barbless”, behind 10s that are ordered: some of those, or as many more? */
+  private partOfSize(line: ReadLine): { at: [number, number]; words: string } | undefined {
+    const said = OF_THE_SIZE.exec(line.text);
+    const isThere = this.soFar.some((l) => l.pattern === line.pattern && l.size !== undefined && l.size === line.size);
+    if (!said || !isThere) return undefined;
+    const from = line.at[0] + said.index;
+    return { at: [from, from + said[0].length], words: said[0] };
   }
 
   private askRun(run: Span, line: ReadLine, pattern: Pattern | undefined): void {

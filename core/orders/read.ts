@@ -8,7 +8,7 @@ import { settleDays, type Statement } from "./days";
 import { giveAhead, giveBack, headingsIn } from "./headings";
 import { findExactly, findName, findShort, isNoun, plainColour, SURE } from "./names";
 import { fold, nearest } from "./nearest";
-import { asManyIn, dozensText, quantitiesIn, statedUnit, type Quantity } from "./quantity";
+import { asManyIn, dozensText, quantitiesIn, statedUnit, wordsOfFlies, type Quantity } from "./quantity";
 import { covered, uncover } from "./quoted";
 import { piecesOf, type Span } from "./spans";
 import { runsOf, Stretch } from "./stretch";
@@ -24,6 +24,8 @@ const CLAUSE =
 /** “The same in 16”: as many as before. */
 const SAME_IN =
   /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:(?:same(?:\s+again)?|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s|dit+o\s+(?:(?:in|with|mit|of|von)\s)?)/iu;
+/** “Half Past Six 16: the same”: all that the statement before told of it. */
+const SAME_BEHIND = /[:,]\s*(?:the\s+)?same(?:\s+again)?\s*[.!]?\s*$|[:,]\s*(?:dasselbe|das\s+gleiche)\s*[.!]?\s*$/iu;
 const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pcs|pieces|stück|stk|gross|x\s*\d|[½¼¾+]|th\b|st\b|nd\b|rd\b|\.\s?\d|-\d\d|[-–]\s*\d+\s*(?:dz|doz)|\s\d\/\d|(?:jan|feb|mar|mär|apr|may|mai|jun|jul|aug|sep|oct|okt|nov|dec|dez)))`;
 /** A comma ends a part, but not within a number, and not within a list of sizes. */
 const COMMA = new RegExp(
@@ -48,6 +50,8 @@ const MOST_NAMED = 4;
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
 /** Words in brackets, or up to the next comma. */
 const BEHIND_QUANTITY = /^\s*(?:\(([^()]*)\)|,?\s*(\p{L}[^,;()]*)(?=\s*(?:[,;]|$)))/u;
+const EACH_AHEAD = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu;
+const AHEAD = /(?<=(?:[,;]|(?<!\p{L})(?:and|und|plus|sowie))\s+)(\p{L}[\p{L}-]*(?:\s\p{L}[\p{L}-]*)?)\s+$/iu;
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
 /** A dash with no number and no dash behind it. */
@@ -170,7 +174,8 @@ class OrderReader {
     const flies = (last?.flies ?? NaN) * (asMany?.times ?? NaN);
     if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
       const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };
-      this.order.lines.push(...this.asBefore(this.items.read(stretch, as), SAME_IN.test(clause.text)));
+      const isSame = SAME_IN.test(clause.text) || SAME_BEHIND.test(clause.text);
+      this.order.lines.push(...this.asBefore(this.items.read(stretch, as), isSame));
       return;
     }
     if (quantities.length > 0) {
@@ -324,10 +329,10 @@ class OrderReader {
     const ends = quantities.map((q, i) => this.withItsWishes(stretch, q.at[1], quantities[i + 1]?.at[0]));
     const areLast = quantities.length > 1 && quantities.every((q, i) => this.endsPart(stretch, q, ends[i] ?? q.at[1]));
     const isAtEnd = areLast || (quantities.length > 1 && !/[\p{L}\d]/u.test(tail) && this.namesFlyIn(head));
+    const begins = this.beginsOf(stretch, quantities);
     const bounds = quantities.map((q, i) => {
-      const from = isAtEnd ? (ends[i - 1] ?? stretch.start) : i === 0 ? stretch.start : beginOf(stretch, q);
-      const next = quantities[i + 1];
-      const to = isAtEnd ? (ends[i] ?? q.at[1]) : next ? beginOf(stretch, next) : stretch.end;
+      const from = isAtEnd ? (ends[i - 1] ?? stretch.start) : (begins[i] ?? stretch.start);
+      const to = isAtEnd ? (ends[i] ?? q.at[1]) : (begins[i + 1] ?? stretch.end);
       return [from, to] as const;
     });
     return bounds.map(([from, to], i) => {
@@ -351,6 +356,30 @@ class OrderReader {
       if (!findWish(words, 0) && !this.isForm(words)) return end;
       end += found[0].length;
     }
+  }
+
+  /**
+   * Where the part of each quantity begins: at it, or at what is said of it ahead. “…, and unweighted 1 dz 16” begins
+   * with the form, “olive 2 dz 12, black 1 dz 14” with the colour, where the part before has one of its own.
+   */
+  private beginsOf(stretch: Stretch, quantities: readonly Quantity[]): number[] {
+    const begins: number[] = [stretch.start];
+    for (const q of quantities.slice(1)) {
+      const before = stretch.text.slice(0, q.at[0] - stretch.start);
+      const words = AHEAD.exec(before)?.[1] ?? "";
+      const from = q.at[0] - (before.length - before.lastIndexOf(words));
+      const isOfIt = words !== "" && (this.isForm(words) || findWish(words, 0)?.at[0] === 0);
+      const isItsColour =
+        this.hasColour(words) &&
+        this.hasColour(stretch.text.slice((begins.at(-1) ?? 0) - stretch.start, from - stretch.start));
+      const each = EACH_AHEAD.exec(before)?.[0].length ?? 0;
+      begins.push(isOfIt || isItsColour ? from : q.at[0] - each);
+    }
+    return begins;
+  }
+  private hasColour(text: string): boolean {
+    const { colours } = wordsOfFlies(this.catalogue.patterns);
+    return (text.match(/[\p{L}-]+/gu) ?? []).some((w) => colours.has(fold(plainColour(w))));
   }
 
   /** Whether words only name a form, as “unweighted”. */
@@ -611,10 +640,6 @@ const commaParts = (text: string, start: number): Span[] =>
 const aheadOf = ({ start }: Span): { at: [number, number]; times: number } => ({ at: [start, start], times: 1 });
 
 /** “je vier Dutzend”: what says that it is of each stands before the number and belongs to it. */
-const beginOf = (stretch: Stretch, q: Quantity): number => {
-  const each = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu.exec(stretch.text.slice(0, q.at[0] - stretch.start));
-  return q.at[0] - (each?.[0].length ?? 0);
-};
 const COURTEOUS =
   /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible|throughout|durchgehend|course|obviously|naturally|natürlich)$/iu;
 

@@ -50,7 +50,7 @@ const rules = [
   rule("part", `(?:${COLOUR})\\s+(?:${PART})`),
   rule(
     "parcels",
-    "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|lieferung|liefern) )?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)",
+    "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|lieferung|liefern) )?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)|(?:two|three|zwei|drei) (?:parcels|deliveries|shipments|lieferungen|pakete)",
   ),
   rule(
     "sample",
