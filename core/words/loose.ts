@@ -27,6 +27,8 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
   }
   // “some black dubbing”: of dubbing nothing is counted.
   if (told.kind === "dress" && /^some\b/.test(text.slice(at, found.end))) return skip(text, found.end);
+  // “some black chenille”: of what is wound it is no count.
+  if (ofStrand.test(text.slice(at, found.end + MOST_WORDS_AHEAD))) return skip(text, found.end);
   const words = text.slice(at, found.end).trim();
   const after = skip(text, found.end);
   const numbered = looseNumber(text, after);
@@ -63,6 +65,8 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
   return end;
 }
+const MOST_WORDS_AHEAD = 40;
+const ofStrand = /^some\s+(?:[\w-]+\s+){0,3}?(?:chenille|wire|tinsel|floss|yarn|wool|braid|mono|thread|silk)\b/;
 const coupleOfMm = words("an?\\s+couple\\s+of\\s+(?:mm|millimet\\w+|eyes?)");
 /** “a little fuller” is no number of anything. */
 const fuller = words(

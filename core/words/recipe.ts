@@ -91,6 +91,10 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     new RegExp(`\\b(${NUMBER_WORD})\\s+thou(?:sandths?)?(?=\\s)`, "gu"),
     (m, kept) => `${readNumber(kept) ?? kept} thou`.padEnd(m.length),
   ],
+  // “so it's about as long as the shank”
+  [/\b(so\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
+  // “8/0 in tan”
+  [/\b(\d{1,2}\/0)\s+in(?=\s+\p{L}+\s*[.,;]?\s*$)/gu, (m, kept) => kept.padEnd(m.length)],
   // “fl. pink thread”
   [/\b(fl(?:uor?)?)\.(?=\s+\p{L})/gu, (m, kept) => kept.padEnd(m.length)],
   [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],

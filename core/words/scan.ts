@@ -346,7 +346,10 @@ const close = (told: Told, end: number): Told => {
   // “a 3 mm strip of scud back”: what has but one use is for that.
   const use =
     told.role === undefined && told.kind === "lay" && means?.role ? { role: means.role, part: means.part } : undefined;
-  return { ...told, ...use, end, said, loose: looseLeft(told.loose, told.said) };
+  const form = told.description?.exact?.form ?? means?.form;
+  // “Bead on hook, thread behind it”: of thread there is no bead.
+  const other = told.role === "bead" && form === "thread" ? { role: undefined, part: undefined } : undefined;
+  return { ...told, ...use, ...other, end, said, loose: looseLeft(told.loose, told.said) };
 };
 const hasContent = (t: Told): boolean =>
   t.verb !== undefined || t.understood.length > 0 || t.rest.length > 0 || t.loose.length > 0;

@@ -239,8 +239,11 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
   }
   if (there) {
     // “just in front of the body”: from there to the front of the part's own zone.
-    const far = alongShank(there) > alongShank(front) + 0.03 ? front : rear;
-    return told(set(said, far === front ? front : there, far === front ? there : rear), said);
+    // What begins in front of a part goes on to the eye, wherever that part stands.
+    const isInFront = "part" in there && there.end === "front" && there.part !== "body";
+    const ahead: Place = isInFront && alongShank(there) <= alongShank(front) + 0.03 ? { eyeLengths: 1.1 } : front;
+    const far = isInFront || alongShank(there) > alongShank(front) + 0.03 ? ahead : rear;
+    return told(set(said, far === ahead ? ahead : there, far === ahead ? there : rear), said);
   }
   if (begins && alongShank(begins) > alongShank(front) + 0.1) return told(set(said, front, begins), said);
   set(said, front, rear);

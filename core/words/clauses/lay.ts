@@ -1208,6 +1208,13 @@ export const layClauses: Clause[] = [
   tiedFirst(),
   onSizes,
   partOfStuff,
+  clause(
+    "leave the rest hanging",
+    words(
+      "(?:and\\s+)?leav(?:e|ing)\\s+(?:the\\s+(?:rest|remainder)\\s+(?:of\\s+(?:it|the\\s+\\w+)\\s+)?|it\\s+|them\\s+|the\\s+\\w+\\s+)hanging(?:\\s+(?:back|behind|off\\s+the\\s+bend))?",
+    ),
+    put({ hanging: true }),
+  ),
   ...byNumber,
   ...bySize,
   ...byFeather,

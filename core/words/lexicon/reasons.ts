@@ -26,7 +26,7 @@ const opens = match(
 
 /** Words by which a stretch says how much, how far or how often after all: that is no mere reason. */
 const measures = new RegExp(
-  `\\d|\\b(?:${NUMBER_WORD}|half|halfway|twice|double|thirds?|quarters?|turns?|wraps?|coats?|layers?|drops?|reach(?:es|ing)?|longer|shorter|lengths?|level\\s+with|even\\s+with|equal|past|beyond|as\\s+far\\s+as|mm|cm|inch(?:es)?|wide|thick(?:er)?|thinner|fuller|barely|just)\\b`,
+  `\\d|\\b(?:${NUMBER_WORD}|half|halfway|twice|double|thirds?|quarters?|turns?|wraps?|coats?|layers?|drops?|reach(?:es|ing)?|longer|shorter|lengths?|as\\s+(?:long|wide|thick)\\s+as|level\\s+with|even\\s+with|equal|past|beyond|as\\s+far\\s+as|mm|cm|inch(?:es)?|wide|thick(?:er)?|thinner|fuller|barely|just)\\b`,
   "u",
 );
 const isBecause = /^because/;

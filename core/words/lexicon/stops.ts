@@ -269,6 +269,8 @@ export const MANNER = anyOf(
   "cross(?:wise|ways)",
   "(?:and\\s+)?(?:cross(?:ing)?|once|one\\s+turn)\\s+(?:over\\s+)?(?:between|over|in\\s+front\\s+of)\\s+(?:the\\s+)?(?:bead-?chain\\s+|dumb-?bell\\s+)?eyes(?:\\s+once)?",
   "edge\\s+(?:to|on|against)\\s+edge",
+  "(?:the\\s+)?same\\s+length\\s+as(?=\\s+the\\s+[a-z])",
+  "too(?=\\s*(?:[,.;]|$))",
   "(?:doubled|folded)(?=\\s*,\\s*(?:\\d|one|two|three|an?)\\b[^,;.]{0,12}\\bturns?\\b)",
   "(?:in\\s+)?between\\s+the\\s+(?:ribs|turns\\s+of\\s+(?:the\\s+)?(?:rib|tinsel|wire)|(?:rib|wire|tinsel)\\s+turns)",
   "showing(?=\\s*(?:[,.;]|$))",

@@ -113,6 +113,7 @@ const landmarkWords: [string, HookPlace][] = [
       "(?:start|beginning|top|front|edge)\\s+of\\s+(?:the\\s+)?(?:hook\\s+)?bend",
       "where\\s+the\\s+bend\\s+(?:begins|starts)",
       "(?:end|rear|back)\\s+of\\s+(?:the\\s+)?(?:straight\\s+)?shank",
+      "(?:rear|back)\\s+of\\s+the\\s+hook(?!\\s+(?:eye|point))",
       "(?:hook\\s+)?bend",
     ),
     { landmark: "bend" },
@@ -450,7 +451,9 @@ const besides = (p: Place, sign: Towards): Place =>
       : { eyeLengths: 0.5 }
     : shifted(p, turned(JUST, sign));
 
-const opposite = opt(words("(?:right|directly|exactly)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)"));
+const opposite = opt(
+  words("(?:right|directly|exactly|just)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)"),
+);
 
 /** “A centimetre further forward”, “5 mm in front of that”: from where the last was tied in. */
 const fromHere: Reader<Place> = map(

@@ -123,9 +123,10 @@ export const hold = verb(
   "hold",
   anyOf(
     "leave\\s+(?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:(?:as|for)\\s+(?:a|the)\\s+(?:\\w+\\s+)?head|over\\s+the\\s+eye|in\\s+front(?:\\s+as\\s+a\\s+head)?)",
-    "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)(?:\\s+(?:the|its|their)\\s+(?:stems?|stalks?|quills?|tag|remainder|rest)(?!\\s+of\\b))?",
+    "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|that|those|the\\s+\\w+))?\\s+(?:off|down|in\\s+place|there|here|fast|securely|back\\s+with)(?:\\s+(?:the|its|their)\\s+(?:stems?|stalks?|quills?|tag|remainder|rest)(?!\\s+of\\b))?",
     "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
     "(?:tie|bind|lash|wrap|cover)\\s+(?:(?:down|over|in)\\s+)?(?:the\\s+|its\\s+|their\\s+)?butts?(?:\\s+ends?)?(?:\\s+down)?(?=\\s+(?:along|forwards?|up|all|under|to)\\b)",
+    "(?:secure|hold|fasten|trap)(?=\\s+(?:(?:just\\s+)?behind|in\\s+front\\s+of|at)\\s+the\\s+(?:\\w+\\s+){1,2}with\\b)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in(?:\\s+place)?|down))?",
     "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
     "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag|waste|excess|surplus|spare|remainder))?(?:\\s+end)?",

@@ -208,6 +208,8 @@ function roleFrom(
     // What lies over the back is no tail, however far behind it is tied in.
     if (form === "hair" && said.attitude === "over") return "wing";
     if (isRear && !said.hanging) return form === "flash" && bench.ofRole("tail") ? "flash" : "tail";
+    // “Two cdc feathers on top, the tips just past the bend”
+    if (form === "feather fibre" && said.round?.top && said.shown && !isRear) return "wing";
     if (form === "feather fibre")
       return said.hanging ? "wing case" : isFront && said.attitude === "down" ? "throat" : undefined;
   }

@@ -148,7 +148,7 @@ export const start = verb(
     "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)",
     "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)",
     "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
-    "(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?)",
+    "(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))",
     "cover\\s+the\\s+(?:hook\\s+)?shank",
   ),
