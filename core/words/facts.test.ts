@@ -1,0 +1,68 @@
+import { describe, expect, test } from "vitest";
+import { readRecipe, sayStep } from ".";
+import { cabinet, hooks } from "./corpus/cabinet";
+
+const read = (...lines: string[]) => readRecipe(lines.join("\n"), { materials: cabinet, hooks });
+
+describe("a line that tells of the hook", () => {
+  test.each([
+    ["Wet fly, 8-12, on a heavy hook.", "8", "12"],
+    ["Streamers, 2 to 6, 4x long.", "6", "2"],
+    ["18, straight eye, light wire. White silk.", "18", "18"],
+    ["So this is a size 14 dry, 8/0 in tan.", "14", "14"],
+    ["I tie this wet on a 12. Purple silk.", "12", "12"],
+    ["Low water double, 6 to 10", "10", "6"],
+    ["Put a curved 12 in the vise.", "12", "12"],
+    ["Leech hooks, 6-10", "10", "6"],
+  ])("%s", (line, small, large) => {
+    const { recipe, lines } = read("A Fly", line);
+    const spans = [recipe.sizes.from, recipe.sizes.to].sort();
+    expect(spans).toEqual([small, large].sort());
+    const asked = lines[1]?.asks.map((a) => a.sentence) ?? [];
+    expect(asked.filter((s) => !/Which hook of the room/.test(s))).toEqual([]);
+  });
+
+  test.each([
+    [
+      "the thread behind it",
+      "I tie this wet on a 12. Purple silk, from the eye to the bend.",
+      "touching, from the eye to the bend",
+    ],
+    ["the weight behind it", "Put a curved 12 in the vise. Lead: 10 turns of 0.4 mm.", "10 touching turns"],
+  ])("leaves %s to be read", (_what, line, step) =>
+    expect(
+      read("A Fly", line)
+        .recipe.steps.map((s) => sayStep(s))
+        .join(),
+    ).toContain(step),
+  );
+});
+
+describe("the wire of a weight by its gauge alone", () => {
+  const wire = (line: string) =>
+    read("Hook: nymph 10", "Thread: black", "Bead: 3 mm brass", line).newMaterials.find((m) => m.form === "weight wire")
+      ?.strand?.width;
+  test.each([
+    ["in millimetres", "lead: 2 layers, first 14 turns of .5, then 10 on top of it", 0.5],
+    ["in millimetres, said", "Lead: 10 turns of 0.6 mm", 0.6],
+    ["in inches", "2.8 mm bead, 6 turns .025 behind it", 0.635],
+  ])("%s", (_what, line, mm) => expect(wire(line)).toBeCloseTo(mm, 3));
+
+  test("a second layer lies over the first, each with its own turns", () => {
+    const steps = (line: string): string[] =>
+      read("Hook: nymph 10", "Thread: black", line).recipe.steps.map((s) => sayStep(s));
+    expect(steps("lead: 2 layers, first 14 turns of .5, then 10 on top of it")).toMatchObject([
+      expect.stringMatching(/^14 touching turns/),
+      expect.stringMatching(/^10 touching turns/),
+    ]);
+    expect(steps("Wind on 14 turns of 0.5 mm lead, then another 8 over them")).toMatchObject([
+      expect.stringMatching(/^14 touching turns/),
+      expect.stringMatching(/^8 touching turns/),
+    ]);
+  });
+
+  test("pushed in is pushed into the bead", () =>
+    expect(
+      read("Hook: jig 12", "Thread: black", "3.3 mm copper bead, 6 turns .015 behind it pushed in").recipe.steps,
+    ).toMatchObject([{ do: "seat" }, { do: "wind", intoBead: true }]));
+});
