@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { readRecipe } from ".";
 import { cabinet, hooks } from "./corpus/cabinet";
 
-const base = ["Hook: 12 wet", "Thread: black 70 denier"];
+const base = ["Hook: 12 wet", "Thread: black 70 denier", "Start the thread behind the eye and run it to the bend."];
 /** The stretches of the last line that are asked about because nothing goes to their place. */
 const lost = (line: string): string[] => {
   const last = readRecipe([...base, line].join("\n"), { materials: cabinet, hooks }).lines.at(-1);

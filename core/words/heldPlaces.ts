@@ -1,10 +1,10 @@
 import type { Reading, RecipeLine } from "./reading";
-import { askUnheld, isOwnWords, stepsNear } from "./unheld";
+import { askUnheld, isOwnWords, stepsOf } from "./unheld";
 
 /**
- * A place at the bend or within it, or a share of the shank, that was read, and to which nothing of the line goes in the
- * end: it is asked about, as a figure is. A part that ends there, a length that reaches there and a share of the shank
- * close to it hold the bend.
+ * A place at the bend or within it, or a share of the shank, that was read, and to which nothing of the line goes in
+ * the end: it is asked about, as a figure is. A part that ends there, a length that reaches there and a share of the
+ * shank close to it hold the bend.
  */
 export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): void {
   for (const line of out) {
@@ -13,7 +13,7 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
     const said = placesSaid(line);
     const shares = sharesSaid(line);
     if (said.length + shares.length === 0) continue;
-    const near = stepsNear(line, bench);
+    const near = stepsOf(line, bench);
     const held = placesIn(near);
     for (const s of said) if (!held.has(s.where)) askUnheld(line, s.at, s.end, s.mark);
     const numbers = numbersIn(near);

@@ -110,3 +110,14 @@ test("the turns of a loop that a later line tells put it where they are told", (
   expect(loop?.do === "dress" && loop.loopMm).toBe(60);
   expect(loop && sayStep(loop)).toContain("from 0.5 eyes behind the eye");
 });
+
+test("a second station begins where the first one ended", () => {
+  const { recipe } = readRecipe(
+    "Hook: streamer 4\nThread: white\nRear station: make a loop of 12 cm. Put in grey polar fibre and pearl flash. Spin it and wind it from the bend to mid-shank.\nFront station: make a loop of 10 cm. Put in olive polar fibre. Spin it and wind it to the eye.",
+    { materials: cabinet, hooks },
+  );
+  expect(recipe.steps.map((s) => sayStep(s))).toMatchObject([
+    expect.stringMatching(/loop of 120 mm, from the bend to mid-shank/),
+    expect.stringMatching(/loop of 100 mm, from mid-shank to the eye/),
+  ]);
+});

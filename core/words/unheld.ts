@@ -11,10 +11,20 @@ export const isOwnWords = ({ text, marks }: RecipeLine): boolean =>
  * The steps that a line made and the one before them, which its first words may hold, with all that are of the same
  * parts; of a line that made none, every step.
  */
-export function stepsNear(line: RecipeLine, bench: Bench): unknown[] {
-  const own = bench.made.filter((m, i) =>
-    [m, bench.made[i + 1]].some((near) => near !== undefined && line.steps.includes(near.step.id)),
+export const stepsNear = (line: RecipeLine, bench: Bench): unknown[] =>
+  withTheirParts(
+    bench.made.filter((m, i) =>
+      [m, bench.made[i + 1]].some((near) => near !== undefined && line.steps.includes(near.step.id)),
+    ),
+    bench,
   );
+/** The same without the one before: what lies at a place there says nothing of this line. */
+export const stepsOf = (line: RecipeLine, bench: Bench): unknown[] =>
+  withTheirParts(
+    bench.made.filter((m) => line.steps.includes(m.step.id)),
+    bench,
+  );
+function withTheirParts(own: Bench["made"], bench: Bench): unknown[] {
   const parts = new Set(own.flatMap((m) => m.step.component ?? []));
   const isOwn = (component: string | undefined): boolean => component !== undefined && parts.has(component);
   return own.length === 0

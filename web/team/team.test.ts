@@ -136,7 +136,9 @@ describe("people", () => {
   test("is not saved with a number word that cannot be read", async () => {
     const { screen } = await open();
     await click(screen, "Change");
-    await fieldOf(screen, "Number words, such as “couple 2, few 3”, and lengths in mm: “finger 20”").setValue("few three");
+    await fieldOf(screen, "Number words, such as “couple 2, few 3”, and lengths in mm: “finger 20”").setValue(
+      "few three",
+    );
     expect(screen.text()).toContain("few three cannot be read");
     expect(screen.get("form .btn-main").attributes("disabled")).toBeDefined();
   });

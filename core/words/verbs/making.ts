@@ -288,6 +288,12 @@ export function make(
   thickOrLong(said, kind, form, t, more.where);
   finishSaid(said, kind, { role, form });
   askHowFull(said, kind, t, more.where);
+  // “Front station: a loop of olive fibre, wound to the eye”: it begins where the station before ended.
+  const station = kind === "dress" && said.loop && role === "body" ? lastBody(bench) : undefined;
+  if (station?.to && said.end && !said.begin && !said.from && !said.there) {
+    const from = frontOf(station.from, station.to);
+    if (alongShank(from) > alongShank(said.end) + LEAST_WAY) said.begin = from;
+  }
   // “Golden crest over the wing”: it lies over it, and is tied in where its own part is.
   if (kind === "lay" && role === "topping" && said.there && "part" in said.there && said.there.part === "wing")
     delete said.there;
