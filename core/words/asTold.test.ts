@@ -110,6 +110,16 @@ describe("places by another part", () => {
       "Wind black floss from the bend to the collar's front, 10 turns.",
       "to in front of the collar",
     ],
+    [
+      "where the front third ends",
+      "Wing: olive rabbit strip, 4 mm, tied in at the front third, shank length",
+      "tied in at a third of the shank",
+    ],
+    [
+      "as far as the front third",
+      "Body: olive fur in a 10 cm loop, 25 mm fibres, wound to the front third",
+      "loop of 100 mm, from the bend to a third of the shank",
+    ],
     ["behind the head", "Hackle: white hen, 2 turns, behind the head", "at 1.5 eyes behind the eye"],
     [
       "a share back from the eye",

@@ -13,6 +13,7 @@ describe("a line that tells of the hook", () => {
     ["I tie this wet on a 12. Purple silk.", "12", "12"],
     ["Low water double, 6 to 10", "10", "6"],
     ["Put a curved 12 in the vise.", "12", "12"],
+    ["De-barb a size 16 dry hook.", "16", "16"],
     ["Leech hooks, 6-10", "10", "6"],
   ])("%s", (line, small, large) => {
     const { recipe, lines } = read("A Fly", line);

@@ -30,6 +30,12 @@ describe("two hackles of two colours", () => {
     ]);
   });
 
+  test("by their colours alone", () => {
+    const steps = wound("Front hackle: brown and grizzle mixed, 3 turns");
+    expect(steps.map((s) => /brown|grizzle/.exec(s)?.[0])).toEqual(["brown", "grizzle"]);
+    expect(steps.every((s) => / 3 turns/.test(s))).toBe(true);
+  });
+
   test("tied in by one line and wound by the next", () => {
     const steps = wound(
       "Tie in two hackles, brown and grizzly, behind the wing.\nWind both hackles, three turns behind and three in front of the wing.",

@@ -1,7 +1,7 @@
 import { isColour } from "../materials";
 import type { Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
-import { at as placeSaid, end as endSaid, endForward, zone } from "./clauses/common";
+import { at as placeSaid, end as endSaid, endForward, endOfShare, zone } from "./clauses/common";
 import { loopLoad } from "./clauses/dress";
 import { descriptionAt, inShares, type Description } from "./description";
 import { match, oneOf, map, opt, seq, skipBlanks, words, type Reader } from "./parse";
@@ -104,7 +104,7 @@ function describedFirst(text: string, begin: number, index: CabinetIndex): Ahead
   );
 }
 
-const sayable: readonly Clause[] = [...loopLoad, zone, endForward, endSaid, placeSaid];
+const sayable: readonly Clause[] = [...loopLoad, zone, endForward, endOfShare, endSaid, placeSaid];
 
 /**
  * Reads a line that tells of a dubbing loop.

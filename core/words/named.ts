@@ -36,6 +36,18 @@ const shade =
 /** Whether words say a colour and nothing else: “dark olive”, “hot orange”. */
 export const isShadedColour = (words: string): boolean =>
   words !== "" && words.split(/\s+/).every((w) => isColour(w) || shade.test(w));
+const twoColours = match(
+  "(\\p{L}+)\\s+and\\s+(\\p{L}+)(?:\\s+(?:mixed|together|wound\\s+together))?(?=\\s*(?:[,;.]|$))",
+);
+export const isHackleRole = (role: Role | undefined): boolean => role === "hackle" || role === "collar";
+/** “Front hackle: brown and grizzle mixed”: one of each. */
+export function bothHackles(text: string, at: number): Description | undefined {
+  const found = twoColours(text, at);
+  const [one = "", two = ""] = found?.value ?? [];
+  return found && isShadedColour(one) && isShadedColour(two)
+    ? { at, end: found.end, text: `${one} and ${two} hackles`, means: { form: "hackle" } }
+    : undefined;
+}
 const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
 /** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
 export function dubbedOf(text: string, at: number): Description | undefined {

@@ -19,6 +19,8 @@ import {
   impliedBy,
   isAfterStart,
   isShadedColour,
+  bothHackles,
+  isHackleRole,
   colourOfThread,
   labelOf,
   roleOfItsOwn,
@@ -27,6 +29,8 @@ import {
   upperOf,
 } from "./named";
 import { descriptionAt, inShares, type Description } from "./description";
+import { bareEyes, bareGauge, eyeSize, isTurnsAlone, ofInch } from "./bareFigures";
+import { preparing, preparingFur, strippedSide } from "./madeReady";
 import { anyOf, map, match, oneOf, seq, skipBlanks as skip, words, type Reader } from "./parse";
 import type { Clause, Kind, Said } from "./said";
 import { count as countRead } from "./text/count";
@@ -660,36 +664,6 @@ function strandsBehind(told: Told, text: string, at: number): Next | undefined {
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
-const FUR = "(?:(?:fur|hair|fibres?|fibers?|hairs))";
-const UNDER = "(?:under-?\\s?fur|under-?\\s?hair|guard\\s+hairs?|long\\s+hairs|short\\s+hairs|(?:grey\\s+)?fluff)";
-const HIDE =
-  "(?:the|a|an|another|its|your|some)\\s+(?:[\\w-]+\\s+){0,2}?(?:hide|skin|pelt|patch|strip|mask|leather|zonker)";
-/** How fur and its hide are made ready: no material of its own, whatever it names. */
-const preparingFur = words(
-  anyOf(
-    `(?:pull|pluck|cut|shave|clip|snip|take|comb)(?:s|ped|ed|ted|ting|ing)?\\s+(?:off\\s+)?(?:the\\s+|some\\s+)?${FUR}\\s+(?:off|from|out\\s+of)\\s+${HIDE}`,
-    `(?:taken|plucked|pulled|cut|shaved|clipped|combed|picked)\\s+(?:off|from|out\\s+of)\\s+${HIDE}`,
-    `(?:take|pull|comb|pick|pluck|clean|leave|brush)(?:s|ed|ing)?\\s+(?:out\\s+)?(?:all\\s+|most\\s+of\\s+)?(?:the\\s+|any\\s+)?${UNDER}(?:\\s+(?:out|off|away))?`,
-    `(?:with\\s+)?(?:the\\s+)?${UNDER}\\s+(?:taken|combed|pulled|picked|plucked|cleaned|left)\\s+(?:out|off|away|in)`,
-    `(?:with\\s+)?the\\s+${FUR}\\s+(?:(?:behind|at|in\\s+front\\s+of|over|under)\\s+(?:the\\s+)?[\\w-]+\\s+)?(?:is\\s+)?(?:parted|wetted|wet|cleared\\s+away|stroked\\s+(?:aside|away|back))`,
-    `(?:part|wet)\\s+the\\s+${FUR}(?:\\s+(?:there|first|with\\s+(?:a|the)\\s+(?:bodkin|needle)|(?:behind|at|where)\\s+[\\w\\s-]+?))?(?=\\s*(?:[,.;]|$|and\\b))`,
-  ),
-);
-/** How a feather is made ready: kept with what is tied of it. */
-const preparing = words(
-  anyOf(
-    "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:are\\s+)?(?:left\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head",
-    "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers",
-    "(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e",
-    "(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
-  ),
-);
-
-/** Half of the barbs are taken off: of what is tied in next, or was before. */
-const strippedSide = words(
-  "(?:and\\s+)?strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:the\\s+)?(?:fibres|barbs)\\s+(?:from|off|on)\\s+|from\\s+|on\\s+)?(?:one|the\\s+(?:left|right|other|lower|upper|near|far|inner|outer)|either)(?:\\s+hand)?\\s+side(?:\\s+of\\s+(?:it|them|the\\s+\\w+))?",
-);
-
 const colonHead = new RegExp(`^\\s*(?:${PARTS})\\s*:\\s`, "u");
 const signedHead = new RegExp(`^\\s*(${PARTS}|lead)\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
@@ -986,7 +960,9 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     return { told, end: upper.end };
   }
   const implied = (atHead || isOr) && told.role ? impliedBy[told.role] : told.verb === "start" ? "thread" : undefined;
+  const both = atHead && !told.description && isHackleRole(told.role) ? bothHackles(text, begin) : undefined;
   const found =
+    both ??
     asHair(descriptionAt(text, begin, context.index, atHead, implied), told.role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (told.kind === "lay" && !told.description ? colourOfPiece(text, begin) : undefined) ??
@@ -1126,35 +1102,6 @@ function description(told: Told, text: string, at: number, context: ScanContext,
     Object.assign(told, { role: undefined, part: undefined, isInherited: false });
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
-}
-const eyeSize = match("\\d+(?:[.,]\\d+)?\\s*mm(?=\\s*(?:[,;.]|$))");
-/** “Eyes: 8 mm, glued on”: of the eyes nothing but their size is told. */
-function bareEyes(text: string, at: number): Description | undefined {
-  const found = eyeSize(text, at);
-  const isStuck = /\b(?:stick|stuck|glued?)\b/.test(text.slice(at));
-  return (
-    found && {
-      at,
-      end: found.end,
-      text: `${isStuck ? "stick-on " : ""}${text.slice(at, found.end)} eyes`,
-      means: { form: "eyes" },
-    }
-  );
-}
-/** In inches with two or three digits, in millimetres with one: “.025”, “.5”. */
-const gauge = match('0?\\.\\d{2,3}"?(?:\\s*in(?:ch)?)?|[01]?\\.\\d(?!\\d)(?:\\s*mm)?(?=\\s*(?:[,;.]|$|lead|wire))');
-/** “6 turns .015 behind it”: so thick is the weight's wire, where nothing else is told. */
-const isTurnsAlone = ({ role, kind, said, description }: Told): boolean =>
-  role === undefined && kind === "wind" && said.rule?.turns !== undefined && !description;
-const ofInch = match("0?\\.\\d{2,3}");
-/** “Weight: 12 × .015”: of weights so thick is the wire. */
-function bareGauge(text: string, at: number, part: string | undefined): Description | undefined {
-  const found = gauge(text, at);
-  if (!found) return undefined;
-  const metal = part === "lead" ? "lead wire" : "wire";
-  const typed = text.slice(at, found.end);
-  const thick = /^[01]?\.\d$/.test(typed) ? `${Number(typed)} mm` : typed;
-  return { at, end: found.end, text: `${thick} ${metal}`, means: { form: "weight wire" } };
 }
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
 /** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */

@@ -314,7 +314,12 @@ export const tiedIn: Clause = clause(
     words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed"),
     opt(words("just|right")),
     opt(words("at|on|near")),
-    oneOf(place, placeReached),
+    // “tied in at the front third”: where that ends.
+    oneOf(
+      place,
+      map(shareOfShank, ({ from, to }) => ("landmark" in from && from.landmark === "eye" ? to : from)),
+      placeReached,
+    ),
     // When, and no second place: “tied in at the bend before the body and folded over it”.
     opt(words("before\\s+the\\s+(?:body|abdomen|dubbing)(?=\\s*(?:[,.;]|$|and\\b))")),
     opt(map(seq(words("as"), opt(words("a")), hold, opt(words("hold"))), ([, , h]) => h)),

@@ -755,7 +755,7 @@ const sides: Clause[] = [
   clause(
     "split by a ball of dubbing",
     match(
-      `(?:split|divided|separated|splayed|spread)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+)?(?:by|with|over|round|around|against)\\s+${A_BALL}`,
+      `(?:split|divided|separated|splayed|spread)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+|(?:\\d|two|three)\\s+and\\s+(?:\\d|two|three)\\s+)?(?:by|with|over|round|around|against)\\s+${A_BALL}`,
     ),
     heldApart,
   ),
