@@ -42,6 +42,19 @@ describe("as it is told at the bench", () => {
       ["Body: black fur, 0.3 gape full", "Hackle: black hen, 2 turns", "Finish behind the hackle with 3 half hitches."],
       "half hitch",
     ],
+    [
+      "strands that are twisted round the silk and wound, from where it hangs",
+      [
+        "Run the thread down to a point opposite the barb, touching turns.",
+        "Now two strands of peacock herl, twist them round the silk and wrap up to about 3 mm behind the eye.",
+      ],
+      "rope of 2, touching, from the barb to 3 mm behind the eye",
+    ],
+    [
+      "wire that is wound the other way",
+      ["Catch in fine gold wire at the bend.", "Body: black chenille", "Then reverse wind the wire, six turns."],
+      "6 turns, counter",
+    ],
     ["turns of a whip finish", ["Neat head, five turns whip finish."], "whip finish, 5 turns"],
     [
       "the fly is turned over before the next is tied in",

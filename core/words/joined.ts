@@ -261,23 +261,31 @@ function withDubbing(all: Told[]): Told[] {
 }
 
 /** “Pheasant tail, 6 fibres, wrap up the hook”: what is only named is what the verb behind it winds. */
-function withNamedAhead(all: Told[]): Told[] {
+function withNamedAhead(all: Told[], text: string): Told[] {
   const out = [...all];
   for (const [n, t] of all.entries()) {
     const next = all.slice(n + 1).find((x) => x.verb !== "act");
     if (!next || !isOnlyNamed(t) || !windsNothingNamed(next)) continue;
+    // “two strands of herl, twist them round the silk and wrap up”: twisted, they are a rope.
+    const twists = all.slice(n + 1, all.indexOf(next)).filter((x) => twistsIt(x, text));
+    const { amount, ...told } = t.said;
+    const strands = amount && "strands" in amount && !amount.folded && amount.strands > 1 ? amount.strands : undefined;
+    const said = strands === undefined || twists.length === 0 ? t.said : { ...told, rope: strands };
+    const words = twists.reduce((of, x) => ({ ...of, ...wordsOf(of, x) }), t);
     out[out.indexOf(next)] = {
       ...next,
       description: t.description,
       role: "body",
       part: "body",
-      said: { ...t.said, ...goingThere(next.said) },
-      ...wordsOf(t, next),
+      said: { ...said, ...goingThere(next.said) },
+      ...wordsOf(words, next),
     };
-    out.splice(out.indexOf(t), 1);
+    for (const x of [t, ...twists]) out.splice(out.indexOf(x), 1);
   }
   return out;
 }
+const twistsIt = (x: Told, text: string): boolean =>
+  x.verb === "act" && x.refers === "it" && /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end));
 /** A place beside what is wound forward is where it goes. */
 const goingThere = ({ there, ...said }: Told["said"]): Told["said"] =>
   there && !said.from && !said.begin && !said.end ? { ...said, end: there } : { ...said, ...(there && { there }) };

@@ -564,7 +564,7 @@ function step(
     !isGiven && (hasContent(told) || told.kept.length > 0) && isAtClause(text, at) ? verbAt(text, at) : undefined;
   if (ends?.id === "whip" || ends?.id === "no finish") return "verb";
   // “counter-wrap the wire” is another winding, not said of this one.
-  if (ends?.id === "wind" && /^counter-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
+  if (ends?.id === "wind" && /^(?:counter|reverse)-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))) return "verb";
   if (!isGiven && countsAnother(told, text, at, context)) return "another";
   if (!isGiven && isAfterDone(told, text, at, context)) return "another";
   // “a bunch of red the same thickness, then six strands of herl”: the second is another thing.

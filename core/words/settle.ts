@@ -131,6 +131,7 @@ function settleKnot(said: Said): string[] {
 }
 
 const AT_ITS_END = 0.15;
+const BEHIND_IT = 0.4;
 function settleWinding(said: Said, context: StepContext): string[] {
   const { role, hangs } = context;
   const tiedInAt = context.tiedInAt ?? said.tieIn?.at;
@@ -156,6 +157,8 @@ function settleWinding(said: Said, context: StepContext): string[] {
     const from =
       (isAtItsEnd ? rear : tiedInAt) ??
       (there && !isSame(there, end) ? there : undefined) ??
+      // A body that is only told how far it goes begins where the thread was left behind it.
+      (role === "body" && hangs && alongShank(hangs) - alongShank(end) > BEHIND_IT ? hangs : undefined) ??
       (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 ? rear : front);
     if (isSame(from, end)) return set(said, end, end);
     return tiedInAt || there ? set(said, from, end) : told(set(said, from, end), said);

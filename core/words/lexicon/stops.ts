@@ -285,6 +285,7 @@ export const MANNER = anyOf(
   "(?:and|then)\\s+again\\s+(?:behind|in\\s+front\\s+of)\\s+(?:them|it|those|the\\s+(?:eyes|weight|bead))",
   "(?:with)?in\\s+(?:the|its|their)\\s+(?:segments|grooves|gaps|furrows)",
   "(?:thin|slim|fine|narrow)(?:ner)?\\s+(?:at|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+(?:end\\s+)?(?:and|,|but)\\s+(?:getting\\s+)?(?:fuller|full|thicker|fatter|wider|thick)\\s+(?:in\\s+front|at\\s+the\\s+(?:front|head|eye|thorax)|towards?\\s+the\\s+(?:front|head|eye|thorax)))?",
+  "by\\s+(?:its|the|their)\\s+(?:fluffed|frayed|thin|thick|cut|loose)\\s+ends?",
   "by\\s+(?:its|the|their)\\s+(?:stripped\\s+|bare\\s+|exposed\\s+)*(?:core|string|cotton)(?:\\s+threads?)?",
   "(?:two|three|four|\\d)\\s+layers\\s+(?:at|towards?|near)\\s+the\\s+(?:front|thorax|head|rear|back|bend|end)",
   "across\\s+the\\s+(?:top\\s+of\\s+the\\s+)?(?:shank|hook)",

@@ -25,7 +25,8 @@ import { verb } from "./verb";
 
 const nameWords = (bench: Bench, w: Waiting): string[] =>
   (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^\p{L}\d]+/u);
-const counterVerb = /(?<![\p{L}])(?:counter-?\s?(?:wind|wrap|rib|palmer|spiral|twine)|reverse\s+(?:an?|the)\s)/u;
+const counterVerb =
+  /(?<![\p{L}])(?:(?:counter|reverse)-?\s?(?:wind|wrap|rib|palmer|spiral|twine)|reverse\s+(?:an?|the)\s)/u;
 const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;
 
 const dubbedThread = /\bdubbed\s+(?:thread|silk)\b|\b(?:the|this)\s+(?:dubbing\s+)?(?:noodle|rope)\b/u;
@@ -519,7 +520,7 @@ function bodyBefore(bench: Bench): string | undefined {
 export const windVerb = verb(
   "wind",
   anyOf(
-    "(?:counter-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
+    "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
     "(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
     "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
