@@ -75,7 +75,7 @@ const fuller = words(
 function putLoose(told: Told, n: number, noun: string | undefined): boolean {
   if (told.kind === "wind" || told.kind === "whip") {
     if (told.kind === "whip") told.said.turns = n;
-    else if (noun === undefined || noun.startsWith("turn")) told.said.rule = { ...told.said.rule, turns: n };
+    else if (noun === undefined || /^(?:turn|wrap)/.test(noun)) told.said.rule = { ...told.said.rule, turns: n };
     else return false;
     return true;
   }
