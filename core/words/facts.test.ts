@@ -67,3 +67,21 @@ describe("the wire of a weight by its gauge alone", () => {
       read("Hook: jig 12", "Thread: black", "3.3 mm copper bead, 6 turns .015 behind it pushed in").recipe.steps,
     ).toMatchObject([{ do: "seat" }, { do: "wind", intoBead: true }]));
 });
+
+describe("a line that only names materials", () => {
+  const stuff = "You need: olive marabou, olive chenille, gold wire, grizzly hackle dyed olive.";
+  test("ties nothing, and is asked what each is for", () => {
+    const { recipe, lines } = read(
+      "Hook: streamer 6",
+      "Thread: black",
+      stuff,
+      "Tail: 8 fibres of olive marabou, shank length",
+    );
+    expect(recipe.steps).toHaveLength(1);
+    expect(lines[2]?.asks.map((a) => a.answers.map((x) => x.text))).toEqual([[`[${stuff}]`]]);
+  });
+  test("kept as an instruction it is asked about no more", () =>
+    expect(read("Hook: streamer 6", "Thread: black", `[${stuff}]`).lines[2]?.asks).toEqual([]));
+  test("a list with its parts is no such line", () =>
+    expect(read("Materials: hook 10 wet, thread black, tail red wool, body black fur").recipe.steps).toHaveLength(2));
+});

@@ -38,6 +38,7 @@ export function readFacts(r: Reading, i: number): void {
   if (text.trim() === "") line.kind = "aside";
   else if (isHeading(text)) aside(r, i);
   else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
+  else if (namesStuffOnly(lineOf(r, i).text.toLowerCase())) askParts(r, i);
   else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
   else if (readTitleSentence(r, i)) readFacts(r, i);
   else {
@@ -46,6 +47,34 @@ export function readFacts(r: Reading, i: number): void {
     if (fact) readFact(r, i, fact);
     else if (isTitle(r, i)) readTitle(r, i);
   }
+}
+
+const stuffAhead =
+  /^\s*(?:you(?:\s+will|'ll)?\s+need|you\s+want|what\s+you(?:\s+will|'ll)?\s+need|(?:the\s+)?materials?(?:\s+list)?|ingredients)\s*:\s+(?=\S)/;
+const FEWEST_NAMED = 3;
+const MOST_WORDS = 5;
+/** “You need: olive marabou, olive chenille, gold wire”: materials, and for no part. */
+function namesStuffOnly(text: string): boolean {
+  const lead = stuffAhead.exec(text)?.[0];
+  if (lead === undefined) return false;
+  const named = text.slice(lead.length).split(/[,;]/);
+  const isStuff = (words: string): boolean =>
+    words.trim().split(/\s+/).length <= MOST_WORDS && !headOf(words.trim()).isListed && !verbAt(words.trim(), 0);
+  return named.length >= FEWEST_NAMED && named.every(isStuff);
+}
+/** Nothing is tied by such a line: it is asked what each is for. */
+function askParts(r: Reading, i: number): void {
+  const line = lineOf(r, i);
+  line.kind = "aside";
+  const words = line.text.trim();
+  const at: [number, number] = [line.text.indexOf(words), line.text.indexOf(words) + words.length];
+  line.marks.push({ at, kind: "doubt" });
+  line.asks.push({
+    at,
+    sentence:
+      "Of these nothing is said but that they are needed. Name the part before each, as “tail: olive marabou”, or keep the line as an instruction; the steps then name them in full.",
+    answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
+  });
 }
 
 const byTheHook =
