@@ -1,0 +1,92 @@
+import { type Step, isBegun, type Here, hasContent, isPast } from "./here";
+import type { Next, Told, ScanContext } from "../told";
+import { isAtClause } from "./bounds";
+import { verbAt } from "../verbs";
+import { count as countRead } from "../text/count";
+import { ribbedWith } from "./heads";
+import { actionAt } from "./lead";
+import { words, seq, skipBlanks as skip, match } from "../parse";
+import { NUMBER_WORD } from "../text/number";
+import { impliedBy } from "../named";
+import { descriptionAt } from "../description";
+import { sameDescription } from "../counted";
+
+export const coatOfAnother: Step = ({ told, text, at }) =>
+  told.kind !== "glue" && isBegun(told) && coatsAhead(text, at) ? "verb" : undefined;
+
+/** A knot, and “counter-wrap the wire”, are told by themselves. */
+export function finishAhead({ told, text, at }: Here): Next | undefined {
+  const verb = isBegun(told) && isAtClause(text, at) ? verbAt(text, at)?.id : undefined;
+  if (verb === "whip" || verb === "no finish") return "verb";
+  return verb === "wind" && /^(?:counter|reverse)-?\s?(?:wind|wrap|rib|palmer)/.test(text.slice(at))
+    ? "verb"
+    : undefined;
+}
+
+/** Whether another thing is told from here on. */
+export function anotherBegins({ told, text, at, context }: Here): Next | undefined {
+  if (countsAnother(told, text, at, context) || isAfterDone(told, text, at, context)) return "another";
+  // “a bunch of red the same thickness, then six strands of herl”: the second is another thing.
+  if (told.said.thickLike !== undefined && thenMore.test(text.slice(0, at)) && countRead(text, at)) return "another";
+  if (hasContent(told) && ribbedWith(text, at)) return "verb";
+  // “12 turns of lead, with a second layer of six turns over it”
+  if (told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
+  // “Quill, varnished, five turns”: the turns are not the varnish's.
+  return told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at) ? "another" : undefined;
+}
+
+export function actionBehind({ told, text, at }: Here): Next | undefined {
+  const verb = told.understood.length + told.rest.length + told.kept.length > 0 ? actionAt(text, at) : undefined;
+  if (!verb || !isAtClause(text, at)) return undefined;
+  return verb.id === "act" && isPast.test(text.slice(at, verb.end)) ? undefined : "verb";
+}
+
+const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
+
+const secondLayer = words(
+  `(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)|(?:then|and)(?:\\s+another)?(?=\\s+(?:\\d+|${NUMBER_WORD})\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|the\\s+first))\\b)`,
+);
+
+const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
+
+const someOf = seq(
+  countRead,
+  words(
+    "(?:single\\s+)?(?:(?:strands?|lengths?|pieces?|fibres?|fibers?|herls?|slips?)\\s+)?(?:of|from)(?:\\s+(?:the|an?))?",
+  ),
+);
+
+/** “marabou, with two strands of red flash”: the strands are the flash's. */
+function countsAnother(told: Told, text: string, at: number, context: ScanContext): boolean {
+  // “20 strands pearl and 10 of silver”: nobody knows yet what the first are of, but they are counted.
+  const isTold = told.description !== undefined || (told.said.amount !== undefined && told.rest.length > 0);
+  if (!isTold && told.said.rule?.turns !== undefined && told.rest.length > 0) return turnsOfAnother(text, at, context);
+  if (!isTold || told.kind !== "lay") return false;
+  const counted = someOf(text, at);
+  const implied = told.role && impliedBy[told.role];
+  const found = counted && descriptionAt(text, skip(text, counted.end), context.index, false, implied);
+  return found !== undefined && !(told.description && sameDescription(told.description, found));
+}
+
+const turnsOfGauge = seq(countRead, words("(?:turns?|wraps?)(?:\\s+of)?"), match("0?\\.\\d{2,3}"));
+
+/** “Turn over, 6 peacock herls …”, “a 3 mm bead, 6 turns .015 behind it”: of what was done it is no part. */
+function isAfterDone(told: Told, text: string, at: number, { index }: ScanContext): boolean {
+  if (!/,\s*(?:and\s+|then\s+)*$/.test(text.slice(0, at))) return false;
+  if (told.kind === "seat") return told.description !== undefined && turnsOfGauge(text, at) !== undefined;
+  const counted = told.kind === "act" && told.verb === "act" && !told.description ? countRead(text, at) : undefined;
+  return counted !== undefined && descriptionAt(text, skip(text, counted.end), index) !== undefined;
+}
+
+const turnsOf = seq(countRead, words("(?:turns?\\s+|wraps?\\s+)?of(?:\\s+(?:the|an?))?"));
+
+/** “longish ginger, 3 turns, then 2 of guinea fowl”: the turns before are not the guinea fowl's. */
+function turnsOfAnother(text: string, at: number, { index }: ScanContext): boolean {
+  const counted = turnsOf(text, at);
+  return counted !== undefined && descriptionAt(text, skip(text, counted.end), index) !== undefined;
+}
+
+/** Coats and drops are another thing than what they go on. */
+export const coatsAhead = words(
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final|wet)\\s+)*(?:needle(?:ful)?(?=\\s+of\\s)|touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|coats?|cts?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+);

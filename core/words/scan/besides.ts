@@ -1,0 +1,85 @@
+import { type Mention, lead } from "./mention";
+import { LONGER, SHORTER } from "../text/length";
+import { shapeOf, slipOf } from "../named";
+
+/** What a second material may be to the one that a clause has, in the order in which it is tried. */
+export const besides: readonly ((m: Mention) => boolean)[] = [
+  isAlternate,
+  isMeasure,
+  isCrossed,
+  isNothingNew,
+  isShape,
+  isSlip,
+  isLabel,
+];
+
+function isAlternate({ told, text, at, found }: Mention): boolean {
+  const between = text.slice(told.description?.end ?? at, at);
+  if (!/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) && !/\bor\s+$/.test(between)) return false;
+  told.alternates.push(found);
+  return true;
+}
+
+const measured =
+  /(?:(?:to|reach(?:es|ing)?)\s+(?:the\s+)?(?:ends?|tips?)\s+of(?=\s+(?:the\s+)?$)|(?:level|even|flush)\s+with|as\s+long\s+as|same\s+length\s+as|(?:longer|shorter)\s+than|match(?:ing)?)\s+(?:the\s+)?(?:(?:end|tips?|rear|back)\s+of\s+(?:the\s+)?)?$/;
+
+/** “level with the white poly”: as long as what is tied of it. */
+function isMeasure(m: Mention): boolean {
+  const { said } = m.told;
+  const before = lead(m, 40);
+  if (/\blonger\s+than\s+(?:the\s+)?$/.test(before)) said.likeTimes ??= LONGER;
+  if (/\bshorter\s+than\s+(?:the\s+)?$/.test(before)) said.likeTimes ??= SHORTER;
+  if (!measured.test(before)) return false;
+  said.like = m.found.text;
+  return true;
+}
+
+/** “over the tinsel”, “through the hackles”: where it goes, once it is told of what it is. */
+function isCrossed(m: Mention): boolean {
+  const { told, found } = m;
+  if (told.kind !== "wind" || !acrossIt.test(lead(m, 14)) || !isOneWord(found.text)) return false;
+  told.said.over = found.text.trim();
+  return true;
+}
+
+/** “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new. */
+function isNothingNew(m: Mention): boolean {
+  const isBare = /^(?:feathers?|fibres?|barbs?|hackles?)$/.test(m.found.text.trim());
+  return (
+    /\b(?:between|among)\s+(?:the\s+)?$/.test(lead(m, 14)) || (isBare && /,\s*(?:the\s+)?$/.test(m.text.slice(0, m.at)))
+  );
+}
+
+const isBehindComma = ({ told, text, begin }: Mention): boolean =>
+  /,\s*(?:an?\s+)?$/.test(text.slice(told.description?.end ?? begin, begin));
+
+/** “black foam, a strip 5 mm wide and 2 mm thick”: in which shape it is taken. */
+function isShape(m: Mention): boolean {
+  const { told, found } = m;
+  const shaped = told.description && isBehindComma(m) ? shapeOf(told.description, found) : undefined;
+  if (!shaped) return false;
+  told.description = shaped;
+  return true;
+}
+
+function isSlip(m: Mention): boolean {
+  const { told, found } = m;
+  const mm = told.description && isBehindComma(m) ? slipOf(told.description, found) : undefined;
+  if (mm === undefined || told.kind !== "lay" || told.said.amount) return false;
+  told.said.amount = { slipWidth: { mm } };
+  return true;
+}
+
+/** “topping (golden crest feather)”, “Rabbit strip: white zonker” say the same once more. */
+function isLabel({ told, text, at, found }: Mention): boolean {
+  const first = told.description;
+  if (!first) return false;
+  const isNamed = text[first.end] === ":" && /^\W*(?:body\s+)?$/.test(text.slice(told.at, first.at));
+  if (!isNamed && !/^\s*\(\s*$/.test(text.slice(first.end, at))) return false;
+  told.description = found;
+  return true;
+}
+
+const acrossIt = /\b(?:over|through|across|round|around)\s+(?:the|both|all)\s+$/;
+
+const isOneWord = (words: string): boolean => !/\s/.test(words.trim());

@@ -1,0 +1,77 @@
+import type { Role } from "../../recipe";
+import { type VerbId, verbAt } from "../verbs";
+import { PARTS_WITHIN as PARTS, roleOfWord } from "../lexicon/parts";
+import type { Told } from "../told";
+import { words } from "../parse";
+
+/** What a line, or a part of it, begins with. */
+export interface Head {
+  role?: Role;
+  part?: string;
+  /** Told before for this, too. */
+  verb?: VerbId;
+}
+
+const sentenceOfPart = new RegExp(`^\\s*(?:[\\p{L}-]+\\s+){0,2}(${PARTS})\\s*(?:[.;]|$)`, "u");
+
+/**
+ * A line that began with a part goes on about it, until it names another; “tie in the wire and a hackle” ties both in.
+ */
+export function inherited(head: Head, last: Told | undefined, text: string, at: number): Head {
+  // “Cheeks: jungle cock. Black head.”: a sentence of its own is about the part that it names.
+  const own = /[.;]\s*$/.test(text.slice(0, at)) ? sentenceOfPart.exec(text.slice(at))?.[1] : undefined;
+  if (last && own !== undefined) return { role: roleOfWord(own), part: own };
+  const verb =
+    last?.verb === "tie in" && last.description && /(?:\band|\bplus|&)(?:\s+then)?\s*$/.test(text.slice(last.at, at))
+      ? last.verb
+      : undefined;
+  return { ...(head.role === undefined || last === undefined ? {} : { role: head.role, part: head.part }), verb };
+}
+
+/** “tail: six tippets; body: four turns of floss”: what is told of a part ends where a list goes on with the next. */
+export function endOfPart(text: string, at: number, to: number): number {
+  for (let i = text.indexOf(";", at); i >= 0 && i < to; i = text.indexOf(";", i + 1))
+    if (listedAt(text, i + 1, true)) return i;
+  return to;
+}
+
+const colonHead = new RegExp(`^\\s*(?:${PARTS})\\s*:\\s`, "u");
+
+const signedHead = new RegExp(`^\\s*(${PARTS}|lead)\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
+
+const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PARTS})\\s*,\\s*`, "u");
+
+const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
+
+const shareAlone = /^\s*(?:the\s+)?(?:rear|back|front)\s+(?:half|third|two\s+thirds)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
+
+const isDoneWith =
+  /^\s*[\p{L}-]+\s+(?:it|the|with|over|in|through|them|this|these|forwards?|back|up|to|by|and|using|from|so|as|evenly|open|counter|five|six|four|seven|\d)\b/u;
+
+/** “tail: 6 fibres; body: fur”: behind a semicolon or a stop, a list goes on with its next part. */
+export function listedAt(
+  text: string,
+  at: number,
+  inList: boolean,
+): (Head & { begin: number; isSentence: boolean }) | undefined {
+  const before = text.slice(0, at).trimEnd();
+  const rest = text.slice(at);
+  // “scud 12, bead: 2.4 mm tungsten, thread: olive”: with a colon a part is one behind a comma as well.
+  if (!/[;.]$/.test(before) && !(before.endsWith(",") && colonHead.test(rest))) return undefined;
+  if (shareAlone.test(rest)) return { role: "body", part: "body", begin: at, isSentence: false };
+  const m =
+    signedHead.exec(rest) ?? forHead.exec(rest) ?? (inList || before.endsWith(";") ? bareHead.exec(rest) : null);
+  const part = m?.[1]?.replace(/\s+/g, " ");
+  const role = part === undefined ? undefined : roleOfWord(part);
+  if (!m || part === undefined || role === undefined || role === "hook") return undefined;
+  const isSentence = /^\s*(?:for|as)\s/.test(rest);
+  const verb = isSentence ? undefined : verbAt(rest.trimStart(), 0);
+  // “rib fine oval gold” names the rib; “rib it with gold” does it.
+  if (verb && (verb.end > part.length || isDoneWith.test(rest))) return undefined;
+  return { role, part, begin: at + m[0].length, isSentence };
+}
+
+/** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
+export const ribbedWith = words(
+  "(?:(?:and|both)\\s+)?(?:(?:ribbed|segmented|banded)\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
+);

@@ -1,0 +1,131 @@
+import type { VerbId } from "../verbs";
+import type { Kind } from "../said";
+import type { Role } from "../../recipe";
+import type { MaterialForm } from "../../materials";
+import { kindOf } from "../clauses";
+import type { Told, ScanContext } from "../told";
+import { colourAndNumber, impliedBy, asHair } from "../named";
+import { skipBlanks as skip, words } from "../parse";
+import { endOfPart } from "./heads";
+import { endOfSentence, endOfClause } from "./bounds";
+import { roleOfWord, PARTS_WITHIN as PARTS } from "../lexicon/parts";
+import { eyeSize } from "../bareFigures";
+import { CabinetIndex } from "../cabinet";
+import { type Description, descriptionAt } from "../description";
+
+const kindOfVerb: Partial<Record<VerbId, Kind>> = {
+  seat: "seat",
+  start: "wind",
+  move: "wind",
+  change: "thread",
+  wind: "wind",
+  dub: "dress",
+  "take over": "lay",
+  carry: "wind",
+  hold: "lay",
+  prepare: "act",
+  whip: "whip",
+  finish: "glue",
+  glue: "glue",
+  act: "act",
+  "no finish": "act",
+  excess: "act",
+};
+
+/** Which clauses belong to what is told; the form is that of its material, where one is named. */
+export function kindOfTold(
+  verb: VerbId | undefined,
+  role: Role | undefined,
+  form: MaterialForm | undefined,
+  text: string,
+): Kind {
+  if (verb === "hold" && (form === "wire" || form === "tinsel")) return "wind";
+  if (verb === "wind" && (form === "dubbing" || form === "blend")) return "dress";
+  if (verb === "tie in") return form === "bead" || form === "eyes" ? "seat" : form === "liquid" ? "glue" : "lay";
+  if (verb !== undefined && verb in kindOfVerb) return kindOfVerb[verb] as Kind;
+  return kindOf(text, role, form);
+}
+
+export function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
+  const isPlain = told.role === undefined && told.verb === undefined;
+  const found =
+    (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);
+  const form0 = found?.exact?.form ?? found?.means?.form;
+  // “Head: 8 turns, one coat of lacquer”: the coat is another thing than the head.
+  const ahead =
+    form0 === "liquid" &&
+    told.verb === undefined &&
+    told.role !== "finish" &&
+    /\d|\b(?:turns?|wraps?|thread|silk|whip)\b/.test(text.slice(at, found?.at ?? at))
+      ? undefined
+      : found;
+  const sentence = text.slice(at, endOfPart(text, at, endOfSentence(text, at, to)));
+  // “Collar: two fibres each side as feelers, and a turn of partridge”: the first is another part than the line.
+  const other = told.role && forRole.exec(sentence.split(/[,;]/)[0] ?? "")?.[1];
+  const role =
+    (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
+  const form = ahead
+    ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
+    : role === "eyes" &&
+        (/^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "") || eyeSize(text, skip(text, at)) !== undefined)
+      ? "eyes"
+      : context.formOf(role, undefined);
+  told.kind = kindOfTold(told.verb, role, form, sentence);
+}
+
+const forRole = new RegExp(
+  `\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
+  "u",
+);
+
+/** “… for the wing”: the part that a clause comes to at its end. */
+const roleAhead = (sentence: string): Role | undefined =>
+  roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? partOf.exec(sentence)?.[1] ?? "");
+
+/** “I like a tail of red wool”. */
+const partOf =
+  /^\W*(?:[\p{L}']+\s+){0,3}?an?\s+(?:[\p{L}-]+\s+)?(tail|tag|wing|throat|beard|collar|hackle|rib|body|butt|thorax)\s+of\s/u;
+
+/** “ten fibres, tail, as long as the body”: the part alone, between commas. */
+const bareRole = new RegExp(`,\\s*(?:the\\s+)?(${PARTS})\\s*(?:,|$)`, "u");
+
+/** The first description of a material before the sentence ends. */
+function lookAhead(
+  text: string,
+  from: number,
+  to: number,
+  index: CabinetIndex,
+  role: Role | undefined,
+): Description | undefined {
+  const end = Math.min(endOfClause(text, from, endOfSentence(text, from, to)), from + 240);
+  const word = /[\p{L}\p{N}.#]+/uy;
+  const atHead = role !== undefined;
+  let first = true;
+  for (let at = from; at < end;) {
+    word.lastIndex = at;
+    const m = word.exec(text);
+    if (!m) {
+      at++;
+      continue;
+    }
+    if ((at > from || !atHead) && placeWords(text, at)) {
+      at = placeWords(text, at)?.end ?? at + m[0].length;
+      continue;
+    }
+    const implied = atHead && first && role ? impliedBy[role] : undefined;
+    const found = asHair(descriptionAt(text, at, index, atHead && first, implied), role);
+    // “Hackle: one grizzle and one brown, fibres 1.5 x gape”: its fibres are no material of their own.
+    const isOwnFibres = found && (role === "hackle" || role === "collar") && ownFibres.test(found.text);
+    if (found && !isOwnFibres) return found;
+    first = false;
+    at += m[0].length;
+  }
+  return undefined;
+}
+
+const ownFibres = /^\s*(?:the\s+)?(?:fibres?|fibers?|barbs?)\s*$/;
+
+/** A part by which a place is said is no material: “behind the bead”, “half the tail”. */
+const placeWords = words(
+  `(?:into|inside|behind|in\\s+front\\s+of|ahead\\s+of|before|over|past|beyond|up\\s+to|down\\s+to|to|at|around|round|between|under|through|as\\s+long\\s+as|half|twice|with\\s+the\\s+same\\s+length\\s+as|against)\\s+(?:the\\s+|its\\s+)?(?:${PARTS})(?!\\s+(?:fibres?|wire|feather|dubbing|hair))`,
+);

@@ -1,0 +1,95 @@
+import { skipBlanks as skip, seq, words, anyOf } from "../parse";
+import { type VerbId, verbAt, verbGoingOnAt } from "../verbs";
+import { placeReached, placeBeside } from "../text/place";
+import { PARTS_WITHIN as PARTS } from "../lexicon/parts";
+import { manner } from "./bounds";
+
+const blank = /[\s,;:.()"!?/]+/y;
+
+/** Where a clause begins, behind words that only lead to it. */
+export function leadOf(text: string, from: number, to: number): number {
+  let at = skip(text, from);
+  for (let n = 0; n < 8 && at < to; n++) {
+    const lead = leadIn(text, at);
+    if (!lead) return at;
+    at = skip(text, lead.end);
+  }
+  return at;
+}
+
+/** A verb at the head of a clause, after words that only lead to it. */
+export function verbLead(text: string, from: number, to: number): { id: VerbId; at: number; end: number } | undefined {
+  let at = from;
+  for (let n = 0; n < 8 && at < to; n++) {
+    blank.lastIndex = at;
+    if (blank.exec(text)) at = blank.lastIndex;
+    const verb = actionAt(text, at);
+    if (verb) return { id: verb.id, at, end: verb.end };
+    const skip = leadIn(text, at);
+    if (!skip) return undefined;
+    at = skip.end;
+  }
+  return undefined;
+}
+
+const placeAhead = seq(
+  words(
+    "(?:just\\s+|right\\s+|now\\s+|then\\s+|and\\s+)*(?:at|near|by|on|in|over|behind|above|opposite|from|starting\\s+(?:at|from))(?=\\s)",
+  ),
+  placeReached,
+);
+
+const onSides = words(`on\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`);
+
+/** “At the bend tie in a bunch”: the place first, and then what is done there. */
+export function verbBehindPlace(
+  text: string,
+  from: number,
+  to: number,
+): { id: VerbId; at: number; end: number } | undefined {
+  const at = skip(text, from);
+  const where = placeAhead(text, at) ?? placeBeside(text, at) ?? onSides(text, at);
+  if (!where) return undefined;
+  const next = skip(text, where.end + (text[where.end] === "," ? 1 : 0));
+  const verb = next < to ? verbAt(text, next) : undefined;
+  return verb && { id: verb.id, at: next, end: verb.end };
+}
+
+const leadIn = words(
+  anyOf(
+    "i\\s+tie\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)",
+    "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)",
+    "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)",
+    "(?:got|going\\s+to|gonna|want\\s+to)(?=\\s)",
+    "and",
+    "then",
+    "now",
+    "next",
+    "finally",
+    "lastly",
+    "first",
+    "to\\s+finish",
+    "after\\s+that",
+    "also",
+    "so",
+    "just",
+    "carefully",
+    "neatly",
+    "i",
+    "you",
+    "we",
+    "let's",
+    "please",
+    "again",
+    "here",
+    "once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
+  ),
+);
+
+/** A verb as it is told, also in the midst of another: “winding it forward”. */
+export function actionAt(text: string, at: number): { id: VerbId; end: number } | undefined {
+  const [verb, how] = [verbAt(text, at), manner(text, at)];
+  // “cut to a point at the tail end” says how it is shaped.
+  if (verb) return how && how.end > verb.end ? undefined : verb;
+  return how ? undefined : verbGoingOnAt(text, at);
+}

@@ -1,0 +1,45 @@
+import type { Clause } from "../said";
+import { hackleClauses, clausesOf, boundInClauses, beginningAt } from "../clauses";
+import type { Here } from "./here";
+import type { Next } from "../told";
+import { correction, correct } from "./corrections";
+import { participleAt } from "../verbs";
+
+const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
+
+/** Herl that is as long as something lies there; it does not wait to be wound. */
+const hasLength = /^[^.;]*\b(?:as\s+long\s+as|(?:longer|shorter)\s+than|same\s+length|level\s+with)\b/;
+
+export function sayingAt({ told, text, at, context }: Here): Next | undefined {
+  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  // A hackle that is tied in for no part will be wound.
+  const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
+  const clauses: readonly Clause[] = isHackle
+    ? hackleTiedIn
+    : told.kind === "lay" && context.waits(told.role, form) && !(form === "herl" && hasLength.test(text.slice(told.at)))
+      ? boundInClauses
+      : clausesOf[told.kind];
+  const corrected = correction(text, at);
+  if (corrected) return correct(told, text, at, corrected.end, clauses);
+  for (const c of beginningAt(clauses, text, at)) {
+    const end = c.take(told.said, text, at);
+    if (end !== undefined && end > at) {
+      told.understood.push({ at, end });
+      return { told, end };
+    }
+  }
+  const done = participleAt(text, at);
+  // Hair that is spun flares all round the hook; nothing is dubbed of it.
+  if (done?.value === "dub" && form === "hair") {
+    told.said.stance ??= "full round";
+    told.understood.push({ at, end: done.end });
+    return { told, end: done.end };
+  }
+  if (done) {
+    if (told.verb === undefined && done.value !== "tie in") told.verb = done.value;
+    if (/palmered|spiral/.test(text.slice(at, done.end))) told.said.palmered = true;
+    told.understood.push({ at, end: done.end });
+    return { told, end: done.end };
+  }
+  return undefined;
+}

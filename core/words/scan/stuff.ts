@@ -1,0 +1,182 @@
+import { oneOf, map, words, skipBlanks as skip } from "../parse";
+import type { Told, ScanContext, Next } from "../told";
+import { type Step, type Here, article } from "./here";
+import { descriptionAt, type Description } from "../description";
+import {
+  upperOf,
+  impliedBy,
+  isHackleRole,
+  bothHackles,
+  asHair,
+  dubbedOf,
+  colourOfPiece,
+  colourOfBunch,
+  flashOf,
+  labelOf,
+  colourOfThread,
+  colourAndNumber,
+  isAfterStart,
+  roleOfItsOwn,
+} from "../named";
+import { understand, type Mention, lead, formFound } from "./mention";
+import { besides } from "./besides";
+import { bareGauge, isTurnsAlone, ofInch, bareEyes } from "../bareFigures";
+import { partRead } from "./parts";
+import { amountOf } from "../clauses/lay";
+import type { MaterialForm } from "../../materials";
+
+const pronoun = oneOf<Told["refers"]>(
+  map(
+    words(
+      "(?:the\\s+)?(?:(?<=[:]\\s*(?:the\\s+)?)tail\\s+(?:fibres?|butts?)(?=\\s+(?:wound|wrapped|carried|brought|taken|twisted))|rest|remainder|remaining\\s+(?:fibres?|ends?|butts?)|butts?(?:\\s+ends?)?|tag\\s+ends?)(?:\\s+of\\s+(?:the\\s+|these\\s+|it|them)?(?:same\\s+)?(?:tail\\s+)?(?:fibres?|herls?|feathers?|plumes?|marabou|bunch|hair|foam|bundle|tail)?)?",
+    ),
+    () => "the rest" as const,
+  ),
+  map(
+    words(
+      "(?:the\\s+|these\\s+|those\\s+)?same\\s+(?:[\\w-]+\\s+){0,2}(?:fibres?|fibers?|strands?|barbs|herls)(?=\\s+(?:are\\s+)?(?:wound|wrapped|carried|brought|taken|twisted)\\b)|(?:the\\s+|these\\s+|those\\s+)?same(?:\\s+(?:tail\\s+)?(?:fibres?|bundle|feather|bunch|material|stuff))",
+    ),
+    () => "the same" as const,
+  ),
+  map(
+    words(
+      "it|them|they|both|these|those|(?<=\\b(?:turns?|wraps?)\\s+of\\s+)(?:that|this)|(?:that|this)(?=\\s+(?:to|up|forwards?|back|over|around|round|down|all|in)\\b)",
+    ),
+    () => "it" as const,
+  ),
+);
+
+export const nounFirst: Step = (here) =>
+  here.canBeNoun || isSizedNoun(here.text, here.at) ? description(here, here.canBeNoun) : undefined;
+
+const sizedNoun =
+  /(?:\d+(?:[.,]\d+)?\s*(?:mm|lbs?|den(?:ier)?)\b|\d+\/0\b|0?\.\d{2,3}\b"?|0?\.\d\b(?=\s+(?:[a-z-]+\s+){0,2}(?:lead|wire|mono|tinsel)\b)|\d[.,]\d(?=\s+(?:[a-z-]+\s+){0,3}(?:bead|cone|tungsten)))/y;
+
+/** “2 mm rubber leg”, “2.8 mm bead”: the figure belongs to the noun. */
+function isSizedNoun(text: string, at: number): boolean {
+  sizedNoun.lastIndex = at;
+  return sizedNoun.exec(text) !== null;
+}
+
+/** “Start at the bend, two rubber legs …”: what is tied in there is told by itself. */
+export const isMoreThanVerb = (text: string, verb: { at: number; end: number }, { index }: ScanContext): boolean =>
+  (descriptionAt(text, verb.at, index, true)?.end ?? 0) > verb.end;
+
+const windsOverIt = /^,\s*(?:[\p{L}-]+\s+){1,3}over\s+(?:it|them|that|the\s+(?:body|lot))\b/u;
+
+export function description({ told, text, at, context }: Here, atHead: boolean): Next | undefined {
+  const refers = told.description ? undefined : pronoun(text, at);
+  if (refers) {
+    told.refers ??= refers.value;
+    told.understood.push({ at, end: refers.end });
+    return { told, end: refers.end };
+  }
+  const start = article(text, at);
+  const begin = start ? skip(text, start.end) : at;
+  const upper = told.description ? undefined : upperOf(text, begin, context.index);
+  if (upper) {
+    told.description = upper;
+    return understand({ told, text, at, begin, found: upper, atHead });
+  }
+  const found = describedAt(told, text, at, begin, context, atHead);
+  // “the centre of the hook”: the hook is where it lies, never what it is tied of.
+  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
+  const mention = { told, text, at, begin, found, atHead };
+  if (isOfAnother(mention)) return "another";
+  if (isTakenOver(mention) || isTiedWith(mention)) return understand(mention);
+  if (told.description) return besides.some((is) => is(mention)) ? understand(mention) : "another";
+  return takeStuff(mention, start !== undefined || atHead);
+}
+
+/** A description at a place, or words that make one where the clause says of what kind it is. */
+function describedAt(
+  told: Told,
+  text: string,
+  at: number,
+  begin: number,
+  { index }: ScanContext,
+  atHead: boolean,
+): Description | undefined {
+  const { role, verb, part = "", kind } = told;
+  const isFirst = told.description === undefined;
+  const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
+  const implied = (atHead || isOr) && role ? impliedBy[role] : verb === "start" ? "thread" : undefined;
+  const isThreadHead = atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(part);
+  return (
+    (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
+    asHair(descriptionAt(text, begin, index, atHead, implied), role) ??
+    (atHead ? dubbedOf(text, begin) : undefined) ??
+    (kind === "lay" && isFirst ? (colourOfPiece(text, begin) ?? colourOfBunch(text, begin)) : undefined) ??
+    (role === "flash" && isFirst ? flashOf(text, begin) : undefined) ??
+    (isThreadHead ? labelOf(text, begin) : undefined) ??
+    (verb === "change" && isFirst ? colourOfThread(text, begin) : undefined) ??
+    (role === undefined && verb === undefined ? colourAndNumber(text, begin) : undefined) ??
+    (role === "weight" && isFirst ? bareGauge(text, begin, told.part) : undefined) ??
+    (isTurnsAlone(told) && ofInch(text, begin) ? bareGauge(text, begin, undefined) : undefined) ??
+    (atHead && part === "eyes" ? bareEyes(text, begin) : undefined)
+  );
+}
+
+/** Whether what is mentioned begins another thing. */
+function isOfAnother({ told, text, at, begin, found, atHead }: Mention): boolean {
+  if (isAfterStart(told, found)) return true;
+  if (told.description) return false;
+  // “pearl rib, black floss body”: what is followed by a part of its own is not the rib's.
+  const isOfNextPart =
+    !atHead &&
+    !told.isInherited &&
+    told.role !== undefined &&
+    /,\s*$/.test(text.slice(0, at)) &&
+    partRead(text, skip(text, found.end)) !== undefined;
+  // “Wrap to the thorax, wire over it five turns”: the wire goes over what is wrapped.
+  return isOfNextPart || (told.verb === "wind" && windsOverIt.test(text.slice(begin - 2)));
+}
+
+/** “Fold the fibres over the herl”: what it is folded over. */
+const isTakenOver = (m: Mention): boolean => m.told.verb === "take over" && /\bover\s+(?:the\s+)?$/.test(lead(m, 12));
+
+/** “secured at the bend with the red thread”: whatever is tied is tied with thread. */
+const isTiedWith = (m: Mention): boolean =>
+  m.told.description !== undefined &&
+  (m.told.kind === "lay" || m.told.kind === "wind") &&
+  formFound(m) === "thread" &&
+  /\b(?:with|by|using)\s+(?:the\s+|your\s+)?$/.test(lead(m, 12));
+
+/** The first material of a clause is what it is of, and may say for which part. */
+function takeStuff(m: Mention, isOne: boolean): Next {
+  const { told, text, atHead, found } = m;
+  const form = formFound(m);
+  if (told.kind === "whip" && form === "liquid") return "another";
+  // “Eight wraps of lead wire, pushed into the bead”: the bead only says where.
+  if (form === "weight wire" && (told.role === undefined || told.part === "underbody")) told.role = "weight";
+  // “2 mm of chartreuse bucktail”, “2 mm olive bucktail”: of hair that is how thick the bunch is.
+  const thick =
+    form === "hair" && told.kind === "lay" && !told.said.amount ? /^(\d+(?:[.,]\d+)?)\s*mm\s+/.exec(found.text) : null;
+  if (thick) told.said.amount = { clump: { mm: Number((thick[1] ?? "").replace(",", ".")) } };
+  told.description = thick ? { ...found, text: found.text.slice(thick[0].length) } : found;
+  if (told.kind === "lay") {
+    // “a golden crest feather” is one.
+    const noun = (found.text.split(",")[0] ?? "").toLowerCase().trim();
+    const isFeather = isOne && /\b(?:feather|plume|hackle|tip|crest)$/.test(noun);
+    if (isFeather && told.said.amount === undefined && !/\bfibres?\b/.test(text.slice(found.end, found.end + 10)))
+      amountOf(told.said, { n: 1 }, "feathers");
+    if (told.role === undefined && found.means?.role)
+      Object.assign(told, { role: found.means.role, part: found.means.part });
+  }
+  settleRole(told, found, form, atHead);
+  return understand(m);
+}
+
+/** The part again, by what it is of: a line about the tail that goes on with flash has come to another part. */
+function settleRole(told: Told, found: Description, form: MaterialForm | undefined, atHead: boolean): void {
+  const own = roleOfItsOwn[form ?? "hook"];
+  // “Weight: bead-chain eyes”: what weighs is a part of its own.
+  if (form === "eyes" && told.role === "weight") Object.assign(told, { role: "eyes", part: "eyes" });
+  // Glue in a line about the eyes is what holds them, and no coat of the head.
+  const isHolding = form === "liquid" && told.role === "eyes" && /glue|adhesive|cyano/.test(found.text);
+  if (!atHead && own && !isHolding && told.role !== undefined && told.role !== own && told.isInherited)
+    Object.assign(told, { role: own, part: undefined });
+  // “thread red 140, 50 mm of chenille tied in”: what is no thread is no part of it.
+  if (told.isInherited && told.role === "thread" && form !== undefined && form !== "thread")
+    Object.assign(told, { role: undefined, part: undefined, isInherited: false });
+}
