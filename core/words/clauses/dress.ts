@@ -4,7 +4,7 @@ import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { endOfWay, everywhere, leavingBare, leavingRoom, shareOfIt, theRest, where } from "./common";
+import { endOfWay, everywhere, leavingBare, leavingRoom, shareOfIt, theRest, where, zone } from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
@@ -120,7 +120,7 @@ export const loopLoad: readonly Clause[] = [
 export const dressClauses: Clause[] = [
   leavingBare,
   leavingRoom,
-  where[0] as Clause,
+  zone,
   shareOfIt,
   theRest,
   endOfWay,

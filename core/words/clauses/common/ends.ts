@@ -1,0 +1,134 @@
+import { type Clause, clause } from "../../said";
+import { map, seq, words, opt, oneOf, unless, match } from "../../parse";
+import { begins, ends, shareOfShank } from "./zone";
+import { placeReached } from "../../text/place";
+import { number } from "../../text/number";
+import type { Place } from "../../../hooks";
+
+/** Only one end is said. */
+export const begin: Clause = clause(
+  "from the eye",
+  map(seq(begins, placeReached), ([, p]) => p),
+  (s, p) => {
+    if (s.begin !== undefined) return false;
+    s.begin = p;
+  },
+);
+
+/** “up to the front third”: as far as where it begins, seen from where the tying comes. */
+export const endOfShare: Clause = clause(
+  "up to the front third",
+  map(seq(ends, shareOfShank), ([, z]) => z),
+  (s, { from, to }) => {
+    if (s.end !== undefined || s.from !== undefined) return false;
+    s.end = "landmark" in from && from.landmark === "eye" ? to : from;
+  },
+);
+
+/** “wound forward to two thirds of the shank”: so much of it is covered, counted from the bend. */
+export const endForward: Clause = clause(
+  "forward to two thirds of the shank",
+  seq(
+    words(
+      "(?:(?<=\\b(?:wound|wrapped|dubbed|tapering|tapered)(?:\\s+[a-z]+){0,2}\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring|taper|dub|build)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+    ),
+    opt(words("about|roughly|the")),
+    oneOf(
+      map(
+        seq(number, words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook)(?!\\s+(?:behind|back|from|lengths?))")),
+        ([n]) => n,
+      ),
+      unless(number, words("mm|cm|in\\b|of|eyes?|turns?|gapes?|shanks?|behind|back|from")),
+    ),
+    opt(words("mark")),
+  ),
+  (s, [, , share]) => {
+    if (s.end !== undefined || s.from !== undefined || !(share > 0.5 && share < 1)) return false;
+    s.end = { fraction: Number((1 - share).toPrecision(12)) };
+    s.way = "forward";
+  },
+);
+
+/** “wound two thirds of the way”: so much of the shank is covered, counted from the bend. */
+export const endOfWay: Clause = clause(
+  "two thirds of the way forward",
+  seq(
+    opt(words("(?:(?:up|forwards?)\\s+)?to|over|for|about")),
+    unless(number, words("mm|cm|in\\b|eyes?|turns?")),
+    words(
+      "of\\s+the\\s+way(?:\\s+(?:forwards?|up))?(?:\\s+(?:forwards?\\s+|up\\s+)?to\\s+the\\s+(?:hook\\s+)?(?:eye|bead|cone|head)|(?!\\s+(?:along|back|down|from|to|up|round|around|into|in|over)))",
+    ),
+  ),
+  (s, [, share]) => {
+    if (s.end !== undefined || s.from !== undefined || !(share > 0 && share < 1)) return false;
+    s.end = { fraction: Number((1 - share).toPrecision(12)) };
+    s.way = "forward";
+  },
+);
+
+/** “leaving the front quarter of the shank bare”: what is wound ends before it, or begins in front of it. */
+export const leavingBare: Clause = clause(
+  "leaving the front quarter bare",
+  seq(
+    words("(?:and\\s+|so\\s+as\\s+)?(?:to\\s+)?leav(?:e|es|ing)(?:\\s+about)?"),
+    opt(match("(?:the\\s+)?(front|last|rear|back)")),
+    opt(words("the|about")),
+    oneOf(
+      map(match("(third|quarter|half)"), ([w]) => (w === "half" ? 1 / 2 : w === "third" ? 1 / 3 : 1 / 4)),
+      number,
+    ),
+    opt(words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook|body)")),
+    words(
+      "(?:bare|free|clear|empty|uncovered|open)(?:\\s+(?:at|for|behind)\\s+(?:the\\s+|a\\s+)?\\w+)?|for\\s+(?:the|a)\\s+(?:thorax|head|hackle|wing|collar|legs)|behind\\s+the\\s+(?:hook\\s+)?eye|(?:in|at\\s+the)\\s+front",
+    ),
+  ),
+  (s, [, side, , share]) => {
+    if (s.from !== undefined || !(share > 0 && share < 0.75)) return false;
+    const isRear = side?.[0] === "rear" || side?.[0] === "back";
+    if (isRear) s.begin = { fraction: Number((1 - share).toPrecision(12)) };
+    else s.end = { fraction: share };
+  },
+);
+
+/** Room for what comes later is where it usually is. */
+export const leavingRoom: Clause = clause(
+  "leaving room for the head",
+  words(
+    "(?:and\\s+)?leav(?:e|es|ing)\\s+(?:some\\s+|enough\\s+|a\\s+little\\s+|plenty\\s+of\\s+)?(?:room|space)(?:\\s+(?:for|behind|at|in\\s+front\\s+of)\\s+(?:a\\s+|the\\s+)?\\w+)?",
+  ),
+  () => undefined,
+);
+
+export const end: Clause = clause(
+  "up to the bead",
+  map(seq(ends, placeReached), ([, p]) => p),
+  (s, p) => {
+    if (s.end !== undefined) return false;
+    s.end = p;
+  },
+);
+
+/** “to the eyes, cross between them and go on to the front”: it is wound on, beyond where it was to end. */
+const onToFront: Clause = clause(
+  "and on to the eye",
+  seq(
+    words(
+      "(?:(?:go(?:es|ing)?|carry(?:ing)?|continue|continuing|keep(?:ing)?)\\s+(?:going\\s+)?)?(?:right\\s+)?on(?:\\s+(?:up|forwards?))?\\s+to",
+    ),
+    oneOf(
+      map(words("the\\s+(?:front|head|(?:hook\\s+)?eye)(?!s|\\s+of)"), (): Place => ({ eyeLengths: 1 })),
+      placeReached,
+    ),
+  ),
+  (s, [, p]) => {
+    if (s.end === undefined) return false;
+    s.end = p;
+  },
+);
+
+/** Where it ends; the longer forms first. */
+export const endAhead: Clause = {
+  example: end.example,
+  take: (said, text, place) =>
+    onToFront.take(said, text, place) ?? endForward.take(said, text, place) ?? end.take(said, text, place),
+};

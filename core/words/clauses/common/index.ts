@@ -1,0 +1,44 @@
+import { type Clause, clause, put } from "../../said";
+import { words, anyOf, seq, match } from "../../parse";
+import { the, zone } from "./zone";
+import { tiedIn, securing, wraps, held } from "./held";
+import { onSizes } from "./sizes";
+import { endOfShare, begin, endAhead } from "./ends";
+import { at } from "./at";
+
+export { atSaid } from "./at";
+export { begin, end, endAhead, endForward, endOfShare, endOfWay, leavingBare, leavingRoom } from "./ends";
+export { tiedIn, wraps } from "./held";
+export { onSizes, sizesRead, spanOf } from "./sizes";
+export { fromArea, stretched } from "./source";
+export { shareOfIt, theRest, zone, zoneRead } from "./zone";
+export { at };
+
+/** It is there only where somebody wants it. */
+const optional: Clause = clause(
+  "may be left out",
+  words(
+    anyOf(
+      "(?:which\\s+|it\\s+|this\\s+)?(?:may|can|might)\\s+be\\s+(?:left\\s+out|omitted|skipped)",
+      "optional(?:ly)?",
+      "(?:skip|leave\\s+out|omit)\\s+(?:it|them)?\\s*(?:out\\s+)?if\\s+you\\s+have\\s+(?:none|no\\s+\\w+)",
+      "if\\s+you\\s+have\\s+(?:it|one|some|any|them)",
+      "if\\s+(?:you\\s+)?(?:like|want(?:ed)?|wish|desired|to\\s+hand|available)",
+      "or\\s+(?:leave|left)\\s+(?:it\\s+)?out",
+      "or\\s+without",
+    ),
+  ),
+  put({ optional: true }),
+);
+
+/** An order that is free: “before or after the collar”. */
+const freeOrder: Clause = clause(
+  "before or after the collar",
+  seq(words("(?:either\\s+)?(?:before|ahead\\s+of)\\s+or\\s+after"), the, match("([a-z]+(?:\\s+case)?)")),
+  (s, [, , [part]]) => void (s.orBefore = part),
+);
+
+/** Said of any kind of step, after what is its own. */
+export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder, endOfShare];
+
+export const where: Clause[] = [zone, begin, endAhead, at];

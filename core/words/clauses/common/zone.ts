@@ -1,0 +1,163 @@
+import { opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
+import type { Place } from "../../../hooks";
+import { number } from "../../text/number";
+import { bareFraction, placeReached, place } from "../../text/place";
+import { type Clause, clause, put } from "../../said";
+
+export const the = opt(words("the|a|an|its"));
+
+export const begins = words(
+  "(?:starting|beginning|begun|started|start|begin|running|run|worked|working)\\s+(?:from|at)|from|(?:starting|started|beginning|begun|begin|start)(?=\\s+(?:just|\\d|a|an|one|two|half|behind|in\\s+front|over|above|right))|(?:starting|started|beginning|begun)\\s+(?:level\\s+with|opposite)",
+);
+
+export const ends = words(
+  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|until|till|stopping|ending|finishing|stops?|finish(?:es)?|ends?)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",
+);
+
+export const shareOfShank: Reader<{ from: Place; to: Place }> = map(
+  // “forward three quarters of the way” goes there.
+  unless(
+    seq(
+      the,
+      match("(rear|back|hind|front|fore|forward|first|last|middle|mid|centre|center)"),
+      oneOf(
+        map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+        map(match("(third|quarter)"), ([w]) => (w === "third" ? 1 / 3 : 1 / 4)),
+        number,
+      ),
+      opt(words("of")),
+      opt(match("(?:the\\s+)?(?:hook\\s+)?(shank|hook|body)")),
+    ),
+    words("(?:the\\s+)?way"),
+  ),
+  ([, [end], share, , of]) => {
+    if (share > 1) return undefined;
+    if (end === "middle" || end === "mid" || end === "centre" || end === "center")
+      return {
+        from: { fraction: Number(((1 - share) / 2).toPrecision(12)) },
+        to: { fraction: Number(((1 + share) / 2).toPrecision(12)) },
+      };
+    // What is wound has its first third at the bend, where it begins; the shank has its own behind the eye.
+    const isOfShank = of !== undefined && of[0] !== "body";
+    const isFront = isOfShank ? end === "first" : end === "last";
+    return end === "front" || end === "fore" || end === "forward" || isFront
+      ? { from: { landmark: "eye" }, to: { fraction: share } }
+      : { from: { fraction: Number((1 - share).toPrecision(12)) }, to: { landmark: "bend" } };
+  },
+);
+
+/** “the rear yellow floss, the front black floss”: each has its half. */
+const itsHalf: Reader<{ from: Place; to: Place }> = map(
+  match(
+    "(?<!\\bin\\s+)(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|(?:feather|hackle|covert|saddle|fibre)s?\\b|hair\\b|fur\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b|up\\b|down\\b|along\\b|again\\b|at\\b|from\\b|in\\b|on\\b|until\\b|till\\b|just\\b|through\\b|for\\b)[a-z])",
+  ),
+  ([end]) =>
+    end === "front"
+      ? { from: { eyeLengths: 1.5 }, to: { fraction: 0.5 } }
+      : { from: { fraction: 0.5 }, to: { landmark: "bend" } },
+);
+
+/** “two thirds of the shank”, of what is wound or dubbed: so much of it from the bend forward. */
+const shareTaken: Reader<{ from: Place; to: Place }> = map(
+  seq(
+    opt(words("over|along|for|covering|taking\\s+up|occupying|about|roughly|the")),
+    number,
+    words(
+      "of\\s+the\\s+body(?=\\s*(?:[,.;]|$))|of\\s+(?:the\\s+)?(?:(?:hook\\s+)?shank|hook(?!\\s+(?:shank|point|eye|bend|gape|length)))(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))|shank(?=\\s*(?:[,.;]|$))",
+    ),
+  ),
+  ([, share]) =>
+    share > 0.15 && share < 1
+      ? { from: { fraction: Number((1 - share).toPrecision(12)) }, to: { landmark: "bend" } }
+      : undefined,
+);
+
+const wholeShank: Reader<{ from: Place; to: Place }> = map(
+  words(
+    "(?:along|over|down|up)?\\s*(?:the\\s+)?(?:whole|entire|full|complete)\\s+(?:length\\s+of\\s+(?:the\\s+)?)?(?:hook\\s+)?shank(?:\\s+length)?|all\\s+along\\s+the\\s+(?:hook\\s+)?shank|the\\s+(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank",
+  ),
+  () => ({ from: { eyeLengths: 0.5 }, to: { landmark: "bend" } }),
+);
+
+const overPart: Reader<{ from: Place; to: Place }> = map(
+  match(
+    "(?:all\\s+)?(?:along|over|through)\\s+(?:the\\s+)?(?:whole\\s+|entire\\s+|length\\s+of\\s+the\\s+)?(body|abdomen|thorax)",
+  ),
+  ([w]) => {
+    const part = w === "thorax" ? "thorax" : "body";
+    return { from: { part, end: "front" }, to: { part, end: "rear" } };
+  },
+);
+
+export const intoBend: Reader<Place> = map(
+  words("(?:well\\s+|right\\s+|down\\s+|just\\s+|slightly\\s+)*(?:into|round|around)\\s+the\\s+(?:bend|curve)"),
+  () => ({ landmark: "intoBend" }),
+);
+
+/** Between a part and the eye is in front of that part. */
+const facing = (p: Place, other: Place): Place =>
+  "part" in p &&
+  p.plus === undefined &&
+  !("part" in other) &&
+  ("eyeLengths" in other || ("landmark" in other && other.landmark === "eye"))
+    ? { ...p, end: "front" }
+    : p;
+
+/** From one place to another, in the direction in which it was said. */
+export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
+  oneOf<{ from: Place; to: Place }>(
+    // “from the bend to two thirds”: so much of the shank is covered.
+    map(
+      seq(
+        begins,
+        the,
+        words("(?:hook\\s+)?bend"),
+        ends,
+        oneOf(
+          bareFraction,
+          map(unless(number, words("mm|cm|in\\b|of|eyes?|shank|gape|\\d|turns?")), (n) => ({ fraction: n })),
+        ),
+      ),
+      ([, , , , p]) =>
+        "fraction" in p && p.fraction > 0.5 && p.fraction < 1
+          ? { from: { landmark: "bend" as const }, to: { fraction: Number((1 - p.fraction).toPrecision(12)) } }
+          : undefined,
+    ),
+    map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    map(seq(opt(words("round|around|over")), place, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    map(seq(words("round|around|over"), placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    map(seq(opt(begins), placeReached, intoBend), ([, from, to]) => ({ from, to })),
+    map(seq(words("between"), placeReached, words("and"), placeReached), ([, a, , b]) => ({
+      from: facing(a, b),
+      to: facing(b, a),
+    })),
+    map(seq(opt(words("on|over|along|for|across|in")), shareOfShank), ([, z]) => z),
+    wholeShank,
+    overPart,
+    itsHalf,
+  ),
+);
+
+/** How much of the shank a body takes, where no places are said. */
+export const shareOfIt: Clause = clause("two thirds of the shank", shareTaken, (s, z) => {
+  if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
+  Object.assign(s, z);
+});
+
+/** “rest black floss”: what an earlier body leaves. */
+export const theRest: Clause = clause(
+  "the rest of the body",
+  words(
+    "(?:the\\s+)?(?:rest|remainder|remaining\\s+(?:half|third|two\\s+thirds|part))(?:\\s+of\\s+(?:the\\s+)?(?:body|shank))?(?:\\s+(?:in|is|of))?(?=\\s+(?!of\\b|the\\b|and\\b|it\\b|is\\b|are\\b|forwards?\\b|back|up\\b|down\\b|to\\b|over\\b|for\\b|as\\b|on\\b|in\\b|at\\b|together\\b)[a-z])",
+  ),
+  put({ rest: true }),
+);
+
+export const zone: Clause = clause(
+  "from mid-shank to the bend",
+  unless(zoneRead, words("full|wide|long|thick")),
+  (s, z) => {
+    if (s.from !== undefined) return false;
+    Object.assign(s, z);
+  },
+);

@@ -1,0 +1,112 @@
+import { type Clause, clause, type Said } from "../../said";
+import { seq, opt, words, match, oneOf, map } from "../../parse";
+import type { FeatherPart } from "../../../recipe";
+import { count } from "../../text/count";
+import { number } from "../../text/number";
+import { perSide, amountOf } from "./amount";
+
+/** “reaching halfway down the hackles”: so much of what is tied of them. */
+export const partOfStuff: Clause = clause(
+  "halfway down the hackles",
+  seq(
+    opt(
+      words(
+        "(?:(?:reach(?:ing|es)?|extend(?:ing|s)?|going)\\s*)?(?:down\\s+)?(?:to|as\\s+far\\s+as)|reach(?:ing|es)?|extend(?:ing|s)?|going",
+      ),
+    ),
+    match(
+      "(half-?\\s?way|(?:a\\s+|one\\s+)?third\\s+of\\s+the\\s+way|two\\s+thirds\\s+of\\s+the\\s+way)\\s+(?:down|along|over|back\\s+over)",
+    ),
+    match("(?:the\\s+|its\\s+)(?!(?:hook|shank|bend|body|tail|wing)\\b)([\\p{L}-]+)(?=\\s*(?:[,.;]|$))"),
+  ),
+  (s, [, [share = ""], [like]]) => {
+    if (s.shown !== undefined || s.like !== undefined) return false;
+    s.like = like;
+    s.likeTimes = share.startsWith("half") ? 0.5 : share.startsWith("two") ? 2 / 3 : 1 / 3;
+  },
+);
+
+const partOf = (s: Said, part: FeatherPart, feathers?: number): void => {
+  const n = feathers ?? (s.amount && "feathers" in s.amount ? s.amount.feathers : 1);
+  s.amount = { feathers: n, part };
+};
+
+export const byFeather: Clause[] = [
+  clause("a whole feather", words("(?:the\\s+|an?\\s+|one\\s+)?whole\\s+(?:feather|plume)(?!\\s+fib)"), (s) => {
+    if (s.amount !== undefined && !("feathers" in s.amount)) return false;
+    s.amount ??= { feathers: 1 };
+  }),
+  clause(
+    "pair of slips",
+    words(
+      "(?:an?\\s+|one\\s+)?(?:matched\\s+|matching\\s+)?pair\\s+of(?=(?:\\s+(?!of\\b|and\\b|with\\b)[\\w'-]+){0,4}\\s+(?:slips?|sections?|segments?|quills?)\\b)",
+    ),
+    () => undefined,
+  ),
+  clause("a pair", words("(?:an?\\s+|one\\s+)?(?:matched\\s+|matching\\s+)?pair(?=\\s*(?:[,.;]|$))"), (s) => {
+    if (s.amount !== undefined && !("feathers" in s.amount)) return false;
+    s.amount = { feathers: 2, paired: true };
+  }),
+  clause(
+    "1 pair of feathers",
+    seq(count, opt(words("matched|matching")), words("pairs?|prs?\\.?"), opt(words("of\\s+feathers"))),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1) return false;
+      // “three pairs, one pair behind each pad”: how they are shared is no other amount.
+      if (s.amount && "feathers" in s.amount && s.amount.paired && s.amount.feathers > 2 * c.n) return false;
+      s.amount = { feathers: 2 * c.n, paired: true };
+    },
+  ),
+  clause(
+    "the tip of one plume",
+    seq(
+      words("(?:the\\s+|just\\s+the\\s+)?(?:tips?|ends?)\\s+of"),
+      number,
+      opt(words("single|whole|large|small")),
+      words("(?:feathers?|plumes?|hackles?)"),
+    ),
+    (s, [, n]) => partOf(s, "tip", n),
+  ),
+  clause(
+    "tips only",
+    words(
+      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b))",
+    ),
+    (s) => {
+      if (s.amount && !("feathers" in s.amount)) return false;
+      partOf(s, "tip");
+    },
+  ),
+  clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?|points?(?=\\s*(?:[,.;]|$))")), (s, [n]) =>
+    Number.isInteger(n) ? partOf(s, "tip", n) : false,
+  ),
+  clause(
+    "one flank",
+    seq(
+      oneOf(
+        number,
+        map(match("(one)"), () => 1),
+      ),
+      words("flanks?(?!\\s+(?:feather|fibre))"),
+    ),
+    (s, [n]) => partOf(s, "one flank", n),
+  ),
+  clause(
+    "centre out",
+    words(
+      "(?:with\\s+)?(?:the\\s+)?cent(?:re|er)s?\\s+(?:(?:cut\\s+|taken\\s+)?out|removed|cut)|(?:the\\s+)?cent(?:re|er)\\s+(?:cut|taken)\\s+out",
+    ),
+    (s) => partOf(s, "centre out"),
+  ),
+  clause(
+    "half a feather",
+    seq(
+      count,
+      opt(words("(?:of\\s+)?an?")),
+      words("(?:whole\\s+|entire\\s+)?(?:feathers?|plumes?)(?!\\s+fibres?)"),
+      perSide,
+    ),
+    (s, [c, , , side]) => amountOf(s, c, "feathers", { perSide: side !== undefined }),
+  ),
+  clause("1 piece", seq(count, words("pieces?(?!\\s+of\\s+\\d)")), (s, [c]) => amountOf(s, c, "pieces")),
+];

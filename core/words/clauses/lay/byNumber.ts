@@ -1,0 +1,165 @@
+import { type Clause, clause, putWay } from "../../said";
+import { seq, words, opt, match } from "../../parse";
+import { count } from "../../text/count";
+import { numberOf, amountOf, perSide, folded } from "./amount";
+import { PENCIL_MM, MATCHSTICK_MM, THICK } from "./thick";
+import { absolute } from "../../text/place";
+
+export const byNumber: Clause[] = [
+  // “6 fibres, 3 a side”: these are the six, not six more.
+  clause(
+    "3 a side",
+    seq(
+      count,
+      words(
+        "(?:(?:curv|fac|splay|flar|point|sweep|bend|lean)\\w+\\s+(?:(?:out|in|back|up|down|away)(?:wards?)?\\s+)?)?(?:(?:on|down|along|to)\\s+)?(?:a|each|per|either|every)\\s+(?:side|flank)",
+      ),
+    ),
+    (s, [c]) => {
+      if (numberOf(s.amount) !== 2 * c.n) return false;
+      s.round = { near: 1, far: 1 };
+      delete s.perSide;
+    },
+  ),
+  clause(
+    "a slip from each side",
+    words("(?:an?|one)\\s+(?:slip|strip|section|segment)\\s+from\\s+(?:each|either)\\s+(?:side|wing|feather)"),
+    () => undefined,
+  ),
+  clause(
+    "matched slips of",
+    seq(
+      opt(count),
+      words(
+        "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?|sections?|segments?)\\s+(?:of|from)",
+      ),
+    ),
+    (s, [c]) => {
+      if (c && !Number.isInteger(c.n)) return false;
+      s.isSlips = true;
+      if (c) s.count = c.n;
+    },
+  ),
+  clause(
+    "2 pencil thick bundles",
+    seq(
+      count,
+      match("(pencil|match(?:stick)?)[-\\s](?:sized?|thick(?:ness)?)\\s+(?:bunches|clumps|bundles)(?:\\s+of)?"),
+    ),
+    (s, [c, [thick]]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+      s.amount = { clump: { mm: thick === "pencil" ? PENCIL_MM : MATCHSTICK_MM } };
+    },
+  ),
+  clause(
+    "2 clumps of 4 mm",
+    seq(count, words("(?:bunches|clumps|bundles|stacks)\\s+of"), absolute, THICK),
+    (s, [c, , mm]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+      s.amount = { clump: { mm } };
+    },
+  ),
+  clause(
+    "2 clumps of",
+    seq(
+      count,
+      words(
+        "(?:(?:small|good|more|further|extra|even|equal|separate|sparse|matched|neat|tiny|large|slim)\\s+){0,2}(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
+      ),
+    ),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+    },
+  ),
+  clause(
+    "a piece of yarn",
+    words("(?:an?\\s+|one\\s+)?(?:small|short|little|single)?\\s*(?:piece|length|bit)\\s+of(?!\\s+(?:\\d|the\\b))"),
+    (s) => {
+      if (s.count !== undefined || s.amount !== undefined) return false;
+      s.count = 1;
+    },
+  ),
+  clause(
+    "stack it",
+    words("(?:and\\s+)?(?:stack|even(?:\\s+up)?|level|align)\\s+(?:it|them|the\\s+(?:hair|tips|fibres))"),
+    (s) => putWay(s, "tips", "stacked"),
+  ),
+  clause(
+    "measure it",
+    words("(?:and\\s+)?(?:measured?|size)(?:\\s+(?:it|them))?(?:\\s+(?:so\\s+that|against|to\\s+be|until|so))?"),
+    () => undefined,
+  ),
+  clause("fibres x6", match("x\\s?(\\d{1,2})"), (s, [n]) => {
+    const c = { n: Number(n) };
+    return amountOf(s, c, "fibres");
+  }),
+  clause(
+    "3 mm of fibres",
+    seq(
+      absolute,
+      words(
+        "of\\s+(?:fibres?|fibers?|stem|barbs?|the\\s+(?:stem|feather))|(?:wide\\s+)?(?:section|span|stretch|worth)\\s+of\\s+(?:fibres?|stem)|span\\s+of\\s+stem",
+      ),
+    ),
+    (s, [spanMm]) => {
+      if (!(spanMm > 0)) return false;
+      s.amount = { spanMm };
+    },
+  ),
+  clause(
+    "a roll of 12 mm",
+    seq(
+      words("(?:an?\\s+)?(?:rolled\\s+)?(?:roll|fold|strip|section|segment)\\s+(?:of|from)"),
+      absolute,
+      opt(words("of\\s+(?:stem|fibres?|feather)|wide|of\\s+it")),
+    ),
+    (s, [, spanMm]) => {
+      if (s.amount !== undefined || !(spanMm > 0)) return false;
+      s.amount = { spanMm };
+    },
+  ),
+  clause(
+    "3 fibres each",
+    seq(count, words("(?:fibres?|fibers?|barbs?|strands?|herls?)\\s+each(?!\\s+(?:side|end))")),
+    (s, [c]) => {
+      s.isOfEach = s.count === undefined;
+      return amountOf(s, { n: c.n * (s.count ?? 1) }, "fibres");
+    },
+  ),
+  clause(
+    "6 to 8 fibres",
+    seq(
+      count,
+      words(
+        "(?:good\\s+|long\\s+|single\\s+|whole\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
+      ),
+      perSide,
+    ),
+    (s, [c, , side]) => amountOf(s, c, "fibres", { perSide: side !== undefined }),
+  ),
+  clause("a double strand", words("(?:an?\\s+)?(?:double|doubled)\\s+strands?(?:\\s*,?\\s*folded)?"), (s) => {
+    s.amount = { strands: 2, folded: true };
+  }),
+  clause(
+    "2 strands folded",
+    seq(count, words("(?:single\\s+)?(?:strands?|herls?|lengths?|ends|threads)"), folded, perSide),
+    (s, [c, , f, side]) => amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
+  ),
+  clause(
+    "folded",
+    words(
+      "folded\\s+(?:in\\s+)?half\\s+(?:over|round|around)\\s+the\\s+thread|folded\\s+over\\s+the\\s+(?:tying\\s+)?thread|folded\\s+(?:to\\s+)?(?:double|over|in\\s+half|a?round\\s+the\\s+thread)|folded|doubled(?:\\s+over)?",
+    ),
+    (s) => {
+      if (!s.amount || !("strands" in s.amount)) return false;
+      s.amount = { ...s.amount, folded: true };
+    },
+  ),
+  clause("doubled", words("doubled(?:\\s+over)?(?=\\s*(?:[,.;]|$))"), (s) => {
+    if (s.amount !== undefined) return false;
+    s.folded = true;
+  }),
+];

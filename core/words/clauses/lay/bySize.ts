@@ -1,0 +1,183 @@
+import { type Clause, clause, put } from "../../said";
+import { words, match, seq, opt, oneOf, map } from "../../parse";
+import { MATCHSTICK_MM, sideBySide, PENCIL_MM, THICK } from "./thick";
+import { number } from "../../text/number";
+import { length, lengthNamed } from "../../text/length";
+import { absolute } from "../../text/place";
+
+export const bySize: Clause[] = [
+  clause(
+    "half a matchstick thick",
+    words("(?:the\\s+)?(?:thickness\\s+of\\s+)?half\\s+an?\\s+match(?:stick)?(?:\\s+thick|'s\\s+thickness)?"),
+    put({ amount: { clump: { mm: MATCHSTICK_MM / 2 } } }),
+  ),
+  clause(
+    "clump as thick as a matchstick",
+    words(
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:(?:about|roughly|around|some|maybe|say)\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?|(?:a|one|1)\\s+matchstick(?=\\s*(?:[,.;]|$)))",
+    ),
+    put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
+  ),
+  clause(
+    "a matchstick and a half",
+    match("(?:about\\s+)?(?:a|one|1)?\\s*(matchstick|pencil)\\s+and\\s+a\\s+half(?:\\s+thick)?"),
+    (s, [like]) => void (s.amount = sideBySide(like, 1.5)),
+  ),
+  clause(
+    "clump as thick as two matchsticks",
+    seq(
+      opt(words("an?")),
+      opt(words("clump|bunch|bundle")),
+      opt(words("about|of")),
+      words("as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of"),
+      number,
+      match("(match(?:stick)?|pencil)e?s"),
+    ),
+    (s, [, , , , n, [like]]) => {
+      if (!(n >= 2 && n <= 6)) return false;
+      s.amount = sideBySide(like, n);
+    },
+  ),
+  clause(
+    "clump as thick as a pencil lead",
+    words(
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of)\\s+an?\\s+(?:pencil\\s+lead|toothpick|cocktail\\s+stick)|(?:of\\s+)?(?:pencil[- ]lead|toothpick)(?:'s)?[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?",
+    ),
+    put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
+  ),
+  clause(
+    "clump as thick as a pencil",
+    words(
+      "(?:the\\s+)?thickness\\s+of\\s+a\\s+pencil(?!\\s+lead)|(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:about\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+pencil|(?:of\\s+)?pencil[- ](?:sized?|thick(?:ness)?)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+pencil)",
+    ),
+    put({ amount: { clump: { mm: PENCIL_MM } } }),
+  ),
+  clause(
+    "clump of 1.5 mm",
+    seq(
+      opt(words("a|an|each\\s+an?")),
+      words("(?:\\w+\\s+)??(?:clump|bunch|bundle)"),
+      // Behind a comma only a figure is its thickness: “small bunch, gape length” is a length.
+      oneOf(
+        map(seq(opt(words("of|about")), length), ([, l]) => l),
+        map(seq(words(","), absolute), ([, mm]) => ({ mm })),
+      ),
+      THICK,
+    ),
+    (s, [, , clump]) => void (s.amount = { clump }),
+  ),
+  clause(
+    "2 mm thick",
+    seq(
+      opt(words("about|roughly|some|,")),
+      absolute,
+      words(
+        "(?:thick|across|in\\s+diameter|in\\s+thickness)(?:\\s+(?:when\\s+(?:it\\s+is\\s+)?)?(?:squeezed|compressed|pinched))?|when\\s+(?:it\\s+is\\s+)?(?:squeezed|compressed|pinched)",
+      ),
+    ),
+    (s, [, mm]) => {
+      if (s.amount !== undefined) return false;
+      s.amount = { clump: { mm } };
+    },
+  ),
+  clause("2 mm of hair", seq(absolute, words("of(?!\\s+(?:fibres?|fibers?|stem|barbs?|it|the)\\b)")), (s, [mm]) => {
+    if (s.amount !== undefined || s.ofMm !== undefined || mm > 8) return false;
+    s.ofMm = mm;
+  }),
+  clause(
+    "1.5 mm thick clump",
+    seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")),
+    (s, [mm]) => void (s.amount = { clump: { mm } }),
+  ),
+  clause(
+    "slips 2 mm wide",
+    seq(
+      opt(words("a\\s+pair\\s+of|pair\\s+of|two|one\\s+pair\\s+of")),
+      opt(words("matched|matching|paired")),
+      words("slips?"),
+      opt(words("of|each|about|,|are")),
+      length,
+      opt(words("wide|in\\s+width|each")),
+    ),
+    (s, [, , , , slipWidth]) => {
+      s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "same length and thickness",
+    words(
+      "(?:of\\s+)?(?:the\\s+)?same\\s+(?:(?:thickness|size|amount)\\s+and\\s+length|length\\s+and\\s+(?:thickness|size|amount))(?!\\s+as\\b)",
+    ),
+    (s) => {
+      if (s.amount !== undefined || s.shown !== undefined) return false;
+      Object.assign(s, { thickLike: 1, sameLength: 1 });
+    },
+  ),
+  clause(
+    "half as thick",
+    oneOf(
+      map(
+        words(
+          "(?:of\\s+)?(?:the\\s+)?same\\s+(?:thickness|size|amount|again)(?!\\s+as\\b)|as\\s+much\\s+again|(?:just\\s+)?as\\s+thick(?:\\s+again)?(?!\\s+as\\b)|equally\\s+thick",
+        ),
+        () => 1,
+      ),
+      map(
+        words(
+          "half\\s+(?:as\\s+thick|the\\s+(?:thickness|amount|size))(?!\\s+(?:as|of)\\b)|half\\s+as\\s+much(?!\\s+as\\b)",
+        ),
+        () => 0.5,
+      ),
+      map(
+        words(
+          "(?:twice|double)\\s+(?:as\\s+thick|the\\s+(?:thickness|amount|size))(?!\\s+(?:as|of)\\b)|twice\\s+as\\s+much(?!\\s+as\\b)",
+        ),
+        () => 2,
+      ),
+    ),
+    (s, times) => {
+      if (s.amount !== undefined || s.thickLike !== undefined) return false;
+      s.thickLike = times;
+    },
+  ),
+  clause(
+    "as wide as the gape",
+    seq(
+      words("(?:each\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"),
+      opt(words("the")),
+      match("(?:hook\\s+)?(gape|gap|eye)(?:\\s+is\\s+wide)?"),
+    ),
+    (s, [, , [m]]) => {
+      if (s.amount && !("slipWidth" in s.amount)) return false;
+      s.amount = { slipWidth: { of: m === "eye" ? "eye" : "gape", times: 1 } };
+    },
+  ),
+  clause(
+    "2 mm wide",
+    seq(opt(words("each")), lengthNamed, words("wide(?:\\s+(?:strip|slips?))?|in\\s+width")),
+    (s, [, slipWidth]) => {
+      if (s.amount && !("slipWidth" in s.amount)) return false;
+      s.amount = { slipWidth };
+    },
+  ),
+  clause(
+    "doubled",
+    oneOf(
+      map(words("doubled|double|stacked|in\\s+pairs|two\\s+(?:on\\s+)?(?:a|each|per)\\s+side"), () => 2),
+      map(seq(number, words("(?:slips?\\s+)?(?:on\\s+)?(?:a|each|per)\\s+side")), ([n]) => n),
+    ),
+    (s, layers) => {
+      if (!s.amount || !("slipWidth" in s.amount) || !Number.isInteger(layers) || layers < 1 || layers > 20)
+        return false;
+      s.amount = { slipWidth: s.amount.slipWidth, ...(layers > 1 && { layers }) };
+    },
+  ),
+  clause(
+    "patch of 12 mm²",
+    seq(opt(words("a")), words("patch\\s+of"), number, match("mm(?:²|2|\\^2)")),
+    (s, [, , patchMm2]) => {
+      if (!(patchMm2 > 0)) return false;
+      s.amount = { patchMm2 };
+    },
+  ),
+];

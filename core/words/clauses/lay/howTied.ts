@@ -1,0 +1,207 @@
+import { type Attitude, type Stance, stances } from "../../../recipe";
+import { type Clause, clause, wholeOf, put, putWay } from "../../said";
+import { seq, words, opt, match } from "../../parse";
+import { count } from "../../text/count";
+import { placeReached, absolute } from "../../text/place";
+import { number } from "../../text/number";
+import { lengthNamed } from "../../text/length";
+import { stretched } from "../common";
+
+export const attitudeOf = (w: string): Attitude =>
+  w.startsWith("forward") ? "forward" : w.startsWith("down") ? "down" : w.startsWith("up") ? "up" : "back";
+
+export const stanceOf = (w: string): Stance | undefined =>
+  w === "roof"
+    ? "tent"
+    : w.startsWith("splayed")
+      ? "splayed"
+      : /^(?:split|divided|forked|separated|spread)/.test(w)
+        ? "V"
+        : w.startsWith("all") || w.startsWith("fully")
+          ? "full round"
+          : stances.find((x) => x.toLowerCase() === w.replace(/\s+/g, " "));
+
+export const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
+
+export const howTied: Clause[] = [
+  clause(
+    "secured with 3 turns",
+    seq(
+      words("(?:with|by|using)"),
+      count,
+      words("(?:(?:tight|firm|good|more|thread)\\s+)*turns?(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?"),
+    ),
+    (s, [, c]) => {
+      const n = wholeOf(c)?.n;
+      if (n === undefined || s.wraps !== undefined) return false;
+      s.wraps = n;
+    },
+  ),
+  clause(
+    "four firm turns",
+    seq(count, words("(?:firm|tight|good|hard)\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?")),
+    (s, [c]) => {
+      const n = wholeOf(c)?.n;
+      if (n === undefined || s.wraps !== undefined) return false;
+      s.wraps = n;
+    },
+  ),
+  clause(
+    "pulled over the thorax",
+    words(
+      "(?:pulled|folded|drawn|brought|laid)\\s+(?:flat\\s+)?over\\s+(?:the\\s+)?(?:whole\\s+)?(?:thorax|body|abdomen|legs)",
+    ),
+    (s) => void (s.attitude ??= "over"),
+  ),
+  clause(
+    "butts bound down to the weight",
+    seq(
+      words(
+        "(?:and\\s+)?(?:wrap|bind|tie|lash|wind)(?:ped|s)?\\s+(?:down\\s+(?:over\\s+)?)?(?:the\\s+)?(?:butts?|ends?|butt\\s+ends)(?:\\s+down)?\\s+(?:up\\s+to|back\\s+to|forward\\s+to|to|as\\s+far\\s+as)",
+      ),
+      placeReached,
+      opt(words("so\\s+(?:that\\s+)?the\\s+body\\s+(?:stays|is|lies|will\\s+be)\\s+(?:level|even|smooth)")),
+    ),
+    (s, [, p]) => {
+      if (s.begin !== undefined || s.from !== undefined) return false;
+      Object.assign(s, { from: p, to: { landmark: "bend" } });
+    },
+  ),
+  clause(
+    "bound in",
+    words("counted\\s+when\\s+wound|bound\\s+in(?!\\s+(?:at|along|on))"),
+    put({ countedWhenWound: true }),
+  ),
+  clause("by the stalk", match("by\\s+(?:the|its|their)\\s+(stalk|quill\\s+end|bare\\s+stem)s?"), (s) =>
+    putWay(s, "hackle tied in", "butt"),
+  ),
+  clause(
+    "left hanging",
+    words(
+      "(?:left|let|leave|most\\s+of\\s+it|butts?|ends?|tag)\\s+(?:them\\s+|it\\s+)?hang(?:ing)?(?:\\s+(?:back|behind|loose|out|off\\s+the\\s+back))*|hanging\\s+(?:back|off)",
+    ),
+    put({ hanging: true }),
+  ),
+  clause(
+    "2 times as much taken",
+    seq(opt(words("take")), number, words("times\\s+as\\s+much(?:\\s+taken)?")),
+    (s, [, overTake]) => {
+      if (!(overTake >= 1)) return false;
+      s.overTake = overTake;
+    },
+  ),
+  clause(
+    "butts trimmed by 12 mm",
+    seq(words("butts?\\s+(?:trimmed|cut)"), opt(words("by|back\\s+by")), absolute),
+    (s, [, , trimMm]) => void (s.trimMm = trimMm),
+  ),
+  clause(
+    "4 mm free",
+    seq(
+      words("leav(?:e|ing)|with|and"),
+      lengthNamed,
+      opt(words("of\\s+it")),
+      words(
+        "(?:hanging\\s+|sticking\\s+)?(?:free|in\\s+front|out\\s+(?:of\\s+)?(?:the\\s+)?front|over\\s+the\\s+eye|past\\s+the\\s+eye|behind|beyond|loose|over)(?:\\s+(?:behind|in\\s+front))?(?:\\s+for\\s+(?:a|the)\\s+\\w+)?",
+      ),
+    ),
+    (s, [, free]) => void (s.free = free),
+  ),
+  clause(
+    "leaving a bubble 2 mm high",
+    seq(
+      words("leav(?:e|ing)\\s+an?\\s+(?:[a-z]+\\s+)?(?:bubble|hump|bump|loop|bow|arch)(?:\\s+of)?"),
+      lengthNamed,
+      opt(words("high|tall")),
+    ),
+    (s, [, free]) => void (s.free = free),
+  ),
+  clause(
+    "4 mm left free",
+    seq(lengthNamed, words("(?:left\\s+|hanging\\s+)free(?:\\s+(?:behind|in\\s+front|beyond\\s+it))?")),
+    (s, [free]) => void (s.free = free),
+  ),
+  clause(
+    "tips levelled by hand",
+    words(
+      "(?:tips?\\s+)?(?:evened|levelled|leveled|aligned)(?:\\s+tips?)?(?:\\s+up)?\\s+(?:by\\s+hand|in\\s+the\\s+(?:hand|fingers))",
+    ),
+    (s) => putWay(s, "tips", "by hand"),
+  ),
+  clause(
+    "tips left natural",
+    words(
+      "(?:natural|staggered|uneven)\\s+tips|tips\\s+(?:left\\s+)?(?:natural|uneven|staggered)|not\\s+stacked|unstacked",
+    ),
+    (s) => putWay(s, "tips", "natural"),
+  ),
+  clause(
+    "torn off square",
+    words(
+      "(?:torn|stripped|pulled)\\s+(?:off\\s+)?(?:square(?:ly)?|at\\s+right\\s+angles)(?:\\s+(?:off|from)(?:\\s+the\\s+stem)?)?|(?:torn|pulled)\\s+(?:off|from)(?:\\s+the)?\\s+stem",
+    ),
+    (s) => putWay(s, "fibre ends", "torn"),
+  ),
+  clause("cut from the stem", words("cut\\s+(?:off|from)(?:\\s+the)?\\s+(?:stem|feather)"), (s) =>
+    putWay(s, "fibre ends", "cut"),
+  ),
+  clause("measured by eye", words("(?:measured\\s+|judged\\s+)?by\\s+eye"), (s) => putWay(s, "fibre dose", "eye")),
+  clause("counted out", words("counted(?:\\s+out|\\s+off)?(?!\\s+when)"), (s) => putWay(s, "fibre dose", "count")),
+  clause(
+    "tips stacked",
+    words(
+      "(?:tips?\\s+)?(?:stacked|evened|levelled|leveled|aligned)(?:\\s+tips?)?|tips\\s+(?:even|level|together|aligned)(?!\\s+with)",
+    ),
+    (s) => putWay(s, "tips", "stacked"),
+  ),
+  clause(
+    "over its whole length",
+    words(
+      "over\\s+(?:its|the)\\s+(?:whole|full|entire)\\s+length(?:\\s+of\\s+the\\s+loop)?|along\\s+(?:all\\s+of\\s+)?the\\s+loop",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "in the same place",
+    words("(?:in|at)\\s+(?:exactly\\s+)?the\\s+same\\s+(?:place|spot|point)"),
+    () => undefined,
+  ),
+  stretched,
+  clause(
+    "wraps round the root",
+    words("(?:round|around)\\s+(?:its|the|their)\\s+(?:base|root|foot)"),
+    (s) => void (s.setBy ??= "wraps at the root"),
+  ),
+  clause(
+    "where it is held",
+    words("where\\s+(?:it|the\\s+\\w+)\\s+(?:is|was)\\s+(?:held|tied\\s+down|bound\\s+down|secured)"),
+    () => undefined,
+  ),
+  clause(
+    "by the tips",
+    match(
+      "(?:tied\\s+(?:in|on)\\s+)?by\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)s?\\b))(tips?|butts?|ends?|stems?|(?:thin|narrow|pointed|tapered|cut|wide|fine)\\s+ends?|point)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "along the shank",
+    words(
+      "(?:and\\s+)?(?:bound\\s+(?:down\\s+)?|bind\\s+(?:it\\s+)?(?:down\\s+)?|laid\\s+)?(?:in\\s+)?(?:all\\s+)?along\\s+(?:the\\s+)?(?:top\\s+of\\s+the\\s+|side\\s+of\\s+the\\s+|whole\\s+|full\\s+length\\s+of\\s+the\\s+)?(?:hook\\s+)?(?:shank|body)",
+    ),
+    (s) => {
+      if (s.from !== undefined) return false;
+      s.laid = { from: { fraction: 0.3 }, to: { landmark: "bend" } };
+    },
+  ),
+];
+
+/** A direction alone, of what is pulled or laid over. */
+export const wayAlone = clause(
+  "back",
+  match("(forwards?|back(?:wards)?(?!\\s+to\\s+back)|rearwards)(?=\\s*(?:[,.;]|$|(?:and|so|over|to|until|then)\\b))"),
+  (s, [w]) => {
+    if (s.way !== undefined) return false;
+    s.way = w?.startsWith("f") ? "forward" : "back";
+  },
+);

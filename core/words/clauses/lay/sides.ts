@@ -1,0 +1,208 @@
+import { sectors, type Sector } from "../../../recipe";
+import { type Said, type Clause, clause, put } from "../../said";
+import { setBy, stanceOf, attitudeOf } from "./howTied";
+import { match, seq, words, opt, oneOf, map } from "../../parse";
+import { times, count } from "../../text/count";
+import { number } from "../../text/number";
+import { face } from "../wind";
+
+const SECTOR = `(?:${sectors.join("|")})`;
+const OF_PART = "of\\s+(?:(?:the\\s+)?(?:tail|wing|body|thorax|hook|shank|post|eyes|head)|it|them)";
+
+const A_BALL =
+  "(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))";
+
+const heldApart = (s: Said, [by = ""]: readonly (string | undefined)[]): void => {
+  s.stance = "V";
+  s.setBy = setBy(by);
+};
+
+export const sides: Clause[] = [
+  clause(
+    "split by a ball of dubbing",
+    match(
+      `(?:split|divided|separated|splayed|spread)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+|(?:\\d|two|three)\\s+and\\s+(?:\\d|two|three)\\s+)?(?:by|with|over|round|around|against)\\s+${A_BALL}`,
+    ),
+    heldApart,
+  ),
+  clause(
+    "on either side of a ball of dubbing",
+    match(`(?:(?:tied|set|mounted|one)\\s+)?(?:in\\s+)?(?:on\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+${A_BALL}`),
+    heldApart,
+  ),
+  clause(
+    "base wrapped 6 times",
+    seq(
+      words("(?:the\\s+|its\\s+)?(?:base|root|foot|post)\\s+(?:is\\s+)?(?:wrapped|bound|whipped|wound)(?:\\s+up)?"),
+      times,
+      opt(words("up|up\\s+and\\s+down|round|around")),
+    ),
+    (s, [, c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "wraps at the root";
+    },
+  ),
+  clause(
+    "8 wraps up the base",
+    seq(
+      count,
+      words(
+        "(?:thread\\s+)?(?:wraps|turns)\\s+(?:up|round|around|up\\s+and\\s+down)\\s+(?:the|its)\\s+(?:base|post|root|foot)",
+      ),
+    ),
+    (s, [c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "wraps at the root";
+    },
+  ),
+  clause(
+    "wrapped 8 times round its base",
+    seq(
+      words("(?:and\\s+)?(?:wrapped|bound|whipped|wound|posted|lashed)(?:\\s+up)?"),
+      times,
+      words("(?:a?round|up|about|at)\\s+(?:the|its)\\s+(?:base|root|foot|bottom)"),
+    ),
+    (s, [, c]) => {
+      s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "wraps at the root";
+    },
+  ),
+  clause(
+    "shared 1 near and 1 far",
+    match(`shared\\s+(\\d+\\s+${SECTOR}(?:\\s*(?:,|and)\\s*\\d+\\s+${SECTOR})*)`),
+    (s, [parts]) => {
+      const named = [...(parts ?? "").matchAll(new RegExp(`(\\d+)\\s+(${SECTOR})`, "g"))];
+      s.round = Object.fromEntries(named.map((m) => [m[2] as Sector, Number(m[1])]));
+      return Object.values(s.round).every((n) => n > 0);
+    },
+  ),
+  clause(
+    "sides",
+    words("(?:on|along|at|down)?\\s*(?:the\\s+|both\\s+)?sides(?=\\s*(?:[,.;]|$))"),
+    put({ round: { near: 1, far: 1 } }),
+  ),
+  clause(
+    "top and bottom",
+    words(
+      "(?:one\\s+)?on\\s+top,?\\s+and\\s+one\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|one\\s+(?:on\\s+top|over|above)(?:\\s*,|\\s+and)?\\s+(?:the\\s+other|one)\\s+(?:under(?:neath)?|below|beneath)(?:\\s+the\\s+(?:shank|hook))?|(?:on\\s+(?:the\\s+)?)?top\\s+and\\s+(?:bottom|below|underneath)",
+    ),
+    (s) => {
+      s.round = { top: 1, underside: 1 };
+      s.bunches ??= 2;
+    },
+  ),
+  clause(
+    "one on each side",
+    seq(
+      number,
+      words("(?:on\\s+)?(?:each|either|a|per)\\s+side|(?:to|for)\\s+(?:each|either|a)\\s+side|a\\s+side"),
+      opt(words(OF_PART)),
+    ),
+    (s, [n]) => {
+      if (!Number.isInteger(n) || n < 1) return false;
+      s.round = { near: 1, far: 1 };
+      s.count = 2 * n;
+      // “On either side, 2 per side”: that is said once.
+      delete s.perSide;
+    },
+  ),
+  clause(
+    "on the near side",
+    match(
+      `(?:on|along|at)\\s+(?:the\\s+)?(${SECTOR}|far|near|bottom)(?:\\s+side)?(?:\\s+of\\s+the\\s+(?:shank|hook))?|(underneath|below(?=\\s*(?:[,.;]|$))|below\\s+the\\s+shank|under\\s+the\\s+(?:shank|hook)|beneath(?:\\s+the\\s+(?:shank|hook))?)|(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?)`,
+    ),
+    (s, [a, under, top]) => {
+      const sector = under !== undefined || a === "bottom" ? "underside" : top !== undefined ? "top" : (a as Sector);
+      // Where it is tied in along the shank says nothing of a bundle that is not split.
+      s.round = { [sector]: 1 };
+    },
+  ),
+  clause(
+    "splayed to either side",
+    seq(
+      words(
+        "(?:splayed|splaying|flared|spread|curving|sticking)\\s+(?:out\\s+)?(?:to\\s+|on\\s+)?(?:each|either|both)\\s+sides?|splaying(?:\\s+out(?:wards)?)?",
+      ),
+      opt(words(OF_PART)),
+    ),
+    put({ stance: "splayed", round: { near: 1, far: 1 } }),
+  ),
+  clause(
+    "fibres under",
+    words("(?<=\\b(?:fibres?|fibers?|barbs?|strands?|legs?)\\s+)under(?=\\s*(?:[,.;]|$))"),
+    put({ round: { underside: 1 } }),
+  ),
+  clause(
+    "half to each side",
+    words(
+      "half\\s+(?:of\\s+(?:it|them)\\s+)?(?:to\\s+|on\\s+)?(?:a|each|either)\\s+side|(?:split|divided|shared)\\s+(?:evenly\\s+|equally\\s+)?(?:to|on|between|over)\\s+(?:both|each|the\\s+two)\\s+sides?|both\\s+sides(?!\\s+of)",
+    ),
+    put({ round: { near: 1, far: 1 } }),
+  ),
+  clause(
+    "on each side",
+    oneOf(
+      map(seq(words("(?:on|down|to|along)?\\s*(?:each|either)\\s+side"), words(OF_PART)), () => true as const),
+      words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?!\\s+of)"),
+    ),
+    put({ round: { near: 1, far: 1 }, perSide: true }),
+  ),
+  clause(
+    "as a tent set by wraps at the root",
+    seq(
+      match(
+        "(?:(?:as|in|like)\\s+an?\\s+(v|u|tent|roof)(?:[- ]shape)?|(?:lying|laid|low\\s+and)\\s+(flat)(?:\\s+over\\s+the\\s+(?:back|body))?|(flat)\\s+over\\s+the\\s+(?:back|body)|(splayed(?:\\s+(?:in|into|as)\\s+a\\s+fan)?|split|divided|forked|separated|spread(?:\\s+(?:wide|well))?)(?:\\s+in(?:to)?\\s+(?:two|half|halves|equal\\s+halves)(?:\\s+(?:halves|bunches|parts|pairs))?)?|(full\\s+round|all\\s+(?:the\\s+way\\s+)?round|fully\\s+round)|((?:set\\s+)?tent(?:ed|-?\\s?(?:wise|style|fashion)|-?\\s?shaped|-?\\s?like)?|roof(?:ed|-?\\s?(?:like|wise|shaped|style)))(?:\\s+over\\s+the\\s+body)?|(spent)|v-?shaped)",
+      ),
+      opt(
+        map(
+          match(
+            "(?:set|fixed|held|kept|split|separated)?\\s*(?:by|with)\\s+((?:[\\w-]+\\s+){0,4}?(?:wraps|turns|root|glue|thread)(?:\\s+at\\s+the\\s+root|\\s+underneath|\\s+between(?:\\s+(?:them|the\\s+\\w+))?)?)",
+          ),
+          ([by]) => by,
+        ),
+      ),
+    ),
+    (s, [[a, b, c, d, e, tent, spent], by]) => {
+      const stance = stanceOf(a ?? b ?? c ?? d ?? e ?? (tent ? "tent" : spent ? "flat" : "v"));
+      if (!stance) return false;
+      s.stance = stance;
+      if (spent) s.attitude = "sides";
+      if (by) s.setBy = setBy(by);
+    },
+  ),
+  clause(
+    "figure-of-eight wraps",
+    seq(
+      opt(count),
+      words(
+        "(?:turns?\\s+(?:of\\s+)?)?(?:with\\s+)?(?:a\\s+)?figures?[- ]of[- ](?:eight|8)(?:s|\\s+(?:wraps?|turns?|lashing))?|figure[- ]?8(?:\\s+(?:wraps?|turns?))?",
+      ),
+    ),
+    (s, [c]) => {
+      if (c) s.wraps = Math.max(1, Math.round(c.n));
+      s.setBy ??= "figure-of-eight wraps";
+    },
+  ),
+  clause(
+    "to both sides",
+    words(
+      "to\\s+both\\s+sides|out\\s+to\\s+the\\s+sides|sideways|(?:laid\\s+|tied\\s+|lying\\s+)?(?:straight\\s+)?across\\s+the\\s+(?:top\\s+of\\s+the\\s+)?(?:shank|hook|eye)|tied\\s+(?:in\\s+)?(?:across|crosswise)(?=\\s*(?:[,.;]|$|behind\\b|at\\b|and\\b))",
+    ),
+    put({ attitude: "sides" }),
+  ),
+  clause(
+    "over the back",
+    words("(?:lying\\s+|laid\\s+)?over\\s+the\\s+(?:back|body|top)|on\\s+its\\s+back"),
+    put({ attitude: "over" }),
+  ),
+  clause(
+    "pointing back",
+    match(
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|butts?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
+    ),
+    (s, [way, upright]) => {
+      s.attitude = upright !== undefined ? "up" : attitudeOf(way ?? "");
+    },
+  ),
+  face,
+];

@@ -1,0 +1,247 @@
+import { type Clause, clause, put, putWay, putRule } from "../../said";
+import { face, barbClauses } from "./barbs";
+import { match, seq, words, opt, map, anyOf, oneOf } from "../../parse";
+import { absolute, placeReached } from "../../text/place";
+import { count } from "../../text/count";
+import { stretched } from "../common";
+import { number } from "../../text/number";
+
+export const howItLies: Clause[] = [
+  face,
+  clause("gold face showing", match("(\\w+)\\s+face\\s+(?:showing|out|outwards?|up)"), (s, [shows]) => {
+    if (shows === undefined || shows === "the") return false;
+    s.shows = shows;
+  }),
+  clause(
+    "begun with 120 mm, 45 mm left",
+    seq(
+      words("begun\\s+with|started\\s+with|from\\s+a\\s+piece\\s+of"),
+      absolute,
+      opt(words(",")),
+      absolute,
+      words("left(?:\\s+over)?"),
+    ),
+    (s, [, startMm, , leftMm]) => {
+      if (!(startMm > leftMm)) return false;
+      s.take = { from: "leftover", startMm, leftMm };
+    },
+  ),
+  clause(
+    "and back to the front",
+    map(
+      seq(
+        words("(?:and|then)\\s+(?:then\\s+)?back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)"),
+        placeReached,
+      ),
+      ([, p]) => p,
+    ),
+    (s, p) => {
+      const isFront = "eyeLengths" in p || ("landmark" in p && p.landmark === "eye");
+      if (isFront || !(s.end ?? s.to)) s.passes = 2;
+      else if (s.backTo === undefined) s.backTo = p;
+      else return false;
+    },
+  ),
+  clause(
+    "there and back",
+    words(
+      anyOf(
+        "(?<!(?:pulled|swept|stroked|brushed|tied|folded|drawn|set)\\s+)(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
+        "back\\s+and\\s+forth",
+        "(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again",
+        "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
+        "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
+        "back\\s+again",
+        "(?:an?|one)\\s+layer\\s+each\\s+way",
+        "two\\s+layers",
+        "double\\s+layer",
+        "twice\\s+over",
+      ),
+    ),
+    put({ passes: 2 }),
+  ),
+  clause(
+    "1 layer up and 1 back",
+    words("(?:one|1)\\s+(?:layer\\s+)?(?:up|forward|down)\\s+and\\s+(?:one|1)\\s+(?:layer\\s+)?(?:back|down|up)"),
+    put({ passes: 2 }),
+  ),
+  clause(
+    "from front to back",
+    words(
+      "(?:from\\s+)?(?:the\\s+)?(?:front\\s+to\\s+(?:the\\s+)?(?:back|rear)|(?:back|rear)\\s+to\\s+(?:the\\s+)?front)",
+    ),
+    put({ palmered: true }),
+  ),
+  clause("3 layers", seq(count, words("(?:flat\\s+|thin\\s+|even\\s+)?layers?|passes")), (s, [c]) => {
+    if (!Number.isInteger(c.n) || c.n < 1) return false;
+    s.passes = c.n;
+  }),
+  clause("single layer", words("(?:one|single|a\\s+single)\\s+(?:flat\\s+|thin\\s+)?layer"), put({ passes: 1 })),
+  stretched,
+  clause(
+    "on the far side",
+    match("on\\s+the\\s+(far|near)\\s+side(?:\\s+of\\s+the\\s+(?:shank|hook))?"),
+    (s, [side]) => {
+      if (s.round !== undefined) return false;
+      s.round = side === "far" ? { far: 1 } : { near: 1 };
+    },
+  ),
+  clause("8 side by side", seq(number, words("(?:of\\s+them\\s+)?side\\s+by\\s+side(?!\\s+turns)")), (s, [rope]) => {
+    if (!Number.isInteger(rope) || rope < 1) return false;
+    Object.assign(s, { rope, ribbon: true });
+  }),
+  clause(
+    "one feather",
+    seq(count, words("(?:whole\\s+|single\\s+)?(?:feathers?|plumes?)(?!\\s+(?:fibres?|tips?))")),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1) return false;
+      if (c.n > 1) s.count = c.n;
+    },
+  ),
+  clause("3 strands", seq(count, words("(?:single\\s+)?(?:strands?|herls?|fibres?|lengths?)")), (s, [c]) => {
+    // “four or five fibres”: a rope of the upper number, since none has half a fibre.
+    const n = c.spread ? Math.round(c.n) : c.n;
+    if (!Number.isInteger(n) || n < 1) return false;
+    if (n > 1) s.rope = n;
+  }),
+  clause("rope of 3", seq(opt(words("a")), words("rope\\s+of"), number), (s, [, , rope]) => {
+    if (!Number.isInteger(rope) || rope < 1) return false;
+    s.rope = rope;
+  }),
+  clause(
+    "twisted",
+    words(
+      "twisted(?:\\s+(?:together|up))?(?:\\s+(?:into|to)\\s+a\\s+rope)?(?:\\s+(?:with|round|around)\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?|(?:made\\s+)?into\\s+a\\s+rope|as\\s+a\\s+rope",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "clockwise seen from the eye",
+    seq(
+      oneOf(
+        map(words("(?:anti|counter)-?\\s?clockwise"), () => false),
+        map(words("clockwise"), () => true),
+      ),
+      opt(
+        oneOf(
+          map(
+            words(
+              "(?:(?:as\\s+)?(?:seen|viewed|looking|looked\\s+at)\\s+)?(?:from|at)\\s+(?:the\\s+)?(?:eye|front|head)(?:\\s+end)?",
+            ),
+            () => true,
+          ),
+          map(
+            words(
+              "(?:(?:as\\s+)?(?:seen|viewed|looking|looked\\s+at)\\s+)?(?:from|at)\\s+(?:the\\s+)?(?:bend|rear|back|tail|behind)(?:\\s+end)?",
+            ),
+            () => false,
+          ),
+        ),
+      ),
+    ),
+    // Without a viewpoint it is taken as seen from the eye, and said back so.
+    (s, [clockwise, fromEye]) => void (s.clockwise = fromEye === false ? !clockwise : clockwise),
+  ),
+  clause(
+    // As a right-handed tier sees it, the eye on the right.
+    "over the top, away from you",
+    oneOf(
+      map(
+        words("(?:over\\s+the\\s+top\\s*,?\\s*)?away\\s+from\\s+(?:you|me|the\\s+(?:tier|tyer))(?:rself)?"),
+        () => true,
+      ),
+      map(words("(?:over\\s+the\\s+top\\s*,?\\s*)?towards?\\s+(?:you|me|the\\s+(?:tier|tyer))(?:rself)?"), () => false),
+    ),
+    (s, clockwise) => void (s.clockwise = clockwise),
+  ),
+  clause(
+    "counter",
+    words(
+      anyOf(
+        "(?:wound\\s+)?(?:in\\s+the\\s+)?opposite(?:\\s+(?:way|direction))?\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|fur|winding)",
+        "counter(?:ed|-?\\s?(?:wound|wrapped|wind|wise))?(?:\\s+to\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|hackle|floss|winding))?",
+        "against\\s+(?:the\\s+)?(?:body|hackle|floss|dubbing|direction\\s+of\\s+(?:the\\s+)?\\w+|\\w+)",
+        "reversed?(?:[- ]?(?:wrapped|wound|wrap|ribbed|turns?))?(?=\\s*(?:[,.;]|$|\\())",
+        "reverse[- ]?(?:wrapped|wound|wrap|ribbed)",
+        "wrapped\\s+in\\s+reverse",
+        "(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?",
+        "the\\s+other\\s+way(?:\\s+round)?",
+      ),
+    ),
+    put({ counter: true }),
+  ),
+  clause(
+    "with the body",
+    words(
+      "with\\s+the\\s+body(?!\\s+\\w+ing)|(?:in\\s+)?(?:the\\s+)?same\\s+direction(?:\\s+as\\s+the\\s+body)?|the\\s+same\\s+way(?:\\s+as\\s+the\\s+body)?",
+    ),
+    put({ counter: false }),
+  ),
+  ...barbClauses,
+  clause(
+    "swept back",
+    match(
+      "(?:and\\s+)?(?:swept|stroked|pulled|sloped|sloping|angled|leaning|brushed)\\s+(?:well\\s+)?(back|forward|square)(?:wards?|s)?|(square)",
+    ),
+    (s, [a, b]) => {
+      s.sweep = (a ?? b) as "back" | "forward" | "square";
+    },
+  ),
+  clause("tip first", match("(tip|butt)s?\\s+(?:end\\s+)?first"), (s, [which]) =>
+    putWay(s, "hackle tied in", which === "tip" ? "tip" : "butt"),
+  ),
+  clause(
+    "by the tip",
+    match(
+      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)s?\\b))(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
+    ),
+    (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
+  ),
+  clause(
+    "until the stem goes bare or thick",
+    words(
+      "(?:wound\\s+)?(?:until|till)\\s+(?:the\\s+|its\\s+)?(?:stem|feather|hackle|quill|it)\\s+(?:goes|gets|becomes|is|turns|grows)\\s+(?:too\\s+)?(?:bare|thick)(?:\\s+or\\s+(?:too\\s+)?(?:bare|thick))?|(?:until|till)\\s+(?:the\\s+)?(?:bare|thick)\\s+(?:stem|quill)(?:\\s+(?:shows|comes|is\\s+reached))?",
+    ),
+    (s) => {
+      putRule(s, { turns: s.rule?.turns ?? 3 });
+      putWay(s, "hackle turns", "until it stops");
+    },
+  ),
+  clause(
+    "the whole feather",
+    words(
+      anyOf(
+        "(?:the\\s+)?whole\\s+(?:usable\\s+)?feather",
+        "until\\s+(?:the\\s+)?(?:feather|hackle|it)\\s+(?:is|runs|goes|gets)\\s+(?:used\\s+up|out|finished|wound)",
+        "all\\s+of\\s+(?:it|the\\s+feather)",
+        "as\\s+(?:many\\s+turns\\s+as|far\\s+as)\\s+(?:it|the\\s+feather|they)\\s+(?:will\\s+)?(?:go|goes|gives?|allows?|lasts?)",
+      ),
+    ),
+    (s) => {
+      putRule(s, { turns: s.rule?.turns ?? 3 });
+      putWay(s, "hackle turns", "whole feather");
+    },
+  ),
+  clause(
+    "from the second turn of the rib",
+    match(
+      "(?:from|at|starting\\s+(?:from|at))\\s+(?:the\\s+)?(first|second|third|1st|2nd|3rd)\\s+turn(?:\\s+of\\s+(?:the\\s+)?(?:rib(?:bing)?|tinsel|oval|wire))?",
+    ),
+    (s, [nth]) => {
+      if (s.begin !== undefined || s.from !== undefined) return false;
+      s.palmered = true;
+      s.begin = { landmark: "bend", plus: { of: "shank", times: -TURN_OF_RIB * (turnNo[nth ?? ""] ?? 1) } };
+    },
+  ),
+  clause(
+    "palmered",
+    words("palmer(?:ed)?(?:\\s+(?:style|(?:over|along|through)(?!\\s+(?:the\\s+)?thorax\\b)))?"),
+    put({ palmered: true }),
+  ),
+];
+
+/** How far apart the turns of a usual rib lie, in shanks. */
+const TURN_OF_RIB = 0.14;
+
+/** Turns that lie behind the one that is named. */
+const turnNo: Record<string, number> = { first: 0, "1st": 0, second: 1, "2nd": 1, third: 2, "3rd": 2 };

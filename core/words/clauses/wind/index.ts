@@ -1,0 +1,48 @@
+import { type Clause, clause, samePair } from "../../said";
+import { byEnd, everyTieIn, whatItTakes, wrapsOfAll, wrapsOnly } from "./whatItTakes";
+import { onSizes, leavingBare, everywhere, wraps } from "../common";
+import { around, intoBead, roundPost, leaving, leavingMm, bodyToo, saysNothing, zoned, lengthNotPlace } from "./zone";
+import { howOften } from "./howOften";
+import { howItLies } from "./howItLies";
+import { seq, words } from "../../parse";
+import { absolute } from "../../text/place";
+import { lengthPair } from "../../text/length";
+
+export { barbClauses, face } from "./barbs";
+export { byEnd } from "./whatItTakes";
+export { aroundRead } from "./zone";
+
+/** What can be said of a winding, in the order in which it is tried: the longer forms first. */
+export const windClauses: Clause[] = [
+  ...byEnd,
+  everyTieIn,
+  onSizes,
+  around,
+  intoBead,
+  roundPost,
+  leaving,
+  leavingMm,
+  leavingBare,
+  bodyToo,
+  ...saysNothing,
+  ...howOften,
+  ...zoned,
+  ...howItLies,
+  ...whatItTakes.slice(0, 3),
+  wrapsOfAll,
+  ...everywhere.map((c) => (c === wraps ? wrapsOnly : c)),
+  ...whatItTakes.slice(3),
+  clause("2 mm of floss", seq(absolute, words("of(?!\\s+it\\b)")), (s, [mm]) => {
+    if (s.size !== undefined || s.pieceMm !== undefined || mm > 10) return false;
+    Object.assign(s, { size: samePair({ mm }), isLong: true });
+  }),
+  clause("2 mm long", seq(absolute, words("long")), (s, [mm]) => {
+    if (s.size !== undefined || s.pieceMm !== undefined || mm > 15) return false;
+    Object.assign(s, { size: samePair({ mm }), isLong: true });
+  }),
+  clause("1.5 to 2 gapes", lengthPair, (s, pair) => void (s.size = pair)),
+  clause("1.5 gapes", lengthNotPlace, (s, l) => {
+    if (s.size !== undefined || s.barb !== undefined || "to" in l || "reach" in l) return false;
+    s.size = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+  }),
+];

@@ -1,0 +1,249 @@
+import { opt, words, seq, map, oneOf, anyOf, unless } from "../../parse";
+import { type Clause, clause, samePair, putRule, put } from "../../said";
+import { absolute, placeReached } from "../../text/place";
+import { count } from "../../text/count";
+import { where, zoneRead, zone, shareOfIt, theRest, endOfWay, leavingRoom } from "../common";
+import { lengthPair, length } from "../../text/length";
+import { number } from "../../text/number";
+
+export const of = opt(words("of|by|to|about|with"));
+
+export const TURNS = words(
+  "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|trns?|spirals?(?!l)|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
+);
+
+export const TOUCHING =
+  "(?:in\\s+)?(?:close(?:ly)?(?:\\s+set)?|touching|tight(?=\\s+(?:turns?|wraps?|together))|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
+
+/** What “a slight overlap” is taken as; shown with the step. */
+export const SLIGHT_OVERLAP = 0.15;
+
+export const zoned: Clause[] = [
+  // “2 layers, first 14 turns, then 10 on top”: each layer is told for itself.
+  clause("2 layers, the first", words("(?:2|two)\\s+layers\\s*[,:]\\s*(?:the\\s+)?first(?:\\s+of)?"), () => undefined),
+  clause(
+    "2 mm ball",
+    seq(opt(words("an?|into\\s+an?")), absolute, words("(?:round\\s+|neat\\s+)?(?:ball|bump|bulge|hump)")),
+    (s, [, mm]) => {
+      s.fill = samePair({ mm });
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
+    "10 on top",
+    seq(
+      count,
+      opt(words("more")),
+      words("on\\s+top(?:\\s+of\\s+(?:it|them|that|the\\s+first))?|over\\s+(?:it|them|that|the\\s+first)"),
+    ),
+    (s, [{ n }]) => {
+      if (s.rule?.turns !== undefined) return false;
+      putRule(s, { touching: true, turns: n });
+    },
+  ),
+  clause(
+    "laid from mid-shank to the bend",
+    seq(words("laid|bound\\s+down|bound\\s+in|laid\\s+down"), zoneRead),
+    (s, [, z]) => void (s.laid = z),
+  ),
+  clause(
+    "ramp 0.4 to 0.1 gape",
+    seq(words("ramp(?:ed)?|filled|tapering|built"), opt(words("up")), opt(words("from|to")), lengthPair),
+    (s, [, , , fill]) => {
+      s.fill = fill;
+      putRule(s, { touching: true });
+    },
+  ),
+  // Where it hangs: so far it is wound where nothing else is said.
+  clause("up to the thread", words("(?:up\\s+)?to\\s+the\\s+(?:thread|silk)(?=\\s+in\\s)"), () => undefined),
+  clause(
+    "until it is 6 mm thick",
+    seq(
+      words("(?:until|till)\\s+(?:it|the\\s+\\w+)\\s+(?:is|measures|gets)\\s+(?:about\\s+)?"),
+      absolute,
+      words("thick|across|wide|in\\s+diameter"),
+    ),
+    (s, [, mm]) => {
+      s.fill = samePair({ mm });
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
+    "filled to 0.3 gape",
+    seq(
+      words("ramp(?:ed)?|filled|built"),
+      opt(words("up")),
+      opt(words("(?:to|into)\\s+an?\\s+(?:small\\s+|neat\\s+|round\\s+)*(?:ball|bump|hump|taper)(?:\\s+of)?|to|from")),
+      length,
+    ),
+    (s, [, , , l]) => {
+      s.fill = samePair(l);
+      putRule(s, { touching: true });
+    },
+  ),
+  zone,
+  shareOfIt,
+  theRest,
+  endOfWay,
+  ...where.slice(1),
+];
+
+const onItsSides = (first: string, second: string) =>
+  map(
+    seq(
+      number,
+      opt(words("turns?(?:\\s+each)?|each")),
+      words(first),
+      opt(placeReached),
+      opt(words("it|them|,")),
+      opt(words("and|then|plus")),
+      number,
+      opt(words("turns?(?:\\s+each)?|each")),
+      words(second),
+      opt(words("it|them")),
+      opt(placeReached),
+    ),
+    ([one, , , a, , , two, , , , b]) => ({ one, two, part: a ?? b }),
+  );
+
+const IN_FRONT = "(?:in\\s+front|ahead)(?:\\s+of)?";
+
+/** So many turns on either side of a part. */
+export const aroundRead = oneOf(
+  map(onItsSides("behind", IN_FRONT), ({ one, two, part }) => ({ behind: one, front: two, part })),
+  map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
+);
+
+export const around: Clause = clause("3 turns behind the wing and 2 in front of it", aroundRead, (s, found) => {
+  // “2 turns behind and 3 in front” are round the wing.
+  const part = found.part ?? { part: "wing", end: "rear" };
+  s.around = { behind: found.behind, front: found.front, part };
+  putRule(s, { turns: found.behind });
+});
+
+export const roundPost: Clause = clause(
+  "round the post",
+  words(
+    anyOf(
+      "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
+      "(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?",
+      "(?:up|down)\\s+(?:and\\s+(?:up|down)\\s+)?(?:the\\s+)?(?:wing\\s+)?post",
+      "(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)",
+      "as\\s+a\\s+parachute",
+      "horizontally",
+      "each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)",
+      "parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
+    ),
+  ),
+  put({ roundPost: true }),
+);
+
+export const intoBead: Clause = clause(
+  "pushed into the bead",
+  words(
+    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?|(?:and\\s+)?(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?in(?=\\s*(?:[,.;]|$))",
+  ),
+  (s) => {
+    s.intoBead = true;
+    s.begin ??= { landmark: "eye" };
+  },
+);
+
+/** Room that stays in front of what is wound. */
+export const leaving: Clause = clause(
+  "leaving 2 eyes",
+  map(
+    seq(
+      words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|a\\s+good))?"),
+      number,
+      words(
+        "(?:hook[- ])?eyes?(?:[- ](?:lengths?|widths?|diameters?))?(?:\\s+(?:clear|free|bare|open|of\\s+(?:room|space)))*(?:\\s+(?:for\\s+the\\s+\\w+|behind\\s+(?:it|the\\s+eye)|at\\s+the\\s+(?:front|eye|head)))*",
+      ),
+    ),
+    ([, n]) => n,
+  ),
+  (s, eyeLengths) => {
+    if (s.from !== undefined) return false;
+    s.end = { eyeLengths };
+  },
+);
+
+/** “up to the back of the bead, leaving 2 mm for the thorax”. */
+export const leavingMm: Clause = clause(
+  "leaving 2 mm",
+  seq(
+    words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|a\\s+good|a\\s+gap\\s+of))?"),
+    absolute,
+    words(
+      "(?:clear|free|bare|of\\s+(?:room|space)|for\\s+(?:the|a)\\s+\\w+|behind\\s+(?:the\\s+(?:eye|bead)|it)|in\\s+front)",
+    ),
+  ),
+  (s, [, mm]) => {
+    if (s.from !== undefined || (s.end !== undefined && s.end.plus !== undefined)) return false;
+    s.end = { ...(s.end ?? { landmark: "eye" as const }), plus: { mm } };
+  },
+);
+
+export const bodyToo: Clause = clause(
+  "which is the body as well",
+  words(
+    "the\\s+body\\s+is\\s+(?:just\\s+|only\\s+)?(?:of\\s+)?(?:the\\s+)?(?:same\\s+)?(?:thread|silk|it)(?=\\s*(?:[,.;]|$))|(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
+  ),
+  put({ isBodyToo: true }),
+);
+
+export const saysNothing: Clause[] = [
+  clause(
+    "that is the body",
+    words(
+      "(?:and\\s+|so\\s+)?(?:that|this)(?:'s|\\s+is)\\s+(?:all\\s+)?(?:the|your|my|our)\\s+(?:body|abdomen|whole\\s+body)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "from front to back",
+    words(
+      "(?:from\\s+)?(?:the\\s+)?(?:front|head)\\s+to\\s+(?:the\\s+)?(?:back|rear|tail)(?=\\s*(?:[,.;)]|$|in\\b|with\\b))|(?:from\\s+)?(?:the\\s+)?(?:back|rear|tail)\\s+to\\s+(?:the\\s+)?(?:front|head)(?=\\s*(?:[,.;)]|$|in\\b|with\\b))",
+    ),
+    () => undefined,
+  ),
+  leavingRoom,
+  clause(
+    "through the hackle",
+    words("(?:back\\s+)?through\\s+(?:the\\s+|its\\s+)?(?:hackle|palmer|fibres|barbs|turns)(?:\\s+(?:fibres|barbs))?"),
+    () => undefined,
+  ),
+  clause(
+    "centred on the shank",
+    words(
+      "cent(?:re|er)(?:e?d)?(?:\\s+on\\s+(?:the\\s+)?(?:hook\\s+)?shank)?|in\\s+the\\s+cent(?:re|er)(?:\\s+of\\s+the\\s+shank)?",
+    ),
+    (s) => void (s.there ??= { fraction: 0.5 }),
+  ),
+  clause(
+    "over both halves",
+    words(
+      "(?:(?:over|through|along)\\s+)?(?:both\\s+(?:halves|parts|sections)|it\\s+all|everything|the\\s+(?:whole\\s+)?lot|all\\s+of\\s+it)|in\\s+(?:all|total)(?=\\s*(?:[,.;]|$))",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "pulled down",
+    words("(?:pulled|stroked|tied|drawn)\\s+(?:down|under|below|to\\s+the\\s+underside)"),
+    () => undefined,
+  ),
+  clause(
+    "figure of eight",
+    words(
+      "(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "the gap",
+    words("(?:the\\s+|any\\s+)?(?:gap|hollow|step|space)(?=\\s+(?:behind|between|in\\s+front|at|up|with))"),
+    () => undefined,
+  ),
+];
+
+export const lengthNotPlace = unless(length, words("behind|in\\s+front|ahead|before|from|back|apart|of\\b|thick|wide"));
