@@ -1,9 +1,9 @@
 import type { Material } from "../materials";
 import type { Recipe } from "../recipe";
-import type { Ask, Bench } from "./bench";
+import type { Ask, Bench, LineNotes } from "./bench";
 import type { LineHead } from "./head";
 import type { KnownHook } from "./hook";
-import type { ScanContext } from "./told";
+import type { ScanContext, Told } from "./told";
 
 /** A stretch of a line, with what became of it. */
 export interface LineMark {
@@ -59,5 +59,8 @@ export interface Reading {
   readonly bench: Bench;
   readonly context: RecipeContext;
   readonly scanContext: ScanContext;
+  /** What a line tells, as it was scanned. */
+  told(line: number): Told[];
+  notesOf(line: number): LineNotes;
 }
 export const lineOf = (r: Pick<Reading, "out">, i: number): RecipeLine => r.out[i] as RecipeLine;

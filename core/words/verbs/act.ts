@@ -2,7 +2,8 @@ import type { Telling } from "../bench";
 import { actRead } from "../clauses/small";
 import type { Said } from "../said";
 import { readNumber } from "../text/number";
-import { make, type Meant } from "./making";
+import { make } from "./making";
+import { type Meant } from "./object";
 import type { Verb } from "./verb";
 import { verb } from "./verb";
 

@@ -1,6 +1,8 @@
 import type { Telling } from "../bench";
 import type { Said } from "../said";
-import { frontOf, make, objectOf, partName, withDeclared } from "./making";
+import { frontOf } from "./places";
+import { make, partName, withDeclared } from "./making";
+import { objectOf } from "./object";
 import { verb } from "./verb";
 
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */

@@ -3,7 +3,8 @@ import type { LiquidKind } from "../../tying";
 import { DEFAULT_DRY } from "../finish";
 import type { Component, Role } from "../../recipe";
 import type { Telling } from "../bench";
-import { make, objectOf, withDeclared, type Meant } from "./making";
+import { make, withDeclared } from "./making";
+import { objectOf, type Meant } from "./object";
 import { verb } from "./verb";
 
 /** The product that a clause names; “varnish it” names it by its verb. */

@@ -3,7 +3,7 @@ import type { LengthRule } from "../../recipe";
 import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
-import { objectOf } from "./making";
+import { objectOf } from "./object";
 import { formTold } from "../told";
 import { verb } from "./verb";
 

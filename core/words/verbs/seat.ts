@@ -1,7 +1,8 @@
 import type { Telling } from "../bench";
 import { isStuckOn } from "../described";
 import type { Said } from "../said";
-import { make, objectOf, partName, withDeclared } from "./making";
+import { make, partName, withDeclared } from "./making";
+import { objectOf } from "./object";
 import { verb } from "./verb";
 
 const sticks = /^\W*(?:glue|stick)\b/;

@@ -5,7 +5,8 @@ import { anyOf } from "../parse";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { alongShank } from "../settle";
-import { make, objectOf, partName, withDeclared, type Meant } from "./making";
+import { make, partName, withDeclared } from "./making";
+import { objectOf, type Meant } from "./object";
 import { tieIn } from "./tieIn";
 import { verb } from "./verb";
 

@@ -3,7 +3,8 @@ import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
 import { readNumber } from "../text/number";
-import { make, objectOf, windBack } from "./making";
+import { make, windBack } from "./making";
+import { objectOf } from "./object";
 import { verb } from "./verb";
 
 /** The thread on the hook: the one that is named, else the one that is there. */

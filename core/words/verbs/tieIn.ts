@@ -3,7 +3,9 @@ import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Rol
 import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
-import { cutForms, make, objectOf, partName, withDeclared, type Meant, strandForms } from "./making";
+import { cutForms, strandForms } from "./usual";
+import { make, partName, withDeclared } from "./making";
+import { objectOf, type Meant } from "./object";
 import { tellFinish } from "./finish";
 import { tellSeat } from "./seat";
 import { verb } from "./verb";

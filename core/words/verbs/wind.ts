@@ -7,17 +7,10 @@ import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
-import {
-  frontOf,
-  lastBody,
-  make,
-  objectOf,
-  partName,
-  settlePlaces,
-  windBack,
-  withDeclared,
-  type Meant,
-} from "./making";
+import { frontOf, settlePlaces } from "./places";
+import { lastBody } from "./lastBody";
+import { make, partName, windBack, withDeclared } from "./making";
+import { objectOf, type Meant } from "./object";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { startsThread, tellThread } from "./thread";
 import { alongShank } from "../settle";

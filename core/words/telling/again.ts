@@ -1,0 +1,114 @@
+import type { Told } from "../told";
+import type { Reading } from "../reading";
+import { isColour } from "../../materials";
+import { stuffOf } from "../named";
+import { roleOfWord, PARTS } from "../lexicon/parts";
+import { kindOfTold, scan } from "../scan";
+import { shareEach, hairOnTheBack, shareLength } from "../shared";
+import { supply } from "../supply";
+
+/** “Over that six strands of herl”: on top of what was tied in last. */
+function liesOver(told: Told, text: string): void {
+  const lead = text.slice(told.at, told.description?.at ?? told.at);
+  if (told.verb !== undefined || told.role !== undefined || !overThat.test(lead)) return;
+  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  if (form !== "herl" && form !== "flash" && form !== "hair" && form !== "feather fibre") return;
+  Object.assign(told, { kind: "lay", role: form === "herl" ? "topping" : form === "flash" ? "flash" : "wing" });
+  told.said.attitude ??= "over";
+}
+
+/** “Another 30 strands, chartreuse”: of what was tied in last, in the colour that is said. */
+function anotherOfIt(r: Reading, told: Told, text: string): void {
+  const last = r.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined);
+  const component = r.bench.component(last?.step.component);
+  const material = r.bench.materialOf(component);
+  const isMore = /^\W*(?:[\w-]+\s+){0,4}?(?:another|\d+\s+more|(?:the\s+)?same\s+again)\b/.test(
+    text.slice(told.at, told.end),
+  );
+  const isBunch = told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle/.test(l.words));
+  if (told.kind !== "lay" || told.description || told.role || !material || !component) return;
+  if (!(told.said.amount && isMore) && !isBunch) return;
+  const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
+  const [at] = colours;
+  if (!at && !isMore) return;
+  told.rest = told.rest.filter((r) => !colours.includes(r));
+  told.understood.push(...colours);
+  const stuff = stuffOf(material.name);
+  Object.assign(told, {
+    role: component.role,
+    verb: told.verb ?? "tie in",
+    description: at
+      ? { ...at, text: `${text.slice(at.at, at.end).trim()} ${stuff}`, means: { form: material.form } }
+      : { at: told.at, end: told.at, text: material.name, exact: material },
+  });
+}
+
+/** “Thorax: same as abdomen”: of what another part was told of. */
+function sameAsPart(r: Reading, told: Told, text: string): void {
+  const same = told.role && !told.description && sameAs.exec(text.slice(told.at, told.end));
+  const role = same ? roleOfWord(same[1] ?? "") : undefined;
+  const component = role && role !== told.role ? r.bench.ofRole(role) : undefined;
+  const exact = component && r.bench.materialOf(component);
+  if (!exact) return;
+  told.description = { at: told.at, end: told.end, text: exact.name, exact };
+  delete told.said.size;
+  told.kind = kindOfTold(told.verb, told.role, exact.form, text.slice(told.at, told.end));
+}
+
+/** A word of a material means one that the recipe has named; where it has none, the word is not understood. */
+function settleReference(r: Reading, told: Told): void {
+  const { description } = told;
+  if (!description?.isReference || r.bench.resolve(description).material) return;
+  const { at, end } = description;
+  // “rib with four turns of copper”, where the fly has none yet: of what a rib is.
+  const isNew = !r.bench.waits((w) => w.role === "rib");
+  if (isNew && told.role === "rib" && /^(?:copper|gold|silver|brass)$/.test(description.text)) {
+    told.description = { at, end, text: `${description.text} wire`, means: { form: "wire" } };
+    return;
+  }
+  told.description = undefined;
+  told.understood = told.understood.filter((s) => s.end !== end);
+  told.rest.push({ at, end });
+}
+
+/** The kind again, now that what the lines before did is known. */
+function relook(r: Reading, told: Told, text: string): void {
+  if (told.description || told.role === undefined) return;
+  const form = r.bench.formOf(r.bench.ofRole(told.role));
+  const kind = kindOfTold(told.verb, told.role, form, text.slice(told.at, told.end));
+  if (kind === told.kind || form === undefined) return;
+  const again = scan(
+    text,
+    told.at,
+    told.end,
+    { role: told.role, part: told.part },
+    { ...r.scanContext, formOf: () => form },
+  )[0];
+  if (again && again.rest.length <= told.rest.length)
+    Object.assign(told, { ...again, verb: told.verb ?? again.verb, at: told.at, end: told.end });
+}
+
+const overThat =
+  /^\W*(?:and\s+|then\s+)*(?:over|on\s+top\s+of|above)\s+(?:that|it|them|this|these|the\s+(?:wing|lot|whole))\b/;
+
+const sameAs = new RegExp(
+  `^\\W*(?:(?:the\\s+)?same(?:\\s+(?:dubbing|fur|material|stuff|mix|herl))?\\s+as|as(?:\\s+for)?|like)\\s+(?:the\\s+|in\\s+the\\s+)?(${PARTS})(?![\\p{L}])`,
+  "u",
+);
+
+/** What is said in one place of a line of all its clauses. */
+export const sharings: readonly ((text: string, all: Told[]) => void)[] = [
+  shareEach,
+  (_, all) => hairOnTheBack(all),
+  shareLength,
+];
+
+/** What a clause means now that the bench is as the lines before it left it. */
+export const retellings: readonly ((r: Reading, told: Told, text: string) => void)[] = [
+  (_, told, text) => liesOver(told, text),
+  sameAsPart,
+  (_, told, text) => supply(told, text),
+  settleReference,
+  relook,
+  anotherOfIt,
+];

@@ -1,0 +1,77 @@
+import { NUMBER_WORD, readNumber } from "../text/number";
+import { PARTS } from "../lexicon/parts";
+
+export const numbered = /^\s*(\d{1,2})\s+(?=[\p{L}\d.])/u;
+const FEWEST_NUMBERED = 3;
+
+/** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
+export function withoutNumbers(lines: string[]): string[] {
+  const told = lines.filter((l) => l.trim() !== "");
+  const numbers = told.map((l) => Number(numbered.exec(l)?.[1] ?? NaN));
+  const first = numbers.indexOf(1);
+  const run = numbers.slice(Math.max(0, first));
+  if (first < 0 || first > 1 || run.length < FEWEST_NUMBERED || run.some((n, i) => n !== i + 1)) return lines;
+  return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
+}
+
+const contracted: [RegExp, (m: string, kept: string) => string][] = [
+  // “fifteen thousandths lead”
+  [
+    new RegExp(`\\b(${NUMBER_WORD})\\s+thou(?:sandths?)?(?=\\s)`, "gu"),
+    (m, kept) => `${readNumber(kept) ?? kept} thou`.padEnd(m.length),
+  ],
+  // “so it's about as long as the shank”
+  [/\b(so\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
+  // “8/0 in tan”
+  [/\b(\d{1,2}\/0)\s+in(?=\s+\p{L}+\s*[.,;]?\s*$)/gu, (m, kept) => kept.padEnd(m.length)],
+  // “fl. pink thread”
+  [/\b(fl(?:uor?)?)\.(?=\s+\p{L})/gu, (m, kept) => kept.padEnd(m.length)],
+  [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],
+  [
+    new RegExp(`\\b((?:for|as)\\s+(?:the|a|an|my)\\s+(?:${PARTS}),?)\\s+(?:it's|that's|it\\s+is)(?=\\s)`, "gu"),
+    (m, kept) => kept.padEnd(m.length),
+  ],
+  [
+    new RegExp(`^((?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?!hook|hk\\b)(?:${PARTS}))'s(?=\\s)`, "u"),
+    (m, kept) => kept.padEnd(m.length),
+  ],
+  [new RegExp(`\\b((?:${PARTS})\\s+that)'s(?=\\s)`, "gu"), (m, kept) => kept.padEnd(m.length)],
+  [
+    /^(\s*(?:\d{1,2}[.)]\s+)?)hook\s+in\s+(?:the\s+|your\s+)?vi[sc]e(?=\s*:)/gu,
+    (m, kept) => `${kept}hook`.padEnd(m.length),
+  ],
+  [/\bfor\s+(?:the\s+|my\s+)?dubbing,?\s+(?:i|we|you)(?:\s+(?:take|use))?(?=\s)/gu, (m) => " ".repeat(m.length)],
+];
+
+/** “I've got”, “rib's fine gold wire”: spoken forms, as long as what stands for them. */
+export const withoutContractions = (line: string): string =>
+  contracted.reduce((text, [spoken, plainly]) => text.replace(spoken, plainly), line);
+
+const namesPart = new RegExp(
+  `^(?:hook|${PARTS})\\s+(?!of\\b|with\\b|is\\b|and\\b|in\\b|over\\b|back\\b|forward\\b)[\\p{L}\\d#.]`,
+  "u",
+);
+
+/** “peacock-coloured dubbing” is no peacock. */
+const coloured = /(?<=\p{L})[- ]colou?red(?=\s)/gu;
+
+const FEWEST_LISTED = 4;
+
+/** “hook 12 wet // silk yellow // body fur”: marks that mean nothing else, as long as what stands for them. */
+const listMarks = /(?<=\s)(?:\/\/|\|\|?)(?=\s)/g;
+
+/** “hook 14 wet, thread black, tail 6 fibres, body fur”: between commas a list goes on as it does behind semicolons. */
+export function asList(told: string): string {
+  const parts = told.split(/\s\/\s/);
+  const isSlashed = parts.filter((p) => namesPart.test(p.trimStart())).length + 1 >= FEWEST_LISTED;
+  if (isSlashed) return asList(parts.join(" ; "));
+  const line = told.replace(listMarks, (m) => ";".padEnd(m.length)).replace(coloured, (m) => " ".repeat(m.length));
+  const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
+  if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
+  const at = new Set(commas.map((m) => m.index));
+  return [...line].map((c, i) => (at.has(i) ? ";" : c)).join("");
+}
+
+/** “hook wet 12; brown thread; rib …; body …”: a list in one line, whatever it begins with. */
+export const isListInOne = (text: string): boolean =>
+  text.split(";").filter((s) => namesPart.test(s.trimStart())).length + 1 >= FEWEST_LISTED;

@@ -1,0 +1,103 @@
+import { type Reading, lineOf } from "../reading";
+import type { Component } from "../../recipe";
+import type { Material } from "../../materials";
+import type { Told } from "../told";
+import { isBareBundle } from "../verbs/takeOver";
+import { isNamedBy } from "../bench";
+
+/** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
+export function isToldLater(r: Reading, i: number, role: Component["role"], hasTurns: boolean): boolean {
+  const named = { role, hasTurns, material: r.bench.materialOf(r.bench.ofRole(role)) };
+  return r.lines.some((_, n) => n > i && tellsNamed(r, n, named));
+}
+
+/** A part that a list names. */
+interface Named {
+  role: Component["role"];
+  material: Material | undefined;
+  /** Whether the list tells its turns. */
+  hasTurns: boolean;
+}
+
+function tellsNamed(r: Reading, n: number, named: Named): boolean {
+  if (lineOf(r, n).kind !== "steps") return false;
+  const { role, hasTurns } = named;
+  const isListed = r.heads[n]?.isListed === true;
+  // What goes into a loop is not what was tied in; what a list calls the thorax may be just that.
+  if (isLaid(role) && /\bloop\b/.test(r.plain[n] ?? "")) return false;
+  const told = r.told(n);
+  if (isListed && r.heads[n]?.role === role && told[0]?.description) return false;
+  return told.some((t) => {
+    // Each half of a body has its rib, with its own turns.
+    if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
+    // “Rib 6 turns” takes up what a list named before.
+    if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) return false;
+    return isAbout(r, t, named) && isDone(t, role, isListed);
+  });
+}
+
+/** Whether a clause is about what was named: by its part, by its stuff, or by what is done. */
+function isAbout(r: Reading, t: Told, { role, material }: Named): boolean {
+  if (role === "wing case" && t.verb === "take over" && isBareBundle(t.description?.text ?? "")) return true;
+  const meansIt = t.description !== undefined && material !== undefined && means(r, t.description, material, role);
+  if (t.role === role) return t.description === undefined || !isOther(r, t, material);
+  // “Tie in the partridge as a beard”, of what a list called legs.
+  if (t.role !== undefined) return beneath.has(role) && beneath.has(t.role) && meansIt;
+  // “Dub from the bend”
+  if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return true;
+  return meansIt;
+}
+
+/** Whether a clause ties in, winds or takes over what it is about. */
+function isDone(t: Told, role: Component["role"], isListed: boolean): boolean {
+  if (t.verb === "tie in" || t.verb === "take over" || t.verb === "seat") return true;
+  // What is wound of a tail is the rest of what was tied in for it.
+  if (!isLaid(role) && (t.verb === "wind" || t.verb === "dub" || t.said.rule?.turns !== undefined)) return true;
+  if (isListed) return false;
+  // “A slip of black duck on each side”, “make a narrow hot spot”
+  const isSlip = t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill";
+  return isSlip || (role === "butt" && t.role === role && t.kind === "wind");
+}
+
+/** “Palmer the hackles down the body”: what is wound over a part is not that part. */
+function isOther(r: Reading, { verb, description }: Told, material: Material | undefined): boolean {
+  const form = description?.exact?.form ?? description?.means?.form;
+  return verb === "wind" && form === "hackle" && material !== undefined && material.form !== form;
+}
+
+/** Whether a description later in the recipe means a material that a list named. */
+export function means(
+  r: Reading,
+  d: NonNullable<Told["description"]>,
+  material: Material,
+  role: Component["role"],
+): boolean {
+  if (d.exact) return d.exact.code === material.code || (standsOff.has(role) && isNamedBy(material.name, d.text));
+  const words = d.text.toLowerCase().trim().split(/\s+/);
+  if (words.length === 1)
+    return `${material.name} ${material.form} ${role}`.toLowerCase().includes((words[0] ?? "").replace(/s$/, ""));
+  // “the cdc feathers”, of what a list called “two dun cdc feathers”.
+  const isNamed = d.means?.form === material.form && isNamedBy(material.name, d.text);
+  // Of several dubbings “brown dubbing” may be another.
+  if (isNamed && (standsOff.has(role) || !/dubbing$/.test(d.text.trim()))) return true;
+  const found = r.scanContext.index.find(d.text, new Set([material.code]), d.means?.form)[0];
+  return found?.code === material.code || material.name.toLowerCase() === d.text.toLowerCase().trim();
+}
+
+/** Parts that are tied in and stand off the shank. */
+const isLaid = (role: Component["role"]): boolean => role === "tail" || role === "underwing" || role === "throat";
+
+/** Parts that hang beneath the fly: one and the same bundle goes by either name. */
+const beneath = new Set<Component["role"]>(["legs", "throat"]);
+
+/** Parts that stand off the shank. */
+const standsOff = new Set<Component["role"]>([
+  "tail",
+  "wing",
+  "underwing",
+  "throat",
+  "wing case",
+  "legs",
+  "topping",
+  "cheeks",
+]);

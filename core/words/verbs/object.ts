@@ -1,0 +1,206 @@
+import type { Component, Role, LengthRule } from "../../recipe";
+import type { MaterialForm } from "../../materials";
+import { type Telling, type Bench, isNounAlone, usualRole } from "../bench";
+import { isOfLittle, type Description } from "../description";
+import { takeSizes } from "./sized";
+import type { Said } from "../said";
+import { lastBody } from "./lastBody";
+import { alongShank } from "../settle";
+import { FRONT } from "./shares";
+
+/** Parts that are of feathers with barbs. */
+export const barbed = new Set<Role>(["hackle", "collar", "throat"]);
+
+/** The part and the material that a clause is about, as far as it says them. */
+export interface Meant {
+  component?: Component;
+  role?: Role;
+  form?: MaterialForm;
+}
+
+/** What a clause is about: the part that it names, the material that it describes, or what was told of last. */
+export function objectOf(t: Telling): Meant {
+  const { told, bench, line } = t;
+  const found = told.description && bench.resolve(told.description);
+  const material = found?.material;
+  if (told.description && found?.isNew)
+    line.notes.push(
+      `“${told.description.text.trim()}” is new: taken as ${material?.form ?? "unknown"} with the usual figures`,
+    );
+  if (told.description && isOfLittle(told.description)) line.notes.push("“a little” is taken as one part in ten");
+  if (found && !found.isNew && found.others.length > 0 && told.description && !told.description.exact && material)
+    line.notes.push(`“${told.description.text.trim()}” taken as ${material.name}`);
+  if (found && told.description) askWhich(t, told.description, found);
+  const role =
+    told.role ??
+    roleFrom(
+      told.said,
+      material?.form ?? told.description?.means?.form,
+      bench,
+      isAnother(t) ? undefined : material?.code,
+      material?.name ?? told.description?.text ?? "",
+    );
+  if (role === undefined) {
+    const last = told.refers ? bench.component(bench.last.component) : undefined;
+    return last ? { component: last, role: last.role, form: bench.formOf(last) } : { form: material?.form };
+  }
+  if (told.description && !material && told.description.text.trim() !== "") {
+    const component = bench.componentFor(role, undefined, told.description.text.trim());
+    return { component, role, form: bench.formOf(component) };
+  }
+  const sameAsLast = material === undefined && told.refers === "the same" && bench.ofRole(role) === undefined;
+  if (sameAsLast) {
+    // “antennae: same fibres”: of what was tied in last.
+    const laid = bench.made.findLast((m) => m.step.do === "lay" && m.step.component !== undefined);
+    const last = bench.materialOf(bench.component(laid?.step.component));
+    if (last) {
+      const component = bench.componentFor(role, last, told.part);
+      return { component, role, form: bench.formOf(component) };
+    }
+  }
+  const isFresh = told.said.amount !== undefined && ("fibres" in told.said.amount || "strands" in told.said.amount);
+  if (material === undefined && bench.ofRole(role) === undefined && isFresh && role !== "flash") {
+    // “another 8 fibres for the wing case”: of what was tied in before.
+    const same = bench.materialOf(
+      bench.components.findLast((c) => bench.formOf(c) === "feather fibre" || bench.formOf(c) === "herl"),
+    );
+    if (same) {
+      const component = bench.componentFor(role, same, told.part);
+      return { component, role, form: bench.formOf(component) };
+    }
+  }
+  const named = material && told.role !== undefined ? namedElsewhere(bench, material.code, role) : undefined;
+  // “Tie in the partridge as a beard”, of what the list called legs: it is the legs that are tied so.
+  if (named && told.role === "throat") told.said.attitude ??= "down";
+  const component =
+    named ??
+    (material === undefined
+      ? (bench.ofRole(role) ?? bench.before(role) ?? componentLike(told.role, bench))
+      : bench.componentFor(role, material, told.part));
+  if (component) takeAlternates(t, component);
+  if (component && material) takeSizes(t, component, material);
+  if (component && told.said.optional) component.optional = true;
+  if (component && told.said.area !== undefined) component.area = told.said.area;
+  return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+/** A part that hangs off the fly, which a list named of this material and called otherwise; no line has tied it in. */
+function namedElsewhere(bench: Bench, code: string, role: Role): Component | undefined {
+  const hangs = new Set<Role>(["legs", "throat", "cheeks"]);
+  if (!hangs.has(role) || bench.components.some((c) => c.role === role)) return undefined;
+  return bench.components.find(
+    (c) => hangs.has(c.role) && bench.declared.get(c.id)?.used === false && c.material.some((m) => m.value === code),
+  );
+}
+
+const secondOf = /\b(?:second|another|new|third|further)\s+$/;
+
+/** “tie in a second strip”: the same stuff for another part. */
+const isAnother = ({ told, text }: Telling): boolean =>
+  told.description !== undefined &&
+  secondOf.test(text.slice(Math.max(0, told.description.at - 12), told.description.at));
+
+/** “wind the herl on”, where the fly has none and the cabinet several: which of them is asked, not guessed. */
+function askWhich({ line }: Telling, { at, end, text, exact }: Description, found: ReturnType<Bench["resolve"]>): void {
+  const { material, others } = found;
+  if (exact || !material || found.isNew || others.length === 0 || !isNounAlone.test(text.trim())) return;
+  const sentence = `Which ${text.trim()} is it? The recipe has named none before.`;
+  if (line.asks.some((a) => a.at[0] === at && a.sentence === sentence)) return;
+  line.asks.push({
+    at: [at, end],
+    sentence,
+    answers: [material, ...others].slice(0, 6).map((m) => ({ label: m.name, text: m.name })),
+  });
+}
+
+/** A wing that was called a post, a hackle that was called a collar: the near role will do where it is the only one. */
+function componentLike(role: Role | undefined, bench: Bench): Component | undefined {
+  const near: Partial<Record<Role, Role>> = { collar: "hackle", hackle: "collar", rib: "tag", thorax: "body" };
+  const other = role && near[role];
+  return role === "collar" || role === "hackle" ? bench.ofRole(other) : undefined;
+}
+
+function takeAlternates({ told, bench }: Telling, component: Component): void {
+  for (const d of told.alternates) {
+    const { material } = bench.resolve(d);
+    if (!material || component.material.some((m) => m.value === material.code)) continue;
+    if (component.alternates?.some((a) => a.material === material.code)) continue;
+    component.alternates = [...(component.alternates ?? []), { material: material.code }];
+  }
+}
+
+/**
+ * The part that a material is for, where nobody names it: one that the fly has of it, else what its form is used for.
+ */
+function roleFrom(
+  said: Said,
+  form: MaterialForm | undefined,
+  bench: Bench,
+  code: string | undefined,
+  name: string,
+): Role | undefined {
+  const own =
+    code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
+  // “Two turns of dubbing in front of that”: a collar, though the body is of the same.
+  const isAhead = said.there && "part" in said.there && said.there.part === "it" && said.there.end === "front";
+  if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return "collar";
+  // “two hackles with barbs of 1.5 gapes”: not what a tail was taken from before.
+  const isOwn = own && !(form === "hackle" && said.barb && !barbed.has(own.role));
+  if (own && isOwn) return own.role;
+  if (form === undefined) return undefined;
+  const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;
+  const isRear = place !== undefined && alongShank(place) > 0.85;
+  const isFront = place !== undefined && alongShank(place) < FRONT;
+  const isFibre = form === "feather fibre" || form === "hair" || form === "hackle";
+  if (isFibre && isPastBend(said.shown) && !lastBody(bench) && !isFront && said.attitude !== "over" && !said.hanging)
+    return "tail";
+  if (form === "feather fibre" || form === "hair" || form === "flash") {
+    // What lies over the back is no tail, however far behind it is tied in.
+    if (form === "hair" && said.attitude === "over") return "wing";
+    if (isRear && !said.hanging) return form === "flash" && bench.ofRole("tail") ? "flash" : "tail";
+    // “Two cdc feathers on top, the tips just past the bend”
+    if (form === "feather fibre" && said.round?.top && said.shown && !isRear) return "wing";
+    if (form === "feather fibre")
+      return said.hanging ? "wing case" : isFront && said.attitude === "down" ? "throat" : undefined;
+  }
+  // “Dub it up to the thorax”: what ends there lies behind it.
+  const isDubbed = form === "dubbing" || form === "blend";
+  if (isDubbed && said.end && "part" in said.end && said.end.part === "thorax") return "body";
+  const isLoopAtFront = said.loop === true && place !== undefined && alongShank(place) < AT_THE_FRONT;
+  if (isDubbed && lastBody(bench) && isLoopAtFront) return "collar";
+  // A cover waits to be pulled over, and the body is there: what is dubbed now is under it.
+  if (isDubbed && lastBody(bench) && bench.waits((w) => w.role === "wing case" && w.hangs)) return "thorax";
+  // What is dubbed at the front when the body is there is no body.
+  if (isDubbed && lastBody(bench) && bench.hangs && alongShank(bench.hangs) < 0.36) return "thorax";
+  const told = (said.end ?? said.from) ? undefined : said.there;
+  if (isDubbed && told && alongShank(told) < AT_THE_FRONT) return "thorax";
+  // “Two hackles, as long as the tail”, tied in at the bend: they lie with it.
+  if (form === "hackle" && isRear && !said.rule && (said.shown ?? said.like) !== undefined) return "tail";
+  const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
+  if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
+  // “Peacock herl, 8 strands on top”: what lies over all is no body.
+  if (form === "herl" && said.rule === undefined && (said.round?.top || said.attitude === "over" || said.like))
+    return "topping";
+  const isBehindEye = isFront && lastBody(bench) !== undefined;
+  if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
+  // Oval waits for the rib already: what is tied in next is wound under it.
+  // Braid and tubing are wound or slipped on as a body.
+  if (form === "tinsel" && /\b(?:braid|tubing)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
+  const isForBody =
+    form === "tinsel" &&
+    bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&
+    bench.ofRole("body") === undefined &&
+    !bench.ahead.has("body");
+  return isForBody ? "body" : usualRole(form);
+}
+
+/** “The tips stick out a shank length past the bend.” */
+function isPastBend(shown: LengthRule | undefined): boolean {
+  if (!shown) return false;
+  if ("reach" in shown) return shown.reach === "bend" && (shown.pastMm ?? 0) > 0;
+  const to = "to" in shown && "landmark" in shown.to && shown.to.landmark === "bend" ? shown.to.plus : undefined;
+  return to !== undefined && ("mm" in to ? to.mm : to.times) > 0;
+}
+
+/** What is dubbed so near the eye, in shanks, is no body. */
+const AT_THE_FRONT = 0.15;

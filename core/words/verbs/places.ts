@@ -1,0 +1,132 @@
+import type { Place } from "../../hooks";
+import type { Bench, Telling } from "../bench";
+import type { RecipeStep, Role } from "../../recipe";
+import { lastBody } from "./lastBody";
+import { alongShank } from "../settle";
+import { HERE, OF_STUFF } from "../text/place";
+import type { Said } from "../said";
+
+type PartPlace = Extract<Place, { part: string }>;
+
+/**
+ * The end of a body that is no part of its own: the fibres of the tail, or the thread itself, wound along the shank.
+ */
+function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
+  const roleOf = (s: RecipeStep): Role | undefined => bench.component(s.component)?.role;
+  if (bench.made.some((m) => roleOf(m.step) === "body") || bench.ahead.has("body")) return undefined;
+  const winds = bench.made.map((m) => m.step).filter((s) => s.do === "wind" && s.to !== undefined);
+  const step =
+    lastBody(bench) ?? winds.findLast((s) => roleOf(s) === "tail") ?? winds.findLast((s) => roleOf(s) === "thread");
+  if (step === undefined || !("from" in step) || step.from === undefined) return undefined;
+  const from = step.from;
+  const to = ("to" in step ? step.to : undefined) ?? from;
+  const [front, rear] = alongShank(from) <= alongShank(to) ? [from, to] : [to, from];
+  const middle: Place = { fraction: Number(((alongShank(front) + alongShank(rear)) / 2).toFixed(3)) };
+  const place = end === "rear" ? rear : end === "middle" ? middle : front;
+  return { ...place, ...(plus && place.plus === undefined && { plus }) };
+}
+
+/** Places that were said by a part mean the component that has its role, or that is of the stuff. */
+export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.bench.last.component);
+
+/** Where a part is going to begin that is not there yet: “wound up to the thorax”. */
+const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
+  thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
+};
+
+/** In front of a tail is where it is tied in: its butts under the body are no place. */
+function atItsTieIn(value: PartPlace, component: string, bench: Bench): void {
+  const tail = bench.made.findLast((m) => m.step.do === "lay" && m.step.component === component)?.step;
+  const at = tail?.do === "lay" ? (tail.tieIn?.at ?? tail.to) : undefined;
+  if (!at) return;
+  const { plus } = value;
+  for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+  Object.assign(value, at, plus && at.plus === undefined ? { plus } : {});
+}
+
+/** A place that nobody can find is asked about; until then it is one that is there. */
+function askPlace(value: PartPlace, { line, told }: Telling, sentence: string, until?: Place): void {
+  line.asks.push({ at: [told.at, told.end], sentence, answers: [] });
+  for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+  Object.assign(value, until ?? ({ landmark: "bend" } satisfies Place));
+}
+
+/** From where the thread hangs, so much further. */
+function settleHere(value: PartPlace, t: Telling): void {
+  const { bench } = t;
+  const { plus } = value;
+  const here = bench.hangs;
+  if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus)))
+    return askPlace(value, t, "From where is that measured? Say the place: “10 mm in front of the bend”.", here);
+  for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+  const mm = plus.mm + (here.plus && "mm" in here.plus ? here.plus.mm : 0);
+  Object.assign(value, here, mm === 0 ? {} : { plus: { mm } });
+}
+
+export function settleParts(value: unknown, t: Telling, before: string | undefined): void {
+  const { bench, line } = t;
+  if (value === null || typeof value !== "object") return;
+  if ("part" in value && "end" in value && typeof value.part === "string") {
+    if (value.part === HERE) return settleHere(value as PartPlace, t);
+    const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
+    const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
+    if (stuff !== undefined && !meant)
+      return askPlace(
+        value as PartPlace,
+        t,
+        `No part of this fly is of “${stuff}” yet. Say the place by a part: “in front of the tail”.`,
+      );
+    if (value.part === "it" && before === undefined)
+      return askPlace(
+        value as PartPlace,
+        t,
+        "Beside what is that? Name the part, “behind the bead”, or tie it in first.",
+      );
+    const part = value.part === "it" ? (before ?? value.part) : (meant?.id ?? value.part);
+    const stands = part === "body" ? bodyPlace(value as PartPlace, bench) : undefined;
+    if (stands) {
+      for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, stands);
+      return;
+    }
+    // “To where the hackles are”: what only waits to be wound is where it was tied in.
+    const waiting = bench.waits((w) => !w.hangs && isHackleRole.has(w.role));
+    if (waiting?.at && (part === waiting.component || part === "hackle" || part === "collar")) {
+      for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, waiting.at);
+      return;
+    }
+    const usual = bench.made.some((m) => bench.component(m.step.component)?.role === part || m.step.component === part)
+      ? undefined
+      : placeToCome[part]?.[(value as PartPlace).end];
+    if (usual) {
+      line.assumed.push(`the ${part} is not there yet: taken where one usually is`);
+      delete (value as Partial<PartPlace>).part;
+      delete (value as Partial<PartPlace>).end;
+      Object.assign(value, usual);
+      return;
+    }
+    const component = bench.component(part) ?? bench.components.find((c) => c.role === part);
+    value.part = component?.id ?? part;
+    if (component?.role === "tail" && value.end === "front") atItsTieIn(value as PartPlace, component.id, bench);
+    return;
+  }
+  for (const v of Object.values(value)) settleParts(v, t, before);
+}
+
+const isHackleRole = new Set<Role | undefined>(["hackle", "collar"]);
+
+/** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */
+export function settleBead(said: Said, bench: Bench): void {
+  for (const key of ["there", "begin", "end", "from", "to"] as const) {
+    const place = said[key];
+    if (place && "part" in place && place.plus === undefined && bench.component(place.part)?.role === "bead")
+      said[key] = { landmark: "eye" };
+  }
+}
+
+export const LEAST_WAY = 0.03;
+
+/** The place at which a step ends towards the eye: where the thread then hangs. */
+export const frontOf = (a: Place, b: Place | undefined): Place =>
+  b === undefined || alongShank(a) <= alongShank(b) ? a : b;

@@ -1,0 +1,50 @@
+import type { Said } from "../said";
+import type { Bench, Telling } from "../bench";
+import { lastBody } from "./lastBody";
+import { alongShank } from "../settle";
+import type { Place } from "../../hooks";
+import type { Role } from "../../recipe";
+import { isSame } from "../say/common";
+
+/** “rear third yellow floss, rest black floss”: what the body before it leaves of the shank, in front or behind. */
+export function takeRest(said: Said, bench: Bench): void {
+  if (!said.rest || said.from || said.begin || said.end || said.there) return;
+  const before = lastBody(bench);
+  if (!before) return;
+  const [front, rear] = [before.from, before.to ?? before.from].sort((x, y) => alongShank(x) - alongShank(y));
+  if (rear && alongShank(rear) < REAR) Object.assign(said, { from: rear, to: { landmark: "bend" } satisfies Place });
+  else if (front && alongShank(front) > FRONT) Object.assign(said, { from: { fraction: FRONT }, to: front });
+}
+
+const SAME_SHARE = 1e-6;
+
+const frontShare =
+  /\b(?:front|fore|forward|last)\s+(?:half|third|quarter|two\s+thirds)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
+
+/**
+ * “Body: rear half yellow, front half black”: shares of the body, which leaves room for the head; what was told of its
+ * rear ends there as well.
+ */
+export function takeShare(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {
+  const { from, to } = said;
+  if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
+  if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
+  const meet: Place = { fraction: Number((FRONT + (1 - FRONT) * to.fraction).toPrecision(3)) };
+  Object.assign(said, { from: { fraction: FRONT }, to: meet });
+  const moved = <P extends Place | undefined>(p: P): P | Place =>
+    p && "fraction" in p && Math.abs(p.fraction - to.fraction) < SAME_SHARE ? { ...p, ...meet } : p;
+  for (const m of bench.made) {
+    const { step } = m;
+    // A tail is bound along the shank, whatever is wound over it.
+    const isBound = step.do === "lay" && step.countedWhenWound;
+    if (step.do !== "wind" && step.do !== "dress" && !isBound) continue;
+    const tieIn = step.tieIn && { ...step.tieIn, at: moved(step.tieIn.at) };
+    m.step = { ...step, from: moved(step.from), ...(step.to && { to: moved(step.to) }), ...(tieIn && { tieIn }) };
+  }
+}
+
+/** Where a body ends, as usual. */
+export const FRONT = 0.3;
+
+/** From here on a body reaches the bend. */
+const REAR = 0.85;

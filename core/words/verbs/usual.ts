@@ -1,0 +1,234 @@
+import type { Said, Kind } from "../said";
+import { type Component, type Role, proportionsOfFamily, type LengthRule } from "../../recipe";
+import type { Bench, Telling } from "../bench";
+import type { Place } from "../../hooks";
+import type { MaterialForm } from "../../materials";
+import { barbed, type Meant } from "./object";
+import { sayLength } from "../say/length";
+
+/** “The rib through it, same number of turns”: as many as what was wound last had. */
+export function asManyTurns(said: Said, component: Component | undefined, bench: Bench): void {
+  const isSameNumber = said.sameTurns;
+  delete said.sameTurns;
+  if (!isSameNumber || said.rule) return;
+  const last = bench.made.findLast(
+    ({ step }) => step.do === "wind" && step.component !== component?.id && step.rule.turns !== undefined,
+  )?.step;
+  if (last?.do === "wind" && last.rule.turns !== undefined) said.rule = { turns: last.rule.turns };
+}
+
+/** “Butt: green floss, 3 mm”, “hot spot behind the bead, 1.5 mm”: of a tag or a butt that is how long it is. */
+export function asLongAs(said: Said, role: Role | undefined): void {
+  const [mm] = (said.size ?? []).flatMap((l) => ("mm" in l ? [l.mm] : []));
+  if (mm === undefined || said.from || said.to || (said.begin && said.end)) return;
+  const usual: Place | undefined = role === "thorax" || role === "head" ? { eyeLengths: 1 } : undefined;
+  const front = said.there ?? said.begin ?? usual;
+  const moved = (p: Place, by: number): Place | undefined =>
+    p.plus === undefined ? { ...p, plus: { mm: by } } : undefined;
+  const other = front ? moved(front, mm) : moved({ landmark: "bend" }, -mm);
+  if (!other) return;
+  Object.assign(said, front ? { from: front, to: other } : { from: other, to: { landmark: "bend" } });
+  delete said.there;
+  delete said.begin;
+  delete said.size;
+  said.rule ??= { touching: true };
+}
+
+/** What is cut to length before it is wound. */
+export const cutForms: ReadonlySet<MaterialForm> = new Set<MaterialForm>(["wire", "tinsel", "yarn", "chenille"]);
+
+const SHORTEST_PIECE = 30;
+const filling = new Set<MaterialForm>(["thread", "floss"]);
+
+/** No body is wound so full of thread or floss. */
+const FULLEST_MM = 12;
+
+/** A bare size of what is wound is how full thread and floss fill, and how long barbs are; of nothing else. */
+export function askWhatSize(
+  said: Said,
+  kind: Kind,
+  { role, form }: Meant,
+  { told, line }: Telling,
+  where: [number, number] | undefined,
+): void {
+  if (kind !== "wind" || !said.size || form === undefined) return;
+  // “about four inches” of a wire is the piece that is cut.
+  const [only] = said.size;
+  if (cutForms.has(form) && said.pieceMm === undefined && "mm" in only && only.mm >= SHORTEST_PIECE) {
+    said.pieceMm = only.mm;
+    delete said.size;
+    return;
+  }
+  const isDeeperThanAnyFly = said.size.some((l) => "mm" in l && l.mm > FULLEST_MM);
+  if (filling.has(form) && !isDeeperThanAnyFly) return;
+  if (role !== undefined && barbed.has(role)) return;
+  line.asks.push({
+    at: where ?? [told.at, told.end],
+    sentence: `A length stands here, but not what is so long: only thread and floss are wound until they are so full. Say its zone, “from the bend to mid-shank”, or take it out.`,
+    answers: [],
+  });
+  delete said.size;
+}
+
+/** “craft fur, 40 mm”: no body is so full; it may be how long the fibre is. */
+export function askHowFull(said: Said, kind: Kind, { told, line }: Telling, where: [number, number] | undefined): void {
+  const fullest = said.fullness?.find((l) => "mm" in l && l.mm > FULLEST_MM);
+  if (kind !== "dress" || !fullest) return;
+  line.asks.push({
+    at: where ?? [told.at, told.end],
+    sentence: `Nothing is dubbed ${sayLength(fullest)} full. Say how long the noodle is, “40 mm of noodle”, or take the length out.`,
+    answers: [],
+  });
+  delete said.fullness;
+}
+
+/**
+ * “2 mm, three times the shank”: of hair the first is how thick it is, of slips how wide; of all else it is asked which
+ * length holds.
+ */
+export function thickOrLong(
+  said: Said,
+  kind: Kind,
+  form: MaterialForm | undefined,
+  { told, line }: Telling,
+  where: [number, number] | undefined,
+): void {
+  const { thick } = said;
+  if (kind !== "lay" || !thick) return;
+  delete said.thick;
+  if (form === "hair") {
+    said.amount ??= { clump: thick };
+    return;
+  }
+  if (form === "quill" || said.isSlips) {
+    said.amount ??= { slipWidth: thick };
+    return;
+  }
+  line.asks.push({
+    at: where ?? [told.at, told.end],
+    sentence: `Two lengths are said, ${sayLength(thick)} and ${sayLength(said.shown ?? thick)}. Which of them is it?`,
+    answers: [],
+  });
+}
+
+/** What is usually wound or dubbed where nobody says how much; told as supplied. */
+export function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, { line, bench }: Telling): void {
+  const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(bench.materialOf(component)?.name ?? "");
+  const first = said.onSizes?.[0];
+  if (kind === "wind" && said.rule === undefined && first)
+    said.rule = { turns: first.count, ...(role === "weight" && { touching: true }) };
+  if (kind === "wind" && said.rule === undefined && said.fill === undefined) {
+    if (role === "rib") supply({ turns: 5 }, "5 turns");
+    else if (role === "hackle" || role === "collar")
+      supply({ turns: said.palmered ? 5 : 3 }, said.palmered ? "5 turns" : "3 turns");
+    else supply({ touching: true }, "touching");
+  }
+  if (kind === "wind" && said.fill) said.fill = thickOf(said.fill);
+  if (kind === "dress" && said.ofBody !== undefined && said.fullness === undefined) {
+    const full = asThick(said.ofBody);
+    said.fullness = [full, full];
+  }
+  if (
+    kind === "dress" &&
+    said.noodle === undefined &&
+    said.fullness === undefined &&
+    said.trace === undefined &&
+    !(said.loopMm !== undefined && said.loopLoad !== undefined)
+  ) {
+    const full = proportionsOfFamily(bench.facts.family ?? "wet").body;
+    said.fullness = [full, full];
+    line.assumed.push(`${sayLength(full)} full`);
+  }
+  if (kind === "whip" && said.turns === undefined) {
+    said.turns = 5;
+    line.assumed.push("5 turns");
+  }
+  if (kind === "glue" && said.drops === undefined && said.along === undefined) {
+    if (said.coats === undefined) line.assumed.push("1 drop");
+    said.drops = said.coats ?? 1;
+  }
+  if (kind === "glue" && said.drops === undefined) said.drops = 1;
+  const name = bench.materialOf(component)?.name ?? "";
+  if (kind === "lay" && said.amount === undefined && form === "feather fibre" && /\b(?:topping|crest)$/i.test(name)) {
+    said.amount = { feathers: 1 };
+    line.assumed.push("1 feather");
+  }
+  if (kind === "lay" && said.amount === undefined && form !== undefined && (isYarn || oneOfIt.has(form))) {
+    said.amount =
+      form === "hackle"
+        ? inPairs.has(role ?? "body")
+          ? { feathers: 2, paired: true }
+          : { feathers: 1 }
+        : form === "extended body"
+          ? { pieces: 1 }
+          : said.folded
+            ? { strands: 2, folded: true }
+            : { strands: 1, folded: false };
+    line.assumed.push(
+      form === "hackle"
+        ? inPairs.has(role ?? "body")
+          ? "1 pair of feathers"
+          : "1 feather"
+        : form === "extended body"
+          ? "1 piece"
+          : "1 strand",
+    );
+  }
+  /** So many times as full as the body; one that is wound is taken to be as full as bodies of such flies are. */
+  function asThick(times: number): LengthRule {
+    const known = likeBody(bench, times)?.[0];
+    const body = bench.ofRole("body");
+    const isThin =
+      body === undefined || thinForms.has(bench.formOf(body)) || /\bquill\b/i.test(bench.materialOf(body)?.name ?? "");
+    const usual = isThin ? THIN_BODY : proportionsOfFamily(bench.facts.family ?? "wet").body;
+    const full = known ?? timesAs(usual, times);
+    if (!known) line.assumed.push(`${sayLength(full)} full`);
+    return full;
+  }
+  /** “Twice the width of the body”: how full a part is, not how long. */
+  function thickOf(fill: NonNullable<Said["fill"]>): NonNullable<Said["fill"]> {
+    const thick = (l: LengthRule): LengthRule =>
+      "of" in l && (l.of === "body" || l.of === "thorax") ? asThick(l.times) : l;
+    return [thick(fill[0]), thick(fill[1])];
+  }
+  function supply(rule: NonNullable<Said["rule"]>, words: string): void {
+    said.rule = rule;
+    line.assumed.push(words);
+  }
+}
+
+/** A body of thread, floss or wire is little fuller than the hook itself. */
+const THIN_BODY: LengthRule = { of: "gape", times: 0.18 };
+
+const thinForms = new Set<MaterialForm | undefined>(["thread", "floss", "tinsel", "wire", "quill"]);
+
+const timesAs = (l: LengthRule, times: number): LengthRule =>
+  "of" in l ? { of: l.of, times: Number((l.times * times).toFixed(3)) } : l;
+
+/** As full as the body's fuller end, times a factor. */
+function likeBody(bench: Bench, times: number): Said["fullness"] {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const body = bench.made.findLast((m) => m.step.do === "dress" && roles.get(m.step.component ?? "") === "body")?.step;
+  const full = body?.do === "dress" ? body.fullness?.[0] : undefined;
+  if (!full || !("of" in full)) return undefined;
+  const scaled = { of: full.of, times: Number((full.times * times).toFixed(3)) };
+  return [scaled, scaled];
+}
+
+/** Whole feathers of these stand on either side. */
+const inPairs = new Set<Role>(["wing", "cheeks", "eyes"]);
+
+/** Strands that wait to be wound when they are tied in. */
+export const strandForms: readonly MaterialForm[] = [
+  "wire",
+  "tinsel",
+  "yarn",
+  "floss",
+  "chenille",
+  "stretch body",
+  "herl",
+  "thread",
+];
+
+/** Of these one is bound in where nobody says how many. */
+const oneOfIt = new Set<MaterialForm>([...strandForms, "hackle", "weight wire", "extended body"]);
