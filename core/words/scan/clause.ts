@@ -3,7 +3,8 @@ import { type Head, listedAt } from "./heads";
 import type { Kind } from "../said";
 import { preparingFur } from "../madeReady";
 import { leadOf, verbBehindPlace, verbLead } from "./lead";
-import { isPast, hasContent } from "./here";
+import { hasContent, isBegun, isPast } from "./here";
+import type { VerbId } from "../verbs";
 import { isMoreThanVerb } from "./stuff";
 import { coatsAhead } from "./another";
 import { skipBlanks as skip } from "../parse";
@@ -24,6 +25,25 @@ const fresh = (at: number): Told => ({
   rest: [],
 });
 
+/** A clause that is to be read: where it stands, and what is known of it. */
+interface ClauseAt {
+  text: string;
+  from: number;
+  to: number;
+  head: Head;
+  context: ScanContext;
+  /** It is the first of its line, behind the name of its part. */
+  atHead: boolean;
+  /** It is read again, as one of this kind. */
+  given?: Kind;
+}
+interface VerbSpan {
+  id: VerbId;
+  at: number;
+  end: number;
+}
+
+/** One clause from a place on: what is told up to where another thing begins. */
 export function scanOne(
   text: string,
   from: number,
@@ -33,81 +53,90 @@ export function scanOne(
   atHead: boolean,
   given?: Kind,
 ): Told {
-  let told = fresh(from);
-  let place = from;
-  let boundary: { told: Told; at: number } | undefined;
+  const clause = { text, from, to, head, context, atHead, given };
   // “Comb out the underfur”, “cut the fur from the strip”: whatever its verb, nothing is tied in.
   const ready = given === undefined ? preparingFur(text, leadOf(text, from, to)) : undefined;
   if (ready) {
+    const told = fresh(from);
     told.kept.push({ at: leadOf(text, from, to), end: ready.end });
     return close(told, ready.end);
   }
   const behind = given === undefined && !atHead ? verbBehindPlace(text, from, to) : undefined;
-  const verb = behind ?? (given === undefined ? verbLead(text, from, to) : undefined);
-  // “Eyes: melted mono”: what it is made of, and not what is done.
+  const lead = behind ?? (given === undefined ? verbAhead(clause) : undefined);
+  const told = begun(clause, lead);
+  const begin = lead && !behind ? lead.end : from;
+  if (given === undefined) settleKind(told, text, begin, to, context);
+  else told.kind = given;
+  return readOn(clause, told, begin, behind);
+}
+
+/** The verb that a clause begins with; “Eyes: melted mono” says what they are made of, and not what is done. */
+function verbAhead({ text, from, to, atHead, context }: ClauseAt): VerbSpan | undefined {
+  const verb = verbLead(text, from, to);
   const isNoun = verb?.id === "act" && (atHead || isPast.test(text.slice(verb.at, verb.end)));
-  const lead = isNoun && isMoreThanVerb(text, verb, context) ? undefined : verb;
+  return isNoun && isMoreThanVerb(text, verb, context) ? undefined : verb;
+}
+
+/** What is told before a word behind the verb is read: the verb, and the part that the line is about. */
+function begun({ text, from, to, head, atHead, given }: ClauseAt, lead: VerbSpan | undefined): Told {
+  const told: Told = {
+    ...fresh(from),
+    role: head.role,
+    part: head.part,
+    isInherited: !atHead && head.role !== undefined,
+  };
   if (lead) {
     told.verb = lead.id;
     told.understood.push({ at: lead.at, end: lead.end });
-    if (!behind) place = lead.end;
-  } else if (given === undefined && (!atHead || head.role === "head") && coatsAhead(text, skip(text, from)))
-    told.verb = "finish";
-  else if (given === undefined) told.verb = head.verb;
-  told.role = head.role;
-  told.part = head.part;
-  told.isInherited = !atHead && head.role !== undefined;
+  } else if (given === undefined) {
+    const isCoat = (!atHead || head.role === "head") && coatsAhead(text, skip(text, from));
+    told.verb = isCoat ? "finish" : head.verb;
+  }
+  const own = text.slice(from, endOfSentence(text, from, to));
   // “Shellback: clear strip, 6 turns of mono to rib it”: the mono is no part of the back.
-  const ownWords = text.slice(from, endOfSentence(text, from, to));
-  if (told.isInherited && (toRibAhead.test(ownWords) || (told.role === "wing case" && turnsOfWire.test(ownWords))))
-    Object.assign(told, { role: "rib", part: "rib", isInherited: false });
+  const isRibOfCover =
+    told.isInherited && (toRibAhead.test(own) || (told.role === "wing case" && turnsOfWire.test(own)));
   // What is ribbed is not what it is ribbed with.
-  if (
-    lead?.id === "wind" &&
-    (told.role === undefined || told.isInherited) &&
-    /\brib/.test(text.slice(lead.at, lead.end))
-  )
+  const isRibbing = lead?.id === "wind" && /\brib/.test(text.slice(lead.at, lead.end));
+  if (isRibOfCover || (isRibbing && (told.role === undefined || told.isInherited)))
     Object.assign(told, { role: "rib", part: "rib", isInherited: false });
-  if (given === undefined) settleKind(told, text, place, to, context);
-  else told.kind = given;
+  return told;
+}
+
+/** Reads on, word by word, to where the clause ends. */
+function readOn(clause: ClauseAt, begun: Told, begin: number, behind: VerbSpan | undefined): Told {
+  const { text, to, context, atHead, given } = clause;
+  const isGiven = given !== undefined;
+  let told = begun;
+  let place = begin;
+  /** The last place at which another clause may begin, with what was told up to it. */
+  let boundary: { told: Told; at: number } | undefined;
   let canBeNoun = atHead;
   while (place < to) {
+    // The verb that stands behind its place is read already.
     if (behind && place >= behind.at && place < behind.end) {
       place = behind.end;
       continue;
     }
     const stop = stopsHere(text, place);
-    if (stop === "sentence") {
-      if (hasContent(told) || told.kept.length > 0) return close(told, place + 1);
-      place++;
-      continue;
-    }
-    if (
-      stop === "clause" &&
-      (text[place] === ";" || text[place] === ",") &&
-      given === undefined &&
-      hasContent(told) &&
-      listedAt(text, place + 1, atHead)
-    )
-      return close(told, place + 1);
+    if (stop === "sentence" && isBegun(told)) return close(told, place + 1);
     if (stop === "clause") {
+      if (!isGiven && hasContent(told) && /[;,]/.test(text[place] ?? "") && listedAt(text, place + 1, atHead))
+        return close(told, place + 1);
       // What stands behind a colon is the material, whatever it is called.
       if (text[place] === ":" && told.description === undefined) canBeNoun = true;
       boundary = { told: copyOf(told), at: place + 1 };
+    }
+    if (stop || /\s|["/]/.test(text[place] ?? "")) {
       place++;
       continue;
     }
-    if (/\s|["/]/.test(text[place] ?? "")) {
-      place++;
-      continue;
-    }
-    const isGiven = given !== undefined;
     const next = step({ told, text, at: place, to, context, canBeNoun: canBeNoun && !isGiven, isGiven });
     canBeNoun = false;
     if (next === "verb") return close(told, place);
     if (next === "another") {
-      if (boundary && boundary.at > (told.description?.end ?? 0)) return close(boundary.told, boundary.at);
-      return close(told, place);
+      const isBehindStuff = boundary && boundary.at > (told.description?.end ?? 0);
+      return boundary && isBehindStuff ? close(boundary.told, boundary.at) : close(told, place);
     }
     if (joins(text, place) && next.end > place) boundary = { told: copyOf(told), at: next.end };
     told = next.told;
