@@ -46,9 +46,39 @@ const byPiece = new Set<MaterialForm>([
   "wire",
 ]);
 
+type Finish = (said: Said, role: StepContext["role"], form: StepContext["form"]) => void;
+
+/** What was said in passing and is needed in another form by the kind of step that it turned out to be. */
+export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepContext, "role" | "form">): void {
+  if (kind === "dress" && said.loop && said.loopMm === undefined)
+    said.methods = { ...said.methods, "dubbing way": "loop" };
+  if (kind === "wind") for (const finish of ofWinding) finish(said, role, form);
+  if (kind === "lay") for (const finish of ofLaying) finish(said, role, form);
+  if (said.count !== undefined && kind === "lay" && said.amount === undefined) countIsAmount(said, form);
+}
+
+/** Turns, pieces and sizes of what is wound. */
+const ofWinding: readonly Finish[] = [wrapsAreTurns, inCutPieces, weightTouches, settleSize];
+
+/** Wraps of the thread itself are its turns; weight is not held by wraps either. */
+function wrapsAreTurns(said: Said, role: StepContext["role"]): void {
+  const isOwn = role === "head" || role === "thread" || role === "weight" || role === "hackle" || role === "collar";
+  if (!isOwn || (role === "hackle" && said.tieIn !== undefined)) return;
+  if (said.rule !== undefined || said.wraps === undefined) return;
+  said.rule = { turns: said.wraps };
+  delete said.wraps;
+}
+function inCutPieces(said: Said): void {
+  if (said.pieceMm !== undefined) said.take ??= { from: "pieces", pieceMm: said.pieceMm, gripMm: 0, trimMm: 0 };
+}
+function weightTouches(said: Said, role: StepContext["role"]): void {
+  const isPlaced = said.to !== undefined || said.end !== undefined;
+  if (role !== "weight" || said.rule?.turns === undefined || isPlaced) return;
+  said.rule = { ...said.rule, touching: said.rule.touching ?? true };
+}
 /** A size without a word for it: of a hackle its barbs, of thread and floss how full they fill. */
-function settleSize(said: Said, kind: Kind, role: StepContext["role"]): void {
-  if (kind !== "wind" || !said.size) return;
+function settleSize(said: Said, role: StepContext["role"]): void {
+  if (!said.size) return;
   if (role === "hackle" || role === "collar" || role === "throat") said.barb ??= said.size;
   else if (said.fill === undefined) {
     said.fill = said.size;
@@ -56,109 +86,84 @@ function settleSize(said: Said, kind: Kind, role: StepContext["role"]): void {
   }
 }
 
-/** What was said in passing and is needed in another form by the kind of step that it turned out to be. */
-export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepContext, "role" | "form">): void {
-  if (kind === "dress" && said.loop && said.loopMm === undefined)
-    said.methods = { ...said.methods, "dubbing way": "loop" };
-  // Wraps of the thread itself are its turns; weight is not held by wraps either.
-  if (
-    kind === "wind" &&
-    (role === "head" || role === "thread" || role === "weight" || role === "hackle" || role === "collar") &&
-    (role !== "hackle" || said.tieIn === undefined) &&
-    said.rule === undefined &&
-    said.wraps !== undefined
-  ) {
-    said.rule = { turns: said.wraps };
-    delete said.wraps;
-  }
-  if (kind === "wind" && said.pieceMm !== undefined && said.take === undefined)
-    said.take = { from: "pieces", pieceMm: said.pieceMm, gripMm: 0, trimMm: 0 };
-  if (
-    kind === "wind" &&
-    role === "weight" &&
-    said.rule?.turns !== undefined &&
-    said.to === undefined &&
-    said.end === undefined &&
-    said.rule.touching === undefined
-  )
-    said.rule = { ...said.rule, touching: true };
-  if (kind === "lay" && said.byMiddle && said.amount && "strands" in said.amount && !said.amount.folded)
+/** Amounts of what is laid, in the order in which one builds on the other. */
+const ofLaying: readonly Finish[] = [
+  foldedByMiddle,
+  stripIsOne,
+  ownFigure,
+  slipsOnEitherSide,
+  levelByHand,
+  ofEach,
+  ofMeasure,
+  oneOnEitherSide,
+  bunchesTogether,
+  perSide,
+];
+function foldedByMiddle(said: Said): void {
+  if (said.byMiddle && said.amount && "strands" in said.amount && !said.amount.folded)
     said.amount = { strands: 2 * said.amount.strands, folded: true };
-  if (said.size) settleSize(said, kind, role);
-  if (kind === "lay" && said.amount && "slipWidth" in said.amount && form !== undefined && byWidth.has(form))
+}
+function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  if (said.amount && "slipWidth" in said.amount && form !== undefined && byWidth.has(form))
     said.amount = { strands: 1, folded: false };
-  // “slips of grey quill, 2.5 mm”: a quill's own figure is its width.
-  if (
-    kind === "lay" &&
-    (form === "quill" || said.isSlips) &&
-    said.amount === undefined &&
-    said.shown &&
-    "mm" in said.shown &&
-    said.shown.mm <= WIDEST_SLIP
-  ) {
-    said.amount = { slipWidth: said.shown };
-    delete said.shown;
-  }
-  // “white bucktail, 2 mm”: so thick is the bunch.
-  if (kind === "lay" && form === "hair" && said.amount === undefined && said.shown && isThickness(said.shown)) {
-    said.amount = { clump: said.shown };
-    delete said.shown;
-  }
-  // “4 slips 3 mm wide” are two on either side.
-  if (
-    kind === "lay" &&
-    said.amount &&
-    "slipWidth" in said.amount &&
-    (said.count ?? 0) > 2 &&
-    (said.count ?? 0) % 2 === 0
-  ) {
-    said.amount = { ...said.amount, layers: (said.count ?? 0) / 2 };
-    delete said.count;
-  }
-  // What hair is stacked for, fibres on a stem are drawn level for.
-  if (kind === "lay" && form === "feather fibre" && said.methods?.tips === "stacked")
-    said.methods = { ...said.methods, tips: "by hand" };
-  // “three fibres each, one to a side”: six.
-  if (kind === "lay" && said.isOfEach && said.count && said.amount && "fibres" in said.amount) {
-    said.amount = { fibres: said.count * said.amount.fibres };
-    delete said.count;
-  }
-  if (kind === "lay" && said.ofMm !== undefined) {
-    if (form === "hair") said.amount ??= { clump: { mm: said.ofMm } };
-    else said.shown ??= { mm: said.ofMm };
-    delete said.ofMm;
-  }
-  // “pheasant body feather, 1 per side”: one on either side is two.
+}
+/** “slips of grey quill, 2.5 mm”, “white bucktail, 2 mm”: a quill's own figure is its width, a bunch's how thick. */
+function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  const { shown } = said;
+  if (said.amount !== undefined || !shown) return;
+  if ((form === "quill" || said.isSlips) && "mm" in shown && shown.mm <= WIDEST_SLIP)
+    said.amount = { slipWidth: shown };
+  else if (form === "hair" && isThickness(shown)) said.amount = { clump: shown };
+  else return;
+  delete said.shown;
+}
+/** “4 slips 3 mm wide” are two on either side. */
+function slipsOnEitherSide(said: Said): void {
+  const { amount, count = 0 } = said;
+  if (!amount || !("slipWidth" in amount) || count <= 2 || count % 2 !== 0) return;
+  said.amount = { ...amount, layers: count / 2 };
+  delete said.count;
+}
+/** What hair is stacked for, fibres on a stem are drawn level for. */
+function levelByHand(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  if (form === "feather fibre" && said.methods?.tips === "stacked") said.methods = { ...said.methods, tips: "by hand" };
+}
+/** “three fibres each, one to a side”: six. */
+function ofEach(said: Said): void {
+  if (!said.isOfEach || !said.count || !said.amount || !("fibres" in said.amount)) return;
+  said.amount = { fibres: said.count * said.amount.fibres };
+  delete said.count;
+}
+function ofMeasure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  if (said.ofMm === undefined) return;
+  if (form === "hair") said.amount ??= { clump: { mm: said.ofMm } };
+  else said.shown ??= { mm: said.ofMm };
+  delete said.ofMm;
+}
+/** “pheasant body feather, 1 per side”: one on either side is two. */
+function oneOnEitherSide(said: Said): void {
   const { amount, round, count } = said;
-  if (kind === "lay" && count && round?.near && round.far && amount && "feathers" in amount && amount.feathers === 1) {
-    said.amount = { ...amount, feathers: count };
-    // A list said it, and its step once more.
-    delete said.perSide;
-  }
-  if (kind === "lay" && said.bunches !== undefined && said.amount) {
-    said.amount = allBunches(said.amount, said.bunches);
-    delete said.bunches;
-  }
-  // “A slip on each side”: two of them.
-  if (kind === "lay" && said.perSide && !said.amount && said.count !== undefined) {
-    said.count *= 2;
-    delete said.perSide;
-  }
-  if (kind === "lay" && said.perSide && said.amount) {
-    said.amount = twice(said.amount);
-    delete said.perSide;
-  }
-  if (kind === "lay" && said.count !== undefined && said.amount === undefined && said.round)
-    said.amount =
-      form === "hackle"
-        ? { feathers: said.count, ...(said.count % 2 === 0 && { paired: true }) }
-        : { strands: said.count, folded: false };
-  if (
-    kind === "lay" &&
-    said.count !== undefined &&
-    said.amount === undefined &&
-    form !== undefined &&
-    byPiece.has(form)
-  )
-    said.amount = { strands: said.count, folded: false };
+  if (!count || !round?.near || !round.far || !amount || !("feathers" in amount) || amount.feathers !== 1) return;
+  said.amount = { ...amount, feathers: count };
+  // A list said it, and its step once more.
+  delete said.perSide;
+}
+function bunchesTogether(said: Said): void {
+  if (said.bunches === undefined || !said.amount) return;
+  said.amount = allBunches(said.amount, said.bunches);
+  delete said.bunches;
+}
+/** What is said of one side is there on both: “a slip on each side”, two of them. */
+function perSide(said: Said): void {
+  if (!said.perSide || (!said.amount && said.count === undefined)) return;
+  if (said.amount) said.amount = twice(said.amount);
+  else if (said.count !== undefined) said.count *= 2;
+  delete said.perSide;
+}
+
+/** So many of what nobody counted otherwise: strands, or feathers of what is a hackle. */
+function countIsAmount(said: Said, form: StepContext["form"]): void {
+  const { count = 0 } = said;
+  if (said.round && form === "hackle") said.amount = { feathers: count, ...(count % 2 === 0 && { paired: true }) };
+  else if (said.round || (form !== undefined && byPiece.has(form))) said.amount = { strands: count, folded: false };
 }

@@ -1,4 +1,6 @@
 import type { Place } from "../../hooks";
+import type { Said } from "../said";
+import type { Told } from "../told";
 import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
@@ -31,79 +33,24 @@ export function tellThread(t: Telling): void {
   const { bench, told } = t;
   const object = threadOf(t);
   const { said } = told;
-  // “Fill the gap with thread, 0.3 gape down to 0.15 gape”: sizes of a thread are how full it fills.
-  if (said.size) {
-    const [long] = said.size;
-    // “Build a head 4 mm long”: so far it is wound.
-    if (said.isLong && told.role === "head" && "mm" in long && !said.from && !said.end && !said.to)
-      Object.assign(said, { from: HEAD, to: { landmark: "eye", plus: { mm: long.mm } } });
-    else said.fill = said.size;
-    delete said.size;
-  }
+  asFullAs(said, told);
   if (said.rule === undefined && said.wraps !== undefined) {
     said.rule = { turns: said.wraps };
     delete said.wraps;
   }
-  // “Wind white thread deep into the bend”: on a bare hook that is where it goes.
-  const { there } = said;
-  const isWayBack =
-    told.verb === "wind" && !bench.isBased && there && !said.begin && !said.end && !said.from && !said.rule;
-  if (isWayBack && alongShank(there) > HALF) {
-    said.begin = bench.hangs ?? { eyeLengths: 0.5 };
-    said.end = there;
-    delete said.there;
-  }
-  // “From half an eye behind the eye, touching turns into the bend”: that is where it goes.
-  if (there && said.begin && !said.end && !said.to && said.rule?.turns === undefined) {
-    said.end = there;
-    delete said.there;
-  }
-  // “Start the thread behind the eye, leave one eye free”: there it begins.
-  if (told.verb === "start" && there && said.end && leavesFree.test(t.text.slice(told.at, told.end))) {
-    said.there = said.end;
-    delete said.end;
-  }
-  // “Start behind the eye, leave one eye free, and go down into the bend”: what is left free is where it begins.
-  if (there && said.begin && said.end && !said.rule && alongShank(there) > alongShank(said.end)) {
-    said.begin = said.end;
-    said.end = there;
-    delete said.there;
-  }
-  const from = said.begin ?? said.there;
-  // “Lay a base of black thread”, and not from where: along the shank.
-  const isBaseAlone =
-    /\bbase\b/.test(t.text.slice(told.at, told.end)) &&
-    from === undefined &&
-    !said.from &&
-    !said.end &&
-    !/\b(?:from|to|down|back)\b/.test(t.text.slice(told.end));
-  if (isBaseAlone && !bench.isBased && said.rule === undefined)
-    Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { landmark: "bend" } });
-  const isHead = told.role === "head" && said.fill !== undefined && !said.from && !said.to && !said.end && !from;
+  for (const settle of ways) settle(said, t);
+  const isHead = isFilledHead(said, told);
   if (isHead) Object.assign(said, { from: HEAD, to: { eyeLengths: 1.1 } });
-  if (isLayer.test(t.text.slice(told.at, told.end)) && bench.isBased && !said.end && !said.to && !said.there)
-    Object.assign(said, { begin: undefined, end: isUp.test(t.text.slice(told.at, told.end)) ? TO_EYE : TO_BEND });
+  const from = said.begin ?? said.there;
   const to = said.end ?? said.to;
   // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
-  if (
-    to === undefined &&
-    said.rule === undefined &&
-    said.from === undefined &&
-    said.passes === undefined &&
-    said.fill === undefined
-  ) {
+  const isWound = said.rule ?? said.from ?? said.passes ?? said.fill;
+  if (to === undefined && isWound === undefined) {
     bench.hangs = from ?? { landmark: "eye" };
     return;
   }
   const turnsAtOneSpot = said.rule?.turns !== undefined && to === undefined;
-  if (
-    said.from === undefined &&
-    to !== undefined &&
-    from === undefined &&
-    bench.hangs &&
-    Math.abs(alongShank(bench.hangs) - alongShank(to)) > 0.03
-  )
-    said.begin = bench.hangs;
+  if (to && !said.from && !from && bench.hangs && isApart(bench.hangs, to)) said.begin = bench.hangs;
   if (isOnlyStart.test(t.text.slice(told.at, told.end))) keepTurns(t);
   said.rule ??= { touching: true };
   const step = make(
@@ -125,6 +72,74 @@ export function tellThread(t: Telling): void {
   const end = (step.passes ?? 1) % 2 === 0 ? step.from : (step.to ?? step.from);
   bench.hangs = end;
   windBack(t, { ...object, role: "thread" }, said, end);
+}
+const LEAST_APART = 0.03;
+const isApart = (a: Place, b: Place): boolean => Math.abs(alongShank(a) - alongShank(b)) > LEAST_APART;
+
+/** “Fill the gap with thread, 0.3 gape down to 0.15 gape”: sizes of a thread are how full it fills. */
+function asFullAs(said: Said, told: Told): void {
+  if (!said.size) return;
+  const [long] = said.size;
+  // “Build a head 4 mm long”: so far it is wound.
+  if (said.isLong && told.role === "head" && "mm" in long && !said.from && !said.end && !said.to)
+    Object.assign(said, { from: HEAD, to: { landmark: "eye", plus: { mm: long.mm } } });
+  else said.fill = said.size;
+  delete said.size;
+}
+const isFilledHead = (said: Said, { role }: Told): boolean =>
+  role === "head" && said.fill !== undefined && !(said.from ?? said.to ?? said.end ?? said.begin ?? said.there);
+
+/** From where and to where the thread goes, where a line says it otherwise; one builds on the other. */
+const ways: readonly ((said: Said, t: Telling) => void)[] = [
+  intoBend,
+  toThere,
+  startsThere,
+  leavesFreeFirst,
+  baseAlone,
+  layer,
+];
+/** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
+function intoBend(said: Said, { told, bench }: Telling): void {
+  const { there } = said;
+  if (told.verb !== "wind" || bench.isBased || !there || alongShank(there) <= HALF) return;
+  if (said.begin || said.end || said.from || said.rule) return;
+  said.begin = bench.hangs ?? { eyeLengths: 0.5 };
+  said.end = there;
+  delete said.there;
+}
+/** “From half an eye behind the eye, touching turns into the bend”: that is where it goes. */
+function toThere(said: Said): void {
+  if (!said.there || !said.begin || said.end || said.to || said.rule?.turns !== undefined) return;
+  said.end = said.there;
+  delete said.there;
+}
+/** “Start the thread behind the eye, leave one eye free”: there it begins. */
+function startsThere(said: Said, { told, text }: Telling): void {
+  if (told.verb !== "start" || !said.there || !said.end || !leavesFree.test(text.slice(told.at, told.end))) return;
+  said.there = said.end;
+  delete said.end;
+}
+/** “Start behind the eye, leave one eye free, and go down into the bend”: what is left free is where it begins. */
+function leavesFreeFirst(said: Said): void {
+  const { there, begin, end } = said;
+  if (!there || !begin || !end || said.rule || alongShank(there) <= alongShank(end)) return;
+  said.begin = end;
+  said.end = there;
+  delete said.there;
+}
+/** “Lay a base of black thread”, and not from where: along the shank. */
+function baseAlone(said: Said, { told, text, bench }: Telling): void {
+  if (bench.isBased || said.rule !== undefined || !/\bbase\b/.test(text.slice(told.at, told.end))) return;
+  if (said.begin ?? said.there ?? said.from ?? said.end) return;
+  if (/\b(?:from|to|down|back)\b/.test(text.slice(told.end))) return;
+  Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { landmark: "bend" } });
+}
+function layer(said: Said, { told, text, bench }: Telling): void {
+  const own = text.slice(told.at, told.end);
+  if (!bench.isBased || !isLayer.test(own) || said.end || said.to || said.there) return;
+  const [end, other] = isUp.test(own) ? [TO_EYE, TO_BEND] : [TO_BEND, TO_EYE];
+  // “… and a third one from mid-shank”: the second goes all the way.
+  Object.assign(said, { begin: said.begin && other, end });
 }
 
 const leavesFree = /\bleav(?:e|ing)\b/;

@@ -1,6 +1,7 @@
 import type { Material, MaterialForm } from "../../materials";
 import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
+import type { Said } from "../said";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
 import { cutForms, strandForms } from "./usual";
@@ -124,99 +125,25 @@ function saysOfBarbs({ told, bench, line }: Telling): boolean {
   return true;
 }
 
-export function tieIn(
-  t: Telling,
-  object: Meant,
-  spoken: Telling["told"]["said"],
-  before?: string,
-): Waiting | undefined {
+export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string): Waiting | undefined {
   const { bench, line } = t;
-  const said = { ...besideItsHost(t, object, spoken) };
   const { role, form, component } = object;
-  if (said.sameLength !== undefined && said.shown === undefined)
-    said.shown = timesAsLong(lengthBefore(bench), said.sameLength);
-  if (said.thickLike !== undefined && said.amount === undefined) said.amount = thickBefore(bench, said.thickLike);
-  if (said.like !== undefined && said.shown === undefined)
-    said.shown =
-      said.likePlusMm === undefined
-        ? timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1)
-        : longerBy(said.likePlusMm, said.like, bench);
-  if (said.like !== undefined && said.shown === undefined)
-    line.asks.push({
-      at: [t.told.at, t.told.end],
-      sentence: `How long is the ${said.like.trim()}? Nothing of it is tied in with a length yet. Say one here, as “twice the shank”.`,
-      answers: [],
-    });
-  if (said.shown) said.shown = ofHackleWing(bench, said.shown);
   const isWound = waitsToBeWound(role, form);
-  // “Caught in at the eye and bound down round the bend”: there it waits to be wound.
-  const bound =
-    isWound && isBoundDown.test(t.text.slice(t.told.at, t.told.end))
-      ? (said.end ?? said.to ?? (said.tieIn?.at && said.there))
-      : undefined;
-  const first = said.tieIn?.at ?? said.begin ?? said.there;
-  if (bound && first)
-    Object.assign(said, {
-      from: first,
-      to: bound,
-      tieIn: { ...said.tieIn, at: bound },
-      end: undefined,
-      there: undefined,
-    });
+  const said = { ...besideItsHost(t, object, spoken) };
+  asLongAsOthers(said, t);
+  if (isWound) boundWhereItWaits(said, t);
   // Pads that lie beside the body, so long, are not pulled over.
   const isBeside = said.shown !== undefined && said.round?.near !== undefined && said.round.far !== undefined;
   const hangs = !isWound && (said.hanging === true || (role === "wing case" && !isBeside));
   const own = { ...said };
-  // “Wing cases: turkey tail, two”: two slips, and no two fibres.
-  if (
-    role === "wing case" &&
-    form === "feather fibre" &&
-    own.amount &&
-    "fibres" in own.amount &&
-    fewest(own.amount.fibres)
-  ) {
-    own.count = Number(own.amount.fibres);
-    delete own.amount;
-  }
-  if (own.amount && "feathers" in own.amount && own.amount.paired && (form === "rubber" || form === "flash"))
-    own.amount = {
-      strands: own.amount.feathers,
-      folded: false,
-    };
-  if (isWound) {
-    own.countedWhenWound = true;
-    if (own.amount === undefined)
-      own.amount =
-        form === "hackle" || form === "feather fibre" || form === "quill"
-          ? { feathers: 1 }
-          : { strands: own.count ?? 1, folded: false };
-    delete own.hanging;
-    // What is said of a hackle's length is that of its barbs.
-    delete own.shown;
-    delete own.attitude;
-    delete own.barb;
-    delete own.face;
-  }
-  if (!isWound && own.barb) {
-    own.shown ??= own.barb[1];
+  inItsPieces(own, object);
+  if (isWound) forWinding(own, form);
+  else {
+    own.shown ??= own.barb?.[1];
     delete own.barb;
   }
   if (hangs) own.hanging = true;
-  // A belly of hair lies along the hook; what hangs down is a beard.
-  if (form === "hair" && /\bbelly\b/.test(t.told.part ?? "")) own.attitude ??= "back";
-  if (/antenna|feeler|horn/.test(t.told.part ?? "")) asFeelers(own, bench);
-  // A post is a wing that stands.
-  if (/\bpost\b/.test(t.told.part ?? "")) own.attitude ??= "up";
-  // Of horns and feelers one lies on each side.
-  if (
-    /horn|feeler|antenna/.test(t.told.part ?? "") &&
-    own.amount === undefined &&
-    form === "feather fibre" &&
-    t.told.loose.length === 0
-  ) {
-    own.amount = { fibres: own.count ?? 2 };
-    line.assumed.push("2 fibres");
-  }
+  byPart(own, t, form);
   const step = make(t, "lay", own, object, {
     name: isWound || hangs ? `bind in the ${partName(t, object, "strand")}` : partName(t, object, "part"),
     before,
@@ -238,6 +165,81 @@ export function tieIn(
   };
   bench.waiting.push(waiting);
   return waiting;
+}
+
+/** “The same length”, “a shank longer than the white”: a length or a thickness by what was tied in before. */
+function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
+  if (said.sameLength !== undefined) said.shown ??= timesAsLong(lengthBefore(bench), said.sameLength);
+  if (said.thickLike !== undefined) said.amount ??= thickBefore(bench, said.thickLike);
+  if (said.like !== undefined && said.shown === undefined) {
+    said.shown =
+      said.likePlusMm === undefined
+        ? timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1)
+        : longerBy(said.likePlusMm, said.like, bench);
+    if (said.shown === undefined)
+      line.asks.push({
+        at: [told.at, told.end],
+        sentence: `How long is the ${said.like.trim()}? Nothing of it is tied in with a length yet. Say one here, as “twice the shank”.`,
+        answers: [],
+      });
+  }
+  if (said.shown) said.shown = ofHackleWing(bench, said.shown);
+}
+
+/** “Caught in at the eye and bound down round the bend”: there it waits to be wound. */
+function boundWhereItWaits(said: Said, { told, text }: Telling): void {
+  const isDown = isBoundDown.test(text.slice(told.at, told.end));
+  const bound = isDown ? (said.end ?? said.to ?? (said.tieIn?.at && said.there)) : undefined;
+  const first = said.tieIn?.at ?? said.begin ?? said.there;
+  if (!bound || !first) return;
+  Object.assign(said, {
+    from: first,
+    to: bound,
+    tieIn: { ...said.tieIn, at: bound },
+    end: undefined,
+    there: undefined,
+  });
+}
+
+/** The amount in what the stuff comes in: slips for a cover, strands of rubber. */
+function inItsPieces(own: Said, { role, form }: Meant): void {
+  const { amount } = own;
+  // “Wing cases: turkey tail, two”: two slips, and no two fibres.
+  const isCover = role === "wing case" && form === "feather fibre";
+  if (isCover && amount && "fibres" in amount && fewest(amount.fibres)) {
+    own.count = Number(amount.fibres);
+    delete own.amount;
+  }
+  if (amount && "feathers" in amount && amount.paired && (form === "rubber" || form === "flash"))
+    own.amount = { strands: amount.feathers, folded: false };
+}
+
+/** What will be wound is bound in by one end: all that is said of its barbs belongs to the winding. */
+function forWinding(own: Said, form: MaterialForm | undefined): void {
+  const isFeather = form === "hackle" || form === "feather fibre" || form === "quill";
+  own.countedWhenWound = true;
+  own.amount ??= isFeather ? { feathers: 1 } : { strands: own.count ?? 1, folded: false };
+  delete own.hanging;
+  // What is said of a hackle's length is that of its barbs.
+  delete own.shown;
+  delete own.attitude;
+  delete own.barb;
+  delete own.face;
+}
+
+/** What a part is called says how it lies. */
+function byPart(own: Said, { told, bench, line }: Telling, form: MaterialForm | undefined): void {
+  const part = told.part ?? "";
+  // A belly of hair lies along the hook; what hangs down is a beard.
+  if (form === "hair" && /\bbelly\b/.test(part)) own.attitude ??= "back";
+  // A post is a wing that stands.
+  if (/\bpost\b/.test(part)) own.attitude ??= "up";
+  if (!/antenna|feeler|horn/.test(part)) return;
+  asFeelers(own, bench);
+  // Of horns and feelers one lies on each side.
+  if (own.amount !== undefined || form !== "feather fibre" || told.loose.length > 0) return;
+  own.amount = { fibres: own.count ?? 2 };
+  line.assumed.push("2 fibres");
 }
 
 const isBoundDown = /\b(?:bound|bind|lashed)\s+(?:it\s+|them\s+)?(?:down|back|along)\b/;
