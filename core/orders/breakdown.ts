@@ -1,9 +1,59 @@
 import { fold } from "./nearest";
 import { NUMBER, numberOf } from "./numbers";
-import { isInDozens, wordsOfFlies, type Quantity } from "./quantity";
+import { dozensText, isInDozens, wordsOfFlies, type Quantity } from "./quantity";
 import { plainColour } from "./names";
 import type { Catalogue } from "./types";
 import { findWish } from "./wishes";
+
+/** A statement with its quantities, in their order. */
+export interface Counted {
+  text: string;
+  start: number;
+  quantities: readonly Quantity[];
+  catalogue: Catalogue;
+}
+/** What a quantity is made of. */
+export interface Breakdown {
+  /** What counts in place of the quantities. */
+  parts: Quantity[];
+  /** The words that say so: they count nothing themselves. */
+  words: [number, number];
+  /** How these words are understood. */
+  label: string;
+  /** No other fly may be named behind this part, or it is a quantity of that. */
+  until?: Quantity;
+}
+
+/** Ways in which a quantity is broken down, in the order in which they are tried. */
+const ways: readonly ((counted: Counted) => Breakdown | undefined)[] = [
+  summedUp,
+  partOf,
+  withTheRest,
+  brokenBySize,
+  brokenDown,
+];
+
+/**
+ * A quantity that is broken down: “10 dz: 2 Copper Lodger 14, …”, “… of which 2 dz unweighted”, “6 dz in 14 and the
+ * rest in 16”, “8s 2, 10s 4”, “3 olive, 3 rust”.
+ *
+ * @param namesFly whether words name a fly
+ * @returns its parts, which add up to it; undefined where none is
+ */
+export function breakdownOf(counted: Counted, namesFly: (text: string) => boolean): Breakdown | undefined {
+  const { text, start } = counted;
+  for (const way of ways) {
+    const found = way(counted);
+    if (found && !(found.until && namesFly(text.slice(found.until.at[1] - start)))) return found;
+  }
+  return undefined;
+}
+/** All of the first quantity, in these parts. */
+const inAll = ([total]: readonly Quantity[], parts: Quantity[] | undefined): Breakdown | undefined =>
+  total?.flies === undefined || !parts
+    ? undefined
+    : { parts, words: total.at, label: `${dozensText(total.flies)} in all`, until: parts[0] };
+const sumOf = (parts: readonly Quantity[]): number => parts.reduce((sum, p) => sum + (p.flies ?? 0), 0);
 
 /** Says that what follows is what the quantity before it is made of. */
 const MADE_OF =
@@ -20,49 +70,45 @@ const OF_THEM = /^\s*(?:of\s+(?:them|which|these|those)|thereof|davon)(?!\p{L})(
 const HALF_OF_THEM =
   /(?<!\p{L})(?:(?:and|but|with|und)\s+)?(?:one\s+)?(?:half|die\s+hälfte)\s+(?:of\s+(?:them|these|those|which)|davon)(?!\p{L})/iu;
 /** Half of a quantity, where words say that of half of it something is wished. */
-function halfOf(text: string, start: number, total: Quantity | undefined): ReturnType<typeof partOf> {
+function halfOf({ text, start, quantities: [total] }: Counted): Breakdown | undefined {
   const half = HALF_OF_THEM.exec(text);
   const from = start + (half?.index ?? 0);
   if (!half || total?.flies === undefined || total.flies % 2 !== 0 || from < total.at[1]) return undefined;
   const words: [number, number] = [from, from + half[0].length];
   if (!findWish(text.slice(words[1] - start), 0)) return undefined;
   const flies = total.flies / 2;
-  return {
-    quantities: [
+  return toldApart(
+    [
       { ...total, flies },
       { at: words, flies, isPart: true },
     ],
     words,
-  };
+  );
 }
+const toldApart = (parts: Quantity[], words: [number, number]): Breakdown => ({
+  parts,
+  words,
+  label: "of them",
+  until: parts.at(-1),
+});
 const OF_WHICH = /(?<!\p{L})(?:of\s+which|thereof|davon|darunter|including|incl\.?)\s+$/iu;
 
 /**
  * “8 dz Copper Lodger 14 olive, of which 2 dz unweighted”: what is left of the first quantity, and the part of it that
  * is told apart, with the words that say so; of several quantities the last two.
  */
-export function partOf(
-  text: string,
-  start: number,
-  quantities: readonly Quantity[],
-  catalogue: Catalogue,
-): { quantities: Quantity[]; words: [number, number] } | undefined {
-  if (quantities.length < 2) return halfOf(text, start, quantities[0]);
+function partOf(counted: Counted): Breakdown | undefined {
+  const { quantities } = counted;
+  if (quantities.length < 2) return halfOf(counted);
   for (let i = quantities.length - 1; i > 0; i--) {
-    const found = partAt(text, start, quantities, i, catalogue);
+    const found = partAt(counted, i);
     if (found) return found;
   }
   return undefined;
 }
 
 /** The same, where the part is the quantity with this number. */
-function partAt(
-  text: string,
-  start: number,
-  quantities: readonly Quantity[],
-  i: number,
-  catalogue: Catalogue,
-): ReturnType<typeof partOf> {
+function partAt({ text, start, quantities, catalogue }: Counted, i: number): Breakdown | undefined {
   const [total, part] = quantities.slice(i - 1);
   if (part === undefined || total?.flies === undefined || part.flies === undefined || part.flies >= total.flies)
     return undefined;
@@ -80,15 +126,13 @@ function partAt(
   const words: [number, number] = behind
     ? [part.at[1], part.at[1] + behind[0].length]
     : [start + (ahead?.index ?? 0), part.at[0]];
-  return {
-    quantities: [
-      ...quantities.slice(0, i - 1),
-      { ...total, flies: total.flies - part.flies },
-      { ...part, isPart: true },
-      ...quantities.slice(i + 1),
-    ],
-    words,
-  };
+  const parts = [
+    ...quantities.slice(0, i - 1),
+    { ...total, flies: total.flies - part.flies },
+    { ...part, isPart: true },
+    ...quantities.slice(i + 1),
+  ];
+  return toldApart(parts, words);
 }
 
 const LIST_BEHIND =
@@ -104,11 +148,7 @@ const COUNT_AHEAD = new RegExp(
  *
  * @returns what the list counts, and the words ahead of it; undefined where it does not come to just that
  */
-export function summedUp(
-  text: string,
-  start: number,
-  quantities: readonly Quantity[],
-): { parts: Quantity[]; words: [number, number] } | undefined {
+function summedUp({ text, start, quantities }: Counted): Breakdown | undefined {
   const [total, ...others] = quantities;
   if (total?.flies === undefined || /[\p{L}\d]/u.test(text.slice(0, total.at[0] - start))) return undefined;
   const ahead = text.slice(0, total.at[1] - start);
@@ -121,8 +161,8 @@ export function summedUp(
   });
   // What counts in the list must be one of its numbers: another unit in it is another way to count.
   if (others.some((q) => !parts.some((p) => p.at[0] === q.at[0]))) return undefined;
-  const isAll = parts.length > 1 && parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies;
-  return isAll ? { parts, words: [total.at[0], start + from - 1] } : undefined;
+  if (parts.length < 2 || sumOf(parts) !== total.flies) return undefined;
+  return { parts, words: [total.at[0], start + from - 1], label: `${dozensText(total.flies)} in all` };
 }
 
 const THE_REST =
@@ -131,21 +171,21 @@ const THE_REST =
 const OF_EACH = /(?<!\p{L})(?:each|apiece|ea|je|jeweils)(?!\p{L})/iu;
 /**
  * “10 dz Copper Lodger olive, 6 dz in 14 and the rest in 16”: what is left of the first quantity is a part of it, too.
- *
- * @param quantities those of the text, in its order; the first is all of it
- * @returns its parts, in their order; undefined where nothing is left, or no rest is spoken of
  */
-export function withTheRest(text: string, start: number, quantities: readonly Quantity[]): Quantity[] | undefined {
+function withTheRest({ text, start, quantities }: Counted): Breakdown | undefined {
   const [total, ...told] = quantities;
   const rest = THE_REST.exec(text);
   if (total?.flies === undefined || told.length === 0 || !rest || told.some((q) => q.flies === undefined))
     return undefined;
   const at: [number, number] = [start + rest.index, start + rest.index + rest[0].length];
-  const left = total.flies - told.reduce((sum, q) => sum + (q.flies ?? 0), 0);
+  const left = total.flies - sumOf(told);
   const isBehindAll = told.every((q) => q.at[1] <= at[0]);
   // “2 dz each in 12 and 16, the rest in 14”: how much that leaves is known when it is known of how many.
   if (left <= 0 || !isBehindAll || OF_EACH.test(text)) return undefined;
-  return [...told, { at, flies: left }].map((q) => ({ ...q, isPart: true }));
+  return inAll(
+    quantities,
+    [...told, { at, flies: left }].map((q) => ({ ...q, isPart: true })),
+  );
 }
 
 const SIZED = String.raw`#?(\d{1,2}(?:\/0)?)(?:'?s)?\s*(?:[-–:x×=]\s*)?(?<!\d\/)(?<=[\s:x×=–-])(\d{1,3})`;
@@ -159,10 +199,8 @@ const COUNTS_OF_SIZES = new RegExp(
 /**
  * “12 dz Copper Lodger olive: 8s 2, 10s 4, 12s 6” or “two 8, four 10, six 12”: behind a colon sizes, and how many of
  * each, that add up.
- *
- * @param quantities those of the text; it must be the only one
  */
-export function brokenBySize(text: string, start: number, quantities: readonly Quantity[]): Quantity[] | undefined {
+function brokenBySize({ text, start, quantities }: Counted): Breakdown | undefined {
   const [total, another] = quantities;
   const colon = text.lastIndexOf(": ");
   if (total?.flies === undefined || another || colon < total.at[1] - start) return undefined;
@@ -175,22 +213,14 @@ export function brokenBySize(text: string, start: number, quantities: readonly Q
     const at = start + colon + 1 + m.index + (one === SIZED ? m[0].length - count.length : 0);
     return { at: [at, at + count.length], flies: (numberOf(count) ?? NaN) * each, isPart: true };
   });
-  return parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) === total.flies ? parts : undefined;
+  return sumOf(parts) === total.flies ? inAll(quantities, parts) : undefined;
 }
 
 /**
  * “6 dz Copper Lodger 14: 3 olive, 3 rust”: a quantity and what it is made of, when that adds up to it and says what
  * the quantity itself leaves open, or stands in brackets or behind a colon.
- *
- * @param quantities those of the text, in its order; the first is the one that is broken down
- * @returns its parts in its place, or undefined when it is none
  */
-export function brokenDown(
-  text: string,
-  start: number,
-  quantities: readonly Quantity[],
-  catalogue: Catalogue,
-): Quantity[] | undefined {
+function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown | undefined {
   const [total, ...behind] = quantities;
   if (total?.flies === undefined || behind.some((q) => q.flies === undefined)) return undefined;
   const inDozens = isInDozens(text.slice(total.at[0] - start, total.at[1] - start));
@@ -206,7 +236,7 @@ export function brokenDown(
   const parts = [...behind, ...bare].sort((a, b) => a.at[0] - b.at[0]);
   const [first] = parts;
   if (!first || parts.length < 2) return undefined;
-  if (parts.reduce((sum, p) => sum + (p.flies ?? 0), 0) !== total.flies) return undefined;
+  if (sumOf(parts) !== total.flies) return undefined;
   const before = text.slice(total.at[1] - start, first.at[0] - start);
   const after = parts.map((p, i) => text.slice(p.at[1] - start, (parts[i + 1]?.at[0] ?? start + text.length) - start));
   const leavesOpen = (isWord: (word: string) => boolean): boolean => {
@@ -217,5 +247,9 @@ export function brokenDown(
   const isSized = after.every((a) => /(?<!\p{L})(?:in|size|#)\s*#?\d/iu.test(a)) && !/\d/.test(before);
   const isMarked = MADE_OF.test(before);
   if (bare.length > 0 && !inDozens && !isMarked) return undefined;
-  return isMarked || isOpen || isSized ? parts.map((p) => ({ ...p, isPart: true })) : undefined;
+  if (!isMarked && !isOpen && !isSized) return undefined;
+  return inAll(
+    quantities,
+    parts.map((p) => ({ ...p, isPart: true })),
+  );
 }
