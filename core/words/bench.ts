@@ -77,9 +77,6 @@ export function unique(wanted: string, taken: (name: string) => boolean): string
   return `${wanted}-${n}`;
 }
 
-/**
- * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
- */
 /** “Head: black, small”, “purple silk”: a thread of which only the colour is said is that on the hook. */
 const isSameThread = (words: string, onHook: Material): boolean => {
   const colour = colourIn(words)?.name;
@@ -88,6 +85,9 @@ const isSameThread = (words: string, onHook: Material): boolean => {
   );
 };
 
+/**
+ * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
+ */
 export class Bench {
   readonly components: Component[] = [];
   readonly made: MadeStep[] = [];

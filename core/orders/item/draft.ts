@@ -1,0 +1,78 @@
+import type { Catalogue, ReadLine, Understood, DoubtDetails, Doubt } from "../types";
+import type { SizesRead } from "../sizes";
+import type { Coded } from "../../errors";
+import type { Span } from "../spans";
+import { isCourteousWord } from "../asides";
+import { fold, nearest } from "../nearest";
+import type { Stretch } from "../stretch";
+import { plainColour } from "../names";
+
+/** Words that say how a quantity goes with what follows: they are never part of a name. */
+export const FILLER =
+  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|lieferbar|split|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+
+export type Pattern = Catalogue["patterns"][number];
+
+export type Named = { id: string; name: string };
+
+export interface Draft {
+  line: ReadLine;
+  pattern?: Pattern;
+  /** Whether its words name the pattern, or it is that of the line before. */
+  isNamed: boolean;
+  sizes: SizesRead | undefined;
+  colours: Named[];
+  formSaid: boolean;
+}
+
+/** What the statements before one leave for it. */
+export interface ItemState {
+  readonly catalogue: Catalogue;
+  /** The fly that was named last. */
+  lastPattern?: string;
+  /** The line that was read last. */
+  before?: ReadLine;
+  /** Sizes and colours among which the statement before went, where there were several. */
+  spreadBefore: { sizes: ReadLine["size"][]; variants: ReadLine["variant"][] };
+  readonly soFar: readonly ReadLine[];
+}
+
+export const sizesSoFar = (s: ItemState, pattern: string): ReadLine["size"][] => [
+  ...new Set(s.soFar.filter((l) => l.pattern === pattern && l.size !== undefined).map((l) => l.size)),
+];
+
+export function coloursSoFar(s: ItemState, { id, variants }: Pattern): Named[] {
+  return variants.filter((v) => s.soFar.some((l) => l.pattern === id && l.variant === v.id));
+}
+
+export function ask(
+  line: ReadLine,
+  field: Understood["field"],
+  at: [number, number],
+  why: Coded<DoubtDetails>,
+  candidates: Doubt["candidates"],
+): void {
+  line.doubts.push({ ...why, field, at, candidates });
+}
+
+/** Where the words of a line end: before the mark that ends its sentence. */
+export const endOf = ({ text, at }: ReadLine): number => at[1] - (/[\s.!?]+$/.exec(text)?.[0].length ?? 0);
+
+/** A word that must not be passed over. */
+export const isOpen = (word: Span): boolean =>
+  !FILLER.test(word.text) && !isCourteousWord(word.text) && /[\p{L}\d]/u.test(word.text);
+
+/** Signs and numbers belong to no name: a run of words must not reach across them unseen. */
+export const isName = (word: Span): boolean => !/\d/.test(word.text) && fold(word.text) !== "";
+
+/** Words one by one: what stands between them is still to be read. */
+export function takeWords(stretch: Stretch, words: Span[]): void {
+  for (const w of words) stretch.takeOut([w.start, w.end]);
+}
+
+export const rangeOf = (words: Span[]): [number, number] => [words[0]?.start ?? 0, words[words.length - 1]?.end ?? 0];
+export const plain = (words: Span[]): Span[] => words.map((w) => ({ ...w, text: plainColour(w.text) }));
+
+/** Answers that are plausible: what is merely the nearest of strings is not. */
+export const findClose = (said: string, names: readonly { name: string }[], least: number): Doubt["candidates"] =>
+  nearest(said, names, (n) => n.name, { least }).map((c) => ({ label: c.item.name, text: c.item.name }));

@@ -1,0 +1,113 @@
+import { type ItemState, type Draft, coloursSoFar, sizesSoFar, ask } from "./draft";
+import type { ReadLine, Catalogue } from "../types";
+import type { Stretch } from "../stretch";
+import type { Quantity } from "../quantity";
+import { takeQuantity, takeQuantityless } from "./quantity";
+import { takePattern, dropNameWords } from "./pattern";
+import { takeBeadless, takeNames, settleColour } from "./names";
+import { isShared, settleEach, spread } from "./spread";
+import { takeSizes } from "../sizes";
+import { settleSize } from "./sizes";
+import { askRest } from "./rest";
+import { findWish } from "../wishes";
+
+/** “the same but in 16” */
+const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
+
+const EACH =
+  /(?<!\p{L})(?:(?:in\s+)?(?:each|every)\s+size|(?:in\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+
+/** “2 dz 16 in the same colours”: in all that the order has of that fly. */
+const SAME_COLOURS =
+  /(?<!\p{L})(?:in\s+)?(?:(?:the\s+)?same|(?:den\s+)?(?:gleichen|selben)|denselben)\s+(?:colou?rs|shades|farben)(?!\p{L})/iu;
+
+const OF_SIZES = /size|größe/iu;
+
+/** “2 dz on barbless hooks and 1 dz on normal ones”. */
+const USUAL_HOOKS =
+  /(?<!\p{L})(?:(?:on|in|auf|with|mit)\s+)?(?:the\s+)?(?:normal(?:en?)?|ordinary|standard|usual|barbed|regular)(?:\s+(?:hooks?|ones?|haken))?(?!\p{L})/iu;
+
+const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
+
+/** “a third each”: of so many sizes or colours, of which there must be as many. */
+const A_PART_EACH =
+  /(?<!\p{L})(?:(?:an?|one)\s+)?(third|quarter|fifth)\s+(?:of\s+)?(?:each|apiece)(?!\p{L})|(?<!\p{L})(?:je|jeweils)\s+(?:ein\s+)?(drittel|viertel|fünftel)(?!\p{L})/iu;
+
+const PARTS: Record<string, number> = { third: 3, quarter: 4, fifth: 5, drittel: 3, viertel: 4, fünftel: 5 };
+
+/** Reads the lines of an order one after another; what a line leaves out it takes from the one before it. */
+export class ItemReader implements ItemState {
+  lastPattern?: string;
+  before?: ReadLine;
+  spreadBefore: ItemState["spreadBefore"] = { sizes: [], variants: [] };
+  readonly soFar: ReadLine[] = [];
+  private isBeforePart = false;
+
+  constructor(readonly catalogue: Catalogue) {}
+
+  /** One statement of the text: a line of the order, or one for each size or colour when that is said. */
+  read(stretch: Stretch, quantity: Quantity | undefined): ReadLine[] {
+    const line: ReadLine = {
+      text: stretch.text.trim(),
+      at: [stretch.start, stretch.end],
+      flies: quantity?.flies,
+      wishes: [],
+      understood: [],
+      doubts: [],
+    };
+    if (quantity) takeQuantity(stretch, quantity, line);
+    const draft: Draft = { line, isNamed: false, sizes: undefined, colours: [], formSaid: false };
+    takePattern(this, stretch, draft);
+    if (draft.pattern) takeBeadless(stretch, draft, draft.pattern);
+    takeWishes(stretch, line);
+    stretch.take(SAME_BUT);
+    if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
+    const isUsualHook =
+      this.before?.wishes.some((w) => w.kind === "barbless") === true && stretch.take(USUAL_HOOKS) !== undefined;
+    // What is wished of a part of a quantity is of no other.
+    if (!draft.isNamed && this.before?.pattern === line.pattern && (!this.isBeforePart || quantity?.isPart))
+      line.wishes.push(...(isUsualHook ? [] : carried(this.before, line)));
+    const part = stretch.take(A_PART_EACH);
+    const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
+    const isInShares = part !== undefined || isShared(stretch);
+    const eachOf = isInShares ? undefined : stretch.take(EACH);
+    const each = isInShares ? "shared" : eachOf || quantity?.isOfEach ? "each" : undefined;
+    const assorted = stretch.take(ASSORTED);
+    const sameColours = stretch.take(SAME_COLOURS);
+    if (draft.pattern) takeNames(this, stretch, draft, draft.pattern);
+    takeQuantityless(this, stretch, draft, quantity, eachOf?.at[0]);
+    draft.sizes = takeSizes(stretch, draft.pattern?.sizes);
+    settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook);
+    if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
+    if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = coloursSoFar(this, draft.pattern);
+    settleColour(this, stretch, draft);
+    askRest(this, stretch, draft);
+    // “1 dz of black in each size”: in those that the order has of that fly.
+    if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
+      this.spreadBefore = { sizes: sizesSoFar(this, draft.pattern.id), variants: [line.variant] };
+    if (eachOf) settleEach(this, draft, eachOf.at);
+    const made = spread(this, draft, each, quantity);
+    this.isBeforePart = quantity?.isPart === true;
+    this.soFar.push(...made);
+    if (part && made.length !== parts && line.doubts.length === 0)
+      ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
+    return made;
+  }
+}
+
+function takeWishes(stretch: Stretch, line: ReadLine): void {
+  for (let wish = findWish(stretch.left, stretch.start); wish; wish = findWish(stretch.left, stretch.start)) {
+    stretch.takeOut(wish.at);
+    if (wish.policy) line.policy = wish.policy;
+    else line.wishes.push(wish);
+    line.understood.push({
+      field: "wish",
+      at: wish.at,
+      label: wish.policy ? `materials: ${wish.policy}` : `wish: ${wish.words}`,
+    });
+  }
+}
+
+/** A barb wish holds for the next size of the same fly too. */
+export const carried = (before: ReadLine | undefined, line: ReadLine): ReadLine["wishes"] =>
+  line.wishes.some((w) => w.kind === "barbless") ? [] : (before?.wishes.filter((w) => w.kind === "barbless") ?? []);

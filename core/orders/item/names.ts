@@ -1,0 +1,158 @@
+import {
+  type Named,
+  type ItemState,
+  type Draft,
+  type Pattern,
+  takeWords,
+  rangeOf,
+  plain,
+  isName,
+  FILLER,
+  endOf,
+  ask,
+  isOpen,
+} from "./draft";
+import type { Stretch } from "../stretch";
+import { fold } from "../nearest";
+import { plainColour, findName, SURE, isSure, findShort } from "../names";
+import type { ReadLine } from "../types";
+
+/** A fly that comes with and without weight, as it is asked for without. */
+const WITHOUT_WEIGHT =
+  /(?<!\p{L})(?<!(?:not?|nicht|kein\p{L}*)\s+(?:the\s+|die\s+)?)(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
+
+/** The same, of a fly whose weight is its bead. */
+const WITHOUT_BEAD =
+  /(?<!\p{L})(?:(?:no|without(?: an?)?|w\/o) beads?|beadless|ohne (?:perle|kopf|goldkopf))(?!\p{L})/iu;
+
+const isUnweighted = ({ name }: Named): boolean => /^un-?weighted$/i.test(name);
+const JOINS = /^(?:and|und|&|\+|with|mit)$/iu;
+
+/** Weight forms and colours by their names; several colours of one quantity are several lines. */
+export function takeNames(s: ItemState, stretch: Stretch, draft: Draft, pattern: Pattern): void {
+  const form = draft.formSaid ? undefined : takeName(stretch, draft.line, "form", pattern.forms);
+  if (form) {
+    draft.line.form = form.id;
+    draft.formSaid = true;
+  }
+  const joint = takeJoint(s, stretch, draft.line, pattern.variants);
+  if (joint) draft.colours.push(joint);
+  for (;;) {
+    takeSlashed(s, stretch, draft, pattern.variants);
+    const colour = takeName(stretch, draft.line, "variant", pattern.variants);
+    if (!colour) break;
+    if (!draft.colours.includes(colour)) draft.colours.push(colour);
+  }
+  settleForm(s, draft, pattern);
+}
+
+/** “red/black/olive”: colours of the fly, each by itself. */
+function takeSlashed(s: ItemState, stretch: Stretch, draft: Draft, variants: readonly Named[]): void {
+  // “14/16 amber/slate”: whether each goes with its own is not said.
+  if (/\d\s*\/\s*#?\d/.test(stretch.text)) return;
+  for (const word of stretch.words()) {
+    const parts = word.text.split("/");
+    const found = parts.map((p) => variants.find((v) => fold(v.name) === fold(plainColour(p))));
+    const isOne = variants.some((v) => fold(v.name) === fold(word.text));
+    if (parts.length < 2 || isOne || !found.every((v) => v !== undefined)) continue;
+    takeWords(stretch, [word]);
+    const label = found.map((v) => v.name).join(", ");
+    draft.line.understood.push({ field: "variant", at: [word.start, word.end], label });
+    draft.colours.push(...found.filter((v) => !draft.colours.includes(v)));
+  }
+}
+
+/** “no bead”, of a fly that comes with one and without weight: the weight, not a wish beside it. */
+export function takeBeadless(stretch: Stretch, draft: Draft, { forms }: Pattern): void {
+  const light = forms.find(isUnweighted);
+  if (!light || !forms.some((f) => /(?<!\p{L})bead/iu.test(f.name))) return;
+  const said = stretch.take(WITHOUT_BEAD);
+  if (!said) return;
+  draft.line.form = light.id;
+  draft.formSaid = true;
+  draft.line.understood.push({ field: "form", at: said.at, label: light.name });
+}
+
+/** “white and red” for the colour “white/red”, where they are not two colours of the fly. */
+function takeJoint(s: ItemState, stretch: Stretch, line: ReadLine, variants: readonly Named[]): Named | undefined {
+  const known = new Set(variants.map((v) => fold(v.name)));
+  for (const v of variants) {
+    const parts = v.name.split(/\s*(?:\/|&|\+|(?<!\p{L})(?:and|with)(?!\p{L}))\s*/iu);
+    if (parts.length !== 2 || parts.every((p) => known.has(fold(p)))) continue;
+    const words = stretch.words();
+    const at = words.findIndex(
+      (w, i) =>
+        fold(plainColour(w.text)) === fold(parts[0] ?? "") &&
+        JOINS.test(words[i + 1]?.text ?? "") &&
+        fold(plainColour(words[i + 2]?.text ?? "")) === fold(parts[1] ?? ""),
+    );
+    if (at < 0) continue;
+    takeWords(stretch, words.slice(at, at + 3));
+    line.understood.push({ field: "variant", at: rangeOf(words.slice(at, at + 3)), label: v.name });
+    return v;
+  }
+  return undefined;
+}
+
+function takeName(stretch: Stretch, line: ReadLine, field: "variant" | "form", names: Named[]): Named | undefined {
+  const light = field === "form" ? names.find(isUnweighted) : undefined;
+  const said = light && stretch.take(WITHOUT_WEIGHT);
+  if (light && said) {
+    line.understood.push({ field, at: said.at, label: light.name });
+    return light;
+  }
+  const words = plain(stretch.words().filter(isName));
+  const nearly = findName(words, names, (n) => n.name, SURE);
+  // “tungsten” for “tungsten bead”: a word that only one of them has.
+  const found =
+    nearly && isSure(nearly)
+      ? nearly
+      : findShort(
+          words,
+          names,
+          (n) => n.name,
+          (w) => !FILLER.test(w),
+        );
+  if (!found) return undefined;
+  const at = rangeOf(words.slice(found.from, found.to));
+  takeWords(stretch, words.slice(found.from, found.to));
+  line.understood.push({ field, at, label: found.item.name });
+  return found.item;
+}
+
+/** The weight that was said last of this fly; named anew without it, it is asked whether it still holds. */
+function settleForm(s: ItemState, draft: Draft, pattern: Pattern): void {
+  if (draft.formSaid) return;
+  const usual = pattern.forms[0];
+  const carried = s.before?.pattern === pattern.id ? s.before.form : undefined;
+  draft.line.form = carried ?? usual?.id ?? "";
+  if (carried === undefined || carried === usual?.id || !draft.isNamed || !usual) return;
+  const names = [pattern.forms.find((f) => f.id === carried)?.name ?? carried, usual.name];
+  const details = { pattern: pattern.name, before: names[0] ?? "", usual: usual.name };
+  const end = endOf(draft.line);
+  ask(
+    draft.line,
+    "form",
+    [end, end],
+    { code: "WHICH_FORM", details },
+    names.map((n) => ({ label: n, text: ` ${n}` })),
+  );
+}
+
+/** The colour said, the only one, or that of the line before of the same fly; else it is asked. */
+export function settleColour(s: ItemState, stretch: Stretch, { line, pattern, colours }: Draft): void {
+  if (!pattern) return;
+  const [first] = colours;
+  const [only] = pattern.variants.length === 1 ? pattern.variants : [];
+  const carried = s.before?.pattern === pattern.id ? s.before.variant : undefined;
+  line.variant = first?.id ?? only?.id ?? carried;
+  if (line.variant || stretch.words().some((w) => isOpen(w))) return;
+  const answers = pattern.variants.slice(0, 4).map((v) => ({ label: v.name, text: ` ${v.name}` }));
+  ask(
+    line,
+    "variant",
+    [endOf(line), endOf(line)],
+    { code: "WHICH_COLOUR", details: { pattern: pattern.name } },
+    answers,
+  );
+}

@@ -1,0 +1,155 @@
+import {
+  type ItemState,
+  type Draft,
+  isName,
+  FILLER,
+  rangeOf,
+  takeWords,
+  ask,
+  isOpen,
+  plain,
+  type Pattern,
+  findClose,
+} from "./draft";
+import { type Stretch, runsOf } from "../stretch";
+import { findName, isSure, SURE, type NameFound, findShort, isNoun } from "../names";
+import { type Span, wordsOf } from "../spans";
+import { findWish } from "../wishes";
+import type { ReadLine, Doubt } from "../types";
+import { fold } from "../nearest";
+
+const MOST_ANSWERS = 4;
+const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
+
+export function takePattern(s: ItemState, stretch: Stretch, draft: Draft): void {
+  const words = stretch.words().filter((w) => isName(w) && !FILLER.test(w.text));
+  const nearly = findName(words, s.catalogue.patterns, (p) => p.name, 0.62);
+  const found = nearly && isSure(nearly) ? nearly : (shortName(s, words) ?? nearly);
+  if (found && isSure(found)) {
+    const at = rangeOf(words.slice(found.from, found.to));
+    takeWords(stretch, words.slice(found.from, found.to));
+    draft.line.understood.push({ field: "pattern", at, label: found.item.name });
+    draft.pattern = found.item;
+    draft.isNamed = true;
+  } else if (found && looksLikeName(s, words.slice(found.from, found.to), found.like)) {
+    askPattern(s, stretch, words.slice(found.from, found.to), draft.line);
+    return;
+  } else {
+    const strange = strangeName(s, words);
+    if (strange.length > 0) return askPattern(s, stretch, strange, draft.line);
+    draft.pattern = s.catalogue.patterns.find((p) => p.id === s.lastPattern);
+  }
+  if (draft.pattern) {
+    draft.line.pattern = draft.pattern.id;
+    s.lastPattern = draft.pattern.id;
+  } else if (words.length > 0) askPattern(s, stretch, words, draft.line);
+  else ask(draft.line, "pattern", [stretch.end, stretch.end], { code: "WHICH_PATTERN", details: {} }, []);
+}
+
+/**
+ * “3dz Quay Sparrow 12” after flies that are known: two words beside each other that are written as names, and mean
+ * nothing of the fly before, are another fly. It is asked about; nothing is carried on to it.
+ */
+function strangeName(s: ItemState, words: Span[]): Span[] {
+  const before = s.catalogue.patterns.find((p) => p.id === s.lastPattern);
+  const own = before ? [...before.variants, ...before.forms] : [];
+  const isCapital = (w: Span | undefined): w is Span =>
+    w !== undefined && /^\p{Lu}\p{Ll}{2,}$/u.test(w.text) && isOpen(w) && findWish(w.text, 0) === undefined;
+  const isOwn = (w: Span): boolean => findName(plain([w]), own, (n) => n.name, SURE) !== undefined;
+  const at = words.findIndex((w, i) => {
+    const next = words[i + 1];
+    // “Grey Quill”: a name may begin with a colour of the fly before it.
+    return isCapital(w) && isCapital(next) && next.start === w.end + 1 && !isOwn(next);
+  });
+  const [first, second] = words.slice(at < 0 ? words.length : at);
+  return first && second ? [first, second] : [];
+}
+
+/** “the Lodgers”: the noun of one pattern only, and nothing unknown beside it that would make it another's. */
+function shortName(s: ItemState, words: Span[]): NameFound<Pattern> | undefined {
+  const found = findShort(words, s.catalogue.patterns, (p) => p.name, isNoun);
+  if (!found) return undefined;
+  const own = [...found.item.variants, ...found.item.forms];
+  const isKnown = (w: Span | undefined): boolean => {
+    if (!w || !isOpen(w)) return true;
+    const name = findName(plain([w]), own, (n) => n.name, SURE);
+    return (name !== undefined && isSure(name)) || findWish(w.text, 0) !== undefined;
+  };
+  const [before, first] = [words[found.from - 1], words[found.from]];
+  const [last, after] = [words[found.to - 1], words[found.to]];
+  const besideIt = (a: Span | undefined, b: Span | undefined): boolean => a !== undefined && b?.start === a.end + 1;
+  if (besideIt(before, first) && !isKnown(before)) return undefined;
+  if (besideIt(last, after) && !isKnown(after)) return undefined;
+  return found;
+}
+
+/** A word that is nearly a pattern's name, and no colour, weight or wish of the fly before it. */
+function looksLikeName(s: ItemState, words: Span[], like: number): boolean {
+  const before = s.catalogue.patterns.find((p) => p.id === s.lastPattern);
+  if (!before) return true;
+  const own = findName(plain(words), [...before.variants, ...before.forms], (n) => n.name, SURE);
+  return own === undefined && like < 1;
+}
+
+/** Of words in several places those are asked about that are most like a name; the others are left. */
+function askPattern(s: ItemState, stretch: Stretch, words: Span[], line: ReadLine): void {
+  const asked = runsOf(
+    stretch,
+    words.filter((w) => !HOW_SHARED.test(w.text)),
+  ).map((run) => ({ run, close: closePatterns(s, run) }));
+  const [best = { run: words[0], close: [] }] = asked.sort((a, b) => b.close.length - a.close.length);
+  const { run, close } = best;
+  if (!run) return;
+  const why = { code: "PATTERN_UNKNOWN", details: { words: run.text } } as const;
+  ask(line, "pattern", [run.start, run.end], why, close);
+  stretch.takeOut([run.start, run.end]);
+  s.lastPattern = undefined;
+}
+
+function closePatterns(s: ItemState, run: Span): Doubt["candidates"] {
+  const all = [
+    ...byInitials(run.text, s.catalogue.patterns),
+    ...findClose(run.text, s.catalogue.patterns, 0.6),
+    ...withWord(s, wordsOf(run)),
+  ];
+  return all.filter((a, i) => all.findIndex((b) => b.text === a.text) === i).slice(0, MOST_ANSWERS);
+}
+
+/** Names that share a word with what was said, put in the place of that word. */
+function withWord(s: ItemState, words: Span[]): Doubt["candidates"] {
+  const found = findShort(
+    words,
+    s.catalogue.patterns,
+    (p) => p.name,
+    () => true,
+  );
+  if (!found) return [];
+  const said = words.map((w, i) => (i === found.from ? found.item.name : i > found.from && i < found.to ? "" : w.text));
+  return [{ label: found.item.name, text: said.filter(Boolean).join(" ") }];
+}
+
+/** “Midges: Glass Midge olive …”: words of the name that stand beside it once more say nothing new. */
+export function dropNameWords(stretch: Stretch, pattern: Pattern): void {
+  const own = new Set(fold(pattern.name).split(" "));
+  for (const w of stretch.words())
+    if (own.has(fold(w.text)) || own.has(fold(w.text).replace(/s$/, ""))) {
+      const isColour = [...pattern.variants, ...pattern.forms].some((n) =>
+        fold(n.name).split(" ").includes(fold(w.text)),
+      );
+      if (!isColour) stretch.takeOut([w.start, w.end]);
+    }
+}
+
+/** “CL 14 olive”: names that begin with those letters, in their order, with what was said beside. */
+function byInitials(said: string, patterns: readonly Pattern[]): Doubt["candidates"] {
+  const [, letters = "", rest = ""] = /^(\p{L}{2,4})(?:\s+(.*))?$/u.exec(said) ?? [];
+  const initials = (name: string): string =>
+    name
+      .split(/\s+/)
+      .map((w) => w.charAt(0))
+      .join("")
+      .toLowerCase();
+  return patterns
+    .filter((p) => initials(p.name) === letters.toLowerCase())
+    .map((p) => ({ label: p.name, text: `${p.name} ${rest}`.trim() }));
+}

@@ -1,0 +1,61 @@
+import type { Stretch } from "../stretch";
+import { type Quantity, dozensText, bareQuantity } from "../quantity";
+import type { ReadLine } from "../types";
+import { type ItemState, type Draft, ask, type Pattern } from "./draft";
+import { numberOf } from "../numbers";
+import type { Span } from "../spans";
+import { sizeOf, comesIn } from "../sizes";
+
+/** Smaller numbers in words count in dozens, or belong to something else. */
+const LEAST_SPELLED = 12;
+
+const SEVERAL_SIZES = /(?<!\d)\d{1,2}(?:\/0)?(?:\s?[/,]\s?\d{1,2}(?:\/0)?)+(?!\d)/u;
+
+/** A size that is said to be one. */
+const MARKED = /#\s?\d{1,2}(?:\/0)?s?(?!\d)/u;
+
+export function takeQuantity(stretch: Stretch, quantity: Quantity, line: ReadLine): void {
+  if (quantity.doubt) line.doubts.push(quantity.doubt);
+  if (quantity.flies !== undefined)
+    line.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
+  stretch.takeOut(quantity.at);
+}
+
+/** No unit was said: a number that is left over beside the size may be dozens or flies. */
+export function takeQuantityless(
+  s: ItemState,
+  stretch: Stretch,
+  draft: Draft,
+  quantity: Quantity | undefined,
+  eachAt: number | undefined,
+): void {
+  if (quantity) return;
+  const isNumber = (w: string): boolean => /^\d{1,4}(?:[.,]\d+)?x?$/.test(w) || (numberOf(w) ?? 0) > LEAST_SPELLED;
+  const free = stretch.words().filter((w) => isNumber(w.text));
+  // “8/10/12 6 each”: what stands before “each” is how many.
+  const ofEach = SEVERAL_SIZES.test(stretch.left)
+    ? free.find((w) => eachAt !== undefined && eachAt > w.end && eachAt - w.end <= 2)
+    : undefined;
+  const first = ofEach ?? aside(free, draft.pattern?.sizes) ?? free[0];
+  // “12 Meadow Hopper #8”: where the size is marked, the other number counts.
+  const isMarked = MARKED.test(stretch.left);
+  if (first && (ofEach || free.length > 1 || !draft.pattern || (numberOf(first.text) ?? 0) > 32 || isMarked)) {
+    const at: [number, number] = [first.start, first.end];
+    const bare = bareQuantity(first.text.replace(/x$/, ""), at, s.catalogue);
+    takeQuantity(stretch, bare, draft.line);
+    draft.line.flies = bare.flies;
+    return;
+  }
+  const at: [number, number] = [draft.line.at[0], draft.line.at[0]];
+  ask(draft.line, "quantity", at, { code: "HOW_MANY", details: {} }, []);
+}
+
+/** Of numbers the only one that cannot be a size, where another can. */
+function aside(free: Span[], sizes: Pattern["sizes"] | undefined): Span | undefined {
+  if (!sizes || free.length < 2) return undefined;
+  const others = free.filter((w) => {
+    const size = sizeOf(w.text);
+    return size === undefined || !comesIn(size, sizes);
+  });
+  return others.length === 1 ? others[0] : undefined;
+}

@@ -1,0 +1,46 @@
+import { type ItemState, type Draft, ask, isOpen, type Pattern, findClose } from "./draft";
+import { type Stretch, runsOf } from "../stretch";
+import type { ReadLine } from "../types";
+import type { Span } from "../spans";
+import { fold } from "../nearest";
+import { keptAsWish } from "../wishes";
+
+/** Some of what was said before, not as many more: how the rest stands has to be said. */
+const PART_OF =
+  /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
+
+const OF_THE_SIZE =
+  /(?<!\p{L})(?:of|from)\s+the\s+(?:sizes?\s+)?#?\d{1,2}(?:\/0)?'?s?(?![\p{L}\d])|(?<!\p{L})von\s+den\s+\d{1,2}(?:er)?n?(?![\p{L}\d])/iu;
+
+/** Every word that is left is asked about: a plausible name for it, or kept as a wish in these words. */
+export function askRest(s: ItemState, stretch: Stretch, { line, pattern }: Draft): void {
+  const part = stretch.take(PART_OF) ?? partOfSize(s, line);
+  if (part) ask(line, "rest", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
+  for (const run of runsOf(
+    stretch,
+    stretch.words().filter((w) => isOpen(w)),
+  ))
+    askRun(s, run, line, pattern);
+}
+
+/** “1 dz of the 10s barbless”, behind 10s that are ordered: some of those, or as many more? */
+function partOfSize(s: ItemState, line: ReadLine): { at: [number, number]; words: string } | undefined {
+  const said = OF_THE_SIZE.exec(line.text);
+  const isThere = s.soFar.some((l) => l.pattern === line.pattern && l.size !== undefined && l.size === line.size);
+  if (!said || !isThere) return undefined;
+  const from = line.at[0] + said.index;
+  return { at: [from, from + said[0].length], words: said[0] };
+}
+
+function askRun(s: ItemState, run: Span, line: ReadLine, pattern: Pattern | undefined): void {
+  const at: [number, number] = [run.start, run.end];
+  const words = run.text;
+  if (!/\p{L}/u.test(words)) return ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
+  const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
+  const customers = s.catalogue.customers.filter((c) => fold(c.name).split(" ").includes(fold(words)));
+  ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words } }, [
+    ...findClose(words, names, 0.78),
+    ...(customers.length <= 3 ? customers.map((c) => ({ label: c.name, text: c.name })) : []),
+    ...keptAsWish(words),
+  ]);
+}

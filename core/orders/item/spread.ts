@@ -1,0 +1,93 @@
+import { type ItemState, type Draft, coloursSoFar, sizesSoFar, ask } from "./draft";
+import type { Stretch } from "../stretch";
+import { type Quantity, dozensText } from "../quantity";
+import type { ReadLine } from "../types";
+
+const SHARED =
+  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|split(?: evenly| equally)?(?: between| across| over| among)?|(?:in )?equal(?:ly| parts| amounts| numbers| quantities| shares)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+
+/** “half in red and half in black” */
+const HALF_AND =
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:in\s+)?(?!now|today|then|by|later|at|jetzt|heute|sofort)\p{L}+\s*,?\s*(?:and|und|&)?\s*(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+
+/** “half of them 14s and half 16s”: the sizes stay to be read. */
+const HALF_SIZES =
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:(?:in|on)\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+
+const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
+
+/**
+ * “2 dz white, 1 dz black, and half a dozen each in 4/0”: of each colour so far. Where “each” stands alone behind
+ * sizes that were told in several statements, it is asked of which.
+ */
+export function settleEach(s: ItemState, draft: Draft, at: [number, number]): void {
+  const { pattern, line, sizes, colours, isNamed } = draft;
+  if (!pattern || isNamed || (sizes?.sizes.length ?? 0) > 1 || colours.length > 1) return;
+  const known = coloursSoFar(s, pattern);
+  if (sizes && colours.length === 0 && known.length > 1) draft.colours = known;
+  const soFar = sizesSoFar(s, pattern.id);
+  const before = s.spreadBefore.sizes.length;
+  if (sizes || before < 2 || soFar.length <= before) return;
+  ask(
+    line,
+    "size",
+    at,
+    { code: "WHICH_SIZE", details: { pattern: pattern.name } },
+    [soFar, s.spreadBefore.sizes].map((of) => ({ label: of.join(", "), text: `each in ${of.join("/")}` })),
+  );
+}
+
+export function isShared(stretch: Stretch): boolean {
+  if (stretch.take(SHARED)) return true;
+  if (!stretch.take(HALF_AND) && !stretch.take(HALF_SIZES)) return false;
+  stretch.take(OTHER_HALF);
+  return true;
+}
+
+/** One line for each size and colour that was said, when it was said how the quantity goes with them. */
+export function spread(
+  s: ItemState,
+  draft: Draft,
+  how: "each" | "shared" | undefined,
+  quantity: Quantity | undefined,
+): ReadLine[] {
+  const { line, sizes, colours } = draft;
+  const before = how === "each" && !draft.isNamed ? s.spreadBefore : { sizes: [], variants: [] };
+  // “1 dz each of claret 8, 10 and 12, and 1 dz each in green”: in each of those sizes.
+  const all =
+    sizes && sizes.sizes.length > 1 ? sizes.sizes : !sizes && before.sizes.length > 1 ? before.sizes : [line.size];
+  const variants =
+    colours.length > 1
+      ? colours.map((c) => c.id)
+      : colours.length === 0 && before.variants.length > 1
+        ? before.variants
+        : [line.variant];
+  const count = all.length * variants.length;
+  s.before = line;
+  s.spreadBefore = { sizes: all, variants };
+  if (count === 1) return [line];
+  const flies = line.flies;
+  const after = quantity?.at[1] ?? line.at[0];
+  if (how === undefined || flies === undefined) {
+    if (flies !== undefined)
+      askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : colours.map((c) => c.name).join(", "));
+    return [line];
+  }
+  if (how === "shared" && flies % count !== 0) {
+    ask(line, "quantity", [after, after], { code: "NOT_SHARED", details: { flies, count } }, []);
+    return [line];
+  }
+  const share = how === "each" ? flies : flies / count;
+  const lines = all.flatMap((size) => variants.map((variant) => ({ ...line, size, variant, flies: share })));
+  s.before = lines[lines.length - 1];
+  return lines.map((l, i) => (i === 0 ? l : { ...l, understood: [], doubts: [] }));
+}
+
+function askShared(line: ReadLine, at: number, count: number, words: string): void {
+  const flies = line.flies ?? 0;
+  const shared = flies % count === 0 ? [{ label: `${dozensText(flies / count)} of each`, text: " shared evenly" }] : [];
+  ask(line, "quantity", [at, at], { code: "SHARED_HOW", details: { words, count } }, [
+    { label: `${dozensText(flies)} of each`, text: " each" },
+    ...shared,
+  ]);
+}

@@ -1,0 +1,93 @@
+import { type OrderReading, namesFly } from "./reading";
+import type { Span } from "../spans";
+import { askOtherOrder } from "./other";
+import { sameAhead, SAME_IN, aheadOf, SAME_BEHIND, asBefore } from "./same";
+import { Stretch } from "../stretch";
+import { commaParts } from "../pieces";
+import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
+import { parted, inParts } from "./parts";
+import { giveBack, giveAhead } from "../headings";
+import { wishedOfAll } from "./wishes";
+import { readLoose } from "./loose";
+import { findWish } from "../wishes";
+
+/** “…, all barbless, no substitutes” */
+const OF_ALL =
+  /(?<=[,.]\s*)(?:and\s+|und\s+)?(?:all(?:\s+(?:of\s+)?(?:them|these))?|everything|alle[s]?)\s+(?=(?:to\s+be\s+|are\s+|on\s+|with(?:out)?\s+|no\s+|ohne\s+|mit\s+|auf\s+|bitte\s+|please\s+)*(?:barbless|de-?barbed|lead|unleaded|sparse|original|widerhaken|schonhaken|bleifrei|blei|(?:fine|heavy|strong|light|standard)[- ](?:wire|hooks?)|individually|separately|gift)(?!\p{L}))/iu;
+
+/** “…, barbless, all of them”, “…, ohne Widerhaken alle” */
+const OF_ALL_BEHIND =
+  /(?<=[,.]\s{0,4})[^,.;\d]{4,40}\s,?\s*(?:all(?:\s+of\s+(?:them|these))?|alle[sn]?|throughout|for\s+all(?:\s+of\s+them)?|on\s+(?:all(?:\s+of\s+them)?|everything)|bei\s+allen|durchgehend)(?=\s*[.!]?\s*$)/iu;
+
+export function readStatement(o: OrderReading, clause: Span, before: number): void {
+  if (askOtherOrder(o, clause)) return;
+  const same = sameAhead(o, clause);
+  if (same) {
+    for (const part of same) readStatement(o, part, before);
+    return;
+  }
+  const stretch = new Stretch(clause.text, clause.start);
+  for (const chunk of commaParts(clause.text, clause.start))
+    if (quantitiesIn(chunk.text, chunk.start, o.catalogue).length === 0 && o.heading.takeWhole(chunk))
+      stretch.takeOut([chunk.start, chunk.end]);
+  const quantities = quantitiesIn(stretch.left, stretch.start, o.catalogue);
+  if (quantities.length > 0 || namesFly(o, stretch)) o.heading.takeWithin(stretch);
+  if (fillsBefore(o, stretch, quantities)) return;
+  const last = o.order.lines.at(-1);
+  const asMany = asManyIn(stretch.left, stretch.start) ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
+  const flies = (last?.flies ?? NaN) * (asMany?.times ?? NaN);
+  if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
+    const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };
+    const isSame = SAME_IN.test(clause.text) || SAME_BEHIND.test(clause.text);
+    o.order.lines.push(...asBefore(o, o.items.read(stretch, as), isSame));
+    return;
+  }
+  if (quantities.length > 0) {
+    const parts = parted(o, stretch, inParts(o, stretch, quantities));
+    const from = o.order.lines.length;
+    for (const [part, quantity] of parts) readItem(o, part, quantity);
+    const made = o.order.lines.slice(from);
+    giveBack(made, o.text, o.catalogue);
+    giveAhead(made, o.catalogue);
+    if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);
+    const end = parts.at(-1)?.[0].end ?? stretch.end;
+    for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) readLoose(o, chunk, before);
+    return;
+  }
+  for (const chunk of commaParts(stretch.left, stretch.start)) readLoose(o, chunk, before);
+}
+
+/** A line; what is wished of “all” behind the last one is wished of every line so far. */
+function readItem(o: OrderReading, part: Stretch, quantity: Quantity): void {
+  const behind = OF_ALL_BEHIND.exec(part.left);
+  const ofAll = OF_ALL.exec(part.left) ?? (behind && findWish(behind[0], 0) ? behind : null);
+  if (!ofAll) {
+    o.order.lines.push(...o.items.read(part, quantity));
+    return;
+  }
+  const from = part.start + ofAll.index;
+  const all = new Stretch(part.text.slice(ofAll.index), from);
+  all.left = part.left.slice(ofAll.index);
+  const own = new Stretch(part.text.slice(0, ofAll.index), part.start);
+  own.left = part.left.slice(0, ofAll.index);
+  o.order.lines.push(...o.items.read(own, quantity));
+  for (const chunk of commaParts(all.left, all.start)) readLoose(o, chunk, 0);
+}
+
+/** A quantity that stands alone belongs to the fly before it that has none: “Copper Lodger 14 olive. 6 dz.” */
+function fillsBefore(o: OrderReading, stretch: Stretch, quantities: Quantity[]): boolean {
+  const [quantity, another] = quantities;
+  const last = o.order.lines.at(-1);
+  if (!quantity || another || !last?.pattern || last.flies !== undefined) return false;
+  const rest = new Stretch(stretch.text, stretch.start);
+  rest.left = stretch.left;
+  rest.takeOut(quantity.at);
+  if (/[\p{L}\d]/u.test(rest.left.replaceAll("\uE000", ""))) return false;
+  const isAsked = last.doubts.some((d) => d.code === "HOW_MANY");
+  if (!isAsked) return false;
+  last.doubts = [...last.doubts.filter((d) => d.code !== "HOW_MANY"), ...(quantity.doubt ? [quantity.doubt] : [])];
+  last.flies = quantity.flies;
+  if (quantity.flies !== undefined)
+    last.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
+  return true;
+}

@@ -1,0 +1,87 @@
+import { type OrderReading, namesFly } from "./reading";
+import { type Span, piecesOf } from "../spans";
+import { isReference, isCourtesy, isCourteousWord } from "../asides";
+import { Stretch, runsOf } from "../stretch";
+import { COURTEOUS, takeQuoted, takeWish } from "./wishes";
+import { askUnknown } from "./unknown";
+import { Heading } from "../heading";
+import { fold } from "../nearest";
+import { plainColour } from "../names";
+import { findDay } from "../dates";
+
+/** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
+export function readLoose(o: OrderReading, chunk: Span, before: number): void {
+  if (isReference(chunk.text)) {
+    o.order.asides.push({ at: [chunk.start, chunk.end], why: "head" });
+    return;
+  }
+  const stretch = new Stretch(chunk.text, chunk.start);
+  takeQuoted(o, stretch, before);
+  if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
+  if (takeWish(o, stretch, before)) return;
+  if (takeDatedWish(o, chunk, before) || takeFormOfAll(o, stretch)) return;
+  const isFly = namesFly(o, stretch) || isSizeOfBefore(o, stretch);
+  if (isFly) {
+    o.order.lines.push(...o.items.read(stretch, undefined));
+    return;
+  }
+  if (readParts(o, chunk)) return;
+  o.heading.takeWithin(stretch);
+  o.heading.takeSeason(stretch);
+  if (takeWish(o, stretch, before)) return;
+  const rest = stretch.words();
+  if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
+    for (const run of runsOf(stretch, rest)) o.order.asides.push({ at: [run.start, run.end], why: "courtesy" });
+  else for (const run of runsOf(stretch, rest)) if (!isCourtesy(run.text)) askUnknown(o, run);
+}
+
+/** “Order #2291 / Fernhill Lodge / deliver by 28 April”: each part for itself, when each is known. */
+function readParts(o: OrderReading, chunk: Span): boolean {
+  const parts = piecesOf(chunk.text, chunk.start, /\s[/–-]\s/g);
+  if (parts.length < 2) return false;
+  const isKnown = (p: Span): boolean => isCourtesy(p.text) || isReference(p.text);
+  const trial = new Heading(o.catalogue, { lines: [], asides: [], understood: [], doubts: [] });
+  if (!parts.every((p) => isKnown(p) || trial.takeWhole(p))) return false;
+  for (const p of parts)
+    if (isKnown(p)) o.order.asides.push({ at: [p.start, p.end], why: isReference(p.text) ? "head" : "courtesy" });
+    else o.heading.takeWhole(p);
+  return true;
+}
+
+function isSizeOfBefore(o: OrderReading, stretch: Stretch): boolean {
+  if (o.items.lastPattern === undefined) return false;
+  const pattern = o.catalogue.patterns.find((p) => p.id === o.items.lastPattern);
+  const words = stretch.words();
+  const own = [...(pattern?.variants ?? []), ...(pattern?.forms ?? [])];
+  const isSize = (text: string): boolean => /^(?:#|sz\.?|size)?\d{1,2}(?:\/0)?$/i.test(text);
+  return (
+    words.length > 0 &&
+    words.every((w) => isSize(w.text) || own.some((o) => fold(o.name) === fold(w.text))) &&
+    words.some((w) => isSize(w.text))
+  );
+}
+
+/** “All weighted”: the weight of every line so far, where each fly comes in it. */
+function takeFormOfAll(o: OrderReading, stretch: Stretch): boolean {
+  if (!/^[\s.]*(?:all|everything|alle[s]?)(?!\p{L})/iu.test(stretch.left) || o.order.lines.length === 0) return false;
+  const words = stretch.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
+  const said = fold(words.map((w) => plainColour(w.text)).join(" "));
+  const forms = o.order.lines.map((l) =>
+    o.catalogue.patterns.find((p) => p.id === l.pattern)?.forms.find((f) => fold(f.name) === said),
+  );
+  if (said === "" || forms.some((f) => f === undefined)) return false;
+  o.order.lines.forEach((l, i) => (l.form = forms[i]?.id));
+  for (const w of words) o.order.understood.push({ field: "form", at: [w.start, w.end], label: said });
+  return true;
+}
+
+/** “He'd pick them up on March 6th”: a day and a wish, and courtesy. */
+function takeDatedWish(o: OrderReading, chunk: Span, before: number): boolean {
+  const day = findDay(chunk.text, o.catalogue.today);
+  if (!day) return false;
+  const stretch = new Stretch(chunk.text, chunk.start);
+  stretch.takeOut([chunk.start + day.at[0], chunk.start + day.at[1]]);
+  if (!takeWish(o, stretch, before)) return false;
+  o.heading.takeWithin(new Stretch(chunk.text.slice(...day.at), chunk.start + day.at[0]));
+  return true;
+}

@@ -1,0 +1,50 @@
+import { type OrderReading, namesFlyIn, namesFly } from "./reading";
+import type { Span } from "../spans";
+import { Stretch } from "../stretch";
+import { quantitiesIn } from "../quantity";
+import type { Doubt } from "../types";
+
+const OTHER_ORDER =
+  /(?<!\p{L})(?:(?<=^\s*(?:(?:please|could you|can you|can we|bitte)\s+)?)(?:swap|exchange|replace|switch|tausch\w*|ersetz\w*)|same as (?:my|our|the) order|cancel\w*|stornier\w*|storno|(?<!(?<!\p{L})(?:with|mit)\s[^,;.]{0,40})(?:instead of|anstatt|statt)|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+
+const AS_BEFORE =
+  /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
+
+const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
+
+/** It speaks of an order that is there: that one has to be opened. */
+export function askOtherOrder(o: OrderReading, clause: Span): boolean {
+  const other = OTHER_ORDER.exec(clause.text);
+  const before = other ? undefined : AS_BEFORE.exec(clause.text);
+  const found = other ?? before;
+  if (!found || (other && replacesAPart(o, clause, other))) return false;
+  // Whose order it is, and for when, is said there all the same.
+  o.heading.takeWithin(new Stretch(clause.text, clause.start));
+  o.order.doubts.push({
+    field: "rest",
+    code: other ? "OTHER_ORDER" : "AS_BEFORE",
+    details: { words: clause.text },
+    at: [clause.start, clause.end],
+    candidates: before ? asAWish(o, clause, before) : [],
+  });
+  return true;
+}
+
+/** “6 dz Slate Wisp 14 amber with an orange tag instead of red” speaks of no other order. */
+function replacesAPart(o: OrderReading, { text, start }: Span, found: RegExpExecArray): boolean {
+  if (!/^(?:instead of|anstatt|statt)$/i.test(found[0])) return false;
+  const [before, after] = [text.slice(0, found.index), text.slice(found.index + found[0].length)];
+  const counts = (of: string): boolean => quantitiesIn(of, start, o.catalogue).length > 0;
+  return counts(before) && namesFlyIn(o, before) && !counts(after) && !namesFlyIn(o, after);
+}
+
+/** “6 dz Slate Wisp 14 amber as last year” says its flies: what was before may be kept as a wish. */
+function asAWish(o: OrderReading, clause: Span, before: RegExpExecArray): Doubt["candidates"] {
+  const stretch = new Stretch(clause.text, clause.start);
+  const quantities = quantitiesIn(stretch.left, stretch.start, o.catalogue);
+  // “as last time but 2 dz more” is not told by the flies that it names.
+  if (quantities.length === 0 || !namesFly(o, stretch) || OTHERWISE.test(clause.text)) return [];
+  const end = before.index + before[0].length;
+  const text = `${clause.text.slice(0, before.index)}“${before[0]}”${clause.text.slice(end)}`;
+  return [{ label: "keep it as a wish", text }];
+}

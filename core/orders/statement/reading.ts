@@ -1,0 +1,31 @@
+import type { Catalogue, ReadOrder, Wish } from "../types";
+import { ItemReader } from "../item";
+import { Heading } from "../heading";
+import type { Statement } from "../days";
+import { Stretch } from "../stretch";
+import { findName, SURE, findShort, isNoun } from "../names";
+
+/** An order while it is read: its text, and what was made of it so far. */
+export interface OrderReading {
+  readonly text: string;
+  readonly catalogue: Catalogue;
+  readonly order: ReadOrder;
+  readonly items: ItemReader;
+  readonly heading: Heading;
+  /** Wishes that stand for themselves: for the whole order. */
+  readonly wishes: Wish[];
+  /** Statements that made lines, so that a day within one is theirs. */
+  readonly statements: Statement[];
+}
+
+export function namesFlyIn(o: OrderReading, text: string): boolean {
+  return namesFly(o, new Stretch(text, 0));
+}
+
+export function namesFly(o: OrderReading, stretch: Stretch): boolean {
+  const words = stretch.words().filter((w) => !/\d/.test(w.text));
+  const pattern = findName(words, o.catalogue.patterns, (p) => p.name, 0.62);
+  const customer = findName(words, o.catalogue.customers, (c) => c.name, SURE);
+  if (pattern !== undefined && (customer === undefined || pattern.like >= customer.like)) return true;
+  return customer === undefined && findShort(words, o.catalogue.patterns, (p) => p.name, isNoun) !== undefined;
+}

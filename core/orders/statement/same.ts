@@ -1,0 +1,50 @@
+import { type OrderReading, namesFlyIn } from "./reading";
+import type { ReadLine } from "../types";
+import type { Span } from "../spans";
+import { quantitiesIn } from "../quantity";
+import { commaParts } from "../pieces";
+
+/** “The same in 16”: as many as before. */
+export const SAME_IN =
+  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:(?:same(?:\s+again)?|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s|dit+o\s+(?:(?:in|with|mit|of|von)\s)?)/iu;
+
+/** “Half Past Six 16: the same”: all that the statement before told of it. */
+export const SAME_BEHIND =
+  /[:,]\s*(?:the\s+)?same(?:\s+again)?\s*[.!]?\s*$|[:,]\s*(?:dasselbe|das\s+gleiche)\s*[.!]?\s*$/iu;
+
+/**
+ * “3 dz #12, 2 dz #16”, and a line later “same again in brown”: all that the statement before told of its fly, in
+ * another colour or size.
+ */
+export function asBefore(o: OrderReading, made: ReadLine[], isSame: boolean): ReadLine[] {
+  const [one, another] = made;
+  const { lines } = o.statements.findLast((s) => s.lines[1] > s.lines[0]) ?? {};
+  const before = lines ? o.order.lines.slice(...lines) : [];
+  if (!isSame || !one || another || before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return made;
+  const says = (["size", "variant", "form"] as const).filter((f) => one.understood.some((u) => u.field === f));
+  const [said] = says;
+  // Where none or several are said, or they differ in that already, it is of the last of them.
+  if (said === undefined || says.length > 1 || new Set(before.map((l) => l[said])).size > 1) return made;
+  return before.map(({ flies, size, variant, form }, i) => ({
+    ...one,
+    ...{ flies, size, variant, form, [said]: one[said] },
+    ...(i > 0 && { understood: [], doubts: [] }),
+  }));
+}
+
+/** “and the same in 16, 4 dz Slate Wisp 12”: the same ends where the part begins that tells another fly's number. */
+export function sameAhead(o: OrderReading, { text, start, end }: Span): [Span, Span] | undefined {
+  if (!SAME_IN.test(text)) return undefined;
+  const [first] = quantitiesIn(text, start, o.catalogue);
+  const holder = first && commaParts(text, start).find((c) => c.end > first.at[0]);
+  if (!first || !holder) return undefined;
+  const from = holder.start > start && /\p{L}/u.test(text.slice(0, holder.start - start)) ? holder.start : first.at[0];
+  const rest = { text: text.slice(from - start), start: from, end };
+  const isAnother =
+    namesFlyIn(o, rest.text) || /(?:^|[\s,])(?:plus|and|und|sowie|dazu)\s+$/iu.test(text.slice(0, first.at[0] - start));
+  if (from <= start || !isAnother) return undefined;
+  const own = text.slice(0, from - start).replace(/(?:[\s,]|\s(?:and|und|plus|also))+$/iu, "");
+  return [{ text: own, start, end: start + own.length }, rest];
+}
+
+export const aheadOf = ({ start }: Span): { at: [number, number]; times: number } => ({ at: [start, start], times: 1 });

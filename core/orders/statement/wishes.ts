@@ -1,0 +1,72 @@
+import type { OrderReading } from "./reading";
+import { Stretch } from "../stretch";
+import { findWish, findQuoted } from "../wishes";
+import { isCourteousWord } from "../asides";
+import type { ReadLine, Wish } from "../types";
+import { fold } from "../nearest";
+
+/** Words that say nothing beside a wish. */
+export const COURTEOUS =
+  /^(?:please|bitte|thanks|and|und|all|alle|any|none|ones?|only|them|those|of|the|order|orders|everything|alles|for|für|with|mit|on|in|is|are|if|you|can|these|this|possible|throughout|durchgehend|course|obviously|naturally|natürlich)$/iu;
+
+/** A wish alone: of the lines of this line of the text, or of the whole order. */
+export function takeWish(o: OrderReading, stretch: Stretch, before: number): boolean {
+  const wish = findWish(stretch.left, stretch.start);
+  if (!wish) return false;
+  const beside = new Stretch(stretch.text, stretch.start);
+  beside.left = stretch.left;
+  beside.takeOut(wish.at);
+  const rest = beside.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
+  const of =
+    rest.length > 0
+      ? linesCalled(
+          o,
+          rest.map((w) => w.text),
+        )
+      : undefined;
+  if (rest.length > 0 && of === undefined) return false;
+  stretch.takeOut(wish.at);
+  if (of) for (const w of rest) stretch.takeOut([w.start, w.end]);
+  wishFor(o, wish, before, of);
+  return true;
+}
+
+/** “No substitutes on the sedges”: the lines of flies with these words in their names, where there are some. */
+function linesCalled(o: OrderReading, words: string[]): ReadLine[] | undefined {
+  const said = words.map((w) => fold(w).replace(/(?<=[^s])s$/, ""));
+  const lines = o.order.lines.filter((l) => {
+    const name = o.catalogue.patterns.find((p) => p.id === l.pattern)?.name ?? "";
+    const own = fold(name).split(" ");
+    return said.every((w) => own.some((o) => o.replace(/(?<=[^s])s$/, "") === w));
+  });
+  return lines.length > 0 ? lines : undefined;
+}
+
+/** Words in quotation marks are a wish, whatever stands beside them. */
+export function takeQuoted(o: OrderReading, stretch: Stretch, before: number): void {
+  for (let wish = findQuoted(stretch); wish; wish = findQuoted(stretch)) {
+    stretch.takeOut(wish.at);
+    wishFor(o, wish, before);
+  }
+}
+
+function wishFor(o: OrderReading, wish: Wish, before: number, called?: ReadLine[]): void {
+  const of = called ?? o.order.lines.slice(before);
+  o.order.understood.push({ field: "wish", at: wish.at, label: `wish: ${wish.words}` });
+  if (wish.policy) {
+    const { policy } = wish;
+    for (const line of of.length > 0 ? of : o.order.lines) line.policy = policy;
+    if (of.length === 0) o.wishes.push(wish);
+  } else if (of.length > 0) for (const line of of) line.wishes = [...line.wishes, wish];
+  else o.wishes.push(wish);
+}
+
+/** What is wished before the parts of a quantity, or behind the last and a comma, is wished of all of them. */
+export function wishedOfAll(lines: ReadLine[], text: string): void {
+  const [first, last] = [lines[0], lines.at(-1)];
+  if (!first || !last || first === last) return;
+  const begins = first.understood.find((u) => u.field === "quantity")?.at[0] ?? 0;
+  const ahead = first.wishes.filter((w) => w.at[1] <= begins);
+  const behind = last.wishes.filter((w) => /,\s*(?:all\s+|alle\s+)?$/iu.test(text.slice(0, w.at[0])));
+  for (const line of lines) line.wishes = [...new Set([...line.wishes, ...ahead, ...behind])];
+}
