@@ -113,6 +113,7 @@ describe("flies as tiers tell them", () => {
         "560-night-tide: FIBRE_TOO_SHORT",
         "562-sluice-keeper: MATERIAL_UNKNOWN",
         "563-boom-defence: MATERIAL_UNKNOWN",
+        "580-old-sluice-minnow: LENGTH_RULE_UNRESOLVED",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { read as readAll } from "./corpus/reading";
 
 const base = ["Hook: streamer 8", "Thread: black 140 denier"];
-const read = (...lines: string[]) => readRecipe([...base, ...lines].join("\n"), { materials: cabinet, hooks });
+const read = (...lines: string[]) => readAll([...base, ...lines].join("\n"));
 const last = (...lines: string[]): string => {
   const { recipe, lines: out } = read(...lines);
   expect(out.flatMap((l) => l.asks.map((a) => a.sentence))).toEqual([]);

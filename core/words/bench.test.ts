@@ -1,15 +1,12 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { asksOf, read as readAll, stepsByPart } from "./corpus/reading";
+import { cabinet } from "./corpus/cabinet";
 
 const list = "Hook: streamer 4\nThread: brown 140 denier\n";
-const read = (text: string, before = list) => readRecipe(before + text, { materials: cabinet, hooks });
-const told = (text: string, before = list): string[] => {
-  const { recipe } = read(text, before);
-  return recipe.steps.map((s) => `${recipe.components.find((c) => c.id === s.component)?.role ?? ""}: ${sayStep(s)}`);
-};
-const asked = (text: string, before = list): string[] =>
-  read(text, before).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+const read = (text: string, before = list) => readAll(before + text);
+const told = (text: string, before = list): string[] => stepsByPart(before + text);
+const asked = (text: string, before = list): string[] => asksOf(before + text);
 const of = (role: string, text: string, before = list): string[] =>
   told(text, before).filter((s) => s.startsWith(`${role}:`));
 /** What is marked as kept in the last line. */
@@ -58,7 +55,7 @@ describe("what is not understood", () => {
   test.each(["14 wet", "#4 streamer 4xl", "8 long shank nymph hook", "- Size 8 jig", "dry fly hook 14 16"])(
     "a hook and its size alone are a line about the hook: %s",
     (line) => {
-      const { lines, recipe } = readRecipe(`${line}\nThread: black`, { materials: cabinet, hooks });
+      const { lines, recipe } = readAll(`${line}\nThread: black`);
       expect(lines[0]?.about).toBe("hook");
       expect(recipe.sizes.from).not.toBe("");
     },

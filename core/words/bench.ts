@@ -201,7 +201,7 @@ export class Bench {
     if (own) return { material: own, others: [], isNew: false };
     const here = this.components
       .map((c) => this.materialOf(c))
-      .find((m) => m !== undefined && m.form === form && sameWords(`${m.name} ${m.form}`, d.text, form));
+      .find((m) => m !== undefined && m.form === form && sameWords(withForm(m), d.text, form));
     if (here) return { material: here, others: [], isNew: false };
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone =
@@ -409,6 +409,10 @@ export function isNamedBy(name: string, words: string): boolean {
 }
 /** What is sold by its size: a bead of 2 mm is none of 3 mm. */
 const bySize = new Set<MaterialForm>(["bead", "eyes", "thread", "weight wire", "wire"]);
+/** A strip of hide is wound and counted as yarn is, and is none: “olive yarn” does not mean it. */
+const withForm = ({ name, form }: Material): string =>
+  form === "yarn" && /strip|zonker|hide|leather|fur/i.test(name) ? name : `${name} ${form}`;
+
 const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolean => {
   const isSized = form !== undefined && bySize.has(form);
   const set = (t: string) =>

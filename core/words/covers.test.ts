@@ -1,10 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { read as readAll, stepsOf } from "./corpus/reading";
 
 const base = "Hook: nymph 12\nThread: black 70 denier\nBody: olive fur, 0.3 gape full\n";
-const read = (text: string) => readRecipe(base + text, { materials: cabinet, hooks });
-const said = (text: string): string[] => read(text).recipe.steps.map((s) => sayStep(s));
+const read = (text: string) => readAll(base + text);
+const said = (text: string): string[] => stepsOf(base + text);
 
 describe("a cover ends where it is held", () => {
   test.each([

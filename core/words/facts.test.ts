@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { read as readAll } from "./corpus/reading";
 
-const read = (...lines: string[]) => readRecipe(lines.join("\n"), { materials: cabinet, hooks });
+const read = (...lines: string[]) => readAll(lines.join("\n"));
 
 describe("a line that tells of the hook", () => {
   test.each([

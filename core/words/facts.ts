@@ -11,7 +11,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|heavy|light)";
 /** “Hook is a 10 or 12, two extra long.”, “I tie these in fourteens on wet hooks”: sentences about the hook alone. */
 const hookSentences = [
@@ -85,7 +85,7 @@ const sizeAndKind =
 
 /** All that a line about the hook alone may say. */
 const hookWords =
-  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|straight|pupae?|emergers?|caddis|double|treble|single|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point|on|with)$/;
+  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wets?|dry|dries|nymphs?|midges?|flats|streamers?|jigs?|grubs?|scuds?|curved|straight|pupae?|emergers?|caddis|double|treble|single|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point|on|with)$/;
 const aKind =
   /^(?:saltwater|stainless|stinger|popper|shank|eye|straight-eye|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|pupae?|emergers?|caddis|double|salmon|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
@@ -252,7 +252,8 @@ function askBesideHook(r: Reading, i: number): void {
     const at = m.index + m[0].length;
     const end = at + (/^[^,;+]*/.exec(text.slice(at))?.[0].trimEnd().length ?? 0);
     const words = lineOf(r, i).text.slice(at, end);
-    if (/\bhooks?\b|^(?:(?:extra\s+)?(?:light|fine|heavy|strong|standard)\s+wire|barbless)\b/i.test(words)) continue;
+    if (/\bhooks?\b|^(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless)\b/i.test(words))
+      continue;
     const found = descriptionAt(text, at, r.scanContext.index, false);
     const isPart = new RegExp(`^(?:${PARTS})(?![\\p{L}])`, "u").test(text.slice(at));
     const isThing = isPart || (found?.means ?? found?.exact) !== undefined;

@@ -1,22 +1,13 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { stepsByStuff, read } from "./corpus/reading";
 
-const read = (text: string) =>
-  readRecipe(`Hook: dry 12\nThread: grey\nWing: 20 elk hairs, upright, a shank long\n${text}`, {
-    materials: cabinet,
-    hooks,
-  });
-/** Steps of hackles and collars, with what they are of. */
-const wound = (text: string): string[] => {
-  const { recipe, newMaterials } = read(text);
-  const named = new Map([...cabinet.values(), ...newMaterials].map((m) => [m.code, m.name]));
-  return recipe.steps.flatMap((s) => {
-    const component = recipe.components.find((c) => c.id === s.component);
-    const isHackle = component?.role === "hackle" || component?.role === "collar";
-    return s.do === "wind" && isHackle ? [`${named.get(component.material[0]?.value ?? "") ?? ""}: ${sayStep(s)}`] : [];
-  });
-};
+const base = "Hook: dry 12\nThread: grey\nWing: 20 elk hairs, upright, a shank long\n";
+/** Windings of hackles and collars, with what they are of. */
+const wound = (text: string): string[] =>
+  stepsByStuff(base + text)
+    .filter((s) => /^(?:hackle|collar), .*turns?/.test(s))
+    .map((s) => s.replace(/^\w+, /, ""));
 
 describe("two hackles of two colours", () => {
   test("of a list, on either side of the wing", () => {
@@ -47,15 +38,15 @@ describe("two hackles of two colours", () => {
 
 test("a rib that was tied in where it ends goes back over the body first", () => {
   const { recipe } = read(
-    "Catch in 50 mm of fine oval gold at the eye.\nBody: claret fur, 0.3 gape full\nBring the tinsel to the head, five turns.",
+    base +
+      "Catch in 50 mm of fine oval gold at the eye.\nBody: claret fur, 0.3 gape full\nBring the tinsel to the head, five turns.",
   );
   expect(recipe.steps.map((s) => sayStep(s)).at(-1)).toContain("5 turns, from the bend to 1 eye behind the eye");
 });
 
 test("in a list on one line a part is not read by the words of the next", () => {
-  const { recipe } = readRecipe(
+  const { recipe } = read(
     "hook: wet 10; thread: red; tail: golden tippets, 8, as long as the gape; body: black wool; rib: oval silver, 5 turns",
-    { materials: cabinet, hooks },
   );
   expect(recipe.steps.map((s) => sayStep(s))[0]).toContain("8 fibres, = the gape length");
 });

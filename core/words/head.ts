@@ -64,6 +64,8 @@ const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$|^\s*#?\d{1,2}(?:\/0)?[\s,]+(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire)\s*$/;
 
 const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:[\w-]+\s+){0,2}?(?:hook|shank|fly)))?)\s+with\s+/;
+/** “Top it off with six herls”: they are its topping. */
+const toppedWith = /^(?:and\s+|then\s+)*top(?:\s+(?:it|this|that|them|the\s+wing))?(?:\s+off)?\s+with\s+/;
 /** “Rear half of the body: tinsel”: the share stays to be read. */
 const shareOfBody =
   /^(?:the\s+)?(?:rear|back|front|first|last)\s+(?:half|third|quarter|two\s+thirds|part)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
@@ -123,6 +125,15 @@ export function headOf(text: string): LineHead {
       part: "weight",
       named: [counted, counted + weighted[0].trimEnd().length],
       isListed: true,
+    };
+  const topped = toppedWith.exec(rest)?.[0];
+  if (topped !== undefined)
+    return {
+      begin: counted + topped.length,
+      role: "topping",
+      part: "topping",
+      named: [counted, counted + topped.trimEnd().length],
+      isListed: false,
     };
   const dubbing = /^dubbing\s*:\s*/.exec(rest)?.[0].length;
   if (dubbing !== undefined)

@@ -1,11 +1,10 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { read } from "./corpus/reading";
 
 const base = ["Hook: 12 wet", "Thread: black 70 denier", "Start the thread behind the eye and run it to the bend."];
 /** The stretches of the last line that are asked about because nothing goes to their place. */
 const lost = (line: string): string[] => {
-  const last = readRecipe([...base, line].join("\n"), { materials: cabinet, hooks }).lines.at(-1);
+  const last = read([...base, line].join("\n")).lines.at(-1);
   return (last?.asks ?? []).filter((a) => /nothing here takes it up/.test(a.sentence)).map((a) => line.slice(...a.at));
 };
 

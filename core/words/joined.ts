@@ -11,6 +11,7 @@ export const joined = (all: Told[], text: string): Told[] => passes().reduce((to
 /** One after the other: what is taken back first, then what is of one thing, then what is done with it. */
 const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
+  withCoat,
   withWoundLater,
   withPiece,
   withOnes,
@@ -59,6 +60,33 @@ const withRetracted = (all: Told[], text: string): Told[] =>
     return [{ ...t, at: before.at, rest, kept: [{ at: before.at, end }, ...t.kept] }];
   });
 
+/** “Coat the quill with one layer of resin”: what is coated, and with what. */
+const withCoat = (all: Told[]): Told[] =>
+  all.flatMap((t, n): Told[] => {
+    const isOfCoat = (x: Told | undefined, before: Told | undefined): boolean =>
+      x?.kind === "glue" &&
+      x.verb === undefined &&
+      x.role === undefined &&
+      formTold(x) === "liquid" &&
+      before?.verb === "finish" &&
+      before.description !== undefined &&
+      formTold(before) !== "liquid" &&
+      Object.keys(before.said).length === 0;
+    const next = all[n + 1];
+    if (next && isOfCoat(next, t))
+      return [
+        {
+          ...t,
+          onto: t.description,
+          description: next.description,
+          said: next.said,
+          ...wordsOf(t, next),
+          end: next.end,
+        },
+      ];
+    return isOfCoat(t, all[n - 1]) ? [] : [t];
+  });
+
 const cutsIt = /^\W*(?:and\s+|then\s+)*cut\s+(?:it|them|a\s+piece)?\s*(?:to\s+|about\s+)*\S/;
 /** “chenille, 2 mm thick, cut it four inches long”: so long is the piece. */
 const withPiece = (all: Told[], text: string): Told[] =>
@@ -79,7 +107,7 @@ const withPiece = (all: Told[], text: string): Told[] =>
   });
 const SHORTEST_PIECE = 30;
 
-const woundParts = new Set(["body", "thorax", "tag", "butt"]);
+const woundParts = new Set(["body", "thorax", "tag", "butt", "rib"]);
 /** “Body: tinsel, tie in at the front, wind to the tag and back”: it is wound once, as it is told at the end. */
 const withWoundLater = (all: Told[]): Told[] => {
   const [first, ...more] = all;

@@ -1,8 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { read as readAll } from "./corpus/reading";
 
-const read = (...lines: string[]) => readRecipe(lines.join("\n"), { materials: cabinet, hooks });
+const read = (...lines: string[]) => readAll(lines.join("\n"));
 /** The steps in their order, each with its part. */
 function told(...lines: string[]) {
   const { recipe, lines: out } = read(...lines);

@@ -1,18 +1,10 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { asksOf, stepsByStuff, read as readAll } from "./corpus/reading";
 
 const list = "Hook: streamer 4\nThread: brown 140 denier\n";
-const read = (text: string) => readRecipe(list + text, { materials: cabinet, hooks });
-const told = (text: string): string[] => {
-  const { recipe, newMaterials } = read(text);
-  return recipe.steps.flatMap((s) => {
-    const c = recipe.components.find((c) => c.id === s.component);
-    const of = newMaterials.find((m) => m.code === c?.material[0]?.value);
-    return c?.role === "thread" ? [] : [`${c?.role ?? ""}, ${of?.name ?? ""}: ${sayStep(s)}`];
-  });
-};
-const asked = (text: string): string[] => read(text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+const told = (text: string): string[] => stepsByStuff(list + text).filter((s) => !s.startsWith("thread, "));
+const asked = (text: string): string[] => asksOf(list + text);
 
 describe("a dubbing loop in one line", () => {
   test.each([
@@ -46,7 +38,8 @@ describe("a dubbing loop in one line", () => {
   });
 
   test("its layers are a mixture, in the parts that are said", () => {
-    const parts = (text: string) => Object.values(read(text).newMaterials.find((m) => m.blend)?.blend?.parts ?? {});
+    const parts = (text: string) =>
+      Object.values(readAll(list + text).newMaterials.find((m) => m.blend)?.blend?.parts ?? {});
     expect(parts("Composite loop of 6 cm: white fox and red craft fur, wind to mid-shank")).toEqual([1, 1]);
     expect(parts("Composite loop of 6 cm: white fox and red craft fur, 70/30, wind to mid-shank")).toEqual([70, 30]);
   });
@@ -89,9 +82,7 @@ test("a loop of a wing or of a weed guard is none", () => {
 
 test("a colour behind what is laid in, and layers that are counted", () => {
   const read = (line: string) =>
-    readRecipe(`Hook: streamer 4\nThread: white\n${line}`, { materials: cabinet, hooks }).newMaterials.filter(
-      (m) => m.form === "blend",
-    );
+    readAll(`Hook: streamer 4\nThread: white\n${line}`).newMaterials.filter((m) => m.form === "blend");
   expect(
     read("Make a dubbing loop of 6 cm, put CDC fibres in it, black, about 12 mm long, and spin it."),
   ).toMatchObject([{ name: "loop of cdc fibres, black" }]);
@@ -102,9 +93,8 @@ test("a colour behind what is laid in, and layers that are counted", () => {
 });
 
 test("the turns of a loop that a later line tells put it where they are told", () => {
-  const { recipe } = readRecipe(
+  const { recipe } = readAll(
     "Hook: nymph 10\nThread: black\nBead: 3 mm brass\nBody: black fur, 0.4 gape full\nMake a dubbing loop of 6 cm, put CDC fibres in it and spin it.\nTake two turns of that behind the bead.",
-    { materials: cabinet, hooks },
   );
   const loop = recipe.steps.at(-1);
   expect(loop?.do === "dress" && loop.loopMm).toBe(60);
@@ -112,9 +102,8 @@ test("the turns of a loop that a later line tells put it where they are told", (
 });
 
 test("a second station begins where the first one ended", () => {
-  const { recipe } = readRecipe(
+  const { recipe } = readAll(
     "Hook: streamer 4\nThread: white\nRear station: make a loop of 12 cm. Put in grey polar fibre and pearl flash. Spin it and wind it from the bend to mid-shank.\nFront station: make a loop of 10 cm. Put in olive polar fibre. Spin it and wind it to the eye.",
-    { materials: cabinet, hooks },
   );
   expect(recipe.steps.map((s) => sayStep(s))).toMatchObject([
     expect.stringMatching(/loop of 120 mm, from the bend to mid-shank/),

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { read as readAll } from "./corpus/reading";
 
 const base = "Hook: nymph 12\nThread: black 70 denier\n";
-const read = (text: string) => readRecipe(base + text, { materials: cabinet, hooks });
+const read = (text: string) => readAll(base + text);
 const said = (text: string): string[] => read(text).recipe.steps.map((s) => sayStep(s));
 
 describe("fur and feathers that are only made ready are no parts of the fly", () => {

@@ -37,7 +37,7 @@ const shade =
 export const isShadedColour = (words: string): boolean =>
   words !== "" && words.split(/\s+/).every((w) => isColour(w) || shade.test(w));
 const twoColours = match(
-  "(\\p{L}+)\\s+and\\s+(\\p{L}+)(?:\\s+(?:mixed|together|wound\\s+together))?(?=\\s*(?:[,;.]|$))",
+  "(?:one\\s+)?(\\p{L}+)(?:\\s+and\\s+|(?=[\\s,]+one\\s)[\\s,]+)(?:one\\s+)?(\\p{L}+)(?:\\s+(?:mixed|together|wound\\s+together))?(?=\\s*(?:[,;.]|$))",
 );
 export const isHackleRole = (role: Role | undefined): boolean => role === "hackle" || role === "collar";
 /** “Front hackle: brown and grizzle mixed”: one of each. */
@@ -126,7 +126,7 @@ export const asHair = (found: Description | undefined, role: Role | undefined): 
   found?.means?.form === "dubbing" &&
   role &&
   ofHair.has(role) &&
-  !/dub|(?<!(?:craft|fake|fun)\s)fur|blend|mix|wool|mask/.test(found.text)
+  !/dub|(?<!(?:craft|fake|fun|fox|squirrel|goat|yak)\s)fur|blend|mix|wool|mask/.test(found.text)
     ? { ...found, means: { form: "hair" } }
     : found?.means?.form === "wire" && role === "weight"
       ? { ...found, means: { form: "weight wire" } }

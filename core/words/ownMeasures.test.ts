@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { readRecipe, sayStep } from ".";
 import { cabinet, hooks } from "./corpus/cabinet";
 import { inOwnMeasures } from "./ownMeasures";
+import { read } from "./corpus/reading";
 
 describe("a length by a person's own hand", () => {
   test("is asked once, with what it may be", () => {
@@ -22,7 +23,7 @@ describe("a length by a person's own hand", () => {
 
   test("lets the rest of its line be read, and becomes a length as any other", () => {
     const text = "Hook: streamer 4\nThread: white\nTail: 20 marabou fibres, a finger long, tied in at the bend";
-    const unknown = readRecipe(text, { materials: cabinet, hooks });
+    const unknown = read(text);
     expect(unknown.lines.at(-1)?.asks.map((a) => text.split("\n")[2]?.slice(...a.at))).toEqual(["a finger"]);
     const known = readRecipe(text, { materials: cabinet, hooks, numberWords: { finger: 22 } });
     expect(known.lines.at(-1)?.asks).toEqual([]);

@@ -1,9 +1,7 @@
 import { expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { stepsOf as steps, read } from "./corpus/reading";
 
-const steps = (text: string): string[] =>
-  readRecipe(text, { materials: cabinet, hooks }).recipe.steps.map((s) => sayStep(s));
 const hook = "Hook: curved grub 12\nThread: black 14/0\n";
 
 test("how thick a thorax is beside the body is no length of the body", () => {
@@ -30,20 +28,13 @@ test("tinsel that is tied off somewhere is wound so far", () => {
 });
 
 test("how long a coat dries is kept as it was said", () => {
-  const { recipe } = readRecipe(`${hook}Two coats of varnish, ten minutes between coats`, {
-    materials: cabinet,
-    hooks,
-  });
+  const { recipe } = read(`${hook}Two coats of varnish, ten minutes between coats`);
   expect(recipe.finish).toMatchObject({ state: "given", coats: 2, dryMinutes: 10 });
 });
 
 test("what is said later in a line holds, and stays as it was typed", () => {
-  const { recipe, lines } = readRecipe(
+  const { recipe, lines } = read(
     `${hook}Tail: 8 partridge fibres, two thirds of the shank, no, make that half the shank`,
-    {
-      materials: cabinet,
-      hooks,
-    },
   );
   expect(recipe.steps.map((s) => sayStep(s)).at(-1)).toContain("8 fibres, = half the shank");
   const last = lines.at(-1);
@@ -55,7 +46,7 @@ test("what is said later in a line holds, and stays as it was typed", () => {
 
 test("what was begun before a correction is not lost", () => {
   const text = `${hook}Tail: 8 partridge fibres, a shank and a third, no, make that half a shank`;
-  const { lines } = readRecipe(text, { materials: cabinet, hooks });
+  const { lines } = read(text);
   const last = lines.at(-1);
   const at = last?.text.indexOf("third") ?? -1;
   expect(last?.marks.some((m) => m.at[0] <= at && m.at[1] > at)).toBe(true);
@@ -63,7 +54,7 @@ test("what was begun before a correction is not lost", () => {
 
 test("a slip that is pulled over is the wing case, of whatever it was cut", () => {
   const text = `${hook}Wing case: 4 mm wide slip of dark turkey tail\nThorax: hare's ear\nPull the slip over and tie down behind the eye`;
-  const { recipe } = readRecipe(text, { materials: cabinet, hooks });
+  const { recipe } = read(text);
   const roles = recipe.steps.map((s) => recipe.components.find((c) => c.id === s.component)?.role);
   expect(roles.filter((r) => r === "wing case")).toHaveLength(2);
   expect(roles).not.toContain("wing");

@@ -8,6 +8,7 @@ import { scan } from "./scan";
 import type { ScanContext } from "./told";
 import { finishSaid } from "./finish";
 import { settle } from "./settle";
+import { settleStart } from "./started";
 import type { Told } from "./told";
 import type { StepContext, StepDoubt, StepReading } from "./types";
 
@@ -22,6 +23,7 @@ const emptyIndex = new CabinetIndex([]);
 export function readStep(text: string, context: StepContext): StepReading {
   const kind = kindOf(text, context.role, context.form);
   const merged = together(text, kind, context);
+  settleStart(merged.said);
   finishSaid(merged.said, kind, context);
   const assumed = settle(merged.said, kind, context);
   const { from, to } = merged.said;

@@ -1,23 +1,17 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { asksOf, partOf, read, stuffOf } from "./corpus/reading";
 
 /** What a later word of a recipe means of what is there: “the quill”, “green ones”, “over the tinsel”. */
-const read = (text: string) => readRecipe(text, { materials: cabinet, hooks });
 const nymph = "Hook: nymph 12\nThread: black 8/0\n";
 const last = (text: string): string[] => {
-  const { recipe, lines, newMaterials } = read(nymph + text);
-  const name = (code?: string) =>
-    newMaterials.find((m) => m.code === code)?.name ?? cabinet.get(code ?? "")?.name ?? "";
-  const mine = lines.at(-1)?.steps ?? [];
-  return recipe.steps
+  const reading = read(nymph + text);
+  const mine = reading.lines.at(-1)?.steps ?? [];
+  return reading.recipe.steps
     .filter((s) => mine.includes(s.id))
-    .map((s) => {
-      const c = recipe.components.find((c) => c.id === s.component);
-      return `${c?.role ?? ""}, ${name(c?.material[0]?.value)}: ${sayStep(s)}`;
-    });
+    .map((s) => `${partOf(reading, s)?.role ?? ""}, ${stuffOf(reading, partOf(reading, s))}: ${sayStep(s)}`);
 };
-const asked = (text: string): string[] => read(nymph + text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+const asked = (text: string): string[] => asksOf(nymph + text);
 
 describe("what is there already", () => {
   test("“over the tinsel” says where the wire goes, and winds no tinsel", () => {

@@ -1,10 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { landmarks } from "../hooks";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { stepsOf as steps, read } from "./corpus/reading";
 
-const steps = (text: string): string[] =>
-  readRecipe(text, { materials: cabinet, hooks }).recipe.steps.map((s) => sayStep(s));
 const hook = "Hook: curved grub 12\nThread: black 70 denier\n";
 
 describe("where the thread went round the bend", () => {
@@ -52,10 +49,7 @@ describe("every place of a hook can be told of every kind of part", () => {
   test.each(landmarks)("%s", (landmark) => {
     const place = words[landmark];
     const told = parts.map((part) => `${part}\nRun the thread to ${place}.\n${part}, at ${place}`).join("\n");
-    const { lines } = readRecipe(`Hook: 8\nThread: black\nThread from the eye to ${place}\n${told}`, {
-      materials: cabinet,
-      hooks,
-    });
+    const { lines } = read(`Hook: 8\nThread: black\nThread from the eye to ${place}\n${told}`);
     expect(lines).toHaveLength(3 + 3 * parts.length);
     expect(lines.filter((l) => l.steps.length > 0).length).toBeGreaterThan(parts.length);
   });

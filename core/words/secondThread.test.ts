@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { cabinet } from "./corpus/cabinet";
+import { read } from "./corpus/reading";
 
 function threads(...lines: string[]) {
-  const { recipe, newMaterials, lines: out } = readRecipe(lines.join("\n"), { materials: cabinet, hooks });
+  const { recipe, newMaterials, lines: out } = read(lines.join("\n"));
   const name = (id: string | undefined): string | undefined => {
     const code = recipe.components.find((c) => c.id === id)?.material[0]?.value;
     return code && (cabinet.get(code) ?? newMaterials.find((m) => m.code === code))?.name;

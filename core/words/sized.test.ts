@@ -1,8 +1,9 @@
-import { expect, test } from "vitest";
 import { readRecipe } from ".";
+import { expect, test } from "vitest";
 import { cabinet, hooks } from "./corpus/cabinet";
+import { read as readAll } from "./corpus/reading";
 
-const read = (...lines: string[]) => readRecipe(lines.join("\n"), { materials: cabinet, hooks });
+const read = (...lines: string[]) => readAll(lines.join("\n"));
 /** What a part is of, by hook size. */
 function stuffOf(role: string, ...lines: string[]) {
   const { recipe, newMaterials, lines: out } = read("Hook: nymph 10-16", ...lines);

@@ -1,19 +1,12 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayStep } from ".";
+import { asksOf, stepsByStuff, read as readAll } from "./corpus/reading";
 
 /** Lines as they are spoken rather than listed, each behind what the bench needs for it. */
 const list = "Hook: streamer 4\nThread: brown 140 denier\n";
-const read = (text: string) => readRecipe(list + text, { materials: cabinet, hooks });
-const told = (text: string): string[] => {
-  const { recipe, newMaterials } = read(text);
-  return recipe.steps.flatMap((s) => {
-    const c = recipe.components.find((c) => c.id === s.component);
-    const of = newMaterials.find((m) => m.code === c?.material[0]?.value) ?? cabinet.get(c?.material[0]?.value ?? "");
-    return [`${c?.role ?? ""}, ${of?.name ?? ""}: ${sayStep(s)}`];
-  });
-};
-const asked = (text: string): string[] => read(text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+const read = (text: string) => readAll(list + text);
+const told = (text: string): string[] => stepsByStuff(list + text);
+const asked = (text: string): string[] => asksOf(list + text);
 
 describe("a place", () => {
   const tail = "Tail: white bucktail, 30 hairs, 60 mm\n";
@@ -105,18 +98,17 @@ describe("a hook", () => {
     ["House nymph. Hook is a 10 or 12, two extra long.", "10", "12"],
     ["Spider. I tie these in fourteens and sixteens on wet hooks", "14", "16"],
   ])("%s", (line, from, to) => {
-    const { recipe } = readRecipe(`${line}\nThread: black 70 denier`, { materials: cabinet, hooks });
+    const { recipe } = readAll(`${line}\nThread: black 70 denier`);
     expect(recipe.sizes).toEqual({ from, to });
     expect(recipe.hookModel).not.toBe("");
   });
 });
 
 describe("a line about the hook", () => {
-  const asks = (text: string) =>
-    readRecipe(text, { materials: cabinet, hooks }).lines.flatMap((l) => l.asks.map((a) => a.sentence));
+  const asks = (text: string) => readAll(text).lines.flatMap((l) => l.asks.map((a) => a.sentence));
   test("loses nothing that is told behind it", () => {
     const text = "On a size 8 streamer hook put 12 wraps of medium lead in the front half of the shank.\nThread: white";
-    const { recipe } = readRecipe(text, { materials: cabinet, hooks });
+    const { recipe } = readAll(text);
     expect(recipe.steps.map(sayStep)).toEqual(["12 turns, from the eye to mid-shank"]);
     expect(recipe.sizes).toEqual({ from: "8", to: "8" });
     expect(asks("Hook: streamer hook size 8 with some red wool round it\nThread: white")).toContainEqual(
@@ -163,10 +155,7 @@ describe("what is wound", () => {
   test("of a hackle a size over says so where it is only tied in, and where no hook is named", () => {
     const tied = "Tie in a brown cock hackle behind the eye, one size over\nWind it three turns";
     expect(told(`Hook: dry 14\n${tied}`).at(-1)).toContain("barbs 1.75 × the gape to 2.34 × the gape");
-    const { recipe } = readRecipe("Thread: black\nHackle: brown cock, one size over, 3 turns", {
-      materials: cabinet,
-      hooks,
-    });
+    const { recipe } = readAll("Thread: black\nHackle: brown cock, one size over, 3 turns");
     expect(recipe.steps.map(sayStep).at(-1)).toContain("barbs 1.4 × the gape to 1.87 × the gape");
   });
   test("of the tail that goes on as the body is all of its fibres", () => {
@@ -271,7 +260,7 @@ describe("what is told by what came before it", () => {
   });
 
   test("wire steps of the hook are no size", () => {
-    const { recipe } = readRecipe("Hook: wet, size 10, 1x strong\nThread: black", { materials: cabinet, hooks });
+    const { recipe } = readAll("Hook: wet, size 10, 1x strong\nThread: black");
     expect(recipe.sizes).toEqual({ from: "10", to: "10" });
   });
 
@@ -281,10 +270,7 @@ describe("what is told by what came before it", () => {
   });
 
   test("sizes and hook of “tie on size 12 and 14 wet hooks”", () => {
-    const { recipe, lines } = readRecipe("Spider\ntie on size 12 and 14 wet hooks\nyellow silk, no wax", {
-      materials: cabinet,
-      hooks,
-    });
+    const { recipe, lines } = readAll("Spider\ntie on size 12 and 14 wet hooks\nyellow silk, no wax");
     expect([recipe.sizes, recipe.hookModel]).toEqual([{ from: "12", to: "14" }, "W1"]);
     expect(lines.flatMap((l) => l.asks)).toEqual([]);
   });

@@ -1,9 +1,10 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayLine, sayStep } from ".";
-import { cabinet, hooks } from "./corpus/cabinet";
+import { sayLine, sayStep } from ".";
+import { cabinet } from "./corpus/cabinet";
+import { read as readAll } from "./corpus/reading";
 
 const head = "Hook: streamer 4\nThread: brown 140 denier\n";
-const read = (text: string, before = head) => readRecipe(before + text, { materials: cabinet, hooks });
+const read = (text: string, before = head) => readAll(before + text);
 /** Each step with its role, as it is said back. */
 const told = (text: string, before = head): string[] => {
   const { recipe } = read(text, before);

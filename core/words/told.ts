@@ -23,6 +23,8 @@ export interface Told extends Span {
   refers?: "it" | "the rest" | "the same";
   /** The part is that of the line's head, not its own. */
   isInherited?: boolean;
+  /** What a coat goes on, where that is told by its stuff. */
+  onto?: Description;
   /** Other parts on which it goes as well: “coat the head and the eyes”. */
   alsoOn?: Role[];
   kind: Kind;

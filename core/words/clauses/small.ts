@@ -11,10 +11,10 @@ export const seatClauses: Clause[] = [
   clause(
     "on top",
     match(
-      "(?:lashed\\s+|tied\\s+)?(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?|underneath|under\\s+the\\s+(?:shank|hook)|below\\s+the\\s+shank)",
+      "(?:lashed\\s+|tied\\s+)?(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?|(?:on\\s+)?the\\s+(?:underside|bottom)(?:\\s+of\\s+the\\s+(?:shank|hook))?|underneath|under\\s+the\\s+(?:shank|hook)|below\\s+the\\s+shank)",
     ),
     (s, [side]) => {
-      s.lashed = side?.startsWith("on") ? "on top" : "underneath";
+      s.lashed = side?.startsWith("on top") ? "on top" : "underneath";
     },
   ),
   clause(
@@ -126,6 +126,9 @@ export const glueClauses: Clause[] = [
       s.coats += 1;
     },
   ),
+  clause("resin coat", words("(?<=\\b(?:resin|varnish|lacquer|epoxy|cement)\\s+)coat(?=\\s*(?:[,.;]|$))"), (s) => {
+    s.coats ??= 1;
+  }),
   clause("x 3", match("x\\s?(\\d)(?!\\d)"), (s, [n]) => {
     if (s.coats !== undefined || Number(n) < 1) return false;
     s.coats = Number(n);

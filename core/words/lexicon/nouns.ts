@@ -179,7 +179,7 @@ const nouns: [string, NounForm][] = [
       "(?:swiss\\s+)?straw",
       "vinyl",
       "plastic\\s+film",
-      "(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip|(?:tied|bound|caught|laid|pulled|wound|for|over|at|to|from|along)\\b))",
+      "(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip|(?:tied|bound|caught|laid|pulled|wound|for|over|at|to|from|along|and|with|plus|in|on)\\b))",
     ),
     { form: "stretch body", counted: "strands" },
   ],
@@ -295,7 +295,7 @@ export const nounSources: readonly { source: string; means: NounForm }[] = nouns
 
 /** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
 const describing =
-  "fine extra small micro medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent fl dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide substitute sub imitation";
+  "fine extra small micro medium magnum large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent fl dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide substitute sub imitation";
 /** Words that may follow a noun and still describe what it names. */
 export const after = new Set(describing.split(" "));
 

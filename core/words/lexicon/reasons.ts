@@ -20,6 +20,7 @@ const opens = match(
     "(?:if|as|when|where)\\s+(?:needed|necessary|required|possible|wanted|desired|you\\s+(?:like|wish|want|prefer|can))",
     "(?:until|till)\\s+(?:it|they|the\\s+\\w+)\\s+(?:breaks?|snaps?|comes?\\s+(?:off|away)|parts?|gives?|lets?\\s+go|looks?|feels?|stops?|holds?|sits?|stands?|lies?)",
     "(?:as\\s+)?(?:best|well|\\w+)\\s+as\\s+(?:you\\s+can|possible|it\\s+will\\s+go|you\\s+dare)",
+    "if\\s+(?:there(?:'s|\\s+is|\\s+are)|you\\s+have)\\s+(?:one|any|some)(?=\\s*(?:[,.;]|$))",
     "for\\s+(?:luck|durability|strength|security|good\\s+measure|extra\\s+\\w+|insurance|protection)",
   ].join("|"),
 );

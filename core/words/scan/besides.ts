@@ -7,6 +7,8 @@ export const besides: readonly ((m: Mention) => boolean)[] = [
   isAlternate,
   isMeasure,
   isCrossed,
+  isSource,
+  isCut,
   isNothingNew,
   isShape,
   isSlip,
@@ -42,6 +44,28 @@ function isCrossed(m: Mention): boolean {
   return true;
 }
 
+const bareFeather =
+  /^(?:(?:soft|stiff|small|large|long|short|webby|single|good|nice)\s+)*(?:feathers?|hackles?|fibres?|fibers?|barbs?|hairs?|herls?)$/;
+const fromAnimal = /\bfrom\s+(?:the\s+)?(?:[a-z]+\s+of\s+)?(?:an?\s+|the\s+)?$/;
+const areaOf =
+  /^(?:shoulder|neck|flank|breast|back|rump|wing|tail|cape|saddle|nape|covert|hide|mask)\s+of\s+(?:an?|the)\s/;
+/** “one soft feather from the shoulder of a starling”: of which bird it is. */
+function isSource(m: Mention): boolean {
+  const { told, found } = m;
+  const first = told.description;
+  // “from the shoulder of a starling”: the bird comes behind.
+  if (areaOf.test(m.text.slice(m.begin, m.begin + 40)) && fromAnimal.test(lead(m, 40))) return true;
+  if (!first || first.exact || !bareFeather.test(first.text.trim().toLowerCase()) || !fromAnimal.test(lead(m, 40)))
+    return false;
+  const form = found.exact?.form ?? found.means?.form;
+  if (form !== first.means?.form && form !== "hackle" && form !== "feather fibre") return false;
+  told.description = { ...first, end: found.end, text: `${found.text.trim()} ${first.text.trim()}` };
+  return true;
+}
+/** “a second strip, crosscut”: how the hide of it is cut. */
+function isCut({ found, told }: Mention): boolean {
+  return /\bstrip/.test(told.description?.text ?? "") && /^cross-?\s?cut$/.test(found.text.trim());
+}
 /** “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new. */
 function isNothingNew(m: Mention): boolean {
   const isBare = /^(?:feathers?|fibres?|barbs?|hackles?)$/.test(m.found.text.trim());

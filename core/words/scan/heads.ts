@@ -73,5 +73,5 @@ export function listedAt(
 
 /** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
 export const ribbedWith = words(
-  "(?:(?:and|both)\\s+)?(?:(?:ribbed|segmented|banded)\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
+  "(?:(?:and|both)\\s+)?(?:(?:(?:counter|reverse)-?\\s?)?(?:ribbed|segmented|banded)\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
 );

@@ -45,6 +45,9 @@ export function scan(text: string, from: number, to: number, head: Head, context
           given,
         );
     isFirst = false;
+    // “counter ribbed with wire”: the wire goes against what it is wound over.
+    if (ribbed && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
+      told.said.counter = true;
     const before = all[all.length - 1];
     // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
     if (isMoreOf(told, before)) told.said = scanOne(text, at, told.end, {}, context, false, "lay").said;

@@ -70,6 +70,7 @@ const leadIn = words(
     "first",
     "to\\s+finish",
     "after\\s+that",
+    "(?:but\\s+)?before\\s+(?:that|this|(?:you\\s+)?do(?:ing)?\\s+(?:so|that|this))",
     "also",
     "so",
     "just",

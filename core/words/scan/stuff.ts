@@ -38,6 +38,13 @@ const pronoun = oneOf<Told["refers"]>(
     ),
     () => "the same" as const,
   ),
+  // “pull the hackle tip down and tie it off”: of the hackle that was wound.
+  map(
+    words(
+      "(?<=\\b(?:pull|hold|secure|trim|cut|clip|bring|take|tie\\s+(?:down|off))\\s+)the\\s+hackle\\s+(?:tip|stem|stalk|point)",
+    ),
+    () => "it" as const,
+  ),
   map(
     words(
       "it|them|they|both|these|those|(?<=\\b(?:turns?|wraps?)\\s+of\\s+)(?:that|this)|(?:that|this)(?=\\s+(?:to|up|forwards?|back|over|around|round|down|all|in)\\b)",

@@ -1,3 +1,4 @@
+import { settleStart, startOf } from "../started";
 import type { Told } from "../told";
 import type { Reading } from "../reading";
 import { isColour } from "../../materials";
@@ -105,6 +106,7 @@ export const sharings: readonly ((text: string, all: Told[]) => void)[] = [
 
 /** What a clause means now that the bench is as the lines before it left it. */
 export const retellings: readonly ((r: Reading, told: Told, text: string) => void)[] = [
+  (r, told) => settleStart(told.said, startOf(r.bench)),
   (_, told, text) => liesOver(told, text),
   sameAsPart,
   (_, told, text) => supply(told, text),

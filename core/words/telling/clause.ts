@@ -2,7 +2,7 @@ import { type Reading, lineOf } from "../reading";
 import type { Told } from "../told";
 import { scan } from "../scan";
 import { NUMBER_WORD, readNumber } from "../text/number";
-import type { Telling } from "../bench";
+import type { Bench, MadeStep, Telling } from "../bench";
 import { sharings, retellings } from "./again";
 import { changeForHead, isThreadStarted, isThreadNamed } from "./threads";
 import { tellNone } from "./none";
@@ -136,7 +136,21 @@ export function tellClause(r: Reading, i: number, told: Told, n: number, all: To
   if (isEmptyTold(told)) return;
   changeForHead(r, t);
   const clause = { r, t, i, n, all };
+  const before = new Set(r.bench.made);
+  const { hangs } = r.bench;
   if (!tellers.some((tells) => tells(clause))) tellByVerb(clause);
+  if (beforeThat.test(text.slice(told.at))) moveAhead(r, i, before, hangs);
+}
+const beforeThat = /^\W*(?:(?:and|but)\s+)?before\s+(?:that|this|(?:you\s+)?do(?:ing)?\s+(?:so|that|this))\b/;
+/** “Before that catch in the wire”: what is told now is done ahead of what the line before told. */
+function moveAhead({ bench, out }: Reading, i: number, before: ReadonlySet<MadeStep>, hung: Bench["hangs"]): void {
+  const line = out.findLastIndex((l, n) => n < i && l.steps.length > 0);
+  const own = bench.made.filter((m) => !before.has(m));
+  const at = bench.made.findIndex((m) => m.line === line && before.has(m));
+  if (at < 0 || own.length === 0) return;
+  const others = bench.made.filter((m) => before.has(m));
+  bench.made.splice(0, bench.made.length, ...others.slice(0, at), ...own, ...others.slice(at));
+  bench.hangs = hung;
 }
 
 /** Who may take a clause, in the order in which they are asked; its verb is the last. */

@@ -1,5 +1,5 @@
 import { LENGTH_UNIT, mmOf } from "../../units";
-import type { HookPlace, PartEnd, Place, PlaceShift } from "../../hooks";
+import type { PartEnd, Place, PlaceShift } from "../../hooks";
 import { firstsOf } from "../firsts";
 import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
 import { number, readNumber } from "./number";
@@ -9,6 +9,8 @@ import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 
 /** Where the thread hangs: “a centimetre further forward”; the bench knows where that is. */
 export const HERE = "here";
+/** Where the thread was started: “back to where you started”. */
+export const STARTED = "started";
 /** What a place by the stuff of a part is called, until the bench says which part that is. */
 export const OF_STUFF = "of ";
 const the = opt(words("the|a|an|its|that"));
@@ -48,7 +50,7 @@ const distance: Reader<PlaceShift> = memo(
         number,
         opt(words("of")),
         the,
-        match("(?:hook\\s+)?(eye|gape|gap|shank)s?(?:[- ](?:lengths?|widths?|diameters?))?"),
+        match("(?:hook\\s+)?(eye|gape|gap|shank)(?:'?s)?(?:[- ](?:lengths?|widths?|diameters?))?"),
       ),
       ([times, , , [m]]) => ({ of: m === "eye" || m === "shank" ? m : "gape", times }),
     ),
@@ -89,7 +91,7 @@ const crossed = (place: Place, how: "short" | "past", shift: PlaceShift): Place 
   shifted(place, turned(shift, isFront(place) === (how === "past") ? -1 : 1));
 
 /** Adds a shift; eye lengths behind the eye stay what they are called. */
-function shifted(place: Place, shift: PlaceShift): Place {
+export function shifted(place: Place, shift: PlaceShift): Place {
   if (!("part" in place) && "eyeLengths" in place && place.plus === undefined && "of" in shift && shift.of === "eye")
     return { eyeLengths: Number((place.eyeLengths + shift.times).toPrecision(12)) };
   if (!("part" in place) && "landmark" in place && place.landmark === "eye" && "of" in shift && shift.of === "eye")
@@ -102,7 +104,7 @@ function shifted(place: Place, shift: PlaceShift): Place {
 const BETWEEN_POINT_AND_BARB: Place = { landmark: "bend", plus: { of: "gape", times: -0.31 } };
 
 /** Landmarks, each with the words that name it. */
-const landmarkWords: [string, HookPlace][] = [
+const landmarkWords: [string, Place][] = [
   ["between\\s+(?:the\\s+)?bends|between\\s+the\\s+two\\s+bends", { landmark: "betweenBends" }],
   [
     "(?:well|deep|far|just|slightly|a\\s+(?:little|bit)|some\\s+way|right|half-?\\s?way|(?:(?:an?|one)\\s+)?(?:third|quarter|half)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)?\\s*(?:down\\s+)?(?:into|in|round|around|down)\\s+the\\s+bend|into\\s+the\\s+curve|(?:round|on)\\s+the\\s+curve",
@@ -124,7 +126,7 @@ const landmarkWords: [string, HookPlace][] = [
   ],
   [
     "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
-    { eyeLengths: 0.5 },
+    { part: STARTED, end: "front" },
   ],
 
   ["(?<=\\b(?:at|near|to|behind)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end|size|length))", { eyeLengths: 1 }],
@@ -380,7 +382,7 @@ const landmarkFirst: Reader<Place> = beginning(firstsOf("h"), (text, at) =>
 const eyeLengths: Reader<Place> = map(
   seq(
     number,
-    words("(?:hook[- ])?eyes?(?:[- ](?:lengths?|widths?|diameters?))?"),
+    words("(?:hook[- ])?eye(?:'?s)?(?:[- ](?:lengths?|widths?|diameters?))?"),
     opt(andPart),
     opt(words("(?:behind|back\\s+from|from)\\s+the\\s+(?:hook\\s+)?(?:eye|bead)|back|behind\\s+it")),
   ),

@@ -1,7 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe } from "..";
-import { cabinet, hooks } from "../corpus/cabinet";
 import { sharesInFigures } from "./shares";
+import { read } from "../corpus/reading";
 
 describe("shares in figures", () => {
   test.each<[string, number[] | undefined]>([
@@ -24,7 +23,7 @@ describe("shares in figures", () => {
 });
 
 const of = (line: string) => {
-  const { newMaterials, lines } = readRecipe(`Hook: wet 12\n${line}`, { materials: cabinet, hooks });
+  const { newMaterials, lines } = read(`Hook: wet 12\n${line}`);
   const asks = lines.flatMap((l) => l.asks.map((a) => a.sentence));
   return { shares: newMaterials.filter((m) => m.blend).map((m) => Object.values(m.blend?.parts ?? {})), asks };
 };

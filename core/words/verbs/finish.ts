@@ -1,7 +1,8 @@
 import type { Place } from "../../hooks";
 import type { LiquidKind } from "../../tying";
 import { DEFAULT_DRY } from "../finish";
-import type { Component, Role } from "../../recipe";
+import type { Component, RecipeStep, Role } from "../../recipe";
+import { alongShank } from "../settle";
 import type { Telling } from "../bench";
 import { make, withDeclared } from "./making";
 import { objectOf, type Meant } from "./object";
@@ -54,6 +55,10 @@ function placeOf(t: Telling): { along?: { from: Place; to: Place }; at?: Place }
 /** “Varnish the quill”: what is named is what the coat goes on. */
 function onPart(t: Telling): Telling {
   const { told, bench } = t;
+  if (told.onto) {
+    const onIt = onPart({ ...t, told: { ...told, onto: undefined, description: told.onto } });
+    return { ...onIt, told: { ...onIt.told, description: told.description } };
+  }
   const form = told.description?.exact?.form ?? told.description?.means?.form;
   if (told.role !== undefined || !told.description || form === undefined || form === "liquid" || form === "thread")
     return t;
@@ -133,11 +138,15 @@ export function tellFinish(telling: Telling): void {
   );
 }
 
+/** Thread that was wound along the shank: glue in the same line holds that, and no head. */
+const isBase = (step: RecipeStep): boolean =>
+  step.do === "wind" && step.to !== undefined && alongShank(step.to) - alongShank(step.from) > LEAST_BASE;
+const LEAST_BASE = 0.3;
 /** Whether the line has told of another part than the head before. */
 function isBesideAnother({ bench, line }: Telling): boolean {
   const last = bench.made.findLast((m) => m.line === line.number);
   const role = bench.component(last?.step.component)?.role;
-  return last !== undefined && role !== "head" && role !== "thread";
+  return last !== undefined && role !== "head" && (role !== "thread" || isBase(last.step));
 }
 const coatedParts = new Set<Role>(["body", "thorax", "butt", "tag", "wing case"]);
 /** “body: three quills, with a coat of resin”: the coat is the body's, not the head's. */

@@ -40,7 +40,10 @@ export function make(
     family: bench.facts.family,
     component: component?.id,
     // A list tells no way of the thread: its parts have their usual places. A tail is behind, wherever the thread is.
-    hangs: (line.isListed && !isRoundBend(role, bench.hangs)) || isBehind(role, bench.hangs) ? undefined : bench.hangs,
+    hangs:
+      (line.isListed && !isRoundBend(role, bench.hangs) && !isOfThread(object, bench)) || isBehind(role, bench.hangs)
+        ? undefined
+        : bench.hangs,
     tiedInAt: more.tiedIn?.at,
     boundIn: more.tiedIn?.step,
     widthMm: material?.strand?.width,
@@ -145,6 +148,10 @@ function inStrands(said: Said, form: MaterialForm | undefined): void {
   if (said.amount && "fibres" in said.amount && typeof said.amount.fibres === "number" && stranded.has(form))
     said.amount = { strands: said.amount.fibres, folded: false };
 }
+
+/** The body of the thread itself begins where the thread is: it cannot be anywhere else. */
+const isOfThread = ({ role, form }: Meant, bench: Bench): boolean =>
+  role === "body" && form === "thread" && bench.isBased;
 
 /** A list tells no way of the thread; but where it was taken round the bend, what lies behind begins there. */
 const isRoundBend = (role: Role | undefined, hangs: Place | undefined): boolean =>

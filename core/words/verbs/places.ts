@@ -3,7 +3,7 @@ import type { Bench, Telling } from "../bench";
 import type { RecipeStep, Role } from "../../recipe";
 import { lastBody } from "./lastBody";
 import { alongShank } from "../settle";
-import { HERE, OF_STUFF } from "../text/place";
+import { HERE, OF_STUFF, shifted } from "../text/place";
 import type { Said } from "../said";
 
 type PartPlace = Extract<Place, { part: string }>;
@@ -92,8 +92,9 @@ export function settleParts(value: unknown, t: Telling, before: string | undefin
     // “To where the hackles are”: what only waits to be wound is where it was tied in.
     const waiting = bench.waits((w) => !w.hangs && isHackleRole.has(w.role));
     if (waiting?.at && (part === waiting.component || part === "hackle" || part === "collar")) {
+      const { plus } = value as PartPlace;
       for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
-      Object.assign(value, waiting.at);
+      Object.assign(value, plus ? shifted(waiting.at, plus) : waiting.at);
       return;
     }
     const usual = bench.made.some((m) => bench.component(m.step.component)?.role === part || m.step.component === part)

@@ -1,6 +1,6 @@
 import type { Material, MaterialForm } from "../../materials";
 import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
-import type { Telling, Waiting } from "../bench";
+import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
@@ -174,7 +174,8 @@ function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
   if (said.like !== undefined && said.shown === undefined) {
     said.shown =
       said.likePlusMm === undefined
-        ? timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1)
+        ? (timesAsLong(lengthLike(bench, said.like), said.likeTimes ?? 1) ??
+          timesThePart(bench, said.like, said.likeTimes))
         : longerBy(said.likePlusMm, said.like, bench);
     if (said.shown === undefined)
       line.asks.push({
@@ -293,6 +294,11 @@ function longerBy(mm: number, words: string, bench: Telling["bench"]): LengthRul
   if (role === "tail" || role === "wing") return { reach: role, pastMm: mm };
   const rule = like?.shown;
   return rule && "mm" in rule ? { mm: rule.mm + mm } : undefined;
+}
+/** “a touch longer than the bucktail”, where that reaches to a place: so many times the wing that it is. */
+function timesThePart(bench: Bench, words: string, times = 1): LengthRule | undefined {
+  const role = bench.component(stepLike(bench, words)?.component)?.role;
+  return role === "tail" || role === "wing" ? { of: role, times } : undefined;
 }
 /** As long as the part that is tied of a material. */
 const lengthLike = (bench: Telling["bench"], words: string): LengthRule | undefined => stepLike(bench, words)?.shown;

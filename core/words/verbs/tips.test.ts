@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readRecipe, sayStep } from "..";
-import { cabinet, hooks } from "../corpus/cabinet";
+import { sayStep } from "..";
+import { read as readAll } from "../corpus/reading";
 
 const list = "Hook: nymph 14\nThread: brown 8/0\nBody: olive fur\n";
-const read = (text: string) => readRecipe(list + text, { materials: cabinet, hooks });
+const read = (text: string) => readAll(list + text);
 const of = (role: string, text: string): string[] => {
   const { recipe } = read(text);
   return recipe.steps.flatMap((s) =>

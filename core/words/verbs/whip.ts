@@ -4,7 +4,7 @@ import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 
 const spelled =
-  /^(?:and\s+|then\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ]turn/;
+  /^(?:and\s+|then\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
 /** “two whip finishes”: the knot made twice. */
 const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish/;
 const numbers: Record<string, number> = { double: 2, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 };
@@ -33,7 +33,7 @@ export const whip = verb(
     "w\\/?f(?=\\s|$)",
     "finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$|and\\b))",
     "(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?",
-    "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+(?:of\\s+)?whip[- ]?finish",
+    "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)\\s+(?:turns?|wraps?)\\s+(?:of\\s+)?whip[- ]?finish",
     "(?:an?\\s+)?(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?",
     "(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?",
     "(?:final\\s+)?knot",

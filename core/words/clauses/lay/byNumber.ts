@@ -140,6 +140,21 @@ export const byNumber: Clause[] = [
     ),
     (s, [c, , side]) => amountOf(s, c, "fibres", { perSide: side !== undefined }),
   ),
+  clause(
+    "doubled over the thread to give 4",
+    seq(
+      words(
+        "(?:doubled|folded)(?:\\s+(?:over|round|around)(?:\\s+the\\s+(?:tying\\s+)?thread)?)?\\s+(?:to\\s+(?:give|make)|giving|making)",
+      ),
+      opt(words("you")),
+      count,
+      opt(words("ends?|legs?|strands?|tails?")),
+    ),
+    (s, [, , c]) => {
+      if (!s.amount || !("strands" in s.amount) || !Number.isInteger(c.n) || c.n < 2) return false;
+      s.amount = { strands: c.n, folded: true };
+    },
+  ),
   clause("a double strand", words("(?:an?\\s+)?(?:double|doubled)\\s+strands?(?:\\s*,?\\s*folded)?"), (s) => {
     s.amount = { strands: 2, folded: true };
   }),

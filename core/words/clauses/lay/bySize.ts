@@ -8,8 +8,15 @@ import { absolute } from "../../text/place";
 export const bySize: Clause[] = [
   clause(
     "half a matchstick thick",
-    words("(?:the\\s+)?(?:thickness\\s+of\\s+)?half\\s+an?\\s+match(?:stick)?(?:\\s+thick|'s\\s+thickness)?"),
-    put({ amount: { clump: { mm: MATCHSTICK_MM / 2 } } }),
+    oneOf(
+      match(
+        "(?:an?\\s+(?:clump|bunch|bundle)\\s+)?(?:about\\s+)?(?:the\\s+)?(?:thickness\\s+of\\s+)?half\\s+an?\\s+(match(?:stick)?|pencil)(?!\\s+lead)(?:\\s+thick|'s\\s+(?:thickness|width))?",
+      ),
+      match(
+        "(?:an?\\s+(?:clump|bunch|bundle)\\s+)?(?:about\\s+)?half\\s+(?:as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of)\\s+an?\\s+(match(?:stick)?|pencil)(?!\\s+lead)",
+      ),
+    ),
+    (s, [like]) => void (s.amount = { clump: { mm: (like === "pencil" ? PENCIL_MM : MATCHSTICK_MM) / 2 } }),
   ),
   clause(
     "clump as thick as a matchstick",

@@ -63,7 +63,7 @@ export const barbClauses: Clause[] = [
     map(
       seq(
         words(
-          "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
+          "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?|legs))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
         ),
         lengthReaching,
       ),

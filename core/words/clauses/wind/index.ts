@@ -4,7 +4,7 @@ import { onSizes, leavingBare, everywhere, wraps } from "../common";
 import { around, intoBead, roundPost, leaving, leavingMm, bodyToo, saysNothing, zoned, lengthNotPlace } from "./zone";
 import { howOften } from "./howOften";
 import { howItLies } from "./howItLies";
-import { seq, words } from "../../parse";
+import { opt, seq, words } from "../../parse";
 import { absolute } from "../../text/place";
 import { lengthPair } from "../../text/length";
 
@@ -36,7 +36,7 @@ export const windClauses: Clause[] = [
     if (s.size !== undefined || s.pieceMm !== undefined || mm > 10) return false;
     Object.assign(s, { size: samePair({ mm }), isLong: true });
   }),
-  clause("2 mm long", seq(absolute, words("long")), (s, [mm]) => {
+  clause("2 mm long", seq(opt(words("about|roughly|some")), absolute, words("long")), (s, [, mm]) => {
     if (s.size !== undefined || s.pieceMm !== undefined || mm > 15) return false;
     Object.assign(s, { size: samePair({ mm }), isLong: true });
   }),

@@ -58,6 +58,14 @@ export const whatItTakes: Clause[] = [
       s.pieceMm = mm;
     },
   ),
+  clause(
+    "takes about 180 mm",
+    seq(words("(?:it\\s+)?(?:will\\s+)?(?:takes?|uses?|needs?)(?:\\s+(?:about|around|roughly|some))?"), absolute),
+    (s, [, mm]) => {
+      if (s.pieceMm !== undefined || mm < 9) return false;
+      s.pieceMm = mm;
+    },
+  ),
   clause("forward", match("(forward|forwards|back|backwards|rearwards?)"), (s, [w]) => {
     s.way = w?.startsWith("f") ? "forward" : "back";
   }),

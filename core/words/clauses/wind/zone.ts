@@ -9,7 +9,7 @@ import { number } from "../../text/number";
 export const of = opt(words("of|by|to|about|with"));
 
 export const TURNS = words(
-  "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|trns?|spirals?(?!l)|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
+  "(?:(?:open|close|closely|touching|tight|neat|even|evenly|spaced|evenly\\s+spaced|well\\s+spaced|equal|full|complete|whole|single|slightly|overlapping|firm)\\s+)*(?:turns?|(?<=(?:open|touching|spaced|overlapping)\\s+)wraps?|trns?|spirals?(?!l)|t(?=\\s*(?:[,.;]|$|\\s))|wraps?(?=\\s+(?:of|forward|back|round|around|over|to|from|behind|in\\s+front)))",
 );
 
 export const TOUCHING =

@@ -1,0 +1,84 @@
+import { describe, expect, test } from "vitest";
+import { asksOf, read, stepsByPart, stepsByStuff, stepsOf } from "./corpus/reading";
+
+const wet = "Hook: wet 12\nThread: purple silk\n";
+const streamer = "Hook: streamer 6\nThread: white 140 denier\n";
+
+describe("what is done before", () => {
+  const text = `${wet}Start one eye behind the eye and run the thread to the point in touching turns\nBody: the silk, wound back in touching turns to where you started\nBefore that catch in fine gold wire at the point, and give it 4 open turns`;
+  const steps = stepsByPart(text);
+
+  test("comes ahead of what the line before told, and where the thread hangs stays as it was", () => {
+    const [tied, body, rib] = ["rib: 1 strand", "body:", "rib: 4 turns"].map((s) =>
+      steps.findIndex((step) => step.startsWith(s)),
+    );
+    expect([tied, body, rib].every((i) => (i ?? -1) >= 0)).toBe(true);
+    expect(tied).toBeLessThan(body ?? -1);
+    expect(body).toBeLessThan(rib ?? -1);
+    expect(steps[rib ?? -1]).toContain("from the point");
+  });
+
+  test("“where you started” is where the thread was started, and a body of it begins where it hangs", () =>
+    expect(steps.find((s) => s.startsWith("body:"))).toContain("from the point to 1 eye behind the eye"));
+
+  test("“where you started” is near the eye where nobody said where", () =>
+    expect(stepsOf(`${wet}Wind the thread to the bend and back to where you started`).join()).toContain(
+      "0.5 eyes behind the eye",
+    ));
+});
+
+describe("whose a word is", () => {
+  test.each([
+    ["of which bird a feather is", "Hackle: one soft feather from the shoulder of a starling, 2 turns", "starling"],
+    ["that of two hackles each is one", "Hackle: one grizzly one brown, 3 turns each", "brown:"],
+  ])("%s", (_what, line, stuff) => {
+    expect(stepsByStuff(wet + line).join("\n")).toContain(stuff);
+    expect(asksOf(wet + line)).toEqual([]);
+  });
+
+  test("the wire is wound against it, and not the hackle", () => {
+    const line =
+      "Body: olive fur, 0.3 gape full\nHackle: brown, 5 turns through the body, counter ribbed with fine wire, 5 turns";
+    const said = stepsByPart(wet + line);
+    expect(said.find((s) => /^hackle: 5 turns/.test(s))).not.toContain("counter");
+    expect(said.find((s) => /^rib: 5 turns/.test(s))).toContain("counter");
+  });
+
+  test("a coat is of what it is told of, and goes on what is named before it", () => {
+    const line = "Body: stripped peacock quill, 7 turns\nCoat the quill with one thin layer of UV resin";
+    expect(stepsByStuff(wet + line).at(-1)).toMatch(/^finish, uv resin: 1 coat, from in front of the body/);
+  });
+
+  test("olive yarn is not the olive strip of the tail, which is kept as yarn is", () => {
+    const line = "Tail: rabbit strip olive, 60 mm\nBody: olive yarn";
+    expect(stepsByStuff(streamer + line).at(-1)).toMatch(/^body, olive yarn/);
+  });
+
+  test("glue on the base is no finish of the head", () =>
+    expect(
+      read("Hook: 8 streamer\nThread: white 140 denier, base from the eye to the bend, soaked with super glue").recipe
+        .finish.state,
+    ).not.toBe("given"));
+});
+
+describe("how much it is", () => {
+  test.each([
+    ["half a pencil", "Tail: white bucktail, half as thick as a pencil, a shank long", "clump of 3.5 mm"],
+    [
+      "of doubled legs their ends",
+      "Legs: two rubber legs, doubled over the thread to give four, 20 mm",
+      "4 strands folded",
+    ],
+    ["spaced wraps of a rib are its turns", "Rib: fine wire, six evenly spaced wraps", "6 turns"],
+    [
+      "a touch longer than what reaches somewhere",
+      "Wing: 15 fibres of white bucktail, to the bend\nTop it off with 6 peacock herls, a touch longer than the bucktail",
+      "6 strands, = 1.1 × the wing",
+    ],
+    ["a head so long is not so thick", "Build a head about 4 mm long", "to 4 mm behind the eye"],
+    ["hide cut to a point is no tip of a feather", "Tail: rabbit strip, 50 mm, leather tapered to a point", "1 strand"],
+  ])("%s", (_what, line, words) => {
+    expect(stepsOf(streamer + line).join("\n")).toContain(words);
+    expect(asksOf(streamer + line)).toEqual([]);
+  });
+});
