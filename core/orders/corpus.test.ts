@@ -36,6 +36,7 @@ const files: [string, Catalogue][] = [
   ["cellar.txt", anotherCatalogue],
   ["landing.txt", anotherCatalogue],
   ["slipway.txt", anotherCatalogue],
+  ["ferry.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

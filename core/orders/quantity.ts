@@ -86,6 +86,8 @@ const ways: Way[] = [
     fits: (g) => {
       // “10,12,14 - 2 dz”: several sizes, and how many of each.
       if (/\d[,/]\d+[,/]\d/.test(g[1] ?? "")) return false;
+      // “2/0 - one dozen”: a size, too.
+      if (/\d\s?\/\s?0$/.test(g[1] ?? "")) return false;
       const [size, count] = [numberOf(g[1] ?? "") ?? 0, numberOf(g[2] ?? "") ?? 0];
       const isFar = count < size || (count >= 2 * size && count % 12 === 0);
       const isSize = size >= LEAST_SIZE && size % 2 === 0;

@@ -31,15 +31,18 @@ export function takeWish(o: OrderReading, stretch: Stretch, before: number): boo
   return true;
 }
 
-/** “No substitutes on the sedges”: the lines of flies with these words in their names, where there are some. */
+/** “No substitutes on the sedges”, “no hackle on the 18s”: the lines of such flies or sizes, where there are some. */
 function linesCalled(o: OrderReading, words: string[]): ReadLine[] | undefined {
-  const said = words.map((w) => fold(w).replace(/(?<=[^s])s$/, ""));
+  const sizes = words.flatMap((w) => /^#?(\d{1,2}(?:\/0)?)(?:'?s)?$/.exec(w)?.[1] ?? []);
+  const said = words.filter((w) => !/\d/.test(w)).map((w) => fold(w).replace(/(?<=[^s])s$/, ""));
   const lines = o.order.lines.filter((l) => {
     const name = o.catalogue.patterns.find((p) => p.id === l.pattern)?.name ?? "";
     const own = fold(name).split(" ");
-    return said.every((w) => own.some((o) => o.replace(/(?<=[^s])s$/, "") === w));
+    const isSized = sizes.length === 0 || (l.size !== undefined && sizes.includes(l.size));
+    return isSized && said.every((w) => own.some((o) => o.replace(/(?<=[^s])s$/, "") === w));
   });
-  return lines.length > 0 ? lines : undefined;
+  const isRead = sizes.length === words.filter((w) => /\d/.test(w)).length;
+  return isRead && lines.length > 0 ? lines : undefined;
 }
 
 /** Words in quotation marks are a wish, whatever stands beside them. */
