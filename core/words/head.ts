@@ -17,7 +17,8 @@ export interface LineHead {
   isListed: boolean;
 }
 
-const numbering = /^\s*(?:(?:step\s+)?\(?\d{1,2}[.)/]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
+const numbering =
+  /^\s*(?:(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+|(?:step\s+)?\(?\d{1,2}[.)/]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead =
   "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
 /** “For the wing case tie in a strip”: the part comes first, and then what is done for it. */

@@ -82,3 +82,55 @@ describe("how much it is", () => {
     expect(asksOf(streamer + line)).toEqual([]);
   });
 });
+
+describe("a list or a note with habits of its own", () => {
+  const bugger = `Hook: streamer 6\nThread: black\nTie in at the bend: 120 mm of black chenille, 100 mm of copper wire and one black saddle hackle by the tip\nChenille forward to 2 mm behind the eye\nHackle forward in 5 open turns`;
+  test("what is counted behind “tie in at the bend:” all waits there", () => {
+    const steps = stepsByPart(bugger);
+    expect(asksOf(bugger)).toEqual([]);
+    expect(steps.filter((s) => s.includes("tied in at the bend") && s.includes("counted when wound"))).toHaveLength(3);
+    expect(steps.at(-1)).toMatch(/^hackle: 5 turns, .*from the bend to 2 mm behind the eye/);
+  });
+
+  test.each([
+    [
+      "dubbed, whatever it is called",
+      "Body: tan superfine, dubbed slim, rear two thirds",
+      "body: 0.35 × the gape full, slim",
+    ],
+    ["a mixed number in figures", "Hackle: badger, fibres 1 and 1/2 gape, 3 turns", "barbs 1.5 × the gape"],
+    ["turns in a mixed number", "Hackle: black hen, 1 and 1/2 turns", "1.5 turns"],
+    ["a size in brackets is no count", "Wing: a sparse bunch (2 mm) of deer hair, to the bend", "clump of 2 mm"],
+    [
+      "a limit is where it reaches",
+      "Wing: 20 hairs of grey squirrel tail, not past the bend",
+      "20 fibres, to the bend",
+    ],
+    [
+      "a head that is left free",
+      "Back: a strip of black foam, tied in at the bend, pulled over to the eye, leaving a 3 mm head",
+      "3 mm free",
+    ],
+    ["numbered by ordinals", "1st: tail of 6 black hackle fibres, a shank long", "tail: 6 fibres, = the shank length"],
+    [
+      "long fur that lies on top",
+      "Body: white yarn\nOlive craft fur on top, a clump of 2 mm, as long as the hook",
+      "wing: clump of 2 mm, = the hook length",
+    ],
+    [
+      "guard hairs are left in, and are not another fur",
+      "Dub the thread with rabbit fur (with guard hairs), 6 cm of it, and wrap 2/3 up",
+      "body: noodle 60 mm, from the bend to a third of the shank",
+    ],
+  ])("%s", (_what, line, words) => {
+    const text = `${wet}Run the thread to the bend\n${line}`;
+    expect(stepsByPart(text).join("\n")).toContain(words);
+    expect(asksOf(text)).toEqual([]);
+  });
+
+  test("each coat dries so long", () =>
+    expect(read(`${wet}Head: three coats of varnish, letting each dry for 30 minutes`).recipe.finish).toMatchObject({
+      coats: 3,
+      dryMinutes: 30,
+    }));
+});

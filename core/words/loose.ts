@@ -9,10 +9,13 @@ import type { Told } from "./told";
 const looseRead = match(
   "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|whisper|hint|bit|wisp|tuft|sprig|bunch|clump|bundle|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle|head|collar|ball|bump|thorax|tail|wing|hackle|gap|space|dam|loop|noodle|butt|tag)\\b)|(?:small|little|tiny)\\s+(?:bunch|pinch|amount|clump)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
-const looseNumber = map(seq(words("\\("), number, opt(match("([a-z]+)")), words("\\)")), ([, n, noun]) => ({
-  n,
-  noun: noun?.[0],
-}));
+const looseNumber = map(
+  seq(words("\\("), number, opt(match("(?!mm\\b|cm\\b)([a-z]+)")), words("\\)")),
+  ([, n, noun]) => ({
+    n,
+    noun: noun?.[0],
+  }),
+);
 const looseSize = map(seq(words("\\("), length, words("\\)")), ([, l]) => l);
 const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)");
 /** “A few fibres”, “a pinch (3)”: words that are another number to each tier, with the figure beside them. */
@@ -50,7 +53,9 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
     told.understood.push({ at, end: behind.end });
     return behind.end;
   }
-  const thick = looseSize(text, after);
+  // “a sparse bunch (2 mm) of deer hair”
+  const of = ofIt(text, after);
+  const thick = looseSize(text, of ? skip(text, of.end) : after);
   if (thick && told.kind === "lay") {
     told.said.amount = { clump: thick.value };
     told.understood.push({ at, end: thick.end });
@@ -65,6 +70,7 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
   return end;
 }
+const ofIt = words("of");
 const MOST_WORDS_AHEAD = 40;
 const ofStrand = /^some\s+(?:[\w-]+\s+){0,3}?(?:chenille|wire|tinsel|floss|yarn|wool|braid|mono|thread|silk)\b/;
 const coupleOfMm = words("an?\\s+couple\\s+of\\s+(?:mm|millimet\\w+|eyes?)");

@@ -20,6 +20,7 @@ export const preparingFur = words(
 /** How a feather is made ready: kept with what is tied of it. */
 export const preparing = words(
   anyOf(
+    "with\\s+(?:the\\s+|its\\s+|all\\s+)*guard\\s+hairs?(?:\\s+(?:left\\s+)?in)?(?=\\s*(?:[,.;)]|$))",
     "(?:with\\s+)?(?:the\\s+)?(?:fibres?|fibers?|barbs?|tips?)\\s+(?:pointing|facing|projecting|lying|sticking)\\s+(?:out\\s+)?(?:forwards?\\s+)?(?:out\\s+)?over\\s+the\\s+(?:hook\\s+)?eye(?=\\s*(?:[,.;]|$|and\\b))",
     "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:are\\s+)?(?:left\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head",
     "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers",

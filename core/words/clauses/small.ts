@@ -1,6 +1,6 @@
 import { acts, type Act } from "../../recipe";
 import { anyOf, map, match, oneOf, opt, seq, words } from "../parse";
-import { clause, type Clause } from "../said";
+import { clause, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { length, lengthNamed } from "../text/length";
 import { number } from "../text/number";
@@ -73,6 +73,14 @@ export const seatClauses: Clause[] = [
   ...everywhere,
 ];
 
+/** So long a coat dries: a week at most. */
+function putDry(s: Said, n: number, unit: string): boolean {
+  const minutes = n * (unit.startsWith("m") ? 1 : unit.startsWith("h") ? 60 : 1440);
+  if (!(minutes > 0 && minutes <= 10080)) return false;
+  s.dryMinutes = Math.round(minutes);
+  return true;
+}
+
 /** What can be said of glue within the fly. */
 export const glueClauses: Clause[] = [
   clause(
@@ -88,7 +96,7 @@ export const glueClauses: Clause[] = [
   clause(
     "a drop",
     words(
-      "(?:an?\\s+)?(?:(?:tiny|small|good|thin|wet|little|big|large|neat)\\s+)*(?:drop|dab|dot|spot|touch|blob|bubble|bead|needle(?:ful)?)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
+      "(?:an?\\s+)?(?:(?:tiny|small|good|thin|wet|little|big|large|neat)\\s+)*(?:drop|dab|dot|spot|touch|zap|smear|lick|dash|blob|bubble|bead|needle(?:ful)?)(?=\\s+of\\b|\\s*(?:[,.;]|$)|\\s+(?:on|under|behind|at|over))",
     ),
     (s) => {
       if (s.drops !== undefined) return false;
@@ -138,6 +146,18 @@ export const glueClauses: Clause[] = [
     s.coats = c.n;
   }),
   clause(
+    "letting each dry for 30 minutes",
+    seq(
+      words(
+        "(?:and\\s+)?(?:let(?:ting)?|leav(?:e|ing)|allow(?:ing)?)\\s+(?:each|every)(?:\\s+(?:coat|one|layer))?\\s+(?:to\\s+)?dry(?:\\s+for)?",
+      ),
+      opt(words("about|at\\s+least|some")),
+      number,
+      match("(min(?:ute)?s?|h(?:ou)?rs?|h|days?)"),
+    ),
+    (s, [, , n, [unit = ""]]) => putDry(s, n, unit),
+  ),
+  clause(
     "4 hours to dry",
     seq(
       opt(
@@ -152,11 +172,7 @@ export const glueClauses: Clause[] = [
         "(?:of\\s+)?(?:to\\s+dry|drying|dry)(?:\\s+(?:time|each|in\\s+between))*|(?:in\\s+)?between(?:\\s+(?:each|every|the|them|coats?))*|apart|each|after\\s+each(?:\\s+coat)?|for\\s+each(?:\\s+coat)?",
       ),
     ),
-    (s, [, , n, [unit = ""]]) => {
-      const minutes = n * (unit.startsWith("m") ? 1 : unit.startsWith("h") ? 60 : 1440);
-      if (!(minutes > 0 && minutes <= 10080)) return false;
-      s.dryMinutes = Math.round(minutes);
-    },
+    (s, [, , n, [unit = ""]]) => putDry(s, n, unit),
   ),
   clause(
     "each",

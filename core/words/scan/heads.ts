@@ -12,6 +12,9 @@ export interface Head {
   verb?: VerbId;
 }
 
+/** “tie in the wire and a hackle”, “tie in at the bend: chenille, wire and a hackle”. */
+const isListOf = (before: string): boolean =>
+  /(?:\band|\bplus|&)(?:\s+then)?\s*$/.test(before) || /:\s[^.;:]*,\s*$/.test(before);
 const sentenceOfPart = new RegExp(`^\\s*(?:[\\p{L}-]+\\s+){0,2}(${PARTS})\\s*(?:[.;]|$)`, "u");
 
 /**
@@ -21,10 +24,7 @@ export function inherited(head: Head, last: Told | undefined, text: string, at: 
   // “Cheeks: jungle cock. Black head.”: a sentence of its own is about the part that it names.
   const own = /[.;]\s*$/.test(text.slice(0, at)) ? sentenceOfPart.exec(text.slice(at))?.[1] : undefined;
   if (last && own !== undefined) return { role: roleOfWord(own), part: own };
-  const verb =
-    last?.verb === "tie in" && last.description && /(?:\band|\bplus|&)(?:\s+then)?\s*$/.test(text.slice(last.at, at))
-      ? last.verb
-      : undefined;
+  const verb = last?.verb === "tie in" && last.description && isListOf(text.slice(0, at)) ? last.verb : undefined;
   return { ...(head.role === undefined || last === undefined ? {} : { role: head.role, part: head.part }), verb };
 }
 

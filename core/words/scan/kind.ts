@@ -47,6 +47,10 @@ export function kindOfTold(
 }
 
 export function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
+  const clause = text.slice(at, endOfSentence(text, at, to));
+  // “olive craft fur on top, the same length”: long fur that lies on the hook is a wing, and is not dubbed.
+  if (told.role === undefined && (told.verb === undefined || told.verb === "tie in") && furAsHair.test(clause))
+    Object.assign(told, { role: "wing", part: "wing" });
   const isPlain = told.role === undefined && told.verb === undefined;
   const found =
     (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);
@@ -78,6 +82,8 @@ const forRole = new RegExp(
   "u",
 );
 
+const furAsHair =
+  /^(?!.*\b(?:dub|loop|spin|body|tail|throat|thorax)).*\b(?:craft|fake|fun|fox|goat|yak)\s+fur\b.*\b(?:on\s+top|same\s+length|as\s+long\s+as|the\s+length\s+of|reaching|longer\s+than)\b/;
 /** “… for the wing”: the part that a clause comes to at its end. */
 const roleAhead = (sentence: string): Role | undefined =>
   roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? partOf.exec(sentence)?.[1] ?? "");

@@ -57,6 +57,8 @@ function isOfWhatIsDubbed(told: Told, role: Role, text: string, at: number): boo
 function mentionsOnly(told: Told, role: Role, before: string): boolean {
   // “six fibres for wing case and legs”: for both.
   if (told.role !== undefined && told.role !== role && forBoth.test(before)) return true;
+  // “Dub the thread with fur”: the thread is what it is dubbed on.
+  if (told.verb === "dub" && role === "thread") return true;
   const isOnGround = (told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax");
   // “Stick eyes on and give the whole head two coats”
   const isHeadOfEyes = told.kind === "seat" && told.description !== undefined && role === "head";

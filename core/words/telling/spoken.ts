@@ -22,6 +22,8 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
   ],
   // “so it's about as long as the shank”
   [/\b(so\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
+  // “thread collar behind the bead, 8 turns”
+  [/^(\s*)thread\s+collar(?=[\s,])/gu, (m, kept) => `${kept}butt thread`.padEnd(m.length)],
   // “8/0 in tan”
   [/\b(\d{1,2}\/0)\s+in(?=\s+\p{L}+\s*[.,;]?\s*$)/gu, (m, kept) => kept.padEnd(m.length)],
   // “fl. pink thread”

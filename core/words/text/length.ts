@@ -42,6 +42,7 @@ const gluedX: Reader<true> = beginning(firstsOf("x"), (text, at) =>
 const factor: Reader<number> = oneOf(
   map(words("twice|double"), () => 2),
   map(words("three\\s+times"), () => 3),
+  map(words("an?\\s+(?:full|whole|entire)"), () => 1),
   map(match("(third|quarter)(?=\\s+of\\s+the)"), ([share]) => (share === "third" ? 1 / 3 : 1 / 4)),
   map(
     unless(
@@ -294,6 +295,14 @@ const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   map(seq(opt(reaching), slightly, beyond, reached), ([, , , r]) => past(r, JUST_MM)),
   map(seq(opt(reaching), slightly, shortOf, reached), ([, , , r]) => past(r, -JUST_MM)),
   map(seq(opt(reaching), words("past|beyond"), reached), ([, , r]) => past(r, JUST_MM)),
+  // “not past the bend”
+  map(
+    seq(
+      words("(?:but\\s+)?(?:not|no)\\s+(?:(?:further|farther|longer)\\s+)?(?:past|beyond|than\\s+(?:just\\s+)?to)"),
+      reached,
+    ),
+    ([, r]) => r,
+  ),
   map(seq(opt(reaching), words("short\\s+of|shy\\s+of"), reached), ([, , r]) => past(r, -JUST_MM)),
   // “to the bend or slightly beyond”: either will do.
   map(

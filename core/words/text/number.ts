@@ -48,10 +48,10 @@ const SIGN = "[½¼¾⅓⅔⅛⅜⅝⅞]";
 /**
  * A number as it is typed: 10, 1.5, 1,5, .02, 2½, 1 1/2, half, two thirds, six, twenty-four, one and a half, a dozen.
  */
-export const NUMBER = `(?:[2-7]\\s+(?:thirds|quarters|fifths|eighths)|an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|half\\s+a\\s+dozen|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
+export const NUMBER = `(?:\\d+\\s+(?:and|&)\\s+\\d\\s*/\\s*\\d(?!\\d)|[2-7]\\s+(?:thirds|quarters|fifths|eighths)|an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|half\\s+a\\s+dozen|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
 
 const mixed = new RegExp(`^(\\d+(?:[.,]\\d+)?|\\.\\d+)?\\s*(${SIGN})?$`);
-const ratio = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/;
+const ratio = /^(?:(\d+)(?:[\s-]+|\s+(?:and|&)\s+))?(\d+)\s*\/\s*(\d+)$/;
 const shared = new RegExp(`^(?:(an?|one|two|three|four|five|seven|[2-7])[\\s-]+)?(${SHARE}|halfway)$`);
 
 /** @returns the number, or undefined when it cannot be read */

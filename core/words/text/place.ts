@@ -337,7 +337,7 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     seq(
       number,
       words(
-        "(?:of\\s+the\\s+way\\s+)?up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)|of\\s+the\\s+way\\s+up(?!\\s+(?:the|from|to)\\b)",
+        "(?:of\\s+the\\s+way\\s+)?up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)|of\\s+the\\s+way\\s+up(?!\\s+(?:the|from|to)\\b)|up(?=\\s*(?:[,.;]|$))",
       ),
     ),
     ([f]) => (f > 1 ? undefined : { fraction: Number((1 - f).toPrecision(12)) }),

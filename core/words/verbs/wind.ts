@@ -229,13 +229,17 @@ function objectWound(t: Telling): Meant {
   return objectOf(isBody ? { ...t, told: { ...told, role: "body", part: told.part ?? "body" } } : t);
 }
 
+const AHEAD = 0.2;
 function whereDubbed(before: { step: RecipeStep }, t: Telling): void {
   const { bench, told } = t;
   const { said } = told;
   if (before.step.do !== "dress") return;
   settlePlaces(t);
-  const stated = said.from ?? said.begin ?? said.there;
-  const to = said.to ?? said.end ?? before.step.from;
+  // “and wrap it two thirds up”: well ahead of where it was dubbed, that is where it ends.
+  const isEnd =
+    said.there !== undefined && !said.begin && !said.end && alongShank(said.there) < alongShank(before.step.to) - AHEAD;
+  const stated = said.from ?? said.begin ?? (isEnd ? undefined : said.there);
+  const to = said.to ?? said.end ?? (isEnd ? said.there : undefined) ?? before.step.from;
   // Wound forward to a place that lies behind the thread: it begins at the bend.
   const isBehind = said.way === "forward" && alongShank(to) > alongShank(before.step.to) + 0.02;
   const from: Place = stated ?? (isBehind ? { landmark: "bend" } : before.step.to);

@@ -77,8 +77,10 @@ export const byFeather: Clause[] = [
       partOf(s, "tip");
     },
   ),
-  clause("2 tips", seq(number, opt(words("feather|hackle")), words("tips?|(?<!\\bto\\s+an?\\s+)points?(?=\\s*(?:[,.;]|$))")), (s, [n]) =>
-    Number.isInteger(n) ? partOf(s, "tip", n) : false,
+  clause(
+    "2 tips",
+    seq(number, opt(words("feather|hackle")), words("tips?|(?<!\\bto\\s+an?\\s+)points?(?=\\s*(?:[,.;]|$))")),
+    (s, [n]) => (Number.isInteger(n) ? partOf(s, "tip", n) : false),
   ),
   clause(
     "one flank",

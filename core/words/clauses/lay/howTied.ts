@@ -108,6 +108,15 @@ export const howTied: Clause[] = [
     (s, [, free]) => void (s.free = free),
   ),
   clause(
+    "leaving a 3 mm head",
+    seq(
+      words("(?:and\\s+)?leav(?:e|ing)\\s+(?:an?\\s+)?"),
+      absolute,
+      words("(?:(?:foam|long|short)\\s+)?(?:heads?|lips?|stubs?|tags?)(?=\\s*(?:[,.;]|$|and\\b|in\\s+front))"),
+    ),
+    (s, [, mm]) => void (s.free = { mm }),
+  ),
+  clause(
     "leaving a bubble 2 mm high",
     seq(
       words("leav(?:e|ing)\\s+an?\\s+(?:[a-z]+\\s+)?(?:bubble|hump|bump|loop|bow|arch)(?:\\s+of)?"),
