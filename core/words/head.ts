@@ -17,6 +17,8 @@ export interface LineHead {
   isListed: boolean;
 }
 
+/** “1st: …” */
+export const ordinal = /^\s*(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+/;
 const numbering =
   /^\s*(?:(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+|(?:step\s+)?\(?\d{1,2}[.)/]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead =

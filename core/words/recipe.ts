@@ -1,6 +1,6 @@
 import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, lineOf } from "./reading";
 import { Bench, type LineNotes } from "./bench";
-import { type LineHead, headingOf, headOf } from "./head";
+import { type LineHead, headingOf, headOf, ordinal } from "./head";
 import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
@@ -73,6 +73,10 @@ class RecipeReader implements Reading {
       assumed: [],
       notes: [],
     }));
+    this.out.forEach(({ marks }, i) => {
+      const counted = ordinal.exec(this.plain[i] ?? "")?.[0].trimEnd();
+      if (counted !== undefined) marks.push({ at: [0, counted.length], kind: "known" });
+    });
     this.scanContext = {
       index,
       formOf: (role, description) =>

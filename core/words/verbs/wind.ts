@@ -230,6 +230,7 @@ function objectWound(t: Telling): Meant {
 }
 
 const AHEAD = 0.2;
+const upTheShank = /\b(?:up|forwards?)\b/;
 function whereDubbed(before: { step: RecipeStep }, t: Telling): void {
   const { bench, told } = t;
   const { said } = told;
@@ -237,7 +238,11 @@ function whereDubbed(before: { step: RecipeStep }, t: Telling): void {
   settlePlaces(t);
   // “and wrap it two thirds up”: well ahead of where it was dubbed, that is where it ends.
   const isEnd =
-    said.there !== undefined && !said.begin && !said.end && alongShank(said.there) < alongShank(before.step.to) - AHEAD;
+    said.there !== undefined &&
+    !said.begin &&
+    !said.end &&
+    upTheShank.test(t.text.slice(told.at, told.end)) &&
+    alongShank(said.there) < alongShank(before.step.to) - AHEAD;
   const stated = said.from ?? said.begin ?? (isEnd ? undefined : said.there);
   const to = said.to ?? said.end ?? (isEnd ? said.there : undefined) ?? before.step.from;
   // Wound forward to a place that lies behind the thread: it begins at the bend.
