@@ -9,11 +9,14 @@ import type { Next, ScanContext, Told } from "./told";
 const beforeNoun = match(
   "\\s*(?:(?:of|single|whole|stiff|long|matched|good|small|large|short|fine|more|another|extra)\\s+)*(?:the\\s+)?",
 );
+const fromWhat = /\bfrom\s+(?:the\s+)?(?:[a-z]+\s+of\s+)?$/;
 /** “six pheasant tail fibres”, “two brown hackles”: a number before what it counts. */
 export function countedAt(told: Told, text: string, at: number, context: ScanContext): Next | undefined {
   const n = countRead(text, at);
   // “three fibres from a tippet”: the article counts nothing where something is counted.
-  if (n && told.said.amount && /^an?$/.test(text.slice(at, n.end).trim())) return undefined;
+  // Nor does it in “one feather from the shoulder of a starling”.
+  const isArticle = n !== undefined && /^an?$/.test(text.slice(at, n.end).trim());
+  if (isArticle && (told.said.amount || fromWhat.test(text.slice(Math.max(0, at - 40), at)))) return undefined;
   // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
   if (!n || /^\s*(?:mm|cm|in|inch|thou|thousandths?|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
   let place = n.end;

@@ -30,6 +30,11 @@ describe("what is done before", () => {
 describe("whose a word is", () => {
   test.each([
     ["of which bird a feather is", "Hackle: one soft feather from the shoulder of a starling, 2 turns", "starling"],
+    [
+      "of which bird, where its turns are told",
+      "Hackle: one soft feather from the shoulder of a starling, 1 and 1/2 turns, fibres 1.5 gapes",
+      "starling soft feather: 1.5 turns",
+    ],
     ["that of two hackles each is one", "Hackle: one grizzly one brown, 3 turns each", "brown:"],
   ])("%s", (_what, line, stuff) => {
     expect(stepsByStuff(wet + line).join("\n")).toContain(stuff);
@@ -97,6 +102,11 @@ describe("a list or a note with habits of its own", () => {
       "dubbed, whatever it is called",
       "Body: tan superfine, dubbed slim, rear two thirds",
       "body: 0.35 × the gape full, slim",
+    ],
+    [
+      "so long, and not so full",
+      "Thorax: tan superfine, dubbed slim, 2 mm long behind the eye",
+      "thorax: 0.35 × the gape full, slim",
     ],
     ["a mixed number in figures", "Hackle: badger, fibres 1 and 1/2 gape, 3 turns", "barbs 1.5 × the gape"],
     ["turns in a mixed number", "Hackle: black hen, 1 and 1/2 turns", "1.5 turns"],

@@ -50,10 +50,12 @@ const shapes: [string, DubbedShape][] = [
   ],
 ];
 const shape = oneOf(...shapes.map(([w, s]) => map(words(w), () => s)));
-/** “Half as long as the abdomen” is no matter of how full. */
+/** “Half as long as the abdomen”, “slim, 2 mm long” are no matter of how full. */
 const howFull: typeof length = beginning(length.firsts, (text, at) => {
   const found = length(text, at);
-  return found && !/\bas\s+long\s+as\b/.test(text.slice(at, found.end)) ? found : undefined;
+  const isLong =
+    found && (/\bas\s+long\s+as\b/.test(text.slice(at, found.end)) || /^\s*long\b/.test(text.slice(found.end)));
+  return isLong ? undefined : found;
 });
 const NOODLE = words("(?:dubbing\\s+)?(?:noodle|rope|strand)");
 const fullWords = "(?:full|thick|fat|in\\s+diameter|across|high|deep)";
@@ -199,7 +201,8 @@ export const dressClauses: Clause[] = [
       opt(words(",|of|about")),
       oneOf(
         map(lengthPair, (p) => p),
-        map(length, samePair),
+        // “slim, 2 mm long” says how far.
+        map(unless(length, words("long")), samePair),
       ),
       opt(words(fullWords)),
     ),
