@@ -114,6 +114,8 @@ describe("flies as tiers tell them", () => {
         "562-sluice-keeper: MATERIAL_UNKNOWN",
         "563-boom-defence: MATERIAL_UNKNOWN",
         "580-old-sluice-minnow: LENGTH_RULE_UNRESOLVED",
+        "597-tideline-glass-shrimp: PLACE_NOT_THERE",
+        "600-back-lane-hopper: PLACE_NOT_THERE",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",

@@ -138,6 +138,11 @@ describe("a list or a note with habits of its own", () => {
     expect(asksOf(text)).toEqual([]);
   });
 
+  test("a knot in a leg is no knot of the thread", () =>
+    expect(
+      stepsOf(`${wet}Kicker legs: 6 pheasant tail fibres in each, one pair, knot level with the bend`).join(),
+    ).not.toContain("whip finish"));
+
   test("each coat dries so long", () =>
     expect(read(`${wet}Head: three coats of varnish, letting each dry for 30 minutes`).recipe.finish).toMatchObject({
       coats: 3,

@@ -178,7 +178,7 @@ const nouns: [string, NounForm][] = [
       "raffia",
       "(?:swiss\\s+)?straw",
       "vinyl",
-      "plastic\\s+film",
+      "(?:plastic|clear|pearl)\\s+film",
       "(?:clear\\s+)?(?:plastic|polythene)(?=\\s*(?:[,;.\\d]|$|strip|(?:tied|bound|caught|laid|pulled|wound|for|over|at|to|from|along|and|with|plus|in|on)\\b))",
     ),
     { form: "stretch body", counted: "strands" },

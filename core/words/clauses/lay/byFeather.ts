@@ -44,6 +44,12 @@ export const byFeather: Clause[] = [
     () => undefined,
   ),
   clause("a pair", words("(?:an?\\s+|one\\s+)?(?:matched\\s+|matching\\s+)?pair(?=\\s*(?:[,.;]|$))"), (s) => {
+    // “6 fibres in each, one pair”: so many on either side.
+    if (s.amount && "fibres" in s.amount && typeof s.amount.fibres === "number") {
+      s.amount = { fibres: 2 * s.amount.fibres };
+      s.round = { near: 1, far: 1 };
+      return;
+    }
     if (s.amount !== undefined && !("feathers" in s.amount)) return false;
     s.amount = { feathers: 2, paired: true };
   }),
