@@ -1,3 +1,4 @@
+import { NO_PIECE } from "../common";
 import { opt, words, oneOf, map, match, seq, unless, anyOf } from "../../parse";
 import { type Said, isThickness, type Clause, clause, put } from "../../said";
 import type { LengthRule } from "../../../recipe";
@@ -254,31 +255,7 @@ export const itsPiece: Clause[] = [
   clause(
     "60 mm of it",
     seq(
-      unless(
-        absolute,
-        words(
-          anyOf(
-            "apart",
-            "thick",
-            "wide",
-            "long",
-            "(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?",
-            "stick(?:s|ing)?",
-            "show(?:s|ing)?",
-            "behind",
-            "in\\s+front",
-            "past",
-            "short\\s+of",
-            "back\\s+from",
-            "from",
-            "before",
-            "ahead",
-            "noodle",
-            "tall",
-            "free",
-          ),
-        ),
-      ),
+      unless(absolute, words(anyOf(NO_PIECE, "long", "short\\s+of", "back\\s+from", "tall", "free"))),
       opt(words("of|lengths?\\s+of|pieces?\\s+of")),
     ),
     (s, [mm]) => {

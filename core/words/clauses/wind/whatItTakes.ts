@@ -1,3 +1,4 @@
+import { NO_PIECE } from "../common";
 import { type Clause, clause, put } from "../../said";
 import { seq, opt, words, map, unless, anyOf, match } from "../../parse";
 import { absolute } from "../../text/place";
@@ -26,33 +27,7 @@ export const whatItTakes: Clause[] = [
   clause("one feather at a time", words("one\\s+feather\\s+at\\s+a\\s+time"), put({ take: { from: "feather" } })),
   clause(
     "60 mm of it",
-    seq(
-      unless(
-        absolute,
-        words(
-          anyOf(
-            "apart",
-            "(?:is\\s+|are\\s+)?(?:left\\s+)?hang(?:s|ing)?",
-            "stick(?:s|ing)?",
-            "show(?:s|ing)?",
-            "behind",
-            "in\\s+front",
-            "past",
-            "short",
-            "back",
-            "from",
-            "thick",
-            "wide",
-            "pitch",
-            "between",
-            "before",
-            "ahead",
-            "noodle",
-          ),
-        ),
-      ),
-      opt(words("long|of")),
-    ),
+    seq(unless(absolute, words(anyOf(NO_PIECE, "short", "back", "pitch", "between"))), opt(words("long|of"))),
     (s, [mm]) => {
       if (s.pieceMm !== undefined || mm < 9) return false;
       s.pieceMm = mm;
