@@ -47,3 +47,16 @@ test("and it stays so when the recipe is read anew, with one more word", () => {
   expect(bead(recipe)?.map((m) => m.sizes)).toEqual([{ from: "16", to: "16" }, undefined]);
   expect(bead(again.recipe)).toEqual(bead(recipe));
 });
+
+test("a count may hold for several sizes that are listed, and another for one", () => {
+  const { recipe, lines } = read(
+    "Hook: nymph 10-18",
+    "Tail: 6 brown hackle fibres, a shank long, 5 on 12, 14 and 16, 4 on 18s",
+  );
+  const tail = recipe.steps.find((s) => s.do === "lay");
+  expect(lines.flatMap((l) => l.asks)).toEqual([]);
+  expect(tail?.do === "lay" && tail.bySize).toEqual([
+    { sizes: { from: "12", to: "16" }, set: { amount: { fibres: 5 } } },
+    { sizes: { from: "18", to: "18" }, set: { amount: { fibres: 4 } } },
+  ]);
+});

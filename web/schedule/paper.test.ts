@@ -3,7 +3,7 @@ import { describe, expect, test, vi } from "vitest";
 import { ref, shallowRef } from "vue";
 import type { Change } from "@kasten/core/schedule";
 import { listPlanVersions, readPlan, readPlanVersion, type Plan } from "@kasten/contract/schedule";
-import { ada, batch, bo, DAY, plan, work } from "./samplePlan";
+import { ada, batch, bo, DAY, plan, work } from "./testing/plan";
 import { choose, mountIn, settle } from "../testing/room";
 import * as things from "../testing/things";
 import type { Trial } from "./plan.worker";

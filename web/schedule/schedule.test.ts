@@ -6,7 +6,7 @@ import { listStanding } from "@kasten/contract/orders";
 import { pinBatch, publishPlan, splitTying, unpinBatch, type Plan } from "@kasten/contract/schedule";
 import { addExtraHours } from "@kasten/contract/team";
 import { mountIn, refused, settle } from "../testing/room";
-import { ada, batch, bo, DAY, over, plan, trialOf, work } from "./samplePlan";
+import { ada, batch, bo, DAY, over, plan, trialOf, work } from "./testing/plan";
 import * as things from "../testing/things";
 import type { Trial } from "./plan.worker";
 import PlanMove from "./PlanMove.vue";

@@ -1,7 +1,6 @@
-import { sizeNumber, type HookSize } from "../../hooks";
-import type { SizeSpan } from "../../recipe";
 import { anyOf, map, match } from "../parse";
 import { clause, type Clause, type SizedStuff } from "../said";
+import { SIZES, spanIn } from "./common";
 
 export const DIMENSION = anyOf(
   "\\d+(?:[.,]\\d+)?\\s*mm",
@@ -13,17 +12,6 @@ export const DIMENSION = anyOf(
   "(?:extra\\s+)?(?:small|fine|large|heavy)|medium|micro|mini|standard",
 );
 const ON = "(?:on|for|in)\\s+(?:the\\s+|an?\\s+)?(?:hook\\s+)?(?:sizes?\\s+)?";
-const SIZE = "#?\\d{1,2}(?:\\/0)?(?:'?s)?(?![\\w./]|\\s*(?:mm|cm|in(?:ch)?\\b|den|turns?|wraps?|strands?|fibres?))";
-const SIZES = `${SIZE}(?:\\s*(?:,|and|or|&|-|to)\\s*${SIZE})*(?:\\s+(?:and|or)\\s+(?:smaller|down|under|larger|bigger|up|over|above))?`;
-function spanIn(said: string): Partial<SizeSpan> | undefined {
-  const sizes = (said.match(/\d{1,2}(?:\/0)?/g) ?? []) as HookSize[];
-  const [large, ...more] = sizes.sort((a, b) => sizeNumber(a) - sizeNumber(b));
-  if (large === undefined) return undefined;
-  const small = more.at(-1) ?? large;
-  if (/smaller|down|under/.test(said)) return { from: large };
-  return /larger|bigger|\bup\b|over|above/.test(said) ? { to: small } : { from: large, to: small };
-}
-
 const ONE = `(?:${DIMENSION})\\s+${ON}${SIZES}`;
 const SEPARATOR = "(?:\\s*(?:,|;|and|but|or))+\\s*(?:a\\s+)?";
 const listed = match(`((?:(?:${DIMENSION})\\s+)?${ON}${SIZES}(?:${SEPARATOR}${ONE})+|${ONE})`);

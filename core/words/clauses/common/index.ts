@@ -10,7 +10,7 @@ export { atSaid } from "./at";
 export { begin, end, endAhead, endForward, endOfShare, endOfWay, leavingBare, leavingRoom } from "./ends";
 export { tiedIn, wraps } from "./held";
 export { NO_PIECE } from "./piece";
-export { onSizes, sizesRead, spanOf } from "./sizes";
+export { onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";
 export { fromArea, stretched } from "./source";
 export { shareOfIt, theRest, zone, zoneRead } from "./zone";
 export { at };

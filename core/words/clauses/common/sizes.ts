@@ -1,24 +1,26 @@
-import { type Reader, oneOf, map, match, seq, words, opt } from "../../parse";
+import { type Reader, map, match, seq, words, opt } from "../../parse";
 import type { SizeSpan } from "../../../recipe";
 import { type Clause, clause } from "../../said";
 import { number } from "../../text/number";
-import type { HookSize } from "../../../hooks";
+import { sizeNumber, type HookSize } from "../../../hooks";
 
-const SIZE = "(\\d+(?:\\/0)?)";
+/** A hook size, and no measure or count: “3 on 16s” counts three. */
+const SIZE =
+  "#?\\d{1,2}(?:\\/0)?(?:'?s)?(?![\\w./]|\\s*(?:mm|cm|in(?:ch)?\\b|den|turns?|wraps?|strands?|fibres?)|\\s+(?:on|for|in)\\s)";
+/** “14s”, “12s and smaller”, “8 or larger”, “10, 12 and 14”. */
+export const SIZES = `${SIZE}(?:\\s*(?:,|and|or|&|-|to)\\s*${SIZE})*(?:\\s*(?:and|or|&)\\s*(?:smaller|down|under|below|finer|larger|bigger|up|over|above))?`;
 
-/** “14s”, “12s and smaller”, “8 or larger”. */
-export const sizesRead: Reader<Partial<SizeSpan>> = oneOf<Partial<SizeSpan>>(
-  map(match(`(?:(?:size|no\\.?|#)\\s*)?${SIZE}'?s?\\s*(?:and|or|&)\\s*(smaller|down|under|below|finer)`), ([s]) => ({
-    from: s,
-  })),
-  map(match(`(?:(?:size|no\\.?|#)\\s*)?${SIZE}'?s?\\s*(?:and|or|&)\\s*(larger|bigger|up|over|above)`), ([s]) => ({
-    to: s,
-  })),
-  map(match(`(?:(?:sizes?|no\\.?|#)\\s*)?${SIZE}'?s?\\s*(?:-|to|and)\\s*${SIZE}'?s?`), ([a, b]) => ({
-    from: a,
-    to: b,
-  })),
-  map(match(`(?:(?:size|no\\.?|#)\\s*)?${SIZE}'?s?`), ([s]) => ({ from: s, to: s })),
+/** The span that words for sizes mean; one end is open in “12s and smaller”. */
+export function spanIn(said: string): Partial<SizeSpan> | undefined {
+  const sizes = (said.match(/\d{1,2}(?:\/0)?/g) ?? []) as HookSize[];
+  const [large, ...more] = sizes.sort((a, b) => sizeNumber(a) - sizeNumber(b));
+  if (large === undefined) return undefined;
+  const small = more.at(-1) ?? large;
+  if (/smaller|down|under|below|finer/.test(said)) return { from: large };
+  return /larger|bigger|\bup\b|over|above/.test(said) ? { to: small } : { from: large, to: small };
+}
+export const sizesRead: Reader<Partial<SizeSpan>> = map(match(`(?:(?:sizes?|no\\.?)\\s*)?(${SIZES})`), ([said = ""]) =>
+  spanIn(said),
 );
 
 const onThem = map(seq(words("on|in|for"), opt(words("a|the")), sizesRead), ([, , sizes]) => sizes);

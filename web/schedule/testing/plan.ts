@@ -1,6 +1,6 @@
 import type { Plan } from "@kasten/contract/schedule";
-import type { Trial } from "./plan.worker";
-import * as things from "../testing/things";
+import type { Trial } from "../plan.worker";
+import * as things from "../../testing/things";
 
 /** A small plan for mounted screens: two people, three batches, eight days. */
 export const DAY = 1440;
