@@ -89,104 +89,107 @@ export function headOf(text: string): LineHead {
   // A line may be set in, and a number that only counts it is blanked out.
   const counted = numbering.exec(text)?.[0].length ?? text.length - text.trimStart().length;
   const rest = text.slice(counted);
-  const none: LineHead = { begin: counted, isListed: false };
-  if (threadAlone.test(rest)) return { begin: counted, role: "thread", part: "thread", isListed: true };
-  if (hookAlone.test(rest)) return { begin: counted, role: "hook", part: "hook", isListed: true };
-  if (bareThread.test(rest))
-    return { begin: counted + 3, role: "thread", part: "thread", named: [counted, counted + 2], isListed: true };
+  for (const read of heads) {
+    const head = read(rest, counted);
+    if (head) return head;
+  }
+  return bareHead(rest, counted) ?? { begin: counted, isListed: false };
+}
+
+type HeadReader = (rest: string, counted: number) => LineHead | undefined;
+/** Ways in which a line begins with its part, in the order in which they are tried. */
+const heads: readonly HeadReader[] = [
+  (rest, begin) => (threadAlone.test(rest) ? { begin, role: "thread", part: "thread", isListed: true } : undefined),
+  (rest, begin) => (hookAlone.test(rest) ? { begin, role: "hook", part: "hook", isListed: true } : undefined),
+  (rest, counted) =>
+    bareThread.test(rest)
+      ? { begin: counted + 3, role: "thread", part: "thread", named: [counted, counted + 2], isListed: true }
+      : undefined,
+  shorthandHead,
+  forVerbHead,
+  ledBy(weightedWith, "weight", true),
+  ledBy(toppedWith, "topping", false),
+  ledBy(/^dubbing\s*:\s*/, "body", true),
+  (rest, begin) => (shareOfBody.test(rest) ? { begin, role: "body", part: "body", isListed: true } : undefined),
+  colouredHead,
+  signedHead,
+];
+
+/** Words that name a part as they do something: “weighted with”, “top it off with”. */
+function ledBy(words: RegExp, part: "weight" | "topping" | "body", isListed: boolean): HeadReader {
+  return (rest, counted) => {
+    const led = words.exec(rest)?.[0];
+    if (led === undefined) return undefined;
+    const named: [number, number] = [counted, counted + led.replace(/\s*:?\s*$/, "").length];
+    return { begin: counted + led.length, role: part, part, named, isListed };
+  };
+}
+
+/** “t: 6 fibres”; “th: olive 70” has a denier: it is the thread, no thorax. */
+function shorthandHead(rest: string, counted: number): LineHead | undefined {
   const short = shorthandSign.exec(rest);
-  // “th: olive 70” has a denier: it is the thread, no thorax.
   const behind = rest.slice(short?.[0].length ?? 0);
   const isThread = (short?.[1] === "th" || short?.[1] === "t") && threadAhead.test(behind);
   const isHook = short?.[1] === "h" && hookAhead.test(behind);
-  const shortPart = isThread ? "thread" : isHook ? "hook" : shorthand[short?.[1] ?? ""];
-  if (short && shortPart)
-    return {
-      begin: counted + short[0].length,
-      role: roleOfWord(shortPart),
-      part: shortPart,
-      named: [counted, counted + (short[1] ?? "").length],
-      isListed: true,
-    };
+  const part = isThread ? "thread" : isHook ? "hook" : shorthand[short?.[1] ?? ""];
+  if (!short || !part) return undefined;
+  const named: [number, number] = [counted, counted + (short[1] ?? "").length];
+  return { begin: counted + short[0].length, role: roleOfWord(part), part, named, isListed: true };
+}
+
+function forVerbHead(rest: string, counted: number): LineHead | undefined {
   const ahead = forVerb.exec(rest);
-  if (ahead) {
-    const part = (ahead[1] ?? "").replace(/\s+/g, " ");
-    const from = counted + ahead[0].indexOf(ahead[1] ?? "");
-    return {
-      begin: counted + ahead[0].length,
-      role: roleOfWord(part),
-      part,
-      named: [from, from + (ahead[1] ?? "").length],
-      isListed: true,
-    };
-  }
-  const weighted = weightedWith.exec(rest);
-  if (weighted)
-    return {
-      begin: counted + weighted[0].length,
-      role: "weight",
-      part: "weight",
-      named: [counted, counted + weighted[0].trimEnd().length],
-      isListed: true,
-    };
-  const topped = toppedWith.exec(rest)?.[0];
-  if (topped !== undefined)
-    return {
-      begin: counted + topped.length,
-      role: "topping",
-      part: "topping",
-      named: [counted, counted + topped.trimEnd().length],
-      isListed: false,
-    };
-  const dubbing = /^dubbing\s*:\s*/.exec(rest)?.[0].length;
-  if (dubbing !== undefined)
-    return { begin: counted + dubbing, role: "body", part: "body", named: [counted, counted + 7], isListed: true };
-  if (shareOfBody.test(rest)) return { begin: counted, role: "body", part: "body", isListed: true };
-  const coloured = colouredPart.exec(rest);
-  if (coloured && isColour(coloured[1] ?? ""))
-    return { begin: counted, role: roleOfWord(coloured[2] ?? ""), part: coloured[2], isListed: true };
+  if (!ahead) return undefined;
+  const part = (ahead[1] ?? "").replace(/\s+/g, " ");
+  const from = counted + ahead[0].indexOf(ahead[1] ?? "");
+  const named: [number, number] = [from, from + (ahead[1] ?? "").length];
+  return { begin: counted + ahead[0].length, role: roleOfWord(part), part, named, isListed: true };
+}
+
+function colouredHead(rest: string, begin: number): LineHead | undefined {
+  const [, colour = "", part] = colouredPart.exec(rest) ?? [];
+  return isColour(colour) ? { begin, role: roleOfWord(part ?? ""), part, isListed: true } : undefined;
+}
+
+/** “Tail: …”, “for the throat, ten fibres”: a part with a sign behind it. */
+function signedHead(rest: string, counted: number): LineHead | undefined {
   const m = sign.exec(rest);
-  if (m) {
-    // “Cover: 2 coats of resin” covers the fly, not the thorax.
-    const isCoat = m[2] === "cover" && coatsBehind.test(rest.slice(m[0].length));
-    // “bd: fur from the bend” is a body that was cut short.
-    const isBody = m[2] === "bd" && !ofABead.test(rest.slice(m[0].length));
-    const word = isCoat ? "finish" : isBody ? "body" : (m[2] ?? "");
-    const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
-    // “Head, lacquered” is no list; “for the throat, ten fibres” is.
-    if (separator.endsWith(",") && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length)))
-      return bareHead(rest, counted, none);
-    const at = counted + (m[1] ?? "").length;
-    return {
-      begin: counted + m[0].length,
-      role: roleOfWord(word),
-      part: word.replace(/\s+/g, " "),
-      named: [
-        at,
-        at + word.length + (/^\s*(?:no\.?\s*|#)?[1-9]/.exec(rest.slice(at - counted + word.length))?.[0].length ?? 0),
-      ],
-      isOptional: /optional/.test(m[3] ?? ""),
-      isListed: true,
-    };
-  }
-  return bareHead(rest, counted, none);
+  if (!m) return undefined;
+  // “Cover: 2 coats of resin” covers the fly, not the thorax.
+  const isCoat = m[2] === "cover" && coatsBehind.test(rest.slice(m[0].length));
+  // “bd: fur from the bend” is a body that was cut short.
+  const isBody = m[2] === "bd" && !ofABead.test(rest.slice(m[0].length));
+  const word = isCoat ? "finish" : isBody ? "body" : (m[2] ?? "");
+  const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
+  // “Head, lacquered” is no list.
+  if (separator.endsWith(",") && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length))) return undefined;
+  const at = counted + (m[1] ?? "").length;
+  const which = /^\s*(?:no\.?\s*|#)?[1-9]/.exec(rest.slice(at - counted + word.length))?.[0].length ?? 0;
+  return {
+    begin: counted + m[0].length,
+    role: roleOfWord(word),
+    part: word.replace(/\s+/g, " "),
+    named: [at, at + word.length + which],
+    isOptional: /optional/.test(m[3] ?? ""),
+    isListed: true,
+  };
 }
 
 /** “rib fine copper wire 8 turns”: a part and what it is made of, without a sign between. */
-function bareHead(rest: string, counted: number, none: LineHead): LineHead {
+function bareHead(rest: string, counted: number): LineHead | undefined {
   const m = bare.exec(rest);
-  if (!m) return none;
+  if (!m) return undefined;
   const word = m[1] ?? "";
   // “Dumbbell eyes 5 mm” are of what they are called.
-  if (/^(?:dumb-?bells?|bar-?bells?)$/.test(word)) return none;
+  if (/^(?:dumb-?bells?|bar-?bells?)$/.test(word)) return undefined;
   // “coat body with resin”, “varnish head” does it.
-  if (/^(?:coat|varnish|cement|lacquer)/.test(word)) return none;
+  if (/^(?:coat|varnish|cement|lacquer)/.test(word)) return undefined;
   // “wing case over” is not a wing.
-  if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return none;
+  if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return undefined;
   const verb = verbAt(rest, 0);
-  if (verb && verb.end > word.length) return none;
+  if (verb && verb.end > word.length) return undefined;
   // “Palmer a ginger hackle forward” does it; “palmer ginger cock” names it.
-  if (word === "palmer" && /^palmer\s+(?:an?|one|two|three|your|some|both)\s/.test(rest)) return none;
+  if (word === "palmer" && /^palmer\s+(?:an?|one|two|three|your|some|both)\s/.test(rest)) return undefined;
   return {
     begin: counted + m[0].length,
     role: roleOfWord(word),
