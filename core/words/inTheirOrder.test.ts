@@ -89,10 +89,10 @@ describe("how much it is", () => {
 });
 
 describe("a list or a note with habits of its own", () => {
-  const bugger = `Hook: streamer 6\nThread: black\nTie in at the bend: 120 mm of black chenille, 100 mm of copper wire and one black saddle hackle by the tip\nChenille forward to 2 mm behind the eye\nHackle forward in 5 open turns`;
+  const leech = `Hook: streamer 6\nThread: black\nTie in at the bend: 120 mm of black chenille, 100 mm of copper wire and one black saddle hackle by the tip\nChenille forward to 2 mm behind the eye\nHackle forward in 5 open turns`;
   test("what is counted behind “tie in at the bend:” all waits there", () => {
-    const steps = stepsByPart(bugger);
-    expect(asksOf(bugger)).toEqual([]);
+    const steps = stepsByPart(leech);
+    expect(asksOf(leech)).toEqual([]);
     expect(steps.filter((s) => s.includes("tied in at the bend") && s.includes("counted when wound"))).toHaveLength(3);
     expect(steps.at(-1)).toMatch(/^hackle: 5 turns, .*from the bend to 2 mm behind the eye/);
   });
@@ -100,12 +100,12 @@ describe("a list or a note with habits of its own", () => {
   test.each([
     [
       "dubbed, whatever it is called",
-      "Body: tan superfine, dubbed slim, rear two thirds",
+      "Body: tan feltlight, dubbed slim, rear two thirds",
       "body: 0.35 × the gape full, slim",
     ],
     [
       "so long, and not so full",
-      "Thorax: tan superfine, dubbed slim, 2 mm long behind the eye",
+      "Thorax: tan feltlight, dubbed slim, 2 mm long behind the eye",
       "thorax: 0.35 × the gape full, slim",
     ],
     ["a mixed number in figures", "Hackle: badger, fibres 1 and 1/2 gape, 3 turns", "barbs 1.5 × the gape"],

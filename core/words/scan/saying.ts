@@ -36,7 +36,7 @@ export function sayingAt({ told, text, at, context }: Here): Next | undefined {
     return { told, end: done.end };
   }
   if (done) {
-    // “tan superfine, dubbed slim”: whatever it is called, it is no strand that is wound.
+    // “tan feltlight, dubbed slim”: whatever it is called, it is no strand that is wound.
     const canBeDubbed = form === undefined || form === "dubbing" || form === "blend";
     if (done.value === "dub" && told.kind === "wind" && told.role !== "thread" && canBeDubbed) told.kind = "dress";
     if (told.verb === undefined && done.value !== "tie in") told.verb = done.value;
