@@ -1,6 +1,6 @@
 import { isColour, type MaterialForm } from "../materials";
 import { amountOf } from "./clauses/lay";
-import { descriptionAt, type Description } from "./description";
+import { formSaid, descriptionAt, type Description } from "./description";
 import { impliedBy, isAfterStart, shapeOf, upperOf } from "./named";
 import { match, opt, seq, words } from "./parse";
 import { count as countRead, type Count } from "./text/count";
@@ -34,7 +34,7 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
     descriptionAt(text, place, context.index) ??
     (told.description ? undefined : upperOf(text, place, context.index, implied)) ??
     (implied && descriptionAt(text, place, context.index, false, implied));
-  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
+  if (!found || formSaid(found) === "hook") return undefined;
   if (isAfterStart(told, found)) return "another";
   const noun = found.text.toLowerCase().trim();
   // “olive marabou, one full plume”: how many of it, not another feather.
@@ -60,7 +60,7 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   return { told, end };
 }
 const isSpun = (d: Description | undefined): boolean => {
-  const form = d && (d.exact?.form ?? d.means?.form);
+  const form = formSaid(d);
   return form === "wire" || form === "tinsel" || form === "weight wire" || form === "floss";
 };
 /** “two mallard flank bunches”: so many bunches, not so many fibres. */
@@ -84,7 +84,7 @@ export const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" |
 const MOST_OF_ANY = 50;
 /** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */
 function putCount(told: Told, c: Count, noun: string, found: Description): boolean {
-  const form = found.exact?.form ?? found.means?.form;
+  const form = formSaid(found);
   const by = nounOfCount.find(([pattern]) => pattern.test(noun))?.[1] ?? found.means?.counted ?? countedOf(form);
   if (told.kind === "seat") {
     if (!Number.isInteger(c.n)) return false;

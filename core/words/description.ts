@@ -67,6 +67,9 @@ const bySize = new Set<MaterialForm>([
   "yarn",
 ]);
 
+/** The form of a material that is described, as far as the words say it. */
+export const formSaid = (d: Description | undefined): MaterialForm | undefined => d?.exact?.form ?? d?.means?.form;
+
 interface Token {
   word: string;
   at: number;
@@ -143,7 +146,7 @@ const widthOfStrip = match("\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+(
 function stripOf(text: string, at: number, index: CabinetIndex): Description | undefined {
   const lead = widthOfStrip(text, at);
   const of = lead && descriptionAt(text, afterBlank(text, lead.end), index);
-  if (!of || (of.exact?.form ?? of.means?.form) !== "stretch body") return undefined;
+  if (!of || formSaid(of) !== "stretch body") return undefined;
   return { ...of, at, text: of.exact ? of.text : text.slice(at, of.end) };
 }
 

@@ -1,6 +1,6 @@
 import { factOf, headOf, isHeading } from "./head";
 import { readHook, type HookSaid } from "./hook";
-import { descriptionAt } from "./description";
+import { formSaid, descriptionAt } from "./description";
 import { PARTS } from "./lexicon/parts";
 import { sizeNumber } from "../hooks";
 import type { MaterialForm } from "../materials";
@@ -236,7 +236,7 @@ function askBehindHook(r: Reading, i: number): void {
   const names = [...text.slice(from, end).matchAll(/[\p{L}\d][\p{L}\d.'-]*/gu)].map((m) => from + m.index);
   const isThing = (at: number): boolean => {
     const found = descriptionAt(text, at, r.scanContext.index);
-    const form = found?.exact?.form ?? found?.means?.form;
+    const form = formSaid(found);
     return form !== undefined && form !== "hook" && !isOfHook(r, text.slice(at, end));
   };
   const [first] = names;
@@ -364,7 +364,7 @@ const besideIt = new Set<MaterialForm>(["bead", "thread", "weight wire", "eyes"]
 /** “size 14 wet hook and yellow silk”, “jig 10, slotted bead”: what lies beside the hook is a thing of its own. */
 function isBesideHook(text: string, at: number, index: CabinetIndex): boolean {
   const found = descriptionAt(text, at, index, false);
-  const form = found?.exact?.form ?? found?.means?.form;
+  const form = formSaid(found);
   if (form !== undefined && besideIt.has(form)) return true;
   return /^(?:(?:thread|silk)\s+[\p{L}\d]|(?:[a-z]+\s+)?\d{1,2}\/0\s+(?:[a-z]+\s*)?(?:[.,;]|$)|(?!(?:extra\s+)?(?:long|short|heavy|light|standard|wide|hook|shank|sizes?|in)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0\s*(?:[.,;]|$))/u.test(
     text.slice(at),

@@ -21,6 +21,13 @@ describe("what is done before", () => {
   test("“where you started” is where the thread was started, and a body of it begins where it hangs", () =>
     expect(steps.find((s) => s.startsWith("body:"))).toContain("from the point to 1 eye behind the eye"));
 
+  test("so far from where it was started", () =>
+    expect(
+      stepsOf(
+        `${wet}Start one eye behind the eye and run the thread to the bend\nBody: the silk, wound back to two eyes behind where you started`,
+      ).at(-1),
+    ).toContain("from the bend to 3 eyes behind the eye"));
+
   test("“where you started” is near the eye where nobody said where", () =>
     expect(stepsOf(`${wet}Wind the thread to the bend and back to where you started`).join()).toContain(
       "0.5 eyes behind the eye",

@@ -1,5 +1,5 @@
 import { isColour } from "../materials";
-import type { Description } from "./description";
+import { formSaid, type Description } from "./description";
 import { isShadedColour, stuffOf } from "./named";
 import { NUMBER_WORD, readNumber } from "./text/number";
 import { formTold, looseLeft, wordsOf, type Span, type Told } from "./told";
@@ -318,7 +318,7 @@ const twistsIt = (x: Told, text: string): boolean =>
 const goingThere = ({ there, ...said }: Told["said"]): Told["said"] =>
   there && !said.from && !said.begin && !said.end ? { ...said, end: there } : { ...said, ...(there && { there }) };
 const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
-  const form = description && (description.exact?.form ?? description.means?.form);
+  const form = formSaid(description);
   return verb === undefined && role === undefined && (form === "feather fibre" || form === "herl");
 };
 const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>

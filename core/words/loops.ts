@@ -3,7 +3,7 @@ import type { Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
 import { at as placeSaid, end as endSaid, endForward, endOfShare, zone } from "./clauses/common";
 import { loopLoad } from "./clauses/dress";
-import { descriptionAt, inShares, type Description } from "./description";
+import { formSaid, descriptionAt, inShares, type Description } from "./description";
 import { match, oneOf, map, opt, seq, skipBlanks, words, type Reader } from "./parse";
 import type { Clause } from "./said";
 import { NUMBER_WORD } from "./text/number";
@@ -240,7 +240,7 @@ function coloured(layers: Description[], colour: string): boolean {
 }
 
 const isOther = (d: Description): boolean => {
-  const form = d.exact?.form ?? d.means?.form;
+  const form = formSaid(d);
   return (
     form === "thread" || form === "wire" || form === "tinsel" || form === "bead" || form === "hook" || form === "liquid"
   );

@@ -1,3 +1,4 @@
+import { formSaid } from "./description";
 import type { Ask } from "./bench";
 import { numberOfLoose, looseSentence } from "./read";
 import type { RecipeContext, RecipeLine } from "./reading";
@@ -81,7 +82,7 @@ function asStretches(t: Told, text: string): Span[] {
 
 /** “A clump of white bucktail, 2 mm”: the word needs no figure beside the one that is there. */
 const isOfKnownThickness = ({ kind, said, description }: Told, words: string): boolean => {
-  const form = description && (description.exact?.form ?? description.means?.form);
+  const form = formSaid(description);
   const isThick =
     (said.amount && "clump" in said.amount) ??
     (form === "hair" && (said.thick !== undefined || isThickness(said.shown)));

@@ -1,7 +1,7 @@
 import { isColour, type MaterialForm } from "../materials";
 import type { Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
-import { descriptionAt, type Description } from "./description";
+import { formSaid, descriptionAt, type Description } from "./description";
 import { isStop } from "./lexicon/stops";
 import { match } from "./parse";
 import type { Told } from "./told";
@@ -78,7 +78,7 @@ export function upperOf(
   const colour = over?.value[0] ?? "";
   if (!over || !(isColour(colour) || marked.has(colour))) return undefined;
   const lower = descriptionAt(text, over.end, index, false, implied);
-  const form = lower?.exact?.form ?? lower?.means?.form;
+  const form = formSaid(lower);
   const words = lower?.text.trim().split(/\s+/) ?? [];
   const stuff = words.filter((w) => !isColour(w) && !marked.has(w));
   if (!lower || form === undefined || stuff.length === words.length || stuff.length === 0) return undefined;
@@ -150,12 +150,12 @@ export const impliedBy: Partial<Record<Role, MaterialForm>> = {
   flash: "flash",
 };
 export const isAfterStart = ({ verb }: Told, found: Description): boolean =>
-  verb === "start" && (found.exact?.form ?? found.means?.form) !== "thread";
+  verb === "start" && formSaid(found) !== "thread";
 const aShape = /^(\d+(?:[.,]\d+)?\s*mm\s+(?:wide\s+)?)?(?:strips?|sheets?|bands?|pieces?)\s*(.*)$/;
 const aSlip = /^(\d+(?:[.,]\d+)?)\s*mm\s+(?:slips?|sections?)$/;
 /** “Olive turkey, 4 mm slip”: so wide is what is cut of the feather that was named before. */
 export function slipOf(before: Description, { text, exact }: Description): number | undefined {
-  const form = before.exact?.form ?? before.means?.form;
+  const form = formSaid(before);
   const mm =
     exact || (form !== "quill" && form !== "feather fibre") ? undefined : aSlip.exec(text.trim().toLowerCase())?.[1];
   return mm === undefined ? undefined : Number(mm.replace(",", "."));
@@ -164,7 +164,7 @@ export function slipOf(before: Description, { text, exact }: Description): numbe
 export function shapeOf(before: Description, { text, end, exact }: Description): Description | undefined {
   const shape = exact ? undefined : aShape.exec(text.trim().toLowerCase());
   const measures = shape && [shape[1], shape[2]].join(" ").trim();
-  const form = before.exact?.form ?? before.means?.form;
+  const form = formSaid(before);
   if (measures == null || form !== "stretch body") return undefined;
   const { exact: _exact, ...plain } = before;
   return { ...plain, end, text: `${before.text.trim()} ${measures}`.trim(), means: before.means ?? { form } };

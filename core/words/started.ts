@@ -1,6 +1,6 @@
 import type { Place } from "../hooks";
 import type { Bench } from "./bench";
-import { STARTED } from "./text/place";
+import { shifted, STARTED } from "./text/place";
 
 /** Where a thread is started where nobody says it. */
 const USUAL: Place = { eyeLengths: 0.5 };
@@ -16,8 +16,9 @@ export function startOf(bench: Bench): Place {
 export function settleStart(value: unknown, start: Place = USUAL): void {
   if (value === null || typeof value !== "object") return;
   if ("part" in value && value.part === STARTED) {
-    for (const key of Object.keys(value)) if (key !== "plus") delete (value as Record<string, unknown>)[key];
-    Object.assign(value, structuredClone(start), "plus" in value && value.plus ? { plus: value.plus } : {});
+    const { plus } = value as Partial<Place>;
+    for (const key of Object.keys(value)) delete (value as Record<string, unknown>)[key];
+    Object.assign(value, structuredClone(plus ? shifted(start, plus) : start));
     return;
   }
   for (const v of Object.values(value)) settleStart(v, start);

@@ -1,5 +1,5 @@
 import { isColour } from "../materials";
-import type { Span, Told } from "./told";
+import { formTold, type Span, type Told } from "./told";
 
 /** What a part alone says of the words beside it: the thread of its bands, the wire of its gauge, its turns. */
 export function supply(told: Told, text: string): void {
@@ -69,7 +69,7 @@ const behindBead = /\b(?:behind|against|into|up\s+to)\s+(?:the\s+)?(?:bead|cone)
 const THINNEST_COPPER_MM = 0.25;
 /** “10 turns of 0.3 mm copper wire behind the bead”: wire so thick, and there, is weight. */
 function wireAsWeight(told: Told, text: string): void {
-  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const form = formTold(told);
   if (told.role !== undefined || form !== "wire" || told.said.rule?.turns === undefined) return;
   const mm = Number(/(\d*[.,]?\d+)\s*mm/.exec(told.description?.text ?? "")?.[1]?.replace(",", "."));
   if (mm >= THINNEST_COPPER_MM && behindBead.test(text.slice(told.at, told.end)))
@@ -110,7 +110,7 @@ function turnsOnEach({ role, said, at, end }: Told, text: string): void {
 }
 /** “Small black head”: how it is to look stays with the line. */
 function colourOfHead(told: Told, text: string): void {
-  const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
+  const form = formTold(told);
   if (told.role !== "head" || (form !== undefined && form !== "liquid")) return;
   const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
   told.rest = told.rest.filter((r) => !colours.includes(r));

@@ -1,7 +1,7 @@
 import type { MaterialForm } from "../materials";
 import type { Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
-import type { Description } from "./description";
+import { formSaid, type Description } from "./description";
 import type { Kind, Said } from "./said";
 import type { VerbId } from "./verbs/ids";
 
@@ -49,8 +49,7 @@ export interface ScanContext {
 export type Next = { told: Told; end: number } | "verb" | "another";
 
 /** The form of what is told of, as far as its words say it. */
-export const formTold = ({ description }: Told): MaterialForm | undefined =>
-  description?.exact?.form ?? description?.means?.form;
+export const formTold = ({ description }: Told): MaterialForm | undefined => formSaid(description);
 
 /** The words of two clauses that become one. */
 export const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({

@@ -4,7 +4,17 @@ import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
-import { endOfWay, everywhere, leavingBare, leavingRoom, shareOfIt, theRest, where, zone } from "./common";
+import {
+  figureOfEight,
+  endOfWay,
+  everywhere,
+  leavingBare,
+  leavingRoom,
+  shareOfIt,
+  theRest,
+  where,
+  zone,
+} from "./common";
 import { aroundRead } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
@@ -358,13 +368,7 @@ export const dressClauses: Clause[] = [
     words("(?:in\\s+)?(?:close|touching|open|even|tight|firm|side\\s+by\\s+side)\\s+(?:turns|wraps)"),
     () => undefined,
   ),
-  clause(
-    "figure of eight",
-    words(
-      "(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
-    ),
-    () => undefined,
-  ),
+  figureOfEight,
   clause("80 mm long", seq(opt(words("about|roughly|some")), absolute, words("long")), (s, [, mm]) => {
     if (s.loop && s.loopMm === undefined) s.loopMm = mm;
     // A thorax is 3 mm long, a noodle is not.

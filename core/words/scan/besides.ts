@@ -1,3 +1,4 @@
+import { formSaid } from "../description";
 import { type Mention, lead } from "./mention";
 import { LONGER, SHORTER } from "../text/length";
 import { shapeOf, slipOf } from "../named";
@@ -57,7 +58,7 @@ function isSource(m: Mention): boolean {
   if (areaOf.test(m.text.slice(m.begin, m.begin + 40)) && fromAnimal.test(lead(m, 40))) return true;
   if (!first || first.exact || !bareFeather.test(first.text.trim().toLowerCase()) || !fromAnimal.test(lead(m, 40)))
     return false;
-  const form = found.exact?.form ?? found.means?.form;
+  const form = formSaid(found);
   if (form !== first.means?.form && form !== "hackle" && form !== "feather fibre") return false;
   told.description = { ...first, end: found.end, text: `${found.text.trim()} ${first.text.trim()}` };
   return true;

@@ -1,3 +1,4 @@
+import { formSaid } from "../description";
 import { type Told, type ScanContext, looseLeft } from "../told";
 import { type Head, listedAt } from "./heads";
 import type { Kind } from "../said";
@@ -167,7 +168,7 @@ export const copyOf = (t: Told): Told => ({
 /** “teal feathers, one each side”: of whole feathers so many are feathers, and a pair has two sides. */
 function withFeathers({ kind, said, description }: Told): Told["said"] {
   const noun = (description?.text.split(",")[0] ?? "").toLowerCase().trim();
-  const form = description?.exact?.form ?? description?.means?.form;
+  const form = formSaid(description);
   // “three pairs of brown rubber”: strands come in no pairs of feathers.
   if (kind === "lay" && (form === "rubber" || form === "flash") && said.amount && "feathers" in said.amount)
     return { ...said, amount: { strands: said.amount.feathers, folded: false } };

@@ -11,7 +11,7 @@ import { endOfSentence, endOfClause } from "./bounds";
 import { roleOfWord, PARTS_WITHIN as PARTS } from "../lexicon/parts";
 import { eyeSize } from "../bareFigures";
 import { CabinetIndex } from "../cabinet";
-import { type Description, descriptionAt } from "../description";
+import { formSaid, type Description, descriptionAt } from "../description";
 
 const kindOfVerb: Partial<Record<VerbId, Kind>> = {
   seat: "seat",
@@ -54,7 +54,7 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   const isPlain = told.role === undefined && told.verb === undefined;
   const found =
     (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);
-  const form0 = found?.exact?.form ?? found?.means?.form;
+  const form0 = formSaid(found);
   // “Head: 8 turns, one coat of lacquer”: the coat is another thing than the head.
   const ahead =
     form0 === "liquid" &&

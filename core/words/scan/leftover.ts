@@ -6,7 +6,7 @@ import { isShadedColour, impliedBy } from "../named";
 import { isColour, isSpooled } from "../../materials";
 import { after } from "../lexicon/nouns";
 import { manner } from "./bounds";
-import { descriptionAt, inShares } from "../description";
+import { formSaid, descriptionAt, inShares } from "../description";
 import { LONGER, SHORTER } from "../text/length";
 import { sharesInFigures } from "../text/shares";
 
@@ -40,13 +40,9 @@ function colours({ told, text, at }: Here): Next | undefined {
   if (!words.every((w) => isColour(w) || after.has(w))) return undefined;
   const isGauge =
     words.length === 1 && /^(?:fine|medium|small|large|narrow|wide|micro|heavy|thin|thick|dyed)$/.test(m[0]);
-  if (
-    !words.some((w) => isColour(w)) &&
-    !(isGauge && isSpooled(description.exact?.form ?? description.means?.form ?? "hook"))
-  )
-    return undefined;
+  if (!words.some((w) => isColour(w)) && !(isGauge && isSpooled(formSaid(description) ?? "hook"))) return undefined;
   if (words.every((w) => description.text.toLowerCase().includes(w))) return undefined;
-  const form = description.exact?.form ?? description.means?.form;
+  const form = formSaid(description);
   if (form === undefined) return undefined;
   const { exact: _exact, ...plain } = description;
   told.description = { ...plain, text: `${description.text.trim()}, ${m[0]}`, means: description.means ?? { form } };

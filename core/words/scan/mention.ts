@@ -1,6 +1,5 @@
 import type { Told, Next } from "../told";
 import type { Description } from "../description";
-import type { MaterialForm } from "../../materials";
 
 /** A material that a clause comes to. */
 export interface Mention {
@@ -13,8 +12,6 @@ export interface Mention {
   /** It stands where the clause names what it is about. */
   atHead: boolean;
 }
-
-export const formFound = ({ found }: Mention): MaterialForm | undefined => found.exact?.form ?? found.means?.form;
 
 /** The words right before a mention. */
 export const lead = ({ text, begin }: Mention, signs: number): string => text.slice(Math.max(0, begin - signs), begin);

@@ -1,7 +1,7 @@
 import type { Clause } from "../said";
 import { hackleClauses, clausesOf, boundInClauses, beginningAt } from "../clauses";
 import type { Here } from "./here";
-import type { Next } from "../told";
+import { formTold, type Next } from "../told";
 import { correction, correct } from "./corrections";
 import { participleAt } from "../verbs";
 
@@ -11,7 +11,7 @@ const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 const hasLength = /^[^.;]*\b(?:as\s+long\s+as|on\s+top|(?:longer|shorter)\s+than|same\s+length|level\s+with)\b/;
 
 export function sayingAt({ told, text, at, context }: Here): Next | undefined {
-  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const form = formTold(told);
   // A hackle that is tied in for no part will be wound.
   const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
   const clauses: readonly Clause[] = isHackle

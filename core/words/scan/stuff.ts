@@ -1,7 +1,7 @@
 import { oneOf, map, words, skipBlanks as skip } from "../parse";
 import type { Told, ScanContext, Next } from "../told";
 import { type Step, type Here, article } from "./here";
-import { descriptionAt, type Description } from "../description";
+import { formSaid, descriptionAt, type Description } from "../description";
 import {
   upperOf,
   impliedBy,
@@ -18,7 +18,7 @@ import {
   isAfterStart,
   roleOfItsOwn,
 } from "../named";
-import { understand, type Mention, lead, formFound } from "./mention";
+import { understand, type Mention, lead } from "./mention";
 import { besides } from "./besides";
 import { bareGauge, isTurnsAlone, ofInch, bareEyes } from "../bareFigures";
 import { partRead } from "./parts";
@@ -87,7 +87,7 @@ export function description({ told, text, at, context }: Here, atHead: boolean):
   }
   const found = describedAt(told, text, at, begin, context, atHead);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
-  if (!found || (found.exact?.form ?? found.means?.form) === "hook") return undefined;
+  if (!found || formSaid(found) === "hook") return undefined;
   const mention = { told, text, at, begin, found, atHead };
   if (isOfAnother(mention)) return "another";
   if (isTakenOver(mention) || isTiedWith(mention)) return understand(mention);
@@ -146,13 +146,13 @@ const isTakenOver = (m: Mention): boolean => m.told.verb === "take over" && /\bo
 const isTiedWith = (m: Mention): boolean =>
   m.told.description !== undefined &&
   (m.told.kind === "lay" || m.told.kind === "wind") &&
-  formFound(m) === "thread" &&
+  formSaid(m.found) === "thread" &&
   /\b(?:with|by|using)\s+(?:the\s+|your\s+)?$/.test(lead(m, 12));
 
 /** The first material of a clause is what it is of, and may say for which part. */
 function takeStuff(m: Mention, isOne: boolean): Next {
   const { told, text, atHead, found } = m;
-  const form = formFound(m);
+  const form = formSaid(m.found);
   if (told.kind === "whip" && form === "liquid") return "another";
   // “Eight wraps of lead wire, pushed into the bead”: the bead only says where.
   if (form === "weight wire" && (told.role === undefined || told.part === "underbody")) told.role = "weight";

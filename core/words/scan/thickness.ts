@@ -1,5 +1,6 @@
+import { formSaid } from "../description";
 import type { Here } from "./here";
-import type { Next, Told } from "../told";
+import { formTold, type Next, type Told } from "../told";
 import { match, words } from "../parse";
 import { lengthReaching } from "../text/length";
 import type { MaterialForm } from "../../materials";
@@ -16,7 +17,7 @@ const timesRead = match("x\\s?(\\d{1,2})(?=\\s*(?:[,.;]|$))");
 /** “peacock herl x3”: so many strands, right behind what they are of; turns stand behind what is done. */
 export function strandsBehind({ told, text, at }: Here): Next | undefined {
   const { description } = told;
-  const form = description?.exact?.form ?? description?.means?.form;
+  const form = formSaid(description);
   if (told.kind !== "wind" || form !== "herl" || !/^\s*$/.test(text.slice(description?.end ?? 0, at))) return undefined;
   const found = timesRead(text, at);
   if (!found) return undefined;
@@ -32,7 +33,7 @@ const WIDEST = 8;
 export function thicknessBefore({ told, text, at }: Here): undefined {
   const { shown, amount } = told.said;
   if (told.kind !== "lay" || amount || !shown || !("mm" in shown) || shown.mm > WIDEST) return;
-  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const form = formTold(told);
   const is = form === undefined ? undefined : byThickness[form]?.(shown.mm);
   if (!is || !lengthReaching(text, at)) return;
   told.said.amount = is;
@@ -54,7 +55,7 @@ const thickRead = match("(\\d+(?:[.,]\\d+)?\\s*mm\\s+thick)");
 export function thicknessOf({ told, text, at }: Here): Next | undefined {
   const { description } = told;
   const thick = description && thickRead(text, at);
-  if (!thick || (description.exact?.form ?? description.means?.form) !== "stretch body") return undefined;
+  if (!thick || formSaid(description) !== "stretch body") return undefined;
   const { exact: _exact, ...plain } = description;
   told.description = {
     ...plain,

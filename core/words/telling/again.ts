@@ -1,18 +1,18 @@
 import { settleStart, startOf } from "../started";
-import type { Told } from "../told";
+import { formTold, type Told } from "../told";
 import type { Reading } from "../reading";
 import { isColour } from "../../materials";
 import { stuffOf } from "../named";
 import { roleOfWord, PARTS } from "../lexicon/parts";
 import { kindOfTold, scan } from "../scan";
-import { shareEach, hairOnTheBack, shareLength } from "../shared";
+import { shareEach, hairOnTheBack, shareLength } from "../shareOut";
 import { supply } from "../supply";
 
 /** “Over that six strands of herl”: on top of what was tied in last. */
 function liesOver(told: Told, text: string): void {
   const lead = text.slice(told.at, told.description?.at ?? told.at);
   if (told.verb !== undefined || told.role !== undefined || !overThat.test(lead)) return;
-  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const form = formTold(told);
   if (form !== "herl" && form !== "flash" && form !== "hair" && form !== "feather fibre") return;
   Object.assign(told, { kind: "lay", role: form === "herl" ? "topping" : form === "flash" ? "flash" : "wing" });
   told.said.attitude ??= "over";

@@ -1,5 +1,5 @@
 import { type Reading, lineOf } from "../reading";
-import type { Told } from "../told";
+import { formTold, type Told } from "../told";
 import { scan } from "../scan";
 import { NUMBER_WORD, readNumber } from "../text/number";
 import type { Bench, MadeStep, Telling } from "../bench";
@@ -46,7 +46,7 @@ function asksWhatPart(r: Reading, told: Told, text: string, i: number): boolean 
 
 /** “Tie in a brown hackle behind the eye, two turns”: what says its turns is wound as well. */
 function isWoundAtOnce(r: Reading, told: Told, text: string): boolean {
-  const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
+  const form = formTold(told);
   const turns = told.rest.find((r) => /\bturns?$/.test(text.slice(r.at, r.end)));
   // A plume is a hackle where its turns are told.
   const isPlume = form === "feather fibre" && told.said.amount !== undefined && "feathers" in told.said.amount;

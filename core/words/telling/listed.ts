@@ -1,3 +1,4 @@
+import { formSaid } from "../description";
 import type { Reading } from "../reading";
 import type { Telling } from "../bench";
 import { tellWhip } from "../verbs/whip";
@@ -8,7 +9,7 @@ import { objectOf, type Meant } from "../verbs/object";
 import { isToldLater, means } from "./toldLater";
 import { tellTieIn } from "../verbs/tieIn";
 import { tellAct } from "../verbs/act";
-import type { Told } from "../told";
+import { formTold, type Told } from "../told";
 import type { Component } from "../../recipe";
 import { verbOf, waitsToBeWound } from "../verbs";
 import { tellWind, listedRib, windNew } from "../verbs/wind";
@@ -33,7 +34,7 @@ export function actListed(r: Reading, t: Telling, i: number): void {
   if (told.kind === "whip") return tellWhip(t);
   if (role === "finish" || told.kind === "glue") return tellFinish(t);
   // “Head: 4 mm gold bead”
-  const form = told.description && (told.description.exact?.form ?? told.description.means?.form);
+  const form = formTold(told);
   if (role === "head" && told.kind === "seat" && form !== "eyes")
     return tellSeat({ ...t, told: { ...told, role: "bead" } });
   if (role !== undefined && isTakenUp(r, role, told)) return takeUp(r, t);
@@ -62,7 +63,7 @@ function pickOutLegs(t: Telling): void {
 
 /** A head of herl or chenille is wound of that, not of the thread. */
 function isOfItsOwn(r: Reading, { description }: Told): boolean {
-  const form = description && (description.exact?.form ?? description.means?.form);
+  const form = formSaid(description);
   return form !== undefined && form !== "thread" && form !== "liquid";
 }
 
@@ -156,7 +157,7 @@ const tiedInBy = /\btied\s+(?:in|on)\s+by\s/;
 
 /** The back of a little fish is hair that lies on top, tied in at the front: nothing is pulled over. */
 const isBackOfHair = ({ part, description, said }: Told): boolean => {
-  const form = description && (description.exact?.form ?? description.means?.form);
+  const form = formSaid(description);
   return part === "back" && form === "hair" && said.hanging === undefined;
 };
 

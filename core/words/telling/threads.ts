@@ -1,3 +1,4 @@
+import { formSaid } from "../description";
 import { type Reading, lineOf } from "../reading";
 import { secondThreadOf } from "../secondThread";
 import type { Telling } from "../bench";
@@ -55,7 +56,7 @@ export function declareThread(r: Reading, i: number): void {
 
 /** “Red thread.”, “and yellow silk”: the first thread that is only named is the one on the hook. */
 export function isThreadNamed(r: Reading, { verb, role, description, said }: Told): boolean {
-  const form = description && (description.exact?.form ?? description.means?.form);
+  const form = formSaid(description);
   return (
     form === "thread" &&
     // “I tie this with 8/0 brown thread” names it, and ties nothing in.
@@ -68,7 +69,7 @@ export function isThreadNamed(r: Reading, { verb, role, description, said }: Tol
 
 /** “Tie in yellow silk at the eye”: the first thread that is tied in is the one that ties. */
 export function isThreadStarted(r: Reading, { verb, role, description, said }: Told): boolean {
-  const form = description && (description.exact?.form ?? description.means?.form);
+  const form = formSaid(description);
   const isOnlyPlaced = Object.keys(said).every((k) => k === "there");
   return (
     verb === "tie in" &&

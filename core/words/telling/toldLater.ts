@@ -1,3 +1,4 @@
+import { formSaid } from "../description";
 import { type Reading, lineOf } from "../reading";
 import type { Component } from "../../recipe";
 import type { Material } from "../../materials";
@@ -61,7 +62,7 @@ function isDone(t: Told, role: Component["role"], isListed: boolean): boolean {
 
 /** “Palmer the hackles down the body”: what is wound over a part is not that part. */
 function isOther(r: Reading, { verb, description }: Told, material: Material | undefined): boolean {
-  const form = description?.exact?.form ?? description?.means?.form;
+  const form = formSaid(description);
   return verb === "wind" && form === "hackle" && material !== undefined && material.form !== form;
 }
 

@@ -1,3 +1,4 @@
+import { formTold } from "../told";
 import type { Place } from "../../hooks";
 import type { LiquidKind } from "../../tying";
 import { DEFAULT_DRY } from "../finish";
@@ -12,7 +13,7 @@ import { verb } from "./verb";
 function productOf(t: Telling): Component {
   const { told, bench, text } = t;
   // “Finish, thread tan …”: thread is no product that is put on.
-  if (told.description && (told.description.exact?.form ?? told.description.means?.form) !== "thread") {
+  if (told.description && formTold(told) !== "thread") {
     const object = objectOf({ ...t, told: { ...told, role: "finish" } });
     if (object.component) return object.component;
   }
@@ -59,7 +60,7 @@ function onPart(t: Telling): Telling {
     const onIt = onPart({ ...t, told: { ...told, onto: undefined, description: told.onto } });
     return { ...onIt, told: { ...onIt.told, description: told.description } };
   }
-  const form = told.description?.exact?.form ?? told.description?.means?.form;
+  const form = formTold(told);
   if (told.role !== undefined || !told.description || form === undefined || form === "liquid" || form === "thread")
     return t;
   const code = bench.resolve(told.description).material?.code;

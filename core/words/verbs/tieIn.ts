@@ -1,3 +1,4 @@
+import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
 import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
@@ -64,7 +65,7 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { bench } = t;
   const { said, description, kind, role } = t.told;
   if (role !== undefined || !description || kind !== "lay") return meant(t);
-  const form = description.exact?.form ?? description.means?.form;
+  const form = formSaid(description);
   // Slips that a list named as wing pads, and no line has tied in yet.
   const code = form === "quill" && bench.declared.size > 0 ? bench.resolve(description).material?.code : undefined;
   const named = bench.components.find(

@@ -39,6 +39,13 @@ const freeOrder: Clause = clause(
   (s, [, , [part]]) => void (s.orBefore = part),
 );
 
+/** How it goes round what is there; it counts nothing. */
+export const figureOfEight: Clause = clause(
+  "figure of eight",
+  words("(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?"),
+  () => undefined,
+);
+
 /** Said of any kind of step, after what is its own. */
 export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder, endOfShare];
 

@@ -2,7 +2,7 @@ import { opt, words, seq, map, oneOf, anyOf, unless } from "../../parse";
 import { type Clause, clause, samePair, putRule, put } from "../../said";
 import { absolute, placeReached } from "../../text/place";
 import { count } from "../../text/count";
-import { where, zoneRead, zone, shareOfIt, theRest, endOfWay, leavingRoom } from "../common";
+import { figureOfEight, where, zoneRead, zone, shareOfIt, theRest, endOfWay, leavingRoom } from "../common";
 import { lengthPair, length } from "../../text/length";
 import { number } from "../../text/number";
 
@@ -232,13 +232,7 @@ export const saysNothing: Clause[] = [
     words("(?:pulled|stroked|tied|drawn)\\s+(?:down|under|below|to\\s+the\\s+underside)"),
     () => undefined,
   ),
-  clause(
-    "figure of eight",
-    words(
-      "(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
-    ),
-    () => undefined,
-  ),
+  figureOfEight,
   clause(
     "the gap",
     words("(?:the\\s+|any\\s+)?(?:gap|hollow|step|space)(?=\\s+(?:behind|between|in\\s+front|at|up|with))"),
