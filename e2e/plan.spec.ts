@@ -5,14 +5,18 @@ import { enterAs, expect, station, test } from "./room";
 const SLOW = { timeout: 60_000 };
 /** The first tying in the lanes that can be moved. */
 const firstTie = (page: Page): Locator => page.getByRole("button", { name: /: tie, / }).first();
-/** One whose first piece a hand can take hold of: a few minutes before a pause are a hair wide. */
-async function wideTie(page: Page): Promise<Locator> {
+/**
+ * The one whose first piece is widest, so that a hand can take hold of it: a few minutes before a pause are a hair wide,
+ * and which ties those are depends on the day of the week and on how far the search for the plan came.
+ */
+async function widestTie(page: Page): Promise<Locator> {
   await expect(firstTie(page)).toBeVisible();
+  let widest = { tie: firstTie(page), px: 0 };
   for (const tie of await page.getByRole("button", { name: /: tie, / }).all()) {
     const box = await tie.locator(".plan-piece").first().boundingBox();
-    if (box && box.width > 24) return tie;
+    if (box && box.width > widest.px) widest = { tie, px: box.width };
   }
-  throw new Error("no tying is wide enough");
+  return widest.tie;
 }
 const moving = (page: Page): Locator => page.getByRole("region", { name: "Move a batch" });
 
@@ -22,7 +26,7 @@ test("a batch is moved by hand, its cost seen before, and the plan is published"
   const standing = page.getByRole("region", { name: "Draft and published plan" });
   let number = "";
   await test.step("drag it: it is tried where the hand is, and what that costs is said", async () => {
-    const tie = await wideTie(page);
+    const tie = await widestTie(page);
     number = /Batch (\d+)/.exec((await tie.getAttribute("aria-label")) ?? "")?.[1] ?? "";
     // What drags it comes after the lanes: until then the hand shows none.
     await expect(tie).toHaveClass(/is-movable/);
