@@ -181,8 +181,9 @@ async function sessionsOf({ source, log }: AppOptions, pool: pg.Pool): Promise<e
 /** What needs no session: health, and the description of the API. */
 function openRoutes(app: express.Express, { source, outlook, version }: AppOptions): void {
   app.get("/api/health", healthOf(source, version));
-  const document = openApiDocument(version);
-  app.get("/api/openapi.json", (_request, response) => void response.json(document));
+  // Made when it is asked for: that takes a quarter of a second, and hardly any start needs it.
+  let document: ReturnType<typeof openApiDocument> | undefined;
+  app.get("/api/openapi.json", (_request, response) => void response.json((document ??= openApiDocument(version))));
   // A calendar program has no session: the address itself is the secret.
   app.get("/api/calendars/:file", async (request, response) => {
     const key = String(request.params.file).replace(/\.ics$/, "");

@@ -11,6 +11,7 @@ import { openJobs } from "./jobs";
 import { loadFolder } from "./import";
 import { Outlook } from "./outlook";
 import { runSearch } from "./plans";
+import { readEffort } from "./schedule";
 import { openDatabase } from "./source";
 import { isNobodyThere, setUpCode } from "./team";
 import { threads } from "./threads";
@@ -47,7 +48,7 @@ if (isEmpty && process.env.KASTEN_DEMO) {
   console.log("Loading the demo room …");
   await source.transaction((db) => loadFolder(db, process.env.KASTEN_DEMO ?? "", new Date()));
 }
-const work = threads(join(root, "server/dist/thread.js"), databaseUrl);
+const work = threads(join(root, "server/dist/thread.js"), { databaseUrl, effort: readEffort(process.env.PLAN_EFFORT) });
 const warned = (what: string) => (error: unknown) =>
   log.warn({ error: error instanceof Error ? error.message : error }, what);
 const outlook = new Outlook(work, warned("the plan could not be made anew"));

@@ -3,9 +3,9 @@ import { workerData } from "node:worker_threads";
 import type { DataSource } from "typeorm";
 import { problemOf } from "./http/problems";
 import { openDatabase } from "./source";
-import { perform, type Done, type Task } from "./threads";
+import { perform, type Done, type Task, type ThreadData } from "./threads";
 
-const { databaseUrl } = workerData as { databaseUrl: string };
+const { databaseUrl, effort } = workerData as ThreadData;
 /** Whoever asks the server comes before what is computed beside it. On Linux this is the thread's own priority. */
 const LOWER = 10;
 /** While others have the processor even the handshake with the database waits: that is no absent database. */
@@ -28,7 +28,7 @@ function database(): Promise<DataSource> {
 /** What a thread beside the server is asked to compute. */
 export default async function work(task: Task): Promise<Done> {
   try {
-    return await perform(await database(), task);
+    return await perform(await database(), task, effort);
   } catch (error) {
     const problem = problemOf(error);
     if (!problem) throw error;

@@ -9,6 +9,7 @@ import {
   basisOf,
   differencesOf,
   draftOf,
+  FULL_EFFORT,
   keepLateBy,
   keepPlanOrder,
   knowledgeOf,
@@ -22,10 +23,12 @@ import {
   readPlanning,
   readPlanOrder,
   SEED,
+  shareOf,
   standingOf,
   toPlan,
   turnsOf,
   type Basis,
+  type Effort,
   type Line,
   type OrderOdds,
   type Planning,
@@ -41,12 +44,15 @@ const RUNS = 800;
  * Computes what the open batches need, what the stock covers, and the plan, and keeps them. What is read is the room of
  * one moment; it takes no lock that a change could wait for.
  */
-export async function reckon(source: DataSource, now: Date = new Date()): Promise<void> {
+export async function reckon(
+  source: DataSource,
+  { now = new Date(), effort = FULL_EFFORT }: { now?: Date; effort?: Effort } = {},
+): Promise<void> {
   await source.transaction(async (alone) => {
     if (!(await isFirst(alone))) return;
     const began = performance.now();
     const change = await newestChange(source.manager);
-    const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
+    const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now, effort));
     const docs = await docsOf(source.manager, planning);
     const tookMs = Math.round(performance.now() - began);
     await source.transaction(async (db) => {
@@ -79,7 +85,7 @@ async function docsOf(db: Db, planning: Planning): Promise<Record<Part, unknown>
   const shown = (result: ScheduleResult, known = knowledge): Shown => {
     const rehearsal = rehearse(planning.problem, result, known, {
       seed: SEED,
-      runs: RUNS,
+      runs: shareOf(RUNS, planning.effort),
       goesAhead: true,
       level: planning.room.world.settings.promiseLevel,
       groups: orderGroups(planning),
@@ -164,7 +170,11 @@ async function readBasis(source: DataSource): Promise<KeptBasis> {
 }
 
 /** The earliest days of some lines, against the plan as it is kept. */
-export async function promised(source: DataSource, lines: Line[], now: Date = new Date()): Promise<PromisedLines> {
+export async function promised(
+  source: DataSource,
+  lines: Line[],
+  { now = new Date(), effort = FULL_EFFORT }: { now?: Date; effort?: Effort } = {},
+): Promise<PromisedLines> {
   const { at, basis } = await readBasis(source);
-  return promiseLines(source.manager, basis, at, now, lines);
+  return promiseLines(source.manager, basis, at, now, lines, effort);
 }

@@ -18,6 +18,7 @@ import type { Db } from "../database/rows";
 import { readRoom, shareOut, type Room, type Shortage } from "../needs";
 import { latenessByName } from "../purchasing";
 import { activePeople } from "../team";
+import type { Effort } from "./effort";
 import type { PlanPinRow } from "./entities";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 import { openPins, preparedKeys, rankByCustomer, tyingBy } from "./queries";
@@ -45,6 +46,8 @@ export interface Planning {
   pins: ReadonlyMap<string, PlanPinRow>;
   /** By how many days each supplier's deliveries were late, by name. */
   lateness: ReadonlyMap<string, number[]>;
+  /** How hard its plan is looked for. */
+  effort: Effort;
 }
 
 /** What the plan needs to know of a batch beside what was computed of it. */
@@ -152,7 +155,7 @@ const blendsThere = ({ batches }: Room, shortages: Shortage[]): string[] => {
 };
 
 /** The whole room as a problem: open batches over the people's hours, each released when its materials are there. */
-export async function readPlanning(db: Db, now: Date = new Date()): Promise<Planning> {
+export async function readPlanning(db: Db, now: Date, effort: Effort): Promise<Planning> {
   const room = await readRoom(db);
   const { needs, shortages } = shareOut(room);
   const people = await activePeople(db);
@@ -203,5 +206,6 @@ export async function readPlanning(db: Db, now: Date = new Date()): Promise<Plan
     timing,
     pins,
     lateness: await latenessByName(db),
+    effort,
   };
 }

@@ -7,9 +7,11 @@ import {
   type ScheduleJob,
   type ScheduleProblem,
   type ScheduleResult,
+  type SolveOptions,
 } from "@kasten/core/schedule";
 import type { Db } from "../database/rows";
 import type { Planning } from "./build";
+import { shareOf, type Effort } from "./effort";
 import { planOrderEntity, type PlanOrderRow } from "./entities";
 import { knowledgeOf } from "./knowledge";
 
@@ -17,9 +19,10 @@ import { knowledgeOf } from "./knowledge";
 const PUT_IN = 3000;
 const PUT_IN_WORK = 700_000;
 const LEAST_PUT_IN = 200;
-export const promiseEffort = ({ jobs }: ScheduleProblem): number => {
+export const putInTries = ({ jobs }: ScheduleProblem, effort: Effort): number => {
   const operations = jobs.reduce((sum, j) => sum + j.operations.length, 0);
-  return Math.max(LEAST_PUT_IN, Math.min(PUT_IN, Math.round(PUT_IN_WORK / Math.max(1, operations))));
+  const usual = Math.min(PUT_IN, Math.round(PUT_IN_WORK / Math.max(1, operations)));
+  return shareOf(Math.max(LEAST_PUT_IN, usual), effort);
 };
 
 /** The same room has the same plan, whoever makes it. */
@@ -40,16 +43,15 @@ const WORTH_ANEW = 0.05;
  */
 export function draftOf(planning: Planning, last: PlannedOperation[] | undefined): ScheduleResult {
   const { problem } = planning;
-  const options = { seed: SEED, iterations: ITERATIONS };
-  if (!last || last.length === 0)
-    return settled(problem, solveSchedule(problem, { ...options, iterations: FIRST_ITERATIONS }).assignments);
+  const look = (usual: number, more: Partial<SolveOptions> = {}): ScheduleResult =>
+    solveSchedule(problem, { seed: SEED, iterations: shareOf(usual, planning.effort), ...more });
+  if (!last || last.length === 0) return settled(problem, look(FIRST_ITERATIONS).assignments);
   const kept = withNewBatches(planning, last);
-  const repaired = solveSchedule(problem, { ...options, iterations: REPAIRS, start: kept.assignments, isRepair: true });
+  const repaired = look(REPAIRS, { start: kept.assignments, isRepair: true });
   const near = bearsAsMuch(planning, repaired, kept, WORTH_REPAIR) ?? kept;
   // With somebody more there is more to be found, and much is another anyway.
   const hasMore = idleIn(problem, kept).length > 0;
-  const effort = hasMore ? FIRST_ITERATIONS : ITERATIONS;
-  const anew = solveSchedule(problem, { seed: SEED, iterations: effort, start: near.assignments });
+  const anew = look(hasMore ? FIRST_ITERATIONS : ITERATIONS, { start: near.assignments });
   return bearsAsMuch(planning, anew, near, hasMore ? WORTH_REPAIR : WORTH_ANEW) ?? near;
 }
 
@@ -75,7 +77,7 @@ function withNewBatches(planning: Planning, last: PlannedOperation[]): ScheduleR
   const before = { ...problem, jobs: problem.jobs.filter((j) => !isNew(j)) };
   const was = settled(before, last);
   const put = news.map((job) => ({ job, release0: job.release }));
-  const effort = { seed: SEED, iterations: promiseEffort(problem) };
+  const effort = { seed: SEED, iterations: putInTries(problem, planning.effort) };
   const plans = (problem.jobs.length > FEW_JOBS ? [ONE_SHARE] : SHARES).map((share) => {
     const targets = new Map(news.map((j) => [j.id, j.release + (j.due - j.release) * share]));
     const { plan } = promise(before, was, put, { ...effort, targets });
@@ -132,7 +134,7 @@ function playedThrough(planning: Planning, plan: ScheduleResult): Rehearsal["job
   const before = played.get(planning)?.get(plan);
   if (before) return before;
   const knowledge = knowledgeOf(planning, plan);
-  const options = { seed: SEED, runs: COMPARING_RUNS, goesAhead: true };
+  const options = { seed: SEED, runs: shareOf(COMPARING_RUNS, planning.effort), goesAhead: true };
   const { jobs } = rehearse(planning.problem, plan, knowledge, options);
   played.set(planning, (played.get(planning) ?? new WeakMap()).set(plan, jobs));
   return jobs;

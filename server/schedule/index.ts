@@ -1,6 +1,7 @@
 export * from "./basis";
 export * from "./build";
 export * from "./draft";
+export * from "./effort";
 export * from "./entities";
 export * from "./frame";
 export * from "./knowledge";

@@ -40,7 +40,8 @@ import { activePeople } from "../team";
 import { readWorld, type World } from "../world";
 import type { Basis } from "./basis";
 import { plannable } from "./build";
-import { FEW_JOBS, promiseEffort, SEED } from "./draft";
+import { FEW_JOBS, putInTries, SEED } from "./draft";
+import { shareOf, type Effort } from "./effort";
 import { addBatch } from "./knowledge";
 import { frameOf, HORIZON_DAYS, type Frame } from "./frame";
 
@@ -102,6 +103,7 @@ export async function promiseLines(
   madeAt: Date,
   now: Date,
   lines: Line[],
+  effort: Effort,
 ): Promise<ReplyOf<typeof promiseEndpoint>> {
   const world = await readWorld(db);
   const learned = await readLearned(db);
@@ -121,10 +123,10 @@ export async function promiseLines(
   };
   const asked = lines.map((line, i) => askOf(against, line, i));
   const news = asked.flatMap((a) => ("parts" in a ? a.parts : []));
-  const { promised, rehearsal } = leastHarm(basis, news, (promised) =>
+  const { promised, rehearsal } = leastHarm(basis, news, effort, (promised) =>
     rehearse(promised.problem, promised.plan, withNews(against, news, promised.plan), {
       seed: SEED,
-      runs: RUNS,
+      runs: shareOf(RUNS, effort),
       goesAhead: true,
       level: promiseLevel,
       groups: asked.flatMap((a, i) => ("parts" in a ? [groupOf(against, a, i)] : [])),
@@ -146,12 +148,13 @@ const LATER_DAYS = [4, 10, 21];
 function leastHarm(
   basis: Basis,
   news: Part[],
+  effort: Effort,
   played: (promised: Promised) => Rehearsal,
 ): { promised: Promised; rehearsal: Rehearsal } {
   const jobs = news.map((n) => n.job);
-  const effort = { seed: SEED, iterations: promiseEffort(basis.problem) };
+  const options = { seed: SEED, iterations: putInTries(basis.problem, effort) };
   const tryFor = (targets?: Map<string, number>) => {
-    const promised = promise(basis.problem, basis.plan, jobs, { ...effort, ...(targets && { targets }) });
+    const promised = promise(basis.problem, basis.plan, jobs, { ...options, ...(targets && { targets }) });
     // Where nothing found a place nothing is another than it was.
     const rehearsal = promised.jobs.some((j) => j.at !== undefined) ? played(promised) : UNPLAYED;
     const fall = othersAfter(basis, rehearsal).reduce((sum, o) => sum + o.before - o.after, 0);

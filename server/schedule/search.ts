@@ -3,6 +3,7 @@ import type { PlanSearch, PlanWorth } from "@kasten/contract/schedule";
 import type { DataSource } from "typeorm";
 import { readPlanning, type Planning } from "./build";
 import { draftOf, keepPlanOrder, lateAsThingsGo, readPlanOrder, settled } from "./draft";
+import { FULL_EFFORT, type Effort } from "./effort";
 import { aloneWithPlan } from "./queries";
 
 export type SearchOutcome = NonNullable<PlanSearch["outcome"]>;
@@ -69,12 +70,12 @@ export async function searchOn(
   source: DataSource,
   seconds: number,
   control: SearchControl,
-  now: Date = new Date(),
+  { now = new Date(), effort = FULL_EFFORT }: { now?: Date; effort?: Effort } = {},
 ): Promise<SearchOutcome> {
   const began = performance.now();
   const spent = (): number => Math.min(1, (performance.now() - began) / (seconds * 1000));
   const isOver = (): boolean => control.isStopped || spent() >= 1;
-  const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now));
+  const planning = await source.transaction("REPEATABLE READ", (db) => readPlanning(db, now, effort));
   const { problem } = planning;
   const last = await readPlanOrder(source.manager);
   const before = judged(planning, last ? settled(problem, last.work) : draftOf(planning, undefined));

@@ -11,6 +11,7 @@ import { sqlState } from "../http/sqlState";
 import { openJobs, type Jobs } from "../jobs";
 import { Outlook } from "../outlook";
 import { runSearch } from "../plans";
+import type { Effort } from "../schedule";
 import { openDatabase } from "../source";
 import { inline, type Work } from "../threads";
 import { Client } from "./client";
@@ -24,6 +25,9 @@ const thrown = (error: unknown): never => {
 
 /** A search lets nothing else happen in this program: whoever asks for ten minutes of it is given a moment. */
 const MOST_SEARCHED_SECONDS = 1;
+
+/** Most tests ask for a plan, and few for a good one. */
+const LITTLE_EFFORT = 0.15;
 
 /** Tests cut lines on purpose, and the queue then opens others; any other fault of it is one. */
 const ADMIN_SHUTDOWN = "57P01";
@@ -46,6 +50,7 @@ export async function openTestRoom({
   demo = true,
   requestsPerMinute = 100_000,
   search,
+  effort = LITTLE_EFFORT,
   ...more
 }: {
   demo?: boolean;
@@ -54,6 +59,8 @@ export async function openTestRoom({
   web?: string;
   /** In place of the room's own search for a better plan: that one lets nothing else happen in this program. */
   search?: Work["search"];
+  /** How hard its plan is looked for; a test of the plan itself asks for all. */
+  effort?: Effort;
 } = {}): Promise<TestRoom> {
   const admin = inject("admin");
   const url = await createDatabase(admin, "room", demo ? inject("template") : undefined);
@@ -61,7 +68,7 @@ export async function openTestRoom({
   const log = pino({ level: "silent" });
   const live = new Live(url, log);
   await live.open();
-  const work = inline(source);
+  const work = inline(source, effort);
   const outlook = new Outlook(work, thrown, { quickMs: Infinity, patienceMs: 60_000 });
   const brief: Work["search"] = (seconds, control) => work.search(Math.min(seconds, MOST_SEARCHED_SECONDS), control);
   const jobs = lateJobs(() => openJobs(url, { search: () => runSearch(source, search ?? brief, thrown) }, queueFailed));

@@ -4,7 +4,7 @@ import { threads } from "./pool";
 
 const stuck = fileURLToPath(new URL("../testing/stuckThread.mjs", import.meta.url));
 const SOON_MS = 300;
-const work = threads(stuck, "", ({ do: what }) => (what === "promise" ? SOON_MS : 60_000));
+const work = threads(stuck, { databaseUrl: "", effort: 1 }, ({ do: what }) => (what === "promise" ? SOON_MS : 60_000));
 afterAll(() => work.close());
 
 test("what takes longer than it may is ended with its thread, and it is said that the server has too much to do", async () => {

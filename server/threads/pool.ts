@@ -1,5 +1,6 @@
 import { Piscina } from "piscina";
 import { overloaded, Problem } from "../http/problems";
+import type { Effort } from "../schedule";
 import type { Done, Task, Work } from "./work";
 
 /**
@@ -21,14 +22,20 @@ const mostMs = (task: Task): number =>
 const MOST_WAITING = 40;
 const MOST_MEMORY_MB = 1500;
 
+/** What each thread is told when it begins. */
+export interface ThreadData {
+  databaseUrl: string;
+  effort: Effort;
+}
+
 /**
  * Threads beside the server: one makes the plan while another promises and a third looks for a better one.
  * @param limitOf how long a task may take in all, from when it is asked
  */
-export function threads(filename: string, databaseUrl: string, limitOf = mostMs): Work {
+export function threads(filename: string, data: ThreadData, limitOf = mostMs): Work {
   const pool = new Piscina<Task, Done>({
     filename,
-    workerData: { databaseUrl },
+    workerData: data,
     minThreads: 2,
     maxThreads: 3,
     maxQueue: MOST_WAITING,

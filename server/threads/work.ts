@@ -8,7 +8,7 @@ import { look, take } from "../files";
 import { bodyFromText, changeFromText, type TextChange } from "../http/handle";
 import { promised, reckon, type Reckoner } from "../outlook";
 import { takeIn } from "../patterns";
-import { SearchControl, searchOn, type Line, type PromisedLines, type SearchOutcome } from "../schedule";
+import { SearchControl, searchOn, type Effort, type Line, type PromisedLines, type SearchOutcome } from "../schedule";
 
 /** What takes long and is therefore done beside the server. */
 export interface Work extends Reckoner {
@@ -51,25 +51,26 @@ const lookAt = (source: DataSource, { text }: TextChange): Promise<FilePreview> 
 const cheapest: Cheapest = async (problem) => cheapestMix(problem, await mixedIntegerSolver());
 
 /** Does a task, in whatever program it is called. */
-export async function perform(source: DataSource, task: Task): Promise<Done> {
-  if (task.do === "promise") return { promised: await promised(source, task.lines) };
+export async function perform(source: DataSource, task: Task, effort: Effort): Promise<Done> {
+  if (task.do === "promise") return { promised: await promised(source, task.lines, { effort }) };
   if (task.do === "buy") return { mix: await cheapest(task.problem) };
-  if (task.do === "search") return { found: await searchOn(source, task.seconds, new SearchControl(task.memory)) };
+  if (task.do === "search")
+    return { found: await searchOn(source, task.seconds, new SearchControl(task.memory), { effort }) };
   if (task.do === "take in") return { taken: await takeInto(source, task.change) };
   if (task.do === "preview file") return { preview: await lookAt(source, task.change) };
   if (task.do === "take in file") return { file: await takeFileInto(source, task.change) };
-  await reckon(source);
+  await reckon(source, { effort });
   return { reckoned: true };
 }
 
 /** In this very program: for tests and tools, where nobody else waits. */
-export const inline = (source: DataSource): Work => ({
-  reckon: () => reckon(source),
-  promise: (lines) => promised(source, lines),
+export const inline = (source: DataSource, effort: Effort): Work => ({
+  reckon: () => reckon(source, { effort }),
+  promise: (lines) => promised(source, lines, { effort }),
   takeIn: (change) => takeInto(source, change),
   previewed: (change) => lookAt(source, change),
   takenIn: (change) => takeFileInto(source, change),
   cheapest,
-  search: (seconds, control) => searchOn(source, seconds, control),
+  search: (seconds, control) => searchOn(source, seconds, control, { effort }),
   close: () => Promise.resolve(),
 });
