@@ -73,7 +73,7 @@ function figureOf(use: ComponentUse): [number, string, string] {
     case "wound feather": {
       const f = feathersPerFly(use, use);
       const each = "feathersPerFly" in f ? f.feathersPerFly : 1 / f.fliesPerFeather;
-      return [each, "feathers", "the usable stem and the turns"];
+      return [(use.together ?? 1) * each, "feathers", "the usable stem and the turns"];
     }
     case "fibres": {
       const each = use.pooled ? use.fibres / use.perFeather : feathersForFibres(1, use.fibres, use.perFeather, false);
@@ -86,7 +86,7 @@ function figureOf(use: ComponentUse): [number, string, string] {
     case "length":
       return [use.mm, "mm", "how long it shows and how far it is bound"];
     case "cut":
-      return [use.length + use.bound, "mm", "how long it shows and how far it is bound"];
+      return [(use.together ?? 1) * (use.length + use.bound), "mm", "how long it shows and how far it is bound"];
     case "mass":
       return [use.mg, "mg", "the density"];
     case "layer":

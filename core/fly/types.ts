@@ -24,7 +24,10 @@ export type ComponentUse =
       barb?: [number, number];
       /** Serves one fly: soft, or tied in by its tip. */
       single?: boolean;
-      /** The whole feather is wound, whatever its length. */ whole?: boolean;
+      /** The whole feather is wound, whatever its length. */
+      whole?: boolean;
+      /** So many of them are wound together, each so long. */
+      together?: number;
     }
   | {
       kind: "cut";
@@ -35,6 +38,8 @@ export type ComponentUse =
       trim: number;
       /** Cut for this fly: the piece is as long as it takes, whatever the room has learned that to be. */
       toMeasure?: boolean;
+      /** So many of them are wound together, each so long. */
+      together?: number;
     }
   | { kind: "fibres"; fibres: number; perFeather: number; lengthMm: number; pooled: boolean }
   /** `each` slips on either side, where they are doubled or stacked. */

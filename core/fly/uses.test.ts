@@ -72,6 +72,38 @@ describe("feathers that serve one fly", () => {
   });
 });
 
+describe("several wound as one", () => {
+  const wound = (more: object): ComponentUse | undefined =>
+    useOf(compose({ ...collar, ...more } as RecipeStep, part("h", "collar", "stiff")), "h");
+  test("each of two hackles is taken, and each winds as far as one would", () => {
+    const [one, two] = [wound({}), wound({ rope: 2, ribbon: true })];
+    expect(one).toMatchObject({ kind: "wound feather" });
+    expect(one).not.toHaveProperty("together");
+    expect(two).toMatchObject({ kind: "wound feather", together: 2 });
+    if (one?.kind !== "wound feather" || two?.kind !== "wound feather") throw new Error("no feather is wound");
+    expect(two.length / one.length).toBeCloseTo(1, 1);
+    const perFly = (more: object): number => {
+      const fly = compose({ ...collar, ...more } as RecipeStep, part("h", "collar", "stiff"));
+      return requirementsOf(fly, 1000).find((r) => r.component === "h")?.perFly ?? NaN;
+    };
+    expect(perFly({ rope: 2, ribbon: true })).toBeCloseTo(2 * perFly({}), 10);
+  });
+  test("each of four strands cut to length is taken", () => {
+    const cut = (rope: number): number => {
+      const own = {
+        take: { from: "pieces", pieceMm: 40, gripMm: 10, trimMm: 5 },
+        rule: { turns: 3 },
+        rope,
+        ribbon: true,
+      };
+      const step = { ...collar, ...own } as RecipeStep;
+      const fly = compose(step, part("h", "rib", "wire"), materials, { methods: { "collar/pieces": "cut" } });
+      return requirementsOf(fly, 120).find((r) => r.component === "h")?.net ?? NaN;
+    };
+    expect(cut(4)).toBe(4 * cut(1));
+  });
+});
+
 describe("fibres and biots", () => {
   test("a biot is one of many on its quill: one every 1.2 mm", () => {
     const biots = cabinet([

@@ -35,7 +35,7 @@ function wordsOf(r: Told, form: MaterialForm): string {
   const quantity = quantityWords(r.issue, r.unit);
   switch (first?.kind) {
     case "wound feather":
-      return `${plural(r.issue, "feather")}${r.barb ? `, barbs ${[...new Set(r.barb.map((mm) => number(mm)))].join("–")} mm` : ""}`;
+      return `${plural(r.issue, "feather")}${first.together ? `, ${first.together} wound together` : ""}${r.barb ? `, barbs ${[...new Set(r.barb.map((mm) => number(mm)))].join("–")} mm` : ""}`;
     case "fibres":
       return `${plural(r.issue, "feather")}: ${number(first.fibres)} fibres a fly${first.pooled ? "" : ", each feather for whole flies"}, ${number(Math.floor(first.perFeather))} a feather, ${number(first.lengthMm)} mm or longer`;
     case "slips":
@@ -48,7 +48,7 @@ function wordsOf(r: Told, form: MaterialForm): string {
       return `${plural(r.issue, "strand")}: cut pieces of ${number(first.pieceMm)} mm, ${first.piecesPerFly} a fly`;
     case "cut": {
       const lengths = r.unit === "um" ? r.issue / (first.piece * basePerCore.um) : r.issue;
-      return `cut ${plural(lengths, "length")} of ${number(first.piece)} mm`;
+      return `cut ${plural(lengths, "length")} of ${number(first.piece)} mm${first.together ? `, ${first.together} wound together` : ""}`;
     }
     case "layer":
       return first.unit === "count" ? `${plural(r.issue, "feather")} for the loop` : quantity;

@@ -34,10 +34,10 @@ export function piecesPerFly(use: ComponentUse, kappa: number): number | undefin
       return 1 / use.fliesPerPacket;
     case "wound feather": {
       const f = feathersPerFly(use, use, kappa);
-      return "fliesPerFeather" in f ? 1 / f.fliesPerFeather : f.feathersPerFly;
+      return (use.together ?? 1) * ("fliesPerFeather" in f ? 1 / f.fliesPerFeather : f.feathersPerFly);
     }
     case "cut":
-      return use.toMeasure ? 1 : 1 / fliesPerPiece(use, use, kappa);
+      return (use.together ?? 1) * (use.toMeasure ? 1 : 1 / fliesPerPiece(use, use, kappa));
     case "fibres":
       return feathersPerUse(use);
     case "slips":

@@ -1,8 +1,12 @@
-import { term, type Derivation, type Source } from "../derivation";
+import { term, type Derivation, type Source, type Unit } from "../derivation";
 import type { ComponentUse, ComposedFly } from "../fly";
 import { feathersPerFly, fliesPerPiece } from "../tying";
 import { massWorking, spoolWorking, threadWorking, windWorking } from "./stepWorkings";
 import { feathersPerUse, type Context } from "./taken";
+
+/** How many are wound as one: the result is of one of them. */
+const togetherTerm = ({ together }: { together?: number }, of: Unit, source: Source): Derivation["inputs"] =>
+  together === undefined ? [] : [term("wound together", together, of, source)];
 
 /** The working of one step's use of a material on one fly. */
 export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse, c: Context): Derivation {
@@ -52,6 +56,7 @@ export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse
           term("grip", use.grip, "mm", fromMaterial),
           term("L, wound", use.length, "mm"),
           term("bound", use.bound, "mm"),
+          ...togetherTerm(use, "feathers", fromPattern),
         ],
         { name: label, value, unit: label === "flies a feather" ? "flies" : "feathers" },
         [],
@@ -68,6 +73,7 @@ export function workingOfUse(fly: ComposedFly, stepId: string, use: ComponentUse
           term("trim", use.trim, "mm", fromPattern),
           term("L/σ", use.length, "mm"),
           term("bound", use.bound, "mm"),
+          ...togetherTerm(use, "pieces", fromPattern),
         ],
         {
           name: "flies a piece",

@@ -137,6 +137,8 @@ export function bareCount(told: Told, text: string, at: number): Next | undefine
   if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
   const n = countOfThem(text, at);
   if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
+  // “Grizzly, size 14”: the size of hook that it is for.
+  if (/\b(?:size|sz)\s+$/.test(text.slice(0, at))) return undefined;
   const { amount } = told.said;
   // “golden crest feather, 1” says once more how many.
   const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;

@@ -58,7 +58,7 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
 }
 
 /** Turns, pieces and sizes of what is wound. */
-const ofWinding: readonly Finish[] = [wrapsAreTurns, inCutPieces, weightTouches, settleSize];
+const ofWinding: readonly Finish[] = [wrapsAreTurns, inCutPieces, weightTouches, settleSize, severalHackles];
 
 /** Wraps of the thread itself are its turns; weight is not held by wraps either. */
 function wrapsAreTurns(said: Said, role: StepContext["role"]): void {
@@ -84,6 +84,14 @@ function settleSize(said: Said, role: StepContext["role"]): void {
     said.fill = said.size;
     said.rule = { ...said.rule, touching: true };
   }
+}
+
+/** “Collar: 3 white hackles, 4 turns each”: they are wound together, and each of them is taken. */
+function severalHackles(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  const { count, rope } = said;
+  if (form !== "hackle" || (rope ?? count ?? 1) <= 1 || !Number.isInteger(rope ?? count)) return;
+  Object.assign(said, { rope: rope ?? count, ribbon: true });
+  delete said.count;
 }
 
 /** Amounts of what is laid, in the order in which one builds on the other. */

@@ -102,6 +102,8 @@ export type Said = Partial<
     barbSteps?: number;
     /** So many times as full as the body. */
     ofBody?: number;
+    /** As full as the bead is thick. */
+    asBead?: true;
     /** The wraps are those of every tie-in. */
     everyTieIn?: boolean;
     /** The knot is left bare on purpose. */

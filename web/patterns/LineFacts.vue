@@ -52,6 +52,7 @@ const steps = computed(() =>
 
 const round = (n: number, digits = 1): string => String(Number(n.toFixed(digits)));
 /** What one fly takes. */
+const severalOf = ({ together }: { together?: number }): string => (together ? `${together} × ` : "");
 function useWords(use: ComponentUse): string {
   switch (use.kind) {
     case "pieces":
@@ -66,9 +67,9 @@ function useWords(use: ComponentUse): string {
     case "volume":
       return `${round(use.ul)} µl`;
     case "wound feather":
-      return `${sayLength(use.length)} of stem`;
+      return `${severalOf(use)}${sayLength(use.length)} of stem`;
     case "cut":
-      return `a piece of ${sayLength(use.piece)}`;
+      return use.together ? `${severalOf(use)}${sayLength(use.piece)}` : `a piece of ${sayLength(use.piece)}`;
     case "fibres":
       return `${round(use.fibres, 0)} fibres of ${sayLength(use.lengthMm)}`;
     case "slips":

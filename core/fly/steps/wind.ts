@@ -195,7 +195,7 @@ function useOf(c: FlyContext, flyStep: FlyStep, step: WindStep, material: Materi
   if (material.form === "feather fibre" && material.feather)
     return fibreUse(material, step, count * inTurn(material, one), one, pooled);
   if (material.unit === "count") return woundPieces(material, count, one);
-  if (c.school(step, "pieces") === "cut") return cutUse(step, one, bound);
+  if (c.school(step, "pieces") === "cut") return { ...cutUse(step, one, bound), ...togetherOf(result) };
   const turns = material.form === "weight wire" && result.turns !== undefined ? { turns: result.turns } : {};
   return { kind: "length", mm: count * (result.use ?? one), ...turns };
 }
@@ -226,11 +226,15 @@ function featherUse(c: FlyContext, flyStep: FlyStep, step: WindStep, material: M
     grip,
     barb: flyStep.barbMm,
     ...(single && { single }),
+    ...togetherOf(r),
     ...(c.school(step, "hackle turns") === "whole feather" && { whole: true }),
   };
 }
 
-function cutUse(step: WindStep, one: number, bound: number): ComponentUse {
+/** Two hackles wound as one, four strands of floss: each of them is taken. */
+const togetherOf = ({ strands = 1 }: StepResult): { together?: number } => (strands > 1 ? { together: strands } : {});
+
+function cutUse(step: WindStep, one: number, bound: number): Extract<ComponentUse, { kind: "cut" }> {
   const length = one - bound;
   if (step.take?.from === "pieces") {
     const { pieceMm, gripMm, trimMm } = step.take;

@@ -1,4 +1,5 @@
 import { type DubbedShape, type LengthRule, type NoodleThickness } from "../../recipe";
+import { isColour } from "../../materials";
 import { anyOf, beginning, map, match, oneOf, opt, seq, unless, words } from "../parse";
 import { clause, put, putWay, samePair, type Clause } from "../said";
 import { length, lengthPair } from "../text/length";
@@ -15,7 +16,7 @@ import {
   where,
   zone,
 } from "./common";
-import { aroundRead } from "./wind";
+import { aroundRead, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
@@ -25,7 +26,16 @@ const thickness: [string, NoodleThickness][] = [
   ["medium(?:\\s+thick)?|normal", "medium"],
   ["(?:quite\\s+|fairly\\s+|rather\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|dense(?:ly)?)", "full"],
 ];
-const howThick = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
+const nextWord = match("\\s+([\\p{L}-]+)");
+const thickRead = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));
+/** “light olive fur” is a shade, “a light dubbing” an amount. */
+const isShade = /^(?:light|medium)$/;
+const howThick: typeof thickRead = beginning(thickRead.firsts, (text, at) => {
+  const found = thickRead(text, at);
+  if (!found || !isShade.test(text.slice(at, found.end))) return found;
+  const next = nextWord(text, found.end)?.value[0] ?? "";
+  return isColour(next) && !isShade.test(next) ? undefined : found;
+});
 const shapes: [string, DubbedShape][] = [
   [
     anyOf(
@@ -131,6 +141,7 @@ export const loopLoad: readonly Clause[] = [
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
   leavingBare,
+  leavingMm,
   leavingRoom,
   zone,
   shareOfIt,
@@ -234,7 +245,7 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause("tapered", shape, (s, sh) => {
-    if (s.shape !== undefined) return false;
+    if (s.shape !== undefined && s.shape !== sh) return false;
     s.shape = sh;
   }),
   ...loopLoad,
@@ -323,6 +334,22 @@ export const dressClauses: Clause[] = [
     (s, [, times]) => {
       if (!(times >= 0.5 && times <= 4)) return false;
       s.ofBody = times;
+    },
+  ),
+  clause(
+    "as thick as the bead",
+    seq(
+      opt(words("about|roughly|nearly|almost|just")),
+      words(
+        "(?:as\\s+(?:thick|full|fat|wide|big)\\s+as|(?:the\\s+)?(?:same\\s+)?(?:thickness|diameter|width|size)\\s+(?:of|as)|to\\s+match)\\s+(?:the\\s+)?bead",
+      ),
+      opt(words("(?:at\\s+the|in)\\s+(?:front|head|thorax)")),
+    ),
+    (s) => {
+      // “2 mm, as thick as the bead”: so far it goes.
+      if (s.fullness !== undefined) Object.assign(s, { size: s.fullness, isLong: true });
+      delete s.fullness;
+      s.asBead = true;
     },
   ),
   clause(

@@ -182,6 +182,11 @@ export const glueClauses: Clause[] = [
     () => undefined,
   ),
   clause(
+    "on both sides of the head",
+    words("(?:on|to|at)?\\s*(?:the\\s+)?(?:both|each|either)\\s+sides?(?:\\s+of\\s+the\\s+head)?"),
+    () => undefined,
+  ),
+  clause(
     "between them",
     words(
       anyOf(

@@ -206,6 +206,7 @@ export const FILLER = anyOf(
 export const MANNER = anyOf(
   "(?:and\\s+|then\\s+)?paint(?:\\s+on)?(?:\\s+(?:an?|the|two|some))?(?:\\s+(?:small|little|tiny|\\w+))?\\s+eyes?(?:\\s+on(?:\\s+(?:it|each\\s+side|both\\s+sides))?)?",
   "tips?(?=\\s+(?:forming|making)\\b)",
+  "a\\s+(?:little\\s+)?bit(?=\\s*(?:[,.;]|$|on\\b|at\\b|under|below))",
   "with\\s+(?:the\\s+|your\\s+|flat\\s+|smooth\\s+|nosed\\s+|a\\s+pair\\s+of\\s+)*(?:pliers|tweezers)",
   "(?:each\\s+)?notched(?:\\s+(?:in|into|to)\\s+an?\\s+v)?",
   "(?:with\\s+)?the\\s+(?:fur|hair|hide|skin)(?:\\s+side)?\\s+(?:facing|pointing|lying|sloping)\\s+(?:back|up|down|out|rear)(?:wards?)?",

@@ -3,8 +3,8 @@ import type { Told, Next } from "../told";
 import { isColour } from "../../materials";
 import { isStop } from "../lexicon/stops";
 
-const fromAnimals = new Set(
-  "copper goose duck mallard teal peacock ostrich partridge grouse starling hare rabbit mole muskrat beaver seal squirrel fox deer elk calf goat badger turkey pheasant heron swan crow mink otter opossum wool cotton nylon poly".split(
+const wordsOfStuff = new Set(
+  "copper goose duck mallard teal peacock ostrich partridge grouse starling hare rabbit mole muskrat beaver seal squirrel fox deer elk calf goat badger turkey pheasant heron swan crow mink otter opossum wool cotton nylon poly film".split(
     " ",
   ),
 );
@@ -31,7 +31,7 @@ export function referenceAt(told: Told, text: string, at: number): Next | undefi
   }
   const found = told.description ? undefined : theWord(text, at);
   const word = found?.value[0] ?? "";
-  if (!found || !(isColour(word) || fromAnimals.has(word)) || !goesOn.test(text.slice(found.end))) return undefined;
+  if (!found || !(isColour(word) || wordsOfStuff.has(word)) || !goesOn.test(text.slice(found.end))) return undefined;
   const begin = found.end - word.length;
   if (isStop(text, begin)) return undefined;
   told.description = { at: begin, end: found.end, text: text.slice(begin, found.end), isReference: true };

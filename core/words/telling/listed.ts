@@ -26,6 +26,10 @@ export function actListed(r: Reading, t: Telling, i: number): void {
   // “Legs: fibres picked out below”: they are what the body gives.
   if (role === "legs" && /\b(?:picked|teased|brushed|combed|pulled)\s+out\b/.test(t.text.slice(told.at, told.end)))
     return pickOutLegs(t);
+  if (role === "wing case" && told.kind === "lay" && hangsBack.test(t.text.slice(told.at, told.end))) {
+    delete told.said.attitude;
+    told.said.hanging = true;
+  }
   if (role === "thread") return actListedThread(t);
   // “head dubbed brown”: of dubbing, in that colour.
   const isDubbed = told.verb === "dub";
@@ -55,6 +59,9 @@ export function actListed(r: Reading, t: Telling, i: number): void {
   }
   tieListed(t, object);
 }
+
+/** “Back: a strip tied in at the bend, hanging back”: it waits to be pulled over. */
+const hangsBack = /\bhanging\s+(?:back|behind|off)\b/;
 
 function pickOutLegs(t: Telling): void {
   t.told.rest = [];

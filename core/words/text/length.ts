@@ -96,6 +96,11 @@ const timesMeasure: Reader<PlainLength> = beginning(either([andHalf.firsts, fact
     !/twice|double|times|\bx\b|[*]|lengths?|\bthe\b|\bits\b/.test(text.slice(at, found.end));
   return isCount ? undefined : { value: { of, times }, end: found.end };
 });
+/** “x 1.5”, “times one and a half”. */
+const timesOver = oneOf(
+  map(match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)"), ([n = ""]) => Number(n.replace(",", "."))),
+  map(seq(words("x|times|by"), number), ([, n]) => n),
+);
 type OfMeasure = Extract<PlainLength, { of: Measure }>;
 const isOf = (rule: PlainLength): rule is OfMeasure => "of" in rule;
 const ofMeasureAlone: Reader<PlainLength> = memo(
@@ -118,11 +123,8 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
     })),
     // “equal to the gape x 1.5”
     map(
-      seq(opt(words("equal\\s+to|=")), the, measure, match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)")),
-      ([, , of, [n]]) => ({
-        of,
-        times: Number((n ?? "").replace(",", ".")),
-      }),
+      seq(opt(words("equal\\s+to|=|as\\s+long\\s+as|(?:the\\s+)?length\\s+of")), the, measure, timesOver),
+      ([, , of, times]) => ({ of, times }),
     ),
     timesMeasure,
     map(seq(factor, words("as\\s+(?:long|tall|wide)\\s+as"), the, measure), ([times, , , of]) => ({ of, times })),
@@ -193,7 +195,7 @@ const reachWords: [string, Reach][] = [
     "(?:tips?|ends?|point)\\s+of\\s+(?:the\\s+)?(?:wings?|post)|wing\\s+(?:tips?|ends?)|wings?(?!\\s+(?:position|spot|place))",
     "wing",
   ],
-  ["(?<!\\ban?\\s+)(?:hook(?:'s)?\\s+)?points?(?:\\s+of\\s+the\\s+hook)?", "point"],
+  ["(?<!\\ban?\\s+)(?:hook(?:'s)?\\s+)?points?(?:\\s+of\\s+the\\s+hook)?(?!\\s+where\\b)", "point"],
   ["barb", "barb"],
   ["(?:(?:start|top|beginning)\\s+of\\s+the\\s+)?bend", "bend"],
 ];
@@ -315,8 +317,23 @@ const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
     ),
     ([, r]) => past(r, JUST_MM / 2),
   ),
+  // “to the bend plus half a gape”
+  map(seq(reaching, reached, words("plus|and\\s+another"), added), ([, r, , more]) => further(r, more)),
   map(seq(reaching, reached), ([, r]) => r),
 );
+/** So much further than a place of the hook. */
+function further(r: PlainLength, more: AddedLength): PlainLength | undefined {
+  if ("mm" in more) return past(r, more.mm);
+  const { of, times } = more;
+  const place: Place | undefined =
+    "to" in r
+      ? r.to
+      : "reach" in r && (r.reach === "bend" || r.reach === "point" || r.reach === "barb")
+        ? { landmark: r.reach }
+        : undefined;
+  if (!place || place.plus !== undefined || !(of === "gape" || of === "eye" || of === "shank")) return undefined;
+  return { to: { ...place, plus: { of, times } } };
+}
 const pointToBarb: Reader<LengthRule> = map(
   seq(opt(reaching), words("(?:half-?\\s?way\\s+)?between"), reached, words("and"), reached),
   ([, , a, , b]): LengthRule => ({ between: [a, b] }),

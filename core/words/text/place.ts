@@ -113,7 +113,8 @@ const landmarkWords: [string, Place][] = [
   [
     anyOf(
       "(?:start|beginning|top|front|edge)\\s+of\\s+(?:the\\s+)?(?:hook\\s+)?bend",
-      "where\\s+the\\s+bend\\s+(?:begins|starts)",
+      "(?:(?:point|place|spot|position)\\s+)?where\\s+the\\s+bend\\s+(?:begins|starts)",
+      "(?:(?:point|place|spot|position)\\s+)?where\\s+the\\s+(?:hook(?:\\s+shank)?|shank|wire|curve)(?:\\s+just)?\\s+(?:(?:starts|begins)(?:\\s+to\\s+(?:curve|bend|slope|turn|dip)(?:\\s+down(?:wards)?)?)?|curves|bends|dips|turns\\s+down)",
       "(?:end|rear|back)\\s+of\\s+(?:the\\s+)?(?:straight\\s+)?shank",
       "(?:rear|back)\\s+of\\s+the\\s+hook(?!\\s+(?:eye|point))",
       "(?:hook\\s+)?bend",

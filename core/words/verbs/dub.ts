@@ -2,7 +2,7 @@ import type { Telling } from "../bench";
 import type { Said } from "../said";
 import { frontOf } from "./places";
 import { make, partName, withDeclared } from "./making";
-import { objectOf } from "./object";
+import { objectOf, type Meant } from "./object";
 import { verb } from "./verb";
 
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */
@@ -11,7 +11,7 @@ export function tellDub(t: Telling): void {
   const found = objectOf(t);
   const object = found.component
     ? found
-    : { ...found, component: bench.ofRole(told.role ?? "body") ?? bench.ofRole("thorax") };
+    : { ...found, component: bench.ofRole(told.role ?? "body") ?? bench.ofRole("thorax") ?? asBody(t) };
   if (!object.component) {
     t.line.asks.push({ at: [told.at, told.end], sentence: "With what is it dubbed? Name the dubbing.", answers: [] });
     return;
@@ -29,6 +29,17 @@ export function tellDub(t: Telling): void {
   if (step?.do !== "dress") return;
   bench.hangs = frontOf(step.from, step.to);
   bench.release(object.role ?? object.component.role);
+}
+
+/** “Dub the thorax”, and not with what: with what the body was dubbed. */
+function asBody(t: Telling): Meant["component"] {
+  const { bench, told } = t;
+  const body = bench.ofRole("body");
+  const form = bench.formOf(body);
+  const material = form === "dubbing" || form === "blend" ? bench.materialOf(body) : undefined;
+  if (!material || told.role !== "thorax") return undefined;
+  t.line.notes.push(`of ${material.name}, as the body is`);
+  return bench.componentFor("thorax", material, "thorax");
 }
 
 const onTheWay =
@@ -53,6 +64,6 @@ function inFrontOfIt(said: Said): void {
 
 export const dub = verb(
   "dub",
-  "(?:spin|twist|put|roll)\\s+(?=[^.;,]{1,40}\\son(?:to)?\\s+(?:(?:the|your|waxed|well|tying)\\s+)*(?:silk|thread)\\b)|(?:twist|spin|roll)\\s+(?:it|them|that)\\s+on(?:to)?(?=\\s+(?:to\\s+)?(?:the|an?|about|your|some|\\d))|(?:(?:make|form|build|dub)\\s+)?(?:another|a\\s+second)\\s+(?:(?:smaller|larger|bigger|small|round|slightly|little)\\s+)*(?=(?:ball|bump|hump)(?!\\s+of\\s+(?!the\\s+same|it)))|(?:touch[- ]?dub|dub|re-?dub)(?!bing)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
+  "(?:spin|twist|put|roll)\\s+(?=[^.;,]{1,40}\\son(?:to)?\\s+(?:(?:the|your|waxed|well|tying)\\s+)*(?:silk|thread)\\b)|(?:twist|spin|roll)\\s+(?:it|them|that)\\s+on(?:to)?(?=\\s+(?:to\\s+)?(?:the|an?|about|your|some|\\d))|(?:(?:make|form|build|dub)\\s+)?(?:another|a\\s+second)\\s+(?:(?:smaller|larger|bigger|small|round|slightly|little)\\s+)*(?=(?:ball|bump|hump)(?!\\s+of\\s+(?!the\\s+same|it)))|(?:touch[- ]?dub|dub|re-?dub)(?!bing)|dubbing(?=\\s+(?:an?|the|in|up|on)\\s+(?:\\w+\\s+){0,3}(?:body|abdomen|thorax|ball|butt|head)\\b)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
   tellDub,
 );

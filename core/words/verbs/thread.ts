@@ -101,7 +101,7 @@ const ways: readonly ((said: Said, t: Telling) => void)[] = [
 /** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
 function intoBend(said: Said, { told, bench }: Telling): void {
   const { there } = said;
-  if (told.verb !== "wind" || bench.isBased || !there || alongShank(there) <= HALF) return;
+  if ((told.verb !== "wind" && told.verb !== "move") || bench.isBased || !there || alongShank(there) <= HALF) return;
   if (said.begin || said.end || said.from || said.rule) return;
   said.begin = bench.hangs ?? { eyeLengths: 0.5 };
   said.end = there;
@@ -164,7 +164,7 @@ export const start = verb(
     "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)",
     "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)",
     "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
-    "(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
+    "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))",
     "cover\\s+the\\s+(?:hook\\s+)?shank",
   ),
@@ -203,6 +203,9 @@ export const move = verb(
       said.end = said.there;
       delete said.there;
     }
+    // “Forward to the post and back”, where it hangs already.
+    const goal = said.end ?? said.to ?? said.there;
+    if (said.passes !== undefined && goal && bench.hangs && ("part" in goal || !isApart(bench.hangs, goal))) return;
     if (isBodyOfThread(t)) return windBody(t);
     if (isWound || !bench.isBased) return tellThread(t);
     const to =

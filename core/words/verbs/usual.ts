@@ -25,7 +25,9 @@ export function asLongAs(said: Said, role: Role | undefined): void {
   const front = said.there ?? said.begin ?? usual;
   const moved = (p: Place, by: number): Place | undefined =>
     p.plus === undefined ? { ...p, plus: { mm: by } } : undefined;
-  const other = front ? moved(front, mm) : moved({ landmark: "bend" }, -mm);
+  // In front of a part it goes on towards the eye.
+  const isAhead = front !== undefined && "part" in front && front.end === "front";
+  const other = front ? moved(front, isAhead ? -mm : mm) : moved({ landmark: "bend" }, -mm);
   if (!other) return;
   Object.assign(said, front ? { from: front, to: other } : { from: other, to: { landmark: "bend" } });
   delete said.there;
@@ -124,6 +126,11 @@ export function usualAmounts(said: Said, kind: Kind, { component, role, form }: 
     else supply({ touching: true }, "touching");
   }
   if (kind === "wind" && said.fill) said.fill = thickOf(said.fill);
+  const bead = said.asBead && beadMm(bench);
+  if (kind === "dress" && bead && said.fullness === undefined) {
+    const full: LengthRule = { mm: bead };
+    said.fullness = [full, full];
+  }
   if (kind === "dress" && said.ofBody !== undefined && said.fullness === undefined) {
     const full = asThick(said.ofBody);
     said.fullness = [full, full];
@@ -195,6 +202,13 @@ export function usualAmounts(said: Said, kind: Kind, { component, role, form }: 
     said.rule = rule;
     line.assumed.push(words);
   }
+}
+
+/** How thick the bead is, where all sizes have the same. */
+function beadMm(bench: Bench): number | undefined {
+  const beads = bench.components.filter((c) => c.role === "bead");
+  const sizes = new Set(beads.map((c) => bench.materialOf(c)?.part?.diameter));
+  return sizes.size === 1 && beads.every((c) => c.material.length === 1) ? [...sizes][0] : undefined;
 }
 
 /** A body of thread, floss or wire is little fuller than the hook itself. */

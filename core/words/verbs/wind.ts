@@ -194,9 +194,14 @@ function windNamed(t: Telling, object: Meant, named: MadeStep): void {
   const { bench, line, told } = t;
   const { step } = named;
   if (step.do !== "wind") return;
+  const { rule, from, begin, end, there, passes } = told.said;
+  // “Build a bump at both ends of the lead”: nothing new is said of how it is wound.
+  if (!(rule ?? from ?? begin ?? end ?? there ?? passes)) return;
   const { hangs } = bench;
   bench.hangs = [step.from, step.to ?? step.from].reduce((a, b) => (alongShank(b) > alongShank(a) ? b : a));
   const said: Said = { ...told.said, rope: step.rope };
+  // The turns that were said before hold where none are said now.
+  if (!bench.usualTurns.has(step.id)) said.rule ??= step.rule;
   if (said.there && !said.from && !said.begin && !said.end) {
     Object.assign(said, { begin: bench.hangs, end: said.there });
     delete said.there;

@@ -78,7 +78,7 @@ export const howTied: Clause[] = [
   clause(
     "left hanging",
     words(
-      "(?:left|let|leave|most\\s+of\\s+it|butts?|ends?|tag)\\s+(?:them\\s+|it\\s+)?hang(?:ing)?(?:\\s+(?:back|behind|loose|out|off\\s+the\\s+back))*|hanging\\s+(?:back|off)",
+      "(?:left|let|leave|most\\s+of\\s+it|butts?|ends?|tag)\\s+(?:them\\s+|it\\s+)?hang(?:ing)?(?:\\s+(?:back|behind|loose|out|off\\s+the\\s+back))*|hanging\\s+(?:back|off)(?:\\s+(?:behind|over)\\s+the\\s+(?:bend|hook|tail))?",
     ),
     put({ hanging: true }),
   ),

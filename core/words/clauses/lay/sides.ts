@@ -4,6 +4,7 @@ import { setBy, stanceOf, attitudeOf } from "./howTied";
 import { match, seq, words, opt, oneOf, map } from "../../parse";
 import { times, count } from "../../text/count";
 import { number } from "../../text/number";
+import { absolute } from "../../text/place";
 import { face } from "../wind";
 
 const SECTOR = `(?:${sectors.join("|")})`;
@@ -11,6 +12,9 @@ const OF_PART = "of\\s+(?:(?:the\\s+)?(?:tail|wing|body|thorax|hook|shank|post|e
 
 const A_BALL =
   "(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))";
+
+/** How much of a post one turn of the thread covers, mm. */
+const WRAP_MM = 0.15;
 
 const heldApart = (s: Said, [by = ""]: readonly (string | undefined)[]): void => {
   s.stance = "V";
@@ -41,6 +45,33 @@ export const sides: Clause[] = [
       s.wraps = Math.max(1, Math.round(c.n));
       s.setBy ??= "wraps at the root";
     },
+  ),
+  clause(
+    "wrap the base 2 mm high",
+    seq(
+      words(
+        "(?:and\\s+)?(?:wrap|wind|bind|post|whip)(?:ped|ing)?(?:\\s+up)?\\s+(?:the|its)\\s+(?:base|root|foot|bottom)(?:\\s+of\\s+(?:it|the\\s+(?:wing|post)))?(?:\\s+up)?(?:\\s+with\\s+(?:the\\s+)?(?:thread|silk))?",
+      ),
+      opt(seq(opt(words("for|to|about|up\\s+to")), absolute, opt(words("high|up|tall")))),
+    ),
+    (s, [, high]) => {
+      s.setBy ??= "wraps at the root";
+      if (high) s.wraps ??= Math.max(2, Math.ceil(high[1] / WRAP_MM));
+    },
+  ),
+  clause(
+    "stand it upright",
+    words(
+      "(?:and\\s+)?(?:stand|pull|prop|lift|set|bring|post)\\s+(?:it|them|the\\s+(?:wing|post|yarn))\\s+(?:up(?:right)?(?:\\s+straight)?|straight\\s+up)",
+    ),
+    (s) => void (s.attitude ??= "up"),
+  ),
+  clause(
+    "from left and right quills",
+    words(
+      "(?:one\\s+each\\s+|taken\\s+|cut\\s+)?from\\s+(?:an?\\s+|the\\s+|matching\\s+|matched\\s+)*(?:left\\s+and\\s+(?:an?\\s+)?right|right\\s+and\\s+(?:an?\\s+)?left|opposite|matching|matched)(?:[\\s-]+(?:hand|wing|side))*\\s+(?:quills?|feathers?|wings?|primar(?:y|ies)|secondar(?:y|ies))",
+    ),
+    () => undefined,
   ),
   clause(
     "8 wraps up the base",
@@ -106,6 +137,10 @@ export const sides: Clause[] = [
       delete s.perSide;
     },
   ),
+  clause("under the thorax", words("(?:under(?:neath)?|beneath|below)\\s+the\\s+(?:thorax|body|abdomen)"), (s) => {
+    if (s.round !== undefined) return false;
+    s.round = { underside: 1 };
+  }),
   clause(
     "on the near side",
     match(

@@ -54,6 +54,10 @@ export const zoned: Clause[] = [
       putRule(s, { touching: true });
     },
   ),
+  clause("above it", words("(?:just\\s+|right\\s+)?above\\s+(?:it|that|this)(?=\\s*(?:[,.;]|$))"), (s) => {
+    if (s.there !== undefined || s.from !== undefined) return false;
+    s.there = { part: "it", end: "front" };
+  }),
   // Where it hangs: so far it is wound where nothing else is said.
   clause("up to the thread", words("(?:up\\s+)?to\\s+the\\s+(?:thread|silk)(?=\\s+in\\s)"), () => undefined),
   clause(
@@ -125,7 +129,7 @@ export const roundPost: Clause = clause(
   "round the post",
   words(
     anyOf(
-      "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
+      "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|(?<!\\b(?:forwards?|up|back|thread|silk)\\s+)to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
       "(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?",
       "(?:up|down)\\s+(?:and\\s+(?:up|down)\\s+)?(?:the\\s+)?(?:wing\\s+)?post",
       "(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)",
@@ -193,6 +197,18 @@ export const bodyToo: Clause = clause(
 );
 
 export const saysNothing: Clause[] = [
+  clause(
+    "built up with thread",
+    words(
+      "(?:built|made|formed|wound)(?:\\s+up)?(?:\\s+(?:with|of|from|in))?(?=\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)\\b)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "one after another",
+    words("(?:(?:all\\s+)?wound\\s+)?one\\s+(?:after|in\\s+front\\s+of|behind)\\s+(?:the\\s+other|another)"),
+    () => undefined,
+  ),
   clause(
     "that is the body",
     words(
