@@ -116,6 +116,7 @@ describe("flies as tiers tell them", () => {
         "580-old-sluice-minnow: LENGTH_RULE_UNRESOLVED",
         "597-tideline-glass-shrimp: PLACE_NOT_THERE",
         "600-back-lane-hopper: PLACE_NOT_THERE",
+        "602-northern-eider: HOOK_SIZE_TOO_FAR",
         "61-strip-note: PIECE_TOO_SHORT",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",
