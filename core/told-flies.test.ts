@@ -117,7 +117,7 @@ describe("flies as tiers tell them", () => {
         "597-tideline-glass-shrimp: PLACE_NOT_THERE",
         "600-back-lane-hopper: PLACE_NOT_THERE",
         "602-northern-eider: HOOK_SIZE_TOO_FAR",
-        "61-strip-note: PIECE_TOO_SHORT",
+        "609-roach-pole-popper: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",
         "99e-midge-thread: SPOT_UNDER_BEAD",

@@ -428,6 +428,8 @@ const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolea
   // “amber dubbing” is not the brown and amber of the body.
   const colours = (s: Set<string>): number => [...s].filter((w) => isColour(w)).length;
   if (/ (?:and|&|\/) /.test(a) && colours(y) > 0 && colours(y) < colours(x)) return false;
+  // Peacock herl is not the stripped quill of it.
+  if (x.has("stripped") && !y.has("stripped") && !y.has("quill")) return false;
   return y.size > 0 && [...y].every((w) => x.has(w));
 };
 

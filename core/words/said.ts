@@ -104,6 +104,8 @@ export type Said = Partial<
     ofBody?: number;
     /** As full as the bead is thick. */
     asBead?: true;
+    /** Slid over the shank and bound at its ends: it is not wound. */
+    isSlid?: true;
     /** The wraps are those of every tie-in. */
     everyTieIn?: boolean;
     /** The knot is left bare on purpose. */

@@ -27,7 +27,9 @@ function eyesByTheirSize(told: Told, text: string): void {
   const words = text.slice(told.at, told.end + REACH);
   if (told.role !== "eyes" || told.description || name === undefined || !isStuck.test(words)) return;
   if (fullness) return;
-  told.rest = told.rest.filter((r) => r !== mm);
+  const stuck = told.rest.filter((r) => isStuck.test(text.slice(r.at, r.end)));
+  told.rest = told.rest.filter((r) => r !== mm && !stuck.includes(r));
+  told.understood.push(...stuck);
   delete told.said.shown;
   delete told.said.pieceMm;
   told.kind = "seat";

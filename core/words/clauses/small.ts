@@ -68,6 +68,13 @@ export const seatClauses: Clause[] = [
       s.wraps = (s.wraps ?? s.tieIn?.wraps ?? 0) + Math.max(1, Math.round(c.n));
     },
   ),
+  clause(
+    "stuck on",
+    words(
+      "(?:stuck|set)(?:\\s+(?:firmly|well))?(?:\\s+on(?:\\s+to|to)?(?=\\s*(?:[,.;]|$|the\\s+(?:head|sides?)|both|each|either))|(?=\\s+(?:on|to|in|at)\\b))(?:\\s+(?:to\\s+)?(?:the\\s+)?(?:(?:both|each|either)\\s+)?(?:sides?(?:\\s+of\\s+the\\s+head)?|head))?",
+    ),
+    () => undefined,
+  ),
   // A bead that slides to the eye is in no zone.
   ...where.slice(1),
   ...everywhere,

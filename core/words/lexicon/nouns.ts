@@ -94,6 +94,7 @@ const nouns: [string, NounForm][] = [
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",
+      "(?:(?:pearl|mylar|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)tubing",
     ),
     { form: "tinsel" },
   ],
@@ -121,6 +122,7 @@ const nouns: [string, NounForm][] = [
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
     anyOf(
+      "(?:starling|snipe|woodcock|grouse|coot|moorhen|duck|teal|mallard|goose|turkey|swan|crow|rook|jay|jackdaw|pigeon|dove|thrush|blackbird|wigeon)\\s+(?:wing\\s+)?(?:primar(?:y|ies)|secondar(?:y|ies))(?:\\s+(?:feathers?|quills?|slips?))?",
       "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))",
       "(?=[tgsdcmjh])(?<=\\b(?:slips?|sections?|strips?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck|starling|crow|coot|moorhen|jackdaw|heron)(?!\\s+(?:tail|flank|breast|wing))",
       "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)",

@@ -206,6 +206,10 @@ export const FILLER = anyOf(
 export const MANNER = anyOf(
   "(?:and\\s+|then\\s+)?paint(?:\\s+on)?(?:\\s+(?:an?|the|two|some))?(?:\\s+(?:small|little|tiny|\\w+))?\\s+eyes?(?:\\s+on(?:\\s+(?:it|each\\s+side|both\\s+sides))?)?",
   "tips?(?=\\s+(?:forming|making)\\b)",
+  "(?:and\\s+)?(?:lock|secure|fix)(?:s|ed|ing)?\\s+(?:the\\s+)?(?:wire|lead|weight|wraps|turns|it|them|everything)\\s+in\\s+place",
+  "kept\\s+together",
+  "(?:with\\s+)?(?:the\\s+|their\\s+)?(?:butts?|butt\\s+ends?)\\s+(?:facing|pointing|to|towards?)\\s+(?:to\\s+)?the\\s+(?:rear|back)",
+  "for\\s+an?\\s+(?:slight\\s+|nice\\s+|gentle\\s+)?taper",
   "a\\s+(?:little\\s+)?bit(?=\\s*(?:[,.;]|$|on\\b|at\\b|under|below))",
   "with\\s+(?:the\\s+|your\\s+|flat\\s+|smooth\\s+|nosed\\s+|a\\s+pair\\s+of\\s+)*(?:pliers|tweezers)",
   "(?:each\\s+)?notched(?:\\s+(?:in|into|to)\\s+an?\\s+v)?",

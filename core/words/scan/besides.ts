@@ -40,7 +40,10 @@ function isMeasure(m: Mention): boolean {
 /** “over the tinsel”, “through the hackles”: where it goes, once it is told of what it is. */
 function isCrossed(m: Mention): boolean {
   const { told, found } = m;
-  if (told.kind !== "wind" || !acrossIt.test(lead(m, 14)) || !isOneWord(found.text)) return false;
+  const form = formSaid(found);
+  // “Tied down at the bend over the tubing”: over what lies on the shank.
+  const isLaidOver = told.kind === "lay" && (form === "tinsel" || form === "floss");
+  if ((told.kind !== "wind" && !isLaidOver) || !acrossIt.test(lead(m, 14)) || !isOneWord(found.text)) return false;
   told.said.over = found.text.trim();
   return true;
 }

@@ -32,6 +32,8 @@ const kindOfVerb: Partial<Record<VerbId, Kind>> = {
   excess: "act",
 };
 
+const slidOn = /\btubing\b.*\b(?:slid|slipped|pulled|threaded|pushed)\s+(?:on\b|over\b|onto\b)/;
+
 /** Which clauses belong to what is told; the form is that of its material, where one is named. */
 export function kindOfTold(
   verb: VerbId | undefined,
@@ -39,6 +41,8 @@ export function kindOfTold(
   form: MaterialForm | undefined,
   text: string,
 ): Kind {
+  // “Pearl tubing, slid over the shank”: it is bound at its ends, and not wound.
+  if (form === "tinsel" && slidOn.test(text) && verb !== "wind") return "lay";
   if (verb === "hold" && (form === "wire" || form === "tinsel")) return "wind";
   if (verb === "wind" && (form === "dubbing" || form === "blend")) return "dress";
   if (verb === "tie in") return form === "bead" || form === "eyes" ? "seat" : form === "liquid" ? "glue" : "lay";
@@ -68,14 +72,21 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   const other = told.role && forRole.exec(sentence.split(/[,;]/)[0] ?? "")?.[1];
   const role =
     (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
-  const form = ahead
-    ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
-    : role === "eyes" &&
-        (/^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "") || eyeSize(text, skip(text, at)) !== undefined)
-      ? "eyes"
-      : context.formOf(role, undefined);
-  told.kind = kindOfTold(told.verb, role, form, sentence);
+  // “Eyes: 4 mm, stuck on behind the eye of the hook”
+  const isBareEyes = role === "eyes" && eyeSize(text, skip(text, at)) !== undefined;
+  const form = isBareEyes
+    ? "eyes"
+    : ahead
+      ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
+      : role === "eyes" && /^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "")
+        ? "eyes"
+        : context.formOf(role, undefined);
+  // “Tail: breast feather, wound as a hackle, 3 turns”
+  const isWound = role === "tail" && asHackle.test(sentence);
+  told.kind = isWound ? "wind" : kindOfTold(told.verb, role, form, sentence);
 }
+
+const asHackle = /\bwound\s+(?:as|like)\s+a\s+hackle\b/;
 
 const forRole = new RegExp(
   `\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,

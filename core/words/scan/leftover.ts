@@ -13,7 +13,7 @@ import { sharesInFigures } from "../text/shares";
 const filler = words(FILLER);
 
 /** Of what is wound: how long its barbs are, in words that measure nothing. */
-const loosely = words("taper(?:ed|ing)|(?:(?:long|short|soft|stiff|webby)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
+const loosely = words("taper(?:ed|ing)|(?:(?:long|short|soft|stiff|webby|dry)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
 
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
 

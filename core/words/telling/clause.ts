@@ -163,6 +163,7 @@ const tellers: readonly ((c: ToldClause) => boolean)[] = [
   goesOnWithLast,
   ({ r, t, i, n }) => n === 0 && asksWhatPart(r, t.told, t.text, i),
   tellThreadAlone,
+  restHangs,
   tellWoundAtOnce,
   tellAsListed,
   tellBoundWithWire,
@@ -205,6 +206,13 @@ function tellThreadAlone({ r, t }: ToldClause): boolean {
   if (!isThreadNamed(r, told)) return false;
   actListedThread(thread);
   return true;
+}
+
+const theRestHangs = /\bthe\s+(?:rest|remainder)\b/;
+/** “I leave the rest of the fibres hanging”, of what was just tied in: there it waits to be told of again. */
+function restHangs({ t: { told, text, bench } }: ToldClause): boolean {
+  if (told.said.hanging !== true || told.description || told.role !== undefined) return false;
+  return theRestHangs.test(text.slice(told.at, told.end)) && bench.made[bench.made.length - 1]?.step.do === "lay";
 }
 
 function tellWoundAtOnce({ r, t }: ToldClause): boolean {

@@ -119,7 +119,7 @@ export function tieListed(t: Telling, object: Meant): void {
       : listedCover(t, object, said);
   if (told.kind === "wind") return windNew(t, object, said);
   if (said.hanging && waitsToBeWound(role, object.form)) return tellTieIn(t);
-  if (waitsToBeWound(role, object.form) && role !== "rib") return windNew(t, object, asWound(said));
+  if (waitsToBeWound(role, object.form) && role !== "rib" && !said.isSlid) return windNew(t, object, asWound(said));
   tellTieIn(t);
 }
 

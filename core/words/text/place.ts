@@ -11,6 +11,8 @@ import { partPlaceWords, PART_PLACES } from "../lexicon/parts";
 export const HERE = "here";
 /** Where the thread was started: “back to where you started”. */
 export const STARTED = "started";
+/** Where the halves of a body meet; the bench knows where that is. */
+export const JOINT = "joint";
 /** What a place by the stuff of a part is called, until the bench says which part that is. */
 export const OF_STUFF = "of ";
 const the = opt(words("the|a|an|its|that"));
@@ -143,7 +145,7 @@ const landmarkWords: [string, Place][] = [
       "mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?",
       "cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)",
       "half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
-      "middle",
+      "middle(?!\\s+(?:one|hackle|feather)\\b)",
     ),
     { fraction: 0.5 },
   ],
@@ -189,6 +191,12 @@ const part = oneOf(
 const THAT = "(?:it|them|(?:that|this|these|those|all\\s+that)(?=\\s*(?:[,.;]|$|and\\b|then\\b)))";
 /** “behind it”: the part that was told of before; settled when the line is. */
 const besideIt: Reader<Place> = oneOf<Place>(
+  map(
+    words(
+      "(?:joint|join|junction|meeting(?:\\s+(?:point|place))?|division|seam)\\s+(?:of|between)\\s+(?:the\\s+)?(?:two\\s+)?(?:halves|bodies|colou?rs|sections|parts|flosses|furs)|where\\s+(?:the\\s+)?(?:two\\s+)?(?:halves|colou?rs|bodies|sections)\\s+(?:meet|join)",
+    ),
+    () => ({ part: JOINT, end: "front" as const }),
+  ),
   map(
     words(
       "(?<=\\b(?:between|from)\\s+)there(?=\\s+(?:and|to|up|forward)\\b)|where\\s+(?:the|your)\\s+(?:thread|silk)\\s+(?:is|hangs|sits|waits)",

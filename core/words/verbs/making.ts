@@ -78,6 +78,10 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   asManyTurns(said, component, bench);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
   if (kind === "dress" && said.isLong) asLongAs(said, role);
+  // “Tail: breast feather, wound as a hackle”: where it is tied in.
+  const isHackleOfTail =
+    kind === "wind" && role === "tail" && said.rope === undefined && said.rule?.turns !== undefined;
+  if (isHackleOfTail && !said.from && !said.end && !said.to) said.there ??= said.begin ?? { landmark: "bend" };
   delete said.isLong;
   askWhatSize(said, kind, object, t, where);
   thickOrLong(said, kind, form, t, where);

@@ -3,7 +3,7 @@ import type { Bench, Telling } from "../bench";
 import type { RecipeStep, Role } from "../../recipe";
 import { lastBody } from "./lastBody";
 import { alongShank } from "../settle";
-import { HERE, OF_STUFF, shifted } from "../text/place";
+import { HERE, JOINT, OF_STUFF, shifted } from "../text/place";
 import type { Said } from "../said";
 
 type PartPlace = Extract<Place, { part: string }>;
@@ -63,11 +63,31 @@ function settleHere(value: PartPlace, t: Telling): void {
   Object.assign(value, here, mm === 0 ? {} : { plus: { mm } });
 }
 
+/** Where the rear part of a body ends and the next begins. */
+function settleJoint(value: PartPlace, t: Telling): void {
+  const { bench } = t;
+  const bodies = bench.made.flatMap(({ step }) =>
+    (step.do === "wind" || step.do === "dress") && step.to && bench.component(step.component)?.role === "body"
+      ? [frontOf(step.from, step.to)]
+      : [],
+  );
+  const [rear] = [...bodies].sort((a, b) => alongShank(b) - alongShank(a));
+  if (bodies.length < 2 || !rear)
+    return askPlace(
+      value,
+      t,
+      "Where do they meet? Say the place: “at mid-shank”, or tell both halves of the body first.",
+    );
+  for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
+  Object.assign(value, rear);
+}
+
 export function settleParts(value: unknown, t: Telling, before: string | undefined): void {
   const { bench, line } = t;
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
     if (value.part === HERE) return settleHere(value as PartPlace, t);
+    if (value.part === JOINT) return settleJoint(value as PartPlace, t);
     const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
     const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
     if (stuff !== undefined && !meant)

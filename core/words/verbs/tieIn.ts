@@ -129,7 +129,7 @@ function saysOfBarbs({ told, bench, line }: Telling): boolean {
 export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string): Waiting | undefined {
   const { bench, line } = t;
   const { role, form, component } = object;
-  const isWound = waitsToBeWound(role, form);
+  const isWound = waitsToBeWound(role, form) && !spoken.isSlid;
   const said = { ...besideItsHost(t, object, spoken) };
   asLongAsOthers(said, t);
   if (isWound) boundWhereItWaits(said, t);

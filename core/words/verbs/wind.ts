@@ -59,7 +59,8 @@ export function tellWind(t: Telling): void {
     : undefined;
   if (dubbed && (told.said.end ?? told.said.to ?? told.said.way)) return whereDubbed(dubbed, t);
   if (told.kind === "dress") return tellDub(t);
-  if (told.refers === "the rest" || told.refers === "the same" || isRestOfTail(t)) return carryOn(t);
+  if (told.refers === "the rest" || told.refers === "the same" || isRestOfTail(t) || isTwistedTail(t))
+    return carryOn(t);
   if (saysItsTurns(t)) return;
   if (bindsPost(t)) return;
   const all = allHackles(t);
@@ -132,6 +133,14 @@ function isRestOfTail({ told, bench }: Telling): boolean {
   );
   const component = bench.component(last?.step.component);
   return component?.role === "tail" && component.material.some((m) => m.value === material.code);
+}
+
+/** “Twist the pheasant fibres and wrap them”, of what the tail was tied in of: they go on as the body. */
+function isTwistedTail({ told, bench, line }: Telling): boolean {
+  const last = bench.made[bench.made.length - 1];
+  const isTwist = last?.line === line.number && last.step.do === "act" && last.step.act === "twist";
+  const tail = isTwist && told.refers === "it" ? bench.component(last.step.component) : undefined;
+  return tail?.role === "tail" && told.description === undefined;
 }
 
 /** “Five turns of rib”, “a turn and a half”: of what was wound before, and nobody had said how often. */

@@ -31,7 +31,7 @@ export const shareOfShank: Reader<{ from: Place; to: Place }> = map(
     words("(?:the\\s+)?way"),
   ),
   ([, [end], share, , of]) => {
-    if (share > 1) return undefined;
+    if (share > 1 || (share === 1 && of === undefined)) return undefined;
     if (end === "middle" || end === "mid" || end === "centre" || end === "center")
       return {
         from: { fraction: Number(((1 - share) / 2).toPrecision(12)) },

@@ -43,6 +43,14 @@ export const byFeather: Clause[] = [
     ),
     () => undefined,
   ),
+  clause(
+    "pair of feathers",
+    words("(?:(?:matched|matching)\\s+)?pair\\s+of(?=(?:\\s+(?!of\\b|and\\b|with\\b)[\\w'-]+){1,4})"),
+    (s) => {
+      if (s.amount !== undefined) return false;
+      s.amount = { feathers: 2, paired: true };
+    },
+  ),
   clause("a pair", words("(?:an?\\s+|one\\s+)?(?:matched\\s+|matching\\s+)?pair(?=\\s*(?:[,.;]|$))"), (s) => {
     // “6 fibres in each, one pair”: so many on either side.
     if (s.amount && "fibres" in s.amount && typeof s.amount.fibres === "number") {

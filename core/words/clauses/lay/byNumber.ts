@@ -134,7 +134,7 @@ export const byNumber: Clause[] = [
     seq(
       count,
       words(
-        "(?:good\\s+|long\\s+|single\\s+|whole\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
+        "(?:(?:good|long|single|whole|more|extra|further|other)\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
       ),
       perSide,
     ),
@@ -160,7 +160,12 @@ export const byNumber: Clause[] = [
   }),
   clause(
     "2 strands folded",
-    seq(count, words("(?:single\\s+)?(?:strands?|herls?|lengths?|ends|threads)"), folded, perSide),
+    seq(
+      count,
+      words("(?:(?:single|more|extra|further)\\s+)?(?:strands?|herls?|lengths?|ends|threads)"),
+      folded,
+      perSide,
+    ),
     (s, [c, , f, side]) => amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
   ),
   clause(

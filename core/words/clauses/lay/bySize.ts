@@ -36,11 +36,19 @@ export const bySize: Clause[] = [
       opt(words("an?")),
       opt(words("clump|bunch|bundle")),
       opt(words("about|of")),
-      words("as\\s+thick\\s+as|the\\s+(?:thickness|size)\\s+of"),
+      words("as\\s+thick\\s+as|(?:the\\s+)?(?:thickness|size)\\s+of"),
       number,
       match("(match(?:stick)?|pencil)e?s"),
     ),
     (s, [, , , , n, [like]]) => {
+      if (!(n >= 2 && n <= 6)) return false;
+      s.amount = sideBySide(like, n);
+    },
+  ),
+  clause(
+    "two matchsticks thick",
+    seq(number, match("(match(?:stick)?|pencil)e?s"), words("thick")),
+    (s, [n, [like]]) => {
       if (!(n >= 2 && n <= 6)) return false;
       s.amount = sideBySide(like, n);
     },

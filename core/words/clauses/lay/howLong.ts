@@ -51,6 +51,30 @@ export const leavingBehind: Clause = clause(
 
 /** Lengths that say themselves to be one: they are tried before places. */
 export const saidToBeLengths: Clause[] = [
+  clause(
+    "height = body length",
+    seq(words("(?:the\\s+)?height"), opt(match("\\s*[=:]\\s*")), opt(words("of|is|about|equal\\s+to")), lengthNamed),
+    (s, [, , , l]) => shown(s, l),
+  ),
+  clause(
+    "an inch longer than the tail",
+    seq(
+      absolute,
+      match("(longer|shorter)\\s+than"),
+      match("(?:the\\s+|its\\s+)?(tail|wing)s?(?:\\s+tips?)?(?!\\s+\\p{L})"),
+    ),
+    (s, [mm, [way], [reach]]) =>
+      shown(s, { reach: reach === "tail" ? "tail" : "wing", pastMm: way === "longer" ? mm : -mm }),
+  ),
+  clause(
+    "an inch longer than the hair",
+    seq(absolute, match("(longer|shorter)\\s+than"), match("(?:the\\s+|its\\s+)?([\\p{L}-]+)(?=\\s*(?:[,.;]|$))")),
+    (s, [mm, [way], [like]]) => {
+      if (s.shown !== undefined) return false;
+      s.like = like;
+      s.likePlusMm = way === "longer" ? mm : -mm;
+    },
+  ),
   leavingBehind,
   clause(
     "leaving a tail of 20 mm",
@@ -183,25 +207,6 @@ export const bareLengths: Clause[] = [
     "half its length",
     match("(half|twice|two\\s+thirds|three\\s+quarters)\\s+(?:of\\s+)?(?:its|that|their)\\s+length"),
     (s, [w = ""]) => void (s.sameLength = w === "twice" ? 2 : (readNumber(w) ?? 1)),
-  ),
-  clause(
-    "an inch longer than the tail",
-    seq(
-      absolute,
-      match("(longer|shorter)\\s+than"),
-      match("(?:the\\s+|its\\s+)?(tail|wing)s?(?:\\s+tips?)?(?!\\s+\\p{L})"),
-    ),
-    (s, [mm, [way], [reach]]) =>
-      shown(s, { reach: reach === "tail" ? "tail" : "wing", pastMm: way === "longer" ? mm : -mm }),
-  ),
-  clause(
-    "an inch longer than the hair",
-    seq(absolute, match("(longer|shorter)\\s+than"), match("(?:the\\s+|its\\s+)?([\\p{L}-]+)(?=\\s*(?:[,.;]|$))")),
-    (s, [mm, [way], [like]]) => {
-      if (s.shown !== undefined) return false;
-      s.like = like;
-      s.likePlusMm = way === "longer" ? mm : -mm;
-    },
   ),
   clause(
     "just past its tips",

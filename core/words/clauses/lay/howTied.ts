@@ -25,6 +25,23 @@ export const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 
 export const howTied: Clause[] = [
   clause(
+    "slid over the shank",
+    words(
+      "(?:slid|slipped|threaded|sleeved|pulled|pushed)\\s+(?:on(?:to)?|over)\\s+(?:the\\s+)?(?:whole\\s+)?(?:shank|hook|thread|underbody|weight|lead)|(?:slid|slipped)\\s+on(?=\\s*(?:[,.;]|$))",
+    ),
+    (s) => {
+      if (s.from !== undefined) return false;
+      Object.assign(s, { from: { eyeLengths: 1.5 }, to: { landmark: "bend" }, isSlid: true });
+    },
+  ),
+  clause(
+    "bound down at both ends",
+    words(
+      "(?:and\\s+)?(?:tied|bound|secured|whipped)(?:\\s+(?:down|in|off))?\\s+at\\s+(?:both\\s+ends|(?:each|either)\\s+end|the\\s+bend\\s+and\\s+(?:just\\s+)?(?:at|behind)\\s+the\\s+(?:eye|head))",
+    ),
+    () => undefined,
+  ),
+  clause(
     "secured with 3 turns",
     seq(
       words("(?:with|by|using)"),

@@ -137,6 +137,16 @@ export const sides: Clause[] = [
       delete s.perSide;
     },
   ),
+  clause("above that", words("(?:just\\s+|right\\s+)?above\\s+(?:that|this|it|these|those|them)\\b"), (s) => {
+    s.round ??= { top: 1 };
+  }),
+  clause(
+    "tips apart",
+    words(
+      "(?:with\\s+)?(?:the\\s+)?(?:tips|points)\\s+(?:apart|diverging|pointing\\s+(?:apart|outwards?)|spread\\s+apart)",
+    ),
+    (s) => void (s.stance ??= "V"),
+  ),
   clause("under the thorax", words("(?:under(?:neath)?|beneath|below)\\s+the\\s+(?:thorax|body|abdomen)"), (s) => {
     if (s.round !== undefined) return false;
     s.round = { underside: 1 };

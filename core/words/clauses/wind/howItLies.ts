@@ -43,6 +43,27 @@ export const howItLies: Clause[] = [
     },
   ),
   clause(
+    "then back to the tail and forward again",
+    match(
+      "(?:(?:and\\s+|then\\s+)+(?:doubled\\s+|wound\\s+|taken\\s+|worked\\s+)?|(?:doubled|worked)\\s+)back\\s+to\\s+(?:the\\s+)?(?:tail|bend|start|rear)((?:\\s+and)?(?:\\s+then)?\\s+(?:forwards?|up)\\s+again)?",
+    ),
+    (s, [again]) => {
+      // It was wound from there.
+      const from = s.from ?? s.begin;
+      const isFromBend =
+        from !== undefined &&
+        ("landmark" in from || "part" in from) &&
+        !("landmark" in from && from.landmark === "eye");
+      if ((s.passes ?? 1) !== 1 || !isFromBend || ("part" in from && from.part !== "tail")) return false;
+      s.passes = again === undefined ? 2 : 3;
+    },
+  ),
+  clause(
+    "wound as a hackle",
+    words("(?:wound\\s+)?(?:as|like)\\s+a\\s+(?:collar\\s+)?hackle(?=\\s*(?:[,.;]|$))"),
+    () => undefined,
+  ),
+  clause(
     "there and back",
     words(
       anyOf(

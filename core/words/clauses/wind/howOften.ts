@@ -43,6 +43,18 @@ export const howOften: Clause[] = [
     match("(?:open\\s+|even\\s+|spaced\\s+|evenly\\s+)*turns?\\s*[,:x]\\s*(\\d{1,2})(?=\\s*(?:[,.;]|$))"),
     (s, [n]) => setTurns(s, { n: Number(n) }, false),
   ),
+  clause(
+    "3 turns over each half",
+    seq(
+      count,
+      TURNS,
+      words(
+        "(?:over|on|in|through|for|along)\\s+each(?:\\s+of\\s+the\\s+(?:two\\s+)?)?\\s*(?:half|halves|section|part)s?|(?:over|on|per)\\s+(?:each|half)\\s+half|per\\s+half",
+      ),
+    ),
+    (s, [c]) =>
+      setTurns(s, { ...c, n: 2 * c.n, ...(c.spread && { spread: [2 * c.spread[0], 2 * c.spread[1]] }) }, false),
+  ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
   clause("12 x .015", seq(count, words("x(?=\\s*0?\\.\\d{2})")), (s, [c]) => setTurns(s, c, false)),
   clause("wound twice", match("(once|twice)(?=\\s*(?:[,.;]|$))"), (s, [n]) =>

@@ -1,7 +1,19 @@
 import { type Clause, clause, samePair } from "../../said";
 import { byEnd, everyTieIn, whatItTakes, wrapsOfAll, wrapsOnly } from "./whatItTakes";
 import { onSizes, leavingBare, everywhere, wraps } from "../common";
-import { around, intoBead, roundPost, leaving, leavingMm, bodyToo, saysNothing, zoned, lengthNotPlace } from "./zone";
+import {
+  around,
+  eitherSide,
+  onEitherSide,
+  intoBead,
+  roundPost,
+  leaving,
+  leavingMm,
+  bodyToo,
+  saysNothing,
+  zoned,
+  lengthNotPlace,
+} from "./zone";
 import { howOften } from "./howOften";
 import { howItLies } from "./howItLies";
 import { opt, seq, words } from "../../parse";
@@ -17,6 +29,8 @@ export const windClauses: Clause[] = [
   ...byEnd,
   everyTieIn,
   onSizes,
+  eitherSide,
+  onEitherSide,
   around,
   intoBead,
   roundPost,

@@ -1,5 +1,5 @@
 import { opt, words, seq, map, oneOf, anyOf, unless } from "../../parse";
-import { type Clause, clause, samePair, putRule, put } from "../../said";
+import { type Clause, type Said, clause, samePair, putRule, put } from "../../said";
 import { absolute, placeReached } from "../../text/place";
 import { count } from "../../text/count";
 import { figureOfEight, where, zoneRead, zone, shareOfIt, theRest, endOfWay, leavingRoom } from "../common";
@@ -117,6 +117,28 @@ export const aroundRead = oneOf(
   map(onItsSides("behind", IN_FRONT), ({ one, two, part }) => ({ behind: one, front: two, part })),
   map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
 );
+
+/** “2 turns either side of the post”: as many behind it as in front. */
+export const eitherSide: Clause = clause(
+  "2 turns either side of the post",
+  seq(
+    count,
+    opt(words("turns?|wraps?")),
+    opt(words("of\\s+(?:it|the\\s+\\w+)")),
+    words("(?:on\\s+|to\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|wings?)"),
+  ),
+  (s, [c]) => eitherSideOfWing(s, c.n),
+);
+/** The same, where the stuff stands between the turns and the place. */
+export const onEitherSide: Clause = clause(
+  "either side of the post",
+  words("(?:on\\s+|to\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|wings?)"),
+  (s) => (s.rule?.turns === undefined || s.around ? false : eitherSideOfWing(s, s.rule.turns)),
+);
+function eitherSideOfWing(s: Said, turns: number): undefined {
+  s.around = { behind: turns, front: turns, part: { part: "wing", end: "rear" } };
+  putRule(s, { turns });
+}
 
 export const around: Clause = clause("3 turns behind the wing and 2 in front of it", aroundRead, (s, found) => {
   // “2 turns behind and 3 in front” are round the wing.
