@@ -125,12 +125,12 @@ export function descriptionAt(
   return implied ? impliedPhrase(text, at, implied) : undefined;
 }
 
-const pearlStrands = /(?:strands?|lengths?)\s+of\s+$/;
+const pearlStrands = /(?:strands?|lengths?)(?:\s+of)?\s+$/;
 const ofFlash = match(
-  "((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange|chartreuse|lime))?|gold|silver|copper)(?=\\s*(?:[,.;]|$)|\\s+(?:each|either|per|on|a|folded|and|down|along)\\b)",
+  "((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange|chartreuse|lime))?|(?:gold|silver|copper|green|red|blue|black|purple|orange|pink)\\s+holographic|(?<=of\\s+)(?:gold|silver|copper))(?=\\s*(?:[,.;]|$)|\\s+(?:each|either|per|on|a|folded|and|down|along)\\b)",
 );
 const strandsOfFlash = match(
-  "strands?\\s+((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange))?|(?:gold|silver|copper)\\s+holographic)(?=\\s*(?:[,.;]|$|(?:and|with|each|on|folded|a|per)\\b))",
+  "strands?\\s+(?:of\\s+)?((?:pearl|holographic)(?:\\s+(?:gold|silver|copper|green|red|blue|black|white|olive|pink|purple|orange))?|(?:gold|silver|copper|green|red|blue|black|purple|orange|pink)\\s+holographic)(?=\\s*(?:[,.;]|$|(?:and|with|each|on|folded|a|per)\\b))",
 );
 /** “with a few strands of pearl”, “20 strands pearl”: of what glitters. */
 function strandsOf(text: string, at: number): Description | undefined {
@@ -225,7 +225,8 @@ const blendOf = match("\\s*of\\s+");
 /** “a blend of hare and olive dubbing”, “hare mixed with olive dubbing”: one material of several. */
 function blended(text: string, first: Description, index: CabinetIndex): Description {
   if (first.means?.form !== "dubbing") return first;
-  const isNamed = /(?:blends?|mix(?:ture)?)$/.test(first.text.trim());
+  // “a thin dubbing of mole”: of the mole alone.
+  const isNamed = /(?:blends?|mix(?:ture)?|^dubbing)$/.test(first.text.trim());
   const of = isNamed ? blendOf(text, first.end) : undefined;
   const parts: Description[] = [];
   let at = of ? of.end : first.end;

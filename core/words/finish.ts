@@ -96,6 +96,7 @@ function severalHackles(said: Said, _: StepContext["role"], form: StepContext["f
 
 /** Amounts of what is laid, in the order in which one builds on the other. */
 const ofLaying: readonly Finish[] = [
+  piecesOfStrand,
   foldedByMiddle,
   stripIsOne,
   ownFigure,
@@ -107,6 +108,12 @@ const ofLaying: readonly Finish[] = [
   bunchesTogether,
   perSide,
 ];
+/** “2 pieces of orange floss”: of what comes on a spool they are strands. */
+function piecesOfStrand(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  const { amount } = said;
+  if (amount && "pieces" in amount && form !== undefined && byPiece.has(form))
+    said.amount = { strands: amount.pieces, folded: false };
+}
 function foldedByMiddle(said: Said): void {
   if (said.byMiddle && said.amount && "strands" in said.amount && !said.amount.folded)
     said.amount = { strands: 2 * said.amount.strands, folded: true };

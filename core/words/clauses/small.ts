@@ -189,6 +189,18 @@ export const glueClauses: Clause[] = [
     () => undefined,
   ),
   clause(
+    "not the thorax",
+    words(
+      "(?:but\\s+)?(?:not|never)\\s+(?:on\\s+|over\\s+)?the\\s+(?:thorax|body|head|wing(?:\\s+case)?s?|hackle|legs|tail|eyes|bead)",
+    ),
+    () => undefined,
+  ),
+  clause(
+    "to the thread wraps",
+    words("(?:(?:to|on|over)\\s+)?the\\s+(?:thread\\s+|whip\\s+)?(?:wraps|windings|turns)(?=\\s*(?:[,.;]|$))"),
+    () => undefined,
+  ),
+  clause(
     "on both sides of the head",
     words("(?:on|to|at)?\\s*(?:the\\s+)?(?:both|each|either)\\s+sides?(?:\\s+of\\s+the\\s+head)?"),
     () => undefined,

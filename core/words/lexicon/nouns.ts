@@ -94,7 +94,7 @@ const nouns: [string, NounForm][] = [
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",
-      "(?:(?:pearl|mylar|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)tubing",
+      "(?:(?:pearl|mylar|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping)",
     ),
     { form: "tinsel" },
   ],

@@ -208,6 +208,8 @@ export const MANNER = anyOf(
   "tips?(?=\\s+(?:forming|making)\\b)",
   "(?:and\\s+)?(?:lock|secure|fix)(?:s|ed|ing)?\\s+(?:the\\s+)?(?:wire|lead|weight|wraps|turns|it|them|everything)\\s+in\\s+place",
   "kept\\s+together",
+  "depending\\s+on\\s+(?:the\\s+)?(?:hook\\s+)?size",
+  "(?:as\\s+)?(?:many|two|three|four)\\s+(?:as\\s+)?(?:are\\s+)?needed",
   "(?:with\\s+)?(?:the\\s+|their\\s+)?(?:butts?|butt\\s+ends?)\\s+(?:facing|pointing|to|towards?)\\s+(?:to\\s+)?the\\s+(?:rear|back)",
   "for\\s+an?\\s+(?:slight\\s+|nice\\s+|gentle\\s+)?taper",
   "a\\s+(?:little\\s+)?bit(?=\\s*(?:[,.;]|$|on\\b|at\\b|under|below))",

@@ -32,7 +32,7 @@ const kindOfVerb: Partial<Record<VerbId, Kind>> = {
   excess: "act",
 };
 
-const slidOn = /\btubing\b.*\b(?:slid|slipped|pulled|threaded|pushed)\s+(?:on\b|over\b|onto\b)/;
+const slidOn = /\b(?:tubing|piping)\b.*\b(?:slid|slipped|pulled|threaded|pushed)\s+(?:on\b|over\b|onto\b)/;
 
 /** Which clauses belong to what is told; the form is that of its material, where one is named. */
 export function kindOfTold(

@@ -185,7 +185,7 @@ function roleFrom(
   if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
   // Oval waits for the rib already: what is tied in next is wound under it.
   // Braid and tubing are wound or slipped on as a body.
-  if (form === "tinsel" && /\b(?:braid|tubing)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
+  if (form === "tinsel" && /\b(?:braid|tubing|piping)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
   const isForBody =
     form === "tinsel" &&
     bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&

@@ -15,6 +15,7 @@ export const fromArea: Clause = clause(
   "from the edge of the skin",
   oneOf(
     match(`${taken}((?:[a-z]+\\s+){0,2}[a-z]+)\\s+of\\s+the\\s+${skin}\\b`),
+    match(`${taken}(neck|nape|shoulder|breast|back|flank|rump)\\s+of\\s+(?:an?|the)(?=\\s+(?!hook|fly|shank)[a-z])`),
     match(
       `${taken}((?:upper|lower|outer|inner)\\s+wing|sides?\\s+of\\s+the\\s+tail)(?!\\s+(?:to|up|back|forwards?)\\b)`,
     ),

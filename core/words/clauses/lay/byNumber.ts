@@ -1,9 +1,16 @@
-import { type Clause, clause, putWay } from "../../said";
+import { type Clause, type Said, clause, putWay } from "../../said";
 import { seq, words, opt, match } from "../../parse";
 import { count } from "../../text/count";
 import { numberOf, amountOf, perSide, folded } from "./amount";
 import { PENCIL_MM, MATCHSTICK_MM, THICK } from "./thick";
 import { absolute } from "../../text/place";
+
+/** “30 strands of black, with 4 strands of …”: the second number is of something else. */
+function isOtherThan({ amount }: Said, n: number): boolean {
+  // “one feather, ten fibres” of it says more, and nothing else.
+  const known = amount && "feathers" in amount ? undefined : numberOf(amount);
+  return known !== undefined && typeof known === "number" && known !== n;
+}
 
 export const byNumber: Clause[] = [
   // “6 fibres, 3 a side”: these are the six, not six more.
@@ -138,13 +145,13 @@ export const byNumber: Clause[] = [
       ),
       perSide,
     ),
-    (s, [c, , side]) => amountOf(s, c, "fibres", { perSide: side !== undefined }),
+    (s, [c, , side]) => !isOtherThan(s, c.n) && amountOf(s, c, "fibres", { perSide: side !== undefined }),
   ),
   clause(
     "doubled over the thread to give 4",
     seq(
       words(
-        "(?:doubled|folded)(?:\\s+(?:over|round|around)(?:\\s+the\\s+(?:tying\\s+)?thread)?)?\\s+(?:to\\s+(?:give|make)|giving|making)",
+        "(?:doubled|folded)(?:\\s+(?:over|round|around)(?:\\s+the\\s+(?:tying\\s+)?thread)?)?\\s+(?:to\\s+(?:give|make)|giving|making)|so\\s+(?:that\\s+)?you(?:'ve(?:\\s+got)?|\\s+(?:have|get|end\\s+up\\s+with))",
       ),
       opt(words("you")),
       count,
@@ -166,7 +173,8 @@ export const byNumber: Clause[] = [
       folded,
       perSide,
     ),
-    (s, [c, , f, side]) => amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
+    (s, [c, , f, side]) =>
+      !isOtherThan(s, c.n) && amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
   ),
   clause(
     "folded",

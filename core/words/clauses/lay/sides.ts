@@ -25,7 +25,7 @@ export const sides: Clause[] = [
   clause(
     "split by a ball of dubbing",
     match(
-      `(?:split|divided|separated|splayed|spread)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+|(?:\\d|two|three)\\s+and\\s+(?:\\d|two|three)\\s+)?(?:by|with|over|round|around|against)\\s+${A_BALL}`,
+      `(?:split|divided|separated|splayed|spread|forked|set\\s+apart)\\s+(?:in(?:to)?\\s+(?:two|halves|a\\s+v)\\s+|(?:\\d|two|three)\\s+and\\s+(?:\\d|two|three)\\s+)?(?:by|with|over|round|around|against)\\s+${A_BALL}`,
     ),
     heldApart,
   ),
@@ -224,7 +224,8 @@ export const sides: Clause[] = [
       ),
     ),
     (s, [c]) => {
-      if (c) s.wraps = Math.max(1, Math.round(c.n));
+      // “in a figure of eight” counts nothing.
+      if (c && c.n > 1) s.wraps = Math.round(c.n);
       s.setBy ??= "figure-of-eight wraps";
     },
   ),

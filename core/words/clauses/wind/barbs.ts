@@ -77,7 +77,9 @@ export const barbClauses: Clause[] = [
     "fibres no longer than the gape",
     map(
       seq(
-        words("(?:with\\s+)?(?:hackle\\s+)?(?:barbs?|fibres?|fibers?)\\s+(?:no|not(?:\\s+any)?)\\s+longer\\s+than"),
+        words(
+          "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:hackle\\s+)?(?:barbs?|fibres?|fibers?)\\s+(?:no|not(?:\\s+any)?)\\s+longer\\s+than",
+        ),
         oneOf(lengthReaching, lengthNamed),
       ),
       ([, l]) => l,

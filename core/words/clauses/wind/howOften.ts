@@ -90,7 +90,7 @@ export const howOften: Clause[] = [
         "slightly\\s+overlapp?(?:ing|ed)",
         "overlapp?(?:ing|ed)\\s+(?:slightly|a\\s+little|a\\s+touch|just\\s+a\\s+little)",
         "(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap",
-        "each\\s+turn\\s+slightly\\s+over(?:lapping)?\\s+the\\s+last",
+        "each\\s+(?:turn\\s+|one\\s+)?(?:slightly\\s+|just\\s+)?(?:over|overlapping|covering)\\s+(?:the\\s+edge\\s+of\\s+)?the\\s+(?:last|one\\s+before|previous(?:\\s+one)?)(?:\\s+(?:slightly|a\\s+little|a\\s+bit))?",
       ),
     ),
     (s) => (s.rule?.turns === undefined ? putRule(s, { overlap: SLIGHT_OVERLAP }) : undefined),
