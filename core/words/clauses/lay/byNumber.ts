@@ -1,16 +1,29 @@
 import { type Clause, type Said, clause, putWay } from "../../said";
+import { isColour } from "../../../materials";
 import { seq, words, opt, match } from "../../parse";
 import { count } from "../../text/count";
 import { numberOf, amountOf, perSide, folded } from "./amount";
 import { PENCIL_MM, MATCHSTICK_MM, THICK } from "./thick";
 import { absolute } from "../../text/place";
 
-/** “30 strands of black, with 4 strands of …”: the second number is of something else. */
-function isOtherThan({ amount }: Said, n: number): boolean {
-  // “one feather, ten fibres” of it says more, and nothing else.
-  const known = amount && "feathers" in amount ? undefined : numberOf(amount);
-  return known !== undefined && typeof known === "number" && known !== n;
-}
+const colourBehind = /^\s*of\s+([a-z]+)\s*(?:[,.;]|$)/;
+/**
+ * “30 strands of black bucktail, 4 strands of pearl”: a second number is of something else, unless it is of the same
+ * stuff in another colour: “over 10 hairs of yellow”.
+ */
+const once = (counts: Clause): Clause => ({
+  ...counts,
+  take: (said, text, at) => {
+    const { amount } = said;
+    // “one feather, ten fibres” of it says more, and nothing else.
+    const known = amount && !("feathers" in amount) ? numberOf(amount) : undefined;
+    const own: Said = {};
+    const end = counts.take(own, text, at);
+    const isOther = end !== undefined && typeof known === "number" && known !== numberOf(own.amount);
+    if (isOther && !isColour(colourBehind.exec(text.slice(end))?.[1] ?? "")) return undefined;
+    return counts.take(said, text, at);
+  },
+});
 
 export const byNumber: Clause[] = [
   // “6 fibres, 3 a side”: these are the six, not six more.
@@ -136,16 +149,18 @@ export const byNumber: Clause[] = [
       return amountOf(s, { n: c.n * (s.count ?? 1) }, "fibres");
     },
   ),
-  clause(
-    "6 to 8 fibres",
-    seq(
-      count,
-      words(
-        "(?:(?:good|long|single|whole|more|extra|further|other)\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
+  once(
+    clause(
+      "6 to 8 fibres",
+      seq(
+        count,
+        words(
+          "(?:(?:good|long|single|whole|more|extra|further|other)\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
+        ),
+        perSide,
       ),
-      perSide,
+      (s, [c, , side]) => amountOf(s, c, "fibres", { perSide: side !== undefined }),
     ),
-    (s, [c, , side]) => !isOtherThan(s, c.n) && amountOf(s, c, "fibres", { perSide: side !== undefined }),
   ),
   clause(
     "doubled over the thread to give 4",
@@ -165,16 +180,17 @@ export const byNumber: Clause[] = [
   clause("a double strand", words("(?:an?\\s+)?(?:double|doubled)\\s+strands?(?:\\s*,?\\s*folded)?"), (s) => {
     s.amount = { strands: 2, folded: true };
   }),
-  clause(
-    "2 strands folded",
-    seq(
-      count,
-      words("(?:(?:single|more|extra|further)\\s+)?(?:strands?|herls?|lengths?|ends|threads)"),
-      folded,
-      perSide,
+  once(
+    clause(
+      "2 strands folded",
+      seq(
+        count,
+        words("(?:(?:single|more|extra|further)\\s+)?(?:strands?|herls?|lengths?|ends|threads)"),
+        folded,
+        perSide,
+      ),
+      (s, [c, , f, side]) => amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
     ),
-    (s, [c, , f, side]) =>
-      !isOtherThan(s, c.n) && amountOf(s, c, "strands", { folded: f !== undefined, perSide: side !== undefined }),
   ),
   clause(
     "folded",
