@@ -26,6 +26,7 @@ export interface Breakdown {
 
 /** Ways in which a quantity is broken down, in the order in which they are tried. */
 const ways: readonly ((counted: Counted) => Breakdown | undefined)[] = [
+  toldInAll,
   summedUp,
   partOf,
   withTheRest,
@@ -133,6 +134,36 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
     ...quantities.slice(i + 1),
   ];
   return toldApart(parts, words);
+}
+
+/** “3 gross of flies in total, made up as: …”, “– so six dozen in all”: what these words say of a quantity. */
+const IN_ALL =
+  /^\s*(?:of\s+(?:flies|them|these)|flies|fliegen)?\s*,?\s*(?:in\s+(?:total|all)|altogether|all\s+told|insgesamt|zusammen)(?!\p{L})(?:\s*,?\s*(?:(?:made|split|divided)\s+(?:up\s+)?(?:as|of|into|like)(?:\s+(?:follows|this))?|as\s+follows|being|namely))?\s*:?/iu;
+const SO_AHEAD =
+  /(?:\s[-–]\s*|[,;(]\s*)?(?:(?:so|that(?:'|’)?s|that\s+is|making|makes|which\s+(?:is|makes)|macht|also|=)\s+)+$/iu;
+const SIZES_TOLD = /(?<![\p{L}\d])#?\d{1,2}(?:\/0)?(?:\s*(?:,|and|und|&|\/)\s*#?\d{1,2}(?:\/0)?)+(?![\p{L}\d])/iu;
+
+/**
+ * A quantity that only says what the others come to: it counts nothing itself. Of one other in several sizes it says
+ * that so many are of each.
+ */
+function toldInAll({ text, start, quantities }: Counted): Breakdown | undefined {
+  for (const total of quantities) {
+    const behind = IN_ALL.exec(text.slice(total.at[1] - start))?.[0];
+    const others = quantities.filter((q) => q !== total);
+    if (behind === undefined || total.flies === undefined || others.length === 0) continue;
+    const times = total.flies / sumOf(others);
+    const ahead = SO_AHEAD.exec(text.slice(0, total.at[0] - start))?.[0] ?? "";
+    const sizes = SIZES_TOLD.exec(text)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length;
+    const isOfEach = others.length === 1 && times > 1 && times === sizes;
+    if (times !== 1 && !isOfEach) continue;
+    return {
+      parts: others.map((q) => (isOfEach ? { ...q, isOfEach } : q)),
+      words: [total.at[0] - ahead.length, total.at[1] + behind.length],
+      label: `${dozensText(total.flies)} in all`,
+    };
+  }
+  return undefined;
 }
 
 const LIST_BEHIND =

@@ -37,6 +37,7 @@ const files: [string, Catalogue][] = [
   ["landing.txt", anotherCatalogue],
   ["slipway.txt", anotherCatalogue],
   ["ferry.txt", anotherCatalogue],
+  ["causeway.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

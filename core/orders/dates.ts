@@ -186,6 +186,11 @@ const ways: Way[] = [
     source: String.raw`(\d{1,2})\.\s?(\d{1,2})\.\s?(\d{4}|\d{2}(?!\d))?`,
     read: (g, t) => dayOf(Number(g[1]), Number(g[2]), g[3], t),
   },
+  // “by 30/4”, and “30/4” alone: no hook has such a size.
+  {
+    source: String.raw`(2[5-9]|3[01])\s?/\s?(0?[1-9]|1[0-2])(?![\d/])`,
+    read: (g, t) => dayOf(Number(g[1]), Number(g[2]), undefined, t),
+  },
   {
     source: String.raw`(\d{1,2})\/(\d{1,2})\/(\d{4})`,
     read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", g[3], t),

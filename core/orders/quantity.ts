@@ -2,6 +2,7 @@ import type { Coded } from "../errors";
 import { NUMBER, numberOf } from "./numbers";
 import { groupBy } from "../numeric";
 import { plainColour } from "./names";
+import { commaParts } from "./pieces";
 import { comesIn } from "./sizes";
 import { fold, foldedName } from "./nearest";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
@@ -158,7 +159,7 @@ const ways: Way[] = [
     // “Slate Wisp 14 slate x 36”: the sign says which number counts, not what.
     needs: /[x×]/iu,
     pattern: rule(String.raw`[x×]\s*(${NUMBER})(?=\s*(?:$|[,;]))`),
-    read: (g, words) => ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
     // “12 x2dz”, and “5 x dozen”
@@ -246,13 +247,17 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
 }
 
-const END_NUMBER = new RegExp(String.raw`(?<=\s)(${NUMBER})\s*$`, "iu");
+const END_NUMBER = new RegExp(String.raw`(?<=\s)(${NUMBER})\s*[.!]?\s*$`, "iu");
 /** So many characters at the end of a row hold its number. */
 const LONGEST_END = 24;
 /**
  * “Copper Lodger #12 olive 3”, where the text says that its numbers are dozens: what ends a row behind its size counts.
  */
-function atTheEnd(text: string, start: number, { unit }: Catalogue): Quantity[] {
+const atTheEnd = (text: string, start: number, catalogue: Catalogue): Quantity[] =>
+  catalogue.unit === undefined
+    ? []
+    : commaParts(text, start).flatMap((p) => atEndOf(text.slice(p.start - start, p.end - start), p.start, catalogue));
+function atEndOf(text: string, start: number, { unit }: Catalogue): Quantity[] {
   const from = Math.max(0, text.length - LONGEST_END);
   const m = unit ? END_NUMBER.exec(text.slice(from)) : null;
   const n = m && numberOf(m[1] ?? "");
@@ -350,7 +355,7 @@ const STATED = new RegExp(
   [
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
-    String.raw`|\((?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
+    String.raw`|\((?:(?:all|alles?)\s+)?(?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
   ].join(""),
   "imu",
 );

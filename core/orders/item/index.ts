@@ -9,6 +9,7 @@ import { isShared, settleEach, spread } from "./spread";
 import { takeSizes } from "../sizes";
 import { settleSize } from "./sizes";
 import { askRest } from "./rest";
+import { inHalves, takeHalves } from "./halves";
 import { findWish } from "../wishes";
 
 /** “the same but in 16” */
@@ -26,6 +27,13 @@ const OF_SIZES = /size|größe/iu;
 /** “2 dz on barbless hooks and 1 dz on normal ones”. */
 const USUAL_HOOKS =
   /(?<!\p{L})(?:(?:on|in|auf|with|mit)\s+)?(?:the\s+)?(?:normal(?:en?)?|ordinary|standard|usual|barbed|regular)(?:\s+(?:hooks?|ones?|haken))?(?!\p{L})/iu;
+
+/** “…, 2 Dtzd 14 ohne Widerhaken, Rest mit”: the others are as they always are. */
+const REST_USUAL =
+  /(?<=[,;(]\s*)(?:(?:and|und)\s+)?(?:(?:der|die|den|the|all\s+the)\s+)?(?:rest|übrigen|others)\s+(?:mit(?:\s+widerhaken)?|normal|barbed|with(?:\s+barbs?)?|on\s+(?:normal|ordinary|standard)\s+hooks)(?=\s*(?:[).;,]|$))/iu;
+
+/** “we're after some …”, “before the season kicks off”: courtesy that is made of words which could mean more. */
+const AFTER = /(?<!\p{L})(?:we(?:'|’)?re|we\s+are|i(?:'|’)?m|i\s+am)\s+(?:now\s+)?after(?!\p{L})(?:\s+some)?/iu;
 
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 
@@ -61,12 +69,17 @@ export class ItemReader implements ItemState {
     if (draft.pattern) takeBeadless(stretch, draft, draft.pattern);
     takeWishes(stretch, line);
     stretch.take(SAME_BUT);
+    stretch.take(REST_USUAL);
+    stretch.take(AFTER);
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
     const isUsualHook =
       this.before?.wishes.some((w) => w.kind === "barbless") === true && stretch.take(USUAL_HOOKS) !== undefined;
     // What is wished of a part of a quantity is of no other.
     if (!draft.isNamed && this.before?.pattern === line.pattern && (!this.isBeforePart || quantity?.isPart))
       line.wishes.push(...(isUsualHook ? [] : carried(this.before, line)));
+    const halves = takeHalves(stretch, draft);
+    if (halves) draft.formSaid = true;
+    if (halves) line.form = halves[0].id;
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isInShares = part !== undefined || isShared(stretch);
@@ -86,7 +99,8 @@ export class ItemReader implements ItemState {
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
       this.spreadBefore = { sizes: sizesSoFar(this, draft.pattern.id), variants: [line.variant] };
     if (eachOf) settleEach(this, draft, eachOf.at);
-    const made = spread(this, draft, each, quantity);
+    const shared = spread(this, draft, each, quantity);
+    const made = halves ? inHalves(shared, halves) : shared;
     this.isBeforePart = quantity?.isPart === true;
     this.soFar.push(...made);
     if (part && made.length !== parts && line.doubts.length === 0)

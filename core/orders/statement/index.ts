@@ -10,6 +10,7 @@ import { giveBack, giveAhead } from "../headings";
 import { wishedOfAll } from "./wishes";
 import { readLoose } from "./loose";
 import { findWish } from "../wishes";
+import type { ReadLine } from "../types";
 
 /** “…, all barbless, no substitutes” */
 const OF_ALL =
@@ -18,6 +19,21 @@ const OF_ALL =
 /** “…, barbless, all of them”, “…, ohne Widerhaken alle” */
 const OF_ALL_BEHIND =
   /(?<=[,.]\s{0,4})[^,.;\d]{4,40}\s,?\s*(?:all(?:\s+of\s+(?:them|these))?|alle[sn]?|throughout|for\s+all(?:\s+of\s+them)?|on\s+(?:all(?:\s+of\s+them)?|everything)|bei\s+allen|durchgehend)(?=\s*[.!]?\s*$)/iu;
+
+/** “Glass Midge 20 – 2 doz, 22 – 2 doz (barbless on both)” */
+const ON_BOTH =
+  /\(\s*[^()\d]*?\s(?:on|for|in|bei|auf)\s+(?:both|all|each|beiden?|allen)(?:\s+(?:of\s+(?:them|these)|sizes|größen))?\s*\)/iu;
+
+/** What is wished in brackets of both, or of all, is of every line of its statement; other words are asked about. */
+function wishOfThese(o: OrderReading, made: ReadLine[], { at, words }: { at: [number, number]; words: string }): void {
+  const wish = findWish(words, at[0]);
+  if (!wish || wish.policy) {
+    o.order.doubts.push({ field: "rest", code: "NOT_UNDERSTOOD", details: { words }, at, candidates: [] });
+    return;
+  }
+  for (const line of made) if (!line.wishes.some((w) => w.words === wish.words)) line.wishes.push({ ...wish, at });
+  o.order.understood.push({ field: "wish", at, label: `wish: ${wish.words}` });
+}
 
 export function readStatement(o: OrderReading, clause: Span, before: number): void {
   if (askOtherOrder(o, clause)) return;
@@ -43,10 +59,12 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     return;
   }
   if (quantities.length > 0) {
+    const ofBoth = quantities.length > 1 ? stretch.take(ON_BOTH) : undefined;
     const parts = parted(o, stretch, inParts(o, stretch, quantities));
     const from = o.order.lines.length;
     for (const [part, quantity] of parts) readItem(o, part, quantity);
     const made = o.order.lines.slice(from);
+    if (ofBoth) wishOfThese(o, made, ofBoth);
     giveBack(made, o.text, o.catalogue);
     giveAhead(made, o.catalogue);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);

@@ -63,7 +63,11 @@ function isSizeOfBefore(o: OrderReading, stretch: Stretch): boolean {
 
 /** “All weighted”: the weight of every line so far, where each fly comes in it. */
 function takeFormOfAll(o: OrderReading, stretch: Stretch): boolean {
-  if (!/^[\s.]*(?:all|everything|alle[s]?)(?!\p{L})/iu.test(stretch.left) || o.order.lines.length === 0) return false;
+  if (
+    !/^[\s.]*(?:all|everything|alle[s]?|jeweils|durchweg)(?!\p{L})/iu.test(stretch.left) ||
+    o.order.lines.length === 0
+  )
+    return false;
   const words = stretch.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
   const said = fold(words.map((w) => plainColour(w.text)).join(" "));
   const forms = o.order.lines.map((l) =>
