@@ -118,6 +118,7 @@ describe("flies as tiers tell them", () => {
         "600-back-lane-hopper: PLACE_NOT_THERE",
         "602-northern-eider: HOOK_SIZE_TOO_FAR",
         "609-roach-pole-popper: PLACE_NOT_THERE",
+        "620-customs-launch-bucktail: LENGTH_RULE_UNRESOLVED",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",
         "99e-midge-thread: SPOT_UNDER_BEAD",

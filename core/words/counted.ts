@@ -18,7 +18,8 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   const isArticle = n !== undefined && /^an?$/.test(text.slice(at, n.end).trim());
   if (isArticle && (told.said.amount || fromWhat.test(text.slice(Math.max(0, at - 40), at)))) return undefined;
   // “10 mm dumbbell”, “5 lb mono”: the figure is a size.
-  if (!n || /^\s*(?:mm|cm|in|inch|thou|thousandths?|lbs?|kg|denier|den|x)\b/.test(text.slice(n.end))) return undefined;
+  if (!n || /^\s*(?:mm|cm|in|inch|thou|thousandths?|lbs?|pounds?|kg|denier|den|x)\b/.test(text.slice(n.end)))
+    return undefined;
   let place = n.end;
   const between = beforeNoun(text, place);
   if (between) place = between.end;

@@ -50,7 +50,7 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
 }
 
 const sized = /^(?:\d*(?:[.,]?\d+)mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
-const unitWord = /^(?:lb|lbs|mm|denier|den|d|dt|in|inch|thou|thousandths?|ply)$/i;
+const unitWord = /^(?:lb|lbs|pounds?|mm|denier|den|d|dt|in|inch|thou|thousandths?|ply)$/i;
 /** “lead .4 in the middle”: no inches. */
 const isUnitAt = (text: string, { word, end }: { word: string; end: number }): boolean =>
   unitWord.test(word) && !(word === "in" && /^\s+(?:the|an?|its|two|three|front)\b/.test(text.slice(end)));
@@ -118,7 +118,11 @@ export function descriptionAt(
   if (dubbedSilk(text, at)) return undefined;
   const strip = stripOf(text, at, index);
   if (strip) return strip;
-  const shares = sharesOf(text, at, index) ?? mixedInFigures(text, at, index) ?? strandsOf(text, at);
+  const shares =
+    sharesOf(text, at, index) ??
+    mixedEqually(text, at, index) ??
+    mixedInFigures(text, at, index) ??
+    strandsOf(text, at);
   if (shares) return shares;
   const phrase = (atHead ? phraseAtHead : phraseWithin)(text, at)?.value;
   if (phrase) return blended(text, phrase, index);
@@ -141,7 +145,9 @@ function strandsOf(text: string, at: number): Description | undefined {
   return found && { at, end: found.end, text: `${found.value[0] ?? ""} flash`, means: { form: "flash" } };
 }
 const dubbedSilk = match("dubbed\\s+(?:thread|silk)|(?:thread|silk)(?=\\s+(?:\\w+ly\\s+)?(?:touch-)?dubbed\\s+with)");
-const widthOfStrip = match("\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?");
+const widthOfStrip = match(
+  '(?:\\d+(?:[.,]\\d+)?\\s*mm|\\d\\/\\d{1,2}(?:"|\\s*(?:in\\b\\.?|inch)))\\s+(?:wide\\s+)?strips?\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?',
+);
 /** “3 mm strip of brown scud back”: so wide is the strip, which is no length of it. */
 function stripOf(text: string, at: number, index: CabinetIndex): Description | undefined {
   const lead = widthOfStrip(text, at);
@@ -171,6 +177,24 @@ function sharesOf(text: string, at: number, index: CabinetIndex): Description | 
   }
   if (parts.length < 2 || parts.some((p) => !p.share)) return undefined;
   return { at, end, text: text.slice(at, end), means: { form: "dubbing" }, parts };
+}
+
+const equally = match(
+  "(?:(?:an?\\s+)?(?:equal\\s+(?:parts|amounts|shares|quantities)|half\\s+and\\s+half|(?:a\\s+)?50\\s?[/:]\\s?50(?:\\s+mix(?:ture)?)?))(?:\\s+(?:of|mix\\s+of))?\\s+(?=[a-z])",
+);
+/** “equal parts olive and grey squirrel” */
+function mixedEqually(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const lead = equally(text, at);
+  const of = lead && descriptionAt(text, lead.end, index);
+  const parts = of && (of.parts ?? twoColours(of.text.trim(), 0, noNames)?.parts);
+  const mixed =
+    of &&
+    parts &&
+    inShares(
+      of,
+      parts.map(() => 1),
+    );
+  return mixed && { ...mixed, at, text: text.slice(lead.end, mixed.end) };
 }
 
 const mixOf = match("(?:(?:mix(?:ture)?|blend)\\s+)?(?:of\\s+)?");
@@ -449,7 +473,7 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   // “Black thread 140”
   const isNumber = /^(?:[5-9]\d|[1-4]\d\d)$/.test(t.word) && /^\s*(?:[,.;]|$)/.test(text.slice(t.end));
   if (isNumber && afterNoun && form === "thread") return true;
-  if (/^(?:denier|den|dt|d|thou|thousandths?|ply|lbs?)$/.test(next)) return true;
+  if (/^(?:denier|den|dt|d|thou|thousandths?|ply|lbs?|pounds?)$/.test(next)) return true;
   const unitEnd = /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long)\b/.test(
     text.slice(t.end),
   );

@@ -24,6 +24,11 @@ export function mark(line: RecipeLine, t: Told, numberWords: NumberWords): void 
     line.asks.push(askLoose(line.text, s, t, numberWords));
   }
   for (const s of asStretches(t, line.text)) {
+    // “long, 1 1/2 times the shank”: how long is told.
+    if (isOfLength.test(line.text.slice(s.at, s.end)) && t.said.shown !== undefined) {
+      line.marks.push({ at: [s.at, s.end], kind: "known" });
+      continue;
+    }
     line.marks.push({ at: [s.at, s.end], kind: "doubt" });
     const words = line.text.slice(s.at, s.end);
     if (t.kind === "lay" && isOfLength.test(words)) {

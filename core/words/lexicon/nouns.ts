@@ -84,6 +84,10 @@ const nouns: [string, NounForm][] = [
     "(?:(?:nylon|clear)\\s+)?mono(?:filament)?|[0-9]x\\s+tippet(?:\\s+material)?",
     { form: "wire", figures: { strand: { section: "round", width: 0.2, thickness: 0.2, density: 1.14 } } },
   ],
+  [
+    "(?<=\\bturns\\s+of\\s+)(?:(?:extra\\s+)?fine|small|medium)\\s+(?:gold|silver|copper)(?=\\s*(?:[,.;]|$|to\\s+rib|over|through|in\\b|as\\b))",
+    { form: "wire" },
+  ],
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk|gel[-\\s]?spun(?:\\s+\\d{2,3})?(?:\\s+thread)?", { form: "thread" }],
   [

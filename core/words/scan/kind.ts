@@ -97,7 +97,12 @@ const furAsHair =
   /^(?!.*\b(?:dub|loop|spin|body|tail|throat|thorax)).*\b(?:craft|fake|fun|fox|goat|yak)\s+fur\b.*\b(?:on\s+top|same\s+length|as\s+long\s+as|the\s+length\s+of|reaching|longer\s+than)\b/;
 /** “… for the wing”: the part that a clause comes to at its end. */
 const roleAhead = (sentence: string): Role | undefined =>
-  roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? partOf.exec(sentence)?.[1] ?? "");
+  backOver.test(sentence)
+    ? "wing case"
+    : roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? partOf.exec(sentence)?.[1] ?? "");
+
+const backOver =
+  /^\W*(?:an?\s+|the\s+)?(?:[\p{L}-]+\s+){1,3}back\s+(?:folded|pulled|stretched|drawn|brought)\s+(?:forwards?\s+)?over\b/u;
 
 /** “I like a tail of red wool”. */
 const partOf =

@@ -37,6 +37,7 @@ export function tellTieIn(t: Telling): void {
     /^\W*(?:then\s+|and\s+)?(?:top|finish|cap|crown)/.test(t.text.slice(told.at, told.end))
   )
     told.said.attitude ??= "over";
+  if (bindsItDown(t)) return;
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   // “Three fibres for the tail”: how many, and not of what.
@@ -48,6 +49,15 @@ export function tellTieIn(t: Telling): void {
     });
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
+}
+
+const itDown = /\bbind\s+(?:it|them)\s+(?:all\s+the\s+way\s+)?(?:down|back|along)\b/;
+/** “Catch it in on the far side and bind it all the way down”: it is tied in once, and lies along the shank. */
+function bindsItDown({ told, text, bench, line }: Telling): boolean {
+  const { said } = told;
+  const isPlaced = said.end ?? said.to ?? said.there ?? said.begin;
+  if (told.description || isPlaced || !itDown.test(text.slice(told.at, told.end))) return false;
+  return bench.waits((w) => !w.hangs && w.line === line.number) !== undefined;
 }
 
 /** “Tie in behind the eye and run the silk to the bend”: before anything is on the hook, it is the thread. */

@@ -71,7 +71,10 @@ export function tellWind(t: Telling): void {
   const isOfThread = !told.description && /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end));
   if (told.part === "underbody" && told.said.passes !== undefined && isOfThread)
     return tellThread({ ...t, told: { ...told, role: "thread" } });
-  const object = objectWound(t);
+  const found = objectWound(t);
+  // “Wrap that up”, where what was told of last cannot be wound.
+  const isHard = found.form === "bead" || found.form === "eyes";
+  const object: Meant = isHard ? {} : found;
   // “Finish with a neat head and varnish” coats what is there.
   if (object.form === "liquid") return tellFinish(t);
   if (isThread(t, object))

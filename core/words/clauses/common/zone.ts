@@ -49,7 +49,7 @@ export const shareOfShank: Reader<{ from: Place; to: Place }> = map(
 /** “the rear yellow floss, the front black floss”: each has its half. */
 const itsHalf: Reader<{ from: Place; to: Place }> = map(
   match(
-    "(?<!\\bin\\s+)(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|(?:feather|hackle|covert|saddle|fibre)s?\\b|hair\\b|fur\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b|up\\b|down\\b|along\\b|again\\b|at\\b|from\\b|in\\b|on\\b|until\\b|till\\b|just\\b|through\\b|for\\b|towards?\\b|into\\b|past\\b|behind\\b|before\\b|under\\b|as\\b|then\\b|between\\b|a?round\\b|each\\b|every\\b|once\\b|twice\\b|it\\b|them\\b)[a-z])",
+    "(?<!\\bin\\s+)(?:the\\s+)?(rear|back|front)(?:\\s+(?:part|section|portion|one))?(?=\\s+(?:of\\s+)?(?!of\\b|end\\b|the\\b|(?:feather|hackle|covert|saddle|fibre)s?\\b|[a-z]+ed\\b|hair\\b|fur\\b|half\\b|third\\b|quarter\\b|two\\b|and\\b|by\\b|to\\b|with\\b|over\\b|forwards?\\b|up\\b|down\\b|along\\b|again\\b|at\\b|from\\b|in\\b|on\\b|until\\b|till\\b|just\\b|through\\b|for\\b|towards?\\b|into\\b|past\\b|behind\\b|before\\b|under\\b|as\\b|then\\b|between\\b|a?round\\b|each\\b|every\\b|once\\b|twice\\b|it\\b|them\\b)[a-z])",
   ),
   ([end]) =>
     end === "front"

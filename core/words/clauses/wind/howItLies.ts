@@ -107,10 +107,14 @@ export const howItLies: Clause[] = [
       s.round = side === "far" ? { far: 1 } : { near: 1 };
     },
   ),
-  clause("8 side by side", seq(number, words("(?:of\\s+them\\s+)?side\\s+by\\s+side(?!\\s+turns)")), (s, [rope]) => {
-    if (!Number.isInteger(rope) || rope < 1) return false;
-    Object.assign(s, { rope, ribbon: true });
-  }),
+  clause(
+    "8 side by side",
+    seq(number, words("(?:of\\s+them\\s+)?(?:wound\\s+(?:on\\s+)?)?side\\s+by\\s+side(?!\\s+turns)")),
+    (s, [rope]) => {
+      if (!Number.isInteger(rope) || rope < 1) return false;
+      Object.assign(s, { rope, ribbon: true });
+    },
+  ),
   clause(
     "one feather",
     seq(count, words("(?:whole\\s+|single\\s+)?(?:feathers?|plumes?)(?!\\s+(?:fibres?|tips?))")),
