@@ -113,95 +113,95 @@ export function thickOrLong(
   });
 }
 
+/** What is said of a step, of what it is, and where its words stand. */
+interface Supplied extends Meant {
+  said: Said;
+  line: Telling["line"];
+  bench: Bench;
+}
+
 /** What is usually wound or dubbed where nobody says how much; told as supplied. */
-export function usualAmounts(said: Said, kind: Kind, { component, role, form }: Meant, { line, bench }: Telling): void {
-  const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(bench.materialOf(component)?.name ?? "");
+export const usualAmounts = (said: Said, kind: Kind, object: Meant, { line, bench }: Telling): void =>
+  usualOf[kind]?.({ ...object, said, line, bench });
+
+const usualOf: Partial<Record<Kind, (u: Supplied) => void>> = {
+  wind: usualTurns,
+  dress: usualFullness,
+  whip: usualKnot,
+  glue: usualDrops,
+  lay: usualPieces,
+};
+
+function usualTurns(u: Supplied): void {
+  const { said, role, line } = u;
   const first = said.onSizes?.[0];
-  if (kind === "wind" && said.rule === undefined && first)
+  if (said.rule === undefined && first)
     said.rule = { turns: first.count, ...(role === "weight" && { touching: true }) };
-  if (kind === "wind" && said.rule === undefined && said.fill === undefined) {
-    if (role === "rib") supply({ turns: 5 }, "5 turns");
-    else if (role === "hackle" || role === "collar")
-      supply({ turns: said.palmered ? 5 : 3 }, said.palmered ? "5 turns" : "3 turns");
-    else supply({ touching: true }, "touching");
+  if (said.rule === undefined && said.fill === undefined) {
+    const isHackle = role === "hackle" || role === "collar";
+    const turns = role === "rib" || (isHackle && said.palmered) ? 5 : isHackle ? 3 : undefined;
+    said.rule = turns === undefined ? { touching: true } : { turns };
+    line.assumed.push(turns === undefined ? "touching" : `${turns} turns`);
   }
-  if (kind === "wind" && said.fill) said.fill = thickOf(said.fill);
+  // “Twice the width of the body”: how full a part is, not how long.
+  const thick = (l: LengthRule): LengthRule =>
+    "of" in l && (l.of === "body" || l.of === "thorax") ? asThick(u, l.times) : l;
+  if (said.fill) said.fill = [thick(said.fill[0]), thick(said.fill[1])];
+}
+
+function usualFullness(u: Supplied): void {
+  const { said, bench, line } = u;
+  const isDosed =
+    said.noodle !== undefined || said.trace !== undefined || (said.loopMm !== undefined && said.loopLoad !== undefined);
+  if (said.fullness !== undefined) return;
   const bead = said.asBead && beadMm(bench);
-  if (kind === "dress" && bead && said.fullness === undefined) {
-    const full: LengthRule = { mm: bead };
-    said.fullness = [full, full];
-  }
-  if (kind === "dress" && said.ofBody !== undefined && said.fullness === undefined) {
-    const full = asThick(said.ofBody);
-    said.fullness = [full, full];
-  }
-  if (
-    kind === "dress" &&
-    said.noodle === undefined &&
-    said.fullness === undefined &&
-    said.trace === undefined &&
-    !(said.loopMm !== undefined && said.loopLoad !== undefined)
-  ) {
-    const full = proportionsOfFamily(bench.facts.family ?? "wet").body;
-    said.fullness = [full, full];
+  let full: LengthRule | undefined = bead ? { mm: bead } : undefined;
+  if (!full && said.ofBody !== undefined) full = asThick(u, said.ofBody);
+  if (!full && !isDosed) {
+    full = proportionsOfFamily(bench.facts.family ?? "wet").body;
     line.assumed.push(`${sayLength(full)} full`);
   }
-  if (kind === "whip" && said.turns === undefined) {
-    said.turns = 5;
-    line.assumed.push("5 turns");
-  }
-  if (kind === "glue" && said.drops === undefined && said.along === undefined) {
-    if (said.coats === undefined) line.assumed.push("1 drop");
-    said.drops = said.coats ?? 1;
-  }
-  if (kind === "glue" && said.drops === undefined) said.drops = 1;
+  if (full) said.fullness = [full, full];
+}
+
+function usualKnot({ said, line }: Supplied): void {
+  if (said.turns !== undefined) return;
+  said.turns = 5;
+  line.assumed.push("5 turns");
+}
+
+function usualDrops({ said, line }: Supplied): void {
+  if (said.drops !== undefined) return;
+  if (said.along === undefined && said.coats === undefined) line.assumed.push("1 drop");
+  said.drops = said.along === undefined ? (said.coats ?? 1) : 1;
+}
+
+/** One of what is tied in by the piece, a pair of what stands on either side. */
+function usualPieces({ said, component, role, form, bench, line }: Supplied): void {
+  if (said.amount !== undefined || form === undefined) return;
   const name = bench.materialOf(component)?.name ?? "";
-  if (kind === "lay" && said.amount === undefined && form === "feather fibre" && /\b(?:topping|crest)$/i.test(name)) {
-    said.amount = { feathers: 1 };
-    line.assumed.push("1 feather");
-  }
-  if (kind === "lay" && said.amount === undefined && form !== undefined && (isYarn || oneOfIt.has(form))) {
-    said.amount =
-      form === "hackle"
-        ? inPairs.has(role ?? "body")
-          ? { feathers: 2, paired: true }
-          : { feathers: 1 }
-        : form === "extended body"
-          ? { pieces: 1 }
-          : said.folded
-            ? { strands: 2, folded: true }
-            : { strands: 1, folded: false };
-    line.assumed.push(
-      form === "hackle"
-        ? inPairs.has(role ?? "body")
-          ? "1 pair of feathers"
-          : "1 feather"
-        : form === "extended body"
-          ? "1 piece"
-          : "1 strand",
-    );
-  }
-  /** So many times as full as the body; one that is wound is taken to be as full as bodies of such flies are. */
-  function asThick(times: number): LengthRule {
-    const known = likeBody(bench, times)?.[0];
-    const body = bench.ofRole("body");
-    const isThin =
-      body === undefined || thinForms.has(bench.formOf(body)) || /\bquill\b/i.test(bench.materialOf(body)?.name ?? "");
-    const usual = isThin ? THIN_BODY : proportionsOfFamily(bench.facts.family ?? "wet").body;
-    const full = known ?? timesAs(usual, times);
-    if (!known) line.assumed.push(`${sayLength(full)} full`);
-    return full;
-  }
-  /** “Twice the width of the body”: how full a part is, not how long. */
-  function thickOf(fill: NonNullable<Said["fill"]>): NonNullable<Said["fill"]> {
-    const thick = (l: LengthRule): LengthRule =>
-      "of" in l && (l.of === "body" || l.of === "thorax") ? asThick(l.times) : l;
-    return [thick(fill[0]), thick(fill[1])];
-  }
-  function supply(rule: NonNullable<Said["rule"]>, words: string): void {
-    said.rule = rule;
-    line.assumed.push(words);
-  }
+  const isTopping = form === "feather fibre" && /\b(?:topping|crest)$/i.test(name);
+  const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(name);
+  if (!isTopping && !isYarn && !oneOfIt.has(form)) return;
+  const isPair = form === "hackle" && inPairs.has(role ?? "body");
+  if (isPair) said.amount = { feathers: 2, paired: true };
+  else if (isTopping || form === "hackle") said.amount = { feathers: 1 };
+  else if (form === "extended body") said.amount = { pieces: 1 };
+  else said.amount = said.folded ? { strands: 2, folded: true } : { strands: 1, folded: false };
+  const one = "feathers" in said.amount ? "feather" : "pieces" in said.amount ? "piece" : "strand";
+  line.assumed.push(isPair ? "1 pair of feathers" : `1 ${one}`);
+}
+
+/** So many times as full as the body; one that is wound is taken to be as full as bodies of such flies are. */
+function asThick({ bench, line }: Supplied, times: number): LengthRule {
+  const known = likeBody(bench, times)?.[0];
+  const body = bench.ofRole("body");
+  const isThin =
+    body === undefined || thinForms.has(bench.formOf(body)) || /\bquill\b/i.test(bench.materialOf(body)?.name ?? "");
+  const usual = isThin ? THIN_BODY : proportionsOfFamily(bench.facts.family ?? "wet").body;
+  const full = known ?? timesAs(usual, times);
+  if (!known) line.assumed.push(`${sayLength(full)} full`);
+  return full;
 }
 
 /** How thick the bead is, where all sizes have the same. */
