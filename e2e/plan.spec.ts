@@ -6,8 +6,8 @@ const SLOW = { timeout: 60_000 };
 /** The first tying in the lanes that can be moved. */
 const firstTie = (page: Page): Locator => page.getByRole("button", { name: /: tie, / }).first();
 /**
- * The one whose first piece is widest, so that a hand can take hold of it: a few minutes before a pause are a hair wide,
- * and which ties those are depends on the day of the week and on how far the search for the plan came.
+ * The one whose first piece is widest, so that a hand can take hold of it: a few minutes before a pause are a hair
+ * wide, and which ties those are depends on the day of the week and on how far the search for the plan came.
  */
 async function widestTie(page: Page): Promise<Locator> {
   await expect(firstTie(page)).toBeVisible();

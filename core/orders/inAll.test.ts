@@ -63,6 +63,14 @@ describe("what is wished of both", () => {
       "24 20 black standard barbless",
       "24 22 black standard barbless",
     ]));
+  test("beside another fly it is of the last one alone", () =>
+    expect(lines("2 dz Dusk Sedge 14, 1 dz Glass Midge black 20, 2 dz 22 (barbless on both)")).toEqual([
+      "24 14 cinnamon standard",
+      "12 20 black standard barbless",
+      "24 22 black standard barbless",
+    ]));
+  test("of three lines “both” is asked about", () =>
+    expect(isWhole(read("1 dz Glass Midge black 20, 2 dz 22, 1 dz 24 (barbless on both)"))).toBe(false));
   test("and is asked about where it is no wish", () =>
     expect(isWhole(read("Glass Midge black 20 - 2 doz, 22 - 2 doz (glitter on both)"))).toBe(false));
 });

@@ -24,14 +24,19 @@ const OF_ALL_BEHIND =
 const ON_BOTH =
   /\(\s*[^()\d]*?\s(?:on|for|in|bei|auf)\s+(?:both|all|each|beiden?|allen)(?:\s+(?:of\s+(?:them|these)|sizes|größen))?\s*\)/iu;
 
+const TWO = /(?<!\p{L})(?:both|beiden?)(?!\p{L})/iu;
+
 /** What is wished in brackets of both, or of all, is of every line of its statement; other words are asked about. */
 function wishOfThese(o: OrderReading, made: ReadLine[], { at, words }: { at: [number, number]; words: string }): void {
   const wish = findWish(words, at[0]);
-  if (!wish || wish.policy) {
+  // Beside other flies it is of the one that was named last.
+  const these = made.filter((l) => l.pattern === made.at(-1)?.pattern);
+  const isOther = TWO.test(words) && these.length !== 2;
+  if (!wish || wish.policy || isOther) {
     o.order.doubts.push({ field: "rest", code: "NOT_UNDERSTOOD", details: { words }, at, candidates: [] });
     return;
   }
-  for (const line of made) if (!line.wishes.some((w) => w.words === wish.words)) line.wishes.push({ ...wish, at });
+  for (const line of these) if (!line.wishes.some((w) => w.words === wish.words)) line.wishes.push({ ...wish, at });
   o.order.understood.push({ field: "wish", at, label: `wish: ${wish.words}` });
 }
 
