@@ -1,43 +1,60 @@
+import { ANY_CHAR, BLANK, EMPTY, startsInOrder, startsOfAny, type Starts } from "./starts";
+
 /**
- * With which characters a pattern can begin: most patterns cannot begin where a text stands, and a look at one
- * character is far cheaper than to try them.
+ * With what a reader can begin: most cannot begin where a text stands, and a look at two characters is far cheaper than
+ * to try them. It is worked out when it is asked for first.
  */
-export interface Firsts {
-  /** The characters, in small letters; undefined where it could be any. */
-  chars: ReadonlySet<string> | undefined;
-  /** It may take up nothing: then what comes behind it can begin there as well. */
-  canBeEmpty: boolean;
-}
+export type Firsts = () => Starts;
 
-export const ANY: Firsts = { chars: undefined, canBeEmpty: true };
-const NOTHING: Firsts = { chars: new Set(), canBeEmpty: true };
+const once = (work: () => Starts): Firsts => {
+  let known: { starts: Starts } | undefined;
+  return () => (known ??= { starts: work() }).starts;
+};
 
-/** Either of them. */
-export function either(all: readonly (Firsts | undefined)[]): Firsts {
-  const canBeEmpty = all.some((f) => f?.canBeEmpty ?? true);
-  const chars = new Set<string>();
-  for (const f of all) {
-    if (!f?.chars) return { chars: undefined, canBeEmpty };
-    for (const c of f.chars) chars.add(c);
-  }
-  return { chars, canBeEmpty };
-}
+/** Either of them; one of which nothing is known may begin with anything. */
+export const either = (all: readonly (Firsts | undefined)[]): Firsts => once(() => startsOfAny(all.map((f) => f?.())));
 
-/** One behind the other. */
-export function inOrder(all: readonly (Firsts | undefined)[]): Firsts {
-  const upTo = all.findIndex((f) => f !== undefined && !f.canBeEmpty);
-  const part = either(upTo < 0 ? all : all.slice(0, upTo + 1));
-  return { chars: part.chars, canBeEmpty: upTo < 0 };
+/** One behind the other. @param between what may stand between two of them */
+export const inOrder = (all: readonly (Firsts | undefined)[], between?: ReadonlySet<string>): Firsts =>
+  once(() =>
+    startsInOrder(
+      all.map((f) => f?.()),
+      between,
+    ),
+  );
+
+/** What need not be there. @param before what may stand before it */
+export const optional = (of: Firsts | undefined, before: ReadonlySet<string> = EMPTY): Firsts =>
+  once(() => startsOfAny([EMPTY, startsInOrder([before, of?.()])]));
+
+/** What takes up something, whatever its parts may leave out. */
+export const never = (empty: Firsts): Firsts =>
+  once(() => {
+    const starts = empty();
+    return starts && new Set([...starts].filter((s) => s !== ""));
+  });
+
+/** With what a regular expression can begin, of which nothing is known but its source. */
+export const firstsOf = (source: string): Firsts => once(() => startsOf(source));
+
+/**
+ * With what a regular expression can begin. Its source is taken as it stands, in small letters.
+ *
+ * @throws {Error} where the source is none that can be read here: a bracket is not closed
+ */
+export function startsOf(source: string): Starts {
+  const read = alternatives(source, 0);
+  if (read.end !== source.length) throw new Error(`A bracket too many at ${read.end} of ${source}`);
+  return read.starts;
 }
 
 const range = (from: string, to: string): string[] =>
   Array.from({ length: to.charCodeAt(0) - from.charCodeAt(0) + 1 }, (_, i) =>
     String.fromCharCode(from.charCodeAt(0) + i),
   );
-const BLANKS = [" ", "\t", "\n", "\r", "\f", "\v", "\u00a0"];
 const DIGITS = range("0", "9");
 const ofClass: Record<string, readonly string[]> = {
-  s: BLANKS,
+  s: [BLANK],
   d: DIGITS,
   w: [...range("a", "z"), ...DIGITS, "_"],
 };
@@ -50,20 +67,8 @@ const at = (pattern: RegExp, source: string, place: number): string | undefined 
   return pattern.exec(source)?.[0];
 };
 
-/**
- * With what a regular expression can begin. Its source is taken as it stands: in small letters, with the flags `i` and
- * `u`.
- *
- * @throws {Error} where the source is none that can be read here: a bracket is not closed
- */
-export function firstsOf(source: string): Firsts {
-  const read = alternatives(source, 0);
-  if (read.end !== source.length) throw new Error(`A bracket too many at ${read.end} of ${source}`);
-  return read.firsts;
-}
-
 interface Read {
-  firsts: Firsts;
+  starts: Starts;
   end: number;
 }
 
@@ -80,43 +85,48 @@ export function waysOf(source: string): string[] {
 }
 
 function alternatives(source: string, from: number): Read {
-  const all: Firsts[] = [];
+  const all: Starts[] = [];
   let place = from;
   for (;;) {
-    const { firsts, end } = sequence(source, place);
-    all.push(firsts);
-    if (source[end] !== "|") return { firsts: either(all), end };
+    const { starts, end } = sequence(source, place);
+    all.push(starts);
+    if (source[end] !== "|") return { starts: startsOfAny(all), end };
     place = end + 1;
   }
 }
 
 function sequence(source: string, from: number): Read {
-  const parts: Firsts[] = [];
+  const parts: Starts[] = [];
   let place = from;
   while (place < source.length && source[place] !== "|" && source[place] !== ")") {
-    const { firsts, end } = atom(source, place);
+    const { starts, end } = atom(source, place);
     const often = at(repeats, source, end);
-    const isOptional = often !== undefined && /^(?:[*?]|\{0)/.test(often);
-    parts.push(isOptional ? { ...firsts, canBeEmpty: true } : firsts);
+    parts.push(often === undefined ? starts : repeated(starts, often));
     place = end + (often?.length ?? 0);
   }
-  return { firsts: inOrder(parts), end: place };
+  return { starts: startsInOrder(parts), end: place };
+}
+
+/** What may come not at all, or more than once. */
+function repeated(starts: Starts, often: string): Starts {
+  const more = often.startsWith("?") ? starts : startsOfAny([starts, startsInOrder([starts, starts])]);
+  return /^(?:[*?]|\{0)/.test(often) ? startsOfAny([EMPTY, more]) : more;
 }
 
 function atom(source: string, from: number): Read {
   const assertion = at(assertions, source, from);
   if (assertion !== undefined)
-    return { firsts: NOTHING, end: closed(source, alternatives(source, from + assertion.length).end) };
+    return { starts: EMPTY, end: closed(source, alternatives(source, from + assertion.length).end) };
   const group = at(groups, source, from);
   if (group !== undefined) {
-    const { firsts, end } = alternatives(source, from + group.length);
-    return { firsts, end: closed(source, end) };
+    const { starts, end } = alternatives(source, from + group.length);
+    return { starts, end: closed(source, end) };
   }
   const c = source[from] ?? "";
   if (c === "[") return characterClass(source, from);
   if (c === "\\") return escaped(source, from);
-  if (c === "^" || c === "$") return { firsts: NOTHING, end: from + 1 };
-  return { firsts: c === "." ? { ...ANY, canBeEmpty: false } : oneOfThese([c]), end: from + 1 };
+  if (c === "^" || c === "$") return { starts: EMPTY, end: from + 1 };
+  return { starts: c === "." ? ANY_ONE : oneOfThese([c]), end: from + 1 };
 }
 
 function closed(source: string, place: number): number {
@@ -124,19 +134,19 @@ function closed(source: string, place: number): number {
   return place + 1;
 }
 
-const oneOfThese = (chars: readonly string[]): Firsts => ({
-  chars: new Set(chars.map((c) => c.toLowerCase())),
-  canBeEmpty: false,
-});
-const ANYTHING: Firsts = { chars: undefined, canBeEmpty: false };
+/** Of a class of more characters than so many any is taken. */
+const WIDE = 20;
+const ANY_ONE: ReadonlySet<string> = new Set([ANY_CHAR]);
+const oneOfThese = (chars: readonly string[]): Starts =>
+  chars.length > WIDE ? ANY_ONE : new Set(chars.map((c) => (/\s/.test(c) ? BLANK : c.toLowerCase())));
 
 function escaped(source: string, from: number): Read {
   const c = source[from + 1] ?? "";
   const end = from + 2;
-  if (c === "b" || c === "B") return { firsts: NOTHING, end };
-  if (c === "p" || c === "P") return { firsts: ANYTHING, end: source.indexOf("}", from) + 1 };
-  if (/[a-z0-9]/i.test(c)) return { firsts: ofClass[c] ? oneOfThese(ofClass[c]) : ANYTHING, end };
-  return { firsts: oneOfThese([c]), end };
+  if (c === "b" || c === "B") return { starts: EMPTY, end };
+  if (c === "p" || c === "P") return { starts: ANY_ONE, end: source.indexOf("}", from) + 1 };
+  if (/[a-z0-9]/i.test(c)) return { starts: ofClass[c] ? oneOfThese(ofClass[c]) : ANY_ONE, end };
+  return { starts: oneOfThese([c]), end };
 }
 
 const within = /^\[((?:\\.|[^\]\\])*)\]/;
@@ -145,9 +155,9 @@ function characterClass(source: string, from: number): Read {
   const [whole = "", inner = ""] = within.exec(source.slice(from)) ?? [];
   if (whole === "") throw new Error(`A class is not closed in ${source}`);
   const end = from + whole.length;
-  if (inner.startsWith("^") || /\\[pPWDSu]/.test(inner)) return { firsts: ANYTHING, end };
+  if (inner.startsWith("^") || /\\[pPWDSu]/.test(inner)) return { starts: ANY_ONE, end };
   const chars = [...inner.matchAll(member)].flatMap(([, escape, first, last, plain]) =>
     escape !== undefined ? (ofClass[escape] ?? [escape]) : first && last ? range(first, last) : [plain ?? ""],
   );
-  return { firsts: oneOfThese(chars), end };
+  return { starts: oneOfThese(chars), end };
 }
