@@ -68,7 +68,11 @@ export const saidToBeLengths: Clause[] = [
   ),
   clause(
     "an inch longer than the hair",
-    seq(absolute, match("(longer|shorter)\\s+than"), match("(?:the\\s+|its\\s+)?(?!(?:hackles?|body|shank|hook|gape|gap)\\b)([\\p{L}-]+)(?=\\s*(?:[,.;]|$))")),
+    seq(
+      absolute,
+      match("(longer|shorter)\\s+than"),
+      match("(?:the\\s+|its\\s+)?(?!(?:hackles?|body|shank|hook|gape|gap)\\b)([\\p{L}-]+)(?=\\s*(?:[,.;]|$))"),
+    ),
     (s, [mm, [way], [like]]) => {
       if (s.shown !== undefined) return false;
       s.like = like;
