@@ -51,8 +51,9 @@ const steps = computed(() =>
 );
 
 const round = (n: number, digits = 1): string => String(Number(n.toFixed(digits)));
-/** What one fly takes. */
+/** How many lie side by side, before the length of one. */
 const severalOf = ({ together }: { together?: number }): string => (together ? `${together} × ` : "");
+/** What one fly takes. */
 function useWords(use: ComponentUse): string {
   switch (use.kind) {
     case "pieces":

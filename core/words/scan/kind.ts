@@ -74,16 +74,22 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
     (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
   // “Eyes: 4 mm, stuck on behind the eye of the hook”
   const isBareEyes = role === "eyes" && eyeSize(text, skip(text, at)) !== undefined;
-  const form = isBareEyes
-    ? "eyes"
-    : ahead
-      ? (ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form)
-      : role === "eyes" && /^(?:bead|chain|dumb|bar-?bell)/.test(told.part ?? "")
-        ? "eyes"
-        : context.formOf(role, undefined);
+  const form = isBareEyes ? "eyes" : formAhead(ahead, role, told.part, context);
   // “Tail: breast feather, wound as a hackle, 3 turns”
   const isWound = role === "tail" && asHackle.test(sentence);
   told.kind = isWound ? "wind" : kindOfTold(told.verb, role, form, sentence);
+}
+
+/** The form of what is described ahead; where nothing is, that which the part is made of. */
+function formAhead(
+  ahead: Description | undefined,
+  role: Role | undefined,
+  part: string | undefined,
+  context: ScanContext,
+): MaterialForm | undefined {
+  if (ahead) return ahead.exact?.form ?? context.formOf(undefined, ahead) ?? ahead.means?.form;
+  if (role === "eyes" && /^(?:bead|chain|dumb|bar-?bell)/.test(part ?? "")) return "eyes";
+  return context.formOf(role, undefined);
 }
 
 const asHackle = /\bwound\s+(?:as|like)\s+a\s+hackle\b/;

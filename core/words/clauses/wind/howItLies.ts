@@ -51,10 +51,8 @@ export const howItLies: Clause[] = [
       // It was wound from there.
       const from = s.from ?? s.begin;
       const isFromBend =
-        from !== undefined &&
-        ("landmark" in from || "part" in from) &&
-        !("landmark" in from && from.landmark === "eye");
-      if ((s.passes ?? 1) !== 1 || !isFromBend || ("part" in from && from.part !== "tail")) return false;
+        from !== undefined && ("landmark" in from ? from.landmark !== "eye" : "part" in from && from.part === "tail");
+      if ((s.passes ?? 1) !== 1 || !isFromBend) return false;
       s.passes = again === undefined ? 2 : 3;
     },
   ),

@@ -49,7 +49,7 @@ export const howOften: Clause[] = [
       count,
       TURNS,
       words(
-        "(?:over|on|in|through|for|along)\\s+each(?:\\s+of\\s+the\\s+(?:two\\s+)?)?\\s*(?:half|halves|section|part)s?|(?:over|on|per)\\s+(?:each|half)\\s+half|per\\s+half",
+        "(?:over|on|in|through|for|along)\\s+each(?:\\s+of\\s+the\\s+(?:two\\s+)?)?\\s*(?:half|halves|section|part)s?|per\\s+half",
       ),
     ),
     (s, [c]) =>
