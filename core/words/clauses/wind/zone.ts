@@ -118,22 +118,19 @@ export const aroundRead = oneOf(
   map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
 );
 
+const eitherSideOf = words(
+  "(?:on\\s+|to\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|wings?)",
+);
+
 /** “2 turns either side of the post”: as many behind it as in front. */
 export const eitherSide: Clause = clause(
   "2 turns either side of the post",
-  seq(
-    count,
-    opt(words("turns?|wraps?")),
-    opt(words("of\\s+(?:it|the\\s+\\w+)")),
-    words("(?:on\\s+|to\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|wings?)"),
-  ),
+  seq(count, opt(words("turns?|wraps?")), opt(words("of\\s+(?:it|the\\s+\\w+)")), eitherSideOf),
   (s, [c]) => eitherSideOfWing(s, c.n),
 );
 /** The same, where the stuff stands between the turns and the place. */
-export const onEitherSide: Clause = clause(
-  "either side of the post",
-  words("(?:on\\s+|to\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|wings?)"),
-  (s) => (s.rule?.turns === undefined || s.around ? false : eitherSideOfWing(s, s.rule.turns)),
+export const onEitherSide: Clause = clause("either side of the post", eitherSideOf, (s) =>
+  s.rule?.turns === undefined || s.around ? false : eitherSideOfWing(s, s.rule.turns),
 );
 function eitherSideOfWing(s: Said, turns: number): undefined {
   s.around = { behind: turns, front: turns, part: { part: "wing", end: "rear" } };
