@@ -206,7 +206,7 @@ export class Bench {
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone =
       form !== undefined && isNounAlone.test(d.text.trim())
-        ? (this.namedWith(d.text.trim(), form) ?? this.lastOfForm(form))
+        ? (this.namedWith(d.text.trim(), form) ?? this.lastOfForm(form) ?? this.quillOfHerl(d.text))
         : undefined;
     if (alone) return { material: alone, others: [], isNew: false };
     const listed = form === undefined ? undefined : this.listedCalled(d.text, form);
@@ -257,6 +257,11 @@ export class Bench {
     return this.materialOf(
       this.component(waiting?.component) ?? this.components.findLast((c) => this.formOf(c) === form),
     );
+  }
+
+  /** “the quill”, of a herl that was stripped, where the recipe has no other. */
+  private quillOfHerl(words: string): Material | undefined {
+    return words.trim().toLowerCase() === "quill" ? this.lastOfForm("herl") : undefined;
   }
 
   /** The part that is of what this word names: “the saddles”. */

@@ -48,6 +48,22 @@ export function bothHackles(text: string, at: number): Description | undefined {
     ? { at, end: found.end, text: `${one} and ${two} hackles`, means: { form: "hackle" } }
     : undefined;
 }
+const coloursMixed = match(
+  "([a-z]+)\\s+(?:and|&)\\s+([a-z]+)(?=\\s*(?:[,;.]|$|(?:mix(?:ed|ture)?|blend(?:ed)?|together|half|in)\\b))(?:\\s+(?:together|mix(?:ture)?|blend)(?=\\s|[,;.]|$))?",
+);
+/** “Dub tan and orange, mixed 3 to 1”: of what is dubbed the colours are enough. */
+export function coloursDubbed(text: string, at: number): Description | undefined {
+  const found = coloursMixed(text, at);
+  const colours = (found?.value ?? []).map((w = "") => w);
+  if (!found || colours.some((w) => !isColour(w))) return undefined;
+  const parts = colours.map((w): Description => ({
+    at,
+    end: found.end,
+    text: `${w} dubbing`,
+    means: { form: "dubbing" },
+  }));
+  return { at, end: found.end, text: `${colours.join(" and ")} dubbing`, means: { form: "dubbing" }, parts };
+}
 const untilDubbed = /^((?:[\p{L}'-]+\s+){0,4}[\p{L}'-]+)\s+(?:touch-)?dubbed\b/u;
 /** “dark brown yak dubbed fat”: what is dubbed is dubbing, whatever it is called. */
 export function dubbedOf(text: string, at: number): Description | undefined {

@@ -18,7 +18,7 @@ import { asideOf } from "./telling/asides";
 import { joined } from "./joined";
 import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
-import { tiesInTaken, tiedInAs, onlyTaken } from "./taken";
+import { isDoneMeanwhile, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
 import { sayLine } from "./say/recipe";
 
@@ -189,7 +189,7 @@ class RecipeReader implements Reading {
     this.taken.set(next, own as Told);
     this.line(i).notes.push(`tied in by line ${next + 1}`);
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
-    return [];
+    return told.filter(isDoneMeanwhile).map((t) => ({ ...t, refers: undefined }));
   }
   /** The line, one or two further on, that ties in what this one took, with nothing else tied in between. */
   private tiesLater(i: number, taken: Told): number | undefined {

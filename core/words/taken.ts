@@ -40,7 +40,8 @@ const takes =
 
 /** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
 export function onlyTaken(all: readonly Told[], text: string): Told | undefined {
-  const [only, more] = all.filter((t) => t.verb !== undefined || t.description !== undefined);
+  // “Strip a herl and soak it”: what is done to it meanwhile stands beside it.
+  const [only, more] = all.filter((t, n) => !isDoneMeanwhile(t, n) && (t.verb !== undefined || t.description));
   const isUsed =
     only?.verb === undefined && only?.role === undefined && (only && formTold(only)) !== "thread" && usesIt.test(text);
   if (!only || more || !(only.verb === "tie in" || isUsed) || !only.description) return undefined;
@@ -49,6 +50,9 @@ export function onlyTaken(all: readonly Told[], text: string): Told | undefined 
   if (isUsed) return only.said.rule === undefined ? only : undefined;
   return takes.test(text.slice(only.at, only.end)) ? only : undefined;
 }
+/** What is done to the stuff in hand before it is tied in. */
+export const isDoneMeanwhile = (t: Told, n: number): boolean =>
+  n > 0 && t.verb === "act" && t.refers === "it" && t.description === undefined && t.role === undefined;
 /** “I'm using a pink chenille”: what it is of, and nothing is done with it yet. */
 const usesIt =
   /^\W*(?:(?:so|now|next|then|today|here)\W+)*(?:i|we|you)\s+(?:am\s+|are\s+)?(?:going\s+to\s+)?(?:us(?:e|ing)|take|like|have|got)\s/;
@@ -59,7 +63,9 @@ export function tiesInTaken(t: Told, taken: Told): boolean {
   const words = t.description.text.toLowerCase().trim().split(/\s+/);
   const own = taken.description?.text.toLowerCase() ?? "";
   const isBare = isNounAlone.test(words.join(" ")) && t.description.means?.form === taken.description?.means?.form;
-  if (isBare) return true;
+  // “the quill”, of a herl that was stripped.
+  const isStripped = words.join(" ") === "quill" && taken.description && formTold(taken) === "herl";
+  if (isBare || isStripped) return true;
   // “Two brown hackles” are not the stalks of hackles that were taken before.
   const [form, before] = [formTold(t), formTold(taken)];
   if (form !== undefined && before !== undefined && form !== before) return false;

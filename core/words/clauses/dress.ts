@@ -384,6 +384,7 @@ export const dressClauses: Clause[] = [
     words("(?:on(?:to)?|round|around)\\s+(?:the\\s+)?(?:(?:waxed|tying|working)\\s+)?(?:thread|silk)"),
     () => undefined,
   ),
+  clause("short", words("(?:and\\s+)?short(?=\\s*(?:[,.;]|$))"), () => undefined),
   clause("of the dubbed silk", words("(?:of\\s+)?(?:the\\s+)?dubbed\\s+(?:thread|silk)"), () => undefined),
   clause(
     "a rope",

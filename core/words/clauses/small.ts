@@ -3,7 +3,7 @@ import { anyOf, map, match, oneOf, opt, seq, words } from "../parse";
 import { clause, type Clause, type Said } from "../said";
 import { count, times } from "../text/count";
 import { length, lengthNamed } from "../text/length";
-import { number } from "../text/number";
+import { number, readNumber } from "../text/number";
 import { everywhere, where } from "./common";
 
 /** What can be said of a bead or eyes. */
@@ -308,6 +308,10 @@ export const actClauses: Clause[] = [
     s.direction = way === "forward" ? "forward" : "back";
   }),
   clause("0.5 min", seq(number, words("min(?:utes)?")), (s, [minutes]) => void (s.minutes = minutes)),
+  clause("for an hour", match("(?:for\\s+)?(?:about\\s+)?(an|one|two|three|four|\\d{1,2})\\s+hours?"), (s, [n]) => {
+    if (s.minutes !== undefined) return false;
+    s.minutes = 60 * (n === "an" ? 1 : (readNumber(n ?? "") ?? 1));
+  }),
   clause("half hitch twice", times, (s, c) => {
     if ((s.act !== undefined && s.act !== "half hitch") || !Number.isInteger(c.n) || c.n < 1) return false;
     s.times = c.n;
@@ -391,6 +395,16 @@ export const whipClauses: Clause[] = [
     if (!Number.isInteger(c.n) || c.n < 1) return false;
     s.times = c.n;
   }),
+  clause(
+    "in two lots",
+    map(match("in\\s+(two|three|2|3)\\s+(?:lots|goes|sets|stages|batches)"), ([n]) => readNumber(n ?? "")),
+    (s, n) => {
+      if (s.times !== undefined) return false;
+      s.times = n;
+      // “10 turns in two lots”: so many in all.
+      if (s.turns !== undefined && s.turns % n === 0) s.turns /= n;
+    },
+  ),
   clause("2 times", seq(oneOf(number), words("(?:separate\\s+)?(?:whip\\s+finish(?:es)?|knots?)")), (s, [n]) => {
     if (!Number.isInteger(n) || n < 1) return false;
     s.times = n;

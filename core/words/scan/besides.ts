@@ -8,6 +8,7 @@ export const besides: readonly ((m: Mention) => boolean)[] = [
   isAlternate,
   isMeasure,
   isCrossed,
+  isCoated,
   isSource,
   isCut,
   isNothingNew,
@@ -45,6 +46,14 @@ function isCrossed(m: Mention): boolean {
   const isLaidOver = told.kind === "lay" && (form === "tinsel" || form === "floss");
   if ((told.kind !== "wind" && !isLaidOver) || !acrossIt.test(lead(m, 14)) || !isOneWord(found.text)) return false;
   told.said.over = found.text.trim();
+  return true;
+}
+
+/** “a coat of varnish on the quill”: what it is put on. */
+function isCoated(m: Mention): boolean {
+  if (m.told.kind !== "glue" || !/\b(?:on|onto|over|along|to)\s+(?:the\s+|both\s+|all\s+)?$/.test(lead(m, 14)))
+    return false;
+  m.told.onto = m.found;
   return true;
 }
 

@@ -24,6 +24,7 @@ const kindOfVerb: Partial<Record<VerbId, Kind>> = {
   carry: "wind",
   hold: "lay",
   prepare: "act",
+  leave: "wind",
   whip: "whip",
   finish: "glue",
   glue: "glue",

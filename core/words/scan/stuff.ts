@@ -10,6 +10,7 @@ import {
   asHair,
   dubbedOf,
   colourOfPiece,
+  coloursDubbed,
   colourOfBunch,
   flashOf,
   labelOf,
@@ -111,6 +112,7 @@ function describedAt(
   const isThreadHead = atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(part);
   return (
     (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
+    (verb === "dub" && isFirst ? coloursDubbed(text, begin) : undefined) ??
     asHair(descriptionAt(text, begin, index, atHead, implied), role) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (kind === "lay" && isFirst ? (colourOfPiece(text, begin) ?? colourOfBunch(text, begin)) : undefined) ??

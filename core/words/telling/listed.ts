@@ -8,6 +8,7 @@ import { stuffByHead, byColour, askMaterial } from "./stuff";
 import { objectOf, type Meant } from "../verbs/object";
 import { isToldLater, means } from "./toldLater";
 import { tellTieIn } from "../verbs/tieIn";
+import { isTiedInLine } from "../taken";
 import { tellAct } from "../verbs/act";
 import { formTold, type Told } from "../told";
 import type { Component } from "../../recipe";
@@ -51,6 +52,9 @@ export function actListed(r: Reading, t: Telling, i: number): void {
   if (isDeclared && role === "wing case" && there && !more.tieIn?.at && tiedInBy.test(t.text.slice(told.at, told.end)))
     told.said = { ...more, tieIn: { ...more.tieIn, at: there } };
   // A list that says where it is tied in has tied it in; what follows later takes it up.
+  // “Cheeks: a strip of tinsel tied in on each side”, and a later line pulls them forward.
+  const hangsAtSides = role === "cheeks" && isTiedInLine.test(t.text) && told.said.shown === undefined;
+  if (isDeclared && hangsAtSides) told.said.hanging = true;
   if (isDeclared && (told.said.tieIn?.at !== undefined || told.said.hanging) && waitsOrHangs(object, told))
     return tellTieIn(t);
   if (isDeclared) {

@@ -16,4 +16,5 @@ export type VerbId =
   | "act"
   | "no finish"
   | "excess"
+  | "leave"
   | "prepare";

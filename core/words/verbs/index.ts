@@ -5,6 +5,7 @@ import { dub } from "./dub";
 import { finish, glue, noFinish } from "./finish";
 import { hold } from "./hold";
 import type { VerbId } from "./ids";
+import { leave } from "./leave";
 import { seat } from "./seat";
 import { takeOverVerb } from "./takeOver";
 import { change, move, start } from "./thread";
@@ -29,6 +30,7 @@ const verbs: readonly Verb[] = [
   carry,
   takeOverVerb,
   hold,
+  leave,
   excess,
   dub,
   glue,

@@ -1,6 +1,6 @@
 import type { Place } from "../../hooks";
 import type { Said } from "../said";
-import type { Told } from "../told";
+import { formTold, type Told } from "../told";
 import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
@@ -11,7 +11,12 @@ import { verb } from "./verb";
 
 /** The thread on the hook: the one that is named, else the one that is there. */
 function threadOf(t: Telling) {
-  const object = objectOf({ ...t, told: { ...t.told, role: "thread" } });
+  // “Wind to two beads from the eye”: what is no thread is not wound as one.
+  const form = formTold(t.told);
+  const isOther = form === "bead" || form === "eyes";
+  const own = isOther ? { ...t.told, description: undefined } : t.told;
+  if (isOther && t.told.description) t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
+  const object = objectOf({ ...t, told: { ...own, role: "thread" } });
   const component = object.component ?? t.bench.componentFor("thread", undefined, undefined);
   t.bench.thread ??= component.id;
   return { component, role: "thread" as const, form: t.bench.formOf(component) ?? ("thread" as const) };
@@ -167,6 +172,8 @@ export const start = verb(
     "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))",
     "cover\\s+the\\s+(?:hook\\s+)?shank",
+    "dress\\s+(?:the\\s+)?(?:hook|shank|hook\\s+shank)(?:\\s+with(?:\\s+an?)?(?:\\s+(?:thin|flat|smooth|neat|even|light|single))*(?:\\s+(?:layer|bed|base|coat)\\s+of)?\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?(?=\\s+(?:down|back|to|from|as\\s+far|up)\\b|\\s*(?:[,.;]|$))",
+    "put\\s+(?:down|on)\\s+an?\\s+(?:[a-z]+\\s+)?(?:layer|bed)(?=\\s+(?:down|from|to|back|along|on|over|up|as\\s+far)\\b)",
   ),
   tellThread,
 );
@@ -181,7 +188,7 @@ export const move = verb(
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
     "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
-    "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
+    "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
   ),
   (t) => {

@@ -70,6 +70,8 @@ function startsThread({ told, bench }: Telling): boolean {
 }
 
 const REAR = 0.85;
+const isStood =
+  /\b(?:stood|stand(?:ing)?|propped|set|held|pulled)\s+(?:it\s+|them\s+|straight\s+)?(?:up(?:right)?|erect)\b/;
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
 function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { bench } = t;
@@ -82,6 +84,12 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     (c) => bench.declared.get(c.id)?.used === false && c.material.some((m) => m.value === code),
   );
   if (named) return meant({ ...t, told: { ...t.told, role: named.role } });
+  // “two feathers, tied in and stood up”: what stands is a wing.
+  const canStand = form === "feather fibre" || form === "hair" || form === "yarn" || form === "hackle";
+  if (canStand && (said.attitude === "up" || isStood.test(t.text.slice(t.told.at, t.told.end)))) {
+    said.attitude ??= "up";
+    return meant({ ...t, told: { ...t.told, role: "wing" } });
+  }
   const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });

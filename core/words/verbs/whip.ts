@@ -7,6 +7,7 @@ const spelled =
   /^(?:and\s+|then\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
 /** “two whip finishes”: the knot made twice. */
 const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish/;
+const inLots = /\bin\s+\w+\s+(?:lots|goes|sets|stages|batches)\b/;
 const numbers: Record<string, number> = { double: 2, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 };
 
 /** The knot. “A five-turn whip finish” says its turns in its own words. */
@@ -16,7 +17,12 @@ export function tellWhip(t: Telling): void {
   const said = { ...told.said };
   const short = /^w\/?f(\d{1,2})/.exec(text.slice(told.at, told.end).trim());
   if (short && said.turns === undefined && said.times === undefined) said.turns = Number(short[1]);
-  if (own && said.turns === undefined) said.turns = numbers[own[1] ?? ""] ?? Number(own[1]);
+  if (own && said.turns === undefined) {
+    const all = numbers[own[1] ?? ""] ?? Number(own[1]);
+    // “10 turns of whip finish in two lots”: so many in all.
+    const lots = inLots.test(text.slice(told.at, told.end)) ? (said.times ?? 1) : 1;
+    said.turns = all % lots === 0 ? all / lots : all;
+  }
   const often = times.exec(text.slice(told.at, told.end).trim());
   if (often && said.times === undefined) said.times = numbers[often[1] ?? ""] ?? Number(often[1]);
   make(t, "whip", said, {}, { name: "whip finish" });

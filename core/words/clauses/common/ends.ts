@@ -1,7 +1,7 @@
-import { type Clause, clause } from "../../said";
+import { type Clause, clause, type Said } from "../../said";
 import { map, seq, words, opt, oneOf, unless, match } from "../../parse";
 import { begins, ends, shareOfShank } from "./zone";
-import { placeReached } from "../../text/place";
+import { absolute, placeReached } from "../../text/place";
 import { number } from "../../text/number";
 import type { Place } from "../../../hooks";
 
@@ -66,29 +66,54 @@ export const endOfWay: Clause = clause(
   },
 );
 
+const BARE =
+  "(?:bare|free|clear|empty|uncovered|open)(?:\\s+(?:at|for|behind)\\s+(?:the\\s+|a\\s+)?\\w+)?|for\\s+(?:the|a)\\s+(?:thorax|head|hackle|wing|collar|legs)|behind\\s+the\\s+(?:hook\\s+)?eye|(?:in|at\\s+the)\\s+front";
+const MOST_BARE = 0.75;
+/** An end of the shank, and how much of it. */
+const bareEnd = seq(
+  opt(match("(?:the\\s+)?(front|last|rear|back)")),
+  opt(words("the|about")),
+  oneOf<number | { mm: number }>(
+    map(match("(third|quarter|half)"), ([w]) => (w === "half" ? 1 / 2 : w === "third" ? 1 / 3 : 1 / 4)),
+    map(absolute, (mm): number | { mm: number } => ({ mm })),
+    number,
+  ),
+);
 /** “leaving the front quarter of the shank bare”: what is wound ends before it, or begins in front of it. */
 export const leavingBare: Clause = clause(
   "leaving the front quarter bare",
   seq(
-    words("(?:and\\s+|so\\s+as\\s+)?(?:to\\s+)?leav(?:e|es|ing)(?:\\s+about)?"),
-    opt(match("(?:the\\s+)?(front|last|rear|back)")),
-    opt(words("the|about")),
-    oneOf(
-      map(match("(third|quarter|half)"), ([w]) => (w === "half" ? 1 / 2 : w === "third" ? 1 / 3 : 1 / 4)),
-      number,
+    words("(?:and\\s+|so\\s+as\\s+)?(?:to\\s+)?leav(?:e|es|ing)(?:\\s+about)?|(?<=\\b(?:leave|keep)\\s+)the"),
+    bareEnd,
+    opt(
+      map(
+        seq(words("and"), match("(?:the\\s+)?(front|last|rear|back)"), bareEnd),
+        ([, side, [, , share]]) => [side, undefined, share] as const,
+      ),
     ),
     opt(words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook|body)")),
-    words(
-      "(?:bare|free|clear|empty|uncovered|open)(?:\\s+(?:at|for|behind)\\s+(?:the\\s+|a\\s+)?\\w+)?|for\\s+(?:the|a)\\s+(?:thorax|head|hackle|wing|collar|legs)|behind\\s+the\\s+(?:hook\\s+)?eye|(?:in|at\\s+the)\\s+front",
-    ),
+    words(BARE),
   ),
-  (s, [, side, , share]) => {
-    if (s.from !== undefined || !(share > 0 && share < 0.75)) return false;
-    const isRear = side?.[0] === "rear" || side?.[0] === "back";
-    if (isRear) s.begin = { fraction: Number((1 - share).toPrecision(12)) };
-    else s.end = { fraction: share };
+  (s, [, first, second]) => {
+    if (s.from !== undefined || (second && isRear(first[0]) === isRear(second[0]))) return false;
+    for (const [side, , share] of second ? [first, second] : [first])
+      if (!leaveBare(s, isRear(side), share, side !== undefined)) return false;
   },
 );
+const isRear = (side: (string | undefined)[] | undefined): boolean => side?.[0] === "rear" || side?.[0] === "back";
+function leaveBare(s: Said, isAtRear: boolean, share: number | { mm: number }, isSided: boolean): boolean {
+  if (typeof share !== "number") {
+    // “leaving 2 mm free”, of no end that is named, is told by the clauses of each kind.
+    if (!isSided) return false;
+    if (isAtRear) s.begin = { landmark: "bend", plus: { mm: -share.mm } };
+    else s.end = { landmark: "eye", plus: { mm: share.mm } };
+    return true;
+  }
+  if (!(share > 0 && share < MOST_BARE)) return false;
+  if (isAtRear) s.begin = { fraction: Number((1 - share).toPrecision(12)) };
+  else s.end = { fraction: share };
+  return true;
+}
 
 /** Room for what comes later is where it usually is. */
 export const leavingRoom: Clause = clause(

@@ -1,7 +1,7 @@
 import { opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
 import type { Place } from "../../../hooks";
 import { number } from "../../text/number";
-import { bareFraction, placeReached, place } from "../../text/place";
+import { absolute, bareFraction, placeReached, place } from "../../text/place";
 import { type Clause, clause, put } from "../../said";
 
 export const the = opt(words("the|a|an|its"));
@@ -72,6 +72,21 @@ const shareTaken: Reader<{ from: Place; to: Place }> = map(
       : undefined,
 );
 
+/** “over the front 3 mm”. */
+const endInMm: Reader<{ from: Place; to: Place }> = map(
+  seq(
+    opt(words("on|over|along|for|across|in")),
+    the,
+    match("(rear|back|front)"),
+    absolute,
+    opt(words("of\\s+(?:the\\s+)?(?:hook(?:\\s+shank)?|shank)")),
+  ),
+  ([, , [end], mm]) =>
+    end === "front"
+      ? { from: { landmark: "eye" }, to: { landmark: "eye", plus: { mm } } }
+      : { from: { landmark: "bend", plus: { mm: -mm } }, to: { landmark: "bend" } },
+);
+
 const wholeShank: Reader<{ from: Place; to: Place }> = map(
   words(
     "(?:along|over|down|up)?\\s*(?:the\\s+)?(?:whole|entire|full|complete)\\s+(?:length\\s+of\\s+(?:the\\s+)?)?(?:hook\\s+)?shank(?:\\s+length)?|all\\s+along\\s+the\\s+(?:hook\\s+)?shank|the\\s+(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank",
@@ -132,6 +147,7 @@ export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
       to: facing(b, a),
     })),
     map(seq(opt(words("on|over|along|for|across|in")), shareOfShank), ([, z]) => z),
+    endInMm,
     wholeShank,
     overPart,
     itsHalf,

@@ -91,10 +91,14 @@ export const howItLies: Clause[] = [
     ),
     put({ palmered: true }),
   ),
-  clause("3 layers", seq(count, words("(?:flat\\s+|thin\\s+|even\\s+)?layers?|passes")), (s, [c]) => {
-    if (!Number.isInteger(c.n) || c.n < 1) return false;
-    s.passes = c.n;
-  }),
+  clause(
+    "3 layers",
+    seq(count, words("(?:(?:flat|thin|even|more|further|extra|smooth)\\s+)*layers?|passes")),
+    (s, [c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1) return false;
+      s.passes = c.n;
+    },
+  ),
   clause("single layer", words("(?:one|single|a\\s+single)\\s+(?:flat\\s+|thin\\s+)?layer"), put({ passes: 1 })),
   stretched,
   clause(
