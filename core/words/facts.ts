@@ -15,7 +15,7 @@ const onHook =
 const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|heavy|light)";
 /** “Hook is a 10 or 12, two extra long.”, “I tie these in fourteens on wet hooks”: sentences about the hook alone. */
 const hookSentences = [
-  /(?<=^\s*|[.;]\s+)(?:the\s+|my\s+)?hooks?\s+(?:is|are)\s+[^.;]*\d[^.;]*(?=[.;]|$)/,
+  /(?<=^\s*|[.;]\s+)(?:the\s+|my\s+|our\s+|today's\s+)?hooks?\s+(?:is|are)\s+[^.;]*\d[^.;]*(?=[.;]|$)/,
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)(?:\\s+(?:little\\s+)?(?:wet|dry|nymph|streamer|spider|emerger|fly|one))*\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),

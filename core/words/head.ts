@@ -22,7 +22,7 @@ export const ordinal = /^\s*(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+/;
 const numbering =
   /^\s*(?:(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+|(?:step\s+)?\(?\d{1,2}[.)/]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead =
-  "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+)?";
+  "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+|our\\s+|today's\\s+)?";
 /** “For the wing case tie in a strip”: the part comes first, and then what is done for it. */
 const forVerb = new RegExp(
   `^(?:(?:and|then|next|now)\\s+)?for\\s+(?:the|a|an|your|my)\\s+(${PARTS})\\s+(?=(?:i|we|you|tie|use|take|bind|wind|wrap|dub|add|catch|cut|put|set|lay|select|stack|clean|measure|pick|choose|strip|spin|make|pair|match)\\b)`,
@@ -31,7 +31,7 @@ const forVerb = new RegExp(
 /** “Wing, bottom:”, “wing (top) -”: which of several it is. */
 const WHICH = "(?:,?\\s*(?:bottom|middle|top|lower|upper|first|second|third|inner|outer)(?=\\s*[:=-]))?";
 const sign = new RegExp(
-  `^(${lead})(${PARTS})${WHICH}(?:\\s*(?:no\\.?\\s*|#)?[1-9](?=\\s*(?:[:=]|-\\s)))?\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
+  `^(${lead})(${PARTS})${WHICH}(?:\\s*(?:no\\.?\\s*|#)?[1-9](?=\\s*(?:[:=]|-\\s)))?\\s*(\\((?:optional|[^)]{0,40})\\))?\\s*(?:[:=]|-(?=\\s)|,(?=\\s)|'s(?=\\s+(?:an?|the|some|made|of|just)\\s)|\\bis\\b|\\bare\\b|\\bof\\b|\\bconsists\\s+of\\b)\\s*`,
   "u",
 );
 const bare = new RegExp(

@@ -55,7 +55,7 @@ const isOfLength = /^(?:(?:quite|fairly|rather|very)\s+)?(?:short|long)$/i;
 function askLoose(text: string, s: Told["loose"][number], t: Told, numberWords: NumberWords): Ask {
   const known = numberOfLoose(s.words, numberWords);
   const typed = text.slice(s.at, s.end);
-  const isClump = /pinch|wisp|tuft|bunch|clump|bundle|amount|sprig/.test(s.words) && s.noun === "";
+  const isClump = /pinch|wisp|tuft|bunch|clump|bundle|stack|amount|sprig/.test(s.words) && s.noun === "";
   const answers =
     isClump && t.kind === "lay"
       ? ["1 mm", "1.5 mm", "2 mm"].map((mm) => ({ label: `${mm} thick when squeezed`, text: `${typed} (${mm})` }))

@@ -107,7 +107,7 @@ export function upperOf(
   };
 }
 const pieceOf = /\b(hairs|fibres|fibers|strands)\s+of\s+$/;
-const bunchOf = /\b(?:bunch|clump|bundle|tuft|pinch|wisp)\s+of\s+$/;
+const bunchOf = /\b(?:bunch|clump|bundle|stack|tuft|pinch|wisp)\s+of\s+$/;
 /** “Another bunch of white”: of the white that the recipe has, or of the same stuff in that colour. */
 export function colourOfBunch(text: string, at: number): Description | undefined {
   const colour = /^[a-z]+(?=\s*(?:[,.;]|$|(?:and|on|over|underneath|below|at|as|the\s+same|in\s+front)\b))/.exec(

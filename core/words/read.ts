@@ -68,7 +68,7 @@ export function looseSentence(
 ): string {
   const words = loose.words.trim();
   const known = numberOfLoose(words, numberWords);
-  if (/pinch|touch|bit|wisp|tuft|bunch|clump|bundle|amount|sprig/.test(words))
+  if (/pinch|touch|bit|wisp|tuft|bunch|clump|bundle|stack|amount|sprig/.test(words))
     return `“${words}” is no size that can be computed. Squeeze it and write its thickness: clump of 1.5 mm.`;
   return `“${words}” is a different number to each tier.${known === undefined ? "" : ` With you it is ${known}.`} Write the number${known === undefined ? "" : `, ${known} for instance`}.`;
 }

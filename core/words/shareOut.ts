@@ -83,3 +83,14 @@ export function shareEach(text: string, all: Told[]): void {
       t.said.shown ??= last.said.shown;
     }
 }
+
+/** “Take four fibres, tie them in and wrap them forward”: what is wound in the same breath is no tail. */
+export function woundNext(all: readonly Told[]): void {
+  all.forEach((t, n) => {
+    const next = all[n + 1];
+    const isWound = next?.verb === "wind" && next.refers === "it" && !next.description && next.role === undefined;
+    const isFibre = formTold(t) === "feather fibre" && t.said.amount !== undefined && "fibres" in t.said.amount;
+    if (t.verb === "tie in" && t.role === undefined && isWound && isFibre && t.said.shown === undefined)
+      Object.assign(t, { role: "body", part: "body" });
+  });
+}

@@ -12,7 +12,29 @@ export function supply(told: Told, text: string): void {
   turnsOfRib(told, text);
   turnsOnEach(told, text);
   colourOfHead(told, text);
+  colourAhead(told, text);
 }
+
+/** “Red throat, a few hairs of bucktail”: the colour before the part is that of what it is tied of. */
+function colourAhead(told: Told, text: string): void {
+  const [first] = told.rest;
+  const colour = first && text.slice(first.at, first.end).trim();
+  const { description } = told;
+  if (!first || !description || colour === undefined || !isColour(colour) || told.role === undefined) return;
+  if (first.end > description.at || /\S/.test(text.slice(0, first.at)) || !partBehind.test(text.slice(first.end)))
+    return;
+  if (description.text.split(/[^\p{L}]+/u).some((w) => isColour(w.toLowerCase()))) return;
+  const { exact: _exact, ...plain } = description;
+  const form = formTold(told);
+  told.description = {
+    ...plain,
+    text: `${colour} ${description.text.trim()}`,
+    ...(form && { means: description.means ?? { form } }),
+  };
+  told.rest = told.rest.filter((r) => r !== first);
+  told.understood.push(first);
+}
+const partBehind = /^\s+(?:tail|tag|throat|butt|body|thorax|wings?|shellback|collar|hackle)\s*[,:]/;
 
 const REACH = 12;
 const isStuck = /\b(?:glued|stuck|set|epoxied|bedded|resined)\b/;

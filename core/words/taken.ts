@@ -2,6 +2,8 @@ import { isNounAlone } from "./bench";
 import { formTold, wordsOf, type Told } from "./told";
 
 export const feathers = new Set(["hackle", "feather fibre"]);
+/** “One quill, tie it in by the tip”: what is named first, and tied in then. */
+const tiedByItsEnd = new Set(["hackle", "feather fibre", "herl", "chenille", "yarn", "floss", "tinsel", "wire"]);
 /** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
 export function withTaken(all: Told[], text: string): Told[] {
   const out: Told[] = [];
@@ -11,7 +13,7 @@ export function withTaken(all: Told[], text: string): Told[] {
     const before = out[n];
     // “One partridge feather, strip the left side, tie it in by the tip”: what is only named is tied in there.
     const isNamed =
-      before?.verb === undefined && before?.role === undefined && feathers.has((before && formTold(before)) ?? "");
+      before?.verb === undefined && before?.role === undefined && tiedByItsEnd.has((before && formTold(before)) ?? "");
     const isTaken =
       before !== undefined &&
       (isNamed || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&

@@ -248,6 +248,7 @@ const actWords: [string, Act][] = [
   ["brush(?:es|ed|ing)?(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
   [
     anyOf(
+      "(?:pull|tease)(?:s|ed|ing)?\\s+out\\s+(?:(?:a\\s+)?(?:few|little|bit|some)\\s+)?(?:of\\s+)?(?:the\\s+)?(?:guard\\s+hairs?|fibres?|fibers?|fur|dubbing|hairs?)",
       "pick(?:s|ed|ing)?\\s+(?:(?:a\\s+)?(?:few|little|bit|some|the|of|fibres|fur|dubbing|hairs?)\\s+)+out",
       "pick(?:s|ed|ing)?\\s+(?:it\\s+|them\\s+|the\\s+(?:\\w+\\s+)??)?out",
       "pick(?:ed)?\\s+out",
@@ -278,6 +279,10 @@ const actWords: [string, Act][] = [
   ["flatten(?:ed|s|ing)?|untwist(?:ed)?", "flatten"],
   ["burnish(?:ed|es|ing)?|rub(?:bed)?(?:\\s+smooth)?", "burnish"],
   ["singe(?:d|s)?|burn(?:t|ed|s)?|melt(?:ed)?", "singe"],
+  [
+    "zap(?:s|ped|ping)?(?!\\s+of\\b)(?:\\s+(?:it|them))?(?:\\s+(?:with|under)\\s+(?:the|a)\\s+(?:uv\\s+)?(?:light|lamp|torch))?|hit\\s+(?:it|them)\\s+with\\s+(?:the|a)\\s+(?:uv\\s+)?(?:light|lamp|torch)",
+    "cure",
+  ],
   ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
   ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b)", "press"],
   [
@@ -352,6 +357,7 @@ export const actClauses: Clause[] = [
         "underneath",
         "below",
         "on\\s+top",
+        "(?:to\\s+(?:look\\s+like|suggest|imitate|make|form)|for|as)\\s+(?:the\\s+|some\\s+)?(?:legs|gills|breathers)",
         "(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?",
         "all\\s+round",
         "short",
@@ -418,6 +424,16 @@ export const whipClauses: Clause[] = [
     "and do it again",
     words(
       "(?:and\\s+)?(?:then\\s+)?(?:do\\s+it|do\\s+that|repeat(?:\\s+(?:it|that|the\\s+\\w+))?|once)\\s*(?:again|once\\s+more|more)|(?:and\\s+)?repeat(?=\\s*(?:[,.;]|$))",
+    ),
+    (s) => {
+      if (s.times !== undefined) return false;
+      s.times = 2;
+    },
+  ),
+  clause(
+    "and another four turn",
+    words(
+      "(?:and\\s+|then\\s+|followed\\s+by\\s+)*(?:another|a\\s+second)(?:\\s+(?:(?:\\d|two|three|four|five|six|seven|eight)[- ]turn|whip(?:[- ]?finish)?|one|the\\s+same))+",
     ),
     (s) => {
       if (s.times !== undefined) return false;

@@ -3,6 +3,7 @@ import { anyOf, match } from "../parse";
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
   "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "(?:fairly|pretty|quite)(?=\\s+(?:a\\s+)?(?:sparse|full|thin|thick|small|large|big|long|short|heavy|light|dense)\\b)",
   "gets?(?=\\s+(?:tied|wound|bound|wrapped|caught)\\b)",
   "on\\s+top\\s+of\\s+(?:that|it|them|this)",
   "i\\s+tie\\s+(?:this|these|mine|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?(?:\\s+on)?",
@@ -214,6 +215,14 @@ export const MANNER = anyOf(
   "built\\s+(?:up\\s+)?(?:in)?to\\s+an?\\s+(?:neat\\s+|smooth\\s+|small\\s+)?(?:bullet|cone|dome|point|wedge)(?:\\s+shape)?",
   "(?:turn|rotat|spin|revolv)(?:e|ed|ing|ning)?(?:\\s+(?:it|the\\s+\\w+|slowly))?\\s+for\\s+(?:about\\s+)?(?:a\\s+quarter|half|three\\s+quarters)\\s+(?:of\\s+)?an\\s+hour",
   "before\\s+(?:you\\s+)?(?:pull(?:ing)?|draw(?:ing)?)\\s+it\\s+(?:tight|down|up|closed)",
+  "(?:on|to|at|into)\\s+a\\s+taper(?=\\s*(?:[,.;]|$))",
+  "(?:and\\s+)?let\\s+(?:it|them)\\s+(?:turn|spin|rotate|dry|cure|set)\\s+for\\s+(?:about\\s+)?(?:an?|half\\s+an|two|three|four|\\d+)\\s+(?:hours?|minutes?|min)",
+  "(?:lying\\s+|running\\s+)?(?:along|up|against)\\s+the\\s+(?:wing\\s+)?post(?=\\s*(?:[,.;]|$))",
+  "sized\\s+for\\s+(?:an?\\s+|the\\s+)?(?:hook|size\\s+)?(?:\\s*#?\\d{1,2}(?:\\s+hook)?)?",
+  "(?:strip(?:ped)?|bare)\\s+(?:stem|stalk|quill)\\s+(?:lying\\s+)?(?:along|up|against|beside)\\s+the\\s+(?:post|wing)",
+  "before\\s+(?:you\\s+)?do(?:ing)?\\s+(?:that|this|so|it)",
+  "(?:poke|push|pierce|run)\\s+the\\s+hook\\s+(?:point\\s+)?through(?:\\s+(?:it|the\\s+\\w+|the\\s+hide))?",
+  "so\\s+(?:that\\s+)?(?:it|they)\\s+veils?\\s+the\\s+\\w+",
   "tips?(?=\\s+(?:forming|making)\\b)",
   "(?:and\\s+)?(?:lock|secure|fix)(?:s|ed|ing)?\\s+(?:the\\s+)?(?:wire|lead|weight|wraps|turns|it|them|everything)\\s+in\\s+place",
   "kept\\s+together",

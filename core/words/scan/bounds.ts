@@ -4,12 +4,15 @@ import { verbGoingOnAt } from "../verbs";
 
 export const manner = words(MANNER);
 
+const takenBack = /^\.+\s+(?:no|nope|sorry|oops|wait|scratch\s+that|i\s+mean)\b/;
 /** Where a clause of the line may end: a sentence always ends there. */
 export const stopsHere = (text: string, at: number): "sentence" | "clause" | undefined => {
   const c = text[at];
   // “0.025 in. lead”: the stop of a unit ends no sentence.
   if (c === "." && /\d\s*(?:in|den)$/.test(text.slice(Math.max(0, at - 12), at)) && /^\.\s+[a-z]/.test(text.slice(at)))
     return undefined;
+  // “elk... no, snowshoe”: what is taken back stands in the same sentence.
+  if (c === "." && text[at - 1] === "." && takenBack.test(text.slice(at))) return undefined;
   if (c === "." || c === "!" || c === "?") return /\s/.test(text[at + 1] ?? " ") ? "sentence" : undefined;
   if (c === ";" || c === "," || c === "(" || c === ")" || c === ":") return "clause";
   if (c === "-" && /\s/.test(text[at - 1] ?? "") && /\s/.test(text[at + 1] ?? "")) return "clause";

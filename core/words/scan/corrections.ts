@@ -8,7 +8,7 @@ import { descriptionAt } from "../description";
 import { kindOfTold } from "./kind";
 
 export const correction = words(
-  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*[,:-])?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|let's\\s+say|say)\\s+(?:it\\s+)?)*",
+  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*[,:-])?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|i(?:'m|\\s+am)?\\s+using|i\\s+use|i'll\\s+use|let's\\s+use|let's\\s+say|say)\\s+(?:it\\s+)?)*",
 );
 
 /** So many letters before a correction what was not understood belongs to what is taken back. */
@@ -58,7 +58,7 @@ function otherNumber(told: Told, text: string, at: number, begin: number): Next 
 function otherStuff(told: Told, text: string, begin: number): Next | undefined {
   const { description } = told;
   const place = skip(text, countRead(text, begin)?.end ?? begin);
-  const before = text.slice(description?.end ?? told.at, begin).replace(/(?:(?:no|nope|sorry|oops)\W*)+$/, "");
+  const before = text.slice(description?.end ?? told.at, begin).replace(/\b(?:no|nope|sorry|oops|wait)\b[^.?!…]*$/, "");
   if (!/[?.!…]\s*$|\.\.\s*$/.test(before)) return undefined;
   const other = descriptionAt(text, place, noCabinet);
   if (!other) return undefined;

@@ -25,6 +25,7 @@ const kindOfVerb: Partial<Record<VerbId, Kind>> = {
   hold: "lay",
   prepare: "act",
   leave: "wind",
+  stand: "lay",
   whip: "whip",
   finish: "glue",
   glue: "glue",

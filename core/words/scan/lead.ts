@@ -39,7 +39,9 @@ const placeAhead = seq(
   placeReached,
 );
 
-const onSides = words(`on\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`);
+const onSides = words(
+  `(?:on|along|down|to)\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`,
+);
 
 /** “At the bend tie in a bunch”: the place first, and then what is done there. */
 export function verbBehindPlace(

@@ -39,7 +39,8 @@ function colours({ told, text, at }: Here): Next | undefined {
     told.understood.push({ at, end: colourWords.lastIndex });
     return { told, end: colourWords.lastIndex };
   }
-  if (!words.every((w) => isColour(w) || after.has(w))) return undefined;
+  const isJoined = words.length === 3 && words[1] === "and";
+  if (!words.every((w, n) => isColour(w) || after.has(w) || (isJoined && n === 1))) return undefined;
   const isGauge =
     words.length === 1 && /^(?:fine|medium|small|large|narrow|wide|micro|heavy|thin|thick|dyed)$/.test(m[0]);
   if (!words.some((w) => isColour(w)) && !(isGauge && isSpooled(formSaid(description) ?? "hook"))) return undefined;

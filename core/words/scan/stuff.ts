@@ -155,6 +155,11 @@ const isTiedWith = (m: Mention): boolean =>
 function takeStuff(m: Mention, isOne: boolean): Next {
   const { told, text, atHead, found } = m;
   const form = formSaid(m.found);
+  // “Give the quill a coat of resin”: what it is put on comes first.
+  if (told.verb === "finish" && form !== "liquid" && coatBehind.test(text.slice(found.end))) {
+    told.onto = found;
+    return understand(m);
+  }
   if (told.kind === "whip" && form === "liquid") return "another";
   // “Eight wraps of lead wire, pushed into the bead”: the bead only says where.
   if (form === "weight wire" && (told.role === undefined || told.part === "underbody")) told.role = "weight";
@@ -175,6 +180,9 @@ function takeStuff(m: Mention, isOne: boolean): Next {
   settleRole(told, found, form, atHead);
   return understand(m);
 }
+
+const coatBehind =
+  /^\s*(?:an?|one|two|three|\d)\s+(?:(?:thin|light|good|heavy|final|clear|single|more)\s+)*(?:coats?|layers?|drops?|lick)\b/;
 
 /** The part again, by what it is of: a line about the tail that goes on with flash has come to another part. */
 function settleRole(told: Told, found: Description, form: MaterialForm | undefined, atHead: boolean): void {

@@ -5,7 +5,7 @@ import { isColour } from "../../materials";
 import { stuffOf } from "../named";
 import { roleOfWord, PARTS } from "../lexicon/parts";
 import { kindOfTold, scan } from "../scan";
-import { shareEach, hairOnTheBack, shareLength } from "../shareOut";
+import { shareEach, hairOnTheBack, shareLength, woundNext } from "../shareOut";
 import { supply } from "../supply";
 
 /** “Over that six strands of herl”: on top of what was tied in last. */
@@ -102,6 +102,7 @@ export const sharings: readonly ((text: string, all: Told[]) => void)[] = [
   shareEach,
   (_, all) => hairOnTheBack(all),
   shareLength,
+  (_, all) => woundNext(all),
 ];
 
 /** What a clause means now that the bench is as the lines before it left it. */

@@ -185,7 +185,7 @@ function coatHead({ bench, told, line }: Telling, component: Component, coats: n
 
 export const finish = verb(
   "finish",
-  "(?:lacquered|varnished|cemented|coated|epoxied|resined|(?:super-?\\s?)?glued|covered(?=\\s+(?:over\\s+)?(?:with|in)\\s+(?:\\w+\\s+){0,3}(?:resin|varnish|lacquer|cement|epoxy)))(?:\\s+(?:over|with|on|in\\s+with|in\\s+place\\s+with))?|(?:varnish|lacquer|coat|seal|resin|epoxy|cement)(?=\\s+(?:(?:\\w+\\s+)?(?:quills?|floss|tinsel|butt|tag|case|shell-?back|back)\\s+(?:w\\/|with|in)\\s|the|it|over|on|with|in|everything|all|both|them|body|abdomen|thorax|head|back)\\b)|(?:give|finish|coat)\\s+(?:it|the\\s+head)(?:\\s+off)?\\s+(?:with|in)?(?=\\s*(?:a|an|one|two|three|\\d)?\\s*(?:\\w+\\s+)?(?:coats?|drops?|varnish|lacquer|resin))",
+  "(?:give|giving|gave)\\s+(?=(?:it|them|the\\s+(?:\\w+\\s+){1,2}?)\\s*(?:an?|one|two|three|\\d)\\s+(?:(?:thin|light|good|heavy|final|clear|single|more)\\s+)*(?:coats?|layers?|drops?|lick)\\b)|(?:lacquered|varnished|cemented|coated|epoxied|resined|(?:super-?\\s?)?glued|covered(?=\\s+(?:over\\s+)?(?:with|in)\\s+(?:\\w+\\s+){0,3}(?:resin|varnish|lacquer|cement|epoxy)))(?:\\s+(?:over|with|on|in\\s+with|in\\s+place\\s+with))?|(?:varnish|lacquer|coat|seal|resin|epoxy|cement)(?=\\s+(?:(?:\\w+\\s+)?(?:quills?|floss|tinsel|butt|tag|case|shell-?back|back)\\s+(?:w\\/|with|in)\\s|the|it|over|on|with|in|everything|all|both|them|body|abdomen|thorax|head|back)\\b)|(?:give|finish|coat)\\s+(?:it|the\\s+head)(?:\\s+off)?\\s+(?:with|in)?(?=\\s*(?:a|an|one|two|three|\\d)?\\s*(?:\\w+\\s+)?(?:coats?|drops?|varnish|lacquer|resin))",
   tellFinish,
 );
 export const glue = verb(

@@ -17,4 +17,5 @@ export type VerbId =
   | "no finish"
   | "excess"
   | "leave"
+  | "stand"
   | "prepare";

@@ -7,6 +7,7 @@ import { hold } from "./hold";
 import type { VerbId } from "./ids";
 import { leave } from "./leave";
 import { seat } from "./seat";
+import { stand } from "./stand";
 import { takeOverVerb } from "./takeOver";
 import { change, move, start } from "./thread";
 import { tieInVerb } from "./tieIn";
@@ -28,6 +29,7 @@ const verbs: readonly Verb[] = [
   start,
   move,
   carry,
+  stand,
   takeOverVerb,
   hold,
   leave,

@@ -38,6 +38,8 @@ export function tellTakeOver(telling: Telling): void {
     const as: Telling = { ...t, told: { ...told, role: told.role ?? "wing case" } };
     return tieAndTakeOver(as, objectOf(as), told.said);
   }
+  const tail = object.component && tailStrip(t, object.component.id);
+  if (tail) return takeOver(t, tail, told.said);
   const cheeks = object.component && cheeksLeft(t, object.component.id);
   if (cheeks) return takeOver(t, cheeks, told.said);
   // What is wound or spread already is only stroked into its place.
@@ -101,6 +103,23 @@ function bandCalled({ told, text, bench }: Telling): Waiting | undefined {
   return stripOf({ bench }, strip.component);
 }
 const ofBand = /^(?:film|skin|sheet|shell|plastic|foil|latex|raffia)$/;
+
+/** “Pull the rabbit strip over the top”: what was tied in as a tail goes on over the back. */
+function tailStrip({ bench }: Telling, component: string): Waiting | undefined {
+  const tied = bench.made.findLast((m) => m.step.component === component);
+  const part = bench.component(component);
+  const form = bench.formOf(part);
+  if (
+    part?.role !== "tail" ||
+    form !== "yarn" ||
+    tied?.step.do !== "lay" ||
+    !ofHide.test(bench.materialOf(part)?.name ?? "")
+  )
+    return undefined;
+  const at = tied.step.tieIn?.at ?? tied.step.to;
+  return { step: tied.step.id, component, role: "tail", form, at, hangs: true, said: {}, line: tied.line, used: false };
+}
+const ofHide = /strip|zonker|hide|leather|rabbit|mink|squirrel/i;
 
 /** “Red floss for cheeks … pull it forward along each side”: cheeks of which no length was said hung till then. */
 function cheeksLeft({ bench }: Telling, component: string): Waiting | undefined {

@@ -167,7 +167,7 @@ export const start = verb(
     "(?:start|begin)(?=\\s+(?:off\\s+)?(?:just\\s+|right\\s+|close\\s+|a\\s+little\\s+)?(?:at|behind|near|mid|half|(?:an?|one)\\s+(?:hook\\s+)?(?:eye|third|quarter)|(?:two|\\d(?:[.,]\\d)?)\\s+eyes?|\\d+(?:\\.\\d+)?\\s*mm)\\b)",
     "(?:run|wind|lay)(?=\\s+(?:[a-z]+\\s+){1,2}\\d{2,3}\\s*d(?:en(?:ier)?)?\\b)",
     "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)",
-    "(?:start|attach|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)",
+    "(?:start(?:ing)?|attach(?:ing)?|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|my\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)",
     "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
     "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))",
@@ -188,6 +188,7 @@ export const move = verb(
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
     "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
+    "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
   ),
@@ -201,6 +202,7 @@ export const move = verb(
       for (const at of ["from", "to", "begin", "there"] as const) delete said[at];
       said.end = { fraction: Number(Math.max(0, from - share).toPrecision(3)) };
     }
+    countedFromBend(said, t);
     const isWound = said.rule !== undefined || said.passes !== undefined || said.fill !== undefined;
     // “Take the thread in touching turns round the bend”: that is where it goes.
     const isFirstWay =
@@ -227,6 +229,20 @@ export const move = verb(
     bench.hangs = to;
   },
 );
+
+const goesUp =
+  /\b(?:(?:come|go|work|bring|take|run|move|wind)\s+(?:it\s+|the\s+(?:thread|silk)\s+)?(?:back|forwards?|up)|return|back\s+up)\b/;
+const isFromEye = /\b(?:from|behind)\s+the\s+(?:hook\s+)?eye\b/;
+/** “Lay a base to the bend and come back to 70 percent”: so much of the way it goes forward. */
+function countedFromBend(said: Said, { bench, told, text }: Telling): void {
+  const words = text.slice(told.at, told.end);
+  const at = said.end !== undefined ? "end" : "there";
+  const goal = said[at];
+  const isAtBend = bench.hangs !== undefined && alongShank(bench.hangs) > AT_BEND;
+  if (!isAtBend || !goal || !("fraction" in goal) || !(goal.fraction > HALF) || isFromEye.test(words)) return;
+  if (goesUp.test(words)) said[at] = { fraction: Number((1 - goal.fraction).toPrecision(12)) };
+}
+const AT_BEND = 0.9;
 
 const saysBody = /\b(?:taper(?:ed|ing)?|flat(?:tened)?|bod(?:y|ies)|abdomen|build(?:ing)?\s+up|carrot|cigar)\b/;
 /** “Wind the flattened thread back up, tapered”: on the way forward, where there is no body yet, it becomes that. */

@@ -85,7 +85,7 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   );
   if (named) return meant({ ...t, told: { ...t.told, role: named.role } });
   // “two feathers, tied in and stood up”: what stands is a wing.
-  const canStand = form === "feather fibre" || form === "hair" || form === "yarn" || form === "hackle";
+  const canStand = form === "feather fibre" || form === "hair" || form === "yarn";
   if (canStand && (said.attitude === "up" || isStood.test(t.text.slice(t.told.at, t.told.end)))) {
     said.attitude ??= "up";
     return meant({ ...t, told: { ...t.told, role: "wing" } });
@@ -328,7 +328,9 @@ function stepLike(bench: Telling["bench"], words: string): Extract<RecipeStep, {
     .split(/\s+/)
     .filter((w) => w.length > 2);
   const isIt = ({ name, form }: Material): boolean =>
-    wanted.every((w) => `${name} ${form}`.toLowerCase().includes(w.replace(/s$/, "")));
+    wanted.every((w) =>
+      `${name} ${form}${form === "hackle" ? " feather" : ""}`.toLowerCase().includes(w.replace(/s$/, "")),
+    );
   const of = form.findLast(({ m }) => m !== undefined && isIt(m))?.c;
   const step =
     of &&
@@ -388,6 +390,7 @@ export const tieInVerb = verb(
   "tie in",
   anyOf(
     "(?:finish|cap|crown)\\s+(?:off\\s+)?the\\s+(?:back|top|wing)\\s+(?:off\\s+)?with(?=\\s)",
+    "(?:over|on)\\s+(?:the\\s+)?top(?:\\s+of\\s+(?:it|that|this))?\\s+(?:goes?|comes?|i\\s+(?:put|lay|add|tie))(?=\\s)",
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
     "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",

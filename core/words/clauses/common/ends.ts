@@ -92,9 +92,11 @@ export const leavingBare: Clause = clause(
       ),
     ),
     opt(words("of\\s+(?:the\\s+)?(?:hook\\s+)?(?:shank|hook|body)")),
-    words(BARE),
+    opt(words(BARE)),
   ),
-  (s, [, first, second]) => {
+  (s, [, first, second, , bare]) => {
+    // “leaving a third of it” leaves nothing free of the shank.
+    if (!bare && !first[0]) return false;
     if (s.from !== undefined || (second && isRear(first[0]) === isRear(second[0]))) return false;
     for (const [side, , share] of second ? [first, second] : [first])
       if (!leaveBare(s, isRear(side), share, side !== undefined)) return false;

@@ -95,6 +95,16 @@ export const byNumber: Clause[] = [
     },
   ),
   clause(
+    "then another one the same",
+    words(
+      "(?:,\\s*)?(?:(?:and|then|plus)\\s+)*another(?:\\s+one)?\\s+(?:the\\s+same|just\\s+like\\s+(?:it|that)|like\\s+(?:it|that)|of\\s+the\\s+same(?:\\s+(?:size|thickness))?|as\\s+thick)",
+    ),
+    (s) => {
+      if (!s.amount || !("clump" in s.amount)) return false;
+      s.bunches = (s.bunches ?? 1) + 1;
+    },
+  ),
+  clause(
     "a piece of yarn",
     words("(?:an?\\s+|one\\s+)?(?:small|short|little|single)?\\s*(?:piece|length|bit)\\s+of(?!\\s+(?:\\d|the\\b))"),
     (s) => {

@@ -36,10 +36,10 @@ function pastBend(l: LengthRule): LengthRule {
 export const leavingBehind: Clause = clause(
   "leaving 20 mm past the bend",
   seq(
-    words("(?:and\\s+)?leav(?:e|ing)"),
+    words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|roughly|some))?"),
     lengthNamed,
     words(
-      "(?:hanging\\s+|sticking\\s+out\\s+)?(?:(?:past|beyond|behind|over)\\s+the\\s+bend|as\\s+(?:a|the)\\s+tail|for\\s+(?:a|the)\\s+tail)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail)?",
+      "(?:hanging|sticking\\s+out|trailing)(?:\\s+(?:off|out|over|back|behind))?(?:\\s+(?:of\\s+)?the\\s+(?:back|rear|bend|end|hook))?(?=\\s*(?:[,.;]|$))|(?:off|over|out)\\s+the\\s+(?:back|rear|end)|(?:hanging\\s+|sticking\\s+out\\s+)?(?:(?:past|beyond|behind|over)\\s+the\\s+bend|as\\s+(?:a|the)\\s+tail|for\\s+(?:a|the)\\s+tail)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail)?",
     ),
   ),
   (s, [, l]) => {

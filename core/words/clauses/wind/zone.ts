@@ -150,7 +150,7 @@ export const roundPost: Clause = clause(
     anyOf(
       "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|(?<!\\b(?:forwards?|up|back|thread|silk)\\s+)to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
       "(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?",
-      "(?:up|down)\\s+(?:and\\s+(?:up|down)\\s+)?(?:the\\s+)?(?:wing\\s+)?post",
+      "(?:(?:coming|going|working)\\s+)?(?:up|down)\\s+(?:and\\s+(?:up|down)\\s+)?(?:the\\s+)?(?:wing\\s+)?post",
       "(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)",
       "as\\s+a\\s+parachute",
       "horizontally",
@@ -164,7 +164,7 @@ export const roundPost: Clause = clause(
 export const intoBead: Clause = clause(
   "pushed into the bead",
   words(
-    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?|(?:and\\s+)?(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?in(?=\\s*(?:[,.;]|$))|up\\s+(?:in|into|inside)(?:\\s+to)?\\s+the\\s+(?:bead|cone)",
+    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|that|this|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?|(?:and\\s+)?(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?in(?=\\s*(?:[,.;]|$))|up\\s+(?:in|into|inside)(?:\\s+to)?\\s+the\\s+(?:bead|cone)",
   ),
   (s) => {
     s.intoBead = true;

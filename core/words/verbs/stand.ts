@@ -1,0 +1,43 @@
+import type { MadeStep, Telling } from "../bench";
+import { verb } from "./verb";
+
+/** The wing that was tied in last, or what of it the line names. */
+function wingOf({ told, bench }: Telling): MadeStep | undefined {
+  const code = told.description && bench.resolve(told.description).material?.code;
+  return bench.made.findLast(({ step }) => {
+    const component = bench.component(step.component);
+    const isIt = code === undefined || component?.material.some((m) => m.value === code);
+    return step.do === "lay" && component?.role === "wing" && isIt === true;
+  });
+}
+
+/** “Stand it up with wraps in front, then post the base with six wraps”: how the wing that is there stands. */
+function tellStand(t: Telling): void {
+  const { told, text, line } = t;
+  const wing = wingOf(t);
+  if (wing?.step.do !== "lay") {
+    line.asks.push({
+      at: [told.at, told.end],
+      sentence: "What is stood up? No wing is tied in yet; tie it in first.",
+      answers: [],
+    });
+    return;
+  }
+  const turns = told.said.wraps ?? told.said.rule?.turns;
+  const { step } = wing;
+  const at = step.tieIn?.at ?? step.from;
+  const isPosted = posts.test(text.slice(told.at, told.end));
+  wing.step = {
+    ...step,
+    attitude: "up",
+    ...(isPosted && { setBy: "wraps at the root" as const }),
+    ...(turns !== undefined && { tieIn: { ...step.tieIn, at, wraps: Math.max(1, Math.round(turns)) } }),
+  };
+}
+const posts = /^\W*(?:(?:and|then)\s+)*post/;
+
+export const stand = verb(
+  "stand",
+  "(?:stand|prop|set|pull|lift)\\s+(?:it|them|the\\s+(?:wings?|post|hair|feathers?|fibres?|yarn))\\s+(?:straight\\s+|bolt\\s+)?(?:up(?:right)?|erect)(?!\\s+(?:and\\s+over|over|to)\\b)|post(?:\\s+up)?\\s+(?:the\\s+(?:base|wings?|foot)|it|them)(?:\\s+up)?",
+  tellStand,
+);
