@@ -13,9 +13,11 @@ function wingOf({ told, bench }: Telling): MadeStep | undefined {
 
 /** “Stand it up with wraps in front, then post the base with six wraps”: how the wing that is there stands. */
 function tellStand(t: Telling): void {
-  const { told, text, line } = t;
+  const { told, text, line, bench } = t;
   const wing = wingOf(t);
   if (wing?.step.do !== "lay") {
+    // Of a wing that is told, but not how thick it is, that is asked already.
+    if (bench.ofRole("wing")) return;
     line.asks.push({
       at: [told.at, told.end],
       sentence: "What is stood up? No wing is tied in yet; tie it in first.",

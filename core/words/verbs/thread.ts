@@ -202,7 +202,7 @@ export const move = verb(
       for (const at of ["from", "to", "begin", "there"] as const) delete said[at];
       said.end = { fraction: Number(Math.max(0, from - share).toPrecision(3)) };
     }
-    countedFromBend(said, t);
+    if (!onward) countedFromBend(said, t);
     const isWound = said.rule !== undefined || said.passes !== undefined || said.fill !== undefined;
     // “Take the thread in touching turns round the bend”: that is where it goes.
     const isFirstWay =
