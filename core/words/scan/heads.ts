@@ -75,3 +75,6 @@ export function listedAt(
 export const ribbedWith = words(
   "(?:(?:and|both)\\s+)?(?:(?:(?:counter|reverse)-?\\s?)?(?:ribbed|segmented|banded)\\s+with|with\\s+a\\s+rib\\s+of|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
 );
+
+/** “black floss, palmered with a black cock hackle”: the hackle is another part, over what was just told. */
+export const palmeredWith = words("(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)");

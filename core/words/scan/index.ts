@@ -1,7 +1,7 @@
 export { kindOfTold } from "./kind";
 export { copyOf } from "./clause";
 import type { Told, ScanContext } from "../told";
-import { type Head, listedAt, ribbedWith, inherited } from "./heads";
+import { type Head, listedAt, palmeredWith, ribbedWith, inherited } from "./heads";
 import type { Kind } from "../said";
 import { scanOne } from "./clause";
 import { endOfSentence } from "./bounds";
@@ -32,19 +32,23 @@ export function scan(text: string, from: number, to: number, head: Head, context
       ends = own.isSentence ? endOfSentence(text, own.begin, to) : to;
       continue;
     }
+    const palmered = given === undefined ? palmeredWith(text, skip(text, at)) : undefined;
     const ribbed = given === undefined ? ribbedWith(text, skip(text, at)) : undefined;
-    const told = ribbed
-      ? scanOne(text, ribbed.end, to, { role: "rib", part: "rib" }, context, true)
-      : scanOne(
-          text,
-          at,
-          to,
-          isFirst ? head : inherited(head, all[all.length - 1], text, at),
-          context,
-          isFirst && head.role !== undefined,
-          given,
-        );
+    const told = palmered
+      ? scanOne(text, palmered.end, to, { role: "hackle", part: "hackle" }, context, true)
+      : ribbed
+        ? scanOne(text, ribbed.end, to, { role: "rib", part: "rib" }, context, true)
+        : scanOne(
+            text,
+            at,
+            to,
+            isFirst ? head : inherited(head, all[all.length - 1], text, at),
+            context,
+            isFirst && head.role !== undefined,
+            given,
+          );
     isFirst = false;
+    if (palmered) told.said.palmered = true;
     // “counter ribbed with wire”: the wire goes against what it is wound over.
     if (ribbed && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
       told.said.counter = true;

@@ -56,6 +56,13 @@ function sameAsPart(r: Reading, told: Told, text: string): void {
   told.kind = kindOfTold(told.verb, told.role, exact.form, text.slice(told.at, told.end));
 }
 
+/** “4 turns of tinsel, then 3 of floss in front”: in front of the first, and not behind the eye. */
+function inFrontOfFirst(_: Reading, told: Told, text: string): void {
+  const isTag = told.role === "tag" || told.role === "butt";
+  if (!isTag || !told.isInherited || !/\bin\s+front\W*$/.test(text.slice(told.at, told.end))) return;
+  told.said.there = { part: "it", end: "front" };
+}
+
 /** A word of a material means one that the recipe has named; where it has none, the word is not understood. */
 function settleReference(r: Reading, told: Told): void {
   const { description } = told;
@@ -110,6 +117,7 @@ export const retellings: readonly ((r: Reading, told: Told, text: string) => voi
   (r, told) => settleStart(told.said, startOf(r.bench)),
   (_, told, text) => liesOver(told, text),
   sameAsPart,
+  inFrontOfFirst,
   (_, told, text) => supply(told, text),
   settleReference,
   relook,

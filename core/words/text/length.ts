@@ -236,6 +236,7 @@ const REACHING = anyOf(
   "as\\s+far\\s+(?:back\\s+)?as",
   "(?:to\\s+the\\s+)?level\\s+of",
   "(?:level|flush|even|in\\s+line)\\s+with",
+  "tips?\\s+to\\s+tips?\\s+with",
   "(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?",
   "up\\s+to",
 );

@@ -103,10 +103,14 @@ const ways: readonly ((said: Said, t: Telling) => void)[] = [
   baseAlone,
   layer,
 ];
+/** “Run the thread on into the bend”, “cover the wire and go round the bend”: it does not start there. */
+const goesThere =
+  /\b(?:run|cover(?:ing)?|go(?:ing)?)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
 /** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
-function intoBend(said: Said, { told, bench }: Telling): void {
+function intoBend(said: Said, { told, text, bench }: Telling): void {
   const { there } = said;
-  if ((told.verb !== "wind" && told.verb !== "move") || bench.isBased || !there || alongShank(there) <= HALF) return;
+  const goes = told.verb === "start" && goesThere.test(text.slice(told.at, told.end));
+  if ((told.verb !== "wind" && told.verb !== "move" && !goes) || bench.isBased || !there || alongShank(there) <= HALF) return;
   if (said.begin || said.end || said.from || said.rule) return;
   said.begin = bench.hangs ?? { eyeLengths: 0.5 };
   said.end = there;
@@ -172,6 +176,7 @@ export const start = verb(
     "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk))",
     "cover\\s+the\\s+(?:hook\\s+)?shank",
+    "cover(?:ing)?\\s+(?:up\\s+)?(?:the\\s+)?(?:lead|wire|weight|shank|hook|turns|it)(?:\\s+with\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?,?\\s+(?:and\\s+)?(?:then\\s+)?(?:go(?:ing)?|work(?:ing)?|wind(?:ing)?|runn?(?:ing)?|com(?:e|ing)|head(?:ing)?)(?:\\s+(?:on|back|down|up|all\\s+the\\s+way))*(?=\\s+(?:to|into|round)\\s)",
     "dress\\s+(?:the\\s+)?(?:hook|shank|hook\\s+shank)(?:\\s+with(?:\\s+an?)?(?:\\s+(?:thin|flat|smooth|neat|even|light|single))*(?:\\s+(?:layer|bed|base|coat)\\s+of)?\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?(?=\\s+(?:down|back|to|from|as\\s+far|up)\\b|\\s*(?:[,.;]|$))",
     "put\\s+(?:down|on)\\s+an?\\s+(?:[a-z]+\\s+)?(?:layer|bed)(?=\\s+(?:down|from|to|back|along|on|over|up|as\\s+far)\\b)",
   ),

@@ -70,6 +70,7 @@ function startsThread({ told, bench }: Telling): boolean {
 }
 
 const REAR = 0.85;
+const rearRoles = new Set<Role | undefined>(["tail", "flash"]);
 const isStood =
   /\b(?:stood|stand(?:ing)?|propped|set|held|pulled)\s+(?:it\s+|them\s+|straight\s+)?(?:up(?:right)?|erect)\b/;
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
@@ -95,7 +96,10 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
   // “8 saddles at the bend, four a side”: what is tied in behind the body is the tail.
   const tiedAt = said.tieIn?.at ?? said.there ?? bench.hangs;
-  const isBehind = tiedAt !== undefined && alongShank(tiedAt) > REAR && bench.ofRole("tail") === undefined;
+  const last = bench.made.findLast((m) => m.step.do !== "act")?.step;
+  const isBesideTail = last?.do === "lay" && rearRoles.has(bench.component(last.component)?.role);
+  const isBehind =
+    tiedAt !== undefined && alongShank(tiedAt) > REAR && (bench.ofRole("tail") === undefined || isBesideTail);
   if (isPaired && isBehind) return meant({ ...t, told: { ...t.told, role: "tail" } });
   const isWing =
     form === "quill" ||

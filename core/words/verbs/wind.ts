@@ -289,6 +289,8 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   // “Black cock over the seal only”, of a body of several: as far as that goes.
   const covered = isHackle(object.role) && !isPlaced(said) ? coveredBy(said, t.bench) : undefined;
   if (covered) Object.assign(said, { from: covered.rear, to: covered.front });
+  const own = isHackle(object.role) && said.palmered && !isPlaced(said) ? bodyOfLine(t) : undefined;
+  if (own) Object.assign(said, { from: rearOf(own), to: frontOf(own.from, own.to) });
   const front = (isHackle(object.role) || object.form === "hackle") && said.palmered ? ribbed(t.bench) : undefined;
   const post = said.roundPost ? postAt(t.bench) : undefined;
   if (post && !said.from && !said.begin && !said.end) said.there ??= post;

@@ -15,8 +15,14 @@ const besides = map(
 );
 
 const setThere = (s: Said, p: Place): boolean | void => {
-  if (s.there !== undefined) return false;
-  s.there = p;
+  if (s.there === undefined) {
+    s.there = p;
+    return;
+  }
+  // “brought over the eyes and tied down behind the hook eye”: the way, and then where it is held.
+  const isWay = "part" in s.there && s.there.end === "middle";
+  if (!isWay || s.tieIn !== undefined || s.attitude !== "over") return false;
+  s.tieIn = { at: p };
 };
 
 export const at: Clause = clause("at the bend", oneOf(intoBend, whereItIs, besides, place), setThere);

@@ -42,7 +42,9 @@ const freeOrder: Clause = clause(
 /** How it goes round what is there; it counts nothing. */
 export const figureOfEight: Clause = clause(
   "figure of eight",
-  words("(?:in\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?"),
+  words(
+    "(?:a?round|over|between)\\s+the\\s+(?:(?:bead[- ])?chain\\s+|dumb-?bell\\s+)?eyes(?=\\s+(?:in|with)\\s+(?:an?\\s+)?figure)|(?:in\\s+|with\\s+)?(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:round|around|between|over)\\s+the\\s+\\w+)?",
+  ),
   () => undefined,
 );
 

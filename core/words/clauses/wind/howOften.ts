@@ -5,6 +5,8 @@ import { TOUCHING, TURNS, SLIGHT_OVERLAP, of } from "./zone";
 import { readNumber, number } from "../../text/number";
 import { absolute } from "../../text/place";
 
+/** One of two stuffs that lie behind each other: “over the tinsel”. */
+const OVER_IT = words("(?:over|on|through|along)\\s+the\\s+(?!body\\b|whole\\b)[a-z]+");
 export const howOften: Clause[] = [
   clause(
     "the same number of turns",
@@ -54,6 +56,11 @@ export const howOften: Clause[] = [
     ),
     (s, [c]) =>
       setTurns(s, { ...c, n: 2 * c.n, ...(c.spread && { spread: [2 * c.spread[0], 2 * c.spread[1]] }) }, false),
+  ),
+  clause(
+    "3 turns over the tinsel, 4 over the floss",
+    seq(count, TURNS, OVER_IT, opt(words(",")), opt(words("and|then|plus")), count, opt(TURNS), OVER_IT),
+    (s, [a, , , , , b]) => setTurns(s, { n: a.n + b.n }, false),
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
   clause("12 x .015", seq(count, words("x(?=\\s*0?\\.\\d{2})")), (s, [c]) => setTurns(s, c, false)),
