@@ -104,13 +104,13 @@ const ways: readonly ((said: Said, t: Telling) => void)[] = [
   layer,
 ];
 /** “Run the thread on into the bend”, “cover the wire and go round the bend”: it does not start there. */
-const goesThere =
-  /\b(?:run|cover(?:ing)?|go(?:ing)?)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
+const goesThere = /\b(?:run|go(?:ing)?)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
 /** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
 function intoBend(said: Said, { told, text, bench }: Telling): void {
   const { there } = said;
   const goes = told.verb === "start" && goesThere.test(text.slice(told.at, told.end));
-  if ((told.verb !== "wind" && told.verb !== "move" && !goes) || bench.isBased || !there || alongShank(there) <= HALF) return;
+  if ((told.verb !== "wind" && told.verb !== "move" && !goes) || bench.isBased || !there || alongShank(there) <= HALF)
+    return;
   if (said.begin || said.end || said.from || said.rule) return;
   said.begin = bench.hangs ?? { eyeLengths: 0.5 };
   said.end = there;
