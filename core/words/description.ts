@@ -340,6 +340,9 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     place = comma > 0 ? t.end + comma : next;
     if (comma > 0) {
       const ahead = tokenAt(text, place);
+      // “Head: black, large”: how it is made is no part of the thread's name.
+      if (implied === "thread" && ahead && /^(?:small|large|neat|tiny|big|long|short|narrow|wide)$/.test(ahead.word))
+        break;
       if (
         !ahead ||
         !(

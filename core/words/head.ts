@@ -112,6 +112,7 @@ const heads: readonly HeadReader[] = [
   ledBy(/^dubbing\s*:\s*/, "body", true),
   (rest, begin) => (shareOfBody.test(rest) ? { begin, role: "body", part: "body", isListed: true } : undefined),
   colouredHead,
+  countedHead,
   signedHead,
 ];
 
@@ -150,6 +151,14 @@ function colouredHead(rest: string, begin: number): LineHead | undefined {
   const [, colour = "", part] = colouredPart.exec(rest) ?? [];
   return isColour(colour) ? { begin, role: roleOfWord(part ?? ""), part, isListed: true } : undefined;
 }
+
+/** “Two antennae of black rubber”: the number stays to be read with what it is of. */
+function countedHead(rest: string, begin: number): LineHead | undefined {
+  const part = countedPart.exec(rest)?.[1];
+  return part === undefined ? undefined : { begin, role: roleOfWord(part), part, isListed: true };
+}
+const countedPart =
+  /^(?:an?|one|two|three|four|six|\d{1,2})\s+(antennae|feelers|horns|whiskers)\s+of\s/;
 
 /** “Tail: …”, “for the throat, ten fibres”: a part with a sign behind it. */
 function signedHead(rest: string, counted: number): LineHead | undefined {

@@ -95,6 +95,8 @@ const nouns: [string, NounForm][] = [
       "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?",
       "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|metal|wire|thread|braid|silver|gold|copper))",
       "(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|metal|wire|thread|braid|bead|lame))",
+      "(?<=\\bthe\\s+)flat(?=\\s*(?:[,.;]|$|(?:under|up|over|to|for|round|forwards?)\\b))",
+      "(?<!\\ban\\s+)oval(?=\\s*(?:[,.;]|$|(?:up|over|through|for|and|to|in|down)\\b))",
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",

@@ -13,7 +13,9 @@ const asPartRead: Reader<string> = map(
     words(
       "(?:for|as|to\\s+(?:form|make|build|represent|suggest|give|be)|forms?|makes?|making|forming)(?:\\s+(?:a|an|the|its))?(?:\\s+(?:small|neat|short|long|tidy|slim|full|sparse|the))?",
     ),
-    match(`(${PARTS}|(?<=\\b(?:for|as)\\s+(?:the|a)\\s+)back(?=\\s*(?:[,.;]|$|and\\b)))`),
+    match(
+      `(${PARTS}|(?<=\\b(?:for|as)\\s+(?:the|a)\\s+)back(?=\\s*(?:[,.;]|$|and\\b))|(?<=\\b(?:for|as)\\s+an?\\s+)tip(?=\\s*(?:[,.;]|$)))`,
+    ),
   ),
   ([, [w]]) => w ?? "",
 );

@@ -8,7 +8,8 @@ import { participleAt } from "../verbs";
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
 /** Herl that is as long as something lies there; it does not wait to be wound. */
-const hasLength = /^[^.;]*\b(?:as\s+long\s+as|on\s+top|(?:longer|shorter)\s+than|same\s+length|level\s+with)\b/;
+const hasLength =
+  /^[^.;]*\b(?:as\s+long\s+as|on\s+top|(?:longer|shorter)\s+than|(?:slightly|little|bit|touch)\s+(?:longer|shorter)|same\s+length|level\s+with)\b/;
 
 export function sayingAt({ told, text, at, context }: Here): Next | undefined {
   const form = formTold(told);

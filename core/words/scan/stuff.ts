@@ -7,6 +7,7 @@ import {
   impliedBy,
   isHackleRole,
   bothHackles,
+  asDubbing,
   asHair,
   dubbedOf,
   colourOfPiece,
@@ -113,7 +114,7 @@ function describedAt(
   return (
     (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
     (verb === "dub" && isFirst ? coloursDubbed(text, begin) : undefined) ??
-    asHair(descriptionAt(text, begin, index, atHead, implied), role) ??
+    asDubbing(asHair(descriptionAt(text, begin, index, atHead, implied), role), verb) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (kind === "lay" && isFirst ? (colourOfPiece(text, begin) ?? colourOfBunch(text, begin)) : undefined) ??
     (role === "flash" && isFirst ? flashOf(text, begin) : undefined) ??

@@ -39,9 +39,8 @@ export const absolute: Reader<number> = memo(
     ),
   ),
 );
-/** Inches in mm leave crumbs behind the last digit. */
-const exact = (mm: number | undefined): number | undefined =>
-  mm === undefined ? undefined : Number(mm.toPrecision(12));
+/** Inches in mm leave crumbs behind the last digit: nobody measures finer than that. */
+const exact = (mm: number | undefined): number | undefined => (mm === undefined ? undefined : Number(mm.toFixed(4)));
 
 /** A distance in any measure of the hook: “2 mm”, “two eyes”, “half a gape”, “1.5 eye lengths”. */
 const distance: Reader<PlaceShift> = memo(

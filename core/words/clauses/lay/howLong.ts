@@ -79,6 +79,17 @@ export const saidToBeLengths: Clause[] = [
       s.likePlusMm = way === "longer" ? mm : -mm;
     },
   ),
+  clause(
+    "twice the length of the fur",
+    match(
+      "(half|twice|double|three\\s+quarters\\s+of|two\\s+thirds\\s+of|(?:one\\s+and\\s+a\\s+half|three)\\s+times)\\s+(?:the\\s+length\\s+of|as\\s+long\\s+as)\\s+(?:the|its)\\s+((?!(?:hook|shank|gape|gap|eye|body|abdomen|tail|wing|thorax|hackle|throat|leg|whole|flash|underwing|shuck|post|beard)s?\\b)(?:[a-z]+\\s+)?[a-z]+)(?=\\s*(?:[,.;]|$))",
+    ),
+    (s, [share = "", like]) => {
+      if (s.shown !== undefined || s.like !== undefined) return false;
+      s.like = like;
+      s.likeTimes = /twice|double/.test(share) ? 2 : (readNumber(share.replace(/\s+(?:times|of)$/, "")) ?? 1);
+    },
+  ),
   leavingBehind,
   clause(
     "leaving a tail of 20 mm",
@@ -230,6 +241,14 @@ export const bareLengths: Clause[] = [
         ...(how === "past" || how === "beyond" ? { pastMm: 1 } : how?.startsWith("short") ? { pastMm: -1 } : {}),
       };
       delete s.there;
+    },
+  ),
+  clause(
+    "a quarter shorter",
+    match("(?:by\\s+)?(?:an?\\s+)?(quarter|third|fifth|half)\\s+(?:of\\s+it\\s+)?(shorter|longer)(?!\\s+than)"),
+    (s, [share = "", way]) => {
+      const part = share === "quarter" ? 0.25 : share === "third" ? 1 / 3 : share === "fifth" ? 0.2 : 0.5;
+      s.sameLength = Number((way === "longer" ? 1 + part : 1 - part).toPrecision(4));
     },
   ),
   clause(

@@ -27,7 +27,7 @@ export const howTied: Clause[] = [
   clause(
     "slid over the shank",
     words(
-      "(?:slid|slipped|threaded|sleeved|pulled|pushed)\\s+(?:on(?:to)?|over)\\s+(?:the\\s+)?(?:whole\\s+)?(?:shank|hook|thread|underbody|weight|lead)|(?:slid|slipped)\\s+on(?=\\s*(?:[,.;]|$))",
+      "(?:slid|slipped|threaded|sleeved|pulled|pushed)\\s+(?:on(?:to)?|over)\\s+(?:the\\s+)?(?:whole\\s+)?(?:shank|hook|thread|underbody|weight|lead)|(?:slid|slipped)\\s+(?:on|over(?:\\s+it)?)(?=\\s*(?:[,.;]|$|and\\b))",
     ),
     (s) => {
       if (s.from !== undefined) return false;

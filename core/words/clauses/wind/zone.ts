@@ -210,7 +210,7 @@ export const leavingMm: Clause = clause(
 export const bodyToo: Clause = clause(
   "which is the body as well",
   words(
-    "the\\s+body\\s+is\\s+(?:just\\s+|only\\s+)?(?:of\\s+)?(?:the\\s+)?(?:same\\s+)?(?:thread|silk|it)(?=\\s*(?:[,.;]|$))|(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
+    "(?:the\\s+)?body\\s+(?:is\\s+)?(?:made\\s+)?of\\s+(?:it|the\\s+same(?:\\s+(?:thread|silk))?)(?=\\s*(?:[,.;]|$))|the\\s+body\\s+is\\s+(?:just\\s+|only\\s+)?(?:of\\s+)?(?:the\\s+)?(?:same\\s+)?(?:thread|silk|it)(?=\\s*(?:[,.;]|$))|(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
   ),
   put({ isBodyToo: true }),
 );
