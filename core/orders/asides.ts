@@ -24,9 +24,10 @@ const GREETING_BEFORE = new RegExp(
     .map((w) => `[${w.charAt(0).toUpperCase()}${w.charAt(0)}]${w.slice(1)}`)
     .join(
       "|",
-    )})(?:\\s+(?:Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?(?:\\p{Lu}[\\p{L}'-]*|team|all|everyone|everybody|there|folks|both|again|zusammen)){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
+    )})(?:\\s+(?:Damen\\s+und\\s+|Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?(?:\\p{Lu}[\\p{L}'-]*|team|all|everyone|everybody|there|folks|both|again|zusammen)){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
   "u",
 );
+const OF_AN_ORDER = /(?<!\p{L})(?:für|for|on behalf of|im auftrag|bestell\p{L}*)(?!\p{L})/iu;
 /** A closing at the end of a line, before who signs. */
 const CLOSING_AFTER =
   /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|(?:mit )?(?:freundlichen?|besten?|vielen?|lieben?) grü(?:ß|ss)en?|grü(?:ß|ss)e|gruß|mfg|lg|vg|danke|yours(?: sincerely| faithfully| truly)?|sincerely)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
@@ -135,5 +136,7 @@ function whyAside(line: string, isOver: boolean): AsideWhy | undefined {
   if (SIGNATURE.test(line) || CLOSING.test(line)) return "closing";
   // Beneath the closing stands who wrote it; whatever has a number in it could still be a line of the order.
   if (isOver && !/\d/.test(line) && wordsIn(line).length <= 5) return "closing";
-  return GREETING.test(line) ? "greeting" : undefined;
+  // “Hallo zusammen, wir bestellen für …”: behind the greeting stands whom it is for.
+  const saysMore = GREETING_BEFORE.test(line) && OF_AN_ORDER.test(line);
+  return GREETING.test(line) && !saysMore ? "greeting" : undefined;
 }

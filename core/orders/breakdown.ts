@@ -27,6 +27,7 @@ export interface Breakdown {
 /** Ways in which a quantity is broken down, in the order in which they are tried. */
 const ways: readonly ((counted: Counted) => Breakdown | undefined)[] = [
   toldInAll,
+  someOfEach,
   summedUp,
   partOf,
   withTheRest,
@@ -59,6 +60,8 @@ const sumOf = (parts: readonly Quantity[]): number => parts.reduce((sum, p) => s
 /** Says that what follows is what the quantity before it is made of. */
 const MADE_OF =
   /[(:=]|(?<!\p{L})(?:namely|being|made up|split|divided|i\.?e\.?|that is|davon|darunter|of which|of them|nämlich|und zwar|aufgeteilt)(?!\p{L})/iu;
+/** “6 dz Slate Wisp 14 - 4 slate 2 amber”. */
+const DASH_BEFORE = /\s[-–]\s*$/u;
 const SIZE_AHEAD = String.raw`(?:in\s+|of\s+)?(?:the\s+)?(?:sizes?\s*|#|no\.?\s*|gr\.?\s*)?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
 /** A number without a unit before a word, or before “in 14”. */
 const BARE = new RegExp(
@@ -165,6 +168,35 @@ function toldInAll({ text, start, quantities }: Counted): Breakdown | undefined 
   }
   return undefined;
 }
+
+const EACH_BESIDE = /^\s*(?:of\s+)?(?:each|every|apiece|ea\.?|je(?:weils)?)(?!\p{L})/iu;
+const EACH_BEFORE = /(?<!\p{L})(?:each|je(?:weils)?)\s+$/iu;
+/**
+ * “3 dz Boathouse Sedge: 12 tan, 14 tan, 14 grey – a dozen of each”: so many of each size, or of each size in its
+ * colour, of which there are as many as make up the quantity.
+ */
+function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown | undefined {
+  const [total, part, another] = quantities;
+  if (total?.flies === undefined || part?.flies === undefined || another) return undefined;
+  const isEach =
+    EACH_BESIDE.test(text.slice(part.at[1] - start)) || EACH_BEFORE.test(text.slice(0, part.at[0] - start));
+  const times = total.flies / part.flies;
+  if (!isEach || times < 2 || !Number.isInteger(times)) return undefined;
+  const { colours, forms } = wordsOfFlies(catalogue.patterns);
+  const list = text.slice(total.at[1] - start);
+  const isOfEach = EACH_BESIDE.test(list) || EACH_BEFORE.test(text.slice(0, total.at[0] - start));
+  // “2 dz claret 10 and 12, 1 dz each in green”: what has a colour of its own is another quantity.
+  const behind = (text.slice(part.at[1] - start).match(/[\p{L}-]+/gu) ?? []).map((w) => fold(plainColour(w)));
+  if (isOfEach || behind.some((w) => colours.has(w) || forms.has(w))) return undefined;
+  const isColour = (word = ""): boolean => colours.has(fold(plainColour(word)));
+  const pairs = [...list.matchAll(SIZE_AND_WORD)].filter((m) => isColour(m[1] ?? m[2])).length;
+  const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length;
+  if (times !== pairs && times !== sizes) return undefined;
+  const parts = [{ ...part, isOfEach: true }];
+  return { parts, words: total.at, label: `${dozensText(total.flies)} in all`, until: part };
+}
+const SIZE_AND_WORD =
+  /(?<![\p{L}\d])#?\d{1,2}(?:\/0)?\s+(\p{L}+)|(?<!\p{L})(\p{L}+)\s+#?\d{1,2}(?:\/0)?(?![\p{L}\d])/giu;
 
 const LIST_BEHIND =
   /^\s*(?:(?:mixed|assorted|in all|altogether|in total|total|of flies|flies|gemischt|sortiert|insgesamt)(?!\p{L}))?\s*:\s/iu;
@@ -276,7 +308,7 @@ function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown 
   };
   const isOpen = leavesOpen(isColour) || leavesOpen((word) => forms.has(fold(plainColour(word))));
   const isSized = after.every((a) => /(?<!\p{L})(?:in|size|#)\s*#?\d/iu.test(a)) && !/\d/.test(before);
-  const isMarked = MADE_OF.test(before);
+  const isMarked = MADE_OF.test(before) || (behind.length === 0 && DASH_BEFORE.test(before));
   if (bare.length > 0 && !inDozens && !isMarked) return undefined;
   if (!isMarked && !isOpen && !isSized) return undefined;
   return inAll(

@@ -38,6 +38,8 @@ const files: [string, Catalogue][] = [
   ["slipway.txt", anotherCatalogue],
   ["ferry.txt", anotherCatalogue],
   ["causeway.txt", anotherCatalogue],
+  ["gangway.txt", anotherCatalogue],
+  ["lockgate.txt", catalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

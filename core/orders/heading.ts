@@ -6,6 +6,7 @@ import { findExactly, findName, findShort, isInName, isSure, SURE, type NameFoun
 import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
 import { isCourteousWord } from "./asides";
+import { findWish } from "./wishes";
 import { Stretch } from "./stretch";
 import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 
@@ -15,6 +16,9 @@ const BEFORE =
   /^(?:(?:needed|wanted|required|due|ship(?:ping|s)?(?:\s+(?:date|on))?|deliver(?:y|ed)?)\s*:?\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/i;
 const WEEKS_BEFORE =
   /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
+/** “Week of 12 April”: from that day on they are waited for. */
+const WEEK_OF =
+  /^(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
 const LEADS =
   /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
@@ -48,7 +52,8 @@ export class Heading {
       return true;
     }
     // The point of a sentence, and not that of a German number.
-    const day = readDay(chunk.text.replace(/(?<=\d{4}|\p{L})[.!]$/u, ""), this.catalogue.today);
+    const said = chunk.text.replace(WEEK_OF, "").replace(/(?<=\d{4}|\p{L})[.!]$/u, "");
+    const day = readDay(said, this.catalogue.today);
     if (day) {
       this.settleDay(day, at, chunk.text);
       return true;
@@ -178,6 +183,8 @@ export class Heading {
   }
 
   private takeCustomer(chunk: Span, at: [number, number]): boolean {
+    // “Otter Creek Anglers - reorder”, “no lead on anything”: read for themselves elsewhere.
+    if (findWish(chunk.text, 0) || this.namesOneInParts(chunk)) return false;
     if (/[\d#]/.test(chunk.text) && !this.catalogue.customers.some((c) => /\d/.test(c.name))) return false;
     const clean = chunk.text.replace(new RegExp(`^${FOR.source.replace("(?<!\\p{L})", "")}`, "iu"), "");
     const close = nearest(clean, this.catalogue.customers, (c) => c.name);
@@ -195,6 +202,12 @@ export class Heading {
         candidates: close.map((c) => ({ label: c.item.name, text: c.item.name })),
       });
     return true;
+  }
+
+  /** Whether one of its parts, between dashes, is a customer by the full name. */
+  private namesOneInParts(chunk: Span): boolean {
+    const parts = chunk.text.split(/\s[/–-]\s/);
+    return parts.length > 1 && parts.some((p) => this.catalogue.customers.some((c) => fold(c.name) === fold(p)));
   }
 
   /** Who signed is the customer, where nobody else is named and the name is one that is known. */

@@ -71,6 +71,7 @@ export function giveBack(lines: readonly ReadLine[], text: string, { patterns }:
   const others = lines.slice(0, -1);
   givePattern(others, last, patterns);
   giveSize(others, last, text, patterns);
+  giveBoth(others, last, text);
   const colour = last.understood.find((u) => u.field === "variant");
   if (!colour || !/,\s*(?:all\s+|alle\s+)?(?:in\s+)?$/iu.test(text.slice(0, colour.at[0]))) return;
   const isLacking = (l: ReadLine): boolean =>
@@ -82,12 +83,34 @@ export function giveBack(lines: readonly ReadLine[], text: string, { patterns }:
   }
 }
 
+/** “2 dz olive, 2 dz grey, both size 12 and weighted”: what stands behind “both” is of the one before as well. */
+function giveBoth(others: readonly ReadLine[], last: ReadLine, text: string): void {
+  const [other, another] = others;
+  const both = /,\s*(both|beide)(?!\p{L})/iu.exec(text.slice(last.at[0], last.at[1]));
+  if (!both || !other || another || other.pattern !== last.pattern) return;
+  const from = last.at[0] + both.index;
+  const said = last.understood.filter((u) => u.at[0] > from);
+  const isAsked = (l: ReadLine, code: string): boolean => l.doubts.some((d) => d.code === code);
+  for (const { field } of said)
+    if (field === "size" || field === "variant" || field === "form") other[field] = last[field];
+  if (isAsked(other, "WHICH_SIZE") && other.size !== undefined)
+    other.doubts = other.doubts.filter((d) => d.code !== "WHICH_SIZE");
+  if (isAsked(other, "WHICH_COLOUR") && other.variant !== undefined)
+    other.doubts = other.doubts.filter((d) => d.code !== "WHICH_COLOUR");
+  last.doubts = last.doubts.filter(
+    (d) => !(d.code === "NOT_UNDERSTOOD" && /^(?:both|beide)$/iu.test(text.slice(...d.at).trim())),
+  );
+}
+
 /** “(2 red, 1 olive, 1 black), all 20s”: the size behind the list is that of each. */
 function giveSize(others: readonly ReadLine[], last: ReadLine, text: string, patterns: Catalogue["patterns"]): void {
   const size = last.understood.find((u) => u.field === "size");
   const fly = patterns.find((p) => p.id === last.pattern);
   const isBehind =
-    size && /(?:\)\s*,?|,)\s*(?:all\s+|alle\s+)?(?:(?:in|sizes?|gr\.?)\s+|#\s*)*$/iu.test(text.slice(0, size.at[0]));
+    size &&
+    /(?:\)\s*,?|,)\s*(?:all\s+|alle\s+|both\s+|beide\s+)?(?:(?:in|sizes?|gr\.?)\s+|#\s*)*$/iu.test(
+      text.slice(0, size.at[0]),
+    );
   if (!fly || !isBehind || last.size === undefined) return;
   const isLacking = (l: ReadLine): boolean =>
     l.pattern === last.pattern && l.size === undefined && l.doubts.every((d) => openQuestions.has(d.code));

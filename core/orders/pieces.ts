@@ -3,7 +3,7 @@ import { type Span, piecesOf } from "./spans";
 export const MARKER = /^\s*(?:[-*•·–]\s+|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/u;
 
 export const SENTENCE =
-  /(?<!(?:^|[\s\d])(?:ea|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+(?<!\?(?=\s+\d{1,3}\s+of\s+the\s))\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})|(?<=\d[.!?])\s+(?=(?:(?:viele|beste|liebe|herzliche|schöne)\s+)?(?:grüße|grüsse|gruß|gruss|mfg|danke|regards|cheers|thanks|best)(?!\p{L}))|(?<=\p{L}\.)\s+(?=(?:please|bitte|thanks|thank\s+you|danke|could\s+you|can\s+you)\s+\p{L})|(?<=(?<![\d.])\d{1,2}(?:\/0)?\s?[-–:x×]\s?[\d½¼¾/ ]{1,6}\s?(?:dzn?|doz|dtzd?)\.)\s+(?=\p{Lu}\p{Ll}+\s+\p{Lu}\p{Ll})/giu;
+  /(?<!(?:^|[\s\d])(?:ea|w|unw|wtd|dto|dito|ditto|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+(?<!\?(?=\s+\d{1,3}\s+of\s+the\s))\s+(?=\p{Lu}|\d)|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+\s+\p{Ll})|(?<=\d[.!?])\s+(?=(?:(?:viele|beste|liebe|herzliche|schöne)\s+)?(?:grüße|grüsse|gruß|gruss|mfg|danke|regards|cheers|thanks|best)(?!\p{L}))|(?<=\p{L}\.)\s+(?=(?:please|bitte|thanks|thank\s+you|danke|could\s+you|can\s+you)\s+\p{L})|(?<=(?<![\d.])\d{1,2}(?:\/0)?\s?[-–:x×]\s?[\d½¼¾/ ]{1,6}\s?(?:dzn?|doz|dtzd?)\.)\s+(?=\p{Lu}\p{Ll}+\s+\p{Lu}\p{Ll})/giu;
 
 export const CLAUSE =
   /;|(?<=(?<!\p{L})(?:total|altogether|in all|insgesamt|gesamt))\s*:\s|(?<!\d)\s\/\/\s|(?<!(?:dz|dozn?|dozens?|dtzd?|dutzend)\.?)\s\+\s(?=\d{1,4}\s+\p{Lu}\p{L}{2})|\s(?:--|—)\s|\s\d{1,2}\)\s+(?=\p{Lu})|,\s*(?=(?:and\s+|und\s+)?(?:the\s+)?same(?:\s+again)?\s+(?:in|with)\s)|\s+(?=(?:and|plus)\s+(?:the\s+)?same(?:\s+again)?\s+(?:in|with|of(?!\s+(?:them|these|those|each|it)(?!\p{L})))\s)|\s+(?=und\s+(?:dasselbe|das\s+gleiche|nochmal)\s+(?:in|mit)\s)/gu;
@@ -12,7 +12,7 @@ const UNIT_OR_DATE = String.raw`(?:\s*(?:dz|doz|dozens?|dtz|dutzend|flies|fly|pc
 
 /** A comma ends a part, but not within a number, and not within a list of sizes. */
 const COMMA = new RegExp(
-  String.raw`,(?!\d{3}(?!\d))(?<!\d,(?=\d))(?!(?<=(?:^|[\s#/])\d{1,2}(?:\/0)?,)\s*#?\d{1,2}(?:\/0)?(?!\d)(?!${UNIT_OR_DATE}))`,
+  String.raw`,(?!\d{3}(?!\d))(?!\s*(?:in\s+)?(?:sizes?|sz|gr(?:öße)?)\.?\s*#?\d{1,2}(?:\/0)?\s*(?:$|[.,;)]))(?<!\d,(?=\d))(?!(?<=(?:^|[\s#/])\d{1,2}(?:\/0)?,)\s*#?\d{1,2}(?:\/0)?(?!\d)(?!${UNIT_OR_DATE}))`,
   "giu",
 );
 

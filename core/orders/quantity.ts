@@ -289,7 +289,7 @@ const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
     return Number.isInteger(flies) ? [{ at, flies }] : [];
   });
 const AS_MANY =
-  /(?<!\p{L})(?:(?:half|twice|double)\s+(?:as\s+many(?:\s+again)?|that(?:\s+(?:number|quantity|amount|many))?|the\s+(?:number|quantity|amount))|(?:halb|doppelt)\s+so\s+viele|(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s{0,4})(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
+  /(?<!\p{L})(?:(?:half|twice|double)\s+(?:as\s+many(?:\s+again)?|that(?:\s+(?:number|quantity|amount|many))?|the\s+(?:number|quantity|amount))|(?:halb|doppelt)\s+so\s+viele|(?:the\s+)?(?:same\s+(?:number|quantity|amount)|as\s+many(?:\s+again)?|ebenso\s+viele|genauso\s+viele|gleich\s+viele|die\s+gleiche\s+(?:menge|anzahl))|(?<=[:,]\s{0,4}|(?<!\p{L})(?:sizes?|gr\.?|#)\s{0,2}\d{1,2}(?:\/0)?s?\s{1,2})(?:the\s+same(?:\s+again)?|dasselbe)(?=\s*(?:[.;]|$)))(?!\p{L})/giu;
 
 /**
  * “two dozen in 2/0 and two in 3/0”, “3 dz olive, 4 rust”: a number behind a quantity in dozens counts dozens too,

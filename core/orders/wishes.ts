@@ -23,7 +23,10 @@ const rules = [
     "barbless",
     "(?:on\\s+)?(?:barbless|de-?barbed|barbs? (?:crushed|pinched|down))(?:\\s+hooks?)?(?:\\s+(?:only|please))?|(?:no|without) barbs?|ohne widerhaken|schonhaken|widerhakenlos(?:e[nrs]?)?(?:\\s+haken)?",
   ),
-  rule("leadFree", "(?:no|without) lead|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei"),
+  rule(
+    "leadFree",
+    "(?:no|without) lead(?:\\s+(?:on|in)\\s+(?:anything|everything|any(?:\\s+of\\s+(?:them|these))?|all(?:\\s+of\\s+(?:them|these))?))?|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei",
+  ),
   rule(
     "sparse",
     "(?:tied |dressed |dress(?:ed)? them )?(?:very |extra |rather )?(?:sparse(?:ly|r)?|more lightly|lighter(?= dress| tied)|lightly|slim(?:mer)?|thin(?:ner)?)(?: (?:tied|dressed|dressing))?|(?:sehr |extra )?(?:schlank|sparsam)(?: gebunden)?",
@@ -65,6 +68,14 @@ const rules = [
     "own",
     "(?:invoice|payment|pay(?:able)?|terms|net|zahlbar|zahlung|rechnung)(?:\\s+(?:in|within|after|at|binnen|innerhalb(?:\\s+von)?|nach))?\\s*:?\\s+\\d{1,3}\\s+(?:days?|tage[n]?)(?:\\s+net)?",
   ),
+  rule(
+    "own",
+    "(?:loose|in bulk)(?:,?\\s+(?:and\\s+)?not\\s+(?:boxed|packed|carded))?|not\\s+(?:boxed|carded)|unverpackt|lose",
+  ),
+  rule(
+    "own",
+    "(?:on\\s+)?(?:the\\s+)?(?:heaviest|strongest|finest|lightest|sharpest)(?:\\s+wire)?\\s+hooks?(?:\\s+(?:that\\s+)?(?:you\\s+(?:have|can\\s+get)|there\\s+are|available))?",
+  ),
   rule("own", "(?:an? )?(?:mixed|assorted) (?:box|selection|pack)(?:es)?"),
   rule(
     "own",
@@ -96,6 +107,9 @@ const rules = [
     "rush(?: order)?|urgent(?:ly)?|asap|as (?:soon|quickly|fast) as (?:possible|you can)(?: but)?|priority|eilig|dringend|eilt|so bald wie möglich",
   ),
 ];
+
+/** How the label of a wish for materials begins. */
+export const OF_MATERIALS = "materials: ";
 
 /** The next wish in a text, where it stands; patterns and quantities are taken out before. */
 export function findWish(left: string, start: number): Wish | undefined {

@@ -6,10 +6,11 @@ import { isCourteousWord } from "../asides";
 import { fold, nearest } from "../nearest";
 import type { Stretch } from "../stretch";
 import { plainColour } from "../names";
+import type { Pair } from "./pairs";
 
 /** Words that say how a quantity goes with what follows: they are never part of a name. */
 export const FILLER =
-  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|lieferbar|split|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
+  /^(?:all|alle[nr]?|alles|of|the|in|sizes?|sz|x|and|und|@|-|–|#|patterns?|from|with|mit|von|in|flies|hooks?|please|bitte|also|likewise|w\/?|plus|some|colou?rs?|farbe|die|der|den|das|as|well|auch|noch|again|more|same|ditto|dito|dto|desgl|gleiche[rnms]?|dasselbe|those|ones?|qty|quantity|menge|anzahl|item|fly|artikel|a|an|to|for|für|at|&|\+|stück|dann|then|sowie|dazu|mix|mixture|assortment|nochmals?|wieder|lieferbar|split|außerdem|zusätzlich|additionally|another|weitere|we|need|i|want|would|like|take|haken)$/iu;
 
 export type Pattern = Catalogue["patterns"][number];
 
@@ -22,6 +23,8 @@ export interface Draft {
   isNamed: boolean;
   sizes: SizesRead | undefined;
   colours: Named[];
+  /** Colours that each have sizes of their own. */
+  pairs?: Pair[];
   formSaid: boolean;
 }
 

@@ -9,8 +9,9 @@ import { isShared, settleEach, spread } from "./spread";
 import { takeSizes } from "../sizes";
 import { settleSize } from "./sizes";
 import { askRest } from "./rest";
+import { takePairs, type Pair } from "./pairs";
 import { inHalves, takeHalves } from "./halves";
-import { findWish } from "../wishes";
+import { findWish, OF_MATERIALS } from "../wishes";
 
 /** “the same but in 16” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
@@ -34,6 +35,13 @@ const REST_USUAL =
 
 /** “we're after some …”, “before the season kicks off”: courtesy that is made of words which could mean more. */
 const AFTER = /(?<!\p{L})(?:we(?:'|’)?re|we\s+are|i(?:'|’)?m|i\s+am)\s+(?:now\s+)?after(?!\p{L})(?:\s+some)?/iu;
+
+/** “The same in 12 but unweighted”: what stands behind it is read already. */
+const BUT = /(?<!\p{L})(?<!(?<!\p{L})same\s+)(?:but|aber|jedoch)(?=\s+\uE000)/iu;
+
+/** “For the opening we would like …”: the occasion, where no day is called so. */
+const OCCASION =
+  /(?<!\p{L})(?:for|zum|zur|für\s+die)\s+(?:the\s+)?(?:opening|start|(?:(?:new|coming|next)\s+)?season|(?:neue\s+)?saison|eröffnung)(?=\s+(?:we|i|please|could|can|wir|ich|bitte|brauch\p{L}*|hätt\p{L}*)(?!\p{L}))/iu;
 
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 
@@ -71,6 +79,7 @@ export class ItemReader implements ItemState {
     stretch.take(SAME_BUT);
     stretch.take(REST_USUAL);
     stretch.take(AFTER);
+    stretch.take(OCCASION);
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
     const isUsualHook =
       this.before?.wishes.some((w) => w.kind === "barbless") === true && stretch.take(USUAL_HOOKS) !== undefined;
@@ -87,13 +96,16 @@ export class ItemReader implements ItemState {
     const each = isInShares ? "shared" : eachOf || quantity?.isOfEach ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
     const sameColours = stretch.take(SAME_COLOURS);
+    draft.pairs = draft.pattern && takePairs(stretch, draft.pattern);
+    if (draft.pairs) inPairs(draft, draft.pairs);
     if (draft.pattern) takeNames(this, stretch, draft, draft.pattern);
     takeQuantityless(this, stretch, draft, quantity, eachOf?.at[0]);
-    draft.sizes = takeSizes(stretch, draft.pattern?.sizes);
+    draft.sizes ??= takeSizes(stretch, draft.pattern?.sizes);
     settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
     if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = coloursSoFar(this, draft.pattern);
     settleColour(this, stretch, draft);
+    stretch.take(BUT);
     askRest(this, stretch, draft);
     // “1 dz of black in each size”: in those that the order has of that fly.
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
@@ -109,6 +121,16 @@ export class ItemReader implements ItemState {
   }
 }
 
+/** What the pairs say of sizes and colours. */
+function inPairs(draft: Draft, pairs: readonly Pair[]): void {
+  const { line } = draft;
+  const words = pairs.map((p) => `${p.colour.name} ${p.size}`).join(", ");
+  const [first] = pairs;
+  line.size = first?.size;
+  draft.sizes = { at: line.at, words, sizes: [...new Set(pairs.map((p) => p.size))], isRange: false };
+  draft.colours = [...new Set(pairs.map((p) => p.colour))];
+}
+
 function takeWishes(stretch: Stretch, line: ReadLine): void {
   for (let wish = findWish(stretch.left, stretch.start); wish; wish = findWish(stretch.left, stretch.start)) {
     stretch.takeOut(wish.at);
@@ -117,7 +139,7 @@ function takeWishes(stretch: Stretch, line: ReadLine): void {
     line.understood.push({
       field: "wish",
       at: wish.at,
-      label: wish.policy ? `materials: ${wish.policy}` : `wish: ${wish.words}`,
+      label: wish.policy ? `${OF_MATERIALS}${wish.policy}` : `wish: ${wish.words}`,
     });
   }
 }

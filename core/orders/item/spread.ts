@@ -62,7 +62,8 @@ export function spread(
       : colours.length === 0 && before.variants.length > 1
         ? before.variants
         : [line.variant];
-  const count = all.length * variants.length;
+  const { pairs } = draft;
+  const count = pairs?.length ?? all.length * variants.length;
   s.before = line;
   s.spreadBefore = { sizes: all, variants };
   if (count === 1) return [line];
@@ -78,7 +79,9 @@ export function spread(
     return [line];
   }
   const share = how === "each" ? flies : flies / count;
-  const lines = all.flatMap((size) => variants.map((variant) => ({ ...line, size, variant, flies: share })));
+  const lines = pairs
+    ? pairs.map(({ size, colour }) => ({ ...line, size, variant: colour.id, flies: share }))
+    : all.flatMap((size) => variants.map((variant) => ({ ...line, size, variant, flies: share })));
   s.before = lines[lines.length - 1];
   return lines.map((l, i) => (i === 0 ? l : { ...l, understood: [], doubts: [] }));
 }

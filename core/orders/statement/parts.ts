@@ -12,6 +12,8 @@ const MOST_NAMED = 4;
 /** Words in brackets, or up to the next comma. */
 const BEHIND_QUANTITY = /^\s*(?:\(([^()]*)\)|,?\s*(\p{L}[^,;()]*)(?=\s*(?:[,;]|$)))/u;
 
+const SIZES_OF_IT =
+  /^\s*(?:in\s+)?(?:sizes?\s+)?#?\d{1,2}(?:\/0)?(?:\s*(?:,|\/|and|und|&)\s*#?\d{1,2}(?:\/0)?)+\s*,?\s*(?:equally|evenly|each|shared|gleichmäßig|je)?\s*$/iu;
 const EACH_AHEAD = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu;
 const AHEAD = /(?<=(?:[,;]|(?<!\p{L})(?:and|und|plus|sowie))\s+)(\p{L}[\p{L}-]*(?:\s\p{L}[\p{L}-]*)?)\s+$/iu;
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
@@ -87,6 +89,11 @@ function withItsWishes(o: OrderReading, { left, start }: Stretch, from: number, 
   for (;;) {
     const found = BEHIND_QUANTITY.exec(left.slice(end - start, (next ?? left.length + start) - start));
     const words = found?.[1] ?? found?.[2] ?? "";
+    // “3 dz (10, 12, 14 equally)”: in what sizes the quantity goes.
+    if (found?.[1] !== undefined && SIZES_OF_IT.test(words)) {
+      end += found[0].length;
+      continue;
+    }
     if (!found || /\d/.test(words) || namesFlyIn(o, words)) return end;
     if (!findWish(words, 0) && !isForm(o, words)) return end;
     end += found[0].length;

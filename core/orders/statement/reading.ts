@@ -26,6 +26,9 @@ export function namesFly(o: OrderReading, stretch: Stretch): boolean {
   const words = stretch.words().filter((w) => !/\d/.test(w.text));
   const pattern = findName(words, o.catalogue.patterns, (p) => p.name, 0.62);
   const customer = findName(words, o.catalogue.customers, (c) => c.name, SURE);
-  if (pattern !== undefined && (customer === undefined || pattern.like >= customer.like)) return true;
+  // “Margit Osterfeld: 6 Barrel Nymphs”: each by its own words.
+  const isApart = pattern && customer && (pattern.from >= customer.to || customer.from >= pattern.to);
+  const isFly = pattern && (!customer || pattern.like >= customer.like || (isApart && pattern.like >= SURE));
+  if (isFly) return true;
   return customer === undefined && findShort(words, o.catalogue.patterns, (p) => p.name, isNoun) !== undefined;
 }

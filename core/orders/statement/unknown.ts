@@ -1,6 +1,8 @@
 import type { OrderReading } from "./reading";
 import type { Span } from "../spans";
-import { nearest } from "../nearest";
+import { plainColour } from "../names";
+import { fold, nearest } from "../nearest";
+import { wordsOfFlies } from "../quantity";
 import { keptAsWish } from "../wishes";
 
 /** “Cheers, Tom”: who signs behind a closing is nobody that is ordered for, and nothing that is ordered. */
@@ -31,7 +33,9 @@ export function askUnknown(o: OrderReading, chunk: Span): void {
     o.order.doubts.push({ field: "customer", code: "CUSTOMER_UNKNOWN", details, at, candidates: names });
     return;
   }
-  const looksLikeDay = /\d/.test(chunk.text) && o.order.lines.length > 0 && chunk.text.length < 24;
+  const { colours } = wordsOfFlies(o.catalogue.patterns);
+  const namesColour = (chunk.text.match(/[\p{L}-]+/gu) ?? []).some((w) => colours.has(fold(plainColour(w))));
+  const looksLikeDay = /\d/.test(chunk.text) && o.order.lines.length > 0 && chunk.text.length < 24 && !namesColour;
   o.order.doubts.push(
     looksLikeDay
       ? { field: "due", code: "NOT_A_DAY", details, at, candidates: [] }

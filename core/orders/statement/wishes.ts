@@ -1,6 +1,6 @@
 import type { OrderReading } from "./reading";
 import { Stretch } from "../stretch";
-import { findWish, findQuoted } from "../wishes";
+import { findWish, findQuoted, OF_MATERIALS } from "../wishes";
 import { isCourteousWord } from "../asides";
 import type { ReadLine, Wish } from "../types";
 import { fold } from "../nearest";
@@ -70,6 +70,11 @@ export function wishedOfAll(lines: ReadLine[], text: string): void {
   if (!first || !last || first === last) return;
   const begins = first.understood.find((u) => u.field === "quantity")?.at[0] ?? 0;
   const ahead = first.wishes.filter((w) => w.at[1] <= begins);
-  const behind = last.wishes.filter((w) => /,\s*(?:all\s+|alle\s+)?$/iu.test(text.slice(0, w.at[0])));
-  for (const line of lines) line.wishes = [...new Set([...line.wishes, ...ahead, ...behind])];
+  const standsBehind = (at: number): boolean => /(?:,|\s[-–])\s*(?:all\s+|alle\s+)?$/iu.test(text.slice(0, at));
+  const behind = last.wishes.filter((w) => standsBehind(w.at[0]));
+  const materials = last.understood.find((u) => u.field === "wish" && u.label.startsWith(OF_MATERIALS));
+  for (const line of lines) {
+    line.wishes = [...new Set([...line.wishes, ...ahead, ...behind])];
+    if (materials && standsBehind(materials.at[0])) line.policy ??= last.policy;
+  }
 }

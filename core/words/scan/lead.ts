@@ -89,10 +89,12 @@ const leadIn = words(
   ),
 );
 
+/** What changes the step before it, however it is told: “stand it up with wraps in front”, “leave the front bare”. */
+const doesMore = new Set<VerbId>(["stand", "leave"]);
 /** A verb as it is told, also in the midst of another: “winding it forward”. */
 export function actionAt(text: string, at: number): { id: VerbId; end: number } | undefined {
   const [verb, how] = [verbAt(text, at), manner(text, at)];
   // “cut to a point at the tail end” says how it is shaped.
-  if (verb) return how && how.end > verb.end ? undefined : verb;
+  if (verb) return how && how.end > verb.end && !doesMore.has(verb.id) ? undefined : verb;
   return how ? undefined : verbGoingOnAt(text, at);
 }

@@ -13,7 +13,7 @@ function wingOf({ told, bench }: Telling): MadeStep | undefined {
 
 /** “Stand it up with wraps in front, then post the base with six wraps”: how the wing that is there stands. */
 function tellStand(t: Telling): void {
-  const { told, text, line, bench } = t;
+  const { told, line, bench } = t;
   const wing = wingOf(t);
   if (wing?.step.do !== "lay") {
     // Of a wing that is told, but not how thick it is, that is asked already.
@@ -28,18 +28,15 @@ function tellStand(t: Telling): void {
   const turns = told.said.wraps ?? told.said.rule?.turns;
   const { step } = wing;
   const at = step.tieIn?.at ?? step.from;
-  const isPosted = posts.test(text.slice(told.at, told.end));
   wing.step = {
     ...step,
     attitude: "up",
-    ...(isPosted && { setBy: "wraps at the root" as const }),
     ...(turns !== undefined && { tieIn: { ...step.tieIn, at, wraps: Math.max(1, Math.round(turns)) } }),
   };
 }
-const posts = /^\W*(?:(?:and|then)\s+)*post/;
 
 export const stand = verb(
   "stand",
-  "(?:stand|prop|set|pull|lift)\\s+(?:it|them|the\\s+(?:wings?|post|hair|feathers?|fibres?|yarn))\\s+(?:straight\\s+|bolt\\s+)?(?:up(?:right)?|erect)(?!\\s+(?:and\\s+over|over|to)\\b)|post(?:\\s+up)?\\s+(?:the\\s+(?:base|wings?|foot)|it|them)(?:\\s+up)?",
+  "(?:stand|prop|set|pull|lift)\\s+(?:it|them|the\\s+(?:wings?|post|hair|feathers?|fibres?|yarn))\\s+(?:straight\\s+|bolt\\s+)?(?:up(?:right)?|erect)(?!\\s+(?:and\\s+over|over|to)\\b)(?:\\s+with\\s+(?:\\w+\\s+)?(?:wraps|turns)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?)?|post(?:\\s+up)?\\s+(?:the\\s+(?:base|wings?|foot)|it|them)(?:\\s+up)?",
   tellStand,
 );
