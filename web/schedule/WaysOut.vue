@@ -8,7 +8,7 @@ import { useChange } from "../parts/useChange";
 import { useSession } from "../team";
 import { dayAt } from "./planTime";
 import { changeWords } from "./trialWords";
-import { halvesOf } from "./useMove";
+import { halvesOf } from "./useKeptMove";
 import type { PlanTrial } from "./usePlanTrial";
 
 /** What could be done so that a late batch is on time: each way is tried on the plan before it is named. */

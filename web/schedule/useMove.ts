@@ -1,8 +1,9 @@
 import { computed, ref, type ComputedRef, type Ref } from "vue";
 import { Calendar } from "@kasten/core/schedule";
-import { pinBatch, splitTying, unpinBatch, type Plan } from "@kasten/contract/schedule";
+import type { Plan } from "@kasten/contract/schedule";
 import type { Refusal } from "../http";
-import { useChange } from "../parts/useChange";
+import { useAble } from "./useAble";
+import { useKeptMove } from "./useKeptMove";
 import type { PlanTrial } from "./usePlanTrial";
 
 type Work = Plan["work"][number];
@@ -36,36 +37,33 @@ export interface Move {
   unpin: () => Promise<void>;
 }
 
-/** Two halves of some flies, the first in whole dozens where there are several. */
-export function halvesOf(flies: number, [a, b]: [string, string]): { person: string; flies: number }[] {
-  const half = flies >= 24 ? Math.round(flies / 24) * 12 : Math.ceil(flies / 2);
-  const first = Math.min(flies - 1, half);
-  return [
-    { person: a, flies: first },
-    { person: b, flies: flies - first },
-  ];
+/** So many minutes of somebody's work earlier or later: nights are stepped over. */
+function workedOn({ people }: Plan, who: string, from: number, minutes: number): number {
+  const calendar = new Calendar(people.find((p) => p.id === who)?.windows ?? []);
+  const index = Math.min(calendar.total - 1, Math.max(0, calendar.indexAt(from) + minutes));
+  return calendar.clockAt(index) ?? from;
 }
 
 /** A batch that is moved by hand: tried at every step, made when it is accepted. */
 export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, choicesOf }: PlanTrial): Move {
   const chosen = ref("");
-  const able = ref<string[]>([]);
   /** While it is asked who could do it, what a hand does already is kept, and tried then. */
-  let isAsking = false;
-  let turn = 0;
+  const { able, ask, drop, isAsking } = useAble(choicesOf);
   const person = ref("");
   const start = ref<number>();
   const other = ref("");
-  const { busy, refusal, send } = useChange();
   const work = computed(() => plan.value?.work.find((w) => w.id === chosen.value));
   const batch = computed(() => plan.value?.batches.find((b) => b.id === work.value?.batch));
+  const triedStart = (): number | undefined =>
+    trial.value?.plan.assignments.find((a) => a.operation === chosen.value)?.start ?? start.value;
+  const kept = useKeptMove({ plan, batch, person, other, minute: triedStart }, leave);
 
   function put(who: string, minute: number | undefined): void {
     if (!work.value) return;
     person.value = who;
     start.value = minute;
     other.value = "";
-    if (isAsking) return;
+    if (isAsking()) return;
     if (!able.value.includes(who)) {
       clear();
       return;
@@ -82,16 +80,8 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     if (!work.value || !plan.value) return;
     const at = able.value.indexOf(person.value);
     const who = able.value[Math.min(able.value.length - 1, Math.max(0, at + people))] ?? person.value;
-    put(who, time === 0 ? start.value : workedOn(who, time * STEP_MINUTES));
-  }
-
-  /** So many minutes of their work earlier or later than it is now: nights are stepped over. */
-  function workedOn(who: string, minutes: number): number {
-    const calendar = new Calendar(plan.value?.people.find((p) => p.id === who)?.windows ?? []);
-    const tried = trial.value?.plan.assignments.find((a) => a.operation === chosen.value);
-    const from = tried?.start ?? start.value ?? work.value?.start ?? 0;
-    const index = Math.min(calendar.total - 1, Math.max(0, calendar.indexAt(from) + minutes));
-    return calendar.clockAt(index) ?? from;
+    const from = triedStart() ?? work.value.start;
+    put(who, time === 0 ? start.value : workedOn(plan.value, who, from, time * STEP_MINUTES));
   }
 
   function splitWith(who: string): void {
@@ -103,64 +93,24 @@ export function useMove(plan: Ref<Plan | undefined>, { trial, tryOut, clear, cho
     void tryOut([{ do: "split", operation: work.value.id, shares }]);
   }
 
+  async function choose(w: Work): Promise<void> {
+    clear();
+    kept.refusal.value = null;
+    chosen.value = w.id;
+    person.value = w.person;
+    start.value = undefined;
+    other.value = "";
+    await ask(w.id);
+    if (chosen.value === w.id && (person.value !== w.person || start.value !== undefined))
+      put(person.value, start.value);
+  }
+
   function leave(): void {
-    turn++;
-    isAsking = false;
+    drop();
     chosen.value = "";
     other.value = "";
     clear();
   }
 
-  return {
-    work,
-    batch,
-    able,
-    person,
-    start,
-    busy,
-    refusal,
-    put,
-    step,
-    leave,
-    other,
-    splitWith,
-    acceptSplit: async () => {
-      if (!batch.value || !other.value) return;
-      const shares = halvesOf(batch.value.left, [person.value, other.value]);
-      const said = `Batch ${batch.value.number} is shared out`;
-      if (await send(splitTying, { params: { id: batch.value.id }, body: { shares } }, said)) leave();
-    },
-    choose: async (w) => {
-      clear();
-      refusal.value = null;
-      chosen.value = w.id;
-      person.value = w.person;
-      start.value = undefined;
-      other.value = "";
-      able.value = [];
-      isAsking = true;
-      const mine = ++turn;
-      try {
-        const found = await choicesOf(w.id);
-        if (mine !== turn) return;
-        able.value = found;
-      } finally {
-        if (mine === turn) isAsking = false;
-      }
-      if (person.value !== w.person || start.value !== undefined) put(person.value, start.value);
-    },
-    accept: async (isTimed) => {
-      if (!plan.value || !batch.value) return;
-      const tried = trial.value?.plan.assignments.find((a) => a.operation === chosen.value);
-      const minute = tried?.start ?? start.value ?? plan.value.now;
-      const at = isTimed ? new Date(Date.parse(plan.value.origin) + minute * 60_000).toISOString() : null;
-      const said = `Batch ${batch.value.number} is planned so`;
-      if (await send(pinBatch, { params: { id: batch.value.id }, body: { person: person.value, at } }, said)) leave();
-    },
-    unpin: async () => {
-      if (!batch.value) return;
-      const said = `Batch ${batch.value.number} is left to the plan`;
-      if (await send(unpinBatch, { params: { id: batch.value.id } }, said)) leave();
-    },
-  };
+  return { work, batch, able, person, start, other, ...kept, choose, put, step, splitWith, leave };
 }

@@ -29,48 +29,83 @@ const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)
 
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
-  const { told, bench } = t;
-  if (counterVerb.test(t.text.slice(told.at, told.end))) told.said.counter = true;
-  if (palmerVerb.test(`${told.part ?? ""} ${t.text.slice(told.at, told.end)}`)) told.said.palmered = true;
+  sayHow(t);
+  if (windsDubbed(t)) return;
+  if (t.told.kind === "dress") return tellDub(t);
+  if (goesOn(t)) return carryOn(t);
+  for (const takes of ofWhatIsThere) if (takes(t)) return;
+  windNamedOrNew(t);
+}
+
+/** What the words of the verb say of how it is wound. */
+function sayHow({ told, text }: Telling): void {
+  const words = text.slice(told.at, told.end);
+  if (counterVerb.test(words)) told.said.counter = true;
+  if (palmerVerb.test(`${told.part ?? ""} ${words}`)) told.said.palmered = true;
   // “Palmer it down the body”, of what was tied in at the front.
-  const words = t.text.slice(told.at, told.end);
   if (told.said.palmered && downBody.test(words) && !told.said.end && !told.said.to)
     told.said.end = { part: "body", end: "rear" };
+}
+
+/** The winding of what was dubbed: “spin a loop … and wind it forward”, “wind the dubbed thread to the eye”. */
+function windsDubbed(t: Telling): boolean {
+  const { told, bench, line } = t;
+  const { said } = told;
+  const words = t.text.slice(told.at, told.end);
   const before = bench.made[bench.made.length - 1];
-  // “Spin a loop … and wind it forward”: the winding of the loop is where it is dubbed.
   // So is “wind it forward” on the next line, where nothing else waits to be wound.
-  if (
-    before?.step.do === "dress" &&
-    !throughIt.test(t.text.slice(told.at, told.end)) &&
-    (before.line === t.line.number || (told.role === undefined && bench.waits((w) => !w.hangs) === undefined)) &&
-    told.description === undefined &&
-    (told.said.rule?.turns === undefined || told.refers === "it")
-  ) {
+  const isNext = told.role === undefined && bench.waits((w) => !w.hangs) === undefined;
+  const isIt = told.description === undefined && (said.rule?.turns === undefined || told.refers === "it");
+  const isOfIt = before?.step.do === "dress" && (before.line === line.number || isNext) && isIt;
+  if (isOfIt && !throughIt.test(words)) {
     // “Dub the silk; wind it four turns”: how much it takes follows from how full it is.
-    if (told.said.rule?.turns !== undefined)
-      t.line.notes.push(
-        `${told.said.rule.turns} turns of the dubbed thread: how much it takes is told by how full it is`,
-      );
-    return whereDubbed(before, t);
+    if (said.rule?.turns !== undefined)
+      line.notes.push(`${said.rule.turns} turns of the dubbed thread: how much it takes is told by how full it is`);
+    whereDubbed(before, t);
+    return true;
   }
-  // “Wind the dubbed thread forward to the eye”: where what was dubbed before goes.
-  const dubbed = dubbedThread.test(t.text.slice(told.at, told.end))
-    ? bench.made.findLast((m) => m.step.do === "dress")
-    : undefined;
-  if (dubbed && (told.said.end ?? told.said.to ?? told.said.way)) return whereDubbed(dubbed, t);
-  if (told.kind === "dress") return tellDub(t);
-  if (told.refers === "the rest" || told.refers === "the same" || isRestOfTail(t) || isTwistedTail(t))
-    return carryOn(t);
-  if (saysItsTurns(t)) return;
-  if (bindsPost(t)) return;
+  const dubbed = dubbedThread.test(words) ? bench.made.findLast((m) => m.step.do === "dress") : undefined;
+  if (!dubbed || !(said.end ?? said.to ?? said.way)) return false;
+  whereDubbed(dubbed, t);
+  return true;
+}
+
+/** Whether the rest of a bundle goes on, or the tail as the body. */
+const goesOn = (t: Telling): boolean =>
+  t.told.refers === "the rest" || t.told.refers === "the same" || isRestOfTail(t) || isTwistedTail(t);
+
+/** Who may take it without anything new being tied in, in the order in which they are asked. */
+const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [
+  saysItsTurns,
+  bindsPost,
+  windsAllHackles,
+  windsTaken,
+  windsSilk,
+];
+
+function windsAllHackles(t: Telling): boolean {
   const all = allHackles(t);
-  if (all.length > 1) return all.forEach((w) => windWaiting(t, w, { ...told.said }));
+  if (all.length < 2) return false;
+  for (const w of all) windWaiting(t, w, { ...t.told.said });
+  return true;
+}
+function windsTaken(t: Telling): boolean {
   const waiting = taken(t);
-  if (waiting) return windWaiting(t, waiting, told.said);
-  // “Two layers of tying silk as underbody”
+  if (waiting) windWaiting(t, waiting, t.told.said);
+  return waiting !== undefined;
+}
+/** “Two layers of tying silk as underbody”. */
+function windsSilk(t: Telling): boolean {
+  const { told } = t;
   const isOfThread = !told.description && /\b(?:silk|thread)\b/.test(t.text.slice(told.at, told.end));
-  if (told.part === "underbody" && told.said.passes !== undefined && isOfThread)
-    return tellThread({ ...t, told: { ...told, role: "thread" } });
+  if (told.part !== "underbody" || told.said.passes === undefined || !isOfThread) return false;
+  tellThread({ ...t, told: { ...told, role: "thread" } });
+  return true;
+}
+
+/** What is wound is named here, or nobody has named it. */
+function windNamedOrNew(t: Telling): void {
+  const { told, line } = t;
   const found = objectWound(t);
   // “Wrap that up”, where what was told of last cannot be wound.
   const isHard = found.form === "bead" || found.form === "eyes";
@@ -79,30 +114,34 @@ export function tellWind(t: Telling): void {
   if (object.form === "liquid") return tellFinish(t);
   if (isThread(t, object))
     return tellThread(told.role === "head" ? { ...t, told: { ...told, part: told.part ?? "head" } } : t);
-  // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
-  const { end, to, rope } = told.said;
-  const isFirst = bench.waiting.length === 0 || startsThread.test(t.text.slice(0, told.at));
-  if (!object.component && !bench.isBased && isFirst && rope === undefined && (end ?? to ?? downThere(told.said)))
-    return tellThread({ ...t, told: { ...told, role: "thread" } });
-  // “14 turns of lead, then another 8 over them”: of the wire that was just wound.
-  const weight = before?.line === t.line.number ? bench.component(before.step.component) : undefined;
-  if (!object.component && weight?.role === "weight" && told.said.rule?.turns !== undefined)
-    return tellWind({ ...t, told: { ...told, role: "weight" } });
-  if (!object.component) {
-    t.line.asks.push({
-      at: [told.at, told.end],
-      sentence: "What is wound? Name the part, or tie it in first.",
-      answers: [],
-    });
-    return;
-  }
+  if (!object.component) return windUnnamed(t);
   if (object.role === "rib" && waitsToBeWound(object.role, object.form)) {
-    t.line.notes.push(`the ${partName(t, object, "rib")} was never tied in: it is taken as bound in before the body`);
+    line.notes.push(`the ${partName(t, object, "rib")} was never tied in: it is taken as bound in before the body`);
     return listedRib(t, object, withDeclared(t, object.component, told.said));
   }
   const named = namedBefore(t, object);
   if (named) return windNamed(t, object, named);
   windNew(t, object, withDeclared(t, object.component, told.said));
+}
+
+/** Nothing says what is wound: it is the thread before anything else is, or the weight of the line; else it is asked. */
+function windUnnamed(t: Telling): void {
+  const { told, bench, line } = t;
+  // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
+  const { end, to, rope } = told.said;
+  const isFirst = bench.waiting.length === 0 || startsThread.test(t.text.slice(0, told.at));
+  if (!bench.isBased && isFirst && rope === undefined && (end ?? to ?? downThere(told.said)))
+    return tellThread({ ...t, told: { ...told, role: "thread" } });
+  // “14 turns of lead, then another 8 over them”: of the wire that was just wound.
+  const before = bench.made[bench.made.length - 1];
+  const weight = before?.line === line.number ? bench.component(before.step.component) : undefined;
+  if (weight?.role === "weight" && told.said.rule?.turns !== undefined)
+    return tellWind({ ...t, told: { ...told, role: "weight" } });
+  line.asks.push({
+    at: [told.at, told.end],
+    sentence: "What is wound? Name the part, or tie it in first.",
+    answers: [],
+  });
 }
 
 const ofBoth = /\b(?:them|both|each)\b/u;

@@ -1,0 +1,52 @@
+import { watchDebounced } from "@vueuse/core";
+import { computed, ref, toRaw, watch, type Ref } from "vue";
+import type { Material } from "@kasten/core/materials";
+import type { Recipe } from "@kasten/core/recipe";
+import { useSession } from "../team";
+import { useCatalogue } from "./catalogue";
+import { readDraft, settled, type Draft, type Room } from "./draft";
+
+/** The reading is what the next one starts from once the typing rests. */
+const SETTLES_AFTER_MS = 250;
+const LONGEST_NAME = 80;
+
+/** How a draft is understood: the recipe that its words make, in this room. */
+export function useDraftReading(draft: Ref<Draft>) {
+  const { materials, hooks } = useCatalogue();
+  const { person } = useSession();
+  const room = computed<Room>(() => ({
+    materials: materials.value,
+    hooks: [...hooks.value.values()],
+    numberWords: person.value?.numberWords ?? {},
+  }));
+  // The computation reads the plain draft: through the page's watching proxies it would take several times as long.
+  const changes = ref(0);
+  watch(
+    draft,
+    () => {
+      changes.value++;
+    },
+    { deep: true, flush: "sync" },
+  );
+  const plain = computed(() => ({ draft: toRaw(draft.value), changes: changes.value }));
+  const reading = computed(() => readDraft(plain.value.draft, room.value));
+  const recipe = computed<Recipe>(() => reading.value.recipe);
+  watchDebounced(
+    reading,
+    (now) => {
+      const next = settled(toRaw(draft.value), now);
+      const { recipe: was, lines, past } = toRaw(draft.value);
+      if (JSON.stringify([next.recipe, next.lines, next.past]) === JSON.stringify([was, lines, past])) return;
+      Object.assign(draft.value, { recipe: next.recipe, lines: next.lines, past: next.past });
+      if (!draft.value.name && now.name) draft.value.name = now.name.slice(0, LONGEST_NAME);
+      if (!draft.value.style && now.style) draft.value.style = now.style.slice(0, LONGEST_NAME);
+    },
+    { debounce: SETTLES_AFTER_MS, immediate: true },
+  );
+  /** The cabinet with the materials that the recipe describes and that are not in it yet. */
+  const cabinet = computed(
+    () =>
+      new Map<string, Material>([...materials.value, ...reading.value.newMaterials.map((m) => [m.code, m] as const)]),
+  );
+  return { room, reading, recipe, cabinet };
+}
