@@ -31,6 +31,12 @@ const isBand = (form: MaterialForm): boolean => form === "yarn" || form === "str
 export const isNounAlone =
   /^(?:strips?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)$/i;
 
+/** “the tying silk itself” is what is on the hook. */
+const isThreadAlone = /^(?:the\s+)?(?:(?:tying|working|same|own|flat|flattened|waxed)\s+)*(?:thread|silk)$/;
+const isFurAlone = /^(?:(?:the|same|this|that)\s+)*(?:fur|dubbing|wool|blend|mix)$/;
+/** So many others are offered beside what was taken. */
+const MOST_OTHERS = 6;
+
 /** A step as a line made it, with its line. */
 export interface MadeStep {
   step: RecipeStep;
@@ -167,53 +173,56 @@ export class Bench {
       const { isReference: _reference, ...plain } = d;
       return this.resolve({ ...plain, text: `${d.text.trim()} ${stuffOf(same.name)}`, means: { form: "hair" } });
     }
-    const form = d.means?.form;
-    // “the tying silk itself” is what is on the hook.
-    if (
-      form === "thread" &&
-      this.thread &&
-      /^(?:the\s+)?(?:(?:tying|working|same|own|flat|flattened|waxed)\s+)*(?:thread|silk)$/.test(
-        d.text.toLowerCase().trim(),
-      )
-    ) {
-      const own = this.materialOf(this.component(this.thread));
-      if (own) return { material: own, others: [], isNew: false };
-    }
-    const onHook = form === "thread" ? this.materialOf(this.component(this.thread)) : undefined;
-    if (onHook && isSameThread(d.text, onHook)) return { material: onHook, others: [], isNew: false };
+    const ownThread = this.threadCalled(d);
+    if (ownThread) return { material: ownThread, others: [], isNew: false };
     if (d.parts) return this.resolveBlend(d, d.parts);
+    const form = d.means?.form;
     // “the same fur”, “the fur”: what this fly was dubbed with before.
-    if (
-      form === "dubbing" &&
-      /^(?:(?:the|same|this|that)\s+)*(?:fur|dubbing|wool|blend|mix)$/.test(d.text.toLowerCase().trim())
-    ) {
-      const dubbed = this.components.findLast((c) => ["dubbing", "blend"].includes(this.formOf(c) ?? ""));
-      const material = dubbed && this.materialOf(dubbed);
-      if (material) return { material, others: [], isNew: false };
-    }
+    const fur = form === "dubbing" && isFurAlone.test(d.text.toLowerCase().trim()) ? this.lastDubbed() : undefined;
+    if (fur) return { material: fur, others: [], isNew: false };
     // “same dubbing”, where nothing has been dubbed: nobody can say which.
     if (/^(?:the\s+)?same\s/.test(d.text.toLowerCase().trim())) {
       const same = form === undefined ? undefined : this.lastOfForm(form);
       return { material: same, others: [], isNew: false };
     }
-    const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
-    const own = this.newMaterials.find((m) => m.name.toLowerCase() === d.text.trim().toLowerCase());
+    const own = this.ownMeant(d.text, form);
     if (own) return { material: own, others: [], isNew: false };
+    const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
+    const [first, ...others] = this.index.find(d.text, used, form);
+    if (first) return { material: first, others: others.slice(0, MOST_OTHERS), isNew: false };
+    return this.asNew(d);
+  }
+
+  /** The thread on the hook, where it is called so or by nothing but its colour. */
+  private threadCalled({ text, means }: Description): Material | undefined {
+    const onHook = means?.form === "thread" ? this.materialOf(this.component(this.thread)) : undefined;
+    if (!onHook) return undefined;
+    return isThreadAlone.test(text.toLowerCase().trim()) || isSameThread(text, onHook) ? onHook : undefined;
+  }
+
+  private lastDubbed(): Material | undefined {
+    return this.materialOf(this.components.findLast((c) => ["dubbing", "blend"].includes(this.formOf(c) ?? "")));
+  }
+
+  /** What the fly has itself: by its name, by words that all stand in it, or by its noun alone. */
+  private ownMeant(text: string, form: MaterialForm | undefined): Material | undefined {
+    const words = text.trim();
+    const own = this.newMaterials.find((m) => m.name.toLowerCase() === words.toLowerCase());
+    if (own) return own;
     const here = this.components
       .map((c) => this.materialOf(c))
-      .find((m) => m !== undefined && m.form === form && sameWords(withForm(m), d.text, form));
-    if (here) return { material: here, others: [], isNew: false };
+      .find((m) => m !== undefined && m.form === form && sameWords(withForm(m), text, form));
+    if (here || form === undefined) return here;
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
-    const alone =
-      form !== undefined && isNounAlone.test(d.text.trim())
-        ? (this.namedWith(d.text.trim(), form) ?? this.lastOfForm(form) ?? this.quillOfHerl(d.text))
-        : undefined;
-    if (alone) return { material: alone, others: [], isNew: false };
-    const listed = form === undefined ? undefined : this.listedCalled(d.text, form);
-    if (listed) return { material: listed, others: [], isNew: false };
-    const found = this.index.find(d.text, used, form);
-    const [first, ...others] = found;
-    if (first) return { material: first, others: others.slice(0, 6), isNew: false };
+    const alone = isNounAlone.test(words)
+      ? (this.namedWith(words, form) ?? this.lastOfForm(form) ?? this.quillOfHerl(text))
+      : undefined;
+    return alone ?? this.listedCalled(text, form);
+  }
+
+  /** A material that neither the fly nor the cabinet has: one that was described before, or a new one. */
+  private asNew(d: Description): ReturnType<Bench["resolve"]> {
+    const form = d.means?.form;
     const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, d.text, form));
     if (mine) return { material: mine, others: [], isNew: false };
     if (!d.means || form === "hook") return { others: [], isNew: false };
@@ -223,7 +232,7 @@ export class Bench {
       (code) => this.materials.has(code) || this.newMaterials.some((m) => m.code === code),
     );
     this.newMaterials.push(material);
-    return { material, others: form === undefined ? [] : this.index.near(d.text, form, 6), isNew: true };
+    return { material, others: form === undefined ? [] : this.index.near(d.text, form, MOST_OTHERS), isNew: true };
   }
 
   /** “the saddles”, of what a list named “white saddle hackles” and no line has tied in yet. */

@@ -149,56 +149,82 @@ function settleWinding(said: Said, context: StepContext): string[] {
     const { touching: _touching, ...rule } = said.rule;
     said.rule = rule;
   }
-  const endsByTurns = said.rule?.touching === true && said.rule.turns !== undefined;
+  const where: Winding = { said, context, front, rear, tiedInAt };
   if (begin && end) return set(said, begin, end);
-  if (end) {
-    // A rib that was tied in where it ends is taken back over the body first, and comes forward through what is there.
-    const isAtItsEnd = role === "rib" && tiedInAt && Math.abs(alongShank(tiedInAt) - alongShank(end)) < AT_ITS_END;
-    const from =
-      (isAtItsEnd ? rear : tiedInAt) ??
-      (there && !isSame(there, end) ? there : undefined) ??
-      // A body that is only told how far it goes begins where the thread was left behind it.
-      (role === "body" && hangs && alongShank(hangs) - alongShank(end) > BEHIND_IT ? hangs : undefined) ??
-      (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 ? rear : front);
-    if (isSame(from, end)) return set(said, end, end);
-    return tiedInAt || there ? set(said, from, end) : told(set(said, from, end), said);
-  }
+  if (end) return windingTo(where, end);
   const place = begin ?? there;
-  if (place !== undefined) {
-    if (endsByTurns) {
-      said.from =
-        context.widthMm !== undefined && isSame(place, { fraction: 0.5 })
-          ? { fraction: 0.5, plus: { mm: -Number(((said.rule?.turns ?? 0) * context.widthMm * 0.5).toFixed(3)) } }
-          : place;
-      return [];
-    }
-    if (there !== undefined && said.rule?.turns !== undefined && role !== "weight" && !said.palmered)
-      return set(said, there, there);
-    if (said.fill && there !== undefined) return told(set(said, there, beside(there, 2)), said);
-    if (tiedInAt && !isSame(tiedInAt, place)) return set(said, tiedInAt, place);
-    const far =
-      Math.abs(alongShank(place) - alongShank(front)) > Math.abs(alongShank(place) - alongShank(rear)) ? front : rear;
-    return told(set(said, place, isSame(far, place) ? (isSame(far, front) ? rear : front) : far), said);
+  return place === undefined ? windingOfNoPlace(where) : windingAt(where, place);
+}
+
+/** A winding of which not both ends are said, with the zone that its part usually has. */
+interface Winding {
+  said: Said;
+  context: StepContext;
+  front: Place;
+  rear: Place;
+  /** Where it was tied in, if that is known. */
+  tiedInAt: Place | undefined;
+}
+const endsByTurns = ({ rule }: Said): boolean => rule?.touching === true && rule.turns !== undefined;
+
+/** Only where it ends is said. */
+function windingTo({ said, context, front, rear, tiedInAt }: Winding, end: Place): string[] {
+  const { role, hangs } = context;
+  const { there } = said;
+  // A rib that was tied in where it ends is taken back over the body first, and comes forward through what is there.
+  const isAtItsEnd = role === "rib" && tiedInAt && Math.abs(alongShank(tiedInAt) - alongShank(end)) < AT_ITS_END;
+  const from =
+    (isAtItsEnd ? rear : tiedInAt) ??
+    (there && !isSame(there, end) ? there : undefined) ??
+    // A body that is only told how far it goes begins where the thread was left behind it.
+    (role === "body" && hangs && alongShank(hangs) - alongShank(end) > BEHIND_IT ? hangs : undefined) ??
+    (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 ? rear : front);
+  if (isSame(from, end)) return set(said, end, end);
+  return tiedInAt || there ? set(said, from, end) : told(set(said, from, end), said);
+}
+
+/** One place is said: there it begins, or there it is. */
+function windingAt({ said, context, front, rear, tiedInAt }: Winding, place: Place): string[] {
+  const { there } = said;
+  if (endsByTurns(said)) {
+    said.from =
+      context.widthMm !== undefined && isSame(place, { fraction: 0.5 })
+        ? { fraction: 0.5, plus: { mm: -Number(((said.rule?.turns ?? 0) * context.widthMm * 0.5).toFixed(3)) } }
+        : place;
+    return [];
   }
-  if (tiedInAt && hangs && !isSame(tiedInAt, hangs) && Math.abs(alongShank(tiedInAt) - alongShank(hangs)) > 0.02)
-    return told(set(said, tiedInAt, hangs), said);
-  if (tiedInAt && !endsByTurns) {
+  if (there !== undefined && said.rule?.turns !== undefined && context.role !== "weight" && !said.palmered)
+    return set(said, there, there);
+  if (said.fill && there !== undefined) return told(set(said, there, beside(there, 2)), said);
+  if (tiedInAt && !isSame(tiedInAt, place)) return set(said, tiedInAt, place);
+  const far =
+    Math.abs(alongShank(place) - alongShank(front)) > Math.abs(alongShank(place) - alongShank(rear)) ? front : rear;
+  return told(set(said, place, isSame(far, place) ? (isSame(far, front) ? rear : front) : far), said);
+}
+
+/** No place is said: from where it was tied in, to where the thread hangs, or over what its part usually has. */
+function windingOfNoPlace({ said, context, front, rear, tiedInAt }: Winding): string[] {
+  const { role, hangs } = context;
+  const isHackle = role === "hackle" || role === "collar";
+  const hasMoved =
+    hangs && tiedInAt && !isSame(tiedInAt, hangs) && Math.abs(alongShank(tiedInAt) - alongShank(hangs)) > MOVED;
+  if (hasMoved) return told(set(said, tiedInAt, hangs), said);
+  if (tiedInAt && !endsByTurns(said)) {
     // The thread has not moved: over the part of the shank that its role has, from where it is tied in.
-    if (role === "hackle" || role === "collar")
-      return said.palmered
-        ? told(set(said, tiedInAt, nearer(tiedInAt, rear, front)), said)
-        : set(said, tiedInAt, tiedInAt);
-    const to = nearer(tiedInAt, rear, front);
-    return told(set(said, tiedInAt, to), said);
+    if (isHackle && !said.palmered) return set(said, tiedInAt, tiedInAt);
+    return told(set(said, tiedInAt, nearer(tiedInAt, rear, front)), said);
   }
   if (said.palmered && said.rule?.turns !== undefined)
     return told(set(said, { fraction: 0.3 }, { landmark: "bend" }), said);
-  if ((role === "hackle" || role === "collar") && hangs && alongShank(hangs) < 0.35)
-    return told(set(said, hangs, hangs), said);
+  if (isHackle && hangs && alongShank(hangs) < AT_THE_FRONT) return told(set(said, hangs, hangs), said);
   said.from = front;
-  if (!endsByTurns) said.to = rear;
-  return [endsByTurns ? `from ${sayPlace(front)}` : `from ${sayPlace(front)} to ${sayPlace(rear)}`];
+  if (!endsByTurns(said)) said.to = rear;
+  return [endsByTurns(said) ? `from ${sayPlace(front)}` : `from ${sayPlace(front)} to ${sayPlace(rear)}`];
 }
+/** So far apart, in shanks, the thread has moved on. */
+const MOVED = 0.02;
+/** Nearer the eye than this, in shanks, a hackle is wound where the thread hangs. */
+const AT_THE_FRONT = 0.35;
 /** Of the two ends of a zone the one that a winding from a place runs to: the other one. */
 const nearer = (place: Place, rear: Place, front: Place): Place =>
   Math.abs(alongShank(place) - alongShank(rear)) <= Math.abs(alongShank(place) - alongShank(front)) ? front : rear;

@@ -124,7 +124,7 @@ function windNamedOrNew(t: Telling): void {
   windNew(t, object, withDeclared(t, object.component, told.said));
 }
 
-/** Nothing says what is wound: it is the thread before anything else is, or the weight of the line; else it is asked. */
+/** Nothing says what is wound: the thread before anything else is, or the weight of the line; else it is asked. */
 function windUnnamed(t: Telling): void {
   const { told, bench, line } = t;
   // “Start the thread and wrap to the bend”: before anything is tied in, it is the thread that is wound.
