@@ -157,8 +157,7 @@ function countedHead(rest: string, begin: number): LineHead | undefined {
   const part = countedPart.exec(rest)?.[1];
   return part === undefined ? undefined : { begin, role: roleOfWord(part), part, isListed: true };
 }
-const countedPart =
-  /^(?:an?|one|two|three|four|six|\d{1,2})\s+(antennae|feelers|horns|whiskers)\s+of\s/;
+const countedPart = /^(?:an?|one|two|three|four|six|\d{1,2})\s+(antennae|feelers|horns|whiskers)\s+of\s/;
 
 /** “Tail: …”, “for the throat, ten fibres”: a part with a sign behind it. */
 function signedHead(rest: string, counted: number): LineHead | undefined {
