@@ -4,6 +4,7 @@ import type { CabinetIndex } from "./cabinet";
 import { at as placeSaid, end as endSaid, endForward, endOfShare, zone } from "./clauses/common";
 import { loopLoad } from "./clauses/dress";
 import { formSaid, descriptionAt, inShares, type Description } from "./description";
+import { stuffOf } from "./named";
 import { match, oneOf, map, opt, seq, skipBlanks, words, type Reader } from "./parse";
 import type { Clause } from "./said";
 import { NUMBER_WORD } from "./text/number";
@@ -17,7 +18,7 @@ import type { Span, Told } from "./told";
  */
 const WHICH = "(?:(?:an?|another|the|your|second|third|new|next|first|front|rear|composite|simple|large|small)\\s+)*";
 const MAKES = "(?:make|form|set\\s+up|create|spin|pull\\s+(?:down|out)|draw\\s+(?:down|out)|open|start\\s+with|use)";
-const LOOP = "(?:composite\\s+)?(?:dubbing[- ])?loop";
+const LOOP = "(?:composite\\s+)?(?:dub(?:bing)?[- ])?loop";
 /** “a dubbing loop of 8 cm”, “an 8 cm loop”, “loop, 8 cm long”: how long it is, 0 where that is not said. */
 const opened: Reader<number> = oneOf<number>(
   map(seq(words(`(?:${MAKES}\\s+)?${WHICH}`), absolute, words(`(?:long\\s+)?${LOOP}(?:\\s+of)?`)), ([, mm]) => mm),
@@ -106,13 +107,14 @@ function describedFirst(text: string, begin: number, index: CabinetIndex): Ahead
 
 const sayable: readonly Clause[] = [...loopLoad, zone, endForward, endOfShare, endSaid, placeSaid];
 
+const led = /^(?:(?:now|then|next|and)\s+)+/;
 /**
  * Reads a line that tells of a dubbing loop.
  * @param open what an earlier line made and left unfilled: this line fills it
  * @returns what is told up to where something else begins; undefined where the line tells of no such loop
  */
 export function loopAt(text: string, at: number, index: CabinetIndex, open?: Told): Told | undefined {
-  const begin = skipBlanks(text, at);
+  const begin = skipBlanks(text, skipBlanks(text, at) + (led.exec(text.slice(skipBlanks(text, at)))?.[0].length ?? 0));
   const ahead = describedFirst(text, begin, index);
   const first = ahead ? { value: ahead.mm, end: ahead.end } : (opened(text, begin) ?? spunIn(text, begin));
   if (!first && !(open && isFilling(text.slice(begin)))) return undefined;
@@ -177,9 +179,17 @@ function step(told: Told, layers: Description[], text: string, at: number, index
     return end;
   };
   if (strokes(text, at)) return undefined;
-  const aside = asides(text, at) ?? layerSaid(text, at);
-  if (aside) return keep(aside.end);
   const isFilled = layers.length > 0;
+  const under = isFilled ? underLayer(text, at) : undefined;
+  const colour0 = under?.value[0] ?? "";
+  if (under && isColour(colour0)) {
+    layers.push(inColour(layers[0] as Description, colour0, { at, end: under.end }));
+    return know(under.end);
+  }
+  // “wind it over the rear half”: where it goes on the hook, and not how a layer lies in the loop.
+  const isWound = behindWinding.test(text.slice(told.at, at));
+  const aside = asides(text, at) ?? (isWound ? undefined : layerSaid(text, at));
+  if (aside) return keep(aside.end);
   const shares = isFilled ? sharesInFigures(text, at) : undefined;
   const blend = shares && inShares(mixed(layers, text) as Description, shares.value);
   if (shares && blend) {
@@ -217,6 +227,16 @@ function step(told: Told, layers: Description[], text: string, at: number, index
   layers.push(asFibre(layer));
   return know(layer.end);
 }
+
+const behindWinding = /\b(?:wind|wrap|wound|wrapped)\b[^,;.]*$/;
+const underLayer = match("(?:on\\s+top\\s+of|over)\\s+(?:the\\s+)?([a-z]+)(?=\\s*(?:[,.;]|$|and\\b))");
+/** “olive fox on top of white”: the same stuff in another colour. */
+const inColour = (of: Description, colour: string, { at, end }: Span): Description => ({
+  at,
+  end,
+  text: `${colour} ${stuffOf(of.text)}`,
+  means: { form: "dubbing" },
+});
 
 const colourRead = match("[a-z]+(?:\\s+[a-z]+)?(?=\\s*(?:[,.;]|$|and\\b))");
 /** “cdc fibres in it, black”: a colour between commas is that of what was laid in. */

@@ -172,9 +172,12 @@ function windingTo({ said, context, front, rear, tiedInAt }: Winding, end: Place
   const { role, hangs } = context;
   const { there } = said;
   // A rib that was tied in where it ends is taken back over the body first, and comes forward through what is there.
-  const isAtItsEnd = role === "rib" && tiedInAt && Math.abs(alongShank(tiedInAt) - alongShank(end)) < AT_ITS_END;
+  const isNear = tiedInAt && Math.abs(alongShank(tiedInAt) - alongShank(end)) < AT_ITS_END;
+  // “Tied in behind the bead, bound down round the bend, wound back to the bead”: so far it was taken back.
+  const isTakenBack = isNear && there && alongShank(there) - alongShank(end) > BEHIND_IT;
+  const isAtItsEnd = role === "rib" && isNear;
   const from =
-    (isAtItsEnd ? rear : tiedInAt) ??
+    (isTakenBack ? there : isAtItsEnd ? rear : tiedInAt) ??
     (there && !isSame(there, end) ? there : undefined) ??
     // A body that is only told how far it goes begins where the thread was left behind it.
     (role === "body" && hangs && alongShank(hangs) - alongShank(end) > BEHIND_IT ? hangs : undefined) ??

@@ -48,7 +48,7 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
-    "(?:getting|becoming|growing)\\s+(?:fat|thick|full)(?:t?er)?(?:\\s+(?:to|towards?|forwards?|at)(?:\\s+the\\s+\\w+)?)?",
+    "(?:that\\s+|which\\s+)?(?:getting|becoming|growing|gets|becomes|grows)\\s+(?:fat|thick|full)(?:t?er)?(?:\\s+(?:to|towards?|forwards?|at)(?:\\s+the\\s+\\w+)?)?(?:\\s+as\\s+(?:you|it)\\s+go(?:es)?(?:\\s+(?:on|along|forwards?))?)?",
     "tapered",
   ],
   [

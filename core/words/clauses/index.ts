@@ -88,6 +88,14 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     windWords.test(text)
   )
     return "wind";
+  // “2 white saddles flared outward, 5 cm”: what stands off is not wound.
+  if (
+    role === undefined &&
+    form === "hackle" &&
+    /\b(?:flared|splayed|flaring)\b/i.test(text) &&
+    !/\bturns?\b/i.test(text)
+  )
+    return "lay";
   // A cover lies over what it covers, whatever else its line winds.
   if (role === "wing case" && !/\b(?:wound|wrapped|palmer\w*)\b/i.test(text)) return "lay";
   if (role !== undefined && laidRoles.has(role) && !windWords.test(text)) return "lay";

@@ -284,7 +284,10 @@ const actWords: [string, Act][] = [
     "cure",
   ],
   ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
-  ["press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b)", "press"],
+  [
+    "press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b|\\s+(?:[a-z]+\\s+){0,3}(?:dubbing|fur|wool|hair|marabou|fibres?)\\b)",
+    "press",
+  ],
   [
     anyOf(
       "strok(?:e|ed|es|ing)",

@@ -96,7 +96,7 @@ const nouns: [string, NounForm][] = [
       "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|metal|wire|thread|braid|silver|gold|copper))",
       "(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|metal|wire|thread|braid|bead|lame))",
       "(?<=\\bthe\\s+)flat(?=\\s*(?:[,.;]|$|(?:under|up|over|to|for|round|forwards?)\\b))",
-      "(?<!\\ban\\s+)oval(?=\\s*(?:[,.;]|$|(?:up|over|through|for|and|to|in|down)\\b))",
+      "(?<!\\ban\\s+)oval(?=\\s*(?:[,.;]|$|(?:rib|ribbing|up|over|through|for|and|to|in|down)\\b))",
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",
@@ -178,6 +178,7 @@ const nouns: [string, NounForm][] = [
   ],
   [
     anyOf(
+      "(?:stretch(?:y)?|vinyl|body|nymph|elastic)\\s+(?:lace|cord)",
       "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)",
       "strips?",
       "(?:(?:stretch|body|nymph)\\s+)?ribbons?",

@@ -26,6 +26,7 @@ import { bareGauge, isTurnsAlone, ofInch, bareEyes } from "../bareFigures";
 import { partRead } from "./parts";
 import { amountOf } from "../clauses/lay";
 import type { MaterialForm } from "../../materials";
+import type { Role } from "../../recipe";
 
 const pronoun = oneOf<Told["refers"]>(
   map(
@@ -145,9 +146,11 @@ function isOfAnother({ told, text, at, begin, found, atHead }: Mention): boolean
 /** “Fold the fibres over the herl”: what it is folded over. */
 const isTakenOver = (m: Mention): boolean => m.told.verb === "take over" && /\bover\s+(?:the\s+)?$/.test(lead(m, 12));
 
+/** What is tied down with thread and never made of it. */
+const laid = new Set<Role>(["weight", "eyes", "wing case", "legs", "tail", "wing"]);
 /** “secured at the bend with the red thread”: whatever is tied is tied with thread. */
 const isTiedWith = (m: Mention): boolean =>
-  m.told.description !== undefined &&
+  (m.told.description !== undefined || (m.told.role !== undefined && laid.has(m.told.role))) &&
   (m.told.kind === "lay" || m.told.kind === "wind") &&
   formSaid(m.found) === "thread" &&
   /\b(?:with|by|using)\s+(?:the\s+|your\s+)?$/.test(lead(m, 12));

@@ -27,6 +27,7 @@ const optional: Clause = clause(
       "if\\s+(?:you\\s+)?(?:like|want(?:ed)?|wish|desired|to\\s+hand|available)",
       "or\\s+(?:leave|left)\\s+(?:it\\s+)?out",
       "or\\s+without",
+      "if\\s+(?:it\\s+is|it's|it|they're|they\\s+are|they|you're|you\\s+are)\\s+(?:for|after|tying\\s+for|fishing\\s+for)\\s+(?:[a-z]+\\s+){0,2}[a-z]+(?=\\s*(?:[,.;]|$))",
     ),
   ),
   put({ optional: true }),

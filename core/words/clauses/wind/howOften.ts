@@ -63,6 +63,11 @@ export const howOften: Clause[] = [
     (s, [a, , , , , b]) => setTurns(s, { n: a.n + b.n }, false),
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
+  clause(
+    "5 even ribs of",
+    seq(count, words("(?:(?:even(?:ly)?|equal(?:ly)?|open|spaced)\\s+)*ribs?(?=\\s+(?:of|with)\\b)")),
+    (s, [c]) => setTurns(s, c, false),
+  ),
   clause("12 x .015", seq(count, words("x(?=\\s*0?\\.\\d{2})")), (s, [c]) => setTurns(s, c, false)),
   clause("wound twice", match("(once|twice)(?=\\s*(?:[,.;]|$))"), (s, [n]) =>
     s.rule || s.passes !== undefined || s.from || s.end || s.begin
