@@ -232,11 +232,11 @@ export function inShares(of: Description, shares: readonly number[]): Descriptio
 }
 
 const mixedWith = match(
-  "(?:,\\s*)?(?:(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|and|plus|with)\\s+(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?|\\s*[/&+]\\s*(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?",
+  "(?:,\\s*)?(?:(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|and|plus|with)\\s+(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?|,\\s*(?:with\\s+)?(?:an?\\s+)?(?:little|bit|touch|pinch)\\s+of\\s+|\\s*[/&+]\\s*(?:a\\s+(?:little|bit|touch|pinch)\\s+(?:of\\s+)?)?",
 );
 /** Whether of one part of a mixture only “a little” was said. */
 export const isOfLittle = ({ text, parts }: Description): boolean => parts !== undefined && aLittle.test(text);
-const aLittle = /\ba\s+(?:little|bit|touch|pinch)\b/;
+const aLittle = /\b(?:a\s+(?:little|bit|touch|pinch)|(?:little|bit|touch|pinch)\s+of)\b/;
 /** Of a mixture, “a touch” is taken as so many per cent; what the others leave they share. */
 const A_LITTLE = 10;
 function shareRest(parts: Description[]): void {

@@ -138,11 +138,13 @@ export function flashOf(text: string, at: number): Description | undefined {
 }
 /** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
 const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping", "wing case"]);
-export const asHair = (found: Description | undefined, role: Role | undefined): Description | undefined =>
+const bundleOf = /\b(?:tuft|bunch|clump|bundle|stack)\s+of\s+(?:an?\s+|the\s+)?$/;
+export const asHair = (found: Description | undefined, role: Role | undefined, before = ""): Description | undefined =>
   found?.means?.form === "dubbing" &&
   role &&
   ofHair.has(role) &&
-  !/dub|(?<!(?:craft|fake|fun|fox|squirrel|goat|yak)\s)fur|blend|mix|wool|mask/.test(found.text)
+  (bundleOf.test(before) ||
+    !/dub|(?<!(?:craft|fake|fun|fox|squirrel|goat|yak)\s)fur|blend|mix|wool|mask/.test(found.text))
     ? { ...found, means: { form: "hair" } }
     : found?.means?.form === "wire" && role === "weight"
       ? { ...found, means: { form: "weight wire" } }

@@ -5,7 +5,7 @@ import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
 import { indexOf, scanned } from "./scanned";
-import { withoutNumbers, asList, withoutContractions, numbered, isListInOne } from "./telling/spoken";
+import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne } from "./telling/spoken";
 import { inOwnMeasures } from "./ownMeasures";
 import { waitsToBeWound } from "./verbs";
 import { readFacts } from "./facts";
@@ -68,7 +68,7 @@ class RecipeReader implements Reading {
       marks:
         this.plain[i] === small[i]
           ? []
-          : [{ at: [0, (ahead[i] ?? 0) || (numbered.exec(l)?.[0].length ?? 0)], kind: "known" }],
+          : [{ at: [0, (ahead[i] ?? 0) || numberLength(l.toLowerCase())], kind: "known" }],
       asks: own[i]?.asks ?? [],
       assumed: [],
       notes: [],

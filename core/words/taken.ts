@@ -50,11 +50,14 @@ export function onlyTaken(all: readonly Told[], text: string): Told | undefined 
   const { there, tieIn, begin, end, from, hanging } = only.said;
   if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return undefined;
   if (isUsed) return only.said.rule === undefined ? only : undefined;
+  // “Take a bunch, 3 mm thick, and tie it in on top”: that is done in the same breath.
+  if (tiesItIn.test(text.slice(only.at, only.end))) return undefined;
   return takes.test(text.slice(only.at, only.end)) ? only : undefined;
 }
 /** What is done to the stuff in hand before it is tied in. */
 export const isDoneMeanwhile = (t: Told, n: number): boolean =>
   n > 0 && t.verb === "act" && t.refers === "it" && t.description === undefined && t.role === undefined;
+const tiesItIn = /\b(?:tie|bind|catch|lash|secure)\s+(?:it|them|that|those)\b/;
 /** “I'm using a pink chenille”: what it is of, and nothing is done with it yet. */
 const usesIt =
   /^\W*(?:(?:so|now|next|then|today|here)\W+)*(?:i|we|you)\s+(?:am\s+|are\s+)?(?:going\s+to\s+)?(?:us(?:e|ing)|take|like|have|got)\s/;

@@ -157,6 +157,8 @@ const roleWords: Record<string, Role> = {
   leg: "legs",
   feelers: "legs",
   whiskers: "legs",
+  claws: "legs",
+  pincers: "legs",
   fins: "legs",
   "pectoral fins": "legs",
   pectorals: "legs",

@@ -143,7 +143,11 @@ function lookAhead(
       continue;
     }
     const implied = atHead && first && role ? impliedBy[role] : undefined;
-    const found = asHair(descriptionAt(text, at, index, atHead && first, implied), role);
+    const found = asHair(
+      descriptionAt(text, at, index, atHead && first, implied),
+      role,
+      text.slice(Math.max(0, at - 16), at),
+    );
     // “Hackle: one grizzle and one brown, fibres 1.5 x gape”: its fibres are no material of their own.
     const isOwnFibres = found && (role === "hackle" || role === "collar") && ownFibres.test(found.text);
     if (found && !isOwnFibres) return found;

@@ -115,7 +115,10 @@ function describedAt(
   return (
     (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
     (verb === "dub" && isFirst ? coloursDubbed(text, begin) : undefined) ??
-    asDubbing(asHair(descriptionAt(text, begin, index, atHead, implied), role), verb) ??
+    asDubbing(
+      asHair(descriptionAt(text, begin, index, atHead, implied), role, text.slice(Math.max(0, begin - 16), begin)),
+      verb,
+    ) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (kind === "lay" && isFirst ? (colourOfPiece(text, begin) ?? colourOfBunch(text, begin)) : undefined) ??
     (role === "flash" && isFirst ? flashOf(text, begin) : undefined) ??

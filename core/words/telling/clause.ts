@@ -21,7 +21,9 @@ import { byColour } from "./stuff";
 function asksWhatPart(r: Reading, told: Told, text: string, i: number): boolean {
   const [name] = /^\s*(?:(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)|weed\s?-?guard\b)/u.exec(text) ?? [];
   const word = told.rest.find((r) => r.at < (name?.length ?? 0));
-  if (name === undefined || !word || told.role !== undefined || told.description === undefined) return false;
+  const isGuard = /^\s*weed/.test(name ?? "");
+  if (name === undefined || !word || (told.role !== undefined && !isGuard) || told.description === undefined)
+    return false;
   // “Rear: a ball of fur”: one of the two that make the body.
   if (/^\s*(?:rear|front|back|first|second)$/.test(name) && (told.kind === "dress" || told.kind === "wind")) {
     told.rest = told.rest.filter((r) => r !== word);

@@ -2,10 +2,15 @@ import { NUMBER_WORD, readNumber } from "../text/number";
 import { PARTS } from "../lexicon/parts";
 
 export const numbered = /^\s*(\d{1,2})\s+(?=[\p{L}\d.])/u;
+/** How long the number is that counts a line. */
+export const numberLength = (line: string): number => (counted.exec(line) ?? numbered.exec(line))?.[0].length ?? 0;
+const counted = /^\s*step\s+\d{1,2}\s*[:.)-]?\s+/u;
 const FEWEST_NUMBERED = 3;
 
 /** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
-export function withoutNumbers(lines: string[]): string[] {
+export function withoutNumbers(all: string[]): string[] {
+  // “Step 3: …”
+  const lines = all.map((l) => l.replace(counted, (m) => " ".repeat(m.length)));
   const told = lines.filter((l) => l.trim() !== "");
   const numbers = told.map((l) => Number(numbered.exec(l)?.[1] ?? NaN));
   const first = numbers.indexOf(1);

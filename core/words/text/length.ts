@@ -224,7 +224,7 @@ const reached: Reader<PlainLength> = oneOf<PlainLength>(
 const JUST_MM = 1;
 const past = (rule: PlainLength, mm: number): PlainLength | undefined =>
   "reach" in rule || "to" in rule ? { ...rule, pastMm: mm } : undefined;
-const beyond = words("past|beyond|clear\\s+of");
+const beyond = words("past|beyond|clear\\s+of|(?<=tips?\\s+(?:just\\s+)?)(?:pass(?:es)?|clears?)");
 const shortOf = words("short\\s+of|shy\\s+of");
 /** Only after a word that reaches: “extending 2 mm behind the bend”. */
 const behind = words("behind|over");
@@ -237,6 +237,7 @@ const REACHING = anyOf(
   "(?:to\\s+the\\s+)?level\\s+of",
   "(?:level|flush|even|in\\s+line)\\s+with",
   "tips?\\s+to\\s+tips?\\s+with",
+  "(?:so\\s+(?:that\\s+)?)?(?:the\\s+|its\\s+|their\\s+)?(?:tips?|ends?)\\s+(?:just\\s+)?(?:reach(?:es)?|touch(?:es)?|meets?|come\\s+to)",
   "(?:right\\s+|down\\s+|back\\s+|up\\s+|out\\s+|forward\\s+)?(?:to|till|until)(?:\\s+(?:level\\s+with|meet|touch))?",
   "up\\s+to",
 );

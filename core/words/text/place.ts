@@ -234,15 +234,23 @@ const besideIt: Reader<Place> = oneOf<Place>(
     end: "front" as const,
   })),
 );
+/** “Where the body ends”. */
+const wherePartEnds: Reader<Place> = map(
+  seq(words("where"), the, part, words("ends?|stops?|finish(?:es)?")),
+  ([, , role]) => ({ part: role, end: endOfTying(role) }),
+);
 /** “Where the feelers are”, “where the tail was tied in”: at the rear of that part. */
-export const whereItIs: Reader<Place> = map(
-  seq(
-    words("(?:at\\s+the\\s+(?:place|spot|point)\\s+)?where"),
-    the,
-    part,
-    words("(?:is|are|was|were)(?:\\s+tied\\s+in)?(?=\\s*(?:[,.;]|$|and\\b))"),
+export const whereItIs: Reader<Place> = oneOf<Place>(
+  wherePartEnds,
+  map(
+    seq(
+      words("(?:at\\s+the\\s+(?:place|spot|point)\\s+)?where"),
+      the,
+      part,
+      words("(?:is|are|was|were)(?:\\s+tied\\s+in)?(?=\\s*(?:[,.;]|$|and\\b))"),
+    ),
+    ([, , role]) => ({ part: role, end: "rear" as const }),
   ),
-  ([, , role]) => ({ part: role, end: "rear" as const }),
 );
 const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
   map(seq(the, part, match("'s\\s+(front|rear|back|head)(?:\\s+(?:end|edge))?")), ([, role, [end]]) => ({

@@ -87,6 +87,15 @@ const endInMm: Reader<{ from: Place; to: Place }> = map(
       : { from: { landmark: "bend", plus: { mm: -mm } }, to: { landmark: "bend" } },
 );
 
+/** “3 strands of herl, two thirds”: so much of the shank, from the bend. */
+const bareShare: Reader<{ from: Place; to: Place }> = map(
+  match("(?:(?:over|for|covering|taking\\s+up)\\s+)?(two\\s+thirds|three\\s+quarters|2\\/3|3\\/4)(?=\\s*(?:[,.;]|$))"),
+  ([share = ""]) => ({
+    from: { fraction: /third|2\/3/.test(share) ? 1 / 3 : 1 / 4 },
+    to: { landmark: "bend" },
+  }),
+);
+
 const wholeShank: Reader<{ from: Place; to: Place }> = map(
   words(
     "(?:along|over|down|up)?\\s*(?:the\\s+)?(?:whole|entire|full|complete)\\s+(?:length\\s+of\\s+(?:the\\s+)?)?(?:hook\\s+)?shank(?:\\s+length)?|all\\s+along\\s+the\\s+(?:hook\\s+)?shank|the\\s+(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank",
@@ -155,7 +164,7 @@ export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
 );
 
 /** How much of the shank a body takes, where no places are said. */
-export const shareOfIt: Clause = clause("two thirds of the shank", shareTaken, (s, z) => {
+export const shareOfIt: Clause = clause("two thirds of the shank", oneOf(shareTaken, bareShare), (s, z) => {
   if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
   Object.assign(s, z);
 });
