@@ -33,7 +33,10 @@ function asksWhatPart(r: Reading, told: Told, text: string, i: number): boolean 
   }
   const at = r.lines[i]?.search(/\S/) ?? 0;
   const words = r.lines[i]?.slice(at, name.length) ?? name.trim();
-  told.rest = told.rest.filter((r) => r !== word);
+  // “Weedguard 16 lb hard mono”: what stands behind the name is still to be asked about.
+  const behind = text.slice(name.length, word.end).search(/\S/);
+  const more = behind < 0 ? [] : [{ at: name.length + behind, end: word.end }];
+  told.rest = [...more, ...told.rest.filter((r) => r !== word)];
   lineOf(r, i).marks.push({ at: [at, name.length], kind: "doubt" });
   lineOf(r, i).asks.push({
     at: [at, name.length],
