@@ -19,7 +19,9 @@ export function withTaken(all: Told[], text: string): Told[] {
       (isNamed || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&
       before.description !== undefined &&
       t.verb === "tie in" &&
-      (t.refers === "it" || t.role === undefined || /\b(?:it|them|that|those)\b/.test(text.slice(t.at, t.end))) &&
+      (t.refers === "it" ||
+        t.role === undefined ||
+        /\b(?:it|them|(?:that|those)(?=\s+(?:in|on|down)\b))\b/.test(text.slice(t.at, t.end))) &&
       t.description === undefined;
     if (!before || !isTaken) {
       out.push(t);
