@@ -283,7 +283,7 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
 }
 
 const SHANK_END = 0.95;
-function settleLaid(said: Said, { role, hangs, hasBead }: StepContext): string[] {
+function settleLaid(said: Said, { role, form, hangs, hasBead }: StepContext): string[] {
   if (said.from !== undefined) {
     if (said.to !== undefined) return [];
   }
@@ -311,10 +311,12 @@ function settleLaid(said: Said, { role, hangs, hasBead }: StepContext): string[]
     delete said.laid;
     return assumed;
   }
-  // A tail's butts are bound along the shank; what points back elsewhere takes a little in front of its tie-in.
+  // A tail's butts are bound along the shank, but whole feathers by their quills alone; what points back elsewhere
+  // takes a little in front of its tie-in.
   const pointsBack =
     (said.attitude ?? (role && usualAttitudes[role]) ?? "back") === "back" || said.countedWhenWound || said.hanging;
-  if (role === "tail" && zone && alongShank(there) > alongShank(zone[0]) + 0.1)
+  const isByQuills = form === "hackle" && said.amount !== undefined && "feathers" in said.amount;
+  if (role === "tail" && !isByQuills && zone && alongShank(there) > alongShank(zone[0]) + 0.1)
     Object.assign(said, { from: zone[0], to: there });
   // Behind the end of the shank nothing can be bound.
   else if (alongShank(there) < 0.12 || (!pointsBack && ("part" in there || alongShank(there) < SHANK_END)))

@@ -6,7 +6,6 @@ import { isCourteousWord } from "../asides";
 import { fold, nearest } from "../nearest";
 import type { Stretch } from "../stretch";
 import { plainColour } from "../names";
-import type { Pair } from "./pairs";
 
 /** Words that say how a quantity goes with what follows: they are never part of a name. */
 export const FILLER =
@@ -15,6 +14,12 @@ export const FILLER =
 export type Pattern = Catalogue["patterns"][number];
 
 export type Named = { id: string; name: string };
+
+/** A colour and the size in which it is wanted. */
+export interface Pair {
+  size: string;
+  colour: Named;
+}
 
 export interface Draft {
   line: ReadLine;

@@ -1,4 +1,4 @@
-import { type ItemState, type Draft, coloursSoFar, sizesSoFar, ask } from "./draft";
+import { type ItemState, type Draft, type Pair, coloursSoFar, sizesSoFar, ask } from "./draft";
 import type { ReadLine, Catalogue } from "../types";
 import type { Stretch } from "../stretch";
 import type { Quantity } from "../quantity";
@@ -9,7 +9,7 @@ import { isShared, settleEach, spread } from "./spread";
 import { takeSizes } from "../sizes";
 import { settleSize } from "./sizes";
 import { askRest } from "./rest";
-import { takePairs, type Pair } from "./pairs";
+import { takePairs } from "./pairs";
 import { inHalves, takeHalves } from "./halves";
 import { findWish, OF_MATERIALS } from "../wishes";
 

@@ -3,13 +3,8 @@ import { plainColour } from "../names";
 import { comesIn, sizeOf } from "../sizes";
 import type { Span } from "../spans";
 import type { Stretch } from "../stretch";
-import { type Pattern, type Named, takeWords } from "./draft";
+import { type Pair, type Pattern, type Named, takeWords } from "./draft";
 
-/** A colour and the size in which it is wanted. */
-export interface Pair {
-  size: string;
-  colour: Named;
-}
 const BETWEEN = /^(?:and|und|&|in|size|sizes|#|gr|no|each|the)$/iu;
 
 /** A colour, a size, or something else. */
