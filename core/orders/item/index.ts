@@ -45,6 +45,10 @@ const OCCASION =
 
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 
+/** “a dozen of each colour”: of all that the fly comes in, where none is left out. */
+const EACH_COLOUR =
+  /(?<!\p{L})(?:(?:in|of|from)\s+)?(?:(?:each|every)\s+(?:(?:one\s+)?of\s+the\s+)?colou?rs?|(?:in\s+|von\s+)?jede[rn]?\s+farbe)(?!\p{L})(?!\s*[,(]?\s*(?:but|except|apart|bar|save|without|aber|außer|ohne|bis)(?!\p{L}))/iu;
+
 /** “a third each”: of so many sizes or colours, of which there must be as many. */
 const A_PART_EACH =
   /(?<!\p{L})(?:(?:an?|one)\s+)?(third|quarter|fifth)\s+(?:of\s+)?(?:each|apiece)(?!\p{L})|(?<!\p{L})(?:je|jeweils)\s+(?:ein\s+)?(drittel|viertel|fünftel)(?!\p{L})/iu;
@@ -92,8 +96,9 @@ export class ItemReader implements ItemState {
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isInShares = part !== undefined || isShared(stretch);
+    const eachColour = isInShares ? undefined : stretch.take(EACH_COLOUR);
     const eachOf = isInShares ? undefined : stretch.take(EACH);
-    const each = isInShares ? "shared" : eachOf || quantity?.isOfEach ? "each" : undefined;
+    const each = isInShares ? "shared" : eachColour || eachOf || quantity?.isOfEach ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
     const sameColours = stretch.take(SAME_COLOURS);
     draft.pairs = draft.pattern && takePairs(stretch, draft.pattern);
@@ -103,6 +108,7 @@ export class ItemReader implements ItemState {
     draft.sizes ??= takeSizes(stretch, draft.pattern?.sizes);
     settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
+    if (eachColour) inEachColour(this, draft);
     if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = coloursSoFar(this, draft.pattern);
     settleColour(this, stretch, draft);
     stretch.take(BUT);
@@ -119,6 +125,14 @@ export class ItemReader implements ItemState {
       ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     return made;
   }
+}
+
+/** Each that the order has of that fly, where it has several. With several sizes it is not said how they go. */
+function inEachColour(s: ItemState, draft: Draft): void {
+  const { pattern, sizes, colours } = draft;
+  if (!pattern || colours.length > 0 || (sizes?.sizes.length ?? 0) > 1) return;
+  const known = coloursSoFar(s, pattern);
+  draft.colours = known.length > 1 ? known : pattern.variants;
 }
 
 /** What the pairs say of sizes and colours. */

@@ -341,7 +341,6 @@ export const MANNER = anyOf(
   "so\\s+(?:that\\s+)?(?:there\\s+are|you\\s+(?:get|have))\\s+\\w+\\s+(?:ends|legs)|(?:giving|to\\s+give|which\\s+gives)\\s+(?:you\\s+)?\\w+\\s+ends",
   "(?<=^\\s*)in(?:to)?\\s+(?:the|your)\\s+vi[sc]e",
   "(?:closely\\s+)?following\\s+(?:it|the\\s+(?:rib|tinsel|wire))",
-  "(?:tied\\s+(?:in\\s+)?forwards?(?:\\s+over\\s+the\\s+eye)?,?\\s+(?:and\\s+)?then\\s+)?(?:stood|stand|propped|prop|held|pulled)\\s+(?:it\\s+|them\\s+)?(?:up(?:right)?|upright|erect)\\s+with\\s+(?:\\w+\\s+)?(?:wraps|turns)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?",
   "(?:and|then)\\s+again\\s+(?:behind|in\\s+front\\s+of)\\s+(?:them|it|those|the\\s+(?:eyes|weight|bead))",
   "(?:with)?in\\s+(?:the|its|their)\\s+(?:segments|grooves|gaps|furrows)",
   "(?:thin|slim|fine|narrow)(?:ner)?\\s+(?:at|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+(?:end\\s+)?(?:and|,|but)\\s+(?:getting\\s+)?(?:fuller|full|thicker|fatter|wider|thick)\\s+(?:in\\s+front|at\\s+the\\s+(?:front|head|eye|thorax)|towards?\\s+the\\s+(?:front|head|eye|thorax)))?",

@@ -14,6 +14,7 @@ describe("a wing that is stood up", () => {
     ["Stand it up with wraps in front"],
     ["Pull the wing upright and hold it there"],
     ["Set the hair up straight"],
+    ["Stand it up with a few turns of thread in front of it"],
   ])("%s", (line) => {
     expect(said(wing + line)[0]).toContain("pointing up");
   });
@@ -22,6 +23,20 @@ describe("a wing that is stood up", () => {
     const [first] = said(`${wing}Stand it up, then post the base with 6 wraps`);
     expect(first).toContain("pointing up");
     expect(first).toContain("with 6 wraps");
+  });
+
+  test.each([
+    ["stand it up with wraps in front", undefined],
+    ["tied forward then stood up with a few turns of thread in front of it", undefined],
+    ["stood up with 5 wraps of thread in front", "with 5 wraps"],
+    ["stand it upright and post the base with six wraps", "with 6 wraps"],
+  ])("stands in the same line: %s", (words, wraps) => {
+    const text = `${dry}Wing: white calf tail, clump of 1.5 mm, tips a shank long, ${words}`;
+    expect(asksOf(text)).toEqual([]);
+    const [first = ""] = said(text);
+    expect(first).toContain("pointing up");
+    if (wraps) expect(first).toContain(wraps);
+    else expect(first).not.toContain("wraps");
   });
 
   test("is asked for where none is tied in", () => {

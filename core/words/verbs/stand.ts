@@ -1,4 +1,5 @@
 import type { MadeStep, Telling } from "../bench";
+import { DAM } from "../clauses/lay/howTied";
 import { verb } from "./verb";
 
 /** The wing that was tied in last, or what of it the line names. */
@@ -37,6 +38,6 @@ function tellStand(t: Telling): void {
 
 export const stand = verb(
   "stand",
-  "(?:stand|prop|set|pull|lift)\\s+(?:it|them|the\\s+(?:wings?|post|hair|feathers?|fibres?|yarn))\\s+(?:straight\\s+|bolt\\s+)?(?:up(?:right)?|erect)(?!\\s+(?:and\\s+over|over|to)\\b)(?:\\s+with\\s+(?:\\w+\\s+)?(?:wraps|turns)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?)?|post(?:\\s+up)?\\s+(?:the\\s+(?:base|wings?|foot)|it|them)(?:\\s+up)?",
+  `(?:stand|prop|set|pull|lift)\\s+(?:it|them|the\\s+(?:wings?|post|hair|feathers?|fibres?|yarn))\\s+(?:straight\\s+|bolt\\s+)?(?:up(?:right)?|erect)(?!\\s+(?:and\\s+over|over|to)\\b)(?:${DAM})?|post(?:\\s+up)?\\s+(?:the\\s+(?:base|wings?|foot)|it|them)(?:\\s+up)?`,
   tellStand,
 );

@@ -118,6 +118,15 @@ export const saidToBeLengths: Clause[] = [
     (s, [, l]) => shown(s, l),
   ),
   clause(
+    "tips one shank long",
+    seq(
+      words("(?:with\\s+)?(?:the\\s+|its\\s+)?tips"),
+      lengthNamed,
+      words("(?:long|high|tall|in\\s+(?:length|height))(?=\\s*(?:[,.;]|$|and\\b))"),
+    ),
+    (s, [, l]) => shown(s, l),
+  ),
+  clause(
     "= half the shank",
     seq(
       tail,

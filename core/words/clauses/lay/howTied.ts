@@ -23,6 +23,10 @@ export const stanceOf = (w: string): Stance | undefined =>
 
 export const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 
+/** What holds it up: a dam of thread in front, of turns that nobody counts. */
+export const DAM =
+  "\\s+(?:with|by)\\s+(?:an?\\s+)?(?:(?:few|couple\\s+of|some|tight|firm|thread)\\s+)*(?:wraps|turns|dam)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+|right\\s+|hard\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?";
+
 export const howTied: Clause[] = [
   clause(
     "slid over the shank",

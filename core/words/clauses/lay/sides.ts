@@ -1,6 +1,6 @@
 import { sectors, type Sector } from "../../../recipe";
 import { type Said, type Clause, clause, put } from "../../said";
-import { setBy, stanceOf, attitudeOf } from "./howTied";
+import { setBy, stanceOf, attitudeOf, DAM } from "./howTied";
 import { match, seq, words, opt, oneOf, map } from "../../parse";
 import { times, count } from "../../text/count";
 import { number } from "../../text/number";
@@ -62,9 +62,30 @@ export const sides: Clause[] = [
   clause(
     "stand it upright",
     words(
-      "(?:and\\s+)?(?:stand|pull|prop|lift|set|bring|post)\\s+(?:it|them|the\\s+(?:wing|post|yarn))\\s+(?:up(?:right)?(?:\\s+straight)?|straight\\s+up)",
+      `(?:and\\s+)?(?:stand|pull|prop|lift|set|bring|post)\\s+(?:it|them|the\\s+(?:wing|post|yarn))\\s+(?:up(?:right)?(?:\\s+straight)?|straight\\s+up)(?:${DAM})?`,
     ),
     (s) => void (s.attitude ??= "up"),
+  ),
+  clause(
+    "tied forward, then stood up with wraps in front",
+    words(
+      `(?:tied\\s+(?:in\\s+)?forwards?(?:\\s+over\\s+the\\s+eye)?,?\\s+(?:and\\s+)?then\\s+)?(?:stood|propped|held|pulled|set)\\s+(?:it\\s+|them\\s+)?(?:up(?:right)?|erect)(?:${DAM}|(?=\\s+(?:with|by)\\s+(?:[\\w-]+\\s+){1,2}(?:wraps|turns)\\b))`,
+    ),
+    (s) => void (s.attitude ??= "up"),
+  ),
+  clause(
+    "with 5 wraps of thread in front",
+    seq(
+      words("with|by"),
+      count,
+      words(
+        "(?:tight\\s+)?(?:wraps|turns)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?",
+      ),
+    ),
+    (s, [, turns]) => {
+      s.setBy ??= "wraps in front";
+      s.wraps ??= Math.max(1, Math.round(turns.n));
+    },
   ),
   clause(
     "from left and right quills",
