@@ -3,7 +3,7 @@ import type { Next, Told, ScanContext } from "../told";
 import { isAtClause } from "./bounds";
 import { verbAt } from "../verbs";
 import { count as countRead } from "../text/count";
-import { palmeredWith, ribbedWith } from "./heads";
+import { overItAt } from "./heads";
 import { actionAt } from "./lead";
 import { words, seq, skipBlanks as skip, match } from "../parse";
 import { NUMBER_WORD } from "../text/number";
@@ -28,7 +28,7 @@ export function anotherBegins({ told, text, at, context }: Here): Next | undefin
   if (countsAnother(told, text, at, context) || isAfterDone(told, text, at, context)) return "another";
   // “a bunch of red the same thickness, then six strands of herl”: the second is another thing.
   if (told.said.thickLike !== undefined && thenMore.test(text.slice(0, at)) && countRead(text, at)) return "another";
-  if (hasContent(told) && (ribbedWith(text, at) ?? palmeredWith(text, at))) return "verb";
+  if (hasContent(told) && overItAt(text, at)) return "verb";
   // “12 turns of lead, with a second layer of six turns over it”
   if (told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
   // “Quill, varnished, five turns”: the turns are not the varnish's.

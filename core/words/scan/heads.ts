@@ -72,9 +72,17 @@ export function listedAt(
 }
 
 /** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
-export const ribbedWith = words(
+const ribbedWith = words(
   "(?:(?:and|both)\\s+)?(?:(?:(?:counter|reverse)-?\\s?)?(?:ribbed|segmented|banded)\\s+with|with\\s+a\\s+rib\\s+of|with\\s+(?:an?\\s+)?(?=(?:[\\p{L}-]+\\s+){1,3}rib(?:bing)?(?:\\s*[,.;]|$))|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
 );
 
 /** “black floss, palmered with a black cock hackle”: the hackle is another part, over what was just told. */
-export const palmeredWith = words("(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)");
+const palmeredWith = words("(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)");
+
+/** What goes over the part that was just told, of stuff of its own, and where its words begin. */
+export function overItAt(text: string, at: number): { end: number; role: "hackle" | "rib" } | undefined {
+  const palmered = palmeredWith(text, at);
+  if (palmered) return { end: palmered.end, role: "hackle" };
+  const ribbed = ribbedWith(text, at);
+  return ribbed && { end: ribbed.end, role: "rib" };
+}

@@ -1,7 +1,7 @@
 export { kindOfTold } from "./kind";
 export { copyOf } from "./clause";
 import type { Told, ScanContext } from "../told";
-import { type Head, listedAt, palmeredWith, ribbedWith, inherited } from "./heads";
+import { type Head, listedAt, overItAt, inherited } from "./heads";
 import type { Kind } from "../said";
 import { scanOne } from "./clause";
 import { endOfSentence } from "./bounds";
@@ -32,27 +32,24 @@ export function scan(text: string, from: number, to: number, head: Head, context
       ends = own.isSentence ? endOfSentence(text, own.begin, to) : to;
       continue;
     }
-    const palmered = given === undefined ? palmeredWith(text, skip(text, at)) : undefined;
-    const ribbed = given === undefined ? ribbedWith(text, skip(text, at)) : undefined;
-    const told = palmered
-      ? scanOne(text, palmered.end, to, { role: "hackle", part: "hackle" }, context, true)
-      : ribbed
-        ? scanOne(text, ribbed.end, to, { role: "rib", part: "rib" }, context, true)
-        : scanOne(
-            text,
-            at,
-            to,
-            isFirst ? head : inherited(head, all[all.length - 1], text, at),
-            context,
-            isFirst && head.role !== undefined,
-            given,
-          );
-    isFirst = false;
-    if (palmered) told.said.palmered = true;
-    // “counter ribbed with wire”: the wire goes against what it is wound over.
-    if (ribbed && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
-      told.said.counter = true;
+    const over = given === undefined ? overItAt(text, skip(text, at)) : undefined;
     const before = all[all.length - 1];
+    const told = over
+      ? scanOne(text, over.end, to, { role: over.role, part: over.role }, context, true)
+      : scanOne(
+          text,
+          at,
+          to,
+          isFirst ? head : inherited(head, before, text, at),
+          context,
+          isFirst && head.role !== undefined,
+          given,
+        );
+    isFirst = false;
+    if (over?.role === "hackle") told.said.palmered = true;
+    // “counter ribbed with wire”: the wire goes against what it is wound over.
+    if (over?.role === "rib" && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
+      told.said.counter = true;
     // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
     if (isMoreOf(told, before)) told.said = scanOne(text, at, told.end, {}, context, false, "lay").said;
     // “Twist the rest of the fibres and wind them forward”: they are the rest.

@@ -2,7 +2,7 @@ import { type Clause, clause, type Said } from "../../said";
 import { map, seq, words, opt, oneOf, unless, match } from "../../parse";
 import { begins, ends, shareOfShank } from "./zone";
 import { absolute, placeReached } from "../../text/place";
-import { number } from "../../text/number";
+import { number, readNumber } from "../../text/number";
 import type { Place } from "../../../hooks";
 
 /** Only one end is said. */
@@ -74,7 +74,7 @@ const bareEnd = seq(
   opt(match("(?:the\\s+)?(front|last|rear|back)")),
   opt(words("the|about")),
   oneOf<number | { mm: number }>(
-    map(match("(third|quarter|half)"), ([w]) => (w === "half" ? 1 / 2 : w === "third" ? 1 / 3 : 1 / 4)),
+    map(match("(third|quarter|half)"), ([share = ""]) => readNumber(share)),
     map(absolute, (mm): number | { mm: number } => ({ mm })),
     number,
   ),

@@ -256,7 +256,7 @@ export const bareLengths: Clause[] = [
     "a quarter shorter",
     match("(?:by\\s+)?(?:an?\\s+)?(quarter|third|fifth|half)\\s+(?:of\\s+it\\s+)?(shorter|longer)(?!\\s+than)"),
     (s, [share = "", way]) => {
-      const part = share === "quarter" ? 0.25 : share === "third" ? 1 / 3 : share === "fifth" ? 0.2 : 0.5;
+      const part = readNumber(share) ?? 0;
       s.sameLength = Number((way === "longer" ? 1 + part : 1 - part).toPrecision(4));
     },
   ),
