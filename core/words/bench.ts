@@ -127,6 +127,8 @@ export class Bench {
   wraps: number | undefined;
   /** Parts that later lines are about. */
   ahead: ReadonlySet<Role> = new Set();
+  /** The stuff that later lines pull over, without a name of the part. */
+  pulledLater: readonly string[] = [];
   finish: Recipe["finish"] = { state: "not stated" };
   facts: Partial<Pick<Recipe, "hookModel" | "sizes">> & {
     family?: string;

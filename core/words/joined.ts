@@ -23,6 +23,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withTwisted,
   withNamedAhead,
   withPartBehind,
+  withFurther,
   withTaken,
   withTurnsOf,
 ];
@@ -38,6 +39,21 @@ const withTurnsOf = (all: Told[], text: string): Told[] =>
     const { count: _count, ...said } = t.said;
     return { ...t, said: { ...said, rule: { turns: count } } };
   });
+
+/** “Wing: a clump of hair. One shank long. Tips forward.”: sentences that only say more of what the first one laid. */
+const withFurther = (all: Told[]): Told[] =>
+  all.reduce<Told[]>((told, t) => {
+    const before = told[told.length - 1];
+    if (!before || !saysMoreOf(before, t)) return [...told, t];
+    return [...told.slice(0, -1), { ...before, end: t.end, said: { ...before.said, ...t.said }, ...wordsOf(before, t) }];
+  }, []);
+function saysMoreOf(before: Told, t: Told): boolean {
+  const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined && t.loose.length === 0;
+  const isOfIt = before.kind === "lay" && before.description !== undefined && before.role === t.role;
+  const own = Object.keys(t.said);
+  const isNew = own.length > 0 && own.every((key) => !(key in before.said));
+  return isBare && isOfIt && t.kind === "lay" && t.isInherited === true && isNew;
+}
 
 const takesBack = /^\W*(?:(?:no|nope|sorry|oops|wait|scratch\s+that)\b[\s,:.-]+)+/;
 /** “3 goose biots? no, two brown biots”: what is told anew holds, and what was told before stays to be seen. */

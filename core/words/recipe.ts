@@ -165,6 +165,7 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
+    this.bench.pulledLater = this.pulledAfter(i);
     const told = this.withTaken(i, joined(this.told(i), text));
     if (this.loops.tellsOnly(i)) return;
     const finish = this.bench.finish;
@@ -243,6 +244,18 @@ class RecipeReader implements Reading {
         this.rolesFrom[n] = own.every((r) => later.has(r)) ? later : new Set([...later, ...own]);
       }
     return this.rolesFrom[i + 1] ?? new Set();
+  }
+
+  /** The stuff that each line, by its number, pulls over without naming a part. */
+  private pulled: { line: number; stuff: string }[] | undefined;
+  private pulledAfter(i: number): string[] {
+    const isPulled = (t: Told): boolean => t.verb === "take over" && t.role === undefined;
+    this.pulled ??= this.lines.flatMap((_, line) =>
+      this.line(line).kind === "steps"
+        ? this.told(line).flatMap((t) => (isPulled(t) && t.description ? { line, stuff: t.description.text } : []))
+        : [],
+    );
+    return this.pulled.filter(({ line }) => line > i).map(({ stuff }) => stuff);
   }
 
   /** “Hackle: none. 2 legs of cdc each side”: the rest is told by itself. */

@@ -287,6 +287,8 @@ export const MANNER = anyOf(
   "(?:on\\s+top\\s+of|over|at|on)\\s+the\\s+tie-?\\s?(?:down|in|off)(?:\\s+(?:point|spot|wraps))?",
   "bars?\\s+(?:with|in|drawn\\s+with)\\s+(?:an?\\s+)?(?:\\w+\\s+)?(?:marker|pen|felt\\s+tip)(?:\\s+pen)?(?:,?\\s+\\d+(?:\\s+(?:on|per|a|each)){0,2}\\s+side)?",
   "un-?twisted|unravell?ed",
+  "(?:jammed|packed|tight|hard|right|built)(?:\\s+(?:tight|hard|right|up))?\\s+against\\s+(?:the\\s+)?(?:(?:front|base|foot|root)(?:\\s+of\\s+(?:it|them|the\\s+(?:wings?|post|hair)))?|it|them)",
+  "once\\s+(?:it\\s+is|it's|they\\s+are|they're)\\s+(?:cleaned|combed|stacked|stripped|evened|levelled)(?:\\s+and\\s+(?:cleaned|combed|stacked|stripped|evened|levelled))?",
   "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:fringe|ridge|nap|flue|fuzzy\\s+edge|barbules)(?:\\s+(?:facing|showing|to))?\\s+(?:out|in|up|down|back|forward|(?:towards?\\s+)?the\\s+\\w+)(?:wards?)?",
   "on\\s+(?:a|the)\\s+(?:slant|slope|bias|skew)",
   "(?:no|without(?:\\s+any)?)\\s+wax",

@@ -21,7 +21,8 @@ const asPartRead: Reader<string> = map(
 );
 
 /** “pearl tinsel back folded over”: of what is taken over, the back is a part, and no direction. */
-const TAKEN_OVER = "back(?=\\s+(?:folded|pulled|stretched|drawn|brought)\\s+(?:forwards?\\s+)?over\\b)";
+const TAKEN_OVER =
+  "back(?=\\s+(?:folded|pulled|stretched|drawn|brought)\\s+(?:forwards?\\s+)?over\\b)|(?<=\\b(?:pull|bring|draw|fold|stretch|lay)\\s+(?:the|your)\\s+)shell(?=\\s+(?:over|forwards?|back|down)\\b)";
 export const partRead = match(`(?:the\\s+|a\\s+|an\\s+|its\\s+)?(${PARTS}|${TAKEN_OVER})(?!\\s*(?:fibres|wire))`);
 
 export const notThere: Step = (here) => keep(here, withoutPart(here.text, here.at)?.end);

@@ -109,7 +109,7 @@ export function tellFinish(telling: Telling): void {
     !isInner &&
     (told.role === "head" ||
       isOfFinish ||
-      (place === undefined && told.verb !== "glue" && !(said.drops !== undefined && !isAfterKnot(bench.made))));
+      (place === undefined && (told.verb !== "glue" || isOnKnot(bench.made)) && !(said.drops !== undefined && !isAfterKnot(bench.made))));
   if (
     isHead &&
     (isAfterKnot(bench.made) ||
@@ -158,6 +158,9 @@ function bodyBeside({ bench, line, told }: Telling): Role | undefined {
   return role && coatedParts.has(role) ? role : undefined;
 }
 const isAfterKnot = (made: Telling["bench"]["made"]): boolean => made.some((m) => m.step.do === "whip");
+
+/** “Whip finish and add a drop of cement”: what is dropped on the knot is the finish. */
+const isOnKnot = (made: Telling["bench"]["made"]): boolean => made[made.length - 1]?.step.do === "whip";
 
 function lastPlace({ bench }: Telling): Place | undefined {
   const last = bench.made[bench.made.length - 1]?.step;

@@ -29,10 +29,12 @@ function tellStand(t: Telling): void {
   const turns = told.said.wraps ?? told.said.rule?.turns;
   const { step } = wing;
   const at = step.tieIn?.at ?? step.from;
+  // What holds it up comes on top of what ties it in, where that was said.
+  const stated = step.tieIn?.wraps ?? 0;
   wing.step = {
     ...step,
     attitude: "up",
-    ...(turns !== undefined && { tieIn: { ...step.tieIn, at, wraps: Math.max(1, Math.round(turns)) } }),
+    ...(turns !== undefined && { tieIn: { ...step.tieIn, at, wraps: Math.max(1, Math.round(stated + turns)) } }),
   };
 }
 

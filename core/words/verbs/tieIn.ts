@@ -105,10 +105,17 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     form === "quill" ||
     isPaired ||
     (form !== "stretch body" && said.amount !== undefined && "slipWidth" in said.amount);
-  // “A strip of turkey tail”, where a later line pulls the wing case over: that is what it is for.
-  const isCase = isWing && !isPaired && bench.ahead.has("wing case") && bench.ofRole("wing case") === undefined;
+  // “A strip of turkey tail”, where a later line pulls the wing case over, or the turkey: that is what it is for.
+  const isPulled = bench.ahead.has("wing case") || isNamedIn(bench.pulledLater, description.text);
+  const isCase = isWing && !isPaired && isPulled && bench.ofRole("wing case") === undefined;
   if (isCase && said.shown === undefined) return meant({ ...t, told: { ...t.told, role: "wing case" } });
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
+}
+
+/** Whether some words name nothing but what stuff is called. */
+function isNamedIn(all: readonly string[], stuff: string): boolean {
+  const own = stuff.toLowerCase().split(/\s+/);
+  return all.some((words) => words.toLowerCase().trim().split(/\s+/).every((w) => own.includes(w)));
 }
 
 /** “Take a hackle … Tie it in by the butt”: of what was taken and still waits, only the way is told. */

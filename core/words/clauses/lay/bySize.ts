@@ -21,7 +21,7 @@ export const bySize: Clause[] = [
   clause(
     "clump as thick as a matchstick",
     words(
-      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:(?:about|roughly|around|some|maybe|say)\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+match(?:stick)?|(?:(?:a|one|1)\\s+)?matchstick(?=\\s*(?:[,.;]|$)))",
+      "(?:an?\\s+)?(?:clump|bunch|bundle)?\\s*(?:(?:about|roughly|around|some|maybe|say)\\s+)?(?:as\\s+thick\\s+as\\s+a\\s+(?:wooden\\s+|kitchen\\s+)?match(?:stick)?|(?:of\\s+)?match(?:stick)?(?:'s)?[- ](?:sized?|thick(?:ness)?|worth)(?:\\s+(?:clump|bunch|bundle))?|the\\s+(?:thickness|size)\\s+of\\s+a\\s+(?:wooden\\s+|kitchen\\s+)?match(?:stick)?|(?:(?:a|one|1)\\s+)?matchstick(?=\\s*(?:[,.;]|$)))",
     ),
     put({ amount: { clump: { mm: MATCHSTICK_MM } } }),
   ),
