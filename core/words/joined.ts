@@ -13,6 +13,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
   withCoat,
   withWoundLater,
+  withDubbedLater,
   withPiece,
   withOnes,
   withBothColours,
@@ -23,8 +24,8 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withTwisted,
   withNamedAhead,
   withPartBehind,
-  withFurther,
   withTaken,
+  withFurther,
   withTurnsOf,
 ];
 
@@ -44,8 +45,10 @@ const withTurnsOf = (all: Told[], text: string): Told[] =>
 const withFurther = (all: Told[]): Told[] =>
   all.reduce<Told[]>((told, t) => {
     const before = told[told.length - 1];
-    if (!before || !saysMoreOf(before, t)) return [...told, t];
-    return [...told.slice(0, -1), { ...before, end: t.end, said: { ...before.said, ...t.said }, ...wordsOf(before, t) }];
+    if (!before) return [t];
+    const said = saysMoreOf(before, t) ? t.said : holdsIt(before, t);
+    if (!said) return [...told, t];
+    return [...told.slice(0, -1), { ...before, end: t.end, said: { ...before.said, ...said }, ...wordsOf(before, t) }];
   }, []);
 function saysMoreOf(before: Told, t: Told): boolean {
   const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined && t.loose.length === 0;
@@ -53,6 +56,17 @@ function saysMoreOf(before: Told, t: Told): boolean {
   const own = Object.keys(t.said);
   const isNew = own.length > 0 && own.every((key) => !(key in before.said));
   return isBare && isOfIt && t.kind === "lay" && t.isInherited === true && isNew;
+}
+
+/** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */
+function holdsIt({ kind, said, verb, ...before }: Told, t: Told): Told["said"] | undefined {
+  const form = formTold({ kind, said, verb, ...before });
+  const isHeld =
+    kind === "lay" && verb === "tie in" && (form === "hair" || form === "quill") && said.wraps === undefined;
+  const isBare = t.verb === undefined && t.description === undefined && t.role === undefined && t.refers === undefined;
+  const turns = t.said.rule?.turns;
+  const isOnlyTurns = t.kind === "wind" && isBare && turns !== undefined && Object.keys(t.said).length === 1;
+  return isHeld && isOnlyTurns ? { wraps: turns } : undefined;
 }
 
 const takesBack = /^\W*(?:(?:no|nope|sorry|oops|wait|scratch\s+that)\b[\s,:.-]+)+/;
@@ -138,6 +152,21 @@ const withWoundLater = (all: Told[]): Told[] => {
   const words = [...between, last].reduce((told, t) => ({ ...told, ...wordsOf(told, t) }), first);
   const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), ...last.said };
   return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
+};
+
+/** “Body: orange hare, dub it fat in the middle”: it is dubbed once, as it is told at the end. */
+const withDubbedLater = (all: Told[]): Told[] => {
+  const [first, next, ...more] = all;
+  const isOfIt =
+    first?.kind === "dress" &&
+    first.verb === undefined &&
+    first.role !== undefined &&
+    first.description !== undefined &&
+    next?.verb === "dub" &&
+    next.description === undefined &&
+    next.role === first.role;
+  if (!isOfIt) return all;
+  return [{ ...first, end: next.end, said: { ...first.said, ...next.said }, ...wordsOf(first, next) }, ...more];
 };
 
 const MANY = `(\\d+|${NUMBER_WORD})\\s+(?:hairs|fibres|fibers|strands|barbs)`;

@@ -52,6 +52,9 @@ const layWords =
 const windWords =
   /\b(?:turns?|side\s+by\s+side|touching|overlap\w*|layers?|rope|there\s+and\s+back|apart|every|whole\s+feather|pitch|wound|wind|wrapped|palmer\w*)\b/i;
 
+/** What is laid is a whole feather too: that alone winds nothing. */
+const wholeFeather = /\bwhole\s+feathers?\b/gi;
+
 /** “One and a half turns, no more”: of what waits there. */
 const bareTurns =
   /^\W*(?:(?:just|only|about|take|make|give)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
@@ -98,7 +101,7 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     return "lay";
   // A cover lies over what it covers, whatever else its line winds.
   if (role === "wing case" && !/\b(?:wound|wrapped|palmer\w*)\b/i.test(text)) return "lay";
-  if (role !== undefined && laidRoles.has(role) && !windWords.test(text)) return "lay";
+  if (role !== undefined && laidRoles.has(role) && !windWords.test(text.replace(wholeFeather, ""))) return "lay";
   // “6 fibres, wound to the thorax”: their count is that of a bundle that is wound.
   if (role === undefined && form === "feather fibre" && /\b(?:wound|wind|wrap|wrapped)\b/i.test(text)) return "wind";
   if (form === "herl" && role === undefined && /\bon\s+top\b|\bover\s+(?:the\s+wing|that|it\s+all|all)\b/i.test(text))

@@ -251,7 +251,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["(?:feather\\s+)?(?:(?:micro-?\\s?)?fibres?|fibers?|fibs|barbs?)", { form: "feather fibre", counted: "fibres" }],
   [
-    "(?:deer|elk|caribou|moose|antelope|hollow|roe|reindeer)(?:\\s+(?:body|belly|rump|mane|hock|leg))?\\s*(?:hairs?|fur)?",
+    "(?:deer|elk|caribou|moose|antelope|hollow(?![-\\s]tied)|roe|reindeer)(?:\\s+(?:body|belly|rump|mane|hock|leg))?\\s*(?:hairs?|fur)?",
     { form: "hair", figures: HOLLOW },
   ],
   [
@@ -305,7 +305,7 @@ export const nounSources: readonly { source: string; means: NounForm }[] = nouns
 
 /** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
 const describing =
-  "fine extra small micro medium magnum large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent fl dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel narrow wide substitute sub imitation";
+  "fine extra small micro medium magnum large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent fl dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel slotted countersunk faceted narrow wide substitute sub imitation";
 /** Words that may follow a noun and still describe what it names. */
 export const after = new Set(describing.split(" "));
 

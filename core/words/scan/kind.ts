@@ -26,6 +26,7 @@ const kindOfVerb: Partial<Record<VerbId, Kind>> = {
   prepare: "act",
   leave: "wind",
   stand: "lay",
+  repeat: "lay",
   whip: "whip",
   finish: "glue",
   glue: "glue",
@@ -57,6 +58,8 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   // “olive craft fur on top, the same length”: long fur that lies on the hook is a wing, and is not dubbed.
   if (told.role === undefined && (told.verb === undefined || told.verb === "tie in") && furAsHair.test(clause))
     Object.assign(told, { role: "wing", part: "wing" });
+  if (told.role === undefined && told.verb === undefined && stripOver.test(clause))
+    Object.assign(told, { role: "wing case", part: "back" });
   const isPlain = told.role === undefined && told.verb === undefined;
   const found =
     (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);
@@ -111,6 +114,10 @@ const roleAhead = (sentence: string): Role | undefined =>
 
 const backOver =
   /^\W*(?:an?\s+|the\s+)?(?:[\p{L}-]+\s+){1,3}back\s+(?:folded|pulled|stretched|drawn|brought)\s+(?:forwards?\s+)?over\b/u;
+
+/** “clear skin 3 mm over the back”: a strip that is only named with the place that it covers. */
+const stripOver =
+  /^\W*(?!.*\b(?:turns?|wraps?|wound|tied|wind|wrap|tie)\b).*\b(?:skin|film|strip|foil|raffia|latex|sheet|plastic|foam|scud-?back|shell-?back)\b.*\bover\s+(?:the\s+|its\s+)?back\W*$/u;
 
 /** “I like a tail of red wool”. */
 const partOf =

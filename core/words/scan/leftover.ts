@@ -24,7 +24,12 @@ function colours({ told, text, at }: Here): Next | undefined {
   const m = colourWords.exec(text);
   // “brass bead 2.8 mm gold”: behind a name with its size as well.
   const isBehindSize = /\d\s*mm\s+$/.test(text.slice(description?.at ?? at, at)) && description?.exact !== undefined;
-  if (!description || !m || !(isBehindSize || /(?:[,(:]|\s-|\bin)\s*$/.test(text.slice(0, at)))) return undefined;
+  if (
+    !description ||
+    !m ||
+    !(isBehindSize || /(?:[,(:]|\s-|\bin)\s*(?:(?:again|also|this\s+time)\s+)?$/.test(text.slice(0, at)))
+  )
+    return undefined;
   const words = m[0].split(/\s+/);
   // “two hackles, brown and grizzle”: one of each.
   const both = /^(\p{L}+)\s+and\s+(\p{L}+)$/u.exec(m[0]);

@@ -1,5 +1,6 @@
 import { settleStart, startOf } from "../started";
 import { formTold, type Told } from "../told";
+import type { MadeStep } from "../bench";
 import type { Reading } from "../reading";
 import { isColour } from "../../materials";
 import { stuffOf } from "../named";
@@ -20,15 +21,19 @@ function liesOver(told: Told, text: string): void {
 
 /** “Another 30 strands, chartreuse”: of what was tied in last, in the colour that is said. */
 function anotherOfIt(r: Reading, told: Told, text: string): void {
-  const last = r.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined);
+  // A bunch is of what grows in bunches, and not of the flash that was tied in over the one before.
+  const isLike = (m: MadeStep): boolean => !isBunch || r.bench.formOf(r.bench.component(m.step.component)) !== "flash";
+  const isBunch = told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle/.test(l.words));
+  const last = r.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined && isLike(m));
   const component = r.bench.component(last?.step.component);
   const material = r.bench.materialOf(component);
-  const isMore = /^\W*(?:[\w-]+\s+){0,4}?(?:another|\d+\s+more|(?:the\s+)?same\s+again)\b/.test(
-    text.slice(told.at, told.end),
-  );
-  const isBunch = told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle/.test(l.words));
+  const isMore =
+    /^\W*(?:[\w-]+\s+){0,4}?(?:another|(?:an?\s+|the\s+)?(?:second|third|fourth|next|last|final)|\d+\s+more|(?:the\s+)?same\s+again)\b/.test(
+      text.slice(told.at, told.end),
+    );
   if (told.kind !== "lay" || told.description || told.role || !material || !component) return;
-  if (!(told.said.amount && isMore) && !isBunch) return;
+  const isRepeated = told.verb === "repeat";
+  if (!(told.said.amount && isMore) && !isBunch && !isRepeated) return;
   const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
   const [at] = colours;
   if (!at && !isMore) return;

@@ -27,6 +27,11 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
   ],
   // “so it's about as long as the shank”
   [/\b(so\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
+  // “with wire that was tied in at the bend”
+  [
+    /\b(?:that|which)\s+(?:was|is|were|are)\s+(?=(?:already\s+)?(?:tied|bound|caught)\s+in\b)/gu,
+    (m) => " ".repeat(m.length),
+  ],
   // “thread collar behind the bead, 8 turns”
   [/^(\s*)thread\s+collar(?=[\s,])/gu, (m, kept) => `${kept}butt thread`.padEnd(m.length)],
   // “8/0 in tan”

@@ -485,12 +485,18 @@ const fromHere: Reader<Place> = map(
   ),
   ([, mm]) => ({ part: HERE, end: "front", plus: { mm: -mm } }),
 );
+/** “Move forward 5 mm”, “back by 3 mm”: so much further than the thread hangs. */
+const onwardFromHere: Reader<Place> = map(
+  seq(match("(forward|back)(?:wards?|s)?(?:\\s+(?:by|about|another))*"), absolute),
+  ([[way], mm]) => ({ part: HERE, end: "front", plus: { mm: way === "back" ? mm : -mm } }),
+);
 /** A place that lies beside another: “behind the eyes”, “2 mm in front of the bend”. */
-export const placeBeside: Reader<Place> = memo(oneOf(fromHere, besideIt, away));
+export const placeBeside: Reader<Place> = memo(oneOf(fromHere, onwardFromHere, besideIt, away));
 /** A place that says itself to be one, with a landmark, a part's side or a distance. */
 export const place: Reader<Place> = memo(
   oneOf<Place>(
     fromHere,
+    onwardFromHere,
     besideIt,
     away,
     unless(eyeLengths, words("long|wide|thick|high|tall|clear|of|free|bare")),

@@ -18,4 +18,5 @@ export type VerbId =
   | "excess"
   | "leave"
   | "stand"
+  | "repeat"
   | "prepare";

@@ -6,6 +6,7 @@ import { finish, glue, noFinish } from "./finish";
 import { hold } from "./hold";
 import type { VerbId } from "./ids";
 import { leave } from "./leave";
+import { repeat } from "./repeat";
 import { seat } from "./seat";
 import { stand } from "./stand";
 import { takeOverVerb } from "./takeOver";
@@ -30,6 +31,7 @@ const verbs: readonly Verb[] = [
   move,
   carry,
   stand,
+  repeat,
   takeOverVerb,
   hold,
   leave,

@@ -187,15 +187,20 @@ export const start = verb(
 const forwardBy =
   /\bforwards?\s+(?:by\s+)?(?:about\s+)?((?:an?|one|two|three)\s+\w+|half|\d\/\d)\s+(?:of\s+)?(?:the\s+|an?\s+)?shank/;
 
+/** “Forward 5 mm”: how far is read as a place. */
+const SO_FAR = "(?:(?:by|about|another)\\s+)*\\d+(?:[.,]\\d+)?\\s*(?:mm|cm)\\b";
+
 /** The thread goes somewhere: the first way along the bare shank is its base, later it only moves. */
 export const move = verb(
   "move",
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
     "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
+    `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
-    "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?(?:\\s+(?:forward|forwards|back|up|down))*",
+    "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?" +
+      `(?:\\s+(?:forward|forwards|back|up|down)(?!\\s+${SO_FAR}))*`,
   ),
   (t) => {
     const { bench, told } = t;
@@ -230,8 +235,9 @@ export const move = verb(
       (said.way === "back" ? ({ landmark: "bend" } as const) : ({ landmark: "eye" } as const));
     threadOf(t);
     bench.movedFrom = bench.hangs;
-    make(t, "act", { act: "move the thread", at: to, minutes: 0.05 }, {}, { name: "move the thread" });
-    bench.hangs = to;
+    const step = make(t, "act", { act: "move the thread", at: to, minutes: 0.05 }, {}, { name: "move the thread" });
+    // “Forward 5 mm” is settled there.
+    bench.hangs = (step?.do === "act" ? step.at : undefined) ?? to;
   },
 );
 

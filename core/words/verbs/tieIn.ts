@@ -115,7 +115,13 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
 /** Whether some words name nothing but what stuff is called. */
 function isNamedIn(all: readonly string[], stuff: string): boolean {
   const own = stuff.toLowerCase().split(/\s+/);
-  return all.some((words) => words.toLowerCase().trim().split(/\s+/).every((w) => own.includes(w)));
+  return all.some((words) =>
+    words
+      .toLowerCase()
+      .trim()
+      .split(/\s+/)
+      .every((w) => own.includes(w)),
+  );
 }
 
 /** “Take a hackle … Tie it in by the butt”: of what was taken and still waits, only the way is told. */
@@ -402,6 +408,7 @@ export const tieInVerb = verb(
   anyOf(
     "(?:finish|cap|crown)\\s+(?:off\\s+)?the\\s+(?:back|top|wing)\\s+(?:off\\s+)?with(?=\\s)",
     "(?:over|on)\\s+(?:the\\s+)?top(?:\\s+of\\s+(?:it|that|this))?\\s+(?:goes?|comes?|i\\s+(?:put|lay|add|tie))(?=\\s)",
+    "(?:reverse|hollow)[-\\s]tie(?=\\s)",
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
     "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",

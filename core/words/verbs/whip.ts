@@ -34,6 +34,7 @@ export const whip = verb(
     "(?:(?:and\\s+)?(?:give\\s+it|make|take|do)\\s+)?(?=(?:\\d+|two|three|four|five|six|seven|eight|ten)\\s+turns?\\s+(?:with|of)\\s+(?:the|a)\\s+whip)",
     "finish\\s+(?:off\\s+)?(?=(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?)",
     "(?:\\d+|two|three|four|five|six|seven|eight)\\s+(?:turns?|wraps?)\\s+of\\s+(?:the\\s+)?whip(?:[- ]?finish)?",
+    "finish\\s+(?:off\\s+)?(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
     "finish\\s+(?:the\\s+)?head\\s+with(?=\\s+(?:an?\\s+)?(?:\\w+[\\s-]+turns?|whip))",
     "finish\\s+(?:it\\s+|the\\s+fly\\s+)?off(?=\\s*(?:[.;]|$))",
     "w\\/?f\\d{1,2}",
