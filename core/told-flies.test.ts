@@ -125,6 +125,7 @@ describe("flies as tiers tell them", () => {
         "647-tram-shed-midge: LENGTH_RULE_UNRESOLVED",
         "648-flax-mill-streamer-old-style: LENGTH_RULE_UNRESOLVED",
         "659-night-ferry-mouse: PLACE_NOT_THERE",
+        "678-for-this-one-we-ll-use-a-size-14: MATERIAL_UNKNOWN",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",
         "99e-midge-thread: SPOT_UNDER_BEAD",

@@ -50,3 +50,68 @@ describe("sentences that only say more of what a line has laid", () => {
     expect(read(`${dry}Body: hare\nAdd a drop of glue at mid-shank`).recipe.finish.state).toBe("not stated");
   });
 });
+
+describe("one thing that is told in two ways", () => {
+  const dressed = (text: string) => read(dry + text).recipe.steps.flatMap((s) => (s.do === "dress" ? [s] : []));
+
+  test("a body that is named and then dubbed is dubbed once", () => {
+    expect(dressed("body: 2 parts orange hare 1 part pink, dub fat in the middle")).toHaveLength(1);
+  });
+
+  test("the dubbed silk that is wound back in so many turns is no winding of the thread", () => {
+    const reading = read(
+      "Hook: wet 14\nSilk: yellow\nRun the silk to the bend\nDub mole fur on 40 mm of silk and wind back in four open turns to the eye",
+    );
+    expect(reading.recipe.steps.map((s) => s.do)).toEqual(["wind", "dress"]);
+  });
+
+  test("foam that is folded forward in segments is bound down at each", () => {
+    const [, over] = lays(
+      "Body: 2 mm foam 5 mm wide, tie it in at the bend and fold it forward in four segments, 3 wraps each.",
+    );
+    expect(over?.tieIn?.wraps).toBe(12);
+  });
+
+  test("halves of a body need no colon, and are no tag of the same floss", () => {
+    const reading = read(
+      "Hook: wet 10\nThread: black\nTag: yellow floss, 3 turns\nRear half of body yellow floss, front half black floss",
+    );
+    const parts = reading.recipe.steps.map((s) => reading.recipe.components.find((c) => c.id === s.component)?.role);
+    expect(parts).toEqual(["tag", "body", "body"]);
+  });
+
+  test("a length may be that of two parts together", () => {
+    const [, wing] = lays(
+      "Tail: 8 hackle fibres, half the shank\nWing: 25 squirrel hairs, as long as the body and tail together",
+    );
+    expect(wing?.shown).toEqual({ of: "body", times: 1, plus: { of: "tail", times: 1 } });
+  });
+
+  test("herl over a wing, as long as that, is its topping", () => {
+    const reading = read(
+      `${dry}Wing: 25 squirrel hairs, as long as the shank\nFour strands of peacock herl over, same length`,
+    );
+    expect(reading.recipe.components.map((c) => c.role)).toContain("topping");
+    expect(reading.recipe.components.map((c) => c.role)).not.toContain("body");
+  });
+
+  test.each([
+    ["Whip finish 2x", { turns: 5, times: 2 }],
+    ["Finish behind the eye with a 4 turn whip finish", { turns: 4 }],
+    ["Finish, whip 4 turns", { turns: 4 }],
+  ])("%s", (line, knot) => {
+    expect(read(dry + line).recipe.steps.find((s) => s.do === "whip")).toMatchObject(knot);
+    expect(asksOf(dry + line)).toEqual([]);
+  });
+
+  test("a hackle whose turns go back through something is of the feather that waits", () => {
+    const text =
+      "Hook: wet 14\nSilk: yellow\nCatch in one starling feather at the eye, fibres two thirds of the hook\n" +
+      "Run the silk to the bend and dub a body of mole\nTwo turns of starling back through";
+    expect(read(text).newMaterials.filter((m) => /starling/.test(m.name))).toHaveLength(1);
+  });
+
+  test("a low-water double is a double", () => {
+    expect(read("Low-water double, size 6\nThread: black").recipe.hookModel).toBe("T2");
+  });
+});

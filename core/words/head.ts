@@ -71,7 +71,7 @@ const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:[\w-]+\s+){0,2}?(?
 const toppedWith = /^(?:and\s+|then\s+)*top(?:\s+(?:it|this|that|them|the\s+wing))?(?:\s+off)?\s+with\s+/;
 /** “Rear half of the body: tinsel”: the share stays to be read. */
 const shareOfBody =
-  /^(?:the\s+)?(?:rear|back|front|first|last)\s+(?:half|third|quarter|two\s+thirds|part)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
+  /^(?:the\s+)?(?:rear|back|front|first|last)\s+(?:half|third|quarter|two\s+thirds|part)(?:(?:\s+of\s+(?:the\s+)?body)?\s*:\s|\s+of\s+(?:the\s+)?body\s+(?!with\b|is\b|in\b|and\b|to\b))/;
 /** “Red throat, a pinch of wool”: the colour stays to be read with what it is of. */
 const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*(?:[,:]|of)\s/;
 const ofABead =
@@ -169,8 +169,10 @@ function signedHead(rest: string, counted: number): LineHead | undefined {
   const isBody = m[2] === "bd" && !ofABead.test(rest.slice(m[0].length));
   const word = isCoat ? "finish" : isBody ? "body" : (m[2] ?? "");
   const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
-  // “Head, lacquered” is no list.
-  if (separator.endsWith(",") && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length))) return undefined;
+  // “Head, lacquered” is no list; “Finish, whip 4 turns” is.
+  const isKnot = word === "finish" && /^(?:whip|knot)\b/.test(rest.slice(m[0].length));
+  if (separator.endsWith(",") && !isKnot && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length)))
+    return undefined;
   const at = counted + (m[1] ?? "").length;
   const which = /^\s*(?:no\.?\s*|#)?[1-9]/.exec(rest.slice(at - counted + word.length))?.[0].length ?? 0;
   return {

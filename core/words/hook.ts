@@ -44,8 +44,8 @@ const stepsShort =
   /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short(?!\s*-?\s*shank))\b/u;
 
 const families: [RegExp, string][] = [
-  [/\blow-?\s?water\b/, "low-water"],
   [/\bdouble\b/, "double"],
+  [/\blow-?\s?water\b/, "low-water"],
   [/\bstreamers?\b|\bbaitfish\b|\bleech(?:es)?\b/, "streamer"],
   [/\bpupae?\b|\bcurved?\b|\bscud\b|\bgrub\b|\bcaddis\b|\bemergers?\b/, "pupa"],
   [/\bnymphs?\b|\bjigs?\b/, "nymph"],

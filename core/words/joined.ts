@@ -14,6 +14,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withCoat,
   withWoundLater,
   withDubbedLater,
+  withPulledLater,
   withPiece,
   withOnes,
   withBothColours,
@@ -167,6 +168,21 @@ const withDubbedLater = (all: Told[]): Told[] => {
     next.role === first.role;
   if (!isOfIt) return all;
   return [{ ...first, end: next.end, said: { ...first.said, ...next.said }, ...wordsOf(first, next) }, ...more];
+};
+
+/** “Body: 2 mm foam, tie it in at the bend and fold it forward”: a strip that is pulled over is not wound. */
+const withPulledLater = (all: Told[]): Told[] => {
+  const [first, ...more] = all;
+  const later = more.findIndex((t) => t.verb === "take over" && t.description === undefined);
+  const between = more.slice(0, Math.max(0, later));
+  const isStrip =
+    first?.verb === undefined && first?.kind === "wind" && first.role === "body" && formTold(first) === "stretch body";
+  const isOnlyTied = between.every((t) => t.verb === "tie in" && t.description === undefined);
+  if (!first || !isStrip || later < 0 || !isOnlyTied || all.some((t) => t.said.rule !== undefined)) return all;
+  const ties = between.map((t) => t.said.tieIn?.at ?? t.said.there).find((p) => p !== undefined);
+  const words = between.reduce((told, t) => ({ ...told, ...wordsOf(told, t) }), first);
+  const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), hanging: true };
+  return [{ ...words, kind: "lay", verb: "tie in", said }, ...more.slice(later)];
 };
 
 const MANY = `(\\d+|${NUMBER_WORD})\\s+(?:hairs|fibres|fibers|strands|barbs)`;

@@ -320,7 +320,7 @@ export const dressClauses: Clause[] = [
   clause(
     "twice as thick as the body",
     seq(
-      opt(words("about|roughly|some")),
+      opt(words("about|roughly|some|maybe|perhaps|say")),
       oneOf(
         map(words("twice|double"), () => 2),
         map(match("(\\d+(?:[.,]\\d+)?)x"), ([n = ""]) => Number(n.replace(",", "."))),
@@ -339,7 +339,7 @@ export const dressClauses: Clause[] = [
   clause(
     "as thick as the bead",
     seq(
-      opt(words("about|roughly|nearly|almost|just")),
+      opt(words("about|roughly|nearly|almost|just|maybe|perhaps")),
       words(
         "(?:as\\s+(?:thick|full|fat|wide|big)\\s+as|(?:the\\s+)?(?:same\\s+)?(?:thickness|diameter|width|size)\\s+(?:of|as)|to\\s+match)\\s+(?:the\\s+)?bead",
       ),
@@ -397,20 +397,24 @@ export const dressClauses: Clause[] = [
     () => undefined,
   ),
   figureOfEight,
-  clause("80 mm long", seq(opt(words("about|roughly|some")), absolute, words("long")), (s, [, mm]) => {
-    if (s.loop && s.loopMm === undefined) s.loopMm = mm;
-    // A thorax is 3 mm long, a noodle is not.
-    else if (!s.loop && s.noodle === undefined && mm >= SHORTEST_NOODLE) s.noodle = { mm };
-    else if (!s.loop && s.size === undefined && mm < SHORTEST_NOODLE) {
-      s.size = samePair({ mm });
-      s.isLong = true;
-    } else return false;
-  }),
+  clause(
+    "80 mm long",
+    seq(opt(words("about|roughly|some|maybe|perhaps|say")), absolute, words("long")),
+    (s, [, mm]) => {
+      if (s.loop && s.loopMm === undefined) s.loopMm = mm;
+      // A thorax is 3 mm long, a noodle is not.
+      else if (!s.loop && s.noodle === undefined && mm >= SHORTEST_NOODLE) s.noodle = { mm };
+      else if (!s.loop && s.size === undefined && mm < SHORTEST_NOODLE) {
+        s.size = samePair({ mm });
+        s.isLong = true;
+      } else return false;
+    },
+  ),
   clause(
     "on 40 mm of the silk",
     seq(
       opt(words("on(?:to)?|over|along")),
-      opt(words("about|roughly|some")),
+      opt(words("about|roughly|some|maybe|perhaps|say")),
       absolute,
       words("of\\s+(?:the\\s+|your\\s+)?(?:waxed\\s+)?(?:thread|silk)"),
     ),
@@ -422,7 +426,7 @@ export const dressClauses: Clause[] = [
   clause(
     "40 mm of it",
     seq(
-      opt(words("about|roughly|some")),
+      opt(words("about|roughly|some|maybe|perhaps|say")),
       absolute,
       words("of(?:\\s+it)?(?!\\s+(?:the|an?)\\b)|on\\s+(?:the\\s+)?(?:waxed\\s+)?(?:thread|silk)"),
     ),

@@ -104,7 +104,11 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (role !== undefined && laidRoles.has(role) && !windWords.test(text.replace(wholeFeather, ""))) return "lay";
   // “6 fibres, wound to the thorax”: their count is that of a bundle that is wound.
   if (role === undefined && form === "feather fibre" && /\b(?:wound|wind|wrap|wrapped)\b/i.test(text)) return "wind";
-  if (form === "herl" && role === undefined && /\bon\s+top\b|\bover\s+(?:the\s+wing|that|it\s+all|all)\b/i.test(text))
+  if (
+    form === "herl" &&
+    role === undefined &&
+    /\bon\s+top\b|\bover(?:\s+(?:the\s+wing|that|it\s+all|all)\b|\s*(?:[,.;]|$))/i.test(text)
+  )
     return "lay";
   if (form === "herl" && (role === undefined || role === "body") && /\bturns?\b|\brope\b/i.test(text)) return "wind";
   if (role === undefined && (form === "rubber" || form === "flash") && !windWords.test(text)) return "lay";

@@ -179,7 +179,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:stretch(?:y)?|vinyl|body|nymph|elastic)\\s+(?:lace|cord)",
-      "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|ribs?|tubing|sheet)",
+      "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|rib(?:s|bing)?|tubing|sheet)",
       "strips?",
       "(?:(?:stretch|body|nymph)\\s+)?ribbons?",
       "stretch(?=\\s*(?:[,.;]|$))",
@@ -210,7 +210,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back(?!\\s+(?:through|over|to|towards?|down|along)\\b)|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   [

@@ -58,6 +58,8 @@ const hedges = opt(
       "about",
       "around",
       "roughly",
+      "maybe",
+      "perhaps",
       "approximately",
       "approx\\.?",
       "abt\\.?",
@@ -169,6 +171,17 @@ const sum: Reader<PlainLength> = map(
   ([rule, how, more]) =>
     isOf(rule) ? { ...rule, plus: how === "less" || how === "minus" ? less(more) : more } : undefined,
 );
+/** “As long as the body and tail together”. */
+const together: Reader<PlainLength> = map(
+  seq(
+    oneOf<PlainLength>(ofMeasureAlone, itself),
+    words("and|plus|&"),
+    the,
+    measure,
+    words("together|combined|taken\\s+together|put\\s+together"),
+  ),
+  ([rule, , , of]) => (isOf(rule) && rule.times === 1 ? { ...rule, plus: { of, times: 1 } } : undefined),
+);
 /** “A gape longer than the shank”, “half an inch shorter than the tail”. */
 const longerBy: Reader<PlainLength> = map(
   seq(
@@ -179,7 +192,7 @@ const longerBy: Reader<PlainLength> = map(
   ),
   ([more, how, , of]) => ({ of, times: 1, plus: how === "shorter" ? less(more) : more }),
 );
-const ofMeasure: Reader<PlainLength> = memo(oneOf<PlainLength>(sum, longerBy, ofMeasureAlone));
+const ofMeasure: Reader<PlainLength> = memo(oneOf<PlainLength>(together, sum, longerBy, ofMeasureAlone));
 
 /** What “a bit longer than” allows; shown with the length. */
 export const LONGER = 1.1;
@@ -205,7 +218,7 @@ const reached: Reader<PlainLength> = oneOf<PlainLength>(
     seq(
       the,
       words(
-        "(?:(?:back|outside|outer\\s+edge|end|rear|far\\s+side)\\s+of\\s+(?:the\\s+)?)(?:hook\\s+)?bends?|end\\s+of\\s+the\\s+hook",
+        "(?:(?:back|outside|outer\\s+edge|end|rear|far\\s+side)\\s+of\\s+(?:the\\s+)?)(?:hook\\s+)?bends?|bends?\\s+of\\s+the\\s+points|end\\s+of\\s+the\\s+hook",
       ),
     ),
     () => OUTER_BEND,

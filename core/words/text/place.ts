@@ -294,7 +294,7 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
   map(
     seq(
       words(
-        "(?:middle|centre|center)\\s+of|mid-?|over|under(?:neath)?(?=\\s+the\\s+thorax)|beneath(?=\\s+the\\s+thorax)|on\\s+top\\s+of|beside|alongside|between(?!.*\\band\\b)",
+        "(?:middle|centre|center)\\s+of|mid-?|over|(?:under(?:neath)?|beneath)(?=\\s+(?:the\\s+)?thorax)|on\\s+top\\s+of|beside|alongside|between(?!.*\\band\\b)",
       ),
       the,
       part,

@@ -179,7 +179,11 @@ function roleFrom(
   const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
   if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
   // “Peacock herl, 8 strands on top”: what lies over all is no body.
-  if (form === "herl" && said.rule === undefined && (said.round?.top || said.attitude === "over" || said.like))
+  if (
+    form === "herl" &&
+    said.rule === undefined &&
+    (said.round?.top || said.attitude === "over" || said.like || said.sameLength !== undefined)
+  )
     return "topping";
   const isBehindEye = isFront && lastBody(bench) !== undefined;
   if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";

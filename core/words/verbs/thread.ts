@@ -195,7 +195,7 @@ export const move = verb(
   "move",
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
-    "(?:return|(?:come|go|work|wind)\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
+    "(?:return|(?:come|go|work|wind(?<!\\bdub\\b[^.;]*))\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",

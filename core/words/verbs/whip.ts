@@ -6,7 +6,7 @@ import { anyOf } from "../parse";
 const spelled =
   /^(?:and\s+|then\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
 /** “two whip finishes”: the knot made twice. */
-const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish/;
+const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish|\bfinish\s+([23])\s?x\b/;
 const inLots = /\bin\s+\w+\s+(?:lots|goes|sets|stages|batches)\b/;
 const numbers: Record<string, number> = { double: 2, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 };
 
@@ -24,7 +24,7 @@ export function tellWhip(t: Telling): void {
     said.turns = all % lots === 0 ? all / lots : all;
   }
   const often = times.exec(text.slice(told.at, told.end).trim());
-  if (often && said.times === undefined) said.times = numbers[often[1] ?? ""] ?? Number(often[1]);
+  if (often && said.times === undefined) said.times = numbers[often[1] ?? ""] ?? Number(often[1] ?? often[2]);
   make(t, "whip", said, {}, { name: "whip finish" });
 }
 
@@ -37,6 +37,7 @@ export const whip = verb(
     "finish\\s+(?:off\\s+)?(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
     "finish\\s+(?:the\\s+)?head\\s+with(?=\\s+(?:an?\\s+)?(?:\\w+[\\s-]+turns?|whip))",
     "finish\\s+(?:it\\s+|the\\s+fly\\s+)?off(?=\\s*(?:[.;]|$))",
+    "whip(?:ped)?(?:[- ]?finish)?\\s+[23]\\s?x(?=\\s*(?:[,.;]|$|and\\b))",
     "w\\/?f\\d{1,2}",
     "w\\/?f(?=\\s|$)",
     "finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$|and\\b))",

@@ -55,7 +55,8 @@ function windsDubbed(t: Telling): boolean {
   const before = bench.made[bench.made.length - 1];
   // So is “wind it forward” on the next line, where nothing else waits to be wound.
   const isNext = told.role === undefined && bench.waits((w) => !w.hangs) === undefined;
-  const isIt = told.description === undefined && (said.rule?.turns === undefined || told.refers === "it");
+  const isNamed = told.refers === "it" || (before?.line === line.number && onward.test(words));
+  const isIt = told.description === undefined && (said.rule?.turns === undefined || isNamed);
   const isOfIt = before?.step.do === "dress" && (before.line === line.number || isNext) && isIt;
   if (isOfIt && !throughIt.test(words)) {
     // “Dub the silk; wind it four turns”: how much it takes follows from how full it is.
@@ -69,6 +70,9 @@ function windsDubbed(t: Telling): boolean {
   whereDubbed(dubbed, t);
   return true;
 }
+
+/** “Dub the silk and wind back in four turns”. */
+const onward = /\bwind(?:ing)?\s+(?:it\s+)?(?:back|forwards?|on)\s+in\s/u;
 
 /** Whether the rest of a bundle goes on, or the tail as the body. */
 const goesOn = (t: Telling): boolean =>

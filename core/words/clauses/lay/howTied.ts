@@ -68,6 +68,27 @@ export const howTied: Clause[] = [
     },
   ),
   clause(
+    "in four segments, 3 wraps each",
+    seq(
+      words("in(?:to)?"),
+      count,
+      words("(?:segments|sections|humps|steps)"),
+      opt(
+        seq(
+          match("\\s*,?\\s*(?:with\\s+)?(?=\\d|[a-z])"),
+          count,
+          words("(?:\\w+\\s+)?(?:wraps|turns)(?:\\s+(?:(?:for|on|at|in)\\s+)?each)"),
+        ),
+      ),
+    ),
+    (s, [, segments, , each]) => {
+      const [n, wraps] = [wholeOf(segments)?.n, each && wholeOf(each[1])?.n];
+      if (n === undefined || s.wraps !== undefined) return false;
+      // Between two segments it is bound down as at its end.
+      if (wraps !== undefined) s.wraps = n * wraps;
+    },
+  ),
+  clause(
     "pulled over the thorax",
     words(
       "(?:pulled|folded|drawn|brought|laid)\\s+(?:flat\\s+)?over\\s+(?:the\\s+)?(?:whole\\s+)?(?:thorax|body|abdomen|legs)",

@@ -11,7 +11,7 @@ const SECTOR = `(?:${sectors.join("|")})`;
 const OF_PART = "of\\s+(?:(?:the\\s+)?(?:tail|wing|body|thorax|hook|shank|post|eyes|head)|it|them)";
 
 const A_BALL =
-  "(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur))";
+  "(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur)|(?:small\\s+|tiny\\s+|little\\s+)*(?:thread|dubbing|fur)\\s+(?:ball|bump|knob))";
 
 /** How much of a post one turn of the thread covers, mm. */
 const WRAP_MM = 0.15;
