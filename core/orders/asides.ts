@@ -43,7 +43,7 @@ const SIGNATURE = /^(?:--|__)\s*$/;
 /** Words of courtesy: a sentence of nothing else says nothing about what is ordered. */
 const COURTESY = new Set(
   (
-    "i we you yes them those by moin servus do does get got me us it they that this these all please kindly thanks thank hope hoping are is was were been be am have has had do well fine good great " +
+    "i we you yes them those by moin servus do does get got me us it they that this these all please pls plz kindly thanks thank hope hoping are is was were been be am have has had do well fine good great " +
     "lovely nice keeping busy there here hi hello again just a an the of for to and with your our my let know if any questions when ready could can would " +
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
     "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store lodge club kicks " +

@@ -1,3 +1,4 @@
+import { isCourteousWord } from "./asides";
 import { fold } from "./nearest";
 import { NUMBER, numberOf } from "./numbers";
 import { dozensText, isInDozens, wordsOfFlies, type Quantity } from "./quantity";
@@ -65,7 +66,7 @@ const DASH_BEFORE = /\s[-–]\s*$/u;
 const SIZE_AHEAD = String.raw`(?:in\s+|of\s+)?(?:the\s+)?(?:sizes?\s*|#|no\.?\s*|gr\.?\s*)?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
 /** A number without a unit before a word, or before “in 14”. */
 const BARE = new RegExp(
-  String.raw`(?<![\p{L}\d#/.,½¼¾-])(${NUMBER})\s+(?:(?:x|×|in|of)\s+)?(?:the\s+)?(?:(\p{L}{3,})|(?<=\s(?:in|x|×|of)\s+(?:the\s+)?)(?=${SIZE_AHEAD}))`,
+  String.raw`(?<![\p{L}\d#/.,½¼¾-])(${NUMBER})\s+(?:(?:x|×|in|of|with|mit)\s+)?(?:the\s+)?(?:(\p{L}{3,})|(?<=\s(?:in|x|×|of)\s+(?:the\s+)?)(?=${SIZE_AHEAD}))`,
   "giu",
 );
 
@@ -176,7 +177,8 @@ const EACH_BEFORE = /(?<!\p{L})(?:each|je(?:weils)?)\s+$/iu;
  * colour, of which there are as many as make up the quantity.
  */
 function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown | undefined {
-  const [total, part, another] = quantities;
+  const [total, told, another] = quantities;
+  const part = told ?? bareEach(text, start, total);
   if (total?.flies === undefined || part?.flies === undefined || another) return undefined;
   const isEach =
     EACH_BESIDE.test(text.slice(part.at[1] - start)) || EACH_BEFORE.test(text.slice(0, part.at[0] - start));
@@ -194,6 +196,20 @@ function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown 
   if (times !== pairs && times !== sizes) return undefined;
   const parts = [{ ...part, isOfEach: true }];
   return { parts, words: total.at, label: `${dozensText(total.flies)} in all`, until: part };
+}
+const BARE_EACH = new RegExp(
+  String.raw`(?<=(?:^|[\s,;:(]))(${NUMBER})\s+(?:of\s+)?(?:each|every|apiece)(?!\p{L})`,
+  "iu",
+);
+/** “ten dozen, sizes 10 and 12, sixty of each”: flies, where so many make up the whole. */
+function bareEach(text: string, start: number, total: Quantity | undefined): Quantity | undefined {
+  const each = BARE_EACH.exec(text);
+  const n = numberOf(each?.[1] ?? "");
+  const at = start + (each?.index ?? 0);
+  const all = total?.flies;
+  if (!each || !n || total === undefined || all === undefined || at < total.at[1]) return undefined;
+  const flies = [n, n * 12].find((f) => Number.isInteger(all / f) && all > f);
+  return flies === undefined ? undefined : { at: [at, at + (each[1] ?? "").length], flies };
 }
 const SIZE_AND_WORD =
   /(?<![\p{L}\d])#?\d{1,2}(?:\/0)?\s+(\p{L}+)|(?<!\p{L})(\p{L}+)\s+#?\d{1,2}(?:\/0)?(?![\p{L}\d])/giu;
@@ -213,7 +229,8 @@ const COUNT_AHEAD = new RegExp(
  */
 function summedUp({ text, start, quantities }: Counted): Breakdown | undefined {
   const [total, ...others] = quantities;
-  if (total?.flies === undefined || /[\p{L}\d]/u.test(text.slice(0, total.at[0] - start))) return undefined;
+  const before = text.slice(0, (total?.at[0] ?? start) - start);
+  if (total?.flies === undefined || !(before.match(/[\p{L}\d']+/gu) ?? []).every(isCourteousWord)) return undefined;
   const ahead = text.slice(0, total.at[1] - start);
   const lead = isInDozens(ahead) ? LIST_BEHIND.exec(text.slice(ahead.length))?.[0] : undefined;
   if (lead === undefined) return undefined;

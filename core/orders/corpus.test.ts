@@ -40,6 +40,8 @@ const files: [string, Catalogue][] = [
   ["causeway.txt", anotherCatalogue],
   ["gangway.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
+  ["towrope.txt", catalogue],
+  ["bollard.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -153,7 +153,7 @@ function feast(name: string, y: string | undefined, today: string): DayRead {
 const ways: Way[] = [
   { source: String.raw`(\d{4})-(\d{2})-(\d{2})(?!\d)`, read: (g, t) => dayOf(Number(g[3]), Number(g[2]), g[1], t) },
   {
-    source: String.raw`(early|beginning of|start of|mid|middle of|late|end of|anfang|mitte|ende)[\s-]+(${MONTH})(?:\s+(\d{4}))?`,
+    source: String.raw`(early|beginning of|start of|start|mid|middle of|late|end of|end|anfang|mitte|ende)[\s-]+(${MONTH})(?:\s+(\d{4}))?`,
     read: (g, t) => partOf(g[1] ?? "", monthOf(g[2]), g[3], t),
   },
   {

@@ -18,12 +18,13 @@ const WEEKS_BEFORE =
   /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
 /** “Week of 12 April”: from that day on they are waited for. */
 const WEEK_OF =
-  /^(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
+  /^(?:(?:we\s+|i\s+)?(?:need|want)(?:ed)?\s+(?:(?:them|it|these|this|all|everything)\s+)?)?(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
 const LEADS =
   /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
 
-const LED_BY = /(?<!\p{L})(?:for|from|customer:?|client:?|account:?|für|von|kunde:?)\s+(?:the\s+|die\s+)?$/iu;
+const LED_BY =
+  /(?<!\p{L})(?:(?:please\s+)?(?:send|ship|deliver)|for|from|customer:?|client:?|account:?|für|von|kunde:?)\s+(?:the\s+|di?en?\s+|das\s+)?(?:(?:(?:angel|fliegen)?(?:laden|geschäft|verein)|shop|store|club|lodge)\s+)?$/iu;
 /** Words of many names: none of them is a name by itself. */
 const COMMON =
   /^(?:fly|flies|club|lodge|shop|store|tackle|house|water|lake|river|camp|guides?|guiding|outfitters?|anglers?|angling|society|hotel|inn|team|company|club|laden|verein|haus|season|spring|summer|autumn|winter|north|south|east|west|three|old|new|great)$/;

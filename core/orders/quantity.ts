@@ -158,7 +158,7 @@ const ways: Way[] = [
   {
     // “Slate Wisp 14 slate x 36”: the sign says which number counts, not what.
     needs: /[x×]/iu,
-    pattern: rule(String.raw`[x×]\s*(${NUMBER})(?=\s*(?:$|[,;]))`),
+    pattern: rule(String.raw`[x×]\s*(${NUMBER})(?=\s*(?:$|[,;]|\.(?:\s|$)))`),
     read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
@@ -182,6 +182,12 @@ const ways: Way[] = [
     needs: /\d\s[-–]\s/u,
     needsUnit: true,
     pattern: rule(String.raw`(?<=(?<![\d/.,#])\d{1,2}\s[-–]\s)(${NUMBER})(?=\s*(?:[,;(]|$))`),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
+  },
+  {
+    // “#14 2  #16 3”: a marked size, and how many of it.
+    needs: /#\s?\d/u,
+    pattern: rule(String.raw`(?<=#\s?\d{1,2}(?:\/0)?\s+)(${NUMBER})(?=\s*(?:$|[,;]|#\s?\d))`),
     read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
@@ -243,7 +249,8 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
     }
   if (found.length === 0) found.push(...atTheEnd(text, start, catalogue));
   found.sort((a, b) => a.at[0] - b.at[0]);
-  const all = [...found, ...carriedOn(text, start, found, catalogue)].sort((a, b) => a.at[0] - b.at[0]);
+  const carried = [...carriedOn(text, start, found, catalogue), ...carriedBack(text, start, found, catalogue)];
+  const all = [...found, ...carried].sort((a, b) => a.at[0] - b.at[0]);
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
 }
 
@@ -315,6 +322,27 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     return n * 12 > MOST_TIMES * most ? [bareQuantity(m[1] ?? "", at, catalogue)] : [{ at, flies: n * 12 }];
   });
 }
+const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?)\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
+/**
+ * “olive - 18, rust - 12, grey - 6 flies”, “#14: 24, #16: 12 flies”: the unit stands with the last number and holds
+ * for those ahead of it.
+ */
+function carriedBack(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
+  const [first] = found;
+  const { colours } = wordsOfFlies(catalogue.patterns);
+  const isOwn = (word = ""): boolean => word.startsWith("#") || colours.has(fold(plainColour(word)));
+  const from = (first?.at[0] ?? start) - start;
+  const ahead = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?)\s*[-–:]\s*$/u.exec(text.slice(0, from));
+  if (!first?.flies || !ahead || !isOwn(ahead[1])) return [];
+  const each = isInDozens(text.slice(from, first.at[1] - start)) ? 12 : 1;
+  const numbers = [...text.slice(0, ahead.index).matchAll(new RegExp(COLOUR_AND_NUMBER, "giu"))];
+  return numbers.every((m) => isOwn(m[1]))
+    ? numbers.map((m): Quantity => {
+        const at = start + m.index + m[0].length;
+        return { at: [at - (m[2] ?? "").length, at], flies: Number(m[2]) * each };
+      })
+    : [];
+}
 /** No line of an order is so many times as long as all before it. */
 const MOST_TIMES = 3;
 interface FlyWords {
@@ -356,6 +384,8 @@ const STATED = new RegExp(
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
     String.raw`|\((?:(?:all|alles?)\s+)?(?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
+    // “Flies, not dozens.”
+    String.raw`|(?<=(?:^|[.;,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?=\s*(?:[.,;)]|$))`,
   ].join(""),
   "imu",
 );

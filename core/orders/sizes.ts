@@ -55,6 +55,11 @@ const list = new RegExp(
 /** “12-14-16”: three or more are a list, two are a range. */
 const chain = new RegExp(`${FREE}(?:${MARK})?(${SIZE}(?:\\s*[-–]\\s*#?${SIZE}){2,})`, "iu");
 const range = new RegExp(`${FREE}(?:${MARK})?(${SIZE})\\s*(?:-|–|to|bis|through)\\s*#?(${SIZE})`, "iu");
+/** “any size between 12 and 16” */
+const anyBetween = new RegExp(
+  `(?:(?:in\\s+)?any\\s+)?sizes?\\s+(?:between|from|zwischen)\\s+#?(${SIZE})\\s*(?:and|to|und|bis|-)\\s*#?(${SIZE})`,
+  "iu",
+);
 const marked = new RegExp(`${FREE}${MARK}(\\d{1,2}(?:\\s?\\/\\s?\\d{1,2})?)(?:'?s|er)?(?![\\p{L}\\d])`, "iu");
 const bare = new RegExp(`${FREE}(${SIZE})`, "giu");
 const broken = new RegExp(`${FREE}(\\d{1,2}\\s?\\/\\s?\\d{1,2})(?!\\d)`, "iu");
@@ -80,7 +85,7 @@ export function takeSizes(stretch: Stretch, of: Sizes | undefined): SizesRead | 
     stretch.takeOut(chained.at);
     return { at: chained.at, words: chained.words, sizes: [...new Set(links)].filter(fits), isRange: false };
   }
-  const between = stretch.find(range);
+  const between = stretch.find(anyBetween) ?? stretch.find(range);
   if (between) {
     const [from, to] = [sizeOf(between.groups[1] ?? ""), sizeOf(between.groups[2] ?? "")];
     if (fits(from) && fits(to) && from !== to) {

@@ -41,6 +41,11 @@ export class Stretch {
     const [a, b] = [from - this.start, to - this.start];
     this.left = this.left.slice(0, a) + TAKEN.repeat(b - a) + this.left.slice(b);
   }
+  /** Lets what was taken out at a place part what stands beside it, as a comma does. */
+  putComma(at: number): void {
+    const a = at - this.start;
+    this.left = `${this.left.slice(0, a)},${this.left.slice(a + 1)}`;
+  }
   /** Finds and takes out at once. */
   take(pattern: RegExp): ReturnType<Stretch["find"]> {
     const found = this.find(pattern);

@@ -51,6 +51,8 @@ const rules = [
     `(?:no|without|w/o|none of (?:that|the|those|your)|leave (?:off|out)(?: the)?|omit(?: the)?|skip(?: the)?|ohne|kein(?:e[nrms]?)?)\\s+(?:(?:the|an?|any|de[nrm]|die|das)\\s+)?(?:(?:${COLOUR})\\s+)?(?:${PART}|sparkle|glitter|rubber legs?|glitzer)(?: (?:stuff|things?|business))?`,
   ),
   rule("part", `(?:${COLOUR})\\s+(?:${PART})`),
+  // “(rubber legs please)”
+  rule("own", `(?<=\\(\\s*)(?:[a-z]+\\s+){1,3}?(?:${PART})(?:\\s+(?:please|bitte))?(?=\\s*\\))`),
   rule(
     "parcels",
     "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|lieferung|liefern) )?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)|(?:two|three|zwei|drei) (?:parcels|deliveries|shipments|lieferungen|pakete)",

@@ -19,6 +19,8 @@ import type { ReadLine, Doubt } from "../types";
 import { fold } from "../nearest";
 
 const MOST_ANSWERS = 4;
+/** A wish that stands ahead of a name has so many words at most. */
+const MOST_WISHED = 3;
 const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
 
 export function takePattern(s: ItemState, stretch: Stretch, draft: Draft): void {
@@ -73,7 +75,13 @@ function shortName(s: ItemState, words: Span[]): NameFound<Pattern> | undefined 
   const isKnown = (w: Span | undefined): boolean => {
     if (!w || !isOpen(w)) return true;
     const name = findName(plain([w]), own, (n) => n.name, SURE);
-    return (name !== undefined && isSure(name)) || findWish(w.text, 0) !== undefined;
+    return (name !== undefined && isSure(name)) || findWish(w.text, 0) !== undefined || endsWish(w);
+  };
+  // “lead free lodgers”: a wish of several words.
+  const endsWish = (w: Span): boolean => {
+    const run = words.filter((o) => o.start <= w.start).slice(-MOST_WISHED);
+    const said = run.map((o) => o.text).join(" ");
+    return findWish(said, 0)?.at[1] === said.length;
   };
   const [before, first] = [words[found.from - 1], words[found.from]];
   const [last, after] = [words[found.to - 1], words[found.to]];
@@ -112,7 +120,9 @@ function closePatterns(s: ItemState, run: Span): Doubt["candidates"] {
     ...findClose(run.text, s.catalogue.patterns, 0.6),
     ...withWord(s, wordsOf(run)),
   ];
-  return all.filter((a, i) => all.findIndex((b) => b.text === a.text) === i).slice(0, MOST_ANSWERS);
+  // Of two answers with one name the one that keeps more of what was typed.
+  const longest = [...all].sort((a, b) => b.text.length - a.text.length);
+  return all.filter((a) => longest.find((b) => b.label === a.label) === a).slice(0, MOST_ANSWERS);
 }
 
 /** Names that share a word with what was said, put in the place of that word. */

@@ -12,7 +12,7 @@ const HALF_AND =
 
 /** “half of them 14s and half 16s”: the sizes stay to be read. */
 const HALF_SIZES =
-  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:(?:in|on)\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:(?:in|on)\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))?\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 
@@ -40,7 +40,10 @@ export function settleEach(s: ItemState, draft: Draft, at: [number, number]): vo
 export function isShared(stretch: Stretch): boolean {
   if (stretch.take(SHARED)) return true;
   if (!stretch.take(HALF_AND) && !stretch.take(HALF_SIZES)) return false;
-  stretch.take(OTHER_HALF);
+  const other = stretch.take(OTHER_HALF);
+  // “half 16 half 18”: what stands between two sizes lists them.
+  const isBehindSize = other && /\d(?:'?s)?\s+$/.test(stretch.left.slice(0, other.at[0] - stretch.start));
+  if (other && isBehindSize) stretch.putComma(other.at[0]);
   return true;
 }
 

@@ -40,6 +40,10 @@ function wishOfThese(o: OrderReading, made: ReadLine[], { at, words }: { at: [nu
   o.order.understood.push({ field: "wish", at, label: `wish: ${wish.words}` });
 }
 
+/** “Total 96.50”: what it all costs is no line, and no day. */
+const SUM_OF_MONEY =
+  /^(?:(?:grand\s+)?total|sum|summe|gesamt(?:betrag|summe|preis)?)\s*(?:price|value|amount|cost)?\s*[:=]?\s*(?:(?:[€$£]|eur)\s?)?\d+(?:[.,]\d{3})*[.,]\d{2}\s*(?:€|eur|\$|£)?\.?$/iu;
+
 export function readStatement(o: OrderReading, clause: Span, before: number): void {
   if (askOtherOrder(o, clause)) return;
   const same = sameAhead(o, clause);
@@ -49,7 +53,10 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
   }
   const stretch = new Stretch(clause.text, clause.start);
   for (const chunk of commaParts(clause.text, clause.start))
-    if (quantitiesIn(chunk.text, chunk.start, o.catalogue).length === 0 && o.heading.takeWhole(chunk))
+    if (SUM_OF_MONEY.test(chunk.text)) {
+      o.order.asides.push({ at: [chunk.start, chunk.end], why: "heading" });
+      stretch.takeOut([chunk.start, chunk.end]);
+    } else if (quantitiesIn(chunk.text, chunk.start, o.catalogue).length === 0 && o.heading.takeWhole(chunk))
       stretch.takeOut([chunk.start, chunk.end]);
   const quantities = quantitiesIn(stretch.left, stretch.start, o.catalogue);
   if (quantities.length > 0 || namesFly(o, stretch)) o.heading.takeWithin(stretch);

@@ -5,10 +5,10 @@ import { quantitiesIn } from "../quantity";
 import type { Doubt } from "../types";
 
 const OTHER_ORDER =
-  /(?<!\p{L})(?:(?<=^\s*(?:(?:please|could you|can you|can we|bitte)\s+)?)(?:swap|exchange|replace|switch|tausch\w*|ersetz\w*)|same as (?:my|our|the) order|cancel\w*|stornier\w*|storno|(?<!(?<!\p{L})(?:with|mit)\s[^,;.]{0,40})(?:instead of|anstatt|statt)|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
+  /(?<!\p{L})(?:(?<=(?:^|[:;–-]\s)\s*(?:(?:please|could you|can you|can we|bitte)\s+)?)(?:swap|exchange|replace|switch|tausch\w*|ersetz\w*)|same as (?:my|our|the) order|cancel\w*|stornier\w*|storno|(?<!(?<!\p{L})(?:with|mit)\s[^,;.]{0,40})(?:instead of|anstatt|statt)|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
 
 const AS_BEFORE =
-  /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
+  /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!\s+(?:in|with)\s)|as last \w+)|(?:the |our )?usual order|(?:the same (?:as |that )?|what(?:ever)? |all )(?:we|they|i|he|she|you) (?:had|got|ordered|took) (?:last|the last|in \d{4}) ?(?:year|time|season)?|last (?:year|season)(?:'|’)s (?:order|list|lot)|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
 

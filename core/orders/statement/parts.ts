@@ -12,6 +12,8 @@ const MOST_NAMED = 4;
 /** Words in brackets, or up to the next comma. */
 const BEHIND_QUANTITY = /^\s*(?:\(([^()]*)\)|,?\s*(\p{L}[^,;()]*)(?=\s*(?:[,;]|$)))/u;
 
+const PRICE_BEHIND = /^\s*(?:@|at|à|zu)\s*(?:[€$£]\s?)?\d+[.,]\d{2}(?:\s?(?:€|eur|\$|£))?(?=\s*(?:[,;]|\.?\s*$))/iu;
+
 const SIZES_OF_IT =
   /^\s*(?:in\s+)?(?:sizes?\s+)?#?\d{1,2}(?:\/0)?(?:\s*(?:,|\/|and|und|&)\s*#?\d{1,2}(?:\/0)?)+\s*,?\s*(?:equally|evenly|each|shared|gleichmäßig|je)?\s*$/iu;
 const EACH_AHEAD = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu;
@@ -85,7 +87,9 @@ export function parted(o: OrderReading, stretch: Stretch, quantities: Quantity[]
  * not of those that come.
  */
 function withItsWishes(o: OrderReading, { left, start }: Stretch, from: number, next: number | undefined): number {
-  let end = from;
+  // “3 dz @ 21.50, Tar Pupa …”: what it costs is said of it, too.
+  let end =
+    from + (PRICE_BEHIND.exec(left.slice(from - start, (next ?? left.length + start) - start))?.[0].length ?? 0);
   for (;;) {
     const found = BEHIND_QUANTITY.exec(left.slice(end - start, (next ?? left.length + start) - start));
     const words = found?.[1] ?? found?.[2] ?? "";
@@ -135,7 +139,7 @@ function isForm(o: OrderReading, words: string): boolean {
 function endsPart(o: OrderReading, { left, start }: Stretch, { at }: Quantity, end: number): boolean {
   if (!/(?:^|[,;.])[^,;.]*[\p{L}\d][^,;.]*$/u.test(left.slice(0, at[0] - start))) return false;
   const after = left.slice(end - start);
-  if (/^\s*(?:[,;.&+)]|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
+  if (/^\s*(?:[,;.&+)]|#\s?\d|and(?!\p{L})|und(?!\p{L})|$)/iu.test(after)) return true;
   // “#16 x 2dz. Bailiff …”: what stands behind a sign is of the size before it.
   const isPoint = left.charAt(end - start - 1) === ".";
   if (isPoint && /[\p{L}\d]\s*[x×]\s*$/iu.test(left.slice(0, at[0] - start))) return true;
