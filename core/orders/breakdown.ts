@@ -296,14 +296,23 @@ function brokenBySize({ text, start, quantities }: Counted): Breakdown | undefin
   return sumOf(parts) === total.flies ? inAll(quantities, parts) : undefined;
 }
 
+/** “10 dz: 12 x4, 14 x6”: a number of which it is not said what it counts, in the unit of the whole. */
+function inUnitOf(quantity: Quantity, words: string, inDozens: boolean): Quantity {
+  if (quantity.doubt?.code !== "DOZENS_OR_FLIES") return quantity;
+  const n = numberOf(/\d+/.exec(words)?.[0] ?? "");
+  return n === undefined ? quantity : { at: quantity.at, flies: n * (inDozens ? 12 : 1) };
+}
+
 /**
  * “6 dz Copper Lodger 14: 3 olive, 3 rust”: a quantity and what it is made of, when that adds up to it and says what
  * the quantity itself leaves open, or stands in brackets or behind a colon.
  */
 function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown | undefined {
-  const [total, ...behind] = quantities;
-  if (total?.flies === undefined || behind.some((q) => q.flies === undefined)) return undefined;
+  const [total, ...others] = quantities;
+  if (total?.flies === undefined) return undefined;
   const inDozens = isInDozens(text.slice(total.at[0] - start, total.at[1] - start));
+  const behind = others.map((q) => inUnitOf(q, text.slice(q.at[0] - start, q.at[1] - start), inDozens));
+  if (behind.some((q) => q.flies === undefined)) return undefined;
   const { colours, forms } = wordsOfFlies(catalogue.patterns);
   const isColour = (word: string): boolean => colours.has(fold(plainColour(word)));
   const bare = [...text.matchAll(BARE)].flatMap((m): Quantity[] => {

@@ -41,6 +41,7 @@ const files: [string, Catalogue][] = [
   ["gangway.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
   ["towrope.txt", catalogue],
+  ["mooring.txt", catalogue],
   ["bollard.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],

@@ -322,7 +322,7 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     return n * 12 > MOST_TIMES * most ? [bareQuantity(m[1] ?? "", at, catalogue)] : [{ at, flies: n * 12 }];
   });
 }
-const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?)\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
+const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
 /**
  * “olive - 18, rust - 12, grey - 6 flies”, “#14: 24, #16: 12 flies”: the unit stands with the last number and holds
  * for those ahead of it.
@@ -330,9 +330,11 @@ const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?)\s*[-–:]
 function carriedBack(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
   const [first] = found;
   const { colours } = wordsOfFlies(catalogue.patterns);
-  const isOwn = (word = ""): boolean => word.startsWith("#") || colours.has(fold(plainColour(word)));
+  const isOwn = (word = ""): boolean => /^#?\d/.test(word) || colours.has(fold(plainColour(word)));
   const from = (first?.at[0] ?? start) - start;
-  const ahead = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?)\s*[-–:]\s*$/u.exec(text.slice(0, from));
+  const ahead = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*$/u.exec(
+    text.slice(0, from),
+  );
   if (!first?.flies || !ahead || !isOwn(ahead[1])) return [];
   const each = isInDozens(text.slice(from, first.at[1] - start)) ? 12 : 1;
   const numbers = [...text.slice(0, ahead.index).matchAll(new RegExp(COLOUR_AND_NUMBER, "giu"))];
@@ -385,7 +387,7 @@ const STATED = new RegExp(
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
     String.raw`|\((?:(?:all|alles?)\s+)?(?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
     // “Flies, not dozens.”
-    String.raw`|(?<=(?:^|[.;,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?=\s*(?:[.,;)]|$))`,
+    String.raw`|(?<=(?:^|[.;,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?:\s+(?:please|bitte))?(?=\s*(?:[.,;:)]|$))`,
   ].join(""),
   "imu",
 );

@@ -8,6 +8,8 @@ import { Heading } from "../heading";
 import { fold } from "../nearest";
 import { plainColour } from "../names";
 import { findDay } from "../dates";
+import { comesIn } from "../sizes";
+import type { ReadLine } from "../types";
 
 /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
 export function readLoose(o: OrderReading, chunk: Span, before: number): void {
@@ -20,6 +22,7 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
   if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
   if (takeWish(o, stretch, before)) return;
   if (takeDatedWish(o, chunk, before) || takeFormOfAll(o, stretch)) return;
+  if (fillsSizes(o, chunk, before)) return;
   const isFly = namesFly(o, stretch) || isSizeOfBefore(o, stretch);
   if (isFly) {
     o.order.lines.push(...o.items.read(stretch, undefined));
@@ -33,6 +36,23 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
   if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
     for (const run of runsOf(stretch, rest)) o.order.asides.push({ at: [run.start, run.end], why: "courtesy" });
   else for (const run of runsOf(stretch, rest)) if (!isCourtesy(run.text)) askUnknown(o, run);
+}
+
+const ALL_IN_SIZE =
+  /^[\s,]*(?:(?:all|both|alle)\s+)?(?:(?:of\s+)?(?:them|these)\s+)?(?:in\s+)?(?:sizes?|sz\.?|größe|gr\.?|#)\s*#?(\d{1,2}(?:\/0)?)(?:'?s)?[.!]?$/iu;
+/** “Olive 6 dz, black 3 dz, size 16”: the size of the flies of this line of the text that have none yet. */
+function fillsSizes(o: OrderReading, { text, start, end }: Span, before: number): boolean {
+  const size = ALL_IN_SIZE.exec(text)?.[1];
+  const open = o.order.lines.slice(before).filter((l) => l.doubts.some((d) => d.code === "WHICH_SIZE"));
+  const comes = ({ pattern }: ReadLine): boolean =>
+    size !== undefined && o.catalogue.patterns.some((p) => p.id === pattern && comesIn(size, p.sizes));
+  if (size === undefined || open.length === 0 || !open.every(comes)) return false;
+  for (const line of open) {
+    line.size = size;
+    line.doubts = line.doubts.filter((d) => d.code !== "WHICH_SIZE");
+  }
+  o.order.understood.push({ field: "size", at: [start, end], label: size });
+  return true;
 }
 
 /** “Order #2291 / Fernhill Lodge / deliver by 28 April”: each part for itself, when each is known. */

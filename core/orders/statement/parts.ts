@@ -52,7 +52,7 @@ function eachNamed(o: OrderReading, stretch: Stretch, quantity: Quantity): [Stre
       .slice(begin - stretch.start, to - stretch.start)
       .replace(EACH_OF, (w) => "\uE000".repeat(w.length));
     // The quantity stands with the first of them and holds for all.
-    return [part, i === 0 ? quantity : { flies: quantity.flies, at: [begin, begin] }];
+    return [part, { flies: quantity.flies, at: i === 0 ? quantity.at : [begin, begin], isOfEach: true }];
   });
 }
 
