@@ -365,7 +365,7 @@ export function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
   return made;
 }
 const CARRIED_ON = new RegExp(
-  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*(?:(?:another|a\s+further|weitere|noch)\s+)?)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each)\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
+  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*(?:(?:another|a\s+further|weitere|noch)\s+)?)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each(?!\s+(?:week|month|fortnight|woche|monat)))\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
   "giu",
 );
 

@@ -103,6 +103,11 @@ const rules = [
     "own",
     "(?:to be |we(?:'ll| will| can)? |i(?:'ll| will| can)? |for |will be )?(?:collect(?:ed|ion)?|pick(?:ed)?(?:[- ]| (?:them|it) )?up)(?: (?:in person|by us|them|at the shop))?|(?:wird |werden )?(?:abgeholt|selbst abgeholt|abholung)",
   ),
+  // “two each week”
+  rule(
+    "own",
+    "(?:(?:\\d{1,3}|an?|one|two|three|four|five|six|ten|ein|zwei|drei|vier)\\s+(?:(?:dz|doz|dozen|dutzend)\\s+)?)(?:each|every|per|pro|jede)\\s+(?:week|month|fortnight|woche|monat)",
+  ),
   rule("own", "standing order|(?:every|each) (?:season|year|spring)|dauer(?:auftrag|bestellung)|jedes jahr"),
   rule(
     "rush",
