@@ -25,6 +25,10 @@ const hookSentences = [
   /(?<=^\s*|[.;]\s+)(?:i|we)\s+(?:usually\s+|mostly\s+)?(?:tie|dress)\s+(?:this|these)\s+(?:little\s+)?(?:wet|dry|nymph|streamer|spider|emerger)(?:\s+(?:fly|one))?\s+on\s+an?\s+(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))/,
   // “Put a curved 12 in the vise.”
   /(?<=^\s*|[.;]\s+)(?:i\s+)?(?:put|set|clamp|mount|fix|secure|place|start\s+with|take)\s+an?\s+(?:[a-z-]+\s+){0,4}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s+in(?:to)?\s+(?:the|your)\s+vi[sc]e\b)/,
+  // “Take a No. 12 wet fly hook.”
+  new RegExp(
+    `(?<=^\\s*|[.;]\\s+)(?:i\\s+|first\\s+|we\\s+)?(?:take|choose|select|use|start\\s+with|begin\\s+with)\\s+an?\\s+(?:[a-z-]+\\s+){0,4}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:[\\w-]+\\s+){0,4}?hook(?=\\s*(?:[.;]|$))`,
+  ),
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
   // “I tie my pike fly on a 4/0, 210 thread.”
   /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,
@@ -115,6 +119,10 @@ const goesOn = /[,;]|[.:](?=\s|$)|\swith\s/;
 const kindAndSize =
   /^\s*(?:[1-6]x\s*(?:l|s|long|short)?\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|salmon|low-?\s?water)(?:\s+(?:fly|hook|one))*[\s,]+(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?\s*(?:,\s*(?:\d+\s*deg(?:rees?)?|[\w\s-]*(?:wire|bend|eye|shank|barbless)))*\.?\s*$/;
 
+/** “12 std dry” */
+const sizeThenKind =
+  /^\s*(?:[-*•]\s*)?#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:std|standard|reg(?:ular)?)\.?\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\s*$/;
+
 const firstOf = (text: string, at: RegExp): string => text.split(at, 1)[0] ?? "";
 
 /** The name of a fly with its sizes and hook, as one sentence. */
@@ -130,6 +138,7 @@ function isHookTold(r: Reading, i: number): boolean {
   if (
     sizeAndKind.test(text) ||
     kindAndSize.test(text) ||
+    sizeThenKind.test(text) ||
     [text, firstOf(own, /,|\swith\s/), firstOf(own, /\.\s/), firstOf(own, goesOn)].some(isHookAlone)
   )
     return true;

@@ -115,3 +115,74 @@ describe("one thing that is told in two ways", () => {
     expect(read("Low-water double, size 6\nThread: black").recipe.hookModel).toBe("T2");
   });
 });
+
+describe("where a body lies whose end alone is told", () => {
+  const bodyOf = (text: string) => {
+    const { recipe } = read(dry + text);
+    const id = recipe.components.find((c) => c.role === "body")?.id;
+    return recipe.steps.find((s) => s.component === id && (s.do === "dress" || s.do === "wind"));
+  };
+
+  test.each(["Body: rust dubbing, slim, stops at 70%", "Body: flat gold tinsel to two thirds of the shank"])(
+    "%s: from the bend",
+    (line) => {
+      expect(bodyOf(line)).toMatchObject({ from: { landmark: "bend" } });
+    },
+  );
+
+  test("silk is run down from the front, and no further than it says", () => {
+    const silk = bodyOf("Body: yellow thread to a point above the point of the hook");
+    expect(silk).toMatchObject({ from: { fraction: 0.3 } });
+  });
+
+  test("so many mm behind the eye are near the eye on any hook", () => {
+    const { recipe } = read(
+      "Hook: 2/0 stinger\nThread: black 210\nBody: cross-cut black rabbit to 8 mm behind the eye, 6 turns",
+    );
+    const body = recipe.steps.find((s) => s.do === "wind" && s.to !== undefined);
+    expect(body).toMatchObject({ from: { landmark: "bend" }, to: { landmark: "eye", plus: { mm: 8 } } });
+  });
+});
+
+describe("words that many tiers have for it", () => {
+  test("a cover that is pulled over, named in one line", () => {
+    const { recipe } = read(`${dry}Body: olive hare\npearl tinsel back folded over`);
+    const cover = recipe.components.find((c) => c.role === "wing case");
+    expect(recipe.steps.filter((s) => s.component === cover?.id).map((s) => s.do)).toEqual(["lay", "lay"]);
+  });
+
+  test("two colours, so many of each", () => {
+    const [blue, purple] = lays("collar: blue and purple flash, 10 strands each, all round, to the bend");
+    expect([blue?.amount, purple?.amount]).toEqual([
+      { strands: 10, folded: false },
+      { strands: 10, folded: false },
+    ]);
+  });
+
+  test("herl that is twisted with the silk is wound once, as a rope", () => {
+    const { recipe } = read(
+      `${dry}Body of peacock herl: take three strands, twist them with the silk and wind to the eye.`,
+    );
+    expect(recipe.steps.filter((s) => s.do === "wind")).toMatchObject([{ rope: 3 }]);
+    expect(recipe.steps).toHaveLength(1);
+  });
+
+  test.each([
+    ["12 std dry", "D1", "12"],
+    ["Take a No. 12 wet fly hook.", "W1", "12"],
+  ])("%s names the hook", (line, model, size) => {
+    const { recipe } = read(`A Fly\n${line}\nThread: brown`);
+    expect(recipe).toMatchObject({ hookModel: model, sizes: { from: size, to: size } });
+  });
+
+  test("a part that nobody knows, and that is not there", () => {
+    expect(asksOf(`${dry}Rattle: none`)).toEqual([]);
+  });
+
+  test("the length in a sentence of its own", () => {
+    const [tail] = lays(
+      "Wind the thread to the bend\nOffer up eight fibres from a golden pheasant tippet, secure with three turns. Length equal to the gape.",
+    );
+    expect(tail).toMatchObject({ shown: { of: "gape", times: 1 }, tieIn: { wraps: 3 } });
+  });
+});

@@ -45,18 +45,20 @@ const withTurnsOf = (all: Told[], text: string): Told[] =>
 /** “Wing: a clump of hair. One shank long. Tips forward.”: sentences that only say more of what the first one laid. */
 const withFurther = (all: Told[]): Told[] =>
   all.reduce<Told[]>((told, t) => {
-    const before = told[told.length - 1];
-    if (!before) return [t];
-    const said = saysMoreOf(before, t) ? t.said : holdsIt(before, t);
-    if (!said) return [...told, t];
-    return [...told.slice(0, -1), { ...before, end: t.end, said: { ...before.said, ...said }, ...wordsOf(before, t) }];
+    // What only holds it may stand between.
+    const at = told.findLastIndex((b) => b.description !== undefined || (b.verb !== "tie in" && b.verb !== "hold"));
+    const before = told[at];
+    const said = before && (saysMoreOf(before, t) ? t.said : holdsIt(before, t));
+    if (!before || !said) return [...told, t];
+    return told.with(at, { ...before, said: { ...before.said, ...said }, ...wordsOf(before, t) });
   }, []);
 function saysMoreOf(before: Told, t: Told): boolean {
   const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined && t.loose.length === 0;
-  const isOfIt = before.kind === "lay" && before.description !== undefined && before.role === t.role;
+  const isOfIt =
+    before.kind === "lay" && before.description !== undefined && (t.role === undefined || before.role === t.role);
   const own = Object.keys(t.said);
   const isNew = own.length > 0 && own.every((key) => !(key in before.said));
-  return isBare && isOfIt && t.kind === "lay" && t.isInherited === true && isNew;
+  return isBare && isOfIt && t.kind === "lay" && (t.isInherited === true || t.role === undefined) && isNew;
 }
 
 /** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */
@@ -140,18 +142,21 @@ const SHORTEST_PIECE = 30;
 
 const woundParts = new Set(["body", "thorax", "tag", "butt", "rib"]);
 /** “Body: tinsel, tie in at the front, wind to the tag and back”: it is wound once, as it is told at the end. */
-const withWoundLater = (all: Told[]): Told[] => {
+const withWoundLater = (all: Told[], text: string): Told[] => {
   const [first, ...more] = all;
   const later = more.findIndex((t) => t.verb === "wind" && t.description === undefined && t.role === first?.role);
   const between = more.slice(0, later);
-  const isOnlyTied = between.every((t) => t.verb === "tie in" && t.description === undefined);
+  const isOnlyTied = between.every((t) => (t.verb === "tie in" && t.description === undefined) || twistsIt(t, text));
   const last = more[later];
   if (!first || !last || first.verb !== undefined || first.kind !== "wind" || !first.description || !isOnlyTied)
     return all;
   if (!woundParts.has(first.role ?? "") || first.said.rule || first.said.from || first.said.end) return all;
   const ties = between.map((t) => t.said.tieIn?.at ?? t.said.there).find((p) => p !== undefined);
   const words = [...between, last].reduce((told, t) => ({ ...told, ...wordsOf(told, t) }), first);
-  const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), ...last.said };
+  // “take three strands, twist them with the silk”: twisted, they are a rope.
+  const amount = between.map((t) => t.said.amount).find((a) => a !== undefined);
+  const rope = amount && "strands" in amount && amount.strands > 1 ? amount.strands : undefined;
+  const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), ...(rope && { rope }), ...last.said };
   return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
 };
 
@@ -276,7 +281,7 @@ function withOnes(all: Told[], text: string): Told[] {
 }
 
 const twoColours =
-  /^((?:[a-z-]+ ){0,2}[a-z-]+) and ((?:[a-z-]+ ){0,2}[a-z-]+) ((?:cock|saddle|hen|rooster)?\s?hackles?|cocks?|saddles?|hens?)$/;
+  /^((?:[a-z-]+ ){0,2}[a-z-]+) and ((?:[a-z-]+ ){0,2}[a-z-]+) ((?:cock|saddle|hen|rooster)?\s?hackles?|cocks?|saddles?|hens?|flash|bucktail|marabou|(?:ostrich\s)?herls?)$/;
 /** “Golden olive and claret cock palmered together”: two feathers, wound alike. */
 const withBothColours = (all: Told[], text: string): Told[] =>
   all.flatMap((t): Told[] => {
@@ -286,9 +291,12 @@ const withBothColours = (all: Told[], text: string): Told[] =>
     const isTwo = /\btogether\b|\bboth\b|\beach\b/.test(text.slice(t.at, t.end)) || /s$/.test(stuff);
     // “Tie in two hackles, brown and grizzle”: one of each, to be wound.
     const { amount } = t.said;
+    const isHackles = /^(?:(?:cock|saddle|hen|rooster)?\s?hackles?|cocks?|saddles?|hens?)$/.test(stuff);
     const isPair =
       t.kind === "lay" && /^hackles$/.test(stuff) && (!amount || ("feathers" in amount && amount.feathers === 2));
-    if (!description || (t.kind !== "wind" && !isPair) || description.exact || !areColours || !isTwo) return [t];
+    const isEach = t.kind === "lay" && amount !== undefined && /\beach\b/.test(text.slice(t.at, t.end));
+    const isOfBoth = isEach || (isHackles && (t.kind === "wind" || isPair));
+    if (!description || !isOfBoth || description.exact || !areColours || !isTwo) return [t];
     const of = (colour: string): Told => {
       const own = structuredClone(t);
       if (isPair && amount) own.said.amount = { feathers: 1 };

@@ -55,12 +55,21 @@ const anyHook = hookAt(nominal, "12");
 export function alongShank(place: Place): number {
   // Where a double's two bends part, a hook with one point has its bend.
   if ("landmark" in place && place.landmark === "betweenBends") return alongShank({ ...place, landmark: "bend" });
-  if (!("part" in place)) return placeAt(place, anyHook) / anyHook.shank;
+  if (!("part" in place)) return nearItsMark(place, placeAt(place, anyHook) / anyHook.shank);
   const zone = usualZones[place.part as Role] ?? usualZones.body;
   const [front, rear] = (zone ?? []).map((p) => ("part" in p ? 0.5 : placeAt(p, anyHook) / anyHook.shank));
   const at = place.end === "front" ? front : place.end === "rear" ? rear : ((front ?? 0) + (rear ?? 1)) / 2;
   return at ?? 0.5;
 }
+
+/** So many mm from an end of the shank are nearer to that end, however small the hook is that all is laid out on. */
+function nearItsMark(place: Place, at: number): number {
+  const isInMm = "landmark" in place && place.plus !== undefined && "mm" in place.plus;
+  if (!isInMm) return at;
+  if (place.landmark === "eye") return Math.min(at, NEAR_THE_EYE);
+  return place.landmark === "bend" && at < 1 ? Math.max(at, 1 - NEAR_THE_EYE) : at;
+}
+const NEAR_THE_EYE = 0.45;
 
 /** About how long an eye is, where a place is said in another measure. */
 const EYE_MM = 0.8;
@@ -181,10 +190,17 @@ function windingTo({ said, context, front, rear, tiedInAt }: Winding, end: Place
     (there && !isSame(there, end) ? there : undefined) ??
     // A body that is only told how far it goes begins where the thread was left behind it.
     (role === "body" && hangs && alongShank(hangs) - alongShank(end) > BEHIND_IT ? hangs : undefined) ??
-    (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 ? rear : front);
+    (alongShank(end) <= (alongShank(front) + alongShank(rear)) / 2 || endsBody(context, end, rear) ? rear : front);
   if (isSame(from, end)) return set(said, end, end);
   return tiedInAt || there ? set(said, from, end) : told(set(said, from, end), said);
 }
+
+/**
+ * “Stops at 70 %”: a body begins behind and is wound forward, also where it ends well behind the middle; silk is run
+ * down from the eye.
+ */
+const endsBody = ({ role, form }: Pick<StepContext, "role" | "form">, end: Place, rear: Place): boolean =>
+  role === "body" && form !== "thread" && alongShank(rear) - alongShank(end) > AT_ITS_END;
 
 /** One place is said: there it begins, or there it is. */
 function windingAt({ said, context, front, rear, tiedInAt }: Winding, place: Place): string[] {
@@ -258,7 +274,8 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
   if (begin && end) return set(said, begin, end);
   const begins = begin ?? (hangs && alongShank(hangs) > alongShank(front) + 0.03 ? hangs : undefined);
   if (end) {
-    const from = begins && Math.abs(alongShank(begins) - alongShank(end)) > 0.03 ? begins : nearer(end, front, rear);
+    const usual = endsBody({ role }, end, rear) ? rear : nearer(end, front, rear);
+    const from = begins && Math.abs(alongShank(begins) - alongShank(end)) > 0.03 ? begins : usual;
     return begin ? set(said, from, end) : told(set(said, from, end), said);
   }
   // A ball that is no part of its own, and no place is said for, stands where the thread hangs or at the bend.

@@ -26,6 +26,18 @@ export const seatClauses: Clause[] = [
     },
   ),
   clause(
+    "figure of eight x 10",
+    seq(
+      words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
+      words("x|×"),
+      count,
+    ),
+    (s, [, , c]) => {
+      if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
+      s.wraps = c.n;
+    },
+  ),
+  clause(
     "figure of eight lashings",
     words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
     () => undefined,

@@ -45,6 +45,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "beads?\\s+on\\s+(?:\\d+(?:[.,]\\d+)?\\s*(?:lb|mm)\\s+)?(?:nylon|mono(?:filament)?)",
+      "(?<=\\beyes?\\s*[:=-]\\s*(?:[a-z]+\\s+){0,2})mono(?:filament)?(?!\\s+(?:eyes?|loop))",
       "(?:melted|burnt|burned)\\s+mono(?:filament)?(?:\\s+(?:balls?|eyes?))?",
       "bead[- ]?chain(?:\\s+eyes?)?",
       "chain(?:\\s+eyes?)",
@@ -85,7 +86,7 @@ const nouns: [string, NounForm][] = [
     { form: "wire", figures: { strand: { section: "round", width: 0.2, thickness: 0.2, density: 1.14 } } },
   ],
   [
-    "(?<=\\bturns\\s+of\\s+)(?:(?:extra\\s+)?fine|small|medium)\\s+(?:gold|silver|copper)(?=\\s*(?:[,.;]|$|to\\s+rib|over|through|in\\b|as\\b))",
+    "(?<=\\bturns\\s+of\\s+|\\brib(?:bed)?\\s+(?:it\\s+|the\\s+\\w+\\s+)?with\\s+)(?:(?:extra\\s+)?fine|small|medium)\\s+(?:red\\s+)?(?:gold|silver|copper)(?=\\s*(?:[,.;]|$|to\\s+rib|over|through|in\\b|as\\b))",
     { form: "wire" },
   ],
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
@@ -157,7 +158,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:(?:rabbit|fox|mink|squirrel)\\s+)?zonkers?(?:\\s+strips?)?",
-      "cross[-\\s]?cut(?:\\s+(?:rabbit|fur|strips?|hide))*",
+      "cross[-\\s]?cut(?:\\s+(?:[a-z]+\\s+)?(?:rabbit|fur|strips?|hide))*",
       "(?:rabbit|hide|fur|squirrel|mink|leather)\\s+strips?",
       "\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:wide\\s+)?strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light|red|orange|purple|yellow)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",
       "strips?\\s+of\\s+(?:(?:natural|black|white|grey|olive|brown|dyed|tan|barred|chinchilla|dark|light)\\s+){0,3}(?:rabbit|hide|fur|leather|squirrel|mink)(?:\\s+(?:fur|hide|skin))?",

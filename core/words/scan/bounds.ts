@@ -11,6 +11,9 @@ export const stopsHere = (text: string, at: number): "sentence" | "clause" | und
   // “0.025 in. lead”: the stop of a unit ends no sentence.
   if (c === "." && /\d\s*(?:in|den)$/.test(text.slice(Math.max(0, at - 12), at)) && /^\.\s+[a-z]/.test(text.slice(at)))
     return undefined;
+  // “No. 12” is a size.
+  if (c === "." && /\bno$/.test(text.slice(Math.max(0, at - 3), at)) && /^\.\s*\d/.test(text.slice(at)))
+    return undefined;
   // “elk... no, snowshoe”: what is taken back stands in the same sentence.
   if (c === "." && text[at - 1] === "." && takenBack.test(text.slice(at))) return undefined;
   if (c === "." || c === "!" || c === "?") return /\s/.test(text[at + 1] ?? " ") ? "sentence" : undefined;

@@ -7,12 +7,18 @@ import { scanOne } from "./clause";
 import { endOfSentence } from "./bounds";
 import { skipBlanks as skip } from "../parse";
 
-const isMoreOf = (told: Told, before: Told | undefined): boolean =>
+/** “Length equal to the gape.” */
+const ofItsLength = /^\W*(?:the\s+|its\s+)?(?:length|height)\b/u;
+const isMoreOf = (told: Told, before: Told | undefined, text: string): boolean =>
   before?.kind === "lay" &&
   told.verb === undefined &&
-  told.refers === "it" &&
+  (told.refers === "it" || ofItsLength.test(text.slice(told.at))) &&
   told.description === undefined &&
   told.role === undefined;
+
+/** What is said of it, read as of what lies on the hook. */
+const asLaid = (told: Told, again: Told): Partial<Told> =>
+  told.refers === "it" ? { said: again.said } : { ...again, end: told.end };
 
 /** What is told between two places of a line, one thing after another. */
 export function scan(text: string, from: number, to: number, head: Head, context: ScanContext, given?: Kind): Told[] {
@@ -51,7 +57,8 @@ export function scan(text: string, from: number, to: number, head: Head, context
     if (over?.role === "rib" && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
       told.said.counter = true;
     // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
-    if (isMoreOf(told, before)) told.said = scanOne(text, at, told.end, {}, context, false, "lay").said;
+    if (isMoreOf(told, before, text))
+      Object.assign(told, asLaid(told, scanOne(text, at, told.end, {}, context, false, "lay")));
     // “Twist the rest of the fibres and wind them forward”: they are the rest.
     if (told.refers === "it" && before?.refers === "the rest") told.refers = "the rest";
     if (told.end <= at) break;

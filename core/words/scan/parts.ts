@@ -22,7 +22,7 @@ const asPartRead: Reader<string> = map(
 
 /** “pearl tinsel back folded over”: of what is taken over, the back is a part, and no direction. */
 const TAKEN_OVER =
-  "back(?=\\s+(?:folded|pulled|stretched|drawn|brought)\\s+(?:forwards?\\s+)?over\\b)|(?<=\\b(?:pull|bring|draw|fold|stretch|lay)\\s+(?:the|your)\\s+)shell(?=\\s+(?:over|forwards?|back|down)\\b)";
+  "back(?=\\s+(?:folded|pulled|stretched|drawn|brought)\\s+(?:forwards?\\s+)?over\\b)|(?<=\\b(?:pull|bring|draw|fold|stretch|lay)\\s+(?:the|your)\\s+)shell(?=\\s+(?:over|forwards?|back|down)\\b)|(?<=\\bover\\s+(?:the\\s+)?)shell(?=\\s*(?:[,.;]|$))";
 export const partRead = match(`(?:the\\s+|a\\s+|an\\s+|its\\s+)?(${PARTS}|${TAKEN_OVER})(?!\\s*(?:fibres|wire))`);
 
 export const notThere: Step = (here) => keep(here, withoutPart(here.text, here.at)?.end);
@@ -64,7 +64,8 @@ function mentionsOnly(told: Told, role: Role, before: string): boolean {
   if (told.role !== undefined && told.role !== role && forBoth.test(before)) return true;
   // “Dub the thread with fur”: the thread is what it is dubbed on.
   if (told.verb === "dub" && role === "thread") return true;
-  const isOnGround = (told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax");
+  const isCover = role === "wing case" && told.role === "rib";
+  const isOnGround = isCover || ((told.role === "rib" || told.said.palmered) && (role === "body" || role === "thorax"));
   // “Stick eyes on and give the whole head two coats”
   const isHeadOfEyes = told.kind === "seat" && told.description !== undefined && role === "head";
   // “…, then over the eyes and down behind them”: a place, where the line has its material.

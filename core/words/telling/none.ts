@@ -12,7 +12,7 @@ export function tellNone(r: Reading, told: Told, text: string, i: number): boole
 }
 
 /** “Weed guard none”: a part that is not there on purpose, whatever it is called. */
-export const saysNone = /^\s*(?:[a-z-]+\s+){1,2}(?:none|not\s+needed|left\s+out)\s*[.!]?\s*$/;
+export const saysNone = /^\s*(?:[a-z-]+\s+){0,2}[a-z-]+(?:\s*[:=]\s*|\s+)(?:none|not\s+needed|left\s+out)\s*[.!]?\s*$/;
 
 export const noneAhead = /^\s*(?:(?:none|no|nothing)\s*[.;]|none\s*,)\s+(?=\S)/;
 

@@ -91,7 +91,7 @@ export const participleAt: Reader<VerbId> = oneOf<VerbId>(
   ),
   map(
     words(
-      "(?:then\\s+)?(?:pulled|folded|drawn|laid|stretched|brought|taken)\\s+(?:forward|back|over(?!\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b))(?:\\s+over\\s+the\\s+(?:body|back|thorax|top))?(?=\\s)",
+      "(?:then\\s+)?(?:pulled|folded|drawn|laid|stretched|brought|taken)\\s+(?:forward|back|over(?!\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b))(?:\\s+over\\s+the\\s+(?:body|back|thorax|top))?(?=\\s|[.,;]|$)",
     ),
     () => "take over" as const,
   ),

@@ -38,6 +38,8 @@ export function tellTakeOver(telling: Telling): void {
     const as: Telling = { ...t, told: { ...told, role: told.role ?? "wing case" } };
     return tieAndTakeOver(as, objectOf(as), told.said);
   }
+  // “pearl tinsel back folded over”: named with its part, it is tied in behind and goes over what is there.
+  if (isNew && told.description && object.role === "wing case") return listedCover(t, object, told.said);
   const tail = object.component && tailStrip(t, object.component.id);
   if (tail) return takeOver(t, tail, told.said);
   const cheeks = object.component && cheeksLeft(t, object.component.id);

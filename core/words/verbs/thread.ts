@@ -167,6 +167,7 @@ export const start = verb(
   anyOf(
     "lay(?:ing)?\\s+down(?!\\s+an?\\s+(?:\\w+\\s+)?(?:base|bed|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|some\\s+|an?\\s+)?(?:[\\w/-]+\\s+){0,3}(?:thread|silk)\\b)",
     "(?:start|begin|attach)\\s+it(?=\\s+(?:just\\s+|right\\s+|close\\s+)?(?:at|behind|near|in\\s+front)\\b)",
+    "wax\\s+(?:an?|some)\\s+(?:length|piece|yard)\\s+of(?=\\s+(?:[\\w/]+\\s+){0,3}(?:thread|silk)\\b)",
     "get\\s+(?:the\\s+|your\\s+)?(?:thread|silk)\\s+(?:going|started|on)",
     "(?:start|begin)(?=\\s+(?:off\\s+)?(?:just\\s+|right\\s+|close\\s+|a\\s+little\\s+)?(?:at|behind|near|mid|half|(?:an?|one)\\s+(?:hook\\s+)?(?:eye|third|quarter)|(?:two|\\d(?:[.,]\\d)?)\\s+eyes?|\\d+(?:\\.\\d+)?\\s*mm)\\b)",
     "(?:run|wind|lay)(?=\\s+(?:[a-z]+\\s+){1,2}\\d{2,3}\\s*d(?:en(?:ier)?)?\\b)",

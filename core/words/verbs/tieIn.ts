@@ -409,6 +409,7 @@ export const tieInVerb = verb(
     "(?:finish|cap|crown)\\s+(?:off\\s+)?the\\s+(?:back|top|wing)\\s+(?:off\\s+)?with(?=\\s)",
     "(?:over|on)\\s+(?:the\\s+)?top(?:\\s+of\\s+(?:it|that|this))?\\s+(?:goes?|comes?|i\\s+(?:put|lay|add|tie))(?=\\s)",
     "(?:reverse|hollow)[-\\s]tie(?=\\s)",
+    "offer\\s+up(?=\\s+(?:an?|the|two|three|four|five|six|seven|eight|ten|\\d+|some)\\s)",
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
     "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",

@@ -9,6 +9,7 @@ export const bySize: Clause[] = [
   clause(
     "half a matchstick thick",
     oneOf(
+      match("(?:1\\/2|½)\\s*(?:an?\\s+)?(match(?:stick)?|pencil)(?!\\s+lead)(?:\\s+thick)?"),
       match(
         "(?:an?\\s+(?:clump|bunch|bundle)\\s+)?(?:about\\s+)?(?:the\\s+)?(?:thickness\\s+of\\s+)?half\\s+an?\\s+(match(?:stick)?|pencil)(?!\\s+lead)(?:\\s+thick|'s\\s+(?:thickness|width))?",
       ),

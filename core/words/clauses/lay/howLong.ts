@@ -53,7 +53,12 @@ export const leavingBehind: Clause = clause(
 export const saidToBeLengths: Clause[] = [
   clause(
     "height = body length",
-    seq(words("(?:the\\s+)?height"), opt(match("\\s*[=:]\\s*")), opt(words("of|is|about|equal\\s+to")), lengthNamed),
+    seq(
+      words("(?:the\\s+)?(?:height|length(?:\\s+should\\s+be)?)"),
+      opt(match("\\s*[=:]\\s*")),
+      opt(words("of|is|about|equal\\s+to")),
+      lengthNamed,
+    ),
     (s, [, , , l]) => shown(s, l),
   ),
   clause(

@@ -74,6 +74,19 @@ export const barbClauses: Clause[] = [
     },
   ),
   clause(
+    "long in the fibre, reaching the point",
+    map(
+      seq(
+        words("(?:long|short|soft)\\s+in\\s+(?:the\\s+)?(?:fibre|hackle|barb)\\s*(?:,|-)?"),
+        map(seq(opt(words("(?:just\\s+)?(?=reach)")), lengthReaching), ([, l]) => l),
+      ),
+      ([, l]) => l,
+    ),
+    (s, l) => {
+      s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+    },
+  ),
+  clause(
     "fibres no longer than the gape",
     map(
       seq(
