@@ -106,6 +106,8 @@ export interface Understood {
   field: Field;
   at: [number, number];
   label: string;
+  /** What the words say of materials, where they do. */
+  policy?: Policy;
 }
 
 export interface ReadLine {

@@ -115,9 +115,6 @@ const rules = [
   ),
 ];
 
-/** How the label of a wish for materials begins. */
-export const OF_MATERIALS = "materials: ";
-
 /** The next wish in a text, where it stands; patterns and quantities are taken out before. */
 export function findWish(left: string, start: number): Wish | undefined {
   for (const { kind, pattern, policy } of rules) {

@@ -11,7 +11,7 @@ import { settleSize } from "./sizes";
 import { askRest } from "./rest";
 import { takePairs } from "./pairs";
 import { inHalves, takeHalves } from "./halves";
-import { findWish, OF_MATERIALS } from "../wishes";
+import { findWish } from "../wishes";
 
 /** “the same but in 16” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
@@ -153,7 +153,8 @@ function takeWishes(stretch: Stretch, line: ReadLine): void {
     line.understood.push({
       field: "wish",
       at: wish.at,
-      label: wish.policy ? `${OF_MATERIALS}${wish.policy}` : `wish: ${wish.words}`,
+      label: wish.policy ? `materials: ${wish.policy}` : `wish: ${wish.words}`,
+      ...(wish.policy && { policy: wish.policy }),
     });
   }
 }

@@ -1,6 +1,6 @@
 import type { OrderReading } from "./reading";
 import { Stretch } from "../stretch";
-import { findWish, findQuoted, OF_MATERIALS } from "../wishes";
+import { findWish, findQuoted } from "../wishes";
 import { isCourteousWord } from "../asides";
 import type { ReadLine, Wish } from "../types";
 import { fold } from "../nearest";
@@ -72,7 +72,7 @@ export function wishedOfAll(lines: ReadLine[], text: string): void {
   const ahead = first.wishes.filter((w) => w.at[1] <= begins);
   const standsBehind = (at: number): boolean => /(?:,|\s[-–])\s*(?:all\s+|alle\s+)?$/iu.test(text.slice(0, at));
   const behind = last.wishes.filter((w) => standsBehind(w.at[0]));
-  const materials = last.understood.find((u) => u.field === "wish" && u.label.startsWith(OF_MATERIALS));
+  const materials = last.understood.find((u) => u.policy !== undefined);
   for (const line of lines) {
     line.wishes = [...new Set([...line.wishes, ...ahead, ...behind])];
     if (materials && standsBehind(materials.at[0])) line.policy ??= last.policy;

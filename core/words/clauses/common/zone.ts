@@ -1,6 +1,6 @@
 import { opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
 import type { Place } from "../../../hooks";
-import { number } from "../../text/number";
+import { number, readNumber } from "../../text/number";
 import { absolute, bareFraction, placeReached, place } from "../../text/place";
 import { type Clause, clause, put } from "../../said";
 
@@ -91,7 +91,7 @@ const endInMm: Reader<{ from: Place; to: Place }> = map(
 const bareShare: Reader<{ from: Place; to: Place }> = map(
   match("(?:(?:over|for|covering|taking\\s+up)\\s+)?(two\\s+thirds|three\\s+quarters|2\\/3|3\\/4)(?=\\s*(?:[,.;]|$))"),
   ([share = ""]) => ({
-    from: { fraction: /third|2\/3/.test(share) ? 1 / 3 : 1 / 4 },
+    from: { fraction: Number((1 - (readNumber(share) ?? 0)).toPrecision(12)) },
     to: { landmark: "bend" },
   }),
 );

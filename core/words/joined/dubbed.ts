@@ -1,0 +1,51 @@
+import { looseLeft, wordsOf, type Told } from "../told";
+
+/** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
+export function withDubbing(all: Told[]): Told[] {
+  return all.flatMap((t, n): Told[] => {
+    const next = all[n + 1];
+    const isCarried = (x: Told | undefined, before: Told | undefined): boolean =>
+      x?.verb === undefined &&
+      x?.description !== undefined &&
+      before?.verb === "dub" &&
+      (before.role === "thread" || before.description?.means?.form === "thread");
+    if (isCarried(t, all[n - 1])) return [];
+    if (!next || !isCarried(next, t)) return [t];
+    return [
+      {
+        ...next,
+        verb: "dub",
+        role: next.role === "thread" ? undefined : next.role,
+        at: t.at,
+        said: { ...t.said, ...next.said },
+        ...wordsOf(t, next),
+      },
+    ];
+  });
+}
+
+const putsOn =
+  /^\W*(?:then\s+|now\s+)?(?:apply|put|spin|twist|load)\b.*\b(?:to|on|onto)\s+(?:the\s+|your\s+)?(?:thread|silk)\b/;
+
+/** “Apply orange dubbing to the thread and dub a collar”: what is put on the thread is what is dubbed. */
+const isPutOn = (t: Told, text: string): boolean => t.verb === "dub" && putsOn.test(text.slice(t.at, t.end));
+
+/** “Mix two parts of this with one of that and dub it on”: it is dubbed once. */
+export function withMixed(all: Told[], text: string): Told[] {
+  return all.flatMap((t, n): Told[] => {
+    const [before, next] = [all[n - 1], all[n + 1]];
+    const isOnlyMixed = (x: Told | undefined, then: Told | undefined): boolean =>
+      x?.kind === "dress" &&
+      x.role === undefined &&
+      x.description !== undefined &&
+      then?.verb === "dub" &&
+      then.description === undefined &&
+      ((x.verb === undefined && (then.refers === "it" || then.role === undefined)) || isPutOn(x, text));
+    if (next && isOnlyMixed(t, next)) return [];
+    if (!before || !isOnlyMixed(before, t)) return [t];
+    const said = { ...before.said, ...t.said };
+    const words = wordsOf(before, t);
+    const loose = looseLeft(words.loose, said);
+    return [{ ...t, at: before.at, description: before.description, said, ...words, loose }];
+  });
+}

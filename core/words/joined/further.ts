@@ -1,0 +1,57 @@
+import { formTold, wordsOf, type Told } from "../told";
+import { feathers } from "../taken";
+
+/** “ginger, 3 turns, then 2 of guinea fowl in front”: turns as well. */
+export const withTurnsOf = (all: Told[], text: string): Told[] =>
+  all.map((t, n) => {
+    const before = all[n - 1];
+    const { count, rule } = t.said;
+    const isAlike = before?.kind === "wind" && t.kind === "wind" && before.said.rule?.turns !== undefined;
+    if (!isAlike || count === undefined || rule || !/^\W*(?:then\s+|and\s+)*\S+\s+of\s/.test(text.slice(t.at)))
+      return t;
+    const { count: _count, ...said } = t.said;
+    return { ...t, said: { ...said, rule: { turns: count } } };
+  });
+
+/** “Wing: a clump of hair. One shank long. Tips forward.”: sentences that only say more of what the first one laid. */
+export const withFurther = (all: Told[]): Told[] =>
+  all.reduce<Told[]>((told, t) => {
+    // What only holds it may stand between.
+    const at = told.findLastIndex((b) => b.description !== undefined || (b.verb !== "tie in" && b.verb !== "hold"));
+    const before = told[at];
+    const said = before && (saysMoreOf(before, t) ? t.said : holdsIt(before, t));
+    if (!before || !said) return [...told, t];
+    return told.with(at, { ...before, said: { ...before.said, ...said }, ...wordsOf(before, t) });
+  }, []);
+
+function saysMoreOf(before: Told, t: Told): boolean {
+  const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined && t.loose.length === 0;
+  const isOfIt =
+    before.kind === "lay" && before.description !== undefined && (t.role === undefined || before.role === t.role);
+  const own = Object.keys(t.said);
+  const isNew = own.length > 0 && own.every((key) => !(key in before.said));
+  return isBare && isOfIt && t.kind === "lay" && (t.isInherited === true || t.role === undefined) && isNew;
+}
+
+/** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */
+function holdsIt({ kind, said, verb, ...before }: Told, t: Told): Told["said"] | undefined {
+  const form = formTold({ kind, said, verb, ...before });
+  const isHeld =
+    kind === "lay" && verb === "tie in" && (form === "hair" || form === "quill") && said.wraps === undefined;
+  const isBare = t.verb === undefined && t.description === undefined && t.role === undefined && t.refers === undefined;
+  const turns = t.said.rule?.turns;
+  const isOnlyTurns = t.kind === "wind" && isBare && turns !== undefined && Object.keys(t.said).length === 1;
+  return isHeld && isOnlyTurns ? { wraps: turns } : undefined;
+}
+
+/** “Tie in one feather by the tip and make 2 turns as a collar”: it is tied in for what it is wound as. */
+export function withPartBehind(all: Told[]): Told[] {
+  return all.map((t, n) => {
+    const next = all[n + 1];
+    const isWoundNext = next?.verb === "wind" && next.description === undefined && next.refers !== "the rest";
+    const isFor = isWoundNext && (next.role === "collar" || next.role === "hackle");
+    return isFor && t.verb === "tie in" && t.role === undefined && feathers.has(formTold(t) ?? "")
+      ? { ...t, role: next.role, part: next.part }
+      : t;
+  });
+}

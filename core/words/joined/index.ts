@@ -1,0 +1,35 @@
+import { withTaken } from "../taken";
+import type { Told } from "../told";
+import { withCoat, withPiece } from "./coats";
+import { withOnes, withBothColours } from "./colours";
+import { withMixed, withDubbing } from "./dubbed";
+import { withPartBehind, withFurther, withTurnsOf } from "./further";
+import { withUnder, withLayers } from "./layers";
+import { withRetracted } from "./retracted";
+import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withTwisted, withNamedAhead } from "./twisted";
+
+/** What one line tells in several clauses, with those put together that tell of one thing. */
+export const joined = (all: Told[], text: string): Told[] => passes().reduce((told, pass) => pass(told, text), all);
+
+/** One after the other: what is taken back first, then what is of one thing, then what is done with it. */
+const passes = (): ((all: Told[], text: string) => Told[])[] => [
+  withRetracted,
+  withCoat,
+  withWoundLater,
+  withDubbedLater,
+  withPulledLater,
+  withPiece,
+  withOnes,
+  withBothColours,
+  withUnder,
+  withMixed,
+  withLayers,
+  withDubbing,
+  withTwisted,
+  withNamedAhead,
+  withPartBehind,
+  withTaken,
+  withFurther,
+  withTurnsOf,
+];

@@ -1,0 +1,53 @@
+import { formTold, wordsOf, type Told } from "../told";
+import { twistsIt } from "./twisted";
+
+const woundParts = new Set(["body", "thorax", "tag", "butt", "rib"]);
+
+/** “Body: tinsel, tie in at the front, wind to the tag and back”: it is wound once, as it is told at the end. */
+export const withWoundLater = (all: Told[], text: string): Told[] => {
+  const [first, ...more] = all;
+  const later = more.findIndex((t) => t.verb === "wind" && t.description === undefined && t.role === first?.role);
+  const between = more.slice(0, later);
+  const isOnlyTied = between.every((t) => (t.verb === "tie in" && t.description === undefined) || twistsIt(t, text));
+  const last = more[later];
+  if (!first || !last || first.verb !== undefined || first.kind !== "wind" || !first.description || !isOnlyTied)
+    return all;
+  if (!woundParts.has(first.role ?? "") || first.said.rule || first.said.from || first.said.end) return all;
+  const ties = between.map((t) => t.said.tieIn?.at ?? t.said.there).find((p) => p !== undefined);
+  const words = [...between, last].reduce((told, t) => ({ ...told, ...wordsOf(told, t) }), first);
+  // “take three strands, twist them with the silk”: twisted, they are a rope.
+  const amount = between.map((t) => t.said.amount).find((a) => a !== undefined);
+  const rope = amount && "strands" in amount && amount.strands > 1 ? amount.strands : undefined;
+  const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), ...(rope && { rope }), ...last.said };
+  return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
+};
+
+/** “Body: orange hare, dub it fat in the middle”: it is dubbed once, as it is told at the end. */
+export const withDubbedLater = (all: Told[]): Told[] => {
+  const [first, next, ...more] = all;
+  const isOfIt =
+    first?.kind === "dress" &&
+    first.verb === undefined &&
+    first.role !== undefined &&
+    first.description !== undefined &&
+    next?.verb === "dub" &&
+    next.description === undefined &&
+    next.role === first.role;
+  if (!isOfIt) return all;
+  return [{ ...first, end: next.end, said: { ...first.said, ...next.said }, ...wordsOf(first, next) }, ...more];
+};
+
+/** “Body: 2 mm foam, tie it in at the bend and fold it forward”: a strip that is pulled over is not wound. */
+export const withPulledLater = (all: Told[]): Told[] => {
+  const [first, ...more] = all;
+  const later = more.findIndex((t) => t.verb === "take over" && t.description === undefined);
+  const between = more.slice(0, Math.max(0, later));
+  const isStrip =
+    first?.verb === undefined && first?.kind === "wind" && first.role === "body" && formTold(first) === "stretch body";
+  const isOnlyTied = between.every((t) => t.verb === "tie in" && t.description === undefined);
+  if (!first || !isStrip || later < 0 || !isOnlyTied || all.some((t) => t.said.rule !== undefined)) return all;
+  const ties = between.map((t) => t.said.tieIn?.at ?? t.said.there).find((p) => p !== undefined);
+  const words = between.reduce((told, t) => ({ ...told, ...wordsOf(told, t) }), first);
+  const said = { ...first.said, ...(ties && { tieIn: { at: ties } }), hanging: true };
+  return [{ ...words, kind: "lay", verb: "tie in", said }, ...more.slice(later)];
+};

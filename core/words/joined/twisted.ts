@@ -1,0 +1,66 @@
+import { formSaid } from "../description";
+import { wordsOf, type Told } from "../told";
+
+/** “Pheasant tail, 6 fibres, wrap up the hook”: what is only named is what the verb behind it winds. */
+export function withNamedAhead(all: Told[], text: string): Told[] {
+  const out = [...all];
+  for (const [n, t] of all.entries()) {
+    const next = all.slice(n + 1).find((x) => x.verb !== "act");
+    if (!next || !isOnlyNamed(t) || !windsNothingNamed(next)) continue;
+    // “two strands of herl, twist them round the silk and wrap up”: twisted, they are a rope.
+    const twists = all.slice(n + 1, all.indexOf(next)).filter((x) => twistsIt(x, text));
+    const { amount, ...told } = t.said;
+    const strands = amount && "strands" in amount && !amount.folded && amount.strands > 1 ? amount.strands : undefined;
+    const said = strands === undefined || twists.length === 0 ? t.said : { ...told, rope: strands };
+    const words = twists.reduce((of, x) => ({ ...of, ...wordsOf(of, x) }), t);
+    out[out.indexOf(next)] = {
+      ...next,
+      description: t.description,
+      role: "body",
+      part: "body",
+      said: { ...said, ...goingThere(next.said) },
+      ...wordsOf(words, next),
+    };
+    for (const x of [t, ...twists]) out.splice(out.indexOf(x), 1);
+  }
+  return out;
+}
+
+export const twistsIt = (x: Told, text: string): boolean =>
+  x.verb === "act" && x.refers === "it" && /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end));
+
+/** A place beside what is wound forward is where it goes. */
+const goingThere = ({ there, ...said }: Told["said"]): Told["said"] =>
+  there && !said.from && !said.begin && !said.end ? { ...said, end: there } : { ...said, ...(there && { there }) };
+
+const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
+  const form = formSaid(description);
+  return verb === undefined && role === undefined && (form === "feather fibre" || form === "herl");
+};
+
+const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
+  verb === "wind" && description === undefined && role === undefined && said.around === undefined;
+
+/** “Twist the pheasant fibres round the thread and wind to the bead”: what is twisted is what is wound. */
+export function withTwisted(all: Told[], text: string): Told[] {
+  const isTwisted = (x: Told | undefined, then: Told | undefined): boolean =>
+    x?.verb === "act" &&
+    (x.description !== undefined || x.refers === "the rest") &&
+    /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end)) &&
+    then?.verb === "wind" &&
+    then.description === undefined &&
+    then.role === undefined;
+  // Round the thread, or with it: that is no winding of the thread.
+  const isThreadOnly = (x: Told, n: number): boolean =>
+    x.verb === undefined &&
+    x.role === "thread" &&
+    Object.keys(x.said).length === 0 &&
+    isTwisted(all[n - 1], all[n + 1]);
+  const told = all.filter((x, n) => !isThreadOnly(x, n));
+  return told.flatMap((t, n): Told[] => {
+    const [before, next] = [told[n - 1], told[n + 1]];
+    if (isTwisted(t, next)) return [];
+    if (!before || !isTwisted(before, t)) return [t];
+    return [{ ...t, at: before.at, refers: before.refers, description: before.description, ...wordsOf(before, t) }];
+  });
+}
