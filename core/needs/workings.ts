@@ -9,6 +9,17 @@ import { workingOfUse } from "./useWorkings";
 const knownFrom = (c: Calibration): Source =>
   c.batches > 0 ? { from: "learned", batches: c.batches } : { from: "setting" };
 
+/** What the working of a requirement is made of, whichever way it is counted. */
+interface Working {
+  requirement: Requirement;
+  context: ReturnType<typeof contextOf>;
+  flies: number;
+  started: ReturnType<typeof term>;
+  /** What is lost before the vise. */
+  lost: ReturnType<typeof term>[];
+  parts: Derivation[];
+}
+
 /** The working of a requirement: what one fly takes, step by step, then from one fly to the batch. */
 export function workingOf(
   requirement: Requirement,
@@ -20,44 +31,43 @@ export function workingOf(
     code: requirement.material,
   };
   const { component, role, uses } = requirement;
-  const c = contextOf(flies, { component, role, material, uses }, known);
-  const lost =
-    c.prepLoss > 0
-      ? [
-          term(
-            `lost before the vise: ${"prepLoss" in material ? (material.prepLoss?.what ?? "") : ""}`,
-            100 * c.prepLoss,
-            "%",
-            { from: "material", where: requirement.materialName },
-          ),
-        ]
-      : [];
-  const parts = requirement.uses.map(({ step, use }) => {
+  const context = contextOf(flies, { component, role, material, uses }, known);
+  const lostAs = `lost before the vise: ${"prepLoss" in material ? (material.prepLoss?.what ?? "") : ""}`;
+  const lostFrom: Source = { from: "material", where: requirement.materialName };
+  const lost = context.prepLoss > 0 ? [term(lostAs, 100 * context.prepLoss, "%", lostFrom)] : [];
+  const parts = uses.map(({ step, use }) => {
     const entered = asEntered(fly, step);
-    return { ...workingOfUse(fly, step, use, c), ...(entered !== undefined && { entered }) };
+    return { ...workingOfUse(fly, step, use, context), ...(entered !== undefined && { entered }) };
   });
-  const counted = requirement.uses.every(({ use }) => piecesPerFly(use, Math.exp(c.calibration.m)) !== undefined);
-  const started = term("flies started", flies, "flies");
-  if (counted) {
-    const brokenFrom: Source = c.counted > 0 ? { from: "learned", batches: c.counted } : setting;
-    const pieceBase = requirement.cutTo === undefined ? 1 : requirement.cutTo * basePerCore.um;
-    return {
-      formula: "Whole pieces",
-      written: "the smallest n with P(at least ⌈m · flies⌉ of n are sound) ≥ level",
-      inputs: [
-        started,
-        term("m, taken by each fly", requirement.perFly / (requirement.cutTo ?? 1), "pieces"),
-        ...(requirement.cutTo === undefined ? [] : [term("cut to", requirement.cutTo, "mm", knownFrom(c.calibration))]),
-        ...lost,
-        term(`sound, prior of ${c.breaksAs} and log`, c.pieces.good, "pieces", brokenFrom),
-        term(`spoiled, prior of ${c.breaksAs} and log`, c.pieces.bad, "pieces", brokenFrom),
-        term("level", 100 * c.level, "%", setting),
-      ],
-      through: [{ name: "needed, ⌈m · flies⌉", value: requirement.net / pieceBase, unit: "pieces" }],
-      result: { name: "to issue", value: requirement.issue / pieceBase, unit: "pieces" },
-      parts,
-    };
-  }
+  const isCounted = uses.every(({ use }) => piecesPerFly(use, Math.exp(context.calibration.m)) !== undefined);
+  const working: Working = { requirement, context, flies, started: term("flies started", flies, "flies"), lost, parts };
+  return isCounted ? ofPieces(working) : ofLengths(working);
+}
+
+/** Whole pieces: as many as leave enough of them sound. */
+function ofPieces({ requirement, context: c, started, lost, parts }: Working): Derivation {
+  const brokenFrom: Source = c.counted > 0 ? { from: "learned", batches: c.counted } : setting;
+  const pieceBase = requirement.cutTo === undefined ? 1 : requirement.cutTo * basePerCore.um;
+  return {
+    formula: "Whole pieces",
+    written: "the smallest n with P(at least ⌈m · flies⌉ of n are sound) ≥ level",
+    inputs: [
+      started,
+      term("m, taken by each fly", requirement.perFly / (requirement.cutTo ?? 1), "pieces"),
+      ...(requirement.cutTo === undefined ? [] : [term("cut to", requirement.cutTo, "mm", knownFrom(c.calibration))]),
+      ...lost,
+      term(`sound, prior of ${c.breaksAs} and log`, c.pieces.good, "pieces", brokenFrom),
+      term(`spoiled, prior of ${c.breaksAs} and log`, c.pieces.bad, "pieces", brokenFrom),
+      term("level", 100 * c.level, "%", setting),
+    ],
+    through: [{ name: "needed, ⌈m · flies⌉", value: requirement.net / pieceBase, unit: "pieces" }],
+    result: { name: "to issue", value: requirement.issue / pieceBase, unit: "pieces" },
+    parts,
+  };
+}
+
+/** Lengths and masses: what is used, and what it may be more. */
+function ofLengths({ requirement, context: c, flies, started, lost, parts }: Working): Derivation {
   const q = issueQuantity(flies, requirement.perFly, c.calibration, c.level);
   const unit = requirement.unit === "um" ? "mm" : requirement.unit === "ug" ? "mg" : "µl";
   return {

@@ -1,5 +1,5 @@
 import type { Component, Role, LengthRule } from "../../recipe";
-import type { MaterialForm } from "../../materials";
+import type { Material, MaterialForm } from "../../materials";
 import { type Telling, type Bench, isNounAlone, usualRole } from "../bench";
 import { isOfLittle, type Description } from "../description";
 import { takeSizes } from "./sized";
@@ -20,17 +20,10 @@ export interface Meant {
 
 /** What a clause is about: the part that it names, the material that it describes, or what was told of last. */
 export function objectOf(t: Telling): Meant {
-  const { told, bench, line } = t;
+  const { told, bench } = t;
   const found = told.description && bench.resolve(told.description);
   const material = found?.material;
-  if (told.description && found?.isNew)
-    line.notes.push(
-      `“${told.description.text.trim()}” is new: taken as ${material?.form ?? "unknown"} with the usual figures`,
-    );
-  if (told.description && isOfLittle(told.description)) line.notes.push("“a little” is taken as one part in ten");
-  if (found && !found.isNew && found.others.length > 0 && told.description && !told.description.exact && material)
-    line.notes.push(`“${told.description.text.trim()}” taken as ${material.name}`);
-  if (found && told.description) askWhich(t, told.description, found);
+  if (found && told.description) noteFound(t, told.description, found);
   const role =
     told.role ??
     roleFrom(
@@ -48,26 +41,10 @@ export function objectOf(t: Telling): Meant {
     const component = bench.componentFor(role, undefined, told.description.text.trim());
     return { component, role, form: bench.formOf(component) };
   }
-  const sameAsLast = material === undefined && told.refers === "the same" && bench.ofRole(role) === undefined;
-  if (sameAsLast) {
-    // “antennae: same fibres”: of what was tied in last.
-    const laid = bench.made.findLast((m) => m.step.do === "lay" && m.step.component !== undefined);
-    const last = bench.materialOf(bench.component(laid?.step.component));
-    if (last) {
-      const component = bench.componentFor(role, last, told.part);
-      return { component, role, form: bench.formOf(component) };
-    }
-  }
-  const isFresh = told.said.amount !== undefined && ("fibres" in told.said.amount || "strands" in told.said.amount);
-  if (material === undefined && bench.ofRole(role) === undefined && isFresh && role !== "flash") {
-    // “another 8 fibres for the wing case”: of what was tied in before.
-    const same = bench.materialOf(
-      bench.components.findLast((c) => bench.formOf(c) === "feather fibre" || bench.formOf(c) === "herl"),
-    );
-    if (same) {
-      const component = bench.componentFor(role, same, told.part);
-      return { component, role, form: bench.formOf(component) };
-    }
+  const before = material === undefined && bench.ofRole(role) === undefined ? stuffBefore(t, role) : undefined;
+  if (before) {
+    const component = bench.componentFor(role, before, told.part);
+    return { component, role, form: bench.formOf(component) };
   }
   const named = material && told.role !== undefined ? namedElsewhere(bench, material.code, role) : undefined;
   // “Tie in the partridge as a beard”, of what the list called legs: it is the legs that are tied so.
@@ -82,6 +59,33 @@ export function objectOf(t: Telling): Meant {
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+/** What the line tells of the material that was found for its words. */
+function noteFound(t: Telling, description: Description, found: ReturnType<Bench["resolve"]>): void {
+  const { notes } = t.line;
+  const words = description.text.trim();
+  const { material } = found;
+  if (found.isNew) notes.push(`“${words}” is new: taken as ${material?.form ?? "unknown"} with the usual figures`);
+  if (isOfLittle(description)) notes.push("“a little” is taken as one part in ten");
+  if (!found.isNew && found.others.length > 0 && !description.exact && material)
+    notes.push(`“${words}” taken as ${material.name}`);
+  askWhich(t, description, found);
+}
+
+/** The material of what was tied in before, where a part that names none is of that. */
+function stuffBefore({ told, bench }: Telling, role: Role): Material | undefined {
+  // “antennae: same fibres”: of what was tied in last.
+  if (told.refers === "the same") {
+    const laid = bench.made.findLast((m) => m.step.do === "lay" && m.step.component !== undefined);
+    const last = bench.materialOf(bench.component(laid?.step.component));
+    if (last) return last;
+  }
+  // “another 8 fibres for the wing case”
+  const { amount } = told.said;
+  const isFresh = amount !== undefined && ("fibres" in amount || "strands" in amount) && role !== "flash";
+  const isFibre = (c: Component): boolean => bench.formOf(c) === "feather fibre" || bench.formOf(c) === "herl";
+  return isFresh ? bench.materialOf(bench.components.findLast(isFibre)) : undefined;
 }
 
 /** A part that hangs off the fly, which a list named of this material and called otherwise; no line has tied it in. */
