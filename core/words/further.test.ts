@@ -186,3 +186,62 @@ describe("words that many tiers have for it", () => {
     expect(tail).toMatchObject({ shown: { of: "gape", times: 1 }, tieIn: { wraps: 3 } });
   });
 });
+
+describe("places and amounts by what is there, or is not", () => {
+  test("as far as the tail, of a fly that has none", () => {
+    const { recipe, lines } = read(
+      `${dry}Body: tan fur\nHackle: ginger saddle, tied in at the head, palmered down to the tail in 6 turns`,
+    );
+    expect(recipe.steps.find((s) => s.do === "wind")).toMatchObject({ to: { landmark: "bend" } });
+    expect(lines[3]?.assumed).toContain("there is no tail: taken as the bend");
+  });
+
+  test("as much as another part has", () => {
+    const [belly, back] = lays(
+      "Belly: white bucktail 20-30 hairs, 2x shank\nBack: olive bucktail, same amount as belly",
+    );
+    expect(back?.amount).toEqual(belly?.amount);
+  });
+
+  test("room at both ends of a weight", () => {
+    const { recipe } = read(`${dry}Weight: 14 turns of 0.5 mm lead, leaving 3 mm at the front and 3 mm at the back`);
+    expect(asksOf(`${dry}Weight: 14 turns of 0.5 mm lead, leaving 3 mm at the front and 3 mm at the back`)).toEqual([]);
+    expect(JSON.stringify(recipe.steps)).toContain('"mm":3');
+  });
+
+  test("eyes at a mark, with so many crossed wraps", () => {
+    const { recipe } = read(`${dry}Eyes: medium bead chain, black, tied in on top at the quarter mark, 12 x-wraps`);
+    expect(recipe.steps.find((s) => s.do === "seat")).toMatchObject({
+      from: { fraction: 0.25 },
+      tieIn: { wraps: 12 },
+    });
+  });
+
+  test("a front body lies ahead of the rear one", () => {
+    const { recipe } = read(
+      "Hook: wet 8\nThread: red\nRear body: red seal's fur, half the body\nFront body: black seal's fur",
+    );
+    const [rear, front] = recipe.steps.flatMap((s) => (s.do === "dress" ? [s] : []));
+    expect(front?.to).toEqual(rear?.from);
+  });
+
+  test("a tail hackle is wound at the bend, also as a collar", () => {
+    const { recipe } = read("Hook: wet 8\nThread: red\nTail hackle: red breast feather, wound 2 turns as a collar");
+    expect(recipe.steps.find((s) => s.do === "wind")).toMatchObject({
+      from: { landmark: "bend" },
+      rule: { turns: 2 },
+    });
+  });
+
+  test("a strip by its length and its width", () => {
+    const [tail] = lays("Tail: 60 mm x 4 mm tan rabbit strip");
+    expect(tail?.shown).toEqual({ mm: 60 });
+    expect(asksOf(`${dry}Tail: 60 mm x 4 mm tan rabbit strip`)).toEqual([]);
+  });
+
+  test("the wire that is broken off is wound no more", () => {
+    const text = `${dry}Rib: gold wire, 5 turns\nBody: hare\nBreak off the wire by twisting it.`;
+    const { recipe } = read(text);
+    expect(recipe.steps.filter((s) => s.do === "wind")).toHaveLength(1);
+  });
+});

@@ -62,6 +62,8 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
     return thick.end;
   }
   // “a small clump of 2 mm”, “a bit longer than the tail” say their size themselves.
+  // “a little way round the bend”
+  if (/\b(?:bit|little)\b/.test(words) && /^\s*way\b/.test(text.slice(after))) return undefined;
   if (/\b(?:bit|little|touch)\b/.test(words) && (length(text, at) || fuller(text, after))) return undefined;
   if (beginningAt(clausesOf[told.kind], text, at).some((c) => (c.take({}, text, at) ?? 0) > found.end))
     return undefined;

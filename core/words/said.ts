@@ -43,6 +43,8 @@ export type Said = Partial<
     count?: number;
     /** Folded, before it is told how many strands of it there are. */
     folded?: boolean;
+    /** As much as another part has of it: what that is called. */
+    amountOf?: string;
     /** As thick as the bunch before it, so many times. */
     thickLike?: number;
     /** So many bunches or clumps, of each of which the amount is said. */

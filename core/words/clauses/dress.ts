@@ -9,6 +9,7 @@ import {
   figureOfEight,
   endOfWay,
   everywhere,
+  leavingAtEnds,
   leavingBare,
   leavingRoom,
   shareOfIt,
@@ -140,6 +141,7 @@ export const loopLoad: readonly Clause[] = [
 
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
+  leavingAtEnds,
   leavingBare,
   leavingMm,
   leavingRoom,

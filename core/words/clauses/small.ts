@@ -25,6 +25,10 @@ export const seatClauses: Clause[] = [
       s.wraps = c.n;
     },
   ),
+  clause("12 x-wraps", seq(count, words("(?:x|cross)-?\\s?wraps?")), (s, [c]) => {
+    if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
+    s.wraps = c.n;
+  }),
   clause(
     "figure of eight x 10",
     seq(

@@ -79,6 +79,8 @@ const roleWords: Record<string, Role> = {
   "body hackles": "hackle",
   "palmer hackles": "hackle",
   "rear hackle": "hackle",
+  "tail hackle": "hackle",
+  "middle hackle": "hackle",
   "soft hackle": "collar",
   collar: "collar",
   "hotspot collar": "collar",

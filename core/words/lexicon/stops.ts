@@ -3,6 +3,7 @@ import { anyOf, match } from "../parse";
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
   "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "start(?:ing|s)?(?=\\s+(?:an?\\s+(?:little|bit|short)\\s+(?:way\\s+)?|just\\s+|well\\s+|some\\s+way\\s+)?(?:round|into)\\s+the\\s+bend)",
   "(?:fairly|pretty|quite)(?=\\s+(?:a\\s+)?(?:sparse|full|thin|thick|small|large|big|long|short|heavy|light|dense)\\b)",
   "but(?=\\s+(?:don't|do\\s+not|not|never|keep|leave|no)\\b)",
   "gets?(?=\\s+(?:tied|wound|bound|wrapped|caught)\\b)",
@@ -287,6 +288,10 @@ export const MANNER = anyOf(
   "(?:on\\s+top\\s+of|over|at|on)\\s+the\\s+tie-?\\s?(?:down|in|off)(?:\\s+(?:point|spot|wraps))?",
   "bars?\\s+(?:with|in|drawn\\s+with)\\s+(?:an?\\s+)?(?:\\w+\\s+)?(?:marker|pen|felt\\s+tip)(?:\\s+pen)?(?:,?\\s+\\d+(?:\\s+(?:on|per|a|each)){0,2}\\s+side)?",
   "un-?twisted|unravell?ed",
+  "tied?(?:\\s+it)?\\s+in\\s+first(?=\\s*(?:[,.;]|$))",
+  "built\\s+up\\s+to\\s+(?:cover|hide)\\s+(?:the\\s+)?[^,.;\\d]{3,40}(?=[,.;]|$)",
+  "with\\s+the\\s+(?:fine|thin|thick|fuzzy|ragged|smooth|pale|dark)\\s+edge\\s+(?:back|forward|out|up|down|first)(?:wards?)?",
+  "(?:on|along)\\s+the\\s+(?:bottom|underneath)(?=\\s*(?:[,.;]|$))",
   "(?:and\\s+)?cover(?:ing)?\\s+(?:the\\s+|its\\s+|their\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?(?:\\s+ends)?(?=\\s*(?:[,.;]|$))",
   "folded\\s+in(?:to)?\\s+(?:two|three|four)",
   "taper(?=\\s*(?:[,.;]|$))",

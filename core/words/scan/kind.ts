@@ -81,7 +81,7 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   const isBareEyes = role === "eyes" && eyeSize(text, skip(text, at)) !== undefined;
   const form = isBareEyes ? "eyes" : formAhead(ahead, role, told.part, context);
   // “Tail: breast feather, wound as a hackle, 3 turns”
-  const isWound = role === "tail" && asHackle.test(sentence);
+  const isWound = (role === "tail" || role === "hackle" || role === "collar") && asHackle.test(sentence);
   told.kind = isWound ? "wind" : kindOfTold(told.verb, role, form, sentence);
 }
 
@@ -97,7 +97,7 @@ function formAhead(
   return context.formOf(role, undefined);
 }
 
-const asHackle = /\bwound\s+(?:as|like)\s+a\s+hackle\b/;
+const asHackle = /\bwound\s+(?:\w+\s+turns?\s+)?(?:as|like)\s+an?\s+(?:hackle|collar)\b/;
 
 const forRole = new RegExp(
   `\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,

@@ -80,6 +80,7 @@ const leftovers: readonly Step[] = [
   mannerHere,
   otherStuffBehindOr,
   ({ told, text, at }) => asNext(told, filler(text, at)),
+  ({ told, text, at }) => (told.verb === "take over" ? asNext(told, bandPulled(text, at)) : undefined),
   colours,
   labelled,
   likeThatColour,
@@ -87,6 +88,11 @@ const leftovers: readonly Step[] = [
   // “…” and dashes say nothing.
   ({ told, text, at }) => asNext(told, silent(text, at)),
 ];
+
+/** “Bring film over”: what hangs there to be pulled over. */
+const bandPulled = words(
+  "(?<=\\b(?:pull|bring|draw|fold|stretch)\\s+)(?:film|foil|foam|skin|strip|sheet|plastic)(?=\\s+(?:over|forwards?|back)\\b)",
+);
 
 const silent = match("[.…-]+(?=[\\s,;()]|$)");
 

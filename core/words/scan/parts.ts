@@ -45,11 +45,15 @@ export function partAt({ told, text, at }: Here): Next | undefined {
     const isOnThat = !as && isOther && (told.verb === "finish" || told.verb === "glue");
     if (isOnThat) told.alsoOn = [...(told.alsoOn ?? []), role];
     else if (!as && isOther) return undefined;
-    else if (told.role === undefined || as) Object.assign(told, { role, part: found.word });
+    // “Tail hackle, wound as a collar”: that says how it is wound.
+    else if (told.role === undefined || (as && !isHackleAs(told.role, role)))
+      Object.assign(told, { role, part: found.word });
   }
   told.understood.push({ at, end: found.end });
   return { told, end: found.end };
 }
+
+const isHackleAs = (own: Role, as: Role): boolean => own === "hackle" && (as === "collar" || as === "hackle");
 
 /** “picked out underneath for legs”, “olive hare as abdomen”: they are what the body gives, or dubbed as that was. */
 function isOfWhatIsDubbed(told: Told, role: Role, text: string, at: number): boolean {

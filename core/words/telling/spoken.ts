@@ -32,6 +32,11 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     /\b(?:that|which)\s+(?:was|is|were|are)\s+(?=(?:already\s+)?(?:tied|bound|caught)\s+in\b)/gu,
     (m) => " ".repeat(m.length),
   ],
+  // “60 mm x 4 mm tan strip”: how long, and how wide
+  [
+    /\b(\d{2,3}\s*mm)\s+[x×](?=\s+\d{1,2}(?:[.,]\d)?\s*mm\s+[^,.;]*\bstrips?\b)/gu,
+    (m, kept) => `${kept},`.padEnd(m.length),
+  ],
   // “thread collar behind the bead, 8 turns”
   [/^(\s*)thread\s+collar(?=[\s,])/gu, (m, kept) => `${kept}butt thread`.padEnd(m.length)],
   // “8/0 in tan”

@@ -108,7 +108,7 @@ const BETWEEN_POINT_AND_BARB: Place = { landmark: "bend", plus: { of: "gape", ti
 const landmarkWords: [string, Place][] = [
   ["between\\s+(?:the\\s+)?bends|between\\s+the\\s+two\\s+bends", { landmark: "betweenBends" }],
   [
-    "(?:well|deep|far|just|slightly|a\\s+(?:little|bit)|some\\s+way|right|half-?\\s?way|(?:(?:an?|one)\\s+)?(?:third|quarter|half)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)?\\s*(?:down\\s+)?(?:into|in|round|around|down)\\s+the\\s+bend|into\\s+the\\s+curve|(?:round|on)\\s+the\\s+curve",
+    "(?:well|deep|far|just|slightly|a\\s+(?:little|bit|short)(?:\\s+way)?|some\\s+way|right|half-?\\s?way|(?:(?:an?|one)\\s+)?(?:third|quarter|half)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)?\\s*(?:down\\s+)?(?:into|in|round|around|down)\\s+the\\s+bend|into\\s+the\\s+curve|(?:round|on)\\s+the\\s+curve",
     { landmark: "intoBend" },
   ],
   [
@@ -133,6 +133,8 @@ const landmarkWords: [string, Place][] = [
   ],
 
   ["(?<=\\b(?:at|near|to|behind)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end|size|length))", { eyeLengths: 1 }],
+  ["(?<=\\b(?:at|to)\\s+the\\s+)(?:front\\s+)?quarter\\s+(?:mark|point)", { fraction: 0.25 }],
+  ["(?<=\\b(?:at|to)\\s+the\\s+)(?:front\\s+)?third\\s+(?:mark|point)", { fraction: Number((1 / 3).toPrecision(12)) }],
   // “trimmed to a point” is a shape.
   [
     "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?",

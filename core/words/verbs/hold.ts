@@ -130,6 +130,7 @@ export const hold = verb(
     "(?<=\\b(?:over|forwards?|back)\\b[^.;]{0,30}\\band\\s+)(?:tie|bind|lash|secure|fasten)\\s+(?:it|them)(?=\\s+(?:just\\s+|right\\s+)?(?:behind|in\\s+front\\s+of|at)\\s)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in(?:\\s+place)?|down))?",
     "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
+    "(?:break|snap|twist|worry)\\s+off\\s+(?:the\\s+)?(?:wire|tinsel|rib)(?:\\s+by\\s+(?:twisting|bending|worrying|rocking)(?:\\s+(?:it|them))?)?",
     "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag|waste|excess|surplus|spare|remainder))?(?:\\s+end)?",
   ),
   tellHold,

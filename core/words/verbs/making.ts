@@ -72,7 +72,10 @@ export function make(
 function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [number, number] | undefined): void {
   const { bench, told } = t;
   const { component, role, form } = object;
-  takeRest(said, bench);
+  takeRest(said, bench, told.part);
+  // A tail hackle is wound where a tail would be.
+  if (told.part === "tail hackle" && kind === "wind" && !said.from && !said.there && !said.begin)
+    said.there = { landmark: "bend" };
   takeShare(said, role, t);
   inStrands(said, form);
   asManyTurns(said, component, bench);

@@ -87,6 +87,13 @@ export function settleParts(value: unknown, t: Telling, before: string | undefin
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
     if (value.part === HERE) return settleHere(value as PartPlace, t);
+    // “Palmered down to the tail”, of a fly that has none: as far as that would be tied in.
+    if (value.part === "tail" && !bench.ofRole("tail") && !bench.ahead.has("tail")) {
+      line.assumed.push("there is no tail: taken as the bend");
+      for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
+      Object.assign(value, { landmark: "bend" });
+      return;
+    }
     if (value.part === JOINT) return settleJoint(value as PartPlace, t);
     const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
     const meant = stuff === undefined ? undefined : bench.componentOf(stuff);

@@ -7,8 +7,8 @@ import type { Role } from "../../recipe";
 import { isSame } from "../say/common";
 
 /** “rear third yellow floss, rest black floss”: what the body before it leaves of the shank, in front or behind. */
-export function takeRest(said: Said, bench: Bench): void {
-  if (!said.rest || said.from || said.begin || said.end || said.there) return;
+export function takeRest(said: Said, bench: Bench, part?: string): void {
+  if (!(said.rest || part === "front body") || said.from || said.begin || said.end || said.there) return;
   const before = lastBody(bench);
   if (!before) return;
   const [front, rear] = [before.from, before.to ?? before.from].sort((x, y) => alongShank(x) - alongShank(y));

@@ -278,7 +278,9 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
   const words = t.text.slice(t.told.at, t.told.end);
   const stated: Place | undefined = said.tieIn?.at ?? said.there ?? said.begin;
   // “Pulled over the eyes and tied down at the hook eye”: that is where it ends.
-  const isHeldThere = /\btied\s+down\b/.test(words) && !/\btied\s+in\b/.test(words);
+  const isHeldThere =
+    (/\btied\s+down\b/.test(words) && !/\btied\s+in\b/.test(words)) ||
+    /\b(?:pulled|folded|brought|drawn|taken)\b[^.;]*\btied\s+(?:off\s+)?(?:at|behind|in\s+front\s+of)\b/.test(words);
   const at = isHeldThere ? undefined : stated;
   const rear: Place = at ?? (covers[0] === "body" ? { landmark: "bend" } : { fraction: 0.5 });
   const tied: Said = { ...said, tieIn: { at: rear }, hanging: true };

@@ -4,6 +4,7 @@ import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Rol
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { anyOf } from "../parse";
+import { roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
 import { cutForms, strandForms } from "./usual";
 import { make, partName, withDeclared } from "./making";
@@ -206,6 +207,7 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
 /** “The same length”, “a shank longer than the white”: a length or a thickness by what was tied in before. */
 function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
   if (said.sameLength !== undefined) said.shown ??= timesAsLong(lengthBefore(bench), said.sameLength);
+  if (said.amountOf !== undefined) said.amount ??= amountOf(bench, roleOfWord(said.amountOf));
   if (said.thickLike !== undefined) said.amount ??= thickBefore(bench, said.thickLike);
   if (said.like !== undefined && said.shown === undefined) {
     said.shown =
@@ -310,6 +312,13 @@ function ofHackleWing(bench: Telling["bench"], rule: LengthRule): LengthRule {
   return laid?.role === "wing" || laid?.role === "tail" ? { ...rule, of: laid.role } : rule;
 }
 
+/** As much as there is of a part. */
+function amountOf(bench: Bench, role: Role | undefined): LayAmount | undefined {
+  const of = bench.made.findLast(
+    (m) => m.step.do === "lay" && role !== undefined && bench.component(m.step.component)?.role === role,
+  )?.step;
+  return of?.do === "lay" ? of.amount : undefined;
+}
 /** As thick as the clump that was laid before, so many times. */
 function thickBefore(bench: Telling["bench"], times: number): LayAmount | undefined {
   const last = bench.made.findLast((m) => m.step.do === "lay" && "clump" in m.step.amount)?.step;

@@ -584,6 +584,7 @@ function bodyBefore(bench: Bench): string | undefined {
 export const windVerb = verb(
   "wind",
   anyOf(
+    "(?:the\\s+)?rib\\s+(?:then\\s+)?(?:comes|goes|is\\s+brought|is\\s+wound)(?=\\s+(?:up|forward|through|over)\\b)",
     "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:(?:the|its|their)\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?\\b)(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
     "(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",

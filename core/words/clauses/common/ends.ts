@@ -102,6 +102,19 @@ export const leavingBare: Clause = clause(
       if (!leaveBare(s, isRear(side), share, side !== undefined)) return false;
   },
 );
+/** “leaving 3 mm at the front and 3 mm at the back”. */
+const AT_END = words("(?:bare\\s+|free\\s+|clear\\s+)?(?:at|in)(?:\\s+the)?");
+const atAnEnd = seq(absolute, AT_END, match("(front|eye|back|rear|bend)"));
+export const leavingAtEnds: Clause = clause(
+  "leaving 3 mm at the front",
+  seq(words("leav(?:e|es|ing)(?:\\s+about)?"), atAnEnd, opt(map(seq(words("and"), atAnEnd), ([, end]) => end))),
+  (s, [, first, second]) => {
+    if (s.from !== undefined) return false;
+    for (const [mm, , [end]] of second ? [first, second] : [first])
+      if (end === "back" || end === "rear" || end === "bend") s.begin = { landmark: "bend", plus: { mm: -mm } };
+      else s.end = { landmark: "eye", plus: { mm } };
+  },
+);
 const isRear = (side: (string | undefined)[] | undefined): boolean => side?.[0] === "rear" || side?.[0] === "back";
 function leaveBare(s: Said, isAtRear: boolean, share: number | { mm: number }, isSided: boolean): boolean {
   if (typeof share !== "number") {

@@ -7,7 +7,17 @@ import { endOfShare, begin, endAhead } from "./ends";
 import { at } from "./at";
 
 export { atSaid } from "./at";
-export { begin, end, endAhead, endForward, endOfShare, endOfWay, leavingBare, leavingRoom } from "./ends";
+export {
+  begin,
+  end,
+  endAhead,
+  endForward,
+  endOfShare,
+  endOfWay,
+  leavingAtEnds,
+  leavingBare,
+  leavingRoom,
+} from "./ends";
 export { tiedIn, wraps } from "./held";
 export { NO_PIECE } from "./piece";
 export { onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";

@@ -63,7 +63,7 @@ const shareTaken: Reader<{ from: Place; to: Place }> = map(
     opt(words("over|along|for|covering|taking\\s+up|occupying|about|roughly|the")),
     number,
     words(
-      "of\\s+the\\s+body(?=\\s*(?:[,.;]|$))|of\\s+(?:the\\s+)?(?:(?:hook\\s+)?shank|hook(?!\\s+(?:shank|point|eye|bend|gape|length)))(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))|shank(?=\\s*(?:[,.;]|$))",
+      "(?:of\\s+)?the\\s+body(?=\\s*(?:[,.;]|$))|of\\s+(?:the\\s+)?(?:(?:hook\\s+)?shank|hook(?!\\s+(?:shank|point|eye|bend|gape|length)))(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))|shank(?=\\s*(?:[,.;]|$))",
     ),
   ),
   ([, share]) =>

@@ -130,6 +130,17 @@ export const bySize: Clause[] = [
     },
   ),
   clause(
+    "same amount as the belly",
+    seq(
+      words("(?:of\\s+)?(?:the\\s+)?same\\s+(?:amount|number|quantity)\\s+as\\s+(?:(?:in|for|on)\\s+)?(?:the\\s+)?"),
+      match("(belly|throat|beard|tail|wing|underwing|legs|back)"),
+    ),
+    (s, [, [part]]) => {
+      if (s.amount !== undefined || s.thickLike !== undefined) return false;
+      s.amountOf = part;
+    },
+  ),
+  clause(
     "half as thick",
     oneOf(
       map(

@@ -1,6 +1,6 @@
 import { type Clause, clause, samePair } from "../../said";
 import { byEnd, everyTieIn, whatItTakes, wrapsOfAll, wrapsOnly } from "./whatItTakes";
-import { onSizes, leavingBare, everywhere, wraps } from "../common";
+import { onSizes, leavingAtEnds, leavingBare, everywhere, wraps } from "../common";
 import {
   around,
   eitherSide,
@@ -36,6 +36,7 @@ export const windClauses: Clause[] = [
   roundPost,
   leaving,
   leavingMm,
+  leavingAtEnds,
   leavingBare,
   bodyToo,
   ...saysNothing,
