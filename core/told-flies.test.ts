@@ -124,6 +124,8 @@ describe("flies as tiers tell them", () => {
         "648-flax-mill-streamer-old-style: LENGTH_RULE_UNRESOLVED",
         "678-for-this-one-we-ll-use-a-size-14: MATERIAL_UNKNOWN",
         "685-bream-bay-shrimp-hook-6-stainles: ZONE_BEYOND_PROFILE",
+        "698-bell-buoy-nymph: MATERIAL_UNKNOWN",
+        "700-low-tide-dry-adult-caddis-style: SPOT_OFF_PROFILE",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",
         "99e-midge-thread: SPOT_UNDER_BEAD",

@@ -245,3 +245,40 @@ describe("places and amounts by what is there, or is not", () => {
     expect(recipe.steps.filter((s) => s.do === "wind")).toHaveLength(1);
   });
 });
+
+describe("shares and turns that say where one ends and the next begins", () => {
+  test.each([
+    ["to 60% of the shank from the bend", 0.4],
+    ["to 60% of the shank from the eye", 0.6],
+  ])("olive dubbing, %s", (where, fraction) => {
+    const [body] = read(`${dry}Body: olive dubbing, ${where}`).recipe.steps.flatMap((s) =>
+      s.do === "dress" ? [s] : [],
+    );
+    expect(body).toMatchObject({ from: { landmark: "bend" }, to: { fraction } });
+  });
+
+  test("turns of one fur and the rest of another are asked about: nobody said how far the first goes", () => {
+    const asked = asksOf(
+      "Hook: wet 8\nThread: black\nBody: three turns of orange seal's fur, the rest black seal's fur.",
+    );
+    expect(asked).toHaveLength(1);
+    expect(asked[0]).toContain("Where does the one end and the other begin?");
+  });
+
+  test("the answer that the question names is read", () => {
+    const text = "Hook: wet 8\nThread: black\nBody: rear third orange seal, rest black seal";
+    expect(asksOf(text)).toEqual([]);
+    const [rear, front] = read(text).recipe.steps.flatMap((s) => (s.do === "dress" ? [s] : []));
+    expect(front?.to).toEqual(rear?.from);
+  });
+
+  test("what is bound down all the way waits where it was bound to", () => {
+    const { recipe } = read(
+      `${dry}Tie in flat silver braid behind the eye and bind it all the way down to the bend.\nWrap the braid forward to the eye`,
+    );
+    expect(recipe.steps.find((s) => s.do === "wind")).toMatchObject({
+      from: { landmark: "bend" },
+      to: { landmark: "eye" },
+    });
+  });
+});

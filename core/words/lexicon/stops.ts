@@ -3,6 +3,7 @@ import { anyOf, match } from "../parse";
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
   "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "(?<=\\b(?:coat|cover|varnish)\\s+)the\\s+(?:whole\\s+)?(?:lot|thing)(?=\\s)",
   "start(?:ing|s)?(?=\\s+(?:an?\\s+(?:little|bit|short)\\s+(?:way\\s+)?|just\\s+|well\\s+|some\\s+way\\s+)?(?:round|into)\\s+the\\s+bend)",
   "(?:fairly|pretty|quite)(?=\\s+(?:a\\s+)?(?:sparse|full|thin|thick|small|large|big|long|short|heavy|light|dense)\\b)",
   "but(?=\\s+(?:don't|do\\s+not|not|never|keep|leave|no)\\b)",

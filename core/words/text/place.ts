@@ -344,6 +344,20 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     seq(number, opt(words("of\\s+(?:the\\s+)?shank")), words("short\\s+of|shy\\s+of"), the, match("(eye|bend)")),
     ([f, , , , [end]]) => (f > 0 && f < 1 ? { fraction: end === "eye" ? f : 1 - f } : undefined),
   ),
+  // “60 % of the shank from the bend”, “two thirds of the shank from the eye”
+  map(
+    seq(
+      oneOf(
+        map(match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"), ([p]) => Number((p ?? "").replace(",", ".")) / 100),
+        number,
+      ),
+      words("of\\s+(?:the\\s+)?shank\\s+from"),
+      the,
+      match("(?:hook\\s+)?(eye|bend)"),
+    ),
+    ([f, , , [end]]) =>
+      f > 0 && f < 1 ? { fraction: end === "eye" ? f : Number((1 - f).toPrecision(12)) } : undefined,
+  ),
   map(
     seq(
       match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),

@@ -56,9 +56,18 @@ const itDown = /\bbind\s+(?:it|them)\s+(?:all\s+the\s+way\s+)?(?:down|back|along
 /** “Catch it in on the far side and bind it all the way down”: it is tied in once, and lies along the shank. */
 function bindsItDown({ told, text, bench, line }: Telling): boolean {
   const { said } = told;
-  const isPlaced = said.end ?? said.to ?? said.there ?? said.begin;
-  if (told.description || isPlaced || !itDown.test(text.slice(told.at, told.end))) return false;
-  return bench.waits((w) => !w.hangs && w.line === line.number) !== undefined;
+  if (told.description || said.begin || !itDown.test(text.slice(told.at, told.end))) return false;
+  const waiting = bench.waits((w) => !w.hangs && w.line === line.number);
+  const to = said.end ?? said.to ?? said.there;
+  const bound = bench.made.find((m) => m.step.id === waiting?.step);
+  // “… and bind it all the way down to the bend”: there it waits from then on.
+  if (waiting && to && bound?.step.do === "lay") {
+    const from = bound.step.tieIn?.at ?? bound.step.from;
+    bound.step = { ...bound.step, from, to, tieIn: { ...bound.step.tieIn, at: to } };
+    waiting.at = to;
+    bench.hangs = to;
+  }
+  return waiting !== undefined;
 }
 
 /** “Tie in behind the eye and run the silk to the bend”: before anything is on the hook, it is the thread. */

@@ -67,6 +67,7 @@ export const howTied: Clause[] = [
       s.wraps = n;
     },
   ),
+  clause("tented", words("tented|tent-?\\s?shaped|roofed"), put({ stance: "tent" })),
   clause(
     "in four segments, 3 wraps each",
     seq(
