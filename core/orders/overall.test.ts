@@ -26,6 +26,14 @@ describe("what a number counts, said once for several", () => {
     ]);
   });
 
+  test("the unit behind the last, where another fly stands ahead of them", () => {
+    expect(flies(`Slate Wisp slate 12 2 dz, Copper Lodger 14 olive - 18, rust - 12 flies${head}`)).toEqual([
+      "24 wisp 12 slate",
+      "18 lodger 14 olive",
+      "12 lodger 14 rust",
+    ]);
+  });
+
   test("a grid of marked sizes, where the numbers are said to be dozens", () => {
     expect(
       flies("(all in dozens)\nTar Pupa\n black  #14 2  #16 3\n red    #14 1  #16 2\nQuayhead Tackle\n20 March"),

@@ -323,27 +323,27 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
   });
 }
 const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
+/** The colour or the size right ahead of a number. */
+const TELLS_WHICH = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*$/u;
 /**
  * “olive - 18, rust - 12, grey - 6 flies”, “#14: 24, #16: 12 flies”: the unit stands with the last number and holds
  * for those ahead of it.
  */
 function carriedBack(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
-  const [first] = found;
   const { colours } = wordsOfFlies(catalogue.patterns);
   const isOwn = (word = ""): boolean => /^#?\d/.test(word) || colours.has(fold(plainColour(word)));
-  const from = (first?.at[0] ?? start) - start;
-  const ahead = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*$/u.exec(
-    text.slice(0, from),
-  );
-  if (!first?.flies || !ahead || !isOwn(ahead[1])) return [];
-  const each = isInDozens(text.slice(from, first.at[1] - start)) ? 12 : 1;
-  const numbers = [...text.slice(0, ahead.index).matchAll(new RegExp(COLOUR_AND_NUMBER, "giu"))];
-  return numbers.every((m) => isOwn(m[1]))
-    ? numbers.map((m): Quantity => {
-        const at = start + m.index + m[0].length;
-        return { at: [at - (m[2] ?? "").length, at], flies: Number(m[2]) * each };
-      })
-    : [];
+  return found.flatMap((last, i): Quantity[] => {
+    const [begin, from] = [(found[i - 1]?.at[1] ?? start) - start, last.at[0] - start];
+    const ahead = TELLS_WHICH.exec(text.slice(begin, from));
+    if (!last.flies || !ahead || !isOwn(ahead[1])) return [];
+    const each = isInDozens(text.slice(from, last.at[1] - start)) ? 12 : 1;
+    const numbers = [...text.slice(begin, begin + ahead.index).matchAll(new RegExp(COLOUR_AND_NUMBER, "giu"))];
+    if (!numbers.every((m) => isOwn(m[1]))) return [];
+    return numbers.map((m): Quantity => {
+      const at = start + begin + m.index + m[0].length;
+      return { at: [at - (m[2] ?? "").length, at], flies: Number(m[2]) * each };
+    });
+  });
 }
 /** No line of an order is so many times as long as all before it. */
 const MOST_TIMES = 3;

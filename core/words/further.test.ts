@@ -18,6 +18,11 @@ describe("sentences that only say more of what a line has laid", () => {
     expect(wing?.tieIn?.wraps).toBe(8);
   });
 
+  test("also of a bunch of soft fibres", () => {
+    const [tail] = lays("Tie in a clump of 1.5 mm of olive marabou at the bend. Half a shank long. Eight tight turns.");
+    expect(tail).toMatchObject({ shown: { of: "shank", times: 0.5 }, tieIn: { wraps: 8 } });
+  });
+
   test("a second length is no more of the first", () => {
     const text = `${dry}Wing: clump of 2 mm of deer hair, one shank long. Twice the gape long.`;
     expect(asksOf(text)).not.toEqual([]);

@@ -36,8 +36,9 @@ function saysMoreOf(before: Told, t: Told): boolean {
 /** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */
 function holdsIt({ kind, said, verb, ...before }: Told, t: Told): Told["said"] | undefined {
   const form = formTold({ kind, said, verb, ...before });
+  const isBunch = said.amount !== undefined && "clump" in said.amount;
   const isHeld =
-    kind === "lay" && verb === "tie in" && (form === "hair" || form === "quill") && said.wraps === undefined;
+    kind === "lay" && verb === "tie in" && (form === "hair" || form === "quill" || isBunch) && said.wraps === undefined;
   const isBare = t.verb === undefined && t.description === undefined && t.role === undefined && t.refers === undefined;
   const turns = t.said.rule?.turns;
   const isOnlyTurns = t.kind === "wind" && isBare && turns !== undefined && Object.keys(t.said).length === 1;
