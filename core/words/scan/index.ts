@@ -9,16 +9,22 @@ import { skipBlanks as skip } from "../parse";
 
 /** “Length equal to the gape.” */
 const ofItsLength = /^\W*(?:the\s+|its\s+)?(?:length|height)\b/u;
-const isMoreOf = (told: Told, before: Told | undefined, text: string): boolean =>
-  before?.kind === "lay" &&
-  told.verb === undefined &&
-  (told.refers === "it" || ofItsLength.test(text.slice(told.at))) &&
-  told.description === undefined &&
-  told.role === undefined;
+const isBare = (told: Told): boolean =>
+  told.verb === undefined && told.description === undefined && told.role === undefined;
 
-/** What is said of it, read as of what lies on the hook. */
-const asLaid = (told: Told, again: Told): Partial<Told> =>
-  told.refers === "it" ? { said: again.said } : { ...again, end: told.end };
+/**
+ * What a sentence that names nothing says of what was laid before it: “They should be as long as the shank”, “Half a
+ * shank long.”; undefined where it says nothing of that.
+ */
+function moreOf(told: Told, before: Told | undefined, text: string, again: () => Told): Partial<Told> | undefined {
+  if (before?.kind !== "lay" || !isBare(told)) return undefined;
+  if (told.refers === "it") return { said: again().said };
+  if (ofItsLength.test(text.slice(told.at))) return { ...again(), end: told.end };
+  const isSentence = told.kind === "act" && told.refers === undefined && /[.!]\s*$/.test(text.slice(0, told.at));
+  if (!isSentence || before.description === undefined) return undefined;
+  const laid = again();
+  return laid.rest.length === 0 && laid.said.shown !== undefined ? { ...laid, end: told.end } : undefined;
+}
 
 /** What is told between two places of a line, one thing after another. */
 export function scan(text: string, from: number, to: number, head: Head, context: ScanContext, given?: Kind): Told[] {
@@ -57,8 +63,8 @@ export function scan(text: string, from: number, to: number, head: Head, context
     if (over?.role === "rib" && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
       told.said.counter = true;
     // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
-    if (isMoreOf(told, before, text))
-      Object.assign(told, asLaid(told, scanOne(text, at, told.end, {}, context, false, "lay")));
+    const more = moreOf(told, before, text, () => scanOne(text, at, told.end, {}, context, false, "lay"));
+    if (more) Object.assign(told, more);
     // “Twist the rest of the fibres and wind them forward”: they are the rest.
     if (told.refers === "it" && before?.refers === "the rest") told.refers = "the rest";
     if (told.end <= at) break;
