@@ -127,6 +127,15 @@ describe("whom and what is meant", () => {
     ]);
   });
 
+  test.each([
+    ["(brass beads please)", "brass bead", ""],
+    ["(tungsten bead)", "tungsten bead", ""],
+    ["(rubber legs please)", "tungsten bead", "rubber legs please"],
+  ])("what stands in brackets is a form where the fly has one, else a wish: %s", (words, form, wish) => {
+    const { lines } = readOrder(`3 dz Barrel Nymph hare 12 ${words}; Stonecrop; 1 May`, anotherCatalogue);
+    expect(lines.map((l) => [l.form, wishWords(l)])).toEqual([[form, wish]]);
+  });
+
   test("each name is offered once, with the most of what was typed", () => {
     const [line] = readOrder("3dz boathouse tan 14; Fernhill Lodge; 1 May", anotherCatalogue).lines;
     const [doubt] = line?.doubts ?? [];

@@ -2,6 +2,8 @@ import type { Doubt, Policy, Wish, WishKind } from "./types";
 
 const PART =
   "tails?|hackles?|wings?|ribs?|ribbing|bod(?:y|ies)|thorax|collars?|heads?|beads?|legs?|eyes?|cheeks?|flash|tags?|butts?|throats?|toppings?|schwanz|schwänzchen|kopf|körper|hechel|flügel|rippung|augen|beine|perle";
+/** Parts of which no form of a fly is made. */
+const HUNG = "legs?|eyes?|tails?|wings?|hackles?|collars?|tags?|throats?|beine|augen|schwänzchen|flügel|hechel";
 const COLOUR =
   "black|white|red|yellow|green|brown|rust|blue|pink|purple|orange|tan|olive|grey|gray|gold|silver|copper|amber|pearl|chartreuse|rote[rnms]?|schwarze[rnms]?|weiße[rnms]?|gelbe[rnms]?|grüne[rnms]?|braune[rnms]?|blaue[rnms]?|goldene[rnms]?|silberne[rnms]?";
 const rule = (
@@ -51,8 +53,8 @@ const rules = [
     `(?:no|without|w/o|none of (?:that|the|those|your)|leave (?:off|out)(?: the)?|omit(?: the)?|skip(?: the)?|ohne|kein(?:e[nrms]?)?)\\s+(?:(?:the|an?|any|de[nrm]|die|das)\\s+)?(?:(?:${COLOUR})\\s+)?(?:${PART}|sparkle|glitter|rubber legs?|glitzer)(?: (?:stuff|things?|business))?`,
   ),
   rule("part", `(?:${COLOUR})\\s+(?:${PART})`),
-  // “(rubber legs please)”
-  rule("own", `(?<=\\(\\s*)(?:[a-z]+\\s+){1,3}?(?:${PART})(?:\\s+(?:please|bitte))?(?=\\s*\\))`),
+  // “(rubber legs please)”; of a bead the fly may have a form.
+  rule("own", `(?<=\\(\\s*)(?:[a-z]+\\s+){1,3}?(?:${HUNG})(?:\\s+(?:please|bitte))?(?=\\s*\\))`),
   rule(
     "parcels",
     "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|lieferung|liefern) )?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)|(?:two|three|zwei|drei) (?:parcels|deliveries|shipments|lieferungen|pakete)",

@@ -109,7 +109,9 @@ export function tellFinish(telling: Telling): void {
     !isInner &&
     (told.role === "head" ||
       isOfFinish ||
-      (place === undefined && (told.verb !== "glue" || isOnKnot(bench.made)) && !(said.drops !== undefined && !isAfterKnot(bench.made))));
+      (place === undefined &&
+        (told.verb !== "glue" || isOnKnot(bench.made)) &&
+        !(said.drops !== undefined && !isAfterKnot(bench.made))));
   if (
     isHead &&
     (isAfterKnot(bench.made) ||
