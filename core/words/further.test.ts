@@ -23,6 +23,23 @@ describe("sentences that only say more of what a line has laid", () => {
     expect(tail).toMatchObject({ shown: { of: "shank", times: 0.5 }, tieIn: { wraps: 8 } });
   });
 
+  test("of what is wound as well: one hackle, and not three", () => {
+    const { recipe } = read(`${dry}Hackle: grizzly, tied in at the eye. 3 turns. 1.5 gapes.`);
+    expect(recipe.steps.filter((s) => s.do === "wind")).toMatchObject([
+      {
+        rule: { turns: 3 },
+        barb: [
+          { of: "gape", times: 1.5 },
+          { of: "gape", times: 1.5 },
+        ],
+      },
+    ]);
+  });
+
+  test("a care in a sentence of its own asks for no other amount", () => {
+    expect(asksOf(`${dry}Wing: 20 deer hairs, a shank long. Do not crowd the eye.`)).toEqual([]);
+  });
+
   test("a second length is no more of the first", () => {
     const text = `${dry}Wing: clump of 2 mm of deer hair, one shank long. Twice the gape long.`;
     expect(asksOf(text)).not.toEqual([]);
@@ -140,6 +157,10 @@ describe("where a body lies whose end alone is told", () => {
     expect(silk).toMatchObject({ from: { fraction: 0.3 } });
   });
 
+  test("a short body ends at its rear above the point", () => {
+    expect(bodyOf("Body: yellow floss to above the point")).toMatchObject({ from: { fraction: 0.3 } });
+  });
+
   test("so many mm behind the eye are near the eye on any hook", () => {
     const { recipe } = read(
       "Hook: 2/0 stinger\nThread: black 210\nBody: cross-cut black rabbit to 8 mm behind the eye, 6 turns",
@@ -162,6 +183,10 @@ describe("words that many tiers have for it", () => {
       { strands: 10, folded: false },
       { strands: 10, folded: false },
     ]);
+  });
+
+  test("so many on each side are of one bunch", () => {
+    expect(lays("Flash: blue and purple flash, 5 strands each side, a shank long")).toHaveLength(1);
   });
 
   test("herl that is twisted with the silk is wound once, as a rope", () => {

@@ -197,10 +197,13 @@ function windingTo({ said, context, front, rear, tiedInAt }: Winding, end: Place
 
 /**
  * “Stops at 70 %”: a body begins behind and is wound forward, also where it ends well behind the middle; silk is run
- * down from the eye.
+ * down from the eye, and what ends above the point or the barb is a short body that ends there at its rear.
  */
 const endsBody = ({ role, form }: Pick<StepContext, "role" | "form">, end: Place, rear: Place): boolean =>
-  role === "body" && form !== "thread" && alongShank(rear) - alongShank(end) > AT_ITS_END;
+  role === "body" && form !== "thread" && !isBelow(end) && alongShank(rear) - alongShank(end) > AT_ITS_END;
+
+const isBelow = (place: Place): boolean =>
+  "landmark" in place && (place.landmark === "point" || place.landmark === "barb");
 
 /** One place is said: there it begins, or there it is. */
 function windingAt({ said, context, front, rear, tiedInAt }: Winding, place: Place): string[] {

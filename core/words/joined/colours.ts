@@ -115,7 +115,7 @@ export const withBothColours = (all: Told[], text: string): Told[] =>
     const isHackles = /^(?:(?:cock|saddle|hen|rooster)?\s?hackles?|cocks?|saddles?|hens?)$/.test(stuff);
     const isPair =
       t.kind === "lay" && /^hackles$/.test(stuff) && (!amount || ("feathers" in amount && amount.feathers === 2));
-    const isEach = t.kind === "lay" && amount !== undefined && /\beach\b/.test(text.slice(t.at, t.end));
+    const isEach = t.kind === "lay" && amount !== undefined && /\beach\b(?!\s+sides?\b)/.test(text.slice(t.at, t.end));
     const isOfBoth = isEach || (isHackles && (t.kind === "wind" || isPair));
     if (!description || !isOfBoth || description.exact || !areColours || !isTwo) return [t];
     const of = (colour: string): Told => {

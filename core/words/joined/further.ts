@@ -24,13 +24,19 @@ export const withFurther = (all: Told[]): Told[] =>
     return told.with(at, { ...before, said: { ...before.said, ...said }, ...wordsOf(before, t) });
   }, []);
 
+/** What is done with the stuff of a part, and of which more can be said. */
+const ofParts: ReadonlySet<Told["kind"]> = new Set(["lay", "wind", "dress"]);
 function saysMoreOf(before: Told, t: Told): boolean {
-  const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined && t.loose.length === 0;
-  const isOfIt =
-    before.kind === "lay" && before.description !== undefined && (t.role === undefined || before.role === t.role);
+  const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined;
+  const isOfIt = before.description !== undefined && (t.role === undefined || before.role === t.role);
+  const isAlike = t.kind === before.kind && ofParts.has(t.kind);
   const own = Object.keys(t.said);
-  const isNew = own.length > 0 && own.every((key) => !(key in before.said));
-  return isBare && isOfIt && t.kind === "lay" && (t.isInherited === true || t.role === undefined) && isNew;
+  // “Do not crowd the eye.”, “Short.”: words that are kept, or asked about, with what they are of.
+  const isOnlyWords = own.length === 0 && t.rest.length === 0;
+  const isNew = own.length > 0 && t.loose.length === 0 && own.every((key) => !(key in before.said));
+  // What was only tied in by then is wound by what comes next.
+  const isSaid = t.isInherited === true || (t.role === undefined && t.kind === "lay");
+  return isBare && isOfIt && isAlike && isSaid && (isNew || isOnlyWords);
 }
 
 /** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */
