@@ -43,6 +43,7 @@ const files: [string, Catalogue][] = [
   ["towrope.txt", catalogue],
   ["mooring.txt", catalogue],
   ["bollard.txt", anotherCatalogue],
+  ["fender.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

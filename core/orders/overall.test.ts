@@ -68,6 +68,13 @@ describe("what is said of several lines in one place", () => {
     expect(flies(`Tar Pupa olive 6 dz, black 3 dz, size 8${head}`)).toEqual(["72 pupa ? olive", "36 pupa ? black"]);
   });
 
+  test("each of the colours that a fly has, where there are so many", () => {
+    const of = (n: string): string[] =>
+      flies(`2 doz of each of the ${n} Boathouse Sedge colours, size 12; Fernhill Lodge; 1 May`, anotherCatalogue);
+    expect(of("three")).toEqual(["24 bsedge 12 tan", "24 bsedge 12 grey", "24 bsedge 12 black"]);
+    expect(of("four")).toEqual(["24 bsedge 12 ?"]);
+  });
+
   test("a dozen each, of which some come in several sizes", () => {
     expect(flies(`1 dz each Tar Pupa red #14 #16, Slate Wisp amber #12${head}`)).toEqual([
       "12 pupa 14 red",

@@ -11,6 +11,7 @@ import { settleSize } from "./sizes";
 import { askRest } from "./rest";
 import { takePairs } from "./pairs";
 import { inHalves, takeHalves } from "./halves";
+import { numberOf } from "../numbers";
 import { findWish } from "../wishes";
 
 /** “the same but in 16” */
@@ -48,6 +49,10 @@ const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|all
 /** “a dozen of each colour”: of all that the fly comes in, where none is left out. */
 const EACH_COLOUR =
   /(?<!\p{L})(?:(?:in|of|from)\s+)?(?:(?:each|every)\s+(?:(?:one\s+)?of\s+the\s+)?colou?rs?|(?:in\s+|von\s+)?jede[rn]?\s+farbe)(?!\p{L})(?!\s*[,(]?\s*(?:but|except|apart|bar|save|without|aber|außer|ohne|bis)(?!\p{L}))/iu;
+
+/** “2 dz of each of the three … colours”, with the fly's name between: of all of them, where there are so many. */
+const EACH_OF_SO_MANY =
+  /(?<!\p{L})(?:of\s+)?(?:each|every)\s+(?:one\s+)?of\s+the\s+(two|three|four|five|six|\d)\s+[\uE000\s]*colou?rs(?!\p{L})/iu;
 
 /** “a third each”: of so many sizes or colours, of which there must be as many. */
 const A_PART_EACH =
@@ -96,7 +101,7 @@ export class ItemReader implements ItemState {
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isInShares = part !== undefined || isShared(stretch);
-    const eachColour = isInShares ? undefined : stretch.take(EACH_COLOUR);
+    const eachColour = isInShares ? undefined : (stretch.take(EACH_COLOUR) ?? takeEachOfAll(stretch, draft));
     const eachOf = isInShares ? undefined : stretch.take(EACH);
     const each = isInShares ? "shared" : eachColour || eachOf || quantity?.isOfEach ? "each" : undefined;
     const assorted = stretch.take(ASSORTED);
@@ -125,6 +130,14 @@ export class ItemReader implements ItemState {
       ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     return made;
   }
+}
+
+/** “Each of the three colours”, of a fly that comes in just so many. */
+function takeEachOfAll(stretch: Stretch, { pattern }: Draft): ReturnType<Stretch["take"]> {
+  const said = stretch.find(EACH_OF_SO_MANY);
+  return said && numberOf(said.groups[1] ?? "") === pattern?.variants.length
+    ? stretch.take(EACH_OF_SO_MANY)
+    : undefined;
 }
 
 /** Each that the order has of that fly, where it has several. With several sizes it is not said how they go. */
