@@ -7,6 +7,13 @@ import { number, readNumber } from "../text/number";
 import { everywhere, where } from "./common";
 
 /** What can be said of a bead or eyes. */
+/** So many whole turns hold it. */
+function lashed(s: Said, turns: number): boolean {
+  if (!Number.isInteger(turns) || turns < 1 || s.wraps !== undefined) return false;
+  s.wraps = turns;
+  return true;
+}
+
 export const seatClauses: Clause[] = [
   clause(
     "on top",
@@ -20,15 +27,9 @@ export const seatClauses: Clause[] = [
   clause(
     "8 turns",
     seq(count, words("(?:(?:crossed|criss-?cross(?:ed)?|cross|diagonal|tight|firm)\\s+)*(?:turns?|lashings?)")),
-    (s, [c]) => {
-      if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
-      s.wraps = c.n;
-    },
+    (s, [c]) => lashed(s, c.n),
   ),
-  clause("12 x-wraps", seq(count, words("(?:x|cross)-?\\s?wraps?")), (s, [c]) => {
-    if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
-    s.wraps = c.n;
-  }),
+  clause("12 x-wraps", seq(count, words("(?:x|cross)-?\\s?wraps?")), (s, [c]) => lashed(s, c.n)),
   clause(
     "figure of eight x 10",
     seq(
@@ -36,10 +37,7 @@ export const seatClauses: Clause[] = [
       words("x|×"),
       count,
     ),
-    (s, [, , c]) => {
-      if (!Number.isInteger(c.n) || c.n < 1 || s.wraps !== undefined) return false;
-      s.wraps = c.n;
-    },
+    (s, [, , c]) => lashed(s, c.n),
   ),
   clause(
     "figure of eight lashings",

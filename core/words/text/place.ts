@@ -319,9 +319,10 @@ export const thirdBack: Reader<Place> = map(
 /** “two thirds of the way back from the eye”, “a third up from the bend”. */
 export const shareFrom: Reader<Place> = map(
   seq(
+    // A number alone would leave its sign behind.
     oneOf(
-      number,
       map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
+      number,
     ),
     opt(words("of")),
     opt(words("the\\s+(?:way|distance|shank|hook)")),
@@ -331,7 +332,8 @@ export const shareFrom: Reader<Place> = map(
     the,
     match("(?:hook\\s+)?(eye|bend|rear|front)"),
   ),
-  ([f, , , , , , , [end]]) => (f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : 1 - f }),
+  ([f, , , , , , , [end]]) =>
+    f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : Number((1 - f).toPrecision(12)) },
 );
 const fractionOfShank: Reader<Place> = oneOf<Place>(
   shareFrom,
@@ -343,20 +345,6 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
   map(
     seq(number, opt(words("of\\s+(?:the\\s+)?shank")), words("short\\s+of|shy\\s+of"), the, match("(eye|bend)")),
     ([f, , , , [end]]) => (f > 0 && f < 1 ? { fraction: end === "eye" ? f : 1 - f } : undefined),
-  ),
-  // “60 % of the shank from the bend”, “two thirds of the shank from the eye”
-  map(
-    seq(
-      oneOf(
-        map(match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"), ([p]) => Number((p ?? "").replace(",", ".")) / 100),
-        number,
-      ),
-      words("of\\s+(?:the\\s+)?shank\\s+from"),
-      the,
-      match("(?:hook\\s+)?(eye|bend)"),
-    ),
-    ([f, , , [end]]) =>
-      f > 0 && f < 1 ? { fraction: end === "eye" ? f : Number((1 - f).toPrecision(12)) } : undefined,
   ),
   map(
     seq(
