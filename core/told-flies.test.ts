@@ -73,7 +73,6 @@ describe("flies as tiers tell them", () => {
         "165-grapnel-strip: PLACE_NOT_THERE",
         "166-weathercock: PLACE_NOT_THERE",
         "178-coal-hoist-pupa: SPOT_UNDER_BEAD",
-        "236-hulk-damsel: PLACE_NOT_THERE",
         "237-mooring-hopper: PIECE_TOO_SHORT",
         "253-fish-dock-pike-baitfish: PIECE_TOO_SHORT",
         "284-buoy-damsel-dry: PIECE_TOO_SHORT",

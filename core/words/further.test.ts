@@ -223,7 +223,7 @@ describe("places and amounts by what is there, or is not", () => {
       `${dry}Body: tan fur\nHackle: ginger saddle, tied in at the head, palmered down to the tail in 6 turns`,
     );
     expect(recipe.steps.find((s) => s.do === "wind")).toMatchObject({ to: { landmark: "bend" } });
-    expect(lines[3]?.assumed).toContain("there is no tail: taken as the bend");
+    expect(lines[3]?.assumed).toContain("the tail is not there yet: taken where one usually is");
   });
 
   test("as much as another part has", () => {

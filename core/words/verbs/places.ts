@@ -31,6 +31,8 @@ export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.
 
 /** Where a part is going to begin that is not there yet: “wound up to the thorax”. */
 const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
+  // “Palmered down to the tail”, of a fly that has none, or none yet: as far as one would be tied in.
+  tail: { rear: { landmark: "bend" }, middle: { landmark: "bend" }, front: { landmark: "bend" } },
   thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
 };
 
@@ -87,13 +89,6 @@ export function settleParts(value: unknown, t: Telling, before: string | undefin
   if (value === null || typeof value !== "object") return;
   if ("part" in value && "end" in value && typeof value.part === "string") {
     if (value.part === HERE) return settleHere(value as PartPlace, t);
-    // “Palmered down to the tail”, of a fly that has none: as far as that would be tied in.
-    if (value.part === "tail" && !bench.ofRole("tail") && !bench.ahead.has("tail")) {
-      line.assumed.push("there is no tail: taken as the bend");
-      for (const key of ["part", "end"] as const) delete (value as Partial<PartPlace>)[key];
-      Object.assign(value, { landmark: "bend" });
-      return;
-    }
     if (value.part === JOINT) return settleJoint(value as PartPlace, t);
     const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
     const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
