@@ -7,7 +7,7 @@ import { number } from "./text/number";
 import type { Told } from "./told";
 
 const looseRead = match(
-  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|whisper|hint|bit|wisp|tuft|sprig|bunch|clump|bundle|(?<=\\b(?:an?|the|another)\\s+)stack(?=\\s+of\\b)|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle|head|collar|ball|bump|thorax|tail|wing|hackle|gap|space|dam|loop|noodle|butt|tag)\\b)|(?:(?:slightly|fairly|rather|very|much)\\s+)?(?:small|little|tiny|smaller|larger|thinner|sparser)\\s+(?:bunch|pinch|amount|clump|stack|bundle)|good\\s+(?:bunch|pinch|few)|sparse\\s+(?:bunch|wisp)|generous\\s+(?:bunch|pinch)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
+  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|whisper|hint|bit|wisp|tuft|sprig|bunch|clump|bundle|(?<=\\b(?:an?|the|another)\\s+)stack(?=\\s+of\\b)|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle|head|collar|ball|bump|thorax|tail|wing|hackle|gap|space|dam|loop|noodle|butt|tag)\\b)|(?:(?:slightly|fairly|rather|very|much)\\s+)?(?:small|little|tiny|smaller|larger|thinner|sparser|big|large|fat|thick|fair|healthy|decent|modest|thin|slim)\\s+(?:bunch|pinch|amount|clump|stack|bundle|wisp)|good\\s+(?:bunch|pinch|few|clump)|sparse\\s+(?:bunch|wisp|pinch)|generous\\s+(?:bunch|pinch|clump)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
 const looseNumber = map(
   seq(words("\\("), number, opt(match("(?!mm\\b|cm\\b)([a-z]+)")), words("\\)")),

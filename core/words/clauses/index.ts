@@ -110,7 +110,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     /\bon\s+top\b|\bover(?:\s+(?:the\s+wing|that|it\s+all|all)\b|\s*(?:[,.;]|$))/i.test(text)
   )
     return "lay";
-  if (form === "herl" && (role === undefined || role === "body") && /\bturns?\b|\brope\b/i.test(text)) return "wind";
+  const canBeWound = role === undefined || role === "body" || role === "collar" || role === "hackle";
+  if (form === "herl" && canBeWound && /\bturns?\b|\brope\b/i.test(text)) return "wind";
   if (role === undefined && (form === "rubber" || form === "flash") && !windWords.test(text)) return "lay";
   // “One strand of fine gold wire, 5 open turns”
   if (role === undefined && (form === "wire" || form === "tinsel") && /\bturns\b/i.test(text)) return "wind";

@@ -101,12 +101,12 @@ const nouns: [string, NounForm][] = [
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",
-      "(?:(?:pearl|mylar|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping)",
+      "(?:(?:pearl|braided|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping)",
     ),
     { form: "tinsel" },
   ],
   [
-    "chenilles?|vernille|fritz|(?:fib(?:re|er)|flash|fur|hair|tinsel|dubbing)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
+    "chenilles?|fritz|(?:fib(?:re|er)|flash|fur|hair|tinsel|dubbing)\\s+brush(?:es)?|brush(?:es)?\\s+of\\s+(?:fib(?:re|er)s?|flash)",
     { form: "chenille" },
   ],
   [

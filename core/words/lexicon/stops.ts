@@ -295,7 +295,7 @@ export const MANNER = anyOf(
   "(?:on|along)\\s+the\\s+(?:bottom|underneath)(?=\\s*(?:[,.;]|$))",
   "(?:and\\s+)?cover(?:ing)?\\s+(?:the\\s+|its\\s+|their\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?(?:\\s+ends)?(?=\\s*(?:[,.;]|$))",
   "folded\\s+in(?:to)?\\s+(?:two|three|four)",
-  "taper(?=\\s*(?:[,.;]|$))",
+  "taper(?=\\s*(?:[,.;]|$)|\\s+(?:up|down|forwards?|back|towards?|to|from)\\b)",
   "stretched(?:\\s+(?:tight|taut|hard|well))?(?=\\s*(?:[,.;]|$))",
   "pack(?=\\s*(?:[,.;]|and\\b))",
   "(?:an?\\s+)?(?:very\\s+)?(?:small|sparse|tiny|thin|light)\\s+amount(?=\\s+of\\b)",

@@ -175,6 +175,9 @@ function withFeathers({ kind, said, description }: Told): Told["said"] {
   // “biots, a pair”: two fibres, no feathers.
   if (kind === "lay" && /biots?$/.test(noun) && said.amount && "feathers" in said.amount)
     return { ...said, amount: { fibres: said.amount.feathers } };
+  // “a goose biot each side”: of what is named as one, one.
+  const one = said.perSide && !said.amount && said.count === undefined ? oneOf.find(([of]) => of.test(noun)) : undefined;
+  if (kind === "lay" && one) return { ...said, amount: one[1] };
   if (
     kind !== "lay" ||
     said.amount ||
@@ -185,6 +188,12 @@ function withFeathers({ kind, said, description }: Told): Told["said"] {
     return said;
   return { ...said, amount: { feathers: said.count, ...(said.count % 2 === 0 && { paired: true }) }, count: undefined };
 }
+
+const oneOf: readonly [RegExp, NonNullable<Told["said"]["amount"]>][] = [
+  [/\b(?:biot|fib(?:re|er)|barb|hair)$/, { fibres: 1 }],
+  [/\b(?:strand|herl)$/, { strands: 1, folded: false }],
+  [/\b(?:feather|plume|nail)$/, { feathers: 1 }],
+];
 
 const close = (told: Told, end: number): Told => {
   const said = withFeathers(told);

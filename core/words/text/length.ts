@@ -300,9 +300,16 @@ const shanksBeyond: Reader<PlainLength> = map(
       ? { to: { landmark: "bend", plus: { of: "shank", times: by.times } } }
       : undefined,
 );
+/** “Extending one third beyond the bend”: of the shank. */
+const sharePast: Reader<PlainLength> = map(
+  seq(reaching, hedges, number, words("past|beyond"), the, words("(?:hook\\s+)?bend")),
+  ([, , share]) =>
+    share > 0 && share < 1 ? { to: { landmark: "bend", plus: { of: "shank", times: share } } } : undefined,
+);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   pastBy,
   measurePast,
+  sharePast,
   shanksBeyond,
   map(seq(opt(reaching), absolute, beyond, reached), ([, mm, , r]) => past(r, mm)),
   map(seq(opt(reaching), absolute, shortOf, reached), ([, mm, , r]) => past(r, -mm)),

@@ -137,7 +137,7 @@ const landmarkWords: [string, Place][] = [
   ["(?<=\\b(?:at|to)\\s+the\\s+)(?:front\\s+)?third\\s+(?:mark|point)", { fraction: Number((1 / 3).toPrecision(12)) }],
   // “trimmed to a point” is a shape.
   [
-    "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?",
+    "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?(?!\\s+(?:(?:directly|right|just|exactly|straight)\\s+)?(?:above|over|opposite|level)\\b)",
     { landmark: "point" },
   ],
   [
@@ -475,7 +475,9 @@ const besides = (p: Place, sign: Towards): Place =>
     : shifted(p, turned(JUST, sign));
 
 const opposite = opt(
-  words("(?:right|directly|exactly|just)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)"),
+  words(
+    "(?:(?:the\\s+|a\\s+)?(?:point|place|spot)\\s+)?(?:right|directly|exactly|just|straight)?\\s*(?:over|above|opposite|in\\s+line\\s+with|level\\s+with)",
+  ),
 );
 
 /** “A centimetre further forward”, “5 mm in front of that”: from where the last was tied in. */

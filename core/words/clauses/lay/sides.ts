@@ -263,6 +263,16 @@ export const sides: Clause[] = [
     put({ attitude: "over" }),
   ),
   clause(
+    "tips to the rear",
+    match(
+      "(?:with\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:tips?|points?)\\s+(?:(?:point|fac)ing\\s+)?(?:to\\s+the\\s+(rear|back|front)|towards?\\s+the\\s+(rear|back|front|bend|eye))(?=\\s*(?:[,.;]|$|and\\b))",
+    ),
+    (s, [end, towards]) => {
+      if (s.attitude !== undefined) return false;
+      s.attitude = /front|eye/.test(end ?? towards ?? "") ? "forward" : "back";
+    },
+  ),
+  clause(
     "pointing back",
     match(
       "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
