@@ -157,13 +157,17 @@ function stripOf(text: string, at: number, index: CabinetIndex): Description | u
 }
 
 const shareRead = match(`(\\d+|${NUMBER_WORD})\\s*(?:%|per\\s?cent|parts?)\\s*(?:of\\s+)?`);
+/** The same, of what is said to be mixed: “half hare and half mole”. */
+const halfRead = match(
+  `(\\d+|half|(?:an?|one|two|three)\\s+(?:third|quarter)s?|${NUMBER_WORD})\\s*(?:%|per\\s?cent|parts?)?\\s*(?:of\\s+)?`,
+);
 const andThen = /^\s*(?:,|\/|\+|&|and\b|to\b)?\s*(?:and\s+)?/;
 /** “60 % olive seal, 40 % orange seal”, “2 parts hare and 1 part rabbit”: a blend by its shares. */
-function sharesOf(text: string, at: number, index: CabinetIndex): Description | undefined {
+function sharesOf(text: string, at: number, index: CabinetIndex, ofOne = shareRead): Description | undefined {
   const parts: Description[] = [];
   let [place, end] = [at, at];
   for (;;) {
-    const share = shareRead(text, place);
+    const share = ofOne(text, place);
     if (!share) break;
     const begin = afterBlank(text, share.end);
     const named = index.nameAt(text, begin);
@@ -245,16 +249,37 @@ function shareRest(parts: Description[]): void {
   for (const p of open) p.share = Math.round(left / open.length);
 }
 const listed = match(",\\s*");
-const blendOf = match("\\s*of\\s+");
+const blendOf = match("\\s*(?:(?:mixed|blended|made)\\s+(?:up\\s+)?(?:of|from)|of|from)\\s+");
+const figuresBehind = match(
+  "\\s*(?:,|:|\\(|-(?=\\s))\\s*(?:mixed\\s+|blended\\s+)?(?:(?:as|in)\\s+)?(?=(?:\\d+|[a-z]+)\\s*(?:%|per\\s?cent|parts?)\\s)",
+);
+const closing = match("\\s*\\)");
+const ofColour = /^([a-z-]+) dubbing$/;
+/** “Seal's fur, 2 parts orange, 1 part olive”: the stuff first, and then how much of each colour, or of what. */
+function sharedBehind(text: string, first: Description, index: CabinetIndex): Description | undefined {
+  const lead = figuresBehind(text, first.end);
+  const shares = lead && sharesOf(text, afterBlank(text, lead.end), index);
+  if (!shares?.parts) return undefined;
+  const stuff = first.text.trim().replace(saidMixed, "").replace(saidMix, "");
+  const colours = shares.parts.map((p) => ofColour.exec(p.text)?.[1]);
+  const parts = shares.parts.map((p, i) => (colours[i] ? { ...p, text: `${colours[i]} ${stuff}` } : p));
+  const end = closing(text, shares.end)?.end ?? shares.end;
+  return { at: first.at, end, text: text.slice(first.at, shares.end), means: first.means, parts };
+}
+
 /** “a blend of hare and olive dubbing”, “hare mixed with olive dubbing”: one material of several. */
 function blended(text: string, first: Description, index: CabinetIndex): Description {
   if (first.means?.form !== "dubbing") return first;
+  const shared = sharedBehind(text, first, index);
+  if (shared) return shared;
   // “a thin dubbing of mole”: of the mole alone.
   const isNamed = /(?:blends?|mix(?:ture)?|^dubbing)$/.test(first.text.trim());
   const of = isNamed ? blendOf(text, first.end) : undefined;
   const parts: Description[] = [];
   let at = of ? of.end : first.end;
   if (of) {
+    const shares = sharesOf(text, afterBlank(text, at), index, halfRead);
+    if (shares) return { ...shares, at: first.at, text: text.slice(first.at, shares.end) };
     const two = twoColours(text, afterBlank(text, at), index);
     if (two)
       return { at: first.at, end: two.end, text: text.slice(first.at, two.end), means: first.means, parts: two.parts };
@@ -279,7 +304,8 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
   }
   if (parts.some((p) => p.share !== undefined)) shareRest(parts);
   if (parts.length < 2) return of && parts[0] ? { ...parts[0], at: first.at } : first;
-  return { at: first.at, end: at, text: text.slice(first.at, at), means: first.means, parts };
+  const mixed = { at: first.at, end: at, text: text.slice(first.at, at), means: first.means, parts };
+  return sharedBehind(text, mixed, index) ?? mixed;
 }
 /** “Wind white thread deep into the bend”: how far, and no shade. */
 const isDeepIn = (text: string, { word, end }: { word: string; end: number }): boolean =>

@@ -1,4 +1,4 @@
-import { anyOf, words } from "./parse";
+import { anyOf, oneOf, words } from "./parse";
 
 /** What is made ready before it is tied in: kept as it was said, no part and no material of its own. */
 
@@ -29,7 +29,15 @@ export const preparing = words(
   ),
 );
 
+/** The ends by which feathers are tied in are made bare. */
+const strippingButts = words(
+  "strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:of\\s+)?(?:the|its|their|both|each)\\s+)?(?:(?:bottom|lower)\\s+)?(?:butts?|bases?|stalks?|lower\\s+(?:fibres|fibers|barbs|third|half)|fibres\\s+at\\s+the\\s+butts?)(?:\\s+(?:clean|bare|off))?(?=\\s*(?:[,.;]|$|and\\b))",
+);
+
 /** Half of the barbs are taken off: of what is tied in next, or was before. */
 export const strippedSide = words(
   "(?:and\\s+)?strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:the\\s+)?(?:fibres|barbs)\\s+(?:from|off|on)\\s+|from\\s+|on\\s+)?(?:one|the\\s+(?:left|right|other|lower|upper|near|far|inner|outer)|either)(?:\\s+hand)?\\s+side(?:\\s+of\\s+(?:it|them|the\\s+\\w+))?",
 );
+
+/** What a clause does with the stuff in hand, and ties nothing in: “comb out the underfur”, “strip the butts”. */
+export const madeReadyAt = oneOf(preparingFur, strippingButts);

@@ -176,24 +176,24 @@ class RecipeReader implements Reading {
   }
 
   /** What an earlier line only took, by the line that ties it in. */
-  private readonly taken = new Map<number, Told>();
+  private readonly taken = new Map<number, readonly Told[]>();
   /** “Select a soft feather”, and a line later “tie it in by the tip”: it is tied in once, there. */
   private withTaken(i: number, told: Told[]): Told[] {
     const before = this.taken.get(i);
     if (before) {
       const n = told.findIndex((t) => tiesInTaken(t, before));
-      return told.map((t, k) => (k === n ? tiedInAs(t, before) : t));
+      return told.flatMap((t, k) => (k === n ? before.map((b) => tiedInAs(t, b)) : [t]));
     }
     const own = onlyTaken(told, this.plain[i] ?? "");
     const next = own && this.tiesLater(i, own);
     if (next === undefined) return told;
-    this.taken.set(next, own as Told);
+    this.taken.set(next, own ?? []);
     this.line(i).notes.push(`tied in by line ${next + 1}`);
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
     return told.filter(isDoneMeanwhile).map((t) => ({ ...t, refers: undefined }));
   }
   /** The line, one or two further on, that ties in what this one took, with nothing else tied in between. */
-  private tiesLater(i: number, taken: Told): number | undefined {
+  private tiesLater(i: number, taken: readonly Told[]): number | undefined {
     for (let n = i + 1; n < this.lines.length && n <= i + 2; n++) {
       if (this.line(n).kind !== "steps" || this.heads[n]?.isListed) return undefined;
       const doing = this.told(n).find((t) => t.verb !== undefined || t.description !== undefined);

@@ -42,19 +42,31 @@ export function withTaken(all: Told[], text: string): Told[] {
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip|(?:lay|put|hold|place)(?=[^,.;]*\btogether\b))\b/;
 
+/** “A brown and a grizzly hackle”: two that are taken together, alike in all that is said behind them. */
+function asOne([one, two, ...more]: readonly Told[], text: string): readonly Told[] | undefined {
+  const isPair =
+    one?.description && two?.description && feathers.has(formTold(one) ?? "") && formTold(one) === formTold(two);
+  if (!isPair || more.length > 0 || (two.at > one.at && !/\band\s+$/.test(text.slice(0, two.at)))) return undefined;
+  return [{ ...one, said: { ...two.said, ...one.said } }, two];
+}
 /** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
-export function onlyTaken(all: readonly Told[], text: string): Told | undefined {
+export function onlyTaken(all: readonly Told[], text: string): readonly Told[] | undefined {
   // “Strip a herl and soak it”: what is done to it meanwhile stands beside it.
-  const [only, more] = all.filter((t, n) => !isDoneMeanwhile(t, n) && (t.verb !== undefined || t.description));
-  const isUsed =
-    only?.verb === undefined && only?.role === undefined && (only && formTold(only)) !== "thread" && usesIt.test(text);
-  if (!only || more || !(only.verb === "tie in" || isUsed) || !only.description) return undefined;
+  const those = all.filter((t, n) => !isDoneMeanwhile(t, n) && (t.verb !== undefined || t.description));
+  const pair = asOne(those, text);
+  if (pair) return isOnlyTaken(pair[0] as Told, text) ? pair : undefined;
+  const [only, more] = those;
+  return only && !more && isOnlyTaken(only, text) ? [only] : undefined;
+}
+function isOnlyTaken(only: Told, text: string): boolean {
+  const isUsed = only.verb === undefined && only.role === undefined && formTold(only) !== "thread" && usesIt.test(text);
+  if (!(only.verb === "tie in" || isUsed) || !only.description) return false;
   const { there, tieIn, begin, end, from, hanging } = only.said;
-  if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return undefined;
-  if (isUsed) return only.said.rule === undefined ? only : undefined;
+  if ((there ?? tieIn ?? begin ?? end ?? from ?? hanging) !== undefined) return false;
+  if (isUsed) return only.said.rule === undefined;
   // “Take a bunch, 3 mm thick, and tie it in on top”: that is done in the same breath.
-  if (tiesItIn.test(text.slice(only.at, only.end))) return undefined;
-  return takes.test(text.slice(only.at, only.end)) ? only : undefined;
+  if (tiesItIn.test(text.slice(only.at, only.end))) return false;
+  return takes.test(text.slice(only.at, only.end));
 }
 /** What is done to the stuff in hand before it is tied in. */
 export const isDoneMeanwhile = (t: Told, n: number): boolean =>
@@ -64,9 +76,12 @@ const tiesItIn = /\b(?:tie|bind|catch|lash|secure)\s+(?:it|them|that|those)\b/;
 const usesIt =
   /^\W*(?:(?:so|now|next|then|today|here)\W+)*(?:i|we|you)\s+(?:am\s+|are\s+)?(?:going\s+to\s+)?(?:us(?:e|ing)|take|like|have|got)\s/;
 /** Whether a clause ties in what was taken: it names nothing, or a word or two of what that was. */
-export function tiesInTaken(t: Told, taken: Told): boolean {
+export function tiesInTaken(t: Told, [taken, other]: readonly Told[]): boolean {
+  if (!taken) return false;
+  const isThem = t.description === undefined && (t.refers === undefined || t.refers === "it");
+  if (other) return t.verb === "tie in" && isThem;
   if (t.verb !== "tie in" || (t.role !== undefined && taken.role !== undefined && t.role !== taken.role)) return false;
-  if (!t.description) return t.refers === undefined || t.refers === "it";
+  if (!t.description) return isThem;
   const words = t.description.text.toLowerCase().trim().split(/\s+/);
   const own = taken.description?.text.toLowerCase() ?? "";
   const isBare = isNounAlone.test(words.join(" ")) && t.description.means?.form === taken.description?.means?.form;

@@ -57,7 +57,7 @@ const wholeFeather = /\bwhole\s+feathers?\b/gi;
 
 /** “One and a half turns, no more”: of what waits there. */
 const bareTurns =
-  /^\W*(?:(?:just|only|about|take|make|give)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
+  /^\W*(?:figures?[- ]of[- ]eights?[^,;.]*,\s*)?(?:(?:just|only|about|take|make|give|then|and)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
 
 /** “Then another 8 over them”: a second layer of what was wound. */
 const onTop = /^\W*(?:(?:then|and|another)\s+)+(?:\d+|[a-z]+)\s+(?:more\s+)?(?:on\s+top|over\s+(?:it|them|that))\b/i;

@@ -5,6 +5,8 @@ import { withOnes, withBothColours } from "./colours";
 import { withMixed, withDubbing } from "./dubbed";
 import { withPartBehind, withFurther, withTurnsOf } from "./further";
 import { withUnder, withLayers } from "./layers";
+import { withLegsOf } from "./legsOf";
+import { withOneOfEach } from "./oneOfEach";
 import { withRetracted } from "./retracted";
 import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
 import { withTwisted, withNamedAhead } from "./twisted";
@@ -21,6 +23,8 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withPulledLater,
   withPiece,
   withOnes,
+  withLegsOf,
+  withOneOfEach,
   withBothColours,
   withUnder,
   withMixed,

@@ -2,7 +2,7 @@ import { formSaid } from "../description";
 import { type Told, type ScanContext, looseLeft } from "../told";
 import { type Head, listedAt } from "./heads";
 import type { Kind } from "../said";
-import { preparingFur } from "../madeReady";
+import { madeReadyAt } from "../madeReady";
 import { leadOf, verbBehindPlace, verbLead } from "./lead";
 import { hasContent, isBegun, isPast } from "./here";
 import type { VerbId } from "../verbs";
@@ -56,7 +56,7 @@ export function scanOne(
 ): Told {
   const clause = { text, from, to, head, context, atHead, given };
   // “Comb out the underfur”, “cut the fur from the strip”: whatever its verb, nothing is tied in.
-  const ready = given === undefined ? preparingFur(text, leadOf(text, from, to)) : undefined;
+  const ready = given === undefined ? madeReadyAt(text, leadOf(text, from, to)) : undefined;
   if (ready) {
     const told = fresh(from);
     told.kept.push({ at: leadOf(text, from, to), end: ready.end });
@@ -176,7 +176,8 @@ function withFeathers({ kind, said, description }: Told): Told["said"] {
   if (kind === "lay" && /biots?$/.test(noun) && said.amount && "feathers" in said.amount)
     return { ...said, amount: { fibres: said.amount.feathers } };
   // “a goose biot each side”: of what is named as one, one.
-  const one = said.perSide && !said.amount && said.count === undefined ? oneOf.find(([of]) => of.test(noun)) : undefined;
+  const one =
+    said.perSide && !said.amount && said.count === undefined ? oneOf.find(([of]) => of.test(noun)) : undefined;
   if (kind === "lay" && one) return { ...said, amount: one[1] };
   if (
     kind !== "lay" ||

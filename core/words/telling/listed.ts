@@ -46,7 +46,7 @@ export function actListed(r: Reading, t: Telling, i: number): void {
   const named = stuffByHead(r, byColour(r, t, i), i);
   const object = objectOf(named);
   if (!object.component) return askMaterial(r, t, i);
-  const isDeclared = role !== undefined && isToldLater(r, i, role, told.said.rule?.turns !== undefined);
+  const isDeclared = role !== undefined && isToldLater(r, i, role, told.said);
   // “Tied in by the butts in front of the abdomen”: the place is that of the tie-in.
   const { there, ...more } = told.said;
   if (isDeclared && role === "wing case" && there && !more.tieIn?.at && tiedInBy.test(t.text.slice(told.at, told.end)))

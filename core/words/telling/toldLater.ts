@@ -7,8 +7,13 @@ import { isBareBundle } from "../verbs/takeOver";
 import { isNamedBy } from "../bench";
 
 /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
-export function isToldLater(r: Reading, i: number, role: Component["role"], hasTurns: boolean): boolean {
-  const named = { role, hasTurns, material: r.bench.materialOf(r.bench.ofRole(role)) };
+export function isToldLater(r: Reading, i: number, role: Component["role"], { rule, amount }: Told["said"]): boolean {
+  const named: Named = {
+    role,
+    hasTurns: rule?.turns !== undefined,
+    isOfFibres: amount !== undefined && "fibres" in amount,
+    material: r.bench.materialOf(r.bench.ofRole(role)),
+  };
   return r.lines.some((_, n) => n > i && tellsNamed(r, n, named));
 }
 
@@ -18,6 +23,8 @@ interface Named {
   material: Material | undefined;
   /** Whether the list tells its turns. */
   hasTurns: boolean;
+  /** Whether it is of so many fibres. */
+  isOfFibres: boolean;
 }
 
 function tellsNamed(r: Reading, n: number, named: Named): boolean {
@@ -38,7 +45,10 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
 }
 
 /** Whether a clause is about what was named: by its part, by its stuff, or by what is done. */
-function isAbout(r: Reading, t: Told, { role, material }: Named): boolean {
+function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): boolean {
+  // “Tail: 8 fibres of cock hackle”, and later “select two hackles”: whole ones are not what the fibres came from.
+  if (isOfFibres && t.role === undefined && wholeHackle.test(t.description?.text.trim().toLowerCase() ?? ""))
+    return false;
   if (role === "wing case" && t.verb === "take over" && isBareBundle(t.description?.text ?? "")) return true;
   const meansIt = t.description !== undefined && material !== undefined && means(r, t.description, material, role);
   if (t.role === role) return t.description === undefined || !isOther(r, t, material);
@@ -48,6 +58,8 @@ function isAbout(r: Reading, t: Told, { role, material }: Named): boolean {
   if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return true;
   return meansIt;
 }
+
+const wholeHackle = /\b(?:hackles?|saddles?)$/;
 
 /** Whether a clause ties in, winds or takes over what it is about. */
 function isDone(t: Told, role: Component["role"], isListed: boolean): boolean {

@@ -150,7 +150,7 @@ function hanging({ told, bench }: Telling): Waiting | undefined {
 export function takeOver(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   const component = bench.component(w.component);
-  const said: Said = withDeclared(t, component, { ...own });
+  const said: Said = awayFrom(w.at, withDeclared(t, component, { ...own }));
   // “Tied in at the bend, pulled forward and tied down at a third of the shank”: of two places the other one.
   const heldAt = said.there && isSame(said.tieIn?.at, w.at) ? undefined : said.tieIn?.at;
   const stated: Place =
@@ -187,6 +187,14 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
   // It may be taken further: then it begins where it is held now.
   w.at = target;
   bench.hangs = target;
+}
+
+/** “Pull it over the thorax”: of the two ends of what it covers the one that lies away from its tie-in. */
+function awayFrom(at: Place | undefined, said: Said): Said {
+  const { from, to } = said;
+  if (!at || !from || !to) return said;
+  const [near, far] = [from, to].map((p) => Math.abs(alongShank(p) - alongShank(at)));
+  return (near ?? 0) > (far ?? 0) ? { ...said, from: to, to: from } : said;
 }
 
 const isBackWord = /\b(?:back|shell)/;

@@ -80,6 +80,8 @@ const goesOn = (t: Telling): boolean =>
 
 /** Who may take it without anything new being tied in, in the order in which they are asked. */
 const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [
+  liftsIt,
+  standsWing,
   saysItsTurns,
   bindsPost,
   windsAllHackles,
@@ -90,7 +92,9 @@ const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [
 function windsAllHackles(t: Telling): boolean {
   const all = allHackles(t);
   if (all.length < 2) return false;
-  for (const w of all) windWaiting(t, w, { ...t.told.said });
+  // Each is wound by itself, however many they are.
+  const { count: _count, ...said } = t.told.said;
+  for (const w of all) windWaiting(t, w, { ...said });
   return true;
 }
 function windsTaken(t: Telling): boolean {
@@ -148,11 +152,45 @@ function windUnnamed(t: Telling): void {
   });
 }
 
-const ofBoth = /\b(?:them|both|each)\b/u;
+const ofBoth = /\b(?:them|both|each|one\s+through\s+the\s+other|together)\b/u;
+const ofHackles = /^(?:the\s+)?(?:hackles|saddles|feathers)$/;
 /** “Tie in a brown and a grizzly hackle and wind them, four turns each”: all hackles that wait. */
 function allHackles({ told, text, bench }: Telling): Waiting[] {
-  if (told.description || !ofBoth.test(text.slice(told.at, told.end))) return [];
-  return bench.waiting.filter((w) => !w.used && !w.hangs && isHackle(w.role));
+  const all = bench.waiting.filter((w) => !w.used && !w.hangs && isHackle(w.role));
+  // “Palmer the two hackles”: as many as wait are those.
+  const areThose = ofHackles.test(told.description?.text.trim().toLowerCase() ?? "") && told.said.count === all.length;
+  if (areThose) return all;
+  return !told.description && ofBoth.test(text.slice(told.at, told.end)) ? all : [];
+}
+
+const underIt = /\b(?:under(?:neath)?|beneath)\b/;
+/** “Take one turn underneath to cock them up”: turns of the thread, under what was laid last. */
+function liftsIt({ told, text, bench }: Telling): boolean {
+  const { rule, wraps } = told.said;
+  const turns = rule?.turns ?? wraps;
+  const isOfThread = told.description === undefined && (told.role === undefined || told.role === "thread");
+  const last = bench.made.findLast((m) => m.step.do !== "act");
+  if (turns === undefined || !isOfThread || last?.step.do !== "lay" || last.step.countedWhenWound) return false;
+  if (!underIt.test(text.slice(told.at, told.end))) return false;
+  const at = last.step.tieIn?.at ?? last.step.to ?? last.step.from;
+  last.step = {
+    ...last.step,
+    tieIn: { ...last.step.tieIn, at, wraps: (last.step.tieIn?.wraps ?? 0) + Math.max(1, Math.round(turns)) },
+  };
+  return true;
+}
+
+/** “Two turns behind and two in front to keep them up”, where no hackle waits: wraps of the thread, of the wing. */
+function standsWing({ told, bench }: Telling): boolean {
+  const { around } = told.said;
+  const last = bench.made.findLast((m) => m.step.do !== "act");
+  const isOfThread = told.description === undefined && (told.role === undefined || told.role === "thread");
+  if (!around || last?.step.do !== "lay" || !isOfThread || bench.waits((w) => isHackle(w.role))) return false;
+  if (bench.component(last.step.component)?.role !== "wing") return false;
+  const at = last.step.tieIn?.at ?? last.step.from;
+  const wraps = Math.round(around.behind + around.front);
+  last.step = { ...last.step, attitude: "up", tieIn: { ...last.step.tieIn, at, wraps } };
+  return true;
 }
 
 /** “Wind six turns round the base to post it”, where no hackle waits: wraps of the thread at the root of the wing. */

@@ -84,7 +84,7 @@ export const byFeather: Clause[] = [
   clause(
     "tips only",
     words(
-      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b))",
+      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b|(?:as|for)\\s+(?:the\\s+|an?\\s+)?(?:wings?|tails?|spinner|spent)\\b))",
     ),
     (s) => {
       if (s.amount && !("feathers" in s.amount)) return false;

@@ -241,7 +241,7 @@ export const sides: Clause[] = [
     seq(
       opt(count),
       words(
-        "(?:turns?\\s+(?:of\\s+)?)?(?:with\\s+)?(?:a\\s+)?figures?[- ]of[- ](?:eight|8)(?:s|\\s+(?:wraps?|turns?|lashing))?|figure[- ]?8(?:\\s+(?:wraps?|turns?))?",
+        "(?:turns?\\s+(?:of\\s+)?)?(?:with\\s+)?(?:a\\s+)?figures?[- ]of[- ](?:eight|8)(?:s|\\s+(?:wraps?|turns?|lashing))?(?:\\s+(?:between|around|round)\\s+(?:them|both|the\\s+(?:two\\s+)?wings?))?|figure[- ]?8(?:\\s+(?:wraps?|turns?))?(?:\\s+(?:between|around|round)\\s+(?:them|both|the\\s+(?:two\\s+)?wings?))?",
       ),
     ),
     (s, [c]) => {
