@@ -14,9 +14,15 @@ export function withTaken(all: Told[], text: string): Told[] {
     // “One partridge feather, strip the left side, tie it in by the tip”: what is only named is tied in there.
     const isNamed =
       before?.verb === undefined && before?.role === undefined && tiedByItsEnd.has((before && formTold(before)) ?? "");
+    // “Claws are two strips, 25 mm long. Tie them in …”: what was named for its part is tied in there.
+    const isForItsPart =
+      before?.verb === undefined &&
+      before?.role !== undefined &&
+      before.kind === "lay" &&
+      ofThem.test(text.slice(t.at, t.end));
     const isTaken =
       before !== undefined &&
-      (isNamed || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&
+      (isNamed || isForItsPart || (before.verb === "tie in" && takes.test(text.slice(before.at, before.end)))) &&
       before.description !== undefined &&
       t.verb === "tie in" &&
       (t.refers === "it" ||
@@ -39,6 +45,7 @@ export function withTaken(all: Told[], text: string): Told[] {
   }
   return out;
 }
+const ofThem = /^\W*(?:then\s+|and\s+|now\s+)*(?:tie|bind|catch|lash|secure|set|mount)\s+(?:it|them|those|both)\b/;
 const takes =
   /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip|(?:lay|put|hold|place)(?=[^,.;]*\btogether\b))\b/;
 

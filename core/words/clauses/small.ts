@@ -348,7 +348,7 @@ export const actClauses: Clause[] = [
       map(
         seq(
           words(
-            "leaving|(?:to\\s+)?leave(?:\\s+an?\\s+(?:[a-z]+\\s+)?(?:head|stub|post|tuft)(?:\\s+of)?)?|(?:down|back)?\\s*to|level\\s+with|even\\s+with|at(?=\\s+(?:about\\s+)?[\\d½¼¾]|\\s+the\\s+(?:hook\\s+)?(?:point|barb|bend))|=",
+            "leaving|(?:to\\s+)?leave(?:\\s+an?\\s+(?:[a-z]+\\s+)?(?:head|stub|post|tuft|tail|fan|flap|lip|tag)(?:\\s+of)?)?|(?:down|back)?\\s*to|level\\s+with|even\\s+with|at(?=\\s+(?:about\\s+)?[\\d½¼¾]|\\s+the\\s+(?:hook\\s+)?(?:point|barb|bend))|=",
           ),
           lengthNamed,
           opt(words("long|left|of\\s+(?:it|them)|tall")),

@@ -219,6 +219,7 @@ export const MANNER = anyOf(
   "(?:turn|rotat|spin|revolv)(?:e|ed|ing|ning)?(?:\\s+(?:it|the\\s+\\w+|slowly))?\\s+for\\s+(?:about\\s+)?(?:a\\s+quarter|half|three\\s+quarters)\\s+(?:of\\s+)?an\\s+hour",
   "before\\s+(?:you\\s+)?(?:pull(?:ing)?|draw(?:ing)?)\\s+it\\s+(?:tight|down|up|closed)",
   "(?:tied|set|placed|put|mounted|paired|held)\\s+(?:(?:in|on|together)\\s+)?back\\s+to\\s+back",
+  "(?:(?:right|tight|hard|close|up)\\s+)*against\\s+(?:(?:the|that|this|your)\\s+)?(?:dubbing\\s+|thread\\s+|fur\\s+)?(?:ball|bump|hump|butt|knob)(?=\\s*(?:[,.;]|$|and\\b))",
   "(?:lift|raise)(?:ing)?\\s+(?:it|them|the\\s+(?:tail|fibres|fibers|wings?|butts|hair))(?:\\s+(?:back|slightly|a\\s+(?:little|bit)))?(?!\\s+(?:up|upright|straight)\\b)",
   "(?:on|to|at|into)\\s+a\\s+taper(?=\\s*(?:[,.;]|$))",
   "(?:and\\s+)?let\\s+(?:it|them)\\s+(?:turn|spin|rotate|dry|cure|set)\\s+for\\s+(?:about\\s+)?(?:an?|half\\s+an|two|three|four|\\d+)\\s+(?:hours?|minutes?|min)",

@@ -98,7 +98,7 @@ function begun({ text, from, to, head, atHead, given }: ClauseAt, lead: VerbSpan
   const isRibOfCover =
     told.isInherited && (toRibAhead.test(own) || (told.role === "wing case" && turnsOfWire.test(own)));
   // What is ribbed is not what it is ribbed with.
-  const isRibbing = lead?.id === "wind" && /\brib/.test(text.slice(lead.at, lead.end));
+  const isRibbing = lead?.id === "wind" && /\b(?:rib|segment)/.test(text.slice(lead.at, lead.end));
   if (isRibOfCover || (isRibbing && (told.role === undefined || told.isInherited)))
     Object.assign(told, { role: "rib", part: "rib", isInherited: false });
   return told;

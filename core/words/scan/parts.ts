@@ -79,7 +79,8 @@ function mentionsOnly(told: Told, role: Role, before: string): boolean {
 
 const pickedOut = /\b(?:picked|teased|brushed|combed|pulled)\s+out\b[^,;.]*$/;
 
-const besidePart = /\b(?:over|down|along|behind|round|around|under|between|past|in\s+front\s+of|through)\s+(?:the\s+)?$/;
+const besidePart =
+  /\b(?:over|down|along|behind|round|around|under|between|past|in\s+front\s+of|through)\s+(?:the\s+)?$/;
 
 const forBoth = new RegExp(`\\b(?:for|as)\\s+(?:the\\s+|an?\\s+)?(?:${PARTS})\\s+and\\s+(?:the\\s+)?$`, "u");
 

@@ -54,8 +54,9 @@ function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): bo
   if (t.role === role) return t.description === undefined || !isOther(r, t, material);
   // “Tie in the partridge as a beard”, of what a list called legs.
   if (t.role !== undefined) return beneath.has(role) && beneath.has(t.role) && meansIt;
-  // “Dub from the bend”
-  if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return true;
+  // “Dub from the bend”; what is dubbed between the eyes is none of the body.
+  const isOfEyes = t.said.there && "part" in t.said.there && t.said.there.part === "eyes";
+  if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return !isOfEyes;
   return meansIt;
 }
 

@@ -23,6 +23,7 @@ export function tellDub(t: Telling): void {
   const said: Said = withDeclared(t, object.component, told.said);
   alongTheWay(t, said);
   inFrontOfIt(said);
+  betweenEyes(said);
   const step = make(
     t,
     "dress",
@@ -81,8 +82,18 @@ function inFrontOfIt(said: Said): void {
   Object.assign(said, { begin: there, end: { eyeLengths: 0.2 }, there: undefined });
 }
 
+/** “Dub between the eyes”: crossing there, from behind them to in front of them. */
+function betweenEyes(said: Said): void {
+  const { there } = said;
+  if (!there || !("part" in there) || there.part !== "eyes" || there.end !== "middle") return;
+  if (said.from ?? said.begin ?? said.end) return;
+  said.from = { ...there, end: "front", plus: { of: "eye", times: -1 } };
+  said.to = { ...there, end: "rear", plus: { of: "eye", times: 1 } };
+  delete said.there;
+}
+
 export const dub = verb(
   "dub",
-  "(?:spin|twist)\\s+on(?=\\s+(?:an?|some|the|about|your)\\s)|(?:spin|twist|put|roll)\\s+(?=[^.;,]{1,40}\\son(?:to)?\\s+(?:(?:the|your|waxed|well|tying)\\s+)*(?:silk|thread)\\b)|(?:twist|spin|roll)\\s+(?:it|them|that)\\s+on(?:to)?(?=\\s+(?:to\\s+)?(?:the|an?|about|your|some|\\d))|(?:(?:make|form|build|dub)\\s+)?(?:another|a\\s+second)\\s+(?:(?:smaller|larger|bigger|small|round|slightly|little)\\s+)*(?=(?:ball|bump|hump)(?!\\s+of\\s+(?!the\\s+same|it)))|(?:touch[- ]?dub|dub|re-?dub)(?!bing)|dubbing(?=\\s+(?:an?|the|in|up|on)\\s+(?:\\w+\\s+){0,3}(?:body|abdomen|thorax|ball|butt|head)\\b)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
+  "(?:spin|twist)\\s+on(?=\\s+(?:an?|some|the|about|your)\\s)|(?:spin|twist|put|roll)\\s+(?=[^.;,]{1,40}\\son(?:to)?\\s+(?:(?:the|your|waxed|well|tying)\\s+)*(?:silk|thread)\\b)|(?:twist|spin|roll)\\s+(?:it|them|that)\\s+on(?:to)?(?=\\s+(?:to\\s+)?(?:the|an?|about|your|some|\\d))|(?:(?:make|form|build|dub)\\s+)?(?:another|a\\s+second)\\s+(?:(?:smaller|larger|bigger|small|round|slightly|little)\\s+)*(?=(?:ball|bump|hump)(?!\\s+of\\s+(?!the\\s+same|it)))|(?:(?:touch|criss-?cross|cross)[-\\s]?dub|dub|re-?dub)(?!bing)|dubbing(?=\\s+(?:an?|the|in|up|on)\\s+(?:\\w+\\s+){0,3}(?:body|abdomen|thorax|ball|butt|head)\\b)|(?:spin|twist|put|apply|load)\\s+(?=(?:(?:on|up|in|a|an|some|the|little|bit|of|thin|sparse|small|pinch)\\s+)*(?:[\\w'-]+\\s+){0,3}?(?:dubbing|fur|dubbing\\s+loop|loop|noodle)\\b)|(?:make|form|spin|set\\s+up)\\s+(?:a\\s+)?(?:[\\d.]+\\s*(?:mm|cm)\\s+)?(?:dubbing\\s+)?loop(?!\\s+of\\s+(?:[\\d.]+\\s*(?:lb|mm)?\\s*)?(?:mono|nylon|wire|thread|cdc|yarn|hackle|hair)\\b)",
   tellDub,
 );

@@ -161,7 +161,8 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
     said.begin ??
     (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
   // Taken over it goes somewhere: where only its tie-in is told, to the front.
-  const target: Place = isSame(stated, w.at) ? { eyeLengths: 1 } : stated;
+  const isThere = isSame(stated, w.at) || (stated === bench.hangs && isNearby(stated, w.at));
+  const target: Place = isThere ? { eyeLengths: 1 } : stated;
   const before = bench.made.find((m) => m.step.id === w.step)?.step;
   const amount = said.amount ?? (before?.do === "lay" ? before.amount : undefined);
   const step = make(
@@ -187,6 +188,15 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
   // It may be taken further: then it begins where it is held now.
   w.at = target;
   bench.hangs = target;
+}
+
+/** So near its tie-in, in shanks, nothing is pulled over because the thread happens to hang there. */
+const NEARBY = 0.12;
+const BEHIND = 0.85;
+function isNearby(a: Place, b: Place | undefined): boolean {
+  if (b === undefined) return false;
+  const [one, other] = [alongShank(a), alongShank(b)];
+  return Math.abs(one - other) < NEARBY || Math.min(one, other) > BEHIND;
 }
 
 /** “Pull it over the thorax”: of the two ends of what it covers the one that lies away from its tie-in. */

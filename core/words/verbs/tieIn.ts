@@ -282,6 +282,9 @@ function byPart(own: Said, { told, bench, line }: Telling, form: MaterialForm | 
   if (form === "hair" && /\bbelly\b/.test(part)) own.attitude ??= "back";
   // A post is a wing that stands.
   if (/\bpost\b/.test(part)) own.attitude ??= "up";
+  // What has claws is tied with its head at the bend.
+  if (isClaw.test(part) && !(own.tieIn?.at ?? own.there ?? own.begin ?? own.from))
+    Object.assign(own, { tieIn: { ...own.tieIn, at: { landmark: "bend" } }, attitude: own.attitude ?? "back" });
   if (!/antenna|feeler|horn/.test(part)) return;
   asFeelers(own, bench);
   // Of horns and feelers one lies on each side.
@@ -290,6 +293,7 @@ function byPart(own: Said, { told, bench, line }: Telling, form: MaterialForm | 
   line.assumed.push("2 fibres");
 }
 
+const isClaw = /\b(?:claws?|pincers?)\b/;
 const isBoundDown = /\b(?:bound|bind|lashed)\s+(?:it\s+|them\s+)?(?:down|back|along)\b/;
 /** No cover is made of so few fibres. */
 const fewest = (n: unknown): boolean => typeof n === "number" && n < 4;
@@ -300,7 +304,10 @@ function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void 
   const eyes = bench.made.findLast((m) => bench.component(m.step.component)?.role === "eyes")?.step;
   const looksBack = eyes !== undefined && "from" in eyes && alongShank(eyes.from) > MIDDLE;
   const place = own.tieIn?.at ?? own.there ?? own.begin ?? own.from;
-  const isReversed = place ? alongShank(place) > MIDDLE : looksBack || /shrimp|prawn/i.test(name ?? "");
+  const hasClaws = bench.made.some((m) => isClaw.test(m.step.name ?? ""));
+  const isReversed = place
+    ? alongShank(place) > MIDDLE
+    : looksBack || hasClaws || /shrimp|prawn|cray|craw|crab|lobster/i.test(name ?? "");
   own.attitude ??= own.way ?? (isReversed ? "back" : "forward");
   if (!place) own.tieIn = { at: isReversed ? { landmark: "bend" } : { eyeLengths: 1 } };
 }

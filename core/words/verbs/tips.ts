@@ -9,10 +9,15 @@ import { make } from "./making";
 const asLegs = /\b(?:as|for|to\s+(?:form|make))\s+(?:the\s+)?legs\b|^\s*legs\b/;
 const areTips = /\b(?:tips?|ends)\b/;
 const aSide = new RegExp(
-  `\\b(\\d+|${NUMBER_WORD})\\s+(?:tips?\\s+|fibres?\\s+)?(?:on\\s+|to\\s+|at\\s+)?(?:each|either|both|a|per)\\s+sides?\\b`,
+  `\\b(\\d+|${NUMBER_WORD})\\s+(?:of\\s+(?:the|these|them)\\s+)?(?:tips?\\s+|fib(?:re|er)s?\\s+)?(?:back\\s+)?(?:on\\s+|to\\s+|at\\s+|along\\s+|down\\s+)?(?:each|either|both|a|per)\\s+sides?\\b`,
   "u",
 );
-const saidOfTips = /^(?:(?:the|of|on|each|either|side|tips?|ends?|wing|case|cover|fibres?|and|a|split|divide)\s*)+$/;
+const saidOfTips = new RegExp(
+  `^(?:(?:the|of|on|each|either|side|tips?|ends?|wing|case|cover|fibres?|and|a|split|divide|back|remaining|\\d+|${NUMBER_WORD})\\s*)+$`,
+  "u",
+);
+/** “Fold three fibres back along each side for legs”: they can be none but those of the cover. */
+const areFoldedBack = /\b(?:fold|pull|bring|tie|bend|stroke)\b[^.;]*\bfib(?:re|er)s\b[^.;]*\bback\b/;
 /** Legs of fibres are so long where nobody says how long: as usual, in gapes. */
 const USUAL: LengthRule = { of: "gape", times: 1.2 };
 
@@ -28,7 +33,8 @@ export function legsOfTips(t: Telling): boolean {
   const areThere = last?.line === line.number && bench.component(last.step.component)?.role === "legs";
   // “Split the tips and bind them back as legs”: they are.
   if (areThere && !t.told.description && asLegs.test(words)) return true;
-  if (t.told.description || !(areTips.test(words) || /\band\s+legs\b/.test(words))) return false;
+  if (t.told.description || !(areTips.test(words) || areFoldedBack.test(words) || /\band\s+legs\b/.test(words)))
+    return false;
   if (t.told.role !== "legs" && !asLegs.test(t.text)) return false;
   const bundle = bench.waiting.findLast(isBundle);
   const fibres = bundle && fibresOf(t, bundle);

@@ -624,7 +624,8 @@ export const windVerb = verb(
   anyOf(
     "(?:the\\s+)?rib\\s+(?:then\\s+)?(?:comes|goes|is\\s+brought|is\\s+wound)(?=\\s+(?:up|forward|through|over)\\b)",
     "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:(?:the|its|their)\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?\\b)(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
-    "(?:follow|rib|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
+    "(?:follow|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
+    "(?:rib|segment)\\s+(?:(?:it|the\\s+(?:body|back|shell|abdomen))\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
     "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
     "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",
