@@ -2,6 +2,7 @@ import { isColour, type Material, type MaterialForm } from "../materials";
 import { CabinetIndex } from "./cabinet";
 import { isStop } from "./lexicon/stops";
 import { after, modifiers, nounSources, type NounForm } from "./lexicon/nouns";
+import { preparingFur } from "./madeReady";
 import { byFirst, match, memo, type Reader } from "./parse";
 import { NUMBER_WORD, readNumber } from "./text/number";
 import { sharesInFigures } from "./text/shares";
@@ -291,7 +292,9 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
     at = part.end;
   } else parts.push(first);
   for (;;) {
-    const link = mixedWith(text, afterBlank(text, at)) ?? (of && listed(text, at));
+    // “Black rabbit cut from the hide and a little claret seal”: how it was made ready stands between.
+    const from = preparingFur(text, afterBlank(text, at))?.end ?? at;
+    const link = mixedWith(text, afterBlank(text, from)) ?? (of && listed(text, at));
     const next = link ? afterBlank(text, link.end) : at;
     if (!link || next === at) break;
     const isListed = text[at] === ",";
@@ -355,7 +358,7 @@ function impliedPhrase(text: string, at: number, implied: MaterialForm): Descrip
     if (t.word === "hot" && /^[\s-]*spot\b/.test(text.slice(t.end))) break;
     // “Hackle round the post”: where, and not what.
     if (t.word === "round" && /^\s+(?:the|an?)\b/.test(text.slice(t.end))) break;
-    const isShort = isUnit && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");
+    const isShort = (isUnit || t.word === "fl") && text[t.end] === "." && /\s/.test(text[t.end + 1] ?? "");
     if (!isSize && !isUnit && !isModifier(t.word) && !isLabel(text, t, implied)) break;
     if (isSize && /^\s*(?:turns?|wraps?|coats?|layers?)/.test(text.slice(t.end))) break;
     // “thread red 140, 50 mm red chenille”: the piece is another thing than the thread.

@@ -82,7 +82,7 @@ function askParts(r: Reading, i: number): void {
 }
 
 const byTheHook =
-  /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
+  /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of|(?:end|rear|back|bend|front|top|side|underside)\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
 
 const sizeAndKind =
   /^\s*(?:(?:so|ok|okay|right|well|now),?\s+)?(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)|\s*[,.;])/;
@@ -163,7 +163,7 @@ function isHookTold(r: Reading, i: number): boolean {
   if (by && verbAt(text, by.index + by[0].length + 1)) return false;
   // “I start with the bead, 2.5 mm, on a size 16 nymph hook”: the line is about the bead.
   if (by && /\b(?:beads?|cones?|threads?|silk|lead|wire|eyes)\b/.test(text.slice(0, by.index))) return false;
-  return readHook(text, r.context.hooks).sizes !== undefined;
+  return readHook(text.slice(r.heads[i]?.begin ?? 0), r.context.hooks).sizes !== undefined;
 }
 
 /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */

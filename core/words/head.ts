@@ -213,7 +213,8 @@ const OF_LIST =
   "(?:(?:list\\s+of\\s+|the\\s+)?materials?(?:\\s+list)?|list|(?:the\\s+)?dressing|(?:the\\s+)?recipe|ingredients|parts(?:\\s+list)?|what\\s+you(?:\\s+will|'ll)?\\s+need|you(?:\\s+will|'ll)?\\s+need|you\\s+want)";
 const OF_STEPS =
   "(?:tying(?:\\s+(?:it|steps|instructions|sequence|method))?|to\\s+tie(?:\\s+it)?|instructions?|directions?|steps?|(?:the\\s+)?method|procedure|sequence|how\\s+(?:to\\s+tie|i\\s+tie|it's\\s+tied|it\\s+is\\s+tied)(?:\\s+it)?)";
-const heading = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS}|notes?)\\s*[:.]?\\s*$`, "u");
+const AS_THEY_GO = "(?:\\s+(?:as|in)\\s+(?:they|it|the\\s+order|order|i)\\b[^:.;]{0,40})?";
+const heading = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS}|notes?)${AS_THEY_GO}\\s*[:.]?\\s*$`, "u");
 /** Lines that only say what follows. */
 export const isHeading = (text: string): boolean => heading.test(text);
 const headingAhead = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS})\\s*:\\s+(?=\\S)`, "u");

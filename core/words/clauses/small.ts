@@ -224,6 +224,7 @@ export const glueClauses: Clause[] = [
     words(
       anyOf(
         "(?:between|under(?:neath)?|on|over|behind)\\s+(?:them|it|both)",
+        "(?:on|to|along|over)\\s+the\\s+(?:underside|bottom|belly)(?=\\s*(?:[,.;]|$|and\\b))",
         "(?:between|on|over)\\s+the\\s+eyes",
         "(?:on(?:to)?\\s+)?the\\s+(?:whip(?:\\s+finish)?|wraps|windings?|butts?|threads?|knot|tie-?in)(?:\\s+(?:below|underneath|on\\s+(?:the\\s+)?(?:underside|top)))?",
         "under(?:neath)?\\s+the\\s+(?:\\w+)",
@@ -292,14 +293,17 @@ const actWords: [string, Act][] = [
   ["twist(?:ed|s|ing)?|spin\\s+the\\s+(?:bobbin|thread)|cord(?:ed)?", "twist"],
   ["flatten(?:ed|s|ing)?|untwist(?:ed)?", "flatten"],
   ["burnish(?:ed|es|ing)?|rub(?:bed)?(?:\\s+smooth)?", "burnish"],
-  ["singe(?:d|s)?|burn(?:t|ed|s)?|melt(?:ed)?", "singe"],
+  [
+    "singe(?:d|s)?|burn(?:t|ed|s)?(?!\\s+(?:orange|red|olive|brown|yellow|copper|sienna|umber)\\b)|melt(?:ed)?",
+    "singe",
+  ],
   [
     "zap(?:s|ped|ping)?(?!\\s+of\\b)(?:\\s+(?:it|them))?(?:\\s+(?:with|under)\\s+(?:the|a)\\s+(?:uv\\s+)?(?:light|lamp|torch))?|hit\\s+(?:it|them)\\s+with\\s+(?:the|a)\\s+(?:uv\\s+)?(?:light|lamp|torch)",
     "cure",
   ],
   ["cure(?:d|s)?|(?:set|hardened?)\\s+(?:with|under)\\s+the\\s+lamp|lamp", "cure"],
   [
-    "press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b|\\s+(?:[a-z]+\\s+){0,3}(?:dubbing|fur|wool|hair|marabou|fibres?)\\b)",
+    "press(?:ed|es)?|squeeze(?:d)?|pinch(?:ed)?(?:\\s+flat)?(?!\\s+of\\b|\\s+and\\s+loop\\b|\\s+(?:[a-z]+\\s+){0,3}(?:dubbing|fur|wool|hair|marabou|fibres?)\\b)",
     "press",
   ],
   [
@@ -312,11 +316,15 @@ const actWords: [string, Act][] = [
     ),
     "stroke",
   ],
-  ["wet(?:ted|s)?|moisten(?:ed)?|dampen(?:ed)?|soak(?:ed)?", "wet"],
+  [
+    "wet(?:ted|s)?(?!\\s+(?:varnish|cement|glue|superglue|resin|lacquer|layer|coat)\\b)|moisten(?:ed)?|dampen(?:ed)?|soak(?:ed)?",
+    "wet",
+  ],
 ];
 export const actRead = oneOf(
   ...actWords.map(([w, act]) => map(words(w), () => act)),
-  ...acts.map((a) => map(words(a), () => a)),
+  // “Over wet varnish”: that one is read by its own words.
+  ...acts.flatMap((a) => (a === "wet" ? [] : [map(words(a), () => a)])),
 );
 
 /** What can be said of something that adds no material. */

@@ -4,7 +4,7 @@ import { withCoat, withPiece } from "./coats";
 import { withOnes, withBothColours } from "./colours";
 import { withMixed, withDubbing } from "./dubbed";
 import { withPartBehind, withFurther, withTurnsOf } from "./further";
-import { withUnder, withLayers } from "./layers";
+import { withUnder, withLayers, withWetUnder } from "./layers";
 import { withLegsOf } from "./legsOf";
 import { withOneOfEach } from "./oneOfEach";
 import { withRetracted } from "./retracted";
@@ -27,6 +27,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withOneOfEach,
   withBothColours,
   withUnder,
+  withWetUnder,
   withMixed,
   withLayers,
   withDubbing,

@@ -1,5 +1,6 @@
+import { USUAL_FRONT } from "../settle";
 import { readNumber } from "../text/number";
-import type { Told } from "../told";
+import { wordsOf, type Span, type Told } from "../told";
 
 const overIt = /\bover\s+(?:an?\s+|the\s+)?(?:(?:thin\s+|level\s+)*(?:layer|base|bed|underbody|foundation)\s+of\s+)?$/;
 
@@ -30,6 +31,60 @@ export const withUnder = (all: Told[], text: string): Told[] => {
   });
   return out;
 };
+
+const overWet =
+  /\bover\s+(?:an?\s+|the\s+|some\s+)?(?:(?:wet|fresh|tacky|thin|good|light)\s+)*(?:(?:layer|coat|bed|film|smear|drop|bit)\s+of\s+)?(?:(?:wet|fresh|tacky|thin)\s+)*$/;
+
+/** “Biot, wound over a wet layer of cement, from the bend …”: the cement is there first, and the rest is of the biot. */
+export function withWetUnder(all: Told[], text: string): Told[] {
+  const isUnder = (n: number): boolean => {
+    const [t, wet] = [all[n], all[n + 1]];
+    const isLaid = t?.description !== undefined && (t.kind === "wind" || t.kind === "dress");
+    if (!isLaid || wet?.kind !== "glue" || !wet.description || (wet.verb ?? "finish") !== "finish") return false;
+    return overWet.test(text.slice(t.description?.end, wet.description.at));
+  };
+  const goesOn = (n: number): boolean => {
+    const [t, more] = [all[n - 2], all[n]];
+    const isBare = more?.description === undefined && more?.verb === undefined;
+    return isUnder(n - 2) && isBare && more?.kind === t?.kind && more?.role === t?.role;
+  };
+  return all.flatMap((t, n): Told[] => {
+    if (isUnder(n - 1) || goesOn(n)) return [];
+    const [wet, more] = [all[n + 1], all[n + 2]];
+    if (!isUnder(n) || !wet) return [t];
+    const placed = { ...t, said: { ...t.said, ...placesOf(wet) } };
+    const own: Told =
+      more && goesOn(n + 2)
+        ? { ...placed, said: { ...placed.said, ...more.said }, ...wordsOf(t, more), end: more.end }
+        : placed;
+    const [from, to] = [t.description?.end ?? t.at, wet.description?.at ?? t.end];
+    const isOfWet = (r: Span): boolean => r.at >= from && r.end <= to;
+    return [
+      {
+        ...wet,
+        role: undefined,
+        part: undefined,
+        said: { ...wet.said, ...whereItLies(own), ...(wet.said.drops === undefined && { coats: 1 }) },
+        rest: wet.rest.filter((r) => !isOfWet(r)),
+      },
+      { ...own, rest: own.rest.filter((r) => !isOfWet(r)), loose: own.loose },
+    ];
+  });
+}
+/** Under what is wound: over the body, where nobody says how far. */
+function whereItLies(t: Told): Told["said"] {
+  const own = placesOf(t);
+  return Object.keys(own).length > 0 ? own : { from: { landmark: "bend" }, to: { fraction: USUAL_FRONT } };
+}
+function placesOf({ said: { from, to, begin, end, there } }: Told): Told["said"] {
+  return {
+    ...(from && { from }),
+    ...(to && { to }),
+    ...(begin && { begin }),
+    ...(end && { end }),
+    ...(there && { there }),
+  };
+}
 
 const layer =
   /^\W*(?:with\s+|then\s+|and\s+)?an?(?:other)?\s*(?:second\s+)?layer\s+of\s+([\w-]+)\s+(?:touching\s+)?turns?/;

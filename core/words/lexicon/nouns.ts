@@ -211,7 +211,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back(?!\\s+(?:through|over|to|towards?|down|along)\\b)|saddle|cape|body|wing|(?:under-?\\s?(?:wing\\s+)?|marginal\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back(?!\\s+(?:through|over|to|towards?|down|along)\\b)|saddle|cape|body|wing|(?:(?:under|over)-?\\s?(?:wing\\s+)?|(?:marginal|lesser|small|upper|lower)\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   [
@@ -312,7 +312,7 @@ export const after = new Set(describing.split(" "));
 
 export const modifiers = new Set(
   (
-    "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent dyed bleached undyed natural mottled barred " +
+    "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fire burnt fluorescent fl dyed bleached undyed natural mottled barred " +
     "speckled variegated spotted banded soft stiff dry wet stripped flat oval round embossed embossed lead-free hollow solid dull shiny matte matt " +
     "round long short wide narrow coarse fluffy webby glossy two-tone standard super ultra micro mini midi jumbo brassie " +
     "grizzle grizzly badger furnace cree splashed cock hen rooster cape neck saddle spade genetic indian chinese " +

@@ -60,6 +60,8 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
     Object.assign(told, { role: "wing", part: "wing" });
   if (told.role === undefined && told.verb === undefined && stripOver.test(clause))
     Object.assign(told, { role: "wing case", part: "back" });
+  // “Body: black foam, tied in at the bend and folded forward”: what is folded over is not wound.
+  if (told.role === "body" && foldedBand.test(clause)) Object.assign(told, { role: "wing case", part: "back" });
   const isPlain = told.role === undefined && told.verb === undefined;
   const found =
     (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);
@@ -165,6 +167,9 @@ function lookAhead(
 }
 
 const ownFibres = /^\s*(?:the\s+)?(?:fibres?|fibers?|barbs?)\s*$/;
+
+const foldedBand =
+  /^(?!.*\b(?:turns?|wraps?|wound|wrapped|segments?|sections?)\b).*\b(?:foam|sheet|strip)\b.*\b(?:folded|pulled|brought|doubled)\s+(?:forwards?|over|back)\b/;
 
 /** A part by which a place is said is no material: “behind the bead”, “half the tail”. */
 const placeWords = words(

@@ -335,7 +335,15 @@ export const shareFrom: Reader<Place> = map(
   ([f, , , , , , , [end]]) =>
     f > 1 ? undefined : { fraction: end === "eye" || end === "front" ? f : Number((1 - f).toPrecision(12)) },
 );
+/** “A little over half way up”: whoever goes up the shank comes from the bend. */
+const aboutHalfUp: Reader<Place> = map(
+  match(
+    "(?:just|slightly|a\\s+(?:little|bit|touch))\\s+(over|past|beyond|more\\s+than|under|less\\s+than|short\\s+of)\\s+half-?\\s?way\\s+up(?:\\s+the\\s+(?:hook\\s+)?(?:shank|hook))?",
+  ),
+  ([how = ""]) => ({ fraction: /under|less|short/.test(how) ? 0.55 : 0.45 }),
+);
 const fractionOfShank: Reader<Place> = oneOf<Place>(
+  aboutHalfUp,
   shareFrom,
   // “1/3 behind the eye”
   map(seq(number, words("(?:behind|back\\s+from)"), the, match("(?:hook\\s+)?eye")), ([f]) =>

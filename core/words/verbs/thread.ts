@@ -196,6 +196,7 @@ export const move = verb(
   "move",
   anyOf(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
+    "return(?=\\s+(?:half-?\\s?way|(?:an?|one|two)\\s+(?:third|quarter)s?|to)\\b)",
     "(?:return|(?:come|go|work|wind(?<!\\bdub\\b[^.;]*))\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",

@@ -1,4 +1,4 @@
-import { oneOf, map, words, seq, opt } from "../../parse";
+import { oneOf, map, match, words, seq, opt } from "../../parse";
 import { holds } from "../../../recipe";
 import { count } from "../../text/count";
 import { type Clause, clause, putWay } from "../../said";
@@ -27,7 +27,7 @@ const howMany = map(
 export const tiedIn: Clause = clause(
   "tied in at the bend with 5 wraps",
   seq(
-    words("tied\\s+(?:in|on|down)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed"),
+    match("(?:(tied\\s+down)|tied\\s+(?:in|on)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed)"),
     opt(words("just|right")),
     opt(words("at|on|near")),
     // “tied in at the front third”: where that ends.
@@ -41,8 +41,14 @@ export const tiedIn: Clause = clause(
     opt(map(seq(words("as"), opt(words("a")), hold, opt(words("hold"))), ([, , h]) => h)),
     opt(howMany),
   ),
-  (s, [, , , where, , held, n]) => {
+  (s, [[down], , , where, , held, n]) => {
     if (n && !(Number.isInteger(n.n) && n.n >= 1)) return false;
+    // “Tied in at the bend and folded forward, tied down behind the eye”: there it goes.
+    if (down !== undefined && s.tieIn?.at !== undefined && s.there === undefined) {
+      s.there = where;
+      if (n) s.wraps = n.n;
+      return;
+    }
     s.tieIn = { at: where, ...(n && { wraps: n.n }), ...(held && { hold: held }) };
   },
 );

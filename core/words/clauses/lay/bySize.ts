@@ -181,7 +181,11 @@ export const bySize: Clause[] = [
   ),
   clause(
     "2 mm wide",
-    seq(opt(words("each")), lengthNamed, words("wide(?:\\s+(?:strip|slips?))?|in\\s+width")),
+    seq(
+      opt(words("each|(?:cut|trimmed)(?:\\s+(?:to|about))*")),
+      lengthNamed,
+      words("wide(?:\\s+(?:strip|slips?))?|in\\s+width"),
+    ),
     (s, [, slipWidth]) => {
       if (s.amount && !("slipWidth" in s.amount)) return false;
       s.amount = { slipWidth };

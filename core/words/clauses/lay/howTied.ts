@@ -50,7 +50,9 @@ export const howTied: Clause[] = [
     seq(
       words("(?:with|by|using)"),
       count,
-      words("(?:(?:tight|firm|good|more|thread)\\s+)*turns?(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?"),
+      words(
+        "(?:(?:tight|firm|good|more|thread|loose|soft|gathering)\\s+)*(?:turns?|wraps?)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?(?!\\s+(?:up|round|around)\\s+(?:the|its)\\s+(?:base|root|foot|post)\\b)",
+      ),
     ),
     (s, [, c]) => {
       const n = wholeOf(c)?.n;
@@ -60,11 +62,15 @@ export const howTied: Clause[] = [
   ),
   clause(
     "four firm turns",
-    seq(count, words("(?:firm|tight|good|hard)\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?")),
+    seq(
+      count,
+      words("(?:firm|tight|good|hard|loose|soft)\\s+(?:turns|wraps|ones)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?"),
+    ),
     (s, [c]) => {
       const n = wholeOf(c)?.n;
-      if (n === undefined || s.wraps !== undefined) return false;
-      s.wraps = n;
+      if (n === undefined) return false;
+      // “Two loose turns, then six tight ones”
+      s.wraps = (s.wraps ?? 0) + n;
     },
   ),
   clause("tented", words("tented|tent-?\\s?shaped|roofed"), put({ stance: "tent" })),

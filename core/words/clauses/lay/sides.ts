@@ -97,12 +97,13 @@ export const sides: Clause[] = [
   clause(
     "8 wraps up the base",
     seq(
+      opt(words("(?:posted|wrapped|bound|whipped)\\s+with|with|by")),
       count,
       words(
         "(?:thread\\s+)?(?:wraps|turns)\\s+(?:up|round|around|up\\s+and\\s+down)\\s+(?:the|its)\\s+(?:base|post|root|foot)",
       ),
     ),
-    (s, [c]) => {
+    (s, [, c]) => {
       s.wraps = Math.max(1, Math.round(c.n));
       s.setBy ??= "wraps at the root";
     },

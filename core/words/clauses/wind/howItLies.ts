@@ -214,8 +214,10 @@ export const howItLies: Clause[] = [
       s.sweep = (a ?? b) as "back" | "forward" | "square";
     },
   ),
-  clause("tip first", match("(tip|butt)s?\\s+(?:end\\s+)?first"), (s, [which]) =>
-    putWay(s, "hackle tied in", which === "tip" ? "tip" : "butt"),
+  clause(
+    "tip first",
+    match("(?:the\\s+)?(tip|butt)s?\\s+(?:ends?\\s+)?(?:of\\s+(?:the\\s+)?[a-z]+\\s+)?first"),
+    (s, [which]) => putWay(s, "hackle tied in", which === "tip" ? "tip" : "butt"),
   ),
   clause(
     "by the tip",
