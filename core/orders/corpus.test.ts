@@ -44,6 +44,7 @@ const files: [string, Catalogue][] = [
   ["mooring.txt", catalogue],
   ["bollard.txt", anotherCatalogue],
   ["fender.txt", anotherCatalogue],
+  ["breakwater.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

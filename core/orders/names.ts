@@ -183,6 +183,13 @@ export function findShort<T>(
   return { item: first.item, from, to, like: 1, isUnclear: false };
 }
 
+/** The items in whose names a word stands, also where it names several. */
+export const namedWith = <T>(word: string, all: readonly T[], nameOf: (t: T) => string): readonly T[] => {
+  const index = holders(all, nameOf);
+  const form = singular(fold(word)).find((f) => f.length >= LEAST_OF_NAME && index.has(f));
+  return form === undefined ? [] : (index.get(form) ?? []);
+};
+
 /** Whether a word stands in any of the names. */
 export const isInName = <T>(word: string, all: readonly T[], nameOf: (t: T) => string): boolean =>
   holders(all, nameOf).has(word);

@@ -12,7 +12,7 @@ import {
   findClose,
 } from "./draft";
 import { type Stretch, runsOf } from "../stretch";
-import { findName, isSure, SURE, type NameFound, findShort, isNoun } from "../names";
+import { findName, isSure, SURE, type NameFound, findShort, isNoun, namedWith } from "../names";
 import { type Span, wordsOf } from "../spans";
 import { findWish } from "../wishes";
 import type { ReadLine, Doubt } from "../types";
@@ -133,9 +133,25 @@ function withWord(s: ItemState, words: Span[]): Doubt["candidates"] {
     (p) => p.name,
     () => true,
   );
-  if (!found) return [];
+  if (!found) return ofThatNoun(s, words);
   const said = words.map((w, i) => (i === found.from ? found.item.name : i > found.from && i < found.to ? "" : w.text));
   return [{ label: found.item.name, text: said.filter(Boolean).join(" ") }];
+}
+
+/** “Sedges, tan”, where several flies are called so: each of them, those first that come in the colour beside it. */
+function ofThatNoun(s: ItemState, words: Span[]): Doubt["candidates"] {
+  const at = words.findIndex((w) => namedWith(w.text, s.catalogue.patterns, (p) => p.name).length > 0);
+  const [noun] = words.slice(at < 0 ? words.length : at);
+  if (!noun) return [];
+  const flies = namedWith(noun.text, s.catalogue.patterns, (p) => p.name);
+  const others = words.filter((w) => w !== noun);
+  const comesSo = ({ variants }: Pattern): boolean =>
+    others.some((w) => findName(plain([w]), variants, (v) => v.name, SURE) !== undefined);
+  const isSo = flies.filter(comesSo);
+  return [...isSo, ...flies.filter((p) => !isSo.includes(p))].map((p) => ({
+    label: p.name,
+    text: words.map((w) => (w === noun ? p.name : w.text)).join(" "),
+  }));
 }
 
 /** “Midges: Glass Midge olive …”: words of the name that stand beside it once more say nothing new. */

@@ -1,14 +1,14 @@
 import { type OrderReading, namesFly } from "./reading";
 import type { Span } from "../spans";
 import { askOtherOrder } from "./other";
-import { sameAhead, SAME_IN, aheadOf, SAME_BEHIND, asBefore } from "./same";
+import { sameAhead, SAME_IN, aheadOf, SAME_BEHIND, asBefore, sameAtEnd } from "./same";
 import { Stretch } from "../stretch";
 import { commaParts } from "../pieces";
 import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
 import { parted, inParts } from "./parts";
 import { giveBack, giveAhead } from "../headings";
 import { wishedOfAll } from "./wishes";
-import { readLoose } from "./loose";
+import { isOneItem, readLoose } from "./loose";
 import { findWish } from "../wishes";
 import type { ReadLine } from "../types";
 
@@ -62,11 +62,13 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
   if (quantities.length > 0 || namesFly(o, stretch)) o.heading.takeWithin(stretch);
   if (fillsBefore(o, stretch, quantities)) return;
   const last = o.order.lines.at(-1);
-  const asMany = asManyIn(stretch.left, stretch.start) ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
+  const atEnd = asManyIn(stretch.left, stretch.start) ? undefined : sameAtEnd(o, clause);
+  const asMany =
+    asManyIn(stretch.left, stretch.start) ?? atEnd ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
   const flies = (last?.flies ?? NaN) * (asMany?.times ?? NaN);
   if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
     const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };
-    const isSame = SAME_IN.test(clause.text) || SAME_BEHIND.test(clause.text);
+    const isSame = atEnd !== undefined || SAME_IN.test(clause.text) || SAME_BEHIND.test(clause.text);
     o.order.lines.push(...asBefore(o, o.items.read(stretch, as), isSame));
     return;
   }
@@ -82,6 +84,10 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);
     const end = parts.at(-1)?.[0].end ?? stretch.end;
     for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) readLoose(o, chunk, before);
+    return;
+  }
+  if (isOneItem(o, stretch)) {
+    o.order.lines.push(...o.items.read(stretch, undefined));
     return;
   }
   for (const chunk of commaParts(stretch.left, stretch.start)) readLoose(o, chunk, before);

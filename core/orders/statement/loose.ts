@@ -1,4 +1,7 @@
-import { type OrderReading, namesFly } from "./reading";
+import { type OrderReading, namesFly, namesFlyIn } from "./reading";
+import { commaParts } from "../pieces";
+import { wordsOfFlies } from "../quantity";
+import { isShared } from "../item/spread";
 import { type Span, piecesOf } from "../spans";
 import { isReference, isCourtesy, isCourteousWord } from "../asides";
 import { Stretch, runsOf } from "../stretch";
@@ -10,6 +13,26 @@ import { plainColour } from "../names";
 import { findDay } from "../dates";
 import { comesIn } from "../sizes";
 import type { ReadLine } from "../types";
+
+const BEGINS_WITH_NUMBER = /^\s*\d{1,4}\s+(?:x\s+)?\p{L}/u;
+const BETWEEN = /^(?:and|und|&|in|sizes?|over|across|between|among|of|in|size|them|all|auf|über)$/iu;
+/**
+ * “100 Harbour Nymphs, olive, weighted, split evenly over 12, 14, 16 and 18”: one line of an order, whose number says
+ * no unit; what stands behind its commas says of what colour, weight and sizes, and how they share it.
+ */
+export function isOneItem(o: OrderReading, { left, start }: Stretch): boolean {
+  const [first, ...behind] = commaParts(left, start);
+  if (!first || behind.length === 0 || !BEGINS_WITH_NUMBER.test(first.text) || !namesFlyIn(o, first.text)) return false;
+  const { colours, forms } = wordsOfFlies(o.catalogue.patterns);
+  const says = (w: string): boolean =>
+    colours.has(fold(plainColour(w))) || forms.has(fold(w)) || /^#?\d{1,2}(?:\/0)?s?$/.test(w) || BETWEEN.test(w);
+  return behind.every((chunk) => {
+    const own = new Stretch(chunk.text, chunk.start);
+    const isShare = isShared(own);
+    const words = own.words();
+    return (isShare || words.length > 0) && words.every((w) => says(w.text));
+  });
+}
 
 /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
 export function readLoose(o: OrderReading, chunk: Span, before: number): void {
@@ -23,7 +46,7 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
   if (takeWish(o, stretch, before)) return;
   if (takeDatedWish(o, chunk, before) || takeFormOfAll(o, stretch)) return;
   if (fillsSizes(o, chunk, before)) return;
-  const isFly = namesFly(o, stretch) || isSizeOfBefore(o, stretch);
+  const isFly = namesFly(o, stretch) || isSizeOfBefore(o, stretch) || isCountOfBefore(o, chunk);
   if (isFly) {
     o.order.lines.push(...o.items.read(stretch, undefined));
     return;
@@ -80,6 +103,12 @@ function isSizeOfBefore(o: OrderReading, stretch: Stretch): boolean {
     words.some((w) => isSize(w.text))
   );
 }
+
+const COUNT_IN_SIZE =
+  /^\s*\d{1,3}\s*(?:x\s+|of\s+|in\s+|on\s+)?(?:#\s?|(?:sizes?|sz|no|nr|gr|größe)\b\.?\s*)\d{1,2}(?:\/0)?\s*\.?\s*$/iu;
+/** “…; 18 no. 14”: so many of the fly before it, in a size that is marked as one. */
+const isCountOfBefore = (o: OrderReading, { text }: Span): boolean =>
+  o.items.lastPattern !== undefined && COUNT_IN_SIZE.test(text);
 
 /** “All weighted”: the weight of every line so far, where each fly comes in it. */
 function takeFormOfAll(o: OrderReading, stretch: Stretch): boolean {

@@ -3,6 +3,10 @@ import type { ReadLine } from "../types";
 import type { Span } from "../spans";
 import { quantitiesIn } from "../quantity";
 import { commaParts } from "../pieces";
+import { Stretch } from "../stretch";
+import { findExactly, plainColour } from "../names";
+import { wordsOfFlies } from "../quantity";
+import { fold } from "../nearest";
 
 /** “The same in 16”: as many as before. */
 export const SAME_IN =
@@ -11,6 +15,24 @@ export const SAME_IN =
 /** “Half Past Six 16: the same”: all that the statement before told of it. */
 export const SAME_BEHIND =
   /[:,]\s*(?:the\s+)?same(?:\s+again)?\s*[.!]?\s*$|[:,]\s*(?:dasselbe|das\s+gleiche)\s*[.!]?\s*$/iu;
+
+const SAME_AT_END = /[\s:,]\s*((?:the\s+)?same(?:\s+again)?|dasselbe|das\s+gleiche|dto\.?|dito)\s*[.!]?\s*$/iu;
+/** “Half Past Six, olive: same”, “olive the same”: words that name a fly, its colour or its size, and nothing else. */
+export function sameAtEnd(o: OrderReading, { text, start }: Span): { at: [number, number]; times: number } | undefined {
+  const found = SAME_AT_END.exec(text);
+  const { patterns } = o.catalogue;
+  const head = new Stretch(text.slice(0, found?.index ?? 0), start).words();
+  const named = findExactly(head, patterns, (p) => p.name);
+  const rest = head.filter((_, i) => !named || i < named.from || i >= named.to);
+  const { colours, forms } = wordsOfFlies(patterns);
+  const says = (w: string): boolean =>
+    colours.has(fold(plainColour(w))) ||
+    forms.has(fold(w)) ||
+    /^(?:#|in|sizes?|no\.?|gr\.?|\d{1,2}(?:\/0)?)$/iu.test(w);
+  if (!found || rest.length === 0 || !rest.every((w) => says(w.text))) return undefined;
+  const from = start + found.index + found[0].indexOf(found[1] ?? "");
+  return { at: [from, from + (found[1] ?? "").length], times: 1 };
+}
 
 /**
  * “3 dz #12, 2 dz #16”, and a line later “same again in brown”: all that the statement before told of its fly, in
@@ -25,8 +47,12 @@ export function asBefore(o: OrderReading, made: ReadLine[], isSame: boolean): Re
   const [said] = says;
   // Where none or several are said, or they differ in that already, it is of the last of them.
   if (said === undefined || says.length > 1 || new Set(before.map((l) => l[said])).size > 1) return made;
+  // What the lines before have of it is no longer open.
+  const known = { size: "WHICH_SIZE", variant: "WHICH_COLOUR", form: "WHICH_FORM" };
+  const doubts = one.doubts.filter((d) => !Object.entries(known).some(([f, code]) => f !== said && d.code === code));
   return before.map(({ flies, size, variant, form }, i) => ({
     ...one,
+    doubts,
     ...{ flies, size, variant, form, [said]: one[said] },
     ...(i > 0 && { understood: [], doubts: [] }),
   }));

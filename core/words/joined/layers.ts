@@ -35,7 +35,7 @@ export const withUnder = (all: Told[], text: string): Told[] => {
 const overWet =
   /\bover\s+(?:an?\s+|the\s+|some\s+)?(?:(?:wet|fresh|tacky|thin|good|light)\s+)*(?:(?:layer|coat|bed|film|smear|drop|bit)\s+of\s+)?(?:(?:wet|fresh|tacky|thin)\s+)*$/;
 
-/** “Biot, wound over a wet layer of cement, from the bend …”: the cement is there first, and the rest is of the biot. */
+/** “Biot, wound over a wet layer of cement, from the bend …”: the cement is there first, the rest is of the biot. */
 export function withWetUnder(all: Told[], text: string): Told[] {
   const isUnder = (n: number): boolean => {
     const [t, wet] = [all[n], all[n + 1]];
