@@ -44,7 +44,7 @@ const SIGNATURE = /^(?:--|__)\s*$/;
 const COURTESY = new Set(
   (
     "i we you yes them those by moin servus do does get got me us it they that this these all please pls plz kindly thanks thank hope hoping are is was were been be am have has had do well fine good great " +
-    "lovely nice keeping busy there here hi hello again just a an the of for to and with your our my let know if any questions when ready could can would " +
+    "deliver lovely nice keeping busy there here hi hello again just a an the of for to and with your our my let know if any questions when ready could can would " +
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
     "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store lodge club kicks " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
@@ -54,7 +54,7 @@ const COURTESY = new Set(
 
 /** Courtesy in a sentence of its own; beside a fly they could bear on it. */
 const ALONE = new Set(
-  "last time usual new many always soon some immer viele folgende any rush hurry no time eilt nicht".split(" "),
+  "deliver last time usual new many always soon some immer viele folgende any rush hurry no time eilt nicht".split(" "),
 );
 /** Whether a word beside a fly is courtesy. */
 export const isCourteousWord = (word: string): boolean =>

@@ -1,6 +1,8 @@
 import { isCourteousWord } from "./asides";
 import { fold } from "./nearest";
 import { NUMBER, numberOf } from "./numbers";
+import { sizesBetween } from "../hooks";
+import { sizeOf } from "./sizes";
 import { dozensText, isInDozens, wordsOfFlies, type Quantity } from "./quantity";
 import { plainColour } from "./names";
 import type { Catalogue } from "./types";
@@ -192,10 +194,18 @@ function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown 
   if (isOfEach || behind.some((w) => colours.has(w) || forms.has(w))) return undefined;
   const isColour = (word = ""): boolean => colours.has(fold(plainColour(word)));
   const pairs = [...list.matchAll(SIZE_AND_WORD)].filter((m) => isColour(m[1] ?? m[2])).length;
-  const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length;
+  const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length ?? sizesFromTo(list);
   if (times !== pairs && times !== sizes) return undefined;
   const parts = [{ ...part, isOfEach: true }];
   return { parts, words: total.at, label: `${dozensText(total.flies)} in all`, until: part };
+}
+const FROM_TO =
+  /(?<![\p{L}\d#])(?:#|sizes?\s*)?(\d{1,2}(?:\/0)?)\s*(?:-|–|to|bis|through)\s*#?(\d{1,2}(?:\/0)?)(?![\p{L}\d]|\s*(?:dz|doz|dtz))/iu;
+/** “Sizes 8 to 14”: how many sizes that are. */
+function sizesFromTo(text: string): number | undefined {
+  const [, from, to] = FROM_TO.exec(text) ?? [];
+  const [a, b] = [sizeOf(from ?? ""), sizeOf(to ?? "")];
+  return a && b ? sizesBetween({ from: a, to: b }).length : undefined;
 }
 const BARE_EACH = new RegExp(
   String.raw`(?<=(?:^|[\s,;:(]))(${NUMBER})\s+(?:of\s+)?(?:each|every|apiece)(?!\p{L})`,

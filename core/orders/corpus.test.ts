@@ -45,6 +45,7 @@ const files: [string, Catalogue][] = [
   ["bollard.txt", anotherCatalogue],
   ["fender.txt", anotherCatalogue],
   ["breakwater.txt", anotherCatalogue],
+  ["groyne.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

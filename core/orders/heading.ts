@@ -13,7 +13,7 @@ import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 /** Without a year, a day so far ahead was rather the one that has just passed. */
 const FAR_DAYS = 300;
 const BEFORE =
-  /^(?:(?:needed|wanted|required|due|ship(?:ping|s)?(?:\s+(?:date|on))?|deliver(?:y|ed)?)\s*:?\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/i;
+  /^(?:(?:needed|wanted|required|due|ship(?:ping|s)?(?:\s+(?:date|on))?|deliver(?:y|ed)?|liefer\p{L}*)\s*:?\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/iu;
 const WEEKS_BEFORE =
   /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
 /** “Week of 12 April”: from that day on they are waited for. */

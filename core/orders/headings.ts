@@ -108,7 +108,7 @@ function giveSize(others: readonly ReadLine[], last: ReadLine, text: string, pat
   const fly = patterns.find((p) => p.id === last.pattern);
   const isBehind =
     size &&
-    /(?:\)\s*,?|,)\s*(?:all\s+|alle\s+|both\s+|beide\s+)?(?:(?:in|sizes?|gr\.?)\s+|#\s*)*$/iu.test(
+    /(?:\)\s*,?|,|(?<=\s(?:&|and|und)\s[^,;]{3,40})\s(?=in\s|sizes?\s))\s*(?:all\s+|alle\s+|both\s+|beide\s+)?(?:(?:in|sizes?|gr\.?)\s+|#\s*)*$/iu.test(
       text.slice(0, size.at[0]),
     );
   if (!fly || !isBehind || last.size === undefined) return;

@@ -202,8 +202,18 @@ const ways: Way[] = [
     pattern: rule(
       String.raw`(${NUMBER})\s*[x×]\s+(?=\p{L}{3})(?!(?:sizes?|nos?|nr|gr|long|short|fine|heavy|strong)(?!\p{L}))`,
     ),
-    read: (g, words) =>
-      ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz `, `${g[1] ?? ""} flies `),
+    read: (g, words, { unit }) => {
+      const asked = inUnit(g[1] ?? "", words, unit);
+      return "flies" in asked ? asked : { ...asked, answers: asked.answers.map((a) => answer(`${a.text} `)) };
+    },
+  },
+  {
+    // “3x Slate Wisp 14, 2x 16, all dozens”: how many of a size, where it is said what the numbers count.
+    needs: /[x×]/iu,
+    needsUnit: true,
+    pattern: rule(String.raw`(${NUMBER})\s*[x×]\s+(?=#?\d{1,2}(?:\/0)?(?:\s*$|[\s,;]))`),
+    fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
     // “6 each of red, black and olive”: how many of each, not of what.
@@ -221,7 +231,7 @@ const ways: Way[] = [
     pattern: rule(
       String.raw`(?:qty|quantity|menge|anzahl|anz)(?!\p{L})\.?\s*:?\s*(${NUMBER})(?!\s*(?:${DOZEN}|${PIECE}|${GROSS}))`,
     ),
-    read: (g, words) => ask({ code: "DOZENS_OR_FLIES", details: { words } }, `${g[1] ?? ""} dz`, `${g[1] ?? ""} flies`),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
 ];
 /** From this number on a factor is rather a hook size. */

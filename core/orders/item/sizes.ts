@@ -8,6 +8,8 @@ const SAME_SIZE =
 
 const SIZES = /sizes|größen/iu;
 
+const AGAIN = /(?<!\p{L})(?:another|nochmals?|noch\s+einmal|weitere)(?!\p{L})/iu;
+
 /** “3 dz in slate, one in amber”: another colour or weight of the same fly is of the same size. */
 function sizeCarried(
   s: ItemState,
@@ -19,6 +21,8 @@ function sizeCarried(
     return before.size;
   const isCounted = line.flies !== undefined || line.doubts.some((d) => d.code === "DOZENS_OR_FLIES");
   if (isNamed || !pattern || before?.pattern !== pattern.id || !isCounted) return undefined;
+  // “… 16 by 1 March and another 2 dz by 1 April”: of the same.
+  if (colours.length === 0 && AGAIN.test(line.text)) return before.size;
   const isOther = (colours[0] !== undefined && colours[0].id !== before.variant) || formSaid;
   return isOther ? before.size : undefined;
 }

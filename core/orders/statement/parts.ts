@@ -17,6 +17,7 @@ const PRICE_BEHIND = /^\s*(?:@|at|à|zu)\s*(?:[€$£]\s?)?\d+[.,]\d{2}(?:\s?(?:
 const SIZES_OF_IT =
   /^\s*(?:in\s+)?(?:sizes?\s+)?#?\d{1,2}(?:\/0)?(?:\s*(?:,|\/|and|und|&)\s*#?\d{1,2}(?:\/0)?)+\s*,?\s*(?:equally|evenly|each|shared|gleichmäßig|je)?\s*$/iu;
 const EACH_AHEAD = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu;
+const AGAIN_AHEAD = /(?<!\p{L})(?:another|nochmals?|weitere)\s+$/iu;
 const AHEAD = /(?<=(?:[,;]|(?<!\p{L})(?:and|und|plus|sowie))\s+)(\p{L}[\p{L}-]*(?:\s\p{L}[\p{L}-]*)?)\s+$/iu;
 const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|je(?:weils)?)(?!\p{L})\s*:?/iu;
 
@@ -118,7 +119,7 @@ function beginsOf(o: OrderReading, stretch: Stretch, quantities: readonly Quanti
     const isItsColour =
       hasColour(o, words) &&
       hasColour(o, stretch.text.slice((begins.at(-1) ?? 0) - stretch.start, from - stretch.start));
-    const each = EACH_AHEAD.exec(before)?.[0].length ?? 0;
+    const each = (EACH_AHEAD.exec(before) ?? AGAIN_AHEAD.exec(before))?.[0].length ?? 0;
     begins.push(isOfIt || isItsColour ? from : q.at[0] - each);
   }
   return begins;
