@@ -91,7 +91,7 @@ const sizeAndKind =
 const hookWords =
   /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|long-?shank(?:ed)?|short-?shank(?:ed)?|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wets?|dry|dries|nymphs?|midges?|flats|streamers?|jigs?|grubs?|scuds?|curved|straight|pupae?|emergers?|caddis|double|treble|single|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point|on|with)$/;
 const aKind =
-  /^(?:saltwater|stainless|stinger|popper|shank|eye|straight-eye|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|pupae?|emergers?|caddis|double|salmon|hook|hooks)$/;
+  /^(?:saltwater|stainless|stinger|popper|shank|eye|straight-eye|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|pupae?|emergers?|caddis|double|single|treble|salmon|low-water|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
 function isHookAlone(text: string): boolean {
   const on = onIt.exec(text)?.[0];

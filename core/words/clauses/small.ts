@@ -244,7 +244,7 @@ export const glueClauses: Clause[] = [
   ),
   clause(
     "the whole fly",
-    words("(?:over\\s+|along\\s+)?(?:the\\s+)?(?:whole|entire|complete)\\s+(?:fly|length)|everything|all\\s+over"),
+    words("(?:over\\s+|along\\s+)?(?:the\\s+)?(?:whole|entire|complete)\\s+(?:fly|length)|(?:(?:over|across)\\s+)?everything|all\\s+over"),
     (s) => {
       s.from = { eyeLengths: 0 };
       s.to = { landmark: "bend" };
@@ -381,6 +381,7 @@ export const actClauses: Clause[] = [
         "at\\s+the\\s+(?:bottom|underside|belly)",
         "underneath",
         "below",
+        "beneath",
         "on\\s+top",
         "(?:to\\s+(?:look\\s+like|suggest|imitate|make|form)|for|as)\\s+(?:the\\s+|some\\s+)?(?:legs|gills|breathers)",
         "(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?",

@@ -17,13 +17,15 @@ export const withTurnsOf = (all: Told[], text: string): Told[] =>
 export const withFurther = (all: Told[]): Told[] =>
   all.reduce<Told[]>((told, t) => {
     // What only holds it may stand between.
-    const at = told.findLastIndex((b) => b.description !== undefined || (b.verb !== "tie in" && b.verb !== "hold"));
+    // So may a coat of nothing that is named: “quill, lacquered, touching turns over 60 %”.
+    const at = told.findLastIndex((b) => b.description !== undefined || !(b.verb && stepsAside.has(b.verb)));
     const before = told[at];
     const said = before && (saysMoreOf(before, t) ? t.said : holdsIt(before, t));
     if (!before || !said) return [...told, t];
     return told.with(at, { ...before, said: { ...before.said, ...said }, ...wordsOf(before, t) });
   }, []);
 
+const stepsAside: ReadonlySet<Told["verb"]> = new Set(["tie in", "hold", "finish"]);
 /** What is done with the stuff of a part, and of which more can be said. */
 const ofParts: ReadonlySet<Told["kind"]> = new Set(["lay", "wind", "dress"]);
 function saysMoreOf(before: Told, t: Told): boolean {

@@ -12,7 +12,7 @@ const opens = match(
     "(?:which|this|that|it)\\s+(?:will|helps?|gives?|stops?|prevents?|lets?|adds?|protects?|allows?|looks?|represents?|imitates?|suggests?|keeps|makes(?=\\s+(?:it|them|the\\s+\\w+)\\s))",
     "(?:and\\s+)?(?:mak(?:e|ing)\\s+sure|be(?:ing)?\\s+(?:careful|sure)|careful|tak(?:e|ing)\\s+(?:good\\s+)?care|watch(?:ing)?|mind(?:ing)?|try(?:ing)?\\s+(?:not\\s+)?to|remember(?:ing)?)(?=\\s)",
     "(?:and\\s+|then\\s+)*check(?:ing)?(?=\\s+(?:that|it|they|the|them|for|on|if|whether)\\b|\\s*$)",
-    "(?:don't|do\\s+not|never|avoid(?:ing)?|no\\s+need\\s+to|there\\s+is\\s+no\\s+need\\s+to|it\\s+does\\s+not\\s+matter|resist)(?=\\s)",
+    "(?!(?:don't|do\\s+not)\\s+(?:cut|trim|clip|snip)\\s+(?:off\\s+)?the\\s+(?:rest|remainder|butts?)\\b)(?:don't|do\\s+not|never|avoid(?:ing)?|no\\s+need\\s+to|there\\s+is\\s+no\\s+need\\s+to|it\\s+does\\s+not\\s+matter|resist)(?=\\s)",
     "(?:otherwise|or\\s+else|or\\s+(?:it|they|the\\s+\\w+)\\s+will|unless|just\\s+in\\s+case)(?=\\s)",
     "(?:and\\s+)?keep(?:ing)?\\s+(?:it|them|everything|the\\s+\\w+)\\s+as\\s+\\w+\\s+as",
     "as\\s+you\\s+(?:go|come|wind|work|wrap|do)",

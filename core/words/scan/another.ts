@@ -5,7 +5,7 @@ import { verbAt } from "../verbs";
 import { count as countRead } from "../text/count";
 import { overItAt } from "./heads";
 import { actionAt } from "./lead";
-import { words, seq, skipBlanks as skip, match } from "../parse";
+import { words, oneOf, seq, skipBlanks as skip, match } from "../parse";
 import { NUMBER_WORD } from "../text/number";
 import { impliedBy } from "../named";
 import { descriptionAt } from "../description";
@@ -50,7 +50,10 @@ const secondLayer = words(
   `(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)|(?:then|and)(?:\\s+another)?(?=\\s+(?:\\d+|${NUMBER_WORD})\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|the\\s+first))\\b)`,
 );
 
-const turnsOnly = seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))"));
+const turnsOnly = oneOf<unknown>(
+  seq(countRead, words("(?:\\w+\\s+)?turns?(?=\\s*(?:[,.;]|$))")),
+  words("(?:in\\s+)?(?:touching|close|tight|even|open)\\s+turns"),
+);
 
 const someOf = seq(
   countRead,

@@ -214,10 +214,14 @@ function tellThreadAlone({ r, t }: ToldClause): boolean {
 }
 
 const theRestHangs = /\bthe\s+(?:rest|remainder)\b/;
+const isNotCut = /\b(?:don't|do\s+not)\s+(?:cut|trim|clip|snip)\b|\bleave\b.*\bhanging\b/;
 /** “I leave the rest of the fibres hanging”, of what was just tied in: there it waits to be told of again. */
 function restHangs({ t: { told, text, bench } }: ToldClause): boolean {
+  const words = text.slice(told.at, told.end);
+  // “Don't cut the rest of the marabou”, which a later clause takes up.
+  if (told.refers === "the rest" && told.verb === undefined && isNotCut.test(words)) return true;
   if (told.said.hanging !== true || told.description || told.role !== undefined) return false;
-  return theRestHangs.test(text.slice(told.at, told.end)) && bench.made[bench.made.length - 1]?.step.do === "lay";
+  return theRestHangs.test(words) && bench.made[bench.made.length - 1]?.step.do === "lay";
 }
 
 function tellWoundAtOnce({ r, t }: ToldClause): boolean {

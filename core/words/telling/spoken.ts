@@ -6,6 +6,8 @@ export const numbered = /^\s*(\d{1,2})\s+(?=[\p{L}\d.])/u;
 export const numberLength = (line: string): number => (counted.exec(line) ?? numbered.exec(line))?.[0].length ?? 0;
 const counted = /^\s*step\s+\d{1,2}\s*[:.)-]?\s+/u;
 const FEWEST_NUMBERED = 3;
+/** The name, the hook and the thread may stand above them. */
+const MOST_AHEAD = 4;
 
 /** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
 export function withoutNumbers(all: string[]): string[] {
@@ -15,7 +17,8 @@ export function withoutNumbers(all: string[]): string[] {
   const numbers = told.map((l) => Number(numbered.exec(l)?.[1] ?? NaN));
   const first = numbers.indexOf(1);
   const run = numbers.slice(Math.max(0, first));
-  if (first < 0 || first > 1 || run.length < FEWEST_NUMBERED || run.some((n, i) => n !== i + 1)) return lines;
+  const isAhead = first <= 1 || (first <= MOST_AHEAD && run.length > FEWEST_NUMBERED);
+  if (first < 0 || !isAhead || run.length < FEWEST_NUMBERED || run.some((n, i) => n !== i + 1)) return lines;
   return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
 }
 

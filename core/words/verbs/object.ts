@@ -5,6 +5,7 @@ import { isOfLittle, type Description } from "../description";
 import { takeSizes } from "./sized";
 import type { Said } from "../said";
 import { lastBody } from "./lastBody";
+import { PARTS, roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
 import { FRONT } from "./shares";
 
@@ -21,7 +22,7 @@ export interface Meant {
 /** What a clause is about: the part that it names, the material that it describes, or what was told of last. */
 export function objectOf(t: Telling): Meant {
   const { told, bench } = t;
-  const found = told.description && bench.resolve(told.description);
+  const found = told.description && (sameAsPart(t) ?? bench.resolve(told.description));
   const material = found?.material;
   if (found && told.description) noteFound(t, told.description, found);
   const role =
@@ -59,6 +60,19 @@ export function objectOf(t: Telling): Meant {
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+const sameAs = new RegExp(`\\bsame\\s+([a-z]+)\\s+as\\s+(?:(?:in|on|for)\\s+)?(?:the\\s+)?(${PARTS})(?![\\p{L}])`, "u");
+/** “Same dubbing as the abdomen”: the stuff of that part, whatever was tied in since. */
+function sameAsPart({ told, text, bench }: Telling): ReturnType<Bench["resolve"]> | undefined {
+  const [, noun, part = ""] = sameAs.exec(text.slice(told.at, told.end)) ?? [];
+  // “Olive hair, the same length as the tail” is of no other stuff.
+  if (noun === undefined || noun !== told.description?.text.trim()) return undefined;
+  const role = roleOfWord(part);
+  const material = bench.materialOf(bench.ofRole(role));
+  const isOfForm = material !== undefined && material.form === told.description.means?.form;
+  const isBlend = material?.form === "blend" && told.description.means?.form === "dubbing";
+  return material && (isOfForm || isBlend) ? { material, others: [], isNew: false } : undefined;
 }
 
 /** What the line tells of the material that was found for its words. */

@@ -82,6 +82,11 @@ export const byFeather: Clause[] = [
     (s, [, n]) => partOf(s, "tip", n),
   ),
   clause(
+    "the tips of a plume",
+    words("(?:the\\s+)?tips?\\s+of\\s+(?=(?:an?|one|the)\\s+(?:[a-z-]+\\s+){0,3}(?:feather|plume|hackle)\\b)"),
+    (s) => partOf(s, "tip"),
+  ),
+  clause(
     "tips only",
     words(
       "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b|(?:as|for)\\s+(?:the\\s+|an?\\s+)?(?:wings?|tails?|spinner|spent)\\b))",

@@ -189,7 +189,7 @@ export const howTied: Clause[] = [
   clause(
     "tips left natural",
     words(
-      "(?:natural|staggered|uneven)\\s+tips|tips\\s+(?:left\\s+)?(?:natural|uneven|staggered)|not\\s+stacked|unstacked",
+      "(?:natural|staggered|uneven)\\s+tips|tips\\s+(?:left\\s+)?(?:natural|uneven|staggered)|(?:(?:the\\s+)?tips\\s+(?:are\\s+)?)?not\\s+(?:stacked|evened(?:\\s+up)?|even|aligned|level(?:led)?)|unstacked",
     ),
     (s) => putWay(s, "tips", "natural"),
   ),
