@@ -570,7 +570,9 @@ function withAddition(text: string, from: number, form: MaterialForm | undefined
       if (next === place) break;
       place = next;
     }
-    const close = /^\s*([,;:.)(]|$|or(?=\s+(?:finer|thinner|heavier|stronger|similar|equivalent)\b))/.exec(text.slice(place));
+    const close = /^\s*([,;:.)(]|$|or(?=\s+(?:finer|thinner|heavier|stronger|similar|equivalent)\b))/.exec(
+      text.slice(place),
+    );
     if (taken === 0 || !close) return end;
     if (opened[1] === "(" && close[1] !== ")") return end;
     const stop = place - (/\s*$/.exec(text.slice(end, place))?.[0].length ?? 0);

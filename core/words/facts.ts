@@ -29,7 +29,7 @@ const hookSentences = [
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i\\s+|first\\s+|we\\s+)?(?:take|choose|select|use|start\\s+with|begin\\s+with)\\s+an?\\s+(?:[a-z-]+\\s+){0,4}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:[\\w-]+\\s+){0,4}?hook(?=\\s*(?:[.;]|$))`,
   ),
-  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*[.;])/,
+  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?:\s+(?:long|short|standard)[\s-]shank(?:ed)?)?(?=\s*[.;])/,
   // “I tie my pike fly on a 4/0, 210 thread.”
   /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,
 ];

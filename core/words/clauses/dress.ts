@@ -60,6 +60,10 @@ const shapes: [string, DubbedShape][] = [
     "(?:thin(?:ner)?|slim(?:mer)?|sparser?)\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning))|to\\s+(?:start|begin)(?:\\s+with)?),?\\s+(?:and\\s+|then\\s+|but\\s+)*(?:(?:twice|getting|becoming|growing)\\s+)?(?:as\\s+)?(?:thick|full|fat|heav)(?:t?er|ier|y)?(?:\\s+(?:at|in|for|over|towards?|to)\\s+the\\s+(?:(?:last|final|front|other)\\s+)?(?:third|half|quarter|end|front|thorax|eye|bead))?",
     "tapered",
   ],
+  [
+    "(?:thick|full|fatt|broad|stout)er\\s+(?:towards?|at|near)\\s+(?:the\\s+)?(?:front|shoulder|head|eye|thorax)",
+    "tapered",
+  ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
     "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|taper(?:ed|ing)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",

@@ -77,7 +77,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   // “8 strands of flash, spread all around” stand off the shank, also in a line about the body.
   if (form === "flash" && /\bstrands?\b/i.test(text) && !windWords.test(text)) return "lay";
   // What is wound is only laid where it waits to be.
-  if (role === "weight" && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text)) return "lay";
+  if ((role === "weight" || form === "weight wire") && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text))
+    return "lay";
   if (role !== undefined && woundRoles.has(role) && (form !== "feather fibre" || role === "body" || role === "thorax"))
     return /counted\s+when\s+wound|\bbound\s+in\b(?!.*\bturns?\b)(?!.*\btouching\b)|left\s+hanging/i.test(text) &&
       !/\bturns?\b|(?<!when\s)\bwound\b/i.test(text)

@@ -244,7 +244,9 @@ export const glueClauses: Clause[] = [
   ),
   clause(
     "the whole fly",
-    words("(?:over\\s+|along\\s+)?(?:the\\s+)?(?:whole|entire|complete)\\s+(?:fly|length)|(?:(?:over|across)\\s+)?everything|all\\s+over"),
+    words(
+      "(?:over\\s+|along\\s+)?(?:the\\s+)?(?:whole|entire|complete)\\s+(?:fly|length)|(?:(?:over|across)\\s+)?everything|all\\s+over",
+    ),
     (s) => {
       s.from = { eyeLengths: 0 };
       s.to = { landmark: "bend" };

@@ -1,4 +1,4 @@
-import { looseLeft, wordsOf, type Told } from "../told";
+import { formTold, looseLeft, wordsOf, type Told } from "../told";
 
 /** “Dub the silk with hare's ear”: the thread is what carries it, the fur is what is dubbed. */
 export function withDubbing(all: Told[]): Told[] {
@@ -23,6 +23,22 @@ export function withDubbing(all: Told[]): Told[] {
     ];
   });
 }
+
+/** “Hare's ear, spun on the silk”: on what it is dubbed, and no other stuff. */
+export const withCarrier = (all: Told[]): Told[] =>
+  all.flatMap((t, n): Told[] => {
+    const isCarrier = (x: Told | undefined, fur: Told | undefined): boolean =>
+      x?.verb === "dub" &&
+      formTold(x) === "thread" &&
+      fur?.kind === "dress" &&
+      fur.description !== undefined &&
+      formTold(fur) !== "thread" &&
+      fur.role === x.role;
+    const next = all[n + 1];
+    if (isCarrier(t, all[n - 1])) return [];
+    if (!next || !isCarrier(next, t)) return [t];
+    return [{ ...t, said: { ...next.said, ...t.said }, ...wordsOf(t, next), end: next.end }];
+  });
 
 const putsOn =
   /^\W*(?:then\s+|now\s+)?(?:apply|put|spin|twist|load)\b.*\b(?:to|on|onto)\s+(?:the\s+|your\s+)?(?:thread|silk)\b/;

@@ -2,7 +2,7 @@ import { withTaken } from "../taken";
 import type { Told } from "../told";
 import { withCoat, withPiece } from "./coats";
 import { withOnes, withBothColours } from "./colours";
-import { withMixed, withDubbing } from "./dubbed";
+import { withMixed, withDubbing, withCarrier } from "./dubbed";
 import { withPartBehind, withFurther, withTurnsOf } from "./further";
 import { withUnder, withLayers, withWetUnder } from "./layers";
 import { withLegsOf } from "./legsOf";
@@ -31,6 +31,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withMixed,
   withLayers,
   withDubbing,
+  withCarrier,
   withTwisted,
   withNamedAhead,
   withPartBehind,

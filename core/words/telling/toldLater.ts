@@ -49,6 +49,8 @@ function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): bo
   // “Tail: 8 fibres of cock hackle”, and later “select two hackles”: whole ones are not what the fibres came from.
   if (isOfFibres && t.role === undefined && wholeHackle.test(t.description?.text.trim().toLowerCase() ?? ""))
     return false;
+  // “… with the rest of the dubbing”: that is used after it.
+  if (t.refers === "the rest") return false;
   if (role === "wing case" && t.verb === "take over" && isBareBundle(t.description?.text ?? "")) return true;
   const meansIt = t.description !== undefined && material !== undefined && means(r, t.description, material, role);
   if (t.role === role) return t.description === undefined || !isOther(r, t, material);

@@ -12,7 +12,7 @@ type DressStep = Extract<RecipeStep, { do: "dress" }>;
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */
 export function tellDub(t: Telling): void {
   const { told, bench } = t;
-  const found = objectOf(t);
+  const found = told.refers === "the rest" ? restOfDubbing(t) : objectOf(t);
   const object = found.component
     ? found
     : { ...found, component: bench.ofRole(told.role ?? "body") ?? bench.ofRole("thorax") ?? asBody(t) };
@@ -49,6 +49,14 @@ function askWhereTheyMeet({ bench, line, told }: Telling, step: DressStep): void
       "Where does the one end and the other begin? Say it as a share: “rear third orange seal, rest black seal”.",
     answers: [],
   });
+}
+
+/** “… with the rest of the dubbing”: of what was dubbed last. */
+function restOfDubbing(t: Telling): Meant {
+  const { bench } = t;
+  const last = bench.made.findLast((m) => m.step.do === "dress")?.step;
+  const component = bench.component(last?.component);
+  return component ? { component, role: component.role, form: bench.formOf(component) } : objectOf(t);
 }
 
 /** “Dub the thorax”, and not with what: with what the body was dubbed. */

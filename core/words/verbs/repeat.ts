@@ -60,6 +60,6 @@ const REAR = 0.85;
 
 export const repeat = verb(
   "repeat",
-  "(?:and\\s+)?(?:repeat(?:\\s+(?:it|this|that|the\\s+(?:process|step|same)))?|do\\s+the\\s+same(?:\\s+again)?|(?:the\\s+)?same\\s+again)\\s+(?:but\\s+)?with(?=\\s)",
+  "(?:and\\s+)?(?:repeat(?:\\s+(?:it|this|that|the\\s+(?:process|step|same)))?|do\\s+the\\s+same(?:\\s+again)?|(?:the\\s+)?same\\s+again)\\s+(?:but\\s+)?with(?=\\s)|(?:the\\s+)?same\\s+again\\s+(?:but\\s+)?in(?=\\s+[a-z])",
   tellRepeat,
 );

@@ -3,6 +3,7 @@ import type { Material, MaterialForm } from "../../materials";
 import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
+import type { Told } from "../told";
 import { anyOf } from "../parse";
 import { roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
@@ -42,7 +43,7 @@ export function tellTieIn(t: Telling): void {
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   // “Three fibres for the tail”: how many, and not of what.
-  if (!object.component && told.said.amount && !told.description)
+  if (!object.component && (told.said.amount ?? told.said.count) && !told.description)
     t.line.asks.push({
       at: [told.at, t.text.slice(0, told.end).trimEnd().length],
       sentence: `Of what is the ${object.role ?? "part"} tied? Name the material.`,
@@ -86,7 +87,12 @@ const isStood =
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
 function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { bench } = t;
-  const { said, description, kind, role } = t.told;
+  const { said, description, kind, role, part = "" } = t.told;
+  // “Two strips of lead wire along the sides”: the part is called by what it is of.
+  if (role === "weight" && !description && /\b(?:lead|wire)\b/.test(part) && !bench.ofRole("weight")) {
+    const of: Told["description"] = { at: t.told.at, end: t.told.at, text: part, means: { form: "weight wire" } };
+    return meant({ ...t, told: { ...t.told, description: of } });
+  }
   if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = formSaid(description);
   // Slips that a list named as wing pads, and no line has tied in yet.

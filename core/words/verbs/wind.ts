@@ -370,6 +370,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   // “Black cock over the seal only”, of a body of several: as far as that goes.
   const covered = isHackle(object.role) && !isPlaced(said) ? coveredBy(said, t.bench) : undefined;
   if (covered) Object.assign(said, { from: covered.rear, to: covered.front });
+  windsFromBehind(said, object, t.bench);
   const own = isHackle(object.role) && said.palmered && !isPlaced(said) ? bodyOfLine(t) : undefined;
   if (own) Object.assign(said, { from: rearOf(own), to: frontOf(own.from, own.to) });
   const front = (isHackle(object.role) || object.form === "hackle") && said.palmered ? ribbed(t.bench) : undefined;
@@ -384,6 +385,17 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   windBack(t, object, said, step.to ?? step.from);
   if (object.role) t.bench.release(object.role);
 }
+
+/** “Tied in at the tail”, as a list said, and “wind the hackle forward”: over all of the body, from there. */
+function windsFromBehind(said: Said, { role }: Meant, bench: Bench): void {
+  const at = said.tieIn?.at ?? said.there;
+  const front = isHackle(role) && said.way === "forward" ? ribbed(bench) : undefined;
+  if (!front || !at || said.from || said.begin || said.end) return;
+  if (alongShank(at) < alongShank(front) + BEHIND_BODY) return;
+  Object.assign(said, { begin: at, end: front, palmered: true });
+  delete said.there;
+}
+const BEHIND_BODY = 0.2;
 
 const isPlaced = (s: Said): boolean =>
   s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined;

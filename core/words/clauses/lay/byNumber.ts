@@ -64,7 +64,9 @@ export const byNumber: Clause[] = [
     "2 pencil thick bundles",
     seq(
       count,
-      match("(pencil|match(?:stick)?)[-\\s](?:sized?|thick(?:ness)?)\\s+(?:bunches|clumps|bundles|stacks|tufts)(?:\\s+of)?"),
+      match(
+        "(pencil|match(?:stick)?)[-\\s](?:sized?|thick(?:ness)?)\\s+(?:bunches|clumps|bundles|stacks|tufts)(?:\\s+of)?",
+      ),
     ),
     (s, [c, [thick]]) => {
       if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
@@ -187,14 +189,10 @@ export const byNumber: Clause[] = [
       s.amount = { strands: c.n, folded: true };
     },
   ),
-  clause(
-    "a loop of",
-    words("an?\\s+(?:(?:small|single|short|flat|wide)\\s+)?loop\\s+of(?=\\s+[a-z])"),
-    (s) => {
-      if (s.amount !== undefined) return false;
-      s.amount = { strands: 2, folded: true };
-    },
-  ),
+  clause("a loop of", words("an?\\s+(?:(?:small|single|short|flat|wide)\\s+)?loop\\s+of(?=\\s+[a-z])"), (s) => {
+    if (s.amount !== undefined) return false;
+    s.amount = { strands: 2, folded: true };
+  }),
   clause("a double strand", words("(?:an?\\s+)?(?:double|doubled)\\s+strands?(?:\\s*,?\\s*folded)?"), (s) => {
     s.amount = { strands: 2, folded: true };
   }),

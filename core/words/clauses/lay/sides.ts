@@ -266,10 +266,10 @@ export const sides: Clause[] = [
   clause(
     "tips to the rear",
     match(
-      "(?:with\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:tips?|points?)\\s+(?:(?:point|fac)ing\\s+)?(?:to\\s+the\\s+(rear|back|front)|towards?\\s+the\\s+(rear|back|front|bend|eye))(?=\\s*(?:[,.;]|$|and\\b))",
+      "(?:with\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:tips?|points?)\\s+(?:(?:point|fac|ly|project|extend)ing\\s+)?(?:to\\s+the\\s+(rear|back|front)|(?:out\\s+|forwards?\\s+)*(?:towards?|over)\\s+the\\s+(?:hook\\s+)?(rear|back|front|bend|eye))(?=\\s*(?:[,.;]|$|and\\b))",
     ),
     (s, [end, towards]) => {
-      if (s.attitude !== undefined) return false;
+      if (s.attitude !== undefined && s.attitude !== "over") return false;
       s.attitude = /front|eye/.test(end ?? towards ?? "") ? "forward" : "back";
     },
   ),
