@@ -1,10 +1,11 @@
-import type { Telling } from "../bench";
+import type { Bench, Telling } from "../bench";
 import type { RecipeStep } from "../../recipe";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { frontOf } from "./places";
 import { make, partName, withDeclared } from "./making";
 import { objectOf, type Meant } from "./object";
+import { alongShank } from "../settle";
 import { verb } from "./verb";
 
 type DressStep = Extract<RecipeStep, { do: "dress" }>;
@@ -24,6 +25,7 @@ export function tellDub(t: Telling): void {
   alongTheWay(t, said);
   inFrontOfIt(said);
   betweenEyes(said);
+  clearOfEye(said, bench);
   const step = make(
     t,
     "dress",
@@ -98,6 +100,14 @@ function betweenEyes(said: Said): void {
   said.from = { ...there, end: "front", plus: { of: "eye", times: -1 } };
   said.to = { ...there, end: "rear", plus: { of: "eye", times: 1 } };
   delete said.there;
+}
+
+/** So near the eye of the hook, in shanks, there is nothing in front of the eyes to dub on. */
+const AT_THE_EYE = 0.2;
+function clearOfEye({ from }: Said, bench: Bench): void {
+  if (!from || !("part" in from) || from.part !== "eyes" || from.end !== "front" || !from.plus) return;
+  const eyes = bench.made.findLast((m) => m.step.do === "seat" && bench.component(m.step.component)?.role === "eyes");
+  if (eyes?.step.do === "seat" && alongShank(eyes.step.from) < AT_THE_EYE) delete from.plus;
 }
 
 export const dub = verb(

@@ -15,8 +15,12 @@ function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
   const roleOf = (s: RecipeStep): Role | undefined => bench.component(s.component)?.role;
   if (bench.made.some((m) => roleOf(m.step) === "body") || bench.ahead.has("body")) return undefined;
   const winds = bench.made.map((m) => m.step).filter((s) => s.do === "wind" && s.to !== undefined);
+  // Foam that was folded over is the body as well.
+  const cover = bench.made.findLast(
+    ({ step }) => step.do === "lay" && step.tiedIn !== undefined && roleOf(step) === "wing case",
+  )?.step;
   const step =
-    lastBody(bench) ?? winds.findLast((s) => roleOf(s) === "tail") ?? winds.findLast((s) => roleOf(s) === "thread");
+    lastBody(bench) ?? (cover && isFoam(bench, cover) ? cover : undefined) ?? winds.findLast((s) => roleOf(s) === "tail") ?? winds.findLast((s) => roleOf(s) === "thread");
   if (step === undefined || !("from" in step) || step.from === undefined) return undefined;
   const from = step.from;
   const to = ("to" in step ? step.to : undefined) ?? from;
@@ -25,6 +29,9 @@ function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
   const place = end === "rear" ? rear : end === "middle" ? middle : front;
   return { ...place, ...(plus && place.plus === undefined && { plus }) };
 }
+
+const isFoam = (bench: Bench, step: RecipeStep): boolean =>
+  bench.formOf(bench.component(step.component)) === "stretch body";
 
 /** Places that were said by a part mean the component that has its role, or that is of the stuff. */
 export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.bench.last.component);

@@ -325,7 +325,9 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
     ...(said.free && { free: said.free }),
     ...(said.wraps !== undefined && { wraps: said.wraps }),
   };
-  if (first) return takeOver(t, waiting, own);
+  // Where nothing that it could cover is to come, it lies at once.
+  const isCovering = first !== undefined || !(bench.ahead.has("thorax") || bench.ahead.has("body"));
+  if (isCovering) return takeOver(t, waiting, own);
   // A line of its own may have told it by then.
   bench.later.push({ after: ["thorax"], make: () => (waiting.used ? undefined : takeOver(t, waiting, own)) });
 }
