@@ -3,6 +3,7 @@ import type { Span } from "../spans";
 import { Stretch } from "../stretch";
 import { quantitiesIn } from "../quantity";
 import type { Doubt } from "../types";
+import { sameAtEnd } from "./same";
 
 const OTHER_ORDER =
   /(?<!\p{L})(?:(?<=(?:^|[:;–-]\s)\s*(?:(?:please|could you|can you|can we|bitte)\s+)?)(?:swap|exchange|replace|switch|tausch\w*|ersetz\w*)|same as (?:my|our|the) order|cancel\w*|stornier\w*|storno|(?<!(?<!\p{L})(?:with|mit)\s[^,;.]{0,40})(?:instead of|anstatt|statt)|amend\w*|change (?:the|my|our|that) order|add(?:ed)? (?:\S+ ){0,8}to (?:the |our |my |their |his |her )?(?:last|previous|existing|order)|add(?:ed)? (?:\S+ ){0,8}to (?:what|the (?:one|order|list|lot)) (?:i|we) (?:sent|ordered|gave|placed|asked)|(?:on|in|of|from) (?:my|our|the) (?:last|previous|open|current) order|(?:last week's|previous|existing|earlier) order|bestellung (?:ändern|vom)|our order of)(?!\p{L})/iu;
@@ -15,7 +16,9 @@ const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|meh
 /** It speaks of an order that is there: that one has to be opened. */
 export function askOtherOrder(o: OrderReading, clause: Span): boolean {
   const other = OTHER_ORDER.exec(clause.text);
-  const before = other ? undefined : AS_BEFORE.exec(clause.text);
+  // “Olive the same again” is of the statement before it.
+  const isOfThis = o.order.lines.length > 0 && sameAtEnd(o, clause) !== undefined;
+  const before = other || isOfThis ? undefined : AS_BEFORE.exec(clause.text);
   const found = other ?? before;
   if (!found || (other && replacesAPart(o, clause, other))) return false;
   // Whose order it is, and for when, is said there all the same.
