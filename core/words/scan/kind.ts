@@ -47,7 +47,8 @@ export function kindOfTold(
   // “Pearl tubing, slid over the shank”: it is bound at its ends, and not wound.
   if (form === "tinsel" && slidOn.test(text) && verb !== "wind") return "lay";
   if (verb === "hold" && (form === "wire" || form === "tinsel")) return "wind";
-  if (verb === "wind" && (form === "dubbing" || form === "blend")) return "dress";
+  // “Rib with 5 turns, against the dubbing”: no rib is dubbed.
+  if (verb === "wind" && role !== "rib" && (form === "dubbing" || form === "blend")) return "dress";
   if (verb === "tie in") return form === "bead" || form === "eyes" ? "seat" : form === "liquid" ? "glue" : "lay";
   if (verb !== undefined && verb in kindOfVerb) return kindOfVerb[verb] as Kind;
   return kindOf(text, role, form);

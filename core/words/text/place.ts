@@ -124,7 +124,7 @@ const landmarkWords: [string, Place][] = [
     { landmark: "bend" },
   ],
   [
-    "(?:(?:the\\s+)?(?:point|place|spot|position)\\s+)?where\\s+(?:the|a|its)\\s+barb\\s+(?:would|should)(?:\\s+(?:be|have\\s+been|sit))?|(?:hook\\s+)?barb",
+    "(?:(?:the\\s+)?(?:point|place|spot|position)\\s+)?where\\s+(?:the|a|its)\\s+barb\\s+(?:would|should)(?:\\s+(?:be|have\\s+been|sit))?|(?:hook\\s+)?barb(?!\\s+lengths?\\b)",
     { landmark: "barb" },
   ],
   [

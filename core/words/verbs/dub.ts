@@ -1,4 +1,5 @@
 import type { Bench, Telling } from "../bench";
+import type { MaterialForm } from "../../materials";
 import type { RecipeStep } from "../../recipe";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
@@ -17,7 +18,9 @@ export function tellDub(t: Telling): void {
   const object = found.component
     ? found
     : { ...found, component: bench.ofRole(told.role ?? "body") ?? bench.ofRole("thorax") ?? asBody(t) };
-  if (!object.component) {
+  // “Spun once and held”, behind a body of tinsel: of that nothing is dubbed.
+  const isUndubbable = !told.description && noFur.has(bench.formOf(object.component));
+  if (!object.component || isUndubbable) {
     t.line.asks.push({ at: [told.at, told.end], sentence: "With what is it dubbed? Name the dubbing.", answers: [] });
     return;
   }
@@ -38,6 +41,19 @@ export function tellDub(t: Telling): void {
   bench.hangs = frontOf(step.from, step.to);
   bench.release(object.role ?? object.component.role);
 }
+
+const noFur = new Set<MaterialForm | undefined>([
+  "tinsel",
+  "wire",
+  "weight wire",
+  "floss",
+  "chenille",
+  "bead",
+  "eyes",
+  "quill",
+  "rubber",
+  "stretch body",
+]);
 
 /** “Body: three turns of orange fur, the rest black”: two furs, and not where the one ends and the other begins. */
 function askWhereTheyMeet({ bench, line, told }: Telling, step: DressStep): void {

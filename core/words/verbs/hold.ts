@@ -1,9 +1,9 @@
 import type { Place } from "../../hooks";
-import type { LengthRule } from "../../recipe";
 import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
 import { objectOf } from "./object";
+import { placeOf } from "./places";
 import { formTold } from "../told";
 import { verb } from "./verb";
 
@@ -98,13 +98,6 @@ function leftInFront({ told, text, bench, line }: Telling): boolean {
       answers: [],
     });
   return true;
-}
-
-/** “Down to the bend”: of what is bound down that is a place, no length. */
-function placeOf(shown: LengthRule): Place | undefined {
-  if ("to" in shown) return shown.to;
-  const reach = "reach" in shown ? shown.reach : undefined;
-  return reach === "bend" || reach === "point" || reach === "barb" ? { landmark: reach } : undefined;
 }
 
 /** So far apart, in shanks, two places are not the same one said twice. */

@@ -20,7 +20,8 @@ export interface Meant {
 }
 
 /** What a clause is about: the part that it names, the material that it describes, or what was told of last. */
-export function objectOf(t: Telling): Meant {
+export function objectOf(telling: Telling): Meant {
+  const t = withWeight(telling);
   const { told, bench } = t;
   const found = told.description && (sameAsPart(t) ?? bench.resolve(told.description));
   const material = found?.material;
@@ -60,6 +61,15 @@ export function objectOf(t: Telling): Meant {
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+/** “Two strips of lead wire”, “cover the shank with lead wire”: the part is called by what it is of. */
+function withWeight(t: Telling): Telling {
+  const { role, description, part = "" } = t.told;
+  const isNamed = role === "weight" && !description && /\b(?:lead|wire)\b/.test(part) && !t.bench.ofRole("weight");
+  if (!isNamed) return t;
+  const of: Description = { at: t.told.at, end: t.told.at, text: part, means: { form: "weight wire" } };
+  return { ...t, told: { ...t.told, description: of } };
 }
 
 const sameAs = new RegExp(`\\bsame\\s+([a-z]+)\\s+as\\s+(?:(?:in|on|for)\\s+)?(?:the\\s+)?(${PARTS})(?![\\p{L}])`, "u");

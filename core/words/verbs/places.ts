@@ -1,6 +1,6 @@
 import type { Place } from "../../hooks";
 import type { Bench, Telling } from "../bench";
-import type { RecipeStep, Role } from "../../recipe";
+import type { LengthRule, RecipeStep, Role } from "../../recipe";
 import { lastBody } from "./lastBody";
 import { alongShank } from "../settle";
 import { HERE, JOINT, OF_STUFF, shifted } from "../text/place";
@@ -20,7 +20,10 @@ function bodyPlace({ end, plus }: PartPlace, bench: Bench): Place | undefined {
     ({ step }) => step.do === "lay" && step.tiedIn !== undefined && roleOf(step) === "wing case",
   )?.step;
   const step =
-    lastBody(bench) ?? (cover && isFoam(bench, cover) ? cover : undefined) ?? winds.findLast((s) => roleOf(s) === "tail") ?? winds.findLast((s) => roleOf(s) === "thread");
+    lastBody(bench) ??
+    (cover && isFoam(bench, cover) ? cover : undefined) ??
+    winds.findLast((s) => roleOf(s) === "tail") ??
+    winds.findLast((s) => roleOf(s) === "thread");
   if (step === undefined || !("from" in step) || step.from === undefined) return undefined;
   const from = step.from;
   const to = ("to" in step ? step.to : undefined) ?? from;
@@ -153,6 +156,14 @@ export function settleBead(said: Said, bench: Bench): void {
     if (place && "part" in place && place.plus === undefined && bench.component(place.part)?.role === "bead")
       said[key] = { landmark: "eye" };
   }
+}
+
+/** “Down to the bend”: of what is bound down that is a place, no length. */
+export function placeOf(shown: LengthRule): Place | undefined {
+  if ("to" in shown) return shown.to;
+  const reach = "reach" in shown ? shown.reach : undefined;
+  if (reach === "tail") return { part: "tail", end: "rear" };
+  return reach === "bend" || reach === "point" || reach === "barb" ? { landmark: reach } : undefined;
 }
 
 export const LEAST_WAY = 0.03;

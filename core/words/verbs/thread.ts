@@ -176,10 +176,10 @@ export const start = verb(
     "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
     "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk)|(?=(?:[a-z]+\\s+)?(?:\\d{2,3}|\\d{1,2}\\/0)\\s+(?:[a-z]+\\s+)?(?:thread|silk)\\b))",
-    "cover\\s+the\\s+(?:hook\\s+)?shank",
+    'cover\\s+the\\s+(?:hook\\s+)?shank(?!\\s+(?:with|in)\\s+(?:(?!thread\\b|silk\\b)[\\w."-]+\\s+){0,3}(?:lead|wire|floss|tinsel|wool|yarn|foil)\\b)',
     "cover(?:ing)?\\s+(?:up\\s+)?(?:the\\s+)?(?:lead|wire|weight|shank|hook|turns|it)(?:\\s+with\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?,?\\s+(?:and\\s+)?(?:then\\s+)?(?:go(?:ing)?|work(?:ing)?|wind(?:ing)?|runn?(?:ing)?|com(?:e|ing)|head(?:ing)?)(?:\\s+(?:on|back|down|up|all\\s+the\\s+way))*(?=\\s+(?:to|into|round)\\s)",
     "dress\\s+(?:the\\s+)?(?:hook|shank|hook\\s+shank)(?:\\s+with(?:\\s+an?)?(?:\\s+(?:thin|flat|smooth|neat|even|light|single))*(?:\\s+(?:layer|bed|base|coat)\\s+of)?\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?(?=\\s+(?:down|back|to|from|as\\s+far|up)\\b|\\s*(?:[,.;]|$))",
-    "put\\s+(?:down|on)\\s+an?\\s+(?:[a-z]+\\s+)?(?:layer|bed)(?=\\s+(?:down|from|to|back|along|on|over|up|as\\s+far)\\b)",
+    "(?:put\\s+(?:down|on)|take|run|lay|wind)\\s+an?\\s+(?:[a-z]+\\s+)?(?:layer|bed)(?=\\s+(?:down|from|to|back|along|on|over|up|as\\s+far)\\b)",
   ),
   tellThread,
 );

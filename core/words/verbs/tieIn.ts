@@ -3,7 +3,6 @@ import type { Material, MaterialForm } from "../../materials";
 import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
-import type { Told } from "../told";
 import { anyOf } from "../parse";
 import { roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
@@ -11,6 +10,7 @@ import { cutForms, strandForms } from "./usual";
 import { make, partName, withDeclared } from "./making";
 import { objectOf, type Meant } from "./object";
 import { tellFinish } from "./finish";
+import { placeOf, settleParts } from "./places";
 import { tellSeat } from "./seat";
 import { verb } from "./verb";
 
@@ -55,11 +55,13 @@ export function tellTieIn(t: Telling): void {
 
 const itDown = /\bbind\s+(?:it|them)\s+(?:all\s+the\s+way\s+)?(?:down|back|along)\b/;
 /** “Catch it in on the far side and bind it all the way down”: it is tied in once, and lies along the shank. */
-function bindsItDown({ told, text, bench, line }: Telling): boolean {
+function bindsItDown(t: Telling): boolean {
+  const { told, text, bench, line } = t;
   const { said } = told;
   if (told.description || said.begin || !itDown.test(text.slice(told.at, told.end))) return false;
   const waiting = bench.waits((w) => !w.hangs && w.line === line.number);
-  const to = said.end ?? said.to ?? said.there;
+  const to = said.end ?? said.to ?? said.there ?? (said.shown && placeOf(said.shown));
+  if (to) settleParts(to, t, undefined);
   const bound = bench.made.find((m) => m.step.id === waiting?.step);
   // “… and bind it all the way down to the bend”: there it waits from then on.
   if (waiting && to && bound?.step.do === "lay") {
@@ -87,12 +89,7 @@ const isStood =
 /** Slips, and feathers of which there are so many on each side, are a wing where nothing else is said. */
 function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { bench } = t;
-  const { said, description, kind, role, part = "" } = t.told;
-  // “Two strips of lead wire along the sides”: the part is called by what it is of.
-  if (role === "weight" && !description && /\b(?:lead|wire)\b/.test(part) && !bench.ofRole("weight")) {
-    const of: Told["description"] = { at: t.told.at, end: t.told.at, text: part, means: { form: "weight wire" } };
-    return meant({ ...t, told: { ...t.told, description: of } });
-  }
+  const { said, description, kind, role } = t.told;
   if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = formSaid(description);
   // Slips that a list named as wing pads, and no line has tied in yet.
@@ -444,7 +441,7 @@ export const tieInVerb = verb(
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
     "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
-    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b|take\\s+the\\s+(?:[a-z]+\\s+){1,2}(?:down|off)\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
   ),
   tellTieIn,
 );

@@ -116,7 +116,9 @@ export const byNumber: Clause[] = [
   ),
   clause(
     "stack it",
-    words("(?:and\\s+)?(?:stack|even(?:\\s+up)?|level|align)\\s+(?:it|them|the\\s+(?:hair|tips|fibres))"),
+    words(
+      "(?:and\\s+)?(?:stack|even(?:\\s+up)?|level|align|line\\s+up|square\\s+up)\\s+(?:it|them|the\\s+(?:hair|tips|fibres))|(?:and\\s+)?(?:line|even|square)\\s+(?:them|(?:the|their|its)\\s+tips)\\s+up",
+    ),
     (s) => putWay(s, "tips", "stacked"),
   ),
   clause(

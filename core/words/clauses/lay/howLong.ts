@@ -114,6 +114,15 @@ export const saidToBeLengths: Clause[] = [
     (s, [, l]) => shown(s, l),
   ),
   clause(
+    "cut 2 mm either side",
+    seq(
+      words("(?:and\\s+)?(?:trimmed|cut|clipped)"),
+      absolute,
+      words("(?:on\\s+|to\\s+)?(?:each|either)\\s+side(?:\\s+of\\s+the\\s+(?:hook|shank|head))?"),
+    ),
+    (s, [, mm]) => shown(s, { mm }),
+  ),
+  clause(
     "trimmed to 2 mm",
     seq(
       words("(?:and\\s+)?(?:trimmed|cut|clipped|shortened)\\s+(?:back\\s+|down\\s+)?to"),
@@ -172,6 +181,11 @@ export const saidToBeLengths: Clause[] = [
       }
       return shown(s, l);
     },
+  ),
+  clause(
+    "standing 4 mm high",
+    seq(words("standing(?:\\s+up)?"), opt(words("about")), lengthNamed, opt(words("high|tall|up|clear|proud"))),
+    (s, [, , l]) => shown(s, l),
   ),
   clause(
     "sticking out 12 mm",

@@ -52,7 +52,7 @@ export const barbClauses: Clause[] = [
   clause(
     "barbs 1.2 to 1.7 gape",
     seq(
-      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
+      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+lengths?)?)"),
       opt(words("of|about|are|is|=|:")),
       lengthPair,
     ),
@@ -104,7 +104,7 @@ export const barbClauses: Clause[] = [
   clause(
     "barbs 1.5 gapes",
     seq(
-      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+length)?)"),
+      words("(?:with\\s+)?(?:(?:hackle\\s+)?(?:barbs?|barbules?|fibres?)(?:\\s+lengths?)?)"),
       opt(words("of|about|(?:that\\s+)?are|is|=|:|a\\s+good")),
       lengthNamed,
       opt(words("long")),

@@ -62,6 +62,11 @@ export const howItLies: Clause[] = [
     () => undefined,
   ),
   clause(
+    "and back and forward again",
+    words("(?:there\\s+)?(?:and|then)\\s+back,?\\s+(?:and|then)\\s+(?:forwards?|up)\\s+again"),
+    put({ passes: 3 }),
+  ),
+  clause(
     "there and back",
     words(
       anyOf(

@@ -1,4 +1,4 @@
-import { opt, words, seq, map, oneOf, anyOf, unless } from "../../parse";
+import { match, opt, words, seq, map, oneOf, anyOf, unless } from "../../parse";
 import { type Clause, type Said, clause, samePair, putRule, put } from "../../said";
 import { absolute, placeReached } from "../../text/place";
 import { count } from "../../text/count";
@@ -69,6 +69,21 @@ export const zoned: Clause[] = [
     ),
     (s, [, mm]) => {
       s.fill = samePair({ mm });
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
+    "built up to twice the thickness of the body",
+    seq(
+      opt(words("(?:ramp(?:ed)?|filled|built)(?:\\s+up)?(?:\\s+with\\s+(?:the\\s+)?(?:thread|silk))?")),
+      opt(words("to")),
+      match(
+        "(twice|double|(?:one\\s+and\\s+a\\s+half|two|three)\\s+times)\\s+(?:the\\s+(?:thickness|diameter|width|bulk)\\s+of|as\\s+thick\\s+as)\\s+the\\s+(?:body|abdomen)",
+      ),
+    ),
+    (s, [, , [times = ""]]) => {
+      const n = /twice|double|two/.test(times) ? 2 : times.startsWith("three") ? 3 : 1.5;
+      s.fill = samePair({ of: "body", times: n });
       putRule(s, { touching: true });
     },
   ),
