@@ -1,4 +1,3 @@
-import type { Place } from "../../hooks";
 import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
