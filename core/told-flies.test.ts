@@ -128,6 +128,8 @@ describe("flies as tiers tell them", () => {
         "718-four-pilings-shrimp: PLACE_NOT_THERE",
         "728-breakwater-popper: PLACE_NOT_THERE",
         "729-sunday-lane-pheasant: PLACE_NOT_THERE",
+        "730-anchor-yard-jig: STEP_NEEDS",
+        "739-bosun-s-teal: LENGTH_LEAVES_NOTHING",
         "87-minnow-list: STEP_NEEDS",
         "98-low-water-list: LENGTH_LEAVES_NOTHING",
         "99e-midge-thread: SPOT_UNDER_BEAD",

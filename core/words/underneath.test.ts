@@ -67,3 +67,8 @@ describe("weight along the sides", () => {
     expect(lays(line)).toMatchObject([{ amount: { strands: 2 }, round: { near: 1, far: 1 } }]);
   });
 });
+
+test("a tail that is split with turns of the thread stands apart, held by as many", () => {
+  const text = "Tail: 8 fibres of pheasant tail, shank long\nI split them with a couple of turns of thread (2).";
+  expect(lays(text)).toMatchObject([{ stance: "V", tieIn: { wraps: 2 } }]);
+});

@@ -45,7 +45,7 @@ function ofThatColour(t: Told, at: Span, n: number | undefined, colour: string):
   const stuff = stuffOf(t.description?.text ?? "");
   const form = t.description?.means?.form ?? t.description?.exact?.form;
   if (n === undefined || !amount || stuff === "" || !form || !("fibres" in amount || "strands" in amount)) return [t];
-  const own = { ...t, rest: t.rest.filter((r) => r.at < at.at || r.end > at.end) };
+  const own = { ...t, rest: t.rest.filter((r) => r.at < at.at) };
   const more: Told = {
     ...structuredClone(t),
     description: { ...at, text: `${colour} ${stuff}`, means: { form } },
@@ -53,9 +53,15 @@ function ofThatColour(t: Told, at: Span, n: number | undefined, colour: string):
     understood: [at],
     kept: [],
     loose: [],
-    rest: [],
+    rest: t.rest.filter((r) => r.end > at.end),
   };
   return [own, more];
+}
+
+/** “…, then 15 red, then 20 brown on top”: and so on, in the order of the line. */
+function goesOn([own, more]: Told[], text: string): Told[] {
+  if (!own) return [];
+  return more && more.rest.length > 0 ? [own, ...withOnes([more], text)] : [own, ...(more ? [more] : [])];
 }
 
 /** “40 blue hairs with 10 green ones on top”: ten more of the same stuff in another colour. */
@@ -76,7 +82,7 @@ export function withOnes(all: Told[], text: string): Told[] {
     const stretch = then && { at: then.at, end: isOfIt ? behind.end : then.end };
     const [, n2 = "", colour2 = ""] = (stretch && furtherOnes.exec(text.slice(stretch.at, stretch.end))) ?? [];
     if (!at && stretch && description && n2 !== "" && colour2.split(" ").every(isColour))
-      return ofThatColour(t, stretch, readNumber(n2), colour2);
+      return goesOn(ofThatColour(t, stretch, readNumber(n2), colour2), text);
     const [, count = "", colour = ""] = (at && ones.exec(text.slice(at.at, at.end))) ?? [];
     const n = readNumber(count);
     const { amount } = t.said;

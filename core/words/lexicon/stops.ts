@@ -239,6 +239,7 @@ export const MANNER = anyOf(
   "(?:two|three|four|\\d)[-\\s]+ply(?=\\s*(?:[,.;]|$))",
   "(?<=\\bmm\\s+)square(?=\\s*(?:[,.;]|$))",
   "(?:take|bring|pull|draw)\\s+the\\s+(?:hackle|feather)(?:\\s+(?:tip|stem|stalk))?\\s+(?:down|off)(?:\\s+(?:on|at|to)\\s+the\\s+(?:near|far)\\s+side)?(?=\\s*(?:[,.;]|$|and\\b))",
+  "(?:pulled|stretched|drawn|wound)\\s+(?:very\\s+)?(?:tight|taut|firm)(?:ly)?(?=\\s*(?:[,.;]|$|and\\b))",
   "(?:lift|raise)(?:ing)?\\s+(?:it|them|the\\s+(?:tail|fibres|fibers|wings?|butts|hair))(?:\\s+(?:back|slightly|a\\s+(?:little|bit)))?(?!\\s+(?:up|upright|straight)\\b)",
   "(?:on|to|at|into)\\s+a\\s+taper(?=\\s*(?:[,.;]|$))",
   "(?:and\\s+)?let\\s+(?:it|them)\\s+(?:turn|spin|rotate|dry|cure|set)\\s+for\\s+(?:about\\s+)?(?:an?|half\\s+an|two|three|four|\\d+)\\s+(?:hours?|minutes?|min)",

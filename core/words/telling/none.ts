@@ -12,9 +12,12 @@ export function tellNone(r: Reading, told: Told, text: string, i: number): boole
 }
 
 /** “Weed guard none”: a part that is not there on purpose, whatever it is called. */
-export const saysNone = /^\s*(?:[a-z-]+\s+){0,2}[a-z-]+(?:\s*[:=]\s*|\s+)(?:none|not\s+needed|left\s+out)\s*[.!]?\s*$/;
+export const saysNone =
+  /^\s*(?:[a-z-]+\s+){0,2}[a-z-]+(?:\s*[:=?,]\s*|\s+)(?:none|not\s+needed|left\s+out)\s*[.!]?\s*$/;
 
 export const noneAhead = /^\s*(?:(?:none|no|nothing)\s*[.;]|none\s*,)\s+(?=\S)/;
 
 export const isNone = (text: string): boolean =>
-  /^\s*(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(text);
+  /^\s*(?:(?:in\s+front|behind|at\s+the\s+(?:head|front|eye))\s*,\s*)?(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(
+    text,
+  );

@@ -28,6 +28,14 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     new RegExp(`\\b(${NUMBER_WORD})\\s+thou(?:sandths?)?(?=\\s)`, "gu"),
     (m, kept) => `${readNumber(kept) ?? kept} thou`.padEnd(m.length),
   ],
+  // “a few hen fibres (5)”: the figure beside loose words, wherever it stands.
+  [
+    /\b(?:an?\s+)?(?:few|couple(?:\s+of)?|several)\s+(?:[a-z'-]+\s+){1,4}?\(\d{1,2}\)/gu,
+    (m) => {
+      const [, words = "", n = ""] = /(?:few|couple(?:\s+of)?|several)\s+(.*?)\s*\((\d{1,2})\)/u.exec(m) ?? [];
+      return `${n.padEnd(m.indexOf(words))}${words}`.padEnd(m.length);
+    },
+  ],
   // “so it's about as long as the shank”
   [/\b(so\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
   // “with wire that was tied in at the bend”

@@ -218,6 +218,8 @@ function roleFrom(
   // Oval waits for the rib already: what is tied in next is wound under it.
   // Braid and tubing are wound or slipped on as a body.
   if (form === "tinsel" && /\b(?:braid|tubing|piping)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
+  // “Tinsel, wound back and forth”: over all of it, as no rib is.
+  if (form === "tinsel" && (said.passes ?? 1) > 1 && !lastBody(bench)) return "body";
   const isForBody =
     form === "tinsel" &&
     bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&

@@ -1,5 +1,6 @@
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
+import type { Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
@@ -15,6 +16,7 @@ import { verb } from "./verb";
  * forward or back, as often as told.
  */
 export function tellTakeOver(telling: Telling): void {
+  if (splits(telling)) return;
   const t = asCover(telling);
   const { told, bench } = t;
   const called = bandCalled(t);
@@ -51,6 +53,20 @@ export function tellTakeOver(telling: Telling): void {
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
     answers: [],
   });
+}
+
+const isSplit = /^\W*(?:(?:i|we|you|then|and|now)\s+)*(?:split|divide|separate)\b/;
+const canSplit = new Set<Role | undefined>(["tail", "wing"]);
+/** “Split them with two turns of thread”: what was laid stands apart from then on, and the turns hold it. */
+function splits({ told, text, bench }: Telling): boolean {
+  const { said, description, role, refers } = told;
+  const component = role ? bench.ofRole(role) : refers === "it" ? bench.component(bench.last.component) : undefined;
+  const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.component === component?.id);
+  const isIt = component !== undefined && canSplit.has(component.role) && !description && last?.step.do === "lay";
+  if (!isIt || said.wraps === undefined || !isSplit.test(text.slice(told.at, told.end))) return false;
+  const at = last.step.tieIn?.at ?? last.step.to ?? last.step.from;
+  last.step = { ...last.step, stance: "V", setBy: "thread", tieIn: { ...last.step.tieIn, at, wraps: said.wraps } };
+  return true;
 }
 
 /** “The slip”, “the fibres”: what hangs there, of whatever it was cut. */
