@@ -1,6 +1,6 @@
 import type { Bench, Telling } from "../bench";
 import type { MaterialForm } from "../../materials";
-import type { RecipeStep } from "../../recipe";
+import type { RecipeStep, Role } from "../../recipe";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
 import { frontOf } from "./places";
@@ -19,7 +19,9 @@ export function tellDub(t: Telling): void {
     ? found
     : { ...found, component: bench.ofRole(told.role ?? "body") ?? bench.ofRole("thorax") ?? asBody(t) };
   // “Spun once and held”, behind a body of tinsel: of that nothing is dubbed.
-  const isUndubbable = !told.description && noFur.has(bench.formOf(object.component));
+  const isUndubbable =
+    (!told.description && noFur.has(bench.formOf(object.component))) ||
+    (neverDubbed.has(object.component?.role) && !isFur.has(bench.formOf(object.component)));
   if (!object.component || isUndubbable) {
     t.line.asks.push({ at: [told.at, told.end], sentence: "With what is it dubbed? Name the dubbing.", answers: [] });
     return;
@@ -42,6 +44,8 @@ export function tellDub(t: Telling): void {
   bench.release(object.role ?? object.component.role);
 }
 
+const isFur = new Set<MaterialForm | undefined>(["dubbing", "blend", undefined]);
+const neverDubbed = new Set<Role | undefined>(["tail", "wing", "underwing", "throat", "cheeks", "topping", "flash"]);
 const noFur = new Set<MaterialForm | undefined>([
   "tinsel",
   "wire",

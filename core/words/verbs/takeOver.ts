@@ -62,8 +62,8 @@ function splits({ told, text, bench }: Telling): boolean {
   const { said, description, role, refers } = told;
   const component = role ? bench.ofRole(role) : refers === "it" ? bench.component(bench.last.component) : undefined;
   const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.component === component?.id);
-  const isIt = component !== undefined && canSplit.has(component.role) && !description && last?.step.do === "lay";
-  if (!isIt || said.wraps === undefined || !isSplit.test(text.slice(told.at, told.end))) return false;
+  if (last?.step.do !== "lay" || !canSplit.has(component?.role) || description) return false;
+  if (said.wraps === undefined || !isSplit.test(text.slice(told.at, told.end))) return false;
   const at = last.step.tieIn?.at ?? last.step.to ?? last.step.from;
   last.step = { ...last.step, stance: "V", setBy: "thread", tieIn: { ...last.step.tieIn, at, wraps: said.wraps } };
   return true;
