@@ -46,6 +46,7 @@ const files: [string, Catalogue][] = [
   ["fender.txt", anotherCatalogue],
   ["breakwater.txt", anotherCatalogue],
   ["groyne.txt", anotherCatalogue],
+  ["capstan.txt", anotherCatalogue],
   ["rooms.txt", anotherCatalogue],
   ["letters.txt", anotherCatalogue],
   ["counter.txt", anotherCatalogue],

@@ -152,8 +152,21 @@ const ways: Way[] = [
     },
   },
   {
+    needs: /more|further|weiter/iu,
+    pattern: rule(String.raw`(${NUMBER})\s+(?:more|further|weitere)\s+(?:${DOZEN}|(${PIECE}))`),
+    read: (g, words) => counted(times(numberOf(g[1] ?? ""), g[2] === undefined ? 12 : 1), words),
+  },
+  {
     pattern: rule(String.raw`(${NUMBER})(?:\s*|-)(?:${DOZEN}|(${PIECE})|(${GROSS}))`),
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), g[3] ? 144 : g[2] ? 1 : 12), words),
+  },
+  {
+    // “3x Slate Wisp 14, 2x 16, all dozens”: how many of a size, where it is said what the numbers count.
+    needs: /[x×]/iu,
+    needsUnit: true,
+    pattern: rule(String.raw`(${NUMBER})\s*[x×]\s+(?=#?\d{1,2}(?:\/0)?(?:\s*$|[\s,;]))`),
+    fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
     // “Slate Wisp 14 slate x 36”: the sign says which number counts, not what.
@@ -206,14 +219,6 @@ const ways: Way[] = [
       const asked = inUnit(g[1] ?? "", words, unit);
       return "flies" in asked ? asked : { ...asked, answers: asked.answers.map((a) => answer(`${a.text} `)) };
     },
-  },
-  {
-    // “3x Slate Wisp 14, 2x 16, all dozens”: how many of a size, where it is said what the numbers count.
-    needs: /[x×]/iu,
-    needsUnit: true,
-    pattern: rule(String.raw`(${NUMBER})\s*[x×]\s+(?=#?\d{1,2}(?:\/0)?(?:\s*$|[\s,;]))`),
-    fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
-    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
   {
     // “6 each of red, black and olive”: how many of each, not of what.
@@ -396,6 +401,8 @@ const STATED = new RegExp(
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
     String.raw`|\((?:(?:all|alles?)\s+)?(?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
+    // “…, dozens please”
+    String.raw`|(?<=[,;.]\s{0,3})(dozens|dutzend)(?:\s+(?:please|bitte))?(?=\s*(?:[.;]|$))`,
     // “Flies, not dozens.”
     String.raw`|(?<=(?:^|[.;,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?:\s+(?:please|bitte))?(?=\s*(?:[.,;:)]|$))`,
   ].join(""),

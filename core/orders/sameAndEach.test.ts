@@ -28,6 +28,14 @@ describe("“the same” at the end of what names a colour", () => {
     expect(asked("6 dz Harbour Nymph olive weighted 14. Please send the same")).toContain("NOT_UNDERSTOOD");
   });
 
+  test("“same in claret but brass” is of every size before it", () => {
+    const text = "Barrel Nymph hare tungsten: 12: 2 dz, 14: 2 dz; same in claret but brass";
+    expect(read(text).lines.slice(2)).toMatchObject([
+      { flies: 24, size: "12", variant: "claret", form: "brass bead" },
+      { flies: 24, size: "14", variant: "claret", form: "brass bead" },
+    ]);
+  });
+
   test("“ditto in 14” behind two colours is of both", () => {
     expect(flies("Boathouse Sedge, 1 doz tan & 1 doz grey in 12, ditto in 14")).toEqual([
       "12 bsedge 12 tan",

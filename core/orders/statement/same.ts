@@ -44,16 +44,18 @@ export function asBefore(o: OrderReading, made: ReadLine[], isSame: boolean): Re
   const before = lines ? o.order.lines.slice(...lines) : [];
   if (!isSame || !one || another || before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return made;
   const says = (["size", "variant", "form"] as const).filter((f) => one.understood.some((u) => u.field === f));
-  const [said] = says;
-  // Where none or several are said, or they differ in that already, it is of the last of them.
-  if (said === undefined || says.length > 1 || new Set(before.map((l) => l[said])).size > 1) return made;
+  // Where none is said, a size beside others, or they differ in that already, it is of the last of them.
+  const isOfLast = says.length === 0 || (says.length > 1 && says.includes("size"));
+  if (isOfLast || says.some((said) => new Set(before.map((l) => l[said])).size > 1)) return made;
   // What the lines before have of it is no longer open.
   const known = { size: "WHICH_SIZE", variant: "WHICH_COLOUR", form: "WHICH_FORM" };
-  const doubts = one.doubts.filter((d) => !Object.entries(known).some(([f, code]) => f !== said && d.code === code));
+  const doubts = one.doubts.filter(
+    (d) => !Object.entries(known).some(([f, code]) => !says.some((s) => s === f) && d.code === code),
+  );
   return before.map(({ flies, size, variant, form }, i) => ({
     ...one,
     doubts,
-    ...{ flies, size, variant, form, [said]: one[said] },
+    ...{ flies, size, variant, form, ...Object.fromEntries(says.map((said) => [said, one[said]])) },
     ...(i > 0 && { understood: [], doubts: [] }),
   }));
 }
