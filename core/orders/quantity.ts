@@ -1,10 +1,10 @@
 import type { Coded } from "../errors";
 import { NUMBER, numberOf } from "./numbers";
-import { groupBy } from "../numeric";
 import { plainColour } from "./names";
 import { commaParts } from "./pieces";
 import { comesIn } from "./sizes";
-import { fold, foldedName } from "./nearest";
+import { fold } from "./nearest";
+import { fliesOfNouns, wordsOfFlies } from "./flyWords";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
 
 /** Most that one line of an order holds. */
@@ -264,6 +264,8 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
     }
   if (found.length === 0) found.push(...atTheEnd(text, start, catalogue));
   found.sort((a, b) => a.at[0] - b.at[0]);
+  found.push(...countsOfColours(text, start, found, catalogue));
+  found.sort((a, b) => a.at[0] - b.at[0]);
   const carried = [...carriedOn(text, start, found, catalogue), ...carriedBack(text, start, found, catalogue)];
   const all = [...found, ...carried].sort((a, b) => a.at[0] - b.at[0]);
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
@@ -320,10 +322,8 @@ const AS_MANY =
 function carriedOn(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
   const [first] = found;
   if (!first || !isInDozens(text.slice(first.at[0] - start, first.at[1] - start))) return [];
-  const { colours, byNoun } = wordsOfFlies(catalogue.patterns);
-  const named = fold(text)
-    .split(" ")
-    .flatMap((w) => byNoun.get(w) ?? byNoun.get(w.replace(/s$/, "")) ?? []);
+  const { colours } = wordsOfFlies(catalogue.patterns);
+  const named = fliesOfNouns(text, catalogue.patterns);
   return [...text.matchAll(CARRIED_ON)].flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
@@ -336,6 +336,41 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     const most = Math.max(...found.map((f) => f.flies ?? 0));
     return n * 12 > MOST_TIMES * most ? [bareQuantity(m[1] ?? "", at, catalogue)] : [{ at, flies: n * 12 }];
   });
+}
+const OF_A_LIST = String.raw`(?<=(?:^|[:,;]|(?<!\p{L})(?:and|und))\s{0,3})`;
+const COLOUR_COUNT = new RegExp(
+  String.raw`${OF_A_LIST}(?:(?<colour>\p{L}[\p{L}-]*)\s+(?<count>\d)|(?<ahead>\d)\s+(?<behind>\p{L}[\p{L}-]*))(?=\s*(?:[,;(]|(?:and|und)(?!\p{L})|$))`,
+  "giu",
+);
+const COLOUR_AHEAD = /(?<![\p{L}-])(\p{L}[\p{L}-]*)\s+$/u;
+/**
+ * “red 1, black 2, olive 3 (dozen)”, “red 1 dz, black 2”: colours and how many of each, where the text says what they
+ * count, or the first of them does, and the flies come in no such sizes.
+ */
+function countsOfColours(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
+  const { colours } = wordsOfFlies(catalogue.patterns);
+  const isColour = (word = ""): boolean => colours.has(fold(plainColour(word)));
+  const sized = fliesOfNouns(text, catalogue.patterns);
+  const firsts = found.filter((f) =>
+    isColour(COLOUR_AHEAD.exec(text.slice(Math.max(0, f.at[0] - start - LONGEST_END), f.at[0] - start))?.[1]),
+  );
+  const [first] = firsts;
+  const tells = first && isInDozens(text.slice(first.at[0] - start, first.at[1] - start)) ? "dz" : undefined;
+  const unit = catalogue.unit ?? tells;
+  if (!unit) return [];
+  const counts = [...text.matchAll(COLOUR_COUNT)].flatMap((m): Quantity[] => {
+    const { colour, count, ahead = "", behind } = m.groups ?? {};
+    const n = count ?? ahead;
+    const from = start + m.index + (count === undefined ? 0 : m[0].length - n.length);
+    const at: [number, number] = [from, from + n.length];
+    const isOther = found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]) || sized.some((p) => comesIn(n, p.sizes));
+    const read = isOther || !isColour(colour ?? behind) ? undefined : inUnit(n, n, unit);
+    if (!read || !("flies" in read)) return [];
+    // “red 1 dz, black 6”: six dozen, or half a one?
+    const isMany = !catalogue.unit && read.flies > MOST_TIMES * (first?.flies ?? 0);
+    return [isMany ? bareQuantity(n, at, catalogue) : { at, flies: read.flies }];
+  });
+  return counts.length + firsts.length > 1 ? counts : [];
 }
 const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
 /** The colour or the size right ahead of a number. */
@@ -362,23 +397,6 @@ function carriedBack(text: string, start: number, found: Quantity[], catalogue: 
 }
 /** No line of an order is so many times as long as all before it. */
 const MOST_TIMES = 3;
-interface FlyWords {
-  colours: Set<string>;
-  /** The words of their weights. */
-  forms: Set<string>;
-  byNoun: Map<string, Catalogue["patterns"]>;
-}
-/** Colours and nouns of a book's flies, gathered once. */
-const flyWords = new WeakMap<Catalogue["patterns"], FlyWords>();
-export function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
-  const known = flyWords.get(patterns);
-  if (known) return known;
-  const colours = new Set(patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
-  const forms = new Set(patterns.flatMap((p) => p.forms.flatMap((f) => fold(f.name).split(" "))));
-  const made = { colours, forms, byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? "") };
-  flyWords.set(patterns, made);
-  return made;
-}
 const CARRIED_ON = new RegExp(
   String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*(?:(?:another|a\s+further|weitere|noch)\s+)?)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each(?!\s+(?:week|month|fortnight|woche|monat)))\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
   "giu",

@@ -52,6 +52,11 @@ const list = new RegExp(
   `${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|or)[\\s\uE000]*(?:(?<=\uE000\\s*)(?:in|on)\\s+)?#?${SIZE}|\\s+#\\s?${SIZE})+)`,
   "iu",
 );
+/** “12s 14s 16s”, “12 14 16”: nothing between them, each a step above the one before. */
+const row = new RegExp(
+  `${FREE}(?:${MARK})?(\\d{1,2}'?s(?:\\s+\\d{1,2}'?s)+|\\d{1,2}(?:\\s+\\d{1,2}){2,})(?![\\p{L}\\d%/])`,
+  "iu",
+);
 /** “12-14-16”: three or more are a list, two are a range. */
 const chain = new RegExp(`${FREE}(?:${MARK})?(${SIZE}(?:\\s*[-–]\\s*#?${SIZE}){2,})`, "iu");
 const range = new RegExp(`${FREE}(?:${MARK})?(${SIZE})\\s*(?:-|–|to|bis|through)\\s*#?(${SIZE})`, "iu");
@@ -101,8 +106,19 @@ export function takeSizes(stretch: Stretch, of: Sizes | undefined): SizesRead | 
       return { at: several.at, words: several.words, sizes: [...new Set(sizes)].filter(fits), isRange: false };
     }
   }
+  const steps = stretch.find(row);
+  const inRow = steps && (steps.groups[1] ?? "").split(/\s+/);
+  if (steps && inRow && isRow(inRow)) {
+    const sizes = inRow.map(sizeOf);
+    if (sizes.every(fits)) {
+      stretch.takeOut(steps.at);
+      return { at: steps.at, words: steps.words, sizes, isRange: false };
+    }
+  }
   return takeOne(stretch, fits);
 }
+const isRow = (words: string[]): boolean =>
+  words.every((w, i) => i === 0 || parseInt(w) === parseInt(words[i - 1] ?? "") + 2);
 
 const listed = (text: string): (string | undefined)[] =>
   text.split(/\s*(?:\/(?!\s?0(?!\d))|,|&|\+|and|und|or)[\s\uE000]*(?:(?:in|on)\s+)?#?|\s+#\s?/i).map(sizeOf);

@@ -1,6 +1,6 @@
 import { type OrderReading, namesFly, namesFlyIn } from "./reading";
 import { commaParts } from "../pieces";
-import { wordsOfFlies } from "../quantity";
+import { wordsOfFlies } from "../flyWords";
 import { isShared } from "../item/spread";
 import { type Span, piecesOf } from "../spans";
 import { isReference, isCourtesy, isCourteousWord } from "../asides";

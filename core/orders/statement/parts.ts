@@ -1,6 +1,7 @@
 import { type OrderReading, namesFlyIn } from "./reading";
 import { Stretch } from "../stretch";
-import { type Quantity, wordsOfFlies } from "../quantity";
+import { wordsOfFlies } from "../flyWords";
+import type { Quantity } from "../quantity";
 import { breakdownOf } from "../breakdown";
 import { findExactly, plainColour } from "../names";
 import { findWish } from "../wishes";

@@ -5,7 +5,7 @@ import { quantitiesIn } from "../quantity";
 import { commaParts } from "../pieces";
 import { Stretch } from "../stretch";
 import { findExactly, plainColour } from "../names";
-import { wordsOfFlies } from "../quantity";
+import { wordsOfFlies } from "../flyWords";
 import { fold } from "../nearest";
 
 /** “The same in 16”: as many as before. */

@@ -2,7 +2,7 @@ import type { OrderReading } from "./reading";
 import type { Span } from "../spans";
 import { plainColour } from "../names";
 import { fold, nearest } from "../nearest";
-import { wordsOfFlies } from "../quantity";
+import { wordsOfFlies } from "../flyWords";
 import { keptAsWish } from "../wishes";
 
 /** “Cheers, Tom”: who signs behind a closing is nobody that is ordered for, and nothing that is ordered. */

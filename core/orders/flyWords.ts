@@ -1,0 +1,29 @@
+import { groupBy } from "../numeric";
+import { fold, foldedName } from "./nearest";
+import type { Catalogue } from "./types";
+
+interface FlyWords {
+  colours: Set<string>;
+  /** The words of their weights. */
+  forms: Set<string>;
+  byNoun: Map<string, Catalogue["patterns"]>;
+}
+/** Colours and nouns of a book's flies, gathered once. */
+const flyWords = new WeakMap<Catalogue["patterns"], FlyWords>();
+export function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
+  const known = flyWords.get(patterns);
+  if (known) return known;
+  const colours = new Set(patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
+  const forms = new Set(patterns.flatMap((p) => p.forms.flatMap((f) => fold(f.name).split(" "))));
+  const made = { colours, forms, byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? "") };
+  flyWords.set(patterns, made);
+  return made;
+}
+
+/** The flies that are called by a noun within a text. */
+export function fliesOfNouns(text: string, patterns: Catalogue["patterns"]): Catalogue["patterns"] {
+  const { byNoun } = wordsOfFlies(patterns);
+  return fold(text)
+    .split(" ")
+    .flatMap((w) => byNoun.get(w) ?? byNoun.get(w.replace(/s$/, "")) ?? []);
+}
