@@ -1,4 +1,5 @@
 import type { Coded } from "../errors";
+import { MONTH } from "./dates";
 import { NUMBER, numberOf } from "./numbers";
 import { plainColour } from "./names";
 import { commaParts } from "./pieces";
@@ -221,6 +222,17 @@ const ways: Way[] = [
     },
   },
   {
+    // “3 Slate Wisp 14, 2 Copper Lodger 12, all dozens”: how many of a fly, where it is said what the numbers count.
+    needsUnit: true,
+    pattern: rule(String.raw`(?<=(?:^|[,;:])\s{0,3})(\d{1,4})(?!\s+${MONTH}(?!\p{L}))(?=\s+(\p{L}{2,}\s\S))`),
+    // “12 Olive 2” is rather a size and its colour.
+    fits: (g) =>
+      new RegExp(mayBeSize(numberOf(g[1] ?? "")) ? String.raw`^\p{Lu}\p{Ll}+\s\p{Lu}` : String.raw`^\p{Lu}`, "u").test(
+        g[2] ?? "",
+      ),
+    read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
+  },
+  {
     // “6 each of red, black and olive”: how many of each, not of what.
     needs: /each/iu,
     pattern: rule(
@@ -241,6 +253,9 @@ const ways: Way[] = [
 ];
 /** From this number on a factor is rather a hook size. */
 const LEAST_SIZE = 8;
+/** From this number on it is none. */
+const MOST_SIZE = 32;
+const mayBeSize = (n = LEAST_SIZE): boolean => n >= LEAST_SIZE && n < MOST_SIZE;
 const times = (...numbers: (number | undefined)[]): number =>
   numbers.reduce<number>((product, n) => product * (n ?? NaN), 1);
 
@@ -421,6 +436,8 @@ const STATED = new RegExp(
     String.raw`|\((?:(?:all|alles?)\s+)?(?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
     // “…, dozens please”
     String.raw`|(?<=[,;.]\s{0,3})(dozens|dutzend)(?:\s+(?:please|bitte))?(?=\s*(?:[.;]|$))`,
+    // “In dozens: …”
+    String.raw`|^[ \t]*(?:(?:all|alles)\s+)?in\s+(?:(${DOZEN})|${PIECE})[ \t]*:`,
     // “Flies, not dozens.”
     String.raw`|(?<=(?:^|[.;,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?:\s+(?:please|bitte))?(?=\s*(?:[.,;:)]|$))`,
   ].join(""),
