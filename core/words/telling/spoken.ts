@@ -33,7 +33,10 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     /\b(?:an?\s+)?(?:few|couple(?:\s+of)?|several)\s+(?:[a-z'-]+\s+){1,4}?\(\d{1,2}\)/gu,
     (m) => {
       const [, words = "", n = ""] = /(?:few|couple(?:\s+of)?|several)\s+(.*?)\s*\((\d{1,2})\)/u.exec(m) ?? [];
-      return `${n.padEnd(m.indexOf(words))}${words}`.padEnd(m.length);
+      // What is read reaches from where the loose words are to where the figure is.
+      const last = /\S+$/u.exec(words)?.[0] ?? "";
+      const ahead = `${n.padEnd(m.indexOf(words))}${words.slice(0, words.length - last.length)}`;
+      return ahead + last.padStart(m.length - ahead.length);
     },
   ],
   // “so it's about as long as the shank”
