@@ -1,11 +1,9 @@
 import { isCourteousWord } from "./asides";
-import { fold } from "./nearest";
 import { NUMBER, numberOf } from "./numbers";
 import { sizesBetween } from "../hooks";
 import { sizeOf } from "./sizes";
 import { wordsOfFlies } from "./flyWords";
 import { dozensText, isInDozens, type Quantity } from "./quantity";
-import { plainColour } from "./names";
 import type { Catalogue } from "./types";
 import { findWish } from "./wishes";
 
@@ -126,10 +124,9 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   const behind = OF_THEM.exec(after);
   const ahead = OF_WHICH.exec(text.slice(0, part.at[0] - start));
   const said = behind ? after.slice(behind[0].length) : after;
-  const { colours, forms } = wordsOfFlies(catalogue.patterns);
+  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
   const tellsApart =
-    findWish(said, 0) !== undefined ||
-    (said.match(/[\p{L}-]+/gu) ?? []).some((w) => [colours, forms].some((known) => known.has(fold(plainColour(w)))));
+    findWish(said, 0) !== undefined || (said.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
   if ((!behind && !ahead) || !tellsApart) return undefined;
   const words: [number, number] = behind
     ? [part.at[1], part.at[1] + behind[0].length]
@@ -187,13 +184,12 @@ function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown 
     EACH_BESIDE.test(text.slice(part.at[1] - start)) || EACH_BEFORE.test(text.slice(0, part.at[0] - start));
   const times = total.flies / part.flies;
   if (!isEach || times < 2 || !Number.isInteger(times)) return undefined;
-  const { colours, forms } = wordsOfFlies(catalogue.patterns);
+  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
   const list = text.slice(total.at[1] - start);
   const isOfEach = EACH_BESIDE.test(list) || EACH_BEFORE.test(text.slice(0, total.at[0] - start));
   // “2 dz claret 10 and 12, 1 dz each in green”: what has a colour of its own is another quantity.
-  const behind = (text.slice(part.at[1] - start).match(/[\p{L}-]+/gu) ?? []).map((w) => fold(plainColour(w)));
-  if (isOfEach || behind.some((w) => colours.has(w) || forms.has(w))) return undefined;
-  const isColour = (word = ""): boolean => colours.has(fold(plainColour(word)));
+  const behind = text.slice(part.at[1] - start).match(/[\p{L}-]+/gu) ?? [];
+  if (isOfEach || behind.some((w) => isColour(w) || isForm(w))) return undefined;
   const pairs = [...list.matchAll(SIZE_AND_WORD)].filter((m) => isColour(m[1] ?? m[2])).length;
   const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length ?? sizesFromTo(list);
   if (times !== pairs && times !== sizes) return undefined;
@@ -324,13 +320,12 @@ function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown 
   const inDozens = isInDozens(text.slice(total.at[0] - start, total.at[1] - start));
   const behind = others.map((q) => inUnitOf(q, text.slice(q.at[0] - start, q.at[1] - start), inDozens));
   if (behind.some((q) => q.flies === undefined)) return undefined;
-  const { colours, forms } = wordsOfFlies(catalogue.patterns);
-  const isColour = (word: string): boolean => colours.has(fold(plainColour(word)));
+  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
   const bare = [...text.matchAll(BARE)].flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const flies = (numberOf(m[1] ?? "") ?? NaN) * (inDozens ? 12 : 1);
     const isNew = at[0] > total.at[1] && !behind.some((q) => q.at[0] < at[1] && at[0] < q.at[1]);
-    const isPart = m[2] === undefined || isColour(m[2]) || forms.has(fold(plainColour(m[2])));
+    const isPart = m[2] === undefined || isColour(m[2]) || isForm(m[2]);
     return isNew && isPart && Number.isInteger(flies) && flies < (total.flies ?? 0) ? [{ at, flies }] : [];
   });
   const parts = [...behind, ...bare].sort((a, b) => a.at[0] - b.at[0]);
@@ -343,7 +338,7 @@ function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown 
     const says = (of: string): boolean => (of.match(/[\p{L}-]+/gu) ?? []).some(isWord);
     return after.every(says) && !says(before);
   };
-  const isOpen = leavesOpen(isColour) || leavesOpen((word) => forms.has(fold(plainColour(word))));
+  const isOpen = leavesOpen(isColour) || leavesOpen(isForm);
   const isSized = after.every((a) => /(?<!\p{L})(?:in|size|#)\s*#?\d/iu.test(a)) && !/\d/.test(before);
   const isMarked = MADE_OF.test(before) || (behind.length === 0 && DASH_BEFORE.test(before));
   if (bare.length > 0 && !inDozens && !isMarked) return undefined;

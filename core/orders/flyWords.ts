@@ -1,11 +1,13 @@
 import { groupBy } from "../numeric";
+import { plainColour } from "./names";
 import { fold, foldedName } from "./nearest";
 import type { Catalogue } from "./types";
 
 interface FlyWords {
-  colours: Set<string>;
-  /** The words of their weights. */
-  forms: Set<string>;
+  /** Whether a word is a colour that any of them comes in, in whatever language. */
+  isColour: (word?: string) => boolean;
+  /** Whether a word stands in the name of a weight. */
+  isForm: (word: string) => boolean;
   byNoun: Map<string, Catalogue["patterns"]>;
 }
 /** Colours and nouns of a book's flies, gathered once. */
@@ -15,7 +17,11 @@ export function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
   if (known) return known;
   const colours = new Set(patterns.flatMap((p) => p.variants.map((v) => fold(v.name))));
   const forms = new Set(patterns.flatMap((p) => p.forms.flatMap((f) => fold(f.name).split(" "))));
-  const made = { colours, forms, byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? "") };
+  const made: FlyWords = {
+    isColour: (word = "") => colours.has(fold(plainColour(word))),
+    isForm: (word) => forms.has(fold(plainColour(word))),
+    byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? ""),
+  };
   flyWords.set(patterns, made);
   return made;
 }

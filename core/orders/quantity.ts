@@ -1,10 +1,8 @@
 import type { Coded } from "../errors";
 import { MONTH } from "./dates";
 import { NUMBER, numberOf } from "./numbers";
-import { plainColour } from "./names";
 import { commaParts } from "./pieces";
 import { comesIn } from "./sizes";
-import { fold } from "./nearest";
 import { fliesOfNouns, wordsOfFlies } from "./flyWords";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
 
@@ -337,12 +335,12 @@ const AS_MANY =
 function carriedOn(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
   const [first] = found;
   if (!first || !isInDozens(text.slice(first.at[0] - start, first.at[1] - start))) return [];
-  const { colours } = wordsOfFlies(catalogue.patterns);
+  const { isColour } = wordsOfFlies(catalogue.patterns);
   const named = fliesOfNouns(text, catalogue.patterns);
   return [...text.matchAll(CARRIED_ON)].flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
-    if (!isBehind || (m[2] === undefined && !colours.has(fold(plainColour(m[3] ?? ""))))) return [];
+    if (!isBehind || (m[2] === undefined && !isColour(m[3]))) return [];
     const n = numberOf(m[1] ?? "") ?? 0;
     if (n <= 0 || n >= 12 || !Number.isInteger(n)) return [];
     const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || named.some((p) => comesIn(String(n), p.sizes)));
@@ -363,8 +361,7 @@ const COLOUR_AHEAD = /(?<![\p{L}-])(\p{L}[\p{L}-]*)\s+$/u;
  * count, or the first of them does, and the flies come in no such sizes.
  */
 function countsOfColours(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
-  const { colours } = wordsOfFlies(catalogue.patterns);
-  const isColour = (word = ""): boolean => colours.has(fold(plainColour(word)));
+  const { isColour } = wordsOfFlies(catalogue.patterns);
   const sized = fliesOfNouns(text, catalogue.patterns);
   const firsts = found.filter((f) =>
     isColour(COLOUR_AHEAD.exec(text.slice(Math.max(0, f.at[0] - start - LONGEST_END), f.at[0] - start))?.[1]),
@@ -395,8 +392,8 @@ const TELLS_WHICH = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)
  * for those ahead of it.
  */
 function carriedBack(text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] {
-  const { colours } = wordsOfFlies(catalogue.patterns);
-  const isOwn = (word = ""): boolean => /^#?\d/.test(word) || colours.has(fold(plainColour(word)));
+  const { isColour } = wordsOfFlies(catalogue.patterns);
+  const isOwn = (word = ""): boolean => /^#?\d/.test(word) || isColour(word);
   return found.flatMap((last, i): Quantity[] => {
     const [begin, from] = [(found[i - 1]?.at[1] ?? start) - start, last.at[0] - start];
     const ahead = TELLS_WHICH.exec(text.slice(begin, from));

@@ -62,9 +62,9 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
   if (quantities.length > 0 || namesFly(o, stretch)) o.heading.takeWithin(stretch);
   if (fillsBefore(o, stretch, quantities)) return;
   const last = o.order.lines.at(-1);
-  const atEnd = asManyIn(stretch.left, stretch.start) ? undefined : sameAtEnd(o, clause);
-  const asMany =
-    asManyIn(stretch.left, stretch.start) ?? atEnd ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
+  const said = asManyIn(stretch.left, stretch.start);
+  const atEnd = said ? undefined : sameAtEnd(o, clause);
+  const asMany = said ?? atEnd ?? (SAME_IN.test(clause.text) ? aheadOf(clause) : undefined);
   const flies = (last?.flies ?? NaN) * (asMany?.times ?? NaN);
   if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
     const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };

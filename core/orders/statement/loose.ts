@@ -23,9 +23,8 @@ const BETWEEN = /^(?:and|und|&|in|sizes?|over|across|between|among|of|in|size|th
 export function isOneItem(o: OrderReading, { left, start }: Stretch): boolean {
   const [first, ...behind] = commaParts(left, start);
   if (!first || behind.length === 0 || !BEGINS_WITH_NUMBER.test(first.text) || !namesFlyIn(o, first.text)) return false;
-  const { colours, forms } = wordsOfFlies(o.catalogue.patterns);
-  const says = (w: string): boolean =>
-    colours.has(fold(plainColour(w))) || forms.has(fold(w)) || /^#?\d{1,2}(?:\/0)?s?$/.test(w) || BETWEEN.test(w);
+  const { isColour, isForm } = wordsOfFlies(o.catalogue.patterns);
+  const says = (w: string): boolean => isColour(w) || isForm(w) || /^#?\d{1,2}(?:\/0)?s?$/.test(w) || BETWEEN.test(w);
   return behind.every((chunk) => {
     const own = new Stretch(chunk.text, chunk.start);
     const isShare = isShared(own);

@@ -3,7 +3,7 @@ import { Stretch } from "../stretch";
 import { wordsOfFlies } from "../flyWords";
 import type { Quantity } from "../quantity";
 import { breakdownOf } from "../breakdown";
-import { findExactly, plainColour } from "../names";
+import { findExactly } from "../names";
 import { findWish } from "../wishes";
 import { fold } from "../nearest";
 
@@ -127,8 +127,8 @@ function beginsOf(o: OrderReading, stretch: Stretch, quantities: readonly Quanti
 }
 
 function hasColour(o: OrderReading, text: string): boolean {
-  const { colours } = wordsOfFlies(o.catalogue.patterns);
-  return (text.match(/[\p{L}-]+/gu) ?? []).some((w) => colours.has(fold(plainColour(w))));
+  const { isColour } = wordsOfFlies(o.catalogue.patterns);
+  return (text.match(/[\p{L}-]+/gu) ?? []).some(isColour);
 }
 
 /** Whether words only name a form, as “unweighted”. */

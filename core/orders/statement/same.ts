@@ -4,9 +4,8 @@ import type { Span } from "../spans";
 import { quantitiesIn } from "../quantity";
 import { commaParts } from "../pieces";
 import { Stretch } from "../stretch";
-import { findExactly, plainColour } from "../names";
+import { findExactly } from "../names";
 import { wordsOfFlies } from "../flyWords";
-import { fold } from "../nearest";
 
 /** “The same in 16”: as many as before. */
 export const SAME_IN =
@@ -24,11 +23,9 @@ export function sameAtEnd(o: OrderReading, { text, start }: Span): { at: [number
   const head = new Stretch(text.slice(0, found?.index ?? 0), start).words();
   const named = findExactly(head, patterns, (p) => p.name);
   const rest = head.filter((_, i) => !named || i < named.from || i >= named.to);
-  const { colours, forms } = wordsOfFlies(patterns);
+  const { isColour, isForm } = wordsOfFlies(patterns);
   const says = (w: string): boolean =>
-    colours.has(fold(plainColour(w))) ||
-    forms.has(fold(w)) ||
-    /^(?:#|in|sizes?|no\.?|gr\.?|\d{1,2}(?:\/0)?)$/iu.test(w);
+    isColour(w) || isForm(w) || /^(?:#|in|sizes?|no\.?|gr\.?|\d{1,2}(?:\/0)?)$/iu.test(w);
   if (!found || rest.length === 0 || !rest.every((w) => says(w.text))) return undefined;
   const from = start + found.index + found[0].indexOf(found[1] ?? "");
   return { at: [from, from + (found[1] ?? "").length], times: 1 };

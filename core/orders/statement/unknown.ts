@@ -1,7 +1,6 @@
 import type { OrderReading } from "./reading";
 import type { Span } from "../spans";
-import { plainColour } from "../names";
-import { fold, nearest } from "../nearest";
+import { nearest } from "../nearest";
 import { wordsOfFlies } from "../flyWords";
 import { keptAsWish } from "../wishes";
 
@@ -33,8 +32,8 @@ export function askUnknown(o: OrderReading, chunk: Span): void {
     o.order.doubts.push({ field: "customer", code: "CUSTOMER_UNKNOWN", details, at, candidates: names });
     return;
   }
-  const { colours } = wordsOfFlies(o.catalogue.patterns);
-  const namesColour = (chunk.text.match(/[\p{L}-]+/gu) ?? []).some((w) => colours.has(fold(plainColour(w))));
+  const { isColour } = wordsOfFlies(o.catalogue.patterns);
+  const namesColour = (chunk.text.match(/[\p{L}-]+/gu) ?? []).some(isColour);
   const looksLikeDay = /\d/.test(chunk.text) && o.order.lines.length > 0 && chunk.text.length < 24 && !namesColour;
   o.order.doubts.push(
     looksLikeDay

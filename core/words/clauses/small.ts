@@ -6,7 +6,6 @@ import { length, lengthNamed } from "../text/length";
 import { number, readNumber } from "../text/number";
 import { everywhere, where } from "./common";
 
-/** What can be said of a bead or eyes. */
 /** So many whole turns hold it. */
 function lashed(s: Said, turns: number): boolean {
   if (!Number.isInteger(turns) || turns < 1 || s.wraps !== undefined) return false;
@@ -14,6 +13,7 @@ function lashed(s: Said, turns: number): boolean {
   return true;
 }
 
+/** What can be said of a bead or eyes. */
 export const seatClauses: Clause[] = [
   clause(
     "on top",
