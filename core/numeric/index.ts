@@ -90,4 +90,5 @@ export function halved(low: number, high: number, isTooLow: (x: number) => boole
 export * from "./lists";
 export * from "./lp";
 export * from "./random";
+export * from "./texts";
 export * from "./written";

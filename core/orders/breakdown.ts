@@ -1,3 +1,4 @@
+import { allOf } from "../numeric";
 import { isCourteousWord } from "./asides";
 import { NUMBER, numberOf } from "./numbers";
 import { sizesBetween } from "../hooks";
@@ -190,7 +191,7 @@ function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown 
   // “2 dz claret 10 and 12, 1 dz each in green”: what has a colour of its own is another quantity.
   const behind = text.slice(part.at[1] - start).match(/[\p{L}-]+/gu) ?? [];
   if (isOfEach || behind.some((w) => isColour(w) || isForm(w))) return undefined;
-  const pairs = [...list.matchAll(SIZE_AND_WORD)].filter((m) => isColour(m[1] ?? m[2])).length;
+  const pairs = allOf(SIZE_AND_WORD, list).filter((m) => isColour(m[1] ?? m[2])).length;
   const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length ?? sizesFromTo(list);
   if (times !== pairs && times !== sizes) return undefined;
   const parts = [{ ...part, isOfEach: true }];
@@ -242,7 +243,7 @@ function summedUp({ text, start, quantities }: Counted): Breakdown | undefined {
   const lead = isInDozens(ahead) ? LIST_BEHIND.exec(text.slice(ahead.length))?.[0] : undefined;
   if (lead === undefined) return undefined;
   const from = ahead.length + lead.length;
-  const parts = [...text.slice(from).matchAll(COUNT_AHEAD)].map((m): Quantity => {
+  const parts = allOf(COUNT_AHEAD, text.slice(from)).map((m): Quantity => {
     const at = start + from + m.index;
     return { at: [at, at + (m[1] ?? "").length], flies: (numberOf(m[1] ?? "") ?? NaN) * 12 };
   });
@@ -295,7 +296,7 @@ function brokenBySize({ text, start, quantities }: Counted): Breakdown | undefin
   const one = SIZES_AND_COUNTS.test(list) ? SIZED : COUNTS_OF_SIZES.test(list) ? COUNT_OF_SIZE : undefined;
   if (one === undefined) return undefined;
   const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
-  const parts = [...list.matchAll(new RegExp(one, "giu"))].map((m): Quantity => {
+  const parts = allOf(new RegExp(one, "giu"), list).map((m): Quantity => {
     const count = (one === SIZED ? m[2] : m[1]) ?? "";
     const at = start + colon + 1 + m.index + (one === SIZED ? m[0].length - count.length : 0);
     return { at: [at, at + count.length], flies: (numberOf(count) ?? NaN) * each, isPart: true };
@@ -321,7 +322,7 @@ function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown 
   const behind = others.map((q) => inUnitOf(q, text.slice(q.at[0] - start, q.at[1] - start), inDozens));
   if (behind.some((q) => q.flies === undefined)) return undefined;
   const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
-  const bare = [...text.matchAll(BARE)].flatMap((m): Quantity[] => {
+  const bare = allOf(BARE, text).flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const flies = (numberOf(m[1] ?? "") ?? NaN) * (inDozens ? 12 : 1);
     const isNew = at[0] > total.at[1] && !behind.some((q) => q.at[0] < at[1] && at[0] < q.at[1]);

@@ -1,4 +1,4 @@
-import { englishOnes } from "../numeric";
+import { allOf, englishOnes } from "../numeric";
 import { addDays, addMonths, addWeeks, format, isValid, lastDayOfMonth, parse, setISOWeek } from "date-fns";
 import { TAKEN } from "./stretch";
 
@@ -302,7 +302,7 @@ export function* daysIn(text: string, today: string): Generator<DayFound> {
   if (!mayBeDay.test(text)) return;
   let left = text;
   for (const { pattern, read } of anywhere)
-    for (const m of left.matchAll(pattern)) {
+    for (const m of allOf(pattern, left)) {
       const day = read([...m], today);
       if (!day) continue;
       const [from, to] = [m.index, m.index + m[0].length];

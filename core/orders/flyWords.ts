@@ -1,6 +1,7 @@
 import { groupBy } from "../numeric";
 import { plainColour } from "./names";
-import { fold, foldedName } from "./nearest";
+import { rememberedOf } from "./remembered";
+import { fold } from "./nearest";
 import type { Catalogue } from "./types";
 
 interface FlyWords {
@@ -20,16 +21,16 @@ export function wordsOfFlies(patterns: Catalogue["patterns"]): FlyWords {
   const made: FlyWords = {
     isColour: (word = "") => colours.has(fold(plainColour(word))),
     isForm: (word) => forms.has(fold(plainColour(word))),
-    byNoun: groupBy(patterns, (p) => foldedName(p.name).split(" ").at(-1) ?? ""),
+    byNoun: groupBy(patterns, (p) => fold(p.name).split(" ").at(-1) ?? ""),
   };
   flyWords.set(patterns, made);
   return made;
 }
 
 /** The flies that are called by a noun within a text. */
-export function fliesOfNouns(text: string, patterns: Catalogue["patterns"]): Catalogue["patterns"] {
+export const fliesOfNouns = rememberedOf((text: string, patterns: Catalogue["patterns"]): Catalogue["patterns"] => {
   const { byNoun } = wordsOfFlies(patterns);
   return fold(text)
     .split(" ")
     .flatMap((w) => byNoun.get(w) ?? byNoun.get(w.replace(/s$/, "")) ?? []);
-}
+});

@@ -7,6 +7,7 @@ import { fold, nearest } from "./nearest";
 import type { Span } from "./spans";
 import { isCourteousWord } from "./asides";
 import { findWish } from "./wishes";
+import { remembered } from "./remembered";
 import { Stretch } from "./stretch";
 import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 
@@ -33,6 +34,15 @@ const HAS_A_WISH =
 type Customer = Catalogue["customers"][number];
 /** A name as it stands, within a regular expression. */
 const asPattern = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+const seasonAlone = remembered((name) => new RegExp(`(?<!\\p{L})${asPattern(name)}(?!\\p{L})`, "iu"));
+/** “before ice-out”, “(ice-out)” */
+const ledToSeason = remembered(
+  (name) =>
+    new RegExp(
+      `(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${asPattern(name)}(?!\\p{L})|\\(\\s*${asPattern(name)}\\s*\\)`,
+      "iu",
+    ),
+);
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {
@@ -90,13 +100,7 @@ export class Heading {
       stretch.takeOut(at);
     }
     for (const season of this.catalogue.seasons) {
-      const name = asPattern(season.name);
-      const named = stretch.take(
-        new RegExp(
-          `(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${name}(?!\\p{L})|\\(\\s*${name}\\s*\\)`,
-          "iu",
-        ),
-      );
+      const named = stretch.take(ledToSeason(season.name));
       if (named) this.settleDay({ day: season.date }, named.at, named.words, season.name);
     }
     while (this.takeNamed(stretch));
@@ -106,8 +110,7 @@ export class Heading {
   takeSeason(stretch: Stretch): void {
     if (this.order.due !== undefined) return;
     for (const season of this.catalogue.seasons) {
-      const name = asPattern(season.name);
-      const found = stretch.find(new RegExp(`(?<!\\p{L})${name}(?!\\p{L})`, "iu"));
+      const found = stretch.find(seasonAlone(season.name));
       if (!found) continue;
       const rest = new Stretch(stretch.left, stretch.start);
       rest.takeOut(found.at);

@@ -67,8 +67,8 @@ const SUM =
  */
 export function giveBack(lines: readonly ReadLine[], text: string, { patterns }: Catalogue): void {
   const last = lines.at(-1);
-  if (!last) return;
   const others = lines.slice(0, -1);
+  if (!last || others.length === 0) return;
   givePattern(others, last, patterns);
   giveSize(others, last, text, patterns);
   giveBoth(others, last, text);

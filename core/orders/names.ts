@@ -1,5 +1,6 @@
 import { numberOf } from "./numbers";
-import { fold, foldedName, nearest } from "./nearest";
+import { fold, nearest } from "./nearest";
+import { remembered } from "./remembered";
 import type { Span } from "./spans";
 
 /** From this likeness on a name is taken without a question. */
@@ -58,13 +59,15 @@ const colours: Record<string, string> = {
   unbeschwert: "unweighted",
 };
 /** The word as the names have it. */
-export const plainColour = (word: string): string =>
-  colours[
-    word
-      .toLowerCase()
-      .replace(/(?<=\p{L}{3})(?:farben|colou?red)(?:e[nrsm]?)?$/u, "")
-      .replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")
-  ] ?? word;
+export const plainColour = remembered(
+  (word): string =>
+    colours[
+      word
+        .toLowerCase()
+        .replace(/(?<=\p{L}{3})(?:farben|colou?red)(?:e[nrsm]?)?$/u, "")
+        .replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")
+    ] ?? word,
+);
 
 export interface NameFound<T> {
   item: T;
@@ -97,7 +100,7 @@ function indexOf<T>(all: readonly T[], nameOf: (t: T) => string): Map<string, T>
   const known = indexes.get(all) as Map<string, T> | undefined;
   if (known) return known;
   const made = new Map<string, T>();
-  for (const item of all) if (!made.has(foldedName(nameOf(item)))) made.set(foldedName(nameOf(item)), item);
+  for (const item of all) if (!made.has(fold(nameOf(item)))) made.set(fold(nameOf(item)), item);
   indexes.set(all, made);
   return made;
 }
@@ -143,7 +146,7 @@ function holders<T>(all: readonly T[], nameOf: (t: T) => string): Map<string, T[
   if (known) return known;
   const made = new Map<string, T[]>();
   for (const item of all)
-    for (const word of new Set(foldedName(nameOf(item)).split(" ").flatMap(singular)))
+    for (const word of new Set(fold(nameOf(item)).split(" ").flatMap(singular)))
       made.set(word, [...(made.get(word) ?? []), item]);
   byWord.set(all, made);
   return made;
@@ -169,7 +172,7 @@ export function findShort<T>(
     const form = forms.find((f) => index.get(f)?.length === 1);
     const item = form === undefined ? undefined : index.get(form)?.[0];
     if (item === undefined || form === undefined) return [];
-    const name = foldedName(nameOf(item)).split(" ");
+    const name = fold(nameOf(item)).split(" ");
     return leads(form, name) ? [{ item, at, name }] : [];
   });
   const [first] = found;

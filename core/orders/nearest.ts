@@ -1,17 +1,22 @@
 import { distance } from "fastest-levenshtein";
+import { remembered } from "./remembered";
 
 const isPlain = /^[a-z0-9]*$/;
 /** In small letters without accents and signs. */
-const fold = (text: string): string => (isPlain.test(text) ? text : folding(text));
-const folding = (text: string): string =>
-  text
-    .toLowerCase()
-    .replaceAll("ß", "ss")
-    .normalize("NFKD")
-    .replace(/\p{M}+/gu, "")
-    .replace(/[^a-z0-9/ ]+/g, " ")
-    .replace(/\s+/g, " ")
-    .trim();
+export const fold = (text: string): string => (isPlain.test(text) ? text : folding(text));
+const folding = remembered(
+  (text) =>
+    text
+      .toLowerCase()
+      .replaceAll("ß", "ss")
+      .normalize("NFKD")
+      .replace(/\p{M}+/gu, "")
+      .replace(/[^a-z0-9/ ]+/g, " ")
+      .replace(/\s+/g, " ")
+      .trim(),
+  // Names are the same thousands from one letter typed to the next.
+  20_000,
+);
 
 /** A beginning of fewer letters could be that of too many words. */
 const LEAST_BEGUN = 3;
@@ -33,18 +38,6 @@ function foldedLikeness(x: string, y: string): number {
 /** Likeness of two names from 0 to 1: edits against the longer, and shared beginnings of words. */
 export const likeness = (a: string, b: string): number => foldedLikeness(fold(a), fold(b));
 
-/** Names are the same thousands from one letter typed to the next: folded once. */
-const folded = new Map<string, string>();
-const MOST_KEPT = 20_000;
-export function foldedName(name: string): string {
-  const known = folded.get(name);
-  if (known !== undefined) return known;
-  if (folded.size > MOST_KEPT) folded.clear();
-  const made = fold(name);
-  folded.set(name, made);
-  return made;
-}
-
 /** The names most like `text`, best first, at least `least` alike. */
 export function nearest<T>(
   text: string,
@@ -54,10 +47,8 @@ export function nearest<T>(
 ): { item: T; like: number }[] {
   const x = fold(text);
   return all
-    .map((item) => ({ item, like: foldedLikeness(x, foldedName(nameOf(item))) }))
+    .map((item) => ({ item, like: foldedLikeness(x, fold(nameOf(item))) }))
     .filter((c) => c.like >= least)
     .sort((a, b) => b.like - a.like)
     .slice(0, most);
 }
-
-export { fold };

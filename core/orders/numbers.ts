@@ -1,4 +1,5 @@
 import { englishOnes, englishTens } from "../numeric";
+import { remembered } from "./remembered";
 
 /** Numbers that are written out, in English and German. */
 const written: Record<string, number> = {
@@ -46,7 +47,7 @@ const THOUSANDS = /[.,](?=\d{3}(?!\d))/g;
  * What a number is worth. A comma or a point before three digits sets thousands apart, any other is the decimal one.
  * @returns undefined for what is no number, such as a fraction of nothing
  */
-export function numberOf(text: string): number | undefined {
+export const numberOf = remembered((text): number | undefined => {
   const clean = text.trim().toLowerCase();
   const word = written[clean];
   if (word !== undefined) return word;
@@ -61,4 +62,4 @@ export function numberOf(text: string): number | undefined {
   if (sign) return Number(sign[1] ?? 0) + (signs[sign[2] ?? ""] ?? 0);
   const n = Number(clean.replace(THOUSANDS, "").replace(",", "."));
   return Number.isFinite(n) ? n : undefined;
-}
+});

@@ -1,7 +1,9 @@
+import { allOf } from "../numeric";
 import type { Coded } from "../errors";
 import { MONTH } from "./dates";
 import { NUMBER, numberOf } from "./numbers";
 import { commaParts } from "./pieces";
+import { rememberedOf } from "./remembered";
 import { comesIn } from "./sizes";
 import { fliesOfNouns, wordsOfFlies } from "./flyWords";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
@@ -258,13 +260,24 @@ const times = (...numbers: (number | undefined)[]): number =>
   numbers.reduce<number>((product, n) => product * (n ?? NaN), 1);
 
 /** Whether a quantity is said in dozens. */
-export const isInDozens = (words: string): boolean => new RegExp(DOZEN, "iu").test(words);
+export const isInDozens = (words: string): boolean => DOZENS.test(words);
+const DOZENS = new RegExp(DOZEN, "iu");
 
 /** Every quantity that a text states with its unit, in order, none within another. */
 export function quantitiesIn(text: string, start: number, catalogue: Catalogue): Quantity[] {
+  const moved = ([from, to]: readonly [number, number]): [number, number] => [start + from, start + to];
+  return quantitiesOf(text, catalogue).map((q) => ({
+    ...q,
+    at: moved(q.at),
+    ...(q.doubt && { doubt: { ...q.doubt, at: moved(q.doubt.at) } }),
+  }));
+}
+/** The same, from where the text begins. */
+const quantitiesOf = rememberedOf((text: string, catalogue: Catalogue): Quantity[] => {
+  const start = 0;
   const found: Quantity[] = [];
   for (const { pattern, needs, needsUnit, fits, read } of ways)
-    for (const m of needs?.test(text) === false || (needsUnit && !catalogue.unit) ? [] : text.matchAll(pattern)) {
+    for (const m of needs?.test(text) === false || (needsUnit && !catalogue.unit) ? [] : allOf(pattern, text)) {
       const at: [number, number] = [start + m.index, start + m.index + m[0].length];
       if (found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]) || fits?.([...m]) === false) continue;
       const words = m[0].trim();
@@ -282,7 +295,7 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
   const carried = [...carriedOn(text, start, found, catalogue), ...carriedBack(text, start, found, catalogue)];
   const all = [...found, ...carried].sort((a, b) => a.at[0] - b.at[0]);
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
-}
+});
 
 const END_NUMBER = new RegExp(String.raw`(?<=\s)(${NUMBER})\s*[.!]?\s*$`, "iu");
 /** So many characters at the end of a row hold its number. */
@@ -311,7 +324,7 @@ function atEndOf(text: string, start: number, { unit }: Catalogue): Quantity[] {
 
 /** Where a text says “the same number”, or “half as many”, of a statement before it; and how many times as many. */
 export function asManyIn(text: string, start: number): { at: [number, number]; times: number } | undefined {
-  const [m] = text.matchAll(AS_MANY);
+  const [m] = allOf(AS_MANY, text);
   return m && { at: [start + m.index, start + m.index + m[0].length], times: timesIn(m[0]) };
 }
 const timesIn = (words: string): number =>
@@ -319,7 +332,7 @@ const timesIn = (words: string): number =>
 
 /** “and the same number unweighted”: as many as said last before it. */
 const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
-  [...text.matchAll(AS_MANY)].flatMap((m): Quantity[] => {
+  allOf(AS_MANY, text).flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + m[0].length];
     const before = found.filter((f) => f.at[1] <= at[0]).at(-1);
     const flies = (before?.flies ?? NaN) * timesIn(m[0]);
@@ -337,7 +350,7 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
   if (!first || !isInDozens(text.slice(first.at[0] - start, first.at[1] - start))) return [];
   const { isColour } = wordsOfFlies(catalogue.patterns);
   const named = fliesOfNouns(text, catalogue.patterns);
-  return [...text.matchAll(CARRIED_ON)].flatMap((m): Quantity[] => {
+  return allOf(CARRIED_ON, text).flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
     if (!isBehind || (m[2] === undefined && !isColour(m[3]))) return [];
@@ -370,7 +383,7 @@ function countsOfColours(text: string, start: number, found: Quantity[], catalog
   const tells = first && isInDozens(text.slice(first.at[0] - start, first.at[1] - start)) ? "dz" : undefined;
   const unit = catalogue.unit ?? tells;
   if (!unit) return [];
-  const counts = [...text.matchAll(COLOUR_COUNT)].flatMap((m): Quantity[] => {
+  const counts = allOf(COLOUR_COUNT, text).flatMap((m): Quantity[] => {
     const { colour, count, ahead = "", behind } = m.groups ?? {};
     const n = count ?? ahead;
     const from = start + m.index + (count === undefined ? 0 : m[0].length - n.length);
@@ -399,7 +412,7 @@ function carriedBack(text: string, start: number, found: Quantity[], catalogue: 
     const ahead = TELLS_WHICH.exec(text.slice(begin, from));
     if (!last.flies || !ahead || !isOwn(ahead[1])) return [];
     const each = isInDozens(text.slice(from, last.at[1] - start)) ? 12 : 1;
-    const numbers = [...text.slice(begin, begin + ahead.index).matchAll(new RegExp(COLOUR_AND_NUMBER, "giu"))];
+    const numbers = allOf(new RegExp(COLOUR_AND_NUMBER, "giu"), text.slice(begin, begin + ahead.index));
     if (!numbers.every((m) => isOwn(m[1]))) return [];
     return numbers.map((m): Quantity => {
       const at = start + begin + m.index + m[0].length;

@@ -1,6 +1,6 @@
 import { DomainError } from "../errors";
 import { normalSize, sizesBetween, sizeWithin } from "../hooks";
-import { englishOnes, englishTens } from "../numeric";
+import { allOf, englishOnes, englishTens } from "../numeric";
 import { MONTH } from "./dates";
 import type { Stretch } from "./stretch";
 
@@ -148,7 +148,7 @@ function takeOne(stretch: Stretch, fits: (size: string | undefined) => size is s
     stretch.takeOut(odd.at);
     return { at: odd.at, words: odd.words, sizes: [], isRange: false };
   }
-  const all = [...stretch.left.matchAll(bare)]
+  const all = allOf(bare, stretch.left)
     .filter((m) => !unlikeSize.test(stretch.left.slice(m.index + m[0].length)))
     .map((m) => ({
       size: sizeOf(m[1] ?? ""),

@@ -1,3 +1,4 @@
+import { remembered } from "./remembered";
 import type { Doubt, Policy, Wish, WishKind } from "./types";
 
 const PART =
@@ -119,14 +120,16 @@ const rules = [
 
 /** The next wish in a text, where it stands; patterns and quantities are taken out before. */
 export function findWish(left: string, start: number): Wish | undefined {
+  const found = wishIn(left);
+  return found && { ...found, at: [start + found.at[0], start + found.at[1]] };
+}
+const wishIn = remembered((left): Wish | undefined => {
   for (const { kind, pattern, policy } of rules) {
     const m = pattern.exec(left);
-    if (!m) continue;
-    const at: [number, number] = [start + m.index, start + m.index + m[0].length];
-    return { at, words: m[0].trim(), kind, ...(policy && { policy }) };
+    if (m) return { at: [m.index, m.index + m[0].length], words: m[0].trim(), kind, ...(policy && { policy }) };
   }
-  return findQuoted({ left, start });
-}
+  return findQuoted({ left, start: 0 });
+});
 
 /** The next words in quotation marks. */
 export function findQuoted({ left, start }: { left: string; start: number }): Wish | undefined {

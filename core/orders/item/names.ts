@@ -48,6 +48,7 @@ export function takeNames(s: ItemState, stretch: Stretch, draft: Draft, pattern:
 
 /** “red/black/olive”: colours of the fly, each by itself. */
 function takeSlashed(s: ItemState, stretch: Stretch, draft: Draft, variants: readonly Named[]): void {
+  if (!stretch.left.includes("/")) return;
   // “14/16 amber/slate”: whether each goes with its own is not said.
   if (/\d\s*\/\s*#?\d/.test(stretch.text)) return;
   for (const word of stretch.words()) {

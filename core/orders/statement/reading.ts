@@ -2,6 +2,7 @@ import type { Catalogue, ReadOrder, Wish } from "../types";
 import { ItemReader } from "../item";
 import { Heading } from "../heading";
 import type { Statement } from "../days";
+import { rememberedOf } from "../remembered";
 import { Stretch } from "../stretch";
 import { findName, SURE, findShort, isNoun } from "../names";
 
@@ -18,17 +19,16 @@ export interface OrderReading {
   readonly statements: Statement[];
 }
 
-export function namesFlyIn(o: OrderReading, text: string): boolean {
-  return namesFly(o, new Stretch(text, 0));
-}
+export const namesFly = (o: OrderReading, stretch: Stretch): boolean => namesOne(stretch.left, o.catalogue);
+export const namesFlyIn = (o: OrderReading, text: string): boolean => namesOne(text, o.catalogue);
 
-export function namesFly(o: OrderReading, stretch: Stretch): boolean {
-  const words = stretch.words().filter((w) => !/\d/.test(w.text));
-  const pattern = findName(words, o.catalogue.patterns, (p) => p.name, 0.62);
-  const customer = findName(words, o.catalogue.customers, (c) => c.name, SURE);
+const namesOne = rememberedOf((text: string, { patterns, customers }: Catalogue): boolean => {
+  const words = new Stretch(text, 0).words().filter((w) => !/\d/.test(w.text));
+  const pattern = findName(words, patterns, (p) => p.name, 0.62);
+  const customer = findName(words, customers, (c) => c.name, SURE);
   // “Margit Osterfeld: 6 Barrel Nymphs”: each by its own words.
   const isApart = pattern && customer && (pattern.from >= customer.to || customer.from >= pattern.to);
   const isFly = pattern && (!customer || pattern.like >= customer.like || (isApart && pattern.like >= SURE));
   if (isFly) return true;
-  return customer === undefined && findShort(words, o.catalogue.patterns, (p) => p.name, isNoun) !== undefined;
-}
+  return customer === undefined && findShort(words, patterns, (p) => p.name, isNoun) !== undefined;
+});
