@@ -1,4 +1,4 @@
-import { ANY_CHAR, BLANK, EMPTY, startsInOrder, startsOfAny, type Starts } from "./starts";
+import { ANY_CHAR, BLANK, EMPTY, isFull, startsInOrder, startsOfAny, type Starts } from "./starts";
 
 /**
  * With what a reader can begin: most cannot begin where a text stands, and a look at two characters is far cheaper than
@@ -6,10 +6,11 @@ import { ANY_CHAR, BLANK, EMPTY, startsInOrder, startsOfAny, type Starts } from 
  */
 export type Firsts = () => Starts;
 
-const once = (work: () => Starts): Firsts => {
-  let known: { starts: Starts } | undefined;
-  return () => (known ??= { starts: work() }).starts;
-};
+/** What is worked out when it is asked for first, and not again. */
+export function once<T>(work: () => T): () => T {
+  let known: { made: T } | undefined;
+  return () => (known ??= { made: work() }).made;
+}
 
 /** Either of them; one of which nothing is known may begin with anything. */
 export const either = (all: readonly (Firsts | undefined)[]): Firsts => once(() => startsOfAny(all.map((f) => f?.())));
@@ -77,7 +78,7 @@ export function waysOf(source: string): string[] {
   const ways: string[] = [];
   let from = 0;
   for (;;) {
-    const { end } = sequence(source, from);
+    const end = endOfWay(source, from);
     ways.push(source.slice(from, end));
     if (source[end] !== "|") return ways;
     from = end + 1;
@@ -95,16 +96,38 @@ function alternatives(source: string, from: number): Read {
   }
 }
 
+/** Where a way ends: at a bar or a bracket that is its neighbour's, or with the source. */
+function endOfWay(source: string, from: number): number {
+  let depth = 0;
+  for (let place = from; place < source.length; place++) {
+    const c = source[place];
+    if (c === "\\") place++;
+    else if (c === "[") place = endOfClass(source, place);
+    else if (c === "(") depth++;
+    else if ((c === "|" || c === ")") && depth === 0) return place;
+    else if (c === ")") depth--;
+  }
+  return source.length;
+}
+/** The bracket that closes a class. */
+function endOfClass(source: string, from: number): number {
+  let place = from + 1;
+  while (place < source.length && source[place] !== "]") place += source[place] === "\\" ? 2 : 1;
+  return place;
+}
+
 function sequence(source: string, from: number): Read {
-  const parts: Starts[] = [];
+  let starts: ReadonlySet<string> = EMPTY;
   let place = from;
   while (place < source.length && source[place] !== "|" && source[place] !== ")") {
-    const { starts, end } = atom(source, place);
+    const { starts: own, end } = atom(source, place);
     const often = at(repeats, source, end);
-    parts.push(often === undefined ? starts : repeated(starts, often));
+    starts = startsInOrder([starts, often === undefined ? own : repeated(own, often)]);
     place = end + (often?.length ?? 0);
+    // What stands behind the first two characters changes nothing.
+    if (isFull(starts)) place = endOfWay(source, place);
   }
-  return { starts: startsInOrder(parts), end: place };
+  return { starts, end: place };
 }
 
 /** What may come not at all, or more than once. */
@@ -116,7 +139,7 @@ function repeated(starts: Starts, often: string): Starts {
 function atom(source: string, from: number): Read {
   const assertion = at(assertions, source, from);
   if (assertion !== undefined)
-    return { starts: EMPTY, end: closed(source, alternatives(source, from + assertion.length).end) };
+    return { starts: EMPTY, end: closed(source, endOfAlternatives(source, from + assertion.length)) };
   const group = at(groups, source, from);
   if (group !== undefined) {
     const { starts, end } = alternatives(source, from + group.length);
@@ -127,6 +150,13 @@ function atom(source: string, from: number): Read {
   if (c === "\\") return escaped(source, from);
   if (c === "^" || c === "$") return { starts: EMPTY, end: from + 1 };
   return { starts: c === "." ? ANY_ONE : oneOfThese([c]), end: from + 1 };
+}
+
+/** Where a bracket closes what stands in it from a place on. */
+function endOfAlternatives(source: string, from: number): number {
+  let end = endOfWay(source, from);
+  while (source[end] === "|") end = endOfWay(source, end + 1);
+  return end;
 }
 
 function closed(source: string, place: number): number {
@@ -149,15 +179,14 @@ function escaped(source: string, from: number): Read {
   return { starts: oneOfThese([c]), end };
 }
 
-const within = /^\[((?:\\.|[^\]\\])*)\]/;
 const member = /\\(.)|([^\\])-([^\\])|([^\\])/gu;
 function characterClass(source: string, from: number): Read {
-  const [whole = "", inner = ""] = within.exec(source.slice(from)) ?? [];
-  if (whole === "") throw new Error(`A class is not closed in ${source}`);
-  const end = from + whole.length;
+  const last = endOfClass(source, from);
+  if (source[last] !== "]") throw new Error(`A class is not closed in ${source}`);
+  const [inner, end] = [source.slice(from + 1, last), last + 1];
   if (inner.startsWith("^") || /\\[pPWDSu]/.test(inner)) return { starts: ANY_ONE, end };
-  const chars = [...inner.matchAll(member)].flatMap(([, escape, first, last, plain]) =>
-    escape !== undefined ? (ofClass[escape] ?? [escape]) : first && last ? range(first, last) : [plain ?? ""],
+  const chars = [...inner.matchAll(member)].flatMap(([, escape, first, to, plain]) =>
+    escape !== undefined ? (ofClass[escape] ?? [escape]) : first && to ? range(first, to) : [plain ?? ""],
   );
   return { starts: oneOfThese(chars), end };
 }

@@ -1,4 +1,4 @@
-import { either, firstsOf, inOrder, never, optional, waysOf, type Firsts } from "./firsts";
+import { either, firstsOf, inOrder, never, once, optional, waysOf, type Firsts } from "./firsts";
 import { BLANK as A_BLANK, canStart } from "./starts";
 
 /**
@@ -93,10 +93,11 @@ const MANY = 6;
 const captures = /(?<!\\)\((?!\?)/;
 /** The pattern to try at a place: of many ways those that can begin with its two characters, in their order. */
 function byStart(source: string): (text: string, at: number) => RegExp | undefined {
-  const whole = wholeWords(source);
+  const whole = once(() => wholeWords(source));
   // What is captured is counted through all ways.
-  const ways = captures.test(source) ? [] : waysOf(source).map((way) => ({ way, firsts: firstsOf(way) }));
-  if (ways.length < MANY) return () => whole;
+  const found = captures.test(source) ? [] : waysOf(source);
+  if (found.length < MANY) return whole;
+  const ways = found.map((way) => ({ way, firsts: firstsOf(way) }));
   const known: (RegExp | false | undefined)[] = [];
   const patternOf = (first: string | undefined, second: string | undefined): RegExp | false => {
     const those = ways.filter(({ firsts }) => canStart(firsts(), first, second));
@@ -104,7 +105,7 @@ function byStart(source: string): (text: string, at: number) => RegExp | undefin
   };
   return (text, at) => {
     const [first, second] = [text.charCodeAt(at), text.charCodeAt(at + 1)];
-    if (!(first < PLAIN && second < PLAIN)) return whole;
+    if (!(first < PLAIN && second < PLAIN)) return whole();
     const begins = (known[first * PLAIN + second] ??= patternOf(plainAt(text, at), plainAt(text, at + 1)));
     return begins === false ? undefined : begins;
   };

@@ -29,7 +29,7 @@ export function startsOfAny(all: readonly Starts[]): Starts {
 }
 
 /** One behind the other. @param between what may stand between two of them */
-export function startsInOrder(all: readonly Starts[], between: ReadonlySet<string> = EMPTY): Starts {
+export function startsInOrder(all: readonly Starts[], between: ReadonlySet<string> = EMPTY): ReadonlySet<string> {
   let out: ReadonlySet<string> = EMPTY;
   for (const [i, starts] of all.entries()) {
     if (i > 0 && between !== EMPTY) out = joined(out, between);
@@ -38,7 +38,11 @@ export function startsInOrder(all: readonly Starts[], between: ReadonlySet<strin
   }
   return out;
 }
-const isFull = (all: ReadonlySet<string>): boolean => ![...all].some((s) => s.length < DEEP);
+/** Whether all of them have as many characters as are looked at. */
+export function isFull(all: ReadonlySet<string>): boolean {
+  for (const s of all) if (s.length < DEEP) return false;
+  return true;
+}
 function joined(all: ReadonlySet<string>, next: ReadonlySet<string>): ReadonlySet<string> {
   const out = new Set<string>();
   for (const a of all) {
