@@ -33,6 +33,13 @@ export interface Draft {
   formSaid: boolean;
 }
 
+/** Sizes, colours and weights of which there is a line each. */
+export interface Spread {
+  sizes: ReadLine["size"][];
+  variants: ReadLine["variant"][];
+  forms: ReadLine["form"][];
+}
+
 /** What the statements before one leave for it. */
 export interface ItemState {
   readonly catalogue: Catalogue;
@@ -40,8 +47,10 @@ export interface ItemState {
   lastPattern?: string;
   /** The line that was read last. */
   before?: ReadLine;
-  /** Sizes and colours among which the statement before went, where there were several. */
-  spreadBefore: { sizes: ReadLine["size"][]; variants: ReadLine["variant"][] };
+  /** Among what the statement before went. */
+  spreadBefore: Spread;
+  /** Among what the statements so far went, as long as they differed in one thing only. */
+  goneThrough: Spread;
   readonly soFar: readonly ReadLine[];
 }
 

@@ -5,7 +5,7 @@ import type { Quantity } from "../quantity";
 import { takeQuantity, takeQuantityless } from "./quantity";
 import { takePattern, dropNameWords } from "./pattern";
 import { takeBeadless, takeNames, settleColour } from "./names";
-import { isShared, settleEach, spread } from "./spread";
+import { isShared, NOTHING_BEFORE, settleEach, spread } from "./spread";
 import { takeSizes } from "../sizes";
 import { settleSize } from "./sizes";
 import { askRest } from "./rest";
@@ -18,7 +18,7 @@ import { findWish } from "../wishes";
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
 
 const EACH =
-  /(?<!\p{L})(?:(?:in\s+)?(?:each|every)\s+size|(?:in\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
+  /(?<!\p{L})(?:(?:(?:in|of)\s+)?(?:each|every)\s+size|(?:in\s+|von\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
 
 /** “2 dz 16 in the same colours”: in all that the order has of that fly. */
 const SAME_COLOURS =
@@ -64,7 +64,8 @@ const PARTS: Record<string, number> = { third: 3, quarter: 4, fifth: 5, drittel:
 export class ItemReader implements ItemState {
   lastPattern?: string;
   before?: ReadLine;
-  spreadBefore: ItemState["spreadBefore"] = { sizes: [], variants: [] };
+  spreadBefore = NOTHING_BEFORE;
+  goneThrough = NOTHING_BEFORE;
   readonly soFar: ReadLine[] = [];
   private isBeforePart = false;
 
@@ -120,7 +121,7 @@ export class ItemReader implements ItemState {
     askRest(this, stretch, draft);
     // “1 dz of black in each size”: in those that the order has of that fly.
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
-      this.spreadBefore = { sizes: sizesSoFar(this, draft.pattern.id), variants: [line.variant] };
+      this.goneThrough = { sizes: sizesSoFar(this, draft.pattern.id), variants: [line.variant], forms: [line.form] };
     if (eachOf) settleEach(this, draft, eachOf.at);
     const shared = spread(this, draft, each, quantity);
     const made = halves ? inHalves(shared, halves) : shared;

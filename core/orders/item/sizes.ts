@@ -33,7 +33,7 @@ export function settleSize(s: ItemState, stretch: Stretch, draft: Draft, isPart:
   const same = sizes ? undefined : stretch.take(SAME_SIZE);
   const isSame = same !== undefined;
   // “Slate Wisp 10, 12 and 14 …; Old Pilot, same sizes”: all that the statement before named.
-  const several = s.spreadBefore.sizes.flatMap((s) => s ?? []);
+  const several = s.goneThrough.sizes.flatMap((s) => s ?? []);
   if (
     same &&
     SIZES.test(same.words) &&

@@ -1,4 +1,4 @@
-import { type ItemState, type Draft, coloursSoFar, sizesSoFar, ask } from "./draft";
+import { type ItemState, type Spread, type Draft, coloursSoFar, sizesSoFar, ask } from "./draft";
 import type { Stretch } from "../stretch";
 import { type Quantity, dozensText } from "../quantity";
 import type { ReadLine } from "../types";
@@ -26,14 +26,14 @@ export function settleEach(s: ItemState, draft: Draft, at: [number, number]): vo
   const known = coloursSoFar(s, pattern);
   if (sizes && colours.length === 0 && known.length > 1) draft.colours = known;
   const soFar = sizesSoFar(s, pattern.id);
-  const before = s.spreadBefore.sizes.length;
-  if (sizes || before < 2 || soFar.length <= before) return;
+  const before = s.goneThrough.sizes.length;
+  if (sizes || soFar.length < 2 || soFar.length <= before) return;
   ask(
     line,
     "size",
     at,
     { code: "WHICH_SIZE", details: { pattern: pattern.name } },
-    [soFar, s.spreadBefore.sizes].map((of) => ({ label: of.join(", "), text: `each in ${of.join("/")}` })),
+    [soFar, s.goneThrough.sizes].map((of) => ({ label: of.join(", "), text: `each in ${of.join("/")}` })),
   );
 }
 
@@ -47,6 +47,23 @@ export function isShared(stretch: Stretch): boolean {
   return true;
 }
 
+export const NOTHING_BEFORE: Spread = { sizes: [], variants: [], forms: [] };
+const union = <T>(a: readonly T[], b: readonly T[]): T[] => [...new Set([...a, ...b])];
+/**
+ * Among what the statements so far went, for the next one's “each”: “3 dz in 12, 3 dz in 14; brown, 2 dz each” is of
+ * both sizes. Lines go on with one another as long as they differ in one thing only.
+ */
+function goneOn({ before, goneThrough }: ItemState, line: ReadLine, own: Spread): Spread {
+  if (before?.pattern !== line.pattern || line.flies === undefined) return own;
+  const both = {
+    sizes: union(goneThrough.sizes, own.sizes),
+    variants: union(goneThrough.variants, own.variants),
+    forms: union(goneThrough.forms, own.forms),
+  };
+  const isOne = Object.values(both).filter((of) => of.length > 1).length === 1;
+  return isOne ? both : own;
+}
+
 /** One line for each size and colour that was said, when it was said how the quantity goes with them. */
 export function spread(
   s: ItemState,
@@ -55,7 +72,7 @@ export function spread(
   quantity: Quantity | undefined,
 ): ReadLine[] {
   const { line, sizes, colours } = draft;
-  const before = how === "each" && !draft.isNamed ? s.spreadBefore : { sizes: [], variants: [] };
+  const before = how !== "each" || draft.isNamed ? NOTHING_BEFORE : quantity?.isOfEach ? s.spreadBefore : s.goneThrough;
   // “1 dz each of claret 8, 10 and 12, and 1 dz each in green”: in each of those sizes.
   const all =
     sizes && sizes.sizes.length > 1 ? sizes.sizes : !sizes && before.sizes.length > 1 ? before.sizes : [line.size];
@@ -65,10 +82,12 @@ export function spread(
       : colours.length === 0 && before.variants.length > 1
         ? before.variants
         : [line.variant];
+  const forms = !draft.formSaid && before.forms.length > 1 ? before.forms : [line.form];
   const { pairs } = draft;
-  const count = pairs?.length ?? all.length * variants.length;
+  const count = pairs?.length ?? all.length * variants.length * forms.length;
+  s.spreadBefore = { sizes: all, variants, forms };
+  s.goneThrough = goneOn(s, line, s.spreadBefore);
   s.before = line;
-  s.spreadBefore = { sizes: all, variants };
   if (count === 1) return [line];
   const flies = line.flies;
   const after = quantity?.at[1] ?? line.at[0];
@@ -84,7 +103,9 @@ export function spread(
   const share = how === "each" ? flies : flies / count;
   const lines = pairs
     ? pairs.map(({ size, colour }) => ({ ...line, size, variant: colour.id, flies: share }))
-    : all.flatMap((size) => variants.map((variant) => ({ ...line, size, variant, flies: share })));
+    : forms.flatMap((form) =>
+        all.flatMap((size) => variants.map((variant) => ({ ...line, form, size, variant, flies: share }))),
+      );
   s.before = lines[lines.length - 1];
   return lines.map((l, i) => (i === 0 ? l : { ...l, understood: [], doubts: [] }));
 }

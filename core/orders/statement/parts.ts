@@ -15,6 +15,9 @@ const BEHIND_QUANTITY = /^\s*(?:\(([^()]*)\)|,?\s*(\p{L}[^,;()]*)(?=\s*(?:[,;]|$
 
 const PRICE_BEHIND = /^\s*(?:@|at|à|zu)\s*(?:[€$£]\s?)?\d+[.,]\d{2}(?:\s?(?:€|eur|\$|£))?(?=\s*(?:[,;]|\.?\s*$))/iu;
 
+/** “10 3 dz each, 12 …” */
+const EACH_BEHIND = /^\s*(?:each|apiece|ea|je(?:weils)?)(?!\p{L})\.?(?=\s*(?:[,;.&+]|(?:and|und)(?!\p{L})|$))/iu;
+
 const SIZES_OF_IT =
   /^\s*(?:in\s+)?(?:sizes?\s+)?#?\d{1,2}(?:\/0)?(?:\s*(?:,|\/|and|und|&)\s*#?\d{1,2}(?:\/0)?)+\s*,?\s*(?:equally|evenly|each|shared|gleichmäßig|je)?\s*$/iu;
 const EACH_AHEAD = /(?<!\p{L})(?:je(?:weils)?|each)\s+$/iu;
@@ -92,6 +95,7 @@ function withItsWishes(o: OrderReading, { left, start }: Stretch, from: number, 
   // “3 dz @ 21.50, Tar Pupa …”: what it costs is said of it, too.
   let end =
     from + (PRICE_BEHIND.exec(left.slice(from - start, (next ?? left.length + start) - start))?.[0].length ?? 0);
+  end += EACH_BEHIND.exec(left.slice(end - start))?.[0].length ?? 0;
   for (;;) {
     const found = BEHIND_QUANTITY.exec(left.slice(end - start, (next ?? left.length + start) - start));
     const words = found?.[1] ?? found?.[2] ?? "";
