@@ -3,7 +3,7 @@ import { isCourteousWord } from "./asides";
 import { NUMBER, numberOf } from "./numbers";
 import { sizesBetween } from "../hooks";
 import { sizeOf } from "./sizes";
-import { wordsOfFlies } from "./flyWords";
+import { fliesOfNouns, wordsOfFlies } from "./flyWords";
 import { dozensText, isInDozens, type Quantity } from "./quantity";
 import type { Catalogue } from "./types";
 import { findWish } from "./wishes";
@@ -23,6 +23,8 @@ export interface Breakdown {
   words: [number, number];
   /** How these words are understood. */
   label: string;
+  /** The whole, where its parts come to it: it counts nothing either. */
+  whole?: [number, number];
   /** No other fly may be named behind this part, or it is a quantity of that. */
   until?: Quantity;
 }
@@ -132,13 +134,32 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   const words: [number, number] = behind
     ? [part.at[1], part.at[1] + behind[0].length]
     : [start + (ahead?.index ?? 0), part.at[0]];
+  const all = [part, ...(behind ? [] : alsoTold({ text, start, quantities, catalogue }, i + 1))];
+  const left = total.flies - sumOf(all);
+  if (left < 0) return undefined;
   const parts = [
     ...quantities.slice(0, i - 1),
-    { ...total, flies: total.flies - part.flies },
-    { ...part, isPart: true },
-    ...quantities.slice(i + 1),
+    ...(left > 0 ? [{ ...total, flies: left }] : []),
+    ...all.map((q) => ({ ...q, isPart: true })),
+    ...quantities.slice(i + all.length),
   ];
-  return toldApart(parts, words);
+  // Of what comes to the whole nothing is left that the whole would count.
+  return { ...toldApart(parts, words), ...(left === 0 && { whole: total.at }) };
+}
+
+/** “…, of which 4 dz red and 6 dz black”: the parts behind the first that tell of no other fly. */
+function alsoTold({ text, start, quantities, catalogue }: Counted, from: number): Quantity[] {
+  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
+  const behind = quantities.slice(from);
+  const end = behind.findIndex((q, n) => {
+    const begin = (quantities[from + n - 1]?.at[1] ?? q.at[0]) - start;
+    const said = text.slice(begin, (behind[n + 1]?.at[0] ?? start + text.length) - start);
+    const own = said.slice(q.at[1] - start - begin);
+    const tells =
+      findWish(own, 0) !== undefined || (own.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
+    return q.flies === undefined || !tells || fliesOfNouns(said, catalogue.patterns).length > 0;
+  });
+  return end < 0 ? behind : behind.slice(0, end);
 }
 
 /** “3 gross of flies in total, made up as: …”, “– so six dozen in all”: what these words say of a quantity. */

@@ -39,6 +39,8 @@ const files: [string, Catalogue][] = [
   ["ferry.txt", anotherCatalogue],
   ["causeway.txt", anotherCatalogue],
   ["gangway.txt", anotherCatalogue],
+  ["keel.txt", anotherCatalogue],
+  ["thwart.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
   ["towrope.txt", catalogue],
   ["mooring.txt", catalogue],

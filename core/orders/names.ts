@@ -58,16 +58,15 @@ const colours: Record<string, string> = {
   beschwert: "weighted",
   unbeschwert: "unweighted",
 };
-/** The word as the names have it. */
-export const plainColour = remembered(
-  (word): string =>
-    colours[
-      word
-        .toLowerCase()
-        .replace(/(?<=\p{L}{3})(?:farben|colou?red)(?:e[nrsm]?)?$/u, "")
-        .replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")
-    ] ?? word,
-);
+/** The word as the names have it; of several with a stroke between them each. */
+export const plainColour = remembered((word): string => word.split("/").map(plainOne).join("/"));
+const plainOne = (word: string): string =>
+  colours[
+    word
+      .toLowerCase()
+      .replace(/(?<=\p{L}{3})(?:farben|colou?red)(?:e[nrsm]?)?$/u, "")
+      .replace(/(?<=(?:rot|gelb|grün|braun|blau|grau|schwarz|weiß))e[nrsm]?$/u, "")
+  ] ?? word;
 
 export interface NameFound<T> {
   item: T;

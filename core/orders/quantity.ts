@@ -298,6 +298,7 @@ const quantitiesOf = rememberedOf((text: string, catalogue: Catalogue): Quantity
 });
 
 const END_NUMBER = new RegExp(String.raw`(?<=\s)(${NUMBER})\s*[.!]?\s*$`, "iu");
+const MONTH_BEHIND = new RegExp(String.raw`(?<!\p{L})${MONTH}\.?\s*$`, "iu");
 /** So many characters at the end of a row hold its number. */
 const LONGEST_END = 24;
 /**
@@ -313,6 +314,8 @@ function atEndOf(text: string, start: number, { unit }: Catalogue): Quantity[] {
   const n = m && numberOf(m[1] ?? "");
   if (!m || !n) return [];
   const before = text.slice(0, from + m.index);
+  // “by 2 May 2027”
+  if (MONTH_BEHIND.test(before)) return [];
   // A size stands before it, and what the fly is called before that.
   const size = before.search(/\d/);
   if (size <= 0 || !/\p{L}/u.test(before.slice(0, size)) || /(?:#|sizes?|no\.?|gr\.?)\s*$/i.test(before.slice(-8)))
@@ -355,8 +358,12 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
     if (!isBehind || (m[2] === undefined && !isColour(m[3]))) return [];
     const n = numberOf(m[1] ?? "") ?? 0;
-    if (n <= 0 || n >= 12 || !Number.isInteger(n)) return [];
-    const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || named.some((p) => comesIn(String(n), p.sizes)));
+    if (n <= 0 || !Number.isInteger(n)) return [];
+    // “…, plus 18 of the black ones”: flies, or dozens?
+    const isItsSize = n < MOST_SIZE && named.some((p) => comesIn(String(n), p.sizes));
+    const isOfSome = m[2] === "of" && !/^each/i.test(text.slice(m.index + m[0].length));
+    if (n >= 12) return isOfSome && !isItsSize ? [bareQuantity(m[1] ?? "", at, catalogue)] : [];
+    const isSize = /\d/.test(m[1] ?? "") && (n >= LEAST_SIZE || isItsSize);
     if (isSize) return [];
     // “1 dz white, 1 dz red, 6 black”: six dozen, or half a one?
     const most = Math.max(...found.map((f) => f.flies ?? 0));

@@ -45,6 +45,9 @@ const OCCASION =
   /(?<!\p{L})(?:for|zum|zur|für\s+die)\s+(?:the\s+)?(?:opening|start|(?:(?:new|coming|next)\s+)?season|(?:neue\s+)?saison|eröffnung)(?=\s+(?:we|i|please|could|can|wir|ich|bitte|brauch\p{L}*|hätt\p{L}*)(?!\p{L}))/iu;
 
 const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
+/** “all four colours”, of a fly that comes in so many. */
+const ALL_SO_MANY =
+  /(?<!\p{L})(?:of\s+)?(?:all|alle)\s+(?:(?:of\s+)?(?:the|its)\s+)?(two|three|four|five|six|zwei|drei|vier|fünf|sechs|\d)\s+(?:colou?rs|farben)(?!\p{L})/iu;
 
 /** “a dozen of each colour”: of all that the fly comes in, where none is left out. */
 const EACH_COLOUR =
@@ -94,7 +97,7 @@ export class ItemReader implements ItemState {
     const isUsualHook =
       this.before?.wishes.some((w) => w.kind === "barbless") === true && stretch.take(USUAL_HOOKS) !== undefined;
     // What is wished of a part of a quantity is of no other.
-    if (!draft.isNamed && this.before?.pattern === line.pattern && (!this.isBeforePart || quantity?.isPart))
+    if (!draft.isNamed && this.before?.pattern === line.pattern && !this.isBeforePart)
       line.wishes.push(...(isUsualHook ? [] : carried(this.before, line)));
     const halves = takeHalves(stretch, draft);
     if (halves) draft.formSaid = true;
@@ -102,10 +105,12 @@ export class ItemReader implements ItemState {
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isInShares = part !== undefined || isShared(stretch);
-    const eachColour = isInShares ? undefined : (stretch.take(EACH_COLOUR) ?? takeEachOfAll(stretch, draft));
+    const eachColour = isInShares
+      ? undefined
+      : (stretch.take(EACH_COLOUR) ?? takeAllOf(stretch, draft, EACH_OF_SO_MANY));
     const eachOf = isInShares ? undefined : stretch.take(EACH);
     const each = isInShares ? "shared" : eachColour || eachOf || quantity?.isOfEach ? "each" : undefined;
-    const assorted = stretch.take(ASSORTED);
+    const assorted = stretch.take(ASSORTED) ?? takeAllOf(stretch, draft, ALL_SO_MANY);
     const sameColours = stretch.take(SAME_COLOURS);
     draft.pairs = draft.pattern && takePairs(stretch, draft.pattern);
     if (draft.pairs) inPairs(draft, draft.pairs);
@@ -133,12 +138,10 @@ export class ItemReader implements ItemState {
   }
 }
 
-/** “Each of the three colours”, of a fly that comes in just so many. */
-function takeEachOfAll(stretch: Stretch, { pattern }: Draft): ReturnType<Stretch["take"]> {
-  const said = stretch.find(EACH_OF_SO_MANY);
-  return said && numberOf(said.groups[1] ?? "") === pattern?.variants.length
-    ? stretch.take(EACH_OF_SO_MANY)
-    : undefined;
+/** “Each of the three colours”, “all four colours”, of a fly that comes in just so many. */
+function takeAllOf(stretch: Stretch, { pattern }: Draft, colours: RegExp): ReturnType<Stretch["take"]> {
+  const said = stretch.find(colours);
+  return said && numberOf(said.groups[1] ?? "") === pattern?.variants.length ? stretch.take(colours) : undefined;
 }
 
 /** Each that the order has of that fly, where it has several. With several sizes it is not said how they go. */

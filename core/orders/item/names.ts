@@ -54,7 +54,7 @@ function takeSlashed(s: ItemState, stretch: Stretch, draft: Draft, variants: rea
   for (const word of stretch.words()) {
     const parts = word.text.split("/");
     const found = parts.map((p) => variants.find((v) => fold(v.name) === fold(plainColour(p))));
-    const isOne = variants.some((v) => fold(v.name) === fold(word.text));
+    const isOne = variants.some((v) => fold(v.name) === fold(plainColour(word.text)));
     if (parts.length < 2 || isOne || !found.every((v) => v !== undefined)) continue;
     takeWords(stretch, [word]);
     const label = found.map((v) => v.name).join(", ");

@@ -39,7 +39,10 @@ export function takeQuantityless(
   const first = ofEach ?? aside(free, draft.pattern?.sizes) ?? free[0];
   // “12 Meadow Hopper #8”: where the size is marked, the other number counts.
   const isMarked = MARKED.test(stretch.left);
-  if (first && (ofEach || free.length > 1 || !draft.pattern || (numberOf(first.text) ?? 0) > 32 || isMarked)) {
+  // “24 Pontoon Ghosts in 1/0”: no size of that fly, beside one that is.
+  const isBesideSize = AUGHT.test(stretch.left) && first !== undefined && !isSizeOf(first.text, draft.pattern?.sizes);
+  const counts = ofEach !== undefined || free.length > 1 || isMarked || isBesideSize;
+  if (first && (counts || !draft.pattern || (numberOf(first.text) ?? 0) > 32)) {
     const at: [number, number] = [first.start, first.end];
     const bare = bareQuantity(first.text.replace(/x$/, ""), at, s.catalogue);
     takeQuantity(stretch, bare, draft.line);
@@ -50,12 +53,15 @@ export function takeQuantityless(
   ask(draft.line, "quantity", at, { code: "HOW_MANY", details: {} }, []);
 }
 
+const AUGHT = /(?<![\d/])\d{1,2}\/0(?!\d)/;
+function isSizeOf(word: string, sizes: Pattern["sizes"] | undefined): boolean {
+  const size = sizeOf(word);
+  return size !== undefined && (sizes === undefined || comesIn(size, sizes));
+}
+
 /** Of numbers the only one that cannot be a size, where another can. */
 function aside(free: Span[], sizes: Pattern["sizes"] | undefined): Span | undefined {
   if (!sizes || free.length < 2) return undefined;
-  const others = free.filter((w) => {
-    const size = sizeOf(w.text);
-    return size === undefined || !comesIn(size, sizes);
-  });
+  const others = free.filter((w) => !isSizeOf(w.text, sizes));
   return others.length === 1 ? others[0] : undefined;
 }

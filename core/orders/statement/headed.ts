@@ -1,5 +1,10 @@
 import { type OrderReading, namesFlyIn } from "./reading";
 import { type Span, piecesOf } from "../spans";
+import { findExactly } from "../names";
+import { fliesOfNouns } from "../flyWords";
+import { fold } from "../nearest";
+import { quantitiesIn } from "../quantity";
+import { Stretch } from "../stretch";
 import { findWish } from "../wishes";
 
 /** A dash with no number and no dash behind it. */
@@ -13,10 +18,22 @@ export function dashed(o: OrderReading, clause: Span): Span[] {
   return piecesOf(clause.text, clause.start, LAST_DASH);
 }
 
-/** “Everything barbless: …”: what is wished of all stands before the colon, and is read for itself. */
+/**
+ * “Everything barbless: …”, “Hollow Mere Lodge, due 1 May: …”: what is wished of all, or whom it is for, stands before
+ * the colon, and is read for itself.
+ */
 export function headed(o: OrderReading, clause: Span): Span[] {
   const colon = /:\s/.exec(clause.text)?.index ?? -1;
   const head = clause.text.slice(0, Math.max(0, colon));
-  if (/\d/.test(head) || !findWish(head, 0) || namesFlyIn(o, head)) return [clause];
+  const isWish = !/\d/.test(head) && findWish(head, 0) !== undefined;
+  if (!(isWish || namesCustomer(o, head)) || namesFlyIn(o, head)) return [clause];
   return piecesOf(clause.text, clause.start, /(?<=^[^:]*):\s/g);
+}
+
+function namesCustomer({ catalogue }: OrderReading, head: string): boolean {
+  const words = new Stretch(head, 0).words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
+  const isNamed = findExactly(words, catalogue.customers, (c) => c.name) !== undefined;
+  return (
+    isNamed && quantitiesIn(head, 0, catalogue).length === 0 && fliesOfNouns(head, catalogue.patterns).length === 0
+  );
 }

@@ -32,6 +32,10 @@ export function inParts(o: OrderReading, stretch: Stretch, quantities: Quantity[
   if (!found) return quantities;
   stretch.takeOut(found.words);
   o.order.understood.push({ field: "quantity", at: found.words, label: found.label });
+  if (found.whole) {
+    stretch.takeOut(found.whole);
+    o.order.understood.push({ field: "quantity", at: found.whole, label: "in all" });
+  }
   return found.parts;
 }
 
