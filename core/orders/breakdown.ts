@@ -363,7 +363,9 @@ function brokenDown({ text, start, quantities, catalogue }: Counted): Breakdown 
   const isOpen = leavesOpen(isColour) || leavesOpen(isForm);
   const isSized = after.every((a) => /(?<!\p{L})(?:in|size|#)\s*#?\d/iu.test(a)) && !/\d/.test(before);
   const isMarked = MADE_OF.test(before) || (behind.length === 0 && DASH_BEFORE.test(before));
-  if (bare.length > 0 && !inDozens && !isMarked) return undefined;
+  // “twenty-four claret” is no size.
+  const areSpelled = bare.every((q) => !/\d/.test(text.slice(q.at[0] - start, q.at[1] - start)));
+  if (bare.length > 0 && !inDozens && !isMarked && !areSpelled) return undefined;
   if (!isMarked && !isOpen && !isSized) return undefined;
   return inAll(
     quantities,

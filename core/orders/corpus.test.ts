@@ -41,6 +41,7 @@ const files: [string, Catalogue][] = [
   ["gangway.txt", anotherCatalogue],
   ["keel.txt", anotherCatalogue],
   ["thwart.txt", anotherCatalogue],
+  ["sternpost.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
   ["towrope.txt", catalogue],
   ["mooring.txt", catalogue],

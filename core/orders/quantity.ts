@@ -451,6 +451,8 @@ const STATED = new RegExp(
     String.raw`\(?(?:(?:all|alle)\s+)?(?:quantities|numbers|figures|amounts|qtys?|mengen(?:angaben)?|angaben)`,
     String.raw`(?:\s+given)?\s*(?:(?:are|sind|=)(?:\s+all)?(?:\s+(?:in|as))?|in|as)\s+(?:(${DOZEN})|${PIECE})\)?`,
     String.raw`|\((?:(?:all|alles?)\s+)?(?:in\s+)?(?:(${DOZEN})|${PIECE})\)|(?:^[ \t(]*|[,;]\s{0,4}\(?)(?:all|alles)(?:\s+in)?\s+(?:(${DOZEN})|${PIECE})[ \t)]*(?:$|(?=[,.;]))`,
+    // “14 (30), 16 (18) flies”
+    String.raw`|(?<=\(\d{1,4}\)\s{0,3})(?:(dozens?|dz|dtzd?|dutzend)|flies|pieces|pcs|stück|stk)(?=\s*(?:[.,;]|$))`,
     // “…, dozens please”
     String.raw`|(?<=[,;.]\s{0,3})(dozens|dutzend)(?:\s+(?:please|bitte))?(?=\s*(?:[.;]|$))`,
     // “In dozens: …”

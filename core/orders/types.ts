@@ -83,6 +83,8 @@ export interface DoubtDetails {
   WHICH_COLOUR: { pattern: string };
   /** The line before it was of another weight than is usual. */
   WHICH_FORM: { pattern: string; before: string; usual: string };
+  /** “… all barbless”, behind one of several lines: is it wished of that one, or of all? */
+  WISH_OF_ALL: { words: string };
   /** A number that is neither size nor quantity. */
   WHAT_NUMBER: { words: string };
   /** A column of a table that could hold two things. */

@@ -37,6 +37,7 @@ const sentences: Sentences<DoubtDetails> = {
   SIZE_UNREADABLE: (d) => `“${d.words}” is not a hook size. Write a number such as 14, or an aught size such as 2/0.`,
   WHICH_COLOUR: (d) => `Which colour of ${d.pattern}?`,
   WHICH_FORM: (d) => `${d.pattern} was ${d.before} in the line before; usually it is ${d.usual}. Which here?`,
+  WISH_OF_ALL: (d) => `Is “${d.words}” wished of this line alone, or of all of them?`,
   WHAT_NUMBER: (d) => `What is ${d.words}? Quantity and size are there already.`,
   TABLE_UNCLEAR: (d) => `The column with ${d.column} in it has no unit. Are they dozens or single flies?`,
   ROW_TOO_LONG: (d) =>

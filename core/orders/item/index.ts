@@ -35,7 +35,8 @@ const REST_USUAL =
   /(?<=[,;(]\s*)(?:(?:and|und)\s+)?(?:(?:der|die|den|the|all\s+the)\s+)?(?:rest|übrigen|others)\s+(?:mit(?:\s+widerhaken)?|normal|barbed|with(?:\s+barbs?)?|on\s+(?:normal|ordinary|standard)\s+hooks)(?=\s*(?:[).;,]|$))/iu;
 
 /** “we're after some …”, “before the season kicks off”: courtesy that is made of words which could mean more. */
-const AFTER = /(?<!\p{L})(?:we(?:'|’)?re|we\s+are|i(?:'|’)?m|i\s+am)\s+(?:now\s+)?after(?!\p{L})(?:\s+some)?/iu;
+const AFTER =
+  /(?<!\p{L})(?:(?:we(?:'|’)?re|we\s+are|i(?:'|’)?m|i\s+am)\s+(?:now\s+)?|now\s+)after(?!\p{L})(?:\s+some)?/iu;
 
 /** “The same in 12 but unweighted”: what stands behind it is read already. */
 const BUT = /(?<!\p{L})(?<!(?<!\p{L})same\s+)(?:but|aber|jedoch)(?=\s+\uE000)/iu;

@@ -14,6 +14,7 @@ import {
 import { type Stretch, runsOf } from "../stretch";
 import { findName, isSure, SURE, type NameFound, findShort, isNoun, namedWith } from "../names";
 import { type Span, wordsOf } from "../spans";
+import { wordsOfFlies } from "../flyWords";
 import { findWish } from "../wishes";
 import type { ReadLine, Doubt } from "../types";
 import { fold } from "../nearest";
@@ -26,7 +27,7 @@ const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
 export function takePattern(s: ItemState, stretch: Stretch, draft: Draft): void {
   const words = stretch.words().filter((w) => isName(w) && !FILLER.test(w.text));
   const nearly = findName(words, s.catalogue.patterns, (p) => p.name, 0.62);
-  const found = nearly && isSure(nearly) ? nearly : (shortName(s, words) ?? nearly);
+  const found = nearly && isSure(nearly) ? nearly : (shortName(s, words) ?? turnedName(s, words) ?? nearly);
   if (found && isSure(found)) {
     const at = rangeOf(words.slice(found.from, found.to));
     takeWords(stretch, words.slice(found.from, found.to));
@@ -37,7 +38,8 @@ export function takePattern(s: ItemState, stretch: Stretch, draft: Draft): void 
     askPattern(s, stretch, words.slice(found.from, found.to), draft.line);
     return;
   } else {
-    const strange = strangeName(s, words);
+    const named = strangeName(s, words);
+    const strange = named.length > 0 ? named : words.some((w) => sharesNoun(s, w)) ? words : [];
     if (strange.length > 0) return askPattern(s, stretch, strange, draft.line);
     draft.pattern = s.catalogue.patterns.find((p) => p.id === s.lastPattern);
   }
@@ -89,6 +91,39 @@ function shortName(s: ItemState, words: Span[]): NameFound<Pattern> | undefined 
   if (besideIt(before, first) && !isKnown(before)) return undefined;
   if (besideIt(last, after) && !isKnown(after)) return undefined;
   return found;
+}
+
+/**
+ * “Sedges (Dusk)”: the noun that several share, and beside it all else that one of them is called; or that alone, where
+ * the fly before is called by the noun: “sedges: boathouse 14 3 dz, dusk 16 2 dz”.
+ */
+function turnedName(s: ItemState, words: Span[]): NameFound<Pattern> | undefined {
+  const folded = words.map((w) => fold(w.text).replace(/(?<=[^s])s$/, ""));
+  const { byNoun } = wordsOfFlies(s.catalogue.patterns);
+  const last = s.catalogue.patterns.find((p) => p.id === s.lastPattern);
+  const own = [...(last?.variants ?? []), ...(last?.forms ?? [])].flatMap((n) => fold(n.name).split(" "));
+  const nouns = new Set([...folded, ...(last ? [nounOf(last)] : [])]);
+  const found = [...nouns].flatMap((noun) =>
+    (byNoun.get(noun) ?? []).flatMap((item): NameFound<Pattern>[] => {
+      const ahead = fold(item.name).split(" ").slice(0, -1);
+      const first = folded.findIndex((_, i) => ahead.every((w, n) => folded[i + n] === w && !own.includes(w)));
+      if (ahead.length === 0 || first < 0) return [];
+      const isBehind = folded[first - 1] === noun;
+      return isBehind || (last !== undefined && nounOf(last) === noun)
+        ? [{ item, from: isBehind ? first - 1 : first, to: first + ahead.length, like: 1, isUnclear: false }]
+        : [];
+    }),
+  );
+  return found.length === 1 ? found[0] : undefined;
+}
+const nounOf = ({ name }: Pattern): string => fold(name).split(" ").at(-1) ?? "";
+
+/** “Hoppers 8; two doz sedges 14”: a noun that flies share of which none is the one before. */
+function sharesNoun(s: ItemState, word: Span): boolean {
+  const noun = fold(word.text).replace(/(?<=[^s])s$/, "");
+  const called = namedWith(word.text, s.catalogue.patterns, (p) => p.name);
+  const flies = called.filter((p) => isNoun(noun, fold(p.name).split(" ")));
+  return flies.length > 1 && !flies.some((p) => p.id === s.lastPattern);
 }
 
 /** A word that is nearly a pattern's name, and no colour, weight or wish of the fly before it. */

@@ -7,7 +7,7 @@ import type { Span } from "../spans";
 import { sizeOf, comesIn } from "../sizes";
 
 /** Smaller numbers in words count in dozens, or belong to something else. */
-const LEAST_SPELLED = 12;
+export const LEAST_SPELLED = 12;
 
 const SEVERAL_SIZES = /(?<!\d)\d{1,2}(?:\/0)?(?:\s?[/,]\s?\d{1,2}(?:\/0)?)+(?!\d)/u;
 

@@ -3,6 +3,8 @@ import { type Stretch, runsOf } from "../stretch";
 import type { ReadLine } from "../types";
 import type { Span } from "../spans";
 import { fold } from "../nearest";
+import { numberOf } from "../numbers";
+import { LEAST_SPELLED } from "./quantity";
 import { keptAsWish } from "../wishes";
 
 /** Some of what was said before, not as many more: how the rest stands has to be said. */
@@ -35,7 +37,8 @@ function partOfSize(s: ItemState, line: ReadLine): { at: [number, number]; words
 function askRun(s: ItemState, run: Span, line: ReadLine, pattern: Pattern | undefined): void {
   const at: [number, number] = [run.start, run.end];
   const words = run.text;
-  if (!/\p{L}/u.test(words)) return ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
+  const isNumber = !/\p{L}/u.test(words) || (numberOf(words) ?? 0) > LEAST_SPELLED;
+  if (isNumber) return ask(line, "rest", at, { code: "WHAT_NUMBER", details: { words } }, []);
   const names = [...(pattern?.variants ?? []), ...(pattern && pattern.forms.length > 1 ? pattern.forms : [])];
   const customers = s.catalogue.customers.filter((c) => fold(c.name).split(" ").includes(fold(words)));
   ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words } }, [

@@ -7,7 +7,7 @@ import { commaParts } from "../pieces";
 import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
 import { parted, inParts } from "./parts";
 import { giveBack, giveAhead } from "../headings";
-import { wishedOfAll } from "./wishes";
+import { wishedOfAll, wishedOfEach } from "./wishes";
 import { isOneItem, readLoose } from "./loose";
 import { findWish } from "../wishes";
 import type { ReadLine } from "../types";
@@ -82,6 +82,7 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     giveBack(made, o.text, o.catalogue);
     giveAhead(made, o.catalogue);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);
+    wishedOfEach(o, made);
     const end = parts.at(-1)?.[0].end ?? stretch.end;
     for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) readLoose(o, chunk, before);
     return;

@@ -4,17 +4,21 @@ import { wordsOfFlies } from "../flyWords";
 import { isShared } from "../item/spread";
 import { type Span, piecesOf } from "../spans";
 import { isReference, isCourtesy, isCourteousWord } from "../asides";
-import { Stretch, runsOf } from "../stretch";
+import { Stretch, TAKEN, runsOf } from "../stretch";
 import { COURTEOUS, takeQuoted, takeWish } from "./wishes";
 import { askUnknown } from "./unknown";
 import { Heading } from "../heading";
 import { fold } from "../nearest";
 import { plainColour } from "../names";
 import { findDay } from "../dates";
+import { findWish } from "../wishes";
+import { numberOf } from "../numbers";
+import { LEAST_SPELLED } from "../item/quantity";
 import { comesIn } from "../sizes";
 import type { ReadLine } from "../types";
 
-const BEGINS_WITH_NUMBER = /^\s*\d{1,4}\s+(?:x\s+)?\p{L}/u;
+const BEGINS_WITH_NUMBER =
+  /^\s*(?:\d{1,4}|(?:twelve|(?:fif|six|eigh)teen|(?:twen|thir|for|fif|six|seven|eigh|nine)ty(?:-\p{L}+)?))\s+(?:x\s+)?\p{L}/iu;
 const BETWEEN = /^(?:and|und|&|in|sizes?|over|across|between|among|of|in|size|them|all|auf|über)$/iu;
 /**
  * “100 Harbour Nymphs, olive, weighted, split evenly over 12, 14, 16 and 18”: one line of an order, whose number says
@@ -22,16 +26,25 @@ const BETWEEN = /^(?:and|und|&|in|sizes?|over|across|between|among|of|in|size|th
  */
 export function isOneItem(o: OrderReading, { left, start }: Stretch): boolean {
   const [first, ...behind] = commaParts(left, start);
-  if (!first || behind.length === 0 || !BEGINS_WITH_NUMBER.test(first.text) || !namesFlyIn(o, first.text)) return false;
+  if (!first || behind.length === 0 || !BEGINS_WITH_NUMBER.test(behindTaken(first.text)) || !namesFlyIn(o, first.text))
+    return false;
   const { isColour, isForm } = wordsOfFlies(o.catalogue.patterns);
-  const says = (w: string): boolean => isColour(w) || isForm(w) || /^#?\d{1,2}(?:\/0)?s?$/.test(w) || BETWEEN.test(w);
+  const says = (w: string): boolean =>
+    isColour(w) ||
+    isForm(w) ||
+    (numberOf(w) ?? 0) > LEAST_SPELLED ||
+    /^#?\d{1,2}(?:\/0)?s?$/.test(w) ||
+    BETWEEN.test(w);
   return behind.every((chunk) => {
     const own = new Stretch(chunk.text, chunk.start);
     const isShare = isShared(own);
     const words = own.words();
-    return (isShare || words.length > 0) && words.every((w) => says(w.text));
+    return (isShare || words.length > 0) && (words.every((w) => says(w.text)) || isWish(chunk.text));
   });
 }
+/** “We would need by 20 April forty-eight …”: what stands behind the day. */
+const behindTaken = (text: string): string => text.slice(text.lastIndexOf(TAKEN) + 1);
+const isWish = (text: string): boolean => findWish(text, 0)?.words === text.replace(/[\s.!]+$/, "");
 
 /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */
 export function readLoose(o: OrderReading, chunk: Span, before: number): void {

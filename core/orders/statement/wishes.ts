@@ -28,6 +28,10 @@ export function takeWish(o: OrderReading, stretch: Stretch, before: number): boo
   stretch.takeOut(wish.at);
   if (of) for (const w of rest) stretch.takeOut([w.start, w.end]);
   wishFor(o, wish, before, of);
+  const [one, another] = o.order.lines.slice(before);
+  const isOfAll = !of && beside.words().some((w) => ALL.test(w.text));
+  // “A 14 2 dz” in one row, “B 16 2 dz – all barbless” in the next.
+  if (isOfAll && one && !another && before > 0) askOfAll(o, one, [stretch.start, stretch.end], 0);
   return true;
 }
 
@@ -62,6 +66,45 @@ function wishFor(o: OrderReading, wish: Wish, before: number, called?: ReadLine[
     if (of.length === 0) o.wishes.push(wish);
   } else if (of.length > 0) for (const line of of) line.wishes = [...line.wishes, wish];
   else o.wishes.push(wish);
+}
+
+const ALL = /^(?:all|alle[sn]?|both|beide[sn]?|everything|throughout|durchgehend)$/iu;
+const ALL_AHEAD = /(?<!\p{L})(?:(all|alle[sn]?|everything)|(?:both|beide[sn]?))(?:\s+(?:of\s+)?(?:them|these))?\s+$/iu;
+const ALL_BEHIND = /^\s*,?\s*(?:(all|alle[sn]?|throughout)|(?:both|beide[sn]?))(?!\p{L})(?!\s+(?:in|of|#|sizes?|\d))/iu;
+/**
+ * “14 2 dz, 16 2 dz all barbless”: what the last line of a statement says of all is wished of each of them; behind a
+ * single line it could be said of those before it as well, and is asked about.
+ */
+export function wishedOfEach(o: OrderReading, made: readonly ReadLine[]): void {
+  const last = made.at(-1);
+  if (!last) return;
+  const said = last.understood.flatMap(({ field, at, policy }) => (field === "wish" ? [{ at, policy }] : []));
+  for (const { at, policy } of said) {
+    const ahead = ALL_AHEAD.exec(o.text.slice(last.at[0], at[0]));
+    const all = ahead ?? ALL_BEHIND.exec(o.text.slice(at[1], last.at[1]));
+    if (!all) continue;
+    const isOfTwo = all[1] === undefined;
+    if (made.length > 1 && (!isOfTwo || made.length === 2)) {
+      for (const line of made)
+        if (policy) line.policy = policy;
+        else line.wishes = [...new Set([...line.wishes, ...last.wishes.filter((w) => w.at[0] === at[0])])];
+    } else if (o.order.lines.length > made.length) askOfAll(o, last, at, ahead?.[0].length ?? 0);
+  }
+}
+
+function askOfAll(o: OrderReading, line: ReadLine, wished: [number, number], ahead: number): void {
+  const words = findWish(o.text.slice(...wished), 0)?.words ?? o.text.slice(...wished).trim();
+  const at: [number, number] = [wished[0] - ahead, wished[1]];
+  line.doubts.push({
+    field: "wish",
+    code: "WISH_OF_ALL",
+    details: { words },
+    at,
+    candidates: [
+      { label: "of this line", text: words },
+      { label: "of all of them", text: `, ${words}, all of them` },
+    ],
+  });
 }
 
 /** What is wished before the parts of a quantity, or behind the last and a comma, is wished of all of them. */
