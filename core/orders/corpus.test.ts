@@ -42,6 +42,7 @@ const files: [string, Catalogue][] = [
   ["keel.txt", anotherCatalogue],
   ["thwart.txt", anotherCatalogue],
   ["sternpost.txt", anotherCatalogue],
+  ["ropewalk.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
   ["towrope.txt", catalogue],
   ["mooring.txt", catalogue],

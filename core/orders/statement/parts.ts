@@ -96,6 +96,7 @@ export function parted(o: OrderReading, stretch: Stretch, quantities: Quantity[]
  * not of those that come.
  */
 function withItsWishes(o: OrderReading, { left, start }: Stretch, from: number, next: number | undefined): number {
+  const { isColour } = wordsOfFlies(o.catalogue.patterns);
   // “3 dz @ 21.50, Tar Pupa …”: what it costs is said of it, too.
   let end =
     from + (PRICE_BEHIND.exec(left.slice(from - start, (next ?? left.length + start) - start))?.[0].length ?? 0);
@@ -109,7 +110,9 @@ function withItsWishes(o: OrderReading, { left, start }: Stretch, from: number, 
       continue;
     }
     if (!found || /\d/.test(words) || namesFlyIn(o, words)) return end;
-    if (!findWish(words, 0) && !isForm(o, words)) return end;
+    // “14 3 dz hare, boathouse 14 …”
+    const isItsColour = !/^\s*,/.test(found[0]) && isColour(words.trim());
+    if (!findWish(words, 0) && !isForm(o, words) && !isItsColour) return end;
     end += found[0].length;
   }
 }

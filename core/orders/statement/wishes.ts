@@ -94,7 +94,9 @@ export function wishedOfEach(o: OrderReading, made: readonly ReadLine[]): void {
 
 function askOfAll(o: OrderReading, line: ReadLine, wished: [number, number], ahead: number): void {
   const words = findWish(o.text.slice(...wished), 0)?.words ?? o.text.slice(...wished).trim();
-  const at: [number, number] = [wished[0] - ahead, wished[1]];
+  const [from, to] = [wished[0] - ahead, wished[1]];
+  const isBracketed = o.text[from - 1] === "(" && o.text[to] === ")";
+  const at: [number, number] = isBracketed ? [from - 1, to + 1] : [from, to];
   line.doubts.push({
     field: "wish",
     code: "WISH_OF_ALL",
@@ -102,7 +104,7 @@ function askOfAll(o: OrderReading, line: ReadLine, wished: [number, number], ahe
     at,
     candidates: [
       { label: "of this line", text: words },
-      { label: "of all of them", text: `, ${words}, all of them` },
+      { label: "of all of them", text: `, ${words} all of them` },
     ],
   });
 }
