@@ -39,6 +39,9 @@ export const lineInput = skuSchema.extend({
 });
 /** More at once than a room ties in years is a slip of the keyboard. */
 const MOST_ORDERED = 24_000;
+/** What one order holds; of so many lines the earliest day is told, too. */
+export const MOST_LINES = 60;
+const tooMany = `At most ${MOST_LINES} lines in one order: write the rest as another`;
 export const orderInput = z.object({
   text: z.string().max(8000),
   customer: z.string().max(60),
@@ -48,7 +51,7 @@ export const orderInput = z.object({
   lines: z
     .array(lineInput)
     .min(1, "At least one line")
-    .max(60)
+    .max(MOST_LINES, tooMany)
     .refine(
       (lines) => lines.reduce((sum, l) => sum + l.flies, 0) <= MOST_ORDERED,
       "At most 2,000 dozen in one order: write the rest as another",
@@ -170,7 +173,7 @@ export const promise = endpoint({
     lines: z
       .array(skuSchema.extend({ flies, asked: askedSchema.optional(), due: realDay.optional() }))
       .min(1)
-      .max(30),
+      .max(MOST_LINES, tooMany),
   }),
   reply: promiseSchema,
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import { addOrder, editOrder, type Order } from "@kasten/contract/orders";
+import { addOrder, editOrder, MOST_LINES, type Order } from "@kasten/contract/orders";
 import { wishWords } from "@kasten/core/orders";
 import { linePrice, type LinePrice } from "@kasten/core/recipe";
 import { newKey } from "../http";
@@ -14,6 +14,7 @@ import { useCatalogue } from "../patterns";
 import EarlierOrders from "./EarlierOrders.vue";
 import NewCustomer from "./NewCustomer.vue";
 import ReadLines from "./ReadLines.vue";
+import { tooEarlyWords } from "./lineText";
 import { usePromise } from "./usePromise";
 import { useReading } from "./useReading";
 
@@ -86,9 +87,10 @@ function sameLine(i: number): string | undefined {
   return same[before]?.id;
 }
 
+const isTooLong = computed(() => read.value.lines.length > MOST_LINES);
 const promised = usePromise(
   computed(() =>
-    whole.value && !props.order
+    whole.value && !props.order && !isTooLong.value
       ? read.value.lines.map((l, i) => ({
           pattern: l.pattern ?? "",
           variant: l.variant ?? "",
@@ -164,7 +166,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :marks="marks"
       :questions="questions"
       :offers="offers"
-      @send="whole && isLetPass && save()"
+      @send="whole && isLetPass && !isTooLong && save()"
     />
     <p v-if="standing" class="mt-1 text-soft">
       This takes a standing order up: once it is saved, it stands in its place.
@@ -194,10 +196,12 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
     <p v-for="u in unsure" :key="u" class="callout my-1">{{ u }}.</p>
     <div v-for="c in conflicts" :key="c" class="callout my-1">{{ c }}</div>
     <PassForm v-if="conflicts.length > 0" v-model="reason" />
+    <p v-if="isTooLong" class="callout my-1">
+      An order holds at most {{ MOST_LINES }} lines, and these are {{ read.lines.length }}: write the rest as another.
+    </p>
     <p v-if="tooEarly.length > 0" class="callout my-1">
-      Not by the day promised:
-      {{ tooEarly.map((p) => `${patterns.get(p.pattern)?.name} ${p.size}, ${p.sentence}`).join(" ") }} You may save it
-      all the same; the plan will name it.
+      Not by the day promised: {{ tooEarlyWords(tooEarly, (id) => patterns.get(id)?.name ?? id) }} You may save it all
+      the same; the plan will name it.
     </p>
     <p v-if="promised.others.length > 0" class="callout my-1">
       Less surely ready on their day with it:
@@ -208,7 +212,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       }}.
     </p>
     <div class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
-      <button class="btn btn-main" :disabled="!whole || busy || !isLetPass">
+      <button class="btn btn-main" :disabled="!whole || busy || !isLetPass || isTooLong">
         {{ order ? "Save the change" : "Save the order" }}
       </button>
       <span v-if="customer"

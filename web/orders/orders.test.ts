@@ -75,6 +75,19 @@ describe("an order in one line", () => {
     expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
   });
 
+  test("more lines than an order holds are told before they are saved, and no day is asked for", async () => {
+    const { server, screen } = await open();
+    const rows = (n: number): string => `${"2dz Yard Nymph 12 olive\n".repeat(n)}Mill Shop, 18 Dec`;
+    await screen.get("textarea").setValue(rows(61));
+    await pause();
+    expect(screen.text()).toContain("at most 60 lines, and these are 61");
+    expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
+    expect(server.of(promise)).toHaveLength(0);
+    await screen.get("textarea").setValue(rows(60));
+    await vi.waitFor(() => expect(server.of(promise)).toHaveLength(1), 2000);
+    expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
+  });
+
   test("a doubt is asked about in place, and the answer goes into the text", async () => {
     const { screen } = await open();
     await screen.get("textarea").setValue("2dz Yard Nymph 12; Mill Shop, 18 Dec");
@@ -97,11 +110,13 @@ describe("an order in one line", () => {
     server.answer(addOrder, () =>
       refused({ type: "figure-out-of-bounds", title: "No", status: 422, detail: "The day promised lies in the past." }),
     );
+    const shown = vi.spyOn(Element.prototype, "scrollIntoView");
     await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
     await settle();
     await screen.get("form").trigger("submit");
     await settle();
     expect(screen.text()).toContain("The day promised lies in the past.");
+    expect(shown.mock.contexts.map((e) => (e as Element).getAttribute("role"))).toContain("alert");
     expect(screen.get("textarea").element.value).toBe("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
   });
 
