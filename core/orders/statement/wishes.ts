@@ -94,7 +94,9 @@ export function wishedOfEach(o: OrderReading, made: readonly ReadLine[]): void {
 
 function askOfAll(o: OrderReading, line: ReadLine, wished: [number, number], ahead: number): void {
   const words = findWish(o.text.slice(...wished), 0)?.words ?? o.text.slice(...wished).trim();
-  const [from, to] = [wished[0] - ahead, wished[1]];
+  const begin = wished[0] - ahead;
+  const dash = /(?<=\s)[-–]\s+$/.exec(o.text.slice(0, begin))?.[0].length ?? 0;
+  const [from, to] = [begin - dash, wished[1]];
   const isBracketed = o.text[from - 1] === "(" && o.text[to] === ")";
   const at: [number, number] = isBracketed ? [from - 1, to + 1] : [from, to];
   line.doubts.push({
