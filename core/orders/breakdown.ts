@@ -127,10 +127,7 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   const behind = OF_THEM.exec(after);
   const ahead = OF_WHICH.exec(text.slice(0, part.at[0] - start));
   const said = behind ? after.slice(behind[0].length) : after;
-  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
-  const tellsApart =
-    findWish(said, 0) !== undefined || (said.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
-  if ((!behind && !ahead) || !tellsApart) return undefined;
+  if ((!behind && !ahead) || !tellsApart(said, catalogue)) return undefined;
   const words: [number, number] = behind
     ? [part.at[1], part.at[1] + behind[0].length]
     : [start + (ahead?.index ?? 0), part.at[0]];
@@ -147,17 +144,20 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   return { ...toldApart(parts, words), ...(left === 0 && { whole: total.at }) };
 }
 
+/** Whether words say what sets a part apart: a wish, a colour or a weight. */
+function tellsApart(words: string, { patterns }: Catalogue): boolean {
+  const { isColour, isForm } = wordsOfFlies(patterns);
+  return findWish(words, 0) !== undefined || (words.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
+}
+
 /** “…, of which 4 dz red and 6 dz black”: the parts behind the first that tell of no other fly. */
 function alsoTold({ text, start, quantities, catalogue }: Counted, from: number): Quantity[] {
-  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
   const behind = quantities.slice(from);
   const end = behind.findIndex((q, n) => {
     const begin = (quantities[from + n - 1]?.at[1] ?? q.at[0]) - start;
     const said = text.slice(begin, (behind[n + 1]?.at[0] ?? start + text.length) - start);
-    const own = said.slice(q.at[1] - start - begin);
-    const tells =
-      findWish(own, 0) !== undefined || (own.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
-    return q.flies === undefined || !tells || fliesOfNouns(said, catalogue.patterns).length > 0;
+    const isPart = tellsApart(said.slice(q.at[1] - start - begin), catalogue);
+    return q.flies === undefined || !isPart || fliesOfNouns(said, catalogue.patterns).length > 0;
   });
   return end < 0 ? behind : behind.slice(0, end);
 }
