@@ -33,7 +33,8 @@ export class LoopLines {
       return [];
     }
     const { role, part } = this.r.heads[i] as LineHead;
-    if (loop.description.parts?.every((p) => p.share === undefined))
+    const parts = loop.description.parts ?? [];
+    if (parts.length > 1 && parts.every((p) => p.share === undefined))
       lineOf(this.r, i).notes.push("the layers of the loop are reckoned in equal parts");
     const told = { ...loop, role: loop.role ?? role, part: loop.part ?? part };
     return [told, ...scan(text, loop.end, text.length, {}, this.r.scanContext)];

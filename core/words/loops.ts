@@ -33,7 +33,10 @@ const opened: Reader<number> = oneOf<number>(
     ),
     ([, , , mm]) => mm,
   ),
-  map(seq(words(`${MAKES}\\s+${WHICH}${LOOP}|(?:second|another|front|rear|composite)\\s+${LOOP}`)), () => 0),
+  map(
+    seq(words(`${MAKES}\\s+${WHICH}${LOOP}|(?:an?\\s+)?(?:second|another|front|rear|composite)\\s+${LOOP}`)),
+    () => 0,
+  ),
 );
 const put = words("(?:spin|twist|trap|catch)(?:\\s+(?:up|in))?");
 const within = /\bin(?:to)?\s+(?:an?|the)\s+(?:[\d.,]+\s*(?:mm|cm|in(?:ch)?)\s+)?(?:dubbing\s+)?loop\b/;
@@ -48,11 +51,11 @@ const fills = words(
 const LONG = "(?:\\s+(?:long|staple|lengths?|in\\s+length))?";
 const figure = "\\d+(?:[.,]\\d+)?(?:\\s*(?:-|to)\\s*\\d+(?:[.,]\\d+)?)?\\s*(?:mm|cm|inch(?:es)?|in(?!\\s+(?:the|a)))";
 const staple = match(
-  `(?:with\\s+)?(?:the\\s+)?(?:fibres?|hairs?|staple)?\\s*(?:of\\s+|is\\s+|are\\s+)?(?:about\\s+)?${figure}${LONG}(?:\\s+(?:fibres?|of))?(?!\\s*(?:dubbing\\s+)?loop)`,
+  `(?:with\\s+)?(?:the\\s+)?(?:fibres?|hairs?|staple)?\\s*(?:of\\s+|is\\s+|are\\s+|(?:cut|trimmed)\\s+(?:to|at)\\s+)?(?:about\\s+)?${figure}${LONG}(?:\\s+(?:fibres?|of))?(?!\\s*(?:dubbing\\s+)?loop)`,
 );
 /** How a layer lies, and what is only done with the hands. */
 const asides = words(
-  "(?:of|from)\\s+(?:an?|one|two|three|four|\\d)\\s+(?:whole\\s+)?(?:feathers?|plumes?)|over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|in(?:to)?\\s+it(?=\\s+(?:and|then)\\b|\\s*[,.;])|(?:of|with|from)\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)|(?:and\\s+)?(?:then\\s+)?wax(?:ing)?\\s+(?:it|the\\s+loop|the\\s+thread|both\\s+sides)(?:\\s+well)?|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
+  "(?:mixed|blended|worked)\\s+in(?=\\s*(?:[,.;]|$|and\\b))|and\\s+all(?=\\s*[,.;])|(?:of|from)\\s+(?:an?|one|two|three|four|\\d)\\s+(?:whole\\s+)?(?:feathers?|plumes?)|over\\s+(?:it|them|that)|under(?:neath)?(?:\\s+(?:it|them))?|on\\s+top|over\\s+its?\\s+(?:whole|full)\\s+length|along\\s+(?:it|its\\s+whole\\s+length)|evenly|sparsely|(?:hair|fibres?)\\s+(?:across|square)\\s+(?:it|to\\s+it)|(?:close|slip)\\s+the\\s+loop|(?:and\\s+)?(?:spin(?:ning)?|twist)(?:\\s+(?:it|the\\s+loop|them|everything))?(?:\\s+(?:up|tight(?:ly)?|well|hard|clockwise|into\\s+a\\s+(?:tight\\s+)?(?:rope|brush)))*|spun(?:\\s+(?:tight(?:ly)?|hard|well|up))*|in(?:to)?\\s+(?:the|this|a)\\s+(?:dubbing\\s+)?loop|in(?:to)?\\s+it(?=\\s+(?:and|then)\\b|\\s*[,.;])|(?:of|with|from)\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)|(?:and\\s+)?(?:then\\s+)?wax(?:ing)?\\s+(?:it|the\\s+loop|the\\s+thread|both\\s+sides)(?:\\s+well)?|between\\s+the\\s+(?:two\\s+)?(?:threads|strands)|in\\s+(?:close\\s+|touching\\s+|tight\\s+)*turns",
 );
 const winds = words(
   "(?:wind|wrap|wound|wrapped)(?:\\s+(?:it|this|the\\s+(?:rope|brush|loop|fibres?)))?(?:\\s+(?:on|forwards?|up|back))?",
@@ -63,7 +66,7 @@ const turnsOfIt = words(
 );
 /** “layer 2:”, “first layer:”, and how a layer lies, or how much of it there is. */
 const layerSaid = words(
-  "(?:first|second|third|fourth|next|last|bottom|top|middle|lower|upper)\\s+layer\\s*:?|layer\\s+(?:\\d|one|two|three|four)\\s*:?|sparse|(?:on|in|over)\\s+(?:the|its)\\s+(?:front|rear|back|first|last|upper|lower)\\s+(?:half|third|part)|over\\s+the\\s+(?:whole|full|entire)\\s+(?:length|loop)|(?:about\\s+)?\\d+\\s+(?:strands|fibres|fibers|hairs)(?:\\s+of)?",
+  "(?:first|second|third|fourth|next|last|bottom|top|middle|lower|upper|one|an?(?:other)?)\\s+layer\\s*:?|layer\\s+(?:\\d|one|two|three|four)\\s*:?|sparse|(?:on|in|over)\\s+(?:the|its)\\s+(?:front|rear|back|first|last|upper|lower)\\s+(?:half|third|part)|over\\s+the\\s+(?:whole|full|entire)\\s+(?:length|loop)|(?:about\\s+)?\\d+\\s+(?:strands|fibres|fibers|hairs)(?:\\s+of)?",
 );
 const small = words("in(?:to)?(?=\\s+an?\\s+[\\d.])|and|then|,|;|\\.(?=\\s|$)|:|\\)|a|the|some|it|now|next");
 const brushedOut = words("(?:then\\s+)?brushed\\s+out(?:\\s+(?:well|back))?");
@@ -74,12 +77,15 @@ const strokes = match(
 
 /** “Two cdc feathers, the fibres spun in a 4 cm loop”: what it is of comes first. */
 const counts = words(
-  `(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
+  `(?:(?:\\d|${NUMBER_WORD})\\s+turns?(?:\\s+of)?\\s*)?(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
 );
 const intoLoop = words(
-  `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the)\\s)`,
+  `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the|split)\\s)`,
 );
-const aLoop = words(`(?:an?|the)\\s+(?:small\\s+|short\\s+)?${LOOP}`);
+/** A thread that was split holds what is spun in it as a loop does. */
+const SPLIT_THREAD = "split\\s+(?:tying\\s+)?(?:thread|silk)";
+const aLoop = words(`(?:an?|the)\\s+(?:small\\s+|short\\s+)?${LOOP}|(?:(?:an?|the)\\s+)?${SPLIT_THREAD}`);
+const isOfLoop = new RegExp(`\\b(?:loop|${SPLIT_THREAD})\\b`);
 interface Ahead {
   layer: Description;
   counted: Span;
@@ -87,7 +93,7 @@ interface Ahead {
   end: number;
 }
 function describedFirst(text: string, begin: number, index: CabinetIndex): Ahead | undefined {
-  if (!/\bloop\b/.test(text)) return undefined;
+  if (!isOfLoop.test(text)) return undefined;
   const counted = counts(text, begin);
   const at = skipBlanks(text, counted?.end ?? begin);
   const layer = descriptionAt(text, at, index, true);
@@ -161,8 +167,10 @@ const filling =
 export const isFilling = (text: string): boolean => filling.test(text);
 /** Whether a line begins with a loop of its own. */
 export const startsLoop = (text: string): boolean => opened(text, skipBlanks(text, 0)) !== undefined;
-const ofLoop = /\b(?:loop|spin|twist|insert|fill|load|put|place|lay|trap|feed|spread|add)\b/;
-const otherLoop = /\bwings?\b|\bguard\b|\bmono\b|\bcase\b|\bpost\b|\bhook\s+loop\b/;
+const ofLoop = new RegExp(
+  `\\b(?:loop|${SPLIT_THREAD}|spin|twist|insert|fill|load|put|place|lay|trap|feed|spread|add)\\b`,
+);
+const otherLoop = /\bwings?\b|\bguard\b(?!\s+hairs?\b)|\bmono\b|\bcase\b|\bpost\b|\bhook\s+loop\b/;
 const loopRoles = new Set<Role | undefined>([undefined, "body", "thorax", "collar", "head", "hackle"]);
 /** Whether a line can be about a dubbing loop: loops of other things, as for a wing or a weed guard, are none. */
 export const mayTellLoop = (text: string, role: Role | undefined): boolean =>

@@ -31,7 +31,7 @@ export const preparing = words(
 
 /** The ends by which feathers are tied in are made bare. */
 const strippingButts = words(
-  "strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:of\\s+)?(?:the|its|their|both|each)\\s+)?(?:(?:bottom|lower)\\s+)?(?:butts?|bases?|stalks?|lower\\s+(?:fibres|fibers|barbs|third|half)|fibres\\s+at\\s+the\\s+butts?)(?:\\s+(?:clean|bare|off))?(?=\\s*(?:[,.;]|$|and\\b))",
+  "strip(?:ped|ping)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff|fuzz|down)(?:\\s+(?:off|away))?(?:\\s+(?:from|at|off)\\s+(?:the\\s+)?(?:base|stem|butt|bottom))?(?=\\s*(?:[,.;]|$|and\\b|then\\b))|strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:of\\s+)?(?:the|its|their|both|each)\\s+)?(?:(?:bottom|lower)\\s+)?(?:butts?|bases?|stalks?|lower\\s+(?:fibres|fibers|barbs|third|half)|fibres\\s+at\\s+the\\s+butts?)(?:\\s+(?:clean|bare|off))?(?=\\s*(?:[,.;]|$|and\\b))",
 );
 
 /** Half of the barbs are taken off: of what is tied in next, or was before. */

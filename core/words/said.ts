@@ -104,8 +104,10 @@ export type Said = Partial<
     barbSteps?: number;
     /** So many times as full as the body. */
     ofBody?: number;
-    /** As full as the bead is thick. */
-    asBead?: true;
+    /** So many times as full as the bead is thick. */
+    asBead?: number;
+    /** Of feathers or their tips, without how many: there are several. */
+    isSeveral?: true;
     /** Slid over the shank and bound at its ends: it is not wound. */
     isSlid?: true;
     /** The wraps are those of every tie-in. */

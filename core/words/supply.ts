@@ -71,7 +71,7 @@ function bandsOfThread(told: Told): void {
 const THINNEST_WEIGHT = 0.01;
 /** “Weight: 10 turns .015”, “Wire: 10 turns .020”: a gauge alone is that of the wire. */
 function gaugeOfWeight(told: Told, text: string): void {
-  const gauge = told.rest.findIndex((r) => /^0?\.\d{2,3}"?$/.test(text.slice(r.at, r.end).trim()));
+  const gauge = told.rest.findIndex((r) => /^(?:0?\.\d{2,3}"?|\d{2}\s*thou)$/.test(text.slice(r.at, r.end).trim()));
   const at = told.rest[gauge];
   const isWire =
     told.role === undefined &&

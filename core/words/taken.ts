@@ -47,7 +47,7 @@ export function withTaken(all: Told[], text: string): Told[] {
 }
 const ofThem = /^\W*(?:then\s+|and\s+|now\s+)*(?:tie|bind|catch|lash|secure|set|mount)\s+(?:it|them|those|both)\b/;
 const takes =
-  /^\W*(?:(?:then|next|now|and)\s+)?(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip|(?:lay|put|hold|place)(?=[^,.;]*\btogether\b))\b/;
+  /^\W*(?:(?:then|next|now|and|i|we|you)\s+)*(?:take|grab|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip|(?:lay|put|hold|place)(?=[^,.;]*\btogether\b))\b/;
 
 /** “A brown and a grizzly hackle”: two that are taken together, alike in all that is said behind them. */
 function asOne([one, two, ...more]: readonly Told[], text: string): readonly Told[] | undefined {

@@ -17,7 +17,7 @@ import {
   where,
   zone,
 } from "./common";
-import { aroundRead, leavingMm } from "./wind";
+import { aroundRead, leaving, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
@@ -147,6 +147,7 @@ export const loopLoad: readonly Clause[] = [
 export const dressClauses: Clause[] = [
   leavingAtEnds,
   leavingBare,
+  leaving,
   leavingMm,
   leavingRoom,
   zone,
@@ -297,10 +298,12 @@ export const dressClauses: Clause[] = [
   clause(
     "a little fuller than the body",
     match(
-      "(?:(?:a\\s+)?(?:little|bit|touch|shade)|slightly|somewhat|rather|much)?\\s*(fuller|thicker|fatter|bigger|larger|slimmer|thinner)\\s+than\\s+(?:the\\s+)?(?:body|abdomen|rear)",
+      "(?:(?:a\\s+)?(?:little|bit|touch|shade)|slightly|somewhat|rather|much)?\\s*(fuller|thicker|fatter|bigger|larger|wider|slimmer|thinner|smaller)\\s+than\\s+(?:the\\s+)?(body|abdomen|rear|bead)",
     ),
-    (s, [w]) => {
-      s.ofBody = w === "slimmer" || w === "thinner" ? 0.85 : 1.2;
+    (s, [w = "", than]) => {
+      const times = /^(?:slim|thin|small)/.test(w) ? 0.85 : 1.2;
+      if (than === "bead") s.asBead = times;
+      else s.ofBody = times;
     },
   ),
   clause(
@@ -355,7 +358,7 @@ export const dressClauses: Clause[] = [
       // “2 mm, as thick as the bead”: so far it goes.
       if (s.fullness !== undefined) Object.assign(s, { size: s.fullness, isLong: true });
       delete s.fullness;
-      s.asBead = true;
+      s.asBead = 1;
     },
   ),
   clause(

@@ -7,8 +7,10 @@ import { withPartBehind, withFurther, withTurnsOf } from "./further";
 import { withUnder, withLayers, withWetUnder } from "./layers";
 import { withLegsOf } from "./legsOf";
 import { withOneOfEach } from "./oneOfEach";
+import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
 import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withTakenUp } from "./takenUp";
 import { withTwisted, withNamedAhead } from "./twisted";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
@@ -17,6 +19,7 @@ export const joined = (all: Told[], text: string): Told[] => passes().reduce((to
 /** One after the other: what is taken back first, then what is of one thing, then what is done with it. */
 const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
+  withTakenUp,
   withCoat,
   withWoundLater,
   withDubbedLater,
@@ -25,6 +28,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withOnes,
   withLegsOf,
   withOneOfEach,
+  withTopAndBelow,
   withBothColours,
   withUnder,
   withWetUnder,

@@ -183,7 +183,7 @@ const nouns: [string, NounForm][] = [
       "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|rib(?:s|bing)?|tubing|sheet)",
       "strips?",
       "(?:(?:stretch|body|nymph)\\s+)?ribbons?",
-      "stretch(?=\\s*(?:[,.;]|$))",
+      "stretch(?=\\s*(?:[,.;]|$)|\\s+\\d+(?:[.,]\\d+)?\\s*mm\\s+wide\\b)",
       "latex",
       "raffia",
       "(?:swiss\\s+)?straw",

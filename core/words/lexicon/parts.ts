@@ -30,6 +30,7 @@ const roleWords: Record<string, Role> = {
   bd: "bead",
   hd: "head",
   bead: "bead",
+  beads: "bead",
   "bead head": "bead",
   cone: "bead",
   "cone head": "bead",
@@ -200,6 +201,7 @@ const longestFirst = (list: string[]): string =>
 export const PARTS = longestFirst(Object.keys(roleWords));
 /** Words that are parts only at the head of a line: elsewhere they say where, or how. */
 const onlyAtHead = new Set([
+  "beads",
   "back",
   "base",
   "cover",

@@ -208,7 +208,12 @@ const close = (told: Told, end: number): Told => {
   const form = told.description?.exact?.form ?? means?.form;
   // “Bead on hook, thread behind it”: of thread there is no bead.
   const other = told.role === "bead" && form === "thread" ? { role: undefined, part: undefined } : undefined;
-  return { ...told, ...use, ...other, end, said, loose: looseLeft(told.loose, told.said) };
+  // “…, 6 turns and held with fine wire”: what holds a hackle is no hackle.
+  const holds =
+    told.isInherited && (told.role === "hackle" || told.role === "collar") && form === "wire"
+      ? { role: "rib" as const, part: "rib" }
+      : undefined;
+  return { ...told, ...use, ...other, ...holds, end, said, loose: looseLeft(told.loose, told.said) };
 };
 
 /** “Back of pearl plastic, six wraps of fine wire over it”: what is wound in a cover's line is its rib. */

@@ -77,6 +77,7 @@ const likeColour = /\b(?:(?:longer|shorter)\s+than|as\s+long\s+as|same\s+length\
 export const leftover = (here: Here): Next => firstOf(leftovers, here) ?? notUnderstood(here);
 
 const leftovers: readonly Step[] = [
+  sharesHere,
   mannerHere,
   otherStuffBehindOr,
   ({ told, text, at }) => asNext(told, filler(text, at)),
@@ -84,7 +85,6 @@ const leftovers: readonly Step[] = [
   colours,
   labelled,
   likeThatColour,
-  sharesHere,
   // “…” and dashes say nothing.
   ({ told, text, at }) => asNext(told, silent(text, at)),
 ];

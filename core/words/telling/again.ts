@@ -34,11 +34,10 @@ function anotherOfIt(r: Reading, told: Told, text: string): void {
   if (told.kind !== "lay" || told.description || told.role || !material || !component) return;
   const isRepeated = told.verb === "repeat";
   if (!(told.said.amount && isMore) && !isBunch && !isRepeated) return;
-  const colours = told.rest.filter((r) => isColour(text.slice(r.at, r.end).trim()));
-  const [at] = colours;
+  const at = told.rest.find((r) => isColour(text.slice(r.at, r.end).trim()));
   if (!at && !isMore) return;
-  told.rest = told.rest.filter((r) => !colours.includes(r));
-  told.understood.push(...colours);
+  told.rest = told.rest.filter((r) => r !== at);
+  if (at) told.understood.push(at);
   const stuff = stuffOf(material.name);
   Object.assign(told, {
     role: component.role,

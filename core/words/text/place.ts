@@ -244,6 +244,17 @@ const wherePartEnds: Reader<Place> = map(
 /** “Where the feelers are”, “where the tail was tied in”: at the rear of that part. */
 export const whereItIs: Reader<Place> = oneOf<Place>(
   wherePartEnds,
+  // “where the wing's going to be”: of a part that is still to come.
+  map(
+    seq(
+      words("where"),
+      the,
+      part,
+      words("(?:'s\\s+|is\\s+)?going\\s+to\\s+(?:be|go|sit)|will\\s+(?:be|go|sit)|goes|gets\\s+tied\\s+in"),
+    ),
+    // A wing is tied in two eyes behind the eye where nobody says where.
+    ([, , role]): Place => (role === "wing" ? { eyeLengths: 2 } : { part: role, end: "rear" }),
+  ),
   map(
     seq(
       words("(?:at\\s+the\\s+(?:place|spot|point)\\s+)?where"),

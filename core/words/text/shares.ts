@@ -9,11 +9,17 @@ const figures = match(
   `\\(?${BEFORE}\\(?(?:(\\d{1,2}(?:\\s*[/:-]\\s*\\d{1,2}){1,2}%?)|(${PART}(?:\\s+parts?)?(?:\\s+to\\s+${PART}){1,2})|(\\d{1,2}\\s*%(?:\\s*(?:/|and|to)?\\s*\\d{1,2}\\s*%){1,2}))${END}(?:\\s+(?:ratio|parts))?\\)?`,
 );
 
+const halves = match(
+  "(?:(?:mixed|blended)\\s+)?(?:half\\s+and\\s+half|half\\s+of\\s+each|half\\s+each|in\\s+equal\\s+(?:parts|amounts)|equally)(?=\\s*(?:[,.;)]|$))",
+);
+
 /**
  * Shares that stand in figures: “60/40”, “2:1”, “50-30-20”, “three to one”, “(about 70 % / 30 %)”.
  * @returns at least two, in their order; figures between strokes are per cent and have to make a hundred
  */
 export const sharesInFigures: Reader<number[]> = (text, at) => {
+  const even = halves(text, at);
+  if (even) return { value: [1, 1], end: even.end };
   const found = figures(text, at);
   if (!found) return undefined;
   const words = found.value.find((w) => w !== undefined && w !== "") ?? "";

@@ -80,6 +80,9 @@ function onBoth(t: Telling): boolean {
   return true;
 }
 
+/** “Head: thread, one drop of varnish”. */
+const ofHead = /^\s*(?:(?:small|neat)\s+)?head\s*[:=,-]/;
+
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
   const t = onPart(telling);
@@ -104,7 +107,7 @@ export function tellFinish(telling: Telling): void {
   if (covered && place === undefined && !isAfterKnot(bench.made) && said.drops === undefined)
     return tellFinish({ ...t, told: { ...told, role: covered, verb: "finish" } });
   // “finish: brush the fur down, drop of varnish”: a line about the finish is about the head.
-  const isOfFinish = told.role === "finish" && told.part !== undefined && place === undefined;
+  const isOfFinish = told.role === "finish" && place === undefined && (told.part !== undefined || ofHead.test(t.text));
   const isHead =
     !isInner &&
     (told.role === "head" ||

@@ -14,6 +14,7 @@ import { build, missingQuantity } from "../build";
 import { finishSaid } from "../finish";
 import { lastBody } from "./lastBody";
 import { isSame } from "../say/common";
+import { sayLength } from "../say/length";
 import type { Place } from "../../hooks";
 
 /** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
@@ -57,7 +58,7 @@ export function make(
   line.assumed.push(...assumed);
   settleParts(said, t, bench.last.component);
   askTurnsOrPitch(said, kind, t, where);
-  if (cannotBeMade(said, kind, t, where)) return undefined;
+  if (isOfWrongStuff(kind, object, t, where) || cannotBeMade(said, kind, t, where)) return undefined;
   const { id, was } = bench.nextId(line.number, more.name, kind);
   const step = build("", said, kind, { ...context, id, was });
   const named: RecipeStep = was ? step : { ...step, name: more.name };
@@ -103,8 +104,31 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   // “Golden crest over the wing”: it lies over it, and is tied in where its own part is.
   if (kind === "lay" && role === "topping" && said.there && "part" in said.there && said.there.part === "wing")
     delete said.there;
+  if (kind === "lay") reachesFromTo(said, role);
+  // “A strip of film, as wide as the gape”: a strip has the width of its drawer, however it is cut.
+  const width =
+    said.amount && "slipWidth" in said.amount && form === "stretch body" ? said.amount.slipWidth : undefined;
+  if (width && "of" in width) t.line.notes.push(`cut ${sayLength(width)} wide; it is reckoned as one strip`);
+  // “Lead wire, 0.5 mm, along both sides”: so thick it is.
+  const mm = role === "weight" && said.shown && "mm" in said.shown ? said.shown.mm : undefined;
+  if (kind === "lay" && mm !== undefined && mm <= THICKEST_WIRE_MM) delete said.shown;
   // Breathers and gills stand out at the head, where a beard would hang.
   if (kind === "lay" && role === "throat" && atTheSides.test(told.part ?? "")) said.attitude ??= "sides";
+}
+
+/** Weight wire is at most so thick; no piece of it is so short. */
+const THICKEST_WIRE_MM = 1.5;
+const reaching = new Set<Role | undefined>(["wing", "underwing", "topping", "cheeks", "throat", "legs", "flash"]);
+/** What hangs free is bound in over no more of the shank than this. */
+const MOST_BOUND = 0.4;
+/** “A wing from the front of the body to the bend”: where it is tied in, and how far it reaches. */
+function reachesFromTo(said: Said, role: Role | undefined): void {
+  const from = said.from ?? said.begin;
+  const to = said.to ?? said.end;
+  if (!reaching.has(role) || !from || !to || (said.shown ?? said.tieIn?.at ?? said.hanging) !== undefined) return;
+  if (alongShank(to) - alongShank(from) < MOST_BOUND) return;
+  Object.assign(said, { shown: { to }, tieIn: { ...said.tieIn, at: from } });
+  for (const key of ["from", "to", "begin", "end"] as const) delete said[key];
 }
 
 /** The turns over a zone decide how far apart they lie: both cannot be said. */
@@ -116,6 +140,39 @@ function askTurnsOrPitch(said: Said, kind: Kind, { line }: Telling, at: readonly
     answers: [],
   });
   said.rule = { turns: said.rule.turns };
+}
+
+/** Of what no such part is: a reading that says so has taken up the wrong stuff. */
+const HARD: readonly MaterialForm[] = ["weight wire", "bead", "eyes", "liquid"];
+const FIBRES: readonly MaterialForm[] = ["hackle", "feather fibre", "quill", "hair", "dubbing", "blend", "herl"];
+const neverOf: Partial<Record<Role, readonly MaterialForm[]>> = {
+  thread: [...HARD, ...FIBRES, "chenille", "stretch body", "rubber"],
+  "wing case": [...HARD, "wire"],
+  wing: HARD,
+  underwing: HARD,
+  tail: HARD,
+  topping: HARD,
+  cheeks: HARD,
+  throat: HARD,
+  legs: HARD,
+  hackle: [...HARD, "wire", "thread"],
+  collar: [...HARD, "wire"],
+  weight: [...FIBRES, "flash", "rubber", "liquid"],
+};
+/** “12 turns of thread to secure 6 turns of lead”: no thread is of lead; what is meant is asked. */
+function isOfWrongStuff(kind: Kind, { role, form, component }: Meant, t: Telling, at: readonly [number, number]) {
+  if (kind === "seat" || kind === "act" || role === undefined || form === undefined) return false;
+  const isDubbedBead = role === "bead" && kind === "dress";
+  const name = t.bench.materialOf(component)?.name ?? form;
+  // Copper that is heavy enough to be weight can be tied with all the same.
+  const isCopper = role === "thread" && form === "weight wire" && !/\blead\b/i.test(name);
+  if (isCopper || (!isDubbedBead && !neverOf[role]?.includes(form))) return false;
+  t.line.asks.push({
+    at: [...at],
+    sentence: `A ${role} of ${name}? Say in words of its own what that is for, and what the ${role} is of.`,
+    answers: [],
+  });
+  return true;
 }
 
 /** Whether a quantity or a way is missing without which no step can be made; it is asked about. */

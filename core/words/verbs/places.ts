@@ -68,11 +68,12 @@ function settleHere(value: PartPlace, t: Telling): void {
   const { bench } = t;
   const { plus } = value;
   const here = bench.hangs;
-  if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus)))
+  const isThere = plus !== undefined && "mm" in plus && plus.mm === 0;
+  if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus) && !isThere))
     return askPlace(value, t, "From where is that measured? Say the place: “10 mm in front of the bend”.", here);
   for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
   const mm = plus.mm + (here.plus && "mm" in here.plus ? here.plus.mm : 0);
-  Object.assign(value, here, mm === 0 ? {} : { plus: { mm } });
+  Object.assign(value, here, isThere || mm === 0 ? {} : { plus: { mm } });
 }
 
 /** Where the rear part of a body ends and the next begins. */

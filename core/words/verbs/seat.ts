@@ -34,7 +34,9 @@ export function tellSeat(t: Telling): void {
   const said: Said = withDeclared(t, object.component, t.told.said);
   const role = object.role === "eyes" ? "eyes" : "bead";
   const words = t.told.description?.text ?? t.bench.materialOf(object.component)?.name ?? "";
-  if (role === "eyes" && said.count === undefined && isStuckOn(words)) {
+  // A dumbbell, a pair of chain is one piece; of beads there is one for each eye.
+  const isBead = object.form === "bead";
+  if (role === "eyes" && said.count === undefined && (isStuckOn(words) || isBead)) {
     said.count = 2;
     t.line.assumed.push("2 of them, one on each side");
   }

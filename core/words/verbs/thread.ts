@@ -104,7 +104,8 @@ const ways: readonly ((said: Said, t: Telling) => void)[] = [
   layer,
 ];
 /** “Run the thread on into the bend”, “cover the wire and go round the bend”: it does not start there. */
-const goesThere = /\b(?:run|go(?:ing)?)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
+const goesThere =
+  /\b(?:run|go(?:ing)?|lay|all\s+the\s+way|right\s+down)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
 /** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
 function intoBend(said: Said, { told, text, bench }: Telling): void {
   const { there } = said;
@@ -166,7 +167,7 @@ export const start = verb(
   "start",
   anyOf(
     "lay(?:ing)?\\s+down(?!\\s+an?\\s+(?:\\w+\\s+)?(?:base|bed|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|some\\s+|an?\\s+)?(?:[\\w/-]+\\s+){0,3}(?:thread|silk)\\b)",
-    "(?:start|begin|attach)\\s+it(?=\\s+(?:just\\s+|right\\s+|close\\s+)?(?:at|behind|near|in\\s+front)\\b)",
+    "(?:start|begin|attach)\\s+it(?=\\s+(?:just\\s+|right\\s+|close\\s+|about\\s+|roughly\\s+)?(?:at|behind|near|in\\s+front|an?|one|two|half|\\d+(?:\\.\\d+)?)\\b)",
     "wax\\s+(?:an?|some)\\s+(?:length|piece|yard)\\s+of(?=\\s+(?:[\\w/]+\\s+){0,3}(?:thread|silk)\\b)",
     "get\\s+(?:the\\s+|your\\s+)?(?:thread|silk)\\s+(?:going|started|on)",
     "(?:start|begin)(?=\\s+(?:off\\s+)?(?:just\\s+|right\\s+|close\\s+|a\\s+little\\s+)?(?:at|behind|near|mid|half|(?:an?|one)\\s+(?:hook\\s+)?(?:eye|third|quarter)|(?:two|\\d(?:[.,]\\d)?)\\s+eyes?|\\d+(?:\\.\\d+)?\\s*mm)\\b)",
@@ -174,7 +175,7 @@ export const start = verb(
     "run(?!\\s+(?:\\w+\\s+){0,2}(?:bed|base|layer|foundation)\\b)(?=\\s+(?:the\\s+|your\\s+|a\\s+)?(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)",
     "(?:start(?:ing)?|attach(?:ing)?|begin|fix|fasten\\s+on|tie\\s+on|jam|catch\\s+on)(?=\\s+(?:with\\s+)?(?:the\\s+|your\\s+|my\\s+|a\\s+)?(?:[\\w/]+\\s+){0,4}?(?:thread|silk)\\b)",
     "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
-    "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:down|from|to|back|along|on|over|up)\\b))",
+    "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:all|as\\s+far|down|from|to|back|along|on|over|right|until|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk)|(?=(?:[a-z]+\\s+)?(?:\\d{2,3}|\\d{1,2}\\/0)\\s+(?:[a-z]+\\s+)?(?:thread|silk)\\b))",
     'cover\\s+the\\s+(?:hook\\s+)?shank(?!\\s+(?:with|in)\\s+(?:(?!thread\\b|silk\\b)[\\w."-]+\\s+){0,3}(?:lead|wire|floss|tinsel|wool|yarn|foil)\\b)',
     "cover(?:ing)?\\s+(?:up\\s+)?(?:the\\s+)?(?:lead|wire|weight|shank|hook|turns|it)(?:\\s+with\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?,?\\s+(?:and\\s+)?(?:then\\s+)?(?:go(?:ing)?|work(?:ing)?|wind(?:ing)?|runn?(?:ing)?|com(?:e|ing)|head(?:ing)?)(?:\\s+(?:on|back|down|up|all\\s+the\\s+way))*(?=\\s+(?:to|into|round)\\s)",
@@ -199,6 +200,7 @@ export const move = verb(
     "return(?=\\s+(?:half-?\\s?way|(?:an?|one|two)\\s+(?:third|quarter)s?|to)\\b)",
     "(?:return|(?:come|go|work|wind(?<!\\bdub\\b[^.;]*))\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
+    "(?:come|go|move|advance)(?=\\s+forwards?\\s+(?:by\\s+)?(?:an?|one|two|half)\\s+(?:third|quarter|half|thirds)?\\s*(?:of\\s+)?the\\s+shank\\b)",
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?" +
@@ -209,7 +211,7 @@ export const move = verb(
     const { said } = told;
     const onward = forwardBy.exec(t.text.slice(told.at, told.end));
     const share = onward ? readNumber(onward[1] ?? "") : undefined;
-    if (share !== undefined && share < 1 && bench.hangs && bench.isBased) {
+    if (share !== undefined && share < 1 && bench.hangs) {
       const from = alongShank(bench.hangs);
       for (const at of ["from", "to", "begin", "there"] as const) delete said[at];
       said.end = { fraction: Number(Math.max(0, from - share).toPrecision(3)) };

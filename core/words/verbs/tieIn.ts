@@ -33,6 +33,12 @@ export function tellTieIn(t: Telling): void {
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
   if (saysWhere(t) || saysOfBarbs(t)) return;
+  // “A strip of latex, hanging back”: it waits to be pulled over.
+  const isBand = formSaid(told.description) === "stretch body" && !/\bfoam\b/i.test(told.description?.text ?? "");
+  if (isBand && hangsBack.test(t.text.slice(told.at, told.end))) {
+    delete told.said.attitude;
+    told.said.hanging = true;
+  }
   // “Top with six herls”
   if (
     told.role === undefined &&
@@ -82,6 +88,7 @@ function startsThread({ told, bench }: Telling): boolean {
   return true;
 }
 
+const hangsBack = /\b(?:hanging|left|lying)\s+(?:out\s+)?(?:back|behind|off|rearward)/;
 const REAR = 0.85;
 const rearRoles = new Set<Role | undefined>(["tail", "flash"]);
 const isStood =
@@ -140,9 +147,13 @@ function isNamedIn(all: readonly string[], stuff: string): boolean {
 /** “Take a hackle … Tie it in by the butt”: of what was taken and still waits, only the way is told. */
 function tiesTheSame({ told, bench }: Telling): boolean {
   const waiting = bench.waits((w) => !w.hangs);
-  const { methods, ...more } = told.said;
+  const { methods, face, ...more } = told.said;
   if (!waiting || told.description || Object.keys(more).length > 0) return false;
-  waiting.said = { ...waiting.said, ...(methods && { methods: { ...waiting.said.methods, ...methods } }) };
+  waiting.said = {
+    ...waiting.said,
+    ...(methods && { methods: { ...waiting.said.methods, ...methods } }),
+    ...(face && { face }),
+  };
   return true;
 }
 
@@ -164,8 +175,14 @@ function saysOfBarbs({ told, bench, line }: Telling): boolean {
   const last = bench.made.findLast((m) => m.line === line.number);
   const role = bench.component(last?.step.component)?.role;
   const { shown, methods } = told.said;
-  if (last?.step.do !== "wind" || (role !== "hackle" && role !== "collar") || !shown) return false;
-  if (!ofItsBarbs.test(told.description?.text.trim() ?? "")) return false;
+  if (!shown || !ofItsBarbs.test(told.description?.text.trim() ?? "")) return false;
+  // “Tie in a ginger cock; the fibres are one and a half gapes”: of what waits to be wound.
+  const waiting = bench.waits((w) => w.step === last?.step.id && (w.form === "hackle" || w.form === "feather fibre"));
+  if (waiting) {
+    waiting.said.barb = "between" in shown ? [...shown.between] : [shown, shown];
+    return true;
+  }
+  if (last?.step.do !== "wind" || (role !== "hackle" && role !== "collar")) return false;
   last.step = {
     ...last.step,
     barb: "between" in shown ? [...shown.between] : [shown, shown],
@@ -441,7 +458,7 @@ export const tieInVerb = verb(
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
     "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
-    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b|take\\s+the\\s+(?:[a-z]+\\s+){1,2}(?:down|off)\\b)(?:take|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b|take\\s+the\\s+(?:[a-z]+\\s+){1,2}(?:down|off)\\b)(?:take|(?:grab|gather)(?!\\s+some\\b|\\s+[^,.;]*\\b(?:dubbing|fur|wool)\\b)|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
   ),
   tellTieIn,
 );

@@ -154,8 +154,9 @@ function usualFullness(u: Supplied): void {
   const isDosed =
     said.noodle !== undefined || said.trace !== undefined || (said.loopMm !== undefined && said.loopLoad !== undefined);
   if (said.fullness !== undefined) return;
-  const bead = said.asBead && beadMm(bench);
-  let full: LengthRule | undefined = bead ? { mm: bead } : undefined;
+  const bead = said.asBead !== undefined ? beadMm(bench) : undefined;
+  let full: LengthRule | undefined =
+    bead !== undefined ? { mm: Number((bead * (said.asBead ?? 1)).toFixed(2)) } : undefined;
   if (!full && said.ofBody !== undefined) full = asThick(u, said.ofBody);
   if (!full && !isDosed) {
     full = proportionsOfFamily(bench.facts.family ?? "wet").body;
@@ -178,7 +179,15 @@ function usualDrops({ said, line }: Supplied): void {
 
 /** One of what is tied in by the piece, a pair of what stands on either side. */
 function usualPieces({ said, component, role, form, bench, line }: Supplied): void {
-  if (said.amount !== undefined || form === undefined) return;
+  // “White hackle points”: of what stands on either side there are two.
+  if (said.isSeveral && inPairs.has(role ?? "body") && said.amount && "feathers" in said.amount) {
+    said.amount = { ...said.amount, feathers: 2 };
+    line.assumed.push("2 tips");
+  }
+  // How wide slips are, nobody can say for another.
+  if (said.amount !== undefined || form === undefined || (said.isSlips && form === "hackle")) return;
+  // “Lead wire lashed along both sides of the shank”: one on each.
+  const isOneASide = form === "weight wire" && said.round?.near !== undefined && said.round.far !== undefined;
   const name = bench.materialOf(component)?.name ?? "";
   const isTopping = form === "feather fibre" && /\b(?:topping|crest)$/i.test(name);
   const isYarn = form === "flash" && /\b(?:yarn|poly)/i.test(name);
@@ -187,9 +196,9 @@ function usualPieces({ said, component, role, form, bench, line }: Supplied): vo
   if (isPair) said.amount = { feathers: 2, paired: true };
   else if (isTopping || form === "hackle") said.amount = { feathers: 1 };
   else if (form === "extended body") said.amount = { pieces: 1 };
-  else said.amount = said.folded ? { strands: 2, folded: true } : { strands: 1, folded: false };
+  else said.amount = { strands: said.folded || isOneASide ? 2 : 1, folded: said.folded === true };
   const one = "feathers" in said.amount ? "feather" : "pieces" in said.amount ? "piece" : "strand";
-  line.assumed.push(isPair ? "1 pair of feathers" : `1 ${one}`);
+  line.assumed.push(isPair ? "1 pair of feathers" : isOneASide ? "2 strands" : `1 ${one}`);
 }
 
 /** So many times as full as the body; one that is wound is taken to be as full as bodies of such flies are. */

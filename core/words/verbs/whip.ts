@@ -44,7 +44,7 @@ export const whip = verb(
     "(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?",
     "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)\\s+(?:turns?|wraps?)\\s+(?:of\\s+)?whip[- ]?finish",
     "(?:an?\\s+)?(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?",
-    "(?:and\\s+)?(?:finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?",
+    "(?:and\\s+)?(?:an?\\s+|finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?",
     "(?:and\\s+)?(?:knot\\s+it(?:\\s+off)?|tie\\s+(?:the|a)\\s+knot)(?=\\s*(?:[,.;]|$))",
     "(?:final\\s+)?knot(?!\\s+(?:level|at|in|half|halfway|about|each|them|it|the)\\b)",
   ),

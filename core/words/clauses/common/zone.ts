@@ -148,6 +148,8 @@ export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
           : undefined,
     ),
     map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    // “wind it round the bend to the eye”: so far round it begins.
+    map(seq(intoBend, ends, placeReached), ([from, , to]) => ({ from, to })),
     map(seq(opt(words("round|around|over")), place, ends, placeReached), ([, from, , to]) => ({ from, to })),
     map(seq(words("round|around|over"), placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
     map(seq(opt(begins), placeReached, intoBend), ([, from, to]) => ({ from, to })),

@@ -38,6 +38,7 @@ export function amountOf(
   if (noun === "slips") {
     // So many slips are one beside the other, left and right; their width is said apart.
     said.count = times * w.n;
+    said.isSlips = true;
     return true;
   }
   const n = times * w.n;

@@ -88,11 +88,12 @@ export const byFeather: Clause[] = [
   ),
   clause(
     "tips only",
-    words(
-      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(?:tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b|(?:as|for)\\s+(?:the\\s+|an?\\s+)?(?:wings?|tails?|spinner|spent)\\b))",
+    match(
+      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b|(?:as|for)\\s+(?:the\\s+|an?\\s+)?(?:wings?|tails?|spinner|spent)\\b))",
     ),
-    (s) => {
+    (s, [tips = ""]) => {
       if (s.amount && !("feathers" in s.amount)) return false;
+      if (tips.endsWith("s") && (s.amount?.feathers ?? 1) === 1 && s.count === undefined) s.isSeveral = true;
       partOf(s, "tip");
     },
   ),

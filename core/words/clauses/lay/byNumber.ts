@@ -51,7 +51,7 @@ export const byNumber: Clause[] = [
     seq(
       opt(count),
       words(
-        "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?|sections?|segments?)\\s+(?:of|from)",
+        "(?:an?\\s+|one\\s+)?(?:pair\\s+of\\s+)?(?:matched|matching|paired)?\\s*(?:slips?|strips?|tufts?|sections?|segments?)\\s+(?:of|from)(?:\\s+an?\\s+left\\s+and\\s+(?:an?\\s+)?right(?=\\s))?",
       ),
     ),
     (s, [c]) => {

@@ -170,7 +170,7 @@ export const bySize: Clause[] = [
   clause(
     "as wide as the gape",
     seq(
-      words("(?:each\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"),
+      words("(?:each\\s+)?(?:(?:about|roughly|nearly)\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"),
       opt(words("the")),
       match("(?:hook\\s+)?(gape|gap|eye)(?:\\s+is\\s+wide)?"),
     ),

@@ -221,7 +221,7 @@ export const howTied: Clause[] = [
   ),
   clause(
     "in the same place",
-    words("(?:in|at)\\s+(?:exactly\\s+)?the\\s+same\\s+(?:place|spot|point)"),
+    words("(?:in|at)\\s+(?:exactly\\s+)?(?:the\\s+)?same\\s+(?:place|spot|point)"),
     () => undefined,
   ),
   stretched,

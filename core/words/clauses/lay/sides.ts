@@ -131,7 +131,9 @@ export const sides: Clause[] = [
   ),
   clause(
     "sides",
-    words("(?:on|along|at|down)?\\s*(?:the\\s+|both\\s+)?sides(?=\\s*(?:[,.;]|$))"),
+    words(
+      "(?:on|along|at|down)?\\s*(?:the\\s+|both\\s+)?sides(?:\\s+of\\s+the\\s+(?:shank|hook|head|body))?(?=\\s*(?:[,.;]|$))",
+    ),
     put({ round: { near: 1, far: 1 } }),
   ),
   clause(

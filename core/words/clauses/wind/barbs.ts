@@ -30,6 +30,16 @@ export const face: Clause = clause(
 
 /** How long the barbs are, for what is wound now or was only tied in. */
 export const barbClauses: Clause[] = [
+  clause(
+    "a bit longer",
+    match(
+      "(?<=\\b(?:hackles?|cock|hen|saddle|grizzly|feather)\\b[^.;]{0,30})(?:an?\\s+(?:bit|little|touch|shade)\\s+|slightly\\s+|somewhat\\s+)?(longer|shorter)(?:\\s+in\\s+(?:the\\s+)?(?:fibre|barb|hackle))?(?=\\s*(?:[,.;]|$))",
+    ),
+    (s, [way]) => {
+      if (s.barbSteps !== undefined || s.barb !== undefined) return false;
+      s.barbSteps = way === "longer" ? 1 : -1;
+    },
+  ),
   clause("undersized", match("(under|over)-?sized?"), (s, [way]) => {
     if (s.barbSteps !== undefined) return false;
     s.barbSteps = way === "over" ? 1 : -1;

@@ -22,7 +22,7 @@ import { lengthPair } from "../../text/length";
 
 export { barbClauses, face } from "./barbs";
 export { byEnd } from "./whatItTakes";
-export { aroundRead, leavingMm } from "./zone";
+export { aroundRead, leaving, leavingMm } from "./zone";
 
 /** What can be said of a winding, in the order in which it is tried: the longer forms first. */
 export const windClauses: Clause[] = [

@@ -193,7 +193,10 @@ export const leaving: Clause = clause(
   map(
     seq(
       words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|a\\s+good))?"),
-      number,
+      oneOf(
+        number,
+        map(words("an?"), () => 1),
+      ),
       words(
         "(?:hook[- ])?eyes?(?:[- ](?:lengths?|widths?|diameters?))?(?:\\s+(?:clear|free|bare|open|of\\s+(?:room|space)))*(?:\\s+(?:for\\s+the\\s+\\w+|behind\\s+(?:it|the\\s+eye)|at\\s+the\\s+(?:front|eye|head)))*",
       ),

@@ -1,0 +1,83 @@
+import { isColour } from "../../materials";
+import { formSaid } from "../description";
+import { isShadedColour, stuffOf } from "../named";
+import type { Span, Told } from "../told";
+
+const ON_TOP = "(?:on\\s+(?:the\\s+)?top|above|over\\s+the\\s+top)";
+const BELOW = "(?:below|under(?:neath)?|beneath|on\\s+the\\s+(?:bottom|underside|belly))";
+const link = "\\s*,?\\s*(?:and|with)\\s+(?:an?\\s+|the\\s+same\\s+of\\s+|as\\s+much\\s+)?$";
+const behindTop = new RegExp(`\\b${ON_TOP}${link}`);
+const behindBelow = new RegExp(`\\b${BELOW}${link}`);
+const thenTop = new RegExp(`^\\s+${ON_TOP}\\b`);
+const thenBelow = new RegExp(`^\\s+${BELOW}\\b`);
+
+type Round = NonNullable<Told["said"]["round"]>;
+const top: Round = { top: 1 };
+const underside: Round = { underside: 1 };
+
+const overThat =
+  /\b(?:on\s+top\s+of|over|above)\s+(?:that|it|this|these|them)\s+(?:the\s+same\s+(?:of|in)\s+|as\s+much\s+|some\s+)?$/;
+/** “The same amount of red bucktail, and on top of that brown”: as much again in that colour. */
+function onTopOfThat(t: Told, text: string): Told[] | undefined {
+  const { description } = t;
+  const other = description && t.rest.find((r) => r.at > description.end && isColourAt(text, r));
+  const [stuff, form] = [stuffOf(description?.text ?? ""), formSaid(description)];
+  if (!other || !form || stuff === "" || !overThat.test(text.slice(description?.end, other.at))) return undefined;
+  const { round: _round, ...said } = t.said;
+  const words = text.slice(other.at, other.end).trim();
+  return [
+    { ...t, said, rest: t.rest.filter((r) => r !== other) },
+    {
+      ...t,
+      said: structuredClone(said),
+      understood: [other],
+      kept: [],
+      loose: [],
+      rest: [],
+      description: { ...other, text: `${words} ${stuff}`, means: { form } },
+    },
+  ];
+}
+
+/** Where the one stands that is named ahead of a colour, and where the one in that colour; else undefined. */
+function parted(text: string, from: number, at: Span): [Round, Round] | undefined {
+  const [ahead, behind] = [text.slice(from, at.at), text.slice(at.end)];
+  if (behindTop.test(ahead) && thenBelow.test(behind)) return [top, underside];
+  return behindBelow.test(ahead) && thenTop.test(behind) ? [underside, top] : undefined;
+}
+
+/** “Olive bucktail on top and white below”: two of the same stuff, said alike in all else. */
+export const withTopAndBelow = (all: Told[], text: string): Told[] =>
+  all.flatMap((t): Told[] => {
+    const { description } = t;
+    if (t.kind !== "lay" || !t.said.round) return [t];
+    const stacked = onTopOfThat(t, text);
+    if (stacked) return stacked;
+    // “Do the same with olive on top and white below”: each is a colour of what was tied in before.
+    const first = description ?? (t.verb === "repeat" ? t.rest.find((r) => isColourAt(text, r)) : undefined);
+    const other = first && t.rest.find((r) => r.at > first.end && isColourAt(text, r));
+    const where = first && other && parted(text, first.end, other);
+    const [stuff, form] = [stuffOf(description?.text ?? ""), formSaid(description)];
+    if (!where || (description && (stuff === "" || form === undefined))) return [t];
+    const rest = t.rest.filter((r) => r !== other);
+    const own: Told = { ...t, said: { ...t.said, round: where[0] }, rest };
+    const said = { ...structuredClone(t.said), round: where[1] };
+    const words = text.slice(other.at, other.end).trim();
+    return [
+      own,
+      {
+        ...t,
+        said,
+        understood: description ? [other] : [],
+        kept: [],
+        loose: [],
+        rest: description ? [] : [other],
+        description: description && form ? { ...other, text: `${words} ${stuff}`, means: { form } } : undefined,
+      },
+    ];
+  });
+
+function isColourAt(text: string, { at, end }: Span): boolean {
+  const words = text.slice(at, end).trim();
+  return isColour(words) || isShadedColour(words);
+}
