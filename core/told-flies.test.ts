@@ -127,6 +127,13 @@ describe("flies as tiers tell them", () => {
         "718-four-pilings-shrimp: PLACE_NOT_THERE",
         "728-breakwater-popper: PLACE_NOT_THERE",
         "729-sunday-lane-pheasant: PLACE_NOT_THERE",
+        "764-half-tide-crab: PIECE_TOO_SHORT",
+        "768-old-net-sedge: PLACE_NOT_THERE",
+        "775-weedbed-leech: STEP_NEEDS",
+        "777-bell-buoy-streamer: STEP_NEEDS",
+        "784-mud-line-leech: MATERIAL_UNKNOWN",
+        "791-night-watch-streamer: LENGTH_RULE_UNRESOLVED",
+        "793-ditch-cutter: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]

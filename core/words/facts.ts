@@ -386,7 +386,7 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
   for (const m of text
     .slice(begin)
     .matchAll(
-      /[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:(?:i|we)\s+(?:(?:will|'ll| {3})\s*)?(?:use|like|tie\s+with)\s+)?(?:an?\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:i\s+(?:use|like|tie\s+with)\s+)?(?:an?\s+)?/g,
+      /[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:(?:i|we)\s+(?:(?:will|'ll| {3})\s*)?(?:use|like|tie\s+with)\s+)?(?:an?\s+|some\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:(?:i|we)\s+(?:use|like|tie\s+with|(?=(?:put|slide|slip|add)\b))\s*)?(?:an?\s+|some\s+)?/g,
     )) {
     const at = begin + m.index + m[0].length;
     if (m[0].startsWith(":") && !/\d/.test(text.slice(begin, at))) continue;
@@ -431,7 +431,7 @@ const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "
 const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
 /** “… and I use brown 8/0.” */
 const threadAhead =
-  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;
+  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
 function readHookWords(r: Reading, i: number): void {

@@ -31,7 +31,7 @@ const spaced =
   /(?:\bsizes?\s+|#|\bhooks?[\s,]+|\b(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger)[\s,]+)(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
-  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:)]|and\b|for\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard)\b))/u;
+  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:)]|and\b|for\b|with\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard)\b))/u;
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
 const ahead =
   /^\s*(?:(?:[a-z]+\s+){0,3}on\s+an?\s+)?(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0|\d{1,2}(?=\s+(?!extra|mm|of|turns?|wraps?|or|to|x)[a-z]{3,}))(?=\s)/u;

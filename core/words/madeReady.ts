@@ -25,6 +25,7 @@ export const preparing = words(
     "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:are\\s+)?(?:left\\s+)?(?:form(?:ing)?|mak(?:e|ing)|as|for)\\s+(?:the\\s+|an?\\s+)?head",
     "(?:and\\s+)?flatten(?:ed|ing)?\\s+(?:it\\s+|them\\s+)?with\\s+(?:the\\s+|flat\\s+|your\\s+|smooth\\s+|nosed\\s+)*pliers",
     "(?:and\\s+)?(?:put|place|mount|set|clamp)\\s+(?:it|the\\s+hook)\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[cs]e",
+    "strip(?:ped|ping)?\\s+(?:off\\s+)?(?:the\\s+)?(?:bottom|lower)\\s+(?:third|half|quarter|part|fibres|barbs)(?:\\s+(?:off|of\\s+(?:it|the\\s+\\w+)))?",
     "(?:strip|remove|clean|peel|pull|tear)(?:ped|d|ed|ing)?\\s+(?:off\\s+|away\\s+)?(?:all\\s+)?(?:the\\s+)?(?:fluff(?:y\\s+\\w+)?|down(?:y\\s+\\w+)?|webby\\s+\\w+|soft\\s+base|stem|underfur)(?:\\s+(?:from|off|at)\\s+(?:the\\s+)?(?:stem|base|butt))?",
   ),
 );

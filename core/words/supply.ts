@@ -79,6 +79,14 @@ function gaugeOfWeight(told: Told, text: string): void {
     at !== undefined &&
     parseFloat(text.slice(at.at, at.end)) >= THINNEST_WEIGHT;
   if (isWire) Object.assign(told, { role: "weight", part: "weight", description: undefined });
+  // “A dozen turns of lead, .015”: so thick it is.
+  if (
+    told.role === "weight" &&
+    told.description &&
+    at &&
+    /^(?:lead|weight)(?:\s+wire)?$/.test(told.description.text.trim())
+  )
+    told.description = undefined;
   if (told.role !== "weight" || told.description || !at) return;
   told.rest = told.rest.filter((r) => r !== at);
   told.understood.push(at);

@@ -64,6 +64,10 @@ const isOneFeather = (amount: NonNullable<Said["amount"]>): boolean =>
   "feathers" in amount && amount.feathers === 1 && amount.part === undefined;
 /** A bunch whose thickness is said, a pinch that is told how full or how long it is, are no loose words any more. */
 export const looseLeft = (loose: Told["loose"], said: Said): Told["loose"] =>
-  (said.amount && !isOneFeather(said.amount)) || said.thickLike !== undefined || said.fullness || said.noodle
+  (said.amount && !isOneFeather(said.amount)) ||
+  said.rule?.turns !== undefined ||
+  said.thickLike !== undefined ||
+  said.fullness ||
+  said.noodle
     ? loose.filter((l) => !/^some$|bunch|clump|bundle|tuft|wisp|pinch|amount|little|bit|touch/.test(l.words))
     : loose;

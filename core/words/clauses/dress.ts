@@ -53,7 +53,7 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
-    "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:skinny|thin|slim),?\\s+(?:and\\s+|then\\s+)*(?:get(?:s|ting)?|becom(?:e|es|ing)|end(?:s|ing)?)\\s+(?:up\\s+)?(?:fat|thick|full)(?:t?er)?",
+    "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:skinny|thin|slim)(?:\\s+(?:at|by)\\s+the\\s+(?:tail|bend|rear|back))?,?\\s+(?:and\\s+|then\\s+)*(?:get(?:s|ting)?|becom(?:e|es|ing)|end(?:s|ing)?)\\s+(?:up\\s+)?(?:fat|thick|full)(?:t?er)?(?:\\s+(?:going|as\\s+(?:you|it)\\s+go(?:es)?)(?:\\s+(?:forwards?|along|on))?|\\s+forwards?|\\s+towards?\\s+the\\s+(?:front|eye|head|thorax|bead))?",
     "tapered",
   ],
   [
@@ -309,7 +309,7 @@ export const dressClauses: Clause[] = [
   clause(
     "but thicker",
     match(
-      "(?:but\\s+)?(?:an?\\s+(?:bit|little|touch)\\s+|slightly\\s+|rather\\s+|much\\s+|a\\s+lot\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer|smaller)(?=\\s*(?:[,.;]|$))",
+      "(?:but\\s+)?(?:an?\\s+(?:good\\s+)?(?:bit|little|touch|deal)\\s+|slightly\\s+|rather\\s+|much\\s+|a\\s+lot\\s+)?(thicker|fuller|fatter|bigger|thinner|slimmer|smaller)(?:\\s+this\\s+time)?(?=\\s*(?:[,.;]|$))",
     ),
     (s, [w]) => {
       if (s.ofBody !== undefined) return false;
@@ -375,7 +375,7 @@ export const dressClauses: Clause[] = [
   clause(
     "in front of and behind the wing",
     match(
-      "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of)\\s+(?:the\\s+)?(?:wings?|(?:wing\\s+)?post)",
+      "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of|a?round)\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)",
     ),
     (s) => {
       if (s.from !== undefined) return false;

@@ -229,6 +229,7 @@ const placeOnly: Record<string, Role> = {
   wire: "weight",
   "lead turns": "weight",
   "chain eyes": "eyes",
+  chain: "eyes",
   "bead chain eyes": "eyes",
   "bead-chain eyes": "eyes",
 };

@@ -56,7 +56,9 @@ function isWoundAtOnce(r: Reading, told: Told, text: string): boolean {
   // A plume is a hackle where its turns are told.
   const isPlume = form === "feather fibre" && told.said.amount !== undefined && "feathers" in told.said.amount;
   const isTied = told.verb === "tie in" || (isPlume && told.verb === undefined && told.role === undefined);
-  if (!isTied || !(form === "hackle" || isPlume) || !turns) return false;
+  // “Put a tag on of four turns of oval”.
+  const isTag = (told.role === "tag" || told.role === "butt") && told.description !== undefined;
+  if (!isTied || !(form === "hackle" || isPlume || isTag) || !turns) return false;
   const role = told.role ?? "collar";
   const again = scan(text, told.at, told.end, { role, part: role }, r.scanContext, "wind")[0];
   if (again?.said.rule?.turns === undefined) return false;

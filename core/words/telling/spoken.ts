@@ -22,7 +22,11 @@ export function withoutNumbers(all: string[]): string[] {
   return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
 }
 
+/** “Right, so …”, “OK, …”: how a line is begun when it is spoken. */
+const spokenLead =
+  /^(\s*(?:\d{1,2}[.)]\s+)?)(?:(?:right|ok(?:ay)?|alright|well|anyway|so)(?:\s*,\s*|\s+(?=(?:so|now|this|here|i|we|you|first|the\s+hook)\b)))+/gu;
 const contracted: [RegExp, (m: string, kept: string) => string][] = [
+  [spokenLead, (m, kept) => kept.padEnd(m.length)],
   // “fifteen thousandths lead”
   [
     new RegExp(`\\b(${NUMBER_WORD})\\s+thou(?:sandths?)?(?=\\s)`, "gu"),
@@ -40,7 +44,7 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     },
   ],
   // “so it's about as long as the shank”
-  [/\b(so\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
+  [/\b((?:so|till|until)\s+(?:it|that))'s\b/gu, (m, kept) => kept.padEnd(m.length)],
   // “with wire that was tied in at the bend”
   [
     /\b(?:that|which)\s+(?:was|is|were|are)\s+(?=(?:already\s+)?(?:tied|bound|caught)\s+in\b)/gu,
@@ -53,8 +57,24 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
   ],
   // “thread collar behind the bead, 8 turns”
   [/^(\s*)thread\s+collar(?=[\s,])/gu, (m, kept) => `${kept}butt thread`.padEnd(m.length)],
-  // “8/0 in tan”
-  [/\b(\d{1,2}\/0)\s+in(?=\s+\p{L}+\s*[.,;]?\s*$)/gu, (m, kept) => kept.padEnd(m.length)],
+  // “Next is a rib of …”, “then comes the wing, …”
+  [
+    new RegExp(
+      `^(\\s*)(?:and\\s+)?(?:next|then|now|after\\s+that)\\s+(?:up\\s+)?(?:is|comes|goes|there's|we\\s+have|i\\s+have)\\s+(?=(?:an?\\s+|the\\s+)?(?:[a-z]+\\s+)?(?:${PARTS})\\b)`,
+      "u",
+    ),
+    (m, kept) => kept.padEnd(m.length),
+  ],
+  // “The thread I use is 70 denier”
+  [
+    new RegExp(
+      `^(\\s*(?:the\\s+|my\\s+)?(?:hook|${PARTS}))\\s+(?:that\\s+)?(?:i|we)\\s+(?:use|like|prefer|take)(?:\\s+here)?(?=\\s+is\\s)`,
+      "u",
+    ),
+    (m, kept) => kept.padEnd(m.length),
+  ],
+  // “8/0 in tan”, “70 denier in olive”
+  [/\b(\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)\s+in(?=\s+\p{L}+\s*[.,;]?\s*$)/gu, (m, kept) => kept.padEnd(m.length)],
   // “fl. pink thread”
   [/\b(fl(?:uor?)?)\.(?=\s+\p{L})/gu, (m, kept) => kept.padEnd(m.length)],
   [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],

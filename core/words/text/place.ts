@@ -128,7 +128,7 @@ const landmarkWords: [string, Place][] = [
     { landmark: "barb" },
   ],
   [
-    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
+    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an|thin|slim|skinny|small|sparse(?:ly)?|out|off)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
     { part: STARTED, end: "front" },
   ],
 
@@ -357,7 +357,7 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
   aboutHalfUp,
   shareFrom,
   // “1/3 behind the eye”
-  map(seq(number, words("(?:behind|back\\s+from)"), the, match("(?:hook\\s+)?eye")), ([f]) =>
+  map(seq(number, words("(?:of\\s+the\\s+way\\s+)?(?:behind|back\\s+from)"), the, match("(?:hook\\s+)?eye")), ([f]) =>
     f > 0 && f < 1 ? { fraction: f } : undefined,
   ),
   // “a third short of the eye”

@@ -174,6 +174,13 @@ function roleFrom(
   if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return "collar";
   // “two hackles with barbs of 1.5 gapes”: not what a tail was taken from before.
   const isOwn = own && !(form === "hackle" && said.barb && !barbed.has(own.role));
+  // “More dubbing in front”, of what the body is, where a cover waits to be pulled over it.
+  const isUnder =
+    own?.role === "body" &&
+    (form === "dubbing" || form === "blend") &&
+    lastBody(bench) !== undefined &&
+    bench.waits((w) => w.role === "wing case" && w.hangs) !== undefined;
+  if (isUnder) return "thorax";
   if (own && isOwn) return own.role;
   if (form === undefined) return undefined;
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;

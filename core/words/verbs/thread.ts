@@ -51,7 +51,10 @@ export function tellThread(t: Telling): void {
   // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
   const isWound = said.rule ?? said.from ?? said.passes ?? said.fill;
   if (to === undefined && isWound === undefined) {
-    bench.hangs = from ?? { landmark: "eye" };
+    // Where the lead lies is no place of the thread.
+    const isCover = from === undefined && /\bcover/.test(t.text.slice(told.at, told.end));
+    const goesAhead = /\bto\s+the\s+(?:front|head)\b/.test(t.text.slice(told.at, told.end));
+    if (!isCover) bench.hangs = from ?? (goesAhead ? undefined : bench.hangs) ?? { landmark: "eye" };
     return;
   }
   const turnsAtOneSpot = said.rule?.turns !== undefined && to === undefined;
@@ -140,6 +143,7 @@ function leavesFreeFirst(said: Said): void {
 /** “Lay a base of black thread”, and not from where: along the shank. */
 function baseAlone(said: Said, { told, text, bench }: Telling): void {
   if (bench.isBased || said.rule !== undefined || !/\bbase\b/.test(text.slice(told.at, told.end))) return;
+  if (bench.hangs && /\bshort\s+(?:thread\s+)?base\b/.test(text.slice(told.at, told.end))) return;
   if (said.begin ?? said.there ?? said.from ?? said.end) return;
   if (/\b(?:from|to|down|back)\b/.test(text.slice(told.end))) return;
   Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { landmark: "bend" } });
@@ -177,6 +181,7 @@ export const start = verb(
     "(?:start|tie\\s+on|run\\s+on|attach)(?:\\s+with)?(?=\\s+(?:the\\s+|your\\s+|with\\s+)?(?:[a-z]+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?)\\b)",
     "(?!(?:wrap|wind)\\s+(?:the|its)\\s+base\\b(?!\\s+of\\s+thread))(?:lay|wind|wrap|run|make|build|put|take|carry)\\s+(?:down\\s+)?(?:a\\s+|the\\s+)?(?:[\\w-]+\\s+){0,2}?(?:thread\\s+base|base(?:\\s+of\\s+thread)?|foundation|bed(?:\\s+of\\s+(?:thread|silk))?|layer\\s+of\\s+(?:tying\\s+)?(?:thread|silk)(?=\\s+(?:all|as\\s+far|down|from|to|back|along|on|over|right|until|up)\\b))",
     "cover\\s+(?:the\\s+|it\\b\\s*)?(?:(?:hook\\s+)?shank|lead|wire|weight|it)?\\s*with\\s+(?:it(?=\\s*(?:[,.;]|$|and\\b|to\\b))|(?:the\\s+|tying\\s+)*(?:thread|silk)|(?=(?:[a-z]+\\s+)?(?:\\d{2,3}|\\d{1,2}\\/0)\\s+(?:[a-z]+\\s+)?(?:thread|silk)\\b))",
+    "(?:secure|lock|bind|fix|hold)\\s+(?:it|that|them|this|the\\s+(?:lead|wire|weight))(?:\\s+(?:in|down))?\\s+with\\s+(?:an?\\s+)?(?:layers?|coat)\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)",
     'cover\\s+the\\s+(?:hook\\s+)?shank(?!\\s+(?:with|in)\\s+(?:(?!thread\\b|silk\\b)[\\w."-]+\\s+){0,3}(?:lead|wire|floss|tinsel|wool|yarn|foil)\\b)',
     "cover(?:ing)?\\s+(?:up\\s+)?(?:the\\s+)?(?:lead|wire|weight|shank|hook|turns|it)(?:\\s+with\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?,?\\s+(?:and\\s+)?(?:then\\s+)?(?:go(?:ing)?|work(?:ing)?|wind(?:ing)?|runn?(?:ing)?|com(?:e|ing)|head(?:ing)?)(?:\\s+(?:on|back|down|up|all\\s+the\\s+way))*(?=\\s+(?:to|into|round)\\s)",
     "dress\\s+(?:the\\s+)?(?:hook|shank|hook\\s+shank)(?:\\s+with(?:\\s+an?)?(?:\\s+(?:thin|flat|smooth|neat|even|light|single))*(?:\\s+(?:layer|bed|base|coat)\\s+of)?\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?(?=\\s+(?:down|back|to|from|as\\s+far|up)\\b|\\s*(?:[,.;]|$))",

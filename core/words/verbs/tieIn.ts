@@ -111,7 +111,20 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     said.attitude ??= "up";
     return meant({ ...t, told: { ...t.told, role: "wing" } });
   }
-  const isPaired = form === "hackle" && said.round?.near !== undefined && said.round.far !== undefined;
+  // “On each side a strip of biot”, which a later line folds forward: it hangs there till then.
+  const isBand = form === "feather fibre" || form === "stretch body" || form === "tinsel" || form === "floss";
+  const hangsAtSides = said.round?.near !== undefined && said.round.far !== undefined && isBand;
+  if (hangsAtSides && said.shown === undefined && isNamedIn(bench.pulledLater, description.text)) {
+    said.hanging = true;
+    delete said.attitude;
+    if (said.isSlips && form === "feather fibre" && /\bbiots?$/.test(description.text.trim()))
+      said.amount ??= { fibres: 2 };
+    return meant({ ...t, told: { ...t.told, role: "cheeks", part: t.told.part ?? "cheeks" } });
+  }
+  // “Two pairs of badger saddles, as long as the underwing”: what is paired and has a length is not wound.
+  const isPair = said.amount && "feathers" in said.amount && said.amount.paired && said.shown !== undefined;
+  const isOnBothSides = said.round?.near !== undefined && said.round.far !== undefined;
+  const isPaired = form === "hackle" && (isOnBothSides || isPair === true);
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
   // “8 saddles at the bend, four a side”: what is tied in behind the body is the tail.
@@ -134,13 +147,14 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
 
 /** Whether some words name nothing but what stuff is called. */
 function isNamedIn(all: readonly string[], stuff: string): boolean {
-  const own = stuff.toLowerCase().split(/\s+/);
+  const one = (w: string): string => w.replace(/(?<=[^s])s$/, "");
+  const own = stuff.toLowerCase().split(/\s+/).map(one);
   return all.some((words) =>
     words
       .toLowerCase()
       .trim()
       .split(/\s+/)
-      .every((w) => own.includes(w)),
+      .every((w) => own.includes(one(w))),
   );
 }
 

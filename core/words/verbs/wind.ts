@@ -1,5 +1,6 @@
 import type { Place } from "../../hooks";
 import { isColour } from "../../materials";
+import type { MaterialForm } from "../../materials";
 import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
@@ -76,7 +77,17 @@ const onward = /\bwind(?:ing)?\s+(?:it\s+)?(?:back|forwards?|on)\s+in\s/u;
 
 /** Whether the rest of a bundle goes on, or the tail as the body. */
 const goesOn = (t: Telling): boolean =>
-  t.told.refers === "the rest" || t.told.refers === "the same" || isRestOfTail(t) || isTwistedTail(t);
+  (t.told.refers === "the rest" && !isOfAnother(t)) ||
+  t.told.refers === "the same" ||
+  isRestOfTail(t) ||
+  isTwistedTail(t);
+
+const spooled = new Set<MaterialForm | undefined>(["wire", "tinsel", "floss", "yarn", "thread", "chenille"]);
+/** “With the rest of the oval”, “thread wraps over the butts”: of what is named, and not of the bundle before. */
+function isOfAnother({ told, bench }: Telling): boolean {
+  if (told.role === "thread") return true;
+  return told.description !== undefined && spooled.has(bench.resolve(told.description).material?.form);
+}
 
 /** Who may take it without anything new being tied in, in the order in which they are asked. */
 const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [

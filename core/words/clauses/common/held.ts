@@ -53,6 +53,15 @@ export const tiedIn: Clause = clause(
   },
 );
 
+/** “Tied in with the tinsel”: where and when that is; of that nothing new is tied. */
+export const withAnother: Clause = clause(
+  "tied in with the tinsel",
+  words(
+    "(?:tied|caught|bound|lashed)\\s+(?:in|down)\\s+(?:together\\s+|along\\s+)?with\\s+the\\s+(?!thread\\b|silk\\b)[a-z]+(?=\\s*(?:[,.;]|$|and\\b))",
+  ),
+  () => undefined,
+);
+
 export const wraps: Clause = clause("5 wraps", howMany, (s, c) => {
   const n = c.spread ? Math.round(c.n) : c.n;
   if (!Number.isInteger(n) || n < 1) return false;

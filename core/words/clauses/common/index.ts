@@ -18,7 +18,7 @@ export {
   leavingBare,
   leavingRoom,
 } from "./ends";
-export { tiedIn, wraps } from "./held";
+export { tiedIn, withAnother, wraps } from "./held";
 export { NO_PIECE } from "./piece";
 export { onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";
 export { fromArea, stretched } from "./source";

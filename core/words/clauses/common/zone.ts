@@ -11,7 +11,7 @@ export const begins = words(
 );
 
 export const ends = words(
-  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|(?:until|till)\\s+(?:you|we)\\s+(?:reach|get\\s+to|come\\s+to|meet|hit|are\\s+at)|until|till|stopping|ending|finishing|stops?|finish(?:es)?|ends?)(?:\\s+(?:just\\s+)?(?:at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",
+  "(?:(?:forward|forwards|back|backwards|up|down|on|along|over|right|all\\s+the\\s+way|rearward|rearwards)\\s+)*(?:up\\s+to|down\\s+to|as\\s+far\\s+(?:back\\s+)?as|to|(?:until|till)\\s+(?:you|we)\\s+(?:reach|get\\s+to|come\\s+to|meet|hit|are\\s+at)|until|till|stopping|ending|finishing|stops?|finish(?:es)?|ends?)(?:\\s+(?:just\\s+)?(?:(?:about|roughly)(?=\\s+(?:an?|one|two|half|\\d))|at|by|a\\s+spot|the\\s+spot|a\\s+point|a\\s+place|a\\s+position|the\\s+start(?!\\s+of)|meet))*",
 );
 
 export const shareOfShank: Reader<{ from: Place; to: Place }> = map(

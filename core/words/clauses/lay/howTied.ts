@@ -220,6 +220,16 @@ export const howTied: Clause[] = [
     () => undefined,
   ),
   clause(
+    "to the post",
+    words(
+      "(?<=\\b(?:tie|bind|lash|attach|fix|secure|tied|bound)\\s+(?:(?:it|them|this|in|on)\\s+)*)to\\s+the\\s+(?:wing\\s+)?post(?=\\s*(?:[,.;]|$|with\\b|by\\b|and\\b))",
+    ),
+    (s) => {
+      if (s.there !== undefined) return false;
+      s.there = { part: "wing", end: "rear" };
+    },
+  ),
+  clause(
     "in the same place",
     words("(?:in|at)\\s+(?:exactly\\s+)?(?:the\\s+)?same\\s+(?:place|spot|point)"),
     () => undefined,

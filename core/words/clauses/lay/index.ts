@@ -1,6 +1,6 @@
 import { type Clause, clause, put } from "../../said";
 import { words } from "../../parse";
-import { atSaid, begin, endAhead, everywhere, onSizes, tiedIn, zone } from "../common";
+import { atSaid, begin, endAhead, everywhere, onSizes, tiedIn, withAnother, zone } from "../common";
 import { partOfStuff, byFeather } from "./byFeather";
 import { byNumber } from "./byNumber";
 import { bySize } from "./bySize";
@@ -19,6 +19,7 @@ export const layClauses: Clause[] = [
     ),
     put({ byMiddle: true }),
   ),
+  withAnother,
   tiedIn,
   onSizes,
   partOfStuff,

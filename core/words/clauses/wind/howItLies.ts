@@ -108,7 +108,7 @@ export const howItLies: Clause[] = [
   stretched,
   clause(
     "on the far side",
-    match("on\\s+the\\s+(far|near)\\s+side(?:\\s+of\\s+the\\s+(?:shank|hook))?"),
+    match("(?:on|along|down)\\s+the\\s+(far|near)\\s+side(?:\\s+of\\s+the\\s+(?:shank|hook))?"),
     (s, [side]) => {
       if (s.round !== undefined) return false;
       s.round = side === "far" ? { far: 1 } : { near: 1 };

@@ -4,10 +4,19 @@ import { count, times } from "../../text/count";
 import { TOUCHING, TURNS, SLIGHT_OVERLAP, of } from "./zone";
 import { readNumber, number } from "../../text/number";
 import { absolute } from "../../text/place";
+import { isColour } from "../../../materials";
 
 /** One of two stuffs that lie behind each other: “over the tinsel”. */
 const OVER_IT = words("(?:over|on|through|along)\\s+the\\s+(?!body\\b|whole\\b)[a-z]+");
 export const howOften: Clause[] = [
+  clause(
+    "the yellow half",
+    match("(?:over\\s+)?(?:the\\s+)?([a-z]+)\\s+(?:half|part|section)(?=\\s*(?:[,.;]|$|with\\b|in\\b|only\\b))"),
+    (s, [colour = ""]) => {
+      if (s.over !== undefined || !isColour(colour)) return false;
+      s.over = colour;
+    },
+  ),
   clause(
     "the same number of turns",
     words(

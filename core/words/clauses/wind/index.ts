@@ -1,6 +1,6 @@
 import { type Clause, clause, samePair } from "../../said";
 import { byEnd, everyTieIn, whatItTakes, wrapsOfAll, wrapsOnly } from "./whatItTakes";
-import { onSizes, leavingAtEnds, leavingBare, everywhere, wraps } from "../common";
+import { onSizes, leavingAtEnds, leavingBare, everywhere, withAnother, wraps } from "../common";
 import {
   around,
   eitherSide,
@@ -26,6 +26,7 @@ export { aroundRead, leaving, leavingMm } from "./zone";
 
 /** What can be said of a winding, in the order in which it is tried: the longer forms first. */
 export const windClauses: Clause[] = [
+  withAnother,
   ...byEnd,
   everyTieIn,
   onSizes,
