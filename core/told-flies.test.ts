@@ -110,6 +110,7 @@ describe("flies as tiers tell them", () => {
         "560-night-tide: FIBRE_TOO_SHORT",
         "562-sluice-keeper: MATERIAL_UNKNOWN",
         "563-boom-defence: MATERIAL_UNKNOWN",
+        "572-salt-spray: PLACE_NOT_THERE",
         "580-old-sluice-minnow: LENGTH_RULE_UNRESOLVED",
         "597-tideline-glass-shrimp: PLACE_NOT_THERE",
         "600-back-lane-hopper: PLACE_NOT_THERE",
@@ -134,6 +135,7 @@ describe("flies as tiers tell them", () => {
         "784-mud-line-leech: MATERIAL_UNKNOWN",
         "791-night-watch-streamer: LENGTH_RULE_UNRESOLVED",
         "793-ditch-cutter: PLACE_NOT_THERE",
+        "797-coal-quay-streamer: STEP_NEEDS",
         "87-minnow-list: STEP_NEEDS",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]

@@ -119,6 +119,8 @@ export class Bench {
   isBased = false;
   /** Parts that a list named, with what it said of them, for the line that ties them in. */
   readonly declared = new Map<string, { said: Said; line: number; used: boolean }>();
+  /** Materials that a list named ahead of the steps, and not for which part. */
+  readonly named: Description[] = [];
   /** What was told of last. */
   last: { component?: string; step?: string } = {};
   /** What waits until another part is there: the rib of a list until the body. */
@@ -165,10 +167,10 @@ export class Bench {
   /**
    * The material that a description means: one that is named exactly, one of the fly, one of the cabinet, or a new one.
    */
-  resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean } {
+  resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean; isListed?: true } {
     if (d.exact) return { material: this.ownCalled(d.text, d.exact) ?? d.exact, others: [], isNew: false };
     if (d.isReference) {
-      const named = this.namedWith(d.text, d.means?.form);
+      const named = this.namedWith(d.text, d.means?.form) ?? this.listed(this.namedBy(d.text));
       const same = named || d.means?.form !== "hair" ? undefined : this.lastOfForm("hair");
       if (!same) return { material: named, others: [], isNew: false };
       // “A bunch of chartreuse”, where all bunches are of bucktail.
@@ -177,6 +179,8 @@ export class Bench {
     }
     const ownThread = this.threadCalled(d);
     if (ownThread) return { material: ownThread, others: [], isNew: false };
+    const listed = this.namedAs(d);
+    if (listed) return { ...this.resolve(listed), isListed: true };
     if (d.parts) return this.resolveBlend(d, d.parts);
     const form = d.means?.form;
     // “the same fur”, “the fur”: what this fly was dubbed with before.
@@ -200,6 +204,34 @@ export class Bench {
     const onHook = means?.form === "thread" ? this.materialOf(this.component(this.thread)) : undefined;
     if (!onHook) return undefined;
     return isThreadAlone.test(text.toLowerCase().trim()) || isSameThread(text, onHook) ? onHook : undefined;
+  }
+
+  /** What the list ahead of the steps ended with this noun. */
+  namedBy(noun: string): Description | undefined {
+    const one = (w: string): string => w.replace(/(?<=[^s])s$/, "");
+    const last = (d: Description): string =>
+      d.text
+        .toLowerCase()
+        .trim()
+        .split(/[\s,]+/)
+        .at(-1) ?? "";
+    return this.named.find((d) => one(last(d)) === one(noun.toLowerCase().trim()));
+  }
+  private listed(d: Description | undefined): Material | undefined {
+    return d && this.resolve(d).material;
+  }
+
+  /** “The bucktail”, “two herls”: what the list named so, where it is called by a word of it. */
+  private namedAs(d: Description): Description | undefined {
+    if (this.named.length === 0 || this.named.includes(d)) return undefined;
+    const form = d.exact?.form ?? d.means?.form;
+    const fits = this.named.filter((n) => {
+      const own = n.exact?.form ?? n.means?.form;
+      const isLike = own === form || (ofFeathers.has(own) && ofFeathers.has(form));
+      return isLike && sameWords(n.text, d.text, form);
+    });
+    const [only, other] = fits;
+    return only && !other && only.text.trim() !== d.text.trim() ? only : undefined;
   }
 
   private lastDubbed(): Material | undefined {
@@ -245,14 +277,14 @@ export class Bench {
     return this.components
       .filter((c) => this.declared.get(c.id)?.used === false)
       .flatMap((c) => this.materialOf(c) ?? [])
-      .find(
-        (m) =>
-          m.form === form &&
-          m.name
-            .toLowerCase()
-            .split(/[^\p{L}]+/u)
-            .some((w) => one(w) === one(noun)),
-      );
+      .find((m) => {
+        const own = m.name
+          .toLowerCase()
+          .split(/[^\p{L}]+/u)
+          .map(one);
+        // “The tubing”, of stretch tubing: what it is called is the same, whatever it is taken for alone.
+        return m.form === form ? own.includes(one(noun)) : own[own.length - 1] === one(noun);
+      });
   }
 
   /** “the cdc feathers”, of a fly that has dun ones: its own, though the cabinet has some of just that name. */
@@ -415,6 +447,8 @@ export class Bench {
   }
 }
 
+/** A slip of turkey is cut from the turkey tail that was named. */
+const ofFeathers = new Set<MaterialForm | undefined>(["quill", "feather fibre", "hackle"]);
 const pieceNouns = /^(?:feathers?|fib(?:re|er)s?|plumes?|hairs?|strands?|slips?)$/;
 /** Whether words, two of them at least, all stand in a name; “one CDC feather” is of the CDC. */
 export function isNamedBy(name: string, words: string): boolean {
@@ -437,6 +471,8 @@ const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolea
         .toLowerCase()
         .split(/[^a-z0-9.]+/)
         .filter((w) => w.length > 2 || (isSized && /\d/.test(w)))
+        // “A hen back feather” is the hen back that was named.
+        .filter((w) => form !== "hackle" || !/^feathers?$/.test(w))
         // “30 white bucktail hairs” are of the white bucktail; orange hackles need be no orange saddles.
         .map((w) => (form === "hackle" ? w : w.replace(/(?<=[^s])s$/, ""))),
     );

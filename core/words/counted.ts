@@ -96,6 +96,18 @@ function putCount(told: Told, c: Count, noun: string, found: Description): boole
     // “210 thread”: what is not counted by pieces has a number for a name.
     if (by === undefined && c.n > MOST_OF_ANY) return false;
     const n = c.spread ? Math.round(c.n) : c.n;
+    // “Rib 4 fine gold wire”: no rib is of so many; “hackle 2 claret hen” may be feathers or turns: that is asked.
+    if (
+      told.role === "rib" &&
+      (form === "wire" || form === "tinsel") &&
+      n > 1 &&
+      !/(?:strands?|lengths?)$/.test(noun)
+    ) {
+      if (told.said.rule?.turns !== undefined) return false;
+      told.said.rule = { ...told.said.rule, turns: n };
+      return true;
+    }
+    if (form === "hackle" && n > 1 && told.verb === undefined && !/(?:s|feather|hackle)$/.test(noun)) return false;
     if (by !== "feathers" && !Number.isInteger(n)) return false;
     // Strands wound together; one feather is what is wound anyway.
     if (by === "feathers" && c.n !== 1) told.said.count = c.n;

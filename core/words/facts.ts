@@ -431,7 +431,7 @@ const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "
 const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
 /** “… and I use brown 8/0.” */
 const threadAhead =
-  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;
+  /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?!turns\b|size\b)[a-z]+\s+(?:50|70|100|140|210)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
 function readHookWords(r: Reading, i: number): void {

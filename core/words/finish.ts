@@ -126,8 +126,8 @@ function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"
 function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
   const { shown } = said;
   if (said.amount !== undefined || !shown) return;
-  if ((form === "quill" || said.isSlips) && "mm" in shown && shown.mm <= WIDEST_SLIP)
-    said.amount = { slipWidth: shown };
+  const isCut = form === "quill" || (said.isSlips && form !== "tinsel" && form !== "flash" && form !== "floss");
+  if (isCut && "mm" in shown && shown.mm <= WIDEST_SLIP) said.amount = { slipWidth: shown };
   else if (form === "hair" && isThickness(shown)) said.amount = { clump: shown };
   else return;
   delete said.shown;
@@ -179,6 +179,7 @@ function perSide(said: Said): void {
 /** So many of what nobody counted otherwise: strands, or feathers of what is a hackle. */
 function countIsAmount(said: Said, form: StepContext["form"]): void {
   const { count = 0 } = said;
-  if (said.round && form === "hackle") said.amount = { feathers: count, ...(count % 2 === 0 && { paired: true }) };
+  if (said.round && form === "feather fibre") said.amount = { fibres: count };
+  else if (said.round && form === "hackle") said.amount = { feathers: count, ...(count % 2 === 0 && { paired: true }) };
   else if (said.round || (form !== undefined && byPiece.has(form))) said.amount = { strands: count, folded: false };
 }

@@ -19,7 +19,7 @@ export interface LineHead {
 
 /** “1st: …” */
 export const ordinal = /^\s*(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+/;
-const numbering =
+export const numbering =
   /^\s*(?:(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+|step\s+\d{1,2}\s*[:.)-]?\s+|(?:step\s+)?\(?\d{1,2}[.)/]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead =
   "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+|our\\s+|today's\\s+)?";
@@ -62,7 +62,7 @@ const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
 const threadAlone =
-  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?:[5-9]\d|[12]\d\d)\s+(?:olive|black|white|brown|red|tan|grey|gray|orange|yellow|green|claret|pink|purple|rust))\s*\.?\s*$/;
+  /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?:[5-9]\d|[12]\d\d)\s+(?:olive|black|white|brown|red|tan|grey|gray|orange|yellow|green|claret|pink|purple|rust)|(?:olive|black|white|brown|red|tan|grey|gray|orange|yellow|green|claret|pink|purple|rust)\s+(?:50|70|100|140|210))\s*\.?\s*$/;
 const hookAlone =
   /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$|^\s*#?\d{1,2}(?:\/0)?[\s,]+(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire)\s*$/;
 
@@ -215,6 +215,9 @@ const OF_STEPS =
   "(?:tying(?:\\s+(?:it|steps|instructions|sequence|method))?|to\\s+tie(?:\\s+it)?|instructions?|directions?|steps?|(?:the\\s+)?method|procedure|sequence|how\\s+(?:to\\s+tie|i\\s+tie|it's\\s+tied|it\\s+is\\s+tied)(?:\\s+it)?)";
 const AS_THEY_GO = "(?:\\s+(?:as|in)\\s+(?:they|it|the\\s+order|order|i)\\b[^:.;]{0,40})?";
 const heading = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS}|notes?)${AS_THEY_GO}\\s*[:.]?\\s*$`, "u");
+const listHeading = new RegExp(`^\\s*(?:${OF_LIST})\\s*[:.]?\\s*$`, "u");
+/** “Materials:”, with what is needed in the lines below. */
+export const isListHeading = (text: string): boolean => listHeading.test(text);
 /** Lines that only say what follows. */
 export const isHeading = (text: string): boolean => heading.test(text);
 const headingAhead = new RegExp(`^\\s*(?:${OF_LIST}|${OF_STEPS})\\s*:\\s+(?=\\S)`, "u");

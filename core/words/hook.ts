@@ -110,6 +110,9 @@ const sizesInFigures = (text: string): string =>
         .padEnd(w.length),
     );
 
+/** “1/16" tinsel on a #6”: a length is no size. */
+const inches = /\d+(?:\s+\d+\/\d+|\/\d+)?\s*(?:"|inch(?:es)?\b)/gu;
+
 /** What is told of the thread, up to the next sign. */
 const ofThread =
   /[,;.]\s*(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*\b(?:thread|silk)\b(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*/gu;
@@ -120,6 +123,7 @@ const ofThread =
  */
 export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const all = [...hooks];
+  text = text.replace(inches, (m) => " ".repeat(m.length));
   // “long-shank 4, thread black 6/0”: a number of the thread is no size of the hook.
   const sizes = sizesIn(text.replace(ofThread, (m) => " ".repeat(m.length)));
   const words = text.split(/[^a-z0-9]+/).filter(Boolean);

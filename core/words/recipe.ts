@@ -9,6 +9,7 @@ import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne 
 import { inOwnMeasures } from "./ownMeasures";
 import { waitsToBeWound } from "./verbs";
 import { readFacts } from "./facts";
+import { readStuffLists } from "./stuffLists";
 import { takeSecondThread, declareThread, changeAtLast } from "./telling/threads";
 import { askLostFigures } from "./heldFigures";
 import { askLostPlaces } from "./heldPlaces";
@@ -85,6 +86,7 @@ class RecipeReader implements Reading {
           : (this.bench.formOf(this.bench.ofRole(role)) ??
             (role === "thread" || role === "head" ? "thread" : undefined)),
       waits: waitsToBeWound,
+      isNamed: (noun) => this.bench.namedBy(noun) !== undefined,
     };
     if (context.was) {
       const { hookModel, sizes } = context.was;
@@ -96,6 +98,7 @@ class RecipeReader implements Reading {
   }
 
   read(): RecipeReading {
+    readStuffLists(this);
     // Facts first: sizes and the hook hold for every line, wherever they stand.
     this.lines.forEach((_, i) => readFacts(this, i));
     this.lines.forEach((_, i) => takeSecondThread(this, i));

@@ -13,6 +13,28 @@ export function supply(told: Told, text: string): void {
   turnsOnEach(told, text);
   colourOfHead(told, text);
   colourAhead(told, text);
+  herlsCounted(told, text);
+  copperOfRib(told, text);
+}
+
+/** “Rib: copper, 7 turns”: copper is wire. */
+function copperOfRib(told: Told, text: string): void {
+  const at = told.rest.find((r) => /^(?:(?:fine|small|medium)\s+)?copper$/.test(text.slice(r.at, r.end).trim()));
+  if (told.role !== "rib" || told.description || !at) return;
+  told.rest = told.rest.filter((r) => r !== at);
+  told.understood.push(at);
+  told.description = { ...at, text: `${text.slice(at.at, at.end).trim()} wire`, means: { form: "wire" } };
+}
+
+/** “Tie in two herls”: the noun that is counted says what they are of. */
+function herlsCounted(told: Told, text: string): void {
+  const { amount } = told.said;
+  const herl = /\bherls?\b/.exec(text.slice(told.at, told.end));
+  const isCounted = amount && ("strands" in amount || "fibres" in amount);
+  if (told.verb !== "tie in" || told.role || told.description || told.refers || !herl || !isCounted) return;
+  const at = told.at + herl.index;
+  told.description = { at, end: at + herl[0].length, text: "herl", means: { form: "herl" } };
+  told.said.amount = { strands: "strands" in amount ? amount.strands : Number(amount.fibres), folded: false };
 }
 
 /** “Red throat, a few hairs of bucktail”: the colour before the part is that of what it is tied of. */

@@ -43,6 +43,8 @@ export interface ScanContext {
   formOf: (role: Role | undefined, description: Description | undefined) => MaterialForm | undefined;
   /** A strand of this part only waits to be wound: a length said of it is that of the piece. */
   waits: (role: Role | undefined, form: MaterialForm | undefined) => boolean;
+  /** A noun by which a list ahead of the steps has named something: “lace”, of black stretch lace. */
+  isNamed?: (noun: string) => boolean;
 }
 
 /** What comes of one look at a place: more of what is told, or where another thing begins. */

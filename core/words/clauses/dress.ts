@@ -1,7 +1,7 @@
 import { type DubbedShape, type LengthRule, type NoodleThickness } from "../../recipe";
 import { isColour } from "../../materials";
 import { anyOf, beginning, map, match, oneOf, opt, seq, unless, words } from "../parse";
-import { clause, put, putWay, samePair, type Clause } from "../said";
+import { clause, put, putWay, samePair, type Clause, type Said } from "../said";
 import { length, lengthPair } from "../text/length";
 import { number } from "../text/number";
 import { absolute } from "../text/place";
@@ -70,7 +70,7 @@ const shapes: [string, DubbedShape][] = [
     "cigar",
   ],
   [
-    "(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*(?:ball|hump|lump)(?:[- ]shaped?)?(?:\\s+of)?|(?:round|bulbous)",
+    "(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*(?:ball|hump|lump)(?:[- ]shaped?)?(?:\\s+of)?|(?:round(?!\\s+(?:the\\s+)?(?:wings?|post|eyes?|bend|shank|hook|base|roots?)\\b)|bulbous)",
     "ball",
   ],
 ];
@@ -143,6 +143,18 @@ export const loopLoad: readonly Clause[] = [
   }),
 ];
 
+const goesOnTo = words("(?:and\\s+)?(?:up\\s+|on\\s+)?to\\b");
+const roundEyes = words("(?:(?:figure-eighted|figured|wrapped|wound|dubbed)\\s+)?a?round\\s+the\\s+eyes(?!\\s+of\\b)");
+const roundWing = words("a?round\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)");
+/** From so many eye lengths in front of a part to as many behind it. */
+const onBothSidesOf =
+  (part: string, eyes: number) =>
+  (s: Said): boolean | void => {
+    if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
+    s.from = { part, end: "front", plus: { of: "eye", times: -eyes } };
+    s.to = { part, end: "rear", plus: { of: "eye", times: eyes } };
+  };
+
 /** What can be said of dubbing, in the order in which it is tried: the longer forms first. */
 export const dressClauses: Clause[] = [
   leavingAtEnds,
@@ -154,6 +166,9 @@ export const dressClauses: Clause[] = [
   shareOfIt,
   theRest,
   endOfWay,
+  // Round a part, and not from there to another place.
+  clause("round the eyes", unless(roundEyes, goesOnTo), onBothSidesOf("eyes", 0.5)),
+  clause("in front of and behind the wing", unless(roundWing, goesOnTo), onBothSidesOf("wing", 1)),
   clause(
     "noodle 90 mm sparse",
     seq(NOODLE, opt(words("of|about|,|,?\\s*about")), length, opt(words("long")), opt(words(",")), opt(howThick)),
@@ -189,6 +204,11 @@ export const dressClauses: Clause[] = [
     "40 mm of noodle",
     seq(length, words("of\\s+(?:dubbing\\s+)?noodle")),
     (s, [noodle]) => void (s.noodle = noodle),
+  ),
+  clause(
+    "a thin dubbing of",
+    seq(opt(words("an?")), howThick, words("dubbing\\s+of(?=\\s+[a-z])")),
+    (s, [, t]) => void (s.thickness ??= t),
   ),
   clause(
     "a thin layer of",
@@ -362,20 +382,16 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause(
-    "round the eyes",
+    "over the eyes",
     words(
       "(?:(?:figure-eighted|figured|wrapped|wound|dubbed)\\s+)?(?:a?round|over|between)\\s+the\\s+eyes(?!\\s+of\\b)",
     ),
-    (s) => {
-      if (s.from !== undefined || s.begin !== undefined || s.end !== undefined || s.there !== undefined) return false;
-      s.from = { part: "eyes", end: "front", plus: { of: "eye", times: -0.5 } };
-      s.to = { part: "eyes", end: "rear", plus: { of: "eye", times: 0.5 } };
-    },
+    onBothSidesOf("eyes", 0.5),
   ),
   clause(
     "in front of and behind the wing",
     match(
-      "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of|a?round)\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)",
+      "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of)\\s+(?:the\\s+)?(?:wings?|(?:wing\\s+)?post)",
     ),
     (s) => {
       if (s.from !== undefined) return false;
@@ -429,6 +445,15 @@ export const dressClauses: Clause[] = [
     ),
     (s, [, , mm]) => {
       if (s.loop || s.noodle !== undefined || mm < SHORTEST_OF_IT) return false;
+      s.noodle = { mm };
+    },
+  ),
+  clause(
+    "for 40 mm",
+    match("(?:for|over)(?:\\s+(?:about|roughly|some))?\\s+(\\d+(?:[.,]\\d+)?)\\s*(mm|cm)(?=\\s*(?:[,.;]|$))"),
+    (s, [n = "", unit]) => {
+      const mm = Number(n.replace(",", ".")) * (unit === "cm" ? 10 : 1);
+      if (s.loop || s.noodle !== undefined || mm < SHORTEST_NOODLE) return false;
       s.noodle = { mm };
     },
   ),

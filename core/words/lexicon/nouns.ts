@@ -282,7 +282,7 @@ const nouns: [string, NounForm][] = [
     { form: "dubbing" },
   ],
   [
-    "(?:uv\\s+|ultraviolet\\s+|light-?cured?\\s+|thin\\s+|thick\\s+|flow\\s+)*(?:resins?|epoxy|acrylic)|uv(?=\\s*(?:[,.;]|$|cured?\\b|over\\b|on\\b))",
+    "(?:(?:\\d{1,2}|five|thirty)[-\\s]min(?:ute)?\\s+|uv\\s+|ultraviolet\\s+|light-?cured?\\s+|thin\\s+|thick\\s+|flow\\s+)*(?:resins?|epoxy|acrylic)|uv(?=\\s*(?:[,.;]|$|cured?\\b|over\\b|on\\b))",
     { form: "liquid", figures: { liquid: { kind: "resin" } } },
   ],
   [

@@ -94,5 +94,5 @@ function turnsOfAnother(text: string, at: number, { index }: ScanContext): boole
 
 /** Coats and drops are another thing than what they go on. */
 export const coatsAhead = words(
-  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final|wet)\\s+)*(?:needle(?:ful)?(?=\\s+of\\s)|touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|(?:(?:uv\\s+)?(?:resin|varnish|lacquer|epoxy|cement)\\s+)?coats?|cts?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|epoxy|uv|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
+  "(?:with\\s+|in\\s+)?(?:(?:\\d|an?|one|two|three|four|single)\\s+)?(?:(?:thin|good|small|tiny|light|heavy|clear|little|single|final|wet)\\s+)*(?:films?(?=\\s+of\\s+(?:[\\w-]+\\s+)?(?:cement|varnish|lacquer|glue|super-?\\s?glue|resin|epoxy))|needle(?:ful)?(?=\\s+of\\s)|touch(?:es)?(?=\\s+of\\s+(?:\\w+\\s+)?(?:cement|varnish|lacquer|glue|resin))|(?:(?:uv\\s+)?(?:resin|varnish|lacquer|epoxy|cement)\\s+)?coats?|cts?|drops?|dabs?)(?:\\s+(?:of|clear|varnish|lacquer|resin|cement|glue|epoxy|uv|head)\\b|(?=\\s*(?:[,.;]|$)|\\s+(?:on|over|to|under|at|behind|each)\\b))",
 );

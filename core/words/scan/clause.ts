@@ -187,7 +187,7 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
     said.amount ||
     !said.count ||
     !said.round ||
-    !/(?:feathers?|plumes?|hackles?|nails?)$/.test(noun)
+    !/(?:feathers?|plumes?|hackles?|nails?|flanks?|coverts?)$/.test(noun)
   )
     return said;
   return { ...said, amount: { feathers: said.count, ...(said.count % 2 === 0 && { paired: true }) }, count: undefined };

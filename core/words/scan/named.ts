@@ -22,7 +22,7 @@ export function namedAt(here: Here): Next | undefined {
   if (part && told.description && !told.isInherited && told.role === undefined && isThreadAhead(text, part))
     return "another";
   const same = sameSource(text, at) ? referenceAt(told, text, at) : undefined;
-  return same ?? partAt(here) ?? description(here, false) ?? referenceAt(told, text, at);
+  return same ?? partAt(here) ?? description(here, false) ?? referenceAt(told, text, at, here.context.isNamed);
 }
 
 const isThreadAhead = (text: string, part: { end: number } & ({ value: string } | { word: string })): boolean =>

@@ -21,7 +21,12 @@ export const sameSource = match(
 );
 
 /** “the copper”, “the goose”: a word of a material that the recipe has named before; the bench knows which. */
-export function referenceAt(told: Told, text: string, at: number): Next | undefined {
+export function referenceAt(
+  told: Told,
+  text: string,
+  at: number,
+  isNamed?: (noun: string) => boolean,
+): Next | undefined {
   const source = told.description || !/\b(?:of|from)\s+$/.test(text.slice(0, at)) ? undefined : sameSource(text, at);
   if (source) {
     // “a slip of the same tail”: of the feather from which something was taken before.
@@ -31,7 +36,8 @@ export function referenceAt(told: Told, text: string, at: number): Next | undefi
   }
   const found = told.description ? undefined : theWord(text, at);
   const word = found?.value[0] ?? "";
-  if (!found || !(isColour(word) || wordsOfStuff.has(word)) || !goesOn.test(text.slice(found.end))) return undefined;
+  if (!found || !(isColour(word) || wordsOfStuff.has(word) || isNamed?.(word)) || !goesOn.test(text.slice(found.end)))
+    return undefined;
   const begin = found.end - word.length;
   if (isStop(text, begin)) return undefined;
   told.description = { at: begin, end: found.end, text: text.slice(begin, found.end), isReference: true };

@@ -8,6 +8,7 @@ import { roleOfWord, PARTS } from "../lexicon/parts";
 import { kindOfTold, scan } from "../scan";
 import { shareEach, hairOnTheBack, shareLength, woundNext } from "../shareOut";
 import { supply } from "../supply";
+import { NUMBER_WORD, readNumber } from "../text/number";
 
 /** “Over that six strands of herl”: on top of what was tied in last. */
 function liesOver(told: Told, text: string): void {
@@ -22,7 +23,11 @@ function liesOver(told: Told, text: string): void {
 /** “Another 30 strands, chartreuse”: of what was tied in last, in the colour that is said. */
 function anotherOfIt(r: Reading, told: Told, text: string): void {
   // A bunch is of what grows in bunches, and not of the flash that was tied in over the one before.
-  const isLike = (m: MadeStep): boolean => !isBunch || r.bench.formOf(r.bench.component(m.step.component)) !== "flash";
+  const isHair = /\bhairs\s+of\b/.test(text.slice(told.at, told.end));
+  const isLike = (m: MadeStep): boolean => {
+    const form = r.bench.formOf(r.bench.component(m.step.component));
+    return isHair ? form === "hair" : !isBunch || form !== "flash";
+  };
   const isBunch = told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle/.test(l.words));
   const last = r.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined && isLike(m));
   const component = r.bench.component(last?.step.component);
@@ -31,10 +36,13 @@ function anotherOfIt(r: Reading, told: Told, text: string): void {
     /^\W*(?:[\w-]+\s+){0,4}?(?:another|(?:an?\s+|the\s+)?(?:second|third|fourth|next|last|final)|\d+\s+more|(?:the\s+)?same\s+again)\b/.test(
       text.slice(told.at, told.end),
     );
+  if (last?.step.do === "lay") countedInColour(r, told, text, last.step);
   if (told.kind !== "lay" || told.description || told.role || !material || !component) return;
   const isRepeated = told.verb === "repeat";
-  if (!(told.said.amount && isMore) && !isBunch && !isRepeated) return;
   const at = told.rest.find((r) => isColour(text.slice(r.at, r.end).trim()));
+  // “Then 40 hairs of blue”: nothing is only blue.
+  const isOfColour = at !== undefined && /\bof\s+$/.test(text.slice(0, at.at));
+  if (!(told.said.amount && (isMore || isOfColour)) && !isBunch && !isRepeated) return;
   if (!at && !isMore) return;
   told.rest = told.rest.filter((r) => r !== at);
   if (at) told.understood.push(at);
@@ -45,6 +53,39 @@ function anotherOfIt(r: Reading, told: Told, text: string): void {
     description: at
       ? { ...at, text: `${text.slice(at.at, at.end).trim()} ${stuff}`, means: { form: material.form } }
       : { at: told.at, end: told.at, text: material.name, exact: material },
+  });
+}
+
+const inColour = new RegExp(
+  `\\b(?:another|a\\s+further)\\s+(\\d+|${NUMBER_WORD})\\s+of\\s+(?:the\\s+)?([a-z]+)\\b`,
+  "u",
+);
+/** “Put another 60 of white on the bottom”: so many more of what was laid last. */
+function countedInColour(r: Reading, told: Told, text: string, last: Extract<MadeStep["step"], { do: "lay" }>): void {
+  const m = inColour.exec(text.slice(told.at, told.end));
+  const n = readNumber(m?.[1] ?? "");
+  const isBare = told.description === undefined && told.role === undefined && told.said.amount === undefined;
+  if (!m || n === undefined || !isColour(m[2] ?? "") || !isBare) return;
+  const { amount } = last;
+  const like = "fibres" in amount ? { fibres: n } : "strands" in amount ? { ...amount, strands: n } : undefined;
+  const again = like && scan(text, told.at, told.end, {}, r.scanContext, "lay")[0];
+  if (!again) return;
+  const colour = told.at + m.index + m[0].length - (m[2] ?? "").length;
+  const number = { at: told.at + m.index + m[0].indexOf(m[1] ?? ""), end: colour };
+  Object.assign(told, {
+    kind: "lay",
+    verb: "tie in",
+    said: { ...again.said, amount: like },
+    understood: [...again.understood, number],
+    kept: again.kept,
+    rest: [
+      ...again.rest.filter(
+        (x) =>
+          (x.end <= number.at || x.at >= colour + (m[2] ?? "").length) &&
+          !/^(?:put|add|lay|place)$/.test(text.slice(x.at, x.end)),
+      ),
+      { at: colour, end: colour + (m[2] ?? "").length },
+    ],
   });
 }
 
@@ -85,8 +126,9 @@ function settleReference(r: Reading, told: Told): void {
 
 /** The kind again, now that what the lines before did is known. */
 function relook(r: Reading, told: Told, text: string): void {
-  if (told.description || told.role === undefined) return;
-  const form = r.bench.formOf(r.bench.ofRole(told.role));
+  const { description } = told;
+  if (description ? !description.isReference : told.role === undefined) return;
+  const form = description ? r.bench.resolve(description).material?.form : r.bench.formOf(r.bench.ofRole(told.role));
   const kind = kindOfTold(told.verb, told.role, form, text.slice(told.at, told.end));
   if (kind === told.kind || form === undefined) return;
   const again = scan(
@@ -97,7 +139,13 @@ function relook(r: Reading, told: Told, text: string): void {
     { ...r.scanContext, formOf: () => form },
   )[0];
   if (again && again.rest.length <= told.rest.length)
-    Object.assign(told, { ...again, verb: told.verb ?? again.verb, at: told.at, end: told.end });
+    Object.assign(told, {
+      ...again,
+      verb: told.verb ?? again.verb,
+      description: description ?? again.description,
+      at: told.at,
+      end: told.end,
+    });
 }
 
 const overThat =

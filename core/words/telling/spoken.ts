@@ -6,8 +6,6 @@ export const numbered = /^\s*(\d{1,2})\s+(?=[\p{L}\d.])/u;
 export const numberLength = (line: string): number => (counted.exec(line) ?? numbered.exec(line))?.[0].length ?? 0;
 const counted = /^\s*step\s+\d{1,2}\s*[:.)-]?\s+/u;
 const FEWEST_NUMBERED = 3;
-/** The name, the hook and the thread may stand above them. */
-const MOST_AHEAD = 4;
 
 /** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
 export function withoutNumbers(all: string[]): string[] {
@@ -17,7 +15,8 @@ export function withoutNumbers(all: string[]): string[] {
   const numbers = told.map((l) => Number(numbered.exec(l)?.[1] ?? NaN));
   const first = numbers.indexOf(1);
   const run = numbers.slice(Math.max(0, first));
-  const isAhead = first <= 1 || (first <= MOST_AHEAD && run.length > FEWEST_NUMBERED);
+  // Behind a whole list of parts the steps may be numbered, where they go on so to the end.
+  const isAhead = first <= 1 || run.length > FEWEST_NUMBERED;
   if (first < 0 || !isAhead || run.length < FEWEST_NUMBERED || run.some((n, i) => n !== i + 1)) return lines;
   return lines.map((l) => l.replace(numbered, (m) => " ".repeat(m.length)));
 }
@@ -107,6 +106,9 @@ const namesPart = new RegExp(
 const coloured = /(?<=\p{L})[- ]colou?red(?=\s)/gu;
 
 const FEWEST_LISTED = 4;
+/** “14 wet, claret 70, tail …”: the hook stands first, without its name. */
+const hookFirst =
+  /^\s*#?\d{1,2}(?:\/0)?(?:\s*-\s*\d{1,2})?\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b[^,;]*,/;
 
 /** “hook 12 wet // silk yellow // body fur”: marks that mean nothing else, as long as what stands for them. */
 const listMarks = /(?<=\s)(?:\/\/|\|\|?)(?=\s)/g;
@@ -118,7 +120,8 @@ export function asList(told: string): string {
   if (isSlashed) return asList(parts.join(" ; "));
   const line = told.replace(listMarks, (m) => ";".padEnd(m.length)).replace(coloured, (m) => " ".repeat(m.length));
   const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
-  if (commas.length + 1 < FEWEST_LISTED || !namesPart.test(line.trimStart())) return line;
+  const isList = namesPart.test(line.trimStart()) || hookFirst.test(line);
+  if (commas.length + 1 < FEWEST_LISTED || !isList) return line;
   const at = new Set(commas.map((m) => m.index));
   return [...line].map((c, i) => (at.has(i) ? ";" : c)).join("");
 }

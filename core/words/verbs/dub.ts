@@ -14,13 +14,13 @@ type DressStep = Extract<RecipeStep, { do: "dress" }>;
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */
 export function tellDub(t: Telling): void {
   const { told, bench } = t;
-  const found = told.refers === "the rest" ? restOfDubbing(t) : objectOf(t);
+  const found = told.refers === "the rest" ? restOfDubbing(t) : (ofTheOnlyFur(t) ?? objectOf(t));
   const object = found.component
     ? found
     : { ...found, component: bench.ofRole(told.role ?? "body") ?? bench.ofRole("thorax") ?? asBody(t) };
   // “Spun once and held”, behind a body of tinsel: of that nothing is dubbed.
   const isUndubbable =
-    (!told.description && noFur.has(bench.formOf(object.component))) ||
+    (told.said.loop !== true && noFur.has(bench.formOf(object.component))) ||
     (neverDubbed.has(object.component?.role) && !isFur.has(bench.formOf(object.component)));
   if (!object.component || isUndubbable) {
     t.line.asks.push({ at: [told.at, told.end], sentence: "With what is it dubbed? Name the dubbing.", answers: [] });
@@ -71,6 +71,22 @@ function askWhereTheyMeet({ bench, line, told }: Telling, step: DressStep): void
       "Where does the one end and the other begin? Say it as a share: “rear third orange seal, rest black seal”.",
     answers: [],
   });
+}
+
+/** “Dub a ball at the bend”, of a fly whose body is of biot: of the one fur that the recipe has. */
+function ofTheOnlyFur({ told, bench, line }: Telling): Meant | undefined {
+  const own = bench.ofRole(told.role ?? "body");
+  const isBare = told.description === undefined && told.said.loop !== true;
+  const isOfFur = own !== undefined && isFur.has(bench.formOf(own)) && bench.formOf(own) !== undefined;
+  if (!isBare || isOfFur || (!own && bench.named.length === 0)) return undefined;
+  const listed = bench.named.flatMap((d) => bench.resolve(d).material ?? []);
+  const there = bench.components.flatMap((c) => bench.materialOf(c) ?? []);
+  const furs = new Set([...there, ...listed].filter((m) => isFur.has(m.form)));
+  const [fur, other] = furs;
+  if (!fur || other) return undefined;
+  line.notes.push(`of ${fur.name}, the only dubbing of the recipe`);
+  const role = told.said.shape === "ball" ? "butt" : (told.role ?? "body");
+  return { component: bench.componentFor(role, fur, role), role, form: fur.form };
 }
 
 /** “… with the rest of the dubbing”: of what was dubbed last. */

@@ -61,6 +61,12 @@ function onPart(t: Telling): Telling {
     return { ...onIt, told: { ...onIt.told, description: told.description } };
   }
   const form = formTold(told);
+  // “Coat it with superglue”: the body that was just wound.
+  const last = bench.component(bench.last.component)?.role;
+  const isIt =
+    told.refers === "it" && told.role === undefined && told.verb === "finish" && told.said.drops === undefined;
+  if (isIt && last && coatedParts.has(last) && !isAfterKnot(bench.made))
+    return { ...t, told: { ...told, role: last, said: { coats: 1, ...told.said } } };
   if (told.role !== undefined || !told.description || form === undefined || form === "liquid" || form === "thread")
     return t;
   const code = bench.resolve(told.description).material?.code;

@@ -42,7 +42,9 @@ export function make(
     component: component?.id,
     // A list tells no way of the thread: its parts have their usual places. A tail is behind, wherever the thread is.
     hangs:
-      (line.isListed && !isRoundBend(role, bench.hangs) && !isOfThread(object, bench)) || isBehind(role, bench.hangs)
+      (line.isListed && !isRoundBend(role, bench.hangs) && !isOfThread(object, bench)) ||
+      isBehind(role, bench.hangs) ||
+      isOnlyStarted(role, said, bench)
         ? undefined
         : bench.hangs,
     tiedInAt: more.tiedIn?.at,
@@ -230,6 +232,15 @@ const atTheRear = new Set<Role | undefined>(["tail", "tag", "butt"]);
 
 /** So near the eye, in shanks, no tail is tied in. */
 const NO_TAIL = 0.4;
+
+/** The thread was started at the eye and has gone nowhere yet: what is ribbed or wound begins behind all the same. */
+const isOnlyStarted = (role: Role | undefined, { tieIn, there, countedWhenWound }: Said, bench: Bench): boolean =>
+  (role === "rib" || role === "body") &&
+  countedWhenWound === true &&
+  (tieIn?.at ?? there) === undefined &&
+  !bench.isBased &&
+  bench.hangs !== undefined &&
+  ("eyeLengths" in bench.hangs || ("landmark" in bench.hangs && bench.hangs.landmark === "eye"));
 
 const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
   atTheRear.has(role) && hangs !== undefined && alongShank(hangs) < NO_TAIL;

@@ -131,7 +131,8 @@ const isAnother = ({ told, text }: Telling): boolean =>
 /** “wind the herl on”, where the fly has none and the cabinet several: which of them is asked, not guessed. */
 function askWhich({ line }: Telling, { at, end, text, exact }: Description, found: ReturnType<Bench["resolve"]>): void {
   const { material, others } = found;
-  if (exact || !material || found.isNew || others.length === 0 || !isNounAlone.test(text.trim())) return;
+  if (exact || !material || found.isNew || found.isListed || others.length === 0 || !isNounAlone.test(text.trim()))
+    return;
   const sentence = `Which ${text.trim()} is it? The recipe has named none before.`;
   if (line.asks.some((a) => a.at[0] === at && a.sentence === sentence)) return;
   line.asks.push({
@@ -184,7 +185,9 @@ function roleFrom(
   if (own && isOwn) return own.role;
   if (form === undefined) return undefined;
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;
-  const isRear = place !== undefined && alongShank(place) > 0.85;
+  // In front of a ball at the bend the tails are tied in.
+  const last = bench.component(bench.made.at(-1)?.step.component)?.role;
+  const isRear = place !== undefined && alongShank(place) > (last === "butt" || last === "tag" ? 0.75 : 0.85);
   const isFront = place !== undefined && alongShank(place) < FRONT;
   const isFibre = form === "feather fibre" || form === "hair" || form === "hackle";
   if (isFibre && isPastBend(said.shown) && !lastBody(bench) && !isFront && said.attitude !== "over" && !said.hanging)

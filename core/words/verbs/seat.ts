@@ -5,6 +5,7 @@ import { make, partName, withDeclared } from "./making";
 import { objectOf } from "./object";
 import { verb } from "./verb";
 
+const wordsOf = ({ told, text }: Telling): string => text.slice(told.at, told.end);
 const sticks = /^\W*(?:glue|stick)\b/;
 /** “Glue on 8 mm eyes”: what is glued on is no dumbbell. */
 function stuckOn({ told, text }: Telling): void {
@@ -22,7 +23,9 @@ export function tellSeat(t: Telling): void {
   if (again && t.told.role === "eyes" && /^stick[-\s]?ons?$/.test((t.told.description?.text ?? "stick on").trim()))
     return;
   stuckOn(t);
-  const object = objectOf(t);
+  // “Bead on”: the word for it names the part.
+  const isBeadOn = t.told.role === undefined && !t.told.description && /\b(?:bead|cone)\b/.test(wordsOf(t));
+  const object = objectOf(isBeadOn ? { ...t, told: { ...t.told, role: "bead", part: "bead" } } : t);
   // “Put the bead on”, where a line before has it on already.
   const isOn = t.bench.made.some((m) => m.step.do === "seat" && m.step.component === object.component?.id);
   if (object.role === "bead" && t.told.description === undefined && isOn) return;

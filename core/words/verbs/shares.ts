@@ -37,6 +37,9 @@ export function takeShare(said: Said, role: Role | undefined, { told, text, benc
     const { step } = m;
     // A tail is bound along the shank, whatever is wound over it.
     const isBound = step.do === "lay" && step.countedWhenWound;
+    // Nor does the weight move, or the thread below it.
+    const under = bench.component(step.component)?.role;
+    if (under === "weight" || under === "thread") continue;
     if (step.do !== "wind" && step.do !== "dress" && !isBound) continue;
     const tieIn = step.tieIn && { ...step.tieIn, at: moved(step.tieIn.at) };
     m.step = { ...step, from: moved(step.from), ...(step.to && { to: moved(step.to) }), ...(tieIn && { tieIn }) };

@@ -34,6 +34,7 @@ function tellStand(t: Telling): void {
   wing.step = {
     ...step,
     attitude: "up",
+    ...(told.said.shown && { shown: told.said.shown }),
     ...(turns !== undefined && { tieIn: { ...step.tieIn, at, wraps: Math.max(1, Math.round(stated + turns)) } }),
   };
 }

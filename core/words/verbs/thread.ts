@@ -206,6 +206,7 @@ export const move = verb(
     "(?:return|(?:come|go|work|wind(?<!\\bdub\\b[^.;]*))\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:come|go|move|advance)(?=\\s+forwards?\\s+(?:by\\s+)?(?:an?|one|two|half)\\s+(?:third|quarter|half|thirds)?\\s*(?:of\\s+)?the\\s+shank\\b)",
+    "(?:run|go|carry\\s+on)(?=\\s+(?:to|as\\s+far\\s+as|until)\\s+(?:(?:the|a|about|just|over|above)\\s+)*(?:hook\\s+)?(?:bend|barb|point|mid|half|rear|back|tail|thorax)\\b)",
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?" +

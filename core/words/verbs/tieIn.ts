@@ -139,9 +139,12 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     isPaired ||
     (form !== "stretch body" && said.amount !== undefined && "slipWidth" in said.amount);
   // “A strip of turkey tail”, where a later line pulls the wing case over, or the turkey: that is what it is for.
-  const isPulled = bench.ahead.has("wing case") || isNamedIn(bench.pulledLater, description.text);
+  const isSlipPulled = bench.pulledLater.some((w) => /^(?:the\s+)?slips?$/.test(w.trim()));
+  const isPulled = bench.ahead.has("wing case") || isSlipPulled || isNamedIn(bench.pulledLater, description.text);
   const isCase = isWing && !isPaired && isPulled && bench.ofRole("wing case") === undefined;
-  if (isCase && said.shown === undefined) return meant({ ...t, told: { ...t.told, role: "wing case" } });
+  // “A 4 mm slip of turkey”: of a slip that is how wide it is.
+  const isWidth = said.isSlips && said.shown !== undefined && "mm" in said.shown;
+  if (isCase && (said.shown === undefined || isWidth)) return meant({ ...t, told: { ...t.told, role: "wing case" } });
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
 }
 
@@ -216,7 +219,7 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   const isBeside = said.shown !== undefined && said.round?.near !== undefined && said.round.far !== undefined;
   const hangs = !isWound && (said.hanging === true || (role === "wing case" && !isBeside));
   const own = { ...said };
-  inItsPieces(own, object);
+  inItsPieces(own, object, bench.materialOf(component)?.name ?? "");
   if (isWound) forWinding(own, form);
   else {
     own.shown ??= own.barb?.[1];
@@ -284,10 +287,10 @@ function boundWhereItWaits(said: Said, { told, text }: Telling): void {
 }
 
 /** The amount in what the stuff comes in: slips for a cover, strands of rubber. */
-function inItsPieces(own: Said, { role, form }: Meant): void {
+function inItsPieces(own: Said, { role, form, component }: Meant, name: string): void {
   const { amount } = own;
   // “Wing cases: turkey tail, two”: two slips, and no two fibres.
-  const isCover = role === "wing case" && form === "feather fibre";
+  const isCover = role === "wing case" && form === "feather fibre" && !/\bbiots?\b/i.test(component?.asStated ?? name);
   if (isCover && amount && "fibres" in amount && fewest(amount.fibres)) {
     own.count = Number(amount.fibres);
     delete own.amount;

@@ -212,7 +212,7 @@ export const sides: Clause[] = [
     "on each side",
     oneOf(
       map(seq(words("(?:on|down|to|along)?\\s*(?:each|either)\\s+side"), words(OF_PART)), () => true as const),
-      words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?!\\s+of)"),
+      words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?:\\s+of\\s+(?:that|it|them|this|those))?(?!\\s+of)"),
     ),
     put({ round: { near: 1, far: 1 }, perSide: true }),
   ),

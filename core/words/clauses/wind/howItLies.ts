@@ -196,6 +196,7 @@ export const howItLies: Clause[] = [
         "reversed?(?:[- ]?(?:wrapped|wound|wrap|ribbed|turns?))?(?=\\s*(?:[,.;]|$|\\())",
         "reverse[- ]?(?:wrapped|wound|wrap|ribbed)",
         "wrapped\\s+in\\s+reverse",
+        "opposite(?=\\s*(?:[,.;]|$))",
         "(?:in\\s+)?(?:the\\s+)?(?:opposite|reverse|other)\\s+(?:direction|way)(?:\\s+(?:to|from|of|as|than)\\s+(?:the\\s+)?(?:thread|silk|body|dubbing|floss|hackle|herl|winding|turns?|tinsel|quill))?(?:\\s+round)?",
         "the\\s+other\\s+way(?:\\s+round)?",
       ),

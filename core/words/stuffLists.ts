@@ -1,0 +1,121 @@
+import { formSaid, descriptionAt, type Description } from "./description";
+import { headOf, isListHeading, numbering } from "./head";
+import { readHook } from "./hook";
+import { lineOf, type Reading } from "./reading";
+import { verbAt } from "./verbs";
+
+/** Fewer things than these make no list; each takes few words. */
+const FEWEST = 2;
+const MOST_WORDS = 6;
+
+interface Item {
+  at: number;
+  end: number;
+  description: Description;
+}
+/** What it is, where some words name a material and nothing else; undefined for all other words. */
+function itemOf(r: Reading, text: string, from: number, to: number): Item | undefined {
+  const led = /^[\s,;.]*(?:(?:some|an?|the|and|a\s+(?:few|little)|a\s+(?:piece|length|spool|packet)\s+of)\s+)*/.exec(
+    text.slice(from, to),
+  );
+  const at = from + (led?.[0].length ?? 0);
+  const end = text.slice(0, to).replace(/[\s,;.]+$/, "").length;
+  const words = text.slice(at, end);
+  if (words === "" || words.split(/\s+/).length > MOST_WORDS || verbAt(words, 0) || headOf(words).isListed)
+    return undefined;
+  const description = descriptionAt(text, at, r.scanContext.index, false);
+  const isAll = description !== undefined && description.end >= end && formSaid(description) !== undefined;
+  return isAll ? { at, end, description } : undefined;
+}
+
+/** Hook and thread are told of in such a list as anywhere; a bead is on the hook before all else. */
+const isToldAnyway = ({ description }: Item): boolean =>
+  ["thread", "bead", "hook"].includes(formSaid(description) ?? "hook");
+
+/** “Materials:” with a line for each below it, none of which says its part: what the steps name is of those. */
+function readBlock(r: Reading, i: number): void {
+  const items: { line: number; item: Item }[] = [];
+  let line = i + 1;
+  for (; line < r.plain.length; line++) {
+    const text = r.plain[line] ?? "";
+    if (text.trim() === "") continue;
+    const begin = numbering.exec(text)?.[0].length ?? 0;
+    const item = itemOf(r, text, begin, text.length);
+    if (item) items.push({ line, item });
+    else if (!isOfHook(r, text)) break;
+  }
+  const named = items.filter(({ item }) => !isToldAnyway(item));
+  if (named.length < FEWEST || !r.plain.slice(line).some((t) => t.trim() !== "")) return;
+  for (const { line: n, item } of named) {
+    r.bench.named.push(item.description);
+    const own = lineOf(r, n);
+    own.kind = "fact";
+    own.marks.push({ at: [0, own.text.length], kind: "known" });
+    if (!isTakenUp(r, item, line)) own.notes.push("it is named here, and no step takes it up");
+  }
+}
+const isOfHook = (r: Reading, text: string): boolean => {
+  const head = headOf(text);
+  return head.role === "thread" || head.role === "hook" || readHook(text, r.context.hooks).sizes !== undefined;
+};
+
+/** Whether a line from there on uses the noun of what was named. */
+function isTakenUp(r: Reading, { description }: Item, from: number): boolean {
+  const words = description.text.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
+  return r.plain.slice(from).some((t) => words.some((w) => t.includes(w.replace(/s$/, ""))));
+}
+
+const inOneLine =
+  /^\s*(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
+
+/** “You need a size 14 nymph hook, brown thread, pheasant tail and copper wire”: all in one line. */
+function readOneLine(r: Reading, i: number): boolean {
+  const typed = lineOf(r, i).text.toLowerCase();
+  const lead = inOneLine.exec(typed)?.[0];
+  if (lead === undefined) return false;
+  const stretches = split(typed, lead.length);
+  const items = stretches.flatMap(({ at, end }) => itemOf(r, typed, at, end) ?? []);
+  const isAll = stretches.every(
+    ({ at, end }) => isOfHook(r, typed.slice(at, end).trim()) || items.some((x) => x.at >= at && x.end <= end),
+  );
+  const named = items.filter((x) => !isToldAnyway(x));
+  const isFollowed = r.plain.slice(i + 1).some((t) => t.trim() !== "");
+  if (!isAll || named.length < FEWEST || !isFollowed) return false;
+  const line = lineOf(r, i);
+  line.marks.push({ at: [0, lead.length], kind: "known" });
+  let plain = " ".repeat(lead.length) + typed.slice(lead.length);
+  for (const item of named) {
+    r.bench.named.push(item.description);
+    line.marks.push({ at: [item.at, item.end], kind: "known" });
+    if (!isTakenUp(r, item, i + 1))
+      line.notes.push(`“${line.text.slice(item.at, item.end)}” is named here, and no step takes it up`);
+    const { at, end } = stretches.find((s) => item.at >= s.at && item.end <= s.end) ?? item;
+    plain = plain.slice(0, at) + " ".repeat(end - at) + plain.slice(end);
+  }
+  r.plain[i] = plain.replace(/(?:[\s,;.]|\band\b)+$/, (m) => " ".repeat(m.length));
+  r.heads[i] = headOf(r.plain[i] ?? "");
+  return true;
+}
+
+/** Between commas, semicolons and “and”, where each stands. */
+function split(text: string, from: number): { at: number; end: number }[] {
+  const parts: { at: number; end: number }[] = [];
+  let at = from;
+  for (const m of text.slice(from).matchAll(/[,;]\s+(?:and\s+)?|\s+and\s+|\.?\s*$/g)) {
+    const end = from + m.index;
+    if (text.slice(at, end).trim() !== "") parts.push({ at, end });
+    at = end + m[0].length;
+  }
+  return parts;
+}
+
+/**
+ * Materials that are only named ahead of the steps, and not for which part: what a step calls by a word of them is of
+ * that. Nothing is tied by such a list.
+ */
+export function readStuffLists(r: Reading): void {
+  r.plain.forEach((text, i) => {
+    if (isListHeading(text)) readBlock(r, i);
+    else readOneLine(r, i);
+  });
+}
