@@ -13,3 +13,6 @@ export function allOf(pattern: RegExp, text: string): RegExpExecArray[] {
   }
   return found;
 }
+
+/** A word without the s that stands for several: “herls” is “herl”, and “bass” stays what it is. */
+export const withoutPlural = (word: string): string => word.replace(/(?<=[^s])s$/, "");

@@ -1,3 +1,4 @@
+import { withoutPlural } from "../numeric";
 import type { Place } from "../hooks";
 import { colourIn, isColour, type Material, type MaterialForm } from "../materials";
 import type { Component, Recipe, RecipeStep, Role } from "../recipe";
@@ -170,7 +171,8 @@ export class Bench {
   resolve(d: Description): { material?: Material; others: Material[]; isNew: boolean; isListed?: true } {
     if (d.exact) return { material: this.ownCalled(d.text, d.exact) ?? d.exact, others: [], isNew: false };
     if (d.isReference) {
-      const named = this.namedWith(d.text, d.means?.form) ?? this.listed(this.namedBy(d.text));
+      const named =
+        this.namedWith(d.text, d.means?.form) ?? this.listed(this.namedBy(d.text) ?? this.namedWithWord(d.text));
       const same = named || d.means?.form !== "hair" ? undefined : this.lastOfForm("hair");
       if (!same) return { material: named, others: [], isNew: false };
       // “A bunch of chartreuse”, where all bunches are of bucktail.
@@ -208,14 +210,24 @@ export class Bench {
 
   /** What the list ahead of the steps ended with this noun. */
   namedBy(noun: string): Description | undefined {
-    const one = (w: string): string => w.replace(/(?<=[^s])s$/, "");
     const last = (d: Description): string =>
       d.text
         .toLowerCase()
         .trim()
         .split(/[\s,]+/)
         .at(-1) ?? "";
-    return this.named.find((d) => one(last(d)) === one(noun.toLowerCase().trim()));
+    const wanted = withoutPlural(noun.toLowerCase().trim());
+    return this.named.find((d) => withoutPlural(last(d)) === wanted);
+  }
+  /** “The copper”, of the one thing in that list of which it is a word. */
+  private namedWithWord(word: string): Description | undefined {
+    const fits = this.named.filter((d) =>
+      d.text
+        .toLowerCase()
+        .split(/[^\p{L}]+/u)
+        .includes(word.toLowerCase().trim()),
+    );
+    return fits.length === 1 ? fits[0] : undefined;
   }
   private listed(d: Description | undefined): Material | undefined {
     return d && this.resolve(d).material;
@@ -273,7 +285,6 @@ export class Bench {
   private listedCalled(words: string, form: MaterialForm): Material | undefined {
     const noun = words.trim().toLowerCase();
     if (/\s/.test(noun)) return undefined;
-    const one = (w: string): string => w.replace(/(?<=[^s])s$/, "");
     return this.components
       .filter((c) => this.declared.get(c.id)?.used === false)
       .flatMap((c) => this.materialOf(c) ?? [])
@@ -281,9 +292,9 @@ export class Bench {
         const own = m.name
           .toLowerCase()
           .split(/[^\p{L}]+/u)
-          .map(one);
+          .map(withoutPlural);
         // “The tubing”, of stretch tubing: what it is called is the same, whatever it is taken for alone.
-        return m.form === form ? own.includes(one(noun)) : own[own.length - 1] === one(noun);
+        return m.form === form ? own.includes(withoutPlural(noun)) : own[own.length - 1] === withoutPlural(noun);
       });
   }
 
@@ -474,7 +485,7 @@ const sameWords = (a: string, b: string, form: MaterialForm | undefined): boolea
         // “A hen back feather” is the hen back that was named.
         .filter((w) => form !== "hackle" || !/^feathers?$/.test(w))
         // “30 white bucktail hairs” are of the white bucktail; orange hackles need be no orange saddles.
-        .map((w) => (form === "hackle" ? w : w.replace(/(?<=[^s])s$/, ""))),
+        .map((w) => (form === "hackle" ? w : withoutPlural(w))),
     );
   const [x, y] = [set(a), set(b)];
   // “amber dubbing” is not the brown and amber of the body.

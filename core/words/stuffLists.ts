@@ -1,3 +1,4 @@
+import { isColour } from "../materials";
 import { formSaid, descriptionAt, type Description } from "./description";
 import { headOf, isListHeading, numbering } from "./head";
 import { readHook } from "./hook";
@@ -21,8 +22,10 @@ function itemOf(r: Reading, text: string, from: number, to: number): Item | unde
   const at = from + (led?.[0].length ?? 0);
   const end = text.slice(0, to).replace(/[\s,;.]+$/, "").length;
   const words = text.slice(at, end);
-  if (words === "" || words.split(/\s+/).length > MOST_WORDS || verbAt(words, 0) || headOf(words).isListed)
-    return undefined;
+  // “Lead wire 0.4”: that part is called by what it is of.
+  const head = headOf(words);
+  const isPart = head.isListed && head.role !== "weight";
+  if (words === "" || words.split(/\s+/).length > MOST_WORDS || verbAt(words, 0) || isPart) return undefined;
   const description = descriptionAt(text, at, r.scanContext.index, false);
   const isAll = description !== undefined && description.end >= end && formSaid(description) !== undefined;
   return isAll ? { at, end, description } : undefined;
@@ -38,30 +41,37 @@ function readBlock(r: Reading, i: number): void {
   let line = i + 1;
   for (; line < r.plain.length; line++) {
     const text = r.plain[line] ?? "";
-    if (text.trim() === "") continue;
+    if (text.trim() === "" && items.length === 0) continue;
+    if (text.trim() === "") break;
     const begin = numbering.exec(text)?.[0].length ?? 0;
     const item = itemOf(r, text, begin, text.length);
     if (item) items.push({ line, item });
     else if (!isOfHook(r, text)) break;
   }
   const named = items.filter(({ item }) => !isToldAnyway(item));
-  if (named.length < FEWEST || !r.plain.slice(line).some((t) => t.trim() !== "")) return;
+  const used = named.filter(({ item }) => isTakenUp(r, item, line));
+  if (named.length < FEWEST || used.length * 2 < named.length) return;
   for (const { line: n, item } of named) {
     r.bench.named.push(item.description);
     const own = lineOf(r, n);
     own.kind = "fact";
     own.marks.push({ at: [0, own.text.length], kind: "known" });
-    if (!isTakenUp(r, item, line)) own.notes.push("it is named here, and no step takes it up");
+    if (!used.some((u) => u.item === item)) own.notes.push("it is named here, and no step takes it up");
   }
 }
 const isOfHook = (r: Reading, text: string): boolean => {
   const head = headOf(text);
-  return head.role === "thread" || head.role === "hook" || readHook(text, r.context.hooks).sizes !== undefined;
+  const own = text.slice(head.begin).trimStart();
+  return (
+    head.role === "thread" ||
+    head.role === "hook" ||
+    (!verbAt(own, 0) && readHook(own, r.context.hooks).sizes !== undefined)
+  );
 };
 
-/** Whether a line from there on uses the noun of what was named. */
+/** Whether a line from there on uses a word of what was named; a colour alone names nothing. */
 function isTakenUp(r: Reading, { description }: Item, from: number): boolean {
-  const words = description.text.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
+  const words = (description.text.toLowerCase().match(/\p{L}{4,}/gu) ?? []).filter((w) => !isColour(w));
   return r.plain.slice(from).some((t) => words.some((w) => t.includes(w.replace(/s$/, ""))));
 }
 
@@ -79,15 +89,16 @@ function readOneLine(r: Reading, i: number): boolean {
     ({ at, end }) => isOfHook(r, typed.slice(at, end).trim()) || items.some((x) => x.at >= at && x.end <= end),
   );
   const named = items.filter((x) => !isToldAnyway(x));
-  const isFollowed = r.plain.slice(i + 1).some((t) => t.trim() !== "");
-  if (!isAll || named.length < FEWEST || !isFollowed) return false;
+  // Where the steps take up few of them, it is asked what the others are for.
+  const used = named.filter((item) => isTakenUp(r, item, i + 1));
+  if (!isAll || named.length < FEWEST || used.length * 2 < named.length) return false;
   const line = lineOf(r, i);
   line.marks.push({ at: [0, lead.length], kind: "known" });
   let plain = " ".repeat(lead.length) + typed.slice(lead.length);
   for (const item of named) {
     r.bench.named.push(item.description);
     line.marks.push({ at: [item.at, item.end], kind: "known" });
-    if (!isTakenUp(r, item, i + 1))
+    if (!used.includes(item))
       line.notes.push(`“${line.text.slice(item.at, item.end)}” is named here, and no step takes it up`);
     const { at, end } = stretches.find((s) => item.at >= s.at && item.end <= s.end) ?? item;
     plain = plain.slice(0, at) + " ".repeat(end - at) + plain.slice(end);

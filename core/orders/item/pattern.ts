@@ -1,3 +1,4 @@
+import { withoutPlural } from "../../numeric";
 import {
   type ItemState,
   type Draft,
@@ -98,7 +99,7 @@ function shortName(s: ItemState, words: Span[]): NameFound<Pattern> | undefined 
  * the fly before is called by the noun: “sedges: boathouse 14 3 dz, dusk 16 2 dz”.
  */
 function turnedName(s: ItemState, words: Span[]): NameFound<Pattern> | undefined {
-  const folded = words.map((w) => fold(w.text).replace(/(?<=[^s])s$/, ""));
+  const folded = words.map((w) => withoutPlural(fold(w.text)));
   const { byNoun } = wordsOfFlies(s.catalogue.patterns);
   const last = s.catalogue.patterns.find((p) => p.id === s.lastPattern);
   const own = [...(last?.variants ?? []), ...(last?.forms ?? [])].flatMap((n) => fold(n.name).split(" "));
@@ -120,7 +121,7 @@ const nounOf = ({ name }: Pattern): string => fold(name).split(" ").at(-1) ?? ""
 
 /** “Hoppers 8; two doz sedges 14”: a noun that flies share of which none is the one before. */
 function sharesNoun(s: ItemState, word: Span): boolean {
-  const noun = fold(word.text).replace(/(?<=[^s])s$/, "");
+  const noun = withoutPlural(fold(word.text));
   const called = namedWith(word.text, s.catalogue.patterns, (p) => p.name);
   const flies = called.filter((p) => isNoun(noun, fold(p.name).split(" ")));
   return flies.length > 1 && !flies.some((p) => p.id === s.lastPattern);

@@ -1,3 +1,4 @@
+import { withoutPlural } from "../../numeric";
 import type { OrderReading } from "./reading";
 import { Stretch } from "../stretch";
 import { findWish, findQuoted } from "../wishes";
@@ -38,12 +39,12 @@ export function takeWish(o: OrderReading, stretch: Stretch, before: number): boo
 /** “No substitutes on the sedges”, “no hackle on the 18s”: the lines of such flies or sizes, where there are some. */
 function linesCalled(o: OrderReading, words: string[]): ReadLine[] | undefined {
   const sizes = words.flatMap((w) => /^#?(\d{1,2}(?:\/0)?)(?:'?s)?$/.exec(w)?.[1] ?? []);
-  const said = words.filter((w) => !/\d/.test(w)).map((w) => fold(w).replace(/(?<=[^s])s$/, ""));
+  const said = words.filter((w) => !/\d/.test(w)).map((w) => withoutPlural(fold(w)));
   const lines = o.order.lines.filter((l) => {
     const name = o.catalogue.patterns.find((p) => p.id === l.pattern)?.name ?? "";
     const own = fold(name).split(" ");
     const isSized = sizes.length === 0 || (l.size !== undefined && sizes.includes(l.size));
-    return isSized && said.every((w) => own.some((o) => o.replace(/(?<=[^s])s$/, "") === w));
+    return isSized && said.every((w) => own.some((o) => withoutPlural(o) === w));
   });
   const isRead = sizes.length === words.filter((w) => /\d/.test(w)).length;
   return isRead && lines.length > 0 ? lines : undefined;

@@ -106,9 +106,10 @@ const namesPart = new RegExp(
 const coloured = /(?<=\p{L})[- ]colou?red(?=\s)/gu;
 
 const FEWEST_LISTED = 4;
+const partBehindStop = new RegExp(`\\.(?=\\s+(?:${PARTS})\\s)`, "gu");
 /** “14 wet, claret 70, tail …”: the hook stands first, without its name. */
 const hookFirst =
-  /^\s*#?\d{1,2}(?:\/0)?(?:\s*-\s*\d{1,2})?\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b[^,;]*,/;
+  /^\s*(?:#?\d{1,2}(?:\/0)?(?:\s*-\s*\d{1,2})?\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b|(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\s+#?\d{1,2}\b)[^,;]*,/;
 
 /** “hook 12 wet // silk yellow // body fur”: marks that mean nothing else, as long as what stands for them. */
 const listMarks = /(?<=\s)(?:\/\/|\|\|?)(?=\s)/g;
@@ -118,6 +119,11 @@ export function asList(told: string): string {
   const parts = told.split(/\s\/\s/);
   const isSlashed = parts.filter((p) => namesPart.test(p.trimStart())).length + 1 >= FEWEST_LISTED;
   if (isSlashed) return asList(parts.join(" ; "));
+  // “Dry 16, 8/0 grey. Tail six fibres. Body fur. Hackle dun.”: so it does between stops.
+  const sentences = told.split(/\.\s+/);
+  const areParts = sentences.slice(1).filter((s) => namesPart.test(s)).length + 1 >= FEWEST_LISTED;
+  if (areParts && !namesPart.test(told.trimStart()) && hookFirst.test(told))
+    return asList(told.replace(partBehindStop, ";"));
   const line = told.replace(listMarks, (m) => ";".padEnd(m.length)).replace(coloured, (m) => " ".repeat(m.length));
   const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
   const isList = namesPart.test(line.trimStart()) || hookFirst.test(line);

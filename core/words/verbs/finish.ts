@@ -63,8 +63,9 @@ function onPart(t: Telling): Telling {
   const form = formTold(told);
   // “Coat it with superglue”: the body that was just wound.
   const last = bench.component(bench.last.component)?.role;
-  const isIt =
-    told.refers === "it" && told.role === undefined && told.verb === "finish" && told.said.drops === undefined;
+  const isOverThat = overThat.test(t.text.slice(told.at, told.end));
+  const isNamed = (told.refers === "it" && told.verb === "finish") || isOverThat;
+  const isIt = isNamed && told.role === undefined && told.said.drops === undefined;
   if (isIt && last && coatedParts.has(last) && !isAfterKnot(bench.made))
     return { ...t, told: { ...told, role: last, said: { coats: 1, ...told.said } } };
   if (told.role !== undefined || !told.description || form === undefined || form === "liquid" || form === "thread")
@@ -86,6 +87,8 @@ function onBoth(t: Telling): boolean {
   return true;
 }
 
+/** “Put a thin coat of varnish over that”. */
+const overThat = /\b(?:coat|film|layer)\b[^.;]*\bover\s+(?:it|that|this|them)\b/;
 /** “Head: thread, one drop of varnish”. */
 const ofHead = /^\s*(?:(?:small|neat)\s+)?head\s*[:=,-]/;
 

@@ -1,3 +1,4 @@
+import { withoutPlural } from "../../numeric";
 import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
 import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
@@ -150,14 +151,13 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
 
 /** Whether some words name nothing but what stuff is called. */
 function isNamedIn(all: readonly string[], stuff: string): boolean {
-  const one = (w: string): string => w.replace(/(?<=[^s])s$/, "");
-  const own = stuff.toLowerCase().split(/\s+/).map(one);
+  const own = stuff.toLowerCase().split(/\s+/).map(withoutPlural);
   return all.some((words) =>
     words
       .toLowerCase()
       .trim()
       .split(/\s+/)
-      .every((w) => own.includes(one(w))),
+      .every((w) => own.includes(withoutPlural(w))),
   );
 }
 
