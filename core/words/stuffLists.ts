@@ -1,4 +1,5 @@
 import { isColour } from "../materials";
+import { withoutPlural } from "../numeric";
 import { formSaid, descriptionAt, type Description } from "./description";
 import { headOf, isListHeading, numbering } from "./head";
 import { readHook } from "./hook";
@@ -72,17 +73,17 @@ const isOfHook = (r: Reading, text: string): boolean => {
 /** Whether a line from there on uses a word of what was named; a colour alone names nothing. */
 function isTakenUp(r: Reading, { description }: Item, from: number): boolean {
   const words = (description.text.toLowerCase().match(/\p{L}{4,}/gu) ?? []).filter((w) => !isColour(w));
-  return r.plain.slice(from).some((t) => words.some((w) => t.includes(w.replace(/s$/, ""))));
+  return r.plain.slice(from).some((t) => words.some((w) => t.includes(withoutPlural(w))));
 }
 
 const inOneLine =
   /^\s*(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
 
 /** “You need a size 14 nymph hook, brown thread, pheasant tail and copper wire”: all in one line. */
-function readOneLine(r: Reading, i: number): boolean {
+function readOneLine(r: Reading, i: number): void {
   const typed = lineOf(r, i).text.toLowerCase();
   const lead = inOneLine.exec(typed)?.[0];
-  if (lead === undefined) return false;
+  if (lead === undefined) return;
   const stretches = split(typed, lead.length);
   const items = stretches.flatMap(({ at, end }) => itemOf(r, typed, at, end) ?? []);
   const isAll = stretches.every(
@@ -91,7 +92,7 @@ function readOneLine(r: Reading, i: number): boolean {
   const named = items.filter((x) => !isToldAnyway(x));
   // Where the steps take up few of them, it is asked what the others are for.
   const used = named.filter((item) => isTakenUp(r, item, i + 1));
-  if (!isAll || named.length < FEWEST || used.length * 2 < named.length) return false;
+  if (!isAll || named.length < FEWEST || used.length * 2 < named.length) return;
   const line = lineOf(r, i);
   line.marks.push({ at: [0, lead.length], kind: "known" });
   let plain = " ".repeat(lead.length) + typed.slice(lead.length);
@@ -105,7 +106,6 @@ function readOneLine(r: Reading, i: number): boolean {
   }
   r.plain[i] = plain.replace(/(?:[\s,;.]|\band\b)+$/, (m) => " ".repeat(m.length));
   r.heads[i] = headOf(r.plain[i] ?? "");
-  return true;
 }
 
 /** Between commas, semicolons and “and”, where each stands. */
