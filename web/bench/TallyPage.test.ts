@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { useQueryCache } from "@pinia/colada";
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { readBatch } from "@kasten/contract/batches";
 import { catalogue } from "@kasten/contract/catalogue";
@@ -115,6 +116,35 @@ describe("the tally", () => {
     await screen.get("form").trigger("submit");
     await settle();
     expect(server.of(finishBatch)[0]?.body).toEqual({ version: 5, uses: [] });
+  });
+
+  test("waits for the read that overtook its own, and finishes with the version of that", async () => {
+    const { server, counts } = bench({ requirements: [things.requirement({ pulled: 26 })] });
+    const { screen } = await open(server);
+    press(" ");
+    await settle();
+    let version = 5;
+    server.answer(readBatch, () => things.batch({ state: "tying", version, ...counts }));
+    const gates: (() => void)[] = [];
+    const hold = (): void => void (server.held = new Promise<void>((open) => gates.push(open)));
+    hold();
+    await screen
+      .findAll("button")
+      .find((x) => x.text() === "Finish the batch")
+      ?.trigger("click");
+    // The stream tells of a change while the page reads, and the page reads again.
+    hold();
+    const again = useQueryCache(screen.vm.$pinia).invalidateQueries({ key: ["batch"] });
+    gates[0]?.();
+    await settle();
+    expect(screen.find("form").exists()).toBe(false);
+    version = 6;
+    gates[1]?.();
+    await again;
+    await settle();
+    await screen.get("form").trigger("submit");
+    await settle();
+    expect(server.of(finishBatch)[0]?.body).toEqual({ version: 6, uses: [] });
   });
 
   test("draws more of what was taken beside the kit", async () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
-import { onKeyStroke, useStorage } from "@vueuse/core";
+import { onKeyStroke, until, useStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onMounted, ref, watch } from "vue";
 import { drawMore, finishBatch, type KitUseSaid } from "@kasten/contract/bench";
 import { readBatch } from "@kasten/contract/batches";
@@ -86,13 +86,15 @@ onKeyStroke(["u", "U"], (e) => {
 
 /**
  * A read that was under way while tallies were sent came back without them, or with the version from before. What is
- * finished is what the server has now: the batch is read once more before its figures are laid out.
+ * finished is what the server has now: the batch is read once more before its figures are laid out. Where that read is
+ * overtaken by another, it ends with what stood there before: the last one counts.
  */
 async function openFinish(): Promise<void> {
   opening.value = true;
-  const read = await batch.refetch();
+  await batch.refetch();
+  await until(batch.isLoading).toBe(false);
   opening.value = false;
-  finishing.value = read.status === "success";
+  finishing.value = batch.status.value === "success";
 }
 async function draw(key: string, much: number, note: string): Promise<void> {
   const body = { key, quantity: much, note };
