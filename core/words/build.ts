@@ -14,6 +14,7 @@ export function missingQuantity(said: Said, kind: Kind): string | undefined {
       if (!said.rule) return "How is it wound? Say “touching”, “5 turns”, “every 1.1 mm” or “overlapping by half”.";
       return said.from === undefined ? "Where is it wound? Say “from mid-shank to the bend”." : undefined;
     case "lay":
+      if (said.amount === undefined && said.isSlips) return "How wide is each? Say “slips 2 mm wide”.";
       if (said.amount === undefined)
         return "How much of it? Say “10 fibres”, “2 strands folded”, “clump of 1.5 mm”, “slips 2 mm wide” or “1 pair of feathers”.";
       return where(said, "Where is it bound down?");

@@ -54,7 +54,10 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
     said.methods = { ...said.methods, "dubbing way": "loop" };
   if (kind === "wind") for (const finish of ofWinding) finish(said, role, form);
   if (kind === "lay") for (const finish of ofLaying) finish(said, role, form);
-  if (said.count !== undefined && kind === "lay" && said.amount === undefined) countIsAmount(said, form);
+  // So many slips of a feather are no fibres: how wide each is has to be said.
+  const isOfFeather = said.isSlips && (form === "feather fibre" || form === "quill" || form === "hackle");
+  if (said.count !== undefined && kind === "lay" && said.amount === undefined && !isOfFeather)
+    countIsAmount(said, form);
 }
 
 /** Turns, pieces and sizes of what is wound. */

@@ -27,7 +27,7 @@ const thrown = (error: unknown): never => {
 const MOST_SEARCHED_SECONDS = 1;
 
 /** Most tests ask for a plan, and few for a good one. */
-const LITTLE_EFFORT = 0.15;
+const LITTLE_EFFORT = 0.05;
 
 /** Tests cut lines on purpose, and the queue then opens others; any other fault of it is one. */
 const ADMIN_SHUTDOWN = "57P01";

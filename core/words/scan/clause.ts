@@ -178,6 +178,9 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
   // “biots, a pair”: two fibres, no feathers.
   if (kind === "lay" && /biots?$/.test(noun) && said.amount && "feathers" in said.amount)
     return { ...said, amount: { fibres: said.amount.feathers } };
+  // “two strips of goose biot”: each is one of its fibres.
+  if (kind === "lay" && /biots?$/.test(noun) && said.isSlips && said.count !== undefined && !said.amount)
+    return { ...said, amount: { fibres: said.count }, count: undefined, isSlips: undefined };
   // “a goose biot each side”: of what is named as one, one.
   const one =
     said.perSide && !said.amount && said.count === undefined ? oneOf.find(([of]) => of.test(noun)) : undefined;

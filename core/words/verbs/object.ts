@@ -173,8 +173,10 @@ function roleFrom(
   // “Two turns of dubbing in front of that”: a collar, though the body is of the same.
   const isAhead = said.there && "part" in said.there && said.there.part === "it" && said.there.end === "front";
   if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return "collar";
-  // “two hackles with barbs of 1.5 gapes”: not what a tail was taken from before.
-  const isOwn = own && !(form === "hackle" && said.barb && !barbed.has(own.role));
+  // “two hackles with barbs of 1.5 gapes”, “dun hackle, 3 turns”: not what a tail was taken from before.
+  const isWound = said.barb !== undefined || said.rule?.turns !== undefined;
+  const isOfAnother = own && form === "hackle" && isWound && !barbed.has(own.role);
+  const isOwn = own && (!isOfAnother || bench.waits((w) => w.role === own.role) !== undefined);
   // “More dubbing in front”, of what the body is, where a cover waits to be pulled over it.
   const isUnder =
     own?.role === "body" &&
