@@ -145,6 +145,17 @@ const countedOf = (form: MaterialForm | undefined): "fibres" | "strands" | "feat
   }
 };
 const countOfThem = seq(countRead, opt(words("of\\s+(?:them|these|those|it)|or\\s+so")));
+const endsHere = /^\s*(?:[,;.)]|-\s|$)/;
+/** “a few stiff fibres from a dun hackle, say seven”: the number that is another to each tier, told behind it. */
+function looseSettled(told: Told, c: Count, behind: string): boolean {
+  const open = told.loose.findLast((l) => /\b(?:few|couple|several)\b/.test(l.words));
+  const noun = open?.noun || (told.description?.text.toLowerCase().trim() ?? "");
+  const by = nounOfCount.find(([pattern]) => pattern.test(noun))?.[1] ?? countedOf(formSaid(told.description));
+  if (!open || !by || told.kind !== "lay" || !endsHere.test(behind) || !amountOf(told.said, c, by)) return false;
+  told.loose = told.loose.filter((l) => l !== open);
+  told.understood.push({ at: open.at, end: open.end });
+  return true;
+}
 /** “hackle fibres, 9 of them”: a number that counts what was named before. */
 export function bareCount(told: Told, text: string, at: number): Next | undefined {
   if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
@@ -152,11 +163,16 @@ export function bareCount(told: Told, text: string, at: number): Next | undefine
   if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
   // “Grizzly, size 14”: the size of hook that it is for.
   if (/\b(?:size|sz)\s+$/.test(text.slice(0, at))) return undefined;
+  const settled = n && looseSettled(told, n.value[0], text.slice(n.end));
+  if (settled) {
+    told.understood.push({ at, end: n.end });
+    return { told, end: n.end };
+  }
   const { amount } = told.said;
   // “golden crest feather, 1” says once more how many.
   const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;
   if (amount !== undefined && !isAgain) return undefined;
-  if (!n || !/^\s*(?:[,;.)]|-\s|$)/.test(text.slice(n.end))) return undefined;
+  if (!n || !endsHere.test(text.slice(n.end))) return undefined;
   if (!isAgain && !putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description))
     return undefined;
   told.understood.push({ at, end: n.end });

@@ -174,7 +174,7 @@ function sharesOf(text: string, at: number, index: CabinetIndex, ofOne = shareRe
     const named = index.nameAt(text, begin);
     const part = named
       ? { at: begin, end: named.end, text: text.slice(begin, named.end), exact: named.material }
-      : (nounPhrase(text, begin, false) ?? colourAlone(text, begin));
+      : (nounPhrase(text, begin, false) ?? colourAlone(text, begin) ?? unheardOf(text, begin));
     if (!part || !isDubbing(part)) break;
     parts.push({ ...part, share: readNumber(share.value[0] ?? "") });
     end = part.end;
@@ -182,6 +182,14 @@ function sharesOf(text: string, at: number, index: CabinetIndex, ofOne = shareRe
   }
   if (parts.length < 2 || parts.some((p) => !p.share)) return undefined;
   return { at, end, text: text.slice(at, end), means: { form: "dubbing" }, parts };
+}
+
+const oneOrTwoWords = match("[a-z-]{3,}(?:\\s+[a-z-]{3,})?(?=\\s*(?:[,.;)]|$)|\\s+(?:and|&|\\+)\\s)");
+/** “2 parts hare and 1 part sparklefur”: a word that nobody knows, counted by parts, is one of what is mixed. */
+function unheardOf(text: string, at: number): Description | undefined {
+  const found = oneOrTwoWords(text, at);
+  if (!found || isStop(text, at)) return undefined;
+  return { at, end: found.end, text: text.slice(at, found.end), means: { form: "dubbing" } };
 }
 
 const equally = match(

@@ -47,7 +47,7 @@ const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) &
 /** The figures of a line that were understood. */
 function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
   const known = marks.filter((m) => m.kind === "known");
-  const lead = /^\s*\d{1,2}\b/.exec(text)?.[0].length ?? 0;
+  const lead = /^\s*\[?\d{1,2}(?::[0-5]\d)*\b/.exec(text)?.[0].length ?? 0;
   return [...text.matchAll(figure)].flatMap((m) => {
     const at = m.index;
     const end = at + (m[1] ?? m[2] ?? "").length;

@@ -17,7 +17,9 @@ const looseNumber = map(
   }),
 );
 const looseSize = map(seq(words("\\("), length, words("\\)")), ([, l]) => l);
-const looseNoun = match("(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)");
+const looseNoun = match(
+  "(?:(?:stiff|soft|long|short|fine|good|nice|single|webby)\\s+)*(fibres?|fibers?|herls?|barbs?|strands?|turns?|feathers?|pieces?|wraps?|hairs?|layers?)",
+);
 /** “A few fibres”, “a pinch (3)”: words that are another number to each tier, with the figure beside them. */
 export function looseAt(told: Told, text: string, at: number): number | undefined {
   const found = looseRead(text, at);

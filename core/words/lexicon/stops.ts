@@ -678,7 +678,6 @@ export const MANNER = anyOf(
   "drooping(?:\\s+(?:down|slightly|a\\s+little))?",
   "(?:leave|keep)\\s+(?:the|those|these)\\s+butts?(?:\\s+ends?)?(?=\\s*(?:[,.;]|$))",
   "from\\s+the\\s+(?:pad|foot|feet|toes)(?:\\s+of\\s+the\\s+\\w+)?",
-  "(?:and\\s+)?(?:break|snap)(?:ing)?\\s+(?:it|the\\s+(?:wire|end|tag))(?:\\s+off)?(?:\\s+by\\s+(?:twisting|worrying|bending)(?:\\s+it)?)?",
 );
 
 const stops = match(

@@ -10,11 +10,11 @@ const wordsOfStuff = new Set(
 );
 
 const theWord = match(
-  "(?:(?:the|that|this)\\s+(?:same\\s+)?|(?<=\\b(?:turns?|wraps?|strands?|lengths?)\\s+of\\s+))([a-z]{3,})",
+  "(?:(?:the|that|this)\\s+(?:same\\s+)?|same\\s+|(?<=\\b(?:turns?|wraps?|strands?|lengths?)\\s+of\\s+))([a-z]{3,})",
 );
 
 const goesOn =
-  /^\s*(?:$|[,;.:)]|(?:forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|\d+)\b)/;
+  /^\s*(?:$|[,;.:)]|(?:but|only|just|again|forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|\d+)\b)/;
 
 export const sameSource = match(
   "the\\s+same\\s+(tail|wing|flank|neck|cape|saddle|hide|patch)(?=\\s*(?:[,.;]|$)|\\s+(?:for|as|tied|in)\\b)",

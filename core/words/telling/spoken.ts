@@ -1,10 +1,12 @@
 import { NUMBER_WORD, readNumber } from "../text/number";
 import { PARTS } from "../lexicon/parts";
+import { asInstruction } from "./thirdPerson";
 
 export const numbered = /^\s*(\d{1,2})\s+(?=[\p{L}\d.])/u;
 /** How long the number is that counts a line. */
 export const numberLength = (line: string): number => (counted.exec(line) ?? numbered.exec(line))?.[0].length ?? 0;
-const counted = /^\s*step\s+\d{1,2}\s*[:.)-]?\s+/u;
+/** “Step 3:”, “4:20 –”: the count of a step, the place in a film at which it is seen. */
+const counted = /^\s*(?:step\s+\d{1,2}\s*[:.)-]?|\[?\d{1,2}:[0-5]\d(?::[0-5]\d)?\]?\s*[-–:]?)\s+(?=\p{L}|\d)/u;
 const FEWEST_NUMBERED = 3;
 
 /** Lines that are numbered 1, 2, 3 … without a sign behind the number: it counts the line, and is blanked out. */
@@ -74,6 +76,12 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
   ],
   // “8/0 in tan”, “70 denier in olive”
   [/\b(\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)\s+in(?=\s+\p{L}+\s*[.,;]?\s*$)/gu, (m, kept) => kept.padEnd(m.length)],
+  // “The wing case comes over and is held with four turns”
+  [
+    /((?:^|[.;]\s+)(?:then\s+|now\s+|finally\s+)?(?:the\s+)?(?:wing\s?case|case|shell\s?back|back|cover|strip|foam)\s+(?:then\s+|now\s+)?)(comes|goes|gets)(?=\s+(?:back\s+|forward\s+)?over\b)/gu,
+    (m, kept) => kept + "drawn".slice(0, m.length - kept.length).padEnd(m.length - kept.length),
+  ],
+  [/(?<=\band\s+)(?:is|are)\s+(?=held\b)/gu, (m) => " ".repeat(m.length)],
   // “fl. pink thread”
   [/\b(fl(?:uor?)?)\.(?=\s+\p{L})/gu, (m, kept) => kept.padEnd(m.length)],
   [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],
@@ -95,7 +103,7 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
 
 /** “I've got”, “rib's fine gold wire”: spoken forms, as long as what stands for them. */
 export const withoutContractions = (line: string): string =>
-  contracted.reduce((text, [spoken, plainly]) => text.replace(spoken, plainly), line);
+  asInstruction(contracted.reduce((text, [spoken, plainly]) => text.replace(spoken, plainly), line));
 
 const namesPart = new RegExp(
   `^(?:hook|${PARTS})\\s+(?!of\\b|with\\b|is\\b|and\\b|in\\b|over\\b|back\\b|forward\\b)[\\p{L}\\d#.]`,

@@ -10,7 +10,7 @@ import { verb } from "./verb";
  * What was just done is held: wraps, a place and what stays free belong to it. A line that only ties off says no more.
  */
 function tellHold(t: Telling): void {
-  if (leftInFront(t)) return;
+  if (leftInFront(t) || wireBroken(t)) return;
   const { told, bench, line } = t;
   const { said } = told;
   // “lock it down with thread, 6/0 black”: the first thread that is named is the one on the hook.
@@ -99,6 +99,18 @@ function leftInFront({ told, text, bench, line }: Telling): boolean {
   return true;
 }
 
+const breaksOff = /^\W*(?:(?:and|then)\s+)*(?:helicopter|break|snap|twist|worry|waggle|wiggle|rock|bend)\b/;
+/** “Break off the wire by twisting”: its end is not cut. */
+function wireBroken({ told, text, bench }: Telling): boolean {
+  if (!breaksOff.test(text.slice(told.at, told.end))) return false;
+  const isWire = (m: MadeStep): boolean =>
+    m.step.do === "wind" && ["wire", "weight wire"].includes(bench.formOf(bench.component(m.step.component)) ?? "");
+  const wound = bench.made.findLast(isWire);
+  if (wound?.step.do !== "wind") return false;
+  wound.step = { ...wound.step, methods: { ...wound.step.methods, "wire ends": "broken" } };
+  return true;
+}
+
 /** So far apart, in shanks, two places are not the same one said twice. */
 const ELSEWHERE = 0.15;
 /** Whether a winding of this part ends where it is tied off: that of a hackle has its turns at their own place. */
@@ -122,8 +134,9 @@ export const hold = verb(
     "(?<=\\b(?:over|forwards?|back)\\b[^.;]{0,30}\\band\\s+)(?:tie|bind|lash|secure|fasten)\\s+(?:it|them)(?=\\s+(?:just\\s+|right\\s+)?(?:behind|in\\s+front\\s+of|at)\\s)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in(?:\\s+place)?|down))?",
     "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
-    "(?:break|snap|twist|worry)\\s+off\\s+(?:the\\s+)?(?:wire|tinsel|rib)(?:\\s+by\\s+(?:twisting|bending|worrying|rocking)(?:\\s+(?:it|them))?)?",
-    "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag|waste|excess|surplus|spare|remainder))?(?:\\s+end)?",
+    "(?:break|snap)\\s+(?:it|the\\s+(?:wire|end|tag|rib))(?:\\s+off)?(?:\\s+by\\s+(?:twisting|bending|worrying|rocking)(?:\\s+(?:it|them))?)?(?=\\s*(?:[,.;]|$|and\\b))",
+    "(?:break|snap|twist|worry)\\s+off\\s+(?:the\\s+)?(?:wire|tinsel|rib|end|tag|rest|waste|excess)(?:\\s+by\\s+(?:twisting|bending|worrying|rocking)(?:\\s+(?:it|them))?)?",
+    "(?:helicopter|break|twist|worry|snap)\\s+(?:it\\s+|the\\s+\\w+\\s+)?off(?:\\s+the\\s+(?:end|rest|tag|waste|excess|surplus|spare|remainder))?(?:\\s+end)?(?:\\s+by\\s+(?:twisting|bending|worrying|rocking)(?:\\s+(?:it|them))?)?",
   ),
   tellHold,
 );

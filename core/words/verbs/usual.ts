@@ -1,5 +1,5 @@
 import type { Said, Kind } from "../said";
-import { type Component, type Role, proportionsOfFamily, type LengthRule } from "../../recipe";
+import { type Component, type Role, proportionsOfFamily, type LengthRule, type NoodleThickness } from "../../recipe";
 import type { Bench, Telling } from "../bench";
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";

@@ -148,6 +148,13 @@ export const howItLies: Clause[] = [
     () => undefined,
   ),
   clause(
+    "broken off by twisting",
+    words(
+      "(?:and\\s+|with\\s+)?(?:(?:the|its)\\s+)?(?:(?:wire|rib|spare|waste)\\s+)?(?:(?:end|tag|rest|wire)\\s+(?:is\\s+)?)?(?:broken|snapped|twisted|worried)\\s+off(?:\\s+by\\s+(?:twisting|worrying|bending|rocking)(?:\\s+it)?)?",
+    ),
+    (s) => putWay(s, "wire ends", "broken"),
+  ),
+  clause(
     "clockwise seen from the eye",
     seq(
       oneOf(
