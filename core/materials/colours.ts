@@ -107,7 +107,10 @@ const alike: Record<string, string> = {
 /** The one word for a colour, or the word itself where it is none. */
 export const plainColour = (word: string): string => alike[word] ?? word;
 
-export const isColour = (word: string): boolean => plainColour(word) in colours;
+export const isColour = (word: string): boolean =>
+  plainColour(word) in colours ||
+  // “blue-black”, “red-brown”
+  (/^\p{L}+-\p{L}+$/u.test(word) && word.split("-").every((half) => plainColour(half) in colours));
 
 /** How a colour that is named in a text is seen; the first that is named counts. Undefined where none is. */
 export function colourIn(text: string): { name: string; seen: string } | undefined {

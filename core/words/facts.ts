@@ -29,7 +29,9 @@ const hookSentences = [
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i\\s+|first\\s+|we\\s+)?(?:take|choose|select|use|start\\s+with|begin\\s+with)\\s+an?\\s+(?:[a-z-]+\\s+){0,4}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:[\\w-]+\\s+){0,4}?hook(?=\\s*(?:[.;]|$))`,
   ),
-  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?:\s+(?:long|short|standard)[\s-]shank(?:ed)?)?(?=\s*[.;])/,
+  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?:\s+(?:long|short|standard)[\s-]shank(?:ed)?|\s+(?:[a-z-]+\s+){0,2}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double))?(?=\s*(?:[.;,]|$))/,
+  // “Start with a 16 down-eye dry.”, “It's a 10, wet.”, “Hook's a 10 long shank.”
+  /(?<=^\s*|[.;]\s+)(?:it's|it\s+is|(?:the\s+|my\s+)?hook's|(?:i\s+)?(?:start|begin)(?:ing)?(?:\s+off)?\s+with|(?:i\s+)?(?:use|take))\s+an?\s+(?:[a-z-]+\s+){0,2}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?,?\s+(?:[a-z-]+\s+){0,3}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|(?:long|short)[\s-]shank(?:ed)?)(?:\s+(?:fly|hook|one))*(?=\s*(?:[.;,]|$))/,
   // “I tie my pike fly on a 4/0, 210 thread.”
   /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,
 ];

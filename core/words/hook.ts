@@ -32,6 +32,9 @@ const spaced =
 const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
   /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:)]|and\b|for\b|with\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard)\b))/u;
+/** “a 16 down-eye dry” */
+const ofKind =
+  /\ban?\s+(\d{1,2}(?:\/0)?)\s+(?:[a-z][a-z-]*\s+){0,3}(?:hook|wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double)\b/u;
 /** “2/0 wide gape”: a size of this kind ahead of all else. */
 const ahead =
   /^\s*(?:(?:[a-z]+\s+){0,3}on\s+an?\s+)?(?:hook\s*[:=-]?\s*)?#?(\d{1,2}\/0|\d{1,2}(?=\s+(?!extra|mm|of|turns?|wraps?|or|to|x)[a-z]{3,}))(?=\s)/u;
@@ -80,7 +83,9 @@ function sizesIn(text: string): SizeSpan | undefined {
     const [first, last] = [all[0], all[all.length - 1]];
     if (first && last) return { from: first, to: last };
   }
-  const one = readable(single.exec(clean)?.[1] ?? lone.exec(clean)?.[1] ?? ahead.exec(clean)?.[1]);
+  const one = readable(
+    single.exec(clean)?.[1] ?? lone.exec(clean)?.[1] ?? ahead.exec(clean)?.[1] ?? ofKind.exec(clean)?.[1],
+  );
   return one ? { from: one, to: one } : undefined;
 }
 

@@ -95,14 +95,14 @@ describe("a list of parts, and the steps that tie them", () => {
       "Hook: nymph 12",
       "Thread: olive 8/0",
       "Body: olive fur",
-      "Wing pads: two black duck primary slips",
+      "Wing pads: two black duck primary slips 3 mm wide",
       "Thorax: dark brown squirrel, spun in a loop",
       "A slip of black duck on each side, reaching halfway along the body",
       "Make a 40 mm loop, spin the squirrel in it and take three turns behind the eye",
     );
     expect(of("thorax")).toHaveLength(1);
     expect(of("wing")).toEqual([]);
-    expect(of("wing case")).toMatchObject([{ do: "lay", amount: { strands: 2 } }]);
+    expect(of("wing case")).toMatchObject([{ do: "lay", amount: { slipWidth: { mm: 3 } } }]);
     expect(of("wing case")[0]).not.toHaveProperty("hanging");
   });
 

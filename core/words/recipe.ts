@@ -19,7 +19,7 @@ import { asideOf } from "./telling/asides";
 import { joined } from "./joined";
 import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
-import { isDoneMeanwhile, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
+import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
 import { sayLine } from "./say/recipe";
 
@@ -197,9 +197,14 @@ class RecipeReader implements Reading {
   }
   /** The line, one or two further on, that ties in what this one took, with nothing else tied in between. */
   private tiesLater(i: number, taken: readonly Told[]): number | undefined {
-    for (let n = i + 1; n < this.lines.length && n <= i + 2; n++) {
-      if (this.line(n).kind !== "steps" || this.heads[n]?.isListed) return undefined;
+    for (let n = i + 1, most = i + 2; n < this.lines.length && n <= most; n++) {
       const doing = this.told(n).find((t) => t.verb !== undefined || t.description !== undefined);
+      // What the thread does meanwhile ties nothing in.
+      if (this.heads[n]?.role === "thread" || (doing && isOfThread(doing))) {
+        most++;
+        continue;
+      }
+      if (this.line(n).kind !== "steps" || this.heads[n]?.isListed) return undefined;
       if (doing) return tiesInTaken(doing, taken) ? n : undefined;
     }
     return undefined;

@@ -78,6 +78,8 @@ function isOnlyTaken(only: Told, text: string): boolean {
 /** What is done to the stuff in hand before it is tied in. */
 export const isDoneMeanwhile = (t: Told, n: number): boolean =>
   n > 0 && t.verb === "act" && t.refers === "it" && t.description === undefined && t.role === undefined;
+/** “Start the thread at the eye”, “bring it back to the bend”. */
+export const isOfThread = (t: Told): boolean => t.verb === "start" || t.verb === "move" || t.verb === "change";
 const tiesItIn = /\b(?:tie|bind|catch|lash|secure)\s+(?:it|them|that|those)\b/;
 /** “I'm using a pink chenille”: what it is of, and nothing is done with it yet. */
 const usesIt =

@@ -17,6 +17,7 @@ import {
   where,
   zone,
 } from "./common";
+import { count } from "../text/count";
 import { aroundRead, leaving, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
@@ -482,7 +483,7 @@ export const dressClauses: Clause[] = [
     "in 6 turns",
     seq(
       opt(words("in|with")),
-      number,
+      count,
       words("(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:'?\\s+worth)?(?:\\s+of)?"),
     ),
     () => undefined,

@@ -321,7 +321,7 @@ export const modifiers = new Set(
     "calf goat badger golden ring-neck ringneck cock-pheasant drake heron swan crow jay magpie guinea snipe woodcock marabou oil-gland cdc silk rayon nylon wool cotton poly " +
     "polypropylene holographic metallic pearlescent opal uv tungsten brass glass plastic ceramic slotted faceted countersunk painted copper " +
     "weighted unweighted ready-made knotted rubber silicone synthetic acrylic latex stretch elastic foam tinsel flash crystal body tail wing flank shoulder breast rump back neck belly " +
-    "centre center left right matched single double four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
+    "centre center left right matched single double strong four-strand strung loose clean underfur long-staple spiky rough hackle dubbing fur " +
     "gauge fluo neon dun holo waxed unwaxed bonded flattened"
   ).split(/\s+/),
 );

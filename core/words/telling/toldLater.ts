@@ -5,6 +5,7 @@ import type { Material } from "../../materials";
 import type { Told } from "../told";
 import { isBareBundle } from "../verbs/takeOver";
 import { isNamedBy } from "../bench";
+import { isOverBody } from "../verbs/object";
 
 /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
 export function isToldLater(r: Reading, i: number, role: Component["role"], { rule, amount }: Told["said"]): boolean {
@@ -36,6 +37,7 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
   const told = r.told(n);
   if (isListed && r.heads[n]?.role === role && told[0]?.description) return false;
   return told.some((t) => {
+    if (role !== "rib" && isOverBody(t, r.plain[n] ?? "", formSaid(t.description))) return false;
     // Each half of a body has its rib, with its own turns.
     if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
     // “Rib 6 turns” takes up what a list named before.

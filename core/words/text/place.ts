@@ -137,7 +137,7 @@ const landmarkWords: [string, Place][] = [
   ["(?<=\\b(?:at|to)\\s+the\\s+)(?:front\\s+)?third\\s+(?:mark|point)", { fraction: Number((1 / 3).toPrecision(12)) }],
   // “trimmed to a point” is a shape.
   [
-    "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?point(?:\\s+of\\s+the\\s+hook)?(?!\\s+(?:(?:directly|right|just|exactly|straight)\\s+)?(?:above|over|opposite|level)\\b)",
+    "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?(?:point|(?<=\\bthe\\s+)points)(?:\\s+of\\s+the\\s+hook)?(?!\\s+(?:(?:directly|right|just|exactly|straight)\\s+)?(?:above|over|opposite|level)\\b)",
     { landmark: "point" },
   ],
   [

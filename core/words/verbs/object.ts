@@ -4,6 +4,7 @@ import { type Telling, type Bench, isNounAlone, usualRole } from "../bench";
 import { isOfLittle, type Description } from "../description";
 import { takeSizes } from "./sized";
 import type { Said } from "../said";
+import type { Told } from "../told";
 import { lastBody } from "./lastBody";
 import { PARTS, roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
@@ -27,6 +28,7 @@ export function objectOf(telling: Telling): Meant {
   const material = found?.material;
   if (found && told.description) noteFound(t, told.description, found);
   const role =
+    ribsIt(t, material?.form ?? told.description?.means?.form) ??
     told.role ??
     roleFrom(
       told.said,
@@ -62,6 +64,17 @@ export function objectOf(telling: Telling): Meant {
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
 }
+
+const overAll =
+  /\b(?:over|across|through)\s+(?:the\s+(?:lot|whole(?:\s+(?:lot|body|thing|of\s+it))?|(?:whole\s+)?body)|all(?:\s+of\s+(?:it|that|them))?|both(?:\s+halves)?|everything|it|that|them)(?=\s*(?:[,.;]|$)|\s+(?:in|with|for)\b)/;
+/** “… front half seal, oval silver over the lot, 5 turns”: a wire or tinsel over a body is its rib. */
+export function isOverBody({ role, said, at, end }: Told, text: string, form: MaterialForm | undefined): boolean {
+  const isOfBody = role === undefined || role === "body";
+  const isThin = form === "wire" || form === "tinsel";
+  return isOfBody && isThin && said.rule?.turns !== undefined && overAll.test(text.slice(at, end));
+}
+const ribsIt = ({ told, text, bench }: Telling, form: MaterialForm | undefined): Role | undefined =>
+  isOverBody(told, text, form) && lastBody(bench) ? "rib" : undefined;
 
 /** “Two strips of lead wire”, “cover the shank with lead wire”: the part is called by what it is of. */
 function withWeight(t: Telling): Telling {

@@ -37,6 +37,7 @@ export const whip = verb(
     "finish\\s+(?:off\\s+)?(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
     "finish(?:\\s+off)?\\s+with\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+of\\s+(?:the\\s+|a\\s+)?whip(?:[- ]?finish)?",
     "(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+whip(?:[- ]?finish)?",
+    "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)\\s+(?:whip|finish|knot)(?=\\s*(?:[,.;]|$)|\\s+(?:and|behind|at|with)\\b)",
     "finish\\s+(?:off\\s+)?the\\s+head(?=\\s*(?:[,.;]|$))",
     "finish\\s+(?:the\\s+)?head\\s+with(?=\\s+(?:an?\\s+)?(?:\\w+[\\s-]+turns?|whip))",
     "finish\\s+(?:it\\s+|the\\s+fly\\s+)?off(?=\\s*(?:[.;]|$))",
