@@ -428,7 +428,7 @@ const phraseAtHead = phraseRead(true);
 const phraseWithin = phraseRead(false);
 
 /** “back third orange floss”: where, before of what. */
-const shareAhead = match("(?:rear|back|front|hind)\\s+(?:half|third|quarter|two\\s+thirds)");
+const shareAhead = match("(?:rear|back|front|hind|middle|mid|centre|center)\\s+(?:half|third|quarter|two\\s+thirds)");
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {
   if (shareAhead(text, at)) return undefined;
   let [end, unknown, lastNoun] = [at, 0, -1];

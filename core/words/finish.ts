@@ -61,7 +61,22 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
 }
 
 /** Turns, pieces and sizes of what is wound. */
-const ofWinding: readonly Finish[] = [wrapsAreTurns, inCutPieces, weightTouches, settleSize, severalHackles];
+const ofWinding: readonly Finish[] = [
+  woundTogether,
+  wrapsAreTurns,
+  inCutPieces,
+  weightTouches,
+  settleSize,
+  severalHackles,
+];
+
+/** “Three herls tied in by their tips, wind them”: so many that are wound are wound together. */
+function woundTogether(said: Said): void {
+  const { amount, rope, count } = said;
+  if (!amount || rope !== undefined || count !== undefined) return;
+  const many = "strands" in amount ? amount.strands : "feathers" in amount ? amount.feathers : 1;
+  if (Number.isInteger(many) && many > 1) said.rope = many;
+}
 
 /** Wraps of the thread itself are its turns; weight is not held by wraps either. */
 function wrapsAreTurns(said: Said, role: StepContext["role"]): void {

@@ -65,8 +65,10 @@ const readable = (size: string | undefined): HookSize | undefined => {
   return size.includes("/") || (n >= 1 && n <= 32) ? size : undefined;
 };
 
+/** “size 12 (also 14 and 16)” */
+const alsoIn = /\s*[(,]\s*(?:also|and\s+also|or)\s+(?:in\s+)?(?=#?\d)/g;
 function sizesIn(text: string): SizeSpan | undefined {
-  const clean = sizesInFigures(text)
+  const clean = sizesInFigures(text.replace(alsoIn, ","))
     .replace(steps, (m) => " ".repeat(m.length))
     .replace(stepsShort, (m) => " ".repeat(m.length))
     .replace(wireSteps, (m) => " ".repeat(m.length));

@@ -11,6 +11,7 @@ import { waitsToBeWound } from "./verbs";
 import { readFacts } from "./facts";
 import { readStuffLists } from "./stuffLists";
 import { takeSecondThread, declareThread, changeAtLast } from "./telling/threads";
+import { askLostCounts } from "./heldCounts";
 import { askLostFigures } from "./heldFigures";
 import { askLostPlaces } from "./heldPlaces";
 import { assemble, markStated } from "./assemble";
@@ -109,6 +110,7 @@ class RecipeReader implements Reading {
     changeAtLast(this);
     tellUnused(this);
     askLostFigures(this);
+    askLostCounts(this);
     askLostPlaces(this);
     const recipe = assemble(this);
     markStated(this, recipe);
@@ -185,7 +187,7 @@ class RecipeReader implements Reading {
     const before = this.taken.get(i);
     if (before) {
       const n = told.findIndex((t) => tiesInTaken(t, before));
-      return told.flatMap((t, k) => (k === n ? before.map((b) => tiedInAs(t, b)) : [t]));
+      return told.flatMap((t, k) => (k === n ? before.map((b) => tiedInAs(t, b, this.plain[i] ?? "")) : [t]));
     }
     const own = onlyTaken(told, this.plain[i] ?? "");
     const next = own && this.tiesLater(i, own);

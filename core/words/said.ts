@@ -13,6 +13,8 @@ type Own<K extends Kind> = Omit<StepOf<K>, keyof RecipeStepBase | "do">;
 export interface OnSizes {
   sizes: Partial<SizeSpan>;
   count: number;
+  /** What is counted, where it is said: fibres, turns. */
+  noun?: string;
 }
 
 /** What a material is of at some hook sizes: “3 mm on 8s and 10s”; without words, as it was described. */
@@ -55,6 +57,8 @@ export type Said = Partial<
     ofMm?: number;
     /** The count is of one side. */
     perSide?: boolean;
+    /** The part on either side of which it lies; a length that is told of it is measured by that. */
+    besideOf?: "tail" | "wing";
     /** As far as the body before it leaves room: “rest black floss”. */
     rest?: boolean;
     /** Where on the skin it is taken from. */

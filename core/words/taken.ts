@@ -39,7 +39,7 @@ export function withTaken(all: Told[], text: string): Told[] {
       end: t.end,
       role: t.role ?? before.role,
       part: t.role ? t.part : before.part,
-      said: { ...before.said, ...t.said },
+      said: { ...before.said, ...t.said, ...ofOne(t, text) },
       ...wordsOf(before, t),
     };
   }
@@ -103,7 +103,7 @@ export function tiesInTaken(t: Told, [taken, other]: readonly Told[]): boolean {
   return !t.description.exact && words.length <= 2 && words.every((w) => own.includes(w.replace(/s$/, "")));
 }
 /** What was taken, as a later line ties it in. */
-export const tiedInAs = (t: Told, taken: Told): Told => ({
+export const tiedInAs = (t: Told, taken: Told, text: string): Told => ({
   ...t,
   kind: taken.kind,
   role: t.role ?? taken.role,
@@ -111,9 +111,14 @@ export const tiedInAs = (t: Told, taken: Told): Told => ({
   refers: undefined,
   description: taken.description && { ...taken.description, at: t.at, end: t.at },
   alternates: [...taken.alternates, ...t.alternates],
-  said: { ...taken.said, ...t.said },
+  said: { ...taken.said, ...t.said, ...ofOne(t, text) },
 });
+
+const oneOfThem = /\bthe\s+(?:small(?:er)?|larger?|bigg?(?:er)?|first|shorter|longer|other)\s+one\b/;
+/** “Select two cocks, one a size smaller; tie the small one in” */
+const ofOne = (t: Told, text: string): Partial<Told["said"]> =>
+  oneOfThem.test(text.slice(t.at, t.end)) ? { amount: { feathers: 1 }, count: undefined } : {};
 
 /** A line that only ties in: nothing of it is wound yet. */
 export const isTiedInLine =
-  /\b(?:(?:tied|caught|bound)\s+in|(?:tied|bound|lashed)\s+(?:down\s+)?along)\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;
+  /\b(?:(?:tied|caught|bound)\s+in|(?:tied|bound|lashed)\s+(?:down\s+)?along|(?<=\b(?:wire|tinsel|oval|rib|herls?|hackle|saddle|floss|mono|strip|chenille|yarn|wool)\s+)in(?=\s+(?:at|on)\s))\b(?!.*\b(?:wound|wrapped|turns?|wraps?|palmered)\b)/;

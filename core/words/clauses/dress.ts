@@ -280,7 +280,7 @@ export const dressClauses: Clause[] = [
   clause(
     "a trace",
     words(
-      "(?:just\\s+|only\\s+)?(?:an?\\s+|the\\s+)?(?:(?:tini|small)est\\s+(?:amount|pinch|bit)|(?:(?:mere|faint|slight|light|bare|thinn?)(?:est)?\\s+)?(?:trace|touch|hint|suggestion|dusting|mist|haze|whisper|smear))(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
+      "(?:just\\s+|only\\s+)?(?:an?\\s+|the\\s+)?(?:(?:tini|small)est\\s+(?:amount|pinch|bit)|(?:(?:mere|faint|slight|light|bare|thinn?)(?:est)?\\s+)?(?:trace|touch(?!-dub)|hint|suggestion|dusting|mist|haze|whisper|smear))(?:\\s+of)?(?!\\s+(?:\\w+er|more|less)\\b)",
     ),
     put({ trace: true }),
   ),
@@ -484,7 +484,9 @@ export const dressClauses: Clause[] = [
     seq(
       opt(words("in|with")),
       count,
-      words("(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:'?\\s+worth)?(?:\\s+of)?"),
+      words(
+        "(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:'?\\s+worth)?(?:\\s+of(?:\\s+(?:the\\s+)?(?:dubbed\\s+)?(?:thread|silk)\\b)?)?",
+      ),
     ),
     () => undefined,
   ),

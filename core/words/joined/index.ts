@@ -10,6 +10,7 @@ import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
 import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withSharesOfColour } from "./sharesOfColour";
 import { withTakenUp } from "./takenUp";
 import { withTwisted, withNamedAhead } from "./twisted";
 
@@ -30,6 +31,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withOneOfEach,
   withTopAndBelow,
   withBothColours,
+  withSharesOfColour,
   withUnder,
   withWetUnder,
   withMixed,

@@ -82,8 +82,14 @@ function isCut({ found, told }: Mention): boolean {
 /** “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new. */
 function isNothingNew(m: Mention): boolean {
   const isBare = /^(?:feathers?|fibres?|barbs?|hackles?)$/.test(m.found.text.trim());
+  const isPlume = isBare || /^plumes?$/.test(m.found.text.trim());
   return (
-    /\b(?:between|among)\s+(?:the\s+)?$/.test(lead(m, 14)) || (isBare && /,\s*(?:the\s+)?$/.test(m.text.slice(0, m.at)))
+    /\b(?:between|among)\s+(?:the\s+)?$/.test(lead(m, 14)) ||
+    (isBare && /,\s*(?:the\s+)?$/.test(m.text.slice(0, m.at))) ||
+    // “Collar: olive marabou, another plume wound by its tip”
+    (isPlume &&
+      /,\s*an?other\s+$/.test(m.text.slice(0, m.at)) &&
+      /^\s+(?:wound|wrapped)\b/.test(m.text.slice(m.found.end)))
   );
 }
 

@@ -82,6 +82,7 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     (m, kept) => kept + "drawn".slice(0, m.length - kept.length).padEnd(m.length - kept.length),
   ],
   [/(?<=\band\s+)(?:is|are)\s+(?=held\b)/gu, (m) => " ".repeat(m.length)],
+  [/\btouch\s(?=dub(?:bed|bing)?\b)/gu, () => "touch-"],
   // “fl. pink thread”
   [/\b(fl(?:uor?)?)\.(?=\s+\p{L})/gu, (m, kept) => kept.padEnd(m.length)],
   [/\b(i|we|you|they|he|she)'(?:m|ve|re|ll|d|s)\b/gu, (m, kept) => kept.padEnd(m.length)],

@@ -2,6 +2,15 @@ import { verbAt } from "../verbs";
 
 /** What leads to a verb without being one that is read: “he starts with”, “she uses”. */
 const leads = new Set([
+  "tie",
+  "bind",
+  "catch",
+  "pull",
+  "fold",
+  "push",
+  "hold",
+  "trim",
+  "cut",
   "start",
   "begin",
   "use",

@@ -147,7 +147,7 @@ const landmarkWords: [string, Place][] = [
       "mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?",
       "cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)",
       "half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
-      "middle(?!\\s+(?:one|hackle|feather)\\b)",
+      "middle(?!\\s+(?:one|hackle|feather|half|third|quarter)\\b)",
     ),
     { fraction: 0.5 },
   ],

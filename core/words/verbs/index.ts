@@ -85,7 +85,7 @@ export const participleAt: Reader<VerbId> = oneOf<VerbId>(
   ),
   map(
     words(
-      "(?:touch-)?dubbed(?:\\s+on(?:to)?\\s+(?:an?\\s+|the\\s+)?(?:well\\s+)?(?:waxed\\s+)?(?:thread|silk)|\\s+(?:on|with))?|spun(?:\\s+on)?(?!\\s+(?:flat|clockwise|anti|counter|round|and\\s+packed|deer)|\\s*,?\\s*packed)",
+      "(?:touch[- ])?dubbed(?:\\s+on(?:to)?\\s+(?:an?\\s+|the\\s+)?(?:well\\s+)?(?:waxed\\s+)?(?:thread|silk)|\\s+(?:on|with))?|spun(?:\\s+on)?(?!\\s+(?:flat|clockwise|anti|counter|round|and\\s+packed|deer)|\\s*,?\\s*packed)",
     ),
     () => "dub" as const,
   ),

@@ -3,6 +3,7 @@ import { isStuckOn } from "../described";
 import type { Said } from "../said";
 import { make, partName, withDeclared } from "./making";
 import { objectOf } from "./object";
+import { formTold } from "../told";
 import { verb } from "./verb";
 
 const wordsOf = ({ told, text }: Telling): string => text.slice(told.at, told.end);
@@ -25,7 +26,10 @@ export function tellSeat(t: Telling): void {
   stuckOn(t);
   // “Bead on”: the word for it names the part.
   const isBeadOn = t.told.role === undefined && !t.told.description && /\b(?:bead|cone)\b/.test(wordsOf(t));
-  const object = objectOf(isBeadOn ? { ...t, told: { ...t.told, role: "bead", part: "bead" } } : t);
+  // “Head: 5 mm dumbbell eyes under the shank”
+  const isOfHead = t.told.role === "head" && formTold(t.told) === "eyes";
+  const part = isBeadOn ? "bead" : isOfHead ? "eyes" : undefined;
+  const object = objectOf(part ? { ...t, told: { ...t.told, role: part, part } } : t);
   // “Put the bead on”, where a line before has it on already.
   const isOn = t.bench.made.some((m) => m.step.do === "seat" && m.step.component === object.component?.id);
   if (object.role === "bead" && t.told.description === undefined && isOn) return;

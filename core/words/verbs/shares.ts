@@ -25,15 +25,20 @@ const frontShare =
  * “Body: rear half yellow, front half black”: shares of the body, which leaves room for the head; what was told of its
  * rear ends there as well.
  */
-export function takeShare(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {
+export function takeShare(said: Said, role: Role | undefined, { told, text, bench, line }: Telling): void {
   const { from, to } = said;
   if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
   if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
-  const meet: Place = { fraction: Number((FRONT + (1 - FRONT) * to.fraction).toPrecision(3)) };
-  Object.assign(said, { from: { fraction: FRONT }, to: meet });
-  const moved = <P extends Place | undefined>(p: P): P | Place =>
-    p && "fraction" in p && Math.abs(p.fraction - to.fraction) < SAME_SHARE ? { ...p, ...meet } : p;
+  const ofBody = (share: number): number => Number((FRONT + (1 - FRONT) * share).toPrecision(3));
+  Object.assign(said, { from: { fraction: FRONT }, to: { fraction: ofBody(to.fraction) } });
+  const isOf = (p: Place & { fraction: number }, share: number): boolean => Math.abs(p.fraction - share) < SAME_SHARE;
   for (const m of bench.made) {
+    // “rear third yellow, middle third orange, front third black”: what meets behind the middle moves as well.
+    const isOfThirds = m.line === line.number && Math.abs(to.fraction - 1 / 3) < SAME_SHARE;
+    const moved = <P extends Place | undefined>(p: P): P | Place => {
+      if (!p || !("fraction" in p)) return p;
+      return isOf(p, to.fraction) || (isOfThirds && isOf(p, 2 / 3)) ? { ...p, fraction: ofBody(p.fraction) } : p;
+    };
     const { step } = m;
     // A tail is bound along the shank, whatever is wound over it.
     const isBound = step.do === "lay" && step.countedWhenWound;

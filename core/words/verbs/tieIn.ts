@@ -303,7 +303,9 @@ function inItsPieces(own: Said, { role, form, component }: Meant, name: string):
 function forWinding(own: Said, form: MaterialForm | undefined): void {
   const isFeather = form === "hackle" || form === "feather fibre" || form === "quill";
   own.countedWhenWound = true;
-  own.amount ??= isFeather ? { feathers: 1 } : { strands: own.count ?? 1, folded: false };
+  // “Two peacock herls tied in at the bend”: so many are bound in, and wound together.
+  const many = own.rope ?? own.count ?? 1;
+  own.amount ??= isFeather ? { feathers: many } : { strands: many, folded: false };
   delete own.hanging;
   // What is said of a hackle's length is that of its barbs.
   delete own.shown;
@@ -438,7 +440,9 @@ function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined):
   if (said.methods) kept.methods = said.methods;
   if (said.face) kept.face = said.face;
   if (said.stretch !== undefined) kept.stretch = said.stretch;
-  if (said.count !== undefined && said.count > 1) kept.rope = said.count;
+  const many = said.rope ?? said.count;
+  if (many !== undefined && many > 1) kept.rope = many;
+  else if (said.amount && "feathers" in said.amount && said.amount.feathers > 1) kept.rope = said.amount.feathers;
   else if (said.amount && "strands" in said.amount && said.amount.strands > 1) kept.rope = said.amount.strands;
   else if (said.amount && "fibres" in said.amount && typeof said.amount.fibres === "number" && said.amount.fibres > 1)
     kept.rope = Math.round(said.amount.fibres);

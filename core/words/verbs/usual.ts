@@ -180,7 +180,9 @@ function usualDrops({ said, line }: Supplied): void {
 }
 
 /** One of what is tied in by the piece, a pair of what stands on either side. */
-function usualPieces({ said, component, role, form, bench, line }: Supplied): void {
+function usualPieces(u: Supplied): void {
+  const { said, component, role, form, bench, line } = u;
+  amountBySize(u);
   // “White hackle points”: of what stands on either side there are two.
   if (said.isSeveral && inPairs.has(role ?? "body") && said.amount && "feathers" in said.amount) {
     said.amount = { ...said.amount, feathers: 2 };
@@ -201,6 +203,17 @@ function usualPieces({ said, component, role, form, bench, line }: Supplied): vo
   else said.amount = { strands: said.folded || isOneASide ? 2 : 1, folded: said.folded === true };
   const one = "feathers" in said.amount ? "feather" : "pieces" in said.amount ? "piece" : "strand";
   line.assumed.push(isPair ? "1 pair of feathers" : isOneASide ? "2 strands" : `1 ${one}`);
+}
+
+/** “6 fibres on 14, 5 on 16”: where every size has its own, the first stands for what is said of none. */
+function amountBySize({ said, form }: Supplied): void {
+  const first = said.onSizes?.[0];
+  if (!first || said.amount !== undefined || form === undefined || form === "hair") return;
+  const isOfStrands =
+    first.noun === undefined
+      ? strandForms.includes(form) || form === "flash" || form === "rubber"
+      : /^strand/.test(first.noun);
+  said.amount = isOfStrands ? { strands: first.count, folded: false } : { fibres: first.count };
 }
 
 /** So many times as full as the body; one that is wound is taken to be as full as bodies of such flies are. */

@@ -28,8 +28,13 @@ const onThem = map(seq(words("on|in|for"), opt(words("a|the")), sizesRead), ([, 
 /** “4 on 14s”: a count that holds for some sizes. */
 export const onSizes: Clause = clause(
   "4 on 14s and smaller",
-  map(seq(number, opt(words("turns?|fibres?|strands?|wraps?|of\\s+them")), onThem), ([n, , sizes]) => ({ n, sizes })),
-  (s, { n, sizes }) => void (s.onSizes = [...(s.onSizes ?? []), { sizes, count: n }]),
+  map(seq(number, opt(match("(turns?|fibres?|strands?|wraps?|of\\s+them)")), onThem), ([n, noun, sizes]) => ({
+    n,
+    noun: noun?.[0],
+    sizes,
+  })),
+  (s, { n, noun, sizes }) =>
+    void (s.onSizes = [...(s.onSizes ?? []), { sizes, count: n, ...(noun !== undefined && { noun }) }]),
 );
 
 /** A span of sizes with both ends, within those of the pattern. */

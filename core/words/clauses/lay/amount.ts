@@ -14,7 +14,11 @@ export const folded = opt(
   ),
 );
 
-export const perSide = opt(words("(?:on\\s+)?(?:a|each|per|either|every)\\s+side|to\\s+(?:a|each)\\s+side"));
+export const perSide = opt(
+  words(
+    "(?:(?:on\\s+)?(?:a|each|per|either|every)\\s+side|to\\s+(?:a|each)\\s+side)(?!\\s+of\\s+(?:the\\s+)?(?:tail|wing)(?!\\s+\\p{L}))",
+  ),
+);
 
 type Noun = "fibres" | "strands" | "feathers" | "pieces" | "slips";
 

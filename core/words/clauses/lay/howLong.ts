@@ -71,6 +71,10 @@ export const saidToBeLengths: Clause[] = [
     (s, [mm, [way], [reach]]) =>
       shown(s, { reach: reach === "tail" ? "tail" : "wing", pastMm: way === "longer" ? mm : -mm }),
   ),
+  clause("an inch longer", seq(absolute, match("(longer|shorter)(?!\\s+than)")), (s, [mm, [way]]) => {
+    if (s.shown !== undefined || s.besideOf === undefined) return false;
+    return shown(s, { reach: s.besideOf, pastMm: way === "longer" ? mm : -mm });
+  }),
   clause(
     "an inch longer than the hair",
     seq(
@@ -324,6 +328,8 @@ export const itsPiece: Clause[] = [
 /** “tail, the length of the shank”: of what is laid that is how long it is, not where. */
 export const lengthOfShank: Clause = clause(
   "the length of the shank",
-  words("(?:the\\s+)?(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank"),
+  words(
+    "(?:the\\s+)?(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank|(?<=[,;:]\\s*)(?:the\\s+)?(?:whole|full|entire)\\s+(?:hook\\s+)?shank(?=\\s*(?:[,.;]|$))",
+  ),
   (s) => shown(s, { of: "shank", times: 1 }),
 );

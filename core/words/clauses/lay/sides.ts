@@ -8,7 +8,7 @@ import { absolute } from "../../text/place";
 import { face } from "../wind";
 
 const SECTOR = `(?:${sectors.join("|")})`;
-const OF_PART = "of\\s+(?:(?:the\\s+)?(?:tail|wing|body|thorax|hook|shank|post|eyes|head)|it|them)";
+const OF_PART = "of\\s+(?:(?:the\\s+|its\\s+)?(?:tail|wing|body|thorax|hook|shank|post|eyes|head)|it|them)";
 
 const A_BALL =
   "(?:an?\\s+|the\\s+)?((?:small\\s+|tiny\\s+|little\\s+)*(?:ball|bump|knob)\\s+of\\s+(?:\\w+\\s+)?(?:dubbing|thread|fur)|(?:small\\s+|tiny\\s+|little\\s+)*(?:thread|dubbing|fur)\\s+(?:ball|bump|knob))";
@@ -207,6 +207,18 @@ export const sides: Clause[] = [
       "half\\s+(?:of\\s+(?:it|them)\\s+)?(?:to\\s+|on\\s+)?(?:a|each|either)\\s+side|(?:split|divided|shared)\\s+(?:evenly\\s+|equally\\s+)?(?:to|on|between|over)\\s+(?:both|each|the\\s+two)\\s+sides?|both\\s+sides(?!\\s+of)",
     ),
     put({ round: { near: 1, far: 1 } }),
+  ),
+  // “3 strands each side of the tail, 5 mm longer”: they lie with it, and are measured by it.
+  clause(
+    "each side of the tail",
+    seq(
+      words("(?:on|down|to|along)?\\s*(?:each|either)\\s+side\\s+of"),
+      match("(?:the\\s+)?(tail|wing)(?!\\s+\\p{L})"),
+    ),
+    (s, [, [part]]) => {
+      Object.assign(s, { round: { near: 1, far: 1 }, perSide: true, besideOf: part === "wing" ? "wing" : "tail" });
+      if (part === "tail" && s.there === undefined) s.there = { landmark: "bend" };
+    },
   ),
   clause(
     "on each side",

@@ -219,6 +219,21 @@ export const howItLies: Clause[] = [
   ),
   ...barbClauses,
   clause(
+    "swept back with 3 turns",
+    seq(
+      words("(?:and\\s+)?(?:swept|stroked|pushed|forced|held)\\s+back\\s+(?:and\\s+held\\s+)?(?:with|by)"),
+      number,
+      words(
+        "(?:tight\\s+|firm\\s+|close\\s+)?(?:turns?|wraps?)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?(?:\\s+in\\s+front(?:\\s+of\\s+it)?)?",
+      ),
+    ),
+    (s, [, n]) => {
+      if (!Number.isInteger(n)) return false;
+      s.sweep = "back";
+      s.wraps = n;
+    },
+  ),
+  clause(
     "swept back",
     match(
       "(?:and\\s+)?(?:swept|stroked|pulled|sloped|sloping|angled|leaning|brushed)\\s+(?:well\\s+)?(back|forward|square)(?:wards?|s)?|(square)",

@@ -170,6 +170,8 @@ export const setTurns = (
   touching: boolean,
 ): boolean => {
   if (!(c.n >= 0.05) || c.atMost) return false;
+  // “1.5 turns, held with 3 turns”: two numbers are not one of them.
+  if (s.rule?.turns !== undefined && s.rule.turns !== c.n) return false;
   if (c.spread) s.spread = c.spread;
   putRule(s, { turns: c.n, ...(touching && { touching: true }) });
   return true;
