@@ -25,6 +25,8 @@ describe("what is not said is asked, and not made up", () => {
   });
   test("of biots each is one", () =>
     expect(lastOf("Wing: two strips of goose biot, one each side")).toContain("2 fibres"));
+  test("what eyes are, where they are said to be of wire", () =>
+    expect(asksOf(`${hook}Eyes: 6 mm lead, 15 figure-eight wraps`)[0]).toMatch(/^Eyes of 6 mm lead\?.* are of\.$/));
   test("which of two numbers of turns", () =>
     expect(asksOf(`${hook}Hackle: partridge, 2 turns, 4 turns`).join(" ")).toContain("“4 turns”"));
 });

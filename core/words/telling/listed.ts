@@ -169,7 +169,9 @@ const tiedInBy = /\btied\s+(?:in|on)\s+by\s/;
 /** The back of a little fish is hair that lies on top, tied in at the front: nothing is pulled over. */
 const isBackOfHair = ({ part, description, said }: Told): boolean => {
   const form = formSaid(description);
-  return part === "back" && form === "hair" && said.hanging === undefined;
+  // “Back: 40 fibres of olive, same length, on top”: what has a length of its own is pulled over nothing.
+  const hasLength = (said.shown ?? said.sameLength ?? said.like) !== undefined && said.amount !== undefined;
+  return part === "back" && (form === "hair" || (form === "feather fibre" && hasLength)) && said.hanging === undefined;
 };
 
 /** “Three strands of herl make the thorax; four wraps”: so many go together, in so many turns. */

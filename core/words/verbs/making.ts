@@ -160,6 +160,7 @@ const neverOf: Partial<Record<Role, readonly MaterialForm[]>> = {
   hackle: [...HARD, "wire", "thread"],
   collar: [...HARD, "wire"],
   weight: [...FIBRES, "flash", "rubber", "liquid"],
+  eyes: ["weight wire"],
 };
 /** “12 turns of thread to secure 6 turns of lead”: no thread is of lead; what is meant is asked. */
 function isOfWrongStuff(kind: Kind, { role, form, component }: Meant, t: Telling, at: readonly [number, number]) {
@@ -169,9 +170,10 @@ function isOfWrongStuff(kind: Kind, { role, form, component }: Meant, t: Telling
   // Copper that is heavy enough to be weight can be tied with all the same.
   const isCopper = role === "thread" && form === "weight wire" && !/\blead\b/i.test(name);
   if (isCopper || (!isDubbedBead && !neverOf[role]?.includes(form))) return false;
+  const [what, is] = role.endsWith("s") ? [`${role.charAt(0).toUpperCase()}${role.slice(1)}`, "are"] : [`A ${role}`, "is"];
   t.line.asks.push({
     at: [...at],
-    sentence: `A ${role} of ${name}? Say in words of its own what that is for, and what the ${role} is of.`,
+    sentence: `${what} of ${name}? Say in words of its own what that is for, and what the ${role} ${is} of.`,
     answers: [],
   });
   return true;

@@ -85,9 +85,15 @@ function withWeight(t: Telling): Telling {
   return { ...t, told: { ...t.told, description: of } };
 }
 
+const ofPart = /^(body|abdomen|thorax|tail|wing)\s+(?:dubbing|fur|material|stuff|herl|yarn|floss)$/;
 const sameAs = new RegExp(`\\bsame\\s+([a-z]+)\\s+as\\s+(?:(?:in|on|for)\\s+)?(?:the\\s+)?(${PARTS})(?![\\p{L}])`, "u");
 /** “Same dubbing as the abdomen”: the stuff of that part, whatever was tied in since. */
 function sameAsPart({ told, text, bench }: Telling): ReturnType<Bench["resolve"]> | undefined {
+  const named = ofPart.exec(told.description?.text.trim().toLowerCase() ?? "")?.[1];
+  const own = named && bench.materialOf(bench.ofRole(roleOfWord(named)));
+  // “Head: body dubbing”: what the body is of.
+  if (own && (own.form === told.description?.means?.form || own.form === "blend"))
+    return { material: own, others: [], isNew: false };
   const [, noun, part = ""] = sameAs.exec(text.slice(told.at, told.end)) ?? [];
   // “Olive hair, the same length as the tail” is of no other stuff.
   if (noun === undefined || noun !== told.description?.text.trim()) return undefined;

@@ -71,6 +71,10 @@ export const saidToBeLengths: Clause[] = [
     (s, [mm, [way], [reach]]) =>
       shown(s, { reach: reach === "tail" ? "tail" : "wing", pastMm: way === "longer" ? mm : -mm }),
   ),
+  clause("as the hair, plus an inch", seq(words("plus|and"), absolute), (s, [, mm]) => {
+    if (s.shown !== undefined || s.like === undefined || s.likePlusMm !== undefined) return false;
+    s.likePlusMm = mm;
+  }),
   clause("an inch longer", seq(absolute, match("(longer|shorter)(?!\\s+than)")), (s, [mm, [way]]) => {
     if (s.shown !== undefined || s.besideOf === undefined) return false;
     return shown(s, { reach: s.besideOf, pastMm: way === "longer" ? mm : -mm });
