@@ -3,9 +3,9 @@ import type { LineMark, Reading, RecipeLine } from "./reading";
 import { askUnheld, isOwnWords, stepsNear } from "./unheld";
 
 /**
- * “Two peacock herls”, “four turns”: so many of something that was read, and that nothing made of the line counts. It
- * is asked about, whatever lost it: a strand that is tied in by one clause and wound by another, a second number of turns
- * of one winding. Unlike figures in general, these have to be held as what they count.
+ * “Two peacock herls”, “four turns”: so many of something that was read, and that nothing made of the line counts.
+ * It is asked about, whatever lost it: a strand that is tied in by one clause and wound by another, a second number
+ * of turns of one winding. Unlike figures in general, these have to be held as what they count.
  */
 export function askLostCounts({ bench, out }: Pick<Reading, "bench" | "out">): void {
   for (const line of out) {

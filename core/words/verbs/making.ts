@@ -170,7 +170,9 @@ function isOfWrongStuff(kind: Kind, { role, form, component }: Meant, t: Telling
   // Copper that is heavy enough to be weight can be tied with all the same.
   const isCopper = role === "thread" && form === "weight wire" && !/\blead\b/i.test(name);
   if (isCopper || (!isDubbedBead && !neverOf[role]?.includes(form))) return false;
-  const [what, is] = role.endsWith("s") ? [`${role.charAt(0).toUpperCase()}${role.slice(1)}`, "are"] : [`A ${role}`, "is"];
+  const [what, is] = role.endsWith("s")
+    ? [`${role.charAt(0).toUpperCase()}${role.slice(1)}`, "are"]
+    : [`A ${role}`, "is"];
   t.line.asks.push({
     at: [...at],
     sentence: `${what} of ${name}? Say in words of its own what that is for, and what the ${role} ${is} of.`,
@@ -250,7 +252,7 @@ const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
 /** Counts that hold for some sizes only become rules of the step. */
 function withSizes(step: RecipeStep, said: Said, bench: Bench): RecipeStep {
   const sizes = bench.facts.sizes;
-  if (!said.onSizes || !sizes) return step;
+  if (!said.onSizes || !sizes?.from) return step;
   const rules = said.onSizes.flatMap(({ sizes: some, count }): NonNullable<RecipeStep["bySize"]> => {
     const span = spanOf(some, sizes);
     if (step.do === "wind") return [{ sizes: span, set: { rule: { ...step.rule, turns: count } } }];

@@ -27,7 +27,9 @@ const howMany = map(
 export const tiedIn: Clause = clause(
   "tied in at the bend with 5 wraps",
   seq(
-    match("(?:(tied\\s+down)|tied\\s+(?:in|on)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed|(?<=\\b(?:wire|tinsel|oval|rib|herls?|hackle|saddle|floss|mono|strip|chenille|yarn|wool)\\s+)in(?=\\s+(?:at|on)\\s))"),
+    match(
+      "(?:(tied\\s+down)|tied\\s+(?:in|on)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed|(?<=\\b(?:wire|tinsel|oval|rib|herls?|hackle|saddle|floss|mono|strip|chenille|yarn|wool)\\s+)in(?=\\s+(?:at|on)\\s))",
+    ),
     opt(words("just|right")),
     opt(words("at|on|near")),
     // “tied in at the front third”: where that ends.
