@@ -146,6 +146,7 @@ describe("flies as tiers tell them", () => {
         "865-hook-size-1-0-saltwater: PLACE_NOT_THERE",
         "868-hook-nymph-10-3x-long: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
+        "870-she-uses-a-size-16-dry-hook-and-: KEPT_OTHERWISE",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);

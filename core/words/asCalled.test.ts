@@ -11,6 +11,7 @@ describe("a body is as full as it is called", () => {
     ["Body: hare, very thin", "0.338 × the gape full"],
     ["Body: hare, sparse", "0.338 × the gape full"],
     ["Dub the body fairly fat with hare", "0.585 × the gape full"],
+    ["Body: rusty brown dubbing, thick", "0.585 × the gape full"],
     ["Body: hare, noodle 60 mm sparse", "noodle 60 mm sparse"],
   ];
   test.each(cases)("%s", (line, made) => expect(lastOf(line)).toContain(made));
@@ -27,6 +28,15 @@ describe("what is not said is asked, and not made up", () => {
     expect(lastOf("Wing: two strips of goose biot, one each side")).toContain("2 fibres"));
   test("what eyes are, where they are said to be of wire", () =>
     expect(asksOf(`${hook}Eyes: 6 mm lead, 15 figure-eight wraps`)[0]).toMatch(/^Eyes of 6 mm lead\?.* are of\.$/));
+  test("what is done with the butts of a wing", () => {
+    const lines = "Wing: elk, clump of 3 mm, just past the bend\nHead: butts trimmed square, 2 mm long";
+    expect(asksOf(hook + lines)[0]).toContain("the rest of the wing");
+    expect(stepsByStuff(hook + lines).some((s) => s.includes("rope"))).toBe(false);
+  });
+  test("what a first step is that a name would hide", () => {
+    expect(read("1. Bead on\n2. Five turns of lead\n3. Whip, 4").recipe.sizes.from).not.toBe("1");
+    expect(asksOf("Bead (2.4 mm, gold) on a 16 jig hook\nThread: red").length).toBeGreaterThan(0);
+  });
   test("which of two numbers of turns", () =>
     expect(asksOf(`${hook}Hackle: partridge, 2 turns, 4 turns`).join(" ")).toContain("“4 turns”"));
 });
@@ -90,6 +100,13 @@ describe("shares of a body", () => {
     const { newMaterials } = read(`${hook}Dub a body with a mix of 2 parts olive hare and 1 part sparklefur`);
     expect(newMaterials.find((m) => m.form === "blend")?.name).toContain("sparklefur");
   });
+});
+
+test("behind commas stands what each part is of, in a list between semicolons", () => {
+  const text =
+    "Wet hook #10; black silk; tag, 3 turns flat gold; body, black wool, one strand; rib, flat gold, 4 turns; hackle, black hen, 2.5 turns";
+  expect(asksOf(text)).toEqual([]);
+  expect(stepsByStuff(text).map((s) => /^[a-z]+/.exec(s)?.[0])).toEqual(["tag", "rib", "body", "rib", "hackle"]);
 });
 
 test("each size has its own number, and the first stands for the rest", () => {

@@ -555,6 +555,7 @@ function isBetweenColours(text: string, before: Token[], t: Token): boolean {
   return isColour(last) && isColour(next);
 }
 
+const howMuch = new Set(["thick", "thin", "heavy"]);
 /** “, fine”, “, rust”, “(8/0)”: what only describes, up to the next comma, still belongs. */
 function withAddition(text: string, from: number, form: MaterialForm | undefined): number {
   // “fur brush in white”
@@ -570,6 +571,8 @@ function withAddition(text: string, from: number, form: MaterialForm | undefined
       if (!t) break;
       const isSize = sized.test(t.word) && sizeBelongs(text, t, true, form);
       const isUnit = isUnitAt(text, t) && taken > 0;
+      // “brown dubbing, thick”: how it is put on, and no kind of it.
+      if (form === "dubbing" && howMuch.has(t.word)) break;
       const isMetal = (form === "eyes" || form === "bead") && t.word === "lead";
       if (!isSize && !isUnit && !isMetal && !((isColour(t.word) || after.has(t.word)) && !nounOnly(text, place))) break;
       place = t.end;

@@ -315,10 +315,18 @@ const isInCapitals = /^\s*(?:[A-Z][\p{L}'-]+|of|the|and)(?:\s+(?:[A-Z][\p{L}'-]+
 /** “Post Office Beetle” begins with a part: three words with a capital each are written in names only. */
 const isNameOfThree = /^\s*[A-Z][\p{L}'-]+(?:\s+[A-Z][\p{L}'-]+){2,4}\s*$/u;
 /** The first line that tells nothing to do is what the fly is called. */
+/** “Bead (2.4 mm, gold) on a 16 jig hook”: what is measured in millimetres is a part, and no name. */
+const isMeasuredPart = (text: string): boolean => headed.test(text) && /\d\s*mm\b/.test(text);
+const headed = new RegExp(`^\\s*(?:${PARTS})(?![\\p{L}])`, "u");
+const isFirstOfSteps = /^\s*1\s*[.)]\s/;
+const isSecondOfSteps = /^\s*2\s*[.)]\s/;
 function isTitle(r: Reading, i: number): boolean {
   const first = r.lines.findIndex((t) => t.trim() !== "");
   if (i !== first) return false;
   if (isNameOfThree.test(lineOf(r, i).text)) return true;
+  // “1. Bead on”, where the steps are numbered: the first of them, and no name.
+  if (isMeasuredPart(r.plain[i] ?? "")) return false;
+  if (isFirstOfSteps.test(r.plain[i] ?? "") && r.lines.some((t, n) => n > i && isSecondOfSteps.test(t))) return false;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
   if (isInCapitals.test(lineOf(r, i).text)) return true;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");

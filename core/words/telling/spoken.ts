@@ -123,6 +123,10 @@ const hookFirst =
 /** “hook 12 wet // silk yellow // body fur”: marks that mean nothing else, as long as what stands for them. */
 const listMarks = /(?<=\s)(?:\/\/|\|\|?)(?=\s)/g;
 
+const commaBehindPart = new RegExp(`((?:^|;)\\s*(?:${PARTS})),(?=\\s)`, "gu");
+/** “tag, 3 turns of gold; tail, a crest; body, black wool; …”: behind each part stands what it is of. */
+const namedByCommas = (told: string): boolean => (told.match(commaBehindPart)?.length ?? 0) >= FEWEST_LISTED - 1;
+
 /** “hook 14 wet, thread black, tail 6 fibres, body fur”: between commas a list goes on as it does behind semicolons. */
 export function asList(told: string): string {
   const parts = told.split(/\s\/\s/);
@@ -133,6 +137,7 @@ export function asList(told: string): string {
   const areParts = sentences.slice(1).filter((s) => namesPart.test(s)).length + 1 >= FEWEST_LISTED;
   if (areParts && !namesPart.test(told.trimStart()) && hookFirst.test(told))
     return asList(told.replace(partBehindStop, ";"));
+  if (namedByCommas(told)) return asList(told.replace(commaBehindPart, "$1:"));
   const line = told.replace(listMarks, (m) => ";".padEnd(m.length)).replace(coloured, (m) => " ".repeat(m.length));
   const commas = [...line.matchAll(/,\s*/g)].filter((m) => namesPart.test(line.slice(m.index + m[0].length)));
   const isList = namesPart.test(line.trimStart()) || hookFirst.test(line);

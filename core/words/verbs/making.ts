@@ -166,10 +166,12 @@ const neverOf: Partial<Record<Role, readonly MaterialForm[]>> = {
 function isOfWrongStuff(kind: Kind, { role, form, component }: Meant, t: Telling, at: readonly [number, number]) {
   if (kind === "seat" || kind === "act" || role === undefined || form === undefined) return false;
   const isDubbedBead = role === "bead" && kind === "dress";
+  // “Head: butts trimmed square, 2 mm long”: a wing of hair is laid, and never wound.
+  const isWoundWing = (role === "wing" || role === "underwing") && kind === "wind" && form === "hair";
   const name = t.bench.materialOf(component)?.name ?? form;
   // Copper that is heavy enough to be weight can be tied with all the same.
   const isCopper = role === "thread" && form === "weight wire" && !/\blead\b/i.test(name);
-  if (isCopper || (!isDubbedBead && !neverOf[role]?.includes(form))) return false;
+  if (isCopper || (!isDubbedBead && !isWoundWing && !neverOf[role]?.includes(form))) return false;
   const [what, is] = role.endsWith("s")
     ? [`${role.charAt(0).toUpperCase()}${role.slice(1)}`, "are"]
     : [`A ${role}`, "is"];

@@ -551,6 +551,16 @@ function carryOn(t: Telling): void {
     });
     return;
   }
+  // “Head: butts trimmed square”: those of a wing are left, and never wound.
+  if (standsOff.has(component.role) && told.verb !== "wind") {
+    const words = t.text.slice(told.at, told.end).trim();
+    t.line.asks.push({
+      at: [told.at, told.end],
+      sentence: `What is done with the rest of the ${component.role}? Say it in other words, or keep it as an instruction for the bench.`,
+      answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
+    });
+    return;
+  }
   const { amount } = bundle.step;
   const n = "fibres" in amount ? amount.fibres : "strands" in amount ? amount.strands : 1;
   const said: Said = {
@@ -572,6 +582,9 @@ function carryOn(t: Telling): void {
   bench.hangs = frontOf(step.from, step.to);
   bench.release("body");
 }
+
+/** Parts that stand off the fly, and whose butts are no body. */
+const standsOff = new Set<Role>(["wing", "underwing", "topping", "cheeks", "throat"]);
 
 /** A rib of a list is bound in before the body and wound when the body is there. */
 export function listedRib(t: Telling, object: Meant, said: Said): void {
