@@ -53,8 +53,8 @@ describe("a file as a table", () => {
   ])("%s is refused with what to do", (_label, text, sentence) => expect(refusalOf(text)).toMatch(sentence));
 
   test("more lines than any room has are refused before they are read to the end", () => {
-    const began = performance.now();
-    expect(refusalOf(`name\n${"wire\n".repeat(1_000_000)}`)).toContain(`more than ${MOST_FILE_LINES} lines`);
-    expect(performance.now() - began).toBeLessThan(5000);
+    // Read to its end, it would be refused for the quotation mark that is left open there.
+    const text = `name\n${"wire\n".repeat(1_000_000)}"soft`;
+    expect(refusalOf(text)).toContain(`more than ${MOST_FILE_LINES} lines`);
   });
 });
