@@ -21,8 +21,10 @@ const floors = {
   server: ["@kasten/web/*", "**/web/**"],
   web: ["@kasten/server/*", "**/server/**", "typeorm", "express", "pg"],
 };
-/** That nobody goes round in circles, tools/house.test.ts holds, through .vue files too. */
-/** A room is entered by its index only, from another room of the same floor and through a package's door. */
+/**
+ * A room is entered by its index only, from another room of the same floor and through a package's door. That nobody
+ * goes round in circles, tools/house.test.ts holds, through .vue files too.
+ */
 const insides = rooms.flatMap((r) => [`../${r}/*`, `../../${r}/*`, `../../../${r}/*`]);
 const doors = rooms.map((r) => `@kasten/*/${r}/*`);
 const effects = [...builtinModules, "node:*", "vue", "express", "typeorm", "pg"];
