@@ -147,6 +147,12 @@ describe("flies as tiers tell them", () => {
         "868-hook-nymph-10-3x-long: PLACE_NOT_THERE",
         "87-minnow-list: STEP_NEEDS",
         "870-she-uses-a-size-16-dry-hook-and-: KEPT_OTHERWISE",
+        "877-silt-creeper-size-10-to-14: ZONE_EMPTY",
+        "882-take-a-size-6-hook-with-a-straig: MATERIAL_UNKNOWN",
+        "894-grayling-bug: MATERIAL_UNKNOWN",
+        "895-baitfish-1-0-long-shank: PLACE_NOT_THERE",
+        "902-big-pike-thing: HOOK_SIZE_TOO_FAR",
+        "909-wet-hook-10-black-silk-tail-of-f: PLACE_NOT_THERE",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);

@@ -28,6 +28,32 @@ export interface Waiting {
 
 /** “the strip” may be one of hide or of plastic. */
 const isBand = (form: MaterialForm): boolean => form === "yarn" || form === "stretch body";
+/** Forms that are called by each other's nouns: barbs are the hackle's fibres, fur is dubbed. */
+const alikeForms: readonly ReadonlySet<MaterialForm>[] = [
+  new Set<MaterialForm>(["hackle", "feather fibre", "quill"]),
+  new Set<MaterialForm>(["dubbing", "blend"]),
+  new Set<MaterialForm>(["yarn", "stretch body"]),
+];
+/** Nouns by which a part is called, whatever bird or beast its stuff is of. */
+const saysOfAny =
+  /^(?:hackles?|feathers?|fib(?:re|er)s?|barbs?|fur|dubbing|hairs?|herls?|foam|yarn|wool|strips?|slips?|quills?|strands?|wire|tinsel|floss|chenille|flash|rubber)$/;
+const isFibresAlone = /^(?:fib(?:re|er)s?|barbs?|barbules?)$/i;
+const ofFibres = new Set<MaterialForm>([
+  "hackle",
+  "feather fibre",
+  "quill",
+  "herl",
+  "hair",
+  "dubbing",
+  "blend",
+  "yarn",
+  "chenille",
+]);
+const areAlike = (a: MaterialForm, b: MaterialForm): boolean =>
+  a === b || alikeForms.some((those) => those.has(a) && those.has(b));
+/** “The olive strip” is the rabbit strip that was named. */
+const isOfForm = (own: MaterialForm, form: MaterialForm | undefined): boolean =>
+  own === form || (form !== undefined && isBand(own) && isBand(form));
 /** A noun that says nothing of which. */
 export const isNounAlone =
   /^(?:strips?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)$/i;
@@ -257,7 +283,7 @@ export class Bench {
     if (own) return own;
     const here = this.components
       .map((c) => this.materialOf(c))
-      .find((m) => m !== undefined && m.form === form && sameWords(withForm(m), text, form));
+      .find((m) => m !== undefined && isOfForm(m.form, form) && sameWords(withForm(m), text, form));
     if (here || form === undefined) return here;
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone = isNounAlone.test(words)
@@ -316,6 +342,47 @@ export class Bench {
   /** “the quill”, of a herl that was stripped, where the recipe has no other. */
   private quillOfHerl(words: string): Material | undefined {
     return words.trim().toLowerCase() === "quill" ? this.lastOfForm("herl") : undefined;
+  }
+
+  /** The part of the fly that a description means, where it has one: nothing new is made of it. */
+  partOf(d: Description): Component | undefined {
+    const form = d.exact?.form ?? d.means?.form;
+    // “Stroke the fibres back”: those of what was wound or tied in last.
+    if (isFibresAlone.test(d.text.trim())) return this.lastOfFibres();
+    const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
+    const code = (d.exact ?? this.index.find(d.text, used)[0] ?? this.ownMeant(d.text, form))?.code;
+    const named = this.components.findLast((c) => c.material.some((m) => m.value === code));
+    if (code !== undefined && named) return named;
+    // “Hare fibres, picked out”, “trim the hackle fibres”: of what is called so, then of what is of such stuff.
+    const words = d.text.toLowerCase().split(/[^\p{L}]+/u);
+    const nameOf = (c: Component): string[] =>
+      this.materialOf(c)
+        ?.name.toLowerCase()
+        .split(/[^\p{L}]+/u) ?? [];
+    // In a colour of its own it is another one, which is not on the fly.
+    const colours = words.filter((w) => isColour(w));
+    const isInColour = (c: Component): boolean => colours.every((w) => nameOf(c).includes(w));
+    const isCalled = (c: Component): boolean =>
+      isInColour(c) &&
+      words.some((w) => w === c.role || (w !== "" && !isFibresAlone.test(w) && !isColour(w) && nameOf(c).includes(w)));
+    // “Comb the marabou” is not said of a tail of hen fibres.
+    const isOfAny = words.some((w) => saysOfAny.test(w));
+    const isLike = (c: Component): boolean => {
+      const own = this.formOf(c);
+      return isOfAny && isInColour(c) && form !== undefined && own !== undefined && areAlike(own, form);
+    };
+    return (
+      this.components.findLast((c) => isLike(c) && isCalled(c)) ??
+      this.components.findLast(isCalled) ??
+      this.components.findLast(isLike)
+    );
+  }
+  private lastOfFibres(): Component | undefined {
+    const last = this.made.findLast((m) => {
+      const form = this.formOf(this.component(m.step.component));
+      return form !== undefined && ofFibres.has(form);
+    });
+    return this.component(last?.step.component);
   }
 
   /** The part that is of what this word names: “the saddles”. */
@@ -460,7 +527,7 @@ export class Bench {
 
 /** A slip of turkey is cut from the turkey tail that was named. */
 const ofFeathers = new Set<MaterialForm | undefined>(["quill", "feather fibre", "hackle"]);
-const pieceNouns = /^(?:feathers?|fib(?:re|er)s?|plumes?|hairs?|strands?|slips?)$/;
+const pieceNouns = /^(?:feathers?|fib(?:re|er)s?|plumes?|hairs?|strands?|slips?|herls?)$/;
 /** Whether words, two of them at least, all stand in a name; “one CDC feather” is of the CDC. */
 export function isNamedBy(name: string, words: string): boolean {
   const own = name.toLowerCase().split(/[^\p{L}\d.']+/u);

@@ -39,12 +39,17 @@ function eyesMass(mm: number, known: number | undefined, name: string): number {
   return (isSingle.test(name) ? 1 : 2) * beadMass(mm, density);
 }
 
+const ownThread = /^((?:tying\s+)?(?:thread|silk))\s*[,(-]\s*(?:i|we|it|mine|this)\b[^\d]*(\d.*)$/i;
+
 /** A material that was only described, with the nominal figures of its form and what its words say of its size. */
 export function described(text: string, means: NounForm, taken: (code: string) => boolean): Material {
   const name = text
     .replace(/\s+/g, " ")
     .replace(/^(?:the|a|an)\s+/i, "")
+    // “Thread - I'm using 8/0 in brown”: it is called by what it is.
+    .replace(ownThread, (_, noun: string, which: string) => `${which} ${noun}`)
     .trim()
+    .replace(/^\d{1,2}\/0\s+[a-z]+$/i, (name) => (means.form === "thread" ? `${name} thread` : name))
     .slice(0, 80);
   const colour = colourIn(name);
   const plain: Material = {

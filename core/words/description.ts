@@ -45,6 +45,8 @@ const nounRead: Reader<NounForm> = memo((text, at) => {
   }
   return best;
 });
+/** What a noun that stands alone means. */
+export const nounMeans = (noun: string): NounForm | undefined => nounAt(noun, 0)?.means;
 function nounAt(text: string, at: number): { means: NounForm; end: number } | undefined {
   const found = nounRead(text, at);
   return found && { means: found.value, end: found.end };
@@ -555,12 +557,17 @@ function isBetweenColours(text: string, before: Token[], t: Token): boolean {
   return isColour(last) && isColour(next);
 }
 
+/** “Start your thread - I'm using 8/0 in dark brown - …”: which it is, told by the way. */
+const whichThread =
+  /^\s*[,(-]\s*(?:(?:i|we)\s+(?:am\s+|are\s+)?(?:us(?:e|ing)|like|prefer|have)|it(?:'s|\s+is)|mine\s+is|this\s+is)\s+(?:an?\s+)?(?:\d{1,2}\/0|\d{2,3}(?:\s*d(?:en(?:ier)?)?)?)(?:\s+(?:in\s+)?(?:(?:dark|light|bright|pale|hot|fl(?:uo)?)\s+)?[a-z]+)?(?=\s*(?:[-,.;)]|$|and\b))/;
 const howMuch = new Set(["thick", "thin", "heavy"]);
 /** “, fine”, “, rust”, “(8/0)”: what only describes, up to the next comma, still belongs. */
 function withAddition(text: string, from: number, form: MaterialForm | undefined): number {
   // “fur brush in white”
   const shade = /^\s+in\s+((?:[a-z-]+\s+)?[a-z-]+)(?=\s*(?:[,.;]|$))/.exec(text.slice(from, from + 40));
   const isShade = shade?.[1]?.split(/\s+/).every((w) => isColour(w) || after.has(w));
+  const own = form === "thread" ? whichThread.exec(text.slice(from, from + 80))?.[0] : undefined;
+  if (own !== undefined) return from + own.length;
   let end = isShade && shade ? from + shade[0].length : from;
   for (;;) {
     const opened = /^\s*([,(])\s*/.exec(text.slice(end, end + 8));

@@ -11,7 +11,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}hook\b(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|grab|get|got|find|have|using|placing|putting|securing|clamping|mounting|fixing|select|(?:start|begin)(?:ing)?\s+with|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your|my)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}(?:hook\b|(?<=\d\s+)(?:long|short)[\s-]?shank\b(?!\s+hook))(?:\s+with\s+(?:an?\s+)?(?:straight|turned[\s-](?:down|up)|(?:down|up)[\s-]turned|down|up|ring(?:ed)?|wide|large|big|small)[\s-]+(?:eye|gape|gap|bend)\b|\s+in(?:to)?\s+(?:the|your|a)\s+vi[sc]e\b)?(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|heavy|light)";
 /** “Hook is a 10 or 12, two extra long.”, “I tie these in fourteens on wet hooks”: sentences about the hook alone. */
 const hookSentences = [
@@ -20,18 +20,18 @@ const hookSentences = [
     `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)(?:\\s+(?:little\\s+)?(?:wet|dry|nymph|streamer|spider|emerger|fly|one))*\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),
   // “Tie on size 12 and 14 wet hooks”
-  /^\s*(?:tied?|dress(?:ed)?)\s+on\s+(?:sizes?\s+|#\s*)?\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+(?:[\w-]+\s+){0,4}hooks?(?=\s*(?:[.;,]|$))/,
+  /^\s*(?:tied?|dress(?:ed)?)\s+on\s+(?:sizes?\s+|#\s*)?\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+(?:[\w-]+\s+){0,4}hooks?(?=\s*(?:[.;,](?!\d)|$))/,
   // “I tie this wet on a 12.”
-  /(?<=^\s*|[.;]\s+)(?:i|we)\s+(?:usually\s+|mostly\s+)?(?:tie|dress)\s+(?:this|these)\s+(?:little\s+)?(?:wet|dry|nymph|streamer|spider|emerger)(?:\s+(?:fly|one))?\s+on\s+an?\s+(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,]|$))/,
+  /(?<=^\s*|[.;]\s+)(?:i|we)\s+(?:usually\s+|mostly\s+)?(?:tie|dress)\s+(?:this|these)\s+(?:little\s+)?(?:wet|dry|nymph|streamer|spider|emerger)(?:\s+(?:fly|one))?\s+on\s+an?\s+(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))/,
   // “Put a curved 12 in the vise.”
   /(?<=^\s*|[.;]\s+)(?:i\s+)?(?:put|set|clamp|mount|fix|secure|place|start\s+with|take)\s+an?\s+(?:[a-z-]+\s+){0,4}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s+in(?:to)?\s+(?:the|your)\s+vi[sc]e\b)/,
   // “Take a No. 12 wet fly hook.”
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i\\s+|first\\s+|we\\s+)?(?:take|choose|select|use|start\\s+with|begin\\s+with)\\s+an?\\s+(?:[a-z-]+\\s+){0,4}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:[\\w-]+\\s+){0,4}?hook(?=\\s*(?:[.;]|$))`,
   ),
-  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?:\s+(?:long|short|standard)[\s-]shank(?:ed)?|\s+(?:[a-z-]+\s+){0,2}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double))?(?=\s*(?:[.;,]|$))/,
+  /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?:\s+(?:long|short|standard)[\s-]shank(?:ed)?|\s+(?:[a-z-]+\s+){0,2}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double))?(?=\s*(?:[.;,](?!\d)|$))/,
   // “Start with a 16 down-eye dry.”, “It's a 10, wet.”, “Hook's a 10 long shank.”
-  /(?<=^\s*|[.;]\s+)(?:it's|it\s+is|(?:the\s+|my\s+)?hook's|(?:i\s+)?(?:start|begin)(?:ing)?(?:\s+off)?\s+with|(?:i\s+)?(?:use|take))\s+an?\s+(?:[a-z-]+\s+){0,2}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?,?\s+(?:[a-z-]+\s+){0,3}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|(?:long|short)[\s-]shank(?:ed)?)(?:\s+(?:fly|hook|one))*(?=\s*(?:[.;,]|$))/,
+  /(?<=^\s*|[.;]\s+)(?:it's|it\s+is|(?:the\s+|my\s+)?hook's|(?:i\s+)?(?:start|begin)(?:ing)?(?:\s+off)?\s+with|(?:i\s+)?(?:use|take))\s+an?\s+(?:[a-z-]+\s+){0,2}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?,?\s+(?:[a-z-]+\s+){0,3}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|(?:long|short)[\s-]shank(?:ed)?)(?:\s+(?:fly|hook|one))*(?=\s*(?:[.;,](?!\d)|$))/,
   // “I tie my pike fly on a 4/0, 210 thread.”
   /(?<=^\s*(?:i|we)\s+tie\s+(?:[a-z]+\s+){1,4})on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?=\s*,)/,
 ];
@@ -46,6 +46,7 @@ export function readFacts(r: Reading, i: number): void {
   else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
   else if (namesStuffOnly(lineOf(r, i).text.toLowerCase())) askParts(r, i);
   else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
+  else if (readIntroduction(r, i)) return;
   else if (readTitleSentence(r, i)) readFacts(r, i);
   else {
     const fact = factOf(text);
@@ -125,6 +126,9 @@ const kindAndSize =
 const sizeThenKind =
   /^\s*(?:[-*•]\s*)?#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:std|standard|reg(?:ular)?)\.?\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\s*$/;
 
+/** “A size 8, 3xl, weighted with …” */
+const sizeAndLength = /^\s*(?:an?\s+)?(?:#|sizes?\s+)\d{1,2}(?:\/0)?\s*,\s*[1-6]\s?x\s?(?:l|long)\b/;
+
 const firstOf = (text: string, at: RegExp): string => text.split(at, 1)[0] ?? "";
 
 /** The name of a fly with its sizes and hook, as one sentence. */
@@ -141,6 +145,7 @@ function isHookTold(r: Reading, i: number): boolean {
     sizeAndKind.test(text) ||
     kindAndSize.test(text) ||
     sizeThenKind.test(text) ||
+    sizeAndLength.test(text) ||
     [text, firstOf(own, /,|\swith\s/), firstOf(own, /\.\s/), firstOf(own, goesOn)].some(isHookAlone)
   )
     return true;
@@ -162,11 +167,16 @@ function isHookTold(r: Reading, i: number): boolean {
   // “This is my little stonefly. I tie it on a ten nymph hook.”
   if (hookSentences.slice(1).some((told) => text.slice(0, told.exec(text)?.index ?? 0).trim() !== "")) return false;
   const by = onHook.exec(text);
-  if (by && verbAt(text, by.index + by[0].length + 1)) return false;
+  if (by && verbBehind(text, by.index + by[0].length)) return false;
   // “I start with the bead, 2.5 mm, on a size 16 nymph hook”: the line is about the bead.
   if (by && /\b(?:beads?|cones?|threads?|silk|lead|wire|eyes)\b/.test(text.slice(0, by.index))) return false;
   return readHook(text.slice(r.heads[i]?.begin ?? 0), r.context.hooks).sizes !== undefined;
 }
+
+const goesOnWith = /^[,;]?\s*(?:(?:and|then|so)\s+)*(?:(?:i|we|you)\s+(?:have\s+|will\s+|am\s+)?)?/;
+/** “I'm on a size 14 hook, and I've put a bead on it”: what is done beside the hook. */
+const verbBehind = (text: string, at: number): boolean =>
+  verbAt(text, at + (goesOnWith.exec(text.slice(at))?.[0].length ?? 0)) !== undefined;
 
 /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
 function readHookWithin(r: Reading, i: number): void {
@@ -329,6 +339,7 @@ function isTitle(r: Reading, i: number): boolean {
   if (isFirstOfSteps.test(r.plain[i] ?? "") && r.lines.some((t, n) => n > i && isSecondOfSteps.test(t))) return false;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
   if (isInCapitals.test(lineOf(r, i).text)) return true;
+  if (takesHook.test(lineOf(r, i).text.toLowerCase())) return false;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
   if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
   return (
@@ -336,12 +347,42 @@ function isTitle(r: Reading, i: number): boolean {
     !isWetAlone.test(text)
   );
 }
+const introduces =
+  /^\s*(?:(?:hi|hello|ok|okay|right|so|well|today|now)\b[\s,!.]*)*(?:(?:the|this)\s+(?:[a-z]+\s+){0,2}?(?:fly|pattern|one)\b|(?:today\s+)?(?:i|we)(?:'m|\s+am|'re|\s+are|\s+will|'ll|\s+want\s+to)?\s+(?:going\s+to\s+)?(?:tie|tying|show|make|do)\b|here(?:'s|\s+is)\b|(?:my|our)\s+(?:[a-z]+\s+){0,2}?(?:fly|pattern)\b)/;
+const itsName =
+  /\b(?:call(?:ed)?(?:\s+(?:it|this(?:\s+one)?))?|named?|is|tie|tying|of)\s+(?:the\s+|a\s+|an\s+)?((?:\p{Lu}[\p{L}'-]+\s*){1,4})/u;
+/** “The fly I want to show you is a pupa I call the Mud Lark.”: a name, and nothing done yet. */
+function readIntroduction(r: Reading, i: number): boolean {
+  const text = r.plain[i] ?? "";
+  if (i !== r.lines.findIndex((t) => t.trim() !== "") || !introduces.test(text)) return false;
+  const line = lineOf(r, i);
+  const name = [...line.text.matchAll(new RegExp(itsName, "gu"))].at(-1)?.[1]?.trim();
+  if (name === undefined || /\d|\b(?:hooks?|thread|silk|fibres?|turns?|wire|bead|lead|dub)\b/.test(text)) return false;
+  r.bench.facts.name ??= name;
+  line.kind = "fact";
+  line.marks.push({ at: [0, line.text.length], kind: "known" });
+  return true;
+}
+
+/** “Simple midge, 20 and 22: black thread …”: with its sizes a name stands before a colon. */
+const nameAndSizes =
+  /^\s*([\p{L}][\p{L}'\s-]{2,30},\s*(?:sizes?\s*|#)?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|-|&)\s*|\s+(?:and|or|to)\s+)#?\d{1,2}(?:\/0)?)*):\s+(?=\S)/u;
+/** “Grab a size 10 nymph hook …”: what is done first, and no name. */
+const takesHook =
+  /\b(?:tak|grab|us|get|plac|put|slid|slip|clamp|mount)(?:e|ing|ting|ping|bing)?\b[^.;]*\bhook\b|\b\d[\d.,]*\s?mm\b|\bweighted\s+with\b|^\s*(?:i|we)(?:'m|\s+am|'re|\s+are|'ve)?\s+(?:on|using|use|have|got|put|start|begin)\b|^\s*(?:(?:so|ok|okay|right|now|first|to\s+start)\W+)*(?:take|grab|get|mount|de-?barb|put|place|fix|clamp|choose|pick|select|find|pinch|crimp|slide|slip|pop|load|set|use)\s+(?:up\s+|out\s+|on\s+)?(?:an?|the|your|my|one)\s/;
 /** “Shrimp. Take a size 10 hook …”: the name of the fly as a sentence of its own, and the rest is read by itself. */
 function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   const first = r.lines.findIndex((t) => t.trim() !== "");
-  const m = /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+)?)(?:\.|:(?=\s+hook\b))\s+(?=\S)/u.exec(text);
-  const words = m?.[1]?.replace(titleTail, "").trim() ?? "";
+  const m =
+    /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:\.|:(?=\s+hook\b))\s+(?=\S)/u.exec(
+      text,
+    ) ?? nameAndSizes.exec(text);
+  const words =
+    m?.[1]
+      ?.replace(titleTail, "")
+      .replace(/,\s*(?:sizes?\s*|#)?\d.*$/, "")
+      .trim() ?? "";
   if (i !== first || !m || words.split(/\s+/).length > 4 || verbAt(words, 0) || headOf(text).isListed) return false;
   if (/\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|hook|wet|dry)\b/.test(words)) return false;
   const at = lineOf(r, i).text.indexOf(lineOf(r, i).text.trimStart());
@@ -438,7 +479,8 @@ function readHookLine(r: Reading, i: number): void {
 
 /** “… sizes 8 and 10, and slide on a bead”: what is done in the same breath is a step. */
 const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "dub"]);
-const weighs = /^(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d/;
+const weighs =
+  /^(?:(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d|(?:\d{1,2}|[a-z]+)\s+(?:turns|wraps)\s+(?:of\s+)?(?:\S+\s+){0,3}(?:lead|wire)\b)/;
 /** “… and I use brown 8/0.” */
 const threadAhead =
   /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?!turns\b|size\b)[a-z]+\s+(?:50|70|100|140|210)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;

@@ -1,5 +1,7 @@
 import type { Role } from "../recipe";
 import { isColour } from "../materials";
+import { nounMeans } from "./description";
+import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
 import { verbAt } from "./verbs";
 
@@ -11,6 +13,8 @@ export interface LineHead {
   part?: string;
   /** Stretch of the part's name. */
   named?: [number, number];
+  /** Words ahead of it that say how it is: “Forked tail:”. */
+  ahead?: [number, number];
   /** “Tail (optional):”. */
   isOptional?: boolean;
   /** Begun with the name of a part, as in a list. */
@@ -114,6 +118,7 @@ const heads: readonly HeadReader[] = [
   colouredHead,
   countedHead,
   signedHead,
+  toldHead,
 ];
 
 /** Words that name a part as they do something: “weighted with”, “top it off with”. */
@@ -157,7 +162,8 @@ function countedHead(rest: string, begin: number): LineHead | undefined {
   const part = countedPart.exec(rest)?.[1];
   return part === undefined ? undefined : { begin, role: roleOfWord(part), part, isListed: true };
 }
-const countedPart = /^(?:an?|one|two|three|four|six|\d{1,2})\s+(antennae|feelers|horns|whiskers)\s+of\s/;
+const countedPart =
+  /^(?:an?|one|two|three|four|six|\d{1,2})\s+(antennae|feelers|horns|whiskers|claws|pincers)\s+(?:of|from|made\s+of|in)\s/;
 
 /** “Tail: …”, “for the throat, ten fibres”: a part with a sign behind it. */
 function signedHead(rest: string, counted: number): LineHead | undefined {
@@ -181,6 +187,34 @@ function signedHead(rest: string, counted: number): LineHead | undefined {
     part: word.replace(/\s+/g, " "),
     named: [at, at + word.length + which],
     isOptional: /optional/.test(m[3] ?? ""),
+    isListed: true,
+  };
+}
+
+const told = new RegExp(`^((?:[\\p{L}'-]+\\s+){1,2}?)(${PARTS})\\s*:\\s+(?=\\S)`, "u");
+const joins = new Set(["and", "or", "of", "the", "with", "for", "to", "in", "on", "at"]);
+/** What says nothing of length or amount: it may stay as it was said. */
+const plainly = /^(?:soft|stiff|neat|small)$/;
+/** “Forked tail: two biots”, “Soft front hackle: grouse”: how the part is stands ahead of it; of what, behind. */
+function toldHead(rest: string, counted: number): LineHead | undefined {
+  const [all, ahead = "", word = ""] = told.exec(rest) ?? [];
+  if (all === undefined || verbAt(rest, 0)) return undefined;
+  const saysOf = (w: string): boolean =>
+    isColour(w) || modifiers.has(w) || nounMeans(w) !== undefined || roleOfWord(w) !== undefined || joins.has(w);
+  if (
+    ahead
+      .trim()
+      .split(/\s+/)
+      .some((w) => saysOf(w) && !plainly.test(w))
+  )
+    return undefined;
+  const at = counted + ahead.length;
+  return {
+    begin: counted + all.length,
+    role: roleOfWord(word),
+    part: word.replace(/\s+/g, " "),
+    named: [at, at + word.length],
+    ahead: [counted, counted + ahead.trimEnd().length],
     isListed: true,
   };
 }

@@ -12,7 +12,7 @@ describe("so many of something that nothing takes up is asked about", () => {
       "three turns",
     ],
     ["turns of what is never wound", "Rib: palmered brown hackle, one size small, 6 turns", "6 turns"],
-    ["strands", "Tie in some copper flash on each side, three strands per side", "three strands"],
+    ["strands", "Tie in some copper flash on each side, three strands per side", "three strands per side"],
   ];
   test.each(cases)("%s", (_label, lines, words) => expect(asked(lines)[0]).toContain(`“${words}”`));
 });

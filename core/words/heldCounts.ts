@@ -34,7 +34,7 @@ const nouns: Record<Kind, string> = {
 };
 /** Where a step keeps how many there are. */
 const keysOf: Record<Kind, ReadonlySet<string>> = {
-  turns: new Set(["spread", "turns", "wraps", "times", "around", "count"]),
+  turns: new Set(["spread", "atMost", "turns", "wraps", "times", "around", "count"]),
   pieces: new Set(["spread", "fibres", "strands", "feathers", "pieces", "rope", "count", "layers", "slips"]),
   coats: new Set(["spread", "coats", "drops", "passes", "layers", "loopLayers", "times"]),
 };

@@ -1,3 +1,4 @@
+import { newMaterial, type Material } from "../materials";
 import { MM_PER_INCH } from "../units";
 import type { Bench } from "./bench";
 import type { LineMark, Reading, RecipeLine } from "./reading";
@@ -14,16 +15,25 @@ import { askUnheld, isOwnWords, stepsNear } from "./unheld";
  * about what is there.
  */
 export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): void {
-  const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts.sizes]);
+  // What waits and is never wound is told of as such; how long it was cut is with it.
+  const waiting = bench.waiting.flatMap((w) => (w.used || w.hangs || w.form === "stretch body" ? [] : [w.said]));
+  const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts.sizes, waiting]);
   for (const line of out) {
     // Where something else is asked, its answer may take the figure up; what the program has said itself is held.
     if (line.kind !== "steps" || line.asks.length > 0 || isOwnWords(line)) continue;
     const said = figuresSaid(line);
     if (said.length === 0) continue;
     const held = new Set([...figuresIn(stepsNear(line, bench)), ...everywhere]);
-    for (const s of said) if (!isCommon(s) && !isHeld(s, said, held)) askUnheld(line, s.at, s.end, s.mark);
+    // Dubbing is dosed by how full it is, not by its turns.
+    const isDubbed = bench.made.some((m) => m.step.do === "dress" && line.steps.includes(m.step.id));
+    for (const s of said) {
+      if (isCommon(s) || (isDubbed && ofTurns.test(line.text.slice(s.end)))) continue;
+      if (!isHeld(s, said, held)) askUnheld(line, s.at, s.end, s.mark);
+    }
   }
 }
+
+const ofTurns = /^\s+(?:[a-z]+\s+)?(?:turns?|wraps?)\b/i;
 
 interface SaidFigure {
   at: number;
@@ -39,7 +49,7 @@ const figure = new RegExp(
 );
 /** What counts lines, sizes, eights and points is no amount; of “three quarters” and “3½” the figure is another. */
 const ofNothing =
-  /^\s*(?:[-.)x:½¼¾⅓⅔]|\d\s*\/|and\s+an?\s+(?:half|quarter)\b|(?:figures?|eights?|halves|thirds?|quarters?|fifths?|sixths?|eighths?|tenths?)\b)|(?:figures?\s+of|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$/iu;
+  /^\s*(?:[-.)x:½¼¾⅓⅔]|\d\s*\/|and\s+an?\s+(?:half|quarter)\b|(?:figures?|eights?|halves|thirds?|quarters?|fifths?|sixths?|eighths?|tenths?)\b)|(?:figures?\s+of|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$|\d\/0\s*(?:or|,|\/|=|\()\s*$/iu;
 /** A pair has two, and so has each side; nobody counts one. Of less than one it is told in shares and words. */
 const FEWEST = 3;
 const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);
@@ -64,10 +74,20 @@ function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
   });
 }
 
+/** The names of what the fly is of, and the figures in which what was described differs from others of its form. */
 const materialsOf = ({ components, materials, newMaterials }: Bench): unknown[] =>
   components.flatMap((c) =>
-    c.material.map(({ value }) => materials.get(value) ?? newMaterials.find((m) => m.code === value)),
+    c.material.flatMap(({ value }) => {
+      const known = materials.get(value);
+      const described = known ? undefined : newMaterials.find((m) => m.code === value);
+      return described ? [described.name, ...figuresSaidOf(described)] : [known?.name];
+    }),
   );
+/** What its form has by itself nobody has said. */
+function figuresSaidOf(m: Material): number[] {
+  const nominal = figuresIn(newMaterial(m.code, "", m.form));
+  return [...figuresIn(m)].filter((n) => !nominal.has(n));
+}
 
 /** What one figure may have become: halves and doubles of pairs, shares, what is left of a whole, bunches together. */
 function isHeld({ n, unit }: SaidFigure, said: SaidFigure[], held: ReadonlySet<number>): boolean {

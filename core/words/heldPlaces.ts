@@ -1,5 +1,5 @@
 import type { Reading, RecipeLine } from "./reading";
-import { askUnheld, isOwnWords, stepsOf } from "./unheld";
+import { askUnheld, isOwnWords, knownWords, stepsOf } from "./unheld";
 
 /**
  * A place at the bend or within it, or a share of the shank, that was read, and to which nothing of the line goes in
@@ -15,20 +15,24 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
     if (said.length + shares.length === 0) continue;
     const near = stepsOf(line, bench);
     const held = placesIn(near);
-    for (const s of said) if (!held.has(s.where)) askUnheld(line, s.at, s.end, s.mark);
+    for (const s of said) if (!held.has(s.means)) askUnheld(line, s.at, s.end, s.mark);
     const numbers = numbersIn(near);
     const isAsked = ({ at, end }: { at: number; end: number }): boolean =>
       line.asks.some((a) => a.at[0] < end && a.at[1] > at);
-    for (const s of shares) if (!isSharedBy(numbers, s.where) && !isAsked(s)) askUnheld(line, s.at, s.end, s.mark);
+    for (const s of shares) if (!isSharedBy(numbers, s.means) && !isAsked(s)) askUnheld(line, s.at, s.end, s.mark);
   }
 }
 
 const INTO = /(?<!\p{L})(?:well\s+|half-?\s?way\s+|deep\s+)?(?:into|round|around|down|in)\s+the\s+bend(?!\s+of\b)/giu;
 const BEND = /(?<!\p{L})(?<!(?:into|round|around|down|in|between)\s+the\s+)(?:the|hook)\s+bend(?!s|\s+and\b|\p{L})/giu;
 
+/** “two thirds of the shank, no, make that half”: what is taken back need not be held. */
+const TAKEN_BACK = /^[\s,.;:–-]*(?:no|nope|sorry|oops|wait|scratch\s+that|(?:or\s+)?rather|make\s+(?:it|that))\b/i;
+const isTakenBack = (m: RegExpExecArray): boolean => TAKEN_BACK.test(m.input.slice(m.index + m[0].length));
+
 const placesSaid = (line: RecipeLine) => [
-  ...knownIn(line, INTO, () => "intoBend"),
-  ...knownIn(line, BEND, () => "bend"),
+  ...knownWords(line, INTO, (m) => (isTakenBack(m) ? undefined : "intoBend")),
+  ...knownWords(line, BEND, (m) => (isTakenBack(m) ? undefined : "bend")),
 ];
 
 const SHARE_OF_SHANK =
@@ -36,25 +40,11 @@ const SHARE_OF_SHANK =
 const PARTS: Record<string, number> = { third: 3, quarter: 4 };
 const TIMES: Record<string, number> = { two: 2, three: 3 };
 const sharesSaid = (line: RecipeLine) =>
-  knownIn(line, SHARE_OF_SHANK, ([, many = "", part = ""]) =>
-    part === "" ? 0.5 : (TIMES[many.toLowerCase()] ?? 1) / (PARTS[part.toLowerCase()] ?? 1),
-  );
-
-/** “two thirds of the shank, no, make that half”: what is taken back need not be held. */
-const TAKEN_BACK = /^[\s,.;:–-]*(?:no|nope|sorry|oops|wait|scratch\s+that|(?:or\s+)?rather|make\s+(?:it|that))\b/i;
-/** Words of a line that were understood, with what each stands for. */
-function knownIn<T>({ text, marks }: RecipeLine, words: RegExp, means: (m: RegExpExecArray) => T) {
-  const known = marks.filter((m) => m.kind === "known");
-  return [...text.matchAll(words)].flatMap((m) => {
-    const [at, end] = [m.index, m.index + m[0].length];
-    const mark = known.find((k) => k.at[0] <= at && k.at[1] >= end);
-    const isOther = marks.some((k) => k.kind !== "known" && k.at[0] < end && k.at[1] > at);
-    return mark === undefined || isOther || TAKEN_BACK.test(text.slice(end))
-      ? []
-      : [{ at, end, where: means(m), mark }];
+  knownWords(line, SHARE_OF_SHANK, (m) => {
+    const [, many = "", part = ""] = m;
+    if (isTakenBack(m)) return undefined;
+    return part === "" ? 0.5 : (TIMES[many.toLowerCase()] ?? 1) / (PARTS[part.toLowerCase()] ?? 1);
   });
-}
-
 /** The share itself, what it leaves, or half of it on either side. */
 const isSharedBy = (numbers: readonly number[], share: number): boolean =>
   numbers.some((n) => [share, 1 - share].some((s) => Math.abs(n - s) < ROUNDED));

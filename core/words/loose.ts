@@ -7,7 +7,7 @@ import { number } from "./text/number";
 import type { Told } from "./told";
 
 const looseRead = match(
-  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|whisper|hint|bit|wisp|tuft|sprig|bunch|clump|bundle|(?<=\\b(?:an?|the|another)\\s+)stack(?=\\s+of\\b)|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle|head|collar|ball|bump|thorax|tail|wing|hackle|gap|space|dam|loop|noodle|butt|tag)\\b)|(?:(?:slightly|fairly|rather|very|much)\\s+)?(?:small|little|tiny|smaller|larger|thinner|sparser|big|large|fat|thick|fair|healthy|decent|modest|thin|slim)\\s+(?:bunch|pinch|amount|clump|stack|bundle|wisp)|good\\s+(?:bunch|pinch|few|clump)|sparse\\s+(?:bunch|wisp|pinch)|generous\\s+(?:bunch|pinch|clump)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
+  "((?:a\\s+|an\\s+)?(?:couple(?:\\s+of)?|few|several|pinch|touch|whisper|hint|bit|wisp|tuft|sprig|bunch|clump|bundle|brush(?=\\s+of\\s+(?!fib|flash))|(?<=\\b(?:an?|the|another)\\s+)stack(?=\\s+of\\b)|little(?!\\s+(?:bunch|pinch|clump|tuft|bundle|head|collar|ball|bump|thorax|tail|wing|hackle|gap|space|dam|loop|noodle|butt|tag)\\b)|(?:(?:slightly|fairly|rather|very|much)\\s+)?(?:small|little|tiny|smaller|larger|thinner|sparser|big|large|fat|thick|fair|healthy|decent|modest|thin|slim)\\s+(?:bunch|pinch|amount|clump|stack|bundle|wisp)|good\\s+(?:bunch|pinch|few|clump)|sparse\\s+(?:bunch|wisp|pinch)|generous\\s+(?:bunch|pinch|clump)|plenty|some(?!\\s+\\d))(?:\\s+of)?)",
 );
 const looseNumber = map(
   seq(words("\\("), number, opt(match("(?!mm\\b|cm\\b)([a-z]+)")), words("\\)")),
@@ -25,6 +25,16 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
   const found = looseRead(text, at);
   if (!found || told.kind === "act" || coupleOfMm(text, at)) return undefined;
   if (told.kind === "glue" && /\btouch\b/.test(found.value[0] ?? "")) return undefined;
+  // “Wipe a bit of superglue on”: a liquid is reckoned by drops and coats, and what is usual is one.
+  if (told.kind === "glue" && /\b(?:bit|little|some)\b/.test(found.value[0] ?? "")) {
+    told.understood.push({ at, end: found.end });
+    return found.end;
+  }
+  // “A bit of dark hare”: of what is dubbed it counts nothing, and it is dubbed as usual.
+  if (told.kind === "dress" && /^a\s+(?:little\s+)?bit\s+of\b/.test(text.slice(at, found.end))) {
+    told.understood.push({ at, end: found.end });
+    return found.end;
+  }
   // “flared a little”: how, not how many.
   if (/^an?\s+(?:bit|little|touch)$/.test(found.value[0] ?? "") && /^\s*(?:[,.;)]|$)/.test(text.slice(found.end))) {
     told.kept.push({ at, end: found.end });

@@ -4,6 +4,7 @@ import { type LineHead, headingOf, headOf, ordinal } from "./head";
 import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
+import { scan } from "./scan";
 import { indexOf, scanned } from "./scanned";
 import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne } from "./telling/spoken";
 import { inOwnMeasures } from "./ownMeasures";
@@ -13,11 +14,15 @@ import { readStuffLists } from "./stuffLists";
 import { takeSecondThread, declareThread, changeAtLast } from "./telling/threads";
 import { askLostCounts } from "./heldCounts";
 import { askLostFigures } from "./heldFigures";
+import { askLostLengths } from "./heldLengths";
 import { askLostPlaces } from "./heldPlaces";
+import { askLostStuff } from "./heldStuff";
+import { askWoundThatLies } from "./neverWound";
 import { assemble, markStated } from "./assemble";
 import { isNone, saysNone, noneAhead } from "./telling/none";
 import { asideOf } from "./telling/asides";
 import { joined } from "./joined";
+import { inTurn } from "./telling/inTurn";
 import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
 import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
@@ -112,6 +117,9 @@ class RecipeReader implements Reading {
     askLostFigures(this);
     askLostCounts(this);
     askLostPlaces(this);
+    askWoundThatLies(this);
+    askLostStuff(this);
+    askLostLengths(this);
     const recipe = assemble(this);
     markStated(this, recipe);
     for (const line of this.out) line.notes = [...new Set(line.notes)];
@@ -171,13 +179,21 @@ class RecipeReader implements Reading {
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
     this.bench.pulledLater = this.pulledAfter(i);
-    const told = this.withTaken(i, joined(this.told(i), text));
+    const told = this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
+    if (head.ahead && told[0]) this.tellAhead(told[0], text, head);
     if (this.loops.tellsOnly(i)) return;
     const finish = this.bench.finish;
-    told.forEach((t, n) => tellClause(this, i, t, n, told));
+    if (!this.ofTaken.has(i)) told.forEach((t, n) => tellClause(this, i, t, n, told));
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
+  }
+
+  /** “Forked tail: two biots”: what stands ahead of the part is said of it, or kept as it is. */
+  private tellAhead(first: Told, text: string, { ahead: [at, end] = [0, 0], role, part }: LineHead): void {
+    const [own, ...more] = scan(text, at, end, { role, part }, this.scanContext, first.kind);
+    if (own && more.length === 0 && own.rest.length === 0) Object.assign(first.said, { ...own.said, ...first.said });
+    first.kept = [...first.kept, { at, end }];
   }
 
   /** What an earlier line only took, by the line that ties it in. */
@@ -192,10 +208,22 @@ class RecipeReader implements Reading {
     const own = onlyTaken(told, this.plain[i] ?? "");
     const next = own && this.tiesLater(i, own);
     if (next === undefined) return told;
+    for (let n = i + 1; n < next; n++) this.addLength(n, own ?? []);
     this.taken.set(next, own ?? []);
     this.line(i).notes.push(`tied in by line ${next + 1}`);
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
     return told.filter(isDoneMeanwhile).map((t) => ({ ...t, refers: undefined }));
+  }
+  /** Lines that only say how long that is which was taken. */
+  private readonly ofTaken = new Set<number>();
+  /** “They extend half a shank beyond the bend”, between taking feathers and tying them in. */
+  private addLength(n: number, [taken]: readonly Told[]): void {
+    const [own, more] = this.told(n);
+    const shown = own?.said.shown ?? own?.said.leave;
+    const isBare = own?.verb === undefined && own?.role === undefined && own?.description === undefined;
+    if (!taken || more || shown === undefined || !isBare || taken.said.shown !== undefined) return;
+    taken.said.shown = shown;
+    this.ofTaken.add(n);
   }
   /** The line, one or two further on, that ties in what this one took, with nothing else tied in between. */
   private tiesLater(i: number, taken: readonly Told[]): number | undefined {

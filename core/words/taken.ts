@@ -3,7 +3,21 @@ import { formTold, wordsOf, type Told } from "./told";
 
 export const feathers = new Set(["hackle", "feather fibre"]);
 /** “One quill, tie it in by the tip”: what is named first, and tied in then. */
-const tiedByItsEnd = new Set(["hackle", "feather fibre", "herl", "chenille", "yarn", "floss", "tinsel", "wire"]);
+const tiedByItsEnd = new Set([
+  "hackle",
+  "feather fibre",
+  "herl",
+  "chenille",
+  "yarn",
+  "floss",
+  "tinsel",
+  "wire",
+  "stretch body",
+  "quill",
+  "hair",
+  "flash",
+  "rubber",
+]);
 /** “Cut a strip of foam, tie it in at the bend”: what was cut is tied in once, where the second says. */
 export function withTaken(all: Told[], text: string): Told[] {
   const out: Told[] = [];

@@ -21,6 +21,8 @@ export interface Told extends Span {
   alternates: Description[];
   /** “it”, “them”, “the rest of the fibres”: what was told of last. */
   refers?: "it" | "the rest" | "the same";
+  /** The winding of what was just wound goes on, in turns of its own. */
+  isInTurn?: true;
   /** The part is that of the line's head, not its own. */
   isInherited?: boolean;
   /** What a coat goes on, where that is told by its stuff. */

@@ -46,3 +46,34 @@ export function askUnheld(line: RecipeLine, at: number, end: number, mark: LineM
     answers: [{ label: "Keep it as an instruction", text: `[${words}]` }],
   });
 }
+
+/** Words of a line that were understood, with what they stand for. */
+export interface KnownWords<T> {
+  at: number;
+  end: number;
+  means: T;
+  mark: LineMark;
+}
+/**
+ * The words of a line that fit a pattern and were understood as a whole.
+ *
+ * @param pattern with the flag g; searched from the start of the line
+ * @param means what a match stands for; undefined where it counts for nothing
+ */
+export function knownWords<T>(
+  { text, marks }: RecipeLine,
+  pattern: RegExp,
+  means: (m: RegExpExecArray) => T | undefined,
+): KnownWords<T>[] {
+  const found: KnownWords<T>[] = [];
+  // Not by matchAll, which copies the pattern at each line.
+  pattern.lastIndex = 0;
+  for (let m = pattern.exec(text); m !== null; m = pattern.exec(text)) {
+    const [at, end] = [m.index, m.index + m[0].length];
+    const mark = marks.find((k) => k.kind === "known" && k.at[0] <= at && k.at[1] >= end);
+    if (mark === undefined || marks.some((k) => k.kind !== "known" && k.at[0] < end && k.at[1] > at)) continue;
+    const value = means(m);
+    if (value !== undefined) found.push({ at, end, means: value, mark });
+  }
+  return found;
+}

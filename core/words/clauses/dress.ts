@@ -67,7 +67,7 @@ const shapes: [string, DubbedShape][] = [
   ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|taper(?:ed|ing)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
+    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|taper(?:ed|ing)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
     "cigar",
   ],
   [
@@ -270,6 +270,15 @@ export const dressClauses: Clause[] = [
     (s) => {
       if (s.shape !== undefined) return false;
       s.shape = "tapered";
+    },
+  ),
+  clause(
+    "starting thin at the tail and getting fat by the bead",
+    words(
+      "(?:start(?:ing)?|begin(?:ning)?)\\s+(?:off\\s+)?(?:very\\s+)?(?:thin|slim|sparse|fine|skinny)(?:\\s+(?:at|by|near|from)\\s+the\\s+(?:tail|bend|back|rear))?\\s*,?\\s*(?:and\\s+|then\\s+)*(?:get|grow|becom|go|build|end)(?:ing|ting|s)?(?:\\s+up)?\\s+(?:fat|thick|full|heav|wid|plump)(?:ter|er|ier|y|d?er)?(?:\\s+(?:by|at|near|towards?|behind)\\s+the\\s+(?:bead|eye|head|front|thorax))?",
+    ),
+    (s) => {
+      s.shape ??= "tapered";
     },
   ),
   clause("tapered", shape, (s, sh) => {

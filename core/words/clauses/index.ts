@@ -55,6 +55,10 @@ const windWords =
 /** What is laid is a whole feather too: that alone winds nothing. */
 const wholeFeather = /\bwhole\s+feathers?\b/gi;
 
+/** “Tied in at the bend by six turns”: those of the thread that hold it. */
+const heldByTurns =
+  /\b(?:by|with|using|under)\s+(?:\d+|[a-z]+)\s+(?:(?:tight|firm|good|hard|more|thread|x|cross(?:ed)?)\s+)*(?:turns?|wraps?)\b(?!\s+of\s+(?!the\s+thread|thread|silk))/gi;
+
 /** “One and a half turns, no more”: of what waits there. */
 const bareTurns =
   /^\W*(?:figures?[- ]of[- ]eights?[^,;.]*,\s*)?(?:(?:just|only|about|take|make|give|then|and)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
@@ -102,7 +106,12 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     return "lay";
   // A cover lies over what it covers, whatever else its line winds.
   if (role === "wing case" && !/\b(?:wound|wrapped|palmer\w*)\b/i.test(text)) return "lay";
-  if (role !== undefined && laidRoles.has(role) && !windWords.test(text.replace(wholeFeather, ""))) return "lay";
+  if (
+    role !== undefined &&
+    laidRoles.has(role) &&
+    !windWords.test(text.replace(wholeFeather, "").replace(heldByTurns, ""))
+  )
+    return "lay";
   // “6 fibres, wound to the thorax”: their count is that of a bundle that is wound.
   if (role === undefined && form === "feather fibre" && /\b(?:wound|wind|wrap|wrapped)\b/i.test(text)) return "wind";
   if (

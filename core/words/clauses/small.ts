@@ -39,6 +39,9 @@ export const seatClauses: Clause[] = [
     ),
     (s, [, , c]) => lashed(s, c.n),
   ),
+  clause("10 each way", seq(count, words("(?:turns\\s+|wraps\\s+)?(?:each|either|both)\\s+ways?")), (s, [c]) =>
+    lashed(s, 2 * c.n),
+  ),
   clause(
     "figure of eight lashings",
     words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
@@ -262,7 +265,7 @@ export const glueClauses: Clause[] = [
 ];
 /** Words for what is done without adding material. */
 const actWords: [string, Act][] = [
-  ["brush(?:es|ed|ing)?(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
+  ["brush(?:es|ed|ing)?(?!\\s+of\\b)(?:\\s+out)?|comb(?:ed|ing)?(?:\\s+out)?", "brush"],
   [
     anyOf(
       "(?:pull|tease)(?:s|ed|ing)?\\s+out\\s+(?:(?:a\\s+)?(?:few|little|bit|some)\\s+)?(?:of\\s+)?(?:the\\s+)?(?:guard\\s+hairs?|fibres?|fibers?|fur|dubbing|hairs?)",
@@ -331,7 +334,7 @@ const actWords: [string, Act][] = [
 export const actRead = oneOf(
   ...actWords.map(([w, act]) => map(words(w), () => act)),
   // “Over wet varnish”: that one is read by its own words.
-  ...acts.flatMap((a) => (a === "wet" ? [] : [map(words(a), () => a)])),
+  ...acts.flatMap((a) => (a === "wet" || a === "brush" ? [] : [map(words(a), () => a)])),
 );
 
 /** What can be said of something that adds no material. */

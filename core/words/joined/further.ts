@@ -13,6 +13,34 @@ export const withTurnsOf = (all: Told[], text: string): Told[] =>
     return { ...t, said: { ...said, rule: { turns: count } } };
   });
 
+const onTopOfIt = /\b(?:on\s+top|over\s+(?:it|them|that))\b/;
+/** “Two layers of lead (8 turns, then 6 on top)”: the second layer is told for itself. */
+export const withLayersTold = (all: Told[], text: string): Told[] =>
+  all.map((t, n) => {
+    const next = all[n + 1];
+    const isTold =
+      t.role === "weight" &&
+      t.said.passes === 2 &&
+      next?.said.rule?.turns !== undefined &&
+      !next.description &&
+      onTopOfIt.test(text.slice(next.at, next.end));
+    if (!isTold) return t;
+    const { passes: _passes, ...said } = t.said;
+    return { ...t, said };
+  });
+
+const bareAgain = /^\s*(?:dubbing|fur|hackle|wire|tinsel|floss|herl|chenille|yarn|wool)\s*$/;
+const turnsOfIt = /^\W*(?:just\s+|only\s+|about\s+)*\S+\s+(?:\S+\s+)?(?:turns?|wraps?)\s+of\s/;
+/** “Dub a collar of dark hare's ear, three turns of dubbing”: of what was just named, and no second one. */
+export const withTurnsOfIt = (all: Told[], text: string): Told[] =>
+  all.reduce<Told[]>((told, t) => {
+    const before = told.at(-1);
+    const isBare = t.verb === undefined && t.role === undefined && bareAgain.test(t.description?.text ?? "");
+    const isOfIt = before?.description !== undefined && formTold(before) === formTold(t) && before.kind === t.kind;
+    if (!before || !isBare || !isOfIt || !turnsOfIt.test(text.slice(t.at, t.end))) return [...told, t];
+    return told.with(-1, { ...before, said: { ...before.said, ...t.said }, ...wordsOf(before, t), end: t.end });
+  }, []);
+
 /** “Wing: a clump of hair. One shank long. Tips forward.”: sentences that only say more of what the first one laid. */
 export const withFurther = (all: Told[]): Told[] =>
   all.reduce<Told[]>((told, t) => {

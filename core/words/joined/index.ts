@@ -3,8 +3,9 @@ import type { Told } from "../told";
 import { withCoat, withPiece } from "./coats";
 import { withOnes, withBothColours } from "./colours";
 import { withMixed, withDubbing, withCarrier } from "./dubbed";
-import { withPartBehind, withFurther, withTurnsOf } from "./further";
+import { withPartBehind, withFurther, withLayersTold, withTurnsOf, withTurnsOfIt } from "./further";
 import { withUnder, withLayers, withWetUnder } from "./layers";
+import { withRibOver } from "./heldBy";
 import { withLegsOf } from "./legsOf";
 import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
@@ -12,6 +13,7 @@ import { withRetracted } from "./retracted";
 import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
 import { withSharesOfColour } from "./sharesOfColour";
 import { withTakenUp } from "./takenUp";
+import { withVarnish } from "./varnished";
 import { withTwisted, withNamedAhead } from "./twisted";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
@@ -20,6 +22,10 @@ export const joined = (all: Told[], text: string): Told[] => passes().reduce((to
 /** One after the other: what is taken back first, then what is of one thing, then what is done with it. */
 const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
+  withVarnish,
+  withRibOver,
+  withTurnsOfIt,
+  withLayersTold,
   withTakenUp,
   withCoat,
   withWoundLater,

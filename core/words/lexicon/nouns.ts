@@ -54,6 +54,7 @@ const nouns: [string, NounForm][] = [
       "(?:moulded|tape|foil|adhesive|stick[-\\s]?on|doll|dome|painted|weighted|lead|plastic|glass|holographic|self-adhesive|mono|3d)\\s+(?:eyes?|stick-?ons?)",
       "stick[-\\s]?ons?",
       "\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:[a-z]+\\s+)?eyes(?!\\s+(?:behind|back|from))",
+      "\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:[a-z]+\\s+)?eye(?=\\s+(?:on|to)\\s+(?:each|either)\\s+side)",
     ),
     { form: "eyes" },
   ],
@@ -89,7 +90,15 @@ const nouns: [string, NounForm][] = [
     "(?<=\\bturns\\s+of\\s+|\\brib(?:bed)?\\s+(?:it\\s+|the\\s+\\w+\\s+)?with\\s+)(?:(?:extra\\s+)?fine|small|medium)\\s+(?:red\\s+)?(?:gold|silver|copper)(?=\\s*(?:[,.;]|$|to\\s+rib|over|through|in\\b|as\\b))",
     { form: "wire" },
   ],
+  [
+    "(?<![\\d.,])0?[.,]\\d+\\s*mm\\s+(?:copper|brass)(?=\\s*(?:[,.;]|$|for\\b|as\\b|to\\b|at\\b|in\\b))",
+    { form: "wire" },
+  ],
   ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
+  [
+    "(?<![\\d#/]|\\b(?:hooks?|sizes?)\\s+)(?:6|8|10|12|14|16|18)\\/0\\s+(?:black|white|brown|red|tan|grey|gray|olive|orange|yellow|green|claret|pink|purple|rust|cream|primrose)(?!\\s+(?:thread|silk|wire|hook))(?=\\s*(?:[,.;]|$|to\\b|from\\b|down\\b|back\\b|and\\b))",
+    { form: "thread" },
+  ],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk|gel[-\\s]?spun(?:\\s+\\d{2,3})?(?:\\s+thread)?", { form: "thread" }],
   [
     anyOf(

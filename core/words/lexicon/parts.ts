@@ -53,6 +53,8 @@ const roleWords: Record<string, Role> = {
   tail: "tail",
   tails: "tail",
   tailing: "tail",
+  whisk: "tail",
+  whisks: "tail",
   shuck: "tail",
   "trailing shuck": "tail",
   "tail fibres": "tail",

@@ -31,6 +31,12 @@ const measures = new RegExp(
   `\\d|\\b(?:${NUMBER_WORD}|half|halfway|twice|double|thirds?|quarters?|turns?|wraps?|coats?|layers?|drops?|reach(?:es|ing)?|longer|shorter|lengths?|as\\s+(?:long|wide|thick)\\s+as|level\\s+with|even\\s+with|equal|past|beyond|as\\s+far\\s+as|mm|cm|inch(?:es)?|wide|thick(?:er)?|thinner|fuller|barely|just)\\b`,
   "u",
 );
+/** “So that the tips touch the tail”, “so they come to the point”: how long it is, told as an aim. */
+const reachesTo =
+  /\b(?:touch|meet|come|stick|extend|project|protrude|poke|end|stop|finish|hang|show|stand)(?:s|es)?\b[^,.;]*\b(?:shank|gape|gap|hook|tail|wing|bend|barb|point|eye|bead|thorax|abdomen|hackle)\b/;
+/** “So the fibres slope back over the body”: how they lie. */
+const liesOver =
+  /^\s*(?:(?:the\s+)?(?:fib(?:re|er)s|tips)|they|it)\s+(?:slope|sweep|lie|slant|lean)s?\b[^,.;]*\bover\s+the\s+(?:body|back|abdomen)\b/;
 const isBecause = /^because/;
 const ends = /[,;:.()!?](?=\s|$)|\s-\s/g;
 
@@ -61,5 +67,5 @@ export function reasonAt(
   // Whatever stands behind “because” is why, also where it counts.
   if (isBecause.test(text.slice(at, opened.end))) return stop;
   const stretch = text.slice(opened.end, stop).replace(/\d+\s*(?:degrees|°)/g, "");
-  return measures.test(stretch) ? undefined : stop;
+  return measures.test(stretch) || reachesTo.test(stretch) || liesOver.test(stretch) ? undefined : stop;
 }

@@ -14,7 +14,8 @@ export interface Head {
 
 /** “tie in the wire and a hackle”, “tie in at the bend: chenille, wire and a hackle”. */
 const isListOf = (before: string): boolean =>
-  /(?:\band|\bplus|&)(?:\s+then)?\s*$/.test(before) || /:\s[^.;:]*,\s*$/.test(before);
+  /(?:\band|\bplus|&|,)(?:\s+then)\s*$|(?:\band|\bplus|&|\bfollowed\s+by)\s*$/.test(before) ||
+  /:\s[^.;:]*,\s*$/.test(before);
 const sentenceOfPart = new RegExp(`^\\s*(?:[\\p{L}-]+\\s+){0,2}(${PARTS})\\s*(?:[.;]|$)`, "u");
 
 /**
@@ -77,7 +78,9 @@ const ribbedWith = words(
 );
 
 /** “black floss, palmered with a black cock hackle”: the hackle is another part, over what was just told. */
-const palmeredWith = words("(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)");
+const palmeredWith = words(
+  "(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)|(?:and\\s+)?(?:an?|one)\\s+(?=(?:[\\p{L}-]+\\s+){0,3}(?:hackle|saddle|cock|hen)\\s+palmered\\b)",
+);
 
 /** What goes over the part that was just told, of stuff of its own, and where its words begin. */
 export function overItAt(text: string, at: number): { end: number; role: "hackle" | "rib" } | undefined {

@@ -76,6 +76,10 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
       ? undefined
       : found;
   const sentence = text.slice(at, endOfPart(text, at, endOfSentence(text, at, to)));
+  // “black marabou tail as long as the shank”: the part stands behind what it is of.
+  const named = isPlain ? partLast.exec(sentence)?.[1] : undefined;
+  if (named !== undefined) Object.assign(told, { role: roleOfWord(named), part: named });
+  standsOff(told, sentence, formSaid(found));
   // “Collar: two fibres each side as feelers, and a turn of partridge”: the first is another part than the line.
   const other = told.role && forRole.exec(sentence.split(/[,;]/)[0] ?? "")?.[1];
   const role =
@@ -86,6 +90,20 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   // “Tail: breast feather, wound as a hackle, 3 turns”
   const isWound = (role === "tail" || role === "hackle" || role === "collar") && asHackle.test(sentence);
   told.kind = isWound ? "wind" : kindOfTold(told.verb, role, form, sentence);
+}
+
+const wound = new Set<MaterialForm | undefined>(["herl", "yarn", "floss", "tinsel"]);
+const behindBend =
+  /\b(?:extend|reach|stick|hang|trail|project)\w*\b[^.;]*\b(?:past|beyond|behind|over|off)\s+the\s+(?:hook\s+)?(?:bend|back)\b/;
+const overWing = /^\W*(?:finish|cap|crown|top)\b[^.;]*\bwing\b/;
+const alongSides = /\bon\s+(?:each|either|both)\s+sides?\b/;
+const isWoundSoon = /\b(?:turns?|wraps?|wind|wrap|wound|rib|hang(?:ing)?)\b/;
+/** “Six herls that extend past the bend”, “two strands of tinsel on each side”: usually wound, here not. */
+function standsOff(told: Told, sentence: string, form: MaterialForm | undefined): void {
+  if (told.role !== undefined || told.verb !== "tie in" || !wound.has(form) || isWoundSoon.test(sentence)) return;
+  if (form === "herl" && overWing.test(sentence)) Object.assign(told, { role: "topping", part: "topping" });
+  else if (behindBend.test(sentence)) Object.assign(told, { role: "tail", part: "tail" });
+  else if (form === "tinsel" && alongSides.test(sentence)) Object.assign(told, { role: "flash", part: "flash" });
 }
 
 /** The form of what is described ahead; where nothing is, that which the part is made of. */
@@ -113,7 +131,21 @@ const furAsHair =
 const roleAhead = (sentence: string): Role | undefined =>
   backOver.test(sentence)
     ? "wing case"
-    : roleOfWord(forRole.exec(sentence)?.[1] ?? bareRole.exec(sentence)?.[1] ?? partOf.exec(sentence)?.[1] ?? "");
+    : roleOfWord(
+        [forRole, madeRole, bareRole, partOf, partLast].reduce<string | undefined>(
+          (found, pattern) => found ?? pattern.exec(sentence)?.[1],
+          undefined,
+        ) ?? "",
+      );
+
+/** “Six hackle barbs make the tail”. */
+const madeRole = new RegExp(
+  `(?<!\\btips\\s+(?:\\w+\\s+)?)\\b(?:makes?|forms?|making|forming)\\s+(?:up\\s+)?(?:an?|the|its)\\s+(${PARTS})(?![\\p{L}])`,
+  "u",
+);
+/** “orange biot cheeks”: parts that stand off, behind what they are of. */
+const partLast =
+  /^\W*(?:(?!(?:of|to|at|in|on|over|behind|with|without|no|same|this|that|your|my|for|from|and|by|into|as|than|tie|the|past|half|twice)\b)[\p{L}\d.'-]+\s+){1,4}((?<!\b(?:pheasant|turkey|squirrel|calf|goose|peacock|deer|buck|fox|cock|hen|partridge|grouse|mallard|swan|kip|marten|mink)\s+)tails?|wings?|cheeks|legs|throat|beard|underwing|feelers|antennae)\s*(?:[,.;]|$|as\s+long\b|equal\b|reaching\b|twice\b|half\s+(?:the|an?)\b)/u;
 
 const backOver =
   /^\W*(?:an?\s+|the\s+)?(?:[\p{L}-]+\s+){1,3}back\s+(?:folded|pulled|stretched|drawn|brought)\s+(?:forwards?\s+)?over\b/u;

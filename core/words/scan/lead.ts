@@ -40,7 +40,7 @@ const placeAhead = seq(
 );
 
 const onSides = words(
-  `(?:on|along|down|to)\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`,
+  `(?:on\\s+(?:the\\s+)?top|on\\s+the\\s+(?:underside|bottom)|underneath)(?:\\s+of\\s+(?:that|it|this|the\\s+(?:shank|hook|body)))?|(?:on|along|down|to)\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`,
 );
 
 /** “At the bend tie in a bunch”: the place first, and then what is done there. */
@@ -85,6 +85,7 @@ const leadIn = words(
     "please",
     "again",
     "here",
+    "for\\s+(?:this|these)(?:\\s+(?:one|ones|fly|flies|pattern))?(?=\\s)",
     "once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
   ),
 );

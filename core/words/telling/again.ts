@@ -2,13 +2,58 @@ import { settleStart, startOf } from "../started";
 import { formTold, type Told } from "../told";
 import type { MadeStep } from "../bench";
 import type { Reading } from "../reading";
-import { isColour } from "../../materials";
+import { colourIn, isColour } from "../../materials";
 import { stuffOf } from "../named";
 import { roleOfWord, PARTS } from "../lexicon/parts";
 import { kindOfTold, scan } from "../scan";
 import { shareEach, hairOnTheBack, shareLength, woundNext } from "../shareOut";
 import { supply } from "../supply";
 import { NUMBER_WORD, readNumber } from "../text/number";
+
+const again =
+  /^\W*(?:(?:and|then|now|tie\s+in|add|put)\s+)*(?:(?:exactly\s+)?(?:the\s+)?same\s+(?:thing\s+)?again|(?:another|an?\s+(?:second|third|fourth)|(?:the\s+)?(?:second|third|fourth|next))\s+(?:(?:bunch|clump|one|pair|lot|piece|strand)\s*,?\s*)?(?:of\s+)?(?:(?:exactly\s+)?the\s+same|like\s+(?:it|that|the\s+(?:first|last)(?:\s+one)?)))\b/;
+/** “The same again, 1 cm in front of it”, “another bunch of the same below”: once more what was tied in last. */
+function sameAgain(r: Reading, told: Told, text: string): void {
+  const words = again.exec(text.slice(told.at, told.end))?.[0];
+  const last = r.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined)?.step;
+  const component = r.bench.component(last?.component);
+  const exact = r.bench.materialOf(component);
+  if (words === undefined || told.description || last?.do !== "lay" || !component || !exact) return;
+  const begin = told.at + words.length;
+  const [more, ...others] = scan(text, begin, told.end, {}, r.scanContext, "lay");
+  if (others.length > 0) return;
+  const { amount, shown, attitude, stance } = last;
+  // “The same again in olive”
+  const colour = more?.rest.find((x) => isColour(text.slice(x.at, x.end).trim()));
+  const stuff = colour && `${text.slice(colour.at, colour.end).trim()} ${stuffOf(exact.name)}`;
+  Object.assign(told, {
+    kind: "lay",
+    verb: "tie in",
+    role: component.role,
+    part: component.role,
+    refers: undefined,
+    description: colour
+      ? { ...colour, text: stuff, means: { form: exact.form } }
+      : { at: told.at, end: told.at, text: exact.name, exact },
+    said: { amount, shown, ...(attitude && { attitude }), ...(stance && { stance }), ...more?.said },
+    understood: [{ at: told.at, end: begin }, ...(more?.understood ?? [])],
+    kept: more?.kept ?? [],
+    loose: more?.loose ?? [],
+    rest: more?.rest.filter((x) => x !== colour) ?? [],
+  });
+}
+
+/** “White sighter on top, 4 mm of poly”: the colour of a part is that of its stuff. */
+function inItsColour(_: Reading, told: Told, text: string): void {
+  const { description, role, part } = told;
+  const at = told.rest.find((x) => isColour(text.slice(x.at, x.end).trim()));
+  if (!at || role === undefined || part === undefined || !description || description.exact || description.isReference)
+    return;
+  if (!text.slice(at.end).trimStart().startsWith(part) || colourIn(description.text)) return;
+  told.description = { ...description, text: `${text.slice(at.at, at.end).trim()} ${description.text.trim()}` };
+  told.rest = told.rest.filter((x) => x !== at);
+  told.understood.push(at);
+}
 
 /** “Over that six strands of herl”: on top of what was tied in last. */
 function liesOver(told: Told, text: string): void {
@@ -168,6 +213,8 @@ export const sharings: readonly ((text: string, all: Told[]) => void)[] = [
 export const retellings: readonly ((r: Reading, told: Told, text: string) => void)[] = [
   (r, told) => settleStart(told.said, startOf(r.bench)),
   (_, told, text) => liesOver(told, text),
+  sameAgain,
+  inItsColour,
   sameAsPart,
   inFrontOfFirst,
   (_, told, text) => supply(told, text),

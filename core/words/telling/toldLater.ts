@@ -42,7 +42,7 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
     if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
     // “Rib 6 turns” takes up what a list named before.
     if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) return false;
-    return isAbout(r, t, named) && isDone(t, role, isListed);
+    return isAbout(r, t, named) && (isDone(t, named, isListed) || (!isListed && liesThere(r, t, named)));
   });
 }
 
@@ -67,14 +67,21 @@ function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): bo
 const wholeHackle = /\b(?:hackles?|saddles?)$/;
 
 /** Whether a clause ties in, winds or takes over what it is about. */
-function isDone(t: Told, role: Component["role"], isListed: boolean): boolean {
+function isDone(t: Told, { role, material }: Named, isListed: boolean): boolean {
   if (t.verb === "tie in" || t.verb === "take over" || t.verb === "seat") return true;
   // What is wound of a tail is the rest of what was tied in for it.
   if (!isLaid(role) && (t.verb === "wind" || t.verb === "dub" || t.said.rule?.turns !== undefined)) return true;
   if (isListed) return false;
   // “A slip of black duck on each side”, “make a narrow hot spot”
-  const isSlip = t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill";
+  const isSlip =
+    t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill" && material?.form !== "flash";
   return isSlip || (role === "butt" && t.role === role && t.kind === "wind");
+}
+
+/** “Biots one on each side, half the body long”: a step that says how that very stuff lies ties it in. */
+function liesThere(r: Reading, { verb, kind, description, said }: Told, { material, role }: Named): boolean {
+  const isLying = verb === undefined && kind === "lay" && (said.shown ?? said.round ?? said.tieIn) !== undefined;
+  return isLying && description !== undefined && material !== undefined && means(r, description, material, role);
 }
 
 /** “Palmer the hackles down the body”: what is wound over a part is not that part. */

@@ -35,6 +35,13 @@ const range = map(seq(opt(hedge), number, between, number), ([, a, , b]) => spre
 const between2 = map(seq(words("between"), number, words("and"), number), ([, a, , b]) => spreadOf(a, b));
 const most = map(seq(upTo, number), ([, n]) => ({ n, atMost: true }));
 const mostBehind = map(seq(number, words("at\\s+(?:the\\s+)?most|max(?:imum)?|tops")), ([n]) => ({ n, atMost: true }));
+/** “at least six”: so many, and somewhat more. */
+const andMore = (n: number): Count | undefined => spreadOf(n, hedged(n).spread?.[1] ?? n);
+const fewest = map(
+  seq(words("at\\s+(?:the\\s+)?least|no\\s+(?:fewer|less)\\s+than|min(?:imum)?\\.?(?:\\s+of)?"), number),
+  ([, n]) => andMore(n),
+);
+const fewestBehind = map(seq(number, words("or\\s+more|min(?:imum)?|at\\s+(?:the\\s+)?least")), ([n]) => andMore(n));
 const about = map(seq(hedge, number), ([, n]) => hedged(n));
 const soMany = map(seq(number, orSo), ([n]) => hedged(n));
 const once = map(match("(once|twice|thrice)"), ([w]) => ({ n: w === "once" ? 1 : w === "twice" ? 2 : 3 }));
@@ -45,6 +52,8 @@ export const count: Reader<Count> = memo(
     range,
     most,
     mostBehind,
+    fewest,
+    fewestBehind,
     about,
     soMany,
     map(number, (n) => ({ n })),

@@ -23,7 +23,7 @@ const measureWords: [string, Measure][] = [
   ["underwing", "underwing"],
 ];
 const LENGTHS =
-  "(?:'s)?(?:[- ]?(?:lengths?|widths?))?(?:\\s+of\\s+the\\s+hook)?(?:\\s+is\\s+(?:wide|long|deep|tall|high))?";
+  "(?:'s)?(?:[- ]?(?:lengths?|widths?|heights?))?(?:\\s+of\\s+the\\s+hook)?(?:\\s+is\\s+(?:wide|long|deep|tall|high))?";
 const measure: Reader<Measure> = memo(
   oneOf(
     ...measureWords.map(([w, m]) =>
@@ -109,7 +109,7 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
     // “the length of the body and a half”, “the hook plus half again”
     map(
-      seq(the, measure, match("(?:and|plus)\\s+(?:an?\\s+)?(half|quarter)(?:\\s+(?:again|as\\s+much))?")),
+      seq(the, measure, match("-?(?:and|plus)[-\\s]+(?:an?[-\\s]+)?(half|quarter)(?:\\s+(?:again|as\\s+much))?")),
       ([, of, [more]]) => ({
         of,
         times: more === "half" ? 1.5 : 1.25,
@@ -287,10 +287,14 @@ const measurePast: Reader<PlainLength> = map(
     the,
     words("(?:hook\\s+)?bends?(?:\\s+of\\s+the\\s+hook)?"),
   ),
-  ([, by]) =>
-    "of" in by && (by.of === "gape" || by.of === "eye" || by.of === "shank")
+  ([, by]): PlainLength | undefined => {
+    if (!("of" in by)) return undefined;
+    // What is tied in at the bend reaches so far behind it as it is long.
+    if (by.of === "hook") return by;
+    return by.of === "gape" || by.of === "eye" || by.of === "shank"
       ? { to: { landmark: "bend", plus: { of: by.of, times: by.times } } }
-      : undefined,
+      : undefined;
+  },
 );
 /** “One and a half shanks beyond the bend”: nothing is tied in so far behind. */
 const shanksBeyond: Reader<PlainLength> = map(
@@ -306,8 +310,14 @@ const sharePast: Reader<PlainLength> = map(
   ([, , share]) =>
     share > 0 && share < 1 ? { to: { landmark: "bend", plus: { of: "shank", times: share } } } : undefined,
 );
+/** “Reaching half way down the body”. */
+const halfWayDown: Reader<PlainLength> = map(
+  seq(opt(reaching), words("half-?\\s?way\\s+(?:down|along|up|back\\s+along|over)"), the, match("(body|abdomen)")),
+  (): PlainLength => ({ of: "body", times: 0.5 }),
+);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   pastBy,
+  halfWayDown,
   measurePast,
   sharePast,
   shanksBeyond,
@@ -408,6 +418,9 @@ const measured: Reader<PlainLength> = beginning(measureLength.firsts, (text, at)
 export const length: Reader<LengthRule> = memo(
   map(seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measured)), ([, rule]) => rule),
 );
+/** What a length ends at, without a word that reaches: “the bend”, behind “no longer than”. */
+export const lengthTo: Reader<LengthRule> = map(reached, (r) => r);
+
 /** A length that ends somewhere: “to the point”, “2 mm past the barb”. */
 export const lengthReaching: Reader<LengthRule> = memo(
   map(seq(hedges, oneOf<LengthRule>(pointToBarb, asFarAs)), ([, rule]) => rule),

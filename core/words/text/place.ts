@@ -22,6 +22,8 @@ const unitWord = match(`${NOT_INCHES}(${LENGTH_UNIT})`);
 const unitJoined = new RegExp(`${NOT_INCHES}(${LENGTH_UNIT})(?![\\p{L}\\p{N}])`, "iuy");
 /** A unit may stand right behind its figure. */
 const unit: Reader<(string | undefined)[]> = (text, at) => {
+  // “a 3-inch length”
+  if (text[at] === "-" && /\d/.test(text[at - 1] ?? "")) at++;
   unitJoined.lastIndex = at;
   const m = unitJoined.exec(text);
   return m ? { value: m.slice(1), end: at + m[0].length } : unitWord(text, at);
@@ -135,6 +137,10 @@ const landmarkWords: [string, Place][] = [
   ["(?<=\\b(?:at|near|to|behind)\\s+(?:the\\s+)?)head(?!\\s+(?:of|hackle|end|size|length))", { eyeLengths: 1 }],
   ["(?<=\\b(?:at|to)\\s+the\\s+)(?:front\\s+)?quarter\\s+(?:mark|point)", { fraction: 0.25 }],
   ["(?<=\\b(?:at|to)\\s+the\\s+)(?:front\\s+)?third\\s+(?:mark|point)", { fraction: Number((1 / 3).toPrecision(12)) }],
+  [
+    "(?<=\\b(?:at|to)\\s+the\\s+)(?:first|front)\\s+third(?!\\s+(?:of|mark|point)\\b)",
+    { fraction: Number((1 / 3).toPrecision(12)) },
+  ],
   // “trimmed to a point” is a shape.
   [
     "(?<!\\b(?:an?|that|this|same|which)\\s+)(?:hook(?:'s)?\\s+)?(?:point|(?<=\\bthe\\s+)points)(?:\\s+of\\s+the\\s+hook)?(?!\\s+(?:(?:directly|right|just|exactly|straight)\\s+)?(?:above|over|opposite|level)\\b)",
@@ -452,6 +458,14 @@ const partFront: Reader<Place> = map(seq(the, part), ([, role]): Place =>
   role === "bead" ? { landmark: "eye" } : { part: role, end: "front" },
 );
 const target: Reader<Place> = oneOf(base, plainPart);
+/** “1 cm in front of it”: of what was told of last. */
+const itself: Reader<Place> = map(
+  words("(?:it|that|them|those)(?=\\s*(?:[,.;)]|$|(?:and|then|with|on|in|at)\\b))"),
+  () => ({
+    part: "it",
+    end: "front" as const,
+  }),
+);
 
 /**
  * A place at a distance from another: “3 mm behind the eye”, “just in front of the weight”, “2 eyes short of the bend”.
@@ -459,7 +473,7 @@ const target: Reader<Place> = oneOf(base, plainPart);
 const away: Reader<Place> = oneOf<Place>(
   // Nothing is tied in between a bead and the eye that it stands against: “before” is when, or where it comes from.
   map(words("before\\s+the\\s+(?:bead|cone)(?:\\s+goes\\s+on)?"), () => ({ eyeLengths: 0.5 })),
-  map(seq(distance, leads, oneOf(base, plainPart)), ([d, sign, p]) => shifted(faced(p, sign), turned(d, sign))),
+  map(seq(distance, leads, oneOf(base, plainPart, itself)), ([d, sign, p]) => shifted(faced(p, sign), turned(d, sign))),
   map(seq(distance, crossing, target), ([d, how, p]) => crossed(p, how, d)),
   map(seq(slightly, leads, target), ([, sign, p]) => besides(faced(p, sign), sign)),
   map(seq(slightly, crossing, target), ([, how, p]) => crossed(p, how, JUST)),

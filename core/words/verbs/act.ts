@@ -1,5 +1,7 @@
+import type { Component, Role } from "../../recipe";
 import type { Telling } from "../bench";
 import { actRead } from "../clauses/small";
+import { nounMeans } from "../description";
 import type { Said } from "../said";
 import { readNumber } from "../text/number";
 import { make } from "./making";
@@ -36,19 +38,26 @@ export function tellAct(t: Telling): void {
 /** A part that is there; what is done to it makes no new one. */
 function thereOf(t: Telling): Meant {
   const { told, bench } = t;
-  const code = told.description
-    ? (
-        told.description.exact ??
-        bench.index.find(
-          told.description.text,
-          new Set(bench.components.flatMap((c) => c.material.map((m) => m.value))),
-        )[0]
-      )?.code
-    : undefined;
-  const of =
-    code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
-  const component = of ?? bench.ofRole(told.role) ?? (told.refers ? bench.component(bench.last.component) : undefined);
+  const role = told.role;
+  const component =
+    (told.description && bench.partOf(told.description)) ??
+    bench.ofRole(role) ??
+    (role && bench.ofRole(calledToo[role])) ??
+    (told.refers ? bench.component(bench.last.component) : told.description ? undefined : partWithin(t));
   return { component, role: component?.role, form: bench.formOf(component) };
+}
+
+/** One hackle is called by either name. */
+const calledToo: Partial<Record<Role, Role>> = { hackle: "collar", collar: "hackle" };
+
+const stuffWithin =
+  /(?<!\b(?:under|behind|over|before|of|to|from|round|at)\s+(?:the\s+)?)\b(hackles?|dubbing|fur|fib(?:re|er)s|barbs|hairs?|foam|wool|yarn|herls?|marabou)\b/;
+/** “Tease out the fur”, “pull the dubbing out”: the words of what is done hold what it is done to. */
+function partWithin({ told, text, bench }: Telling): Component | undefined {
+  const [, noun] = stuffWithin.exec(text.slice(told.at, told.end)) ?? [];
+  return noun === undefined
+    ? undefined
+    : bench.partOf({ at: told.at, end: told.end, text: noun, means: nounMeans(noun) });
 }
 
 const manyHitches = /\b(\d|two|three|four)\s+half[- ]?hitch/;

@@ -76,8 +76,14 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   const { bench, told } = t;
   const { component, role, form } = object;
   takeRest(said, bench, told.part);
-  // A tail hackle is wound where a tail would be.
-  if (told.part === "tail hackle" && kind === "wind" && !said.from && !said.there && !said.begin)
+  // A tail hackle, or a rear one, is wound where a tail would be.
+  if (
+    (told.part === "tail hackle" || told.part === "rear hackle") &&
+    kind === "wind" &&
+    !said.from &&
+    !said.there &&
+    !said.begin
+  )
     said.there = { landmark: "bend" };
   takeShare(said, role, t);
   inStrands(said, form);

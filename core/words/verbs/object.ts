@@ -217,6 +217,8 @@ function roleFrom(
     // What lies over the back is no tail, however far behind it is tied in.
     if (form === "hair" && said.attitude === "over") return "wing";
     if (isRear && !said.hanging) return form === "flash" && bench.ofRole("tail") ? "flash" : "tail";
+    // “Tied in so that the fibres slope back over the body”
+    if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";
     // “Two cdc feathers on top, the tips just past the bend”
     if (form === "feather fibre" && said.round?.top && said.shown && !isRear) return "wing";
     if (form === "feather fibre")
@@ -235,6 +237,8 @@ function roleFrom(
   if (isDubbed && told && alongShank(told) < AT_THE_FRONT) return "thorax";
   // “Two hackles, as long as the tail”, tied in at the bend: they lie with it.
   if (form === "hackle" && isRear && !said.rule && (said.shown ?? said.like) !== undefined) return "tail";
+  // “Four saddles on top, on edge”: what is tied in on top and not wound is a wing.
+  if (form === "hackle" && said.round?.top && !isWound && !isRear) return "wing";
   const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
   if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
   // “Peacock herl, 8 strands on top”: what lies over all is no body.

@@ -48,6 +48,10 @@ export function tellTakeOver(telling: Telling): void {
   if (cheeks) return takeOver(t, cheeks, told.said);
   // What is wound or spread already is only stroked into its place.
   if (object.component && object.role !== "wing case") return stroke(t, object);
+  // “Pull the shellback forward”, where a band waits that no line has called so.
+  const band = told.role === "wing case" ? bench.waits((w) => !w.hangs && w.form === "stretch body") : undefined;
+  const shell = band && stripOf(t, band.component);
+  if (shell) return takeOver(t, shell, told.said);
   t.line.asks.push({
     at: [told.at, told.end],
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",

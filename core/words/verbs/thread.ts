@@ -207,6 +207,7 @@ export const move = verb(
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:come|go|move|advance)(?=\\s+forwards?\\s+(?:by\\s+)?(?:an?|one|two|half)\\s+(?:third|quarter|half|thirds)?\\s*(?:of\\s+)?the\\s+shank\\b)",
     "(?:run|go|carry\\s+on)(?=\\s+(?:to|as\\s+far\\s+as|until)\\s+(?:(?:the|a|about|just|over|above)\\s+)*(?:hook\\s+)?(?:bend|barb|point|mid|half|rear|back|tail|thorax)\\b)",
+    "get\\s+(?:it|the\\s+(?:thread|silk))\\s+(?:down|back|up)(?=\\s+(?:to|past|over|just|a\\s+(?:little|bit)|well|into|round|around)\\b)",
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",
     "(?:bring|take|move|return|run|carry|advance|wind|wrap|spiral|work|lead|leave|let|park|lay)\\s+(?:the\\s+)?(?:thread|silk|bobbin)(?:\\s+hang(?:ing)?)?" +

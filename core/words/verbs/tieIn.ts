@@ -1,7 +1,7 @@
 import { withoutPlural } from "../../numeric";
 import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
-import { timesAsMuch, type LayAmount, type LengthRule, type RecipeStep, type Role } from "../../recipe";
+import { timesAsMuch, type LayAmount, type LengthRule, type Reach, type RecipeStep, type Role } from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { anyOf } from "../parse";
@@ -13,6 +13,7 @@ import { objectOf, type Meant } from "./object";
 import { tellFinish } from "./finish";
 import { placeOf, settleParts } from "./places";
 import { tellSeat } from "./seat";
+import { tellThread } from "./thread";
 import { verb } from "./verb";
 
 const woundForms = new Set(strandForms);
@@ -28,11 +29,20 @@ export const waitsToBeWound = (role: Role | undefined, form: MaterialForm | unde
       ((form === "hackle" || form === "quill" || form === "feather fibre") &&
         (role === "hackle" || role === "collar" || role === "body" || role === "thorax"))));
 
+const ofHook: ReadonlySet<string> = new Set(["point", "barb", "bend"]);
+const isOfHook = (reach: Reach): reach is "point" | "barb" | "bend" => ofHook.has(reach);
+
 /** Ties something in where it is said, or where the thread hangs: it stays as it lies, or waits for a later line. */
 export function tellTieIn(t: Telling): void {
   const { told, bench } = t;
   if (told.kind === "seat") return tellSeat(t);
   if (told.kind === "glue") return tellFinish(t);
+  // “Bind thread to bend”: that is how far it goes.
+  const { shown } = told.said;
+  if (told.role === "thread" && !told.description && shown && "reach" in shown && isOfHook(shown.reach)) {
+    const { shown: _shown, ...more } = told.said;
+    return tellThread({ ...t, told: { ...told, kind: "wind", said: { ...more, end: { landmark: shown.reach } } } });
+  }
   if (saysWhere(t) || saysOfBarbs(t)) return;
   // “A strip of latex, hanging back”: it waits to be pulled over.
   const isBand = formSaid(told.description) === "stretch body" && !/\bfoam\b/i.test(told.description?.text ?? "");
@@ -314,13 +324,16 @@ function forWinding(own: Said, form: MaterialForm | undefined): void {
   delete own.face;
 }
 
+const isPost =
+  /^\W*(?:an?\s+|the\s+)?(?:wing\s+|parachute\s+)?post\s+of\b|\b(?:as|for|to\s+(?:make|form))\s+an?\s+(?:wing\s+|parachute\s+)?post\b/;
+
 /** What a part is called says how it lies. */
-function byPart(own: Said, { told, bench, line }: Telling, form: MaterialForm | undefined): void {
+function byPart(own: Said, { told, bench, line, text }: Telling, form: MaterialForm | undefined): void {
   const part = told.part ?? "";
   // A belly of hair lies along the hook; what hangs down is a beard.
   if (form === "hair" && /\bbelly\b/.test(part)) own.attitude ??= "back";
   // A post is a wing that stands.
-  if (/\bpost\b/.test(part)) own.attitude ??= "up";
+  if (/\bpost\b/.test(part) || isPost.test(text.slice(told.at, told.end))) own.attitude ??= "up";
   // What has claws is tied with its head at the bend.
   if (isClaw.test(part) && !(own.tieIn?.at ?? own.there ?? own.begin ?? own.from))
     Object.assign(own, { tieIn: { ...own.tieIn, at: { landmark: "bend" } }, attitude: own.attitude ?? "back" });
@@ -402,7 +415,14 @@ function timesThePart(bench: Bench, words: string, times = 1): LengthRule | unde
 }
 /** As long as the part that is tied of a material. */
 const lengthLike = (bench: Telling["bench"], words: string): LengthRule | undefined => stepLike(bench, words)?.shown;
+const partBehind = /\s(tail|wing|underwing|throat|beard)$/;
 function stepLike(bench: Telling["bench"], words: string): Extract<RecipeStep, { do: "lay" }> | undefined {
+  // “A touch longer than the fox tail”: that part, whatever it is of.
+  const role = roleOfWord(partBehind.exec(words.toLowerCase().trim())?.[1] ?? "");
+  const part = bench.made.findLast(
+    ({ step }) => step.do === "lay" && step.shown !== undefined && bench.component(step.component)?.role === role,
+  )?.step;
+  if (role !== undefined && part?.do === "lay") return part;
   const form = bench.components.map((c) => ({ c, m: bench.materialOf(c) }));
   const wanted = words
     .toLowerCase()
@@ -431,12 +451,15 @@ function besideItsHost(
   return { from, to, ...(shown && { shown }), ...(attitude && { attitude }), ...(at && { tieIn: at }), ...said };
 }
 
+/** What is tied in by the length: “12 cm of black floss”. */
+const isCut = (form: MaterialForm): boolean => cutForms.has(form) || form === "floss" || form === "stretch body";
+
 /** What was said at the tie-in and counts when it is wound. */
 function keptFor(said: Telling["told"]["said"], form: MaterialForm | undefined): Waiting["said"] {
   const kept: Waiting["said"] = {};
   if (said.pieceMm !== undefined) kept.pieceMm = said.pieceMm;
   // “Catch in 10 cm of fine gold wire”: what is wound is so long a piece.
-  else if (form !== undefined && cutForms.has(form) && said.shown && "mm" in said.shown) kept.pieceMm = said.shown.mm;
+  else if (form !== undefined && isCut(form) && said.shown && "mm" in said.shown) kept.pieceMm = said.shown.mm;
   if (said.methods) kept.methods = said.methods;
   if (said.face) kept.face = said.face;
   if (said.stretch !== undefined) kept.stretch = said.stretch;
@@ -478,7 +501,7 @@ export const tieInVerb = verb(
     "offer\\s+up(?=\\s+(?:an?|the|two|three|four|five|six|seven|eight|ten|\\d+|some)\\s)",
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
-    "(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
+    "(?:stick|press)(?=\\s+(?:an?|the|two|one|\\d)\\s)(?:\\s+on)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
     "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b|take\\s+the\\s+(?:[a-z]+\\s+){1,2}(?:down|off)\\b)(?:take|(?:grab|gather)(?!\\s+some\\b|\\s+[^,.;]*\\b(?:dubbing|fur|wool)\\b)|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
   ),
   tellTieIn,

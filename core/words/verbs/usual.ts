@@ -4,6 +4,7 @@ import type { Bench, Telling } from "../bench";
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import { barbed, type Meant } from "./object";
+import { looseLeft } from "../told";
 import { sayLength } from "../say/length";
 
 /** “The rib through it, same number of turns”: as many as what was wound last had. */
@@ -98,8 +99,11 @@ export function thickOrLong(
   const { thick } = said;
   if (kind !== "lay" || !thick) return;
   delete said.thick;
-  if (form === "hair") {
+  // “A pinch of marabou (2 mm), a shank long”: so thick is the pinch.
+  const isBunch = told.loose.some(({ words }) => bunch.test(words));
+  if (form === "hair" || isBunch) {
     said.amount ??= { clump: thick };
+    if (isBunch) told.loose = looseLeft(told.loose, said);
     return;
   }
   if (form === "quill" || said.isSlips) {
@@ -112,6 +116,8 @@ export function thickOrLong(
     answers: [],
   });
 }
+
+const bunch = /\b(?:pinch|bunch|clump|tuft|wisp|bundle|amount)\b/;
 
 /** What is said of a step, of what it is, and where its words stand. */
 interface Supplied extends Meant {

@@ -58,7 +58,10 @@ function windsDubbed(t: Telling): boolean {
   const isNext = told.role === undefined && bench.waits((w) => !w.hangs) === undefined;
   const isNamed = told.refers === "it" || (before?.line === line.number && onward.test(words));
   const isIt = told.description === undefined && (said.rule?.turns === undefined || isNamed);
-  const isOfIt = before?.step.do === "dress" && (before.line === line.number || isNext) && isIt;
+  // “Make a rope 6 cm long”, and on the next line “wrap that forward”: whatever else waits.
+  const isRope = before?.step.do === "dress" && before.line === line.number - 1 && isNoodle(before.step);
+  const isThat = isRope && thatOne.test(words) && told.role === undefined;
+  const isOfIt = before?.step.do === "dress" && (before.line === line.number || isNext || isThat) && isIt;
   if (isOfIt && !throughIt.test(words)) {
     // “Dub the silk; wind it four turns”: how much it takes follows from how full it is.
     if (said.rule?.turns !== undefined)
@@ -71,6 +74,10 @@ function windsDubbed(t: Telling): boolean {
   whereDubbed(dubbed, t);
   return true;
 }
+
+const thatOne = /^\W*(?:then\s+|now\s+|and\s+)*(?:wind|wrap)\s+(?:that|this|it)\b/u;
+const isNoodle = (step: RecipeStep): boolean =>
+  step.do === "dress" && (step.noodle !== undefined || step.loopMm !== undefined);
 
 /** “Dub the silk and wind back in four turns”. */
 const onward = /\bwind(?:ing)?\s+(?:it\s+)?(?:back|forwards?|on)\s+in\s/u;
@@ -91,6 +98,7 @@ function isOfAnother({ told, bench }: Telling): boolean {
 
 /** Who may take it without anything new being tied in, in the order in which they are asked. */
 const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [
+  windsInTurn,
   liftsIt,
   standsWing,
   saysItsTurns,
@@ -99,6 +107,19 @@ const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [
   windsTaken,
   windsSilk,
 ];
+
+/** “One turn at the bend, then open to the front”: the same strand goes on; where none was wound, that is asked. */
+function windsInTurn(t: Telling): boolean {
+  const { told, bench, line } = t;
+  if (!told.isInTurn) return false;
+  const last = bench.made.at(-1);
+  const component = last?.line === line.number ? bench.component(last.step.component) : undefined;
+  if (last?.step.do !== "wind" || !component) return true;
+  const { role } = component;
+  const object: Meant = { component, role, form: bench.formOf(component) };
+  make(t, "wind", { ...told.said }, object, { name: last.step.name ?? partName(t, object, "winding") });
+  return true;
+}
 
 function windsAllHackles(t: Telling): boolean {
   const all = allHackles(t);
@@ -665,6 +686,7 @@ export const windVerb = verb(
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
     "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
     "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",
+    "take\\s+(?=(?:the|that|your)\\s+(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|oval|mono)\\s+(?:the\\s+(?:other|opposite)\\s+way|forwards?|up|over|through|across|round|around)\\b)",
     "run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)",
     "build(?:\\s+up)?",
     "fill(?:\\s+(?:up|in))?",

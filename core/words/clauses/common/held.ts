@@ -28,7 +28,7 @@ export const tiedIn: Clause = clause(
   "tied in at the bend with 5 wraps",
   seq(
     match(
-      "(?:(tied\\s+down)|tied\\s+(?:in|on)|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed|(?<=\\b(?:wire|tinsel|oval|rib|herls?|hackle|saddle|floss|mono|strip|chenille|yarn|wool)\\s+)in(?=\\s+(?:at|on)\\s))",
+      "(?:(tied\\s+down)|tied\\s+(?:in|on)|tied(?=\\s+(?:half-?\\s?way|(?:an?|one|two)\\s+(?:third|quarter)s?\\b|mid-?|(?:just\\s+|right\\s+)?behind\\s+the|at\\s+the|\\d[\\d.,]*\\s*(?:mm|cm)\\s+(?:behind|in\\s+front|from|back)))|caught\\s+in|bound\\s+in|set\\s+in|set(?=\\s+(?:at|near)\\s)|fixed|(?<=\\b(?:wire|tinsel|oval|rib|herls?|hackle|saddle|floss|mono|strip|chenille|yarn|wool)\\s+)in(?=\\s+(?:at|on)\\s))",
     ),
     opt(words("just|right")),
     opt(words("at|on|near")),

@@ -61,6 +61,10 @@ export const byFeather: Clause[] = [
     if (s.amount !== undefined && !("feathers" in s.amount)) return false;
     s.amount = { feathers: 2, paired: true };
   }),
+  clause("in pairs", words("(?:matched\\s+)?in(?:to)?\\s+(?:matched\\s+|matching\\s+)?pairs"), (s) => {
+    if (!s.amount || !("feathers" in s.amount) || s.amount.feathers % 2 !== 0) return false;
+    s.amount = { ...s.amount, paired: true };
+  }),
   clause(
     "1 pair of feathers",
     seq(count, opt(words("matched|matching")), words("pairs?|prs?\\.?"), opt(words("of\\s+feathers"))),
@@ -89,7 +93,7 @@ export const byFeather: Clause[] = [
   clause(
     "tips only",
     match(
-      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:each|either|per)\\s+side\\b|(?:as|for)\\s+(?:the\\s+|an?\\s+)?(?:wings?|tails?|spinner|spent)\\b))",
+      "(?:just\\s+the\\s+|only\\s+the\\s+|the\\s+)?(tips?|(?<=hackle\\s+)points)(?:\\s+only)?(?=\\s*(?:[,.;]|$|(?:tied|set|mounted|spent|back\\s+to\\s+back)\\b|(?:each|either|per)\\s+side\\b|(?:as|for)\\s+(?:the\\s+|an?\\s+)?(?:wings?|tails?|spinner|spent)\\b))",
     ),
     (s, [tips = ""]) => {
       if (s.amount && !("feathers" in s.amount)) return false;

@@ -107,8 +107,16 @@ export const byNumber: Clause[] = [
     },
   ),
   clause(
+    "two claws of",
+    seq(count, words("(?:claws|pincers|antennae|feelers|horns|whiskers)\\s+(?:(?:made\\s+)?of|from|in)")),
+    (s, [{ n }]) => {
+      if (s.count !== undefined || s.amount !== undefined || !Number.isInteger(n) || n < 1) return false;
+      s.count = n;
+    },
+  ),
+  clause(
     "a piece of yarn",
-    words("(?:an?\\s+|one\\s+)?(?:small|short|little|single)?\\s*(?:piece|length|bit)\\s+of(?!\\s+(?:\\d|the\\b))"),
+    words("(?:an?\\s+|one\\s+)?(?:small|short|little|single)?\\s*(?:piece|length|bit)\\s+of(?!\\s+(?:[1-9]|the\\b))"),
     (s) => {
       if (s.count !== undefined || s.amount !== undefined) return false;
       s.count = 1;

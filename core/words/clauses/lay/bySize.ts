@@ -180,6 +180,14 @@ export const bySize: Clause[] = [
     },
   ),
   clause(
+    "as wide as half the gape",
+    seq(words("(?:each\\s+)?(?:(?:about|roughly|nearly)\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"), lengthNamed),
+    (s, [, slipWidth]) => {
+      if (s.amount && !("slipWidth" in s.amount)) return false;
+      s.amount = { slipWidth };
+    },
+  ),
+  clause(
     "2 mm wide",
     seq(
       opt(words("each|(?:cut|trimmed)(?:\\s+(?:to|about))*")),

@@ -178,7 +178,7 @@ export const saidToBeLengths: Clause[] = [
       opt(words("so(?:\\s+that)?")),
       lengthNamed,
       words(
-        "(?:is|are)\\s+(?:left|showing|sticking\\s+out|free)(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?|(?:hangs?|sticks?|stands?|pokes?|shows?|trails?)\\s+(?:off|out|back|behind|over)(?:\\s+(?:the\\s+)?(?:back|behind|end|bend))?",
+        "(?:(?:is|are)\\s+)?(?:left|showing|sticking\\s+out|free|visible|shows?(?=\\s*(?:[,.;]|$)))(?:\\s+(?:as|for)\\s+(?:a|the)\\s+tail|\\s+behind)?|(?:hangs?|sticks?|stands?|pokes?|shows?|trails?)\\s+(?:off|out|back|behind|over)(?:\\s+(?:the\\s+)?(?:back|behind|end|bend))?",
       ),
     ),
     (s, [, l]) => {
@@ -199,11 +199,11 @@ export const saidToBeLengths: Clause[] = [
     "sticking out 12 mm",
     seq(
       words(
-        "(?:so\\s+(?:that\\s+)?)?(?:the\\s+|their\\s+|its\\s+)?(?:tips?|ends?)?\\s*(?:sticking|sticks?|poking|pokes?|standing|stands?|hanging|hangs?|show|shows)\\s+(?:out|past|beyond)|(?:sticking|poking|standing|hanging)\\s+out|(?:so\\s+(?:that\\s+)?)?(?:the\\s+|its\\s+)?(?:tips?\\s+)?extend(?:s|ing)?|projecting|showing",
+        "(?:so\\s+(?:that\\s+)?)?(?:the\\s+|their\\s+|its\\s+|they\\s+|it\\s+)?(?:tips?|ends?|fib(?:re|er)s)?\\s*(?:sticking|sticks?|poking|pokes?|standing|stands?|hanging|hangs?|show|shows)\\s+(?:out|past|beyond)|(?:sticking|poking|standing|hanging)\\s+out|(?:so\\s+(?:that\\s+)?)?(?:the\\s+|its\\s+)?(?:tips?\\s+)?(?:they\\s+|it\\s+)?extend(?:s|ing)?|projecting|showing",
       ),
       opt(words("by|about|for")),
       lengthNamed,
-      opt(match("(past\\s+the\\s+(?:hook\\s+)?bend)|back(?:wards?)?|behind|to\\s+the\\s+rear")),
+      opt(match("((?:past|behind|beyond)\\s+the\\s+(?:hook\\s+)?bend)|back(?:wards?)?|behind|to\\s+the\\s+rear")),
     ),
     (s, [, , l, past]) => shown(s, past?.[0] === undefined ? l : pastBend(l)),
   ),
@@ -243,6 +243,24 @@ export const bareLengths: Clause[] = [
     "the same length",
     words(
       "(?:of\\s+)?(?:the\\s+)?same\\s+length(?!\\s+as)|(?:the\\s+same\\s+length|as\\s+long)\\s+as\\s+(?:it|them)|level\\s+with\\s+(?:it|them)",
+    ),
+    put({ sameLength: 1 }),
+  ),
+  clause(
+    "to the tips of the herl",
+    seq(
+      words("(?:(?:extend|reach)(?:s|ing)?\\s+)?(?:to|as\\s+far\\s+as)\\s+the\\s+(?:tips?|ends?)\\s+of\\s+the"),
+      match("((?!hook|shank|tail\\b|wing\\b|body\\b)(?:[a-z]+\\s+)?[a-z]+)(?=\\s*(?:[,.;]|$))"),
+    ),
+    (s, [, [like]]) => {
+      if (s.shown !== undefined || s.like !== undefined) return false;
+      Object.assign(s, { like, likePlusMm: 0 });
+    },
+  ),
+  clause(
+    "of equal length",
+    words(
+      "(?:of\\s+)?(?:equal|the\\s+same|similar|like)\\s+length(?!\\s+(?:to|as)\\b)|(?<=,\\s*)(?:the\\s+)?same(?=\\s*(?:[.;]|$))",
     ),
     put({ sameLength: 1 }),
   ),

@@ -8,7 +8,13 @@ import { lengthNamed } from "../../text/length";
 import { stretched } from "../common";
 
 export const attitudeOf = (w: string): Attitude =>
-  w.startsWith("forward") ? "forward" : w.startsWith("down") ? "down" : w.startsWith("up") ? "up" : "back";
+  w.startsWith("forward")
+    ? "forward"
+    : /^(?:down|under|below|beneath)/.test(w)
+      ? "down"
+      : w.startsWith("up")
+        ? "up"
+        : "back";
 
 export const stanceOf = (w: string): Stance | undefined =>
   w === "roof"

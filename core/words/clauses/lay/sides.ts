@@ -31,8 +31,12 @@ export const sides: Clause[] = [
   ),
   clause(
     "on either side of a ball of dubbing",
-    match(`(?:(?:tied|set|mounted|one)\\s+)?(?:in\\s+)?(?:on\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+${A_BALL}`),
-    heldApart,
+    match(`(?:(?:tied|set|mounted|one)\\s+)?(?:in\\s+)?(?:on\\s+)?(either|each|both)\\s+sides?\\s+of\\s+${A_BALL}`),
+    (s, [which, by]) => {
+      heldApart(s, [by]);
+      // “Two fibres each side of a ball”: so many on each.
+      if (which === "each" && s.amount) Object.assign(s, { round: { near: 1, far: 1 }, perSide: true });
+    },
   ),
   clause(
     "base wrapped 6 times",
@@ -288,9 +292,19 @@ export const sides: Clause[] = [
     },
   ),
   clause(
+    "so the fibres slope back over the body",
+    words(
+      "(?:so\\s+(?:that\\s+)?)?(?:(?:the\\s+)?(?:fib(?:re|er)s|tips)|they|it)\\s+(?:slope|sweep|lie|slant|lean)s?\\s+(?:(?:well|low|flat|straight)\\s+)?(?:back\\s+)?(?:(?:well|low|flat)\\s+)?over\\s+the\\s+(?:body|back|abdomen)",
+    ),
+    (s) => {
+      if (s.attitude !== undefined) return false;
+      s.attitude = "over";
+    },
+  ),
+  clause(
     "pointing back",
     match(
-      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
     ),
     (s, [way, upright]) => {
       s.attitude = upright !== undefined ? "up" : attitudeOf(way ?? "");

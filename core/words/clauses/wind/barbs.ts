@@ -1,6 +1,6 @@
 import { map, match, oneOf, seq, opt, words } from "../../parse";
 import { type Clause, clause, samePair } from "../../said";
-import { lengthPair, lengthReaching, lengthNamed } from "../../text/length";
+import { lengthPair, lengthReaching, lengthNamed, lengthTo } from "../../text/length";
 
 export const side = map(
   match(
@@ -103,7 +103,7 @@ export const barbClauses: Clause[] = [
         words(
           "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:hackle\\s+)?(?:barbs?|fibres?|fibers?)\\s+(?:no|not(?:\\s+any)?)\\s+longer\\s+than",
         ),
-        oneOf(lengthReaching, lengthNamed),
+        oneOf(lengthReaching, lengthNamed, lengthTo),
       ),
       ([, l]) => l,
     ),

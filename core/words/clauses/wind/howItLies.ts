@@ -77,6 +77,7 @@ export const howItLies: Clause[] = [
         "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
         "back\\s+again",
         "(?:an?|one)\\s+layer\\s+each\\s+way",
+        "both\\s+ways",
         "two\\s+layers",
         "double\\s+layer",
         "twice\\s+over",
@@ -236,7 +237,7 @@ export const howItLies: Clause[] = [
   clause(
     "swept back",
     match(
-      "(?:and\\s+)?(?:swept|stroked|pulled|sloped|sloping|angled|leaning|brushed)\\s+(?:well\\s+)?(back|forward|square)(?:wards?|s)?|(square)",
+      "(?:and\\s+)?(?:swept|stroked|pulled|sloped|sloping|angled|leaning|brushed)\\s+(?:well\\s+)?(back|forward|square)(?:wards?|s)?|(square)|(?<=,\\s*)swept(?=\\s*(?:[,.;]|$))",
     ),
     (s, [a, b]) => {
       s.sweep = (a ?? b) as "back" | "forward" | "square";
@@ -250,7 +251,7 @@ export const howItLies: Clause[] = [
   clause(
     "by the tip",
     match(
-      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)s?\\b))(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|thin\\s+end|thick\\s+end)",
+      "(?:(?:tied\\s+(?:in|on)\\s+)?by|(?<=\\b(?:wound|wrapped|wind|wrap)\\s+)(?:starting\\s+)?from)\\s+(?:(?:the|its|their)\\s+|(?=(?:tip|butt)s?\\b))(?:stripped\\s+|bare\\s+)?(tips?|butts?|stems?|stalks?|quills?|base|roots?(?:\\s+end)?|thin\\s+end|thick\\s+end)",
     ),
     (s, [which]) => putWay(s, "hackle tied in", /tip|thin/.test(which ?? "") ? "tip" : "butt"),
   ),

@@ -54,6 +54,16 @@ export const zoned: Clause[] = [
       putRule(s, { touching: true });
     },
   ),
+  // “To the eyes, cross underneath and finish in front of them”
+  clause(
+    "cross under the eyes and finish in front",
+    words(
+      "(?:then\\s+|and\\s+)*(?:cross(?:ing)?|go(?:ing)?|pass(?:ing)?|figure[\\s-]+(?:of[\\s-]+)?eight(?:ing)?)\\s+(?:it\\s+|over\\s+)?(?:under(?:neath)?|beneath|between|around|round|over)?(?:\\s+(?:the\\s+eyes|them))?\\s*,?\\s*(?:and|to)\\s+(?:then\\s+)?(?:finish|end|stop|tie\\s+(?:it\\s+)?(?:off|down)|come\\s+out)(?:ing)?\\s+(?:just\\s+)?in\\s+front(?:\\s+of\\s+(?:the\\s+eyes|them|it))?",
+    ),
+    (s) => {
+      s.end = { part: "eyes", end: "front" };
+    },
+  ),
   clause("above it", words("(?:just\\s+|right\\s+)?above\\s+(?:it|that|this)(?=\\s*(?:[,.;]|$))"), (s) => {
     if (s.there !== undefined || s.from !== undefined) return false;
     s.there = { part: "it", end: "front" };
@@ -228,7 +238,7 @@ export const leavingMm: Clause = clause(
 export const bodyToo: Clause = clause(
   "which is the body as well",
   words(
-    "(?:the\\s+)?body\\s+(?:is\\s+)?(?:made\\s+)?of\\s+(?:it|the\\s+same(?:\\s+(?:thread|silk))?)(?=\\s*(?:[,.;]|$))|the\\s+body\\s+is\\s+(?:just\\s+|only\\s+)?(?:of\\s+)?(?:the\\s+)?(?:same\\s+)?(?:thread|silk|it)(?=\\s*(?:[,.;]|$))|(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
+    "=\\s*(?:the\\s+)?body(?=\\s*(?:[,.;]|$))|(?:the\\s+)?body\\s+(?:is\\s+)?(?:made\\s+)?of\\s+(?:it|the\\s+same(?:\\s+(?:thread|silk))?)(?=\\s*(?:[,.;]|$))|the\\s+body\\s+is\\s+(?:just\\s+|only\\s+)?(?:of\\s+)?(?:the\\s+)?(?:same\\s+)?(?:thread|silk|it)(?=\\s*(?:[,.;]|$))|(?:(?:which|that|it)\\s+)?(?:also\\s+)?(?:is|makes|forms|gives|serves\\s+as|doubles\\s+(?:up\\s+)?as|(?:is\\s+)?used\\s+(?:for|as)|for|as)(?:\\s+also)?\\s+(?:the\\s+)?body(?:\\s+(?:as\\s+well|too|also))?(?=\\s*(?:[,.;]|$))",
   ),
   put({ isBodyToo: true }),
 );
