@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { asksOf, stepsByStuff } from "../corpus/reading";
+import { asksOf, read, stepsByStuff } from "../corpus/reading";
 
 const hook = "Hook: W1 12\nThread: brown 70\n";
 const wound = (text: string): string[] => stepsByStuff(hook + text).filter((s) => s.includes("turn"));
@@ -32,6 +32,11 @@ describe("one strand wound in turn", () => {
     expect(one).toContain(first);
     expect(two).toContain(second);
     expect(more).toEqual([]);
+  });
+  test("of one feather, and not of two", () => {
+    const { steps } = read(`${hook}Hackle: brown, 2 turns behind the eye, then open to mid-shank in 3 turns`).recipe;
+    const [first, second] = steps.filter((s) => s.do === "wind" && s.component === "hackle");
+    expect(second).toMatchObject({ carries: first?.id, rule: { turns: 3 } });
   });
   test("what the thread does in turn is one way that it takes", () =>
     expect(wound("Three turns of thread behind the eye, then down to the bend")).toHaveLength(0));

@@ -117,7 +117,13 @@ function windsInTurn(t: Telling): boolean {
   if (last?.step.do !== "wind" || !component) return true;
   const { role } = component;
   const object: Meant = { component, role, form: bench.formOf(component) };
-  make(t, "wind", { ...told.said }, object, { name: last.step.name ?? partName(t, object, "winding") });
+  // It is the same strand or feather: what it takes is added to what it took.
+  const said: Said = {
+    ...told.said,
+    carries: last.step.id,
+    ...(last.step.rope !== undefined && { rope: last.step.rope }),
+  };
+  make(t, "wind", said, object, { name: last.step.name ?? partName(t, object, "winding") });
   return true;
 }
 
