@@ -28,11 +28,12 @@ export interface Waiting {
 
 /** “the strip” may be one of hide or of plastic. */
 const isBand = (form: MaterialForm): boolean => form === "yarn" || form === "stretch body";
+/** A slip of turkey is cut from the turkey tail that was named. */
+const ofFeathers = new Set<MaterialForm | undefined>(["quill", "feather fibre", "hackle"]);
 /** Forms that are called by each other's nouns: barbs are the hackle's fibres, fur is dubbed. */
-const alikeForms: readonly ReadonlySet<MaterialForm>[] = [
-  new Set<MaterialForm>(["hackle", "feather fibre", "quill"]),
+const alikeForms: readonly ReadonlySet<MaterialForm | undefined>[] = [
+  ofFeathers,
   new Set<MaterialForm>(["dubbing", "blend"]),
-  new Set<MaterialForm>(["yarn", "stretch body"]),
 ];
 /** Nouns by which a part is called, whatever bird or beast its stuff is of. */
 const saysOfAny =
@@ -49,11 +50,11 @@ const ofFibres = new Set<MaterialForm>([
   "yarn",
   "chenille",
 ]);
-const areAlike = (a: MaterialForm, b: MaterialForm): boolean =>
-  a === b || alikeForms.some((those) => those.has(a) && those.has(b));
 /** “The olive strip” is the rabbit strip that was named. */
 const isOfForm = (own: MaterialForm, form: MaterialForm | undefined): boolean =>
   own === form || (form !== undefined && isBand(own) && isBand(form));
+const areAlike = (a: MaterialForm, b: MaterialForm): boolean =>
+  isOfForm(a, b) || alikeForms.some((those) => those.has(a) && those.has(b));
 /** A noun that says nothing of which. */
 export const isNounAlone =
   /^(?:strips?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)$/i;
@@ -525,8 +526,6 @@ export class Bench {
   }
 }
 
-/** A slip of turkey is cut from the turkey tail that was named. */
-const ofFeathers = new Set<MaterialForm | undefined>(["quill", "feather fibre", "hackle"]);
 const pieceNouns = /^(?:feathers?|fib(?:re|er)s?|plumes?|hairs?|strands?|slips?|herls?)$/;
 /** Whether words, two of them at least, all stand in a name; “one CDC feather” is of the CDC. */
 export function isNamedBy(name: string, words: string): boolean {

@@ -339,7 +339,7 @@ function isTitle(r: Reading, i: number): boolean {
   if (isFirstOfSteps.test(r.plain[i] ?? "") && r.lines.some((t, n) => n > i && isSecondOfSteps.test(t))) return false;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
   if (isInCapitals.test(lineOf(r, i).text)) return true;
-  if (takesHook.test(lineOf(r, i).text.toLowerCase())) return false;
+  if (isDoneFirst.test(lineOf(r, i).text.toLowerCase())) return false;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
   if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
   return (
@@ -350,13 +350,13 @@ function isTitle(r: Reading, i: number): boolean {
 const introduces =
   /^\s*(?:(?:hi|hello|ok|okay|right|so|well|today|now)\b[\s,!.]*)*(?:(?:the|this)\s+(?:[a-z]+\s+){0,2}?(?:fly|pattern|one)\b|(?:today\s+)?(?:i|we)(?:'m|\s+am|'re|\s+are|\s+will|'ll|\s+want\s+to)?\s+(?:going\s+to\s+)?(?:tie|tying|show|make|do)\b|here(?:'s|\s+is)\b|(?:my|our)\s+(?:[a-z]+\s+){0,2}?(?:fly|pattern)\b)/;
 const itsName =
-  /\b(?:call(?:ed)?(?:\s+(?:it|this(?:\s+one)?))?|named?|is|tie|tying|of)\s+(?:the\s+|a\s+|an\s+)?((?:\p{Lu}[\p{L}'-]+\s*){1,4})/u;
+  /\b(?:call(?:ed)?(?:\s+(?:it|this(?:\s+one)?))?|named?|is|tie|tying|of)\s+(?:the\s+|a\s+|an\s+)?((?:\p{Lu}[\p{L}'-]+\s*){1,4})/gu;
 /** “The fly I want to show you is a pupa I call the Mud Lark.”: a name, and nothing done yet. */
 function readIntroduction(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   if (i !== r.lines.findIndex((t) => t.trim() !== "") || !introduces.test(text)) return false;
   const line = lineOf(r, i);
-  const name = [...line.text.matchAll(new RegExp(itsName, "gu"))].at(-1)?.[1]?.trim();
+  const name = [...line.text.matchAll(itsName)].at(-1)?.[1]?.trim();
   if (name === undefined || /\d|\b(?:hooks?|thread|silk|fibres?|turns?|wire|bead|lead|dub)\b/.test(text)) return false;
   r.bench.facts.name ??= name;
   line.kind = "fact";
@@ -368,7 +368,7 @@ function readIntroduction(r: Reading, i: number): boolean {
 const nameAndSizes =
   /^\s*([\p{L}][\p{L}'\s-]{2,30},\s*(?:sizes?\s*|#)?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|-|&)\s*|\s+(?:and|or|to)\s+)#?\d{1,2}(?:\/0)?)*):\s+(?=\S)/u;
 /** “Grab a size 10 nymph hook …”: what is done first, and no name. */
-const takesHook =
+const isDoneFirst =
   /\b(?:tak|grab|us|get|plac|put|slid|slip|clamp|mount)(?:e|ing|ting|ping|bing)?\b[^.;]*\bhook\b|\b\d[\d.,]*\s?mm\b|\bweighted\s+with\b|^\s*(?:i|we)(?:'m|\s+am|'re|\s+are|'ve)?\s+(?:on|using|use|have|got|put|start|begin)\b|^\s*(?:(?:so|ok|okay|right|now|first|to\s+start)\W+)*(?:take|grab|get|mount|de-?barb|put|place|fix|clamp|choose|pick|select|find|pinch|crimp|slide|slip|pop|load|set|use)\s+(?:up\s+|out\s+|on\s+)?(?:an?|the|your|my|one)\s/;
 /** “Shrimp. Take a size 10 hook …”: the name of the fly as a sentence of its own, and the rest is read by itself. */
 function readTitleSentence(r: Reading, i: number): boolean {

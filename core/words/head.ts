@@ -191,13 +191,13 @@ function signedHead(rest: string, counted: number): LineHead | undefined {
   };
 }
 
-const told = new RegExp(`^((?:[\\p{L}'-]+\\s+){1,2}?)(${PARTS})\\s*:\\s+(?=\\S)`, "u");
+const partToldAhead = new RegExp(`^((?:[\\p{L}'-]+\\s+){1,2}?)(${PARTS})\\s*:\\s+(?=\\S)`, "u");
 const joins = new Set(["and", "or", "of", "the", "with", "for", "to", "in", "on", "at"]);
 /** What says nothing of length or amount: it may stay as it was said. */
 const plainly = /^(?:soft|stiff|neat|small)$/;
 /** “Forked tail: two biots”, “Soft front hackle: grouse”: how the part is stands ahead of it; of what, behind. */
 function toldHead(rest: string, counted: number): LineHead | undefined {
-  const [all, ahead = "", word = ""] = told.exec(rest) ?? [];
+  const [all, ahead = "", word = ""] = partToldAhead.exec(rest) ?? [];
   if (all === undefined || verbAt(rest, 0)) return undefined;
   const saysOf = (w: string): boolean =>
     isColour(w) || modifiers.has(w) || nounMeans(w) !== undefined || roleOfWord(w) !== undefined || joins.has(w);

@@ -1,4 +1,4 @@
-import { newMaterial, type Material } from "../materials";
+import { newMaterial, type Material, type MaterialForm } from "../materials";
 import { MM_PER_INCH } from "../units";
 import type { Bench } from "./bench";
 import type { LineMark, Reading, RecipeLine } from "./reading";
@@ -83,9 +83,11 @@ const materialsOf = ({ components, materials, newMaterials }: Bench): unknown[] 
       return described ? [described.name, ...figuresSaidOf(described)] : [known?.name];
     }),
   );
+const nominalOf = new Map<MaterialForm, ReadonlySet<number>>();
 /** What its form has by itself nobody has said. */
 function figuresSaidOf(m: Material): number[] {
-  const nominal = figuresIn(newMaterial(m.code, "", m.form));
+  const nominal = nominalOf.get(m.form) ?? figuresIn(newMaterial("", "", m.form));
+  nominalOf.set(m.form, nominal);
   return [...figuresIn(m)].filter((n) => !nominal.has(n));
 }
 

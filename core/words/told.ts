@@ -55,6 +55,17 @@ export type Next = { told: Told; end: number } | "verb" | "another";
 /** The form of what is told of, as far as its words say it. */
 export const formTold = ({ description }: Told): MaterialForm | undefined => formSaid(description);
 
+/** A clause of its own for a stretch of another, all of which was read. */
+export const splitOff = (t: Told, span: Span, own: Pick<Told, "verb" | "kind" | "role" | "part" | "said">): Told => ({
+  ...t,
+  ...own,
+  ...span,
+  understood: [span],
+  kept: [],
+  loose: [],
+  rest: [],
+});
+
 /** The words of two clauses that become one. */
 export const wordsOf = (a: Told, b: Told): Pick<Told, "understood" | "kept" | "loose" | "rest"> => ({
   understood: [...a.understood, ...b.understood],

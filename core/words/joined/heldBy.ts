@@ -1,4 +1,4 @@
-import { formTold, type Told } from "../told";
+import { formTold, splitOff, type Told } from "../told";
 import { NUMBER_WORD, readNumber } from "../text/number";
 
 const held = new RegExp(
@@ -19,19 +19,13 @@ export const withRibOver = (all: Told[], text: string): Told[] =>
     if (description.at < begin) return [t];
     const { rule: _rule, wraps: _wraps, ...said } = t.said;
     const span = { at: begin, end: t.end };
-    const rib: Told = {
-      ...t,
-      ...span,
+    const rib = splitOff(t, span, {
       verb: "hold",
       kind: "wind",
       role: undefined,
       part: undefined,
       said: { rule: { turns } },
-      understood: [span],
-      kept: [],
-      loose: [],
-      rest: [],
-    };
+    });
     const rest = t.rest.filter((r) => r.at < begin);
     return [{ ...t, description: undefined, said, rest, end: begin }, rib];
   });

@@ -1,4 +1,4 @@
-import { formTold, type Told } from "../told";
+import { formTold, splitOff, type Told } from "../told";
 
 const joins = /(?:[,;&]|\b(?:and|then))\s*(?:(?:an?|some|the)\s+)?$/;
 const onThread = new Set<Told["verb"]>(["wind", "act", undefined]);
@@ -11,19 +11,7 @@ export const withVarnish = (all: Told[], text: string): Told[] =>
     if (!description || !isOfThread || formTold(t) !== "liquid" || !joins.test(text.slice(t.at, description.at)))
       return [t];
     const span = { at: description.at, end: description.end };
-    const finish: Told = {
-      ...t,
-      ...span,
-      verb: "finish",
-      role: "finish",
-      part: "finish",
-      kind: "glue",
-      said: {},
-      alternates: [],
-      understood: [span],
-      kept: [],
-      loose: [],
-      rest: [],
-    };
+    const own = { verb: "finish", kind: "glue", role: "finish", part: "finish", said: {} } as const;
+    const finish: Told = { ...splitOff(t, span, own), alternates: [] };
     return [{ ...t, description: undefined, end: description.at }, finish];
   });

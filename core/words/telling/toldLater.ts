@@ -74,9 +74,13 @@ function isDone(t: Told, { role, material }: Named, isListed: boolean): boolean 
   if (isListed) return false;
   // “A slip of black duck on each side”, “make a narrow hot spot”
   const isSlip =
-    t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill" && material?.form !== "flash";
+    t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill" && isCutInSlips(material);
   return isSlip || (role === "butt" && t.role === role && t.kind === "wind");
 }
+
+/** A slip is cut from a quill or a feather, and never from yarn. */
+const isCutInSlips = (material: Material | undefined): boolean =>
+  material === undefined || ["quill", "feather fibre", "hackle"].includes(material.form);
 
 /** “Biots one on each side, half the body long”: a step that says how that very stuff lies ties it in. */
 function liesThere(r: Reading, { verb, kind, description, said }: Told, { material, role }: Named): boolean {

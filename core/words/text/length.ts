@@ -419,7 +419,7 @@ export const length: Reader<LengthRule> = memo(
   map(seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measured)), ([, rule]) => rule),
 );
 /** What a length ends at, without a word that reaches: “the bend”, behind “no longer than”. */
-export const lengthTo: Reader<LengthRule> = map(reached, (r) => r);
+export const lengthTo: Reader<LengthRule> = reached;
 
 /** A length that ends somewhere: “to the point”, “2 mm past the barb”. */
 export const lengthReaching: Reader<LengthRule> = memo(

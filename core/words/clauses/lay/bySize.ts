@@ -168,18 +168,6 @@ export const bySize: Clause[] = [
     },
   ),
   clause(
-    "as wide as the gape",
-    seq(
-      words("(?:each\\s+)?(?:(?:about|roughly|nearly)\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"),
-      opt(words("the")),
-      match("(?:hook\\s+)?(gape|gap|eye)(?:\\s+is\\s+wide)?"),
-    ),
-    (s, [, , [m]]) => {
-      if (s.amount && !("slipWidth" in s.amount)) return false;
-      s.amount = { slipWidth: { of: m === "eye" ? "eye" : "gape", times: 1 } };
-    },
-  ),
-  clause(
     "as wide as half the gape",
     seq(words("(?:each\\s+)?(?:(?:about|roughly|nearly)\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"), lengthNamed),
     (s, [, slipWidth]) => {
