@@ -319,7 +319,7 @@ function isNameBeforeHook(r: Reading, i: number): boolean {
 const isWetAlone = /^\W*wet\W*$/;
 /** What a title may end with: how it is tied here, sizes, and “wet” and “dry”, which are kinds of fly there. */
 const titleTail =
-  /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b.*)?(?:[\s,]*(?:in\s+)?(?:(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?|,\s*\d\/0)\)?(?:[\s,]*(?:[1-6]x|(?:extra\s+)?(?:long|short|curved|grub|jig|heavy|light|fine|strong|barbless|standard|wet|dry|nymph|streamer)|shank|wire|hook))*\s*\.?)?\s*$/;
+  /(?:[\s,]*(?:as|how|the\s+way)\s+(?:i|we)\s+tie\b[^.:;]*)?(?:[\s,]*(?:in\s+)?(?:(?:sizes?\s*|#|no\.?\s*)[\d\s,/&#-]+(?:(?:and|to)\s+\d+)?|,\s*\d\/0)\)?(?:[\s,]*(?:[1-6]x|(?:extra\s+)?(?:long|short|curved|grub|jig|heavy|light|fine|strong|barbless|standard|wet|dry|nymph|streamer)|shank|wire|hook))*\s*\.?)?\s*$/;
 /** “Lock Keeper” is a name, whatever its words mean at the bench. */
 const isInCapitals = /^\s*(?:[A-Z][\p{L}'-]+|of|the|and)(?:\s+(?:[A-Z][\p{L}'-]+|of|the|and)){1,4}\s*$/u;
 /** “Post Office Beetle” begins with a part: three words with a capital each are written in names only. */
@@ -367,6 +367,9 @@ function readIntroduction(r: Reading, i: number): boolean {
 /** “Simple midge, 20 and 22: black thread …”: with its sizes a name stands before a colon. */
 const nameAndSizes =
   /^\s*([\p{L}][\p{L}'\s-]{2,30},\s*(?:sizes?\s*|#)?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|-|&)\s*|\s+(?:and|or|to)\s+)#?\d{1,2}(?:\/0)?)*):\s+(?=\S)/u;
+/** “How I tie the little red larva: on a size 20 hook I start …”: so it is called, and the story begins behind. */
+const howIsTied =
+  /^\s*(?:(?:this\s+is|here(?:'s|\s+is))\s+)?(?:how|the\s+way)\s+(?:i|we)\s+(?:tie|dress|make|do)\s+(?:the|a|an|our|my)\s+([\p{L}][\p{L}'\s-]{2,40})(?:,\s*(?:sizes?\s*|#)?[\d\s/,&-]+?)?\s*:\s+(?=\S)/u;
 /** “Grab a size 10 nymph hook …”: what is done first, and no name. */
 const isDoneFirst =
   /\b(?:tak|grab|us|get|plac|put|slid|slip|clamp|mount)(?:e|ing|ting|ping|bing)?\b[^.;]*\bhook\b|\b\d[\d.,]*\s?mm\b|\bweighted\s+with\b|^\s*(?:i|we)(?:'m|\s+am|'re|\s+are|'ve)?\s+(?:on|using|use|have|got|put|start|begin)\b|^\s*(?:(?:so|ok|okay|right|now|first|to\s+start)\W+)*(?:take|grab|get|mount|de-?barb|put|place|fix|clamp|choose|pick|select|find|pinch|crimp|slide|slip|pop|load|set|use)\s+(?:up\s+|out\s+|on\s+)?(?:an?|the|your|my|one)\s/;
@@ -378,6 +381,13 @@ function readTitleSentence(r: Reading, i: number): boolean {
     /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:\.|:(?=\s+hook\b))\s+(?=\S)/u.exec(
       text,
     ) ?? nameAndSizes.exec(text);
+  const how = howIsTied.exec(text);
+  if (i === first && how) {
+    keepName(r, i, text.indexOf(how[1] ?? ""), how[1]?.trim().length ?? 0);
+    lineOf(r, i).marks.push({ at: [0, how[0].length], kind: "known" });
+    readFrom(r, i, how[0].length);
+    return true;
+  }
   const words =
     m?.[1]
       ?.replace(titleTail, "")
@@ -385,20 +395,26 @@ function readTitleSentence(r: Reading, i: number): boolean {
       .trim() ?? "";
   if (i !== first || !m || words.split(/\s+/).length > 4 || verbAt(words, 0) || headOf(text).isListed) return false;
   if (/\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|hook|wet|dry)\b/.test(words)) return false;
-  const at = lineOf(r, i).text.indexOf(lineOf(r, i).text.trimStart());
-  r.bench.facts.name ??= lineOf(r, i).text.slice(at, at + words.length);
+  keepName(r, i, lineOf(r, i).text.indexOf(lineOf(r, i).text.trimStart()), words.length);
   const said = readHook(m[1] ?? "", []);
   if (said.sizes) r.bench.facts.sizes ??= said.sizes;
-  const end = m[0].length;
-  lineOf(r, i).marks.push({ at: [0, end], kind: "known" });
-  r.plain[i] = " ".repeat(end) + text.slice(end);
-  const head = headOf(text.slice(end));
+  lineOf(r, i).marks.push({ at: [0, m[0].length], kind: "known" });
+  readFrom(r, i, m[0].length);
+  return true;
+}
+function keepName(r: Reading, i: number, at: number, length: number): void {
+  r.bench.facts.name ??= lineOf(r, i).text.slice(at, at + length);
+}
+/** The rest of a line is read as a line of its own, at its own places. */
+function readFrom(r: Reading, i: number, end: number): void {
+  const rest = (r.plain[i] ?? "").slice(end);
+  const head = headOf(rest);
+  r.plain[i] = " ".repeat(end) + rest;
   r.heads[i] = {
     ...head,
     begin: head.begin + end,
     ...(head.named && { named: [head.named[0] + end, head.named[1] + end] }),
   };
-  return true;
 }
 
 function readTitle(r: Reading, i: number): void {
@@ -464,14 +480,8 @@ function readHookLine(r: Reading, i: number): void {
   if (end !== undefined) r.plain[i] = whole.slice(0, end);
   readHookWords(r, i);
   if (end === undefined) return;
-  // The rest is read as a line of a list, at its own places.
-  const head = headOf(whole.slice(end));
-  r.plain[i] = " ".repeat(end) + whole.slice(end);
-  r.heads[i] = {
-    ...head,
-    begin: head.begin + end,
-    ...(head.named && { named: [head.named[0] + end, head.named[1] + end] }),
-  };
+  r.plain[i] = whole;
+  readFrom(r, i, end);
   const line = lineOf(r, i);
   line.kind = "steps";
   line.about = undefined;

@@ -226,8 +226,9 @@ function bareHead(rest: string, counted: number): LineHead | undefined {
   const word = m[1] ?? "";
   // “Dumbbell eyes 5 mm” are of what they are called.
   if (/^(?:dumb-?bells?|bar-?bells?)$/.test(word)) return undefined;
-  // “coat body with resin”, “varnish head” does it.
-  if (/^(?:coat|varnish|cement|lacquer)/.test(word)) return undefined;
+  // “coat body with resin”, “varnish head”, “cover everything with resin” does it.
+  if (/^(?:coat|varnish|cement|lacquer)/.test(word) || /^cover\s+(?:everything|it|them|all|both)\b/.test(rest))
+    return undefined;
   // “wing case over” is not a wing.
   if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return undefined;
   const verb = verbAt(rest, 0);

@@ -188,7 +188,9 @@ export function shapeOf(before: Description, { text, end, exact }: Description):
   const shape = exact ? undefined : aShape.exec(text.trim().toLowerCase());
   const measures = shape && [shape[1], shape[2]].join(" ").trim();
   const form = formSaid(before);
-  if (measures == null || form !== "stretch body") return undefined;
+  // “Clear organza, a strip 4 mm wide”: cloth is cut like film.
+  const isCloth = form === "flash" && /\b(?:organza|organdie|gauze|cloth)\b/.test(before.text.toLowerCase());
+  if (measures == null || (form !== "stretch body" && !isCloth)) return undefined;
   const { exact: _exact, ...plain } = before;
   return { ...plain, end, text: `${before.text.trim()} ${measures}`.trim(), means: before.means ?? { form } };
 }

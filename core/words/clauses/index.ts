@@ -59,12 +59,18 @@ const wholeFeather = /\bwhole\s+feathers?\b/gi;
 const heldByTurns =
   /\b(?:by|with|using|under)\s+(?:\d+|[a-z]+)\s+(?:(?:tight|firm|good|hard|more|thread|x|cross(?:ed)?)\s+)*(?:turns?|wraps?)\b(?!\s+of\s+(?!the\s+thread|thread|silk))/gi;
 
+const wrapsAhead =
+  /^\W*(?:(?:about|just|only)\s+)?(?:\d+|two|three|four|five|six)\s+wraps?\s+(?:of\s+)?(?!(?:the\s+)?(?:thread|silk)\b)/i;
+
 /** “One and a half turns, no more”: of what waits there. */
 const bareTurns =
   /^\W*(?:figures?[- ]of[- ]eights?[^,;.]*,\s*)?(?:(?:just|only|about|take|make|give|then|and)\s+)*(?:\d[\d.½¼¾]*|an?|one|two|three|four|five|six|seven|eight|half)(?:\s+(?:and\s+a\s+half|or\s+\w+|to\s+\w+))?\s+(?:\w+\s+)?turns?\b/i;
 
 /** “Then another 8 over them”: a second layer of what was wound. */
 const onTop = /^\W*(?:(?:then|and|another)\s+)+(?:\d+|[a-z]+)\s+(?:more\s+)?(?:on\s+top|over\s+(?:it|them|that))\b/i;
+
+const bands = new Set<MaterialForm>(["stretch body", "tinsel", "floss", "feather fibre", "herl"]);
+const leftHanging = /\b(?:left|let|leave|leaving)\s+(?:it\s+|them\s+|the\s+\w+\s+)?hang(?:ing)?\b(?!.*\bturns?\b)/i;
 
 /** What is done, from the material and the words. */
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
@@ -106,6 +112,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     return "lay";
   // A cover lies over what it covers, whatever else its line winds.
   if (role === "wing case" && !/\b(?:wound|wrapped|palmer\w*)\b/i.test(text)) return "lay";
+  // “Legs: 3 wraps of partridge”: so many of a feather are its turns.
+  if (form === "hackle" && (role === "legs" || role === "throat") && wrapsAhead.test(text)) return "wind";
   if (
     role !== undefined &&
     laidRoles.has(role) &&
@@ -125,6 +133,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (role === undefined && (form === "rubber" || form === "flash") && !windWords.test(text)) return "lay";
   // “One strand of fine gold wire, 5 open turns”
   if (role === undefined && (form === "wire" || form === "tinsel") && /\bturns\b/i.test(text)) return "wind";
+  // “Black foam, tied in at the bend and left hanging out the back”: it waits to be pulled over.
+  if (role === undefined && form !== undefined && bands.has(form) && leftHanging.test(text)) return "lay";
   return layWords.test(text) && !/\bwhole\s+feather\b/i.test(text) ? "lay" : "wind";
 }
 

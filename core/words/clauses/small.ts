@@ -387,7 +387,7 @@ export const actClauses: Clause[] = [
         "(?:off|from|along|on)\\s+(?:the\\s+)?(?:top|bottom|underside|sides|under(?:neath)?|(?:lower|upper)(?=\\s+half))(?:\\s+half)?(?:\\s+only)?",
         "an?\\s+(?:v|vee|notch|gap|slit)(?:\\s+(?:out\\s+of|in|into|from|on)\\s+(?:the\\s+)?(?:bottom|underside|top|hackle|collar|fibres|barbs))?",
         "(?:the\\s+)?top\\s+(?:and|&)\\s+bottom",
-        "the\\s+(?:top|bottom|underside|belly)(?=\\s*(?:[,.;]|$))",
+        "the\\s+(?:top|bottom|underside|belly)(?=\\s*(?:[,.;]|$)|\\s+(?:flat|level|close|short|square|off|away|even|to)\\b)",
         "at\\s+the\\s+(?:bottom|underside|belly)",
         "underneath",
         "below",

@@ -8,7 +8,8 @@ import { actionAt } from "./lead";
 import { words, oneOf, seq, skipBlanks as skip, match } from "../parse";
 import { NUMBER_WORD } from "../text/number";
 import { impliedBy } from "../named";
-import { descriptionAt } from "../description";
+import { descriptionAt, formSaid } from "../description";
+import type { MaterialForm } from "../../materials";
 import { sameDescription } from "../counted";
 
 export const coatOfAnother: Step = ({ told, text, at }) =>
@@ -31,6 +32,9 @@ export function anotherBegins({ told, text, at, context }: Here): Next | undefin
   if (hasContent(told) && overItAt(text, at)) return "verb";
   // “12 turns of lead, with a second layer of six turns over it”
   if (told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
+  // “Tie in one strand of herl, three turns”: what is tied in to be wound is wound.
+  const isWound = told.verb === "tie in" && told.kind === "lay" && woundForms.has(formSaid(told.description));
+  if (isWound && told.said.shown === undefined && isAtClause(text, at) && turnsOnly(text, at)) return "another";
   // “Quill, varnished, five turns”: the turns are not the varnish's.
   return told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at) ? "another" : undefined;
 }
@@ -43,6 +47,9 @@ export function actionBehind({ told, text, at }: Here): Next | undefined {
   if (!verb || !isAtClause(text, at)) return undefined;
   return verb.id === "act" && isPast.test(text.slice(at, verb.end)) ? undefined : "verb";
 }
+
+/** What is tied in by an end and wound; turns of all else may be those that hold it. */
+const woundForms: ReadonlySet<MaterialForm | undefined> = new Set<MaterialForm>(["herl"]);
 
 const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
 

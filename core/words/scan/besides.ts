@@ -44,7 +44,7 @@ function isCrossed(m: Mention): boolean {
   const form = formSaid(found);
   // “Tied down at the bend over the tubing”: over what lies on the shank.
   const isLaidOver = told.kind === "lay" && (form === "tinsel" || form === "floss");
-  if ((told.kind !== "wind" && !isLaidOver) || !acrossIt.test(lead(m, 14)) || !isOneWord(found.text)) return false;
+  if ((told.kind !== "wind" && !isLaidOver) || !isAcross(m)) return false;
   told.said.over = found.text.trim();
   return true;
 }
@@ -126,3 +126,5 @@ function isLabel({ told, text, at, found }: Mention): boolean {
 const acrossIt = /\b(?:over|through|across|round|around)\s+(?:the|both|all)\s+$/;
 
 const isOneWord = (words: string): boolean => !/\s/.test(words.trim());
+/** “over the tinsel” */
+export const isAcross = (m: Mention): boolean => acrossIt.test(lead(m, 14)) && isOneWord(m.found.text);

@@ -54,6 +54,9 @@ export function kindOfTold(
   return kindOf(text, role, form);
 }
 
+const isCovering = (told: Told, text: string): boolean =>
+  told.verb === "wind" && text.startsWith("cover", told.understood[0]?.at);
+
 export function settleKind(told: Told, text: string, at: number, to: number, context: ScanContext): void {
   const clause = text.slice(at, endOfSentence(text, at, to));
   // “olive craft fur on top, the same length”: long fur that lies on the hook is a wing, and is not dubbed.
@@ -90,6 +93,8 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   // “Tail: breast feather, wound as a hackle, 3 turns”
   const isWound = (role === "tail" || role === "hackle" || role === "collar") && asHackle.test(sentence);
   told.kind = isWound ? "wind" : kindOfTold(told.verb, role, form, sentence);
+  // “Cover the head with resin”: what is liquid is not wound.
+  if (form === "liquid" && isCovering(told, text)) Object.assign(told, { kind: "glue", verb: "finish" });
 }
 
 const wound = new Set<MaterialForm | undefined>(["herl", "yarn", "floss", "tinsel"]);

@@ -85,6 +85,7 @@ const leadIn = words(
     "please",
     "again",
     "here",
+    "there(?=\\s+(?:i|we|you)\\s)",
     "for\\s+(?:this|these)(?:\\s+(?:one|ones|fly|flies|pattern))?(?=\\s)",
     "once\\s+(?:it\\s+is\\s+)?(?:dry|cured)",
   ),

@@ -21,12 +21,13 @@ import {
   roleOfItsOwn,
 } from "../named";
 import { understand, type Mention, lead } from "./mention";
-import { besides } from "./besides";
+import { besides, isAcross } from "./besides";
 import { bareGauge, isTurnsAlone, ofInch, bareEyes } from "../bareFigures";
 import { partRead } from "./parts";
 import { amountOf } from "../clauses/lay";
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
+import { usualRole } from "../usualRole";
 
 const pronoun = oneOf<Told["refers"]>(
   map(
@@ -93,11 +94,12 @@ export function description({ told, text, at, context }: Here, atHead: boolean):
   if (!found || formSaid(found) === "hook") return undefined;
   const mention = { told, text, at, begin, found, atHead };
   if (isOfAnother(mention)) return "another";
-  if (isTakenOver(mention) || isTiedWith(mention)) return understand(mention);
+  if (isTakenOver(mention) || isTiedWith(mention) || isWoundOver(mention)) return understand(mention);
   if (told.description) return besides.some((is) => is(mention)) ? understand(mention) : "another";
   return takeStuff(mention, start !== undefined || atHead);
 }
 
+const turnsBefore = /\b(?:turns?|wraps?)\s+(?:of\s+)?$/;
 /** A description at a place, or words that make one where the clause says of what kind it is. */
 function describedAt(
   told: Told,
@@ -110,7 +112,9 @@ function describedAt(
   const { role, verb, part = "", kind } = told;
   const isFirst = told.description === undefined;
   const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
-  const implied = (atHead || isOr) && role ? impliedBy[role] : verb === "start" ? "thread" : undefined;
+  // “Hackle: 3 turns pale ginger”: of what a hackle is.
+  const isOfTurns = isFirst && isHackleRole(role) && turnsBefore.test(text.slice(Math.max(0, begin - 12), begin));
+  const implied = (atHead || isOr || isOfTurns) && role ? impliedBy[role] : verb === "start" ? "thread" : undefined;
   const isThreadHead = atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(part);
   return (
     (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
@@ -143,11 +147,27 @@ function isOfAnother({ told, text, at, begin, found, atHead }: Mention): boolean
     /,\s*$/.test(text.slice(0, at)) &&
     partRead(text, skip(text, found.end)) !== undefined;
   // “Wrap to the thorax, wire over it five turns”: the wire goes over what is wrapped.
-  return isOfNextPart || (told.verb === "wind" && windsOverIt.test(text.slice(begin - 2)));
+  // “Tie in the hackle by its tip and the yarn”: of what no hackle is made, that is told by itself.
+  const isTiedToo = told.verb === "tie in" && isNamedApart(told, found) && /\band\s+$/.test(text.slice(0, at));
+  return isOfNextPart || isTiedToo || (told.verb === "wind" && windsOverIt.test(text.slice(begin - 2)));
 }
+/** Whether a clause that names its part comes to what another part is made of. */
+const isNamedApart = (told: Told, found: Description): boolean => {
+  const form = formSaid(found);
+  const role = form && usualRole(form);
+  return told.role !== undefined && !told.isInherited && role !== undefined && role !== told.role;
+};
 
 /** “Fold the fibres over the herl”: what it is folded over. */
 const isTakenOver = (m: Mention): boolean => m.told.verb === "take over" && /\bover\s+(?:the\s+)?$/.test(lead(m, 12));
+
+/** “Wind the hackle in five turns over the chenille”: where it goes. */
+function isWoundOver(m: Mention): boolean {
+  const { told, found, atHead } = m;
+  if (atHead || told.description || told.kind !== "wind" || !isNamedApart(told, found) || !isAcross(m)) return false;
+  told.said.over = found.text.trim();
+  return true;
+}
 
 /** What is tied down with thread and never made of it. */
 const laid = new Set<Role>(["weight", "eyes", "wing case", "legs", "tail", "wing"]);

@@ -103,6 +103,7 @@ const timesOver = oneOf(
   map(match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)"), ([n = ""]) => Number(n.replace(",", "."))),
   map(seq(words("x|times|by"), number), ([, n]) => n),
 );
+const shareOf: Record<string, number> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 4, fifth: 1 / 5 };
 type OfMeasure = Extract<PlainLength, { of: Measure }>;
 const isOf = (rule: PlainLength): rule is OfMeasure => "of" in rule;
 const ofMeasureAlone: Reader<PlainLength> = memo(
@@ -123,6 +124,14 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
       of,
       times: 1.5,
     })),
+    // “a quarter longer than the hook”, “a third shorter than the tail”
+    map(
+      seq(match("(?:an?\\s+|one\\s+)?(half|third|quarter|fifth)\\s+(longer|shorter)\\s+than"), the, measure),
+      ([[share = "", way], , of]) => ({
+        of,
+        times: way === "longer" ? 1 + (shareOf[share] ?? 0) : 1 - (shareOf[share] ?? 0),
+      }),
+    ),
     // “equal to the gape x 1.5”
     map(
       seq(opt(words("equal\\s+to|=|as\\s+long\\s+as|(?:the\\s+)?length\\s+of")), the, measure, timesOver),

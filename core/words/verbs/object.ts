@@ -1,6 +1,7 @@
 import type { Component, Role, LengthRule } from "../../recipe";
 import type { Material, MaterialForm } from "../../materials";
-import { type Telling, type Bench, isNounAlone, usualRole } from "../bench";
+import { type Telling, type Bench, isNounAlone } from "../bench";
+import { usualRole } from "../usualRole";
 import { isOfLittle, type Description } from "../description";
 import { takeSizes } from "./sized";
 import type { Said } from "../said";

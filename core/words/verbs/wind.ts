@@ -518,7 +518,8 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   // Round the post it is wound where it was tied in, wherever the thread hangs by then.
   if (said.roundPost && w.at) said.there ??= w.at;
   // What is palmered goes over the body, as a rib does.
-  const isPalmered = said.palmered || (said.way === "forward" && isBehindBody(bench, w));
+  const isForward = said.way === "forward" || said.over !== undefined;
+  const isPalmered = said.palmered || (isForward && isBehindBody(bench, w));
   const goesOver = (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost);
   const isOpen =
     goesOver &&

@@ -84,6 +84,15 @@ export const byNumber: Clause[] = [
     },
   ),
   clause(
+    "2 bunches, 4 mm thick",
+    seq(count, absolute, opt(words("thick|across|through")), words("(?:bunches|clumps|bundles|stacks)(?:\\s+of)?")),
+    (s, [c, mm]) => {
+      if (!Number.isInteger(c.n) || c.n < 2 || c.n > 12) return false;
+      s.bunches = c.n;
+      s.amount = { clump: { mm } };
+    },
+  ),
+  clause(
     "2 clumps of",
     seq(
       count,

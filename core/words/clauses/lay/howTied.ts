@@ -112,10 +112,14 @@ export const howTied: Clause[] = [
     "butts bound down to the weight",
     seq(
       words(
-        "(?:and\\s+)?(?:wrap|bind|tie|lash|wind)(?:ped|s)?\\s+(?:down\\s+(?:over\\s+)?)?(?:the\\s+)?(?:butts?|ends?|butt\\s+ends)(?:\\s+down)?\\s+(?:up\\s+to|back\\s+to|forward\\s+to|to|as\\s+far\\s+as)",
+        "(?:and\\s+)?(?:wrap|bind|tie|lash|wind)(?:ped|s)?\\s+(?:down\\s+(?:over\\s+)?)?(?:the\\s+)?(?:butts?|ends?|butt\\s+ends)(?:\\s+down)?\\s+(?:up\\s+to|back\\s+to|forward\\s+to|to|as\\s+far\\s+as)|(?:the\\s+|with\\s+(?:the\\s+)?|its\\s+)?butts?\\s+(?:laid\\s+|lying\\s+|running\\s+|going\\s+)?(?:forwards?|along(?:\\s+the\\s+shank)?)\\s+(?:up\\s+)?(?:to|as\\s+far\\s+as)",
       ),
       placeReached,
-      opt(words("so\\s+(?:that\\s+)?the\\s+body\\s+(?:stays|is|lies|will\\s+be)\\s+(?:level|even|smooth)")),
+      opt(
+        words(
+          "so\\s+(?:that\\s+)?the\\s+body\\s+(?:stays|is|lies|will\\s+be)\\s+(?:level|even|smooth)|to\\s+(?:level|even\\s+out|smooth)\\s+the\\s+(?:body|shank|underbody)|to\\s+(?:keep|make)\\s+(?:the\\s+(?:body|shank|underbody)|it)\\s+(?:level|even|smooth)",
+        ),
+      ),
     ),
     (s, [, p]) => {
       if (s.begin !== undefined || s.from !== undefined) return false;
@@ -133,7 +137,7 @@ export const howTied: Clause[] = [
   clause(
     "left hanging",
     words(
-      "(?:left|let|leave|most\\s+of\\s+it|butts?|ends?|tag)\\s+(?:them\\s+|it\\s+)?hang(?:ing)?(?:\\s+(?:back|behind|loose|out|off\\s+the\\s+back))*|hanging\\s+(?:back|off)(?:\\s+(?:behind|over)\\s+the\\s+(?:bend|hook|tail))?",
+      "(?:left|let|leave|most\\s+of\\s+it|butts?|ends?|tag)\\s+(?:them\\s+|it\\s+)?hang(?:ing)?(?:\\s+(?:back|behind|loose|down|out|(?:out|off|from|over)\\s+(?:(?:of|over)\\s+)?the\\s+(?:back|bend|rear|end)))*|hanging\\s+(?:back|off)(?:\\s+(?:behind|over)\\s+the\\s+(?:bend|hook|tail))?",
     ),
     put({ hanging: true }),
   ),

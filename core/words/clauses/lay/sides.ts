@@ -304,7 +304,7 @@ export const sides: Clause[] = [
   clause(
     "pointing back",
     match(
-      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?)(?:\\s+over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?|(?=over\\s+the\\s+(?:bend|tail)\\b))(?:\\s*over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
     ),
     (s, [way, upright]) => {
       s.attitude = upright !== undefined ? "up" : attitudeOf(way ?? "");
