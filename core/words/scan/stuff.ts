@@ -139,6 +139,9 @@ function describedAt(
 function isOfAnother({ told, text, at, begin, found, atHead }: Mention): boolean {
   if (isAfterStart(told, found)) return true;
   if (told.description) return false;
+  // “Put the bead on, then the lead”, “Bead, then 12 turns of lead”: no bead is wound.
+  if ((told.verb === "seat" || (told.role === "bead" && !told.isInherited)) && formSaid(found) === "weight wire")
+    return true;
   // “pearl rib, black floss body”: what is followed by a part of its own is not the rib's.
   const isOfNextPart =
     !atHead &&

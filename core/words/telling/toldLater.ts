@@ -72,6 +72,8 @@ function isDone(t: Told, { role, material }: Named, isListed: boolean): boolean 
   // What is wound of a tail is the rest of what was tied in for it.
   if (!isLaid(role) && (t.verb === "wind" || t.verb === "dub" || t.said.rule?.turns !== undefined)) return true;
   if (isListed) return false;
+  // “Bead on, lead on”
+  if (role === "weight" && t.verb === undefined && formSaid(t.description) === "weight wire") return true;
   // “A slip of black duck on each side”, “make a narrow hot spot”
   const isSlip =
     t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill" && isCutInSlips(material);
