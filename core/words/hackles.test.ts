@@ -50,3 +50,31 @@ test("in a list on one line a part is not read by the words of the next", () => 
   );
   expect(recipe.steps.map((s) => sayStep(s))[0]).toContain("8 fibres, = the gape length");
 });
+
+describe("a hackle that a line names", () => {
+  const bench = "Hook: N1 10\nThread: black\n";
+  const chenille = "Tie in black chenille and wind to the front third\nTie in a brown saddle by its tip at the bend\n";
+
+  test("goes over the stuff that is named behind it, and is not of it", () => {
+    const steps = stepsByStuff(`${bench}${chenille}Wind the hackle in 5 evenly spaced turns over the chenille`);
+    expect(steps.at(-1)).toMatch(/^hackle, brown saddle: 5 turns, .*from the bend to a third of the shank$/);
+  });
+  test("is tied in with the yarn by one verb, each for its own part", () => {
+    const list = "Body: black mohair yarn\nHackle: 1 black hen saddle\n";
+    const reading = read(`${bench}${list}Tie in the hackle by its tip and the yarn.\nWind the yarn to the front third`);
+    const parts = reading.recipe.steps.map((s) => reading.recipe.components.find((c) => c.id === s.component)?.role);
+    expect(parts).toEqual(["hackle", "body"]);
+  });
+  test("has its turns on either side of a wing, where its stuff stands between", () => {
+    const steps = wound("Hackle: 3 turns pale ginger behind the wing, 2 in front");
+    expect(steps).toEqual([
+      expect.stringMatching(/^pale ginger hackle: 3 turns, .*at behind the wing$/),
+      expect.stringMatching(/^pale ginger hackle: 2 turns, .*at in front of the wing$/),
+    ]);
+  });
+  test("wraps of a feather for legs are its turns, wraps of thread are none", () => {
+    const legs = (said: string): string => stepsByStuff(`${bench}Body: hare fur\nLegs: ${said}`).at(-1) ?? "";
+    expect(legs("3 wraps brown partridge")).toMatch(/^legs, brown partridge: 3 turns/);
+    expect(legs("6 fibres of brown partridge, 4 wraps of thread")).toMatch(/: 6 fibres/);
+  });
+});

@@ -165,3 +165,38 @@ describe("what was read otherwise than it was said", () => {
     ]);
   });
 });
+
+describe("lead that a list tells, and a step only puts on", () => {
+  const list = ["Hook: D1 12", "Bead: 3 mm brass", "Thread: black", "Weight: 12 turns 0.5 mm lead", "Steps"];
+  test.each([
+    "Put the bead on, then the lead",
+    "Bead on, lead on.",
+    "Lead on, and push it up behind the bead.",
+    "Wind the lead and push it up behind the bead.",
+  ])("%s", (line) => {
+    const { of } = told(...list, line);
+    expect(of("weight")).toHaveLength(1);
+    expect(of("weight")[0]).toMatchObject({ do: "wind", rule: { turns: 12 } });
+    expect(of("bead")).toHaveLength(1);
+  });
+  test("no bead is of the lead behind it", () => {
+    const { of, asks } = told("Hook: D1 12", "Thread: black", "Bead, then 12 turns of lead pushed into it");
+    expect(of("weight")[0]).toMatchObject({ rule: { turns: 12 }, intoBead: true });
+    expect(of("bead")).toEqual([]);
+    expect(asks).toEqual(["Of what is the bead made? Name the material."]);
+  });
+});
+
+describe("a whole recipe in one breath", () => {
+  const story =
+    "How I tie the little red larva: on a size 20 curved hook I start red thread behind the eye and run it well into the bend in touching turns. There I catch in a single strand of fine silver wire. The body is just the thread, two layers. Wire forward in 6 open turns.";
+  test("its name ends at the colon, and nothing behind it is lost", () => {
+    const { recipe, steps, asks } = told(story);
+    expect(read(story).name).toBe("little red larva");
+    expect(recipe.sizes).toMatchObject({ from: "20" });
+    expect(asks).toEqual([]);
+    expect(steps.map((s) => s.role)).toEqual(["thread", "rib", "body", "rib"]);
+    expect(steps.at(-1)).toMatchObject({ rule: { turns: 6 } });
+    expect(steps.at(-1)).not.toHaveProperty("passes");
+  });
+});

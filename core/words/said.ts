@@ -47,6 +47,8 @@ export type Said = Partial<
     folded?: boolean;
     /** As much as another part has of it: what that is called. */
     amountOf?: string;
+    /** As much or as thick as something else that was tied in, so many times: what that is called. */
+    muchLike?: { of: string; times: number; by: "amount" | "thickness" };
     /** As thick as the bunch before it, so many times. */
     thickLike?: number;
     /** So many bunches or clumps, of each of which the amount is said. */

@@ -286,3 +286,36 @@ describe("what is told by what came before it", () => {
     expect(told(text).at(-1)).toContain(`move the thread, at ${at}`);
   });
 });
+
+describe("as much as something else", () => {
+  const white = "Wing: white bucktail, 2 mm thick, twice the shank\n";
+  test("a clump of half the hair is √½ times as thick", () => {
+    expect(told(`${white}Wing: olive bucktail, half as much as the white, same length`).at(-1)).toMatch(
+      /clump of 1.41 mm/,
+    );
+    expect(told(`${white}Wing: olive bucktail, half as thick as the white, same length`).at(-1)).toMatch(
+      /clump of 1 mm/,
+    );
+  });
+  test("of fibres it is their number", () => {
+    const counted = "Wing: 20 white bucktail hairs, twice the shank\nWing: olive bucktail, half as many as the white";
+    expect(told(counted).at(-1)).toMatch(/10 fibres/);
+  });
+  test("of what is not there is asked", () => {
+    expect(asked(`${white}Wing: olive bucktail, half as much as the purple`)).not.toEqual([]);
+  });
+});
+
+describe("a liquid", () => {
+  test("that covers everything is a coat over the whole fly, and nothing is wound", () => {
+    const steps = told("Body: hare fur\nCover everything with thin resin, cured 20 s");
+    expect(steps.at(-1)).toMatch(/^finish, thin resin: 1 coat, from 0 eyes behind the eye to the bend/);
+  });
+});
+
+describe("thread", () => {
+  test("that is taken round the bend is wound there", () => {
+    const steps = stepsByStuff("Hook: P1 12\nBlack thread taken round the bend");
+    expect(steps).toEqual([expect.stringMatching(/touching, from 0.5 eyes behind the eye to into the bend/)]);
+  });
+});

@@ -265,6 +265,8 @@ function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
   if (said.sameLength !== undefined) said.shown ??= timesAsLong(lengthBefore(bench), said.sameLength);
   if (said.amountOf !== undefined) said.amount ??= amountOf(bench, roleOfWord(said.amountOf));
   if (said.thickLike !== undefined) said.amount ??= thickBefore(bench, said.thickLike);
+  if (said.muchLike !== undefined)
+    said.amount ??= timesTheAmount(stepLike(bench, said.muchLike.of)?.amount, said.muchLike);
   if (said.like !== undefined && said.shown === undefined) {
     said.shown =
       said.likePlusMm === undefined
@@ -386,6 +388,20 @@ function amountOf(bench: Bench, role: Role | undefined): LayAmount | undefined {
     (m) => m.step.do === "lay" && role !== undefined && bench.component(m.step.component)?.role === role,
   )?.step;
   return of?.do === "lay" ? of.amount : undefined;
+}
+/** So many times an amount: a clump of twice the hair is √2 times as thick. */
+function timesTheAmount(
+  amount: LayAmount | undefined,
+  { times, by }: NonNullable<Said["muchLike"]>,
+): LayAmount | undefined {
+  if (!amount) return undefined;
+  if ("fibres" in amount) return { fibres: Math.max(1, Math.round(amount.fibres * times)) };
+  if ("strands" in amount) return { ...amount, strands: Math.max(1, Math.round(amount.strands * times)) };
+  if (!("clump" in amount) || "between" in amount.clump) return times === 1 ? amount : undefined;
+  const wider = by === "thickness" ? times : Math.sqrt(times);
+  const { clump } = amount;
+  if ("mm" in clump) return { clump: { mm: Number((clump.mm * wider).toFixed(2)) } };
+  return "of" in clump ? { clump: { ...clump, times: Number((clump.times * wider).toFixed(3)) } } : undefined;
 }
 /** As thick as the clump that was laid before, so many times. */
 function thickBefore(bench: Telling["bench"], times: number): LayAmount | undefined {

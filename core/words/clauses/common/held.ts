@@ -18,7 +18,7 @@ const howMany = map(
       ),
     ),
     words(
-      "(?:thread\\s+)?wraps?(?!\\s+of\\s+(?!(?:the\\s+)?(?:(?:tying|working)\\s+)?(?:thread|silk)\\b))|(?:soft|pinch|loose)\\s+loops?|thread\\s+bands?|bands?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)",
+      "(?:thread\\s+)?wraps?(?:\\s+of\\s+(?:the\\s+)?(?:(?:tying|working)\\s+)?(?:thread|silk))?(?!\\s+of\\s+(?!(?:the\\s+)?(?:(?:tying|working)\\s+)?(?:thread|silk)\\b))|(?:soft|pinch|loose)\\s+loops?|thread\\s+bands?|bands?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)|turns?\\s+of\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk)",
     ),
   ),
   ([, c]) => c,

@@ -5,6 +5,14 @@ import { number } from "../../text/number";
 import { length, lengthNamed } from "../../text/length";
 import { absolute } from "../../text/place";
 
+const sharesAsMuch: Record<string, number> = {
+  half: 1 / 2,
+  twice: 2,
+  double: 2,
+  "a third": 1 / 3,
+  "a quarter": 1 / 4,
+  "two thirds": 2 / 3,
+};
 export const bySize: Clause[] = [
   clause(
     "half a matchstick thick",
@@ -138,6 +146,23 @@ export const bySize: Clause[] = [
     (s, [, [part]]) => {
       if (s.amount !== undefined || s.thickLike !== undefined) return false;
       s.amountOf = part;
+    },
+  ),
+  clause(
+    "half as much as the white",
+    seq(
+      match(
+        "(half|twice|double|a\\s+third|a\\s+quarter|two\\s+thirds|(?:just\\s+)?(?=as\\s))\\s*as\\s+(much|many|thick)\\s+as\\s+(?:(?:of|in|for)\\s+)?(?:the\\s+)?",
+      ),
+      match("([a-z]{3,}(?:\\s+(?:bucktail|hair|flash|marabou|bunch|fibres|squirrel|fur))?)(?=\\s*(?:[,.;]|$|and\\b))"),
+    ),
+    (s, [[share = "", by], [of = ""]]) => {
+      const times = sharesAsMuch[share.replace(/\s+/g, " ").trim()] ?? 1;
+      if (s.amount !== undefined || s.thickLike !== undefined || s.muchLike !== undefined) return false;
+      // “As thick as a matchstick” is no part of the fly.
+      if (/^(?:matchsticks?|pencils?|that|them|first|last|needle|string|finger|shank|body|hook)$/.test(of))
+        return false;
+      s.muchLike = { of, times, by: by === "thick" ? "thickness" : "amount" };
     },
   ),
   clause(

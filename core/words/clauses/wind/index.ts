@@ -3,6 +3,7 @@ import { byEnd, everyTieIn, whatItTakes, wrapsOfAll, wrapsOnly } from "./whatItT
 import { onSizes, leavingAtEnds, leavingBare, everywhere, withAnother, wraps } from "../common";
 import {
   around,
+  inFrontToo,
   eitherSide,
   onEitherSide,
   intoBead,
@@ -34,6 +35,7 @@ export const windClauses: Clause[] = [
   eitherSide,
   onEitherSide,
   around,
+  inFrontToo,
   intoBead,
   pushedUp,
   roundPost,

@@ -143,6 +143,23 @@ export const aroundRead = oneOf(
   map(onItsSides(IN_FRONT, "behind"), ({ one, two, part }) => ({ behind: two, front: one, part })),
 );
 
+/** “Three turns of ginger behind the wing, 2 in front”: the second number of them, where the stuff stands between. */
+export const inFrontToo: Clause = clause(
+  "and 2 in front of it",
+  seq(
+    opt(words("and|then|plus|with")),
+    number,
+    opt(words("(?:more\\s+)?(?:turns?|wraps?)|more")),
+    words(`${IN_FRONT}(?:\\s+(?:it|them|the\\s+wings?))?(?=\\s*(?:[,.;]|$|and\\b))`),
+  ),
+  (s, [, front]) => {
+    const { there, rule } = s;
+    if (!there || !("part" in there) || there.end !== "rear" || rule?.turns === undefined || s.around) return false;
+    s.around = { behind: rule.turns, front, part: there };
+    delete s.there;
+  },
+);
+
 const eitherSideOf = words(
   "(?:on\\s+|to\\s+)?(?:either|each|both)\\s+sides?\\s+of\\s+(?:the\\s+)?(?:wing\\s+)?(?:post|wings?)",
 );
