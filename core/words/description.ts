@@ -503,6 +503,8 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
     return !isPlace && (afterNoun ? isSizeOf(form, t.word) : parseFloat(t.word.replace(",", ".")) < 9);
   }
   if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
+  // “White bucktail 2x shank”: so many times that it is long.
+  if (/^\d+x$/.test(t.word) && timesOf.test(text.slice(t.end))) return false;
   if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;
   if (/^\d{2,3}$/.test(t.word) && /^(?:thread|silk)$/.test(next)) return true;
   // “210 white thread”
@@ -531,6 +533,9 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^\d[.,]\d$/.test(t.word)) return /^\s+(?:[a-z]+\s+){0,3}?(?:bead|cone|tungsten)/.test(text.slice(t.end));
   return false;
 }
+
+const timesOf =
+  /^\s+(?:as\s+long|(?:the\s+|its\s+)?(?:hook|shank|gape|gap|body|abdomen|thorax|tail|wing|hackle|eye)s?\b)/;
 
 /** No strand and no strip is wider, nor is the pile of a chenille: it is the piece that is so long. */
 const WIDEST_STRAND_MM = 12;

@@ -3,7 +3,7 @@ import { isShadedColour, stuffOf } from "../named";
 import { wordsOf, type Span, type Told } from "../told";
 
 const oneAndOne =
-  /^\s*[,:(-]?\s*(?:one|an?)\s+([a-z][a-z -]*?)\s*,?\s+(?:and\s+)?(?:one|an?|the\s+other|another)\s+([a-z][a-z -]*?)(?=\s*(?:[,.;)]|$)|\s+(?:with|tied|barbs|fibres|fibers|wound|in|at|by)\b)/;
+  /^(?:\s*(?:back\s+to\s+back|together))?\s*[,:(-]?\s*(?:one|an?)\s+([a-z][a-z -]*?)\s*,?\s+(?:and\s+)?(?:one|an?|the\s+other|another)\s+([a-z][a-z -]*?)(?=\s*(?:[,.;)]|$)|\s+(?:with|tied|barbs|fibres|fibers|wound|in|at|by)\b)/;
 
 /** “Two hackles, one brown and one grizzly”: one of each, alike in all else. */
 export const withOneOfEach = (all: Told[], text: string): Told[] =>

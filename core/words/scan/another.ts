@@ -8,6 +8,7 @@ import { actionAt } from "./lead";
 import { words, oneOf, seq, skipBlanks as skip, match } from "../parse";
 import { NUMBER_WORD } from "../text/number";
 import { impliedBy } from "../named";
+import { isReferenceToo } from "./references";
 import { descriptionAt, formSaid } from "../description";
 import type { MaterialForm } from "../../materials";
 import { sameDescription } from "../counted";
@@ -30,6 +31,7 @@ export function anotherBegins({ told, text, at, context }: Here): Next | undefin
   // “a bunch of red the same thickness, then six strands of herl”: the second is another thing.
   if (told.said.thickLike !== undefined && thenMore.test(text.slice(0, at)) && countRead(text, at)) return "another";
   if (hasContent(told) && overItAt(text, at)) return "verb";
+  if (isReferenceToo(told, text, at)) return "another";
   // “12 turns of lead, with a second layer of six turns over it”
   if (told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
   // “Tie in one strand of herl, three turns”: what is tied in to be wound is wound.

@@ -43,7 +43,8 @@ function isCrossed(m: Mention): boolean {
   const { told, found } = m;
   const form = formSaid(found);
   // “Tied down at the bend over the tubing”: over what lies on the shank.
-  const isLaidOver = told.kind === "lay" && (form === "tinsel" || form === "floss");
+  // “A strip of raffia over the dubbing”: what covers the back lies over all that.
+  const isLaidOver = told.kind === "lay" && (told.role === "wing case" || form === "tinsel" || form === "floss");
   if ((told.kind !== "wind" && !isLaidOver) || !isAcross(m)) return false;
   told.said.over = found.text.trim();
   return true;

@@ -25,7 +25,9 @@ export function inherited(head: Head, last: Told | undefined, text: string, at: 
   // “Cheeks: jungle cock. Black head.”: a sentence of its own is about the part that it names.
   const own = /[.;]\s*$/.test(text.slice(0, at)) ? sentenceOfPart.exec(text.slice(at))?.[1] : undefined;
   if (last && own !== undefined) return { role: roleOfWord(own), part: own };
-  const verb = last?.verb === "tie in" && last.description && isListOf(text.slice(0, at)) ? last.verb : undefined;
+  // “Wind the brown four turns, then the grizzle through it”: both are wound.
+  const goesOn = last?.verb === "tie in" || (last?.verb === "wind" && last.description?.isReference);
+  const verb = goesOn && last.description && isListOf(text.slice(0, at)) ? last.verb : undefined;
   return { ...(head.role === undefined || last === undefined ? {} : { role: head.role, part: head.part }), verb };
 }
 

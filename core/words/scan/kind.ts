@@ -62,6 +62,9 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   // “olive craft fur on top, the same length”: long fur that lies on the hook is a wing, and is not dubbed.
   if (told.role === undefined && (told.verb === undefined || told.verb === "tie in") && furAsHair.test(clause))
     Object.assign(told, { role: "wing", part: "wing" });
+  // “20 strands of white craft fur, twice the shank”
+  if (told.role === undefined && told.verb !== "dub" && countedFur.test(clause))
+    Object.assign(told, { role: "wing", part: "wing" });
   if (told.role === undefined && told.verb === undefined && stripOver.test(clause))
     Object.assign(told, { role: "wing case", part: "back" });
   // “Body: black foam, tied in at the bend and folded forward”: what is folded over is not wound.
@@ -88,7 +91,7 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   const role =
     (other === undefined ? undefined : roleOfWord(other)) ?? told.role ?? roleAhead(sentence) ?? ahead?.means?.role;
   // “Eyes: 4 mm, stuck on behind the eye of the hook”
-  const isBareEyes = role === "eyes" && eyeSize(text, skip(text, at)) !== undefined;
+  const isBareEyes = role === "eyes" && (eyeSize(text, skip(text, at)) !== undefined || isStuffOfEyes(told, ahead));
   const form = isBareEyes ? "eyes" : formAhead(ahead, role, told.part, context);
   // “Tail: breast feather, wound as a hackle, 3 turns”
   const isWound = (role === "tail" || role === "hackle" || role === "collar") && asHackle.test(sentence);
@@ -130,6 +133,12 @@ const forRole = new RegExp(
   "u",
 );
 
+/** “Eyes: black plastic, small”: eyes that are of it, and no strip. */
+export const isStuffOfEyes = ({ part }: Told, found: Description | undefined): boolean =>
+  part === "eyes" && formSaid(found) === "stretch body" && /\bplastic\b/.test(found?.text ?? "");
+
+const countedFur =
+  /^\W*(?:\d+|[a-z]+)\s+(?:(?:strands|fibres|fibers|hairs)\s+)?(?:of\s+)?(?:[a-z]+\s+){0,2}(?:craft|fake|fun)\s+fur\b(?=.*\d)/;
 const furAsHair =
   /^(?!.*\b(?:dub|loop|spin|body|tail|throat|thorax)).*\b(?:craft|fake|fun|fox|goat|yak)\s+fur\b.*\b(?:on\s+top|same\s+length|as\s+long\s+as|the\s+length\s+of|reaching|longer\s+than)\b/;
 /** “… for the wing”: the part that a clause comes to at its end. */

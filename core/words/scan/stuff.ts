@@ -24,6 +24,7 @@ import { understand, type Mention, lead } from "./mention";
 import { besides, isAcross } from "./besides";
 import { bareGauge, isTurnsAlone, ofInch, bareEyes } from "../bareFigures";
 import { partRead } from "./parts";
+import { isStuffOfEyes } from "./kind";
 import { amountOf } from "../clauses/lay";
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
@@ -182,8 +183,11 @@ const isTiedWith = (m: Mention): boolean =>
   /\b(?:with|by|using)\s+(?:the\s+|your\s+)?$/.test(lead(m, 12));
 
 /** The first material of a clause is what it is of, and may say for which part. */
-function takeStuff(m: Mention, isOne: boolean): Next {
-  const { told, text, atHead, found } = m;
+function takeStuff(mention: Mention, isOne: boolean): Next {
+  const { told, text, atHead } = mention;
+  const isOfEyes = atHead && isStuffOfEyes(told, mention.found);
+  const found = isOfEyes ? { ...mention.found, exact: undefined, means: { form: "eyes" as const } } : mention.found;
+  const m = { ...mention, found };
   const form = formSaid(m.found);
   // “Give the quill a coat of resin”: what it is put on comes first.
   if (told.verb === "finish" && form !== "liquid" && coatBehind.test(text.slice(found.end))) {

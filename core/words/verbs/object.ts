@@ -195,7 +195,9 @@ function roleFrom(
   if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return "collar";
   // “two hackles with barbs of 1.5 gapes”, “dun hackle, 3 turns”: not what a tail was taken from before.
   const isWound = said.barb !== undefined || said.rule?.turns !== undefined;
-  const isOfAnother = own && form === "hackle" && isWound && !barbed.has(own.role);
+  const isWhole =
+    own?.role === "tail" && said.amount && "feathers" in said.amount && (said.shown ?? said.like) === undefined;
+  const isOfAnother = own && form === "hackle" && (isWound || isWhole) && !barbed.has(own.role);
   const isOwn = own && (!isOfAnother || bench.waits((w) => w.role === own.role) !== undefined);
   // “More dubbing in front”, of what the body is, where a cover waits to be pulled over it.
   const isUnder =

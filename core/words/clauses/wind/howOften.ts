@@ -1,5 +1,5 @@
 import { type Clause, clause, put, putRule } from "../../said";
-import { words, seq, match, opt, anyOf, oneOf, map } from "../../parse";
+import { words, seq, match, opt, anyOf, oneOf, map, unless } from "../../parse";
 import { count, times } from "../../text/count";
 import { TOUCHING, TURNS, SLIGHT_OVERLAP, of } from "./zone";
 import { readNumber, number } from "../../text/number";
@@ -53,6 +53,15 @@ export const howOften: Clause[] = [
     "turns, 5",
     match("(?:open\\s+|even\\s+|spaced\\s+|evenly\\s+)*turns?\\s*[,:x]\\s*(\\d{1,2})(?=\\s*(?:[,.;]|$))"),
     (s, [n]) => setTurns(s, { n: Number(n) }, false),
+  ),
+  clause(
+    "touching turns, about 10",
+    seq(
+      words(`(?:in\\s+)?(?:${TOUCHING}\\s+)?turns?\\s*[,:(]`),
+      unless(count, words("turns?|wraps?")),
+      opt(words("of\\s+them|in\\s+all|altogether|in\\s+total")),
+    ),
+    (s, [, c]) => (s.rule?.turns === undefined ? setTurns(s, c, true) : false),
   ),
   clause(
     "3 turns over each half",
