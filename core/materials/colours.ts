@@ -102,6 +102,15 @@ const alike: Record<string, string> = {
   beige: "tan",
   turquoise: "teal",
   maroon: "claret",
+  blk: "black",
+  brn: "brown",
+  olv: "olive",
+  wht: "white",
+  ylw: "yellow",
+  yel: "yellow",
+  gry: "grey",
+  grn: "green",
+  chart: "chartreuse",
 };
 
 /** The one word for a colour, or the word itself where it is none. */

@@ -460,7 +460,8 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
     if (!isSize && isNumber(text, t.at)) break;
     if (isSize || (isUnitAt(text, t) && words.length > 0 && sized.test(words[words.length - 1]?.word ?? ""))) {
       if (lastNoun >= 0) end = t.end;
-    } else if (lastNoun >= 0 ? isColour(t.word) || (after.has(t.word) && !isDeepIn(text, t)) : isModifier(t.word)) {
+    } else if (lastNoun >= 0 && isDose(text, t, means?.form)) break;
+    else if (lastNoun >= 0 ? isColour(t.word) || (after.has(t.word) && !isDeepIn(text, t)) : isModifier(t.word)) {
       if (lastNoun >= 0) end = t.end;
     } else if (
       lastNoun >= 0 &&
@@ -566,6 +567,9 @@ function isBetweenColours(text: string, before: Token[], t: Token): boolean {
 const whichThread =
   /^\s*[,(-]\s*(?:(?:i|we)\s+(?:am\s+|are\s+)?(?:us(?:e|ing)|like|prefer|have)|it(?:'s|\s+is)|mine\s+is|this\s+is)\s+(?:an?\s+)?(?:\d{1,2}\/0|\d{2,3}(?:\s*d(?:en(?:ier)?)?)?)(?:\s+(?:in\s+)?(?:(?:dark|light|bright|pale|hot|fl(?:uo)?)\s+)?[a-z]+)?(?=\s*(?:[-,.;)]|$|and\b))/;
 const howMuch = new Set(["thick", "thin", "heavy"]);
+/** “Black dubbing thin”: how it is put on, and no kind of it. */
+const isDose = (text: string, t: Token, form: MaterialForm | undefined): boolean =>
+  (form === "dubbing" || form === "blend") && howMuch.has(t.word) && /^\s*(?:[,.;]|$)/.test(text.slice(t.end));
 /** “, fine”, “, rust”, “(8/0)”: what only describes, up to the next comma, still belongs. */
 function withAddition(text: string, from: number, form: MaterialForm | undefined): number {
   // “fur brush in white”

@@ -359,13 +359,25 @@ const aboutHalfUp: Reader<Place> = map(
   ),
   ([how = ""]) => ({ fraction: /under|less|short/.test(how) ? 0.55 : 0.45 }),
 );
+const percent: Reader<number> = map(
+  match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),
+  ([p = ""]) => Number(p.replace(",", ".")) / 100,
+);
+/** “1/3 behind the eye”, “30 % of the shank behind the eye” */
+const shareBehindEye: Reader<Place> = map(
+  seq(
+    oneOf(percent, number),
+    opt(words("of\\s+the\\s+(?:way|shank|hook)")),
+    words("behind|back\\s+from"),
+    the,
+    words("(?:hook\\s+)?eye"),
+  ),
+  ([f]) => (f > 0 && f < 1 ? { fraction: f } : undefined),
+);
 const fractionOfShank: Reader<Place> = oneOf<Place>(
   aboutHalfUp,
   shareFrom,
-  // “1/3 behind the eye”
-  map(seq(number, words("(?:of\\s+the\\s+way\\s+)?(?:behind|back\\s+from)"), the, match("(?:hook\\s+)?eye")), ([f]) =>
-    f > 0 && f < 1 ? { fraction: f } : undefined,
-  ),
+  shareBehindEye,
   // “a third short of the eye”
   map(
     seq(number, opt(words("of\\s+(?:the\\s+)?shank")), words("short\\s+of|shy\\s+of"), the, match("(eye|bend)")),
@@ -373,10 +385,10 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
   ),
   map(
     seq(
-      match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),
+      percent,
       opt(words("(?:mark|of\\s+(?:the\\s+)?shank|(?:of\\s+the\\s+way\\s+)?(?:along|back|down)(?:\\s+the\\s+shank)?)")),
     ),
-    ([[p]]) => ({ fraction: Number((p ?? "").replace(",", ".")) / 100 }),
+    ([fraction]) => ({ fraction }),
   ),
   // “two thirds up the shank”: whoever goes up it comes from the bend.
   map(
@@ -530,7 +542,7 @@ const onwardFromHere: Reader<Place> = map(
   ([[way], mm]) => ({ part: HERE, end: "front", plus: { mm: way === "back" ? mm : -mm } }),
 );
 /** A place that lies beside another: “behind the eyes”, “2 mm in front of the bend”. */
-export const placeBeside: Reader<Place> = memo(oneOf(fromHere, onwardFromHere, besideIt, away));
+export const placeBeside: Reader<Place> = memo(oneOf(shareBehindEye, fromHere, onwardFromHere, besideIt, away));
 /** A place that says itself to be one, with a landmark, a part's side or a distance. */
 export const place: Reader<Place> = memo(
   oneOf<Place>(

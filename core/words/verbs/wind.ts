@@ -405,6 +405,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
   if (said.around) return windAround(t, object, said, said.around);
+  if (isForPost(said, object, t.bench)) said.roundPost = true;
   // “Black cock over the seal only”, of a body of several: as far as that goes.
   const covered = isHackle(object.role) && !isPlaced(said) ? coveredBy(said, t.bench) : undefined;
   if (covered) Object.assign(said, { from: covered.rear, to: covered.front });
@@ -543,6 +544,10 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (component) bench.release(component.role);
 }
 
+/** “Post: white calf tail”, and “Hackle: grizzly, 5 turns”: a hackle that has no place of its own goes round the post. */
+function isForPost(said: Said, { role }: Meant, bench: Bench): boolean {
+  return bench.post !== undefined && role === "hackle" && !isPlaced(said) && !said.palmered && said.over === undefined;
+}
 /** Where the wing stands round which a hackle is wound. */
 function postAt(bench: Bench): Place | undefined {
   const wing = bench.ofRole("wing");

@@ -5,6 +5,8 @@ import { number } from "../../text/number";
 import { length, lengthNamed } from "../../text/length";
 import { absolute } from "../../text/place";
 
+/** No clump of a fly is thicker than so many mm: it is the hair that is so long. */
+const THICKEST_CLUMP = 15;
 const sharesAsMuch: Record<string, number> = {
   half: 1 / 2,
   twice: 2,
@@ -111,7 +113,11 @@ export const bySize: Clause[] = [
   clause(
     "1.5 mm thick clump",
     seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")),
-    (s, [mm]) => void (s.amount = { clump: { mm } }),
+    (s, [mm]) => {
+      // “A 60 mm bunch of bucktail” is so long.
+      if (mm > THICKEST_CLUMP) s.shown ??= { mm };
+      else s.amount = { clump: { mm } };
+    },
   ),
   clause(
     "slips 2 mm wide",
