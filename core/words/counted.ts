@@ -158,8 +158,14 @@ function looseSettled(told: Told, c: Count, behind: string): boolean {
 }
 /** “hackle fibres, 9 of them”: a number that counts what was named before. */
 export function bareCount(told: Told, text: string, at: number): Next | undefined {
-  if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
   const n = countOfThem(text, at);
+  // “Tail: same fibres, 4”
+  const isOfSame = told.refers === "the same" && told.kind === "lay" && told.said.amount === undefined;
+  if (n && isOfSame && endsHere.test(text.slice(n.end)) && amountOf(told.said, n.value[0], "fibres")) {
+    told.understood.push({ at, end: n.end });
+    return { told, end: n.end };
+  }
+  if ((told.kind !== "lay" && told.kind !== "wind") || !told.description) return undefined;
   if (told.kind === "wind" && !/^\s*,/.test(text.slice(n?.end ?? at))) return undefined;
   // “Grizzly, size 14”: the size of hook that it is for.
   if (/\b(?:size|sz)\s+$/.test(text.slice(0, at))) return undefined;
@@ -173,8 +179,14 @@ export function bareCount(told: Told, text: string, at: number): Next | undefine
   const isAgain = n && amount && "feathers" in amount && amount.feathers === n.value[0].n;
   if (amount !== undefined && !isAgain) return undefined;
   if (!n || !endsHere.test(text.slice(n.end))) return undefined;
-  if (!isAgain && !putCount(told, n.value[0], told.description.text.toLowerCase().trim(), told.description))
-    return undefined;
+  const [{ n: many }] = n.value;
+  // “Tail: moose, 5”: hairs of a tail are few and counted.
+  const isTailOfHair = told.role === "tail" && many > 1 && formSaid(told.description) === "hair";
+  const counts = (of: Description): boolean =>
+    isTailOfHair
+      ? amountOf(told.said, n.value[0], "fibres")
+      : putCount(told, n.value[0], of.text.toLowerCase().trim(), of);
+  if (!isAgain && !counts(told.description)) return undefined;
   told.understood.push({ at, end: n.end });
   return { told, end: n.end };
 }

@@ -153,7 +153,10 @@ function isHookTold(r: Reading, i: number): boolean {
   const first = sentenceOfHook.exec(text)?.[0];
   if (first !== undefined && !verbAt(first, 0) && readHook(first, r.context.hooks).sizes) return true;
   // “N1 12-16”: a line that begins with a hook of the room and its sizes.
-  const [code = ""] = text.trim().split(/[\s,]+/, 1);
+  const [code = ""] = text
+    .replace(/^\s*h(?:k)?\s*[:=]/, "")
+    .trim()
+    .split(/[\s,]+/, 1);
   if ([...r.context.hooks].some((h) => h.id.toLowerCase() === code) && readHook(text, []).sizes) return true;
   if (
     r.heads[i]?.isListed ||

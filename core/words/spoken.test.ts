@@ -319,3 +319,60 @@ describe("thread", () => {
     expect(steps).toEqual([expect.stringMatching(/touching, from 0.5 eyes behind the eye to into the bend/)]);
   });
 });
+
+describe("what stands behind the stuff of a part", () => {
+  const last = (line: string): string => told(line).at(-1) ?? "";
+  test.each([
+    ["Tail: red wool 2x gape", /^tail, red wool: 1 strand, = 2 × the gape/],
+    ["Tail: a 60 mm bunch of black bucktail, pencil thick", /: clump of 7 mm, = 60 mm/],
+    ["Tail: moose, 5, as long as the shank", /^tail, moose: 5 fibres, = the shank length/],
+    ["Wing: two 3 mm thick bunches of deer hair, to the bend", /: clump of 4.24 mm, to the bend/],
+    ["Wing: 20 bucktail hairs, a quarter longer than the hook", /: 20 fibres, = 1.25 × the hook/],
+    ["Wing: white calf tail, matchstick, a gape high, 30% behind the eye", /from 0.3 of the shank/],
+    ["Body: blk dubbing thin", /^body, blk dubbing: 0.3 × the gape full/],
+  ])("%s", (line, step) => expect(last(line)).toMatch(step));
+
+  test("a short word for a colour is that colour", () => {
+    const steps = stepsByStuff("Hook: D1 10\nThread: blk 8/0\nBody: black fur\nHead: black thread, 6 turns");
+    expect(steps.some((s) => /change/.test(s))).toBe(false);
+  });
+  test("wraps of thread hold what was laid, and are no part of their own", () => {
+    expect(told("Tail: red wool, a gape long, 4 wraps of thread")).toHaveLength(1);
+    expect(last("Tail: red wool, a gape long, 4 wraps of thread")).toMatch(/with 4 wraps$/);
+  });
+  test("what a back of film lies over is no second stuff of it", () => {
+    const steps = told("Body: olive dubbing\nShellback: 6 mm strip of raffia over the dubbing");
+    expect(steps.filter((s) => s.startsWith("wing case")).every((s) => /raffia/.test(s))).toBe(true);
+  });
+});
+
+describe("a hackle and a post", () => {
+  const post = "Post: white calf tail, 2 mm thick, a gape high, a third behind the eye\n";
+  test("it goes round the post, where it has no place of its own", () => {
+    expect(told(`${post}Hackle: grizzly, 5 turns`).at(-1)).toMatch(
+      /5 turns, round the post, .*at a third of the shank/,
+    );
+  });
+  test("it goes where it is said to go", () => {
+    expect(told(`${post}Hackle: grizzly, 5 turns, from mid-shank to the bend`).at(-1)).not.toMatch(/round the post/);
+  });
+});
+
+describe("turns behind a comma", () => {
+  test("are those of the one strand that waits", () => {
+    const steps = told("Tie in a stripped herl at the bend\nWind the herl in touching turns, 10 or so, to mid-shank");
+    expect(steps.at(-1)).toMatch(/: 7 to 13 turns, .*from the bend to mid-shank/);
+  });
+});
+
+describe("one hackle, and then another by its colour", () => {
+  test("each with its own turns", () => {
+    const steps = told(
+      "Tie in two hackles back to back, one brown and one grizzle\nWind the brown four turns, then the grizzle through it, five turns",
+    );
+    expect(steps.slice(-2).map((s) => /(brown|grizzle).*?(\d turns)/.exec(s)?.slice(1))).toEqual([
+      ["brown", "4 turns"],
+      ["grizzle", "5 turns"],
+    ]);
+  });
+});

@@ -69,6 +69,8 @@ const bareTurns =
 /** “Then another 8 over them”: a second layer of what was wound. */
 const onTop = /^\W*(?:(?:then|and|another)\s+)+(?:\d+|[a-z]+)\s+(?:more\s+)?(?:on\s+top|over\s+(?:it|them|that))\b/i;
 
+/** What is bound down along the hook and not wound. */
+export const boundAlong = /\b(?:bound|tied|lashed|laid)\s+(?:down\s+)?(?:flat\s+)?along\b(?!.*\b(?:wound|wrapped)\b)/i;
 const bands = new Set<MaterialForm>(["stretch body", "tinsel", "floss", "feather fibre", "herl"]);
 const leftHanging = /\b(?:left|let|leave|leaving)\s+(?:it\s+|them\s+|the\s+\w+\s+)?hang(?:ing)?\b(?!.*\bturns?\b)/i;
 
@@ -86,6 +88,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     return form === "quill" && /\b(?:wound|turns?|touching|wrapped)\b/i.test(text) ? "wind" : "lay";
   // “8 strands of flash, spread all around” stand off the shank, also in a line about the body.
   if (form === "flash" && /\bstrands?\b/i.test(text) && !windWords.test(text)) return "lay";
+  // “Body: tan foam, bound along the top in four segments”: what is bound down along the hook is not wound.
+  if (role === "body" && form === "stretch body" && boundAlong.test(text)) return "lay";
   // What is wound is only laid where it waits to be.
   if ((role === "weight" || form === "weight wire") && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text))
     return "lay";

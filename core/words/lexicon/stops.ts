@@ -220,6 +220,7 @@ export const FILLER = anyOf(
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "cut\\s+(?:to\\s+)?(?=\\d[\\d.,]*\\s*mm\\s+wide\\b)",
   "(?:and\\s+|then\\s+)?paint(?:\\s+on)?(?:\\s+(?:an?|the|two|some))?(?:\\s+(?:small|little|tiny|\\w+))?\\s+eyes?(?:\\s+on(?:\\s+(?:it|each\\s+side|both\\s+sides))?)?",
   "(?:an?\\s+)?(?:\\w+\\s+)?eyes?\\s+(?:with\\s+an?\\s+\\w+\\s+(?:pupil|cent(?:re|er)|dot)\\s+)?painted(?:\\s+on)?(?:\\s+(?:each|both|either)\\s+sides?)?",
   "(?:the\\s+|its\\s+)?(?:underside|bottom|top|upper\\s+side|lower\\s+side|belly)\\s+(?:clipped|trimmed|cut|shaved)(?:\\s+(?:flat|level|short|close|off|away|square))*",

@@ -8,6 +8,7 @@ import { stuffByHead, byColour, askMaterial } from "./stuff";
 import { objectOf, type Meant } from "../verbs/object";
 import { isToldLater, means } from "./toldLater";
 import { tellTieIn } from "../verbs/tieIn";
+import { boundAlong } from "../clauses";
 import { isTiedInLine } from "../taken";
 import { tellAct } from "../verbs/act";
 import { formTold, type Told } from "../told";
@@ -123,7 +124,9 @@ export function tieListed(t: Telling, object: Meant): void {
       : listedCover(t, object, said);
   if (told.kind === "wind") return windNew(t, object, said);
   if (said.hanging && waitsToBeWound(role, object.form)) return tellTieIn(t);
-  if (waitsToBeWound(role, object.form) && role !== "rib" && !said.isSlid) return windNew(t, object, asWound(said));
+  const liesAlong = object.form === "stretch body" && boundAlong.test(t.text.slice(told.at, told.end));
+  if (waitsToBeWound(role, object.form) && role !== "rib" && !said.isSlid && !liesAlong)
+    return windNew(t, object, asWound(said));
   tellTieIn(t);
 }
 
