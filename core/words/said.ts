@@ -47,6 +47,8 @@ export type Said = Partial<
     folded?: boolean;
     /** As much as another part has of it: what that is called. */
     amountOf?: string;
+    /** So many mm longer than what it lies on, or shorter. */
+    plusMm?: number;
     /** As much or as thick as something else that was tied in, so many times: what that is called. */
     muchLike?: { of: string; times: number; by: "amount" | "thickness" };
     /** As thick as the bunch before it, so many times. */

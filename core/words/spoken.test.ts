@@ -376,3 +376,31 @@ describe("one hackle, and then another by its colour", () => {
     ]);
   });
 });
+
+describe("one more strand in a rope", () => {
+  const waits = "Tie in fine copper wire\nTie in three peacock herls by the tips\n";
+  test("is asked about, and not wound by itself", () => {
+    const line = `${waits}Twist the herls and the wire together and wind them to 2 mm behind the eye`;
+    expect(told(line).at(-1)).toMatch(/^body, peacock herl, strung: rope of 3/);
+    expect(told(line).filter((s) => /^rib.*turns/.test(s))).toEqual([]);
+    expect(asked(line)).toContainEqual(expect.stringContaining("“wire” is not understood"));
+  });
+});
+
+describe("so much longer", () => {
+  test("than what it lies on", () => {
+    const steps = told('Tail: white bucktail, 40 hairs, 2.5" long\nTail: 10 strands of flash, 1/2" longer');
+    expect(steps.at(-1)).toMatch(/10 strands, = 76.2 mm/);
+  });
+});
+
+test("wraps of a feather that is tied in by its tip are its turns", () => {
+  expect(told("one brown partridge feather, stripped on one side, tied in by the tip, 2 wraps").at(-1)).toMatch(
+    /brown partridge feather: 2 turns/,
+  );
+});
+test("“and” may be a sign", () => {
+  expect(told("Body: yellow silk, eye to bend & back to mid-shank")).toEqual(
+    told("Body: yellow silk, eye to bend and back to mid-shank"),
+  );
+});

@@ -59,6 +59,7 @@ const wholeFeather = /\bwhole\s+feathers?\b/gi;
 const heldByTurns =
   /\b(?:by|with|using|under)\s+(?:\d+|[a-z]+)\s+(?:(?:tight|firm|good|hard|more|thread|x|cross(?:ed)?)\s+)*(?:turns?|wraps?)\b(?!\s+of\s+(?!the\s+thread|thread|silk))/gi;
 
+const wrapsLast = /,\s*(?:about\s+|just\s+)?(?:\d[\d.½]*|one|two|three|four|five|six)\s+wraps?\s*(?:[.;]|$)/i;
 const wrapsAhead =
   /^\W*(?:(?:about|just|only)\s+)?(?:\d+|two|three|four|five|six)\s+wraps?\s+(?:of\s+)?(?!(?:the\s+)?(?:thread|silk)\b)/i;
 
@@ -116,6 +117,9 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
     return "lay";
   // A cover lies over what it covers, whatever else its line winds.
   if (role === "wing case" && !/\b(?:wound|wrapped|palmer\w*)\b/i.test(text)) return "lay";
+  // “One partridge feather, tied in by the tip, 2 wraps”: what is wound has turns.
+  if (form === "hackle" && (role === undefined || role === "hackle" || role === "collar") && wrapsLast.test(text))
+    return "wind";
   // “Legs: 3 wraps of partridge”: so many of a feather are its turns.
   if (form === "hackle" && (role === "legs" || role === "throat") && wrapsAhead.test(text)) return "wind";
   if (

@@ -14,7 +14,7 @@ import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
 import { withSharesOfColour } from "./sharesOfColour";
 import { withTakenUp } from "./takenUp";
 import { withVarnish } from "./varnished";
-import { withTwisted, withNamedAhead } from "./twisted";
+import { withTwisted, withNamedAhead, withRopeOfTwo } from "./twisted";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] => passes().reduce((told, pass) => pass(told, text), all);
@@ -22,6 +22,7 @@ export const joined = (all: Told[], text: string): Told[] => passes().reduce((to
 /** One after the other: what is taken back first, then what is of one thing, then what is done with it. */
 const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
+  withRopeOfTwo,
   withVarnish,
   withRibOver,
   withTurnsOfIt,

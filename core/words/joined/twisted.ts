@@ -41,6 +41,24 @@ const isOnlyNamed = ({ verb, role, description }: Told): boolean => {
 const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
   verb === "wind" && description === undefined && role === undefined && said.around === undefined;
 
+const intoRope = /^\W*(?:the\s+)?[\p{L}\s-]{3,30}?\s+(?:together|into\s+an?\s+rope)\b/u;
+const isTwist = (x: Told | undefined, text: string): boolean =>
+  x?.verb === "act" && x.description !== undefined && /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end));
+/**
+ * “Twist the herls and the wire together”: a strand that is wound within the rope, which nothing here can be told of;
+ * it is asked about, and not wound by itself.
+ */
+export const withRopeOfTwo = (all: Told[], text: string): Told[] =>
+  all.reduce<Told[]>((told, t) => {
+    const before = told.at(-1);
+    const form = formSaid(t.description);
+    const isThin = t.verb === undefined && (form === "wire" || form === "tinsel");
+    const isIn = isThin && isTwist(before, text) && intoRope.test(text.slice(t.at, t.end));
+    if (!before || !t.description || !isIn) return [...told, t];
+    const { at, end } = t.description;
+    return told.with(-1, { ...before, end: t.end, rest: [...before.rest, ...t.rest, { at, end }] });
+  }, []);
+
 /** “Twist the pheasant fibres round the thread and wind to the bead”: what is twisted is what is wound. */
 export function withTwisted(all: Told[], text: string): Told[] {
   const isTwisted = (x: Told | undefined, then: Told | undefined): boolean =>

@@ -262,7 +262,8 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
 
 /** “The same length”, “a shank longer than the white”: a length or a thickness by what was tied in before. */
 function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
-  if (said.sameLength !== undefined) said.shown ??= timesAsLong(lengthBefore(bench), said.sameLength);
+  if (said.sameLength !== undefined)
+    said.shown ??= withMore(timesAsLong(lengthBefore(bench), said.sameLength), said.plusMm);
   if (said.amountOf !== undefined) said.amount ??= amountOf(bench, roleOfWord(said.amountOf));
   if (said.thickLike !== undefined) said.amount ??= thickBefore(bench, said.thickLike);
   if (said.muchLike !== undefined)
@@ -371,6 +372,14 @@ function timesAsLong(rule: LengthRule | undefined, times: number): LengthRule | 
   if (rule === undefined || times === 1) return rule;
   if ("of" in rule) return timesAsMuch(rule, times);
   return "mm" in rule ? { mm: Number((rule.mm * times).toPrecision(3)) } : undefined;
+}
+
+/** A length and so many mm more. */
+function withMore(rule: LengthRule | undefined, mm: number | undefined): LengthRule | undefined {
+  if (rule === undefined || mm === undefined) return rule;
+  if ("mm" in rule) return rule.mm + mm > 0 ? { mm: Number((rule.mm + mm).toFixed(2)) } : undefined;
+  if ("of" in rule) return rule.plus === undefined ? { ...rule, plus: { mm } } : undefined;
+  return "reach" in rule ? { ...rule, pastMm: (rule.pastMm ?? 0) + mm } : undefined;
 }
 
 /** “As long as the hackles”, where they are no hackle but a wing or a tail: so long as that. */

@@ -310,7 +310,13 @@ export const bareLengths: Clause[] = [
     match(
       "(?:(?:a\\s+)?(?:little|bit|touch|shade|hair|fraction)|slightly|just|somewhat)?\\s*(shorter|longer)(?:\\s+than\\s+(?:it|them|that)|(?=\\s*(?:[,.;]|$)))",
     ),
-    (s, [way]) => void (s.sameLength = way === "longer" ? LONGER : SHORTER),
+    (s, [way]) => {
+      // “10 strands of flash, half an inch longer”: so much more than what it lies on.
+      if (s.shown && "mm" in s.shown) {
+        Object.assign(s, { sameLength: 1, plusMm: way === "longer" ? s.shown.mm : -s.shown.mm });
+        delete s.shown;
+      } else s.sameLength = way === "longer" ? LONGER : SHORTER;
+    },
   ),
   clause(
     "a little longer than the hair",
