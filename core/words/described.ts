@@ -81,7 +81,9 @@ function sizedAs(m: Material, name: string): Material {
     case "thread": {
       const number = /\b(\d+\/0)\b/.exec(name)?.[1];
       const denier =
-        figure(name, /den(?:ier)?\b|d\b|dt\b/) ?? (number === undefined ? undefined : denierOfNumber(number));
+        figure(name, /den(?:ier)?\b|d\b|dt\b/) ??
+        (number === undefined ? undefined : denierOfNumber(number)) ??
+        bareDenier(name);
       const bare = Number(/(?:^|\s)(0?\.\d{1,3})\b/.exec(name)?.[1] ?? NaN);
       const across = /mono|nylon/i.test(name) ? (mm ?? (Number.isNaN(bare) ? undefined : bare)) : undefined;
       const known = denier ?? (across === undefined ? undefined : denierOfMono(across));
@@ -91,11 +93,15 @@ function sizedAs(m: Material, name: string): Material {
     case "wire": {
       const thou = figure(name, /thou(?:sandths?)?\b/);
       const bare = thou === undefined ? /(?:^|\s)0?(\.\d{1,3})\b/.exec(name)?.[1] : `.${String(thou).padStart(3, "0")}`;
-      const width = mm ?? (bare === undefined ? undefined : bareWidth(bare, m.form));
+      const width = mm ?? (bare === undefined ? lineWidth(name) : bareWidth(bare, m.form));
       return width === undefined || !m.strand
         ? m
         : { ...m, strand: { ...m.strand, width, ...(m.strand.section === "round" && { thickness: width }) } };
     }
+    case "chenille":
+      return chenilleAcross(m, mm);
+    case "extended body":
+      return mm === undefined || !m.part ? m : { ...m, part: { ...m.part, length: mm } };
     case "stretch body":
       return sheetOf(m, name, mm);
     case "tinsel":
@@ -108,12 +114,55 @@ function sizedAs(m: Material, name: string): Material {
       return m;
   }
 }
+/** “Tan 140”: a thread's number without a unit is its denier. */
+function bareDenier(name: string): number | undefined {
+  const denier = Number(/(?:^|[\s(])(\d{2,3})(?=[\s,)]|$)(?!\s*(?:mm|x|lbs?|pounds?)\b)/.exec(name)?.[1] ?? NaN);
+  return denier >= FINEST_DENIER && denier <= HEAVIEST_DENIER ? denier : undefined;
+}
+const [FINEST_DENIER, HEAVIEST_DENIER] = [15, 600];
+
+/** “5 lb mono”, “4x tippet”: how thick nylon line of that strength, or of that number, usually is. */
+function lineWidth(name: string): number | undefined {
+  if (!/mono|nylon|tippet|fluoro/i.test(name)) return undefined;
+  const pounds = figure(name, /lbs?\b|pounds?\b/);
+  if (pounds !== undefined) return Number((LINE_OF_ONE_POUND * Math.sqrt(pounds)).toFixed(2));
+  // Tippet: eleven less its number in thousandths of an inch.
+  const x = Number(/(?:^|\s)([0-8])x\b/i.exec(name)?.[1] ?? NaN);
+  return Number.isNaN(x) ? undefined : Number((25.4 * ((11 - x) / 1000)).toFixed(3));
+}
+/** What one pound breaks is so many mm thick; strength goes by the section. */
+const LINE_OF_ONE_POUND = 0.09;
+
+/** Chenille is told by its pile: so many mm across, twice its pile and the core. */
+function chenilleAcross(m: Material, mm: number | undefined): Material {
+  const { strand } = m;
+  if (!strand || mm === undefined || mm > WIDEST_CHENILLE) return m;
+  const by = mm / (2 * strand.thickness + (strand.core ?? 0));
+  const scaled = (of: number | undefined, times = by): number | undefined =>
+    of === undefined ? undefined : Number((of * times).toFixed(3));
+  return {
+    ...m,
+    strand: {
+      ...strand,
+      width: scaled(strand.width) ?? strand.width,
+      thickness: scaled(strand.thickness) ?? strand.thickness,
+      ...(strand.core !== undefined && { core: scaled(strand.core) }),
+      ...(strand.lineDensity !== undefined && { lineDensity: scaled(strand.lineDensity, by ** 2) }),
+    },
+  };
+}
+/** Wider it has fibres that stand off, and turns lie no further apart for that. */
+const WIDEST_CHENILLE = 8;
+
 /** Foam is told by how thick its sheet is, a strip of all else by how wide it is cut. */
 function sheetOf(m: Material, name: string, mm: number | undefined): Material {
   if (!m.strand || mm === undefined) return m;
   const thick = figure(name, /mm\s+thick/);
-  const wide = figure(name, /mm\s+wide/) ?? (thick === undefined && !/\bfoam\b/i.test(name) ? mm : undefined);
-  const thickness = thick ?? (/\bfoam\b/i.test(name) && wide === undefined ? mm : undefined);
+  const wide =
+    figure(name, /mm\s+(?:wide|strips?)\b/) ?? (thick === undefined && !/\bfoam\b/i.test(name) ? mm : undefined);
+  // “5 mm strip of 2 mm foam”: how wide it is cut, and how thick the sheet.
+  const sheet = figure(name.replace(/\d+(?:[.,]\d+)?\s*mm\s+(?:wide|strips?)\b/i, ""), /mm\b/);
+  const thickness = thick ?? (/\bfoam\b/i.test(name) ? sheet : undefined);
   return {
     ...m,
     strand: { ...m.strand, ...(wide !== undefined && { width: wide }), ...(thickness !== undefined && { thickness }) },

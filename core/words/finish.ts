@@ -137,8 +137,10 @@ function foldedByMiddle(said: Said): void {
     said.amount = { strands: 2 * said.amount.strands, folded: true };
 }
 function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
-  if (said.amount && "slipWidth" in said.amount && form !== undefined && byWidth.has(form))
-    said.amount = { strands: 1, folded: false };
+  if (!said.amount || !("slipWidth" in said.amount) || form === undefined || !byWidth.has(form)) return;
+  const { slipWidth } = said.amount;
+  if ("mm" in slipWidth) said.stripMm = slipWidth.mm;
+  said.amount = { strands: 1, folded: false };
 }
 /** “slips of grey quill, 2.5 mm”, “white bucktail, 2 mm”: a quill's own figure is its width, a bunch's how thick. */
 function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {

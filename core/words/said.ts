@@ -47,6 +47,8 @@ export type Said = Partial<
     folded?: boolean;
     /** As much as another part has of it: what that is called. */
     amountOf?: string;
+    /** So wide is the strip of it that is taken. */
+    stripMm?: number;
     /** So many mm longer than what it lies on, or shorter. */
     plusMm?: number;
     /** As much or as thick as something else that was tied in, so many times: what that is called. */

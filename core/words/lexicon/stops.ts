@@ -139,7 +139,7 @@ export const FILLER = anyOf(
   "per",
   "side",
   "hook",
-  "shank",
+  "shank(?!\\s+(?:long|lengths?|high|wide)\\b)",
   "same",
   "thing",
   "pushed",

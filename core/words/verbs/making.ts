@@ -2,7 +2,7 @@ import type { Telling, Waiting } from "../bench";
 import type { Kind, Said } from "../said";
 import type { Meant } from "./object";
 import { takeRest, takeShare } from "./shares";
-import type { MaterialForm } from "../../materials";
+import type { Material, MaterialForm } from "../../materials";
 import { spanOf } from "../clauses/common";
 import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
@@ -14,10 +14,26 @@ import { build, missingQuantity } from "../build";
 import { finishSaid } from "../finish";
 import { lastBody } from "./lastBody";
 import { isSame } from "../say/common";
+import { sayNumber } from "../say/number";
 import { sayLength } from "../say/length";
 import type { Place } from "../../hooks";
 
 /** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
+/** A strip of the cabinet that is so much wider or narrower than is said is another one. */
+const AS_WIDE = 0.1;
+/** “Raffia strip, 3 mm wide”: what is new is cut so wide; of what the cabinet has another width is asked about. */
+function cutTo(mm: number, material: Material, { told, bench, line }: Telling): void {
+  const { strand } = material;
+  if (!strand) return;
+  if (bench.newMaterials.includes(material)) strand.width = mm;
+  else if (Math.abs(strand.width - mm) > AS_WIDE * mm)
+    line.asks.push({
+      at: [told.at, told.end],
+      sentence: `${material.name} of the cabinet is ${sayNumber(strand.width)} mm wide, and ${sayNumber(mm)} mm is said. Name another, or take the width out.`,
+      answers: [],
+    });
+}
+
 export function make(
   t: Telling,
   kind: Kind,
@@ -54,6 +70,7 @@ export function make(
   };
   settleParts(said, t, bench.last.component);
   settleBead(said, bench);
+  if (said.stripMm !== undefined && material) cutTo(said.stripMm, material, t);
   const assumed = settle(said, kind, context);
   if (kind === "lay" && bench.wraps !== undefined && said.tieIn?.at && said.tieIn.wraps === undefined)
     said.tieIn.wraps = bench.wraps;

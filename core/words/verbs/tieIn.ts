@@ -232,6 +232,8 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   inItsPieces(own, object, bench.materialOf(component)?.name ?? "");
   if (isWound) forWinding(own, form);
   else {
+    // “Two strands of yarn 6 mm long as a wing”: what is not wound is so long, and no piece of it.
+    if (!hangs && !own.isSlid && own.pieceMm !== undefined && own.shown === undefined) own.shown = { mm: own.pieceMm };
     own.shown ??= own.barb?.[1];
     delete own.barb;
   }
