@@ -153,6 +153,12 @@ describe("flies as tiers tell them", () => {
         "895-baitfish-1-0-long-shank: PLACE_NOT_THERE",
         "902-big-pike-thing: HOOK_SIZE_TOO_FAR",
         "909-wet-hook-10-black-silk-tail-of-f: PLACE_NOT_THERE",
+        "919-widow-s-walk-spinner: PLACE_NOT_THERE",
+        "929-alder-buzzer-mk-ii-hook-10-or: SPOT_UNDER_BEAD",
+        "946-this-one-s-a-simple-marabou-st: LENGTH_RULE_UNRESOLVED",
+        "948-salt-marsh-baitfish: FIGURE_OUT_OF_BOUNDS",
+        "950-bootlace-eel-fly-1-0: PLACE_NOT_THERE",
+        "951-dyed-squirrel-nymph-hook-10-ny: STEP_NEEDS",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);

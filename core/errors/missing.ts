@@ -30,6 +30,7 @@ export interface MissingDetails {
   WINDING_NOT_SAID: { name: string };
   FINISH_NOT_THERE: { component: string };
   PART_NOT_USED: { role: string };
+  PART_LEFT_WAITING: { role: string };
 }
 export type Missing = Coded<MissingDetails>;
 

@@ -94,6 +94,13 @@ describe("a complete recipe", () => {
       /no step uses the wing/,
     ],
     [
+      "a strand that is tied in and never wound",
+      (r) => {
+        r.steps = r.steps.filter((s) => s.id !== "rib");
+      },
+      /the rib is tied in and waits, and no step winds it/,
+    ],
+    [
       "a bead after the thread",
       (r) => {
         r.steps.splice(1, 0, ...r.steps.splice(0, 1));

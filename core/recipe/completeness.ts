@@ -101,7 +101,17 @@ function missingSteps(recipe: Recipe): Missing[] {
   for (const c of recipe.components)
     if (c.role !== "hook" && !used.has(c.id) && c.role !== "thread" && c.role !== "finish")
       missing.push({ code: "PART_NOT_USED", details: { role: c.role } });
-  return missing;
+  return [...missing, ...leftWaiting(recipe)];
+}
+
+/** What is only tied in, and counted when it is wound or taken over, takes nothing as long as no step does that. */
+function leftWaiting({ components, steps }: Recipe): Missing[] {
+  const waits = (s: RecipeStep): boolean => s.do === "lay" && s.countedWhenWound === true;
+  return components.flatMap(({ id, role }): Missing[] => {
+    const own = steps.filter((s) => s.component === id && s.do !== "act");
+    const isLeft = own.length > 0 && own.every(waits) && !steps.some((s) => own.some((o) => s.tiedIn === o.id));
+    return isLeft ? [{ code: "PART_LEFT_WAITING", details: { role } }] : [];
+  });
 }
 
 function quantityFaults(step: RecipeStep): Missing[] {

@@ -47,6 +47,7 @@ const missing: Sentences<MissingDetails> = {
   WINDING_NOT_SAID: (d) => `“${d.name}” does not say how it is wound`,
   FINISH_NOT_THERE: (d) => `the finish uses “${d.component}”, which is not among the components`,
   PART_NOT_USED: (d) => `no step uses the ${d.role}`,
+  PART_LEFT_WAITING: (d) => `the ${d.role} is tied in and waits, and no step winds it or takes it over`,
 };
 
 /** What a recipe lacks, as half a sentence without a full stop. */
