@@ -1,5 +1,6 @@
 import { sectors, type Sector } from "../../../recipe";
 import { type Said, type Clause, clause, put } from "../../said";
+import { numberOf } from "./amount";
 import { setBy, stanceOf, attitudeOf, DAM } from "./howTied";
 import { match, seq, words, opt, oneOf, map } from "../../parse";
 import { times, count } from "../../text/count";
@@ -159,6 +160,9 @@ export const sides: Clause[] = [
     ),
     (s, [n]) => {
       if (!Number.isInteger(n) || n < 1) return false;
+      // “Six hackles, four a side”: one of the two is wrong, and nobody can say which.
+      const all = numberOf(s.amount);
+      if (n > 1 && all !== undefined && all !== n && all !== 2 * n) return false;
       s.round = { near: 1, far: 1 };
       s.count = 2 * n;
       // “On either side, 2 per side”: that is said once.
