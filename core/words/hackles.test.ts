@@ -78,3 +78,16 @@ describe("a hackle that a line names", () => {
     expect(legs("6 fibres of brown partridge, 4 wraps of thread")).toMatch(/: 6 fibres/);
   });
 });
+
+describe("the end by which a feather is tied in", () => {
+  const bench = "Hook: W1 10\nThread: black\n";
+  test.each([
+    ["Tie in the hackle by its tip, wind twice, tie down", "Hackle: brown hen\n", "tip"],
+    ["Take a ginger hackle, tie it in by the butt, and give it four turns", "", "butt"],
+    ["Take a partridge feather, strip one side, tie in by the tip and take two turns", "", "tip"],
+    ["Single starling feather, stripped on one side, tied in by the tip\nWind it two turns", "", "tip"],
+    ["hackle: partridge, tied in by the tip, 2 turns", "", "tip"],
+  ])("%s", (told, list, end) => {
+    expect(stepsByStuff(bench + list + told).at(-1)).toMatch(new RegExp(`turns, .*by the ${end}`));
+  });
+});

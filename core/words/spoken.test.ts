@@ -328,6 +328,12 @@ describe("what stands behind the stuff of a part", () => {
     ["Tail: moose, 5, as long as the shank", /^tail, moose: 5 fibres, = the shank length/],
     ["Wing: two 3 mm thick bunches of deer hair, to the bend", /: clump of 4.24 mm, to the bend/],
     ["Wing: 20 bucktail hairs, a quarter longer than the hook", /: 20 fibres, = 1.25 × the hook/],
+    ["Wing: 20 bucktail hairs, shank length and a bit", /: 20 fibres, = 1.1 × the shank/],
+    ["Wing: 20 bucktail hairs, shank length but a bit shorter", /: 20 fibres, = 0.9 × the shank/],
+    [
+      "Rib: oval tinsel, 5 turns, from the bend to a third in front of the bend",
+      /from the bend to two thirds of the shank/,
+    ],
     ["Wing: white calf tail, matchstick, a gape high, 30% behind the eye", /from 0.3 of the shank/],
     ["Body: blk dubbing thin", /^body, blk dubbing: 0.3 × the gape full/],
   ])("%s", (line, step) => expect(last(line)).toMatch(step));

@@ -22,6 +22,7 @@ export const clausesOf: Record<Kind, readonly Clause[]> = {
 };
 /** What a hackle that is tied in says already of how it will be wound. */
 export const hackleClauses: readonly Clause[] = [...barbClauses, ...byEnd];
+export { byEnd } from "./wind";
 /** Of what is tied in to be wound later. */
 export const boundInClauses: readonly Clause[] = [fromArea, ...hackleClauses, ...laidIn];
 

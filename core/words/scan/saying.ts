@@ -1,25 +1,32 @@
 import type { Clause } from "../said";
-import { hackleClauses, clausesOf, boundInClauses, beginningAt } from "../clauses";
+import { byEnd, hackleClauses, clausesOf, boundInClauses, beginningAt } from "../clauses";
 import type { Here } from "./here";
-import { formTold, type Next } from "../told";
+import type { MaterialForm } from "../../materials";
+import { formTold, type Next, type Told } from "../told";
 import { correction, correct } from "./corrections";
 import { participleAt } from "../verbs";
 
+const tiedInByEnd: readonly Clause[] = [...byEnd, ...clausesOf.lay];
 const hackleTiedIn: readonly Clause[] = [...hackleClauses, ...clausesOf.lay];
 
 /** Herl that is as long as something lies there; it does not wait to be wound. */
 const hasLength =
   /^[^.;]*\b(?:as\s+long\s+as|on\s+top|(?:longer|shorter)\s+than|(?:slightly|little|bit|touch)\s+(?:longer|shorter)|same\s+length|level\s+with)\b/;
 
+/** Tied in by one end or the other: a hackle, or what was told of just before. */
+const saysByWhichEnd = ({ role, verb, description }: Told, form: MaterialForm | undefined): boolean => {
+  const isWound = form === "hackle" || form === "herl" || form === "quill";
+  const isHackle = role === "hackle" || role === "collar" || (role === undefined && isWound);
+  return isHackle || (verb === "tie in" && role === undefined && description === undefined);
+};
+
 export function sayingAt({ told, text, at, context }: Here): Next | undefined {
   const form = formTold(told);
   // A hackle that is tied in for no part will be wound.
   const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
-  const clauses: readonly Clause[] = isHackle
-    ? hackleTiedIn
-    : told.kind === "lay" && context.waits(told.role, form) && !(form === "herl" && hasLength.test(text.slice(told.at)))
-      ? boundInClauses
-      : clausesOf[told.kind];
+  const isBoundIn = context.waits(told.role, form) && !(form === "herl" && hasLength.test(text.slice(told.at)));
+  const ofLaid = isBoundIn ? boundInClauses : saysByWhichEnd(told, form) ? tiedInByEnd : clausesOf.lay;
+  const clauses: readonly Clause[] = isHackle ? hackleTiedIn : told.kind === "lay" ? ofLaid : clausesOf[told.kind];
   const corrected = correction(text, at);
   if (corrected) return correct(told, text, at, corrected.end, clauses);
   for (const c of beginningAt(clauses, text, at)) {

@@ -116,10 +116,10 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
         times: more === "half" ? 1.5 : 1.25,
       }),
     ),
-    map(seq(the, measure, words("and\\s+a\\s+(?:bit|little)(?:\\s+(?:more|longer))?")), ([, of]) => ({
-      of,
-      times: LONGER,
-    })),
+    map(
+      seq(the, measure, match("(?:and|but)\\s+a\\s+(?:bit|little)(?:\\s+(more|longer|less|shorter))?")),
+      ([, of, [way = "more"]]) => ({ of, times: way === "more" || way === "longer" ? LONGER : SHORTER }),
+    ),
     map(seq(words("half\\s+(?:as\\s+long\\s+again|again\\s+as\\s+long)\\s+as"), the, measure), ([, , of]) => ({
       of,
       times: 1.5,

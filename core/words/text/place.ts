@@ -363,21 +363,25 @@ const percent: Reader<number> = map(
   match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),
   ([p = ""]) => Number(p.replace(",", ".")) / 100,
 );
-/** “1/3 behind the eye”, “30 % of the shank behind the eye” */
-const shareBehindEye: Reader<Place> = map(
+/** “1/3 behind the eye”, “30 % of the shank behind the eye”, “a third in front of the bend” */
+const shareFromEnd: Reader<Place> = map(
   seq(
     oneOf(percent, number),
     opt(words("of\\s+the\\s+(?:way|shank|hook)")),
-    words("behind|back\\s+from"),
-    the,
-    words("(?:hook\\s+)?eye"),
+    oneOf(
+      map(seq(words("behind|back\\s+from"), the, words("(?:hook\\s+)?eye")), () => false),
+      map(
+        seq(words("in\\s+front\\s+of|ahead\\s+of|forward\\s+of|up\\s+from"), the, words("(?:hook\\s+)?bend")),
+        () => true,
+      ),
+    ),
   ),
-  ([f]) => (f > 0 && f < 1 ? { fraction: f } : undefined),
+  ([f, , isFromBend]) => (f > 0 && f < 1 ? { fraction: isFromBend ? Number((1 - f).toPrecision(12)) : f } : undefined),
 );
 const fractionOfShank: Reader<Place> = oneOf<Place>(
   aboutHalfUp,
   shareFrom,
-  shareBehindEye,
+  shareFromEnd,
   // “a third short of the eye”
   map(
     seq(number, opt(words("of\\s+(?:the\\s+)?shank")), words("short\\s+of|shy\\s+of"), the, match("(eye|bend)")),
@@ -542,7 +546,7 @@ const onwardFromHere: Reader<Place> = map(
   ([[way], mm]) => ({ part: HERE, end: "front", plus: { mm: way === "back" ? mm : -mm } }),
 );
 /** A place that lies beside another: “behind the eyes”, “2 mm in front of the bend”. */
-export const placeBeside: Reader<Place> = memo(oneOf(shareBehindEye, fromHere, onwardFromHere, besideIt, away));
+export const placeBeside: Reader<Place> = memo(oneOf(shareFromEnd, fromHere, onwardFromHere, besideIt, away));
 /** A place that says itself to be one, with a landmark, a part's side or a distance. */
 export const place: Reader<Place> = memo(
   oneOf<Place>(

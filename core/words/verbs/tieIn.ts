@@ -266,6 +266,7 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
 function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
   if (said.sameLength !== undefined)
     said.shown ??= withMore(timesAsLong(lengthBefore(bench), said.sameLength), said.plusMm);
+  if (said.sameLength !== undefined && said.shown === undefined) askHowLong(told, line);
   if (said.amountOf !== undefined) said.amount ??= amountOf(bench, roleOfWord(said.amountOf));
   if (said.thickLike !== undefined) said.amount ??= thickBefore(bench, said.thickLike);
   if (said.muchLike !== undefined)
@@ -376,6 +377,11 @@ function timesAsLong(rule: LengthRule | undefined, times: number): LengthRule | 
   return "mm" in rule ? { mm: Number((rule.mm * times).toPrecision(3)) } : undefined;
 }
 
+/** “A quarter shorter”, where nothing that lies there has a length. */
+function askHowLong({ at, end }: Telling["told"], line: Telling["line"]): void {
+  const sentence = "Than what? Nothing is tied in with a length yet. Say one here, as “twice the shank”.";
+  line.asks.push({ at: [at, end], sentence, answers: [] });
+}
 /** A length and so many mm more. */
 function withMore(rule: LengthRule | undefined, mm: number | undefined): LengthRule | undefined {
   if (rule === undefined || mm === undefined) return rule;
@@ -475,7 +481,9 @@ function besideItsHost(
   const host = bench.made.findLast((m) => m.line === line.number)?.step;
   if (!told.isInherited || object.role !== "flash" || host?.do !== "lay") return said;
   const { from, to, shown, attitude, tieIn: at } = host;
-  return { from, to, ...(shown && { shown }), ...(attitude && { attitude }), ...(at && { tieIn: at }), ...said };
+  // “10 strands of flash, half an inch longer”: by what it lies on, and not as long.
+  const isAsLong = shown !== undefined && said.sameLength === undefined;
+  return { from, to, ...(isAsLong && { shown }), ...(attitude && { attitude }), ...(at && { tieIn: at }), ...said };
 }
 
 /** What is tied in by the length: “12 cm of black floss”. */
