@@ -85,3 +85,19 @@ describe("a line that only names materials", () => {
   test("a list with its parts is no such line", () =>
     expect(read("Materials: hook 10 wet, thread black, tail red wool, body black fur").recipe.steps).toHaveLength(2));
 });
+
+describe("a first line that says more than a name", () => {
+  test("the sizes of a kind of fly, and then the story", () => {
+    const { recipe, name } = read("I tie this wet in 12s. Well waxed yellow silk from behind the eye to the bend.");
+    expect([recipe.sizes.from, recipe.hookModel, name]).toEqual(["12", "W1", undefined]);
+    expect(recipe.steps).toHaveLength(1);
+  });
+  test("a name before a colon and its hook", () => {
+    const { recipe, name } = read("Coal Barge Buzzer: #12 grub; black 14/0; rib white stripped quill, 9 turns");
+    expect([name, recipe.sizes.from]).toEqual(["Coal Barge Buzzer", "12"]);
+  });
+});
+test("thread on behind a bead is started there, and is no bead", () => {
+  const { recipe } = read("Hook: D1 10\nBlack thread\nBead: 3 mm gold\nThread on behind the bead and to the bend");
+  expect(recipe.steps.map((s) => s.do)).toEqual(["seat", "wind"]);
+});

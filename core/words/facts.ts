@@ -19,6 +19,10 @@ const hookSentences = [
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:these|this(?:\\s+one)?|them|it|mine)(?:\\s+(?:little\\s+)?(?:wet|dry|nymph|streamer|spider|emerger|fly|one))*\\s+(?:in|on)\\s+(?:sizes?\\s+)?(?:[\\w#/,-]+\\s+){0,6}?(?:${KIND}\\s+)*(?:hooks?|${KIND}s?)(?:,?\\s+(?:de-?barbed|barbless|with\\s+the\\s+barb\\s+(?:down|flattened|pinched)))?(?=\\s*(?:[.;]|$))`,
   ),
+  // “I tie this wet in 12s.”
+  new RegExp(
+    `(?<=^\\s*|[.;]\\s+)(?:i|we)\\s+(?:usually\\s+|mostly\\s+)?(?:tie|dress|make)\\s+(?:this|these|mine)\\s+(?:little\\s+)?(?:${KIND}|spider|emerger)s?(?:\\s+fl(?:y|ies))?\\s+in\\s+(?:sizes?\\s+|#\\s*)?\\d{1,2}s?(?:\\s*(?:-|to|and|or|,)\\s*\\d{1,2}s?)*(?=\\s*(?:[.;]|$))`,
+  ),
   // “Tie on size 12 and 14 wet hooks”
   /^\s*(?:tied?|dress(?:ed)?)\s+on\s+(?:sizes?\s+|#\s*)?\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+(?:[\w-]+\s+){0,4}hooks?(?=\s*(?:[.;,](?!\d)|$))/,
   // “I tie this wet on a 12.”
@@ -344,7 +348,7 @@ function isTitle(r: Reading, i: number): boolean {
   if (isInCapitals.test(lineOf(r, i).text)) return true;
   if (isDoneFirst.test(lineOf(r, i).text.toLowerCase())) return false;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
-  if (text.split(/\s+/).length > 12 || /\b(?:thread|tie|wind|wrap|turns?|fibres?|start|dub)\b/.test(text)) return false;
+  if (text.split(/\s+/).length > 12 || /\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|dub|the\s+(?:bend|eye|shank|barb))\b/.test(text)) return false;
   return (
     verbAt(text.replace(/\b(?:wet|dry)(?=\s*(?:fly|flies)?[\s,]*$)/, ""), r.heads[i]?.begin ?? 0) === undefined &&
     !isWetAlone.test(text)
@@ -381,7 +385,7 @@ function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   const first = r.lines.findIndex((t) => t.trim() !== "");
   const m =
-    /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:\.|:(?=\s+hook\b))\s+(?=\S)/u.exec(
+    /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:\.|:(?=\s+(?:hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
       text,
     ) ?? nameAndSizes.exec(text);
   const how = howIsTied.exec(text);

@@ -25,6 +25,7 @@ export const FILLER = anyOf(
   "(?<=\\b(?:wind|wrap)\\s+the\\s+)(?:dubbing\\s+|spun\\s+)?(?:rope|noodle|brush)(?=\\s+(?:on|up|forwards?|back|over|to|from|around|round|in)\\b)",
   "wide(?=\\s+with\\s)",
   "back(?=\\s+as\\s)",
+  "base(?=\\s+of\\s+(?:touching|close|tight|open)\\s+turns\\b)",
   "base(?=\\s+(?:from|along|over|down)\\b|\\s+to\\s+(?:half|the|mid|just|a)\\b)",
   "equivalent",
   "(?=position)(?<=\\bthorax\\s+)position",

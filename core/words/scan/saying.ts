@@ -25,7 +25,8 @@ export function sayingAt({ told, text, at, context }: Here): Next | undefined {
   // A hackle that is tied in for no part will be wound.
   const isHackle = told.verb === "tie in" && told.kind === "lay" && told.role === undefined && form === "hackle";
   const isBoundIn = context.waits(told.role, form) && !(form === "herl" && hasLength.test(text.slice(told.at)));
-  const ofLaid = isBoundIn ? boundInClauses : saysByWhichEnd(told, form) ? tiedInByEnd : clausesOf.lay;
+  const ofEnd = form === "hackle" && told.role === undefined ? hackleTiedIn : tiedInByEnd;
+  const ofLaid = isBoundIn ? boundInClauses : saysByWhichEnd(told, form) ? ofEnd : clausesOf.lay;
   const clauses: readonly Clause[] = isHackle ? hackleTiedIn : told.kind === "lay" ? ofLaid : clausesOf[told.kind];
   const corrected = correction(text, at);
   if (corrected) return correct(told, text, at, corrected.end, clauses);

@@ -68,6 +68,10 @@ export const barbClauses: Clause[] = [
     ),
     (s, [, , barb]) => void (s.barb = barb),
   ),
+  clause("1.25 gape barbs", seq(lengthNamed, words("(?:long\\s+)?(?:barbs|barbules)")), (s, [barb]) => {
+    if (s.barb !== undefined) return false;
+    s.barb = samePair(barb);
+  }),
   clause(
     "fibres long enough to reach the bend",
     map(
