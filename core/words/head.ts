@@ -115,6 +115,7 @@ const heads: readonly HeadReader[] = [
   ledBy(toppedWith, "topping", false),
   ledBy(/^dubbing\s*:\s*/, "body", true),
   (rest, begin) => (shareOfBody.test(rest) ? { begin, role: "body", part: "body", isListed: true } : undefined),
+  ofThreadHead,
   colouredHead,
   countedHead,
   signedHead,
@@ -150,6 +151,18 @@ function forVerbHead(rest: string, counted: number): LineHead | undefined {
   const from = counted + ahead[0].indexOf(ahead[1] ?? "");
   const named: [number, number] = [from, from + (ahead[1] ?? "").length];
   return { begin: counted + ahead[0].length, role: roleOfWord(part), part, named, isListed: true };
+}
+
+/** “Thread collar, 5 turns”: what it is of stands first, and stays to be read. */
+function ofThreadHead(rest: string, counted: number): LineHead | undefined {
+  const [all, of = "", part = ""] =
+    /^((?:thread|silk)\s+)(collar|head|butt|tag)(?=\s*[,:;]|\s*$|\s+(?:behind|at|in\s+front)\b)(?!\s*,\s*(?:\d+|[a-z]+)[\s-]+turns?\s+whip)/.exec(
+      rest,
+    ) ?? [];
+  if (all === undefined) return undefined;
+  const named: [number, number] = [counted + of.length, counted + all.length];
+  const begin = part === "head" ? counted + all.length : counted;
+  return { begin, role: roleOfWord(part), part, named, isListed: true };
 }
 
 function colouredHead(rest: string, begin: number): LineHead | undefined {

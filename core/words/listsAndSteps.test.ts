@@ -200,3 +200,25 @@ describe("a whole recipe in one breath", () => {
     expect(steps.at(-1)).not.toHaveProperty("passes");
   });
 });
+
+describe("what is told of several at once", () => {
+  const bench = ["Hook: W1 10", "Thread: black"];
+  test("one verb ties in all of a list", () => {
+    const { steps } = told(...bench, "Tie in copper wire, a brown saddle by the tip and black chenille");
+    expect(steps.map((s) => [s.do, s.role])).toEqual([
+      ["lay", "rib"],
+      ["lay", "hackle"],
+      ["lay", "body"],
+    ]);
+  });
+  test("both halves of a body are as thin", () => {
+    const { of } = told(...bench, "Body: rear third orange seal, front two thirds claret seal, both thin");
+    const [rear, front] = of("body");
+    expect(rear).toMatchObject({ fullness: front && "fullness" in front ? front.fullness : undefined });
+  });
+  test("a collar that is of thread stands at the front", () => {
+    const { of } = told(...bench, "Body: hare fur", "Thread collar, 5 turns");
+    expect(of("collar")[0]).toMatchObject({ do: "wind", rule: { turns: 5 } });
+    expect(of("butt")).toEqual([]);
+  });
+});

@@ -1,6 +1,7 @@
 import { withTaken } from "../taken";
 import type { Told } from "../told";
 import { withCoat, withPiece } from "./coats";
+import { withOfBoth } from "./ofBoth";
 import { withOnes, withBothColours } from "./colours";
 import { withMixed, withDubbing, withCarrier } from "./dubbed";
 import { withPartBehind, withFurther, withLayersTold, withTurnsOf, withTurnsOfIt } from "./further";
@@ -41,6 +42,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withSharesOfColour,
   withUnder,
   withWetUnder,
+  withOfBoth,
   withMixed,
   withLayers,
   withDubbing,

@@ -12,8 +12,12 @@ export interface Head {
   verb?: VerbId;
 }
 
+/** “wire, saddle by the tip and chenille”: behind the comma stands one more of a list, and the last of it. */
+const goesOnTo =
+  /^\s*(?:the\s+|an?\s+|some\s+)?(?:[\p{L}-]+\s+){0,4}?[\p{L}-]+(?:\s+by\s+(?:the|its)\s+(?:tips?|butts?|stem))?,?\s+and\s+(?:then\s+)?(?:the\s+|an?\s+|some\s+)?(?:[\p{L}-]+\s+){0,3}?[\p{L}-]+\s*(?:[.;]|$|at\b)/u;
 /** “tie in the wire and a hackle”, “tie in at the bend: chenille, wire and a hackle”. */
-const isListOf = (before: string): boolean =>
+const isListOf = (before: string, behind: string): boolean =>
+  (/,\s*$/.test(before) && goesOnTo.test(behind)) ||
   /(?:\band|\bplus|&|,)(?:\s+then)\s*$|(?:\band|\bplus|&|\bfollowed\s+by)\s*$/.test(before) ||
   /:\s[^.;:]*,\s*$/.test(before);
 const sentenceOfPart = new RegExp(`^\\s*(?:[\\p{L}-]+\\s+){0,2}(${PARTS})\\s*(?:[.;]|$)`, "u");
@@ -27,7 +31,7 @@ export function inherited(head: Head, last: Told | undefined, text: string, at: 
   if (last && own !== undefined) return { role: roleOfWord(own), part: own };
   // “Wind the brown four turns, then the grizzle through it”: both are wound.
   const goesOn = last?.verb === "tie in" || (last?.verb === "wind" && last.description?.isReference);
-  const verb = goesOn && last.description && isListOf(text.slice(0, at)) ? last.verb : undefined;
+  const verb = goesOn && last.description && isListOf(text.slice(0, at), text.slice(at)) ? last.verb : undefined;
   return { ...(head.role === undefined || last === undefined ? {} : { role: head.role, part: head.part }), verb };
 }
 

@@ -56,8 +56,6 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     /\b(\d{2,3}\s*mm)\s+[x×](?=\s+\d{1,2}(?:[.,]\d)?\s*mm\s+[^,.;]*\bstrips?\b)/gu,
     (m, kept) => `${kept},`.padEnd(m.length),
   ],
-  // “thread collar behind the bead, 8 turns”
-  [/^(\s*)thread\s+collar(?=[\s,])/gu, (m, kept) => `${kept}butt thread`.padEnd(m.length)],
   // “Next is a rib of …”, “then comes the wing, …”
   [
     new RegExp(
