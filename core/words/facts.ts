@@ -348,7 +348,11 @@ function isTitle(r: Reading, i: number): boolean {
   if (isInCapitals.test(lineOf(r, i).text)) return true;
   if (isDoneFirst.test(lineOf(r, i).text.toLowerCase())) return false;
   const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
-  if (text.split(/\s+/).length > 12 || /\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|dub|the\s+(?:bend|eye|shank|barb))\b/.test(text)) return false;
+  if (
+    text.split(/\s+/).length > 12 ||
+    /\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|dub|the\s+(?:bend|eye|shank|barb))\b/.test(text)
+  )
+    return false;
   return (
     verbAt(text.replace(/\b(?:wet|dry)(?=\s*(?:fly|flies)?[\s,]*$)/, ""), r.heads[i]?.begin ?? 0) === undefined &&
     !isWetAlone.test(text)

@@ -544,7 +544,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   if (component) bench.release(component.role);
 }
 
-/** “Post: white calf tail”, and “Hackle: grizzly, 5 turns”: a hackle that has no place of its own goes round the post. */
+/** “Post: white calf tail”, and “Hackle: grizzly, 5 turns”: a hackle without a place of its own goes round the post. */
 function isForPost(said: Said, { role }: Meant, bench: Bench): boolean {
   return bench.post !== undefined && role === "hackle" && !isPlaced(said) && !said.palmered && said.over === undefined;
 }

@@ -110,15 +110,11 @@ export const bySize: Clause[] = [
     if (s.amount !== undefined || s.ofMm !== undefined || mm > 8) return false;
     s.ofMm = mm;
   }),
-  clause(
-    "1.5 mm thick clump",
-    seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")),
-    (s, [mm]) => {
-      // “A 60 mm bunch of bucktail” is so long.
-      if (mm > THICKEST_CLUMP) s.shown ??= { mm };
-      else s.amount = { clump: { mm } };
-    },
-  ),
+  clause("1.5 mm thick clump", seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")), (s, [mm]) => {
+    // “A 60 mm bunch of bucktail” is so long.
+    if (mm > THICKEST_CLUMP) s.shown ??= { mm };
+    else s.amount = { clump: { mm } };
+  }),
   clause(
     "slips 2 mm wide",
     seq(

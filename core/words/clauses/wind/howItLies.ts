@@ -30,7 +30,9 @@ export const howItLies: Clause[] = [
     "and back to the front",
     map(
       seq(
-        words("(?:and|&|then)\\s+(?:then\\s+)?back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)"),
+        words(
+          "(?:and|&|then)\\s+(?:then\\s+)?back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)",
+        ),
         placeReached,
       ),
       ([, p]) => p,
