@@ -159,6 +159,10 @@ describe("flies as tiers tell them", () => {
         "948-salt-marsh-baitfish: FIGURE_OUT_OF_BOUNDS",
         "950-bootlace-eel-fly-1-0: PLACE_NOT_THERE",
         "951-dyed-squirrel-nymph-hook-10-ny: STEP_NEEDS",
+        "966-stone-quay-leech: SPOT_UNDER_BEAD",
+        "967-boom-chain-popper: PIECE_TOO_SHORT",
+        "972-sandbar-eel: FIBRE_TOO_SHORT",
+        "973-shed-window-midge-sizes-18-24: SPOT_UNDER_BEAD",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);

@@ -174,7 +174,8 @@ const isBackOfHair = ({ part, description, said }: Told): boolean => {
   const form = formSaid(description);
   // “Back: 40 fibres of olive, same length, on top”: what has a length of its own is pulled over nothing.
   const hasLength = (said.shown ?? said.sameLength ?? said.like) !== undefined && said.amount !== undefined;
-  return part === "back" && (form === "hair" || (form === "feather fibre" && hasLength)) && said.hanging === undefined;
+  const isOfFibres = form === "feather fibre" || form === "herl" || form === "flash";
+  return part === "back" && (form === "hair" || (isOfFibres && hasLength)) && said.hanging === undefined;
 };
 
 /** “Three strands of herl make the thorax; four wraps”: so many go together, in so many turns. */
