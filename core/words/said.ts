@@ -47,6 +47,8 @@ export type Said = Partial<
     folded?: boolean;
     /** As much as another part has of it: what that is called. */
     amountOf?: string;
+    /** So many in all, and so many on each side, which cannot both be. */
+    disagree?: { all: number; each: number };
     /** So wide is the strip of it that is taken. */
     stripMm?: number;
     /** So many mm longer than what it lies on, or shorter. */

@@ -267,6 +267,11 @@ function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
   if (said.sameLength !== undefined)
     said.shown ??= withMore(timesAsLong(lengthBefore(bench), said.sameLength), said.plusMm);
   if (said.sameLength !== undefined && said.shown === undefined) askHowLong(told, line);
+  if (said.disagree !== undefined) {
+    const { all, each } = said.disagree;
+    const sentence = `${all} in all and ${each} on each side cannot both be. Say which it is, and take the other out.`;
+    line.asks.push({ at: [told.at, told.end], sentence, answers: [] });
+  }
   if (said.amountOf !== undefined) said.amount ??= amountOf(bench, roleOfWord(said.amountOf));
   if (said.thickLike !== undefined) said.amount ??= thickBefore(bench, said.thickLike);
   if (said.muchLike !== undefined)

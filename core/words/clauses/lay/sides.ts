@@ -162,9 +162,10 @@ export const sides: Clause[] = [
       if (!Number.isInteger(n) || n < 1) return false;
       // “Six hackles, four a side”: one of the two is wrong, and nobody can say which.
       const all = numberOf(s.amount);
-      if (n > 1 && all !== undefined && all !== n && all !== 2 * n) return false;
+      const disagree = n > 1 && all !== undefined && all !== n && all !== 2 * n;
+      if (disagree) s.disagree = { all, each: n };
       s.round = { near: 1, far: 1 };
-      s.count = 2 * n;
+      if (!disagree) s.count = 2 * n;
       // “On either side, 2 per side”: that is said once.
       delete s.perSide;
     },
