@@ -27,6 +27,28 @@ const chenilleOf = (strand: StrandSize, by: number): Partial<StrandSize> => ({
   ...(strand.lineDensity !== undefined && { lineDensity: strand.lineDensity * by ** 2 }),
 });
 
+/**
+ * Chenille of which the pile is so wide: twice its own pile and the core make that.
+ * @param mm across the pile, above 0
+ */
+export function chenilleAcross(material: Material, mm: number): Material {
+  const { strand } = material;
+  if (!strand || !(mm > 0)) return material;
+  const across = (by: number): number => {
+    const { thickness = strand.thickness, core = 0 } = chenilleOf(strand, by);
+    return 2 * thickness + core;
+  };
+  // It grows with every step: halve what it may be between until it is found.
+  let [low, high] = [0, 1 + mm / strand.thickness];
+  for (let n = 0; n < HALVINGS; n++) {
+    const by = (low + high) / 2;
+    if (across(by) < mm) low = by;
+    else high = by;
+  }
+  return { ...material, strand: { ...strand, width: strand.width * high, ...chenilleOf(strand, high) } };
+}
+const HALVINGS = 40;
+
 /** A new material of a form, with its nominal figures. */
 export const newMaterial = (code: string, name: string, form: MaterialForm): Material => ({
   code,

@@ -71,3 +71,20 @@ export function widthOfGauge(text: string, form: MaterialForm): number | undefin
   const inch = /^0?(\.\d{2,3})\s*(?:in|inch|")?$/.exec(word);
   return inch ? mmOf(Number(inch[1]), "in") : undefined;
 }
+
+/**
+ * How thick nylon line usually is: by what it bears ("5 lb mono"; strength goes by the section) or by its number ("4x
+ * tippet": eleven less that, in thousandths of an inch). docs/arithmetic.md, "Gauges".
+ * @returns mm, or undefined when it is no line or says neither
+ */
+export function widthOfLine(text: string): number | undefined {
+  if (!/mono|nylon|tippet|fluoro/i.test(text)) return undefined;
+  const bears = /(\d+(?:[.,]\d+)?)\s*(?:lbs?|pounds?)\b/i.exec(text)?.[1];
+  const pounds = Number(bears?.replace(",", ".") ?? NaN);
+  if (!Number.isNaN(pounds)) return Number((LINE_OF_ONE_POUND * Math.sqrt(pounds)).toFixed(2));
+  const x = Number(/(?:^|\s)([0-8])x\b/i.exec(text)?.[1] ?? NaN);
+  const mm = Number.isNaN(x) ? undefined : mmOf((11 - x) / 1000, "in");
+  return mm === undefined ? undefined : Number(mm.toFixed(3));
+}
+/** What one pound breaks is so many mm thick. */
+const LINE_OF_ONE_POUND = 0.09;

@@ -1,4 +1,14 @@
-import { codeFor, colourIn, denierOfNumber, newMaterial, widthOfGauge, withGauge, type Material } from "../materials";
+import {
+  chenilleAcross,
+  codeFor,
+  colourIn,
+  denierOfNumber,
+  newMaterial,
+  widthOfGauge,
+  widthOfLine,
+  withGauge,
+  type Material,
+} from "../materials";
 import { beadMass } from "../tying";
 import { mmOf } from "../units";
 import { leadSaid } from "./lead";
@@ -93,13 +103,11 @@ function sizedAs(m: Material, name: string): Material {
     case "wire": {
       const thou = figure(name, /thou(?:sandths?)?\b/);
       const bare = thou === undefined ? /(?:^|\s)0?(\.\d{1,3})\b/.exec(name)?.[1] : `.${String(thou).padStart(3, "0")}`;
-      const width = mm ?? (bare === undefined ? lineWidth(name) : bareWidth(bare, m.form));
-      return width === undefined || !m.strand
-        ? m
-        : { ...m, strand: { ...m.strand, width, ...(m.strand.section === "round" && { thickness: width }) } };
+      const width = mm ?? (bare === undefined ? widthOfLine(name) : bareWidth(bare, m.form));
+      return ofWidth(m, width);
     }
     case "chenille":
-      return chenilleAcross(m, mm);
+      return mm === undefined || mm > WIDEST_CHENILLE ? m : chenilleAcross(m, mm);
     case "extended body":
       return mm === undefined || !m.part ? m : { ...m, part: { ...m.part, length: mm } };
     case "stretch body":
@@ -107,13 +115,21 @@ function sizedAs(m: Material, name: string): Material {
     case "tinsel":
     case "rubber":
     case "yarn":
-      return mm === undefined || !m.strand
-        ? m
-        : { ...m, strand: { ...m.strand, width: mm, ...(m.strand.section === "round" && { thickness: mm }) } };
+      return ofWidth(
+        m,
+        figure(name, /mm\s+(?:wide|thick|across)\b/) ?? (mm !== undefined && mm <= WIDEST_STRAND_MM ? mm : undefined),
+      );
     default:
       return m;
   }
 }
+/** No strand and no strip is wider: a larger figure is how long its piece is. */
+export const WIDEST_STRAND_MM = 12;
+const ofWidth = (m: Material, width: number | undefined): Material =>
+  width === undefined || !m.strand
+    ? m
+    : { ...m, strand: { ...m.strand, width, ...(m.strand.section === "round" && { thickness: width }) } };
+
 /** “Tan 140”: a thread's number without a unit is its denier. */
 function bareDenier(name: string): number | undefined {
   const denier = Number(/(?:^|[\s(])(\d{2,3})(?=[\s,)]|$)(?!\s*(?:mm|x|lbs?|pounds?)\b)/.exec(name)?.[1] ?? NaN);
@@ -121,36 +137,6 @@ function bareDenier(name: string): number | undefined {
 }
 const [FINEST_DENIER, HEAVIEST_DENIER] = [15, 600];
 
-/** “5 lb mono”, “4x tippet”: how thick nylon line of that strength, or of that number, usually is. */
-function lineWidth(name: string): number | undefined {
-  if (!/mono|nylon|tippet|fluoro/i.test(name)) return undefined;
-  const pounds = figure(name, /lbs?\b|pounds?\b/);
-  if (pounds !== undefined) return Number((LINE_OF_ONE_POUND * Math.sqrt(pounds)).toFixed(2));
-  // Tippet: eleven less its number in thousandths of an inch.
-  const x = Number(/(?:^|\s)([0-8])x\b/i.exec(name)?.[1] ?? NaN);
-  return Number.isNaN(x) ? undefined : Number((25.4 * ((11 - x) / 1000)).toFixed(3));
-}
-/** What one pound breaks is so many mm thick; strength goes by the section. */
-const LINE_OF_ONE_POUND = 0.09;
-
-/** Chenille is told by its pile: so many mm across, twice its pile and the core. */
-function chenilleAcross(m: Material, mm: number | undefined): Material {
-  const { strand } = m;
-  if (!strand || mm === undefined || mm > WIDEST_CHENILLE) return m;
-  const by = mm / (2 * strand.thickness + (strand.core ?? 0));
-  const scaled = (of: number | undefined, times = by): number | undefined =>
-    of === undefined ? undefined : Number((of * times).toFixed(3));
-  return {
-    ...m,
-    strand: {
-      ...strand,
-      width: scaled(strand.width) ?? strand.width,
-      thickness: scaled(strand.thickness) ?? strand.thickness,
-      ...(strand.core !== undefined && { core: scaled(strand.core) }),
-      ...(strand.lineDensity !== undefined && { lineDensity: scaled(strand.lineDensity, by ** 2) }),
-    },
-  };
-}
 /** Wider it has fibres that stand off, and turns lie no further apart for that. */
 const WIDEST_CHENILLE = 8;
 

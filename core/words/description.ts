@@ -1,3 +1,4 @@
+import { WIDEST_STRAND_MM } from "./described";
 import { isColour, type Material, type MaterialForm } from "../materials";
 import { CabinetIndex } from "./cabinet";
 import { isStop } from "./lexicon/stops";
@@ -538,8 +539,7 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
 const timesOf =
   /^\s+(?:as\s+long|(?:the\s+|its\s+)?(?:hook|shank|gape|gap|body|abdomen|thorax|tail|wing|hackle|eye)s?\b)/;
 
-/** No strand and no strip is wider, nor is the pile of a chenille: it is the piece that is so long. */
-const WIDEST_STRAND_MM = 12;
+/** Nor is the pile of a chenille wider: it is the piece that is so long. */
 const WIDEST_PILE_MM = 25;
 /** Whether a figure behind a noun is how wide or thick that comes. */
 const isSizeOf = (form: MaterialForm | undefined, figure: string): boolean =>

@@ -21,6 +21,7 @@ const lines = [
   "Tail: [6] white saddle hackles, [3] each side, [90] mm long",
   "Tail: black rabbit strip, [4] mm wide and [25] mm long",
   "Tail: white bucktail, [40] hairs, [25] mm long",
+  "Tail: 60 mm strip of black rabbit, [4] mm wide",
   "Rib: [5] lb mono, [6] turns",
   "Rib: [4]x tippet, [6] turns",
   "Body: [3] mm pink chenille",
@@ -61,4 +62,11 @@ test("so many on each side are half of all, or it is asked", () => {
   expect(asked("Tail: 6 white saddle hackles, 4 each side, 90 mm long")).toEqual([
     "6 in all and 4 on each side cannot both be. Say which it is, and take the other out.",
   ]);
+});
+
+test("a strand is so wide as it is said to be, and never so wide as its piece is long", () => {
+  const width = (line: string): number | undefined =>
+    read(list + line).newMaterials.find((m) => m.form === "yarn")?.strand?.width;
+  expect(width("Tail: 60 mm strip of black rabbit, 4 mm wide")).toBe(4);
+  expect(width("Tail: 60 mm strip of black rabbit")).toBe(width("Tail: 90 mm strip of black rabbit"));
 });
