@@ -124,8 +124,8 @@ export class Bench {
   readonly declared = new Map<string, { said: Said; line: number; used: boolean }>();
   /** Materials that a list named ahead of the steps, and not for which part. */
   readonly named: Description[] = [];
-  /** The wing that was told of as a post. */
-  post: string | undefined;
+  /** Whether a wing was told of as a post. */
+  hasPost = false;
   /** What was told of last. */
   last: { component?: string; step?: string } = {};
   /** What waits until another part is there: the rib of a list until the body. */

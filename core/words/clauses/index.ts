@@ -2,6 +2,7 @@ import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
 import { byFirst } from "../parse";
 import type { Clause, Kind } from "../said";
+import { NUMBER_WORD } from "../text/number";
 import { fromArea } from "./common";
 import { dressClauses } from "./dress";
 import { boundInClauses as laidIn, layClauses } from "./lay";
@@ -60,9 +61,12 @@ const wholeFeather = /\bwhole\s+feathers?\b/gi;
 const heldByTurns =
   /\b(?:by|with|using|under)\s+(?:\d+|[a-z]+)\s+(?:(?:tight|firm|good|hard|more|thread|x|cross(?:ed)?)\s+)*(?:turns?|wraps?)\b(?!\s+of\s+(?!the\s+thread|thread|silk))/gi;
 
-const wrapsLast = /,\s*(?:about\s+|just\s+)?(?:\d[\d.½]*|one|two|three|four|five|six)\s+wraps?\s*(?:[.;]|$)/i;
-const wrapsAhead =
-  /^\W*(?:(?:about|just|only)\s+)?(?:\d+|two|three|four|five|six)\s+wraps?\s+(?:of\s+)?(?!(?:the\s+)?(?:thread|silk)\b)/i;
+const WRAPS = `(?:\\d[\\d.½]*|${NUMBER_WORD})\\s+wraps?`;
+const wrapsLast = new RegExp(`,\\s*(?:about\\s+|just\\s+)?${WRAPS}\\s*(?:[.;]|$)`, "i");
+const wrapsAhead = new RegExp(
+  `^\\W*(?:(?:about|just|only)\\s+)?${WRAPS}\\s+(?:of\\s+)?(?!(?:the\\s+)?(?:thread|silk)\\b)`,
+  "i",
+);
 
 /** “One and a half turns, no more”: of what waits there. */
 const bareTurns =

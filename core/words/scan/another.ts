@@ -10,7 +10,6 @@ import { NUMBER_WORD } from "../text/number";
 import { impliedBy } from "../named";
 import { isReferenceToo } from "./references";
 import { descriptionAt, formSaid } from "../description";
-import type { MaterialForm } from "../../materials";
 import { sameDescription } from "../counted";
 
 export const coatOfAnother: Step = ({ told, text, at }) =>
@@ -34,8 +33,8 @@ export function anotherBegins({ told, text, at, context }: Here): Next | undefin
   if (isReferenceToo(told, text, at)) return "another";
   // “12 turns of lead, with a second layer of six turns over it”
   if (told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
-  // “Tie in one strand of herl, three turns”: what is tied in to be wound is wound.
-  const isWound = told.verb === "tie in" && told.kind === "lay" && woundForms.has(formSaid(told.description));
+  // “Tie in one strand of herl, three turns”: herl is wound; turns of all else may be those that hold it.
+  const isWound = told.verb === "tie in" && told.kind === "lay" && formSaid(told.description) === "herl";
   if (isWound && told.said.shown === undefined && isAtClause(text, at) && turnsOnly(text, at)) return "another";
   // “Quill, varnished, five turns”: the turns are not the varnish's.
   return told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at) ? "another" : undefined;
@@ -49,9 +48,6 @@ export function actionBehind({ told, text, at }: Here): Next | undefined {
   if (!verb || !isAtClause(text, at)) return undefined;
   return verb.id === "act" && isPast.test(text.slice(at, verb.end)) ? undefined : "verb";
 }
-
-/** What is tied in by an end and wound; turns of all else may be those that hold it. */
-const woundForms: ReadonlySet<MaterialForm | undefined> = new Set<MaterialForm>(["herl"]);
 
 const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
 

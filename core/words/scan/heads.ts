@@ -47,7 +47,7 @@ const colonHead = new RegExp(`^\\s*(?:${PARTS})\\s*:\\s`, "u");
 const signedHead = new RegExp(`^\\s*(${PARTS}|lead)\\s*(?:[:=]|\\s-\\s)\\s*`, "u");
 
 /** “The body is just the thread, two layers.”: a sentence of a story that names its part. */
-const toldHead = new RegExp(
+const sentenceHead = new RegExp(
   `^\\s*(?:the|my|its)\\s+(${PARTS})\\s+(?:is|are)\\s+(?:(?:just|only|simply|made|of)\\s+)*(?=(?:an?|the|\\d+|two|three|four|five|six)\\s)`,
   "u",
 );
@@ -74,13 +74,13 @@ export function listedAt(
   if (shareAlone.test(rest)) return { role: "body", part: "body", begin: at, isSentence: false };
   const m =
     signedHead.exec(rest) ??
-    toldHead.exec(rest) ??
+    sentenceHead.exec(rest) ??
     forHead.exec(rest) ??
     (inList || before.endsWith(";") ? bareHead.exec(rest) : null);
   const part = m?.[1]?.replace(/\s+/g, " ");
   const role = part === undefined ? undefined : roleOfWord(part);
   if (!m || part === undefined || role === undefined || role === "hook") return undefined;
-  const isSentence = /^\s*(?:for|as)\s/.test(rest) || toldHead.test(rest);
+  const isSentence = /^\s*(?:for|as)\s/.test(rest) || sentenceHead.test(rest);
   const verb = isSentence ? undefined : verbAt(rest.trimStart(), 0);
   // “rib fine oval gold” names the rib; “rib it with gold” does it.
   if (verb && (verb.end > part.length || isDoneWith.test(rest))) return undefined;

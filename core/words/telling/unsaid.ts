@@ -1,3 +1,4 @@
+import { boundAlong } from "../clauses";
 import type { Reading } from "../reading";
 import type { Telling } from "../bench";
 import { tellTieIn } from "../verbs/tieIn";
@@ -24,7 +25,7 @@ export function actUnsaid(r: Reading, t: Telling): void {
   // “Black chenille and a saddle hackle tied in at the bend”: both wait there.
   const isOnlyTiedIn = told.kind === "wind" && told.description !== undefined && isTiedInLine.test(t.text);
   // “A foam strip tied along the shank from the eye to the bend”: bound down there, and free behind it.
-  const isAlong = isOnlyTiedIn && /\b(?:tied|bound|lashed)\s+(?:down\s+)?along\b/.test(t.text);
+  const isAlong = isOnlyTiedIn && boundAlong.test(t.text);
   if (isOnlyTiedIn && told.said.rule === undefined && (isAlong || (!told.said.end && !told.said.from)))
     return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
   if (told.said.rule?.turns !== undefined || told.kind === "wind") return tellWind(t);

@@ -2,7 +2,7 @@ import type { Place } from "../../hooks";
 import type { AddedLength, LengthRule, Measure, PlainLength, Reach } from "../../recipe";
 import { either, firstsOf } from "../firsts";
 import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, words, type Reader } from "../parse";
-import { number } from "./number";
+import { number, readNumber } from "./number";
 import { absolute, placeReached } from "./place";
 
 const the = opt(words("the|a|an|its"));
@@ -103,7 +103,6 @@ const timesOver = oneOf(
   map(match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)"), ([n = ""]) => Number(n.replace(",", "."))),
   map(seq(words("x|times|by"), number), ([, n]) => n),
 );
-const shareOf: Record<string, number> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 4, fifth: 1 / 5 };
 type OfMeasure = Extract<PlainLength, { of: Measure }>;
 const isOf = (rule: PlainLength): rule is OfMeasure => "of" in rule;
 const ofMeasureAlone: Reader<PlainLength> = memo(
@@ -129,7 +128,7 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
       seq(match("(?:an?\\s+|one\\s+)?(half|third|quarter|fifth)\\s+(longer|shorter)\\s+than"), the, measure),
       ([[share = "", way], , of]) => ({
         of,
-        times: way === "longer" ? 1 + (shareOf[share] ?? 0) : 1 - (shareOf[share] ?? 0),
+        times: 1 + (way === "longer" ? 1 : -1) * (readNumber(share) ?? 0),
       }),
     ),
     // “equal to the gape x 1.5”

@@ -59,7 +59,7 @@ export function objectOf(telling: Telling): Meant {
     (material === undefined
       ? (bench.ofRole(role) ?? bench.before(role) ?? componentLike(told.role, bench))
       : bench.componentFor(role, material, told.part));
-  if (component?.role === "wing" && /\bpost\b/.test(told.part ?? "")) bench.post = component.id;
+  if (component?.role === "wing" && /\bpost\b/.test(told.part ?? "")) bench.hasPost = true;
   if (component) takeAlternates(t, component);
   if (component && material) takeSizes(t, component, material);
   if (component && told.said.optional) component.optional = true;

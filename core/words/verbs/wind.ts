@@ -546,7 +546,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
 
 /** “Post: white calf tail”, and “Hackle: grizzly, 5 turns”: a hackle without a place of its own goes round the post. */
 function isForPost(said: Said, { role }: Meant, bench: Bench): boolean {
-  return bench.post !== undefined && role === "hackle" && !isPlaced(said) && !said.palmered && said.over === undefined;
+  return bench.hasPost && role === "hackle" && !isPlaced(said) && !said.palmered && said.over === undefined;
 }
 /** Where the wing stands round which a hackle is wound. */
 function postAt(bench: Bench): Place | undefined {

@@ -1,20 +1,12 @@
 import { type Clause, clause, put } from "../../said";
 import { words, match, seq, opt, oneOf, map } from "../../parse";
 import { MATCHSTICK_MM, sideBySide, PENCIL_MM, THICK } from "./thick";
-import { number } from "../../text/number";
+import { number, readNumber } from "../../text/number";
 import { length, lengthNamed } from "../../text/length";
 import { absolute } from "../../text/place";
 
 /** No clump of a fly is thicker than so many mm: it is the hair that is so long. */
 const THICKEST_CLUMP = 15;
-const sharesAsMuch: Record<string, number> = {
-  half: 1 / 2,
-  twice: 2,
-  double: 2,
-  "a third": 1 / 3,
-  "a quarter": 1 / 4,
-  "two thirds": 2 / 3,
-};
 export const bySize: Clause[] = [
   clause(
     "half a matchstick thick",
@@ -159,7 +151,7 @@ export const bySize: Clause[] = [
       match("([a-z]{3,}(?:\\s+(?:bucktail|hair|flash|marabou|bunch|fibres|squirrel|fur))?)(?=\\s*(?:[,.;]|$|and\\b))"),
     ),
     (s, [[share = "", by], [of = ""]]) => {
-      const times = sharesAsMuch[share.replace(/\s+/g, " ").trim()] ?? 1;
+      const times = /twice|double/.test(share) ? 2 : (readNumber(share) ?? 1);
       if (s.amount !== undefined || s.thickLike !== undefined || s.muchLike !== undefined) return false;
       // “As thick as a matchstick” is no part of the fly.
       if (/^(?:matchsticks?|pencils?|that|them|first|last|needle|string|finger|shank|body|hook)$/.test(of))
