@@ -45,6 +45,7 @@ import { setupRoutes } from "./setup";
 import { SocketScale, type ScaleLink } from "./standins";
 import { preparingRoutes } from "./preparing";
 import { seasonRoutes } from "./seasons";
+import { PATIENCE_MS } from "./source";
 import { countsCsv, lotsCsv, movementsCsv, photoOf, scaleRoutes, stockRoutes } from "./stock";
 import { activePersonById, teamRoutes } from "./team";
 
@@ -102,7 +103,7 @@ export async function buildApp(options: AppOptions): Promise<{ app: express.Expr
   const sessions = new pg.Pool({
     connectionString: options.databaseUrl,
     max: 4,
-    connectionTimeoutMillis: 3000,
+    connectionTimeoutMillis: PATIENCE_MS,
     Client: SteadyClient,
   });
   sessions.on("error", (error) => log.warn({ error: error.message }, "the session store lost the database"));

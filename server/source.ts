@@ -13,10 +13,19 @@ pg.types.setTypeParser(INT8, Number);
 pg.types.setTypeParser(NUMERIC, Number);
 pg.types.setTypeParser(DATE, (text) => text);
 
+/**
+ * So long a request waits for a free connection: longer than others may wait for a lock, so that a crowd at one drawer
+ * is not taken for a database that is away. One that refuses connections is told at once all the same.
+ */
+export const PATIENCE_MS = 20_000;
+
+/** What one server opens of the database, beside its sessions, its queue and its listener. */
+export const CONNECTIONS = 12;
+
 /** Opens the database and brings its schema up to date. */
 export async function openDatabase(
   url: string,
-  { migrate = true, poolSize = 12, idleMs = 30_000, connectMs = 3000 } = {},
+  { migrate = true, poolSize = CONNECTIONS, idleMs = 30_000, connectMs = PATIENCE_MS } = {},
 ): Promise<DataSource> {
   const source = new DataSource({
     type: "postgres",

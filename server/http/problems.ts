@@ -94,11 +94,15 @@ export function isDatabaseAway(error: unknown): boolean {
   if (code === "ENOENT") return e.syscall === "connect";
   return (
     awayCodes.has(code) ||
-    /not currently accepting connections|timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Driver not Connected/i.test(
+    /not currently accepting connections|Connection terminated|Client has encountered a connection error|Driver not Connected/i.test(
       error.message,
     )
   );
 }
+
+/** Whether no connection became free in time: the database is there, and all who may ask it are at work. */
+const isCrowdedOut = (error: unknown): boolean =>
+  error instanceof Error && error.message === "timeout exceeded when trying to connect";
 
 /** What goes over the wire for an error; undefined for the unexpected, of which nothing is told. */
 export function problemOf(error: unknown): ProblemDetails | undefined {
@@ -125,6 +129,7 @@ function problemIn(error: unknown): Problem | undefined {
       "The database is away",
       "The database cannot be reached just now. Nothing is lost: it is tried again.",
     );
+  if (isCrowdedOut(error)) return overloaded();
   return ruleOfDatabase(error);
 }
 
