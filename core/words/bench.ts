@@ -94,6 +94,10 @@ const isSameThread = (words: string, onHook: Material): boolean => {
   );
 };
 
+/** “One grizzly”, behind wings of grizzly hen: a cock’s, that stands. */
+const isOfHen = (m: Material, text: string): boolean =>
+  m.form === "hackle" && /\bhen\b/.test(m.name.toLowerCase()) && !/\bhen\b|\bsame\b|\bthe\b/.test(text.toLowerCase());
+
 /**
  * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
  */
@@ -261,7 +265,9 @@ export class Bench {
     if (own) return own;
     const here = this.components
       .map((c) => this.materialOf(c))
-      .find((m) => m !== undefined && isOfForm(m.form, form) && sameWords(withForm(m), text, form));
+      .find(
+        (m) => m !== undefined && isOfForm(m.form, form) && sameWords(withForm(m), text, form) && !isOfHen(m, text),
+      );
     if (here || form === undefined) return here;
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone = isNounAlone.test(words)

@@ -502,7 +502,10 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
       : /^\s+(?:[a-z]+\s+){0,2}(?:dumb-?bell|bar-?bell|beads?|cones?|eyes)\b/.test(text.slice(t.end));
   if (/mm$/.test(t.word)) {
     const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
-    return !isPlace && (afterNoun ? isSizeOf(form, t.word) : parseFloat(t.word.replace(",", ".")) < 9);
+    return (
+      !isPlace &&
+      (afterNoun ? isSizeOf(form, t.word, isBehindComma(text, t)) : parseFloat(t.word.replace(",", ".")) < 9)
+    );
   }
   if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
   // “White bucktail 2x shank”: so many times that it is long.
@@ -526,7 +529,7 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if ((next === "mm" || next === "in" || next === "inch") && unitEnd) return false;
   if (next === "mm" || next === "in" || next === "inch")
     return afterNoun
-      ? isSizeOf(form, t.word)
+      ? isSizeOf(form, t.word, isBehindComma(text, t))
       : Number(t.word.replace(",", ".")) <
           (/^\s*mm\s+(?:[\w-]+\s+)?(?:stick-?ons?|eyes)\b/.test(text.slice(t.end)) ? 20 : 9);
   if (/^0?\.\d+$/.test(t.word)) return true;
@@ -541,13 +544,17 @@ const timesOf =
 
 /** Nor is the pile of a chenille wider: it is the piece that is so long. */
 const WIDEST_PILE_MM = 25;
+/** “Red chenille, 20 mm”: behind a comma it is the piece. */
+const WIDEST_PILE_BEHIND_COMMA_MM = 16;
+const isBehindComma = (text: string, t: Token): boolean => /,\s*$/.test(text.slice(0, t.at));
 /** Whether a figure behind a noun is how wide or thick that comes. */
-const isSizeOf = (form: MaterialForm | undefined, figure: string): boolean =>
+const isSizeOf = (form: MaterialForm | undefined, figure: string, isApart: boolean): boolean =>
   form !== undefined &&
   bySize.has(form) &&
   (form === "eyes" ||
     form === "bead" ||
-    parseFloat(figure.replace(",", ".")) <= (form === "chenille" ? WIDEST_PILE_MM : WIDEST_STRAND_MM));
+    parseFloat(figure.replace(",", ".")) <=
+      (form !== "chenille" ? WIDEST_STRAND_MM : isApart ? WIDEST_PILE_BEHIND_COMMA_MM : WIDEST_PILE_MM));
 
 /** Whether all words so far would describe another noun as well: “black rabbit”. */
 const isOnlyKind = (text: string, words: Token[]): boolean =>

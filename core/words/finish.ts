@@ -163,8 +163,10 @@ function slipsOnEitherSide(said: Said): void {
 function levelByHand(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
   if (form === "feather fibre" && said.methods?.tips === "stacked") said.methods = { ...said.methods, tips: "by hand" };
 }
-/** “three fibres each, one to a side”: six. */
-function ofEach(said: Said): void {
+/** “three fibres each, one to a side”: six; “Sides: one strand each”: on either side. */
+function ofEach(said: Said, role: StepContext["role"]): void {
+  if (said.isOfEach && said.amount && !said.count && !said.round && role === "cheeks")
+    Object.assign(said, { round: { near: 1, far: 1 }, perSide: true });
   if (!said.isOfEach || !said.count || !said.amount || !("fibres" in said.amount)) return;
   said.amount = { fibres: said.count * said.amount.fibres };
   delete said.count;

@@ -95,9 +95,19 @@ export function headOf(text: string): LineHead {
   const rest = text.slice(counted);
   for (const read of heads) {
     const head = read(rest, counted);
-    if (head) return head;
+    if (head) return narrowed(head, text);
   }
   return bareHead(rest, counted) ?? { begin: counted, isListed: false };
+}
+
+const kindOfHackle = /^(?:an?\s+)?(?:(false|throat|beard(?:ed)?)|collar)(?:\s+hackle)?(?:\s+of\s+|\s*[,:]\s*)(?=\S)/;
+/** “Hackle: false, black hen fibres”, “Hackle: collar of marabou”: which kind of it is meant. */
+function narrowed(head: LineHead, text: string): LineHead {
+  const kind = head.role === "hackle" ? kindOfHackle.exec(text.slice(head.begin)) : null;
+  if (!kind || !head.named) return head;
+  const role = kind[1] === undefined ? "collar" : "throat";
+  const begin = head.begin + kind[0].length;
+  return { ...head, role, part: role, begin, named: [head.named[0], begin] };
 }
 
 type HeadReader = (rest: string, counted: number) => LineHead | undefined;
@@ -193,12 +203,14 @@ function signedHead(rest: string, counted: number): LineHead | undefined {
   if (separator.endsWith(",") && !isKnot && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length)))
     return undefined;
   const at = counted + (m[1] ?? "").length;
+  const aside = m[3] === undefined || /optional/.test(m[3]) ? undefined : counted + m[0].indexOf(m[3]);
   const which = /^\s*(?:no\.?\s*|#)?[1-9]/.exec(rest.slice(at - counted + word.length))?.[0].length ?? 0;
   return {
     begin: counted + m[0].length,
     role: roleOfWord(word),
     part: word.replace(/\s+/g, " "),
     named: [at, at + word.length + which],
+    ...(aside !== undefined && { ahead: [aside + 1, aside + (m[3] ?? "").length - 1] as [number, number] }),
     isOptional: /optional/.test(m[3] ?? ""),
     isListed: true,
   };
@@ -241,6 +253,12 @@ function bareHead(rest: string, counted: number): LineHead | undefined {
   if (/^(?:dumb-?bells?|bar-?bells?)$/.test(word)) return undefined;
   // “coat body with resin”, “varnish head”, “cover everything with resin” does it.
   if (/^(?:coat|varnish|cement|lacquer)/.test(word) || /^cover\s+(?:everything|it|them|all|both)\b/.test(rest))
+    return undefined;
+  // “Finish behind the eye” ends the fly, and names no product.
+  if (
+    word === "finish" &&
+    /^finish\s+(?:off\b|neatly\b|up\b|just\b|close\b|right\b|behind\b|at\b|near\b|by\b|in\s+front\b)/.test(rest)
+  )
     return undefined;
   // “wing case over” is not a wing.
   if ((longestPart.exec(rest)?.[0].length ?? 0) > word.length) return undefined;

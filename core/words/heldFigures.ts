@@ -117,7 +117,7 @@ const millimetresIn = (unit: string): number =>
   unit === "" ? 1 : unit.startsWith("c") ? 10 : unit === "thou" ? MM_PER_INCH / 1000 : MM_PER_INCH;
 
 function figuresIn(of: unknown, found = new Set<number>()): Set<number> {
-  if (typeof of === "number") found.add(of);
+  if (typeof of === "number") found.add(Math.abs(of));
   else if (typeof of === "string")
     for (const m of of.matchAll(/\d+(?:[.,]\d+)?/g)) found.add(Number(m[0].replace(",", ".")));
   else if (typeof of === "object" && of !== null) for (const more of Object.values(of)) figuresIn(more, found);

@@ -152,6 +152,7 @@ export function loopAt(text: string, at: number, index: CabinetIndex, open?: Tol
     if (next === undefined) break;
     place = next;
   }
+  if (layers.some(isFeather)) woundAtHead(told);
   if (told.said.there && !told.said.begin && told.said.from === undefined) {
     told.said.begin = told.said.there;
     delete told.said.there;
@@ -160,6 +161,15 @@ export function loopAt(text: string, at: number, index: CabinetIndex, open?: Tol
   told.description = mixed(layers, text);
   return told;
 }
+/** “… and wind 3 turns behind the eye”: what is wound there is the fly’s collar. */
+function woundAtHead(told: Told): void {
+  const { there, begin, end, from } = told.said;
+  if (told.role !== undefined || !there || !("eyeLengths" in there) || begin || end || from) return;
+  Object.assign(told, { role: "collar", part: "collar" });
+  Object.assign(told.said, { from: there, to: { eyeLengths: there.eyeLengths + 1 } });
+  delete told.said.there;
+}
+
 const filling =
   /^\s*(?:(?:then|now|next|and)\s+)*(?:(?:put|place|lay|insert|load|spread|trap|add|feed)\b.*\b(?:in(?:to)?|between|loop)\b|(?:fill|load)\b|insert\b)/;
 

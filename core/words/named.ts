@@ -139,18 +139,35 @@ export function flashOf(text: string, at: number): Description | undefined {
 /** Parts that are tied of an animal’s hair, where a body is dubbed of its fur: “wing: black squirrel”. */
 const ofHair = new Set<Role>(["wing", "underwing", "tail", "throat", "topping", "wing case"]);
 const bundleOf = /\b(?:tuft|bunch|clump|bundle|stack)\s+of\s+(?:an?\s+|the\s+)?$/;
-export const asHair = (found: Description | undefined, role: Role | undefined, before = ""): Description | undefined =>
+/** Hair that is wound, one at a time. */
+const HORSEHAIR = {
+  form: "wire" as const,
+  figures: { strand: { section: "round" as const, width: 0.2, thickness: 0.2, density: 1.3 } },
+};
+const isWoundHair = (found: Description | undefined, role: Role | undefined): boolean =>
+  found?.means?.form === "hair" && (role === "rib" || role === "body") && /horse-?\s?hair/.test(found.text);
+/** “rabbit fur, grey, clump of 2 mm”. */
+const asBundle = /^[^.;]*\b(?:clump|bunch|bundle|tuft)\b/;
+export const asHair = (
+  found: Description | undefined,
+  role: Role | undefined,
+  before = "",
+  behind = "",
+): Description | undefined =>
   found?.means?.form === "dubbing" &&
   role &&
   ofHair.has(role) &&
   (bundleOf.test(before) ||
+    (asBundle.test(behind) && !/dub|blend|mix/.test(found.text)) ||
     !/dub|(?<!(?:craft|fake|fun|fox|squirrel|goat|yak)\s)fur|blend|mix|wool|mask/.test(found.text))
     ? { ...found, means: { form: "hair" } }
-    : found?.means?.form === "wire" && role === "weight"
-      ? { ...found, means: { form: "weight wire" } }
-      : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
-        ? { ...found, means: { form: "thread" } }
-        : found;
+    : found && isWoundHair(found, role)
+      ? { ...found, means: HORSEHAIR }
+      : found?.means?.form === "wire" && role === "weight"
+        ? { ...found, means: { form: "weight wire" } }
+        : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
+          ? { ...found, means: { form: "thread" } }
+          : found;
 /** “Dub claret wool”: what is dubbed is taken as dubbing, though it may also come as a yarn. */
 export const asDubbing = (found: Description | undefined, verb: Told["verb"]): Description | undefined =>
   verb === "dub" && found && !found.exact && found.means?.form === "yarn" && /\b(?:wool|yarn|fleece)\b/.test(found.text)

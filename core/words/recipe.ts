@@ -193,7 +193,9 @@ class RecipeReader implements Reading {
   private tellAhead(first: Told, text: string, { ahead: [at, end] = [0, 0], role, part }: LineHead): void {
     const [own, ...more] = scan(text, at, end, { role, part }, this.scanContext, first.kind);
     if (own && more.length === 0 && own.rest.length === 0) Object.assign(first.said, { ...own.said, ...first.said });
-    first.kept = [...first.kept, { at, end }];
+    // “Tail (shank length): 6 fibres”: what stands in brackets says a thing of its own, or is asked about.
+    if (text[at - 1] === "(" && own && own.rest.length > 0) first.rest = [...first.rest, ...own.rest];
+    else first.kept = [...first.kept, { at, end }];
   }
 
   /** What an earlier line only took, by the line that ties it in. */

@@ -22,11 +22,14 @@ import { aroundRead, leaving, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
-    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning))|to\\s+(?:start|begin))\\b)",
+    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|sparing(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning))|to\\s+(?:start|begin))\\b)",
     "sparse",
   ],
   ["medium(?:\\s+thick)?|normal", "medium"],
-  ["(?:quite\\s+|fairly\\s+|rather\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|dense(?:ly)?)", "full"],
+  [
+    "(?:quite\\s+|fairly\\s+|rather\\s+|good\\s+and\\s+)?(?:full|thick(?:ly)?|fat|heav(?:y|ily)|generous(?:ly)?|dense(?:ly)?)",
+    "full",
+  ],
 ];
 const nextWord = match("\\s+([\\p{L}-]+)");
 const thickRead = oneOf(...thickness.map(([w, t]) => map(words(w), () => t)));

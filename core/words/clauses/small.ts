@@ -299,11 +299,19 @@ const actWords: [string, Act][] = [
     "giv(?:e|ing)\\s+(?:it|them|the\\s+\\w+)\\s+(?:an?|one|two|three|a\\s+few|some)\\s+(?:(?:little|slight|gentle|good|quick|single|half|bit\\s+of\\s+an?)\\s+)*twists?(?:\\s+(?:anti|counter)?-?clockwise)?",
     "twist",
   ],
+  [
+    "spin\\s+the\\s+(?:bobbin|thread|silk)\\s+(?:anti|counter)-?\\s?clockwise(?:\\s+to\\s+(?:flatten|untwist)\\s+(?:it|the\\s+(?:thread|silk)))?",
+    "flatten",
+  ],
+  [
+    "spin\\s+the\\s+(?:bobbin|thread|silk)\\s+clockwise(?:\\s+to\\s+(?:cord|tighten|twist)\\s+(?:it|the\\s+(?:thread|silk)))?",
+    "twist",
+  ],
   ["twist(?:ed|s|ing)?|spin\\s+the\\s+(?:bobbin|thread)|cord(?:ed)?", "twist"],
   ["flatten(?:ed|s|ing)?|untwist(?:ed)?", "flatten"],
   ["burnish(?:ed|es|ing)?|rub(?:bed)?(?:\\s+smooth)?", "burnish"],
   [
-    "singe(?:d|s)?|burn(?:t|ed|s)?(?!\\s+(?:orange|red|olive|brown|yellow|copper|sienna|umber)\\b)|melt(?:ed)?",
+    "(?:singe(?:d|s)?|burn(?:t|ed|s)?(?!\\s+(?:orange|red|olive|brown|yellow|copper|sienna|umber)\\b)|melt(?:ed)?)(?:\\s+(?:the|its)\\s+(?:tips?|ends?)(?=\\s*(?:[,.;]|$|of\\b|with\\b)))?",
     "singe",
   ],
   [

@@ -12,6 +12,8 @@ import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
 import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withLiquidOver } from "./liquidOver";
+import { withSinged } from "./singed";
 import { withSharesOfColour } from "./sharesOfColour";
 import { withTakenUp } from "./takenUp";
 import { withVarnish } from "./varnished";
@@ -25,6 +27,8 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
   withRopeOfTwo,
   withVarnish,
+  withSinged,
+  withLiquidOver,
   withRibOver,
   withTurnsOfIt,
   withLayersTold,

@@ -260,6 +260,7 @@ const nouns: [string, NounForm][] = [
     "(?:barred\\s+|bronze\\s+|wood\\s?duck\\s+|mallard\\s+|teal\\s+|widgeon\\s+|gadwall\\s+|drake\\s+)*(?:flanks?|mallard|teal|wood\\s?duck|widgeon|gadwall|shoulder)(?:\\s+(?:feathers?|fibres?|barbs?))?|breast\\s+feathers?",
     { form: "feather fibre", counted: "fibres" },
   ],
+  ["(?:turkey|goose|duck)\\s+flats?(?:\\s+feathers?)?", { form: "feather fibre", counted: "feathers" }],
   ["(?:feather\\s+)?(?:(?:micro-?\\s?)?fibres?|fibers?|fibs|barbs?)", { form: "feather fibre", counted: "fibres" }],
   [
     "(?:deer|elk|caribou|moose|antelope|hollow(?![-\\s]tied)|roe|reindeer)(?:\\s+(?:body|belly|rump|mane|hock|leg))?\\s*(?:hairs?|fur)?",
@@ -269,6 +270,8 @@ const nouns: [string, NounForm][] = [
     anyOf(
       "(?:buck|squirrel|calf|fox|kip|stoat|mink|impala|fitch|marten)\\s*tails?(?:\\s+hairs?)?",
       "(?:calf|goat|badger|bear|yak|horse|monkey|sheep|arctic\\s+fox|fox|squirrel|finn?\\s+raccoon|raccoon|polar)\\s+(?:body\\s+|tail\\s+)?(?:hairs?)",
+      "(?:horse|goat)hairs?",
+      "(?:finn?\\s+)?(?:raccoon|ringtail)|(?:icelandic|long-?hair(?:ed)?)\\s+sheep|(?:llama|alpaca)(?!\\s+(?:wool|yarn|dubbing|fur))|(?:polar|black|brown)\\s+bear",
       "(?:solid\\s+|winging\\s+|body\\s+)?hairs?",
       "(?:boar\\s+|hog\\s+)?bristles?",
       "(?:snowshoe(?:\\s+(?:hare|rabbit))?(?:'s)?|hare's|rabbit's)\\s+(?:foot|feet|toes?)(?:\\s+(?:hair|fur))?",

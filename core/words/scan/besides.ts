@@ -13,9 +13,20 @@ export const besides: readonly ((m: Mention) => boolean)[] = [
   isCut,
   isNothingNew,
   isShape,
+  isStripOfFeather,
   isSlip,
   isLabel,
+  isKindOfThread,
 ];
+
+/** “charcoal, 30 denier gel spun”: what the thread is of. */
+function isKindOfThread({ told, found }: Mention): boolean {
+  const { description } = told;
+  if (told.role !== "thread" || !description || description.exact || !/^gel[-\s]?spun$/.test(found.text.trim()))
+    return false;
+  told.description = { ...description, end: found.end, text: `${description.text}, ${found.text.trim()}` };
+  return true;
+}
 
 function isAlternate({ told, text, at, found }: Mention): boolean {
   const between = text.slice(told.description?.end ?? at, at);
@@ -103,6 +114,17 @@ function isShape(m: Mention): boolean {
   const shaped = told.description && isBehindComma(m) ? shapeOf(told.description, found) : undefined;
   if (!shaped) return false;
   told.description = shaped;
+  return true;
+}
+
+/** “Mottled turkey, a strip as wide as the gape”: what is cut of a feather is a slip of it. */
+function isStripOfFeather(m: Mention): boolean {
+  const { told, found } = m;
+  const form = formSaid(told.description);
+  const isFeather = form === "quill" || form === "feather fibre";
+  if (!isFeather || told.kind !== "lay" || !/^(?:strip|slip|section)$/.test(found.text.trim()) || !isBehindComma(m))
+    return false;
+  told.said.isSlips = true;
   return true;
 }
 

@@ -98,7 +98,8 @@ function begun({ text, from, to, head, atHead, given }: ClauseAt, lead: VerbSpan
   const isRibOfCover =
     told.isInherited && (toRibAhead.test(own) || (told.role === "wing case" && turnsOfWire.test(own)));
   // What is ribbed is not what it is ribbed with.
-  const isRibbing = lead?.id === "wind" && /\b(?:rib|segment)/.test(text.slice(lead.at, lead.end));
+  const isRibbing =
+    lead?.id === "wind" && /\b(?:rib|segment|reinforce|strengthen|overwind)/.test(text.slice(lead.at, lead.end));
   if (isRibOfCover || (isRibbing && (told.role === undefined || told.isInherited)))
     Object.assign(told, { role: "rib", part: "rib", isInherited: false });
   return told;
@@ -202,7 +203,14 @@ const oneOf: readonly [RegExp, NonNullable<Told["said"]["amount"]>][] = [
   [/\b(?:feather|plume|nail)$/, { feathers: 1 }],
 ];
 
+/** “Throat: 6 fibres at the throat”: its own place is none. */
+function withoutOwnPlace({ role, said }: Told): void {
+  const { there } = said;
+  if (role === "throat" && there && "part" in there && there.part === "throat") delete said.there;
+}
+
 const close = (told: Told, end: number): Told => {
+  withoutOwnPlace(told);
   const said = withFeathers(told);
   const { means } = told.description ?? {};
   // “a 3 mm strip of scud back”: what has but one use is for that.

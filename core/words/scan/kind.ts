@@ -54,6 +54,8 @@ export function kindOfTold(
   return kindOf(text, role, form);
 }
 
+const beneath = /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:at|as|for)\s+(?:the|a)\s+(?:throat|beard)\b/;
+
 const isCovering = (told: Told, text: string): boolean =>
   told.verb === "wind" && text.startsWith("cover", told.understood[0]?.at);
 
@@ -67,6 +69,8 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
     Object.assign(told, { role: "wing", part: "wing" });
   if (told.role === undefined && told.verb === undefined && stripOver.test(clause))
     Object.assign(told, { role: "wing case", part: "back" });
+  // “Hackle: jay, blue, at the throat, 6 fibres”: what hangs there is not wound.
+  if (told.role === "hackle" && beneath.test(clause)) Object.assign(told, { role: "throat", part: "throat" });
   // “Body: black foam, tied in at the bend and folded forward”: what is folded over is not wound.
   if (told.role === "body" && foldedBand.test(clause)) Object.assign(told, { role: "wing case", part: "back" });
   const isPlain = told.role === undefined && told.verb === undefined;
@@ -126,7 +130,7 @@ function formAhead(
   return context.formOf(role, undefined);
 }
 
-const asHackle = /\bwound\s+(?:\w+\s+turns?\s+)?(?:as|like)\s+an?\s+(?:hackle|collar)\b/;
+const asHackle = /\bwound\s+(?:\w+\s+turns?\s+)?(?:as|like)\s+(?:an?\s+)?(?:hackle|collar)\b/;
 
 const forRole = new RegExp(
   `\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
@@ -199,11 +203,9 @@ function lookAhead(
       continue;
     }
     const implied = atHead && first && role ? impliedBy[role] : undefined;
-    const found = asHair(
-      descriptionAt(text, at, index, atHead && first, implied),
-      role,
-      text.slice(Math.max(0, at - 16), at),
-    );
+    const stuff = descriptionAt(text, at, index, atHead && first, implied);
+    const before = text.slice(Math.max(0, at - 16), at);
+    const found = asHair(stuff, role, before, text.slice(stuff?.end ?? at, end));
     // “Hackle: one grizzle and one brown, fibres 1.5 x gape”: its fibres are no material of their own.
     const isOwnFibres = found && (role === "hackle" || role === "collar") && ownFibres.test(found.text);
     if (found && !isOwnFibres) return found;

@@ -6,6 +6,7 @@ import { isShadedColour, impliedBy } from "../named";
 import { isColour, isSpooled } from "../../materials";
 import { after } from "../lexicon/nouns";
 import { manner } from "./bounds";
+import { roleOfWord } from "../lexicon/parts";
 import { formSaid, descriptionAt, inShares } from "../description";
 import { LONGER, SHORTER } from "../text/length";
 import { sharesInFigures } from "../text/shares";
@@ -16,6 +17,9 @@ const filler = words(FILLER);
 const loosely = words("taper(?:ed|ing)|(?:(?:long|short|soft|stiff|webby|dry)\\s*(?:,|and)?\\s*)+(?=[,.;]|$)");
 
 const colourWords = /(?:[\p{L}-]+\s+){0,3}[\p{L}-]+(?=\s*(?:[,;.]|$))/uy;
+
+/** Colours of a cock’s feathers, by how they are marked. */
+const barring = /^(?:grizzl[ey]|badger|furnace|cree|barred|speckled)$/;
 
 /** “rubber legs each side, barred olive”: colours that stand apart belong to what was named. */
 function colours({ told, text, at }: Here): Next | undefined {
@@ -48,7 +52,9 @@ function colours({ told, text, at }: Here): Next | undefined {
   if (!words.every((w, n) => isColour(w) || after.has(w) || (isJoined && n === 1))) return undefined;
   const isGauge =
     words.length === 1 && /^(?:fine|medium|small|large|narrow|wide|micro|heavy|thin|thick|dyed)$/.test(m[0]);
-  if (!words.some((w) => isColour(w)) && !(isGauge && isSpooled(formSaid(description) ?? "hook"))) return undefined;
+  const isBarred = formSaid(description) === "hackle" && words.some((w) => barring.test(w));
+  if (!words.some((w) => isColour(w)) && !isBarred && !(isGauge && isSpooled(formSaid(description) ?? "hook")))
+    return undefined;
   if (words.every((w) => description.text.toLowerCase().includes(w))) return undefined;
   const form = formSaid(description);
   if (form === undefined) return undefined;
@@ -80,6 +86,7 @@ const leftovers: readonly Step[] = [
   sharesHere,
   mannerHere,
   otherStuffBehindOr,
+  partAgain,
   ({ told, text, at }) => asNext(told, filler(text, at)),
   ({ told, text, at }) => (told.verb === "take over" ? asNext(told, bandPulled(text, at)) : undefined),
   colours,
@@ -100,6 +107,20 @@ function mannerHere({ told, text, at }: Here): Next | undefined {
   const how = manner(text, at) ?? (told.kind === "wind" ? loosely(text, at) : undefined);
   if (how) told.kept.push({ at, end: how.end });
   return asNext(told, how);
+}
+
+const nameOfHackle = words("collar|hackle|throat(?:\\s+hackle)?|beard|head|spade|post");
+/** “Schlappen collar, purple”, “Head: elk hair head”: the part stands behind what it is of, once more. */
+function partAgain({ told, text, at }: Here): Next | undefined {
+  const { description, role } = told;
+  const found = nameOfHackle(text, at);
+  if (!found || !description || !/^\s*$/.test(text.slice(description.end, at))) return undefined;
+  const again = roleOfWord(text.slice(at, found.end).split(/\s/)[0] ?? "");
+  const isHackle = role === "hackle" && (again === "collar" || again === "throat");
+  if (again !== role && !isHackle) return undefined;
+  if (isHackle) Object.assign(told, { role: again, part: again });
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
 }
 
 function otherStuffBehindOr({ told, text, at }: Here): Next | undefined {

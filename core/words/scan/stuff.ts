@@ -117,13 +117,11 @@ function describedAt(
   const isOfTurns = isFirst && isHackleRole(role) && turnsBefore.test(text.slice(Math.max(0, begin - 12), begin));
   const implied = (atHead || isOr || isOfTurns) && role ? impliedBy[role] : verb === "start" ? "thread" : undefined;
   const isThreadHead = atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(part);
+  const stuff = descriptionAt(text, begin, index, atHead, implied);
   return (
     (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
     (verb === "dub" && isFirst ? coloursDubbed(text, begin) : undefined) ??
-    asDubbing(
-      asHair(descriptionAt(text, begin, index, atHead, implied), role, text.slice(Math.max(0, begin - 16), begin)),
-      verb,
-    ) ??
+    asDubbing(asHair(stuff, role, text.slice(Math.max(0, begin - 16), begin), text.slice(stuff?.end ?? begin)), verb) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??
     (kind === "lay" && isFirst ? (colourOfPiece(text, begin) ?? colourOfBunch(text, begin)) : undefined) ??
     (role === "flash" && isFirst ? flashOf(text, begin) : undefined) ??
@@ -205,7 +203,7 @@ function takeStuff(mention: Mention, isOne: boolean): Next {
   if (told.kind === "lay") {
     // “a golden crest feather” is one.
     const noun = (found.text.split(",")[0] ?? "").toLowerCase().trim();
-    const isFeather = isOne && /\b(?:feather|plume|hackle|tip|crest)$/.test(noun);
+    const isFeather = isOne && /\b(?:feather|plume|hackle|tip|crest|flat)$/.test(noun);
     if (isFeather && told.said.amount === undefined && !/\bfibres?\b/.test(text.slice(found.end, found.end + 10)))
       amountOf(told.said, { n: 1 }, "feathers");
     if (told.role === undefined && found.means?.role)

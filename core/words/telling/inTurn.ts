@@ -18,8 +18,8 @@ function bothOf(t: Told, text: string, context: ScanContext): Told[] | undefined
   const form = formTold(t);
   const isOfThread = t.role === "thread" || form === "thread" || (t.role === undefined && form === undefined);
   const isWinding = t.kind === "wind" && (t.verb === undefined || t.verb === "wind") && !isOfThread;
-  if (!isWinding || said.rule?.turns === undefined || said.there === undefined || said.end === undefined)
-    return undefined;
+  const goesOn = said.end !== undefined || said.way === "forward";
+  if (!isWinding || said.rule?.turns === undefined || said.there === undefined || !goesOn) return undefined;
   for (const m of text.slice(t.at, t.end).matchAll(next)) {
     const [end, at] = [t.at + m.index, t.at + m.index + m[0].length];
     if (!turns.test(text.slice(t.at, end))) continue;
@@ -34,12 +34,12 @@ function bothOf(t: Told, text: string, context: ScanContext): Told[] | undefined
       second.rest.length > 0 ||
       first.said.there === undefined ||
       first.said.end ||
-      !second.said.end
+      (!second.said.end && second.said.way !== "forward")
     )
       continue;
     const { understood, kept, alternates, description, verb } = t;
     const own: Told = { ...first, verb, description, alternates, role, part, understood, kept, rest: [] };
-    const { there: _there, ...goesOn } = second.said;
+    const { there: _there, ...ofSecond } = second.said;
     const after: Told = {
       ...second,
       verb: "wind",
@@ -47,7 +47,7 @@ function bothOf(t: Told, text: string, context: ScanContext): Told[] | undefined
       role,
       part,
       description: undefined,
-      said: { ...goesOn, begin: goesOn.begin ?? first.said.there },
+      said: { ...ofSecond, begin: ofSecond.begin ?? first.said.there },
     };
     return [own, after];
   }

@@ -107,6 +107,10 @@ type OfMeasure = Extract<PlainLength, { of: Measure }>;
 const isOf = (rule: PlainLength): rule is OfMeasure => "of" in rule;
 const ofMeasureAlone: Reader<PlainLength> = memo(
   oneOf<PlainLength>(
+    map(
+      seq(match("(\\d{1,3})\\s*(?:%|per\\s?cent)(?:\\s+of)?"), the, measure, opt(words("lengths?"))),
+      ([[n = ""], , of]) => (Number(n) > 0 ? { of, times: Number(n) / 100 } : undefined),
+    ),
     // “the length of the body and a half”, “the hook plus half again”
     map(
       seq(the, measure, match("-?(?:and|plus)[-\\s]+(?:an?[-\\s]+)?(half|quarter)(?:\\s+(?:again|as\\s+much))?")),
@@ -242,7 +246,7 @@ const reached: Reader<PlainLength> = oneOf<PlainLength>(
   map(placeReached, (to): PlainLength => ({ to })),
 );
 /** A mm past, or short of, where nobody says how much. */
-const JUST_MM = 1;
+export const JUST_MM = 1;
 const past = (rule: PlainLength, mm: number): PlainLength | undefined =>
   "reach" in rule || "to" in rule ? { ...rule, pastMm: mm } : undefined;
 const beyond = words("past|beyond|clear\\s+of|(?<=tips?\\s+(?:just\\s+)?)(?:pass(?:es)?|clears?)");
@@ -422,9 +426,38 @@ const measured: Reader<PlainLength> = beginning(measureLength.firsts, (text, at)
   return found && lengthWord.test(text.slice(at, found.end)) ? found : undefined;
 });
 
+/** “Just over a shank long”, “nearly as long as the body”: what else would only soften the length. */
+const notQuite: Reader<PlainLength> = oneOf<PlainLength>(
+  map(
+    seq(
+      match(
+        "(?:just|slightly|(?:a\\s+)?(?:bit|little|touch|hair|shade))\\s+(over|more\\s+than|under|less\\s+than|short\\s+of|shy\\s+of)(?=\\s+(?:an?|one|the)\\s)",
+      ),
+      opt(words("one")),
+      the,
+      measure,
+      opt(words("long|in\\s+length|lengths?")),
+    ),
+    ([[way = ""], , , of]) => ({ of, times: /over|more/.test(way) ? LONGER : SHORTER }),
+  ),
+  map(
+    seq(
+      words(
+        "(?:nearly|almost|not\\s+quite)\\s+(?:(?:as\\s+)?long\\s+as|the\\s+(?:same\\s+)?length\\s+(?:of|as)|equal\\s+to)",
+      ),
+      the,
+      measure,
+    ),
+    ([, , of]) => ({ of, times: SHORTER }),
+  ),
+);
+
 /** A length that says itself to be one: with a figure and a measure, or words that reach. */
 export const length: Reader<LengthRule> = memo(
-  map(seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measured)), ([, rule]) => rule),
+  oneOf<LengthRule>(
+    notQuite,
+    map(seq(hedges, oneOf<LengthRule>(ranged, pointToBarb, ofMeasure, asFarAs, inMm, measured)), ([, rule]) => rule),
+  ),
 );
 /** What a length ends at, without a word that reaches: “the bend”, behind “no longer than”. */
 export const lengthTo: Reader<LengthRule> = reached;

@@ -130,7 +130,7 @@ const landmarkWords: [string, Place][] = [
     { landmark: "barb" },
   ],
   [
-    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an|thin|slim|skinny|small|sparse(?:ly)?|out|off)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
+    "(?:the\\s+)?start(?:ing\\s+(?:point|place))?(?!\\s+(?:of|with|by|it|the|your|at|behind|near|a|an|thin|slim|skinny|small|sparse(?:ly)?|out|off)\\b|\\s+(?:[\\w/]+\\s+){1,3}(?:thread|silk)\\b)|where\\s+(?:you|we|i|it)\\s+(?:started|began|begun)",
     { part: STARTED, end: "front" },
   ],
 

@@ -117,6 +117,9 @@ export function tellFinish(telling: Telling): void {
     return tellFinish({ ...t, told: { ...told, role: covered, verb: "finish" } });
   // “finish: brush the fur down, drop of varnish”: a line about the finish is about the head.
   const isOfFinish = told.role === "finish" && place === undefined && (told.part !== undefined || ofHead.test(t.text));
+  const isTiedOff =
+    place === undefined && bench.materialOf(component)?.liquid?.kind !== "glue" && isOnHitch(bench.made);
+  if (isTiedOff && told.role === undefined) return coatHead(t, component, said.coats ?? 1);
   const isHead =
     !isInner &&
     (told.role === "head" ||
@@ -175,6 +178,12 @@ const isAfterKnot = (made: Telling["bench"]["made"]): boolean => made.some((m) =
 
 /** “Whip finish and add a drop of cement”: what is dropped on the knot is the finish. */
 const isOnKnot = (made: Telling["bench"]["made"]): boolean => made[made.length - 1]?.step.do === "whip";
+
+/** “Two half hitches and a drop of cement”: they may end the fly as well. */
+const isOnHitch = (made: Telling["bench"]["made"]): boolean => {
+  const last = made[made.length - 1]?.step;
+  return last?.do === "act" && last.act === "half hitch";
+};
 
 function lastPlace({ bench }: Telling): Place | undefined {
   const last = bench.made[bench.made.length - 1]?.step;

@@ -40,6 +40,8 @@ export function tellSeat(t: Telling): void {
   }
   const said: Said = withDeclared(t, object.component, t.told.said);
   const role = object.role === "eyes" ? "eyes" : "bead";
+  // “A bead behind the eye” lies against it.
+  if (role === "bead" && said.there && "eyeLengths" in said.there && said.there.eyeLengths <= 0.5) delete said.there;
   const words = t.told.description?.text ?? t.bench.materialOf(object.component)?.name ?? "";
   // A dumbbell, a pair of chain is one piece; of beads there is one for each eye.
   const isBead = object.form === "bead";
@@ -53,6 +55,6 @@ export function tellSeat(t: Telling): void {
 
 export const seat = verb(
   "seat",
-  "(?:glue|stick(?!\\s+on\\s+eyes\\s*[,:]\\s*\\d)|fix)\\s+(?:on\\s+)?(?=(?:(?:the|two|an?|pair|of|small|large)\\s+)*(?:[\\d.]+\\s*mm\\s+)?(?:(?!between|behind|a?round|under|over|at|to)[\\w-]+\\s+){0,3}?eyes\\b)|bead\\s+on(?=\\s*[,.;])|(?:slide|slip|thread(?!\\s+(?:(?:on\\s+)?(?:behind|at|just|and)|collar|head|butt|tag|body|underbody)\\b)|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w.-]+\\s+){0,3}?(?:bead|cone))|(?:mount|lash)(?!\\s+(?:it|them)\\b)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
+  "(?:glue|stick(?!\\s+on\\s+eyes\\s*[,:]\\s*\\d)|fix)\\s+(?:on\\s+)?(?=(?:(?:the|two|an?|pair|of|small|large)\\s+)*(?:[\\d.]+\\s*mm\\s+)?(?:(?!between|behind|a?round|under|over|at|to)[\\w-]+\\s+){0,3}?eyes\\b)|bead\\s+on(?=\\s*[,.;])|(?:slide|slip|seat|thread(?!\\s+(?:(?:on\\s+)?(?:behind|at|just|and)|collar|head|butt|tag|body|underbody)\\b)|push|put|feed)\\s+(?:on\\s+)?(?=(?:(?:the|a|an)\\s+)?(?:[\\d.]+\\s*mm\\s+)?(?:[\\w.-]+\\s+){0,3}?(?:bead|cone))|(?:mount|lash)(?!\\s+(?:it|them)\\b)(?=\\s+(?:the\\s+|on\\s+the\\s+|in\\s+the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,3}(?:eyes|dumb|chain))|tie\\s+(?:in|on)(?=\\s+(?:the\\s+|a\\s+pair\\s+of\\s+)?(?:[\\w-]+\\s+){0,2}(?:dumb-?bell|bead[- ]chain|chain\\s+eyes|weighted\\s+eyes))",
   tellSeat,
 );

@@ -1,4 +1,5 @@
 import type { Place } from "../../hooks";
+import { isColour } from "../../materials";
 import type { Said } from "../said";
 import { formTold, type Told } from "../told";
 import type { Telling } from "../bench";
@@ -193,7 +194,7 @@ export const start = verb(
     "dress\\s+(?:the\\s+)?(?:hook|shank|hook\\s+shank)(?:\\s+with(?:\\s+an?)?(?:\\s+(?:thin|flat|smooth|neat|even|light|single))*(?:\\s+(?:layer|bed|base|coat)\\s+of)?\\s+(?:the\\s+)?(?:tying\\s+)?(?:thread|silk))?(?=\\s+(?:down|back|to|from|as\\s+far|up)\\b|\\s*(?:[,.;]|$))",
     "(?:put\\s+(?:down|on)|take|run|lay|wind)\\s+an?\\s+(?:[a-z]+\\s+)?(?:layer|bed)(?=\\s+(?:down|from|to|back|along|on|over|up|as\\s+far)\\b)",
   ),
-  tellThread,
+  tellStart,
 );
 
 /** “Move the thread forward a third of the shank”: so much further than it hangs. */
@@ -306,28 +307,50 @@ function windBody(t: Telling): void {
 }
 
 /** Another thread takes its place. */
+function tellChange(t: Telling): void {
+  const description = t.told.description ?? t.bench.second;
+  t.bench.second = undefined;
+  const object = objectOf({ ...t, told: { ...t.told, role: "thread", description } });
+  if (!object.component) {
+    t.line.asks.push({
+      at: [t.told.at, t.told.end],
+      sentence: "To which thread? Say its colour and denier: “change to thread 140 denier, red”.",
+      answers: [],
+    });
+    return;
+  }
+  make(
+    t,
+    "thread",
+    t.told.said,
+    { component: object.component, role: "thread", form: "thread" },
+    { name: "change the thread" },
+  );
+  t.bench.thread = object.component.id;
+}
+
+const coloursIn = (words: string): string[] =>
+  words
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter(isColour);
+/** “Start red thread behind the eye”, with black on the hook: what is there comes off. */
+function isAnotherThread({ bench, told }: Telling): boolean {
+  const own = told.description && formTold(told) === "thread" ? coloursIn(told.description.text) : [];
+  const there = coloursIn(bench.materialOf(bench.component(bench.thread))?.name ?? "");
+  const isTied = bench.made.some((m) => m.step.do !== "seat");
+  return isTied && own.length > 0 && there.length > 0 && !own.some((c) => there.includes(c));
+}
+
+function tellStart(t: Telling): void {
+  if (!isAnotherThread(t)) return tellThread(t);
+  const { there, begin, ...said } = t.told.said;
+  tellChange({ ...t, told: { ...t.told, said } });
+  t.bench.hangs = there ?? begin ?? t.bench.hangs;
+}
+
 export const change = verb(
   "change",
   "change\\s+(?:over\\s+)?to(?=\\s+(?:it|the|a|an|[\\w\\d]+))|(?:switch|swap)\\s+(?:over\\s+)?(?:the\\s+thread\\s+)?(?:to|for)|change\\s+(?:the\\s+)?thread(?:\\s+(?:to|for))?",
-  (t) => {
-    const description = t.told.description ?? t.bench.second;
-    t.bench.second = undefined;
-    const object = objectOf({ ...t, told: { ...t.told, role: "thread", description } });
-    if (!object.component) {
-      t.line.asks.push({
-        at: [t.told.at, t.told.end],
-        sentence: "To which thread? Say its colour and denier: “change to thread 140 denier, red”.",
-        answers: [],
-      });
-      return;
-    }
-    make(
-      t,
-      "thread",
-      t.told.said,
-      { component: object.component, role: "thread", form: "thread" },
-      { name: "change the thread" },
-    );
-    t.bench.thread = object.component.id;
-  },
+  tellChange,
 );

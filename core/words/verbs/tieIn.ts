@@ -541,8 +541,8 @@ export const tieInVerb = verb(
     "offer\\s+up(?=\\s+(?:an?|the|two|three|four|five|six|seven|eight|ten|\\d+|some)\\s)",
     "top(?:ped)?\\s+(?:it\\s+|off\\s+|them\\s+)?with(?=\\s)",
     "(?:re-?)?(?:tie(?!\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?\\s+(?:on\\s+(?:an?|size|the\\s+\\w+\\s+hook|#|\\d)|and\\b|[,.]))|bind|catch|secure|attach|fasten|fix|lash|mount|set(?=\\s+(?:in|on|the|a|two|one|it)\\b)|anchor|trap|knot)(?:\\s+(?:it|them|that(?=\\s+(?:in|on|down)\\b)))?\\s*(?:in|on(?!\\s+(?:top|the\\s+(?:top|near|far|underside))\\b)|down|back|to\\s+the\\s+shank)?",
-    "(?:stick|press)(?=\\s+(?:an?|the|two|one|\\d)\\s)(?:\\s+on)?|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
-    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b|take\\s+the\\s+(?:[a-z]+\\s+){1,2}(?:down|off)\\b)(?:take|(?:grab|gather)(?!\\s+some\\b|\\s+[^,.;]*\\b(?:dubbing|fur|wool)\\b)|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip)(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
+    "(?:stick|press)(?=\\s+(?:an?|the|two|one|\\d)\\s)(?:\\s+on)?|pinch\\s+(?:in|on|down)(?=\\s+(?:an?|the|two|three|four|five|six|seven|eight|ten|\\d+|some)\\s)|(?:add|lay|place|position|insert|put)(?:\\s+(?:in|on|down|along))?",
+    "(?!pick\\s+(?:[a-z]+\\s+){1,4}?out\\b|take\\s+the\\s+(?:[a-z]+\\s+){1,2}(?:down|off)\\b)(?:take|(?:grab|gather)(?!\\s+some\\b|\\s+[^,.;]*\\b(?:dubbing|fur|wool)\\b)|select|cut|measure|choose|pick|stack|prepare|clean|match|pluck|peel|strip|fold(?=\\s+an?\\s+(?:[a-z]+\\s+){0,3}(?:hackle|feather)\\b))(?!\\s+(?:an?\\s+(?:v|vee|notch|gap|slit)|one\\s+side|from\\s+(?:one|the\\s+\\w+)\\s+side)\\b)(?!\\s+(?:off\\s+)?(?:the|your)\\s+(?:[a-z]+\\s+){0,2}?(?:thread|silk)\\b)(?=\\s+(?:a|an|two|three|four|six|eight|some|the|about|\\d+|one|your|from|off|enough)\\b)",
   ),
   tellTieIn,
 );

@@ -40,6 +40,7 @@ export const whip = verb(
     "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)\\s+(?:whip|finish|knot)(?=\\s*(?:[,.;]|$)|\\s+(?:and|behind|at|with)\\b)",
     "finish\\s+(?:off\\s+)?the\\s+head(?=\\s*(?:[,.;]|$))",
     "finish\\s+(?:the\\s+)?head\\s+with(?=\\s+(?:an?\\s+)?(?:\\w+[\\s-]+turns?|whip))",
+    "finish(?:\\s+(?:it|the\\s+fly|off|neatly|up))*(?=\\s+(?:close\\s+|just\\s+|right\\s+)?(?:behind|in\\s+front\\s+of|at|near|by)\\s+the\\s+(?:(?:hook\\s+)?eyes?|head|bead|cone|collar|hackle)\\s*(?:[,.;]|$|and\\b))",
     "finish\\s+(?:it\\s+|the\\s+fly\\s+)?off(?=\\s*(?:[.;]|$))",
     "whip(?:ped)?(?:[- ]?finish)?\\s+[23]\\s?x(?=\\s*(?:[,.;]|$|and\\b))",
     "w\\/?f\\d{1,2}",
@@ -50,7 +51,7 @@ export const whip = verb(
     "(?:an?\\s+)?(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?",
     "(?:and\\s+)?(?:an?\\s+|finish\\s+(?:off\\s+)?with\\s+(?:a\\s+)?|tie\\s+off\\s+with\\s+(?:a\\s+)?|make\\s+a\\s+)?(?:(?:\\d+|two|three|four|five|six|seven|eight)[- ]turn\\s+)?whip(?:ped)?(?:[- ]?finish(?:es|ed)?)?(?:\\s+the\\s+head)?",
     "(?:and\\s+)?(?:knot\\s+it(?:\\s+off)?|tie\\s+(?:the|a)\\s+knot)(?=\\s*(?:[,.;]|$))",
-    "(?:final\\s+)?knot(?!\\s+(?:level|at|in|half|halfway|about|each|them|it|the)\\b)",
+    "(?:final\\s+)?knot(?!\\s+(?:level|at|in|half|halfway|about|each|them|it|the|an?|one|two|three|four|six|some|\\d+)\\b)",
   ),
   tellWhip,
 );

@@ -5,6 +5,7 @@ import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
+import { formTold } from "../told";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
@@ -31,11 +32,23 @@ const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   sayHow(t);
-  if (windsDubbed(t)) return;
+  if (coversNoWeight(t) || windsDubbed(t)) return;
   if (t.told.kind === "dress") return tellDub(t);
   if (goesOn(t)) return carryOn(t);
   for (const takes of ofWhatIsThere) if (takes(t)) return;
   windNamedOrNew(t);
+}
+
+const coverThe = /\bcover(?:s|ing)?\s+(?:up\s+)?the\s+$/;
+/** “Cover the lead with thread”, of a fly that has none: what lies there is no new weight. */
+function coversNoWeight({ told, text, bench, line }: Telling): boolean {
+  const { description } = told;
+  if (!description || formTold(told) !== "weight wire" || !coverThe.test(text.slice(told.at, description.at)))
+    return false;
+  if (bench.ofRole("weight")) return false;
+  const sentence = "No weight is tied in before this line. Say how much of it lies there, in a line of its own.";
+  line.asks.push({ at: [description.at, description.end], sentence, answers: [] });
+  return true;
 }
 
 /** What the words of the verb say of how it is wound. */
@@ -235,7 +248,8 @@ function standsWing({ told, bench }: Telling): boolean {
 function bindsPost({ told, bench }: Telling): boolean {
   const { rule, wraps, roundPost } = told.said;
   const turns = rule?.turns ?? wraps;
-  if (!roundPost || turns === undefined || told.description || bench.waits((w) => isHackle(w.role))) return false;
+  const isOfOther = told.description !== undefined && formTold(told) !== "thread";
+  if (!roundPost || turns === undefined || isOfOther || bench.waits((w) => isHackle(w.role))) return false;
   const wing = bench.made.findLast((m) => m.step.do === "lay" && bench.component(m.step.component)?.role === "wing");
   if (wing?.step.do !== "lay") return false;
   const at = wing.step.tieIn?.at ?? wing.step.from;
@@ -694,7 +708,7 @@ export const windVerb = verb(
     "(?:the\\s+)?rib\\s+(?:then\\s+)?(?:comes|goes|is\\s+brought|is\\s+wound)(?=\\s+(?:up|forward|through|over)\\b)",
     "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:(?:the|its|their)\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?\\b)(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
     "(?:follow|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
-    "(?:rib|segment)\\s+(?:(?:it|the\\s+(?:body|back|shell|abdomen))\\s+)?with(?=\\s)",
+    "(?:rib|segment|reinforce|strengthen|overwind)\\s+(?:(?:it|the\\s+(?:body|back|shell|abdomen))\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
     "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
     "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",

@@ -98,7 +98,7 @@ const bareShare: Reader<{ from: Place; to: Place }> = map(
 
 const wholeShank: Reader<{ from: Place; to: Place }> = map(
   words(
-    "(?:along|over|down|up)?\\s*(?:the\\s+)?(?:whole|entire|full|complete)\\s+(?:length\\s+of\\s+(?:the\\s+)?)?(?:hook\\s+)?shank(?:\\s+length)?|all\\s+along\\s+the\\s+(?:hook\\s+)?shank|the\\s+(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank",
+    "(?<!\\bthread\\s+)covering\\s+(?:the\\s+)?(?:hook\\s+)?shank(?=\\s*(?:[,.;]|$))|(?:along|over|down|up)?\\s*(?:the\\s+)?(?:whole|entire|full|complete)\\s+(?:length\\s+of\\s+(?:the\\s+)?)?(?:hook\\s+)?shank(?:\\s+length)?|all\\s+along\\s+the\\s+(?:hook\\s+)?shank|the\\s+(?:full\\s+)?length\\s+of\\s+the\\s+(?:hook\\s+)?shank",
   ),
   () => ({ from: { eyeLengths: 0.5 }, to: { landmark: "bend" } }),
 );

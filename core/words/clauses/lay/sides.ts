@@ -307,12 +307,22 @@ export const sides: Clause[] = [
     },
   ),
   clause(
+    "up and forward",
+    words(
+      "(?<!\\b(?:tie|bind|wind|wrap|run|pull|bring|fold|work|thread|dub|rib|body)\\s+(?:it\\s+|them\\s+)?)(?:sloping\\s+|leaning\\s+|standing\\s+)?up(?:right)?\\s+and\\s+(?:slightly\\s+|a\\s+(?:little|bit)\\s+)?(?:forwards?|back(?:wards)?)(?=\\s*(?:[,.;]|$))",
+    ),
+    (s) => {
+      if (s.attitude !== undefined) return false;
+      s.attitude = "up";
+    },
+  ),
+  clause(
     "pointing back",
     match(
-      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?|(?=over\\s+the\\s+(?:bend|tail)\\b))(?:\\s*over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)",
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:straight\\s+|well\\s+|slightly\\s+|out\\s+)?(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?|(?=over\\s+the\\s+(?:bend|tail)\\b))(?:\\s*over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)|(stood\\s+up(?:right)?(?=\\s*(?:[,;.]|$|and\\s+(?:divided|split))))",
     ),
-    (s, [way, upright]) => {
-      s.attitude = upright !== undefined ? "up" : attitudeOf(way ?? "");
+    (s, [way, upright, stood]) => {
+      s.attitude = (upright ?? stood) !== undefined ? "up" : attitudeOf(way ?? "");
     },
   ),
   face,

@@ -1,6 +1,7 @@
 import { map, match, oneOf, seq, opt, words } from "../../parse";
 import { type Clause, clause, samePair } from "../../said";
-import { lengthPair, lengthReaching, lengthNamed, lengthTo } from "../../text/length";
+import { measures, type PlainLength } from "../../../recipe";
+import { JUST_MM, LONGER, lengthPair, lengthReaching, lengthNamed, lengthTo } from "../../text/length";
 
 export const side = map(
   match(
@@ -38,6 +39,40 @@ export const barbClauses: Clause[] = [
     (s, [way]) => {
       if (s.barbSteps !== undefined || s.barb !== undefined) return false;
       s.barbSteps = way === "longer" ? 1 : -1;
+    },
+  ),
+  clause(
+    "long in the fibre",
+    match(
+      "(long|short)(?:[-\\s]+fib(?:r|er)ed|\\s+in\\s+(?:the\\s+)?(?:fibre|fiber|barb|hackle))(?!\\s*(?:,|-)?\\s*(?:just\\s+)?reach|\\s*[-,]\\s*to\\b)",
+    ),
+    (s, [way]) => {
+      if (s.barbSteps !== undefined || s.barb !== undefined) return false;
+      s.barbSteps = way === "long" ? 1 : -1;
+    },
+  ),
+  clause(
+    "longer than the hook",
+    seq(
+      opt(words("(?:(?:the|its)\\s+)?(?:fib(?:re|er)s|barbs|tips)|reaching")),
+      oneOf<PlainLength>(
+        map(
+          match(
+            "(?<!\\b(?:length|half|third|quarter|inch|mm|gapes?|shanks?|sizes?|steps?)\\s+)(?:a\\s+(?:bit|little|touch)\\s+|slightly\\s+|just\\s+)?longer\\s+than\\s+(?:the\\s+)?(hook|shank|gape|body)(?!\\s+hackle)",
+          ),
+          ([of]) => ({
+            of: measures.find((m) => m === of) ?? ("gape" as const),
+            times: LONGER,
+          }),
+        ),
+        map(match("past\\s+(?:the\\s+)?(hook|bend)(?!\\s+point)"), ([of]) =>
+          of === "hook" ? { of: "hook" as const, times: LONGER } : { reach: "bend" as const, pastMm: JUST_MM },
+        ),
+      ),
+    ),
+    (s, [, l]) => {
+      if (s.barb !== undefined) return false;
+      s.barb = samePair(l);
     },
   ),
   clause("undersized", match("(under|over)-?sized?"), (s, [way]) => {

@@ -69,6 +69,11 @@ export const howItLies: Clause[] = [
     put({ passes: 3 }),
   ),
   clause(
+    "back and forth twice",
+    words("(?:there\\s+and\\s+back|back\\s+and\\s+forth|up\\s+and\\s+down|forwards?\\s+and\\s+back)\\s+twice"),
+    put({ passes: 4 }),
+  ),
+  clause(
     "there and back",
     words(
       anyOf(

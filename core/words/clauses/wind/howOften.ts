@@ -82,6 +82,11 @@ export const howOften: Clause[] = [
   ),
   clause("5 turns", seq(count, TURNS), (s, [c]) => setTurns(s, c, false)),
   clause(
+    "5 open ones",
+    seq(count, words("(?:(?:open|even|spaced|evenly|wide|wider)\\s+)+ones")),
+    (s, [c]) => s.rule?.turns === undefined && setTurns(s, c, false),
+  ),
+  clause(
     "5 even ribs of",
     seq(count, words("(?:(?:even(?:ly)?|equal(?:ly)?|open|spaced)\\s+)*ribs?(?=\\s+(?:of|with)\\b)")),
     (s, [c]) => setTurns(s, c, false),

@@ -18,13 +18,18 @@ import {
 } from "./zone";
 import { howOften } from "./howOften";
 import { howItLies } from "./howItLies";
-import { opt, seq, words } from "../../parse";
+import { match, opt, seq, words } from "../../parse";
 import { absolute } from "../../text/place";
 import { lengthPair } from "../../text/length";
 
 export { barbClauses, face } from "./barbs";
 export { byEnd } from "./whatItTakes";
 export { aroundRead, leaving, leavingMm } from "./zone";
+
+/** From here on a bare figure is how long it is wound, not how thick. */
+const THICK_MM = 3;
+/** Nor is a longer one how far it is wound: that is the piece. */
+const LONG_MM = 15;
 
 /** What can be said of a winding, in the order in which it is tried: the longer forms first. */
 export const windClauses: Clause[] = [
@@ -57,7 +62,14 @@ export const windClauses: Clause[] = [
     Object.assign(s, { size: samePair({ mm }), isLong: true });
   }),
   clause("2 mm long", seq(opt(words("about|roughly|some")), absolute, words("long")), (s, [, mm]) => {
-    if (s.size !== undefined || s.pieceMm !== undefined || mm > 15) return false;
+    if (s.size !== undefined || s.pieceMm !== undefined || mm > LONG_MM) return false;
+    Object.assign(s, { size: samePair({ mm }), isLong: true });
+  }),
+  // “Olive floss, 8 mm”: nothing is wound so thick.
+  clause("8 mm", match("(?<=,\\s*)(\\d{1,2}(?:[.,]\\d+)?)\\s*mm(?=\\s*(?:[,.;]|$))"), (s, [n = ""]) => {
+    const mm = Number(n.replace(",", "."));
+    if (s.size !== undefined || s.pieceMm !== undefined || s.barb !== undefined) return false;
+    if (mm < THICK_MM || mm > LONG_MM) return false;
     Object.assign(s, { size: samePair({ mm }), isLong: true });
   }),
   clause("1.5 to 2 gapes", lengthPair, (s, pair) => void (s.size = pair)),
