@@ -146,6 +146,29 @@ describe("methods", () => {
     ).toBe(true);
   });
 
+  test("thread spun flat lies wide and thin: fewer turns cover the body", () => {
+    const ofThread = change((r) => {
+      r.components = r.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "olive" }] } : c));
+      r.steps[4] = {
+        id: "body",
+        name: "body",
+        do: "wind",
+        component: "body",
+        from: { fraction: 0.5 },
+        to: { landmark: "bend" },
+        rule: { touching: true },
+        passes: 4,
+      };
+    });
+    const lies = (lay?: string) => {
+      const { tied } = fly(ofThread, lay === undefined ? {} : { methods: { "body/thread lay": lay } });
+      return { turns: tied.steps.find((x) => x.id === "body")?.turns ?? 0 };
+    };
+    // Widths go with the root of the aspect: 3 as it comes, 6 flat, 1.2 corded.
+    expect(lies("flat").turns / lies().turns).toBeCloseTo(Math.sqrt(3 / 6), 1);
+    expect(lies("corded").turns / lies().turns).toBeCloseTo(Math.sqrt(3 / 1.2), 1);
+  });
+
   test.each([
     ["wire ends", "broken", "wire", -1],
     ["butts", "trimmed after", undefined, 0],

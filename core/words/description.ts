@@ -596,6 +596,8 @@ function withAddition(text: string, from: number, form: MaterialForm | undefined
       const isUnit = isUnitAt(text, t) && taken > 0;
       // “brown dubbing, thick”: how it is put on, and no kind of it.
       if (form === "dubbing" && howMuch.has(t.word)) break;
+      // “red thread, flat”: how it lies.
+      if (form === "thread" && t.word === "flat") break;
       const isMetal = (form === "eyes" || form === "bead") && t.word === "lead";
       if (!isSize && !isUnit && !isMetal && !((isColour(t.word) || after.has(t.word)) && !nounOnly(text, place))) break;
       place = t.end;

@@ -133,8 +133,10 @@ function piecesOfStrand(said: Said, _: StepContext["role"], form: StepContext["f
     said.amount = { strands: amount.pieces, folded: false };
 }
 function foldedByMiddle(said: Said): void {
-  if (said.byMiddle && said.amount && "strands" in said.amount && !said.amount.folded)
-    said.amount = { strands: 2 * said.amount.strands, folded: true };
+  if (!said.byMiddle || !said.amount || !("strands" in said.amount) || said.amount.folded) return;
+  // “Each side as long as the body”: its two ends are the two sides.
+  delete said.perSide;
+  said.amount = { strands: 2 * said.amount.strands, folded: true };
 }
 function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
   if (!said.amount || !("slipWidth" in said.amount) || form === undefined || !byWidth.has(form)) return;

@@ -4,7 +4,15 @@ import { ascending, ceilSafe, ceilTo } from "../../numeric";
 import { bounds, guard } from "../../units";
 import { methodFigures } from "../../methods";
 import type { RecipeStep } from "../../recipe";
-import { fibresInSpan, strandPieces, type StepResult, type Take, type TyingStep } from "../../tying";
+import {
+  fibresInSpan,
+  strandPieces,
+  threadStrand,
+  type StepResult,
+  type Take,
+  type ThreadAspect,
+  type TyingStep,
+} from "../../tying";
 import { fibreUse, guardReach } from "../amount";
 import type { FlyContext } from "../context";
 import { middleOf } from "../lengths";
@@ -38,7 +46,8 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
   const smooth = isSmoothBody(c, step, material);
   const ofThread = { id, name, do: "wind", from, to, rule, passes, strand: "thread", smooth } as const;
   if (c.school(step, "underbody") === "flat thread") return { ...ofThread, fill, aspect: "flat" };
-  if (isWorkingThread(c, step, material)) return { ...ofThread, fill };
+  const aspect = aspectOf(c, step);
+  if (isWorkingThread(c, step, material)) return { ...ofThread, fill, ...(aspect && { aspect }) };
   if (c.school(step, "body ground") === "flat thread") return { ...ofThread, rule: { touching: true }, aspect: "flat" };
   if (step.barb) {
     const root = middleOf(step, c.hook, c.beadMm);
@@ -49,7 +58,7 @@ export function resolveWind(c: FlyContext, step: WindStep, flyStep: FlyStep): Ty
   const useUp = take.from === "feather" ? usedUpMm(c, step, material, take) : undefined;
   const tookMm =
     step.take?.from === "leftover" ? step.take.startMm - step.take.leftMm - springsBack(material.form) : undefined;
-  const strand = strandFor(material, step);
+  const strand = aspect && material.thread ? threadStrand({ ...material.thread, aspect }) : strandFor(material, step);
   const { atMost } = step;
   return {
     id,
@@ -124,6 +133,12 @@ const isSmoothBody = (c: FlyContext, step: WindStep, material: Material): boolea
   !step.fill;
 
 /** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
+/** How a winding of thread lies, where a tier spins it; undefined as it comes. */
+function aspectOf(c: FlyContext, step: RecipeStep): ThreadAspect | undefined {
+  const lay = c.school(step, "thread lay");
+  return lay === "flat" || lay === "corded" ? lay : undefined;
+}
+
 function isWorkingThread(c: FlyContext, step: RecipeStep, material: Material): boolean {
   if (material.form !== "thread") return false;
   const role = c.roleOf(step);

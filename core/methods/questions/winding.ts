@@ -92,6 +92,18 @@ export const windingQuestions: readonly Question[] = [
     usual: () => "floss",
   },
   {
+    id: "thread lay",
+    asks: "How does the thread lie?",
+    changes: "quantities",
+    raisedBy: ({ step, form, role }) => step.do === "wind" && form === "thread" && role !== "thread",
+    schools: fixed(
+      { id: "as it comes", words: "as it comes off the spool" },
+      { id: "flat", words: "spun flat: wide and thin", minutes: 0.1 },
+      { id: "corded", words: "spun to a cord: narrow and round", minutes: 0.1 },
+    ),
+    usual: () => "as it comes",
+  },
+  {
     id: "underbody",
     asks: "What levels the underbody?",
     changes: "quantities",

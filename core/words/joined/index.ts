@@ -12,6 +12,9 @@ import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
 import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withAnotherOne } from "./another";
+import { withThreadLay } from "./threadLay";
+import { withStop } from "./stopped";
 import { withLiquidOver } from "./liquidOver";
 import { withSinged } from "./singed";
 import { withSharesOfColour } from "./sharesOfColour";
@@ -26,6 +29,9 @@ export const joined = (all: Told[], text: string): Told[] => passes().reduce((to
 const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
   withRopeOfTwo,
+  withStop,
+  withThreadLay,
+  withAnotherOne,
   withVarnish,
   withSinged,
   withLiquidOver,

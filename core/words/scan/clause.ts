@@ -102,6 +102,9 @@ function begun({ text, from, to, head, atHead, given }: ClauseAt, lead: VerbSpan
     lead?.id === "wind" && /\b(?:rib|segment|reinforce|strengthen|overwind)/.test(text.slice(lead.at, lead.end));
   if (isRibOfCover || (isRibbing && (told.role === undefined || told.isInherited)))
     Object.assign(told, { role: "rib", part: "rib", isInherited: false });
+  // “Palmer the body with a brown hackle”
+  if (lead?.id === "wind" && /^palmer\b.*\bwith$/.test(text.slice(lead.at, lead.end)))
+    Object.assign(told, { role: "hackle", part: "palmer", isInherited: false });
   return told;
 }
 

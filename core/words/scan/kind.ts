@@ -56,6 +56,9 @@ export function kindOfTold(
 
 const beneath = /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:at|as|for)\s+(?:the|a)\s+(?:throat|beard)\b/;
 
+const spunHair =
+  /^\W*(?:(?:and|then|now|next)\s+)*(?:spin|flare)\s+(?:(?:on|in|up)\s+)?(?:an?|another|some|two|three|four|the|\d)\b(?!.*\b(?:loop|dubbing|thread|silk)\b).*\b(?:deer|elk|caribou|antelope|roe|hair)\b/u;
+
 const isCovering = (told: Told, text: string): boolean =>
   told.verb === "wind" && text.startsWith("cover", told.understood[0]?.at);
 
@@ -67,6 +70,11 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   // “20 strands of white craft fur, twice the shank”
   if (told.role === undefined && told.verb !== "dub" && countedFur.test(clause))
     Object.assign(told, { role: "wing", part: "wing" });
+  // “Spin a clump of deer hair behind the eye”: it flares all round, and is no wing.
+  if (told.role === undefined && told.verb !== "dub" && spunHair.test(clause)) {
+    Object.assign(told, { role: "head", part: "head" });
+    told.said.stance ??= "full round";
+  }
   if (told.role === undefined && told.verb === undefined && stripOver.test(clause))
     Object.assign(told, { role: "wing case", part: "back" });
   // “Hackle: jay, blue, at the throat, 6 fibres”: what hangs there is not wound.
@@ -106,15 +114,20 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
 
 const wound = new Set<MaterialForm | undefined>(["herl", "yarn", "floss", "tinsel"]);
 const behindBend =
-  /\b(?:extend|reach|stick|hang|trail|project)\w*\b[^.;]*\b(?:past|beyond|behind|over|off)\s+the\s+(?:hook\s+)?(?:bend|back)\b/;
+  /\b(?:extend|reach|stick|hang|trail|project|left|leav)\w*\b[^.;]*\b(?:past|beyond|behind|over|off)\s+the\s+(?:hook\s+)?(?:bend|back)\b/;
+const lengthBehindBend =
+  /\d\s*(?:mm|cm|in|inch(?:es)?)\s+(?:(?:is|are)\s+)?(?:left\s+)?(?:past|beyond|behind)\s+the\s+(?:hook\s+)?bend\b/;
 const overWing = /^\W*(?:finish|cap|crown|top)\b[^.;]*\bwing\b/;
 const alongSides = /\bon\s+(?:each|either|both)\s+sides?\b/;
 const isWoundSoon = /\b(?:turns?|wraps?|wind|wrap|wound|rib|hang(?:ing)?)\b/;
 /** “Six herls that extend past the bend”, “two strands of tinsel on each side”: usually wound, here not. */
 function standsOff(told: Told, sentence: string, form: MaterialForm | undefined): void {
-  if (told.role !== undefined || told.verb !== "tie in" || !wound.has(form) || isWoundSoon.test(sentence)) return;
+  const isStrip = form === "yarn" && /\b(?:strip|zonker)\b/.test(sentence);
+  const isTied = told.verb === "tie in" || (told.verb === undefined && isStrip);
+  if (told.role !== undefined || !isTied || !wound.has(form) || isWoundSoon.test(sentence)) return;
   if (form === "herl" && overWing.test(sentence)) Object.assign(told, { role: "topping", part: "topping" });
-  else if (behindBend.test(sentence)) Object.assign(told, { role: "tail", part: "tail" });
+  else if (behindBend.test(sentence) || lengthBehindBend.test(sentence))
+    Object.assign(told, { role: "tail", part: "tail" });
   else if (form === "tinsel" && alongSides.test(sentence)) Object.assign(told, { role: "flash", part: "flash" });
 }
 

@@ -36,7 +36,11 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
   if (isLaid(role) && /\bloop\b/.test(r.plain[n] ?? "")) return false;
   const told = r.told(n);
   if (isListed && r.heads[n]?.role === role && told[0]?.description) return false;
+  const text = r.plain[n] ?? "";
   return told.some((t) => {
+    // “Cover the lead with thread”, “half of the fibre butts”: nothing is tied in there.
+    if (role === "weight" && coversIt.test(text.slice(t.at, t.end))) return false;
+    if (t.description && buttsOf.test(text.slice(t.description.end))) return false;
     if (role !== "rib" && isOverBody(t, r.plain[n] ?? "", formSaid(t.description))) return false;
     // Each half of a body has its rib, with its own turns.
     if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
@@ -45,6 +49,9 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
     return isAbout(r, t, named) && (isDone(t, named, isListed) || (!isListed && liesThere(r, t, named)));
   });
 }
+
+const coversIt = /^\W*(?:(?:and|then|now)\s+)*(?:cover|secur|lock|bind|coat|hold|build|ramp|taper|lash)\w*\b/u;
+const buttsOf = /^\s*(?:butts?|butt\s+ends|ends)\b/;
 
 /** Whether a clause is about what was named: by its part, by its stuff, or by what is done. */
 function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): boolean {
@@ -90,10 +97,11 @@ function liesThere(r: Reading, { verb, kind, description, said }: Told, { materi
   return isLying && description !== undefined && material !== undefined && means(r, description, material, role);
 }
 
-/** “Palmer the hackles down the body”: what is wound over a part is not that part. */
+/** “Palmer the hackles down the body”, “take the tinsel up the body”: what is wound over a part is not that part. */
 function isOther(r: Reading, { verb, description }: Told, material: Material | undefined): boolean {
   const form = formSaid(description);
-  return verb === "wind" && form === "hackle" && material !== undefined && material.form !== form;
+  const isOver = form === "hackle" || form === "wire" || form === "tinsel";
+  return verb === "wind" && isOver && material !== undefined && material.form !== form;
 }
 
 /** Whether a description later in the recipe means a material that a list named. */

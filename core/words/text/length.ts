@@ -257,7 +257,7 @@ const before = words("before|in\\s+front\\s+of");
 const slightly = words("just|slightly|a\\s+(?:bit|little|touch|hair)");
 const REACHING = anyOf(
   "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:point\\s+of\\s+(?:the\\s+|each\\s+)?(?:wings?|slips?)(?=\\s+(?:to|at|level|just))|(?:tips?|feet|toes)(?:\\s+of\\s+(?:the\\s+|each\\s+)?(?:slips?|hair|fibres)(?=\\s+(?:to|at|level|just))|(?!\\s+(?:of|(?:an?|one|two)\\s+(?:third|quarter)s?\\s+(?:of\\s+(?:the\\s+)?way\\s+)?back)\\b)))(?:\\s+(?:to|at|reaching|level\\s+with|just\\s+reaching|ending\\s+at|going\\s+to))?",
-  "(?:just\\s+)?(?:reaching|reach(?:es)?|meet(?:s|ing)?|extending|extends?|stretching|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward|just|right|about|barely))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?",
+  "(?:just\\s+)?(?:reaching|reach(?:es)?|meet(?:s|ing)?|extending|extends?|stretching|running|going|lying|com(?:e|es|ing)|ending|ends?(?!\\s+of)|finishing|stopping|coming)(?:\\s+(?:back|out|down|up|forward|just|right|about|barely))*(?:\\s+(?:to|as\\s+far\\s+as|at|level\\s+with|until))?",
   "as\\s+far\\s+(?:back\\s+)?as",
   "(?:to\\s+the\\s+)?level\\s+of",
   "(?:level|flush|even|in\\s+line)\\s+with",

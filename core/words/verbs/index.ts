@@ -58,12 +58,15 @@ export function verbAt(text: string, at: number): { id: VerbId; end: number } | 
 /** “-ing” words that are nouns, places or lengths, or say how something is done. */
 const isNoVerb =
   /^(?:dubbing|wing|string|spring|ring|ribbing|tailing|weighting|leaving|touching|overlapping|starting|beginning|reaching|covering|making|forming|giving|keeping|being|having|using|finishing|pointing|building)\b/;
+const runsTo = /^running\s+(?:back|forwards?|along|to|as\s+far)\b/;
 const ing = /[a-z]{2,}ing(?=\s)/y;
 /** “Bringing the wire forward”: read as “bring”, in as many letters. */
 export function verbGoingOnAt(text: string, at: number): { id: VerbId; end: number } | undefined {
   ing.lastIndex = at;
   const word = ing.exec(text)?.[0];
   if (word === undefined || isNoVerb.test(word)) return undefined;
+  // “Flash on each side, running back to the tail”: so long it is.
+  if (runsTo.test(text.slice(at, at + 40))) return undefined;
   const stem = word.slice(0, -3);
   const bases = [stem, `${stem}e`, ...(/(.)\1$/.test(stem) ? [stem.slice(0, -1)] : [])];
   for (const base of bases) {

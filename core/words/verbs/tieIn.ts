@@ -535,6 +535,7 @@ function askPart(t: Telling): void {
 export const tieInVerb = verb(
   "tie in",
   anyOf(
+    "tying(?=\\s+(?:in|on|down)\\b)(?:\\s+(?:in|on|down))?",
     "(?:finish|cap|crown)\\s+(?:off\\s+)?the\\s+(?:back|top|wing)\\s+(?:off\\s+)?with(?=\\s)",
     "(?:over|on)\\s+(?:the\\s+)?top(?:\\s+of\\s+(?:it|that|this))?\\s+(?:goes?|comes?|i\\s+(?:put|lay|add|tie))(?=\\s)",
     "(?:reverse|hollow)[-\\s]tie(?=\\s)",

@@ -32,22 +32,21 @@ const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   sayHow(t);
-  if (coversNoWeight(t) || windsDubbed(t)) return;
+  if (coversWeight(t) || windsDubbed(t)) return;
   if (t.told.kind === "dress") return tellDub(t);
   if (goesOn(t)) return carryOn(t);
   for (const takes of ofWhatIsThere) if (takes(t)) return;
   windNamedOrNew(t);
 }
 
-const coverThe = /\bcover(?:s|ing)?\s+(?:up\s+)?the\s+$/;
-/** “Cover the lead with thread”, of a fly that has none: what lies there is no new weight. */
-function coversNoWeight({ told, text, bench, line }: Telling): boolean {
-  const { description } = told;
-  if (!description || formTold(told) !== "weight wire" || !coverThe.test(text.slice(told.at, description.at)))
-    return false;
-  if (bench.ofRole("weight")) return false;
+const coverThe = /^\W*(?:(?:and|then|now)\s+)*cover(?:s|ing)?\s+(?:up\s+)?the\s+(?:\w+\s+)?(?:lead|wire|weight)\b/u;
+/** “Cover the lead with thread”: what lies there is not wound anew; where none lies, that is asked. */
+function coversWeight({ told, text, bench, line }: Telling): boolean {
+  const { description, role } = told;
+  const isWeight = description ? formTold(told) === "weight wire" : role === "weight";
+  if (!isWeight || !coverThe.test(text.slice(told.at, told.end))) return false;
   const sentence = "No weight is tied in before this line. Say how much of it lies there, in a line of its own.";
-  line.asks.push({ at: [description.at, description.end], sentence, answers: [] });
+  if (!bench.ofRole("weight")) line.asks.push({ at: [told.at, told.end], sentence, answers: [] });
   return true;
 }
 
@@ -705,6 +704,7 @@ function bodyBefore(bench: Bench): string | undefined {
 export const windVerb = verb(
   "wind",
   anyOf(
+    "palmer\\s+(?:the\\s+(?:body|abdomen|fly)|it)\\s+with(?=\\s)",
     "(?:the\\s+)?rib\\s+(?:then\\s+)?(?:comes|goes|is\\s+brought|is\\s+wound)(?=\\s+(?:up|forward|through|over)\\b)",
     "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:(?:the|its|their)\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?\\b)(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
     "(?:follow|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",

@@ -56,7 +56,7 @@ export const endOfWay: Clause = clause(
     opt(words("(?:(?:up|forwards?)\\s+)?to|over|for|about")),
     unless(number, words("mm|cm|in\\b|eyes?|turns?")),
     words(
-      "of\\s+the\\s+way(?:\\s+(?:forwards?|up))?(?:\\s+(?:forwards?\\s+|up\\s+)?to\\s+the\\s+(?:hook\\s+)?(?:eye|bead|cone|head)|(?!\\s+(?:along|back|behind|down|from|to|up|round|around|into|in|over)))",
+      "of\\s+the\\s+way(?:\\s+(?:forwards?|up|along(?=\\s*(?:[,.;]|$))))?(?:\\s+(?:forwards?\\s+|up\\s+)?to\\s+the\\s+(?:hook\\s+)?(?:eye|bead|cone|head)|(?!\\s+(?:along|back|behind|down|from|to|up|round|around|into|in|over)))",
     ),
   ),
   (s, [, share]) => {

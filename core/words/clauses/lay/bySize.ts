@@ -1,4 +1,5 @@
 import { type Clause, clause, put } from "../../said";
+import type { LayAmount } from "../../../recipe";
 import { words, match, seq, opt, oneOf, map } from "../../parse";
 import { MATCHSTICK_MM, sideBySide, PENCIL_MM, THICK } from "./thick";
 import { number, readNumber } from "../../text/number";
@@ -7,6 +8,10 @@ import { absolute } from "../../text/place";
 
 /** No clump of a fly is thicker than so many mm: it is the hair that is so long. */
 const THICKEST_CLUMP = 15;
+
+/** “Slips, a pair, 2 mm wide”: one from either side, each so wide. */
+const isPair = (a: LayAmount): boolean => "feathers" in a && a.feathers === 2 && a.paired === true;
+
 export const bySize: Clause[] = [
   clause(
     "half a matchstick thick",
@@ -190,7 +195,7 @@ export const bySize: Clause[] = [
     "as wide as half the gape",
     seq(words("(?:each\\s+)?(?:(?:about|roughly|nearly)\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"), lengthNamed),
     (s, [, slipWidth]) => {
-      if (s.amount && !("slipWidth" in s.amount)) return false;
+      if (s.amount && !("slipWidth" in s.amount) && !isPair(s.amount)) return false;
       s.amount = { slipWidth };
     },
   ),
@@ -202,7 +207,7 @@ export const bySize: Clause[] = [
       words("wide(?:\\s+(?:strip|slips?))?|in\\s+width"),
     ),
     (s, [, slipWidth]) => {
-      if (s.amount && !("slipWidth" in s.amount)) return false;
+      if (s.amount && !("slipWidth" in s.amount) && !isPair(s.amount)) return false;
       s.amount = { slipWidth };
     },
   ),
