@@ -39,7 +39,7 @@ export function tellWind(t: Telling): void {
   windNamedOrNew(t);
 }
 
-const coverThe = /^\W*(?:(?:and|then|now)\s+)*cover(?:s|ing)?\s+(?:up\s+)?the\s+(?:\w+\s+)?(?:lead|wire|weight)\b/u;
+const coverThe = /\bcover(?:s|ing)?\s+(?:up\s+)?the\s+(?:\w+\s+)?(?:lead|wire|weight)\b/;
 /** “Cover the lead with thread”: what lies there is not wound anew; where none lies, that is asked. */
 function coversWeight({ told, text, bench, line }: Telling): boolean {
   const { description, role } = told;
