@@ -17,7 +17,8 @@ import { askUnheld, isOwnWords, stepsNear } from "./unheld";
 export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): void {
   // What waits and is never wound is told of as such; how long it was cut is with it.
   const waiting = bench.waiting.flatMap((w) => (w.used || w.hangs || w.form === "stretch body" ? [] : [w.said]));
-  const everywhere = figuresIn([materialsOf(bench), bench.finish, bench.facts.sizes, waiting]);
+  const everywhere = figuresIn([materialsOf(bench), bench.finish, waiting]);
+  const sizes = figuresIn(bench.facts.sizes);
   for (const line of out) {
     // Where something else is asked, its answer may take the figure up; what the program has said itself is held.
     if (line.kind !== "steps" || line.asks.length > 0 || isOwnWords(line)) continue;
@@ -27,6 +28,8 @@ export function askLostFigures({ bench, out }: Pick<Reading, "bench" | "out">): 
     // Dubbing is dosed by how full it is, not by its turns.
     const isDubbed = bench.made.some((m) => m.step.do === "dress" && line.steps.includes(m.step.id));
     for (const s of said) {
+      // A hook's size is no length.
+      if (sizes.has(s.n) && !/^\s*(?:mm|cm)\b/.test(line.text.slice(s.end))) continue;
       if (isCommon(s) || (isDubbed && ofTurns.test(line.text.slice(s.end)))) continue;
       if (!isHeld(s, said, held)) askUnheld(line, s.at, s.end, s.mark);
     }
@@ -49,7 +52,7 @@ const figure = new RegExp(
 );
 /** What counts lines, sizes, eights and points is no amount; of “three quarters” and “3½” the figure is another. */
 const ofNothing =
-  /^\s*(?:[-.)x:½¼¾⅓⅔]|\d\s*\/|and\s+an?\s+(?:half|quarter)\b|(?:figures?|eights?|halves|thirds?|quarters?|fifths?|sixths?|eighths?|tenths?)\b)|(?:figures?\s+of|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$|\d\/0\s*(?:or|,|\/|=|\()\s*$/iu;
+  /^\s*(?:[-.)x:½¼¾⅓⅔]|\d\s*\/|and\s+an?\s+(?:half|quarter)\b|(?:figures?|eights?|halves|thirds?|quarters?|fifths?|sixths?|eighths?|tenths?)\b)|(?:figures?(?:[\s-]+of)?|(?:size|sizes|no|nr|step|wing|part|layer|way|way\s+no)\.?)\s*$|\d\/0\s*(?:or|,|\/|=|\()\s*$/iu;
 /** A pair has two, and so has each side; nobody counts one. Of less than one it is told in shares and words. */
 const FEWEST = 3;
 const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);

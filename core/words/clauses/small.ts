@@ -33,7 +33,7 @@ export const seatClauses: Clause[] = [
   clause(
     "figure of eight x 10",
     seq(
-      words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
+      words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ](?:of[- ])?(?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
       words("x|×"),
       count,
     ),
@@ -44,7 +44,7 @@ export const seatClauses: Clause[] = [
   ),
   clause(
     "figure of eight lashings",
-    words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ]of[- ](?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
+    words("(?:in|with)?\\s*(?:an?\\s+)?figures?[- ](?:of[- ])?(?:eight|8)s?(?:\\s+(?:wraps?|turns?|lashings?))?"),
     () => undefined,
   ),
   clause(
@@ -65,7 +65,7 @@ export const seatClauses: Clause[] = [
       opt(words("with|by|lashed\\s+with")),
       count,
       opt(words("turns?|wraps?|tight|firm")),
-      words("(?:of\\s+)?figures?[- ]of[- ](?:eight|8)s?|figures?[-\\s](?:8|eight)s?"),
+      words("(?:of\\s+)?figures?[- ](?:of[- ])?(?:eight|8)s?(?:\\s+(?:wraps|turns|lashings))?"),
       opt(words("wraps?|turns?|lashings?")),
     ),
     (s, [, c]) => {

@@ -203,7 +203,10 @@ const nouns: [string, NounForm][] = [
     ),
     { form: "stretch body", counted: "strands" },
   ],
-  ["(?:knotted|ready-?made|made)\\s+(?:[\\w-]+\\s+){0,3}legs?", { form: "feather fibre", counted: "fibres" }],
+  [
+    "(?:knotted|ready-?made|made)\\s+(?:(?!rubber|silicone|round)[\\w-]+\\s+){0,3}legs?",
+    { form: "feather fibre", counted: "fibres" },
+  ],
   ["(?:(?:round|barred)\\s+)?(?:rubber|silicone)(?:\\s+(?:legs?|strands?))?", { form: "rubber", counted: "strands" }],
   ["(?:detached|extended|moulded)\\s+bod(?:y|ies)", { form: "extended body", counted: "pieces" }],
   [

@@ -2,6 +2,8 @@ import { formSaid } from "../description";
 import { type Mention, lead } from "./mention";
 import { LONGER, SHORTER } from "../text/length";
 import { shapeOf, slipOf } from "../named";
+import { isThickness } from "../said";
+import type { Told } from "../told";
 
 /** What a second material may be to the one that a clause has, in the order in which it is tried. */
 export const besides: readonly ((m: Mention) => boolean)[] = [
@@ -45,8 +47,17 @@ function isMeasure(m: Mention): boolean {
   if (/\blonger\s+than\s+(?:the\s+)?$/.test(before)) said.likeTimes ??= LONGER;
   if (/\bshorter\s+than\s+(?:the\s+)?$/.test(before)) said.likeTimes ??= SHORTER;
   if (!measured.test(before)) return false;
+  asThickness(m.told);
   said.like = m.found.text;
   return true;
+}
+
+/** “A clump of elk (3 mm), tips to the end of the foam”: the figure before is how thick the clump is. */
+function asThickness({ said, description }: Told): void {
+  const { shown } = said;
+  if (formSaid(description) !== "hair" || said.amount || shown === undefined || !isThickness(shown)) return;
+  said.amount = { clump: shown };
+  delete said.shown;
 }
 
 /** “over the tinsel”, “through the hackles”: where it goes, once it is told of what it is. */

@@ -19,7 +19,7 @@ function tellHold(t: Telling): void {
   // Where the line asks what it is about, nothing before it is held by its wraps.
   if (!last || (last.line !== line.number && line.asks.length > 0)) return;
   const { step } = last;
-  if (bindDown(t, last) || bindButts(t, last)) return;
+  if (holdsBack(t, last) || bindDown(t, last) || bindButts(t, last)) return;
   const isTakenOver = step.do === "lay" && step.tiedIn !== undefined;
   const target = isTakenOver ? (said.there ?? said.end ?? said.begin) : undefined;
   const at = target ?? step.tieIn?.at ?? ("from" in step ? step.from : undefined);
@@ -53,6 +53,17 @@ function tellHold(t: Telling): void {
     if (waiting) waiting.at = target;
   }
   last.step = held;
+}
+
+/** “Fold the hair back and tie it down 5 mm behind the eye”: there the thread goes over what was only laid back. */
+function holdsBack({ told, bench }: Telling, last: MadeStep): boolean {
+  const { step } = last;
+  const { there, end, wraps } = told.said;
+  const at = there ?? end;
+  if (step.do !== "act" || step.act !== "stroke" || !at) return false;
+  last.step = { ...step, at, ...(wraps !== undefined && { wraps }) };
+  bench.hangs = at;
+  return true;
 }
 
 /** “Tie in wire behind the eye and bind it down to the bend”: it lies along the shank, and waits at the bend. */

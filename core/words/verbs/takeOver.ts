@@ -46,6 +46,7 @@ export function tellTakeOver(telling: Telling): void {
   if (tail) return takeOver(t, tail, told.said);
   const cheeks = object.component && cheeksLeft(t, object.component.id);
   if (cheeks) return takeOver(t, cheeks, told.said);
+  foldsBack(t, object);
   // What is wound or spread already is only stroked into its place.
   if (object.component && object.role !== "wing case") return stroke(t, object);
   // “Pull the shellback forward”, where a band waits that no line has called so.
@@ -153,6 +154,15 @@ function cheeksLeft({ bench }: Telling, component: string): Waiting | undefined 
   tied.step = { ...tied.step, hanging: true };
   const at = tied.step.tieIn?.at ?? tied.step.from;
   return { step: tied.step.id, component, role, form, at, hangs: true, said: {}, line: tied.line, used: false };
+}
+
+const reversible = new Set<MaterialForm | undefined>(["hair", "feather fibre", "yarn", "flash"]);
+const foldsIt = /^\W*(?:(?:and|then|now)\s+)*(?:fold|bend|double|flip|turn|push|bring)\b(?!.*\bloop\b)/u;
+/** “Tips forward over the eye, then fold it back”: from then on it points back, over what holds it. */
+function foldsBack({ told, bench, text }: Telling, { component, role, form }: Meant): void {
+  const tied = bench.made.findLast((m) => m.step.component === component?.id && m.step.do === "lay");
+  if (tied?.step.do !== "lay" || tied.step.attitude !== "forward" || role === "legs" || !reversible.has(form)) return;
+  if (told.said.way !== "forward" && foldsIt.test(text.slice(told.at))) tied.step = { ...tied.step, attitude: "back" };
 }
 
 const isOf = (bench: Telling["bench"], w: Waiting, code: string): boolean =>

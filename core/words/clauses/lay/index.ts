@@ -19,6 +19,13 @@ export const layClauses: Clause[] = [
     ),
     put({ byMiddle: true }),
   ),
+  clause(
+    "tied in crosswise",
+    words(
+      "(?:tied\\s+(?:in|on)\\s+|laid\\s+|bound\\s+(?:down\\s+)?)(?:crosswise|crossways|across(?:\\s+the\\s+(?:hook|shank))?)(?=\\s*(?:[,.;]|$|with\\b|by\\b|and\\b))",
+    ),
+    put({ byMiddle: true }),
+  ),
   withAnother,
   tiedIn,
   onSizes,
