@@ -163,6 +163,12 @@ describe("flies as tiers tell them", () => {
         "967-boom-chain-popper: PIECE_TOO_SHORT",
         "972-sandbar-eel: FIBRE_TOO_SHORT",
         "973-shed-window-midge-sizes-18-24: SPOT_UNDER_BEAD",
+        "974-saltmarsh-dun-12-16: PLACE_NOT_THERE",
+        "975-lantern-sculpin: PLACE_NOT_THERE",
+        "978-reedbed-pike-bunny: PLACE_NOT_THERE",
+        "987-old-lamp-pike-fly: FIBRE_TOO_SHORT",
+        "993-packet-boat-silver-double-8: PLACE_NOT_THERE",
+        "996-shrimp-for-the-estuary-hook-s4: ZONE_BEYOND_PROFILE",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);

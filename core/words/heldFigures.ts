@@ -57,9 +57,13 @@ const ofNothing =
 const FEWEST = 3;
 const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);
 
+const takesBack = /^\W*(?:no|nope|sorry|oops|erm?|wait|scratch\s+that|i\s+mean)\b/i;
+
 /** The figures of a line that were understood. */
 function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
   const known = marks.filter((m) => m.kind === "known");
+  // “Three fibres, no, make it four”: what is taken back nothing has to hold.
+  const back = marks.filter((m) => m.kind !== "known" && takesBack.test(text.slice(m.at[0], m.at[1])));
   const lead = /^\s*\[?\d{1,2}(?::[0-5]\d)*\b/.exec(text)?.[0].length ?? 0;
   return [...text.matchAll(figure)].flatMap((m) => {
     const at = m.index;
@@ -70,7 +74,8 @@ function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
       marks.some((k) => k.kind !== "known" && k.at[0] < end && k.at[1] > at) ||
       ofNothing.test(text.slice(end)) ||
       ofNothing.test(text.slice(Math.max(0, at - 12), at)) ||
-      at < lead;
+      at < lead ||
+      back.some((m) => m.at[0] >= end);
     return mark === undefined || n === undefined || isOther
       ? []
       : [{ at, end, n, unit: (m[3] ?? "").toLowerCase(), mark }];

@@ -629,6 +629,8 @@ export const MANNER = anyOf(
   "humped(?=\\s*(?:[,.;]|$))",
   "(?:is|are|will\\s+be)\\s+(?:plenty|enough|ample|about\\s+right)",
   "to\\s+(?:stand|prop|hold|keep)\\s+(?:it|them|the\\s+wings?)\\s+(?:up(?:right)?|erect)",
+  "(?<=\\bpost\\b[^.;]{0,40})(?:and\\s+)?(?:tied|secured)\\s+off\\s+(?:at|behind|in\\s+front\\s+of|under)\\s+the\\s+(?:hook\\s+)?(?:eye|head|bead|post|wing)(?=\\s*(?:[,.;]|$))",
+  "(?:after|before)\\s+winding(?:\\s+it)?",
   "spiky|shaggy|fuzzy|scruffy|wispy|webby|ragged|unkempt|lively",
   "(?:good\\s+)?dry(?:[-\\s]fly)?\\s+quality|(?:of\\s+)?(?:good|best|first|prime|dry)\\s+quality",
   "tiny",

@@ -183,7 +183,7 @@ const ofPart = (): Reader<Place> =>
     ({ role, end }): Place => (role === "bead" ? { landmark: "eye" } : { part: role, end }),
   );
 const partNamed = map(
-  match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?(?!\\s+(?:position|spot)\\b)`),
+  match(`(${PART_PLACES})(?:\\s+(?:butts?|stubs?|stumps?|base|roots?))?(?!\\s+(?:position|spot|coverts?)\\b)`),
   ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")],
 );
 const alsoParts = new Set("body tail wing hackle back centre center left right neck shoulder head".split(" "));

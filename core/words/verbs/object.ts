@@ -170,6 +170,11 @@ function componentLike(role: Role | undefined, bench: Bench): Component | undefi
   return role === "collar" || role === "hackle" ? bench.ofRole(other) : undefined;
 }
 
+/** A soft feather is wound sparse; with more turns it is the hackle of a dry fly. */
+const MOST_SPARSE = 3;
+const softFeather =
+  /\b(?:soft|partridge|hen|grouse|starling|snipe|woodcock|coot|jackdaw|moorhen|waterhen|plover|guinea)\b/;
+
 function takeAlternates({ told, bench }: Telling, component: Component): void {
   for (const d of told.alternates) {
     const { material } = bench.resolve(d);
@@ -245,6 +250,15 @@ function roleFrom(
   if (form === "hackle" && said.round?.top && !isWound && !isRear) return "wing";
   const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
   if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
+  // “One soft starling feather, a turn and a half”: a soft feather that nobody places is a collar.
+  const isAlone = !said.palmered && !(said.end ?? said.from ?? said.there ?? said.begin ?? said.tieIn?.at);
+  if (
+    form === "hackle" &&
+    isAlone &&
+    (said.rule?.turns ?? MOST_SPARSE + 1) <= MOST_SPARSE &&
+    softFeather.test(name.toLowerCase())
+  )
+    return "collar";
   // “Peacock herl, 8 strands on top”: what lies over all is no body.
   if (
     form === "herl" &&

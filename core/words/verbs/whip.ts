@@ -4,7 +4,7 @@ import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 
 const spelled =
-  /^(?:and\s+|then\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
+  /^(?:and\s+|then\s+|just\s+|only\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
 /** “two whip finishes”: the knot made twice. */
 const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish|\bfinish\s+([23])\s?x\b/;
 const inLots = /\bin\s+\w+\s+(?:lots|goes|sets|stages|batches)\b/;
