@@ -44,6 +44,7 @@ const files: [string, Catalogue][] = [
   ["sternpost.txt", anotherCatalogue],
   ["ropewalk.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
+  ["phrases.txt", catalogue],
   ["towrope.txt", catalogue],
   ["mooring.txt", catalogue],
   ["bollard.txt", anotherCatalogue],

@@ -15,8 +15,23 @@ import type { Catalogue, Doubt, DoubtDetails, ReadOrder } from "./types";
 const FAR_DAYS = 300;
 const BEFORE =
   /^(?:(?:needed|wanted|required|due|ship(?:ping|s)?(?:\s+(?:date|on))?|deliver(?:y|ed)?|liefer\p{L}*)\s*:?\s+)?(?:(?:in time for|before|for|by|vor|zum|zur|bis)\s+)?(?:the\s+|dem\s+|der\s+)?/iu;
-const WEEKS_BEFORE =
-  /^(?:the|a|one|two|three|\d|eine?|zwei|drei)\s+(?:weeks?|wochen?)\s+(?:before|vor)\s+(?:the\s+|dem\s+|der\s+)?/i;
+const WEEKS = "(?:the|an?|one|two|three|four|[1-9]|eine?|zwei|drei|vier)\\s+(?:weeks?|wochen?)";
+/** “Deliver two weeks before the char run”: so long before the season's day. */
+const WEEKS_BEFORE = new RegExp(
+  `^(?:(?:please\\s+)?(?:needed|wanted|required|due|ship(?:ping)?|send|deliver(?:y|ed)?|liefer\\p{L}*)\\s*:?\\s+)?(${WEEKS})\\s+(?:before|vor)\\s+(?:the\\s+|dem\\s+|der\\s+)?`,
+  "iu",
+);
+const numbers: readonly (readonly [RegExp, number])[] = [
+  [/two|zwei|2/iu, 2],
+  [/three|drei|3/iu, 3],
+  [/four|vier|4/iu, 4],
+];
+/** A season's day, so many weeks earlier as is said ahead of it. */
+function weeksBack(date: string, said: string | undefined): string {
+  if (said === undefined) return date;
+  const n = numbers.find(([words]) => words.test(said))?.[1] ?? Number(/[1-9]/.exec(said)?.[0] ?? 1);
+  return isoDate(subWeeks(parseISO(date), n));
+}
 /** “Week of 12 April”: from that day on they are waited for. */
 const WEEK_OF =
   /^(?:(?:we\s+|i\s+)?(?:need|want)(?:ed)?\s+(?:(?:them|it|these|this|all|everything)\s+)?)?(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
@@ -39,7 +54,7 @@ const seasonAlone = remembered((name) => new RegExp(`(?<!\\p{L})${asPattern(name
 const ledToSeason = remembered(
   (name) =>
     new RegExp(
-      `(?<!\\p{L})(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${asPattern(name)}(?!\\p{L})|\\(\\s*${asPattern(name)}\\s*\\)`,
+      `(?<!\\p{L})(?:(${WEEKS})\\s+(?=before|vor))?(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${asPattern(name)}(?!\\p{L})|\\(\\s*${asPattern(name)}\\s*\\)`,
       "iu",
     ),
 );
@@ -101,7 +116,9 @@ export class Heading {
     }
     for (const season of this.catalogue.seasons) {
       const named = stretch.take(ledToSeason(season.name));
-      if (named) this.settleDay({ day: season.date }, named.at, named.words, season.name);
+      const weeks = named?.groups[1];
+      const day = weeksBack(season.date, weeks);
+      if (named) this.settleDay({ day }, named.at, named.words, weeks === undefined ? season.name : named.words);
     }
     while (this.takeNamed(stretch));
   }
@@ -166,9 +183,7 @@ export class Heading {
     const season = nearest(name, this.catalogue.seasons, (s) => s.name, { most: 1, least: SURE })[0]?.item;
     if (!season) return undefined;
     if (!weeks) return { name: season.name, day: season.date };
-    const said = weeks[0].toLowerCase();
-    const n = /two|zwei|2/.test(said) ? 2 : /three|drei|3/.test(said) ? 3 : Number(/[4-9]/.exec(said)?.[0] ?? 1);
-    return { name: text.trim(), day: isoDate(subWeeks(parseISO(season.date), n)) };
+    return { name: text.trim(), day: weeksBack(season.date, weeks[1]) };
   }
 
   private settleDay(read: DayRead, at: [number, number], words: string, reason?: string): void {

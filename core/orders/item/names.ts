@@ -21,6 +21,11 @@ import type { ReadLine } from "../types";
 const WITHOUT_WEIGHT =
   /(?<!\p{L})(?<!(?:not?|nicht|kein\p{L}*)\s+(?:the\s+|die\s+)?)(?:(?:no|without|w\/o) (?:added )?weights?|light(?: version)?|un-weighted|leicht(?:e[nrms]?)?|ohne gewicht)(?!\p{L})(?!\s+(?:wire|hooks?|dressed|tied))/iu;
 
+/** “The ones with lead”, of a fly that comes weighted and unweighted. */
+const WITH_WEIGHT =
+  /(?<!\p{L})(?:(?:the\s+)?ones?\s+)?(?:(?:weighted\s+)?with\s+(?:the\s+)?(?:lead|weights?)|leaded|mit\s+(?:blei|gewicht|beschwerung))(?!\p{L})(?!\s+(?:free|eyes?|head))/iu;
+const isWeighted = ({ name }: Named): boolean => /^weighted$/i.test(name);
+
 /** The same, of a fly whose weight is its bead. */
 const WITHOUT_BEAD =
   /(?<!\p{L})(?:(?:no|without(?: an?)?|w\/o) beads?|beadless|ohne (?:perle|kopf|goldkopf))(?!\p{L})/iu;
@@ -101,6 +106,12 @@ function takeName(stretch: Stretch, line: ReadLine, field: "variant" | "form", n
   if (light && said) {
     line.understood.push({ field, at: said.at, label: light.name });
     return light;
+  }
+  const heavy = light && names.find(isWeighted);
+  const leaded = heavy && stretch.take(WITH_WEIGHT);
+  if (heavy && leaded) {
+    line.understood.push({ field, at: leaded.at, label: heavy.name });
+    return heavy;
   }
   const words = plain(stretch.words().filter(isName));
   const nearly = findName(words, names, (n) => n.name, SURE);

@@ -39,9 +39,13 @@ export function isOneItem(o: OrderReading, { left, start }: Stretch): boolean {
     const own = new Stretch(chunk.text, chunk.start);
     const isShare = isShared(own);
     const words = own.words();
+    // “…, for Ida Pellworth”: whom it is for was taken out before.
+    const isTaken = chunk.text.includes(TAKEN) && words.every((w) => LEADS_TO.test(w.text));
+    if (isTaken) return true;
     return (isShare || words.length > 0) && (words.every((w) => says(w.text)) || isWish(chunk.text));
   });
 }
+const LEADS_TO = /^(?:for|to|by|before|from|für|bis|vor|an)$/iu;
 /** “We would need by 20 April forty-eight …”: what stands behind the day. */
 const behindTaken = (text: string): string => text.slice(text.lastIndexOf(TAKEN) + 1);
 const isWish = (text: string): boolean => findWish(text, 0)?.words === text.replace(/[\s.!]+$/, "");
