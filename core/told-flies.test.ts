@@ -5,8 +5,8 @@ import { composeFly } from "./fly";
 import type { HookModel } from "./hooks";
 import type { Recipe } from "./recipe";
 import { sentenceOf } from "./sentences";
-import { readRecipe } from "./words";
 import { cabinet, hooks } from "./words/corpus/cabinet";
+import { read } from "./words/corpus/reading";
 
 /** Every recipe of the corpus as the fly that it makes: what is read is tied, or refused for a reason that is told. */
 const folder = new URL("./words/corpus/", import.meta.url);
@@ -15,7 +15,7 @@ const recipes = readdirSync(folder)
   .sort()
   .map((f) => {
     const [text = ""] = readFileSync(new URL(f, folder), "utf8").split("\n===\n");
-    return { file: f.replace(/\.txt$/, ""), ...readRecipe(text, { materials: cabinet, hooks }) };
+    return { file: f.replace(/\.txt$/, ""), ...read(text) };
   })
   // Without a size, or without anything on it, there is no fly yet.
   .filter(({ recipe }) => recipe.sizes.from !== "" && recipe.steps.length > 0);
@@ -189,7 +189,7 @@ describe("flies as tiers tell them", () => {
 describe("a bundle of which two parts are tied", () => {
   const nymph = "Hook: nymph 14\nThread: brown 8/0\nBody: olive fur\nWing case: 8 pheasant tail fibres";
   const fibresOf = (text: string) => {
-    const tied = tie({ file: "", ...readRecipe(text, { materials: cabinet, hooks }) });
+    const tied = tie({ file: "", ...read(text) });
     if ("refused" in tied) throw tied.refused;
     const taken = tied.fly.parts.flatMap(({ uses }) => uses).filter(({ use }) => use.kind === "fibres");
     return { taken, reaches: Math.max(...tied.fly.steps.map((s) => s.grossMm ?? 0)) };

@@ -1,9 +1,8 @@
-import { readRecipe, sayStep } from "..";
-import { cabinet, hooks } from "./cabinet";
+import { sayStep, type RecipeReading } from "..";
+import { cabinet } from "./cabinet";
 
 /** What came of each line: its steps with their part and material, and a question mark where something is asked. */
-export function outcome(text: string): string[] {
-  const { lines, recipe, newMaterials } = readRecipe(text, { materials: cabinet, hooks });
+export function outcome({ lines, recipe, newMaterials }: RecipeReading): string[] {
   const named = new Map([...cabinet, ...newMaterials.map((m) => [m.code, m] as const)]);
   const said = lines.flatMap((l, i) => [
     ...(l.asks.length > 0 ? [`${i + 1}?`] : []),

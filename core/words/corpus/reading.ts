@@ -2,8 +2,13 @@ import { readRecipe, sayStep, type RecipeReading } from "..";
 import type { Component, RecipeStep } from "../../recipe";
 import { cabinet, hooks } from "./cabinet";
 
-/** A recipe as it is read with the cabinet of the corpus; and what tests ask of a reading. */
-export const read = (text: string): RecipeReading => readRecipe(text, { materials: cabinet, hooks });
+const readings = new Map<string, RecipeReading>();
+/** Each text is read once, whatever is then asked of its reading. */
+export function read(text: string): RecipeReading {
+  const known = readings.get(text) ?? readRecipe(text, { materials: cabinet, hooks });
+  readings.set(text, known);
+  return known;
+}
 
 export const partOf = ({ recipe }: RecipeReading, { component }: RecipeStep): Component | undefined =>
   recipe.components.find((c) => c.id === component);
