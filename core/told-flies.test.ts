@@ -60,6 +60,7 @@ describe("flies as tiers tell them", () => {
     );
     expect(open).toMatchInlineSnapshot(`
       [
+        "1003-shipchandler-s-grouse: STEP_NEEDS",
         "11-fussy-metric: PIECE_TOO_SHORT",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",
@@ -169,6 +170,7 @@ describe("flies as tiers tell them", () => {
         "987-old-lamp-pike-fly: FIBRE_TOO_SHORT",
         "993-packet-boat-silver-double-8: PLACE_NOT_THERE",
         "996-shrimp-for-the-estuary-hook-s4: ZONE_BEYOND_PROFILE",
+        "999-gannet-rock-sandeel: FIBRE_TOO_SHORT",
         "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);

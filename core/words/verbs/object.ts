@@ -225,7 +225,9 @@ function roleFrom(
   if (form === "feather fibre" || form === "hair" || form === "flash") {
     // What lies over the back is no tail, however far behind it is tied in.
     if (form === "hair" && said.attitude === "over") return "wing";
-    if (isRear && !said.hanging) return form === "flash" && bench.ofRole("tail") ? "flash" : "tail";
+    // “4 strands down each side”, behind what was lashed along the shank: no tail is on its sides.
+    const isOnSides = said.round?.near !== undefined && bench.ofRole("wing") !== undefined;
+    if (isRear && !said.hanging) return form === "flash" && (bench.ofRole("tail") ?? isOnSides) ? "flash" : "tail";
     // “Tied in so that the fibres slope back over the body”
     if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";
     // “Two cdc feathers on top, the tips just past the bend”

@@ -29,6 +29,19 @@ export const face: Clause = clause(
   (s, f) => void Object.assign(s, f),
 );
 
+/** How far they reach is how long they are, and no place of the winding. */
+export const whenStroked: Clause = clause(
+  "just past the bend when stroked back",
+  seq(
+    lengthReaching,
+    words("when\\s+(?:it\\s+is\\s+)?(?:stroked|swept|pulled|drawn|laid|folded|brushed)\\s+(?:back|down)"),
+  ),
+  (s, [l]) => {
+    if (s.barb !== undefined) return false;
+    s.barb = "between" in l ? [l.between[0], l.between[1]] : samePair(l);
+  },
+);
+
 /** How long the barbs are, for what is wound now or was only tied in. */
 export const barbClauses: Clause[] = [
   clause(

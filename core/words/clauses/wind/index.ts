@@ -16,6 +16,7 @@ import {
   zoned,
   lengthNotPlace,
 } from "./zone";
+import { whenStroked } from "./barbs";
 import { howOften } from "./howOften";
 import { howItLies } from "./howItLies";
 import { match, opt, seq, words } from "../../parse";
@@ -34,6 +35,7 @@ const LONG_MM = 15;
 /** What can be said of a winding, in the order in which it is tried: the longer forms first. */
 export const windClauses: Clause[] = [
   withAnother,
+  whenStroked,
   ...byEnd,
   everyTieIn,
   onSizes,
