@@ -170,7 +170,11 @@ export const asHair = (
           : found;
 /** “Dub claret wool”: what is dubbed is taken as dubbing, though it may also come as a yarn. */
 export const asDubbing = (found: Description | undefined, verb: Told["verb"]): Description | undefined =>
-  verb === "dub" && found && !found.exact && found.means?.form === "yarn" && /\b(?:wool|yarn|fleece)\b/.test(found.text)
+  verb === "dub" &&
+  found &&
+  !found.exact &&
+  found.means?.form === "yarn" &&
+  /\b(?:wool|yarn|fleece|mohair)\b/.test(found.text)
     ? { ...found, means: { form: "dubbing" } }
     : found;
 export const roleOfItsOwn: Partial<Record<MaterialForm, Role>> = {

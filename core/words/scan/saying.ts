@@ -2,6 +2,7 @@ import type { Clause } from "../said";
 import { byEnd, hackleClauses, clausesOf, boundInClauses, beginningAt } from "../clauses";
 import type { Here } from "./here";
 import type { MaterialForm } from "../../materials";
+import { asDubbing } from "../named";
 import { formTold, type Next, type Told } from "../told";
 import { correction, correct } from "./corrections";
 import { participleAt } from "../verbs";
@@ -48,6 +49,10 @@ export function sayingAt({ told, text, at, context }: Here): Next | undefined {
     // “tan feltlight, dubbed slim”: whatever it is called, it is no strand that is wound.
     const canBeDubbed = form === undefined || form === "dubbing" || form === "blend";
     if (done.value === "dub" && told.kind === "wind" && told.role !== "thread" && canBeDubbed) told.kind = "dress";
+    // “Yellow wool, teased out and dubbed”: then it is no yarn that is wound.
+    const isDubbed = told.kind === "wind" && /\bdubbed\b/.test(text.slice(at, done.end));
+    const dubbed = isDubbed ? asDubbing(told.description, "dub") : told.description;
+    if (dubbed !== told.description) Object.assign(told, { description: dubbed, kind: "dress" });
     if (told.verb === undefined && done.value !== "tie in") told.verb = done.value;
     if (/palmered|spiral/.test(text.slice(at, done.end))) told.said.palmered = true;
     told.understood.push({ at, end: done.end });
