@@ -8,7 +8,9 @@ export default defineConfig({
   // Generous: a busy machine may be three times as slow; what hangs is still ended.
   timeout: 240_000,
   expect: { timeout: 20_000 },
-  reporter: [["list"]],
+  // Only for a browser that hangs by itself: see stalled.ts.
+  retries: 1,
+  reporter: [["list"], ["./stalled.ts"]],
   outputDir: "../test-results",
   use: {
     ...windowOptions,
