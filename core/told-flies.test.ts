@@ -60,7 +60,6 @@ describe("flies as tiers tell them", () => {
     );
     expect(open).toMatchInlineSnapshot(`
       [
-        "1003-shipchandler-s-grouse: STEP_NEEDS",
         "11-fussy-metric: PIECE_TOO_SHORT",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",
