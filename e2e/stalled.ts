@@ -1,9 +1,8 @@
+import { stripVTControlCharacters } from "node:util";
 import type { FullResult, Reporter, TestCase, TestResult } from "@playwright/test/reporter";
 
 /** The end of the log of a click on a page that paints nothing any more: it waits for a second frame for ever. */
 const NO_FRAMES = /waiting for element to be visible, enabled and stable\s*$/;
-// eslint-disable-next-line no-control-regex
-const colours = /\u001b\[\d+m/g;
 
 /**
  * A browser that paints no more frames, as happens once in many runs on a machine at its limit, says nothing of the
@@ -14,7 +13,7 @@ export default class Stalled implements Reporter {
 
   onTestEnd(test: TestCase, result: TestResult): void {
     const isFirst = result.retry === 0 && result.status !== "passed" && result.status !== "skipped";
-    const logs = result.errors.map((e) => (e.message ?? "").replace(colours, "").trimEnd());
+    const logs = result.errors.map((e) => stripVTControlCharacters(e.message ?? "").trimEnd());
     if (isFirst && !logs.some((log) => NO_FRAMES.test(log)))
       this.shaky.push(test.titlePath().filter(Boolean).join(" › "));
   }

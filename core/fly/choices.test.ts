@@ -31,6 +31,22 @@ const half = { fraction: 0.5 } as const;
 const find = (r: Recipe, question: string, school: string, flies = 120, c: Partial<FlyChoice> = {}) =>
   methodDifferences(request(r, c), flies).find((d) => d.question === question && d.other.id === school);
 
+/** The fly with a body that is wound in touching turns. */
+const withWoundBody = (material: string, passes: number): Recipe =>
+  change((r) => {
+    r.components = r.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: material }] } : c));
+    r.steps[4] = {
+      id: "body",
+      name: "body",
+      do: "wind",
+      component: "body",
+      from: { fraction: 0.5 },
+      to: { landmark: "bend" },
+      rule: { touching: true },
+      passes,
+    };
+  });
+
 describe("methods", () => {
   const collar = withStep(
     {
@@ -125,19 +141,7 @@ describe("methods", () => {
   });
 
   test("floss or the thread itself: the floss falls away, the thread grows", () => {
-    const floss = change((r) => {
-      r.components = r.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "floss" }] } : c));
-      r.steps[4] = {
-        id: "body",
-        name: "body",
-        do: "wind",
-        component: "body",
-        from: { fraction: 0.5 },
-        to: { landmark: "bend" },
-        rule: { touching: true },
-        passes: 2,
-      };
-    });
+    const floss = withWoundBody("floss", 2);
     const d = find(floss, "body ground", "flat thread");
     expect(d?.differences.find((x) => x.material === "floss")?.after).toBe(0);
     expect(
@@ -147,26 +151,14 @@ describe("methods", () => {
   });
 
   test("thread spun flat lies wide and thin: fewer turns cover the body", () => {
-    const ofThread = change((r) => {
-      r.components = r.components.map((c) => (c.id === "body" ? { ...c, material: [{ value: "olive" }] } : c));
-      r.steps[4] = {
-        id: "body",
-        name: "body",
-        do: "wind",
-        component: "body",
-        from: { fraction: 0.5 },
-        to: { landmark: "bend" },
-        rule: { touching: true },
-        passes: 4,
-      };
-    });
+    const ofThread = withWoundBody("olive", 4);
     const lies = (lay?: string) => {
       const { tied } = fly(ofThread, lay === undefined ? {} : { methods: { "body/thread lay": lay } });
-      return { turns: tied.steps.find((x) => x.id === "body")?.turns ?? 0 };
+      return tied.steps.find((x) => x.id === "body")?.turns ?? 0;
     };
     // Widths go with the root of the aspect: 3 as it comes, 6 flat, 1.2 corded.
-    expect(lies("flat").turns / lies().turns).toBeCloseTo(Math.sqrt(3 / 6), 1);
-    expect(lies("corded").turns / lies().turns).toBeCloseTo(Math.sqrt(3 / 1.2), 1);
+    expect(lies("flat") / lies()).toBeCloseTo(Math.sqrt(3 / 6), 1);
+    expect(lies("corded") / lies()).toBeCloseTo(Math.sqrt(3 / 1.2), 1);
   });
 
   test.each([

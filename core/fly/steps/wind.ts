@@ -132,13 +132,13 @@ const isSmoothBody = (c: FlyContext, step: WindStep, material: Material): boolea
   !step.levels &&
   !step.fill;
 
-/** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
 /** How a winding of thread lies, where a tier spins it; undefined as it comes. */
 function aspectOf(c: FlyContext, step: RecipeStep): ThreadAspect | undefined {
   const lay = c.school(step, "thread lay");
   return lay === "flat" || lay === "corded" ? lay : undefined;
 }
 
+/** The thread on the hook at this step; another thread wound as rib or body is a material like any other. */
 function isWorkingThread(c: FlyContext, step: RecipeStep, material: Material): boolean {
   if (material.form !== "thread") return false;
   const role = c.roleOf(step);

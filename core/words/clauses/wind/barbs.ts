@@ -1,5 +1,5 @@
 import { map, match, oneOf, seq, opt, words } from "../../parse";
-import { type Clause, clause, samePair } from "../../said";
+import { type Clause, type Said, clause, samePair } from "../../said";
 import { measures, type PlainLength } from "../../../recipe";
 import { JUST_MM, LONGER, lengthPair, lengthReaching, lengthNamed, lengthTo } from "../../text/length";
 
@@ -42,6 +42,12 @@ export const whenStroked: Clause = clause(
   },
 );
 
+/** A step longer or shorter than is usual, unless their length is told already. */
+function setSteps(s: Said, isLonger: boolean): false | undefined {
+  if (s.barbSteps !== undefined || s.barb !== undefined) return false;
+  s.barbSteps = isLonger ? 1 : -1;
+}
+
 /** How long the barbs are, for what is wound now or was only tied in. */
 export const barbClauses: Clause[] = [
   clause(
@@ -49,20 +55,14 @@ export const barbClauses: Clause[] = [
     match(
       "(?<=\\b(?:hackles?|cock|hen|saddle|grizzly|feather)\\b[^.;]{0,30})(?:an?\\s+(?:bit|little|touch|shade)\\s+|slightly\\s+|somewhat\\s+)?(longer|shorter)(?:\\s+in\\s+(?:the\\s+)?(?:fibre|barb|hackle))?(?=\\s*(?:[,.;]|$))",
     ),
-    (s, [way]) => {
-      if (s.barbSteps !== undefined || s.barb !== undefined) return false;
-      s.barbSteps = way === "longer" ? 1 : -1;
-    },
+    (s, [way]) => setSteps(s, way === "longer"),
   ),
   clause(
     "long in the fibre",
     match(
       "(long|short)(?:[-\\s]+fib(?:r|er)ed|\\s+in\\s+(?:the\\s+)?(?:fibre|fiber|barb|hackle))(?!\\s*(?:,|-)?\\s*(?:just\\s+)?reach|\\s*[-,]\\s*to\\b)",
     ),
-    (s, [way]) => {
-      if (s.barbSteps !== undefined || s.barb !== undefined) return false;
-      s.barbSteps = way === "long" ? 1 : -1;
-    },
+    (s, [way]) => setSteps(s, way === "long"),
   ),
   clause(
     "longer than the hook",
