@@ -61,6 +61,9 @@ export default defineConfig({
         test: {
           name: "server",
           isolate: false,
+          // These wait for the database and for clocks a fifth of their time: one more than there are cores fills it.
+          maxWorkers: availableParallelism() + 1,
+          sequence: { groupOrder: 1 },
           root: "server",
           include: ["**/*.test.ts"],
           globalSetup: ["./testing/database.ts"],

@@ -3,7 +3,8 @@ import { launchOptions, windowOptions } from "./browser.mjs";
 
 export default defineConfig({
   testDir: ".",
-  workers: 2,
+  // A window waits for its server now and then: one more than the two cores of a small machine fills them.
+  workers: 3,
   globalSetup: "./template.ts",
   // Generous: a busy machine may be three times as slow; what hangs is still ended.
   timeout: 240_000,

@@ -138,8 +138,8 @@ export class Bench {
   wraps: number | undefined;
   /** Parts that later lines are about. */
   ahead: ReadonlySet<Role> = new Set();
-  /** The stuff that later lines pull over, without a name of the part. */
-  pulledLater: readonly string[] = [];
+  /** The stuff that is pulled over later, without a name of the part; and what is told now, where that is what is meant. */
+  pulledLater: { stuff: readonly string[]; own?: { isBack: boolean } } = { stuff: [] };
   finish: Recipe["finish"] = { state: "not stated" };
   facts: Partial<Pick<Recipe, "hookModel" | "sizes">> & {
     family?: string;

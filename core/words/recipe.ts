@@ -25,6 +25,7 @@ import { joined } from "./joined";
 import { inTurn } from "./telling/inTurn";
 import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
+import { type Pull, pullsOf } from "./pulls";
 import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
 import { sayLine } from "./say/recipe";
@@ -178,12 +179,15 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    this.bench.pulledLater = this.pulledAfter(i);
     const told = this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
     if (head.ahead && told[0]) this.tellAhead(told[0], text, head);
     if (this.loops.tellsOnly(i)) return;
     const finish = this.bench.finish;
-    if (!this.ofTaken.has(i)) told.forEach((t, n) => tellClause(this, i, t, n, told));
+    if (!this.ofTaken.has(i))
+      told.forEach((t, n) => {
+        this.bench.pulledLater = this.pulledAfter(i, t);
+        tellClause(this, i, t, n, told);
+      });
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
@@ -286,16 +290,13 @@ class RecipeReader implements Reading {
     return this.rolesFrom[i + 1] ?? new Set();
   }
 
-  /** The stuff that each line, by its number, pulls over without naming a part. */
-  private pulled: { line: number; stuff: string }[] | undefined;
-  private pulledAfter(i: number): string[] {
-    const isPulled = (t: Told): boolean => t.verb === "take over" && t.role === undefined;
-    this.pulled ??= this.lines.flatMap((_, line) =>
-      this.line(line).kind === "steps"
-        ? this.told(line).flatMap((t) => (isPulled(t) && t.description ? { line, stuff: t.description.text } : []))
-        : [],
-    );
-    return this.pulled.filter(({ line }) => line > i).map(({ stuff }) => stuff);
+  /** What the lines pull over without naming a part. */
+  private pulls: Pull[] | undefined;
+  private pulledAfter(i: number, told: Told): Bench["pulledLater"] {
+    this.pulls ??= pullsOf(this.lines.map((_, line) => (this.line(line).kind === "steps" ? this.told(line) : [])), this.plain);
+    const later = this.pulls.filter(({ line, at }) => line > i || (line === i && at > told.at));
+    const isOfIt = ({ of }: Pull): boolean => of?.line === i && of.at >= told.at && of.at < told.end;
+    return { stuff: later.flatMap(({ stuff }) => stuff ?? []), own: later.find(isOfIt)?.of };
   }
 
   /** “Hackle: none. 2 legs of cdc each side”: the rest is told by itself. */

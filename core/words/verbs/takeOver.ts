@@ -48,7 +48,7 @@ export function tellTakeOver(telling: Telling): void {
   if (cheeks) return takeOver(t, cheeks, told.said);
   foldsBack(t, object);
   // What is wound or spread already is only stroked into its place.
-  if (object.component && object.role !== "wing case") return stroke(t, object);
+  if (object.component && object.role !== "wing case" && !pullsWhatIsDubbed(t, object)) return stroke(t, object);
   // “Pull the shellback forward”, where a band waits that no line has called so.
   const band = told.role === "wing case" ? bench.waits((w) => !w.hangs && w.form === "stretch body") : undefined;
   const shell = band && stripOf(t, band.component);
@@ -58,6 +58,13 @@ export function tellTakeOver(telling: Telling): void {
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
     answers: [],
   });
+}
+
+const pullsOver = /^\W*(?:(?:then|and|now)\s+)*(?:pull|draw|fold|stretch)\s+(?:it\s+)?(?:over|forwards?)\b/;
+/** “Pull it over”, where all that was told of last is dubbed: that is not what is meant. */
+function pullsWhatIsDubbed({ told, text, bench }: Telling, { component }: Meant): boolean {
+  const last = bench.made.findLast((m) => m.step.component === component?.id)?.step;
+  return told.description === undefined && last?.do === "dress" && pullsOver.test(text.slice(told.at, told.end));
 }
 
 const isSplit = /^\W*(?:(?:i|we|you|then|and|now)\s+)*(?:split|divide|separate)\b/;

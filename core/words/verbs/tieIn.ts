@@ -122,10 +122,15 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     said.attitude ??= "up";
     return meant({ ...t, told: { ...t.told, role: "wing" } });
   }
+  // “Tie in a slip at the middle, dub a thorax, pull it over”: it hangs there till then.
+  if (bench.pulledLater.own && (said.shown === undefined || said.isSlips || form === "stretch body")) {
+    hangsTillPulled(said, form, bench);
+    return meant({ ...t, told: { ...t.told, role: "wing case" } });
+  }
   // “On each side a strip of biot”, which a later line folds forward: it hangs there till then.
   const isBand = form === "feather fibre" || form === "stretch body" || form === "tinsel" || form === "floss";
   const hangsAtSides = said.round?.near !== undefined && said.round.far !== undefined && isBand;
-  if (hangsAtSides && said.shown === undefined && isNamedIn(bench.pulledLater, description.text)) {
+  if (hangsAtSides && said.shown === undefined && isNamedIn(bench.pulledLater.stuff, description.text)) {
     said.hanging = true;
     delete said.attitude;
     if (said.isSlips && form === "feather fibre" && /\bbiots?$/.test(description.text.trim()))
@@ -150,13 +155,26 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     isPaired ||
     (form !== "stretch body" && said.amount !== undefined && "slipWidth" in said.amount);
   // “A strip of turkey tail”, where a later line pulls the wing case over, or the turkey: that is what it is for.
-  const isSlipPulled = bench.pulledLater.some((w) => /^(?:the\s+)?slips?$/.test(w.trim()));
-  const isPulled = bench.ahead.has("wing case") || isSlipPulled || isNamedIn(bench.pulledLater, description.text);
+  const isSlipPulled = bench.pulledLater.stuff.some((w) => /^(?:the\s+)?slips?$/.test(w.trim()));
+  const isPulled = bench.ahead.has("wing case") || isSlipPulled || isNamedIn(bench.pulledLater.stuff, description.text);
   const isCase = isWing && !isPaired && isPulled && bench.ofRole("wing case") === undefined;
   // “A 4 mm slip of turkey”: of a slip that is how wide it is.
   const isWidth = said.isSlips && said.shown !== undefined && "mm" in said.shown;
   if (isCase && (said.shown === undefined || isWidth)) return meant({ ...t, told: { ...t.told, role: "wing case" } });
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
+}
+
+/** What is cut so long is pulled as far as it reaches; what goes over all of the fly is bound in behind it. */
+function hangsTillPulled(said: Said, form: MaterialForm | undefined, { pulledLater, hangs }: Bench): void {
+  said.hanging = true;
+  if (form !== "stretch body") return;
+  if (said.shown && "mm" in said.shown) {
+    said.pieceMm ??= said.shown.mm;
+    delete said.shown;
+  }
+  const isPlaced = (said.tieIn?.at ?? said.there ?? said.begin ?? said.from) !== undefined;
+  const isAtFront = hangs === undefined || alongShank(hangs) < REAR / 2;
+  if (pulledLater.own?.isBack && !isPlaced && isAtFront) said.tieIn = { ...said.tieIn, at: { landmark: "bend" } };
 }
 
 /** Whether some words name nothing but what stuff is called. */

@@ -74,7 +74,7 @@ function windsDubbed(t: Telling): boolean {
   const isRope = before?.step.do === "dress" && before.line === line.number - 1 && isNoodle(before.step);
   const isThat = isRope && thatOne.test(words) && told.role === undefined;
   const isOfIt = before?.step.do === "dress" && (before.line === line.number || isNext || isThat) && isIt;
-  if (isOfIt && !throughIt.test(words)) {
+  if (isOfIt && !throughIt.test(words) && !overIt.test(words)) {
     // “Dub the silk; wind it four turns”: how much it takes follows from how full it is.
     if (said.rule?.turns !== undefined)
       line.notes.push(`${said.rule.turns} turns of the dubbed thread: how much it takes is told by how full it is`);
@@ -87,6 +87,8 @@ function windsDubbed(t: Telling): boolean {
   return true;
 }
 
+/** “Rib with it”, “palmer it”: over what was dubbed, which is wound by now. */
+const overIt = /\b(?:rib|palmer|overwind)\b/u;
 const thatOne = /^\W*(?:then\s+|now\s+|and\s+)*(?:wind|wrap)\s+(?:that|this|it)\b/u;
 const isNoodle = (step: RecipeStep): boolean =>
   step.do === "dress" && (step.noodle !== undefined || step.loopMm !== undefined);
@@ -513,6 +515,7 @@ const isHackle = (r: Role | undefined): boolean => r === "hackle" || r === "coll
 export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   w.used = true;
+  if (own.palmered) asHackle(bench, w);
   const component = bench.component(w.component);
   const said: Said = {
     ...w.said,
@@ -532,6 +535,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   // Round the post it is wound where it was tied in, wherever the thread hangs by then.
   if (said.roundPost && w.at) said.there ??= w.at;
   // What is palmered goes over the body, as a rib does.
+  if (isHackled && (said.palmered || said.over !== undefined)) boundBehind(bench, w);
   const isForward = said.way === "forward" || said.over !== undefined;
   const isPalmered = said.palmered || (isForward && isBehindBody(bench, w));
   const goesOver = (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost);
@@ -542,7 +546,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     said.begin === undefined &&
     said.there === undefined;
   const over = isOpen ? ribbed(bench) : undefined;
-  if (over) Object.assign(said, { begin: w.at, end: over });
+  if (over) Object.assign(said, { begin: w.at, end: isHackled && isAhead(w.at, over) ? bodyRear(bench) : over });
   const step = make(
     t,
     "wind",
@@ -555,6 +559,38 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   bench.hangs = frontOf(step.from, step.to);
   windBack(t, { component, role: component?.role ?? w.role, form: w.form }, said, step.to ?? step.from);
   if (component) bench.release(component.role);
+}
+
+/** Whether a place lies in front of where a body ends. */
+const isAhead = (at: Place, front: Place): boolean => alongShank(at) < alongShank(front);
+const bodyRear = (bench: Bench): Place | undefined => {
+  const body = lastBody(bench);
+  return body && rearOf(body);
+};
+/** “Tie in a hackle behind the eye, palmer it back to the bend”: no collar, whose barbs would be twice as long. */
+function asHackle(bench: Bench, w: Waiting): void {
+  const collar = bench.component(w.component);
+  const own = bench.made.filter((m) => m.step.component === w.component);
+  const [tied, more] = own;
+  if (collar?.role !== "collar" || !tied || more) return;
+  bench.components.splice(bench.components.indexOf(collar), 1);
+  const { id: _id, role: _role, ...stuff } = collar;
+  const hackle = bench.componentFor("hackle", bench.materialOf(collar), undefined);
+  Object.assign(hackle, stuff);
+  tied.step = { ...tied.step, component: hackle.id };
+  Object.assign(w, { component: hackle.id, role: "hackle" });
+}
+
+/** “Tie in a hackle”, nobody says where, and it is palmered over the body that comes then: it was bound in behind it. */
+function boundBehind(bench: Bench, w: Waiting): void {
+  const front = ribbed(bench);
+  const tied = bench.made.find((m) => m.step.id === w.step);
+  const { there, begin } = w.said;
+  if (!front || tied?.step.do !== "lay" || tied.step.tieIn?.at || there || begin || !isAhead(w.at, front)) return;
+  const bend: Place = { landmark: "bend" };
+  const from: Place = { landmark: "bend", plus: { of: "eye", times: -1 } };
+  tied.step = { ...tied.step, from, to: bend, tieIn: { ...tied.step.tieIn, at: bend } };
+  w.at = bend;
 }
 
 /** “Post: white calf tail”, and “Hackle: grizzly, 5 turns”: a hackle without a place of its own goes round the post. */
