@@ -17,6 +17,7 @@ import { askLostFigures } from "./heldFigures";
 import { askLostLengths } from "./heldLengths";
 import { askLostPlaces } from "./heldPlaces";
 import { askLostStuff } from "./heldStuff";
+import { askUnused } from "./unused";
 import { askWoundThatLies } from "./neverWound";
 import { assemble, markStated } from "./assemble";
 import { isNone, saysNone, noneAhead } from "./telling/none";
@@ -114,13 +115,13 @@ class RecipeReader implements Reading {
     this.askTooMany();
     this.bench.releaseAll();
     changeAtLast(this);
-    tellUnused(this);
     askLostFigures(this);
     askLostCounts(this);
     askLostPlaces(this);
     askWoundThatLies(this);
     askLostStuff(this);
     askLostLengths(this);
+    askUnused(this);
     const recipe = assemble(this);
     markStated(this, recipe);
     for (const line of this.out) line.notes = [...new Set(line.notes)];
@@ -317,15 +318,4 @@ class RecipeReader implements Reading {
     this.bench.finish = { state: "none" };
     line.about = "finish";
   }
-}
-
-function tellUnused(r: Reading): void {
-  for (const w of r.bench.waiting)
-    if (!w.used)
-      lineOf(r, w.line).notes.push(
-        `the ${r.bench.component(w.component)?.role ?? w.role} is tied in here and never used`,
-      );
-  for (const [id, d] of r.bench.declared)
-    if (!d.used)
-      lineOf(r, d.line).notes.push(`the ${r.bench.component(id)?.role ?? id} is named here and never tied in`);
 }

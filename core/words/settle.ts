@@ -158,6 +158,13 @@ function settleWinding(said: Said, context: StepContext): string[] {
     const { touching: _touching, ...rule } = said.rule;
     said.rule = rule;
   }
+  // “12 turns of lead, pushed up to the bead”: so many lie touching, behind what they are pushed up to.
+  const isPushedUp = role === "weight" && said.rule?.turns !== undefined && !begin && !there;
+  if (isPushedUp && end && alongShank(end) < (alongShank(front) + alongShank(rear)) / 2) {
+    said.rule = { ...said.rule, touching: true };
+    said.from = end;
+    return [];
+  }
   const where: Winding = { said, context, front, rear, tiedInAt };
   if (begin && end) return set(said, begin, end);
   if (end) return windingTo(where, end);

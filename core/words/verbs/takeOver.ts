@@ -16,7 +16,7 @@ import { verb } from "./verb";
  * forward or back, as often as told.
  */
 export function tellTakeOver(telling: Telling): void {
-  if (splits(telling)) return;
+  if (splits(telling) || slidesUp(telling)) return;
   const t = asCover(telling);
   const { told, bench } = t;
   const called = bandCalled(t);
@@ -58,6 +58,18 @@ export function tellTakeOver(telling: Telling): void {
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
     answers: [],
   });
+}
+
+const slides = /^\W*(?:(?:then|and|now)\s+)*(?:push|slide|shove|slip)\b/;
+/** “Push them up to the eye”, of the weight that was wound last: it begins there. */
+function slidesUp({ told, text, bench }: Telling): boolean {
+  const last = bench.made.at(-1);
+  const isWeight = bench.component(last?.step.component)?.role === "weight";
+  const place = told.said.end ?? told.said.to ?? told.said.there;
+  if (!isWeight || last?.step.do !== "wind" || last.step.to || !place || told.description) return false;
+  if (!slides.test(text.slice(told.at, told.end))) return false;
+  last.step = { ...last.step, from: place };
+  return true;
 }
 
 const pullsOver = /^\W*(?:(?:then|and|now)\s+)*(?:pull|draw|fold|stretch)\s+(?:it\s+)?(?:over|forwards?)\b/;
