@@ -46,7 +46,7 @@ const usualAttitudes: Partial<Record<Role, Attitude>> = {
 /** Lengths of the eye are counted from behind the bead, whatever its size. */
 const legsBehindBead: [Place, Place] = [{ eyeLengths: 1.1 }, { eyeLengths: 2 }];
 /** Where a part usually lies. On a fly with a bead legs have their place behind it. */
-function zoneOf(role: Role | undefined, hasBead: boolean | undefined): [Place, Place] | undefined {
+export function zoneOf(role: Role | undefined, hasBead: boolean | undefined): [Place, Place] | undefined {
   return role === "legs" && hasBead ? legsBehindBead : role && usualZones[role];
 }
 const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };

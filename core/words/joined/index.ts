@@ -20,7 +20,7 @@ import { withSinged } from "./singed";
 import { withSharesOfColour } from "./sharesOfColour";
 import { withTakenUp } from "./takenUp";
 import { withVarnish } from "./varnished";
-import { withTwisted, withNamedAhead, withRopeOfTwo } from "./twisted";
+import { withTwisted, withNamedAhead, withRopeOfTwo, withThreadIn } from "./twisted";
 
 /** What one line tells in several clauses, with those put together that tell of one thing. */
 export const joined = (all: Told[], text: string): Told[] => passes().reduce((told, pass) => pass(told, text), all);
@@ -29,6 +29,7 @@ export const joined = (all: Told[], text: string): Told[] => passes().reduce((to
 const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
   withRopeOfTwo,
+  withThreadIn,
   withStop,
   withThreadLay,
   withAnotherOne,

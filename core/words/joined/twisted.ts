@@ -59,6 +59,16 @@ export const withRopeOfTwo = (all: Told[], text: string): Told[] =>
     return told.with(-1, { ...before, end: t.end, rest: [...before.rest, ...t.rest, { at, end }] });
   }, []);
 
+const withThread =
+  /^\W*(?:(?:and|then|now)\s+)*(?:wind|wrap|twist|spin)\s+(?:it|them|those|all|both)\s+(?:(?:up|on|forward|together)\s+)*(?:(?:along\s+)?with|round|around|about)\s+the\s+(?:tying\s+)?(?:thread|silk)\b/;
+/** “Wind them together with the thread to the eye”: they are what is wound, and the thread goes with them. */
+export const withThreadIn = (all: Told[], text: string): Told[] =>
+  all.map((t) => {
+    const isThem = t.verb === "wind" && t.role === "thread" && t.refers === "it";
+    if (!isThem || !withThread.test(text.slice(t.at, t.end))) return t;
+    return { ...t, role: undefined, part: undefined, description: undefined };
+  });
+
 /** “Twist the pheasant fibres round the thread and wind to the bead”: what is twisted is what is wound. */
 export function withTwisted(all: Told[], text: string): Told[] {
   const isTwisted = (x: Told | undefined, then: Told | undefined): boolean =>

@@ -5,7 +5,9 @@ import { nounMeans } from "../description";
 import type { Said } from "../said";
 import { readNumber } from "../text/number";
 import { make } from "./making";
+import { alongShank } from "../settle";
 import { type Meant } from "./object";
+import { settleParts } from "./places";
 import type { Verb } from "./verb";
 import { verb } from "./verb";
 
@@ -91,5 +93,20 @@ export const prepare = verb(
 export const excess = verb(
   "excess",
   "(?:trim|cut|clip|snip|nip|remove|break|helicopter|tidy)(?:\\s+(?:off|away|out))?(?:\\s+(?:the|any|all|both|its|their))?\\s+(?:rest|excess|everything|tips?(?=\\s*(?:[.,;]|$|and\\b))|surplus|waste|tags?|ends?|butts?|stubs?|remainder|spare|stray\\s+fibres?|stalks?|stem|(?:(?:black|white|brown|red|tan|grey|gray|olive|orange|yellow|green|working|tying|first)\\s+)?(?:tying\\s+)?(?:thread|silk))(?:\\s+(?:ends?|bits?|short|close|off|of\\s+(?:the\\s+)?\\w+))*|(?:trim|snip|cut|clip)(?:\\s+(?:it|them))?(?:\\s+off)?(?=\\s*(?:[.,;]|$|and\\b))",
-  () => undefined,
+  cutsAt,
 );
+
+const ofButts = /\b(?:butts?|stubs?|rest|ends|waste|remainder|surplus|excess)\b/;
+/**
+ * “Trim the butts at mid-shank”, of a tail: it is bound down as far as there. Butts of a wing stand over the eye, and
+ * are no longer bound where they are cut.
+ */
+function cutsAt({ told, text, bench, line }: Telling): void {
+  const place = told.said.there ?? told.said.end ?? told.said.begin;
+  const last = bench.made.findLast((m) => m.step.do !== "act");
+  const isTail = bench.component(last?.step.component)?.role === "tail";
+  if (!place || !isTail || last?.step.do !== "lay" || !ofButts.test(text.slice(told.at, told.end))) return;
+  if (last.step.countedWhenWound || alongShank(place) >= alongShank(last.step.tieIn?.at ?? last.step.to)) return;
+  settleParts(place, { told, text, bench, line }, undefined);
+  last.step = { ...last.step, from: place };
+}

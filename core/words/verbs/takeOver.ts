@@ -65,7 +65,8 @@ const slides = /^\W*(?:(?:then|and|now)\s+)*(?:push|slide|shove|slip)\b/;
 function slidesUp({ told, text, bench }: Telling): boolean {
   const last = bench.made.at(-1);
   const isWeight = bench.component(last?.step.component)?.role === "weight";
-  const place = told.said.end ?? told.said.to ?? told.said.there;
+  const { end, to, there, shown } = told.said;
+  const place = end ?? to ?? there ?? (shown && "to" in shown ? shown.to : undefined);
   if (!isWeight || last?.step.do !== "wind" || last.step.to || !place || told.description) return false;
   if (!slides.test(text.slice(told.at, told.end))) return false;
   last.step = { ...last.step, from: place };

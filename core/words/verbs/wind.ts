@@ -17,6 +17,7 @@ import { tieIn, waitsToBeWound } from "./tieIn";
 import { startsThread, tellThread } from "./thread";
 import { alongShank } from "../settle";
 import { verb } from "./verb";
+import { boundBehind, boundInFor, isAhead } from "./woundAs";
 
 const nameWords = (bench: Bench, w: Waiting): string[] =>
   (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^\p{L}\d]+/u);
@@ -32,7 +33,7 @@ const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   sayHow(t);
-  if (coversWeight(t) || windsDubbed(t)) return;
+  if (coversWeight(t) || coversEnds(t) || windsDubbed(t)) return;
   if (t.told.kind === "dress") return tellDub(t);
   if (goesOn(t)) return carryOn(t);
   for (const takes of ofWhatIsThere) if (takes(t)) return;
@@ -48,6 +49,14 @@ function coversWeight({ told, text, bench, line }: Telling): boolean {
   const sentence = "No weight is tied in before this line. Say how much of it lies there, in a line of its own.";
   if (!bench.ofRole("weight")) line.asks.push({ at: [told.at, told.end], sentence, answers: [] });
   return true;
+}
+
+const coverEnds =
+  /^\W*(?:(?:and|then|now)\s+)*cover(?:ing)?\s+(?:up\s+)?(?:them|it|those|(?:the|its|their|all)\s+(?:[a-z]+\s+)?(?:butts?|ends|stubs?))\b(?:\W+(?:up|over|well|neatly|smoothly|completely|evenly|fully|tightly|with|in|by|the|a|some|few|several|tying|touching|close|tight|neat|smooth|turns|wraps|layer|of|thread|silk))*\W*$/;
+/** “Trim the butts and cover them with thread”: what is laid is bound over by itself; nothing of it is wound. */
+function coversEnds({ told, text, bench }: Telling): boolean {
+  const last = bench.made.findLast((m) => m.step.do !== "act");
+  return last?.step.do === "lay" && !last.step.countedWhenWound && coverEnds.test(text.slice(told.at, told.end));
 }
 
 /** What the words of the verb say of how it is wound. */
@@ -515,7 +524,7 @@ const isHackle = (r: Role | undefined): boolean => r === "hackle" || r === "coll
 export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   w.used = true;
-  if (own.palmered) asHackle(bench, w);
+  boundInFor(bench, w, own, told.role);
   const component = bench.component(w.component);
   const said: Said = {
     ...w.said,
@@ -546,7 +555,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     said.begin === undefined &&
     said.there === undefined;
   const over = isOpen ? ribbed(bench) : undefined;
-  if (over) Object.assign(said, { begin: w.at, end: isHackled && isAhead(w.at, over) ? bodyRear(bench) : over });
+  if (over) Object.assign(said, { begin: w.at, end: isHackled && isAhead(w.at, over) ? rearOfBody(bench) : over });
   const step = make(
     t,
     "wind",
@@ -559,38 +568,6 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   bench.hangs = frontOf(step.from, step.to);
   windBack(t, { component, role: component?.role ?? w.role, form: w.form }, said, step.to ?? step.from);
   if (component) bench.release(component.role);
-}
-
-/** Whether a place lies in front of where a body ends. */
-const isAhead = (at: Place, front: Place): boolean => alongShank(at) < alongShank(front);
-const bodyRear = (bench: Bench): Place | undefined => {
-  const body = lastBody(bench);
-  return body && rearOf(body);
-};
-/** “Tie in a hackle behind the eye, palmer it back to the bend”: no collar, whose barbs would be twice as long. */
-function asHackle(bench: Bench, w: Waiting): void {
-  const collar = bench.component(w.component);
-  const own = bench.made.filter((m) => m.step.component === w.component);
-  const [tied, more] = own;
-  if (collar?.role !== "collar" || !tied || more) return;
-  bench.components.splice(bench.components.indexOf(collar), 1);
-  const { id: _id, role: _role, ...stuff } = collar;
-  const hackle = bench.componentFor("hackle", bench.materialOf(collar), undefined);
-  Object.assign(hackle, stuff);
-  tied.step = { ...tied.step, component: hackle.id };
-  Object.assign(w, { component: hackle.id, role: "hackle" });
-}
-
-/** “Tie in a hackle”, nobody says where, and it is palmered over the body that comes then: it was bound in behind it. */
-function boundBehind(bench: Bench, w: Waiting): void {
-  const front = ribbed(bench);
-  const tied = bench.made.find((m) => m.step.id === w.step);
-  const { there, begin } = w.said;
-  if (!front || tied?.step.do !== "lay" || tied.step.tieIn?.at || there || begin || !isAhead(w.at, front)) return;
-  const bend: Place = { landmark: "bend" };
-  const from: Place = { landmark: "bend", plus: { of: "eye", times: -1 } };
-  tied.step = { ...tied.step, from, to: bend, tieIn: { ...tied.step.tieIn, at: bend } };
-  w.at = bend;
 }
 
 /** “Post: white calf tail”, and “Hackle: grizzly, 5 turns”: a hackle without a place of its own goes round the post. */
@@ -610,6 +587,10 @@ function isBehindBody(bench: Bench, w: Waiting): boolean {
   return front !== undefined && w.at !== undefined && alongShank(w.at) > alongShank(front) + 0.2;
 }
 
+function rearOfBody(bench: Bench): Place | undefined {
+  const body = lastBody(bench);
+  return body && rearOf(body);
+}
 /** A rib ends where the body does. */
 function ribbed(bench: Bench): Place | undefined {
   const body = lastBody(bench);
@@ -742,7 +723,7 @@ export const windVerb = verb(
   anyOf(
     "palmer\\s+(?:the\\s+(?:body|abdomen|fly)|it)\\s+with(?=\\s)",
     "(?:the\\s+)?rib\\s+(?:then\\s+)?(?:comes|goes|is\\s+brought|is\\s+wound)(?=\\s+(?:up|forward|through|over)\\b)",
-    "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:(?:the|its|their)\\s+)?(?:(?:wing|tail|hair)\\s+)?butts?\\b)(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
+    "(?:(?:counter|reverse)-?\\s?)?(?:wind|wrap|rib|palmer|spiral|overwrap|twine|cover(?!\\s+(?:it|them|(?:the\\s+)?(?:wire|weight|lead)(?:\\s+turns)?)\\s*(?:[,.;]|and\\b|$))|form)(?:s|ping|bing)?(?:\\s+(?:on|up|over))?(?!\\s*[:=])",
     "(?:follow|finish|continue)\\s+(?:up\\s+)?with(?=\\s)",
     "(?:rib|segment|reinforce|strengthen|overwind)\\s+(?:(?:it|the\\s+(?:body|back|shell|abdomen))\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",

@@ -1,0 +1,58 @@
+import type { Place } from "../../hooks";
+import type { Role } from "../../recipe";
+import type { Bench, Waiting } from "../bench";
+import type { Said } from "../said";
+import { isSame } from "../say/common";
+import { alongShank, zoneOf } from "../settle";
+import { lastBody } from "./lastBody";
+import { frontOf } from "./places";
+
+/**
+ * What waits was bound in for the part that its stuff usually makes, where such a part usually is. The line that winds
+ * it may tell otherwise: then it was bound in for that, and there.
+ */
+export function boundInFor(bench: Bench, w: Waiting, own: Said, role: Role | undefined): void {
+  if (own.palmered || isWoundBack(w, own)) asPart(bench, w, "collar", "hackle");
+  const rear = role === "thorax" && asPart(bench, w, "body", "thorax") ? zoneOf("thorax", false)?.[1] : undefined;
+  if (rear) bindInAt(bench, w, rear);
+}
+
+/** “Tied in at the eye, wound back to the bend”: over all of it, as no collar is. */
+const FAR_BACK = 0.3;
+function isWoundBack(w: Waiting, { end, to }: Said): boolean {
+  const far = end ?? to;
+  return far !== undefined && alongShank(far) - alongShank(w.at) > FAR_BACK;
+}
+
+/** A part that was tied in for this winding, and for nothing else, is another from then on. */
+function asPart(bench: Bench, w: Waiting, from: Role, to: Role): boolean {
+  const before = bench.component(w.component);
+  const [tied, more] = bench.made.filter((m) => m.step.component === w.component);
+  if (before?.role !== from || !tied || more) return false;
+  bench.components.splice(bench.components.indexOf(before), 1);
+  const { id: _id, role: _role, ...stuff } = before;
+  const part = bench.componentFor(to, bench.materialOf(before), undefined);
+  Object.assign(part, stuff);
+  tied.step = { ...tied.step, component: part.id };
+  Object.assign(w, { component: part.id, role: to });
+  return true;
+}
+
+/** “Tie in a hackle”, nobody says where, and it is palmered over the body that comes then: it was bound in behind it. */
+export function boundBehind(bench: Bench, w: Waiting): void {
+  const body = lastBody(bench);
+  if (body && isAhead(w.at, frontOf(body.from, body.to))) bindInAt(bench, w, { landmark: "bend" });
+}
+
+function bindInAt(bench: Bench, w: Waiting, at: Place): void {
+  const tied = bench.made.find((m) => m.step.id === w.step);
+  const isPlaced = (w.said.there ?? w.said.begin) !== undefined;
+  if (tied?.step.do !== "lay" || tied.step.tieIn?.at || isPlaced) return;
+  const from: Place = { ...at, plus: { of: "eye", times: -1 } };
+  tied.step = { ...tied.step, from, to: at, tieIn: { ...tied.step.tieIn, at } };
+  if (bench.hangs && isSame(bench.hangs, w.at)) bench.hangs = at;
+  w.at = at;
+}
+
+/** Whether a place lies in front of where a body ends. */
+export const isAhead = (at: Place, front: Place): boolean => alongShank(at) < alongShank(front);
