@@ -15,6 +15,10 @@ export interface LineHead {
   named?: [number, number];
   /** Words ahead of it that say how it is: “Forked tail:”. */
   ahead?: [number, number];
+  /** Another part that is of the same: “body and thorax: hare”. */
+  also?: { role: Role; part: string };
+  /** Another part that is named with it, and must be told by itself. */
+  other?: [number, number];
   /** “Tail (optional):”. */
   isOptional?: boolean;
   /** Begun with the name of a part, as in a list. */
@@ -128,6 +132,7 @@ const heads: readonly HeadReader[] = [
   ofThreadHead,
   colouredHead,
   countedHead,
+  sharedHead,
   signedHead,
   toldHead,
 ];
@@ -187,6 +192,37 @@ function countedHead(rest: string, begin: number): LineHead | undefined {
 }
 const countedPart =
   /^(?:an?|one|two|three|four|six|\d{1,2})\s+(antennae|feelers|horns|whiskers|claws|pincers)\s+(?:of|from|made\s+of|in)\s/;
+
+const shared = new RegExp(`^(${lead})(${PARTS})\\s*(?:and|&|/|\\+)\\s*(?:the\\s+)?(${PARTS})\\s*[:=]\\s*`, "u");
+const leftOut = /^(?:none|no|nothing|-|left\s+out|not\s+needed)\b/;
+/** “…, tail 8 fibres, wing a bunch”: each is told for itself. */
+const partByItself = new RegExp(`(?:^|[,;.]\\s*)(?:the\\s+)?(?:${PARTS})(?![\\p{L}])`, "u");
+/** Parts that are tied of one stuff, each for itself, in the order in which they come. A tail may go on as the body. */
+const inOrder: readonly (readonly Role[])[] = [
+  ["body", "thorax", "head"],
+  ["tail", "wing"],
+  ["tail", "hackle"],
+  ["tail", "throat"],
+  ["tag", "rib"],
+];
+/** “Body and thorax: hare’s ear”: each is of that. Where that cannot be meant, the second is to be told by itself. */
+function sharedHead(rest: string, counted: number): LineHead | undefined {
+  const [all = "", before = "", ...named] = shared.exec(rest) ?? [];
+  const [one, two] = named.map((p) => ({ part: p.replace(/\s+/g, " "), role: roleOfWord(p), word: p }));
+  if (!one?.role || !two?.role || one.role === two.role || leftOut.test(rest.slice(all.length))) return undefined;
+  const order = inOrder.find((those) => [one, two].every(({ role }) => role !== undefined && those.includes(role)));
+  const from = counted + before.length;
+  const begin = counted + all.length;
+  const to = counted + all.replace(/\s*[:=]\s*$/, "").length;
+  if (!order || partByItself.test(rest.slice(all.length))) {
+    const head = { begin, role: one.role, part: one.part, isListed: true };
+    return { ...head, named: [from, from + one.word.length], other: [to - two.word.length, to] };
+  }
+  const isSecond = order.indexOf(one.role) > order.indexOf(two.role);
+  const [first, second] = isSecond ? [two, one] : [one, two];
+  const also = { role: second.role as Role, part: second.part };
+  return { begin, role: first.role, part: first.part, also, named: [from, to], isListed: true };
+}
 
 /** “Tail: …”, “for the throat, ten fibres”: a part with a sign behind it. */
 function signedHead(rest: string, counted: number): LineHead | undefined {

@@ -139,8 +139,10 @@ class RecipeReader implements Reading {
   }
 
   told(i: number): Told[] {
-    const lineHead = this.heads[i] as LineHead;
-    return (this.scanned[i] ??= this.loops.told(i) ?? scanned(this.plain[i] ?? "", lineHead, this.scanContext));
+    const head = this.heads[i] as LineHead;
+    const as = (own: LineHead): Told[] => scanned(this.plain[i] ?? "", own, this.scanContext);
+    return (this.scanned[i] ??=
+      this.loops.told(i) ?? [head, ...(head.also ? [{ ...head, ...head.also }] : [])].flatMap(as));
   }
 
   notesOf(i: number): LineNotes {
@@ -167,6 +169,11 @@ class RecipeReader implements Reading {
     const head = this.heads[i] as LineHead;
     const text = this.plain[i] ?? "";
     if (head.named) line.marks.push({ at: head.named, kind: "known" });
+    if (head.other) {
+      line.marks.push({ at: head.other, kind: "doubt" });
+      const other = line.text.slice(...head.other);
+      line.asks.push({ at: head.other, sentence: `Tell the ${other} in a line of its own.`, answers: [] });
+    }
     if (saysNone.test(text) || (head.isListed && isNone(text.slice(head.begin)))) return this.readNone(i, head);
     const aside = asideOf(text, head);
     if (aside !== undefined) {
