@@ -209,7 +209,9 @@ const inOrder: readonly (readonly Role[])[] = [
 function sharedHead(rest: string, counted: number): LineHead | undefined {
   const [all = "", before = "", ...named] = shared.exec(rest) ?? [];
   const [one, two] = named.map((p) => ({ part: p.replace(/\s+/g, " "), role: roleOfWord(p), word: p }));
-  if (!one?.role || !two?.role || one.role === two.role || leftOut.test(rest.slice(all.length))) return undefined;
+  // “Wing case and legs”: one bundle, of which the tips are the legs.
+  const isOfTips = one?.role === "wing case" && two?.role === "legs";
+  if (!one?.role || !two?.role || one.role === two.role || isOfTips || leftOut.test(rest.slice(all.length))) return undefined;
   const order = inOrder.find((those) => [one, two].every(({ role }) => role !== undefined && those.includes(role)));
   const from = counted + before.length;
   const begin = counted + all.length;

@@ -67,6 +67,8 @@ export type Said = Partial<
     perSide?: boolean;
     /** The part on either side of which it lies; a length that is told of it is measured by that. */
     besideOf?: "tail" | "wing";
+    /** Its end was said as a share of the shank, and not from which end: “to two thirds”. */
+    endShare?: boolean;
     /** As far as the body before it leaves room: “rest black floss”. */
     rest?: boolean;
     /** Where on the skin it is taken from. */

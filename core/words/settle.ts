@@ -5,6 +5,7 @@ import type { Kind, Said } from "./said";
 import { isSame } from "./say/common";
 import { sayLength } from "./say/length";
 import { sayPlace } from "./say/place";
+import { fromOtherEnd } from "./text/place";
 import type { StepContext } from "./types";
 
 /** Where a body ends towards the eye where nobody says so, as a fraction of the shank. */
@@ -117,7 +118,20 @@ export function settle(said: Said, kind: Kind, context: StepContext): string[] {
   return assumed;
 }
 
+const byTheEye = new Set<Role | undefined>(["thread", "weight", "head"]);
+/**
+ * “To two thirds”, of what comes from behind: so much of the shank is covered. What was tied in well in front goes down
+ * from the eye.
+ */
+function settleShare(said: Said, { role, hangs, tiedInAt }: StepContext): void {
+  const { begin, end } = said;
+  const from = begin ?? tiedInAt ?? said.tieIn?.at ?? hangs;
+  if (!said.endShare || !end || !("fraction" in end) || byTheEye.has(role)) return;
+  if (from === undefined || alongShank(from) > end.fraction) said.end = fromOtherEnd(end);
+}
+
 function settleZone(said: Said, kind: Kind, context: StepContext): string[] {
+  if (kind === "wind" || kind === "dress") settleShare(said, context);
   if (kind === "wind") return settleWinding(said, context);
   if (kind === "lay") return settleLaid(said, context);
   if (kind === "dress") return settleDressed(said, context);

@@ -591,3 +591,19 @@ export const readPlace = (text: string): Place | undefined => {
   if (n !== undefined) return { fraction: n };
   return whole(placeReached, text);
 };
+
+const fromAnEnd = /\b(?:behind|back|from|down|up|forwards?|front|ahead|short|shy|eye|bend)\b/;
+/**
+ * Whether words tell more than half of the shank and not from which end it is counted. What is wound there from the bend
+ * covers so much: “a body to two thirds”.
+ */
+export const isBareShare = (place: Place, words: string): place is { fraction: number } =>
+  "fraction" in place &&
+  place.plus === undefined &&
+  place.fraction > 0.5 &&
+  place.fraction < 1 &&
+  !fromAnEnd.test(words);
+/** A share of the shank, counted from its other end. */
+export const fromOtherEnd = ({ fraction }: { fraction: number }): Place => ({
+  fraction: Number((1 - fraction).toPrecision(12)),
+});

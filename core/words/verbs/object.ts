@@ -250,10 +250,12 @@ function roleFrom(
   if (form === "hackle" && isRear && !said.rule && (said.shown ?? said.like) !== undefined) return "tail";
   // “Four saddles on top, on edge”: what is tied in on top and not wound is a wing.
   if (form === "hackle" && said.round?.top && !isWound && !isRear) return "wing";
+  const pair = form === "hackle" && isUnplaced(said) ? hackleBefore(bench) : undefined;
+  if (pair) return pair;
   const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
   if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
   // “One soft starling feather, a turn and a half”: a soft feather that nobody places is a collar.
-  const isAlone = !said.palmered && !(said.end ?? said.from ?? said.there ?? said.begin ?? said.tieIn?.at);
+  const isAlone = !said.palmered && isUnplaced(said);
   if (
     form === "hackle" &&
     isAlone &&
@@ -281,6 +283,15 @@ function roleFrom(
     bench.ofRole("body") === undefined &&
     !bench.ahead.has("body");
   return isForBody ? "body" : usualRole(form);
+}
+
+const isUnplaced = (said: Said): boolean =>
+  (said.end ?? said.from ?? said.there ?? said.begin ?? said.tieIn?.at) === undefined;
+/** “A black and a blue hackle”: the second waits for what the first one waits for. */
+function hackleBefore(bench: Bench): Role | undefined {
+  const last = bench.made.at(-1)?.step;
+  const waiting = bench.waits((w) => w.step === last?.id && w.form === "hackle");
+  return waiting && barbed.has(waiting.role) ? waiting.role : undefined;
 }
 
 /** “The tips stick out a shank length past the bend.” */

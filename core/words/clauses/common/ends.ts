@@ -1,7 +1,7 @@
 import { type Clause, clause, type Said } from "../../said";
-import { map, seq, words, opt, oneOf, unless, match } from "../../parse";
+import { beginning, map, seq, words, opt, oneOf, unless, match } from "../../parse";
 import { begins, ends, shareOfShank } from "./zone";
-import { absolute, placeReached } from "../../text/place";
+import { absolute, isBareShare, placeReached } from "../../text/place";
 import { number, readNumber } from "../../text/number";
 import type { Place } from "../../../hooks";
 
@@ -30,7 +30,7 @@ export const endForward: Clause = clause(
   "forward to two thirds of the shank",
   seq(
     words(
-      "(?:(?<=\\b(?:wound|wrapped|dubbed|tapering|tapered)(?:\\s+[a-z]+){0,2}\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring|taper|dub|build)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)",
+      "(?:(?<=\\b(?:wound|wrapped|dubbed|tapering|tapered)(?:\\s+[a-z]+){0,2}\\s+)(?:up\\s+)?|(?<=\\b(?:wind|wrap|work|bring|taper|dub|build)\\s+(?:it|them|the\\s+\\w+)\\s+)up\\s+|forwards?\\s+(?:up\\s+)?|(?:up|along)\\s+the\\s+(?:hook\\s+)?(?:shank|hook)\\s+)(?:to|as\\s+far\\s+as|until|over)|forwards?(?=\\s+(?:about\\s+|the\\s+)?(?:two|three|\\d)[^.;,]{0,12}\\sof\\s+(?:the\\s+)?(?:hook\\s+)?shank\\b)",
     ),
     opt(words("about|roughly|the")),
     oneOf(
@@ -139,14 +139,21 @@ export const leavingRoom: Clause = clause(
   () => undefined,
 );
 
-export const end: Clause = clause(
-  "up to the bead",
-  map(seq(ends, placeReached), ([, p]) => p),
-  (s, p) => {
-    if (s.end !== undefined) return false;
-    s.end = p;
-  },
-);
+const endTo = map(seq(ends, placeReached), ([, p]) => p);
+const goesBack = /^\W*(?:back|down|rearward)/;
+const leadsThere = /^.*?\b(?:to|as|until|till|at|by|stopping|ending|finishing|stops?|ends?)\s+(?:about\s+|at\s+)?/su;
+/** A place, and whether it is a share of the shank that is counted from either end. */
+const endOrShare = beginning(endTo.firsts, (text, at) => {
+  const found = endTo(text, at);
+  const words = text.slice(at, found?.end);
+  const isShare = !!found && !goesBack.test(words) && isBareShare(found.value, words.replace(leadsThere, ""));
+  return found && { ...found, value: [found.value, isShare] as const };
+});
+export const end: Clause = clause("up to the bead", endOrShare, (s, [p, isShare]) => {
+  if (s.end !== undefined) return false;
+  s.end = p;
+  if (isShare) s.endShare = true;
+});
 
 /** “to the eyes, cross between them and go on to the front”: it is wound on, beyond where it was to end. */
 const onToFront: Clause = clause(

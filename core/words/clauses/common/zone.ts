@@ -1,7 +1,7 @@
-import { opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
+import { beginning, opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
 import type { Place } from "../../../hooks";
 import { number, readNumber } from "../../text/number";
-import { absolute, bareFraction, placeReached, place } from "../../text/place";
+import { absolute, bareFraction, fromOtherEnd, isBareShare, placeReached, place } from "../../text/place";
 import { type Clause, clause, put } from "../../said";
 
 export const the = opt(words("the|a|an|its"));
@@ -19,7 +19,7 @@ export const shareOfShank: Reader<{ from: Place; to: Place }> = map(
   unless(
     seq(
       the,
-      match("(rear|back|hind|front|fore|forward|first|last|middle|mid|centre|center)"),
+      match("(rear|back|hind|front|fore|(?<=\\bthe\\s+)forward|first|last|middle|mid|centre|center)"),
       oneOf(
         map(match("(\\d+)\\s*(?:%|per\\s?cent)"), ([p]) => Number(p) / 100),
         map(match("(third|quarter)"), ([w]) => (w === "third" ? 1 / 3 : 1 / 4)),
@@ -127,6 +127,19 @@ const facing = (p: Place, other: Place): Place =>
     ? { ...p, end: "front" }
     : p;
 
+const fromTo = map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to }));
+const behind = (place: Place): boolean =>
+  "landmark" in place && place.landmark !== "eye" && place.landmark !== "betweenBends";
+const target = /^.*?\s(?:to|until|till|as\s+far\s+as|over)\s/su;
+/** “From the bend up to 70 % of the shank”: so much of it is covered. */
+const fromBehind: Reader<{ from: Place; to: Place }> = beginning(fromTo.firsts, (text, at) => {
+  const found = fromTo(text, at);
+  if (!found || !behind(found.value.from)) return found;
+  const { from, to } = found.value;
+  const words = text.slice(at, found.end).replace(target, "");
+  return isBareShare(to, words) ? { ...found, value: { from, to: fromOtherEnd(to) } } : found;
+});
+
 /** From one place to another, in the direction in which it was said. */
 export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
   oneOf<{ from: Place; to: Place }>(
@@ -147,7 +160,7 @@ export const zoneRead: Reader<{ from: Place; to: Place }> = memo(
           ? { from: { landmark: "bend" as const }, to: { fraction: Number((1 - p.fraction).toPrecision(12)) } }
           : undefined,
     ),
-    map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to })),
+    fromBehind,
     // “wind it round the bend to the eye”: so far round it begins.
     map(seq(intoBend, ends, placeReached), ([from, , to]) => ({ from, to })),
     map(seq(opt(words("round|around|over")), place, ends, placeReached), ([, from, , to]) => ({ from, to })),
