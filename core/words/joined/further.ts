@@ -1,4 +1,5 @@
 import { formTold, wordsOf, type Told } from "../told";
+import { PARTS } from "../lexicon/parts";
 import { feathers } from "../taken";
 
 /** “ginger, 3 turns, then 2 of guinea fowl in front”: turns as well. */
@@ -84,11 +85,36 @@ function holdsIt({ kind, said, verb, ...before }: Told, t: Told): Told["said"] |
 /** “Tie in one feather by the tip and make 2 turns as a collar”: it is tied in for what it is wound as. */
 export function withPartBehind(all: Told[]): Told[] {
   return all.map((t, n) => {
-    const next = all[n + 1];
-    const isWoundNext = next?.verb === "wind" && next.description === undefined && next.refers !== "the rest";
-    const isFor = isWoundNext && (next.role === "collar" || next.role === "hackle");
-    return isFor && t.verb === "tie in" && t.role === undefined && feathers.has(formTold(t) ?? "")
-      ? { ...t, role: next.role, part: next.part }
-      : t;
+    const isFeather = feathers.has(formTold(t) ?? "");
+    if (t.verb !== "tie in" || t.role !== undefined || !isFeather) return t;
+    // “A black and a blue hackle, wind them as a collar”: the first one as well.
+    const next = all.slice(n + 1).find((x) => !(x.role === undefined && feathers.has(formTold(x) ?? "")));
+    const isWound = next?.verb === "wind" && next.description === undefined && next.refers !== "the rest";
+    return isWound && woundAs.has(next.role) ? { ...t, role: next.role, part: next.part } : t;
   });
 }
+const woundAs = new Set<Told["role"]>(["collar", "hackle", "body", "thorax"]);
+
+const withPart = new RegExp(`\\b(?:along\\s+)?with\\s+the\\s+(?:${PARTS})\\W*$`, "u");
+/** “Tie in fine wire with the tail: six fibres”: the wire is no tail; what stands behind is. */
+export const withWireBeside = (all: Told[], text: string): Told[] =>
+  all.reduce<Told[]>((told, t) => {
+    const before = told.at(-1);
+    const isBeside = (x: Told | undefined): x is Told =>
+      x?.verb === "tie in" && x.role !== undefined && thin.has(formTold(x)) && withPart.test(text.slice(x.at, x.end));
+    const isPart = isBeside(before) && t.verb === undefined && t.role === undefined && t.description !== undefined;
+    if (isPart) return [...told.slice(0, -1), alone(before), { ...t, role: before.role, part: before.part, kind: "lay" }];
+    return [...told, t];
+  }, []);
+const thin = new Set<ReturnType<typeof formTold>>(["wire", "tinsel", "thread"]);
+const alone = ({ role: _role, part: _part, ...t }: Told): Told => t;
+
+/** “Wind the thread forward in open turns as the rib”: it is the rib that is wound, of the thread. */
+export const withThreadRib = (all: Told[], text: string): Told[] =>
+  all.map((t) => {
+    const word = t.verb === "move" && t.role === "rib" ? /\b(?:thread|silk)\b/u.exec(text.slice(t.at, t.end)) : null;
+    if (!word || t.description) return t;
+    const at = t.at + word.index;
+    const description = { at, end: at + word[0].length, text: word[0], means: { form: "thread" as const } };
+    return { ...t, verb: "wind", kind: "wind", description };
+  });

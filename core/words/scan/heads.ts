@@ -56,6 +56,31 @@ const forHead = new RegExp(`^\\s*(?:for|as)\\s+(?:the|a|an|its|your|my)\\s+(${PA
 
 const bareHead = new RegExp(`^\\s*(${PARTS})\\s+(?=[\\p{L}\\d#.])`, "u");
 
+/** “…, then a hackle of two turns of partridge”: what the part is of stands behind it. */
+const ofHead = new RegExp(
+  `^\\s*((?:(?:and|then|plus|with)\\s+)*)(?:an?\\s+|the\\s+|its\\s+)?(${PARTS})\\s+of\\s+(?!(?:the|its|it|that|this|them|same|which|course|each|both|all)\\b)`,
+  "u",
+);
+const madeOf = new Set<Role | undefined>([
+  "hackle",
+  "collar",
+  "rib",
+  "body",
+  "thorax",
+  "tail",
+  "wing",
+  "throat",
+  "butt",
+  "tag",
+]);
+const isJoined = /(?:[,;.:]|\b(?:and|then|plus|with))$/;
+function ofHeadAt(before: string, rest: string): { role: Role; part: string; length: number } | undefined {
+  const [all = "", joint = "", part = ""] = ofHead.exec(rest) ?? [];
+  const role = roleOfWord(part);
+  if (role === undefined || !madeOf.has(role) || verbAt(rest.trimStart(), 0)) return undefined;
+  return joint !== "" || isJoined.test(before) ? { role, part, length: all.length } : undefined;
+}
+
 const shareAlone = /^\s*(?:the\s+)?(?:rear|back|front)\s+(?:half|third|two\s+thirds)(?:\s+of\s+(?:the\s+)?body)?\s*:\s/;
 
 const isDoneWith =
@@ -69,6 +94,8 @@ export function listedAt(
 ): (Head & { begin: number; isSentence: boolean }) | undefined {
   const before = text.slice(0, at).trimEnd();
   const rest = text.slice(at);
+  const of = ofHeadAt(before, rest);
+  if (of) return { role: of.role, part: of.part, begin: at + of.length, isSentence: true };
   // “scud 12, bead: 2.4 mm tungsten, thread: olive”: with a colon a part is one behind a comma as well.
   if (!/[;.]$/.test(before) && !(before.endsWith(",") && colonHead.test(rest))) return undefined;
   if (shareAlone.test(rest)) return { role: "body", part: "body", begin: at, isSentence: false };
