@@ -138,7 +138,7 @@ export class Bench {
   wraps: number | undefined;
   /** Parts that later lines are about. */
   ahead: ReadonlySet<Role> = new Set();
-  /** The stuff that is pulled over later, without a name of the part; and what is told now, where that is what is meant. */
+  /** Stuff that is pulled over later without a name of the part; and what is told now, where that is what is meant. */
   pulledLater: { stuff: readonly string[]; own?: { isBack: boolean } } = { stuff: [] };
   finish: Recipe["finish"] = { state: "not stated" };
   facts: Partial<Pick<Recipe, "hookModel" | "sizes">> & {

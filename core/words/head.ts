@@ -205,13 +205,14 @@ const inOrder: readonly (readonly Role[])[] = [
   ["tail", "throat"],
   ["tag", "rib"],
 ];
-/** “Body and thorax: hare’s ear”: each is of that. Where that cannot be meant, the second is to be told by itself. */
+/** “Body and thorax: hare’s ear”: each is of that. Where that cannot be, the second is to be told by itself. */
 function sharedHead(rest: string, counted: number): LineHead | undefined {
   const [all = "", before = "", ...named] = shared.exec(rest) ?? [];
   const [one, two] = named.map((p) => ({ part: p.replace(/\s+/g, " "), role: roleOfWord(p), word: p }));
   // “Wing case and legs”: one bundle, of which the tips are the legs.
   const isOfTips = one?.role === "wing case" && two?.role === "legs";
-  if (!one?.role || !two?.role || one.role === two.role || isOfTips || leftOut.test(rest.slice(all.length))) return undefined;
+  if (!one?.role || !two?.role || one.role === two.role || isOfTips) return undefined;
+  if (leftOut.test(rest.slice(all.length))) return undefined;
   const order = inOrder.find((those) => [one, two].every(({ role }) => role !== undefined && those.includes(role)));
   const from = counted + before.length;
   const begin = counted + all.length;

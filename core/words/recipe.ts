@@ -26,6 +26,7 @@ import { joined } from "./joined";
 import { inTurn } from "./telling/inTurn";
 import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
+import { ofSameStuff } from "./telling/sameStuff";
 import { type Pull, pullsOf } from "./pulls";
 import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
@@ -187,7 +188,8 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    const told = this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
+    const same = ofSameStuff(this, i);
+    const told = same ?? this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
     if (head.ahead && told[0]) this.tellAhead(told[0], text, head);
     if (this.loops.tellsOnly(i)) return;
     const finish = this.bench.finish;
@@ -301,7 +303,10 @@ class RecipeReader implements Reading {
   /** What the lines pull over without naming a part. */
   private pulls: Pull[] | undefined;
   private pulledAfter(i: number, told: Told): Bench["pulledLater"] {
-    this.pulls ??= pullsOf(this.lines.map((_, line) => (this.line(line).kind === "steps" ? this.told(line) : [])), this.plain);
+    this.pulls ??= pullsOf(
+      this.lines.map((_, line) => (this.line(line).kind === "steps" ? this.told(line) : [])),
+      this.plain,
+    );
     const later = this.pulls.filter(({ line, at }) => line > i || (line === i && at > told.at));
     const isOfIt = ({ of }: Pull): boolean => of?.line === i && of.at >= told.at && of.at < told.end;
     return { stuff: later.flatMap(({ stuff }) => stuff ?? []), own: later.find(isOfIt)?.of };

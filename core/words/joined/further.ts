@@ -103,7 +103,8 @@ export const withWireBeside = (all: Told[], text: string): Told[] =>
     const isBeside = (x: Told | undefined): x is Told =>
       x?.verb === "tie in" && x.role !== undefined && thin.has(formTold(x)) && withPart.test(text.slice(x.at, x.end));
     const isPart = isBeside(before) && t.verb === undefined && t.role === undefined && t.description !== undefined;
-    if (isPart) return [...told.slice(0, -1), alone(before), { ...t, role: before.role, part: before.part, kind: "lay" }];
+    if (isPart)
+      return [...told.slice(0, -1), alone(before), { ...t, role: before.role, part: before.part, kind: "lay" }];
     return [...told, t];
   }, []);
 const thin = new Set<ReturnType<typeof formTold>>(["wire", "tinsel", "thread"]);

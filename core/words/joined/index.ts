@@ -4,7 +4,15 @@ import { withCoat, withPiece } from "./coats";
 import { withOfBoth } from "./ofBoth";
 import { withOnes, withBothColours } from "./colours";
 import { withMixed, withDubbing, withCarrier } from "./dubbed";
-import { withPartBehind, withThreadRib, withWireBeside, withFurther, withLayersTold, withTurnsOf, withTurnsOfIt } from "./further";
+import {
+  withPartBehind,
+  withThreadRib,
+  withWireBeside,
+  withFurther,
+  withLayersTold,
+  withTurnsOf,
+  withTurnsOfIt,
+} from "./further";
 import { withUnder, withLayers, withWetUnder } from "./layers";
 import { withRibOver } from "./heldBy";
 import { withLegsOf } from "./legsOf";

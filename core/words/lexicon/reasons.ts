@@ -38,6 +38,21 @@ const reachesTo =
 const liesOver =
   /^\s*(?:(?:the\s+)?(?:fib(?:re|er)s|tips)|they|it)\s+(?:slope|sweep|lie|slant|lean)s?\b[^,.;]*\bover\s+the\s+(?:body|back|abdomen)\b/;
 const isBecause = /^because/;
+const isBefore = /^before/;
+const wordAhead = /(?<!\b(?:to|is|are|being|gets?|or|the|an?|you|it|they))\s+(?=\p{L})/gu;
+/** Where the first verb of a stretch stands that is none of its own. */
+function verbWithin(
+  text: string,
+  from: number,
+  to: number,
+  stopsAt: (text: string, at: number) => boolean,
+): number | undefined {
+  for (const m of text.slice(from, to).matchAll(wordAhead)) {
+    const at = from + m.index + m[0].length;
+    if (m.index > 0 && stopsAt(text, at)) return at;
+  }
+  return undefined;
+}
 const ends = /[,;:.()!?](?=\s|$)|\s-\s/g;
 
 /**
@@ -64,6 +79,9 @@ export function reasonAt(
       stop = m.index;
       break;
     }
+  // “Before you wind the body tie in a rib”: what is told behind it is done, and not only when.
+  const told = isBefore.test(text.slice(at, opened.end)) ? verbWithin(text, opened.end, stop, stopsAt) : undefined;
+  if (told !== undefined) stop = told;
   // Whatever stands behind “because” is why, also where it counts.
   if (isBecause.test(text.slice(at, opened.end))) return stop;
   const stretch = text.slice(opened.end, stop).replace(/\d+\s*(?:degrees|°)/g, "");

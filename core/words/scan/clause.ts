@@ -221,7 +221,8 @@ const close = (told: Told, end: number): Told => {
     told.role === undefined && told.kind === "lay" && means?.role ? { role: means.role, part: means.part } : undefined;
   const form = told.description?.exact?.form ?? means?.form;
   // “Bead on hook, thread behind it”: of thread there is no bead.
-  const other = told.role === "bead" && form === "thread" ? { role: undefined, part: undefined } : undefined;
+  const isOther = (told.role === "bead" && form === "thread") || (told.role === "thread" && form === "bead");
+  const other = isOther ? { role: undefined, part: undefined } : undefined;
   // “…, 6 turns and held with fine wire”: what holds a hackle is no hackle.
   const holds =
     told.isInherited && (told.role === "hackle" || told.role === "collar") && form === "wire"

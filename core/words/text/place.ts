@@ -594,8 +594,8 @@ export const readPlace = (text: string): Place | undefined => {
 
 const fromAnEnd = /\b(?:behind|back|from|down|up|forwards?|front|ahead|short|shy|eye|bend)\b/;
 /**
- * Whether words tell more than half of the shank and not from which end it is counted. What is wound there from the bend
- * covers so much: “a body to two thirds”.
+ * Whether words tell more than half of the shank and not from which end it is counted. What is wound there from the
+ * bend covers so much: “a body to two thirds”.
  */
 export const isBareShare = (place: Place, words: string): place is { fraction: number } =>
   "fraction" in place &&

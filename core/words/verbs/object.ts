@@ -1,3 +1,4 @@
+import { withoutPlural } from "../../numeric";
 import type { Component, Role, LengthRule } from "../../recipe";
 import type { Material, MaterialForm } from "../../materials";
 import { type Telling, type Bench, isNounAlone } from "../bench";
@@ -89,13 +90,28 @@ function withWeight(t: Telling): Telling {
 
 const ofPart = /^(body|abdomen|thorax|tail|wing)\s+(?:dubbing|fur|material|stuff|herl|yarn|floss)$/;
 const sameAs = new RegExp(`\\bsame\\s+([a-z]+)\\s+as\\s+(?:(?:in|on|for)\\s+)?(?:the\\s+)?(${PARTS})(?![\\p{L}])`, "u");
+const ofTheSame =
+  /\b(?:of|from)\s+the\s+same(?:\s+(?:feather|stuff|material))?(?=\s*(?:[,.;)]|$|(?:in|for|behind|at)\b))/u;
+/** “A hackle of the same”: of what came last that it can be of. */
+const stuffAlike = (bench: Bench, form: MaterialForm | undefined): Material | undefined =>
+  bench.materialOf(bench.components.findLast((c) => c.role !== "hook" && bench.formOf(c) === form));
+
 /** “Same dubbing as the abdomen”: the stuff of that part, whatever was tied in since. */
-function sameAsPart({ told, text, bench }: Telling): ReturnType<Bench["resolve"]> | undefined {
+function sameAsPart({ told, text, bench, line }: Telling): ReturnType<Bench["resolve"]> | undefined {
   const named = ofPart.exec(told.description?.text.trim().toLowerCase() ?? "")?.[1];
   const own = named && bench.materialOf(bench.ofRole(roleOfWord(named)));
   // “Head: body dubbing”: what the body is of.
   if (own && (own.form === told.description?.means?.form || own.form === "blend"))
     return { material: own, others: [], isNew: false };
+  const called = told.description?.text.trim() ?? "";
+  const isPart = roleOfWord(withoutPlural(called)) !== undefined;
+  if (told.description && isPart && ofTheSame.test(text.slice(told.at, told.end))) {
+    // “Of the same” says nothing of the part; what it is called does.
+    told.role ??= roleOfWord(withoutPlural(called));
+    const last = stuffAlike(bench, told.description.means?.form);
+    if (last) return { material: last, others: [], isNew: false };
+    line.asks.push({ at: [told.at, told.end], sentence: `Of what is the ${called}? Name its material.`, answers: [] });
+  }
   const [, noun, part = ""] = sameAs.exec(text.slice(told.at, told.end)) ?? [];
   // “Olive hair, the same length as the tail” is of no other stuff.
   if (noun === undefined || noun !== told.description?.text.trim()) return undefined;

@@ -38,7 +38,7 @@ function asPart(bench: Bench, w: Waiting, from: Role, to: Role): boolean {
   return true;
 }
 
-/** “Tie in a hackle”, nobody says where, and it is palmered over the body that comes then: it was bound in behind it. */
+/** “Tie in a hackle”, and it is palmered over the body that comes then: where nobody says, it was bound in behind. */
 export function boundBehind(bench: Bench, w: Waiting): void {
   const body = lastBody(bench);
   if (body && isAhead(w.at, frontOf(body.from, body.to))) bindInAt(bench, w, { landmark: "bend" });
