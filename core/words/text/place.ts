@@ -501,18 +501,19 @@ const away: Reader<Place> = oneOf<Place>(
   ),
   (text, at) => ofStuff(text, at),
 );
-/** “In front of the saddles”: a part by what it is of; the bench knows which of them that is. */
-const ofStuff: Reader<Place> = map(
-  seq(
-    opt(slightly),
-    leads,
-    words("the"),
-    match(
-      "(saddles?|marabou|bucktail|chenille|wool|yarn|floss|foam|herls?|biots?|flank|fox|rabbit|feathers?|plumes?|hair|fur|fibres|strip|zonker|squirrel|calftail)(?=\\s*(?:[,.;)]|$|(?:and|then|with|to|in|at|for|so|by|but|\\d+)\\b))",
-    ),
-  ),
-  ([, sign, , [stuff]]) => ({ part: `${OF_STUFF}${stuff ?? ""}`, end: sign === 1 ? "rear" : "front" }),
+const stuffNamed = match(
+  "(saddles?|marabou|bucktail|chenille|wool|yarn|floss|foam|herls?|biots?|flank|fox|rabbit|feathers?|plumes?|hair|fur|fibres|strip|zonker|squirrel|calftail)(?=\\s*(?:[,.;)]|$|(?:and|then|with|to|in|at|for|so|by|but|\\d+)\\b))",
 );
+/** “To the foam”: so far as the part that is of it. */
+export const stuffReached: Reader<Place> = map(seq(words("the"), stuffNamed), ([, [stuff]]) => ({
+  part: `${OF_STUFF}${stuff ?? ""}`,
+  end: "rear",
+}));
+/** “In front of the saddles”: a part by what it is of; the bench knows which of them that is. */
+const ofStuff: Reader<Place> = map(seq(opt(slightly), leads, words("the"), stuffNamed), ([, sign, , [stuff]]) => ({
+  part: `${OF_STUFF}${stuff ?? ""}`,
+  end: sign === 1 ? "rear" : "front",
+}));
 const faced = (p: Place, sign: Towards): Place =>
   "part" in p && p.end !== "middle" ? { ...p, end: sign === 1 ? "rear" : "front" } : p;
 /** Behind a part is at its rear end; behind a place of the hook a little must lie between. */

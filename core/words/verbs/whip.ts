@@ -45,7 +45,7 @@ export const whip = verb(
     "whip(?:ped)?(?:[- ]?finish)?\\s+[23]\\s?x(?=\\s*(?:[,.;]|$|and\\b))",
     "w\\/?f\\d{1,2}",
     "w\\/?f(?=\\s|$)",
-    "finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$|and\\b))",
+    "finish(?:\\s+off)?\\s+with(?=\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s*(?:[.,;]|$|(?:and|behind|in\\s+front|at|under)\\b))",
     "(?:a\\s+)?(?:double|two|three|2|3)\\s+whip\\s+finish(?:es)?",
     "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)\\s+(?:turns?|wraps?)\\s+(?:of\\s+)?whip[- ]?finish",
     "(?:an?\\s+)?(?:\\d+|[a-z]+)[- ]turn\\s+whip(?:[- ]?finish(?:es)?)?",

@@ -12,7 +12,7 @@ import { frontOf } from "./places";
  * it may tell otherwise: then it was bound in for that, and there.
  */
 export function boundInFor(bench: Bench, w: Waiting, own: Said, role: Role | undefined): void {
-  if (own.palmered || isWoundBack(w, own)) asPart(bench, w, "collar", "hackle");
+  if (own.palmered || own.roundPost || isWoundBack(w, own)) asPart(bench, w, "collar", "hackle");
   const rear = role === "thorax" && asPart(bench, w, "body", "thorax") ? zoneOf("thorax", false)?.[1] : undefined;
   if (rear) bindInAt(bench, w, rear);
 }

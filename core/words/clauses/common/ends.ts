@@ -1,7 +1,7 @@
 import { type Clause, clause, type Said } from "../../said";
 import { beginning, map, seq, words, opt, oneOf, unless, match } from "../../parse";
 import { begins, ends, shareOfShank } from "./zone";
-import { absolute, isBareShare, placeReached } from "../../text/place";
+import { absolute, isBareShare, placeReached, stuffReached } from "../../text/place";
 import { number, readNumber } from "../../text/number";
 import type { Place } from "../../../hooks";
 
@@ -139,7 +139,7 @@ export const leavingRoom: Clause = clause(
   () => undefined,
 );
 
-const endTo = map(seq(ends, placeReached), ([, p]) => p);
+const endTo = map(seq(ends, oneOf(placeReached, stuffReached)), ([, p]) => p);
 const goesBack = /^\W*(?:back|down|rearward)/;
 const leadsThere = /^.*?\b(?:to|as|until|till|at|by|stopping|ending|finishing|stops?|ends?)\s+(?:about\s+|at\s+)?/su;
 /** A place, and whether it is a share of the shank that is counted from either end. */

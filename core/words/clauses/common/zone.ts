@@ -1,7 +1,7 @@
 import { beginning, opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
 import type { Place } from "../../../hooks";
 import { number, readNumber } from "../../text/number";
-import { absolute, bareFraction, fromOtherEnd, isBareShare, placeReached, place } from "../../text/place";
+import { absolute, bareFraction, fromOtherEnd, isBareShare, placeReached, place, stuffReached } from "../../text/place";
 import { type Clause, clause, put } from "../../said";
 
 export const the = opt(words("the|a|an|its"));
@@ -127,7 +127,10 @@ const facing = (p: Place, other: Place): Place =>
     ? { ...p, end: "front" }
     : p;
 
-const fromTo = map(seq(begins, placeReached, ends, placeReached), ([, from, , to]) => ({ from, to }));
+const fromTo = map(seq(begins, placeReached, ends, oneOf(placeReached, stuffReached)), ([, from, , to]) => ({
+  from,
+  to,
+}));
 const behind = (place: Place): boolean =>
   "landmark" in place && place.landmark !== "eye" && place.landmark !== "betweenBends";
 const target = /^.*?\s(?:to|until|till|as\s+far\s+as|over)\s/su;

@@ -8,6 +8,8 @@ import { absolute } from "../../text/place";
 
 /** No clump of a fly is thicker than so many mm: it is the hair that is so long. */
 const THICKEST_CLUMP = 15;
+/** “A small bunch, 10 mm”: behind a comma, and without “thick”, that is its length as well. */
+const THICKEST_ALONE = 5;
 
 /** “Slips, a pair, 2 mm wide”: one from either side, each so wide. */
 const isPair = (a: LayAmount): boolean => "feathers" in a && a.feathers === 2 && a.paired === true;
@@ -83,7 +85,7 @@ export const bySize: Clause[] = [
       // Behind a comma only a figure is its thickness: “small bunch, gape length” is a length.
       oneOf(
         map(seq(opt(words("of|about")), length), ([, l]) => l),
-        map(seq(words(","), absolute), ([, mm]) => ({ mm })),
+        map(seq(words(","), absolute), ([, mm]) => (mm > THICKEST_ALONE ? undefined : { mm })),
       ),
       THICK,
     ),

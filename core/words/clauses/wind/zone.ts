@@ -196,6 +196,7 @@ export const roundPost: Clause = clause(
       "(?:up|a?round)\\s+(?:and\\s+down\\s+)?(?:the|its|their)\\s+(?:base|foot|root)s?(?:\\s+of\\s+(?:it|them))?(?=\\s*(?:[,.;]|$|to\\b|for\\b))",
       "(?:in\\s+)?parachute(?:-|\\s+)(?:style|fashion)",
       "as\\s+a\\s+parachute",
+      "from\\s+the\\s+top\\s+down(?:wards?)?",
       "horizontally",
       "each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)",
       "parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
