@@ -28,7 +28,7 @@ export interface LineHead {
 /** “1st: …” */
 export const ordinal = /^\s*(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+/;
 export const numbering =
-  /^\s*(?:(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+|step\s+\d{1,2}\s*[:.)-]?\s+|(?:step\s+)?\(?\d{1,2}[.)/]\s+|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
+  /^\s*(?:(?:1st|2nd|3rd|[4-9]th|1\dth)\s*[:.)-]\s+|step\s+\d{1,2}\s*[:.)-]?\s+|(?:step\s+)?\(?\d{1,2}[.)/]\s+|\d{1,2}\s+[-–]\s+(?=[a-z])|[-*•–]\s+|[a-z]\)\s+|>\s+|#\s*\d{1,2}[.:]\s+)/;
 const lead =
   "(?:(?:and|then|next|now|first|firstly|second|secondly|third|lastly|finally)\\s+)?(?:for\\s+|as\\s+)?(?:the\\s+|a\\s+|an\\s+|your\\s+|my\\s+|our\\s+|today's\\s+)?";
 /** “For the wing case tie in a strip”: the part comes first, and then what is done for it. */

@@ -1,6 +1,6 @@
 import type { MaterialForm } from "../materials";
 import { formTold, type Told } from "./told";
-import { isBareBundle } from "./verbs/takeOver";
+import { goesOver, isBareBundle } from "./verbs/takeOver";
 
 /** Something that a recipe pulls over without naming a part. */
 export interface Pull {
@@ -22,10 +22,6 @@ const covering = new Set<MaterialForm | undefined>([
   "hair",
   "hackle",
 ]);
-const isOver = /\b(?:over|forwards?|across)\b(?!\s+(?:itself|on\s+itself)\b)/;
-const isBack = /\bback(?:wards?)?\b/;
-const backOfFly = /\bover\s+(?:the|its)\s+back\b/;
-
 /**
  * What the lines of a recipe pull over without naming a part, and where it was tied in: what was bound in last, under
  * nothing yet, before something was dubbed or wound that it can cover.
@@ -39,9 +35,8 @@ export function pullsOf(all: readonly (readonly Told[])[], texts: readonly strin
     if (t.verb !== "take over" || t.role !== undefined) return [];
     const stuff = t.description?.text;
     const words = (texts[line] ?? "").slice(t.at, t.end);
-    const isForward = isOver.test(words) && !isBack.test(words.replace(backOfFly, ""));
     const isBare = stuff === undefined ? t.rest.length === 0 : isBareBundle(stuff);
-    const of = isForward && isBare ? boundInBefore(clauses.slice(0, n)) : undefined;
+    const of = goesOver(words) && isBare ? boundInBefore(clauses.slice(0, n)) : undefined;
     return [{ line, at: t.at, ...(stuff !== undefined && { stuff }), ...(of && { of }) }];
   });
 }

@@ -89,11 +89,13 @@ export function collectLay(c: FlyContext, flyStep: FlyStep, results: ReadonlyMap
   if (!last) return;
   const wayMm = overs.reduce((sum, s) => sum + (results.get(s.id)?.wayMm ?? 0) / (s.stretch ?? 1), 0);
   const neededMm = wayMm + freeOf(c, last) + HELD_OVER;
-  const statedMm = flyStep.shownMm ?? 0;
+  // The tips of a bundle are the tail, its butts go over: each of its ends has a length of its own.
+  const tailMm = c.roleOf(step) === "tail" ? (flyStep.shownMm ?? 0) : 0;
+  const statedMm = tailMm > 0 ? 0 : (flyStep.shownMm ?? 0);
   if (statedMm > 0 && statedMm < neededMm - HELD_OVER - 1e-9)
     c.warnings.push({ step: step.id, code: "CANNOT_REACH", details: { name: step.name, statedMm, neededMm } });
   const bound = c.span(step);
-  const grossMm = Math.max(statedMm, neededMm) + bound;
+  const grossMm = tailMm + Math.max(statedMm, neededMm) + bound;
   flyStep.grossMm = grossMm;
   flyStep.reachMm = neededMm;
   const { use } = laidOf(c, step, c.material(step), grossMm, bound);

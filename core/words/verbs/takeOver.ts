@@ -44,6 +44,13 @@ export function tellTakeOver(telling: Telling): void {
   if (isNew && told.description && object.role === "wing case") return listedCover(t, object, told.said);
   const tail = object.component && tailStrip(t, object.component.id);
   if (tail) return takeOver(t, tail, told.said);
+  const bundle = tailBundle(t);
+  if (bundle) {
+    const { there, ...said } = told.said;
+    // “Over the body”: not only as far as where it begins.
+    const isFar = there !== undefined && alongShank(bundle.at) - alongShank(there) > NEARBY;
+    return takeOver(t, bundle, isFar ? told.said : said);
+  }
   const cheeks = object.component && cheeksLeft(t, object.component.id);
   if (cheeks) return takeOver(t, cheeks, told.said);
   foldsBack(t, object);
@@ -163,6 +170,34 @@ function tailStrip({ bench }: Telling, component: string): Waiting | undefined {
   return { step: tied.step.id, component, role: "tail", form, at, hangs: true, said: {}, line: tied.line, used: false };
 }
 const ofHide = /strip|zonker|hide|leather|rabbit|mink|squirrel/i;
+
+const isOver = /\b(?:over|forwards?|across)\b/;
+const isBack = /\bback(?:wards?)?\b/;
+const backOfFly = /\bover\s+(?:the|its)\s+back\b/;
+/** Whether words take something over what lies in front of it, and not back again. */
+export const goesOver = (words: string): boolean => isOver.test(words) && !isBack.test(words.replace(backOfFly, ""));
+
+const otherEnd = /\b(?:butts?|rest|remainder|remaining|stubs?)\b/;
+const bundles = new Set<MaterialForm | undefined>(["hair", "feather fibre", "hackle", "herl"]);
+/** “Bring the tail butts forward over the body”: one bundle, of which the tips are the tail and the butts a back. */
+function tailBundle({ told, text, bench }: Telling): Waiting | undefined {
+  const words = text.slice(told.at, told.end);
+  const part = bench.ofRole("tail");
+  const at = bench.made.findLastIndex((m) => m.step.do === "lay" && m.step.component === part?.id);
+  const tied = bench.made[at];
+  const form = bench.formOf(part);
+  const isNamed = told.description && bench.resolve(told.description).material === bench.materialOf(part);
+  const isMeant = told.role === "tail" || (told.role === undefined && (isNamed || otherEnd.test(words)));
+  const isCovering = bench.made.slice(at + 1).some((m) => m.step.do === "dress" || m.step.do === "wind");
+  if (!part || tied?.step.do !== "lay" || !form || !bundles.has(form) || !isMeant || !isCovering) return undefined;
+  if (tied.step.countedWhenWound || !goesOver(words)) return undefined;
+  tied.step = { ...tied.step, hanging: true };
+  const from = tied.step.tieIn?.at ?? tied.step.to;
+  return {
+    ...{ step: tied.step.id, component: part.id, role: "tail", form, at: from, hangs: true },
+    ...{ said: {}, line: tied.line, used: false },
+  };
+}
 
 /** “Red floss for cheeks … pull it forward along each side”: cheeks of which no length was said hung till then. */
 function cheeksLeft({ bench }: Telling, component: string): Waiting | undefined {
