@@ -126,18 +126,26 @@ function giveSize(others: readonly ReadLine[], last: ReadLine, text: string, pat
   }
 }
 
-/** “12 each of these in size 12: …”: a size that stands before the first fly is that of all that lack one. */
-export function giveAhead(lines: readonly ReadLine[], { patterns }: Catalogue): void {
-  const [first, ...others] = lines;
+/**
+ * “12 each of these in size 12: …”: a size that stands before the first fly is that of all that lack one; so are
+ * several, “1 dz each in 14 and 16 of …”, where so many of each are meant.
+ *
+ * @returns the lines, one for each of several sizes
+ */
+export function giveAhead(lines: readonly ReadLine[], { patterns }: Catalogue, isOfEach: boolean): ReadLine[] {
+  const [first] = lines;
   const size = first?.understood.find((u) => u.field === "size");
   const named = first?.understood.find((u) => u.field === "pattern");
-  if (!first?.size || !size || !named || size.at[0] > named.at[0]) return;
-  for (const l of others) {
+  if (!first?.size || !size || !named || size.at[0] > named.at[0]) return [...lines];
+  const own = lines.filter((l) => l.pattern === first.pattern && l.at === first.at).flatMap((l) => l.size ?? []);
+  const isSeveral = own.length > 1 || first.doubts.some((d) => d.code === "SHARED_HOW");
+  return lines.flatMap((l): ReadLine[] => {
     const fly = patterns.find((p) => p.id === l.pattern);
-    if (l.size !== undefined || !fly || !comesIn(first.size, fly.sizes)) continue;
-    l.size = first.size;
-    l.doubts = l.doubts.filter((d) => d.code !== "WHICH_SIZE");
-  }
+    const isLacking = l.size === undefined && fly && own.every((s) => comesIn(s, fly.sizes));
+    if (!isLacking || (isSeveral && !isOfEach)) return [l];
+    const doubts = l.doubts.filter((d) => d.code !== "WHICH_SIZE");
+    return own.map((s, i) => ({ ...l, size: s, ...(i === 0 ? { doubts } : { doubts: [], understood: [] }) }));
+  });
 }
 
 /** The fly that the last line names behind its size, for lines that are a quantity and a size and nothing else. */

@@ -23,7 +23,9 @@ function sizeCarried(
   if (isNamed || !pattern || before?.pattern !== pattern.id || !isCounted) return undefined;
   // “… 16 by 1 March and another 2 dz by 1 April”: of the same.
   if (colours.length === 0 && AGAIN.test(line.text)) return before.size;
-  const isOther = (colours[0] !== undefined && colours[0].id !== before.variant) || formSaid;
+  // “1 dz with a red tail, 1 dz without”: fewer could be a part of those before, and are asked about.
+  const isWished = line.understood.some((u) => u.field === "wish") && (line.flies ?? 0) >= (before.flies ?? Infinity);
+  const isOther = (colours[0] !== undefined && colours[0].id !== before.variant) || formSaid || isWished;
   return isOther ? before.size : undefined;
 }
 

@@ -77,10 +77,11 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     const parts = parted(o, stretch, inParts(o, stretch, quantities));
     const from = o.order.lines.length;
     for (const [part, quantity] of parts) readItem(o, part, quantity);
-    const made = o.order.lines.slice(from);
+    const told = o.order.lines.slice(from);
+    giveBack(told, o.text, o.catalogue);
+    const made = giveAhead(told, o.catalogue, parts.every(([, q]) => q.isOfEach === true));
+    o.order.lines.splice(from, told.length, ...made);
     if (ofBoth) wishOfThese(o, made, ofBoth);
-    giveBack(made, o.text, o.catalogue);
-    giveAhead(made, o.catalogue);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);
     wishedOfEach(o, made);
     const end = parts.at(-1)?.[0].end ?? stretch.end;
