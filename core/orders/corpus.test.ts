@@ -45,6 +45,7 @@ const files: [string, Catalogue][] = [
   ["ropewalk.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
   ["phrases.txt", catalogue],
+  ["composed.txt", catalogue],
   ["towrope.txt", catalogue],
   ["mooring.txt", catalogue],
   ["bollard.txt", anotherCatalogue],

@@ -174,7 +174,9 @@ export class Heading {
     const after = stretch.left.slice(last.end - stretch.start);
     const isSubject = /^\s*(?:the\s+)?$/iu.test(before) && HAS_A_WISH.test(after);
     const isApart = /[.,;–-]\s+(?:the\s+)?$/u.test(before) && /^\s*(?:[.,;]|\s[–-]|\uE000|$)/u.test(after);
-    return LED_BY.test(before) || isApart || isSubject ? named : undefined;
+    // “Quayhead: 5 dz …”, “Quayhead by 10 March: …”: at the head of what is ordered.
+    const isAhead = /^\s*(?:the\s+)?$/iu.test(before) && /^[\s\uE000]*:/u.test(after);
+    return LED_BY.test(before) || isApart || isSubject || isAhead ? named : undefined;
   }
 
   private seasonOf(text: string): { name: string; day: string } | undefined {

@@ -31,6 +31,8 @@ export interface Draft {
   /** Colours that each have sizes of their own. */
   pairs?: Pair[];
   formSaid: boolean;
+  /** Weights, where several are said: “weighted & unweighted, 1 dz each”. */
+  forms?: Named[];
 }
 
 /** Sizes, colours and weights of which there is a line each. */

@@ -14,7 +14,8 @@ import {
 } from "./draft";
 import type { Stretch } from "../stretch";
 import { fold } from "../nearest";
-import { plainColour, findName, SURE, isSure, findShort } from "../names";
+import { plainColour, findExactly, findName, SURE, isSure, findShort } from "../names";
+import { takenBackAt } from "../takenBack";
 import type { ReadLine } from "../types";
 
 /** A fly that comes with and without weight, as it is asked for without. */
@@ -39,6 +40,8 @@ export function takeNames(s: ItemState, stretch: Stretch, draft: Draft, pattern:
   if (form) {
     draft.line.form = form.id;
     draft.formSaid = true;
+    const others = takeOtherForms(stretch, draft.line, form, pattern.forms);
+    if (others.length > 0) draft.forms = [form, ...others];
   }
   const joint = takeJoint(s, stretch, draft.line, pattern.variants);
   if (joint) draft.colours.push(joint);
@@ -46,9 +49,40 @@ export function takeNames(s: ItemState, stretch: Stretch, draft: Draft, pattern:
     takeSlashed(s, stretch, draft, pattern.variants);
     const colour = takeName(stretch, draft.line, "variant", pattern.variants);
     if (!colour) break;
+    takeBack(stretch, draft);
     if (!draft.colours.includes(colour)) draft.colours.push(colour);
   }
   settleForm(s, draft, pattern);
+}
+
+const LISTED = /^\s*(?:,|and|und|&|\/|\+)\s*$/iu;
+/** “Weighted & unweighted”: each by its full name, with nothing but a joint between them. */
+function takeOtherForms(stretch: Stretch, line: ReadLine, form: Named, forms: readonly Named[]): Named[] {
+  return forms.filter((other) => {
+    const before = line.understood.findLast((u) => u.field === "form");
+    if (other === form || !before) return false;
+    const words = stretch.words().filter(isName);
+    const found = findExactly(words, [other], (f) => f.name);
+    if (!found) return false;
+    const own = words.slice(found.from, found.to);
+    const between = stretch.text.slice(before.at[1] - stretch.start, rangeOf(own)[0] - stretch.start);
+    if (!LISTED.test(between)) return false;
+    takeWords(stretch, own);
+    line.understood.push({ field: "form", at: rangeOf(own), label: other.name });
+    return true;
+  });
+}
+
+/** “Red – sorry, black”: the colour that stands behind holds. */
+function takeBack(stretch: Stretch, draft: Draft): void {
+  const [before, last] = draft.line.understood.filter((u) => u.field === "variant").slice(-2);
+  if (!before || !last) return;
+  const between = stretch.text.slice(before.at[1] - stretch.start, last.at[0] - stretch.start);
+  const at = takenBackAt(between);
+  if (at === undefined || /[\p{L}\d]/u.test(between.slice(0, at))) return;
+  stretch.takeOut([before.at[1] + at, last.at[0]]);
+  draft.colours.pop();
+  before.label = `${before.label}, taken back`;
 }
 
 /** “red/black/olive”: colours of the fly, each by itself. */

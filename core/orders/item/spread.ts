@@ -82,7 +82,8 @@ export function spread(
       : colours.length === 0 && before.variants.length > 1
         ? before.variants
         : [line.variant];
-  const forms = !draft.formSaid && before.forms.length > 1 ? before.forms : [line.form];
+  const said = draft.forms?.map((f) => f.id);
+  const forms = said ?? (!draft.formSaid && before.forms.length > 1 ? before.forms : [line.form]);
   const { pairs } = draft;
   const count = pairs?.length ?? all.length * variants.length * forms.length;
   s.spreadBefore = { sizes: all, variants, forms };
@@ -92,8 +93,7 @@ export function spread(
   const flies = line.flies;
   const after = quantity?.at[1] ?? line.at[0];
   if (how === undefined || flies === undefined) {
-    if (flies !== undefined)
-      askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : colours.map((c) => c.name).join(", "));
+    if (flies !== undefined) askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : namesOf(draft));
     return [line];
   }
   if (how === "shared" && flies % count !== 0) {
@@ -109,6 +109,9 @@ export function spread(
   s.before = lines[lines.length - 1];
   return lines.map((l, i) => (i === 0 ? l : { ...l, understood: [], doubts: [] }));
 }
+
+const namesOf = ({ colours, forms = [] }: Draft): string =>
+  (colours.length > 1 ? colours : forms).map((n) => n.name).join(", ");
 
 function askShared(line: ReadLine, at: number, count: number, words: string): void {
   const flies = line.flies ?? 0;

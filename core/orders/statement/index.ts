@@ -10,6 +10,7 @@ import { giveBack, giveAhead } from "../headings";
 import { wishedOfAll, wishedOfEach } from "./wishes";
 import { isOneItem, readLoose } from "./loose";
 import { findWish } from "../wishes";
+import { withoutTakenBack } from "../takenBack";
 import type { ReadLine } from "../types";
 
 /** “…, all barbless, no substitutes” */
@@ -58,7 +59,8 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
       stretch.takeOut([chunk.start, chunk.end]);
     } else if (quantitiesIn(chunk.text, chunk.start, o.catalogue).length === 0 && o.heading.takeWhole(chunk))
       stretch.takeOut([chunk.start, chunk.end]);
-  const quantities = quantitiesIn(stretch.left, stretch.start, o.catalogue);
+  const counted = quantitiesIn(stretch.left, stretch.start, o.catalogue);
+  const quantities = withoutTakenBack(stretch, counted, o.order.understood);
   if (quantities.length > 0 || namesFly(o, stretch)) o.heading.takeWithin(stretch);
   if (fillsBefore(o, stretch, quantities)) return;
   const last = o.order.lines.at(-1);
@@ -79,7 +81,11 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     for (const [part, quantity] of parts) readItem(o, part, quantity);
     const told = o.order.lines.slice(from);
     giveBack(told, o.text, o.catalogue);
-    const made = giveAhead(told, o.catalogue, parts.every(([, q]) => q.isOfEach === true));
+    const made = giveAhead(
+      told,
+      o.catalogue,
+      parts.every(([, q]) => q.isOfEach === true),
+    );
     o.order.lines.splice(from, told.length, ...made);
     if (ofBoth) wishOfThese(o, made, ofBoth);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);
