@@ -6,11 +6,7 @@ const asked = (text: string): string[] => asksOf(hook + text).filter((s) => s.in
 
 describe("so many of something that nothing takes up is asked about", () => {
   const cases: [string, string, string][] = [
-    [
-      "turns of the thread",
-      "Tie in 8 pheasant tail fibres at mid-shank\nPull the orange strips forward along the sides and secure with three turns",
-      "three turns",
-    ],
+    ["turns of the thread", "Body: hare fur\nBrush the fur out and hold it with three turns", "with three turns"],
     ["turns of what is never wound", "Rib: palmered brown hackle, one size small, 6 turns", "6 turns"],
     ["strands", "Tie in some copper flash on each side, three strands per side", "three strands per side"],
   ];

@@ -40,6 +40,8 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
   return told.some((t) => {
     // “Cover the lead with thread”, “half of the fibre butts”: nothing is tied in there.
     if (role === "weight" && coversIt.test(text.slice(t.at, t.end))) return false;
+    // “Split the wing with four turns”: it stands there by then.
+    if (role === "wing" && setsIt.test(text.slice(t.at, t.end))) return false;
     if (t.description && buttsOf.test(text.slice(t.description.end))) return false;
     if (role !== "rib" && isOverBody(t, r.plain[n] ?? "", formSaid(t.description))) return false;
     // Each half of a body has its rib, with its own turns.
@@ -51,6 +53,8 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
 }
 
 const coversIt = /^\W*(?:(?:and|then|now)\s+)*(?:cover|secur|lock|bind|coat|hold|build|ramp|taper|lash)\w*\b/u;
+const setsIt =
+  /^\W*(?:(?:and|then|now)\s+)*(?:(?:split|divide|separate)\b|(?:pull|lift|push|bring)\b[^.;]*\bup(?:right)?\b)/u;
 const buttsOf = /^\s*(?:butts?|butt\s+ends|ends)\b/;
 
 /** Whether a clause is about what was named: by its part, by its stuff, or by what is done. */
@@ -75,6 +79,8 @@ const wholeHackle = /\b(?:hackles?|saddles?)$/;
 
 /** Whether a clause ties in, winds or takes over what it is about. */
 function isDone(t: Told, { role, material }: Named, isListed: boolean): boolean {
+  // “Pull the hackle back and hold it with three turns”: it was wound by then.
+  if (t.verb === "take over" && isWoundOrLaid.has(role)) return false;
   if (t.verb === "tie in" || t.verb === "take over" || t.verb === "seat") return true;
   // What is wound of a tail is the rest of what was tied in for it.
   if (!isLaid(role) && (t.verb === "wind" || t.verb === "dub" || t.said.rule?.turns !== undefined)) return true;
@@ -86,6 +92,9 @@ function isDone(t: Told, { role, material }: Named, isListed: boolean): boolean 
     t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill" && isCutInSlips(material);
   return isSlip || (role === "butt" && t.role === role && t.kind === "wind");
 }
+
+/** Parts that lie as they should once they are tied: what is pulled of them is only put in its place. */
+const isWoundOrLaid = new Set<Component["role"]>(["hackle", "collar", "rib", "thorax", "head", "tag", "butt", "tail"]);
 
 /** A slip is cut from a quill or a feather, and never from yarn. */
 const isCutInSlips = (material: Material | undefined): boolean =>

@@ -55,7 +55,7 @@ export function tellTakeOver(telling: Telling): void {
   if (cheeks) return takeOver(t, cheeks, told.said);
   foldsBack(t, object);
   // What is wound or spread already is only stroked into its place.
-  const isThere = object.component !== undefined && !isNew && object.role !== "wing case";
+  const isThere = object.component !== undefined && (!isNew || object.role === "thread") && object.role !== "wing case";
   if (isThere && !pullsWhatIsDubbed(t, object)) return stroke(t, object);
   // “Pull the shellback forward”, where a band waits that no line has called so.
   const band = told.role === "wing case" ? bench.waits((w) => !w.hangs && w.form === "stretch body") : undefined;
