@@ -1,6 +1,6 @@
 import type { MaterialForm } from "../materials";
 import { formTold, type Told } from "./told";
-import { goesOver, isBareBundle } from "./verbs/takeOver";
+import { goesOver, isBareBundle, pulledRole } from "./verbs/takeOver";
 
 /** Something that a recipe pulls over without naming a part. */
 export interface Pull {
@@ -32,7 +32,7 @@ const covering = new Set<MaterialForm | undefined>([
 export function pullsOf(all: readonly (readonly Told[])[], texts: readonly string[]): Pull[] {
   const clauses = all.flatMap((those, line) => those.map((t) => ({ t, line })));
   return clauses.flatMap(({ t, line }, n): Pull[] => {
-    if (t.verb !== "take over" || t.role !== undefined) return [];
+    if (t.verb !== "take over" || pulledRole(t) !== undefined) return [];
     const stuff = t.description?.text;
     const words = (texts[line] ?? "").slice(t.at, t.end);
     const isBare = stuff === undefined ? t.rest.length === 0 : isBareBundle(stuff);

@@ -26,7 +26,7 @@ import { joined } from "./joined";
 import { inTurn } from "./telling/inTurn";
 import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
-import { ofSameStuff } from "./telling/sameStuff";
+import { asStuffBefore, ofSameStuff } from "./telling/sameStuff";
 import { type Pull, pullsOf } from "./pulls";
 import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
@@ -196,7 +196,10 @@ class RecipeReader implements Reading {
     if (!this.ofTaken.has(i))
       told.forEach((t, n) => {
         this.bench.pulledLater = this.pulledAfter(i, t);
-        tellClause(this, i, t, n, told);
+        const own = t.isOfSame && t.role ? asStuffBefore(this, i, { role: t.role, part: t.part }, t) : [t];
+        for (const one of own) tellClause(this, i, one, n, told);
+        if (t.isOfSame)
+          Object.assign(t, { understood: own.flatMap((o) => o.understood), rest: own.flatMap((o) => o.rest) });
       });
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) mark(this.line(i), t, this.context.numberWords);

@@ -23,6 +23,8 @@ export interface Told extends Span {
   refers?: "it" | "the rest" | "the same";
   /** The winding of what was just wound goes on, in turns of its own. */
   isInTurn?: true;
+  /** It is of the stuff that was named before: “thorax: same”; what else is said of it is read once that is known. */
+  isOfSame?: true;
   /** The part is that of the line's head, not its own. */
   isInherited?: boolean;
   /** What a coat goes on, where that is told by its stuff. */

@@ -32,7 +32,7 @@ describe("recipes as tiers tell them", () => {
           (t, m) => t.slice(0, m.at[0]) + " ".repeat(m.at[1] - m.at[0]) + t.slice(m.at[1]),
           l.text,
         );
-        const figures = /\d[\d./]*/.exec(marked.replace(/^\s*\d+[.)/](?=\s)/, ""));
+        const figures = /\d[\d./]*/.exec(marked.replace(/^\s*\d+(?:[.)/]|\s+-)(?=\s)/, ""));
         return figures ? [`“${l.text}” loses ${figures[0]}`] : [];
       });
       expect(lost).toEqual([]);

@@ -14,7 +14,7 @@ import { settleKind } from "./kind";
 import { step } from "./step";
 import { NUMBER_WORD } from "../text/number";
 
-const fresh = (at: number): Told => ({
+export const fresh = (at: number): Told => ({
   at,
   end: at,
   kind: "act",

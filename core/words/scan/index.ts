@@ -1,10 +1,12 @@
 export { kindOfTold } from "./kind";
 export { copyOf } from "./clause";
+export { sameAhead } from "./same";
 import type { Told, ScanContext } from "../told";
-import { type Head, listedAt, overItAt, inherited } from "./heads";
+import { type Head, endOfPart, listedAt, overItAt, inherited } from "./heads";
 import type { Kind } from "../said";
-import { scanOne } from "./clause";
+import { fresh, scanOne } from "./clause";
 import { endOfSentence } from "./bounds";
+import { sameAhead } from "./same";
 import { skipBlanks as skip } from "../parse";
 
 /** “Length equal to the gape.” */
@@ -35,6 +37,14 @@ export function scan(text: string, from: number, to: number, head: Head, context
   while (at < to) {
     if (at > ends) [head, ends] = [{}, to];
     const own = given === undefined && at > from ? listedAt(text, at, head.role !== undefined) : undefined;
+    if (own && sameAhead(text, own.begin)) {
+      const end = Math.min(endOfSentence(text, own.begin, to), endOfPart(text, own.begin, to));
+      all.push({ ...fresh(own.begin), end, role: own.role, part: own.part, isOfSame: true });
+      isFirst = false;
+      at = end + 1;
+      head = {};
+      continue;
+    }
     if (own) {
       all.push(scanOne(text, own.begin, to, own, context, true));
       isFirst = false;

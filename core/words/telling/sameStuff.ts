@@ -1,52 +1,62 @@
 import type { Material } from "../../materials";
 import type { Component, Role } from "../../recipe";
-import { PARTS, roleOfWord } from "../lexicon/parts";
 import { type Reading, lineOf } from "../reading";
-import { kindOfTold, scan } from "../scan";
-import type { Told } from "../told";
+import { kindOfTold, sameAhead, scan } from "../scan";
+import type { Span, Told } from "../told";
 
-const same = new RegExp(
-  `^(?:of\\s+)?(?:(?:the\\s+)?same(?:\\s+(?:again|stuff|material))?|ditto|as\\s+(?:the\\s+|in\\s+the\\s+|for\\s+the\\s+)?(${PARTS}))(?=\\s*(?:[,.;]|$|\\s(?:but|in|at|behind)\\s))`,
-  "u",
-);
 const noStuff = new Set<Role>(["hook", "thread", "bead", "weight", "eyes", "finish", "head"]);
+
+/** A line that begins so: “Thorax: same, picked out”. Undefined where it does not. */
+export function ofSameStuff(r: Reading, i: number): Told[] | undefined {
+  const { begin, role, part, isListed } = r.heads[i] ?? { begin: 0, isListed: false };
+  const text = r.plain[i] ?? "";
+  if (!isListed || role === undefined || !sameAhead(text, begin)) return undefined;
+  return asStuffBefore(r, i, { role, part }, { at: begin, end: text.length });
+}
 
 /**
  * “Thorax: same”, “Hackle: as tail, 4 turns”: of the stuff that was named last, or of that part's. Where it cannot be
  * of that, the line is asked about.
  *
- * @returns what the line tells; undefined where it says nothing of the kind
+ * @returns what the stretch tells
  */
-export function ofSameStuff(r: Reading, i: number): Told[] | undefined {
-  const { begin, role: named, part, isListed } = r.heads[i] ?? { begin: 0, isListed: false };
+export function asStuffBefore(
+  r: Reading,
+  i: number,
+  { role: named, part }: { role: Role; part?: string },
+  { at: begin, end: to }: Span,
+): Told[] {
   const text = r.plain[i] ?? "";
-  const words = same.exec(text.slice(begin));
-  if (!isListed || named === undefined || !words) return undefined;
-  const end = begin + words[0].length;
+  const words = sameAhead(text, begin);
   // “Front hackle: same”: one more hackle like it.
-  const role =
-    named === "collar" && r.bench.ofRole("collar") === undefined && r.bench.ofRole("hackle") ? "hackle" : named;
-  const of = words[1] === undefined ? undefined : roleOfWord(words[1]);
-  const material = stuffBefore(r, of);
+  const isHackle = named === "collar" && r.bench.ofRole("collar") === undefined && r.bench.ofRole("hackle");
+  const role = isHackle ? "hackle" : named;
+  const end = words?.end ?? begin;
+  const material = stuffBefore(r, role, words?.of);
   if (!material || !canBeOf(role, material)) {
     const at: [number, number] = [begin, end];
     lineOf(r, i).asks.push({ at, sentence: `Of what is the ${part ?? role}? Name its material.`, answers: [] });
     return [];
   }
-  const kind = kindOfTold(undefined, role, material.form, text.slice(end));
+  const kind = kindOfTold(undefined, role, material.form, text.slice(end, to));
   const description = { at: begin, end, text: material.name, exact: material };
   const own: Told = {
     ...{ at: begin, end, kind, role, part, said: {}, description },
     ...{ alternates: [], understood: [{ at: begin, end }], kept: [], loose: [], rest: [] },
   };
-  const [first, ...more] = scan(text, end, text.length, { role, part }, r.scanContext, kind);
+  const [first, ...more] = scan(text, end, to, { role, part }, r.scanContext, kind);
   if (!first || first.description) return [own, ...(first ? [first, ...more] : [])];
   return [{ ...first, at: begin, description, understood: [...own.understood, ...first.understood] }, ...more];
 }
 
-function stuffBefore({ bench }: Reading, of: Role | undefined): Material | undefined {
-  const fits = (c: Component): boolean => (of === undefined ? !noStuff.has(c.role) : c.role === of);
-  return bench.materialOf(bench.components.findLast((c) => fits(c) && bench.materialOf(c) !== undefined));
+/** What a body is of, a thorax is as well, whatever was bound in since; a hackle is like a hackle. */
+const onShank = new Set<Role>(["body", "thorax", "head"]);
+function stuffBefore({ bench }: Reading, role: Role, of: Role | undefined): Material | undefined {
+  const isOf = (c: Component): boolean => (of === undefined ? !noStuff.has(c.role) : c.role === of);
+  const those = bench.components.filter((c) => isOf(c) && bench.materialOf(c) !== undefined);
+  const isAlike = (c: Component): boolean =>
+    onShank.has(role) ? onShank.has(c.role) : canBeOf(role, bench.materialOf(c) as Material);
+  return bench.materialOf(those.findLast(isAlike) ?? those.at(-1));
 }
 
 /** A hackle is of feathers that are wound; few barbs of one make none. */

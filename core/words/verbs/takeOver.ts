@@ -4,6 +4,7 @@ import type { Role } from "../../recipe";
 import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
+import type { Told } from "../told";
 import { isSame } from "../say/common";
 import { alongShank } from "../settle";
 import { make, partName, withDeclared } from "./making";
@@ -105,9 +106,17 @@ function splits({ told, text, bench }: Telling): boolean {
 /** “The slip”, “the fibres”: what hangs there, of whatever it was cut. */
 export const isBareBundle = (words: string): boolean =>
   /^(?:the\s+)?(?:slips?|strips?|fibres?|fibers?|feathers?|bunch)$/.test(words.trim());
+/** Parts of which no slip or bunch is pulled over: a line about them speaks of another thing then. */
+const isWound = new Set<Role | undefined>(["body", "thorax", "hackle", "collar", "rib", "head"]);
+/** The part that a pull is about; “Thorax: hare. Pull the slip over” is not about the thorax. */
+export const pulledRole = ({ role, isInherited, description }: Told): Role | undefined =>
+  isInherited && isWound.has(role) && description && isBareBundle(description.text) ? undefined : role;
 /** “Pull the slip over”: the wing case, where the fly has one. */
-function asCover(t: Telling): Telling {
-  const { told, bench } = t;
+function asCover(telling: Telling): Telling {
+  const { bench } = telling;
+  const role = pulledRole(telling.told);
+  const t = role === telling.told.role ? telling : { ...telling, told: { ...telling.told, role } };
+  const { told } = t;
   const isCover = told.role === undefined && told.description && isBareBundle(told.description.text);
   if (!isCover || !bench.ofRole("wing case")) return t;
   return { ...t, told: { ...told, role: "wing case", description: undefined } };
