@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import type { Material } from "../materials";
 import { requirementsOf } from "../needs";
-import type { Component, FlyChoice, LayAmount, RecipeStep } from "../recipe";
+import type { Component, FlyChoice, LayAmount, RecipeStep, Role } from "../recipe";
 import { sentenceOf, warningSentence } from "../sentences";
 import { choose, materials, model } from "../testing/nymph";
 import { refusalOf } from "../testing/refusal";
@@ -353,10 +353,10 @@ describe("what is taken over", () => {
     attitude: "over",
     ...more,
   });
-  const tied = (steps: RecipeStep[], material = "stretch", from = materials) =>
+  const tied = (steps: RecipeStep[], material = "stretch", from = materials, role: Role = "wing case") =>
     composeFly(
       changed((r) => {
-        r.components.push(part("back", "wing case", material));
+        r.components.push(part("back", role, material));
         const body = r.steps.findIndex((s) => s.id === "body");
         r.steps.splice(body, 0, steps[0] as RecipeStep);
         r.steps.splice(r.steps.length - 1, 0, ...steps.slice(1));
@@ -421,6 +421,13 @@ describe("what is taken over", () => {
     const long = tied([backIn({ shown: { mm: 60 } }), over("o", 0.3, 1)]);
     expect(lengthOf(long)).toBeCloseTo(60 + 0.1 * long.hook.shank + 5, 6);
     expect(long.tied.warnings.map((w) => w.code)).not.toContain("CANNOT_REACH");
+  });
+  test("a tail whose butts are taken over is as long as both of its ends, and is counted once", () => {
+    const steps = [backIn({ shown: { mm: 6 } }), over("o", 0.3, 1)];
+    const fly = tied(steps, "stretch", materials, "tail");
+    const way = fly.tied.steps.find((s) => s.id === "o")?.wayMm ?? 0;
+    expect(lengthOf(fly)).toBeCloseTo(6 + way + 0.1 * fly.hook.shank + 10 + 5, 6);
+    expect(fly.tied.warnings.map((w) => w.code)).not.toContain("CANNOT_REACH");
   });
   test("narrower than half of what it covers, it leaves the sides open", () => {
     const narrow = cabinet([
