@@ -60,6 +60,8 @@ describe("flies as tiers tell them", () => {
     );
     expect(open).toMatchInlineSnapshot(`
       [
+        "1010-customs-house-hump: PLACE_NOT_THERE",
+        "1023-sluice-bay-baitfish: HOOK_SIZE_TOO_FAR",
         "11-fussy-metric: PIECE_TOO_SHORT",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",

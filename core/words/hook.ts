@@ -124,6 +124,11 @@ const inches = /\d+(?:\s+\d+\/\d+|\/\d+)?\s*(?:"|inch(?:es)?\b)/gu;
 const ofThread =
   /[,;.]\s*(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*\b(?:thread|silk)\b(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*/gu;
 
+const withoutCode = (text: string, code: string): string => {
+  const at = text.search(new RegExp(`(?<![a-z0-9])${code.replace(/[^a-z0-9]/g, "\\$&")}(?![a-z0-9])`, "u"));
+  return at < 0 ? text : text.slice(0, at) + " ".repeat(code.length) + text.slice(at + code.length);
+};
+
 /**
  * What a text says of the hook: its sizes, a model by its name or code, or the family and length of its shank.
  * @param text in small letters
@@ -132,9 +137,11 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const all = [...hooks];
   text = text.replace(inches, (m) => " ".repeat(m.length));
   // “long-shank 4, thread black 6/0”: a number of the thread is no size of the hook.
-  const sizes = sizesIn(text.replace(ofThread, (m) => " ".repeat(m.length)));
   const words = text.split(/[^a-z0-9]+/).filter(Boolean);
   const byCode = all.find((h) => words.includes(h.id.toLowerCase()));
+  // “P1, sizes 14 and 16”: the figure of its code is no size.
+  const told = byCode ? withoutCode(text, byCode.id.toLowerCase()) : text;
+  const sizes = sizesIn(told.replace(ofThread, (m) => " ".repeat(m.length)));
   const nameWords = (h: KnownHook) =>
     h.name
       .toLowerCase()

@@ -40,6 +40,8 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
   return told.some((t) => {
     // “Cover the lead with thread”, “half of the fibre butts”: nothing is tied in there.
     if (role === "weight" && coversIt.test(text.slice(t.at, t.end))) return false;
+    // “A second bunch of moose”: not the one that a list has told.
+    if (t.description && another.test(text.slice(t.at, t.description.at))) return false;
     // “Split the wing with four turns”: it stands there by then.
     if (role === "wing" && setsIt.test(text.slice(t.at, t.end))) return false;
     if (t.description && buttsOf.test(text.slice(t.description.end))) return false;
@@ -53,6 +55,7 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
 }
 
 const coversIt = /^\W*(?:(?:and|then|now)\s+)*(?:cover|secur|lock|bind|coat|hold|build|ramp|taper|lash)\w*\b/u;
+const another = /\b(?:second|another|third|further)\s+(?:(?:\w+\s+){0,2}of\s+)?(?:the\s+)?$/u;
 const setsIt =
   /^\W*(?:(?:and|then|now)\s+)*(?:(?:split|divide|separate)\b|(?:pull|lift|push|bring)\b[^.;]*\bup(?:right)?\b)/u;
 const buttsOf = /^\s*(?:butts?|butt\s+ends|ends)\b/;
