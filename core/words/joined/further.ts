@@ -30,6 +30,12 @@ export const withLayersTold = (all: Told[], text: string): Told[] =>
     return { ...t, said };
   });
 
+const bareThread = /^\s*(?:thread|silk)\s*$/;
+const ofThread = (before: Told, t: Told): Partial<Told> => ({
+  description: t.description,
+  said: { ...t.said, ...before.said },
+  ...wordsOf(before, t),
+});
 const bareAgain = /^\s*(?:dubbing|fur|hackle|wire|tinsel|floss|herl|chenille|yarn|wool)\s*$/;
 const turnsOfIt = /^\W*(?:just\s+|only\s+|about\s+)*\S+\s+(?:\S+\s+)?(?:turns?|wraps?)\s+of\s/;
 /** “Dub a collar of dark hare's ear, three turns of dubbing”: of what was just named, and no second one. */
@@ -38,6 +44,10 @@ export const withTurnsOfIt = (all: Told[], text: string): Told[] =>
     const before = told.at(-1);
     const isBare = t.verb === undefined && t.role === undefined && bareAgain.test(t.description?.text ?? "");
     const isOfIt = before?.description !== undefined && formTold(before) === formTold(t) && before.kind === t.kind;
+    // “Thread collar behind the bead, 6 turns of red thread”: the second says of which.
+    const isThread = t.description && bareThread.test(before?.description?.text ?? "") && formTold(t) === "thread";
+    if (before && isThread && t.verb === undefined && t.said.rule?.turns !== undefined && !before.said.rule)
+      return told.with(-1, { ...before, ...ofThread(before, t), end: t.end });
     if (!before || !isBare || !isOfIt || !turnsOfIt.test(text.slice(t.at, t.end))) return [...told, t];
     return told.with(-1, { ...before, said: { ...before.said, ...t.said }, ...wordsOf(before, t), end: t.end });
   }, []);

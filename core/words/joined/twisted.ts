@@ -42,6 +42,9 @@ const windsNothingNamed = ({ verb, description, role, said }: Told): boolean =>
   verb === "wind" && description === undefined && role === undefined && said.around === undefined;
 
 const intoRope = /^\W*(?:the\s+)?[\p{L}\s-]{3,30}?\s+(?:together|into\s+an?\s+rope)\b/u;
+/** “Peacock herl, 3 strands, twisted with fine wire”. */
+const twistedWith =
+  /\b(?:twisted|spun|wound|roped)\s+(?:up\s+|together\s+)?with\s+(?:an?\s+|some\s+|one\s+)?(?:strand\s+of\s+)?$/u;
 const isTwist = (x: Told | undefined, text: string): boolean =>
   x?.verb === "act" && x.description !== undefined && /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end));
 /**
@@ -53,7 +56,10 @@ export const withRopeOfTwo = (all: Told[], text: string): Told[] =>
     const before = told.at(-1);
     const form = formSaid(t.description);
     const isThin = t.verb === undefined && (form === "wire" || form === "tinsel");
-    const isIn = isThin && isTwist(before, text) && intoRope.test(text.slice(t.at, t.end));
+    const isIn =
+      isThin &&
+      ((isTwist(before, text) && intoRope.test(text.slice(t.at, t.end))) ||
+        twistedWith.test(text.slice(before?.at ?? t.at, t.description?.at ?? t.at)));
     if (!before || !t.description || !isIn) return [...told, t];
     const { at, end } = t.description;
     return told.with(-1, { ...before, end: t.end, rest: [...before.rest, ...t.rest, { at, end }] });

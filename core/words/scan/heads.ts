@@ -124,10 +124,21 @@ const palmeredWith = words(
   "(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)|(?:and\\s+)?(?:an?|one)\\s+(?=(?:[\\p{L}-]+\\s+){0,3}(?:hackle|saddle|cock|hen)\\s+palmered\\b)",
 );
 
+/** “Orange fur with 3 turns of palmered hackle”. */
+const turnsOfHackle = words(
+  "(?<!\\bpalmer\\b[^.;,]*)with\\s+(?=(?:\\d+|a|one|two|three|four|five|six|seven)\\s+turns?\\s+of\\s+(?:[\\p{L}-]+\\s+){0,4}?(?:hackle|saddle|cock|hen|partridge|grouse|starling)\\b)",
+);
+const saysPalmered = /^[^,.;]*\bpalmered\b/;
+
 /** What goes over the part that was just told, of stuff of its own, and where its words begin. */
-export function overItAt(text: string, at: number): { end: number; role: "hackle" | "rib" } | undefined {
+export function overItAt(
+  text: string,
+  at: number,
+): { end: number; role: "hackle" | "rib"; isPalmered?: boolean } | undefined {
   const palmered = palmeredWith(text, at);
-  if (palmered) return { end: palmered.end, role: "hackle" };
+  if (palmered) return { end: palmered.end, role: "hackle", isPalmered: true };
+  const turns = turnsOfHackle(text, at);
+  if (turns) return { end: turns.end, role: "hackle", isPalmered: saysPalmered.test(text.slice(turns.end)) };
   const ribbed = ribbedWith(text, at);
   return ribbed && { end: ribbed.end, role: "rib" };
 }

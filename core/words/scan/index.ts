@@ -68,7 +68,7 @@ export function scan(text: string, from: number, to: number, head: Head, context
           given,
         );
     isFirst = false;
-    if (over?.role === "hackle") told.said.palmered = true;
+    if (over?.isPalmered) told.said.palmered = true;
     // “counter ribbed with wire”: the wire goes against what it is wound over.
     if (over?.role === "rib" && told.kind === "wind" && /^(?:counter|reverse)/.test(text.slice(skip(text, at))))
       told.said.counter = true;

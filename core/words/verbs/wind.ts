@@ -60,10 +60,18 @@ function coversEnds({ told, text, bench }: Telling): boolean {
 }
 
 /** What the words of the verb say of how it is wound. */
-function sayHow({ told, text }: Telling): void {
+const through = /\bthrough\s+(?:it|the\s+(?:body|chenille|fur|dubbing|floss|herl|wool|yarn))\b/u;
+const another = /\b(?:second|other|next|last)\b/;
+/** “Wind a hackle through the chenille”, “through it”: over the body, where that is what was made last. */
+function goesThroughBody(bench: Bench): boolean {
+  const last = bench.made.findLast((m) => m.step.do === "wind" || m.step.do === "dress");
+  return bench.component(last?.step.component)?.role === "body";
+}
+function sayHow({ told, text, bench }: Telling): void {
   const words = text.slice(told.at, told.end);
   if (counterVerb.test(words)) told.said.counter = true;
   if (palmerVerb.test(`${told.part ?? ""} ${words}`)) told.said.palmered = true;
+  if (through.test(words) && !another.test(words) && goesThroughBody(bench)) told.said.palmered ??= true;
   // “Palmer it down the body”, of what was tied in at the front.
   if (told.said.palmered && downBody.test(words) && !told.said.end && !told.said.to)
     told.said.end = { part: "body", end: "rear" };
