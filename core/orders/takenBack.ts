@@ -15,23 +15,22 @@ const TAKEN_BACK = new RegExp(
 export const takenBackAt = (text: string): number | undefined => TAKEN_BACK.exec(text)?.index;
 
 /**
- * “3 dz Tar Pupa 14 red, no make that 4 dz”: the later quantity holds. What is taken back is taken out, and shown as
- * that.
+ * “3 dz Tar Pupa 14 red, no make that 4 dz”: the later quantity holds, where the first one stood. The words that take
+ * it back are taken out, and shown as that.
  */
 export function withoutTakenBack(
   stretch: Stretch,
   quantities: readonly Quantity[],
   understood: Understood[],
 ): Quantity[] {
-  return quantities.filter((q, i) => {
-    const next = quantities[i + 1];
-    const between = next && stretch.text.slice(q.at[1] - stretch.start, next.at[0] - stretch.start);
+  return quantities.reduce<Quantity[]>((held, q) => {
+    const before = held.at(-1);
+    const between = before && stretch.text.slice(before.at[1] - stretch.start, q.at[0] - stretch.start);
     const at = between === undefined ? undefined : takenBackAt(between);
-    if (!next || at === undefined) return true;
-    for (const span of [q.at, [q.at[1] + at, next.at[0]] as [number, number]]) {
-      stretch.takeOut(span);
-      understood.push({ field: "quantity", at: span, label: "taken back" });
-    }
-    return false;
-  });
+    if (!before || at === undefined) return [...held, q];
+    const words: [number, number] = [before.at[1] + at, q.at[1]];
+    stretch.takeOut(words);
+    understood.push({ field: "quantity", at: words, label: "taken back" });
+    return held.with(-1, { ...q, at: before.at });
+  }, []);
 }

@@ -78,14 +78,18 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     const ofBoth = quantities.length > 1 ? stretch.take(ON_BOTH) : undefined;
     const parts = parted(o, stretch, inParts(o, stretch, quantities));
     const from = o.order.lines.length;
-    for (const [part, quantity] of parts) readItem(o, part, quantity);
+    // Lines from the first on of which so many of each are told.
+    let ofEach = 0;
+    for (const [n, [part, quantity]] of parts.entries()) {
+      readItem(o, part, quantity);
+      if (parts.slice(0, n + 1).every(([, q]) => q.isOfEach)) ofEach = o.order.lines.length - from;
+    }
     const told = o.order.lines.slice(from);
     giveBack(told, o.text, o.catalogue);
-    const made = giveAhead(
-      told,
-      o.catalogue,
-      parts.every(([, q]) => q.isOfEach === true),
-    );
+    const made =
+      ofEach > 0
+        ? [...giveAhead(told.slice(0, ofEach), o.catalogue, true), ...told.slice(ofEach)]
+        : giveAhead(told, o.catalogue, false);
     o.order.lines.splice(from, told.length, ...made);
     if (ofBoth) wishOfThese(o, made, ofBoth);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);

@@ -83,11 +83,12 @@ export function parted(o: OrderReading, stretch: Stretch, quantities: Quantity[]
     const to = isAtEnd ? (ends[i] ?? q.at[1]) : (begins[i + 1] ?? stretch.end);
     return [from, to] as const;
   });
-  return bounds.map(([from, to], i) => {
+  return bounds.flatMap(([from, to], i): [Stretch, Quantity][] => {
     const part = new Stretch(stretch.text.slice(from - stretch.start, to - stretch.start), from);
     part.left = stretch.left.slice(from - stretch.start, to - stretch.start);
     const quantity = quantities[i] ?? first;
-    return [part, quantity];
+    // “1 dz each of A and B, 3 dz C”: of those that its own part names.
+    return eachNamed(o, part, quantity) ?? [[part, quantity]];
   });
 }
 
