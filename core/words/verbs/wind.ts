@@ -59,7 +59,6 @@ function coversEnds({ told, text, bench }: Telling): boolean {
   return last?.step.do === "lay" && !last.step.countedWhenWound && coverEnds.test(text.slice(told.at, told.end));
 }
 
-/** What the words of the verb say of how it is wound. */
 const through = /\bthrough\s+(?:it|the\s+(?:body|chenille|fur|dubbing|floss|herl|wool|yarn))\b/u;
 const another = /\b(?:second|other|next|last)\b/;
 /** “Wind a hackle through the chenille”, “through it”: over the body, where that is what was made last. */
@@ -67,6 +66,8 @@ function goesThroughBody(bench: Bench): boolean {
   const last = bench.made.findLast((m) => m.step.do === "wind" || m.step.do === "dress");
   return bench.component(last?.step.component)?.role === "body";
 }
+
+/** What the words of the verb say of how it is wound. */
 function sayHow({ told, text, bench }: Telling): void {
   const words = text.slice(told.at, told.end);
   if (counterVerb.test(words)) told.said.counter = true;
