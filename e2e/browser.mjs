@@ -1,6 +1,8 @@
+import { chromiumPath } from "../tools/lib/chromium.mjs";
+
 /** Debian’s Chromium without a monitor and without a word to anybody outside, for browser tests and pictures. */
 export const launchOptions = {
-  executablePath: "/usr/bin/chromium",
+  executablePath: chromiumPath(),
   args: [
     "--no-sandbox",
     "--disable-gpu",

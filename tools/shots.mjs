@@ -1,12 +1,13 @@
-import { existsSync, mkdirSync } from "node:fs";
+import { mkdirSync } from "node:fs";
 import { join } from "node:path";
-import { ensureModules, installPackages, root } from "./lib/run.mjs";
+import { ensureChromium } from "./lib/chromium.mjs";
+import { ensureModules, root } from "./lib/run.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 import { ensureBuilt } from "./lib/serve.mjs";
 
 /** npm run shots: remakes docs/screenshots/ from a fresh demo room, one picture of each main view. */
 ensureModules();
-if (!existsSync("/usr/bin/chromium")) installPackages(["chromium"], "for the pictures");
+ensureChromium("for the pictures");
 ensureBuilt();
 const { chromium } = await import("@playwright/test");
 const folder = join(root, "docs/screenshots");

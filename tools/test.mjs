@@ -1,6 +1,6 @@
-import { existsSync } from "node:fs";
 import { spawn } from "node:child_process";
-import { ensureModules, installPackages, root } from "./lib/run.mjs";
+import { ensureChromium } from "./lib/chromium.mjs";
+import { ensureModules, root } from "./lib/run.mjs";
 import { ensureBuilt } from "./lib/serve.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 
@@ -10,7 +10,7 @@ import { startPostgres } from "./lib/postgres.mjs";
  */
 const began = Date.now();
 ensureModules();
-if (!existsSync("/usr/bin/chromium")) installPackages(["chromium"], "for the browser tests");
+ensureChromium("for the browser tests");
 const database = await startPostgres("test-postgres", { fast: true });
 const env = { ...process.env, TEST_POSTGRES: database.url("postgres"), PG_BIN: database.bin };
 
