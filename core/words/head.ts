@@ -43,7 +43,7 @@ const sign = new RegExp(
   "u",
 );
 const bare = new RegExp(
-  `^(${PARTS})(?<!^lead(?=[\\s-](?:free|eyes|dumb)))\\s+(?!of\\b|with\\b|over\\b|through\\b|and\\b|in\\b|is\\b|are\\b|back\\b|forward\\b|fibres\\b|on\\s*[,.;]|down\\b|up\\b|it\\b|them\\b|this\\b|the\\b)(?=[\\p{L}\\d#.])`,
+  `^(${PARTS})(?<!^lead(?=[\\s-](?:free|eyes|dumb)))\\s+(?!of\\b|with\\b|over\\b|through\\b|and\\b|in\\b(?!\\s+(?:front\\s+of\\s+the|the\\s+(?:front|rear))\\b[^,]*,)|is\\b|are\\b|back\\b|forward\\b|fibres\\b|on\\s*[,.;]|down\\b|up\\b|it\\b|them\\b|this\\b|the\\b)(?=[\\p{L}\\d#.])`,
   "u",
 );
 const longestPart = new RegExp(`^(?:${PARTS})(?![\\p{L}\\p{N}])`, "u");

@@ -34,6 +34,12 @@ const opened: Reader<number> = oneOf<number>(
     ([, , , mm]) => mm,
   ),
   map(
+    words(
+      "split\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk)(?:\\s+(?:with|using)\\s+(?:a|the)\\s+(?:needle|bodkin))?",
+    ),
+    () => 0,
+  ),
+  map(
     seq(words(`${MAKES}\\s+${WHICH}${LOOP}|(?:an?\\s+)?(?:second|another|front|rear|composite)\\s+${LOOP}`)),
     () => 0,
   ),
@@ -64,6 +70,12 @@ const winds = words(
 const turnsOfIt = words(
   `(?:(?:in|with|for|take|make|give(?:\\s+it)?)\\s+)?(?:(?:about|only|just)\\s+)?(?:\\d|${NUMBER_WORD})\\s+(?:(?:close|open|touching|tight)\\s+)*turns?`,
 );
+/** “into a loop 5 cm long”, behind what is put into it. */
+const intoSuchALoop = seq(words("in(?:to)?"), opened);
+/** “fibres as long as the shank”, “barbs to mid-body”: how long they are by something of the fly. */
+const stapleByRule = match(
+  "(?:with\\s+)?(?:the\\s+)?(?:fibres?|barbs?|hairs?)\\s+(?:(?:about\\s+)?(?:as\\s+long\\s+as|to(?!\\s+(?:the\\s+)?(?:front|rear|back|side))|reaching|half|twice|the\\s+length\\s+of)\\b[^,;.]*|(?:an?|one|two|three)\\b[^,;.]*\\blong\\b|(?:an?|one|two|three)\\s+(?:gape|gap|shank)s?(?:\\s+and\\s+a\\s+half)?(?=\\s*(?:[,;.]|$)))",
+);
 /** “layer 2:”, “first layer:”, and how a layer lies, or how much of it there is. */
 const layerSaid = words(
   "(?:first|second|third|fourth|next|last|bottom|top|middle|lower|upper|one|an?(?:other)?)\\s+layer\\s*:?|layer\\s+(?:\\d|one|two|three|four)\\s*:?|sparse|(?:on|in|over)\\s+(?:the|its)\\s+(?:front|rear|back|first|last|upper|lower)\\s+(?:half|third|part)|over\\s+the\\s+(?:whole|full|entire)\\s+(?:length|loop)|(?:about\\s+)?\\d+\\s+(?:strands|fibres|fibers|hairs)(?:\\s+of)?",
@@ -80,10 +92,10 @@ const counts = words(
   `(?:(?:\\d|${NUMBER_WORD})\\s+turns?(?:\\s+of)?\\s*)?(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
 );
 const intoLoop = words(
-  `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the|split)\\s)`,
+  `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the|split)\\s)|,(?=\\s*split\\s)`,
 );
 /** A thread that was split holds what is spun in it as a loop does. */
-const SPLIT_THREAD = "split\\s+(?:tying\\s+)?(?:thread|silk)";
+const SPLIT_THREAD = "split\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk)(?:\\s+loop)?";
 const aLoop = words(`(?:an?|the)\\s+(?:small\\s+|short\\s+)?${LOOP}|(?:(?:an?|the)\\s+)?${SPLIT_THREAD}`);
 const isOfLoop = new RegExp(`\\b(?:loop|${SPLIT_THREAD})\\b`);
 interface Ahead {
@@ -170,6 +182,13 @@ function woundAtHead(told: Told): void {
   delete told.said.there;
 }
 
+const fewTurns = /\b(?:[1-4]|one|two|three|four)\s+turns?\b/u;
+/** “CDC in a split thread, two turns”, of which nobody says what it is: no body is of so few. */
+export function isLoopedCollar(told: Told, text: string): boolean {
+  const { there, begin, end, from } = told.said;
+  return told.role === undefined && !(there || begin || end || from) && fewTurns.test(text.slice(told.at, told.end));
+}
+
 const filling =
   /^\s*(?:(?:then|now|next|and)\s+)*(?:(?:put|place|lay|insert|load|spread|trap|add|feed)\b.*\b(?:in(?:to)?|between|loop)\b|(?:fill|load)\b|insert\b)/;
 
@@ -206,6 +225,11 @@ function step(told: Told, layers: Description[], text: string, at: number, index
   }
   // “wind it over the rear half”: where it goes on the hook, and not how a layer lies in the loop.
   const isWound = behindWinding.test(text.slice(told.at, at));
+  const inIt = told.said.loopMm === undefined ? intoSuchALoop(text, at) : undefined;
+  if (inIt && inIt.value[1] > 0) {
+    told.said.loopMm = inIt.value[1];
+    return know(inIt.end);
+  }
   const aside = asides(text, at) ?? (isWound ? undefined : layerSaid(text, at));
   if (aside) return keep(aside.end);
   const shares = isFilled ? sharesInFigures(text, at) : undefined;
@@ -232,7 +256,7 @@ function step(told: Told, layers: Description[], text: string, at: number, index
     const end = take(told.said, text, at);
     if (end !== undefined) return know(end);
   }
-  const long = staple(text, at);
+  const long = staple(text, at) ?? (isFilled ? stapleByRule(text, at) : undefined);
   if (long) return keep(long.end);
   const fill = fills(text, at);
   if (fill) return fill.end;

@@ -91,6 +91,8 @@ export type Said = Partial<
     dryMinutes?: number;
     /** A size that was said without a word for what it measures. */
     size?: [LengthRule, LengthRule];
+    /** It was called a noodle: a bare length behind it is its own. */
+    isNoodle?: boolean;
     /** The size is how far along the shank it goes. */
     isLong?: boolean;
     /** A length that was said before another one: how thick a bunch of hair is. */

@@ -226,14 +226,23 @@ const endsBody = ({ role, form }: Pick<StepContext, "role" | "form">, end: Place
 const isBelow = (place: Place): boolean =>
   "landmark" in place && (place.landmark === "point" || place.landmark === "barb");
 
+/** What begins further behind than this, in shanks, is wound forward. */
+const BEHIND_MIDDLE = 0.55;
+const staysBehind = new Set<Role | undefined>(["tag", "butt", "tail"]);
+/** Which share of touching turns lies in front of the place that is told: all, half, or none of them. */
+function forwardOf(said: Said, { role }: StepContext, place: Place): number {
+  if (place.plus !== undefined || "part" in place || staysBehind.has(role)) return 0;
+  const along = alongShank(place);
+  if (said.begin && along <= 1 && (said.way === "forward" || along > BEHIND_MIDDLE)) return 1;
+  return isSame(place, { fraction: 0.5 }) ? 0.5 : 0;
+}
+
 /** One place is said: there it begins, or there it is. */
 function windingAt({ said, context, front, rear, tiedInAt }: Winding, place: Place): string[] {
   const { there } = said;
   if (endsByTurns(said)) {
-    said.from =
-      context.widthMm !== undefined && isSame(place, { fraction: 0.5 })
-        ? { fraction: 0.5, plus: { mm: -Number(((said.rule?.turns ?? 0) * context.widthMm * 0.5).toFixed(3)) } }
-        : place;
+    const mm = Number(((said.rule?.turns ?? 0) * (context.widthMm ?? 0) * forwardOf(said, context, place)).toFixed(3));
+    said.from = mm === 0 ? place : { ...place, plus: { mm: -mm } };
     return [];
   }
   if (there !== undefined && said.rule?.turns !== undefined && context.role !== "weight" && !said.palmered)

@@ -226,7 +226,9 @@ export const dressClauses: Clause[] = [
     ),
     () => undefined,
   ),
-  clause("a thin noodle", seq(opt(words("an?")), howThick, NOODLE), (s, [, t]) => void (s.thickness = t)),
+  clause("a thin noodle", seq(opt(words("an?")), howThick, NOODLE), (s, [, t]) => {
+    Object.assign(s, { thickness: t, isNoodle: true });
+  }),
   clause(
     "tapered 1 to 3",
     unless(ratio, match('\\s*(?:mm|cm|in\\b|"|of\\b|gape|shank|eye|body|times|/|%)')),
@@ -427,7 +429,7 @@ export const dressClauses: Clause[] = [
   clause(
     "a rope",
     words("(?:an?\\s+)?(?:dubbing\\s+)?(?:noodle|rope)(?!\\s+(?:of\\s+)?(?:about\\s+)?[\\d.])(?:\\s+of)?"),
-    () => undefined,
+    put({ isNoodle: true }),
   ),
   clause(
     "in touching turns",
@@ -487,6 +489,11 @@ export const dressClauses: Clause[] = [
     // “in a dubbing loop, 5 cm”: so long is the loop.
     if (s.loop && s.loopMm === undefined && "mm" in l && l.mm >= SHORTEST_NOODLE) {
       s.loopMm = l.mm;
+      return;
+    }
+    // “a thin noodle of olive fur, 40 mm”: so long is the noodle.
+    if (s.isNoodle && "mm" in l && l.mm >= SHORTEST_OF_IT) {
+      s.noodle = l;
       return;
     }
     s.fullness = "between" in l ? [l.between[0], l.between[1]] : samePair(l);

@@ -211,8 +211,9 @@ function lookAhead(
       at++;
       continue;
     }
-    if ((at > from || !atHead) && placeWords(text, at)) {
-      at = placeWords(text, at)?.end ?? at + m[0].length;
+    const place = placeWords(text, at);
+    if (place) {
+      at = place.end;
       continue;
     }
     const implied = atHead && first && role ? impliedBy[role] : undefined;

@@ -162,7 +162,8 @@ function actListedHead(r: Reading, t: Telling): void {
   if (found?.thread && !thread)
     bench.thread = objectOf({ ...t, told: { ...told, role: "thread", said: {} } }).component?.id;
   const isLong = said.size !== undefined && said.isLong === true;
-  if (said.rule === undefined && said.from === undefined && said.end === undefined && !isLong) return;
+  const isTurned = (said.rule ?? said.wraps) !== undefined;
+  if (!isTurned && said.from === undefined && said.end === undefined && !isLong) return;
   const wound: Told = { ...told, role: "head", part: "head", description: undefined };
   tellWind({ ...t, told: wound });
 }

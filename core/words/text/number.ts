@@ -48,7 +48,7 @@ const SIGN = "[½¼¾⅓⅔⅛⅜⅝⅞]";
 /**
  * A number as it is typed: 10, 1.5, 1,5, .02, 2½, 1 1/2, half, two thirds, six, twenty-four, one and a half, a dozen.
  */
-export const NUMBER = `(?:\\d+\\s+(?:and|&)\\s+\\d\\s*/\\s*\\d(?!\\d)|[2-7]\\s+(?:thirds|quarters|fifths|eighths)|an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|half\\s+a\\s+dozen|${WORD}\\s+and\\s+(?:an?\\s+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
+export const NUMBER = `(?:\\d+\\s+(?:and|&)\\s+\\d\\s*/\\s*\\d(?!\\d)|[1-9]\\s+and\\s+an?\\s+(?:${SHARE})|[2-7]\\s+(?:thirds|quarters|fifths|eighths)|an?\\s+couple\\s+of(?=\\s+(?:mm|millimet|eyes?\\b))|\\d+[\\s-]+\\d+\\s*/\\s*\\d+|\\d+\\s*/\\s*\\d+|(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:\\s*${SIGN})?|${SIGN}|half\\s+a\\s+dozen|${WORD}[\\s-]+and[\\s-]+(?:an?[\\s-]+(?:${SHARE})|${PART})|${PART}|${WORD}|an?)`;
 
 const mixed = new RegExp(`^(\\d+(?:[.,]\\d+)?|\\.\\d+)?\\s*(${SIGN})?$`);
 const ratio = /^(?:(\d+)(?:[\s-]+|\s+(?:and|&)\s+))?(\d+)\s*\/\s*(\d+)$/;
@@ -65,7 +65,7 @@ export function readNumber(text: string): number | undefined {
   const figures = mixed.exec(t);
   if (figures && t !== "")
     return Number((figures[1] ?? "0").replace(",", ".")) + (figures[2] ? (signs[figures[2]] ?? 0) : 0);
-  const [head, tail] = t.split(/\s+and\s+/, 2);
+  const [head, tail] = t.split(/[\s-]+and[\s-]+/, 2);
   if (tail !== undefined) {
     const [a, b] = [readNumber(head ?? ""), readNumber(tail)];
     return a === undefined || b === undefined ? undefined : a + b;

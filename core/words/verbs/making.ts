@@ -1,7 +1,7 @@
 import type { Telling, Waiting } from "../bench";
 import type { Kind, Said } from "../said";
 import type { Meant } from "./object";
-import { takeRest, takeShare } from "./shares";
+import { takeRest, takeShare, takeShareOfBody } from "./shares";
 import type { Material, MaterialForm } from "../../materials";
 import { spanOf } from "../clauses/common";
 import type { Role } from "../../recipe";
@@ -103,6 +103,7 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   )
     said.there = { landmark: "bend" };
   takeShare(said, role, t);
+  takeShareOfBody(said, role, t);
   inStrands(said, form);
   asManyTurns(said, component, bench);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);

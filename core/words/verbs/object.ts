@@ -11,6 +11,7 @@ import { lastBody } from "./lastBody";
 import { PARTS, roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
 import { FRONT } from "./shares";
+import { asStiffAsUsed } from "./stiffness";
 
 /** Parts that are of feathers with barbs. */
 export const barbed = new Set<Role>(["hackle", "collar", "throat"]);
@@ -26,7 +27,7 @@ export interface Meant {
 export function objectOf(telling: Telling): Meant {
   const t = withWeight(telling);
   const { told, bench } = t;
-  const found = told.description && (sameAsPart(t) ?? bench.resolve(told.description));
+  const found = told.description && (sameAsPart(t) ?? asStiffAsUsed(t, bench.resolve(told.description)));
   const material = found?.material;
   if (found && told.description) noteFound(t, told.description, found);
   const role =

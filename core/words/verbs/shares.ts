@@ -51,6 +51,26 @@ export function takeShare(said: Said, role: Role | undefined, { told, text, benc
   }
 }
 
+/** Wound over a body, and nothing of it in front of that. */
+const overBody = new Set<Role | undefined>(["hackle", "rib"]);
+/** Weight and what is wound leave so many eye lengths, where nothing else says how many. */
+const CLEAR_EYES = 2;
+
+/**
+ * “Grizzly over the front half”: over that share of the body, where there is one; weight and hackle leave the eye of the
+ * hook clear all the same.
+ */
+export function takeShareOfBody(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {
+  const { from, to } = said;
+  if (!(overBody.has(role) || role === "weight") || !from || !to || !("fraction" in to) || to.plus) return;
+  if (!isSame(from, { landmark: "eye" }) || !frontShare.test(text.slice(told.at, told.end))) return;
+  const body = role === "weight" ? undefined : lastBody(bench);
+  const front = body && [body.from, body.to ?? body.from].sort((x, y) => alongShank(x) - alongShank(y))[0];
+  said.from = front ?? { eyeLengths: CLEAR_EYES };
+  if (front && "fraction" in front && !front.plus)
+    said.to = { fraction: Number((front.fraction + (1 - front.fraction) * to.fraction).toPrecision(3)) };
+}
+
 /** Where a body ends, as usual. */
 export const FRONT = 0.3;
 

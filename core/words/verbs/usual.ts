@@ -4,6 +4,7 @@ import type { Bench, Telling } from "../bench";
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import { barbed, type Meant } from "./object";
+import { isOfStem } from "../finish";
 import { looseLeft } from "../told";
 import { sayLength } from "../say/length";
 
@@ -86,7 +87,8 @@ export function askHowFull(said: Said, kind: Kind, { told, line }: Telling, wher
 }
 
 /**
- * “2 mm, three times the shank”: of hair the first is how thick it is, of slips how wide; of all else it is asked which
+ * “2 mm, three times the shank”: of hair the first is how thick it is, of slips how wide, of
+ * fibres so much of the stem; of all else it is asked which
  * length holds.
  */
 export function thickOrLong(
@@ -108,6 +110,11 @@ export function thickOrLong(
   }
   if (form === "quill" || said.isSlips) {
     said.amount ??= { slipWidth: thick };
+    return;
+  }
+  // “4 mm of pheasant tail, a shank long”: so much of the stem.
+  if (isOfStem.has(form) && said.amount === undefined && "mm" in thick) {
+    said.amount = { spanMm: thick.mm };
     return;
   }
   line.asks.push({

@@ -14,6 +14,9 @@ const THICKEST_ALONE = 5;
 /** “Slips, a pair, 2 mm wide”: one from either side, each so wide. */
 const isPair = (a: LayAmount): boolean => "feathers" in a && a.feathers === 2 && a.paired === true;
 
+/** So many mm of a feather's stem are taken at most. */
+const MOST_OF_STEM_MM = 25;
+
 export const bySize: Clause[] = [
   clause(
     "half a matchstick thick",
@@ -106,7 +109,7 @@ export const bySize: Clause[] = [
     },
   ),
   clause("2 mm of hair", seq(absolute, words("of(?!\\s+(?:fibres?|fibers?|stem|barbs?|it|the)\\b)")), (s, [mm]) => {
-    if (s.amount !== undefined || s.ofMm !== undefined || mm > 8) return false;
+    if (s.amount !== undefined || s.ofMm !== undefined || mm > MOST_OF_STEM_MM) return false;
     s.ofMm = mm;
   }),
   clause("1.5 mm thick clump", seq(absolute, words("(?:thick\\s+)?(?:clump|bunch|bundle)")), (s, [mm]) => {
