@@ -89,8 +89,20 @@ const coatsBehind =
 
 const counting = /^(?:\d|½|(?:an?|one|two|three|four|five|six|eight|ten|twelve|half)\s)/;
 /** “tag, 4 turns of oval silver”, “wing, grey squirrel”: behind the comma stands how much, or of what colour. */
+const placedOrLong =
+  /^(?:slips?|clump|bunch|tied\s+in|barbs|undersized|oversized|upright|spent|split|twice|half\s+(?:as|the)|equal\s+to|twisted|palmered|parachute|mixed|rolled|paired|low|flat|fibres|picked\s+out|combed\s+out|brushed\s+out|as\s+long\s+as|to\s+the|on\s+(?:each|both|either|the|top)|at\s+the|behind\s+the|in\s+front\s+of|from\s+the)\b/;
 const saysOfWhat = (behind: string): boolean =>
-  counting.test(behind) || (isColour(/^[a-z]+/.exec(behind)?.[0] ?? "") && !verbAt(behind, 0));
+  counting.test(behind) ||
+  placedOrLong.test(behind) ||
+  (!verbAt(behind, 0) && (isColour(/^[a-z]+/.exec(behind)?.[0] ?? "") || isStuffAlone(behind.split(/[,;.]/)[0] ?? "")));
+/** “wing, mallard quill, …”, “hackle, grizzly, …” */
+function isStuffAlone(words: string): boolean {
+  const all = words.trim().split(/\s+/);
+  const last = all.at(-1) ?? "";
+  return all.length <= 4 && all.every((w) => /^[a-z'-]+$/.test(w)) && (isNoun(last) || isNoun(all.slice(-2).join(" ")) || isKind(all));
+}
+const isNoun = (words: string): boolean => nounMeans(words) !== undefined;
+const isKind = (all: readonly string[]): boolean => all.every((w) => modifiers.has(w) || isColour(w));
 
 /** @param text one line in small letters with plain signs */
 export function headOf(text: string): LineHead {

@@ -37,7 +37,7 @@ const shade =
 export const isShadedColour = (words: string): boolean =>
   words !== "" && words.split(/\s+/).every((w) => isColour(w) || shade.test(w));
 const twoColours = match(
-  "(?:one\\s+)?(\\p{L}+)(?:\\s+and\\s+|(?=[\\s,]+one\\s)[\\s,]+)(?:one\\s+)?(\\p{L}+)(?:\\s+(?:mixed|together|wound\\s+together))?(?=\\s*(?:[,;.]|$))",
+  "(?:one\\s+)?(\\p{L}+)(?:\\s+and\\s+|,?\\s+(?:and\\s+)?then\\s+|(?=[\\s,]+one\\s)[\\s,]+)(?:one\\s+)?(\\p{L}+)(?:\\s+(?:mixed|together|wound\\s+together))?(?=\\s*(?:[,;.]|$))",
 );
 export const isHackleRole = (role: Role | undefined): boolean => role === "hackle" || role === "collar";
 /** “Front hackle: brown and grizzle mixed”: one of each. */

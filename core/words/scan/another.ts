@@ -7,7 +7,7 @@ import { overItAt } from "./heads";
 import { actionAt } from "./lead";
 import { words, oneOf, seq, skipBlanks as skip, match } from "../parse";
 import { NUMBER_WORD } from "../text/number";
-import { impliedBy } from "../named";
+import { impliedBy, isHackleRole } from "../named";
 import { isReferenceToo } from "./references";
 import { descriptionAt, formSaid } from "../description";
 import { sameDescription } from "../counted";
@@ -72,6 +72,9 @@ function countsAnother(told: Told, text: string, at: number, context: ScanContex
   // “20 strands pearl and 10 of silver”: nobody knows yet what the first are of, but they are counted.
   const isTold = told.description !== undefined || (told.said.amount !== undefined && told.rest.length > 0);
   if (!isTold && told.said.rule?.turns !== undefined && told.rest.length > 0) return turnsOfAnother(text, at, context);
+  // “three turns of brown, then three of grizzly”
+  const isWound = told.kind === "wind" && told.said.rule?.turns !== undefined && isHackleRole(told.role);
+  if (isTold && isWound) return turnsOfAnother(text, at, context, told.role);
   if (!isTold || told.kind !== "lay") return false;
   const counted = someOf(text, at);
   const implied = told.role && impliedBy[told.role];
@@ -92,9 +95,10 @@ function isAfterDone(told: Told, text: string, at: number, { index }: ScanContex
 const turnsOf = seq(countRead, words("(?:turns?\\s+|wraps?\\s+)?of(?:\\s+(?:the|an?))?"));
 
 /** “longish ginger, 3 turns, then 2 of guinea fowl”: the turns before are not the guinea fowl's. */
-function turnsOfAnother(text: string, at: number, { index }: ScanContext): boolean {
+function turnsOfAnother(text: string, at: number, { index }: ScanContext, role?: Told["role"]): boolean {
   const counted = turnsOf(text, at);
-  return counted !== undefined && descriptionAt(text, skip(text, counted.end), index) !== undefined;
+  const implied = role && impliedBy[role];
+  return counted !== undefined && descriptionAt(text, skip(text, counted.end), index, false, implied) !== undefined;
 }
 
 /** Coats and drops are another thing than what they go on. */

@@ -229,7 +229,8 @@ function lookAhead(
   return undefined;
 }
 
-const ownFibres = /^\s*(?:the\s+)?(?:fibres?|fibers?|barbs?)\s*$/;
+/** “fibres 1.5 x gape”: those of the hackle that is told of. */
+export const ownFibres = /^\s*(?:the\s+)?(?:fibres?|fibers?|barbs?)\s*$/;
 
 const foldedBand =
   /^(?!.*\b(?:turns?|wraps?|wound|wrapped|segments?|sections?)\b).*\b(?:foam|sheet|strip)\b.*\b(?:folded|pulled|brought|doubled)\s+(?:forwards?|over|back)\b/;

@@ -12,7 +12,10 @@ import { preparing, strippedSide, preparingFur } from "../madeReady";
 import { reasonAt } from "../lexicon/reasons";
 import { verbAt } from "../verbs";
 import { countedAt, bareCount } from "../counted";
-import { words } from "../parse";
+import { isHackleRole, isShadedColour } from "../named";
+import { setTurns } from "../clauses/wind/howOften";
+import { count as countRead } from "../text/count";
+import { seq, words } from "../parse";
 
 const bracketed = /\[[^\]]*\]/y;
 
@@ -45,6 +48,19 @@ const barbsStand = words(
 );
 const barbsStanding: Step = (here) => keep(here, here.told.description && barbsStand(here.text, here.at)?.end);
 
+const soManyOf = seq(countRead, words("of(?=\\s)"));
+const colourBehind = /^\s*(\p{L}+)(?:\s+(?:hackle|cock|saddle)s?)?\s*(?:[,.;]|$|then\b|and\b)/u;
+/** “Hackle: three of brown, then two of grizzly”: so many turns of each. */
+const turnsOfColour: Step = ({ told, text, at }) => {
+  const isOpen = told.kind === "wind" && isHackleRole(told.role) && told.said.rule?.turns === undefined;
+  const found = isOpen ? soManyOf(text, at) : undefined;
+  if (!found || found.value[0].n < 2 || !isShadedColour(colourBehind.exec(text.slice(found.end))?.[1] ?? ""))
+    return undefined;
+  setTurns(told.said, found.value[0], false);
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
+};
+
 const countedHere: Step = ({ told, text, at, context }) =>
   countedAt(told, text, at, context) ?? bareCount(told, text, at);
 
@@ -56,7 +72,7 @@ const steps: readonly Step[] = [
   madeReady,
   unlessGiven(reasonHere, finishAhead, anotherBegins, toRibHere, thicknessOf, thicknessBefore, strandsBehind),
   sayingAt,
-  unlessGiven(barbsStanding, countedHere, actionBehind, notThere, namedAt),
+  unlessGiven(barbsStanding, turnsOfColour, countedHere, actionBehind, notThere, namedAt),
 ];
 
 /** Reads one thing at a place into what is told. */

@@ -24,7 +24,7 @@ import { understand, type Mention, lead } from "./mention";
 import { besides, isAcross } from "./besides";
 import { bareGauge, isTurnsAlone, ofInch, bareEyes } from "../bareFigures";
 import { partRead } from "./parts";
-import { isStuffOfEyes } from "./kind";
+import { isStuffOfEyes, ownFibres } from "./kind";
 import { amountOf } from "../clauses/lay";
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
@@ -93,6 +93,8 @@ export function description({ told, text, at, context }: Here, atHead: boolean):
   const found = describedAt(told, text, at, begin, context, atHead);
   // “the centre of the hook”: the hook is where it lies, never what it is tied of.
   if (!found || formSaid(found) === "hook") return undefined;
+  // “Hackle: barbs a gape long, hen”: they are no stuff of their own.
+  if (!told.description && isHackleRole(told.role) && ownFibres.test(found.text)) return undefined;
   const mention = { told, text, at, begin, found, atHead };
   if (isOfAnother(mention)) return "another";
   if (isTakenOver(mention) || isTiedWith(mention) || isWoundOver(mention)) return understand(mention);
@@ -100,7 +102,8 @@ export function description({ told, text, at, context }: Here, atHead: boolean):
   return takeStuff(mention, start !== undefined || atHead);
 }
 
-const turnsBefore = /\b(?:turns?|wraps?)\s+(?:of\s+)?$/;
+const turnsBefore = /\b(?:turns?|wraps?)\s+(?:each\s+)?(?:of\s+)?$|\b(?:[2-9]|two|three|four|five|six)\s+of\s+$/;
+const commaBefore = /,\s*$/;
 /** A description at a place, or words that make one where the clause says of what kind it is. */
 function describedAt(
   told: Told,
@@ -114,12 +117,14 @@ function describedAt(
   const isFirst = told.description === undefined;
   const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
   // “Hackle: 3 turns pale ginger”: of what a hackle is.
-  const isOfTurns = isFirst && isHackleRole(role) && turnsBefore.test(text.slice(Math.max(0, begin - 12), begin));
+  const isOfTurns = isFirst && isHackleRole(role) && turnsBefore.test(text.slice(Math.max(0, begin - 16), begin));
   const implied = (atHead || isOr || isOfTurns) && role ? impliedBy[role] : verb === "start" ? "thread" : undefined;
   const isThreadHead = atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(part);
   const stuff = descriptionAt(text, begin, index, atHead, implied);
   return (
-    (atHead && isFirst && isHackleRole(role) ? bothHackles(text, begin) : undefined) ??
+    (isFirst && isHackleRole(role) && (atHead || isOfTurns || commaBefore.test(text.slice(0, begin)))
+      ? bothHackles(text, begin)
+      : undefined) ??
     (verb === "dub" && isFirst ? coloursDubbed(text, begin) : undefined) ??
     asDubbing(asHair(stuff, role, text.slice(Math.max(0, begin - 16), begin), text.slice(stuff?.end ?? begin)), verb) ??
     (atHead ? dubbedOf(text, begin) : undefined) ??

@@ -438,7 +438,7 @@ export const takeOverVerb = verb(
     "(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay(?!\\s+down\\b)|flip|turn|push|press)(?!(?:ed)?\\s+(?:over|a?round)\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b)(?!\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)",
     "fold\\s+(?:back|over(?!\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b)|forward|double)",
     "pull\\s+(?:over|forward|back|down)",
-    "split(?!\\s+(?:tails?|wings?|thread)\\b(?:\\s+(?:of|with|from)\\b|\\s*[:,]))",
+    "split(?!\\s*,|\\s+(?:tails?|wings?|thread)\\b(?:\\s+(?:of|with|from)\\b|\\s*[:,]))",
     "divide",
     "separate",
   ),
