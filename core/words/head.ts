@@ -66,7 +66,7 @@ const hookAhead =
 const threadAhead = /^(?:[a-z]+\s+){0,3}(?:\d{2,3}(?:\s*d(?:en(?:ier)?)?)?|\d{1,2}\/0)\s*$/;
 /** “th orange 50d”. */
 const bareThread = /^th\s(?:[a-z]+\s+){0,3}\d{2,3}\s*d(?:en)?\.?\s*$/;
-const shorthandSign = /^([a-z]{1,2})\s*[:=]\s*/;
+const shorthandSign = /^([a-z]{1,2})\s*(?:[:=]|-(?=\s))\s*/;
 
 /** A line of a card: “white 210 denier”, “4/0 long shank”. */
 const threadAlone =

@@ -170,7 +170,7 @@ export function loopAt(text: string, at: number, index: CabinetIndex, open?: Tol
     delete told.said.there;
   }
   told.end = place;
-  told.description = mixed(layers, text);
+  told.description = mixed(layers);
   return told;
 }
 /** “… and wind 3 turns behind the eye”: what is wound there is the fly’s collar. */
@@ -233,7 +233,7 @@ function step(told: Told, layers: Description[], text: string, at: number, index
   const aside = asides(text, at) ?? (isWound ? undefined : layerSaid(text, at));
   if (aside) return keep(aside.end);
   const shares = isFilled ? sharesInFigures(text, at) : undefined;
-  const blend = shares && inShares(mixed(layers, text) as Description, shares.value);
+  const blend = shares && inShares(mixed(layers) as Description, shares.value);
   if (shares && blend) {
     layers.splice(0, layers.length, blend);
     return know(shares.end);
@@ -316,7 +316,11 @@ const asFibre = (d: Description): Description =>
     ? d
     : { ...d, means: { ...d.means, form: "dubbing" } };
 
-function mixed(layers: readonly Description[], text: string): Description | undefined {
+/** “white fox, flash and pink fox” */
+const listOf = (names: readonly string[]): string =>
+  [names.slice(0, -1).join(", "), names.at(-1) ?? ""].filter(Boolean).join(" and ");
+
+function mixed(layers: readonly Description[]): Description | undefined {
   const [first] = layers;
   const last = layers[layers.length - 1];
   if (!first || !last) return first;
@@ -327,7 +331,7 @@ function mixed(layers: readonly Description[], text: string): Description | unde
   return {
     at: first.at,
     end: last.end,
-    text: text.slice(first.at, last.end),
+    text: listOf(layers.map((l) => l.text.trim())),
     means: { form: "dubbing" },
     parts: [...layers],
     laid: true,

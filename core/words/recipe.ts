@@ -1,5 +1,7 @@
 import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, lineOf } from "./reading";
 import { Bench, type LineNotes } from "./bench";
+import { inOneForm } from "./text/oneForm";
+import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
 import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
@@ -64,7 +66,7 @@ class RecipeReader implements Reading {
   ) {
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
-    const small = lines.map((l, i) => (i < MOST_LINES ? plain(l.slice(0, LONGEST_LINE)) : ""));
+    const small = lines.map((l, i) => (i < MOST_LINES ? wrapsAsTurns(inOneForm(plain(l.slice(0, LONGEST_LINE)))) : ""));
     const ahead = small.map(headingOf);
     const told = small.map((l, i) => " ".repeat(ahead[i] ?? 0) + l.slice(ahead[i]));
     const own = withoutNumbers(told).map((l) => inOwnMeasures(l, context.numberWords));

@@ -468,7 +468,7 @@ export const MANNER = anyOf(
   "(?:sitting|lying|laid|set|standing|riding)\\s+(?:low|high|flat|upright|down)(?:\\s+(?:on|over|along)\\s+the\\s+(?:back|body|shank|hook))?",
   "(?:blended|melted|worked)\\s+in(?=\\s*(?:[,.;]|$))",
   "wraps\\s+(?:firm|tight|loose|snug)(?:\\s+but\\s+not\\s+(?:cutting|too\\s+tight|crushing)(?:\\s+(?:it|them|the\\s+\\w+))?)?",
-  "(?<![,;]\\s|and\\s)(?:strok|brush|sweep|comb|pull|preen)ing\\s+(?:the\\s+)?(?:\\w+\\s+)?(?:fibres?|fibers?|barbs?|hairs?|it|them)\\s+(?:back(?:wards)?|rearwards?|out\\s+of\\s+the\\s+way)(?:\\s+(?:after|with|at|on|between)\\s+(?:each|every)\\s+(?:turn|wrap))?",
+  "(?<![,;]\\s*|and\\s+)(?:strok|brush|sweep|comb|pull|preen)ing\\s+(?:the\\s+)?(?:\\w+\\s+)?(?:fibres?|fibers?|barbs?|hairs?|it|them)\\s+(?:back(?:wards)?|rearwards?|out\\s+of\\s+the\\s+way)(?:\\s+(?:after|with|at|on|between)\\s+(?:each|every)\\s+(?:turn|wrap))?",
   "in\\s+an?\\s+(?:second|third|further)\\s+layer",
   "twisted\\s+(?:on|together|up|round|into\\s+a\\s+rope)?\\s*(?:with|round|around)\\s+the\\s+(?:tying\\s+)?thread",
   "colou?red\\s+with\\s+an?\\s+(?:\\w+\\s+)?(?:marker|pen|felt\\s+tip)(?:\\s+(?:pen|for\\s+the\\s+\\w+))?",

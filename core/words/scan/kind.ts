@@ -37,6 +37,9 @@ const kindOfVerb: Partial<Record<VerbId, Kind>> = {
 
 const slidOn = /\b(?:tubing|piping)\b.*\b(?:slid|slipped|pulled|threaded|pushed)\s+(?:on\b|over\b|onto\b)/;
 
+/** “Tie off the wire with three turns and break it”: the turns are the thread’s. */
+const tiesOff = /^\W*(?:(?:and|then|now|next|finally)\s+)*ti(?:e|ed|ing)\s+(?:(?:it|the\s+\w+)\s+)?off\b/;
+
 /** Which clauses belong to what is told; the form is that of its material, where one is named. */
 export function kindOfTold(
   verb: VerbId | undefined,
@@ -107,7 +110,8 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   const form = isBareEyes ? "eyes" : formAhead(ahead, role, told.part, context);
   // “Tail: breast feather, wound as a hackle, 3 turns”
   const isWound = (role === "tail" || role === "hackle" || role === "collar") && asHackle.test(sentence);
-  told.kind = isWound ? "wind" : kindOfTold(told.verb, role, form, sentence);
+  const isTiedOff = told.verb === "hold" && tiesOff.test(text.slice(told.at));
+  told.kind = isWound ? "wind" : isTiedOff ? "lay" : kindOfTold(told.verb, role, form, sentence);
   // “Cover the head with resin”: what is liquid is not wound.
   if (form === "liquid" && isCovering(told, text)) Object.assign(told, { kind: "glue", verb: "finish" });
 }

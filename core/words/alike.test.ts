@@ -1,0 +1,63 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+import { cabinet, hooks } from "./corpus/cabinet";
+import { readRecipe, sayStep } from "./index";
+
+/** Ways to type the same, of which none may change what is read. */
+const ways: [string, (line: string) => string][] = [
+  ["a stop at the end of a line", (l) => (/[.!?:,]$/.test(l) ? l : `${l}.`)],
+  ["no stop at the end of a line", (l) => l.replace(/\.$/, "")],
+  ["capitals", (l) => l.toUpperCase()],
+  ["wide blanks", (l) => l.replace(/, /g, ",  ")],
+  ["blanks that do not break", (l) => l.replace(/(\d) (mm|cm|turns|fibres)/g, "$1\u00a0$2")],
+  ["bullets", (l) => (/^\s*(?:[-*•\d(]|step)/i.test(l) ? l : `• ${l}`)],
+  ["gap", (l) => l.replace(/\bgape\b/g, "gap")],
+  ["American spelling", (l) => l.replace(/\bfibre/g, "fiber").replace(/\bgrey\b/g, "gray")],
+  ["no blank before mm", (l) => l.replace(/(\d) mm\b/g, "$1mm")],
+  ["millimetres", (l) => l.replace(/(\d) ?mm\b/g, "$1 millimetres")],
+];
+
+/** Every so many recipes of the corpus: all of them would take a minute. */
+const EVERY = 25;
+const folder = new URL("corpus/", import.meta.url);
+const recipes = readdirSync(folder)
+  .filter((f) => f.endsWith(".txt"))
+  .sort()
+  .filter((_, i) => i % EVERY === 0)
+  .map((f) => readFileSync(new URL(f, folder), "utf8").split("\n===")[0]?.trimEnd() ?? "");
+
+/** What is read of each line; a line that is asked about is no reading. */
+function readingOf(text: string): (string | undefined)[] {
+  const { lines, recipe } = readRecipe(text, { materials: cabinet, hooks });
+  return lines.map((line) =>
+    line.asks.length > 0
+      ? undefined
+      : line.steps
+          .map((id) => {
+            const step = recipe.steps.find((s) => s.id === id);
+            const part = recipe.components.find((c) => c.id === step?.component);
+            return `${part?.role ?? ""}: ${step ? sayStep(step) : ""}`;
+          })
+          .join(" / "),
+  );
+}
+const usual = recipes.map(readingOf);
+
+test.each(ways)("%s", (_label, way) => {
+  let changed = 0;
+  const otherwise = recipes.flatMap((text, n) => {
+    const lines = text.split("\n");
+    // The first line is a name.
+    const typed = lines.map((l, i) => (i === 0 ? l : way(l)));
+    if (typed.join("\n") === text) return [];
+    const now = readingOf(typed.join("\n"));
+    return now.flatMap((reading, i) => {
+      if (typed[i] === lines[i]) return [];
+      changed++;
+      const was = usual[n]?.[i];
+      return was === undefined || reading === undefined || was === reading ? [] : [`${typed[i]} → ${reading}`];
+    });
+  });
+  expect(changed).toBeGreaterThan(2);
+  expect(otherwise).toEqual([]);
+});

@@ -1,0 +1,57 @@
+import { describe, expect, test } from "vitest";
+import { inOneForm } from "./oneForm";
+import { wrapsAsTurns } from "./wraps";
+
+/** Blanks are only there to keep places where they were. */
+const close = (text: string): string => text.replace(/\s+/g, " ").trim();
+
+describe("inOneForm", () => {
+  const cases: [string, string][] = [
+    ["• tail: 6 fibres", "tail: 6 fibres"],
+    ["- tail", "tail"],
+    ["8\u00a0mm", "8 mm"],
+    ["a 4 millimetre bead", "a 4 mm bead"],
+    ["3 millimeters", "3 mm"],
+    ["a 12 cm loop", "a 120mm loop"],
+    ["1.5 cm", "15 mm"],
+    ["0,4 cm strip", "4 mm strip"],
+    ["2.25cm", "22.5mm"],
+    ["to mid hook shank", "to mid-shank"],
+    ["wire = 10 turns", "wire: 10 turns"],
+    ["wings: a pair, height = shank", "wings: a pair, height = shank"],
+    ["size 10 cmx", "size 10 cmx"],
+  ];
+  test.each(cases)("%j", (typed, read) => {
+    expect(close(inOneForm(typed))).toBe(read);
+    expect(inOneForm(typed)).toHaveLength(typed.length);
+  });
+});
+
+describe("wraps that are turns", () => {
+  const turns = [
+    "rib with 7 wraps oval copper",
+    "rib: fine wire, 5 wraps",
+    "whip finish with four wraps",
+    "throat: blue hackle, 2 wraps, pulled down",
+    "hackle: dun, four wraps behind, three in front",
+    "hackle: cock, tied in at the post, 4 wraps",
+    "legs: 3 wraps of partridge",
+    "bring the wire forward with five wraps",
+    "one strand of gold wire, 5 open wraps",
+    "two wraps, no more",
+    "spin cdc in a loop, 3 wraps behind the bead",
+  ];
+  test.each(turns)("%s", (line) => expect(wrapsAsTurns(line)).toBe(line.replace("wraps", "turns")));
+  const held = [
+    "tie it down with 3 wraps",
+    "tail: 6 fibres, tied in with five wraps",
+    "post: white yarn, 8 wraps up the base",
+    "eyes: dumbbell, lashed with 12 x-wraps",
+    "body: tubing, bound down at the bend with red thread, 6 wraps",
+    "six firm wraps",
+    "rib: wire, held by two wraps of thread",
+    "thread: black; 5 wraps for every tie-in",
+    "now wrap it forward",
+  ];
+  test.each(held)("those that hold stay: %s", (line) => expect(wrapsAsTurns(line)).toBe(line));
+});
