@@ -1,6 +1,7 @@
 import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, lineOf } from "./reading";
 import { Bench, type LineNotes } from "./bench";
 import { inOneForm } from "./text/oneForm";
+import { speltOut, type Spelt } from "./text/spelt";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
 import type { Told, ScanContext } from "./told";
@@ -47,8 +48,10 @@ const LONGEST_LINE = 1500;
  * @returns the lines with what was understood, doubted and taken as usual; the recipe that they make
  */
 export function readRecipe(text: string, context: RecipeContext): RecipeReading {
-  const lines = text.split(/\r?\n/);
-  return new RecipeReader(lines, context).read();
+  const typed = text.split(/\r?\n/);
+  // The first line is a name.
+  const spelt = typed.map((l, i) => (i === 0 || l.length > LONGEST_LINE ? undefined : speltOut(l)));
+  return new RecipeReader(typed, spelt, context).read();
 }
 
 class RecipeReader implements Reading {
@@ -60,10 +63,15 @@ class RecipeReader implements Reading {
   readonly out: RecipeLine[];
   readonly scanContext: ScanContext;
 
+  readonly lines: string[];
+
   constructor(
-    readonly lines: string[],
+    private readonly typed: readonly string[],
+    private readonly spelt: readonly (Spelt | undefined)[],
     readonly context: RecipeContext,
   ) {
+    const lines = typed.map((l, i) => spelt[i]?.text ?? l);
+    this.lines = lines;
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
     const small = lines.map((l, i) => (i < MOST_LINES ? wrapsAsTurns(inOneForm(plain(l.slice(0, LONGEST_LINE)))) : ""));
@@ -125,6 +133,7 @@ class RecipeReader implements Reading {
     askLostStuff(this);
     askLostLengths(this);
     askUnused(this);
+    this.asTyped();
     const recipe = assemble(this);
     markStated(this, recipe);
     for (const line of this.out) line.notes = [...new Set(line.notes)];
@@ -135,6 +144,19 @@ class RecipeReader implements Reading {
       name: this.bench.facts.name,
       style: this.bench.facts.style,
     };
+  }
+
+  /** What was read of the lines as they were spelt out stands where it was typed. */
+  private asTyped(): void {
+    this.out.forEach((line, i) => {
+      const spelt = this.spelt[i];
+      const typed = this.typed[i] ?? "";
+      if (!spelt || spelt.text === typed) return;
+      const where = ([a, b]: readonly [number, number]): [number, number] => [spelt.typedAt(a), spelt.typedAt(b)];
+      line.text = typed;
+      line.marks = line.marks.map((m) => ({ ...m, at: where(m.at) }));
+      for (const ask of line.asks) ask.at = where(ask.at);
+    });
   }
 
   private line(i: number): RecipeLine {

@@ -148,8 +148,12 @@ export const loopLoad: readonly Clause[] = [
 ];
 
 const goesOnTo = words("(?:and\\s+)?(?:up\\s+|on\\s+)?to\\b");
-const roundEyes = words("(?:(?:figure-eighted|figured|wrapped|wound|dubbed)\\s+)?a?round\\s+the\\s+eyes(?!\\s+of\\b)");
-const roundWing = words("a?round\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)");
+const CROSSING =
+  "(?:(?:in\\s+|with\\s+)?(?:an?\\s+)?figures?[- ](?:of[- ])?(?:eights?|8s?)(?:[- ]?ed)?|figure-eighted|figured|cross(?:ed|ing)|criss-?cross(?:ed|ing)?)\\s+";
+const roundEyes = words(`(?:${CROSSING}|(?:wrapped|wound|dubbed)\\s+)?a?round\\s+the\\s+eyes(?!\\s+of\\b)`);
+const roundWing = words(
+  `(?:${CROSSING})?a?round\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)`,
+);
 /** From so many eye lengths in front of a part to as many behind it. */
 const onBothSidesOf =
   (part: string, eyes: number) =>

@@ -16,6 +16,7 @@ describe("inOneForm", () => {
     ["1.5 cm", "15 mm"],
     ["0,4 cm strip", "4 mm strip"],
     ["2.25cm", "22.5mm"],
+    ["a 6cm loop", "a 6cm loop"],
     ["to mid hook shank", "to mid-shank"],
     ["wire = 10 turns", "wire: 10 turns"],
     ["wings: a pair, height = shank", "wings: a pair, height = shank"],

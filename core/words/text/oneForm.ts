@@ -1,14 +1,17 @@
 /** A figure in centimetres as one in millimetres: “1.5 cm” is 15 mm. */
 function inMillimetres(all: string, whole: string, part = "", blank = ""): string {
   const mm = Number((Number(`${whole}.${part || "0"}`) * 10).toFixed(3));
-  const short = `${mm}${blank}mm`;
-  return short.length > all.length ? `${mm}mm`.padEnd(all.length) : short.padEnd(all.length);
+  // “6cm” has no room for it.
+  const fits = [`${mm}${blank}mm`, `${mm}mm`].find((written) => written.length <= all.length);
+  return fits?.padEnd(all.length) ?? all;
 }
 
 /** What is written in several ways, each as one of them that is no longer. */
 const forms: readonly [RegExp, (all: string, ...groups: string[]) => string][] = [
   // “• Tail: …”, “* tail”: what only shows that a list goes on.
   [/^\s*[-*•▪‣●◦·]\s+(?=\S)/u, (all) => " ".repeat(all.length)],
+  // A stop at the end of a line says nothing.
+  [/(?<=[\p{L}\d)"%])\.(?=\s*$)/u, () => " "],
   [/[\t\u00a0\u2000-\u200a\u202f]/gu, () => " "],
   [
     /(?<![\d.,/])(\d+)(?:[.,](\d{1,2}))?(\s*)(?:cms?|centimet(?:re|er)s?)(?![\p{L}\p{N}])/gu,

@@ -57,8 +57,8 @@ const overBody = new Set<Role | undefined>(["hackle", "rib"]);
 const CLEAR_EYES = 2;
 
 /**
- * “Grizzly over the front half”: over that share of the body, where there is one; weight and hackle leave the eye of the
- * hook clear all the same.
+ * “Grizzly over the front half”: over that share of the body, where there is one; weight and hackle leave the eye of
+ * the hook clear all the same.
  */
 export function takeShareOfBody(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {
   const { from, to } = said;

@@ -1,0 +1,33 @@
+import { describe, expect, test } from "vitest";
+import { speltOut } from "./spelt";
+
+describe("speltOut", () => {
+  const cases: [string, string][] = [
+    ["wind it down & back to bend", "wind it down and back to the bend"],
+    ["from half way round bend to behind eye", "from half way round the bend to behind the eye"],
+    ["low over body, height of gape", "low over the body, height of the gape"],
+    ["two thirds up shank", "two thirds up the shank"],
+    ["as long as body", "as long as the body"],
+    ["both sides of wing", "both sides of the wing"],
+    // What something is of, and not where.
+    ["12 turns of lead", "12 turns of lead"],
+    ["over lead wire", "over lead wire"],
+    ["two turns of hackle", "two turns of hackle"],
+    ["tied at the tie-down point", "tied at the tie-down point"],
+    ["to tail of 6 fibres", "to tail of 6 fibres"],
+    ["black&white", "black&white"],
+  ];
+  test.each(cases)("%s", (typed, spelt) => expect(speltOut(typed).text).toBe(spelt));
+
+  test("each place leads back to where it was typed", () => {
+    const typed = "Rib down & back to bend, 5 turns";
+    const { text, typedAt } = speltOut(typed);
+    for (const word of ["Rib", "down", "back", "to", "bend", "5 turns"]) {
+      const at = text.indexOf(word);
+      expect(typed.slice(typedAt(at), typedAt(at + word.length)), word).toBe(word);
+    }
+    const and = text.indexOf("and");
+    expect(typed.slice(typedAt(and), typedAt(and + "and".length))).toBe("&");
+    expect(typedAt(text.length)).toBe(typed.length);
+  });
+});

@@ -1,0 +1,41 @@
+/** A line as it is read, and where each place of it stands in the line as it was typed. */
+export interface Spelt {
+  text: string;
+  /** @param at a place in `text`, its end included @returns that place in what was typed */
+  typedAt: (at: number) => number;
+}
+
+const PLACE =
+  "bend|eye|shank|hook(?:\\s+(?:shank|eye|bend|point))?|point|barb|gape|gap|body|abdomen|thorax|tail|wings?|wing\\s+(?:case|post|base|root)|post|bead|cone|hackle|collar|head|eyes|weight|lead|throat|butt|tag|middle|base|root";
+/** What goes on behind a place; anything else may be of what it is: “over lead wire”. */
+const GOES_ON =
+  "(?=\\s*(?:[,.;:)!]|$)|\\s+(?:and|then|&|or|in|with|to|for|so|as|before|after|is|are|at|by|leaving|again|back|forwards?|up|down|on|over|from|until)\\b)";
+const withoutArticle = new RegExp(
+  `(?<=(?<![\\w-])(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s)(?=(?:${PLACE})${GOES_ON})|(?<=\\b(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s)(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON})`,
+  "giu",
+);
+const ampersand = /(?<=\s)&(?=\s)/gu;
+
+/** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
+export function speltOut(typed: string): Spelt {
+  const puts = [
+    ...[...typed.matchAll(withoutArticle)].map((m) => ({ at: m.index, instead: 0, put: "the " })),
+    ...[...typed.matchAll(ampersand)].map((m) => ({ at: m.index, instead: 1, put: "and" })),
+  ].sort((a, b) => a.at - b.at);
+  if (puts.length === 0) return { text: typed, typedAt: (at) => at };
+  let text = "";
+  const from: number[] = [];
+  let done = 0;
+  const copyTo = (end: number): void => {
+    for (; done < end; done++) from.push(done);
+  };
+  for (const { at, instead, put } of puts) {
+    text += typed.slice(done, at) + put;
+    copyTo(at);
+    from.push(at, ...Array.from({ length: put.length - 1 }, () => at + instead));
+    done = at + instead;
+  }
+  text += typed.slice(done);
+  copyTo(typed.length);
+  return { text, typedAt: (at) => from[at] ?? typed.length };
+}
