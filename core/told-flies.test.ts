@@ -62,6 +62,7 @@ describe("flies as tiers tell them", () => {
       [
         "1010-customs-house-hump: PLACE_NOT_THERE",
         "1023-sluice-bay-baitfish: HOOK_SIZE_TOO_FAR",
+        "1034-slip-pier-midge: MATERIAL_UNKNOWN",
         "11-fussy-metric: PIECE_TOO_SHORT",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",

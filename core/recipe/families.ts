@@ -106,6 +106,8 @@ function moved(s: RecipeStep, role: Role | undefined, was: FamilyProportions, is
   )
     return { ...s, shown: is.shown[role] };
   if (s.do !== "wind" || !s.barb) return s;
-  const [old, fresh] = role === "collar" ? [was.collar, is.collar] : [was.hackle, is.hackle];
+  // A hackle of a soft feather has the barbs of a collar.
+  const isCollar = role === "collar" || same(s.barb, was.collar);
+  const [old, fresh] = isCollar ? [was.collar, is.collar] : [was.hackle, is.hackle];
   return same(s.barb, old) && !same(old, fresh) ? { ...s, barb: fresh } : s;
 }

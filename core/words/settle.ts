@@ -98,7 +98,7 @@ export function settle(said: Said, kind: Kind, context: StepContext): string[] {
     ...settleSpot(said, kind, role),
     ...settleAttitude(said, kind, role),
     ...((family ?? said.barbSteps) !== undefined && was === undefined && role
-      ? settleLengths(said, kind, role, form, family ?? "wet")
+      ? settleLengths(said, kind, { ...context, role, family: family ?? "wet" })
       : []),
   ];
   if (kind === "act" && said.minutes === undefined && said.act !== undefined) {
@@ -161,6 +161,13 @@ function settleWinding(said: Said, context: StepContext): string[] {
   if (said.stacked && said.from === undefined && (said.there ?? said.begin)) said.from = said.there ?? said.begin;
   if (said.from !== undefined) {
     if (said.stacked) said.to = said.from;
+    // “Wrap the wire over the body”, of what is not tied in at its front.
+    const { from, to } = said;
+    const isOverPart =
+      to !== undefined && "part" in from && "part" in to && from.part === to.part && from.end === "front";
+    const isFromBehind =
+      role === "rib" || (role === "hackle" && (!tiedInAt || alongShank(tiedInAt) > alongShank(from) + MOVED));
+    if (isFromBehind && isOverPart && to.end === "rear" && !from.plus && !to.plus) return set(said, to, from);
     return [];
   }
   const [front, usualRear] = zoneOf(role, context.hasBead) ?? (usualZones.body as [Place, Place]);
@@ -398,7 +405,13 @@ function settleAttitude(said: Said, kind: Kind, role: Role | undefined): string[
 }
 
 /** What is usual on this family of hooks, for a new step that says no length of its own. */
-function settleLengths(said: Said, kind: Kind, role: Role, form: MaterialForm | undefined, family: string): string[] {
+/** With more turns it is no soft collar, whatever it is called. */
+const MOST_SOFT_TURNS = 3;
+function settleLengths(
+  said: Said,
+  kind: Kind,
+  { role, form, family, isSoft }: StepContext & { role: Role; family: string },
+): string[] {
   const usual = proportionsOfFamily(family);
   const length: LengthRule | undefined = usual.shown[role];
   const isOpen =
@@ -412,7 +425,10 @@ function settleLengths(said: Said, kind: Kind, role: Role, form: MaterialForm | 
     return [`${sayLength(length)}, as on a ${family} hook`];
   }
   if (kind === "wind" && form === "hackle" && said.barb === undefined) {
-    const barb = role === "collar" ? usual.collar : usual.hackle;
+    // “Hackle: brown partridge, 2 turns”: a soft collar, by another name.
+    const isSparse = said.palmered !== true && (said.rule?.turns ?? MOST_SOFT_TURNS) <= MOST_SOFT_TURNS;
+    const isCollar = role === "collar" || (role === "hackle" && isSoft === true && isSparse);
+    const barb = isCollar ? usual.collar : usual.hackle;
     const steps = said.barbSteps ?? 0;
     said.barb = steps === 0 ? barb : [sizesOn(barb[0], steps), sizesOn(barb[1], steps)];
     return [

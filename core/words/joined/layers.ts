@@ -2,7 +2,8 @@ import { USUAL_FRONT } from "../settle";
 import { readNumber } from "../text/number";
 import { wordsOf, type Span, type Told } from "../told";
 
-const overIt = /\bover\s+(?:an?\s+|the\s+)?(?:(?:thin\s+|level\s+)*(?:layer|base|bed|underbody|foundation)\s+of\s+)?$/;
+const overIt =
+  /\bover\s+(?:an?\s+|the\s+|(?:one|two|1|2)\s+)?(?:(?:thin\s+|level\s+|flat\s+|single\s+)*(?:layers?|base|bed|underbody|foundation)\s+of\s+)?$/;
 
 /** “Flat gold tinsel, over a layer of white floss”: the floss is wound first. */
 export const withUnder = (all: Told[], text: string): Told[] => {
@@ -33,7 +34,7 @@ export const withUnder = (all: Told[], text: string): Told[] => {
 };
 
 const overWet =
-  /\bover\s+(?:an?\s+|the\s+|some\s+)?(?:(?:wet|fresh|tacky|thin|good|light)\s+)*(?:(?:layer|coat|bed|film|smear|drop|bit)\s+of\s+)?(?:(?:wet|fresh|tacky|thin)\s+)*$/;
+  /\bover\s+(?:an?\s+|the\s+|some\s+|one\s+)?(?:(?:wet|fresh|tacky|thin|good|light)\s+)*(?:(?:layer|coat|bed|film|smear|drop|bit)\s+of\s+)?(?:(?:wet|fresh|tacky|thin)\s+)*$/;
 
 /** “Biot, wound over a wet layer of cement, from the bend …”: the cement is there first, the rest is of the biot. */
 export function withWetUnder(all: Told[], text: string): Told[] {

@@ -53,6 +53,25 @@ export function partAt({ told, text, at }: Here): Next | undefined {
   return { told, end: found.end };
 }
 
+const ofStuff = match(
+  "an?\\s+(?:(?:front|rear|head|palmered|sparse|small|short|long|full|fine|open|close|neat)\\s+)*(hackle|collar|rib|tag|butt)\\s+of(?=\\s+(?!(?:the|it|its|that|this|them|which|about|\\d+|one|two|three|four|five|six|seven|eight)\\b)|\\s+(?:\\d+|one|two|three|four|five|six|seven|eight)\\s+turns?\\s+(?:of\\s+)?(?!the\\b|it\\b))",
+);
+/** “Wind a hackle of partridge”, “add a rib of gold wire”: a part, and what it is of. */
+export const partOfStuff: Step = ({ told, text, at }) => {
+  const isOpen = told.description === undefined && (told.verb === "wind" || told.verb === "tie in");
+  const found = isOpen ? ofStuff(text, at) : undefined;
+  const role = roleOfWord(found?.value[0] ?? "");
+  if (!found || role === undefined || (told.role !== undefined && told.role !== role)) return undefined;
+  Object.assign(told, { role, part: found.value[0] });
+  // “Add a rib of gold wire, five turns”: it is wound in the same breath.
+  if (told.verb === "tie in" && added.test(text.slice(told.at, at)) && inTurns.test(text.slice(at)))
+    Object.assign(told, { verb: "wind", kind: "wind" });
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
+};
+const added = /^\W*(?:(?:and|then|now|next)\s+)*(?:add|put\s+on|make|form)\b/;
+const inTurns = /^[^.;]*\bturns?\b/;
+
 const isHackleAs = (own: Role, as: Role): boolean => own === "hackle" && (as === "collar" || as === "hackle");
 
 /** “picked out underneath for legs”, “olive hare as abdomen”: they are what the body gives, or dubbed as that was. */

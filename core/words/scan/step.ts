@@ -5,7 +5,7 @@ import { nounFirst } from "./stuff";
 import { coatOfAnother, finishAhead, anotherBegins, actionBehind } from "./another";
 import { toRibHere, thicknessOf, thicknessBefore, strandsBehind } from "./thickness";
 import { sayingAt } from "./saying";
-import { notThere } from "./parts";
+import { notThere, partOfStuff } from "./parts";
 import { namedAt } from "./named";
 import { looseAt } from "../loose";
 import { preparing, strippedSide, preparingFur } from "../madeReady";
@@ -67,7 +67,7 @@ const countedHere: Step = ({ told, text, at, context }) =>
 /** What may stand at a place, in the order in which it is tried. */
 const steps: readonly Step[] = [
   inBrackets,
-  unlessGiven(nounFirst, coatOfAnother),
+  unlessGiven(partOfStuff, nounFirst, coatOfAnother),
   looseHere,
   madeReady,
   unlessGiven(reasonHere, finishAhead, anotherBegins, toRibHere, thicknessOf, thicknessBefore, strandsBehind),

@@ -19,6 +19,12 @@ const forms: readonly [RegExp, (all: string, ...groups: string[]) => string][] =
   ],
   [/(?<=\d\s*)(?:millimet(?:re|er)s?|mms)(?![\p{L}\p{N}])/gu, (all) => "mm".padEnd(all.length)],
   [/\bmid(?:dle)?[\s-]+hook[\s-]+shank\b/gu, (all) => "mid-shank".padEnd(all.length)],
+  [/\bwing-(?=case|pad|post|cover)/gu, () => "wing "],
+  // “Hackled with two turns of hen”: the part, and what it is of.
+  [
+    /(?<=^\s*|[,.;]\s+(?:and\s+)?)(hackle|wing|tail)(?:e?d)\s+with(?=\s)/gu,
+    (all, part = "") => `${part} of`.padEnd(all.length),
+  ],
   // “wire = 10 turns of …”
   [/^(\s*(?:[\p{L}'-]+\s+){0,3}[\p{L}'-]+)\s=(?=\s)/u, (_, ahead = "") => `${ahead}: `],
 ];

@@ -9,6 +9,9 @@ describe("speltOut", () => {
     ["two thirds up shank", "two thirds up the shank"],
     ["as long as body", "as long as the body"],
     ["both sides of wing", "both sides of the wing"],
+    ["rear 1/3 yellow, front 2/3 black", "rear third yellow, front two thirds black"],
+    ["wound to 2/3", "wound to two thirds"],
+    ["up to 1/2 inch", "up to 1/2 inch"],
     // What something is of, and not where.
     ["12 turns of lead", "12 turns of lead"],
     ["over lead wire", "over lead wire"],

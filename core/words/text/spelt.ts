@@ -16,11 +16,28 @@ const withoutArticle = new RegExp(
 );
 const ampersand = /(?<=\s)&(?=\s)/gu;
 
+const shareInFigures =
+  /(?<=\b(?:rear|back|front|fore|hind|middle|first|last|to|up|at|over)\s(?:the\s)?)([123]\/[234])(?![\d/])(?!\s*(?:"|in\b|inch|mm|cm|gapes?|eyes?|x\b|oz))/giu;
+const shares: Record<string, string> = {
+  "1/2": "half",
+  "1/3": "a third",
+  "2/3": "two thirds",
+  "1/4": "a quarter",
+  "3/4": "three quarters",
+};
+const ofAWhole = /\b(?:rear|back|front|fore|hind|middle|first|last)\s$/iu;
+/** “Rear 1/3”: the rear third. */
+function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string {
+  const words = shares[figures] ?? figures;
+  return ofAWhole.test(typed.slice(0, index)) ? words.replace(/^a /, "") : words;
+}
+
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string): Spelt {
   const puts = [
     ...[...typed.matchAll(withoutArticle)].map((m) => ({ at: m.index, instead: 0, put: "the " })),
     ...[...typed.matchAll(ampersand)].map((m) => ({ at: m.index, instead: 1, put: "and" })),
+    ...[...typed.matchAll(shareInFigures)].map((m) => ({ at: m.index, instead: m[0].length, put: inWords(typed, m) })),
   ].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at };
   let text = "";

@@ -82,7 +82,7 @@ export function verbGoingOnAt(text: string, at: number): { id: VerbId; end: numb
 export const participleAt: Reader<VerbId> = oneOf<VerbId>(
   map(
     words(
-      "(?:and\\s+)?(?:then\\s+)?(?:wound|wrapped|palmered|spiral(?:l)?ed)(?:\\s+(?:on|up|over|round(?!\\s+(?:the|its)\\s+(?:post|base|wing|root|bend)\\b)))?",
+      "(?:and\\s+)?(?:then\\s+)?(?:wound|wrapped|palmered|spiral(?:l)?ed)(?:\\s+(?:on|up|over(?!\\s+(?:the\\s+)?(?:(?:whole|front|rear)\\s+)?(?:body|abdomen|thorax|tinsel|floss|half|lot|shank))|round(?!\\s+(?:the|its)\\s+(?:post|base|wing|root|bend)\\b)))?",
     ),
     () => "wind" as const,
   ),

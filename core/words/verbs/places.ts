@@ -148,6 +148,15 @@ export function settleParts(value: unknown, t: Telling, before: string | undefin
   for (const v of Object.values(value)) settleParts(v, t, before);
 }
 
+/** “10 turns of lead at the thorax”: over all of it, wherever of it was meant. */
+export function weightInThorax(said: Said, role: Role | undefined, bench: Bench): void {
+  const { there } = said;
+  if (role !== "weight" || !there || !("part" in there) || there.part !== "thorax" || there.plus) return;
+  if ((said.from ?? said.begin ?? said.end) !== undefined || bench.ofRole("thorax")) return;
+  delete said.there;
+  Object.assign(said, { from: { part: "thorax", end: "front" }, to: { part: "thorax", end: "rear" } });
+}
+
 const isHackleRole = new Set<Role | undefined>(["hackle", "collar"]);
 
 /** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */
