@@ -39,7 +39,8 @@ export const ofInch = match("0?\\.\\d{2,3}");
 /** “Weight: 12 × .015”: of weights so thick is the wire. */
 export function bareGauge(text: string, at: number, part: string | undefined): Description | undefined {
   const kind = gaugeAndKind(text, at);
-  if (kind) return { at, end: kind.end, text: text.slice(at, kind.end).replace(",", ""), means: { form: "weight wire" } };
+  if (kind)
+    return { at, end: kind.end, text: text.slice(at, kind.end).replace(",", ""), means: { form: "weight wire" } };
   const found = gauge(text, at);
   if (!found || metalBehind.test(text.slice(found.end))) return undefined;
   const metal = part === "lead" ? "lead wire" : "wire";

@@ -99,7 +99,11 @@ const saysOfWhat = (behind: string): boolean =>
 function isStuffAlone(words: string): boolean {
   const all = words.trim().split(/\s+/);
   const last = all.at(-1) ?? "";
-  return all.length <= 4 && all.every((w) => /^[a-z'-]+$/.test(w)) && (isNoun(last) || isNoun(all.slice(-2).join(" ")) || isKind(all));
+  return (
+    all.length <= 4 &&
+    all.every((w) => /^[a-z'-]+$/.test(w)) &&
+    (isNoun(last) || isNoun(all.slice(-2).join(" ")) || isKind(all))
+  );
 }
 const isNoun = (words: string): boolean => nounMeans(words) !== undefined;
 const isKind = (all: readonly string[]): boolean => all.every((w) => modifiers.has(w) || isColour(w));

@@ -60,7 +60,8 @@ function shareTurns(text: string, all: Told[]): void {
       if (!t.said.there && !t.said.tieIn && next.said.there) t.said.there = next.said.there;
     if (!next || t.kind !== "wind" || next.kind !== "wind" || t.role !== next.role || t.role === undefined) return;
     // “4 turns each, one brown, one grizzly”: of the second as many.
-    const isEachAhead = /\b(?:turns?|wraps?)\s+each\b/.test(text.slice(t.at, t.end)) && t.said.rule?.turns !== undefined;
+    const isEachAhead =
+      /\b(?:turns?|wraps?)\s+each\b/.test(text.slice(t.at, t.end)) && t.said.rule?.turns !== undefined;
     if (isEachAhead && !(next.said.rule ?? next.said.around)) next.said.rule = structuredClone(t.said.rule);
     if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
     if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
