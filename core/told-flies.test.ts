@@ -63,6 +63,8 @@ describe("flies as tiers tell them", () => {
         "1010-customs-house-hump: PLACE_NOT_THERE",
         "1023-sluice-bay-baitfish: HOOK_SIZE_TOO_FAR",
         "1034-slip-pier-midge: MATERIAL_UNKNOWN",
+        "1039-fog-signal-pupa: ZONE_UNDER_BEAD",
+        "1046-lock-cottage-caddis-larva: PLACE_NOT_THERE",
         "11-fussy-metric: PIECE_TOO_SHORT",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",

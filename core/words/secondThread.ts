@@ -12,11 +12,17 @@ export interface SecondThread {
 }
 
 const forBody =
-  /\s+for\s+(?:the\s+)?(?:body|tying|rest|fly|abdomen|base|most(?:\s+of\s+it)?)(?=\s*(?:[,;]|$|and\b|then\b))/u;
+  /\s+(?:for\s+(?:the\s+)?(?:body|tying|rest|fly|abdomen|base|most(?:\s+of\s+it)?)|to\s+(?:start|begin)(?:\s+with)?)(?=\s*(?:[,;]|$|and\b|then\b))/u;
 const changed =
   "(?:(?:and|then|changing|change|changed|switching|switch|finish(?:ing)?|head)\\s+(?:(?:over\\s+)?to\\s+|in\\s+|with\\s+)?)*";
 const second = new RegExp(
   `\\s*(?:[,;]|\\b(?=and\\b|then\\b))\\s*${changed}((?:[a-z]+\\s+){0,3}?(?:\\d[\\w/]*\\s+)?(?:den(?:ier)?\\s+)?(?:thread\\s+|silk\\s+)?)(?:for|at)\\s+(?:the\\s+)?head\\s*[.]?\\s*$`,
+  "u",
+);
+
+/** “…, finish with red”: at the head. */
+const finishing = new RegExp(
+  "\\s*(?:[,;]|\\b(?=and\\b|then\\b))\\s*(?:(?:and|then)\\s+)*(?:finish(?:ing)?(?:\\s+off)?|end(?:ing)?)\\s+(?:it\\s+)?(?:with|in)\\s+((?:[a-z]+\\s+){0,2}?[a-z]+(?:\\s+\\d[\\w/]*)?(?:\\s+(?:thread|silk))?)\\s*$",
   "u",
 );
 
@@ -28,7 +34,7 @@ const second = new RegExp(
  * @returns undefined where it names one thread only
  */
 export function secondThreadOf(text: string, from: number): SecondThread | undefined {
-  const found = second.exec(text.slice(from));
+  const found = second.exec(text.slice(from)) ?? finishing.exec(text.slice(from));
   const words = found?.[1]?.trim() ?? "";
   const isNamed = words.split(/\s+/).some((w) => isColour(w)) || /^\d|\d\/0|\d{2}/.test(words);
   if (!found || words === "" || !isNamed) return undefined;

@@ -280,7 +280,7 @@ const nouns: [string, NounForm][] = [
       "(?:boar\\s+|hog\\s+)?bristles?",
       "(?:snowshoe(?:\\s+(?:hare|rabbit))?(?:'s)?|hare's|rabbit's)\\s+(?:foot|feet|toes?)(?:\\s+(?:hair|fur))?",
       "kip",
-      "calf(?=\\s*(?:[,;.\\d]|$))",
+      "calf(?:\\s+body)?(?=\\s*(?:[,;.\\d]|$))",
       "bucktail",
     ),
     { form: "hair" },

@@ -63,6 +63,7 @@ export const count: Reader<Count> = memo(
 export const times: Reader<Count> = memo(
   oneOf<Count>(
     once,
+    map(match("x\\s?([2-5])(?=\\s*(?:[,.;)]|$))"), ([n]) => ({ n: Number(n) })),
     map(seq(number, words("times")), ([n]) => ({ n })),
   ),
 );

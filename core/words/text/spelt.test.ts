@@ -10,6 +10,7 @@ describe("speltOut", () => {
     ["as long as body", "as long as the body"],
     ["both sides of wing", "both sides of the wing"],
     ["rear 1/3 yellow, front 2/3 black", "rear third yellow, front two thirds black"],
+    ["rib w/ wire, w/o a tail", "rib with wire, without a tail"],
     ["wound to 2/3", "wound to two thirds"],
     ["up to 1/2 inch", "up to 1/2 inch"],
     // What something is of, and not where.

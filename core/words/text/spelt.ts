@@ -14,6 +14,8 @@ const withoutArticle = new RegExp(
   `(?<=(?<![\\w-])(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s)(?=(?:${PLACE})${GOES_ON})|(?<=\\b(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s)(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON})`,
   "giu",
 );
+/** “w/ five turns”, “w/o a rib” */
+const shortWith = /(?<=^|[\s,;(])w\/(o)?(?=[\s\d])/giu;
 const ampersand = /(?<=\s)&(?=\s)/gu;
 
 const shareInFigures =
@@ -37,6 +39,11 @@ export function speltOut(typed: string): Spelt {
   const puts = [
     ...[...typed.matchAll(withoutArticle)].map((m) => ({ at: m.index, instead: 0, put: "the " })),
     ...[...typed.matchAll(ampersand)].map((m) => ({ at: m.index, instead: 1, put: "and" })),
+    ...[...typed.matchAll(shortWith)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: m[1] ? "without" : "with",
+    })),
     ...[...typed.matchAll(shareInFigures)].map((m) => ({ at: m.index, instead: m[0].length, put: inWords(typed, m) })),
   ].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at };

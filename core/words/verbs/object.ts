@@ -294,12 +294,23 @@ function roleFrom(
   if (form === "tinsel" && /\b(?:braid|tubing|piping)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
   // “Tinsel, wound back and forth”: over all of it, as no rib is.
   if (form === "tinsel" && (said.passes ?? 1) > 1 && !lastBody(bench)) return "body";
+  if (form === "tinsel" && /\boval\b/.test(name.toLowerCase())) asRibOver(bench);
   const isForBody =
     form === "tinsel" &&
     bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&
     bench.ofRole("body") === undefined &&
     !bench.ahead.has("body");
   return isForBody ? "body" : usualRole(form);
+}
+
+/** “Tie in flat silver and oval silver”: the flat is the body, and the oval ribs it. */
+function asRibOver(bench: Bench): void {
+  const flat = bench.waits((w) => w.role === "rib" && !w.hangs && w.form === "tinsel");
+  const component = bench.component(flat?.component);
+  const isFlat = /\bflat\b/.test(bench.materialOf(component)?.name.toLowerCase() ?? "");
+  if (!flat || !component || !isFlat || bench.ofRole("body") !== undefined || bench.ahead.has("body")) return;
+  component.role = "body";
+  flat.role = "body";
 }
 
 const isUnplaced = (said: Said): boolean =>

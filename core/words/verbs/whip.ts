@@ -4,7 +4,7 @@ import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 
 const spelled =
-  /^(?:(?:and|then|now|next|finally|lastly|just|only)\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?(?:(?:under|beneath|behind|in\s+front\s+of)\s+the\s+\w+\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
+  /^(?:(?:and|then|now|next|finally|lastly|just|only)\s+)*(?:an?\s+)?(?:(?:finish|tie)\s+(?:off\s+)?(?:(?:(?:under|beneath|behind|in\s+front\s+of)\s+(?:the\s+\w+|it|them|that)|in\s+front)\s+)?with\s+(?:a\s+)?|make\s+a\s+)?(\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)/;
 /** “two whip finishes”: the knot made twice. */
 const times = /^(?:a\s+)?(double|two|three|2|3)\s+whip\s+finish|\bfinish\s+([23])\s?x\b/;
 const inLots = /\bin\s+\w+\s+(?:lots|goes|sets|stages|batches)\b/;
@@ -34,7 +34,7 @@ export const whip = verb(
     "(?:(?:and\\s+)?(?:give\\s+it|make|take|do)\\s+)?(?=(?:\\d+|two|three|four|five|six|seven|eight|ten)\\s+turns?\\s+(?:with|of)\\s+(?:the|a)\\s+whip)",
     "finish\\s+(?:off\\s+)?(?=(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?)",
     "(?:\\d+|two|three|four|five|six|seven|eight)\\s+(?:turns?|wraps?)\\s+of\\s+(?:the\\s+)?whip(?:[- ]?finish)?",
-    "finish\\s+(?:off\\s+)?(?:under|beneath|behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
+    "finish\\s+(?:off\\s+)?(?:(?:under|beneath|behind|in\\s+front\\s+of)\\s+(?:the\\s+\\w+|it|them|that)|in\\s+front)\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
     "finish(?:\\s+off)?\\s+with\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+of\\s+(?:the\\s+|a\\s+)?whip(?:[- ]?finish)?",
     "(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+whip(?:[- ]?finish)?",
     "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)\\s+(?:whip|finish|knot)(?=\\s*(?:[,.;]|$)|\\s+(?:and|behind|at|with)\\b)",

@@ -92,7 +92,7 @@ export const howOften: Clause[] = [
     (s, [c]) => setTurns(s, c, false),
   ),
   clause("12 x .015", seq(count, words("x(?=\\s*0?\\.\\d{2})")), (s, [c]) => setTurns(s, c, false)),
-  clause("wound twice", match("(once|twice)(?=\\s*(?:[,.;]|$))"), (s, [n]) =>
+  clause("wound twice", match("(once|twice)(?=\\s*(?:[,.;]|$)|\\s+(?:towards?|back|forwards?)\\b)"), (s, [n]) =>
     s.rule || s.passes !== undefined || s.from || s.end || s.begin
       ? false
       : setTurns(s, { n: n === "once" ? 1 : 2 }, false),

@@ -13,7 +13,7 @@ export const TURNS = words(
 );
 
 export const TOUCHING =
-  "(?:in\\s+)?(?:adjoining|adjacent|close(?:ly)?(?:\\s+set)?|touching|tight(?=\\s+(?:turns?|wraps?|together))|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
+  "(?:in\\s+)?(?:adjoining|adjacent|edge\\s+(?:to|against)\\s+edge|butted|close(?:ly)?(?:\\s+set)?|touching|tight(?=\\s+(?:turns?|wraps?|together))|side\\s+by\\s+side)(?:\\s*,\\s*(?:touching|close))?";
 
 /** What “a slight overlap” is taken as; shown with the step. */
 export const SLIGHT_OVERLAP = 0.15;
