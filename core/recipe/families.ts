@@ -16,7 +16,8 @@ export interface FamilyProportions {
 
 const of = (measure: "shank" | "gape", times: number): LengthRule => ({ of: measure, times });
 const soft: [LengthRule, LengthRule] = [of("shank", 1), of("shank", 1.3)];
-const stiff: [LengthRule, LengthRule] = [of("gape", 1.5), of("gape", 2)];
+/** Barbs of a stiff collar, on whatever hook. */
+export const stiffBarbs: [LengthRule, LengthRule] = [of("gape", 1.5), of("gape", 2)];
 
 const wet: FamilyProportions = {
   shown: { tail: of("shank", 0.5), wing: of("shank", 1.1), throat: of("gape", 0.9), legs: of("gape", 1) },
@@ -29,8 +30,8 @@ const wet: FamilyProportions = {
 const families: Record<string, FamilyProportions> = {
   dry: {
     shown: { tail: of("shank", 1), wing: of("shank", 0.9), legs: of("gape", 1) },
-    hackle: stiff,
-    collar: stiff,
+    hackle: stiffBarbs,
+    collar: stiffBarbs,
     body: of("gape", 0.3),
   },
   wet,

@@ -1,6 +1,6 @@
 import { hookAt, placeAt, type HookModel, type Place } from "../hooks";
 import type { MaterialForm } from "../materials";
-import { proportionsOfFamily, type Attitude, type LengthRule, type Role } from "../recipe";
+import { proportionsOfFamily, stiffBarbs, type Attitude, type LengthRule, type Role } from "../recipe";
 import type { Kind, Said } from "./said";
 import { isSame } from "./say/common";
 import { sayLength } from "./say/length";
@@ -428,7 +428,7 @@ function settleLengths(
     // “Hackle: brown partridge, 2 turns”: a soft collar, by another name.
     const isSparse = said.palmered !== true && (said.rule?.turns ?? MOST_SOFT_TURNS) <= MOST_SOFT_TURNS;
     const isCollar = role === "collar" || (role === "hackle" && isSoft === true && isSparse);
-    const barb = isCollar ? usual.collar : usual.hackle;
+    const barb = role === "collar" && isSoft === false ? stiffBarbs : isCollar ? usual.collar : usual.hackle;
     const steps = said.barbSteps ?? 0;
     said.barb = steps === 0 ? barb : [sizesOn(barb[0], steps), sizesOn(barb[1], steps)];
     return [

@@ -54,15 +54,18 @@ export function partAt({ told, text, at }: Here): Next | undefined {
 }
 
 const ofStuff = match(
-  "an?\\s+(?:(?:front|rear|head|palmered|sparse|small|short|long|full|fine|open|close|neat)\\s+)*(hackle|collar|rib|tag|butt)\\s+of(?=\\s+(?!(?:the|it|its|that|this|them|which|about|\\d+|one|two|three|four|five|six|seven|eight)\\b)|\\s+(?:\\d+|one|two|three|four|five|six|seven|eight)\\s+turns?\\s+(?:of\\s+)?(?!the\\b|it\\b))",
+  "(?:an?\\s+)?((?:(?:front|rear|head|palmered|parachute|sparse|small|short|long|full|fine|open|close|neat)\\s+)*)(hackle|collar|rib|tag|butt)\\s+of(?=\\s+(?!(?:the|it|its|that|this|them|which|about|\\d+|one|two|three|four|five|six|seven|eight)\\b)|\\s+(?:\\d+|one|two|three|four|five|six|seven|eight)\\s+turns?\\s+(?:of\\s+)?(?!the\\b|it\\b))",
 );
 /** “Wind a hackle of partridge”, “add a rib of gold wire”: a part, and what it is of. */
 export const partOfStuff: Step = ({ told, text, at }) => {
-  const isOpen = told.description === undefined && (told.verb === "wind" || told.verb === "tie in");
-  const found = isOpen ? ofStuff(text, at) : undefined;
-  const role = roleOfWord(found?.value[0] ?? "");
+  const isOpen = told.description === undefined && (told.verb ?? "wind") === "wind";
+  const found = isOpen || (told.verb === "tie in" && !told.description) ? ofStuff(text, at) : undefined;
+  const [how = "", part = ""] = found?.value ?? [];
+  const role = roleOfWord(part);
   if (!found || role === undefined || (told.role !== undefined && told.role !== role)) return undefined;
-  Object.assign(told, { role, part: found.value[0] });
+  Object.assign(told, { role, part });
+  if (/\bparachute\b/.test(how)) told.said.roundPost = true;
+  if (/\bpalmered\b/.test(how)) told.said.palmered = true;
   // “Add a rib of gold wire, five turns”: it is wound in the same breath.
   if (told.verb === "tie in" && added.test(text.slice(told.at, at)) && inTurns.test(text.slice(at)))
     Object.assign(told, { verb: "wind", kind: "wind" });

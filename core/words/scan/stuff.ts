@@ -103,6 +103,7 @@ export function description({ told, text, at, context }: Here, atHead: boolean):
 }
 
 const turnsBefore = /\b(?:turns?|wraps?)\s+(?:each\s+)?(?:of\s+)?$|\b(?:[2-9]|two|three|four|five|six)\s+of\s+$/;
+const ofFeathers = /^(?:grizzl[ye]|badger|furnace|cree)\b(?!\s+(?:hackle|saddle|cock|hen|cape|feather)s?\b)/;
 const commaBefore = /,\s*$/;
 /** A description at a place, or words that make one where the clause says of what kind it is. */
 function describedAt(
@@ -118,7 +119,17 @@ function describedAt(
   const isOr = /\bor\s+$/.test(text.slice(Math.max(0, at - 6), at));
   // “Hackle: 3 turns pale ginger”: of what a hackle is.
   const isOfTurns = isFirst && isHackleRole(role) && turnsBefore.test(text.slice(Math.max(0, begin - 16), begin));
-  const implied = (atHead || isOr || isOfTurns) && role ? impliedBy[role] : verb === "start" ? "thread" : undefined;
+  // “5 turns of grizzly round the post”: a colour that only a feather has.
+  const isOfIt = /\bof\s+$/.test(text.slice(Math.max(0, begin - 4), begin));
+  const isFeather =
+    isFirst && isOfIt && (role === undefined || isHackleRole(role)) && ofFeathers.test(text.slice(begin));
+  const implied = isFeather
+    ? impliedBy.hackle
+    : (atHead || isOr || isOfTurns) && role
+      ? impliedBy[role]
+      : verb === "start"
+        ? "thread"
+        : undefined;
   const isThreadHead = atHead && /^(?:(?:tying|working)\s+)?(?:thread|silk)$/.test(part);
   const stuff = descriptionAt(text, begin, index, atHead, implied);
   return (

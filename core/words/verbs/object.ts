@@ -27,6 +27,7 @@ export interface Meant {
 export function objectOf(telling: Telling): Meant {
   const t = withWeight(telling);
   const { told, bench } = t;
+  woundRoundPost(told);
   const found = told.description && (sameAsPart(t) ?? asStiffAsUsed(t, bench.resolve(told.description)));
   const material = found?.material;
   if (found && told.description) noteFound(t, told.description, found);
@@ -67,6 +68,15 @@ export function objectOf(telling: Telling): Meant {
   if (component && told.said.optional) component.optional = true;
   if (component && told.said.area !== undefined) component.area = told.said.area;
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
+}
+
+const asParachute = /\bparachute\s+(?=hackles?\b)/;
+/** “Grizzly parachute hackle”: how it is wound, and no kind of it. */
+function woundRoundPost(told: Told): void {
+  const { description, kind } = told;
+  if (!description || description.exact || !asParachute.test(description.text)) return;
+  told.description = { ...description, text: description.text.replace(asParachute, "") };
+  if (kind === "wind") told.said.roundPost = true;
 }
 
 const overAll =
