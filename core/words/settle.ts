@@ -1,5 +1,4 @@
 import { hookAt, placeAt, type HookModel, type Place } from "../hooks";
-import type { MaterialForm } from "../materials";
 import { proportionsOfFamily, stiffBarbs, type Attitude, type LengthRule, type Role } from "../recipe";
 import type { Kind, Said } from "./said";
 import { isSame } from "./say/common";
@@ -92,7 +91,7 @@ const beside = (place: Place, eyes: number): Place => {
  * @returns what was taken as usual, in words
  */
 export function settle(said: Said, kind: Kind, context: StepContext): string[] {
-  const { role, form, boundIn, family, was } = context;
+  const { role, boundIn, family, was } = context;
   const assumed = [
     ...settleZone(said, kind, context),
     ...settleSpot(said, kind, role),

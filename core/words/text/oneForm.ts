@@ -6,29 +6,52 @@ function inMillimetres(all: string, whole: string, part = "", blank = ""): strin
   return fits?.padEnd(all.length) ?? all;
 }
 
+interface Form {
+  /** Without one of these a line is not looked at: most lines have none. */
+  has: readonly string[];
+  written: RegExp;
+  as: (all: string, ...groups: string[]) => string;
+}
 /** What is written in several ways, each as one of them that is no longer. */
-const forms: readonly [RegExp, (all: string, ...groups: string[]) => string][] = [
+const forms: readonly Form[] = [
   // “• Tail: …”, “* tail”: what only shows that a list goes on.
-  [/^\s*[-*•▪‣●◦·]\s+(?=\S)/u, (all) => " ".repeat(all.length)],
+  {
+    has: ["-", "*", "•", "▪", "‣", "●", "◦", "·"],
+    written: /^\s*[-*•▪‣●◦·]\s+(?=\S)/u,
+    as: (all) => " ".repeat(all.length),
+  },
   // A stop at the end of a line says nothing.
-  [/(?<=[\p{L}\d)"%])\.(?=\s*$)/u, () => " "],
-  [/[\t\u00a0\u2000-\u200a\u202f]/gu, () => " "],
-  [
-    /(?<![\d.,/])(\d+)(?:[.,](\d{1,2}))?(\s*)(?:cms?|centimet(?:re|er)s?)(?![\p{L}\p{N}])/gu,
-    (all, whole = "", part, blank) => inMillimetres(all, whole, part, blank),
-  ],
-  [/(?<=\d\s*)(?:millimet(?:re|er)s?|mms)(?![\p{L}\p{N}])/gu, (all) => "mm".padEnd(all.length)],
-  [/\bmid(?:dle)?[\s-]+hook[\s-]+shank\b/gu, (all) => "mid-shank".padEnd(all.length)],
-  [/\bwing-(?=case|pad|post|cover)/gu, () => "wing "],
+  { has: ["."], written: /\.(?=\s*$)(?<=[\p{L}\d)"%]\.)/u, as: () => " " },
+  { has: ["\t", "\u00a0", "\u2009", "\u202f", "\u2003"], written: /[\t\u00a0\u2000-\u200a\u202f]/gu, as: () => " " },
+  {
+    has: ["cm", "centimet"],
+    written: /(?<![\d.,/])(\d+)(?:[.,](\d{1,2}))?(\s*)(?:cms?|centimet(?:re|er)s?)(?![\p{L}\p{N}])/gu,
+    as: (all, whole = "", part, blank) => inMillimetres(all, whole, part, blank),
+  },
+  {
+    has: ["millimet", "mms"],
+    written: /(?<=\d\s*)(?:millimet(?:re|er)s?|mms)(?![\p{L}\p{N}])/gu,
+    as: (all) => "mm".padEnd(all.length),
+  },
+  {
+    has: ["hook"],
+    written: /\bmid(?:dle)?[\s-]+hook[\s-]+shank\b/gu,
+    as: (all) => "mid-shank".padEnd(all.length),
+  },
+  { has: ["wing-"], written: /\bwing-(?=case|pad|post|cover)/gu, as: () => "wing " },
   // “Hackled with two turns of hen”: the part, and what it is of.
-  [
-    /(?<=^\s*|[,.;]\s+(?:and\s+)?)(hackle|wing|tail)(?:e?d)\s+with(?=\s)/gu,
-    (all, part = "") => `${part} of`.padEnd(all.length),
-  ],
+  {
+    has: ["ed with"],
+    written: /(?<=^\s*|[,.;]\s+(?:and\s+)?)(hackle|wing|tail)e?d\s+with(?=\s)/gu,
+    as: (all, part = "") => `${part} of`.padEnd(all.length),
+  },
   // “wire = 10 turns of …”
-  [/^(\s*(?:[\p{L}'-]+\s+){0,3}[\p{L}'-]+)\s=(?=\s)/u, (_, ahead = "") => `${ahead}: `],
+  { has: [" ="], written: /^(\s*(?:[\p{L}'-]+\s+){0,3}[\p{L}'-]+)\s=(?=\s)/u, as: (_, ahead = "") => `${ahead}: ` },
 ];
 
 /** A line in small letters with units, bullets and blanks in one form each, of the same length. */
 export const inOneForm = (line: string): string =>
-  forms.reduce((text, [written, form]) => text.replace(written, form), line);
+  forms.reduce(
+    (text, { has, written, as }) => (has.some((w) => text.includes(w)) ? text.replace(written, as) : text),
+    line,
+  );

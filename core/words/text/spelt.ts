@@ -11,15 +11,15 @@ const PLACE =
 const GOES_ON =
   "(?=\\s*(?:[,.;:)!]|$)|\\s+(?:and|then|&|or|in|with|to|for|so|as|before|after|is|are|at|by|leaving|again|back|forwards?|up|down|on|over|from|until)\\b)";
 const withoutArticle = new RegExp(
-  `(?<=(?<![\\w-])(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s)(?=(?:${PLACE})${GOES_ON})|(?<=\\b(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s)(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON})`,
+  `(?<![\\w-])(?:(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s(?=(?:${PLACE})${GOES_ON})|(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON}))`,
   "giu",
 );
 /** “w/ five turns”, “w/o a rib” */
-const shortWith = /(?<=^|[\s,;(])w\/(o)?(?=[\s\d])/giu;
-const ampersand = /(?<=\s)&(?=\s)/gu;
+const shortWith = /w\/(o)?(?=[\s\d])(?<=(?:^|[\s,;(])w\/o?)/giu;
+const ampersand = /&(?=\s)(?<=\s&)/gu;
 
 const shareInFigures =
-  /(?<=\b(?:rear|back|front|fore|hind|middle|first|last|to|up|at|over)\s(?:the\s)?)([123]\/[234])(?![\d/])(?!\s*(?:"|in\b|inch|mm|cm|gapes?|eyes?|x\b|oz))/giu;
+  /[123]\/[234](?<=\b(?:rear|back|front|fore|hind|middle|first|last|to|up|at|over)\s(?:the\s)?\d\/\d)(?![\d/])(?!\s*(?:"|in\b|inch|mm|cm|gapes?|eyes?|x\b|oz))/giu;
 const shares: Record<string, string> = {
   "1/2": "half",
   "1/3": "a third",
@@ -34,10 +34,14 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
   return ofAWhole.test(typed.slice(0, index)) ? words.replace(/^a /, "") : words;
 }
 
+/** A line with none of these is spelt out. */
+const mayLeaveOut = new RegExp(`[&/]|\\s(?:${PLACE})\\b`, "iu");
+
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string): Spelt {
+  if (!mayLeaveOut.test(typed)) return { text: typed, typedAt: (at) => at };
   const puts = [
-    ...[...typed.matchAll(withoutArticle)].map((m) => ({ at: m.index, instead: 0, put: "the " })),
+    ...[...typed.matchAll(withoutArticle)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: "the " })),
     ...[...typed.matchAll(ampersand)].map((m) => ({ at: m.index, instead: 1, put: "and" })),
     ...[...typed.matchAll(shortWith)].map((m) => ({
       at: m.index,
