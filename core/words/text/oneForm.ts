@@ -6,6 +6,8 @@ function inMillimetres(all: string, whole: string, part = "", blank = ""): strin
   return fits?.padEnd(all.length) ?? all;
 }
 
+const DONE =
+  "tie|wind|wrap|dub|rib|palmer|pull|bind|trim|form|make|cut|take|bring|fold|whip|add|put|spin|twist|catch|lay|run|start|attach|secure|select|measure|stack|strip|brush|pick|coat|varnish|glue|slide|build|cover|lash|stroke";
 interface Form {
   /** Without one of these a line is not looked at: most lines have none. */
   has: readonly string[];
@@ -32,6 +34,16 @@ const forms: readonly Form[] = [
     has: ["millimet", "mms"],
     written: /(?<=\d\s*)(?:millimet(?:re|er)s?|mms)(?![\p{L}\p{N}])/gu,
     as: (all) => "mm".padEnd(all.length),
+  },
+  { has: ["inch"], written: /(?<=\d)\s*inch(?:es)?\b/gu, as: (all) => '"'.padEnd(all.length) },
+  // “Next, tie in …”: a line follows the one before it all the same.
+  {
+    has: ["next", "now", "then", "first", "after that", "finally", "lastly"],
+    written: new RegExp(
+      `^(\\s*)(?:next|now|then|first(?:ly)?|after\\s+that|finally|lastly)(?:\\s*,\\s*|\\s+)(?=(?:${DONE})\\s)`,
+      "u",
+    ),
+    as: (all) => " ".repeat(all.length),
   },
   {
     has: ["hook"],
