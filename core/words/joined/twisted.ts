@@ -1,4 +1,5 @@
 import { formSaid } from "../description";
+import { readNumber } from "../text/number";
 import { wordsOf, type Told } from "../told";
 
 /** “Pheasant tail, 6 fibres, wrap up the hook”: what is only named is what the verb behind it winds. */
@@ -75,6 +76,15 @@ export const withThreadIn = (all: Told[], text: string): Told[] =>
     return { ...t, role: undefined, part: undefined, description: undefined };
   });
 
+/** “Twist three herls together”: so many make the rope. */
+function soMany({ rest }: Told, text: string): { n: number; at: number; end: number } | undefined {
+  for (const { at, end } of rest) {
+    const n = readNumber(text.slice(at, end).replace(/\s+(?:strands?|fibres?)(?:\s+of)?$/u, ""));
+    if (n !== undefined && Number.isInteger(n) && n > 1) return { n, at, end };
+  }
+  return undefined;
+}
+
 /** “Twist the pheasant fibres round the thread and wind to the bead”: what is twisted is what is wound. */
 export function withTwisted(all: Told[], text: string): Told[] {
   const isTwisted = (x: Told | undefined, then: Told | undefined): boolean =>
@@ -95,6 +105,20 @@ export function withTwisted(all: Told[], text: string): Told[] {
     const [before, next] = [told[n - 1], told[n + 1]];
     if (isTwisted(t, next)) return [];
     if (!before || !isTwisted(before, t)) return [t];
-    return [{ ...t, at: before.at, refers: before.refers, description: before.description, ...wordsOf(before, t) }];
+    const counted = soMany(before, text);
+    return [
+      {
+        ...t,
+        at: before.at,
+        refers: before.refers,
+        description: before.description,
+        ...wordsOf(before, t),
+        ...(counted && {
+          said: { rope: counted.n, ...t.said },
+          rest: [...before.rest, ...t.rest].filter((r) => r.at !== counted.at),
+          understood: [...before.understood, ...t.understood, { at: counted.at, end: counted.end }],
+        }),
+      },
+    ];
   });
 }
