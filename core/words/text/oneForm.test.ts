@@ -46,6 +46,8 @@ describe("wraps that are turns", () => {
     "spin cdc in a loop, 3 wraps behind the bead",
   ];
   test.each(turns)("%s", (line) => expect(wrapsAsTurns(line)).toBe(line.replace("wraps", "turns")));
+  test("whatever signs stand ahead of them", () =>
+    expect(wrapsAsTurns("🎣 rib: wire, 5 wraps")).toBe("🎣 rib: wire, 5 turns"));
   const held = [
     "tie it down with 3 wraps",
     "tail: 6 fibres, tied in with five wraps",

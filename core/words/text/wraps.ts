@@ -38,12 +38,13 @@ function areTurns(sentence: string, at: number, end: number): boolean {
  */
 export function wrapsAsTurns(line: string): string {
   if (!line.includes("wrap")) return line;
-  const out = [...line];
+  let out = line;
   for (const sentence of line.matchAll(/[^.;]+(?:\.(?=\S)[^.;]*)*/g))
     for (const found of sentence[0].matchAll(wrapsAt)) {
       if (!areTurns(sentence[0], found.index, found.index + found[0].length)) continue;
       const word = found[0] === "wrap" ? "turn" : "turns";
-      [...word].forEach((c, i) => (out[sentence.index + found.index + i] = c));
+      const at = sentence.index + found.index;
+      out = out.slice(0, at) + word + out.slice(at + word.length);
     }
-  return out.join("");
+  return out;
 }
