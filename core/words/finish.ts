@@ -173,14 +173,14 @@ function ofEach(said: Said, role: StepContext["role"]): void {
   said.amount = { fibres: said.count * said.amount.fibres };
   delete said.count;
 }
-/** No bunch of hair is thicker, mm: what is more is how long it is. */
-const THICKEST_CLUMP = 8;
+/** “8 mm of hair” is how thick the bunch is; of more it is how long. */
+const MOST_OF_HAIR_MM = 8;
 /** Feathers of which fibres are taken by so much of the stem. */
 export const isOfStem = new Set<StepContext["form"]>(["feather fibre", "hackle"]);
 function ofMeasure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
   if (said.ofMm === undefined) return;
   const isLengthTold = (said.shown ?? said.like ?? said.sameLength ?? said.end) !== undefined;
-  if (form === "hair" && said.ofMm <= THICKEST_CLUMP) said.amount ??= { clump: { mm: said.ofMm } };
+  if (form === "hair" && said.ofMm <= MOST_OF_HAIR_MM) said.amount ??= { clump: { mm: said.ofMm } };
   // “10 mm of red hackle fibres, to the point”: so much of the stem.
   else if (isOfStem.has(form) && isLengthTold && said.count === undefined) said.amount ??= { spanMm: said.ofMm };
   else said.shown ??= { mm: said.ofMm };

@@ -88,9 +88,10 @@ const coatsBehind =
   /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
 
 const counting = /^(?:\d|½|(?:an?|one|two|three|four|five|six|eight|ten|twelve|half)\s)/;
-/** “tag, 4 turns of oval silver”, “wing, grey squirrel”: behind the comma stands how much, or of what colour. */
+/** “wing, to the bend, …”, “tail, split, …”: where or how it lies, ahead of what it is of. */
 const placedOrLong =
   /^(?:slips?|clump|bunch|tied\s+in|barbs|undersized|oversized|upright|spent|split|twice|half\s+(?:as|the)|equal\s+to|twisted|palmered|parachute|mixed|rolled|paired|low|flat|fibres|picked\s+out|combed\s+out|brushed\s+out|as\s+long\s+as|to\s+the|on\s+(?:each|both|either|the|top)|at\s+the|behind\s+the|in\s+front\s+of|from\s+the)\b/;
+/** “tag, 4 turns of oval silver”, “wing, mallard quill”: behind the comma stands how much, of what, or where. */
 const saysOfWhat = (behind: string): boolean =>
   counting.test(behind) ||
   placedOrLong.test(behind) ||

@@ -19,6 +19,8 @@ import type { Span, Told } from "./told";
 const WHICH = "(?:(?:an?|another|the|your|second|third|new|next|first|front|rear|composite|simple|large|small)\\s+)*";
 const MAKES = "(?:make|form|set\\s+up|create|spin|pull\\s+(?:down|out)|draw\\s+(?:down|out)|open|start\\s+with|use)";
 const LOOP = "(?:composite\\s+)?(?:dub(?:bing)?[- ])?loop";
+/** A thread that was split holds what is spun in it as a loop does. */
+const SPLIT_THREAD = "split\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk)(?:\\s+loop)?";
 /** “a dubbing loop of 8 cm”, “an 8 cm loop”, “loop, 8 cm long”: how long it is, 0 where that is not said. */
 const opened: Reader<number> = oneOf<number>(
   map(seq(words(`(?:${MAKES}\\s+)?${WHICH}`), absolute, words(`(?:long\\s+)?${LOOP}(?:\\s+of)?`)), ([, mm]) => mm),
@@ -33,12 +35,7 @@ const opened: Reader<number> = oneOf<number>(
     ),
     ([, , , mm]) => mm,
   ),
-  map(
-    words(
-      "split\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk)(?:\\s+(?:with|using)\\s+(?:a|the)\\s+(?:needle|bodkin))?",
-    ),
-    () => 0,
-  ),
+  map(words(`${SPLIT_THREAD}(?:\\s+(?:with|using)\\s+(?:a|the)\\s+(?:needle|bodkin))?`), () => 0),
   map(
     seq(words(`${MAKES}\\s+${WHICH}${LOOP}|(?:an?\\s+)?(?:second|another|front|rear|composite)\\s+${LOOP}`)),
     () => 0,
@@ -94,8 +91,6 @@ const counts = words(
 const intoLoop = words(
   `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the|split)\\s)|,(?=\\s*split\\s)`,
 );
-/** A thread that was split holds what is spun in it as a loop does. */
-const SPLIT_THREAD = "split\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk)(?:\\s+loop)?";
 const aLoop = words(`(?:an?|the)\\s+(?:small\\s+|short\\s+)?${LOOP}|(?:(?:an?|the)\\s+)?${SPLIT_THREAD}`);
 const isOfLoop = new RegExp(`\\b(?:loop|${SPLIT_THREAD})\\b`);
 interface Ahead {

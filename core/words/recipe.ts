@@ -50,7 +50,7 @@ const LONGEST_LINE = 1500;
 export function readRecipe(text: string, context: RecipeContext): RecipeReading {
   const typed = text.split(/\r?\n/);
   // The first line is a name.
-  const spelt = typed.map((l, i) => (i === 0 || l.length > LONGEST_LINE ? undefined : speltOut(l)));
+  const spelt = typed.map((l, i) => (i === 0 || i >= MOST_LINES || l.length > LONGEST_LINE ? undefined : speltOut(l)));
   return new RecipeReader(typed, spelt, context).read();
 }
 

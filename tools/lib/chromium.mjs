@@ -1,7 +1,7 @@
 import { existsSync } from "node:fs";
 import { installPackages } from "./run.mjs";
 
-/** Debian’s Chromium for screens that nobody watches takes a quarter less of a processor than the whole one. */
+/** Debian’s Chromium for screens that nobody watches takes up to a quarter less of a processor than the whole one. */
 const HEADLESS = "/usr/bin/chromium-headless-shell";
 /** Of other systems, and of machines that install nothing. */
 const WHOLE = "/usr/bin/chromium";

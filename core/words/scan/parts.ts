@@ -58,8 +58,9 @@ const ofStuff = match(
 );
 /** “Wind a hackle of partridge”, “add a rib of gold wire”: a part, and what it is of. */
 export const partOfStuff: Step = ({ told, text, at }) => {
-  const isOpen = told.description === undefined && (told.verb ?? "wind") === "wind";
-  const found = isOpen || (told.verb === "tie in" && !told.description) ? ofStuff(text, at) : undefined;
+  const { verb = "wind" } = told;
+  const isOpen = told.description === undefined && (verb === "wind" || verb === "tie in");
+  const found = isOpen ? ofStuff(text, at) : undefined;
   const [how = "", part = ""] = found?.value ?? [];
   const role = roleOfWord(part);
   if (!found || role === undefined || (told.role !== undefined && told.role !== role)) return undefined;

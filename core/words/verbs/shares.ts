@@ -2,6 +2,7 @@ import type { Said } from "../said";
 import type { Bench, Telling } from "../bench";
 import { lastBody } from "./lastBody";
 import { alongShank } from "../settle";
+import { frontOf } from "./places";
 import type { Place } from "../../hooks";
 import type { Role } from "../../recipe";
 import { isSame } from "../say/common";
@@ -17,6 +18,8 @@ export function takeRest(said: Said, bench: Bench, part?: string): void {
 }
 
 const SAME_SHARE = 1e-6;
+/** Where a share ends of what lies behind a place, both in shanks. */
+const shareBehind = (front: number, share: number): number => Number((front + (1 - front) * share).toPrecision(3));
 
 const frontShare =
   /\b(?:front|fore|forward|last)\s+(?:half|third|quarter|two\s+thirds)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
@@ -29,7 +32,7 @@ export function takeShare(said: Said, role: Role | undefined, { told, text, benc
   const { from, to } = said;
   if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
   if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
-  const ofBody = (share: number): number => Number((FRONT + (1 - FRONT) * share).toPrecision(3));
+  const ofBody = (share: number): number => shareBehind(FRONT, share);
   Object.assign(said, { from: { fraction: FRONT }, to: { fraction: ofBody(to.fraction) } });
   const isOf = (p: Place & { fraction: number }, share: number): boolean => Math.abs(p.fraction - share) < SAME_SHARE;
   for (const m of bench.made) {
@@ -65,10 +68,9 @@ export function takeShareOfBody(said: Said, role: Role | undefined, { told, text
   if (!(overBody.has(role) || role === "weight") || !from || !to || !("fraction" in to) || to.plus) return;
   if (!isSame(from, { landmark: "eye" }) || !frontShare.test(text.slice(told.at, told.end))) return;
   const body = role === "weight" ? undefined : lastBody(bench);
-  const front = body && [body.from, body.to ?? body.from].sort((x, y) => alongShank(x) - alongShank(y))[0];
+  const front = body && frontOf(body.from, body.to);
   said.from = front ?? { eyeLengths: CLEAR_EYES };
-  if (front && "fraction" in front && !front.plus)
-    said.to = { fraction: Number((front.fraction + (1 - front.fraction) * to.fraction).toPrecision(3)) };
+  if (front && "fraction" in front && !front.plus) said.to = { fraction: shareBehind(front.fraction, to.fraction) };
 }
 
 /** Where a body ends, as usual. */

@@ -87,9 +87,8 @@ export function askHowFull(said: Said, kind: Kind, { told, line }: Telling, wher
 }
 
 /**
- * “2 mm, three times the shank”: of hair the first is how thick it is, of slips how wide, of
- * fibres so much of the stem; of all else it is asked which
- * length holds.
+ * “2 mm, three times the shank”: of hair the first is how thick it is, of slips how wide, of fibres so much of the
+ * stem; of all else it is asked which length holds.
  */
 export function thickOrLong(
   said: Said,
