@@ -33,14 +33,9 @@ test("a recipe that comes with a material nobody has: it is put in the cabinet f
   });
 
   await test.step("what is in doubt holds it back until it is confirmed", async () => {
-    await page
-      .getByLabel(/^Not sure/)
-      .first()
-      .fill("down or fibre?");
-    await page
-      .getByLabel(/^Not sure/)
-      .first()
-      .blur();
+    const doubt = page.getByRole("group", { name: "The part" }).getByLabel(/^Not sure/);
+    await doubt.fill("down or fibre?");
+    await doubt.blur();
     await expect(page.getByText("the tail was given with doubt: down or fibre?")).toBeVisible();
     await page.getByRole("button", { name: "Confirmed" }).click();
     await expect(page.getByText("the tail was given with doubt")).toHaveCount(0);

@@ -8,8 +8,7 @@ import type { RecipeLine } from "@kasten/core/words";
 import ColourSwatch from "../parts/ColourSwatch.vue";
 import { length as sayLength } from "../parts/units";
 import { useSession } from "../team";
-const StepDetails = defineAsyncComponent(() => import("./StepDetails.vue"));
-const PartDetails = defineAsyncComponent(() => import("./PartDetails.vue"));
+const LineDetails = defineAsyncComponent(() => import("./LineDetails.vue"));
 
 /** The line at the cursor: how it was read, what it takes of a fly, what was taken as usual, and its details. */
 const props = defineProps<{
@@ -121,21 +120,15 @@ const component = computed(() => steps.value.find((s) => s.component)?.component
       <button type="button" class="btn mt-1" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         {{ isOpen ? "Close its ways and details" : "Ways and details" }}
       </button>
-      <div v-if="isOpen" class="mt-2 grid gap-2">
-        <PartDetails
-          v-if="component"
-          :model-value="component"
-          :others="recipe.components.filter((c) => c.id !== component?.id && c.role !== 'hook')"
-          @update:model-value="$emit('part', $event)"
-        />
-        <StepDetails
-          v-for="s in steps"
-          :key="s.step.id"
-          :model-value="s.step"
-          :recipe="recipe"
-          @update:model-value="$emit('step', $event)"
-        />
-      </div>
+      <LineDetails
+        v-if="isOpen"
+        class="mt-2"
+        :recipe="recipe"
+        :component="component"
+        :steps="steps.map((s) => s.step)"
+        @part="$emit('part', $event)"
+        @step="$emit('step', $event)"
+      />
     </template>
   </section>
 </template>
