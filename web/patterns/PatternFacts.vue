@@ -6,13 +6,7 @@ import NumberField from "../parts/NumberField.vue";
 import { currencySign } from "../parts/format";
 import { useCatalogue } from "./catalogue";
 import type { Draft } from "./draft";
-const ParentFacts = defineAsyncComponent(() => import("./ParentFacts.vue"));
-const DressingFacts = defineAsyncComponent(() => import("./DressingFacts.vue"));
-const RestFacts = defineAsyncComponent(() => import("./RestFacts.vue"));
-const FinishFacts = defineAsyncComponent(() => import("./FinishFacts.vue"));
-
-const PriceFacts = defineAsyncComponent(() => import("./PriceFacts.vue"));
-const VariantFacts = defineAsyncComponent(() => import("./VariantFacts.vue"));
+const MoreFacts = defineAsyncComponent(() => import("./MoreFacts.vue"));
 
 /** What a pattern is beside its steps: name, hook, sizes, colours, weight forms, finish, minutes and price. */
 const draft = defineModel<Draft>({ required: true });
@@ -71,14 +65,7 @@ const hookOptions = computed(() => [
       />
     </div>
     <FoldOut class="sheet p-3" title="Colours, weights, finish and the rest">
-      <div class="grid gap-4 lg:grid-cols-2">
-        <VariantFacts v-model="draft.recipe" class="lg:col-span-2" />
-        <PriceFacts v-model="draft.recipe" />
-        <FinishFacts v-model="draft.recipe" />
-        <RestFacts v-model="draft" />
-        <DressingFacts v-model="draft.recipe" />
-        <ParentFacts v-model="draft" />
-      </div>
+      <MoreFacts v-model="draft" />
     </FoldOut>
   </div>
 </template>
