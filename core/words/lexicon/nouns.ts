@@ -94,7 +94,7 @@ const nouns: [string, NounForm][] = [
     "(?<![\\d.,])0?[.,]\\d+\\s*mm\\s+(?:copper|brass)(?=\\s*(?:[,.;]|$|for\\b|as\\b|to\\b|at\\b|in\\b))",
     { form: "wire" },
   ],
-  ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?|silk\\s+floss", { form: "floss" }],
+  ["(?:silk|rayon|nylon|single\\s+strand|four-?strand)?\\s*floss(?:es)?(?:\\s+silk)?", { form: "floss" }],
   [
     "(?<![\\d#/]|\\b(?:hooks?|sizes?)\\s+)(?:6|8|10|12|14|16|18)\\/0\\s+(?:black|white|brown|red|tan|grey|gray|olive|orange|yellow|green|claret|pink|purple|rust|cream|primrose)(?!\\s+(?:thread|silk|wire|hook))(?=\\s*(?:[,.;]|$|to\\b|from\\b|down\\b|back\\b|and\\b))",
     { form: "thread" },

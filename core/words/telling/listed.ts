@@ -18,6 +18,7 @@ import { tellWind, listedRib, windNew } from "../verbs/wind";
 import { tellDub } from "../verbs/dub";
 import { listedCover } from "../verbs/takeOver";
 import { tellThread } from "../verbs/thread";
+import { windsOverWeight } from "../verbs/overWeight";
 import { isToldBySteps } from "./threads";
 
 /** A line of a list: what it names is tied in where its role has its place, unless a later line does that. */
@@ -139,6 +140,7 @@ export function actListedThread(t: Telling): void {
   bench.bodyOfThread ||= said.isBodyToo === true;
   const isBase =
     said.end !== undefined || said.to !== undefined || said.rule !== undefined || said.passes !== undefined;
+  if (windsOverWeight({ ...t, told: { ...told, description: undefined } })) return;
   if (isBase) tellThread(t);
   else if (said.begin !== undefined || said.there !== undefined) bench.hangs = said.begin ?? said.there;
 }

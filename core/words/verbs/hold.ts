@@ -2,6 +2,7 @@ import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
 import { objectOf } from "./object";
+import { windsOverWeight } from "./overWeight";
 import { placeOf } from "./places";
 import { formTold } from "../told";
 import { verb } from "./verb";
@@ -15,6 +16,7 @@ function tellHold(t: Telling): void {
   const { said } = told;
   // “lock it down with thread, 6/0 black”: the first thread that is named is the one on the hook.
   if (told.description && bench.thread === undefined && formTold(told) === "thread") nameThread(t);
+  if (windsOverWeight(t)) return;
   const last = bench.made.findLast((m) => m.line === line.number) ?? bench.made[bench.made.length - 1];
   // Where the line asks what it is about, nothing before it is held by its wraps.
   if (!last || (last.line !== line.number && line.asks.length > 0)) return;
@@ -138,7 +140,7 @@ export const hold = verb(
   "hold",
   anyOf(
     "leave\\s+(?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:(?:as|for)\\s+(?:a|the)\\s+(?:\\w+\\s+)?head|over\\s+the\\s+eye|in\\s+front(?:\\s+as\\s+a\\s+head)?)",
-    "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp)(?:\\s+(?:it|them|this|that|those|the\\s+\\w+))?\\s+(?:off|down(?!\\s+(?:an?|some|two|three|four|five|six|eight|ten|\\d+)\\s+(?!turns?\\b|wraps?\\b|(?:hook\\s+)?eyes?\\b|mm\\b|cm\\b|thirds?\\b|quarters?\\b))|in\\s+place|there|here|fast|securely|back\\s+with)(?:\\s+(?:the|its|their)\\s+(?:stems?|stalks?|quills?|tag|remainder|rest|(?:hackle\\s+)?(?:tip|point)(?!\\s+\\w+\\s+of))(?!\\s+of\\b))?",
+    "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp|tack)(?:\\s+(?:it|them|this|that|those|the\\s+\\w+))?\\s+(?:off|down(?!\\s+(?:an?|some|two|three|four|five|six|eight|ten|\\d+)\\s+(?!turns?\\b|wraps?\\b|(?:hook\\s+)?eyes?\\b|mm\\b|cm\\b|thirds?\\b|quarters?\\b))|in\\s+place|there|here|fast|securely|back\\s+with)(?:\\s+(?:the|its|their)\\s+(?:stems?|stalks?|quills?|tag|remainder|rest|(?:hackle\\s+)?(?:tip|point)(?!\\s+\\w+\\s+of))(?!\\s+of\\b))?",
     "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
     "(?:tie|bind|lash|wrap|cover)\\s+(?:(?:down|over|in)\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:(?:hackle|feather|hair|tail|wing)\\s+)?butts?(?:\\s+ends?)?(?:\\s+down)?(?=\\s*[,.;]|\\s+(?:down\\b|along|forwards?|up|all|under|to)\\b)",
     "(?:secure|hold|fasten|trap)(?=\\s+(?:(?:just\\s+)?behind|in\\s+front\\s+of|at)\\s+the\\s+(?:\\w+\\s+){1,2}with\\b)",

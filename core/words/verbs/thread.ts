@@ -8,6 +8,7 @@ import { alongShank } from "../settle";
 import { readNumber } from "../text/number";
 import { make, windBack } from "./making";
 import { objectOf } from "./object";
+import { hangsOverWeight, windsOverWeight } from "./overWeight";
 import { verb } from "./verb";
 
 /** The thread on the hook: the one that is named, else the one that is there. */
@@ -59,7 +60,8 @@ export function tellThread(t: Telling): void {
     return;
   }
   const turnsAtOneSpot = said.rule?.turns !== undefined && to === undefined;
-  if (to && !said.from && !from && bench.hangs && isApart(bench.hangs, to)) said.begin = bench.hangs;
+  const hangs = hangsOverWeight(bench) ?? bench.hangs;
+  if (to && !said.from && !from && hangs && isApart(hangs, to)) said.begin = hangs;
   if (isOnlyStart.test(t.text.slice(told.at, told.end))) keepTurns(t);
   said.rule ??= { touching: true };
   const step = make(
@@ -343,6 +345,12 @@ function isAnotherThread({ bench, told }: Telling): boolean {
 }
 
 function tellStart(t: Telling): void {
+  if (t.bench.thread !== undefined && windsOverWeight(t)) {
+    const { there, ...said } = t.told.said;
+    // “Cover the lead with it and go down into the bend”
+    if (there && !("part" in there)) tellThread({ ...t, told: { ...t.told, said: { ...said, end: there } } });
+    return;
+  }
   if (!isAnotherThread(t)) return tellThread(t);
   const { there, begin, ...said } = t.told.said;
   tellChange({ ...t, told: { ...t.told, said } });

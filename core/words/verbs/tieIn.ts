@@ -13,6 +13,7 @@ import { objectOf, type Meant } from "./object";
 import { tellFinish } from "./finish";
 import { placeOf, settleParts } from "./places";
 import { tellSeat } from "./seat";
+import { windsOverWeight } from "./overWeight";
 import { tellThread } from "./thread";
 import { verb } from "./verb";
 
@@ -43,7 +44,7 @@ export function tellTieIn(t: Telling): void {
     const { shown: _shown, ...more } = told.said;
     return tellThread({ ...t, told: { ...told, kind: "wind", said: { ...more, end: { landmark: shown.reach } } } });
   }
-  if (saysWhere(t) || saysOfBarbs(t)) return;
+  if (saysWhere(t) || saysOfBarbs(t) || windsOverWeight(t)) return;
   // “A strip of latex, hanging back”: it waits to be pulled over.
   const isBand = formSaid(told.description) === "stretch body" && !/\bfoam\b/i.test(told.description?.text ?? "");
   if (isBand && hangsBack.test(t.text.slice(told.at, told.end))) {

@@ -12,6 +12,7 @@ import { tellFinish } from "./finish";
 import { frontOf, settlePlaces } from "./places";
 import { lastBody } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
+import { lockedWithThread, windsOverWeight } from "./overWeight";
 import { objectOf, type Meant } from "./object";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { startsThread, tellThread } from "./thread";
@@ -33,7 +34,7 @@ const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   sayHow(t);
-  if (coversWeight(t) || coversEnds(t) || windsDubbed(t)) return;
+  if (windsOverWeight(t) || coversWeight(t) || coversEnds(t) || windsDubbed(t)) return;
   if (t.told.kind === "dress") return tellDub(t);
   if (goesOn(t)) return carryOn(t);
   for (const takes of ofWhatIsThere) if (takes(t)) return;
@@ -454,6 +455,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (step?.do !== "wind") return;
   if (t.told.verb === undefined && !t.line.isListed) t.bench.onlyNamed.add(step.id);
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
+  if (object.role === "weight") lockedWithThread(t);
   windBack(t, object, said, step.to ?? step.from);
   if (object.role) t.bench.release(object.role);
 }

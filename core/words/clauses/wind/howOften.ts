@@ -159,7 +159,11 @@ export const howOften: Clause[] = [
     if (!(pitch > 0)) return false;
     putRule(s, { pitch });
   }),
-  clause("zigzag", words("zig-?\\s?zag(?:ged|ging)?|criss-?\\s?cross(?:ed|ing)?|crossing"), put({ passes: 2 })),
+  clause(
+    "zigzag",
+    words("back\\s+and\\s+forth|to\\s+and\\s+fro|zig-?\\s?zag(?:ged|ging)?|criss-?\\s?cross(?:ed|ing)?|crossing"),
+    put({ passes: 2 }),
+  ),
   clause(
     "open spiral",
     words(
