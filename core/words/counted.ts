@@ -83,9 +83,16 @@ export const nounOfCount: [RegExp, "fibres" | "strands" | "feathers" | "slips" |
 ];
 /** No fly has so many of anything that is wound. */
 const MOST_OF_ANY = 50;
+/** “Bucktail hairs white”: the colour behind it says nothing of what is counted. */
+function beforeColour(noun: string): string {
+  const all = noun.split(/[\s,]+/);
+  const last = all.findLastIndex((w) => !isColour(w) && w !== "natural");
+  return last < 1 ? noun : all.slice(0, last + 1).join(" ");
+}
 /** Sets what a number counts, by the noun that follows it; false where it counts nothing that can be taken. */
-function putCount(told: Told, c: Count, noun: string, found: Description): boolean {
+function putCount(told: Told, c: Count, named: string, found: Description): boolean {
   const form = formSaid(found);
+  const noun = beforeColour(named);
   const by = nounOfCount.find(([pattern]) => pattern.test(noun))?.[1] ?? found.means?.counted ?? countedOf(form);
   if (told.kind === "seat") {
     if (!Number.isInteger(c.n)) return false;

@@ -116,6 +116,24 @@ function isHookAlone(text: string): boolean {
   );
 }
 
+/** What a sentence about the hook alone is made of beside its own words. */
+const saidOfHook =
+  /^(?:i|we|you|tie|tied|tying|ties|dress(?:ed)?|make|use|used|using|like|prefer|go|goes|suits?|this|these|them|it|its|it's|ones?|mine|my|our|the|is|are|be|best|usually|mostly|normally|generally|always|often|all|here|for|both|of|up|so|pattern)$/;
+const MOST_HOOK_WORDS = 18;
+/** “I tie this on a W1 in 8, 10 and 12”: nothing but how the fly is tied on which hook, in which sizes. */
+function isHookSentence(r: Reading, text: string): boolean {
+  const names = new Set([...r.context.hooks].flatMap((h) => `${h.id} ${h.name}`.toLowerCase().split(/[^a-z0-9]+/)));
+  const codes = new Set([...r.context.hooks].map((h) => h.id.toLowerCase()));
+  const all = text.split(/[\s,;()]+|[.:](?=\s|$)/).filter(Boolean);
+  return (
+    all.length <= MOST_HOOK_WORDS &&
+    all.some((w) => saidOfHook.test(w)) &&
+    all.every((w) => hookWords.test(w) || saidOfHook.test(w) || names.has(w)) &&
+    all.some((w) => codes.has(w) || (aKind.test(w) && !/^(?:eye|shank)$/.test(w))) &&
+    all.some((w) => !codes.has(w) && /^#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?$/.test(w))
+  );
+}
+
 /** “On a long 1/0”: what it is tied on is a hook. */
 const onIt =
   /^\s*(?:(?:i\s+)?(?:tie|tied|dress|dressed)\s+(?:(?:this|these|it|them|mine|(?:my|our|the)\s+(?:[a-z]+\s+){0,2}(?:fly|flies))\s+)?(?:one\s+)?(?:up\s+)?)?on\s+an?\s+/;
@@ -150,7 +168,8 @@ function isHookTold(r: Reading, i: number): boolean {
     kindAndSize.test(text) ||
     sizeThenKind.test(text) ||
     sizeAndLength.test(text) ||
-    [text, firstOf(own, /,|\swith\s/), firstOf(own, /\.\s/), firstOf(own, goesOn)].some(isHookAlone)
+    [text, firstOf(own, /,|\swith\s/), firstOf(own, /\.\s/), firstOf(own, goesOn)].some(isHookAlone) ||
+    isHookSentence(r, text)
   )
     return true;
   // “Scud, #14 or #16 - 2x heavy grub hook. Thread tan.”

@@ -26,7 +26,7 @@ const range = new RegExp(
   "u",
 );
 // “8/0” is one size, and no list of 8 and 0.
-const list = new RegExp(`${SIZE}(?:\\s*(?:,|/(?!0(?!\\d))|and|or|&)\\s*${SIZE})+`, "u");
+const list = new RegExp(`${SIZE}(?:\\s*(?:,|/(?!0(?!\\d))|and|or|&)\\s*(?:an?\\s+)?${SIZE})+`, "u");
 const spaced =
   /(?:\bsizes?\s+|#|\bhooks?[\s,]+|\b(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger)[\s,]+)(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");

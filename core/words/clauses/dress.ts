@@ -8,6 +8,7 @@ import { absolute } from "../text/place";
 import {
   figureOfEight,
   endOfWay,
+  wayBack,
   everywhere,
   leavingAtEnds,
   leavingBare,
@@ -53,7 +54,7 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
-    "(?:that\\s+|which\\s+)?(?:getting|becoming|growing|gets|becomes|grows)\\s+(?:fat|thick|full)(?:t?er)?(?:\\s+(?:to|towards?|forwards?|at)(?:\\s+the\\s+\\w+)?)?(?:\\s+as\\s+(?:you|it)\\s+go(?:es)?(?:\\s+(?:on|along|forwards?))?)?",
+    "(?:that\\s+|which\\s+)?(?:getting|becoming|growing|gets|becomes|grows)\\s+(?:(?:gradually|slowly|steadily|slightly|progressively|gently|just|an?|little|bit|touch|shade)\\s+)*(?:fat|thick|full)(?:t?er)?(?:\\s+(?:to|towards?|forwards?|at)(?:\\s+the\\s+\\w+)?)?(?:\\s+as\\s+(?:you|it)\\s+go(?:es)?(?:\\s+(?:on|along|forwards?))?)?",
     "tapered",
   ],
   [
@@ -173,6 +174,7 @@ export const dressClauses: Clause[] = [
   zone,
   shareOfIt,
   theRest,
+  wayBack,
   endOfWay,
   // Round a part, and not from there to another place.
   clause("round the eyes", unless(roundEyes, goesOnTo), onBothSidesOf("eyes", 0.5)),

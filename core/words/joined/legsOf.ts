@@ -1,6 +1,7 @@
 import { formTold, wordsOf, type Told } from "../told";
 
-const isLegsAlone = /^(?:the\s+)?legs?$/;
+const isLegsAlone =
+  /^(?:the\s+)?(?:(?:knotted|jointed|bent|long|short|thin|thick|single|splayed|ready-?made)\s+)*(?:legs?|antennae|feelers)$/;
 const begunByOf = /\bof\s+(?:[a-z-]+\s+){0,3}?$/;
 
 /** “2 legs of soft fibre each side”: legs are what they are for, and what stands behind is what they are of. */
@@ -11,7 +12,7 @@ export const withLegsOf = (all: Told[], text: string): Told[] =>
       of?.kind === "lay" &&
       isLegsAlone.test(x.description?.text.trim().toLowerCase() ?? "") &&
       of.verb === undefined &&
-      of.role === undefined &&
+      (of.role === undefined || of.role === x.role) &&
       of.description !== undefined &&
       begunByOf.test(text.slice(x.description?.end ?? 0, of.description.at));
     const next = all[n + 1];

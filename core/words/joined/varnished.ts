@@ -7,7 +7,8 @@ const onThread = new Set<Told["verb"]>(["wind", "act", undefined]);
 export const withVarnish = (all: Told[], text: string): Told[] =>
   all.flatMap((t): Told[] => {
     const { description, role } = t;
-    const isOfThread = onThread.has(t.verb) && (t.kind === "wind" || t.kind === "act") && role !== "finish";
+    const isOfThread =
+      onThread.has(t.verb) && (t.kind === "wind" || t.kind === "act") && (role !== "finish" || t.verb === "act");
     if (!description || !isOfThread || formTold(t) !== "liquid" || !joins.test(text.slice(t.at, description.at)))
       return [t];
     const span = { at: description.at, end: description.end };

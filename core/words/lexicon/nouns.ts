@@ -206,7 +206,7 @@ const nouns: [string, NounForm][] = [
   ],
   [
     "(?:knotted|ready-?made|made)\\s+(?:(?!rubber|silicone|round)[\\w-]+\\s+){0,3}legs?",
-    { form: "feather fibre", counted: "fibres" },
+    { form: "feather fibre", counted: "fibres", role: "legs" },
   ],
   ["(?:(?:round|barred)\\s+)?(?:rubber|silicone)(?:\\s+(?:legs?|strands?))?", { form: "rubber", counted: "strands" }],
   ["(?:detached|extended|moulded)\\s+bod(?:y|ies)", { form: "extended body", counted: "pieces" }],

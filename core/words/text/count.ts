@@ -63,9 +63,12 @@ export const count: Reader<Count> = memo(
 export const times: Reader<Count> = memo(
   oneOf<Count>(
     once,
-    map(match("x\\s?([2-5])(?=\\s*(?:[,.;)]|$|(?:wound|twisted|spun|twined|wrapped|tied|together|by)\\b))"), ([n]) => ({
-      n: Number(n),
-    })),
+    map(
+      match("x\\s?([2-5])(?=\\s*(?:[,.;)]|$|(?:wound|twisted|spun|twined|wrapped|tied|together|by|and)\\b))"),
+      ([n]) => ({
+        n: Number(n),
+      }),
+    ),
     map(seq(number, words("times")), ([n]) => ({ n })),
   ),
 );

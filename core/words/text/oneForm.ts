@@ -45,10 +45,23 @@ const forms: readonly Form[] = [
     ),
     as: (all) => " ".repeat(all.length),
   },
+  // “Next comes the rib: …”, “Then the body: …”
+  {
+    has: ["next", "then", "first"],
+    written:
+      /^(\s*)(?:next|then|now|first)\s*,?\s+(?:(?:comes?|goes|is|are|up\s+is|we\s+have|i\s+have|for)\s+)?(?=the\s+(?:[a-z]+\s+){0,2}[a-z]+\s*(?:[:,=]|\s-\s))/gu,
+    as: (all) => " ".repeat(all.length),
+  },
   {
     has: ["hook"],
     written: /\bmid(?:dle)?[\s-]+hook[\s-]+shank\b/gu,
     as: (all) => "mid-shank".padEnd(all.length),
+  },
+  // “Just longer than the bend”: a mark of the hook has no length.
+  {
+    has: ["longer than the"],
+    written: /\blonger\s+than\s+the(?=\s+(?:hook\s+)?(?:bend|point|barb)\b)/gu,
+    as: (all) => "past the".padEnd(all.length),
   },
   { has: ["wing-"], written: /\bwing-(?=case|pad|post|cover)/gu, as: () => "wing " },
   // “Hackled with two turns of hen”: the part, and what it is of.

@@ -152,7 +152,7 @@ const landmarkWords: [string, Place][] = [
       "mid-?\\s?shank",
       "mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?",
       "cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)",
-      "half-?\\s?way(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
+      "half-?\\s?way(?!\\s+back\\s+(?:up\\s+)?to)(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
       "middle(?!\\s+(?:one|hackle|feather|half|third|quarter)\\b)",
     ),
     { fraction: 0.5 },
@@ -329,7 +329,9 @@ const endOfTying = (role: string): PartEnd =>
 export const thirdBack: Reader<Place> = map(
   seq(
     match("(?:the\\s+)?(one|two|three|a)[- ](thirds?|quarters?)"),
-    words("(?:of\\s+the\\s+way\\s+)?back(?!\\s+(?:from|of|towards?|along|down|up))"),
+    words(
+      "of\\s+the\\s+way\\s+back(?!\\s+(?:from|of|to|towards?|along|down|up)\\b)|back(?!\\s+(?:from|of|towards?|along|down|up)\\b)",
+    ),
   ),
   ([[n, of]]) => ({ fraction: shareOf(n, of) }),
 );
@@ -378,6 +380,17 @@ const shareFromEnd: Reader<Place> = map(
   ),
   ([f, , isFromBend]) => (f > 0 && f < 1 ? { fraction: isFromBend ? Number((1 - f).toPrecision(12)) : f } : undefined),
 );
+const BACK_TO_EYE =
+  "way\\s+back\\s+(?:up\\s+the\\s+(?:hook\\s+)?shank(?!\\s+from)|(?:up\\s+)?(?:(?:along\\s+)?the\\s+shank\\s+)?(?:to|towards?)\\s+the\\s+(?:hook\\s+)?(?:eye|bead|cone|head|front))";
+/** “Two thirds of the way back to the eye”: whoever comes back to it was at the bend. */
+export const wayBackToEye: Reader<Place> = map(seq(number, words(`(?:of\\s+the\\s+)?${BACK_TO_EYE}`)), ([f]) =>
+  f > 0 && f < 1 ? { fraction: Number((1 - f).toPrecision(12)) } : undefined,
+);
+/** “To the bend and half way back”: where the way was told that it comes back from. */
+export const wayBackOnly: Reader<Place> = map(
+  seq(number, words("(?:of\\s+the\\s+)?way\\s+back(?:\\s+up)?(?=\\s*(?:[,.;]|$))")),
+  ([f]) => (f > 0 && f < 1 ? { fraction: Number((1 - f).toPrecision(12)) } : undefined),
+);
 const fractionOfShank: Reader<Place> = oneOf<Place>(
   aboutHalfUp,
   shareFrom,
@@ -410,7 +423,7 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
       opt(words("of|x")),
       the,
       words(
-        "(?:hook\\s+)?shank(?:s)?(?!\\s+lengths?)|(?:of\\s+the\\s+)?way\\s+(?:along|back|down|up)(?:\\s+the\\s+(?:shank|hook))?|(?:along|back|down|up)\\s+the\\s+(?:shank|hook)",
+        `(?:hook\\s+)?shank(?:s)?(?!\\s+lengths?)|(?:of\\s+the\\s+)?(?!${BACK_TO_EYE})way\\s+(?:along|back|down|up)(?:\\s+the\\s+(?:shank|hook))?|(?:along|back|down|up)\\s+the\\s+(?:shank|hook)`,
       ),
       opt(words("behind\\s+the\\s+eye|back\\s+from\\s+the\\s+eye|mark")),
     ),
@@ -436,7 +449,8 @@ export const bareFraction: Reader<Place> = map(
 
 /** “halfway” begins with a share, and is none. */
 const landmarkFirst: Reader<Place> = beginning(firstsOf("h"), (text, at) =>
-  text.startsWith("half", at) && /^half-?\s?way\b(?!\s+(?:from|between))/.test(text.slice(at, at + 20))
+  text.startsWith("half", at) &&
+  /^half-?\s?way\b(?!\s+(?:from|between|back\s+(?:up\s+)?to))/.test(text.slice(at, at + 24))
     ? landmark(text, at)
     : undefined,
 );

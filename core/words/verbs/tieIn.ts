@@ -208,9 +208,11 @@ function saysWhere({ told, bench, line }: Telling): boolean {
   const at = told.said.tieIn?.at ?? told.said.there ?? told.said.begin;
   const last = bench.made.findLast((m) => m.line === line.number);
   const role = bench.component(last?.step.component)?.role;
-  if (told.description || !at || last?.step.do !== "wind" || (told.role !== undefined && told.role !== role))
-    return false;
+  if (told.description || last?.step.do !== "wind" || (told.role !== undefined && told.role !== role)) return false;
   if (bench.waits((w) => !w.hangs && w.line === line.number)) return false;
+  // “Wind the rib forward and tie it in under the hook”: what had been tied in before is tied off.
+  if (last.step.tiedIn !== undefined) return true;
+  if (!at) return false;
   last.step = { ...last.step, tieIn: { ...last.step.tieIn, at } };
   return true;
 }
@@ -283,6 +285,13 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
 
 /** “The same length”, “a shank longer than the white”: a length or a thickness by what was tied in before. */
 function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
+  if (said.sameTips && said.shown === undefined) {
+    const before = bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined);
+    const role = bench.component(before?.step.component)?.role;
+    // Tied in at another place it is longer or shorter than that.
+    if (role === "tail" || role === "wing") said.shown = { reach: role };
+    else said.sameLength ??= 1;
+  }
   if (said.sameLength !== undefined)
     said.shown ??= withMore(timesAsLong(lengthBefore(bench), said.sameLength), said.plusMm);
   if (said.sameLength !== undefined && said.shown === undefined) askHowLong(told, line);
@@ -461,8 +470,9 @@ function lengthBefore(bench: Telling["bench"]): LengthRule | undefined {
 function longerBy(mm: number, words: string, bench: Telling["bench"]): LengthRule | undefined {
   const like = stepLike(bench, words);
   const role = bench.component(like?.component)?.role;
-  if (role === "tail" || role === "wing") return { reach: role, pastMm: mm };
+  if (role === "tail" || role === "wing") return { reach: role, ...(mm !== 0 && { pastMm: mm }) };
   const rule = like?.shown;
+  if (mm === 0) return rule;
   return rule && "mm" in rule ? { mm: rule.mm + mm } : undefined;
 }
 /** “a touch longer than the bucktail”, where that reaches to a place: so many times the wing that it is. */

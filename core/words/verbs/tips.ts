@@ -18,6 +18,8 @@ const saidOfTips = new RegExp(
 );
 /** “Fold three fibres back along each side for legs”: they can be none but those of the cover. */
 const areFoldedBack = /\b(?:fold|pull|bring|tie|bend|stroke)\b[^.;]*\bfib(?:re|er)s\b[^.;]*\bback\b/;
+/** “The tips of the wing case fibres” are no stuff of their own. */
+const isOfCover = /^(?:the\s+)?(?:wing\s+)?(?:case|cover)(?:\s+(?:fib(?:re|er)s?|barbs?|tips?|ends?|material))*$/i;
 /** Legs of fibres are so long where nobody says how long: as usual, in gapes. */
 const USUAL: LengthRule = { of: "gape", times: 1.2 };
 
@@ -33,8 +35,8 @@ export function legsOfTips(t: Telling): boolean {
   const areThere = last?.line === line.number && bench.component(last.step.component)?.role === "legs";
   // “Split the tips and bind them back as legs”: they are.
   if (areThere && !t.told.description && asLegs.test(words)) return true;
-  if (t.told.description || !(areTips.test(words) || areFoldedBack.test(words) || /\band\s+legs\b/.test(words)))
-    return false;
+  const isOther = t.told.description && !isOfCover.test(t.told.description.text.trim());
+  if (isOther || !(areTips.test(words) || areFoldedBack.test(words) || /\band\s+legs\b/.test(words))) return false;
   if (t.told.role !== "legs" && !asLegs.test(t.text)) return false;
   const bundle = bench.waiting.findLast(isBundle);
   const fibres = bundle && fibresOf(t, bundle);

@@ -30,6 +30,16 @@ export const at: Clause = clause("at the bend", oneOf(intoBend, whereItIs, besid
 /** Where a figure alone is a length, a place says “at”, “behind” or “in front of”. */
 export const atSaid: Clause = clause(
   "at the bend",
-  oneOf(intoBend, whereItIs, besides, placeBeside, shareFrom, thirdBack),
+  oneOf(
+    intoBend,
+    whereItIs,
+    besides,
+    placeBeside,
+    shareFrom,
+    thirdBack,
+    map(words("half-?\\s?way\\s+(?:along|down|up)\\s+the\\s+(?:hook\\s+)?shank(?!\\s+(?:long|length))"), (): Place => ({
+      fraction: 0.5,
+    })),
+  ),
   setThere,
 );

@@ -1,7 +1,7 @@
 import { type Clause, clause, type Said } from "../../said";
 import { beginning, map, seq, words, opt, oneOf, unless, match } from "../../parse";
 import { begins, ends, shareOfShank } from "./zone";
-import { absolute, isBareShare, placeReached, stuffReached } from "../../text/place";
+import { absolute, isBareShare, placeReached, stuffReached, wayBackToEye } from "../../text/place";
 import { number, readNumber } from "../../text/number";
 import type { Place } from "../../../hooks";
 
@@ -48,6 +48,12 @@ export const endForward: Clause = clause(
     s.way = "forward";
   },
 );
+
+/** “Dub two thirds of the way back to the eye”: it ends there. */
+export const wayBack: Clause = clause("two thirds of the way back to the eye", wayBackToEye, (s, end) => {
+  if (s.end !== undefined || s.from !== undefined) return false;
+  Object.assign(s, { end, way: "forward" } satisfies Said);
+});
 
 /** “wound two thirds of the way”: so much of the shank is covered, counted from the bend. */
 export const endOfWay: Clause = clause(

@@ -17,6 +17,7 @@ export {
   leavingAtEnds,
   leavingBare,
   leavingRoom,
+  wayBack,
 } from "./ends";
 export { tiedIn, withAnother, wraps } from "./held";
 export { NO_PIECE } from "./piece";

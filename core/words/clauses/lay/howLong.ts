@@ -33,6 +33,9 @@ function pastBend(l: LengthRule): LengthRule {
   return isOfHook ? { to: { landmark: "bend", plus: { of: l.of as "gape", times: l.times } } } : l;
 }
 
+/** Level: by its own tips or ends. */
+const LEVEL_WITH =
+  "(?:with\\s+)?(?:(?:the\\s+|its\\s+|their\\s+)?(?:tips?|ends?)\\s+)?(?:(?:just|about|exactly)\\s+)?(?:level|even|flush|in\\s+line)\\s+with";
 export const leavingBehind: Clause = clause(
   "leaving 20 mm past the bend",
   seq(
@@ -247,10 +250,21 @@ export const bareLengths: Clause[] = [
     put({ sameLength: 1 }),
   ),
   clause(
+    "tips level with the others",
+    words(
+      `${LEVEL_WITH}\\s+(?:the\\s+tips?\\s+of\\s+)?(?:the\\s+)?(?:others?|rest|first(?:\\s+(?:wing|one|bunch))?|(?:other|last|previous)\\s+(?:wing|one|bunch)|one\\s+(?:below|beneath|under(?:neath)?|before)|wing\\s+below|those\\s+(?:below|before))(?:\\s+tips)?`,
+    ),
+    put({ sameTips: true }),
+  ),
+  clause(
     "to the tips of the herl",
     seq(
-      words("(?:(?:extend|reach)(?:s|ing)?\\s+)?(?:to|as\\s+far\\s+as)\\s+the\\s+(?:tips?|ends?)\\s+of\\s+the"),
-      match("((?!hook|shank|tail\\b|wing\\b|body\\b)(?:[a-z]+\\s+)?[a-z]+)(?=\\s*(?:[,.;]|$))"),
+      words(
+        `(?:(?:extend|reach)(?:s|ing)?\\s+)?(?:to|as\\s+far\\s+as)\\s+the\\s+(?:tips?|ends?)\\s+of\\s+the|${LEVEL_WITH}\\s+(?:the\\s+tips?\\s+of\\s+)?the`,
+      ),
+      match(
+        "((?!hook|shank|tail\\b|wing\\b|body\\b|bend\\b|barb\\b|point\\b|eye\\b|bead\\b|back\\b|end\\b|thorax\\b|head\\b|hackle\\b|collar\\b)(?:[a-z]+\\s+)?[a-z]+)(?=\\s*(?:[,.;]|$))",
+      ),
     ),
     (s, [, [like]]) => {
       if (s.shown !== undefined || s.like !== undefined) return false;

@@ -74,7 +74,7 @@ export const sides: Clause[] = [
   clause(
     "tied forward, then stood up with wraps in front",
     words(
-      `(?:tied\\s+(?:in\\s+)?forwards?(?:\\s+over\\s+the\\s+eye)?,?\\s+(?:and\\s+)?then\\s+)?(?:stood|propped|held|pulled|set)\\s+(?:it\\s+|them\\s+)?(?:up(?:right)?|erect)(?:${DAM}|(?=\\s+(?:with|by)\\s+(?:[\\w-]+\\s+){1,2}(?:wraps|turns)\\b))`,
+      `(?:tied\\s+(?:in\\s+)?forwards?(?:\\s+over\\s+the\\s+eye)?,?\\s+(?:and\\s+)?then\\s+)?(?:stood|propped|held|pulled|set)\\s+(?:it\\s+|them\\s+)?(?:up(?:right)?|erect)(?:${DAM}|(?=\\s+(?:with|by)\\s+(?:[\\w-]+\\s+){1,2}(?:wraps|turns)\\b|\\s*(?:[,.;]|$)))`,
     ),
     (s) => void (s.attitude ??= "up"),
   ),

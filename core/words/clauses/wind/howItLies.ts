@@ -1,7 +1,7 @@
 import { type Clause, clause, put, putWay, putRule } from "../../said";
 import { face, barbClauses } from "./barbs";
 import { match, seq, words, opt, map, anyOf, oneOf } from "../../parse";
-import { absolute, placeReached } from "../../text/place";
+import { absolute, placeReached, wayBackOnly, wayBackToEye } from "../../text/place";
 import { count } from "../../text/count";
 import { stretched } from "../common";
 import { number } from "../../text/number";
@@ -42,6 +42,17 @@ export const howItLies: Clause[] = [
       if (isFront || !(s.end ?? s.to)) s.passes = 2;
       else if (s.backTo === undefined) s.backTo = p;
       else return false;
+    },
+  ),
+  clause(
+    "and two thirds of the way back",
+    seq(
+      words("(?:and|&|then)\\s+(?:then\\s+)?(?:come\\s+|go\\s+|wind\\s+|run\\s+)?"),
+      oneOf(wayBackToEye, wayBackOnly),
+    ),
+    (s, [, p]) => {
+      if (!(s.end ?? s.to) || s.backTo !== undefined) return false;
+      s.backTo = p;
     },
   ),
   clause(

@@ -161,7 +161,9 @@ export const howOften: Clause[] = [
   }),
   clause(
     "zigzag",
-    words("back\\s+and\\s+forth|to\\s+and\\s+fro|zig-?\\s?zag(?:ged|ging)?|criss-?\\s?cross(?:ed|ing)?|crossing"),
+    words(
+      "back\\s+and\\s+forth(?!\\s+(?:twice|\\d|two|three))|to\\s+and\\s+fro|zig-?\\s?zag(?:ged|ging)?|criss-?\\s?cross(?:ed|ing)?|crossing",
+    ),
     put({ passes: 2 }),
   ),
   clause(
