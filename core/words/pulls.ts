@@ -1,6 +1,7 @@
 import type { MaterialForm } from "../materials";
 import { formTold, type Told } from "./told";
-import { goesOver, isBareBundle, pulledRole } from "./verbs/takeOver";
+import { goesOver, isBareBundle } from "./verbs/across";
+import { pulledRole } from "./verbs/takeOver";
 
 /** Something that a recipe pulls over without naming a part. */
 export interface Pull {

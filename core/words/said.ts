@@ -107,6 +107,8 @@ export type Said = Partial<
     around?: { behind: number; front: number; part: Place };
     /** So many times as long as what was laid before. */
     sameLength?: number;
+    /** Of a weight: pushed up, against the bead where there is one. */
+    pushedForward?: boolean;
     /** Its tips lie level with those of what was laid before. */
     sameTips?: boolean;
     /** As long as another part, which is named by its material; so many times. */

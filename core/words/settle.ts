@@ -180,6 +180,11 @@ function settleWinding(said: Said, context: StepContext): string[] {
   }
   // “12 turns of lead, pushed up to the bead”: so many lie touching, behind what they are pushed up to.
   const isPushedUp = role === "weight" && said.rule?.turns !== undefined && !begin && !there;
+  if (isPushedUp && !end && said.pushedForward && context.hasBead) {
+    said.rule = { ...said.rule, touching: true };
+    said.from = { landmark: "eye" };
+    return [];
+  }
   if (isPushedUp && end && alongShank(end) < (alongShank(front) + alongShank(rear)) / 2) {
     said.rule = { ...said.rule, touching: true };
     said.from = end;

@@ -6,6 +6,7 @@ import type { Bench, MadeStep, Telling } from "../bench";
 import { sharings, retellings } from "./again";
 import { changeForHead, isThreadStarted, isThreadNamed } from "./threads";
 import { tellNone } from "./none";
+import { coversWithRest } from "../verbs/restOfBundle";
 import { legsOfTips, coverAndLegs } from "../verbs/tips";
 import type { LineHead } from "../head";
 import { actListed, actListedThread } from "./listed";
@@ -167,6 +168,7 @@ const tellers: readonly ((c: ToldClause) => boolean)[] = [
   ({ r, t, n }) => n === 0 && tellsBarbs(r, t.told, t.text),
   tellCoverAndLegs,
   ({ t }) => legsOfTips(t),
+  ({ t }) => t.told.role === "wing case" && t.told.kind === "lay" && coversWithRest(t),
   goesOnWithLast,
   ({ r, t, i, n }) => n === 0 && asksWhatPart(r, t.told, t.text, i),
   tellThreadAlone,

@@ -6,11 +6,14 @@ import type { Span, Told } from "../told";
 
 const noStuff = new Set<Role>(["hook", "thread", "bead", "weight", "eyes", "finish", "head"]);
 
+const sameBundle = /^\W*(?:the\s+|these\s+)?same\s+(?:tail\s+)?(?:fib(?:re|er)s?|barbs?|bundle|bunch|butts?)\b/;
 /** A line that begins so: “Thorax: same, picked out”. Undefined where it does not. */
 export function ofSameStuff(r: Reading, i: number): Told[] | undefined {
   const { begin, role, part, isListed } = r.heads[i] ?? { begin: 0, isListed: false };
   const text = r.plain[i] ?? "";
   if (!isListed || role === undefined || !sameAhead(text, begin)) return undefined;
+  // “Wing case: the same fibres”: the bundle that was the tail, and no other of its stuff.
+  if (role === "wing case" && sameBundle.test(text.slice(begin)) && r.bench.ofRole("tail")) return undefined;
   return asStuffBefore(r, i, { role, part }, { at: begin, end: text.length });
 }
 

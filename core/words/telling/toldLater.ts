@@ -3,7 +3,7 @@ import { type Reading, lineOf } from "../reading";
 import type { Component } from "../../recipe";
 import type { Material } from "../../materials";
 import type { Told } from "../told";
-import { isBareBundle } from "../verbs/takeOver";
+import { isBareBundle } from "../verbs/across";
 import { isNamedBy } from "../bench";
 import { isOverBody } from "../verbs/object";
 

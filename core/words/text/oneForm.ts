@@ -16,6 +16,10 @@ interface Form {
 }
 /** What is written in several ways, each as one of them that is no longer. */
 const forms: readonly Form[] = [
+  // American spelling is as long.
+  { has: ["fiber"], written: /\bfiber(?=s?\b)/gu, as: () => "fibre" },
+  { has: ["gray"], written: /\bgray\b/gu, as: () => "grey" },
+  { has: ["center"], written: /\bcenter(?=s?\b|ed\b)/gu, as: () => "centre" },
   // “• Tail: …”, “* tail”: what only shows that a list goes on.
   {
     has: ["-", "*", "•", "▪", "‣", "●", "◦", "·"],

@@ -7,8 +7,10 @@ import type { Said } from "../said";
 import type { Told } from "../told";
 import { isSame } from "../say/common";
 import { alongShank } from "../settle";
-import { make, partName, withDeclared } from "./making";
+import { goesOver, isBareBundle, NEARBY, takeOver } from "./across";
+import { make, partName } from "./making";
 import { objectOf, type Meant } from "./object";
+import { coversWithRest, partOfRest } from "./restOfBundle";
 import { tieIn } from "./tieIn";
 import { verb } from "./verb";
 
@@ -18,6 +20,9 @@ import { verb } from "./verb";
  */
 export function tellTakeOver(telling: Telling): void {
   if (splits(telling) || slidesUp(telling)) return;
+  const { told: all, text } = telling;
+  const goes = goesOver(text.slice(all.at, all.end)) || all.role === "wing case";
+  if (goes && coversWithRest(telling)) return;
   const t = asCover(telling);
   const { told, bench } = t;
   const called = bandCalled(t);
@@ -28,7 +33,7 @@ export function tellTakeOver(telling: Telling): void {
   const strand = found && bench.waits((w) => !w.hangs && isOf(bench, w, found.code) && liesFlat.has(w.form));
   const flat = strand && stripOf(t, strand.component);
   if (flat) return takeOver(t, flat, told.said);
-  const object = objectOf(t);
+  const object = partOfRest(t) ?? objectOf(t);
   const declared = object.component && bench.declared.get(object.component.id);
   if (declared && object.role === "wing case") return tieDeclared(t, object, declared.said);
   const strip = object.component && stripOf(t, object.component.id);
@@ -103,9 +108,6 @@ function splits({ told, text, bench }: Telling): boolean {
   return true;
 }
 
-/** “The slip”, “the fibres”: what hangs there, of whatever it was cut. */
-export const isBareBundle = (words: string): boolean =>
-  /^(?:the\s+)?(?:slips?|strips?|fibres?|fibers?|feathers?|bunch)$/.test(words.trim());
 /** Parts of which no slip or bunch is pulled over: a line about them speaks of another thing then. */
 const isWound = new Set<Role | undefined>(["body", "thorax", "hackle", "collar", "rib", "head"]);
 /** The part that a pull is about; “Thorax: hare. Pull the slip over” is not about the thorax. */
@@ -181,12 +183,6 @@ function tailStrip({ bench }: Telling, component: string): Waiting | undefined {
 }
 const ofHide = /strip|zonker|hide|leather|rabbit|mink|squirrel/i;
 
-const isOver = /\b(?:over|forwards?|across)\b/;
-const isBack = /\bback(?:wards?)?\b/;
-const backOfFly = /\bover\s+(?:the|its)\s+back\b/;
-/** Whether words take something over what lies in front of it, and not back again. */
-export const goesOver = (words: string): boolean => isOver.test(words) && !isBack.test(words.replace(backOfFly, ""));
-
 const otherEnd = /\b(?:butts?|rest|remainder|remaining|stubs?)\b/;
 const bundles = new Set<MaterialForm | undefined>(["hair", "feather fibre", "hackle", "herl"]);
 /** “Bring the tail butts forward over the body”: one bundle, of which the tips are the tail and the butts a back. */
@@ -240,66 +236,6 @@ function hanging({ told, bench }: Telling): Waiting | undefined {
       (w) => w.hangs && (w.role === told.role || (told.role === "flash" && w.form === "flash")),
     );
   return bench.waiting.findLast((w) => w.hangs);
-}
-
-export function takeOver(t: Telling, w: Waiting, own: Said): void {
-  const { bench, told } = t;
-  const component = bench.component(w.component);
-  const said: Said = awayFrom(w.at, withDeclared(t, component, { ...own }));
-  // “Tied in at the bend, pulled forward and tied down at a third of the shank”: of two places the other one.
-  const heldAt = said.there && isSame(said.tieIn?.at, w.at) ? undefined : said.tieIn?.at;
-  const stated: Place =
-    said.to ??
-    said.end ??
-    heldAt ??
-    said.there ??
-    said.begin ??
-    (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
-  // Taken over it goes somewhere: where only its tie-in is told, to the front.
-  const isThere = isSame(stated, w.at) || (stated === bench.hangs && isNearby(stated, w.at));
-  const target: Place = isThere ? { eyeLengths: 1 } : stated;
-  const before = bench.made.find((m) => m.step.id === w.step)?.step;
-  const amount = said.amount ?? (before?.do === "lay" ? before.amount : undefined);
-  const step = make(
-    t,
-    "lay",
-    {
-      ...(amount && { amount }),
-      ...(said.free && { free: said.free }),
-      ...(said.wraps !== undefined && { wraps: said.wraps }),
-      ...(said.stretch !== undefined && { stretch: said.stretch }),
-      from: target,
-      to: said.from !== undefined && said.to !== undefined ? said.from : w.at,
-      countedWhenWound: true,
-      attitude: said.attitude ?? "over",
-      tieIn: { at: target, ...(said.tieIn?.wraps !== undefined && { wraps: said.tieIn.wraps }) },
-      tiedIn: w.step,
-    },
-    { component, role: w.role, form: w.form },
-    { name: `take the ${told.part ?? component?.role ?? w.role} over` },
-  );
-  if (step?.do !== "lay") return;
-  w.used = true;
-  // It may be taken further: then it begins where it is held now.
-  w.at = target;
-  bench.hangs = target;
-}
-
-/** So near its tie-in, in shanks, nothing is pulled over because the thread happens to hang there. */
-const NEARBY = 0.12;
-const BEHIND = 0.85;
-function isNearby(a: Place, b: Place | undefined): boolean {
-  if (b === undefined) return false;
-  const [one, other] = [alongShank(a), alongShank(b)];
-  return Math.abs(one - other) < NEARBY || Math.min(one, other) > BEHIND;
-}
-
-/** “Pull it over the thorax”: of the two ends of what it covers the one that lies away from its tie-in. */
-function awayFrom(at: Place | undefined, said: Said): Said {
-  const { from, to } = said;
-  if (!at || !from || !to) return said;
-  const [near, far] = [from, to].map((p) => Math.abs(alongShank(p) - alongShank(at)));
-  return (near ?? 0) > (far ?? 0) ? { ...said, from: to, to: from } : said;
 }
 
 const isBackWord = /\b(?:back|shell)/;

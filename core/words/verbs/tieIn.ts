@@ -396,9 +396,11 @@ function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void 
   const looksBack = eyes !== undefined && "from" in eyes && alongShank(eyes.from) > MIDDLE;
   const place = own.tieIn?.at ?? own.there ?? own.begin ?? own.from;
   const hasClaws = bench.made.some((m) => isClaw.test(m.step.name ?? ""));
+  // “Pointing forward over the eye”: whatever the fly is called.
+  const isAhead = (own.attitude ?? own.way) === "forward";
   const isReversed = place
     ? alongShank(place) > MIDDLE
-    : looksBack || hasClaws || /shrimp|prawn|cray|craw|crab|lobster/i.test(name ?? "");
+    : !isAhead && (looksBack || hasClaws || /shrimp|prawn|cray|craw|crab|lobster/i.test(name ?? ""));
   own.attitude ??= own.way ?? (isReversed ? "back" : "forward");
   if (!place) own.tieIn = { at: isReversed ? { landmark: "bend" } : { eyeLengths: 1 } };
 }

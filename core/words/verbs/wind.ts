@@ -18,7 +18,7 @@ import { tieIn, waitsToBeWound } from "./tieIn";
 import { startsThread, tellThread } from "./thread";
 import { alongShank } from "../settle";
 import { verb } from "./verb";
-import { boundBehind, boundInFor, isAhead } from "./woundAs";
+import { boundBehind, boundInFor, isAhead, laidToBeWound } from "./woundAs";
 
 const nameWords = (bench: Bench, w: Waiting): string[] =>
   (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^\p{L}\d]+/u);
@@ -182,10 +182,14 @@ function windsSilk(t: Telling): boolean {
   return true;
 }
 
+const itForward = /^\W*(?:then\s+|and\s+|now\s+)*(?:wind|wrap)\s+(?:it|this|that|them|the\s+strands?)\b/u;
 /** What is wound is named here, or nobody has named it. */
 function windNamedOrNew(t: Telling): void {
   const { told, line } = t;
   const found = objectWound(t);
+  const isIt = told.description === undefined && (told.refers === "it" || itForward.test(t.text.slice(told.at)));
+  const laid = isIt && found.form === "flash" && found.component ? laidToBeWound(t.bench, found.component) : undefined;
+  if (laid) return windWaiting(t, laid, told.said);
   // “Wrap that up”, where what was told of last cannot be wound.
   const isHard = found.form === "bead" || found.form === "eyes";
   const object: Meant = isHard ? {} : found;

@@ -1,5 +1,5 @@
 import type { Place } from "../../hooks";
-import type { Role } from "../../recipe";
+import type { Component, Role } from "../../recipe";
 import type { Bench, Waiting } from "../bench";
 import type { Said } from "../said";
 import { isSame } from "../say/common";
@@ -15,6 +15,33 @@ export function boundInFor(bench: Bench, w: Waiting, own: Said, role: Role | und
   if (own.palmered || own.roundPost || isWoundBack(w, own)) asPart(bench, w, "collar", "hackle");
   const rear = role === "thorax" && asPart(bench, w, "body", "thorax") ? zoneOf("thorax", false)?.[1] : undefined;
   if (rear) bindInAt(bench, w, rear);
+}
+
+/**
+ * “Tie in a strand of flash and wind it forward”: what was laid to stand off the shank was tied in to be wound, as the
+ * body, or over one that is there; nothing where it is more than just tied in.
+ */
+export function laidToBeWound(bench: Bench, { id, role }: Component): Waiting | undefined {
+  const [laid, more] = bench.made.filter((m) => m.step.component === id);
+  if (!laid || more || laid.step.do !== "lay" || laid.step.countedWhenWound || laid.step.tiedIn) return undefined;
+  const { shown: _shown, attitude: _attitude, round: _round, ...step } = laid.step;
+  const at = step.tieIn?.at ?? step.to;
+  const from: Place = at.plus ? step.from : { ...at, plus: { of: "eye", times: -1 } };
+  laid.step = { ...step, from, to: at, tieIn: { ...step.tieIn, at }, countedWhenWound: true };
+  const w: Waiting = {
+    step: step.id,
+    component: id,
+    role,
+    form: bench.formOf(bench.component(id)) ?? "flash",
+    at,
+    hangs: false,
+    said: {},
+    line: laid.line,
+    used: false,
+  };
+  bench.waiting.push(w);
+  asPart(bench, w, role, lastBody(bench) ? "rib" : "body");
+  return w;
 }
 
 /** “Tied in at the eye, wound back to the bend”: over all of it, as no collar is. */

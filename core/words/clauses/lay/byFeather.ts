@@ -32,10 +32,14 @@ const partOf = (s: Said, part: FeatherPart, feathers?: number): void => {
 };
 
 export const byFeather: Clause[] = [
-  clause("a whole feather", words("(?:the\\s+|an?\\s+|one\\s+)?whole\\s+(?:feather|plume)(?!\\s+fib)"), (s) => {
-    if (s.amount !== undefined && !("feathers" in s.amount)) return false;
-    s.amount ??= { feathers: 1 };
-  }),
+  clause(
+    "a whole feather",
+    words("(?:the\\s+|an?\\s+|one\\s+)?(?:whole|full|entire|complete)\\s+(?:feather|plume)(?!\\s+fib)"),
+    (s) => {
+      if (s.amount !== undefined && !("feathers" in s.amount)) return false;
+      s.amount ??= { feathers: 1 };
+    },
+  ),
   clause(
     "pair of slips",
     words(

@@ -199,7 +199,7 @@ export const roundPost: Clause = clause(
       "as\\s+a\\s+parachute",
       "from\\s+the\\s+top\\s+down(?:wards?)?",
       "horizontally",
-      "each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)",
+      "each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath|lower\\s+than)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)",
       "parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
     ),
   ),
@@ -224,6 +224,15 @@ export const pushedUp: Clause = clause(
     "(?:and\\s+)?(?:push|slide|shove|slip)(?:\\s+(?:it|them|that|these|the\\s+(?:wire|lead|turns|wraps|weight)))?(?:\\s+(?:hard|tight|close|forward|up(?!\\s+to\\b)))*(?=\\s+(?:behind|(?:up\\s+)?to)\\s+(?:the\\s+)?(?:bead|cone)\\b)",
   ),
   () => undefined,
+);
+
+/** “6 turns of lead, pushed up”: against the bead, where there is one. */
+export const pushedForward: Clause = clause(
+  "pushed up",
+  words(
+    "(?:and\\s+)?(?:push|slide|shove|jam|(?:push|jamm|shov)ed|slid)(?:\\s+(?:it|them|that|these|the\\s+(?:wire|lead|turns|wraps|weight)))?(?:\\s+(?:hard|tight|right|well))*\\s+(?:up|forwards?)(?:\\s+(?:hard|tight))?(?=\\s*(?:[,.;]|$))",
+  ),
+  put({ pushedForward: true }),
 );
 
 /** Room that stays in front of what is wound. */
