@@ -8,6 +8,15 @@ function inMillimetres(all: string, whole: string, part = "", blank = ""): strin
 
 const DONE =
   "tie|wind|wrap|dub|rib|palmer|pull|bind|trim|form|make|cut|take|bring|fold|whip|add|put|spin|twist|catch|lay|run|start|attach|secure|select|measure|stack|strip|brush|pick|coat|varnish|glue|slide|build|cover|lash|stroke";
+/** What one does, as it is asked for. */
+const asked: Record<string, string> = {
+  tying: "tie",
+  winding: "wind",
+  wrapping: "wrap",
+  pulling: "pull",
+  binding: "bind",
+  dubbing: "dub",
+};
 interface Form {
   /** Without one of these a line is not looked at: most lines have none. */
   has: readonly string[];
@@ -40,6 +49,60 @@ const forms: readonly Form[] = [
     as: (all) => "mm".padEnd(all.length),
   },
   { has: ["inch"], written: /(?<=\d)\s*inch(?:es)?\b/gu, as: (all) => '"'.padEnd(all.length) },
+  // “The hook bend”, “the bend of the hook”: what has no other bend.
+  {
+    has: ["hook"],
+    written: /(?<=\S\s+)hook(?:'s)?\s+(?=(?:eye|bend)\b(?!\s*[:=]))/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  {
+    has: ["of the hook", "of your hook"],
+    written: /(?<=\b(?:eye|bend)\s+)of\s+(?:the|your)\s+hook\b(?!\s+(?:shank|length))/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  {
+    has: ["approx", "roughly", "circa"],
+    written: /\b(?:approximately|approx\.?|roughly|circa)(?=\s)/gu,
+    as: (all) => "about".padEnd(all.length),
+  },
+  // Before a length it says nothing that “2 mm” does not; before a count it widens it.
+  {
+    has: ["ca", "~"],
+    written: /(?:\bca\.?\s|~)(?=\s*(?:\d+(?:[.,]\d+)?|\d+\/\d+)\s*(?:mm|cm|"|inch|in\b))/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  { has: ["ca"], written: /\bca(?:\.|(?=\s))(?=\s*\d)/gu, as: (all) => "~".padEnd(all.length) },
+  { has: ["create"], written: /\bcreate(?=\s)/gu, as: (all) => "make".padEnd(all.length) },
+  { has: ["creating"], written: /\bcreating(?=\s)/gu, as: (all) => "making".padEnd(all.length) },
+  // “From the bend towards the eye”, “the silk towards the eye”
+  {
+    has: ["toward"],
+    written: /(?<=\b(?:from|thread|silk)\s+(?:[^,.;:]{2,40}\s)?)towards?(?=\s+the\s+(?:eye|bead|head|bend|tail)\b)/gu,
+    as: (all) => "to".padEnd(all.length),
+  },
+  // “Butt - ostrich, black - 2 turns”, “Tag: gold tinsel — 3 turns”: behind what the part is of it is a comma.
+  {
+    has: [" - ", " — ", " – "],
+    written: /(?<=(?:[:=,]\s|\s[-–—]\s).*[^\d\s-]\s)[-–—](?=\s+(?:(?:about|just|only)\s+)?(?:\d|an?\s|one\s|two\s|three\s|four\s|five\s|six\s|seven\s|eight\s|ten\s|half\s))/gu,
+    as: () => ",",
+  },
+  { has: [";"], written: /;(?=\s+(?:and\s+)?then\s)/gu, as: () => "," },
+  // “I'll tie it in”, “now we're going to wind the rib”, “let's dub”: what is done is told all the same.
+  {
+    has: ["'ll", "’ll", "will", "going to", "gonna", "let's", "let’s", "want to", "need to", "like to", "go ahead"],
+    written: new RegExp(
+      `^(\\s*)(?:(?:so|now|ok(?:ay)?|right|alright|and|then|next|here|first|again)[,\\s]+)*(?:(?:i|we|you)(?:['’](?:ll|m|re|d))?|let['’]s)\\s+(?:(?:now|then|just|also|next|first)\\s+)*(?:(?:am|are|will|going\\s+to|gonna|want\\s+to|need\\s+to|like\\s+to|have\\s+to|go\\s+ahead\\s+and|now|then|just)\\s+)*(?<=(?:['’](?:ll|s)|will|to|gonna|and|now|then|just)\\s+)(?=(?:${DONE})\\s)`,
+      "u",
+    ),
+    as: (all) => " ".repeat(all.length),
+  },
+  // “Tying it in at the bend”, as one tells what one does.
+  {
+    has: ["tying", "winding", "wrapping", "pulling", "binding", "dubbing"],
+    written:
+      /^(\s*)(tying|winding|wrapping|pulling|binding|dubbing)(?=\s+(?:an?|the|it|them|this|that|in|on|off|down|from|some|another|(?<!tying\s+)thread|(?<!tying\s+)silk)\b)(?!\s+\w+\W*$)/gu,
+    as: (all, blank = "", verb = "") => `${blank}${asked[verb] ?? verb}`.padEnd(all.length),
+  },
   // “Next, tie in …”: a line follows the one before it all the same.
   {
     has: ["next", "now", "then", "first", "after that", "finally", "lastly"],
