@@ -13,6 +13,17 @@ const ways: [string, (line: string) => string][] = [
   ["bullets", (l) => (/^\s*(?:[-*•\d(]|step)/i.test(l) ? l : `• ${l}`)],
   ["gap", (l) => l.replace(/\bgape\b/g, "gap")],
   ["American spelling", (l) => l.replace(/\bfibre/g, "fiber").replace(/\bgrey\b/g, "gray")],
+  ["the hook's own bend and eye", (l) => l.replace(/(?<!hook )\bthe (bend|eye)\b/g, "the hook $1")],
+  ["the bend and the eye of the hook", (l) => l.replace(/(?<!hook )\bthe (bend|eye)\b(?! of)/g, "the $1 of the hook")],
+  ["one's own thread and hackle", (l) => l.replace(/\bthe (?=(?:thread|hackle|wire|rib|bead)\b)/g, "your ")],
+  [
+    "what one is going to do",
+    (l) => l.replace(/^(Tie|Wind|Wrap|Bind|Dub) /, (v) => `Now I'm going to ${v.toLowerCase()}`),
+  ],
+  [
+    "what one does",
+    (l) => l.replace(/^Wind (?=(?:the|it|an?)\b)/, "Winding ").replace(/^Tie (?=(?:in|it)\b)/, "Tying "),
+  ],
   ["no blank before mm", (l) => l.replace(/(\d) mm\b/g, "$1mm")],
   ["millimetres", (l) => l.replace(/(\d) ?mm\b/g, "$1 millimetres")],
 ];

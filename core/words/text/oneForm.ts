@@ -83,7 +83,8 @@ const forms: readonly Form[] = [
   // “Butt - ostrich, black - 2 turns”, “Tag: gold tinsel — 3 turns”: behind what the part is of it is a comma.
   {
     has: [" - ", " — ", " – "],
-    written: /(?<=(?:[:=,]\s|\s[-–—]\s).*[^\d\s-]\s)[-–—](?=\s+(?:(?:about|just|only)\s+)?(?:\d|an?\s|one\s|two\s|three\s|four\s|five\s|six\s|seven\s|eight\s|ten\s|half\s))/gu,
+    written:
+      /(?<=(?:[:=,]\s|\s[-–—]\s).*[^\d\s-]\s)[-–—](?=\s+(?:(?:about|just|only)\s+)?(?:\d|an?\s|one\s|two\s|three\s|four\s|five\s|six\s|seven\s|eight\s|ten\s|half\s))/gu,
     as: () => ",",
   },
   { has: [";"], written: /;(?=\s+(?:and\s+)?then\s)/gu, as: () => "," },
@@ -102,6 +103,24 @@ const forms: readonly Form[] = [
     written:
       /^(\s*)(tying|winding|wrapping|pulling|binding|dubbing)(?=\s+(?:an?|the|it|them|this|that|in|on|off|down|from|some|another|(?<!tying\s+)thread|(?<!tying\s+)silk)\b)(?!\s+\w+\W*$)/gu,
     as: (all, blank = "", verb = "") => `${blank}${asked[verb] ?? verb}`.padEnd(all.length),
+  },
+  { has: ["your"], written: /\byour(?=\s+[a-z])/gu, as: () => "the " },
+  {
+    has: ["ribbed with"],
+    written: /^(\s*)ribbed\s+with(?=\s)(?!.*\b(?:body|abdomen|thorax)\b)/gu,
+    as: (all, blank = "") => `${blank}rib:`.padEnd(all.length),
+  },
+  // “Take the thread and wind it back”
+  {
+    has: ["take the"],
+    written: /\btake(\s+the\s+(?:[a-z-]+\s+){0,2}?[a-z-]+)\s+and\s+(wind|wrap)\s+it\b/gu,
+    as: (all, what = "", verb = "") => `${verb}${what}`.padEnd(all.length),
+  },
+  // “A bit of wire”: what comes from the spool is no small amount of it.
+  {
+    has: ["bit of"],
+    written: /(?<=\ban?\s+)bit\s+of(?=\s+(?:[\w.-]+\s+){0,3}(?:wire|tinsel|floss|chenille|yarn|mono|thread|oval)\b)/gu,
+    as: (all) => " ".repeat(all.length),
   },
   // “Next, tie in …”: a line follows the one before it all the same.
   {

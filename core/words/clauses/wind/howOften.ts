@@ -57,11 +57,11 @@ export const howOften: Clause[] = [
   clause(
     "touching turns, about 10",
     seq(
-      words(`(?:in\\s+)?(?:${TOUCHING}\\s+)?turns?\\s*[,:(]`),
+      match(`(?:in\\s+)?(${TOUCHING}\\s+)?turns?\\s*[,:(]`),
       unless(count, words("turns?|wraps?")),
       opt(words("of\\s+them|in\\s+all|altogether|in\\s+total")),
     ),
-    (s, [, c]) => (s.rule?.turns === undefined ? setTurns(s, c, true) : false),
+    (s, [[touching], c]) => (s.rule?.turns === undefined ? setTurns(s, c, touching !== undefined) : false),
   ),
   clause(
     "3 turns over each half",
