@@ -577,14 +577,42 @@ const howMuch = new Set(["thick", "thin", "heavy"]);
 /** “Black dubbing thin”: how it is put on, and no kind of it. */
 const isDose = (text: string, t: Token, form: MaterialForm | undefined): boolean =>
   (form === "dubbing" || form === "blend") && howMuch.has(t.word) && /^\s*(?:[,.;]|$)/.test(text.slice(t.end));
+/** What goes on behind a description, and is no part of another one. */
+const GOES_ON =
+  "(?:with|at|to|from|for|over|under|through|behind|there|that|wound|wrapped|tied|caught|palmered)\\b|x\\s?\\d|\\d+\\s+(?:turns?|wraps?|layers?|fibres?|hairs?|strands?)\\b";
+/** What is told of a stuff behind a comma, where the words go on without another. */
+const toldBehind =
+  /^[\s,]*(?:(?:fine|small|medium|large|narrow|dark|light|pale|bright|hot|fluo|fl)\s+)*(?:fine|small|medium|large|narrow|[a-z]+)\s*$/;
+const sizesBehind = /^(?:fine|small|medium|large|narrow)$/;
+/** Whether it does: “gold wire, fine through the hackle”, “a gold bead, 4 mm on the hook”. */
+function goesOnBehind(words: string, form: MaterialForm | undefined, behind: string): boolean {
+  if (form === "bead" && /^[\s,]*\d+(?:[.,]\d+)?\s*mm\s*$/.test(words))
+    return /^\s*(?:on|already|pushed|slid|and)\b/.test(behind) || goesOn.test(behind);
+  const last = /([a-z]+)\s*$/.exec(words)?.[1] ?? "";
+  return toldBehind.test(words) && (isColour(last) || sizesBehind.test(last)) && goesOn.test(behind);
+}
+const goesOn = new RegExp(`^\\s*(?:${GOES_ON})`);
+const shadeBehind = /^\s+in\s+((?:(?:dark|light|pale|bright|hot|medium|deep|fluo|fluorescent)\s+)?([a-z-]+))(?![a-z-])/;
+/** “Fur brush in white”, and not “in white thread”: that is what it is of. */
+function shadeAt(text: string, from: number): number | undefined {
+  const shade = shadeBehind.exec(text.slice(from, from + 48));
+  if (!shade) return undefined;
+  const end = from + shade[0].length;
+  const isLast = /^\s*(?:[,.;]|$)/.test(text.slice(end));
+  if (isLast) return isColour(shade[2] ?? "") || after.has(shade[2] ?? "") ? end : undefined;
+  // “In black and white …” may go on with a noun.
+  const second = /^\s+(?:and|or|&)\s+([a-z]+)/.exec(text.slice(end))?.[1];
+  const isOther = nounAt(text, afterBlank(text, end)) !== undefined || (second !== undefined && isColour(second));
+  return isColour(shade[2] ?? "") && !isOther ? end : undefined;
+}
+const additionEnds = /^\s*([,;:.)(]|$|or(?=\s+(?:finer|thinner|heavier|stronger|similar|equivalent)\b))/;
 /** “, fine”, “, rust”, “(8/0)”: what only describes, up to the next comma, still belongs. */
 function withAddition(text: string, from: number, form: MaterialForm | undefined): number {
   // “fur brush in white”
-  const shade = /^\s+in\s+((?:[a-z-]+\s+)?[a-z-]+)(?=\s*(?:[,.;]|$))/.exec(text.slice(from, from + 40));
-  const isShade = shade?.[1]?.split(/\s+/).every((w) => isColour(w) || after.has(w));
+  const shade = shadeAt(text, from);
   const own = form === "thread" ? whichThread.exec(text.slice(from, from + 80))?.[0] : undefined;
   if (own !== undefined) return from + own.length;
-  let end = isShade && shade ? from + shade[0].length : from;
+  let end = shade ?? from;
   for (;;) {
     const opened = /^\s*([,(])\s*/.exec(text.slice(end, end + 8));
     if (!opened) return end;
@@ -606,10 +634,12 @@ function withAddition(text: string, from: number, form: MaterialForm | undefined
       if (next === place) break;
       place = next;
     }
-    const close = /^\s*([,;:.)(]|$|or(?=\s+(?:finer|thinner|heavier|stronger|similar|equivalent)\b))/.exec(
-      text.slice(place),
-    );
-    if (taken === 0 || !close) return end;
+    const close = additionEnds.exec(text.slice(place));
+    if (taken === 0) return end;
+    if (!close)
+      return opened[1] === "," && goesOnBehind(text.slice(end, place), form, text.slice(place))
+        ? text.slice(0, place).trimEnd().length
+        : end;
     if (opened[1] === "(" && close[1] !== ")") return end;
     const stop = place - (/\s*$/.exec(text.slice(end, place))?.[0].length ?? 0);
     end = opened[1] === "(" ? place + close[0].length : stop;
