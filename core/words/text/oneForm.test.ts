@@ -48,6 +48,12 @@ describe("inOneForm", () => {
     ["ribbed with gold wire over a body of fur", "ribbed with gold wire over a body of fur"],
     ["a bit of fine wire", "a fine wire"],
     ["a bit of red dubbing", "a bit of red dubbing"],
+    ["**tail:** 6 fibres", "tail: 6 fibres"],
+    ["*rib*: gold wire", "rib : gold wire"],
+    ["tail ....... red wool", "tail: red wool"],
+    ["so... no, a glass bead", "so... no, a glass bead"],
+    ["| wing | deer hair |", "wing: deer hair"],
+    ["tail\t6 fibres", "tail:6 fibres"],
     ["next comes the rib: oval silver", "the rib: oval silver"],
   ];
   test.each(cases)("%j", (typed, read) => {

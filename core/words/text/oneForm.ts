@@ -35,6 +35,30 @@ const forms: readonly Form[] = [
     written: /^\s*[-*•▪‣●◦·]\s+(?=\S)/u,
     as: (all) => " ".repeat(all.length),
   },
+  // “**Tail:** …”, “__Rib__: …”: letters that were to be bold.
+  { has: ["**", "__"], written: /(?:\*\*|__)(?=\S)|(?<=\S)(?:\*\*|__)/gu, as: () => "  " },
+  {
+    has: ["*"],
+    written: /^(\s*)\*([\p{L}][\p{L}\s]{1,20}:?)\*/u,
+    as: (_, blank = "", word = "") => `${blank} ${word} `,
+  },
+  // “Tail ........ red wool”, “| Tail | red wool |”, and what stands in columns.
+  {
+    has: ["..."],
+    written: /^(\s*[\p{L}][\p{L}\s]{1,20}?)\s*\.{4,}\s*(?=\S)/u,
+    as: (all, part = "") => `${part}: `.padEnd(all.length),
+  },
+  { has: ["|"], written: /^\s*\|\s*(?=\S)|\s*\|\s*$/gu, as: (all) => " ".repeat(all.length) },
+  {
+    has: ["|"],
+    written: /^(\s*[\p{L}][\p{L}\s]{1,20}?)\s*\|(?=\s)/u,
+    as: (all, part = "") => `${part}:`.padEnd(all.length),
+  },
+  {
+    has: ["\t"],
+    written: /^(\s*[\p{L}][\p{L} ]{1,20}?:?) *\t\s*(?=\S)/u,
+    as: (all, part = "") => `${part}${part.endsWith(":") ? "" : ":"}`.padEnd(all.length),
+  },
   // A stop at the end of a line says nothing.
   { has: ["."], written: /\.(?=\s*$)(?<=[\p{L}\d)"%]\.)/u, as: () => " " },
   { has: ["\t", "\u00a0", "\u2009", "\u202f", "\u2003"], written: /[\t\u00a0\u2000-\u200a\u202f]/gu, as: () => " " },
