@@ -80,6 +80,9 @@ export const boundAlong = /\b(?:bound|tied|lashed|laid)\s+(?:down\s+)?(?:flat\s+
 const bands = new Set<MaterialForm>(["stretch body", "tinsel", "floss", "feather fibre", "herl"]);
 const leftHanging = /\b(?:left|let|leave|leaving)\s+(?:it\s+|them\s+|the\s+\w+\s+)?hang(?:ing)?\b(?!.*\bturns?\b)/i;
 
+const slidOver =
+  /\b(?:tub(?:e|ing)|piping)\b[^.;]*\b(?:over\s+the\s+(?:whole\s+)?(?:hook\s+)?(?:shank|hook|lead|weight|underbody)|(?:tied|bound)\s+down\s+(?:at\s+)?both\s+ends)\b/;
+
 /** What is done, from the material and the words. */
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
   if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
@@ -96,6 +99,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (form === "flash" && /\bstrands?\b/i.test(text) && !windWords.test(text)) return "lay";
   // “Body: tan foam, bound along the top in four segments”: what is bound down along the hook is not wound.
   if (role === "body" && form === "stretch body" && boundAlong.test(text)) return "lay";
+  // “Pearl mesh tubing over the shank, tied down at both ends”: it is slid on.
+  if (form === "tinsel" && slidOver.test(text)) return "lay";
   // What is wound is only laid where it waits to be.
   if ((role === "weight" || form === "weight wire") && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text))
     return "lay";

@@ -28,10 +28,16 @@ export const withUnder = (all: Told[], text: string): Told[] => {
         t.role === next.role &&
         t.role === "body" &&
         overIt.test(text.slice(t.description.end, next.description.at)));
-    if (isOver) out.splice(n, 2, next, t);
+    if (!isOver) return;
+    // “Floss over flat silver at the rear third, rest fur”: as far as what is under it.
+    const share = hasPlace(t) ? {} : placesOf(next);
+    const isShared = share.from !== undefined && share.to !== undefined;
+    out.splice(n, 2, next, isShared ? { ...t, said: { ...t.said, ...share } } : t);
   });
   return out;
 };
+
+const hasPlace = (t: Told): boolean => Object.keys(placesOf(t)).length > 0;
 
 const overWet =
   /\bover\s+(?:an?\s+|the\s+|some\s+|one\s+)?(?:(?:wet|fresh|tacky|thin|good|light)\s+)*(?:(?:layer|coat|bed|film|smear|drop|bit)\s+of\s+)?(?:(?:wet|fresh|tacky|thin)\s+)*$/;

@@ -101,6 +101,10 @@ const nouns: [string, NounForm][] = [
   ],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk|gel[-\\s]?spun(?:\\s+\\d{2,3})?(?:\\s+thread)?", { form: "thread" }],
   [
+    "(?:(?:pearl|braided|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping|(?<=\\b(?:mesh|pearl|braid|braided|woven|metal)\\s+)tubes?)",
+    { form: "tinsel", role: "body", part: "body" },
+  ],
+  [
     anyOf(
       "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?",
       "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|metal|wire|thread|braid|silver|gold|copper))",
@@ -110,7 +114,6 @@ const nouns: [string, NounForm][] = [
       "twist",
       "foil",
       "braid(?:ed)?(?:\\s+tubing)?",
-      "(?:(?:pearl|braided|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping)",
     ),
     { form: "tinsel" },
   ],

@@ -5,7 +5,7 @@ import { NUMBER_WORD } from "../text/number";
 const opens = match(
   [
     "so(?:\\s+that)?(?=\\s+(?:the|it|they|its|their|there|you|your|that|everything|nothing|we|i|this|these|a|an|as)\\b)",
-    "(?:in\\s+order\\s+|just\\s+|only\\s+)?to\\s+(?:keep|stop|prevent|avoid|help|cover(?=\\s+(?:up\\s+)?the\\s+(?:thread|wraps|turns|butts|ends)\\b)|hold|protect|secure|lock|let|allow|hide|strengthen|reinforce|save|ensure|imitate|suggest|stay|toughen|anchor|lift|support|prop|balance|ride|sink|float|cock|flare|spread|separate|splay|divide|kick)(?=\\s)",
+    "(?:in\\s+order\\s+|just\\s+|only\\s+)?to\\s+(?:keep|stop|prevent|avoid|help|cover(?=\\s+(?:up\\s+)?the\\s+(?:thread|wraps|turns|butts|ends)\\b)|hold|protect|secure|lock|bind(?=\\s+(?:down\\s+)?the\\s+hackle)|let|allow|hide|strengthen|reinforce|save|ensure|imitate|suggest|stay|toughen|anchor|lift|support|prop|balance|ride|sink|float|cock|flare|spread|separate|splay|divide|kick)(?=\\s)",
     "(?:just\\s+|barely\\s+|only\\s+)?enough\\s+(?:(?:so\\s+)?that|to|for)(?=\\s)",
     "(?:we|you|i|they)(?:'ll|\\s+will)?\\s+(?=[^,.;:]{2,60}\\b(?:in\\s+a\\s+(?:minute|moment|bit|second)|later(?:\\s+on)?|shortly|afterwards)\\s*(?:[,.;:]|$))",
     "because(?=\\s)|(?:since|as|although|though)\\s+(?:it|this|they|these|that|the\\s+\\w+|you|i|we|\\w+)\\s+(?:will|would|is|are|can|tends?|may|might|has|have|gets?|does|do|likes?|needs?|want|never|always|slips?|rolls?|breaks?|rots?)",

@@ -220,6 +220,10 @@ const close = (told: Told, end: number): Told => {
   const use =
     told.role === undefined && told.kind === "lay" && means?.role ? { role: means.role, part: means.part } : undefined;
   const form = told.description?.exact?.form ?? means?.form;
+  // “Rib of gold wire, and primrose floss for the body”: of floss that is the part, and no second use of it.
+  const isForBody = told.isInherited && said.isBodyToo && form !== undefined && form !== "thread";
+  const body = isForBody ? { role: "body" as const, part: "body", isInherited: false } : undefined;
+  if (isForBody) delete said.isBodyToo;
   // “Bead on hook, thread behind it”: of thread there is no bead.
   const isOther = (told.role === "bead" && form === "thread") || (told.role === "thread" && form === "bead");
   const other = isOther ? { role: undefined, part: undefined } : undefined;
@@ -228,7 +232,7 @@ const close = (told: Told, end: number): Told => {
     told.isInherited && (told.role === "hackle" || told.role === "collar") && form === "wire"
       ? { role: "rib" as const, part: "rib" }
       : undefined;
-  return { ...told, ...use, ...other, ...holds, end, said, loose: looseLeft(told.loose, told.said) };
+  return { ...told, ...use, ...other, ...holds, ...body, end, said, loose: looseLeft(told.loose, told.said) };
 };
 
 /** “Back of pearl plastic, six wraps of fine wire over it”: what is wound in a cover's line is its rib. */

@@ -1,3 +1,4 @@
+import { isColour } from "../../materials";
 import type { Role } from "../../recipe";
 import { type VerbId, verbAt } from "../verbs";
 import { PARTS_WITHIN as PARTS, roleOfWord } from "../lexicon/parts";
@@ -86,6 +87,19 @@ const shareAlone = /^\s*(?:the\s+)?(?:rear|back|front)\s+(?:half|third|two\s+thi
 const isDoneWith =
   /^\s*[\p{L}-]+\s+(?:it|the|with|over|in|through|them|this|these|forwards?|back|up|to|by|and|using|from|so|as|evenly|open|counter|five|six|four|seven|\d)\b/u;
 
+const shaded = new RegExp(
+  `^\\s*(${PARTS})\\s+(?:(?:dark|light|pale|medium|bright|hot|fine|thin|sparse)\\s+)*([a-z]+)\\s+(?!(?:fib(?:re|er)s?|barbs?|and)\\b)[a-z]`,
+  "u",
+);
+/** “Tail 6 fibres, body yellow floss”: behind a comma or “and” a part stands before the shade of its stuff. */
+function barePartAt(before: string, rest: string): { role: Role; part: string; length: number } | undefined {
+  if (!/(?:,|\band)$/.test(before)) return undefined;
+  const [, part = "", shade = ""] = shaded.exec(rest) ?? [];
+  const role = roleOfWord(part);
+  if (role === undefined || role === "hook" || !isColour(shade)) return undefined;
+  return { role, part, length: rest.length - rest.trimStart().length + part.length + 1 };
+}
+
 /** “tail: 6 fibres; body: fur”: behind a semicolon or a stop, a list goes on with its next part. */
 export function listedAt(
   text: string,
@@ -96,6 +110,8 @@ export function listedAt(
   const rest = text.slice(at);
   const of = ofHeadAt(before, rest);
   if (of) return { role: of.role, part: of.part, begin: at + of.length, isSentence: true };
+  const bare = inList ? barePartAt(before, rest) : undefined;
+  if (bare) return { role: bare.role, part: bare.part, begin: at + bare.length, isSentence: false };
   // “scud 12, bead: 2.4 mm tungsten, thread: olive”: with a colon a part is one behind a comma as well.
   if (!/[;.]$/.test(before) && !(before.endsWith(",") && colonHead.test(rest))) return undefined;
   if (shareAlone.test(rest)) return { role: "body", part: "body", begin: at, isSentence: false };

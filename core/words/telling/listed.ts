@@ -114,6 +114,7 @@ export function tieListed(t: Telling, object: Meant): void {
   if (told.kind === "dress") return tellDub(t);
   if (role === "rib" && told.kind !== "lay") return listedRib(t, object, said);
   if (role === "rib" && waitsToBeWound(role, object.form)) return listedRib(t, object, said);
+  if (isSlidTube(told)) return tellTieIn(asSlid(t));
   if (told.verb === "take over" && told.kind === "lay" && said.tieIn?.at) return listedCover(t, object, said);
   // Buds that lie on either side and reach somewhere are wings that are short yet: nothing is pulled over.
   const isBud = (said.round?.near && said.round.far) || (/\bbuds?\b/.test(told.part ?? "") && told.verb === undefined);
@@ -129,6 +130,23 @@ export function tieListed(t: Telling, object: Meant): void {
   if (waitsToBeWound(role, object.form) && role !== "rib" && !said.isSlid && !liesAlong)
     return windNew(t, object, asWound(said));
   tellTieIn(t);
+}
+
+const ofTube = /\b(?:tub(?:e|ing)|piping)\b/;
+/** “Body: pearl tubing, 4 cm”: a tube is slid on, where nobody winds it. */
+const isSlidTube = ({ role, description, said, verb }: Told): boolean =>
+  role === "body" &&
+  formSaid(description) === "tinsel" &&
+  ofTube.test(description?.text ?? "") &&
+  verb === undefined &&
+  said.rule === undefined &&
+  said.passes === undefined;
+function asSlid(t: Telling): Telling {
+  const { from, to, shown, ...said } = t.told.said;
+  const piece = said.pieceMm ?? (shown && "mm" in shown ? shown.mm : undefined);
+  const zone = from && to ? { from, to } : { from: { eyeLengths: 1.5 }, to: { landmark: "bend" as const } };
+  const own: Told["said"] = { ...said, ...zone, ...(piece !== undefined && { pieceMm: piece }), isSlid: true };
+  return { ...t, told: { ...t.told, kind: "lay", said: own } };
 }
 
 export function actListedThread(t: Telling): void {

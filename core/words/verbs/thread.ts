@@ -111,7 +111,7 @@ const ways: readonly ((said: Said, t: Telling) => void)[] = [
 ];
 /** “Run the thread on into the bend”, “cover the wire and go round the bend”: it does not start there. */
 const goesThere =
-  /\b(?:run|taken|carried|brought|go(?:ing)?|lay|all\s+the\s+way|right\s+down)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
+  /\b(?:run|take|wind|wrap|taken|carried|brought|go(?:ing)?|lay|all\s+the\s+way|right\s+down)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
 /** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
 function intoBend(said: Said, { told, text, bench }: Telling): void {
   const { there } = said;
@@ -124,7 +124,7 @@ function intoBend(said: Said, { told, text, bench }: Telling): void {
   const goes = (told.verb === "start" || told.verb === undefined) && goesThere.test(text.slice(told.at, told.end));
   if ((told.verb !== "wind" && told.verb !== "move" && !goes) || bench.isBased || !there || alongShank(there) <= HALF)
     return;
-  if (said.begin || said.end || said.from || said.rule) return;
+  if (said.begin || said.end || said.from || said.rule?.turns !== undefined) return;
   said.begin = bench.hangs ?? { eyeLengths: 0.5 };
   said.end = there;
   delete said.there;

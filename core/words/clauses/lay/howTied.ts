@@ -37,17 +37,23 @@ export const howTied: Clause[] = [
   clause(
     "slid over the shank",
     words(
-      "(?:slid|slipped|threaded|sleeved|pulled|pushed)\\s+(?:on(?:to)?|over)\\s+(?:the\\s+)?(?:whole\\s+)?(?:shank|hook|thread|underbody|weight|lead)|(?:slid|slipped)\\s+(?:on|over(?:\\s+it)?)(?=\\s*(?:[,.;]|$|and\\b))",
+      "(?:slid|slipped|threaded|sleeved|pulled|pushed)\\s+(?:on(?:to)?|over)\\s+(?:the\\s+)?(?:whole\\s+)?(?:shank|hook|thread|underbody|weight|lead)|(?:slid|slipped)\\s+(?:on|over(?:\\s+it)?)(?=\\s*(?:[,.;]|$|and\\b))|(?<=\\b(?:tub(?:e|ing)|piping)\\b[^.;]{0,30}\\s)over\\s+the\\s+(?:whole\\s+)?(?:hook\\s+)?(?:shank|hook|underbody|weight|lead)",
     ),
     (s) => {
       if (s.from !== undefined) return false;
+      // “4 cm of tubing” is the piece that is cut.
+      const mm = s.shown && "mm" in s.shown ? s.shown.mm : undefined;
+      if (mm !== undefined) {
+        s.pieceMm ??= mm;
+        delete s.shown;
+      }
       Object.assign(s, { from: { eyeLengths: 1.5 }, to: { landmark: "bend" }, isSlid: true });
     },
   ),
   clause(
     "bound down at both ends",
     words(
-      "(?:and\\s+)?(?:tied|bound|secured|whipped)(?:\\s+(?:down|in|off))?\\s+at\\s+(?:both\\s+ends|(?:each|either)\\s+end|the\\s+bend\\s+and\\s+(?:just\\s+)?(?:at|behind)\\s+the\\s+(?:eye|head))",
+      "(?:and\\s+)?(?:tied|bound|secured|whipped)(?:\\s+(?:down|in|off))?\\s+(?:at\\s+)?(?:both\\s+ends|(?:each|either)\\s+end|the\\s+bend\\s+and\\s+(?:just\\s+)?(?:at|behind)\\s+the\\s+(?:eye|head))",
     ),
     () => undefined,
   ),

@@ -209,7 +209,7 @@ export const roundPost: Clause = clause(
 export const intoBead: Clause = clause(
   "pushed into the bead",
   words(
-    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip)(?:\\s+(?:it|them|that|this|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?|(?<=\\bbead\\b[^.;]*)(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?into\\s+it\\b|(?:and\\s+)?(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?in(?=\\s*(?:[,.;]|$))|up\\s+(?:in|into|inside)(?:\\s+to)?\\s+the\\s+(?:bead|cone)",
+    "(?:and\\s+)?(?:(?:push|jam|slide|shove|force|press|run|tuck|work|ram|slip|pushing|jamming|sliding|shoving|forcing|pressing|tucking)(?:\\s+(?:it|them|that|this|those|these|everything|the\\s+(?:wire|lead|turns|wraps|weight)))?|pushed|jammed|slid|shoved|forced|pressed|run|tucked|worked|rammed|slipped)(?:\\s+(?:up|hard|tight|forward|well))*\\s+(?:in|into|inside|up\\s+against|against|under)(?:\\s+to)?\\s+(?:the\\s+)?(?:(?:back|hole|cavity|recess)\\s+of\\s+the\\s+)?(?:bead|cone|slot)(?:'s\\s+(?:hole|cavity|recess))?|(?<=\\bbead\\b[^.;]*)(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?into\\s+it\\b|(?:and\\s+)?(?:pushed|jammed|slid|shoved|pressed|tucked)\\s+(?:up\\s+)?in(?=\\s*(?:[,.;]|$))|up\\s+(?:in|into|inside)(?:\\s+to)?\\s+the\\s+(?:bead|cone)",
   ),
   (s) => {
     s.intoBead = true;
