@@ -54,6 +54,14 @@ describe("inOneForm", () => {
     ["so... no, a glass bead", "so... no, a glass bead"],
     ["| wing | deer hair |", "wing: deer hair"],
     ["tail\t6 fibres", "tail:6 fibres"],
+    ["right behind the bead", "just behind the bead"],
+    ["3 mm right behind the bead", "3 mm behind the bead"],
+    ["five even turns", "five turns"],
+    ["six firm wraps", "six firm wraps"],
+    ["wind it tightly forward", "wind it forward"],
+    ["thread tightly twisted", "thread tightly twisted"],
+    ["sweeping back", "swept back"],
+    ["in close touching turns", "in touching turns"],
     ["next comes the rib: oval silver", "the rib: oval silver"],
   ];
   test.each(cases)("%j", (typed, read) => {

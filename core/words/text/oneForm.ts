@@ -1,3 +1,5 @@
+import { NUMBER_WORD } from "./number";
+
 /** A figure in centimetres as one in millimetres: “1.5 cm” is 15 mm. */
 function inMillimetres(all: string, whole: string, part = "", blank = ""): string {
   const mm = Number((Number(`${whole}.${part || "0"}`) * 10).toFixed(3));
@@ -128,6 +130,41 @@ const forms: readonly Form[] = [
       /^(\s*)(tying|winding|wrapping|pulling|binding|dubbing)(?=\s+(?:an?|the|it|them|this|that|in|on|off|down|from|some|another|(?<!tying\s+)thread|(?<!tying\s+)silk)\b)(?!\s+\w+\W*$)/gu,
     as: (all, blank = "", verb = "") => `${blank}${asked[verb] ?? verb}`.padEnd(all.length),
   },
+  // “3 mm right behind the eye”, “right behind the eye”
+  {
+    has: ["behind", "in front"],
+    written: new RegExp(
+      '(?<=(?:mm|cm|"|\\bin|eyes?|lengths?|widths?|thirds?|quarters?|half|shank|\\d)\\s+)(?:right|close|immediately|directly|straight)(?=\\s+(?:behind|in\\s+front))',
+      "gu",
+    ),
+    as: (all) => " ".repeat(all.length),
+  },
+  {
+    has: ["behind", "in front"],
+    written: /\b(?:right|close|immediately|directly|straight)(?=\s+(?:behind|in\s+front\s+of)\s+the\b)/gu,
+    as: (all) => "just".padEnd(all.length),
+  },
+  // “Five even turns”, “four neat wraps”: how well they are laid, and no more of them.
+  {
+    has: [" turn", " wrap"],
+    written: new RegExp(
+      `(?<=\\b(?:\\d+|${NUMBER_WORD})\\s+(?:\\w+\\s+)?)(?:even|neat|nice|good|careful|complete|full)(?=\\s+(?:turns?|wraps?)\\b)`,
+      "gu",
+    ),
+    as: (all) => " ".repeat(all.length),
+  },
+  {
+    has: ["ly"],
+    written:
+      /(?<=\b(?:wind|wrap|tie|bind|pull|bring|take|run|palmer|secure|lash)\s+(?:(?:it|them|the\s+[a-z]+|in|down|off|back|forwards?|over)\s+){0,3})(?:tightly|firmly|carefully|neatly|smoothly|gently|slowly|securely)(?=\s|[,.;]|$)/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  {
+    has: [" touching"],
+    written: /\b(?:close|tight|neat|even|nice)(?=,?\s+touching\b)/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  { has: ["sweeping back"], written: /\bsweeping(?=\s+back)/gu, as: (all) => "swept".padEnd(all.length) },
   { has: ["your"], written: /\byour(?=\s+[a-z])/gu, as: () => "the " },
   {
     has: ["ribbed with"],

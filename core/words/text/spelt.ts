@@ -20,6 +20,9 @@ const ampersand = /&(?=\s)(?<=\s&)/gu;
 
 const shareInFigures =
   /[123]\/[234](?<=\b(?:rear|back|front|fore|hind|middle|first|last|to|up|at|over)\s(?:the\s)?\d\/\d)(?![\d/])(?!\s*(?:"|in\b|inch|mm|cm|gapes?|eyes?|x\b|oz))/giu;
+/** “Tied in tip first” */
+const endFirst =
+  /(?<=\b(?:in|on|down|hackle|hackles|saddle|feather|feathers|hen|cock|plume|quill|herl|herls|biot|biots|fibres|fibers)\s)(tips?|butts?|points?)\s+first\b/giu;
 /** “15 turns of 0.6 mm behind the bead”, in a line about lead: so thick is the wire. */
 const gaugeAlone =
   /(?<=\b(?:lead|weight|weighted|underbody)\b.*\b(?:turns|wraps)(?:\s+of)?\s+|\b(?:turns|wraps)(?:\s+of)?\s+(?=\S+\s?mm\b.*\blead\b))0?[.,]\d+\s?mm(?=\s+(?:behind|in\s+front|at|over|under|round|around|up|pushed|on)\b)/giu;
@@ -38,7 +41,7 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
 }
 
 /** A line with none of these is spelt out. */
-const mayLeaveOut = new RegExp(`[&/]|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`, "iu");
+const mayLeaveOut = new RegExp(`[&/]|\\sfirst\\b|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`, "iu");
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string): Spelt {
@@ -51,6 +54,7 @@ export function speltOut(typed: string): Spelt {
       instead: m[0].length,
       put: m[1] ? "without" : "with",
     })),
+    ...[...typed.matchAll(endFirst)].map((m) => ({ at: m.index, instead: m[0].length, put: `by the ${m[1] ?? ""}` })),
     ...[...typed.matchAll(gaugeAlone)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: " lead" })),
     ...[...typed.matchAll(shareInFigures)].map((m) => ({ at: m.index, instead: m[0].length, put: inWords(typed, m) })),
   ].sort((a, b) => a.at - b.at);

@@ -20,6 +20,9 @@ const headOfThread = /^\W*(?:tying\s+)?(?:thread|silk)\b/;
 const bothWays =
   /\b(?:criss-?\s?cross\w*|cross(?:ed|ing)?|zig-?\s?zag\w*|back\s+and\s+forth|there\s+and\s+back|to\s+and\s+fro|twice|two\s+(?:layers|passes)|and\s+back(?!\s+(?:to|down)))\b/;
 
+/** “Cover the lead and go to the bend”: first over it, and then on. */
+const goesFurther =
+  /\band\s+(?:then\s+)?(?:go|run|work|wind|wrap|come|head|carry\s+on|carry|take|bring)(?:ing)?\b[^,.;]*\b(?:to|into|round|down|back|up)\b/;
 const onlyLayers =
   /^\W*(?:(?:with|in|of|and|using)\s+)*(?:two|2|double)\s+layers\s+of\s+(?:the\s+|tying\s+)*(?:thread|silk)\W*$/;
 /** “Cover the lead with two layers of thread”: the second goes back. */
@@ -88,7 +91,8 @@ export function windsOverWeight(t: Telling): boolean {
   const isLast = bench.component(bench.last.component)?.role === "weight";
   if (!overIt.test(words) && !(isLast && itself.test(words))) return false;
   if (!(ofThread.test(words) || headOfThread.test(t.text)) || said.wraps !== undefined) return false;
-  if ((said.end ?? said.to ?? said.begin ?? said.from) !== undefined) return false;
+  const further = goesFurther.test(words) ? undefined : said.end;
+  if ((further ?? said.to ?? said.begin ?? said.from) !== undefined) return false;
   return windOver(t, bothWays.test(words) || said.passes === 2);
 }
 

@@ -346,9 +346,11 @@ function isAnotherThread({ bench, told }: Telling): boolean {
 
 function tellStart(t: Telling): void {
   if (t.bench.thread !== undefined && windsOverWeight(t)) {
-    const { there, ...said } = t.told.said;
+    const { there, end, ...said } = t.told.said;
+    const goal = end ?? there;
     // “Cover the lead with it and go down into the bend”
-    if (there && !("part" in there)) tellThread({ ...t, told: { ...t.told, said: { ...said, end: there } } });
+    if (goal && !("part" in goal && goal.end === "middle"))
+      tellThread({ ...t, told: { ...t.told, said: { ...said, end: goal } } });
     return;
   }
   if (!isAnotherThread(t)) return tellThread(t);
