@@ -118,7 +118,7 @@ function isHookAlone(text: string): boolean {
 
 /** What a sentence about the hook alone is made of beside its own words. */
 const saidOfHook =
-  /^(?:i|we|you|tie|tied|tying|ties|dress(?:ed)?|make|use|used|using|like|prefer|go|goes|suits?|this|these|them|it|its|it's|ones?|mine|my|our|the|is|are|be|best|usually|mostly|normally|generally|always|often|all|here|for|both|of|up|so|pattern)$/;
+  /^(?:i|we|you|tie|tied|tying|ties|dress(?:ed)?|make|use|used|using|take|put|grab|pick|choose|mount|like|prefer|go|goes|suits?|this|these|them|it|its|it's|ones?|mine|my|our|the|is|are|be|best|usually|mostly|normally|generally|always|often|all|here|for|both|of|up|so|pattern|vi[cs]e|into|number)$/;
 const MOST_HOOK_WORDS = 18;
 /** “I tie this on a W1 in 8, 10 and 12”: nothing but how the fly is tied on which hook, in which sizes. */
 function isHookSentence(r: Reading, text: string): boolean {

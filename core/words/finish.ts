@@ -56,7 +56,8 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   if (kind === "lay") for (const finish of ofLaying) finish(said, role, form);
   // So many slips of a feather are no fibres: how wide each is has to be said.
   const isOfFeather = said.isSlips && (form === "feather fibre" || form === "quill" || form === "hackle");
-  if (said.count !== undefined && kind === "lay" && said.amount === undefined && !isOfFeather)
+  const isOfBunches = said.bunches !== undefined && said.count === said.bunches && !said.perSide;
+  if (said.count !== undefined && kind === "lay" && said.amount === undefined && !isOfFeather && !isOfBunches)
     countIsAmount(said, form);
 }
 

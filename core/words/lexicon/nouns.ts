@@ -292,7 +292,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:dubbing|dub(?!\\s+(?:the|a|an|on|some|it|over|with|from|to)\\b))",
-      "(?:hare'?s?|rabbit|mole|muskrat|beaver|seal'?s?|moleskin|angora(?:\\s+goat)?|squirrel|opossum|possum|otter|mink|fox|lamb'?s?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*",
+      "(?:(?:hare|rabbit|mole|muskrat|beaver|seal|squirrel|opossum|possum|otter|mink|fox|lamb)(?:'?s(?=\\s+(?:ear|mask|fur|wool|underfur|body|poll)))?|hare'?s?|seal'?s?|lamb'?s?|moleskin|angora(?:\\s+goat)?)(?:[- ](?:ear|mask|fur|wool|underfur|body|poll))*",
       "underfur",
       "furs?",
       "guard\\s+hairs?",

@@ -8,7 +8,7 @@ import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
 import type { RecipeStep, Component } from "../../recipe";
 import { usualAmounts, asManyTurns, asLongAs, askWhatSize, thickOrLong, askHowFull } from "./usual";
-import { settleParts, settleBead, weightInThorax, frontOf, LEAST_WAY } from "./places";
+import { settleParts, ribOverCover, settleBead, weightInThorax, frontOf, LEAST_WAY } from "./places";
 import { settle, alongShank } from "../settle";
 import { build, missingQuantity } from "../build";
 import { finishSaid } from "../finish";
@@ -95,6 +95,7 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   const { component, role, form } = object;
   takeRest(said, bench, told.part);
   weightInThorax(said, role, bench);
+  ribOverCover(said, role, bench);
   // A tail hackle, or a rear one, is wound where a tail would be.
   if (
     (told.part === "tail hackle" || told.part === "rear hackle") &&

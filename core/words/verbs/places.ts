@@ -157,6 +157,15 @@ export function weightInThorax(said: Said, role: Role | undefined, bench: Bench)
   Object.assign(said, { from: { part: "thorax", end: "front" }, to: { part: "thorax", end: "rear" } });
 }
 
+/** “Copper wire over the shellback”: a rib goes over all of it, to where that is held in front. */
+export function ribOverCover(said: Said, role: Role | undefined, bench: Bench): void {
+  const { there } = said;
+  if (role !== "rib" || !there || !("part" in there) || there.part !== "wing case" || there.plus) return;
+  if ((said.from ?? said.begin ?? said.end ?? said.to) !== undefined) return;
+  delete said.there;
+  if (bench.ofRole("wing case")) said.end = { part: "wing case", end: "front" };
+}
+
 const isHackleRole = new Set<Role | undefined>(["hackle", "collar"]);
 
 /** Behind a bead is where the shank begins: so it is on a fly without the bead, too. */

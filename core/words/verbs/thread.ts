@@ -48,6 +48,7 @@ export function tellThread(t: Telling): void {
   for (const settle of ways) settle(said, t);
   const isHead = isFilledHead(said, told);
   if (isHead) Object.assign(said, { from: HEAD, to: { eyeLengths: 1.1 } });
+  thirdWay(said);
   const from = said.begin ?? said.there;
   const to = said.end ?? said.to;
   // “Start the thread behind the eye”: it hangs there, and nothing is wound yet.
@@ -83,6 +84,17 @@ export function tellThread(t: Telling): void {
   const end = (step.passes ?? 1) % 2 === 0 ? step.from : (step.to ?? step.from);
   bench.hangs = end;
   windBack(t, { ...object, role: "thread" }, said, end);
+}
+/** “From the eye to the point and back again, then down to the bend”: it goes on from where it came back to. */
+function thirdWay(said: Said): void {
+  if (said.passes !== 2 || said.backTo !== undefined) return;
+  if (said.from && said.to && said.end) {
+    said.backTo = said.end;
+    delete said.end;
+  } else if (said.end && said.there && !said.begin && !said.from) {
+    said.backTo = said.there;
+    delete said.there;
+  }
 }
 const LEAST_APART = 0.03;
 const isApart = (a: Place, b: Place): boolean => Math.abs(alongShank(a) - alongShank(b)) > LEAST_APART;

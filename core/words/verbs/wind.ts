@@ -9,7 +9,7 @@ import { formTold } from "../told";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
-import { frontOf, settlePlaces } from "./places";
+import { frontOf, ribOverCover, settlePlaces } from "./places";
 import { lastBody } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
@@ -665,8 +665,10 @@ function carryOn(t: Telling): void {
 const standsOff = new Set<Role>(["wing", "underwing", "topping", "cheeks", "throat"]);
 
 /** A rib of a list is bound in before the body and wound when the body is there. */
-export function listedRib(t: Telling, object: Meant, said: Said): void {
+export function listedRib(t: Telling, object: Meant, told: Said): void {
   const { bench } = t;
+  const said = { ...told };
+  ribOverCover(said, "rib", bench);
   const beside = bodyOfLine(t);
   const body = beside?.id ?? bodyBefore(bench);
   const covered = coveredBy(said, bench);

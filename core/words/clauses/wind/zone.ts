@@ -330,7 +330,9 @@ export const saysNothing: Clause[] = [
   ),
   clause(
     "pulled down",
-    words("(?:pulled|stroked|tied|drawn)\\s+(?:down|under|below|to\\s+the\\s+underside)"),
+    words(
+      "(?:pulled|stroked|tied|drawn|swept|brushed)\\s+(?:down|under(?:neath)?|below|beneath|to\\s+the\\s+underside)",
+    ),
     () => undefined,
   ),
   figureOfEight,
