@@ -116,6 +116,7 @@ describe("flies as tiers tell them", () => {
         "562-sluice-keeper: MATERIAL_UNKNOWN",
         "563-boom-defence: MATERIAL_UNKNOWN",
         "572-salt-spray: PLACE_NOT_THERE",
+        "576-fog-bell: MATERIAL_UNKNOWN",
         "580-old-sluice-minnow: LENGTH_RULE_UNRESOLVED",
         "597-tideline-glass-shrimp: PLACE_NOT_THERE",
         "600-back-lane-hopper: PLACE_NOT_THERE",

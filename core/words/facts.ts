@@ -130,7 +130,7 @@ function isHookSentence(r: Reading, text: string): boolean {
     all.some((w) => saidOfHook.test(w)) &&
     all.every((w) => hookWords.test(w) || saidOfHook.test(w) || names.has(w)) &&
     all.some((w) => codes.has(w) || (aKind.test(w) && !/^(?:eye|shank)$/.test(w))) &&
-    all.some((w) => !codes.has(w) && /^#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?$/.test(w))
+    readHook(text, r.context.hooks).sizes !== undefined
   );
 }
 
