@@ -47,6 +47,7 @@ const files: [string, Catalogue][] = [
   ["phrases.txt", catalogue],
   ["composed.txt", catalogue],
   ["towrope.txt", catalogue],
+  ["tideline.txt", catalogue],
   ["mooring.txt", catalogue],
   ["bollard.txt", anotherCatalogue],
   ["fender.txt", anotherCatalogue],

@@ -58,7 +58,7 @@ const rules = [
   rule("own", `(?<=\\(\\s*)(?:[a-z]+\\s+){1,3}?(?:${HUNG})(?:\\s+(?:please|bitte))?(?=\\s*\\))`),
   rule(
     "parcels",
-    "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|pack(?:ed)?|box(?:ed)?|lieferung|liefern) (?:(?:them|these|it|everything|all) )?)?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)|(?:two|three|zwei|drei) (?:parcels|deliveries|shipments|lieferungen|pakete)",
+    "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|pack(?:ed)?|box(?:ed)?|lieferung|liefern) (?:(?:them|these|it|everything|all) )?)?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lots|goes|drops|instal?lments|consignments|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)|(?:two|three|zwei|drei) (?:parcels|deliveries|shipments|lieferungen|pakete)",
   ),
   rule(
     "sample",
