@@ -452,7 +452,9 @@ function readTitle(r: Reading, i: number): void {
   line.kind = "fact";
   line.marks.push({ at: [0, line.text.length], kind: "known" });
   const [name, rest] = line.text.trim().split(/\s*[(,:]|\s+-\s+/, 2);
-  if (name) r.bench.facts.name ??= name.trim();
+  // “# Night Ferry”, “**Night Ferry**”: what only marks it is no part of its name.
+  const bare = name?.replace(/^[\s#*_]+|[\s#*_=]+$/g, "");
+  if (bare) r.bench.facts.name ??= bare;
   const said = readHook(r.plain[i] ?? "", []);
   if (said.sizes) r.bench.facts.sizes ??= said.sizes;
   const tail = titleTail.exec(r.plain[i] ?? "")?.[0] ?? "";

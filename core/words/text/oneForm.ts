@@ -37,6 +37,13 @@ const forms: readonly Form[] = [
     written: /^\s*[-*•▪‣●◦·]\s+(?=\S)/u,
     as: (all) => " ".repeat(all.length),
   },
+  // “## Steps”, “|---|---|”, “=====”
+  { has: ["#"], written: /^\s*#{1,6}\s+(?=\p{L})/u, as: (all) => " ".repeat(all.length) },
+  {
+    has: ["--", "==", "**", "__", "~~", "++", ".."],
+    written: /^[\s\-=_|:+~*.]{3,}$/u,
+    as: (all) => " ".repeat(all.length),
+  },
   // “**Tail:** …”, “__Rib__: …”: letters that were to be bold.
   { has: ["**", "__"], written: /(?:\*\*|__)(?=\S)|(?<=\S)(?:\*\*|__)/gu, as: () => "  " },
   {
