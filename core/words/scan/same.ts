@@ -2,7 +2,7 @@ import type { Role } from "../../recipe";
 import { PARTS, roleOfWord } from "../lexicon/parts";
 
 const same = new RegExp(
-  `\\s*((?:of\\s+)?(?:(?:the\\s+)?same(?:\\s+(?:again|stuff|material))?|ditto|as\\s+(?:the\\s+|in\\s+the\\s+|for\\s+the\\s+)?(${PARTS})))(?=\\s*(?:[,.;]|$|\\s(?:but|in|at|behind)\\s))`,
+  `\\s*((?:of\\s+)?(?:(?:the\\s+)?same(?:\\s+(?:again|stuff|material))?|ditto|(?:(?:the\\s+)?same\\s+(?:(?:fibres?|feathers?|stuff|material)\\s+)?)?as\\s+(?:the\\s+|in\\s+the\\s+|for\\s+the\\s+)?(${PARTS})))(?=\\s*(?:[,.;]|$|\\s(?:but|in|at|behind)\\s))`,
   "uy",
 );
 

@@ -11,7 +11,10 @@ const sameBundle = /^\W*(?:the\s+|these\s+)?same\s+(?:tail\s+)?(?:fib(?:re|er)s?
 export function ofSameStuff(r: Reading, i: number): Told[] | undefined {
   const { begin, role, part, isListed } = r.heads[i] ?? { begin: 0, isListed: false };
   const text = r.plain[i] ?? "";
-  if (!isListed || role === undefined || !sameAhead(text, begin)) return undefined;
+  const words = sameAhead(text, begin);
+  if (!isListed || role === undefined || !words) return undefined;
+  // “Tail: same as the hackle, 8 fibres”, where no hackle is told yet: it is read as any line, and asked about.
+  if (words.of && !stuffBefore(r, role, words.of)) return undefined;
   // “Wing case: the same fibres”: the bundle that was the tail, and no other of its stuff.
   if (role === "wing case" && sameBundle.test(text.slice(begin)) && r.bench.ofRole("tail")) return undefined;
   return asStuffBefore(r, i, { role, part }, { at: begin, end: text.length });
@@ -37,7 +40,7 @@ export function asStuffBefore(
   const end = words?.end ?? begin;
   const material = stuffBefore(r, role, words?.of);
   if (!material || !canBeOf(role, material)) {
-    const at: [number, number] = [begin, end];
+    const at: [number, number] = [begin, to];
     lineOf(r, i).asks.push({ at, sentence: `Of what is the ${part ?? role}? Name its material.`, answers: [] });
     return [];
   }

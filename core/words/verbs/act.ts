@@ -101,7 +101,9 @@ const ofButts = /\b(?:butts?|stubs?|rest|ends|waste|remainder|surplus|excess)\b/
  * “Trim the butts at mid-shank”, of a tail: it is bound down as far as there. Butts of a wing stand over the eye, and
  * are no longer bound where they are cut.
  */
-function cutsAt({ told, text, bench, line }: Telling): void {
+function cutsAt(t: Telling): void {
+  const { told, text, bench, line } = t;
+  cutsHead(t);
   const place = told.said.there ?? told.said.end ?? told.said.begin;
   const last = bench.made.findLast((m) => m.step.do !== "act");
   const isTail = bench.component(last?.step.component)?.role === "tail";
@@ -109,4 +111,17 @@ function cutsAt({ told, text, bench, line }: Telling): void {
   if (last.step.countedWhenWound || alongShank(place) >= alongShank(last.step.tieIn?.at ?? last.step.to)) return;
   settleParts(place, { told, text, bench, line }, undefined);
   last.step = { ...last.step, from: place };
+}
+
+const asHead =
+  /\bbutts?\b.*?(?:\b(?:as|for|into|to\s+form|to\s+make|to|leaving)\s+(?:an?\s+|the\s+)?(?:[a-z]+\s+){0,2}head\b|\b(?:leav(?:e|ing)|to)\s+(?:about\s+)?\d)/u;
+/** “Trim the butts square, leaving 2 mm as a head”: what stays of a wing is shaped, and that is work of its own. */
+function cutsHead(t: Telling): void {
+  const { bench, told } = t;
+  const component = bench.component(bench.made.findLast((m) => m.step.do !== "act")?.step.component);
+  const isOfWing = component?.role === "wing" || component?.role === "collar";
+  if (!component || !isOfWing || bench.formOf(component) !== "hair") return;
+  if (!asHead.test(t.text.slice(told.at, told.end))) return;
+  const object: Meant = { component, role: component.role, form: "hair" };
+  make(t, "act", { act: "trim" }, object, { name: `trim the ${component.role}` });
 }

@@ -26,10 +26,12 @@ function threadOf(t: Telling) {
 
 /** “Three turns behind the eye, then down to the bend”: the turns only start it. */
 const isOnlyStart =
-  /\bturns?\b[^,.;]*,?\s*(?:and\s+)?then\s+(?:\w+\s+)?(?:down|back|on|along|in\s+(?:open|touching|close)\s+turns\s+to)\b/;
+  /\bturns?\b[^,.;]*,?\s*(?:and\s+)?then\s+(?:\w+\s+)?(?:down|back|on|along|(?:in\s+)?(?:open|touching|close)\s+turns\s+(?:to|down|back|over|as\s+far\s+as))\b/;
 
 function keepTurns({ told, text }: Telling): void {
-  const turns = told.understood.filter((u) => /\bturns?\b/.test(text.slice(u.at, u.end)));
+  const isCount = (words: string): boolean =>
+    /\bturns?\b/.test(words) && !/\b(?:touching|open|close|back)\b/.test(words);
+  const turns = told.understood.filter((u) => isCount(text.slice(u.at, u.end)));
   told.understood = told.understood.filter((u) => !turns.includes(u));
   told.kept.push(...turns);
   delete told.said.rule;

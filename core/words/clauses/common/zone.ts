@@ -119,13 +119,16 @@ export const intoBend: Reader<Place> = map(
 );
 
 /** Between a part and the eye is in front of that part. */
-const facing = (p: Place, other: Place): Place =>
-  "part" in p &&
-  p.plus === undefined &&
-  !("part" in other) &&
-  ("eyeLengths" in other || ("landmark" in other && other.landmark === "eye"))
-    ? { ...p, end: "front" }
-    : p;
+const facing = (p: Place, other: Place): Place => {
+  if (!("part" in p) || p.plus !== undefined) return p;
+  const isToEye = "part" in other ? isFarther(p.part, other.part) : isOfEye(other);
+  return isToEye ? { ...p, end: "front" } : p;
+};
+const isOfEye = (p: Place): boolean => "eyeLengths" in p || ("landmark" in p && p.landmark === "eye");
+/** Parts as they follow each other along the shank, from the bend to the eye. */
+const order = ["tail", "tag", "butt", "body", "thorax", "wing", "hackle", "collar", "head"];
+const isFarther = (rear: string, front: string): boolean =>
+  order.includes(rear) && order.indexOf(rear) < order.indexOf(front);
 
 const fromTo = map(seq(begins, placeReached, ends, oneOf(placeReached, stuffReached)), ([, from, , to]) => ({
   from,

@@ -31,7 +31,7 @@ export const howItLies: Clause[] = [
     map(
       seq(
         words(
-          "(?:and|&|then)\\s+(?:then\\s+)?back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)",
+          "(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)",
         ),
         placeReached,
       ),
@@ -94,6 +94,7 @@ export const howItLies: Clause[] = [
         "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
         "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
         "back\\s+again",
+        "(?<=,\\s*)back(?:\\s+up)?\\s+in\\s+(?:open|touching|close)\\s+turns(?!\\s+(?:to|as|until))",
         "(?:an?|one)\\s+layer\\s+each\\s+way",
         "both\\s+ways",
         "two\\s+layers",
