@@ -208,6 +208,15 @@ describe("words that many tiers have for it", () => {
   test("a part that nobody knows, and that is not there", () => {
     expect(asksOf(`${dry}Rattle: none`)).toEqual([]);
   });
+  test.each(["Cheeks: none on this version", "Tail: none here", "Butt/tag: none", "Weed guard: omitted", "Ribs: nil"])(
+    "%s: it is not there, and nothing is asked",
+    (line) => {
+      expect(asksOf(`${dry}${line}`)).toEqual([]);
+      expect(read(`${dry}${line}`).recipe.steps).toEqual(read(dry).recipe.steps);
+    },
+  );
+  test("what is left out of one thing is not left out of all", () =>
+    expect(asksOf(`${dry}Body: none of the fur, use floss`)).not.toEqual([]));
 
   test("the length in a sentence of its own", () => {
     const [tail] = lays(

@@ -11,13 +11,18 @@ export function tellNone(r: Reading, told: Told, text: string, i: number): boole
   return true;
 }
 
+const LEFT_OUT = "none|not\\s+needed|left\\s+out|omitted|nil";
+/** “None on this version”, “none at all”: what follows says no more. */
+const HERE =
+  "(?:\\s*,?\\s*(?:on\\s+purpose|here|at\\s+all|this\\s+time|(?:on|for|in|with)\\s+this\\s+(?:one|version|fly|pattern|dressing)))?";
 /** “Weed guard none”: a part that is not there on purpose, whatever it is called. */
-export const saysNone =
-  /^\s*(?:[a-z-]+\s+){0,2}[a-z-]+(?:\s*[:=?,]\s*|\s+)(?:none|not\s+needed|left\s+out)\s*[.!]?\s*$/;
+export const saysNone = new RegExp(
+  `^\\s*(?:[a-z/&+-]+\\s+){0,2}[a-z/-]+(?:\\s*[:=?,]\\s*|\\s+)(?:${LEFT_OUT})${HERE}\\s*[.!]?\\s*$`,
+);
 
 export const noneAhead = /^\s*(?:(?:none|no|nothing)\s*[.;]|none\s*,)\s+(?=\S)/;
 
-export const isNone = (text: string): boolean =>
-  /^\s*(?:(?:in\s+front|behind|at\s+the\s+(?:head|front|eye))\s*,\s*)?(?:none|no|nothing|-|left\s+out|not\s+needed)\s*(?:,?\s*on\s+purpose\s*)?[.,]?\s*$/.test(
-    text,
-  );
+const none = new RegExp(
+  `^\\s*(?:(?:in\\s+front|behind|at\\s+the\\s+(?:head|front|eye))\\s*,\\s*)?(?:${LEFT_OUT}|no|nothing|-)${HERE}\\s*[.,]?\\s*$`,
+);
+export const isNone = (text: string): boolean => none.test(text);
