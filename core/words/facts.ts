@@ -366,7 +366,9 @@ function isTitle(r: Reading, i: number): boolean {
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
   if (isInCapitals.test(lineOf(r, i).text)) return true;
   if (isDoneFirst.test(lineOf(r, i).text.toLowerCase())) return false;
-  const text = (r.plain[i] ?? "").replace(titleTail, "").replace(/^\s*(?:wet|dry)\s+fl(?:y|ies)\b/, "");
+  const text = (r.plain[i] ?? "")
+    .replace(titleTail, "")
+    .replace(/^\s*(?:wet|dry)\s+(?:fl(?:y|ies)\b|(?=(?:with|for|from|like)\s))/, "");
   if (
     text.split(/\s+/).length > 12 ||
     /\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|dub|the\s+(?:bend|eye|shank|barb))\b/.test(text)

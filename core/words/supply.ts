@@ -156,8 +156,9 @@ function turnsOfRib(told: Told, text: string): void {
   told.understood.push(only as Span);
   told.said.rule = { ...told.said.rule, turns: Number(n) };
 }
-const onEach = /\b(?:both|two)\s+halves\b.*\b(?:turns?|wraps?)\s+(?:on|over|for|in)\s+each\b/;
-/** “Over both halves, three turns on each”: so many on either half. */
+const onEach =
+  /(?:^\s*|\b(?:rib|ribbing|over|on|along|across|through)\s+)both\b.*\b(?:turns?|wraps?)\s+(?:(?:on|over|for|in)\s+)?each\b(?!\s+(?:half|side))|\btwo\s+halves\b.*\b(?:turns?|wraps?)\s+(?:on|over|for|in)\s+each\b|\beach\s+(?:half|of\s+(?:the\s+two|them))\s+with\b.*\bturns?\b/;
+/** “Over both halves, three turns on each”, “rib both, 3 turns each”: so many on either half. */
 function turnsOnEach({ role, said, at, end }: Told, text: string): void {
   if (role === "rib" && said.rule?.turns !== undefined && onEach.test(text.slice(at, end)))
     said.rule = { ...said.rule, turns: said.rule.turns * 2 };

@@ -92,6 +92,9 @@ const overThat = /\b(?:coat|film|layer)\b[^.;]*\bover\s+(?:it|that|this|them)\b/
 /** “Head: thread, one drop of varnish”. */
 const ofHead = /^\s*(?:(?:small|neat)\s+)?head\s*[:=,-]/;
 
+/** “Head: thread, then resin all over it”: over all of the head. */
+const allOver = /\b(?:all|right)\s+over(?:\s+(?:it|that|the\s+head)\b|\s+with\b|\s*(?:[.,;]|$))/;
+
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
   const t = onPart(telling);
@@ -116,7 +119,9 @@ export function tellFinish(telling: Telling): void {
   if (covered && place === undefined && !isAfterKnot(bench.made) && said.drops === undefined)
     return tellFinish({ ...t, told: { ...told, role: covered, verb: "finish" } });
   // “finish: brush the fur down, drop of varnish”: a line about the finish is about the head.
-  const isOfFinish = told.role === "finish" && place === undefined && (told.part !== undefined || ofHead.test(t.text));
+  const isOverHead = ofHead.test(t.text) && allOver.test(t.text.slice(told.at, told.end));
+  const isOfFinish =
+    told.role === "finish" && (isOverHead || (place === undefined && (told.part !== undefined || ofHead.test(t.text))));
   const isTiedOff =
     place === undefined && bench.materialOf(component)?.liquid?.kind !== "glue" && isOnHitch(bench.made);
   if (isTiedOff && told.role === undefined) return coatHead(t, component, said.coats ?? 1);
