@@ -84,7 +84,7 @@ export const bySize: Clause[] = [
     "clump of 1.5 mm",
     seq(
       opt(words("a|an|each\\s+an?")),
-      words("(?:\\w+\\s+)??(?:clump|bunch|bundle)"),
+      words("(?:[a-z]\\w*\\s+)??(?:clump|bunch|bundle)"),
       // Behind a comma only a figure is its thickness: “small bunch, gape length” is a length.
       oneOf(
         map(seq(opt(words("of|about")), length), ([, l]) => l),
