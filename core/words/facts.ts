@@ -122,12 +122,12 @@ const saidOfHook =
 const MOST_HOOK_WORDS = 18;
 /** “I tie this on a W1 in 8, 10 and 12”: nothing but how the fly is tied on which hook, in which sizes. */
 function isHookSentence(r: Reading, text: string): boolean {
+  const all = text.split(/[\s,;()]+|[.:](?=\s|$)/).filter(Boolean);
+  // Most sentences end here, before the hooks of the room are looked through.
+  if (all.length > MOST_HOOK_WORDS || !all.some((w) => saidOfHook.test(w))) return false;
   const names = new Set([...r.context.hooks].flatMap((h) => `${h.id} ${h.name}`.toLowerCase().split(/[^a-z0-9]+/)));
   const codes = new Set([...r.context.hooks].map((h) => h.id.toLowerCase()));
-  const all = text.split(/[\s,;()]+|[.:](?=\s|$)/).filter(Boolean);
   return (
-    all.length <= MOST_HOOK_WORDS &&
-    all.some((w) => saidOfHook.test(w)) &&
     all.every((w) => hookWords.test(w) || saidOfHook.test(w) || names.has(w)) &&
     all.some((w) => codes.has(w) || (aKind.test(w) && !/^(?:eye|shank)$/.test(w))) &&
     readHook(text, r.context.hooks).sizes !== undefined
@@ -350,12 +350,12 @@ const titleTail =
 const isInCapitals = /^\s*(?:[A-Z][\p{L}'-]+|of|the|and)(?:\s+(?:[A-Z][\p{L}'-]+|of|the|and)){1,4}\s*$/u;
 /** “Post Office Beetle” begins with a part: three words with a capital each are written in names only. */
 const isNameOfThree = /^\s*[A-Z][\p{L}'-]+(?:\s+[A-Z][\p{L}'-]+){2,4}\s*$/u;
-/** The first line that tells nothing to do is what the fly is called. */
 /** “Bead (2.4 mm, gold) on a 16 jig hook”: what is measured in millimetres is a part, and no name. */
 const isMeasuredPart = (text: string): boolean => headed.test(text) && /\d\s*mm\b/.test(text);
 const headed = new RegExp(`^\\s*(?:${PARTS})(?![\\p{L}])`, "u");
 const isFirstOfSteps = /^\s*1\s*[.)]\s/;
 const isSecondOfSteps = /^\s*2\s*[.)]\s/;
+/** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
   const first = r.lines.findIndex((t) => t.trim() !== "");
   if (i !== first) return false;

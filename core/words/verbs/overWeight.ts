@@ -10,9 +10,10 @@ import { objectOf } from "./object";
 /** About as much of the shank a weight takes whose turns are counted. */
 const USUAL_LENGTH = 0.4;
 const weight = "(?:lead|wire|weight|weighting|turns\\s+of\\s+lead)";
-const itself = /\b(?:cover|lock|secure|bind|fix|hold|tack|lash)(?:s|ing|ed)?\s+(?:it|this|that|them|these)\b/;
+const BINDS = "\\b(?:cover|lock|secure|bind|fix|hold|tack|lash)(?:s|ing|ed)?\\s+";
+const itself = new RegExp(`${BINDS}(?:it|this|that|them|these)\\b`);
 const overIt = new RegExp(
-  `\\b(?:cover|lock|secure|bind|fix|hold|tack|lash)(?:s|ing|ed)?\\s+(?:up\\s+|down\\s+)?(?:the\\s+|all\\s+)*(?:\\w+\\s+)?${weight}\\b|\\b(?:over|through)\\s+(?:the\\s+)?${weight}(?!\\s+(?:to|up|down|back\\s+to)\\b)\\b`,
+  `${BINDS}(?:up\\s+|down\\s+)?(?:the\\s+|all\\s+)*(?:\\w+\\s+)?${weight}\\b|\\b(?:over|through)\\s+(?:the\\s+)?${weight}(?!\\s+(?:to|up|down|back\\s+to)\\b)\\b`,
 );
 const ofThread =
   /\b(?:thread|silk|criss-?\s?cross\w*|crossing|cross(?:ed)?\s+(?:turns|wraps)|cover\w*|zig-?\s?zag\w*)\b/;
