@@ -15,6 +15,8 @@ export interface Reader<T> {
   (text: string, at: number): Found<T> | undefined;
   /** With what it can begin, where that is known. */
   firsts?: Firsts;
+  /** The same reader, for those who have looked already whether it can begin here. */
+  tried?: (text: string, at: number) => Found<T> | undefined;
 }
 
 const PLAIN = 128;
@@ -35,21 +37,24 @@ export const anyOf = (...sources: string[]): string => sources.join("|");
 /** Whether a word could go on at this place: the end of a word must not lie within another. */
 const inWord = /[\p{L}\p{N}]/u;
 /** A pattern at a place, whole words only; gives the groups that it captured. */
-export function match(source: string): Reader<(string | undefined)[]> {
+export const match = (source: string): Reader<(string | undefined)[]> => matching(source, (m) => m.slice(1));
+
+/** A pattern at a place, with what is made of its match. */
+function matching<T>(source: string, valueOf: (m: RegExpExecArray) => T): Reader<T> {
   // Nothing is read where nothing is taken up.
   const firsts = never(firstsOf(source));
   const patternAt = byStart(source);
   const isStart = startTable(firsts);
-  return beginning(firsts, (text, at) => {
-    if (!isStart(text, at)) return undefined;
+  const tried = (text: string, at: number): Found<T> | undefined => {
     const pattern = patternAt(text, at);
     if (!pattern) return undefined;
     pattern.lastIndex = at;
     const m = pattern.exec(text);
     if (!m || m[0] === "") return undefined;
     if (at > 0 && inWord.test(text[at - 1] ?? "") && inWord.test(m[0][0] ?? "")) return undefined;
-    return { value: m.slice(1), end: at + m[0].length };
-  });
+    return { value: valueOf(m), end: at + m[0].length };
+  };
+  return beginning(firsts, (text, at) => (isStart(text, at) ? tried(text, at) : undefined), tried);
 }
 
 /**
@@ -118,15 +123,34 @@ function plainAt(text: string, at: number): string | undefined {
   return code === BLANK || (code >= TAB && code <= RETURN) ? A_BLANK : (text[at] ?? "").toLowerCase();
 }
 const [UNKNOWN, YES, NO] = [0, 1, 2];
+/** So many patterns have room in a row; it grows with them. */
+const ROOM = 4096;
+/**
+ * For each two characters a row of all patterns: hundreds of them are asked at one place of a text, and so look into
+ * one small piece of memory.
+ */
+const rows: (Uint8Array | undefined)[] = [];
+let patterns = 0;
+function rowOf(pair: number): Uint8Array {
+  const before = rows[pair];
+  const row = new Uint8Array(Math.max(ROOM, 2 * patterns));
+  if (before) row.set(before);
+  rows[pair] = row;
+  return row;
+}
 /** Whether one can begin with the two characters at a place, worked out once for each two. */
 function startTable(firsts: Firsts): (text: string, at: number) => boolean {
-  const known: (Uint8Array | undefined)[] = [];
+  const own = patterns++;
   return (text, at) => {
     const [first, second] = [text.charCodeAt(at), text.charCodeAt(at + 1)];
     if (!(first < PLAIN && second < PLAIN)) return canStart(firsts(), plainAt(text, at), plainAt(text, at + 1));
-    const row = (known[first] ??= new Uint8Array(PLAIN));
-    if (row[second] === UNKNOWN) row[second] = canStart(firsts(), plainAt(text, at), plainAt(text, at + 1)) ? YES : NO;
-    return row[second] === YES;
+    const pair = first * PLAIN + second;
+    const found = rows[pair]?.[own] ?? UNKNOWN;
+    if (found !== UNKNOWN) return found === YES;
+    const isStart = canStart(firsts(), plainAt(text, at), plainAt(text, at + 1));
+    const row = rows[pair];
+    (row && own < row.length ? row : rowOf(pair))[own] = isStart ? YES : NO;
+    return isStart;
   };
 }
 
@@ -134,9 +158,11 @@ function startTable(firsts: Firsts): (text: string, at: number) => boolean {
 export function beginning<T>(
   firsts: Firsts | undefined,
   read: (text: string, at: number) => Found<T> | undefined,
+  tried = read,
 ): Reader<T> {
   const reader: Reader<T> = read;
   reader.firsts = firsts;
+  reader.tried = tried;
   return reader;
 }
 
@@ -163,7 +189,7 @@ export function memo<T>(read: Reader<T>): Reader<T> {
 }
 
 /** Words that carry no value: their presence is all that counts. */
-export const words = (source: string): Reader<true> => map(match(source), () => true as const);
+export const words = (source: string): Reader<true> => matching(source, () => true as const);
 
 /** The words themselves, with single blanks. */
 export function said(source: string): Reader<string> {
@@ -174,13 +200,19 @@ export function said(source: string): Reader<string> {
   };
 }
 
-export const map = <A, B>(read: Reader<A>, change: (value: A) => B | undefined): Reader<B> =>
-  beginning(read.firsts, (text, at) => {
-    const found = read(text, at);
+export function map<A, B>(read: Reader<A>, change: (value: A) => B | undefined): Reader<B> {
+  const changed = (found: Found<A> | undefined): Found<B> | undefined => {
     if (!found) return undefined;
     const value = change(found.value);
     return value === undefined ? undefined : { value, end: found.end };
-  });
+  };
+  const { tried = read } = read;
+  return beginning(
+    read.firsts,
+    (text, at) => changed(read(text, at)),
+    (text, at) => changed(tried(text, at)),
+  );
+}
 
 type Values<R extends readonly Reader<unknown>[]> = { [K in keyof R]: R[K] extends Reader<infer T> ? T : never };
 
@@ -191,11 +223,13 @@ export function seq<const R extends readonly Reader<unknown>[]>(...readers: R): 
     readers.map((r) => r.firsts),
     MAYBE_BLANK,
   );
-  return beginning(never(firsts), (text, at) => {
-    const values: unknown[] = [];
-    let end = at;
-    for (const [i, read] of readers.entries()) {
-      const next = i === 0 ? end : skipBlanks(text, end);
+  const [first, ...others] = readers;
+  const goOn = (text: string, at: number, begun: Found<unknown> | undefined): Found<Values<R>> | undefined => {
+    if (!begun) return undefined;
+    const values: unknown[] = [begun.value];
+    let { end } = begun;
+    for (const read of others) {
+      const next = skipBlanks(text, end);
       // Where no blank stands, there is nothing else to try: most readings end here.
       const found = read(text, next) ?? (next === end ? undefined : read(text, end));
       if (!found) return undefined;
@@ -203,7 +237,12 @@ export function seq<const R extends readonly Reader<unknown>[]>(...readers: R): 
       end = found.end;
     }
     return end === at ? undefined : { value: values as Values<R>, end };
-  });
+  };
+  return beginning(
+    never(firsts),
+    (text, at) => goOn(text, at, first?.(text, at)),
+    (text, at) => goOn(text, at, (first?.tried ?? first)?.(text, at)),
+  );
 }
 
 /** It may be there, or not. */
@@ -218,7 +257,7 @@ export function oneOf<T>(...readers: Reader<T>[]): Reader<T> {
   const those = byFirst(readers);
   return beginning(either(readers.map((r) => r.firsts)), (text, at) => {
     for (const read of those(text, at)) {
-      const found = read(text, at);
+      const found = (read.tried ?? read)(text, at);
       if (found) return found;
     }
     return undefined;

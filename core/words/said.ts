@@ -150,14 +150,18 @@ export interface Clause {
 }
 
 /** @param set sets what was said; false when the words fit but the value cannot be */
-export const clause = <T>(example: string, read: Reader<T>, set: (said: Said, value: T) => boolean | void): Clause => ({
-  example,
-  firsts: read.firsts,
-  take: (said, text, at) => {
-    const found = read(text, at);
-    return found && set(said, found.value) !== false ? found.end : undefined;
-  },
-});
+export function clause<T>(example: string, read: Reader<T>, set: (said: Said, value: T) => boolean | void): Clause {
+  // Clauses are chosen by what they begin with.
+  const { tried = read } = read;
+  return {
+    example,
+    firsts: read.firsts,
+    take: (said, text, at) => {
+      const found = tried(text, at);
+      return found && set(said, found.value) !== false ? found.end : undefined;
+    },
+  };
+}
 
 /** Sets some of it to fixed values. */
 export const put =

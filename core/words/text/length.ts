@@ -5,7 +5,7 @@ import { anyOf, beginning, map, match, memo, oneOf, opt, seq, unless, whole, wor
 import { number, readNumber } from "./number";
 import { absolute, placeReached } from "./place";
 
-const the = opt(words("the|a|an|its"));
+const the = memo(opt(words("the|a|an|its")));
 
 const measureWords: [string, Measure][] = [
   ["(?:hook[- ]?)?shanks?", "shank"],

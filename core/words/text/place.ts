@@ -15,7 +15,7 @@ export const STARTED = "started";
 export const JOINT = "joint";
 /** What a place by the stuff of a part is called, until the bench says which part that is. */
 export const OF_STUFF = "of ";
-const the = opt(words("the|a|an|its|that"));
+const the = memo(opt(words("the|a|an|its|that")));
 /** “60/40 in a loop” are no inches. */
 const NOT_INCHES = "(?!in\\s+(?:an?|the|its|one|two)\\b)";
 const unitWord = match(`${NOT_INCHES}(${LENGTH_UNIT})`);
@@ -187,14 +187,18 @@ const partNamed = map(
   ([w]) => partPlaceWords[(w ?? "").replace(/\s+/g, " ")],
 );
 const alsoParts = new Set("body tail wing hackle back centre center left right neck shoulder head".split(" "));
-const describing = map(match("(?<=\\b(?:the|its|that)\\s+(?:[a-z-]+\\s+)?)([a-z][a-z-]+)"), ([w = ""]) =>
-  (modifiers.has(w) || isColour(w)) && !alsoParts.has(w) ? true : undefined,
+const describing = memo(
+  map(match("(?<=\\b(?:the|its|that)\\s+(?:[a-z-]+\\s+)?)([a-z][a-z-]+)"), ([w = ""]) =>
+    (modifiers.has(w) || isColour(w)) && !alsoParts.has(w) ? true : undefined,
+  ),
 );
 /** “behind the black bead”, “up to the foam eyes”: a part, with what it is of. */
-const part = oneOf(
-  partNamed,
-  map(seq(describing, partNamed), ([, role]) => role),
-  map(seq(describing, describing, partNamed), ([, , role]) => role),
+const part = memo(
+  oneOf(
+    partNamed,
+    map(seq(describing, partNamed), ([, role]) => role),
+    map(seq(describing, describing, partNamed), ([, , role]) => role),
+  ),
 );
 const THAT = "(?:it|them|(?:that|this|these|those|all\\s+that)(?=\\s*(?:[,.;]|$|and\\b|then\\b)))";
 /** “behind it”: the part that was told of before; settled when the line is. */
