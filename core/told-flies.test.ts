@@ -64,7 +64,6 @@ describe("flies as tiers tell them", () => {
         "1023-sluice-bay-baitfish: HOOK_SIZE_TOO_FAR",
         "1034-slip-pier-midge: MATERIAL_UNKNOWN",
         "1039-fog-signal-pupa: ZONE_UNDER_BEAD",
-        "1046-lock-cottage-caddis-larva: PLACE_NOT_THERE",
         "1052-quiet-sallow: PLACE_NOT_THERE",
         "1060-mother-of-pearl-midge: ZONE_OVER_EYE",
         "11-fussy-metric: PIECE_TOO_SHORT",

@@ -53,7 +53,8 @@ function nounAt(text: string, at: number): { means: NounForm; end: number } | un
   return found && { means: found.value, end: found.end };
 }
 
-const sized = /^(?:\d*(?:[.,]?\d+)mm|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
+const sized =
+  /^(?:\d*(?:[.,]?\d+)mm|\d+(?:lbs?|kg)|\d{2,3}d(?:en)?|#?\d+(?:[.,]\d+)?"?|\.\d+"?|\d+\/0|\d+\/\d+"?|\d+x|[xsml]{1,2})$/i;
 const unitWord = /^(?:lb|lbs|pounds?|mm|denier|den|d|dt|in|inch|thou|thousandths?|ply)$/i;
 /** “lead .4 in the middle”: no inches. */
 const isUnitAt = (text: string, { word, end }: { word: string; end: number }): boolean =>
@@ -260,6 +261,8 @@ function shareRest(parts: Description[]): void {
   const left = 100 - parts.reduce((sum, p) => sum + (p.share ?? 0), 0);
   for (const p of open) p.share = Math.round(left / open.length);
 }
+const listedShare = match(",\\s*(?:and\\s+)?[1-9]\\d?\\s*(?:%|per\\s?cent)\\s+(?:of\\s+)?(?=[a-z])");
+const perCent = match("([1-9]\\d?)\\s*(?:%|per\\s?cent)\\s*(?:of\\s+)?");
 const listed = match(",\\s*");
 const blendOf = match("\\s*(?:(?:mixed|blended|made)\\s+(?:up\\s+)?(?:of|from)|of|from)\\s+");
 const figuresBehind = match(
@@ -305,15 +308,19 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
   for (;;) {
     // “Black rabbit cut from the hide and a little claret seal”: how it was made ready stands between.
     const from = preparingFur(text, afterBlank(text, at))?.end ?? at;
-    const link = mixedWith(text, afterBlank(text, from)) ?? (of && listed(text, at));
-    const next = link ? afterBlank(text, link.end) : at;
-    if (!link || next === at) break;
+    const link = mixedWith(text, afterBlank(text, from)) ?? ((of || listedShare(text, at)) && listed(text, at));
+    const own = link ? afterBlank(text, link.end) : at;
+    if (!link || own === at) break;
     const isListed = text[at] === ",";
-    const isLittle = aLittle.test(text.slice(at, next));
+    const isLittle = aLittle.test(text.slice(at, own));
+    // “Hare and 10 % flash dubbing”: what the other leaves is of the first.
+    const share = perCent(text, own);
+    const next = share ? afterBlank(text, share.end) : own;
     const part = nounPhrase(text, next, false) ?? (isListed ? undefined : colourAlone(text, next));
-    const canBeMixed = part?.means?.form === "dubbing" || (isLittle && part?.means?.form === "flash");
+    const canBeMixed = part?.means?.form === "dubbing" || ((isLittle || share) && part?.means?.form === "flash");
     if (!part || !canBeMixed) break;
-    parts.push(isLittle ? { ...part, share: A_LITTLE } : part);
+    const of100 = share ? Number(share.value[0]) : isLittle ? A_LITTLE : undefined;
+    parts.push(of100 ? { ...part, share: of100 } : part);
     at = part.end;
   }
   if (parts.some((p) => p.share !== undefined)) shareRest(parts);
@@ -507,7 +514,7 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
       (afterNoun ? isSizeOf(form, t.word, isBehindComma(text, t)) : parseFloat(t.word.replace(",", ".")) < 9)
     );
   }
-  if (/^\d{2,3}d(?:en)?$/.test(t.word)) return true;
+  if (/^\d{2,3}d(?:en)?$|^\d+(?:lbs?|kg)$/.test(t.word)) return true;
   // “White bucktail 2x shank”: so many times that it is long.
   if (/^\d+x$/.test(t.word) && timesOf.test(text.slice(t.end))) return false;
   if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;

@@ -1,7 +1,7 @@
 import type { MaterialForm } from "../materials";
 import { formTold, type Told } from "./told";
 import { goesOver, isBareBundle } from "./verbs/across";
-import { pulledRole } from "./verbs/takeOver";
+import { ofBand, pulledRole } from "./verbs/takeOver";
 
 /** Something that a recipe pulls over without naming a part. */
 export interface Pull {
@@ -37,14 +37,48 @@ export function pullsOf(all: readonly (readonly Told[])[], texts: readonly strin
     const stuff = t.description?.text;
     const words = (texts[line] ?? "").slice(t.at, t.end);
     const isBare = stuff === undefined ? t.rest.length === 0 : isBareBundle(stuff);
-    const of = goesOver(words) && isBare ? boundInBefore(clauses.slice(0, n)) : undefined;
+    const goes = goesOver(words);
+    const of = goes
+      ? (isBare ? boundInBefore : bandOf(stuff ?? bandNamed(t, texts[line] ?? "")))(clauses.slice(0, n))
+      : undefined;
     return [{ line, at: t.at, ...(stuff !== undefined && { stuff }), ...(of && { of }) }];
   });
 }
 
-function boundInBefore(clauses: readonly { t: Told; line: number }[]): Pull["of"] {
+/** What covers all of a fly, and is called by what it is. */
+const bands = new Set<MaterialForm | undefined>(["stretch body", "tinsel"]);
+const isOver = new Set<Told["role"]>(["rib", "thread", "hackle", "collar", "weight"]);
+/** “Pull the film over”: a word that says no more than of what it is. */
+const bandNamed = ({ rest }: Told, text: string): string =>
+  rest.map((r) => text.slice(r.at, r.end).trim()).find((w) => ofBand.test(w)) ?? "";
+
+/** “Tie in a strip of foam, dub the body, fold the foam over”: where the strip was tied in of which that is said. */
+const bandOf =
+  (stuff: string) =>
+  (clauses: readonly Clause[]): Pull["of"] => {
+    const called = stuff.trim().toLowerCase().split(/\s+/).at(-1) ?? "";
+    const isMeant = ({ t }: Clause): boolean =>
+      bands.has(formTold(t)) &&
+      (t.description?.text
+        .toLowerCase()
+        .split(/[^a-z]+/)
+        .includes(called) ??
+        false);
+    const at = called === "" ? -1 : clauses.findLastIndex(isMeant);
+    const bound = clauses[at];
+    const under = clauses.slice(at + 1).filter(({ t }) => isBuilt(t) && !isOver.has(t.role));
+    if (!bound || under.length === 0 || bound.t.role !== undefined || bound.t.kind !== "lay") return undefined;
+    return { line: bound.line, at: bound.t.at, isBack: under.some(({ t }) => t.role !== "thorax") };
+  };
+const isBuilt = ({ kind }: Told): boolean => kind === "dress" || kind === "wind";
+
+interface Clause {
+  t: Told;
+  line: number;
+}
+function boundInBefore(clauses: readonly Clause[]): Pull["of"] {
   const at = clauses.findLastIndex(({ t }) => t.kind === "lay" && t.verb === "tie in" && covering.has(formTold(t)));
-  const under = clauses.slice(at + 1).filter(({ t }) => t.kind === "dress" || t.kind === "wind");
+  const under = clauses.slice(at + 1).filter(({ t }) => isBuilt(t));
   const bound = clauses[at];
   if (!bound || under.length === 0 || bound.t.role !== undefined) return undefined;
   return { line: bound.line, at: bound.t.at, isBack: under.some(({ t }) => t.role !== "thorax") };

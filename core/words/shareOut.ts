@@ -23,9 +23,7 @@ export function shareLength(text: string, all: readonly Told[]): void {
       formTold(t) === "hair" &&
       formTold(next) === "hair" &&
       (/\bboth\b/.test(text.slice(next.at, next.end)) ||
-        /\b(?:under|over|below|topped\s+(?:by|with))\s*(?:an?\s+)?$/.test(
-          text.slice(t.at, next.description?.at ?? next.at),
-        ));
+        /\b(?:under|over|below|with)\s*(?:an?\s+|\w+\s+)?$/.test(text.slice(t.at, next.description?.at ?? next.at)));
     if (isPair) t.said.shown ??= next.said.shown;
     // “20 strands pearl and 10 of silver, a bit longer than the hair”
     const areFlash = next !== undefined && t.role === "flash" && next.role === "flash" && next.isInherited === true;

@@ -19,7 +19,7 @@ import {
   zone,
 } from "./common";
 import { count } from "../text/count";
-import { aroundRead, leaving, leavingMm } from "./wind";
+import { aroundRead, leaving, leavingAtEye, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
@@ -169,6 +169,7 @@ export const dressClauses: Clause[] = [
   leavingAtEnds,
   leavingBare,
   leaving,
+  leavingAtEye,
   leavingMm,
   leavingRoom,
   zone,

@@ -83,6 +83,10 @@ const leftHanging = /\b(?:left|let|leave|leaving)\s+(?:it\s+|them\s+|the\s+\w+\s
 const slidOver =
   /\b(?:tub(?:e|ing)|piping)\b[^.;]*\b(?:over\s+the\s+(?:whole\s+)?(?:hook\s+)?(?:shank|hook|lead|weight|underbody)|(?:tied|bound)\s+down\s+(?:at\s+)?both\s+ends)\b/;
 
+/** “At the back a tuft of white marabou”: so much of it in one is laid. */
+const aTuft =
+  /^[^;.]*?(?:^|[,:\s])(?:an?|one)\s+(?:(?:small|short|little|sparse|good|tiny|fluffy)\s+)*(?:tuft|bunch|bundle|wisp)\s+of\b/i;
+
 /** What is done, from the material and the words. */
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
   if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
@@ -153,6 +157,7 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (role === undefined && (form === "wire" || form === "tinsel") && /\bturns\b/i.test(text)) return "wind";
   // “Black foam, tied in at the bend and left hanging out the back”: it waits to be pulled over.
   if (role === undefined && form !== undefined && bands.has(form) && leftHanging.test(text)) return "lay";
+  if (aTuft.test(text)) return "lay";
   return layWords.test(text) && !/\bwhole\s+feather\b/i.test(text) ? "lay" : "wind";
 }
 

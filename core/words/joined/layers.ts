@@ -93,15 +93,20 @@ function placesOf({ said: { from, to, begin, end, there } }: Told): Told["said"]
   };
 }
 
-const layer =
-  /^\W*(?:with\s+|then\s+|and\s+)?an?(?:other)?\s*(?:second\s+)?layer\s+of\s+([\w-]+)\s+(?:touching\s+)?turns?/;
+const OVER = "(?:on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+(?:first|last)))";
+const layer = new RegExp(
+  `^\\W*(?:with\\s+|then\\s+|and\\s+)*(?:an?(?:other)?\\s*(?:second\\s+|further\\s+)?layer\\s+of\\s+([\\w-]+)\\s+(?:(?:touching\\s+)?turns?|${OVER})|(?:another\\s+)?([\\w-]+)\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?${OVER})`,
+);
 
 /** “12 turns of lead, with a second layer of six over it”: six more of the same, in the same place. */
 export function withLayers(all: Told[], text: string): Told[] {
   return all.map((t, n) => {
     const before = all[n - 1];
-    const turns = readNumber(layer.exec(text.slice(t.at, t.end))?.[1] ?? "");
+    const found = layer.exec(text.slice(t.at, t.end));
+    const turns = readNumber(found?.[1] ?? found?.[2] ?? "");
     if (!before?.description || t.description || turns === undefined) return t;
+    // What is wound over something else lies elsewhere.
+    if (found?.[2] !== undefined && before.role !== "weight") return t;
     const { there, from, to, begin } = before.said;
     const where = { ...(there && { there }), ...(from && { from }), ...(to && { to }), ...(begin && { begin }) };
     return {
@@ -110,8 +115,10 @@ export function withLayers(all: Told[], text: string): Told[] {
       part: before.part,
       description: before.description,
       kind: "wind",
-      rest: t.rest.filter((r) => !/layer|turns/.test(text.slice(r.at, r.end))),
-      said: { ...where, rule: { turns } },
+      rest: t.rest.filter(
+        (r) => !/layer|turns/.test(text.slice(r.at, r.end)) && readNumber(text.slice(r.at, r.end)) === undefined,
+      ),
+      said: { ...where, ...placesOf(t), rule: { turns } },
     };
   });
 }

@@ -46,9 +46,21 @@ function parted(text: string, from: number, at: Span): [Round, Round] | undefine
   return behindBelow.test(ahead) && thenTop.test(behind) ? [underside, top] : undefined;
 }
 
+/** “Behind the eye: 30 blue hairs on top, 20 white hairs below”: the second is tied in where the first is. */
+function belowTheFirst(t: Told, before: Told | undefined): Told {
+  const { there, round } = before?.said ?? {};
+  const areAlike = before?.kind === "lay" && formSaid(before.description) === formSaid(t.description);
+  const isBelow = round?.top !== undefined && t.said.round?.underside !== undefined && t.role === before?.role;
+  if (!there || !areAlike || !isBelow || t.said.there || t.said.from || t.said.begin) return t;
+  // What lies on top of a hook is its wing, and what lies there beneath it the same wing's lower half.
+  const role = t.role ?? (formSaid(t.description) === "hair" ? "wing" : undefined);
+  return { ...t, role, part: t.part ?? role, said: { ...t.said, there } };
+}
+
 /** “Olive bucktail on top and white below”: two of the same stuff, said alike in all else. */
-export const withTopAndBelow = (all: Told[], text: string): Told[] =>
-  all.flatMap((t): Told[] => {
+export const withTopAndBelow = (told: Told[], text: string): Told[] =>
+  told.flatMap((one, n): Told[] => {
+    const t = one.kind === "lay" && one.description ? belowTheFirst(one, told[n - 1]) : one;
     const { description } = t;
     if (t.kind !== "lay" || !t.said.round) return [t];
     const stacked = onTopOfThat(t, text);

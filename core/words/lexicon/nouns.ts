@@ -195,6 +195,7 @@ const nouns: [string, NounForm][] = [
       "(?:stretch(?:y)?|vinyl|body|nymph|elastic)\\s+(?:lace|cord)",
       "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|rib(?:s|bing)?|tubing|sheet)",
       "strips?",
+      "(?:flash|pearl|foil|mirror|holographic|tinsel|mylar|quill|wing|thin\\s+skin|body)\\s*-?\\s*(?:sheet|film|sheeting)",
       "(?:(?:stretch|body|nymph)\\s+)?ribbons?",
       "stretch(?=\\s*(?:[,.;]|$)|\\s+\\d+(?:[.,]\\d+)?\\s*mm\\s+wide\\b)",
       "latex",

@@ -36,6 +36,15 @@ export function anotherBegins({ told, text, at, context }: Here): Next | undefin
   // “Tie in one strand of herl, three turns”: herl is wound; turns of all else may be those that hold it.
   const isWound = told.verb === "tie in" && told.kind === "lay" && formSaid(told.description) === "herl";
   if (isWound && told.said.shown === undefined && isAtClause(text, at) && turnsOnly(text, at)) return "another";
+  // “Tease the fur out, and cut them level with the point”: two things are done to it.
+  if (
+    told.kind === "act" &&
+    told.verb === "act" &&
+    isAtClause(text, at) &&
+    actOnIt.test(text.slice(at)) &&
+    isBegun(told)
+  )
+    return "verb";
   // “Quill, varnished, five turns”: the turns are not the varnish's.
   return told.kind === "glue" && isAtClause(text, at) && turnsOnly(text, at) ? "another" : undefined;
 }
@@ -49,10 +58,11 @@ export function actionBehind({ told, text, at }: Here): Next | undefined {
   return verb.id === "act" && isPast.test(text.slice(at, verb.end)) ? undefined : "verb";
 }
 
+const actOnIt = /^(?:cut|trim|clip|brush|comb|pick|tease|stroke)\s+(?:it|them)\b/;
 const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
 
 const secondLayer = words(
-  `(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?turns?)|(?:then|and)(?:\\s+another)?(?=\\s+(?:\\d+|${NUMBER_WORD})\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|the\\s+first))\\b)`,
+  `(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?(?:turns?|on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+first)))|(?:then|and)(?:\\s+another)?(?=\\s+(?:\\d+|${NUMBER_WORD})\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+first))\\b)`,
 );
 
 const turnsOnly = oneOf<unknown>(

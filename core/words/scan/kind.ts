@@ -71,8 +71,11 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   if (told.role === undefined && (told.verb === undefined || told.verb === "tie in") && furAsHair.test(clause))
     Object.assign(told, { role: "wing", part: "wing" });
   // “20 strands of white craft fur, twice the shank”
-  if (told.role === undefined && told.verb !== "dub" && countedFur.test(clause))
-    Object.assign(told, { role: "wing", part: "wing" });
+  const behindVerb = clause.slice(Math.max(0, (told.understood[0]?.end ?? at) - at));
+  if (told.role === undefined && told.verb !== "dub" && countedFur.test(behindVerb)) {
+    const role = text.slice(0, endOfSentence(text, at, to)).search(atTheRear) < 0 ? "wing" : "tail";
+    Object.assign(told, { role, part: role });
+  }
   // “Spin a clump of deer hair behind the eye”: it flares all round, and is no wing.
   if (told.role === undefined && told.verb !== "dub" && spunHair.test(clause)) {
     Object.assign(told, { role: "head", part: "head" });
@@ -159,7 +162,9 @@ export const isStuffOfEyes = ({ part }: Told, found: Description | undefined): b
   part === "eyes" && formSaid(found) === "stretch body" && /\bplastic\b/.test(found?.text ?? "");
 
 const countedFur =
-  /^\W*(?:\d+|[a-z]+)\s+(?:(?:strands|fibres|fibers|hairs)\s+)?(?:of\s+)?(?:[a-z]+\s+){0,2}(?:craft|fake|fun)\s+fur\b(?=.*\d)/;
+  /^\W*(?:\d+|[a-z]+)\s+(?:[\d.]*\s*mm\s+)?(?:(?:strands|fibres|fibers|hairs|(?:(?:small|good|sparse|slim|large)\s+)?(?:bunch|clump|tuft|bundle|stack))\s+)?(?:of\s+)?(?:[a-z]+\s+){0,2}(?:craft|fake|fun)\s+fur\b(?=.*\d)/;
+const atTheRear =
+  /\b(?:at|above|over|on)\s+(?:the\s+)?(?:rear|bend|back\s+end|back\s+of\s+the\s+(?:hook|shank)|barb)\b/;
 const furAsHair =
   /^(?!.*\b(?:dub|loop|spin|body|tail|throat|thorax)).*\b(?:craft|fake|fun|fox|goat|yak)\s+fur\b.*\b(?:on\s+top|same\s+length|as\s+long\s+as|the\s+length\s+of|reaching|longer\s+than)\b/;
 /** “… for the wing”: the part that a clause comes to at its end. */

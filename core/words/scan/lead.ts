@@ -40,7 +40,7 @@ const placeAhead = seq(
 );
 
 const onSides = words(
-  `(?:on\\s+(?:the\\s+)?top|on\\s+the\\s+(?:underside|bottom)|underneath)(?:\\s+of\\s+(?:that|it|this|the\\s+(?:shank|hook|body)))?|(?:on|along|down|to)\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+the\\s+(?:${PARTS}))?`,
+  `(?:on\\s+(?:the\\s+)?top|on\\s+the\\s+(?:underside|bottom)|underneath)(?:\\s+of\\s+(?:that|it|this|the\\s+(?:shank|hook|body)))?|(?:on|along|down|to)\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+(?:it|them|that|this|these|the\\s+(?:${PARTS}|[a-z]+)))?`,
 );
 
 /** “At the bend tie in a bunch”: the place first, and then what is done there. */
@@ -72,6 +72,7 @@ const leadIn = words(
     "first",
     "to\\s+finish",
     "after\\s+that",
+    "(?:on|along)\\s+the\\s+way(?:\\s+(?:down|up|back|there|forwards?))?(?=,?\\s+(?:tie|bind|trap|catch|secure|lash|dub|wind|lay)\\b)",
     "(?:but\\s+)?before\\s+(?:that|this|(?:you\\s+)?do(?:ing)?\\s+(?:so|that|this))",
     "also",
     "so",

@@ -3,7 +3,7 @@ import { type Reading, lineOf } from "../reading";
 import type { Component } from "../../recipe";
 import type { Material } from "../../materials";
 import type { Told } from "../told";
-import { isBareBundle } from "../verbs/across";
+import { goesOver, isBareBundle } from "../verbs/across";
 import { isNamedBy } from "../bench";
 import { isOverBody } from "../verbs/object";
 
@@ -50,7 +50,10 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
     if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
     // “Rib 6 turns” takes up what a list named before.
     if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) return false;
-    return isAbout(r, t, named) && (isDone(t, named, isListed) || (!isListed && liesThere(r, t, named)));
+    return (
+      isAbout(r, t, named) &&
+      (isDone(t, named, isListed) || comesOver(t, named, text) || (!isListed && liesThere(r, t, named)))
+    );
   });
 }
 
@@ -95,6 +98,10 @@ function isDone(t: Told, { role, material }: Named, isListed: boolean): boolean 
     t.verb === undefined && t.kind === "lay" && t.description?.means?.form === "quill" && isCutInSlips(material);
   return isSlip || (role === "butt" && t.role === role && t.kind === "wind");
 }
+
+/** “…, then the wing case over”: without a verb of its own. */
+const comesOver = (t: Told, { role }: Named, text: string): boolean =>
+  role === "wing case" && t.role === role && t.verb === undefined && goesOver(text.slice(t.at, t.end));
 
 /** Parts that lie as they should once they are tied: what is pulled of them is only put in its place. */
 const isWoundOrLaid = new Set<Component["role"]>(["hackle", "collar", "rib", "thorax", "head", "tag", "butt", "tail"]);

@@ -217,6 +217,21 @@ const forms: readonly Form[] = [
     written: /\blonger\s+than\s+the(?=\s+(?:hook\s+)?(?:bend|point|barb)\b)/gu,
     as: (all) => "past the".padEnd(all.length),
   },
+  // “…; it should be fattest in the middle”: said of what is dubbed there.
+  {
+    has: ["be "],
+    written:
+      /(?<=\b(?:dub|fur|dubbing|seal|hare)\b.*)[;.]\s+(?:it|this|the\s+(?:body|abdomen))\s+(?:should|must|wants\s+to|needs\s+to|ought\s+to)\s+be(?=\s+(?:quite\s+|rather\s+|fairly\s+|nice\s+and\s+)?(?:fattest|thickest|fullest|slim|slender|thin|taper\w*|cigar|thicker|fuller|fatter|sparse|full|rough|shaggy)\b)/gu,
+    as: (all) => ",".padEnd(all.length),
+  },
+  // “Then the wing case over the top”
+  {
+    has: ["over the top"],
+    written:
+      /(?<=\b(?:wing\s*case|shellback|back|foam|film|strip|cover|skin)\s+over)\s+the\s+top(?=\s*(?:[,.;]|$|and\b))/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  { has: ["der-wing", "er-wing"], written: /\b(under|over|upper)-(?=wings?\b)/gu, as: (_, side = "") => `${side} ` },
   { has: ["wing-"], written: /\bwing-(?=case|pad|post|cover)/gu, as: () => "wing " },
   // “Hackled with two turns of hen”: the part, and what it is of.
   {

@@ -119,7 +119,7 @@ const landmarkWords: [string, Place][] = [
       "(?:(?:point|place|spot|position)\\s+)?where\\s+the\\s+bend\\s+(?:begins|starts)",
       "(?:(?:point|place|spot|position)\\s+)?where\\s+the\\s+(?:hook(?:\\s+shank)?|shank|wire|curve)(?:\\s+just)?\\s+(?:(?:starts|begins)(?:\\s+to\\s+(?:curve|bend|slope|turn|dip)(?:\\s+down(?:wards)?)?)?|curves|bends|dips|turns\\s+down)",
       "(?:end|rear|back)\\s+of\\s+(?:the\\s+)?(?:straight\\s+)?shank",
-      "(?<=\\b(?:at|near|in)\\s+the\\s+)(?:very\\s+)?(?:back|rear)(?:\\s+end)?(?=\\s+(?:tie|bind|catch|lash|secure|add|put|lay|i|we|you)\\b|\\s*[,.;])",
+      "(?<=\\b(?:at|near|in)\\s+the\\s+)(?:very\\s+)?(?:back|rear)(?:\\s+end)?(?=\\s+(?:tie|bind|catch|lash|secure|add|put|lay|i|we|you|an?|two|three|four|six|eight|ten|\\d+)\\b|\\s*[,.;])",
       "(?:rear|back)\\s+of\\s+the\\s+hook(?!\\s+(?:eye|point))",
       "(?:hook\\s+)?bend",
     ),

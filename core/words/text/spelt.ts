@@ -1,3 +1,6 @@
+import { isColour } from "../../materials";
+import { NUMBER_WORD } from "./number";
+
 /** A line as it is read, and where each place of it stands in the line as it was typed. */
 export interface Spelt {
   text: string;
@@ -40,8 +43,43 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
   return ofAWhole.test(typed.slice(0, index)) ? words.replace(/^a /, "") : words;
 }
 
+const PIECES = "hairs|fibres|fibers|strands|herls|feathers|plumes|hackles|biots|slips|legs";
+/** “30 olive hairs on top and 15 red ones beneath”: more of the same. */
+const onesOf = new RegExp(
+  `(?<=\\b((?:[\\p{L}'-]+\\s)?(?:${PIECES}))\\b(?:(?!\\b(?:${PIECES}|turns|wraps)\\b).)*\\b(?:\\d+|${NUMBER_WORD})\\s(?:[\\p{L}]+\\s)?)ones\\b(?!\\s+(?:each|of)\\b)`,
+  "giu",
+);
+
+/** “Olive hairs”, “bucktail hairs”: the colour is that of the first alone. */
+function stuffOf(pieces: string): string {
+  const [first = "", second] = pieces.split(/\s/);
+  return second === undefined || !isColour(first.toLowerCase()) ? pieces : second;
+}
+
+const SHARE = "(?:one|two|three|an?)\\s+(?:thirds?|quarters?)|half";
+/** What is wound beside another, and never mixed with it. */
+const WOUND = "(?:[\\p{L}-]+\\s+){0,3}(?:floss|tinsel|thread|silk|wool|yarn|chenille|herl|braid|wire)(?:\\s+\\p{L}+)?";
+/** “Body: two thirds yellow floss, the rest black”: the first that is told of a body is its rear. */
+const sharesOfBody = new RegExp(
+  `(?<=^\\W*(?:body|abdomen)\\s*(?:[:=,-]|\\bis\\b|\\bof\\b)?\\s+)((?:${SHARE})[:,]?\\s+(?:of\\s+)?)(?:(?=[^;,.]{2,40}[;,]\\s*(?:and\\s+|then\\s+)*(?:the\\s+)?(?:front|fore)\\b)|(?=${WOUND}\\s*(?:[;,]|\\band\\b)\\s*(?:and\\s+|then\\s+)*(?:the\\s+)?(?:rest|remain))|(${WOUND}\\s*(?:[;,]|\\band\\b)\\s*(?:and\\s+|then\\s+)*)(?=(?:${SHARE})\\b))`,
+  "giu",
+);
+
 /** A line with none of these is spelt out. */
-const mayLeaveOut = new RegExp(`[&/]|\\sfirst\\b|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`, "iu");
+const mayLeaveOut = new RegExp(
+  `[&/]|\\s(?:first|ones)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  "iu",
+);
+
+/** Where the words that a line of shares leaves out would stand. */
+function rearAndFront({
+  index,
+  1: share = "",
+  2: stuff,
+}: RegExpExecArray): { at: number; instead: number; put: string }[] {
+  const rear = { at: index, instead: 0, put: "rear " };
+  return stuff === undefined ? [rear] : [rear, { at: index + share.length + stuff.length, instead: 0, put: "front " }];
+}
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string): Spelt {
@@ -56,6 +94,8 @@ export function speltOut(typed: string): Spelt {
     })),
     ...[...typed.matchAll(endFirst)].map((m) => ({ at: m.index, instead: m[0].length, put: `by the ${m[1] ?? ""}` })),
     ...[...typed.matchAll(gaugeAlone)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: " lead" })),
+    ...[...typed.matchAll(onesOf)].map((m) => ({ at: m.index, instead: m[0].length, put: stuffOf(m[1] ?? "") })),
+    ...[...typed.matchAll(sharesOfBody)].flatMap((m) => rearAndFront(m)),
     ...[...typed.matchAll(shareInFigures)].map((m) => ({ at: m.index, instead: m[0].length, put: inWords(typed, m) })),
   ].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at };

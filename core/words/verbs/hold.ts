@@ -73,7 +73,7 @@ function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean
   const { step } = last;
   const { end, there, shown } = told.said;
   const to = end ?? told.said.to ?? there ?? (shown && placeOf(shown));
-  const waiting = bench.waiting.find((w) => w.step === step.id && !w.used && !w.hangs);
+  const waiting = bench.waiting.find((w) => w.step === step.id && !w.used && (!w.hangs || w.form === "stretch body"));
   if (!waiting || !to || step.do !== "lay" || last.line !== line.number) return false;
   if (!/\b(?:down|along|back)\b/.test(text.slice(told.at, told.end))) return false;
   last.step = { ...step, from: step.tieIn?.at ?? step.from, to, tieIn: { ...step.tieIn, at: to } };

@@ -8,7 +8,7 @@ import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
 import type { RecipeStep, Component } from "../../recipe";
 import { usualAmounts, asManyTurns, asLongAs, askWhatSize, thickOrLong, askHowFull } from "./usual";
-import { settleParts, ribOverCover, settleBead, weightInThorax, frontOf, LEAST_WAY } from "./places";
+import { backToBody, settleParts, ribOverCover, settleBead, weightInThorax, frontOf, LEAST_WAY } from "./places";
 import { settle, alongShank } from "../settle";
 import { build, missingQuantity } from "../build";
 import { finishSaid } from "../finish";
@@ -93,9 +93,10 @@ export function make(
 function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [number, number] | undefined): void {
   const { bench, told } = t;
   const { component, role, form } = object;
-  takeRest(said, bench, told.part);
+  takeRest(said, t, told.part);
   weightInThorax(said, role, bench);
   ribOverCover(said, role, bench);
+  backToBody(said, role, t);
   // A tail hackle, or a rear one, is wound where a tail would be.
   if (
     (told.part === "tail hackle" || told.part === "rear hackle") &&

@@ -159,12 +159,30 @@ export function weightInThorax(said: Said, role: Role | undefined, bench: Bench)
 
 /** “Copper wire over the shellback”: a rib goes over all of it, to where that is held in front. */
 export function ribOverCover(said: Said, role: Role | undefined, bench: Bench): void {
-  const { there } = said;
+  const { there, from, to } = said;
+  // “Over the whole body”, where it is of several stuffs: as far as all of them go.
+  const isOverBody = [from, to].every((p) => p && "part" in p && p.part === "body" && !p.plus);
+  if (role === "rib" && isOverBody && bench.components.filter((c) => c.role === "body").length > 1) {
+    delete said.from;
+    delete said.to;
+  }
   if (role !== "rib" || !there || !("part" in there) || there.part !== "wing case" || there.plus) return;
   if ((said.from ?? said.begin ?? said.end ?? said.to) !== undefined) return;
   delete said.there;
   if (bench.ofRole("wing case")) said.end = { part: "wing case", end: "front" };
 }
+
+const backToIt = /\b(?:back|down)(?:wards?)?\s+to\s+(?:the\s+)?(?:body|abdomen|thorax)\b/;
+/** “Wound back to the body”, of a hackle that was tied in at the eye: to where the body ends. */
+export function backToBody(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {
+  const { end } = said;
+  if (!isHackleRole.has(role) || !end || !("part" in end) || end.end !== "rear" || end.plus) return;
+  const tiedIn = bench.waits((w) => w.role === role && !w.hangs)?.at;
+  const isInFront = tiedIn === undefined || alongShank(tiedIn) < FRONT_OF_BODY;
+  if (isInFront && backToIt.test(text.slice(told.at, told.end))) said.end = { ...end, end: "front" };
+}
+/** What is tied in so far forward, in shanks, has the body behind it. */
+const FRONT_OF_BODY = 0.4;
 
 const isHackleRole = new Set<Role | undefined>(["hackle", "collar"]);
 

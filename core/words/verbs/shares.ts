@@ -1,5 +1,5 @@
 import type { Said } from "../said";
-import type { Bench, Telling } from "../bench";
+import type { Bench, MadeStep, Telling } from "../bench";
 import { lastBody } from "./lastBody";
 import { alongShank } from "../settle";
 import { frontOf } from "./places";
@@ -8,18 +8,45 @@ import type { Role } from "../../recipe";
 import { isSame } from "../say/common";
 
 /** “rear third yellow floss, rest black floss”: what the body before it leaves of the shank, in front or behind. */
-export function takeRest(said: Said, bench: Bench, part?: string): void {
+export function takeRest(said: Said, { bench, line, text }: Telling, part?: string): void {
   if (!(said.rest || part === "front body") || said.from || said.begin || said.end || said.there) return;
   const before = lastBody(bench);
   if (!before) return;
   const [front, rear] = [before.from, before.to ?? before.from].sort((x, y) => alongShank(x) - alongShank(y));
   if (rear && alongShank(rear) < REAR) Object.assign(said, { from: rear, to: { landmark: "bend" } satisfies Place });
-  else if (front && alongShank(front) > FRONT) Object.assign(said, { from: { fraction: FRONT }, to: front });
+  else if (front && alongShank(front) > FRONT) {
+    // “Rear two thirds yellow, the rest black”: shares of the body, as where both are told.
+    const isShare = "fraction" in front && !front.plus && rearShare.test(text);
+    const at: Place = isShare ? { fraction: shareBehind(FRONT, front.fraction) } : front;
+    if (isShare) moveShares(bench, (m, f) => m.line === line.number && isNear(f, front.fraction));
+    Object.assign(said, { from: { fraction: FRONT }, to: at });
+  }
 }
 
 const SAME_SHARE = 1e-6;
+const isNear = (a: number, b: number): boolean => Math.abs(a - b) < SAME_SHARE;
 /** Where a share ends of what lies behind a place, both in shanks. */
 const shareBehind = (front: number, share: number): number => Number((front + (1 - front) * share).toPrecision(3));
+
+const rearShare =
+  /\b(?:rear|back|hind|first)\s+(?:half|third|quarter|two\s+thirds|three\s+quarters)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
+
+/** What meets at such a share of the shank meets at that share of the body. */
+function moveShares(bench: Bench, isMeant: (m: MadeStep, fraction: number) => boolean): void {
+  for (const m of bench.made) {
+    const moved = <P extends Place | undefined>(p: P): P | Place =>
+      p && "fraction" in p && isMeant(m, p.fraction) ? { ...p, fraction: shareBehind(FRONT, p.fraction) } : p;
+    const { step } = m;
+    // A tail is bound along the shank, whatever is wound over it.
+    const isBound = step.do === "lay" && step.countedWhenWound;
+    // Nor does the weight move, or the thread below it.
+    const under = bench.component(step.component)?.role;
+    if (under === "weight" || under === "thread") continue;
+    if (step.do !== "wind" && step.do !== "dress" && !isBound) continue;
+    const tieIn = step.tieIn && { ...step.tieIn, at: moved(step.tieIn.at) };
+    m.step = { ...step, from: moved(step.from), ...(step.to && { to: moved(step.to) }), ...(tieIn && { tieIn }) };
+  }
+}
 
 const frontShare =
   /\b(?:front|fore|forward|last)\s+(?:half|third|quarter|two\s+thirds)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
@@ -32,26 +59,12 @@ export function takeShare(said: Said, role: Role | undefined, { told, text, benc
   const { from, to } = said;
   if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
   if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
-  const ofBody = (share: number): number => shareBehind(FRONT, share);
-  Object.assign(said, { from: { fraction: FRONT }, to: { fraction: ofBody(to.fraction) } });
-  const isOf = (p: Place & { fraction: number }, share: number): boolean => Math.abs(p.fraction - share) < SAME_SHARE;
-  for (const m of bench.made) {
+  Object.assign(said, { from: { fraction: FRONT }, to: { fraction: shareBehind(FRONT, to.fraction) } });
+  moveShares(bench, (m, fraction) => {
     // “rear third yellow, middle third orange, front third black”: what meets behind the middle moves as well.
-    const isOfThirds = m.line === line.number && Math.abs(to.fraction - 1 / 3) < SAME_SHARE;
-    const moved = <P extends Place | undefined>(p: P): P | Place => {
-      if (!p || !("fraction" in p)) return p;
-      return isOf(p, to.fraction) || (isOfThirds && isOf(p, 2 / 3)) ? { ...p, fraction: ofBody(p.fraction) } : p;
-    };
-    const { step } = m;
-    // A tail is bound along the shank, whatever is wound over it.
-    const isBound = step.do === "lay" && step.countedWhenWound;
-    // Nor does the weight move, or the thread below it.
-    const under = bench.component(step.component)?.role;
-    if (under === "weight" || under === "thread") continue;
-    if (step.do !== "wind" && step.do !== "dress" && !isBound) continue;
-    const tieIn = step.tieIn && { ...step.tieIn, at: moved(step.tieIn.at) };
-    m.step = { ...step, from: moved(step.from), ...(step.to && { to: moved(step.to) }), ...(tieIn && { tieIn }) };
-  }
+    const isOfThirds = m.line === line.number && isNear(to.fraction, 1 / 3);
+    return isNear(fraction, to.fraction) || (isOfThirds && isNear(fraction, 2 / 3));
+  });
 }
 
 /** Wound over a body, and nothing of it in front of that. */

@@ -12,6 +12,7 @@ import { make, partName } from "./making";
 import { objectOf, type Meant } from "./object";
 import { coversWithRest, partOfRest } from "./restOfBundle";
 import { tieIn } from "./tieIn";
+import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { verb } from "./verb";
 
 /**
@@ -157,14 +158,14 @@ function bandCalled({ told, text, bench }: Telling): Waiting | undefined {
   const word = rest && text.slice(rest.at, rest.end);
   const strip = bench.waits((w) => {
     const name = bench.materialOf(bench.component(w.component))?.name.toLowerCase() ?? "";
-    return !w.hangs && liesFlat.has(w.form) && word !== undefined && name.split(/[^a-z]+/).includes(word);
+    return liesFlat.has(w.form) && word !== undefined && name.split(/[^a-z]+/).includes(word);
   });
   if (!rest || !strip) return undefined;
   told.rest = told.rest.filter((r) => r !== rest);
   told.understood.push(rest);
   return stripOf({ bench }, strip.component);
 }
-const ofBand = /^(?:film|skin|sheet|shell|plastic|foil|latex|raffia)$/;
+export const ofBand = /^(?:film|skin|sheet|shell|plastic|foil|latex|raffia)$/;
 
 /** “Pull the rabbit strip over the top”: what was tied in as a tail goes on over the back. */
 function tailStrip({ bench }: Telling, component: string): Waiting | undefined {
@@ -371,7 +372,7 @@ export const takeOverVerb = verb(
     "(?:pull|draw|bring|fold|bend|stretch|lay)\\s+the\\s+cover(?=\\s+(?:over|forwards?|back)\\b)",
     "pull(?=\\s+(?:the\\s+)?(?:shell\\s?-?back|wing\\s?-?case|film|foam|raffia|strip)\\b)",
     "(?:the\\s+)?(?:wing\\s?-?cases?|wing\\s+(?:pads?|buds?|covers?)|shell\\s?-?backs?|back|cover|case|foam|(?:stretch\\s+)?(?:film|strip|skin))\\s+(?:over|forward)(?=\\s|,|\\.|$)",
-    "(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay(?!\\s+down\\b)|flip|turn|push|press)(?!(?:ed)?\\s+(?:over|a?round)\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b)(?!\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)",
+    `(?:pull|draw|bring|fold|bend|stretch|pass|carry|lay(?!\\s+down\\b)|flip|turn|push|press)(?!\\s+${HACKLE_IN_TURNS})(?!(?:ed)?\\s+(?:over|a?round)\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b)(?!\\s+(?:(?:the|its|all)\\s+)?(?:hackle\\s+)?(?:fibres|barbs)\\s+back)(?=\\s+(?:(?!thread|silk|wire|tinsel|rib\\b)[\\w-]+\\s+){0,6}?(?:over|forward|forwards|back|backwards|down|across|double|rearward|up)\\b)`,
     "fold\\s+(?:back|over(?!\\s+the\\s+(?:tying\\s+)?(?:thread|silk)\\b)|forward|double)",
     "pull\\s+(?:over|forward|back|down)",
     "split(?!\\s*,|\\s+(?:tails?|wings?|thread)\\b(?:\\s+(?:of|with|from)\\b|\\s*[:,]))",

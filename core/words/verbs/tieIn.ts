@@ -77,7 +77,7 @@ function bindsItDown(t: Telling): boolean {
   const { told, text, bench, line } = t;
   const { said } = told;
   if (told.description || said.begin || !itDown.test(text.slice(told.at, told.end))) return false;
-  const waiting = bench.waits((w) => !w.hangs && w.line === line.number);
+  const waiting = bench.waits((w) => (!w.hangs || w.form === "stretch body") && w.line === line.number);
   const to = said.end ?? said.to ?? said.there ?? (said.shown && placeOf(said.shown));
   if (to) settleParts(to, t, undefined);
   const bound = bench.made.find((m) => m.step.id === waiting?.step);

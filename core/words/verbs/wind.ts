@@ -9,6 +9,7 @@ import { formTold } from "../told";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
+import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { frontOf, ribOverCover, settlePlaces } from "./places";
 import { lastBody } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
@@ -745,7 +746,8 @@ export const windVerb = verb(
     "(?:rib|segment|reinforce|strengthen|overwind)\\s+(?:(?:it|the\\s+(?:body|back|shell|abdomen))\\s+)?with(?=\\s)",
     "(?:take|make|give|put|add|use|lay)\\s+(?:it\\s+|on\\s+|in\\s+)?(?=(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)",
     "(?:come|go|work|follow)\\s+(?:(?:back|up|forward|down|through)\\s+)*with(?=\\s+the\\s+(?:[a-z]+\\s+)?(?:rib|wire|tinsel|mono|oval)\\b)",
-    "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|hackle|floss|yarn|chenille)\\b)",
+    `(?:take|bring|carry|work|lead)\\s+(?=${HACKLE_IN_TURNS})`,
+    "bring\\s+(?:the\\s+)?(?=(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|hackle|floss|yarn|chenille|mono|nylon|oval|gut|horsehair)\\b)",
     "take\\s+(?=(?:the|that|your)\\s+(?:[\\w-]+\\s+){0,2}(?:wire|rib|tinsel|oval|mono)\\s+(?:the\\s+(?:other|opposite)\\s+way|forwards?|up|over|through|across|round|around)\\b)",
     "run\\s+(?=(?:it|the\\s+(?:wire|tinsel|rib))\\b)",
     "build(?:\\s+up)?",

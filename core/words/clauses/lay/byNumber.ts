@@ -186,7 +186,7 @@ export const byNumber: Clause[] = [
       seq(
         count,
         words(
-          "(?:(?:good|long|single|whole|more|extra|further|other)\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
+          "(?:(?:(?:stiff|soft|webby|strong|straight|glassy|springy|clean|short|hard|supple|nice|matching|long|good)\\s+){1,2}(?=\\w+\\s+(?:of|from)\\b)|(?:good|long|single|whole|more|extra|further|other)\\s+)?(?:fibres?|fibers?|barbs?|barbules?|herls?(?=\\s*(?:,|$))|hairs?)",
         ),
         perSide,
       ),

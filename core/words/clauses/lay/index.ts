@@ -1,6 +1,6 @@
-import { type Clause, clause, put } from "../../said";
+import { type Clause, type Said, clause, put } from "../../said";
 import { words } from "../../parse";
-import { atSaid, begin, endAhead, everywhere, onSizes, tiedIn, withAnother, zone } from "../common";
+import { atSaid, begin, endAhead, endOfWay, everywhere, onSizes, tiedIn, withAnother, zone } from "../common";
 import { partOfStuff, byFeather } from "./byFeather";
 import { byNumber } from "./byNumber";
 import { bySize } from "./bySize";
@@ -9,6 +9,19 @@ import { howTied, wayAlone } from "./howTied";
 import { bareLengths, itsPiece, leavingBehind, lengthOfShank, saidToBeLengths } from "./howLong";
 
 export { amountOf } from "./amount";
+
+/** “Spun from the bend to two thirds of the way”: hair that is spun goes along the shank as what is wound does. */
+const wayOfSpun: Clause = {
+  ...endOfWay,
+  take: (said, text, at) => {
+    const own: Said = {};
+    const end = said.stance === "full round" && said.begin ? endOfWay.take(own, text, at) : undefined;
+    if (end === undefined) return undefined;
+    Object.assign(said, { from: said.begin, to: own.end });
+    delete said.begin;
+    return end;
+  },
+};
 
 /** What can be said of a part that is laid, in the order in which it is tried: the longer forms first. */
 export const layClauses: Clause[] = [
@@ -58,6 +71,7 @@ export const layClauses: Clause[] = [
   ...bareLengths,
   begin,
   endAhead,
+  wayOfSpun,
   ...everywhere,
   wayAlone,
   clause(

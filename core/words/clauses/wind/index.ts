@@ -11,6 +11,7 @@ import {
   pushedUp,
   roundPost,
   leaving,
+  leavingAtEye,
   leavingMm,
   bodyToo,
   saysNothing,
@@ -26,7 +27,7 @@ import { lengthPair } from "../../text/length";
 
 export { barbClauses, face } from "./barbs";
 export { byEnd } from "./whatItTakes";
-export { aroundRead, leaving, leavingMm } from "./zone";
+export { aroundRead, leaving, leavingAtEye, leavingMm } from "./zone";
 
 /** From here on a bare figure is how long it is wound, not how thick. */
 const THICK_MM = 3;
@@ -49,6 +50,7 @@ export const windClauses: Clause[] = [
   pushedUp,
   roundPost,
   leaving,
+  leavingAtEye,
   leavingMm,
   leavingAtEnds,
   leavingBare,

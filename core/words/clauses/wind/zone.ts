@@ -273,6 +273,25 @@ export const leavingMm: Clause = clause(
   },
 );
 
+const roomAtEye = seq(
+  words("(?:and\\s+)?leav(?:e|ing)(?:\\s+(?:about|just|only|a(?:\\s+gap\\s+of)?))?"),
+  absolute,
+  opt(words("gap|space|of\\s+(?:the\\s+)?shank")),
+);
+/** “Up to the eye, leave 3 mm”: so much in front of it stays free. */
+export const leavingAtEye: Clause = {
+  example: "up to the eye, leaving 3 mm",
+  firsts: roomAtEye.firsts,
+  take: (said, text, at) => {
+    const { end, from } = said;
+    const found = roomAtEye(text, at);
+    if (!found || from || !end || end.plus || !("landmark" in end) || end.landmark !== "eye") return undefined;
+    if (!/^\s*(?:[,.;]|$)/.test(text.slice(found.end))) return undefined;
+    said.end = { ...end, plus: { mm: found.value[1] } };
+    return found.end;
+  },
+};
+
 export const bodyToo: Clause = clause(
   "which is the body as well",
   words(
@@ -312,6 +331,14 @@ export const saysNothing: Clause[] = [
   clause(
     "through the hackle",
     words("(?:back\\s+)?through\\s+(?:the\\s+|its\\s+)?(?:hackle|palmer|fibres|barbs|turns)(?:\\s+(?:fibres|barbs))?"),
+    () => undefined,
+  ),
+  // What goes over a hackle that is palmered goes as far as the body does.
+  clause(
+    "over the palmer",
+    words(
+      "(?:over|across)\\s+(?:the\\s+|its\\s+)?(?:(?:palmered\\s+)?hackle|palmer)(?!\\s+(?:stem|butt|tip|root|base|stalk|end|position)s?\\b)",
+    ),
     () => undefined,
   ),
   clause(
