@@ -67,6 +67,7 @@ describe("flies as tiers tell them", () => {
         "1052-quiet-sallow: PLACE_NOT_THERE",
         "1060-mother-of-pearl-midge: ZONE_OVER_EYE",
         "11-fussy-metric: PIECE_TOO_SHORT",
+        "1100-glass-bead-caddis-larva-for-th: STEP_NEEDS",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",
         "128-lock-keeper: SPOT_UNDER_BEAD",

@@ -49,6 +49,25 @@ describe("a length stated as a rule", () => {
     expect(lengths(steps, BEAD).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank - BEAD, 9);
     expect(lengths(steps, 0).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank, 9);
   });
+  test("fibres of the tail that are wound on measure as the body, of a fly that has no other", () => {
+    const carried = base.steps.map((s): RecipeStep =>
+      s.id === "body"
+        ? {
+            id: "carried",
+            name: "carried",
+            component: "tail",
+            do: "wind",
+            rule: { touching: true },
+            from: { fraction: 0.4 },
+            to: { landmark: "bend" },
+          }
+        : s,
+    );
+    expect(lengths(carried).mm({ of: "body", times: 1 })).toBeCloseTo(0.6 * hook.shank, 9);
+    expect(refusalOf(() => lengths(carried).mm({ of: "thorax", times: 1 }))).toMatchObject({
+      code: "LENGTH_RULE_UNRESOLVED",
+    });
+  });
   test("what lies behind the reach already cannot be reached", () =>
     expect(refusalOf(() => lengths().mm({ reach: "point" }, hook.shank))).toMatchObject({
       code: "LENGTH_LEAVES_NOTHING",

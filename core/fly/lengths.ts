@@ -94,11 +94,17 @@ export class Lengths {
     return this.steps.filter((s) => s.component !== undefined && this.roleOf(s.component) === role);
   }
 
-  private zoneLength(part: "body" | "thorax"): number {
-    const spans = this.stepsOf(part).flatMap((s) => {
+  private spansOf(role: Role): number[] {
+    return this.stepsOf(role).flatMap((s) => {
       if ((s.do !== "wind" && s.do !== "dress") || s.to === undefined) return [];
       return [placeAt(s.from, this.hook, this.beadMm), placeAt(s.to, this.hook, this.beadMm)];
     });
+  }
+
+  private zoneLength(part: "body" | "thorax"): number {
+    const own = this.spansOf(part);
+    // The fibres of a tail that are wound on are the body of a fly that has no other.
+    const spans = own.length > 0 || part === "thorax" ? own : this.spansOf("tail");
     if (spans.length === 0) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });
     return Math.max(...spans) - Math.max(this.beadMm, Math.min(...spans));
   }

@@ -141,6 +141,8 @@ export class Bench {
   ahead: ReadonlySet<Role> = new Set();
   /** Stuff that is pulled over later without a name of the part; and what is told now, where that is what is meant. */
   pulledLater: { stuff: readonly string[]; own?: { isBack: boolean } } = { stuff: [] };
+  /** Whether tinsel that is told of now is wound as the body. */
+  tinselIsBody = false;
   finish: Recipe["finish"] = { state: "not stated" };
   facts: Partial<Pick<Recipe, "hookModel" | "sizes">> & {
     family?: string;
@@ -280,11 +282,13 @@ export class Bench {
   /** A material that neither the fly nor the cabinet has: one that was described before, or a new one. */
   private asNew(d: Description): ReturnType<Bench["resolve"]> {
     const form = d.means?.form;
-    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, d.text, form));
+    // “Dubbed olive fur”: how it is used is no part of its name.
+    const words = d.text.replace(/^\s*dubbed\s+(?=[a-z])/i, "");
+    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, words, form));
     if (mine) return { material: mine, others: [], isNew: false };
     if (!d.means || form === "hook") return { others: [], isNew: false };
     const material = described(
-      d.text,
+      words,
       d.means,
       (code) => this.materials.has(code) || this.newMaterials.some((m) => m.code === code),
     );

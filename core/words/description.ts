@@ -127,6 +127,7 @@ export function descriptionAt(
     sharesOf(text, at, index) ??
     mixedEqually(text, at, index) ??
     mixedInFigures(text, at, index) ??
+    mixedWithColour(text, at, index) ??
     strandsOf(text, at);
   if (shares) return shares;
   const phrase = (atHead ? phraseAtHead : phraseWithin)(text, at)?.value;
@@ -331,6 +332,7 @@ function blended(text: string, first: Description, index: CabinetIndex): Descrip
 /** “Wind white thread deep into the bend”: how far, and no shade. */
 const isDeepIn = (text: string, { word, end }: { word: string; end: number }): boolean =>
   word === "deep" && /^\s+(?:in|into|down|round)\b/.test(text.slice(end));
+const shadeAnd = match("(?:[a-z]+\\s+)?([a-z]+)\\s*(?:and|&|/|\\+)\\s*(?=[a-z])");
 const colourAnd = match("([a-z]+)\\s*(?:and|&|/)\\s*(?=[a-z])");
 /** “of olive and grey seal fur”: the same stuff in two colours. */
 function twoColours(text: string, at: number, index: CabinetIndex): { parts: Description[]; end: number } | undefined {
@@ -343,6 +345,24 @@ function twoColours(text: string, at: number, index: CabinetIndex): { parts: Des
   if (!second || !isDubbing(second) || stuff.length === 0 || stuff.length === words.length) return undefined;
   const first: Description = { at, end: lead.end, text: `${colour} ${stuff.join(" ")}`, means: { form: "dubbing" } };
   return { parts: [first, second], end: second.end };
+}
+const isSaidMixed = /^\s*[,(]?\s*(?:well\s+)?(?:mixed|blended)\b/;
+/** “Olive and hare, mixed 3 to 1”: a shade alone is of dubbing there. */
+function mixedWithColour(text: string, at: number, index: CabinetIndex): Description | undefined {
+  const lead = shadeAnd(text, at);
+  if (!lead || !isColour(lead.value[0] ?? "")) return undefined;
+  const second = descriptionAt(text, lead.end, index);
+  const isPlain =
+    second &&
+    isDubbing(second) &&
+    !second.text
+      .toLowerCase()
+      .split(/\s+/)
+      .some((w) => isColour(w));
+  if (!isPlain || !isSaidMixed.test(text.slice(second.end))) return undefined;
+  const words = text.slice(at, lead.end).replace(/\s*(?:and|&|\/|\+)\s*$/, "");
+  const first: Description = { at, end: at + words.length, text: `${words} dubbing`, means: { form: "dubbing" } };
+  return { at, end: second.end, text: text.slice(at, second.end), means: { form: "dubbing" }, parts: [first, second] };
 }
 /** “mixed with a pinch of orange”: a shade alone is of the same stuff. */
 function colourAlone(text: string, at: number): Description | undefined {

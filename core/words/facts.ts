@@ -61,7 +61,7 @@ export function readFacts(r: Reading, i: number): void {
 }
 
 const stuffAhead =
-  /^\s*(?:you(?:\s+will|'ll)?\s+need|you\s+want|what\s+you(?:\s+will|'ll)?\s+need|(?:the\s+)?materials?(?:\s+list)?|ingredients)\s*:\s+(?=\S)/;
+  /^\s*(?:you(?:\s+will|'ll)?\s+need|you\s+want|what\s+you(?:\s+will|'ll)?\s+need|(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?)\s*:\s+(?=\S)/;
 const FEWEST_NAMED = 3;
 const MOST_WORDS = 5;
 /** “You need: olive marabou, olive chenille, gold wire”: materials, and for no part. */
@@ -342,6 +342,20 @@ function isNameBeforeHook(r: Reading, i: number): boolean {
   const isHook = r.heads[next]?.role === "hook" || /\bhook\b/.test(r.plain[next] ?? "");
   return isHook && /^[\p{L}\s'-]{3,60}$/u.test(text.trim()) && text.trim().split(/\s+/).length > 2;
 }
+const onlyWords = /^[\p{L}\s'’&(),:.-]{3,80}$/u;
+const ofTheBench =
+  /\b(?:thread|silk|wind|wrap|turns?|fib(?:re|er)s?|start|dub|hooks?|beads?|(?:the|a)\s+(?:bend|eye|shank|barb)|(?<!\b(?:i|we)\s+)tie)\b/;
+const asksFor = /^\s+(?:the|an?|some|on|in|it|this|that|your|two|three|four|six|eight|ten)\b/;
+/** “Lamp-post caddis (adult), my usual”, ahead of a line about the hook: words alone, and nothing that is done. */
+function isAheadOfHook(r: Reading, i: number): boolean {
+  const text = (r.plain[i] ?? "").trimEnd();
+  const next = r.plain.findIndex((t, n) => n > i && t.trim() !== "");
+  const isHook = r.heads[next]?.role === "hook" || /\bhook\b/.test(r.plain[next] ?? "");
+  if (!isHook || !onlyWords.test(text) || ofTheBench.test(text)) return false;
+  const verb = verbAt(text, text.search(/\S/));
+  return verb === undefined || !asksFor.test(text.slice(verb.end));
+}
+
 const isWetAlone = /^\W*wet\W*$/;
 /** What a title may end with: how it is tied here, sizes, and “wet” and “dry”, which are kinds of fly there. */
 const titleTail =
@@ -364,7 +378,7 @@ function isTitle(r: Reading, i: number): boolean {
   if (isMeasuredPart(r.plain[i] ?? "")) return false;
   if (isFirstOfSteps.test(r.plain[i] ?? "") && r.lines.some((t, n) => n > i && isSecondOfSteps.test(t))) return false;
   if (r.heads[i]?.isListed) return isNameWithSizes(r.plain[i] ?? "", r.heads[i]?.begin ?? 0) || isNameBeforeHook(r, i);
-  if (isInCapitals.test(lineOf(r, i).text)) return true;
+  if (isInCapitals.test(lineOf(r, i).text) || isAheadOfHook(r, i)) return true;
   if (isDoneFirst.test(lineOf(r, i).text.toLowerCase())) return false;
   const text = (r.plain[i] ?? "")
     .replace(titleTail, "")

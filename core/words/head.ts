@@ -332,7 +332,7 @@ function bareHead(rest: string, counted: number): LineHead | undefined {
 }
 
 const OF_LIST =
-  "(?:(?:list\\s+of\\s+|the\\s+)?(?:materials?|mtrls?|mtls?|mats?)\\.?(?:\\s+list)?|list|(?:the\\s+)?dressing|(?:the\\s+)?recipe|ingredients|parts(?:\\s+list)?|what\\s+you(?:\\s+will|'ll)?\\s+need|you(?:\\s+will|'ll)?\\s+need|you\\s+want)";
+  "(?:(?:list\\s+of\\s+|the\\s+)?(?:materials?|mtrls?|mtls?|mats?)\\.?(?:\\s+list)?|list|(?:the\\s+)?dressing|(?:the\\s+)?recipe|ingredients|kit(?:\\s+list)?|parts(?:\\s+list)?|what\\s+you(?:\\s+will|'ll)?\\s+need|you(?:\\s+will|'ll)?\\s+need|you\\s+want)";
 const OF_STEPS =
   "(?:tying(?:\\s+(?:it|steps|instructions|sequence|method))?|to\\s+tie(?:\\s+it)?|instructions?|directions?|steps?|(?:the\\s+)?method|procedure|sequence|how\\s+(?:to\\s+tie|i\\s+tie|it's\\s+tied|it\\s+is\\s+tied)(?:\\s+it)?)";
 const AS_THEY_GO = "(?:\\s+(?:as|in)\\s+(?:they|it|the\\s+order|order|i)\\b[^:.;]{0,40})?";

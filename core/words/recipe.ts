@@ -4,7 +4,8 @@ import { inOneForm } from "./text/oneForm";
 import { speltOut, type Spelt } from "./text/spelt";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
-import type { Told, ScanContext } from "./told";
+import { isTinselBody } from "./tinselBody";
+import { formTold, type Told, type ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
 import { scan } from "./scan";
@@ -220,6 +221,7 @@ class RecipeReader implements Reading {
     if (!this.ofTaken.has(i))
       told.forEach((t, n) => {
         this.bench.pulledLater = this.pulledAfter(i, t);
+        this.bench.tinselIsBody = formTold(t) === "tinsel" && this.makesBodyOfTinsel(i, told.slice(n + 1));
         const own = t.isOfSame && t.role ? asStuffBefore(this, i, { role: t.role, part: t.part }, t) : [t];
         for (const one of own) tellClause(this, i, one, n, told);
         if (t.isOfSame)
@@ -337,6 +339,12 @@ class RecipeReader implements Reading {
     const later = this.pulls.filter(({ line, at }) => line > i || (line === i && at > told.at));
     const isOfIt = ({ of }: Pull): boolean => of?.line === i && of.at >= told.at && of.at < told.end;
     return { stuff: later.flatMap(({ stuff }) => stuff ?? []), own: later.find(isOfIt)?.of };
+  }
+
+  private makesBodyOfTinsel(i: number, behind: readonly Told[]): boolean {
+    const later = this.lines.flatMap((_, n) => (n > i && this.line(n).kind === "steps" ? this.told(n) : []));
+    const isWireThere = this.bench.components.some((c) => c.role === "rib" && this.bench.formOf(c) === "wire");
+    return isTinselBody([...behind, ...later], isWireThere);
   }
 
   /** “Hackle: none. 2 legs of cdc each side”: the rest is told by itself. */

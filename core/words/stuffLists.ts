@@ -3,7 +3,9 @@ import { withoutPlural } from "../numeric";
 import { formSaid, descriptionAt, type Description } from "./description";
 import { headOf, isListHeading, numbering } from "./head";
 import { readHook } from "./hook";
+import { plain } from "./parse";
 import { lineOf, type Reading } from "./reading";
+import { inOneForm } from "./text/oneForm";
 import { verbAt } from "./verbs";
 
 /** Fewer things than these make no list; each takes few words. */
@@ -77,11 +79,11 @@ function isTakenUp(r: Reading, { description }: Item, from: number): boolean {
 }
 
 const inOneLine =
-  /^\s*(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
+  /^\s*(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
 
 /** “You need a size 14 nymph hook, brown thread, pheasant tail and copper wire”: all in one line. */
 function readOneLine(r: Reading, i: number): void {
-  const typed = lineOf(r, i).text.toLowerCase();
+  const typed = inOneForm(plain(lineOf(r, i).text));
   const lead = inOneLine.exec(typed)?.[0];
   if (lead === undefined) return;
   const stretches = split(typed, lead.length);
@@ -95,16 +97,16 @@ function readOneLine(r: Reading, i: number): void {
   if (!isAll || named.length < FEWEST || used.length * 2 < named.length) return;
   const line = lineOf(r, i);
   line.marks.push({ at: [0, lead.length], kind: "known" });
-  let plain = " ".repeat(lead.length) + typed.slice(lead.length);
+  let own = " ".repeat(lead.length) + typed.slice(lead.length);
   for (const item of named) {
     r.bench.named.push(item.description);
     line.marks.push({ at: [item.at, item.end], kind: "known" });
     if (!used.includes(item))
       line.notes.push(`“${line.text.slice(item.at, item.end)}” is named here, and no step takes it up`);
     const { at, end } = stretches.find((s) => item.at >= s.at && item.end <= s.end) ?? item;
-    plain = plain.slice(0, at) + " ".repeat(end - at) + plain.slice(end);
+    own = own.slice(0, at) + " ".repeat(end - at) + own.slice(end);
   }
-  r.plain[i] = plain.replace(/(?:[\s,;.]|\band\b)+$/, (m) => " ".repeat(m.length));
+  r.plain[i] = own.replace(/(?:[\s,;.]|\band\b)+$/, (m) => " ".repeat(m.length));
   r.heads[i] = headOf(r.plain[i] ?? "");
 }
 

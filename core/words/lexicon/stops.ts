@@ -508,6 +508,8 @@ export const MANNER = anyOf(
   "leav(?:e|ing)\\s+(?:it|them)\\s+hanging",
   "(?:and\\s+)?leav(?:e|ing)\\s+(?:it|them)\\s+(?:(?:lying|pointing|facing|sticking|hanging|standing|projecting)\\s+)?(?:out\\s+|forwards?\\s+|up\\s+)*(?:over|past|beyond|in\\s+front\\s+of)\\s+the\\s+(?:hook\\s+)?eye(?=\\s*(?:[,.;]|$|and\\b))",
   "on\\s+the\\s+way",
+  "(?:(?:follow(?:ing)?|in|into|along|down)\\s+)?the\\s+(?:grooves?|segments)(?:\\s+(?:between\\s+(?:the\\s+)?turns|left|made\\s+by\\s+the\\s+\\w+))?(?=\\s+(?:with|to|up|forward)\\b|\\s*(?:[,.;]|$|and\\b))",
+  "this\\s+time",
   "(?<=\\b(?:pick|teas|brush|comb|pull|rough|scrub)\\w*\\s+(?:[a-z']+\\s+){0,4})(?:out\\s+)?(?:down|up|out|side)wards?",
   "(?:cross(?:ed|ing)|crossing\\s+(?:each\\s+other|one\\s+another))(?=\\s+(?:over\\s+)?(?:(?:the|its)\\s+(?:back|body|wing)|each|one\\s+another|over\\s+the\\s+back))",
   "thick(?:ly)?",

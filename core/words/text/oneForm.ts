@@ -231,6 +231,23 @@ const forms: readonly Form[] = [
       /(?<=\b(?:wing\s*case|shellback|back|foam|film|strip|cover|skin)\s+over)\s+the\s+top(?=\s*(?:[,.;]|$|and\b))/gu,
     as: (all) => " ".repeat(all.length),
   },
+  {
+    has: ["equal"],
+    written: /\b(?:to\s+equal|equal(?:l?ing|s))(?=\s+(?:the|half|twice|in)\b)/gu,
+    as: (all) => "equal to".padEnd(all.length),
+  },
+  // “Stopping at the half way mark”, “the two thirds mark”
+  {
+    has: [" mark"],
+    written: /(?<=\b(?:half-?\s?way|middle|centre)\s+)mark(?=\s*(?:[,.;]|$|and\b|on\b))/gu,
+    as: () => "    ",
+  },
+  // “Leave a short tag of red wool at the bend as a tail”
+  {
+    has: ["leave a"],
+    written: /^(\s*)leave(?=\s+an?\s+(?:short\s+|small\s+)?(?:tag|stub|tuft|piece)\s+of\b)/gu,
+    as: (all, blank = "") => `${blank}tie`.padEnd(all.length),
+  },
   { has: ["der-wing", "er-wing"], written: /\b(under|over|upper)-(?=wings?\b)/gu, as: (_, side = "") => `${side} ` },
   { has: ["wing-"], written: /\bwing-(?=case|pad|post|cover)/gu, as: () => "wing " },
   // “Hackled with two turns of hen”: the part, and what it is of.

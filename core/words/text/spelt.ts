@@ -43,6 +43,10 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
   return ofAWhole.test(typed.slice(0, index)) ? words.replace(/^a /, "") : words;
 }
 
+/** “Body: marabou butts of the tail”: what is left of it. */
+const buttsOfTail =
+  /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*(?:the\s+)?)(?:(?:\p{L}+\s+)?butts\s+of\s+the\s+tail(?:\s+fib\p{L}+)?|tail(?:\s+fib\p{L}+['’]?)?\s+butts)\b/giu;
+
 const PIECES = "hairs|fibres|fibers|strands|herls|feathers|plumes|hackles|biots|slips|legs";
 /** “30 olive hairs on top and 15 red ones beneath”: more of the same. */
 const onesOf = new RegExp(
@@ -67,19 +71,21 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 const mayLeaveOut = new RegExp(
-  `[&/]|\\s(?:first|ones)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|\\s(?:first|ones|butts)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
 /** Where the words that a line of shares leaves out would stand. */
-function rearAndFront({
-  index,
-  1: share = "",
-  2: stuff,
-}: RegExpExecArray): { at: number; instead: number; put: string }[] {
-  const rear = { at: index, instead: 0, put: "rear " };
-  return stuff === undefined ? [rear] : [rear, { at: index + share.length + stuff.length, instead: 0, put: "front " }];
+function rearAndFront(typed: string, { index, 1: share = "", 2: stuff }: RegExpExecArray) {
+  const put = (at: number, end: string): { at: number; instead: number; put: string } => ({
+    at,
+    instead: oneOfIt.exec(typed.slice(at))?.[0].length ?? 0,
+    put: `${end} `,
+  });
+  const rear = put(index, "rear");
+  return stuff === undefined ? [rear] : [rear, put(index + share.length + stuff.length, "front")];
 }
+const oneOfIt = /^(?:one|an?)\s+/iu;
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string): Spelt {
@@ -94,8 +100,9 @@ export function speltOut(typed: string): Spelt {
     })),
     ...[...typed.matchAll(endFirst)].map((m) => ({ at: m.index, instead: m[0].length, put: `by the ${m[1] ?? ""}` })),
     ...[...typed.matchAll(gaugeAlone)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: " lead" })),
+    ...[...typed.matchAll(buttsOfTail)].map((m) => ({ at: m.index, instead: m[0].length, put: "rest of the tail" })),
     ...[...typed.matchAll(onesOf)].map((m) => ({ at: m.index, instead: m[0].length, put: stuffOf(m[1] ?? "") })),
-    ...[...typed.matchAll(sharesOfBody)].flatMap((m) => rearAndFront(m)),
+    ...[...typed.matchAll(sharesOfBody)].flatMap((m) => rearAndFront(typed, m)),
     ...[...typed.matchAll(shareInFigures)].map((m) => ({ at: m.index, instead: m[0].length, put: inWords(typed, m) })),
   ].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at };

@@ -18,3 +18,13 @@ export function lastBody(bench: Bench): { from: Place; to?: Place } | undefined 
   )?.step;
   return body && (body.do === "wind" || body.do === "dress") ? body : undefined;
 }
+
+/** The same, or the fibres of a tail that were wound on as the body. */
+export function lastBodyOrTail(bench: Bench): { from: Place; to?: Place } | undefined {
+  const body = lastBody(bench);
+  if (body) return body;
+  const tail = bench.made.findLast(
+    ({ step }) => step.do === "wind" && step.to !== undefined && bench.component(step.component)?.role === "tail",
+  )?.step;
+  return tail?.do === "wind" ? tail : undefined;
+}

@@ -307,7 +307,8 @@ function roleFrom(
   if (form === "tinsel" && /\boval\b/.test(name.toLowerCase())) asRibOver(bench);
   const isForBody =
     form === "tinsel" &&
-    bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined &&
+    (bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined ||
+      (bench.tinselIsBody && !/\boval\b/.test(name.toLowerCase()))) &&
     bench.ofRole("body") === undefined &&
     !bench.ahead.has("body");
   return isForBody ? "body" : usualRole(form);

@@ -58,6 +58,7 @@ export function tellTieIn(t: Telling): void {
   )
     told.said.attitude ??= "over";
   if (bindsItDown(t)) return;
+  trappedOnTheWay(t);
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   // “Three fibres for the tail”: how many, and not of what.
@@ -69,6 +70,19 @@ export function tellTieIn(t: Telling): void {
     });
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
+}
+
+const onTheWayDown = /\b(?:on|along)\s+the\s+way\s+(?:down|back)\b/;
+/** “On the way down trap a length of wire”: it was bound in as far as the thread went, which has come forward since. */
+function trappedOnTheWay({ told, text, bench }: Telling): void {
+  const { said } = told;
+  if (!onTheWayDown.test(text.slice(told.at, told.end)) || (said.tieIn?.at ?? said.there ?? said.begin ?? said.from))
+    return;
+  const ends = bench.made.flatMap(({ step }) =>
+    step.do === "wind" && bench.component(step.component)?.role === "thread" ? [step.from, step.to ?? step.from] : [],
+  );
+  const [rearmost = { landmark: "bend" } as const] = ends.sort((a, b) => alongShank(b) - alongShank(a));
+  said.tieIn = { ...said.tieIn, at: alongShank(rearmost) < REAR ? { landmark: "bend" } : rearmost };
 }
 
 const itDown = /\bbind\s+(?:it|them)\s+(?:all\s+the\s+way\s+)?(?:down|back|along)\b/;

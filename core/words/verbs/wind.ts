@@ -11,7 +11,7 @@ import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { frontOf, ribOverCover, settlePlaces } from "./places";
-import { lastBody } from "./lastBody";
+import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
 import { objectOf, type Meant } from "./object";
@@ -609,7 +609,7 @@ function rearOfBody(bench: Bench): Place | undefined {
 }
 /** A rib ends where the body does. */
 function ribbed(bench: Bench): Place | undefined {
-  const body = lastBody(bench);
+  const body = lastBodyOrTail(bench);
   return body && frontOf(body.from, body.to);
 }
 

@@ -131,6 +131,15 @@ export const bySize: Clause[] = [
       s.amount = { slipWidth };
     },
   ),
+  // “Slips of teal, width half the gape”
+  clause(
+    "of a width of 3 mm",
+    seq(words("(?:(?:in|of\\s+an?|its|their)\\s+)?width(?:\\s+(?:of|is|about))?(?=\\s)"), length),
+    (s, [, slipWidth]) => {
+      if (s.amount !== undefined) return false;
+      s.amount = { slipWidth };
+    },
+  ),
   clause(
     "same length and thickness",
     words(

@@ -280,7 +280,9 @@ export const bareLengths: Clause[] = [
   ),
   clause(
     "twice as long",
-    match("(twice|half|(?:one\\s+and\\s+a\\s+half|two|three|\\d(?:\\.\\d)?)\\s+times)\\s+as\\s+long(?!\\s+as)"),
+    match(
+      "(?:about\\s+)?(twice|half|(?:an?|one|two|three)\\s+(?:thirds?|quarters?)|(?:one\\s+and\\s+a\\s+half|two|three|\\d(?:\\.\\d)?)\\s+times)\\s+as\\s+long(?!\\s+as)",
+    ),
     (s, [w = ""]) => {
       const times = readNumber(w.replace(/\s+times$/, "")) ?? 2;
       s.sameLength = times;

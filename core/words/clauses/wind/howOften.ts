@@ -139,7 +139,9 @@ export const howOften: Clause[] = [
   clause(
     "overlapping by half",
     seq(
-      words("overlapp?(?:ed|ing)?"),
+      words(
+        "overlapp?(?:ed|ing)?(?:\\s+(?:the\\s+)?(?:last|one\\s+before|previous|each\\s+other)(?:\\s+(?:one|turn|wrap))?)?",
+      ),
       of,
       oneOf(
         number,
