@@ -72,8 +72,11 @@ export class PlacesOfParts {
           return { front: 0, rear: this.on.beadMm };
         return { front: at, rear: at + (this.on.materialOf(step.component ?? "")?.part?.length ?? 0) };
       }
-      case "wind":
-        return ordered(this.mm(step.from), step.to ? this.mm(step.to) : this.endOfTurns(step));
+      case "wind": {
+        const [from, to] = [this.mm(step.from), step.to ? this.mm(step.to) : this.endOfTurns(step)];
+        // Turns at one spot are as wide as one of them.
+        return ordered(from, to === from ? from + this.widthOf(step) : to);
+      }
       case "dress":
         return ordered(this.mm(step.from), this.mm(step.to));
       case "lay":
@@ -88,12 +91,17 @@ export class PlacesOfParts {
     }
   }
 
+  private widthOf(step: RecipeStep & { do: "wind" }): number {
+    const material = this.on.materialOf(step.component ?? "");
+    return material ? strandFor(material, step).width / Math.sqrt(step.stretch ?? 1) : 0;
+  }
+
   /** Touching with so many turns ends where they end. */
   private endOfTurns(step: RecipeStep & { do: "wind" }): number {
     const from = Math.max(this.on.beadMm, this.mm(step.from));
-    const material = this.on.materialOf(step.component ?? "");
-    const width = material ? strandFor(material, step).width / Math.sqrt(step.stretch ?? 1) : 0;
-    return from + (step.rule.turns ?? 0) * width * (step.ribbon ? (step.rope ?? 1) : Math.sqrt(step.rope ?? 1));
+    return (
+      from + (step.rule.turns ?? 0) * this.widthOf(step) * (step.ribbon ? (step.rope ?? 1) : Math.sqrt(step.rope ?? 1))
+    );
   }
 }
 

@@ -141,8 +141,10 @@ export class Bench {
   ahead: ReadonlySet<Role> = new Set();
   /** Stuff that is pulled over later without a name of the part; and what is told now, where that is what is meant. */
   pulledLater: { stuff: readonly string[]; own?: { isBack: boolean } } = { stuff: [] };
+  /** The clauses behind the one that is told now. */
+  toldLater: () => readonly Told[] = () => [];
   /** Whether tinsel that is told of now is wound as the body. */
-  tinselIsBody = false;
+  isTinselBody: () => boolean = () => false;
   finish: Recipe["finish"] = { state: "not stated" };
   facts: Partial<Pick<Recipe, "hookModel" | "sizes">> & {
     family?: string;

@@ -71,6 +71,47 @@ describe("a body of several stuffs", () => {
   });
 });
 
+describe("a tag of what is tied in for the rib", () => {
+  const ahead = "Tie in flat gold tinsel at the bend, ";
+  const body = "\nBody: peacock herl\n";
+  test.each([
+    ["wind on three turns as a tag", "Rib with the tinsel, 4 turns"],
+    ["take three turns for a tag", "Rib: the tinsel, 4 turns"],
+    ["and make three turns to form a small tag", "Spiral the tinsel over it in four turns"],
+  ])("%s, and then “%s”: both are wound of one strand", (tag, rib) => {
+    const wound = of("rib", `${ahead}${tag}${body}${rib}`).filter((s) => /\d turns/.test(s));
+    expect(wound.map((s) => s.replace(/, pieces.*/, ""))).toEqual([
+      "rib, flat tinsel, medium, gold: 3 turns, from the bend to 0.95 of the shank behind the eye",
+      "rib, flat tinsel, medium, gold: 4 turns, from the bend to 0.3 of the shank",
+    ]);
+  });
+
+  test("is all of it where nothing winds it on", () => {
+    const text = `${ahead}wind on three turns as a tag and tie it off${body}`;
+    expect(of("rib", text)).toEqual([]);
+    expect(of("tag", text).at(-1)).toContain("3 turns, from the bend to 0.95 of the shank");
+    expect(asksOf(nymph + text)).toEqual([]);
+  });
+
+  test("“of the flat” is of that one, where oval waits beside it", () => {
+    const text =
+      "Tie in flat gold tinsel and fine oval silver at the bend\nWind three turns of the flat for a tag\nBody: black floss\nRib: the oval, 5 turns";
+    expect(of("tag", text).at(-1)).toContain("flat tinsel, medium, gold: 3 turns");
+    expect(of("rib", text).at(-1)).toMatch(/oval.*: 5 turns, from the bend/);
+  });
+});
+
+describe("a spot on a body", () => {
+  test.each(["with one turn of red wool in the middle", "with a single turn of ostrich herl at mid-shank"])(
+    "%s, is no end of it",
+    (spot) => {
+      expect(of("rib", `Body: black wool, ${spot}\nRib: oval silver, 5 turns`).at(-1)).toContain(
+        "5 turns, from the bend to 0.3 of the shank",
+      );
+    },
+  );
+});
+
 describe("a strip that is pulled over later", () => {
   const ways: [string, string][] = [
     ["by what it is of", "Fold the foam over and tie it down behind the eye"],

@@ -36,6 +36,13 @@ const opened: Reader<number> = oneOf<number>(
     ([, , , mm]) => mm,
   ),
   map(words(`${SPLIT_THREAD}(?:\\s+(?:with|using)\\s+(?:a|the)\\s+(?:needle|bodkin))?`), () => 0),
+  // “Loop of black dubbing and flash, 15 cm”: what it is of comes first, and how long it is behind that.
+  map(
+    words(
+      `(?:an?\\s+)?${LOOP}\\s+of(?=\\s+(?:[a-z'-]+\\s+){0,4}?(?:dubbing|(?:under)?fur|seal|hare|fox|squirrel|rabbit|marabou|wool|mask)\\b(?!\\s+brush))`,
+    ),
+    () => 0,
+  ),
   map(
     seq(words(`${MAKES}\\s+${WHICH}${LOOP}|(?:an?\\s+)?(?:second|another|front|rear|composite)\\s+${LOOP}`)),
     () => 0,
@@ -49,7 +56,7 @@ const spunIn: Reader<number> = (text, at) => {
   return found && { value: 0, end: found.end };
 };
 const fills = words(
-  "(?:insert|put\\s+in|lay\\s+in|place\\s+in|add|trap|feed\\s+in|spread|load(?:ed|ing)?(?:\\s+(?:it|the\\s+loop))?(?:\\s+with)?|fill(?:ed|ing)?(?:\\s+(?:it|the\\s+loop))?\\s+with|with|of|put|place|lay)",
+  "(?:insert|put\\s+in|lay\\s+in|place\\s+in|add|trap|feed\\s+in|spread|load(?:ed|ing)?(?:\\s+(?:it|the\\s+loop))?(?:\\s+with)?|fill(?:ed|ing)?(?:\\s+(?:it|the\\s+loop))?\\s+with|(?:well\\s+)?(?:mixed|blended)\\s+(?:together\\s+)?with|with|of|put|place|lay)",
 );
 const LONG = "(?:\\s+(?:long|staple|lengths?|in\\s+length))?";
 const figure = "\\d+(?:[.,]\\d+)?(?:\\s*(?:-|to)\\s*\\d+(?:[.,]\\d+)?)?\\s*(?:mm|cm|inch(?:es)?|in(?!\\s+(?:the|a)))";
@@ -225,6 +232,11 @@ function step(told: Told, layers: Description[], text: string, at: number, index
     told.said.loopMm = inIt.value[1];
     return know(inIt.end);
   }
+  const length = told.said.loopMm === undefined && isFilled ? lengthBehind(text, at) : undefined;
+  if (length) {
+    told.said.loopMm = length.value;
+    return know(length.end);
+  }
   const aside = asides(text, at) ?? (isWound ? undefined : layerSaid(text, at));
   if (aside) return keep(aside.end);
   const shares = isFilled ? sharesInFigures(text, at) : undefined;
@@ -264,6 +276,13 @@ function step(told: Told, layers: Description[], text: string, at: number, index
   layers.push(asFibre(layer));
   return know(layer.end);
 }
+
+/** Fibres are shorter than this, in mm, and loops that are told behind what is in them are longer. */
+const SHORTEST_LOOP = 30;
+const lengthBehind: Reader<number> = oneOf<number>(
+  map(seq(absolute, words(`(?:long\\s+)?${LOOP}`)), ([mm]) => mm),
+  map(seq(absolute, opt(words("long|in\\s+length"))), ([mm]) => (mm < SHORTEST_LOOP ? undefined : mm)),
+);
 
 const behindWinding = /\b(?:wind|wrap|wound|wrapped)\b[^,;.]*$/;
 const underLayer = match("(?:on\\s+top\\s+of|over)\\s+(?:the\\s+)?([a-z]+)(?=\\s*(?:[,.;]|$|and\\b))");

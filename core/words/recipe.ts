@@ -5,7 +5,7 @@ import { speltOut, type Spelt } from "./text/spelt";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
 import { isTinselBody } from "./tinselBody";
-import { formTold, type Told, type ScanContext } from "./told";
+import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
 import { scan } from "./scan";
@@ -221,7 +221,8 @@ class RecipeReader implements Reading {
     if (!this.ofTaken.has(i))
       told.forEach((t, n) => {
         this.bench.pulledLater = this.pulledAfter(i, t);
-        this.bench.tinselIsBody = formTold(t) === "tinsel" && this.makesBodyOfTinsel(i, told.slice(n + 1));
+        this.bench.toldLater = () => [...told.slice(n + 1), ...this.toldAfter(i)];
+        this.bench.isTinselBody = () => this.makesBodyOfTinsel(i, told.slice(n + 1));
         const own = t.isOfSame && t.role ? asStuffBefore(this, i, { role: t.role, part: t.part }, t) : [t];
         for (const one of own) tellClause(this, i, one, n, told);
         if (t.isOfSame)
@@ -341,10 +342,13 @@ class RecipeReader implements Reading {
     return { stuff: later.flatMap(({ stuff }) => stuff ?? []), own: later.find(isOfIt)?.of };
   }
 
+  /** The clauses of the lines behind one. */
+  private toldAfter(i: number): Told[] {
+    return this.lines.flatMap((_, n) => (n > i && this.line(n).kind === "steps" ? this.told(n) : []));
+  }
   private makesBodyOfTinsel(i: number, behind: readonly Told[]): boolean {
-    const later = this.lines.flatMap((_, n) => (n > i && this.line(n).kind === "steps" ? this.told(n) : []));
     const isWireThere = this.bench.components.some((c) => c.role === "rib" && this.bench.formOf(c) === "wire");
-    return isTinselBody([...behind, ...later], isWireThere);
+    return isTinselBody([...behind, ...this.toldAfter(i)], isWireThere);
   }
 
   /** “Hackle: none. 2 legs of cdc each side”: the rest is told by itself. */

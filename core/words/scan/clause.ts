@@ -103,7 +103,9 @@ function begun({ text, from, to, head, atHead, given }: ClauseAt, lead: VerbSpan
   if (isRibOfCover || (isRibbing && (told.role === undefined || told.isInherited)))
     Object.assign(told, { role: "rib", part: "rib", isInherited: false });
   // “Palmer the body with a brown hackle”
-  if (lead?.id === "wind" && /^palmer\b.*\bwith$/.test(text.slice(lead.at, lead.end)))
+  const isPalmered = lead?.id === "wind" && /^palmer\b/.test(text.slice(lead.at, lead.end));
+  const isBodyBefore = told.isInherited && (told.role === "body" || told.role === "thorax");
+  if (isPalmered && (/\bwith$/.test(text.slice(lead.at, lead.end)) || isBodyBefore))
     Object.assign(told, { role: "hackle", part: "palmer", isInherited: false });
   return told;
 }

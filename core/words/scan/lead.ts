@@ -39,6 +39,7 @@ const placeAhead = seq(
   placeReached,
 );
 
+const samePlace = words("(?:in|at|from)\\s+(?:exactly\\s+|just\\s+)?(?:the|that)\\s+same\\s+(?:place|spot|point)");
 const onSides = words(
   `(?:on\\s+(?:the\\s+)?top|on\\s+the\\s+(?:underside|bottom)|underneath)(?:\\s+of\\s+(?:that|it|this|the\\s+(?:shank|hook|body)))?|(?:on|along|down|to)\\s+(?:each|either|both|the\\s+(?:near|far))\\s+sides?(?:\\s+of\\s+(?:it|them|that|this|these|the\\s+(?:${PARTS}|[a-z]+)))?`,
 );
@@ -50,7 +51,7 @@ export function verbBehindPlace(
   to: number,
 ): { id: VerbId; at: number; end: number } | undefined {
   const at = skip(text, from);
-  const where = placeAhead(text, at) ?? placeBeside(text, at) ?? onSides(text, at);
+  const where = placeAhead(text, at) ?? placeBeside(text, at) ?? onSides(text, at) ?? samePlace(text, at);
   if (!where) return undefined;
   const next = skip(text, where.end + (text[where.end] === "," ? 1 : 0));
   const verb = next < to ? verbAt(text, next) : undefined;
@@ -75,6 +76,7 @@ const leadIn = words(
     "(?:on|along)\\s+the\\s+way(?:\\s+(?:down|up|back|there|forwards?))?(?=,?\\s+(?:tie|bind|trap|catch|secure|lash|dub|wind|lay)\\b)",
     "(?:but\\s+)?before\\s+(?:that|this|(?:you\\s+)?do(?:ing)?\\s+(?:so|that|this))",
     "also",
+    "but(?=\\s+(?:coat|cover|tie|wind|add|put|do|use|take|bind|leave)\\b)",
     "so",
     "just",
     "carefully",

@@ -248,6 +248,18 @@ const forms: readonly Form[] = [
     written: /^(\s*)leave(?=\s+an?\s+(?:short\s+|small\s+)?(?:tag|stub|tuft|piece)\s+of\b)/gu,
     as: (all, blank = "") => `${blank}tie`.padEnd(all.length),
   },
+  // A double has two points, and each is as far from the eye.
+  {
+    has: ["points of the"],
+    written: /\bpoints\s+of\s+the\s+hooks?(?=\s*(?:[,.;]|$|and\b))/gu,
+    as: (all) => "point".padEnd(all.length),
+  },
+  // “Two eyes' width from the eye”
+  {
+    has: ["eye"],
+    written: /\beyes['’]\s+(?:widths?|lengths?)(?=\s+(?:from|behind|back|of|short)\b)/gu,
+    as: (all) => "eyes".padEnd(all.length),
+  },
   { has: ["der-wing", "er-wing"], written: /\b(under|over|upper)-(?=wings?\b)/gu, as: (_, side = "") => `${side} ` },
   { has: ["wing-"], written: /\bwing-(?=case|pad|post|cover)/gu, as: () => "wing " },
   // “Hackled with two turns of hen”: the part, and what it is of.

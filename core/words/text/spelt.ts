@@ -43,6 +43,14 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
   return ofAWhole.test(typed.slice(0, index)) ? words.replace(/^a /, "") : words;
 }
 
+/** “Up to and round the post”, “to the post and round it”: as far as in front of it. */
+const pastThePost =
+  /(?:up\s+)?to\s+and\s+(?:a?round|past)\s+the\s+((?:wing\s+)?(?:post|wings?))\b|(?:up\s+)?to\s+the\s+((?:wing\s+)?(?:post|wings?))\s+and\s+(?:a?round|past)\s+(?:it|them)\b/giu;
+
+/** “Leave 2 hook eyes at the front for the hackle”: so much of the front stays free. */
+const eyesLeft =
+  /(?<=^\s*(?:and\s+)?leave\s)(?:about\s+)?(\d+|one|two|three|four)\s+(?:hook\s+)?eyes?(?:[\s-]+(?:lengths?|widths?|diameters?))?\s+(?:clear\s+|free\s+|bare\s+|of\s+(?:room|space)\s+)?(?:(?:at\s+the\s+(?:front|head)|behind\s+the\s+eye)(?:\s+for\s+(?:the|an?)\s+\p{L}+)?|for\s+(?:the|an?)\s+(?:hackle|head|collar|wing|thorax))(?=\s*(?:[.;,]|$))/giu;
+
 /** “Body: marabou butts of the tail”: what is left of it. */
 const buttsOfTail =
   /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*(?:the\s+)?)(?:(?:\p{L}+\s+)?butts\s+of\s+the\s+tail(?:\s+fib\p{L}+)?|tail(?:\s+fib\p{L}+['’]?)?\s+butts)\b/giu;
@@ -71,7 +79,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 const mayLeaveOut = new RegExp(
-  `[&/]|\\s(?:first|ones|butts)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|\\s(?:first|ones|butts|eyes?)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -100,6 +108,16 @@ export function speltOut(typed: string): Spelt {
     })),
     ...[...typed.matchAll(endFirst)].map((m) => ({ at: m.index, instead: m[0].length, put: `by the ${m[1] ?? ""}` })),
     ...[...typed.matchAll(gaugeAlone)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: " lead" })),
+    ...[...typed.matchAll(pastThePost)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: `to in front of the ${m[1] ?? m[2] ?? ""}`,
+    })),
+    ...[...typed.matchAll(eyesLeft)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: `the front ${m[1] ?? ""} eyes free`,
+    })),
     ...[...typed.matchAll(buttsOfTail)].map((m) => ({ at: m.index, instead: m[0].length, put: "rest of the tail" })),
     ...[...typed.matchAll(onesOf)].map((m) => ({ at: m.index, instead: m[0].length, put: stuffOf(m[1] ?? "") })),
     ...[...typed.matchAll(sharesOfBody)].flatMap((m) => rearAndFront(typed, m)),

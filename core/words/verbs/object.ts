@@ -11,6 +11,7 @@ import { lastBody } from "./lastBody";
 import { PARTS, roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
 import { FRONT } from "./shares";
+import { isForTag } from "./tag";
 import { asStiffAsUsed } from "./stiffness";
 
 /** Parts that are of feathers with barbs. */
@@ -299,6 +300,7 @@ function roleFrom(
     return "topping";
   const isBehindEye = isFront && lastBody(bench) !== undefined;
   if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
+  if (isForTag(name, form, bench)) return "tag";
   // Oval waits for the rib already: what is tied in next is wound under it.
   // Braid and tubing are wound or slipped on as a body.
   if (form === "tinsel" && /\b(?:braid|tubing|piping)\b/.test(name.toLowerCase()) && !lastBody(bench)) return "body";
@@ -308,7 +310,7 @@ function roleFrom(
   const isForBody =
     form === "tinsel" &&
     (bench.waits((w) => w.role === "rib" && !w.hangs) !== undefined ||
-      (bench.tinselIsBody && !/\boval\b/.test(name.toLowerCase()))) &&
+      (!/\boval\b/.test(name.toLowerCase()) && bench.isTinselBody())) &&
     bench.ofRole("body") === undefined &&
     !bench.ahead.has("body");
   return isForBody ? "body" : usualRole(form);

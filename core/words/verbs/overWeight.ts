@@ -94,7 +94,21 @@ export function windsOverWeight(t: Telling): boolean {
   if (!(ofThread.test(words) || headOfThread.test(t.text)) || said.wraps !== undefined) return false;
   const further = goesFurther.test(words) ? undefined : said.end;
   if ((further ?? said.to ?? said.begin ?? said.from) !== undefined) return false;
-  return windOver(t, bothWays.test(words) || said.passes === 2);
+  const goesOn: Place | undefined = backToBend.test(words) ? { landmark: "bend" } : undefined;
+  if (!windOver(t, bothWays.test(words) || (said.passes === 2 && !goesOn))) return false;
+  if (goesOn) windOnTo(t, goesOn);
+  return true;
+}
+
+const backToBend = /\band\s+(?:then\s+)?(?:back|down|on)\s+to\s+the\s+bend\b/;
+/** “Over the lead and back to the bend”: from where the weight ends it goes on. */
+function windOnTo(t: Telling, to: Place): void {
+  const { bench } = t;
+  const from = hangsOverWeight(bench);
+  const component = bench.component(bench.thread);
+  if (!from || !component) return;
+  const object = { component, role: "thread" as const, form: bench.formOf(component) ?? ("thread" as const) };
+  make(t, "wind", { rule: { touching: true }, from, to }, object, { name: "thread" });
 }
 
 const locked =

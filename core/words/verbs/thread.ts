@@ -227,6 +227,7 @@ export const move = verb(
     "(?:run|lay|take|wind|work|make|wrap|put)\\s+(?:(?:close|tight|neat|flat)\\s+)*(?:touching|open|spiral(?:l?ing)?)\\s+turns(?=\\s+(?:back|down|up|forward|to|of\\s+(?:the\\s+)?(?:thread|silk)))(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?",
     "return(?=\\s+(?:half-?\\s?way|(?:an?|one|two)\\s+(?:third|quarter)s?|to)\\b)",
     "(?:return|(?:come|go|work|wind(?<!\\bdub\\b[^.;]*))\\s+back)(?:\\s+(?:up|forward|down))?(?=\\s+(?:in|with|to|over)\\s)",
+    "(?:come|go)\\s+(?:back|forwards?|up)(?=\\s+(?:about\\s+)?(?:half-?\\s?way|a\\s+(?:third|quarter)\\s+of\\s+the\\s+way|two\\s+thirds\\s+of\\s+the\\s+way|to\\s+the\\s+middle)\\b)",
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:come|go|move|advance)(?=\\s+forwards?\\s+(?:by\\s+)?(?:an?|one|two|half)\\s+(?:third|quarter|half|thirds)?\\s*(?:of\\s+)?the\\s+shank\\b)",
     "(?:run|go|carry\\s+on)(?=\\s+(?:to|as\\s+far\\s+as|until)\\s+(?:(?:the|a|about|just|over|above)\\s+)*(?:hook\\s+)?(?:bend|barb|point|mid|half|rear|back|tail|thorax)\\b)",

@@ -9,6 +9,7 @@ import { formTold } from "../told";
 import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
+import { windsTag } from "./tag";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { frontOf, ribOverCover, settlePlaces } from "./places";
 import { lastBody, lastBodyOrTail } from "./lastBody";
@@ -35,7 +36,7 @@ const throughIt = /\bthrough\s+(?:the\s+)?(?:thorax|body|dubbing|fur|abdomen|it)
 /** Winds what waits, or what it names. */
 export function tellWind(t: Telling): void {
   sayHow(t);
-  if (windsOverWeight(t) || coversWeight(t) || coversEnds(t) || windsDubbed(t)) return;
+  if (windsTag(t) || windsOverWeight(t) || coversWeight(t) || coversEnds(t) || windsDubbed(t)) return;
   if (t.told.kind === "dress") return tellDub(t);
   if (goesOn(t)) return carryOn(t);
   for (const takes of ofWhatIsThere) if (takes(t)) return;

@@ -75,13 +75,18 @@ export const endOfWay: Clause = clause(
 const BARE =
   "(?:bare|free|clear|empty|uncovered|open)(?:\\s+(?:at|for|behind)\\s+(?:the\\s+|a\\s+)?\\w+)?|for\\s+(?:the|a)\\s+(?:thorax|head|hackle|wing|collar|legs)|behind\\s+the\\s+(?:hook\\s+)?eye|(?:in|at\\s+the)\\s+front";
 const MOST_BARE = 0.75;
+/** How much of an end of the shank: a share of it, or so long. */
+type Bare = number | { mm: number } | { eyeLengths: number };
 /** An end of the shank, and how much of it. */
 const bareEnd = seq(
   opt(match("(?:the\\s+)?(front|last|rear|back)")),
   opt(words("the|about")),
-  oneOf<number | { mm: number }>(
+  oneOf<Bare>(
+    map(seq(number, words("(?:hook\\s+)?eyes?(?:[\\s-]+(?:lengths?|widths?|diameters?))?")), ([eyeLengths]): Bare => ({
+      eyeLengths,
+    })),
     map(match("(third|quarter|half)"), ([share = ""]) => readNumber(share)),
-    map(absolute, (mm): number | { mm: number } => ({ mm })),
+    map(absolute, (mm): Bare => ({ mm })),
     number,
   ),
 );
@@ -122,7 +127,12 @@ export const leavingAtEnds: Clause = clause(
   },
 );
 const isRear = (side: (string | undefined)[] | undefined): boolean => side?.[0] === "rear" || side?.[0] === "back";
-function leaveBare(s: Said, isAtRear: boolean, share: number | { mm: number }, isSided: boolean): boolean {
+function leaveBare(s: Said, isAtRear: boolean, share: Bare, isSided: boolean): boolean {
+  if (typeof share !== "number" && "eyeLengths" in share) {
+    if (!isSided || isAtRear) return false;
+    s.end = share;
+    return true;
+  }
   if (typeof share !== "number") {
     // “leaving 2 mm free”, of no end that is named, is told by the clauses of each kind.
     if (!isSided) return false;

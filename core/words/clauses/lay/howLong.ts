@@ -288,6 +288,18 @@ export const bareLengths: Clause[] = [
       s.sameLength = times;
     },
   ),
+  // “Sloping back over the body, twice its length”: that of the body, and not of what was laid before.
+  clause(
+    "over the body, twice its length",
+    match(
+      "(?<=\\bover\\s+the\\s+(?:whole\\s+)?(body|abdomen|shank)(?:\\s*,)?\\s+)(half|twice|two\\s+thirds|three\\s+quarters|(?:one\\s+and\\s+a\\s+half|two|three)\\s+times)\\s+(?:its|that)\\s+length",
+    ),
+    (s, [of = "", w = ""]) => {
+      if (s.shown !== undefined) return false;
+      const times = w === "twice" ? 2 : (readNumber(w.replace(/\s+times$/, "")) ?? 1);
+      s.shown = { of: of === "shank" ? "shank" : "body", times };
+    },
+  ),
   clause(
     "half its length",
     match("(half|twice|two\\s+thirds|three\\s+quarters)\\s+(?:of\\s+)?(?:its|that|their)\\s+length"),

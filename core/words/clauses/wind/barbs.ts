@@ -125,7 +125,7 @@ export const barbClauses: Clause[] = [
     map(
       seq(
         words(
-          "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?|legs))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
+          "(?:with\\s+)?(?:the\\s+|its\\s+)?(?:(?:hackle\\s+)?(?:barbs?|fibres?|fibers?|legs)|tips(?=\\s+(?:to|reach(?:ing)?)\\s+(?:the\\s+)?(?:hook\\s+)?points?\\b))(?:\\s+that)?(?:\\s+(?:are\\s+|just\\s+|will\\s+)*(?:long\\s+enough|so\\s+long\\s+as|as\\s+long\\s+as)?)?(?=\\s+(?:to|reach|come))",
         ),
         lengthReaching,
       ),

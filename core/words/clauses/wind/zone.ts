@@ -199,6 +199,7 @@ export const roundPost: Clause = clause(
       "as\\s+a\\s+parachute",
       "from\\s+the\\s+top\\s+down(?:wards?)?",
       "horizontally",
+      "(?:(?:working|going|coming)\\s+)?downwards?(?=\\s*(?:[,.;]|$))",
       "each\\s+(?:turn\\s+|wrap\\s+)?(?:under|below|beneath|lower\\s+than)\\s+the\\s+(?:one\\s+before|last(?:\\s+one)?|previous(?:\\s+one)?)",
       "parachute(?=\\s+(?:hackle|collar)\\b|\\s*(?:[,.;]|$))",
     ),
