@@ -11,7 +11,7 @@ import { lastBody } from "./lastBody";
 import { PARTS, roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
 import { FRONT } from "./shares";
-import { isForTag } from "./tag";
+import { isForTag } from "./forTag";
 import { asStiffAsUsed } from "./stiffness";
 
 /** Parts that are of feathers with barbs. */

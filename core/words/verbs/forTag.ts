@@ -1,0 +1,51 @@
+import type { MaterialForm } from "../../materials";
+import type { Bench, Waiting } from "../bench";
+import { formTold, type Told } from "../told";
+
+/** Strands of which a tag is wound. */
+export const tagForms = new Set<MaterialForm>(["tinsel", "wire", "floss", "flash"]);
+
+/** What a strand is called, in words. */
+export const nameOf = (w: Waiting, bench: Bench): string[] =>
+  (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^a-z]+/);
+/** Strands that are tied in and not wound yet. */
+export const strandsThatWait = (bench: Bench): Waiting[] =>
+  bench.waiting.filter((w) => !w.used && !w.hangs && tagForms.has(w.form));
+
+/**
+ * Whether a later clause winds the strand on: by a word of its name, or as the rib, where no other could be meant.
+ *
+ * @param name what the strand is called, in words
+ */
+export function isWoundOn(
+  name: readonly string[],
+  form: MaterialForm | undefined,
+  later: readonly Told[],
+  isAlone: boolean,
+) {
+  return later.some((t) => {
+    if (t.kind !== "wind" || t.role === "tag") return false;
+    if (!t.description) return t.role === "rib" && isAlone;
+    return formTold(t) === form && words(t.description.text).every((word) => name.includes(word));
+  });
+}
+const words = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter((w) => w !== "");
+
+/** Whether what is tied in now is for a tag alone: a later clause winds one of it, and none winds it on. */
+export function isForTag(name: string, form: MaterialForm | undefined, bench: Bench): boolean {
+  if (form === undefined || !tagForms.has(form)) return false;
+  const later = bench.toldLater();
+  const own = words(name);
+  const isOfIt = (t: Told): boolean =>
+    t.description === undefined || (formTold(t) === form && words(t.description.text).every((w) => own.includes(w)));
+  const at = later.findIndex(
+    (t) => t.kind === "wind" && t.role === "tag" && t.said.rule?.turns !== undefined && isOfIt(t),
+  );
+  if (at < 0) return false;
+  const isTiedIn = (t: Told): boolean => t.kind === "lay" && tagForms.has(formTold(t) ?? "hook");
+  return !isWoundOn(own, form, later.slice(at + 1), strandsThatWait(bench).length === 0 && !later.some(isTiedIn));
+}
