@@ -1,3 +1,4 @@
+import type { MaterialForm } from "../../materials";
 import { formTold, wordsOf, type Told } from "../told";
 import { twistsIt } from "./twisted";
 
@@ -22,18 +23,21 @@ export const withWoundLater = (all: Told[], text: string): Told[] => {
   return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
 };
 
+const takesFur = /^\W*(?:(?:then|next|now|and|i|we|you)\s+)*(?:take|grab|use|get|mix|choose|pick)\b/;
+const furs = new Set<MaterialForm | undefined>(["dubbing", "blend"]);
 /** “Body: orange hare, dub it fat in the middle”: it is dubbed once, as it is told at the end. */
-export const withDubbedLater = (all: Told[]): Told[] => {
+export const withDubbedLater = (all: Told[], text: string): Told[] => {
   const [first, next, ...more] = all;
-  const isOfIt =
-    first?.kind === "dress" &&
-    first.verb === undefined &&
-    first.role !== undefined &&
-    first.description !== undefined &&
-    next?.verb === "dub" &&
-    next.description === undefined &&
-    next.role === first.role;
-  if (!isOfIt) return all;
+  if (!first?.description || next?.verb !== "dub" || next.description) return all;
+  const isOfIt = first.kind === "dress" && first.verb === undefined && first.role !== undefined;
+  // “Take hare mixed with a little seal and dub a scruffy body”: what is taken is what is dubbed.
+  const isTaken = takesFur.test(text.slice(first.at, first.end)) && furs.has(formTold(first));
+  if (isTaken)
+    return [
+      { ...next, at: first.at, description: first.description, ...wordsOf(first, next), loose: next.loose },
+      ...more,
+    ];
+  if (!isOfIt || next.role !== first.role) return all;
   return [{ ...first, end: next.end, said: { ...first.said, ...next.said }, ...wordsOf(first, next) }, ...more];
 };
 

@@ -46,7 +46,7 @@ const nouns: [string, NounForm][] = [
     anyOf(
       "beads?\\s+on\\s+(?:\\d+(?:[.,]\\d+)?\\s*(?:lb|mm)\\s+)?(?:nylon|mono(?:filament)?)",
       "(?<=\\beyes?\\s*[:=-]\\s*(?:[a-z]+\\s+){0,2})mono(?:filament)?(?!\\s+(?:eyes?|loop))",
-      "(?:melted|burnt|burned)\\s+mono(?:filament)?(?:\\s+(?:balls?|eyes?))?",
+      "(?:melted|burnt|burned)\\s+(?:\\d+(?:[.,]\\d+)?\\s*(?:lb|mm)\\s+)?mono(?:filament)?(?:\\s+(?:balls?|eyes?))?",
       "bead[- ]?chain(?:\\s+eyes?)?",
       "chain(?:\\s+eyes?)|(?:chain|ball\\s+chain)\\s+beads?",
       "dumb-?bells?(?:\\s+eyes?)?",
@@ -310,7 +310,7 @@ const nouns: [string, NounForm][] = [
     { form: "liquid", figures: { liquid: { kind: "glue" } } },
   ],
   [
-    "(?:head\\s+|clear\\s+|thin\\s+|cellulose\\s+)*(?:cements?|varnish(?:es)?|lacquers?|gloss(?=\\s*(?:[,.;]|$|on\\b|over\\b)))|(?:nail\\s+)polish",
+    "(?:head\\s+|clear\\s+|thin\\s+|cellulose\\s+)*(?:cements?|varnish(?:es)?|lacquers?|(?<=\\b(?:coats?|drops?|layers?)\\s+of\\s+)cellulose|gloss(?=\\s*(?:[,.;]|$|on\\b|over\\b)))|(?:nail\\s+)polish",
     { form: "liquid", figures: { liquid: { kind: "lacquer" } } },
   ],
   ["wires?", { form: "wire" }],

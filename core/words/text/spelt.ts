@@ -43,6 +43,12 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
   return ofAWhole.test(typed.slice(0, index)) ? words.replace(/^a /, "") : words;
 }
 
+/** “40 long black fibres of goat”: the colour is that of the stuff. */
+const colouredPieces = new RegExp(
+  `(?<=\\b(?:\\d+|${NUMBER_WORD})\\s)(?:(?:long|fine|soft|short|stiff)\\s+)?(\\p{L}+)\\s+(fibres|fibers|hairs|strands|barbs)\\s+of\\s+(?=\\p{L})`,
+  "giu",
+);
+
 /** “Up to and round the post”, “to the post and round it”: as far as in front of it. */
 const pastThePost =
   /(?:up\s+)?to\s+and\s+(?:a?round|past)\s+the\s+((?:wing\s+)?(?:post|wings?))\b|(?:up\s+)?to\s+the\s+((?:wing\s+)?(?:post|wings?))\s+and\s+(?:a?round|past)\s+(?:it|them)\b/giu;
@@ -79,7 +85,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 const mayLeaveOut = new RegExp(
-  `[&/]|\\s(?:first|ones|butts|eyes?)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|\\s(?:first|ones|butts|eyes?|post|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -108,6 +114,11 @@ export function speltOut(typed: string): Spelt {
     })),
     ...[...typed.matchAll(endFirst)].map((m) => ({ at: m.index, instead: m[0].length, put: `by the ${m[1] ?? ""}` })),
     ...[...typed.matchAll(gaugeAlone)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: " lead" })),
+    ...[...typed.matchAll(colouredPieces)].flatMap((m) =>
+      isColour((m[1] ?? "").toLowerCase())
+        ? [{ at: m.index, instead: m[0].length, put: `${m[2] ?? ""} of ${m[1] ?? ""} ` }]
+        : [],
+    ),
     ...[...typed.matchAll(pastThePost)].map((m) => ({
       at: m.index,
       instead: m[0].length,

@@ -15,6 +15,7 @@ import { placeOf, settleParts } from "./places";
 import { tellSeat } from "./seat";
 import { windsOverWeight } from "./overWeight";
 import { tellThread } from "./thread";
+import { LONGER, SHORTER } from "../text/length";
 import { verb } from "./verb";
 
 const woundForms = new Set(strandForms);
@@ -307,7 +308,10 @@ function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
     else said.sameLength ??= 1;
   }
   if (said.sameLength !== undefined)
-    said.shown ??= withMore(timesAsLong(lengthBefore(bench), said.sameLength), said.plusMm);
+    said.shown ??= withMore(
+      timesAsLong(lengthBefore(bench), said.sameLength) ?? aBitOn(lengthBefore(bench), said.sameLength),
+      said.plusMm,
+    );
   if (said.sameLength !== undefined && said.shown === undefined) askHowLong(told, line);
   if (said.disagree !== undefined) {
     const { all, each } = said.disagree;
@@ -419,7 +423,15 @@ function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void 
   if (!place) own.tieIn = { at: isReversed ? { landmark: "bend" } : { eyeLengths: 1 } };
 }
 
-/** “A bit shorter than it”: where a length ends at a place, nobody can say what share of it that is. */
+/** “A bit longer” than what ends at a place is so much past it, in mm; shown with the step. */
+const A_BIT_MM = 2;
+function aBitOn(rule: LengthRule | undefined, times: number): LengthRule | undefined {
+  if (rule === undefined || !("reach" in rule || "to" in rule) || (times !== LONGER && times !== SHORTER))
+    return undefined;
+  return { ...rule, pastMm: (rule.pastMm ?? 0) + (times === LONGER ? A_BIT_MM : -A_BIT_MM) };
+}
+
+/** “A quarter shorter than it”: where a length ends at a place, nobody can say what share of it that is. */
 function timesAsLong(rule: LengthRule | undefined, times: number): LengthRule | undefined {
   if (rule === undefined || times === 1) return rule;
   if ("of" in rule) return timesAsMuch(rule, times);
