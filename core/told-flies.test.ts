@@ -73,7 +73,6 @@ describe("flies as tiers tell them", () => {
         "1137-the-bargeman-hair-wing: LENGTH_LEAVES_NOTHING",
         "1138-slate-drake-ish-parachute: ZONE_EMPTY",
         "1143-easy-pupa-for-the-club-night: MATERIAL_UNKNOWN",
-        "1147-windlass-damsel: PLACE_NOT_THERE",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",
         "128-lock-keeper: SPOT_UNDER_BEAD",

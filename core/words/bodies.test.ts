@@ -159,3 +159,30 @@ describe("where a hackle that was tied in at the eye ends", () => {
     expect(steps(text).at(-1)).toMatch(/2 turns, .*from the eye to in front of the body$/);
   });
 });
+
+describe("what a line about the hook says beside it", () => {
+  test.each([
+    ["Size 10 nymph hook with 10 turns of 0.5 mm lead at the front.", "10 touching turns"],
+    ["Size 10 long-shank nymph hook and eight wraps of .020 lead", "8 touching turns"],
+    ["Size 10 nymph hook with 0.5 mm lead, 10 turns", "10 touching turns"],
+    ["Size 10 nymph hook weighted with 12 turns of 0.5 mm lead", "12 touching turns"],
+  ])("%s", (line, turns) => {
+    const { recipe } = read(`Fly\n${line}\nThread: black 8/0\nBody: black fur`);
+    expect(recipe.sizes.from).toBe("10");
+    expect(recipe.steps.map((s) => sayStep(s))).toEqual([expect.stringContaining(turns), expect.anything()]);
+  });
+
+  test("is asked about where it is no part that can be made of it", () => {
+    expect(asksOf("Fly\nSize 10 nymph hook with 0.5 mm olive mink on it\nThread: black 8/0").join(" ")).toContain(
+      "line of its own",
+    );
+  });
+});
+
+describe("what is tied off in front of something", () => {
+  test("“in front of them” is in front of the eyes that the cover was pulled over", () => {
+    const text =
+      "Tie in a strip of olive raffia at mid-shank for the wing case\nTie in a pair of black mono eyes 1 eye behind the eye\nThorax: olive fur\nBring the raffia over between the eyes, tie off in front of them";
+    expect(of("wing case", text).at(-1)).toMatch(/from mid-shank to in front of the eyes/);
+  });
+});

@@ -279,7 +279,8 @@ function askOwnLine(r: Reading, i: number, at: [number, number]): void {
 function askBehindHook(r: Reading, i: number): void {
   const text = r.plain[i] ?? "";
   const from = (/\bhooks?\b(?!.*\bhooks?\b)/.exec(text)?.index ?? text.length) + "hook".length;
-  const end = from + (/^[^,;.+]*/.exec(text.slice(from))?.[0].length ?? 0);
+  // “0.5 mm” ends no sentence.
+  const end = from + (/^(?:[^,;.+]|\.(?=\d))*/.exec(text.slice(from))?.[0].length ?? 0);
   const names = [...text.slice(from, end).matchAll(/[\p{L}\d][\p{L}\d.'-]*/gu)].map((m) => from + m.index);
   const isThing = (at: number): boolean => {
     const found = descriptionAt(text, at, r.scanContext.index);
@@ -510,7 +511,8 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
     const verb = /\d|\bhook\b/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
     if (verb && doneAtOnce.has(verb)) return at;
     if (/\d/.test(text.slice(begin, at)) && threadAhead.test(text.slice(at))) return at;
-    if (/^,/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at))) return at;
+    if (/^(?:,|\s(?:and|with|plus)\s)/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at)))
+      return at;
     if (!/^[;.:]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
     if (head.isListed && head.role !== "hook") return at;

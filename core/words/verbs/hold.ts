@@ -3,7 +3,8 @@ import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
 import { objectOf } from "./object";
 import { windsOverWeight } from "./overWeight";
-import { placeOf } from "./places";
+import { PARTS, roleOfWord } from "../lexicon/parts";
+import { placeOf, settleParts } from "./places";
 import { formTold } from "../told";
 import { verb } from "./verb";
 
@@ -14,6 +15,7 @@ function tellHold(t: Telling): void {
   if (leftInFront(t) || wireBroken(t)) return;
   const { told, bench, line } = t;
   const { said } = told;
+  settleParts(said, t, lastNamed(t));
   // “lock it down with thread, 6/0 black”: the first thread that is named is the one on the hook.
   if (told.description && bench.thread === undefined && formTold(told) === "thread") nameThread(t);
   if (windsOverWeight(t)) return;
@@ -55,6 +57,13 @@ function tellHold(t: Telling): void {
     if (waiting) waiting.at = target;
   }
   last.step = held;
+}
+
+const partNamed = new RegExp(`\\b(?:${PARTS})\\b`, "gu");
+/** “Over the eyes, and tie off in front of them”: the part that was named last before; else what was told of last. */
+function lastNamed({ told, text, bench }: Telling): string | undefined {
+  const before = [...text.slice(0, told.at).matchAll(partNamed)].map(([word]) => bench.ofRole(roleOfWord(word))?.id);
+  return before.findLast((id) => id !== undefined) ?? bench.last.component;
 }
 
 /** “Fold the hair back and tie it down 5 mm behind the eye”: there the thread goes over what was only laid back. */

@@ -37,6 +37,18 @@ function keepTurns({ told, text }: Telling): void {
   delete told.said.rule;
 }
 
+const overLead =
+  /\bover\s+(?:the\s+|all\s+)*(?:lead|weight|wire|underbody)\s+(?:and\s+)?(?:down\s+|back\s+|on\s+)?(?:to|into|as)\b/;
+/** “Work back over the lead to the bend”: from where it hangs, and not only from where the lead ends. */
+function passesWeight(said: Said, { told, text }: Telling): void {
+  const { from, to } = said;
+  if (told.verb !== "move" || !from || !to || !("part" in from) || from.part !== "weight") return;
+  if (!overLead.test(text.slice(told.at, told.end))) return;
+  said.end = to;
+  delete said.from;
+  delete said.to;
+}
+
 /** Thread is wound along the shank: a base, a layer, a head. */
 export function tellThread(t: Telling): void {
   const { bench, told } = t;
@@ -47,6 +59,7 @@ export function tellThread(t: Telling): void {
     said.rule = { turns: said.wraps };
     delete said.wraps;
   }
+  passesWeight(said, t);
   for (const settle of ways) settle(said, t);
   const isHead = isFilledHead(said, told);
   if (isHead) Object.assign(said, { from: HEAD, to: { eyeLengths: 1.1 } });
