@@ -312,6 +312,24 @@ describe("how a part stands, and on which side", () => {
       Math.max(...heights(ofX(draw(withPart("pheasant", "wing", laid({ fibres: 9 }, "over", { round }))).shapes)));
     expect(tips({ underside: 1 })).toBeGreaterThan(tips({ top: 1 }) + 2);
   });
+
+  test("a wing's lower half lies along the underside, as far back as the upper one", () => {
+    const ends = (round: object) => {
+      const all = ofX(draw(withPart("pheasant", "wing", laid({ fibres: 9 }, "over", { round }))).shapes).flatMap(
+        points,
+      );
+      return {
+        back: Math.max(...all.map(([x]) => x)),
+        low: Math.max(...all.map(([, y]) => y)),
+        high: Math.min(...all.map(([, y]) => y)),
+      };
+    };
+    const [above, below] = [ends({ top: 1 }), ends({ underside: 1 })];
+    expect(below.back).toBeCloseTo(above.back, 0);
+    expect(below.low).toBeGreaterThan(above.low + 1);
+    // The fibres are 10 mm long: what hung down would reach half of that.
+    expect(below.low - below.high).toBeLessThan(5);
+  });
   test("a tinsel shows the face that is said", () => {
     const faced = new Map(materials);
     const tinsel = faced.get("tinsel");

@@ -7,6 +7,10 @@ import type { Pen } from "./pen";
 import { directionOf, openingOf, type Root } from "./root";
 import type { Layer, Point } from "./shapes";
 
+/** Hair that lies along the fly lies along its underside; what stands off hangs down there. */
+const below = (root: Root): Root =>
+  root.attitude === "over" || root.attitude === "back" ? { ...root, isBelow: true } : { ...root, attitude: "down" };
+
 /** Tails, wings, legs, throats: fibres from their tie-in at their true shown length. */
 export class Fibres {
   private readonly blades: Blades;
@@ -32,7 +36,7 @@ export class Fibres {
         this.part(
           { ...step, fibres: count },
           sector === "far" ? "far" : layer,
-          sector === "underside" ? { ...root, attitude: "down" } : root,
+          sector === "underside" ? below(root) : root,
         );
     }
   }
@@ -55,7 +59,7 @@ export class Fibres {
   private point(root: Root, across: number): Point {
     const { attitude, half } = root;
     const off =
-      attitude === "down"
+      attitude === "down" || root.isBelow
         ? -half * (0.75 + 0.25 * across)
         : attitude === "back"
           ? half * across * 0.7

@@ -8,6 +8,8 @@ export interface Root {
   shown: number;
   attitude: Attitude;
   stance?: Stance;
+  /** What lies along the fly lies along its underside. */
+  isBelow?: boolean;
   /** How far the wire has turned where it leaves it, round a bend. */
   turned?: number;
 }
@@ -34,9 +36,10 @@ const stances: Record<Stance | "none", { lift: number; open: number }> = {
 };
 
 /** Which way a part points, in radians: back along the shank 0, up a quarter turn; round a bend it follows the wire. */
-export function directionOf({ attitude, stance = undefined, turned = 0 }: Root): number {
+export function directionOf({ attitude, stance = undefined, turned = 0, isBelow = false }: Root): number {
   const follows = attitude === "back" ? Math.min(0.5, turned) * 0.6 : 0;
-  return middles[attitude] - follows + (attitude === "over" ? stances[stance ?? "none"].lift : 0);
+  const lifted = middles[attitude] + (attitude === "over" ? stances[stance ?? "none"].lift : 0);
+  return (isBelow ? -lifted : lifted) - follows;
 }
 
 /** How much wider than usual a part opens. */
