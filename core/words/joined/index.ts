@@ -26,6 +26,7 @@ import { withStop } from "./stopped";
 import { withLiquidOver } from "./liquidOver";
 import { withSinged } from "./singed";
 import { withSharesOfColour } from "./sharesOfColour";
+import { withSilkUnder } from "./onSilk";
 import { withTakenUp } from "./takenUp";
 import { withVarnish } from "./varnished";
 import { withTwisted, withNamedAhead, withRopeOfTwo, withThreadIn } from "./twisted";
@@ -38,6 +39,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withRetracted,
   withRopeOfTwo,
   withThreadIn,
+  withSilkUnder,
   withThreadRib,
   withWireBeside,
   withStop,

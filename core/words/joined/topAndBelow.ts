@@ -57,10 +57,21 @@ function belowTheFirst(t: Told, before: Told | undefined): Told {
   return { ...t, role, part: t.part ?? role, said: { ...t.said, there } };
 }
 
+const onThat =
+  /\b(?:on\s+top\s+of|over|on)\s+(?:that|it|this|these|them)\s+(?:(?:lay|tie|put|add)\s+)?(?:\S+\s+(?:\S+\s+)?of\s+)?$/;
+/** “40 hairs tied in front of the eyes; on top of that 20 of blue”: the second is tied in where the first is. */
+function onTheFirst(t: Told, before: Told | undefined, text: string): Told {
+  const at = before?.said.tieIn?.at ?? before?.said.there;
+  const isPlaced = (t.said.tieIn?.at ?? t.said.there ?? t.said.from ?? t.said.begin) !== undefined;
+  if (!at || before?.kind !== "lay" || isPlaced || !onThat.test(text.slice(t.at, t.description?.at))) return t;
+  return { ...t, said: { ...t.said, tieIn: { ...t.said.tieIn, at } } };
+}
+
 /** “Olive bucktail on top and white below”: two of the same stuff, said alike in all else. */
 export const withTopAndBelow = (told: Told[], text: string): Told[] =>
   told.flatMap((one, n): Told[] => {
-    const t = one.kind === "lay" && one.description ? belowTheFirst(one, told[n - 1]) : one;
+    const t =
+      one.kind === "lay" && one.description ? onTheFirst(belowTheFirst(one, told[n - 1]), told[n - 1], text) : one;
     const { description } = t;
     if (t.kind !== "lay" || !t.said.round) return [t];
     const stacked = onTopOfThat(t, text);
