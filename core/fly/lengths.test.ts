@@ -50,21 +50,23 @@ describe("a length stated as a rule", () => {
     expect(lengths(steps, 0).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank, 9);
   });
   test("fibres of the tail that are wound on measure as the body, of a fly that has no other", () => {
-    const carried = base.steps.map((s): RecipeStep =>
-      s.id === "body"
-        ? {
-            id: "carried",
-            name: "carried",
-            component: "tail",
-            do: "wind",
-            rule: { touching: true },
-            from: { fraction: 0.4 },
-            to: { landmark: "bend" },
-          }
-        : s,
-    );
+    const wound: RecipeStep = {
+      id: "wound",
+      name: "wound",
+      component: "tail",
+      do: "wind",
+      rule: { touching: true },
+      from: { fraction: 0.4 },
+      to: { landmark: "bend" },
+    };
+    const onTheFly = (step: RecipeStep): RecipeStep[] => base.steps.map((s) => (s.id === "body" ? step : s));
+    const carried = onTheFly({ ...wound, carries: "tail" });
     expect(lengths(carried).mm({ of: "body", times: 1 })).toBeCloseTo(0.6 * hook.shank, 9);
     expect(refusalOf(() => lengths(carried).mm({ of: "thorax", times: 1 }))).toMatchObject({
+      code: "LENGTH_RULE_UNRESOLVED",
+    });
+    // A tail of hackle that is wound carries nothing on.
+    expect(refusalOf(() => lengths(onTheFly(wound)).mm({ of: "body", times: 1 }))).toMatchObject({
       code: "LENGTH_RULE_UNRESOLVED",
     });
   });

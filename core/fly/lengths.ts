@@ -2,6 +2,9 @@ import { DomainError } from "../errors";
 import { placeAt, type HookGeometry, type Place } from "../hooks";
 import type { AddedLength, LengthRule, Measure, PlainLength, RecipeStep, Role } from "../recipe";
 
+/** A bundle carried on as the body is body, whatever it began as. */
+export const isCarriedOn = (step: RecipeStep): boolean => step.do === "wind" && step.carries !== undefined;
+
 /** Front of the eye to the back of the bend. */
 const wholeHook = (hook: HookGeometry) => hook.eye + hook.shank + 0.5 * hook.gape;
 
@@ -94,8 +97,9 @@ export class Lengths {
     return this.steps.filter((s) => s.component !== undefined && this.roleOf(s.component) === role);
   }
 
-  private spansOf(role: Role): number[] {
+  private spansOf(role: Role, counts = (_: RecipeStep): boolean => true): number[] {
     return this.stepsOf(role).flatMap((s) => {
+      if (!counts(s)) return [];
       if ((s.do !== "wind" && s.do !== "dress") || s.to === undefined) return [];
       return [placeAt(s.from, this.hook, this.beadMm), placeAt(s.to, this.hook, this.beadMm)];
     });
@@ -104,7 +108,7 @@ export class Lengths {
   private zoneLength(part: "body" | "thorax"): number {
     const own = this.spansOf(part);
     // The fibres of a tail that are wound on are the body of a fly that has no other.
-    const spans = own.length > 0 || part === "thorax" ? own : this.spansOf("tail");
+    const spans = own.length > 0 || part === "thorax" ? own : this.spansOf("tail", isCarriedOn);
     if (spans.length === 0) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });
     return Math.max(...spans) - Math.max(this.beadMm, Math.min(...spans));
   }

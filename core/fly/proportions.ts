@@ -1,4 +1,5 @@
 import type { Place } from "../hooks";
+import { isCarriedOn } from "./lengths";
 import { sayLength, sayPlace } from "../words";
 import type { ComposedFly, FlyStep } from "./types";
 
@@ -48,7 +49,8 @@ function ofStep(fly: ComposedFly, s: FlyStep): Proportion[] {
     ];
   if (step.do === "wind" && s.role === "rib" && result.pitch)
     return [{ ...base, mm: result.pitch, rule: "from turn to turn", kind: "spacing" }];
-  const isBody = s.role === "body" || s.role === "thorax" || s.role === "weight" || s.role === "tag" || isCarried(s);
+  const isBody =
+    s.role === "body" || s.role === "thorax" || s.role === "weight" || s.role === "tag" || isCarriedOn(s.step);
   if ((step.do === "dress" || step.do === "wind") && isBody && result.to > result.from)
     return [
       {
@@ -60,9 +62,6 @@ function ofStep(fly: ComposedFly, s: FlyStep): Proportion[] {
     ];
   return [];
 }
-
-/** A bundle carried on as the body is body, whatever it began as. */
-const isCarried = (s: FlyStep): boolean => s.step.do === "wind" && s.step.carries !== undefined;
 
 /**
  * How body, thorax and head share the shank, as shares of the length that they take together; only those that are
@@ -76,7 +75,7 @@ export function sharesOfShank(fly: ComposedFly): { part: "head" | "thorax" | "bo
   const parts = [
     { part: "head" as const, mm: length((s) => s.step.do === "whip") },
     { part: "thorax" as const, mm: length((s) => s.role === "thorax") },
-    { part: "body" as const, mm: length((s) => (s.role === "body" && s.step.do !== "lay") || isCarried(s)) },
+    { part: "body" as const, mm: length((s) => (s.role === "body" && s.step.do !== "lay") || isCarriedOn(s.step)) },
   ].filter((p) => p.mm > 0);
   const all = parts.reduce((sum, p) => sum + p.mm, 0);
   return parts.map((p) => ({ ...p, share: p.mm / all }));

@@ -22,7 +22,11 @@ export function lastBodyOrTail(bench: Bench): Zone | undefined {
   const body = lastBody(bench);
   if (body) return body;
   const tail = bench.made.findLast(
-    ({ step }) => step.do === "wind" && step.to !== undefined && bench.component(step.component)?.role === "tail",
+    ({ step }) =>
+      step.do === "wind" &&
+      step.carries !== undefined &&
+      step.to !== undefined &&
+      bench.component(step.component)?.role === "tail",
   )?.step;
   return tail?.do === "wind" ? tail : undefined;
 }
