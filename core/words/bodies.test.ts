@@ -1,15 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { sayStep } from ".";
-import { asksOf, partOf, read, stuffOf } from "./corpus/reading";
+import { asksOf, read, stepsByStuff } from "./corpus/reading";
 
 const nymph = "Hook: nymph 12\nThread: black 8/0\n";
 /** Every step of a recipe, with its part and what that is of. */
-const steps = (text: string): string[] => {
-  const reading = read(nymph + text);
-  return reading.recipe.steps.map(
-    (s) => `${partOf(reading, s)?.role ?? ""}, ${stuffOf(reading, partOf(reading, s))}: ${sayStep(s)}`,
-  );
-};
+const steps = (text: string): string[] => stepsByStuff(nymph + text);
 const of = (role: string, text: string): string[] => steps(text).filter((s) => s.startsWith(`${role}, `));
 
 describe("tinsel that a recipe ties in without a part", () => {

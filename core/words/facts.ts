@@ -329,6 +329,11 @@ function readFact(r: Reading, i: number, { what, at }: NonNullable<ReturnType<ty
     else line.asks.push({ at: [at, line.text.length], sentence: "Which sizes? Say “10 to 16”.", answers: [] });
   }
 }
+/** Whether the next line is about the hook. */
+function isBeforeHook(r: Reading, i: number): boolean {
+  const next = r.plain.findIndex((t, n) => n > i && t.trim() !== "");
+  return r.heads[next]?.role === "hook" || /\bhook\b/.test(r.plain[next] ?? "");
+}
 
 /** “Soft hackle wet, sizes 12 14 16” begins like a part, but is a name with its sizes. */
 const isNameWithSizes = (text: string, begin: number): boolean =>
@@ -339,9 +344,7 @@ const isNameWithSizes = (text: string, begin: number): boolean =>
 /** “Beadhead thing for the perch” above a line about the hook: it begins like a part, and counts nothing. */
 function isNameBeforeHook(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
-  const next = r.plain.findIndex((t, n) => n > i && t.trim() !== "");
-  const isHook = r.heads[next]?.role === "hook" || /\bhook\b/.test(r.plain[next] ?? "");
-  return isHook && /^[\p{L}\s'-]{3,60}$/u.test(text.trim()) && text.trim().split(/\s+/).length > 2;
+  return isBeforeHook(r, i) && /^[\p{L}\s'-]{3,60}$/u.test(text.trim()) && text.trim().split(/\s+/).length > 2;
 }
 const onlyWords = /^[\p{L}\s'’&(),:.-]{3,80}$/u;
 const ofTheBench =
@@ -350,9 +353,7 @@ const asksFor = /^\s+(?:the|an?|some|on|in|it|this|that|your|two|three|four|six|
 /** “Lamp-post caddis (adult), my usual”, ahead of a line about the hook: words alone, and nothing that is done. */
 function isAheadOfHook(r: Reading, i: number): boolean {
   const text = (r.plain[i] ?? "").trimEnd();
-  const next = r.plain.findIndex((t, n) => n > i && t.trim() !== "");
-  const isHook = r.heads[next]?.role === "hook" || /\bhook\b/.test(r.plain[next] ?? "");
-  if (!isHook || !onlyWords.test(text) || ofTheBench.test(text)) return false;
+  if (!isBeforeHook(r, i) || !onlyWords.test(text) || ofTheBench.test(text)) return false;
   const verb = verbAt(text, text.search(/\S/));
   return verb === undefined || !asksFor.test(text.slice(verb.end));
 }

@@ -107,8 +107,7 @@ export function withLayers(all: Told[], text: string): Told[] {
     if (!before?.description || t.description || turns === undefined) return t;
     // What is wound over something else lies elsewhere.
     if (found?.[2] !== undefined && before.role !== "weight") return t;
-    const { there, from, to, begin } = before.said;
-    const where = { ...(there && { there }), ...(from && { from }), ...(to && { to }), ...(begin && { begin }) };
+    const { end: _end, ...where } = placesOf(before);
     return {
       ...t,
       role: before.role,

@@ -142,6 +142,8 @@ export function speltOut(typed: string): Spelt {
     for (; done < end; done++) from.push(done);
   };
   for (const { at, instead, put } of puts) {
+    // Two rules may be about one stretch; it is put in other words once.
+    if (at < done) continue;
     text += typed.slice(done, at) + put;
     copyTo(at);
     from.push(at, ...Array.from({ length: put.length - 1 }, () => at + instead));

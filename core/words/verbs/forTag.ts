@@ -5,9 +5,15 @@ import { formTold, type Told } from "../told";
 /** Strands of which a tag is wound. */
 export const tagForms = new Set<MaterialForm>(["tinsel", "wire", "floss", "flash"]);
 
+export const words = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter((w) => w !== "");
+
 /** What a strand is called, in words. */
 export const nameOf = (w: Waiting, bench: Bench): string[] =>
-  (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^a-z]+/);
+  words(bench.materialOf(bench.component(w.component))?.name ?? "");
 /** Strands that are tied in and not wound yet. */
 export const strandsThatWait = (bench: Bench): Waiting[] =>
   bench.waiting.filter((w) => !w.used && !w.hangs && tagForms.has(w.form));
@@ -29,12 +35,6 @@ export function isWoundOn(
     return formTold(t) === form && words(t.description.text).every((word) => name.includes(word));
   });
 }
-const words = (text: string): string[] =>
-  text
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .filter((w) => w !== "");
-
 /** Whether what is tied in now is for a tag alone: a later clause winds one of it, and none winds it on. */
 export function isForTag(name: string, form: MaterialForm | undefined, bench: Bench): boolean {
   if (form === undefined || !tagForms.has(form)) return false;

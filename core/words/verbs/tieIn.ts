@@ -307,12 +307,11 @@ function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
     if (role === "tail" || role === "wing") said.shown = { reach: role };
     else said.sameLength ??= 1;
   }
-  if (said.sameLength !== undefined)
-    said.shown ??= withMore(
-      timesAsLong(lengthBefore(bench), said.sameLength) ?? aBitOn(lengthBefore(bench), said.sameLength),
-      said.plusMm,
-    );
-  if (said.sameLength !== undefined && said.shown === undefined) askHowLong(told, line);
+  if (said.sameLength !== undefined) {
+    const before = lengthBefore(bench);
+    said.shown ??= withMore(timesAsLong(before, said.sameLength) ?? aBitOn(before, said.sameLength), said.plusMm);
+    if (said.shown === undefined) askHowLong(told, line);
+  }
   if (said.disagree !== undefined) {
     const { all, each } = said.disagree;
     const sentence = `${all} in all and ${each} on each side cannot both be. Say which it is, and take the other out.`;
