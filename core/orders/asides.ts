@@ -48,13 +48,13 @@ const COURTESY = new Set(
     "like need want order ordering looking forward usual always soon so much very too season winter spring summer weather fishing caught fish last time " +
     "flies fly following below as follows here's heres id i'd we'd i'm we're season's many some new next put down tying going goes everything wants wanted another we'd you're all's around about before send sends arrive reorder re-order nachbestellen shop laden store lodge club kicks " +
     "ich wir ihr sie euch dir dich uns mich es das die der den ein eine einen bitte danke vielen dank hoffe hoffen geht gut schön schöne saison und für " +
-    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed confirm confirmation confirmed acknowledge receipt phone telephone mail email spoke speaking earlier per conversation chat stock restock running low down supplies cheers anytime on by we'll i'll you'd it's he he'd she she'd they they'd sold out ran manage team top-up restocking tie make supply book reserve arrange prepare provide organise organize possible possibly maybe kindly myself ourselves customers guests clients customer needs ok okay boat everyone people once quickly really just ta thx nochmal nochmals wieder love perfect ideal ideally great bräuchte bräuchten brauchten whenever soonest convenience bestätigen bestätigung telefon anbei braucht benötigt benötigen wenn falls möglich shelf shelves counter try add opening week stock went treat"
+    "hätte hätten gerne gern möchte möchten brauche brauchen bestelle bestellen bestellung folgende folgendes wie immer rush hurry no time possible eilt nicht wetter fliegen von liefert liefern schickt besprochen abgesprochen telefonisch agreed discussed confirm confirmation confirmed acknowledge receipt phone telephone mail email spoke speaking earlier per conversation chat stock restock running low down supplies cheers anytime on by we'll i'll you'd it's he he'd she she'd they they'd sold out ran manage team top-up restocking tie make supply book reserve arrange prepare provide organise organize possible possibly maybe kindly myself ourselves customers guests clients customer needs ok okay boat everyone people once quickly really just ta thx nochmal nochmals wieder love perfect ideal ideally great bräuchte bräuchten brauchten whenever soonest convenience bestätigen bestätigung telefon anbei braucht benötigt benötigen wenn falls möglich shelf shelves counter try add opening week stock went treat further call morning afternoon evening yesterday warm dry stay staying chilly cold"
   ).split(" "),
 );
 
 /** Courtesy in a sentence of its own; beside a fly they could bear on it. */
 const ALONE = new Set(
-  "add opening week stock went treat deliver last time usual new many always soon some immer viele folgende any rush hurry no time eilt nicht".split(
+  "further morning evening warm dry stay staying chilly cold add opening week stock went treat deliver last time usual new many always soon some immer viele folgende any rush hurry no time eilt nicht".split(
     " ",
   ),
 );
@@ -87,10 +87,20 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
     const line = why ? whole : withoutCourtesies(whole, asides);
     if (why === "closing") isOver = true;
     if (why === "closing") signed.push(line);
+    if (why === "head") signed.push(...senderIn(line));
     if (why) asides.push({ at: [line.start, line.end], why });
     else lines.push(line);
   }
   return { lines, asides, signed };
+}
+const SENDER = /^(?:from|von|ordered by|bestellt von)\s*:\s*/iu;
+/** Who sent it, by the mail's head, without the address. */
+function senderIn(line: Span): Span[] {
+  const lead = SENDER.exec(line.text)?.[0].length ?? 0;
+  const name = line.text.slice(lead).replace(/\s*[<(].*$/u, "");
+  return lead === 0 || name === ""
+    ? []
+    : [{ text: name, start: line.start + lead, end: line.start + lead + name.length }];
 }
 /** “Pos 1: …” */
 const POSITION = /^(?:pos(?:ition)?|item)\.?\s*\d{1,2}\s*[:.)]\s*/iu;

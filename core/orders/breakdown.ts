@@ -210,8 +210,9 @@ function someOfEach({ text, start, quantities, catalogue }: Counted): Breakdown 
   const list = text.slice(total.at[1] - start);
   const isOfEach = EACH_BESIDE.test(list) || EACH_BEFORE.test(text.slice(0, total.at[0] - start));
   // “2 dz claret 10 and 12, 1 dz each in green”: what has a colour of its own is another quantity.
-  const behind = text.slice(part.at[1] - start).match(/[\p{L}-]+/gu) ?? [];
-  if (isOfEach || behind.some((w) => isColour(w) || isForm(w))) return undefined;
+  const says = (words: string): boolean => (words.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
+  const isAnother = says(text.slice(0, part.at[0] - start)) && says(text.slice(part.at[1] - start));
+  if (isOfEach || isAnother) return undefined;
   const pairs = allOf(SIZE_AND_WORD, list).filter((m) => isColour(m[1] ?? m[2])).length;
   const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length ?? sizesFromTo(list);
   if (times !== pairs && times !== sizes) return undefined;
@@ -230,14 +231,14 @@ const BARE_EACH = new RegExp(
   String.raw`(?<=(?:^|[\s,;:(]))(${NUMBER})\s+(?:of\s+)?(?:each|every|apiece)(?!\p{L})`,
   "iu",
 );
-/** “ten dozen, sizes 10 and 12, sixty of each”: flies, where so many make up the whole. */
+/** “ten dozen, sizes 10 and 12, sixty of each”: flies, where so many make up the whole and dozens do not. */
 function bareEach(text: string, start: number, total: Quantity | undefined): Quantity | undefined {
   const each = BARE_EACH.exec(text);
   const n = numberOf(each?.[1] ?? "");
   const at = start + (each?.index ?? 0);
   const all = total?.flies;
   if (!each || !n || total === undefined || all === undefined || at < total.at[1]) return undefined;
-  const flies = [n, n * 12].find((f) => Number.isInteger(all / f) && all > f);
+  const flies = [n * 12, n].find((f) => Number.isInteger(all / f) && all > f);
   return flies === undefined ? undefined : { at: [at, at + (each[1] ?? "").length], flies };
 }
 const SIZE_AND_WORD =

@@ -60,6 +60,7 @@ const files: [string, Catalogue][] = [
   ["quay.txt", anotherCatalogue],
   ["jetty.txt", anotherCatalogue],
   ["spring.txt", anotherCatalogue],
+  ["halyard.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

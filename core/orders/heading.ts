@@ -36,7 +36,7 @@ function weeksBack(date: string, said: string | undefined): string {
 const WEEK_OF =
   /^(?:(?:we\s+|i\s+)?(?:need|want)(?:ed)?\s+(?:(?:them|it|these|this|all|everything)\s+)?)?(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
 const LEADS =
-  /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
+  /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|hier|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
 
 const LED_BY =
@@ -54,7 +54,7 @@ const seasonAlone = remembered((name) => new RegExp(`(?<!\\p{L})${asPattern(name
 const ledToSeason = remembered(
   (name) =>
     new RegExp(
-      `(?<!\\p{L})(?:(${WEEKS})\\s+(?=before|vor))?(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${asPattern(name)}(?!\\p{L})|\\(\\s*${asPattern(name)}\\s*\\)`,
+      `(?<!\\p{L})(?:(?:to\\s+(?:reach|be\\s+with|arrive\\s+with)\\s+(?:us|me)|to\\s+(?:arrive|be\\s+here)|in\\s+time(?=\\s+for))\\s+)?(?:(${WEEKS})\\s+(?=before|vor))?(?:before|for|by|vor|zum|zur)\\s+(?:the\\s+)?${asPattern(name)}(?!\\p{L})|\\(\\s*${asPattern(name)}\\s*\\)`,
       "iu",
     ),
 );

@@ -2,7 +2,7 @@ import { type Span, piecesOf } from "./spans";
 
 /** What only numbers a row: “- …”, “2) …”, “Pos 3  …”. */
 export const MARKER =
-  /^\s*(?:[-*•·–]\s+|(?:pos(?:ition|itie)?|item|artikel)\.?\s*\d{1,3}\s*[.:)]?\s+(?=\S)|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4}))/iu;
+  /^\s*(?:[-*•·–]\s+|(?:pos(?:ition|itie)?|item|artikel)\.?\s*\d{1,3}\s*[.:)]?\s+(?=\S)|\d{1,2}[.)]\s+(?!\p{L}{3,9}\.?\s+\d{4})|\((?:\d{1,2}|[a-z])\)\s+|[a-z]\)\s+)/iu;
 
 export const SENTENCE =
   /(?<!(?:^|[\s\d])(?:ea|w|unw|wtd|dto|dito|ditto|dozn?|dzn?|dtzd?|nos?|sz|nr|gr|stk|pcs|ca|approx|\d{1,2}|jan|feb|mar|apr|jun|jul|aug|sept?|oct|okt|nov|dec|dez))[.!?]+(?<!\?(?=\s+\d{1,3}\s+of\s+the\s))(?<!\?(?=\s+(?:in\s+)?sizes?\s+#?\d))\s+(?=\p{Lu}|\d)|(?<=\d\.)\s+(?=(?:total|sum|gesamt|summe)(?!\p{L}))|(?<=\d[.!?])\s+(?!(?:jan|feb|mär|mar|apr|mai|may|jun|jul|aug|sep|okt|oct|nov|dez|dec)\p{L}*)(?=\p{Lu}\p{Ll}+,?\s+\p{Ll}|\p{Lu}\p{Ll}{2,},\s+\d)|(?<=\d[.!?])\s+(?=(?:(?:viele|beste|liebe|herzliche|schöne)\s+)?(?:grüße|grüsse|gruß|gruss|mfg|danke|regards|cheers|thanks|best)(?!\p{L}))|(?<=\p{L}\.)\s+(?=(?:please|bitte|thanks|thank\s+you|danke|could\s+you|can\s+you)\s+\p{L})|(?<=(?<!\p{L})(?:dzn?|doz|dtzd?)\.)\s+(?=(?:Also|And|Plus|Then|Another|The\s+same|Same|Auch|Und|Dazu|Außerdem|Ferner|Dann)\s|#?\d{1,2}(?:\/0)?:\s)|(?<=(?<![\d.])\d{1,2}(?:\/0)?\s?[-–:x×]\s?[\d½¼¾/ ]{1,6}\s?(?:dzn?|doz|dtzd?)\.)\s+(?=\p{Lu}\p{Ll}+\s+\p{Lu}\p{Ll})/giu;

@@ -4,6 +4,7 @@ import { MONTH } from "./dates";
 import { NUMBER, numberOf } from "./numbers";
 import { commaParts } from "./pieces";
 import { rememberedOf } from "./remembered";
+import { countsInTurn } from "./inTurn";
 import { comesIn } from "./sizes";
 import { fliesOfNouns, wordsOfFlies } from "./flyWords";
 import type { Catalogue, Doubt, DoubtDetails } from "./types";
@@ -27,6 +28,8 @@ export interface Quantity {
   isPart?: boolean;
   /** “The same in 14 and 16”: so many of each. */
   isOfEach?: boolean;
+  /** “10, 12, 14: 2, 3, 2 dz”: how many of each of several sizes or colours, in the order in which they are named. */
+  inTurn?: readonly number[];
 }
 type Groups = (string | undefined)[];
 interface Way {
@@ -275,7 +278,7 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
 /** The same, from where the text begins. */
 const quantitiesOf = rememberedOf((text: string, catalogue: Catalogue): Quantity[] => {
   const start = 0;
-  const found: Quantity[] = [];
+  const found: Quantity[] = countsInTurn(text, catalogue);
   for (const { pattern, needs, needsUnit, fits, read } of ways)
     for (const m of needs?.test(text) === false || (needsUnit && !catalogue.unit) ? [] : allOf(pattern, text)) {
       const at: [number, number] = [start + m.index, start + m.index + m[0].length];
@@ -356,7 +359,7 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
   return allOf(CARRIED_ON, text).flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + (m[1] ?? "").length];
     const isBehind = at[0] > first.at[1] && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
-    if (!isBehind || (m[2] === undefined && !isColour(m[3]))) return [];
+    if (!isBehind || ((m[2] ?? m[3]) === undefined && !isColour(m[4]))) return [];
     const n = numberOf(m[1] ?? "") ?? 0;
     if (n <= 0 || !Number.isInteger(n)) return [];
     // “…, plus 18 of the black ones”: flies, or dozens?
@@ -430,7 +433,7 @@ function carriedBack(text: string, start: number, found: Quantity[], catalogue: 
 /** No line of an order is so many times as long as all before it. */
 const MOST_TIMES = 3;
 const CARRIED_ON = new RegExp(
-  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*(?:(?:another|a\s+further|weitere|noch)\s+)?)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each(?!\s+(?:week|month|fortnight|woche|monat)))\s+(?=#?\d|\p{L})|\s+(?:more\s+)?(\p{L}{3,}))`,
+  String.raw`(?<=(?:[,&+:]|(?<!\p{L})(?:and|und|plus))\s*(?:(?:another|a\s+further|weitere|noch)\s+)?)(?<![\d#/.]|sizes?\s)(${NUMBER})(?:\s+(?:more\s+)?(in|x|of|each(?!\s+(?:week|month|fortnight|woche|monat)))\s+(?=#?\d|\p{L})|\s*(?=(#)\d)|\s+(?:more\s+)?(\p{L}{3,}))`,
   "giu",
 );
 

@@ -13,6 +13,7 @@ import { type Span, piecesOf } from "./spans";
 import { MARKER, SENTENCE, CLAUSE } from "./pieces";
 import { headed, dashed } from "./statement/headed";
 import { findDay } from "./dates";
+import { joined } from "./statement/joined";
 import { readStatement } from "./statement";
 import { calmed } from "./long";
 
@@ -73,7 +74,7 @@ class OrderReader implements OrderReading {
     const line = this.withoutEarliest(whole);
     const marker = MARKER.exec(line.text)?.[0].length ?? 0;
     const before = this.order.lines.length;
-    for (const sentence of piecesOf(line.text.slice(marker), line.start + marker, SENTENCE))
+    for (const sentence of joined(this, piecesOf(line.text.slice(marker), line.start + marker, SENTENCE)))
       for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE))
         for (const part of headed(this, clause).flatMap((c) => dashed(this, c))) this.readClause(part, before);
   }

@@ -85,6 +85,8 @@ export interface DoubtDetails {
   WHICH_FORM: { pattern: string; before: string; usual: string };
   /** “… all barbless”, behind one of several lines: is it wished of that one, or of all? */
   WISH_OF_ALL: { words: string };
+  /** “Same again in black”, beneath several rows of a fly: once more the last of them, or all `count`? */
+  SAME_OF_WHICH: { words: string; count: number };
   /** A number that is neither size nor quantity. */
   WHAT_NUMBER: { words: string };
   /** A column of a table that could hold two things. */

@@ -28,7 +28,7 @@ const rules = [
   ),
   rule(
     "leadFree",
-    "(?:no|without) lead(?:\\s+(?:on|in)\\s+(?:anything|everything|any(?:\\s+of\\s+(?:them|these))?|all(?:\\s+of\\s+(?:them|these))?))?|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei",
+    "(?:no|without) lead(?:\\s+(?:on|in)\\s+(?:anything|everything|any(?:\\s+of\\s+(?:them|these))?|all(?:\\s+of\\s+(?:them|these))?)|\\s+(?:anywhere|at\\s+all|whatsoever|whatever))?|nothing\\s+(?:with\\s+lead|leaded)|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei",
   ),
   rule(
     "sparse",
@@ -94,6 +94,7 @@ const rules = [
     "own",
     `(?:(?:tied|dressed|gebunden)\\s+)(?:a\\s+(?:little|bit)\\s+|slightly\\s+|extra\\s+|very\\s+|etwas\\s+)?(?:short(?:er)?|long(?:er)?|small(?:er)?|large(?:r)?|big(?:ger)?|low|high|tight|loose|kurz|lang|klein|groß)|(?:a\\s+(?:little|bit)\\s+|slightly\\s+|extra\\s+|very\\s+)?(?:short(?:er)?|long(?:er)?|thick(?:er)?|thin(?:ner)?|small(?:er)?|larger?|bigger|big|wide(?:r)?|narrow(?:er)?|lange|kurze|dicke|dünne)\\s+(?:${PART})`,
   ),
+  rule("own", "(?:tied|dressed)\\s+on\\s+(?:[a-z][a-z-]*\\s+){1,3}hooks?"),
   rule(
     "own",
     "(?:(?:tied|dressed) )?(?:on )?(?:(?:heavy|light|fine|strong|standard|extra\\s+strong|stout)[- ](?:wire|gauge)(?:\\s+hooks?)?|(?:strong|heavy|fine|light)\\s+hooks?)",
@@ -114,7 +115,7 @@ const rules = [
   rule("own", "standing order|(?:every|each) (?:season|year|spring)|dauer(?:auftrag|bestellung)|jedes jahr"),
   rule(
     "rush",
-    "rush(?: order)?|urgent(?:ly)?|asap|as (?:soon|quickly|fast) as (?:possible|you can)(?: but)?|priority|eilig|dringend|eilt|so bald wie möglich",
+    "rush(?: order)?|urgent(?:ly)?|asap|(?:as )?(?:soon|quickly|quick|fast) as (?:possible|you (?:possibly )?can)(?: but)?|priority|eilig|dringend|eilt|so bald wie möglich",
   ),
 ];
 

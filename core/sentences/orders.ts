@@ -38,6 +38,7 @@ const sentences: Sentences<DoubtDetails> = {
   WHICH_COLOUR: (d) => `Which colour of ${d.pattern}?`,
   WHICH_FORM: (d) => `${d.pattern} was ${d.before} in the line before; usually it is ${d.usual}. Which here?`,
   WISH_OF_ALL: (d) => `Is “${d.words}” wished of this line alone, or of all of them?`,
+  SAME_OF_WHICH: (d) => `Is “${d.words}” the row before once more, or all ${d.count} of that fly?`,
   WHAT_NUMBER: (d) => `What is ${d.words}? Quantity and size are there already.`,
   TABLE_UNCLEAR: (d) => `The column with ${d.column} in it has no unit. Are they dozens or single flies?`,
   ROW_TOO_LONG: (d) =>

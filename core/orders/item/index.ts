@@ -14,8 +14,8 @@ import { inHalves, takeHalves } from "./halves";
 import { numberOf } from "../numbers";
 import { findWish } from "../wishes";
 
-/** “the same but in 16” */
-const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?\s+but(?=\s+(?:in|on)(?!\p{L}))/iu;
+/** “the same but in 16”, “same but brown” */
+const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?,?\s+but(?=\s+[\p{L}#\uE000])/iu;
 
 const EACH =
   /(?<!\p{L})(?:(?:(?:in|of)\s+)?(?:each|every)\s+size|(?:in\s+|von\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;
@@ -34,9 +34,9 @@ const USUAL_HOOKS =
 const REST_USUAL =
   /(?<=[,;(]\s*)(?:(?:and|und)\s+)?(?:(?:der|die|den|the|all\s+the)\s+)?(?:rest|übrigen|others)\s+(?:mit(?:\s+widerhaken)?|normal|barbed|with(?:\s+barbs?)?|on\s+(?:normal|ordinary|standard)\s+hooks)(?=\s*(?:[).;,]|$))/iu;
 
-/** “we're after some …”, “before the season kicks off”: courtesy that is made of words which could mean more. */
+/** “we're after some …”, “any chance of …”, “over the weekend”: courtesy made of words that could mean more. */
 const AFTER =
-  /(?<!\p{L})(?:(?:we(?:'|’)?re|we\s+are|i(?:'|’)?m|i\s+am)\s+(?:now\s+)?|now\s+)after(?!\p{L})(?:\s+some)?/iu;
+  /(?<!\p{L})(?:(?:(?:we(?:'|’)?re|we\s+are|i(?:'|’)?m|i\s+am)\s+(?:now\s+)?|now\s+)after(?!\p{L})(?:\s+some)?|(?:is\s+there\s+)?any\s+chance\s+(?:of|for)|(?:over|at)\s+the\s+weekend|(?:vom|von\s+(?:de[nmr]|eure[nmr]|ihre[nmr]))(?=\s*\uE000))(?!\p{L})/iu;
 
 /** “The same in 12 but unweighted”: what stands behind it is read already. */
 const BUT = /(?<!\p{L})(?<!(?<!\p{L})same\s+)(?:but|aber|jedoch)(?=\s+\uE000)/iu;

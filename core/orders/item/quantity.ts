@@ -17,7 +17,11 @@ const MARKED = /#\s?\d{1,2}(?:\/0)?s?(?!\d)/u;
 export function takeQuantity(stretch: Stretch, quantity: Quantity, line: ReadLine): void {
   if (quantity.doubt) line.doubts.push(quantity.doubt);
   if (quantity.flies !== undefined)
-    line.understood.push({ field: "quantity", at: quantity.at, label: dozensText(quantity.flies) });
+    line.understood.push({
+      field: "quantity",
+      at: quantity.at,
+      label: (quantity.inTurn ?? [quantity.flies]).map(dozensText).join(", "),
+    });
   stretch.takeOut(quantity.at);
 }
 

@@ -12,7 +12,7 @@ const HALF_AND =
 
 /** “half of them 14s and half 16s”: the sizes stay to be read. */
 const HALF_SIZES =
-  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:(?:in|on)\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))?\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
+  /(?<!\p{L})(?:half|hälfte)(?:\s+(?:of\s+(?:them|these|those)|davon))?(?=\s+(?:(?:in|on)\s+)?(?:size\s+)?#?\d{1,2}(?:\/0)?(?:'?s)?\s*(?:,|(?:,\s*)?(?:and|und|&))?\s+(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L}))/iu;
 
 const OTHER_HALF = /(?<!\p{L})(?:the\s+other\s+|die\s+andere\s+)?(?:half|hälfte)(?!\p{L})/iu;
 
@@ -89,9 +89,13 @@ export function spread(
   s.spreadBefore = { sizes: all, variants, forms };
   s.goneThrough = goneOn(s, line, s.spreadBefore);
   s.before = line;
+  const after = quantity?.at[1] ?? line.at[0];
+  const inTurn = quantity?.inTurn;
+  const isInTurn = inTurn !== undefined && inTurn.length === count && [all, variants].some((of) => of.length === count);
+  if (inTurn && !isInTurn)
+    ask(line, "quantity", [after, after], { code: "SHARED_HOW", details: { words: sizes?.words ?? "", count } }, []);
   if (count === 1) return [line];
   const flies = line.flies;
-  const after = quantity?.at[1] ?? line.at[0];
   if (how === undefined || flies === undefined) {
     if (flies !== undefined) askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : namesOf(draft));
     return [line];
@@ -107,7 +111,11 @@ export function spread(
         all.flatMap((size) => variants.map((variant) => ({ ...line, form, size, variant, flies: share }))),
       );
   s.before = lines[lines.length - 1];
-  return lines.map((l, i) => (i === 0 ? l : { ...l, understood: [], doubts: [] }));
+  return lines.map((l, i) => ({
+    ...l,
+    ...(isInTurn && { flies: inTurn[i] ?? share }),
+    ...(i > 0 && { understood: [], doubts: [] }),
+  }));
 }
 
 const namesOf = ({ colours, forms = [] }: Draft): string =>

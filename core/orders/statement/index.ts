@@ -8,6 +8,7 @@ import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
 import { parted, inParts } from "./parts";
 import { giveBack, giveAhead } from "../headings";
 import { wishedOfAll, wishedOfEach } from "./wishes";
+import { apart } from "./apart";
 import { isOneItem, readLoose } from "./loose";
 import { findWish } from "../wishes";
 import { withoutTakenBack } from "../takenBack";
@@ -47,9 +48,9 @@ const SUM_OF_MONEY =
 
 export function readStatement(o: OrderReading, clause: Span, before: number): void {
   if (askOtherOrder(o, clause)) return;
-  const same = sameAhead(o, clause);
-  if (same) {
-    for (const part of same) readStatement(o, part, before);
+  const several = sameAhead(o, clause) ?? apart(o, clause);
+  if (several) {
+    for (const part of several) readStatement(o, part, before);
     return;
   }
   const stretch = new Stretch(clause.text, clause.start);
@@ -71,7 +72,7 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
   if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
     const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };
     const isSame = atEnd !== undefined || SAME_IN.test(clause.text) || SAME_BEHIND.test(clause.text);
-    o.order.lines.push(...asBefore(o, o.items.read(stretch, as), isSame));
+    o.order.lines.push(...asBefore(o, o.items.read(stretch, as), clause, isSame));
     return;
   }
   if (quantities.length > 0) {

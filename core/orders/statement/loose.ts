@@ -15,6 +15,7 @@ import { findWish } from "../wishes";
 import { numberOf } from "../numbers";
 import { LEAST_SPELLED } from "../item/quantity";
 import { comesIn } from "../sizes";
+import { rangeOf } from "../item/draft";
 import type { ReadLine } from "../types";
 
 const BEGINS_WITH_NUMBER =
@@ -60,7 +61,7 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
   takeQuoted(o, stretch, before);
   if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
   if (takeWish(o, stretch, before)) return;
-  if (takeDatedWish(o, chunk, before) || takeFormOfAll(o, stretch)) return;
+  if (takeDatedWish(o, chunk, before) || takeFormOfAll(o, stretch) || takeKindOfThese(o, stretch, before)) return;
   if (fillsSizes(o, chunk, before)) return;
   const isFly = namesFly(o, stretch) || isSizeOfBefore(o, stretch) || isCountOfBefore(o, chunk);
   if (isFly) {
@@ -142,6 +143,31 @@ function takeFormOfAll(o: OrderReading, stretch: Stretch): boolean {
   o.order.lines.forEach((l, i) => (l.form = forms[i]?.id));
   for (const w of words) o.order.understood.push({ field: "form", at: [w.start, w.end], label: said });
   return true;
+}
+
+/**
+ * “… a dozen Bailiffs in 12. Claret.”, “… olive, 14. Weighted.”: a colour or a weight that stands alone is that of the
+ * flies of its line of the text, where none of them says one and each comes in it.
+ */
+function takeKindOfThese(o: OrderReading, stretch: Stretch, before: number): boolean {
+  const words = stretch.words();
+  const said = fold(words.map((w) => plainColour(w.text)).join(" "));
+  const lines = o.order.lines.slice(before);
+  const at = rangeOf(words);
+  const take = (field: "variant" | "form", named: ReadLine["form"][]): boolean => {
+    const isSaid = lines.some((l) => l.understood.some((u) => u.field === field));
+    if (said === "" || lines.length === 0 || isSaid || named.some((id) => id === undefined)) return false;
+    lines.forEach((line, i) => {
+      line[field] = named[i];
+      line.doubts = line.doubts.filter((d) => d.code !== (field === "variant" ? "WHICH_COLOUR" : "WHICH_FORM"));
+    });
+    o.order.understood.push({ field, at, label: said });
+    return true;
+  };
+  const flies = lines.map((l) => o.catalogue.patterns.find((p) => p.id === l.pattern));
+  const ids = (of: "variants" | "forms") =>
+    flies.map((p) => (p && p[of].length > 1 ? p[of].find((n) => fold(n.name) === said)?.id : undefined));
+  return take("variant", ids("variants")) || take("form", ids("forms"));
 }
 
 /** “He'd pick them up on March 6th”: a day and a wish, and courtesy. */

@@ -1,7 +1,7 @@
 import { type OrderReading, namesFlyIn } from "./reading";
-import type { ReadLine } from "../types";
+import type { Doubt, ReadLine } from "../types";
 import type { Span } from "../spans";
-import { quantitiesIn } from "../quantity";
+import { dozensText, quantitiesIn } from "../quantity";
 import { commaParts } from "../pieces";
 import { Stretch } from "../stretch";
 import { findExactly } from "../names";
@@ -33,17 +33,32 @@ export function sameAtEnd(o: OrderReading, { text, start }: Span): { at: [number
 
 /**
  * “3 dz #12, 2 dz #16”, and a line later “same again in brown”: all that the statement before told of its fly, in
- * another colour or size.
+ * another colour or size. Of rows, it could be the last alone, or all of them: that is asked.
  */
-export function asBefore(o: OrderReading, made: ReadLine[], isSame: boolean): ReadLine[] {
+export function asBefore(o: OrderReading, made: ReadLine[], clause: Span, isSame: boolean): ReadLine[] {
   const [one, another] = made;
-  const { lines } = o.statements.findLast((s) => s.lines[1] > s.lines[0]) ?? {};
-  const before = lines ? o.order.lines.slice(...lines) : [];
-  if (!isSame || !one || another || before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return made;
-  const says = (["size", "variant", "form"] as const).filter((f) => one.understood.some((u) => u.field === f));
+  if (!isSame || !one || another) return made;
+  const ahead = listBefore(o);
+  const list = ahead.length > 1 ? again(one, ahead) : undefined;
+  if (list) return list;
+  const isInRow = ahead[0] && !o.text.slice(ahead[0].at[1], clause.start).includes("\n");
+  const rows = isInRow || ahead.length > 1 || DITTO.test(clause.text) ? undefined : again(one, rowsBefore(o, one));
+  if (rows) one.doubts.push(ofWhich(o, clause, [one], rows));
+  return made;
+}
+
+const DITTO = /^\s*(?:and\s+|und\s+)?di?t+o/iu;
+
+/** What a line may tell anew of the fly before it. */
+const told = ["size", "variant", "form"] as const;
+
+/** All the lines before once more, in the colour, weight or size that this one tells; none where it tells none. */
+function again(one: ReadLine, before: readonly ReadLine[]): ReadLine[] | undefined {
+  if (before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return undefined;
+  const says = told.filter((f) => one.understood.some((u) => u.field === f));
   // Where none is said, a size beside others, or they differ in that already, it is of the last of them.
   const isOfLast = says.length === 0 || (says.length > 1 && says.includes("size"));
-  if (isOfLast || says.some((said) => new Set(before.map((l) => l[said])).size > 1)) return made;
+  if (isOfLast || says.some((said) => new Set(before.map((l) => l[said])).size > 1)) return undefined;
   // What the lines before have of it is no longer open.
   const known = { size: "WHICH_SIZE", variant: "WHICH_COLOUR", form: "WHICH_FORM" };
   const doubts = one.doubts.filter(
@@ -55,6 +70,58 @@ export function asBefore(o: OrderReading, made: ReadLine[], isSame: boolean): Re
     ...{ flies, size, variant, form, ...Object.fromEntries(says.map((said) => [said, one[said]])) },
     ...(i > 0 && { understood: [], doubts: [] }),
   }));
+}
+
+const isNamed = (l: ReadLine): boolean => l.understood.some((u) => u.field === "pattern");
+
+/** What the statement before told; lines that go on with a fly of their line of the text belong to it. */
+function listBefore({ statements, order, text }: OrderReading): ReadLine[] {
+  const last = statements.findLast((s) => s.lines[1] > s.lines[0]);
+  if (!last) return [];
+  const inLine = statements.filter((s) => s.lines[1] > s.lines[0] && !text.slice(s.at[1], last.at[0]).includes("\n"));
+  const lines = order.lines.slice(inLine[0]?.lines[0] ?? last.lines[0], last.lines[1]);
+  const named = lines.slice(
+    Math.max(
+      0,
+      lines.findLastIndex((l) => isNamed(l) || SAME_IN.test(l.text)),
+    ),
+  );
+  const own = order.lines.slice(...last.lines);
+  return own.length > named.length && own.every((l) => l.pattern === own[0]?.pattern) ? own : named;
+}
+
+/** The rows before, back to where another fly begins, or another size or colour where that is what one tells. */
+function rowsBefore({ order }: OrderReading, one: ReadLine): ReadLine[] {
+  const last = order.lines.at(-1);
+  const isAlike = (l: ReadLine): boolean =>
+    l.pattern === last?.pattern && told.every((f) => !one.understood.some((u) => u.field === f) || l[f] === last?.[f]);
+  return order.lines.slice(order.lines.findLastIndex((l) => !isAlike(l)) + 1).filter((l) => l.flies !== undefined);
+}
+
+/** Asked with both answers written out. */
+function ofWhich(o: OrderReading, clause: Span, last: readonly ReadLine[], all: readonly ReadLine[]): Doubt {
+  const { patterns } = o.catalogue;
+  const written = ({ flies = 0, pattern, size, variant, form }: ReadLine): string => {
+    const fly = patterns.find((p) => p.id === pattern);
+    const names = [
+      fly?.name,
+      size === undefined ? undefined : `#${size}`,
+      (fly?.variants.length ?? 0) > 1 ? fly?.variants.find((v) => v.id === variant)?.name : undefined,
+      (fly?.forms.length ?? 0) > 1 ? fly?.forms.find((f) => f.id === form)?.name : undefined,
+    ];
+    return `${dozensText(flies)} ${names.filter(Boolean).join(" ")}`;
+  };
+  const answer = (lines: readonly ReadLine[]) => lines.map(written).join("; ");
+  return {
+    field: "quantity",
+    code: "SAME_OF_WHICH",
+    details: { words: clause.text, count: all.length },
+    at: [clause.start, clause.end],
+    candidates: [
+      { label: answer(last), text: answer(last) },
+      { label: answer(all), text: answer(all) },
+    ],
+  };
 }
 
 /** “and the same in 16, 4 dz Slate Wisp 12”: the same ends where the part begins that tells another fly's number. */

@@ -44,4 +44,4 @@ export function askUnknown(o: OrderReading, chunk: Span): void {
 
 /** A sentence begins so, and no name of a customer. */
 const TELLS =
-  /^(?:need|deliver|please|send|ship|want|would|could|can|may|we|i|they|it|if|and|but|also|these|those|let|make|thanks|bitte|wir|ich|wenn|und|aber|auch|liefer\w*|schick\w*)(?!\p{L})/iu;
+  /^(?:no|not|without|nothing|kein\p{L}*|ohne|need|deliver|please|send|ship|want|would|could|can|may|we|i|they|it|if|and|but|also|these|those|let|make|thanks|bitte|wir|ich|wenn|und|aber|auch|liefer\w*|schick\w*)(?!\p{L})/iu;
