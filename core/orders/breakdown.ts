@@ -70,7 +70,7 @@ const DASH_BEFORE = /\s[-–]\s*$/u;
 const SIZE_AHEAD = String.raw`(?:in\s+|of\s+)?(?:the\s+)?(?:sizes?\s*|#|no\.?\s*|gr\.?\s*)?(\d{1,2}(?:\/0)?)(?:'?s)?(?![\p{L}\d])`;
 /** A number without a unit before a word, or before “in 14”. */
 const BARE = new RegExp(
-  String.raw`(?<![\p{L}\d#/.,½¼¾-])(${NUMBER})\s+(?:(?:x|×|in|of|with|mit)\s+)?(?:the\s+)?(?:(\p{L}{3,})|(?<=\s(?:in|x|×|of)\s+(?:the\s+)?)(?=${SIZE_AHEAD}))`,
+  String.raw`(?<![\p{L}\d#.,½¼¾-]|(?<!\p{L})/)(${NUMBER})\s+(?:(?:x|×|in|of|with|mit)\s+)?(?:the\s+)?(?:(\p{L}{3,})|(?<=\s(?:in|x|×|of)\s+(?:the\s+)?)(?=${SIZE_AHEAD}))`,
   "giu",
 );
 

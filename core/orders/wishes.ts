@@ -112,6 +112,10 @@ const rules = [
     "own",
     "(?:(?:\\d{1,3}|an?|one|two|three|four|five|six|ten|ein|zwei|drei|vier)\\s+(?:(?:dz|doz|dozen|dutzend)\\s+)?)(?:each|every|per|pro|jede)\\s+(?:week|month|fortnight|woche|monat)",
   ),
+  rule(
+    "own",
+    "(?:(?:ship|send|deliver|post)\\s+(?:(?:them|it|everything|all)\\s+)?)?(?:when(?:ever)?|as\\s+soon\\s+as)\\s+(?:(?:they(?:'re|\\s+are)|it(?:'s|\\s+is))\\s+)?ready",
+  ),
   rule("own", "standing order|(?:every|each) (?:season|year|spring)|dauer(?:auftrag|bestellung)|jedes jahr"),
   rule(
     "rush",

@@ -30,6 +30,10 @@ const OF_SIZES = /size|größe/iu;
 const USUAL_HOOKS =
   /(?<!\p{L})(?:(?:on|in|auf|with|mit)\s+)?(?:the\s+)?(?:normal(?:en?)?|ordinary|standard|usual|barbed|regular)(?:\s+(?:hooks?|ones?|haken))?(?!\p{L})/iu;
 
+/** “a dozen with a red throat, a dozen plain”: nothing of what was wished of those before. */
+const PLAIN =
+  /(?<!\p{L})(?:plain|without|ohne|as\s+(?:usual|normal)|(?:the\s+)?(?:normal|usual|standard)(?:\s+(?:ones?|way|dressing))?)\s*(?=[.!]?\s*$)/iu;
+
 /** “…, 2 Dtzd 14 ohne Widerhaken, Rest mit”: the others are as they always are. */
 const REST_USUAL =
   /(?<=[,;(]\s*)(?:(?:and|und)\s+)?(?:(?:der|die|den|the|all\s+the)\s+)?(?:rest|übrigen|others)\s+(?:mit(?:\s+widerhaken)?|normal|barbed|with(?:\s+barbs?)?|on\s+(?:normal|ordinary|standard)\s+hooks)(?=\s*(?:[).;,]|$))/iu;
@@ -45,7 +49,8 @@ const BUT = /(?<!\p{L})(?<!(?<!\p{L})same\s+)(?:but|aber|jedoch)(?=\s+\uE000)/iu
 const OCCASION =
   /(?<!\p{L})(?:for|zum|zur|für\s+die)\s+(?:the\s+)?(?:opening|start|(?:(?:new|coming|next)\s+)?season|(?:neue\s+)?saison|eröffnung)(?=\s+(?:we|i|please|could|can|wir|ich|bitte|brauch\p{L}*|hätt\p{L}*)(?!\p{L}))/iu;
 
-const ASSORTED = /(?<!\p{L})(?:assorted|mixed|all colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
+const ASSORTED =
+  /(?<!\p{L})(?:assorted|mixed|all(?:\s+of)?(?:\s+(?:the|its))?(?:\s*\uE000+)?\s+colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 /** “all four colours”, of a fly that comes in so many. */
 const ALL_SO_MANY =
   /(?<!\p{L})(?:of\s+)?(?:all|alle)\s+(?:(?:of\s+)?(?:the|its)\s+)?(two|three|four|five|six|zwei|drei|vier|fünf|sechs|\d)\s+(?:colou?rs|farben)(?!\p{L})/iu;
@@ -97,9 +102,10 @@ export class ItemReader implements ItemState {
     if (draft.isNamed && draft.pattern) dropNameWords(stretch, draft.pattern);
     const isUsualHook =
       this.before?.wishes.some((w) => w.kind === "barbless") === true && stretch.take(USUAL_HOOKS) !== undefined;
+    const isPlain = this.takePlain(stretch, draft);
     // What is wished of a part of a quantity is of no other.
     if (!draft.isNamed && this.before?.pattern === line.pattern && !this.isBeforePart)
-      line.wishes.push(...(isUsualHook ? [] : carried(this.before, line)));
+      line.wishes.push(...(isUsualHook || isPlain ? [] : carried(this.before, line)));
     const halves = takeHalves(stretch, draft);
     if (halves) draft.formSaid = true;
     if (halves) line.form = halves[0].id;
@@ -118,7 +124,7 @@ export class ItemReader implements ItemState {
     if (draft.pattern) takeNames(this, stretch, draft, draft.pattern);
     takeQuantityless(this, stretch, draft, quantity, eachOf?.at[0]);
     draft.sizes ??= takeSizes(stretch, draft.pattern?.sizes);
-    settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook);
+    settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook || isPlain);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
     if (eachColour) inEachColour(this, draft);
     if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = coloursSoFar(this, draft.pattern);
@@ -136,6 +142,15 @@ export class ItemReader implements ItemState {
     if (part && made.length !== parts && line.doubts.length === 0)
       ask(line, "quantity", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
     return made;
+  }
+
+  /** Whether a line is of the fly before it, without what was wished of that. */
+  private takePlain(stretch: Stretch, { line, isNamed }: Draft): boolean {
+    const { before } = this;
+    if (isNamed || !before || before.pattern !== line.pattern || before.wishes.length === 0) return false;
+    const plain = stretch.take(PLAIN);
+    if (plain) line.understood.push({ field: "wish", at: plain.at, label: "as usual" });
+    return plain !== undefined;
   }
 }
 
