@@ -34,6 +34,8 @@ const ways: readonly ((counted: Counted) => Breakdown | undefined)[] = [
   toldInAll,
   someOfEach,
   summedUp,
+  toldByTotal,
+  inFractions,
   partOf,
   withTheRest,
   brokenBySize,
@@ -167,7 +169,8 @@ const IN_ALL =
   /^\s*(?:of\s+(?:flies|them|these)|flies|fliegen)?\s*,?\s*(?:in\s+(?:total|all)|altogether|all\s+told|insgesamt|zusammen)(?!\p{L})(?:\s*,?\s*(?:(?:made|split|divided)\s+(?:up\s+)?(?:as|of|into|like)(?:\s+(?:follows|this))?|as\s+follows|being|namely))?\s*:?/iu;
 const SO_AHEAD =
   /(?:\s[-–]\s*|[,;(]\s*)?(?:(?:so|that(?:'|’)?s|that\s+is|making|makes|which\s+(?:is|makes)|macht|also|=)\s+)+$/iu;
-const SIZES_TOLD = /(?<![\p{L}\d])#?\d{1,2}(?:\/0)?(?:\s*(?:,|and|und|&|\/)\s*#?\d{1,2}(?:\/0)?)+(?![\p{L}\d])/iu;
+const SIZES_TOLD =
+  /(?<![\p{L}\d])#?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|and|und|&|\/)\s*#?\d{1,2}(?:\/0)?)+|(?:\s*[-–]\s*#?\d{1,2}){2,})(?![\p{L}\d])/iu;
 
 /**
  * A quantity that only says what the others come to: it counts nothing itself. Of one other in several sizes it says
@@ -192,7 +195,8 @@ function toldInAll({ text, start, quantities }: Counted): Breakdown | undefined 
   return undefined;
 }
 
-const EACH_BESIDE = /^\s*(?:of\s+)?(?:each|every|apiece|ea\.?|je(?:weils)?)(?!\p{L})/iu;
+const EACH_BESIDE =
+  /^\s*(?:(?:(?:of|in)\s+)?(?:each|every|apiece|ea\.?|je(?:weils)?)|(?:per|a)\s+(?:size|colou?r)|pro\s+(?:größe|farbe))(?!\p{L})/iu;
 const EACH_BEFORE = /(?<!\p{L})(?:each|je(?:weils)?)\s+$/iu;
 /**
  * “3 dz Boathouse Sedge: 12 tan, 14 tan, 14 grey – a dozen of each”: so many of each size, or of each size in its
@@ -228,7 +232,7 @@ function sizesFromTo(text: string): number | undefined {
   return a && b ? sizesBetween({ from: a, to: b }).length : undefined;
 }
 const BARE_EACH = new RegExp(
-  String.raw`(?<=(?:^|[\s,;:(]))(${NUMBER})\s+(?:of\s+)?(?:each|every|apiece)(?!\p{L})`,
+  String.raw`(?<=(?:^|[\s,;:(]))(${NUMBER})\s+(?:(?:(?:of|in)\s+)?(?:each|every|apiece)|(?:per|a)\s+(?:size|colou?r)|pro\s+(?:größe|farbe))(?!\p{L})`,
   "iu",
 );
 /** “ten dozen, sizes 10 and 12, sixty of each”: flies, where so many make up the whole and dozens do not. */
@@ -273,6 +277,66 @@ function summedUp({ text, start, quantities }: Counted): Breakdown | undefined {
   if (others.some((q) => !parts.some((p) => p.at[0] === q.at[0]))) return undefined;
   if (parts.length < 2 || sumOf(parts) !== total.flies) return undefined;
   return { parts, words: [total.at[0], start + from - 1], label: `${dozensText(total.flies)} in all` };
+}
+
+const TOTAL_AHEAD =
+  /(?<!\p{L})(?:(?:in\s+)?total|altogether|in\s+all|sum|makes|gesamt|insgesamt|zusammen|summe)\s*[:=]?\s*$/iu;
+/** “14 x 2, 16 x 4, total 6 dz”: what all come to says what the numbers count. */
+function toldByTotal({ text, start, quantities }: Counted): Breakdown | undefined {
+  const total = quantities.at(-1);
+  const others = quantities.slice(0, -1);
+  const lead = TOTAL_AHEAD.exec(text.slice(0, (total?.at[0] ?? start) - start));
+  if (!lead || total?.flies === undefined || others.length === 0) return undefined;
+  const numbers = others.map((q) =>
+    q.doubt?.code === "DOZENS_OR_FLIES"
+      ? numberOf(/\d+/.exec(text.slice(q.at[0] - start, q.at[1] - start))?.[0] ?? "")
+      : undefined,
+  );
+  const unit = [12, 1].find((u) => numbers.reduce<number>((sum, n) => sum + (n ?? NaN) * u, 0) === total.flies);
+  if (unit === undefined) return undefined;
+  return {
+    parts: others.map((q, i) => ({ at: q.at, flies: (numbers[i] ?? NaN) * unit })),
+    words: [start + lead.index, total.at[1]],
+    label: `${dozensText(total.flies)} in all`,
+  };
+}
+
+const FRACTION =
+  /(?<![\p{L}\d/])(?:(an?|one|two|three|eine?|zwei|drei)\s+)?(half|third|quarter|fifth|hälfte|drittel|viertel|fünftel)s?(?:\s+of\s+(?:them|these|those))?(?!\p{L})(?=\s+\p{L}|\s+#?\d)|(?<![\d/])([1-4])\/([2-5])(?![\d/])(?=\s+\p{L})/giu;
+const ofWhole: Record<string, number> = {
+  half: 2,
+  hälfte: 2,
+  third: 3,
+  drittel: 3,
+  quarter: 4,
+  viertel: 4,
+  fifth: 5,
+  fünftel: 5,
+};
+/** “12 dz: a third olive 14, a third brown 14, a third black 16”, “two thirds weighted, a third unweighted”. */
+function inFractions({ text, start, quantities, catalogue }: Counted): Breakdown | undefined {
+  const [total, another] = quantities;
+  if (total?.flies === undefined || another) return undefined;
+  const all = total.flies;
+  const found = allOf(FRACTION, text).filter((m) => start + m.index >= total.at[1]);
+  const parts = found.map((m): Quantity => {
+    const [, count = "one", part = "", over, under] = m;
+    const of = under === undefined ? ofWhole[part.toLowerCase()] : Number(under);
+    const share = (over === undefined ? (numberOf(count) ?? NaN) : Number(over)) / (of ?? NaN);
+    return {
+      at: [start + m.index, start + m.index + m[0].length],
+      flies: Math.round(all * share * 1e6) / 1e6,
+      isPart: true,
+    };
+  });
+  const says = (words: string): boolean => /#?\d/.test(words) || tellsApart(words, catalogue);
+  const areTold = parts.every((p, i) =>
+    says(text.slice(p.at[1] - start, (parts[i + 1]?.at[0] ?? start + text.length) - start)),
+  );
+  const isWhole = parts.length > 1 && sumOf(parts) === all && parts.every((p) => Number.isInteger(p.flies));
+  // Two halves are read by the words between them.
+  if (!isWhole || !areTold || parts.every((p) => p.flies === all / 2)) return undefined;
+  return inAll(quantities, parts);
 }
 
 const THE_REST =

@@ -40,7 +40,7 @@ const LEADS =
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
 
 const LED_BY =
-  /(?<!\p{L})(?:(?:please\s+)?(?:send|ship|deliver)|for|from|customer:?|client:?|account:?|für|von|kunde:?)\s+(?:the\s+|di?en?\s+|das\s+)?(?:(?:(?:angel|fliegen)?(?:laden|geschäft|verein)|shop|store|club|lodge)\s+)?$/iu;
+  /(?<!\p{L})(?:(?:please\s+)?(?:send|ship|deliver)|for|from|customer:?|client:?|account:?|für|von|kunde:?)\s+(?:the\s+|di?en?\s+|das\s+)?(?:(?:(?:angel|fliegen)?(?:laden|geschäft|verein)|shop|store|club|lodge|mrs?\.?|ms\.?|herrn?|frau)\s+)?$/iu;
 /** Words of many names: none of them is a name by itself. */
 const COMMON =
   /^(?:fly|flies|club|lodge|shop|store|tackle|house|water|lake|river|camp|guides?|guiding|outfitters?|anglers?|angling|society|hotel|inn|team|company|club|laden|verein|haus|season|spring|summer|autumn|winter|north|south|east|west|three|old|new|great)$/;

@@ -135,6 +135,7 @@ export class ItemReader implements ItemState {
     if (eachOf && OF_SIZES.test(eachOf.words) && !draft.sizes && draft.pattern)
       this.goneThrough = { sizes: sizesSoFar(this, draft.pattern.id), variants: [line.variant], forms: [line.form] };
     if (eachOf) settleEach(this, draft, eachOf.at);
+    if (eachOf) askOne(stretch, line, eachOf.at[0]);
     const shared = spread(this, draft, each, quantity);
     const made = halves ? inHalves(shared, halves) : shared;
     this.isBeforePart = quantity?.isPart === true;
@@ -158,6 +159,15 @@ export class ItemReader implements ItemState {
 function takeAllOf(stretch: Stretch, { pattern }: Draft, colours: RegExp): ReturnType<Stretch["take"]> {
   const said = stretch.find(colours);
   return said && numberOf(said.groups[1] ?? "") === pattern?.variants.length ? stretch.take(colours) : undefined;
+}
+
+/** “3 dz …, one per size”: what “one” counts, where that did not come to the whole. */
+function askOne(stretch: Stretch, line: ReadLine, eachAt: number): void {
+  const one = /(?<!\p{L})(?:one|eine?[ns]?)\s+$/iu.exec(stretch.text.slice(0, eachAt - stretch.start));
+  if (!one) return;
+  const at: [number, number] = [stretch.start + one.index, eachAt];
+  const isOpen = stretch.left.slice(one.index, one.index + 3) === one[0].slice(0, 3);
+  if (isOpen) ask(line, "rest", at, { code: "NOT_UNDERSTOOD", details: { words: one[0].trim() } }, []);
 }
 
 /** Each that the order has of that fly, where it has several. With several sizes it is not said how they go. */
