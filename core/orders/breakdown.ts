@@ -39,6 +39,7 @@ const ways: readonly ((counted: Counted) => Breakdown | undefined)[] = [
   partOf,
   withTheRest,
   brokenBySize,
+  brokenByColour,
   brokenDown,
 ];
 
@@ -386,6 +387,30 @@ function brokenBySize({ text, start, quantities }: Counted): Breakdown | undefin
     const count = (one === SIZED ? m[2] : m[1]) ?? "";
     const at = start + colon + 1 + m.index + (one === SIZED ? m[0].length - count.length : 0);
     return { at: [at, at + count.length], flies: (numberOf(count) ?? NaN) * each, isPart: true };
+  });
+  return sumOf(parts) === total.flies ? inAll(quantities, parts) : undefined;
+}
+
+const SHADED = String.raw`(\p{L}[\p{L}-]+)\s*(?:[-–:x×=]\s*)?(?<=[\s:x×=–-])(\d{1,3})(?![\d/])`;
+const COLOURS_AND_COUNTS = new RegExp(
+  String.raw`(?<=[:(]\s{0,2})${SHADED}(?:\s*(?:,|;|/|and|und|&)\s*${SHADED})+(?=\s*(?:[).,;]|$))`,
+  "iu",
+);
+/** “6 doz Harbour Nymph 14, as follows: olive 3, brown 2, black 1”: colours, and how many of each, that add up. */
+function brokenByColour({ text, start, quantities, catalogue }: Counted): Breakdown | undefined {
+  const [total, another] = quantities;
+  const list = total ? COLOURS_AND_COUNTS.exec(text.slice(total.at[1] - start)) : null;
+  if (total?.flies === undefined || another || !list) return undefined;
+  const { isColour } = wordsOfFlies(catalogue.patterns);
+  const from = total.at[1] + list.index;
+  const each = isInDozens(text.slice(total.at[0] - start, total.at[1] - start)) ? 12 : 1;
+  const items = allOf(new RegExp(SHADED, "giu"), list[0]);
+  if (!items.every((m) => isColour(m[1]))) return undefined;
+  // A part begins with its colour, and its number stands behind that.
+  const parts = items.map((m): Quantity => {
+    const count = m[2] ?? "";
+    const at = from + m.index + m[0].length - count.length;
+    return { at: [at, at + count.length], flies: Number(count) * each, isPart: true };
   });
   return sumOf(parts) === total.flies ? inAll(quantities, parts) : undefined;
 }

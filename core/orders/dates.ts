@@ -227,7 +227,7 @@ const ways: Way[] = [
   },
   { source: String.raw`(?:tomorrow|morgen)(?!\p{L})`, read: (_g, t) => ahead(1, "d", noon(t)) },
   {
-    source: String.raw`(?:kw|week no\.?)\s*(\d{1,2})(?!\d)`,
+    source: String.raw`(?:(?:in|during)\s+)?(?:kw|(?:calendar\s+)?week(?:\s+no\.?)?)\s*(\d{1,2})(?!\d|\s*(?:dz|doz|dtz|flies|x\s))`,
     read: (g, t) => weekOf(Number(g[1]), t),
   },
 ];
@@ -259,7 +259,7 @@ function weekOf(n: number, today: string): DayRead | undefined {
   return { day: now >= today ? now : friday(noon(`${Number(today.slice(0, 4)) + 1}-07-01`)) };
 }
 
-const BEFORE = String.raw`(?:(?:all|everything|alles)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive(?:\s+(?:with|at)\s+(?:us|me))?|reach\s+(?:us|me))|(?:ship(?:ped)?|send|sent|post(?:ed)?|dispatch(?:ed)?|deliver(?:ed)?)(?=\s+(?:by|before|no\s+later|not\s+later|bis)(?!\p{L}))|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:on or before|by or before|no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+const BEFORE = String.raw`(?:(?:all|everything|alles)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive(?:\s+(?:with|at)\s+(?:us|me))?|reach\s+(?:us|me))|(?:ship(?:ped)?|send|sent|post(?:ed)?|dispatch(?:ed)?|deliver(?:ed)?)(?=\s+(?:by|before|no\s+later|not\s+later|bis)(?!\p{L}))|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|(?:date\s+)?needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:on or before|by or before|no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
 /** What every way to say a day has: figures with a sign between, or the name of a month, a day, a feast or a span. */
 const mayBeDay = new RegExp(
   String.raw`\d\s?[./-]\s?\d|${longest(months)}|${longest(days)}|easter|ostern|friday|freitag|whit|pentecost|pfingst|christmas|weihnacht|tomorrow|morgen|day|week|month|tag|woche|monat|kw`,

@@ -67,6 +67,7 @@ export class Heading {
   constructor(
     private readonly catalogue: Catalogue,
     private readonly order: ReadOrder,
+    private readonly text = "",
   ) {}
 
   /** A part of the text that is a day, a season or a customer and nothing else. */
@@ -252,6 +253,16 @@ export class Heading {
     order.understood.push({ field: "customer", at, label: customer.name });
   }
 
+  /** “Date: 22 April 2027”, in the head: when it was written, or when it is wanted, if that day is still to come. */
+  private daysInHead(): string[] {
+    const { order, text, catalogue } = this;
+    const heads = order.asides.filter((a) => a.why === "head").map((a) => text.slice(...a.at));
+    return heads.flatMap((head) => {
+      const read = findDay(head, catalogue.today)?.read;
+      return read && "day" in read && read.day > catalogue.today ? [read.day] : [];
+    });
+  }
+
   /**
    * Whom for, and when, if the text does not say.
    *
@@ -268,10 +279,13 @@ export class Heading {
         code: "WHEN_FOR",
         details: {},
         at: [end, end],
-        candidates: catalogue.seasons
-          .filter((s) => s.date > catalogue.today)
-          .slice(0, 2)
-          .map((s) => ({ label: s.name, text: `${behind}${s.name}` })),
+        candidates: [
+          ...this.daysInHead().map((day) => ({ label: day, text: `${behind}${day}` })),
+          ...catalogue.seasons
+            .filter((s) => s.date > catalogue.today)
+            .slice(0, 2)
+            .map((s) => ({ label: s.name, text: `${behind}${s.name}` })),
+        ],
       });
   }
 }

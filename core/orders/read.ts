@@ -37,7 +37,7 @@ class OrderReader implements OrderReading {
     this.unit = statedUnit(text);
     this.catalogue = this.unit ? { ...catalogue, unit: this.unit.unit } : catalogue;
     this.items = new ItemReader(this.catalogue);
-    this.heading = new Heading(catalogue, this.order);
+    this.heading = new Heading(catalogue, this.order, text);
   }
 
   read(): ReadOrder {

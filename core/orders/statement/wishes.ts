@@ -70,7 +70,8 @@ function wishFor(o: OrderReading, wish: Wish, before: number, called?: ReadLine[
 }
 
 const ALL = /^(?:all|alle[sn]?|both|beide[sn]?|everything|throughout|durchgehend)$/iu;
-const ALL_AHEAD = /(?<!\p{L})(?:(all|alle[sn]?|everything)|(?:both|beide[sn]?))(?:\s+(?:of\s+)?(?:them|these))?\s+$/iu;
+const ALL_AHEAD =
+  /(?<!\p{L})(?:(all|alle[sn]?|everything|(?:make|tie|dress|have|do|want|need|binden|bindet)\s+(?:them|these)(?:\s+all)?)|(?:both|beide[sn]?))(?:\s+(?:of\s+)?(?:them|these))?\s+$/iu;
 const ALL_BEHIND = /^\s*,?\s*(?:(all|alle[sn]?|throughout)|(?:both|beide[sn]?))(?!\p{L})(?!\s+(?:in|of|#|sizes?|\d))/iu;
 /**
  * “14 2 dz, 16 2 dz all barbless”: what the last line of a statement says of all is wished of each of them; behind a
@@ -89,9 +90,18 @@ export function wishedOfEach(o: OrderReading, made: readonly ReadLine[]): void {
       for (const line of made)
         if (policy) line.policy = policy;
         else line.wishes = [...new Set([...line.wishes, ...last.wishes.filter((w) => w.at[0] === at[0])])];
-    } else if (o.order.lines.length > made.length) askOfAll(o, last, at, ahead?.[0].length ?? 0);
+    } else if (isOfTwo && o.order.lines.length === 2) ofBoth(o, last, at);
+    else if (o.order.lines.length > made.length) askOfAll(o, last, at, ahead?.[0].length ?? 0);
   }
 }
+
+/** “…; 2 dz 18 olive, both sparse”: of the two lines that there are. */
+function ofBoth({ order, text }: OrderReading, last: ReadLine, at: [number, number]): void {
+  const wished = last.wishes.filter((w) => w.at[0] === at[0]);
+  for (const line of order.lines) line.wishes = [...new Set([...line.wishes, ...wished])];
+  last.doubts = last.doubts.filter((d) => d.code !== "NOT_UNDERSTOOD" || !TWO_ALONE.test(text.slice(...d.at)));
+}
+const TWO_ALONE = /^\s*(?:both|beide[sn]?)\s*$/iu;
 
 function askOfAll(o: OrderReading, line: ReadLine, wished: [number, number], ahead: number): void {
   const words = findWish(o.text.slice(...wished), 0)?.words ?? o.text.slice(...wished).trim();
