@@ -13,7 +13,7 @@ export const wordsOf = ({ text, start }: Span): Span[] =>
 
 const wordsIn = remembered((text): readonly Span[] =>
   allOf(/[^\s,;:|()\uE000]+/gu, text).flatMap((m) => {
-    const clean = m[0].replace(/^[.!?"'“”„*•·–-]+(?=\p{L}|#)/u, "").replace(/[.!?"'“”*]+$/u, "");
+    const clean = m[0].replace(/^[.!?"'“”„*•·–-]+(?=\p{L}|#)/u, "").replace(/[.!?"'“”*/]+$/u, "");
     const from = m.index + m[0].indexOf(clean);
     return clean === "" ? [] : [{ text: clean, start: from, end: from + clean.length }];
   }),

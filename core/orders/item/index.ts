@@ -14,6 +14,12 @@ import { inHalves, takeHalves } from "./halves";
 import { numberOf } from "../numbers";
 import { findWish } from "../wishes";
 
+/** “…; 3 dz 16 (same split)”: shared as the line before, which has to be said. */
+const SHARED_AS_BEFORE =
+  /(?<!\p{L})(?:same|gleiche[rn]?|selben)\s+(?:split|mix(?:ture)?|ratio|proportions?|shares?|division|verhältnis|mischung|aufteilung)(?!\p{L})/iu;
+
+const AS_ABOVE = /(?<!\p{L})(?:as\s+above|wie\s+oben)(?!\p{L})/iu;
+
 /** “the same but in 16”, “same but brown” */
 const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?,?\s+but(?=\s+[\p{L}#\uE000])/iu;
 
@@ -50,7 +56,7 @@ const OCCASION =
   /(?<!\p{L})(?:for|zum|zur|für\s+die)\s+(?:the\s+)?(?:opening|start|(?:(?:new|coming|next)\s+)?season|(?:neue\s+)?saison|eröffnung)(?=\s+(?:we|i|please|could|can|wir|ich|bitte|brauch\p{L}*|hätt\p{L}*)(?!\p{L}))/iu;
 
 const ASSORTED =
-  /(?<!\p{L})(?:assorted|mixed|all(?:\s+of)?(?:\s+(?:the|its))?(?:\s*\uE000+)?\s+colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
+  /(?<!\p{L})(?:assorted|mixed|all(?:\s+of)?(?:\s+(?:the|its))?[\s\uE000]+colou?rs|gemischt|sortiert|alle farben)(?!\p{L})/iu;
 /** “all four colours”, of a fly that comes in so many. */
 const ALL_SO_MANY =
   /(?<!\p{L})(?:of\s+)?(?:all|alle)\s+(?:(?:of\s+)?(?:the|its)\s+)?(two|three|four|five|six|zwei|drei|vier|fünf|sechs|\d)\s+(?:colou?rs|farben)(?!\p{L})/iu;
@@ -95,7 +101,10 @@ export class ItemReader implements ItemState {
     takePattern(this, stretch, draft);
     if (draft.pattern) takeBeadless(stretch, draft, draft.pattern);
     takeWishes(stretch, line);
+    const open = stretch.take(SHARED_AS_BEFORE);
+    if (open) ask(line, "rest", open.at, { code: "NOT_UNDERSTOOD", details: { words: open.words } }, []);
     stretch.take(SAME_BUT);
+    stretch.take(AS_ABOVE);
     stretch.take(REST_USUAL);
     stretch.take(AFTER);
     stretch.take(OCCASION);

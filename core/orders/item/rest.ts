@@ -14,13 +14,13 @@ const PART_OF =
 const OF_THE_SIZE =
   /(?<!\p{L})(?:of|from)\s+the\s+(?:sizes?\s+)?#?\d{1,2}(?:\/0)?'?s?(?![\p{L}\d])|(?<!\p{L})von\s+den\s+\d{1,2}(?:er)?n?(?![\p{L}\d])/iu;
 
-/** “…; 3 dz 16 (same split)”: shared as the line before, which has to be said. */
-const SHARED_AS_BEFORE =
-  /(?<!\p{L})(?:same|gleiche[rn]?|selben)\s+(?:split|mix(?:ture)?|ratio|proportions?|shares?|division|verhältnis|mischung|aufteilung)(?!\p{L})/iu;
+/** “6 dz claret 12 – sorry, make that green”: what is taken back has to be said. */
+const CORRECTED =
+  /(?<!\p{L})(?:(?:sorry|oops|no|actually|correction|scratch\s+that|nein|halt|moment)(?!\p{L})[\s,:;–-]*)+(?:(?:make|let)\s+(?:that|it|them)(?:\s+be)?|i\s+mean|rather|lieber|doch)(?!\p{L})/iu;
 
 /** Every word that is left is asked about: a plausible name for it, or kept as a wish in these words. */
 export function askRest(s: ItemState, stretch: Stretch, { line, pattern }: Draft): void {
-  const part = stretch.take(PART_OF) ?? stretch.take(SHARED_AS_BEFORE) ?? partOfSize(s, line);
+  const part = stretch.take(PART_OF) ?? stretch.take(CORRECTED) ?? partOfSize(s, line);
   if (part) ask(line, "rest", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
   for (const run of runsOf(
     stretch,
