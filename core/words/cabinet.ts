@@ -163,6 +163,9 @@ function wordsOf(m: Material): string[] {
   ];
 }
 
+/** “Brass wire” is of that metal, and no copper of the size “brassie”. */
+const metals = new Set("brass copper gold silver tungsten steel nickel lead tin".split(" "));
+
 const NUMERIC = /^[\d.]+$/;
 function has(i: Indexed, wanted: string): boolean {
   if (NUMERIC.test(wanted)) {
@@ -177,7 +180,9 @@ function has(i: Indexed, wanted: string): boolean {
   return [wanted, ...(alike[wanted] ?? [])].some((w) =>
     i.words.some(
       (h) =>
-        h === w || (w.length > 3 && h.startsWith(w)) || (h.length > 3 && w.startsWith(h) && w.length - h.length < 3),
+        h === w ||
+        (!metals.has(w) && w.length > 3 && h.startsWith(w)) ||
+        (h.length > 3 && w.startsWith(h) && w.length - h.length < 3),
     ),
   );
 }

@@ -459,8 +459,10 @@ const phraseWithin = phraseRead(false);
 
 /** “back third orange floss”: where, before of what. */
 const shareAhead = match("(?:rear|back|front|hind|middle|mid|centre|center)\\s+(?:half|third|quarter|two\\s+thirds)");
+const doneHere = match("(?:dub|wrap|palmer)(?=\\s+(?:an?\\s+|the\\s+)?[a-z]{3,}\\s+[a-z])");
 function nounPhrase(text: string, at: number, atHead: boolean): Description | undefined {
-  if (shareAhead(text, at)) return undefined;
+  // “Over the front half dub black fur”: what is done is no word of what it is of.
+  if (shareAhead(text, at) || doneHere(text, at)) return undefined;
   let [end, unknown, lastNoun] = [at, 0, -1];
   let means: NounForm | undefined;
   const words: Token[] = [];
@@ -528,7 +530,10 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
       ? form === "eyes" || form === "bead"
       : /^\s+(?:[a-z]+\s+){0,2}(?:dumb-?bell|bar-?bell|beads?|cones?|eyes)\b/.test(text.slice(t.end));
   if (/mm$/.test(t.word)) {
-    const isPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of)\b/.test(text.slice(t.end));
+    const isPlace =
+      /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of|dub|wind|wrap|spin|palmer)\b/.test(
+        text.slice(t.end),
+      );
     return (
       !isPlace &&
       (afterNoun ? isSizeOf(form, t.word, isBehindComma(text, t)) : parseFloat(t.word.replace(",", ".")) < 9)
@@ -550,9 +555,10 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   const isNumber = /^(?:[5-9]\d|[1-4]\d\d)$/.test(t.word) && /^\s*(?:[,.;]|$)/.test(text.slice(t.end));
   if (isNumber && afterNoun && form === "thread") return true;
   if (/^(?:denier|den|dt|d|thou|thousandths?|ply|lbs?|pounds?)$/.test(next)) return true;
-  const unitEnd = /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long)\b/.test(
-    text.slice(t.end),
-  );
+  const unitEnd =
+    /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|dub|wind|wrap|spin|palmer)\b/.test(
+      text.slice(t.end),
+    );
   if ((next === "mm" || next === "in" || next === "inch") && unitEnd) return false;
   if (next === "mm" || next === "in" || next === "inch")
     return afterNoun

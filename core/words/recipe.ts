@@ -2,6 +2,7 @@ import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, 
 import { Bench, type LineNotes } from "./bench";
 import { inOneForm } from "./text/oneForm";
 import { speltOut, type Spelt } from "./text/spelt";
+import { stuffAsPart } from "./text/stuffAsPart";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
 import { isTinselBody } from "./tinselBody";
@@ -51,7 +52,9 @@ const LONGEST_LINE = 1500;
 export function readRecipe(text: string, context: RecipeContext): RecipeReading {
   const typed = text.split(/\r?\n/);
   // The first line is a name.
-  const spelt = typed.map((l, i) => (i === 0 || i >= MOST_LINES || l.length > LONGEST_LINE ? undefined : speltOut(l)));
+  const isRead = (l: string, i: number): boolean => i > 0 && i < MOST_LINES && l.length <= LONGEST_LINE;
+  const parts = stuffAsPart(typed.slice(0, MOST_LINES).map((l) => l.slice(0, LONGEST_LINE)));
+  const spelt = typed.map((l, i) => (isRead(l, i) ? speltOut(l, parts[i]) : undefined));
   return new RecipeReader(typed, spelt, context).read();
 }
 

@@ -277,7 +277,7 @@ export const dressClauses: Clause[] = [
   clause(
     "tapering up to the wing",
     words(
-      "(?:and\\s+|then\\s+)?taper(?:ing|ed|s)?(?=\\s+(?:(?:up|down|forward|back)\\s+)?to\\s+(?:the\\s+)?(?:post|wing|thorax|eyes?|bead|head|hackle|bend|tail|weight|(?:one|two|three)[- ](?:third|quarter)s?|half|mid-?\\s?shank|(?:1|2|3)\\/[2-4])\\b)",
+      "(?:and\\s+|then\\s+)?taper(?:ing|ed|s)?(?=\\s+(?:(?:up|down|forward|back)\\s+)?to\\s+(?:(?:about|around|roughly|just|almost)\\s+)?(?:the\\s+)?(?:post|wing|thorax|eyes?|bead|head|hackle|bend|tail|weight|(?:one|two|three)[- ](?:third|quarter)s?|half(?:-?\\s?way)?|mid-?\\s?shank|(?:1|2|3)\\/[2-4])\\b)",
     ),
     (s) => {
       if (s.shape !== undefined) return false;

@@ -1,6 +1,7 @@
 import { withTaken } from "../taken";
 import type { Told } from "../told";
 import { withCoat, withPiece } from "./coats";
+import { withLengthOfBoth } from "./lengthOfBoth";
 import { withOfBoth } from "./ofBoth";
 import { withOnes, withBothColours } from "./colours";
 import { withMixed, withDubbing, withCarrier } from "./dubbed";
@@ -19,7 +20,7 @@ import { withLegsOf } from "./legsOf";
 import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
-import { withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withTiedForLater, withWoundLater, withDubbedLater, withPulledLater } from "./once";
 import { withAnotherOne } from "./another";
 import { withThreadLay } from "./threadLay";
 import { withStop } from "./stopped";
@@ -53,6 +54,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withLayersTold,
   withTakenUp,
   withCoat,
+  withTiedForLater,
   withWoundLater,
   withDubbedLater,
   withPulledLater,
@@ -66,6 +68,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withUnder,
   withWetUnder,
   withOfBoth,
+  withLengthOfBoth,
   withMixed,
   withLayers,
   withDubbing,

@@ -23,6 +23,16 @@ export const withWoundLater = (all: Told[], text: string): Told[] => {
   return [{ ...words, end: last.end, said }, ...more.slice(later + 1)];
 };
 
+const forLater = /\b(?:later(?:\s+on)?|afterwards|in\s+a\s+(?:moment|minute)|at\s+the\s+end)\b/;
+/** “Palmer a grey saddle over the body later: tie it in here by its tip”: it is tied in, and nothing is wound yet. */
+export const withTiedForLater = (all: Told[], text: string): Told[] => {
+  const [first, next, ...more] = all;
+  const isLater = first?.verb === "wind" && first.description && forLater.test(text.slice(first.at, first.end));
+  if (!first || !isLater || next?.verb !== "tie in" || next.description || (next.refers ?? "it") !== "it") return all;
+  const { role = first.role, part = first.part } = next;
+  return [{ ...next, at: first.at, description: first.description, role, part, ...wordsOf(first, next) }, ...more];
+};
+
 const takesFur = /^\W*(?:(?:then|next|now|and|i|we|you)\s+)*(?:take|grab|use|get|mix|choose|pick)\b/;
 const furs = new Set<MaterialForm | undefined>(["dubbing", "blend"]);
 /** “Body: orange hare, dub it fat in the middle”: it is dubbed once, as it is told at the end. */

@@ -146,7 +146,7 @@ const nouns: [string, NounForm][] = [
       "(?:turkey|goose|swan|duck)(?=\\s*(?:[,;.\\d]|$))",
       "(?=[tgsdcmjh])(?<=\\b(?:slips?|sections?|strips?)\\s+(?:of|from)\\s+(?:[a-z]+\\s+){0,3})(?:turkey|goose|swan|duck|starling|crow|coot|moorhen|jackdaw|heron)(?!\\s+(?:tail|flank|breast|wing))",
       "(?:wing\\s+)?quill\\s+(?:slips?|sections?|segments?)",
-      "(?:goose|turkey|duck|mallard|swan|crow|teal|starling|pheasant|heron)\\s+(?:wing\\s+)?(?:strips?|slips?|sections?)",
+      "(?:(?:bronze|golden|silver|hen|cock|grey|brown)\\s+)*(?:goose|turkey|duck|mallard|swan|crow|rook|teal|widgeon|wigeon|starling|pheasant|heron|grouse|woodcock|snipe|partridge|peahen|peacock|coot|moorhen|jay|jackdaw|bustard)\\s+(?:(?:wing|shoulder)\\s+)?(?:strips?|slips?|sections?)",
       "(?:wing\\s+)?slips?",
       "(?:duck|goose|turkey|teal|starling|crow|wing|pointer|primary)\\s+(?:wing\\s+)?quills?",
       "quills?",

@@ -157,8 +157,8 @@ function isLabel({ told, text, at, found }: Mention): boolean {
   return true;
 }
 
-const acrossIt = /\b(?:over|through|across|round|around)\s+(?:the|both|all)\s+$/;
+const acrossIt = /\b(?:over|through|across|round|around|along|up|down)\s+(?:the|both|all)\s+$/;
 
-const isOneWord = (words: string): boolean => !/\s/.test(words.trim());
-/** “over the tinsel” */
-export const isAcross = (m: Mention): boolean => acrossIt.test(lead(m, 14)) && isOneWord(m.found.text);
+const areFew = (words: string): boolean => words.trim().split(/\s+/).length <= 3;
+/** “over the tinsel”, “along the seal's fur” */
+export const isAcross = (m: Mention): boolean => acrossIt.test(lead(m, 14)) && areFew(m.found.text);

@@ -9,7 +9,8 @@ const otherEyes = /\d|\bor\b|stick|resin|epoxy|varnish|lacquer/;
 const leftBare =
   /^\s*(?:waist|neck|gap)\s*[:=-]\s*(?:(?:just|only|a\s+bit\s+of)\s+)?(?:bare|left|thread|of\s+thread|none|nothing)\b(?!.*(?:[;]|\bturns?\b))/;
 
-const isEnd = /^\s*(?:(?:and\s+)?(?:finish(?:ed)?|done|that(?:'s|\s+is)\s+(?:it|all)|the\s+end|ready))\s*[.!]*\s*$/;
+const isEnd =
+  /^\s*(?:(?:and\s+)?(?:finish(?:ed)?|done|that(?:'s|\s+is)\s+(?:it|all)|the\s+end|ready|nothing\s+(?:else|more)))\s*[.!]*\s*$/;
 
 /** What is noted of a line that is kept as an instruction and takes no material; undefined of all others. */
 export function asideOf(text: string, head: LineHead): string | undefined {

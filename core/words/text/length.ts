@@ -327,7 +327,26 @@ const halfWayDown: Reader<PlainLength> = map(
   seq(opt(reaching), words("half-?\\s?way\\s+(?:down|along|up|back\\s+along|over)"), the, match("(body|abdomen)")),
   (): PlainLength => ({ of: "body", times: 0.5 }),
 );
+const strands = oneOf<Measure>(
+  map(words("flash"), () => "flash"),
+  map(words("underwing"), () => "underwing"),
+  map(words("throat|beard"), () => "throat"),
+  map(words("legs?"), () => "legs"),
+);
+/** “Level with the flash”, “to the end of the flash”: as long as that, and not to where it is tied in. */
+const levelWith: Reader<PlainLength> = map(
+  seq(
+    words(
+      "(?:(?:with\\s+)?(?:the\\s+|its\\s+)?tips?\\s+)?(?:(?:level|even|flush|in\\s+line)\\s+with(?:\\s+(?:the\\s+)?(?:tips?|ends?)\\s+of)?|(?:to|reaching|as\\s+far\\s+as)\\s+(?:the\\s+)?(?:tips?|ends?)\\s+of)",
+    ),
+    the,
+    strands,
+    opt(words("tips?|ends?")),
+  ),
+  ([, , of]) => ({ of, times: 1 }),
+);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
+  levelWith,
   pastBy,
   halfWayDown,
   measurePast,

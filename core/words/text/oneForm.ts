@@ -31,6 +31,12 @@ const forms: readonly Form[] = [
   { has: ["fiber"], written: /\bfiber(?=s?\b)/gu, as: () => "fibre" },
   { has: ["gray"], written: /\bgray\b/gu, as: () => "grey" },
   { has: ["center"], written: /\bcenter(?=s?\b|ed\b)/gu, as: () => "centre" },
+  // “rabbit, crosscut”: how the hide was cut is no stuff of its own.
+  {
+    has: ["cut", "zonker"],
+    written: /\b(?<!\bsame\s)(rabbit|fur|hide|mink|squirrel|fox),(?=\s+(?:cross-?\s?cut|zonker)\b)/gu,
+    as: (_, hide = "") => `${hide} `,
+  },
   // “• Tail: …”, “* tail”: what only shows that a list goes on.
   {
     has: ["-", "*", "•", "▪", "‣", "●", "◦", "·"],

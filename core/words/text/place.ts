@@ -152,7 +152,7 @@ const landmarkWords: [string, Place][] = [
       "mid-?\\s?shank",
       "mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?",
       "cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)",
-      "half-?\\s?way(?!\\s+back\\s+(?:up\\s+)?to)(?:\\s+point)?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
+      "half-?\\s?way(?!\\s+back\\s+(?:up\\s+)?to)(?:\\s+(?:point|mark))?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
       "middle(?!\\s+(?:one|hackle|feather|half|third|quarter)\\b)",
     ),
     { fraction: 0.5 },
@@ -254,6 +254,23 @@ const wherePartEnds: Reader<Place> = map(
 /** “Where the feelers are”, “where the tail was tied in”: at the rear of that part. */
 export const whereItIs: Reader<Place> = oneOf<Place>(
   wherePartEnds,
+  // “Where the body begins”, “where the seal's fur starts”.
+  map(
+    seq(words("(?:at\\s+the\\s+(?:place|spot|point)\\s+)?where"), the, part, words("starts?|begins?")),
+    ([, , role]) => ({
+      part: role,
+      end: "rear" as const,
+    }),
+  ),
+  map(
+    match(
+      "(?:at\\s+the\\s+(?:place|spot|point)\\s+)?where\\s+the\\s+((?:[a-z]+(?:'s)?\\s+){0,2}(?:fur|floss|tinsel|wool|yarn|chenille|herl|dubbing|silk|hair|foam|wire))\\s+(starts?|begins?|ends?|stops?)",
+    ),
+    ([stuff = "", way = ""]) => ({
+      part: `${OF_STUFF}${stuff}`,
+      end: way.startsWith("start") || way.startsWith("begin") ? ("rear" as const) : ("front" as const),
+    }),
+  ),
   // “where the wing's going to be”: of a part that is still to come.
   map(
     seq(
@@ -485,7 +502,12 @@ const base: Reader<Place> = memo(
   ),
 );
 /** “the eyes”, “the weight”: where the tying stops in front of it or behind it, it comes from the bend. */
-const plainPart: Reader<Place> = map(seq(the, part), ([, role]): Place =>
+// “… by the tip, to palmer later” is no place.
+const isDone = /^palmer\s+(?:it|them|later|over|the|forwards?|with)\b/;
+const partThere: typeof part = beginning(part.firsts, (text, at) =>
+  isDone.test(text.slice(at, at + 16)) ? undefined : part(text, at),
+);
+const plainPart: Reader<Place> = map(seq(the, partThere), ([, role]): Place =>
   role === "bead" ? { landmark: "eye" } : { part: role, end: "rear" },
 );
 const partFront: Reader<Place> = map(seq(the, part), ([, role]): Place =>

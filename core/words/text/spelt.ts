@@ -1,5 +1,6 @@
 import { isColour } from "../../materials";
 import { NUMBER_WORD } from "./number";
+import type { Put } from "./stuffAsPart";
 
 /** A line as it is read, and where each place of it stands in the line as it was typed. */
 export interface Spelt {
@@ -61,6 +62,17 @@ const eyesLeft =
 const buttsOfTail =
   /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*(?:the\s+)?)(?:(?:\p{L}+\s+)?butts\s+of\s+the\s+tail(?:\s+fib\p{L}+)?|tail(?:\s+fib\p{L}+['’]?)?\s+butts)\b/giu;
 
+/** “Thread body”, “body of silk” */
+const threadBody =
+  /(?<=(?:^|[.;])\W*(?:\d{1,2}[.)]\s*)?)(?:(thread|silk)\s+body|(?:body|abdomen)\s+(?:is\s+)?of\s+(?:the\s+)?(?:tying\s+)?(thread|silk))(?=\s*(?:[.,;]|$))/giu;
+
+/** Two blanks behind a comma are one. */
+const wideBlanks = /(?<=[,;:.]) {2,}(?=\S)/gu;
+
+/** “3 magpie tail herls”: of a bird that is no peacock, and no ostrich, they are fibres. */
+const herlsOfOthers =
+  /(?<=\b(?:magpie|heron|pheasant|turkey|condor|goose|swan|crow|rook|jackdaw)(?:\s(?:tail|wing|side|cent(?:re|er)))*\s)herl(s?)\b/giu;
+
 const PIECES = "hairs|fibres|fibers|strands|herls|feathers|plumes|hackles|biots|slips|legs";
 /** “30 olive hairs on top and 15 red ones beneath”: more of the same. */
 const onesOf = new RegExp(
@@ -85,7 +97,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 const mayLeaveOut = new RegExp(
-  `[&/]|\\s(?:first|ones|butts|eyes?|post|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -102,9 +114,10 @@ function rearAndFront(typed: string, { index, 1: share = "", 2: stuff }: RegExpE
 const oneOfIt = /^(?:one|an?)\s+/iu;
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
-export function speltOut(typed: string): Spelt {
-  if (!mayLeaveOut.test(typed)) return { text: typed, typedAt: (at) => at };
+export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
+  if (more.length === 0 && !mayLeaveOut.test(typed)) return { text: typed, typedAt: (at) => at };
   const puts = [
+    ...more,
     ...[...typed.matchAll(withoutArticle)].map((m) => ({ at: m.index + m[0].length, instead: 0, put: "the " })),
     ...[...typed.matchAll(ampersand)].map((m) => ({ at: m.index, instead: 1, put: "and" })),
     ...[...typed.matchAll(shortWith)].map((m) => ({
@@ -130,6 +143,17 @@ export function speltOut(typed: string): Spelt {
       put: `the front ${m[1] ?? ""} eyes free`,
     })),
     ...[...typed.matchAll(buttsOfTail)].map((m) => ({ at: m.index, instead: m[0].length, put: "rest of the tail" })),
+    ...[...typed.matchAll(threadBody)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: `body: ${m[1] ?? m[2] ?? ""}`,
+    })),
+    ...[...typed.matchAll(wideBlanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
+    ...[...typed.matchAll(herlsOfOthers)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: m[1] ? "fibres" : "fibre",
+    })),
     ...[...typed.matchAll(onesOf)].map((m) => ({ at: m.index, instead: m[0].length, put: stuffOf(m[1] ?? "") })),
     ...[...typed.matchAll(sharesOfBody)].flatMap((m) => rearAndFront(typed, m)),
     ...[...typed.matchAll(shareInFigures)].map((m) => ({ at: m.index, instead: m[0].length, put: inWords(typed, m) })),

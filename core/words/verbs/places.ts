@@ -95,6 +95,17 @@ function settleJoint(value: PartPlace, t: Telling): void {
   Object.assign(value, rear);
 }
 
+const lettersOf = (name: string): string[] => name.toLowerCase().split(/[^\p{L}\d]+/u);
+/** “The seal's fur”, “black fur”: the part whose stuff has all these words in its name. */
+function ofStuff(bench: Bench, words: string): ReturnType<Bench["componentOf"]> {
+  const wanted = lettersOf(words);
+  const isOfIt = (m: ReturnType<Bench["materialOf"]>): boolean => {
+    const own = lettersOf(`${m?.name ?? ""} ${m?.colourName ?? ""}`);
+    return wanted.every((w) => own.includes(w));
+  };
+  return bench.componentOf(words) ?? bench.components.findLast((c) => isOfIt(bench.materialOf(c)));
+}
+
 export function settleParts(value: unknown, t: Telling, before: string | undefined): void {
   const { bench, line } = t;
   if (value === null || typeof value !== "object") return;
@@ -102,7 +113,7 @@ export function settleParts(value: unknown, t: Telling, before: string | undefin
     if (value.part === HERE) return settleHere(value as PartPlace, t);
     if (value.part === JOINT) return settleJoint(value as PartPlace, t);
     const stuff = value.part.startsWith(OF_STUFF) ? value.part.slice(OF_STUFF.length) : undefined;
-    const meant = stuff === undefined ? undefined : bench.componentOf(stuff);
+    const meant = stuff === undefined ? undefined : ofStuff(bench, stuff);
     if (stuff !== undefined && !meant)
       return askPlace(
         value as PartPlace,

@@ -48,6 +48,8 @@ function moveShares(bench: Bench, isMeant: (m: MadeStep, fraction: number) => bo
   }
 }
 
+const goesOverIt = /\b(?:over|on|along|cover(?:ing)?|for)\s+the\s+(?:front|fore|forward)\b/;
+const toldOfBody = /\b(?:body|abdomen|rear|back|hind|middle|thirds)\b/;
 const frontShare =
   /\b(?:front|fore|forward|last)\s+(?:half|third|quarter|two\s+thirds)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
 
@@ -59,6 +61,9 @@ export function takeShare(said: Said, role: Role | undefined, { told, text, benc
   const { from, to } = said;
   if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
   if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
+  // “3 magpie herls, wound over the front half”, and no body beside it: half of the shank.
+  if (goesOverIt.test(text) && !toldOfBody.test(text) && !lastBody(bench))
+    return void Object.assign(said, { from: { eyeLengths: CLEAR_EYES } });
   Object.assign(said, { from: { fraction: FRONT }, to: { fraction: shareBehind(FRONT, to.fraction) } });
   moveShares(bench, (m, fraction) => {
     // “rear third yellow, middle third orange, front third black”: what meets behind the middle moves as well.

@@ -591,6 +591,7 @@ function askPart(t: Telling): void {
 export const tieInVerb = verb(
   "tie in",
   anyOf(
+    "bring(?=\\s+(?:an?|one|two|three|\\d+|some)\\s[^.;]*\\b(?:with\\s+(?:it|you|the\\s+(?:thread|silk))|along|for\\s+the\\s+rib)\\b)",
     "tying(?=\\s+(?:in|on|down)\\b)(?:\\s+(?:in|on|down))?",
     "(?:finish|cap|crown)\\s+(?:off\\s+)?the\\s+(?:back|top|wing)\\s+(?:off\\s+)?with(?=\\s)",
     "(?:over|on)\\s+(?:the\\s+)?top(?:\\s+of\\s+(?:it|that|this))?\\s+(?:goes?|comes?|i\\s+(?:put|lay|add|tie))(?=\\s)",

@@ -674,7 +674,7 @@ export function listedRib(t: Telling, object: Meant, told: Said): void {
   const beside = bodyOfLine(t);
   const body = beside?.id ?? bodyBefore(bench);
   const covered = coveredBy(said, bench);
-  const rear = covered?.rear ?? (beside && rearOf(beside));
+  const rear = covered?.rear ?? (beside ? rearOf(beside) : rearAhead(bench));
   const tieInSaid: Said = {
     ...(said.tieIn && { tieIn: said.tieIn }),
     ...(said.pieceMm !== undefined && { pieceMm: said.pieceMm }),
@@ -722,6 +722,18 @@ function bodyOfLine({ bench, line }: Telling) {
   const step = bodies.length === 1 ? bodies[0]?.step : undefined;
   const isOwn = (step?.do === "wind" || step?.do === "dress") && step.to && alongShank(rearOf(step)) < REAR;
   return isOwn ? step : undefined;
+}
+/** “Body: herl, mid-shank to 2 mm behind the eye”: where a body begins, if nothing of it reaches the bend. */
+function rearAhead(bench: Bench): Place | undefined {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  const rears = bench.made.flatMap(({ step }) =>
+    (step.do === "wind" || step.do === "dress") && step.to && roles.get(step.component ?? "") === "body"
+      ? [rearOf(step)]
+      : [],
+  );
+  const [rear] = rears.sort((a, b) => alongShank(b) - alongShank(a));
+  // Where a part is, only the tied fly tells.
+  return rear && !("part" in rear) && alongShank(rear) < REAR ? rear : undefined;
 }
 const downBody = /\bdown\s+(?:over\s+|along\s+)?the\s+(?:body|abdomen)\b/;
 /** A place behind the middle of the shank, where only that was said: the thread goes down there. */

@@ -77,12 +77,13 @@ const endInMm: Reader<{ from: Place; to: Place }> = map(
   seq(
     opt(words("on|over|along|for|across|in")),
     the,
-    match("(rear|back|front)"),
+    match("(rear|back|front|last|first)"),
     absolute,
     opt(words("of\\s+(?:the\\s+)?(?:hook(?:\\s+shank)?|shank)")),
   ),
+  // What is wound comes to its last mm at the eye.
   ([, , [end], mm]) =>
-    end === "front"
+    end === "front" || end === "last"
       ? { from: { landmark: "eye" }, to: { landmark: "eye", plus: { mm } } }
       : { from: { landmark: "bend", plus: { mm: -mm } }, to: { landmark: "bend" } },
 );

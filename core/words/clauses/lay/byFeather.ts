@@ -62,6 +62,8 @@ export const byFeather: Clause[] = [
       s.round = { near: 1, far: 1 };
       return;
     }
+    // “Slips, 3 mm wide, a pair”: one from either side, each so wide.
+    if (s.amount && "slipWidth" in s.amount) return;
     if (s.amount !== undefined && !("feathers" in s.amount)) return false;
     s.amount = { feathers: 2, paired: true };
   }),
@@ -74,6 +76,7 @@ export const byFeather: Clause[] = [
     seq(count, opt(words("matched|matching")), words("pairs?|prs?\\.?"), opt(words("of\\s+feathers"))),
     (s, [c]) => {
       if (!Number.isInteger(c.n) || c.n < 1) return false;
+      if (c.n === 1 && s.amount && "slipWidth" in s.amount) return;
       // “three pairs, one pair behind each pad”: how they are shared is no other amount.
       if (s.amount && "feathers" in s.amount && s.amount.paired && s.amount.feathers > 2 * c.n) return false;
       s.amount = { feathers: 2 * c.n, paired: true };

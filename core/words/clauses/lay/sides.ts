@@ -319,7 +319,7 @@ export const sides: Clause[] = [
   clause(
     "pointing back",
     match(
-      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curving|curved|standing|tips?|hanging|extending|tilted)\\s+(?:(?:straight|well|slightly|out|just)\\s+)*(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?|(?=over\\s+the\\s+(?:bend|tail)\\b))(?:\\s*over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)|(stood\\s+up(?:right)?(?=\\s*(?:[,;.]|$|and\\s+(?:divided|split))))",
+      "(?:pointing|facing|leaning|sloping|slanting|sticking|swept|curv(?:ing|ed)(?!\\s+(?:(?:slightly|gently|well)\\s+)*down)|standing|tips?|hanging|extending|tilted)\\s+(?:(?:straight|well|slightly|out|just)\\s+)*(back|backwards?|rearwards?|behind|forward|forwards|down|downwards?|under(?:neath)?|below|beneath|up|upwards?|(?=over\\s+the\\s+(?:bend|tail)\\b))(?:\\s*over\\s+the\\s+(?:bend|eye|tail))?|(?:tips?\\s+|standing\\s+|set\\s+|mounted\\s+|held\\s+)?(upright|erect|cocked)|(stood\\s+up(?:right)?(?=\\s*(?:[,;.]|$|and\\s+(?:divided|split))))",
     ),
     (s, [way, upright, stood]) => {
       s.attitude = (upright ?? stood) !== undefined ? "up" : attitudeOf(way ?? "");

@@ -310,6 +310,15 @@ export const howItLies: Clause[] = [
       s.begin = { landmark: "bend", plus: { of: "shank", times: -TURN_OF_RIB * (turnNo[nth ?? ""] ?? 1) } };
     },
   ),
+  // What follows a rib goes over the body with it.
+  clause(
+    "following the rib",
+    words("(?:closely\\s+)?following\\s+the\\s+(?:rib(?:bing)?|tinsel|oval)(?:\\s+turns)?(?:\\s+(?:forwards?|up))?"),
+    (s) => {
+      if (s.from !== undefined || s.end !== undefined || s.over !== undefined) return false;
+      s.palmered = true;
+    },
+  ),
   clause(
     "palmered",
     words("palmer(?:ed)?(?:\\s+(?:style|(?:over|along|through)(?!\\s+(?:the\\s+)?thorax\\b)))?"),
