@@ -77,6 +77,7 @@ describe("flies as tiers tell them", () => {
         "1163-the-long-jetty-sandeel: KEPT_OTHERWISE",
         "1178-the-bait-store-pike-bunny: PLACE_NOT_THERE",
         "1188-breaker-point-baitfish: LENGTH_RULE_UNRESOLVED",
+        "1191-clay-bank-bullhead: TOO_MANY_TURNS",
         "121-reed-damsel: PIECE_TOO_SHORT",
         "123-kelp-shrimp: PIECE_TOO_SHORT",
         "128-lock-keeper: SPOT_UNDER_BEAD",

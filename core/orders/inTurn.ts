@@ -1,7 +1,6 @@
 import { allOf, englishOnes } from "../numeric";
 import { wordsOfFlies } from "./flyWords";
 import { numberOf } from "./numbers";
-import type { Quantity } from "./quantity";
 import { sizeOf } from "./sizes";
 import type { Catalogue } from "./types";
 
@@ -26,11 +25,11 @@ const itemsIn = (list: string): string[] =>
 /**
  * “10, 12, 14: 2, 3, 2 dozen”, “red, black and olive: 3, 2, 1 dz”: how many of each of a list, in its order.
  *
- * @returns quantities whose numbers in their turn are those of the sizes or colours ahead of them, as many as these
+ * @returns where such numbers stand, and how many flies each counts: as many as sizes or colours stand ahead of them
  */
-export function countsInTurn(text: string, { patterns }: Catalogue): Quantity[] {
+export function countsInTurn(text: string, { patterns }: Catalogue): { at: [number, number]; flies: number[] }[] {
   const { isColour } = wordsOfFlies(patterns);
-  return allOf(COUNTED, text).flatMap((m): Quantity[] => {
+  return allOf(COUNTED, text).flatMap((m) => {
     const [, said = "", dozens] = m;
     const list = AHEAD.exec(text.slice(Math.max(0, m.index - LONGEST), m.index))?.[1] ?? "";
     const items = itemsIn(list);
@@ -38,6 +37,6 @@ export function countsInTurn(text: string, { patterns }: Catalogue): Quantity[] 
     const isList = items.every(isColour) || items.every((w) => sizeOf(w) !== undefined);
     if (!isList || items.length !== inTurn.length || !inTurn.every((n) => Number.isInteger(n) && n > 0)) return [];
     const at: [number, number] = [m.index, m.index + m[0].length];
-    return [{ at, flies: inTurn[0], inTurn, isOfEach: true }];
+    return [{ at, flies: inTurn }];
   });
 }

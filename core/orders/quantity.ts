@@ -278,7 +278,12 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
 /** The same, from where the text begins. */
 const quantitiesOf = rememberedOf((text: string, catalogue: Catalogue): Quantity[] => {
   const start = 0;
-  const found: Quantity[] = countsInTurn(text, catalogue);
+  const found = countsInTurn(text, catalogue).map(({ at, flies }): Quantity => ({
+    at,
+    flies: flies[0],
+    inTurn: flies,
+    isOfEach: true,
+  }));
   for (const { pattern, needs, needsUnit, fits, read } of ways)
     for (const m of needs?.test(text) === false || (needsUnit && !catalogue.unit) ? [] : allOf(pattern, text)) {
       const at: [number, number] = [start + m.index, start + m.index + m[0].length];

@@ -107,6 +107,21 @@ describe("where a body is", () => {
     ).toBe("rib: 3 turns, from mid-shank to 2 mm behind the eye");
   });
 
+  test("a rib that was told before goes over both halves, and one that was told of a half over that", () => {
+    const both = "Body: rear half black floss, front half claret fur";
+    expect(stepsByPart(`${dry}Rib: fine oval gold, five turns\n${both}`)).toContain(
+      "rib: 5 turns, from the bend to 0.3 of the shank",
+    );
+    const one = "Body: rear half black floss, ribbed with fine oval gold, 3 turns; front half claret fur";
+    expect(stepsByPart(dry + one).filter((s) => s.startsWith("rib: 3 turns"))).not.toEqual([
+      "rib: 3 turns, from the bend to 0.3 of the shank",
+    ]);
+  });
+
+  test("one layer down and one back are two", () => {
+    expect(stepsByPart(`${dry}Body: flat silver, one layer down, one layer back`)[0]).toContain("there and back");
+  });
+
   test("the last mm are those at the eye", () => {
     expect(last(stepsByStuff(`${dry}Body: red fur\nOver the last 3 mm dub black fur.`))).toBe(
       "thorax, black fur: 0.3 × the gape full, from the eye to 3 mm behind the eye",
@@ -129,4 +144,15 @@ test("brass wire is no copper of the size “brassie”", () => {
   const ribs = stepsByStuff(`${dry}Body: brown fur\nRib: brass wire, 4 turns`).filter((s) => s.startsWith("rib"));
   expect(ribs).toEqual(ribs.filter((s) => s.startsWith("rib, brass wire")));
   expect(ribs).toHaveLength(2);
+});
+
+test.each([
+  ["Hackle: a feather from the throat of a jackdaw, 2 turns", "hackle, jackdaw throat feather: 2 turns"],
+  ["Hackle: a feather from the wing of a snipe, 2 turns", "hackle, snipe wing: 2 turns"],
+  ["Tail: 6 fibres from the wing of a coot, shank length", "tail, coot wing: 6 fibres"],
+])("a bird's parts are none of the fly: %s", (line, step) => {
+  const [only, ...others] = stepsByStuff(dry + line);
+  expect(others).toEqual([]);
+  expect(only?.startsWith(step)).toBe(true);
+  expect(only).not.toMatch(/behind the (?:wing|throat)/);
 });

@@ -13,7 +13,7 @@ import { scan } from "./scan";
 import { indexOf, scanned } from "./scanned";
 import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne } from "./telling/spoken";
 import { inOwnMeasures } from "./ownMeasures";
-import { waitsToBeWound } from "./verbs";
+import { ribsOverAll, waitsToBeWound } from "./verbs";
 import { readFacts } from "./facts";
 import { readStuffLists } from "./stuffLists";
 import { takeSecondThread, declareThread, changeAtLast } from "./telling/threads";
@@ -231,6 +231,7 @@ class RecipeReader implements Reading {
         if (t.isOfSame)
           Object.assign(t, { understood: own.flatMap((o) => o.understood), rest: own.flatMap((o) => o.rest) });
       });
+    ribsOverAll(this.bench, i);
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];

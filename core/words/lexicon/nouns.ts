@@ -229,7 +229,7 @@ const nouns: [string, NounForm][] = [
     { form: "feather fibre", figures: PLUME, counted: "feathers" },
   ],
   [
-    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:neck|back(?!\\s+(?:through|over|to|towards?|down|along)\\b)|saddle|cape|body|wing|(?:(?:under|over)-?\\s?(?:wing\\s+)?|(?:marginal|lesser|small|upper|lower)\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
+    "(?:partridge|hens?|grouse|starling|snipe|woodcock|game|soft|coot|jackdaw|moorhen|waterhen|plover|speckled\\s+hen|guinea(?:\\s+fowl)?|schlappen|jay)(?:\\s+(?:(?<=\\b(?:hackle|collar)s?\\W+(?:an?\\s+|one\\s+)?[a-z]+\\s+)throat(?=\\s*(?:[,.;]|$)|\\s+feathers?\\b)|(?<=\\ba\\s+[a-z]+\\s+)throat(?=\\s+feathers?\\b)|neck|back(?!\\s+(?:through|over|to|towards?|down|along)\\b)|saddle|cape|body|wing|(?:(?:under|over)-?\\s?(?:wing\\s+)?|(?:marginal|lesser|small|upper|lower)\\s+)?coverts?|breast|soft|rump))*(?:\\s+(?:hackles?|feathers?))?",
     { form: "hackle", figures: SOFT, counted: "feathers" },
   ],
   [

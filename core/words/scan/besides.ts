@@ -157,7 +157,7 @@ function isLabel({ told, text, at, found }: Mention): boolean {
   return true;
 }
 
-const acrossIt = /\b(?:over|through|across|round|around|along|up|down)\s+(?:the|both|all)\s+$/;
+const acrossIt = /\b(?:over|through|across|round|around|along|up|down|into)\s+(?:the|both|all)\s+$/;
 
 const areFew = (words: string): boolean => words.trim().split(/\s+/).length <= 3;
 /** “over the tinsel”, “along the seal's fur” */

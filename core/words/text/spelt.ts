@@ -62,6 +62,22 @@ const eyesLeft =
 const buttsOfTail =
   /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*(?:the\s+)?)(?:(?:\p{L}+\s+)?butts\s+of\s+the\s+tail(?:\s+fib\p{L}+)?|tail(?:\s+fib\p{L}+['’]?)?\s+butts)\b/giu;
 
+const BIRD =
+  "(?:[\\p{L}-]+\\s+)?(?:hen|cock|partridge|grouse|starling|snipe|woodcock|coot|jackdaw|moorhen|waterhen|plover|jay|magpie|duck|drake|teal|mallard|pheasant|goose|swan|turkey|crow|rook|heron|pigeon|thrush|blackbird|peacock|guinea\\s+fowl)";
+/** “A feather from the throat of a jackdaw”, “from a jackdaw throat”: that is no throat of the fly. */
+const throatOf = new RegExp(
+  `(?:an?\\s+)?(?:(?:small|soft|single|large)\\s+)*(feathers?|hackles?|plumes?)\\s+from\\s+(?:the\\s+throat\\s+of\\s+(?:an?|the)\\s+(${BIRD})|an?\\s+(${BIRD})(?:'s)?\\s+throat)(?!\\p{L})`,
+  "giu",
+);
+/** “Fibres from the wing of a coot”: nor is that a place. */
+const wingOf = new RegExp(
+  `(?<=\\bfrom\\s)(?:the|an?)\\s+(wing|tail)\\s+of\\s+(?:an?|the)\\s+(${BIRD})(?!\\p{L})`,
+  "giu",
+);
+/** “Herl from the eye of a peacock tail” */
+const peacockEye =
+  /(?<=\bherls?\s+from\s)(?:the|an?)\s+(?:eye\s+(?:feather\s+)?of\s+(?:an?|the)\s+peacock(?:(?:'s)?\s+(?:tail|feather))?|peacock(?:'s)?\s+eye(?:\s+feather)?)(?!\p{L})/giu;
+
 /** “Thread body”, “body of silk” */
 const threadBody =
   /(?<=(?:^|[.;])\W*(?:\d{1,2}[.)]\s*)?)(?:(thread|silk)\s+body|(?:body|abdomen)\s+(?:is\s+)?of\s+(?:the\s+)?(?:tying\s+)?(thread|silk))(?=\s*(?:[.,;]|$))/giu;
@@ -97,7 +113,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -148,6 +164,17 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
       instead: m[0].length,
       put: `body: ${m[1] ?? m[2] ?? ""}`,
     })),
+    ...[...typed.matchAll(throatOf)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: `a ${m[2] ?? m[3] ?? ""} throat ${m[1] ?? ""}`,
+    })),
+    ...[...typed.matchAll(wingOf)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: `a ${m[2] ?? ""} ${m[1] ?? ""}`,
+    })),
+    ...[...typed.matchAll(peacockEye)].map((m) => ({ at: m.index, instead: m[0].length, put: "a peacock tail" })),
     ...[...typed.matchAll(wideBlanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
     ...[...typed.matchAll(herlsOfOthers)].map((m) => ({
       at: m.index,

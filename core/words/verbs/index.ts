@@ -18,6 +18,7 @@ import { windVerb } from "./wind";
 
 export type { VerbId } from "./ids";
 export { waitsToBeWound } from "./tieIn";
+export { ribsOverAll } from "./wind";
 
 /** All verbs in the order in which they are tried: the more exact ones first. */
 const verbs: readonly Verb[] = [

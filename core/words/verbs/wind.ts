@@ -352,6 +352,16 @@ function woundNow(rib: MadeStep, bench: Bench): void {
   bench.made.push(rib);
 }
 
+/** “Body: rear half black floss, front half claret fur”: a rib that was named before goes over both of the line. */
+export function ribsOverAll(bench: Bench, line: number): void {
+  const roleOf = (m: MadeStep): Role | undefined => bench.component(m.step.component)?.role;
+  const bodies = bench.made.filter((m) => m.line === line && m.step.do !== "lay" && roleOf(m) === "body");
+  const [first, last] = [bodies[0], bodies.at(-1)];
+  if (!first || !last || first === last) return;
+  const between = bench.made.slice(bench.made.indexOf(first), bench.made.indexOf(last));
+  for (const rib of between.filter((m) => m.line !== line && roleOf(m) === "rib")) woundNow(rib, bench);
+}
+
 /** “Four herls for the body. Wind the herl …”: the winding that stands for what was named, if no more is told of. */
 function namedBefore({ told, bench }: Telling, { component }: Meant): MadeStep | undefined {
   if (told.verb === undefined || told.said.amount !== undefined || told.said.rope !== undefined) return undefined;

@@ -106,7 +106,9 @@ export const howItLies: Clause[] = [
   ),
   clause(
     "1 layer up and 1 back",
-    words("(?:one|1)\\s+(?:layer\\s+)?(?:up|forward|down)\\s+and\\s+(?:one|1)\\s+(?:layer\\s+)?(?:back|down|up)"),
+    words(
+      "(?:one|1)\\s+(?:layer\\s+)?(?:up|forward|down)(?:\\s*,)?(?:\\s+and)?\\s+(?:one|1)\\s+(?:layer\\s+)?(?:back|down|up)",
+    ),
     put({ passes: 2 }),
   ),
   clause(
