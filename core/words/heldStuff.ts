@@ -49,7 +49,7 @@ const anyStuff = new RegExp(
 
 /** What is gone by, or said not to be there: “behind the bead”, “over the lead”, “no varnish”. */
 const goneBy =
-  /\b(?:behind|to|towards?|over|past|from|under|beneath|beside|before|after|than|off|through|against|between|round|around|of|in|front|until|till|beyond|where|as|on|onto|reach(?:es|ing)?|at|clear|touch(?:es|ing)?|like|near|by|into|inside|for|with|without|no|not|never|don'?t|any|meets?)\s+(?:(?:the|its|that|your|each|both|any|an?|two)\s+)*(?:[\p{L}-]+\s+)?$/iu;
+  /\b(?:behind|to|towards?|over|past|from|under|beneath|beside|before|after|than|off|through|against|along|up|down|between|round|around|of|in|front|until|till|beyond|where|as|on|onto|reach(?:es|ing)?|at|clear|touch(?:es|ing)?|like|near|by|into|inside|for|with|without|no|not|never|don'?t|any|meets?)\s+(?:(?:the|its|that|your|each|both|any|an?|two)\s+)*(?:[\p{L}'’-]+\s+)?$/iu;
 /** What is cut off or tied off of it, or that there is none. */
 const ofItsEnds = /^\s*(?:tips?|butts?|ends?|stems?|stalks?|off\b|[:=-]?\s*none|:\s*no\b)/iu;
 

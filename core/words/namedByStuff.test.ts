@@ -156,3 +156,12 @@ test.each([
   expect(only?.startsWith(step)).toBe(true);
   expect(only).not.toMatch(/behind the (?:wing|throat)/);
 });
+
+test("the stuff that a hackle goes along is not asked for, with a rib and without", () => {
+  for (const rib of ["", "Rib: medium oval silver, five turns\n"])
+    expect(
+      asksOf(
+        `${dry}${rib}Body: rear half flat silver tinsel, front half black seal's fur\nBody hackle: black cock along the seal's fur only, 3 turns`,
+      ),
+    ).toEqual([]);
+});
