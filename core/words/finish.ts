@@ -147,8 +147,23 @@ function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"
 }
 /** “slips of grey quill, 2.5 mm”, “white bucktail, 2 mm”: a quill's own figure is its width, a bunch's how thick. */
 function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
-  const { shown } = said;
-  if (said.amount !== undefined || !shown) return;
+  const { shown, amount } = said;
+  // “Two pairs of starling slips, 3 mm”: so wide is each.
+  const areSlips = said.isSlips || form === "quill";
+  if (
+    areSlips &&
+    shown &&
+    "mm" in shown &&
+    shown.mm <= WIDEST_SLIP &&
+    amount &&
+    "feathers" in amount &&
+    amount.paired
+  ) {
+    said.amount = { slipWidth: shown, ...(amount.feathers > 2 && { layers: amount.feathers / 2 }) };
+    delete said.shown;
+    return;
+  }
+  if (amount !== undefined || !shown) return;
   const isCut = form === "quill" || (said.isSlips && form !== "tinsel" && form !== "flash" && form !== "floss");
   if (isCut && "mm" in shown && shown.mm <= WIDEST_SLIP) said.amount = { slipWidth: shown };
   else if (form === "hair" && isThickness(shown)) said.amount = { clump: shown };

@@ -165,3 +165,22 @@ test("the stuff that a hackle goes along is not asked for, with a rib and withou
       ),
     ).toEqual([]);
 });
+
+test.each([
+  ["Wing: two pairs of starling slips, 3 mm, back to back", { slipWidth: { mm: 3 }, layers: 2 }],
+  ["Wing: two pairs of starling slips, 3 mm wide", { slipWidth: { mm: 3 }, layers: 2 }],
+  ["Wing: a pair of starling slips, 3 mm", { slipWidth: { mm: 3 } }],
+])("pairs of slips are as wide as is said: %s", (line, amount) => {
+  expect(read(dry + line).recipe.steps[0]).toMatchObject({ amount });
+});
+
+test("butts that are trimmed leave the wing as long as it is", () => {
+  const text = `${dry}Wing: deer hair, clump 3 mm, to the bend, butts left as a head, trimmed 2 mm`;
+  expect(read(text).recipe.steps[0]).toMatchObject({ shown: { reach: "bend" } });
+  expect(asksOf(text)).toEqual([]);
+});
+
+test("what is wound over wet varnish comes behind it", () => {
+  const [coat, body] = read(`${dry}Body: peacock herl, 3 strands, wound over wet varnish`).recipe.steps;
+  expect([coat?.do, body?.do]).toEqual(["glue", "wind"]);
+});

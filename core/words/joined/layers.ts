@@ -42,12 +42,15 @@ const hasPlace = (t: Told): boolean => Object.keys(placesOf(t)).length > 0;
 const overWet =
   /\bover\s+(?:an?\s+|the\s+|some\s+|one\s+)?(?:(?:wet|fresh|tacky|thin|good|light)\s+)*(?:(?:layer|coat|bed|film|smear|drop|bit)\s+of\s+)?(?:(?:wet|fresh|tacky|thin)\s+)*$/;
 
+/** “Laid over wet varnish”, “wound over wet varnish”. */
+const byOrWith = new Set<Told["verb"]>([undefined, "finish", "wind"]);
+
 /** “Biot, wound over a wet layer of cement, from the bend …”: the cement is there first, the rest is of the biot. */
 export function withWetUnder(all: Told[], text: string): Told[] {
   const isUnder = (n: number): boolean => {
     const [t, wet] = [all[n], all[n + 1]];
     const isLaid = t?.description !== undefined && (t.kind === "wind" || t.kind === "dress");
-    if (!isLaid || wet?.kind !== "glue" || !wet.description || (wet.verb ?? "finish") !== "finish") return false;
+    if (!isLaid || wet?.kind !== "glue" || !wet.description || !byOrWith.has(wet.verb)) return false;
     return overWet.test(text.slice(t.description?.end, wet.description.at));
   };
   const goesOn = (n: number): boolean => {

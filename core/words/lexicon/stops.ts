@@ -421,6 +421,7 @@ export const MANNER = anyOf(
   "from\\s+(?:the|an?)\\s+(?:[\\w-]+'?s?\\s+)?(?:mask|skin|pelt|patch|poll|face|cape)(?=\\s*(?:[,.;]|$|at\\b))",
   "(?:use\\s+|with\\s+|using\\s+)?an?\\s+(?:bit|piece|strip)\\s+of\\s+[a-z]+(?:\\s+tape)?\\s+to(?=\\s+(?:pick|tease|brush)\\b)",
   "cross-?wraps",
+  "(?<=\\bbutts?\\s[^.;]{0,24},\\s)(?:trimmed|clipped|cut)(?:\\s+(?:to|at))?\\s+\\d+(?:[.,]\\d+)?\\s*mm",
   "(?<=\\b(?:mm|half|thirds?|quarters?)\\s)(?:dub|wind|wrap|palmer)(?=\\s+[a-z])",
   "hanging(?=\\s+(?:an?|one|half|two|\\d|out|back|behind|beyond|past)\\b)",
   "over\\s+(?:the\\s+)?(?:[a-z]+\\s+){1,2}butts?(?=\\s*(?:[,.;]|$))",

@@ -1,5 +1,5 @@
 import { type Clause, clause, put } from "../../said";
-import type { LayAmount } from "../../../recipe";
+import type { LayAmount, LengthRule } from "../../../recipe";
 import { words, match, seq, opt, oneOf, map } from "../../parse";
 import { MATCHSTICK_MM, sideBySide, PENCIL_MM, THICK } from "./thick";
 import { number, readNumber } from "../../text/number";
@@ -11,8 +11,11 @@ const THICKEST_CLUMP = 15;
 /** “A small bunch, 10 mm”: behind a comma, and without “thick”, that is its length as well. */
 const THICKEST_ALONE = 5;
 
-/** “Slips, a pair, 2 mm wide”: one from either side, each so wide. */
-const isPair = (a: LayAmount): boolean => "feathers" in a && a.feathers === 2 && a.paired === true;
+/** “Slips, a pair, 2 mm wide”, “two pairs, 3 mm wide”: from either side, each so wide. */
+const arePairs = (a: LayAmount): a is Extract<LayAmount, { feathers: number }> =>
+  "feathers" in a && a.feathers % 2 === 0 && a.paired === true;
+const inSlips = (a: LayAmount | undefined, slipWidth: LengthRule): LayAmount =>
+  a && arePairs(a) && a.feathers > 2 ? { slipWidth, layers: a.feathers / 2 } : { slipWidth };
 
 /** So many mm of a feather's stem are taken at most. */
 const MOST_OF_STEM_MM = 25;
@@ -209,8 +212,8 @@ export const bySize: Clause[] = [
     "as wide as half the gape",
     seq(words("(?:each\\s+)?(?:(?:about|roughly|nearly)\\s+)?(?:as\\s+wide\\s+as|the\\s+width\\s+of)"), lengthNamed),
     (s, [, slipWidth]) => {
-      if (s.amount && !("slipWidth" in s.amount) && !isPair(s.amount)) return false;
-      s.amount = { slipWidth };
+      if (s.amount && !("slipWidth" in s.amount) && !arePairs(s.amount)) return false;
+      s.amount = inSlips(s.amount, slipWidth);
     },
   ),
   clause(
@@ -221,8 +224,8 @@ export const bySize: Clause[] = [
       words("wide(?:\\s+(?:strip|slips?))?|in\\s+width"),
     ),
     (s, [, slipWidth]) => {
-      if (s.amount && !("slipWidth" in s.amount) && !isPair(s.amount)) return false;
-      s.amount = { slipWidth };
+      if (s.amount && !("slipWidth" in s.amount) && !arePairs(s.amount)) return false;
+      s.amount = inSlips(s.amount, slipWidth);
     },
   ),
   clause(
