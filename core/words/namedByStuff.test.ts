@@ -184,3 +184,20 @@ test("what is wound over wet varnish comes behind it", () => {
   const [coat, body] = read(`${dry}Body: peacock herl, 3 strands, wound over wet varnish`).recipe.steps;
   expect([coat?.do, body?.do]).toEqual(["glue", "wind"]);
 });
+
+test("two layers of lead are wound once each, where each is told", () => {
+  const lays = read(`${dry}Weight: two layers of lead, 10 turns then 8 on top`).recipe.steps;
+  expect(lays.map((s) => (s.do === "wind" ? [s.rule.turns, s.passes ?? 1] : []))).toEqual([
+    [10, 1],
+    [8, 1],
+  ]);
+});
+
+test.each([
+  ["Tail: 8 fibres dun cock, twice the gape; split with thread into two equal bunches", "tail: 8 fibres"],
+  ["Body: a rope of three peacock herls and the tying thread, wound to 3 mm from the eye", "body: rope of 3"],
+])("neither doubled nor wound twice: %s", (line, step) => {
+  const [only, ...others] = stepsByPart(dry + line);
+  expect(others).toEqual([]);
+  expect(only?.startsWith(step)).toBe(true);
+});

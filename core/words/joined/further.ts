@@ -15,17 +15,13 @@ export const withTurnsOf = (all: Told[], text: string): Told[] =>
   });
 
 const onTopOfIt = /\b(?:on\s+top|over\s+(?:it|them|that))\b/;
-/** “Two layers of lead (8 turns, then 6 on top)”: the second layer is told for itself. */
+/** “Two layers of lead (8 turns, then 6 on top)”, “two layers, 10 turns then 8 on top”: the second is told for itself. */
 export const withLayersTold = (all: Told[], text: string): Told[] =>
   all.map((t, n) => {
-    const next = all[n + 1];
-    const isTold =
-      t.role === "weight" &&
-      t.said.passes === 2 &&
-      next?.said.rule?.turns !== undefined &&
-      !next.description &&
-      onTopOfIt.test(text.slice(next.at, next.end));
-    if (!isTold) return t;
+    if (t.role !== "weight" || t.said.passes !== 2) return t;
+    const isSecond = ({ said, description, at, end }: Told): boolean =>
+      (said.rule?.turns ?? said.count) !== undefined && !description && onTopOfIt.test(text.slice(at, end));
+    if (!all.slice(n + 1, n + 3).some(isSecond)) return t;
     const { passes: _passes, ...said } = t.said;
     return { ...t, said };
   });

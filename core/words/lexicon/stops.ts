@@ -421,6 +421,8 @@ export const MANNER = anyOf(
   "from\\s+(?:the|an?)\\s+(?:[\\w-]+'?s?\\s+)?(?:mask|skin|pelt|patch|poll|face|cape)(?=\\s*(?:[,.;]|$|at\\b))",
   "(?:use\\s+|with\\s+|using\\s+)?an?\\s+(?:bit|piece|strip)\\s+of\\s+[a-z]+(?:\\s+tape)?\\s+to(?=\\s+(?:pick|tease|brush)\\b)",
   "cross-?wraps",
+  "into\\s+(?:two|2)\\s+(?:equal\\s+|even\\s+)?(?:bunches|parts|tufts|clumps)",
+  "(?<=\\brope\\s+of\\s[^.;,]{3,40}\\s)and\\s+(?:the\\s+)?(?:tying\\s+|working\\s+)?(?:thread|silk)(?=\\s*(?:[,.;]|$))",
   "(?<=\\bbutts?\\s[^.;]{0,24},\\s)(?:trimmed|clipped|cut)(?:\\s+(?:to|at))?\\s+\\d+(?:[.,]\\d+)?\\s*mm",
   "(?<=\\b(?:mm|half|thirds?|quarters?)\\s)(?:dub|wind|wrap|palmer)(?=\\s+[a-z])",
   "hanging(?=\\s+(?:an?|one|half|two|\\d|out|back|behind|beyond|past)\\b)",

@@ -97,7 +97,7 @@ export const byNumber: Clause[] = [
     seq(
       count,
       words(
-        "(?:(?:small|good|more|further|extra|even|equal|separate|sparse|matched|neat|tiny|large|slim)\\s+){0,2}(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
+        "(?<!\\binto\\s+(?:two|three|2|3)\\s+)(?:(?:small|good|more|further|extra|even|equal|separate|sparse|matched|neat|tiny|large|slim)\\s+){0,2}(?:bunches|clumps|bundles|tufts|stacks)(?:\\s+of)?(?:,?\\s*each)?(?!\\s+side)",
       ),
     ),
     (s, [c]) => {
