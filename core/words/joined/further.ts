@@ -15,7 +15,7 @@ export const withTurnsOf = (all: Told[], text: string): Told[] =>
   });
 
 const onTopOfIt = /\b(?:on\s+top|over\s+(?:it|them|that))\b/;
-/** “Two layers of lead (8 turns, then 6 on top)”, “two layers, 10 turns then 8 on top”: the second is told for itself. */
+/** “Two layers of lead (8 turns, then 6 on top)”, “two layers, 10 turns then 8 on top”: the second for itself. */
 export const withLayersTold = (all: Told[], text: string): Told[] =>
   all.map((t, n) => {
     if (t.role !== "weight" || t.said.passes !== 2) return t;
