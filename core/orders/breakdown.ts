@@ -81,13 +81,22 @@ const OF_THEM = /^\s*(?:of\s+(?:them|which|these|those)|thereof|davon)(?!\p{L})(
 /** “… half of them barbless” */
 const HALF_OF_THEM =
   /(?<!\p{L})(?:(?:and|but|with|und)\s+)?(?:one\s+)?(?:half|die\s+hälfte)\s+(?:of\s+(?:them|these|those|which)|davon)(?!\p{L})/iu;
+/** “… 2 dz, half barbless”, “of which half barbless”: right ahead of what is wished. */
+const HALF_ALONE =
+  /(?<=[,(]\s*)(?:(?:and|but|with|und)\s+)?(?:(?:of\s+which|davon)\s+)?(?:half|die\s+hälfte)(?=\s)|(?:of\s+which|davon)\s+(?:half|die\s+hälfte)(?=\s)/iu;
 /** Half of a quantity, where words say that of half of it something is wished. */
-function halfOf({ text, start, quantities: [total] }: Counted): Breakdown | undefined {
-  const half = HALF_OF_THEM.exec(text);
+function halfOf({ text, start, quantities: [total], catalogue }: Counted): Breakdown | undefined {
+  const alone = HALF_OF_THEM.test(text) ? null : HALF_ALONE.exec(text);
+  const half = alone ?? HALF_OF_THEM.exec(text);
   const from = start + (half?.index ?? 0);
   if (!half || total?.flies === undefined || total.flies % 2 !== 0 || from < total.at[1]) return undefined;
+  // “3 dz each in 12 and 14, half of them barbless”: half of each, or of all?
+  const { isColour } = wordsOfFlies(catalogue.patterns);
+  const colours = new Set((text.toLowerCase().match(/[\p{L}-]+/gu) ?? []).filter(isColour));
+  if (OF_EACH.test(text) || SIZES_TOLD.test(text) || colours.size > 1) return undefined;
   const words: [number, number] = [from, from + half[0].length];
-  if (!findWish(text.slice(words[1] - start), 0)) return undefined;
+  const wish = findWish(text.slice(words[1] - start), 0);
+  if (!wish || (alone && wish.at[0] > 1)) return undefined;
   const flies = total.flies / 2;
   return toldApart(
     [

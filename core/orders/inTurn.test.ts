@@ -160,3 +160,22 @@ describe("who writes, and when", () => {
     expect(order.doubts.find((d) => d.code === "WHEN_FOR")?.candidates[0]?.label).toBe("2027-04-22");
   });
 });
+
+describe("half of a quantity, with a wish", () => {
+  test.each(["2 dz Dusk Sedge 14, half barbless", "2 dz Dusk Sedge 14 of which half barbless"])("%s", (text) => {
+    expect(read(text).lines.map((l) => [l.flies, l.wishes.map((w) => w.words)])).toEqual([
+      [12, []],
+      [12, ["barbless"]],
+    ]);
+  });
+
+  test.each([
+    "3 dz each of Harbour Nymph olive weighted in 12 and 14 (half barbless)",
+    "4 dz Harbour Nymph olive and brown 14, evenly, half barbless",
+  ])("is asked about where it could be half of each: %s", (text) => expect(isWhole(read(text))).toBe(false));
+});
+
+test("so many “off” are so many flies, and money off is none", () => {
+  expect(flies("24 off Dusk Sedge 14")).toEqual(["24 dsedge 14 cinnamon standard"]);
+  expect(isWhole(read("2 dz Dusk Sedge 14, 10 % off as agreed"))).toBe(false);
+});
