@@ -291,12 +291,30 @@ function summedUp({ text, start, quantities }: Counted): Breakdown | undefined {
 
 const TOTAL_AHEAD =
   /(?<!\p{L})(?:(?:in\s+)?total|altogether|in\s+all|sum|makes|gesamt|insgesamt|zusammen|summe)\s*[:=]?\s*$/iu;
+/** “1 dz 12, 2 dz 14, total 5 dz”: a total at the end that the others do not come to, with the word ahead of it. */
+export function totalThatDiffers({
+  text,
+  start,
+  quantities,
+}: Counted): { at: [number, number]; total: Quantity } | undefined {
+  const total = quantities.at(-1);
+  const others = quantities.slice(0, -1);
+  const lead = TOTAL_AHEAD.exec(text.slice(0, (total?.at[0] ?? start) - start));
+  if (!lead || total?.flies === undefined || others.length < 2 || others.some((q) => q.flies === undefined))
+    return undefined;
+  return sumOf(others) === total.flies ? undefined : { at: [start + lead.index, total.at[1]], total };
+}
+
 /** “14 x 2, 16 x 4, total 6 dz”: what all come to says what the numbers count. */
 function toldByTotal({ text, start, quantities }: Counted): Breakdown | undefined {
   const total = quantities.at(-1);
   const others = quantities.slice(0, -1);
   const lead = TOTAL_AHEAD.exec(text.slice(0, (total?.at[0] ?? start) - start));
   if (!lead || total?.flies === undefined || others.length === 0) return undefined;
+  const label = `${dozensText(total.flies)} in all`;
+  const words: [number, number] = [start + lead.index, total.at[1]];
+  if (others.length > 1 && sumOf(others) === total.flies && others.every((q) => q.flies !== undefined))
+    return { parts: others, words, label };
   const numbers = others.map((q) =>
     q.doubt?.code === "DOZENS_OR_FLIES"
       ? numberOf(/\d+/.exec(text.slice(q.at[0] - start, q.at[1] - start))?.[0] ?? "")
@@ -306,8 +324,8 @@ function toldByTotal({ text, start, quantities }: Counted): Breakdown | undefine
   if (unit === undefined) return undefined;
   return {
     parts: others.map((q, i) => ({ at: q.at, flies: (numbers[i] ?? NaN) * unit })),
-    words: [start + lead.index, total.at[1]],
-    label: `${dozensText(total.flies)} in all`,
+    words,
+    label,
   };
 }
 

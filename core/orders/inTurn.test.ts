@@ -179,3 +179,20 @@ test("so many “off” are so many flies, and money off is none", () => {
   expect(flies("24 off Dusk Sedge 14")).toEqual(["24 dsedge 14 cinnamon standard"]);
   expect(isWhole(read("2 dz Dusk Sedge 14, 10 % off as agreed"))).toBe(false);
 });
+
+describe("a total at the end", () => {
+  const rows = "Dusk Sedge, 1 doz 12, 2 doz 14, 3 doz 16, total";
+  test("counts nothing where the others come to it", () => {
+    expect(read(`${rows} 6 doz`).lines.map((l) => l.flies)).toEqual([12, 24, 36]);
+    expect(isWhole(read(`${rows} 6 doz`))).toBe(true);
+  });
+
+  test("is asked about where they do not, and they stay as they are", () => {
+    expect(read(`${rows} 5 doz`).lines.map((l) => [l.flies, l.size])).toEqual([
+      [12, "12"],
+      [24, "14"],
+      [36, "16"],
+    ]);
+    expect(asked(`${rows} 5 doz`)).toEqual(["NOT_UNDERSTOOD"]);
+  });
+});

@@ -2,7 +2,7 @@ import { type OrderReading, namesFlyIn } from "./reading";
 import { Stretch } from "../stretch";
 import { wordsOfFlies } from "../flyWords";
 import type { Quantity } from "../quantity";
-import { breakdownOf } from "../breakdown";
+import { breakdownOf, totalThatDiffers } from "../breakdown";
 import { findExactly } from "../names";
 import { findWish } from "../wishes";
 import { fold } from "../nearest";
@@ -28,6 +28,13 @@ const EACH_OF = /(?<!\p{L})(?:each(?:\s+of)?|of\s+each|apiece|ea(?=\.?\s*:)\.?|j
 /** The quantities of a statement; one that is broken down is taken out, and its parts count in its stead. */
 export function inParts(o: OrderReading, stretch: Stretch, quantities: Quantity[]): Quantity[] {
   const counted = { text: stretch.left, start: stretch.start, quantities, catalogue: o.catalogue };
+  const other = totalThatDiffers(counted);
+  if (other) {
+    const words = o.text.slice(...other.at);
+    o.order.doubts.push({ field: "rest", code: "NOT_UNDERSTOOD", details: { words }, at: other.at, candidates: [] });
+    stretch.takeOut(other.at);
+    return quantities.filter((q) => q !== other.total);
+  }
   const found = breakdownOf(counted, (text) => namesFlyIn(o, text));
   if (!found) return quantities;
   stretch.takeOut(found.words);
