@@ -201,3 +201,31 @@ test.each([
   expect(others).toEqual([]);
   expect(only?.startsWith(step)).toBe(true);
 });
+
+describe("a body that goes on", () => {
+  test.each([
+    ["Body: olive dubbing from the bend to halfway, then brown dubbing to the eye", "from mid-shank to the eye"],
+    [
+      "Body: yellow floss to mid-shank, then black floss to 3 mm behind the eye",
+      "from mid-shank to 3 mm behind the eye",
+    ],
+  ])("does so where it came to: %s", (line, zone) => {
+    expect(stepsByPart(dry + line)).toHaveLength(2);
+    expect(last(stepsByPart(dry + line))).toContain(zone);
+  });
+
+  test("has its first turns at the bend", () => {
+    const [tinsel, fur] = read(`${dry}Body: 6 turns of gold tinsel, then dub claret fur up to the eye`).recipe.steps;
+    expect(tinsel).toMatchObject({ do: "wind", rule: { touching: true, turns: 6 }, from: { landmark: "bend" } });
+    expect(fur).toMatchObject({
+      do: "dress",
+      from: { part: tinsel?.component, end: "front" },
+      to: { landmark: "eye" },
+    });
+  });
+});
+
+test("a hackle that is named again for its place is no third one", () => {
+  const steps = stepsByStuff(`${dry}Hackle: partridge and hen, one turn of each, partridge in front`);
+  expect(steps.map((s) => s.split(":")[0])).toEqual(["hackle, partridge", "hackle, soft hackle, brown"]);
+});

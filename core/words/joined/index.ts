@@ -20,7 +20,7 @@ import { withLegsOf } from "./legsOf";
 import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
-import { withTiedForLater, withWoundLater, withDubbedLater, withPulledLater } from "./once";
+import { withOnlyItsPlace, withTiedForLater, withWoundLater, withDubbedLater, withPulledLater } from "./once";
 import { withAnotherOne } from "./another";
 import { withThreadLay } from "./threadLay";
 import { withStop } from "./stopped";
@@ -28,6 +28,7 @@ import { withLiquidOver } from "./liquidOver";
 import { withSinged } from "./singed";
 import { withSharesOfColour } from "./sharesOfColour";
 import { withSilkUnder } from "./onSilk";
+import { withBodyThenOn } from "./thenOn";
 import { withTakenUp } from "./takenUp";
 import { withVarnish } from "./varnished";
 import { withTwisted, withNamedAhead, withRopeOfTwo, withThreadIn } from "./twisted";
@@ -55,6 +56,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withTakenUp,
   withCoat,
   withTiedForLater,
+  withOnlyItsPlace,
   withWoundLater,
   withDubbedLater,
   withPulledLater,
@@ -69,6 +71,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withWetUnder,
   withOfBoth,
   withLengthOfBoth,
+  withBodyThenOn,
   withMixed,
   withLayers,
   withDubbing,

@@ -2,7 +2,8 @@ import type { Said } from "../said";
 import type { Told } from "../told";
 
 /** Two that are named in one breath, with nothing told of the first alone. */
-const inOneBreath = /^\s*(?:and|with|plus|&|\+|(?:mixed|along|together)\s+with)\s[^,;:.]*$/;
+const inOneBreath =
+  /^\s*(?:and|with|plus|&|\+|(?:mixed|along|together)\s+with|over|under|above|beneath|on\s+top\s+of)\s[^,;:.]*$/;
 
 /** Whether anything says how long it is, or where it lies. */
 const isLong = ({ shown, size, sameLength, like, plusMm, thick }: Said): boolean =>
@@ -17,6 +18,8 @@ export const withLengthOfBoth = (all: Told[], text: string): Told[] =>
     if (t.kind !== "lay" || next?.kind !== "lay" || next.verb !== undefined) return t;
     const [one, two] = [t.description, next.description];
     if (!one || !two || !inOneBreath.test(text.slice(one.end, two.at)) || isLong(t.said)) return t;
+    // “Two strands of tinsel over a slip of goose, 3 mm”: so wide is the slip.
+    if (next.said.isSlips || t.role === "wing case") return t;
     const { shown, attitude, from, to, there, begin, end, tieIn } = next.said;
     if (!shown || !/^\s*,/.test(text.slice(two.end, next.end))) return t;
     const place = isPlaced(t.said) ? {} : { from, to, there, begin, end, tieIn };

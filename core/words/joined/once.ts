@@ -33,6 +33,18 @@ export const withTiedForLater = (all: Told[], text: string): Told[] => {
   return [{ ...next, at: first.at, description: first.description, role, part, ...wordsOf(first, next) }, ...more];
 };
 
+const onlyWhere = /^\W*(?:the\s+)?[\p{L}][\p{L}\s-]*\s(?:in\s+front|behind|first|last|on\s+top|outside|inside)\W*$/u;
+/** “Partridge and hen, one turn of each, partridge in front”: named again, to say where it lies, it is no third one. */
+export const withOnlyItsPlace = (all: Told[], text: string): Told[] =>
+  all.reduce<Told[]>((told, t) => {
+    const words = t.description?.text.trim();
+    const n = told.findIndex((x) => words !== undefined && x.role === t.role && x.description?.text.trim() === words);
+    const before = told[n];
+    const isAgain = before && t.verb === undefined && t.said.rule === undefined && t.said.amount === undefined;
+    if (!isAgain || !onlyWhere.test(text.slice(t.at, t.end))) return [...told, t];
+    return told.with(n, { ...before, kept: [...before.kept, { at: t.at, end: t.end }] });
+  }, []);
+
 const takesFur = /^\W*(?:(?:then|next|now|and|i|we|you)\s+)*(?:take|grab|use|get|mix|choose|pick)\b/;
 const furs = new Set<MaterialForm | undefined>(["dubbing", "blend"]);
 /** “Body: orange hare, dub it fat in the middle”: it is dubbed once, as it is told at the end. */
