@@ -307,7 +307,9 @@ export const dressClauses: Clause[] = [
   ),
   clause(
     "touched on waxed thread",
-    words("touch(?:ed)?(?:[- ]dubb?(?:ed|ing)?)?(?:\\s+on(?:to)?)?(?:\\s+(?:well[- ])?waxed\\s+thread)?"),
+    words(
+      "(?<!\\ban?\\s+)touch(?:ed)?(?:[- ]dubb?(?:ed|ing)?)?(?:\\s+on(?:to)?)?(?:\\s+(?:well[- ])?waxed\\s+thread)?",
+    ),
     (s) => putWay(s, "dubbing way", "touched"),
   ),
   clause(

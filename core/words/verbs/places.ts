@@ -59,15 +59,17 @@ function atItsTieIn(value: PartPlace, component: string, bench: Bench): void {
 /** A place that nobody can find is asked about; until then it is one that is there. */
 function askPlace(value: PartPlace, { line, told }: Telling, sentence: string, until?: Place): void {
   line.asks.push({ at: [told.at, told.end], sentence, answers: [] });
+  // The thread may hang at that very place: then it is nowhere yet.
+  const instead: Place = until && until !== value ? { ...until } : { landmark: "bend" };
   for (const key of ["part", "end", "plus"] as const) delete (value as Partial<PartPlace>)[key];
-  Object.assign(value, until ?? ({ landmark: "bend" } satisfies Place));
+  Object.assign(value, instead);
 }
 
 /** From where the thread hangs, so much further. */
 function settleHere(value: PartPlace, t: Telling): void {
   const { bench } = t;
   const { plus } = value;
-  const here = bench.hangs;
+  const here = bench.hangs === value ? undefined : bench.hangs;
   const isThere = plus !== undefined && "mm" in plus && plus.mm === 0;
   if (!here || !plus || !("mm" in plus) || (here.plus && !("mm" in here.plus) && !isThere))
     return askPlace(value, t, "From where is that measured? Say the place: “10 mm in front of the bend”.", here);
