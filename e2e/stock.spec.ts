@@ -44,7 +44,8 @@ test("what is short is ordered, confirmed, taken in, and no longer short", async
   await station(page, "Materials");
   await expect(page.getByRole("row", { name: /dumbbell eyes/ })).toContainText("short");
   await page.getByRole("tab", { name: "To order" }).click();
-  await expect(page.getByText("no cheaper way to buy it")).toBeVisible();
+  // How far the least price is proved hangs on how much time there was.
+  await expect(page.getByText(/in all: no cheaper way to buy it|in all; at best/)).toBeVisible();
   await page.getByRole("button", { name: "Write this order to Anvil Row Hooks" }).click();
   await expect(page.getByRole("heading", { name: /to Anvil Row Hooks/ })).toBeVisible();
   await page.getByRole("button", { name: "Send it" }).click();
