@@ -6,9 +6,9 @@ export default defineConfig({
   // A window waits for its server now and then: one more than the two cores of a small machine fills them.
   workers: 3,
   globalSetup: "./template.ts",
-  // Generous: a busy machine may be three times as slow; what hangs is still ended.
+  // Generous: a busy machine may be five times as slow; what hangs is still ended.
   timeout: 240_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 60_000 },
   // Only for a browser that hangs by itself: see stalled.ts.
   retries: 1,
   reporter: [["list"], ["./stalled.ts"]],
