@@ -3,7 +3,7 @@ import { shareOut, shareWords, type Act, type Attitude, type LayAmount, type Rec
 import type { ComposedFly, FlyStep } from "../fly";
 import type { StepResult } from "../tying";
 import { stanceWords } from "../words";
-import { directionWords } from "./direction";
+import { directionWords, roundPostWords } from "./direction";
 
 /** What the figures of a step are made from: the fly, the step on it, and the tier's side. */
 interface Facts {
@@ -75,7 +75,9 @@ function ofWind(f: Facts, step: Of<"wind">): Words {
     step.rule.overlap !== undefined && `each turn over ${Math.round(step.rule.overlap * 100)} % of the one before`,
     step.roundPost && "round the post, each turn under the one before",
     step.intoBead && "pushed up into the bead",
-    saysDirection(s, step) && s.clockwise !== undefined && directionWords(s.clockwise, handed),
+    saysDirection(s, step) &&
+      s.clockwise !== undefined &&
+      (step.roundPost ? roundPostWords(s.clockwise) : directionWords(s.clockwise, handed)),
     step.sweep && { back: "swept back", square: "square to the hook", forward: "swept forward" }[step.sweep],
     s.fillMm &&
       (turns

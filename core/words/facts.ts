@@ -151,6 +151,9 @@ const sizeThenKind =
 /** “A size 8, 3xl, weighted with …” */
 const sizeAndLength = /^\s*(?:an?\s+)?(?:#|sizes?\s+)\d{1,2}(?:\/0)?\s*,\s*[1-6]\s?x\s?(?:l|long)\b/;
 
+/** “Dry: 16 and 18.” */
+const kindAhead = /^(\s*(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|single)):(?=\s)/;
+
 const firstOf = (text: string, at: RegExp): string => text.split(at, 1)[0] ?? "";
 
 /** The name of a fly with its sizes and hook, as one sentence. */
@@ -161,14 +164,14 @@ const sentenceOfHook =
 function isHookTold(r: Reading, i: number): boolean {
   // “one and a half times the hook” measures by it.
   const text = (r.plain[i] ?? "").replace(byTheHook, (m) => " ".repeat(m.length));
-  const own = text.slice(r.heads[i]?.begin ?? 0);
+  const own = text.slice(r.heads[i]?.begin ?? 0).replace(kindAhead, "$1 ");
   // “It's a size 10 wet.”
   if (
     sizeAndKind.test(text) ||
     kindAndSize.test(text) ||
     sizeThenKind.test(text) ||
     sizeAndLength.test(text) ||
-    [text, firstOf(own, /,|\swith\s/), firstOf(own, /\.\s/), firstOf(own, goesOn)].some(isHookAlone) ||
+    [text, firstOf(own, /,|\swith\s/), firstOf(own, /;|\.\s/), firstOf(own, goesOn)].some(isHookAlone) ||
     isHookSentence(r, text)
   )
     return true;

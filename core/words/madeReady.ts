@@ -38,7 +38,7 @@ const strippingButts = words(
 
 /** Half of the barbs are taken off: of what is tied in next, or was before. */
 export const strippedSide = words(
-  "(?:and\\s+)?strip(?:ped|ping)?\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:the\\s+)?(?:fibres|barbs)\\s+(?:from|off|on)\\s+|from\\s+|on\\s+)?(?:one|the\\s+(?:left|right|other|lower|upper|near|far|inner|outer)|either)(?:\\s+hand)?\\s+side(?:\\s+of\\s+(?:it|them|the\\s+\\w+))?",
+  "(?:and\\s+)?(?:strip(?:ped|ping)?|(?:pull|tear|take|pluck)(?:s|ed|ing)?(?=\\s+(?:all\\s+)?(?:the\\s+)?(?:fibres|barbs)\\s+(?:off|from)\\b))\\s+(?:off\\s+)?(?:all\\s+)?(?:(?:the\\s+)?(?:fibres|barbs)\\s+(?:from|off|on)\\s+|from\\s+|on\\s+)?(?:one|the\\s+(?:left|right|other|lower|upper|near|far|inner|outer)|either)(?:\\s+hand)?\\s+side(?:\\s+of\\s+(?:it|them|the\\s+\\w+))?(?:\\s+first(?=\\s*(?:[,.;]|$)))?",
 );
 
 /** What a clause does with the stuff in hand, and ties nothing in: “comb out the underfur”, “strip the butts”. */

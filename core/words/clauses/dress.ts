@@ -71,7 +71,7 @@ const shapes: [string, DubbedShape][] = [
   ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|taper(?:ed|ing)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
+    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|(?:thin|slim)(?:n|m)er|narrower)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
     "cigar",
   ],
   [
@@ -415,7 +415,7 @@ export const dressClauses: Clause[] = [
   clause(
     "in front of and behind the wing",
     match(
-      "(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of)\\s+(?:the\\s+)?(?:wings?|(?:wing\\s+)?post)",
+      "(?:(?:both\\s+)?(?:in\\s+front\\s+of|ahead\\s+of|before)\\s+and\\s+(?:behind|after)|(?:both\\s+)?(?:behind|after)\\s+and\\s+(?:in\\s+front\\s+of|ahead\\s+of|before))\\s+(?:the\\s+)?(?:wings?|(?:wing\\s+)?post)(?!\\s+case)",
     ),
     (s) => {
       if (s.from !== undefined) return false;

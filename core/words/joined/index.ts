@@ -17,6 +17,7 @@ import {
 import { withUnder, withLayers, withWetUnder } from "./layers";
 import { withRibOver } from "./heldBy";
 import { withLegsOf } from "./legsOf";
+import { withOneKnot } from "./oneKnot";
 import { withOneOfEach } from "./oneOfEach";
 import { withTopAndBelow } from "./topAndBelow";
 import { withRetracted } from "./retracted";
@@ -45,6 +46,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withThreadRib,
   withWireBeside,
   withStop,
+  withOneKnot,
   withThreadLay,
   withAnotherOne,
   withVarnish,

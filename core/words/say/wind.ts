@@ -55,7 +55,9 @@ export function sayWind(step: WindStep): string[] {
     step.counter === undefined ? "" : step.counter ? "counter" : "with the body",
     step.roundPost ? "round the post" : "",
     step.intoBead ? "pushed into the bead" : "",
-    step.clockwise === undefined ? "" : `${step.clockwise ? "clockwise" : "anticlockwise"} seen from the eye`,
+    step.clockwise === undefined
+      ? ""
+      : `${step.clockwise ? "clockwise" : "anticlockwise"} seen from ${step.roundPost ? "above" : "the eye"}`,
     step.barb ? `barbs ${pairWords(step.barb)}` : "",
     step.sweep ? `swept ${step.sweep}` : "",
     step.methods?.["hackle tied in"] ? `by the ${step.methods["hackle tied in"]}` : "",

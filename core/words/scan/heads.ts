@@ -132,7 +132,7 @@ export function listedAt(
 
 /** “dubbing, ribbed with fine gold wire”: the rib is another part, told in the same breath. */
 const ribbedWith = words(
-  "(?:(?:and|both)\\s+)?(?:(?:(?:counter|reverse)-?\\s?)?(?:ribbed|segmented|banded)\\s+with|(?:reinforced|strengthened|protected|overwound|edged)\\s+(?:with|by)(?=\\s+(?:[\\p{L}\\d.]+\\s+){0,4}(?:wire|oval|tinsel|mono)\\b)|with\\s+a\\s+rib\\s+of|with\\s+(?:an?\\s+)?(?=(?:[\\p{L}-]+\\s+){1,3}rib(?:bing)?(?:\\s*[,.;]|$))|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
+  "(?:(?:and|both)\\s+)?(?:(?:(?:counter|reverse)-?\\s?)?(?:ribbed|segmented|banded)\\s+with|counter(?:ed)?\\s+with(?=\\s+(?:[\\p{L}\\d.]+\\s+){0,4}(?:wire|oval|tinsel|mono)\\b)|(?:reinforced|strengthened|protected|overwound|edged)\\s+(?:with|by)(?=\\s+(?:[\\p{L}\\d.]+\\s+){0,4}(?:wire|oval|tinsel|mono)\\b)|with\\s+a\\s+rib\\s+of|with\\s+(?:an?\\s+)?(?=(?:[\\p{L}-]+\\s+){1,3}rib(?:bing)?(?:\\s*[,.;]|$))|ribbed(?=\\s+(?!by\\b|over\\b|through\\b|in\\b|up\\b|to\\b|from\\b|as\\b|the\\b|it\\b|and\\b)[\\p{L}\\d]))",
 );
 
 /** “black floss, palmered with a black cock hackle”: the hackle is another part, over what was just told. */

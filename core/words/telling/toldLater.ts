@@ -8,10 +8,12 @@ import { isNamedBy } from "../bench";
 import { isOverBody } from "../verbs/object";
 
 /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
-export function isToldLater(r: Reading, i: number, role: Component["role"], { rule, amount }: Told["said"]): boolean {
+export function isToldLater(r: Reading, i: number, role: Component["role"], said: Told["said"]): boolean {
+  const { rule, amount } = said;
   const named: Named = {
     role,
     hasTurns: rule?.turns !== undefined,
+    isWoundThere: rule?.touching === true && rule.turns === undefined && (said.end ?? said.to) !== undefined,
     isOfFibres: amount !== undefined && "fibres" in amount,
     material: r.bench.materialOf(r.bench.ofRole(role)),
   };
@@ -24,13 +26,15 @@ interface Named {
   material: Material | undefined;
   /** Whether the list tells its turns. */
   hasTurns: boolean;
+  /** Whether the list tells how it is wound and to where. */
+  isWoundThere: boolean;
   /** Whether it is of so many fibres. */
   isOfFibres: boolean;
 }
 
 function tellsNamed(r: Reading, n: number, named: Named): boolean {
   if (lineOf(r, n).kind !== "steps") return false;
-  const { role, hasTurns } = named;
+  const { role, hasTurns, isWoundThere } = named;
   const isListed = r.heads[n]?.isListed === true;
   // What goes into a loop is not what was tied in; what a list calls the thorax may be just that.
   if (isLaid(role) && /\bloop\b/.test(r.plain[n] ?? "")) return false;
@@ -48,6 +52,8 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
     if (role !== "rib" && isOverBody(t, r.plain[n] ?? "", formSaid(t.description))) return false;
     // Each half of a body has its rib, with its own turns.
     if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
+    // “Two turns of the chenille between the eyes”: the body is wound by then, in as many turns as it takes.
+    if (isWoundThere && t.role === undefined && t.said.rule?.turns !== undefined) return false;
     // “Rib 6 turns” takes up what a list named before.
     if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) return false;
     return (

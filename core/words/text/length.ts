@@ -102,6 +102,7 @@ const timesMeasure: Reader<PlainLength> = beginning(either([andHalf.firsts, fact
 const timesOver = oneOf(
   map(match("(?:x|times|by)\\s*(\\d+(?:[.,]\\d+)?)"), ([n = ""]) => Number(n.replace(",", "."))),
   map(seq(words("x|times|by"), number), ([, n]) => n),
+  map(match("(?:/|divided\\s+by)\\s*([2-9])(?!\\s*\\p{L})"), ([n = ""]) => 1 / Number(n)),
 );
 type OfMeasure = Extract<PlainLength, { of: Measure }>;
 const isOf = (rule: PlainLength): rule is OfMeasure => "of" in rule;

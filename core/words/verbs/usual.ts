@@ -152,8 +152,10 @@ function usualTurns(u: Supplied): void {
   if (said.rule === undefined && said.fill === undefined) {
     const isHackle = role === "hackle" || role === "collar";
     const turns = role === "rib" || (isHackle && said.palmered) ? 5 : isHackle ? 3 : undefined;
-    said.rule = turns === undefined ? { touching: true } : { turns };
-    line.assumed.push(turns === undefined ? "touching" : `${turns} turns`);
+    // “No more than two turns”: the usual number, as far as that goes.
+    const most = turns === undefined ? undefined : Math.min(turns, said.atMost ?? turns);
+    said.rule = most === undefined ? { touching: true } : { turns: most };
+    line.assumed.push(most === undefined ? "touching" : `${most} turns`);
   }
   // “Twice the width of the body”: how full a part is, not how long.
   const thick = (l: LengthRule): LengthRule =>

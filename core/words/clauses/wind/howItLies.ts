@@ -191,6 +191,13 @@ export const howItLies: Clause[] = [
             ),
             () => true,
           ),
+          // Round a post that stands up.
+          map(
+            words(
+              "(?:(?:as\\s+)?(?:seen|viewed|looking|looked\\s+at|looking\\s+down)\\s+)?from\\s+(?:above|(?:the\\s+)?top)(?:\\s+of\\s+(?:it|the\\s+post))?",
+            ),
+            () => true,
+          ),
           map(
             words(
               "(?:(?:as\\s+)?(?:seen|viewed|looking|looked\\s+at)\\s+)?(?:from|at)\\s+(?:the\\s+)?(?:bend|rear|back|tail|behind)(?:\\s+end)?",
