@@ -7,9 +7,28 @@ const held = new RegExp(
 );
 const ribs: ReadonlySet<string | undefined> = new Set(["wire", "tinsel"]);
 
+const heldByTurns = new RegExp(`${held.source.replace(/\\s\+of\\s\+$/, "")}\\s*$`, "u");
+/** “A strip over the body, held with 6 turns” “of fine wire”: the wire behind it is what holds. */
+function heldByNext(t: Told, next: Told | undefined, text: string): { cover: Told; rib: Told } | undefined {
+  const turns = readNumber(heldByTurns.exec(text.slice(t.at, t.end))?.[1] ?? "");
+  const isOfCover = t.description !== undefined && (t.verb === "take over" || t.role === "wing case");
+  const isHolding = next?.verb === undefined && ribs.has(next && formTold(next)) && !next?.said.rule;
+  if (turns === undefined || !next || !isOfCover || !isHolding || !/^\s*of\s/.test(text.slice(next.at))) return undefined;
+  const { wraps: _wraps, tieIn, ...said } = t.said;
+  const { wraps: _held, ...place } = tieIn ?? {};
+  const cover: Told = { ...t, said: { ...said, ...(place.at && { tieIn: place }) } };
+  const own = { verb: "hold", kind: "wind", role: undefined, part: undefined, isInherited: false } as const;
+  return { cover, rib: { ...next, ...own, said: { ...next.said, amount: undefined, rule: { turns } } } };
+}
+
 /** “The shell is pulled over and held by seven turns of the mono”: what holds it is wound over it, as a rib is. */
 export const withRibOver = (all: Told[], text: string): Told[] =>
-  all.flatMap((t): Told[] => {
+  all.flatMap((t, n): Told[] => {
+    const before = all[n - 1];
+    const heldBefore = before && heldByNext(before, t, text);
+    if (heldBefore) return [heldBefore.rib];
+    const heldNext = heldByNext(t, all[n + 1], text);
+    if (heldNext) return [heldNext.cover];
     const m = held.exec(text.slice(t.at, t.end));
     const turns = readNumber(m?.[1] ?? "");
     const { description } = t;

@@ -48,6 +48,14 @@ const twistedWith =
   /\b(?:twisted|spun|wound|roped)\s+(?:up\s+|together\s+)?with\s+(?:an?\s+|some\s+|one\s+)?(?:strand\s+of\s+)?$/u;
 const isTwist = (x: Told | undefined, text: string): boolean =>
   x?.verb === "act" && x.description !== undefined && /^\W*(?:then\s+|and\s+)?twist/.test(text.slice(x.at, x.end));
+/** “Tan fur and 3 strands of pearl, twisted to a rope”: what is twisted with fur is no rope of its own. */
+const isSpunIntoFur = (t: Told, before: Told, text: string): boolean =>
+  (t.verb === undefined || t.verb === "wind") &&
+  before.kind === "dress" &&
+  before.description !== undefined &&
+  withFur.test(text.slice(before.description.end, t.description?.at)) &&
+  /^[^;]*?\b(?:twisted|spun)\b[^;]*?\b(?:rope|together)\b/.test(text.slice(t.at, t.end));
+const withFur = /^\W*(?:and|with|plus)\b/u;
 /**
  * “Twist the herls and the wire together”: a strand that is wound within the rope, which nothing here can be told of;
  * it is asked about, and not wound by itself.
@@ -61,9 +69,11 @@ export const withRopeOfTwo = (all: Told[], text: string): Told[] =>
       isThin &&
       ((isTwist(before, text) && intoRope.test(text.slice(t.at, t.end))) ||
         twistedWith.test(text.slice(before?.at ?? t.at, t.description?.at ?? t.at)));
-    if (!before || !t.description || !isIn) return [...told, t];
+    if (!before || !t.description || !(isIn || isSpunIntoFur(t, before, text))) return [...told, t];
     const { at, end } = t.description;
-    return told.with(-1, { ...before, end: t.end, rest: [...before.rest, ...t.rest, { at, end }] });
+    const { end: to } = t.said;
+    const said = to && !isIn && !before.said.end && !before.said.to ? { ...before.said, end: to } : before.said;
+    return told.with(-1, { ...before, said, end: t.end, rest: [...before.rest, ...t.rest, { at, end }] });
   }, []);
 
 const withThread =

@@ -162,8 +162,9 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
         the,
         measure,
         opt(words("is\\s+(?:long|wide|tall)")),
+        opt(match("and\\s+an?\\s+(half|quarter)(?=\\s*(?:[,.;)]|$|again\\b|and\\b|with\\b))(?:\\s+again)?")),
       ),
-      ([, times = 1, , of]) => ({ of, times }),
+      ([, times = 1, , of, , half]) => ({ of, times: times + (half === undefined ? 0 : (readNumber(half[0] ?? "") ?? 0)) }),
     ),
   ),
 );
@@ -196,14 +197,16 @@ const together: Reader<PlainLength> = map(
   ([rule, , , of]) => (isOf(rule) && rule.times === 1 ? { ...rule, plus: { of, times: 1 } } : undefined),
 );
 /** “A gape longer than the shank”, “half an inch shorter than the tail”. */
-const longerBy: Reader<PlainLength> = map(
-  seq(
-    added,
-    map(match("(longer|shorter)\\s+than"), ([how]) => how ?? ""),
-    the,
-    measure,
-  ),
-  ([more, how, , of]) => ({ of, times: 1, plus: how === "shorter" ? less(more) : more }),
+const thanIt = map(match("(longer|shorter)\\s+than"), ([how]) => how ?? "");
+const byMore = (of: Measure, how: string, more: AddedLength): PlainLength => ({
+  of,
+  times: 1,
+  plus: how === "shorter" ? less(more) : more,
+});
+const longerBy: Reader<PlainLength> = oneOf<PlainLength>(
+  map(seq(added, thanIt, the, measure), ([more, how, , of]) => byMore(of, how, more)),
+  // “Longer than the wing by 5 mm”
+  map(seq(thanIt, the, measure, words("by"), hedges, added), ([how, , of, , , more]) => byMore(of, how, more)),
 );
 const ofMeasure: Reader<PlainLength> = memo(oneOf<PlainLength>(together, sum, longerBy, ofMeasureAlone));
 

@@ -96,6 +96,16 @@ const onesOf = new RegExp(
   "giu",
 );
 
+const A_COUNT = `(?:\\d+|${NUMBER_WORD})`;
+/** “20 fibres of white bucktail under 20 of red”: the second is of the same stuff in another colour. */
+const colourOfSame = new RegExp(
+  `(?<=\\b${A_COUNT}\\s(?:(fib(?:re|er)s|hairs|strands|feathers|plumes|herls)\\s(?:of\\s)?)(\\p{L}+)\\s(\\p{L}+),?\\s(?:and|with|under|over|beneath|then|plus|below|above|on\\s+top\\s+of)\\s${A_COUNT}\\sof\\s)(\\p{L}+)(?=\\s*(?:[,.;)]|$)|\\s(?:on|over|under|beneath|below|above)\\b)`,
+  "giu",
+);
+/** “A quill of peacock” is a peacock quill. */
+const quillOf =
+  /(?<!\p{L})(quills?|biots?)\s+(?:of|from)\s+(?:an?\s+)?(peacock|goose|turkey|condor|swan)(?=\s*(?:[,.;)]|$))/giu;
+
 /** “Olive hairs”, “bucktail hairs”: the colour is that of the first alone. */
 function stuffOf(pieces: string): string {
   const [first = "", second] = pieces.split(/\s/);
@@ -113,7 +123,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -175,6 +185,19 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
       put: `a ${m[2] ?? ""} ${m[1] ?? ""}`,
     })),
     ...[...typed.matchAll(peacockEye)].map((m) => ({ at: m.index, instead: m[0].length, put: "a peacock tail" })),
+    ...[...typed.matchAll(quillOf)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: `${m[2] ?? ""} ${m[1] ?? ""}`,
+    })),
+    ...[...typed.matchAll(colourOfSame)].flatMap((m) =>
+      [m[2], m[4]].every((c) => isColour((c ?? "").toLowerCase())) && !isColour((m[3] ?? "").toLowerCase())
+        ? [
+            { at: m.index - "of ".length, instead: 0, put: `${m[1] ?? ""} ` },
+            { at: m.index + m[0].length, instead: 0, put: ` ${m[3] ?? ""}` },
+          ]
+        : [],
+    ),
     ...[...typed.matchAll(wideBlanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
     ...[...typed.matchAll(herlsOfOthers)].map((m) => ({
       at: m.index,

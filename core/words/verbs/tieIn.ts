@@ -60,6 +60,7 @@ export function tellTieIn(t: Telling): void {
     told.said.attitude ??= "over";
   if (bindsItDown(t)) return;
   trappedOnTheWay(t);
+  tiedInThere(t);
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   // “Three fibres for the tail”: how many, and not of what.
@@ -84,6 +85,16 @@ function trappedOnTheWay({ told, text, bench }: Telling): void {
   );
   const [rearmost = { landmark: "bend" } as const] = ends.sort((a, b) => alongShank(b) - alongShank(a));
   said.tieIn = { ...said.tieIn, at: alongShank(rearmost) < REAR ? { landmark: "bend" } : rearmost };
+}
+
+const inThere =
+  /\b(?:tied?|bind|bound|catch|caught|lash(?:ed)?)\s+(?:(?:it|them)\s+)?in\s+(?:just\s+|right\s+)?(?:there|here)\b|^\W*(?:(?:and|then|now|right|just)\s+)*(?:there|here),?\s+(?:you\s+|we\s+|i\s+)?(?:tie|bind|catch|lash)\b/;
+/** “Tie in there six fibres for the tail”: where the thread hangs, whatever the place of such a part is. */
+function tiedInThere({ told, text, bench }: Telling): void {
+  const { said } = told;
+  if (!bench.isBased || !bench.hangs || !inThere.test(text.slice(told.at, told.end))) return;
+  if (said.tieIn?.at ?? said.there ?? said.begin ?? said.from) return;
+  said.tieIn = { ...said.tieIn, at: bench.hangs };
 }
 
 const itDown = /\bbind\s+(?:it|them)\s+(?:all\s+the\s+way\s+)?(?:down|back|along)\b/;

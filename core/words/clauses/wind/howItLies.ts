@@ -5,6 +5,10 @@ import { absolute, placeReached, wayBackOnly, wayBackToEye } from "../../text/pl
 import { count } from "../../text/count";
 import { stretched } from "../common";
 import { number } from "../../text/number";
+import type { Place } from "../../../hooks";
+
+/** “To the bend”: from there it can only go forward. */
+const isAtRear = (end: Place | undefined): boolean => end !== undefined && "landmark" in end && end.landmark !== "eye";
 
 export const howItLies: Clause[] = [
   face,
@@ -42,6 +46,22 @@ export const howItLies: Clause[] = [
       if (isFront || !(s.end ?? s.to)) s.passes = 2;
       else if (s.backTo === undefined) s.backTo = p;
       else return false;
+    },
+  ),
+  clause(
+    "then forward to mid-shank",
+    map(
+      seq(
+        words(
+          "(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))(?:forwards?|up)(?:\\s+again)?\\s+(?:to|as\\s+far\\s+as|until)",
+        ),
+        placeReached,
+      ),
+      ([, p]) => p,
+    ),
+    (s, p) => {
+      if (!isAtRear(s.end ?? s.to) || s.backTo !== undefined || s.passes !== undefined) return false;
+      s.backTo = p;
     },
   ),
   clause(
@@ -103,6 +123,14 @@ export const howItLies: Clause[] = [
       ),
     ),
     put({ passes: 2 }),
+  ),
+  clause(
+    "1 layer and 1 back",
+    words("(?:and|then)\\s+(?:one|another|1)\\s+(?:layer\\s+)?(?:back(?!\\s+to)(?:\\s+again)?|forwards?\\s+again)"),
+    (s) => {
+      if (s.passes !== 1) return false;
+      s.passes = 2;
+    },
   ),
   clause(
     "1 layer up and 1 back",
