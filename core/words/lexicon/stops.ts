@@ -301,6 +301,7 @@ export const MANNER = anyOf(
   "tips?(?=\\s+(?:forming|making)\\b)",
   "(?:and\\s+)?(?:lock|secure|fix)(?:s|ed|ing)?\\s+(?:the\\s+)?(?:wire|lead|weight|wraps|turns|it|them|everything)\\s+in\\s+place",
   "kept\\s+together",
+  "(?:and\\s+|then\\s+)*(?:let|leave)\\s+(?:it|the\\s+(?:bobbin|thread|silk))\\s+hang(?:ing)?(?:\\s+(?:there|here|down))?(?=\\s*(?:[,.;]|$))",
   "(?:push|part|press|mov|forc)ing\\s+(?:the\\s+)?(?:dubbing|fur|fibres|fibers|hair)\\s+(?:apart|aside)",
   "(?:on|from|along)\\s+the\\s+(?:bottom|top|lower|upper|under)\\s+half(?:\\s+only)?",
   "(?:as\\s+)?an?\\s+(?:even|neat|smooth)\\s+cone(?:\\s+shape)?|(?:even|neat|smooth|tapered)\\s+cone(?=\\s*(?:[,.;]|$))|cone[-\\s]shaped?",

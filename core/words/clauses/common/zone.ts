@@ -77,7 +77,7 @@ const endInMm: Reader<{ from: Place; to: Place }> = map(
   seq(
     opt(words("on|over|along|for|across|in")),
     the,
-    match("(rear|back|front|last|first)"),
+    match("(rear|(?<!\\b(?:wind|wrap|run|go|come|work|move|thread|silk|it|further)\\s+)back|front|last|first)"),
     absolute,
     opt(words("of\\s+(?:the\\s+)?(?:hook(?:\\s+shank)?|shank)")),
   ),

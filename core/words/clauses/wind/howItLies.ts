@@ -4,7 +4,7 @@ import { match, seq, words, opt, map, anyOf, oneOf } from "../../parse";
 import { absolute, placeReached, wayBackOnly, wayBackToEye } from "../../text/place";
 import { count } from "../../text/count";
 import { stretched } from "../common";
-import { number } from "../../text/number";
+import { number, readNumber } from "../../text/number";
 import type { Place } from "../../../hooks";
 
 /** “To the bend”: from there it can only go forward. */
@@ -35,7 +35,7 @@ export const howItLies: Clause[] = [
     map(
       seq(
         words(
-          "(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))back(?:\\s+(?:up|forwards?|again|down))?\\s+(?:to|as\\s+far\\s+as|until)",
+          "(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))(?:in\\s+(?:open|close|touching|wide|spiral|spaced)\\s+(?:turns|wraps)\\s+)?(?:back(?:\\s+(?:up|forwards?|again|down))?|again)\\s+(?:to|as\\s+far\\s+as|until)",
         ),
         placeReached,
       ),
@@ -62,6 +62,21 @@ export const howItLies: Clause[] = [
     (s, p) => {
       if (!isAtRear(s.end ?? s.to) || s.backTo !== undefined || s.passes !== undefined) return false;
       s.backTo = p;
+    },
+  ),
+  clause(
+    "and back half way",
+    seq(
+      words("(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))back(?:\\s+(?:up|forwards?|again))?"),
+      opt(words("about|roughly|by")),
+      match(
+        "(half(?=-?\\s?way|\\s*(?:[,.;]|$))|an?\\s+third|two\\s+thirds|an?\\s+quarter|three\\s+quarters)(?:-?\\s?way|\\s+of\\s+the\\s+way)?(?=\\s*(?:[,.;]|$|and\\b|over\\b|in\\b))",
+      ),
+    ),
+    (s, [, , [words = ""]]) => {
+      const share = readNumber(words);
+      if (!isAtRear(s.end ?? s.to) || s.backTo !== undefined || share === undefined) return false;
+      s.backTo = { fraction: Number((1 - share).toPrecision(12)) };
     },
   ),
   clause(
