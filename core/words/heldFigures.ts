@@ -43,6 +43,8 @@ interface SaidFigure {
   end: number;
   n: number;
   unit: string;
+  /** “The first turn behind the tail, then 4 more”: they are five. */
+  isMore: boolean;
   mark: LineMark;
 }
 
@@ -56,6 +58,8 @@ const ofNothing =
 /** A pair has two, and so has each side; nobody counts one. Of less than one it is told in shares and words. */
 const FEWEST = 3;
 const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);
+
+const more = /^\s+(?:more|others)\b/i;
 
 const takesBack = /^\W*(?:no|nope|sorry|oops|erm?|wait|scratch\s+that|i\s+mean)\b/i;
 
@@ -78,7 +82,7 @@ function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
       back.some((m) => m.at[0] >= end);
     return mark === undefined || n === undefined || isOther
       ? []
-      : [{ at, end, n, unit: (m[3] ?? "").toLowerCase(), mark }];
+      : [{ at, end, n, unit: (m[3] ?? "").toLowerCase(), isMore: more.test(text.slice(end)), mark }];
   });
 }
 
@@ -100,10 +104,10 @@ function figuresSaidOf(m: Material): number[] {
 }
 
 /** What one figure may have become: halves and doubles of pairs, shares, what is left of a whole, bunches together. */
-function isHeld({ n, unit }: SaidFigure, said: SaidFigure[], held: ReadonlySet<number>): boolean {
+function isHeld({ n, unit, isMore }: SaidFigure, said: SaidFigure[], held: ReadonlySet<number>): boolean {
   const per = millimetresIn(unit);
   const isShare = unit === "%" || unit.startsWith("per");
-  const shapes = isShare ? [n, n / 100, 1 - n / 100] : [n * per, n, n / 2, 2 * n, 12 * n];
+  const shapes = isShare ? [n, n / 100, 1 - n / 100] : [n * per, n, n / 2, 2 * n, 12 * n, ...(isMore ? [n + 1] : [])];
   if (shapes.some((x) => held.has(x) || held.has(Number(x.toPrecision(4))))) return true;
   // “8 turns, then 4 under the eyes”, “two bunches 3 mm thick”.
   const isBeside = (other: SaidFigure): boolean =>

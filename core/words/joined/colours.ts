@@ -109,6 +109,8 @@ export function withOnes(all: Told[], text: string): Told[] {
 const twoColours =
   /^((?:[a-z-]+ ){0,2}[a-z-]+) and ((?:[a-z-]+ ){0,2}[a-z-]+) ((?:cock|saddle|hen|rooster)?\s?hackles?|cocks?|saddles?|hens?|flash|bucktail|marabou|(?:ostrich\s)?herls?)$/;
 
+const twoOf = /\b(?:two|2|an?\s+pair\s+of)(?=\s)/;
+
 /** “Golden olive and claret cock palmered together”: two feathers, wound alike. */
 export const withBothColours = (all: Told[], text: string): Told[] =>
   all.flatMap((t): Told[] => {
@@ -127,7 +129,18 @@ export const withBothColours = (all: Told[], text: string): Told[] =>
     const of = (colour: string): Told => {
       const own = structuredClone(t);
       if (isPair && amount) own.said.amount = { feathers: 1 };
+      // “Two hackles, brown and grizzly”: of each there is one.
+      if (t.kind === "wind" && own.said.count === 2) delete own.said.count;
+      if (t.kind === "wind" && own.said.rope === 2) for (const of of ["rope", "ribbon"] as const) delete own.said[of];
+      if (t.kind === "wind" && amount && "feathers" in amount && amount.feathers === 2) delete own.said.amount;
       return { ...own, description: { ...description, text: `${colour} ${stuff.replace(/s$/, "")}` } };
     };
-    return [of(one), { ...of(two), understood: [], kept: [], loose: [], rest: [] }];
+    const first = of(one);
+    const count = t.kind === "wind" ? twoOf.exec(text.slice(t.at, description.at)) : null;
+    // How many there are is told by their being two.
+    const words = count && { at: t.at + count.index, end: t.at + count.index + count[0].length };
+    return [
+      { ...first, kept: words ? [...first.kept, words] : first.kept },
+      { ...of(two), understood: [], kept: [], loose: [], rest: [] },
+    ];
   });

@@ -59,6 +59,9 @@ export function kindOfTold(
 
 const beneath = /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:at|as|for)\s+(?:the|a)\s+(?:throat|beard)\b/;
 
+const fibresASide =
+  /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:fib(?:re|er)s|barbs|hairs)\s+(?:(?:on|at|to)\s+)?(?:a|each|per|either|both)\s+sides?\b/;
+
 const spunHair =
   /^\W*(?:(?:and|then|now|next)\s+)*(?:spin|flare)\s+(?:(?:on|in|up)\s+)?(?:an?|another|some|two|three|four|the|\d)\b(?!.*\b(?:loop|dubbing|thread|silk)\b).*\b(?:deer|elk|caribou|antelope|roe|hair)\b/u;
 
@@ -85,6 +88,9 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
     Object.assign(told, { role: "wing case", part: "back" });
   // “Hackle: jay, blue, at the throat, 6 fibres”: what hangs there is not wound.
   if (told.role === "hackle" && beneath.test(clause)) Object.assign(told, { role: "throat", part: "throat" });
+  // “Hackle: partridge, half a dozen fibres each side”: what stands on either side is not wound.
+  if ((told.role === "hackle" || told.role === "collar") && fibresASide.test(clause))
+    Object.assign(told, { role: "legs", part: "legs" });
   // “Body: black foam, tied in at the bend and folded forward”: what is folded over is not wound.
   if (told.role === "body" && foldedBand.test(clause)) Object.assign(told, { role: "wing case", part: "back" });
   const isPlain = told.role === undefined && told.verb === undefined;

@@ -1,5 +1,6 @@
 import { type Here, firstOf, type Step, unlessGiven, keep, hasContent } from "./here";
-import type { Next } from "../told";
+import { formTold, type Next } from "../told";
+import type { MaterialForm } from "../../materials";
 import { leftover } from "./leftover";
 import { nounFirst } from "./stuff";
 import { coatOfAnother, finishAhead, anotherBegins, actionBehind } from "./another";
@@ -48,6 +49,19 @@ const barbsStand = words(
 );
 const barbsStanding: Step = (here) => keep(here, here.told.description && barbsStand(here.text, here.at)?.end);
 
+const twice = words("(?:folded\\s+)?doubled?(?:\\s+up)?(?!\\s+(?:back|over|layers?|turns?|wraps?|pass))");
+const strands = new Set<MaterialForm | undefined>(["wire", "tinsel", "floss", "yarn", "chenille", "flash"]);
+/** “Rib: gold wire doubled”: two strands of it go side by side. */
+const doubledStrand: Step = ({ told, text, at }) => {
+  // “…, so it's double”: that is what comes of it.
+  const isResult = /\b(?:so|it|it's|is|be|are|becomes)\s+$/.test(text.slice(0, at));
+  const found = told.kind === "wind" && !isResult && strands.has(formTold(told)) ? twice(text, at) : undefined;
+  if (!found) return undefined;
+  Object.assign(told.said, { rope: 2 * (told.said.rope ?? 1), ribbon: true });
+  told.understood.push({ at, end: found.end });
+  return { told, end: found.end };
+};
+
 const soManyOf = seq(countRead, words("of(?=\\s)"));
 const colourBehind = /^\s*(\p{L}+)(?:\s+(?:hackle|cock|saddle)s?)?\s*(?:[,.;]|$|then\b|and\b)/u;
 /** “Hackle: three of brown, then two of grizzly”: so many turns of each. */
@@ -67,7 +81,7 @@ const countedHere: Step = ({ told, text, at, context }) =>
 /** What may stand at a place, in the order in which it is tried. */
 const steps: readonly Step[] = [
   inBrackets,
-  unlessGiven(partOfStuff, nounFirst, coatOfAnother),
+  unlessGiven(partOfStuff, nounFirst, coatOfAnother, doubledStrand),
   looseHere,
   madeReady,
   unlessGiven(reasonHere, finishAhead, anotherBegins, toRibHere, thicknessOf, thicknessBefore, strandsBehind),

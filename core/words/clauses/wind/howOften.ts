@@ -3,7 +3,7 @@ import { words, seq, match, opt, anyOf, oneOf, map, unless } from "../../parse";
 import { count, times } from "../../text/count";
 import { TOUCHING, TURNS, SLIGHT_OVERLAP, of } from "./zone";
 import { readNumber, number } from "../../text/number";
-import { absolute } from "../../text/place";
+import { absolute, placeReached } from "../../text/place";
 import { isColour } from "../../../materials";
 
 /** One of two stuffs that lie behind each other: “over the tinsel”. */
@@ -42,6 +42,21 @@ export const howOften: Clause[] = [
     s.atMost = c.n;
   }),
   clause("no more than 4", words("(?:and\\s+)?no\\s+more"), () => undefined),
+  clause(
+    "first turn behind the tail, then 4 more",
+    seq(
+      words("(?:with\\s+)?(?:the\\s+|its\\s+)?first\\s+(?:turn|wrap|one)(?:\\s+(?:is|goes|going|right|just|close|tight))*"),
+      placeReached,
+      opt(words("[,;]")),
+      opt(words("(?:(?:and|then)\\s+)+")),
+      count,
+      words("(?:more|others)(?:\\s+(?:turns|wraps))?"),
+    ),
+    (s, [, first, , , c]) => {
+      if (setTurns(s, { ...c, n: c.n + 1 }, false) === false) return false;
+      s.begin ??= first;
+    },
+  ),
   clause("a turn or two", match("(?:a\\s+turn\\s+or\\s+two|one\\s+or\\s+two\\s+turns|turn\\s+or\\s+two)"), (s) => {
     s.spread = [1, 2];
     putRule(s, { turns: 1.5 });
