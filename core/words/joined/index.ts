@@ -14,7 +14,7 @@ import {
   withTurnsOf,
   withTurnsOfIt,
 } from "./further";
-import { withUnder, withLayers, withWetUnder } from "./layers";
+import { withOver, withUnder, withLayers, withWetUnder } from "./layers";
 import { withRibOver } from "./heldBy";
 import { withLegsOf } from "./legsOf";
 import { withOneKnot } from "./oneKnot";
@@ -84,4 +84,5 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withTaken,
   withFurther,
   withTurnsOf,
+  withOver,
 ];

@@ -1,9 +1,14 @@
 import { USUAL_FRONT } from "../settle";
-import { readNumber } from "../text/number";
+import { NUMBER_WORD, readNumber } from "../text/number";
 import { wordsOf, type Span, type Told } from "../told";
 
 const overIt =
   /\bover\s+(?:an?\s+|the\s+|(?:one|two|1|2)\s+)?(?:(?:thin\s+|level\s+|flat\s+|single\s+)*(?:layers?|base|bed|underbody|foundation)\s+of\s+)?$/;
+
+/** “Fur over the tinsel”: over what lies there by then. */
+const overThe = /\bover\s+the\s+$/;
+const between = (t: Told, next: Told | undefined, text: string): string =>
+  text.slice(t.description?.end ?? t.end, next?.description?.at ?? t.end);
 
 /** “Flat gold tinsel, over a layer of white floss”: the floss is wound first. */
 export const withUnder = (all: Told[], text: string): Told[] => {
@@ -20,19 +25,38 @@ export const withUnder = (all: Told[], text: string): Told[] => {
       );
     const isOver =
       isOverWeight ||
-      (t.kind === "wind" &&
+      ((t.kind === "wind" || (t.kind === "dress" && !overThe.test(between(t, next, text)))) &&
         next?.kind === "wind" &&
         t.description !== undefined &&
         next.description !== undefined &&
         next.verb === undefined &&
         t.role === next.role &&
         t.role === "body" &&
-        overIt.test(text.slice(t.description.end, next.description.at)));
+        overIt.test(between(t, next, text)));
     if (!isOver) return;
     // “Floss over flat silver at the rear third, rest fur”: as far as what is under it.
     const share = hasPlace(t) ? {} : placesOf(next);
     const isShared = share.from !== undefined && share.to !== undefined;
     out.splice(n, 2, next, isShared ? { ...t, said: { ...t.said, ...share } } : t);
+  });
+  return out;
+};
+
+const overSome = new RegExp(
+  `^[^;.]*\\bover\\s+(?:an?\\s+|some\\s+|(?:\\d+|${NUMBER_WORD})\\s+)?(?:(?:fib(?:re|er)s|hairs|strands|herls|bunch|pinch|clump|tuft)\\s+(?:of\\s+)?)?$`,
+);
+/** “8 strands of herl over 20 fibres of bucktail”: what lies beneath is tied in first. */
+export const withOver = (all: Told[], text: string): Told[] => {
+  const out = [...all];
+  out.forEach((t, n) => {
+    const next = out[n + 1];
+    const areLaid = t.kind === "lay" && next?.kind === "lay" && t.description && next.description;
+    const isOfOne = next?.verb === undefined && (next?.role === t.role || next?.isInherited === true);
+    if (!next || !areLaid || !isOfOne || !overSome.test(between(t, next, text))) return;
+    // “…, both to the end of the tail”
+    const { shown } = next.said;
+    const isOfBoth = shown && t.said.shown === undefined && /\b(?:both|all)\b/.test(text.slice(next.at, next.end));
+    out.splice(n, 2, next, isOfBoth ? { ...t, said: { ...t.said, shown } } : t);
   });
   return out;
 };

@@ -464,6 +464,8 @@ function withMore(rule: LengthRule | undefined, mm: number | undefined): LengthR
 /** “As long as the hackles”, where they are no hackle but a wing or a tail: so long as that. */
 function ofHackleWing(bench: Telling["bench"], rule: LengthRule): LengthRule {
   if (!("of" in rule) || rule.of !== "hackle" || bench.ofRole("hackle") || bench.ofRole("collar")) return rule;
+  // A hackle that a later line tells.
+  if (bench.ahead.has("hackle") || bench.ahead.has("collar")) return rule;
   const laid = bench.components.findLast(
     (c) => (c.role === "wing" || c.role === "tail") && bench.formOf(c) === "hackle",
   );

@@ -35,7 +35,7 @@ export const howItLies: Clause[] = [
     map(
       seq(
         words(
-          "(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))(?:in\\s+(?:open|close|touching|wide|spiral|spaced)\\s+(?:turns|wraps)\\s+)?(?:back(?:\\s+(?:up|forwards?|again|down))?|again)\\s+(?:to|as\\s+far\\s+as|until)",
+          "(?:(?:and|&|then)\\s+(?:then\\s+)?|(?<=,\\s*))(?:in\\s+(?:open|close|touching|wide|spiral|spaced)\\s+(?:turns|wraps)\\s+)?(?:back(?:\\s+(?:up|forwards?|again|down))?|again(?:\\s+(?:up|forwards?))?)\\s+(?:to|as\\s+far\\s+as|until)",
         ),
         placeReached,
       ),
