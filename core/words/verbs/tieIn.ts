@@ -345,7 +345,7 @@ function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
         answers: [],
       });
   }
-  if (said.shown) said.shown = ofHackleWing(bench, said.shown);
+  if (said.shown) said.shown = ofHackleWing(t, said.shown);
 }
 
 /** “Caught in at the eye and bound down round the bend”: there it waits to be wound. */
@@ -462,10 +462,11 @@ function withMore(rule: LengthRule | undefined, mm: number | undefined): LengthR
 }
 
 /** “As long as the hackles”, where they are no hackle but a wing or a tail: so long as that. */
-function ofHackleWing(bench: Telling["bench"], rule: LengthRule): LengthRule {
+function ofHackleWing({ bench, told, text }: Telling, rule: LengthRule): LengthRule {
   if (!("of" in rule) || rule.of !== "hackle" || bench.ofRole("hackle") || bench.ofRole("collar")) return rule;
-  // A hackle that a later line tells.
-  if (bench.ahead.has("hackle") || bench.ahead.has("collar")) return rule;
+  // “As high as the hackle”, of one that a later line tells: it has no others.
+  const isOne = !/\bhackles\b/.test(text.slice(told.at, told.end));
+  if (isOne && (bench.ahead.has("hackle") || bench.ahead.has("collar"))) return rule;
   const laid = bench.components.findLast(
     (c) => (c.role === "wing" || c.role === "tail") && bench.formOf(c) === "hackle",
   );
