@@ -310,7 +310,8 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
 }
 
 /** “The same length”, “a shank longer than the white”: a length or a thickness by what was tied in before. */
-function asLongAsOthers(said: Said, { told, bench, line }: Telling): void {
+function asLongAsOthers(said: Said, t: Telling): void {
+  const { told, bench, line } = t;
   if (said.sameTips && said.shown === undefined) {
     const before = bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined);
     const role = bench.component(before?.step.component)?.role;
