@@ -530,12 +530,9 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
       ? form === "eyes" || form === "bead"
       : /^\s+(?:[a-z]+\s+){0,2}(?:dumb-?bell|bar-?bell|beads?|cones?|eyes)\b/.test(text.slice(t.end));
   if (/mm$/.test(t.word)) {
-    const isPlace =
-      /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|of|dub|wind|wrap|spin|palmer)\b/.test(
-        text.slice(t.end),
-      );
     return (
-      !isPlace &&
+      !ofAPlace.test(text.slice(t.end)) &&
+      !/^\s+of\b/.test(text.slice(t.end)) &&
       (afterNoun ? isSizeOf(form, t.word, isBehindComma(text, t)) : parseFloat(t.word.replace(",", ".")) < 9)
     );
   }
@@ -555,11 +552,8 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   const isNumber = /^(?:[5-9]\d|[1-4]\d\d)$/.test(t.word) && /^\s*(?:[,.;]|$)/.test(text.slice(t.end));
   if (isNumber && afterNoun && form === "thread") return true;
   if (/^(?:denier|den|dt|d|thou|thousandths?|ply|lbs?|pounds?)$/.test(next)) return true;
-  const unitEnd =
-    /^\s*(?:mm|in|inch)\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|dub|wind|wrap|spin|palmer)\b/.test(
-      text.slice(t.end),
-    );
-  if ((next === "mm" || next === "in" || next === "inch") && unitEnd) return false;
+  const unit = /^\s*(?:mm|in|inch)\b/.exec(text.slice(t.end))?.[0];
+  if (unit !== undefined && ofAPlace.test(text.slice(t.end + unit.length))) return false;
   if (next === "mm" || next === "in" || next === "inch")
     return afterNoun
       ? isSizeOf(form, t.word, isBehindComma(text, t))
@@ -572,6 +566,9 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   return false;
 }
 
+/** “6 mm behind the eye”, “4 mm, dubbed”: such a figure is that of a place, or of what is done. */
+const ofAPlace = /^\s+(?:behind|in\s+front|ahead|before|from|back|short|past|long|dub|wind|wrap|spin|palmer)\b/;
+
 const timesOf =
   /^\s+(?:as\s+long|(?:the\s+|its\s+)?(?:hook|shank|gape|gap|body|abdomen|thorax|tail|wing|hackle|eye)s?\b)/;
 
@@ -580,6 +577,8 @@ const WIDEST_PILE_MM = 25;
 /** “Red chenille, 20 mm”: behind a comma it is the piece. */
 const WIDEST_PILE_BEHIND_COMMA_MM = 16;
 const isBehindComma = (text: string, t: Token): boolean => /,\s*$/.test(text.slice(0, t.at));
+/** So thick no leg and no weight is: it is how long they are. */
+const WIDEST_OF: Partial<Record<MaterialForm, number>> = { rubber: 5, "weight wire": 3 };
 /** Whether a figure behind a noun is how wide or thick that comes. */
 const isSizeOf = (form: MaterialForm | undefined, figure: string, isApart: boolean): boolean =>
   form !== undefined &&
@@ -587,7 +586,11 @@ const isSizeOf = (form: MaterialForm | undefined, figure: string, isApart: boole
   (form === "eyes" ||
     form === "bead" ||
     parseFloat(figure.replace(",", ".")) <=
-      (form !== "chenille" ? WIDEST_STRAND_MM : isApart ? WIDEST_PILE_BEHIND_COMMA_MM : WIDEST_PILE_MM));
+      (form !== "chenille"
+        ? (WIDEST_OF[form] ?? WIDEST_STRAND_MM)
+        : isApart
+          ? WIDEST_PILE_BEHIND_COMMA_MM
+          : WIDEST_PILE_MM));
 
 /** Whether all words so far would describe another noun as well: “black rabbit”. */
 const isOnlyKind = (text: string, words: Token[]): boolean =>

@@ -172,12 +172,13 @@ function isBesideAnother({ bench, line }: Telling): boolean {
   return last !== undefined && role !== "head" && (role !== "thread" || isBase(last.step));
 }
 const coatedParts = new Set<Role>(["body", "thorax", "butt", "tag", "wing case"]);
-/** “body: three quills, with a coat of resin”: the coat is the body's, not the head's. */
+/** “body: three quills, with a coat of resin”: the coat is the body's, not the head's; so is that of the weight. */
 function bodyBeside({ bench, line, told }: Telling): Role | undefined {
   if (told.role !== undefined && told.role !== "finish") return undefined;
-  const last = bench.made.findLast((m) => m.line === line.number);
-  const role = bench.component(last?.step.component)?.role;
-  return role && coatedParts.has(role) ? role : undefined;
+  const own = bench.made.filter((m) => m.line === line.number).map((m) => bench.component(m.step.component)?.role);
+  // “10 turns of lead, covered with thread and varnish”
+  const role = own.includes("weight") ? own.findLast((r) => r !== "thread" && r !== "finish") : own.at(-1);
+  return role && (coatedParts.has(role) || role === "weight") ? role : undefined;
 }
 const isAfterKnot = (made: Telling["bench"]["made"]): boolean => made.some((m) => m.step.do === "whip");
 
