@@ -13,7 +13,8 @@ function heldByNext(t: Told, next: Told | undefined, text: string): { cover: Tol
   const turns = readNumber(heldByTurns.exec(text.slice(t.at, t.end))?.[1] ?? "");
   const isOfCover = t.description !== undefined && (t.verb === "take over" || t.role === "wing case");
   const isHolding = next?.verb === undefined && ribs.has(next && formTold(next)) && !next?.said.rule;
-  if (turns === undefined || !next || !isOfCover || !isHolding || !/^\s*of\s/.test(text.slice(next.at))) return undefined;
+  if (turns === undefined || !next || !isOfCover || !isHolding || !/^\s*of\s/.test(text.slice(next.at)))
+    return undefined;
   const { wraps: _wraps, tieIn, ...said } = t.said;
   const { wraps: _held, ...place } = tieIn ?? {};
   const cover: Told = { ...t, said: { ...said, ...(place.at && { tieIn: place }) } };

@@ -70,7 +70,11 @@ export function scan(text: string, from: number, to: number, head: Head, context
     isFirst = false;
     if (over?.isPalmered) told.said.palmered = true;
     // “counter ribbed with wire”: the wire goes against what it is wound over.
-    if (over?.role === "rib" && told.kind === "wind" && /^(?:(?:and|both)\s+)?(?:counter|reverse)/.test(text.slice(skip(text, at))))
+    if (
+      over?.role === "rib" &&
+      told.kind === "wind" &&
+      /^(?:(?:and|both)\s+)?(?:counter|reverse)/.test(text.slice(skip(text, at)))
+    )
       told.said.counter = true;
     // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
     const more = moreOf(told, before, text, () => scanOne(text, at, told.end, {}, context, false, "lay"));

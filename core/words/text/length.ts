@@ -164,7 +164,10 @@ const ofMeasureAlone: Reader<PlainLength> = memo(
         opt(words("is\\s+(?:long|wide|tall)")),
         opt(match("and\\s+an?\\s+(half|quarter)(?=\\s*(?:[,.;)]|$|again\\b|and\\b|with\\b))(?:\\s+again)?")),
       ),
-      ([, times = 1, , of, , half]) => ({ of, times: times + (half === undefined ? 0 : (readNumber(half[0] ?? "") ?? 0)) }),
+      ([, times = 1, , of, , half]) => ({
+        of,
+        times: times + (half === undefined ? 0 : (readNumber(half[0] ?? "") ?? 0)),
+      }),
     ),
   ),
 );

@@ -64,12 +64,16 @@ export function tellTieIn(t: Telling): void {
   const object = withPart(t, objectOf);
   if (!object.component && !object.role) return startsThread(t) || tiesTheSame(t) ? undefined : askPart(t);
   // “Three fibres for the tail”: how many, and not of what.
-  if (!object.component && (told.said.amount ?? told.said.count) && !told.description)
+  const isCounted = (told.said.amount ?? told.said.count) !== undefined && !told.description;
+  // “A ball of fur, and three fibres each side of it”: fur comes in no fibres.
+  const isOfFur = isCounted && told.verb === "tie in" && (object.form === "dubbing" || object.form === "blend");
+  if (isCounted && (!object.component || isOfFur))
     t.line.asks.push({
       at: [told.at, t.text.slice(0, told.end).trimEnd().length],
-      sentence: `Of what is the ${object.role ?? "part"} tied? Name the material.`,
+      sentence: `Of what is the ${(isOfFur ? undefined : object.role) ?? "part"} tied? Name the material.`,
       answers: [],
     });
+  if (isOfFur) return;
   tieIn(t, object, withDeclared(t, object.component, told.said));
   if (object.component) bench.last.component = object.component.id;
 }

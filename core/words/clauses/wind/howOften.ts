@@ -45,7 +45,9 @@ export const howOften: Clause[] = [
   clause(
     "first turn behind the tail, then 4 more",
     seq(
-      words("(?:with\\s+)?(?:the\\s+|its\\s+)?first\\s+(?:turn|wrap|one)(?:\\s+(?:is|goes|going|right|just|close|tight))*"),
+      words(
+        "(?:with\\s+)?(?:the\\s+|its\\s+)?first\\s+(?:turn|wrap|one)(?:\\s+(?:is|goes|going|right|just|close|tight))*",
+      ),
       placeReached,
       opt(words("[,;]")),
       opt(words("(?:(?:and|then)\\s+)+")),
