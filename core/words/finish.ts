@@ -220,6 +220,7 @@ function perSide(said: Said): void {
   if (!said.perSide || (!said.amount && said.count === undefined)) return;
   if (said.amount) said.amount = twice(said.amount);
   else if (said.count !== undefined) said.count *= 2;
+  said.isOfBothSides = true;
   delete said.perSide;
 }
 

@@ -65,6 +65,8 @@ export type Said = Partial<
     ofMm?: number;
     /** The count is of one side. */
     perSide?: boolean;
+    /** It was counted by the side, and is that of both by now. */
+    isOfBothSides?: boolean;
     /** The part on either side of which it lies; a length that is told of it is measured by that. */
     besideOf?: "tail" | "wing";
     /** Its end was said as a share of the shank, and not from which end: “to two thirds”. */
@@ -76,6 +78,10 @@ export type Said = Partial<
     /** It may be left out. */
     optional?: boolean;
     onSizes?: OnSizes[];
+    /** Lengths that hold for some sizes: “half the shank (a third on 14s)”. */
+    onLengths?: { sizes: Partial<SizeSpan>; rule: LengthRule }[];
+    /** How thick a bunch, or how wide a slip, is on some sizes. */
+    onThick?: { sizes: Partial<SizeSpan>; mm: number }[];
     /** Sizes of the material that are taken on some hooks. */
     stuffOn?: SizedStuff[];
     /** Forward or back, where only the direction was said. */

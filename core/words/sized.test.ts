@@ -60,3 +60,70 @@ test("a count may hold for several sizes that are listed, and another for one", 
     { sizes: { from: "18", to: "18" }, set: { amount: { fibres: 4 } } },
   ]);
 });
+
+test("a bare figure of a bead on other hooks takes the place of its figure", () => {
+  const { newMaterials } = read("#12 and #14 jig with 3.3 gold slotted bead for the 12s and 2.8 for the 14s");
+  expect(newMaterials.map((m) => m.part?.diameter)).toEqual([3.3, 2.8]);
+});
+
+/** What a part is on some hooks, as its step has it there. */
+function rulesOf(name: string, line: string) {
+  const { recipe, lines } = read("Hook: nymph 10-16", line);
+  const asks = lines.flatMap((l) => l.asks.map((a) => a.sentence));
+  const step = recipe.steps.find((s) => s.name === name);
+  return { asks, rules: step?.bySize?.map(({ sizes: { from, to }, set }) => [`${from}-${to}`, set]) };
+}
+
+test("how thick a bunch and how wide a slip is on some hooks is no other material", () => {
+  expect(rulesOf("wing", "Wing: elk, 3 mm when squeezed (2 mm on 14), just past the bend")).toEqual({
+    asks: [],
+    rules: [["14-14", { amount: { clump: { mm: 2 } } }]],
+  });
+  expect(rulesOf("wing", "Wing: grey duck slips, 3 mm wide (2 mm on 14s)").rules).toEqual([
+    ["14-14", { amount: { slipWidth: { mm: 2 } } }],
+  ]);
+});
+
+test("a share on some hooks is a length there, and no third of a fibre", () => {
+  const { asks, rules } = rulesOf("tail", "Tail: half the shank (a third on 14s), 6 fibres of brown cock");
+  expect(asks).toEqual([]);
+  expect(rules).toEqual([["14-14", { shown: { of: "shank", times: expect.closeTo(1 / 3) } }]]);
+});
+
+test("a size within another has what holds for both", () => {
+  const said = "Tail: pheasant tail, 4 fibres (3 on 14s and 16s), as long as the gape (half on 16s)";
+  expect(rulesOf("tail", said).rules).toEqual([
+    ["16-16", { amount: { fibres: 3 }, shown: { of: "gape", times: 0.5 } }],
+    ["14-16", { amount: { fibres: 3 } }],
+  ]);
+});
+
+test("what is counted by the side is so on each size", () => {
+  expect(rulesOf("legs", "Legs: 3 fibres of partridge a side, 2 on 16s, 6 mm").rules).toEqual([
+    ["16-16", { amount: { fibres: 4 } }],
+  ]);
+});
+
+test("the first of several counts has its sizes as well", () => {
+  expect(rulesOf("tail", "Tail: 6 fibres of cock on 12s, 5 on 14s, a gape long")).toEqual({
+    asks: [],
+    rules: [
+      ["12-12", { amount: { fibres: 6 } }],
+      ["14-14", { amount: { fibres: 5 } }],
+    ],
+  });
+});
+
+test("a rule that holds for no size of the fly is asked about", () => {
+  expect(rulesOf("tail", "Tail: 6 fibres of brown cock, 5 on 8s").asks).toEqual([
+    expect.stringContaining("none in which the fly is tied (10 to 16)"),
+  ]);
+});
+
+test("a part that is there if somebody likes may be left out; an act leaves nothing out", () => {
+  const optional = (line: string) =>
+    read("Hook: nymph 10-16", "Tail: 6 fibres of brown cock", line).recipe.components.filter((c) => c.optional);
+  expect(optional("Collar: if you like, one turn of partridge").map((c) => c.role)).toEqual(["collar"]);
+  expect(optional("Collar: one turn of partridge if you like").map((c) => c.role)).toEqual(["collar"]);
+  expect(optional("Trim the tail to half the shank if you like")).toEqual([]);
+});

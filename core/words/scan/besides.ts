@@ -1,4 +1,4 @@
-import { formSaid } from "../description";
+import { formSaid, nounMeans, type Description } from "../description";
 import { type Mention, lead } from "./mention";
 import { LONGER, SHORTER } from "../text/length";
 import { shapeOf, slipOf } from "../named";
@@ -34,7 +34,19 @@ function isAlternate({ told, text, at, found }: Mention): boolean {
   const between = text.slice(told.description?.end ?? at, at);
   if (!/\bor\s*$/.test(text.slice(Math.max(0, at - 5), at)) && !/\bor\s+$/.test(between)) return false;
   told.alternates.push(found);
+  asFibres(told, found);
   return true;
+}
+
+const ofFibres = /\b(?:fib(?:re|er)s|barbs)$/;
+/** “Partridge or hen fibres”: of the first it is the fibres as well. */
+function asFibres(told: Told, other: Description): void {
+  const { description } = told;
+  const isFeather = formSaid(description) === "hackle" && !description?.exact;
+  if (!description || !isFeather || !ofFibres.test(other.text.trim()) || told.kind !== "lay") return;
+  told.description = { ...description, text: `${description.text.trim()} fibres`, means: nounMeans("fibres") };
+  const { amount } = told.said;
+  if (amount && "feathers" in amount && !amount.part) told.said.amount = { fibres: amount.feathers };
 }
 
 const measured =

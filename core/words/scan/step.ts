@@ -37,11 +37,23 @@ function madeReady(here: Here): Next | undefined {
   return keep(here, ready?.end);
 }
 
+const ifWanted = words("if\\s+(?:you\\s+)?(?:like|wish|want(?:ed)?|prefer|desired)(?=\\s*(?:[,.;)]|$))");
+/** “One turn of partridge if you like” is a part that may be left out; “trim it if you like” leaves none out. */
+const saysOptional = ({ told, text, at }: Here): boolean => {
+  const found = ifWanted(text, at);
+  const isOfPart = told.kind === "lay" || told.kind === "wind" || told.kind === "dress" || told.kind === "seat";
+  // What it is of is named before, or stands behind: “if you like, one turn of partridge”.
+  const isNamed = told.description !== undefined || told.role !== undefined;
+  return found !== undefined && isOfPart && (isNamed || /^\s*,\s*\S/.test(text.slice(found.end)));
+};
+
 const reasonHere: Step = (here) =>
-  keep(
-    here,
-    reasonAt(here.text, here.at, here.to, (t, place) => verbAt(t, place) !== undefined),
-  );
+  saysOptional(here)
+    ? undefined
+    : keep(
+        here,
+        reasonAt(here.text, here.at, here.to, (t, place) => verbAt(t, place) !== undefined),
+      );
 
 /** “one turn only, legs sticking out sideways”: how the barbs of what was named stand, and no other part. */
 const barbsStand = words(

@@ -3,7 +3,7 @@ import type { Kind, Said } from "../said";
 import type { Meant } from "./object";
 import { takeRest, takeShare, takeShareOfBody } from "./shares";
 import type { Material, MaterialForm } from "../../materials";
-import { spanOf } from "../clauses/common";
+import { askOtherSizes, withSizes } from "./onSizes";
 import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
 import type { RecipeStep, Component } from "../../recipe";
@@ -18,7 +18,6 @@ import { sayNumber } from "../say/number";
 import { sayLength } from "../say/length";
 import type { Place } from "../../hooks";
 
-/** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
 /** A strip of the cabinet that is so much wider or narrower than is said is another one. */
 const AS_WIDE = 0.1;
 /** “Raffia strip, 3 mm wide”: what is new is cut so wide; of what the cabinet has another width is asked about. */
@@ -34,6 +33,7 @@ function cutTo(mm: number, material: Material, { told, bench, line }: Telling): 
     });
 }
 
+/** Makes a step of what was said, with what is usual where nobody said it; asks where a quantity is missing. */
 export function make(
   t: Telling,
   kind: Kind,
@@ -83,6 +83,7 @@ export function make(
   const step = build("", said, kind, { ...context, id, was });
   const named: RecipeStep = was ? step : { ...step, name: more.name };
   const sized = withSizes(named, said, bench);
+  askOtherSizes(said, t);
   bench.push(sized, line.number, more.before);
   if (!isRuleSaid && said.rule?.turns !== undefined) bench.usualTurns.add(id);
   line.steps.push(id);
@@ -278,18 +279,3 @@ const isOnlyStarted = (role: Role | undefined, { tieIn, there, countedWhenWound 
 
 const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
   atTheRear.has(role) && hangs !== undefined && alongShank(hangs) < NO_TAIL;
-
-/** Counts that hold for some sizes only become rules of the step. */
-function withSizes(step: RecipeStep, said: Said, bench: Bench): RecipeStep {
-  const sizes = bench.facts.sizes;
-  if (!said.onSizes || !sizes?.from) return step;
-  const rules = said.onSizes.flatMap(({ sizes: some, count }): NonNullable<RecipeStep["bySize"]> => {
-    const span = spanOf(some, sizes);
-    if (step.do === "wind") return [{ sizes: span, set: { rule: { ...step.rule, turns: count } } }];
-    if (step.do !== "lay") return [];
-    if ("fibres" in step.amount) return [{ sizes: span, set: { amount: { fibres: count } } }];
-    if ("strands" in step.amount) return [{ sizes: span, set: { amount: { ...step.amount, strands: count } } }];
-    return [];
-  });
-  return rules.length > 0 ? { ...step, bySize: rules } : step;
-}

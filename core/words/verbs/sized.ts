@@ -1,15 +1,43 @@
-import type { Material } from "../../materials";
+import type { Material, MaterialForm } from "../../materials";
 import type { BySize, Component } from "../../recipe";
 import type { Telling } from "../bench";
 import { spanOf } from "../clauses/common";
 import { DIMENSION } from "../clauses/sized";
+import type { Told } from "../told";
+
+/** Of these a size in mm is which it is; of all others it is how much of it is taken. */
+const soldBySize = new Set<MaterialForm>([
+  "bead",
+  "eyes",
+  "stretch body",
+  "chenille",
+  "rubber",
+  "weight wire",
+  "wire",
+  "extended body",
+  "tinsel",
+  "yarn",
+  "thread",
+]);
+const inMm = /^(\d+(?:[.,]\d+)?)\s*mm$/;
+/** “3 mm when squeezed (2 mm on 14)”, “slips 3 mm wide (2 mm on 14s)”: so thick or wide is what is taken there. */
+function asThickness({ kind, said }: Told, { form }: Material): boolean {
+  if (kind !== "lay" || soldBySize.has(form) || !said.stuffOn) return false;
+  const thick = said.stuffOn.map(({ words = "", sizes }) => ({ sizes, mm: readMm(inMm.exec(words)?.[1]) }));
+  if (!thick.every((t): t is { sizes: (typeof t)["sizes"]; mm: number } => t.mm !== undefined)) return false;
+  said.onThick = thick;
+  delete said.stuffOn;
+  return true;
+}
+const readMm = (figure: string | undefined): number | undefined =>
+  figure === undefined ? undefined : Number(figure.replace(",", "."));
 
 const dimension = new RegExp(`(?<![\\w.])(?:${DIMENSION})(?!\\w)`, "iu");
 /** Gives a part its material by hook size, as the line says. */
 export function takeSizes({ told, bench }: Telling, component: Component, described: Material): void {
   const { description, said } = told;
   const all = bench.facts.sizes;
-  if (!description || !said.stuffOn || !all) return;
+  if (!description || !said.stuffOn || !all || asThickness(told, described)) return;
   const { form } = described;
   const onSome = said.stuffOn.flatMap(({ words, sizes }): BySize<string>[] => {
     const text = words === undefined ? undefined : inSize(description.text, words);
@@ -25,5 +53,10 @@ export function takeSizes({ told, bench }: Telling, component: Component, descri
   component.material = isForOthers ? [...onSome, { value: described.code }] : onSome;
 }
 /** “black tungsten, 3.5 mm” in another size. */
-const inSize = (text: string, words: string): string =>
-  dimension.test(text) ? text.replace(dimension, words) : `${text.trim()}, ${words}`;
+function inSize(text: string, words: string): string {
+  const at = dimension.test(text) ? dimension : isFigure.test(words) && bareFigure.test(text) ? bareFigure : undefined;
+  return at ? text.replace(at, words) : `${text.trim()}, ${words}`;
+}
+/** “3.3 gold slotted bead”, and 2.8 on other hooks. */
+const bareFigure = /(?<![\w.,/])\d(?:[.,]\d)?(?![\w.,/"])/u;
+const isFigure = /^\d(?:[.,]\d)?(?:\s*mm)?$/;

@@ -2,7 +2,7 @@ import { type Clause, clause, put } from "../../said";
 import { words, anyOf, seq, match } from "../../parse";
 import { the, zone } from "./zone";
 import { tiedIn, securing, wraps, held } from "./held";
-import { onSizes } from "./sizes";
+import { onFirstSizes, onSizes } from "./sizes";
 import { endOfShare, begin, endAhead } from "./ends";
 import { at } from "./at";
 
@@ -21,7 +21,7 @@ export {
 } from "./ends";
 export { tiedIn, withAnother, wraps } from "./held";
 export { NO_PIECE } from "./piece";
-export { onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";
+export { onFirstSizes, onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";
 export { fromArea, stretched } from "./source";
 export { shareOfIt, theRest, zone, zoneRead } from "./zone";
 export { at };
@@ -61,6 +61,16 @@ export const figureOfEight: Clause = clause(
 );
 
 /** Said of any kind of step, after what is its own. */
-export const everywhere: Clause[] = [tiedIn, onSizes, securing, wraps, held, optional, freeOrder, endOfShare];
+export const everywhere: Clause[] = [
+  tiedIn,
+  onSizes,
+  onFirstSizes,
+  securing,
+  wraps,
+  held,
+  optional,
+  freeOrder,
+  endOfShare,
+];
 
 export const where: Clause[] = [zone, begin, endAhead, at];

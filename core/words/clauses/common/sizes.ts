@@ -33,8 +33,28 @@ export const onSizes: Clause = clause(
     noun: noun?.[0],
     sizes,
   })),
-  (s, { n, noun, sizes }) =>
-    void (s.onSizes = [...(s.onSizes ?? []), { sizes, count: n, ...(noun !== undefined && { noun }) }]),
+  (s, { n, noun, sizes }) => {
+    // “Half the shank (a third on 14s)”: of such a share there is a length and no count.
+    if (n < 1 && noun === undefined && s.shown && "of" in s.shown)
+      return void (s.onLengths = [...(s.onLengths ?? []), { sizes, rule: { of: s.shown.of, times: n } }]);
+    if (n < 1 && !/^(?:turn|wrap)/.test(noun ?? "")) return false;
+    s.onSizes = [...(s.onSizes ?? []), { sizes, count: n, ...(noun !== undefined && { noun }) }];
+  },
+);
+/** “6 fibres of cock on 12s, 5 on 14s”: what was counted is that of the first. */
+export const onFirstSizes: Clause = clause(
+  "on 12s, 5 on 14s",
+  map(
+    seq(onThem, words(",(?=\\s*(?:and\\s+|but\\s+)?[\\p{L}\\d.]+\\s+(?:on|for)\\s+(?:the\\s+|an?\\s+)?#?\\d)")),
+    ([sizes]) => sizes,
+  ),
+  (s, sizes) => {
+    const { amount, rule } = s;
+    const count = amount && ("fibres" in amount ? amount.fibres : "strands" in amount ? amount.strands : undefined);
+    const n = rule?.turns ?? count;
+    if (typeof n !== "number" || s.onSizes) return false;
+    s.onSizes = [{ sizes, count: s.isOfBothSides ? n / 2 : n }];
+  },
 );
 
 /** A span of sizes with both ends, within those of the pattern. */

@@ -30,7 +30,7 @@ export function amountOf(
   extra: { folded?: boolean; perSide?: boolean } = {},
 ): boolean {
   const times = extra.perSide ? 2 : 1;
-  if (extra.perSide) said.round = { near: 1, far: 1 };
+  if (extra.perSide) Object.assign(said, { round: { near: 1, far: 1 }, isOfBothSides: true } satisfies Said);
   if (noun === "feathers") {
     if (!(c.n > 0)) return false;
     const part = said.amount && "feathers" in said.amount ? said.amount.part : undefined;
