@@ -61,6 +61,7 @@ const files: [string, Catalogue][] = [
   ["jetty.txt", anotherCatalogue],
   ["spring.txt", anotherCatalogue],
   ["halyard.txt", anotherCatalogue],
+  ["moorings.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {
