@@ -14,7 +14,8 @@ export const MOST_DOZENS = 500;
 
 const DOZEN = String.raw`(?:dozens?|doz|dzn|dzs?|dtzd?|dutzend)(?!\p{L})\.?`;
 const PIECE = String.raw`(?:off(?=\s+\p{L}|\s*(?:[,;.]|$))|flies|fly|pcs|pces|pc|pieces?|singles?|ea|stücke?|stueck|stk|fliegen?)(?!\p{L})\.?`;
-const GROSS = String.raw`(?:gross|groß|gros)(?!\p{L})`;
+// “Gr. 10” is a size.
+const GROSS = String.raw`(?:(?:gross|groß|gros)(?!\p{L})|gr(?!\p{L})\.?(?=\s+\p{L}))`;
 const LOOSE = "couple|few|several|handful|some|paar|einige";
 const HEDGE = String.raw`(?:about|around|roughly|approx\.?|maybe|perhaps|circa|ca\.|etwa|ungefähr|at least|up to|no more than|mindestens|höchstens|min\.?|max\.?|bis zu)`;
 const rule = (source: string): RegExp => new RegExp(String.raw`(?<![\p{L}\d#.,/])${source}`, "giu");
