@@ -20,6 +20,7 @@ export const preparingFur = words(
 /** How a feather is made ready: kept with what is tied of it. */
 export const preparing = words(
   anyOf(
+    "(?:and\\s+)?(?:the\\s+)?(?:one|third|other)\\s+(?:straight\\s+)?(?:in|down|up)\\s+the\\s+(?:middle|centre|center)(?=\\s*(?:[,.;)]|$))",
     "(?:the\\s+)?butts?\\s+(?:ends?\\s+)?(?:are\\s+)?(?:left(?:\\s+(?:on|in\\s+place|as\\s+they\\s+are))?|kept|not\\s+(?:trimmed|cut))(?:,?\\s+(?:and\\s+|but\\s+)?(?:not|never)\\s+(?:trimmed|cut)(?:\\s+(?:off|away))?)?(?=\\s*(?:[,.;)]|$))",
     "with\\s+(?:the\\s+|its\\s+|all\\s+)*guard\\s+hairs?(?:\\s+(?:left\\s+)?in)?(?=\\s*(?:[,.;)]|$))",
     "(?:with\\s+)?(?:the\\s+)?(?:fibres?|fibers?|barbs?|tips?)\\s+(?:pointing|facing|projecting|lying|sticking)\\s+(?:out\\s+)?(?:forwards?\\s+)?(?:out\\s+)?over\\s+the\\s+(?:hook\\s+)?eye(?=\\s*(?:[,.;]|$|and\\b))",

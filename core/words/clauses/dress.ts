@@ -329,6 +329,7 @@ export const dressClauses: Clause[] = [
     words(
       anyOf(
         "(?:the\\s+|some\\s+)?(?:legs?|fibres?|fur|hairs?)\\s+(?:are\\s+)?(?:picked|teased|brushed|pulled)\\s+(?:out|down)",
+        "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|back(?:wards)?|a\\s+little|underneath|below|at\\s+the\\s+sides))?(?<=\\b(?:out|up)\\b[^,.;]*)\\s+(?:only\\s+)?(?:on|over|in|at|for)\\s+(?:the\\s+)?(?:last|front|rear|back|first|middle|hind)\\s+(?:third|half|quarter|part|end|\\d+\\s*mm)(?:\\s+only)?",
         "(?:then\\s+|well\\s+)?(?:brushed|picked|teased|roughed)(?:\\s+(?:out|up))?(?:\\s+(?:well|back(?:wards)?|a\\s+little|underneath|below|at\\s+the\\s+sides))?",
         "left\\s+(?:rough|shaggy|spiky)",
         "rough(?:ly)?",

@@ -56,6 +56,9 @@ function colours({ told, text, at }: Here): Next | undefined {
   if (!words.some((w) => isColour(w)) && !isBarred && !(isGauge && isSpooled(formSaid(description) ?? "hook")))
     return undefined;
   if (words.every((w) => description.text.toLowerCase().includes(w))) return undefined;
+  // “Black fur, last 3 mm in orange”: that is another body than the black one.
+  if (ofItsEnd.test(text.slice(description.end, at)) && !ofItsEnd.test(text.slice(told.at, description.at)))
+    return undefined;
   const form = formSaid(description);
   if (form === undefined) return undefined;
   const { exact: _exact, ...plain } = description;
@@ -63,6 +66,9 @@ function colours({ told, text, at }: Here): Next | undefined {
   told.understood.push({ at, end: colourWords.lastIndex });
   return { told, end: colourWords.lastIndex };
 }
+
+const ofItsEnd =
+  /,\s*(?:(?:and|with|but)\s+)*(?:the\s+)?(?:last|first|front|rear)\s+(?:\d|third|half|quarter|bit|part)[^,;.]*$/;
 
 /** “8/0 tan, bonded”: the last word on a thread’s label belongs to its name. */
 function labelled({ told, text, at }: Here): Next | undefined {

@@ -74,6 +74,13 @@ const doubledStrand: Step = ({ told, text, at }) => {
   return { told, end: found.end };
 };
 
+const cutBack = words(
+  "(?:then\\s+|and\\s+)*(?:clipped|trimmed|cut)\\s+(?:down\\s+|back\\s+|short\\s+)?to\\s+\\d+(?:[.,]\\d+)?\\s*mm",
+);
+/** “Palmered in 6 turns, clipped to 4 mm”: it is cut when it is wound, and its barbs were longer. */
+const clippedHackle: Step = (here) =>
+  keep(here, here.told.kind === "wind" && isHackleRole(here.told.role) ? cutBack(here.text, here.at)?.end : undefined);
+
 const soManyOf = seq(countRead, words("of(?=\\s)"));
 const colourBehind = /^\s*(\p{L}+)(?:\s+(?:hackle|cock|saddle)s?)?\s*(?:[,.;]|$|then\b|and\b)/u;
 /** “Hackle: three of brown, then two of grizzly”: so many turns of each. */
@@ -93,7 +100,7 @@ const countedHere: Step = ({ told, text, at, context }) =>
 /** What may stand at a place, in the order in which it is tried. */
 const steps: readonly Step[] = [
   inBrackets,
-  unlessGiven(partOfStuff, nounFirst, coatOfAnother, doubledStrand),
+  unlessGiven(partOfStuff, nounFirst, coatOfAnother, doubledStrand, clippedHackle),
   looseHere,
   madeReady,
   unlessGiven(reasonHere, finishAhead, anotherBegins, toRibHere, thicknessOf, thicknessBefore, strandsBehind),

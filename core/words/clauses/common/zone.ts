@@ -195,7 +195,7 @@ export const shareOfIt: Clause = clause("two thirds of the shank", oneOf(shareTa
 export const theRest: Clause = clause(
   "the rest of the body",
   words(
-    "(?:the\\s+)?(?:rest|remainder|remaining\\s+(?:half|third|two\\s+thirds|part))(?:\\s+of\\s+(?:the\\s+)?(?:body|shank))?(?:\\s+(?:in|is|of))?(?=\\s+(?!of\\b|the\\b|and\\b|it\\b|is\\b|are\\b|forwards?\\b|back|up\\b|down\\b|to\\b|over\\b|for\\b|as\\b|on\\b|in\\b|at\\b|together\\b)[a-z])",
+    "from\\s+there(?:\\s+on(?:wards?)?)?(?=\\s+(?:in\\s+)?(?!to\\b|back|up\\b|down\\b|forwards?\\b|the\\b|it\\b|you\\b|we\\b|wind|dub|wrap)[a-z])|(?:the\\s+)?(?:rest|remainder|remaining\\s+(?:half|third|two\\s+thirds|part))(?:\\s+of\\s+(?:the\\s+)?(?:body|shank))?(?:\\s+(?:in|is|of))?(?=\\s+(?!of\\b|the\\b|and\\b|it\\b|is\\b|are\\b|forwards?\\b|back|up\\b|down\\b|to\\b|over\\b|for\\b|as\\b|on\\b|in\\b|at\\b|together\\b)[a-z])",
   ),
   put({ rest: true }),
 );

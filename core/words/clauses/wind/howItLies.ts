@@ -120,11 +120,22 @@ export const howItLies: Clause[] = [
     put({ passes: 4 }),
   ),
   clause(
+    "to the eye, and down and up again",
+    words(
+      "(?:and|then)\\s+(?:up\\s+and\\s+down|down\\s+and\\s+(?:back\\s+)?up)(?:\\s+again)?(?!\\s+(?:to|until|the|twice)\\b)",
+    ),
+    (s) => {
+      if (!(s.end ?? s.to) || s.passes !== undefined) return false;
+      s.passes = 3;
+    },
+  ),
+  clause(
     "there and back",
     words(
       anyOf(
         "(?<!(?:pulled|swept|stroked|brushed|tied|folded|drawn|set)\\s+)(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
         "back\\s+and\\s+forth",
+        "(?:up\\s+and\\s+down|down\\s+and\\s+(?:back\\s+)?up)(?:\\s+again)?(?!\\s+(?:to|until|the|twice)\\b)",
         "(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again",
         "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
         "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
