@@ -35,7 +35,10 @@ const strokesBack = /^\W*(?:(?:and|then|now)\s+)*(?:bend|fold|stroke|lay|pull|sw
 export function partOfRest(t: Telling): Meant | undefined {
   const words = t.text.slice(t.told.at, t.told.end);
   const isRest = t.told.refers === "the rest" && !t.told.description && strokesBack.test(words) && !ofOther.test(words);
-  const rest = isRest ? restOfBundle(t.bench) : undefined;
+  // “Two feathers, tips back; fold the butts back over”: those of what was tied in last.
+  const laid = t.bench.made.findLast((m) => m.step.do === "lay" && !m.step.countedWhenWound);
+  const isOfLast = /\bbutts?\b/.test(words) && t.bench.component(laid?.step.component)?.role !== "tail";
+  const rest = isRest && !isOfLast ? restOfBundle(t.bench) : undefined;
   return rest && { component: t.bench.component(rest.component), role: rest.role, form: rest.form };
 }
 

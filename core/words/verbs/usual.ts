@@ -6,6 +6,8 @@ import type { MaterialForm } from "../../materials";
 import { barbed, type Meant } from "./object";
 import { isOfStem } from "../finish";
 import { looseLeft } from "../told";
+import { HERE } from "../text/place";
+import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
 
 /** “The rib through it, same number of turns”: as many as what was wound last had. */
@@ -21,8 +23,15 @@ export function asManyTurns(said: Said, component: Component | undefined, bench:
 
 /** “Butt: green floss, 3 mm”, “hot spot behind the bead, 1.5 mm”: of a tag or a butt that is how long it is. */
 export function asLongAs(said: Said, role: Role | undefined): void {
+  inFrontOfThat(said, role);
   const [mm] = (said.size ?? []).flatMap((l) => ("mm" in l ? [l.mm] : []));
-  if (mm === undefined || said.from || said.to || (said.begin && said.end)) return;
+  if (mm === undefined) return;
+  // “Rear ball, 3 mm long”: so long it is, at the rear end of its half.
+  const half = said.isLong && isHalf(said);
+  if (half) for (const of of ["from", "to"] as const) delete said[of];
+  if (half === "front") said.there ??= { eyeLengths: 1.5 };
+  if (said.there && "landmark" in said.there && said.there.landmark === "bend" && !said.there.plus) delete said.there;
+  if (said.from || said.to || (said.begin && said.end)) return;
   const usual: Place | undefined = role === "thorax" || role === "head" ? { eyeLengths: 1 } : undefined;
   const front = said.there ?? said.begin ?? usual;
   const moved = (p: Place, by: number): Place | undefined =>
@@ -36,6 +45,25 @@ export function asLongAs(said: Said, role: Role | undefined): void {
   delete said.begin;
   delete said.size;
   said.rule ??= { touching: true };
+}
+
+/** Whether only one half of the shank was named. */
+function isHalf({ from, to }: Said): "rear" | "front" | undefined {
+  if (from && "fraction" in from && from.fraction === 0.5 && to && isSame(to, { landmark: "bend" })) return "rear";
+  return to && "fraction" in to && to.fraction === 0.5 && from && isSame(from, { eyeLengths: 1.5 })
+    ? "front"
+    : undefined;
+}
+
+/** “Tag: floss, 3 mm in front of that”: so much of it lies in front of what was wound last. */
+function inFrontOfThat(said: Said, role: Role | undefined): void {
+  const { there } = said;
+  const isAhead =
+    there && "part" in there && there.part === HERE && there.plus && "mm" in there.plus && there.plus.mm < 0;
+  if (!isAhead || said.from || said.to || said.rule?.turns !== undefined || (role !== "tag" && role !== "butt")) return;
+  Object.assign(said, { from: there, to: { ...there, plus: { mm: 0 } } } satisfies Said);
+  said.rule ??= { touching: true };
+  delete said.there;
 }
 
 /** What is cut to length before it is wound. */

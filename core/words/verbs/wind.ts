@@ -460,6 +460,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   const covered = isHackle(object.role) && !isPlaced(said) ? coveredBy(said, t.bench) : undefined;
   if (covered) Object.assign(said, { from: covered.rear, to: covered.front });
   windsFromBehind(said, object, t.bench);
+  beginsOnBody(said, object, t.bench);
   const own = isHackle(object.role) && said.palmered && !isPlaced(said) ? bodyOfLine(t) : undefined;
   if (own) Object.assign(said, { from: rearOf(own), to: frontOf(own.from, own.to) });
   const front = (isHackle(object.role) || object.form === "hackle") && said.palmered ? ribbed(t.bench) : undefined;
@@ -484,6 +485,12 @@ function windsFromBehind(said: Said, { role }: Meant, bench: Bench): void {
   if (alongShank(at) < alongShank(front) + BEHIND_BODY) return;
   Object.assign(said, { begin: at, end: front, palmered: true });
   delete said.there;
+}
+/** “Body hackle: black cock, from the second turn of the rib”: what begins on the body goes to its front. */
+function beginsOnBody(said: Said, { role }: Meant, bench: Bench): void {
+  const front = (role === "hackle" || role === "collar") && !said.end && !said.from ? ribbed(bench) : undefined;
+  if (!front || !said.begin || said.roundPost || alongShank(said.begin) < alongShank(front) + BEHIND_BODY) return;
+  Object.assign(said, { end: front, palmered: true } satisfies Said);
 }
 const BEHIND_BODY = 0.2;
 
