@@ -17,7 +17,8 @@ export const JOINT = "joint";
 export const OF_STUFF = "of ";
 const the = memo(opt(words("the|a|an|its|that")));
 /** “60/40 in a loop” are no inches. */
-const NOT_INCHES = "(?!in\\s+(?:an?|the|its|one|two)\\b)";
+const NOT_INCHES =
+  "(?!in\\s+(?:an?|the|its|one|two|open|close|touching|tight|spiral|wide|front|all|each|turn|total)\\b)";
 const unitWord = match(`${NOT_INCHES}(${LENGTH_UNIT})`);
 const unitJoined = new RegExp(`${NOT_INCHES}(${LENGTH_UNIT})(?![\\p{L}\\p{N}])`, "iuy");
 /** A unit may stand right behind its figure. */

@@ -95,8 +95,13 @@ const ofHead = /^\s*(?:(?:small|neat)\s+)?head\s*[:=,-]/;
 /** “Head: thread, then resin all over it”: over all of the head. */
 const allOver = /\b(?:all|right)\s+over(?:\s+(?:it|that|the\s+head)\b|\s+with\b|\s*(?:[.,;]|$))/;
 
+const REACH = 12;
+/** “Glue a foam head on”: what is stuck on is another thing, and the glue is no finish of the fly. */
+const gluesOn = /^\W*(?:(?:and|then|now)\s+)*(?:super-?\s?)?glue\s+(?:on\s+)?(?:an?|two|three|four|\d)\s+\p{L}/u;
+
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
+  if (gluesOn.test(telling.text.slice(telling.told.at, telling.told.end + REACH))) return;
   const t = onPart(telling);
   const { told, bench } = t;
   for (const role of told.alsoOn ?? [])

@@ -276,6 +276,9 @@ function roleFrom(
   if (isDubbed && told && alongShank(told) < AT_THE_FRONT) return "thorax";
   // “Two hackles, as long as the tail”, tied in at the bend: they lie with it.
   if (form === "hackle" && isRear && !said.rule && (said.shown ?? said.like) !== undefined) return "tail";
+  // “Under the hook, 8 fibres of blue hen, to the point”: what hangs beneath is counted in fibres, and not wound.
+  if (form === "hackle" && said.round?.underside && said.amount && "fibres" in said.amount && !isWound && !isRear)
+    return "throat";
   // “Four saddles on top, on edge”: what is tied in on top and not wound is a wing.
   if (form === "hackle" && said.round?.top && !isWound && !isRear) return "wing";
   const pair = form === "hackle" && isUnplaced(said) ? hackleBefore(bench) : undefined;

@@ -173,12 +173,13 @@ const usualOf: Partial<Record<Kind, (u: Supplied) => void>> = {
 };
 
 function usualTurns(u: Supplied): void {
-  const { said, role, line } = u;
+  const { said, role, form, line } = u;
   const first = said.onSizes?.[0];
   if (said.rule === undefined && first)
     said.rule = { turns: first.count, ...(role === "weight" && { touching: true }) };
   if (said.rule === undefined && said.fill === undefined) {
-    const isHackle = role === "hackle" || role === "collar";
+    // “Legs: brown hen, palmered over the thorax”: whatever it is to be, it is wound as a hackle is.
+    const isHackle = role === "hackle" || role === "collar" || (form === "hackle" && said.palmered === true);
     const turns = role === "rib" || (isHackle && said.palmered) ? 5 : isHackle ? 3 : undefined;
     // “No more than two turns”: the usual number, as far as that goes.
     const most = turns === undefined ? undefined : Math.min(turns, said.atMost ?? turns);

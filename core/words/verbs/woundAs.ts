@@ -12,6 +12,9 @@ import { frontOf } from "./places";
  * it may tell otherwise: then it was bound in for that, and there.
  */
 export function boundInFor(bench: Bench, w: Waiting, own: Said, role: Role | undefined): void {
+  // “Tie in flat silver, wind it to the eye in touching turns”: that is the body, as no rib covers it.
+  const isFlat = w.form === "tinsel" && own.rule?.touching === true && own.rule.turns === undefined;
+  if (isFlat && !bench.ofRole("body") && !bench.ahead.has("body")) asPart(bench, w, "rib", "body");
   if (own.palmered || own.roundPost || isWoundBack(w, own)) asPart(bench, w, "collar", "hackle");
   const rear = role === "thorax" && asPart(bench, w, "body", "thorax") ? zoneOf("thorax", false)?.[1] : undefined;
   if (rear) bindInAt(bench, w, rear);

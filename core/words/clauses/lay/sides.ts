@@ -187,7 +187,7 @@ export const sides: Clause[] = [
   clause(
     "on the near side",
     match(
-      `(?:on|along|at)\\s+(?:the\\s+)?(${SECTOR}|far|near|bottom)(?:\\s+side)?(?:\\s+of\\s+the\\s+(?:shank|hook))?|(underneath|below(?=\\s*(?:[,.;]|$))|below\\s+the\\s+shank|under\\s+the\\s+(?:shank|hook)|beneath(?:\\s+the\\s+(?:shank|hook))?)|(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook|body|abdomen))?)`,
+      `(?:on|along|at)\\s+(?:the\\s+)?(${SECTOR}|far|near|bottom)(?:\\s+side)?(?:\\s+of\\s+the\\s+(?:shank|hook))?|(underneath|below(?=\\s*(?:[,.;]|$))|below\\s+the\\s+shank|(?:under|below|beneath)\\s+the\\s+head|under\\s+the\\s+(?:shank|hook)|beneath(?:\\s+the\\s+(?:shank|hook))?)|(on\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook|body|abdomen))?)`,
     ),
     (s, [a, under, top]) => {
       const sector = under !== undefined || a === "bottom" ? "underside" : top !== undefined ? "top" : (a as Sector);

@@ -152,7 +152,9 @@ export const howItLies: Clause[] = [
   ),
   clause(
     "1 layer and 1 back",
-    words("(?:and|then)\\s+(?:one|another|1)\\s+(?:layer\\s+)?(?:back(?!\\s+to)(?:\\s+again)?|forwards?\\s+again)"),
+    words(
+      "(?:and|then)\\s+(?:one|another|1)\\s+(?:layer\\s+)?(?:in\\s+(?:open|close|touching|wide|spiral)\\s+(?:turns|wraps)\\s+)?(?:back(?!\\s+to)(?:\\s+again)?|forwards?\\s+again)",
+    ),
     (s) => {
       if (s.passes !== 1) return false;
       s.passes = 2;
