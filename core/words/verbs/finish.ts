@@ -99,12 +99,16 @@ const REACH = 12;
 /** “Glue a foam head on”: what is stuck on is another thing, and the glue is no finish of the fly. */
 const gluesOn = /^\W*(?:(?:and|then|now)\s+)*(?:super-?\s?)?glue\s+(?:on\s+)?(?:an?|two|three|four|\d)\s+\p{L}/u;
 
+const withThread = /\bwith\s+(?:the\s+|tying\s+)*(?:thread|silk)\b/u;
+
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
   if (gluesOn.test(telling.text.slice(telling.told.at, telling.told.end + REACH))) return;
   const t = onPart(telling);
   const { told, bench } = t;
-  for (const role of told.alsoOn ?? [])
+  // “Covered with thread and varnish”: the thread is no part that is coated as well.
+  const isWithThread = withThread.test(t.text.slice(told.at, told.end));
+  for (const role of (told.alsoOn ?? []).filter((r) => r !== "thread" || !isWithThread))
     tellFinish({
       ...t,
       told: { ...told, role, alsoOn: undefined, said: { ...told.said, from: undefined, to: undefined } },
