@@ -488,8 +488,12 @@ function windsFromBehind(said: Said, { role }: Meant, bench: Bench): void {
 }
 /** “Body hackle: black cock, from the second turn of the rib”: what begins on the body goes to its front. */
 function beginsOnBody(said: Said, { role }: Meant, bench: Bench): void {
-  const front = (role === "hackle" || role === "collar") && !said.end && !said.from ? ribbed(bench) : undefined;
-  if (!front || !said.begin || said.roundPost || alongShank(said.begin) < alongShank(front) + BEHIND_BODY) return;
+  const body = (role === "hackle" || role === "collar") && !said.end && !said.from ? lastBody(bench) : undefined;
+  const front = body && frontOf(body.from, body.to);
+  // A body that ends behind this very hackle.
+  const isOfHackle = front && "part" in front && (front.part === "hackle" || front.part === "collar");
+  if (!front || isOfHackle || !said.begin || said.roundPost || alongShank(said.begin) < alongShank(front) + BEHIND_BODY)
+    return;
   Object.assign(said, { end: front, palmered: true } satisfies Said);
 }
 const BEHIND_BODY = 0.2;
