@@ -1,0 +1,6 @@
+/** “10, 12 and 14”, “8-10-12”: several sizes in a row. */
+export const SIZES_TOLD =
+  /(?<![\p{L}\d])#?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|and|und|&|\/)\s*#?\d{1,2}(?:\/0)?)+|(?:\s*[-–]\s*#?\d{1,2}){2,})(?![\p{L}\d])/iu;
+
+/** Says that a quantity is that of each of several. */
+export const OF_EACH = /(?<!\p{L})(?:each|apiece|ea|je|jeweils)(?!\p{L})/iu;
