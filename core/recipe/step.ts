@@ -119,7 +119,7 @@ export type RecipeStep = RecipeStepBase &
         barb?: [LengthRule, LengthRule];
         /** Against the winding of what lies beneath, as a guard; a body against the usual way. */
         counter?: boolean;
-        /** Clockwise seen from the eye, round a post from above, or not: the one normal form, where the way itself was said. */
+        /** Clockwise, seen from the eye, or from above round a post: the one normal form, where the way was said. */
         clockwise?: boolean;
         /** The laid bundle that is carried on as this winding: counted once. */
         carries?: string;

@@ -1,3 +1,4 @@
+import { lettersOf } from "./letters";
 import { withoutPlural } from "../numeric";
 import type { Place } from "../hooks";
 import { colourIn, isColour, type Material, type MaterialForm } from "../materials";
@@ -234,12 +235,7 @@ export class Bench {
   }
   /** “The copper”, of the one thing in that list of which it is a word. */
   private namedWithWord(word: string): Description | undefined {
-    const fits = this.named.filter((d) =>
-      d.text
-        .toLowerCase()
-        .split(/[^\p{L}]+/u)
-        .includes(word.toLowerCase().trim()),
-    );
+    const fits = this.named.filter((d) => lettersOf(d.text).includes(word.toLowerCase().trim()));
     return fits.length === 1 ? fits[0] : undefined;
   }
   private listed(d: Description | undefined): Material | undefined {

@@ -1,19 +1,14 @@
 import type { MaterialForm } from "../../materials";
 import type { Bench, Waiting } from "../bench";
+import { lettersOf } from "../letters";
 import { formTold, type Told } from "../told";
 
 /** Strands of which a tag is wound. */
 export const tagForms = new Set<MaterialForm>(["tinsel", "wire", "floss", "flash"]);
 
-export const words = (text: string): string[] =>
-  text
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .filter((w) => w !== "");
-
 /** What a strand is called, in words. */
 export const nameOf = (w: Waiting, bench: Bench): string[] =>
-  words(bench.materialOf(bench.component(w.component))?.name ?? "");
+  lettersOf(bench.materialOf(bench.component(w.component))?.name ?? "");
 /** Strands that are tied in and not wound yet. */
 export const strandsThatWait = (bench: Bench): Waiting[] =>
   bench.waiting.filter((w) => !w.used && !w.hangs && tagForms.has(w.form));
@@ -32,16 +27,17 @@ export function isWoundOn(
   return later.some((t) => {
     if (t.kind !== "wind" || t.role === "tag") return false;
     if (!t.description) return t.role === "rib" && isAlone;
-    return formTold(t) === form && words(t.description.text).every((word) => name.includes(word));
+    return formTold(t) === form && lettersOf(t.description.text).every((word) => name.includes(word));
   });
 }
 /** Whether what is tied in now is for a tag alone: a later clause winds one of it, and none winds it on. */
 export function isForTag(name: string, form: MaterialForm | undefined, bench: Bench): boolean {
   if (form === undefined || !tagForms.has(form)) return false;
   const later = bench.toldLater();
-  const own = words(name);
+  const own = lettersOf(name);
   const isOfIt = (t: Told): boolean =>
-    t.description === undefined || (formTold(t) === form && words(t.description.text).every((w) => own.includes(w)));
+    t.description === undefined ||
+    (formTold(t) === form && lettersOf(t.description.text).every((w) => own.includes(w)));
   const at = later.findIndex(
     (t) => t.kind === "wind" && t.role === "tag" && t.said.rule?.turns !== undefined && isOfIt(t),
   );

@@ -1,3 +1,4 @@
+import { lettersOf } from "../letters";
 import type { Place } from "../../hooks";
 import type { Bench, Telling } from "../bench";
 import type { LengthRule, RecipeStep, Role } from "../../recipe";
@@ -97,7 +98,6 @@ function settleJoint(value: PartPlace, t: Telling): void {
   Object.assign(value, rear);
 }
 
-const lettersOf = (name: string): string[] => name.toLowerCase().split(/[^\p{L}\d]+/u);
 /** “The seal's fur”, “black fur”: the part whose stuff has all these words in its name. */
 function ofStuff(bench: Bench, words: string): ReturnType<Bench["componentOf"]> {
   const wanted = lettersOf(words);

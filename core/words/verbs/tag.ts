@@ -1,7 +1,8 @@
+import { lettersOf } from "../letters";
 import type { Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { formTold } from "../told";
-import { isWoundOn, nameOf, strandsThatWait, words } from "./forTag";
+import { isWoundOn, nameOf, strandsThatWait } from "./forTag";
 import { make } from "./making";
 
 const asTag =
@@ -11,7 +12,7 @@ function strandOf({ told, text, bench }: Telling): Waiting | undefined {
   if (told.said.rule?.turns === undefined || !asTag.test(text.slice(told.at, told.end))) return undefined;
   const waiting = strandsThatWait(bench);
   if (!told.description) return waiting.at(-1);
-  const called = words(told.description.text);
+  const called = lettersOf(told.description.text);
   const own = waiting.filter((w) => w.form === formTold(told));
   // “Of the flat”, where oval waits beside it.
   return own.findLast((w) => called.every((word) => nameOf(w, bench).includes(word))) ?? onlyOne(own);
