@@ -12,6 +12,7 @@ import { tellFinish } from "./finish";
 import { windsTag } from "./tag";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { frontOf, ribOverCover, settlePlaces } from "./places";
+import { bodyBefore, bodyOfLine, coveredBy, rearAhead, rearOf } from "./bodies";
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
@@ -722,54 +723,9 @@ export function listedRib(t: Telling, object: Meant, told: Said): void {
   if (body !== undefined || !(isNamed || bench.ahead.has("body"))) return windWaiting(t, waiting, own);
   bench.later.push({ after: ["body"], make: () => windWaiting(t, waiting, own) });
 }
-/** “Rib: gold over the floss”: as far as that one goes, where the body is of several. */
-function coveredBy(said: Said, bench: Bench): { front: Place; rear: Place } | undefined {
-  if (said.over === undefined || said.from || said.begin || said.end || said.there) return undefined;
-  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
-  const bodies = bench.made.flatMap(({ step }) =>
-    (step.do === "wind" || step.do === "dress") && roles.get(step.component ?? "") === "body" ? [step] : [],
-  );
-  const word = said.over.toLowerCase().replace(/s$/, "");
-  const meant = bodies.find((step) => {
-    const material = bench.materialOf(bench.component(step.component));
-    return material !== undefined && `${material.name} ${material.form}`.toLowerCase().includes(word);
-  });
-  return bodies.length > 1 && meant ? { front: frontOf(meant.from, meant.to), rear: rearOf(meant) } : undefined;
-}
-
-/** “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend. */
-function bodyOfLine({ bench, line }: Telling) {
-  const bodies = bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === "body");
-  const step = bodies.length === 1 ? bodies[0]?.step : undefined;
-  const isOwn = (step?.do === "wind" || step?.do === "dress") && step.to && alongShank(rearOf(step)) < REAR;
-  return isOwn ? step : undefined;
-}
-/** “Body: herl, mid-shank to 2 mm behind the eye”: where a body begins, if nothing of it reaches the bend. */
-function rearAhead(bench: Bench): Place | undefined {
-  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
-  const rears = bench.made.flatMap(({ step }) =>
-    (step.do === "wind" || step.do === "dress") && step.to && roles.get(step.component ?? "") === "body"
-      ? [rearOf(step)]
-      : [],
-  );
-  const [rear] = rears.sort((a, b) => alongShank(b) - alongShank(a));
-  // Where a part is, only the tied fly tells.
-  return rear && !("part" in rear) && alongShank(rear) < REAR ? rear : undefined;
-}
 const downBody = /\bdown\s+(?:over\s+|along\s+)?the\s+(?:body|abdomen)\b/;
 /** A place behind the middle of the shank, where only that was said: the thread goes down there. */
 const downThere = ({ there }: Said): Place | undefined => (there && alongShank(there) > 0.5 ? there : undefined);
-const REAR = 0.8;
-const rearOf = (s: { from: Place; to?: Place }): Place =>
-  s.to && alongShank(s.to) > alongShank(s.from) ? s.to : s.from;
-/** The first step of the body, where there is one already. */
-function bodyBefore(bench: Bench): string | undefined {
-  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
-  return bench.made.find(
-    (m) => (m.step.do === "wind" || m.step.do === "dress") && roles.get(m.step.component ?? "") === "body",
-  )?.step.id;
-}
-
 export const windVerb = verb(
   "wind",
   anyOf(

@@ -1,0 +1,49 @@
+import type { Place } from "../../hooks";
+import type { RecipeStep } from "../../recipe";
+import type { Bench, Telling } from "../bench";
+import type { Said } from "../said";
+import { alongShank } from "../settle";
+import { frontOf } from "./places";
+
+/** What was wound or dubbed as the body so far, in its order. */
+function bodiesMade(bench: Bench): (RecipeStep & { do: "wind" | "dress" })[] {
+  const roles = new Map(bench.components.map((c) => [c.id, c.role]));
+  return bench.made.flatMap(({ step }) =>
+    (step.do === "wind" || step.do === "dress") && roles.get(step.component ?? "") === "body" ? [step] : [],
+  );
+}
+
+const REAR = 0.8;
+export const rearOf = (s: { from: Place; to?: Place }): Place =>
+  s.to && alongShank(s.to) > alongShank(s.from) ? s.to : s.from;
+
+/** The first step of the body, where there is one already. */
+export const bodyBefore = (bench: Bench): string | undefined => bodiesMade(bench)[0]?.id;
+
+/** “Rib: gold over the floss”: as far as that one goes, where the body is of several. */
+export function coveredBy(said: Said, bench: Bench): { front: Place; rear: Place } | undefined {
+  if (said.over === undefined || said.from || said.begin || said.end || said.there) return undefined;
+  const bodies = bodiesMade(bench);
+  const word = said.over.toLowerCase().replace(/s$/, "");
+  const meant = bodies.find((step) => {
+    const material = bench.materialOf(bench.component(step.component));
+    return material !== undefined && `${material.name} ${material.form}`.toLowerCase().includes(word);
+  });
+  return bodies.length > 1 && meant ? { front: frontOf(meant.from, meant.to), rear: rearOf(meant) } : undefined;
+}
+
+/** “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend. */
+export function bodyOfLine({ bench, line }: Telling) {
+  const bodies = bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === "body");
+  const step = bodies.length === 1 ? bodies[0]?.step : undefined;
+  const isOwn = (step?.do === "wind" || step?.do === "dress") && step.to && alongShank(rearOf(step)) < REAR;
+  return isOwn ? step : undefined;
+}
+
+/** “Body: herl, mid-shank to 2 mm behind the eye”: where a body begins, if nothing of it reaches the bend. */
+export function rearAhead(bench: Bench): Place | undefined {
+  const rears = bodiesMade(bench).flatMap((step) => (step.to ? [rearOf(step)] : []));
+  const [rear] = rears.sort((a, b) => alongShank(b) - alongShank(a));
+  // Where a part is, only the tied fly tells.
+  return rear && !("part" in rear) && alongShank(rear) < REAR ? rear : undefined;
+}
