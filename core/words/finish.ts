@@ -1,3 +1,4 @@
+import { arePairs, inSlips } from "./slips";
 import type { MaterialForm } from "../materials";
 import type { LayAmount, PlainLength } from "../recipe";
 import type { LiquidKind } from "../tying";
@@ -149,17 +150,9 @@ function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"
 function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
   const { shown, amount } = said;
   // “Two pairs of starling slips, 3 mm”: so wide is each.
-  const areSlips = said.isSlips || form === "quill";
-  if (
-    areSlips &&
-    shown &&
-    "mm" in shown &&
-    shown.mm <= WIDEST_SLIP &&
-    amount &&
-    "feathers" in amount &&
-    amount.paired
-  ) {
-    said.amount = { slipWidth: shown, ...(amount.feathers > 2 && { layers: amount.feathers / 2 }) };
+  const areSlips = (said.isSlips || form === "quill") && amount !== undefined && arePairs(amount);
+  if (areSlips && shown && "mm" in shown && shown.mm <= WIDEST_SLIP) {
+    said.amount = inSlips(amount, shown);
     delete said.shown;
     return;
   }

@@ -1,21 +1,15 @@
 import { type Clause, clause, put } from "../../said";
-import type { LayAmount, LengthRule } from "../../../recipe";
 import { words, match, seq, opt, oneOf, map } from "../../parse";
 import { MATCHSTICK_MM, sideBySide, PENCIL_MM, THICK } from "./thick";
 import { number, readNumber } from "../../text/number";
 import { length, lengthNamed } from "../../text/length";
 import { absolute } from "../../text/place";
+import { arePairs, inSlips } from "../../slips";
 
 /** No clump of a fly is thicker than so many mm: it is the hair that is so long. */
 const THICKEST_CLUMP = 15;
 /** “A small bunch, 10 mm”: behind a comma, and without “thick”, that is its length as well. */
 const THICKEST_ALONE = 5;
-
-/** “Slips, a pair, 2 mm wide”, “two pairs, 3 mm wide”: from either side, each so wide. */
-const arePairs = (a: LayAmount): a is Extract<LayAmount, { feathers: number }> =>
-  "feathers" in a && a.feathers % 2 === 0 && a.paired === true;
-const inSlips = (a: LayAmount | undefined, slipWidth: LengthRule): LayAmount =>
-  a && arePairs(a) && a.feathers > 2 ? { slipWidth, layers: a.feathers / 2 } : { slipWidth };
 
 /** So many mm of a feather's stem are taken at most. */
 const MOST_OF_STEM_MM = 25;
