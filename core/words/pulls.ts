@@ -46,7 +46,7 @@ export function pullsOf(all: readonly (readonly Told[])[], texts: readonly strin
 }
 
 /** What covers all of a fly, and is called by what it is. */
-const bands = new Set<MaterialForm | undefined>(["stretch body", "tinsel"]);
+const bands = new Set<MaterialForm | undefined>(["stretch body", "tinsel", "yarn", "herl", "floss", "chenille"]);
 const isOver = new Set<Told["role"]>(["rib", "thread", "hackle", "collar", "weight"]);
 /** “Pull the film over”: a word that says no more than of what it is. */
 const bandNamed = ({ rest }: Told, text: string): string =>

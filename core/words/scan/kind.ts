@@ -135,6 +135,9 @@ const alongSides = /\bon\s+(?:each|either|both)\s+sides?\b/;
 const isWoundSoon = /\b(?:turns?|wraps?|wind|wrap|wound|rib|hang(?:ing)?)\b/;
 /** “Six herls that extend past the bend”, “two strands of tinsel on each side”: usually wound, here not. */
 function standsOff(told: Told, sentence: string, form: MaterialForm | undefined): void {
+  // “Thorax: chenille, …, legs of white rubber, one each side”: no thorax is wound of them.
+  if (told.isInherited && form === "rubber" && /\brubber\b.*\blegs?\b|\blegs?\b.*\brubber\b/.test(sentence))
+    Object.assign(told, { role: "legs", part: "legs" });
   const isStrip = form === "yarn" && /\b(?:strip|zonker)\b/.test(sentence);
   const isTied = told.verb === "tie in" || (told.verb === undefined && isStrip);
   if (told.role !== undefined || !isTied || !wound.has(form) || isWoundSoon.test(sentence)) return;
