@@ -234,6 +234,8 @@ export const sides: Clause[] = [
     oneOf(
       map(seq(words("(?:on|down|to|along)?\\s*(?:each|either)\\s+side"), words(OF_PART)), () => true as const),
       words("(?:on|down|to)?\\s*(?:each|either|a|per)\\s+side(?:\\s+of\\s+(?:that|it|them|this|those))?(?!\\s+of)"),
+      // “Sides: two strands of pearl on each”
+      words("(?<=^\\W*(?:\\d+\\W+)?(?:the\\s+)?(?:sides|cheeks|shoulders|flanks)\\b.*)on\\s+each(?=\\s*(?:[,.;]|$))"),
     ),
     put({ round: { near: 1, far: 1 }, perSide: true }),
   ),
