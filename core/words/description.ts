@@ -457,6 +457,20 @@ const phraseRead = (atHead: boolean): Reader<Description> =>
 const phraseAtHead = phraseRead(true);
 const phraseWithin = phraseRead(false);
 
+const threads: ReadonlySet<MaterialForm> = new Set(["yarn", "floss", "flash", "tinsel", "wire", "chenille", "rubber"]);
+const furs: ReadonlySet<MaterialForm> = new Set(["dubbing", "blend"]);
+/** “Wool strands”, “hare's mask fibres”: the last noun only says in what pieces the one before it comes. */
+function asPieces(before: NounForm, next: NounForm, noun: string): NounForm {
+  const isFur = furs.has(before.form);
+  if (/^strands?$/.test(noun)) {
+    if (isFur) return { form: "yarn", counted: "strands" };
+    return { ...before, counted: before.form === "hair" ? "fibres" : "strands" };
+  }
+  if (!/^(?:fib(?:re|er)s?|barbs?)$/.test(noun)) return next;
+  if (isFur) return { form: "hair", counted: "fibres" };
+  return before.form === "hair" || before.form === "herl" || threads.has(before.form) ? before : next;
+}
+
 /** “back third orange floss”: where, before of what. */
 const shareAhead = match("(?:rear|back|front|hind|middle|mid|centre|center)\\s+(?:half|third|quarter|two\\s+thirds)");
 const doneHere = match("(?:dub|wrap|palmer)(?=\\s+(?:an?\\s+|the\\s+)?[a-z]{3,}\\s+[a-z])");
@@ -478,7 +492,7 @@ function nounPhrase(text: string, at: number, atHead: boolean): Description | un
     )
       break;
     if (noun) {
-      means = noun.means;
+      means = means ? asPieces(means, noun.means, text.slice(place, noun.end)) : noun.means;
       lastNoun = end = noun.end;
       place = afterBlank(text, noun.end);
       words.push({ word: text.slice(place, noun.end), at: place, end: noun.end });
