@@ -182,7 +182,7 @@ function askWhich({ line }: Telling, { at, end, text, exact }: Description, foun
   const { material, others } = found;
   if (exact || !material || found.isNew || found.isListed || others.length === 0 || !isNounAlone.test(text.trim()))
     return;
-  const sentence = `Which ${text.trim()} is it? The recipe has named none before.`;
+  const sentence = `Which ${text.trim().replace(/\s+strands?$/i, "")} is it? The recipe has named none before.`;
   if (line.asks.some((a) => a.at[0] === at && a.sentence === sentence)) return;
   line.asks.push({
     at: [at, end],
