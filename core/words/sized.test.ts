@@ -127,3 +127,12 @@ test("a part that is there if somebody likes may be left out; an act leaves noth
   expect(optional("Collar: one turn of partridge if you like").map((c) => c.role)).toEqual(["collar"]);
   expect(optional("Trim the tail to half the shank if you like")).toEqual([]);
 });
+
+test("what holds on some hooks is told beside its line", () => {
+  const notes = (line: string) => read("Hook: nymph 10-16", line).lines[1]?.notes;
+  expect(notes("Tail: half the shank (a third on 14s), 6 fibres of brown cock")).toContain(
+    "on 14: = a third of the shank",
+  );
+  expect(notes("Tail: 6 fibres of cock on 12s, 5 on 14s, a gape long")).toContain("on 14: 5 fibres");
+  expect(notes("Hackle: black hen, 2 turns on 12s and smaller, 3 on 10s")).toContain("on 10: 3 turns");
+});

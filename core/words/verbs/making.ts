@@ -3,7 +3,7 @@ import type { Kind, Said } from "../said";
 import type { Meant } from "./object";
 import { takeRest, takeShare, takeShareOfBody } from "./shares";
 import type { Material, MaterialForm } from "../../materials";
-import { askOtherSizes, withSizes } from "./onSizes";
+import { askOtherSizes, sizeNotes, withSizes } from "./onSizes";
 import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
 import type { RecipeStep, Component } from "../../recipe";
@@ -83,6 +83,7 @@ export function make(
   const step = build("", said, kind, { ...context, id, was });
   const named: RecipeStep = was ? step : { ...step, name: more.name };
   const sized = withSizes(named, said, bench);
+  line.notes.push(...sizeNotes(sized));
   askOtherSizes(said, t);
   bench.push(sized, line.number, more.before);
   if (!isRuleSaid && said.rule?.turns !== undefined) bench.usualTurns.add(id);

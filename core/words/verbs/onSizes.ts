@@ -3,6 +3,10 @@ import type { RecipeStep, SizeSpan, StepChange } from "../../recipe";
 import type { Bench, Telling } from "../bench";
 import { spanOf } from "../clauses/common";
 import type { Said } from "../said";
+import { counted } from "../say/common";
+import { amountWords } from "../say/lay";
+import { sayLength } from "../say/length";
+import { sayNumber } from "../say/number";
 
 type Rule = NonNullable<RecipeStep["bySize"]>[number];
 
@@ -58,6 +62,17 @@ function setThick(step: RecipeStep, mm: number): StepChange | undefined {
   if ("slipWidth" in step.amount) return { amount: { ...step.amount, slipWidth: { mm } } };
   return step.shown && "mm" in step.shown ? { shown: { mm } } : undefined;
 }
+
+/** What holds on some hooks, as it is shown beside its line. */
+export const sizeNotes = ({ bySize = [] }: RecipeStep): string[] =>
+  bySize.map(({ sizes: { from, to }, set }) => {
+    const said = [
+      ...(set.amount ? [amountWords(set.amount)] : []),
+      ...(set.shown ? [`= ${sayLength(set.shown)}`] : []),
+      ...(set.rule?.turns === undefined ? [] : [counted(sayNumber(set.rule.turns), "turn")]),
+    ];
+    return `on ${from === to ? from : `${from} to ${to}`}: ${said.join(", ")}`;
+  });
 
 /** “8 turns on 5”, of a fly that is tied in no 5: it may be something else than a size. */
 export function askOtherSizes({ onSizes, onThick, onLengths }: Said, { bench, told, line }: Telling): void {
