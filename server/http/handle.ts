@@ -8,7 +8,7 @@ import type { Db } from "../database/rows";
 import { fingerprintOf, once } from "./keys";
 import { retried } from "./retry";
 import { guardTexts } from "./texts";
-import { Problem } from "./problems";
+import { notFound, Problem } from "./problems";
 
 declare module "express-session" {
   interface SessionData {
@@ -210,8 +210,12 @@ function parsed<E extends AnyEndpoint>(
   guardTexts(request.params);
   guardTexts(request.query);
   guardTexts(request.body);
+  const address = endpoint.params.safeParse(request.params);
+  // Who looks for what no address can name finds nothing: there is no field to put right.
+  if (!address.success && endpoint.method === "get") throw notFound("page");
+  if (!address.success) throw address.error;
   return {
-    params: endpoint.params.parse(request.params) as ParamsOf<E>,
+    params: address.data as ParamsOf<E>,
     query: endpoint.query.parse(request.query) as QueryOf<E>,
     body: endpoint.body.parse(request.body ?? {}) as BodyOf<E>,
   };

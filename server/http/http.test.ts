@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { addCustomer } from "@kasten/contract/customers";
 import { problemSchema } from "@kasten/contract/http";
-import { listOrders } from "@kasten/contract/orders";
+import { listOrders, readOrderById } from "@kasten/contract/orders";
 import { readStock } from "@kasten/contract/stock";
 import { openTestRoom, type Client, type TestRoom } from "../testing/app";
 
@@ -108,5 +108,7 @@ describe("names", () => {
 
 test("what is looked for and not there is not found", async () => {
   expect((await owner.refused(readStock, { params: { id: "__proto__" } })).status).toBe(404);
+  const nowhere = await owner.refused(readOrderById, { params: { id: "new" } });
+  expect([nowhere.status, nowhere.detail]).toEqual([404, expect.stringContaining("go back to the list")]);
   expect((await owner.refused(listOrders, { query: { cursor: "2027-02-30_1" } })).errors?.[0]?.path).toBe("cursor");
 });

@@ -108,6 +108,12 @@ function ofStuff(bench: Bench, words: string): ReturnType<Bench["componentOf"]> 
   return bench.componentOf(words) ?? bench.components.findLast((c) => isOfIt(bench.materialOf(c)));
 }
 
+/** “Behind the hackle”, of a fly that has a collar and no other: either is called so. */
+const asHackle = (part: string, bench: Bench): ReturnType<Bench["component"]> =>
+  (part === "hackle" || part === "collar") && !bench.ahead.has(part)
+    ? bench.made.map((m) => bench.component(m.step.component)).findLast((c) => isHackleRole.has(c?.role))
+    : undefined;
+
 export function settleParts(value: unknown, t: Telling, before: string | undefined): void {
   const { bench, line } = t;
   if (value === null || typeof value !== "object") return;
@@ -153,7 +159,7 @@ export function settleParts(value: unknown, t: Telling, before: string | undefin
       Object.assign(value, usual);
       return;
     }
-    const component = bench.component(part) ?? bench.components.find((c) => c.role === part);
+    const component = bench.component(part) ?? bench.components.find((c) => c.role === part) ?? asHackle(part, bench);
     value.part = component?.id ?? part;
     if (component?.role === "tail" && value.end === "front") atItsTieIn(value as PartPlace, component.id, bench);
     return;
