@@ -60,7 +60,7 @@ const unitWord = /^(?:lb|lbs|pounds?|mm|denier|den|d|dt|in|inch|thou|thousandths
 const isUnitAt = (text: string, { word, end }: { word: string; end: number }): boolean =>
   unitWord.test(word) && !(word === "in" && /^\s+(?:the|an?|its|two|three|front)\b/.test(text.slice(end)));
 /** Forms of which a size in mm is part of what they are, not a length that is taken. */
-const bySize = new Set<MaterialForm>([
+export const bySize: ReadonlySet<MaterialForm> = new Set<MaterialForm>([
   "bead",
   "eyes",
   "stretch body",

@@ -3,22 +3,11 @@ import type { BySize, Component } from "../../recipe";
 import type { Telling } from "../bench";
 import { spanOf } from "../clauses/common";
 import { DIMENSION } from "../clauses/sized";
+import { bySize } from "../description";
 import type { Told } from "../told";
 
 /** Of these a size in mm is which it is; of all others it is how much of it is taken. */
-const soldBySize = new Set<MaterialForm>([
-  "bead",
-  "eyes",
-  "stretch body",
-  "chenille",
-  "rubber",
-  "weight wire",
-  "wire",
-  "extended body",
-  "tinsel",
-  "yarn",
-  "thread",
-]);
+const soldBySize: ReadonlySet<MaterialForm> = new Set<MaterialForm>([...bySize, "wire", "thread"]);
 const inMm = /^(\d+(?:[.,]\d+)?)\s*mm$/;
 /** “3 mm when squeezed (2 mm on 14)”, “slips 3 mm wide (2 mm on 14s)”: so thick or wide is what is taken there. */
 function asThickness({ kind, said }: Told, { form }: Material): boolean {
