@@ -47,3 +47,15 @@ export function rearAhead(bench: Bench): Place | undefined {
   // Where a part is, only the tied fly tells.
   return rear && !("part" in rear) && alongShank(rear) < REAR ? rear : undefined;
 }
+
+const LEAST_PALMER = 0.4;
+/** “Rib: through the hackles”, of a fly that is all hackle: as far as that is palmered. */
+export function palmerAlone(said: Said, bench: Bench): { front: Place; rear: Place } | undefined {
+  if (said.from || said.begin || said.end || said.there) return undefined;
+  const isLong = ({ from, to }: { from: Place; to?: Place }): boolean =>
+    to !== undefined && Math.abs(alongShank(to) - alongShank(from)) > LEAST_PALMER;
+  const palmer = bench.made
+    .flatMap(({ step }) => (step.do === "wind" && bench.component(step.component)?.role === "hackle" ? [step] : []))
+    .findLast(isLong);
+  return palmer && { front: frontOf(palmer.from, palmer.to), rear: rearOf(palmer) };
+}

@@ -12,7 +12,7 @@ import { tellFinish } from "./finish";
 import { windsTag } from "./tag";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { frontOf, ribOverCover, settlePlaces } from "./places";
-import { bodyBefore, bodyOfLine, coveredBy, rearAhead, rearOf } from "./bodies";
+import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf } from "./bodies";
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
@@ -695,7 +695,7 @@ export function listedRib(t: Telling, object: Meant, told: Said): void {
   ribOverCover(said, "rib", bench);
   const beside = bodyOfLine(t);
   const body = beside?.id ?? bodyBefore(bench);
-  const covered = coveredBy(said, bench);
+  const covered = coveredBy(said, bench) ?? (body || bench.ahead.has("body") ? undefined : palmerAlone(said, bench));
   const rear = covered?.rear ?? (beside ? rearOf(beside) : rearAhead(bench));
   const tieInSaid: Said = {
     ...(said.tieIn && { tieIn: said.tieIn }),
