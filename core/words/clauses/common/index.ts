@@ -21,7 +21,7 @@ export {
 } from "./ends";
 export { tiedIn, withAnother, wraps } from "./held";
 export { NO_PIECE } from "./piece";
-export { onFirstSizes, onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";
+export { onSizes, SIZES, sizesRead, spanIn, spanOf } from "./sizes";
 export { fromArea, stretched } from "./source";
 export { shareOfIt, theRest, zone, zoneRead } from "./zone";
 export { at };
