@@ -1,13 +1,11 @@
 import { formTold, splitOff, type Told } from "../told";
 import { NUMBER_WORD, readNumber } from "../text/number";
 
-const held = new RegExp(
-  `\\b(?:and\\s+)?(?:held|tied|bound|secured|trapped|fixed|locked|hold|bind|secure|trap)(?:\\s+(?:it|them))?(?:\\s+(?:down|in\\s+place))?\\s+(?:by|with|under)\\s+(?:about\\s+)?(\\d{1,2}|${NUMBER_WORD})\\s+(?:open\\s+|even\\s+)*(?:turns|wraps)\\s+of\\s+`,
-  "u",
-);
+const HELD = `\\b(?:and\\s+)?(?:held|tied|bound|secured|trapped|fixed|locked|hold|bind|secure|trap)(?:\\s+(?:it|them))?(?:\\s+(?:down|in\\s+place))?\\s+(?:by|with|under)\\s+(?:about\\s+)?(\\d{1,2}|${NUMBER_WORD})\\s+(?:open\\s+|even\\s+)*(?:turns|wraps)`;
+const held = new RegExp(`${HELD}\\s+of\\s+`, "u");
+const heldByTurns = new RegExp(`${HELD}\\s*$`, "u");
 const ribs: ReadonlySet<string | undefined> = new Set(["wire", "tinsel"]);
 
-const heldByTurns = new RegExp(`${held.source.replace(/\\s\+of\\s\+$/, "")}\\s*$`, "u");
 /** “A strip over the body, held with 6 turns” “of fine wire”: the wire behind it is what holds. */
 function heldByNext(t: Told, next: Told | undefined, text: string): { cover: Told; rib: Told } | undefined {
   const turns = readNumber(heldByTurns.exec(text.slice(t.at, t.end))?.[1] ?? "");
