@@ -180,6 +180,15 @@ describe("the card says what the recipe says", () => {
     expect(read(step, "rib", "wire", "right").figures.join()).toContain("away from you");
     expect(read(step, "rib", "wire", "left").figures.join()).toContain("towards you");
   });
+  test.each(["right", "left"] as const)("round a post it is seen from above, by a %s hand too", (hand) => {
+    const round = { do: "wind", ...bench, rule: { turns: 4 }, roundPost: true };
+    expect(read({ ...round, clockwise: false }, "hackle", "hackle", hand).figures.join()).toMatch(
+      /anticlockwise, seen from above(?!.*(?:away from|towards) you)/,
+    );
+    expect(read({ ...round, clockwise: true }, "hackle", "hackle", hand).figures.join()).toMatch(
+      /(?<!anti)clockwise, seen from above/,
+    );
+  });
   test("what has to be at hand: the step's tools and those of its ways, each once", () => {
     const step = {
       do: "lay",

@@ -13,6 +13,9 @@ describe("speltOut", () => {
     ["rib w/ wire, w/o a tail", "rib with wire, without a tail"],
     ["wound to 2/3", "wound to two thirds"],
     ["up to 1/2 inch", "up to 1/2 inch"],
+    ["body: quill of peacock", "body: peacock quill"],
+    ["20 fibres of white bucktail under 20 of red", "20 fibres of white bucktail under 20 fibres of red bucktail"],
+    ["2 turns of brown hackle, then 2 of grizzly", "2 turns of brown hackle, then 2 of grizzly"],
     // What something is of, and not where.
     ["12 turns of lead", "12 turns of lead"],
     ["over lead wire", "over lead wire"],
