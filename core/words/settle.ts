@@ -138,6 +138,8 @@ function settleZone(said: Said, kind: Kind, context: StepContext): string[] {
   return [];
 }
 
+/** In eyes: from where a collar usually stands the knot reaches to where the head begins. */
+const KNOT_IN_FRONT = 0.9;
 function settleKnot(said: Said): string[] {
   if (said.from !== undefined) return [];
   const [from, to] = usualZones.head as [Place, Place];
@@ -146,8 +148,10 @@ function settleKnot(said: Said): string[] {
     Object.assign(said, { from, to });
     return there === undefined ? [`from ${sayPlace(from)} to ${sayPlace(to)}`] : [];
   }
-  // Behind the eyes or a part: the knot takes an eye length in front of that place.
-  if ("part" in there || alongShank(there) > 0.25) Object.assign(said, { from: there, to: beside(there, 1) });
+  // In front of a part: as long as the head usually is.
+  if ("part" in there && there.end === "front") Object.assign(said, { from: beside(there, -KNOT_IN_FRONT), to: there });
+  // Behind the eyes or a part: the knot takes an eye length behind that place.
+  else if ("part" in there || alongShank(there) > 0.25) Object.assign(said, { from: there, to: beside(there, 1) });
   else Object.assign(said, { from, to });
   return [];
 }

@@ -34,7 +34,9 @@ export const whip = verb(
     "(?:(?:and\\s+)?(?:give\\s+it|make|take|do)\\s+)?(?=(?:\\d+|two|three|four|five|six|seven|eight|ten)\\s+turns?\\s+(?:with|of)\\s+(?:the|a)\\s+whip)",
     "finish\\s+(?:off\\s+)?(?=(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?)",
     "(?:\\d+|two|three|four|five|six|seven|eight)\\s+(?:turns?|wraps?)\\s+of\\s+(?:the\\s+)?whip(?:[- ]?finish)?",
-    "finish\\s+(?:off\\s+)?(?:(?:under|beneath|behind|in\\s+front\\s+of)\\s+(?:the\\s+\\w+|it|them|that)|in\\s+front)\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
+    // Where it is made stays to be read.
+    "finish\\s+(?:off\\s+)?(?=(?:(?:close|just|right|immediately)\\s+)?(?:under|beneath|behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+with\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
+    "finish\\s+(?:off\\s+)?(?:(?:under|beneath|behind|in\\s+front\\s+of)\\s+(?:it|them|that)|in\\s+front)\\s+with(?=\\s+(?:an?\\s+)?(?:(?:\\d+|[a-z]+)[\\s-]turn\\s+)?whip)",
     "finish(?:\\s+off)?\\s+with\\s+(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+of\\s+(?:the\\s+|a\\s+)?whip(?:[- ]?finish)?",
     "(?:\\d+|two|three|four|five|six|seven|eight)\\s+turns?\\s+whip(?:[- ]?finish)?",
     "(?:an?\\s+)?(?:\\d+|two|three|four|five|six|seven|eight)[- ](?:turn|wrap)\\s+(?:whip|finish|knot)(?=\\s*(?:[,.;]|$)|\\s+(?:and|behind|at|with)\\b)",
