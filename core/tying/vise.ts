@@ -75,6 +75,14 @@ export class Vise {
   }
 
   /**
+   * The zone of a knot: in front of what stands close to the eye it is as short as there is room.
+   * @throws DomainError as zoneOf; ZONE_EMPTY where there is none
+   */
+  knot(from: Place, to: Place): Zone {
+    return zoneOf(Math.max(this.at(from), 0), Math.max(this.at(to), 0), this.hook, this.beadMm);
+  }
+
+  /**
    * A zone for what is wound or dubbed: where it would run over eyes that are seated, it begins behind them. What lies
    * about the eyes themselves, or in front of them, stays as it is said.
    */

@@ -5,7 +5,7 @@ import type { Vise } from "../vise";
 
 /** The knot over the head, and the coats on it. */
 export function runWhip(vise: Vise, step: TyingStep & { do: "whip" }): StepResult {
-  const zone = vise.zone(step.from, step.to);
+  const zone = vise.knot(step.from, step.to);
   const headDiameter = meanDiameter(vise.profile, zone.from, zone.to);
   const headLength = zone.to - zone.from;
   const length = step.turns * Math.PI * (headDiameter + vise.strand.thickness);
